@@ -1,0 +1,1 @@
+"""Vivid Owl: thermal service of laptops, consoles and handhelds."""

@@ -1,0 +1,131 @@
+"""The command vividowl: use cases without a browser."""
+
+from __future__ import annotations
+
+import sys
+from collections.abc import Iterator
+from contextlib import contextmanager
+from pathlib import Path
+
+import click
+from sqlalchemy.exc import SQLAlchemyError
+
+from vividowl.demo.shop import clear_demo, load_demo
+from vividowl.host.backup import BackupError, read_backup, write_backup
+from vividowl.host.cluster import Cluster, ClusterError
+from vividowl.host.launch import open_workshop
+from vividowl.host.paths import Places, places
+from vividowl.service import accounts
+from vividowl.service.errors import Refused
+from vividowl.service.workshop import Workshop
+
+
+@contextmanager
+def _installation() -> Iterator[tuple[Places, Cluster, Workshop]]:
+    """The installation's database and files; the database is stopped again if it did not run before."""
+    where = places()
+    ran = Cluster(where.cluster).running()
+    cluster, workshop = open_workshop(where)
+    try:
+        yield where, cluster, workshop
+    finally:
+        workshop.database.close()
+        if not ran:
+            cluster.stop()
+
+
+@click.group()
+def cli() -> None:
+    """Vivid Owl without a browser."""
+
+
+@cli.command()
+@click.option("--fresh", is_flag=True, help="Throw the demo data away and make it anew.")
+def demo(fresh: bool) -> None:
+    """Make the demo shop in an empty database."""
+    with _installation() as (_, _, workshop):
+        if fresh and not clear_demo(workshop):
+            raise Refused("conflict", "This database holds a real shop.", remedy="Leave --fresh out.")
+        load_demo(workshop, tell=click.echo)
+    click.echo("The demo shop is ready.")
+
+
+@cli.group()
+def user() -> None:
+    """Who may sign in."""
+
+
+@user.command("list")
+def user_list() -> None:
+    """List the members of the shop."""
+    with _installation() as (_, _, workshop):
+        for login, name, role, active in accounts.members(workshop, accounts.only_shop(workshop)):
+            click.echo(f"{login:20} {role:12} {name}{'' if active else ' (inactive)'}")
+
+
+@user.command("add")
+@click.argument("login")
+@click.option("--name", required=True, help="As it stands in the record.")
+@click.option("--role", type=click.Choice(accounts.ROLES), default="technician", show_default=True)
+@click.password_option(help="At least 10 characters; asked for when left out.")
+def user_add(login: str, name: str, role: str, password: str) -> None:
+    """Add a member."""
+    with _installation() as (_, _, workshop):
+        shop = accounts.only_shop(workshop)
+        accounts.add_member(workshop, shop, login=login, name=name, role=role, password=password)
+    click.echo(f"{login} can sign in.")
+
+
+@user.command("password")
+@click.argument("login")
+@click.password_option(help="At least 10 characters; asked for when left out.")
+def user_password(login: str, password: str) -> None:
+    """Set a new password; open sessions of that member end."""
+    with _installation() as (_, _, workshop):
+        accounts.set_password(workshop, login, password)
+    click.echo(f"{login} has a new password.")
+
+
+@cli.command()
+@click.argument("file", type=click.Path(path_type=Path))
+def backup(file: Path) -> None:
+    """Write database and files to one archive."""
+    with _installation() as (where, cluster, _):
+        size = write_backup(cluster, where.files, file)
+    click.echo(f"{file} holds {size / 1e6:.1f} MB.")
+
+
+@cli.command()
+@click.argument("file", type=click.Path(path_type=Path))
+@click.option("--yes", is_flag=True, help="Do not ask.")
+def restore(file: Path, yes: bool) -> None:
+    """Put an archive in place of the present database and files."""
+    if not yes:
+        click.confirm("The present data will be replaced. Go on?", abort=True)
+    with _installation() as (where, cluster, workshop):
+        read_backup(cluster, workshop.database, where.files, file)
+    click.echo(f"Restored from {file}.")
+
+
+def main() -> None:
+    """Run a command; what goes wrong is told in a line or two, with exit code 2."""
+    try:
+        cli.main(standalone_mode=False)
+    except click.Abort:
+        sys.exit(1)
+    except click.ClickException as error:
+        error.show()
+        sys.exit(2)
+    except Refused as error:
+        print(f"vividowl: {error.detail} {error.remedy}".rstrip(), file=sys.stderr)
+        sys.exit(2)
+    except (BackupError, ClusterError) as error:
+        print(f"vividowl: {error}", file=sys.stderr)
+        sys.exit(2)
+    except (OSError, SQLAlchemyError) as error:
+        print(f"vividowl: {str(error).splitlines()[0]}", file=sys.stderr)
+        sys.exit(2)
+
+
+if __name__ == "__main__":
+    main()

@@ -1,0 +1,94 @@
+"""Hazard gates at intake: a rule with a severity, a reason and a remedy. The interface only shows them."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import StrEnum
+
+
+class Severity(StrEnum):
+    """note: to read; acknowledge: to accept by name; stop: the job does not go on."""
+
+    NOTE = "note"
+    ACKNOWLEDGE = "acknowledge"
+    STOP = "stop"
+
+
+@dataclass(frozen=True)
+class Gate:
+    """A tripped rule."""
+
+    rule: str
+    severity: Severity
+    reason: str
+    remedy: str
+
+
+def intake_gates(
+    *,
+    kind: str,
+    battery_swollen: bool,
+    liquid_damage: bool,
+    backup_done: str,
+    warranty: str,
+    seal: str,
+) -> tuple[Gate, ...]:
+    """Gates that the intake trips.
+
+    kind: laptop, console, handheld or other [text]
+    battery_swollen: the case bulges or the battery shows it [flag]
+    liquid_damage: traces of liquid [flag]
+    backup_done: yes, no or unknown [text]
+    warranty: running, over or unknown [text]
+    seal: intact, broken, none or unknown [text]
+    returns: tripped gates, worst first (n,)
+    source: common practice, no source; local rules and the maker's instructions come first
+    """
+    gates: list[Gate] = []
+    if battery_swollen:
+        gates.append(
+            Gate(
+                "swollen_battery",
+                Severity.STOP,
+                "A swollen battery can catch fire when bent or pierced.",
+                "Do not press, pry or charge it. Isolate it on a fireproof surface; dispose of it by local rules.",
+            )
+        )
+    if liquid_damage:
+        gates.append(
+            Gate(
+                "liquid_damage",
+                Severity.ACKNOWLEDGE,
+                "Traces of liquid: the board may short on power-up.",
+                "Do not power it. Inspect under magnification first.",
+            )
+        )
+    if warranty == "running" or seal == "intact":
+        gates.append(
+            Gate(
+                "warranty_and_seal",
+                Severity.ACKNOWLEDGE,
+                "Opening it may end the warranty or break the seal.",
+                "Photograph the seal and let the owner accept the loss, or stop.",
+            )
+        )
+    if backup_done != "yes":
+        gates.append(
+            Gate(
+                "backup",
+                Severity.ACKNOWLEDGE,
+                "No backup is confirmed.",
+                "Ask for one, or let the owner accept the risk.",
+            )
+        )
+    if kind == "console":
+        gates.append(
+            Gate(
+                "mains_supply",
+                Severity.NOTE,
+                "The power supply inside holds mains voltage.",
+                "Leave it closed: licensed practice only.",
+            )
+        )
+    order = (Severity.STOP, Severity.ACKNOWLEDGE, Severity.NOTE)
+    return tuple(sorted(gates, key=lambda gate: order.index(gate.severity)))

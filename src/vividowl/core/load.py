@@ -1,0 +1,96 @@
+"""When the load began, when the boost was over, when the load ended."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from vividowl.core.roles import Role
+from vividowl.core.trace import Series, Trace, smooth
+
+BOOST_LONGEST_S = 120.0
+BOOST_EXCESS = 1.08
+STEP_SHARE = 0.2
+
+
+@dataclass(frozen=True)
+class LoadPhase:
+    """onset_s, boost_end_s, end_s: times in the log [s]; boost_end_s equals onset_s when no boost was seen.
+
+    seen: False when the log shows no step, and the whole of it is taken as loaded.
+    signal: what the load was told from, in words.
+    """
+
+    onset_s: float
+    boost_end_s: float
+    end_s: float
+    seen: bool
+    signal: str
+
+
+def _activity(trace: Trace) -> tuple[Series, str] | None:
+    """The signal that tells load from idle best: power, then utilisation, then the die itself."""
+    power = trace.power
+    if power is not None:
+        return power, "power"
+    loads = [s for s in map(trace.get, (Role.CPU_UTILISATION, Role.GPU_UTILISATION)) if s is not None]
+    if loads:
+        return np.nanmax(np.vstack(loads), axis=0), "utilisation"
+    return trace.channels[trace.die_role], "die temperature"
+
+
+def find_load(trace: Trace) -> LoadPhase:
+    """Find the loaded part of a log.
+
+    trace: the log
+    returns: LoadPhase
+    raises: NotEnoughData when the log has no die temperature
+    range: one main load; several load phases are taken from the first to the last
+    formula: the signal crosses half way between idle and load and stays there
+    source: common practice, no source
+    """
+    found = _activity(trace)
+    time = trace.time_s
+    start, end = float(time[0]), float(time[-1])
+    if found is None:
+        return LoadPhase(start, start, end, False, "nothing")
+    raw, name = found
+    values = smooth(raw, max(1, round(3.0 / max(trace.interval_s, 0.05))))
+    # Idle may be a blink in a long log, so the lowest ten seconds count; one lost sample does not.
+    low = float(np.nanmin(smooth(raw, max(1, round(10.0 / max(trace.interval_s, 0.05))))))
+    high = float(np.nanpercentile(values, 90))
+    if not high - low > STEP_SHARE * abs(high):
+        return LoadPhase(start, start, end, False, name)
+    above = values > low + 0.5 * (high - low)
+    if not above.any():
+        return LoadPhase(start, start, end, False, name)
+    need = max(3, round(20.0 / max(trace.interval_s, 0.05)))
+    stay = np.convolve(above.astype(float), np.ones(need), "full")[need - 1 :][: len(above)] / need
+    settled = np.flatnonzero(above & (stay >= 0.7))
+    first = int(settled[0]) if len(settled) else int(np.flatnonzero(above)[0])
+    # The running mean brings the crossing up to half its width forward: go on to the raw crossing.
+    raw_above = np.flatnonzero(raw[first:] > low + 0.5 * (high - low))
+    first += int(raw_above[0]) if len(raw_above) else 0
+    last = int(np.flatnonzero(above)[-1])
+    onset, finish = float(time[first]), float(time[last])
+    return LoadPhase(onset, _boost_end(trace, onset, finish), finish, first > 0, name)
+
+
+def _boost_end(trace: Trace, onset_s: float, end_s: float) -> float:
+    power = trace.power
+    if power is None or end_s - onset_s < 60.0:
+        return onset_s
+    time = trace.time_s
+    values = smooth(power, max(1, round(5.0 / max(trace.interval_s, 0.05))))
+    early = (time >= onset_s) & (time <= min(onset_s + BOOST_LONGEST_S, onset_s + 0.5 * (end_s - onset_s)))
+    late = (time > onset_s + 0.5 * (end_s - onset_s)) & (time <= end_s)
+    if not early.any() or not late.any():
+        return onset_s
+    peak, sustained = float(np.nanpercentile(values[early], 95)), float(np.nanmedian(values[late]))
+    if not peak > BOOST_EXCESS * sustained:
+        return onset_s
+    over = early & (values > sustained + 0.5 * (peak - sustained))
+    ended = float(time[np.flatnonzero(over)[-1]])
+    # A "boost" that fills the whole early part is a slow decline, not the short limit.
+    return onset_s if ended >= float(time[np.flatnonzero(early)[-1]]) else ended

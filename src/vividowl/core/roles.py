@@ -1,0 +1,196 @@
+"""Which column of a log is what: recognised by its name and unit, always open to correction."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Sequence
+from dataclasses import dataclass
+from enum import StrEnum
+
+
+class Role(StrEnum):
+    """What a channel measures."""
+
+    CPU_TEMPERATURE = "cpu_temperature"
+    GPU_TEMPERATURE = "gpu_temperature"
+    GPU_HOTSPOT = "gpu_hotspot"
+    CPU_POWER = "cpu_power"
+    GPU_POWER = "gpu_power"
+    TOTAL_POWER = "total_power"
+    CPU_CLOCK = "cpu_clock"
+    GPU_CLOCK = "gpu_clock"
+    CPU_UTILISATION = "cpu_utilisation"
+    GPU_UTILISATION = "gpu_utilisation"
+    FAN_SPEED = "fan_speed"
+    HEATSINK_TEMPERATURE = "heatsink_temperature"
+    EXHAUST_TEMPERATURE = "exhaust_temperature"
+    ROOM_TEMPERATURE = "room_temperature"
+    THROTTLE_FLAG = "throttle_flag"
+
+
+@dataclass(frozen=True)
+class RoleKind:
+    """words: how the role is called on screen; unit: the unit it is kept in; units: what a header may say."""
+
+    words: str
+    unit: str
+    units: tuple[str, ...]
+
+
+_TEMPERATURE_UNITS = ("°C", "°F", "")
+ROLE_KINDS: dict[Role, RoleKind] = {
+    Role.CPU_TEMPERATURE: RoleKind("processor temperature", "°C", _TEMPERATURE_UNITS),
+    Role.GPU_TEMPERATURE: RoleKind("graphics temperature", "°C", _TEMPERATURE_UNITS),
+    Role.GPU_HOTSPOT: RoleKind("graphics hot spot", "°C", _TEMPERATURE_UNITS),
+    Role.CPU_POWER: RoleKind("processor power", "W", ("W", "mW", "")),
+    Role.GPU_POWER: RoleKind("graphics power", "W", ("W", "mW", "")),
+    Role.TOTAL_POWER: RoleKind("total power", "W", ("W", "mW", "")),
+    Role.CPU_CLOCK: RoleKind("processor clock", "MHz", ("MHz", "GHz", "")),
+    Role.GPU_CLOCK: RoleKind("graphics clock", "MHz", ("MHz", "GHz", "")),
+    Role.CPU_UTILISATION: RoleKind("processor utilisation", "%", ("%", "")),
+    Role.GPU_UTILISATION: RoleKind("graphics utilisation", "%", ("%", "")),
+    Role.FAN_SPEED: RoleKind("fan speed", "rpm", ("rpm", "")),
+    Role.HEATSINK_TEMPERATURE: RoleKind("heatsink probe", "°C", _TEMPERATURE_UNITS),
+    Role.EXHAUST_TEMPERATURE: RoleKind("exhaust air", "°C", _TEMPERATURE_UNITS),
+    Role.ROOM_TEMPERATURE: RoleKind("room air", "°C", _TEMPERATURE_UNITS),
+    Role.THROTTLE_FLAG: RoleKind("throttle flag", "", ("", "Yes/No")),
+}
+DIE_ROLES = (Role.CPU_TEMPERATURE, Role.GPU_TEMPERATURE, Role.GPU_HOTSPOT)
+
+_CPU = r"\b(cpu|processor|package|pkg|core|cores|apu|soc|die)\b"
+_GPU = r"\b(gpu|graphics|gfx|igpu|dgpu|video)\b"
+_TEMP = r"\b(temp|temps|temperature|thermal|tdie|tctl|diode)\b"
+# Words that make a column something else although the rest of its name fits.
+_NOT_DIE = (
+    r"\b(limit|max|min|target|distance|margin|throttling|throttle|ssd|disk|drive|nvme|vrm|memory|mem|vram|pch|"
+    r"battery|skin|ambient|room|exhaust|outlet|heatsink|sink|fin|fins|inlet|intake|average)\b"
+)
+_PATTERNS: tuple[tuple[Role, tuple[str, ...], str], ...] = (
+    (Role.THROTTLE_FLAG, (r"\b(throttl\w*|prochot)\b",), r"\b(temp|temperature|limit|distance)\b"),
+    (Role.GPU_HOTSPOT, (r"\b(hotspot|hot spot|junction)\b",), r"\b(limit|max|min)\b"),
+    (
+        Role.HEATSINK_TEMPERATURE,
+        (r"\b(heatsink|heat sink|cold plate|coldplate|sink|probe)\b",),
+        r"\b(room|exhaust)\b",
+    ),
+    (Role.EXHAUST_TEMPERATURE, (r"\b(exhaust|outlet|vent|air out)\b",), r"\b(limit)\b"),
+    (Role.ROOM_TEMPERATURE, (r"\b(room|ambient|intake|inlet)\b",), r"\b(limit)\b"),
+    (Role.FAN_SPEED, (r"\b(fan|fans|blower|rpm|tach)\b",), r"\b(pwm|duty|percent|target|limit)\b"),
+    (
+        Role.GPU_POWER,
+        (_GPU, r"\b(power|watt|watts|draw|tgp|tdp)\b"),
+        r"\b(limit|max|min|target|memory|mem)\b",
+    ),
+    (
+        Role.CPU_POWER,
+        (_CPU, r"\b(power|watt|watts|draw|tdp)\b"),
+        r"\b(limit|max|min|target|gt|dram|memory|gpu)\b",
+    ),
+    (
+        Role.TOTAL_POWER,
+        (r"\b(total|system|board|wall|platform)\b", r"\b(power|watt|watts)\b"),
+        r"\b(limit|max|min)\b",
+    ),
+    (
+        Role.GPU_CLOCK,
+        (_GPU, r"\b(clock|clk|freq|frequency|mhz|ghz)\b"),
+        r"\b(limit|max|min|mem|memory|vram)\b",
+    ),
+    (
+        Role.CPU_CLOCK,
+        (_CPU, r"\b(clock|clk|freq|frequency|mhz|ghz|clocks)\b"),
+        r"\b(limit|max|min|bus|gpu|uncore|ring|memory)\b",
+    ),
+    (
+        Role.GPU_UTILISATION,
+        (_GPU, r"\b(util|utilisation|utilization|usage|load|busy)\b"),
+        r"\b(limit|max|min|mem|memory|vram|video)\b",
+    ),
+    (
+        Role.CPU_UTILISATION,
+        (_CPU, r"\b(util|utilisation|utilization|usage|load|busy)\b"),
+        r"\b(limit|max|min|memory|gpu)\b",
+    ),
+    (Role.GPU_TEMPERATURE, (_GPU, rf"{_TEMP}|°"), _NOT_DIE),
+    (Role.CPU_TEMPERATURE, (_CPU, rf"{_TEMP}|°"), _NOT_DIE),
+    (Role.GPU_TEMPERATURE, (_GPU,), _NOT_DIE),
+    (Role.CPU_TEMPERATURE, (_CPU,), _NOT_DIE),
+)
+_PREFERRED = r"\b(package|pkg|total|overall|tdie|average|avg|effective)\b"
+_SINGLE = r"(#\s*\d|\b(core|fan|p|e)[ _]?\d+\b|\b[pe] core\b)"
+_UNIT_WORDS = {
+    "c": "°C", "°c": "°C", "degc": "°C", "celsius": "°C", "deg c": "°C", "f": "°F", "°f": "°F", "degf": "°F",
+    "fahrenheit": "°F", "deg f": "°F", "w": "W", "watt": "W", "watts": "W", "mw": "mW", "milliwatts": "mW",
+    "mhz": "MHz", "ghz": "GHz", "%": "%", "percent": "%", "pct": "%", "rpm": "rpm", "1/min": "rpm", "v": "V",
+    "mv": "mV", "a": "A", "ma": "mA", "s": "s", "ms": "ms", "yes/no": "Yes/No", "db": "dB", "k": "K", "mb": "MB",
+    "mt/s": "MT/s", "j": "J", "wh": "Wh", "x": "x",
+}  # fmt: skip
+
+
+@dataclass(frozen=True)
+class ChannelGuess:
+    """header: as written in the file; role: or None when not understood; unit: as the header says, "" if silent;
+    confidence: 0 to 1, by how much of the name was understood."""
+
+    header: str
+    role: Role | None
+    unit: str
+    confidence: float
+
+
+def unit_of(header: str, unit_row: str = "") -> str:
+    """Unit written in a header or in the row of units beneath it.
+
+    header: column header [text]
+    unit_row: cell of the unit row [text], "" when there is none
+    returns: canonical unit [text], "" when the header is silent
+    source: common practice, no source
+    """
+    brackets = [*re.findall(r"[\[(]([^\])]*)[\])]", header)[::-1], unit_row.strip(" []()")]
+    trail = re.search(r"[_\s,](degc|degf|c|f|w|mw|mhz|ghz|rpm|pct|percent|%|°c|°f|s|ms)$", header.strip().lower())
+    for candidate in [*brackets, trail.group(1) if trail else ""]:
+        unit = _UNIT_WORDS.get(candidate.strip().lower().replace("º", "°").replace("\u00b0", "°"))
+        if unit:
+            return unit
+    return ""
+
+
+def _words(header: str) -> str:
+    bare = re.sub(r"[\[(][^\])]*[\])]", " ", header)
+    bare = re.sub(r"(?<=[a-z])(?=[A-Z])", " ", bare)
+    return re.sub(r"[^a-z0-9#°]+", " ", bare.lower()).strip()
+
+
+def recognise(headers: Sequence[str], unit_rows: Sequence[str] = ()) -> tuple[ChannelGuess, ...]:
+    """Guess the role of each column; a role is given to one column only, the most telling one.
+
+    headers: column headers (n,) [text]
+    unit_rows: cells of the unit row (n,) [text] or empty
+    returns: one ChannelGuess a header (n,)
+    source: common practice, no source
+    """
+    units = [unit_of(h, unit_rows[i] if i < len(unit_rows) else "") for i, h in enumerate(headers)]
+    best: dict[Role, tuple[float, int]] = {}
+    for index, (header, unit) in enumerate(zip(headers, units, strict=True)):
+        words = _words(header)
+        for role, needed, barred in _PATTERNS:
+            if not all(re.search(p, words) or re.search(p, header) for p in needed) or re.search(barred, words):
+                continue
+            if unit not in ROLE_KINDS[role].units:
+                continue
+            score = 0.6 + 0.2 * bool(unit) + 0.15 * bool(re.search(_PREFERRED, words)) - 0.01 * len(words.split())
+            score -= 0.25 * bool(re.search(_SINGLE, words))
+            score -= 0.2 * (len(needed) == 1 and role in DIE_ROLES and not unit)
+            if role not in best or score > best[role][0]:
+                best[role] = (score, index)
+            break
+    chosen = {index: (role, score) for role, (score, index) in best.items()}
+    return tuple(
+        ChannelGuess(
+            header,
+            chosen[i][0] if i in chosen else None,
+            units[i],
+            round(min(0.99, max(0.1, chosen[i][1])), 2) if i in chosen else 0.0,
+        )
+        for i, header in enumerate(headers)
+    )

@@ -1,0 +1,88 @@
+"""Has it settled? The window from which the steady figures are taken, by fit and not by a fixed cut."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from vividowl.core.approach import fit_approach
+from vividowl.core.errors import NotEnoughData
+from vividowl.core.load import LoadPhase
+from vividowl.core.trace import Trace
+
+REMAINING_SETTLED_K = 1.0
+SLOPE_SETTLED_K_PER_S = 0.1 / 60.0
+WINDOW_LEAST_S = 60.0
+
+
+@dataclass(frozen=True)
+class SettledWindow:
+    """from_s, to_s: window in the log [s]; settled: by the rule; remaining_rise_k: fitted change still to come [K];
+    final_c: where it would end [degC]; minutes_needed: more minutes of load until settled, 0 when it has.
+
+    remaining_rise_k, final_c and minutes_needed are None when no approach could be fitted: not known.
+    """
+
+    from_s: float
+    to_s: float
+    settled: bool
+    remaining_rise_k: float | None
+    final_c: float | None
+    minutes_needed: float | None
+
+
+def find_settled_window(trace: Trace, load: LoadPhase) -> SettledWindow:
+    """Find the steady part at the end of the load.
+
+    trace: the log
+    load: its loaded part
+    returns: SettledWindow; the last fifth of the load (a minute at the least) when it has not settled
+    raises: NotEnoughData when less than 30 s of load are left after the boost
+    formula: settled when the fitted remaining rise is below 1 K and the slope over the window below 0.1 K/min
+    source: common practice, no source
+    """
+    begin, end = load.boost_end_s, load.end_s
+    inside = (trace.time_s >= begin) & (trace.time_s <= end)
+    die = trace.channels[trace.die_role]
+    time, values = trace.time_s[inside], die[inside]
+    known = np.isfinite(values)
+    time, values = time[known], values[known]
+    if len(time) < 6 or time[-1] - time[0] < 30.0:
+        raise NotEnoughData(
+            f"Only {max(0.0, end - begin):.0f} s of load after the boost; a steady value needs more.",
+            field="log",
+            remedy="Run the load for 10 minutes or longer.",
+        )
+    length = float(time[-1] - time[0])
+    # The first tenth belongs to die and base, whose fast rise a single slow term must not chase.
+    slow_from = begin + max(10.0, 0.1 * length) if length > 120.0 else begin
+    part = time >= slow_from
+    tail_s = max(WINDOW_LEAST_S, 0.2 * length)
+    tail = time >= end - tail_s
+    slope = float(np.polyfit(time[tail] - time[tail][0], values[tail], 1)[0]) if tail.sum() > 2 else 0.0
+    fit = fit_approach(time[part] - slow_from, values[part])
+    run = float(time[-1]) - slow_from
+    trusted = fit.tau_s < 5.0 * length and fit.end_se < 10.0
+    if not trusted:
+        flat = abs(slope) < SLOPE_SETTLED_K_PER_S and abs(slope) * length < REMAINING_SETTLED_K
+        level = float(values[tail].mean())
+        first = begin if flat else end - tail_s
+        return SettledWindow(
+            max(begin, first),
+            end,
+            flat,
+            0.0 if flat else None,
+            level if flat else None,
+            0.0 if flat else None,
+        )
+    remaining = fit.remaining_at(run)
+    settled = abs(remaining) < REMAINING_SETTLED_K and abs(slope) < SLOPE_SETTLED_K_PER_S
+    needed = 0.0
+    if not settled:
+        # Both rules must hold: remaining below 1 K, and slope = remaining / tau below 0.1 K/min.
+        goal = min(REMAINING_SETTLED_K, SLOPE_SETTLED_K_PER_S * fit.tau_s)
+        needed = max(1.0, (fit.time_until(goal) - run) / 60.0)
+    from_s = slow_from + fit.time_until(REMAINING_SETTLED_K) if settled else end - tail_s
+    from_s = min(max(begin, from_s), end - min(WINDOW_LEAST_S, 0.5 * length))
+    return SettledWindow(from_s, end, settled, remaining, fit.end, needed)

@@ -1,0 +1,88 @@
+"""A sensor log in the core: time and the channels that have a role, in the units of their roles."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+
+import numpy as np
+from numpy.typing import NDArray
+
+from vividowl.core.errors import NotEnoughData
+from vividowl.core.roles import DIE_ROLES, Role
+
+Series = NDArray[np.float64]
+Mask = NDArray[np.bool_]
+SAMPLES_LEAST = 10
+
+
+@dataclass(frozen=True)
+class Trace:
+    """time_s: (n,) rising from 0; channels: role to (n,) in the unit of ROLE_KINDS, NaN where nothing was logged.
+
+    NaN policy: statistics skip NaN; a channel with nothing finite counts as absent.
+    """
+
+    time_s: Series
+    channels: Mapping[Role, Series] = field(default_factory=dict)
+
+    def __post_init__(self) -> None:
+        if len(self.time_s) < SAMPLES_LEAST:
+            raise NotEnoughData(
+                f"The log has {len(self.time_s)} samples, at least {SAMPLES_LEAST} are needed.",
+                field="log",
+                remedy="Log for the whole load, one sample a second or so.",
+            )
+
+    def has(self, role: Role) -> bool:
+        """Whether the channel was logged at all."""
+        return role in self.channels and bool(np.isfinite(self.channels[role]).any())
+
+    def get(self, role: Role) -> Series | None:
+        """The channel, or None."""
+        return self.channels[role] if self.has(role) else None
+
+    @property
+    def duration_s(self) -> float:
+        """Length of the log [s]."""
+        return float(self.time_s[-1] - self.time_s[0])
+
+    @property
+    def interval_s(self) -> float:
+        """Typical step between samples [s]: the median, so that gaps do not count."""
+        return float(np.median(np.diff(self.time_s)))
+
+    @property
+    def die_role(self) -> Role:
+        """The die temperature that decides: processor first, then graphics, then hot spot."""
+        for role in DIE_ROLES:
+            if self.has(role):
+                return role
+        raise NotEnoughData(
+            "The log has no die temperature.", field="channels", remedy="Name the column that holds one."
+        )
+
+    @property
+    def power(self) -> Series | None:
+        """Heat into the shared cooler [W]: processor and graphics together, else the total, else None."""
+        parts = [self.channels[r] for r in (Role.CPU_POWER, Role.GPU_POWER) if self.has(r)]
+        if parts:
+            return np.asarray(np.sum(np.nan_to_num(np.vstack(parts)), axis=0), dtype=np.float64)
+        return self.get(Role.TOTAL_POWER)
+
+
+def smooth(values: Series, width: int) -> Series:
+    """Centred running mean that is short at the ends, skipping NaN.
+
+    values: series (n,) [any]
+    width: window [1], samples
+    returns: smoothed series (n,) [same]
+    source: moving average
+    """
+    width = max(1, min(width, len(values)))
+    known = np.isfinite(values)
+    kernel = np.ones(width)
+    total = np.convolve(np.where(known, values, 0.0), kernel, "same")
+    count = np.convolve(known.astype(float), kernel, "same")
+    with np.errstate(invalid="ignore", divide="ignore"):
+        return np.where(count > 0, total / count, np.nan)

@@ -1,0 +1,1 @@
+"""The made-up shop: invented makers, models and customers; logs from the project's own simulator."""

@@ -1,0 +1,81 @@
+"""Simulated runs written as the files that loggers leave behind, with their usual disorder."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+
+import numpy as np
+
+from vividowl.core.roles import Role
+from vividowl.core.trace import Trace
+
+
+@dataclass(frozen=True)
+class Style:
+    """How an invented logger writes: delimiter, decimal sign, stamp, headers by role, and its disorder."""
+
+    delimiter: str = ","
+    decimal: str = "."
+    stamp: str = "clock"
+    fahrenheit: bool = False
+    flag: bool = True
+    gap: bool = False
+    repeat_header: bool = False
+    drop_out: bool = False
+    extra_sensors: int = 4
+    graphics: bool = False
+
+
+_HEADERS = {
+    Role.CPU_TEMPERATURE: "CPU Package [{t}]", Role.CPU_POWER: "CPU Package Power [W]",
+    Role.CPU_CLOCK: "Core Clocks (avg) [MHz]", Role.CPU_UTILISATION: "Total CPU Usage [%]",
+    Role.FAN_SPEED: "Fan [RPM]", Role.EXHAUST_TEMPERATURE: "Exhaust probe [{t}]",
+    Role.THROTTLE_FLAG: "Thermal throttling [Yes/No]",
+}  # fmt: skip
+_GRAPHICS = {
+    Role.CPU_TEMPERATURE: "GPU Temperature [{t}]", Role.CPU_POWER: "GPU Power [W]", Role.CPU_CLOCK: "GPU Clock [MHz]",
+    Role.CPU_UTILISATION: "GPU Load [%]",
+}  # fmt: skip
+
+
+def write_log(trace: Trace, began: datetime, style: Style, seed: int) -> bytes:
+    """A trace as a text file."""
+    rng = np.random.default_rng(seed)
+    scale = "°F" if style.fahrenheit else "°C"
+    roles = [r for r in _HEADERS if r in trace.channels and (style.flag or r is not Role.THROTTLE_FLAG)]
+    heads = [(_GRAPHICS.get(r, _HEADERS[r]) if style.graphics else _HEADERS[r]).format(t=scale) for r in roles]
+    extra = [f"Rail {i + 1} [V]" for i in range(style.extra_sensors)]
+    stamps = {"clock": ["Date", "Time"], "iso": ["Timestamp"], "elapsed": ["Elapsed [s]"]}[style.stamp]
+    header = style.delimiter.join([*stamps, *heads, *extra])
+    lines = [header]
+    n = len(trace.time_s)
+    lost = set(rng.integers(n // 3, n, 3).tolist()) if style.drop_out else set()
+    for i in range(n):
+        if style.gap and n // 2 < i < n // 2 + 12:
+            continue
+        cells = _stamp(began, float(trace.time_s[i]), style.stamp, style.decimal)
+        for role in roles:
+            value = float(trace.channels[role][i])
+            if role is Role.THROTTLE_FLAG:
+                cells.append("Yes" if value > 0.5 else "No")
+                continue
+            if role in (Role.CPU_TEMPERATURE, Role.EXHAUST_TEMPERATURE):
+                value = 0.0 if i in lost and role is Role.CPU_TEMPERATURE else value
+                value = value * 1.8 + 32.0 if style.fahrenheit else value
+            digits = 0 if role in (Role.CPU_CLOCK, Role.FAN_SPEED) else 1
+            cells.append(f"{value:.{digits}f}".replace(".", style.decimal))
+        cells += [f"{rng.normal(5 + k, 0.02):.3f}".replace(".", style.decimal) for k in range(style.extra_sensors)]
+        lines.append(style.delimiter.join(cells))
+    if style.repeat_header:
+        lines.insert(n // 2, header)
+    return ("\r\n".join(lines) + "\r\n").encode("cp1252" if style.decimal == "," else "utf-8")
+
+
+def _stamp(began: datetime, seconds: float, stamp: str, decimal: str) -> list[str]:
+    moment = began + timedelta(seconds=seconds)
+    if stamp == "clock":
+        return [f"{moment:%d.%m.%Y}", f"{moment:%H:%M:%S}.{moment.microsecond // 1000:03d}"]
+    if stamp == "iso":
+        return [moment.isoformat(timespec="milliseconds")]
+    return [f"{seconds:.1f}".replace(".", decimal)]

@@ -1,0 +1,252 @@
+"""Fill an empty installation with the made-up shop. Deterministic but for the day it is made on."""
+
+from __future__ import annotations
+
+import io
+from collections.abc import Callable
+from dataclasses import dataclass, field, replace
+from datetime import UTC, datetime, timedelta
+from typing import Any
+
+from vividowl.core.simulator import Device, simulate
+from vividowl.demo.logs import Style, write_log
+from vividowl.service import accounts, fit, handover, intake, measure
+from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.models import Job, Run, TraceFile
+from vividowl.store.scope import Scope
+
+SHOP_NAME = "Lantern Street Repairs"
+OWNER = ("imke", "Imke Brandvold")
+TECHNICIAN = ("toru", "Toru Adeyemi")
+FIRST_NUMBER = 2418
+
+
+@dataclass(frozen=True)
+class Trial:
+    """A run of the demo: device, room, recipe, readings by hand."""
+
+    device: Device
+    room_c: float
+    style: Style = field(default_factory=Style)
+    load_s: float = 900.0
+    noise_db: tuple[float, ...] = ()
+    background_db: float | None = 31.0
+    spots: tuple[tuple[str, float, str], ...] = ()
+    recipe: dict[str, Any] = field(default_factory=dict)
+    pass_s: float = 0.0
+
+
+@dataclass(frozen=True)
+class Story:
+    """A job of the demo."""
+
+    days_ago: int
+    intake: dict[str, Any]
+    recipe: dict[str, Any]
+    before: Trial | None = None
+    agreed: dict[str, str] = field(default_factory=dict)
+    cleaned: tuple[str, ...] = ()
+    items: tuple[dict[str, Any], ...] = ()
+    fit_note: str = ""
+    fit_done: bool = False
+    after: Trial | None = None
+    price_cents: int | None = None
+    note: str = ""
+    handed_over: bool = False
+
+
+_LAPTOP_RECIPE = {"load_recipe": "Even load on all cores", "duration_min": 15.0, "fan_setting": "automatic",
+                  "power_profile": "performance", "placement": "stand, lid open", "start": "cold"}  # fmt: skip
+_CONSOLE_RECIPE = {"load_recipe": "Harbour scene, same save", "duration_min": 25.0, "fan_setting": "automatic",
+                   "power_profile": "standard", "placement": "upright on the bench", "start": "cold"}  # fmt: skip
+
+
+def _paste(target: str = "cpu_die") -> dict[str, Any]:
+    return {"target": target, "kind": "paste_stiff", "product": "Grey Heron 11", "lot": "GH-2607", "amount": 0.08,
+            "amount_unit": "g"}  # fmt: skip
+
+
+def _stories() -> list[Story]:
+    chalk = Device(interface=0.75, sink=0.72, chassis=0.12, fan_full_rpm=4200, boost_power=70, sustained_power=58)
+    cured = replace(chalk, interface=0.13, sink=0.46)
+    console = Device(interface=0.3, sink=0.38, chassis=0.06, boost_power=112, sustained_power=105, boost_s=10,
+                     sink_capacity=220, fan_idle_rpm=1100, fan_full_rpm=3000, fan_low_c=50, fan_high_c=84,
+                     limit_c=96, clock_full_mhz=2200)  # fmt: skip
+    console_cured = replace(console, interface=0.12)
+    slim = Device(interface=0.5, sink=3.4, chassis=1.9, fanless=True, boost_power=20, sustained_power=15, boost_s=25,
+                  sink_capacity=55, chassis_capacity=420, idle_power=2, limit_c=95, clock_full_mhz=3200)  # fmt: skip
+    fresh = Device(interface=0.2, sink=0.5, chassis=0.12, sustained_power=38, boost_power=48)
+    handheld = Device(interface=0.9, sink=1.4, chassis=0.4, sustained_power=18, boost_power=22, sink_capacity=40)
+    kind_laptop: dict[str, Any] = {"kind": "laptop", "backup_done": "yes", "warranty": "over", "seal": "none"}
+    return [
+        Story(410, {**kind_laptop, "customer_name": "Noor Valkenberg", "customer_contact": "noor@mail.example",
+                    "maker": "Marrow", "model": "Marrow 17", "symptom": "Loud within a minute", "age_months": 30,
+                    "months_since_service": 30, "surroundings": "pets", "lives": "desk, two cats"},
+              _LAPTOP_RECIPE,
+              Trial(replace(chalk, interface=0.6), 22.4, noise_db=(52.6, 52.9, 52.4)),
+              {}, ("fins", "fan", "contact", "old_interface"),
+              ({"target": "cpu_die", "kind": "gallium_alloy", "product": "Quicksheen", "lot": "QS-11", "amount": 0.06,
+                "amount_unit": "g"},), "Nickel-plated cold plate. Parts around the die coated twice.", True,
+              Trial(replace(cured, interface=0.1), 23.1, Style(delimiter=";", decimal=","), noise_db=(45.8, 46.1, 45.9)),
+              11800, "Yearly look at the alloy agreed.", True),
+        Story(34, {**kind_laptop, "customer_name": "Pia Lindqvarn", "customer_contact": "555 0148", "maker": "Quill",
+                   "model": "Quill 14", "symptom": "Asked for a repaste because a friend said so", "age_months": 7,
+                   "surroundings": "normal", "lives": "desk"},
+              _LAPTOP_RECIPE, Trial(fresh, 23.0, noise_db=(40.2, 40.6)), {},
+              ("fins", "contact", "old_interface"), (_paste(),), "", True,
+              Trial(fresh, 25.2, Style(stamp="iso"), noise_db=(40.4, 40.1)), 4500,
+              "Nothing was gained and nothing was needed; half price.", True),
+        Story(6, {"kind": "console", "customer_name": "Dimas Okonjo-Reyes", "customer_contact": "dimas@post.example",
+                  "maker": "Basalt", "model": "Basalt Home 2", "symptom": "Roars in the harbour level", "age_months": 38,
+                  "months_since_service": 38, "surroundings": "dusty", "lives": "low shelf, carpet",
+                  "backup_done": "yes", "warranty": "over", "seal": "broken"},
+              _CONSOLE_RECIPE,
+              Trial(console, 24.0, Style(delimiter="\t", stamp="elapsed", graphics=True, repeat_header=True), 1500,
+                   (53.9, 53.5, 53.7), 33.0, (("exhaust", 52.0, "middle of the rear vent"),)),
+              {}, ("fins", "fan", "vents", "contact", "old_interface"), (_paste("gpu_die"),), "", True,
+              Trial(console_cured, 24.6, Style(delimiter="\t", stamp="elapsed", graphics=True), 1500,
+                   (48.2, 48.0, 48.1), 33.0, (("exhaust", 55.5, "middle of the rear vent"),)),
+              8900),
+        Story(3, {**kind_laptop, "customer_name": "Wen Abernathy-Sato", "customer_contact": "555 0112",
+                  "maker": "Marrow", "model": "Marrow 15",
+                  "symptom": "Slow after a minute of play, hot at the keyboard, fan never stops", "age_months": 41,
+                  "months_since_service": 41, "surroundings": "dusty", "lives": "living room, carpet, on the lap",
+                  "factory_interface": "paste", "power_limit_cpu_w": 60.0, "limit_c": 95.0},
+              _LAPTOP_RECIPE,
+              Trial(chalk, 24.2, Style(gap=True, drop_out=True), noise_db=(53.3, 53.0, 53.1),
+                   spots=(("skin", 44.5, "above the keyboard"),)),
+              {}, ("fins", "fan", "contact", "old_interface"),
+              (_paste(), {"target": "memory", "kind": "putty", "product": "Ridgeback putty", "lot": "R-209",
+                          "amount": 4.0, "amount_unit": "g"}), "Felt of dust behind the fan; chalk on the die.", True,
+              Trial(cured, 25.6, Style(), noise_db=(46.2, 46.6, 46.4), spots=(("skin", 38.0, "above the keyboard"),))),
+        Story(2, {**kind_laptop, "customer_name": "Oluwaseun Hartig", "customer_contact": "hartig@mail.example",
+                  "maker": "Slate", "model": "Slate Thin 13", "symptom": "Crawls after ten minutes on the dock",
+                  "age_months": 26, "surroundings": "normal", "lives": "dock, lid closed", "backup_done": "no",
+                  "power_limit_cpu_w": 15.0, "limit_c": 95.0},
+              {**_LAPTOP_RECIPE, "fan_setting": "no fan", "placement": "dock, lid closed", "duration_min": 20.0},
+              Trial(slim, 23.4, Style(delimiter=";", decimal=",", extra_sensors=2), 1200),
+              {"backup": "Owner backs up tonight, opening waits for that"}, ("contact",), (), "", False),
+        Story(1, {"kind": "handheld", "customer_name": "Greta Mbeki-Lund", "customer_contact": "555 0177",
+                  "maker": "Tern", "model": "Tern Pocket", "symptom": "Back cover bulges, gets hot when charging",
+                  "age_months": 33, "surroundings": "unknown", "warranty": "over", "seal": "none", "backup_done": "no",
+                  "battery_swollen": True}, {}),
+        Story(1, {**kind_laptop, "customer_name": "Aino Castellan", "customer_contact": "aino@post.example",
+                  "maker": "Quill", "model": "Quill 16", "symptom": "Fan hunts up and down", "age_months": 20,
+                  "months_since_service": 20, "surroundings": "smoke", "warranty": "running", "seal": "intact"},
+              _LAPTOP_RECIPE,
+              Trial(replace(fresh, interface=0.45, sink=0.62, sustained_power=44), 21.8,
+                   Style(delimiter=";", decimal=",", flag=False), noise_db=(44.0, 43.6))),
+        Story(0, {"kind": "handheld", "customer_name": "Mirek Solano", "customer_contact": "555 0190", "maker": "Tern",
+                  "model": "Tern Pocket", "symptom": "Too hot to hold at the left grip", "age_months": 12,
+                  "surroundings": "normal", "warranty": "over", "seal": "broken", "backup_done": "yes"},
+              {**_LAPTOP_RECIPE, "load_recipe": "Canyon demo, loop", "placement": "flat on the bench"},
+              Trial(handheld, 24.0, Style(stamp="iso", fahrenheit=True), 900, (41.0, 41.3), 30.0, pass_s=150.0),
+              {}, ("fins", "contact"), (_paste(),), "", True,
+              Trial(replace(handheld, interface=0.5), 24.3, Style(stamp="iso", fahrenheit=True), 900, (47.1, 47.4), 30.0,
+                   recipe={"fan_setting": "fixed, full"}, pass_s=150.0)),
+        Story(0, {**kind_laptop, "customer_name": "Sunniva Achterberg", "customer_contact": "555 0103",
+                  "maker": "Marrow", "model": "Marrow 15", "symptom": "Shuts down while rendering", "age_months": 52,
+                  "surroundings": "dusty", "lives": "workshop, sawdust", "limit_c": 95.0}, {}),
+    ]  # fmt: skip
+
+
+_BLANK: dict[str, Any] = {
+    "customer_contact": "", "maker": "", "symptom": "", "age_months": None, "months_since_service": None,
+    "surroundings": "unknown", "lives": "", "warranty": "unknown", "seal": "unknown", "backup_done": "unknown",
+    "battery_swollen": False, "liquid_damage": False, "factory_interface": "", "power_limit_cpu_w": None,
+    "power_limit_gpu_w": None, "limit_c": None,
+}  # fmt: skip
+_NO_RECIPE: dict[str, Any] = {"load_recipe": "", "duration_min": None, "fan_setting": "", "power_profile": "",
+                              "placement": "", "start": "", "firmware": "", "tuning": ""}  # fmt: skip
+
+
+def load_demo(workshop: Workshop, today: datetime | None = None, tell: Callable[[str], None] = lambda _: None) -> None:
+    """Make the demo shop. Its clock runs back from ``today``."""
+    day = (today or datetime.now(UTC)).replace(hour=9, minute=12, second=0, microsecond=0)
+    owner = accounts.found_shop(
+        workshop, shop_name=SHOP_NAME, name=OWNER[1], login=OWNER[0], password=None, demo=True
+    ).actor
+    with workshop.database.session() as session:
+        scope = Scope(session, owner.shop_id)
+        scope.shop().last_job_number = FIRST_NUMBER - 1
+        accounts.add_demo_member(scope, TECHNICIAN[0], TECHNICIAN[1])
+    stories = _stories()
+    for index, story in enumerate(stories):
+        tell(f"demo job {index + 1} of {len(stories)}")
+        _play(workshop, owner, story, day - timedelta(days=story.days_ago), seed=100 * index)
+
+
+def _play(workshop: Workshop, actor: Actor, story: Story, when: datetime, seed: int) -> None:
+    job = intake.create_job(workshop, actor, {**_BLANK, **story.intake}).job
+    for rule, words in story.agreed.items():
+        intake.acknowledge(workshop, actor, job.id, rule, words)
+    for offset, (side, test) in enumerate((("before", story.before), ("after", story.after))):
+        if side == "after" and (story.cleaned or story.items):
+            for item in story.items:
+                fit.add_item(workshop, actor, job.id, item)
+            version = intake.get_job(workshop, actor, job.id).job.version
+            fit.save_fit(workshop, actor, job.id, version, cleaned=list(story.cleaned), note=story.fit_note,
+                         done=story.fit_done)  # fmt: skip
+        if test is not None:
+            _measure(workshop, actor, job.id, side, story, test, when + timedelta(hours=3 * offset), seed + offset)
+    if story.price_cents is not None or story.handed_over:
+        record = handover.get_record(workshop, actor, job.id)
+        handover.hand_over(
+            workshop, actor, job.id, record.view.job.version, price_cents=story.price_cents,
+            next_service_on=record.proposal.on, note=story.note, handed_over=story.handed_over,
+        )  # fmt: skip
+    _date_back(workshop, actor, job, when)
+
+
+def _measure(
+    workshop: Workshop, actor: Actor, job_id: Any, side: str, story: Story, test: Trial, when: datetime, seed: int  # noqa: ANN401
+) -> None:  # fmt: skip
+    version = measure.get_run(workshop, actor, job_id, side).version
+    conditions = {**_NO_RECIPE, **story.recipe, **test.recipe, "room_c": test.room_c}
+    measure.save_run(workshop, actor, job_id, side, version, conditions)
+    trace = simulate(test.device, room_c=test.room_c, seed=seed, load_s=test.load_s, pass_s=test.pass_s)
+    data = write_log(trace, when, test.style, seed)
+    name = f"{when:%Y%m%d}-{side}.{'txt' if test.style.delimiter == chr(9) else 'csv'}"
+    measure.receive_log(
+        workshop, actor, job_id, side, io.BytesIO(data), expected=len(data), file_name=name, mapping={}, again=False
+    )
+    for level in test.noise_db:
+        measure.add_noise(workshop, actor, job_id, side, {"level_db": level, "background_db": test.background_db,
+                          "place": "vent, mark on the mat", "distance_m": 0.3})  # fmt: skip
+    for spot, reading_c, place in test.spots:
+        measure.add_spot(workshop, actor, job_id, side, {"spot": spot, "reading_c": reading_c, "place": place})
+
+
+def _date_back(workshop: Workshop, actor: Actor, job: Job, when: datetime) -> None:
+    """Jobs of the demo happened in the past; the use cases themselves know only the present."""
+    with workshop.scope(actor) as scope:
+        row = scope.get(Job, job.id)
+        row.created_at, row.updated_at = when, when + timedelta(hours=4)
+        if row.handed_over_at is not None:
+            row.handed_over_at = when + timedelta(hours=5)
+            if row.next_service_on is not None:
+                months = row.next_service_on - datetime.now(UTC).date()
+                row.next_service_on = when.date() + months
+        for run in scope.session.scalars(scope.select(Run).where(Run.job_id == job.id)):
+            for trace in scope.session.scalars(scope.select(TraceFile).where(TraceFile.run_id == run.id)):
+                trace.uploaded_at = when + timedelta(hours=0 if run.side == "before" else 3)
+
+
+def clear_demo(workshop: Workshop) -> bool:
+    """Throw the demo away. Returns False and touches nothing when the shop is a real one."""
+    import shutil
+
+    from sqlalchemy import select, text
+
+    from vividowl.store.models import Base, Shop
+
+    with workshop.database.session() as session:
+        shops = session.scalars(select(Shop)).all()
+        if any(not shop.demo for shop in shops):
+            return False
+        ids = [shop.id for shop in shops]
+        tables = ", ".join(table.name for table in Base.metadata.sorted_tables)
+        session.execute(text(f"TRUNCATE {tables} CASCADE"))
+    for shop_id in ids:
+        shutil.rmtree(workshop.files.root / str(shop_id), ignore_errors=True)
+    return True

@@ -1,0 +1,168 @@
+"""The signature graphics for paper: owl, heat ladder and chart as SVG. Screen versions live with the interface."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Mapping, Sequence
+from html import escape
+from typing import Any
+
+from vividowl.core.ladder import Ladder
+
+INK, SOFT, RULE, PAPER = "#22252b", "#5a5e66", "#cfc7b6", "#ffffff"
+BEFORE, AFTER, OWL = "#a83a18", "#00686b", "#46307f"
+FONT = "Atkinson Hyperlegible Next"
+RISE_FULL_K = 90.0
+NOISE_LOW_DB, NOISE_HIGH_DB = 25.0, 65.0
+HELD_SHARE = 0.02
+
+
+def _svg(width: float, height: float, parts: Sequence[str]) -> str:
+    body = "".join(parts)
+    return (
+        f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {width:g} {height:g}" width="{width:g}" '
+        f'height="{height:g}" font-family="{FONT}">{body}</svg>'
+    )
+
+
+def _text(
+    x: float, y: float, words: str, *, size: float = 11, fill: str = INK, anchor: str = "start", bold: bool = False
+) -> str:
+    weight = ' font-weight="700"' if bold else ""
+    return (
+        f'<text x="{x:.1f}" y="{y:.1f}" font-size="{size:g}" fill="{fill}" '
+        f'text-anchor="{anchor}"{weight}>{escape(words)}</text>'
+    )
+
+
+def _arc(cx: float, cy: float, radius: float, share: float) -> str:
+    """Path of a ring from the bottom clockwise."""
+    share = min(0.9999, max(0.0, share))
+    angle = math.pi / 2 + 2 * math.pi * share
+    x, y = cx + radius * math.cos(angle), cy + radius * math.sin(angle)
+    return f"M{cx:.2f} {cy + radius:.2f}A{radius} {radius} 0 {int(share > 0.5)} 1 {x:.2f} {y:.2f}"
+
+
+def _eye(cx: float, cy: float, glance: Mapping[str, Any], colour: str, hollow: bool) -> list[str]:
+    r = 22.0
+    if not glance.get("measured"):
+        return [f'<circle cx="{cx}" cy="{cy}" r="{r}" fill="none" stroke="{RULE}" stroke-width="2"/>']
+    parts = [f'<circle cx="{cx}" cy="{cy}" r="{r}" fill="none" stroke="{RULE}" stroke-width="2"/>']
+    rise = glance.get("rise_k")
+    if rise is not None:
+        path = _arc(cx, cy, r, rise / RISE_FULL_K)
+        parts.append(f'<path d="{path}" fill="none" stroke="{colour}" stroke-width="8"/>')
+        if hollow:
+            parts.append(f'<path d="{path}" fill="none" stroke="{PAPER}" stroke-width="4.4"/>')
+    noise = glance.get("noise_db")
+    share = 0.4 if noise is None else (noise - NOISE_LOW_DB) / (NOISE_HIGH_DB - NOISE_LOW_DB)
+    pupil = 3 + 10 * min(1.0, max(0.0, share))
+    fill = "none" if hollow or noise is None else colour
+    parts.append(f'<circle cx="{cx}" cy="{cy}" r="{pupil:.1f}" fill="{fill}" stroke="{colour}" stroke-width="2.4"/>')
+    if (glance.get("held_share") or 0.0) > HELD_SHARE:
+        parts.append(f'<path d="M{cx - r - 4} {cy}A{r + 4} {r + 4} 0 0 1 {cx + r + 4} {cy}Z" fill="{INK}"/>')
+    return parts
+
+
+def owl_svg(before: Mapping[str, Any], after: Mapping[str, Any], verdict: str | None) -> str:
+    """Two eyes: left before, right after. Ring is rise over room (full circle 90 K), pupil is noise, a lid that
+    covers the upper half is heat holding it back."""
+    parts = [f'<path d="M6 4Q34 17 60 13Q86 17 114 4" fill="none" stroke="{INK}" stroke-width="3.4" '
+             'stroke-linecap="round"/>']  # fmt: skip
+    parts += _eye(32, 42, before, BEFORE, True) + _eye(88, 42, after, AFTER, False)
+    beaks = {
+        "improved": "M54 54h12l-6 12z", "worse": "M54 66h12l-6 -12z", "no_difference_shown": "M53 58h14v4h-14z",
+        "cannot_be_compared": "M54 56l12 8m0 -8l-12 8",
+    }  # fmt: skip
+    if verdict in beaks:
+        parts.append(f'<path d="{beaks[verdict]}" fill="{INK}" stroke="{INK}" stroke-width="1.6"/>')
+    return _svg(120, 72, parts)
+
+
+def ladder_svg(before: Ladder | None, after: Ladder | None, culprit: str | None) -> str:
+    """Both ladders on one scale, standing on the floor that is the room."""
+    width, height, floor, top = 300.0, 300.0, 262.0, 34.0
+    ladders = [x for x in (before, after) if x is not None]
+    if not ladders:
+        return _svg(width, 24, [_text(0, 16, "No ladder: the room was not noted.", fill=SOFT)])
+    most = max(x.die_c - x.room_c for x in ladders) or 1.0
+    scale = (floor - top) / most
+    parts = []
+    for ladder, x, colour, hollow, word in (
+        (before, 104.0, BEFORE, True, "before"), (after, 208.0, AFTER, False, "after"),
+    ):  # fmt: skip
+        if ladder is None:
+            continue
+        parts += _one_ladder(ladder, x, floor, scale, colour, hollow, culprit if word == "before" else None)
+        watts = f"{ladder.power:.0f} W" if ladder.power else "power not known"
+        parts.append(_text(x + 36, floor + 30, f"{word}, {watts}", size=10.5, fill=colour, anchor="middle"))
+    parts.append(f'<path d="M10 {floor}H290" stroke="{INK}" stroke-width="2.4"/>')
+    rooms = " / ".join(dict.fromkeys(f"{x.room_c:.1f} °C" for x in ladders))
+    parts.append(_text(10, floor + 14, f"room {rooms}", size=10.5, fill=SOFT))
+    return _svg(width, height, parts)
+
+
+def _one_ladder(
+    ladder: Ladder, x: float, floor: float, scale: float, colour: str, hollow: bool, culprit: str | None
+) -> list[str]:
+    parts, y, last_name = [], floor, floor + 12
+    wide = 72.0
+    for rung in ladder.rungs:
+        high = max(1.5, rung.drop_k * scale)
+        fill = colour if not hollow else "none"
+        parts.append(
+            f'<rect x="{x}" y="{y - high + 1:.1f}" width="{wide}" height="{max(0.5, high - 2):.1f}" fill="{fill}" '
+            f'stroke="{colour}" stroke-width="1.6"/>'
+        )
+        middle = y - high / 2 + 4
+        if high > 13:
+            ink = PAPER if not hollow else colour
+            parts.append(_text(x + wide / 2, middle, f"{rung.drop_k:.0f} K", fill=ink, anchor="middle", bold=True))
+        if hollow and last_name - middle > 11:
+            mark = "stops here: " if rung.name == culprit else ""
+            parts.append(_text(x - 6, middle, mark + rung.name, size=10.5, anchor="end", bold=bool(mark)))
+            last_name = middle
+        y -= high
+    parts.append(_text(x + wide / 2, y - 6, f"{ladder.die_c:.0f} °C", size=13, fill=colour, anchor="middle", bold=True))
+    return parts
+
+
+def chart_svg(
+    before: tuple[Sequence[float], Sequence[float], tuple[float, float]],
+    after: tuple[Sequence[float], Sequence[float], tuple[float, float]],
+) -> str:
+    """Die temperature of both runs from load onset; each settled window is a bar under the axis."""
+    width, height, left, right, top, bottom = 520.0, 230.0, 34.0, 512.0, 12.0, 176.0
+    times = [*before[0], *after[0]]
+    values = [*before[1], *after[1]]
+    t0, t1 = min(times), max(times)
+    low, high = 10 * math.floor(min(values) / 10), 10 * math.ceil(max(values) / 10)
+
+    def px(t: float) -> float:
+        return left + (t - t0) / ((t1 - t0) or 1) * (right - left)
+
+    def py(v: float) -> float:
+        return bottom - (v - low) / ((high - low) or 1) * (bottom - top)
+
+    parts = []
+    step = 10 if high - low <= 60 else 20
+    for v in range(low, high + 1, step):
+        parts.append(f'<path d="M{left} {py(v):.1f}H{right}" stroke="{RULE}" stroke-width="0.8"/>')
+        parts.append(_text(left - 5, py(v) + 3.5, str(v), size=9.5, fill=SOFT, anchor="end"))
+    minute_step = next((m for m in (1, 2, 5, 10, 20, 30, 60, 120, 240) if (t1 - t0) / 60 / m <= 9), 600)
+    for minute in range(0, int(t1 // 60) + 1, minute_step):
+        words = f"{minute} min" if minute else "load on"
+        parts.append(_text(px(minute * 60), bottom + 13, words, size=9.5, fill=SOFT, anchor="middle"))
+    for (ts, vs, window), colour, dash, row, word in (
+        (before, BEFORE, ' stroke-dasharray="5 3"', 0, "before"), (after, AFTER, "", 1, "after"),
+    ):  # fmt: skip
+        points = " ".join(f"{px(t):.1f},{py(v):.1f}" for t, v in zip(ts, vs, strict=True))
+        parts.append(f'<polyline points="{points}" fill="none" stroke="{colour}" stroke-width="1.5"{dash}/>')
+        y = bottom + 24 + 14 * row
+        fill = "none" if row == 0 else colour
+        parts.append(
+            f'<rect x="{px(window[0]):.1f}" y="{y:.1f}" width="{max(2, px(window[1]) - px(window[0])):.1f}" height="7" '
+            f'fill="{fill}" stroke="{colour}" stroke-width="1"/>'
+        )
+        parts.append(_text(px(window[0]) - 5, y + 7, f"{word}, settled", size=9.5, fill=colour, anchor="end"))
+    return _svg(width, height, parts)

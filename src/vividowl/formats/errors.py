@@ -1,0 +1,18 @@
+"""What a reader says when a file cannot be used."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+
+class FormatError(ValueError):
+    """A file cannot be read. ``line`` counts from 1; ``headers`` are the columns found, when there were any."""
+
+    def __init__(
+        self, message: str, *, remedy: str, line: int | None = None, headers: Sequence[str] = (), reason: str = "format"
+    ) -> None:
+        super().__init__(message)
+        self.remedy = remedy
+        self.line = line
+        self.headers = tuple(headers)
+        self.reason = reason

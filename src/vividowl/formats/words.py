@@ -1,0 +1,45 @@
+"""Words of the trade for stored names, and numbers as people read them."""
+
+from __future__ import annotations
+
+from datetime import date
+
+from babel.numbers import format_currency
+
+TARGETS = {
+    "cpu_die": "processor die", "gpu_die": "graphics die", "memory": "memory", "regulators": "regulators",
+    "inductors": "inductors", "cover": "bottom cover", "other": "other",
+}  # fmt: skip
+KINDS = {
+    "paste_soft": "paste, soft", "paste_stiff": "paste, stiff", "phase_change_sheet": "phase-change sheet",
+    "phase_change_paste": "phase-change paste", "gallium_alloy": "gallium alloy", "pad": "pad", "putty": "putty",
+    "heat_glue": "heat glue", "copper_shim": "copper shim",
+}  # fmt: skip
+CLEANED = {
+    "fins": "fins", "fan": "fan", "contact": "contact surfaces", "vents": "vents and filters", "old_interface":
+    "old interface removed", "pads_checked": "pads checked",
+}  # fmt: skip
+VERDICTS = {
+    "improved": "Improved", "worse": "Worse", "no_difference_shown": "No difference shown",
+    "cannot_be_compared": "Cannot be compared",
+}  # fmt: skip
+
+
+def number(value: float | None, unit: str, signed: bool = False) -> str:
+    """A figure with as many digits as its unit deserves, a dash when not known."""
+    if value is None:
+        return "not known"
+    digits = {"K/W": 2, "MHz": 0, "rpm": 0, "% of load": 0}.get(unit, 1)
+    text = f"{abs(value):.{digits}f}"
+    sign = "−" if value < 0 and float(text) != 0 else "+" if signed else ""
+    return sign + text
+
+
+def money(cents: int | None, currency: str) -> str:
+    """A price."""
+    return format_currency(cents / 100, currency, locale="en_GB") if cents is not None else "not set"
+
+
+def day(value: date | None) -> str:
+    """A date as it is written out."""
+    return f"{value.day} {value:%B %Y}" if value is not None else "not set"

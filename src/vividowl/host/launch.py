@@ -1,0 +1,179 @@
+"""Set up and serve: what ./start runs once packages are in place."""
+
+from __future__ import annotations
+
+import argparse
+import errno
+import logging
+import os
+import secrets
+import signal
+import socket
+import sys
+import threading
+from collections.abc import Sequence
+from pathlib import Path
+from types import FrameType
+
+import structlog
+from sqlalchemy.exc import SQLAlchemyError
+
+from vividowl.demo.shop import clear_demo, load_demo
+from vividowl.host.cluster import Cluster, ClusterError, free_port
+from vividowl.host.paths import Places, places
+from vividowl.service import accounts
+from vividowl.service.workshop import Workshop
+from vividowl.store.database import Database
+from vividowl.store.files import FileStore
+from vividowl.web.app import SITE, Settings, create_app
+
+USUAL_PORT = 8000
+THREADS = 32
+BODY_MOST = 210 * 1024 * 1024
+
+
+class LaunchError(RuntimeError):
+    """The application cannot start. One line, says what to do."""
+
+
+def _arguments(argv: Sequence[str] | None) -> argparse.Namespace:
+    parser = argparse.ArgumentParser(prog="./start")
+    parser.add_argument("--root", type=Path, help=argparse.SUPPRESS)
+    parser.add_argument("--prepare", action="store_true", help="only set up")
+    parser.add_argument("--port", type=int, help="serve on this port (else 8000 or the next free one)")
+    parser.add_argument("--fresh", action="store_true", help="throw the demo data away and make it anew")
+    parser.add_argument("--empty", action="store_true", help="a real shop without the demo")
+    return parser.parse_args(argv)
+
+
+def choose_port(wanted: int | None) -> int:
+    """The port to serve on. One that was asked for must be free; else the usual one or any."""
+    if wanted is None:
+        return free_port(USUAL_PORT)
+    if not 1 <= wanted <= 65535:
+        raise LaunchError(f"Port {wanted} does not exist; allowed are 1 to 65535.")
+    with socket.socket() as probe:
+        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            probe.bind(("127.0.0.1", wanted))
+        except OSError as error:
+            if error.errno == errno.EADDRINUSE:
+                raise LaunchError(
+                    f"Port {wanted} is taken. Choose another with --port, or leave --port out."
+                ) from error
+            raise LaunchError(f"Port {wanted} cannot be used ({error.strerror}). Choose one above 1024.") from error
+    return wanted
+
+
+def secret_key(where: Places) -> str:
+    """The key that signs cookies, made once."""
+    if not where.secret.exists():
+        where.var.mkdir(parents=True, exist_ok=True)
+        handle = os.open(where.secret, os.O_WRONLY | os.O_CREAT | os.O_EXCL, 0o600)
+        with os.fdopen(handle, "w") as out:
+            out.write(secrets.token_hex(32))
+    return where.secret.read_text().strip()
+
+
+def open_workshop(where: Places) -> tuple[Cluster, Workshop]:
+    """Start the database, migrate, and open the files."""
+    cluster = Cluster(where.cluster)
+    cluster.start()
+    database = Database(cluster.url)
+    database.migrate()
+    return cluster, Workshop(database, FileStore(where.files))
+
+
+def fill(workshop: Workshop, *, fresh: bool, empty: bool) -> None:
+    """Bring the data to what was asked for."""
+    demo, nothing = accounts.state(workshop)
+    if fresh and not nothing:
+        if not clear_demo(workshop):
+            raise LaunchError("This database holds a real shop, which --fresh does not throw away. Leave --fresh out.")
+        demo, nothing = False, True
+    if empty and demo:
+        raise LaunchError("This database holds the demo. Throw it away with: ./start --fresh --empty")
+    if nothing and not empty:
+        print("Making the demo shop …", flush=True)
+        load_demo(workshop)
+
+
+def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None:
+    from waitress import create_server  # type: ignore[import-untyped]
+
+    _, nothing = accounts.state(workshop)
+    code = secrets.token_urlsafe(9) if nothing else ""
+    app = create_app(
+        workshop,
+        Settings(
+            secret_key(where),
+            demo_sign_in=True,
+            set_up_code=code,
+            cookie_secure=os.environ.get("VIVIDOWL_COOKIE_SECURE", "1") != "0",
+        ),
+    )
+    server = create_server(
+        app, host="127.0.0.1", port=port, threads=THREADS, max_request_body_size=BODY_MOST, ident="vividowl"
+    )
+
+    def stop(_signal: int, _frame: FrameType | None) -> None:
+        raise KeyboardInterrupt
+
+    if threading.current_thread() is threading.main_thread():
+        signal.signal(signal.SIGTERM, stop)
+        signal.signal(signal.SIGINT, stop)
+    address = f"http://127.0.0.1:{port}/"
+    print(f"Vivid Owl is at {address}" + (f"set-up#{code} (set up the shop there)" if code else ""), flush=True)
+    print("Ctrl-C stops it.", flush=True)
+    try:
+        server.run()
+    except KeyboardInterrupt:
+        pass
+    finally:
+        server.close()
+
+
+def run(argv: Sequence[str] | None = None) -> None:
+    """Set up and, unless only preparing, serve until stopped."""
+    options = _arguments(argv)
+    where = places(options.root)
+    port = None if options.prepare else choose_port(options.port)
+    if not (SITE / "index.html").exists():
+        raise LaunchError("The interface is not built. Run ./start, which builds it.")
+    cluster, workshop = open_workshop(where)
+    try:
+        fill(workshop, fresh=options.fresh, empty=options.empty)
+        if port is not None:
+            _serve(where, workshop, port, empty=options.empty)
+    finally:
+        workshop.database.close()
+        cluster.stop()
+        print("Stopped." if port is not None else "Ready.", flush=True)
+
+
+def main(argv: Sequence[str] | None = None) -> int:
+    """Run, and say one clear line when that is not possible."""
+    structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.WARNING))
+    try:
+        run(argv)
+    except (LaunchError, ClusterError) as error:
+        print(f"vividowl: {error}", file=sys.stderr)
+        return 1
+    except OSError as error:
+        if error.errno != errno.ENOSPC:
+            print(f"vividowl: {error.strerror}: {error.filename or ''}. Check the folder's rights.", file=sys.stderr)
+            return 1
+        print("vividowl: the disk is full. Free some space and start again.", file=sys.stderr)
+        return 1
+    except SQLAlchemyError as error:
+        line = str(error).splitlines()[0]
+        print(f"vividowl: the database refused: {line} Restore a backup or see var/pg/server.log.", file=sys.stderr)
+        return 1
+    except KeyboardInterrupt:
+        print("vividowl: stopped while setting up.", file=sys.stderr)
+        return 130
+    return 0
+
+
+if __name__ == "__main__":
+    sys.exit(main())

@@ -1,0 +1,177 @@
+"""Who may come in: sign-in, the first owner, members."""
+
+from __future__ import annotations
+
+import re
+import uuid
+from dataclasses import dataclass
+
+from argon2 import PasswordHasher
+from argon2.exceptions import VerificationError
+from sqlalchemy import select
+from sqlalchemy.exc import IntegrityError
+from sqlalchemy.orm import Session
+
+from vividowl.service.errors import Refused
+from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.models import Member, Shop
+from vividowl.store.scope import Scope, demo_owner, member_by_id, member_by_login, shop_count
+
+PASSWORD_LEAST = 10
+ROLES = ("owner", "technician")
+_hasher = PasswordHasher()
+# Verified when the login is unknown, so that the time of an answer does not tell which logins exist.
+_NOBODY = _hasher.hash("nobody has this password")
+
+
+@dataclass(frozen=True)
+class SignedIn:
+    """Who is signed in, for the page and for the session cookie."""
+
+    member_id: uuid.UUID
+    shop_id: uuid.UUID
+    name: str
+    role: str
+    shop_name: str
+    demo: bool
+    currency: str
+    session_epoch: int
+
+    @property
+    def actor(self) -> Actor:
+        """The same as the one who acts."""
+        return Actor(self.shop_id, self.member_id, self.role, self.name)
+
+
+def _signed_in(session: Session, member: Member) -> SignedIn:
+    shop = session.get(Shop, member.shop_id)
+    if shop is None:
+        raise Refused("missing", "There is no such shop.")
+    return SignedIn(
+        member.id, shop.id, member.name, member.role, shop.name, shop.demo, shop.currency, member.session_epoch
+    )
+
+
+def sign_in(workshop: Workshop, login: str, password: str) -> SignedIn:
+    """Sign in by login and password."""
+    with workshop.database.session() as session:
+        member = member_by_login(session, login.strip().lower())
+        try:
+            _hasher.verify(member.password_hash if member and member.password_hash else _NOBODY, password)
+            fits = member is not None and member.password_hash is not None
+        except VerificationError:
+            fits = False
+        if member is None or not fits:
+            raise Refused(
+                "forbidden", "Login and password do not fit.", field="password",
+                remedy="Check both. An owner can set a new password with: vividowl user password LOGIN",
+            )  # fmt: skip
+        if member.password_hash and _hasher.check_needs_rehash(member.password_hash):
+            member.password_hash = _hasher.hash(password)
+        return _signed_in(session, member)
+
+
+def sign_in_demo(workshop: Workshop) -> SignedIn:
+    """Sign in as the demo's owner. Whether the request may ask is the caller's to check."""
+    with workshop.database.session() as session:
+        owner = demo_owner(session)
+        if owner is None:
+            raise Refused("missing", "There is no demo shop here.", remedy="Sign in with login and password.")
+        return _signed_in(session, owner)
+
+
+def by_id(workshop: Workshop, member_id: uuid.UUID) -> SignedIn | None:
+    """The member behind a session, None when inactive or gone."""
+    with workshop.database.session() as session:
+        member = member_by_id(session, member_id)
+        return _signed_in(session, member) if member else None
+
+
+def state(workshop: Workshop) -> tuple[bool, bool]:
+    """Whether there is a demo shop, and whether there is no shop at all."""
+    with workshop.database.session() as session:
+        return demo_owner(session) is not None, shop_count(session) == 0
+
+
+def _check_password(password: str) -> None:
+    if len(password) < PASSWORD_LEAST:
+        raise Refused(
+            "invalid", f"The password has {len(password)} characters, at least {PASSWORD_LEAST} are needed.",
+            field="password", remedy="Take a few words that do not belong together.",
+        )  # fmt: skip
+
+
+def _make_member(scope: Scope, login: str, name: str, role: str, password: str | None) -> Member:
+    login = login.strip().lower()
+    if not re.fullmatch(r"[a-z0-9][a-z0-9._@-]{1,79}", login):
+        raise Refused("invalid", f"“{login}” is no login.", field="login",
+                      remedy="Use 2 to 80 of a–z, 0–9, dot, dash, underscore, @.")  # fmt: skip
+    if role not in ROLES:
+        raise Refused("invalid", f"“{role}” is no role.", field="role", remedy=f"Allowed: {', '.join(ROLES)}.")
+    if not name.strip():
+        raise Refused("invalid", "The name is empty.", field="name", remedy="It stands in the customer's record.")
+    if password is not None:
+        _check_password(password)
+    try:
+        return scope.add(
+            Member(
+                login=login, name=name.strip(), role=role,
+                password_hash=_hasher.hash(password) if password is not None else None,
+            )
+        )  # fmt: skip
+    except IntegrityError as error:
+        raise Refused("conflict", f"The login “{login}” is taken.", field="login", remedy="Choose another.") from error
+
+
+def found_shop(
+    workshop: Workshop, *, shop_name: str, name: str, login: str, password: str | None, demo: bool = False
+) -> SignedIn:
+    """Make a shop and its first owner. A real shop only while there is none."""
+    with workshop.database.session() as session:
+        if shop_count(session):
+            raise Refused("conflict", "There is a shop already.", remedy="Sign in, or ask its owner for an account.")
+        if not shop_name.strip():
+            raise Refused("invalid", "The shop has no name.", field="shop_name", remedy="It heads the record.")
+        shop = Shop(name=shop_name.strip(), demo=demo)
+        session.add(shop)
+        session.flush()
+        owner = _make_member(Scope(session, shop.id), login, name, "owner", password)
+        return _signed_in(session, owner)
+
+
+def only_shop(workshop: Workshop) -> uuid.UUID:
+    """The one shop of this installation, for the command line."""
+    with workshop.database.session() as session:
+        shops = session.scalars(select(Shop.id)).all()
+    if not shops:
+        raise Refused("missing", "There is no shop yet.", remedy="Run ./start --empty, or vividowl demo.")
+    return shops[0]
+
+
+def add_member(workshop: Workshop, shop_id: uuid.UUID, *, login: str, name: str, role: str, password: str) -> None:
+    """Add a member to a shop."""
+    with workshop.database.session() as session:
+        _make_member(Scope(session, shop_id), login, name, role, password)
+
+
+def set_password(workshop: Workshop, login: str, password: str) -> None:
+    """Set a new password; sessions that are open end."""
+    _check_password(password)
+    with workshop.database.session() as session:
+        member = member_by_login(session, login.strip().lower())
+        if member is None:
+            raise Refused("missing", f"There is no member “{login}”.", remedy="See: vividowl user list")
+        member.password_hash = _hasher.hash(password)
+        member.session_epoch += 1
+
+
+def members(workshop: Workshop, shop_id: uuid.UUID) -> list[tuple[str, str, str, bool]]:
+    """Login, name, role and whether active, of all members."""
+    with workshop.database.session() as session:
+        rows = session.scalars(Scope(session, shop_id).select(Member).order_by(Member.login)).all()
+        return [(m.login, m.name, m.role, m.active) for m in rows]
+
+
+def add_demo_member(scope: Scope, login: str, name: str) -> None:
+    """A member of the demo without a password: nobody can sign in as them."""
+    _make_member(scope, login, name, "technician", None)

@@ -1,0 +1,140 @@
+"""Both runs of a job side by side: the comparison, its ladders, and the exhaust explained."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from typing import Any
+
+from vividowl.core.air import ExhaustFinding, judge_exhaust
+from vividowl.core.comparison import Comparison, Side, compare
+from vividowl.core.conditions import Conditions
+from vividowl.core.errors import CoreError
+from vividowl.core.ladder import Ladder, build_ladder, culprit
+from vividowl.core.reading import Reading
+from vividowl.core.roles import ROLE_KINDS, Role
+from vividowl.core.uncertainty import Tolerances
+from vividowl.service.readings import noise_of, reading_of
+from vividowl.service.workshop import Workshop
+from vividowl.store.models import FitItem, Job, NoiseReading, Run, SpotReading, TraceFile
+from vividowl.store.scope import Scope
+
+BURN_IN_KINDS = {"phase_change_sheet", "phase_change_paste"}
+BURN_IN_WORDS = (
+    "A phase-change interface was fitted: it settles over its first hours of heat cycles. If this After was taken "
+    "in the first 40 minutes, repeat it before you judge."
+)
+
+
+@dataclass(frozen=True)
+class Compared:
+    """The comparison with what is drawn beside it."""
+
+    comparison: Comparison
+    before: Run
+    after: Run
+    before_trace: TraceFile
+    after_trace: TraceFile
+    before_reading: Reading
+    after_reading: Reading
+    before_ladder: Ladder | None
+    after_ladder: Ladder | None
+    culprit: str | None
+    exhaust: ExhaustFinding | None
+    notes: tuple[str, ...]
+
+
+def kept(scope: Scope, table: Any, run: Run | None) -> Sequence[Any]:  # noqa: ANN401
+    """Logs or readings of a run that were not removed, in order."""
+    if run is None:
+        return []
+    query = scope.select(table).where(table.run_id == run.id, table.removed_at.is_(None))
+    order = table.uploaded_at if table is TraceFile else table.created_at
+    return scope.session.scalars(query.order_by(order)).all()
+
+
+def ladder_of(run: Run, reading: Reading, spots: Sequence[SpotReading]) -> Ladder | None:
+    """The heat ladder of a run: by probes where read, else from the log. None without a room."""
+    if run.room_c is None:
+        return None
+
+    def probe(spot: str, role: Role) -> float | None:
+        by_hand = [s.reading_c for s in spots if s.spot == spot]
+        if by_hand:
+            return sum(by_hand) / len(by_hand)
+        logged = reading.stats.get(role)
+        return logged.mean if logged else None
+
+    return build_ladder(
+        reading.die.mean, run.room_c, reading.power.mean if reading.power else None,
+        heatsink_c=probe("heatsink", Role.HEATSINK_TEMPERATURE), exhaust_c=probe("exhaust", Role.EXHAUST_TEMPERATURE),
+        response=reading.response,
+    )  # fmt: skip
+
+
+def tolerances_of(scope: Scope) -> Tolerances:
+    """The shop's own half-widths over the defaults."""
+    return replace(Tolerances(), **scope.shop().tolerances)
+
+
+def _side(run: Run, reading: Reading, noise: Sequence[NoiseReading]) -> Side:
+    conditions = Conditions(
+        load=run.load_recipe, fan=run.fan_setting, power_profile=run.power_profile, placement=run.placement,
+        start=run.start, firmware=run.firmware, tuning=run.tuning, sensor=ROLE_KINDS[reading.die_role].words,
+        room_c=run.room_c, duration_min=run.duration_min,
+    )  # fmt: skip
+    return Side(conditions, reading, noise_of(noise))
+
+
+def _ladder(run: Run, reading: Reading, spots: Sequence[SpotReading]) -> Ladder | None:
+    try:
+        return ladder_of(run, reading, spots)
+    except CoreError:
+        return None
+
+
+def _exhaust(runs: Sequence[Run], readings: Sequence[Reading], spots: Sequence[Sequence[SpotReading]],
+             level_change_db: float | None) -> ExhaustFinding | None:  # fmt: skip
+    values: list[float] = []
+    for run, reading, by_hand in zip(runs, readings, spots, strict=True):
+        read = [s.reading_c for s in by_hand if s.spot == "exhaust"]
+        logged = reading.stats.get(Role.EXHAUST_TEMPERATURE)
+        if run.room_c is None or level_change_db is None or not (read or logged):
+            return None
+        values += [sum(read) / len(read) if read else logged.mean if logged else 0.0, run.room_c]
+    return judge_exhaust(values[0], values[1], values[2], values[3], level_change_db or 0.0)
+
+
+def compare_job(workshop: Workshop, scope: Scope, job: Job) -> Compared | None:
+    """Compare the runs of a job, None while one of them has no log."""
+    runs = [scope.run(job.id, side) for side in ("before", "after")]
+    traces = [kept(scope, TraceFile, run) for run in runs]
+    before, after = runs
+    if before is None or after is None or not traces[0] or not traces[1]:
+        return None
+    pair, logs = (before, after), (traces[0][0], traces[1][0])
+    readings = [reading_of(workshop, scope.shop_id, t, r.room_c, job.limit_c) for r, t in zip(pair, logs, strict=True)]
+    noise = [kept(scope, NoiseReading, run) for run in pair]
+    spots = [kept(scope, SpotReading, run) for run in pair]
+    comparison = compare(
+        _side(before, readings[0], noise[0]), _side(after, readings[1], noise[1]), limit_c=job.limit_c,
+        tolerances=tolerances_of(scope), reference_room_c=scope.shop().reference_room_c,
+    )  # fmt: skip
+    ladders = [_ladder(r, g, s) for r, g, s in zip(pair, readings, spots, strict=True)]
+    fitted = scope.session.scalars(
+        scope.select(FitItem).where(FitItem.job_id == job.id, FitItem.removed_at.is_(None))
+    ).all()
+    notes = (BURN_IN_WORDS,) if any(item.kind in BURN_IN_KINDS for item in fitted) else ()
+    return Compared(
+        comparison, before, after, logs[0], logs[1], readings[0], readings[1], ladders[0], ladders[1],
+        culprit(ladders[0], ladders[1]) if ladders[0] and ladders[1] else None,
+        _exhaust(pair, readings, spots, comparison.effect("noise").difference), notes,
+    )  # fmt: skip
+
+
+def note_verdict(workshop: Workshop, scope: Scope, job: Job) -> None:
+    """Keep the verdict's word with the After run, for the owl's beak."""
+    compared = compare_job(workshop, scope, job)
+    run = scope.run(job.id, "after")
+    if run is not None:
+        run.glance = {**run.glance, "verdict": compared.comparison.verdict.value if compared else None}

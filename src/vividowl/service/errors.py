@@ -1,0 +1,28 @@
+"""What a use case says when it refuses."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from typing import Any
+
+
+class Refused(Exception):  # noqa: N818 - reads as what it says
+    """A use case refused. kind is one of invalid, conflict, forbidden, missing; the text says what and why."""
+
+    def __init__(
+        self,
+        kind: str,
+        detail: str,
+        *,
+        field: str = "",
+        remedy: str = "",
+        reason: str = "",
+        extra: Mapping[str, Sequence[Any]] | None = None,
+    ) -> None:
+        super().__init__(detail)
+        self.kind = kind
+        self.detail = detail
+        self.field = field
+        self.remedy = remedy
+        self.reason = reason
+        self.extra = dict(extra or {})

@@ -1,0 +1,197 @@
+"""Intake: customer, device, symptom, gates; and the job as the pages see it."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Any
+
+from sqlalchemy.exc import IntegrityError
+
+from vividowl.core.errors import require_range
+from vividowl.core.gates import Gate, Severity, intake_gates
+from vividowl.service.errors import Refused
+from vividowl.service.workshop import Actor, Workshop, check_version
+from vividowl.store.models import Acknowledgement, Customer, FitItem, Job, Run
+from vividowl.store.scope import Scope
+
+STAGES = ("intake", "before", "fit", "after", "verdict", "handover")
+INTAKE_FIELDS = (
+    "kind", "maker", "model", "symptom", "age_months", "months_since_service", "surroundings", "lives", "warranty",
+    "seal", "backup_done", "battery_swollen", "liquid_damage", "factory_interface", "power_limit_cpu_w",
+    "power_limit_gpu_w", "limit_c",
+)  # fmt: skip
+SUGGEST = {
+    "maker": Job.maker, "model": Job.model, "customer_name": Customer.name, "factory_interface": Job.factory_interface,
+    "load_recipe": Run.load_recipe, "fan_setting": Run.fan_setting, "power_profile": Run.power_profile,
+    "placement": Run.placement, "product": FitItem.product, "lot": FitItem.lot,
+}  # fmt: skip
+
+
+@dataclass(frozen=True)
+class GateView:
+    """A tripped gate and who acknowledged it when."""
+
+    rule: str
+    severity: str
+    reason: str
+    remedy: str
+    acknowledged_by: str | None
+    acknowledged_at: datetime | None
+    words: str | None
+
+
+@dataclass(frozen=True)
+class JobView:
+    """A job with what follows from it: gates, the stage it is at, what its next step is."""
+
+    job: Job
+    stage: str
+    next_step: str
+    reachable: tuple[str, ...]
+    done: tuple[str, ...]
+    gates: tuple[GateView, ...]
+    glance_before: dict[str, Any]
+    glance_after: dict[str, Any]
+    verdict: str | None
+
+
+def gates_of(job: Job) -> tuple[Gate, ...]:
+    """Gates that the intake of a job trips."""
+    return intake_gates(
+        kind=job.kind, battery_swollen=job.battery_swollen, liquid_damage=job.liquid_damage,
+        backup_done=job.backup_done, warranty=job.warranty, seal=job.seal,
+    )  # fmt: skip
+
+
+def view_of(scope: Scope, job: Job) -> JobView:
+    """The job as the pages see it."""
+    rows = scope.session.scalars(scope.select(Acknowledgement).where(Acknowledgement.job_id == job.id)).unique().all()
+    by_rule = {a.rule: a for a in rows}
+    gates = tuple(
+        GateView(
+            g.rule, g.severity.value, g.reason, g.remedy,
+            by_rule[g.rule].member.name if g.rule in by_rule else None,
+            by_rule[g.rule].at if g.rule in by_rule else None,
+            by_rule[g.rule].words if g.rule in by_rule else None,
+        )
+        for g in gates_of(job)
+    )  # fmt: skip
+    runs = {r.side: r for r in job.runs}
+    blank = {"rise_k": None, "noise_db": None, "held_share": None, "measured": False}
+    before, after = (runs[s].glance or blank if s in runs else blank for s in ("before", "after"))
+    stage, step, done = _stage(job, gates, bool(before["measured"]), bool(after["measured"]))
+    reachable = ("intake",) if stage == "stopped" else STAGES[: 4 if not after["measured"] else 6]
+    verdict = runs["after"].glance.get("verdict") if "after" in runs else None
+    return JobView(job, stage, step, reachable, done, gates, before, after, verdict)
+
+
+def _stage(
+    job: Job, gates: Sequence[GateView], before: bool, after: bool
+) -> tuple[str, str, tuple[str, ...]]:  # fmt: skip
+    device = job.model
+    done = [
+        name
+        for name, is_done in (("before", before), ("fit", job.fit_done), ("after", after), ("verdict", after))
+        if is_done
+    ]
+    done = ["intake", *done]
+    if any(g.severity == Severity.STOP for g in gates):
+        return "stopped", f"Do not open {device}: {gates[0].reason}", ("intake",)
+    if job.handed_over_at is not None:
+        return "done", f"{device} was handed over", (*done, "handover")
+    open_gates = [g for g in gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None]
+    if not before:
+        return "before", f"Take the Before reading of {device}", tuple(done)
+    if not job.fit_done:
+        if open_gates:
+            return "intake", f"Settle what the owner accepts before {device} is opened", tuple(done)
+        return "fit", f"Clean {device} and note what goes where", tuple(done)
+    if not after:
+        return "after", f"Take the After reading of {device}", tuple(done)
+    return "handover", f"Show the owner what {device} gained, and hand it over", tuple(done)
+
+
+def _write_intake(scope: Scope, job: Job, fields: dict[str, Any]) -> None:
+    for name in ("age_months", "months_since_service"):
+        if fields[name] is not None:
+            require_range(name, fields[name], "months", 0, 600)
+    for name in ("power_limit_cpu_w", "power_limit_gpu_w"):
+        if fields[name] is not None:
+            require_range(name, fields[name], "W", 1, 2000)
+    if fields["limit_c"] is not None:
+        require_range("limit_c", fields["limit_c"], "°C", 40, 150)
+    for name in INTAKE_FIELDS:
+        setattr(job, name, fields[name])
+    job.customer = scope.customer(fields["customer_name"], fields["customer_contact"])
+    job.customer_id = job.customer.id
+
+
+def create_job(workshop: Workshop, actor: Actor, fields: dict[str, Any]) -> JobView:
+    """Take a device in."""
+    with workshop.scope(actor) as scope:
+        job = Job(number=scope.next_job_number(), created_by=actor.member_id, shop_id=actor.shop_id)
+        _write_intake(scope, job, fields)
+        scope.add(job)
+        scope.session.refresh(job)
+        return view_of(scope, job)
+
+
+def update_intake(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, fields: dict[str, Any]) -> JobView:
+    """Change what was noted at intake. Allowed while stopped: that is how a stop is cleared."""
+    with workshop.scope(actor) as scope:
+        job = scope.get(Job, job_id, lock=True)
+        if job.handed_over_at is not None:
+            raise Refused("conflict", f"Job {job.number} was handed over and is closed.",
+                          remedy="Take the hand-over back to change it.", reason="handed_over")  # fmt: skip
+        check_version(job.version, version, "The intake")
+        _write_intake(scope, job, fields)
+        job.version += 1
+        scope.session.flush()
+        return view_of(scope, job)
+
+
+def get_job(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> JobView:
+    """One job."""
+    with workshop.scope(actor) as scope:
+        return view_of(scope, scope.get(Job, job_id))
+
+
+def list_jobs(
+    workshop: Workshop, actor: Actor, *, limit: int, offset: int, open_only: bool
+) -> tuple[list[JobView], int]:
+    """A page of jobs, latest first."""
+    with workshop.scope(actor) as scope:
+        rows, total = scope.jobs(limit=limit, offset=offset, open_only=open_only)
+        return [view_of(scope, job) for job in rows], total
+
+
+def acknowledge(workshop: Workshop, actor: Actor, job_id: uuid.UUID, rule: str, words: str) -> JobView:
+    """Accept a gate by name, in words. A stop cannot be accepted away."""
+    with workshop.scope(actor) as scope:
+        job = scope.get(Job, job_id, lock=True)
+        gate = next((g for g in gates_of(job) if g.rule == rule), None)
+        if gate is None:
+            raise Refused("missing", f"The gate “{rule}” is not open on this job.", remedy="Reload the job.")
+        if gate.severity is not Severity.ACKNOWLEDGE:
+            raise Refused("conflict", f"{gate.reason} This is not to be accepted away.", remedy=gate.remedy)
+        if len(words.strip()) < 4:
+            raise Refused("invalid", "The acknowledgement says nothing.", field="words",
+                          remedy="Write what was agreed: owner accepts the loss of warranty.")  # fmt: skip
+        try:
+            scope.add(Acknowledgement(job_id=job.id, rule=rule, words=words.strip(), member_id=actor.member_id))
+        except IntegrityError as error:
+            raise Refused("conflict", "This gate is acknowledged already.", remedy="Reload the job.") from error
+        return view_of(scope, job)
+
+
+def suggestions(workshop: Workshop, actor: Actor, field: str, within: str) -> list[str]:
+    """Texts used before in a field; models are narrowed to the maker typed."""
+    if field not in SUGGEST:
+        raise Refused("invalid", f"There are no suggestions for “{field}”.", field="field",
+                      remedy=f"Allowed: {', '.join(SUGGEST)}.")  # fmt: skip
+    where = [Job.maker == within] if field == "model" and within else []
+    with workshop.scope(actor) as scope:
+        return scope.suggestions(SUGGEST[field], where)

@@ -1,0 +1,66 @@
+"""From a stored log to its reading. Readings are kept in memory by everything they depend on."""
+
+from __future__ import annotations
+
+import json
+import uuid
+from collections.abc import Sequence
+from functools import lru_cache
+from pathlib import Path
+from typing import Any
+
+from vividowl.core.noise import LevelReading, NoiseFigure, noise_figure
+from vividowl.core.reading import Reading, read_trace
+from vividowl.core.roles import ChannelGuess, Role
+from vividowl.core.trace import Trace
+from vividowl.formats.columns import read_columns
+from vividowl.formats.sensor_log import TIME, to_trace
+from vividowl.service.workshop import Workshop
+from vividowl.store.models import NoiseReading, Run, TraceFile
+
+
+def guesses_of(channels: Sequence[dict[str, Any]]) -> tuple[ChannelGuess, ...]:
+    """Stored channels back as guesses."""
+    return tuple(
+        ChannelGuess(c["header"], Role(c["role"]) if c["role"] else None, c["unit"], c["confidence"]) for c in channels
+    )
+
+
+def load_trace(path: Path, channels: Sequence[dict[str, Any]]) -> Trace:
+    """The channels with a role, from the stored columns."""
+    wanted = [f"c{i}" for i, c in enumerate(channels) if c["role"]]
+    return to_trace(read_columns(path, [TIME, *wanted]), guesses_of(channels))[0]
+
+
+@lru_cache(maxsize=128)
+def _cached(path: str, channels: str, room_c: float | None, limit_c: float | None) -> Reading:
+    return read_trace(load_trace(Path(path), json.loads(channels)), room_c, limit_c)
+
+
+def reading_of(
+    workshop: Workshop, shop_id: uuid.UUID, trace: TraceFile, room_c: float | None, limit_c: float | None
+) -> Reading:
+    """The reading of a stored log."""
+    path = workshop.files.columns(shop_id, trace.sha256)
+    return _cached(str(path), json.dumps(trace.channels), room_c, limit_c)
+
+
+def noise_of(rows: Sequence[NoiseReading]) -> NoiseFigure | None:
+    """The noise figure of a run's hand-read levels."""
+    return noise_figure([LevelReading(r.level_db, r.background_db, r.place, r.distance_m) for r in rows])
+
+
+def glance_of(workshop: Workshop, run: Run, trace: TraceFile | None, limit_c: float | None,
+              noise: Sequence[NoiseReading]) -> dict[str, Any]:  # fmt: skip
+    """What the owl glyph shows of a run: rise, noise, share held back. None where not known."""
+    glance: dict[str, Any] = {"rise_k": None, "noise_db": None, "held_share": None, "measured": trace is not None}
+    figure = noise_of(noise)
+    if figure is not None:
+        glance["noise_db"] = round(figure.level_db, 1)
+    if trace is not None:
+        reading = reading_of(workshop, run.shop_id, trace, run.room_c, limit_c)
+        if run.room_c is not None:
+            glance["rise_k"] = round(reading.die.mean - run.room_c, 1)
+        if reading.throttling.share is not None:
+            glance["held_share"] = round(reading.throttling.share, 4)
+    return glance

@@ -1,0 +1,70 @@
+"""What every use case works with: database, files, and who acts."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Iterator
+from contextlib import contextmanager
+from dataclasses import dataclass
+
+from vividowl.service.errors import Refused
+from vividowl.store.database import Database
+from vividowl.store.files import FileStore
+from vividowl.store.models import Job
+from vividowl.store.scope import Scope
+
+
+@dataclass(frozen=True)
+class Actor:
+    """Who acts, for which shop, in which role."""
+
+    shop_id: uuid.UUID
+    member_id: uuid.UUID
+    role: str
+    name: str
+
+
+@dataclass(frozen=True)
+class Workshop:
+    """Database and files of this installation."""
+
+    database: Database
+    files: FileStore
+
+    @contextmanager
+    def scope(self, actor: Actor) -> Iterator[Scope]:
+        """One transaction on the rows of the actor's shop."""
+        with self.database.session() as session:
+            yield Scope(session, actor.shop_id)
+
+
+def check_version(row_version: int, version: int, what: str) -> None:
+    """Refuse to write over what somebody else has changed meanwhile."""
+    if row_version != version:
+        raise Refused(
+            "conflict",
+            f"{what} was changed meanwhile, on another screen or by a colleague.",
+            field="version",
+            remedy="Your typing is kept. Load the newer state, compare, and save again.",
+            reason="stale",
+        )
+
+
+def open_job(scope: Scope, job_id: uuid.UUID) -> Job:
+    """The job, locked for writing; refused when it is handed over or stopped for safety."""
+    job = scope.get(Job, job_id, lock=True)
+    if job.handed_over_at is not None:
+        raise Refused(
+            "conflict",
+            f"Job {job.number} was handed over and is closed.",
+            remedy="Take the hand-over back to change it.",
+            reason="handed_over",
+        )
+    if job.battery_swollen:
+        raise Refused(
+            "conflict",
+            f"Job {job.number} is stopped: the battery is swollen.",
+            remedy="Isolate the battery. When it is replaced, clear the mark in Intake and go on.",
+            reason="stopped",
+        )
+    return job

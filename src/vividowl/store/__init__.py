@@ -1,0 +1,1 @@
+"""Rows and files. Every row belongs to a shop; every query goes through a scope."""

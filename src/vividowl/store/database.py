@@ -1,0 +1,61 @@
+"""Engine, sessions and migrations."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from contextlib import contextmanager
+from pathlib import Path
+
+from alembic import command
+from alembic.config import Config
+from alembic.runtime.migration import MigrationContext
+from alembic.script import ScriptDirectory
+from sqlalchemy import Engine, create_engine
+from sqlalchemy.orm import Session, sessionmaker
+
+MIGRATIONS = Path(__file__).parent / "migrations"
+
+
+class Database:
+    """A PostgreSQL database: sessions that commit as a whole or not at all."""
+
+    def __init__(self, url: str) -> None:
+        self.engine: Engine = create_engine(url, pool_size=10, max_overflow=20, pool_pre_ping=True)
+        self._sessions = sessionmaker(self.engine, expire_on_commit=False)
+
+    @contextmanager
+    def session(self) -> Iterator[Session]:
+        """One transaction."""
+        with self._sessions.begin() as session:
+            yield session
+
+    def config(self) -> Config:
+        """Alembic's settings for this database; a connection is handed over, since a URL may hold a percent sign."""
+        config = Config()
+        config.set_main_option("script_location", str(MIGRATIONS))
+        return config
+
+    def migrate(self, revision: str = "head") -> None:
+        """Bring the tables to a revision, forwards or backwards."""
+        config = self.config()
+        with self.engine.begin() as connection:
+            config.attributes["connection"] = connection
+            here = MigrationContext.configure(connection).get_current_revision()
+            known = [s.revision for s in ScriptDirectory.from_config(config).walk_revisions()][::-1]
+            if (
+                revision != "head"
+                and here in known
+                and (revision == "base" or known.index(revision) < known.index(here))
+            ):
+                command.downgrade(config, revision)
+            else:
+                command.upgrade(config, revision)
+
+    def revision(self) -> str | None:
+        """The revision the tables are at."""
+        with self.engine.connect() as connection:
+            return MigrationContext.configure(connection).get_current_revision()
+
+    def close(self) -> None:
+        """Let go of all connections."""
+        self.engine.dispose()

@@ -1,0 +1,9 @@
+"""Alembic runs on the connection it is handed."""
+
+from alembic import context
+
+from vividowl.store.models import Base
+
+context.configure(connection=context.config.attributes["connection"], target_metadata=Base.metadata)
+with context.begin_transaction():
+    context.run_migrations()

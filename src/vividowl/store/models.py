@@ -1,0 +1,315 @@
+"""The tables. Units stand in column names; invariants are CHECK constraints; times are UTC."""
+
+from __future__ import annotations
+
+import uuid
+from datetime import UTC, date, datetime
+from typing import Any
+
+from sqlalchemy import (
+    CheckConstraint,
+    DateTime,
+    ForeignKey,
+    ForeignKeyConstraint,
+    Index,
+    MetaData,
+    String,
+    UniqueConstraint,
+    text,
+)
+from sqlalchemy.dialects.postgresql import JSONB
+from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column, relationship
+
+NAMING = {
+    "ix": "ix_%(table_name)s_%(column_0_N_name)s",
+    "uq": "uq_%(table_name)s_%(column_0_N_name)s",
+    "ck": "ck_%(table_name)s_%(constraint_name)s",
+    "fk": "fk_%(table_name)s_%(column_0_N_name)s_%(referred_table_name)s",
+    "pk": "pk_%(table_name)s",
+}
+
+
+def now() -> datetime:
+    """The present moment, UTC."""
+    return datetime.now(UTC)
+
+
+class Base(DeclarativeBase):
+    """Common base: naming convention, time zone on every time, JSONB for structures."""
+
+    metadata = MetaData(naming_convention=NAMING)
+    type_annotation_map = {  # noqa: RUF012 - SQLAlchemy's own hook
+        datetime: DateTime(timezone=True),
+        dict[str, Any]: JSONB,
+        list[Any]: JSONB,
+    }
+
+
+class Shop(Base):
+    """A workshop with its settings. demo marks the invented one."""
+
+    __tablename__ = "shop"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    name: Mapped[str] = mapped_column(String(120))
+    currency: Mapped[str] = mapped_column(String(3), default="EUR")
+    demo: Mapped[bool] = mapped_column(default=False)
+    reference_room_c: Mapped[float] = mapped_column(default=25.0)
+    hourly_rate_cents: Mapped[int] = mapped_column(default=6000)
+    tolerances: Mapped[dict[str, Any]] = mapped_column(default=dict)
+    last_job_number: Mapped[int] = mapped_column(default=0)
+    created_at: Mapped[datetime] = mapped_column(default=now)
+    __table_args__ = (
+        CheckConstraint("reference_room_c BETWEEN -10 AND 60", name="reference_room_c"),
+        CheckConstraint("hourly_rate_cents >= 0", name="hourly_rate_cents"),
+    )
+
+
+class Member(Base):
+    """A person who signs in. session_epoch rises when all sessions shall end."""
+
+    __tablename__ = "member"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"))
+    login: Mapped[str] = mapped_column(String(80), unique=True)
+    name: Mapped[str] = mapped_column(String(120))
+    role: Mapped[str] = mapped_column(String(20))
+    password_hash: Mapped[str | None] = mapped_column(String(200))
+    active: Mapped[bool] = mapped_column(default=True)
+    session_epoch: Mapped[int] = mapped_column(default=0)
+    created_at: Mapped[datetime] = mapped_column(default=now)
+    __table_args__ = (
+        UniqueConstraint("shop_id", "id"),
+        CheckConstraint("role IN ('owner', 'technician')", name="role"),
+    )
+
+
+class Customer(Base):
+    """Whose device it is."""
+
+    __tablename__ = "customer"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"))
+    name: Mapped[str] = mapped_column(String(120))
+    contact: Mapped[str] = mapped_column(String(200), default="")
+    __table_args__ = (UniqueConstraint("shop_id", "id"), UniqueConstraint("shop_id", "name", "contact"))
+
+
+class Job(Base):
+    """One device from intake to hand-over. version guards against two people writing over each other."""
+
+    __tablename__ = "job"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"))
+    number: Mapped[int]
+    version: Mapped[int] = mapped_column(default=1)
+    customer_id: Mapped[uuid.UUID]
+    kind: Mapped[str] = mapped_column(String(20))
+    maker: Mapped[str] = mapped_column(String(80))
+    model: Mapped[str] = mapped_column(String(120))
+    symptom: Mapped[str] = mapped_column(String(2000), default="")
+    age_months: Mapped[int | None]
+    months_since_service: Mapped[int | None]
+    surroundings: Mapped[str] = mapped_column(String(20), default="unknown")
+    lives: Mapped[str] = mapped_column(String(200), default="")
+    warranty: Mapped[str] = mapped_column(String(20), default="unknown")
+    seal: Mapped[str] = mapped_column(String(20), default="unknown")
+    backup_done: Mapped[str] = mapped_column(String(20), default="unknown")
+    battery_swollen: Mapped[bool] = mapped_column(default=False)
+    liquid_damage: Mapped[bool] = mapped_column(default=False)
+    factory_interface: Mapped[str] = mapped_column(String(80), default="")
+    power_limit_cpu_w: Mapped[float | None]
+    power_limit_gpu_w: Mapped[float | None]
+    limit_c: Mapped[float | None]
+    cleaned: Mapped[list[Any]] = mapped_column(default=list)
+    fit_note: Mapped[str] = mapped_column(String(2000), default="")
+    fit_done: Mapped[bool] = mapped_column(default=False)
+    price_cents: Mapped[int | None]
+    next_service_on: Mapped[date | None]
+    handover_note: Mapped[str] = mapped_column(String(2000), default="")
+    handed_over_at: Mapped[datetime | None]
+    created_at: Mapped[datetime] = mapped_column(default=now)
+    updated_at: Mapped[datetime] = mapped_column(default=now, onupdate=now)
+    created_by: Mapped[uuid.UUID]
+    customer: Mapped[Customer] = relationship(lazy="joined", overlaps="shop")
+    runs: Mapped[list[Run]] = relationship(lazy="selectin", order_by="Run.side.desc()", viewonly=True)
+    __table_args__ = (
+        UniqueConstraint("shop_id", "id"),
+        UniqueConstraint("shop_id", "number"),
+        ForeignKeyConstraint(["shop_id", "customer_id"], ["customer.shop_id", "customer.id"]),
+        ForeignKeyConstraint(["shop_id", "created_by"], ["member.shop_id", "member.id"]),
+        CheckConstraint("kind IN ('laptop', 'console', 'handheld', 'other')", name="kind"),
+        CheckConstraint("age_months >= 0", name="age_months"),
+        CheckConstraint("months_since_service >= 0", name="months_since_service"),
+        CheckConstraint("surroundings IN ('normal', 'dusty', 'pets', 'smoke', 'unknown')", name="surroundings"),
+        CheckConstraint("warranty IN ('running', 'over', 'unknown')", name="warranty"),
+        CheckConstraint("seal IN ('intact', 'broken', 'none', 'unknown')", name="seal"),
+        CheckConstraint("backup_done IN ('yes', 'no', 'unknown')", name="backup_done"),
+        CheckConstraint("power_limit_cpu_w > 0 AND power_limit_gpu_w > 0", name="power_limits_w"),
+        CheckConstraint("limit_c BETWEEN 40 AND 150", name="limit_c"),
+        CheckConstraint("price_cents >= 0", name="price_cents"),
+        Index("ix_job_shop_id_updated_at", "shop_id", text("updated_at DESC")),
+    )
+
+
+class Acknowledgement(Base):
+    """A hazard gate accepted by name. Never changed, never deleted."""
+
+    __tablename__ = "acknowledgement"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    job_id: Mapped[uuid.UUID]
+    rule: Mapped[str] = mapped_column(String(60))
+    words: Mapped[str] = mapped_column(String(400))
+    member_id: Mapped[uuid.UUID]
+    at: Mapped[datetime] = mapped_column(default=now)
+    member: Mapped[Member] = relationship(lazy="joined", viewonly=True)
+    __table_args__ = (
+        UniqueConstraint("job_id", "rule"),
+        ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"], ondelete="CASCADE"),
+        ForeignKeyConstraint(["shop_id", "member_id"], ["member.shop_id", "member.id"]),
+    )
+
+
+class FitItem(Base):
+    """What was put where. removed_at marks a removal that can be undone."""
+
+    __tablename__ = "fit_item"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    job_id: Mapped[uuid.UUID]
+    target: Mapped[str] = mapped_column(String(40))
+    kind: Mapped[str] = mapped_column(String(40))
+    product: Mapped[str] = mapped_column(String(120), default="")
+    lot: Mapped[str] = mapped_column(String(60), default="")
+    amount: Mapped[float | None]
+    amount_unit: Mapped[str] = mapped_column(String(10), default="")
+    created_at: Mapped[datetime] = mapped_column(default=now)
+    removed_at: Mapped[datetime | None]
+    __table_args__ = (
+        ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"], ondelete="CASCADE"),
+        CheckConstraint("amount > 0", name="amount"),
+        Index("ix_fit_item_job_id", "job_id"),
+    )
+
+
+class Run(Base):
+    """One test of the device: its conditions and what was read. glance keeps what the owl glyph shows."""
+
+    __tablename__ = "run"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    job_id: Mapped[uuid.UUID]
+    side: Mapped[str] = mapped_column(String(10))
+    version: Mapped[int] = mapped_column(default=1)
+    room_c: Mapped[float | None]
+    load_recipe: Mapped[str] = mapped_column(String(200), default="")
+    duration_min: Mapped[float | None]
+    fan_setting: Mapped[str] = mapped_column(String(80), default="")
+    power_profile: Mapped[str] = mapped_column(String(80), default="")
+    placement: Mapped[str] = mapped_column(String(120), default="")
+    start: Mapped[str] = mapped_column(String(10), default="")
+    firmware: Mapped[str] = mapped_column(String(80), default="")
+    tuning: Mapped[str] = mapped_column(String(120), default="")
+    glance: Mapped[dict[str, Any]] = mapped_column(default=dict)
+    updated_at: Mapped[datetime] = mapped_column(default=now, onupdate=now)
+    traces: Mapped[list[TraceFile]] = relationship(
+        lazy="selectin", viewonly=True, primaryjoin="and_(Run.id == TraceFile.run_id, TraceFile.removed_at.is_(None))"
+    )
+    noise: Mapped[list[NoiseReading]] = relationship(
+        lazy="selectin", viewonly=True, order_by="NoiseReading.created_at",
+        primaryjoin="and_(Run.id == NoiseReading.run_id, NoiseReading.removed_at.is_(None))",
+    )  # fmt: skip
+    spots: Mapped[list[SpotReading]] = relationship(
+        lazy="selectin", viewonly=True, order_by="SpotReading.created_at",
+        primaryjoin="and_(Run.id == SpotReading.run_id, SpotReading.removed_at.is_(None))",
+    )  # fmt: skip
+    __table_args__ = (
+        UniqueConstraint("shop_id", "id"),
+        UniqueConstraint("job_id", "side"),
+        ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"], ondelete="CASCADE"),
+        CheckConstraint("side IN ('before', 'after')", name="side"),
+        CheckConstraint("room_c BETWEEN -10 AND 60", name="room_c"),
+        CheckConstraint("duration_min > 0", name="duration_min"),
+        CheckConstraint("start IN ('', 'cold', 'warm')", name="start"),
+    )
+
+
+class TraceFile(Base):
+    """An uploaded log: the bytes lie in the file store under their SHA-256, the columns as Parquet beside them."""
+
+    __tablename__ = "trace_file"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    run_id: Mapped[uuid.UUID]
+    sha256: Mapped[str] = mapped_column(String(64))
+    file_name: Mapped[str] = mapped_column(String(200))
+    size_bytes: Mapped[int]
+    samples: Mapped[int]
+    interval_s: Mapped[float]
+    duration_s: Mapped[float]
+    channels: Mapped[list[Any]]
+    notices: Mapped[list[Any]] = mapped_column(default=list)
+    uploaded_at: Mapped[datetime] = mapped_column(default=now)
+    uploaded_by: Mapped[uuid.UUID]
+    removed_at: Mapped[datetime | None]
+    __table_args__ = (
+        ForeignKeyConstraint(["shop_id", "run_id"], ["run.shop_id", "run.id"], ondelete="CASCADE"),
+        ForeignKeyConstraint(["shop_id", "uploaded_by"], ["member.shop_id", "member.id"]),
+        CheckConstraint("sha256 ~ '^[0-9a-f]{64}$'", name="sha256"),
+        Index("uq_trace_file_run_id_kept", "run_id", unique=True, postgresql_where=text("removed_at IS NULL")),
+        Index("ix_trace_file_shop_id_sha256", "shop_id", "sha256"),
+    )
+
+
+class NoiseReading(Base):
+    """A level read by hand."""
+
+    __tablename__ = "noise_reading"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    run_id: Mapped[uuid.UUID]
+    level_db: Mapped[float]
+    background_db: Mapped[float | None]
+    place: Mapped[str] = mapped_column(String(80), default="")
+    distance_m: Mapped[float | None]
+    created_at: Mapped[datetime] = mapped_column(default=now)
+    removed_at: Mapped[datetime | None]
+    __table_args__ = (
+        ForeignKeyConstraint(["shop_id", "run_id"], ["run.shop_id", "run.id"], ondelete="CASCADE"),
+        CheckConstraint("level_db BETWEEN 0 AND 140", name="level_db"),
+        CheckConstraint("background_db BETWEEN 0 AND 140", name="background_db"),
+        CheckConstraint("distance_m > 0", name="distance_m"),
+        Index("ix_noise_reading_run_id", "run_id"),
+    )
+
+
+class SpotReading(Base):
+    """A temperature read by hand at one spot under load."""
+
+    __tablename__ = "spot_reading"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    run_id: Mapped[uuid.UUID]
+    spot: Mapped[str] = mapped_column(String(20))
+    reading_c: Mapped[float]
+    place: Mapped[str] = mapped_column(String(80), default="")
+    created_at: Mapped[datetime] = mapped_column(default=now)
+    removed_at: Mapped[datetime | None]
+    __table_args__ = (
+        ForeignKeyConstraint(["shop_id", "run_id"], ["run.shop_id", "run.id"], ondelete="CASCADE"),
+        CheckConstraint("spot IN ('exhaust', 'skin', 'heatsink')", name="spot"),
+        CheckConstraint("reading_c BETWEEN -40 AND 150", name="reading_c"),
+        Index("ix_spot_reading_run_id", "run_id"),
+    )
+
+
+class IdempotentReply(Base):
+    """The answer to a write, kept so that a retry gets the same one and never doubles."""
+
+    __tablename__ = "idempotent_reply"
+    shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"), primary_key=True)
+    key: Mapped[str] = mapped_column(String(80), primary_key=True)
+    request_sha256: Mapped[str] = mapped_column(String(64))
+    status: Mapped[int]
+    body: Mapped[str]
+    created_at: Mapped[datetime] = mapped_column(default=now)

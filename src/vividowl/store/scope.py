@@ -1,0 +1,132 @@
+"""The only way to rows: a session bound to one shop."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Sequence
+from typing import Any, TypeVar
+
+from sqlalchemy import ColumnElement, Select, func, select
+from sqlalchemy.orm import Session
+
+from vividowl.store.models import Base, Customer, IdempotentReply, Job, Member, Run, Shop, TraceFile
+
+Row = TypeVar("Row", bound=Base)
+
+
+class NotFound(LookupError):  # noqa: N818 - reads as what it says
+    """There is no such row in this shop; one of another shop counts as none."""
+
+
+class Scope:
+    """Rows of one shop. Everything read and added through it carries its shop."""
+
+    def __init__(self, session: Session, shop_id: uuid.UUID) -> None:
+        self.session = session
+        self.shop_id = shop_id
+
+    def select(self, table: type[Row]) -> Select[Row]:
+        """A select on a table, already narrowed to the shop."""
+        return select(table).where(table.shop_id == self.shop_id)  # type: ignore[attr-defined]
+
+    def get(self, table: type[Row], row_id: uuid.UUID, *, lock: bool = False) -> Row:
+        """One row by its id, locked for writing when asked."""
+        query = self.select(table).where(table.id == row_id)  # type: ignore[attr-defined]
+        if lock:
+            query = query.with_for_update(of=table)
+        row = self.session.scalars(query.execution_options(populate_existing=lock)).first()
+        if row is None:
+            raise NotFound(f"There is no such {table.__tablename__.replace('_', ' ')} in this shop.")
+        return row
+
+    def one(self, table: type[Row], *where: ColumnElement[bool]) -> Row | None:
+        """The one row that fits, or None."""
+        return self.session.scalars(self.select(table).where(*where)).first()
+
+    def add(self, row: Row) -> Row:
+        """Add a row to the shop and give it its defaults."""
+        row.shop_id = self.shop_id  # type: ignore[attr-defined]
+        self.session.add(row)
+        self.session.flush()
+        return row
+
+    def shop(self) -> Shop:
+        """The shop itself."""
+        found = self.session.get(Shop, self.shop_id)
+        if found is None:
+            raise NotFound("There is no such shop.")
+        return found
+
+    def next_job_number(self) -> int:
+        """Draw the next job number; the shop's row is locked until the transaction ends."""
+        shop = self.session.scalars(select(Shop).where(Shop.id == self.shop_id).with_for_update()).one()
+        shop.last_job_number += 1
+        return shop.last_job_number
+
+    def jobs(self, *, limit: int, offset: int, open_only: bool) -> tuple[Sequence[Job], int]:
+        """A page of jobs, latest first, and how many there are."""
+        query = self.select(Job)
+        if open_only:
+            query = query.where(Job.handed_over_at.is_(None))
+        total = self.session.scalar(select(func.count()).select_from(query.subquery())) or 0
+        rows = self.session.scalars(query.order_by(Job.updated_at.desc()).limit(limit).offset(offset)).unique().all()
+        return rows, total
+
+    def run(self, job_id: uuid.UUID, side: str, *, lock: bool = False) -> Run | None:
+        """The run of one side of a job, or None."""
+        query = self.select(Run).where(Run.job_id == job_id, Run.side == side)
+        if lock:
+            query = query.with_for_update(of=Run)
+        return self.session.scalars(query.execution_options(populate_existing=True)).first()
+
+    def traces_with(self, sha256: str) -> Sequence[tuple[TraceFile, Run, Job]]:
+        """Where in the shop the very same file is in use."""
+        query = (
+            select(TraceFile, Run, Job)
+            .join(Run, Run.id == TraceFile.run_id)
+            .join(Job, Job.id == Run.job_id)
+            .where(TraceFile.shop_id == self.shop_id, TraceFile.sha256 == sha256, TraceFile.removed_at.is_(None))
+        )
+        return [(t, r, j) for t, r, j in self.session.execute(query).unique().all()]
+
+    def suggestions(self, column: Any, where: Sequence[ColumnElement[bool]], limit: int = 8) -> list[str]:  # noqa: ANN401
+        """Texts used before in a column, most used first."""
+        table = column.class_
+        query = (
+            select(column)
+            .where(table.shop_id == self.shop_id, column != "", *where)
+            .group_by(column)
+            .order_by(func.count().desc(), column)
+            .limit(limit)
+        )
+        return [str(v) for v in self.session.scalars(query)]
+
+    def customer(self, name: str, contact: str) -> Customer:
+        """The customer of this name and contact, made when new."""
+        found = self.one(Customer, Customer.name == name, Customer.contact == contact)
+        return found or self.add(Customer(name=name, contact=contact))
+
+    def reply(self, key: str) -> IdempotentReply | None:
+        """The answer once given to a write with this key."""
+        return self.one(IdempotentReply, IdempotentReply.key == key)
+
+
+def member_by_login(session: Session, login: str) -> Member | None:
+    """A member by login, over all shops: only sign-in may ask."""
+    return session.scalars(select(Member).where(Member.login == login, Member.active)).first()
+
+
+def member_by_id(session: Session, member_id: uuid.UUID) -> Member | None:
+    """An active member by id, over all shops: only sign-in may ask."""
+    return session.scalars(select(Member).where(Member.id == member_id, Member.active)).first()
+
+
+def shop_count(session: Session) -> int:
+    """How many shops there are."""
+    return session.scalar(select(func.count()).select_from(Shop)) or 0
+
+
+def demo_owner(session: Session) -> Member | None:
+    """The owner of the demo shop, or None when there is no demo."""
+    query = select(Member).join(Shop, Shop.id == Member.shop_id).where(Shop.demo, Member.role == "owner", Member.active)
+    return session.scalars(query).first()

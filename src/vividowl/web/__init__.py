@@ -1,0 +1,1 @@
+"""The web tier: thin. Load, authorise, act, dump."""

@@ -1,0 +1,112 @@
+"""Who may call what. A route without a declared access rule answers no one."""
+
+from __future__ import annotations
+
+import ipaddress
+import uuid
+from collections.abc import Callable
+from typing import Any, TypeVar
+
+from flask import current_app, g, request, session
+from flask_login import LoginManager, UserMixin, current_user
+
+from vividowl.service import accounts
+from vividowl.service.accounts import SignedIn
+from vividowl.service.errors import Refused
+from vividowl.service.workshop import Actor, Workshop
+
+View = TypeVar("View", bound=Callable[..., Any])
+RULES = ("public", "member", "owner")
+
+
+class User(UserMixin):  # type: ignore[misc]
+    """The signed-in member as flask-login wants it. The id carries the epoch, so that old cookies end."""
+
+    def __init__(self, signed_in: SignedIn) -> None:
+        self.signed_in = signed_in
+        self.id = f"{signed_in.member_id}:{signed_in.session_epoch}"
+
+
+def access(rule: str) -> Callable[[View], View]:
+    """Declare who may call a view."""
+    if rule not in RULES:
+        raise ValueError(f"“{rule}” is no access rule.")
+
+    def mark(view: View) -> View:
+        view.access_rule = rule  # type: ignore[attr-defined]
+        return view
+
+    return mark
+
+
+def workshop() -> Workshop:
+    """Database and files of this application."""
+    found: Workshop = current_app.extensions["workshop"]
+    return found
+
+
+def signed_in() -> SignedIn | None:
+    """Who is signed in, if anyone."""
+    return current_user.signed_in if current_user.is_authenticated else None
+
+
+def actor() -> Actor:
+    """Who acts. Only views behind a rule other than public may ask."""
+    found = signed_in()
+    if found is None:
+        raise Refused("forbidden", "You are not signed in.", remedy="Sign in and try again.", reason="signed_out")
+    return found.actor
+
+
+def from_this_machine() -> bool:
+    """Whether the request comes straight from this machine, not through a proxy."""
+    if any(request.headers.get(h) for h in ("Forwarded", "X-Forwarded-For", "X-Forwarded-Host", "Via")):
+        return False
+    try:
+        return ipaddress.ip_address(request.remote_addr or "").is_loopback
+    except ValueError:
+        return False
+
+
+def load_user(user_id: str) -> User | None:
+    """The member behind a session cookie, None when its epoch is over."""
+    member, _, epoch = user_id.partition(":")
+    try:
+        found = accounts.by_id(workshop(), uuid.UUID(member))
+    except ValueError:
+        return None
+    return User(found) if found and str(found.session_epoch) == epoch else None
+
+
+def guard() -> None:
+    """Before each request: deny unless the view's rule lets the caller in."""
+    if request.endpoint is None:
+        return
+    view = current_app.view_functions[request.endpoint]
+    rule = getattr(view, "access_rule", None)
+    if rule is None:
+        raise Refused("forbidden", "This address is closed.", remedy="Ask the maintainers.", reason="no_rule")
+    if rule == "public":
+        return
+    found = signed_in()
+    if found is None:
+        raise Refused("forbidden", "You are not signed in.", remedy="Sign in and try again.", reason="signed_out")
+    if rule == "owner" and found.role != "owner":
+        raise Refused("forbidden", "Only an owner may do this.", remedy="Ask an owner of the shop.", reason="role")
+    g.actor = found.actor
+
+
+def install(app: Any) -> None:  # noqa: ANN401
+    """Put the guard and the session loader in front of an application."""
+    manager = LoginManager(app)
+    manager.session_protection = None
+    manager.user_loader(load_user)
+    app.before_request(guard)
+
+
+def start_session(found: SignedIn) -> None:
+    """Begin a session: a fresh one, so that an id given before sign-in is worth nothing."""
+    from flask_login import login_user
+
+    session.clear()
+    login_user(User(found))

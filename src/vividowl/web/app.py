@@ -1,0 +1,115 @@
+"""The application factory."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import timedelta
+from pathlib import Path
+from typing import Any
+
+import structlog
+from flask import Response, request, send_from_directory
+from flask_openapi.models.info import Info
+from flask_openapi.openapi import OpenAPI
+from flask_wtf.csrf import CSRFProtect
+from pydantic import BaseModel
+from werkzeug.exceptions import NotFound
+
+from vividowl.service.workshop import Workshop
+from vividowl.web import access, jobs_api, problems, record_api, runs_api, session_api
+
+SITE = Path(__file__).parent / "site"
+POLICY = "default-src 'self'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'"
+
+
+@dataclass(frozen=True)
+class Settings:
+    """secret_key signs cookies; demo_sign_in lets the demo sign itself in; set_up_code founds the first shop;
+    cookie_secure off is only for browsers that keep secure cookies from plain http on loopback."""
+
+    secret_key: str
+    demo_sign_in: bool = False
+    set_up_code: str = ""
+    hosts: tuple[str, ...] = ("127.0.0.1", "localhost", "[::1]")
+    cookie_secure: bool = True
+    testing: bool = False
+
+
+class Application(OpenAPI):
+    """Views may return a schema, or a schema and a status."""
+
+    def make_response(self, rv: Any) -> Response:  # noqa: ANN401
+        body, *rest = rv if isinstance(rv, tuple) else (rv,)
+        if isinstance(body, BaseModel):
+            body = self.response_class(body.model_dump_json(by_alias=True), mimetype="application/json")
+            rv = (body, *rest) if rest else body
+        return super().make_response(rv)
+
+
+def create_app(workshop: Workshop, settings: Settings) -> Application:
+    """Build the application around a workshop."""
+    app = Application(
+        __name__, info=Info(title="Vivid Owl", version="1"), doc_ui=False, static_folder=None,
+        validation_error_callback=problems.on_invalid, validation_error_model=problems.Problem,
+        validate_response=settings.testing,
+    )  # fmt: skip
+    app.openapi_version = "3.1.0"
+    app.config.update(
+        SECRET_KEY=settings.secret_key, SESSION_COOKIE_NAME="vividowl", SESSION_COOKIE_HTTPONLY=True,
+        SESSION_COOKIE_SAMESITE="Lax", SESSION_COOKIE_SECURE=settings.cookie_secure,
+        PERMANENT_SESSION_LIFETIME=timedelta(hours=14), MAX_CONTENT_LENGTH=1024 * 1024, WTF_CSRF_TIME_LIMIT=None,
+        WTF_CSRF_SSL_STRICT=False, TRUSTED_HOSTS=list(settings.hosts), DEMO_SIGN_IN=settings.demo_sign_in,
+        SET_UP_CODE=settings.set_up_code, TESTING=settings.testing, PROPAGATE_EXCEPTIONS=False,
+        RATELIMIT_ENABLED=not settings.testing,
+    )  # fmt: skip
+    app.extensions["workshop"] = workshop
+    access.install(app)
+    CSRFProtect(app)
+    session_api.limiter.init_app(app)
+    problems.install(app)
+    for api in (session_api.api, jobs_api.api, runs_api.api, record_api.api):
+        app.register_api(api)
+    _add_site(app)
+    app.after_request(_harden)
+    return app
+
+
+def _add_site(app: Application) -> None:
+    @app.route("/api/openapi.json", endpoint="openapi_json")
+    @access.access("member")
+    def openapi_json() -> Any:  # noqa: ANN401
+        return app.api_doc
+
+    @app.route("/api/health", endpoint="health")
+    @access.access("public")
+    def health() -> dict[str, str]:
+        return {"status": "ok"}
+
+    @app.route("/", endpoint="home", defaults={"path": ""})
+    @app.route("/<path:path>", endpoint="site")
+    @access.access("public")
+    def site(path: str) -> Response:
+        if path.startswith("api/"):
+            raise NotFound
+        if path and (SITE / path).is_file():
+            response = send_from_directory(SITE, path)
+            if path.startswith("assets/"):
+                response.headers["Cache-Control"] = "public, max-age=31536000, immutable"
+            return response
+        if path.startswith("assets/"):
+            raise NotFound
+        response = send_from_directory(SITE, "index.html")
+        response.headers["Cache-Control"] = "no-cache"
+        return response
+
+
+def _harden(response: Response) -> Response:
+    response.headers.setdefault("Content-Security-Policy", POLICY)
+    response.headers.setdefault("X-Content-Type-Options", "nosniff")
+    response.headers.setdefault("X-Frame-Options", "DENY")
+    response.headers.setdefault("Referrer-Policy", "same-origin")
+    response.headers.setdefault("Cross-Origin-Opener-Policy", "same-origin")
+    if request.path.startswith("/api/"):
+        response.headers.setdefault("Cache-Control", "no-store")
+    structlog.get_logger().debug("request", method=request.method, path=request.path, status=response.status_code)
+    return response

@@ -1,0 +1,84 @@
+"""Sign in, sign out, first owner."""
+
+from __future__ import annotations
+
+import hmac
+
+from flask import current_app, session
+from flask_limiter import Limiter
+from flask_limiter.util import get_remote_address
+from flask_login import logout_user
+from flask_openapi.blueprint import APIBlueprint
+from flask_wtf.csrf import generate_csrf
+
+from vividowl.service import accounts
+from vividowl.service.errors import Refused
+from vividowl.web.access import access, from_this_machine, signed_in, start_session, workshop
+from vividowl.web.problems import Problem
+from vividowl.web.schemas import PersonOut, SessionOut, SetUpIn, SignInIn
+
+api = APIBlueprint("session", __name__, url_prefix="/api", abp_responses={422: Problem})
+limiter = Limiter(get_remote_address, storage_uri="memory://", headers_enabled=False)
+
+
+def _session() -> SessionOut:
+    found = signed_in()
+    demo, empty = accounts.state(workshop())
+    return SessionOut(
+        person=PersonOut.model_validate(found) if found else None,
+        demo_available=demo and current_app.config["DEMO_SIGN_IN"] and from_this_machine(),
+        set_up_needed=empty,
+        csrf_token=generate_csrf(),
+    )
+
+
+@api.get("/session", responses={200: SessionOut}, operation_id="getSession")
+@access("public")
+def get_session() -> SessionOut:
+    """Who is signed in, and what the sign-in page may offer."""
+    return _session()
+
+
+@api.post("/session", responses={200: SessionOut, 403: Problem}, operation_id="signIn")
+@access("public")
+@limiter.limit("10 per minute")
+def sign_in(body: SignInIn) -> SessionOut:
+    """Sign in."""
+    start_session(accounts.sign_in(workshop(), body.login, body.password))
+    return _session()
+
+
+@api.post("/session/demo", responses={200: SessionOut, 403: Problem}, operation_id="signInDemo")
+@access("public")
+def sign_in_demo() -> SessionOut:
+    """Sign in to the demo: on this machine only."""
+    if not (current_app.config["DEMO_SIGN_IN"] and from_this_machine()):
+        raise Refused("forbidden", "The demo signs itself in on its own machine only.", remedy="Sign in by password.")
+    start_session(accounts.sign_in_demo(workshop()))
+    return _session()
+
+
+@api.delete("/session", responses={200: SessionOut}, operation_id="signOut")
+@access("public")
+def sign_out() -> SessionOut:
+    """Sign out."""
+    logout_user()
+    session.clear()
+    return _session()
+
+
+@api.post("/set-up", responses={200: SessionOut, 403: Problem, 409: Problem}, operation_id="setUp")
+@access("public")
+@limiter.limit("10 per minute")
+def set_up(body: SetUpIn) -> SessionOut:
+    """Make the shop and its first owner, with the code that the start command printed."""
+    code = current_app.config["SET_UP_CODE"]
+    if not code or not hmac.compare_digest(body.code.encode(), code.encode()):
+        raise Refused("forbidden", "The code does not fit.", field="code",
+                      remedy="Use the code that ./start printed in the terminal.")  # fmt: skip
+    start_session(
+        accounts.found_shop(
+            workshop(), shop_name=body.shop_name, name=body.name, login=body.login, password=body.password
+        )
+    )
+    return _session()
