@@ -160,11 +160,11 @@ def get_job(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> JobView:
 
 
 def list_jobs(
-    workshop: Workshop, actor: Actor, *, limit: int, offset: int, open_only: bool
+    workshop: Workshop, actor: Actor, *, limit: int, offset: int, open_only: bool, find: str = ""
 ) -> tuple[list[JobView], int]:
     """A page of jobs, latest first."""
     with workshop.scope(actor) as scope:
-        rows, total = scope.jobs(limit=limit, offset=offset, open_only=open_only)
+        rows, total = scope.jobs(limit=limit, offset=offset, open_only=open_only, find=find.strip())
         return [view_of(scope, job) for job in rows], total
 
 

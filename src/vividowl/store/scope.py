@@ -6,7 +6,7 @@ import uuid
 from collections.abc import Sequence
 from typing import Any, TypeVar
 
-from sqlalchemy import ColumnElement, Select, func, select
+from sqlalchemy import ColumnElement, Select, String, cast, func, or_, select
 from sqlalchemy.orm import Session
 
 from vividowl.store.models import Base, Customer, IdempotentReply, Job, Member, Run, Shop, TraceFile
@@ -63,9 +63,19 @@ class Scope:
         shop.last_job_number += 1
         return shop.last_job_number
 
-    def jobs(self, *, limit: int, offset: int, open_only: bool) -> tuple[Sequence[Job], int]:
-        """A page of jobs, latest first, and how many there are."""
+    def jobs(self, *, limit: int, offset: int, open_only: bool, find: str = "") -> tuple[Sequence[Job], int]:
+        """A page of jobs, latest first, and how many there are. find looks in number, device and customer."""
         query = self.select(Job)
+        if find:
+            pattern = "%" + find.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%"
+            query = query.join(Customer, Customer.id == Job.customer_id).where(
+                or_(
+                    cast(Job.number, String).like(pattern),
+                    Job.maker.ilike(pattern),
+                    Job.model.ilike(pattern),
+                    Customer.name.ilike(pattern),
+                )
+            )
         if open_only:
             query = query.where(Job.handed_over_at.is_(None))
         total = self.session.scalar(select(func.count()).select_from(query.subquery())) or 0

@@ -36,6 +36,7 @@ class Page(BaseModel):
     limit: Annotated[int, Field(ge=1, le=100)] = 50
     offset: Annotated[int, Field(ge=0, le=1_000_000)] = 0
     all: bool = False
+    find: Annotated[str, Field(max_length=80, pattern=r"^[^\x00]*$")] = ""
 
 
 class JobPath(BaseModel):
@@ -64,7 +65,7 @@ def bench(query: Page) -> JobPage:
 def list_jobs(query: Page) -> JobPage:
     """Jobs, latest first."""
     views, total = intake.list_jobs(
-        workshop(), actor(), limit=query.limit, offset=query.offset, open_only=not query.all
+        workshop(), actor(), limit=query.limit, offset=query.offset, open_only=not query.all, find=query.find
     )  # fmt: skip
     return JobPage(jobs=[job_out(v) for v in views], total=total)
 

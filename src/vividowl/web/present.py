@@ -45,7 +45,7 @@ def reading_out(reading: Any) -> s.ReadingOut:  # noqa: ANN401
         final_c=reading.window.final_c,
         minutes_needed=reading.window.minutes_needed,
         throttle_share=reading.throttling.share,
-        throttle_spans_s=list(reading.throttling.spans_s),
+        throttle_spans=[s.SpanOut(from_s=a, to_s=b) for a, b in reading.throttling.spans_s],
         stats={role.value: s.StatisticsOut.model_validate(v) for role, v in reading.stats.items()},
         power_w=s.StatisticsOut.model_validate(reading.power) if reading.power else None,
     )

@@ -255,6 +255,11 @@ class StatisticsOut(Out):
     standard_error: float
 
 
+class SpanOut(Out):
+    from_s: float
+    to_s: float
+
+
 class ReadingOut(Out):
     die_role: str
     onset_s: float
@@ -268,7 +273,7 @@ class ReadingOut(Out):
     final_c: float | None
     minutes_needed: float | None
     throttle_share: float | None
-    throttle_spans_s: list[tuple[float, float]]
+    throttle_spans: list[SpanOut]
     stats: dict[str, StatisticsOut]
     power_w: StatisticsOut | None
 

@@ -1,0 +1,108 @@
+<script lang="ts">
+  import type { Component } from 'svelte';
+  import { onMount } from 'svelte';
+  import Header from './rooms/Header.svelte';
+  import KeyHelp from './rooms/KeyHelp.svelte';
+  import Find from './rooms/Find.svelte';
+  import Button from './lib/parts/Button.svelte';
+  import Notice from './lib/parts/Notice.svelte';
+  import Toasts from './lib/parts/Toasts.svelte';
+  import { listenForKeys, offer } from './lib/keys.svelte';
+  import { go, listen, match, router } from './lib/router.svelte';
+  import { openSession, session } from './lib/session.svelte';
+
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- pages take the parameters of their path
+  type Page = Component<any>;
+  const pages: [string, () => Promise<{ default: Page }>][] = [
+    ['', () => import('./rooms/bench/Bench.svelte')],
+    ['/jobs', () => import('./rooms/jobs/Jobs.svelte')],
+    ['/jobs/new', () => import('./rooms/job/NewJob.svelte')],
+    ['/jobs/:id', () => import('./rooms/job/JobRoom.svelte')],
+    ['/jobs/:id/:stage', () => import('./rooms/job/JobRoom.svelte')],
+    ['/record/:id', () => import('./rooms/record/RecordRoom.svelte')],
+  ];
+
+  let helpOpen = $state(false);
+  let findOpen = $state(false);
+
+  const route = $derived.by(() => {
+    for (const [pattern, load] of pages) {
+      const found = match(pattern, router.path);
+      if (found) return { load, found };
+    }
+    return null;
+  });
+  const person = $derived(session.present?.person ?? null);
+
+  onMount(() => {
+    void openSession();
+    const stops = [
+      listen(),
+      listenForKeys(),
+      offer([
+        { key: '?', words: 'Show the keys', run: () => (helpOpen = true) },
+        { key: '/', words: 'Find a job', run: () => (findOpen = true) },
+        { key: 'b', words: 'Go to the Bench', run: () => go('/') },
+        { key: 'n', words: 'Take a device in', run: () => go('/jobs/new') },
+      ]),
+    ];
+    return () => stops.forEach((stop) => stop());
+  });
+</script>
+
+<a class="skip off-screen" href="#main">Skip to content</a>
+{#if session.trouble}
+  <main class="page">
+    <Notice tone="care" title="No connection"
+      >{session.trouble}
+      {#snippet actions()}<Button onclick={() => void openSession()}>Try again</Button>{/snippet}</Notice
+    >
+  </main>
+{:else if session.present && !person}
+  {#await import('./rooms/sign-in/SignIn.svelte') then page}
+    <page.default />
+  {/await}
+{:else if person}
+  <Header {person} onhelp={() => (helpOpen = true)} onfind={() => (findOpen = true)} />
+  <main id="main" class="page" tabindex="-1">
+    {#if route}
+      {#await route.load() then page}
+        <page.default {...route.found} />
+      {/await}
+    {:else}
+      <h1>There is nothing here</h1>
+      <p class="quiet">The address {router.path} leads nowhere. <a href="/">Go to the Bench</a></p>
+    {/if}
+  </main>
+  <KeyHelp bind:open={helpOpen} />
+  <Find bind:open={findOpen} />
+{/if}
+<Toasts />
+
+<style>
+  .page {
+    max-width: var(--page);
+    margin: 0 auto;
+    padding: var(--gap-5) var(--gap-5) var(--gap-7);
+  }
+  .page:focus {
+    outline: none;
+  }
+  .skip:focus {
+    position: fixed;
+    top: 0;
+    left: 0;
+    width: auto;
+    height: auto;
+    clip-path: none;
+    padding: var(--gap-3);
+    background: var(--sheet);
+    z-index: 20;
+  }
+  @media print {
+    .page {
+      max-width: none;
+      padding: 0;
+    }
+  }
+</style>

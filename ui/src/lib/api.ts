@@ -1,0 +1,128 @@
+// The one way to the server: typed calls, problem details, idempotency keys, uploads with progress.
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+export type Job = Schemas['JobOut'];
+export type Run = Schemas['RunOut'];
+export type Verdict = Schemas['VerdictOut'];
+export type CustomerRecord = Schemas['RecordOut'];
+export type Session = Schemas['SessionOut'];
+export type Ladder = Schemas['LadderOut'];
+export type Reading = Schemas['ReadingOut'];
+export type Glance = Schemas['GlanceOut'];
+export type FitItem = Schemas['FitItemOut'];
+export type ProblemBody = Schemas['Problem'];
+export type SideName = 'before' | 'after';
+
+/** What the server refused, with its words and the fields it named. */
+export class Problem extends Error {
+  readonly body: ProblemBody;
+
+  constructor(body: ProblemBody) {
+    super(body.detail);
+    this.body = body;
+  }
+
+  /** Messages by field name, for the form that was sent. */
+  get fields(): Record<string, string> {
+    return Object.fromEntries(
+      this.body.errors.map((e) => [e.field, [e.message, e.remedy].filter(Boolean).join(' ')] as const),
+    );
+  }
+}
+
+const UNREACHABLE: ProblemBody = {
+  type: 'about:blank',
+  title: 'No connection',
+  status: 0,
+  detail: 'The server does not answer. What you typed is kept.',
+  remedy: 'Check that Vivid Owl is running, then try again.',
+  reason: 'offline',
+  errors: [],
+  headers: [],
+};
+
+let csrfToken = '';
+export function rememberToken(token: string): void {
+  csrfToken = token;
+}
+
+/** Send once more after a short pause when the line broke; the idempotency key keeps a write from doubling. */
+async function patientFetch(request: Request): Promise<Response> {
+  const spare = request.clone();
+  try {
+    return await globalThis.fetch(request);
+  } catch (error) {
+    if (request.method !== 'GET' && !request.headers.has('Idempotency-Key')) throw error;
+    await new Promise((resolve) => setTimeout(resolve, 400));
+    return globalThis.fetch(spare);
+  }
+}
+
+const client = createClient<paths>({ baseUrl: globalThis.location?.origin ?? '', fetch: patientFetch });
+client.use({
+  onRequest({ request }) {
+    if (request.method !== 'GET') request.headers.set('X-CSRFToken', csrfToken);
+    if (request.method === 'POST') request.headers.set('Idempotency-Key', crypto.randomUUID());
+    return request;
+  },
+});
+
+export { client };
+
+/** Unwrap a call: the data, or a Problem thrown. */
+export async function take<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  let answer;
+  try {
+    answer = await call;
+  } catch {
+    throw new Problem(UNREACHABLE);
+  }
+  if (answer.error !== undefined || answer.data === undefined) throw new Problem(asProblem(answer.error));
+  return answer.data;
+}
+
+function asProblem(error: unknown): ProblemBody {
+  if (error && typeof error === 'object' && 'detail' in error) return { ...UNREACHABLE, ...(error as ProblemBody) };
+  return { ...UNREACHABLE, detail: 'The server answered in an unknown way.', reason: 'unknown' };
+}
+
+export interface Upload {
+  done: Promise<Run>;
+  cancel: () => void;
+}
+
+/** Send a log's bytes; progress runs from 0 to 1 and then stays while the server reads. */
+export function uploadLog(
+  jobId: string,
+  side: SideName,
+  file: File,
+  options: { roles?: Record<string, string | null>; again?: boolean; progress: (share: number) => void },
+): Upload {
+  const request = new XMLHttpRequest();
+  const query = new URLSearchParams({ name: file.name, roles: JSON.stringify(options.roles ?? {}) });
+  if (options.again) query.set('again', 'true');
+  const done = new Promise<Run>((resolve, reject) => {
+    request.open('POST', `/api/jobs/${jobId}/runs/${side}/log?${query}`);
+    request.setRequestHeader('X-CSRFToken', csrfToken);
+    request.setRequestHeader('Content-Type', 'application/octet-stream');
+    request.upload.onprogress = (e) => options.progress(e.lengthComputable ? e.loaded / e.total : 0);
+    request.upload.onload = () => options.progress(1);
+    request.onerror = () => reject(new Problem(UNREACHABLE));
+    request.onabort = () =>
+      reject(new Problem({ ...UNREACHABLE, detail: 'The upload was stopped. Nothing was stored.', reason: 'stopped' }));
+    request.onload = () => {
+      let body: unknown;
+      try {
+        body = JSON.parse(request.responseText);
+      } catch {
+        body = undefined;
+      }
+      if (request.status >= 200 && request.status < 300) resolve(body as Run);
+      else reject(new Problem(asProblem(body)));
+    };
+    request.send(file);
+  });
+  return { done, cancel: () => request.abort() };
+}

@@ -1,0 +1,233 @@
+<script lang="ts">
+  import type { Ladder } from '../api';
+  import { figure } from '../format';
+  import { RUNGS } from '../words';
+  import { highestRise, shape, spread } from './ladder';
+
+  interface Props {
+    before: Ladder | null;
+    after: Ladder | null;
+    culprit: string | null;
+  }
+  let { before, after, culprit }: Props = $props();
+
+  const uid = $props.id();
+  const W = 264;
+  const FLOOR = 322;
+  const TOP = 34;
+  const pxPerK = $derived((FLOOR - TOP) / highestRise([before, after]));
+  const sides = $derived(
+    [
+      { name: 'before', ladder: before, x: after && before ? 96 : 118 },
+      { name: 'after', ladder: after, x: after && before ? 184 : 118 },
+    ].filter((s): s is { name: string; ladder: Ladder; x: number } => s.ladder !== null),
+  );
+  const named = $derived(sides[0] ? shape(sides[0].ladder, FLOOR, pxPerK).spans : []);
+  const labelY = $derived(
+    spread(
+      named.map((s) => (s.top + s.bottom) / 2 + 5),
+      30,
+    ),
+  );
+  const WIDE = 66;
+</script>
+
+{#if sides.length}
+  <figure>
+    <svg viewBox="0 0 {W} 384" role="img" aria-label="Heat ladder; the table below holds the same figures">
+      <pattern id="hatch-{uid}" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <path class="hatch" d="M0 0V9" />
+      </pattern>
+      {#each named as span, i (span.name)}
+        <text
+          class="name"
+          class:culprit={span.name === culprit}
+          x="0"
+          y={(labelY[i] ?? 0) - (span.name === culprit ? 7 : 0)}
+        >
+          {RUNGS[span.name] ?? span.name}
+        </text>
+        {#if span.name === culprit}<text class="stops" x="0" y={(labelY[i] ?? 0) + 9}>stops here</text>{/if}
+      {/each}
+      {#each sides as side (side.name)}
+        {@const drawn = shape(side.ladder, FLOOR, pxPerK)}
+        <g class={side.name}>
+          {#each drawn.spans as span, i (span.name)}
+            <rect
+              class="span"
+              class:hatched={span.name === culprit && side.name === 'before'}
+              x={side.x}
+              y={span.top}
+              width={WIDE}
+              height={span.bottom - span.top}
+              fill={span.name === culprit && side.name === 'before' ? `url(#hatch-${uid})` : undefined}
+            />
+            {#if i < drawn.spans.length - 1}<path class="rung" d="M{side.x - 5} {span.top}h{WIDE + 10}" />{/if}
+            {#if span.bottom - span.top > 17}
+              <text class="drop" x={side.x + WIDE / 2} y={(span.top + span.bottom) / 2 + 5}
+                >{figure(span.dropK, 'MHz')} K</text
+              >
+            {/if}
+          {/each}
+          <path class="rail" d="M{side.x} {FLOOR}V{drawn.top - 8}M{side.x + WIDE} {FLOOR}V{drawn.top - 8}" />
+          <path class="rung" d="M{side.x - 5} {drawn.top}h{WIDE + 10}" />
+          <text class="die" x={side.x + WIDE / 2} y={drawn.top - 12}>{figure(side.ladder.die_c, 'MHz')} °C</text>
+          <text class="watts" x={side.x + WIDE / 2} y={FLOOR + 20}>{side.name}</text>
+          <text class="watts" x={side.x + WIDE / 2} y={FLOOR + 37}>
+            {side.ladder.power === null ? 'W not known' : `${figure(side.ladder.power, 'W')} W`}
+          </text>
+          <text class="room" x={side.x + WIDE / 2} y={FLOOR + 55}>{figure(side.ladder.room_c, 'K')} °C</text>
+        </g>
+      {/each}
+      <path class="floor" d="M0 {FLOOR}H{W}" />
+      <text class="name" x="0" y={FLOOR + 55}>room</text>
+    </svg>
+    <table>
+      <caption class="off-screen">Heat ladder in figures</caption>
+      <thead>
+        <tr
+          ><th scope="col">drop</th>{#each sides as s (s.name)}<th scope="col" class={s.name}>{s.name}, K/W</th
+            >{/each}</tr
+        >
+      </thead>
+      <tbody>
+        {#each [...named].reverse() as span (span.name)}
+          <tr>
+            <th scope="row">{RUNGS[span.name] ?? span.name}</th>
+            {#each sides as s (s.name)}
+              {@const rung = s.ladder.rungs.find((r) => r.name === span.name)}
+              <td class={s.name}>
+                {figure(rung?.resistance, 'K/W')}
+                <span class="off-screen">, {figure(rung?.drop_k, 'K')} K, from the {rung?.source}</span>
+              </td>
+            {/each}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    <figcaption class="quiet">
+      {sides[0]?.ladder.rungs.some((r) => r.source === 'probe') ? 'Drops by probe.' : 'Drops told from the log alone.'}
+    </figcaption>
+  </figure>
+{:else}
+  <p class="quiet">The ladder stands once a log is in and the room is noted.</p>
+{/if}
+
+<style>
+  figure {
+    margin: 0;
+  }
+  svg {
+    display: block;
+    width: 100%;
+    max-width: 17.5rem;
+    height: auto;
+  }
+  text {
+    font-size: 14px;
+    fill: var(--ink);
+  }
+  .name {
+    fill: var(--soft);
+  }
+  .culprit {
+    fill: var(--ink);
+    font-weight: 700;
+  }
+  .stops {
+    fill: var(--before);
+    font-size: 13px;
+    font-weight: 700;
+  }
+  .drop,
+  .die,
+  .watts,
+  .room {
+    text-anchor: middle;
+  }
+  .die {
+    font-family: var(--font-head);
+    font-size: 20px;
+    font-weight: 700;
+  }
+  .before :is(.die, .watts, .drop) {
+    fill: var(--before);
+  }
+  .after :is(.die, .watts) {
+    fill: var(--after);
+  }
+  .before .drop {
+    font-weight: 700;
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 5px;
+  }
+  .after .drop {
+    fill: var(--paper);
+    font-weight: 700;
+  }
+  .room {
+    fill: var(--soft);
+  }
+  .span:not(.hatched) {
+    fill: none;
+  }
+  .after .span:not(.hatched) {
+    fill: var(--after);
+  }
+  .hatch {
+    stroke: var(--before);
+    stroke-width: 4;
+    opacity: 0.5;
+  }
+  .rail {
+    fill: none;
+    stroke-width: 3;
+  }
+  .rung {
+    stroke-width: 5;
+    stroke-linecap: round;
+  }
+  .before :is(.rail, .rung) {
+    stroke: var(--before);
+  }
+  .after :is(.rail, .rung) {
+    stroke: var(--after);
+  }
+  .after .rung {
+    stroke: color-mix(in srgb, var(--after) 60%, var(--ink));
+  }
+  .floor {
+    stroke: var(--ink);
+    stroke-width: 3;
+  }
+  table {
+    width: 100%;
+    border-collapse: collapse;
+    margin-top: var(--gap-2);
+    font-size: var(--size-0);
+  }
+  th,
+  td {
+    padding: 3px 0;
+    text-align: right;
+    border-bottom: 1px solid var(--rule);
+  }
+  th:first-child {
+    text-align: left;
+    font-weight: 400;
+    color: var(--soft);
+  }
+  td.before,
+  th.before {
+    color: var(--before);
+  }
+  td.after,
+  th.after {
+    color: var(--after);
+  }
+  figcaption {
+    margin-top: var(--gap-1);
+    font-size: var(--size-0);
+  }
+</style>

@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest';
+import { makeScales, nearest, type Line } from './scales';
+
+const line: Line = {
+  side: 'before',
+  time: [-30, 0, 300, 900],
+  values: [31, 40, 80, 95],
+  window: [600, 900],
+  held: [],
+};
+const box = { width: 800, height: 300, left: 40, right: 10, top: 10, bottom: 60 };
+
+describe('chart scales', () => {
+  it('puts the whole time between the margins', () => {
+    const { x } = makeScales([line], box, null);
+    expect(x(-30)).toBe(40);
+    expect(x(900)).toBe(790);
+  });
+  it('marks load onset at minute 0 and keeps ticks readable', () => {
+    const { minutes } = makeScales([line], box, null);
+    expect(minutes[0]).toBe(0);
+    expect(minutes.length).toBeLessThanOrEqual(10);
+  });
+  it('fits the values of the stretch that is shown', () => {
+    const { y } = makeScales([line], box, [250, 350]);
+    expect(y.domain()[0]).toBeLessThanOrEqual(80);
+    expect(y.domain()[1]).toBeGreaterThanOrEqual(80);
+    expect(y.domain()[1]).toBeLessThan(95);
+  });
+});
+
+describe('nearest sample', () => {
+  it('finds the closer neighbour at both ends and between', () => {
+    expect(nearest(line.time, -100)).toBe(0);
+    expect(nearest(line.time, 140)).toBe(1);
+    expect(nearest(line.time, 170)).toBe(2);
+    expect(nearest(line.time, 5000)).toBe(3);
+  });
+});

@@ -1,0 +1,67 @@
+// Scales and ticks of the trace chart, without a document.
+import { scaleLinear, type ScaleLinear } from 'd3-scale';
+
+export interface Line {
+  side: 'before' | 'after';
+  time: number[];
+  values: number[];
+  /** Settled window and throttle episodes, s on the chart's own axis. */
+  window: [number, number] | null;
+  held: [number, number][];
+}
+
+export interface Box {
+  width: number;
+  height: number;
+  left: number;
+  right: number;
+  top: number;
+  bottom: number;
+}
+
+export interface Scales {
+  x: ScaleLinear<number, number>;
+  y: ScaleLinear<number, number>;
+  minutes: number[];
+}
+
+const MINUTE_STEPS = [1, 2, 5, 10, 20, 30, 60, 120, 240, 480];
+
+export function extent(values: number[]): [number, number] {
+  let low = Infinity;
+  let high = -Infinity;
+  for (const v of values) {
+    if (v < low) low = v;
+    if (v > high) high = v;
+  }
+  return low <= high ? [low, high] : [0, 1];
+}
+
+export function makeScales(lines: Line[], box: Box, domain: [number, number] | null): Scales {
+  const times = lines.map((l) => extent(l.time));
+  const whole: [number, number] = [Math.min(...times.map((t) => t[0]), 0), Math.max(...times.map((t) => t[1]), 1)];
+  const shown = domain ?? whole;
+  const values = extent(
+    lines.flatMap((l) => l.values.filter((_, i) => (l.time[i] ?? 0) >= shown[0] && (l.time[i] ?? 0) <= shown[1])),
+  );
+  const x = scaleLinear(shown, [box.left, box.width - box.right]);
+  const y = scaleLinear(values, [box.height - box.bottom, box.top]).nice(5);
+  const span = (shown[1] - shown[0]) / 60;
+  const step = MINUTE_STEPS.find((m) => span / m <= 9) ?? 960;
+  const minutes: number[] = [];
+  for (let m = Math.ceil(shown[0] / 60 / step) * step; m * 60 <= shown[1]; m += step) minutes.push(m + 0);
+  return { x, y, minutes };
+}
+
+/** Index of the sample nearest to a time; times rise. */
+export function nearest(time: number[], at: number): number {
+  let low = 0;
+  let high = time.length - 1;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((time[middle] ?? 0) < at) low = middle + 1;
+    else high = middle;
+  }
+  const before = Math.max(0, low - 1);
+  return Math.abs((time[before] ?? 0) - at) < Math.abs((time[low] ?? 0) - at) ? before : low;
+}

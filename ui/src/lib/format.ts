@@ -1,0 +1,62 @@
+// Numbers as people read them: unit always, a real minus sign, "not known" instead of an invented zero.
+const DIGITS: Record<string, number> = { 'K/W': 2, MHz: 0, rpm: 0, '% of load': 0 };
+
+export const NOT_KNOWN = 'not known';
+
+export function fixed(value: number, digits: number): string {
+  const text = Math.abs(value).toFixed(digits);
+  return value < 0 && Number(text) !== 0 ? `−${text}` : text;
+}
+
+/** A figure without its unit, with as many digits as the unit deserves. */
+export function figure(value: number | null | undefined, unit: string): string {
+  return value === null || value === undefined ? NOT_KNOWN : fixed(value, DIGITS[unit] ?? 1);
+}
+
+/** A signed difference with its expanded uncertainty. Differences of °C are kelvins. */
+export function change(difference: number | null, u95: number | null, unit: string): string {
+  if (difference === null || u95 === null) return NOT_KNOWN;
+  const size = figure(difference, unit);
+  const signed = size.startsWith('−') || Number(size) === 0 ? size : `+${size}`;
+  return `${signed} ± ${figure(u95, unit)}`;
+}
+
+export function differenceUnit(unit: string): string {
+  return unit === '°C' ? 'K' : unit;
+}
+
+/** m:ss, or h:mm:ss from an hour on. */
+export function clock(seconds: number): string {
+  const whole = Math.round(Math.abs(seconds));
+  const sign = seconds < -0.5 ? '−' : '';
+  const [h, m, s] = [Math.floor(whole / 3600), Math.floor(whole / 60) % 60, whole % 60];
+  const two = (n: number) => String(n).padStart(2, '0');
+  return sign + (h ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`);
+}
+
+export function bytes(size: number): string {
+  return size >= 1e6 ? `${(size / 1e6).toFixed(1)} MB` : `${Math.max(1, Math.round(size / 1e3))} kB`;
+}
+
+export function day(iso: string | null): string {
+  if (!iso) return 'not set';
+  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
+    new Date(iso),
+  );
+}
+
+export function money(cents: number | null, currency: string): string {
+  if (cents === null) return 'not set';
+  return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(cents / 100);
+}
+
+/** Read what a person typed: decimal point or comma, a real minus. null when empty, NaN when it is no number. */
+export function parseNumber(text: string): number | null {
+  const plain = text
+    .trim()
+    .replace(/\u2212/g, '-')
+    .replace(',', '.')
+    .replace(/\s/g, '');
+  if (plain === '') return null;
+  return /^[+-]?\d*\.?\d+(e[+-]?\d+)?$/i.test(plain) || /^[+-]?\d+\.$/.test(plain) ? Number(plain) : NaN;
+}

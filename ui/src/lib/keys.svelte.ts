@@ -1,0 +1,45 @@
+// Keys of the whole application. A page offers actions; typing in a field never triggers one.
+export interface KeyAction {
+  key: string;
+  words: string;
+  run: () => void;
+}
+
+let offered = $state<KeyAction[]>([]);
+
+export const keys = {
+  get offered() {
+    return offered;
+  },
+};
+
+/** Offer actions while a component lives; call what it returns when it goes. */
+export function offer(actions: KeyAction[]): () => void {
+  offered = [...offered, ...actions];
+  return () => {
+    offered = offered.filter((a) => !actions.includes(a));
+  };
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof Element && target.closest('input, textarea, select, [contenteditable]') !== null;
+}
+
+function isPressing(target: EventTarget | null): boolean {
+  return target instanceof Element && target.closest('button, a, summary, [role="radio"], [role="slider"]') !== null;
+}
+
+export function listenForKeys(): () => void {
+  const onKey = (event: KeyboardEvent) => {
+    if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+    if ((event.key === 'Enter' || event.key === ' ') && isPressing(event.target)) return;
+    if (document.querySelector('dialog[open]')) return;
+    const key = event.key === ' ' ? 'Enter' : event.key;
+    const action = offered.findLast((a) => a.key === key);
+    if (!action) return;
+    event.preventDefault();
+    action.run();
+  };
+  addEventListener('keydown', onKey);
+  return () => removeEventListener('keydown', onKey);
+}

@@ -1,0 +1,98 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+
+  interface Props {
+    children: Snippet;
+    kind?: 'main' | 'plain' | 'bare';
+    type?: 'button' | 'submit';
+    href?: string;
+    key?: string;
+    busy?: boolean;
+    disabled?: boolean;
+    download?: boolean;
+    label?: string;
+    onclick?: (event: MouseEvent) => void;
+  }
+  let {
+    children,
+    kind = 'plain',
+    type = 'button',
+    href,
+    key,
+    busy = false,
+    disabled = false,
+    download,
+    label,
+    onclick,
+  }: Props = $props();
+</script>
+
+{#if href && !disabled}
+  <a class="button {kind}" {href} {onclick} aria-label={label} download={download || undefined}>
+    {@render children()}{#if key}<kbd aria-hidden="true">{key}</kbd>{/if}
+  </a>
+{:else}
+  <button
+    class="button {kind}"
+    {type}
+    {onclick}
+    aria-label={label}
+    disabled={disabled || busy}
+    aria-busy={busy || undefined}
+  >
+    {@render children()}{#if key}<kbd aria-hidden="true">{key}</kbd>{/if}
+  </button>
+{/if}
+
+<style>
+  .button {
+    display: inline-flex;
+    align-items: center;
+    justify-content: center;
+    gap: var(--gap-2);
+    min-height: var(--target);
+    padding: 0 var(--gap-4);
+    border: var(--line) solid var(--ink);
+    border-radius: var(--round);
+    background: var(--sheet);
+    color: var(--ink);
+    font-weight: 620;
+    text-decoration: none;
+    cursor: pointer;
+    white-space: nowrap;
+  }
+  .button:hover:not(:disabled) {
+    background: var(--owl-tint);
+  }
+  .button:active:not(:disabled) {
+    transform: translateY(1px);
+  }
+  .main {
+    border-color: var(--owl);
+    background: var(--owl);
+    color: var(--on-owl);
+  }
+  .main:hover:not(:disabled) {
+    background: color-mix(in srgb, var(--owl) 86%, var(--ink));
+  }
+  .bare {
+    border-color: transparent;
+    background: none;
+    padding: 0 var(--gap-2);
+    min-width: var(--target);
+  }
+  .button:disabled {
+    border-color: var(--edge);
+    background: var(--well);
+    color: var(--soft);
+    cursor: default;
+  }
+  kbd {
+    padding: 0 0.4em;
+    border: 1px solid currentcolor;
+    border-radius: 3px;
+    font: inherit;
+    font-size: var(--size-0);
+    line-height: 1.5;
+  }
+</style>

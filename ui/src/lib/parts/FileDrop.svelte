@@ -1,0 +1,87 @@
+<script lang="ts">
+  interface Props {
+    label: string;
+    hint: string;
+    onfile: (file: File) => void;
+  }
+  let { label, hint, onfile }: Props = $props();
+  let over = $state(false);
+
+  function drop(event: DragEvent) {
+    event.preventDefault();
+    over = false;
+    const file = event.dataTransfer?.files[0];
+    if (file) onfile(file);
+  }
+</script>
+
+<label
+  class="drop"
+  class:over
+  ondragover={(e) => {
+    e.preventDefault();
+    over = true;
+  }}
+  ondragleave={() => (over = false)}
+  ondrop={drop}
+>
+  <input
+    type="file"
+    accept=".csv,.txt,.tsv,.log,text/csv,text/plain"
+    onchange={(e) => {
+      const file = e.currentTarget.files?.[0];
+      if (file) onfile(file);
+      e.currentTarget.value = '';
+    }}
+  />
+  <svg viewBox="0 0 64 40" width="64" height="40" aria-hidden="true">
+    <path class="axis" d="M4 2v34h58" />
+    <path class="curve" d="M8 32h7c4-20 9-22 18-23h28" />
+  </svg>
+  <strong>{label}</strong>
+  <span class="quiet">{hint}</span>
+</label>
+
+<style>
+  .drop {
+    position: relative;
+    display: grid;
+    justify-items: center;
+    align-content: center;
+    gap: var(--gap-1);
+    min-height: 11rem;
+    padding: var(--gap-5);
+    border: 2px dashed var(--edge);
+    border-radius: var(--round);
+    background: var(--sheet);
+    text-align: center;
+    cursor: pointer;
+  }
+  .drop:hover,
+  .over,
+  .drop:focus-within {
+    border-color: var(--owl);
+    background: var(--owl-tint);
+  }
+  .drop:focus-within {
+    outline: 3px solid var(--owl);
+    outline-offset: 2px;
+  }
+  input {
+    position: absolute;
+    inset: 0;
+    opacity: 0;
+    cursor: pointer;
+  }
+  path {
+    fill: none;
+    stroke-width: 2.5;
+    stroke-linecap: round;
+  }
+  .axis {
+    stroke: var(--ink);
+  }
+  .curve {
+    stroke: var(--owl);
+  }
+</style>

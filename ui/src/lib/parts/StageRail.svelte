@@ -1,0 +1,96 @@
+<script lang="ts">
+  import { STAGES } from '../words';
+
+  interface Props {
+    base: string;
+    here: string;
+    reachable: string[];
+    done: string[];
+    next: string;
+  }
+  let { base, here, reachable, done, next }: Props = $props();
+</script>
+
+<nav aria-label="Stages">
+  <ol>
+    {#each STAGES as stage, i (stage.id)}
+      {@const open = reachable.includes(stage.id)}
+      <li class:done={done.includes(stage.id)} class:here={here === stage.id} class:next={next === stage.id}>
+        {#if open}
+          <a href="{base}/{stage.id}" aria-current={here === stage.id ? 'step' : undefined}>
+            <span class="number" aria-hidden="true">{i + 1}</span>{stage.name}
+            {#if done.includes(stage.id)}<span class="off-screen">, done</span>{/if}
+          </a>
+        {:else}
+          <span class="closed"
+            ><span class="number" aria-hidden="true">{i + 1}</span>{stage.name}<span class="off-screen"
+              >, not open yet</span
+            ></span
+          >
+        {/if}
+      </li>
+    {/each}
+  </ol>
+</nav>
+
+<style>
+  ol {
+    display: flex;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    flex: 1 1 0;
+    border-bottom: 5px solid var(--rule);
+  }
+  li.done {
+    border-color: var(--edge);
+  }
+  li.here {
+    border-color: var(--owl);
+  }
+  a,
+  .closed {
+    display: flex;
+    align-items: center;
+    gap: var(--gap-2);
+    min-height: var(--target);
+    padding: 0 var(--gap-2);
+    text-decoration: none;
+    font-weight: 620;
+    white-space: nowrap;
+  }
+  a:hover {
+    background: var(--owl-tint);
+  }
+  .closed {
+    color: var(--soft);
+    font-weight: 400;
+  }
+  .number {
+    display: inline-flex;
+    align-items: center;
+    justify-content: center;
+    width: 1.5rem;
+    height: 1.5rem;
+    border: var(--line) solid currentcolor;
+    border-radius: 50%;
+    font-size: var(--size-0);
+  }
+  .done .number {
+    background: var(--ink);
+    border-color: var(--ink);
+    color: var(--paper);
+  }
+  .here .number {
+    background: var(--owl);
+    border-color: var(--owl);
+    color: var(--on-owl);
+  }
+  .next:not(.here) .number {
+    border-color: var(--owl);
+    box-shadow: 0 0 0 2px var(--owl-tint);
+    color: var(--owl);
+  }
+</style>

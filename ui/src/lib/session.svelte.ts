@@ -1,0 +1,56 @@
+// Who is signed in. The demo signs itself in when the server offers it.
+import { client, Problem, rememberToken, take, type Session } from './api';
+
+let present = $state<Session | null>(null);
+let trouble = $state('');
+
+export const session = {
+  get present() {
+    return present;
+  },
+  get trouble() {
+    return trouble;
+  },
+};
+
+function keep(found: Session): Session {
+  rememberToken(found.csrf_token);
+  present = found;
+  return found;
+}
+
+export async function openSession(): Promise<void> {
+  try {
+    trouble = '';
+    const found = keep(await take(client.GET('/api/session')));
+    const left = sessionStorage.getItem('signed-out') === 'yes';
+    if (!found.person && found.demo_available && !left) keep(await take(client.POST('/api/session/demo')));
+  } catch (error) {
+    trouble = error instanceof Problem ? `${error.body.detail} ${error.body.remedy}` : String(error);
+  }
+}
+
+export async function signIn(login: string, password: string): Promise<void> {
+  keep(await take(client.POST('/api/session', { body: { login, password } })));
+  sessionStorage.removeItem('signed-out');
+}
+
+export async function signInDemo(): Promise<void> {
+  keep(await take(client.POST('/api/session/demo')));
+  sessionStorage.removeItem('signed-out');
+}
+
+export async function signOut(): Promise<void> {
+  keep(await take(client.DELETE('/api/session')));
+  sessionStorage.setItem('signed-out', 'yes');
+}
+
+export async function setUp(body: {
+  code: string;
+  shop_name: string;
+  name: string;
+  login: string;
+  password: string;
+}): Promise<void> {
+  keep(await take(client.POST('/api/set-up', { body })));
+}

@@ -1,0 +1,6 @@
+import './lib/base.css';
+import { mount } from 'svelte';
+import App from './App.svelte';
+
+const target = document.getElementById('app');
+if (target) mount(App, { target });

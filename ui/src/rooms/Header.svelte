@@ -1,0 +1,153 @@
+<script lang="ts">
+  import type { Schemas } from '../lib/api';
+  import Button from '../lib/parts/Button.svelte';
+  import { router } from '../lib/router.svelte';
+  import { signOut } from '../lib/session.svelte';
+  import { choose, theme } from '../lib/theme.svelte';
+
+  interface Props {
+    person: Schemas['PersonOut'];
+    onhelp: () => void;
+    onfind: () => void;
+  }
+  let { person, onhelp, onfind }: Props = $props();
+
+  const places = [
+    { path: '/', name: 'Bench' },
+    { path: '/jobs', name: 'Jobs' },
+  ];
+  const NEXT = { system: 'day', day: 'night', night: 'system' } as const;
+  const THEME_WORDS = { system: 'as the system', day: 'day', night: 'night' };
+</script>
+
+<header class="no-print">
+  <div class="inner">
+    <a class="mark" href="/" aria-label="Vivid Owl, to the Bench">
+      <svg viewBox="0 0 44 32" width="44" height="32" aria-hidden="true">
+        <path class="brow" d="M2 3q11 9 20 5q9 4 20-5" />
+        <circle class="left" cx="13" cy="19" r="7.5" />
+        <circle class="right" cx="31" cy="19" r="7.5" /><circle class="pupil" cx="31" cy="19" r="3.4" />
+        <path class="beak" d="M20 25h4l-2 5z" />
+      </svg>
+      <span>Vivid Owl</span>
+    </a>
+    <nav aria-label="Places">
+      {#each places as place (place.path)}
+        <a href={place.path} aria-current={router.path === place.path ? 'page' : undefined}>{place.name}</a>
+      {/each}
+    </nav>
+    <div class="right">
+      {#if person.demo}<span class="demo">Demo, invented data</span>{/if}
+      <span class="shop quiet">{person.shop_name}</span>
+      <Button kind="bare" label="Find a job, key slash" onclick={onfind}>Find</Button>
+      <Button kind="bare" label="Theme: {THEME_WORDS[theme.chosen]}. Change" onclick={() => choose(NEXT[theme.chosen])}>
+        <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
+          <circle class="disc" cx="12" cy="12" r="8.5" />
+          {#if theme.chosen === 'night'}<circle class="full" cx="12" cy="12" r="8.5" />
+          {:else if theme.chosen === 'system'}<path class="full" d="M12 3.5a8.5 8.5 0 0 1 0 17z" />{/if}
+        </svg>
+      </Button>
+      <Button kind="bare" label="Show the keys" onclick={onhelp}>?</Button>
+      <Button kind="bare" onclick={() => void signOut()}>Sign out</Button>
+    </div>
+  </div>
+</header>
+
+<style>
+  header {
+    border-bottom: 2px solid var(--ink);
+    /* The edge of a cutting mat: a tick each 10 px, a long one each 50. */
+    background:
+      repeating-linear-gradient(90deg, var(--edge) 0 1px, transparent 1px 50px) bottom left / 100% 9px no-repeat,
+      repeating-linear-gradient(90deg, var(--edge) 0 1px, transparent 1px 10px) bottom left / 100% 5px no-repeat,
+      var(--paper);
+  }
+  .inner {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 var(--gap-5);
+    max-width: var(--page);
+    min-height: 4rem;
+    margin: 0 auto;
+    padding: var(--gap-1) var(--gap-5) var(--gap-3);
+  }
+  .mark {
+    display: flex;
+    align-items: center;
+    gap: var(--gap-2);
+    min-height: var(--target);
+    font-family: var(--font-head);
+    font-size: var(--size-3);
+    font-weight: 750;
+    text-decoration: none;
+  }
+  nav {
+    display: flex;
+    gap: var(--gap-2);
+  }
+  nav a {
+    display: flex;
+    align-items: center;
+    min-height: var(--target);
+    padding: 0 var(--gap-2);
+    font-weight: 620;
+    text-decoration: none;
+  }
+  nav a[aria-current] {
+    box-shadow: inset 0 -4px 0 var(--owl);
+  }
+  .right {
+    display: flex;
+    align-items: center;
+    gap: var(--gap-1);
+    margin-left: auto;
+  }
+  .demo {
+    padding: 0 var(--gap-2);
+    border: var(--line) solid var(--care);
+    border-radius: var(--round);
+    background: var(--care-tint);
+    color: var(--care);
+    font-size: var(--size-0);
+    font-weight: 620;
+    white-space: nowrap;
+  }
+  .shop {
+    margin: 0 var(--gap-2);
+    white-space: nowrap;
+  }
+  .mark svg * {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 2.4;
+    stroke-linecap: round;
+  }
+  .mark .left {
+    stroke: var(--before);
+  }
+  .mark .right {
+    stroke: var(--after);
+  }
+  .mark .pupil {
+    fill: var(--after);
+    stroke: none;
+  }
+  .mark .beak {
+    fill: var(--ink);
+    stroke: none;
+  }
+  .disc {
+    fill: none;
+    stroke: currentcolor;
+    stroke-width: 2;
+  }
+  .full {
+    fill: currentcolor;
+  }
+  @media (max-width: 1000px) {
+    .shop {
+      display: none;
+    }
+  }
+</style>

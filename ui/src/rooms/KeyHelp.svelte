@@ -1,0 +1,39 @@
+<script lang="ts">
+  import Dialog from '../lib/parts/Dialog.svelte';
+  import { keys } from '../lib/keys.svelte';
+
+  interface Props {
+    open: boolean;
+  }
+  let { open = $bindable() }: Props = $props();
+  const WORDS: Record<string, string> = { Enter: 'Enter or Space' };
+</script>
+
+<Dialog title="Keys on this page" bind:open>
+  <dl>
+    {#each keys.offered as action (action.key + action.words)}
+      <dt><kbd>{WORDS[action.key] ?? action.key}</kbd></dt>
+      <dd>{action.words}</dd>
+    {/each}
+    <dt><kbd>Tab</kbd></dt>
+    <dd>Move from field to field; in a chart, arrow keys read values</dd>
+  </dl>
+</Dialog>
+
+<style>
+  dl {
+    display: grid;
+    grid-template-columns: max-content 1fr;
+    gap: var(--gap-2) var(--gap-4);
+    margin: 0;
+  }
+  dd {
+    margin: 0;
+  }
+  kbd {
+    padding: 0 var(--gap-2);
+    border: var(--line) solid var(--edge);
+    border-radius: var(--round);
+    font: inherit;
+  }
+</style>

@@ -1,0 +1,112 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { client, Problem, take, type Job } from '../../lib/api';
+  import { offer } from '../../lib/keys.svelte';
+  import Owl from '../../lib/glyphs/Owl.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import { go } from '../../lib/router.svelte';
+  import BenchRow from './BenchRow.svelte';
+  import BenchMats from './BenchMats.svelte';
+  import { stageToOpen } from './stage-to-open';
+
+  let jobs = $state<Job[] | null>(null);
+  let trouble = $state('');
+
+  const next = $derived(jobs?.find((j) => j.stage !== 'stopped') ?? null);
+  const mats = new URLSearchParams(location.search).get('arrangement') === 'mats';
+
+  async function load() {
+    try {
+      jobs = (await take(client.GET('/api/bench', { params: { query: { limit: 100 } } }))).jobs;
+      trouble = '';
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = `${error.body.detail} ${error.body.remedy}`;
+    }
+  }
+
+  onMount(() => {
+    void load();
+    return offer([{ key: 'Enter', words: 'Open the next step', run: () => next && go(stageToOpen(next)) }]);
+  });
+</script>
+
+<h1 class="off-screen">Bench</h1>
+{#if trouble}
+  <Notice tone="care"
+    >{trouble}{#snippet actions()}<Button onclick={() => void load()}>Try again</Button>{/snippet}</Notice
+  >
+{:else if jobs && !jobs.length}
+  <section class="empty">
+    <h2>The bench is clear</h2>
+    <p class="quiet">Take a device in: say what the customer says, then drop its log and see where the heat stops.</p>
+    <Button kind="main" href="/jobs/new" key="n">Take a device in</Button>
+  </section>
+{:else if jobs}
+  {#if next}
+    <section class="next">
+      <div>
+        <p class="over">Next for your hands</p>
+        <h2>{next.next_step}</h2>
+        <p class="quiet">
+          {next.symptom ? `“${next.symptom}”` : 'No symptom noted'} · {next.customer_name} · job {next.number}
+        </p>
+        <div class="actions">
+          <Button kind="main" href={stageToOpen(next)} key="Enter">Open the step</Button>
+          <Button href="/jobs/new" key="n">Take a device in</Button>
+        </div>
+      </div>
+      <Owl before={next.glance_before} after={next.glance_after} verdict={next.verdict} size={160} />
+    </section>
+  {/if}
+  {#if mats}<BenchMats {jobs} />{:else}
+    <ul>
+      {#each jobs as job (job.id)}<li><BenchRow {job} /></li>{/each}
+    </ul>{/if}
+  <p class="foot quiet">{jobs.length} devices on the bench. <a href="/jobs">All jobs, with those handed over</a></p>
+{/if}
+
+<style>
+  .next {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: var(--gap-5);
+    padding: var(--gap-4) var(--gap-5);
+    border: 2px solid var(--ink);
+    border-radius: var(--round);
+    background: var(--sheet);
+    box-shadow: 7px 7px 0 var(--owl-tint);
+    --paper: var(--sheet);
+  }
+  .over {
+    color: var(--owl);
+    font-weight: 700;
+  }
+  .next h2 {
+    margin: var(--gap-1) 0;
+    font-size: var(--size-4);
+  }
+  .actions {
+    display: flex;
+    flex-wrap: wrap;
+    gap: var(--gap-3);
+    margin-top: var(--gap-3);
+  }
+  .empty {
+    display: grid;
+    justify-items: start;
+    gap: var(--gap-3);
+    padding: var(--gap-7) 0;
+  }
+  ul {
+    margin: var(--gap-5) 0 0;
+    padding: 0;
+    list-style: none;
+    border-top: 2px solid var(--ink);
+  }
+  .foot {
+    margin-top: var(--gap-4);
+  }
+</style>

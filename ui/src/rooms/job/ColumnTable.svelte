@@ -1,0 +1,79 @@
+<script lang="ts">
+  import type { Schemas } from '../../lib/api';
+  import Pick from '../../lib/parts/Pick.svelte';
+  import { ROLES } from '../../lib/words';
+
+  interface Props {
+    channels: Schemas['ChannelOut'][];
+    onmap: (header: string, role: string | null) => void;
+  }
+  let { channels, onmap }: Props = $props();
+  const options = [
+    { value: '', label: 'no role' },
+    ...Object.entries(ROLES).map(([value, label]) => ({ value, label })),
+  ];
+  const sorted = $derived([...channels].sort((a, b) => Number(!!b.role) - Number(!!a.role)));
+
+  function sure(confidence: number): string {
+    if (confidence >= 1) return 'set by hand';
+    return confidence >= 0.75 ? 'sure' : 'please check';
+  }
+</script>
+
+<table>
+  <thead>
+    <tr
+      ><th scope="col">Column in the file</th><th scope="col">Unit</th><th scope="col">Understood as</th><th scope="col"
+        >How sure</th
+      ></tr
+    >
+  </thead>
+  <tbody>
+    {#each sorted as channel (channel.header)}
+      <tr class:plain={!channel.role}>
+        <th scope="row">{channel.header}</th>
+        <td>{channel.unit || '–'}</td>
+        <td>
+          {#if channel.numeric}
+            <Pick
+              label="Role of {channel.header}"
+              name="role"
+              bare
+              bind:value={() => channel.role ?? '', (v) => onmap(channel.header, v || null)}
+              {options}
+            />
+          {:else}
+            <span class="quiet">text, kept</span>
+          {/if}
+        </td>
+        <td class="quiet">{channel.role ? sure(channel.confidence) : ''}</td>
+      </tr>
+    {/each}
+  </tbody>
+</table>
+
+<style>
+  table {
+    width: 100%;
+    border-collapse: collapse;
+  }
+  th,
+  td {
+    padding: var(--gap-1) var(--gap-3) var(--gap-1) 0;
+    border-bottom: 1px solid var(--rule);
+    text-align: left;
+    font-weight: 400;
+  }
+  thead th {
+    color: var(--soft);
+    font-size: var(--size-0);
+  }
+  tbody th {
+    font-weight: 620;
+    overflow-wrap: anywhere;
+  }
+  .plain th {
+    font-weight: 400;
+    color: var(--soft);
+  }
+</style>

@@ -1,0 +1,193 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { client, Problem, take, type Run, type SideName } from '../../lib/api';
+  import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
+  import { parseNumber } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import Choice from '../../lib/parts/Choice.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import { say } from '../../lib/toasts.svelte';
+
+  interface Props {
+    jobId: string;
+    run: Run;
+    side: SideName;
+    onrun: (run: Run) => Promise<void>;
+    onreload: () => void;
+  }
+  let { jobId, run, side, onrun, onreload }: Props = $props();
+
+  interface Form {
+    room_c: string;
+    duration_min: string;
+    load_recipe: string;
+    fan_setting: string;
+    power_profile: string;
+    placement: string;
+    start: '' | 'cold' | 'warm';
+    firmware: string;
+    tuning: string;
+  }
+  const formOf = (r: Run): Form => ({
+    room_c: r.room_c === null ? '' : String(r.room_c),
+    duration_min: r.duration_min === null ? '' : String(r.duration_min),
+    load_recipe: r.load_recipe,
+    fan_setting: r.fan_setting,
+    power_profile: r.power_profile,
+    placement: r.placement,
+    start: r.start as Form['start'],
+    firmware: r.firmware,
+    tuning: r.tuning,
+  });
+
+  const draftKey = untrack(() => `run:${jobId}:${side}`);
+  let form = $state<Form>({ ...untrack(() => formOf(run)), ...readDraft<Form>(draftKey) });
+  let errors = $state<Record<string, string>>({});
+  let trouble = $state<Problem | null>(null);
+  let busy = $state(false);
+  let suggestions = $state<Record<string, string[]>>({});
+  const changed = $derived(JSON.stringify(form) !== JSON.stringify(formOf(run)));
+
+  // The draft follows the typing, so that a reload or a refusal loses nothing.
+  $effect(() => {
+    if (changed) keepDraft(draftKey, form);
+    else dropDraft(draftKey);
+  });
+
+  async function suggest(field: string) {
+    const found = await take(client.GET('/api/suggestions', { params: { query: { field } } }));
+    suggestions = { ...suggestions, [field]: found.suggestions };
+  }
+
+  async function save() {
+    errors = {};
+    trouble = null;
+    const numbers = { room_c: parseNumber(form.room_c), duration_min: parseNumber(form.duration_min) };
+    for (const [key, value] of Object.entries(numbers))
+      if (Number.isNaN(value)) errors[key] = 'This is no number. Leave it empty if it is not known.';
+    if (Object.keys(errors).length) return;
+    busy = true;
+    try {
+      const body = { ...form, ...numbers, version: run.version };
+      const kept = await take(
+        client.PUT('/api/jobs/{job_id}/runs/{side}', { params: { path: { job_id: jobId, side } }, body }),
+      );
+      dropDraft(draftKey);
+      await onrun(kept);
+      form = formOf(kept);
+      say('Conditions saved.');
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      errors = error.fields;
+      if (!errors.room_c && !errors.duration_min) trouble = error;
+    } finally {
+      busy = false;
+    }
+  }
+</script>
+
+<form
+  onsubmit={(e) => {
+    e.preventDefault();
+    void save();
+  }}
+>
+  <h3>How it was run</h3>
+  <div class="grid">
+    <TextField label="Room" name="room_c" numeric unit="°C" bind:value={form.room_c} error={errors.room_c} needed />
+    <TextField
+      label="Duration"
+      name="duration_min"
+      numeric
+      unit="min"
+      bind:value={form.duration_min}
+      error={errors.duration_min}
+    />
+    <TextField
+      label="Load"
+      name="load_recipe"
+      wide
+      bind:value={form.load_recipe}
+      error={errors.load_recipe}
+      suggestions={suggestions.load_recipe ?? []}
+      onfocus={() => void suggest('load_recipe')}
+      hint="Program, scene or benchmark, so that After can repeat it"
+    />
+    <TextField
+      label="Fan setting"
+      name="fan_setting"
+      bind:value={form.fan_setting}
+      error={errors.fan_setting}
+      suggestions={suggestions.fan_setting ?? []}
+      onfocus={() => void suggest('fan_setting')}
+    />
+    <TextField
+      label="Power profile"
+      name="power_profile"
+      bind:value={form.power_profile}
+      error={errors.power_profile}
+      suggestions={suggestions.power_profile ?? []}
+      onfocus={() => void suggest('power_profile')}
+    />
+    <TextField
+      label="Placement"
+      name="placement"
+      wide
+      bind:value={form.placement}
+      error={errors.placement}
+      suggestions={suggestions.placement ?? []}
+      onfocus={() => void suggest('placement')}
+      hint="Stand, lap, dock, lid, cooling mat, cover off"
+    />
+    <Choice
+      legend="Start"
+      name="start"
+      wide
+      bind:value={form.start}
+      options={[
+        { value: '', label: 'Not known' },
+        { value: 'cold', label: 'Cold' },
+        { value: 'warm', label: 'Warm' },
+      ]}
+    />
+    <TextField label="Firmware" name="firmware" bind:value={form.firmware} error={errors.firmware} />
+    <TextField
+      label="Tuning"
+      name="tuning"
+      bind:value={form.tuning}
+      error={errors.tuning}
+      hint="Undervolt, cap, driver"
+    />
+  </div>
+  {#if trouble}
+    <Notice tone="care" title={trouble.body.detail}>
+      {trouble.body.remedy}
+      {#snippet actions()}
+        {#if trouble?.body.reason === 'stale'}<Button onclick={onreload}>Load the newer state</Button>{/if}
+      {/snippet}
+    </Notice>
+  {/if}
+  <footer>
+    <Button kind={changed ? 'main' : 'plain'} type="submit" {busy}>Save the conditions</Button>
+    {#if changed}<span class="quiet">Not saved yet; kept in this browser.</span>{/if}
+  </footer>
+</form>
+
+<style>
+  form {
+    display: grid;
+    gap: var(--gap-4);
+    align-content: start;
+  }
+  .grid {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: var(--gap-3) var(--gap-4);
+  }
+  footer {
+    display: flex;
+    align-items: center;
+    gap: var(--gap-3);
+  }
+</style>

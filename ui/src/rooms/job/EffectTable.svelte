@@ -1,0 +1,104 @@
+<script lang="ts">
+  import type { Schemas } from '../../lib/api';
+  import { change, differenceUnit, figure, NOT_KNOWN } from '../../lib/format';
+
+  interface Props {
+    effects: Schemas['EffectOut'][];
+  }
+  let { effects }: Props = $props();
+
+  const SHOWN: Record<string, string> = {
+    better: 'better',
+    worse: 'worse',
+    changed: 'changed',
+    not_shown: 'no difference',
+    not_known: 'not known',
+  };
+  const rows = $derived(effects.filter((e) => e.before !== null || e.after !== null));
+</script>
+
+<table>
+  <thead>
+    <tr>
+      <th scope="col">What</th>
+      <th scope="col" class="before number">before</th>
+      <th scope="col" class="after number">after</th>
+      <th scope="col" class="number">change ± U</th>
+      <th scope="col">shows</th>
+    </tr>
+  </thead>
+  <tbody>
+    {#each rows as e (e.quantity)}
+      <tr>
+        <th scope="row">{e.words} <span class="quiet">{e.unit}</span></th>
+        <td class="number before">
+          {figure(e.before, e.unit)}{#if e.before_u95 !== null}<span class="u">
+              ± {figure(e.before_u95, e.unit)}</span
+            >{/if}
+        </td>
+        <td class="number after">
+          {figure(e.after, e.unit)}{#if e.after_u95 !== null}<span class="u">
+              ± {figure(e.after_u95, e.unit)}</span
+            >{/if}
+        </td>
+        <td class="number">
+          {#if e.difference === null}<span class="quiet">{NOT_KNOWN}</span>{:else}<strong
+              >{change(e.difference, e.u95, differenceUnit(e.unit))}</strong
+            >{/if}
+        </td>
+        <td class={e.shown}>{SHOWN[e.shown]}</td>
+      </tr>
+    {/each}
+  </tbody>
+</table>
+
+<style>
+  table {
+    width: 100%;
+    border-collapse: collapse;
+    border-top: 2px solid var(--ink);
+    border-bottom: 2px solid var(--ink);
+  }
+  th,
+  td {
+    padding: var(--gap-2) var(--gap-3) var(--gap-2) 0;
+    border-bottom: 1px solid var(--rule);
+    text-align: left;
+    white-space: nowrap;
+  }
+  tr:last-child > * {
+    border-bottom: 0;
+  }
+  thead th {
+    font-size: var(--size-1);
+    color: var(--soft);
+    font-weight: 400;
+  }
+  thead .before,
+  td.before {
+    color: var(--before);
+  }
+  thead .after,
+  td.after {
+    color: var(--after);
+  }
+  .number {
+    text-align: right;
+  }
+  .u {
+    font-size: var(--size-0);
+  }
+  .better {
+    color: var(--after);
+    font-weight: 620;
+  }
+  .worse {
+    color: var(--before);
+    font-weight: 620;
+  }
+  .not_shown,
+  .not_known,
+  .changed {
+    color: var(--soft);
+  }
+</style>

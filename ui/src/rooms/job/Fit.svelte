@@ -1,0 +1,210 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import { client, Problem, take, type FitItem, type Job } from '../../lib/api';
+  import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
+  import { offer } from '../../lib/keys.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import Tick from '../../lib/parts/Tick.svelte';
+  import { say } from '../../lib/toasts.svelte';
+  import { CLEANED, INTERFACES, TARGETS } from '../../lib/words';
+  import FitItemForm from './FitItemForm.svelte';
+
+  interface Props {
+    job: Job;
+    onchange: () => void;
+    ondone: () => void;
+  }
+  let { job, onchange, ondone }: Props = $props();
+
+  const draftKey = untrack(() => `fit:${job.id}`);
+  let form = $state({
+    cleaned: untrack(() => Object.fromEntries(Object.keys(CLEANED).map((k) => [k, job.cleaned.includes(k)]))) as Record<
+      string,
+      boolean
+    >,
+    note: untrack(() => job.fit_note),
+    ...readDraft<{ cleaned: Record<string, boolean>; note: string }>(draftKey),
+  });
+  let items = $state<FitItem[]>([]);
+  let trouble = $state<Problem | null>(null);
+  let busy = $state(false);
+  const params = $derived({ path: { job_id: job.id } });
+
+  // The draft follows the typing, so that a reload or a refusal loses nothing.
+  $effect(() => {
+    const cleaned = Object.keys(CLEANED).filter((k) => form.cleaned[k]);
+    if (
+      form.note !== job.fit_note ||
+      cleaned.join() !==
+        Object.keys(CLEANED)
+          .filter((k) => job.cleaned.includes(k))
+          .join()
+    )
+      keepDraft(draftKey, form);
+    else dropDraft(draftKey);
+  });
+
+  onMount(() => {
+    void take(client.GET('/api/jobs/{job_id}/fit/items', { params })).then((found) => (items = found.items));
+    return offer([{ key: 'Enter', words: 'Close the fit and go on', run: () => void save(true) }]);
+  });
+
+  async function save(done: boolean) {
+    busy = true;
+    trouble = null;
+    try {
+      const cleaned = Object.keys(CLEANED).filter((k) => form.cleaned[k]) as ('fins' | 'fan')[];
+      await take(
+        client.PUT('/api/jobs/{job_id}/fit', {
+          params,
+          body: { version: job.version, cleaned, fit_note: form.note, done },
+        }),
+      );
+      dropDraft(draftKey);
+      if (done) ondone();
+      else onchange();
+      say(done ? 'Fit closed.' : 'Fit is open again.');
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
+    } finally {
+      busy = false;
+    }
+  }
+
+  async function remove(item: FitItem) {
+    const path = { job_id: job.id, item_id: item.id };
+    items = (await take(client.DELETE('/api/jobs/{job_id}/fit/items/{item_id}', { params: { path } }))).items;
+    say('Taken off the list.', {
+      undo: async () => {
+        items = (await take(client.POST('/api/jobs/{job_id}/fit/items/{item_id}/restore', { params: { path } }))).items;
+      },
+    });
+  }
+</script>
+
+<h2>Fit: what was cleaned, and what went where</h2>
+<fieldset>
+  <legend>Cleaned</legend>
+  <div class="ticks">
+    {#each Object.entries(CLEANED) as [key, label] (key)}
+      <Tick {label} bind:checked={() => form.cleaned[key] ?? false, (v) => (form.cleaned[key] = v)} />
+    {/each}
+  </div>
+</fieldset>
+
+<section>
+  <h3>Fitted</h3>
+  {#if items.length}
+    <table>
+      <thead>
+        <tr
+          ><th scope="col">Where</th><th scope="col">What</th><th scope="col">Product</th><th scope="col">Lot</th><th
+            scope="col"
+            class="amount">Amount</th
+          ><td></td></tr
+        >
+      </thead>
+      <tbody>
+        {#each items as item (item.id)}
+          <tr>
+            <th scope="row">{TARGETS[item.target] ?? item.target}</th>
+            <td>{INTERFACES[item.kind] ?? item.kind}</td>
+            <td>{item.product || '–'}</td>
+            <td>{item.lot || '–'}</td>
+            <td class="amount">{item.amount === null ? '–' : `${item.amount} ${item.amount_unit}`}</td>
+            <td
+              ><Button kind="bare" label="Take {INTERFACES[item.kind]} off the list" onclick={() => void remove(item)}
+                >✕</Button
+              ></td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {:else}
+    <p class="quiet">Nothing yet. Name each place that got something new: die, memory, regulators.</p>
+  {/if}
+  <FitItemForm jobId={job.id} onitems={(found) => (items = found)} />
+</section>
+
+<TextField
+  label="What you saw and did"
+  name="fit_note"
+  lines={3}
+  bind:value={form.note}
+  hint="Chalk, dust felt, pads torn: the next visit reads it"
+/>
+{#if trouble}
+  <div class="gap">
+    <Notice tone="care" title={trouble.body.detail}>
+      {trouble.body.remedy}
+      {#snippet actions()}
+        {#if trouble?.body.reason === 'gate_open'}<Button href="/jobs/{job.id}/intake">To the intake</Button>{/if}
+        {#if trouble?.body.reason === 'stale'}<Button onclick={onchange}>Load the newer state</Button>{/if}
+      {/snippet}
+    </Notice>
+  </div>
+{/if}
+<footer>
+  <Button kind="main" {busy} key="Enter" onclick={() => void save(true)}
+    >{job.fit_done ? 'Save and go on to After' : 'Done, go on to After'}</Button
+  >
+  {#if job.fit_done}<Button {busy} onclick={() => void save(false)}>Open it again</Button>{/if}
+</footer>
+
+<style>
+  h2 {
+    margin-bottom: var(--gap-4);
+  }
+  fieldset {
+    margin: 0 0 var(--gap-5);
+    padding: 0;
+    border: 0;
+  }
+  legend,
+  h3 {
+    margin-bottom: var(--gap-2);
+    padding: 0;
+    font-family: var(--font-head);
+    font-size: var(--size-2);
+    font-weight: 700;
+  }
+  .ticks {
+    display: flex;
+    flex-wrap: wrap;
+    gap: var(--gap-2);
+  }
+  section {
+    margin-bottom: var(--gap-5);
+  }
+  table {
+    width: 100%;
+    margin-bottom: var(--gap-4);
+    border-collapse: collapse;
+  }
+  th,
+  td {
+    padding: var(--gap-1) var(--gap-3) var(--gap-1) 0;
+    border-bottom: 1px solid var(--rule);
+    text-align: left;
+  }
+  thead th {
+    color: var(--soft);
+    font-size: var(--size-0);
+    font-weight: 400;
+  }
+  .amount {
+    text-align: right;
+  }
+  .gap {
+    margin-top: var(--gap-4);
+  }
+  footer {
+    display: flex;
+    gap: var(--gap-3);
+    margin-top: var(--gap-5);
+  }
+</style>

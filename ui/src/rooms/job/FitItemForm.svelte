@@ -1,0 +1,106 @@
+<script lang="ts">
+  import { client, Problem, take, type FitItem, type Schemas } from '../../lib/api';
+  import { parseNumber } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import Pick from '../../lib/parts/Pick.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import { INTERFACES, TARGETS } from '../../lib/words';
+
+  interface Props {
+    jobId: string;
+    onitems: (items: FitItem[]) => void;
+  }
+  let { jobId, onitems }: Props = $props();
+
+  const UNITS = [
+    { value: 'g', label: 'g' },
+    { value: 'mL', label: 'mL' },
+    { value: 'mm', label: 'mm thick' },
+    { value: 'pieces', label: 'pieces' },
+  ];
+  let form = $state({ target: 'cpu_die', kind: 'paste_stiff', product: '', lot: '', amount: '', amount_unit: 'g' });
+  let errors = $state<Record<string, string>>({});
+  let suggestions = $state<Record<string, string[]>>({});
+
+  async function suggest(field: string) {
+    const found = await take(client.GET('/api/suggestions', { params: { query: { field } } }));
+    suggestions = { ...suggestions, [field]: found.suggestions };
+  }
+
+  async function add() {
+    errors = {};
+    const amount = parseNumber(form.amount);
+    if (Number.isNaN(amount)) {
+      errors.amount = 'This is no number. Leave it empty if it was not weighed.';
+      return;
+    }
+    try {
+      const body = { ...form, amount, amount_unit: amount === null ? '' : form.amount_unit } as Schemas['FitItemIn'];
+      const kept = await take(
+        client.POST('/api/jobs/{job_id}/fit/items', { params: { path: { job_id: jobId } }, body }),
+      );
+      onitems(kept.items);
+      form = { ...form, amount: '' };
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      errors = error.fields;
+      if (!Object.keys(errors).length) errors.product = `${error.body.detail} ${error.body.remedy}`;
+    }
+  }
+</script>
+
+<form
+  onsubmit={(e) => {
+    e.preventDefault();
+    void add();
+  }}
+>
+  <Pick
+    label="Where"
+    name="target"
+    bind:value={form.target}
+    options={Object.entries(TARGETS).map(([value, label]) => ({ value, label }))}
+    error={errors.target}
+  />
+  <Pick
+    label="What"
+    name="kind"
+    bind:value={form.kind}
+    options={Object.entries(INTERFACES).map(([value, label]) => ({ value, label }))}
+    error={errors.kind}
+  />
+  <TextField
+    label="Product"
+    name="product"
+    bind:value={form.product}
+    error={errors.product}
+    suggestions={suggestions.product ?? []}
+    onfocus={() => void suggest('product')}
+  />
+  <TextField
+    label="Lot"
+    name="lot"
+    bind:value={form.lot}
+    error={errors.lot}
+    suggestions={suggestions.lot ?? []}
+    onfocus={() => void suggest('lot')}
+  />
+  <TextField label="Amount" name="amount" numeric bind:value={form.amount} error={errors.amount} />
+  <Pick label="in" name="amount_unit" bind:value={form.amount_unit} options={UNITS} error={errors.amount_unit} />
+  <div class="add"><Button type="submit">Add to the list</Button></div>
+</form>
+
+<style>
+  form {
+    display: grid;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    gap: var(--gap-3) var(--gap-4);
+    padding: var(--gap-4);
+    border: var(--line) solid var(--rule);
+    border-radius: var(--round);
+    background: var(--well);
+  }
+  .add {
+    grid-column: 1 / -1;
+  }
+</style>

@@ -1,0 +1,165 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import { client, Problem, take, type CustomerRecord, type Job, type Verdict } from '../../lib/api';
+  import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
+  import { day, parseNumber } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import { session } from '../../lib/session.svelte';
+  import { say } from '../../lib/toasts.svelte';
+  import Headline from './Headline.svelte';
+
+  interface Props {
+    job: Job;
+    verdict: Verdict | null;
+    onchange: () => void;
+  }
+  let { job, verdict, onchange }: Props = $props();
+
+  const draftKey = untrack(() => `handover:${job.id}`);
+  const formOf = (j: Job) => ({
+    price: j.price_cents === null ? '' : (j.price_cents / 100).toFixed(2),
+    next: j.next_service_on ?? '',
+    note: j.handover_note,
+  });
+  let form = $state({
+    ...untrack(() => formOf(job)),
+    ...readDraft<{ price: string; next: string; note: string }>(draftKey),
+  });
+  let errors = $state<Record<string, string>>({});
+  let trouble = $state<Problem | null>(null);
+  let busy = $state(false);
+  let record = $state<CustomerRecord | null>(null);
+  const params = $derived({ path: { job_id: job.id } });
+  const currency = $derived(session.present?.person?.currency ?? 'EUR');
+  const changed = $derived(JSON.stringify(form) !== JSON.stringify(formOf(job)));
+
+  // The draft follows the typing, so that a reload or a refusal loses nothing.
+  $effect(() => {
+    if (changed) keepDraft(draftKey, form);
+    else dropDraft(draftKey);
+  });
+
+  onMount(() => {
+    void take(client.GET('/api/jobs/{job_id}/record', { params })).then((found) => {
+      record = found;
+      if (!form.next) form.next = found.proposed_service_on;
+    });
+  });
+
+  async function save(handed: boolean) {
+    errors = {};
+    trouble = null;
+    const price = parseNumber(form.price);
+    if (price !== null && (Number.isNaN(price) || price < 0)) {
+      errors.price_cents = 'This is no price. Leave it empty until it is known.';
+      return;
+    }
+    busy = true;
+    try {
+      const body = {
+        version: job.version,
+        price_cents: price === null ? null : Math.round(price * 100),
+        next_service_on: form.next || null,
+        handover_note: form.note,
+        handed_over: handed,
+      };
+      record = await take(client.PUT('/api/jobs/{job_id}/hand-over', { params, body }));
+      dropDraft(draftKey);
+      onchange();
+      if (handed && !job.handed_over_at) say(`Job ${job.number} is handed over.`, { undo: () => save(false) });
+      else say(handed ? 'Saved.' : job.handed_over_at ? 'The hand-over was taken back.' : 'Saved.');
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      errors = error.fields;
+      trouble = error;
+    } finally {
+      busy = false;
+    }
+  }
+</script>
+
+{#if verdict}<Headline {verdict} />{/if}
+<p class="lead quiet">
+  {job.handed_over_at
+    ? `Handed over on ${day(job.handed_over_at)}.`
+    : 'What the owner gets: the proof, the price, and the date to come back.'}
+</p>
+<form
+  onsubmit={(e) => {
+    e.preventDefault();
+    void save(job.handed_over_at !== null);
+  }}
+>
+  <TextField label="Price" name="price" numeric unit={currency} bind:value={form.price} error={errors.price_cents} />
+  <TextField
+    label="Next service"
+    name="next_service_on"
+    type="date"
+    bind:value={form.next}
+    error={errors.next_service_on}
+    hint={record ? `Proposed: ${day(record.proposed_service_on)}, ${record.proposed_service_reason}` : ''}
+  />
+  <TextField
+    label="A word to the owner"
+    name="handover_note"
+    wide
+    lines={3}
+    bind:value={form.note}
+    error={errors.handover_note}
+  />
+  <div class="row">
+    <Button type="submit" {busy}>Save</Button>
+    {#if changed}<span class="quiet">Not saved yet; kept in this browser.</span>{/if}
+  </div>
+</form>
+{#if trouble}
+  <Notice tone="care" title={trouble.body.detail}>
+    {trouble.body.remedy}
+    {#snippet actions()}
+      {#if trouble?.body.reason === 'stale'}<Button onclick={onchange}>Load the newer state</Button>{/if}
+    {/snippet}
+  </Notice>
+{/if}
+<section>
+  <h3>The record</h3>
+  <div class="row">
+    <Button href="/record/{job.id}">Open the record</Button>
+    <Button href="/api/jobs/{job.id}/record.pdf" download>Record as PDF</Button>
+  </div>
+</section>
+<footer>
+  {#if job.handed_over_at}
+    <Button {busy} onclick={() => void save(false)}>Take the hand-over back</Button>
+  {:else}
+    <Button kind="main" {busy} onclick={() => void save(true)}>Hand {job.model} over</Button>
+  {/if}
+</footer>
+
+<style>
+  .lead {
+    margin: var(--gap-1) 0 var(--gap-5);
+  }
+  form {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: var(--gap-4);
+    max-width: 46rem;
+  }
+  .row {
+    grid-column: 1 / -1;
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: var(--gap-3);
+  }
+  section {
+    margin: var(--gap-5) 0;
+    padding-top: var(--gap-4);
+    border-top: var(--line) solid var(--rule);
+  }
+  h3 {
+    margin-bottom: var(--gap-3);
+  }
+</style>

@@ -1,0 +1,333 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import { client, Problem, take, type Job } from '../../lib/api';
+  import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
+  import { offer } from '../../lib/keys.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+  import Choice from '../../lib/parts/Choice.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import Tick from '../../lib/parts/Tick.svelte';
+  import { KINDS } from '../../lib/words';
+  import Gates from './Gates.svelte';
+  import { check, emptyForm, formOf, type IntakeForm } from './intake-form';
+
+  interface Props {
+    job: Job | null;
+    onsaved: (job: Job) => void;
+    onchange?: () => void;
+  }
+  let { job, onsaved, onchange }: Props = $props();
+
+  const draftKey = untrack(() => `intake:${job?.id ?? 'new'}`);
+  const draft = readDraft<IntakeForm>(draftKey);
+  let form = $state<IntakeForm>({ ...untrack(() => (job ? formOf(job) : emptyForm())), ...draft });
+  let restored = $state(draft !== null);
+  let errors = $state<Record<string, string>>({});
+  let trouble = $state<Problem | null>(null);
+  let busy = $state(false);
+  let suggestions = $state<Record<string, string[]>>({});
+  const saved = $derived(job ? formOf(job) : emptyForm());
+  const changed = $derived(JSON.stringify(form) !== JSON.stringify(saved));
+
+  // The draft follows the typing, so that a reload or a refusal loses nothing.
+  $effect(() => {
+    if (changed) keepDraft(draftKey, form);
+    else dropDraft(draftKey);
+  });
+
+  async function suggest(field: string) {
+    const found = await take(
+      client.GET('/api/suggestions', { params: { query: { field, within: field === 'model' ? form.maker : '' } } }),
+    );
+    suggestions = { ...suggestions, [field]: found.suggestions };
+  }
+
+  async function save() {
+    const { body, errors: wrong } = check(form);
+    errors = wrong ?? {};
+    trouble = null;
+    if (!body) return focusFirstError();
+    busy = true;
+    try {
+      const kept = job
+        ? await take(
+            client.PUT('/api/jobs/{job_id}', {
+              params: { path: { job_id: job.id } },
+              body: { ...body, version: job.version },
+            }),
+          )
+        : await take(client.POST('/api/jobs', { body }));
+      dropDraft(draftKey);
+      restored = false;
+      onsaved(kept);
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      errors = error.fields;
+      trouble = error;
+      focusFirstError();
+    } finally {
+      busy = false;
+    }
+  }
+
+  function focusFirstError() {
+    requestAnimationFrame(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
+  }
+
+  onMount(() => offer([{ key: 'Enter', words: 'Save the intake and go on', run: () => void save() }]));
+
+  const known = (yes: string, no: string) => [
+    { value: 'unknown' as const, label: 'Not known' },
+    { value: 'yes' as const, label: yes },
+    { value: 'no' as const, label: no },
+  ];
+</script>
+
+{#if job && job.gates.length}
+  <div class="gates"><Gates {job} onchange={() => onchange?.()} /></div>
+{/if}
+{#if restored}
+  <div class="gates">
+    <Notice title="Unsaved typing was brought back.">
+      {#snippet actions()}
+        <Button
+          onclick={() => {
+            form = { ...saved };
+            restored = false;
+          }}>Drop it</Button
+        >
+      {/snippet}
+    </Notice>
+  </div>
+{/if}
+
+<form
+  onsubmit={(e) => {
+    e.preventDefault();
+    void save();
+  }}
+>
+  <section>
+    <h2>Whose and what</h2>
+    <div class="grid">
+      <TextField
+        label="Customer"
+        name="customer_name"
+        bind:value={form.customer_name}
+        error={errors.customer_name}
+        needed
+        suggestions={suggestions.customer_name ?? []}
+        onfocus={() => void suggest('customer_name')}
+        focusFirst={!job}
+      />
+      <TextField
+        label="How to reach them"
+        name="customer_contact"
+        bind:value={form.customer_contact}
+        error={errors.customer_contact}
+      />
+      <Choice
+        legend="Device"
+        name="kind"
+        wide
+        bind:value={form.kind}
+        options={Object.entries(KINDS).map(([value, label]) => ({ value: value as IntakeForm['kind'], label }))}
+      />
+      <TextField
+        label="Maker"
+        name="maker"
+        bind:value={form.maker}
+        error={errors.maker}
+        suggestions={suggestions.maker ?? []}
+        onfocus={() => void suggest('maker')}
+      />
+      <TextField
+        label="Model"
+        name="model"
+        bind:value={form.model}
+        error={errors.model}
+        needed
+        suggestions={suggestions.model ?? []}
+        onfocus={() => void suggest('model')}
+      />
+      <TextField
+        label="Symptom, in the customer's words"
+        name="symptom"
+        wide
+        lines={3}
+        bind:value={form.symptom}
+        error={errors.symptom}
+      />
+    </div>
+  </section>
+  <section>
+    <h2>Its life</h2>
+    <div class="grid">
+      <TextField
+        label="Age"
+        name="age_months"
+        numeric
+        unit="months"
+        bind:value={form.age_months}
+        error={errors.age_months}
+      />
+      <TextField
+        label="Since the last service"
+        name="months_since_service"
+        numeric
+        unit="months"
+        bind:value={form.months_since_service}
+        error={errors.months_since_service}
+      />
+      <Choice
+        legend="Surroundings"
+        name="surroundings"
+        wide
+        bind:value={form.surroundings}
+        options={[
+          { value: 'unknown', label: 'Not known' },
+          { value: 'normal', label: 'Clean' },
+          { value: 'dusty', label: 'Dusty' },
+          { value: 'pets', label: 'Pets' },
+          { value: 'smoke', label: 'Smoke' },
+        ]}
+      />
+      <TextField
+        label="Where it lives"
+        name="lives"
+        bind:value={form.lives}
+        error={errors.lives}
+        hint="Lap, dock, lid closed, shelf, carpet"
+      />
+      <TextField
+        label="Interface from the factory"
+        name="factory_interface"
+        bind:value={form.factory_interface}
+        error={errors.factory_interface}
+        suggestions={suggestions.factory_interface ?? []}
+        onfocus={() => void suggest('factory_interface')}
+      />
+    </div>
+  </section>
+  <section>
+    <h2>Before anyone opens it</h2>
+    <div class="grid">
+      <Choice legend="Backup done" name="backup_done" bind:value={form.backup_done} options={known('Yes', 'No')} />
+      <Choice
+        legend="Warranty"
+        name="warranty"
+        bind:value={form.warranty}
+        options={[
+          { value: 'unknown', label: 'Not known' },
+          { value: 'running', label: 'Running' },
+          { value: 'over', label: 'Over' },
+        ]}
+      />
+      <Choice
+        legend="Tamper seal"
+        name="seal"
+        bind:value={form.seal}
+        options={[
+          { value: 'unknown', label: 'Not known' },
+          { value: 'intact', label: 'Intact' },
+          { value: 'broken', label: 'Broken' },
+          { value: 'none', label: 'None' },
+        ]}
+      />
+      <div class="ticks">
+        <Tick label="Battery swollen" tone="halt" bind:checked={form.battery_swollen} />
+        <Tick label="Traces of liquid" bind:checked={form.liquid_damage} />
+      </div>
+    </div>
+  </section>
+  <section>
+    <h2>Limits, if known</h2>
+    <div class="grid three">
+      <TextField
+        label="Processor power"
+        name="power_limit_cpu_w"
+        numeric
+        unit="W"
+        bind:value={form.power_limit_cpu_w}
+        error={errors.power_limit_cpu_w}
+      />
+      <TextField
+        label="Graphics power"
+        name="power_limit_gpu_w"
+        numeric
+        unit="W"
+        bind:value={form.power_limit_gpu_w}
+        error={errors.power_limit_gpu_w}
+      />
+      <TextField
+        label="Temperature"
+        name="limit_c"
+        numeric
+        unit="°C"
+        bind:value={form.limit_c}
+        error={errors.limit_c}
+      />
+    </div>
+  </section>
+  {#if trouble}
+    <Notice tone="care" title={trouble.body.detail}>
+      {trouble.body.remedy}
+      {#snippet actions()}
+        {#if trouble?.body.reason === 'stale'}<Button onclick={() => onchange?.()}>Load the newer state</Button>{/if}
+      {/snippet}
+    </Notice>
+  {/if}
+  <footer>
+    <Button kind="main" type="submit" {busy} key="Enter">{job ? 'Save the intake' : 'Take it in'}</Button>
+    {#if changed}<span class="quiet">Not saved yet; kept in this browser.</span>{/if}
+  </footer>
+</form>
+
+<style>
+  .gates {
+    margin-bottom: var(--gap-4);
+  }
+  section {
+    padding: var(--gap-4) 0 var(--gap-5);
+    border-top: var(--line) solid var(--rule);
+    display: grid;
+    grid-template-columns: 11rem minmax(0, 1fr);
+    gap: var(--gap-4);
+  }
+  h2 {
+    font-size: var(--size-2);
+  }
+  .grid {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: var(--gap-4);
+  }
+  .three {
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+  }
+  .ticks {
+    display: flex;
+    flex-wrap: wrap;
+    gap: var(--gap-2);
+    align-items: end;
+  }
+  footer {
+    display: flex;
+    align-items: center;
+    gap: var(--gap-4);
+    padding-top: var(--gap-4);
+  }
+  @media (max-width: 1100px) {
+    section {
+      grid-template-columns: 1fr;
+      gap: var(--gap-3);
+    }
+  }
+  @media (max-width: 640px) {
+    .grid,
+    .three {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,72 @@
+<script lang="ts">
+  import type { Run, SideName } from '../../lib/api';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import ConditionsForm from './ConditionsForm.svelte';
+  import type { JobState } from './job.svelte';
+  import LogPanel from './LogPanel.svelte';
+  import NoisePanel from './NoisePanel.svelte';
+  import SpotPanel from './SpotPanel.svelte';
+
+  interface Props {
+    state: JobState;
+    side: SideName;
+    onnext: () => void;
+    nextName: string | undefined;
+  }
+  let { state: kept, side, onnext, nextName }: Props = $props();
+  const run = $derived(side === 'before' ? kept.before : kept.after);
+  const keep = (next: Run) => kept.keepRun(next);
+</script>
+
+{#if run}
+  <div class="head">
+    <h2>{side === 'before' ? 'Before: how hot does it come in?' : 'After: the same recipe again'}</h2>
+    {#if run.trace}<Button kind="main" onclick={onnext}>Go on to {nextName}</Button>{/if}
+  </div>
+  {#if run.prefilled}
+    <div class="gap">
+      <Notice title="The Before recipe is filled in."
+        >Change only what really was different, note the room, and save.</Notice
+      >
+    </div>
+  {/if}
+  <LogPanel jobId={kept.id} {run} {side} onrun={keep} />
+  <div class="two">
+    <ConditionsForm jobId={kept.id} {run} {side} onrun={keep} onreload={() => void kept.load()} />
+    <div class="right">
+      <NoisePanel jobId={kept.id} {run} {side} onrun={keep} />
+      <SpotPanel jobId={kept.id} {run} {side} onrun={keep} />
+    </div>
+  </div>
+{/if}
+
+<style>
+  .head {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: var(--gap-4);
+    min-height: var(--target);
+    margin-bottom: var(--gap-4);
+  }
+  .gap {
+    margin-bottom: var(--gap-4);
+  }
+  .two {
+    display: grid;
+    grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
+    gap: var(--gap-6);
+    margin-top: var(--gap-6);
+  }
+  .right {
+    display: grid;
+    gap: var(--gap-6);
+    align-content: start;
+  }
+  @media (max-width: 760px) {
+    .two {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

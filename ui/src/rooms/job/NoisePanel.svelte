@@ -1,0 +1,137 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { client, Problem, take, type Run, type SideName } from '../../lib/api';
+  import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
+  import { fixed, parseNumber } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import { say } from '../../lib/toasts.svelte';
+  import ReadingList from './ReadingList.svelte';
+
+  interface Props {
+    jobId: string;
+    run: Run;
+    side: SideName;
+    onrun: (run: Run) => Promise<void>;
+  }
+  let { jobId, run, side, onrun }: Props = $props();
+
+  const last = untrack(() => run.noise.at(-1));
+  const draftKey = untrack(() => `noise:${jobId}:${side}`);
+  const blank = {
+    level_db: '',
+    background_db: last?.background_db === null || !last ? '' : String(last.background_db),
+    place: last?.place ?? '',
+    distance_m: last?.distance_m ? String(last.distance_m) : '',
+  };
+  let form = $state({ ...blank, ...readDraft<typeof blank>(draftKey) });
+  let errors = $state<Record<string, string>>({});
+  const path = $derived({ job_id: jobId, side });
+
+  // The draft follows the typing, so that a reload or a refusal loses nothing.
+  $effect(() => {
+    if (form.level_db) keepDraft(draftKey, form);
+  });
+
+  async function add() {
+    errors = {};
+    const level = parseNumber(form.level_db);
+    const background = parseNumber(form.background_db);
+    const distance = parseNumber(form.distance_m);
+    if (level === null || Number.isNaN(level)) errors.level_db = 'Type the level the meter shows.';
+    if (Number.isNaN(background)) errors.background_db = 'This is no number.';
+    if (Number.isNaN(distance)) errors.distance_m = 'This is no number.';
+    if (Object.keys(errors).length || level === null) return;
+    try {
+      const body = { level_db: level, background_db: background, place: form.place, distance_m: distance };
+      await onrun(await take(client.POST('/api/jobs/{job_id}/runs/{side}/noise', { params: { path }, body })));
+      form.level_db = '';
+      dropDraft(draftKey);
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      errors = error.fields;
+      if (!Object.keys(errors).length) errors.level_db = `${error.body.detail} ${error.body.remedy}`;
+    }
+  }
+
+  async function remove(id: string) {
+    const full = { ...path, what: 'noise' as const, row_id: id };
+    await onrun(
+      await take(client.DELETE('/api/jobs/{job_id}/runs/{side}/{what}/{row_id}', { params: { path: full } })),
+    );
+    say('The noise reading was taken off.', {
+      undo: async () =>
+        onrun(
+          await take(client.POST('/api/jobs/{job_id}/runs/{side}/{what}/{row_id}/restore', { params: { path: full } })),
+        ),
+    });
+  }
+
+  const rows = $derived(
+    run.noise.map((n) => ({
+      id: n.id,
+      value: fixed(n.level_db, 1),
+      unit: 'dB',
+      text: [
+        n.place,
+        n.distance_m ? `${n.distance_m} m` : '',
+        n.background_db === null ? '' : `background ${fixed(n.background_db, 1)}`,
+      ]
+        .filter(Boolean)
+        .join(', '),
+    })),
+  );
+</script>
+
+<section>
+  <h3>Noise, by the meter</h3>
+  {#if run.noise_figure}
+    <p>
+      <strong>{fixed(run.noise_figure.level_db, 1)} dB</strong>
+      <span class="quiet">
+        mean by energy of {run.noise_figure.readings}, background taken out{run.noise_figure.upper_bound
+          ? '; an upper bound, the room is too loud'
+          : ''}
+      </span>
+    </p>
+  {/if}
+  <ReadingList {rows} onremove={(id) => void remove(id)} />
+  <form
+    onsubmit={(e) => {
+      e.preventDefault();
+      void add();
+    }}
+  >
+    <TextField label="Level" name="level_db" numeric unit="dB" bind:value={form.level_db} error={errors.level_db} />
+    <TextField
+      label="Background"
+      name="background_db"
+      numeric
+      unit="dB"
+      bind:value={form.background_db}
+      error={errors.background_db}
+    />
+    <TextField label="Place" name="place" bind:value={form.place} error={errors.place} />
+    <TextField
+      label="Distance"
+      name="distance_m"
+      numeric
+      unit="m"
+      bind:value={form.distance_m}
+      error={errors.distance_m}
+    />
+    <Button type="submit">Add the reading</Button>
+  </form>
+</section>
+
+<style>
+  section {
+    display: grid;
+    gap: var(--gap-3);
+  }
+  form {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: var(--gap-3) var(--gap-4);
+  }
+</style>

@@ -1,0 +1,122 @@
+<script lang="ts">
+  import type { Job, Run } from '../../lib/api';
+  import { figure } from '../../lib/format';
+
+  interface Props {
+    job: Job;
+    before: Run | null;
+    after: Run | null;
+  }
+  let { job, before, after }: Props = $props();
+
+  const open = $derived([
+    ...job.gates.filter((g) => g.severity === 'stop').map((g) => ({ text: g.reason, stage: 'intake', halt: true })),
+    ...job.gates
+      .filter((g) => g.severity === 'acknowledge' && !g.acknowledged_by)
+      .map((g) => ({ text: `To settle: ${g.reason}`, stage: 'intake', halt: false })),
+    ...(job.stage === 'stopped' || job.stage === 'done'
+      ? []
+      : [
+          ...(before?.trace ? [] : [{ text: 'Before: no log yet', stage: 'before', halt: false }]),
+          ...(before?.trace && before.room_c === null
+            ? [{ text: 'Before: the room is not noted', stage: 'before', halt: false }]
+            : []),
+          ...(job.fit_done ? [] : [{ text: 'Fit: not closed', stage: 'fit', halt: false }]),
+          ...(after?.trace ? [] : [{ text: 'After: no log yet', stage: 'after', halt: false }]),
+          ...(after?.trace && after.room_c === null
+            ? [{ text: 'After: the room is not noted', stage: 'after', halt: false }]
+            : []),
+          ...(job.price_cents === null ? [{ text: 'Price not set', stage: 'handover', halt: false }] : []),
+        ]),
+  ]);
+  const rows = $derived(
+    [
+      { name: 'room', unit: '°C', values: [before?.room_c, after?.room_c].map((v) => figure(v, '°C')) },
+      { name: 'noise', unit: 'dB', values: [before, after].map((r) => figure(r?.noise_figure?.level_db, 'dB')) },
+    ].filter((r) => r.values.some((v) => v !== 'not known')),
+  );
+</script>
+
+<div class="items">
+  <h2>Still open</h2>
+  {#if open.length}
+    <ul>
+      {#each open as item (item.text)}
+        <li class:halt={item.halt}>
+          {#if job.reachable.includes(item.stage)}<a href="/jobs/{job.id}/{item.stage}">{item.text}</a
+            >{:else}{item.text}{/if}
+        </li>
+      {/each}
+    </ul>
+  {:else}
+    <p class="quiet">Nothing is open.</p>
+  {/if}
+  {#if rows.length}
+    <h2>Conditions</h2>
+    <table>
+      <thead>
+        <tr><td></td><th scope="col" class="before">before</th><th scope="col" class="after">after</th></tr>
+      </thead>
+      <tbody>
+        {#each rows as row (row.name)}
+          <tr>
+            <th scope="row">{row.name}, {row.unit}</th>
+            {#each row.values as value, i (i)}<td class={i ? 'after' : 'before'}
+                >{value === 'not known' ? '–' : value}</td
+              >{/each}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+</div>
+
+<style>
+  h2 {
+    margin: var(--gap-5) 0 var(--gap-2);
+    font-size: var(--size-2);
+  }
+  ul {
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    position: relative;
+    padding: var(--gap-1) 0 var(--gap-1) 1.5rem;
+  }
+  li::before {
+    content: '';
+    position: absolute;
+    left: 0.15rem;
+    top: 0.6rem;
+    width: 0.7rem;
+    height: 0.7rem;
+    border: 2px solid var(--ink);
+    border-radius: 50%;
+  }
+  .halt {
+    color: var(--halt);
+    font-weight: 620;
+  }
+  .halt::before {
+    border-color: var(--halt);
+    border-radius: 0;
+    background: var(--halt);
+  }
+  table {
+    width: 100%;
+    border-collapse: collapse;
+  }
+  th,
+  td {
+    padding: 3px 0;
+    border-bottom: 1px solid var(--rule);
+    text-align: right;
+    font-weight: 400;
+  }
+  tbody th {
+    text-align: left;
+    color: var(--soft);
+  }
+</style>

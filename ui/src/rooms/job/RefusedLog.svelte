@@ -1,0 +1,63 @@
+<script lang="ts">
+  import type { Problem } from '../../lib/api';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import Pick from '../../lib/parts/Pick.svelte';
+  import { ROLES } from '../../lib/words';
+
+  interface Props {
+    problem: Problem;
+    file: File;
+    onretry: (options: { roles?: Record<string, string | null>; again?: boolean }) => void;
+    ondrop: () => void;
+  }
+  let { problem, file, onretry, ondrop }: Props = $props();
+  const nameable = $derived(problem.body.reason === 'no_temperature' && problem.body.headers.length > 0);
+  let header = $state('');
+  let role = $state('cpu_temperature');
+  const temperatures = ['cpu_temperature', 'gpu_temperature', 'gpu_hotspot'];
+</script>
+
+<Notice tone="care" title={problem.body.detail}>
+  <p>{problem.body.remedy}</p>
+  {#if nameable}
+    <div class="name">
+      <Pick
+        label="This column"
+        name="header"
+        bind:value={header}
+        options={[
+          { value: '', label: 'choose a column' },
+          ...problem.body.headers.map((h) => ({ value: h, label: h })),
+        ]}
+      />
+      <Pick
+        label="holds the"
+        name="role"
+        bind:value={role}
+        options={temperatures.map((r) => ({ value: r, label: (ROLES[r] ?? r).toLowerCase() }))}
+      />
+    </div>
+  {/if}
+  {#snippet actions()}
+    {#if nameable}
+      <Button kind="main" disabled={!header} onclick={() => onretry({ roles: { [header]: role } })}
+        >Read it again like this</Button
+      >
+    {:else if problem.body.reason === 'same_file_elsewhere'}
+      <Button onclick={() => onretry({ again: true })}>Use it here as well</Button>
+    {:else if ['offline', 'stopped', 'broken_off'].includes(problem.body.reason)}
+      <Button kind="main" onclick={() => onretry({})}>Send {file.name} again</Button>
+    {/if}
+    <Button onclick={ondrop}>Choose another file</Button>
+  {/snippet}
+</Notice>
+
+<style>
+  .name {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: var(--gap-3);
+    margin-top: var(--gap-2);
+  }
+</style>

@@ -1,0 +1,107 @@
+<script lang="ts">
+  import { client, Problem, take, type Run, type SideName } from '../../lib/api';
+  import { fixed, parseNumber } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import Choice from '../../lib/parts/Choice.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import { say } from '../../lib/toasts.svelte';
+  import { SPOTS } from '../../lib/words';
+  import ReadingList from './ReadingList.svelte';
+
+  interface Props {
+    jobId: string;
+    run: Run;
+    side: SideName;
+    onrun: (run: Run) => Promise<void>;
+  }
+  let { jobId, run, side, onrun }: Props = $props();
+
+  let form = $state({ spot: 'exhaust' as 'exhaust' | 'skin' | 'heatsink', reading_c: '', place: '' });
+  let errors = $state<Record<string, string>>({});
+  const path = $derived({ job_id: jobId, side });
+
+  async function add() {
+    errors = {};
+    const reading = parseNumber(form.reading_c);
+    if (reading === null || Number.isNaN(reading)) {
+      errors.reading_c = 'Type the temperature in °C.';
+      return;
+    }
+    try {
+      const body = { ...form, reading_c: reading };
+      await onrun(await take(client.POST('/api/jobs/{job_id}/runs/{side}/spot', { params: { path }, body })));
+      form.reading_c = '';
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      errors = error.fields;
+      if (!Object.keys(errors).length) errors.reading_c = `${error.body.detail} ${error.body.remedy}`;
+    }
+  }
+
+  async function remove(id: string) {
+    const full = { ...path, what: 'spot' as const, row_id: id };
+    await onrun(
+      await take(client.DELETE('/api/jobs/{job_id}/runs/{side}/{what}/{row_id}', { params: { path: full } })),
+    );
+    say('The spot reading was taken off.', {
+      undo: async () =>
+        onrun(
+          await take(client.POST('/api/jobs/{job_id}/runs/{side}/{what}/{row_id}/restore', { params: { path: full } })),
+        ),
+    });
+  }
+
+  const rows = $derived(
+    run.spots.map((s) => ({
+      id: s.id,
+      value: fixed(s.reading_c, 1),
+      unit: '°C',
+      text: [SPOTS[s.spot], s.place].filter(Boolean).join(', '),
+    })),
+  );
+</script>
+
+<section>
+  <h3>Spots under load, by the probe</h3>
+  <ReadingList {rows} onremove={(id) => void remove(id)} />
+  <form
+    onsubmit={(e) => {
+      e.preventDefault();
+      void add();
+    }}
+  >
+    <Choice
+      legend="Spot"
+      name="spot"
+      wide
+      bind:value={form.spot}
+      options={[
+        { value: 'exhaust', label: 'Exhaust' },
+        { value: 'skin', label: 'Skin' },
+        { value: 'heatsink', label: 'Heatsink' },
+      ]}
+    />
+    <TextField
+      label="Reading"
+      name="reading_c"
+      numeric
+      unit="°C"
+      bind:value={form.reading_c}
+      error={errors.reading_c}
+    />
+    <TextField label="Where exactly" name="spot_place" bind:value={form.place} error={errors.place} />
+    <Button type="submit">Add the spot</Button>
+  </form>
+</section>
+
+<style>
+  section {
+    display: grid;
+    gap: var(--gap-3);
+  }
+  form {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: var(--gap-3) var(--gap-4);
+  }
+</style>

@@ -1,0 +1,81 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import type { Job, Verdict } from '../../lib/api';
+  import { offer } from '../../lib/keys.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import Working from '../../lib/parts/Working.svelte';
+  import BothChart from './BothChart.svelte';
+  import ConditionTable from './ConditionTable.svelte';
+  import EffectTable from './EffectTable.svelte';
+  import Headline from './Headline.svelte';
+
+  interface Props {
+    job: Job;
+    verdict: Verdict;
+    onnext: () => void;
+  }
+  let { job, verdict, onnext }: Props = $props();
+  onMount(() => offer([{ key: 'Enter', words: 'Go on to Hand over', run: onnext }]));
+</script>
+
+<Headline {verdict} />
+<ul class="reasons">
+  {#each verdict.reasons as reason (reason)}<li>{reason}</li>{/each}
+</ul>
+{#each verdict.notes as note (note)}
+  <div class="gap"><Notice tone="care">{note}</Notice></div>
+{/each}
+{#if verdict.exhaust}
+  <div class="gap">
+    <Notice tone={verdict.exhaust_explained ? 'note' : 'care'} title="The exhaust got hotter">{verdict.exhaust}</Notice>
+  </div>
+{/if}
+<BothChart jobId={job.id} {verdict} />
+<div class="gap"><EffectTable effects={verdict.effects} /></div>
+<p class="quiet small">U is the expanded uncertainty, k = 2. A change smaller than U is not claimed.</p>
+<Working>
+  <dl>
+    {#each verdict.effects as e (e.quantity)}
+      <dt>{e.words}</dt>
+      <dd>{e.working}</dd>
+    {/each}
+  </dl>
+  <p class="quiet small">
+    Uncertainty after JCGM 100: sensor, room thermometer, run to run and the spread in the window, combined in
+    quadrature; what the same sensor adds to both runs cancels in the change.
+  </p>
+</Working>
+<Working summary="Conditions, side by side"><ConditionTable conditions={verdict.conditions} /></Working>
+<footer><Button kind="main" key="Enter" onclick={onnext}>Go on to Hand over</Button></footer>
+
+<style>
+  .reasons {
+    margin: var(--gap-2) 0 var(--gap-4);
+    padding: 0;
+    list-style: none;
+    color: var(--soft);
+    max-width: 46rem;
+  }
+  .gap {
+    margin: var(--gap-4) 0;
+  }
+  .small {
+    font-size: var(--size-0);
+  }
+  dl {
+    display: grid;
+    grid-template-columns: max-content 1fr;
+    gap: var(--gap-1) var(--gap-4);
+    margin: 0 0 var(--gap-3);
+  }
+  dt {
+    font-weight: 620;
+  }
+  dd {
+    margin: 0;
+  }
+  footer {
+    margin-top: var(--gap-5);
+  }
+</style>

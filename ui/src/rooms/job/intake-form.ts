@@ -1,0 +1,79 @@
+// The intake form as typed, and what is sent of it.
+import type { Job, Schemas } from '../../lib/api';
+import { parseNumber } from '../../lib/format';
+
+export interface IntakeForm {
+  customer_name: string;
+  customer_contact: string;
+  kind: 'laptop' | 'console' | 'handheld' | 'other';
+  maker: string;
+  model: string;
+  symptom: string;
+  age_months: string;
+  months_since_service: string;
+  surroundings: 'normal' | 'dusty' | 'pets' | 'smoke' | 'unknown';
+  lives: string;
+  warranty: 'running' | 'over' | 'unknown';
+  seal: 'intact' | 'broken' | 'none' | 'unknown';
+  backup_done: 'yes' | 'no' | 'unknown';
+  battery_swollen: boolean;
+  liquid_damage: boolean;
+  factory_interface: string;
+  power_limit_cpu_w: string;
+  power_limit_gpu_w: string;
+  limit_c: string;
+}
+
+const NUMBERS = ['age_months', 'months_since_service', 'power_limit_cpu_w', 'power_limit_gpu_w', 'limit_c'] as const;
+const WHOLE = new Set<string>(['age_months', 'months_since_service']);
+
+export function emptyForm(): IntakeForm {
+  return {
+    customer_name: '',
+    customer_contact: '',
+    kind: 'laptop',
+    maker: '',
+    model: '',
+    symptom: '',
+    age_months: '',
+    months_since_service: '',
+    surroundings: 'unknown',
+    lives: '',
+    warranty: 'unknown',
+    seal: 'unknown',
+    backup_done: 'unknown',
+    battery_swollen: false,
+    liquid_damage: false,
+    factory_interface: '',
+    power_limit_cpu_w: '',
+    power_limit_gpu_w: '',
+    limit_c: '',
+  };
+}
+
+export function formOf(job: Job): IntakeForm {
+  const form: Record<string, unknown> = { ...emptyForm() };
+  for (const key of Object.keys(form)) {
+    const value = job[key as keyof Job];
+    form[key] = typeof value === 'number' ? String(value) : (value ?? '');
+  }
+  return form as unknown as IntakeForm;
+}
+
+export type Checked = { body: Schemas['IntakeIn']; errors: null } | { body: null; errors: Record<string, string> };
+
+/** What can be told wrong without asking the server: empty names and words where numbers belong. */
+export function check(form: IntakeForm): Checked {
+  const errors: Record<string, string> = {};
+  if (!form.customer_name.trim()) errors.customer_name = 'This is needed: it stands on the record.';
+  if (!form.model.trim()) errors.model = 'This is needed: at least what it is called.';
+  const numbers: Record<string, number | null> = {};
+  for (const key of NUMBERS) {
+    const value = parseNumber(form[key]);
+    if (Number.isNaN(value)) errors[key] = `“${form[key]}” is no number. Leave it empty if it is not known.`;
+    else if (value !== null && WHOLE.has(key) && !Number.isInteger(value)) errors[key] = 'Whole months, please.';
+    else numbers[key] = value;
+  }
+  if (Object.keys(errors).length) return { body: null, errors };
+  return { body: { ...form, ...numbers } as unknown as Schemas['IntakeIn'], errors: null };
+}

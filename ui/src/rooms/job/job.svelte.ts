@@ -1,0 +1,43 @@
+// One job on the page: the job itself, its runs and its verdict, loaded together and kept in step.
+import { client, Problem, take, type Job, type Run, type SideName, type Verdict } from '../../lib/api';
+
+export class JobState {
+  job = $state<Job | null>(null);
+  before = $state<Run | null>(null);
+  after = $state<Run | null>(null);
+  verdict = $state<Verdict | null>(null);
+  trouble = $state('');
+  readonly id: string;
+
+  constructor(id: string) {
+    this.id = id;
+  }
+
+  async load(): Promise<void> {
+    const params = { path: { job_id: this.id } };
+    const side = (name: SideName) => ({ params: { path: { job_id: this.id, side: name } } });
+    try {
+      const [job, before, after] = await Promise.all([
+        take(client.GET('/api/jobs/{job_id}', { params })),
+        take(client.GET('/api/jobs/{job_id}/runs/{side}', side('before'))),
+        take(client.GET('/api/jobs/{job_id}/runs/{side}', side('after'))),
+      ]);
+      this.verdict =
+        before.trace && after.trace ? await take(client.GET('/api/jobs/{job_id}/verdict', { params })) : null;
+      this.job = job;
+      this.before = before;
+      this.after = after;
+      this.trouble = '';
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      this.trouble = `${error.body.detail} ${error.body.remedy}`;
+    }
+  }
+
+  /** The server's answer to a write on one run; the job's own figures follow. */
+  async keepRun(run: Run): Promise<void> {
+    if (run.side === 'before') this.before = run;
+    else this.after = run;
+    await this.load();
+  }
+}

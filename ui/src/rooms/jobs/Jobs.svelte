@@ -1,0 +1,102 @@
+<script lang="ts">
+  import { client, take, type Job } from '../../lib/api';
+  import { day } from '../../lib/format';
+  import Owl from '../../lib/glyphs/Owl.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+  import { VERDICTS } from '../../lib/words';
+
+  const STEP = 25;
+  let jobs = $state<Job[] | null>(null);
+  let total = $state(0);
+  let offset = $state(0);
+
+  // The page of jobs follows the offset.
+  $effect(() => {
+    const at = offset;
+    void take(client.GET('/api/jobs', { params: { query: { all: true, limit: STEP, offset: at } } })).then((page) => {
+      jobs = page.jobs;
+      total = page.total;
+    });
+  });
+</script>
+
+<div class="head">
+  <h1>All jobs</h1>
+  <Button kind="main" href="/jobs/new" key="n">Take a device in</Button>
+</div>
+{#if jobs?.length}
+  <table>
+    <thead>
+      <tr
+        ><td></td><th scope="col">Job</th><th scope="col">Device</th><th scope="col">Customer</th><th scope="col"
+          >Verdict</th
+        ><th scope="col">Handed over</th></tr
+      >
+    </thead>
+    <tbody>
+      {#each jobs as job (job.id)}
+        <tr>
+          <td class="owl"
+            ><Owl
+              before={job.glance_before}
+              after={job.glance_after}
+              verdict={job.verdict}
+              stopped={job.stage === 'stopped'}
+              size={52}
+              decorative
+            /></td
+          >
+          <th scope="row"><a href="/jobs/{job.id}">{job.number}</a></th>
+          <td>{job.model}</td>
+          <td>{job.customer_name}</td>
+          <td>{job.stage === 'stopped' ? 'Stopped for safety' : job.verdict ? VERDICTS[job.verdict] : '–'}</td>
+          <td>{job.handed_over_at ? day(job.handed_over_at) : 'on the bench'}</td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  {#if total > STEP}
+    <div class="pages">
+      <Button disabled={offset === 0} onclick={() => (offset = Math.max(0, offset - STEP))}>Newer</Button>
+      <span class="quiet">{offset + 1} to {Math.min(total, offset + STEP)} of {total}</span>
+      <Button disabled={offset + STEP >= total} onclick={() => (offset += STEP)}>Older</Button>
+    </div>
+  {/if}
+{:else if jobs}
+  <p class="quiet">No job yet. The first device you take in stands here.</p>
+{/if}
+
+<style>
+  .head,
+  .pages {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    margin-bottom: var(--gap-4);
+  }
+  .pages {
+    margin-top: var(--gap-4);
+  }
+  table {
+    width: 100%;
+    border-collapse: collapse;
+  }
+  th,
+  td {
+    padding: var(--gap-2) var(--gap-3) var(--gap-2) 0;
+    border-bottom: 1px solid var(--rule);
+    text-align: left;
+  }
+  thead th {
+    color: var(--soft);
+    font-weight: 400;
+  }
+  .owl {
+    width: 4rem;
+  }
+  th a {
+    display: inline-flex;
+    align-items: center;
+    min-height: var(--target);
+  }
+</style>

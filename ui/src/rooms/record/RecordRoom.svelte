@@ -1,0 +1,183 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { client, Problem, take, type CustomerRecord } from '../../lib/api';
+  import HeatLadder from '../../lib/charts/HeatLadder.svelte';
+  import { day, money } from '../../lib/format';
+  import Owl from '../../lib/glyphs/Owl.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import { CLEANED, INTERFACES, TARGETS } from '../../lib/words';
+  import BothChart from '../job/BothChart.svelte';
+  import ConditionTable from '../job/ConditionTable.svelte';
+  import EffectTable from '../job/EffectTable.svelte';
+  import Headline from '../job/Headline.svelte';
+
+  interface Props {
+    id: string;
+  }
+  let { id }: Props = $props();
+  let record = $state<CustomerRecord | null>(null);
+  let trouble = $state('');
+
+  onMount(async () => {
+    try {
+      record = await take(client.GET('/api/jobs/{job_id}/record', { params: { path: { job_id: id } } }));
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = `${error.body.detail} ${error.body.remedy}`;
+    }
+  });
+</script>
+
+{#if trouble}
+  <Notice tone="care">{trouble}</Notice>
+{:else if record}
+  {@const job = record.job}
+  <div class="bar no-print">
+    <Button href="/jobs/{job.id}/handover">Back to the job</Button>
+    <Button href="/api/jobs/{job.id}/record.pdf" download>As PDF</Button>
+    <Button onclick={() => print()}>Print</Button>
+  </div>
+  <article>
+    <header>
+      <div>
+        <p class="shop">{record.shop_name}</p>
+        <p class="quiet">
+          Record {job.number}, {job.maker}
+          {job.model}, {job.customer_name}, {day(job.handed_over_at ?? job.updated_at)}
+        </p>
+      </div>
+      <Owl
+        before={job.glance_before}
+        after={job.glance_after}
+        verdict={job.verdict}
+        stopped={job.stage === 'stopped'}
+        size={160}
+      />
+    </header>
+    {#if record.verdict}
+      <Headline verdict={record.verdict} level="h1" />
+    {:else}
+      <h1>Not measured on both sides yet</h1>
+    {/if}
+    {#if job.symptom}<p class="quiet">It came in with: “{job.symptom}”</p>{/if}
+    {#if record.verdict}
+      {#each record.verdict.reasons as reason (reason)}<p class="quiet">{reason}</p>{/each}
+      {#if record.verdict.exhaust}<p class="quiet">{record.verdict.exhaust}</p>{/if}
+      <div class="pictures">
+        <HeatLadder
+          before={record.verdict.before_ladder}
+          after={record.verdict.after_ladder}
+          culprit={record.verdict.culprit}
+        />
+        <BothChart jobId={job.id} verdict={record.verdict} pickable={false} height={340} />
+      </div>
+      <h2>What was measured</h2>
+      <EffectTable effects={record.verdict.effects} />
+      <p class="quiet small">U is the expanded uncertainty, k = 2. A change smaller than U is not claimed.</p>
+    {/if}
+    <div class="two">
+      <section>
+        <h2>What was done</h2>
+        {#if job.cleaned.length}<p>
+            Cleaned: {job.cleaned.map((c) => (CLEANED[c] ?? c).toLowerCase()).join(', ')}.
+          </p>{/if}
+        {#each record.items as item (item.id)}
+          <p>
+            {TARGETS[item.target]}: {(INTERFACES[item.kind] ?? item.kind).toLowerCase()}{item.product
+              ? `, ${item.product}`
+              : ''}{item.lot ? `, lot ${item.lot}` : ''}{item.amount === null
+              ? ''
+              : `, ${item.amount} ${item.amount_unit}`}.
+          </p>
+        {/each}
+        {#if job.fit_note}<p>{job.fit_note}</p>{/if}
+        {#each job.gates.filter((g) => g.acknowledged_by) as gate (gate.rule)}
+          <p class="quiet">
+            Agreed: {gate.reason} “{gate.words}” ({gate.acknowledged_by}, {day(gate.acknowledged_at)})
+          </p>
+        {/each}
+        {#if !job.cleaned.length && !record.items.length}<p class="quiet">Nothing is noted yet.</p>{/if}
+      </section>
+      <section>
+        <h2>Price and next service</h2>
+        <p>Price: <strong>{money(job.price_cents, record.currency)}</strong></p>
+        <p>Next service: <strong>{day(job.next_service_on)}</strong></p>
+        {#if job.handover_note}<p>{job.handover_note}</p>{/if}
+      </section>
+    </div>
+    {#if record.verdict}
+      <h2>How it was measured</h2>
+      <ConditionTable conditions={record.verdict.conditions.filter((c) => c.before !== null || c.after !== null)} />
+    {/if}
+  </article>
+{:else}
+  <p class="quiet" role="status">Opening the record …</p>
+{/if}
+
+<style>
+  .bar {
+    display: flex;
+    gap: var(--gap-3);
+    margin-bottom: var(--gap-4);
+  }
+  article {
+    padding: var(--gap-6);
+    border: 2px solid var(--ink);
+    border-radius: var(--round);
+    background: var(--sheet);
+    /* What is drawn hollow shows the sheet it lies on. */
+    --paper: var(--sheet);
+  }
+  header {
+    display: flex;
+    align-items: start;
+    justify-content: space-between;
+    gap: var(--gap-5);
+    margin-bottom: var(--gap-4);
+    border-bottom: 2px solid var(--ink);
+    padding-bottom: var(--gap-4);
+  }
+  .shop {
+    font-family: var(--font-head);
+    font-size: var(--size-3);
+    font-weight: 700;
+  }
+  .pictures {
+    display: grid;
+    grid-template-columns: 17.5rem minmax(0, 1fr);
+    gap: var(--gap-6);
+    align-items: start;
+    margin: var(--gap-5) 0;
+  }
+  h2 {
+    margin: var(--gap-5) 0 var(--gap-2);
+    font-size: var(--size-2);
+  }
+  .small {
+    margin-top: var(--gap-1);
+    font-size: var(--size-0);
+  }
+  .two {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: var(--gap-6);
+  }
+  @media (max-width: 900px) {
+    .pictures {
+      grid-template-columns: 1fr;
+    }
+  }
+  @media print {
+    article {
+      border: 0;
+      padding: 0;
+    }
+    .pictures {
+      grid-template-columns: 14rem minmax(0, 1fr);
+    }
+    section {
+      break-inside: avoid;
+    }
+  }
+</style>

@@ -1,0 +1,99 @@
+<script lang="ts">
+  import { Problem } from '../../lib/api';
+  import Owl from '../../lib/glyphs/Owl.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import { session, setUp, signIn, signInDemo } from '../../lib/session.svelte';
+
+  const setting = $derived(session.present?.set_up_needed ?? false);
+  let form = $state({ login: '', password: '', shop_name: '', name: '', code: location.hash.slice(1) });
+  let errors = $state<Record<string, string>>({});
+  let trouble = $state('');
+  let busy = $state(false);
+
+  async function run(work: () => Promise<void>) {
+    busy = true;
+    errors = {};
+    trouble = '';
+    try {
+      await work();
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      errors = error.fields;
+      if (!Object.keys(errors).length) trouble = `${error.body.detail} ${error.body.remedy}`;
+    } finally {
+      busy = false;
+    }
+  }
+
+  const blank = { measured: true, rise_k: 62, noise_db: 52, held_share: 0 };
+  const cool = { measured: true, rise_k: 38, noise_db: 38, held_share: 0 };
+</script>
+
+<main>
+  <div class="face"><Owl before={blank} after={cool} size={160} decorative /></div>
+  <h1>{setting ? 'Set up your shop' : 'Vivid Owl'}</h1>
+  <p class="quiet">
+    {setting ? 'This installation is empty. You become its first owner.' : 'Hot in, cool out, and proof of it.'}
+  </p>
+  {#if trouble}<Notice tone="care">{trouble}</Notice>{/if}
+  <form
+    onsubmit={(e) => {
+      e.preventDefault();
+      void run(() => (setting ? setUp({ ...form }) : signIn(form.login, form.password)));
+    }}
+  >
+    {#if setting}
+      <TextField label="Code from the terminal" name="code" bind:value={form.code} error={errors.code} needed />
+      <TextField
+        label="Name of the shop"
+        name="shop_name"
+        bind:value={form.shop_name}
+        error={errors.shop_name}
+        needed
+      />
+      <TextField label="Your name" name="name" bind:value={form.name} error={errors.name} needed />
+    {/if}
+    <TextField label="Login" name="login" bind:value={form.login} error={errors.login} autocomplete="username" needed />
+    <TextField
+      label="Password"
+      name="password"
+      type="password"
+      bind:value={form.password}
+      error={errors.password}
+      autocomplete={setting ? 'new-password' : 'current-password'}
+      hint={setting ? 'At least 10 characters' : ''}
+      needed
+    />
+    <Button kind="main" type="submit" {busy}>{setting ? 'Open the shop' : 'Sign in'}</Button>
+  </form>
+  {#if session.present?.demo_available}
+    <Button {busy} onclick={() => void run(signInDemo)}>Enter the demo shop</Button>
+  {/if}
+</main>
+
+<style>
+  main {
+    display: grid;
+    gap: var(--gap-4);
+    width: min(26rem, calc(100vw - 2rem));
+    margin: 8vh auto 0;
+  }
+  .face {
+    justify-self: center;
+  }
+  h1,
+  p {
+    text-align: center;
+  }
+  form {
+    display: grid;
+    gap: var(--gap-4);
+    padding: var(--gap-5);
+    border: 2px solid var(--ink);
+    border-radius: var(--round);
+    background: var(--sheet);
+    box-shadow: 7px 7px 0 var(--owl-tint);
+  }
+</style>
