@@ -74,9 +74,13 @@ def fan_laws(level_change_db: float, exponent_db: float = FAN_LEVEL_EXPONENT_DB)
     return FanLawRatios(speed, speed, 1.0 / speed)
 
 
+EXHAUST_SHOWN_K = 2.0  # two readings of one spot differ by less than this anyway; from memory
+RATIO_TOLERANCE = 1.05
+
+
 @dataclass(frozen=True)
 class ExhaustFinding:
-    """measured_ratio and allowed_ratio [1] of the exhaust rise; explained: the slower fan accounts for it."""
+    """measured_ratio and allowed_ratio [1] of the exhaust rise; explained: slower fan and power account for it."""
 
     measured_ratio: float
     allowed_ratio: float
@@ -85,35 +89,44 @@ class ExhaustFinding:
 
 
 def judge_exhaust(
-    before_c: float, before_room_c: float, after_c: float, after_room_c: float, level_change_db: float
+    before_c: float,
+    before_room_c: float,
+    after_c: float,
+    after_room_c: float,
+    level_change_db: float,
+    power_ratio: float = 1.0,
 ) -> ExhaustFinding | None:
-    """Explain a hotter exhaust after a service, or warn. None when the exhaust did not get hotter.
+    """Explain a hotter exhaust after a service, or warn. None when the exhaust did not get hotter by 2 K or more.
 
     before_c: exhaust before [degC]
     before_room_c: room before [degC]
     after_c: exhaust after [degC]
     after_room_c: room after [degC]
     level_change_db: noise after less noise before [dB]
+    power_ratio: power after over power before [1], > 0; 1 when not known
     returns: ExhaustFinding or None
     raises: OutOfRange
-    range: equal power; 5 % is left for the readings' own tolerance
-    formula: fan laws
-    source: fan affinity laws; the paradox itself is common practice, no source
+    range: 5 % is left for the readings' own tolerance
+    formula: exhaust rise goes with power over flow; flow by the fan laws
+    source: fan affinity laws and first law; the paradox itself is common practice, no source
     """
     rise_before = before_c - require_room_c(before_room_c)
     rise_after = after_c - require_room_c(after_room_c)
-    if rise_before <= 0 or rise_after <= rise_before:
+    require_range("power_ratio", power_ratio, "", 0.01, 100.0)
+    if rise_before <= 0 or rise_after - rise_before < EXHAUST_SHOWN_K:
         return None
-    measured, allowed = rise_after / rise_before, fan_laws(level_change_db).exhaust_rise_ratio
-    explained = measured <= allowed * 1.05
+    measured = rise_after / rise_before
+    allowed = fan_laws(level_change_db).exhaust_rise_ratio * power_ratio
+    explained = measured <= allowed * RATIO_TOLERANCE
+    watts = f" and {power_ratio:.2f} times the watts" if abs(power_ratio - 1.0) > 0.02 else ""
     start = (
         f"The exhaust rise went from {rise_before:.0f} to {rise_after:.0f} K, {measured:.2f} times; "
-        f"{abs(level_change_db):.1f} dB {'less' if level_change_db <= 0 else 'more'} noise allows "
-        f"up to {allowed:.2f} times. "
+        f"{abs(level_change_db):.1f} dB {'less' if level_change_db <= 0 else 'more'} noise{watts} "
+        f"{'allow' if watts else 'allows'} up to {allowed:.2f} times. "
     )
     end = (
-        "That is no fault: the fan turns slower, so the same watts leave in less air."
+        "That is no fault: the fan turns slower, so the watts leave in less air."
         if explained
-        else "The fan does not explain it: check power, seating and vents."
+        else "That does not explain it: check power, seating and vents."
     )
     return ExhaustFinding(measured, allowed, explained, start + end)

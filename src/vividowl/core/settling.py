@@ -9,11 +9,12 @@ import numpy as np
 from vividowl.core.approach import fit_approach
 from vividowl.core.errors import NotEnoughData
 from vividowl.core.load import LoadPhase
-from vividowl.core.trace import Trace
+from vividowl.core.trace import Series, Trace, smooth
 
 REMAINING_SETTLED_K = 1.0
 SLOPE_SETTLED_K_PER_S = 0.1 / 60.0
 WINDOW_LEAST_S = 60.0
+SLOW_PART_FROM = 0.4
 
 
 @dataclass(frozen=True)
@@ -55,8 +56,8 @@ def find_settled_window(trace: Trace, load: LoadPhase) -> SettledWindow:
             remedy="Run the load for 10 minutes or longer.",
         )
     length = float(time[-1] - time[0])
-    # The first tenth belongs to die and base, whose fast rise a single slow term must not chase.
-    slow_from = begin + max(10.0, 0.1 * length) if length > 120.0 else begin
+    # The early part belongs to die, base and heatsink, whose faster rise a single slow term must not chase.
+    slow_from = begin + max(10.0, SLOW_PART_FROM * length) if length > 120.0 else begin
     part = time >= slow_from
     tail_s = max(WINDOW_LEAST_S, 0.2 * length)
     tail = time >= end - tail_s
@@ -65,17 +66,13 @@ def find_settled_window(trace: Trace, load: LoadPhase) -> SettledWindow:
     run = float(time[-1]) - slow_from
     trusted = fit.tau_s < 5.0 * length and fit.end_se < 10.0
     if not trusted:
+        # Either flat already, with nothing left to fit, or far from its end.
         flat = abs(slope) < SLOPE_SETTLED_K_PER_S and abs(slope) * length < REMAINING_SETTLED_K
+        if not flat:
+            return SettledWindow(max(begin, end - tail_s), end, False, None, None, None)
         level = float(values[tail].mean())
-        first = begin if flat else end - tail_s
-        return SettledWindow(
-            max(begin, first),
-            end,
-            flat,
-            0.0 if flat else None,
-            level if flat else None,
-            0.0 if flat else None,
-        )
+        from_s = min(_within(time, values, level, trace.interval_s), end - min(WINDOW_LEAST_S, 0.5 * length))
+        return SettledWindow(max(begin, from_s), end, True, 0.0, level, 0.0)
     remaining = fit.remaining_at(run)
     settled = abs(remaining) < REMAINING_SETTLED_K and abs(slope) < SLOPE_SETTLED_K_PER_S
     needed = 0.0
@@ -83,6 +80,13 @@ def find_settled_window(trace: Trace, load: LoadPhase) -> SettledWindow:
         # Both rules must hold: remaining below 1 K, and slope = remaining / tau below 0.1 K/min.
         goal = min(REMAINING_SETTLED_K, SLOPE_SETTLED_K_PER_S * fit.tau_s)
         needed = max(1.0, (fit.time_until(goal) - run) / 60.0)
-    from_s = slow_from + fit.time_until(REMAINING_SETTLED_K) if settled else end - tail_s
+    from_s = _within(time, values, fit.end, trace.interval_s) if settled else end - tail_s
     from_s = min(max(begin, from_s), end - min(WINDOW_LEAST_S, 0.5 * length))
     return SettledWindow(from_s, end, settled, remaining, fit.end, needed)
+
+
+def _within(time: Series, values: Series, final: float, interval_s: float) -> float:
+    """From when on the smoothed reading stays within 1 K of where it ends."""
+    steady = smooth(values, max(1, round(15.0 / max(interval_s, 0.05))))
+    outside = np.flatnonzero(np.abs(steady - final) > REMAINING_SETTLED_K)
+    return float(time[min(outside[-1] + 1, len(time) - 1)]) if len(outside) else float(time[0])

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import io
+import uuid
 from collections.abc import Callable
 from dataclasses import dataclass, field, replace
 from datetime import UTC, datetime, timedelta
@@ -87,7 +88,8 @@ def _stories() -> list[Story]:
               {}, ("fins", "fan", "contact", "old_interface"),
               ({"target": "cpu_die", "kind": "gallium_alloy", "product": "Quicksheen", "lot": "QS-11", "amount": 0.06,
                 "amount_unit": "g"},), "Nickel-plated cold plate. Parts around the die coated twice.", True,
-              Trial(replace(cured, interface=0.1), 23.1, Style(delimiter=";", decimal=","), noise_db=(45.8, 46.1, 45.9)),
+              Trial(replace(cured, interface=0.1), 23.1, Style(delimiter=";", decimal=","),
+                    noise_db=(45.8, 46.1, 45.9)),
               11800, "Yearly look at the alloy agreed.", True),
         Story(34, {**kind_laptop, "customer_name": "Pia Lindqvarn", "customer_contact": "555 0148", "maker": "Tessalay",
                    "model": "Quill 14", "symptom": "Asked for a repaste because a friend said so", "age_months": 7,
@@ -97,8 +99,8 @@ def _stories() -> list[Story]:
               Trial(fresh, 25.2, Style(stamp="iso"), noise_db=(40.4, 40.1)), 4500,
               "Nothing was gained and nothing was needed; half price.", True),
         Story(6, {"kind": "console", "customer_name": "Dimas Okonjo-Reyes", "customer_contact": "dimas@post.example",
-                  "maker": "Brannock", "model": "Basalt Home 2", "symptom": "Roars in the harbour level", "age_months": 38,
-                  "months_since_service": 38, "surroundings": "dusty", "lives": "low shelf, carpet",
+                  "maker": "Brannock", "model": "Basalt Home 2", "symptom": "Roars in the harbour level",
+                  "age_months": 38, "months_since_service": 38, "surroundings": "dusty", "lives": "low shelf, carpet",
                   "backup_done": "yes", "warranty": "over", "seal": "broken"},
               _CONSOLE_RECIPE,
               Trial(console, 24.0, Style(delimiter="\t", stamp="elapsed", graphics=True, repeat_header=True), 1500,
@@ -136,14 +138,15 @@ def _stories() -> list[Story]:
               _LAPTOP_RECIPE,
               Trial(replace(fresh, interface=0.45, sink=0.62, sustained_power=44), 21.8,
                    Style(delimiter=";", decimal=",", flag=False), noise_db=(44.0, 43.6))),
-        Story(0, {"kind": "handheld", "customer_name": "Mirek Solano", "customer_contact": "555 0190", "maker": "Pellanor",
-                  "model": "Tern Pocket", "symptom": "Too hot to hold at the left grip", "age_months": 12,
+        Story(0, {"kind": "handheld", "customer_name": "Mirek Solano", "customer_contact": "555 0190",
+                  "maker": "Pellanor",                  "model": "Tern Pocket",
+                  "symptom": "Too hot to hold at the left grip", "age_months": 12,
                   "surroundings": "normal", "warranty": "over", "seal": "broken", "backup_done": "yes"},
               {**_LAPTOP_RECIPE, "load_recipe": "Canyon demo, loop", "placement": "flat on the bench"},
               Trial(handheld, 24.0, Style(stamp="iso", fahrenheit=True), 900, (41.0, 41.3), 30.0, pass_s=150.0),
               {}, ("fins", "contact"), (_paste(),), "", True,
-              Trial(replace(handheld, interface=0.5), 24.3, Style(stamp="iso", fahrenheit=True), 900, (47.1, 47.4), 30.0,
-                   recipe={"fan_setting": "fixed, full"}, pass_s=150.0)),
+              Trial(replace(handheld, interface=0.5), 24.3, Style(stamp="iso", fahrenheit=True), 900,
+                    (47.1, 47.4), 30.0,                   recipe={"fan_setting": "fixed, full"}, pass_s=150.0)),
         Story(0, {**kind_laptop, "customer_name": "Sunniva Achterberg", "customer_contact": "555 0103",
                   "maker": "Ondervale", "model": "Marrow 15", "symptom": "Shuts down while rendering", "age_months": 52,
                   "surroundings": "dusty", "lives": "workshop, sawdust", "limit_c": 95.0}, {}),
@@ -180,15 +183,15 @@ def _play(workshop: Workshop, actor: Actor, story: Story, when: datetime, seed: 
     job = intake.create_job(workshop, actor, {**_BLANK, **story.intake}).job
     for rule, words in story.agreed.items():
         intake.acknowledge(workshop, actor, job.id, rule, words)
-    for offset, (side, test) in enumerate((("before", story.before), ("after", story.after))):
+    for offset, (side, trial) in enumerate((("before", story.before), ("after", story.after))):
         if side == "after" and (story.cleaned or story.items):
             for item in story.items:
                 fit.add_item(workshop, actor, job.id, item)
             version = intake.get_job(workshop, actor, job.id).job.version
             fit.save_fit(workshop, actor, job.id, version, cleaned=list(story.cleaned), note=story.fit_note,
                          done=story.fit_done)  # fmt: skip
-        if test is not None:
-            _measure(workshop, actor, job.id, side, story, test, when + timedelta(hours=3 * offset), seed + offset)
+        if trial is not None:
+            _measure(workshop, actor, job.id, side, story, trial, when + timedelta(hours=3 * offset), seed + offset)
     if story.price_cents is not None or story.handed_over:
         record = handover.get_record(workshop, actor, job.id)
         handover.hand_over(
@@ -199,21 +202,28 @@ def _play(workshop: Workshop, actor: Actor, story: Story, when: datetime, seed: 
 
 
 def _measure(
-    workshop: Workshop, actor: Actor, job_id: Any, side: str, story: Story, test: Trial, when: datetime, seed: int  # noqa: ANN401
-) -> None:  # fmt: skip
+    workshop: Workshop,
+    actor: Actor,
+    job_id: uuid.UUID,
+    side: str,
+    story: Story,
+    trial: Trial,
+    when: datetime,
+    seed: int,
+) -> None:
     version = measure.get_run(workshop, actor, job_id, side).version
-    conditions = {**_NO_RECIPE, **story.recipe, **test.recipe, "room_c": test.room_c}
+    conditions = {**_NO_RECIPE, **story.recipe, **trial.recipe, "room_c": trial.room_c}
     measure.save_run(workshop, actor, job_id, side, version, conditions)
-    trace = simulate(test.device, room_c=test.room_c, seed=seed, load_s=test.load_s, pass_s=test.pass_s)
-    data = write_log(trace, when, test.style, seed)
-    name = f"{when:%Y%m%d}-{side}.{'txt' if test.style.delimiter == chr(9) else 'csv'}"
+    trace = simulate(trial.device, room_c=trial.room_c, seed=seed, load_s=trial.load_s, pass_s=trial.pass_s)
+    data = write_log(trace, when, trial.style, seed)
+    name = f"{when:%Y%m%d}-{side}.{'txt' if trial.style.delimiter == chr(9) else 'csv'}"
     measure.receive_log(
         workshop, actor, job_id, side, io.BytesIO(data), expected=len(data), file_name=name, mapping={}, again=False
     )
-    for level in test.noise_db:
-        measure.add_noise(workshop, actor, job_id, side, {"level_db": level, "background_db": test.background_db,
+    for level in trial.noise_db:
+        measure.add_noise(workshop, actor, job_id, side, {"level_db": level, "background_db": trial.background_db,
                           "place": "vent, mark on the mat", "distance_m": 0.3})  # fmt: skip
-    for spot, reading_c, place in test.spots:
+    for spot, reading_c, place in trial.spots:
         measure.add_spot(workshop, actor, job_id, side, {"spot": spot, "reading_c": reading_c, "place": place})
 
 

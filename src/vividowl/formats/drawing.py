@@ -81,7 +81,7 @@ def owl_svg(before: Mapping[str, Any], after: Mapping[str, Any], verdict: str | 
 
 def ladder_svg(before: Ladder | None, after: Ladder | None, culprit: str | None) -> str:
     """Both ladders on one scale, standing on the floor that is the room."""
-    width, height, floor, top = 300.0, 300.0, 262.0, 34.0
+    width, height, floor, top = 276.0, 322.0, 270.0, 34.0
     ladders = [x for x in (before, after) if x is not None]
     if not ladders:
         return _svg(width, 24, [_text(0, 16, "No ladder: the room was not noted.", fill=SOFT)])
@@ -89,23 +89,24 @@ def ladder_svg(before: Ladder | None, after: Ladder | None, culprit: str | None)
     scale = (floor - top) / most
     parts = []
     for ladder, x, colour, hollow, word in (
-        (before, 104.0, BEFORE, True, "before"), (after, 208.0, AFTER, False, "after"),
+        (before, 104.0, BEFORE, True, "before"), (after, 196.0, AFTER, False, "after"),
     ):  # fmt: skip
         if ladder is None:
             continue
         parts += _one_ladder(ladder, x, floor, scale, colour, hollow, culprit if word == "before" else None)
         watts = f"{ladder.power:.0f} W" if ladder.power else "power not known"
-        parts.append(_text(x + 36, floor + 30, f"{word}, {watts}", size=10.5, fill=colour, anchor="middle"))
-    parts.append(f'<path d="M10 {floor}H290" stroke="{INK}" stroke-width="2.4"/>')
-    rooms = " / ".join(dict.fromkeys(f"{x.room_c:.1f} °C" for x in ladders))
-    parts.append(_text(10, floor + 14, f"room {rooms}", size=10.5, fill=SOFT))
+        parts.append(_text(x + 36, floor + 20, word, size=14, fill=colour, anchor="middle"))
+        parts.append(_text(x + 36, floor + 35, watts, size=14, fill=colour, anchor="middle"))
+        parts.append(_text(x + 36, floor + 50, f"{ladder.room_c:.1f} °C", size=14, fill=SOFT, anchor="middle"))
+    parts.append(f'<path d="M0 {floor}H{width:g}" stroke="{INK}" stroke-width="2.4"/>')
+    parts.append(_text(0, floor + 50, "room", size=14, fill=SOFT))
     return _svg(width, height, parts)
 
 
 def _one_ladder(
     ladder: Ladder, x: float, floor: float, scale: float, colour: str, hollow: bool, culprit: str | None
 ) -> list[str]:
-    parts, y, last_name = [], floor, floor + 12
+    parts, y, last_name = [], floor, floor + 18
     wide = 72.0
     for rung in ladder.rungs:
         high = max(1.5, rung.drop_k * scale)
@@ -115,15 +116,20 @@ def _one_ladder(
             f'stroke="{colour}" stroke-width="1.6"/>'
         )
         middle = y - high / 2 + 4
-        if high > 13:
+        if high > 16:
             ink = PAPER if not hollow else colour
-            parts.append(_text(x + wide / 2, middle, f"{rung.drop_k:.0f} K", fill=ink, anchor="middle", bold=True))
-        if hollow and last_name - middle > 11:
-            mark = "stops here: " if rung.name == culprit else ""
-            parts.append(_text(x - 6, middle, mark + rung.name, size=10.5, anchor="end", bold=bool(mark)))
-            last_name = middle
+            parts.append(
+                _text(x + wide / 2, middle, f"{rung.drop_k:.0f} K", size=14, fill=ink, anchor="middle", bold=True)
+            )
+        label = min(middle, last_name - 18, floor - 6)
+        if hollow:
+            here = rung.name == culprit
+            parts.append(_text(0, label - (8 if here else 0), rung.name, size=14, bold=here))
+            if here:
+                parts.append(_text(0, label + 8, "stops here", size=13, fill=colour, bold=True))
+            last_name = label - (8 if here else 0)
         y -= high
-    parts.append(_text(x + wide / 2, y - 6, f"{ladder.die_c:.0f} °C", size=13, fill=colour, anchor="middle", bold=True))
+    parts.append(_text(x + wide / 2, y - 6, f"{ladder.die_c:.0f} °C", size=18, fill=colour, anchor="middle", bold=True))
     return parts
 
 
@@ -132,7 +138,7 @@ def chart_svg(
     after: tuple[Sequence[float], Sequence[float], tuple[float, float]],
 ) -> str:
     """Die temperature of both runs from load onset; each settled window is a bar under the axis."""
-    width, height, left, right, top, bottom = 520.0, 230.0, 34.0, 512.0, 12.0, 176.0
+    width, height, left, right, top, bottom = 520.0, 290.0, 40.0, 512.0, 22.0, 216.0
     times = [*before[0], *after[0]]
     values = [*before[1], *after[1]]
     t0, t1 = min(times), max(times)
@@ -144,25 +150,27 @@ def chart_svg(
     def py(v: float) -> float:
         return bottom - (v - low) / ((high - low) or 1) * (bottom - top)
 
-    parts = []
+    parts = [_text(left - 5, 10, "°C", size=12, fill=SOFT, anchor="end")]
     step = 10 if high - low <= 60 else 20
     for v in range(low, high + 1, step):
         parts.append(f'<path d="M{left} {py(v):.1f}H{right}" stroke="{RULE}" stroke-width="0.8"/>')
-        parts.append(_text(left - 5, py(v) + 3.5, str(v), size=9.5, fill=SOFT, anchor="end"))
-    minute_step = next((m for m in (1, 2, 5, 10, 20, 30, 60, 120, 240) if (t1 - t0) / 60 / m <= 9), 600)
+        parts.append(_text(left - 5, py(v) + 3.5, str(v), size=13, fill=SOFT, anchor="end"))
+    minute_step = next((m for m in (1, 2, 5, 10, 20, 30, 60, 120, 240) if (t1 - t0) / 60 / m <= 7), 600)
     for minute in range(0, int(t1 // 60) + 1, minute_step):
         words = f"{minute} min" if minute else "load on"
-        parts.append(_text(px(minute * 60), bottom + 13, words, size=9.5, fill=SOFT, anchor="middle"))
+        parts.append(_text(px(minute * 60), bottom + 16, words, size=13, fill=SOFT, anchor="middle"))
     for (ts, vs, window), colour, dash, row, word in (
         (before, BEFORE, ' stroke-dasharray="5 3"', 0, "before"), (after, AFTER, "", 1, "after"),
     ):  # fmt: skip
         points = " ".join(f"{px(t):.1f},{py(v):.1f}" for t, v in zip(ts, vs, strict=True))
         parts.append(f'<polyline points="{points}" fill="none" stroke="{colour}" stroke-width="1.5"{dash}/>')
-        y = bottom + 24 + 14 * row
-        fill = "none" if row == 0 else colour
+        y, wide = bottom + 26 + 22 * row, max(2.0, px(window[1]) - px(window[0]))
+        fill, ink = ("none", colour) if row == 0 else (colour, PAPER)
         parts.append(
-            f'<rect x="{px(window[0]):.1f}" y="{y:.1f}" width="{max(2, px(window[1]) - px(window[0])):.1f}" height="7" '
-            f'fill="{fill}" stroke="{colour}" stroke-width="1"/>'
+            f'<rect x="{px(window[0]):.1f}" y="{y:.1f}" width="{wide:.1f}" height="17" fill="{fill}" '
+            f'stroke="{colour}" stroke-width="1"/>'
         )
-        parts.append(_text(px(window[0]) - 5, y + 7, f"{word}, settled", size=9.5, fill=colour, anchor="end"))
+        words = f"{word}: figures from this stretch"
+        if wide > 190:
+            parts.append(_text(px(window[0]) + 6, y + 13, words, size=12, fill=ink))
     return _svg(width, height, parts)

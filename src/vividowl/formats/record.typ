@@ -5,14 +5,14 @@
 #let after = rgb("#00686b")
 #let owl = rgb("#46307f")
 #set document(title: d.title, author: d.shop)
-#set page(paper: "a4", margin: (x: 18mm, top: 16mm, bottom: 18mm), footer: context [
+#set page(paper: "a4", margin: (x: 17mm, top: 13mm, bottom: 15mm), footer: context [
   #set text(size: 8pt, fill: soft)
   #d.footer #h(1fr) page #counter(page).display() of #counter(page).final().first()
 ])
-#set text(font: "Atkinson Hyperlegible Next", size: 10pt, fill: ink, lang: "en", number-width: "tabular")
+#set text(font: "Atkinson Hyperlegible Next", size: 9.5pt, fill: ink, lang: "en", number-width: "tabular")
 #set par(leading: 0.62em)
 #let head(body) = text(font: "Bricolage Grotesque", weight: 700, body)
-#let section(body) = block(above: 14pt, below: 6pt, text(size: 9pt, weight: 700, fill: owl, body))
+#let section(body) = block(above: 11pt, below: 5pt, text(size: 9pt, weight: 700, fill: owl, body))
 
 #grid(columns: (1fr, auto), align: (left + horizon, right + horizon),
   [#head(text(size: 15pt, d.shop)) \ #text(fill: soft, d.subtitle)],
@@ -22,11 +22,11 @@
 #for reason in d.reasons [#text(fill: soft, reason) \ ]
 
 #if d.has_comparison [
-  #grid(columns: (58mm, 1fr), gutter: 6mm, align: (left + bottom, left + bottom),
+  #grid(columns: (56mm, 1fr), gutter: 8mm, align: (left + bottom, left + bottom),
     image("ladder.svg", width: 100%), image("chart.svg", width: 100%))
   #if d.exhaust != "" [#text(fill: soft, d.exhaust)]
   #section[What was measured]
-  #table(columns: (1.5fr, 1fr, 1fr, 1.25fr, 1fr), stroke: none, inset: (x: 0pt, y: 4pt),
+  #table(columns: (1.5fr, 1fr, 1fr, 1.25fr, 1fr), stroke: none, inset: (x: 0pt, y: 3.2pt),
     align: (left, right, right, right, right),
     table.hline(stroke: 1pt + ink),
     table.header([], text(fill: before, weight: 700)[before], text(fill: after, weight: 700)[after], [*change ± U*], [*shown*]),
@@ -38,7 +38,7 @@
     table.hline(stroke: 0.6pt + ink))
   #text(size: 8pt, fill: soft)[U is the expanded uncertainty (k = 2, JCGM 100). A change smaller than U is not claimed.]
   #section[How it was measured]
-  #table(columns: (1fr, 1.6fr, 1.6fr, 1fr), stroke: none, inset: (x: 0pt, y: 3pt),
+  #table(columns: (1fr, 1.6fr, 1.6fr, 1fr), stroke: none, inset: (x: 0pt, y: 2pt),
     ..d.conditions.map(c => (text(fill: soft, c.words), c.before, c.after, text(fill: soft, c.bearing))).flatten())
 ]
 #section[What was done]

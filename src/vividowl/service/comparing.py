@@ -102,7 +102,9 @@ def _exhaust(runs: Sequence[Run], readings: Sequence[Reading], spots: Sequence[S
         if run.room_c is None or level_change_db is None or not (read or logged):
             return None
         values += [sum(read) / len(read) if read else logged.mean if logged else 0.0, run.room_c]
-    return judge_exhaust(values[0], values[1], values[2], values[3], level_change_db or 0.0)
+    watts = [reading.power.mean if reading.power else None for reading in readings]
+    ratio = watts[1] / watts[0] if watts[0] and watts[1] else 1.0
+    return judge_exhaust(values[0], values[1], values[2], values[3], level_change_db or 0.0, ratio)
 
 
 def compare_job(workshop: Workshop, scope: Scope, job: Job) -> Compared | None:

@@ -82,14 +82,21 @@ def view_of(scope: Scope, job: Job) -> JobView:
     runs = {r.side: r for r in job.runs}
     blank = {"rise_k": None, "noise_db": None, "held_share": None, "measured": False}
     before, after = (runs[s].glance or blank if s in runs else blank for s in ("before", "after"))
-    stage, step, done = _stage(job, gates, bool(before["measured"]), bool(after["measured"]))
-    reachable = ("intake",) if stage == "stopped" else STAGES[: 4 if not after["measured"] else 6]
     verdict = runs["after"].glance.get("verdict") if "after" in runs else None
+    stage, step, done = _stage(job, gates, bool(before["measured"]), bool(after["measured"]), verdict)
+    reachable = ("intake",) if stage == "stopped" else STAGES[: 4 if not after["measured"] else 6]
     return JobView(job, stage, step, reachable, done, gates, before, after, verdict)
 
 
+_HAND_OVER = {
+    "improved": "Show what {} gained, and hand it over",
+    "no_difference_shown": "Tell that nothing was gained on {}, and hand it over",
+    "worse": "Look at {} again: it came out worse",
+}
+
+
 def _stage(
-    job: Job, gates: Sequence[GateView], before: bool, after: bool
+    job: Job, gates: Sequence[GateView], before: bool, after: bool, verdict: str | None
 ) -> tuple[str, str, tuple[str, ...]]:  # fmt: skip
     device = job.model
     done = [
@@ -111,7 +118,9 @@ def _stage(
         return "fit", f"Clean {device} and note what goes where", tuple(done)
     if not after:
         return "after", f"Take the After reading of {device}", tuple(done)
-    return "handover", f"Show the owner what {device} gained, and hand it over", tuple(done)
+    if verdict == "cannot_be_compared":
+        return "verdict", f"See why the runs of {device} cannot be compared, and repeat one", tuple(done)
+    return "handover", _HAND_OVER.get(verdict or "", "Hand {} over").format(device), tuple(done)
 
 
 def _write_intake(scope: Scope, job: Job, fields: dict[str, Any]) -> None:

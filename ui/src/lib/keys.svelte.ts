@@ -1,3 +1,5 @@
+import { untrack } from 'svelte';
+
 // Keys of the whole application. A page offers actions; typing in a field never triggers one.
 export interface KeyAction {
   key: string;
@@ -15,9 +17,10 @@ export const keys = {
 
 /** Offer actions while a component lives; call what it returns when it goes. */
 export function offer(actions: KeyAction[]): () => void {
-  offered = [...offered, ...actions];
+  // Untracked, so that a page which offers keys in an effect does not wait for its own offer.
+  untrack(() => (offered = [...offered, ...actions]));
   return () => {
-    offered = offered.filter((a) => !actions.includes(a));
+    untrack(() => (offered = offered.filter((a) => !actions.includes(a))));
   };
 }
 

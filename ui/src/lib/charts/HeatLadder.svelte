@@ -25,7 +25,7 @@
   const named = $derived(sides[0] ? shape(sides[0].ladder, FLOOR, pxPerK).spans : []);
   const labelY = $derived(
     spread(
-      named.map((s) => (s.top + s.bottom) / 2 + 5),
+      named.map((s) => Math.min(FLOOR - 7, (s.top + s.bottom) / 2 + 5)),
       30,
     ),
   );
@@ -160,7 +160,7 @@
     font-weight: 700;
     paint-order: stroke;
     stroke: var(--paper);
-    stroke-width: 5px;
+    stroke-width: 9px;
   }
   .after .drop {
     fill: var(--paper);

@@ -8,8 +8,9 @@
     unit: string;
     title: string;
     height?: number;
+    hint?: boolean;
   }
-  let { lines, unit, title, height = 300 }: Props = $props();
+  let { lines, unit, title, height = 300, hint = true }: Props = $props();
 
   let width = $state(700);
   let domain = $state<[number, number] | null>(null);
@@ -18,7 +19,7 @@
   let dragTo = $state(0);
 
   const rows = $derived(lines.length);
-  const box = $derived({ width, height, left: 46, right: 12, top: 14, bottom: 30 + 20 * rows });
+  const box = $derived({ width, height, left: 46, right: 12, top: 26, bottom: 34 + 22 * rows });
   const scales = $derived(makeScales(lines, box, domain));
   const floor = $derived(height - box.bottom);
   const path = $derived(
@@ -99,7 +100,7 @@
       <path class="grid" d="M{box.left} {scales.y(v)}H{width - box.right}" />
       <text class="tick" x={box.left - 8} y={scales.y(v) + 5} text-anchor="end">{v}</text>
     {/each}
-    <text class="tick" x={box.left - 8} y={box.top - 2} text-anchor="end">{unit}</text>
+    <text class="tick" x={box.left - 8} y={14} text-anchor="end">{unit}</text>
     {#each scales.minutes as m (m)}
       <path class="tickmark" d="M{scales.x(m * 60)} {floor}v5" />
       <text class="tick" x={scales.x(m * 60)} y={floor + 20} text-anchor="middle"
@@ -135,16 +136,12 @@
     </g>
     {#each lines as l, row (l.side)}
       {#if l.window}
-        <rect
-          class="window {l.side}"
-          x={clampX(l.window[0])}
-          y={floor + 30 + 20 * row}
-          width={Math.max(2, clampX(l.window[1]) - clampX(l.window[0]))}
-          height="11"
-        />
-        <text class="side {l.side}" x={clampX(l.window[0]) - 7} y={floor + 40 + 20 * row} text-anchor="end">
-          {clampX(l.window[0]) > 170 ? `${l.side}, figures from` : ''}
-        </text>
+        {@const from = clampX(l.window[0])}
+        {@const wide = Math.max(2, clampX(l.window[1]) - from)}
+        <rect class="window {l.side}" x={from} y={floor + 28 + 22 * row} width={wide} height="17" />
+        {#if wide > 210}
+          <text class="label {l.side}" x={from + 8} y={floor + 41 + 22 * row}>{l.side}: figures from this stretch</text>
+        {/if}
       {/if}
     {/each}
     {#if at !== null}
@@ -164,7 +161,7 @@
       {/each}
       {#if lines.some((l) => l.held.length)}<span class="quiet">▨ held back by heat</span>{/if}
     </span>
-    <span class="quiet readout">{readout || 'Drag to zoom, double-click for all'}</span>
+    <span class="quiet readout">{readout || (hint ? 'Drag to zoom, double-click for all' : '')}</span>
   </figcaption>
 </figure>
 
@@ -191,8 +188,8 @@
     fill: var(--soft);
     font-size: 14px;
   }
-  .side {
-    font-size: 14px;
+  .label {
+    font-size: 13px;
   }
   .line {
     fill: none;
@@ -222,7 +219,7 @@
     fill: var(--before);
   }
   text.after {
-    fill: var(--after);
+    fill: var(--paper);
   }
   .held.before {
     fill: var(--before);

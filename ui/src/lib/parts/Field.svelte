@@ -15,7 +15,7 @@
 
 <div class="field" class:wide>
   <label for={id}
-    >{label}{#if needed}<span class="needed"> needed</span>{/if}</label
+    >{label}{#if needed}<span class="needed">needed</span>{/if}</label
   >
   {@render children()}
   {#if error}
@@ -40,6 +40,7 @@
     font-weight: 620;
   }
   .needed {
+    margin-left: var(--gap-2);
     color: var(--owl);
     font-weight: 400;
     font-size: var(--size-0);

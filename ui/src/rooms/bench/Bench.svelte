@@ -7,14 +7,12 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import { go } from '../../lib/router.svelte';
   import BenchRow from './BenchRow.svelte';
-  import BenchMats from './BenchMats.svelte';
   import { stageToOpen } from './stage-to-open';
 
   let jobs = $state<Job[] | null>(null);
   let trouble = $state('');
 
   const next = $derived(jobs?.find((j) => j.stage !== 'stopped') ?? null);
-  const mats = new URLSearchParams(location.search).get('arrangement') === 'mats';
 
   async function load() {
     try {
@@ -60,10 +58,9 @@
       <Owl before={next.glance_before} after={next.glance_after} verdict={next.verdict} size={160} />
     </section>
   {/if}
-  {#if mats}<BenchMats {jobs} />{:else}
-    <ul>
-      {#each jobs as job (job.id)}<li><BenchRow {job} /></li>{/each}
-    </ul>{/if}
+  <ul>
+    {#each jobs as job (job.id)}<li><BenchRow {job} /></li>{/each}
+  </ul>
   <p class="foot quiet">{jobs.length} devices on the bench. <a href="/jobs">All jobs, with those handed over</a></p>
 {/if}
 

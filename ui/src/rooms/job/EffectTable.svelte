@@ -32,14 +32,11 @@
       <tr>
         <th scope="row">{e.words} <span class="quiet">{e.unit}</span></th>
         <td class="number before">
-          {figure(e.before, e.unit)}{#if e.before_u95 !== null}<span class="u">
-              ± {figure(e.before_u95, e.unit)}</span
+          {figure(e.before, e.unit)}{#if e.before_u95 !== null}<span class="u">± {figure(e.before_u95, e.unit)}</span
             >{/if}
         </td>
         <td class="number after">
-          {figure(e.after, e.unit)}{#if e.after_u95 !== null}<span class="u">
-              ± {figure(e.after_u95, e.unit)}</span
-            >{/if}
+          {figure(e.after, e.unit)}{#if e.after_u95 !== null}<span class="u">± {figure(e.after_u95, e.unit)}</span>{/if}
         </td>
         <td class="number">
           {#if e.difference === null}<span class="quiet">{NOT_KNOWN}</span>{:else}<strong
@@ -86,6 +83,7 @@
     text-align: right;
   }
   .u {
+    margin-left: var(--gap-1);
     font-size: var(--size-0);
   }
   .better {

@@ -1,0 +1,64 @@
+"""The heat ladder: rungs add up to the rise, whatever they were told from."""
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from vividowl.core.errors import CoreError, OutOfRange
+from vividowl.core.ladder import build_ladder, culprit
+from vividowl.core.network import Response
+
+RESPONSE = Response(0.5, 0.8, 0.2, 0.3)
+
+
+@given(st.floats(40, 100), st.floats(15, 35), st.floats(5, 200))
+def test_property_drops_add_up_to_the_rise(die, room, power):
+    ladder = build_ladder(die, room, power, response=RESPONSE)
+    assert sum(r.drop_k for r in ladder.rungs) == pytest.approx(die - room)
+    assert sum(r.resistance for r in ladder.rungs) == pytest.approx((die - room) / power)
+
+
+def test_a_probe_decides_over_the_log():
+    ladder = build_ladder(95, 25, 50, heatsink_c=65, response=RESPONSE)
+    assert [(r.name, r.drop_k, r.source) for r in ladder.rungs] == [
+        ("heatsink", 40, "probe"),
+        ("interface", 30, "probe"),
+    ]
+
+
+def test_heatsink_and_exhaust_give_three_rungs():
+    ladder = build_ladder(95, 25, 50, heatsink_c=65, exhaust_c=45)
+    assert [(r.name, r.drop_k) for r in ladder.rungs] == [("air", 20), ("heatsink", 20), ("interface", 30)]
+
+
+def test_with_neither_the_rise_is_one_rung_and_without_power_no_resistance_is_invented():
+    (rung,) = build_ladder(80, 25, None).rungs
+    assert (rung.name, rung.drop_k, rung.resistance) == ("whole", 55, None)
+
+
+@pytest.mark.parametrize("probe", [20.0, 99.0])
+def test_a_probe_outside_die_and_room_is_refused(probe):
+    with pytest.raises(CoreError, match="must lie between the room") as caught:
+        build_ladder(95, 25, 50, heatsink_c=probe)
+    assert "where the probe sat" in caught.value.remedy
+
+
+def test_an_impossible_die_is_refused():
+    with pytest.raises(OutOfRange, match="allowed are −40 to 150"):
+        build_ladder(400, 25, 50)
+
+
+def test_one_third_of_the_rise_in_the_interface_is_the_culprit():
+    assert culprit(build_ladder(95, 25, 50, heatsink_c=70)) == "interface"
+    assert culprit(build_ladder(95, 25, 50, heatsink_c=80)) is None
+
+
+def test_with_both_sides_the_rung_that_fell_most_was_the_culprit_at_equal_power():
+    before = build_ladder(95, 25, 40, heatsink_c=65)
+    after = build_ladder(80, 25, 50, heatsink_c=72)
+    assert culprit(before, after) == "interface"
+
+
+def test_no_fall_no_culprit():
+    ladder = build_ladder(70, 25, 40, heatsink_c=60)
+    assert culprit(ladder, ladder) is None

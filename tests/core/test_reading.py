@@ -1,0 +1,164 @@
+"""Load, settled window, throttling and response on simulated devices of known truth."""
+
+from dataclasses import replace
+
+import numpy as np
+import pytest
+
+from vividowl.core.errors import NotEnoughData, OutOfRange
+from vividowl.core.load import find_load
+from vividowl.core.network import fit_response
+from vividowl.core.reading import clock_words, findings, read_trace
+from vividowl.core.roles import Role
+from vividowl.core.simulator import Device, simulate, steady_rise
+from vividowl.core.throttling import find_throttling
+from vividowl.core.trace import Trace, smooth
+
+
+def without(trace, *roles):
+    return Trace(trace.time_s, {r: v for r, v in trace.channels.items() if r not in roles})
+
+
+@pytest.mark.parametrize("interval", [0.2, 1.0, 5.0])
+def test_load_onset_boost_and_end_are_found(mild, interval):
+    trace = simulate(replace(mild, boost_s=30.0), room_c=24, seed=1, lead_s=45, load_s=600, interval_s=interval)
+    load = find_load(trace)
+    assert load.seen
+    assert load.onset_s == pytest.approx(45, abs=max(2, interval))
+    assert load.boost_end_s == pytest.approx(75, abs=max(4, 2 * interval))
+    assert load.end_s == pytest.approx(645, abs=max(4, 2 * interval))
+
+
+def test_a_blink_of_idle_in_a_long_log_is_still_an_onset(mild):
+    trace = simulate(mild, room_c=24, seed=2, lead_s=20, load_s=3600, tail_s=0)
+    assert find_load(trace).onset_s == pytest.approx(20, abs=2)
+
+
+def test_without_idle_the_whole_log_is_loaded_and_that_is_said(mild):
+    trace = simulate(mild, room_c=24, seed=3, lead_s=0, load_s=900, tail_s=0)
+    loaded = Trace(trace.time_s[120:] - trace.time_s[120], {r: v[120:] for r, v in trace.channels.items()})
+    reading = read_trace(loaded, 24)
+    assert not reading.load.seen
+    assert "no idle before the load" in findings(reading, 24)[0]
+
+
+def test_one_lost_sample_is_no_load_step(mild):
+    trace = simulate(mild, room_c=24, seed=3, lead_s=0, load_s=900, tail_s=0)
+    channels = {r: v[200:].copy() for r, v in trace.channels.items()}
+    channels[Role.CPU_POWER][50] = 0.0
+    assert not find_load(Trace(trace.time_s[200:], channels)).seen
+
+
+def test_onset_is_found_from_utilisation_or_temperature_when_power_is_missing(mild):
+    trace = simulate(mild, room_c=24, seed=4)
+    by_use = find_load(without(trace, Role.CPU_POWER))
+    by_die = find_load(without(trace, Role.CPU_POWER, Role.CPU_UTILISATION))
+    assert (by_use.signal, by_die.signal) == ("utilisation", "die temperature")
+    assert by_use.onset_s == pytest.approx(30, abs=2)
+    assert by_die.onset_s == pytest.approx(30, abs=15)
+
+
+@pytest.mark.parametrize("seed", range(4))
+def test_steady_figures_meet_the_closed_form(mild, seed):
+    reading = read_trace(simulate(mild, room_c=22, seed=seed), 22)
+    assert reading.window.settled
+    truth = steady_rise(mild, reading.power.mean, reading.stats[Role.FAN_SPEED].mean)
+    # 0.25 K sensor noise over many samples; what is left is the last rise to steady state.
+    assert reading.die.mean - 22 == pytest.approx(truth, abs=0.6)
+
+
+def test_an_unsettled_run_says_so_and_where_it_would_end():
+    slow = Device(interface=0.3, sink=1.0, chassis=1.6, fanless=True, chassis_capacity=500, sustained_power=15,
+                  boost_power=16, idle_power=2)  # fmt: skip
+    reading = read_trace(simulate(slow, room_c=24, seed=5, load_s=900), 24)
+    truth = 24 + steady_rise(slow, 15, 3000)
+    assert not reading.window.settled
+    assert reading.window.minutes_needed > 1
+    assert reading.window.final_c == pytest.approx(truth, abs=3)
+    assert "would settle it" in findings(reading, 24)[0]
+
+
+def test_a_pinned_temperature_is_throttling_with_or_without_the_flag(chalk):
+    trace = simulate(chalk, room_c=24, seed=6)
+    flagged, told = read_trace(trace, 24, 95.0), read_trace(without(trace, Role.THROTTLE_FLAG), 24, 95.0)
+    assert (flagged.throttling.told_by, told.throttling.told_by) == ("flag", "power")
+    assert flagged.throttling.share > 0.9
+    assert told.throttling.share == pytest.approx(flagged.throttling.share, abs=0.08)
+    assert told.throttling.limit_c == pytest.approx(95, abs=1)
+    assert told.throttling.first_s < 60
+
+
+def test_a_settled_device_is_not_throttled(cured):
+    reading = read_trace(without(simulate(cured, room_c=24, seed=7), Role.THROTTLE_FLAG), 24, 95.0)
+    assert reading.throttling.share == 0.0
+    assert "Heat does not hold it back." in findings(reading, 24)
+
+
+def test_passes_of_a_loop_are_no_throttling(mild):
+    trace = without(simulate(mild, room_c=24, seed=8, pass_s=120), Role.THROTTLE_FLAG)
+    assert read_trace(trace, 24).throttling.share < 0.02
+
+
+def test_without_power_clock_and_flag_throttling_is_not_known(mild):
+    trace = without(simulate(mild, room_c=24, seed=9), Role.THROTTLE_FLAG, Role.CPU_POWER, Role.CPU_CLOCK)
+    assert find_throttling(trace, find_load(trace)).share is None
+    assert any("is not known" in text for text in findings(read_trace(trace, 24), 24))
+
+
+@pytest.mark.parametrize(("interface", "sink"), [(0.75, 0.72), (0.35, 0.55), (0.5, 0.9)])
+def test_the_fast_part_of_the_response_is_the_interface(interface, sink):
+    device = Device(interface=interface, sink=sink, sustained_power=35, boost_power=40)
+    trace = simulate(device, room_c=24, seed=10)
+    response = fit_response(trace, find_load(trace), 24)
+    assert response.interface == pytest.approx(interface, rel=0.15)
+    total = read_trace(trace, 24)
+    assert response.total == pytest.approx((total.die.mean - 24) / total.power.mean, rel=0.08)
+
+
+def test_a_slow_log_does_not_show_the_interface(mild):
+    trace = simulate(mild, room_c=24, seed=11, interval_s=5)
+    with pytest.raises(NotEnoughData, match="too slow to see the interface"):
+        fit_response(trace, find_load(trace), 24)
+
+
+def test_no_room_no_response_but_the_rest_is_read(mild):
+    reading = read_trace(simulate(mild, room_c=24, seed=12), None)
+    assert reading.response is None
+    assert "room" in reading.response_reason
+    assert reading.die.mean > 50
+
+
+def test_too_short_a_load_is_refused_with_a_remedy(mild):
+    with pytest.raises(NotEnoughData, match="a steady value needs more") as caught:
+        read_trace(simulate(mild, room_c=24, seed=13, lead_s=30, load_s=20, tail_s=5), 24)
+    assert "10 minutes" in caught.value.remedy
+
+
+def test_no_die_temperature_is_refused(mild):
+    trace = without(simulate(mild, room_c=24, seed=14), Role.CPU_TEMPERATURE)
+    with pytest.raises(NotEnoughData, match="no die temperature"):
+        read_trace(trace, 24)
+
+
+def test_a_handful_of_samples_is_no_log():
+    with pytest.raises(NotEnoughData, match="3 samples, at least 10"):
+        Trace(np.arange(3.0), {})
+
+
+def test_a_simulated_room_must_be_a_room(mild):
+    with pytest.raises(OutOfRange, match="allowed are −10 to 60"):
+        simulate(mild, room_c=200, seed=1)
+
+
+def test_the_simulator_is_deterministic(mild):
+    one, two = (simulate(mild, room_c=24, seed=15) for _ in range(2))
+    assert all(np.array_equal(one.channels[r], two.channels[r]) for r in one.channels)
+
+
+def test_smoothing_skips_what_is_missing():
+    assert np.allclose(smooth(np.array([1.0, np.nan, 3.0]), 3), [1.0, 2.0, 3.0])
+
+
+@pytest.mark.parametrize(("seconds", "words"), [(21, "0:21"), (599.6, "10:00"), (3671, "1:01:11")])
+def test_times_in_words(seconds, words):
+    assert clock_words(seconds) == words

@@ -1,0 +1,69 @@
+"""Combination of uncertainties against JCGM 100 and the uncertainties library."""
+
+import math
+
+import numpy as np
+import pytest
+from uncertainties import ufloat
+
+from vividowl.core.errors import NotEnoughData, OutOfRange
+from vividowl.core.uncertainty import (
+    combined,
+    effective_degrees_of_freedom,
+    effective_sample_size,
+    standard_error,
+    standard_from_half_width,
+)
+
+
+def test_published_end_gauge_example():
+    # JCGM 100:2008, H.1.5 and H.1.6, from memory: 25, 9.7, 2.9 and 16.6 nm combine to 32 nm; 16 degrees of freedom.
+    parts = [(25.0, 18), (9.7, 25.6), (2.9, 50), (16.6, 2)]
+    assert combined(*(u for u, _ in parts)) == pytest.approx(32, abs=0.5)
+    assert math.floor(effective_degrees_of_freedom(parts)) == 16
+
+
+def test_published_rectangle():
+    # JCGM 100:2008, 4.3.7: a half-width a gives a / sqrt(3).
+    assert standard_from_half_width(1.0) == pytest.approx(1 / math.sqrt(3))
+
+
+def test_a_quotient_agrees_with_the_uncertainties_library():
+    from vividowl.core.comparison import _Value
+
+    rise, power = ufloat(46.4, 0.9), ufloat(58.0, 0.7)
+    reference = rise / power
+    by_hand = combined(0.9 / 58.0, 46.4 * 0.7 / 58.0**2)
+    assert by_hand == pytest.approx(reference.std_dev, rel=1e-9)
+    assert _Value(reference.nominal_value, by_hand, by_hand).value == pytest.approx(0.8)
+
+
+def test_unlimited_degrees_of_freedom():
+    assert effective_degrees_of_freedom([(1.0, math.inf), (2.0, math.inf)]) == math.inf
+
+
+def test_negative_uncertainty_is_refused():
+    with pytest.raises(OutOfRange, match="allowed is 0"):
+        combined(1.0, -0.1)
+
+
+def test_white_noise_counts_in_full_and_correlated_noise_does_not():
+    rng = np.random.default_rng(11)
+    white = rng.normal(size=4000)
+    slow = np.empty(4000)
+    slow[0] = 0.0
+    for i in range(1, 4000):
+        slow[i] = 0.9 * slow[i - 1] + white[i]
+    assert effective_sample_size(white) > 2500
+    # First-order autoregression: n (1 - phi) / (1 + phi) = 4000 / 19; textbook result.
+    assert effective_sample_size(slow) == pytest.approx(4000 / 19, rel=0.4)
+    assert standard_error(slow) > 3 * np.std(slow) / math.sqrt(4000)
+
+
+def test_a_constant_has_no_spread():
+    assert standard_error(np.full(50, 42.0)) == 0.0
+
+
+def test_one_sample_has_no_spread():
+    with pytest.raises(NotEnoughData, match="two samples"):
+        effective_sample_size(np.array([1.0]))
