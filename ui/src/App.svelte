@@ -13,12 +13,14 @@
 
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- pages take the parameters of their path
   type Page = Component<any>;
-  const pages: [string, () => Promise<{ default: Page }>][] = [
+  type Loader = () => Promise<{ default: Page }>;
+  const jobRoom: Loader = () => import('./rooms/job/JobRoom.svelte');
+  const pages: [string, Loader][] = [
     ['', () => import('./rooms/bench/Bench.svelte')],
     ['/jobs', () => import('./rooms/jobs/Jobs.svelte')],
     ['/jobs/new', () => import('./rooms/job/NewJob.svelte')],
-    ['/jobs/:id', () => import('./rooms/job/JobRoom.svelte')],
-    ['/jobs/:id/:stage', () => import('./rooms/job/JobRoom.svelte')],
+    ['/jobs/:id', jobRoom],
+    ['/jobs/:id/:stage', jobRoom],
     ['/record/:id', () => import('./rooms/record/RecordRoom.svelte')],
   ];
 
@@ -31,6 +33,14 @@
       if (found) return { load, found };
     }
     return null;
+  });
+  let shown = $state.raw<{ page: Page; found: Record<string, string> } | null>(null);
+  // The page is loaded on demand; the same page with other parameters stays mounted.
+  $effect(() => {
+    const wanted = route;
+    void wanted?.load().then((loaded) => {
+      if (wanted === route) shown = { page: loaded.default, found: wanted.found };
+    });
   });
   const person = $derived(session.present?.person ?? null);
 
@@ -50,7 +60,6 @@
   });
 </script>
 
-<a class="skip off-screen" href="#main">Skip to content</a>
 {#if session.trouble}
   <main class="page">
     <Notice tone="care" title="No connection"
@@ -63,12 +72,14 @@
     <page.default />
   {/await}
 {:else if person}
+  <a class="skip off-screen" href="#main">Skip to content</a>
   <Header {person} onhelp={() => (helpOpen = true)} onfind={() => (findOpen = true)} />
   <main id="main" class="page" tabindex="-1">
     {#if route}
-      {#await route.load() then page}
-        <page.default {...route.found} />
-      {/await}
+      {#if shown}
+        {@const Shown = shown.page}
+        <Shown {...shown.found} />
+      {/if}
     {:else}
       <h1>There is nothing here</h1>
       <p class="quiet">The address {router.path} leads nowhere. <a href="/">Go to the Bench</a></p>

@@ -88,8 +88,14 @@ def fit_approach(time_s: Series, y: Series, *, from_zero: bool = False) -> Appro
     first, _ = project(start)
     scale = max(float(np.max(np.abs(v))), 1e-12)
 
+    low, high = math.log(step) - 8.0, math.log(length) + 12.0
+
+    def time_constant(log_tau: float) -> float:
+        # A flat record tells nothing about tau; the search must not run off to where exp() ends.
+        return math.exp(min(high, max(low, log_tau)))
+
     def residuals(p: Series) -> Series:
-        end, span, tau = p[0], (p[0] if from_zero else p[-2]), math.exp(min(50.0, p[-1]))
+        end, span, tau = p[0], (p[0] if from_zero else p[-2]), time_constant(float(p[-1]))
         return np.asarray((v - (end - span * np.exp(-t / tau))) / scale)
 
     guess = np.append(first, start)
@@ -100,7 +106,7 @@ def fit_approach(time_s: Series, y: Series, *, from_zero: bool = False) -> Appro
     jacobian = np.asarray(solution.jac, dtype=np.float64) * scale
     covariance = np.linalg.pinv(jacobian.T @ jacobian) * cost / freedom
     error = np.sqrt(np.maximum(0.0, np.diag(covariance)))
-    tau = math.exp(min(50.0, float(p[-1])))
+    tau = time_constant(float(p[-1]))
     end, span = float(p[0]), float(p[0] if from_zero else p[-2])
     return Approach(
         end, span, tau, float(error[0]), float(error[0] if from_zero else error[-2]), tau * float(error[-1]),

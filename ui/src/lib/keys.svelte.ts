@@ -7,7 +7,7 @@ export interface KeyAction {
   run: () => void;
 }
 
-let offered = $state<KeyAction[]>([]);
+let offered = $state.raw<KeyAction[]>([]);
 
 export const keys = {
   get offered() {

@@ -15,7 +15,7 @@
 
 <div class="field" class:wide>
   <label for={id}
-    >{label}{#if needed}<span class="needed">needed</span>{/if}</label
+    >{label}{#if needed}{' '}<span class="needed">needed</span>{/if}</label
   >
   {@render children()}
   {#if error}

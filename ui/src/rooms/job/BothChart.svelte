@@ -63,7 +63,13 @@
   </div>
 {/if}
 <div class="chart" style:min-height="{height + 30}px">
-  {#if chart}<TraceChart lines={chart.lines} unit={chart.unit} title="{chart.words}, before and after" {height} hint={pickable} />{/if}
+  {#if chart}<TraceChart
+      lines={chart.lines}
+      unit={chart.unit}
+      title="{chart.words}, before and after"
+      {height}
+      hint={pickable}
+    />{/if}
 </div>
 
 <style>

@@ -24,9 +24,10 @@
   let { id, stage }: Props = $props();
 
   let state_ = $state<JobState | null>(null);
-  // A new address means another job: load it anew.
+  // Only another job is loaded anew; a derived value holds still while the address changes around it.
+  const jobId = $derived(id);
   $effect(() => {
-    const fresh = new JobState(id);
+    const fresh = new JobState(jobId);
     untrack(() => {
       state_ = fresh;
       void fresh.load();

@@ -1,0 +1,41 @@
+"""Accessibility by axe in both themes, on every page of the slice."""
+
+import pytest
+from axe_playwright_python.sync_playwright import Axe
+
+PAGES = [
+    "/",
+    "/jobs",
+    "/jobs/new",
+    "intake",
+    "before",
+    "fit",
+    "after",
+    "verdict",
+    "handover",
+    "record",
+    "stopped",
+    "door",
+]
+
+
+@pytest.mark.parametrize("theme", ["day", "night"])
+@pytest.mark.parametrize("place", PAGES)
+def test_axe_finds_nothing(page, job_address, theme, place):
+    page.add_init_script(f"localStorage.setItem('theme', '{theme}')")
+    if place == "record":
+        page.goto(job_address(2421, "verdict").replace("/jobs/", "/record/").replace("/verdict", ""))
+    elif place == "stopped":
+        page.goto(job_address(2423, "intake"))
+    elif place == "door":
+        page.goto("/")
+        page.get_by_role("button", name="Sign out").click()
+        page.get_by_role("button", name="Sign in").wait_for()
+    elif place.startswith("/"):
+        page.goto(place)
+        page.get_by_role("heading", level=1).wait_for(state="attached")
+    else:
+        page.goto(job_address(2421, place))
+    page.wait_for_load_state("networkidle")
+    found = Axe().run(page)
+    assert found.violations_count == 0, found.generate_report()

@@ -1,0 +1,211 @@
+"""A new device from intake to PDF, by keyboard alone, and what happens when things go wrong."""
+
+import re
+
+import pytest
+from playwright.sync_api import expect
+
+
+def field_of(page, label):
+    """A field by its label; one that is needed says so in the label."""
+    return page.get_by_label(re.compile(rf"^{re.escape(label)}( needed)?$"))
+
+
+def type_into(page, label, text):
+    """Move to a field by its label and type."""
+    field = field_of(page, label)
+    field.focus()
+    page.keyboard.press("Control+a")
+    page.keyboard.type(text)
+
+
+def press(page, name):
+    """Focus a button or link by its name and press Enter."""
+    page.get_by_role("button", name=name).or_(page.get_by_role("link", name=name)).first.focus()
+    page.keyboard.press("Enter")
+
+
+def choose_file(page, path):
+    """Open the file chooser from the keyboard."""
+    with page.expect_file_chooser() as chooser:
+        page.locator("input[type=file]").focus()
+        page.keyboard.press("Enter")
+    chooser.value.set_files(path)
+
+
+def test_a_new_device_goes_the_whole_way_by_keyboard(page, logs):
+    page.goto("/")
+    expect(page.get_by_text("Demo, invented data")).to_be_visible()
+    page.keyboard.press("n")
+    expect(page.get_by_role("heading", name="Take a device in")).to_be_visible()
+    type_into(page, "Customer", "Runa Petrosyan")
+    type_into(page, "Maker", "Ondervale")
+    type_into(page, "Model", "Marrow 15 trial")
+    type_into(page, "Symptom, in the customer's words", "Hot after a minute")
+    page.get_by_role("group", name="Backup done").get_by_label("Yes").focus()
+    page.keyboard.press("Space")
+    page.get_by_role("group", name="Warranty").get_by_label("Over").focus()
+    page.keyboard.press("Space")
+    type_into(page, "Temperature", "95")
+    page.keyboard.press("Enter")
+
+    expect(page.get_by_role("heading", name="Before: how hot does it come in?")).to_be_visible()
+    choose_file(page, logs[0])
+    expect(page.get_by_text("Load starts at 0:30")).to_be_visible()
+    expect(page.get_by_text("Columns: 6 of 7 understood")).to_be_visible()
+    type_into(page, "Room", "24")
+    type_into(page, "Load", "even load")
+    type_into(page, "Fan setting", "automatic")
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("K over the room")).to_be_visible()
+    type_into(page, "Level", "53.1")
+    type_into(page, "Background", "31")
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("mean by energy of 1")).to_be_visible()
+
+    page.locator("body").focus()
+    press(page, "Go on to Fit")
+    expect(page.get_by_role("heading", name="Fit: what was cleaned")).to_be_visible()
+    for name in ("Fins", "Contact surfaces"):
+        page.get_by_label(name).focus()
+        page.keyboard.press("Space")
+    type_into(page, "Product", "Grey Heron 11")
+    type_into(page, "Amount", "0,08")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("cell", name="0.08 g")).to_be_visible()
+    press(page, "Done, go on to After")
+
+    expect(page.get_by_text("The Before recipe is filled in.")).to_be_visible()
+    expect(field_of(page, "Fan setting")).to_have_value("automatic")
+    expect(field_of(page, "Room")).to_have_value("")
+    choose_file(page, logs[1])
+    expect(page.get_by_text("cool.csv", exact=True)).to_be_visible()
+    type_into(page, "Room", "25")
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("Conditions saved.")).to_be_visible()
+    type_into(page, "Level", "46.4")
+    type_into(page, "Background", "31")
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("mean by energy of 1")).to_be_visible()
+
+    press(page, "Go on to Verdict")
+    heading = page.get_by_role("heading", name=re.compile(r"^Improved: it can hold \d+ W where it could hold \d+ W"))
+    expect(heading).to_be_visible()
+    expect(page.get_by_role("row", name=re.compile("Noise dB"))).to_contain_text("−6.7 ±")
+    expect(page.get_by_role("row", name=re.compile("Thermal resistance"))).to_contain_text("better")
+    page.get_by_text("Show the working").focus()
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("rise / power; R: before 1.")).to_be_visible()
+    chart = page.get_by_role("slider", name=re.compile("Processor temperature, before and after".lower(), re.I))
+    chart.focus()
+    page.keyboard.press("Shift+ArrowRight")
+    expect(chart).to_have_attribute("aria-valuetext", re.compile(r"before \d+\.\d °C, after \d+\.\d °C"))
+
+    press(page, "Go on to Hand over")
+    type_into(page, "Price", "89,00")
+    expect(field_of(page, "Next service")).not_to_have_value("")
+    field_of(page, "Price").focus()
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("Saved.")).to_be_visible()
+    with page.expect_download() as download:
+        press(page, "Record as PDF")
+    assert download.value.path().read_bytes().startswith(b"%PDF-")
+    press(page, "Hand Marrow 15 trial over")
+    expect(page.get_by_text("Handed over", exact=True)).to_be_visible()
+    press(page, "Open the record")
+    expect(page.get_by_role("heading", level=1)).to_contain_text("Improved")
+    for words in ("€89.00", "Grey Heron 11", "Runa Petrosyan", "even load"):
+        expect(page.get_by_text(words).first).to_be_visible()
+
+
+def test_numbers_jump_to_stages_backspace_steps_back_and_help_tells(page, job_address):
+    page.goto(job_address(2421, "verdict"))
+    page.get_by_role("heading", name=re.compile("Improved")).wait_for()
+    page.keyboard.press("2")
+    expect(page).to_have_url(re.compile("/before$"))
+    page.keyboard.press("Backspace")
+    expect(page).to_have_url(re.compile("/intake$"))
+    page.keyboard.press("?")
+    help_dialog = page.get_by_role("dialog", name="Keys on this page")
+    expect(help_dialog).to_contain_text("Go to Verdict")
+    page.keyboard.press("Escape")
+    expect(help_dialog).to_be_hidden()
+    page.keyboard.press("/")
+    page.keyboard.type("abernathy")
+    expect(page.get_by_role("dialog").get_by_role("button", name=re.compile("2421"))).to_be_visible()
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("heading", level=1, name="Marrow 15")).to_be_visible()
+
+
+def test_a_room_of_240_degrees_is_refused_and_the_typing_kept(page, job_address):
+    page.goto(job_address(2426, "before"))
+    type_into(page, "Room", "240")
+    type_into(page, "Placement", "on the stand")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("Room temperature is 240 °C, allowed are −10 to 60 °C")
+    expect(page.get_by_role("alert")).to_contain_text("Was it 24.0?")
+    page.reload()
+    expect(field_of(page, "Room")).to_have_value("240")
+    expect(field_of(page, "Placement")).to_have_value("on the stand")
+    type_into(page, "Room", "")
+    type_into(page, "Placement", "")
+
+
+def test_a_refused_log_says_why_and_nothing_typed_is_lost(page, job_address, tmp_path):
+    bad = tmp_path / "picture.csv"
+    bad.write_bytes(b"\x89PNG\r\n\x1a\n" + bytes(range(256)) * 8)
+    page.goto(job_address(2426, "before"))
+    type_into(page, "Load", "canyon loop")
+    choose_file(page, bad)
+    expect(page.get_by_role("alert")).to_contain_text("picture.csv is not a text file")
+    expect(field_of(page, "Load")).to_have_value("canyon loop")
+    press(page, "Choose another file")
+    expect(page.get_by_text("Drop the Before log here")).to_be_visible()
+    type_into(page, "Load", "")
+
+
+def test_a_reading_taken_off_comes_back_with_undo(page, job_address):
+    page.goto(job_address(2421, "before"))
+    expect(page.get_by_text("mean by energy of 3")).to_be_visible()
+    page.get_by_role("button", name="Take off the reading of 53.0 dB").click()
+    expect(page.get_by_text("mean by energy of 2")).to_be_visible()
+    page.get_by_role("button", name="Undo").click()
+    expect(page.get_by_text("mean by energy of 3")).to_be_visible()
+
+
+def test_a_stopped_device_shows_the_stop_and_only_its_intake(page, job_address):
+    page.goto(job_address(2423, "fit"))
+    expect(page.get_by_role("alert").first).to_contain_text("Stopped for safety.")
+    expect(page.get_by_role("navigation", name="Stages").get_by_role("link")).to_have_count(1)
+
+
+def test_the_server_away_is_told_and_what_was_typed_stays(page, job_address):
+    page.goto(job_address(2426, "before"))
+    type_into(page, "Fan setting", "fixed")
+    page.context.set_offline(True)
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("The server does not answer. What you typed is kept.")).to_be_visible()
+    expect(field_of(page, "Fan setting")).to_have_value("fixed")
+    page.context.set_offline(False)
+    type_into(page, "Fan setting", "")
+
+
+def test_signing_out_shows_the_door_and_the_demo_lets_in_again(page):
+    page.goto("/")
+    page.get_by_role("button", name="Sign out").click()
+    expect(page.get_by_role("button", name="Sign in")).to_be_visible()
+    type_into(page, "Login", "nobody")
+    type_into(page, "Password", "wrong words")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("Login and password do not fit.")
+    page.get_by_role("button", name="Enter the demo shop").click()
+    expect(page.get_by_text("Next for your hands")).to_be_visible()
+
+
+@pytest.mark.parametrize("width", [820, 1280])
+def test_nothing_overflows(page, job_address, width):
+    page.set_viewport_size({"width": width, "height": 1180 if width < 1000 else 800})
+    for stage in ("intake", "before", "fit", "after", "verdict", "handover"):
+        page.goto(job_address(2421, stage))
+        page.wait_for_load_state("networkidle")
+        assert page.evaluate("document.documentElement.scrollWidth <= document.documentElement.clientWidth"), stage

@@ -1,0 +1,52 @@
+"""One throw-away PostgreSQL cluster a run; an empty, migrated database for each test that asks for one."""
+
+import os
+import shutil
+import tempfile
+from pathlib import Path
+
+import pytest
+from sqlalchemy import text
+
+from vividowl.host.cluster import Cluster
+from vividowl.service.workshop import Workshop
+from vividowl.store.database import Database
+from vividowl.store.files import FileStore
+from vividowl.store.models import Base
+
+
+@pytest.fixture(scope="session")
+def cluster():
+    """The cluster of this run."""
+    folder = Path(tempfile.mkdtemp(prefix="vividowl-"))
+    folder.chmod(0o755)
+    made = Cluster(folder / "pg", throwaway=True)
+    made.start()
+    yield made
+    made.stop()
+    shutil.rmtree(folder, ignore_errors=True)
+
+
+@pytest.fixture(scope="session")
+def database(cluster):
+    """A migrated database, shared by all tests of this run."""
+    opened = Database(cluster.url)
+    opened.migrate()
+    yield opened
+    opened.close()
+
+
+@pytest.fixture
+def workshop(database, tmp_path):
+    """Empty tables and an empty file store."""
+    names = ", ".join(table.name for table in Base.metadata.sorted_tables)
+    with database.engine.begin() as connection:
+        connection.execute(text(f"TRUNCATE {names} CASCADE"))
+    return Workshop(database, FileStore(tmp_path / "files"))
+
+
+@pytest.fixture(autouse=True)
+def _no_foreign_database(monkeypatch):
+    """Settings of the machine's own database clients must not leak in."""
+    for name in [n for n in os.environ if n.startswith("PG")]:
+        monkeypatch.delenv(name)

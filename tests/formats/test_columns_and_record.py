@@ -1,0 +1,114 @@
+"""Parquet, chart views, drawings and the PDF."""
+
+import re
+import xml.etree.ElementTree as ET
+from dataclasses import replace
+from datetime import date
+
+import numpy as np
+import polars as pl
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from vividowl.core.ladder import build_ladder
+from vividowl.formats.columns import min_max_view, read_columns, write_columns
+from vividowl.formats.drawing import chart_svg, ladder_svg, owl_svg
+from vividowl.formats.record_pdf import RecordSheet, item_words, make_pdf
+from vividowl.formats.words import day, money, number
+
+
+def test_columns_survive_parquet(tmp_path):
+    frame = pl.DataFrame({"time_s": [0.0, 1.0], "c0": [41.5, None], "c1": ["a", "b"]})
+    write_columns(frame, tmp_path / "x.parquet")
+    assert read_columns(tmp_path / "x.parquet").equals(frame)
+    assert read_columns(tmp_path / "x.parquet", ["c0"]).columns == ["c0"]
+
+
+@given(st.integers(50, 5000), st.integers(10, 400))
+def test_property_a_view_keeps_extremes_and_order(n, points):
+    rng = np.random.default_rng(n)
+    time, values = np.arange(n, dtype=float), rng.normal(size=n)
+    view = min_max_view(time, values, points, -np.inf, np.inf)
+    assert len(view.values) <= max(points, 4)
+    assert (view.values.min(), view.values.max()) == (values.min(), values.max())
+    assert (np.diff(view.time_s) >= 0).all()
+
+
+def test_a_view_skips_what_is_not_known_and_keeps_to_its_stretch():
+    time, values = np.arange(100.0), np.arange(100.0)
+    values[10] = np.nan
+    view = min_max_view(time, values, 1000, 5, 20)
+    assert (view.time_s[0], view.time_s[-1], len(view.time_s)) == (5, 20, 15)
+
+
+BLANK = {"measured": False, "rise_k": None, "noise_db": None, "held_share": None}
+HOT = {"measured": True, "rise_k": 70.0, "noise_db": 53.0, "held_share": 0.9}
+COOL = {"measured": True, "rise_k": 46.0, "noise_db": 46.0, "held_share": 0.0}
+
+
+def test_the_owl_shows_lid_beak_and_an_empty_eye():
+    full = owl_svg(HOT, COOL, "improved")
+    assert ET.fromstring(full).tag.endswith("svg")  # noqa: S314 - our own drawing
+    assert full.count("<circle") == 4
+    assert "54 54h12l-6 12z" in full
+    assert full.count("Z") == 1
+    assert owl_svg(HOT, BLANK, None).count("<circle") == 3
+
+
+def test_the_ladder_names_rungs_and_marks_the_culprit():
+    before = build_ladder(95, 25, 45, heatsink_c=65)
+    after = build_ladder(70, 25, 58, heatsink_c=64)
+    drawn = ladder_svg(before, after, "interface")
+    for words in ("stops here", "95 °C", "70 °C", "45 W", "58 W", "30 K", "25.0 °C"):
+        assert words in drawn
+    assert "No ladder" in ladder_svg(None, None, None)
+
+
+def test_the_chart_stays_inside_its_box():
+    line = (list(range(-30, 900, 10)), [30 + 0.05 * i for i in range(93)], (400.0, 890.0))
+    drawn = chart_svg(line, line)
+    xs = [float(p.split(",")[0]) for pts in re.findall(r'points="([^"]+)"', drawn) for p in pts.split()]
+    assert min(xs) >= 39
+    assert max(xs) <= 512.5
+    assert "before: figures from this stretch" in drawn
+
+
+@pytest.mark.parametrize(
+    ("value", "unit", "signed", "words"),
+    [
+        (None, "K", False, "not known"),
+        (0.876, "K/W", False, "0.88"),
+        (-24.31, "K", True, "−24.3"),
+        (3.0, "W", True, "+3.0"),
+    ],
+)
+def test_numbers_on_paper(value, unit, signed, words):
+    assert number(value, unit, signed) == words
+
+
+def test_prices_dates_and_items_in_words():
+    assert money(8900, "EUR") == "€89.00"
+    assert money(None, "EUR") == "not set"
+    assert day(date(2026, 3, 1)) == "1 March 2026"
+    words = item_words("cpu_die", "paste_stiff", "Grey Heron 11", "GH-1", 0.08, "g")
+    assert words == "Processor die: paste, stiff, Grey Heron 11, lot GH-1, 0.08 g."
+
+
+SHEET = RecordSheet(
+    shop="Shop #1 [test]", demo=True, number=7, customer="Zoë Łuczak", device="Ondervale Marrow 15",
+    symptom="hot *and* #loud", day=date(2026, 3, 1), handed_over=False, comparison=None, ladders=(None, None),
+    culprit=None, exhaust="", notes=(), lines=None, glances=(BLANK, BLANK), cleaned=("fins",),
+    items=(("cpu_die", "paste_stiff", "", "", None, ""),), fit_note="$x$ _y_", gates=(("Reason.", "agreed (Imke)"),),
+    price_cents=None, currency="EUR", next_service_on=None, note="",
+)  # fmt: skip
+
+
+def test_a_draft_without_measurement_is_a_pdf_and_typed_marks_stay_text():
+    data = make_pdf(SHEET)
+    assert data.startswith(b"%PDF-")
+    assert b"%%EOF" in data[-32:]
+
+
+def test_a_word_more_makes_another_pdf():
+    assert make_pdf(SHEET) != make_pdf(replace(SHEET, note="Come back in spring."))

@@ -1,0 +1,209 @@
+"""The private cluster, starting up, backup and the command line."""
+
+import io
+import os
+import shutil
+import socket
+import tarfile
+import tempfile
+from pathlib import Path
+
+import pytest
+from click.testing import CliRunner
+from tests.logs import HOT, log_bytes
+
+from vividowl.cli import cli
+from vividowl.host.backup import BackupError, read_backup, write_backup
+from vividowl.host.cluster import Cluster, ClusterError, free_port
+from vividowl.host.launch import LaunchError, choose_port, fill, main, secret_key
+from vividowl.host.paths import Places
+from vividowl.service import accounts, intake, measure
+from vividowl.service.errors import Refused
+
+
+@pytest.fixture
+def root(monkeypatch):
+    """An installation of its own, whose cluster is stopped afterwards."""
+    folder = Path(tempfile.mkdtemp(prefix="vividowl-root-"))
+    folder.chmod(0o755)
+    monkeypatch.setenv("VIVIDOWL_ROOT", str(folder))
+    yield folder
+    Cluster(folder / "var/pg").stop()
+    shutil.rmtree(folder, ignore_errors=True)
+
+
+def test_a_taken_port_is_refused_in_one_line():
+    with socket.socket() as taken:
+        taken.bind(("127.0.0.1", 0))
+        taken.listen()
+        port = taken.getsockname()[1]
+        with pytest.raises(LaunchError, match=f"Port {port} is taken. Choose another"):
+            choose_port(port)
+        assert free_port(port) != port
+
+
+def test_an_impossible_port_is_refused():
+    with pytest.raises(LaunchError, match="allowed are 1 to 65535"):
+        choose_port(70000)
+
+
+def test_without_a_wish_any_free_port_will_do():
+    assert 1024 < choose_port(None) <= 65535
+
+
+def test_main_says_one_line_and_exits_with_one(capsys):
+    with socket.socket() as taken:
+        taken.bind(("127.0.0.1", 0))
+        taken.listen()
+        assert main(["--port", str(taken.getsockname()[1])]) == 1
+    said = capsys.readouterr().err
+    assert said.startswith("vividowl: Port ")
+    assert said.count("\n") == 1
+
+
+def test_the_cookie_key_is_made_once_and_closed_to_others(tmp_path):
+    where = Places(tmp_path)
+    first = secret_key(where)
+    assert secret_key(where) == first
+    assert len(first) == 64
+    assert where.secret.stat().st_mode & 0o077 == 0
+
+
+def test_a_running_cluster_is_known_and_a_strangers_process_is_not(cluster, tmp_path):
+    assert cluster.running()
+    stranger = Cluster(tmp_path / "pg")
+    stranger.data.mkdir(parents=True)
+    (stranger.data / "postmaster.pid").write_text(f"{os.getpid()}\n")
+    assert not stranger.running()
+
+
+def test_a_broken_cluster_says_what_to_do(root):
+    broken = Cluster(root / "var/pg", throwaway=True)
+    broken.start()
+    broken.stop()
+    (broken.data / "postgresql.conf").write_text("this is no setting\n")
+    with pytest.raises(ClusterError, match="does not start") as caught:
+        broken.start()
+    assert "restore a backup" in str(caught.value)
+    assert "\n" not in str(caught.value)
+
+
+def test_a_start_after_a_crash_goes_through(root):
+    crashed = Cluster(root / "var/pg", throwaway=True)
+    crashed.start()
+    crashed.stop()
+    (crashed.data / "postmaster.pid").write_text("999999\n")
+    crashed.start()
+    assert crashed.running()
+
+
+def test_fresh_never_throws_a_real_shop_away(workshop):
+    accounts.found_shop(workshop, shop_name="Real", name="Ada", login="ada", password="four words to remember")
+    with pytest.raises(LaunchError, match="holds a real shop"):
+        fill(workshop, fresh=True, empty=False)
+    assert accounts.sign_in(workshop, "ada", "four words to remember").shop_name == "Real"
+
+
+def test_empty_does_not_mix_with_the_demo(workshop):
+    accounts.found_shop(workshop, shop_name="Demo", name="Imke", login="imke", password=None, demo=True)
+    with pytest.raises(LaunchError, match=r"\./start --fresh --empty"):
+        fill(workshop, fresh=False, empty=True)
+    fill(workshop, fresh=True, empty=True)
+    assert accounts.state(workshop) == (False, True)
+
+
+def served(workshop):
+    """A shop with one job whose log is stored."""
+    owner = accounts.found_shop(
+        workshop, shop_name="Kept", name="Ada", login="ada", password="four words to remember"
+    ).actor
+    fields = {**dict.fromkeys(intake.INTAKE_FIELDS), "customer_name": "Wen", "customer_contact": "", "kind": "laptop",
+              "maker": "", "model": "Marrow", "symptom": "", "surroundings": "unknown", "lives": "", "warranty": "over",
+              "seal": "none", "backup_done": "yes", "battery_swollen": False, "liquid_damage": False,
+              "factory_interface": ""}  # fmt: skip
+    job = intake.create_job(workshop, owner, fields).job.id
+    data = log_bytes(HOT, seed=4)
+    measure.receive_log(workshop, owner, job, "before", io.BytesIO(data), expected=len(data), file_name="a.csv",
+                        mapping={}, again=False)  # fmt: skip
+    return owner, job, data
+
+
+def test_a_backup_brings_rows_and_files_back(cluster, workshop, tmp_path):
+    owner, job, data = served(workshop)
+    target = tmp_path / "shop.owl"
+    assert write_backup(cluster, workshop.files.root, target) > len(data)
+    accounts.set_password(workshop, "ada", "changed after the backup")
+    shutil.rmtree(workshop.files.root)
+    read_backup(cluster, workshop.database, workshop.files.root, target)
+    assert accounts.sign_in(workshop, "ada", "four words to remember").shop_name == "Kept"
+    path, name = measure.original_file(workshop, owner, job, "before")
+    assert (path.read_bytes(), name) == (data, "a.csv")
+
+
+def test_a_backup_never_overwrites_and_names_a_missing_folder(cluster, workshop, tmp_path):
+    (tmp_path / "there").write_text("mine")
+    with pytest.raises(BackupError, match="exists already"):
+        write_backup(cluster, workshop.files.root, tmp_path / "there")
+    with pytest.raises(BackupError, match=r"does not exist\. Make it first"):
+        write_backup(cluster, workshop.files.root, tmp_path / "no" / "where")
+    assert (tmp_path / "there").read_text() == "mine"
+
+
+def test_what_is_no_backup_changes_nothing(cluster, workshop, tmp_path):
+    served(workshop)
+    (tmp_path / "notes.txt").write_text("not an archive")
+    with tarfile.open(tmp_path / "other.tar", "w") as archive:
+        archive.add(tmp_path / "notes.txt", "notes.txt")
+    for name in ("notes.txt", "other.tar"):
+        with pytest.raises(BackupError, match="is no backup of Vivid Owl"):
+            read_backup(cluster, workshop.database, workshop.files.root, tmp_path / name)
+    with pytest.raises(BackupError, match="no file"):
+        read_backup(cluster, workshop.database, workshop.files.root, tmp_path / "none")
+    assert accounts.sign_in(workshop, "ada", "four words to remember").shop_name == "Kept"
+
+
+def test_the_command_line_from_members_to_restore(root):
+    run = CliRunner()
+    with pytest.raises(Refused, match="no shop yet"):
+        run.invoke(cli, ["user", "list"], catch_exceptions=False)
+    made = run.invoke(cli, ["demo"], catch_exceptions=False)
+    assert "The demo shop is ready." in made.output
+    secret = "four words to remember"
+    added = run.invoke(
+        cli, ["user", "add", "lena", "--name", "Lena Maro", "--password", secret], catch_exceptions=False
+    )
+    assert "lena can sign in" in added.output
+    listed = run.invoke(cli, ["user", "list"], catch_exceptions=False).output
+    assert "Imke Brandvold" in listed
+    assert "technician   Lena Maro" in listed
+    archive = root / "backup.tar"
+    assert "MB" in run.invoke(cli, ["backup", str(archive)], catch_exceptions=False).output
+    run.invoke(cli, ["demo", "--fresh"], catch_exceptions=False)
+    assert "Lena" not in run.invoke(cli, ["user", "list"], catch_exceptions=False).output
+    restored = run.invoke(cli, ["restore", str(archive), "--yes"], catch_exceptions=False)
+    assert "Restored" in restored.output
+    assert "Lena" in run.invoke(cli, ["user", "list"], catch_exceptions=False).output
+    assert not Cluster(root / "var/pg").running()
+
+
+def test_the_demo_is_the_same_each_time(workshop):
+    from datetime import UTC, datetime
+
+    from sqlalchemy import select
+
+    from vividowl.demo.shop import clear_demo, load_demo
+    from vividowl.store.models import Job, TraceFile
+
+    def print_of():
+        with workshop.database.session() as session:
+            jobs = session.scalars(select(Job).order_by(Job.number)).unique().all()
+            shas = session.scalars(select(TraceFile.sha256).order_by(TraceFile.sha256)).all()
+            return [(j.number, j.model, j.symptom) for j in jobs], shas
+
+    when = datetime(2026, 5, 4, tzinfo=UTC)
+    load_demo(workshop, when)
+    first = print_of()
+    assert clear_demo(workshop)
+    load_demo(workshop, when)
+    assert print_of() == first
+    assert len(first[0]) >= 8
