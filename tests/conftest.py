@@ -1,11 +1,13 @@
 """One throw-away PostgreSQL cluster a run; an empty, migrated database for each test that asks for one."""
 
+import logging
 import os
 import shutil
 import tempfile
 from pathlib import Path
 
 import pytest
+import structlog
 from sqlalchemy import text
 
 from vividowl.host.cluster import Cluster
@@ -13,6 +15,8 @@ from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore
 from vividowl.store.models import Base
+
+structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.ERROR))
 
 
 @pytest.fixture(scope="session")

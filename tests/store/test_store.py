@@ -100,8 +100,11 @@ def test_a_search_takes_signs_literally(workshop, two_shops):
 
 def test_a_received_file_is_kept_whole_or_not_at_all(tmp_path):
     store, shop = FileStore(tmp_path), uuid.uuid4()
-    with store.receive(io.BytesIO(b"hello"), 5, 100) as received:
-        store.keep(shop, received, lambda path: path.write_bytes(b"PAR1"))
+    with (
+        store.receive(io.BytesIO(b"hello"), 5, 100) as received,
+        store.prepare_columns(lambda path: path.write_bytes(b"PAR1")) as prepared,
+    ):
+        store.keep(shop, received, prepared)
     assert store.original(shop, received.sha256).read_bytes() == b"hello"
     assert store.columns(shop, received.sha256).read_bytes() == b"PAR1"
     assert list((tmp_path / "incoming").iterdir()) == []
@@ -123,8 +126,12 @@ def test_columns_that_cannot_be_written_leave_no_original(tmp_path):
         path.write_bytes(b"half")
         raise OSError("disk full")
 
-    with store.receive(io.BytesIO(b"hello"), 5, 100) as received, pytest.raises(OSError, match="disk full"):
-        store.keep(shop, received, fail)
+    with (
+        store.receive(io.BytesIO(b"hello"), 5, 100) as received,
+        store.prepare_columns(fail) as prepared,
+        pytest.raises(OSError, match="disk full"),
+    ):
+        store.keep(shop, received, prepared)
     assert [p for p in tmp_path.rglob("*") if p.is_file()] == []
 
 

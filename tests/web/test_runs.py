@@ -38,6 +38,22 @@ def test_a_log_is_kept_byte_for_byte_and_read(ada, job, workshop):
     assert row["stage"] == "fit"
 
 
+def test_a_log_of_several_megabytes_is_taken_and_one_over_the_limit_is_not(ada, job, monkeypatch):
+    extra = "," + ",".join(["1.0501"] * 700)
+    lines = LOG.decode().splitlines()
+    wide = [lines[0] + "," + ",".join(f"Rail {i} [V]" for i in range(300))] + [
+        line + extra[: 7 * 300] for line in lines[1:]
+    ]
+    data = "\n".join(wide * 1 + [""]).encode()
+    assert len(data) > 1024 * 1024
+    assert ada.upload(job, "before", data, name="wide.csv")["trace"]["size_bytes"] == len(data)
+    monkeypatch.setattr("vividowl.service.measure.BYTES_MOST", 1024 * 1024)
+    second = ada.new_job()["id"]
+    refused = ada.upload(second, "before", data + b"\n", name="wide.csv", status=422)
+    assert refused["reason"] == "too_large"
+    assert "wide.csv" in refused["detail"]
+
+
 BAD = [
     (b"", "is empty"),
     (b"\x89PNG\r\n\x1a\n" + bytes(range(256)) * 8, "not a text file"),

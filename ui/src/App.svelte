@@ -34,12 +34,13 @@
     }
     return null;
   });
-  let shown = $state.raw<{ page: Page; found: Record<string, string> } | null>(null);
-  // The page is loaded on demand; the same page with other parameters stays mounted.
+  let shown = $state.raw<{ load: Loader; page: Page } | null>(null);
+  // A page is loaded on demand; while only its parameters change it stays mounted and follows at once.
+  const pageLoader = $derived(route?.load ?? null);
   $effect(() => {
-    const wanted = route;
-    void wanted?.load().then((loaded) => {
-      if (wanted === route) shown = { page: loaded.default, found: wanted.found };
+    const load = pageLoader;
+    void load?.().then((loaded) => {
+      if (load === pageLoader) shown = { load, page: loaded.default };
     });
   });
   const person = $derived(session.present?.person ?? null);
@@ -76,9 +77,9 @@
   <Header {person} onhelp={() => (helpOpen = true)} onfind={() => (findOpen = true)} />
   <main id="main" class="page" tabindex="-1">
     {#if route}
-      {#if shown}
+      {#if shown && shown.load === route.load}
         {@const Shown = shown.page}
-        <Shown {...shown.found} />
+        <Shown {...route.found} />
       {/if}
     {:else}
       <h1>There is nothing here</h1>

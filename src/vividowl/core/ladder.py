@@ -87,7 +87,7 @@ def build_ladder(
             room_c,
             die_c,
             power,
-            tuple(rung(name, rise * r / response.total, "log") for name, r in parts if r > 0),
+            tuple(rung(name, rise * r / response.total, "log") for name, r in parts),
         )
     return Ladder(room_c, die_c, power, (rung("whole", rise, "log"),))
 

@@ -7,11 +7,13 @@ from dataclasses import dataclass
 import numpy as np
 
 from vividowl.core.roles import Role
-from vividowl.core.trace import Series, Trace, smooth
+from vividowl.core.trace import Mask, Series, Trace, smooth
 
 BOOST_LONGEST_S = 120.0
 BOOST_EXCESS = 1.08
 STEP_SHARE = 0.2
+DIP_BELOW = 0.6
+DIP_RECOVERY_S = 30.0
 
 
 @dataclass(frozen=True)
@@ -94,3 +96,28 @@ def _boost_end(trace: Trace, onset_s: float, end_s: float) -> float:
     ended = float(time[np.flatnonzero(over)[-1]])
     # A "boost" that fills the whole early part is a slow decline, not the short limit.
     return onset_s if ended >= float(time[np.flatnonzero(early)[-1]]) else ended
+
+
+def under_load(trace: Trace, load: LoadPhase) -> Mask:
+    """Samples in which the device really works: without the pauses between the passes of a looping benchmark.
+
+    trace: the log
+    load: its loaded part
+    returns: mask (n,) [flag]; a pause and the half minute after it, in which the die catches up, are out
+    formula: power (else utilisation) below 60 % of its median under load is a pause
+    source: common practice, no source
+    """
+    inside = (trace.time_s >= load.onset_s) & (trace.time_s <= load.end_s)
+    found = _activity(trace)
+    if found is None or found[1] == "die temperature":
+        return inside
+    signal = found[0]
+    pause = inside & np.asarray(signal < DIP_BELOW * float(np.nanmedian(signal[inside])), dtype=np.bool_)
+    if not pause.any():
+        return inside
+    index = np.arange(len(signal))
+    last = np.maximum.accumulate(np.where(pause, index, -1))
+    since = np.where(last >= 0, trace.time_s - trace.time_s[np.maximum(last, 0)], np.inf)
+    kept = inside & (since > DIP_RECOVERY_S)
+    # Passes shorter than the recovery leave nothing: then the whole load has to do.
+    return kept if kept.sum() >= 0.3 * inside.sum() else inside

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from vividowl.core.errors import CoreError
-from vividowl.core.load import LoadPhase, find_load
+from vividowl.core.load import LoadPhase, find_load, under_load
 from vividowl.core.network import Response, fit_response
 from vividowl.core.roles import ROLE_KINDS, Role
 from vividowl.core.settling import SettledWindow, find_settled_window
@@ -83,7 +83,7 @@ def read_trace(trace: Trace, room_c: float | None, limit_c: float | None = None)
     """
     load = find_load(trace)
     window = find_settled_window(trace, load)
-    inside = (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
+    inside = under_load(trace, load) & (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
     found = {role: statistics(values[inside]) for role, values in trace.channels.items()}
     power = trace.power
     response, reason = None, "The room temperature is not noted."

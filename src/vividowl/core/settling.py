@@ -8,7 +8,7 @@ import numpy as np
 
 from vividowl.core.approach import fit_approach
 from vividowl.core.errors import NotEnoughData
-from vividowl.core.load import LoadPhase
+from vividowl.core.load import LoadPhase, under_load
 from vividowl.core.trace import Series, Trace, smooth
 
 REMAINING_SETTLED_K = 1.0
@@ -44,7 +44,7 @@ def find_settled_window(trace: Trace, load: LoadPhase) -> SettledWindow:
     source: common practice, no source
     """
     begin, end = load.boost_end_s, load.end_s
-    inside = (trace.time_s >= begin) & (trace.time_s <= end)
+    inside = under_load(trace, load) & (trace.time_s >= begin)
     die = trace.channels[trace.die_role]
     time, values = trace.time_s[inside], die[inside]
     known = np.isfinite(values)

@@ -109,8 +109,10 @@ def _one_ladder(
     parts, y, last_name = [], floor, floor + 18
     wide = 72.0
     for rung in ladder.rungs:
-        high = max(1.5, rung.drop_k * scale)
+        high = rung.drop_k * scale
         fill = colour if not hollow else "none"
+        if high < 1.5:
+            continue
         parts.append(
             f'<rect x="{x}" y="{y - high + 1:.1f}" width="{wide}" height="{max(0.5, high - 2):.1f}" fill="{fill}" '
             f'stroke="{colour}" stroke-width="1.6"/>'

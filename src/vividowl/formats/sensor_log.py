@@ -20,6 +20,7 @@ from vividowl.formats.timestamps import time_columns, to_seconds
 COLUMNS_MOST = 400
 BYTES_MOST = 200 * 1024 * 1024
 TIME = "time_s"
+SNIFFED_BYTES = 131072
 _EMPTY_WORDS = ["", "-", "--", "N/A", "n/a", "NA", "NaN", "nan", "null", "none", "?"]
 _NUMBER = re.compile(r"^[+-]?\d+([.,]\d+)?([eE][+-]?\d+)?$")
 _FLAGS = {"yes": 1.0, "no": 0.0, "true": 1.0, "false": 0.0, "on": 1.0, "off": 0.0}
@@ -75,7 +76,7 @@ def read_log(data: bytes, name: str = "log") -> ParsedLog:
 
 def _decode(data: bytes, name: str) -> tuple[bytes, str, list[str]]:
     """Bring the file to UTF-8 without a mark."""
-    if not data.strip():
+    if not data[:4096].strip() and not data.strip():
         raise FormatError(f"{name} is empty.", remedy="Export the log again and check that it was saved.")
     for mark, encoding in ((b"\xef\xbb\xbf", "utf-8"), (b"\xff\xfe", "utf-16-le"), (b"\xfe\xff", "utf-16-be")):
         if data.startswith(mark):
@@ -106,14 +107,14 @@ def _fields(line: str, delimiter: str) -> list[str]:
 
 
 def _sniff(text: bytes, encoding: str, name: str) -> Layout:
-    head = text[:262144].decode("utf-8", errors="replace").splitlines()
-    if len(text) > 262144 and head:
+    head = text[:SNIFFED_BYTES].decode("utf-8", errors="replace").splitlines()
+    if len(text) > SNIFFED_BYTES and head:
         head.pop()
-    head = head[:400]
+    head = head[:200]
     filled = [line for line in head if line.strip()]
     best, width = ",", 0
     for delimiter in ("\t", ";", ",", "|"):
-        counts = Counter(len(_fields(line, delimiter)) for line in filled[:80])
+        counts = Counter(len(_fields(line, delimiter)) for line in filled[:40])
         modal, times = counts.most_common(1)[0] if counts else (0, 0)
         if modal > 1 and times * modal > width:
             best, width = delimiter, times * modal
@@ -181,7 +182,8 @@ def _body(text: bytes, layout: Layout, name: str) -> tuple[bytes, int, list[str]
         if len(kept) < len(lines):
             notices.append(f"The header was repeated {len(lines) - len(kept)} times; the repeats were left out.")
             body = b"\n".join(kept)
-    body = body.rstrip(b"\r\n \t\x00")
+    if body[-1:] in (b"\n", b" ", b"\t", b"\x00"):
+        body = body.rstrip(b"\r\n \t\x00")
     # Footers and a last line that broke off are shorter than the rest.
     dropped = 0
     wanted = len(layout.headers)
@@ -196,7 +198,7 @@ def _body(text: bytes, layout: Layout, name: str) -> tuple[bytes, int, list[str]
     if dropped:
         line = first_line + body.count(b"\n") + 1
         notices.append(f"The log breaks off in line {line}: {dropped} unfinished line(s) at its end were left out.")
-    if not body.strip():
+    if not body[:4096].strip():
         raise FormatError(
             f"{name} has a header and no data.", remedy="Export the log after the run.", line=layout.header_line + 1
         )
@@ -215,7 +217,7 @@ def _parse(body: bytes, layout: Layout, name: str) -> tuple[pl.DataFrame, list[s
             schema_overrides=dict(schema),
             new_columns=names,
             columns=list(range(len(names))),
-            null_values=_EMPTY_WORDS,
+            # What is no number becomes null in a number column, "N/A" and dashes included.
             ignore_errors=True,
             truncate_ragged_lines=True,
             decimal_comma=layout.decimal == ",",
@@ -253,7 +255,7 @@ def _numeric_columns(body: bytes, layout: Layout) -> list[bool]:
     for at in (0, size // 3, 2 * size // 3, max(0, size - 20000)):
         begin = body.find(b"\n", at) + 1 if at else 0
         chunk = body[begin : begin + 20000].decode("utf-8", errors="replace").splitlines()
-        rows += [_fields(line, layout.delimiter) for line in chunk[: 30 if len(chunk) > 30 else None][:-1] or chunk]
+        rows += [_fields(line, layout.delimiter) for line in chunk[:20][:-1] or chunk]
     out = []
     for i in range(len(layout.headers)):
         cells = [r[i].strip() for r in rows if i < len(r)]

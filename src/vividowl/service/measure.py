@@ -23,9 +23,9 @@ from vividowl.formats.errors import FormatError
 from vividowl.formats.sensor_log import BYTES_MOST, TIME, ParsedLog, apply_mapping, read_log, to_trace
 from vividowl.service.comparing import kept, ladder_of, note_verdict
 from vividowl.service.errors import Refused
-from vividowl.service.readings import glance_of, guesses_of, load_trace, noise_of, reading_of
+from vividowl.service.readings import glance_of, guesses_of, load_trace, noise_of, read_new, reading_of
 from vividowl.service.workshop import Actor, Workshop, check_version, open_job
-from vividowl.store.files import BrokenOff, Received, TooLarge
+from vividowl.store.files import BrokenOff, Prepared, Received, TooLarge
 from vividowl.store.models import Job, NoiseReading, Run, SpotReading, TraceFile
 from vividowl.store.scope import Scope
 
@@ -142,16 +142,18 @@ def receive_log(
     """Take a sensor log in: bytes, columns and figures, all or nothing."""
     with _size_refusals(file_name), workshop.files.receive(stream, expected, BYTES_MOST) as received:
         with workshop.scope(actor) as scope:
-            job = scope.get(Job, job_id)
-            _refuse_after_without_before(scope, job, side)
-            _refuse_known_file(scope, received.sha256, file_name, job, side, again)
+            _refuse_after_without_before(scope, scope.get(Job, job_id), side)
         parsed = _parse(received, file_name, mapping)
         fresh = not workshop.files.original(actor.shop_id, received.sha256).exists()
         try:
-            with workshop.scope(actor) as scope:
+            with (
+                workshop.files.prepare_columns(lambda path: write_columns(parsed.frame, path)) as prepared,
+                workshop.scope(actor) as scope,
+            ):
                 job = open_job(scope, job_id)
+                _refuse_known_file(scope, received.sha256, file_name, job, side, again)
                 run = _run_for_writing(scope, job, side)
-                return _store_log(workshop, scope, actor, job, run, received, parsed, file_name)
+                return _store_log(workshop, scope, actor, job, run, received, parsed, file_name, prepared)
         except SQLAlchemyError:
             if fresh:
                 for path in (workshop.files.original, workshop.files.columns):
@@ -223,12 +225,12 @@ def _channels(parsed: ParsedLog) -> list[dict[str, Any]]:
 
 def _store_log(
     workshop: Workshop, scope: Scope, actor: Actor, job: Job, run: Run, received: Received, parsed: ParsedLog,
-    file_name: str,
+    file_name: str, prepared: Prepared,
 ) -> RunView:  # fmt: skip
     channels = _channels(parsed)
     try:
         trace, dropouts = to_trace(parsed.frame, parsed.guesses)
-        read_trace(trace, run.room_c, job.limit_c)
+        read_new(workshop.files.columns(actor.shop_id, received.sha256), channels, trace, run.room_c, job.limit_c)
     except NotEnoughData as error:
         numeric = [c["header"] for c in channels if c["numeric"]]
         reason = "no_temperature" if error.field == "channels" else "too_short"
@@ -244,7 +246,7 @@ def _store_log(
             notices=[*parsed.notices, *dropouts], uploaded_by=actor.member_id,
         )
     )  # fmt: skip
-    workshop.files.keep(actor.shop_id, received, lambda path: write_columns(parsed.frame, path))
+    workshop.files.keep(actor.shop_id, received, prepared)
     return _finish(workshop, scope, job, run)
 
 

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 import json
 import uuid
+from collections import OrderedDict
 from collections.abc import Sequence
-from functools import lru_cache
 from pathlib import Path
+from threading import Lock
 from typing import Any
 
 from vividowl.core.noise import LevelReading, NoiseFigure, noise_figure
@@ -32,9 +33,28 @@ def load_trace(path: Path, channels: Sequence[dict[str, Any]]) -> Trace:
     return to_trace(read_columns(path, [TIME, *wanted]), guesses_of(channels))[0]
 
 
-@lru_cache(maxsize=128)
-def _cached(path: str, channels: str, room_c: float | None, limit_c: float | None) -> Reading:
-    return read_trace(load_trace(Path(path), json.loads(channels)), room_c, limit_c)
+_Key = tuple[str, str, float | None, float | None]
+_KEPT_MOST = 128
+_kept: OrderedDict[_Key, Reading] = OrderedDict()
+_lock = Lock()
+
+
+def _remember(key: _Key, reading: Reading) -> Reading:
+    with _lock:
+        _kept[key] = reading
+        _kept.move_to_end(key)
+        while len(_kept) > _KEPT_MOST:
+            _kept.popitem(last=False)
+    return reading
+
+
+def read_new(
+    path: Path, channels: Sequence[dict[str, Any]], trace: Trace, room_c: float | None, limit_c: float | None
+) -> Reading:
+    """Read a log that has just come in; its stored columns need not be read back for the page."""
+    return _remember(
+        (str(path), json.dumps(channels, sort_keys=True), room_c, limit_c), read_trace(trace, room_c, limit_c)
+    )
 
 
 def reading_of(
@@ -42,7 +62,10 @@ def reading_of(
 ) -> Reading:
     """The reading of a stored log."""
     path = workshop.files.columns(shop_id, trace.sha256)
-    return _cached(str(path), json.dumps(trace.channels), room_c, limit_c)
+    key = (str(path), json.dumps(trace.channels, sort_keys=True), room_c, limit_c)
+    with _lock:
+        found = _kept.get(key)
+    return found or _remember(key, read_trace(load_trace(path, trace.channels), room_c, limit_c))
 
 
 def noise_of(rows: Sequence[NoiseReading]) -> NoiseFigure | None:

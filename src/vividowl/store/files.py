@@ -8,6 +8,7 @@ import re
 import tempfile
 import uuid
 from collections.abc import Callable, Iterator
+from concurrent.futures import Future, ThreadPoolExecutor, wait
 from contextlib import contextmanager
 from dataclasses import dataclass
 from pathlib import Path
@@ -26,11 +27,32 @@ class BrokenOff(ValueError):  # noqa: N818
 
 @dataclass(frozen=True)
 class Received:
-    """A file that has wholly arrived but is not kept yet."""
+    """A file that has wholly arrived but is not kept yet. Its digest is worked out on another core meanwhile."""
 
     path: Path
-    sha256: str
+    digest: Future[str]
     size_bytes: int
+
+    @property
+    def sha256(self) -> str:
+        """SHA-256 of the bytes, awaited when not ready yet."""
+        return self.digest.result()
+
+
+@dataclass(frozen=True)
+class Prepared:
+    """Columns on their way to a file aside."""
+
+    path: Path
+    written: Future[None]
+
+
+_helpers = ThreadPoolExecutor(max_workers=4, thread_name_prefix="files")
+
+
+def _digest(path: Path) -> str:
+    with path.open("rb") as file:
+        return hashlib.file_digest(file, "sha256").hexdigest()
 
 
 class FileStore:
@@ -46,17 +68,20 @@ class FileStore:
         handle, name = tempfile.mkstemp(dir=self.root / "incoming")
         path = Path(name)
         try:
-            digest, size = hashlib.sha256(), 0
+            size = 0
             with os.fdopen(handle, "wb") as out:
                 while chunk := stream.read(CHUNK):
                     size += len(chunk)
                     if size > most:
                         raise TooLarge(f"The file is larger than {most // 2**20} MB.")
-                    digest.update(chunk)
                     out.write(chunk)
             if expected is not None and size < expected:
                 raise BrokenOff(f"The upload broke off after {size} of {expected} bytes.")
-            yield Received(path, digest.hexdigest(), size)
+            digest = _helpers.submit(_digest, path)
+            try:
+                yield Received(path, digest, size)
+            finally:
+                wait([digest])
         finally:
             path.unlink(missing_ok=True)
 
@@ -68,20 +93,25 @@ class FileStore:
         """Where the parsed columns of a file lie."""
         return self._place(shop_id, sha256, "parquet")
 
-    def keep(self, shop_id: uuid.UUID, received: Received, write_columns: Callable[[Path], None]) -> None:
-        """Keep a received file and its columns; both appear at once or not at all."""
-        original = self.original(shop_id, received.sha256)
-        columns = self.columns(shop_id, received.sha256)
-        if original.exists() and columns.exists():
-            return
-        original.parent.mkdir(parents=True, exist_ok=True)
+    @contextmanager
+    def prepare_columns(self, write_columns: Callable[[Path], None]) -> Iterator[Prepared]:
+        """Write columns aside, on another core; what is not kept inside the block is gone after it."""
         half = self.root / "incoming" / f"{uuid.uuid4().hex}.parquet"
+        prepared = Prepared(half, _helpers.submit(write_columns, half))
         try:
-            write_columns(half)
-            os.replace(half, columns)
-            os.link(received.path, original) if not original.exists() else None
+            yield prepared
         finally:
+            wait([prepared.written])
             half.unlink(missing_ok=True)
+
+    def keep(self, shop_id: uuid.UUID, received: Received, prepared: Prepared) -> None:
+        """Keep a received file and its columns; a file of the same bytes that is kept already stays."""
+        prepared.written.result()
+        original = self.original(shop_id, received.sha256)
+        original.parent.mkdir(parents=True, exist_ok=True)
+        os.replace(prepared.path, self.columns(shop_id, received.sha256))
+        if not original.exists():
+            os.link(received.path, original)
 
     def _place(self, shop_id: uuid.UUID, sha256: str, ending: str) -> Path:
         if not re.fullmatch(r"[0-9a-f]{64}", sha256):

@@ -7,7 +7,7 @@ import uuid
 from collections.abc import Callable
 from typing import Any, TypeVar
 
-from flask import current_app, g, request, session
+from flask import current_app, request, session
 from flask_login import LoginManager, UserMixin, current_user
 
 from vividowl.service import accounts
@@ -34,6 +34,16 @@ def access(rule: str) -> Callable[[View], View]:
 
     def mark(view: View) -> View:
         view.access_rule = rule  # type: ignore[attr-defined]
+        return view
+
+    return mark
+
+
+def takes_body(most: int) -> Callable[[View], View]:
+    """Let a view take a larger body than others. It must be known before anything looks at the body."""
+
+    def mark(view: View) -> View:
+        view.body_most = most  # type: ignore[attr-defined]
         return view
 
     return mark
@@ -93,7 +103,9 @@ def guard() -> None:
         raise Refused("forbidden", "You are not signed in.", remedy="Sign in and try again.", reason="signed_out")
     if rule == "owner" and found.role != "owner":
         raise Refused("forbidden", "Only an owner may do this.", remedy="Ask an owner of the shop.", reason="role")
-    g.actor = found.actor
+    most = getattr(view, "body_most", None)
+    if most is not None:
+        request.max_content_length = most
 
 
 def install(app: Any) -> None:  # noqa: ANN401

@@ -12,7 +12,7 @@ from pydantic import BaseModel, Field
 
 from vividowl.service import measure
 from vividowl.service.errors import Refused
-from vividowl.web.access import access, actor, workshop
+from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.idempotency import idempotent
 from vividowl.web.present import run_out
 from vividowl.web.problems import Problem
@@ -20,7 +20,7 @@ from vividowl.web.schemas import MappingIn, NoiseIn, RunIn, RunOut, Side, SpotIn
 
 api = APIBlueprint("runs", __name__, url_prefix="/api/jobs/<uuid:job_id>/runs/<string:side>",
                    abp_responses={401: Problem, 404: Problem, 422: Problem})  # fmt: skip
-LOG_MOST = 200 * 1024 * 1024
+LOG_MOST = 200 * 1024 * 1024 + 1  # one more, so that the use case itself can say that it is too large
 
 
 class RunPath(BaseModel):
@@ -77,9 +77,9 @@ def _roles(text: str) -> dict[str, str | None]:
 
 @api.post("/log", responses={201: RunOut, 413: Problem}, operation_id="uploadLog")
 @access("member")
+@takes_body(LOG_MOST)
 def upload_log(path: RunPath, query: LogQuery) -> tuple[RunOut, int]:
     """Upload a sensor log: the raw bytes are the body."""
-    request.max_content_length = LOG_MOST + 1
     view = measure.receive_log(
         workshop(), actor(), path.job_id, path.side, request.stream,  # type: ignore[arg-type]
         expected=request.content_length, file_name=query.name or "log.csv", mapping=_roles(query.roles),

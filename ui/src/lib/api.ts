@@ -88,6 +88,19 @@ function asProblem(error: unknown): ProblemBody {
   return { ...UNREACHABLE, detail: 'The server answered in an unknown way.', reason: 'unknown' };
 }
 
+export const LOG_MOST_BYTES = 200 * 1024 * 1024;
+
+/** What can be told wrong about a file before it is sent. */
+export function checkLog(file: File): Problem | null {
+  if (file.size <= LOG_MOST_BYTES) return null;
+  return new Problem({
+    ...UNREACHABLE,
+    detail: `${file.name} has ${Math.round(file.size / 2 ** 20)} MB; logs up to 200 MB are read.`,
+    remedy: 'Log fewer sensors or a longer interval, or cut the file.',
+    reason: 'too_large',
+  });
+}
+
 export interface Upload {
   done: Promise<Run>;
   cancel: () => void;

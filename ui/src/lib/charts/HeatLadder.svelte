@@ -62,10 +62,16 @@
               height={span.bottom - span.top}
               fill={span.name === culprit && side.name === 'before' ? `url(#hatch-${uid})` : undefined}
             />
-            {#if i < drawn.spans.length - 1}<path class="rung" d="M{side.x - 5} {span.top}h{WIDE + 10}" />{/if}
-            {#if span.bottom - span.top > 17}
-              <text class="drop" x={side.x + WIDE / 2} y={(span.top + span.bottom) / 2 + 5}
-                >{figure(span.dropK, 'MHz')} K</text
+            {#if i < drawn.spans.length - 1 && span.bottom - span.top > 3}<path
+                class="rung"
+                d="M{side.x - 5} {span.top}h{WIDE + 10}"
+              />{/if}
+            {#if span.bottom - span.top > 25}
+              <text
+                class="drop"
+                class:halo={span.name === culprit && side.name === 'before'}
+                x={side.x + WIDE / 2}
+                y={(span.top + span.bottom) / 2 + 5}>{figure(span.dropK, 'MHz')} K</text
               >
             {/if}
           {/each}
@@ -158,6 +164,8 @@
   }
   .before .drop {
     font-weight: 700;
+  }
+  .drop.halo {
     paint-order: stroke;
     stroke: var(--paper);
     stroke-width: 9px;

@@ -25,7 +25,7 @@ export function shape(ladder: Ladder, floor: number, pxPerK: number): LadderShap
   let y = floor;
   const spans = ladder.rungs.map((rung) => {
     const bottom = y;
-    y -= Math.max(2, rung.drop_k * pxPerK);
+    y -= Math.max(0, rung.drop_k * pxPerK);
     return { name: rung.name, dropK: rung.drop_k, resistance: rung.resistance, source: rung.source, top: y, bottom };
   });
   return { spans, top: y };

@@ -14,9 +14,10 @@
 </script>
 
 <div class="field" class:wide>
-  <label for={id}
-    >{label}{#if needed}{' '}<span class="needed">needed</span>{/if}</label
-  >
+  <label for={id}>
+    <span>{label}</span>
+    {#if needed}<span class="needed">needed</span>{/if}
+  </label>
   {@render children()}
   {#if error}
     <p class="error" id="{id}-note" role="alert">{error}</p>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { client, Problem, take, uploadLog, type Run, type SideName, type Upload } from '../../lib/api';
+  import { checkLog, client, Problem, take, uploadLog, type Run, type SideName, type Upload } from '../../lib/api';
   import TraceChart from '../../lib/charts/TraceChart.svelte';
   import type { Line } from '../../lib/charts/scales';
   import { bytes, clock } from '../../lib/format';
@@ -69,7 +69,8 @@
 
   async function send(chosen: File, options: { roles?: Record<string, string | null>; again?: boolean } = {}) {
     file = chosen;
-    problem = null;
+    problem = checkLog(chosen);
+    if (problem) return;
     share = 0;
     upload = uploadLog(jobId, side, chosen, { ...options, progress: (s) => (share = s) });
     try {

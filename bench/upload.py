@@ -1,0 +1,140 @@
+"""From the last byte of a log to its figures, against a bare columnar read of the same file in the same run.
+
+Run: .venv/bin/python bench/upload.py [rows] [columns]
+The goal for 36,000 rows of 60 columns is at most 1.5 times the bare read plus 0.3 s.
+"""
+
+from __future__ import annotations
+
+import http.client
+import io
+import json
+import logging
+import shutil
+import statistics
+import sys
+import tempfile
+import threading
+import time
+from pathlib import Path
+
+import numpy as np
+import polars as pl
+import structlog
+from waitress import create_server
+
+from vividowl.host.cluster import Cluster
+from vividowl.host.launch import BODY_MOST
+from vividowl.service import accounts
+from vividowl.service.workshop import Workshop
+from vividowl.store.database import Database
+from vividowl.store.files import FileStore
+from vividowl.web.app import Settings, create_app
+
+PASSWORD = "four words to remember"  # noqa: S105 - of a shop that lives for a minute
+ALLOWED_FACTOR, ALLOWED_EXTRA_S = 1.5, 0.3
+
+
+def make_log(rows: int, columns: int, seed: int) -> bytes:
+    """An invented log: idle, a load with a slow rise, and sensors that wander."""
+    rng = np.random.default_rng(seed)
+    t = np.arange(rows, dtype=float)
+    loaded = t > 60
+    data = {
+        "Elapsed [s]": t,
+        "CPU Package [°C]": (
+            32 + loaded * 45 * (1 - np.exp(-np.maximum(0, t - 60) / 300)) + rng.normal(0, 0.25, rows)
+        ).round(1),
+        "CPU Package Power [W]": (np.where(loaded, 45, 5) + rng.normal(0, 0.4, rows)).round(2),
+        "Core Clocks (avg) [MHz]": (np.where(loaded, 3400, 900) + rng.normal(0, 9, rows)).round(0),
+        "Total CPU Usage [%]": np.where(loaded, 100.0, 3.0),
+        "Fan [RPM]": (np.where(loaded, 3900, 1500) + rng.normal(0, 15, rows)).round(0),
+    }
+    for i in range(columns - len(data)):
+        data[f"Rail {i} [V]"] = (1.05 + rng.normal(0, 0.01, rows)).round(3)
+    buffer = io.BytesIO()
+    pl.DataFrame(data).write_csv(buffer)
+    return buffer.getvalue()
+
+
+class Client:
+    """A browser without a screen, over a real connection."""
+
+    def __init__(self, port: int) -> None:
+        self.line = http.client.HTTPConnection("127.0.0.1", port, timeout=60)
+        self.cookie = self.token = ""
+
+    def call(self, method: str, path: str, body: bytes | None = None) -> tuple[dict, float]:
+        """The answer, and the seconds from the last byte sent to the answer read."""
+        self.line.putrequest(method, path)
+        for name, value in (("Cookie", self.cookie), ("X-CSRFToken", self.token)):
+            self.line.putheader(name, value)
+        if body is not None:
+            self.line.putheader("Content-Length", str(len(body)))
+            self.line.putheader("Content-Type", "application/json" if body[:1] == b"{" else "application/octet-stream")
+        self.line.endheaders()
+        if body is not None:
+            self.line.send(body)
+        sent = time.perf_counter()
+        answer = self.line.getresponse()
+        text = answer.read()
+        taken = time.perf_counter() - sent
+        self.cookie = (answer.getheader("Set-Cookie") or self.cookie).split(";")[0]
+        assert answer.status < 300, text
+        return json.loads(text), taken
+
+    def sign_in(self) -> None:
+        """Sign in and fetch the token."""
+        for body in (None, json.dumps({"login": "bench", "password": PASSWORD}).encode()):
+            self.call("GET" if body is None else "POST", "/api/session", body)
+            self.token = self.call("GET", "/api/session")[0]["csrf_token"]
+
+
+def main() -> None:
+    """Measure five times, each with a file of its own, and print medians and the ratio to what is allowed."""
+    rows = int(sys.argv[1]) if len(sys.argv) > 1 else 36_000
+    columns = int(sys.argv[2]) if len(sys.argv) > 2 else 60
+    structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.ERROR))
+    folder = Path(tempfile.mkdtemp(prefix="vividowl-bench-"))
+    folder.chmod(0o755)
+    cluster = Cluster(folder / "pg", throwaway=True)
+    cluster.start()
+    database = Database(cluster.url)
+    try:
+        database.migrate()
+        workshop = Workshop(database, FileStore(folder / "files"))
+        accounts.found_shop(workshop, shop_name="Bench", name="B", login="bench", password=PASSWORD)
+        server = create_server(create_app(workshop, Settings("bench", cookie_secure=False)), host="127.0.0.1", port=0,
+                               threads=4, max_request_body_size=BODY_MOST)  # fmt: skip
+        threading.Thread(target=server.run, daemon=True).start()
+        client = Client(server.effective_port)
+        client.sign_in()
+        bare, ours = [], []
+        for turn in range(6):
+            data = make_log(rows, columns, turn)
+            intake = {"customer_name": "B", "kind": "laptop", "model": "M", "limit_c": 95.0}
+            job = client.call("POST", "/api/jobs", json.dumps(intake).encode())[0]["id"]
+            began = time.perf_counter()
+            pl.read_csv(io.BytesIO(data))
+            read = time.perf_counter() - began
+            run, taken = client.call("POST", f"/api/jobs/{job}/runs/before/log?name={turn}.csv", data)
+            assert run["reading"]["settled"]
+            if turn:  # the first turn loads libraries
+                bare.append(read)
+                ours.append(taken)
+        b, o = statistics.median(bare), statistics.median(ours)
+        allowed = ALLOWED_FACTOR * b + ALLOWED_EXTRA_S
+        print(f"{rows} rows x {columns} columns, {len(data) / 1e6:.1f} MB")
+        print(f"bare columnar read {b:.3f} s; last byte sent to figures answered {o:.3f} s; {o / b:.2f} times")
+        print(f"allowed {allowed:.3f} s; used {o / allowed:.2f} of it")
+    finally:
+        client.line.close()
+        time.sleep(0.3)  # lets the server notice that the line is closed
+        server.close()
+        database.close()
+        cluster.stop()
+        shutil.rmtree(folder, ignore_errors=True)
+
+
+if __name__ == "__main__":
+    main()
