@@ -7,8 +7,8 @@ from playwright.sync_api import expect
 
 
 def field_of(page, label):
-    """A field by its label; one that is needed says so in the label."""
-    return page.get_by_label(re.compile(rf"^{re.escape(label)}( needed)?$"))
+    """A field by its label."""
+    return page.get_by_label(label, exact=True)
 
 
 def type_into(page, label, text):

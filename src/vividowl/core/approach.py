@@ -6,7 +6,6 @@ import math
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.optimize import least_squares
 
 from vividowl.core.errors import NotEnoughData
 from vividowl.core.trace import Series
@@ -64,6 +63,8 @@ def fit_approach(time_s: Series, y: Series, *, from_zero: bool = False) -> Appro
     range: time constants from a tenth of the sample step to thirty times the record
     source: JESD51-1 for the thermal meaning; checked on NIST StRD Misra1a and BoxBOD
     """
+    from scipy.optimize import least_squares  # here, since the import alone takes a second of the start
+
     keep = np.isfinite(time_s) & np.isfinite(y)
     t, v = thin_out(np.asarray(time_s[keep], dtype=np.float64), np.asarray(y[keep], dtype=np.float64))
     if len(t) < 6 or float(t[-1] - t[0]) <= 0:

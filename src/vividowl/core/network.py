@@ -5,8 +5,6 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.optimize import nnls
-from scipy.signal import lfilter
 
 from vividowl.core.errors import NotEnoughData
 from vividowl.core.load import LoadPhase
@@ -47,6 +45,9 @@ def fit_response(trace: Trace, load: LoadPhase, room_c: float) -> Response:
     formula: dT(t) = sum R_i (P * exp(-t/tau_i)/tau_i), R_i >= 0, tau_i on a fixed grid, linear least squares
     source: Foster network, JESD51-14 for the idea; the bands in seconds are common practice, no source
     """
+    from scipy.optimize import nnls  # here, since these imports alone take two seconds of the start
+    from scipy.signal import lfilter
+
     require_room_c(room_c)
     power = trace.power
     if power is None:

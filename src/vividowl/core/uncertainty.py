@@ -8,7 +8,6 @@ from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
-from scipy.fft import irfft, next_fast_len, rfft
 
 from vividowl.core.errors import NotEnoughData, require_range
 
@@ -91,9 +90,9 @@ def effective_sample_size(values: NDArray[np.float64]) -> float:
     power = float(centred @ centred)
     if power == 0:
         return float(n)
-    size = next_fast_len(2 * n - 1, real=True)
-    spectrum = rfft(centred, size)
-    rho = irfft(spectrum * np.conj(spectrum), size)[:n] / power
+    size = 1 << (2 * n - 1).bit_length()
+    spectrum = np.fft.rfft(centred, size)
+    rho = np.fft.irfft(spectrum * np.conj(spectrum), size)[:n] / power
     below = np.flatnonzero(rho < 0)
     stop = int(below[0]) if len(below) else n
     return float(min(n, max(1.0, n / (1.0 + 2.0 * float(rho[1:stop].sum())))))

@@ -18,7 +18,6 @@ from types import FrameType
 import structlog
 from sqlalchemy.exc import SQLAlchemyError
 
-from vividowl.demo.shop import clear_demo, load_demo
 from vividowl.host.cluster import Cluster, ClusterError, free_port
 from vividowl.host.paths import Places, places
 from vividowl.service import accounts
@@ -86,6 +85,8 @@ def open_workshop(where: Places) -> tuple[Cluster, Workshop]:
 
 def fill(workshop: Workshop, *, fresh: bool, empty: bool) -> None:
     """Bring the data to what was asked for."""
+    from vividowl.demo.shop import clear_demo, load_demo  # here, since a usual start makes no demo
+
     demo, nothing = accounts.state(workshop)
     if fresh and not nothing:
         if not clear_demo(workshop):
@@ -96,6 +97,12 @@ def fill(workshop: Workshop, *, fresh: bool, empty: bool) -> None:
     if nothing and not empty:
         print("Making the demo shop …", flush=True)
         load_demo(workshop)
+
+
+def _warm_up() -> None:
+    """Load what only the first log needs, while the page is already served."""
+
+    import vividowl.formats.record_pdf  # noqa: F401
 
 
 def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None:
@@ -125,6 +132,7 @@ def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None
     address = f"http://127.0.0.1:{port}/"
     print(f"Vivid Owl is at {address}" + (f"set-up#{code} (set up the shop there)" if code else ""), flush=True)
     print("Ctrl-C stops it.", flush=True)
+    threading.Thread(target=_warm_up, daemon=True).start()
     try:
         server.run()
     except KeyboardInterrupt:

@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 import uuid
 from dataclasses import dataclass
+from functools import cache
 
 from argon2 import PasswordHasher
 from argon2.exceptions import VerificationError
@@ -20,8 +21,12 @@ from vividowl.store.scope import Scope, demo_owner, member_by_id, member_by_logi
 PASSWORD_LEAST = 10
 ROLES = ("owner", "technician")
 _hasher = PasswordHasher()
-# Verified when the login is unknown, so that the time of an answer does not tell which logins exist.
-_NOBODY = _hasher.hash("nobody has this password")
+
+
+@cache
+def _nobody() -> str:
+    """Verified when the login is unknown, so that the time of an answer does not tell which logins exist."""
+    return _hasher.hash("nobody has this password")
 
 
 @dataclass(frozen=True)
@@ -57,7 +62,7 @@ def sign_in(workshop: Workshop, login: str, password: str) -> SignedIn:
     with workshop.database.session() as session:
         member = member_by_login(session, login.strip().lower())
         try:
-            _hasher.verify(member.password_hash if member and member.password_hash else _NOBODY, password)
+            _hasher.verify(member.password_hash if member and member.password_hash else _nobody(), password)
             fits = member is not None and member.password_hash is not None
         except VerificationError:
             fits = False

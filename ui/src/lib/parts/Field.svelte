@@ -14,10 +14,10 @@
 </script>
 
 <div class="field" class:wide>
-  <label for={id}>
-    <span>{label}</span>
-    {#if needed}<span class="needed">needed</span>{/if}
-  </label>
+  <div class="top">
+    <label for={id}>{label}</label>
+    {#if needed}<span class="needed" aria-hidden="true">needed</span>{/if}
+  </div>
   {@render children()}
   {#if error}
     <p class="error" id="{id}-note" role="alert">{error}</p>
@@ -40,8 +40,12 @@
     font-size: var(--size-1);
     font-weight: 620;
   }
+  .top {
+    display: flex;
+    align-items: baseline;
+    gap: var(--gap-2);
+  }
   .needed {
-    margin-left: var(--gap-2);
     color: var(--owl);
     font-weight: 400;
     font-size: var(--size-0);
