@@ -49,7 +49,7 @@ once() {
   shift
   while [ "$1" != -- ]; do files+=("$1"); shift; done
   shift
-  sum=$(find "${files[@]}" -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)
+  sum=$(find "${files[@]}" -type f ! -name '*.pyc' ! -path '*/web/site/*' -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)
   [ "$(cat "$STAMPS/$name" 2>/dev/null)" = "$sum" ] && return 0
   "$@" || return 1
   mkdir -p "$STAMPS" && echo "$sum" >"$STAMPS/$name"
@@ -71,10 +71,13 @@ make_venv() {
 
 python_packages() {
   say "Installing Python packages …"
-  "$VENV/bin/uv" pip install -q --python "$VENV/bin/python" --require-hashes -r "$1" 2>"$ROOT/var/pip.log" &&
+  "$VENV/bin/uv" pip install -q --compile-bytecode --python "$VENV/bin/python" --require-hashes -r "$1" 2>"$ROOT/var/pip.log" &&
     "$VENV/bin/uv" pip install -q --python "$VENV/bin/python" --no-deps -e "$ROOT" 2>>"$ROOT/var/pip.log" ||
     stop "Python packages could not be installed: $(grep -m1 -i error "$ROOT/var/pip.log" || tail -1 "$ROOT/var/pip.log") (see var/pip.log)"
 }
+
+# Compiled ahead, since some machines tell Python not to keep what it compiles, and a start should be quick there too.
+bytecode() { "$VENV/bin/python" -m compileall -q "$ROOT/src/vividowl"; }
 
 node_packages() {
   say "Installing Node packages …"
@@ -100,6 +103,7 @@ prepare() {
   else
     once "$1" "$ROOT/$1" "$ROOT/pyproject.toml" -- python_packages "$ROOT/$1"
   fi
+  once bytecode "$ROOT/src/vividowl" -- bytecode
   once node "$ROOT/ui/package-lock.json" -- node_packages
   once build "$ROOT/ui/src" "$ROOT/ui/index.html" "$ROOT/ui/vite.config.ts" "$ROOT/ui/package-lock.json" -- build_ui
 }
