@@ -181,7 +181,3 @@ def main(argv: Sequence[str] | None = None) -> int:
         print("vividowl: stopped while setting up.", file=sys.stderr)
         return 130
     return 0
-
-
-if __name__ == "__main__":
-    sys.exit(main())
