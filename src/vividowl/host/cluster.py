@@ -124,9 +124,9 @@ class Cluster:
                 continue
             self._port_file.write_text(f"{port}\n")
             return
-        hint = _last_line(self.log) or last
+        hint = (_last_line(self.log).rpartition("FATAL:")[2].strip() or last).rstrip(".")
         raise ClusterError(
-            f"The database server does not start: {hint} See {self.log}. "
+            f"The database server does not start: {hint}. See {self.log}. "
             f"To begin anew without its data, move {self.base} away; to keep the data, restore a backup."
         )
 
