@@ -55,7 +55,7 @@
       />
       <TextField label="Your name" name="name" bind:value={form.name} error={errors.name} needed />
     {/if}
-    <TextField label="Login" name="login" bind:value={form.login} error={errors.login} autocomplete="username" needed />
+    <TextField label="Login" name="login" bind:value={form.login} error={errors.login} autocomplete="username" />
     <TextField
       label="Password"
       name="password"
@@ -64,7 +64,6 @@
       error={errors.password}
       autocomplete={setting ? 'new-password' : 'current-password'}
       hint={setting ? 'At least 10 characters' : ''}
-      needed
     />
     <Button kind="main" type="submit" {busy}>{setting ? 'Open the shop' : 'Sign in'}</Button>
   </form>

@@ -1,0 +1,69 @@
+"""Take the pictures in docs/screenshots from a running demo: .venv/bin/python tools/screenshots.py ADDRESS"""
+
+from __future__ import annotations
+
+import shutil
+import sys
+from pathlib import Path
+
+from playwright.sync_api import Browser, sync_playwright
+
+FOLDER = Path(__file__).parents[1] / "docs/screenshots"
+DESK, TABLET = (1280, 800), (820, 1180)
+# name, demo job, stage or path, theme, size, whole page
+PICTURES: tuple[tuple[str, int, str, str, tuple[int, int], bool], ...] = (
+    ("bench", 0, "/", "day", DESK, False),
+    ("jobs", 0, "/jobs", "day", DESK, False),
+    ("stopped", 2423, "intake", "day", DESK, False),
+    ("before", 2421, "before", "day", DESK, True),
+    ("fit", 2421, "fit", "night", DESK, True),
+    ("verdict", 2421, "verdict", "day", DESK, True),
+    ("verdict-night", 2420, "verdict", "night", DESK, False),
+    ("cannot-be-compared", 2425, "verdict", "day", DESK, False),
+    ("handover", 2420, "handover", "day", DESK, False),
+    ("record", 2421, "record", "day", DESK, True),
+    ("tablet", 2420, "verdict", "day", TABLET, False),
+)
+
+
+def take(browser: Browser, address: str) -> None:
+    """Take them all."""
+    for name, number, place, theme, (width, height), whole in PICTURES:
+        context = browser.new_context(
+            base_url=address, viewport={"width": width, "height": height}, locale="en-GB", reduced_motion="reduce"
+        )
+        context.add_init_script(f"localStorage.setItem('theme', '{theme}')")
+        page = context.new_page()
+        page.goto("/")
+        page.get_by_text("Next for your hands").wait_for()
+        path = place
+        if number:
+            jobs = page.evaluate("async () => (await (await fetch('/api/jobs?all=true&limit=100')).json()).jobs")
+            job = next(j["id"] for j in jobs if j["number"] == number)
+            path = f"/record/{job}" if place == "record" else f"/jobs/{job}/{place}"
+        page.goto(path)
+        page.wait_for_load_state("networkidle")
+        page.wait_for_timeout(300)
+        page.screenshot(path=FOLDER / f"{name}.png", full_page=whole)
+        context.close()
+    page = browser.new_page(base_url=address, viewport={"width": DESK[0], "height": DESK[1]}, color_scheme="light")
+    page.goto("/")
+    page.get_by_role("button", name="Sign out").click()
+    page.get_by_role("button", name="Sign in").wait_for()
+    page.screenshot(path=FOLDER / "sign-in.png")
+
+
+def main() -> None:
+    """Start Debian's Chromium and take the pictures."""
+    FOLDER.mkdir(exist_ok=True)
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(
+            executable_path=shutil.which("chromium"),
+            args=["--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1", "--disable-gpu", "--no-first-run"],
+        )
+        take(browser, sys.argv[1])
+        browser.close()
+
+
+if __name__ == "__main__":
+    main()
