@@ -21,7 +21,9 @@ def type_into(page, label, text):
 
 def press(page, name):
     """Focus a button or link by its name and press Enter."""
-    page.get_by_role("button", name=name).or_(page.get_by_role("link", name=name)).first.focus()
+    target = page.get_by_role("button", name=name).or_(page.get_by_role("link", name=name)).first
+    expect(target).to_be_enabled()
+    target.focus()
     page.keyboard.press("Enter")
 
 
@@ -106,7 +108,7 @@ def test_a_new_device_goes_the_whole_way_by_keyboard(page, logs):
     expect(field_of(page, "Next service")).not_to_have_value("")
     field_of(page, "Price").focus()
     page.keyboard.press("Enter")
-    expect(page.get_by_text("Saved.")).to_be_visible()
+    expect(page.get_by_text("Saved.", exact=True)).to_be_visible()
     with page.expect_download() as download:
         press(page, "Record as PDF")
     assert download.value.path().read_bytes().startswith(b"%PDF-")

@@ -77,6 +77,7 @@ def test_more_watts_explain_a_hotter_exhaust():
     assert found is not None
     assert found.explained
     assert "1.35 times the watts" in found.text
+    assert "more watts leave in the same air" in found.text
 
 
 @pytest.mark.parametrize("after", [49.0, 50.0, 51.5])

@@ -88,6 +88,15 @@ def test_a_pinned_temperature_is_throttling_with_or_without_the_flag(chalk):
     assert told.throttling.first_s < 60
 
 
+def test_a_pinned_die_is_steady_only_once_its_power_is(chalk):
+    # At the limit the watts tell, and they fall for minutes while the cooler fills with heat.
+    trace = simulate(replace(chalk, chassis_capacity=2500), room_c=24, seed=6, load_s=1200)
+    reading = read_trace(trace, 24, 95.0)
+    truth = (reading.die.mean - 24) / steady_rise(chalk, 1.0, 4200)
+    assert reading.window.from_s > 150
+    assert reading.power.mean == pytest.approx(truth, rel=0.02)
+
+
 def test_a_settled_device_is_not_throttled(cured):
     reading = read_trace(without(simulate(cured, room_c=24, seed=7), Role.THROTTLE_FLAG), 24, 95.0)
     assert reading.throttling.share == 0.0

@@ -76,6 +76,7 @@ def fan_laws(level_change_db: float, exponent_db: float = FAN_LEVEL_EXPONENT_DB)
 
 EXHAUST_SHOWN_K = 2.0  # two readings of one spot differ by less than this anyway; from memory
 RATIO_TOLERANCE = 1.05
+FAN_SLOWER_DB = 0.5
 
 
 @dataclass(frozen=True)
@@ -124,9 +125,10 @@ def judge_exhaust(
         f"{abs(level_change_db):.1f} dB {'less' if level_change_db <= 0 else 'more'} noise{watts} "
         f"{'allow' if watts else 'allows'} up to {allowed:.2f} times. "
     )
-    end = (
-        "That is no fault: the fan turns slower, so the watts leave in less air."
-        if explained
-        else "That does not explain it: check power, seating and vents."
-    )
+    if not explained:
+        end = "That does not explain it: check power, seating and vents."
+    elif level_change_db < -FAN_SLOWER_DB:
+        end = "That is no fault: the fan turns slower, so the watts leave in less air."
+    else:
+        end = "That is no fault: more watts leave in the same air."
     return ExhaustFinding(measured, allowed, explained, start + end)

@@ -15,6 +15,7 @@ REMAINING_SETTLED_K = 1.0
 SLOPE_SETTLED_K_PER_S = 0.1 / 60.0
 WINDOW_LEAST_S = 60.0
 SLOW_PART_FROM = 0.4
+POWER_SETTLED_SHARE = 0.02
 
 
 @dataclass(frozen=True)
@@ -49,6 +50,7 @@ def find_settled_window(trace: Trace, load: LoadPhase) -> SettledWindow:
     time, values = trace.time_s[inside], die[inside]
     known = np.isfinite(values)
     time, values = time[known], values[known]
+    power = trace.power[inside][known] if trace.power is not None else None
     if len(time) < 6 or time[-1] - time[0] < 30.0:
         raise NotEnoughData(
             f"Only {max(0.0, end - begin):.0f} s of load after the boost; a steady value needs more.",
@@ -71,8 +73,9 @@ def find_settled_window(trace: Trace, load: LoadPhase) -> SettledWindow:
         if not flat:
             return SettledWindow(max(begin, end - tail_s), end, False, None, None, None)
         level = float(values[tail].mean())
-        from_s = min(_within(time, values, level, trace.interval_s), end - min(WINDOW_LEAST_S, 0.5 * length))
-        return SettledWindow(max(begin, from_s), end, True, 0.0, level, 0.0)
+        from_s = _steady_from(time, values, power, level, tail_s, trace.interval_s)
+        from_s = min(max(begin, from_s), end - min(WINDOW_LEAST_S, 0.5 * length))
+        return SettledWindow(from_s, end, True, 0.0, level, 0.0)
     remaining = fit.remaining_at(run)
     settled = abs(remaining) < REMAINING_SETTLED_K and abs(slope) < SLOPE_SETTLED_K_PER_S
     needed = 0.0
@@ -80,13 +83,26 @@ def find_settled_window(trace: Trace, load: LoadPhase) -> SettledWindow:
         # Both rules must hold: remaining below 1 K, and slope = remaining / tau below 0.1 K/min.
         goal = min(REMAINING_SETTLED_K, SLOPE_SETTLED_K_PER_S * fit.tau_s)
         needed = max(1.0, (fit.time_until(goal) - run) / 60.0)
-    from_s = _within(time, values, fit.end, trace.interval_s) if settled else end - tail_s
+    from_s = _steady_from(time, values, power, fit.end, tail_s, trace.interval_s) if settled else end - tail_s
     from_s = min(max(begin, from_s), end - min(WINDOW_LEAST_S, 0.5 * length))
     return SettledWindow(from_s, end, settled, remaining, fit.end, needed)
 
 
-def _within(time: Series, values: Series, final: float, interval_s: float) -> float:
-    """From when on the smoothed reading stays within 1 K of where it ends."""
-    steady = smooth(values, max(1, round(15.0 / max(interval_s, 0.05))))
-    outside = np.flatnonzero(np.abs(steady - final) > REMAINING_SETTLED_K)
+def _steady_from(
+    time: Series, die: Series, power: Series | None, final_c: float, tail_s: float, interval_s: float
+) -> float:
+    """From when on die and power both stay near where they end. A die pinned at its limit is flat from the first
+    minute, while the power it is allowed still falls as the cooler fills with heat."""
+    from_s = _within(time, die, final_c, REMAINING_SETTLED_K, 15.0, interval_s)
+    if power is None:
+        return from_s
+    final = float(np.nanmedian(power[time >= time[-1] - tail_s]))
+    by_power = _within(time, power, final, POWER_SETTLED_SHARE * final, 30.0, interval_s)
+    return max(from_s, min(by_power, float(time[-1]) - tail_s))
+
+
+def _within(time: Series, values: Series, final: float, band: float, over_s: float, interval_s: float) -> float:
+    """From when on the smoothed values stay within a band around where they end."""
+    steady = smooth(values, max(1, round(over_s / max(interval_s, 0.05))))
+    outside = np.flatnonzero(np.abs(steady - final) > band)
     return float(time[min(outside[-1] + 1, len(time) - 1)]) if len(outside) else float(time[0])

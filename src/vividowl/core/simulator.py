@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from vividowl.core.air import HEAT_CAPACITY_AIR, air_density
 from vividowl.core.errors import require_range
 from vividowl.core.roles import Role
 from vividowl.core.trace import Series, Trace
@@ -19,7 +20,8 @@ class Device:
     """A made-up device. Resistances [K/W], heat capacities [J/K], powers [W], temperatures [degC], fan [rpm].
 
     interface: die to heatsink; sink: heatsink to air at the fan's highest speed; chassis: slow part to the room.
-    fan_low_c and fan_high_c: die temperatures between which the fan goes from idle to full.
+    fan_low_c and fan_high_c: die temperatures between which the fan goes from idle to full; flow_full: air it moves
+    at full speed [m3/s].
     """
 
     interface: float = 0.25
@@ -40,7 +42,7 @@ class Device:
     fan_high_c: float = 85.0
     clock_full_mhz: float = 3900.0
     fanless: bool = False
-    exhaust_share: float = 0.5
+    flow_full: float = 0.004
 
 
 def simulate(
@@ -71,7 +73,7 @@ def simulate(
     returns: Trace with temperature, power, clock, utilisation, fan, exhaust and throttle flag
     raises: OutOfRange
     formula: three heat capacities in a row, explicit Euler at 0.1 s; air-side resistance goes with N^-0.8
-    source: lumped heat balance, textbook; the exponent is that of turbulent forced convection
+    source: lumped heat balance, textbook; the exponent is that of turbulent forced convection; exhaust by the first law
     """
     require_range("room_c", room_c, "°C", -10.0, 60.0)
     require_range("interval_s", interval_s, "s", STEP_S, 60.0)
@@ -105,7 +107,9 @@ def simulate(
         chassis += (q2 - q3) * STEP_S / device.chassis_capacity
         held = wanted > 1.5 * device.idle_power and clamp < 0.97
         clock = device.clock_full_mhz * max(0.2, power / device.boost_power) ** (1 / 3) if use > 0.1 else 800.0
-        rows[i] = (die, power, clock, 100 * use, rpm, room + device.exhaust_share * (sink - room), held)
+        flow = device.flow_full * rpm / device.fan_full_rpm
+        exhaust = room + q3 / (air_density(room) * HEAT_CAPACITY_AIR * flow)
+        rows[i] = (die, power, clock, 100 * use, rpm, exhaust, held)
     every = max(1, round(interval_s / STEP_S))
     kept = rows[::every]
     n = len(kept)
@@ -118,11 +122,11 @@ def simulate(
         Role.CPU_POWER: np.maximum(0.5, noisy(1, 0.01 * device.sustained_power, 2)),
         Role.CPU_CLOCK: noisy(2, 8.0, 0),
         Role.CPU_UTILISATION: np.clip(noisy(3, 1.0, 1), 0, 100),
-        Role.EXHAUST_TEMPERATURE: noisy(5, 0.2, 1),
         Role.THROTTLE_FLAG: np.asarray(kept[:, 6], dtype=np.float64),
     }
     if not device.fanless:
         channels[Role.FAN_SPEED] = np.maximum(0.0, noisy(4, 15.0, 0))
+        channels[Role.EXHAUST_TEMPERATURE] = noisy(5, 0.2, 1)
     return Trace(np.arange(n, dtype=np.float64) * (every * STEP_S), channels)
 
 

@@ -13,8 +13,8 @@
 
   interface Props {
     job: Job;
-    onchange: () => void;
-    ondone: () => void;
+    onchange: () => Promise<void>;
+    ondone: () => Promise<void>;
   }
   let { job, onchange, ondone }: Props = $props();
 
@@ -63,8 +63,8 @@
         }),
       );
       dropDraft(draftKey);
-      if (done) ondone();
-      else onchange();
+      if (done) await ondone();
+      else await onchange();
       say(done ? 'Fit closed.' : 'Fit is open again.');
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
@@ -143,7 +143,7 @@
       {trouble.body.remedy}
       {#snippet actions()}
         {#if trouble?.body.reason === 'gate_open'}<Button href="/jobs/{job.id}/intake">To the intake</Button>{/if}
-        {#if trouble?.body.reason === 'stale'}<Button onclick={onchange}>Load the newer state</Button>{/if}
+        {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange()}>Load the newer state</Button>{/if}
       {/snippet}
     </Notice>
   </div>

@@ -8,7 +8,7 @@
 
   interface Props {
     job: Job;
-    onchange: () => void;
+    onchange: () => Promise<void>;
   }
   let { job, onchange }: Props = $props();
   let words = $state<Record<string, string>>({});
@@ -24,7 +24,7 @@
       );
       errors = {};
       say('Noted with your name and the time.');
-      onchange();
+      await onchange();
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       errors = { [rule]: `${error.body.detail} ${error.body.remedy}` };

@@ -13,7 +13,7 @@
   interface Props {
     job: Job;
     verdict: Verdict | null;
-    onchange: () => void;
+    onchange: () => Promise<void>;
   }
   let { job, verdict, onchange }: Props = $props();
 
@@ -57,6 +57,7 @@
       return;
     }
     busy = true;
+    const was = job.handed_over_at !== null;
     try {
       const body = {
         version: job.version,
@@ -67,9 +68,10 @@
       };
       record = await take(client.PUT('/api/jobs/{job_id}/hand-over', { params, body }));
       dropDraft(draftKey);
-      onchange();
-      if (handed && !job.handed_over_at) say(`Job ${job.number} is handed over.`, { undo: () => save(false) });
-      else say(handed ? 'Saved.' : job.handed_over_at ? 'The hand-over was taken back.' : 'Saved.');
+      // Waited for, so that the next write carries the new version.
+      await onchange();
+      if (handed && !was) say(`Job ${job.number} is handed over.`, { undo: () => save(false) });
+      else say(handed ? 'Saved.' : was ? 'The hand-over was taken back.' : 'Saved.');
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       errors = error.fields;
@@ -118,7 +120,7 @@
   <Notice tone="care" title={trouble.body.detail}>
     {trouble.body.remedy}
     {#snippet actions()}
-      {#if trouble?.body.reason === 'stale'}<Button onclick={onchange}>Load the newer state</Button>{/if}
+      {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange()}>Load the newer state</Button>{/if}
     {/snippet}
   </Notice>
 {/if}

@@ -14,8 +14,8 @@
 
   interface Props {
     job: Job | null;
-    onsaved: (job: Job) => void;
-    onchange?: () => void;
+    onsaved: (job: Job) => Promise<void> | void;
+    onchange?: () => Promise<void>;
   }
   let { job, onsaved, onchange }: Props = $props();
 
@@ -60,7 +60,7 @@
         : await take(client.POST('/api/jobs', { body }));
       dropDraft(draftKey);
       restored = false;
-      onsaved(kept);
+      await onsaved(kept);
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       errors = error.fields;
@@ -85,7 +85,7 @@
 </script>
 
 {#if job && job.gates.length}
-  <div class="gates"><Gates {job} onchange={() => onchange?.()} /></div>
+  <div class="gates"><Gates {job} onchange={async () => onchange?.()} /></div>
 {/if}
 {#if restored}
   <div class="gates">
@@ -274,7 +274,8 @@
     <Notice tone="care" title={trouble.body.detail}>
       {trouble.body.remedy}
       {#snippet actions()}
-        {#if trouble?.body.reason === 'stale'}<Button onclick={() => onchange?.()}>Load the newer state</Button>{/if}
+        {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange?.()}>Load the newer state</Button
+          >{/if}
       {/snippet}
     </Notice>
   {/if}

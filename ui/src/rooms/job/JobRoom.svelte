@@ -100,7 +100,7 @@
         {#if here === 'intake'}
           <Intake
             {job}
-            onchange={() => void kept.load()}
+            onchange={() => kept.load()}
             onsaved={async () => {
               await kept.load();
               say('Intake saved.');
@@ -112,7 +112,7 @@
         {:else if here === 'fit'}
           <Fit
             {job}
-            onchange={() => void kept.load()}
+            onchange={() => kept.load()}
             ondone={async () => {
               await kept.load();
               to(1);
@@ -123,7 +123,7 @@
         {:else if here === 'verdict' && kept.verdict}
           <VerdictPage {job} verdict={kept.verdict} onnext={() => to(1)} />
         {:else if here === 'handover'}
-          <HandOver {job} verdict={kept.verdict} onchange={() => void kept.load()} />
+          <HandOver {job} verdict={kept.verdict} onchange={() => kept.load()} />
         {/if}
       {/key}
     </div>
