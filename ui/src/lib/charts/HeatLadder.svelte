@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DataTable from '../parts/DataTable.svelte';
   import type { Ladder } from '../api';
   import { figure } from '../format';
   import { RUNGS } from '../words';
@@ -88,11 +89,10 @@
       <path class="floor" d="M0 {FLOOR}H{W}" />
       <text class="name" x="0" y={FLOOR + 55}>room</text>
     </svg>
-    <table>
-      <caption class="off-screen">Heat ladder in figures</caption>
+    <DataTable weight="small" caption="Heat ladder in figures">
       <thead>
         <tr
-          ><th scope="col">drop</th>{#each sides as s (s.name)}<th scope="col" class={s.name}>{s.name}, K/W</th
+          ><th scope="col">drop</th>{#each sides as s (s.name)}<th scope="col" class="number {s.name}">{s.name}, K/W</th
             >{/each}</tr
         >
       </thead>
@@ -102,7 +102,7 @@
             <th scope="row">{RUNGS[span.name] ?? span.name}</th>
             {#each sides as s (s.name)}
               {@const rung = s.ladder.rungs.find((r) => r.name === span.name)}
-              <td class={s.name}>
+              <td class="number {s.name}">
                 {figure(rung?.resistance, 'K/W')}
                 <span class="off-screen">, {figure(rung?.drop_k, 'K')} K, from the {rung?.source}</span>
               </td>
@@ -110,7 +110,7 @@
           </tr>
         {/each}
       </tbody>
-    </table>
+    </DataTable>
     <figcaption class="quiet">
       {sides[0]?.ladder.rungs.some((r) => r.source === 'probe') ? 'Drops by probe.' : 'Drops told from the log alone.'}
     </figcaption>
@@ -128,6 +128,7 @@
     width: 100%;
     max-width: 17.5rem;
     height: auto;
+    margin-bottom: var(--gap-2);
   }
   text {
     font-size: 14px;
@@ -208,31 +209,6 @@
   .floor {
     stroke: var(--ink);
     stroke-width: 3;
-  }
-  table {
-    width: 100%;
-    border-collapse: collapse;
-    margin-top: var(--gap-2);
-    font-size: var(--size-0);
-  }
-  th,
-  td {
-    padding: 3px 0;
-    text-align: right;
-    border-bottom: 1px solid var(--rule);
-  }
-  th:first-child {
-    text-align: left;
-    font-weight: 400;
-    color: var(--soft);
-  }
-  td.before,
-  th.before {
-    color: var(--before);
-  }
-  td.after,
-  th.after {
-    color: var(--after);
   }
   figcaption {
     margin-top: var(--gap-1);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Schemas } from '../../lib/api';
   import Pick from '../../lib/parts/Pick.svelte';
   import { ROLES } from '../../lib/words';
@@ -20,7 +21,7 @@
   }
 </script>
 
-<table>
+<DataTable>
   <thead>
     <tr
       ><th scope="col">Column in the file</th><th scope="col">Unit</th><th scope="col">Understood as</th><th scope="col"
@@ -50,26 +51,10 @@
       </tr>
     {/each}
   </tbody>
-</table>
+</DataTable>
 
 <style>
-  table {
-    width: 100%;
-    border-collapse: collapse;
-  }
-  th,
-  td {
-    padding: var(--gap-1) var(--gap-3) var(--gap-1) 0;
-    border-bottom: 1px solid var(--rule);
-    text-align: left;
-    font-weight: 400;
-  }
-  thead th {
-    color: var(--soft);
-    font-size: var(--size-0);
-  }
-  tbody th {
-    font-weight: 620;
+  th {
     overflow-wrap: anywhere;
   }
   .plain th {

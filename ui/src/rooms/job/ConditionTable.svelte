@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Schemas } from '../../lib/api';
 
   interface Props {
@@ -9,7 +10,7 @@
   const rows = $derived([...conditions].sort((a, b) => ORDER.indexOf(a.bearing) - ORDER.indexOf(b.bearing)));
 </script>
 
-<table>
+<DataTable>
   <thead>
     <tr
       ><th scope="col">Condition</th><th scope="col" class="before">before</th><th scope="col" class="after">after</th
@@ -26,26 +27,9 @@
       </tr>
     {/each}
   </tbody>
-</table>
+</DataTable>
 
 <style>
-  table {
-    width: 100%;
-    border-collapse: collapse;
-  }
-  th,
-  td {
-    padding: var(--gap-1) var(--gap-3) var(--gap-1) 0;
-    border-bottom: 1px solid var(--rule);
-    text-align: left;
-    vertical-align: top;
-    font-weight: 400;
-  }
-  thead th {
-    font-size: var(--size-0);
-  }
-  thead th:not(.before, .after),
-  tbody th,
   .unknown td {
     color: var(--soft);
   }

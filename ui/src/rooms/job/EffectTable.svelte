@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Schemas } from '../../lib/api';
   import { change, differenceUnit, figure, NOT_KNOWN } from '../../lib/format';
 
@@ -17,7 +18,7 @@
   const rows = $derived(effects.filter((e) => e.before !== null || e.after !== null));
 </script>
 
-<table>
+<DataTable weight="strong">
   <thead>
     <tr>
       <th scope="col">What</th>
@@ -47,41 +48,9 @@
       </tr>
     {/each}
   </tbody>
-</table>
+</DataTable>
 
 <style>
-  table {
-    width: 100%;
-    border-collapse: collapse;
-    border-top: 2px solid var(--ink);
-    border-bottom: 2px solid var(--ink);
-  }
-  th,
-  td {
-    padding: var(--gap-2) var(--gap-3) var(--gap-2) 0;
-    border-bottom: 1px solid var(--rule);
-    text-align: left;
-    white-space: nowrap;
-  }
-  tr:last-child > * {
-    border-bottom: 0;
-  }
-  thead th {
-    font-size: var(--size-1);
-    color: var(--soft);
-    font-weight: 400;
-  }
-  thead .before,
-  td.before {
-    color: var(--before);
-  }
-  thead .after,
-  td.after {
-    color: var(--after);
-  }
-  .number {
-    text-align: right;
-  }
   .u {
     margin-left: var(--gap-1);
     font-size: var(--size-0);

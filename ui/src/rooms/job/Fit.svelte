@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DataTable from '../../lib/parts/DataTable.svelte';
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take, type FitItem, type Job } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
@@ -98,12 +99,12 @@
 <section>
   <h3>Fitted</h3>
   {#if items.length}
-    <table>
+    <DataTable>
       <thead>
         <tr
           ><th scope="col">Where</th><th scope="col">What</th><th scope="col">Product</th><th scope="col">Lot</th><th
             scope="col"
-            class="amount">Amount</th
+            class="number">Amount</th
           ><td></td></tr
         >
       </thead>
@@ -114,7 +115,7 @@
             <td>{INTERFACES[item.kind] ?? item.kind}</td>
             <td>{item.product || '–'}</td>
             <td>{item.lot || '–'}</td>
-            <td class="amount">{item.amount === null ? '–' : `${item.amount} ${item.amount_unit}`}</td>
+            <td class="number">{item.amount === null ? '–' : `${item.amount} ${item.amount_unit}`}</td>
             <td
               ><Button kind="bare" label="Take {INTERFACES[item.kind]} off the list" onclick={() => void remove(item)}
                 >✕</Button
@@ -123,7 +124,7 @@
           </tr>
         {/each}
       </tbody>
-    </table>
+    </DataTable>
   {:else}
     <p class="quiet">Nothing yet. Name each place that got something new: die, memory, regulators.</p>
   {/if}
@@ -179,25 +180,6 @@
   }
   section {
     margin-bottom: var(--gap-5);
-  }
-  table {
-    width: 100%;
-    margin-bottom: var(--gap-4);
-    border-collapse: collapse;
-  }
-  th,
-  td {
-    padding: var(--gap-1) var(--gap-3) var(--gap-1) 0;
-    border-bottom: 1px solid var(--rule);
-    text-align: left;
-  }
-  thead th {
-    color: var(--soft);
-    font-size: var(--size-0);
-    font-weight: 400;
-  }
-  .amount {
-    text-align: right;
   }
   .gap {
     margin-top: var(--gap-4);

@@ -95,6 +95,7 @@
     display: grid;
     grid-template-columns: repeat(3, minmax(0, 1fr));
     gap: var(--gap-3) var(--gap-4);
+    margin-top: var(--gap-4);
     padding: var(--gap-4);
     border: var(--line) solid var(--rule);
     border-radius: var(--round);

@@ -13,6 +13,7 @@
   import { ROLES } from '../../lib/words';
   import ColumnTable from './ColumnTable.svelte';
   import RefusedLog from './RefusedLog.svelte';
+  import { removeReading } from './remove-reading';
 
   interface Props {
     jobId: string;
@@ -103,14 +104,8 @@
   }
 
   async function remove() {
-    const trace = run.trace;
-    if (!trace) return;
-    const path = { ...params.path, what: 'log' as const, row_id: trace.id };
-    await onrun(await take(client.DELETE('/api/jobs/{job_id}/runs/{side}/{what}/{row_id}', { params: { path } })));
-    say(`${trace.file_name} was taken off.`, {
-      undo: async () =>
-        onrun(await take(client.POST('/api/jobs/{job_id}/runs/{side}/{what}/{row_id}/restore', { params: { path } }))),
-    });
+    if (run.trace)
+      await removeReading(params.path, 'log', run.trace.id, `${run.trace.file_name} was taken off.`, onrun);
   }
 </script>
 

@@ -5,8 +5,8 @@
   import { fixed, parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
-  import { say } from '../../lib/toasts.svelte';
   import ReadingList from './ReadingList.svelte';
+  import { removeReading } from './remove-reading';
 
   interface Props {
     jobId: string;
@@ -54,19 +54,6 @@
     }
   }
 
-  async function remove(id: string) {
-    const full = { ...path, what: 'noise' as const, row_id: id };
-    await onrun(
-      await take(client.DELETE('/api/jobs/{job_id}/runs/{side}/{what}/{row_id}', { params: { path: full } })),
-    );
-    say('The noise reading was taken off.', {
-      undo: async () =>
-        onrun(
-          await take(client.POST('/api/jobs/{job_id}/runs/{side}/{what}/{row_id}/restore', { params: { path: full } })),
-        ),
-    });
-  }
-
   const rows = $derived(
     run.noise.map((n) => ({
       id: n.id,
@@ -95,7 +82,10 @@
       </span>
     </p>
   {/if}
-  <ReadingList {rows} onremove={(id) => void remove(id)} />
+  <ReadingList
+    {rows}
+    onremove={(id) => void removeReading(path, 'noise', id, 'The noise reading was taken off.', onrun)}
+  />
   <form
     onsubmit={(e) => {
       e.preventDefault();

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Job, Run } from '../../lib/api';
   import { figure } from '../../lib/format';
 
@@ -53,21 +54,23 @@
   {/if}
   {#if rows.length}
     <h2>Conditions</h2>
-    <table>
+    <DataTable weight="small">
       <thead>
-        <tr><td></td><th scope="col" class="before">before</th><th scope="col" class="after">after</th></tr>
+        <tr
+          ><td></td><th scope="col" class="number before">before</th><th scope="col" class="number after">after</th></tr
+        >
       </thead>
       <tbody>
         {#each rows as row (row.name)}
           <tr>
             <th scope="row">{row.name}, {row.unit}</th>
-            {#each row.values as value, i (i)}<td class={i ? 'after' : 'before'}
+            {#each row.values as value, i (i)}<td class="number {i ? 'after' : 'before'}"
                 >{value === 'not known' ? '–' : value}</td
               >{/each}
           </tr>
         {/each}
       </tbody>
-    </table>
+    </DataTable>
   {/if}
 </div>
 
@@ -103,20 +106,5 @@
     border-color: var(--halt);
     border-radius: 0;
     background: var(--halt);
-  }
-  table {
-    width: 100%;
-    border-collapse: collapse;
-  }
-  th,
-  td {
-    padding: 3px 0;
-    border-bottom: 1px solid var(--rule);
-    text-align: right;
-    font-weight: 400;
-  }
-  tbody th {
-    text-align: left;
-    color: var(--soft);
   }
 </style>

@@ -4,9 +4,9 @@
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
-  import { say } from '../../lib/toasts.svelte';
   import { SPOTS } from '../../lib/words';
   import ReadingList from './ReadingList.svelte';
+  import { removeReading } from './remove-reading';
 
   interface Props {
     jobId: string;
@@ -38,19 +38,6 @@
     }
   }
 
-  async function remove(id: string) {
-    const full = { ...path, what: 'spot' as const, row_id: id };
-    await onrun(
-      await take(client.DELETE('/api/jobs/{job_id}/runs/{side}/{what}/{row_id}', { params: { path: full } })),
-    );
-    say('The spot reading was taken off.', {
-      undo: async () =>
-        onrun(
-          await take(client.POST('/api/jobs/{job_id}/runs/{side}/{what}/{row_id}/restore', { params: { path: full } })),
-        ),
-    });
-  }
-
   const rows = $derived(
     run.spots.map((s) => ({
       id: s.id,
@@ -63,7 +50,10 @@
 
 <section>
   <h3>Spots under load, by the probe</h3>
-  <ReadingList {rows} onremove={(id) => void remove(id)} />
+  <ReadingList
+    {rows}
+    onremove={(id) => void removeReading(path, 'spot', id, 'The spot reading was taken off.', onrun)}
+  />
   <form
     onsubmit={(e) => {
       e.preventDefault();

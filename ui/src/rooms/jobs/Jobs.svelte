@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DataTable from '../../lib/parts/DataTable.svelte';
   import { client, take, type Job } from '../../lib/api';
   import { day } from '../../lib/format';
   import Owl from '../../lib/glyphs/Owl.svelte';
@@ -25,7 +26,7 @@
   <Button kind="main" href="/jobs/new" key="n">Take a device in</Button>
 </div>
 {#if jobs?.length}
-  <table>
+  <DataTable>
     <thead>
       <tr
         ><td></td><th scope="col">Job</th><th scope="col">Device</th><th scope="col">Customer</th><th scope="col"
@@ -54,7 +55,7 @@
         </tr>
       {/each}
     </tbody>
-  </table>
+  </DataTable>
   {#if total > STEP}
     <div class="pages">
       <Button disabled={offset === 0} onclick={() => (offset = Math.max(0, offset - STEP))}>Newer</Button>
@@ -76,20 +77,6 @@
   }
   .pages {
     margin-top: var(--gap-4);
-  }
-  table {
-    width: 100%;
-    border-collapse: collapse;
-  }
-  th,
-  td {
-    padding: var(--gap-2) var(--gap-3) var(--gap-2) 0;
-    border-bottom: 1px solid var(--rule);
-    text-align: left;
-  }
-  thead th {
-    color: var(--soft);
-    font-weight: 400;
   }
   .owl {
     width: 4rem;
