@@ -3,6 +3,7 @@
   import { client, Problem, take, type Run, type SideName } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { parseNumber } from '../../lib/format';
+  import { Suggestions } from '../../lib/suggestions.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -46,7 +47,7 @@
   let errors = $state<Record<string, string>>({});
   let trouble = $state<Problem | null>(null);
   let busy = $state(false);
-  let suggestions = $state<Record<string, string[]>>({});
+  const suggestions = new Suggestions();
   const changed = $derived(JSON.stringify(form) !== JSON.stringify(formOf(run)));
 
   // The draft follows the typing, so that a reload or a refusal loses nothing.
@@ -54,11 +55,6 @@
     if (changed) keepDraft(draftKey, form);
     else dropDraft(draftKey);
   });
-
-  async function suggest(field: string) {
-    const found = await take(client.GET('/api/suggestions', { params: { query: { field } } }));
-    suggestions = { ...suggestions, [field]: found.suggestions };
-  }
 
   async function save() {
     errors = {};
@@ -110,8 +106,8 @@
       wide
       bind:value={form.load_recipe}
       error={errors.load_recipe}
-      suggestions={suggestions.load_recipe ?? []}
-      onfocus={() => void suggest('load_recipe')}
+      suggestions={suggestions.of('load_recipe')}
+      onfocus={() => void suggestions.ask('load_recipe')}
       hint="Program, scene or benchmark, so that After can repeat it"
     />
     <TextField
@@ -119,16 +115,16 @@
       name="fan_setting"
       bind:value={form.fan_setting}
       error={errors.fan_setting}
-      suggestions={suggestions.fan_setting ?? []}
-      onfocus={() => void suggest('fan_setting')}
+      suggestions={suggestions.of('fan_setting')}
+      onfocus={() => void suggestions.ask('fan_setting')}
     />
     <TextField
       label="Power profile"
       name="power_profile"
       bind:value={form.power_profile}
       error={errors.power_profile}
-      suggestions={suggestions.power_profile ?? []}
-      onfocus={() => void suggest('power_profile')}
+      suggestions={suggestions.of('power_profile')}
+      onfocus={() => void suggestions.ask('power_profile')}
     />
     <TextField
       label="Placement"
@@ -136,8 +132,8 @@
       wide
       bind:value={form.placement}
       error={errors.placement}
-      suggestions={suggestions.placement ?? []}
-      onfocus={() => void suggest('placement')}
+      suggestions={suggestions.of('placement')}
+      onfocus={() => void suggestions.ask('placement')}
       hint="Stand, lap, dock, lid, cooling mat, cover off"
     />
     <Choice

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { client, Problem, take, type FitItem, type Schemas } from '../../lib/api';
   import { parseNumber } from '../../lib/format';
+  import { Suggestions } from '../../lib/suggestions.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
@@ -20,12 +21,7 @@
   ];
   let form = $state({ target: 'cpu_die', kind: 'paste_stiff', product: '', lot: '', amount: '', amount_unit: 'g' });
   let errors = $state<Record<string, string>>({});
-  let suggestions = $state<Record<string, string[]>>({});
-
-  async function suggest(field: string) {
-    const found = await take(client.GET('/api/suggestions', { params: { query: { field } } }));
-    suggestions = { ...suggestions, [field]: found.suggestions };
-  }
+  const suggestions = new Suggestions();
 
   async function add() {
     errors = {};
@@ -74,16 +70,16 @@
     name="product"
     bind:value={form.product}
     error={errors.product}
-    suggestions={suggestions.product ?? []}
-    onfocus={() => void suggest('product')}
+    suggestions={suggestions.of('product')}
+    onfocus={() => void suggestions.ask('product')}
   />
   <TextField
     label="Lot"
     name="lot"
     bind:value={form.lot}
     error={errors.lot}
-    suggestions={suggestions.lot ?? []}
-    onfocus={() => void suggest('lot')}
+    suggestions={suggestions.of('lot')}
+    onfocus={() => void suggestions.ask('lot')}
   />
   <TextField label="Amount" name="amount" numeric bind:value={form.amount} error={errors.amount} />
   <Pick label="in" name="amount_unit" bind:value={form.amount_unit} options={UNITS} error={errors.amount_unit} />

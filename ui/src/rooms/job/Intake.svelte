@@ -3,6 +3,7 @@
   import { client, Problem, take, type Job } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { offer } from '../../lib/keys.svelte';
+  import { Suggestions } from '../../lib/suggestions.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -26,7 +27,7 @@
   let errors = $state<Record<string, string>>({});
   let trouble = $state<Problem | null>(null);
   let busy = $state(false);
-  let suggestions = $state<Record<string, string[]>>({});
+  const suggestions = new Suggestions();
   const saved = $derived(job ? formOf(job) : emptyForm());
   const changed = $derived(JSON.stringify(form) !== JSON.stringify(saved));
 
@@ -35,13 +36,6 @@
     if (changed) keepDraft(draftKey, form);
     else dropDraft(draftKey);
   });
-
-  async function suggest(field: string) {
-    const found = await take(
-      client.GET('/api/suggestions', { params: { query: { field, within: field === 'model' ? form.maker : '' } } }),
-    );
-    suggestions = { ...suggestions, [field]: found.suggestions };
-  }
 
   async function save() {
     const { body, errors: wrong } = check(form);
@@ -117,8 +111,8 @@
         bind:value={form.customer_name}
         error={errors.customer_name}
         needed
-        suggestions={suggestions.customer_name ?? []}
-        onfocus={() => void suggest('customer_name')}
+        suggestions={suggestions.of('customer_name')}
+        onfocus={() => void suggestions.ask('customer_name')}
         focusFirst={!job}
       />
       <TextField
@@ -139,8 +133,8 @@
         name="maker"
         bind:value={form.maker}
         error={errors.maker}
-        suggestions={suggestions.maker ?? []}
-        onfocus={() => void suggest('maker')}
+        suggestions={suggestions.of('maker')}
+        onfocus={() => void suggestions.ask('maker')}
       />
       <TextField
         label="Model"
@@ -148,8 +142,8 @@
         bind:value={form.model}
         error={errors.model}
         needed
-        suggestions={suggestions.model ?? []}
-        onfocus={() => void suggest('model')}
+        suggestions={suggestions.of('model')}
+        onfocus={() => void suggestions.ask('model', form.maker)}
       />
       <TextField
         label="Symptom, in the customer's words"
@@ -205,8 +199,8 @@
         name="factory_interface"
         bind:value={form.factory_interface}
         error={errors.factory_interface}
-        suggestions={suggestions.factory_interface ?? []}
-        onfocus={() => void suggest('factory_interface')}
+        suggestions={suggestions.of('factory_interface')}
+        onfocus={() => void suggestions.ask('factory_interface')}
       />
     </div>
   </section>

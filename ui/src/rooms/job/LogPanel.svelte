@@ -76,9 +76,9 @@
     upload = uploadLog(jobId, side, chosen, { ...options, progress: (s) => (share = s) });
     try {
       const kept = await upload.done;
-      file = null;
       replacing = false;
       await onrun(kept);
+      file = null;
       say(`${kept.trace?.file_name} is read: ${kept.trace?.samples} samples.`);
     } catch (error) {
       if (!(error instanceof Problem)) throw error;

@@ -1,0 +1,218 @@
+import { render, screen } from '@testing-library/svelte';
+import userEvent from '@testing-library/user-event';
+import { createRawSnippet } from 'svelte';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import Bench from '../rooms/bench/Bench.svelte';
+import SignIn from '../rooms/sign-in/SignIn.svelte';
+import TraceChart from './charts/TraceChart.svelte';
+import { dropDraft, keepDraft, readDraft } from './draft.svelte';
+import Button from './parts/Button.svelte';
+import Choice from './parts/Choice.svelte';
+import FileDrop from './parts/FileDrop.svelte';
+import Progress from './parts/Progress.svelte';
+import TextField from './parts/TextField.svelte';
+import { openSession, session } from './session.svelte';
+import { json, makeJob, problem, serve } from './test-server';
+import { choose, theme } from './theme.svelte';
+import { dismiss, say, toasts } from './toasts.svelte';
+import Toasts from './parts/Toasts.svelte';
+
+const user = userEvent.setup();
+const text = (words: string) => createRawSnippet(() => ({ render: () => `<span>${words}</span>` }));
+
+beforeEach(() => {
+  localStorage.clear();
+  sessionStorage.clear();
+});
+afterEach(() => vi.unstubAllGlobals());
+
+describe('parts', () => {
+  it('a button that is busy cannot be pressed twice', async () => {
+    const press = vi.fn();
+    render(Button, { children: text('Save'), busy: true, onclick: press });
+    const button = screen.getByRole('button', { name: 'Save' });
+    expect(button).toBeDisabled();
+    expect(button).toHaveAttribute('aria-busy', 'true');
+    await user.click(button);
+    expect(press).not.toHaveBeenCalled();
+  });
+
+  it('a field says its hint, and its error instead when there is one', async () => {
+    const { rerender } = render(TextField, {
+      label: 'Room',
+      name: 'room',
+      value: '',
+      unit: '°C',
+      hint: 'At the bench',
+    });
+    expect(screen.getByLabelText('Room')).toHaveAccessibleDescription('At the bench');
+    await rerender({ error: 'This is no number.' });
+    expect(screen.getByLabelText('Room')).toHaveAccessibleDescription('This is no number.');
+    expect(screen.getByLabelText('Room')).toBeInvalid();
+  });
+
+  it('a choice is one of a named group', async () => {
+    render(Choice, {
+      legend: 'Start',
+      name: 'start',
+      value: 'cold',
+      options: [
+        { value: 'cold', label: 'Cold' },
+        { value: 'warm', label: 'Warm' },
+      ],
+    });
+    expect(screen.getByRole('group', { name: 'Start' })).toBeVisible();
+    await user.click(screen.getByLabelText('Warm'));
+    expect(screen.getByLabelText('Warm')).toBeChecked();
+    expect(screen.getByLabelText('Cold')).not.toBeChecked();
+  });
+
+  it('a file can be chosen as well as dropped', async () => {
+    const got = vi.fn();
+    const { container } = render(FileDrop, { label: 'Drop the log', hint: 'CSV', onfile: got });
+    const file = new File(['a'], 'a.csv', { type: 'text/csv' });
+    await user.upload(container.querySelector('input') as HTMLInputElement, file);
+    expect(got).toHaveBeenCalledWith(file);
+    const drop = new Event('drop', { bubbles: true, cancelable: true });
+    Object.defineProperty(drop, 'dataTransfer', { value: { files: [file] } });
+    container.querySelector('label')?.dispatchEvent(drop);
+    expect(got).toHaveBeenCalledTimes(2);
+    expect(drop.defaultPrevented).toBe(true);
+  });
+
+  it('progress of unknown length gives no number', async () => {
+    const { rerender } = render(Progress, { label: 'Sending', share: 0.42 });
+    expect(screen.getByRole('progressbar')).toHaveAttribute('aria-valuenow', '42');
+    await rerender({ share: null });
+    expect(screen.getByRole('progressbar')).not.toHaveAttribute('aria-valuenow');
+  });
+});
+
+describe('toasts', () => {
+  it('carry an undo and go away when it is used', async () => {
+    const back = vi.fn();
+    render(Toasts);
+    say('Taken off.', { undo: back });
+    await user.click(await screen.findByRole('button', { name: 'Undo' }));
+    expect(back).toHaveBeenCalledOnce();
+    expect(toasts.list.some((t) => t.text === 'Taken off.')).toBe(false);
+  });
+  it('never pile up beyond three', () => {
+    toasts.list.forEach((t) => dismiss(t.id));
+    for (let i = 0; i < 5; i++) say(`word ${i}`);
+    expect(toasts.list.map((t) => t.text)).toEqual(['word 2', 'word 3', 'word 4']);
+  });
+});
+
+describe('drafts', () => {
+  it('are kept, read and dropped, and rubbish is no draft', () => {
+    keepDraft('x', { a: '1' });
+    expect(readDraft('x')).toEqual({ a: '1' });
+    dropDraft('x');
+    expect(readDraft('x')).toBeNull();
+    localStorage.setItem('draft:y', '{broken');
+    expect(readDraft('y')).toBeNull();
+  });
+});
+
+describe('theme', () => {
+  it('is remembered, and goes back to the system', () => {
+    choose('night');
+    expect([document.documentElement.dataset.theme, localStorage.getItem('theme'), theme.chosen]).toEqual([
+      'night',
+      'night',
+      'night',
+    ]);
+    choose('system');
+    expect(document.documentElement.dataset.theme).toBeUndefined();
+    expect(localStorage.getItem('theme')).toBeNull();
+  });
+});
+
+describe('session', () => {
+  const demo = { person: null, demo_available: true, set_up_needed: false, csrf_token: 't' };
+  const person = { name: 'Imke', role: 'owner', shop_name: 'Lantern', demo: true, currency: 'EUR' };
+
+  it('enters the demo by itself where the server offers it', async () => {
+    serve({ 'GET /api/session': demo, 'POST /api/session/demo': { ...demo, person } });
+    await openSession();
+    expect(session.present?.person?.name).toBe('Imke');
+  });
+  it('stays outside after signing out', async () => {
+    sessionStorage.setItem('signed-out', 'yes');
+    const log = serve({ 'GET /api/session': demo });
+    await openSession();
+    expect(session.present?.person).toBeNull();
+    expect(log).toHaveLength(1);
+  });
+  it('says that the server is away', async () => {
+    vi.stubGlobal('fetch', async () => {
+      throw new TypeError('down');
+    });
+    await openSession();
+    expect(session.trouble).toContain('does not answer');
+  });
+  it('asks for the first owner when there is no shop, and names the wrong field', async () => {
+    serve({
+      'GET /api/session': { ...demo, demo_available: false, set_up_needed: true },
+      'POST /api/set-up': () =>
+        json(403, problem({ status: 403, errors: [{ field: 'code', message: 'The code does not fit.', remedy: '' }] })),
+    });
+    await openSession();
+    render(SignIn);
+    await user.type(screen.getByLabelText('Name of the shop'), 'Mine');
+    await user.click(screen.getByRole('button', { name: 'Open the shop' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('The code does not fit.');
+    expect(screen.getByLabelText('Name of the shop')).toHaveValue('Mine');
+  });
+});
+
+describe('bench', () => {
+  it('leads with the next step that hands can do, not with the stopped device', async () => {
+    const stopped = makeJob({ id: 's', number: 1, stage: 'stopped', next_step: 'Do not open it' });
+    serve({ 'GET /api/bench': { jobs: [stopped, makeJob()], total: 2 } });
+    render(Bench);
+    expect(await screen.findByRole('heading', { name: 'Take the Before reading of Marrow 15' })).toBeVisible();
+    expect(screen.getByRole('link', { name: /Open the step/ })).toHaveAttribute('href', '/jobs/j1/before');
+    expect(screen.getByText('Stopped for safety')).toBeVisible();
+  });
+  it('helps when it is empty, and says so when it cannot be read', async () => {
+    serve({ 'GET /api/bench': { jobs: [], total: 0 } });
+    const { unmount } = render(Bench);
+    expect(await screen.findByText('The bench is clear')).toBeVisible();
+    unmount();
+    serve({ 'GET /api/bench': () => json(503, problem({ status: 503, detail: 'The database does not answer.' })) });
+    render(Bench);
+    expect(await screen.findByRole('alert')).toHaveTextContent('The database does not answer.');
+  });
+});
+
+describe('trace chart', () => {
+  const lines = [
+    {
+      side: 'before' as const,
+      time: [0, 60, 120],
+      values: [40, 80, 95],
+      window: [60, 120] as [number, number],
+      held: [],
+    },
+    {
+      side: 'after' as const,
+      time: [0, 60, 120],
+      values: [40, 60, 70],
+      window: [60, 120] as [number, number],
+      held: [],
+    },
+  ];
+  it('reads values by keyboard, zooms and shows all again', async () => {
+    render(TraceChart, { lines, unit: '°C', title: 'Die' });
+    const chart = screen.getByRole('slider');
+    chart.focus();
+    for (let i = 0; i < 5; i++) await user.keyboard('{Shift>}{ArrowRight}{/Shift}');
+    expect(chart).toHaveAttribute('aria-valuetext', '1:00 after load: before 80.0 °C, after 60.0 °C');
+    await user.keyboard('+');
+    expect(Number(chart.getAttribute('aria-valuemin'))).toBeGreaterThan(0);
+    await user.keyboard('{Escape}');
+    expect(chart).toHaveAttribute('aria-valuemin', '0');
+  });
+});

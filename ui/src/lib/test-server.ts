@@ -1,0 +1,135 @@
+// A stand-in for the server in tests: answers by method and path, remembers what was asked.
+import { vi } from 'vitest';
+import type { FitItem, Glance, Job, ProblemBody, Run } from './api';
+
+export interface Asked {
+  method: string;
+  path: string;
+  body: unknown;
+}
+
+export type Answer = unknown | ((asked: Asked) => unknown);
+
+/** Serve answers by "METHOD /path/pattern"; a Response is passed on as it is, anything else becomes JSON. */
+export function serve(answers: Record<string, Answer>): Asked[] {
+  const log: Asked[] = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const url = new URL(request.url);
+    const text = request.method === 'GET' ? '' : await request.text();
+    const asked = { method: request.method, path: url.pathname, body: text ? JSON.parse(text) : undefined };
+    log.push(asked);
+    const key = Object.keys(answers).find((k) => matches(k, asked));
+    if (!key) return json(404, problem({ status: 404, detail: `Nothing at ${asked.path}` }));
+    const answer = answers[key];
+    const found = typeof answer === 'function' ? (answer as (a: Asked) => unknown)(asked) : answer;
+    return found instanceof Response ? found : json(200, found);
+  });
+  return log;
+}
+
+function matches(key: string, asked: Asked): boolean {
+  const [method, path] = key.split(' ');
+  return method === asked.method && new RegExp(`^${path?.replace(/\*/g, '[^/]+')}$`).test(asked.path);
+}
+
+export function json(status: number, body: unknown): Response {
+  return new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
+}
+
+export function problem(more: Partial<ProblemBody>): ProblemBody {
+  return {
+    type: 'about:blank',
+    title: 'Refused',
+    status: 422,
+    detail: 'Refused.',
+    remedy: '',
+    reason: '',
+    errors: [],
+    headers: [],
+    ...more,
+  };
+}
+
+export const blankGlance: Glance = { measured: false, rise_k: null, noise_db: null, held_share: null };
+
+export function makeJob(more: Partial<Job> = {}): Job {
+  return {
+    id: 'j1',
+    number: 7,
+    version: 3,
+    customer_name: 'Wen',
+    customer_contact: '',
+    kind: 'laptop',
+    maker: 'Ondervale',
+    model: 'Marrow 15',
+    symptom: 'Loud',
+    age_months: 40,
+    months_since_service: null,
+    surroundings: 'dusty',
+    lives: '',
+    warranty: 'over',
+    seal: 'none',
+    backup_done: 'yes',
+    battery_swollen: false,
+    liquid_damage: false,
+    factory_interface: '',
+    power_limit_cpu_w: null,
+    power_limit_gpu_w: null,
+    limit_c: 95,
+    cleaned: [],
+    fit_note: '',
+    fit_done: false,
+    price_cents: null,
+    next_service_on: null,
+    handover_note: '',
+    handed_over_at: null,
+    created_at: '2026-03-01T09:00:00Z',
+    updated_at: '2026-03-01T09:00:00Z',
+    stage: 'before',
+    next_step: 'Take the Before reading of Marrow 15',
+    reachable: ['intake', 'before', 'fit', 'after'],
+    done: ['intake'],
+    gates: [],
+    glance_before: blankGlance,
+    glance_after: blankGlance,
+    verdict: null,
+    ...more,
+  };
+}
+
+export function makeRun(more: Partial<Run> = {}): Run {
+  return {
+    side: 'before',
+    version: 0,
+    prefilled: false,
+    room_c: null,
+    load_recipe: '',
+    duration_min: null,
+    fan_setting: '',
+    power_profile: '',
+    placement: '',
+    start: '',
+    firmware: '',
+    tuning: '',
+    trace: null,
+    noise: [],
+    spots: [],
+    noise_figure: null,
+    reading: null,
+    findings: [],
+    ladder: null,
+    culprit: null,
+    trouble: null,
+    ...more,
+  };
+}
+
+export const paste: FitItem = {
+  id: 'i1',
+  target: 'cpu_die',
+  kind: 'paste_stiff',
+  product: 'Grey Heron 11',
+  lot: 'GH',
+  amount: 0.08,
+  amount_unit: 'g',
+};

@@ -1,0 +1,263 @@
+import { render, screen, within } from '@testing-library/svelte';
+import userEvent from '@testing-library/user-event';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { json, makeJob, makeRun, paste, problem, serve } from '../../lib/test-server';
+import ColumnTable from './ColumnTable.svelte';
+import ConditionsForm from './ConditionsForm.svelte';
+import Fit from './Fit.svelte';
+import Gates from './Gates.svelte';
+import HandOver from './HandOver.svelte';
+import Intake from './Intake.svelte';
+import NoisePanel from './NoisePanel.svelte';
+import OpenItems from './OpenItems.svelte';
+import RefusedLog from './RefusedLog.svelte';
+
+beforeEach(() => localStorage.clear());
+afterEach(() => vi.unstubAllGlobals());
+const user = userEvent.setup();
+const NONE = { suggestions: [] };
+
+describe('intake', () => {
+  it('sends what was typed and clears the draft', async () => {
+    const saved = vi.fn();
+    const log = serve({ 'GET /api/suggestions': NONE, 'POST /api/jobs': makeJob() });
+    render(Intake, { job: null, onsaved: saved });
+    await user.type(screen.getByLabelText('Customer'), 'Wen');
+    await user.type(screen.getByLabelText('Model'), 'Marrow 15');
+    await user.type(screen.getByLabelText('Temperature'), '95,5');
+    await user.click(screen.getByLabelText('Battery swollen'));
+    expect(localStorage.getItem('draft:intake:new')).toContain('Marrow 15');
+    await user.click(screen.getByRole('button', { name: /Take it in/ }));
+    const sent = log.find((a) => a.method === 'POST');
+    expect(sent?.body).toMatchObject({ customer_name: 'Wen', limit_c: 95.5, battery_swollen: true, age_months: null });
+    expect(saved).toHaveBeenCalledOnce();
+    expect(localStorage.getItem('draft:intake:new')).toBeNull();
+  });
+
+  it('asks for what is needed without asking the server', async () => {
+    const log = serve({ 'GET /api/suggestions': NONE });
+    render(Intake, { job: null, onsaved: vi.fn() });
+    await user.click(screen.getByRole('button', { name: /Take it in/ }));
+    expect(screen.getAllByRole('alert').map((a) => a.textContent)).toEqual([
+      'This is needed: it stands on the record.',
+      'This is needed: at least what it is called.',
+    ]);
+    expect(log.filter((a) => a.method === 'POST')).toEqual([]);
+  });
+
+  it('brings unsaved typing back and lets it be dropped', async () => {
+    localStorage.setItem('draft:intake:j1', JSON.stringify({ symptom: 'Hisses' }));
+    serve({ 'GET /api/suggestions': NONE });
+    render(Intake, { job: makeJob(), onsaved: vi.fn() });
+    expect(screen.getByLabelText("Symptom, in the customer's words")).toHaveValue('Hisses');
+    await user.click(screen.getByRole('button', { name: 'Drop it' }));
+    expect(screen.getByLabelText("Symptom, in the customer's words")).toHaveValue('Loud');
+  });
+
+  it('keeps the typing and offers the newer state when a colleague was faster', async () => {
+    const reload = vi.fn();
+    serve({
+      'GET /api/suggestions': NONE,
+      'PUT /api/jobs/j1': () => json(409, problem({ status: 409, detail: 'Changed meanwhile.', reason: 'stale' })),
+    });
+    render(Intake, { job: makeJob(), onsaved: vi.fn(), onchange: reload });
+    await user.type(screen.getByLabelText('Where it lives'), 'lap');
+    await user.click(screen.getByRole('button', { name: /Save the intake/ }));
+    expect(await screen.findByText('Changed meanwhile.')).toBeVisible();
+    expect(screen.getByLabelText('Where it lives')).toHaveValue('lap');
+    await user.click(screen.getByRole('button', { name: 'Load the newer state' }));
+    expect(reload).toHaveBeenCalledOnce();
+  });
+});
+
+describe('gates', () => {
+  const gate = {
+    rule: 'backup',
+    severity: 'acknowledge',
+    reason: 'No backup is confirmed.',
+    remedy: 'Ask for one.',
+    acknowledged_by: null,
+    acknowledged_at: null,
+    words: null,
+  };
+  it('are acknowledged in words', async () => {
+    const log = serve({ 'POST /api/jobs/j1/acknowledgements': makeJob() });
+    const change = vi.fn();
+    render(Gates, { job: makeJob({ gates: [gate] }), onchange: change });
+    await user.type(screen.getByLabelText('What was agreed, in words'), 'Owner knows');
+    await user.click(screen.getByRole('button', { name: 'Acknowledge' }));
+    expect(log[0]?.body).toEqual({ rule: 'backup', words: 'Owner knows' });
+    expect(change).toHaveBeenCalledOnce();
+  });
+  it('cannot be acknowledged away when they stop the job', () => {
+    render(Gates, { job: makeJob({ gates: [{ ...gate, severity: 'stop' }] }), onchange: vi.fn() });
+    expect(screen.getByRole('alert')).toHaveTextContent('Stopped for safety.');
+    expect(screen.queryByRole('button', { name: 'Acknowledge' })).toBeNull();
+  });
+  it('name who agreed to what', () => {
+    const agreed = { ...gate, acknowledged_by: 'Imke', acknowledged_at: '2026-03-01T09:00:00Z', words: 'Owner knows' };
+    render(Gates, { job: makeJob({ gates: [agreed] }), onchange: vi.fn() });
+    expect(screen.getByText(/“Owner knows”: Imke, 1 March 2026/)).toBeVisible();
+  });
+});
+
+describe('conditions', () => {
+  it('put a refusal beside its field and keep what was typed', async () => {
+    serve({
+      'PUT /api/jobs/j1/runs/before': () =>
+        json(
+          422,
+          problem({
+            detail: 'Room temperature is 240 °C.',
+            errors: [{ field: 'room_c', message: 'Room temperature is 240 °C.', remedy: 'Was it 24.0?' }],
+          }),
+        ),
+    });
+    render(ConditionsForm, { jobId: 'j1', run: makeRun(), side: 'before', onrun: vi.fn(), onreload: vi.fn() });
+    await user.type(screen.getByLabelText('Room'), '240');
+    await user.click(screen.getByRole('button', { name: 'Save the conditions' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('Room temperature is 240 °C. Was it 24.0?');
+    expect(screen.getByLabelText('Room')).toHaveValue('240');
+    expect(screen.getByLabelText('Room')).toHaveAttribute('aria-invalid', 'true');
+    expect(localStorage.getItem('draft:run:j1:before')).toContain('240');
+  });
+
+  it('send an empty number as not known', async () => {
+    const log = serve({ 'PUT /api/jobs/j1/runs/before': makeRun({ version: 1, fan_setting: 'fixed' }) });
+    const kept = vi.fn(async () => undefined);
+    render(ConditionsForm, { jobId: 'j1', run: makeRun(), side: 'before', onrun: kept, onreload: vi.fn() });
+    await user.type(screen.getByLabelText('Placement'), 'stand');
+    await user.click(screen.getByLabelText('Cold'));
+    await user.click(screen.getByRole('button', { name: 'Save the conditions' }));
+    const body = log.find((a) => a.method === 'PUT')?.body;
+    expect(body).toMatchObject({ version: 0, room_c: null, placement: 'stand', start: 'cold' });
+    expect(kept).toHaveBeenCalledOnce();
+  });
+});
+
+describe('noise', () => {
+  const reading = { id: 'n1', level_db: 53.1, background_db: 31, place: 'vent', distance_m: 0.3 };
+  it('offers the place of the last reading again and refuses words for levels', async () => {
+    const log = serve({});
+    render(NoisePanel, { jobId: 'j1', run: makeRun({ noise: [reading] }), side: 'before', onrun: vi.fn() });
+    expect(screen.getByLabelText('Place')).toHaveValue('vent');
+    expect(screen.getByLabelText('Background')).toHaveValue('31');
+    await user.type(screen.getByLabelText('Level'), 'loud');
+    await user.click(screen.getByRole('button', { name: 'Add the reading' }));
+    expect(screen.getByRole('alert')).toHaveTextContent('Type the level the meter shows.');
+    expect(log).toEqual([]);
+  });
+  it('says when the figure is only an upper bound', () => {
+    const run = makeRun({ noise: [reading], noise_figure: { level_db: 40.2, upper_bound: true, readings: 1 } });
+    render(NoisePanel, { jobId: 'j1', run, side: 'before', onrun: vi.fn() });
+    expect(screen.getByText(/an upper bound, the room is too loud/)).toBeVisible();
+  });
+});
+
+describe('a refused log', () => {
+  const file = new File(['x'], 'odd.csv');
+  it('without a known temperature lets a column be named and read again', async () => {
+    const retry = vi.fn();
+    const refused = problem({ reason: 'no_temperature', detail: 'No die temperature.', headers: ['Sensor A', 'Fan'] });
+    const { Problem } = await import('../../lib/api');
+    render(RefusedLog, { problem: new Problem(refused), file, onretry: retry, ondrop: vi.fn() });
+    const again = screen.getByRole('button', { name: 'Read it again like this' });
+    expect(again).toBeDisabled();
+    await user.selectOptions(screen.getByLabelText('This column'), 'Sensor A');
+    await user.selectOptions(screen.getByLabelText('holds the'), 'gpu_temperature');
+    await user.click(again);
+    expect(retry).toHaveBeenCalledWith({ roles: { 'Sensor A': 'gpu_temperature' } });
+  });
+  it('that is in use elsewhere can be used here on purpose', async () => {
+    const retry = vi.fn();
+    const { Problem } = await import('../../lib/api');
+    render(RefusedLog, {
+      problem: new Problem(problem({ reason: 'same_file_elsewhere' })),
+      file,
+      onretry: retry,
+      ondrop: vi.fn(),
+    });
+    await user.click(screen.getByRole('button', { name: 'Use it here as well' }));
+    expect(retry).toHaveBeenCalledWith({ again: true });
+  });
+});
+
+describe('columns', () => {
+  it('come understood first, say how sure, and can be changed', async () => {
+    const map = vi.fn();
+    const channels = [
+      { header: 'Note', role: null, unit: '', confidence: 0, numeric: false },
+      { header: 'Fan [RPM]', role: 'fan_speed', unit: 'rpm', confidence: 0.6, numeric: true },
+      { header: 'CPU [°C]', role: 'cpu_temperature', unit: '°C', confidence: 1, numeric: true },
+    ];
+    render(ColumnTable, { channels, onmap: map });
+    const rows = screen.getAllByRole('row').slice(1);
+    expect(rows.map((r) => within(r).getByRole('rowheader').textContent)).toEqual(['Fan [RPM]', 'CPU [°C]', 'Note']);
+    expect(rows[0]).toHaveTextContent('please check');
+    expect(rows[1]).toHaveTextContent('set by hand');
+    expect(rows[2]).toHaveTextContent('text, kept');
+    await user.selectOptions(screen.getByLabelText('Role of Fan [RPM]'), '');
+    expect(map).toHaveBeenCalledWith('Fan [RPM]', null);
+  });
+});
+
+describe('fit', () => {
+  it('lists what went where and closes with what was cleaned', async () => {
+    const done = vi.fn(async () => undefined);
+    const log = serve({ 'GET /api/jobs/j1/fit/items': { items: [paste] }, 'PUT /api/jobs/j1/fit': makeJob() });
+    render(Fit, { job: makeJob(), onchange: vi.fn(async () => undefined), ondone: done });
+    expect(
+      await screen.findByRole('row', { name: /Processor die Paste, stiff Grey Heron 11 GH 0.08 g/ }),
+    ).toBeVisible();
+    await user.click(screen.getByLabelText('Fins'));
+    await user.click(screen.getByRole('button', { name: /Done, go on to After/ }));
+    const sent = log.find((a) => a.method === 'PUT');
+    expect(sent?.body).toEqual({ version: 3, cleaned: ['fins'], fit_note: '', done: true });
+    expect(done).toHaveBeenCalledOnce();
+  });
+  it('sends a technician to the intake when a gate is open', async () => {
+    serve({
+      'GET /api/jobs/j1/fit/items': { items: [] },
+      'PUT /api/jobs/j1/fit': () => json(409, problem({ status: 409, detail: 'Not settled.', reason: 'gate_open' })),
+    });
+    render(Fit, { job: makeJob(), onchange: vi.fn(), ondone: vi.fn() });
+    await user.click(screen.getByRole('button', { name: /Done, go on/ }));
+    expect(await screen.findByRole('link', { name: 'To the intake' })).toHaveAttribute('href', '/jobs/j1/intake');
+  });
+});
+
+describe('hand over', () => {
+  const record = { job: makeJob(), proposed_service_on: '2027-05-25', proposed_service_reason: 'dust' };
+  it('proposes the next date and sends the price in cents', async () => {
+    const log = serve({ 'GET /api/jobs/j1/record': record, 'PUT /api/jobs/j1/hand-over': record });
+    render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn(async () => undefined) });
+    expect(await screen.findByText(/Proposed: 25 May 2027, dust/)).toBeVisible();
+    await user.type(screen.getByLabelText('Price'), '89,5');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    const sent = log.find((a) => a.method === 'PUT');
+    expect(sent?.body).toMatchObject({
+      price_cents: 8950,
+      next_service_on: '2027-05-25',
+      handed_over: false,
+      version: 3,
+    });
+  });
+  it('refuses words for a price', async () => {
+    const log = serve({ 'GET /api/jobs/j1/record': record });
+    render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn() });
+    await user.type(screen.getByLabelText('Price'), 'cheap');
+    await user.click(screen.getByRole('button', { name: /Hand Marrow 15 over/ }));
+    expect(screen.getByRole('alert')).toHaveTextContent('This is no price.');
+    expect(log.some((a) => a.method === 'PUT')).toBe(false);
+  });
+});
+
+describe('what is still open', () => {
+  it('lists logs, rooms, fit and price, and nothing for a closed job', () => {
+    const { rerender } = render(OpenItems, { job: makeJob(), before: makeRun(), after: null });
+    const words = () => screen.queryAllByRole('listitem').map((i) => i.textContent?.trim());
+    expect(words()).toEqual(['Before: no log yet', 'Fit: not closed', 'After: no log yet', 'Price not set']);
+    void rerender({ job: makeJob({ stage: 'done' }), before: makeRun(), after: null });
+    return vi.waitFor(() => expect(screen.getByText('Nothing is open.')).toBeVisible());
+  });
+});
