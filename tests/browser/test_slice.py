@@ -211,3 +211,58 @@ def test_nothing_overflows(page, job_address, width):
         page.goto(job_address(2421, stage))
         page.wait_for_load_state("networkidle")
         assert page.evaluate("document.documentElement.scrollWidth <= document.documentElement.clientWidth"), stage
+
+
+def test_the_theme_is_chosen_and_kept(page):
+    page.goto("/")
+    toggle = page.get_by_role("button", name=re.compile("^Theme:"))
+    toggle.click()
+    toggle.click()
+    expect(page.locator("html")).to_have_attribute("data-theme", "night")
+    page.reload()
+    expect(page.get_by_role("button", name="Theme: night. Change")).to_be_visible()
+    assert page.evaluate("getComputedStyle(document.documentElement).colorScheme") == "dark"
+
+
+def test_paper_is_white_whatever_the_screen_shows(page, job_address):
+    page.add_init_script("localStorage.setItem('theme', 'night')")
+    page.goto(job_address(2421, "verdict").replace("/jobs/", "/record/").replace("/verdict", ""))
+    page.get_by_role("heading", level=1).wait_for()
+    page.emulate_media(media="print")
+    assert page.evaluate("getComputedStyle(document.querySelector('article')).backgroundColor") == "rgb(255, 255, 255)"
+    expect(page.get_by_role("button", name="Print")).to_be_hidden()
+
+
+def test_a_column_is_corrected_on_the_page(page, job_address):
+    page.goto(job_address(2424, "before"))
+    page.get_by_text(re.compile("Columns: 6 of 12 understood")).click()
+    page.get_by_label("Role of Fan [RPM]").select_option("")
+    expect(page.get_by_text("“Fan [RPM]” is now without a role.")).to_be_visible()
+    page.get_by_label("Role of Fan [RPM]").select_option("fan_speed")
+    expect(page.get_by_text("“Fan [RPM]” is now fan speed.")).to_be_visible()
+
+
+def test_a_hand_over_is_taken_back_with_undo(page, job_address):
+    page.goto(job_address(2420, "handover"))
+    page.get_by_role("button", name="Hand Basalt Home 2 over").click()
+    expect(page.get_by_text("Handed over", exact=True)).to_be_visible()
+    page.get_by_role("button", name="Undo").click()
+    expect(page.get_by_text("The hand-over was taken back.")).to_be_visible()
+    expect(page.get_by_role("button", name="Hand Basalt Home 2 over")).to_be_visible()
+
+
+def test_a_verdict_that_is_forbidden_says_what_to_repeat(page, job_address):
+    page.goto(job_address(2425, "verdict"))
+    expect(page.get_by_role("heading", name="Cannot be compared")).to_be_visible()
+    expect(page.get_by_text("Repeat with the same fan setting.")).to_be_visible()
+    page.get_by_text("Conditions, side by side").click()
+    row = page.get_by_role("row", name=re.compile("fan setting"))
+    expect(row).to_contain_text("fixed, full")
+    expect(row).to_contain_text("forbids")
+
+
+def test_an_address_that_leads_nowhere_leads_back(page):
+    page.goto("/nowhere")
+    expect(page.get_by_role("heading", name="There is nothing here")).to_be_visible()
+    page.get_by_role("link", name="Go to the Bench").click()
+    expect(page.get_by_text("Next for your hands")).to_be_visible()
