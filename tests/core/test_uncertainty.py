@@ -6,8 +6,13 @@ import numpy as np
 import pytest
 from uncertainties import ufloat
 
+from vividowl.core.comparison import Side, compare
+from vividowl.core.conditions import Conditions
 from vividowl.core.errors import NotEnoughData, OutOfRange
+from vividowl.core.reading import read_trace
+from vividowl.core.simulator import Device, simulate
 from vividowl.core.uncertainty import (
+    Tolerances,
     combined,
     effective_degrees_of_freedom,
     effective_sample_size,
@@ -28,14 +33,20 @@ def test_published_rectangle():
     assert standard_from_half_width(1.0) == pytest.approx(1 / math.sqrt(3))
 
 
-def test_a_quotient_agrees_with_the_uncertainties_library():
-    from vividowl.core.comparison import _Value
-
-    rise, power = ufloat(46.4, 0.9), ufloat(58.0, 0.7)
+def test_published_uncertainty_of_a_resistance_against_the_uncertainties_library():
+    # The library propagates linearly through rise / power; parts as documented in Tolerances (rectangles).
+    reading = read_trace(simulate(Device(sustained_power=40, boost_power=45), room_c=24, seed=1), 24)
+    side = Side(Conditions(room_c=24.0), reading)
+    tol, root3 = Tolerances(), math.sqrt(3)
+    parts = (tol.run_to_run_k / root3, tol.die_sensor_k / root3, tol.room_k / root3, reading.die.standard_error)
+    rise = ufloat(reading.die.mean - 24, math.hypot(*parts))
+    power = ufloat(
+        reading.power.mean, math.hypot(tol.power_share * reading.power.mean / root3, reading.power.standard_error)
+    )
     reference = rise / power
-    by_hand = combined(0.9 / 58.0, 46.4 * 0.7 / 58.0**2)
-    assert by_hand == pytest.approx(reference.std_dev, rel=1e-9)
-    assert _Value(reference.nominal_value, by_hand, by_hand).value == pytest.approx(0.8)
+    effect = compare(side, side).effect("resistance")
+    assert effect.before == pytest.approx(reference.nominal_value, rel=1e-12)
+    assert effect.before_u95 == pytest.approx(2 * reference.std_dev, rel=1e-9)
 
 
 def test_unlimited_degrees_of_freedom():
