@@ -139,6 +139,17 @@ def test_numbers_jump_to_stages_backspace_steps_back_and_help_tells(page, job_ad
     expect(page.get_by_role("heading", level=1, name="Marrow 15")).to_be_visible()
 
 
+def test_space_takes_the_step_where_one_is_ready(page, job_address):
+    page.goto(job_address(2421, "before"))
+    page.get_by_role("heading", name="Before: how hot does it come in?").wait_for()
+    page.keyboard.press("Space")
+    expect(page).to_have_url(re.compile("/fit$"))
+    page.keyboard.press("4")
+    page.get_by_role("heading", name="After: the same recipe again").wait_for()
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("heading", name=re.compile("^Improved"))).to_be_visible()
+
+
 def test_a_room_of_240_degrees_is_refused_and_the_typing_kept(page, job_address):
     page.goto(job_address(2426, "before"))
     type_into(page, "Room", "240")

@@ -167,6 +167,21 @@ describe('session', () => {
   });
 });
 
+describe('first owner', () => {
+  it('lands on the Bench, not on the address with the code', async () => {
+    const empty = { person: null, demo_available: false, set_up_needed: true, csrf_token: 't' };
+    const person = { name: 'Ida', role: 'owner', shop_name: 'Mine', demo: false, currency: 'EUR' };
+    history.replaceState(null, '', '/set-up#secret');
+    const log = serve({ 'GET /api/session': empty, 'POST /api/set-up': { ...empty, set_up_needed: false, person } });
+    await openSession();
+    render(SignIn);
+    await user.click(screen.getByRole('button', { name: 'Open the shop' }));
+    await vi.waitFor(() => expect(location.pathname).toBe('/'));
+    expect(location.hash).toBe('');
+    expect(log.at(-1)?.body).toMatchObject({ code: 'secret' });
+  });
+});
+
 describe('bench', () => {
   it('leads with the next step that hands can do, not with the stopped device', async () => {
     const stopped = makeJob({ id: 's', number: 1, stage: 'stopped', next_step: 'Do not open it' });

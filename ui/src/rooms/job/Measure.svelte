@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Run, SideName } from '../../lib/api';
+  import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import ConditionsForm from './ConditionsForm.svelte';
@@ -17,12 +18,15 @@
   let { state: kept, side, onnext, nextName }: Props = $props();
   const run = $derived(side === 'before' ? kept.before : kept.after);
   const keep = (next: Run) => kept.keepRun(next);
+
+  // Once a log is in, the step can be taken by key; offered anew when the log comes or goes.
+  $effect(() => (run?.trace ? offer([{ key: 'Enter', words: `Go on to ${nextName}`, run: onnext }]) : undefined));
 </script>
 
 {#if run}
   <div class="head">
     <h2>{side === 'before' ? 'Before: how hot does it come in?' : 'After: the same recipe again'}</h2>
-    {#if run.trace}<Button kind="main" onclick={onnext}>Go on to {nextName}</Button>{/if}
+    {#if run.trace}<Button kind="main" key="Enter" onclick={onnext}>Go on to {nextName}</Button>{/if}
   </div>
   {#if run.prefilled}
     <div class="gap">

@@ -4,6 +4,7 @@
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
+  import { go } from '../../lib/router.svelte';
   import { session, setUp, signIn, signInDemo } from '../../lib/session.svelte';
 
   const setting = $derived(session.present?.set_up_needed ?? false);
@@ -27,6 +28,12 @@
     }
   }
 
+  async function openShop() {
+    await setUp({ ...form });
+    // The address with the code has done its work.
+    go('/', true);
+  }
+
   const blank = { measured: true, rise_k: 62, noise_db: 52, held_share: 0 };
   const cool = { measured: true, rise_k: 38, noise_db: 38, held_share: 0 };
 </script>
@@ -41,7 +48,7 @@
   <form
     onsubmit={(e) => {
       e.preventDefault();
-      void run(() => (setting ? setUp({ ...form }) : signIn(form.login, form.password)));
+      void run(() => (setting ? openShop() : signIn(form.login, form.password)));
     }}
   >
     {#if setting}
