@@ -144,10 +144,16 @@ def test_space_takes_the_step_where_one_is_ready(page, job_address):
     page.get_by_role("heading", name="Before: how hot does it come in?").wait_for()
     page.keyboard.press("Space")
     expect(page).to_have_url(re.compile("/fit$"))
+    page.get_by_role("heading", name="Fit: what was cleaned, and what went where").wait_for()
+    page.keyboard.press("?")
+    expect(page.get_by_role("dialog", name="Keys on this page")).to_contain_text("Close the fit and go on")
+    page.keyboard.press("Escape")
     page.keyboard.press("4")
     page.get_by_role("heading", name="After: the same recipe again").wait_for()
     page.keyboard.press("Enter")
     expect(page.get_by_role("heading", name=re.compile("^Improved"))).to_be_visible()
+    page.keyboard.press("Enter")
+    expect(page).to_have_url(re.compile("/handover$"))
 
 
 def test_a_room_of_240_degrees_is_refused_and_the_typing_kept(page, job_address):

@@ -1,5 +1,3 @@
-import { untrack } from 'svelte';
-
 // Keys of the whole application. A page offers actions; typing in a field never triggers one.
 export interface KeyAction {
   key: string;
@@ -7,21 +5,26 @@ export interface KeyAction {
   run: () => void;
 }
 
-let offered = $state.raw<KeyAction[]>([]);
+// The list itself is plain: a state that is read while an effect is torn down still has its former value, and offers
+// made in the same moment would be lost. The state only tells those who show the list.
+let list: KeyAction[] = [];
+let shown = $state.raw<KeyAction[]>([]);
 
 export const keys = {
   get offered() {
-    return offered;
+    return shown;
   },
 };
 
+function replace(next: KeyAction[]): void {
+  list = next;
+  shown = next;
+}
+
 /** Offer actions while a component lives; call what it returns when it goes. */
 export function offer(actions: KeyAction[]): () => void {
-  // Untracked, so that a page which offers keys in an effect does not wait for its own offer.
-  untrack(() => (offered = [...offered, ...actions]));
-  return () => {
-    untrack(() => (offered = offered.filter((a) => !actions.includes(a))));
-  };
+  replace([...list, ...actions]);
+  return () => replace(list.filter((a) => !actions.includes(a)));
 }
 
 function isTyping(target: EventTarget | null): boolean {
@@ -38,7 +41,7 @@ export function listenForKeys(): () => void {
     if ((event.key === 'Enter' || event.key === ' ') && isPressing(event.target)) return;
     if (document.querySelector('dialog[open]')) return;
     const key = event.key === ' ' ? 'Enter' : event.key;
-    const action = offered.findLast((a) => a.key === key);
+    const action = list.findLast((a) => a.key === key);
     if (!action) return;
     event.preventDefault();
     action.run();

@@ -1,7 +1,7 @@
 import { render, screen } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { listenForKeys, offer } from './keys.svelte';
+import { keys, listenForKeys, offer } from './keys.svelte';
 import EffectTable from '../rooms/job/EffectTable.svelte';
 import HeatLadder from './charts/HeatLadder.svelte';
 import Owl from './glyphs/Owl.svelte';
@@ -97,6 +97,17 @@ describe('effect table', () => {
 });
 
 describe('keys', () => {
+  it('offered by a page inside are not lost when the page around offers anew', () => {
+    const inner = offer([{ key: 'Enter', words: 'Inner', run: () => undefined }]);
+    const outer = offer([{ key: '1', words: 'Outer', run: () => undefined }]);
+    outer();
+    const again = offer([{ key: '1', words: 'Outer again', run: () => undefined }]);
+    expect(keys.offered.map((a) => a.words)).toEqual(['Inner', 'Outer again']);
+    inner();
+    again();
+    expect(keys.offered).toEqual([]);
+  });
+
   it('answer outside fields only, and Space counts as Enter', async () => {
     document.body.innerHTML = '<input id="field" />';
     const run = vi.fn();
