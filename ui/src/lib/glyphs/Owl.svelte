@@ -24,7 +24,7 @@
     { glance: before, cx: small ? 28 : 32, name: 'before', hollow: true },
     { glance: after, cx: small ? 92 : 88, name: 'after', hollow: false },
   ]);
-  const radius = $derived(small ? 22 : 22);
+  const radius = 22;
   const width = $derived(small ? 13 : 9);
 </script>
 
