@@ -4,8 +4,9 @@ from dataclasses import replace
 
 import pytest
 
-from vividowl.core.comparison import Shown, Side, Verdict, compare
+from vividowl.core.comparison import Verdict, compare
 from vividowl.core.conditions import Bearing, Conditions, judge_conditions
+from vividowl.core.effects import Shown, Side
 from vividowl.core.noise import NoiseFigure
 from vividowl.core.reading import read_trace
 from vividowl.core.roles import Role
@@ -92,8 +93,16 @@ def test_no_room_no_verdict(chalk, cured):
 def test_a_faster_fan_alone_is_no_gain(mild):
     faster = replace(mild, fan_idle_rpm=3800, fan_low_c=20, fan_high_c=60)
     found = compare(side(mild, 19), side(faster, 20))
+    # The raw resistance fell, the one at the same fan speed did not.
+    assert found.effect("resistance").shown is Shown.BETTER
+    assert found.verdict is Verdict.NO_DIFFERENCE_SHOWN
+    assert any("fan turned faster after" in r for r in found.reasons)
+
+
+def test_a_fan_far_faster_forbids_a_verdict(mild):
+    found = compare(side(replace(mild, fan_full_rpm=2000), 19), side(replace(mild, fan_idle_rpm=3800), 20))
     assert found.verdict is Verdict.CANNOT_BE_COMPARED
-    assert any("fan ran faster" in r for r in found.reasons)
+    assert any("fan ran much faster" in r for r in found.reasons)
 
 
 def test_quieter_at_the_same_resistance_is_a_gain(mild):

@@ -6,9 +6,16 @@ from hypothesis import strategies as st
 
 from vividowl.core.errors import CoreError, OutOfRange
 from vividowl.core.ladder import build_ladder, culprit
-from vividowl.core.network import Response
+from vividowl.core.network import Response, Term
 
-RESPONSE = Response(0.5, 0.8, 0.2, 0.3)
+RESPONSE = Response(
+    (Term(0.5, 1.0, 0.02, 0.1), Term(0.8, 40.0, 0.02, 1.0), Term(0.2, 300.0, 0.02, 20.0)),
+    4.0,
+    (40.0, 40.0, 40.0),
+    0.3,
+    0.02,
+    0.03,
+)
 
 
 @given(st.floats(40, 100), st.floats(15, 35), st.floats(5, 200))

@@ -6,9 +6,10 @@ import numpy as np
 import pytest
 
 from vividowl.core.errors import NotEnoughData, OutOfRange
+from vividowl.core.findings import findings
 from vividowl.core.load import find_load
 from vividowl.core.network import fit_response
-from vividowl.core.reading import clock_words, findings, read_trace
+from vividowl.core.reading import clock_words, read_trace
 from vividowl.core.roles import Role
 from vividowl.core.simulator import Device, simulate, steady_rise
 from vividowl.core.throttling import find_throttling
@@ -100,7 +101,7 @@ def test_a_pinned_die_is_steady_only_once_its_power_is(chalk):
 def test_a_settled_device_is_not_throttled(cured):
     reading = read_trace(without(simulate(cured, room_c=24, seed=7), Role.THROTTLE_FLAG), 24, 95.0)
     assert reading.throttling.share == 0.0
-    assert "Heat does not hold it back." in findings(reading, 24)
+    assert "Held back by heat 0 % of the time." in findings(reading, 24)
 
 
 def test_passes_of_a_loop_are_no_throttling(mild):
@@ -124,29 +125,37 @@ def test_without_power_clock_and_flag_throttling_is_not_known(mild):
 def test_the_fast_part_of_the_response_is_the_interface(interface, sink):
     device = Device(interface=interface, sink=sink, sustained_power=35, boost_power=40)
     trace = simulate(device, room_c=24, seed=10)
-    response = fit_response(trace, find_load(trace), 24)
-    assert response.interface == pytest.approx(interface, rel=0.15)
+    response = fit_response(trace, find_load(trace))
+    # Two capacities in a row: the fast Foster term is R_i (C_sink / (C_sink + C_die))^2, textbook partial fractions.
+    fast = interface * (device.sink_capacity / (device.sink_capacity + device.die_capacity)) ** 2
+    assert response.interface == pytest.approx(fast, rel=0.15)
     total = read_trace(trace, 24)
-    assert response.total == pytest.approx((total.die.mean - 24) / total.power.mean, rel=0.08)
+    # The fan idled before the load, so the sum over the step falls short of the whole rise.
+    whole = (total.die.mean - 24) / total.power.mean
+    assert 0.85 * whole < response.total < 1.03 * whole
 
 
 def test_a_slow_log_does_not_show_the_interface(mild):
-    trace = simulate(mild, room_c=24, seed=11, interval_s=5)
+    trace = simulate(mild, room_c=24, seed=11, interval_s=8)
     with pytest.raises(NotEnoughData, match="too slow to see the interface"):
-        fit_response(trace, find_load(trace), 24)
+        fit_response(trace, find_load(trace))
 
 
-def test_no_room_no_response_but_the_rest_is_read(mild):
+def test_without_a_room_the_curve_is_read_but_no_resistance_is_claimed(mild):
     reading = read_trace(simulate(mild, room_c=24, seed=12), None)
-    assert reading.response is None
-    assert "room" in reading.response_reason
+    assert reading.chips.cpu is None
+    assert "room" in reading.chips.reason
+    assert reading.response.total > 0
     assert reading.die.mean > 50
 
 
-def test_too_short_a_load_is_refused_with_a_remedy(mild):
-    with pytest.raises(NotEnoughData, match="a steady value needs more") as caught:
-        read_trace(simulate(mild, room_c=24, seed=13, lead_s=30, load_s=20, tail_s=5), 24)
-    assert "10 minutes" in caught.value.remedy
+def test_too_short_a_load_is_read_as_far_as_it_goes_and_named(mild):
+    reading = read_trace(simulate(mild, room_c=24, seed=13, lead_s=20, load_s=20, tail_s=5), 24)
+    assert not reading.window.settled
+    assert (reading.window.remaining_rise_k, reading.window.final_c, reading.response) == (None, None, None)
+    said = findings(reading, 24)
+    assert "where it would end is not known" in said[0]
+    assert "only 44 s long" in said[1]
 
 
 def test_no_die_temperature_is_refused(mild):

@@ -6,8 +6,9 @@ import numpy as np
 import pytest
 from uncertainties import ufloat
 
-from vividowl.core.comparison import Side, compare
+from vividowl.core.comparison import compare
 from vividowl.core.conditions import Conditions
+from vividowl.core.effects import Side
 from vividowl.core.errors import NotEnoughData, OutOfRange
 from vividowl.core.reading import read_trace
 from vividowl.core.simulator import Device, simulate

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from vividowl.core.errors import CoreError, require_range
 from vividowl.core.network import Response
-from vividowl.core.reading import INTERFACE_SHARE_POOR
+from vividowl.core.reference import INTERFACE_SHARE_POOR
 from vividowl.core.units import require_room_c
 
 FALL_SHOWN_K = 2.0
@@ -51,7 +51,7 @@ def build_ladder(
     response: response from the log or None
     returns: Ladder
     raises: OutOfRange, CoreError when probes contradict each other
-    formula: drops between neighbours; from the log, the steady rise in the ratio of the response
+    formula: drops between neighbours; from the log R_interface P, R_slow P and the rest
     source: one-dimensional heat flow; JESD51 for resistance
     """
     require_room_c(room_c)
@@ -78,17 +78,13 @@ def build_ladder(
             low = (rung("heatsink", heatsink_c - room_c, "probe"),)  # type: ignore[assignment]
         return Ladder(room_c, die_c, power, (*low, rung("interface", die_c - heatsink_c, "probe")))
     if response is not None and response.total > 0 and rise > 0:
-        parts = (
-            ("air", response.chassis),
-            ("heatsink", response.heatsink),
-            ("interface", response.interface),
-        )
-        return Ladder(
-            room_c,
-            die_c,
-            power,
-            tuple(rung(name, rise * r / response.total, "log") for name, r in parts),
-        )
+        # The fan idles before the load, so the fitted sum falls short of the steady one; the interface and the slow
+        # part do not know the fan, and what is left belongs to heatsink and fins.
+        watts = power if power else rise / response.total
+        top, bottom = response.interface * watts, response.chassis * watts
+        shrink = min(1.0, rise / (top + bottom)) if top + bottom > 0 else 1.0
+        parts = (("air", bottom * shrink), ("heatsink", rise - (top + bottom) * shrink), ("interface", top * shrink))
+        return Ladder(room_c, die_c, power, tuple(rung(name, drop, "log") for name, drop in parts))
     return Ladder(room_c, die_c, power, (rung("whole", rise, "log"),))
 
 

@@ -10,7 +10,8 @@ from vividowl.core.roles import Role
 from vividowl.core.trace import Mask, Series, Trace, smooth
 
 BOOST_LONGEST_S = 120.0
-BOOST_EXCESS = 1.08
+BOOST_EXCESS = 0.06
+BOOST_SHARPNESS = 0.7
 STEP_SHARE = 0.2
 DIP_BELOW = 0.6
 DIP_RECOVERY_S = 30.0
@@ -80,22 +81,38 @@ def find_load(trace: Trace) -> LoadPhase:
 
 
 def _boost_end(trace: Trace, onset_s: float, end_s: float) -> float:
+    """The sharpest lasting step down within two minutes of the onset, or the onset when there is none."""
     power = trace.power
-    if power is None or end_s - onset_s < 60.0:
+    if power is None or end_s - onset_s < 45.0:
         return onset_s
-    time = trace.time_s
-    values = smooth(power, max(1, round(5.0 / max(trace.interval_s, 0.05))))
-    early = (time >= onset_s) & (time <= min(onset_s + BOOST_LONGEST_S, onset_s + 0.5 * (end_s - onset_s)))
-    late = (time > onset_s + 0.5 * (end_s - onset_s)) & (time <= end_s)
-    if not early.any() or not late.any():
+    step = max(trace.interval_s, 0.05)
+    within = (trace.time_s >= onset_s) & (trace.time_s <= min(onset_s + BOOST_LONGEST_S + 30.0, end_s))
+    time, values = trace.time_s[within], power[within]
+    known = np.isfinite(values)
+    time, values = time[known], values[known]
+    near, wide = max(2, round(4.0 / step)), max(3, round(12.0 / step))
+    if len(values) < 3 * wide:
         return onset_s
-    peak, sustained = float(np.nanpercentile(values[early], 95)), float(np.nanmedian(values[late]))
-    if not peak > BOOST_EXCESS * sustained:
-        return onset_s
-    over = early & (values > sustained + 0.5 * (peak - sustained))
-    ended = float(time[np.flatnonzero(over)[-1]])
-    # A "boost" that fills the whole early part is a slow decline, not the short limit.
-    return onset_s if ended >= float(time[np.flatnonzero(early)[-1]]) else ended
+
+    def drop(width: int) -> Series:
+        """Mean of the samples before each one less mean of those from it on."""
+        total = np.concatenate(([0.0], np.cumsum(values)))
+        i = np.arange(len(values))
+        low, high = np.maximum(0, i - width), np.minimum(len(values), i + width)
+        before = (total[i] - total[low]) / np.maximum(1, i - low)
+        return np.asarray(before - (total[high] - total[i]) / np.maximum(1, high - i))
+
+    sharp, lasting = drop(near), drop(wide)
+    first = max(2, round(4.0 / step))
+    allowed = (np.arange(len(values)) >= first) & (time <= onset_s + BOOST_LONGEST_S)
+    allowed[-wide:] = False
+    level = float(np.median(values))
+    # A slow decline as the cooler fills is no boost's end, and a dip that comes back is none either.
+    good = allowed & (lasting > BOOST_EXCESS * level) & (sharp > BOOST_SHARPNESS * lasting)
+    after = np.array([np.median(values[i : i + 3 * wide]) for i in np.flatnonzero(good)])
+    before = np.array([np.mean(values[max(0, i - near) : i]) for i in np.flatnonzero(good)])
+    found = np.flatnonzero(good)[after < before - 0.5 * lasting[good]] if good.any() else np.array([], dtype=int)
+    return float(time[found[np.argmax(sharp[found])]]) if len(found) else onset_s
 
 
 def under_load(trace: Trace, load: LoadPhase) -> Mask:

@@ -1,54 +1,179 @@
-"""Where the heat stops, from the log alone: a Foster response fitted against the measured power."""
+"""Where the heat stops, from the log alone: a Foster network fitted against the measured power."""
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass
+from itertools import combinations
 
 import numpy as np
 
 from vividowl.core.errors import NotEnoughData
+from vividowl.core.exponentials import Fit, fit_exponentials
 from vividowl.core.load import LoadPhase
 from vividowl.core.trace import Series, Trace
-from vividowl.core.units import require_room_c
+from vividowl.core.uncertainty import effective_sample_size
 
 FAST_BELOW_S = 3.0
 SLOW_ABOVE_S = 120.0
-TIME_CONSTANTS_S = (1.0, 2.0, 6.0, 15.0, 40.0, 90.0, 200.0, 500.0)
-POINTS_MOST = 4000
+INTERVAL_MOST_S = 5.5
+TERMS_MOST = 4
+COARSE_POINTS = 240
+LEAD_MOST_S = 300.0
+TAIL_S = 25.0
+BOUND_LOW_STEPS = 0.1
+BLOCK_WEIGHT_MOST = 8.0
+# A further term has to explain this much more than chance would (Bayesian information, strong above 6).
+EVIDENCE_LEAST = 6.0
+GRID_POINTS = 9
+CALM_SHARE = 0.08
+HOLDS = (0.0, 0.25, 0.5, 0.75, 1.0)
+REMEMBERS_S = 10.0
+IDLE_DRIFT_K_PER_S = 0.01
+# Cases take minutes to warm through; a factor of two either way is common. From memory.
+USUAL_SLOW_S, USUAL_SLOW_SPREAD = 280.0, 0.7
+
+
+@dataclass(frozen=True)
+class Term:
+    """One Foster term: resistance [K/W] and time constant tau_s [s] with their standard uncertainties."""
+
+    resistance: float
+    tau_s: float
+    resistance_u: float
+    tau_u_s: float
 
 
 @dataclass(frozen=True)
 class Response:
-    """interface, heatsink, chassis: resistance of the part faster than 3 s, up to 120 s and slower [K/W];
-    residual_k: root mean square of what the response leaves unexplained [K]."""
+    """terms from fast to slow; base_power: power before the load [W]; now: power over it that each term has risen to
+    at the end of the load [W]; residual_k: root mean square left over [K]; interface_u, total_u: standard
+    uncertainties of the interface part and of the sum [K/W]."""
 
-    interface: float
-    heatsink: float
-    chassis: float
+    terms: tuple[Term, ...]
+    base_power: float
+    now: tuple[float, ...]
     residual_k: float
+    interface_u: float
+    total_u: float
+
+    def _between(self, low_s: float, high_s: float) -> float:
+        return sum(t.resistance for t in self.terms if low_s < t.tau_s <= high_s)
+
+    @property
+    def interface(self) -> float:
+        """Resistance of the part faster than 3 s: die, interface, base [K/W]."""
+        return self._between(0.0, FAST_BELOW_S)
+
+    @property
+    def heatsink(self) -> float:
+        """Resistance of the part between 3 and 120 s: heatsink and pipes [K/W]."""
+        return self._between(FAST_BELOW_S, SLOW_ABOVE_S)
+
+    @property
+    def chassis(self) -> float:
+        """Resistance of the part slower than 120 s: chassis and room air [K/W]."""
+        return self._between(SLOW_ABOVE_S, math.inf)
 
     @property
     def total(self) -> float:
-        """Sum of the three [K/W]."""
-        return self.interface + self.heatsink + self.chassis
+        """Sum of the terms [K/W]."""
+        return sum(t.resistance for t in self.terms)
+
+    def remaining_k(self, power: float, after_s: float = 0.0, slower_than_s: float = 0.0) -> float:
+        """Change still to come after so many more seconds of the load at a power [K], of the slower terms only."""
+        return sum(
+            t.resistance * (power - self.base_power - reached) * math.exp(-after_s / t.tau_s)
+            for t, reached in zip(self.terms, self.now, strict=True)
+            if t.tau_s >= slower_than_s
+        )
 
 
-def fit_response(trace: Trace, load: LoadPhase, room_c: float) -> Response:
-    """Split the resistance of die to room by how fast each part answers to the power.
+@dataclass(frozen=True)
+class _Blocks:
+    """The log in blocks: length of each [s], power over the base [W] and die [degC] as means, samples in each (n,)."""
 
-    trace: a log with power, sampled every 2 s or faster
+    length_s: Series
+    power: Series
+    die_c: Series
+    samples: Series
+
+
+def _blocks(trace: Trace, load: LoadPhase, power: Series, begin: float, end: float) -> _Blocks:
+    """Sample by sample where the power jumps, averaged elsewhere, so that a long log fits as fast as a short one."""
+    step = trace.interval_s
+    die = trace.channels[trace.die_role]
+    known = np.isfinite(die) & np.isfinite(power)
+    grid = np.arange(begin, end + 0.5 * step, step)
+    heat = np.interp(grid, trace.time_s[known], power[known])
+    rise = np.interp(grid, trace.time_s[known], die[known])
+    fine = (grid > load.onset_s - 20 * step) & (grid < load.onset_s + max(90.0, 30.0 * step))
+    fine |= grid > load.end_s - 4 * step
+    coarse = max(1, -(-int((~fine).sum()) // COARSE_POINTS))
+    run = np.arange(len(grid)) // coarse
+    starts = np.flatnonzero(np.diff(run, prepend=-1) | fine | np.concatenate(([False], fine[:-1])))
+    count = np.diff(np.append(starts, len(grid))).astype(np.float64)
+    heat = _calm(heat)
+    return _Blocks(count * step, np.add.reduceat(heat, starts) / count, np.add.reduceat(rise, starts) / count, count)
+
+
+def _calm(power: Series) -> Series:
+    """Power without the sensor's noise: averaged over five samples where nothing jumps among them."""
+    if len(power) < 9:
+        return power
+    padded = np.concatenate((power[:2], power, power[-2:]))
+    near = np.lib.stride_tricks.sliding_window_view(padded, 5)
+    calm = np.ptp(near, axis=1) < CALM_SHARE * max(1e-9, float(np.percentile(power, 95)))
+    return np.where(calm, near.mean(axis=1), power)
+
+
+def _scan(keep: Series, gain: Series) -> Series:
+    """x[k] = keep[k] x[k-1] + gain[k] along the first axis, by doubling: a few passes in place of a loop."""
+    keep, out, reach = keep.copy(), gain.copy(), 1
+    while reach < len(out):
+        out[reach:] += keep[reach:] * out[:-reach]
+        keep[reach:] *= keep[:-reach]
+        if not float(keep[reach:].max()) > 1e-14:
+            break
+        reach *= 2
+    return out
+
+
+@dataclass(frozen=True)
+class _Start:
+    """hold: share of a sample's own power that acts up to it; the rest of that time the one before still acts.
+    before: power over the base that the slow parts had come from when the log began [W], 0 after a steady idle."""
+
+    hold: float
+    before: float
+
+
+def _states(blocks: _Blocks, start: _Start, taus: Series) -> tuple[Series, Series]:
+    """Power over the base that terms have risen to: mean over each block and at its end (n, k)."""
+    single = blocks.samples == 1
+    previous = np.concatenate(([0.0], blocks.power[:-1]))
+    drive = np.where(single, start.hold * blocks.power + (1.0 - start.hold) * previous, blocks.power)[:, None]
+    keep = np.exp(-blocks.length_s[:, None] / taus)
+    first = np.where(taus > REMEMBERS_S, start.before, 0.0)[None, :]
+    gain = (1.0 - keep) * drive
+    gain[:1] += keep[:1] * first
+    ends = _scan(keep, gain)
+    entering = np.vstack([first, ends[:-1]])
+    means = drive + (entering - drive) * (1.0 - keep) * taus / blocks.length_s[:, None]
+    return np.where(single[:, None], ends, means), ends
+
+
+def fit_response(trace: Trace, load: LoadPhase) -> Response:
+    """Split the resistance from die to room by how fast each part answers to the power.
+
+    trace: a log with power, one sample every 5 s or faster
     load: its loaded part
-    room_c: room temperature [degC]
     returns: Response
     raises: NotEnoughData without power, without a load step or when sampled too slowly
-    range: fan speed roughly constant; the split at 3 s is blurred by sampling at 1 Hz
-    formula: dT(t) = sum R_i (P * exp(-t/tau_i)/tau_i), R_i >= 0, tau_i on a fixed grid, linear least squares
-    source: Foster network, JESD51-14 for the idea; the bands in seconds are common practice, no source
+    range: fan speed roughly constant; parts much faster than the sampling appear as one step
+    formula: T(t) = T_0 + sum R_i x_i(t), tau_i dx_i/dt = P - P_0 - x_i; as many terms as the evidence bears, up to 4
+    source: Foster network, JESD51-14 for the idea; number of terms by the Bayesian information criterion, Schwarz 1978
     """
-    from scipy.optimize import nnls  # here, since these imports alone take two seconds of the start
-    from scipy.signal import lfilter
-
-    require_room_c(room_c)
     power = trace.power
     if power is None:
         raise NotEnoughData("No power was logged, so the rise cannot be split.", field="channels")
@@ -59,36 +184,123 @@ def fit_response(trace: Trace, load: LoadPhase, room_c: float) -> Response:
             remedy="Start the log before the load.",
         )
     step = trace.interval_s
-    if step > 2.5:
+    if step > INTERVAL_MOST_S:
         raise NotEnoughData(
             f"One sample every {step:.1f} s is too slow to see the interface.",
             field="log",
-            remedy="Log every second or faster.",
+            remedy="Log every second or so.",
         )
-    die = trace.channels[trace.die_role]
-    lead = min(load.onset_s - float(trace.time_s[0]), 60.0)
-    begin, end = load.onset_s - lead, load.end_s
-    step = max(step, (end - begin) / POINTS_MOST)
-    grid = np.arange(begin, end, step)
-    known = np.isfinite(die) & np.isfinite(power)
-    heat = np.interp(grid, trace.time_s[known], power[known])
-    rise = np.interp(grid, trace.time_s[known], die[known]) - room_c
-    idle = grid < load.onset_s - 2.0
-    heat_0 = float(heat[idle].mean()) if idle.any() else 0.0
-    rise_0 = float(rise[idle].mean()) if idle.any() else float(rise[0])
-    heat, rise = heat - heat_0, rise - rise_0
-    columns: list[Series] = []
-    for tau in TIME_CONSTANTS_S:
-        keep = float(np.exp(-step / tau))
-        # Between two samples the power is taken as their mean: loggers report it for the time just past or just begun.
-        half = 0.5 * (1.0 - keep)
-        columns.append(np.asarray(lfilter([half, half], [1.0, -keep], heat), dtype=np.float64))
-    basis = np.column_stack(columns)
-    weights, norm = nnls(basis, rise)
-    taus = np.array(TIME_CONSTANTS_S)
+    begin = max(float(trace.time_s[0]), load.onset_s - LEAD_MOST_S)
+    end = min(float(trace.time_s[-1]), load.end_s + TAIL_S)
+    length = load.end_s - load.onset_s
+    idle = (trace.time_s >= begin) & (trace.time_s < load.onset_s - 0.5 * step) & np.isfinite(power)
+    if length < 30.0 or not idle.any():
+        raise NotEnoughData(
+            f"{length:.0f} s of load are too few to split the rise.",
+            field="log",
+            remedy="Run the load for 10 minutes or longer.",
+        )
+    base_power = float(np.median(power[idle]))
+    blocks = _blocks(trace, load, power - base_power, begin, end)
+    weight = np.sqrt(np.minimum(blocks.samples, BLOCK_WEIGHT_MOST))
+    one = np.ones((len(weight), 1))
+    bounds = (BOUND_LOW_STEPS * step, 2.0 * length)
+    start = _Start(min(HOLDS, key=lambda h: _misfit(blocks, _Start(h, 0.0), weight, bounds)), 0.0)
+    if _drifts(blocks, load.onset_s - begin):
+        # Begun warm from another load, or cold before the idle was steady.
+        least, most = -max(base_power, 1.0), float(np.max(blocks.power))
+        start = min(
+            (_Start(start.hold, float(w)) for w in np.linspace(least, most, 17)),
+            key=lambda s: _misfit(blocks, s, weight, bounds),
+        )
+    starts = _starts(blocks, start, weight, bounds, length)
+    noise = _noise(blocks)
+    usual = (USUAL_SLOW_S, noise / USUAL_SLOW_SPREAD)
+
+    def fit_terms(k: int) -> Fit:
+        return fit_exponentials(
+            lambda taus: _states(blocks, start, taus)[0], blocks.die_c, starts[k], one, weight, bounds, 1e-5, usual
+        )
+
+    best, best_score = None, math.inf
+    for k in range(2, TERMS_MOST + 1):
+        fit = fit_terms(k)
+        score = len(weight) * math.log(fit.cost) + 2 * k * math.log(len(weight))
+        if (fit.weights <= 0).any() or (best is not None and not score < best_score - EVIDENCE_LEAST):
+            if k > 2:
+                break
+            continue
+        best, best_score = fit, score
+    best = best if best is not None else fit_terms(1)
+    return _response(best, blocks, start, base_power, load.end_s - begin)
+
+
+def _drifts(blocks: _Blocks, onset_s: float) -> bool:
+    """Whether the die is clearly on its way somewhere before the load."""
+    ends = np.cumsum(blocks.length_s)
+    idle = ends < onset_s - 1.0
+    if idle.sum() < 8:
+        return False
+    time, die = ends[idle], blocks.die_c[idle]
+    (slope, _), residuals, *_ = np.polyfit(time, die, 1, w=np.sqrt(blocks.samples[idle]), full=True)
+    left = float(residuals[0]) / max(1, len(time) - 2) if len(residuals) else 0.0
+    spread = float((blocks.samples[idle] * (time - time.mean()) ** 2).sum())
+    return abs(float(slope)) > max(IDLE_DRIFT_K_PER_S, 4.0 * math.sqrt(left / spread))
+
+
+def _noise(blocks: _Blocks) -> float:
+    """Noise of a single reading [K], from how much neighbours differ."""
+    steps = np.diff(blocks.die_c)[blocks.samples[1:] == 1]
+    return max(0.05, float(np.median(np.abs(steps))) / 0.954) if len(steps) > 10 else 0.25
+
+
+def _starts(
+    blocks: _Blocks, start: _Start, weight: Series, bounds: tuple[float, float], length: float
+) -> dict[int, Series]:
+    """Time constants to start from, for one to four terms: the best of a coarse grid."""
+    grid = np.geomspace(6.0 * bounds[0], max(0.6 * length, 30.0 * bounds[0]), GRID_POINTS)
+    a = np.column_stack([_states(blocks, start, grid)[0], np.ones(len(weight))]) * weight[:, None]
+    scale = np.sqrt(np.einsum("ij,ij->j", a, a)) + 1e-300
+    gram, right = (a / scale).T @ (a / scale), (a / scale).T @ (blocks.die_c * weight)
+    out = {}
+    for k in range(1, TERMS_MOST + 1):
+        sets = np.array([(*c, GRID_POINTS) for c in combinations(range(GRID_POINTS), k)])
+        small = gram[sets[:, :, None], sets[:, None, :]] + 1e-10 * np.eye(k + 1)
+        weights = np.linalg.solve(small, right[sets][:, :, None])[:, :, 0]
+        gained = np.einsum("ij,ij->i", weights, right[sets])
+        # A set that needs a negative resistance is no cooler.
+        gained = np.where((weights[:, :k] > 0).all(axis=1), gained, -np.inf)
+        out[k] = grid[sets[int(np.argmax(gained)), :k]]
+    return out
+
+
+def _misfit(blocks: _Blocks, start: _Start, weight: Series, bounds: tuple[float, float]) -> float:
+    """What a broad set of terms leaves over. Loggers report the power of the time just past or just begun."""
+    taus = np.geomspace(2.0 * bounds[0], 0.25 * bounds[1], 5)
+    a = np.column_stack([_states(blocks, start, taus)[0], np.ones(len(weight))]) * weight[:, None]
+    target = blocks.die_c * weight
+    left = target - a @ np.linalg.lstsq(a, target, rcond=None)[0]
+    return float(left @ left)
+
+
+def _response(fit: Fit, blocks: _Blocks, start: _Start, base_power: float, load_s: float) -> Response:
+    k = len(fit.taus)
+    # Neighbouring residuals are alike, so fewer samples are independent than were taken.
+    inflation = len(fit.residuals) / effective_sample_size(fit.residuals)
+    covariance = fit.covariance * inflation
+    u = np.sqrt(np.maximum(0.0, np.diag(covariance)))
+    terms = tuple(
+        Term(float(fit.weights[i]), float(fit.taus[i]), float(u[i]), float(fit.taus[i] * u[k + 1 + i]))
+        for i in range(k)
+    )
+    fast = np.flatnonzero(fit.taus <= FAST_BELOW_S)
+    last = int(np.searchsorted(np.cumsum(blocks.length_s), load_s))
+    now = _states(blocks, start, fit.taus)[1][min(last, len(blocks.power) - 1)]
     return Response(
-        float(weights[taus <= FAST_BELOW_S].sum()),
-        float(weights[(taus > FAST_BELOW_S) & (taus <= SLOW_ABOVE_S)].sum()),
-        float(weights[taus > SLOW_ABOVE_S].sum()),
-        float(norm / np.sqrt(len(grid))),
+        terms,
+        base_power,
+        tuple(float(x) for x in now),
+        math.sqrt(fit.cost / float(blocks.samples.clip(max=BLOCK_WEIGHT_MOST).sum())),
+        math.sqrt(max(0.0, float(covariance[np.ix_(fast, fast)].sum()))),
+        math.sqrt(max(0.0, float(covariance[:k, :k].sum()))),
     )

@@ -1,4 +1,4 @@
-"""One log read whole: time structure, steady figures, throttling, response, and the findings in words."""
+"""One log read whole: time structure, steady figures, throttling, resistances and response."""
 
 from __future__ import annotations
 
@@ -7,16 +7,20 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from vividowl.core.cooldown import CoolDown, fit_cool_down
 from vividowl.core.errors import CoreError
 from vividowl.core.load import LoadPhase, find_load, under_load
 from vividowl.core.network import Response, fit_response
-from vividowl.core.roles import ROLE_KINDS, Role
-from vividowl.core.settling import SettledWindow, find_settled_window
+from vividowl.core.phases import Phase, find_phases
+from vividowl.core.resistance import ChipResistances, chip_resistances
+from vividowl.core.roles import Role
+from vividowl.core.sensors import never_changes
+from vividowl.core.settling import SettledWindow, choose_window, find_settled_window
 from vividowl.core.throttling import Throttling, find_throttling
 from vividowl.core.trace import Series, Trace
 from vividowl.core.uncertainty import standard_error
 
-INTERFACE_SHARE_POOR = 1.0 / 3.0
+HELD_AT_END_SHARE = 0.5
 
 
 @dataclass(frozen=True)
@@ -32,19 +36,23 @@ class Statistics:
 @dataclass(frozen=True)
 class Reading:
     """What a log says. stats and power are over the settled window; response is None when not known,
-    response_reason then says why."""
+    response_reason then says why; die_stuck: the die sensor never moved, so nothing follows from it."""
 
     samples: int
     duration_s: float
     interval_s: float
     die_role: Role
+    die_stuck: bool
     load: LoadPhase
+    phases: tuple[Phase, ...]
     window: SettledWindow
     throttling: Throttling
     stats: Mapping[Role, Statistics]
     power: Statistics | None
+    chips: ChipResistances
     response: Response | None
     response_reason: str
+    cool_down: CoolDown | None
 
     @property
     def die(self) -> Statistics:
@@ -71,39 +79,61 @@ def statistics(values: Series) -> Statistics | None:
     return Statistics(float(known.mean()), float(known.max()), float(np.percentile(known, 95)), standard_error(known))
 
 
-def read_trace(trace: Trace, room_c: float | None, limit_c: float | None = None) -> Reading:
-    """Read a log: load, settled window, throttling, statistics and response.
+def read_trace(
+    trace: Trace, room_c: float | None, limit_c: float | None = None, chosen: tuple[float, float] | None = None
+) -> Reading:
+    """Read a log: load, settled window, throttling, statistics, resistances and response.
 
     trace: the log
-    room_c: room temperature [degC], None when not noted: then no response is computed
+    room_c: room temperature [degC], None when not noted: then no resistance is computed
     limit_c: temperature limit of the device [degC], None when not known
-    returns: Reading
-    raises: NotEnoughData without a die temperature or with too little load
+    chosen: settled window set by hand, from and to [s], None to find it
+    returns: Reading; what cannot be computed is None in it
+    raises: NotEnoughData without a die temperature, OutOfRange for a window outside the log
     source: as the parts
     """
     load = find_load(trace)
-    window = find_settled_window(trace, load)
-    inside = under_load(trace, load) & (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
-    found = {role: statistics(values[inside]) for role, values in trace.channels.items()}
-    power = trace.power
-    response, reason = None, "The room temperature is not noted."
-    if room_c is not None:
+    stuck = never_changes(trace.channels[trace.die_role])
+    throttling = find_throttling(trace, load, limit_c)
+    response, reason = None, "The die sensor never moves, so nothing follows from it."
+    if not stuck:
         try:
-            response, reason = fit_response(trace, load, room_c), ""
+            response, reason = fit_response(trace, load), ""
         except CoreError as error:
             reason = str(error)
+    held = [(a, b) for a, b in throttling.spans_s if b > load.end_s - 0.2 * (load.end_s - load.onset_s)]
+    late = sum(b - max(a, load.end_s - 0.2 * (load.end_s - load.onset_s)) for a, b in held)
+    held_at_end = late > HELD_AT_END_SHARE * 0.2 * (load.end_s - load.onset_s)
+    window = find_settled_window(trace, load, response, held_at_end, stuck)
+    if chosen is not None:
+        window = choose_window(window, trace, *chosen)
+    inside = under_load(trace, load) & (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
+    if inside.sum() < 2:
+        inside = (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
+    found = {role: statistics(values[inside]) for role, values in trace.channels.items()}
+    power = trace.power
+    phases = find_phases(trace)
+    chips = ChipResistances(reason="The room temperature is not noted.")
+    if stuck:
+        chips = ChipResistances(reason=reason)
+    elif room_c is not None:
+        chips = chip_resistances(trace, phases, room_c, (window.from_s, window.to_s))
     return Reading(
         len(trace.time_s),
         trace.duration_s,
         trace.interval_s,
         trace.die_role,
+        stuck,
         load,
+        phases,
         window,
-        find_throttling(trace, load, limit_c),
+        throttling,
         {role: value for role, value in found.items() if value is not None},
         statistics(power[inside]) if power is not None else None,
+        chips,
         response,
         reason,
+        fit_cool_down(trace, load) if load.seen and not stuck else None,
     )
 
 
@@ -117,53 +147,3 @@ def clock_words(seconds: float) -> str:
     whole = round(seconds)
     hours, minutes, rest = whole // 3600, whole // 60 % 60, whole % 60
     return f"{hours}:{minutes:02d}:{rest:02d}" if hours else f"{minutes}:{rest:02d}"
-
-
-def findings(reading: Reading, room_c: float | None) -> tuple[str, ...]:
-    """Say in words what the log says.
-
-    reading: the reading
-    room_c: room temperature [degC] or None
-    returns: sentences (n,) [text]
-    source: common practice, no source
-    """
-    load, window, out = reading.load, reading.window, []
-    if load.seen:
-        text = f"Load starts at {clock_words(load.onset_s)}"
-        if load.boost_end_s > load.onset_s:
-            text += f", boost ends at {clock_words(load.boost_end_s)}"
-    else:
-        text = "The log shows no idle before the load, so all of it is taken as loaded"
-    if window.settled:
-        to_go = f" ({abs(window.remaining_rise_k):.1f} K to go)" if window.remaining_rise_k is not None else ""
-        text += f"; settled from {clock_words(window.from_s)}{to_go}."
-    elif window.minutes_needed is not None and window.final_c is not None:
-        more = max(1, round(window.minutes_needed))
-        text += (
-            f"; not settled: {more} more minute{'s' if more > 1 else ''} would settle it, near {window.final_c:.0f} °C."
-        )
-    else:
-        text += "; not settled, and where it would end is not known."
-    out.append(text)
-    name = ROLE_KINDS[reading.die_role].words.capitalize()
-    text = f"{name} {reading.die.mean:.1f} °C"
-    if room_c is not None:
-        text += f", {reading.die.mean - room_c:.1f} K over the room"
-    if reading.power is not None:
-        text += f", at {reading.power.mean:.1f} W"
-    out.append(text + ".")
-    held = reading.throttling
-    if held.share is None:
-        out.append("Whether heat holds it back is not known: neither power, clock nor a throttle flag was logged.")
-    elif held.share < 0.005:
-        out.append("Heat does not hold it back.")
-    else:
-        first = f", first after {clock_words(held.first_s)}" if held.first_s is not None else ""
-        out.append(f"Held back by heat {100 * held.share:.0f} % of the loaded time{first}.")
-    if reading.response is not None and reading.response.total > 0:
-        share = reading.response.interface / reading.response.total
-        judged = "the interface is poor" if share >= INTERFACE_SHARE_POOR else "the interface is not the main brake"
-        out.append(f"{100 * share:.0f} % of the rise comes within seconds of the load: {judged}.")
-    elif reading.response_reason:
-        out.append(reading.response_reason)
-    return tuple(out)

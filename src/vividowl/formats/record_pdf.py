@@ -13,7 +13,8 @@ from typing import Any
 
 import typst
 
-from vividowl.core.comparison import Comparison, Effect
+from vividowl.core.comparison import Comparison
+from vividowl.core.effects import Effect
 from vividowl.core.ladder import Ladder
 from vividowl.formats.drawing import chart_svg, ladder_svg, owl_svg
 from vividowl.formats.words import CLEANED, KINDS, TARGETS, day, money, number

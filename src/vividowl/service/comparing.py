@@ -7,8 +7,9 @@ from dataclasses import dataclass, replace
 from typing import Any
 
 from vividowl.core.air import ExhaustFinding, judge_exhaust
-from vividowl.core.comparison import Comparison, Side, compare
+from vividowl.core.comparison import Comparison, compare
 from vividowl.core.conditions import Conditions
+from vividowl.core.effects import Side
 from vividowl.core.errors import CoreError
 from vividowl.core.ladder import Ladder, build_ladder, culprit
 from vividowl.core.reading import Reading

@@ -13,9 +13,10 @@ import numpy as np
 from sqlalchemy.exc import SQLAlchemyError
 
 from vividowl.core.errors import NotEnoughData, require_range
+from vividowl.core.findings import findings
 from vividowl.core.ladder import Ladder, culprit
 from vividowl.core.noise import NoiseFigure, background_correction, require_level_db
-from vividowl.core.reading import Reading, findings, read_trace
+from vividowl.core.reading import Reading, read_trace
 from vividowl.core.roles import ROLE_KINDS, Role
 from vividowl.core.units import require_room_c
 from vividowl.formats.columns import View, min_max_view, read_columns, write_columns

@@ -1,0 +1,246 @@
+"""What changed from before to after, quantity by quantity, each with its expanded uncertainty."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass, field, replace
+from enum import StrEnum
+
+from vividowl.core.change import duration_change, relative_change
+from vividowl.core.conditions import Conditions
+from vividowl.core.measured import (
+    FAN_EXPONENT,
+    FAN_EXPONENT_HALF_WIDTH,
+    Measured,
+    at_fan_speed,
+    by_share,
+    capacity,
+    die_temperature,
+    difference_u95,
+    pool,
+    resistance,
+    rise,
+)
+from vividowl.core.noise import NoiseFigure, at_distance
+from vividowl.core.reading import Reading, Statistics
+from vividowl.core.roles import Role
+from vividowl.core.uncertainty import Tolerances, standard_from_half_width
+
+
+class Shown(StrEnum):
+    """What one effect shows."""
+
+    BETTER = "better"
+    WORSE = "worse"
+    CHANGED = "changed"
+    NOT_SHOWN = "not_shown"
+    NOT_KNOWN = "not_known"
+
+
+@dataclass(frozen=True)
+class Side:
+    """One run: conditions, reading of the log, noise by hand, A-weighted level of a recording [dB], and results of
+    benchmarks by name: score [1], duration [s], frame_rate [1/s]."""
+
+    conditions: Conditions
+    reading: Reading
+    noise: NoiseFigure | None = None
+    recording_db: float | None = None
+    results: Mapping[str, float] = field(default_factory=dict)
+
+
+@dataclass(frozen=True)
+class Effect:
+    """quantity and unit; before, after and their expanded uncertainties; difference with its U95; what it shows;
+    working: formula and numbers in words."""
+
+    quantity: str
+    words: str
+    unit: str
+    before: float | None
+    after: float | None
+    before_u95: float | None
+    after_u95: float | None
+    difference: float | None
+    u95: float | None
+    shown: Shown
+    working: str
+
+
+def _effect(
+    quantity: str, words: str, unit: str, runs: Sequence[Sequence[Measured | None]], lower_is_better: bool | None,
+    working: str,
+) -> Effect:  # fmt: skip
+    (before, after), repeats = pool(runs)
+    if repeats:
+        working += "; scatter from the repeats"
+    if before is None or after is None:
+        return Effect(
+            quantity, words, unit, before.value if before else None, after.value if after else None,
+            before.u95 if before else None, after.u95 if after else None, None, None, Shown.NOT_KNOWN, working,
+        )  # fmt: skip
+    difference, u95 = after.value - before.value, difference_u95(before, after)
+    shown = Shown.NOT_SHOWN
+    if abs(difference) > u95:
+        shown = Shown.CHANGED
+        if lower_is_better is not None:
+            shown = Shown.BETTER if (difference < 0) == lower_is_better else Shown.WORSE
+    return Effect(
+        quantity, words, unit, before.value, after.value, before.u95, after.u95, difference, u95, shown, working
+    )
+
+
+def _pair_text(name: str, unit: str, runs: Sequence[Sequence[Measured | None]], digits: int = 1) -> str:
+    written = [f"{v.value:.{digits}f} {unit}" if v else "not known" for v in pool(runs)[0]]
+    return f"{name}: before {written[0]}, after {written[1]}"
+
+
+def _level(figure: NoiseFigure, tol: Tolerances) -> Measured:
+    return Measured(figure.level_db, standard_from_half_width(tol.noise_db) / math.sqrt(figure.readings))
+
+
+def _noise(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> Effect:
+    """Levels of both sides at one place, or not known; a distance is converted and that is said."""
+    working = "energy mean of the readings, background taken out (ISO 3744)"
+    figures = [[s.noise for s in side if s.noise is not None] for side in (befores, afters)]
+    first = next((f for side in figures for f in side), None)
+    runs: list[list[Measured | None]] = []
+    for side in figures:
+        levels: list[Measured | None] = []
+        for figure in side:
+            assert first is not None  # noqa: S101 - there is a figure
+            if figure.place and first.place and figure.place.casefold() != first.place.casefold():
+                working = f"read at “{first.place}” and at “{figure.place}”: not comparable"
+                continue
+            level = _level(figure, tol)
+            if figure.distance_m and first.distance_m and figure.distance_m != first.distance_m:
+                level = replace(level, value=at_distance(level.value, figure.distance_m, first.distance_m))
+                working += f"; converted from {figure.distance_m:g} m to {first.distance_m:g} m"
+            if figure.upper_bound:
+                working += "; the background was too near, so a level is an upper bound"
+            levels.append(level)
+        runs.append(levels)
+    return _effect("noise", "Noise", "dB", runs, True, working)
+
+
+def _recorded(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> Effect | None:
+    """The change between recordings of one phone at one place; None when there are no recordings."""
+    if not any(s.recording_db is not None for s in (*befores, *afters)):
+        return None
+    u = standard_from_half_width(tol.noise_db)
+    runs = [[Measured(s.recording_db, u) if s.recording_db is not None else None for s in side]
+            for side in (befores, afters)]  # fmt: skip
+    working = "A-weighted energy mean of the recordings, same phone, same place and gain; only the difference is firm"
+    return _effect("recorded_level", "Noise by recording", "dB", runs, True, working)
+
+
+_RESULTS = (
+    ("score", "Score", "points", False), ("duration", "Duration of the same work", "s", True),
+    ("frame_rate", "Frame rate", "frames/s", False),
+)  # fmt: skip
+
+
+def _results(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> tuple[Effect, ...]:
+    """Scores, durations and frame rates, each with its percentage of a quantity that has a true zero."""
+    out = []
+    for name, words, unit, lower in _RESULTS:
+        runs = [
+            [
+                Measured(v, standard_from_half_width(tol.result_share * v)) if (v := s.results.get(name)) else None
+                for s in side
+            ]
+            for side in (befores, afters)
+        ]
+        (b, a), _ = pool(runs)
+        if b is None and a is None:
+            continue
+        working = f"{100 * tol.result_share:g} % is what two runs of one benchmark differ by"
+        if b is not None and a is not None:
+            if lower:
+                change = duration_change(b.value, a.value)
+                working = (
+                    f"{change.less_time_percent:.1f} % less time is {change.more_throughput_percent:.1f} % more "
+                    f"throughput; {working}"
+                )
+            else:
+                working = f"{relative_change(b.value, a.value, unit).change_percent:+.2f} %; {working}"
+        out.append(_effect(name, words, unit, runs, lower, working.replace("-", "−")))
+    return tuple(out)
+
+
+def _same_fan(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> tuple[Effect, ...]:
+    """The resistance with the fan of the first run before; none when a fan speed is missing or a fan stood still."""
+    first = befores[0].reading.stats.get(Role.FAN_SPEED)
+    if first is None or not first.mean > 0:
+        return ()
+    runs = [
+        [at_fan_speed(resistance(s.reading, s.conditions.room_c, tol), s.reading, first.mean) for s in side]
+        for side in (befores, afters)
+    ]
+    if any(m is None for side in runs for m in side):
+        return ()
+    working = (
+        f"R_interface + (R − R_interface)·(N / {first.mean:.0f} rpm)^{FAN_EXPONENT:g}, exponent ± "
+        f"{FAN_EXPONENT_HALF_WIDTH:g}; {_pair_text('R', 'K/W', runs, 3)}"
+    )
+    return (_effect("resistance_same_fan", "Resistance, same fan", "K/W", runs, True, working),)
+
+
+def build_effects(
+    befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances, limit_c: float | None, reference_room_c: float
+) -> tuple[Effect, ...]:
+    """All effects of a service, known or not.
+
+    befores: runs before (n,)
+    afters: runs after (m,)
+    tol: half-widths
+    limit_c: temperature limit [degC] or None; the plateau of a run that was held back stands in
+    reference_room_c: room of the sustained capacity [degC]
+    returns: effects (k,)
+    raises: OutOfRange
+    source: JCGM 100:2008
+    """
+    sides = (befores, afters)
+    b, a = befores[0].reading, afters[0].reading
+    window = "mean over the settled window"
+
+    def each(of: Callable[[Side], Measured | None]) -> list[list[Measured | None]]:
+        return [[of(s) for s in side] for side in sides]
+
+    def channel(pick: Callable[[Reading], Statistics | None], share: float) -> list[list[Measured | None]]:
+        return each(lambda s: by_share(found, share) if (found := pick(s.reading)) is not None else None)
+
+    die = each(lambda s: die_temperature(s.reading, tol))
+    over = each(lambda s: rise(s.reading, s.conditions.room_c, tol))
+    r = each(lambda s: resistance(s.reading, s.conditions.room_c, tol))
+    limit = limit_c if limit_c is not None else b.throttling.limit_c
+    watts = each(lambda s: capacity(resistance(s.reading, s.conditions.room_c, tol), limit, reference_room_c))
+    held_u = 100 * standard_from_half_width(0.03)
+    held = each(
+        lambda s: Measured(100 * s.reading.throttling.share, held_u) if s.reading.throttling.share is not None else None
+    )
+    known_limit = f"{limit:.0f} °C limit" if limit is not None else "limit not known"
+    recorded = _recorded(befores, afters, tol)
+    return (
+        _effect("die_temperature", "Die temperature", "°C", die, True,
+                f"{window}, {b.window.to_s - b.window.from_s:.0f} s before, "
+                f"{a.window.to_s - a.window.from_s:.0f} s after"),
+        _effect("rise", "Rise over room", "K", over, True,
+                f"T − T_room, valid in any room at equal power and fan; {_pair_text('rise', 'K', over)}"),
+        _effect("power", "Power", "W", channel(lambda x: x.power, tol.power_share), None,
+                f"heat into the shared cooler, {window}"),
+        _effect("resistance", "Thermal resistance", "K/W", r, True,
+                f"rise / power; {_pair_text('R', 'K/W', r, 3)}"),
+        *_same_fan(befores, afters, tol),
+        _effect("sustained_capacity", "Sustained capacity", "W", watts, False,
+                f"(T_limit − {reference_room_c:.0f} °C) / R, {known_limit}"),
+        _effect("clock", "Clock", "MHz", channel(lambda x: x.clock, tol.clock_share), False, window),
+        _effect("throttle_share", "Held back by heat", "% of load", held, True,
+                f"within 2 K of the limit with power or clock given up; told by "
+                f"{b.throttling.told_by or 'nothing'} before, {a.throttling.told_by or 'nothing'} after"),
+        _effect("fan_speed", "Fan speed", "rpm", channel(lambda x: x.stats.get(Role.FAN_SPEED), 0.02), None, window),
+        _noise(befores, afters, tol),
+        *((recorded,) if recorded is not None else ()),
+        *_results(befores, afters, tol),
+    )  # fmt: skip
