@@ -58,7 +58,7 @@ def test_what_only_sounds_like_it_gets_no_role(header):
 
 
 def test_a_unit_that_does_not_fit_bars_the_role():
-    assert roles("CPU Package [W]")["CPU Package [W]"] is None
+    assert roles("CPU Package [W]")["CPU Package [W]"] is Role.CPU_POWER
     assert roles("CPU temperature [V]")["CPU temperature [V]"] is None
 
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from vividowl.core.measured import capacity, resistance
+from vividowl.core.measured import capacity, resistance, rise
 from vividowl.core.phases import Chip
 from vividowl.core.reading import Reading, clock_words
 from vividowl.core.reference import Reference, class_reference, judge_response
@@ -93,9 +93,10 @@ def _steady(reading: Reading, room_c: float | None, tol: Tolerances) -> str:
     text = f"{name} {reading.die.mean:.1f} °C"
     if reading.power is not None:
         text += f" at {reading.power.mean:.1f} W"
-    if room_c is not None:
-        text += f", {reading.die.mean - room_c:.1f} K over the room"
-    of = resistance(reading, room_c, tol)
+    over, of = rise(reading, room_c, tol), resistance(reading, room_c, tol)
+    if over is not None:
+        heading = not reading.window.settled and reading.window.final_c is not None
+        text += f", {'heading for ' if heading else ''}{over.value:.1f} K over the room"
     if of is not None:
         text += f", {of.value:.2f} ± {of.u95:.2f} K/W"
     return text + "."

@@ -72,7 +72,7 @@ def die_temperature(reading: Reading, tol: Tolerances) -> Measured:
 
 
 def rise(reading: Reading, room_c: float | None, tol: Tolerances) -> Measured | None:
-    """Rise of the die over the room, None without a room.
+    """Rise of the die over the room, None without a room; of a run that has not settled the rise it is heading for.
 
     reading: the reading
     room_c: room [degC] or None
@@ -82,8 +82,9 @@ def rise(reading: Reading, room_c: float | None, tol: Tolerances) -> Measured | 
     """
     if room_c is None:
         return None
-    die = die_temperature(reading, tol)
-    return Measured(die.value - room_c, die.scatter, standard_from_half_width(tol.room_k), die.shared)
+    die, window = die_temperature(reading, tol), reading.window
+    level = window.final_c if not window.settled and window.final_c is not None else die.value
+    return Measured(level - room_c, die.scatter, standard_from_half_width(tol.room_k), die.shared)
 
 
 def by_share(statistics: Statistics, share: float) -> Measured:
@@ -110,7 +111,7 @@ def resistance(reading: Reading, room_c: float | None, tol: Tolerances) -> Measu
     source: JCGM 100:2008, 5.1.2
     """
     over, power = rise(reading, room_c, tol), reading.power
-    if over is None or power is None or not power.mean > 0 or not over.value >= 0:
+    if over is None or power is None or not power.mean > 0 or not over.value >= 0 or reading.where_it_ends_unknown:
         return None
     watts = by_share(power, tol.power_share)
     value = thermal_resistance(over.value, watts.value)

@@ -11,7 +11,7 @@ import numpy as np
 from vividowl.core.errors import NotEnoughData
 from vividowl.core.exponentials import Fit, fit_exponentials
 from vividowl.core.load import LoadPhase
-from vividowl.core.trace import Series, Trace
+from vividowl.core.trace import Series, Trace, scan
 from vividowl.core.uncertainty import effective_sample_size
 
 FAST_BELOW_S = 3.0
@@ -30,8 +30,8 @@ CALM_SHARE = 0.08
 HOLDS = (0.0, 0.25, 0.5, 0.75, 1.0)
 REMEMBERS_S = 10.0
 IDLE_DRIFT_K_PER_S = 0.01
-# Cases take minutes to warm through; a factor of two either way is common. From memory.
-USUAL_SLOW_S, USUAL_SLOW_SPREAD = 280.0, 0.7
+# Cases take minutes to warm through; a factor of 1.6 either way is common. From memory.
+USUAL_SLOW_S, USUAL_SLOW_SPREAD = 300.0, 0.45
 
 
 @dataclass(frozen=True)
@@ -127,18 +127,6 @@ def _calm(power: Series) -> Series:
     return np.where(calm, near.mean(axis=1), power)
 
 
-def _scan(keep: Series, gain: Series) -> Series:
-    """x[k] = keep[k] x[k-1] + gain[k] along the first axis, by doubling: a few passes in place of a loop."""
-    keep, out, reach = keep.copy(), gain.copy(), 1
-    while reach < len(out):
-        out[reach:] += keep[reach:] * out[:-reach]
-        keep[reach:] *= keep[:-reach]
-        if not float(keep[reach:].max()) > 1e-14:
-            break
-        reach *= 2
-    return out
-
-
 @dataclass(frozen=True)
 class _Start:
     """hold: share of a sample's own power that acts up to it; the rest of that time the one before still acts.
@@ -157,7 +145,7 @@ def _states(blocks: _Blocks, start: _Start, taus: Series) -> tuple[Series, Serie
     first = np.where(taus > REMEMBERS_S, start.before, 0.0)[None, :]
     gain = (1.0 - keep) * drive
     gain[:1] += keep[:1] * first
-    ends = _scan(keep, gain)
+    ends = scan(keep, gain)
     entering = np.vstack([first, ends[:-1]])
     means = drive + (entering - drive) * (1.0 - keep) * taus / blocks.length_s[:, None]
     return np.where(single[:, None], ends, means), ends

@@ -60,6 +60,11 @@ class Reading:
         return self.stats[self.die_role]
 
     @property
+    def where_it_ends_unknown(self) -> bool:
+        """Whether it has neither settled nor shows where it is heading: then no resistance follows."""
+        return not self.window.settled and self.window.final_c is None
+
+    @property
     def clock(self) -> Statistics | None:
         """Statistics of the clock that belongs to the deciding die [MHz]."""
         role = Role.CPU_CLOCK if self.die_role is Role.CPU_TEMPERATURE else Role.GPU_CLOCK
@@ -116,8 +121,10 @@ def read_trace(
     chips = ChipResistances(reason="The room temperature is not noted.")
     if stuck:
         chips = ChipResistances(reason=reason)
+    elif not window.settled and window.final_c is None:
+        chips = ChipResistances(reason="It has not settled and where it ends is not known: no resistance follows.")
     elif room_c is not None:
-        chips = chip_resistances(trace, phases, room_c, (window.from_s, window.to_s))
+        chips = chip_resistances(trace, phases, room_c, window)
     return Reading(
         len(trace.time_s),
         trace.duration_s,

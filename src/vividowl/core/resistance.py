@@ -11,6 +11,7 @@ from vividowl.core.approach import fit_approach
 from vividowl.core.errors import NotEnoughData
 from vividowl.core.phases import Phase
 from vividowl.core.roles import Role
+from vividowl.core.settling import SettledWindow
 from vividowl.core.temperature import thermal_resistance
 from vividowl.core.trace import Series, Trace
 from vividowl.core.units import require_room_c
@@ -117,15 +118,13 @@ def _level(time: Series, values: Series) -> tuple[float, float] | None:
     return level, min(10.0, drift)
 
 
-def chip_resistances(
-    trace: Trace, phases: Sequence[Phase], room_c: float, window: tuple[float, float]
-) -> ChipResistances:
+def chip_resistances(trace: Trace, phases: Sequence[Phase], room_c: float, window: SettledWindow) -> ChipResistances:
     """Resistance of processor and graphics to the room, as far as the log tells.
 
     trace: the log
     phases: its load phases
     room_c: room [degC], -10 to 60
-    window: steady window of the last phase, from and to [s]
+    window: settled window; of a run that has not settled the deciding die counts as where it is heading
     returns: ChipResistances
     raises: OutOfRange
     range: with one load state a chip counts as alone when the other takes less than 10 % of the power
@@ -145,7 +144,7 @@ def chip_resistances(
             return ChipResistances(coupled.cpu, coupled.gpu, coupled)
         except NotEnoughData as error:
             reason = f"{error} {error.remedy}"
-    inside = (trace.time_s >= window[0]) & (trace.time_s <= window[1])
+    inside = (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
 
     def mean(role: Role) -> float | None:
         values = trace.get(role)
@@ -157,6 +156,8 @@ def chip_resistances(
     alone: dict[str, float] = {}
     for chip, (die_role, _) in roles.items():
         die, own = mean(die_role), watts[chip]
+        if die is not None and die_role is trace.die_role and not window.settled and window.final_c is not None:
+            die = window.final_c
         if own is None and not trace.has(Role.CPU_POWER) and not trace.has(Role.GPU_POWER):
             own = total if trace.die_role is die_role else None
         if (

@@ -42,9 +42,9 @@ ROLE_KINDS: dict[Role, RoleKind] = {
     Role.CPU_TEMPERATURE: RoleKind("processor temperature", "°C", _TEMPERATURE_UNITS),
     Role.GPU_TEMPERATURE: RoleKind("graphics temperature", "°C", _TEMPERATURE_UNITS),
     Role.GPU_HOTSPOT: RoleKind("graphics hot spot", "°C", _TEMPERATURE_UNITS),
-    Role.CPU_POWER: RoleKind("processor power", "W", ("W", "mW", "")),
-    Role.GPU_POWER: RoleKind("graphics power", "W", ("W", "mW", "")),
-    Role.TOTAL_POWER: RoleKind("total power", "W", ("W", "mW", "")),
+    Role.CPU_POWER: RoleKind("processor power", "W", ("W", "mW", "kW", "")),
+    Role.GPU_POWER: RoleKind("graphics power", "W", ("W", "mW", "kW", "")),
+    Role.TOTAL_POWER: RoleKind("total power", "W", ("W", "mW", "kW", "")),
     Role.CPU_CLOCK: RoleKind("processor clock", "MHz", ("MHz", "GHz", "")),
     Role.GPU_CLOCK: RoleKind("graphics clock", "MHz", ("MHz", "GHz", "")),
     Role.CPU_UTILISATION: RoleKind("processor utilisation", "%", ("%", "")),
@@ -119,12 +119,23 @@ _PATTERNS: tuple[tuple[Role, tuple[str, ...], str], ...] = (
 _PREFERRED = r"\b(package|pkg|total|overall|tdie|average|avg|effective)\b"
 _SINGLE = r"(#\s*\d|\b(core|fan|p|e)[ _]?\d+\b|\b[pe] core\b)"
 _UNIT_WORDS = {
+    "kw": "kW", "kilowatt": "kW",
     "c": "°C", "°c": "°C", "degc": "°C", "celsius": "°C", "deg c": "°C", "f": "°F", "°f": "°F", "degf": "°F",
     "fahrenheit": "°F", "deg f": "°F", "w": "W", "watt": "W", "watts": "W", "mw": "mW", "milliwatts": "mW",
     "mhz": "MHz", "ghz": "GHz", "%": "%", "percent": "%", "pct": "%", "rpm": "rpm", "1/min": "rpm", "v": "V",
     "mv": "mV", "a": "A", "ma": "mA", "s": "s", "ms": "ms", "yes/no": "Yes/No", "db": "dB", "k": "K", "mb": "MB",
     "mt/s": "MT/s", "j": "J", "wh": "Wh", "x": "x",
 }  # fmt: skip
+
+
+CONFIDENCE_BY_UNIT = 0.5
+# The only column of a unit is what a logger of that unit is there for.
+_BY_UNIT_ALONE: tuple[tuple[Role, str, str], ...] = (
+    (Role.FAN_SPEED, "rpm", r"\b(limit|max|min|target|disk|drive)\b"),
+    (Role.CPU_POWER, "W", r"\b(limit|max|min|target|memory|mem|battery|charge|gpu|graphics)\b"),
+    (Role.CPU_CLOCK, "MHz", r"\b(limit|max|min|bus|mem|memory|ring|gpu|graphics)\b"),
+    (Role.CPU_TEMPERATURE, "°C", _NOT_DIE + r"|\b(gpu|graphics)\b"),
+)
 
 
 @dataclass(frozen=True)
@@ -184,6 +195,11 @@ def recognise(headers: Sequence[str], unit_rows: Sequence[str] = ()) -> tuple[Ch
             if role not in best or score > best[role][0]:
                 best[role] = (score, index)
             break
+    for role, unit, barred in _BY_UNIT_ALONE:
+        same = [i for i, u in enumerate(units) if u == unit and not re.search(barred, _words(headers[i]))]
+        rivals = {role} | ({Role.GPU_POWER, Role.TOTAL_POWER} if unit == "W" else set())
+        if len(same) == 1 and not rivals & set(best) and same[0] not in {i for _, i in best.values()}:
+            best[role] = (CONFIDENCE_BY_UNIT, same[0])
     chosen = {index: (role, score) for role, (score, index) in best.items()}
     return tuple(
         ChannelGuess(

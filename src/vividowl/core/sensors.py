@@ -11,7 +11,7 @@ from vividowl.core.trace import Series
 
 POSSIBLE_C = (0.0, 130.0)
 FAR_K = 25.0
-JUMP_K = 15.0
+JUMP_K = 30.0
 STUCK_LEAST_S = 60.0
 STUCK_LEAST_SAMPLES = 30
 FINE_STEP_K = 0.3
@@ -34,7 +34,7 @@ def clean_temperature(time_s: Series, readings_c: Series) -> Cleaned:
     time_s: times (n,) [s]
     readings_c: readings (n,) [degC], NaN where nothing was logged
     returns: Cleaned
-    range: a jump is one or two samples more than 15 K off both sides; a sensor with steps of 0.3 K or finer that shows
+    range: a jump is one or two samples more than 30 K off both sides; a sensor with steps of 0.3 K or finer that shows
         one value for a minute hangs, a coarser one may be steady
     source: common practice, no source
     """

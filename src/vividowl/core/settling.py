@@ -24,6 +24,7 @@ LONGEST_WAIT_S = 3 * 3600.0
 # With pauses between passes only the parts that outlast them tell where it is heading.
 OUTLASTS_PAUSE_S = 60.0
 LOOK_AHEAD = 1.5
+SMALL_RISE_K = 3.0
 
 
 @dataclass(frozen=True)
@@ -85,9 +86,12 @@ def find_settled_window(
         else None
     )
     by_approach = _by_approach(time, values, begin, length)
-    # At a flat end a drifting room looks like one more slow term; there the die's own curve tells more.
+    # At a flat end a drifting room looks like one more slow term; there the die's own curve tells more, and a small
+    # rise to come has to show in both.
     climbing = abs(slope) > FLAT_K_PER_S
     outlook = (by_response or by_approach) if climbing else (by_approach or by_response)
+    if by_response is not None and by_approach is not None and abs(by_response.remaining_k) < SMALL_RISE_K:
+        outlook = min(by_response, by_approach, key=lambda o: abs(o.remaining_k))
     last_from = max(begin, end - tail_s)
     if outlook is not None:
         # Nothing slower than the record itself can be told from it: its last slope bounds what is to come.

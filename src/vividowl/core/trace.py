@@ -86,3 +86,21 @@ def smooth(values: Series, width: int) -> Series:
     count = np.convolve(known.astype(float), kernel, "same")
     with np.errstate(invalid="ignore", divide="ignore"):
         return np.where(count > 0, total / count, np.nan)
+
+
+def scan(keep: Series, gain: Series) -> Series:
+    """Run a first-order recursion by doubling: a few passes over the arrays in place of a loop.
+
+    keep: share kept from the step before (n, k) [1], 0 to 1
+    gain: what is added (n, k) [any]
+    returns: x with x[i] = keep[i] x[i-1] + gain[i] (n, k) [same as gain]
+    source: parallel prefix, Hillis and Steele 1986
+    """
+    keep, out, reach = keep.copy(), gain.copy(), 1
+    while reach < len(out):
+        out[reach:] += keep[reach:] * out[:-reach]
+        keep[reach:] *= keep[:-reach]
+        if not float(keep[reach:].max()) > 1e-14:
+            break
+        reach *= 2
+    return out

@@ -12,9 +12,13 @@ from numpy.typing import NDArray
 
 from vividowl.formats.errors import FormatError
 
-_DATE_FORMATS = ("%Y-%m-%d", "%d.%m.%Y", "%d/%m/%Y", "%m/%d/%Y", "%Y/%m/%d", "%d-%m-%Y", "%d.%m.%y")
+_DATE_FORMATS = (
+    "%Y-%m-%d", "%d.%m.%Y", "%d/%m/%Y", "%m/%d/%Y", "%Y/%m/%d", "%d-%m-%Y", "%d.%m.%y", "%d %b %Y", "%b %d %Y",
+    "%b %d, %Y", "%Y%m%d",
+)  # fmt: skip
 _CLOCK_FORMATS = ("%H:%M:%S%.f", "%H:%M:%S", "%I:%M:%S%.f %p", "%I:%M:%S %p", "%H:%M")
 _TIME_NAME = re.compile(r"\b(time|timestamp|elapsed|date|datetime|seconds|uptime|clock time|epoch|t)\b")
+_CLOCK = re.compile(r"(\d{1,4}):(\d{2})(?::(\d{2}))?(?:[.,:](\d{1,9}))?\s*([AaPp]\.?\s?[Mm]\.?)?")
 DAY_S = 86400.0
 
 
@@ -37,22 +41,55 @@ def time_columns(headers: Sequence[str]) -> tuple[int, ...]:
     return (named[0],) if named else ()
 
 
+def find_time(headers: Sequence[str], frame: pl.DataFrame) -> tuple[int, ...]:
+    """Columns that hold the time: by name, else a column of clocks, else numbers that rise by even steps."""
+    named = time_columns(headers)
+    if named:
+        return named
+    for i in range(len(headers)):
+        column = frame[f"c{i}"]
+        if column.dtype == pl.String:
+            head = column.drop_nulls().head(20)
+            if len(head) and head.str.contains(_CLOCK.pattern).sum() >= 0.9 * len(head):
+                return (i,)
+    for i in range(len(headers)):
+        column = frame[f"c{i}"]
+        if column.dtype.is_numeric():
+            steps = np.diff(column.cast(pl.Float64).to_numpy())
+            usual = float(np.nanmedian(steps)) if np.isfinite(steps).any() else 0.0
+            if usual > 0 and np.mean(np.abs(steps - usual) < 0.5 * usual) > 0.95 and np.nanmin(steps) >= 0:
+                return (i,)
+    return ()
+
+
 def to_seconds(columns: Sequence[pl.Series], header: str, unit: str, first_line: int) -> Stamps:
     """Read one stamp column, or a date and a time column, and mend what can be mended.
 
     Duplicate stamps are spread over their second; a clock that goes back is continued with the usual step.
     """
-    if columns[0].dtype.is_numeric():
-        seconds = columns[0].cast(pl.Float64).to_numpy()
+    if columns[-1].dtype.is_numeric():
+        seconds = columns[-1].cast(pl.Float64).to_numpy()
         finite = seconds[np.isfinite(seconds)]
-        if len(finite) and (unit == "ms" or finite[0] > 1e11):
-            seconds = seconds / 1000.0
+        if len(finite):
+            seconds = seconds * _scale(float(np.median(finite)), unit)
     else:
-        text = columns[0].str.strip_chars()
+        text = columns[0].cast(pl.String).str.strip_chars()
         if len(columns) == 2:
-            text = text + pl.Series([" "]) + columns[1].str.strip_chars()
+            text = text + pl.Series([" "]) + columns[1].cast(pl.String).str.strip_chars()
         seconds = _parse_text(text, header, first_line)
     return _mend(np.asarray(seconds, dtype=np.float64), first_line)
+
+
+def _scale(middle: float, unit: str) -> float:
+    """Seconds in one count: by the unit, else by the size of an epoch in seconds, ms, µs or ns, or a day number."""
+    by_unit = {"ms": 1e-3, "us": 1e-6, "µs": 1e-6, "ns": 1e-9, "min": 60.0, "h": 3600.0}
+    if unit in by_unit and middle < 1e11:
+        return by_unit[unit]
+    for least, scale in ((1e17, 1e-9), (1e14, 1e-6), (1e11, 1e-3)):
+        if middle > least:
+            return scale
+    # Workbooks count days since 1900: today is somewhere above 40,000.
+    return DAY_S if unit == "" and 36526.0 < middle < 73051.0 and middle != round(middle) else 1.0
 
 
 def _parse_text(text: pl.Series, header: str, first_line: int) -> NDArray[np.float64]:
@@ -65,18 +102,44 @@ def _parse_text(text: pl.Series, header: str, first_line: int) -> NDArray[np.flo
             stamps = plain.str.to_datetime(pattern, strict=False, time_unit="us")
             if stamps.is_null().sum() <= 0.05 * len(stamps) + 1:
                 return np.asarray(stamps.dt.epoch("us").cast(pl.Float64).to_numpy() / 1e6, dtype=np.float64)
-    for clock in _CLOCK_FORMATS:
-        if head.str.to_time(clock, strict=False).is_null().sum() <= 1:
-            parsed = plain.str.to_time(clock, strict=False)
-            seconds = np.asarray(parsed.cast(pl.Int64).cast(pl.Float64).to_numpy() / 1e9, dtype=np.float64)
-            # Past midnight the clock starts anew.
-            wraps = np.diff(seconds, prepend=seconds[0]) < -DAY_S / 2
-            return seconds + DAY_S * np.cumsum(wraps)
-    raise FormatError(
-        f"Line {first_line}, column “{header}”: “{text[0]}” is not a time that can be read.",
-        remedy="Export with seconds, with date and time as 2026-03-01 14:05:09, or with a clock as 14:05:09.",
-        line=first_line,
+    return _by_clock(text, header, first_line)
+
+
+def _by_clock(text: pl.Series, header: str, first_line: int) -> NDArray[np.float64]:
+    """Any text with a clock in it. What stands before the clock is a day; a change of it is the next day."""
+    found = text.str.extract_groups(_CLOCK.pattern)
+    if found.struct.field("2").is_null().sum() > 0.05 * len(text) + 1:
+        raise FormatError(
+            f"Line {first_line}, column “{header}”: “{text[0]}” is not a time that can be read.",
+            remedy="Export with seconds, with date and time as 2026-03-01 14:05:09, or with a clock as 14:05:09.",
+            line=first_line,
+        )
+    parts = [found.struct.field(str(k)) for k in range(1, 6)]
+    first, second, third = (p.cast(pl.Float64, strict=False).to_numpy() for p in parts[:3])
+    fraction = ("0." + parts[3].fill_null("0")).cast(pl.Float64, strict=False).to_numpy()
+    # Two parts are minutes and seconds when the first runs past a day or the second moves from line to line.
+    short = np.isnan(third)
+    minutes_first = bool(short.all()) and (
+        float(np.nanmax(first)) > 23 or float(np.nanmedian(np.abs(np.diff(second)))) > 0
     )
+    if minutes_first:
+        seconds = 60.0 * first + second + fraction
+    else:
+        half = parts[4].str.to_lowercase().fill_null("")
+        afternoon, morning = half.str.starts_with("p").to_numpy(), half.str.starts_with("a").to_numpy()
+        hours = np.where(afternoon & (first < 12), first + 12, np.where(morning & (first == 12), 0.0, first))
+        seconds = 3600.0 * hours + 60.0 * second + np.nan_to_num(third) + fraction
+    day = text.str.replace(_CLOCK.pattern + r".*$", "").str.strip_chars()
+    day = day.zip_with(parts[1].is_not_null(), pl.Series([None], dtype=pl.String)).forward_fill().fill_null("")
+    changes = (day != day.shift(1).fill_null(day[0] or "")).to_numpy()
+    if bool(changes.any()) and int(changes.sum()) < 0.05 * len(text) + 2:
+        return np.asarray(seconds + DAY_S * np.cumsum(changes), dtype=np.float64)
+    # Past midnight the clock starts anew, and a minute clock past an hour too.
+    turn = DAY_S if not minutes_first else 3600.0
+    known = np.isfinite(seconds)
+    filled = np.interp(np.arange(len(seconds)), np.flatnonzero(known), seconds[known])
+    wraps = np.cumsum(np.diff(filled, prepend=filled[0]) < -turn / 2)
+    return np.asarray(seconds + turn * wraps, dtype=np.float64)
 
 
 def _mend(seconds: NDArray[np.float64], first_line: int) -> Stamps:

@@ -207,7 +207,7 @@ def _refuse_known_file(scope: Scope, sha256: str, name: str, job: Job, side: str
 
 def _parse(received: Received, file_name: str, mapping: Mapping[str, str | None]) -> ParsedLog:
     try:
-        parsed = read_log(received.path.read_bytes(), file_name)
+        parsed = read_log(received.path, file_name)
         guesses = apply_mapping(parsed.guesses, mapping)
     except FormatError as error:
         raise Refused("invalid", str(error), field="log", remedy=error.remedy, reason=error.reason,
