@@ -173,7 +173,7 @@ def run(
                 [die.copy(), power, 4600.0 * share, np.full(n, 100.0 if loaded else 2.0), held < 0.97, case.copy()]
             )
     table = np.array(rows, dtype=float)
-    share_of_rise = (table[:, 5] - case_idle) / (case_end - case_idle)
+    share_of_rise = (table[:, 5] - case_idle) / (case_end - case_idle if settle else np.full(n, np.nan))
     return Runs(np.array(times), *(table[:, k] for k in range(5)), final, share_of_rise)
 
 

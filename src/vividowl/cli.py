@@ -6,23 +6,31 @@ import sys
 from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
+from typing import TYPE_CHECKING, NoReturn
 
 import click
-from sqlalchemy.exc import SQLAlchemyError
 
-from vividowl.demo.shop import clear_demo, load_demo
-from vividowl.host.backup import BackupError, read_backup, write_backup
-from vividowl.host.cluster import Cluster, ClusterError
-from vividowl.host.launch import open_workshop
-from vividowl.host.paths import Places, places
-from vividowl.service import accounts
+from vividowl.cli_reading import compare, noise, read
+from vividowl.core.errors import CoreError
+from vividowl.formats.errors import FormatError
 from vividowl.service.errors import Refused
-from vividowl.service.workshop import Workshop
+
+if TYPE_CHECKING:
+    from vividowl.host.cluster import Cluster
+    from vividowl.host.paths import Places
+    from vividowl.service.workshop import Workshop
+
+# What needs the database is imported where it is used, so that reading a log starts without waiting for it.
+ROLES = ("owner", "technician")
 
 
 @contextmanager
 def _installation() -> Iterator[tuple[Places, Cluster, Workshop]]:
     """The installation's database and files; the database is stopped again if it did not run before."""
+    from vividowl.host.cluster import Cluster
+    from vividowl.host.launch import open_workshop
+    from vividowl.host.paths import places
+
     where = places()
     ran = Cluster(where.cluster).running()
     cluster, workshop = open_workshop(where)
@@ -39,10 +47,16 @@ def cli() -> None:
     """Vivid Owl without a browser."""
 
 
+for command in (read, compare, noise):
+    cli.add_command(command)
+
+
 @cli.command()
 @click.option("--fresh", is_flag=True, help="Throw the demo data away and make it anew.")
 def demo(fresh: bool) -> None:
     """Make the demo shop in an empty database."""
+    from vividowl.demo.shop import clear_demo, load_demo
+
     with _installation() as (_, _, workshop):
         if fresh and not clear_demo(workshop):
             raise Refused("conflict", "This database holds a real shop.", remedy="Leave --fresh out.")
@@ -58,6 +72,8 @@ def user() -> None:
 @user.command("list")
 def user_list() -> None:
     """List the members of the shop."""
+    from vividowl.service import accounts
+
     with _installation() as (_, _, workshop):
         for login, name, role, active in accounts.members(workshop, accounts.only_shop(workshop)):
             click.echo(f"{login:20} {role:12} {name}{'' if active else ' (inactive)'}")
@@ -66,10 +82,12 @@ def user_list() -> None:
 @user.command("add")
 @click.argument("login")
 @click.option("--name", required=True, help="As it stands in the record.")
-@click.option("--role", type=click.Choice(accounts.ROLES), default="technician", show_default=True)
+@click.option("--role", type=click.Choice(ROLES), default="technician", show_default=True)
 @click.password_option(help="At least 10 characters; asked for when left out.")
 def user_add(login: str, name: str, role: str, password: str) -> None:
     """Add a member."""
+    from vividowl.service import accounts
+
     with _installation() as (_, _, workshop):
         shop = accounts.only_shop(workshop)
         accounts.add_member(workshop, shop, login=login, name=name, role=role, password=password)
@@ -81,6 +99,8 @@ def user_add(login: str, name: str, role: str, password: str) -> None:
 @click.password_option(help="At least 10 characters; asked for when left out.")
 def user_password(login: str, password: str) -> None:
     """Set a new password; open sessions of that member end."""
+    from vividowl.service import accounts
+
     with _installation() as (_, _, workshop):
         accounts.set_password(workshop, login, password)
     click.echo(f"{login} has a new password.")
@@ -90,6 +110,8 @@ def user_password(login: str, password: str) -> None:
 @click.argument("file", type=click.Path(path_type=Path))
 def backup(file: Path) -> None:
     """Write database and files to one archive."""
+    from vividowl.host.backup import write_backup
+
     with _installation() as (where, cluster, _):
         size = write_backup(cluster, where.files, file)
     click.echo(f"{file} holds {size / 1e6:.1f} MB.")
@@ -100,6 +122,8 @@ def backup(file: Path) -> None:
 @click.option("--yes", is_flag=True, help="Do not ask.")
 def restore(file: Path, yes: bool) -> None:
     """Put an archive in place of the present database and files."""
+    from vividowl.host.backup import read_backup
+
     if not yes:
         click.confirm("The present data will be replaced. Go on?", abort=True)
     with _installation() as (where, cluster, workshop):
@@ -114,17 +138,34 @@ def main() -> None:
     except click.Abort:
         sys.exit(1)
     except click.ClickException as error:
-        error.show()
+        print(f"vividowl: {error.format_message()}", file=sys.stderr)
+        sys.exit(2)
+    except (FormatError, CoreError) as error:
+        print(f"vividowl: {error}\n{error.remedy}".rstrip(), file=sys.stderr)
         sys.exit(2)
     except Refused as error:
         print(f"vividowl: {error.detail} {error.remedy}".rstrip(), file=sys.stderr)
         sys.exit(2)
-    except (BackupError, ClusterError) as error:
-        print(f"vividowl: {error}", file=sys.stderr)
-        sys.exit(2)
-    except (OSError, SQLAlchemyError) as error:
-        print(f"vividowl: {str(error).splitlines()[0]}", file=sys.stderr)
-        sys.exit(2)
+    except OSError as error:
+        _stop(error)
+    except Exception as error:
+        # Only a command that used the database has loaded the modules that these come from.
+        known = [getattr(sys.modules[module], name) for module, name in _FAILURES if module in sys.modules]
+        if not isinstance(error, tuple(known)):
+            raise
+        _stop(error)
+
+
+_FAILURES = (
+    ("vividowl.host.backup", "BackupError"),
+    ("vividowl.host.cluster", "ClusterError"),
+    ("sqlalchemy.exc", "SQLAlchemyError"),
+)
+
+
+def _stop(error: Exception) -> NoReturn:
+    print(f"vividowl: {str(error).splitlines()[0]}", file=sys.stderr)
+    sys.exit(2)
 
 
 if __name__ == "__main__":

@@ -16,7 +16,8 @@ def test_from_intake_to_pdf(ada):
     assert verdict["headline"].startswith("Improved: it can hold")
     assert verdict["culprit"] == "interface"
     by = {e["quantity"]: e for e in verdict["effects"]}
-    assert set(by) == {"die_temperature", "rise", "power", "resistance", "resistance_same_fan", "sustained_capacity", "clock",
+    assert set(by) == {"die_temperature", "rise", "power", "resistance", "resistance_same_fan",
+                       "sustained_capacity", "clock",
                        "throttle_share", "fan_speed", "noise"}  # fmt: skip
     # Invented devices in closed form: 0.75 + 0.72 + 0.12 K/W before at full fan.
     assert by["resistance"]["before"] == pytest.approx(1.59, abs=0.05)

@@ -82,7 +82,7 @@ def fit_exponentials(
 
     # The search runs over the whole line; a logistic curve keeps log tau between the bounds.
     def bounded(z: Series) -> Series:
-        return low + (high - low) / (1.0 + np.exp(-z))
+        return low + (high - low) / (1.0 + np.exp(-np.clip(z, -40.0, 40.0)))
 
     def stretch(p: Series) -> Series:
         return (p - low) * (high - p) / (high - low)

@@ -58,7 +58,8 @@ def findings(
                 f"{reference_room_c:.0f} °C."
             )
     if reading.response is not None and reading.response.total > 0:
-        whole = of.value if of is not None else None
+        coupled = reading.chips.coupled
+        whole = coupled.cpu if coupled is not None else of.value if of is not None else None
         out.append(judge_response(reading.response, reference or class_reference("laptop"), whole).text)
         out += _cooling(reading)
     elif reading.response_reason:

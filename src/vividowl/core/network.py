@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import combinations
 
 import numpy as np
@@ -27,8 +27,9 @@ BLOCK_WEIGHT_MOST = 8.0
 EVIDENCE_LEAST = 6.0
 GRID_POINTS = 9
 CALM_SHARE = 0.08
-HOLDS = (0.0, 0.25, 0.5, 0.75, 1.0)
-REMEMBERS_S = 10.0
+SINCE_S = (0.0, 40.0, 120.0)
+HOLDS = (0.0, 0.25, 0.75, 1.0)
+REMEMBERS_S = 3.0
 IDLE_DRIFT_K_PER_S = 0.01
 # Cases take minutes to warm through; a factor of 1.6 either way is common. From memory.
 USUAL_SLOW_S, USUAL_SLOW_SPREAD = 300.0, 0.45
@@ -130,10 +131,11 @@ def _calm(power: Series) -> Series:
 @dataclass(frozen=True)
 class _Start:
     """hold: share of a sample's own power that acts up to it; the rest of that time the one before still acts.
-    before: power over the base that the slow parts had come from when the log began [W], 0 after a steady idle."""
+    before: power over the base that ended since_s [s] before the log began [W], 0 after a steady idle."""
 
     hold: float
-    before: float
+    before: float = 0.0
+    since_s: float = 0.0
 
 
 def _states(blocks: _Blocks, start: _Start, taus: Series) -> tuple[Series, Series]:
@@ -142,7 +144,7 @@ def _states(blocks: _Blocks, start: _Start, taus: Series) -> tuple[Series, Serie
     previous = np.concatenate(([0.0], blocks.power[:-1]))
     drive = np.where(single, start.hold * blocks.power + (1.0 - start.hold) * previous, blocks.power)[:, None]
     keep = np.exp(-blocks.length_s[:, None] / taus)
-    first = np.where(taus > REMEMBERS_S, start.before, 0.0)[None, :]
+    first = (start.before * np.exp(-(start.since_s + REMEMBERS_S) / taus))[None, :]
     gain = (1.0 - keep) * drive
     gain[:1] += keep[:1] * first
     ends = scan(keep, gain)
@@ -193,33 +195,35 @@ def fit_response(trace: Trace, load: LoadPhase) -> Response:
     weight = np.sqrt(np.minimum(blocks.samples, BLOCK_WEIGHT_MOST))
     one = np.ones((len(weight), 1))
     bounds = (BOUND_LOW_STEPS * step, 2.0 * length)
-    start = _Start(min(HOLDS, key=lambda h: _misfit(blocks, _Start(h, 0.0), weight, bounds)), 0.0)
+    start = _Start(0.5)
     if _drifts(blocks, load.onset_s - begin):
         # Begun warm from another load, or cold before the idle was steady.
         least, most = -max(base_power, 1.0), float(np.max(blocks.power))
         start = min(
-            (_Start(start.hold, float(w)) for w in np.linspace(least, most, 17)),
+            (_Start(0.5, float(w), t) for w in np.linspace(least, most, 13) for t in SINCE_S),
             key=lambda s: _misfit(blocks, s, weight, bounds),
         )
     starts = _starts(blocks, start, weight, bounds, length)
-    noise = _noise(blocks)
-    usual = (USUAL_SLOW_S, noise / USUAL_SLOW_SPREAD)
+    usual = (USUAL_SLOW_S, _noise(blocks) / USUAL_SLOW_SPREAD)
 
-    def fit_terms(k: int) -> Fit:
+    def fit_terms(guess: Series, how: _Start) -> Fit:
         return fit_exponentials(
-            lambda taus: _states(blocks, start, taus)[0], blocks.die_c, starts[k], one, weight, bounds, 1e-5, usual
+            lambda taus: _states(blocks, how, taus)[0], blocks.die_c, guess, one, weight, bounds, 1e-5, usual
         )
 
     best, best_score = None, math.inf
     for k in range(2, TERMS_MOST + 1):
-        fit = fit_terms(k)
+        fit = fit_terms(starts[k], start)
         score = len(weight) * math.log(fit.cost) + 2 * k * math.log(len(weight))
         if (fit.weights <= 0).any() or (best is not None and not score < best_score - EVIDENCE_LEAST):
             if k > 2:
                 break
             continue
         best, best_score = fit, score
-    best = best if best is not None else fit_terms(1)
+    best = best if best is not None else fit_terms(starts[1], start)
+    # Loggers report the power of the time just past or just begun; the samples at the step tell which.
+    others = [(fit_terms(best.taus, replace(start, hold=h)), replace(start, hold=h)) for h in HOLDS]
+    best, start = min([(best, start), *others], key=lambda pair: pair[0].cost + (pair[0].weights <= 0).any() * 1e9)
     return _response(best, blocks, start, base_power, load.end_s - begin)
 
 
@@ -263,7 +267,7 @@ def _starts(
 
 
 def _misfit(blocks: _Blocks, start: _Start, weight: Series, bounds: tuple[float, float]) -> float:
-    """What a broad set of terms leaves over. Loggers report the power of the time just past or just begun."""
+    """What a broad set of terms leaves over."""
     taus = np.geomspace(2.0 * bounds[0], 0.25 * bounds[1], 5)
     a = np.column_stack([_states(blocks, start, taus)[0], np.ones(len(weight))]) * weight[:, None]
     target = blocks.die_c * weight

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
-from dataclasses import dataclass
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -11,7 +11,7 @@ from vividowl.core.cooldown import CoolDown, fit_cool_down
 from vividowl.core.errors import CoreError
 from vividowl.core.load import LoadPhase, find_load, under_load
 from vividowl.core.network import Response, fit_response
-from vividowl.core.phases import Phase, find_phases
+from vividowl.core.phases import Chip, Phase, find_phases
 from vividowl.core.resistance import ChipResistances, chip_resistances
 from vividowl.core.roles import Role
 from vividowl.core.sensors import never_changes
@@ -21,6 +21,7 @@ from vividowl.core.trace import Series, Trace
 from vividowl.core.uncertainty import standard_error
 
 HELD_AT_END_SHARE = 0.5
+HELD_TAIL_SHARE = 0.2
 
 
 @dataclass(frozen=True)
@@ -97,27 +98,29 @@ def read_trace(
     raises: NotEnoughData without a die temperature, OutOfRange for a window outside the log
     source: as the parts
     """
-    load = find_load(trace)
+    phases = find_phases(trace)
+    load, steady, alone = _loads(trace, phases)
     stuck = never_changes(trace.channels[trace.die_role])
-    throttling = find_throttling(trace, load, limit_c)
+    throttling = find_throttling(trace, steady, limit_c)
     response, reason = None, "The die sensor never moves, so nothing follows from it."
-    if not stuck:
+    if not stuck and alone is None:
+        reason = "Both chips work in every phase, so the rise cannot be split."
+    elif not stuck and alone is not None:
         try:
-            response, reason = fit_response(trace, load), ""
+            response, reason = fit_response(trace if alone == load else trace.until(alone.end_s), alone), ""
         except CoreError as error:
             reason = str(error)
-    held = [(a, b) for a, b in throttling.spans_s if b > load.end_s - 0.2 * (load.end_s - load.onset_s)]
-    late = sum(b - max(a, load.end_s - 0.2 * (load.end_s - load.onset_s)) for a, b in held)
-    held_at_end = late > HELD_AT_END_SHARE * 0.2 * (load.end_s - load.onset_s)
-    window = find_settled_window(trace, load, response, held_at_end, stuck)
+    tail_s = HELD_TAIL_SHARE * (steady.end_s - steady.onset_s)
+    late = sum(max(0.0, b - max(a, steady.end_s - tail_s)) for a, b in throttling.spans_s)
+    whole = response if alone == steady else None
+    window = find_settled_window(trace, steady, whole, late > HELD_AT_END_SHARE * tail_s, stuck)
     if chosen is not None:
         window = choose_window(window, trace, *chosen)
-    inside = under_load(trace, load) & (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
+    inside = under_load(trace, steady) & (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
     if inside.sum() < 2:
         inside = (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
     found = {role: statistics(values[inside]) for role, values in trace.channels.items()}
     power = trace.power
-    phases = find_phases(trace)
     chips = ChipResistances(reason="The room temperature is not noted.")
     if stuck:
         chips = ChipResistances(reason=reason)
@@ -140,8 +143,27 @@ def read_trace(
         chips,
         response,
         reason,
-        fit_cool_down(trace, load) if load.seen and not stuck else None,
+        fit_cool_down(trace, steady) if load.seen and not stuck and steady == load else None,
     )
+
+
+def _loads(trace: Trace, phases: Sequence[Phase]) -> tuple[LoadPhase, LoadPhase, LoadPhase | None]:
+    """The whole load; the phase that gives the steady figures; and the one from which the curve of the deciding die
+    can be read, None when the other chip works in all of them."""
+    load = find_load(trace)
+    if len({p.chip for p in phases}) < 2:
+        return load, load, load
+    own = Chip.PROCESSOR if trace.die_role is Role.CPU_TEMPERATURE else Chip.GRAPHICS
+    working = [p for p in phases if p.chip in (own, Chip.BOTH)] or list(phases)
+    begun = phases[0].from_s > trace.time_s[0] + 1.5 * trace.interval_s
+    load = replace(load, onset_s=phases[0].from_s, boost_end_s=phases[0].from_s, end_s=phases[-1].to_s, seen=begun)
+
+    def part(phase: Phase, seen: bool) -> LoadPhase:
+        return replace(load, onset_s=phase.from_s, boost_end_s=phase.from_s, end_s=phase.to_s, seen=seen)
+
+    # Only the first phase rises from idle; later ones still carry the heat of those before.
+    first = phases[0] if begun and phases[0].chip is own else None
+    return load, part(working[-1], True), part(first, True) if first else None
 
 
 def clock_words(seconds: float) -> str:

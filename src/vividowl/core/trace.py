@@ -42,6 +42,11 @@ class Trace:
         """The channel, or None."""
         return self.channels[role] if self.has(role) else None
 
+    def until(self, time_s: float) -> Trace:
+        """The log up to a time [s]."""
+        kept = self.time_s <= time_s
+        return Trace(self.time_s[kept], {role: values[kept] for role, values in self.channels.items()})
+
     @property
     def duration_s(self) -> float:
         """Length of the log [s]."""

@@ -73,11 +73,10 @@ def _read_text(data: Buffer, path: Path | None, name: str, before: Sequence[str]
     columns, header = [frame[f"c{i}"] for i in stamps_at], layout.headers[stamps_at[-1]]
     frame, columns, ending = _without_ending(frame, columns, body.first_line)
     stamps = to_seconds(columns, header, recognise([header])[0].unit, body.first_line)
-    guesses = recognise(layout.headers, layout.unit_row)
-    guesses = tuple(
-        replace(g, role=None, confidence=0.0) if i in stamps_at else replace(g, unit=g.unit or units.get(i, ""))
-        for i, g in enumerate(guesses)
-    )
+    # A unit stands in the header, in a row beneath it, or in the cells themselves.
+    beneath = [*layout.unit_row, *([""] * (len(layout.headers) - len(layout.unit_row)))]
+    guesses = recognise(layout.headers, [u or units.get(i, "") for i, u in enumerate(beneath)])
+    guesses = tuple(replace(g, role=None, confidence=0.0) if i in stamps_at else g for i, g in enumerate(guesses))
     frame = frame.with_columns(pl.Series(TIME, stamps.time_s))
     guesses, band = _check_bands(frame, guesses)
     numbers = {

@@ -1,0 +1,204 @@
+"""The commands read, compare and noise: files in, words or JSON out. No database is needed."""
+
+from __future__ import annotations
+
+import json
+from collections.abc import Sequence
+from pathlib import Path
+from typing import Any
+
+import click
+
+from vividowl.core.comparison import Comparison
+from vividowl.core.roles import ROLE_KINDS
+from vividowl.service.reading_files import (
+    CONDITION_KEYS,
+    FileReading,
+    RecordingReading,
+    compare_files,
+    read_file,
+    read_recording,
+)
+
+FILE = click.Path(path_type=Path)
+AS_JSON = click.option("--json", "as_json", is_flag=True, help="JSON instead of words.")
+
+
+def _rounded(value: Any) -> Any:  # noqa: ANN401
+    """Six significant digits are more than any sensor gives."""
+    if isinstance(value, float):
+        return float(f"{value:.6g}")
+    if isinstance(value, dict):
+        return {k: _rounded(v) for k, v in value.items()}
+    if isinstance(value, (list, tuple)):
+        return [_rounded(v) for v in value]
+    return value
+
+
+def _print(values: dict[str, Any]) -> None:
+    click.echo(json.dumps(_rounded(values), ensure_ascii=False, indent=2))
+
+
+def reading_values(found: FileReading) -> dict[str, Any]:
+    """A reading under the fixed keys; null is "not known"."""
+    r = found.reading
+    chips = {"cpu": r.chips.cpu, "gpu": r.chips.gpu}
+    coupled = r.chips.coupled
+    return {
+        "channels": [{"header": c.header, "role": c.role.value if c.role else None, "unit": c.unit}
+                     for c in found.channels],
+        "samples": r.samples,
+        "duration_s": r.duration_s,
+        "interval_s": r.interval_s,
+        "load": {"onset_s": r.load.onset_s if r.load.seen else None,
+                 "boost_end_s": r.load.boost_end_s if r.load.boost_end_s > r.load.onset_s else None,
+                 "end_s": r.load.end_s if r.load.seen else None},
+        "phases": [{"chip": p.chip.value, "from_s": p.from_s, "to_s": p.to_s} for p in r.phases],
+        "steady": {"from_s": r.window.from_s, "to_s": r.window.to_s, "settled": r.window.settled,
+                   "remaining_rise_K": r.window.remaining_rise_k, "final_C_estimate": r.window.final_c,
+                   "minutes_needed": r.window.minutes_needed},
+        "stats": {role.value: {"mean": s.mean, "max": s.maximum, "p95": s.p95, "unit": ROLE_KINDS[role].unit}
+                  for role, s in r.stats.items()},
+        "throttling": {"share": r.throttling.share,
+                       "episodes": r.throttling.episodes if r.throttling.share is not None else None,
+                       "first_s": r.throttling.first_s, "given_up_W": r.throttling.given_up_w,
+                       "given_up_MHz": r.throttling.given_up_mhz},
+        "resistance_K_per_W": {chip: value for chip, value in chips.items() if value is not None},
+        "coupled_K_per_W": None if coupled is None else {
+            "cpu_from_cpu": coupled.cpu, "cpu_from_gpu": coupled.cpu_from_gpu,
+            "gpu_from_cpu": coupled.gpu_from_cpu, "gpu_from_gpu": coupled.gpu, "condition": coupled.condition},
+        "network": [{"R_K_per_W": t.resistance, "tau_s": t.tau_s, "R_u_K_per_W": t.resistance_u, "tau_u_s": t.tau_u_s}
+                    for t in (r.response.terms if r.response else ())],
+        "findings": list(found.findings),
+        "notices": list(found.notices),
+    }  # fmt: skip
+
+
+@click.command("read")
+@click.argument("log", type=FILE)
+@click.option("--room", type=float, help="Room temperature in °C; without it no resistance is known.")
+@click.option("--limit", type=float, help="Temperature limit of the device in °C.")
+@AS_JSON
+def read(log: Path, room: float | None, limit: float | None, as_json: bool) -> None:
+    """Read a sensor LOG: load, settled values, throttling, resistances, and what they say."""
+    found = read_file(log, room, limit)
+    if as_json:
+        return _print(reading_values(found))
+    r = found.reading
+    click.echo(f"{log.name}: {r.samples} samples, {r.duration_s:.0f} s, one every {r.interval_s:g} s")
+    for notice in found.notices:
+        click.echo(f"  mended: {notice}")
+    for text in found.findings:
+        click.echo(f"- {text}")
+    return None
+
+
+def _given(pairs: Sequence[str]) -> dict[str, str]:
+    out = {}
+    for pair in pairs:
+        key, equals, value = pair.partition("=")
+        if not equals or not key.strip():
+            raise click.UsageError(f"“{pair}” is not key=value. Keys: {', '.join(CONDITION_KEYS)}.")
+        out[key.strip()] = value.strip()
+    return out
+
+
+def comparison_values(found: Comparison) -> dict[str, Any]:
+    """A comparison under the fixed keys; null is "not known"."""
+    return {
+        "verdict": found.verdict.value,
+        "headline": found.headline,
+        "effects": [{"quantity": e.quantity, "unit": e.unit, "before": e.before, "after": e.after,
+                     "difference": e.difference, "U95": e.u95, "shown": e.shown.value} for e in found.effects],
+        "reasons": list(found.reasons),
+        "conditions": [{"condition": c.condition, "before": c.before, "after": c.after, "bearing": c.bearing.value,
+                        "text": c.text} for c in found.conditions],
+    }  # fmt: skip
+
+
+@click.command("compare")
+@click.argument("before", type=FILE)
+@click.argument("after", type=FILE)
+@click.option("--before-room", type=float, required=True, help="Room before in °C.")
+@click.option("--after-room", type=float, required=True, help="Room after in °C.")
+@click.option("--before", "before_given", multiple=True, metavar="KEY=VALUE", help="A condition of the run before.")
+@click.option("--after", "after_given", multiple=True, metavar="KEY=VALUE", help="A condition of the run after.")
+@click.option("--limit", type=float, help="Temperature limit of the device in °C.")
+@AS_JSON
+def compare(
+    before: Path,
+    after: Path,
+    before_room: float,
+    after_room: float,
+    before_given: Sequence[str],
+    after_given: Sequence[str],
+    limit: float | None,
+    as_json: bool,
+) -> None:
+    """Compare the logs BEFORE and AFTER a service.
+
+    Conditions: load, fan, power_profile, placement, start, firmware, tuning.
+    """
+    found = compare_files(
+        before, after, before_room, after_room, _given(before_given), _given(after_given), limit
+    )  # fmt: skip
+    if as_json:
+        return _print(comparison_values(found))
+    click.echo(found.headline)
+    for reason in found.reasons:
+        click.echo(f"- {reason}")
+    for e in found.effects:
+        shown = [f"{v:.4g}" if v is not None else "not known" for v in (e.before, e.after)]
+        change = f"{e.difference:+.3g} ± {e.u95:.2g}" if e.difference is not None and e.u95 is not None else "not known"
+        click.echo(f"  {e.words}: {shown[0]} to {shown[1]} {e.unit}, change {change}".replace("-", "−"))
+    return None
+
+
+def sound_values(found: RecordingReading) -> dict[str, Any]:
+    """A recording under the fixed keys; null is "not known"."""
+    s = found.sound
+    return {
+        "LAeq_dB": s.laeq_db,
+        "LAFmax_dB": s.lafmax_db,
+        "L10_dB": s.l10_db,
+        "L90_dB": s.l90_db,
+        "calibrated": s.calibrated,
+        "tones": [{"frequency_Hz": t.frequency_hz, "prominence_dB": t.prominence_db, "prominent": t.prominent}
+                  for t in s.tones],
+        "fan_rpm": found.fan.rpm if found.fan else None,
+        "whines_Hz": [t.frequency_hz for t in found.whines],
+        "third_octaves": [{"centre_Hz": b.centre_hz, "level_dB": b.level_db} for b in s.bands],
+        "duration_s": s.duration_s,
+        "faults": list(s.faults),
+    }  # fmt: skip
+
+
+@click.command("noise")
+@click.argument("wav", type=FILE)
+@click.option("--reference", type=FILE, help="Recording of a known level, same microphone and gain.")
+@click.option("--reference-db", type=float, help="Level that the meter showed during the reference, dB(A).")
+@click.option("--blades", type=int, help="Blades of the fan, to tell its speed.")
+@AS_JSON
+def noise(wav: Path, reference: Path | None, reference_db: float | None, blades: int | None, as_json: bool) -> None:
+    """Read a recording WAV: levels, tones, fan speed."""
+    found = read_recording(wav, reference, reference_db, blades)
+    if as_json:
+        return _print(sound_values(found))
+    s = found.sound
+    for fault in s.faults:
+        click.echo(f"- {fault}")
+    if s.laeq_db is None:
+        return None
+    against = "dB(A)" if s.calibrated else "dB below full scale, not calibrated: only differences are firm"
+    click.echo(f"LAeq {s.laeq_db:.1f}, LAFmax {s.lafmax_db:.1f}, L10 {s.l10_db:.1f}, L90 {s.l90_db:.1f} {against}"
+               .replace("-", "−"))  # fmt: skip
+    for tone in s.tones[:5]:
+        click.echo(f"- tone at {tone.frequency_hz:.0f} Hz, {tone.prominence_db:.0f} dB over its band"
+                   f"{', prominent' if tone.prominent else ''}")  # fmt: skip
+    if found.fan:
+        click.echo(f"- fan {found.fan.rpm:.0f} rpm by the blade-pass tone at {found.fan.blade_pass_hz:.0f} Hz")
+    elif blades is not None:
+        click.echo("- fan speed not known: no tone fits the blades")
+    for tone in found.whines:
+        click.echo(f"- whine at {tone.frequency_hz:.0f} Hz: a coil or a bearing; paste will not cure it")
+    return None

@@ -1,0 +1,50 @@
+"""Recordings: WAV and other open containers, any rate, one or two channels."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from pathlib import Path
+
+import numpy as np
+from numpy.typing import NDArray
+
+from vividowl.formats.errors import FormatError
+
+BYTES_MOST = 400 * 1024 * 1024
+LONGEST_S = 3600.0
+CHANNELS_MOST = 8
+
+
+@dataclass(frozen=True)
+class Recording:
+    """channels: samples (n,) each, full scale 1; rate_hz; bits: as the file says, in words."""
+
+    channels: tuple[NDArray[np.float32], ...]
+    rate_hz: float
+    bits: str
+
+
+def read_sound_file(path: Path, name: str) -> Recording:
+    """Read a recording. Raises FormatError with the remedy."""
+    import soundfile  # type: ignore[import-untyped]  # here, since it loads a library
+
+    try:
+        with soundfile.SoundFile(str(path)) as file:
+            if file.frames == 0:
+                raise FormatError(f"{name} holds no sound.", remedy="Record again.")
+            if file.channels > CHANNELS_MOST:
+                raise FormatError(f"{name} has {file.channels} channels, at most {CHANNELS_MOST} are read.",
+                                  remedy="Export it as mono or stereo.")  # fmt: skip
+            if file.frames / file.samplerate > LONGEST_S:
+                raise FormatError(f"{name} is longer than an hour.", remedy="Cut it to the loaded part.")
+            data = file.read(dtype="float32", always_2d=True)
+            rate, bits = float(file.samplerate), str(file.subtype_info)
+    except (soundfile.LibsndfileError, RuntimeError) as error:
+        raise FormatError(
+            f"{name} cannot be read as a recording ({str(error).split(': ')[-1].rstrip('.')}).",
+            remedy="Record or export as WAV: 16, 24 or 32 bit, mono or stereo.",
+            reason="not_sound",
+        ) from error
+    if not np.isfinite(data).all():
+        data = np.nan_to_num(data, posinf=1.0, neginf=-1.0)
+    return Recording(tuple(np.ascontiguousarray(data[:, c]) for c in range(data.shape[1])), rate, bits)
