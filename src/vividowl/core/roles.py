@@ -119,7 +119,7 @@ _PATTERNS: tuple[tuple[Role, tuple[str, ...], str], ...] = (
 _PREFERRED = r"\b(package|pkg|total|overall|tdie|average|avg|effective)\b"
 _SINGLE = r"(#\s*\d|\b(core|fan|p|e)[ _]?\d+\b|\b[pe] core\b)"
 _UNIT_WORDS = {
-    "kw": "kW", "kilowatt": "kW",
+    "min": "min", "minutes": "min", "h": "h", "us": "us", "µs": "us", "ns": "ns", "kw": "kW", "kilowatt": "kW",
     "c": "°C", "°c": "°C", "degc": "°C", "celsius": "°C", "deg c": "°C", "f": "°F", "°f": "°F", "degf": "°F",
     "fahrenheit": "°F", "deg f": "°F", "w": "W", "watt": "W", "watts": "W", "mw": "mW", "milliwatts": "mW",
     "mhz": "MHz", "ghz": "GHz", "%": "%", "percent": "%", "pct": "%", "rpm": "rpm", "1/min": "rpm", "v": "V",

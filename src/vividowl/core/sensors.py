@@ -61,10 +61,11 @@ def _jumps(values: Series) -> np.ndarray:
     if len(v) < 8:
         return out
     for width in (1, 2):
-        before, after, inner = v[: -width - 1], v[width + 1 :], v[1:-1] if width == 1 else v[1:-2]
-        far = (
-            (np.abs(inner - before) > JUMP_K) & (np.abs(inner - after) > JUMP_K) & (np.abs(before - after) < JUMP_K / 2)
-        )
+        before, after = v[: -width - 1], v[width + 1 :]
+        far = np.abs(before - after) < JUMP_K / 2
+        for k in range(1, width + 1):
+            inner = v[k : len(v) - width - 1 + k]
+            far &= (np.abs(inner - before) > JUMP_K) & (np.abs(inner - after) > JUMP_K)
         for i in np.flatnonzero(far):
             out[where[i + 1 : i + 1 + width]] = True
     return out

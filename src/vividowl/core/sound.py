@@ -28,7 +28,7 @@ LISTED_DB = 0.0
 AUDIBLE_SHARE = 1e-5
 TONES_MOST = 12
 WHINE_FROM_HZ = 1500.0
-FAN_LOW_RPM, FAN_HIGH_RPM = 600.0, 9000.0
+FAN_LOW_RPM, FAN_HIGH_RPM = 600.0, 7000.0
 BLADES_LOW, BLADES_HIGH = 3, 120
 BLOCK_S = 0.5
 
@@ -277,7 +277,9 @@ def _tones(frequency: Spectrum, power: Spectrum, rate_hz: float) -> tuple[Tone, 
         band = slice(max(1, int((f - half) / width)), int((f + half) / width) + 2)
         near = slice(max(1, peak - 3), peak + 4)
         # Noise under the tone and under its neighbours is taken from the floor, so that one tone does not hide another.
-        noise = float(np.minimum(power[band], 4.0 * np.exp(floor[band])).sum())
+        under = np.minimum(power[band], 4.0 * np.exp(floor[band]))
+        under[near.start - band.start : near.stop - band.start] = np.exp(floor[near])[: max(0, band.stop - near.start)]
+        noise = float(under.sum())
         own = float(power[near].sum() - np.exp(floor[near]).sum())
         if noise > 0 and own > AUDIBLE_SHARE * float(power.sum()):
             ratio = 10.0 * math.log10(own / noise)
@@ -302,7 +304,7 @@ def fan_speed(tones: Sequence[Tone], blades: int) -> FanSpeed | None:
     blades: number of blades [1], 3 to 120
     returns: FanSpeed or None
     raises: OutOfRange
-    formula: N = 60 f / blades, taken where multiples of f or of the shaft frequency agree, speeds of 600 to 9000 rpm
+    formula: N = 60 f / blades, taken where multiples of f or of the shaft frequency agree, speeds of 600 to 7000 rpm
     source: blade-pass frequency, textbook
     """
     require_range("blades", blades, "", BLADES_LOW, BLADES_HIGH, "Count the blades of one fan.")

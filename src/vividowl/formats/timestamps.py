@@ -97,11 +97,15 @@ def _parse_text(text: pl.Series, header: str, first_line: int) -> NDArray[np.flo
     plain = plain.str.replace(r"(\d),(\d+)$", "$1.$2")
     head = plain.head(20)
     formats = [f"{d} {c}" for d in _DATE_FORMATS for c in _CLOCK_FORMATS]
+    read = []
     for pattern in formats:
         if head.str.to_datetime(pattern, strict=False).is_null().sum() <= 1:
             stamps = plain.str.to_datetime(pattern, strict=False, time_unit="us")
             if stamps.is_null().sum() <= 0.05 * len(stamps) + 1:
-                return np.asarray(stamps.dt.epoch("us").cast(pl.Float64).to_numpy() / 1e6, dtype=np.float64)
+                read.append(np.asarray(stamps.dt.epoch("us").cast(pl.Float64).to_numpy() / 1e6, dtype=np.float64))
+    if read:
+        # Day or month first: a run of an hour across midnight is likelier than one of a month.
+        return min(read, key=lambda seconds: float(np.nanmax(seconds) - np.nanmin(seconds)))
     return _by_clock(text, header, first_line)
 
 
