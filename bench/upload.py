@@ -6,6 +6,9 @@ The goal for 36,000 rows of 60 columns is at most 1.5 times the bare read plus 0
 
 from __future__ import annotations
 
+import vividowl  # noqa: F401 - it sets the threads of numpy, so it stands first
+
+# isort: split
 import http.client
 import io
 import json

@@ -143,7 +143,7 @@ WRONG = [
      "is not key=value"),
     (("compare", "{}/before.csv", "{}/after.csv"), "--before-room"),
     (("noise", "{}/before.csv"), "cannot be read as a recording"),
-    (("noise", "{}/silent.wav", "--reference", "{}/silent.wav", "--reference-db", "94"), "reference recording is silent"),
+    (("noise", "{}/silent.wav", "--reference", "{}/silent.wav", "--reference-db", "94"), "reference recording is"),
     (("noise", "{}/reference.wav", "--reference-db", "94"), "needs both"),
     (("noise", "{}/reference.wav", "--blades", "1"), "allowed are 3 to 120"),
 ]  # fmt: skip

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from vividowl.core.errors import NotEnoughData
+from vividowl.core.exponentials import fit_exponentials
 from vividowl.core.trace import Series
 
 POINTS_MOST = 800
@@ -63,8 +64,6 @@ def fit_approach(time_s: Series, y: Series, *, from_zero: bool = False) -> Appro
     range: time constants from a tenth of the sample step to thirty times the record
     source: JESD51-1 for the thermal meaning; checked on NIST StRD Misra1a and BoxBOD
     """
-    from scipy.optimize import least_squares  # here, since the import alone takes a second of the start
-
     keep = np.isfinite(time_s) & np.isfinite(y)
     t, v = thin_out(np.asarray(time_s[keep], dtype=np.float64), np.asarray(y[keep], dtype=np.float64))
     if len(t) < 6 or float(t[-1] - t[0]) <= 0:
@@ -74,42 +73,21 @@ def fit_approach(time_s: Series, y: Series, *, from_zero: bool = False) -> Appro
             remedy="Log for longer.",
         )
 
-    def project(log_tau: float) -> tuple[Series, float]:
-        decay = np.exp(-t / math.exp(log_tau))
-        basis = (1.0 - decay)[:, None] if from_zero else np.column_stack((np.ones_like(t), -decay))
-        coefficients, *_ = np.linalg.lstsq(basis, v, rcond=None)
-        residual = v - basis @ coefficients
-        return coefficients, float(residual @ residual)
+    length, step = float(t[-1]), float(np.median(np.diff(t)))
+    low, high = max(step / 10.0, 1e-6), 30.0 * length
+    others = np.empty((len(t), 0)) if from_zero else np.ones((len(t), 1))
 
-    length = float(t[-1])
-    step = float(np.median(np.diff(t)))
-    grid = np.linspace(math.log(max(step / 10.0, 1e-6)), math.log(30.0 * length), 40)
-    costs = [project(float(g))[1] for g in grid]
-    start = float(grid[int(np.argmin(costs))])
-    first, _ = project(start)
-    scale = max(float(np.max(np.abs(v))), 1e-12)
+    def columns(taus: Series) -> Series:
+        return np.asarray((1.0 if from_zero else 0.0) - np.exp(-t[:, None] / taus))
 
-    low, high = math.log(step) - 8.0, math.log(length) + 12.0
+    def misfit(tau: float) -> float:
+        a = np.column_stack([columns(np.array([tau])), others])
+        left = v - a @ np.linalg.lstsq(a, v, rcond=None)[0]
+        return float(left @ left)
 
-    def time_constant(log_tau: float) -> float:
-        # A flat record tells nothing about tau; the search must not run off to where exp() ends.
-        return math.exp(min(high, max(low, log_tau)))
-
-    def residuals(p: Series) -> Series:
-        end, span, tau = p[0], (p[0] if from_zero else p[-2]), time_constant(float(p[-1]))
-        return np.asarray((v - (end - span * np.exp(-t / tau))) / scale)
-
-    guess = np.append(first, start)
-    solution = least_squares(residuals, guess, method="lm" if len(t) > 3 else "trf", xtol=1e-14, ftol=1e-14)
-    p = solution.x
-    freedom = max(1, len(t) - len(p))
-    cost = 2.0 * solution.cost * scale**2
-    jacobian = np.asarray(solution.jac, dtype=np.float64) * scale
-    covariance = np.linalg.pinv(jacobian.T @ jacobian) * cost / freedom
-    error = np.sqrt(np.maximum(0.0, np.diag(covariance)))
-    tau = time_constant(float(p[-1]))
-    end, span = float(p[0]), float(p[0] if from_zero else p[-2])
-    return Approach(
-        end, span, tau, float(error[0]), float(error[0] if from_zero else error[-2]), tau * float(error[-1]),
-        math.sqrt(cost / len(t)),
-    )  # fmt: skip
+    start = min(np.geomspace(low, high, 14), key=misfit)
+    fit = fit_exponentials(columns, v, [float(start)], others, bounds=(low / 10.0, 1e3 * high), tolerance=1e-14)
+    error = np.sqrt(np.maximum(0.0, np.diag(fit.covariance)))
+    span, tau = float(fit.weights[0]), float(fit.taus[0])
+    end, end_se = (span, float(error[0])) if from_zero else (float(fit.others[0]), float(error[1]))
+    return Approach(end, span, tau, end_se, float(error[0]), tau * float(error[-1]), math.sqrt(fit.cost / len(t)))

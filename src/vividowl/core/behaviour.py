@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
 import numpy as np
@@ -62,12 +62,13 @@ def _follows(time_s: Series, cause: Series, effect: Series) -> float:
 
 
 def by_behaviour(
-    time_s: Series, columns: Mapping[int, Series], guesses: Sequence[ChannelGuess]
+    time_s: Series, numeric: Sequence[int], column: Callable[[int], Series], guesses: Sequence[ChannelGuess]
 ) -> tuple[ChannelGuess, ...]:
     """Name the die temperature and the power where the headers do not, and correct a name that behaviour contradicts.
 
     time_s: times (n,) [s]
-    columns: columns of numbers (n,) by their place among the guesses [any]
+    numeric: places of the columns that hold numbers (k,) [1]
+    column: gives the column of a place (n,) [any]; it is asked for only when a name is missing
     guesses: what the headers say (m,)
     returns: guesses (m,); what was told by behaviour has a confidence of 0.5
     range: one load step in the log; nothing is named when more than one column would do equally well
@@ -82,6 +83,7 @@ def by_behaviour(
     if not need_die and not need_power and not unsure:
         return tuple(out)
     every = max(1, len(time_s) // POINTS_MOST)
+    columns = {i: column(i) for i in numeric}
     shapes = {i: s for i, v in columns.items() if (s := shape_of(v[::every])) is not None}
     for i in unsure:
         shape = shapes.get(i)

@@ -10,6 +10,8 @@ import numpy as np
 
 from vividowl.core.trace import Series
 
+LOG_STEP = 1e-6
+
 
 @dataclass(frozen=True)
 class Fit:
@@ -68,8 +70,9 @@ def fit_exponentials(
 
     def slopes(log_taus: Series, solution: Series) -> Series:
         """Derivative of the fitted curve to each log tau (n, k)."""
-        both = columns(np.exp(np.concatenate([log_taus + 1e-4, log_taus - 1e-4])))
-        return np.asarray((both[:, :k] - both[:, k:]) * (w[:, None] * solution[:k] / 2e-4))
+        a = solve(log_taus)[0][:, :k]
+        ahead = columns(np.exp(log_taus + LOG_STEP)) * w[:, None]
+        return np.asarray((ahead - a) * (solution[:k] / LOG_STEP))
 
     def jacobian_of(log_taus: Series) -> Series:
         # The part of the slope that the weights cannot take up: Kaufman's simplification of 1975.

@@ -28,7 +28,6 @@ EVIDENCE_LEAST = 6.0
 GRID_POINTS = 9
 CALM_SHARE = 0.08
 SINCE_S = (0.0, 40.0, 120.0)
-HOLDS = (0.0, 0.25, 0.75, 1.0)
 REMEMBERS_S = 3.0
 IDLE_DRIFT_K_PER_S = 0.01
 # Cases take minutes to warm through; a factor of 1.6 either way is common. From memory.
@@ -222,8 +221,13 @@ def fit_response(trace: Trace, load: LoadPhase) -> Response:
         best, best_score = fit, score
     best = best if best is not None else fit_terms(starts[1], start)
     # Loggers report the power of the time just past or just begun; the samples at the step tell which.
-    others = [(fit_terms(best.taus, replace(start, hold=h)), replace(start, hold=h)) for h in HOLDS]
-    best, start = min([(best, start), *others], key=lambda pair: pair[0].cost + (pair[0].weights <= 0).any() * 1e9)
+    for holds in ((0.0, 0.25), (1.0, 0.75)):
+        for hold in holds:
+            how = replace(start, hold=hold)
+            other = fit_terms(best.taus, how)
+            if other.cost >= best.cost or (other.weights <= 0).any():
+                break
+            best, start = other, how
     return _response(best, blocks, start, base_power, load.end_s - begin)
 
 

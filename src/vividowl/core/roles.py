@@ -116,6 +116,9 @@ _PATTERNS: tuple[tuple[Role, tuple[str, ...], str], ...] = (
     (Role.GPU_TEMPERATURE, (_GPU,), _NOT_DIE),
     (Role.CPU_TEMPERATURE, (_CPU,), _NOT_DIE),
 )
+_COMPILED = tuple(
+    (role, tuple(re.compile(p) for p in needed), re.compile(barred)) for role, needed, barred in _PATTERNS
+)
 _PREFERRED = r"\b(package|pkg|total|overall|tdie|average|avg|effective)\b"
 _SINGLE = r"(#\s*\d|\b(core|fan|p|e)[ _]?\d+\b|\b[pe] core\b)"
 _UNIT_WORDS = {
@@ -184,14 +187,14 @@ def recognise(headers: Sequence[str], unit_rows: Sequence[str] = ()) -> tuple[Ch
     best: dict[Role, tuple[float, int]] = {}
     for index, (header, unit) in enumerate(zip(headers, units, strict=True)):
         words = _words(header)
-        for role, needed, barred in _PATTERNS:
-            if not all(re.search(p, words) or re.search(p, header) for p in needed) or re.search(barred, words):
-                continue
+        for role, wanted, unwanted in _COMPILED:
             if unit not in ROLE_KINDS[role].units:
+                continue
+            if not all(p.search(words) or p.search(header) for p in wanted) or unwanted.search(words):
                 continue
             score = 0.6 + 0.2 * bool(unit) + 0.15 * bool(re.search(_PREFERRED, words)) - 0.01 * len(words.split())
             score -= 0.25 * bool(re.search(_SINGLE, words))
-            score -= 0.2 * (len(needed) == 1 and role in DIE_ROLES and not unit)
+            score -= 0.2 * (len(wanted) == 1 and role in DIE_ROLES and not unit)
             if role not in best or score > best[role][0]:
                 best[role] = (score, index)
             break

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from itertools import pairwise
 
 import numpy as np
 
@@ -83,8 +82,9 @@ def _stuck(time_s: Series, values: Series) -> np.ndarray:
     if len(moving) < 0.2 * len(v) or float(np.quantile(moving, 0.25)) > FINE_STEP_K:
         return out
     edges = np.concatenate(([0], np.flatnonzero(np.diff(v) != 0) + 1, [len(v)]))
-    for a, b in pairwise(edges):
-        if b - a >= STUCK_LEAST_SAMPLES and time_s[where[b - 1]] - time_s[where[a]] >= STUCK_LEAST_S:
+    long = np.flatnonzero(np.diff(edges) >= STUCK_LEAST_SAMPLES)
+    for a, b in zip(edges[long], edges[long + 1], strict=True):
+        if time_s[where[b - 1]] - time_s[where[a]] >= STUCK_LEAST_S:
             out[where[a + 1 : b]] = True
     return out
 

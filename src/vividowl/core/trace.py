@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 
@@ -101,11 +102,13 @@ def scan(keep: Series, gain: Series) -> Series:
     returns: x with x[i] = keep[i] x[i-1] + gain[i] (n, k) [same as gain]
     source: parallel prefix, Hillis and Steele 1986
     """
-    keep, out, reach = keep.copy(), gain.copy(), 1
-    while reach < len(out):
+    out, most = gain.copy(), min(1.0, float(keep.max(initial=0.0)))
+    # What lies so far back that less than 1e-14 of it is kept need not be looked at.
+    far = len(out) if most >= 1.0 else min(len(out), int(-33.0 / math.log(max(most, 1e-300))) + 1)
+    keep, reach = keep.copy(), 1
+    while reach < far:
         out[reach:] += keep[reach:] * out[:-reach]
-        keep[reach:] *= keep[:-reach]
-        if not float(keep[reach:].max()) > 1e-14:
-            break
+        if 2 * reach < far:
+            keep[reach:] *= keep[:-reach]
         reach *= 2
     return out

@@ -132,7 +132,8 @@ def sniff(text: Buffer, encoding: str, name: str) -> Layout:
     has_units = bool(units) and not any(NUMBER.match(c.strip()) for c in units) and any(
         unit_of("", c) for c in units
     )  # fmt: skip
-    sample = [c.strip() for r in rows[header + 1 : header + 60] for c in r]
+    looked_at = max(6, min(60, 2000 // len(headers)))
+    sample = [c.strip() for r in rows[header + 1 : header + 1 + looked_at] for c in r]
     comma = sum(bool(re.match(r"^[+-]?\d+,\d+(\s*[^\d\s]+)?$", c)) for c in sample)
     point = sum(bool(re.match(r"^[+-]?\d+\.\d+(\s*[^\d\s]+)?$", c)) for c in sample)
     return Layout(

@@ -25,6 +25,7 @@ from vividowl.formats.timestamps import find_time, to_seconds
 BYTES_MOST = 200 * 1024 * 1024
 TIME = "time_s"
 UNREAD_ENDING_MOST = 20
+CELLS_LOOKED_AT = 1000
 # A temperature outside this band is no temperature of a device at work: common practice, no source.
 _TEMPERATURE_BAND_C = (-20.0, 130.0)
 
@@ -79,12 +80,9 @@ def _read_text(data: Buffer, path: Path | None, name: str, before: Sequence[str]
     guesses = tuple(replace(g, role=None, confidence=0.0) if i in stamps_at else g for i, g in enumerate(guesses))
     frame = frame.with_columns(pl.Series(TIME, stamps.time_s))
     guesses, band = _check_bands(frame, guesses)
-    numbers = {
-        i: frame[f"c{i}"].to_numpy()
-        for i in range(len(guesses))
-        if i not in stamps_at and frame.schema[f"c{i}"] == pl.Float64
-    }
-    guesses = by_behaviour(stamps.time_s, numbers, guesses)
+    kinds = frame.schema
+    numbers = [i for i in range(len(guesses)) if i not in stamps_at and kinds[f"c{i}"] == pl.Float64]
+    guesses = by_behaviour(stamps.time_s, numbers, lambda i: frame[f"c{i}"].to_numpy(), guesses)
     return ParsedLog(
         frame, guesses, layout, (*before, *notices, *body.notices, *ending, *unread, *stamps.notices, *band)
     )
@@ -139,15 +137,17 @@ def _parse(body: Body, path: Path | None, layout: Layout, name: str) -> tuple[pl
         )
     units: dict[int, str] = {}
     cleaned = []
+    kinds = frame.schema
     for i, n in enumerate(names):
-        found = read_cells(frame[n], layout.decimal) if frame.schema[n] == pl.String else None
+        found = read_cells(frame[n], layout.decimal) if kinds[n] == pl.String else None
         if found is not None:
             cleaned.append(found[0].alias(n))
             numeric[i] = found[1] != "Yes/No"
             if numeric[i]:
                 units[i] = found[1]
     frame = frame.with_columns(cleaned)
-    gaps = [(h, frame[f"c{i}"].null_count()) for i, h in enumerate(layout.headers) if numeric[i]]
+    lacking = frame.null_count().row(0)
+    gaps = [(h, lacking[i]) for i, h in enumerate(layout.headers) if numeric[i]]
     notices = [f"Column “{h}”: {n} of {len(frame)} cells hold no number." for h, n in gaps if 0 < n < len(frame)]
     if len(notices) > 6:
         notices = [f"{len(notices)} columns have cells that hold no number; they count as not known."]
@@ -157,13 +157,14 @@ def _parse(body: Body, path: Path | None, layout: Layout, name: str) -> tuple[pl
 def _numeric_columns(body: Body, layout: Layout) -> list[bool]:
     """Judge each column by lines from the beginning, the middle and the end."""
     size, rows = len(body.text), []
+    looked_at = max(5, min(20, CELLS_LOOKED_AT // len(layout.headers)))
     first = 0
     for _ in range(body.skip):
         first = body.text.find(b"\n", first) + 1
     for at in (first, size // 3, 2 * size // 3, max(first, size - 20000)):
         begin = body.text.find(b"\n", at) + 1 if at > first else first
         chunk = bytes(body.text[begin : begin + 20000]).decode("utf-8", errors="replace").splitlines()
-        rows += [fields(line, layout.delimiter) for line in chunk[:20][:-1] or chunk]
+        rows += [fields(line, layout.delimiter) for line in chunk[:looked_at][:-1] or chunk]
     out = []
     for i in range(len(layout.headers)):
         cells = [r[i].strip() for r in rows if i < len(r)]
@@ -182,8 +183,9 @@ def _check_bands(
 ) -> tuple[tuple[ChannelGuess, ...], tuple[str, ...]]:
     """A column that is called a temperature but cannot be one loses its role, and says so."""
     out, notices = [], []
+    kinds = frame.schema
     for i, guess in enumerate(guesses):
-        if guess.role is not None and not frame.schema[f"c{i}"].is_numeric():
+        if guess.role is not None and not kinds[f"c{i}"].is_numeric():
             guess = replace(guess, role=None, confidence=0.0)
         elif guess.role is not None and ROLE_KINDS[guess.role].unit == "°C":
             middle = frame[f"c{i}"].median()
