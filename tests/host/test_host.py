@@ -17,7 +17,7 @@ from vividowl.host.backup import BackupError, read_backup, write_backup
 from vividowl.host.cluster import Cluster, ClusterError, free_port
 from vividowl.host.launch import LaunchError, choose_port, fill, main, secret_key
 from vividowl.host.paths import Places
-from vividowl.service import accounts, intake, measure
+from vividowl.service import accounts, intake, logs
 from vividowl.service.errors import Refused
 
 
@@ -123,7 +123,7 @@ def served(workshop):
               "factory_interface": ""}  # fmt: skip
     job = intake.create_job(workshop, owner, fields).job.id
     data = log_bytes(HOT, seed=4)
-    measure.receive_log(workshop, owner, job, "before", io.BytesIO(data), expected=len(data), file_name="a.csv",
+    logs.receive_log(workshop, owner, job, "before", io.BytesIO(data), expected=len(data), file_name="a.csv",
                         mapping={}, again=False)  # fmt: skip
     return owner, job, data
 
@@ -136,7 +136,7 @@ def test_a_backup_brings_rows_and_files_back(cluster, workshop, tmp_path):
     shutil.rmtree(workshop.files.root)
     read_backup(cluster, workshop.database, workshop.files.root, target)
     assert accounts.sign_in(workshop, "ada", "four words to remember").shop_name == "Kept"
-    path, name = measure.original_file(workshop, owner, job, "before")
+    path, name = logs.original_file(workshop, owner, job, "before")
     assert (path.read_bytes(), name) == (data, "a.csv")
 
 

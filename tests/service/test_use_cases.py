@@ -9,7 +9,7 @@ import pytest
 from tests.logs import COOL, HOT, log_bytes
 
 from vividowl.core.simulator import Device
-from vividowl.service import accounts, fit, handover, idempotency, intake, measure, verdict
+from vividowl.service import accounts, fit, handover, idempotency, intake, logs, measure, verdict
 from vividowl.service.errors import Refused
 from vividowl.store.models import Shop
 
@@ -20,7 +20,8 @@ FIELDS = {
     "factory_interface": "", "power_limit_cpu_w": None, "power_limit_gpu_w": None, "limit_c": 95.0,
 }  # fmt: skip
 RUN = {"room_c": 24.0, "load_recipe": "even", "duration_min": 10.0, "fan_setting": "automatic", "power_profile": "",
-       "placement": "stand", "start": "cold", "firmware": "", "tuning": ""}  # fmt: skip
+       "placement": "stand", "start": "cold", "firmware": "", "tuning": "", "fan_blades": None, "result_score": None,
+       "result_duration_s": None, "result_frame_rate": None}  # fmt: skip
 
 
 @pytest.fixture
@@ -30,7 +31,7 @@ def owner(workshop):
 
 
 def upload(workshop, owner, job, side, data, name="log.csv"):
-    return measure.receive_log(workshop, owner, job, side, io.BytesIO(data), expected=len(data), file_name=name,
+    return logs.receive_log(workshop, owner, job, side, io.BytesIO(data), expected=len(data), file_name=name,
                                mapping={}, again=True)  # fmt: skip
 
 

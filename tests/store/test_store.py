@@ -10,7 +10,7 @@ from sqlalchemy.exc import IntegrityError
 from vividowl.service import accounts
 from vividowl.store.database import Database
 from vividowl.store.files import BrokenOff, FileStore, TooLarge
-from vividowl.store.models import Base, Customer, Job, Member, Shop
+from vividowl.store.models import Base, Customer, Job, Member, Run, Shop, TraceFile
 from vividowl.store.scope import NotFound, Scope
 
 
@@ -55,6 +55,38 @@ def test_migrations_go_down_and_up_on_filled_tables(cluster, workshop, two_shops
         assert inspect(other.engine).get_table_names() == ["alembic_version"]
         other.migrate()
         assert "trace_file" in inspect(other.engine).get_table_names()
+    finally:
+        other.close()
+
+
+def test_repeats_go_when_a_shop_goes_back_to_one_log_a_run_and_rows_stay(cluster, workshop):
+    with workshop.database.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as admin:
+        admin.execute(text("DROP DATABASE IF EXISTS repeats"))
+        admin.execute(text("CREATE DATABASE repeats"))
+    other = Database(cluster.url.replace("/vividowl", "/repeats"))
+    try:
+        other.migrate()
+        with other.session() as session:
+            shop = Shop(name="Filled")
+            session.add(shop)
+            session.flush()
+            scope = Scope(session, shop.id)
+            member = scope.add(Member(login="ada", name="Ada", role="owner"))
+            job = scope.add(Job(number=1, customer_id=scope.customer("W", "").id, kind="laptop", maker="", model="M",
+                                created_by=member.id))  # fmt: skip
+            run = scope.add(Run(job_id=job.id, side="before", result_score=10.0, window_from_s=1.0, window_to_s=9.0))
+            for name in ("first.csv", "repeat.csv"):
+                figures = {"size_bytes": 1, "samples": 2, "interval_s": 1.0, "duration_s": 1.0}
+                scope.add(TraceFile(run_id=run.id, sha256="0" * 64, file_name=name, channels=[], notices=[],
+                                    uploaded_by=member.id, **figures))  # fmt: skip
+        other.migrate("0001")
+        with other.engine.connect() as connection:
+            kept = connection.execute(text("SELECT file_name FROM trace_file WHERE removed_at IS NULL")).scalars().all()
+            assert kept == ["first.csv"]
+        other.migrate()
+        with other.session() as session:
+            assert {t.file_name for t in session.query(TraceFile)} == {"first.csv", "repeat.csv"}
+            assert session.query(Run).one().result_score is None
     finally:
         other.close()
 

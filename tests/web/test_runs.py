@@ -47,7 +47,7 @@ def test_a_log_of_several_megabytes_is_taken_and_one_over_the_limit_is_not(ada, 
     data = "\n".join(wide * 1 + [""]).encode()
     assert len(data) > 1024 * 1024
     assert ada.upload(job, "before", data, name="wide.csv")["trace"]["size_bytes"] == len(data)
-    monkeypatch.setattr("vividowl.service.measure.BYTES_MOST", 1024 * 1024)
+    monkeypatch.setattr("vividowl.service.logs.BYTES_MOST", 1024 * 1024)
     second = ada.new_job()["id"]
     refused = ada.upload(second, "before", data + b"\n", name="wide.csv", status=422)
     assert refused["reason"] == "too_large"
@@ -84,9 +84,7 @@ def test_a_log_that_cannot_be_used_is_named_and_nothing_is_stored(ada, job, work
 
 
 def test_a_log_without_a_known_temperature_lists_its_columns_and_can_be_read_by_hand(ada, job):
-    lines = ["Time [s],Sensor A,Load power [W]"] + [
-        f"{r['s']},{r['temp']:.1f},{r['power']:.1f}" for r in rows(load_s=200)
-    ]
+    lines = ["Time [s],Sensor A,Blower"] + [f"{r['s']},{r['temp']:.1f},{r['fan']:.0f}" for r in rows(load_s=200)]
     data = "\n".join(lines).encode()
     found = ada.upload(job, "before", data, status=422)
     assert found["reason"] == "no_temperature"

@@ -16,7 +16,7 @@ from vividowl.core.air import FAN_LEVEL_EXPONENT_DB
 from vividowl.core.roles import Role
 from vividowl.core.simulator import Device, simulate
 from vividowl.demo.logs import Style, write_log
-from vividowl.service import accounts, fit, handover, intake, measure
+from vividowl.service import accounts, fit, handover, intake, logs, measure
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.models import Job, Run, TraceFile
 from vividowl.store.scope import Scope
@@ -166,7 +166,8 @@ _BLANK: dict[str, Any] = {
     "power_limit_gpu_w": None, "limit_c": None,
 }  # fmt: skip
 _NO_RECIPE: dict[str, Any] = {"load_recipe": "", "duration_min": None, "fan_setting": "", "power_profile": "",
-                              "placement": "", "start": "", "firmware": "", "tuning": ""}  # fmt: skip
+                              "placement": "", "start": "", "firmware": "", "tuning": "", "fan_blades": None,
+                              "result_score": None, "result_duration_s": None, "result_frame_rate": None}  # fmt: skip
 
 
 def load_demo(workshop: Workshop, today: datetime | None = None, tell: Callable[[str], None] = lambda _: None) -> None:
@@ -223,7 +224,7 @@ def _measure(
     trace = simulate(trial.device, room_c=trial.room_c, seed=seed, load_s=trial.load_s, pass_s=trial.pass_s)
     data = write_log(trace, when, trial.style, seed)
     name = f"{when:%Y%m%d}-{side}.{'txt' if trial.style.delimiter == chr(9) else 'csv'}"
-    measure.receive_log(
+    logs.receive_log(
         workshop, actor, job_id, side, io.BytesIO(data), expected=len(data), file_name=name, mapping={}, again=False
     )
     # The fan at the end of the load, where a person holds meter and probe.

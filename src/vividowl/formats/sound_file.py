@@ -10,9 +10,10 @@ from numpy.typing import NDArray
 
 from vividowl.formats.errors import FormatError
 
-BYTES_MOST = 400 * 1024 * 1024
+BYTES_MOST = 200 * 1024 * 1024
 LONGEST_S = 3600.0
 CHANNELS_MOST = 8
+SAMPLES_MOST = 120_000_000  # 20 minutes of 48 kHz stereo; a packed file of 200 MB could hold far more
 
 
 @dataclass(frozen=True)
@@ -28,6 +29,8 @@ def read_sound_file(path: Path, name: str) -> Recording:
     """Read a recording. Raises FormatError with the remedy."""
     import soundfile  # type: ignore[import-untyped]  # here, since it loads a library
 
+    if path.stat().st_size == 0:
+        raise FormatError(f"{name} is empty.", remedy="Record again.", reason="not_sound")
     try:
         with soundfile.SoundFile(str(path)) as file:
             if file.frames == 0:
@@ -37,6 +40,11 @@ def read_sound_file(path: Path, name: str) -> Recording:
                                   remedy="Export it as mono or stereo.")  # fmt: skip
             if file.frames / file.samplerate > LONGEST_S:
                 raise FormatError(f"{name} is longer than an hour.", remedy="Cut it to the loaded part.")
+            if file.frames * file.channels > SAMPLES_MOST:
+                raise FormatError(
+                    f"{name} holds {file.frames * file.channels / 1e6:.0f} million samples, at most "
+                    f"{SAMPLES_MOST // 1_000_000} are read.", remedy="Cut it to the loaded part.",
+                )  # fmt: skip
             data = file.read(dtype="float32", always_2d=True)
             rate, bits = float(file.samplerate), str(file.subtype_info)
     except (soundfile.LibsndfileError, RuntimeError) as error:

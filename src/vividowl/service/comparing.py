@@ -16,8 +16,9 @@ from vividowl.core.reading import Reading
 from vividowl.core.roles import ROLE_KINDS, Role
 from vividowl.core.uncertainty import Tolerances
 from vividowl.service.readings import noise_of, reading_of
+from vividowl.service.sounds import kept_sounds, recorded_level
 from vividowl.service.workshop import Workshop
-from vividowl.store.models import FitItem, Job, NoiseReading, Run, SpotReading, TraceFile
+from vividowl.store.models import FitItem, Job, NoiseReading, Run, SoundFile, SpotReading, TraceFile
 from vividowl.store.scope import Scope
 
 BURN_IN_KINDS = {"phase_change_sheet", "phase_change_paste"}
@@ -51,7 +52,7 @@ def kept(scope: Scope, table: Any, run: Run | None) -> Sequence[Any]:  # noqa: A
         return []
     query = scope.select(table).where(table.run_id == run.id, table.removed_at.is_(None))
     order = table.uploaded_at if table is TraceFile else table.created_at
-    return scope.session.scalars(query.order_by(order)).all()
+    return scope.session.scalars(query.order_by(order, table.id)).all()
 
 
 def ladder_of(run: Run, reading: Reading, spots: Sequence[SpotReading]) -> Ladder | None:
@@ -78,13 +79,26 @@ def tolerances_of(scope: Scope) -> Tolerances:
     return replace(Tolerances(), **scope.shop().tolerances)
 
 
-def _side(run: Run, reading: Reading, noise: Sequence[NoiseReading]) -> Side:
+def _side(run: Run, reading: Reading, noise: Sequence[NoiseReading], recordings: Sequence[SoundFile]) -> Side:
     conditions = Conditions(
         load=run.load_recipe, fan=run.fan_setting, power_profile=run.power_profile, placement=run.placement,
         start=run.start, firmware=run.firmware, tuning=run.tuning, sensor=ROLE_KINDS[reading.die_role].words,
         room_c=run.room_c, duration_min=run.duration_min,
     )  # fmt: skip
-    return Side(conditions, reading, noise_of(noise))
+    results = {
+        name: value
+        for name, value in (
+            ("score", run.result_score), ("duration", run.result_duration_s), ("frame_rate", run.result_frame_rate)
+        )
+        if value is not None
+    }  # fmt: skip
+    return Side(conditions, reading, noise_of(noise), recorded_level(recordings), results)
+
+
+def _repeat(workshop: Workshop, scope: Scope, run: Run, trace: TraceFile, job: Job) -> Side:
+    """A repeat of a run's recipe: it has a log, while meter, phone and results belong to the run."""
+    reading = reading_of(workshop, scope.shop_id, trace, run, job.limit_c, repeat=True)
+    return replace(_side(run, reading, (), ()), results={})
 
 
 def _ladder(run: Run, reading: Reading, spots: Sequence[SpotReading]) -> Ladder | None:
@@ -116,12 +130,19 @@ def compare_job(workshop: Workshop, scope: Scope, job: Job) -> Compared | None:
     if before is None or after is None or not traces[0] or not traces[1]:
         return None
     pair, logs = (before, after), (traces[0][0], traces[1][0])
-    readings = [reading_of(workshop, scope.shop_id, t, r.room_c, job.limit_c) for r, t in zip(pair, logs, strict=True)]
+    readings = [reading_of(workshop, scope.shop_id, t, r, job.limit_c) for r, t in zip(pair, logs, strict=True)]
     noise = [kept(scope, NoiseReading, run) for run in pair]
     spots = [kept(scope, SpotReading, run) for run in pair]
+    sides = [
+        [
+            _side(run, readings[i], noise[i], kept_sounds(scope, run)),
+            *(_repeat(workshop, scope, run, trace, job) for trace in traces[i][1:]),
+        ]
+        for i, run in enumerate(pair)
+    ]
     comparison = compare(
-        _side(before, readings[0], noise[0]), _side(after, readings[1], noise[1]), limit_c=job.limit_c,
-        tolerances=tolerances_of(scope), reference_room_c=scope.shop().reference_room_c,
+        sides[0], sides[1], limit_c=job.limit_c, tolerances=tolerances_of(scope),
+        reference_room_c=scope.shop().reference_room_c,
     )  # fmt: skip
     ladders = [_ladder(r, g, s) for r, g, s in zip(pair, readings, spots, strict=True)]
     fitted = scope.session.scalars(

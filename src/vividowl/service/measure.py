@@ -2,37 +2,53 @@
 
 from __future__ import annotations
 
-import contextlib
 import uuid
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import UTC, datetime
-from typing import Any, BinaryIO
+from typing import Any
 
-import numpy as np
-from sqlalchemy.exc import SQLAlchemyError
-
-from vividowl.core.errors import NotEnoughData, require_range
+from vividowl.core.air import air_flow
+from vividowl.core.errors import require_range
 from vividowl.core.findings import findings
 from vividowl.core.ladder import Ladder, culprit
 from vividowl.core.noise import NoiseFigure, background_correction, require_level_db
-from vividowl.core.reading import Reading, read_trace
-from vividowl.core.roles import ROLE_KINDS, Role
+from vividowl.core.reading import Reading
+from vividowl.core.roles import Role
 from vividowl.core.units import require_room_c
-from vividowl.formats.columns import View, min_max_view, read_columns, write_columns
-from vividowl.formats.errors import FormatError
-from vividowl.formats.sensor_log import BYTES_MOST, TIME, ParsedLog, apply_mapping, read_log, to_trace
-from vividowl.service.comparing import kept, ladder_of, note_verdict
+from vividowl.service.comparing import kept, ladder_of, note_verdict, tolerances_of
 from vividowl.service.errors import Refused
-from vividowl.service.readings import glance_of, guesses_of, load_trace, noise_of, read_new, reading_of
+from vividowl.service.readings import glance_of, noise_of, reading_of
+from vividowl.service.references import reference_for
+from vividowl.service.sounds import SoundView, sound_views
 from vividowl.service.workshop import Actor, Workshop, check_version, open_job
-from vividowl.store.files import BrokenOff, Prepared, Received, TooLarge
-from vividowl.store.models import Job, NoiseReading, Run, SpotReading, TraceFile
+from vividowl.store.models import Job, NoiseReading, Run, SoundFile, SpotReading, TraceFile
 from vividowl.store.scope import Scope
 
 SIDES = ("before", "after")
 RECIPE_FIELDS = ("load_recipe", "duration_min", "fan_setting", "power_profile", "placement", "start", "firmware",
-                 "tuning")  # fmt: skip
+                 "tuning", "fan_blades")  # fmt: skip
+RESULT_FIELDS = ("result_score", "result_duration_s", "result_frame_rate")
+
+
+@dataclass(frozen=True)
+class RepeatView:
+    """A repeat of the run's recipe: its file and what it ended at. die_c, power and settled as in the reading."""
+
+    id: uuid.UUID
+    file_name: str
+    die_c: float
+    power: float | None
+    settled: bool
+
+
+@dataclass(frozen=True)
+class AirBalance:
+    """What the exhaust says: rise of the air over the room [K], flow that carries the watts away [m3/s]."""
+
+    exhaust_rise_k: float
+    power: float
+    flow: float
 
 
 @dataclass(frozen=True)
@@ -52,6 +68,20 @@ class RunView:
     ladder: Ladder | None
     culprit: str | None
     trouble: str | None
+    repeats: tuple[RepeatView, ...]
+    sounds: tuple[SoundView, ...]
+    air: AirBalance | None
+
+
+def _air(run: Run, reading: Reading, spots: Sequence[SpotReading]) -> AirBalance | None:
+    """The air balance of a run with an exhaust reading, a room and a power; None when one is missing or no rise."""
+    by_hand = [s.reading_c for s in spots if s.spot == "exhaust"]
+    logged = reading.stats.get(Role.EXHAUST_TEMPERATURE)
+    exhaust = sum(by_hand) / len(by_hand) if by_hand else logged.mean if logged else None
+    if exhaust is None or run.room_c is None or reading.power is None or not reading.power.mean > 0:
+        return None
+    rise = exhaust - run.room_c
+    return AirBalance(rise, reading.power.mean, air_flow(reading.power.mean, rise, run.room_c)) if rise > 1.0 else None
 
 
 def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
@@ -61,7 +91,8 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
     version = run.version if run else 0
     if run is None:
         run = Run(side=side, glance={}, load_recipe="", fan_setting="", power_profile="", placement="", start="",
-                  firmware="", tuning="", room_c=None, duration_min=None)  # fmt: skip
+                  firmware="", tuning="", room_c=None, duration_min=None, fan_blades=None, result_score=None,
+                  result_duration_s=None, result_frame_rate=None, window_from_s=None, window_to_s=None)  # fmt: skip
         before = scope.run(job.id, "before") if side == "after" else None
         if before is not None:
             prefilled = True
@@ -74,8 +105,11 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
     told: tuple[str, ...] = ()
     ladder, trouble = None, None
     if trace is not None:
-        reading = reading_of(workshop, scope.shop_id, trace, run.room_c, job.limit_c)
-        told = findings(reading, run.room_c)
+        reading = reading_of(workshop, scope.shop_id, trace, run, job.limit_c)
+        told = findings(
+            reading, run.room_c, limit_c=job.limit_c, reference=reference_for(workshop, scope, job),
+            tolerances=tolerances_of(scope), reference_room_c=scope.shop().reference_room_c,
+        )  # fmt: skip
         try:
             ladder = ladder_of(run, reading, spots)
         except ValueError as error:
@@ -83,7 +117,15 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
     return RunView(
         side, version, prefilled, run, trace, noise, spots, noise_of(noise), reading, told, ladder,
         culprit(ladder) if ladder else None, trouble,
+        tuple(_repeat_view(workshop, scope, run, t, job) for t in traces[1:]),
+        sound_views(scope, job, stored, run.fan_blades), _air(run, reading, spots) if reading else None,
     )  # fmt: skip
+
+
+def _repeat_view(workshop: Workshop, scope: Scope, run: Run, trace: TraceFile, job: Job) -> RepeatView:
+    reading = reading_of(workshop, scope.shop_id, trace, run, job.limit_c, repeat=True)
+    power = reading.power.mean if reading.power else None
+    return RepeatView(trace.id, trace.file_name, reading.die.mean, power, reading.window.settled)
 
 
 def get_run(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str) -> RunView:
@@ -92,7 +134,8 @@ def get_run(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str) -> R
         return run_view(workshop, scope, scope.get(Job, job_id), side)
 
 
-def _run_for_writing(scope: Scope, job: Job, side: str) -> Run:
+def run_for_writing(scope: Scope, job: Job, side: str) -> Run:
+    """The run of one side, locked; made with the Before recipe when it is not there yet."""
     run = scope.run(job.id, side, lock=True)
     if run is None:
         before = scope.run(job.id, "before") if side == "after" else None
@@ -104,7 +147,7 @@ def _run_for_writing(scope: Scope, job: Job, side: str) -> Run:
     return run
 
 
-def _finish(workshop: Workshop, scope: Scope, job: Job, run: Run) -> RunView:
+def finish(workshop: Workshop, scope: Scope, job: Job, run: Run) -> RunView:
     """Bring the glance up to date and answer with the whole run."""
     scope.session.flush()
     traces, noise = kept(scope, TraceFile, run), kept(scope, NoiseReading, run)
@@ -124,182 +167,38 @@ def save_run(
         require_room_c(fields["room_c"])
     if fields["duration_min"] is not None:
         require_range("duration_min", fields["duration_min"], "min", 0.5, 1440)
+    if fields["fan_blades"] is not None:
+        require_range("fan_blades", fields["fan_blades"], "", 3, 120, "Count the blades of one fan.")
+    for name in RESULT_FIELDS:
+        if fields[name] is not None:
+            require_range(name, fields[name], "", 1e-9, 1e12, "Leave it empty when there is none.")
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         run = scope.run(job.id, side, lock=True)
         check_version(run.version if run else 0, version, f"The {side} conditions")
         if run is None:
             run = scope.add(Run(job_id=job.id, side=side, version=0))
-        for name in (*RECIPE_FIELDS, "room_c"):
+        for name in (*RECIPE_FIELDS, *RESULT_FIELDS, "room_c"):
             setattr(run, name, fields[name])
         run.version += 1
-        return _finish(workshop, scope, job, run)
-
-
-def receive_log(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, stream: BinaryIO, *, expected: int | None,
-    file_name: str, mapping: Mapping[str, str | None], again: bool,
-) -> RunView:  # fmt: skip
-    """Take a sensor log in: bytes, columns and figures, all or nothing."""
-    with _size_refusals(file_name), workshop.files.receive(stream, expected, BYTES_MOST) as received:
-        with workshop.scope(actor) as scope:
-            _refuse_after_without_before(scope, scope.get(Job, job_id), side)
-        parsed = _parse(received, file_name, mapping)
-        fresh = not workshop.files.original(actor.shop_id, received.sha256).exists()
-        try:
-            with (
-                workshop.files.prepare_columns(lambda path: write_columns(parsed.frame, path)) as prepared,
-                workshop.scope(actor) as scope,
-            ):
-                job = open_job(scope, job_id)
-                _refuse_known_file(scope, received.sha256, file_name, job, side, again)
-                run = _run_for_writing(scope, job, side)
-                return _store_log(workshop, scope, actor, job, run, received, parsed, file_name, prepared)
-        except SQLAlchemyError:
-            if fresh:
-                for path in (workshop.files.original, workshop.files.columns):
-                    path(actor.shop_id, received.sha256).unlink(missing_ok=True)
-            raise
-
-
-def _size_refusals(file_name: str) -> contextlib.AbstractContextManager[None]:
-    @contextlib.contextmanager
-    def guard() -> Any:  # noqa: ANN401
-        try:
-            yield
-        except TooLarge as error:
-            raise Refused("invalid", f"{file_name}: {error}", field="log",
-                          remedy="Log fewer sensors or a longer interval.", reason="too_large") from error  # fmt: skip
-        except BrokenOff as error:
-            raise Refused("invalid", f"{file_name}: {error} Nothing was stored.", field="log",
-                          remedy="Drop the file again.", reason="broken_off") from error  # fmt: skip
-
-    return guard()
-
-
-def _refuse_after_without_before(scope: Scope, job: Job, side: str) -> None:
-    if side == "after":
-        before = scope.run(job.id, "before")
-        if not kept(scope, TraceFile, before):
-            raise Refused(
-                "conflict", "This job has no Before log, so an After has nothing to be compared with.", field="log",
-                remedy="Drop the Before log first. What you typed here is kept.", reason="no_before",
-            )  # fmt: skip
-
-
-def _refuse_known_file(scope: Scope, sha256: str, name: str, job: Job, side: str, again: bool) -> None:
-    for _, run, other in scope.traces_with(sha256):
-        if other.id == job.id and run.side == side:
-            raise Refused("conflict", f"{name} is the log that is already here.", field="log",
-                          remedy="Choose the other file, if there is one.", reason="same_file_here")  # fmt: skip
-        if other.id == job.id:
-            raise Refused(
-                "conflict", f"{name} is the very file that serves as the {run.side.capitalize()} log of this job.",
-                field="log", remedy="Choose the log of the other run.", reason="same_file_other_side",
-            )  # fmt: skip
-        if not again:
-            raise Refused(
-                "conflict", f"{name} is already the {run.side.capitalize()} log of job {other.number}.", field="log",
-                remedy="Check that it is the right file; use it again only if it really belongs to both.",
-                reason="same_file_elsewhere",
-            )  # fmt: skip
-
-
-def _parse(received: Received, file_name: str, mapping: Mapping[str, str | None]) -> ParsedLog:
-    try:
-        parsed = read_log(received.path, file_name)
-        guesses = apply_mapping(parsed.guesses, mapping)
-    except FormatError as error:
-        raise Refused("invalid", str(error), field="log", remedy=error.remedy, reason=error.reason,
-                      extra={"headers": list(error.headers)} if error.headers else None) from error  # fmt: skip
-    return ParsedLog(parsed.frame, guesses, parsed.layout, parsed.notices)
-
-
-def _channels(parsed: ParsedLog) -> list[dict[str, Any]]:
-    schema = parsed.frame.schema
-    return [
-        {"header": g.header, "role": g.role.value if g.role else None, "unit": g.unit, "confidence": g.confidence,
-         "numeric": schema[f"c{i}"].is_numeric()}
-        for i, g in enumerate(parsed.guesses)
-    ]  # fmt: skip
-
-
-def _store_log(
-    workshop: Workshop, scope: Scope, actor: Actor, job: Job, run: Run, received: Received, parsed: ParsedLog,
-    file_name: str, prepared: Prepared,
-) -> RunView:  # fmt: skip
-    channels = _channels(parsed)
-    try:
-        trace, dropouts = to_trace(parsed.frame, parsed.guesses)
-        read_new(workshop.files.columns(actor.shop_id, received.sha256), channels, trace, run.room_c, job.limit_c)
-    except NotEnoughData as error:
-        numeric = [c["header"] for c in channels if c["numeric"]]
-        reason = "no_temperature" if error.field == "channels" else "too_short"
-        raise Refused("invalid", f"{file_name}: {error}", field="log", remedy=error.remedy, reason=reason,
-                      extra={"headers": numeric}) from error  # fmt: skip
-    for old in kept(scope, TraceFile, run):
-        old.removed_at = datetime.now(UTC)
-    scope.session.flush()
-    scope.add(
-        TraceFile(
-            run_id=run.id, sha256=received.sha256, file_name=file_name[:200], size_bytes=received.size_bytes,
-            samples=len(trace.time_s), interval_s=trace.interval_s, duration_s=trace.duration_s, channels=channels,
-            notices=[*parsed.notices, *dropouts], uploaded_by=actor.member_id,
-        )
-    )  # fmt: skip
-    workshop.files.keep(actor.shop_id, received, prepared)
-    return _finish(workshop, scope, job, run)
-
-
-def _trace_of(scope: Scope, job: Job, side: str) -> tuple[Run, TraceFile]:
-    run = scope.run(job.id, side)
-    traces = kept(scope, TraceFile, run)
-    if run is None or not traces:
-        raise Refused("missing", f"There is no {side.capitalize()} log on this job.", remedy="Drop one on the page.")
-    return run, traces[0]
-
-
-def map_log(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, mapping: Mapping[str, str | None]
-) -> RunView:
-    """Correct which column is what."""
-    with workshop.scope(actor) as scope:
-        job = open_job(scope, job_id)
-        run, trace = _trace_of(scope, job, side)
-        try:
-            guesses = apply_mapping(guesses_of(trace.channels), mapping)
-            channels = [
-                {**c, "role": g.role.value if g.role else None, "confidence": g.confidence}
-                for c, g in zip(trace.channels, guesses, strict=True)
-            ]
-            path = workshop.files.columns(actor.shop_id, trace.sha256)
-            read_trace(load_trace(path, channels), run.room_c, job.limit_c)
-        except FormatError as error:
-            raise Refused("invalid", str(error), field="mapping", remedy=error.remedy) from error
-        except NotEnoughData as error:
-            raise Refused("invalid", f"{error} The mapping was not changed.", field="mapping",
-                          remedy=error.remedy) from error  # fmt: skip
-        trace.channels = channels
-        return _finish(workshop, scope, job, run)
+        return finish(workshop, scope, job, run)
 
 
 def set_removed(
     workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, what: str, row_id: uuid.UUID, removed: bool
 ) -> RunView:
-    """Remove a log or a reading, or bring it back. what is log, noise or spot."""
-    table = {"log": TraceFile, "noise": NoiseReading, "spot": SpotReading}[what]
+    """Remove a log or a reading, or bring it back. what is log, noise, spot or sound."""
+    table = {"log": TraceFile, "noise": NoiseReading, "spot": SpotReading, "sound": SoundFile}[what]
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         run = scope.run(job.id, side, lock=True)
         row: Any = scope.get(table, row_id)
         if run is None or row.run_id != run.id:
             raise Refused("missing", f"There is no such {what} reading on this run.", remedy="Reload the page.")
-        if what == "log" and not removed:
-            for old in kept(scope, TraceFile, run):
-                old.removed_at = datetime.now(UTC)
-            scope.session.flush()
+        if what == "log":
+            run.window_from_s = run.window_to_s = None
         row.removed_at = datetime.now(UTC) if removed else None
-        return _finish(workshop, scope, job, run)
+        return finish(workshop, scope, job, run)
 
 
 def add_noise(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, fields: Mapping[str, Any]) -> RunView:
@@ -311,9 +210,9 @@ def add_noise(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, fi
         require_range("distance_m", fields["distance_m"], "m", 0.01, 20)
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
-        run = _run_for_writing(scope, job, side)
+        run = run_for_writing(scope, job, side)
         scope.add(NoiseReading(run_id=run.id, **fields))
-        return _finish(workshop, scope, job, run)
+        return finish(workshop, scope, job, run)
 
 
 def add_spot(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, fields: Mapping[str, Any]) -> RunView:
@@ -321,43 +220,6 @@ def add_spot(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, fie
     require_range("reading_c", fields["reading_c"], "°C", -40, 150, "Type the reading under load in °C.")
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
-        run = _run_for_writing(scope, job, side)
+        run = run_for_writing(scope, job, side)
         scope.add(SpotReading(run_id=run.id, **fields))
-        return _finish(workshop, scope, job, run)
-
-
-def chart_view(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, *, channel: str, points: int,
-    from_s: float | None, to_s: float | None,
-) -> tuple[View, str, str]:  # fmt: skip
-    """A channel for a chart: down-sampled, with its words and unit. channel is a role or c0, c1, …"""
-    with workshop.scope(actor) as scope:
-        job = scope.get(Job, job_id)
-        _, trace = _trace_of(scope, job, side)
-    path = workshop.files.columns(actor.shop_id, trace.sha256)
-    roles = {c["role"]: i for i, c in enumerate(trace.channels) if c["role"]}
-    low, high = from_s if from_s is not None else -np.inf, to_s if to_s is not None else np.inf
-    if channel in roles:
-        role = Role(channel)
-        only = [c if c["role"] == channel else {**c, "role": None} for c in trace.channels]
-        read = load_trace(path, only)
-        kind = ROLE_KINDS[role]
-        return min_max_view(read.time_s, read.channels[role], points, low, high), kind.words, kind.unit
-    index = int(channel[1:]) if channel[:1] == "c" and channel[1:].isdigit() else -1
-    if not 0 <= index < len(trace.channels) or not trace.channels[index]["numeric"]:
-        raise Refused("missing", f"There is no channel “{channel}” to chart in this log.", field="channel",
-                      remedy="Choose one of the list.")  # fmt: skip
-    frame = read_columns(path, [TIME, f"c{index}"])
-    values = frame[f"c{index}"].cast(float).to_numpy().astype(np.float64)
-    return (
-        min_max_view(frame[TIME].to_numpy(), values, points, low, high),
-        trace.channels[index]["header"],
-        trace.channels[index]["unit"],
-    )
-
-
-def original_file(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str) -> tuple[Any, str]:
-    """The uploaded bytes and their name."""
-    with workshop.scope(actor) as scope:
-        _, trace = _trace_of(scope, scope.get(Job, job_id), side)
-        return workshop.files.original(actor.shop_id, trace.sha256), trace.file_name
+        return finish(workshop, scope, job, run)

@@ -33,14 +33,26 @@ def load_trace(path: Path, channels: Sequence[dict[str, Any]]) -> Trace:
     return to_trace(read_columns(path, [TIME, *wanted]), guesses_of(channels))[0]
 
 
-_Key = tuple[str, str, float | None, float | None]
+_Key = tuple[str, str, float | None, float | None, tuple[float, float] | None]
 _KEPT_MOST = 128
 _kept: OrderedDict[_Key, Reading] = OrderedDict()
 _lock = Lock()
 
 
-def _remember(key: _Key, reading: Reading) -> Reading:
+def _key(
+    path: Path, channels: Sequence[dict[str, Any]], room_c: float | None, limit_c: float | None,
+    chosen: tuple[float, float] | None,
+) -> _Key:  # fmt: skip
+    return (str(path), json.dumps(channels, sort_keys=True), room_c, limit_c, chosen)
+
+
+def remember_reading(
+    path: Path, channels: Sequence[dict[str, Any]], room_c: float | None, limit_c: float | None, reading: Reading,
+    chosen: tuple[float, float] | None = None,
+) -> Reading:  # fmt: skip
+    """Keep a reading under everything it depends on, so that a log that has just come in is not read back."""
     with _lock:
+        key = _key(path, channels, room_c, limit_c, chosen)
         _kept[key] = reading
         _kept.move_to_end(key)
         while len(_kept) > _KEPT_MOST:
@@ -48,24 +60,20 @@ def _remember(key: _Key, reading: Reading) -> Reading:
     return reading
 
 
-def read_new(
-    path: Path, channels: Sequence[dict[str, Any]], trace: Trace, room_c: float | None, limit_c: float | None
-) -> Reading:
-    """Read a log that has just come in; its stored columns need not be read back for the page."""
-    return _remember(
-        (str(path), json.dumps(channels, sort_keys=True), room_c, limit_c), read_trace(trace, room_c, limit_c)
-    )
-
-
 def reading_of(
-    workshop: Workshop, shop_id: uuid.UUID, trace: TraceFile, room_c: float | None, limit_c: float | None
+    workshop: Workshop, shop_id: uuid.UUID, trace: TraceFile, run: Run, limit_c: float | None, *, repeat: bool = False
 ) -> Reading:
-    """The reading of a stored log."""
+    """The reading of a stored log. A window set by hand belongs to the first log of a run, not to its repeats."""
     path = workshop.files.columns(shop_id, trace.sha256)
-    key = (str(path), json.dumps(trace.channels, sort_keys=True), room_c, limit_c)
+    chosen = None
+    if not repeat and run.window_from_s is not None and run.window_to_s is not None:
+        chosen = (run.window_from_s, run.window_to_s)
     with _lock:
-        found = _kept.get(key)
-    return found or _remember(key, read_trace(load_trace(path, trace.channels), room_c, limit_c))
+        found = _kept.get(_key(path, trace.channels, run.room_c, limit_c, chosen))
+    if found is not None:
+        return found
+    reading = read_trace(load_trace(path, trace.channels), run.room_c, limit_c, chosen)
+    return remember_reading(path, trace.channels, run.room_c, limit_c, reading, chosen)
 
 
 def noise_of(rows: Sequence[NoiseReading]) -> NoiseFigure | None:
@@ -81,7 +89,7 @@ def glance_of(workshop: Workshop, run: Run, trace: TraceFile | None, limit_c: fl
     if figure is not None:
         glance["noise_db"] = round(figure.level_db, 1)
     if trace is not None:
-        reading = reading_of(workshop, run.shop_id, trace, run.room_c, limit_c)
+        reading = reading_of(workshop, run.shop_id, trace, run, limit_c)
         if run.room_c is not None:
             glance["rise_k"] = round(reading.die.mean - run.room_c, 1)
         if reading.throttling.share is not None:

@@ -25,18 +25,23 @@ class BrokenOff(ValueError):  # noqa: N818
     """Fewer bytes arrived than were announced."""
 
 
-@dataclass(frozen=True)
+@dataclass
 class Received:
-    """A file that has wholly arrived but is not kept yet. Its digest is worked out on another core meanwhile."""
+    """A file that has wholly arrived but is not kept yet."""
 
     path: Path
-    digest: Future[str]
     size_bytes: int
+    digest: Future[str] | None = None
+
+    def start_digest(self) -> Future[str]:
+        """Let the digest be worked out on another core; it competes with whatever else wants both."""
+        self.digest = self.digest or _helpers.submit(_digest, self.path)
+        return self.digest
 
     @property
     def sha256(self) -> str:
         """SHA-256 of the bytes, awaited when not ready yet."""
-        return self.digest.result()
+        return self.start_digest().result()
 
 
 @dataclass(frozen=True)
@@ -77,11 +82,12 @@ class FileStore:
                     out.write(chunk)
             if expected is not None and size < expected:
                 raise BrokenOff(f"The upload broke off after {size} of {expected} bytes.")
-            digest = _helpers.submit(_digest, path)
+            received = Received(path, size)
             try:
-                yield Received(path, digest, size)
+                yield received
             finally:
-                wait([digest])
+                if received.digest is not None:
+                    wait([received.digest])
         finally:
             path.unlink(missing_ok=True)
 
@@ -104,12 +110,13 @@ class FileStore:
             wait([prepared.written])
             half.unlink(missing_ok=True)
 
-    def keep(self, shop_id: uuid.UUID, received: Received, prepared: Prepared) -> None:
-        """Keep a received file and its columns; a file of the same bytes that is kept already stays."""
-        prepared.written.result()
+    def keep(self, shop_id: uuid.UUID, received: Received, prepared: Prepared | None = None) -> None:
+        """Keep a received file, and its columns if it has any; a file of the same bytes that is kept already stays."""
         original = self.original(shop_id, received.sha256)
         original.parent.mkdir(parents=True, exist_ok=True)
-        os.replace(prepared.path, self.columns(shop_id, received.sha256))
+        if prepared is not None:
+            prepared.written.result()
+            os.replace(prepared.path, self.columns(shop_id, received.sha256))
         if not original.exists():
             os.link(received.path, original)
 

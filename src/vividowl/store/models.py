@@ -210,6 +210,12 @@ class Run(Base):
     start: Mapped[str] = mapped_column(String(10), default="")
     firmware: Mapped[str] = mapped_column(String(80), default="")
     tuning: Mapped[str] = mapped_column(String(120), default="")
+    fan_blades: Mapped[int | None]
+    result_score: Mapped[float | None]
+    result_duration_s: Mapped[float | None]
+    result_frame_rate: Mapped[float | None]
+    window_from_s: Mapped[float | None]
+    window_to_s: Mapped[float | None]
     glance: Mapped[dict[str, Any]] = mapped_column(default=dict)
     updated_at: Mapped[datetime] = mapped_column(default=now, onupdate=now)
     traces: Mapped[list[TraceFile]] = relationship(
@@ -231,11 +237,20 @@ class Run(Base):
         CheckConstraint("room_c BETWEEN -10 AND 60", name="room_c"),
         CheckConstraint("duration_min > 0", name="duration_min"),
         CheckConstraint("start IN ('', 'cold', 'warm')", name="start"),
-    )
+        CheckConstraint("fan_blades BETWEEN 3 AND 120", name="fan_blades"),
+        CheckConstraint("result_score > 0", name="result_score"),
+        CheckConstraint("result_duration_s > 0", name="result_duration_s"),
+        CheckConstraint("result_frame_rate > 0", name="result_frame_rate"),
+        CheckConstraint("(window_from_s IS NULL) = (window_to_s IS NULL) AND window_from_s < window_to_s",
+                        name="window"),
+    )  # fmt: skip
 
 
 class TraceFile(Base):
-    """An uploaded log: the bytes lie in the file store under their SHA-256, the columns as Parquet beside them."""
+    """An uploaded log: the bytes lie in the file store under their SHA-256, the columns as Parquet beside them.
+
+    The first one kept of a run gives the figures on the page; further ones are repeats of the same recipe.
+    """
 
     __tablename__ = "trace_file"
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
@@ -256,9 +271,44 @@ class TraceFile(Base):
         ForeignKeyConstraint(["shop_id", "run_id"], ["run.shop_id", "run.id"], ondelete="CASCADE"),
         ForeignKeyConstraint(["shop_id", "uploaded_by"], ["member.shop_id", "member.id"]),
         CheckConstraint("sha256 ~ '^[0-9a-f]{64}$'", name="sha256"),
-        Index("uq_trace_file_run_id_kept", "run_id", unique=True, postgresql_where=text("removed_at IS NULL")),
+        Index("ix_trace_file_run_id", "run_id"),
         Index("ix_trace_file_shop_id_sha256", "shop_id", "sha256"),
     )
+
+
+class SoundFile(Base):
+    """An uploaded recording with what was read from it. reference_db: the level the meter showed, for a recording
+    that calibrates the others of its job."""
+
+    __tablename__ = "sound_file"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    run_id: Mapped[uuid.UUID]
+    sha256: Mapped[str] = mapped_column(String(64))
+    file_name: Mapped[str] = mapped_column(String(200))
+    size_bytes: Mapped[int]
+    reading: Mapped[dict[str, Any]]
+    reference_db: Mapped[float | None]
+    created_at: Mapped[datetime] = mapped_column(default=now)
+    uploaded_by: Mapped[uuid.UUID]
+    removed_at: Mapped[datetime | None]
+    __table_args__ = (
+        ForeignKeyConstraint(["shop_id", "run_id"], ["run.shop_id", "run.id"], ondelete="CASCADE"),
+        ForeignKeyConstraint(["shop_id", "uploaded_by"], ["member.shop_id", "member.id"]),
+        CheckConstraint("sha256 ~ '^[0-9a-f]{64}$'", name="sha256"),
+        CheckConstraint("reference_db BETWEEN 0 AND 140", name="reference_db"),
+        Index("ix_sound_file_run_id", "run_id"),
+    )
+
+
+class LogMapping(Base):
+    """Which column is what, as a person set it, for every log with these headers."""
+
+    __tablename__ = "log_mapping"
+    shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"), primary_key=True)
+    signature: Mapped[str] = mapped_column(String(64), primary_key=True)
+    roles: Mapped[dict[str, Any]]
+    updated_at: Mapped[datetime] = mapped_column(default=now, onupdate=now)
 
 
 class NoiseReading(Base):

@@ -8,6 +8,7 @@ from vividowl.service.comparing import Compared
 from vividowl.service.handover import Record
 from vividowl.service.intake import JobView
 from vividowl.service.measure import RunView
+from vividowl.service.sounds import SoundView
 from vividowl.web import schemas as s
 
 
@@ -44,6 +45,11 @@ def reading_out(reading: Any) -> s.ReadingOut:  # noqa: ANN401
         remaining_rise_k=reading.window.remaining_rise_k,
         final_c=reading.window.final_c,
         minutes_needed=reading.window.minutes_needed,
+        chosen=reading.window.chosen,
+        phases=[s.PhaseOut(chip=p.chip.value, from_s=p.from_s, to_s=p.to_s) for p in reading.phases],
+        cool_from_s=reading.cool_down.from_s if reading.cool_down else None,
+        cool_to_s=reading.cool_down.to_s if reading.cool_down else None,
+        network=[s.TermOut.model_validate(t) for t in (reading.response.terms if reading.response else ())],
         throttle_share=reading.throttling.share,
         throttle_spans=[s.SpanOut(from_s=a, to_s=b) for a, b in reading.throttling.spans_s],
         stats={role.value: s.StatisticsOut.model_validate(v) for role, v in reading.stats.items()},
@@ -68,6 +74,22 @@ def run_out(view: RunView) -> s.RunOut:
         ladder=s.LadderOut.model_validate(view.ladder) if view.ladder else None,
         culprit=view.culprit,
         trouble=view.trouble,
+        repeats=[s.RepeatOut.model_validate(r) for r in view.repeats],
+        sounds=[sound_out(x) for x in view.sounds],
+        air=s.AirOut.model_validate(view.air) if view.air else None,
+    )
+
+
+def sound_out(view: SoundView) -> s.SoundOut:
+    """A recording."""
+    own = {n: getattr(view, n) for n in s.SoundOut.model_fields if hasattr(view, n) and n not in ("tones", "bands")}
+    return s.SoundOut(
+        **own,
+        tones=[s.ToneOut.model_validate(t) for t in view.tones],
+        bands=[s.BandOut(centre_hz=f, level_db=level) for f, level in view.bands],
+        fan_rpm=view.fan.rpm if view.fan else None,
+        blade_pass_hz=view.fan.blade_pass_hz if view.fan else None,
+        whines_hz=[t.frequency_hz for t in view.whines],
     )
 
 

@@ -93,7 +93,7 @@ def on_invalid(error: ValidationError) -> Response:
 def on_http(error: HTTPException) -> Response:
     """What Flask itself refuses."""
     if isinstance(error, RequestEntityTooLarge):
-        return _problem(413, "That is larger than allowed: logs up to 200 MB, anything else up to 1 MB.",
+        return _problem(413, "That is larger than allowed: logs and recordings up to 200 MB, anything else up to 1 MB.",
                         reason="too_large", remedy="Log fewer sensors or a longer interval.")  # fmt: skip
     if isinstance(error, RateLimitExceeded):
         return _problem(429, "Too many attempts in a short time.", remedy="Wait a minute and try again.")

@@ -10,17 +10,18 @@ from flask import Response, request, send_file
 from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel, Field
 
-from vividowl.service import measure
+from vividowl.service import logs, measure, recordings
 from vividowl.service.errors import Refused
 from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.idempotency import idempotent
 from vividowl.web.present import run_out
 from vividowl.web.problems import Problem
-from vividowl.web.schemas import MappingIn, NoiseIn, RunIn, RunOut, Side, SpotIn, ViewOut
+from vividowl.web.schemas import MappingIn, NoiseIn, RunIn, RunOut, Side, SpotIn, ViewOut, WindowIn
 
 api = APIBlueprint("runs", __name__, url_prefix="/api/jobs/<uuid:job_id>/runs/<string:side>",
                    abp_responses={401: Problem, 404: Problem, 422: Problem})  # fmt: skip
 LOG_MOST = 200 * 1024 * 1024 + 1  # one more, so that the use case itself can say that it is too large
+SOUND_MOST = 200 * 1024 * 1024 + 1
 
 
 class RunPath(BaseModel):
@@ -33,13 +34,19 @@ class RowPath(RunPath):
 
 
 class KindRowPath(RowPath):
-    what: Literal["log", "noise", "spot"]
+    what: Literal["log", "noise", "spot", "sound"]
 
 
 class LogQuery(BaseModel):
     name: Annotated[str, Field(max_length=200, pattern=r"^[^\x00]*$")] = "log.csv"
     roles: Annotated[str, Field(max_length=20000)] = "{}"
     again: bool = False
+    repeat: bool = False
+
+
+class SoundQuery(BaseModel):
+    name: Annotated[str, Field(max_length=200, pattern=r"^[^\x00]*$")] = "recording.wav"
+    reference_db: float | None = None
 
 
 class ChartQuery(BaseModel):
@@ -80,10 +87,10 @@ def _roles(text: str) -> dict[str, str | None]:
 @takes_body(LOG_MOST)
 def upload_log(path: RunPath, query: LogQuery) -> tuple[RunOut, int]:
     """Upload a sensor log: the raw bytes are the body."""
-    view = measure.receive_log(
+    view = logs.receive_log(
         workshop(), actor(), path.job_id, path.side, request.stream,  # type: ignore[arg-type]
         expected=request.content_length, file_name=query.name or "log.csv", mapping=_roles(query.roles),
-        again=query.again,
+        again=query.again, repeat=query.repeat,
     )  # fmt: skip
     return run_out(view), 201
 
@@ -92,14 +99,33 @@ def upload_log(path: RunPath, query: LogQuery) -> tuple[RunOut, int]:
 @access("member")
 def map_log(path: RunPath, body: MappingIn) -> RunOut:
     """Correct which column is what."""
-    return run_out(measure.map_log(workshop(), actor(), path.job_id, path.side, body.roles))
+    return run_out(logs.map_log(workshop(), actor(), path.job_id, path.side, body.roles))
+
+
+@api.put("/window", responses={200: RunOut}, operation_id="chooseWindow")
+@access("member")
+def choose_window(path: RunPath, body: WindowIn) -> RunOut:
+    """Take the figures from another window; null for both goes back to the one found."""
+    return run_out(logs.choose_window(workshop(), actor(), path.job_id, path.side, body.from_s, body.to_s))
+
+
+@api.post("/sound", responses={201: RunOut, 413: Problem}, operation_id="uploadSound")
+@access("member")
+@takes_body(SOUND_MOST)
+def upload_sound(path: RunPath, query: SoundQuery) -> tuple[RunOut, int]:
+    """Upload a recording: the raw bytes are the body. reference_db makes it the calibration of the job."""
+    view = recordings.receive_sound(
+        workshop(), actor(), path.job_id, path.side, request.stream,  # type: ignore[arg-type]
+        expected=request.content_length, file_name=query.name or "recording.wav", reference_db=query.reference_db,
+    )  # fmt: skip
+    return run_out(view), 201
 
 
 @api.get("/log/file", operation_id="getLogFile", responses={200: {"content": {"application/octet-stream": {}}}})
 @access("member")
 def log_file(path: RunPath) -> Response:
     """The uploaded bytes, as they came."""
-    file, name = measure.original_file(workshop(), actor(), path.job_id, path.side)
+    file, name = logs.original_file(workshop(), actor(), path.job_id, path.side)
     return send_file(file, mimetype="application/octet-stream", as_attachment=True, download_name=name)
 
 
@@ -107,7 +133,7 @@ def log_file(path: RunPath) -> Response:
 @access("member")
 def chart(path: RunPath, query: ChartQuery) -> ViewOut:
     """A channel, down-sampled so that its extremes stay."""
-    view, words, unit = measure.chart_view(
+    view, words, unit = logs.chart_view(
         workshop(), actor(), path.job_id, path.side, channel=query.channel, points=query.points,
         from_s=query.from_s, to_s=query.to_s,
     )  # fmt: skip

@@ -185,6 +185,15 @@ class RunIn(In):
     start: Literal["", "cold", "warm"] = ""
     firmware: Short = ""
     tuning: Annotated[str, StringConstraints(max_length=120, pattern=_NO_NUL, strip_whitespace=True)] = ""
+    fan_blades: Annotated[int, Field(ge=0, le=10_000)] | None = None
+    result_score: Number | None = None
+    result_duration_s: Number | None = None
+    result_frame_rate: Number | None = None
+
+
+class WindowIn(In):
+    from_s: Number | None
+    to_s: Number | None
 
 
 class NoiseIn(In):
@@ -260,6 +269,19 @@ class SpanOut(Out):
     to_s: float
 
 
+class PhaseOut(Out):
+    chip: str
+    from_s: float
+    to_s: float
+
+
+class TermOut(Out):
+    resistance: float
+    tau_s: float
+    resistance_u: float
+    tau_u_s: float
+
+
 class ReadingOut(Out):
     die_role: str
     onset_s: float
@@ -272,8 +294,13 @@ class ReadingOut(Out):
     remaining_rise_k: float | None
     final_c: float | None
     minutes_needed: float | None
+    chosen: bool
+    phases: list[PhaseOut]
+    cool_from_s: float | None
+    cool_to_s: float | None
     throttle_share: float | None
     throttle_spans: list[SpanOut]
+    network: list[TermOut]
     stats: dict[str, StatisticsOut]
     power_w: StatisticsOut | None
 
@@ -290,6 +317,49 @@ class LadderOut(Out):
     die_c: float
     power: float | None
     rungs: list[RungOut]
+
+
+class RepeatOut(Out):
+    id: uuid.UUID
+    file_name: str
+    die_c: float
+    power: float | None
+    settled: bool
+
+
+class ToneOut(Out):
+    frequency_hz: float
+    prominence_db: float
+    prominent: bool
+
+
+class BandOut(Out):
+    centre_hz: float
+    level_db: float
+
+
+class SoundOut(Out):
+    id: uuid.UUID
+    file_name: str
+    duration_s: float
+    reference_db: float | None
+    calibrated: bool
+    laeq_db: float | None
+    lafmax_db: float | None
+    l10_db: float | None
+    l90_db: float | None
+    tones: list[ToneOut]
+    bands: list[BandOut]
+    fan_rpm: float | None
+    blade_pass_hz: float | None
+    whines_hz: list[float]
+    faults: list[str]
+
+
+class AirOut(Out):
+    exhaust_rise_k: float
+    power: float
+    flow: float
 
 
 class RunOut(Out):
@@ -314,6 +384,13 @@ class RunOut(Out):
     ladder: LadderOut | None
     culprit: str | None
     trouble: str | None
+    fan_blades: int | None
+    result_score: float | None
+    result_duration_s: float | None
+    result_frame_rate: float | None
+    repeats: list[RepeatOut]
+    sounds: list[SoundOut]
+    air: AirOut | None
 
 
 class ViewOut(Out):

@@ -297,6 +297,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/runs/{side}/sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Upload a recording: the raw bytes are the body. reference_db makes it the calibration of the job. */
+        post: operations["uploadSound"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/runs/{side}/spot": {
         parameters: {
             query?: never;
@@ -308,6 +325,23 @@ export interface paths {
         put?: never;
         /** Note a spot reading. */
         post: operations["addSpot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/runs/{side}/window": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Take the figures from another window; null for both goes back to the one found. */
+        put: operations["chooseWindow"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -445,6 +479,22 @@ export interface components {
             rule: string;
             /** Words */
             words: string;
+        };
+        /** AirOut */
+        AirOut: {
+            /** Exhaust Rise K */
+            exhaust_rise_k: number;
+            /** Flow */
+            flow: number;
+            /** Power */
+            power: number;
+        };
+        /** BandOut */
+        BandOut: {
+            /** Centre Hz */
+            centre_hz: number;
+            /** Level Db */
+            level_db: number;
         };
         /** ChannelOut */
         ChannelOut: {
@@ -969,6 +1019,15 @@ export interface components {
             /** Shop Name */
             shop_name: string;
         };
+        /** PhaseOut */
+        PhaseOut: {
+            /** Chip */
+            chip: string;
+            /** From S */
+            from_s: number;
+            /** To S */
+            to_s: number;
+        };
         /**
          * Problem
          * @description Problem details. reason is a short word that programs can tell apart; headers are columns of a refused log.
@@ -1010,6 +1069,12 @@ export interface components {
         ReadingOut: {
             /** Boost End S */
             boost_end_s: number;
+            /** Chosen */
+            chosen: boolean;
+            /** Cool From S */
+            cool_from_s: number | null;
+            /** Cool To S */
+            cool_to_s: number | null;
             /** Die Role */
             die_role: string;
             /** End S */
@@ -1022,8 +1087,12 @@ export interface components {
             load_seen: boolean;
             /** Minutes Needed */
             minutes_needed: number | null;
+            /** Network */
+            network: components["schemas"]["TermOut"][];
             /** Onset S */
             onset_s: number;
+            /** Phases */
+            phases: components["schemas"]["PhaseOut"][];
             power_w: components["schemas"]["StatisticsOut"] | null;
             /** Remaining Rise K */
             remaining_rise_k: number | null;
@@ -1058,10 +1127,28 @@ export interface components {
             shop_name: string;
             verdict: components["schemas"]["VerdictOut"] | null;
         };
+        /** RepeatOut */
+        RepeatOut: {
+            /** Die C */
+            die_c: number;
+            /** File Name */
+            file_name: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Power */
+            power: number | null;
+            /** Settled */
+            settled: boolean;
+        };
         /** RunIn */
         RunIn: {
             /** Duration Min */
             duration_min?: number | null;
+            /** Fan Blades */
+            fan_blades?: number | null;
             /**
              * Fan Setting
              * @default
@@ -1087,6 +1174,12 @@ export interface components {
              * @default
              */
             power_profile: string;
+            /** Result Duration S */
+            result_duration_s?: number | null;
+            /** Result Frame Rate */
+            result_frame_rate?: number | null;
+            /** Result Score */
+            result_score?: number | null;
             /** Room C */
             room_c?: number | null;
             /**
@@ -1105,10 +1198,13 @@ export interface components {
         };
         /** RunOut */
         RunOut: {
+            air: components["schemas"]["AirOut"] | null;
             /** Culprit */
             culprit: string | null;
             /** Duration Min */
             duration_min: number | null;
+            /** Fan Blades */
+            fan_blades: number | null;
             /** Fan Setting */
             fan_setting: string;
             /** Findings */
@@ -1128,10 +1224,20 @@ export interface components {
             /** Prefilled */
             prefilled: boolean;
             reading: components["schemas"]["ReadingOut"] | null;
+            /** Repeats */
+            repeats: components["schemas"]["RepeatOut"][];
+            /** Result Duration S */
+            result_duration_s: number | null;
+            /** Result Frame Rate */
+            result_frame_rate: number | null;
+            /** Result Score */
+            result_score: number | null;
             /** Room C */
             room_c: number | null;
             /** Side */
             side: string;
+            /** Sounds */
+            sounds: components["schemas"]["SoundOut"][];
             /** Spots */
             spots: components["schemas"]["SpotOut"][];
             /** Start */
@@ -1185,6 +1291,42 @@ export interface components {
             /** Password */
             password: string;
         };
+        /** SoundOut */
+        SoundOut: {
+            /** Bands */
+            bands: components["schemas"]["BandOut"][];
+            /** Blade Pass Hz */
+            blade_pass_hz: number | null;
+            /** Calibrated */
+            calibrated: boolean;
+            /** Duration S */
+            duration_s: number;
+            /** Fan Rpm */
+            fan_rpm: number | null;
+            /** Faults */
+            faults: string[];
+            /** File Name */
+            file_name: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** L10 Db */
+            l10_db: number | null;
+            /** L90 Db */
+            l90_db: number | null;
+            /** Laeq Db */
+            laeq_db: number | null;
+            /** Lafmax Db */
+            lafmax_db: number | null;
+            /** Reference Db */
+            reference_db: number | null;
+            /** Tones */
+            tones: components["schemas"]["ToneOut"][];
+            /** Whines Hz */
+            whines_hz: number[];
+        };
         /** SpanOut */
         SpanOut: {
             /** From S */
@@ -1236,6 +1378,26 @@ export interface components {
         SuggestionsOut: {
             /** Suggestions */
             suggestions: string[];
+        };
+        /** TermOut */
+        TermOut: {
+            /** Resistance */
+            resistance: number;
+            /** Resistance U */
+            resistance_u: number;
+            /** Tau S */
+            tau_s: number;
+            /** Tau U S */
+            tau_u_s: number;
+        };
+        /** ToneOut */
+        ToneOut: {
+            /** Frequency Hz */
+            frequency_hz: number;
+            /** Prominence Db */
+            prominence_db: number;
+            /** Prominent */
+            prominent: boolean;
         };
         /** TraceOut */
         TraceOut: {
@@ -1301,6 +1463,13 @@ export interface components {
             values: number[];
             /** Words */
             words: string;
+        };
+        /** WindowIn */
+        WindowIn: {
+            /** From S */
+            from_s: number | null;
+            /** To S */
+            to_s: number | null;
         };
     };
     responses: never;
@@ -2318,6 +2487,7 @@ export interface operations {
                 name?: string;
                 roles?: string;
                 again?: boolean;
+                repeat?: boolean;
             };
             header?: never;
             path: {
@@ -2533,6 +2703,68 @@ export interface operations {
             };
         };
     };
+    uploadSound: {
+        parameters: {
+            query?: {
+                name?: string;
+                reference_db?: number | null;
+            };
+            header?: never;
+            path: {
+                job_id: string;
+                side: "before" | "after";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     addSpot: {
         parameters: {
             query?: never;
@@ -2587,6 +2819,60 @@ export interface operations {
             };
         };
     };
+    chooseWindow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+                side: "before" | "after";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WindowIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     removeReading: {
         parameters: {
             query?: never;
@@ -2595,7 +2881,7 @@ export interface operations {
                 job_id: string;
                 side: "before" | "after";
                 row_id: string;
-                what: "log" | "noise" | "spot";
+                what: "log" | "noise" | "spot" | "sound";
             };
             cookie?: never;
         };
@@ -2647,7 +2933,7 @@ export interface operations {
                 job_id: string;
                 side: "before" | "after";
                 row_id: string;
-                what: "log" | "noise" | "spot";
+                what: "log" | "noise" | "spot" | "sound";
             };
             cookie?: never;
         };

@@ -1,0 +1,63 @@
+"""Recordings taken in: bytes and levels, all or nothing."""
+
+from __future__ import annotations
+
+import uuid
+from dataclasses import asdict
+from typing import BinaryIO
+
+from vividowl.core.errors import CoreError
+from vividowl.core.noise import require_level_db
+from vividowl.core.sound import SoundReading, read_sound
+from vividowl.formats.errors import FormatError
+from vividowl.formats.sound_file import BYTES_MOST, read_sound_file
+from vividowl.service.errors import Refused
+from vividowl.service.logs import size_refusals
+from vividowl.service.measure import RunView, finish, run_for_writing
+from vividowl.service.sounds import kept_sounds
+from vividowl.service.workshop import Actor, Workshop, open_job
+from vividowl.store.files import Received
+from vividowl.store.models import SoundFile
+
+RECORDINGS_MOST = 12
+
+
+def read_recording(received: Received, file_name: str) -> SoundReading:
+    """Read a recording that has arrived."""
+    try:
+        sound = read_sound_file(received.path, file_name)
+        return read_sound(sound.channels, sound.rate_hz)
+    except (FormatError, CoreError) as error:
+        raise Refused("invalid", str(error), field="sound", remedy=error.remedy, reason="not_sound") from error
+
+
+def receive_sound(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, stream: BinaryIO, *, expected: int | None,
+    file_name: str, reference_db: float | None,
+) -> RunView:  # fmt: skip
+    """Take a recording in: bytes and levels, all or nothing."""
+    if reference_db is not None:
+        require_level_db(reference_db, "reference_db")
+    remedy = "Cut it to the loaded part; ten seconds are enough."
+    with size_refusals(file_name, "sound", remedy), workshop.files.receive(stream, expected, BYTES_MOST) as received:
+        with workshop.scope(actor) as scope:
+            open_job(scope, job_id)
+        received.start_digest()
+        reading = read_recording(received, file_name)
+        if reference_db is not None and reading.laeq_db is None:
+            raise Refused("invalid", f"{file_name}: the reference recording is silent.", field="sound",
+                          remedy="Record the reference again.", reason="not_sound")  # fmt: skip
+        with workshop.scope(actor) as scope:
+            job = open_job(scope, job_id)
+            run = run_for_writing(scope, job, side)
+            if len(kept_sounds(scope, run)) >= RECORDINGS_MOST:
+                raise Refused("conflict", f"This run has {RECORDINGS_MOST} recordings already.", field="sound",
+                              remedy="Take one off first.")  # fmt: skip
+            scope.add(
+                SoundFile(
+                    run_id=run.id, sha256=received.sha256, file_name=file_name[:200], size_bytes=received.size_bytes,
+                    reading=asdict(reading), reference_db=reference_db, uploaded_by=actor.member_id,
+                )
+            )  # fmt: skip
+            workshop.files.keep(actor.shop_id, received)
+            return finish(workshop, scope, job, run)

@@ -1,0 +1,85 @@
+"""What the recordings of a run say, calibrated by a reference recording of the job."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from typing import Any
+
+from vividowl.core.noise import energy_mean
+from vividowl.core.sound import FanSpeed, Tone, fan_speed, whines
+from vividowl.store.models import Job, Run, SoundFile
+from vividowl.store.scope import Scope
+
+
+@dataclass(frozen=True)
+class SoundView:
+    """A recording with what it says. Levels are over 20 µPa when calibrated, else over full scale."""
+
+    id: uuid.UUID
+    file_name: str
+    duration_s: float
+    reference_db: float | None
+    calibrated: bool
+    laeq_db: float | None
+    lafmax_db: float | None
+    l10_db: float | None
+    l90_db: float | None
+    tones: tuple[Tone, ...]
+    bands: tuple[tuple[float, float], ...]
+    levels_db: tuple[float, ...]
+    fan: FanSpeed | None
+    whines: tuple[Tone, ...]
+    faults: tuple[str, ...]
+
+
+def kept_sounds(scope: Scope, run: Run | None) -> Sequence[SoundFile]:
+    """Recordings of a run that were not taken off, in order."""
+    if run is None:
+        return []
+    query = scope.select(SoundFile).where(SoundFile.run_id == run.id, SoundFile.removed_at.is_(None))
+    return scope.session.scalars(query.order_by(SoundFile.created_at)).all()
+
+
+def full_scale_of(scope: Scope, job_id: uuid.UUID) -> float | None:
+    """Level of a mean square of 1 by the job's latest reference recording, None without one."""
+    query = (
+        scope.select(SoundFile)
+        .join(Run, Run.id == SoundFile.run_id)
+        .where(Run.job_id == job_id, SoundFile.removed_at.is_(None), SoundFile.reference_db.is_not(None))
+        .order_by(SoundFile.created_at.desc())
+    )
+    found = scope.session.scalars(query).first()
+    if found is None or found.reference_db is None or found.reading["laeq_db"] is None:
+        return None
+    return float(found.reference_db - found.reading["laeq_db"])
+
+
+def sound_views(scope: Scope, job: Job, run: Run | None, blades: int | None) -> tuple[SoundView, ...]:
+    """The recordings of a run as the page shows them."""
+    scale = full_scale_of(scope, job.id)
+    return tuple(_view(row, scale, blades) for row in kept_sounds(scope, run))
+
+
+def _view(row: SoundFile, scale: float | None, blades: int | None) -> SoundView:
+    r: Mapping[str, Any] = row.reading
+    tones = tuple(Tone(**t) for t in r["tones"])
+    fan = fan_speed(tones, blades) if blades is not None else None
+
+    def level(name: str) -> float | None:
+        return None if r[name] is None else float(r[name] + (scale or 0.0))
+
+    return SoundView(
+        row.id, row.file_name, r["duration_s"], row.reference_db, scale is not None, level("laeq_db"),
+        level("lafmax_db"), level("l10_db"), level("l90_db"), tones,
+        tuple((b["centre_hz"], b["level_db"] + (scale or 0.0)) for b in r["bands"]),
+        tuple(v + (scale or 0.0) for v in r["levels_db"]), fan, whines(tones, fan), tuple(r["faults"]),
+    )  # fmt: skip
+
+
+def recorded_level(rows: Sequence[SoundFile]) -> float | None:
+    """Energy mean of a run's recordings over full scale, None without one: only its change is firm."""
+    levels = [r.reading["laeq_db"] for r in rows if r.reference_db is None and r.reading["laeq_db"] is not None]
+    # Levels below full scale are brought into the range of a meter for the mean and back again.
+    return energy_mean([level + 120.0 for level in levels]) - 120.0 if levels else None

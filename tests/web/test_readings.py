@@ -1,0 +1,239 @@
+"""Repeats, recordings, a window set by hand, remembered columns, results, and what a response is judged against."""
+
+import numpy as np
+import pytest
+from tests.logs import COOL, HOT, log_bytes, rows
+from tests.sounds import RATE, hiss, wav
+
+from vividowl.core.simulator import Device
+
+LONG = log_bytes(HOT, seed=1, load_s=900)
+FAN_HZ = 31 * 3000 / 60
+
+
+@pytest.fixture
+def job(ada):
+    """A job whose Before has conditions and a log."""
+    made = ada.new_job()["id"]
+    ada.save_run(made, "before")
+    ada.upload(made, "before", LONG)
+    return made
+
+
+def record(ada, job, samples, *, side="before", query="", status=201, name="fan.wav"):
+    data = samples if isinstance(samples, bytes) else wav(samples)
+    return ada.call("POST", f"/api/jobs/{job}/runs/{side}/sound?name={name}{query}", data=data, status=status)
+
+
+# --- repeats ---------------------------------------------------------------------------------------------------
+
+
+def test_repeats_stand_beside_the_log_and_carry_the_scatter_of_the_verdict(ada):
+    job = ada.served_job()
+    alone = ada.call("GET", f"/api/jobs/{job}/verdict")
+    for side, device, room in (("before", HOT, 24.0), ("after", COOL, 25.5)):
+        for seed in (11, 12):
+            run = ada.upload(job, side, log_bytes(device, seed=seed, room_c=room), query="&repeat=true",
+                             name=f"again-{seed}.csv")  # fmt: skip
+        assert [r["file_name"] for r in run["repeats"]] == ["again-11.csv", "again-12.csv"]
+        assert run["trace"]["file_name"] == "log.csv"
+    pooled = ada.call("GET", f"/api/jobs/{job}/verdict")
+    assert pooled["verdict"] == "improved"
+
+    def rise(verdict):
+        return next(e for e in verdict["effects"] if e["quantity"] == "resistance")
+
+    # The simulated repeats scatter far less than the kelvin that is assumed without repeats.
+    assert rise(pooled)["u95"] < rise(alone)["u95"]
+
+
+def test_a_repeat_needs_a_log_and_becomes_the_log_when_that_is_taken_off(ada, job):
+    empty = ada.new_job()["id"]
+    refused = ada.upload(empty, "before", LONG, query="&repeat=true&again=true", status=409)
+    assert "no log yet" in refused["detail"]
+    run = ada.upload(job, "before", log_bytes(HOT, seed=5), query="&repeat=true", name="second.csv")
+    run = ada.call("DELETE", f"/api/jobs/{job}/runs/before/log/{run['trace']['id']}")
+    assert (run["trace"]["file_name"], run["repeats"]) == ("second.csv", [])
+
+
+def test_repeats_have_a_limit(ada, job, monkeypatch):
+    monkeypatch.setattr("vividowl.service.logs.REPEATS_MOST", 1)
+    ada.upload(job, "before", log_bytes(HOT, seed=5), query="&repeat=true")
+    refused = ada.upload(job, "before", log_bytes(HOT, seed=6), query="&repeat=true", status=409)
+    assert "has 1 repeats, at most 1" in refused["detail"]
+
+
+# --- recordings ------------------------------------------------------------------------------------------------
+
+
+def test_a_recording_gives_levels_tones_and_with_blades_the_fan_speed(ada, job):
+    run = record(ada, job, hiss(tone_hz=FAN_HZ))
+    sound = run["sounds"][0]
+    assert (sound["file_name"], sound["calibrated"], sound["fan_rpm"]) == ("fan.wav", False, None)
+    assert sound["duration_s"] == pytest.approx(5.0)
+    assert sound["laeq_db"] < 0  # over full scale, because nothing calibrates it
+    assert sound["tones"][0]["frequency_hz"] == pytest.approx(FAN_HZ, abs=2)
+    assert {b["centre_hz"] for b in sound["bands"]} >= {100.0, 1000.0, 10000.0}
+    ada.save_run(job, "before", fan_blades=31)
+    run = ada.call("GET", f"/api/jobs/{job}/runs/before")
+    assert run["sounds"][0]["fan_rpm"] == pytest.approx(3000, abs=15)
+
+
+def test_a_reference_calibrates_every_recording_of_the_job(ada, job):
+    t = np.arange(RATE * 5) / RATE
+    tone = 0.1 * np.sin(2 * np.pi * 1000 * t)
+    record(ada, job, hiss(0.02))
+    raw = ada.call("GET", f"/api/jobs/{job}/runs/before")["sounds"][0]["laeq_db"]
+    run = record(ada, job, tone, query="&reference_db=94", name="reference.wav")
+    by_name = {s["file_name"]: s for s in run["sounds"]}
+    assert by_name["reference.wav"]["laeq_db"] == pytest.approx(94.0, abs=0.01)
+    # A sine of 0.1 has −23.01 dB over full scale, so 117.01 dB lie between full scale and the level.
+    assert by_name["fan.wav"]["laeq_db"] == pytest.approx(raw + 117.01, abs=0.05)
+    assert by_name["fan.wav"]["calibrated"]
+    reference = by_name["reference.wav"]["id"]
+    run = ada.call("DELETE", f"/api/jobs/{job}/runs/before/sound/{reference}")
+    assert not run["sounds"][0]["calibrated"]
+    assert ada.call("POST", f"/api/jobs/{job}/runs/before/sound/{reference}/restore")["sounds"][0]["calibrated"]
+
+
+def test_phone_recordings_of_both_sides_give_a_firm_difference(ada):
+    job = ada.served_job()
+    record(ada, job, hiss(0.02, seed=1))
+    record(ada, job, hiss(0.01, seed=2), side="after")
+    effect = next(
+        e for e in ada.call("GET", f"/api/jobs/{job}/verdict")["effects"] if e["quantity"] == "recorded_level"
+    )
+    assert effect["difference"] == pytest.approx(-6.02, abs=0.1)
+    assert (effect["unit"], effect["before"] < 0) == ("dB", True)
+
+
+def test_faults_of_a_recording_are_named_and_the_rest_still_read(ada, job):
+    found = record(ada, job, np.column_stack([hiss(), np.zeros(RATE * 5)]), name="half.wav")["sounds"][-1]
+    assert any("side" in f or "channel" in f for f in found["faults"])
+    assert found["laeq_db"] is not None
+    found = record(ada, job, np.clip(hiss(1.0), -0.99997, 0.99997), name="loud.wav")["sounds"][-1]
+    assert any("clipped" in f for f in found["faults"])
+    found = record(ada, job, np.zeros(RATE * 5), name="mute.wav")["sounds"][-1]
+    assert any("silent" in f for f in found["faults"])
+    assert (found["laeq_db"], found["fan_rpm"]) == (None, None)
+
+
+@pytest.mark.parametrize(
+    ("data", "query", "says"),
+    [
+        (b"", "", "empty"),
+        (b"Time,Temp\n1,2\n", "", "cannot be read as a recording"),
+        (wav(hiss())[:30], "", "odd.wav"),
+        (wav(np.zeros(RATE)), "&reference_db=94", "reference recording is silent"),
+        (wav(hiss()), "&reference_db=500", "allowed are 0 to 140 dB"),
+    ],
+    ids=["empty", "text", "cut off", "silent reference", "loud reference"],
+)
+def test_what_is_no_recording_is_refused_and_nothing_kept(ada, job, workshop, data, query, says):
+    before = sum(1 for p in workshop.files.root.rglob("*") if p.is_file())
+    found = record(ada, job, data, query=query, status=422, name="odd.wav")
+    assert says in found["detail"]
+    assert found["remedy"]
+    assert ada.call("GET", f"/api/jobs/{job}/runs/before")["sounds"] == []
+    assert sum(1 for p in workshop.files.root.rglob("*") if p.is_file()) == before
+
+
+# --- remembered columns ----------------------------------------------------------------------------------------
+
+
+def strange(seed, load_s=300):
+    """A log of a logger that names nothing."""
+    lines = ["Time [s],S1,S2"] + [f"{r['s']},{r['temp']:.1f},{r['fan']:.0f}" for r in rows(seed=seed, load_s=load_s)]
+    return "\n".join(lines).encode()
+
+
+def test_the_same_logger_is_never_mapped_twice(ada):
+    first, second = ada.new_job()["id"], ada.new_job()["id"]
+    assert ada.upload(first, "before", strange(1), status=422)["reason"] == "no_temperature"
+    ada.upload(first, "before", strange(1), query='&roles={"S1":"cpu_temperature","S2":"fan_speed"}')
+    run = ada.upload(second, "before", strange(2))
+    roles = {c["header"]: c["role"] for c in run["trace"]["channels"]}
+    assert roles == {"Time [s]": None, "S1": "cpu_temperature", "S2": "fan_speed"}
+    assert any("set for this logger before" in n for n in run["trace"]["notices"])
+
+
+def test_a_corrected_column_is_remembered_too(ada, job):
+    path = f"/api/jobs/{job}/runs/before/log/mapping"
+    ada.call("PUT", path, {"roles": {"Fan [RPM]": None}})
+    other = ada.new_job()["id"]
+    run = ada.upload(other, "before", log_bytes(HOT, seed=3))
+    assert next(c for c in run["trace"]["channels"] if c["header"] == "Fan [RPM]")["role"] is None
+
+
+# --- window ----------------------------------------------------------------------------------------------------
+
+
+def test_the_figures_follow_a_window_set_by_hand_and_go_back(ada, job):
+    base = f"/api/jobs/{job}/runs/before"
+    found = ada.call("GET", base)["reading"]
+    assert not found["chosen"]
+    moved = ada.call("PUT", f"{base}/window", {"from_s": 60, "to_s": 120})["reading"]
+    assert (moved["from_s"], moved["to_s"], moved["chosen"]) == (60, 120, True)
+    assert moved["stats"] != found["stats"]
+    back = ada.call("PUT", f"{base}/window", {"from_s": None, "to_s": None})["reading"]
+    assert (back["from_s"], back["chosen"]) == (found["from_s"], False)
+
+
+@pytest.mark.parametrize(
+    ("window", "says"),
+    [
+        ({"from_s": 60, "to_s": None}, "both its ends"),
+        ({"from_s": 120, "to_s": 60}, ""),
+        ({"from_s": -5000, "to_s": -4000}, ""),
+    ],
+)
+def test_a_window_that_cannot_be_is_refused_and_the_old_one_stays(ada, job, window, says):
+    base = f"/api/jobs/{job}/runs/before"
+    found = ada.problem("PUT", f"{base}/window", window, status=422)
+    assert says in found["detail"]
+    assert found["remedy"]
+    assert not ada.call("GET", base)["reading"]["chosen"]
+
+
+# --- air, results, reference -----------------------------------------------------------------------------------
+
+
+def test_the_exhaust_gives_the_air_flow(ada, job):
+    run = ada.call("POST", f"/api/jobs/{job}/runs/before/spot", {"spot": "exhaust", "reading_c": 44}, status=201)
+    assert run["air"]["exhaust_rise_k"] == pytest.approx(20)
+    # Handbook section 4: 100 W at a 20 K rise needs 4.2 L/s; flow goes with the power.
+    assert run["air"]["flow"] * 1000 == pytest.approx(4.2 * run["air"]["power"] / 100, rel=0.02)
+
+
+def test_results_of_a_benchmark_are_compared_with_the_right_sign(ada):
+    job = ada.served_job()
+    # Handbook section 3, worked examples, common practice: 19:21 to 17:22 and 10,748 to 11,116 points.
+    ada.save_run(job, "before", result_score=10748, result_duration_s=1161)
+    ada.save_run(job, "after", room_c=25.5, result_score=11116, result_duration_s=1042)
+    effects = {e["quantity"]: e for e in ada.call("GET", f"/api/jobs/{job}/verdict")["effects"]}
+    assert effects["score"]["difference"] == 368
+    assert effects["duration"]["difference"] == -119
+
+
+def test_blades_and_results_have_limits(ada, job):
+    version = ada.call("GET", f"/api/jobs/{job}/runs/before")["version"]
+    for field, value in (("fan_blades", 1), ("result_score", 0), ("result_frame_rate", -3)):
+        body = {"version": version, field: value}
+        found = ada.problem("PUT", f"/api/jobs/{job}/runs/before", body, status=422)
+        assert found["errors"][0]["field"] == field
+
+
+def test_a_response_is_judged_by_the_own_last_visit_then_the_model_then_the_class(ada):
+    def told(customer, seed):
+        job = ada.new_job(customer_name=customer)["id"]
+        ada.save_run(job, "before")
+        run = ada.upload(job, "before", log_bytes(Device(interface=0.9), seed=seed, load_s=900))
+        return " ".join(run["findings"])
+
+    assert "class" in told("First", 31)
+    served = ada.new_job(customer_name="Regular")["id"]
+    for side, device in (("before", HOT), ("after", COOL)):
+        ada.save_run(served, side)
+        ada.upload(served, side, log_bytes(device, seed=21, load_s=900))
+    assert "own last visit" in told("Regular", 32)
+    assert "same model" in told("Stranger", 33)
