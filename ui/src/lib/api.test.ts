@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { checkLog, client, LOG_MOST_BYTES, Problem, take } from './api';
+import { checkSize, client, FILE_MOST_BYTES, Problem, take } from './api';
 
 afterEach(() => vi.unstubAllGlobals());
 
@@ -52,8 +52,11 @@ describe('calls', () => {
 
 describe('a log before it is sent', () => {
   it('is refused by its size, with the size in words', () => {
-    const file = { name: 'long.csv', size: LOG_MOST_BYTES + 2 ** 20 } as File;
-    expect(checkLog(file)?.body.detail).toBe('long.csv has 201 MB; logs up to 200 MB are read.');
-    expect(checkLog({ ...file, size: 5 } as File)).toBeNull();
+    const file = { name: 'long.csv', size: FILE_MOST_BYTES + 2 ** 20 } as File;
+    expect(checkSize(file, 'Cut it.')?.body).toMatchObject({
+      detail: 'long.csv has 201 MB; files up to 200 MB are read.',
+      remedy: 'Cut it.',
+    });
+    expect(checkSize({ ...file, size: 5 } as File, '')).toBeNull();
   });
 });

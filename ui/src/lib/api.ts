@@ -88,15 +88,15 @@ function asProblem(error: unknown): ProblemBody {
   return { ...UNREACHABLE, detail: 'The server answered in an unknown way.', reason: 'unknown' };
 }
 
-export const LOG_MOST_BYTES = 200 * 1024 * 1024;
+export const FILE_MOST_BYTES = 200 * 1024 * 1024;
 
 /** What can be told wrong about a file before it is sent. */
-export function checkLog(file: File): Problem | null {
-  if (file.size <= LOG_MOST_BYTES) return null;
+export function checkSize(file: File, remedy: string): Problem | null {
+  if (file.size <= FILE_MOST_BYTES) return null;
   return new Problem({
     ...UNREACHABLE,
-    detail: `${file.name} has ${Math.round(file.size / 2 ** 20)} MB; logs up to 200 MB are read.`,
-    remedy: 'Log fewer sensors or a longer interval, or cut the file.',
+    detail: `${file.name} has ${Math.round(file.size / 2 ** 20)} MB; files up to 200 MB are read.`,
+    remedy,
     reason: 'too_large',
   });
 }
@@ -106,22 +106,45 @@ export interface Upload {
   cancel: () => void;
 }
 
+export interface LogOptions {
+  roles?: Record<string, string | null>;
+  again?: boolean;
+  repeat?: boolean;
+}
+
 /** Send a log's bytes; progress runs from 0 to 1 and then stays while the server reads. */
 export function uploadLog(
   jobId: string,
   side: SideName,
   file: File,
-  options: { roles?: Record<string, string | null>; again?: boolean; progress: (share: number) => void },
+  options: LogOptions & { progress: (share: number) => void },
 ): Upload {
-  const request = new XMLHttpRequest();
   const query = new URLSearchParams({ name: file.name, roles: JSON.stringify(options.roles ?? {}) });
   if (options.again) query.set('again', 'true');
+  if (options.repeat) query.set('repeat', 'true');
+  return send(`/api/jobs/${jobId}/runs/${side}/log?${query}`, file, options.progress);
+}
+
+/** Send a recording's bytes; a reference level makes it the calibration of the job. */
+export function uploadSound(
+  jobId: string,
+  side: SideName,
+  file: File,
+  options: { referenceDb: number | null; progress: (share: number) => void },
+): Upload {
+  const query = new URLSearchParams({ name: file.name });
+  if (options.referenceDb !== null) query.set('reference_db', String(options.referenceDb));
+  return send(`/api/jobs/${jobId}/runs/${side}/sound?${query}`, file, options.progress);
+}
+
+function send(url: string, file: File, progress: (share: number) => void): Upload {
+  const request = new XMLHttpRequest();
   const done = new Promise<Run>((resolve, reject) => {
-    request.open('POST', `/api/jobs/${jobId}/runs/${side}/log?${query}`);
+    request.open('POST', url);
     request.setRequestHeader('X-CSRFToken', csrfToken);
     request.setRequestHeader('Content-Type', 'application/octet-stream');
-    request.upload.onprogress = (e) => options.progress(e.lengthComputable ? e.loaded / e.total : 0);
-    request.upload.onload = () => options.progress(1);
+    request.upload.onprogress = (e) => progress(e.lengthComputable ? e.loaded / e.total : 0);
+    request.upload.onload = () => progress(1);
     request.onerror = () => reject(new Problem(UNREACHABLE));
     request.onabort = () =>
       reject(new Problem({ ...UNREACHABLE, detail: 'The upload was stopped. Nothing was stored.', reason: 'stopped' }));

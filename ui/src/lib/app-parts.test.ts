@@ -4,7 +4,6 @@ import { createRawSnippet } from 'svelte';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import Bench from '../rooms/bench/Bench.svelte';
 import SignIn from '../rooms/sign-in/SignIn.svelte';
-import TraceChart from './charts/TraceChart.svelte';
 import { dropDraft, keepDraft, readDraft } from './draft.svelte';
 import Button from './parts/Button.svelte';
 import Choice from './parts/Choice.svelte';
@@ -69,7 +68,7 @@ describe('parts', () => {
 
   it('a file can be chosen as well as dropped', async () => {
     const got = vi.fn();
-    const { container } = render(FileDrop, { label: 'Drop the log', hint: 'CSV', onfile: got });
+    const { container } = render(FileDrop, { label: 'Drop the log', hint: 'CSV', accept: '.csv', onfile: got });
     const file = new File(['a'], 'a.csv', { type: 'text/csv' });
     await user.upload(container.querySelector('input') as HTMLInputElement, file);
     expect(got).toHaveBeenCalledWith(file);
@@ -199,35 +198,5 @@ describe('bench', () => {
     serve({ 'GET /api/bench': () => json(503, problem({ status: 503, detail: 'The database does not answer.' })) });
     render(Bench);
     expect(await screen.findByRole('alert')).toHaveTextContent('The database does not answer.');
-  });
-});
-
-describe('trace chart', () => {
-  const lines = [
-    {
-      side: 'before' as const,
-      time: [0, 60, 120],
-      values: [40, 80, 95],
-      window: [60, 120] as [number, number],
-      held: [],
-    },
-    {
-      side: 'after' as const,
-      time: [0, 60, 120],
-      values: [40, 60, 70],
-      window: [60, 120] as [number, number],
-      held: [],
-    },
-  ];
-  it('reads values by keyboard, zooms and shows all again', async () => {
-    render(TraceChart, { lines, unit: '°C', title: 'Die' });
-    const chart = screen.getByRole('slider');
-    chart.focus();
-    for (let i = 0; i < 5; i++) await user.keyboard('{Shift>}{ArrowRight}{/Shift}');
-    expect(chart).toHaveAttribute('aria-valuetext', '1:00 after load: before 80.0 °C, after 60.0 °C');
-    await user.keyboard('+');
-    expect(Number(chart.getAttribute('aria-valuemin'))).toBeGreaterThan(0);
-    await user.keyboard('{Escape}');
-    expect(chart).toHaveAttribute('aria-valuemin', '0');
   });
 });

@@ -1,5 +1,5 @@
 // Numbers as people read them: unit always, a real minus sign, "not known" instead of an invented zero.
-const DIGITS: Record<string, number> = { 'K/W': 2, MHz: 0, rpm: 0, '% of load': 0 };
+const DIGITS: Record<string, number> = { 'K/W': 2, MHz: 0, rpm: 0, '% of load': 0, points: 0, s: 0 };
 
 export const NOT_KNOWN = 'not known';
 
@@ -32,6 +32,18 @@ export function clock(seconds: number): string {
   const [h, m, s] = [Math.floor(whole / 3600), Math.floor(whole / 60) % 60, whole % 60];
   const two = (n: number) => String(n).padStart(2, '0');
   return sign + (h ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`);
+}
+
+/** Read a duration: seconds, m:ss or h:mm:ss. null when empty, NaN when it is none. */
+export function parseDuration(text: string): number | null {
+  const parts = text.trim().split(':');
+  if (parts.length === 1) return parseNumber(text);
+  if (
+    parts.length > 3 ||
+    !parts.every((p, i) => /^\d+([.,]\d+)?$/.test(p) && (i === 0 || Number(p.replace(',', '.')) < 60))
+  )
+    return NaN;
+  return parts.reduce((sum, p) => sum * 60 + Number(p.replace(',', '.')), 0);
 }
 
 export function bytes(size: number): string {

@@ -1,6 +1,6 @@
 // A stand-in for the server in tests: answers by method and path, remembers what was asked.
 import { vi } from 'vitest';
-import type { FitItem, Glance, Job, ProblemBody, Run } from './api';
+import type { FitItem, Glance, Job, ProblemBody, Reading, Run, Schemas } from './api';
 
 export interface Asked {
   method: string;
@@ -120,6 +120,83 @@ export function makeRun(more: Partial<Run> = {}): Run {
     ladder: null,
     culprit: null,
     trouble: null,
+    fan_blades: null,
+    result_score: null,
+    result_duration_s: null,
+    result_frame_rate: null,
+    repeats: [],
+    sounds: [],
+    air: null,
+    ...more,
+  };
+}
+
+export function makeReading(more: Partial<Reading> = {}): Reading {
+  return {
+    die_role: 'cpu_temperature',
+    onset_s: 30,
+    boost_end_s: 58,
+    end_s: 930,
+    load_seen: true,
+    from_s: 600,
+    to_s: 930,
+    settled: true,
+    remaining_rise_k: 0.3,
+    final_c: 84,
+    minutes_needed: 0,
+    chosen: false,
+    phases: [],
+    cool_from_s: null,
+    cool_to_s: null,
+    throttle_share: 0,
+    throttle_spans: [],
+    network: [],
+    stats: { cpu_temperature: { mean: 83, maximum: 85, p95: 84, standard_error: 0.1 } },
+    power_w: null,
+    ...more,
+  };
+}
+
+export function makeTrace(more: Partial<Schemas['TraceOut']> = {}): Schemas['TraceOut'] {
+  return {
+    id: 't1',
+    file_name: 'run.csv',
+    sha256: '0'.repeat(64),
+    size_bytes: 2e6,
+    samples: 990,
+    interval_s: 1,
+    duration_s: 990,
+    channels: [
+      { header: 'Die [°C]', role: 'cpu_temperature', unit: '°C', confidence: 0.9, numeric: true },
+      { header: 'Rail 1 [V]', role: null, unit: 'V', confidence: 0, numeric: true },
+      { header: 'Note', role: null, unit: '', confidence: 0, numeric: false },
+    ],
+    notices: [],
+    uploaded_at: '2026-03-01T09:00:00Z',
+    ...more,
+  };
+}
+
+export function makeSound(more: Partial<Schemas['SoundOut']> = {}): Schemas['SoundOut'] {
+  return {
+    id: 's1',
+    file_name: 'vent.wav',
+    duration_s: 12,
+    reference_db: null,
+    calibrated: false,
+    laeq_db: -41.2,
+    lafmax_db: -38,
+    l10_db: -40,
+    l90_db: -43,
+    tones: [{ frequency_hz: 1550, prominence_db: 14.2, prominent: true }],
+    bands: [
+      { centre_hz: 1000, level_db: -55 },
+      { centre_hz: 1600, level_db: -43 },
+    ],
+    fan_rpm: null,
+    blade_pass_hz: null,
+    whines_hz: [],
+    faults: [],
     ...more,
   };
 }

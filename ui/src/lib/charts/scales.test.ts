@@ -7,6 +7,8 @@ const line: Line = {
   values: [31, 40, 80, 95],
   window: [600, 900],
   held: [],
+  marks: [],
+  phases: [],
 };
 const box = { width: 800, height: 300, left: 40, right: 10, top: 10, bottom: 60 };
 

@@ -1,5 +1,6 @@
 // Scales and ticks of the trace chart, without a document.
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
+import type { Reading } from '../api';
 
 export interface Line {
   side: 'before' | 'after';
@@ -8,6 +9,10 @@ export interface Line {
   /** Settled window and throttle episodes, s on the chart's own axis. */
   window: [number, number] | null;
   held: [number, number][];
+  /** Moments with a word: boost end, load off. */
+  marks: { at: number; words: string }[];
+  /** Stretches of load with a word, when there are several. */
+  phases: { from: number; to: number; words: string }[];
 }
 
 export interface Box {
@@ -51,6 +56,31 @@ export function makeScales(lines: Line[], box: Box, domain: [number, number] | n
   const minutes: number[] = [];
   for (let m = Math.ceil(shown[0] / 60 / step) * step; m * 60 <= shown[1]; m += step) minutes.push(m + 0);
   return { x, y, minutes };
+}
+
+const CHIPS: Record<string, string> = { cpu: 'processor', gpu: 'graphics', both: 'both' };
+
+/** A reading and a channel's values as a line on an axis that starts where the load does. */
+export function makeLine(side: Line['side'], reading: Reading, time: number[], values: number[]): Line {
+  const zero = reading.onset_s;
+  const marks = [];
+  if (reading.load_seen) {
+    const last = time.at(-1) ?? Infinity;
+    if (reading.boost_end_s > zero) marks.push({ at: reading.boost_end_s - zero, words: 'boost ends' });
+    if (reading.end_s < last) marks.push({ at: reading.end_s - zero, words: 'load off' });
+  }
+  return {
+    side,
+    time: time.map((t) => t - zero),
+    values,
+    window: [reading.from_s - zero, reading.to_s - zero],
+    held: reading.throttle_spans.map((s) => [s.from_s - zero, s.to_s - zero] as [number, number]),
+    marks,
+    phases:
+      reading.phases.length > 1
+        ? reading.phases.map((p) => ({ from: p.from_s - zero, to: p.to_s - zero, words: CHIPS[p.chip] ?? p.chip }))
+        : [],
+  };
 }
 
 /** Index of the sample nearest to a time; times rise. */

@@ -2,9 +2,13 @@
   interface Props {
     label: string;
     hint: string;
+    /** Endings and media types the file chooser offers. */
+    accept: string;
+    /** A low one, beside something that matters more. */
+    low?: boolean;
     onfile: (file: File) => void;
   }
-  let { label, hint, onfile }: Props = $props();
+  let { label, hint, accept, low = false, onfile }: Props = $props();
   let over = $state(false);
 
   function drop(event: DragEvent) {
@@ -18,6 +22,7 @@
 <label
   class="drop"
   class:over
+  class:low
   ondragover={(e) => {
     e.preventDefault();
     over = true;
@@ -27,17 +32,19 @@
 >
   <input
     type="file"
-    accept=".csv,.txt,.tsv,.log,text/csv,text/plain"
+    {accept}
     onchange={(e) => {
       const file = e.currentTarget.files?.[0];
       if (file) onfile(file);
       e.currentTarget.value = '';
     }}
   />
-  <svg viewBox="0 0 64 40" width="64" height="40" aria-hidden="true">
-    <path class="axis" d="M4 2v34h58" />
-    <path class="curve" d="M8 32h7c4-20 9-22 18-23h28" />
-  </svg>
+  {#if !low}
+    <svg viewBox="0 0 64 40" width="64" height="40" aria-hidden="true">
+      <path class="axis" d="M4 2v34h58" />
+      <path class="curve" d="M8 32h7c4-20 9-22 18-23h28" />
+    </svg>
+  {/if}
   <strong>{label}</strong>
   <span class="quiet">{hint}</span>
 </label>
@@ -56,6 +63,10 @@
     background: var(--sheet);
     text-align: center;
     cursor: pointer;
+  }
+  .low {
+    min-height: 4.5rem;
+    padding: var(--gap-3);
   }
   .drop:hover,
   .over,

@@ -2,7 +2,7 @@
   import { untrack } from 'svelte';
   import { client, Problem, take, type Run, type SideName } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
-  import { parseNumber } from '../../lib/format';
+  import { clock, parseDuration, parseNumber } from '../../lib/format';
   import { Suggestions } from '../../lib/suggestions.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
@@ -29,10 +29,15 @@
     start: '' | 'cold' | 'warm';
     firmware: string;
     tuning: string;
+    fan_blades: string;
+    result_score: string;
+    result_duration_s: string;
+    result_frame_rate: string;
   }
+  const text = (value: number | null) => (value === null ? '' : String(value));
   const formOf = (r: Run): Form => ({
-    room_c: r.room_c === null ? '' : String(r.room_c),
-    duration_min: r.duration_min === null ? '' : String(r.duration_min),
+    room_c: text(r.room_c),
+    duration_min: text(r.duration_min),
     load_recipe: r.load_recipe,
     fan_setting: r.fan_setting,
     power_profile: r.power_profile,
@@ -40,6 +45,13 @@
     start: r.start as Form['start'],
     firmware: r.firmware,
     tuning: r.tuning,
+    fan_blades: text(r.fan_blades),
+    result_score: text(r.result_score),
+    result_duration_s:
+      r.result_duration_s !== null && Number.isInteger(r.result_duration_s)
+        ? clock(r.result_duration_s)
+        : text(r.result_duration_s),
+    result_frame_rate: text(r.result_frame_rate),
   });
 
   const draftKey = untrack(() => `run:${jobId}:${side}`);
@@ -59,7 +71,14 @@
   async function save() {
     errors = {};
     trouble = null;
-    const numbers = { room_c: parseNumber(form.room_c), duration_min: parseNumber(form.duration_min) };
+    const numbers = {
+      room_c: parseNumber(form.room_c),
+      duration_min: parseNumber(form.duration_min),
+      fan_blades: parseNumber(form.fan_blades),
+      result_score: parseNumber(form.result_score),
+      result_duration_s: parseDuration(form.result_duration_s),
+      result_frame_rate: parseNumber(form.result_frame_rate),
+    };
     for (const [key, value] of Object.entries(numbers))
       if (Number.isNaN(value)) errors[key] = 'This is no number. Leave it empty if it is not known.';
     if (Object.keys(errors).length) return;
@@ -76,7 +95,7 @@
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       errors = error.fields;
-      if (!errors.room_c && !errors.duration_min) trouble = error;
+      if (!Object.keys(errors).length) trouble = error;
     } finally {
       busy = false;
     }
@@ -155,6 +174,41 @@
       error={errors.tuning}
       hint="Undervolt, cap, driver"
     />
+    <TextField
+      label="Fan blades"
+      name="fan_blades"
+      numeric
+      bind:value={form.fan_blades}
+      error={errors.fan_blades}
+      hint="Of one fan; gives its speed from a recording"
+    />
+  </div>
+  <h3>What it scored</h3>
+  <div class="grid three">
+    <TextField
+      label="Score"
+      name="result_score"
+      numeric
+      unit="points"
+      bind:value={form.result_score}
+      error={errors.result_score}
+    />
+    <TextField
+      label="Took"
+      name="result_duration_s"
+      numeric
+      unit="m:ss"
+      bind:value={form.result_duration_s}
+      error={errors.result_duration_s}
+    />
+    <TextField
+      label="Frame rate"
+      name="result_frame_rate"
+      numeric
+      unit="1/s"
+      bind:value={form.result_frame_rate}
+      error={errors.result_frame_rate}
+    />
   </div>
   {#if trouble}
     <Notice tone="care" title={trouble.body.detail}>
@@ -180,6 +234,9 @@
     display: grid;
     grid-template-columns: repeat(2, minmax(0, 1fr));
     gap: var(--gap-3) var(--gap-4);
+  }
+  .three {
+    grid-template-columns: repeat(3, minmax(0, 1fr));
   }
   footer {
     display: flex;

@@ -7,6 +7,7 @@
   import type { JobState } from './job.svelte';
   import LogPanel from './LogPanel.svelte';
   import NoisePanel from './NoisePanel.svelte';
+  import SoundPanel from './SoundPanel.svelte';
   import SpotPanel from './SpotPanel.svelte';
 
   interface Props {
@@ -40,6 +41,7 @@
     <ConditionsForm jobId={kept.id} {run} {side} onrun={keep} onreload={() => void kept.load()} />
     <div class="right">
       <NoisePanel jobId={kept.id} {run} {side} onrun={keep} />
+      <SoundPanel jobId={kept.id} {run} {side} onrun={keep} />
       <SpotPanel jobId={kept.id} {run} {side} onrun={keep} />
     </div>
   </div>

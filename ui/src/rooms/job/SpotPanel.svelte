@@ -38,6 +38,7 @@
     }
   }
 
+  const CFM_PER_M3_S = 2118.88;
   const rows = $derived(
     run.spots.map((s) => ({
       id: s.id,
@@ -50,6 +51,17 @@
 
 <section>
   <h3>Spots under load, by the probe</h3>
+  {#if run.air}
+    <p>
+      <strong>{fixed(run.air.flow * 1000, 1)} L/s of air</strong>
+      <span class="quiet">
+        ({fixed(run.air.flow * CFM_PER_M3_S, 1)} CFM) carry {fixed(run.air.power, 0)} W away at {fixed(
+          run.air.exhaust_rise_k,
+          1,
+        )} K over the room
+      </span>
+    </p>
+  {/if}
   <ReadingList
     {rows}
     onremove={(id) => void removeReading(path, 'spot', id, 'The spot reading was taken off.', onrun)}

@@ -2,10 +2,11 @@
   import { onMount } from 'svelte';
   import type { Job, Verdict } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';
+  import TraceExplorer from '../../lib/charts/TraceExplorer.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import Working from '../../lib/parts/Working.svelte';
-  import BothChart from './BothChart.svelte';
+  import { bothReadings, sharedChannels } from './both-runs';
   import ConditionTable from './ConditionTable.svelte';
   import EffectTable from './EffectTable.svelte';
   import Headline from './Headline.svelte';
@@ -16,6 +17,8 @@
     onnext: () => void;
   }
   let { job, verdict, onnext }: Props = $props();
+  const readings = $derived(bothReadings(verdict));
+  const channels = $derived(sharedChannels(verdict));
   onMount(() => offer([{ key: 'Enter', words: 'Go on to Hand over', run: onnext }]));
 </script>
 
@@ -31,7 +34,7 @@
     <Notice tone={verdict.exhaust_explained ? 'note' : 'care'} title="The exhaust got hotter">{verdict.exhaust}</Notice>
   </div>
 {/if}
-<BothChart jobId={job.id} {verdict} />
+<TraceExplorer jobId={job.id} {readings} {channels} height={300} />
 <div class="gap"><EffectTable effects={verdict.effects} /></div>
 <p class="quiet small">U is the expanded uncertainty, k = 2. A change smaller than U is not claimed.</p>
 <Working>

@@ -4,7 +4,7 @@ import { say } from '../../lib/toasts.svelte';
 
 export async function removeReading(
   where: { job_id: string; side: SideName },
-  what: 'log' | 'noise' | 'spot',
+  what: 'log' | 'noise' | 'spot' | 'sound',
   id: string,
   words: string,
   onrun: (run: Run) => Promise<void>,

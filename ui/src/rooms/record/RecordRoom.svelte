@@ -2,12 +2,13 @@
   import { onMount } from 'svelte';
   import { client, Problem, take, type CustomerRecord } from '../../lib/api';
   import HeatLadder from '../../lib/charts/HeatLadder.svelte';
+  import TraceExplorer from '../../lib/charts/TraceExplorer.svelte';
   import { day, money } from '../../lib/format';
   import Owl from '../../lib/glyphs/Owl.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import { CLEANED, INTERFACES, TARGETS } from '../../lib/words';
-  import BothChart from '../job/BothChart.svelte';
+  import { bothReadings, sharedChannels } from '../job/both-runs';
   import ConditionTable from '../job/ConditionTable.svelte';
   import EffectTable from '../job/EffectTable.svelte';
   import Headline from '../job/Headline.svelte';
@@ -70,7 +71,13 @@
           after={record.verdict.after_ladder}
           culprit={record.verdict.culprit}
         />
-        <BothChart jobId={job.id} verdict={record.verdict} pickable={false} height={340} />
+        <TraceExplorer
+          jobId={job.id}
+          readings={bothReadings(record.verdict)}
+          channels={sharedChannels(record.verdict)}
+          pickable={false}
+          height={340}
+        />
       </div>
       <h2>What was measured</h2>
       <EffectTable effects={record.verdict.effects} />

@@ -1,0 +1,137 @@
+<script lang="ts">
+  // One or both runs of a job over time: two channels at choice, one axis, detail fetched for what is shown.
+  import { client, Problem, take, type Reading, type Schemas, type SideName } from '../api';
+  import Pick from '../parts/Pick.svelte';
+  import { makeLine, type Line } from './scales';
+  import TraceChart from './TraceChart.svelte';
+
+  interface Props {
+    jobId: string;
+    readings: { side: SideName; reading: Reading }[];
+    channels: { value: string; label: string }[];
+    height?: number;
+    /** Lets channels be chosen and shows the second chart. */
+    pickable?: boolean;
+    onwindow?: ((fromS: number, toS: number) => void) | undefined;
+  }
+  let { jobId, readings, channels, height = 250, pickable = true, onwindow }: Props = $props();
+
+  type Chart = { lines: Line[]; unit: string; words: string };
+  const POINTS = 1200;
+  const NONE = 'none';
+  let picked = $state<[string, string]>(['', '']);
+  let charts = $state<(Chart | null)[]>([null, null]);
+  let domain = $state<[number, number] | null>(null);
+  let at = $state<number | null>(null);
+  let wrong = $state('');
+
+  const offered = $derived(channels.map((c) => c.value));
+  const first = $derived(picked[0] && offered.includes(picked[0]) ? picked[0] : (readings[0]?.reading.die_role ?? ''));
+  // The watts of the chip whose temperature is shown; any others when the log has none of it.
+  const watts = $derived(
+    [first.startsWith('gpu') ? 'gpu_power' : 'cpu_power', 'cpu_power', 'gpu_power', 'total_power'].find((r) =>
+      offered.includes(r),
+    ) ?? '',
+  );
+  const second = $derived(picked[1] === NONE ? '' : offered.includes(picked[1]) ? picked[1] : watts);
+
+  async function fetchChart(channel: string, stretch: [number, number] | null): Promise<Chart> {
+    const found = await Promise.all(
+      readings.map(async ({ side, reading }) => {
+        // Two runs may have been read from different sensors: each then shows its own.
+        const own = readings.length > 1 && !(channel in reading.stats) ? reading.die_role : channel;
+        const margin = stretch ? (stretch[1] - stretch[0]) * 0.05 : 0;
+        const cut = stretch
+          ? { from_s: stretch[0] - margin + reading.onset_s, to_s: stretch[1] + margin + reading.onset_s }
+          : {};
+        const view: Schemas['ViewOut'] = await take(
+          client.GET('/api/jobs/{job_id}/runs/{side}/chart', {
+            params: { path: { job_id: jobId, side }, query: { channel: own, points: POINTS, ...cut } },
+          }),
+        );
+        return { view, line: makeLine(side, reading, view.time_s, view.values) };
+      }),
+    );
+    return { lines: found.map((f) => f.line), unit: found[0]?.view.unit ?? '', words: found[0]?.view.words ?? channel };
+  }
+
+  // The charts follow the readings, the chosen channels and the stretch; a zoom waits a moment for the hand to rest.
+  $effect(() => {
+    const wanted = pickable ? [first, second] : [first];
+    const stretch = domain;
+    let stale = false;
+    const wait = setTimeout(
+      () =>
+        void Promise.all(wanted.map((c) => (c ? fetchChart(c, stretch) : null)))
+          .then((next) => {
+            if (stale) return;
+            charts = next;
+            wrong = '';
+          })
+          .catch((error: unknown) => {
+            if (!(error instanceof Problem)) throw error;
+            if (!stale) wrong = `${error.body.detail} ${error.body.remedy}`;
+          }),
+      stretch ? 120 : 0,
+    );
+    return () => {
+      stale = true;
+      clearTimeout(wait);
+    };
+  });
+
+  const sides = $derived(readings.map((r) => r.side).join(' and '));
+</script>
+
+{#if pickable && channels.length > 1}
+  <div class="pickers">
+    <Pick
+      label="Charted"
+      name="channel"
+      bind:value={() => first, (v) => (picked = [v, picked[1]])}
+      options={channels}
+    />
+    <Pick
+      label="and below it"
+      name="second"
+      bind:value={() => second || NONE, (v) => (picked = [picked[0], v])}
+      options={[{ value: NONE, label: 'nothing' }, ...channels]}
+    />
+  </div>
+{/if}
+{#if wrong}<p role="alert">{wrong}</p>{/if}
+<div class="chart" style:min-height="{height + 30}px">
+  {#if charts[0]}
+    <TraceChart
+      lines={charts[0].lines}
+      unit={charts[0].unit}
+      title="{charts[0].words}, {sides}"
+      {height}
+      hint={pickable}
+      bind:domain
+      bind:at
+      {onwindow}
+    />
+  {/if}
+</div>
+{#if pickable && charts[1]}
+  <TraceChart
+    lines={charts[1].lines}
+    unit={charts[1].unit}
+    title="{charts[1].words}, {sides}"
+    height={130}
+    hint={false}
+    full={false}
+    bind:domain
+    bind:at
+  />
+{/if}
+
+<style>
+  .pickers {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 17rem));
+    gap: var(--gap-4);
+    margin-bottom: var(--gap-2);
+  }
+</style>
