@@ -127,6 +127,22 @@ def test_noise_from_another_distance_is_converted_and_that_is_said(mild):
     assert "converted from 0.6 m to 0.3 m" in noise.working
 
 
+def test_a_level_in_a_warmer_room_is_less_sure_while_the_fan_follows_the_heat(mild):
+    before = side(mild, 1, noise_db=40.0)
+    same, warmer = (side(mild, 2, noise_db=41.0, room_c=room) for room in (24.0, 27.0))
+    sure = compare(before, same).effect("noise")
+    wide = compare(before, warmer).effect("noise")
+    assert sure.shown is Shown.WORSE
+    assert wide.shown is Shown.NOT_SHOWN
+    # Half a decibel for each kelvin of the room, from memory, as a rectangle: 3 K make 1.5 dB.
+    assert wide.u95**2 - sure.u95**2 == pytest.approx((2 * 1.5 / 3**0.5) ** 2)
+    assert "the rooms differ, ± 1.5 dB" in wide.working
+    # The same fan speed in both logs: then the room had no say in the noise.
+    fixed = [side(replace(mild, fan_low_c=-50.0, fan_high_c=-40.0), s, noise_db=level, room_c=room)
+             for s, level, room in ((1, 40.0, 24.0), (2, 41.0, 27.0))]  # fmt: skip
+    assert compare(*fixed).effect("noise").u95 == pytest.approx(sure.u95)
+
+
 def test_a_rise_alone_carries_a_verdict_when_no_power_was_logged(mild):
     drop = (Role.CPU_POWER, Role.THROTTLE_FLAG)
     found = compare(side(mild, 27, drop=drop), side(replace(mild, interface=0.1), 28, drop=drop))

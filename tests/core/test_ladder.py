@@ -69,3 +69,28 @@ def test_with_both_sides_the_rung_that_fell_most_was_the_culprit_at_equal_power(
 def test_no_fall_no_culprit():
     ladder = build_ladder(70, 25, 40, heatsink_c=60)
     assert culprit(ladder, ladder) is None
+
+
+def told_by_log(interface, sink, chassis):
+    parts = ((interface, 1.0), (sink, 40.0), (chassis, 300.0))
+    terms = tuple(Term(r, tau, 0.01, 1.0) for r, tau in parts if r)
+    return Response(terms, 5.0, tuple(0.0 for _ in terms), 0.2, 0.01, 0.02)
+
+
+def test_a_part_that_the_log_does_not_tell_apart_is_left_out_and_not_called_nought():
+    ladder = build_ladder(75, 25, 50, response=told_by_log(0.3, 0.7, 0.0))
+    assert [r.name for r in ladder.rungs] == ["heatsink", "interface"]
+    assert sum(r.drop_k for r in ladder.rungs) == pytest.approx(50)
+
+
+def test_an_exhaust_probe_alone_gives_the_share_of_the_air():
+    ladder = build_ladder(75, 25, 50, exhaust_c=43, response=told_by_log(0.3, 0.5, 0.2))
+    assert [(r.name, round(r.drop_k), r.source) for r in ladder.rungs] == [
+        ("air", 18, "probe"), ("heatsink", 17, "log"), ("interface", 15, "log"),
+    ]  # fmt: skip
+
+
+def test_rungs_told_in_different_ways_are_not_set_against_each_other():
+    before = build_ladder(75, 25, 50, exhaust_c=49, response=told_by_log(0.3, 0.5, 0.2))
+    after = build_ladder(74, 25, 50, response=told_by_log(0.3, 0.5, 0.2))
+    assert culprit(before, after) is None

@@ -34,7 +34,7 @@ def test_published_coverage_factors(freedom, factor):
 
 def test_pooled_scatter_of_repeats_by_hand():
     # Deviations 1, 0, -1 and 0.5, -0.5: squares 2.5 over 3 degrees of freedom.
-    runs = [[Measured(v, 9.9) for v in (71, 70, 69)], [Measured(v, 9.9) for v in (60.5, 59.5)]]
+    runs = [[Measured(v, 0.9) for v in (71, 70, 69)], [Measured(v, 0.9) for v in (60.5, 59.5)]]
     (before, after), repeats = pool(runs)
     s = (2.5 / 3) ** 0.5
     assert repeats
@@ -137,3 +137,9 @@ def test_shares_in_words(share, words):
 def test_a_share_is_a_share():
     with pytest.raises(OutOfRange):
         share_words(1.2)
+
+
+def test_repeats_in_one_sitting_do_not_make_the_scatter_vanish():
+    (before, after), repeats = pool([[Measured(70.0, 1.0)] * 3, [Measured(60.0, 1.0)] * 3])
+    assert repeats
+    assert before.scatter == after.scatter == pytest.approx(0.2 / 3**0.5)

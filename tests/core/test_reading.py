@@ -115,6 +115,34 @@ def test_passes_of_a_loop_are_no_throttling(mild):
     assert reading.die.mean == pytest.approx(even.die.mean, abs=1.0)
 
 
+def test_pauses_between_passes_are_counted_and_named(mild):
+    reading = read_trace(simulate(mild, room_c=24, seed=1, load_s=900, pass_s=150), 24)
+    assert len(reading.pauses) == 5  # the sixth ends with the load
+    assert all(b - a == pytest.approx(6, abs=2) for a, b in reading.pauses)
+    assert any("pauses 5 times for about 5 s" in f and "no throttling" in f for f in findings(reading, 24))
+    assert read_trace(simulate(mild, room_c=24, seed=1), 24).pauses == ()
+
+
+@pytest.mark.parametrize("interface", [0.1, 0.25, 0.6])
+def test_the_interface_is_taken_from_a_clean_cool_down(mild, interface):
+    # The fan of this device turns up while the load begins, which hides a small interface; after the load it does not.
+    # Fast part of two capacities in a row, textbook: R_i (C_s / (C_s + C_d))^2.
+    device = replace(mild, interface=interface, fan_full_rpm=4200)
+    wanted = interface * (device.sink_capacity / (device.sink_capacity + device.die_capacity)) ** 2
+    for seed in (1, 2, 3):
+        reading = read_trace(simulate(device, room_c=24, seed=seed), 24)
+        assert reading.response.interface == reading.cool_down.interface
+        assert reading.response.interface == pytest.approx(wanted, rel=0.1, abs=0.01)
+        assert abs(reading.response.interface - wanted) < 3 * reading.response.interface_u + 0.05 * wanted
+
+
+def test_a_load_that_fades_before_it_ends_gives_no_interface_by_the_cool_down(mild):
+    # Six seconds of pause stand at the end of the last pass, so the power does not cease at once.
+    reading = read_trace(simulate(mild, room_c=24, seed=1, load_s=900, pass_s=150), 24)
+    assert reading.cool_down is None or reading.cool_down.interface is None
+    assert reading.response.cooling_interface is None
+
+
 def test_without_power_clock_and_flag_throttling_is_not_known(mild):
     trace = without(simulate(mild, room_c=24, seed=9), Role.THROTTLE_FLAG, Role.CPU_POWER, Role.CPU_CLOCK)
     assert find_throttling(trace, find_load(trace)).share is None

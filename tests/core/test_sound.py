@@ -16,6 +16,7 @@ from vividowl.core.sound import (
     third_octave_centres,
     whines,
 )
+from vividowl.core.sound_simulator import simulate_fan_sound
 
 RATE = 48000.0
 # IEC 61672-1:2013, table 3, A-weighting at nominal frequencies [dB].
@@ -152,3 +153,27 @@ def test_a_dead_side_is_named_and_the_other_read(dead, side):
 def test_a_moment_is_no_recording():
     with pytest.raises(NotEnoughData, match=r"0\.25 s long"):
         read_sound([noise(seconds=0.25)], RATE)
+
+
+@pytest.mark.parametrize(("rpm", "blades"), [(3000, 31), (1800, 23), (4200, 47)])
+def test_a_simulated_fan_has_the_level_and_speed_it_was_given(rpm, blades):
+    samples = simulate_fan_sound(rpm=rpm, blades=blades, level_db=50.0, full_scale_db=104.0, seed=3)
+    found = read_sound([samples], 44100.0)
+    assert 10 * math.log10(float(np.mean(samples**2))) == pytest.approx(-54.0, abs=0.05)
+    assert fan_speed(found.tones, blades).rpm == pytest.approx(rpm, rel=0.01)
+    assert np.array_equal(
+        samples, simulate_fan_sound(rpm=rpm, blades=blades, level_db=50.0, full_scale_db=104.0, seed=3)
+    )
+
+
+def test_a_simulated_whine_is_found_as_one():
+    samples = simulate_fan_sound(rpm=3300, blades=37, level_db=49.0, full_scale_db=104.0, seed=3, whine_hz=7300.0)
+    tones = read_sound([samples], 44100.0).tones
+    assert [round(t.frequency_hz) for t in whines(tones, fan_speed(tones, 37))] == [7300]
+
+
+def test_a_simulated_fan_must_be_a_fan():
+    for odd in ({"rpm": 5.0}, {"blades": 1}, {"level_db": 300.0}, {"whine_hz": 60000.0}, {"seconds": 0.1}):
+        given = {"rpm": 3000.0, "blades": 31, "level_db": 50.0, "full_scale_db": 104.0, "seed": 1, **odd}
+        with pytest.raises(OutOfRange):
+            simulate_fan_sound(**given)

@@ -2,19 +2,24 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
 from vividowl.core.exponentials import fit_exponentials
 from vividowl.core.load import LoadPhase
-from vividowl.core.network import BOUND_LOW_STEPS, EVIDENCE_LEAST, FAST_BELOW_S, Term
+from vividowl.core.network import BOUND_LOW_STEPS, EVIDENCE_LEAST, FAST_BELOW_S, Response, Term
 from vividowl.core.trace import Series, Trace
 from vividowl.core.uncertainty import effective_sample_size
 
 COOLING_LEAST_S = 20.0
 COOLING_MOST_S = 900.0
 DROP_LEAST_K = 3.0
+STEP_MOST_S = 2.0
+# Against devices of an independent simulator the fast part came out within 3 %, two standard deviations 5 %.
+MODEL_SHARE = 0.03
+EVEN_SHARE = 0.15
+SOON_S, SOON_SHARE = 15.0, 0.08
 
 
 @dataclass(frozen=True)
@@ -32,8 +37,16 @@ class CoolDown:
 
     @property
     def interface(self) -> float | None:
-        """Resistance of the part faster than 3 s [K/W], None when the power is not known."""
-        return self.fast_drop_k / self.power_drop if self.power_drop else None
+        """Resistance of the part faster than 3 s [K/W], None when there is none or the power is not known."""
+        return self.fast_drop_k / self.power_drop if self.power_drop and self.fast_drop_k > 0 else None
+
+    @property
+    def interface_u(self) -> float | None:
+        """Standard uncertainty of it [K/W]."""
+        if self.interface is None:
+            return None
+        fast = [t.resistance_u for t in self.terms if t.tau_s <= FAST_BELOW_S]
+        return float(np.hypot(MODEL_SHARE * self.interface, np.linalg.norm(fast)))
 
 
 def fit_cool_down(trace: Trace, load: LoadPhase) -> CoolDown | None:
@@ -83,6 +96,20 @@ def fit_cool_down(trace: Trace, load: LoadPhase) -> CoolDown | None:
     return CoolDown(load.end_s, float(trace.time_s[after][-1]), drop, watts, terms, fast)
 
 
+def with_cool_down(response: Response, cooling: CoolDown | None, interval_s: float) -> Response:
+    """The response with its interface part by the cool-down, where that was logged finely enough.
+
+    response: fitted to the load
+    cooling: the curve after it or None
+    interval_s: one sample each [s]
+    returns: Response, the same when the cool-down does not tell
+    source: JESD51-1, cooling curve; common practice, no source: it is the cleaner one
+    """
+    if cooling is None or cooling.interface is None or cooling.interface_u is None or interval_s > STEP_MOST_S:
+        return response
+    return replace(response, cooling_interface=cooling.interface, interface_u=cooling.interface_u)
+
+
 def _power_drop(trace: Trace, load: LoadPhase) -> float | None:
     power = trace.power
     if power is None:
@@ -91,5 +118,13 @@ def _power_drop(trace: Trace, load: LoadPhase) -> float | None:
     idle = trace.time_s > load.end_s + 3.0 * trace.interval_s
     if not (np.isfinite(power[late]).any() and np.isfinite(power[idle]).any()):
         return None
-    drop = float(np.nanmean(power[late]) - np.nanmean(power[idle]))
+    # A load that faded before it ended, or a pause just before it, leaves no clean step.
+    last = power[late][np.isfinite(power[late])]
+    if float(last[:-1].min(initial=np.inf)) < (1.0 - EVEN_SHARE) * float(np.median(last)):
+        return None
+    still = float(np.nanmean(power[idle]))
+    drop = float(last.mean()) - still
+    soon = power[idle & (trace.time_s <= load.end_s + SOON_S)]
+    if float(np.nanmax(soon, initial=still)) - still > SOON_SHARE * drop:
+        return None
     return drop if drop > 1.0 else None

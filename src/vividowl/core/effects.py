@@ -25,7 +25,7 @@ from vividowl.core.measured import (
 from vividowl.core.noise import NoiseFigure, at_distance
 from vividowl.core.reading import Reading, Statistics
 from vividowl.core.roles import Role
-from vividowl.core.uncertainty import Tolerances, standard_from_half_width
+from vividowl.core.uncertainty import Tolerances, combined, standard_from_half_width
 
 
 class Shown(StrEnum):
@@ -96,8 +96,26 @@ def _pair_text(name: str, unit: str, runs: Sequence[Sequence[Measured | None]], 
     return f"{name}: before {written[0]}, after {written[1]}"
 
 
+SAME_FAN_SHARE = 0.01
+
+
 def _level(figure: NoiseFigure, tol: Tolerances) -> Measured:
     return Measured(figure.level_db, standard_from_half_width(tol.noise_db) / math.sqrt(figure.readings))
+
+
+def _of_the_room(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> float:
+    """Standard uncertainty that another room brings into a level [dB]: a warmer one makes a fan run faster, so a change
+    of the level is not all the service's. Nothing when the logs show the same fan speed."""
+    rooms = [[s.conditions.room_c for s in side if s.conditions.room_c is not None] for side in (befores, afters)]
+    fans = [side[0].reading.stats.get(Role.FAN_SPEED) for side in (befores, afters)]
+    if not all(rooms) or (fans[0] and fans[1] and abs(fans[1].mean - fans[0].mean) < SAME_FAN_SHARE * fans[0].mean):
+        return 0.0
+    apart = abs(sum(rooms[0]) / len(rooms[0]) - sum(rooms[1]) / len(rooms[1]))
+    return standard_from_half_width(tol.noise_room_db_per_k * apart)
+
+
+def _in_other_room(levels: Sequence[Measured | None], u: float) -> list[Measured | None]:
+    return [replace(m, drift=combined(m.drift, u)) if m is not None else None for m in levels]
 
 
 def _noise(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> Effect:
@@ -121,6 +139,10 @@ def _noise(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> 
                 working += "; the background was too near, so a level is an upper bound"
             levels.append(level)
         runs.append(levels)
+    room_u = _of_the_room(befores, afters, tol)
+    if room_u:
+        runs[1] = _in_other_room(runs[1], room_u)
+        working += f"; the rooms differ, ± {room_u * math.sqrt(3.0):.1f} dB for the fan that follows"
     return _effect("noise", "Noise", "dB", runs, True, working)
 
 
@@ -131,6 +153,7 @@ def _recorded(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) 
     u = standard_from_half_width(tol.noise_db)
     runs = [[Measured(s.recording_db, u) if s.recording_db is not None else None for s in side]
             for side in (befores, afters)]  # fmt: skip
+    runs[1] = _in_other_room(runs[1], _of_the_room(befores, afters, tol))
     working = "A-weighted energy mean of the recordings, same phone, same place and gain; only the difference is firm"
     return _effect("recorded_level", "Noise by recording", "dB", runs, True, working)
 

@@ -10,6 +10,7 @@ from vividowl.core.reference import INTERFACE_SHARE_POOR
 from vividowl.core.units import require_room_c
 
 FALL_SHOWN_K = 2.0
+SMALL_SHARE = 0.005
 
 
 @dataclass(frozen=True)
@@ -47,7 +48,7 @@ def build_ladder(
     room_c: room [degC], -10 to 60
     power: heat [W] or None
     heatsink_c: heatsink probe [degC] or None
-    exhaust_c: exhaust air [degC] or None, used only with a heatsink probe
+    exhaust_c: exhaust air [degC] or None
     response: response from the log or None
     returns: Ladder
     raises: OutOfRange, CoreError when probes contradict each other
@@ -83,8 +84,19 @@ def build_ladder(
         watts = power if power else rise / response.total
         top, bottom = response.interface * watts, response.chassis * watts
         shrink = min(1.0, rise / (top + bottom)) if top + bottom > 0 else 1.0
-        parts = (("air", bottom * shrink), ("heatsink", rise - (top + bottom) * shrink), ("interface", top * shrink))
-        return Ladder(room_c, die_c, power, tuple(rung(name, drop, "log") for name, drop in parts))
+        middle = rise - (top + bottom) * shrink
+        parts = [("air", bottom * shrink, "log"), ("heatsink", middle, "log"), ("interface", top * shrink, "log")]
+        warmed = exhaust_c - room_c if exhaust_c is not None else 0.0
+        if 0.0 < warmed < rise - top * shrink:
+            # The exhaust gives the share of the air itself; what is left stands between base and air.
+            parts[:2] = [("air", warmed, "probe"), ("heatsink", rise - top * shrink - warmed, "log")]
+        # A part that the log does not tell apart is left out rather than called nought; its crumbs go to the largest.
+        kept = [part for part in parts if part[1] > SMALL_SHARE * rise]
+        lost = rise - sum(drop for _, drop, _ in kept)
+        largest = max(kept, key=lambda part: part[1])[0]
+        return Ladder(room_c, die_c, power, tuple(
+            rung(name, drop + (lost if name == largest else 0.0), source) for name, drop, source in kept
+        ))  # fmt: skip
     return Ladder(room_c, die_c, power, (rung("whole", rise, "log"),))
 
 
@@ -94,7 +106,8 @@ def culprit(before: Ladder, after: Ladder | None = None) -> str | None:
     before: ladder before
     after: ladder after or None
     returns: name of the rung or None
-    formula: with both sides the largest fall at the power before, 2 K at least; else interface share >= 1/3
+    formula: with both sides the largest fall of rungs told alike, at the power before, 2 K at least; else interface
+        share >= 1/3
     source: common practice, no source
     """
     if after is None:
@@ -106,7 +119,7 @@ def culprit(before: Ladder, after: Ladder | None = None) -> str | None:
     falls: dict[str, float] = {}
     for old in before.rungs:
         for new in after.rungs:
-            if old.name == new.name and old.name != "whole":
+            if old.name == new.name and old.name != "whole" and old.source == new.source:
                 scale = before.power / after.power if before.power and after.power else 1.0
                 falls[old.name] = old.drop_k - new.drop_k * scale
     if not falls:

@@ -115,6 +115,32 @@ def _boost_end(trace: Trace, onset_s: float, end_s: float) -> float:
     return float(time[found[np.argmax(sharp[found])]]) if len(found) else onset_s
 
 
+def find_pauses(trace: Trace, load: LoadPhase) -> tuple[tuple[float, float], ...]:
+    """Pauses between the passes of a looping benchmark.
+
+    trace: the log
+    load: its loaded part
+    returns: start and end of each pause in the log [s] (n, 2)
+    formula: power (else utilisation) below 60 % of its median under load, with load on both sides
+    source: common practice, no source
+    """
+    paused = _paused(trace, load)
+    edges = np.flatnonzero(np.diff(np.concatenate(([0], paused.astype(int), [0]))))
+    last = len(paused) - 1
+    spans = [(float(trace.time_s[a]), float(trace.time_s[min(b, last)])) for a, b in edges.reshape(-1, 2)]
+    edge_s = 2.5 * trace.interval_s
+    return tuple((a, b) for a, b in spans if a > load.onset_s + edge_s and b < load.end_s - edge_s)
+
+
+def _paused(trace: Trace, load: LoadPhase) -> Mask:
+    inside = (trace.time_s >= load.onset_s) & (trace.time_s <= load.end_s)
+    found = _activity(trace)
+    if found is None or found[1] == "die temperature":
+        return np.zeros(len(inside), dtype=np.bool_)
+    signal = found[0]
+    return inside & np.asarray(signal < DIP_BELOW * float(np.nanmedian(signal[inside])), dtype=np.bool_)
+
+
 def under_load(trace: Trace, load: LoadPhase) -> Mask:
     """Samples in which the device really works: without the pauses between the passes of a looping benchmark.
 
@@ -125,14 +151,10 @@ def under_load(trace: Trace, load: LoadPhase) -> Mask:
     source: common practice, no source
     """
     inside = (trace.time_s >= load.onset_s) & (trace.time_s <= load.end_s)
-    found = _activity(trace)
-    if found is None or found[1] == "die temperature":
-        return inside
-    signal = found[0]
-    pause = inside & np.asarray(signal < DIP_BELOW * float(np.nanmedian(signal[inside])), dtype=np.bool_)
+    pause = _paused(trace, load)
     if not pause.any():
         return inside
-    index = np.arange(len(signal))
+    index = np.arange(len(pause))
     last = np.maximum.accumulate(np.where(pause, index, -1))
     since = np.where(last >= 0, trace.time_s - trace.time_s[np.maximum(last, 0)], np.inf)
     kept = inside & (since > DIP_RECOVERY_S)

@@ -18,6 +18,8 @@ from vividowl.core.uncertainty import (
     standard_from_half_width,
 )
 
+# A few repeats in one sitting do not show all that changes from day to day. From memory.
+REPEATS_FLOOR = 0.2
 REPEATS_LEAST_FREEDOM = 2
 # Runs cut at the same time lack much the same: half of what is to come is taken to differ between them. From memory.
 TO_COME_SHARE = 0.5
@@ -169,7 +171,7 @@ def pool(runs: Sequence[Sequence[Measured | None]]) -> tuple[tuple[Measured | No
     runs: per side its runs (n,); None where a run does not tell
     returns: one Measured or None a side, and whether the scatter was taken from repeats [flag]
     formula: mean; scatter from the pooled standard deviation of the sides when it has 2 degrees of freedom or more,
-        else from the default; divided by sqrt(n)
+        not below a fifth of the default, else from the default; divided by sqrt(n)
     source: JCGM 100:2008, 4.2 and H.3 for the pooled estimate
     """
     known = [[m for m in side if m is not None] for side in runs]
@@ -183,7 +185,8 @@ def pool(runs: Sequence[Sequence[Measured | None]]) -> tuple[tuple[Measured | No
             continue
         n = len(side)
         drift, shared = (max(getattr(m, name) for m in side) for name in ("drift", "shared"))
-        scatter = math.sqrt(squares / freedom) if repeats else max(m.scatter for m in side)
+        usual = max(m.scatter for m in side)
+        scatter = max(math.sqrt(squares / freedom), REPEATS_FLOOR * usual) if repeats else usual
         out.append(Measured(_mean(side), scatter / math.sqrt(n), drift, shared, freedom if repeats else math.inf))
     return tuple(out), repeats
 

@@ -48,7 +48,9 @@ class Term:
 class Response:
     """terms from fast to slow; base_power: power before the load [W]; now: power over it that each term has risen to
     at the end of the load [W]; residual_k: root mean square left over [K]; interface_u, total_u: standard
-    uncertainties of the interface part and of the sum [K/W]."""
+    uncertainties of the interface part and of the sum [K/W]. cooling_interface: the interface part by a clean
+    cool-down [K/W], which then counts, since a fan changes its speed when a load begins and hardly in the first seconds
+    after it; None without one."""
 
     terms: tuple[Term, ...]
     base_power: float
@@ -56,13 +58,19 @@ class Response:
     residual_k: float
     interface_u: float
     total_u: float
+    cooling_interface: float | None = None
 
     def _between(self, low_s: float, high_s: float) -> float:
         return sum(t.resistance for t in self.terms if low_s < t.tau_s <= high_s)
 
     @property
     def interface(self) -> float:
-        """Resistance of the part faster than 3 s: die, interface, base [K/W]."""
+        """Resistance of the part faster than 3 s: die, interface, base [K/W]; by the cool-down where it is clean."""
+        return self.heating_interface if self.cooling_interface is None else self.cooling_interface
+
+    @property
+    def heating_interface(self) -> float:
+        """Resistance of the part faster than 3 s by the terms fitted to the load [K/W]."""
         return self._between(0.0, FAST_BELOW_S)
 
     @property

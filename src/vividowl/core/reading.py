@@ -7,9 +7,9 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from vividowl.core.cooldown import CoolDown, fit_cool_down
+from vividowl.core.cooldown import CoolDown, fit_cool_down, with_cool_down
 from vividowl.core.errors import CoreError
-from vividowl.core.load import LoadPhase, find_load, under_load
+from vividowl.core.load import LoadPhase, find_load, find_pauses, under_load
 from vividowl.core.network import Response, fit_response
 from vividowl.core.phases import Chip, Phase, find_phases
 from vividowl.core.resistance import ChipResistances, chip_resistances
@@ -37,7 +37,8 @@ class Statistics:
 @dataclass(frozen=True)
 class Reading:
     """What a log says. stats and power are over the settled window; response is None when not known,
-    response_reason then says why; die_stuck: the die sensor never moved, so nothing follows from it."""
+    response_reason then says why; die_stuck: the die sensor never moved, so nothing follows from it; pauses: start and
+    end of those between the passes of a looping benchmark [s]."""
 
     samples: int
     duration_s: float
@@ -45,6 +46,7 @@ class Reading:
     die_role: Role
     die_stuck: bool
     load: LoadPhase
+    pauses: tuple[tuple[float, float], ...]
     phases: tuple[Phase, ...]
     window: SettledWindow
     throttling: Throttling
@@ -113,6 +115,9 @@ def read_trace(
     tail_s = HELD_TAIL_SHARE * (steady.end_s - steady.onset_s)
     late = sum(max(0.0, b - max(a, steady.end_s - tail_s)) for a, b in throttling.spans_s)
     whole = response if alone == steady else None
+    cooling = fit_cool_down(trace, steady) if load.seen and not stuck and steady == load else None
+    if whole is not None:
+        response = with_cool_down(whole, cooling, trace.interval_s)
     window = find_settled_window(trace, steady, whole, late > HELD_AT_END_SHARE * tail_s, stuck)
     if chosen is not None:
         window = choose_window(window, trace, *chosen)
@@ -135,6 +140,7 @@ def read_trace(
         trace.die_role,
         stuck,
         load,
+        find_pauses(trace, load) if len({p.chip for p in phases}) < 2 else (),
         phases,
         window,
         throttling,
@@ -143,7 +149,7 @@ def read_trace(
         chips,
         response,
         reason,
-        fit_cool_down(trace, steady) if load.seen and not stuck and steady == load else None,
+        cooling,
     )
 
 

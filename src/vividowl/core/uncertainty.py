@@ -21,7 +21,8 @@ class Tolerances:
 
     die_sensor_k: repeatability of an on-die sensor [K]; probe_k: thermocouple [K]; room_k: room thermometer [K];
     run_to_run_k: the same device tested twice [K]; power_share: power sensor [1]; clock_share [1];
-    noise_db: sound meter repeatability [dB];
+    noise_db: sound meter repeatability [dB]; noise_room_db_per_k: what a fan that follows the heat adds for each kelvin
+    of another room [dB/K];
     result_share: one benchmark run twice [1]. All values from memory, each a half-width of a rectangle.
     """
 
@@ -32,6 +33,7 @@ class Tolerances:
     power_share: float = 0.02
     clock_share: float = 0.01
     noise_db: float = 1.0
+    noise_room_db_per_k: float = 0.5
     result_share: float = 0.01
 
 

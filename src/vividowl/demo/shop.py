@@ -15,8 +15,10 @@ import numpy as np
 from vividowl.core.air import FAN_LEVEL_EXPONENT_DB
 from vividowl.core.roles import Role
 from vividowl.core.simulator import Device, simulate
+from vividowl.core.sound_simulator import simulate_fan_sound
 from vividowl.demo.logs import Style, write_log
-from vividowl.service import accounts, fit, handover, intake, logs, measure
+from vividowl.formats.sound_file import write_wav
+from vividowl.service import accounts, fit, handover, intake, logs, measure, recordings
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.models import Job, Run, TraceFile
 from vividowl.store.scope import Scope
@@ -24,13 +26,15 @@ from vividowl.store.scope import Scope
 SHOP_NAME = "Lantern Street Repairs"
 OWNER = ("imke", "Imke Brandvold")
 TECHNICIAN = ("toru", "Toru Adeyemi")
-FIRST_NUMBER = 2418
+FIRST_NUMBER = 2417
+PHONE_FULL_SCALE_DB = 104.0
 
 
 @dataclass(frozen=True)
 class Trial:
     """A run of the demo: device, room, recipe, readings by hand. loud_db: level with the fan at full speed [dB];
-    what the meter shows follows from the simulated fan speed by the fan laws."""
+    what the meter shows and the phone records follows from the simulated fan speed by the fan laws. blades: of the
+    fan, for a recording; whine_hz: of its bearing [Hz]; repeats: further logs of the same recipe."""
 
     device: Device
     room_c: float
@@ -41,6 +45,10 @@ class Trial:
     spots: tuple[tuple[str, float | None, str], ...] = ()
     recipe: dict[str, Any] = field(default_factory=dict)
     pass_s: float = 0.0
+    tail_s: float = 60.0
+    blades: int | None = None
+    whine_hz: float | None = None
+    repeats: int = 0
 
 
 @dataclass(frozen=True)
@@ -82,6 +90,10 @@ def _stories() -> list[Story]:
     console_cured = replace(console, interface=0.12)
     slim = Device(interface=0.5, sink=3.4, chassis=1.9, fanless=True, boost_power=20, sustained_power=15, boost_s=25,
                   sink_capacity=55, chassis_capacity=420, idle_power=2, limit_c=95, clock_full_mhz=3200)  # fmt: skip
+    pinned = Device(interface=0.62, sink=0.55, chassis=0.1, fan_full_rpm=4600, boost_power=95, sustained_power=85,
+                    boost_s=20)  # fmt: skip
+    slow = Device(interface=0.4, sink=1.3, chassis=1.5, fanless=True, boost_power=16, sustained_power=15.5, boost_s=12,
+                  sink_capacity=45, chassis_capacity=190, idle_power=2, clock_full_mhz=3000)  # fmt: skip
     fresh = Device(interface=0.2, sink=0.5, chassis=0.12, sustained_power=38, boost_power=48)
     handheld = Device(interface=0.9, sink=1.4, chassis=0.4, sustained_power=18, boost_power=22, sink_capacity=40)
     kind_laptop: dict[str, Any] = {"kind": "laptop", "backup_done": "yes", "warranty": "over", "seal": "none"}
@@ -97,6 +109,18 @@ def _stories() -> list[Story]:
               Trial(replace(cured, interface=0.1), 23.1, Style(delimiter=";", decimal=","),
                     loud_db=52.6),
               11800, "Yearly look at the alloy agreed.", True),
+        Story(61, {**kind_laptop, "customer_name": "Rafael Strömgaard", "customer_contact": "555 0166",
+                   "maker": "Ondervale", "model": "Gannet 17", "symptom": "Always at 95 °C, renders take forever",
+                   "age_months": 37, "months_since_service": 37, "surroundings": "normal", "lives": "desk, docked",
+                   "power_limit_cpu_w": 85.0, "limit_c": 95.0},
+              _LAPTOP_RECIPE,
+              Trial(pinned, 23.6, recipe={"result_duration_s": 1161.0, "result_score": 10748.0}, repeats=2),
+              {}, ("fins", "contact", "old_interface"),
+              ({"target": "cpu_die", "kind": "phase_change_sheet", "product": "Slow Tide 45", "lot": "ST-3",
+                "amount": 1, "amount_unit": "pieces"},), "Burnt in for two hours before the After run.", True,
+              Trial(replace(pinned, interface=0.3), 24.9, Style(delimiter=";", decimal=","),
+                    recipe={"result_duration_s": 1042.0, "result_score": 11116.0}, repeats=2),
+              7400, "It still runs at its limit by design; it now holds far more watts there.", True),
         Story(34, {**kind_laptop, "customer_name": "Pia Lindqvarn", "customer_contact": "555 0148", "maker": "Tessalay",
                    "model": "Quill 14", "symptom": "Asked for a repaste because a friend said so", "age_months": 7,
                    "surroundings": "normal", "lives": "desk"},
@@ -110,10 +134,10 @@ def _stories() -> list[Story]:
                   "backup_done": "yes", "warranty": "over", "seal": "broken"},
               _CONSOLE_RECIPE,
               Trial(console, 24.0, Style(delimiter="\t", stamp="elapsed", graphics=True, repeat_header=True), 1500,
-                   53.9, 33.0, (("exhaust", None, "middle of the rear vent"),)),
+                   53.9, 33.0, (("exhaust", None, "middle of the rear vent"),), blades=31),
               {}, ("fins", "fan", "vents", "contact", "old_interface"), (_paste("gpu_die"),), "", True,
               Trial(console_cured, 24.6, Style(delimiter="\t", stamp="elapsed", graphics=True), 1500,
-                   53.9, 33.0, (("exhaust", None, "middle of the rear vent"),)),
+                   53.9, 33.0, (("exhaust", None, "middle of the rear vent"),), blades=31),
               8900),
         Story(3, {**kind_laptop, "customer_name": "Wen Abernathy-Sato", "customer_contact": "555 0112",
                   "maker": "Ondervale", "model": "Marrow 15",
@@ -122,11 +146,12 @@ def _stories() -> list[Story]:
                   "factory_interface": "paste", "power_limit_cpu_w": 60.0, "limit_c": 95.0},
               _LAPTOP_RECIPE,
               Trial(chalk, 24.2, Style(gap=True, drop_out=True), loud_db=53.1,
-                   spots=(("skin", 44.5, "above the keyboard"),)),
+                   spots=(("skin", 44.5, "above the keyboard"),), blades=47),
               {}, ("fins", "fan", "contact", "old_interface"),
               (_paste(), {"target": "memory", "kind": "putty", "product": "Ridgeback putty", "lot": "R-209",
                           "amount": 4.0, "amount_unit": "g"}), "Felt of dust behind the fan; chalk on the die.", True,
-              Trial(cured, 25.6, Style(), loud_db=53.1, spots=(("skin", 38.0, "above the keyboard"),))),
+              Trial(cured, 25.6, Style(), loud_db=53.1, spots=(("skin", 38.0, "above the keyboard"),),
+                    blades=47)),
         Story(2, {**kind_laptop, "customer_name": "Oluwaseun Hartig", "customer_contact": "hartig@mail.example",
                   "maker": "Ondervale", "model": "Slate Thin 13", "symptom": "Crawls after ten minutes on the dock",
                   "age_months": 26, "surroundings": "normal", "lives": "dock, lid closed", "backup_done": "no",
@@ -143,7 +168,7 @@ def _stories() -> list[Story]:
                   "months_since_service": 20, "surroundings": "smoke", "warranty": "running", "seal": "intact"},
               _LAPTOP_RECIPE,
               Trial(replace(fresh, interface=0.45, sink=0.62, sustained_power=44), 21.8,
-                   Style(delimiter=";", decimal=",", flag=False), loud_db=49.0)),
+                   Style(delimiter=";", decimal=",", flag=False), loud_db=49.0, blades=37, whine_hz=7300.0)),
         Story(0, {"kind": "handheld", "customer_name": "Mirek Solano", "customer_contact": "555 0190",
                   "maker": "Pellanor",                  "model": "Tern Pocket",
                   "symptom": "Too hot to hold at the left grip", "age_months": 12,
@@ -156,6 +181,11 @@ def _stories() -> list[Story]:
         Story(0, {**kind_laptop, "customer_name": "Sunniva Achterberg", "customer_contact": "555 0103",
                   "maker": "Ondervale", "model": "Marrow 15", "symptom": "Shuts down while rendering", "age_months": 52,
                   "surroundings": "dusty", "lives": "workshop, sawdust", "limit_c": 95.0}, {}),
+        Story(0, {**kind_laptop, "customer_name": "Ilka Moreau-Tan", "customer_contact": "555 0129",
+                  "maker": "Tessalay", "model": "Quill 14 Silent", "symptom": "Warm on the lap after lunch",
+                  "age_months": 18, "surroundings": "normal", "lives": "lap, sofa", "limit_c": 95.0},
+              {**_LAPTOP_RECIPE, "fan_setting": "no fan", "duration_min": 5.0},
+              Trial(slow, 22.8, Style(stamp="iso", extra_sensors=2), 300, tail_s=0.0)),
     ]  # fmt: skip
 
 
@@ -219,14 +249,17 @@ def _measure(
     seed: int,
 ) -> None:
     version = measure.get_run(workshop, actor, job_id, side).version
-    conditions = {**_NO_RECIPE, **story.recipe, **trial.recipe, "room_c": trial.room_c}
+    conditions = {**_NO_RECIPE, **story.recipe, **trial.recipe, "room_c": trial.room_c, "fan_blades": trial.blades}
     measure.save_run(workshop, actor, job_id, side, version, conditions)
-    trace = simulate(trial.device, room_c=trial.room_c, seed=seed, load_s=trial.load_s, pass_s=trial.pass_s)
-    data = write_log(trace, when, trial.style, seed)
-    name = f"{when:%Y%m%d}-{side}.{'txt' if trial.style.delimiter == chr(9) else 'csv'}"
-    logs.receive_log(
-        workshop, actor, job_id, side, io.BytesIO(data), expected=len(data), file_name=name, mapping={}, again=False
-    )
+    ending = "txt" if trial.style.delimiter == chr(9) else "csv"
+    for turn in range(trial.repeats, -1, -1):
+        repeat = turn < trial.repeats
+        trace = simulate(trial.device, room_c=trial.room_c, seed=seed + 50 * turn, load_s=trial.load_s,
+                         pass_s=trial.pass_s, tail_s=trial.tail_s)  # fmt: skip
+        data = write_log(trace, when + timedelta(hours=trial.repeats - turn), trial.style, seed + 50 * turn)
+        name = f"{when:%Y%m%d}-{side}{f'-again-{trial.repeats - turn}' if repeat else ''}.{ending}"
+        logs.receive_log(workshop, actor, job_id, side, io.BytesIO(data), expected=len(data), file_name=name,
+                         mapping={}, again=False, repeat=repeat)  # fmt: skip
     # The fan at the end of the load, where a person holds meter and probe.
     late = (trace.time_s > 30 + 0.7 * trial.load_s) & (trace.time_s < 30 + trial.load_s)
     scatter = np.random.default_rng(seed).normal(0.0, 0.2, 3)
@@ -237,6 +270,12 @@ def _measure(
             measure.add_noise(workshop, actor, job_id, side, {"level_db": round(level + off, 1),
                               "background_db": trial.background_db, "place": "vent, mark on the mat",
                               "distance_m": 0.3})  # fmt: skip
+        if trial.blades is not None:
+            samples = simulate_fan_sound(rpm=rpm, blades=trial.blades, level_db=level, seed=seed,
+                                         full_scale_db=PHONE_FULL_SCALE_DB, whine_hz=trial.whine_hz)  # fmt: skip
+            data = write_wav(samples, 44100.0)
+            recordings.receive_sound(workshop, actor, job_id, side, io.BytesIO(data), expected=len(data),
+                                     file_name=f"{when:%Y%m%d}-{side}-vent.wav", reference_db=None)  # fmt: skip
     for spot, value, place in trial.spots:
         reading_c = (
             value if value is not None else round(float(trace.channels[Role.EXHAUST_TEMPERATURE][late].mean()), 1)

@@ -25,9 +25,20 @@ class Recording:
     bits: str
 
 
+def write_wav(samples: NDArray[np.float32], rate_hz: float) -> bytes:
+    """One channel as a WAV file of 16 bit."""
+    import io
+
+    import soundfile  # type: ignore[import-untyped]  # here, since it loads a library
+
+    out = io.BytesIO()
+    soundfile.write(out, samples, int(rate_hz), subtype="PCM_16", format="WAV")
+    return out.getvalue()
+
+
 def read_sound_file(path: Path, name: str) -> Recording:
     """Read a recording. Raises FormatError with the remedy."""
-    import soundfile  # type: ignore[import-untyped]  # here, since it loads a library
+    import soundfile
 
     if path.stat().st_size == 0:
         raise FormatError(f"{name} is empty.", remedy="Record again.", reason="not_sound")
