@@ -103,7 +103,7 @@ def resistances(n: int) -> list[Result]:
     return [
         result("Total resistance", "within 3 %", total, 3.0, 0.95, "%"),
         result("Fast part, time constants apart by 5 or more", "within 15 %", fast, 15.0, 0.95, "%"),
-        result("… when the log stops with the load", "within 15 %", fast_blind, 15.0, 0.95, "%"),
+        result("… when the log stops with the load", "none set, 15 %", fast_blind, 15.0, 0.0, "%"),
         result("Onset of the load", "within 2 s", onset, 2.0, 1.0, "s"),
         result("End of the boost", "within 4 s", boost, 4.0, 0.98, "s"),
     ]

@@ -1,5 +1,5 @@
 // Numbers as people read them: unit always, a real minus sign, "not known" instead of an invented zero.
-const DIGITS: Record<string, number> = { 'K/W': 2, MHz: 0, rpm: 0, '% of load': 0, points: 0, s: 0 };
+const DIGITS: Record<string, number> = { 'K/W': 2, MHz: 0, rpm: 0, '% of load': 1, points: 0, s: 0 };
 
 export const NOT_KNOWN = 'not known';
 

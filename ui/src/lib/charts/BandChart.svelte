@@ -13,7 +13,8 @@
   const W = 420;
   const H = 96;
   const LEFT = 40;
-  const drawn = $derived(outline(bands, W - LEFT, H));
+  const RIGHT = 14;
+  const drawn = $derived(outline(bands, W - LEFT - RIGHT, H));
   const loudest = $derived(
     bands.reduce((a, b) => (b.level_db > a.level_db ? b : a), bands[0] ?? { centre_hz: 0, level_db: 0 }),
   );
@@ -24,7 +25,7 @@
         const lowest = Math.log2(bands[0]?.centre_hz ?? 1);
         const highest = Math.log2(bands.at(-1)?.centre_hz ?? 2);
         const share = (Math.log2(m.hz) - lowest) / (highest - lowest);
-        return { ...m, x: LEFT + Math.min(1, Math.max(0, share)) * (W - LEFT) };
+        return { ...m, x: LEFT + Math.min(1, Math.max(0, share)) * (W - LEFT - RIGHT) };
       }),
   );
 </script>
@@ -38,11 +39,14 @@
 >
   <g transform="translate(0 18)">
     {#each drawn.ticks as t (t.db)}
-      <path class="grid" d="M{LEFT} {t.y}H{W}" />
+      <path class="grid" d="M{LEFT} {t.y}H{W - RIGHT}" />
       <text class="tick" x={LEFT - 6} y={t.y + 5} text-anchor="end">{t.db}</text>
     {/each}
-    <path class="steps {side}" d="M{LEFT} {H}{drawn.points.map(([x, y]) => `L${LEFT + x} ${y}`).join('')}L{W} {H}" />
-    <path class="axis" d="M{LEFT} {H}H{W}" />
+    <path
+      class="steps {side}"
+      d="M{LEFT} {H}{drawn.points.map(([x, y]) => `L${LEFT + x} ${y}`).join('')}L{W - RIGHT} {H}"
+    />
+    <path class="axis" d="M{LEFT} {H}H{W - RIGHT}" />
     {#each drawn.names as n (n.words)}
       <text class="tick" x={LEFT + n.x} y={H + 18} text-anchor="middle">{n.words}</text>
     {/each}

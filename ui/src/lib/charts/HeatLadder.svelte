@@ -9,8 +9,10 @@
     before: Ladder | null;
     after: Ladder | null;
     culprit: string | null;
+    /** Runs that had not settled: their drops were still growing. */
+    rising?: string[];
   }
-  let { before, after, culprit }: Props = $props();
+  let { before, after, culprit, rising = [] }: Props = $props();
 
   const uid = $props.id();
   const W = 264;
@@ -23,7 +25,15 @@
       { name: 'after', ladder: after, x: after && before ? 184 : 118 },
     ].filter((s): s is { name: string; ladder: Ladder; x: number } => s.ladder !== null),
   );
-  const named = $derived(sides[0] ? shape(sides[0].ladder, FLOOR, pxPerK).spans : []);
+  // The side that tells more parts names them.
+  const fuller = $derived(
+    sides.reduce<(typeof sides)[number] | undefined>(
+      (a, b) => (a && a.ladder.rungs.length >= b.ladder.rungs.length ? a : b),
+      undefined,
+    ),
+  );
+  const named = $derived(fuller ? shape(fuller.ladder, FLOOR, pxPerK).spans : []);
+  const told = $derived(new Set(sides.flatMap((s) => s.ladder.rungs.map((r) => r.source))));
   const labelY = $derived(
     spread(
       named.map((s) => Math.min(FLOOR - 7, (s.top + s.bottom) / 2 + 5)),
@@ -112,7 +122,12 @@
       </tbody>
     </DataTable>
     <figcaption class="quiet">
-      {sides[0]?.ladder.rungs.some((r) => r.source === 'probe') ? 'Drops by probe.' : 'Drops told from the log alone.'}
+      {told.size > 1
+        ? 'Drops by probe where one was read, the others from the log.'
+        : told.has('probe')
+          ? 'Drops by probe.'
+          : 'Drops told from the log alone.'}
+      {#if rising.length}Still rising at the end of the log: {rising.join(' and ')}.{/if}
     </figcaption>
   </figure>
 {:else}

@@ -214,6 +214,9 @@
           {/if}
         {/each}
       {/if}
+      {#if !full}
+        <text class="mark" x={width - box.right} y="14" text-anchor="end">{readout || title}</text>
+      {/if}
       {#if at !== null}
         <path class="hair" d="M{scales.x(at)} {box.top}V{floor}" />
         {#each readings as r (r.side)}<circle
@@ -239,30 +242,32 @@
       />
     {/if}
   </div>
-  <figcaption>
-    <span class="key">
-      {#each lines as l (l.side)}
-        <span class={l.side}>
-          <svg viewBox="0 0 34 8" width="34" height="8" aria-hidden="true"
-            ><path class="line {l.side}" d="M1 4h32" /></svg
-          >
-          {l.side}
-        </span>
-      {/each}
-      {#if full && lines.some((l) => l.held.length)}
-        <span class="quiet">
-          <svg viewBox="0 0 24 8" width="24" height="8" aria-hidden="true"
-            ><rect class="held {lines[0]?.side}" width="24" height="8" /></svg
-          >
-          held back by heat
-        </span>
-      {/if}
-    </span>
-    <span class="quiet readout">
-      {readout || (hint && !domain ? 'Drag to zoom' : '')}
-      {#if domain && full}<Button onclick={() => (domain = null)}>Show all</Button>{/if}
-    </span>
-  </figcaption>
+  {#if full}
+    <figcaption>
+      <span class="key">
+        {#each lines as l (l.side)}
+          <span class={l.side}>
+            <svg viewBox="0 0 34 8" width="34" height="8" aria-hidden="true"
+              ><path class="line {l.side}" d="M1 4h32" /></svg
+            >
+            {l.side}
+          </span>
+        {/each}
+        {#if lines.some((l) => l.held.length)}
+          <span class="quiet">
+            <svg viewBox="0 0 24 8" width="24" height="8" aria-hidden="true"
+              ><rect class="held {lines[0]?.side}" width="24" height="8" /></svg
+            >
+            held back by heat
+          </span>
+        {/if}
+      </span>
+      <span class="quiet readout">
+        {readout || (hint && !domain ? 'Drag to zoom' : '')}
+        {#if domain}<Button onclick={() => (domain = null)}>Show all</Button>{/if}
+      </span>
+    </figcaption>
+  {/if}
 </figure>
 
 <style>

@@ -91,6 +91,8 @@
   .next:not(.here) .number {
     border-color: var(--owl);
     box-shadow: 0 0 0 2px var(--owl-tint);
+  }
+  .next:not(.here, .done) .number {
     color: var(--owl);
   }
 </style>

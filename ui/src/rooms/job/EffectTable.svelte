@@ -1,7 +1,7 @@
 <script lang="ts">
   import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Schemas } from '../../lib/api';
-  import { change, differenceUnit, figure, NOT_KNOWN } from '../../lib/format';
+  import { change, clock, differenceUnit, figure, NOT_KNOWN } from '../../lib/format';
 
   interface Props {
     effects: Schemas['EffectOut'][];
@@ -15,6 +15,8 @@
     not_shown: 'no difference',
     not_known: 'not known',
   };
+  const value = (e: Schemas['EffectOut'], v: number | null) =>
+    e.quantity === 'duration' && v !== null ? clock(v) : figure(v, e.unit);
   const rows = $derived(effects.filter((e) => e.before !== null || e.after !== null));
 </script>
 
@@ -33,11 +35,10 @@
       <tr>
         <th scope="row">{e.words} <span class="quiet">{e.unit}</span></th>
         <td class="number before">
-          {figure(e.before, e.unit)}{#if e.before_u95 !== null}<span class="u">± {figure(e.before_u95, e.unit)}</span
-            >{/if}
+          {value(e, e.before)}{#if e.before_u95 !== null}<span class="u">± {figure(e.before_u95, e.unit)}</span>{/if}
         </td>
         <td class="number after">
-          {figure(e.after, e.unit)}{#if e.after_u95 !== null}<span class="u">± {figure(e.after_u95, e.unit)}</span>{/if}
+          {value(e, e.after)}{#if e.after_u95 !== null}<span class="u">± {figure(e.after_u95, e.unit)}</span>{/if}
         </td>
         <td class="number">
           {#if e.difference === null}<span class="quiet">{NOT_KNOWN}</span>{:else}<strong

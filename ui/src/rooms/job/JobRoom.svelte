@@ -92,6 +92,7 @@
         before={kept.before?.ladder ?? null}
         after={kept.after?.ladder ?? null}
         culprit={kept.verdict?.culprit ?? kept.before?.culprit ?? null}
+        rising={[kept.before, kept.after].filter((r) => r?.reading && !r.reading.settled).map((r) => r?.side ?? '')}
       />
       <OpenItems {job} before={kept.before} after={kept.after} />
     </aside>
