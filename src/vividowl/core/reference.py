@@ -127,8 +127,10 @@ def judge_response(response: Response, reference: Reference, total: float | None
     if poor:
         said = "the interface is poor; heatsink and fins are " + ("slow too" if large else "fine")
     elif large:
-        said = "the interface is fine; the heat stops behind it: dust, blocked vents, a fan that does not turn up, or a case "
-            "that cannot shed more"
+        said = (
+            "the interface is fine; the heat stops behind it: dust, blocked vents, a fan that does not turn up, or a "
+            "case that sheds no more"
+        )
     else:
         said = "neither the interface nor what is behind it stands out"
     return Judgement(poor, large, f"{start} ({basis}): {said}.")
