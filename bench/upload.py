@@ -24,10 +24,9 @@ from pathlib import Path
 import numpy as np
 import polars as pl
 import structlog
-from waitress import create_server
 
 from vividowl.host.cluster import Cluster
-from vividowl.host.launch import BODY_MOST
+from vividowl.host.serving import make_server, port_of
 from vividowl.service import accounts
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database
@@ -107,10 +106,9 @@ def main() -> None:
         database.migrate()
         workshop = Workshop(database, FileStore(folder / "files"))
         accounts.found_shop(workshop, shop_name="Bench", name="B", login="bench", password=PASSWORD)
-        server = create_server(create_app(workshop, Settings("bench", cookie_secure=False)), host="127.0.0.1", port=0,
-                               threads=4, max_request_body_size=BODY_MOST)  # fmt: skip
-        threading.Thread(target=server.run, daemon=True).start()
-        client = Client(server.effective_port)
+        server = make_server(create_app(workshop, Settings("bench", cookie_secure=False)), 0, threads=4)
+        threading.Thread(target=server.serve, daemon=True).start()
+        client = Client(port_of(server))
         client.sign_in()
         bare, ours = [], []
         for turn in range(6):
@@ -132,8 +130,7 @@ def main() -> None:
         print(f"allowed {allowed:.3f} s; used {o / allowed:.2f} of it")
     finally:
         client.line.close()
-        time.sleep(0.3)  # lets the server notice that the line is closed
-        server.close()
+        server.stop()
         database.close()
         cluster.stop()
         shutil.rmtree(folder, ignore_errors=True)

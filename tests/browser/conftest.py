@@ -7,9 +7,9 @@ from pathlib import Path
 
 import pytest
 from sqlalchemy import text
-from waitress import create_server
 
 from vividowl.demo.shop import load_demo
+from vividowl.host.serving import make_server, port_of
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore
@@ -26,11 +26,11 @@ def site(cluster, database, tmp_path_factory):
     workshop = Workshop(own, FileStore(tmp_path_factory.mktemp("files")))
     load_demo(workshop)
     app = create_app(workshop, Settings("browser test key", demo_sign_in=True))
-    server = create_server(app, host="127.0.0.1", port=0, threads=8, max_request_body_size=210 * 1024 * 1024)
-    thread = threading.Thread(target=server.run, daemon=True)
+    server = make_server(app, 0, threads=8)
+    thread = threading.Thread(target=server.serve, daemon=True)
     thread.start()
-    yield f"http://127.0.0.1:{server.effective_port}"
-    server.close()
+    yield f"http://127.0.0.1:{port_of(server)}"
+    server.stop()
     thread.join(timeout=5)
     own.close()
 

@@ -54,13 +54,18 @@ def fit_exponentials(
     k = len(guess)
 
     kept: dict[bytes, tuple[Series, Series, Series, Series]] = {}
+    ahead: dict[bytes, Series] = {}
 
     def solve(log_taus: Series) -> tuple[Series, Series, Series, Series]:
         """Columns, an orthonormal basis of them, weights and residuals; kept for the Jacobian that asks next."""
         key = log_taus.tobytes()
         if key not in kept:
             kept.clear()
-            a = np.column_stack([columns(np.exp(log_taus)), fixed]) * w[:, None]
+            ahead.clear()
+            # One call for the columns and for those a small step ahead costs little more than one for the first alone.
+            both = columns(np.exp(np.concatenate([log_taus, log_taus + LOG_STEP]))) * w[:, None]
+            ahead[key] = both[:, k:]
+            a = np.column_stack([both[:, :k], fixed * w[:, None]])
             q, r = np.linalg.qr(a)
             size = np.abs(np.diag(r))
             r[np.diag_indices_from(r)] += np.where(size < 1e-13 * max(float(size.max()), 1e-300), 1e-9, 0.0)
@@ -71,8 +76,7 @@ def fit_exponentials(
     def slopes(log_taus: Series, solution: Series) -> Series:
         """Derivative of the fitted curve to each log tau (n, k)."""
         a = solve(log_taus)[0][:, :k]
-        ahead = columns(np.exp(log_taus + LOG_STEP)) * w[:, None]
-        return np.asarray((ahead - a) * (solution[:k] / LOG_STEP))
+        return np.asarray((ahead[log_taus.tobytes()] - a) * (solution[:k] / LOG_STEP))
 
     def jacobian_of(log_taus: Series) -> Series:
         # The part of the slope that the weights cannot take up: Kaufman's simplification of 1975.

@@ -18,7 +18,7 @@ FAST_BELOW_S = 3.0
 SLOW_ABOVE_S = 120.0
 INTERVAL_MOST_S = 5.5
 TERMS_MOST = 4
-COARSE_POINTS = 240
+COARSE_POINTS = 180
 LEAD_MOST_S = 300.0
 TAIL_S = 25.0
 BOUND_LOW_STEPS = 0.1
@@ -88,13 +88,14 @@ class Response:
         """Sum of the terms [K/W]."""
         return sum(t.resistance for t in self.terms)
 
-    def remaining_k(self, power: float, after_s: float = 0.0, slower_than_s: float = 0.0) -> float:
+    def remaining_k(self, power: float, after_s: float | Series = 0.0, slower_than_s: float = 0.0) -> Series:
         """Change still to come after so many more seconds of the load at a power [K], of the slower terms only."""
-        return sum(
-            t.resistance * (power - self.base_power - reached) * math.exp(-after_s / t.tau_s)
-            for t, reached in zip(self.terms, self.now, strict=True)
-            if t.tau_s >= slower_than_s
-        )
+        after = np.asarray(after_s, dtype=np.float64)
+        left = np.zeros_like(after)
+        for term, reached in zip(self.terms, self.now, strict=True):
+            if term.tau_s >= slower_than_s:
+                left = left + term.resistance * (power - self.base_power - reached) * np.exp(-after / term.tau_s)
+        return left
 
 
 @dataclass(frozen=True)
@@ -130,9 +131,10 @@ def _calm(power: Series) -> Series:
     if len(power) < 9:
         return power
     padded = np.concatenate((power[:2], power, power[-2:]))
-    near = np.lib.stride_tricks.sliding_window_view(padded, 5)
-    calm = np.ptp(near, axis=1) < CALM_SHARE * max(1e-9, float(np.percentile(power, 95)))
-    return np.where(calm, near.mean(axis=1), power)
+    near = [padded[i : i + len(power)] for i in range(5)]
+    spread = np.maximum.reduce(near) - np.minimum.reduce(near)
+    calm = spread < CALM_SHARE * max(1e-9, float(np.percentile(power, 95)))
+    return np.where(calm, sum(near) / 5.0, power)
 
 
 @dataclass(frozen=True)
@@ -206,16 +208,17 @@ def fit_response(trace: Trace, load: LoadPhase) -> Response:
     if _drifts(blocks, load.onset_s - begin):
         # Begun warm from another load, or cold before the idle was steady.
         least, most = -max(base_power, 1.0), float(np.max(blocks.power))
+        broad = np.geomspace(2.0 * bounds[0], 0.25 * bounds[1], 5)
         start = min(
             (_Start(0.5, float(w), t) for w in np.linspace(least, most, 13) for t in SINCE_S),
-            key=lambda s: _misfit(blocks, s, weight, bounds),
+            key=lambda s: _misfit(blocks, s, weight, broad),
         )
     starts = _starts(blocks, start, weight, bounds, length)
     usual = (USUAL_SLOW_S, _noise(blocks) / USUAL_SLOW_SPREAD)
 
     def fit_terms(guess: Series, how: _Start) -> Fit:
         return fit_exponentials(
-            lambda taus: _states(blocks, how, taus)[0], blocks.die_c, guess, one, weight, bounds, 1e-5, usual
+            lambda taus: _states(blocks, how, taus)[0], blocks.die_c, guess, one, weight, bounds, 1e-4, usual
         )
 
     best, best_score = None, math.inf
@@ -278,9 +281,8 @@ def _starts(
     return out
 
 
-def _misfit(blocks: _Blocks, start: _Start, weight: Series, bounds: tuple[float, float]) -> float:
-    """What a broad set of terms leaves over."""
-    taus = np.geomspace(2.0 * bounds[0], 0.25 * bounds[1], 5)
+def _misfit(blocks: _Blocks, start: _Start, weight: Series, taus: Series) -> float:
+    """What terms of these time constants leave over."""
     a = np.column_stack([_states(blocks, start, taus)[0], np.ones(len(weight))]) * weight[:, None]
     target = blocks.die_c * weight
     left = target - a @ np.linalg.lstsq(a, target, rcond=None)[0]

@@ -155,13 +155,13 @@ def _by_response(
     held, mean = float(np.nanmedian(power[tail])), float(np.nanmean(trace.power[late]))
     pauses = mean < 0.98 * held
     watts, slower = (mean, OUTLASTS_PAUSE_S) if pauses else (held, 0.0)
-    remaining = response.remaining_k(watts, 0.0, slower)
+    remaining = float(response.remaining_k(watts, 0.0, slower))
     now = values[time >= load.end_s - max(10.0, 5.0 * trace.interval_s)]
     final = float(now.mean() if len(now) else values[-1]) + remaining
     if not abs(remaining) < 60.0:
         return None
     waits = np.geomspace(15.0, LONGEST_WAIT_S, 240)
-    left = np.array([abs(response.remaining_k(watts, float(w), slower)) for w in waits])
+    left = np.abs(response.remaining_k(watts, waits, slower))
     slopes = np.abs(np.gradient(left, waits))
     good = np.flatnonzero((left < REMAINING_SETTLED_K) & (slopes < SLOPE_SETTLED_K_PER_S))
     return _Outlook(remaining, final, float(waits[good[0]]) if len(good) else LONGEST_WAIT_S)

@@ -21,8 +21,8 @@ class View:
 
 
 def write_columns(frame: pl.DataFrame, path: Path) -> None:
-    """Write the columns as Parquet. lz4, since an upload should not wait for the last per cent."""
-    frame.write_parquet(path, compression="lz4", statistics=False)
+    """Write the columns as Parquet. snappy, since an upload should not wait for the last per cent."""
+    frame.write_parquet(path, compression="snappy", statistics=False)
 
 
 def read_columns(path: Path, names: Sequence[str] | None = None) -> pl.DataFrame:

@@ -27,8 +27,6 @@ from vividowl.store.files import FileStore
 from vividowl.web.app import SITE, Settings, create_app
 
 USUAL_PORT = 8000
-THREADS = 32
-BODY_MOST = 210 * 1024 * 1024
 
 
 class LaunchError(RuntimeError):
@@ -106,7 +104,7 @@ def _warm_up() -> None:
 
 
 def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None:
-    from waitress import create_server  # type: ignore[import-untyped]
+    from vividowl.host.serving import make_server  # here, since it loads the server
 
     _, nothing = accounts.state(workshop)
     code = secrets.token_urlsafe(9) if nothing else ""
@@ -119,9 +117,7 @@ def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None
             cookie_secure=os.environ.get("VIVIDOWL_COOKIE_SECURE", "1") != "0",
         ),
     )
-    server = create_server(
-        app, host="127.0.0.1", port=port, threads=THREADS, max_request_body_size=BODY_MOST, ident="vividowl"
-    )
+    server = make_server(app, port)
 
     def stop(_signal: int, _frame: FrameType | None) -> None:
         raise KeyboardInterrupt
@@ -134,11 +130,11 @@ def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None
     print("Ctrl-C stops it.", flush=True)
     threading.Thread(target=_warm_up, daemon=True).start()
     try:
-        server.run()
+        server.serve()
     except KeyboardInterrupt:
         pass
     finally:
-        server.close()
+        server.stop()
 
 
 def run(argv: Sequence[str] | None = None) -> None:

@@ -46,7 +46,6 @@ def receive_log(
             run = scope.run(job.id, side)
             room_c, limit_c = run.room_c if run else None, job.limit_c
         parsed = _parse(received, file_name)
-        received.start_digest()
         with workshop.files.prepare_columns(lambda path: write_columns(parsed.frame, path)) as prepared:
             with workshop.scope(actor) as scope:
                 parsed = _with_mapping(scope, parsed, mapping)

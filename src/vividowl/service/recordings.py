@@ -42,7 +42,6 @@ def receive_sound(
     with size_refusals(file_name, "sound", remedy), workshop.files.receive(stream, expected, BYTES_MOST) as received:
         with workshop.scope(actor) as scope:
             open_job(scope, job_id)
-        received.start_digest()
         reading = read_recording(received, file_name)
         if reference_db is not None and reading.laeq_db is None:
             raise Refused("invalid", f"{file_name}: the reference recording is silent.", field="sound",

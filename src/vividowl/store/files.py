@@ -14,7 +14,7 @@ from dataclasses import dataclass
 from pathlib import Path
 from typing import BinaryIO
 
-CHUNK = 1 << 20
+CHUNK = 96 * 1024  # small enough to stay in the cache and off fresh pages
 
 
 class TooLarge(ValueError):  # noqa: N818 - reads as what it says
@@ -25,23 +25,13 @@ class BrokenOff(ValueError):  # noqa: N818
     """Fewer bytes arrived than were announced."""
 
 
-@dataclass
+@dataclass(frozen=True)
 class Received:
     """A file that has wholly arrived but is not kept yet."""
 
     path: Path
     size_bytes: int
-    digest: Future[str] | None = None
-
-    def start_digest(self) -> Future[str]:
-        """Let the digest be worked out on another core; it competes with whatever else wants both."""
-        self.digest = self.digest or _helpers.submit(_digest, self.path)
-        return self.digest
-
-    @property
-    def sha256(self) -> str:
-        """SHA-256 of the bytes, awaited when not ready yet."""
-        return self.start_digest().result()
+    sha256: str
 
 
 @dataclass(frozen=True)
@@ -55,9 +45,17 @@ class Prepared:
 _helpers = ThreadPoolExecutor(max_workers=4, thread_name_prefix="files")
 
 
-def _digest(path: Path) -> str:
-    with path.open("rb") as file:
-        return hashlib.file_digest(file, "sha256").hexdigest()
+def _take_in(stream: BinaryIO, handle: int, most: int) -> tuple[int, str]:
+    """Copy a stream to an open file. Gives the number of bytes and their SHA-256, worked out while they are at hand."""
+    size, digest = 0, hashlib.sha256()
+    with os.fdopen(handle, "wb", buffering=0) as out:
+        while chunk := stream.read(CHUNK):
+            size += len(chunk)
+            if size > most:
+                raise TooLarge(f"The file is larger than {most // 2**20} MB.")
+            digest.update(chunk)
+            out.write(chunk)
+    return size, digest.hexdigest()
 
 
 class FileStore:
@@ -73,21 +71,10 @@ class FileStore:
         handle, name = tempfile.mkstemp(dir=self.root / "incoming")
         path = Path(name)
         try:
-            size = 0
-            with os.fdopen(handle, "wb") as out:
-                while chunk := stream.read(CHUNK):
-                    size += len(chunk)
-                    if size > most:
-                        raise TooLarge(f"The file is larger than {most // 2**20} MB.")
-                    out.write(chunk)
+            size, sha256 = _take_in(stream, handle, most)
             if expected is not None and size < expected:
                 raise BrokenOff(f"The upload broke off after {size} of {expected} bytes.")
-            received = Received(path, size)
-            try:
-                yield received
-            finally:
-                if received.digest is not None:
-                    wait([received.digest])
+            yield Received(path, size, sha256)
         finally:
             path.unlink(missing_ok=True)
 
