@@ -33,9 +33,7 @@
 <svg
   viewBox="0 0 {W} {H + 44}"
   role="img"
-  aria-label="Third octaves, A-weighted: highest at {hertz(loudest.centre_hz)} with {loudest.level_db.toFixed(
-    0,
-  )} {unit}"
+  aria-label="Third octaves: highest at {hertz(loudest.centre_hz)} with {loudest.level_db.toFixed(0)} {unit}"
 >
   <g transform="translate(0 18)">
     {#each drawn.ticks as t (t.db)}
