@@ -30,7 +30,7 @@ def press(page, name):
 def choose_file(page, path):
     """Open the file chooser from the keyboard."""
     with page.expect_file_chooser() as chooser:
-        page.get_by_label(re.compile("^Drop the (Before|After) log here")).focus()
+        page.get_by_label(re.compile("Drop the (Before|After) log here")).focus()
         page.keyboard.press("Enter")
     chooser.value.set_files(path)
 
