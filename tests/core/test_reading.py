@@ -123,6 +123,17 @@ def test_pauses_between_passes_are_counted_and_named(mild):
     assert read_trace(simulate(mild, room_c=24, seed=1), 24).pauses == ()
 
 
+def test_loads_of_different_height_begin_with_the_first_and_a_long_rest_is_no_pause():
+    time = np.arange(1800.0)
+    power = np.select([time < 60, time < 800, time < 1100, time < 1700], [14.0, 50.0, 66.0, 106.0], 14.0)
+    rise = np.convolve(power, 0.01 * np.exp(-np.arange(600) / 100), "full")[:1800] + 0.2 * power
+    trace = Trace(time, {Role.CPU_TEMPERATURE: 23 + rise, Role.CPU_POWER: power})
+    assert find_load(trace).onset_s == pytest.approx(60, abs=2)
+    assert find_load(trace).end_s == pytest.approx(1700, abs=3)
+    rested = Trace(time, {**trace.channels, Role.CPU_POWER: np.where((time > 900) & (time < 1100), 14.0, power)})
+    assert read_trace(rested, 23).pauses == ()
+
+
 @pytest.mark.parametrize("interface", [0.1, 0.25, 0.6])
 def test_the_interface_is_taken_from_a_clean_cool_down(mild, interface):
     # The fan of this device turns up while the load begins, which hides a small interface; after the load it does not.

@@ -12,7 +12,7 @@ from tests.logs import rows
 
 from vividowl.core.roles import Role
 from vividowl.formats.errors import FormatError
-from vividowl.formats.sensor_log import read_log, to_trace
+from vividowl.formats.sensor_log import TIME, read_log, to_trace
 
 SAMPLES = rows(load_s=200)
 TRUTH = np.array([r["temp"] for r in SAMPLES])
@@ -195,3 +195,40 @@ def test_broken_containers_are_refused_in_a_line(data, words):
     with pytest.raises(FormatError, match=words) as caught:
         read_log(data, "broken")
     assert caught.value.remedy
+
+
+def test_a_last_column_that_stays_empty_costs_no_line(tmp_path):
+    lines = ["Time [s]\tCPU [°C]\tCPU Power [W]\tNote"] + [f"{i}\t{40 + i % 7}.5\t{20 + i % 3}\t" for i in range(60)]
+    found = read_log("\n".join(lines).encode(), "tab.txt")
+    assert len(found.frame) == 60
+    assert not any("breaks off" in n for n in found.notices)
+    records = "\n".join(f'{{"ts": {i}, "cpu_temp_c": {40 + i % 7}.5, "cpu_w": 20, "note": null}}' for i in range(60))
+    path = tmp_path / "run.jsonl"
+    path.write_text(records)
+    assert len(read_log(path, "run.jsonl").frame) == 60
+
+
+def test_a_preamble_nearly_as_wide_as_the_table_is_not_its_header():
+    lines = ["sep=;", "some tool;v2", "", "Uhrzeit;CPU-Temperatur (°C);CPU-Leistung (W)"]
+    lines += [f"10:00:{i:02d};{40 + i % 7},5;{20 + i % 3},0" for i in range(60)]
+    found = read_log("\n".join(lines).encode(), "pre.csv")
+    assert found.layout.headers == ("Uhrzeit", "CPU-Temperatur (°C)", "CPU-Leistung (W)")
+    assert {g.role for g in found.guesses} >= {Role.CPU_TEMPERATURE, Role.CPU_POWER}
+
+
+def test_a_column_called_t_and_something_is_no_clock():
+    lines = ["Datum\tUhrzeit\tT die 1\tP1 (W)\tVentilator (U/min)"]
+    lines += [f"03.11.2026\t11:59:{i:02d} PM\t{40 + i % 7},5\t{20 + i % 3},0\t{2500 + i}" for i in range(60)]
+    lines += [f"04.11.2026\t12:00:{i:02d} AM\t{40 + i % 7},5\t{20 + i % 3},0\t{2500 + i}" for i in range(60)]
+    found = read_log("\n".join(lines).encode("utf-16"), "night.txt")
+    assert found.frame[TIME].to_list() == [float(i) for i in range(120)]
+    assert found.notices == ()
+    assert found.guesses[4].role is Role.FAN_SPEED
+
+
+def test_short_names_of_both_chips_are_understood():
+    lines = ["ts,cpu_temp_c,cpu_w,gpu_temp_c,gpu_w"] + [
+        f"{i},{40 + i % 7},{20 + i % 3},50,{60 + i % 2}" for i in range(60)
+    ]
+    roles = [g.role for g in read_log("\n".join(lines).encode(), "short.csv").guesses]
+    assert roles == [None, Role.CPU_TEMPERATURE, Role.CPU_POWER, Role.GPU_TEMPERATURE, Role.GPU_POWER]

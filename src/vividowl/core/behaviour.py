@@ -55,6 +55,8 @@ def shape_of(values: Series) -> Shape | None:
 
 def _follows(time_s: Series, cause: Series, effect: Series) -> float:
     """How well a column is a slow answer to another: the best correlation over time constants."""
+    if not np.ptp(effect) > 0:
+        return 0.0
     taus = np.array([3.0, 20.0, 60.0, 200.0])
     keep = np.exp(-np.diff(time_s, prepend=time_s[0] - 1.0)[:, None] / taus)
     slow = scan(keep, (1.0 - keep) * (cause - cause[0])[:, None])

@@ -15,6 +15,7 @@ BOOST_SHARPNESS = 0.7
 STEP_SHARE = 0.2
 DIP_BELOW = 0.6
 DIP_RECOVERY_S = 30.0
+PAUSE_MOST_S = 60.0
 
 
 @dataclass(frozen=True)
@@ -50,7 +51,7 @@ def find_load(trace: Trace) -> LoadPhase:
     returns: LoadPhase
     raises: NotEnoughData when the log has no die temperature
     range: one main load; several load phases are taken from the first to the last
-    formula: the signal crosses half way between idle and load and stays there
+    formula: the signal crosses half way between idle and the usual load and stays there
     source: common practice, no source
     """
     found = _activity(trace)
@@ -65,7 +66,10 @@ def find_load(trace: Trace) -> LoadPhase:
     high = float(np.nanpercentile(values, 90))
     if not high - low > STEP_SHARE * abs(high):
         return LoadPhase(start, start, end, False, name)
-    above = values > low + 0.5 * (high - low)
+    # With several loads of different height the usual one counts, not the highest.
+    usual = float(np.nanmedian(values[values > low + 0.25 * (high - low)]))
+    half = low + 0.5 * (min(usual, high) - low)
+    above = values > half
     if not above.any():
         return LoadPhase(start, start, end, False, name)
     need = max(3, round(20.0 / max(trace.interval_s, 0.05)))
@@ -73,7 +77,7 @@ def find_load(trace: Trace) -> LoadPhase:
     settled = np.flatnonzero(above & (stay >= 0.7))
     first = int(settled[0]) if len(settled) else int(np.flatnonzero(above)[0])
     # The running mean brings the crossing up to half its width forward: go on to the raw crossing.
-    raw_above = np.flatnonzero(raw[first:] > low + 0.5 * (high - low))
+    raw_above = np.flatnonzero(raw[first:] > half)
     first += int(raw_above[0]) if len(raw_above) else 0
     last = int(np.flatnonzero(above)[-1])
     onset, finish = float(time[first]), float(time[last])
@@ -121,6 +125,7 @@ def find_pauses(trace: Trace, load: LoadPhase) -> tuple[tuple[float, float], ...
     trace: the log
     load: its loaded part
     returns: start and end of each pause in the log [s] (n, 2)
+    range: up to 60 s; what lasts longer is another load
     formula: power (else utilisation) below 60 % of its median under load, with load on both sides
     source: common practice, no source
     """
@@ -129,7 +134,8 @@ def find_pauses(trace: Trace, load: LoadPhase) -> tuple[tuple[float, float], ...
     last = len(paused) - 1
     spans = [(float(trace.time_s[a]), float(trace.time_s[min(b, last)])) for a, b in edges.reshape(-1, 2)]
     edge_s = 2.5 * trace.interval_s
-    return tuple((a, b) for a, b in spans if a > load.onset_s + edge_s and b < load.end_s - edge_s)
+    inner = [(a, b) for a, b in spans if a > load.onset_s + edge_s and b < load.end_s - edge_s]
+    return tuple((a, b) for a, b in inner if b - a <= PAUSE_MOST_S)
 
 
 def _paused(trace: Trace, load: LoadPhase) -> Mask:

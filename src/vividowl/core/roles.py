@@ -78,12 +78,12 @@ _PATTERNS: tuple[tuple[Role, tuple[str, ...], str], ...] = (
     (Role.FAN_SPEED, (r"\b(fan|fans|blower|rpm|tach)\b",), r"\b(pwm|duty|percent|target|limit)\b"),
     (
         Role.GPU_POWER,
-        (_GPU, r"\b(power|watt|watts|draw|tgp|tdp)\b"),
+        (_GPU, r"\b(power|watt|watts|w|draw|tgp|tdp)\b"),
         r"\b(limit|max|min|target|memory|mem)\b",
     ),
     (
         Role.CPU_POWER,
-        (_CPU, r"\b(power|watt|watts|draw|tdp)\b"),
+        (_CPU, r"\b(power|watt|watts|w|draw|tdp)\b"),
         r"\b(limit|max|min|target|gt|dram|memory|gpu)\b",
     ),
     (
@@ -125,9 +125,9 @@ _UNIT_WORDS = {
     "min": "min", "minutes": "min", "h": "h", "us": "us", "µs": "us", "ns": "ns", "kw": "kW", "kilowatt": "kW",
     "c": "°C", "°c": "°C", "degc": "°C", "celsius": "°C", "deg c": "°C", "f": "°F", "°f": "°F", "degf": "°F",
     "fahrenheit": "°F", "deg f": "°F", "w": "W", "watt": "W", "watts": "W", "mw": "mW", "milliwatts": "mW",
-    "mhz": "MHz", "ghz": "GHz", "%": "%", "percent": "%", "pct": "%", "rpm": "rpm", "1/min": "rpm", "v": "V",
-    "mv": "mV", "a": "A", "ma": "mA", "s": "s", "ms": "ms", "yes/no": "Yes/No", "db": "dB", "k": "K", "mb": "MB",
-    "mt/s": "MT/s", "j": "J", "wh": "Wh", "x": "x",
+    "mhz": "MHz", "ghz": "GHz", "%": "%", "percent": "%", "pct": "%", "rpm": "rpm", "1/min": "rpm", "u/min": "rpm",
+    "v": "V", "mv": "mV", "a": "A", "ma": "mA", "s": "s", "ms": "ms", "yes/no": "Yes/No", "db": "dB", "k": "K",
+    "mb": "MB", "mt/s": "MT/s", "j": "J", "wh": "Wh", "x": "x",
 }  # fmt: skip
 
 

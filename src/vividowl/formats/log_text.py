@@ -112,7 +112,9 @@ def sniff(text: Buffer, encoding: str, name: str) -> Layout:
             line=1,
         )
     modal = sizes.most_common(1)[0][0]
-    header = next((i for i, r in enumerate(rows) if len(r) >= modal - 1 and len(r) > 1 and _is_header(r)), None)
+    # A header may lack the name of a last, empty column; one that names them all goes first.
+    named = [i for i, r in enumerate(rows) if len(r) >= max(2, modal - 1) and _is_header(r)]
+    header = next((i for i in named if len(rows[i]) >= modal), named[0] if named else None)
     if header is None:
         raise FormatError(
             f"{name}: line 1 begins with numbers; there is no header that names the columns.",
@@ -183,29 +185,30 @@ def find_body(text: Buffer, layout: Layout, name: str) -> Body:
             mended, start = b"\n".join(kept), 0
     whole: Buffer = text if mended is None else mended
     # Footers and a last line that broke off are shorter than the rest.
-    end, dropped, wanted = _trimmed(whole, start, len(whole)), 0, len(layout.headers)
+    end, dropped, wanted = _trimmed(whole, start, len(whole), layout.delimiter), 0, len(layout.headers)
     while end > start and dropped < FOOTER_MOST:
         at = max(whole.rfind(b"\n", start, end), start - 1)
         last = bytes(whole[at + 1 : end]).decode("utf-8", errors="replace")
         if (len(fields(last, layout.delimiter)) if last.strip() else 0) >= wanted:
             break
-        end, dropped = _trimmed(whole, start, max(at, start)), dropped + 1
+        end, dropped = _trimmed(whole, start, max(at, start), layout.delimiter), dropped + 1
     if end <= start or not bytes(whole[start : min(end, start + CHUNK)]).strip():
         raise nothing
     if dropped:
         line = skip + bytes(whole[start:end]).count(b"\n") + 2
         notices.append(f"The log breaks off in line {line}: {dropped} unfinished line(s) at its end were left out.")
         mended, start = bytes(whole[start:end]), 0
-    if mended is not None or bytes(text[-1:]) in (b" ", b"\t", b"\x00"):
+    if mended is not None or bytes(text[-1:]) in (b" ", b"\x00"):
         return Body(mended if mended is not None else bytes(text[start:end]), 0, skip + 1, True, tuple(notices))
     return Body(text, skip, skip + 1, False, tuple(notices))
 
 
-def _trimmed(text: Buffer, start: int, end: int) -> int:
-    """The end without blanks and empty lines behind the last filled one."""
+def _trimmed(text: Buffer, start: int, end: int, delimiter: str) -> int:
+    """The end without blanks and empty lines behind the last filled one; a tab that parts cells is no blank."""
+    blanks = b"\r\n \x00" if delimiter == "\t" else b"\r\n \t\x00"
     while end > start:
         chunk = bytes(text[max(start, end - 4096) : end])
-        kept = len(chunk.rstrip(b"\r\n \t\x00"))
+        kept = len(chunk.rstrip(blanks))
         if kept:
             return end - len(chunk) + kept
         end -= len(chunk)

@@ -17,7 +17,7 @@ _DATE_FORMATS = (
     "%b %d, %Y", "%Y%m%d",
 )  # fmt: skip
 _CLOCK_FORMATS = ("%H:%M:%S%.f", "%H:%M:%S", "%I:%M:%S%.f %p", "%I:%M:%S %p", "%H:%M")
-_TIME_NAME = re.compile(r"\b(time|timestamp|elapsed|date|datetime|seconds|uptime|clock time|epoch|t)\b")
+_TIME_NAME = re.compile(r"\b(time|timestamp|elapsed|date|datetime|seconds|uptime|clock time|epoch)\b|^t$")
 _CLOCK = re.compile(r"(\d{1,4}):(\d{2})(?::(\d{2}))?(?:[.,:](\d{1,9}))?\s*([AaPp]\.?\s?[Mm]\.?)?")
 DAY_S = 86400.0
 
