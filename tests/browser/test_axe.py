@@ -7,6 +7,7 @@ PAGES = [
     "/",
     "/jobs",
     "/jobs/new",
+    "/shop",
     "intake",
     "before",
     "fit",

@@ -21,6 +21,7 @@
     ['/jobs/new', () => import('./rooms/job/NewJob.svelte')],
     ['/jobs/:id', jobRoom],
     ['/jobs/:id/:stage', jobRoom],
+    ['/shop', () => import('./rooms/shop/Shop.svelte')],
     ['/record/:id', () => import('./rooms/record/RecordRoom.svelte')],
   ];
 

@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
-from dataclasses import dataclass
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
 
-from vividowl.core.errors import NotEnoughData, require_range
+from vividowl.core.errors import NotEnoughData, OutOfRange, figure, require_range
 
 COVERAGE_FACTOR = 2.0
 BLOCKS_MOST = 2048
@@ -35,6 +35,39 @@ class Tolerances:
     noise_db: float = 1.0
     noise_room_db_per_k: float = 0.5
     result_share: float = 0.01
+
+
+# What a shop may set: words, unit and largest value. A larger one would be a mistake in the unit.
+TOLERANCE_LIMITS: Mapping[str, tuple[str, str, float]] = {
+    "die_sensor_k": ("Die sensor", "K", 10.0), "probe_k": ("Probe", "K", 10.0),
+    "room_k": ("Room thermometer", "K", 5.0), "run_to_run_k": ("Run to run", "K", 10.0),
+    "power_share": ("Power sensor", "of the value", 0.5), "clock_share": ("Clock", "of the value", 0.5),
+    "noise_db": ("Sound meter", "dB", 10.0), "noise_room_db_per_k": ("Noise in another room", "dB/K", 3.0),
+    "result_share": ("Benchmark result", "of the value", 0.5),
+}  # fmt: skip
+
+
+def checked_tolerances(values: Mapping[str, float]) -> Tolerances:
+    """The defaults with a shop's own values over them.
+
+    values: half-widths by name, in the units of Tolerances
+    returns: Tolerances
+    raises: OutOfRange for a negative or absurd one or an unknown name
+    range: up to the limits of TOLERANCE_LIMITS
+    source: common practice, no source
+    """
+    for name, value in values.items():
+        if name not in TOLERANCE_LIMITS:
+            raise OutOfRange(
+                f"“{name}” is no tolerance.", field=name, remedy=f"Allowed: {', '.join(TOLERANCE_LIMITS)}."
+            )
+        words, unit, most = TOLERANCE_LIMITS[name]
+        if not 0.0 <= value <= most:
+            raise OutOfRange(
+                f"{words} is {figure(value)} {unit}, allowed are 0 to {figure(most)} {unit}.",
+                field=name, remedy="Give half of the width within which the true value lies.",
+            )  # fmt: skip
+    return replace(Tolerances(), **values)
 
 
 def standard_from_half_width(half_width: float) -> float:

@@ -14,7 +14,7 @@ from vividowl.core.errors import CoreError
 from vividowl.core.ladder import Ladder, build_ladder, culprit
 from vividowl.core.reading import Reading
 from vividowl.core.roles import ROLE_KINDS, Role
-from vividowl.core.uncertainty import Tolerances
+from vividowl.core.uncertainty import Tolerances, checked_tolerances
 from vividowl.service.readings import noise_of, reading_of
 from vividowl.service.sounds import kept_sounds, recorded_level
 from vividowl.service.workshop import Workshop
@@ -76,7 +76,7 @@ def ladder_of(run: Run, reading: Reading, spots: Sequence[SpotReading]) -> Ladde
 
 def tolerances_of(scope: Scope) -> Tolerances:
     """The shop's own half-widths over the defaults."""
-    return replace(Tolerances(), **scope.shop().tolerances)
+    return checked_tolerances(scope.shop().tolerances)
 
 
 def _side(run: Run, reading: Reading, noise: Sequence[NoiseReading], recordings: Sequence[SoundFile]) -> Side:

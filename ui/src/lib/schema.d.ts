@@ -452,6 +452,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Reference room and tolerances. */
+        get: operations["getShop"];
+        /** Set them. */
+        put: operations["saveShop"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/suggestions": {
         parameters: {
             query?: never;
@@ -1284,6 +1302,21 @@ export interface components {
             /** Shop Name */
             shop_name: string;
         };
+        /** ShopIn */
+        ShopIn: {
+            /** Reference Room C */
+            reference_room_c: number;
+            tolerances: components["schemas"]["TolerancesIn"];
+        };
+        /** ShopOut */
+        ShopOut: {
+            /** Name */
+            name: string;
+            /** Reference Room C */
+            reference_room_c: number;
+            tolerances: components["schemas"]["TolerancesOut"];
+            usual: components["schemas"]["TolerancesOut"];
+        };
         /** SignInIn */
         SignInIn: {
             /** Login */
@@ -1389,6 +1422,48 @@ export interface components {
             tau_s: number;
             /** Tau U S */
             tau_u_s: number;
+        };
+        /** TolerancesIn */
+        TolerancesIn: {
+            /** Clock Share */
+            clock_share: number;
+            /** Die Sensor K */
+            die_sensor_k: number;
+            /** Noise Db */
+            noise_db: number;
+            /** Noise Room Db Per K */
+            noise_room_db_per_k: number;
+            /** Power Share */
+            power_share: number;
+            /** Probe K */
+            probe_k: number;
+            /** Result Share */
+            result_share: number;
+            /** Room K */
+            room_k: number;
+            /** Run To Run K */
+            run_to_run_k: number;
+        };
+        /** TolerancesOut */
+        TolerancesOut: {
+            /** Clock Share */
+            clock_share: number;
+            /** Die Sensor K */
+            die_sensor_k: number;
+            /** Noise Db */
+            noise_db: number;
+            /** Noise Room Db Per K */
+            noise_room_db_per_k: number;
+            /** Power Share */
+            power_share: number;
+            /** Probe K */
+            probe_k: number;
+            /** Result Share */
+            result_share: number;
+            /** Room K */
+            room_k: number;
+            /** Run To Run K */
+            run_to_run_k: number;
         };
         /** ToneOut */
         ToneOut: {
@@ -3206,6 +3281,104 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getShop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveShop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShopIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };

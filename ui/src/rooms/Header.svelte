@@ -15,6 +15,7 @@
   const places = [
     { path: '/', name: 'Bench' },
     { path: '/jobs', name: 'Jobs' },
+    { path: '/shop', name: 'Shop' },
   ];
   const NEXT = { system: 'day', day: 'night', night: 'system' } as const;
   const THEME_WORDS = { system: 'as the system', day: 'day', night: 'night' };

@@ -1,0 +1,51 @@
+"""What a shop sets for itself: its reference room and how far its instruments may be off."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import asdict, dataclass
+
+from vividowl.core.uncertainty import Tolerances, checked_tolerances
+from vividowl.core.units import require_room_c
+from vividowl.service.comparing import note_verdict, tolerances_of
+from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.models import Job
+from vividowl.store.scope import Scope
+
+
+@dataclass(frozen=True)
+class ShopSettings:
+    """name; reference_room_c [degC]; tolerances in force and the usual ones."""
+
+    name: str
+    reference_room_c: float
+    tolerances: Tolerances
+    usual: Tolerances
+
+
+def _settings(scope: Scope) -> ShopSettings:
+    shop = scope.shop()
+    return ShopSettings(shop.name, shop.reference_room_c, tolerances_of(scope), Tolerances())
+
+
+def get_settings(workshop: Workshop, actor: Actor) -> ShopSettings:
+    """The settings of the actor's shop."""
+    with workshop.scope(actor) as scope:
+        return _settings(scope)
+
+
+def save_settings(
+    workshop: Workshop, actor: Actor, reference_room_c: float, tolerances: Mapping[str, float]
+) -> ShopSettings:
+    """Save them. Only what differs from the usual is kept; verdicts of jobs still open follow."""
+    require_room_c(reference_room_c)
+    wanted = asdict(checked_tolerances(tolerances))
+    usual = asdict(Tolerances())
+    with workshop.scope(actor) as scope:
+        shop = scope.shop()
+        shop.reference_room_c = reference_room_c
+        shop.tolerances = {name: value for name, value in wanted.items() if value != usual[name]}
+        scope.session.flush()
+        for job in scope.session.scalars(scope.select(Job).where(Job.handed_over_at.is_(None))).all():
+            note_verdict(workshop, scope, job)
+        return _settings(scope)

@@ -1,0 +1,55 @@
+"""Settings of the shop: who may change them, what is allowed, and that verdicts follow."""
+
+import pytest
+from tests.web.conftest import Caller
+
+from vividowl.core.uncertainty import TOLERANCE_LIMITS, Tolerances
+
+
+def wanted(ada, **changes):
+    found = ada.call("GET", "/api/shop")
+    return {"reference_room_c": changes.pop("reference_room_c", found["reference_room_c"]),
+            "tolerances": {**found["tolerances"], **changes}}  # fmt: skip
+
+
+def test_a_new_shop_has_the_usual_tolerances_and_all_can_be_set(ada):
+    found = ada.call("GET", "/api/shop")
+    assert found["tolerances"] == found["usual"]
+    assert set(found["usual"]) == set(TOLERANCE_LIMITS) == set(Tolerances.__dataclass_fields__)
+    saved = ada.call("PUT", "/api/shop", wanted(ada, run_to_run_k=0.4, reference_room_c=22))
+    assert (saved["tolerances"]["run_to_run_k"], saved["reference_room_c"]) == (0.4, 22)
+    assert ada.call("GET", "/api/shop") == saved
+
+
+@pytest.mark.parametrize(
+    ("change", "field", "says"),
+    [
+        ({"room_k": -1}, "room_k", "Room thermometer is −1 K, allowed are 0 to 5 K"),
+        ({"power_share": 2}, "power_share", "allowed are 0 to 0.5 of the value"),
+        ({"reference_room_c": 240}, "room_c", "allowed are −10 to 60 °C"),
+    ],
+)
+def test_absurd_ones_are_refused_and_nothing_changes(ada, change, field, says):
+    before = ada.call("GET", "/api/shop")
+    found = ada.problem("PUT", "/api/shop", wanted(ada, **change), status=422)
+    assert (found["errors"][0]["field"], says in found["errors"][0]["message"]) == (field, True)
+    assert ada.call("GET", "/api/shop") == before
+
+
+def test_a_technician_may_look_and_not_touch(app, ada):
+    tom = Caller(app).sign_in("tom")
+    assert tom.call("GET", "/api/shop")["name"] == "One"
+    assert "Only an owner" in tom.problem("PUT", "/api/shop", wanted(ada), status=403)["detail"]
+
+
+def test_the_verdict_of_an_open_job_follows_and_the_owl_with_it(ada):
+    job = ada.served_job()
+    before = ada.call("GET", f"/api/jobs/{job}/verdict")
+
+    def u95(verdict):
+        return next(e["u95"] for e in verdict["effects"] if e["quantity"] == "die_temperature")
+
+    ada.call("PUT", "/api/shop", wanted(ada, run_to_run_k=10, room_k=5, power_share=0.5))
+    after = ada.call("GET", f"/api/jobs/{job}/verdict")
+    assert u95(after) > 3 * u95(before)
+    assert ada.call("GET", f"/api/jobs/{job}")["verdict"] == after["verdict"]

@@ -1,0 +1,134 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { parseNumber } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import { session } from '../../lib/session.svelte';
+  import { say } from '../../lib/toasts.svelte';
+  import { fromField, TOLERANCES, toField, type ToleranceName } from './tolerances';
+
+  let shop = $state<Schemas['ShopOut'] | null>(null);
+  let form = $state<Record<string, string>>({});
+  let errors = $state<Record<string, string>>({});
+  let trouble = $state('');
+  let busy = $state(false);
+  const owner = $derived(session.present?.person?.role === 'owner');
+
+  function show(found: Schemas['ShopOut']) {
+    shop = found;
+    form = {
+      reference_room_c: String(found.reference_room_c),
+      ...Object.fromEntries(TOLERANCES.map((t) => [t.name, toField(t, found.tolerances[t.name])])),
+    };
+  }
+
+  onMount(async () => {
+    try {
+      show(await take(client.GET('/api/shop')));
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = `${error.body.detail} ${error.body.remedy}`;
+    }
+  });
+
+  async function save() {
+    errors = {};
+    const room = parseNumber(form.reference_room_c ?? '');
+    if (room === null || Number.isNaN(room)) errors.reference_room_c = 'Type a temperature in °C.';
+    const tolerances = {} as Record<ToleranceName, number>;
+    for (const t of TOLERANCES) {
+      const value = fromField(t, form[t.name] ?? '');
+      if (value === null) errors[t.name] = 'Type a number.';
+      else tolerances[t.name] = value;
+    }
+    if (Object.keys(errors).length || room === null) return;
+    busy = true;
+    try {
+      show(await take(client.PUT('/api/shop', { body: { reference_room_c: room, tolerances } })));
+      say('Saved. Verdicts of open jobs follow.');
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      errors = error.fields;
+      if (!Object.keys(errors).length) say(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+    } finally {
+      busy = false;
+    }
+  }
+
+  function usual() {
+    if (shop) for (const t of TOLERANCES) form[t.name] = toField(t, shop.usual[t.name]);
+  }
+</script>
+
+{#if trouble}
+  <Notice tone="care">{trouble}</Notice>
+{:else if shop}
+  <h1>{shop.name}: how sure are your instruments?</h1>
+  <p class="lead">
+    Every figure carries its uncertainty, and a change smaller than that is not claimed. Each value here is half of the
+    width within which the true one lies. The usual ones are from memory; put in what your data sheets say.
+  </p>
+  {#if !owner}<div class="gap"><Notice title="Only an owner may change these.">You can look at them.</Notice></div>{/if}
+  <form
+    onsubmit={(e) => {
+      e.preventDefault();
+      void save();
+    }}
+  >
+    <TextField
+      label="Reference room"
+      name="reference_room_c"
+      numeric
+      unit="°C"
+      bind:value={() => form.reference_room_c ?? '', (v) => (form.reference_room_c = v)}
+      error={errors.reference_room_c}
+      hint="The watts a device can hold are stated for this room"
+    />
+    {#each TOLERANCES as t (t.name)}
+      <TextField
+        label={t.label}
+        name={t.name}
+        numeric
+        unit={t.unit}
+        bind:value={() => form[t.name] ?? '', (v) => (form[t.name] = v)}
+        error={errors[t.name]}
+        hint="{t.hint}; usual {toField(t, shop.usual[t.name])} {t.unit}"
+      />
+    {/each}
+    {#if owner}
+      <footer>
+        <Button kind="main" type="submit" {busy}>Save</Button>
+        <Button onclick={usual}>Fill in the usual ones</Button>
+      </footer>
+    {/if}
+  </form>
+{/if}
+
+<style>
+  .lead {
+    max-width: 46rem;
+    margin: var(--gap-2) 0 var(--gap-5);
+  }
+  .gap {
+    margin-bottom: var(--gap-4);
+  }
+  form {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 24rem));
+    gap: var(--gap-4) var(--gap-6);
+    align-items: start;
+  }
+  footer {
+    grid-column: 1 / -1;
+    display: flex;
+    gap: var(--gap-3);
+    margin-top: var(--gap-3);
+  }
+  @media (max-width: 760px) {
+    form {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,75 @@
+import { render, screen } from '@testing-library/svelte';
+import userEvent from '@testing-library/user-event';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { openSession } from '../../lib/session.svelte';
+import { json, problem, serve } from '../../lib/test-server';
+import Shop from './Shop.svelte';
+import { fromField, TOLERANCES, toField } from './tolerances';
+
+const usual = {
+  die_sensor_k: 1,
+  probe_k: 1.5,
+  room_k: 0.5,
+  run_to_run_k: 1,
+  power_share: 0.02,
+  clock_share: 0.01,
+  noise_db: 1,
+  noise_room_db_per_k: 0.5,
+  result_share: 0.01,
+};
+const shop = { name: 'Lantern Street', reference_room_c: 25, tolerances: usual, usual };
+const person = (role: string) => ({
+  person: { name: 'Imke', role, shop_name: 'Lantern Street', demo: false, currency: 'EUR' },
+  demo_available: false,
+  set_up_needed: false,
+  csrf_token: 't',
+});
+
+beforeEach(() => sessionStorage.clear());
+afterEach(() => vi.unstubAllGlobals());
+const user = userEvent.setup();
+
+describe('the shop', () => {
+  it('sends shares as shares though they are typed as percent', async () => {
+    const log = serve({ 'GET /api/session': person('owner'), 'GET /api/shop': shop, 'PUT /api/shop': shop });
+    await openSession();
+    render(Shop);
+    const power = await screen.findByLabelText('Power sensor');
+    expect(power).toHaveValue('2');
+    await user.clear(power);
+    await user.type(power, '3,5');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    const body = log.find((a) => a.method === 'PUT')?.body as { tolerances: Record<string, number> };
+    expect(body.tolerances.power_share).toBeCloseTo(0.035);
+    expect(body).toMatchObject({ reference_room_c: 25 });
+  });
+  it('puts a refusal beside its field and fills the usual ones in again', async () => {
+    serve({
+      'GET /api/session': person('owner'),
+      'GET /api/shop': { ...shop, tolerances: { ...usual, room_k: 2 } },
+      'PUT /api/shop': () =>
+        json(422, problem({ errors: [{ field: 'room_k', message: 'Room thermometer is 40 K.', remedy: '' }] })),
+    });
+    await openSession();
+    render(Shop);
+    await user.type(await screen.findByLabelText('Room thermometer'), '0');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('Room thermometer is 40 K.');
+    await user.click(screen.getByRole('button', { name: 'Fill in the usual ones' }));
+    expect(screen.getByLabelText('Room thermometer')).toHaveValue('0.5');
+  });
+  it('can be looked at by a technician', async () => {
+    serve({ 'GET /api/session': person('technician'), 'GET /api/shop': shop });
+    await openSession();
+    render(Shop);
+    expect(await screen.findByText('Only an owner may change these.')).toBeVisible();
+    expect(screen.queryByRole('button', { name: 'Save' })).toBeNull();
+  });
+});
+
+describe('half-widths', () => {
+  it('go to the field and back', () => {
+    for (const t of TOLERANCES) expect(fromField(t, toField(t, usual[t.name]))).toBeCloseTo(usual[t.name]);
+    expect(TOLERANCES[0] && fromField(TOLERANCES[0], 'wide')).toBeNull();
+  });
+});
