@@ -1,6 +1,7 @@
 """Sensor logs for the tests, written by hand-made rules and not by the reader's own code."""
 
 from datetime import UTC, datetime, timedelta
+from functools import lru_cache
 
 from vividowl.core.roles import Role
 from vividowl.core.simulator import Device, simulate
@@ -46,6 +47,7 @@ def text(samples, *, sep=",", dec=".", headers=None, stamp="iso", fahrenheit=Fal
     return lines
 
 
+@lru_cache(maxsize=64)
 def log_bytes(device=HOT, **more):
     """A usual log."""
     return "\n".join(text(rows(device, **more))).encode() + b"\n"

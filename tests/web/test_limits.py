@@ -26,7 +26,8 @@ def test_every_write_describes_its_refusals():
 
 def test_every_field_with_a_unit_says_so_in_its_name():
     told = ("temperature", "power", "duration", "distance", "level", "noise")
-    endings = ("_c", "_k", "_w", "_s", "_m", "_db", "_min", "_month", "_months", "_cents", "_u95", "_bytes", "_unit")
+    endings = ("_c", "_k", "_w", "_s", "_m", "_db", "_min", "_month", "_months", "_cents", "_u95", "_bytes", "_unit",
+               "_share")  # fmt: skip
     allowed = {"power_profile", "noise", "noise_figure", "power"}
     schemas = document()["components"]["schemas"]
     for name, schema in schemas.items():

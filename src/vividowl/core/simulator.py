@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass
+from functools import lru_cache
 
 import numpy as np
 
@@ -78,38 +79,7 @@ def simulate(
     require_range("room_c", room_c, "°C", -10.0, 60.0)
     require_range("interval_s", interval_s, "s", STEP_S, 60.0)
     rng = np.random.default_rng(seed)
-    steps = int((lead_s + load_s + tail_s) / STEP_S)
-    start = room_c + device.idle_power * (device.sink + device.chassis)
-    die, sink, chassis = start + 1.0, start, room_c + device.idle_power * device.chassis
-    rpm, clamp = device.fan_idle_rpm, 1.0
-    rows = np.empty((steps, 7))
-    for i in range(steps):
-        t = i * STEP_S
-        room = room_c + room_drift_k * t / (steps * STEP_S)
-        into = t - lead_s
-        use = 1.0 if 0 <= into < load_s else 0.03
-        if pass_s and use == 1.0 and into % pass_s > pass_s - 6.0:
-            use = 0.15
-        wanted = device.boost_power if into < device.boost_s else device.sustained_power
-        wanted = device.idle_power + use * (wanted - device.idle_power)
-        # The controller gives up power near the limit and takes it back slowly.
-        clamp = min(1.0, max(0.15, clamp + (0.02 if die > device.limit_c else -0.004) * -STEP_S * 8))
-        power = min(wanted, max(device.idle_power, wanted * clamp))
-        power *= 1.0 + device.leakage_per_k * (die - 60.0)
-        share = min(1.0, max(0.0, (die - device.fan_low_c) / (device.fan_high_c - device.fan_low_c)))
-        goal = device.fan_idle_rpm + share * (device.fan_full_rpm - device.fan_idle_rpm)
-        rpm += (goal - rpm) * STEP_S / 6.0
-        air = device.sink if device.fanless else device.sink * (device.fan_full_rpm / rpm) ** 0.8
-        q1, q2 = (die - sink) / device.interface, (sink - chassis) / air
-        q3 = (chassis - room) / device.chassis
-        die += (power - q1) * STEP_S / device.die_capacity
-        sink += (q1 - q2) * STEP_S / device.sink_capacity
-        chassis += (q2 - q3) * STEP_S / device.chassis_capacity
-        held = wanted > 1.5 * device.idle_power and clamp < 0.97
-        clock = device.clock_full_mhz * max(0.2, power / device.boost_power) ** (1 / 3) if use > 0.1 else 800.0
-        flow = device.flow_full * rpm / device.fan_full_rpm
-        exhaust = room + q3 / (air_density(room) * HEAT_CAPACITY_AIR * flow)
-        rows[i] = (die, power, clock, 100 * use, rpm, exhaust, held)
+    rows = _run(device, room_c, lead_s, load_s, tail_s, pass_s, room_drift_k)
     every = max(1, round(interval_s / STEP_S))
     kept = rows[::every]
     n = len(kept)
@@ -128,6 +98,54 @@ def simulate(
         channels[Role.FAN_SPEED] = np.maximum(0.0, noisy(4, 15.0, 0))
         channels[Role.EXHAUST_TEMPERATURE] = noisy(5, 0.2, 1)
     return Trace(np.arange(n, dtype=np.float64) * (every * STEP_S), channels)
+
+
+@lru_cache(maxsize=24)
+def _run(
+    device: Device, room_c: float, lead_s: float, load_s: float, tail_s: float, pass_s: float, room_drift_k: float
+) -> Series:
+    """What the device does at each step, without any noise, so that repeats of a run cost nothing (n, 7)."""
+    steps = int((lead_s + load_s + tail_s) / STEP_S)
+    idle, boost, sustained, limit_c = device.idle_power, device.boost_power, device.sustained_power, device.limit_c
+    boost_s, leakage, full_rpm = device.boost_s, device.leakage_per_k, device.fan_full_rpm
+    fan_low, fan_span = device.fan_low_c, device.fan_high_c - device.fan_low_c
+    start = room_c + idle * (device.sink + device.chassis)
+    die, sink, chassis = start + 1.0, start, room_c + idle * device.chassis
+    rpm, clamp = device.fan_idle_rpm, 1.0
+    rows = np.empty((steps, 7))
+    for i in range(steps):
+        t = i * STEP_S
+        room = room_c + room_drift_k * t / (steps * STEP_S)
+        into = t - lead_s
+        use = 1.0 if 0 <= into < load_s else 0.03
+        if pass_s and use == 1.0 and into % pass_s > pass_s - 6.0:
+            use = 0.15
+        wanted = idle + use * ((boost if into < boost_s else sustained) - idle)
+        # The controller gives up power near the limit and takes it back slowly.
+        clamp = min(1.0, max(0.15, clamp + (0.02 if die > limit_c else -0.004) * -STEP_S * 8))
+        power = min(wanted, max(idle, wanted * clamp))
+        power *= 1.0 + leakage * (die - 60.0)
+        share = min(1.0, max(0.0, (die - fan_low) / fan_span))
+        goal = device.fan_idle_rpm + share * (full_rpm - device.fan_idle_rpm)
+        rpm += (goal - rpm) * STEP_S / 6.0
+        air = device.sink if device.fanless else device.sink * (full_rpm / rpm) ** 0.8
+        q1, q2 = (die - sink) / device.interface, (sink - chassis) / air
+        q3 = (chassis - room) / device.chassis
+        die += (power - q1) * STEP_S / device.die_capacity
+        sink += (q1 - q2) * STEP_S / device.sink_capacity
+        chassis += (q2 - q3) * STEP_S / device.chassis_capacity
+        held = wanted > 1.5 * idle and clamp < 0.97
+        clock = device.clock_full_mhz * max(0.2, power / boost) ** (1 / 3) if use > 0.1 else 800.0
+        exhaust = room + q3 / (_air_heat(room) * device.flow_full * rpm / full_rpm)
+        rows[i] = (die, power, clock, 100 * use, rpm, exhaust, held)
+    rows.setflags(write=False)
+    return rows
+
+
+@lru_cache(maxsize=4096)
+def _air_heat(room_c: float) -> float:
+    """Heat that a cubic metre of air carries [J/(m3 K)]."""
+    return air_density(room_c) * HEAT_CAPACITY_AIR
 
 
 def steady_rise(device: Device, power: float, rpm: float) -> float:

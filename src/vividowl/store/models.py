@@ -218,17 +218,6 @@ class Run(Base):
     window_to_s: Mapped[float | None]
     glance: Mapped[dict[str, Any]] = mapped_column(default=dict)
     updated_at: Mapped[datetime] = mapped_column(default=now, onupdate=now)
-    traces: Mapped[list[TraceFile]] = relationship(
-        lazy="selectin", viewonly=True, primaryjoin="and_(Run.id == TraceFile.run_id, TraceFile.removed_at.is_(None))"
-    )
-    noise: Mapped[list[NoiseReading]] = relationship(
-        lazy="selectin", viewonly=True, order_by="NoiseReading.created_at",
-        primaryjoin="and_(Run.id == NoiseReading.run_id, NoiseReading.removed_at.is_(None))",
-    )  # fmt: skip
-    spots: Mapped[list[SpotReading]] = relationship(
-        lazy="selectin", viewonly=True, order_by="SpotReading.created_at",
-        primaryjoin="and_(Run.id == SpotReading.run_id, SpotReading.removed_at.is_(None))",
-    )  # fmt: skip
     __table_args__ = (
         UniqueConstraint("shop_id", "id"),
         UniqueConstraint("job_id", "side"),
