@@ -155,7 +155,9 @@ def _recorded(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) 
             for side in (befores, afters)]  # fmt: skip
     runs[1] = _in_other_room(runs[1], _of_the_room(befores, afters, tol))
     working = "A-weighted energy mean of the recordings, same phone, same place and gain; only the difference is firm"
-    return _effect("recorded_level", "Noise by recording", "dB", runs, True, working)
+    found = _effect("recorded_level", "Noise by recording", "dB", runs, True, working)
+    # A phone does not know its own level: neither side is a figure, only what lies between them.
+    return replace(found, before=None, after=None, before_u95=None, after_u95=None)
 
 
 _RESULTS = (

@@ -16,6 +16,7 @@ import typst
 from vividowl.core.comparison import Comparison
 from vividowl.core.effects import Effect
 from vividowl.core.ladder import Ladder
+from vividowl.core.reading import clock_words
 from vividowl.formats.drawing import chart_svg, ladder_svg, owl_svg
 from vividowl.formats.words import CLEANED, KINDS, TARGETS, day, money, number
 
@@ -75,15 +76,28 @@ def item_words(target: str, kind: str, product: str, lot: str, amount: float | N
     return text + "."
 
 
+def shown_effect(effect: Effect) -> bool:
+    """Whether anything is known of it."""
+    return any(v is not None for v in (effect.before, effect.after, effect.difference))
+
+
 def _effect(effect: Effect) -> dict[str, str]:
     unit = effect.unit
+
+    def side(value: float | None) -> str:
+        if value is None and effect.difference is not None:
+            return "–"  # only the change is known
+        if value is not None and effect.quantity == "duration":
+            return clock_words(value)
+        return number(value, unit)
+
     change = "not known"
     if effect.difference is not None:
         unit_change = "K" if unit == "°C" else unit
         change = f"{number(effect.difference, unit_change, signed=True)} ± {number(effect.u95, unit_change)}"
     return {
-        "words": effect.words, "unit": unit, "before": number(effect.before, unit),
-        "after": number(effect.after, unit), "change": change, "shown": SHOWN[effect.shown.value],
+        "words": effect.words, "unit": unit, "before": side(effect.before), "after": side(effect.after),
+        "change": change, "shown": SHOWN[effect.shown.value],
     }  # fmt: skip
 
 
@@ -97,7 +111,7 @@ def _content(sheet: RecordSheet) -> dict[str, Any]:
         "subtitle": f"Record {sheet.number} · {sheet.device} · {sheet.customer} · {day(sheet.day)}",
         "headline": comparison.headline + "." if comparison else "Not measured on both sides yet.",
         "reasons": reasons, "has_comparison": comparison is not None, "exhaust": sheet.exhaust,
-        "effects": [_effect(e) for e in comparison.effects if e.before is not None or e.after is not None]
+        "effects": [_effect(e) for e in comparison.effects if shown_effect(e)]
         if comparison else [],
         "conditions": [
             {"words": c.words, "before": c.before or "not noted", "after": c.after or "not noted",

@@ -16,8 +16,8 @@
     not_known: 'not known',
   };
   const value = (e: Schemas['EffectOut'], v: number | null) =>
-    e.quantity === 'duration' && v !== null ? clock(v) : figure(v, e.unit);
-  const rows = $derived(effects.filter((e) => e.before !== null || e.after !== null));
+    v === null && e.difference !== null ? '–' : e.quantity === 'duration' && v !== null ? clock(v) : figure(v, e.unit);
+  const rows = $derived(effects.filter((e) => [e.before, e.after, e.difference].some((v) => v !== null)));
 </script>
 
 <DataTable weight="strong">
