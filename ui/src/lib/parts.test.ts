@@ -87,12 +87,23 @@ describe('effect table', () => {
         u95: null,
         shown: 'not_known',
       },
-      { ...effect, quantity: 'none', words: 'Nothing', before: null, after: null },
+      { ...effect, quantity: 'none', words: 'Nothing', before: null, after: null, difference: null, u95: null },
+      {
+        ...effect,
+        quantity: 'recorded_level',
+        words: 'By recording',
+        unit: 'dB',
+        before: null,
+        after: null,
+        before_u95: null,
+        after_u95: null,
+      },
     ];
     render(EffectTable, { effects });
     expect(screen.getByRole('row', { name: /Die temperature/ })).toHaveTextContent('−24.3 ± 1.8');
     expect(screen.getByRole('row', { name: /Noise/ })).toHaveTextContent('not known');
     expect(screen.queryByRole('row', { name: /Nothing/ })).toBeNull();
+    expect(screen.getByRole('row', { name: /By recording/ })).toHaveTextContent('dB––−24.3 ± 1.8');
   });
 });
 

@@ -16,7 +16,11 @@
     not_known: 'not known',
   };
   const value = (e: Schemas['EffectOut'], v: number | null) =>
-    v === null && e.difference !== null ? '–' : e.quantity === 'duration' && v !== null ? clock(v) : figure(v, e.unit);
+    e.before === null && e.after === null
+      ? '–'
+      : e.quantity === 'duration' && v !== null
+        ? clock(v)
+        : figure(v, e.unit);
   const rows = $derived(effects.filter((e) => [e.before, e.after, e.difference].some((v) => v !== null)));
 </script>
 
