@@ -13,7 +13,7 @@ from vividowl.formats.errors import FormatError
 BYTES_MOST = 200 * 1024 * 1024
 LONGEST_S = 3600.0
 CHANNELS_MOST = 8
-SAMPLES_MOST = 120_000_000  # 20 minutes of 48 kHz stereo; a packed file of 200 MB could hold far more
+SAMPLES_MOST = 60_000_000  # ten minutes of 48 kHz stereo; a packed file of 200 MB could hold far more
 
 
 @dataclass(frozen=True)
