@@ -8,15 +8,25 @@ from pathlib import Path
 
 import pytest
 import structlog
+from argon2 import PasswordHasher
 from sqlalchemy import text
 
 from vividowl.host.cluster import Cluster
+from vividowl.service import accounts
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore
 from vividowl.store.models import Base
 
 structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.ERROR))
+
+
+@pytest.fixture(scope="session", autouse=True)
+def _quick_hashes():
+    """argon2 as in the product, but light: hundreds of tests sign in."""
+    usual, accounts._hasher = accounts._hasher, PasswordHasher(time_cost=1, memory_cost=8, parallelism=1)
+    yield
+    accounts._hasher = usual
 
 
 @pytest.fixture(scope="session")

@@ -10,7 +10,7 @@ from typing import TYPE_CHECKING, NoReturn
 
 import click
 
-from vividowl.cli_reading import compare, noise, read
+from vividowl.cli_reading import compare, noise, read, work
 from vividowl.core.errors import CoreError
 from vividowl.formats.errors import FormatError
 from vividowl.service.errors import Refused
@@ -47,7 +47,7 @@ def cli() -> None:
     """Vivid Owl without a browser."""
 
 
-for command in (read, compare, noise):
+for command in (read, compare, noise, work):
     cli.add_command(command)
 
 

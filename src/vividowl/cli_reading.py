@@ -19,6 +19,8 @@ from vividowl.service.reading_files import (
     read_file,
     read_recording,
 )
+from vividowl.service.workings import REQUIRED, WORKINGS
+from vividowl.service.workings import work as work_out
 
 FILE = click.Path(path_type=Path)
 AS_JSON = click.option("--json", "as_json", is_flag=True, help="JSON instead of words.")
@@ -94,11 +96,15 @@ def read(log: Path, room: float | None, limit: float | None, as_json: bool) -> N
 
 
 def _given(pairs: Sequence[str]) -> dict[str, str]:
+    return _pairs(pairs, f"Keys: {', '.join(CONDITION_KEYS)}.")
+
+
+def _pairs(pairs: Sequence[str], help_words: str) -> dict[str, str]:
     out = {}
     for pair in pairs:
         key, equals, value = pair.partition("=")
         if not equals or not key.strip():
-            raise click.UsageError(f"“{pair}” is not key=value. Keys: {', '.join(CONDITION_KEYS)}.")
+            raise click.UsageError(f"“{pair}” is not key=value. {help_words}")
         out[key.strip()] = value.strip()
     return out
 
@@ -201,4 +207,25 @@ def noise(wav: Path, reference: Path | None, reference_db: float | None, blades:
         click.echo("- fan speed not known: no tone fits the blades")
     for tone in found.whines:
         click.echo(f"- whine at {tone.frequency_hz:.0f} Hz: a coil or a bearing; paste will not cure it")
+    return None
+
+
+@click.command("work")
+@click.argument("name", required=False)
+@click.argument("given", nargs=-1, metavar="KEY=VALUE …")
+@AS_JSON
+def work(name: str | None, given: Sequence[str], as_json: bool) -> None:
+    """Work out NAME from its inputs; without a name the list of them."""
+    if name is None:
+        for each in WORKINGS.values():
+            keys = " ".join(i.key if i.default is REQUIRED else f"[{i.key}]" for i in each.inputs)
+            click.echo(f"{each.name:11} {keys}\n{'':11} {each.words}")
+        return None
+    found = work_out(name, _pairs(given, "vividowl work shows the keys of each."))
+    if as_json:
+        return _print(found)
+    for key, value in found.items():
+        text = "yes" if value is True else "no" if value is False else value
+        text = " + ".join(f"{v:g}" for v in value) if isinstance(value, list) else text
+        click.echo(f"{key}: {text:.4g}" if isinstance(text, float) else f"{key}: {text}")
     return None

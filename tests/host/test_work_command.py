@@ -1,0 +1,76 @@
+"""The command work: fixed names and keys, worked examples, and refusals in a line or two."""
+
+import json
+
+import pytest
+from tests.host.test_reading_commands import run  # noqa: F401 - a fixture
+
+KEYS = {
+    ("dose", "width_mm=15", "length_mm=13", "film_um=30", "waste=0.3", "density_g_ml=2.5"):
+        {"volume_ul", "mass_g", "bead_diameter_mm"},
+    ("syringe", "volume_ml=0.2", "mass_g=2.1", "density_g_ml=6.4"): {"consistent", "implied_density_g_ml"},
+    ("gap", "gap_mm=0.8", "tolerance_mm=0,05"):
+        {"thickness_mm", "stack_mm", "compression_min", "compression_max", "fits"},
+    ("resistance", "thickness_um=30", "conductivity=8.5", "area_mm2=195", "power_w=60"):
+        {"resistance_K_per_W", "drop_K"},
+    ("airflow", "power_w=100", "rise_k=20", "air_c=25"): {"flow_L_s", "flow_cfm"},
+    ("levels", "levels_db=60,50"): {"mean_db", "sum_db"},
+    ("background", "level_db=46", "background_db=40"): {"corrected_db", "correction_db", "upper_bound"},
+    ("fan", "level_change_db=-5.6"): {"speed_ratio", "flow_ratio", "exhaust_rise_ratio"},
+    ("change", "before=10748", "after=11116"): {"change", "change_percent"},
+    ("duration", "before=19:21", "after=17:22"): {"saved_s", "less_time_percent", "more_throughput_percent"},
+    ("plating", "method=electroless", "target_um=10"): {"hours", "rate_um_h"},
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("given", "keys"), KEYS.items(), ids=[k[0] for k in KEYS])
+def test_each_working_has_its_fixed_keys(run, given, keys):  # noqa: F811
+    code, out, err = run("work", *given, "--json")
+    assert (code, err, set(json.loads(out))) == (0, "", keys)
+
+
+def test_worked_examples_of_the_handbook(run):  # noqa: F811
+    # Handbook sections 3 to 5, common practice.
+    def value(*given):
+        return json.loads(run("work", *given, "--json")[1])
+
+    assert value("change", "before=10748", "after=11116")["change_percent"] == pytest.approx(3.42, abs=0.005)
+    found = value("duration", "before=19:21", "after=17:22")
+    assert (found["saved_s"], round(found["less_time_percent"], 1)) == (119, 10.2)
+    assert round(found["more_throughput_percent"], 1) == 11.4
+    assert value("levels", "levels_db=60,50")["mean_db"] == pytest.approx(57.4, abs=0.05)
+    assert value("airflow", "power_w=100", "rise_k=20")["flow_cfm"] == pytest.approx(8.9, abs=0.05)
+    assert value("background", "level_db=46", "background_db=40")["correction_db"] == pytest.approx(1.26, abs=0.005)
+
+
+def test_in_words_and_the_list(run):  # noqa: F811
+    assert run("work", "gap", "gap_mm=0.8", "tolerance_mm=0.05")[1].splitlines()[:2] == [
+        "thickness_mm: 1", "stack_mm: 1",
+    ]  # fmt: skip
+    listed = run("work")[1]
+    assert all(name in listed for name in {k[0] for k in KEYS})
+
+
+@pytest.mark.parametrize(
+    ("given", "says"),
+    [
+        (("change", "before=95", "after=70", "unit=C"), "rise over room"),
+        (("dose", "width_mm=0", "length_mm=13", "film_um=30", "waste=0", "density_g_ml=2"), "allowed are 1 to 200 mm"),
+        (("gap", "gap_mm=9", "tolerance_mm=0.1"), "wider than any stack"),
+        (("gap", "gap_mm=0.8"), "gap needs tolerance_mm"),
+        (("gap", "gap_mm=wide", "tolerance_mm=0"), "is not a number"),
+        (("gap", "depth=1"), "Its keys are"),
+        (("magic", "a=1"), "There are: dose"),
+        (("plating", "method=paint", "target_um=10"), "Allowed: electroless, electrolytic"),
+        (
+            ("resistance", "thickness_um=30", "conductivity=8.5", "area_mm2=195", "power_w=-1"),
+            "allowed are 0 to 2000 W",
+        ),
+        (("dose", "width_mm"), "is not key=value"),
+    ],
+)
+def test_refusals_are_a_line_or_two_with_exit_code_2(run, given, says):  # noqa: F811
+    code, out, err = run("work", *given)
+    assert (code, out) == (2, "")
+    assert says in err
+    assert len(err.strip().splitlines()) <= 2
