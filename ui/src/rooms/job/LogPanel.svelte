@@ -19,9 +19,11 @@
     jobId: string;
     run: Run;
     side: SideName;
+    /** The job was handed over: everything can be looked at and nothing changed. */
+    closed?: boolean;
     onrun: (run: Run) => Promise<void>;
   }
-  let { jobId, run, side, onrun }: Props = $props();
+  let { jobId, run, side, closed = false, onrun }: Props = $props();
 
   const ACCEPT = '.csv,.txt,.tsv,.log,.xlsx,.jsonl,.ndjson,.json,.parquet,text/csv,text/plain';
   const way = new FileOnItsWay();
@@ -104,12 +106,12 @@
     {jobId}
     readings={[{ side, reading: run.reading }]}
     {channels}
-    onwindow={(from, to) => void moveWindow(from, to)}
+    onwindow={closed ? undefined : (from, to) => void moveWindow(from, to)}
   />
   {#if run.reading.chosen}
     <p class="chosen">
       <span>The figures come from a stretch set by hand.</span>
-      <Button onclick={() => void choose(null, null)}>Back to the one found</Button>
+      {#if !closed}<Button onclick={() => void choose(null, null)}>Back to the one found</Button>{/if}
     </p>
   {/if}
   <div class="file">
@@ -121,13 +123,16 @@
       >
     </span>
     <span class="actions">
-      <Button onclick={() => (replacing = true)}>Another file</Button>
+      {#if !closed}<Button onclick={() => (replacing = true)}>Another file</Button>{/if}
       <Button href="/api/jobs/{jobId}/runs/{side}/log/file" download>The original</Button>
-      <Button onclick={() => run.trace && void remove(run.trace.id, run.trace.file_name)}>Take off</Button>
+      {#if !closed}
+        <Button onclick={() => run.trace && void remove(run.trace.id, run.trace.file_name)}>Take off</Button>
+      {/if}
     </span>
   </div>
   <Repeats
     repeats={run.repeats}
+    {closed}
     accept={ACCEPT}
     onfile={(f) => void send(f, { repeat: true })}
     onremove={(id, name) => void remove(id, name)}
@@ -142,6 +147,8 @@
       </ul>
     </Working>
   {/if}
+{:else if closed}
+  <p class="quiet">No log was taken.</p>
 {:else}
   <FileDrop
     label="Drop the {side === 'before' ? 'Before' : 'After'} log here"

@@ -18,6 +18,7 @@
   }
   let { state: kept, side, onnext, nextName }: Props = $props();
   const run = $derived(side === 'before' ? kept.before : kept.after);
+  const closed = $derived(!!kept.job?.handed_over_at);
   const keep = (next: Run) => kept.keepRun(next);
 
   // Once a log is in, the step can be taken by key; offered anew when the log comes or goes.
@@ -36,12 +37,12 @@
       >
     </div>
   {/if}
-  <LogPanel jobId={kept.id} {run} {side} onrun={keep} />
+  <LogPanel jobId={kept.id} {run} {side} {closed} onrun={keep} />
   <div class="two">
     <ConditionsForm jobId={kept.id} {run} {side} onrun={keep} onreload={() => void kept.load()} />
     <div class="right">
       <NoisePanel jobId={kept.id} {run} {side} onrun={keep} />
-      <SoundPanel jobId={kept.id} {run} {side} onrun={keep} />
+      <SoundPanel jobId={kept.id} {run} {side} {closed} onrun={keep} />
       <SpotPanel jobId={kept.id} {run} {side} onrun={keep} />
     </div>
   </div>

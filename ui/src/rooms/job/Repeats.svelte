@@ -9,10 +9,11 @@
   interface Props {
     repeats: Schemas['RepeatOut'][];
     accept: string;
+    closed: boolean;
     onfile: (file: File) => void;
     onremove: (id: string, name: string) => void;
   }
-  let { repeats, accept, onfile, onremove }: Props = $props();
+  let { repeats, accept, closed, onfile, onremove }: Props = $props();
 </script>
 
 <Working summary={repeats.length ? `Repeats of this run: ${repeats.length}` : 'Repeats of this run: none'}>
@@ -36,18 +37,22 @@
             <td class="number">{figure(r.die_c, '°C')}</td>
             <td class="number">{figure(r.power, 'W')}</td>
             <td>{r.settled ? 'yes' : 'no'}</td>
-            <td class="number"
-              ><Button kind="bare" label="Take {r.file_name} off" onclick={() => onremove(r.id, r.file_name)}>✕</Button
-              ></td
-            >
+            <td class="number">
+              {#if !closed}
+                <Button kind="bare" label="Take {r.file_name} off" onclick={() => onremove(r.id, r.file_name)}>✕</Button
+                >
+              {/if}
+            </td>
           </tr>
         {/each}
       </tbody>
     </DataTable>
   {/if}
-  <div class="drop">
-    <FileDrop low label="Drop the log of a repeat here" hint="or press Enter to choose a file" {accept} {onfile} />
-  </div>
+  {#if !closed}
+    <div class="drop">
+      <FileDrop low label="Drop the log of a repeat here" hint="or press Enter to choose a file" {accept} {onfile} />
+    </div>
+  {/if}
 </Working>
 
 <style>

@@ -9,7 +9,7 @@
     sound: Schemas['SoundOut'];
     side: SideName;
     blades: number | null;
-    onremove: () => void;
+    onremove: (() => void) | undefined;
   }
   let { sound, side, blades, onremove }: Props = $props();
 
@@ -33,7 +33,7 @@
           : `, the reference of ${figure(sound.reference_db, 'dB')} dB`}
       </span>
     </span>
-    <Button kind="bare" label="Take {sound.file_name} off" onclick={onremove}>✕</Button>
+    {#if onremove}<Button kind="bare" label="Take {sound.file_name} off" onclick={onremove}>✕</Button>{/if}
   </header>
   {#if sound.laeq_db !== null}
     <dl>

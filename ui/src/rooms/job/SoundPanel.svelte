@@ -16,9 +16,11 @@
     jobId: string;
     run: Run;
     side: SideName;
+    /** The job was handed over: recordings can be looked at and none added. */
+    closed?: boolean;
     onrun: (run: Run) => Promise<void>;
   }
-  let { jobId, run, side, onrun }: Props = $props();
+  let { jobId, run, side, closed = false, onrun }: Props = $props();
 
   const ACCEPT = '.wav,.flac,.ogg,audio/*';
   const way = new FileOnItsWay();
@@ -52,9 +54,16 @@
 <section>
   <h3>Noise, recorded</h3>
   {#each run.sounds as sound (sound.id)}
-    <SoundCard {sound} {side} blades={run.fan_blades} onremove={() => void remove(sound.id, sound.file_name)} />
+    <SoundCard
+      {sound}
+      {side}
+      blades={run.fan_blades}
+      onremove={closed ? undefined : () => void remove(sound.id, sound.file_name)}
+    />
   {/each}
-  {#if way.busy}
+  {#if closed}
+    {#if !run.sounds.length}<p class="quiet">No recording was made.</p>{/if}
+  {:else if way.busy}
     <Sending {way} low />
   {:else if way.problem && way.file}
     <Notice tone="care" title={way.problem.body.detail}>

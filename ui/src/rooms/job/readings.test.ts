@@ -63,6 +63,15 @@ describe('a log', () => {
     expect(kept).toHaveBeenCalledOnce();
   });
 
+  it('of a job that was handed over can be looked at and not changed', async () => {
+    serve({ 'GET /api/jobs/j1/runs/before/chart': VIEW });
+    render(LogPanel, { jobId: 'j1', run, side: 'before', closed: true, onrun: vi.fn() });
+    expect(await screen.findByRole('slider', { name: /processor temperature/ })).toBeVisible();
+    expect(screen.queryByRole('slider', { name: 'Where the stretch begins' })).toBeNull();
+    expect(screen.queryByRole('button', { name: /Another file|Take off|Take again.csv off/ })).toBeNull();
+    expect(screen.getByRole('link', { name: 'The original' })).toBeVisible();
+  });
+
   it('takes a repeat beside it and lets one be taken off', async () => {
     const asked = serve({
       'GET /api/jobs/j1/runs/before/chart': VIEW,
