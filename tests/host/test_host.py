@@ -197,8 +197,11 @@ def test_the_demo_is_the_same_each_time(workshop):
     def print_of():
         with workshop.database.session() as session:
             jobs = session.scalars(select(Job).order_by(Job.number)).unique().all()
-            shas = session.scalars(select(TraceFile.sha256).order_by(TraceFile.sha256)).all()
-            return [(j.number, j.model, j.symptom) for j in jobs], shas
+            logs = session.scalars(select(TraceFile).order_by(TraceFile.uploaded_at, TraceFile.file_name)).all()
+            assert not any(
+                "again" in t.file_name for t in logs if t.uploaded_at.minute == 12 and t.uploaded_at.hour == 9
+            )
+            return [(j.number, j.model, j.symptom) for j in jobs], [(t.file_name, t.sha256) for t in logs]
 
     when = datetime(2026, 5, 4, tzinfo=UTC)
     load_demo(workshop, when)

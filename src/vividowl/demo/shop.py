@@ -294,8 +294,10 @@ def _date_back(workshop: Workshop, actor: Actor, job: Job, when: datetime) -> No
                 months = row.next_service_on - datetime.now(UTC).date()
                 row.next_service_on = when.date() + months
         for run in scope.session.scalars(scope.select(Run).where(Run.job_id == job.id)):
-            for trace in scope.session.scalars(scope.select(TraceFile).where(TraceFile.run_id == run.id)):
-                trace.uploaded_at = when + timedelta(hours=0 if run.side == "before" else 3)
+            logs_of_run = scope.select(TraceFile).where(TraceFile.run_id == run.id).order_by(TraceFile.uploaded_at)
+            for turn, trace in enumerate(scope.session.scalars(logs_of_run)):
+                # The first log of a run is the one that its repeats repeat, so their order is kept.
+                trace.uploaded_at = when + timedelta(hours=(0 if run.side == "before" else 3) + turn)
 
 
 def clear_demo(workshop: Workshop) -> bool:

@@ -50,7 +50,7 @@
     <textarea {id} {name} bind:value rows={lines} aria-describedby={described} aria-invalid={!!error} {onfocus}
     ></textarea>
   {:else}
-    <span class="box" class:numeric>
+    <span class="box" class:numeric class:long={unit.length > 4}>
       <input
         {id}
         {name}
@@ -105,6 +105,9 @@
     text-align: right;
     padding-right: 3.4rem;
     font-weight: 620;
+  }
+  .numeric.long input {
+    padding-right: 4.4rem;
   }
   .unit {
     position: absolute;
