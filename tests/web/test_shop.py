@@ -53,3 +53,14 @@ def test_the_verdict_of_an_open_job_follows_and_the_owl_with_it(ada):
     after = ada.call("GET", f"/api/jobs/{job}/verdict")
     assert u95(after) > 3 * u95(before)
     assert ada.call("GET", f"/api/jobs/{job}")["verdict"] == after["verdict"]
+
+
+def test_a_record_that_was_handed_over_keeps_what_it_was_judged_by(ada):
+    job = ada.served_job()
+    version = ada.call("GET", f"/api/jobs/{job}")["version"]
+    given = ada.call("PUT", f"/api/jobs/{job}/hand-over", {"version": version, "handed_over": True})["verdict"]
+    ada.call("PUT", "/api/shop", wanted(ada, run_to_run_k=10, reference_room_c=35))
+    assert ada.call("GET", f"/api/jobs/{job}/record")["verdict"] == given
+    # Taken back it is open again, and the present settings count.
+    back = ada.call("PUT", f"/api/jobs/{job}/hand-over", {"version": version + 1, "handed_over": False})["verdict"]
+    assert back["effects"] != given["effects"]

@@ -79,6 +79,13 @@ def tolerances_of(scope: Scope) -> Tolerances:
     return checked_tolerances(scope.shop().tolerances)
 
 
+def judged_by(scope: Scope, job: Job) -> tuple[Tolerances, float]:
+    """Tolerances and reference room [degC] of a job: those it was handed over with, else the shop's present ones."""
+    if job.judged_by is not None:
+        return checked_tolerances(job.judged_by["tolerances"]), float(job.judged_by["reference_room_c"])
+    return tolerances_of(scope), scope.shop().reference_room_c
+
+
 def _side(run: Run, reading: Reading, noise: Sequence[NoiseReading], recordings: Sequence[SoundFile]) -> Side:
     conditions = Conditions(
         load=run.load_recipe, fan=run.fan_setting, power_profile=run.power_profile, placement=run.placement,
@@ -140,10 +147,10 @@ def compare_job(workshop: Workshop, scope: Scope, job: Job) -> Compared | None:
         ]
         for i, run in enumerate(pair)
     ]
+    tolerances, reference_room_c = judged_by(scope, job)
     comparison = compare(
-        sides[0], sides[1], limit_c=job.limit_c, tolerances=tolerances_of(scope),
-        reference_room_c=scope.shop().reference_room_c,
-    )  # fmt: skip
+        sides[0], sides[1], limit_c=job.limit_c, tolerances=tolerances, reference_room_c=reference_room_c
+    )
     ladders = [_ladder(r, g, s) for r, g, s in zip(pair, readings, spots, strict=True)]
     fitted = scope.session.scalars(
         scope.select(FitItem).where(FitItem.job_id == job.id, FitItem.removed_at.is_(None))

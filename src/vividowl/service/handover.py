@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import uuid
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import asdict, dataclass
 from datetime import UTC, date, datetime
 from typing import Any
 
@@ -13,7 +13,7 @@ from vividowl.core.life import INTERFACE_MONTHS, NextService, next_service
 from vividowl.core.trace import Series
 from vividowl.formats.columns import min_max_view
 from vividowl.formats.record_pdf import ChartLine, RecordSheet, make_pdf
-from vividowl.service.comparing import Compared, compare_job
+from vividowl.service.comparing import Compared, compare_job, judged_by
 from vividowl.service.errors import Refused
 from vividowl.service.fit import items_of
 from vividowl.service.intake import JobView, view_of
@@ -74,8 +74,10 @@ def hand_over(
         job.price_cents, job.next_service_on, job.handover_note = price_cents, next_service_on, note
         if handed_over and job.handed_over_at is None:
             job.handed_over_at = datetime.now(UTC)
+            tolerances, reference_room_c = judged_by(scope, job)
+            job.judged_by = {"tolerances": asdict(tolerances), "reference_room_c": reference_room_c}
         elif not handed_over:
-            job.handed_over_at = None
+            job.handed_over_at = job.judged_by = None
         job.version += 1
         scope.session.flush()
         return _record(workshop, scope, job)

@@ -16,7 +16,7 @@ from vividowl.core.noise import NoiseFigure, background_correction, require_leve
 from vividowl.core.reading import Reading
 from vividowl.core.roles import Role
 from vividowl.core.units import require_room_c
-from vividowl.service.comparing import kept, ladder_of, note_verdict, tolerances_of
+from vividowl.service.comparing import judged_by, kept, ladder_of, note_verdict
 from vividowl.service.errors import Refused
 from vividowl.service.readings import glance_of, noise_of, reading_of
 from vividowl.service.references import reference_for
@@ -106,9 +106,10 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
     ladder, trouble = None, None
     if trace is not None:
         reading = reading_of(workshop, scope.shop_id, trace, run, job.limit_c)
+        tolerances, reference_room_c = judged_by(scope, job)
         told = findings(
             reading, run.room_c, limit_c=job.limit_c, reference=reference_for(workshop, scope, job),
-            tolerances=tolerances_of(scope), reference_room_c=scope.shop().reference_room_c,
+            tolerances=tolerances, reference_room_c=reference_room_c,
         )  # fmt: skip
         try:
             ladder = ladder_of(run, reading, spots)

@@ -127,6 +127,8 @@ class Job(Base):
     next_service_on: Mapped[date | None]
     handover_note: Mapped[str] = mapped_column(String(2000), default="")
     handed_over_at: Mapped[datetime | None]
+    # What the record was judged by when the job was handed over; while it is open the shop's present settings count.
+    judged_by: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
     created_at: Mapped[datetime] = mapped_column(default=now)
     updated_at: Mapped[datetime] = mapped_column(default=now, onupdate=now)
     created_by: Mapped[uuid.UUID]
