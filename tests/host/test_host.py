@@ -197,7 +197,9 @@ def test_the_demo_is_the_same_each_time(workshop):
     def print_of():
         with workshop.database.session() as session:
             jobs = session.scalars(select(Job).order_by(Job.number)).unique().all()
-            logs = session.scalars(select(TraceFile).order_by(TraceFile.uploaded_at, TraceFile.file_name)).all()
+            logs = session.scalars(
+                select(TraceFile).order_by(TraceFile.uploaded_at, TraceFile.file_name, TraceFile.sha256)
+            ).all()
             assert not any(
                 "again" in t.file_name for t in logs if t.uploaded_at.minute == 12 and t.uploaded_at.hour == 9
             )
