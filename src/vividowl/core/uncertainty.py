@@ -19,7 +19,7 @@ BLOCKS_MOST = 2048
 class Tolerances:
     """Half-widths of what is not known about a reading, editable by the shop.
 
-    die_sensor_k: repeatability of an on-die sensor [K]; probe_k: thermocouple [K]; room_k: room thermometer [K];
+    die_sensor_k: repeatability of an on-die sensor [K]; room_k: room thermometer [K];
     run_to_run_k: the same device tested twice [K]; power_share: power sensor [1]; clock_share [1];
     noise_db: sound meter repeatability [dB]; noise_room_db_per_k: what a fan that follows the heat adds for each kelvin
     of another room [dB/K];
@@ -27,7 +27,6 @@ class Tolerances:
     """
 
     die_sensor_k: float = 1.0
-    probe_k: float = 1.5
     room_k: float = 0.5
     run_to_run_k: float = 1.0
     power_share: float = 0.02
@@ -39,7 +38,7 @@ class Tolerances:
 
 # What a shop may set: words, unit and largest value. A larger one would be a mistake in the unit.
 TOLERANCE_LIMITS: Mapping[str, tuple[str, str, float]] = {
-    "die_sensor_k": ("Die sensor", "K", 10.0), "probe_k": ("Probe", "K", 10.0),
+    "die_sensor_k": ("Die sensor", "K", 10.0),
     "room_k": ("Room thermometer", "K", 5.0), "run_to_run_k": ("Run to run", "K", 10.0),
     "power_share": ("Power sensor", "of the value", 0.5), "clock_share": ("Clock", "of the value", 0.5),
     "noise_db": ("Sound meter", "dB", 10.0), "noise_room_db_per_k": ("Noise in another room", "dB/K", 3.0),

@@ -1435,8 +1435,6 @@ export interface components {
             noise_room_db_per_k: number;
             /** Power Share */
             power_share: number;
-            /** Probe K */
-            probe_k: number;
             /** Result Share */
             result_share: number;
             /** Room K */
@@ -1456,8 +1454,6 @@ export interface components {
             noise_room_db_per_k: number;
             /** Power Share */
             power_share: number;
-            /** Probe K */
-            probe_k: number;
             /** Result Share */
             result_share: number;
             /** Room K */

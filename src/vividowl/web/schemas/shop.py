@@ -7,7 +7,6 @@ from vividowl.web.schemas.base import In, Number, Out
 
 class TolerancesIn(In):
     die_sensor_k: Number
-    probe_k: Number
     room_k: Number
     run_to_run_k: Number
     power_share: Number
@@ -19,7 +18,6 @@ class TolerancesIn(In):
 
 class TolerancesOut(Out):
     die_sensor_k: float
-    probe_k: float
     room_k: float
     run_to_run_k: float
     power_share: float

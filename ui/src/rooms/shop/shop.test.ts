@@ -8,7 +8,6 @@ import { fromField, TOLERANCES, toField } from './tolerances';
 
 const usual = {
   die_sensor_k: 1,
-  probe_k: 1.5,
   room_k: 0.5,
   run_to_run_k: 1,
   power_share: 0.02,

@@ -15,7 +15,6 @@ export const TOLERANCES: Tolerance[] = [
   { name: 'run_to_run_k', label: 'Run to run', unit: 'K', hint: 'The same device tested twice; repeats replace it' },
   { name: 'room_k', label: 'Room thermometer', unit: 'K', hint: 'At the bench' },
   { name: 'die_sensor_k', label: 'Die sensor', unit: 'K', hint: 'Repeatability of the sensor on the chip' },
-  { name: 'probe_k', label: 'Probe', unit: 'K', hint: 'Thermocouple on heatsink, exhaust or skin' },
   { name: 'power_share', label: 'Power sensor', unit: '%', hint: 'What the device says of its watts' },
   { name: 'clock_share', label: 'Clock', unit: '%', hint: 'Mean clock of a run' },
   { name: 'noise_db', label: 'Sound meter', unit: 'dB', hint: 'The same fan read twice' },
