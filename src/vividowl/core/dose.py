@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 
-from vividowl.core.errors import require_range
+from vividowl.core.errors import OutOfRange, figure, require_range
 
 SYRINGE_TOLERANCE_SHARE = 0.2
 DENSITY_LOW, DENSITY_HIGH = 0.7, 20.0
@@ -50,6 +50,34 @@ def dose(width_mm: float, length_mm: float, film_um: float, waste: float, densit
     require_range("faces", faces, "", 1, 2, "One face, or both.")
     volume = width_mm * length_mm * film_um * 1e-3 * faces * (1.0 + waste)
     return Dose(volume, volume * density_g_ml * 1e-3, (6.0 * volume / math.pi) ** (1.0 / 3.0))
+
+
+@dataclass(frozen=True)
+class Left:
+    """left_g: what the tube holds afterwards [g]; doses: how many such doses are in it now [1]."""
+
+    left_g: float
+    doses: int
+
+
+def left_in_tube(held_g: float, used_g: float) -> Left:
+    """What a tube still holds after a dose.
+
+    held_g: what it holds now [g], 0 to 10000
+    used_g: the dose [g], above 0 to 10000
+    returns: Left
+    raises: OutOfRange, also when the tube holds less than the dose
+    formula: difference; whole doses
+    source: conservation of mass
+    """
+    require_range("held_g", held_g, "g", 0.0, 10000.0)
+    require_range("used_g", used_g, "g", 1e-6, 10000.0)
+    if used_g > held_g + 1e-9:
+        raise OutOfRange(
+            f"The dose is {figure(used_g)} g, the tube holds {figure(held_g)} g.", field="used_g",
+            remedy="Open another lot, or correct what is left by weighing the tube.",
+        )  # fmt: skip
+    return Left(max(0.0, held_g - used_g), math.floor(held_g / used_g + 1e-9))
 
 
 def check_syringe(volume_ml: float, mass_g: float, density_g_ml: float) -> SyringeCheck:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 
@@ -90,5 +91,16 @@ def intake_gates(
                 "Leave it closed: licensed practice only.",
             )
         )
+    return worst_first(gates)
+
+
+def worst_first(gates: Sequence[Gate]) -> tuple[Gate, ...]:
+    """Gates in the order they must be read, each rule once.
+
+    gates: tripped gates (n,)
+    returns: stops, then what is to acknowledge, then notes (m,)
+    source: order of severity
+    """
     order = (Severity.STOP, Severity.ACKNOWLEDGE, Severity.NOTE)
-    return tuple(sorted(gates, key=lambda gate: order.index(gate.severity)))
+    once = {gate.rule: gate for gate in reversed(gates)}
+    return tuple(sorted((g for g in gates if once[g.rule] is g), key=lambda gate: order.index(gate.severity)))
