@@ -34,8 +34,10 @@ INTERFACE_MONTHS_SCALE = 40.0  # an interface of unknown state is bad with 1 - e
 DUST_MONTHS_SCALE: Mapping[str, float] = {"dusty": 20.0, "pets": 20.0, "smoke": 26.0, "normal": 60.0, "unknown": 40.0}
 UNKNOWN_MONTHS = 30.0
 REFERENCE_SPREAD = 0.10
+# The fast part of a reading is within 15 % in 95 of 100 devices (docs/accuracy.md), so half of that is its least u.
+INTERFACE_U_SHARE = 0.07
 FILM_SHARE_LEAST = 0.1
-ANYTHING = 1e-4  # weight of states that no row describes, so that a contradiction widens the answer, not breaks it
+ANYTHING = 1e-5  # weight of states that no row describes, so that a contradiction widens the answer, not breaks it
 
 
 @dataclass(frozen=True)
@@ -151,9 +153,9 @@ def sample_unknowns(known: Known, seed: int, samples: int = SAMPLES) -> Unknowns
     weight = weight * (_film_density(known, film * area) + ANYTHING)
     chosen = rng.choice(samples, samples, p=weight / weight.sum())
     quality, conduction, contact = rng.uniform(0.0, 1.0, (3, samples))
-    kept = (values[chosen] for values in (core, film, behind, dust, area))
-    return Unknowns(*kept, quality, conduction, contact,
-                    rng.normal(0.0, 1.0, samples))  # fmt: skip
+    seating = rng.normal(0.0, 1.0, samples)
+    return Unknowns(core[chosen], film[chosen], behind[chosen], dust[chosen], area[chosen], quality, conduction,
+                    contact, seating)  # fmt: skip
 
 
 def new_film(unknowns: Unknowns, material: Material) -> Series:
@@ -202,7 +204,7 @@ def _dust(known: Known, behind: Series, rng: np.random.Generator) -> tuple[Serie
 
 
 def _film_density(known: Known, film: Series) -> Series:
-    """How likely an old film is [1], by what is seen of it or by its age."""
+    """How likely an old film is, up to a constant, by what is seen of it or by its age: log-normal states."""
     if known.old_interface != "unknown":
         states = {known.old_interface: 1.0}
     else:
@@ -214,4 +216,4 @@ def _film_density(known: Known, film: Series) -> Series:
     for name, share in states.items():
         median, spread = OLD_FILM[name]
         density += share / spread * np.exp(-0.5 * ((logs - math.log(median)) / spread) ** 2)
-    return density
+    return density / np.maximum(film, 1e-6)
