@@ -74,7 +74,7 @@ def main() -> None:
             best = min(best, area_used(more))
     worse = area_used(found) / best
     print(f"nesting, 30 pieces on 4 sheets and 3 offcuts: {spent:.2f} s of {NEST_MOST_S:g} s allowed, "
-          f"fits {found.fits}, {worse:.3f} times the area of the best of {seconds:.0f} s ({tries} arrangements)")  # fmt: skip
+          f"fits {found.fits}, {worse:.3f} times the area of the best of {seconds:.0f} s ({tries} tries)")  # fmt: skip
     if took > PREDICT_MOST_S or spent > NEST_MOST_S or worse > WORSE_MOST or not found.fits:
         sys.exit(1)
 

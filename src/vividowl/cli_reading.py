@@ -19,7 +19,8 @@ from vividowl.service.reading_files import (
     read_file,
     read_recording,
 )
-from vividowl.service.workings import REQUIRED, WORKINGS
+from vividowl.service.working import REQUIRED
+from vividowl.service.workings import WORKINGS
 from vividowl.service.workings import work as work_out
 
 FILE = click.Path(path_type=Path)
@@ -224,8 +225,13 @@ def work(name: str | None, given: Sequence[str], as_json: bool) -> None:
     found = work_out(name, _pairs(given, "vividowl work shows the keys of each."))
     if as_json:
         return _print(found)
+    for place in found.pop("placements", ()):
+        turned = ", turned" if place["rotated"] else ""
+        click.echo(f"piece {place['piece'] + 1}: sheet {place['sheet'] + 1}, x {place['x_mm']:g} mm, "
+                   f"y {place['y_mm']:g} mm{turned}")  # fmt: skip
     for key, value in found.items():
         text = "yes" if value is True else "no" if value is False else value
-        text = " + ".join(f"{v:g}" for v in value) if isinstance(value, list) else text
+        if isinstance(value, (list, tuple)):
+            text = (" + " if isinstance(value, list) else " x ").join(f"{v:g}" for v in value)
         click.echo(f"{key}: {text:.4g}" if isinstance(text, float) else f"{key}: {text}")
     return None

@@ -101,11 +101,11 @@ def test_a_pad_too_thick_lifts_the_cooler_and_the_next_thinner_does_not():
 
 
 def test_many_pads_together_can_lift_it_without_bulging():
-    few, many = pad_force(0.2, 150), pad_force(0.2, 600)
+    few, many = pad_force(0.2, 400), pad_force(0.2, 1600)
     assert (few.lifts, many.lifts, many.bulges) == (False, True, False)
     assert many.force_n == pytest.approx(4 * few.force_n)
-    # A linear spring: 150 kPa at 30 % on 100 mm2 is 15 N, F = p A.
-    assert pad_force(0.3, 100).force_n == pytest.approx(15.0)
+    # A linear spring: 100 kPa at 30 % on 100 mm2 is 10 N, F = p A.
+    assert pad_force(0.3, 100).force_n == pytest.approx(10.0)
 
 
 # ---- life ----

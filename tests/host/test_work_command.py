@@ -20,6 +20,15 @@ KEYS = {
     ("change", "before=10748", "after=11116"): {"change", "change_percent"},
     ("duration", "before=19:21", "after=17:22"): {"saved_s", "less_time_percent", "more_throughput_percent"},
     ("plating", "method=electroless", "target_um=10"): {"hours", "rate_um_h"},
+    ("cut", "sheet=80x80", "pieces=15.5x15.5,20.5x10.5", "kerf_mm=0.2"):
+        {"fits", "sheets", "waste_share", "placements", "offcut_share"},
+    ("skin", "power_w=4"): {"skin_c", "limit_c", "allowed", "cover_K_per_W"},
+    ("shim", "width_mm=15", "length_mm=15", "power_w=8", "pad_um=2000", "pad_conductivity=3", "shim_um=1000"):
+        {"pad_K_per_W", "shim_K_per_W", "drop_K"},
+    ("life", "kind=paste_soft"): {"months"},
+    ("price", "parts=4.5", "hands_min=65", "hourly_rate=60"): {"parts", "work", "tax", "total"},
+    ("fahrenheit", "difference_f=26"): {"k"},
+    ("capacity", "reading_c=95", "room_c=25", "power_w=50", "limit_c=95"): {"resistance_K_per_W", "capacity_w"},
 }  # fmt: skip
 
 
@@ -43,6 +52,22 @@ def test_worked_examples_of_the_handbook(run):  # noqa: F811
     assert value("background", "level_db=46", "background_db=40")["correction_db"] == pytest.approx(1.26, abs=0.005)
 
 
+def test_a_cut_lists_its_placements(run):  # noqa: F811
+    found = json.loads(run("work", "cut", "sheet=80x80", "pieces=15.5x15.5,20.5x10.5", "kerf_mm=0.2", "--json")[1])
+    assert (found["fits"], found["sheets"]) == (True, 1)
+    assert found["waste_share"] == pytest.approx(1 - (15.5**2 + 20.5 * 10.5) / 6400)
+    assert all({"piece", "x_mm", "y_mm", "rotated", "sheet"} <= set(p) for p in found["placements"])
+    said = run("work", "cut", "sheet=20x20", "pieces=3*15x15")[1]
+    assert "piece 3: sheet 3, x 0 mm, y 0 mm" in said
+    assert "sheets: 3" in said
+
+
+def test_the_skin_of_a_lap_is_refused_and_of_a_dock_is_not(run):  # noqa: F811
+    lap, dock = (json.loads(run("work", "skin", "power_w=4", f"placement={p}", "--json")[1]) for p in ("lap", "dock"))
+    assert (lap["limit_c"], lap["allowed"]) == (43, False)
+    assert (dock["limit_c"], dock["allowed"]) == (51, True)
+
+
 def test_in_words_and_the_list(run):  # noqa: F811
     assert run("work", "gap", "gap_mm=0.8", "tolerance_mm=0.05")[1].splitlines()[:2] == [
         "thickness_mm: 1", "stack_mm: 1",
@@ -61,6 +86,11 @@ def test_in_words_and_the_list(run):  # noqa: F811
         (("gap", "gap_mm=wide", "tolerance_mm=0"), "is not a number"),
         (("gap", "depth=1"), "Its keys are"),
         (("magic", "a=1"), "There are: dose"),
+        (("cut", "sheet=40x40", "pieces=50x10"), "larger than any sheet; the largest is 40 × 40 mm"),
+        (("cut", "sheet=40x40", "pieces=0x10"), "allowed are 0.5 to 2000 mm"),
+        (("cut", "sheet=40", "pieces=1x1"), "is not sizes such as 15.5x15.5"),
+        (("skin", "power_w=4", "material=cheese"), "Allowed: aluminium"),
+        (("life", "kind=toothpaste"), "Allowed: paste_soft"),
         (("plating", "method=paint", "target_um=10"), "Allowed: electroless, electrolytic"),
         (
             ("resistance", "thickness_um=30", "conductivity=8.5", "area_mm2=195", "power_w=-1"),

@@ -172,7 +172,7 @@ def test_taking_the_after_log_off_takes_the_verdict_with_it(workshop, owner):
     trace = measure.get_run(workshop, owner, job, "after").trace
     measure.set_removed(workshop, owner, job, "after", "log", trace.id, True)
     view = intake.get_job(workshop, owner, job)
-    assert (view.verdict, view.stage) == (None, "fit")
+    assert (view.verdict, view.stage) == (None, "plan")
     with pytest.raises(Refused, match="nothing to compare yet"):
         verdict.get_verdict(workshop, owner, job)
 

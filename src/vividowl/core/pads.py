@@ -80,9 +80,9 @@ def choose_pad(
 # Caliper and hand on a pressed ball, from memory. A pad comes back by up to a tenth after years under a cooler.
 IMPRINT_TOLERANCE_MM = 0.05
 REBOUND_LOW, REBOUND_HIGH = 0.0, 0.10
-# Pressure of a soft pad at 30 % compression [kPa] and what screws or springs of a small cooler press with [N]; from
-# memory. Pads may take a third of the clamping force before the die goes short.
-PAD_KPA_AT_30, CLAMP_N, CLAMP_SHARE = 150.0, 60.0, 1.0 / 3.0
+# Pressure of a soft pad at 30 % compression [kPa] and what the screws or springs of a cooler press with [N]; from
+# memory. Pads may take half of the clamping force before the die goes short.
+PAD_KPA_AT_30, CLAMP_N, CLAMP_SHARE = 100.0, 150.0, 0.5
 
 
 @dataclass(frozen=True)

@@ -6,7 +6,7 @@ from vividowl.service.intake import JobView, list_jobs
 from vividowl.service.workshop import Actor, Workshop
 
 # What is nearly done goes first, since a finished device leaves the bench; a stopped one needs a decision.
-_ORDER = ("stopped", "verdict", "handover", "after", "fit", "before", "intake")
+_ORDER = ("stopped", "verdict", "handover", "after", "fit", "plan", "before", "intake")
 
 
 def bench(workshop: Workshop, actor: Actor, *, limit: int, offset: int) -> tuple[list[JobView], int]:

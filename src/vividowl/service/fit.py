@@ -9,9 +9,15 @@ from typing import Any
 
 from vividowl.core.errors import require_range
 from vividowl.core.gates import Severity
+from vividowl.core.materials import CATALOGUE
+from vividowl.service.choices import plan_row
+from vividowl.service.cutting import cuts_of
 from vividowl.service.errors import Refused
 from vividowl.service.intake import JobView, view_of
+from vividowl.service.planning import item_gates
+from vividowl.service.stock import move
 from vividowl.service.workshop import Actor, Workshop, check_version, open_job
+from vividowl.store.deciding import Lot
 from vividowl.store.models import FitItem, Job
 from vividowl.store.scope import Scope
 
@@ -37,10 +43,14 @@ def save_fit(
         job = open_job(scope, job_id)
         check_version(job.version, version, "The fit")
         view = view_of(scope, job)
+        stop = next((g for g in view.gates if g.severity == Severity.STOP), None)
+        if done and stop is not None:
+            raise Refused("conflict", stop.reason, field="done", remedy=stop.remedy, reason="gate_open")
         waiting = [g for g in view.gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None]
         if done and waiting:
-            raise Refused("conflict", f"Not settled at intake: {waiting[0].reason}", field="done",
-                          remedy=f"{waiting[0].remedy} Then acknowledge it in Intake.", reason="gate_open")  # fmt: skip
+            where, gate = "Intake" if waiting[0].stage == "intake" else "Plan", waiting[0]
+            raise Refused("conflict", f"Not settled in {where}: {gate.reason}", field="done",
+                          remedy=f"{gate.remedy} Then acknowledge it in {where}.", reason="gate_open")  # fmt: skip
         if done and not cleaned and not items_of(scope, job.id):
             raise Refused("invalid", "Nothing is noted as cleaned or fitted.", field="cleaned",
                           remedy="Tick what was cleaned, or add what was fitted.")  # fmt: skip
@@ -60,8 +70,32 @@ def add_item(workshop: Workshop, actor: Actor, job_id: uuid.UUID, fields: Mappin
             )
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
-        scope.add(FitItem(job_id=job.id, **fields))
+        stops = [g for g in item_gates(job, plan_row(scope, job.id), fields["kind"], fields["target"])
+                 if g.severity is Severity.STOP]  # fmt: skip
+        if stops:
+            raise Refused("conflict", stops[0].reason, field="kind", remedy=stops[0].remedy, reason="stopped")
+        item = scope.add(FitItem(job_id=job.id, **fields))
+        if item.lot_id is not None:
+            _book(scope, actor, job, item, -1.0)
         return items_of(scope, job.id)
+
+
+def _book(scope: Scope, actor: Actor, job: Job, item: FitItem, sign: float) -> None:
+    """Take an item's amount from its lot, or put it back; the item takes product and lot from there."""
+    if item.lot_id is None:
+        return
+    lot = scope.get(Lot, item.lot_id)
+    product = lot.product
+    wanted = "pieces" if product.unit in ("piece", "sheet") else product.unit
+    if item.amount is None or item.amount_unit != wanted:
+        raise Refused("invalid", f"{product.name} is counted in {wanted}.", field="amount",
+                      remedy=f"Give the amount in {wanted}, or note it without a lot.")  # fmt: skip
+    if product.kind != item.kind:
+        raise Refused("invalid", f"{product.name} is {CATALOGUE[product.kind].words}, not what was chosen.",
+                      field="kind", remedy="Choose the lot that was used.")  # fmt: skip
+    item.product, item.lot = product.name, lot.code
+    words = f"used on job {job.number}" if sign < 0 else f"taken back from job {job.number}"
+    move(scope, actor, lot.id, sign * item.amount, words, job.id)
 
 
 def set_item_removed(
@@ -73,6 +107,12 @@ def set_item_removed(
         item = scope.get(FitItem, item_id)
         if item.job_id != job.id:
             raise Refused("missing", "There is no such item on this job.", remedy="Reload the page.")
+        if removed == (item.removed_at is not None):
+            return items_of(scope, job.id)
+        cut = next((c for c in cuts_of(scope, job.id) if str(item.id) in {p["item_id"] for p in c.pieces}), None)
+        if cut is not None:
+            raise Refused("conflict", "These pieces belong to a cut sheet.", remedy="Take the cut back instead.")
+        _book(scope, actor, job, item, 1.0 if removed else -1.0)
         item.removed_at = datetime.now(UTC) if removed else None
         scope.session.flush()
         return items_of(scope, job.id)

@@ -13,10 +13,12 @@ from vividowl.core.life import INTERFACE_MONTHS, NextService, next_service
 from vividowl.core.trace import Series
 from vividowl.formats.columns import min_max_view
 from vividowl.formats.record_pdf import ChartLine, RecordSheet, make_pdf
+from vividowl.service.choices import inspection_of, plan_row
 from vividowl.service.comparing import Compared, compare_job, judged_by
 from vividowl.service.errors import Refused
 from vividowl.service.fit import items_of
-from vividowl.service.intake import JobView, view_of
+from vividowl.service.habits import habits_of
+from vividowl.service.intake import LEFT_ALONE, JobView, view_of
 from vividowl.service.readings import load_trace
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.models import FitItem, Job, Shop, TraceFile
@@ -36,16 +38,18 @@ class Record:
     proposal: NextService
 
 
-def _proposal(job: Job, items: Sequence[FitItem], today: date) -> NextService:
+def _proposal(scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> NextService:
     kinds = tuple(dict.fromkeys(i.kind for i in items if i.kind in INTERFACE_MONTHS))
-    return next_service(today, job.surroundings, kinds)
+    plan = plan_row(scope, job.id)
+    cold_plate = inspection_of(plan.findings if plan else {}, job).cold_plate
+    return next_service(today, job.surroundings, kinds, habits_of(scope.shop()).life_school, cold_plate)
 
 
 def _record(workshop: Workshop, scope: Scope, job: Job) -> Record:
     items = items_of(scope, job.id)
     return Record(
         view_of(scope, job), scope.shop(), items, compare_job(workshop, scope, job),
-        _proposal(job, items, datetime.now(UTC).date()),
+        _proposal(scope, job, items, datetime.now(UTC).date()),
     )  # fmt: skip
 
 
@@ -68,7 +72,9 @@ def hand_over(
         if handed_over and job.battery_swollen:
             raise Refused("conflict", "The job is stopped: the battery is swollen.", remedy="See Intake.",
                           reason="stopped")  # fmt: skip
-        if handed_over and compare_job(workshop, scope, job) is None:
+        plan = plan_row(scope, job.id)
+        left_alone = plan is not None and plan.chosen is not None and plan.chosen["key"] == LEFT_ALONE
+        if handed_over and not left_alone and compare_job(workshop, scope, job) is None:
             raise Refused("conflict", "There is no After log, so the record proves nothing yet.", field="handed_over",
                           remedy="Take the After reading first.", reason="not_yet")  # fmt: skip
         job.price_cents, job.next_service_on, job.handover_note = price_cents, next_service_on, note

@@ -11,13 +11,16 @@ from typing import Any
 from sqlalchemy.exc import IntegrityError
 
 from vividowl.core.errors import require_range
-from vividowl.core.gates import Gate, Severity, intake_gates
+from vividowl.core.gates import Gate, Severity, intake_gates, worst_first
+from vividowl.service.choices import plan_row
 from vividowl.service.errors import Refused
+from vividowl.service.planning import chosen_gates
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.models import Acknowledgement, Customer, FitItem, Job, Run
 from vividowl.store.scope import Scope
 
-STAGES = ("intake", "before", "fit", "after", "verdict", "handover")
+STAGES = ("intake", "before", "plan", "fit", "after", "verdict", "handover")
+LEFT_ALONE = "leave"
 INTAKE_FIELDS = (
     "kind", "maker", "model", "symptom", "age_months", "months_since_service", "surroundings", "lives", "warranty",
     "seal", "backup_done", "battery_swollen", "liquid_damage", "factory_interface", "power_limit_cpu_w",
@@ -32,7 +35,7 @@ SUGGEST = {
 
 @dataclass(frozen=True)
 class GateView:
-    """A tripped gate and who acknowledged it when."""
+    """A tripped gate and who acknowledged it when. stage: intake or plan, where it comes from."""
 
     rule: str
     severity: str
@@ -41,6 +44,7 @@ class GateView:
     acknowledged_by: str | None
     acknowledged_at: datetime | None
     words: str | None
+    stage: str
 
 
 @dataclass(frozen=True)
@@ -70,21 +74,29 @@ def view_of(scope: Scope, job: Job) -> JobView:
     """The job as the pages see it."""
     rows = scope.session.scalars(scope.select(Acknowledgement).where(Acknowledgement.job_id == job.id)).unique().all()
     by_rule = {a.rule: a for a in rows}
+    plan = plan_row(scope, job.id)
+    own = gates_of(job)
+    at_intake = {g.rule for g in own}
     gates = tuple(
         GateView(
             g.rule, g.severity.value, g.reason, g.remedy,
             by_rule[g.rule].member.name if g.rule in by_rule else None,
             by_rule[g.rule].at if g.rule in by_rule else None,
             by_rule[g.rule].words if g.rule in by_rule else None,
+            "intake" if g.rule in at_intake else "plan",
         )
-        for g in gates_of(job)
+        for g in worst_first([*own, *chosen_gates(job, plan)])
     )  # fmt: skip
+    chosen = plan.chosen["key"] if plan is not None and plan.chosen else None
     runs = {r.side: r for r in job.runs}
     blank = {"rise_k": None, "noise_db": None, "held_share": None, "measured": False}
     before, after = (runs[s].glance or blank if s in runs else blank for s in ("before", "after"))
     verdict = runs["after"].glance.get("verdict") if "after" in runs else None
-    stage, step, done = _stage(job, gates, bool(before["measured"]), bool(after["measured"]), verdict)
-    reachable = ("intake",) if stage == "stopped" else STAGES[: 4 if not after["measured"] else 6]
+    measured = (bool(before["measured"]), bool(after["measured"]))
+    stage, step, done = _stage(job, gates, *measured, verdict, chosen)
+    reachable = ("intake",) if stage == "stopped" else STAGES if measured[1] else STAGES[:5]
+    if chosen == LEFT_ALONE and "handover" not in reachable and stage != "stopped":
+        reachable = (*reachable, "handover")
     return JobView(job, stage, step, reachable, done, gates, before, after, verdict)
 
 
@@ -96,22 +108,37 @@ _HAND_OVER = {
 
 
 def _stage(
-    job: Job, gates: Sequence[GateView], before: bool, after: bool, verdict: str | None
+    job: Job, gates: Sequence[GateView], before: bool, after: bool, verdict: str | None, chosen: str | None
 ) -> tuple[str, str, tuple[str, ...]]:  # fmt: skip
     device = job.model
     done = [
         name
-        for name, is_done in (("before", before), ("fit", job.fit_done), ("after", after), ("verdict", after))
+        for name, is_done in (
+            ("before", before),
+            ("plan", chosen is not None),
+            ("fit", job.fit_done),
+            ("after", after),
+            ("verdict", after),
+        )
         if is_done
     ]
     done = ["intake", *done]
-    if any(g.severity == Severity.STOP for g in gates):
+    if any(g.severity == Severity.STOP and g.stage == "intake" for g in gates):
         return "stopped", f"Do not open {device}: {gates[0].reason}", ("intake",)
     if job.handed_over_at is not None:
         return "done", f"{device} was handed over", (*done, "handover")
     open_gates = [g for g in gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None]
     if not before:
         return "before", f"Take the Before reading of {device}", tuple(done)
+    if not job.fit_done and not after:
+        # What was cleaned without a plan needs none any more.
+        if chosen is None and not job.cleaned:
+            return "plan", f"Decide what to do with {device}", tuple(done)
+        if chosen == LEFT_ALONE:
+            return "handover", f"Leave {device} alone, and hand it back", tuple(done)
+        stop = next((g for g in gates if g.severity == Severity.STOP), None)
+        if stop is not None or any(g.stage == "plan" for g in open_gates):
+            return "plan", f"Settle the hazards of the plan for {device}", tuple(done)
     if not job.fit_done:
         if open_gates:
             return "intake", f"Settle what the owner accepts before {device} is opened", tuple(done)
@@ -181,7 +208,8 @@ def acknowledge(workshop: Workshop, actor: Actor, job_id: uuid.UUID, rule: str, 
     """Accept a gate by name, in words. A stop cannot be accepted away."""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)
-        gate = next((g for g in gates_of(job) if g.rule == rule), None)
+        tripped = [*gates_of(job), *chosen_gates(job, plan_row(scope, job.id))]
+        gate = next((g for g in tripped if g.rule == rule), None)
         if gate is None:
             raise Refused("missing", f"The gate “{rule}” is not open on this job.", remedy="Reload the job.")
         if gate.severity is not Severity.ACKNOWLEDGE:

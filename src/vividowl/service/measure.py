@@ -18,6 +18,7 @@ from vividowl.core.roles import Role
 from vividowl.core.units import require_room_c
 from vividowl.service.comparing import judged_by, kept, ladder_of, note_verdict
 from vividowl.service.errors import Refused
+from vividowl.service.planning import note_outcome
 from vividowl.service.readings import glance_of, noise_of, reading_of
 from vividowl.service.references import reference_for
 from vividowl.service.sounds import SoundView, sound_views
@@ -155,6 +156,7 @@ def finish(workshop: Workshop, scope: Scope, job: Job, run: Run) -> RunView:
     run.glance = glance_of(workshop, run, traces[0] if traces else None, job.limit_c, noise)
     scope.session.flush()
     note_verdict(workshop, scope, job)
+    note_outcome(workshop, scope, job)
     job.updated_at = datetime.now(UTC)
     scope.session.flush()
     return run_view(workshop, scope, job, run.side)

@@ -4,10 +4,14 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import asdict, dataclass
+from typing import Any
 
+from vividowl.core.price import TASKS
 from vividowl.core.uncertainty import Tolerances, checked_tolerances
 from vividowl.core.units import require_room_c
 from vividowl.service.comparing import note_verdict, tolerances_of
+from vividowl.service.habits import Habits, habits_of, keep_habits
+from vividowl.service.outcomes import Record, record_of
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
@@ -15,17 +19,24 @@ from vividowl.store.scope import Scope
 
 @dataclass(frozen=True)
 class ShopSettings:
-    """name; reference_room_c [degC]; tolerances in force and the usual ones."""
+    """name; reference_room_c [degC]; tolerances in force and the usual ones; habits: rates and ways; tasks: name,
+    words, usual minutes of hands and of waiting; record: how often predictions were right."""
 
     name: str
     reference_room_c: float
     tolerances: Tolerances
     usual: Tolerances
+    currency: str
+    habits: Habits
+    tasks: tuple[tuple[str, str, float, float], ...]
+    record: Record
 
 
 def _settings(scope: Scope) -> ShopSettings:
     shop = scope.shop()
-    return ShopSettings(shop.name, shop.reference_room_c, tolerances_of(scope), Tolerances())
+    tasks = tuple((n, t.words, t.hands_min, t.wait_min) for n, t in TASKS.items())
+    return ShopSettings(shop.name, shop.reference_room_c, tolerances_of(scope), Tolerances(), shop.currency,
+                        habits_of(shop), tasks, record_of(scope))  # fmt: skip
 
 
 def get_settings(workshop: Workshop, actor: Actor) -> ShopSettings:
@@ -35,7 +46,11 @@ def get_settings(workshop: Workshop, actor: Actor) -> ShopSettings:
 
 
 def save_settings(
-    workshop: Workshop, actor: Actor, reference_room_c: float, tolerances: Mapping[str, float]
+    workshop: Workshop,
+    actor: Actor,
+    reference_room_c: float,
+    tolerances: Mapping[str, float],
+    habits: Mapping[str, Any],
 ) -> ShopSettings:
     """Save them. Only what differs from the usual is kept; verdicts of jobs still open follow."""
     require_room_c(reference_room_c)
@@ -45,6 +60,7 @@ def save_settings(
         shop = scope.shop()
         shop.reference_room_c = reference_room_c
         shop.tolerances = {name: value for name, value in wanted.items() if value != usual[name]}
+        keep_habits(scope, habits)
         scope.session.flush()
         for job in scope.session.scalars(scope.select(Job).where(Job.handed_over_at.is_(None))).all():
             note_verdict(workshop, scope, job)

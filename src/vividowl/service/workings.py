@@ -1,82 +1,35 @@
-"""The calculators by name, without a job: what goes in, with which bounds of kind, and what comes out."""
+"""The calculators by name, without a job, for the page and for the command line."""
 
 from __future__ import annotations
 
-import re
-from collections.abc import Callable, Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass
 from typing import Any
 
 from vividowl.core.air import CFM_PER_M3_S, air_flow, fan_laws
+from vividowl.core.application import choose_school
 from vividowl.core.change import duration_change, relative_change
 from vividowl.core.conduction import layer_resistance
-from vividowl.core.dose import check_syringe, dose
+from vividowl.core.dose import check_syringe, dose, left_in_tube
 from vividowl.core.errors import CoreError, require_range
+from vividowl.core.life import LifeSchool, interface_months
+from vividowl.core.materials import CATALOGUE
+from vividowl.core.nesting import Piece, Sheet, nest, with_margin
 from vividowl.core.noise import background_correction, energy_mean, energy_sum
-from vividowl.core.pads import MAX_COMPRESSION, MIN_COMPRESSION, choose_pad
+from vividowl.core.pads import MAX_COMPRESSION, MIN_COMPRESSION, Gap, choose_for_heights, choose_pad, pad_force
 from vividowl.core.plating import PlatingMethod, plating_time
+from vividowl.core.price import price_of
+from vividowl.core.shim import shim_gain
+from vividowl.core.skin import COVERS, PLACEMENTS, skin_temperature
+from vividowl.core.temperature import at_reference_room, rise_over_room, sustained_capacity, thermal_resistance
+from vividowl.core.units import c_from_f, k_from_f_difference
+from vividowl.formats.cut_sheet import CutDrawing, CutPiece
+from vividowl.service.cutting import CUT_FORMATS, draw
 from vividowl.service.errors import Refused
+from vividowl.service.working import KIND_WORDS, REQUIRED, Input, Working, clock, count, number, numbers, sizes
 
-REQUIRED = object()
-
-
-def _number(text: str) -> float:
-    plain = text.replace("\u2212", "-").replace(" ", "")
-    if "," in plain and "." not in plain:
-        plain = plain.replace(",", ".")
-    return float(plain)
-
-
-def _count(text: str) -> int:
-    value = _number(text)
-    if value != int(value):
-        raise ValueError
-    return int(value)
-
-
-def _numbers(text: str) -> list[float]:
-    return [float(part) for part in re.split(r"[,;\s]+", text.strip()) if part]
-
-
-def _clock(text: str) -> float:
-    """Seconds, or minutes and seconds as 19:21, or with hours."""
-    parts = text.strip().split(":")
-    if len(parts) > 3:
-        raise ValueError
-    if len(parts) == 1:
-        return _number(text)
-    values = [float(p) for p in parts]
-    if any(v < 0 or v >= 60 for v in values[1:]):
-        raise ValueError
-    seconds = 0.0
-    for value in values:
-        seconds = 60.0 * seconds + value
-    return seconds
-
-
-_KIND_WORDS: Mapping[Callable[[str], Any], str] = {
-    _number: "a number", _count: "a whole number", _numbers: "numbers such as 60,50",
-    _clock: "seconds, or minutes and seconds such as 19:21", str: "a word",
-}  # fmt: skip
-
-
-@dataclass(frozen=True)
-class Input:
-    """A key with how its text is read; REQUIRED as default when it must be given."""
-
-    key: str
-    read: Callable[[str], Any] = _number
-    default: Any = REQUIRED
-
-
-@dataclass(frozen=True)
-class Working:
-    """A calculator: what it is for, its inputs, and the computation from inputs to results by name."""
-
-    name: str
-    words: str
-    inputs: tuple[Input, ...]
-    compute: Callable[..., dict[str, Any]]
+MATERIAL, HEAT, SOUND, NUMBERS, BENCH = "Material", "Heat", "Sound and air", "Numbers", "Bench"
+SHEETS_AT_MOST = 50
 
 
 def _gap(**given: Any) -> dict[str, Any]:  # noqa: ANN401
@@ -84,10 +37,93 @@ def _gap(**given: Any) -> dict[str, Any]:  # noqa: ANN401
     return {**asdict(found), "stack_mm": list(found.stack_mm)}
 
 
+def _heights(*, gaps_mm: list[float], tolerance_mm: float) -> dict[str, Any]:
+    found = choose_for_heights([Gap(g, tolerance_mm, "measured") for g in gaps_mm])
+    thickness = found.choice.thickness_mm if found.choice else None
+    return {"putty": found.putty, "thickness_mm": thickness, "reason": found.reason}
+
+
+def _force(*, compression: float, area_mm2: float, clamp_n: float) -> dict[str, Any]:
+    found = pad_force(compression, area_mm2, clamp_n=clamp_n)
+    return {"force_n": found.force_n, "clamp_percent": 100 * found.share, "lifts": found.lifts, "reason": found.reason}
+
+
+def _nested(sheet: list[tuple[float, float]], pieces: list[tuple[float, float]], kerf_mm: float, available: int | None
+            ) -> tuple[list[Sheet], list[Piece], Any]:  # fmt: skip
+    """One size of sheet, as many as there are or as are needed; several sizes are exactly these sheets."""
+    if available is not None:
+        require_range("available", available, "", 1, SHEETS_AT_MOST, "How many sheets there are.")
+    times = (available or min(SHEETS_AT_MOST, len(pieces))) if len(sheet) == 1 else 1
+    sheets = [Sheet(f"Sheet {i + 1}", w, h) for i, (w, h) in enumerate(sheet * times)]
+    named = [Piece(f"{w:g} × {h:g}", w, h) for w, h in pieces]
+    return sheets, named, nest(named, sheets, kerf_mm)
+
+
+def _cut(*, sheet: list[tuple[float, float]], pieces: list[tuple[float, float]], kerf_mm: float, available: int | None
+         ) -> dict[str, Any]:  # fmt: skip
+    sheets, _, found = _nested(sheet, pieces, kerf_mm, available)
+    used = sorted({p.sheet for p in found.placements})
+    area = sum(sheets[i].free_mm2 for i in used)
+    kept = sum(r.largest.area_mm2 for r in found.remainders if r.largest)
+    return {
+        "fits": found.fits, "sheets": len(used), "waste_share": found.waste_share,
+        "offcut_share": kept / area if area else 0.0,
+        "placements": [
+            {"piece": p.piece, "x_mm": p.box.x_mm, "y_mm": p.box.y_mm, "rotated": p.rotated,
+             "sheet": used.index(p.sheet), "width_mm": p.box.width_mm, "length_mm": p.box.length_mm}
+            for p in found.placements
+        ],
+    }  # fmt: skip
+
+
+def _piece(*, width_mm: float, length_mm: float, margin_mm: float, step_mm: float) -> dict[str, Any]:
+    return {"piece_mm": tuple(with_margin(width_mm, length_mm, margin_mm, step_mm))}
+
+
 def _resistance(*, thickness_um: float, conductivity: float, area_mm2: float, power_w: float) -> dict[str, Any]:
     require_range("power_w", power_w, "W", 0.0, 2000.0, "The heat that crosses the layer.")
     found = layer_resistance(thickness_um, conductivity, area_mm2)
     return {"resistance_K_per_W": found, "drop_K": found * power_w}
+
+
+def _shim(*, width_mm: float, length_mm: float, power_w: float, pad_um: float, pad_conductivity: float, shim_um: float
+          ) -> dict[str, Any]:  # fmt: skip
+    found = shim_gain(width_mm, length_mm, power_w, pad_um, pad_conductivity, shim_um)
+    return {"pad_K_per_W": found.pad_resistance, "shim_K_per_W": found.shim_resistance, "drop_K": found.drop_k}
+
+
+def _skin(*, power_w: float, room_c: float, material: str, thickness_mm: float, width_mm: float, length_mm: float,
+          pad_mm2: float, placement: str, contact_s: float | None) -> dict[str, Any]:  # fmt: skip
+    for name, value in (("width_mm", width_mm), ("length_mm", length_mm)):
+        require_range(name, value, "mm", 10.0, 1000.0, "Measure the cover.")
+    found = skin_temperature(
+        power_w, room_c, material, thickness_mm, width_mm * length_mm, pad_mm2, placement, contact_s
+    )
+    return {"skin_c": found.skin_c, "limit_c": found.limit_c, "allowed": found.allowed,
+            "cover_K_per_W": found.resistance}  # fmt: skip
+
+
+def _rise(*, reading_c: float, room_c: float, reference_room_c: float) -> dict[str, Any]:
+    return {"rise_k": rise_over_room(reading_c, room_c),
+            "at_reference_c": at_reference_room(reading_c, room_c, reference_room_c)}  # fmt: skip
+
+
+def _capacity(*, reading_c: float, room_c: float, power_w: float, limit_c: float, reference_room_c: float
+              ) -> dict[str, Any]:  # fmt: skip
+    found = thermal_resistance(rise_over_room(reading_c, room_c), power_w)
+    return {"resistance_K_per_W": found, "capacity_w": sustained_capacity(limit_c, found, reference_room_c)}
+
+
+def _fahrenheit(*, reading_f: float | None, difference_f: float | None) -> dict[str, Any]:
+    if reading_f is None and difference_f is None:
+        raise Refused("invalid", "Neither a reading nor a difference was given.", field="reading_f",
+                      remedy="A reading converts with the 32, a difference without it: say which it is.")  # fmt: skip
+    out: dict[str, Any] = {}
+    if reading_f is not None:
+        out["c"] = c_from_f(reading_f)
+    if difference_f is not None:
+        out["k"] = k_from_f_difference(difference_f)
+    return out
 
 
 def _airflow(*, power_w: float, rise_k: float, air_c: float) -> dict[str, Any]:
@@ -101,50 +137,197 @@ def _levels(*, levels_db: list[float]) -> dict[str, Any]:
 
 def _plating(*, method: str, target_um: float, current_density_a_dm2: float | None, temperature_c: float | None
              ) -> dict[str, Any]:  # fmt: skip
-    if method not in set(PlatingMethod):
-        raise Refused("invalid", f"“{method}” is no way of plating.", field="method",
-                      remedy=f"Allowed: {', '.join(PlatingMethod)}.")  # fmt: skip
     return asdict(plating_time(PlatingMethod(method), target_um, current_density_a_dm2, temperature_c))
 
+
+def _school(*, width_mm: float, length_mm: float, paste: str, bare_die: str) -> dict[str, Any]:
+    found = choose_school(width_mm, length_mm, CATALOGUE[paste].stiff, bare_die == "yes")
+    return {"school": found.school.value, "reason": found.reason}
+
+
+def _life(*, kind: str, school: str, cold_plate: str) -> dict[str, Any]:
+    return {"months": interface_months(kind, LifeSchool(school), cold_plate)}
+
+
+def _price(*, parts: float, hands_min: float, hourly_rate: float, tax_percent: float) -> dict[str, Any]:
+    found = price_of(100 * parts, hands_min, 100 * hourly_rate, tax_percent)
+    return {"parts": found.parts_cents / 100, "work": found.work_cents / 100, "tax": found.tax_cents / 100,
+            "total": found.total_cents / 100}  # fmt: skip
+
+
+_WIDTH = Input("width_mm", words="Width", unit="mm", example="15")
+_LENGTH = Input("length_mm", words="Length", unit="mm", example="13")
+_ROOM = Input("room_c", number, 25.0, "Room", "°C", "24")
+_REFERENCE = Input("reference_room_c", number, 25.0, "Reference room", "°C", "25")
+_POWER = Input("power_w", words="Heat", unit="W", example="60")
+CALIPERS = "1 to 200 mm a side"
 
 WORKINGS: Mapping[str, Working] = {
     w.name: w
     for w in (
-        Working("dose", "how much paste or alloy a contact takes",
-                (Input("width_mm"), Input("length_mm"), Input("film_um"), Input("waste"), Input("density_g_ml"),
-                 Input("faces", _count, 1)),
-                lambda **g: asdict(dose(**g))),
-        Working("syringe", "whether mass and volume on a syringe fit its density",
-                (Input("volume_ml"), Input("mass_g"), Input("density_g_ml")), lambda **g: asdict(check_syringe(**g))),
-        Working("gap", "pad thickness for a gap over its tolerance",
-                (Input("gap_mm"), Input("tolerance_mm"), Input("min_compression", _number, MIN_COMPRESSION),
-                 Input("max_compression", _number, MAX_COMPRESSION)),
-                _gap),
-        Working("resistance", "what a layer costs in kelvins",
-                (Input("thickness_um"), Input("conductivity"), Input("area_mm2"), Input("power_w")), _resistance),
-        Working("airflow", "air that carries a power away",
-                (Input("power_w"), Input("rise_k"), Input("air_c", _number, 25.0)), _airflow),
-        Working("levels", "mean and sum of sound levels by energy", (Input("levels_db", _numbers),), _levels),
-        Working("background", "a level without the room's own noise",
-                (Input("level_db"), Input("background_db")), lambda **g: asdict(background_correction(**g))),
-        Working("fan", "what a change of level says of fan, flow and exhaust",
-                (Input("level_change_db"),), lambda **g: asdict(fan_laws(**g))),
-        Working("change", "change of a score, with its percentage",
-                (Input("before"), Input("after"), Input("unit", str, "")),
-                lambda **g: asdict(relative_change(**g))),
-        Working("duration", "time saved and throughput gained",
-                (Input("before", _clock), Input("after", _clock)),
-                lambda before, after: asdict(duration_change(before, after))),
-        Working("plating", "how long a layer of nickel takes",
-                (Input("method", str), Input("target_um"), Input("current_density_a_dm2", _number, None),
-                 Input("temperature_c", _number, None)),
-                _plating),
+        Working("dose", "Dose", "how much paste or alloy a contact takes", MATERIAL,
+                (_WIDTH, _LENGTH, Input("film_um", words="Film", unit="µm", example="30"),
+                 Input("waste", words="Waste, as a share", example="0.3"),
+                 Input("density_g_ml", words="Density", unit="g/mL", example="2.5"),
+                 Input("faces", count, 1, "Coated faces", "", "1")),
+                lambda **g: asdict(dose(**g)), "V = A · film · faces · (1 + waste),  m = ρV,  d = (6V/π)^⅓",
+                f"{CALIPERS}; film 1 to 3000 µm; density 0.7 to 20 g/mL", "Geometry"),
+        Working("syringe", "Syringe", "whether mass and volume on a syringe fit its density", MATERIAL,
+                (Input("volume_ml", words="Volume on the label", unit="mL", example="0.2"),
+                 Input("mass_g", words="Mass on the label", unit="g", example="2.1"),
+                 Input("density_g_ml", words="Density", unit="g/mL", example="6.4")),
+                lambda **g: asdict(check_syringe(**g)), "m / V against ρ, within a fifth",
+                "0.01 to 1000 mL and 0.01 to 10,000 g", "Definition of density; the margin is from memory"),
+        Working("left", "What is left", "what a tube holds after a dose", MATERIAL,
+                (Input("held_g", words="It holds", unit="g", example="1"),
+                 Input("used_g", words="One dose", unit="g", example="0.12")),
+                lambda **g: asdict(left_in_tube(**g)), "held − used; whole doses in it", "never below nought",
+                "Conservation of mass"),
+        Working("school", "How it goes on", "bead, line, cross or film", MATERIAL,
+                (_WIDTH, _LENGTH, Input("paste", str, "paste_soft", "Paste", choices=("paste_soft", "paste_stiff")),
+                 Input("bare_die", str, "yes", "Bare die", choices=("yes", "no"))),
+                _school, "line from 1.6 times as long as wide; film for stiff paste or bare dies; cross under lids",
+                CALIPERS, "Common practice, no source"),
+        Working("gap", "Pad for a gap", "pad thickness for a gap over its tolerance", MATERIAL,
+                (Input("gap_mm", words="Gap", unit="mm", example="0.8"),
+                 Input("tolerance_mm", words="It may be off by", unit="mm", example="0.05"),
+                 Input("min_compression", number, MIN_COMPRESSION, "Least compression, as a share", "", "0.1"),
+                 Input("max_compression", number, MAX_COMPRESSION, "Largest compression", "", "0.3")),
+                _gap, "c = 1 − gap / t at gap ± tolerance; a stack of two at most",
+                "gap from 0.1 mm to what a stack fills", "Common practice, no source"),
+        Working("heights", "Several heights", "one pad for parts of several heights, or putty", MATERIAL,
+                (Input("gaps_mm", numbers, words="Gaps", unit="mm", example="0.8 0.85 1.4"),
+                 Input("tolerance_mm", number, 0.05, "Each may be off by", "mm", "0.05")),
+                _heights, "the pad must stay in its window from the widest to the narrowest gap", "1 to 200 gaps",
+                "Common practice, no source"),
+        Working("force", "Pads against the die", "whether pads lift the cooler", MATERIAL,
+                (Input("compression", words="Compression, as a share", example="0.25"),
+                 Input("area_mm2", words="Area of all pads", unit="mm²", example="960"),
+                 Input("clamp_n", number, 150.0, "Clamping force", "N", "150")),
+                _force, "F = A · p₃₀ · c / 0.3, p₃₀ = 100 kPa", "compression up to 0.95",
+                "Linear spring, textbook; stiffness and force from memory"),
+        Working("piece", "Piece for a die", "a piece that surely covers a die", MATERIAL,
+                (_WIDTH, _LENGTH, Input("margin_mm", number, 0.2, "Margin on each side", "mm", "0.2"),
+                 Input("step_mm", number, 0.5, "Rounded up to", "mm", "0.5")),
+                _piece, "ceil((side + 2 margin) / step) · step", CALIPERS, "Common practice, no source"),
+        Working("cut", "Cutting", "pieces nested on sheets, least lost", MATERIAL,
+                (Input("sheet", sizes, words="Sheet, or several", unit="mm", example="80x80"),
+                 Input("pieces", sizes, words="Pieces", unit="mm", example="15.5x15.5,20.5x10.5,4*12x10"),
+                 Input("kerf_mm", number, 0.2, "The blade takes", "mm", "0.2"),
+                 Input("available", count, None, "Sheets there are", "", "")),
+                _cut, "best of several orders and rules of the maximal-rectangles heuristic",
+                "1 to 200 pieces, 1 to 50 sheets, each side 0.5 to 2000 mm",
+                "J. Jylänki (2010), A thousand ways to pack the bin; rectpack library"),
+        Working("resistance", "Layer", "what a layer costs in kelvins", HEAT,
+                (Input("thickness_um", words="Thickness", unit="µm", example="30"),
+                 Input("conductivity", words="Conductivity", unit="W/(m·K)", example="8.5"),
+                 Input("area_mm2", words="Area", unit="mm²", example="195"), _POWER),
+                _resistance, "R = t / (kA),  ΔT = P R", "contacts and spreading are left out",
+                "Fourier's law for a plane wall"),
+        Working("shim", "Copper shim", "a shim instead of a thick pad", HEAT,
+                (_WIDTH, _LENGTH, Input("power_w", words="Heat of the chip", unit="W", example="8"),
+                 Input("pad_um", words="Pad, as pressed", unit="µm", example="2000"),
+                 Input("pad_conductivity", words="Of the pad", unit="W/(m·K)", example="3"),
+                 Input("shim_um", words="Shim", unit="µm", example="1000")),
+                _shim, "R = t/(kA), for the shim with a paste film of 48 µm on both faces",
+                "spreading is left out", "Fourier's law, series chain"),
+        Working("skin", "Warm cover", "how warm a coupled cover gets", HEAT,
+                (Input("power_w", words="Heat into the cover", unit="W", example="4"), _ROOM,
+                 Input("material", str, "aluminium", "Cover", choices=tuple(COVERS)),
+                 Input("thickness_mm", number, 1.0, "Thickness", "mm", "1"),
+                 Input("width_mm", number, 300.0, "Width of the cover", "mm", "300"),
+                 Input("length_mm", number, 200.0, "Length of the cover", "mm", "200"),
+                 Input("pad_mm2", number, 2400.0, "Area of the pad", "mm²", "2400"),
+                 Input("placement", str, "desk", "Used on", choices=tuple(PLACEMENTS)),
+                 Input("contact_s", number, None, "Touched for", "s", "")),
+                _skin, "T = T_room + P R; R of a round plate as patch and annular fin",
+                "natural convection from one side; the maker's own limits come first",
+                "Annular fin, textbook; ISO 13732-1 and IEC 62368-1 limits from memory"),
+        Working("rise", "Rise over room", "what a reading is in another room", HEAT,
+                (Input("reading_c", words="Reading", unit="°C", example="95"), _ROOM, _REFERENCE), _rise,
+                "ΔT = T − T_room,  T_ref = T + (T_ref room − T_room)",
+                "holds while power and fan speed do not follow the temperature", "Definition"),
+        Working("capacity", "Watts it can hold", "sustained watts at the limit", HEAT,
+                (Input("reading_c", words="Die", unit="°C", example="95"), _ROOM,
+                 Input("power_w", words="Heat", unit="W", example="48"),
+                 Input("limit_c", words="Limit", unit="°C", example="95"), _REFERENCE),
+                _capacity, "R = (T − T_room)/P,  P_sus = (T_limit − T_ref room)/R", "the reading must have settled",
+                "Definition; JESD51-1 for the resistance"),
+        Working("airflow", "Air flow", "air that carries a power away", SOUND,
+                (Input("power_w", words="Heat", unit="W", example="100"),
+                 Input("rise_k", words="Exhaust over room", unit="K", example="20"),
+                 Input("air_c", number, 25.0, "Air", "°C", "25")), _airflow, "Q = P / (ρ c_p ΔT)",
+                "air −40 to 150 °C", "First law for a steady stream"),
+        Working("levels", "Levels", "mean and sum of sound levels by energy", SOUND,
+                (Input("levels_db", numbers, words="Levels", unit="dB", example="60 50"),), _levels,
+                "L = 10 lg Σ 10^(L/10), and the same over n", "0 to 200 dB", "Energy addition of levels, ISO 3744"),
+        Working("background", "Background", "a level without the room's own noise", SOUND,
+                (Input("level_db", words="Level", unit="dB", example="48"),
+                 Input("background_db", words="Background", unit="dB", example="42")),
+                lambda **g: asdict(background_correction(**g)), "K₁ = −10 lg(1 − 10^(−0.1 ΔL))",
+                "below 6 dB over the background it is only an upper bound", "ISO 3744"),
+        Working("fan", "Fan laws", "what a change of level says of fan, flow and exhaust", SOUND,
+                (Input("level_change_db", words="Level after less before", unit="dB", example="-5.6"),),
+                lambda **g: asdict(fan_laws(**g)), "N₂/N₁ = 10^(ΔL/50); flow as N; exhaust rise as 1/flow",
+                "−60 to 60 dB", "Fan affinity laws; the exponent is common practice, no source"),
+        Working("change", "Change", "change of a score, with its percentage", NUMBERS,
+                (Input("before", words="Before", example="10748"), Input("after", words="After", example="11116"),
+                 Input("unit", str, "", "Unit")),
+                lambda **g: asdict(relative_change(**g)), "(after − before) / before",
+                "never of degrees Celsius or Fahrenheit: their zero means nothing", "Arithmetic"),
+        Working("duration", "Duration", "time saved and throughput gained", NUMBERS,
+                (Input("before", clock, words="Before", unit="m:ss", example="19:21"),
+                 Input("after", clock, words="After", unit="m:ss", example="17:22")),
+                lambda before, after: asdict(duration_change(before, after)),
+                "less time = 1 − after/before; more throughput = before/after − 1", "above nought", "Arithmetic"),
+        Working("fahrenheit", "Fahrenheit", "a reading with the 32, a difference without it", NUMBERS,
+                (Input("reading_f", number, None, "A reading", "°F", "140"),
+                 Input("difference_f", number, None, "A difference", "°F", "26")),
+                _fahrenheit, "(F − 32)/1.8 for a reading, F/1.8 for a difference", "from absolute zero on",
+                "Definition of the degree Fahrenheit"),
+        Working("plating", "Plating", "how long a layer of nickel takes", BENCH,
+                (Input("method", str, words="Method", example="electroless", choices=tuple(PlatingMethod)),
+                 Input("target_um", words="Thickness", unit="µm", example="20"),
+                 Input("current_density_a_dm2", number, None, "Current density", "A/dm²", ""),
+                 Input("temperature_c", number, None, "Bath", "°C", "70")),
+                _plating, "v = i M / (z F ρ), or 2.5 µm/h without current",
+                "advice: buy a plated part, or send it to a plating shop; acids and nickel salts are hazardous",
+                "Faraday's law with CODATA constants; the electroless rate is common practice, no source"),
+        Working("life", "Life", "months until an interface is due for a look", BENCH,
+                (Input("kind", str, words="Interface", example="paste_stiff", choices=tuple(CATALOGUE)),
+                 Input("school", str, "usual", "School", choices=tuple(LifeSchool)),
+                 Input("cold_plate", str, "unknown", "Cold plate", choices=("unknown", "copper", "nickel"))),
+                _life, "by kind, school and plate; dust and drift may come sooner", "known kinds only",
+                "Common practice, no source"),
+        Working("price", "Price", "parts, hands and tax", BENCH,
+                (Input("parts", words="Parts", example="4.5"),
+                 Input("hands_min", words="Hands", unit="min", example="65"),
+                 Input("hourly_rate", words="Rate of an hour", example="60"),
+                 Input("tax_percent", number, 0.0, "Tax", "%", "19")),
+                _price, "parts + hands · rate, then tax on the sum", "tax 0 to 40 %", "Arithmetic"),
     )
 }  # fmt: skip
 
 
+@dataclass(frozen=True)
+class Worked:
+    """A working done: the text that went in, by key, and what came out."""
+
+    name: str
+    given: Mapping[str, str]
+    result: Mapping[str, Any]
+
+
 def work(name: str, given: Mapping[str, str]) -> dict[str, Any]:
     """Work one out from its inputs as text. Refused says what, what is allowed, and what to do."""
+    working, values = _values(name, given)
+    try:
+        return working.compute(**values)
+    except CoreError as error:
+        raise Refused("invalid", str(error), field=error.field, remedy=error.remedy) from error
+
+
+def _values(name: str, given: Mapping[str, str]) -> tuple[Working, dict[str, Any]]:
     working = WORKINGS.get(name)
     if working is None:
         raise Refused("invalid", f"There is no working “{name}”.", field="name",
@@ -153,21 +336,45 @@ def work(name: str, given: Mapping[str, str]) -> dict[str, Any]:
     for key in given:
         if key not in keys:
             raise Refused("invalid", f"{name} has no “{key}”.", field=key, remedy=f"Its keys are: {', '.join(keys)}.")
-    values: dict[str, Any] = {}
-    for one in working.inputs:
-        text = given.get(one.key, "").strip()
-        if not text:
-            if one.default is REQUIRED:
-                raise Refused("invalid", f"{name} needs {one.key}.", field=one.key,
-                              remedy=f"Give {one.key}= and {_KIND_WORDS[one.read]}.")  # fmt: skip
-            values[one.key] = one.default
-            continue
-        try:
-            values[one.key] = one.read(text)
-        except ValueError as error:
-            raise Refused("invalid", f"{one.key} is “{text}”, which is not {_KIND_WORDS[one.read]}.", field=one.key,
-                          remedy="Decimal point or comma, without the unit.") from error  # fmt: skip
+    return working, {one.key: _value(name, one, given.get(one.key, "").strip()) for one in working.inputs}
+
+
+def _value(name: str, one: Input, text: str) -> Any:  # noqa: ANN401
+    if not text:
+        if one.default is REQUIRED:
+            raise Refused("invalid", f"{name} needs {one.key}.", field=one.key,
+                          remedy=f"Give {one.key}= and {KIND_WORDS[one.read]}.")  # fmt: skip
+        return one.default
+    if one.choices and text not in one.choices:
+        raise Refused("invalid", f"“{text}” is not known here as {one.key}.", field=one.key,
+                      remedy=f"Allowed: {', '.join(one.choices)}.")  # fmt: skip
     try:
-        return working.compute(**values)
+        return one.read(text)
+    except ValueError as error:
+        raise Refused("invalid", f"{one.key} is “{text}”, which is not {KIND_WORDS[one.read]}.", field=one.key,
+                      remedy="Decimal point or comma, without the unit.") from error  # fmt: skip
+
+
+def cut_drawings(given: Mapping[str, str]) -> Sequence[CutDrawing]:
+    """The sheets of a cut worked out without a job."""
+    _, values = _values("cut", given)
+    try:
+        sheets, pieces, found = _nested(**values)
     except CoreError as error:
         raise Refused("invalid", str(error), field=error.field, remedy=error.remedy) from error
+    out = []
+    for i in sorted({p.sheet for p in found.placements}):
+        rects = tuple(
+            CutPiece(pieces[p.piece].name, (p.box.x_mm, p.box.y_mm, p.box.width_mm, p.box.length_mm))
+            for p in found.placements if p.sheet == i
+        )  # fmt: skip
+        out.append(CutDrawing(sheets[i].name, sheets[i].width_mm, sheets[i].length_mm, (), rects))
+    return out
+
+
+def cut_export(given: Mapping[str, str], form: str) -> bytes:
+    """Such a cut as SVG, DXF or PDF at 1:1."""
+    if form not in CUT_FORMATS:
+        raise Refused("invalid", f"“{form}” is no format of a cut sheet.", field="form",
+                      remedy=f"Allowed: {', '.join(CUT_FORMATS)}.")  # fmt: skip
+    return draw("Cut sheet", cut_drawings(given), form)

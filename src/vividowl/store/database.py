@@ -13,6 +13,8 @@ from alembic.script import ScriptDirectory
 from sqlalchemy import Engine, create_engine
 from sqlalchemy.orm import Session, sessionmaker
 
+import vividowl.store.deciding  # noqa: F401 - its tables belong to the metadata
+
 MIGRATIONS = Path(__file__).parent / "migrations"
 
 

@@ -56,11 +56,17 @@ class Shop(Base):
     reference_room_c: Mapped[float] = mapped_column(default=25.0)
     hourly_rate_cents: Mapped[int] = mapped_column(default=6000)
     tolerances: Mapped[dict[str, Any]] = mapped_column(default=dict)
+    tax_percent: Mapped[float] = mapped_column(default=0.0)
+    # Ways of the shop: application school, how soon it looks again, minutes of hands by task.
+    habits: Mapped[dict[str, Any]] = mapped_column(default=dict)
+    # The shop's own values of the kinds of material: by kind and field a value with its provenance.
+    catalogue: Mapped[dict[str, Any]] = mapped_column(default=dict)
     last_job_number: Mapped[int] = mapped_column(default=0)
     created_at: Mapped[datetime] = mapped_column(default=now)
     __table_args__ = (
         CheckConstraint("reference_room_c BETWEEN -10 AND 60", name="reference_room_c"),
         CheckConstraint("hourly_rate_cents >= 0", name="hourly_rate_cents"),
+        CheckConstraint("tax_percent BETWEEN 0 AND 40", name="tax_percent"),
     )
 
 
@@ -185,9 +191,12 @@ class FitItem(Base):
     lot: Mapped[str] = mapped_column(String(60), default="")
     amount: Mapped[float | None]
     amount_unit: Mapped[str] = mapped_column(String(10), default="")
+    # The lot that it was booked from, None when it did not come from the shelf.
+    lot_id: Mapped[uuid.UUID | None]
     created_at: Mapped[datetime] = mapped_column(default=now)
     removed_at: Mapped[datetime | None]
     __table_args__ = (
+        ForeignKeyConstraint(["shop_id", "lot_id"], ["lot.shop_id", "lot.id"]),
         ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"], ondelete="CASCADE"),
         CheckConstraint("amount > 0", name="amount"),
         Index("ix_fit_item_job_id", "job_id"),

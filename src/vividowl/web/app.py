@@ -16,7 +16,18 @@ from pydantic import BaseModel
 from werkzeug.exceptions import NotFound
 
 from vividowl.service.workshop import Workshop
-from vividowl.web import access, jobs_api, problems, record_api, runs_api, session_api, shop_api
+from vividowl.web import (
+    access,
+    jobs_api,
+    plan_api,
+    problems,
+    record_api,
+    runs_api,
+    session_api,
+    shelf_api,
+    shop_api,
+    workings_api,
+)
 
 SITE = Path(__file__).parent / "site"
 POLICY = "default-src 'self'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'"
@@ -67,7 +78,8 @@ def create_app(workshop: Workshop, settings: Settings) -> Application:
     CSRFProtect(app)
     session_api.limiter.init_app(app)
     problems.install(app)
-    for api in (session_api.api, shop_api.api, jobs_api.api, runs_api.api, record_api.api):
+    for api in (session_api.api, shop_api.api, jobs_api.api, runs_api.api, plan_api.api, shelf_api.api,
+                workings_api.api, record_api.api):  # fmt: skip
         app.register_api(api)
     _add_site(app)
     app.after_request(_harden)

@@ -7,7 +7,7 @@ from flask_openapi.blueprint import APIBlueprint
 from vividowl.service import shop_settings
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.problems import Problem
-from vividowl.web.schemas import ShopIn, ShopOut
+from vividowl.web.schemas import HabitsOut, PredictedOut, ShopIn, ShopOut, TaskOut, TolerancesOut
 
 api = APIBlueprint("shop", __name__, url_prefix="/api/shop",
                    abp_responses={401: Problem, 403: Problem, 422: Problem})  # fmt: skip
@@ -17,12 +17,22 @@ api = APIBlueprint("shop", __name__, url_prefix="/api/shop",
 @access("member")
 def get_shop() -> ShopOut:
     """Reference room and tolerances."""
-    return ShopOut.model_validate(shop_settings.get_settings(workshop(), actor()))
+    return _shop(shop_settings.get_settings(workshop(), actor()))
 
 
 @api.put("", responses={200: ShopOut}, operation_id="saveShop")
 @access("owner")
 def save_shop(body: ShopIn) -> ShopOut:
     """Set them."""
-    found = shop_settings.save_settings(workshop(), actor(), body.reference_room_c, body.tolerances.model_dump())
-    return ShopOut.model_validate(found)
+    return _shop(shop_settings.save_settings(
+        workshop(), actor(), body.reference_room_c, body.tolerances.model_dump(), body.habits.model_dump()
+    ))  # fmt: skip
+
+
+def _shop(found: shop_settings.ShopSettings) -> ShopOut:
+    return ShopOut(
+        name=found.name, currency=found.currency, reference_room_c=found.reference_room_c,
+        tolerances=TolerancesOut.model_validate(found.tolerances), usual=TolerancesOut.model_validate(found.usual),
+        habits=HabitsOut.model_validate(found.habits), predicted=PredictedOut.model_validate(found.record),
+        tasks=[TaskOut(name=n, words=w, hands_min=h, wait_min=wait) for n, w, h, wait in found.tasks],
+    )  # fmt: skip

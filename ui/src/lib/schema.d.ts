@@ -74,6 +74,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/cuts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Cut sheets of the job. */
+        get: operations["getCuts"];
+        put?: never;
+        /** Cut: sheets leave the shelf, the offcut comes onto it. */
+        post: operations["bookCut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/cuts/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How the pieces would lie. Nothing is booked. */
+        post: operations["previewCut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/cuts/{cut_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a cut back. */
+        delete: operations["undoCut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/cuts/{cut_id}/sheet.{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The cut sheet at 1:1. */
+        get: operations["getCutFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/fit": {
         parameters: {
             query?: never;
@@ -155,6 +224,75 @@ export interface paths {
         put: operations["handOver"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The options side by side. */
+        get: operations["getPlan"];
+        /** What was found and is wanted; the options follow. */
+        put: operations["savePlan"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/plan/choice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take an option, or put the decision back with no key. */
+        post: operations["choosePlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/plan/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put something worked out into the job. */
+        post: operations["addPlanNote"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/plan/notes/{note_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take it off again. */
+        delete: operations["removePlanNote"];
         options?: never;
         head?: never;
         patch?: never;
@@ -452,6 +590,246 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All that lies on the shelf. */
+        get: operations["getShelf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add what a CSV names. The body is the file. */
+        post: operations["importShelf"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/kinds/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The shop's own values of a kind. */
+        put: operations["saveKind"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/kinds/{kind}/learn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let a typical value follow the shop's own jobs. */
+        post: operations["learnKind"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/lots/{lot_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Dates, and what is left when it was weighed or counted. */
+        put: operations["saveLot"];
+        post?: never;
+        /** Take a lot off the shelf; it can be brought back. */
+        delete: operations["removeLot"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/lots/{lot_id}/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What went in and out of a lot, newest first. */
+        get: operations["getMoves"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/lots/{lot_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring it back. */
+        post: operations["restoreLot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/offcuts/{offcut_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Throw an offcut away; it can be brought back. */
+        delete: operations["removeOffcut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/offcuts/{offcut_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring it back. */
+        post: operations["restoreOffcut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/products": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A new product. */
+        post: operations["addProduct"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/products/{product_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a product. */
+        put: operations["saveProduct"];
+        post?: never;
+        /** Take a product off the shelf; it can be brought back. */
+        delete: operations["removeProduct"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/products/{product_id}/lots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A tube or a pack comes in. */
+        post: operations["addLot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/products/{product_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring it back. */
+        post: operations["restoreProduct"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/shelf.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The shelf as CSV. */
+        get: operations["getShelfCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shop": {
         parameters: {
             query?: never;
@@ -481,6 +859,57 @@ export interface paths {
         get: operations["getSuggestions"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The list of them. */
+        get: operations["getWorkings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workings/cut/sheet.{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A cut sheet that was worked out, at 1:1. given is a JSON object of the inputs. */
+        get: operations["getWorkedCut"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workings/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Work one out. Nothing is kept. */
+        post: operations["workOut"];
         delete?: never;
         options?: never;
         head?: never;
@@ -527,6 +956,34 @@ export interface components {
             /** Unit */
             unit: string;
         };
+        /** ChoiceIn */
+        ChoiceIn: {
+            /** Key */
+            key: string | null;
+            /** Version */
+            version: number;
+        };
+        /** ChosenOut */
+        ChosenOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            die_c: components["schemas"]["IntervalOut"];
+            /** Held */
+            held: boolean;
+            /** Key */
+            key: string;
+            resistance: components["schemas"]["IntervalOut"];
+            /** Total Cents */
+            total_cents: number;
+            watts: components["schemas"]["IntervalOut"] | null;
+            /** Words */
+            words: string;
+        };
         /** ConditionOut */
         ConditionOut: {
             /** After */
@@ -541,6 +998,153 @@ export interface components {
             text: string;
             /** Words */
             words: string;
+        };
+        /** CoverSpotIn */
+        CoverSpotIn: {
+            /** Length Mm */
+            length_mm: number;
+            /** Material */
+            material: string;
+            /** Pad Conductivity */
+            pad_conductivity: number;
+            /** Pad Length Mm */
+            pad_length_mm: number;
+            /** Pad Mm */
+            pad_mm: number;
+            /** Pad Width Mm */
+            pad_width_mm: number;
+            /** Thickness Mm */
+            thickness_mm: number;
+            /** Width Mm */
+            width_mm: number;
+        };
+        /** CoverSpotOut */
+        CoverSpotOut: {
+            /** Length Mm */
+            length_mm: number;
+            /** Material */
+            material: string;
+            /** Pad Conductivity */
+            pad_conductivity: number;
+            /** Pad Length Mm */
+            pad_length_mm: number;
+            /** Pad Mm */
+            pad_mm: number;
+            /** Pad Width Mm */
+            pad_width_mm: number;
+            /** Thickness Mm */
+            thickness_mm: number;
+            /** Width Mm */
+            width_mm: number;
+        };
+        /** CutIn */
+        CutIn: {
+            /**
+             * Kerf Mm
+             * @default 0.2
+             */
+            kerf_mm: number;
+            /**
+             * Product Id
+             * Format: uuid
+             */
+            product_id: string;
+            /** Rows */
+            rows: components["schemas"]["CutRowIn"][];
+        };
+        /** CutOut */
+        CutOut: {
+            /** At */
+            at: string | null;
+            /** Drawings */
+            drawings: components["schemas"]["DrawingOut"][];
+            /** Fits */
+            fits: boolean;
+            /** Id */
+            id: string | null;
+            /** Product */
+            product: string;
+            /** Unplaced */
+            unplaced: string[];
+            /** Waste Share */
+            waste_share: number;
+        };
+        /** CutPieceOut */
+        CutPieceOut: {
+            /** Label */
+            label: string;
+            /** Rect */
+            rect: [
+                number,
+                number,
+                number,
+                number
+            ];
+        };
+        /** CutRowIn */
+        CutRowIn: {
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
+            /** Label */
+            label: string;
+            /** Length Mm */
+            length_mm: number;
+            /**
+             * Target
+             * @enum {string}
+             */
+            target: "cpu_die" | "gpu_die" | "memory" | "regulators" | "inductors" | "cover" | "other";
+            /**
+             * Together
+             * @default false
+             */
+            together: boolean;
+            /** Width Mm */
+            width_mm: number;
+        };
+        /** CutsOut */
+        CutsOut: {
+            /** Cuts */
+            cuts: components["schemas"]["CutOut"][];
+        };
+        /** DrawingOut */
+        DrawingOut: {
+            /** Kept */
+            kept: [
+                number,
+                number,
+                number,
+                number
+            ] | null;
+            /** Length Mm */
+            length_mm: number;
+            /** Name */
+            name: string;
+            /** Pieces */
+            pieces: components["schemas"]["CutPieceOut"][];
+            /** Taken */
+            taken: [
+                number,
+                number,
+                number,
+                number
+            ][];
+            /** Width Mm */
+            width_mm: number;
+        };
+        /** DropOut */
+        DropOut: {
+            /** Diameter Mm */
+            diameter_mm: number;
+            /** School */
+            school: string;
+            /** Stroke Mm */
+            stroke_mm: number;
+            /** Strokes */
+            strokes: number;
         };
         /** EffectOut */
         EffectOut: {
@@ -619,6 +1223,8 @@ export interface components {
              * @default
              */
             lot: string;
+            /** Lot Id */
+            lot_id?: string | null;
             /**
              * Product
              * @default
@@ -645,6 +1251,8 @@ export interface components {
             kind: string;
             /** Lot */
             lot: string;
+            /** Lot Id */
+            lot_id: string | null;
             /** Product */
             product: string;
             /** Target */
@@ -654,6 +1262,204 @@ export interface components {
         FitItemsOut: {
             /** Items */
             items: components["schemas"]["FitItemOut"][];
+        };
+        /** FoundIn */
+        FoundIn: {
+            /**
+             * Aluminium Near
+             * @default unknown
+             */
+            aluminium_near: string;
+            /** Cap W */
+            cap_w?: number | null;
+            /**
+             * Carried
+             * @default false
+             */
+            carried: boolean;
+            /**
+             * Cold Plate
+             * @default unknown
+             */
+            cold_plate: string;
+            cover?: components["schemas"]["CoverSpotIn"] | null;
+            /** Cpu Die Mm */
+            cpu_die_mm?: [
+                number,
+                number
+            ] | null;
+            /**
+             * Dust
+             * @default unknown
+             */
+            dust: string;
+            /**
+             * Fan State
+             * @default unknown
+             */
+            fan_state: string;
+            /**
+             * Gap Filler
+             * @default pads
+             */
+            gap_filler: string;
+            /** Gaps */
+            gaps?: components["schemas"]["GapSpotIn"][];
+            /** Gpu Die Mm */
+            gpu_die_mm?: [
+                number,
+                number
+            ] | null;
+            /**
+             * Insulation
+             * @default none
+             */
+            insulation: string;
+            /**
+             * Old Interface
+             * @default unknown
+             */
+            old_interface: string;
+            /**
+             * Opens Mains
+             * @default false
+             */
+            opens_mains: boolean;
+            /**
+             * Pads State
+             * @default unknown
+             */
+            pads_state: string;
+            /**
+             * Parts Exposed
+             * @default unknown
+             */
+            parts_exposed: string;
+            /**
+             * Place
+             * @default desk
+             */
+            place: string;
+            /**
+             * Plating
+             * @default false
+             */
+            plating: boolean;
+            shim?: components["schemas"]["ShimSpotIn"] | null;
+            /**
+             * Undervolt Mv
+             * @default 0
+             */
+            undervolt_mv: number;
+        };
+        /** FoundOut */
+        FoundOut: {
+            /** Aluminium Near */
+            aluminium_near: string;
+            /** Cap W */
+            cap_w: number | null;
+            /** Carried */
+            carried: boolean;
+            /** Cold Plate */
+            cold_plate: string;
+            cover: components["schemas"]["CoverSpotOut"] | null;
+            /** Cpu Die Mm */
+            cpu_die_mm: [
+                number,
+                number
+            ] | null;
+            /** Dust */
+            dust: string;
+            /** Fan State */
+            fan_state: string;
+            /** Gap Filler */
+            gap_filler: string;
+            /** Gaps */
+            gaps: components["schemas"]["GapSpotOut"][];
+            /** Gpu Die Mm */
+            gpu_die_mm: [
+                number,
+                number
+            ] | null;
+            /** Insulation */
+            insulation: string;
+            /** Old Interface */
+            old_interface: string;
+            /** Opens Mains */
+            opens_mains: boolean;
+            /** Pads State */
+            pads_state: string;
+            /** Parts Exposed */
+            parts_exposed: string;
+            /** Place */
+            place: string;
+            /** Plating */
+            plating: boolean;
+            shim: components["schemas"]["ShimSpotOut"] | null;
+            /** Undervolt Mv */
+            undervolt_mv: number;
+        };
+        /** GapAdviceOut */
+        GapAdviceOut: {
+            /** Gap Mm */
+            gap_mm: number;
+            /** Putty */
+            putty: boolean;
+            /** Reason */
+            reason: string;
+            /** Stack Mm */
+            stack_mm: number[];
+            /** Target */
+            target: string;
+            /** Tolerance Mm */
+            tolerance_mm: number;
+        };
+        /** GapSpotIn */
+        GapSpotIn: {
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
+            /** How */
+            how: string;
+            /** Length Mm */
+            length_mm: number;
+            /** Reading Mm */
+            reading_mm: number;
+            /** Target */
+            target: string;
+            /**
+             * Together
+             * @default false
+             */
+            together: boolean;
+            /**
+             * Tolerance Mm
+             * @default 0.05
+             */
+            tolerance_mm: number;
+            /** Width Mm */
+            width_mm: number;
+        };
+        /** GapSpotOut */
+        GapSpotOut: {
+            /** Count */
+            count: number;
+            /** How */
+            how: string;
+            /** Length Mm */
+            length_mm: number;
+            /** Reading Mm */
+            reading_mm: number;
+            /** Target */
+            target: string;
+            /** Together */
+            together: boolean;
+            /** Tolerance Mm */
+            tolerance_mm: number;
+            /** Width Mm */
+            width_mm: number;
         };
         /** GateOut */
         GateOut: {
@@ -669,6 +1475,8 @@ export interface components {
             rule: string;
             /** Severity */
             severity: string;
+            /** Stage */
+            stage: string;
             /** Words */
             words: string | null;
         };
@@ -689,6 +1497,39 @@ export interface components {
             /** Rise K */
             rise_k: number | null;
         };
+        /** HabitsIn */
+        HabitsIn: {
+            /** Application School */
+            application_school?: string | null;
+            /** Hands Min */
+            hands_min?: {
+                [key: string]: number;
+            };
+            /** Hourly Rate Cents */
+            hourly_rate_cents: number;
+            /**
+             * Life School
+             * @default usual
+             */
+            life_school: string;
+            /** Tax Percent */
+            tax_percent: number;
+        };
+        /** HabitsOut */
+        HabitsOut: {
+            /** Application School */
+            application_school: string | null;
+            /** Hands Min */
+            hands_min: {
+                [key: string]: number;
+            };
+            /** Hourly Rate Cents */
+            hourly_rate_cents: number;
+            /** Life School */
+            life_school: string;
+            /** Tax Percent */
+            tax_percent: number;
+        };
         /** HandOverIn */
         HandOverIn: {
             /** Handed Over */
@@ -704,6 +1545,29 @@ export interface components {
             price_cents?: number | null;
             /** Version */
             version: number;
+        };
+        /** ImportedOut */
+        ImportedOut: {
+            /** Lots */
+            lots: number;
+            /** Products */
+            products: number;
+            shelf: components["schemas"]["ShelfOut"];
+        };
+        /** InputOut */
+        InputOut: {
+            /** Choices */
+            choices: string[];
+            /** Example */
+            example: string;
+            /** Key */
+            key: string;
+            /** Needed */
+            needed: boolean;
+            /** Unit */
+            unit: string;
+            /** Words */
+            words: string;
         };
         /** IntakeIn */
         IntakeIn: {
@@ -869,6 +1733,18 @@ export interface components {
              */
             warranty: "running" | "over" | "unknown";
         };
+        /**
+         * IntervalOut
+         * @description Median with the ends of an 80 % interval.
+         */
+        IntervalOut: {
+            /** High */
+            high: number;
+            /** Low */
+            low: number;
+            /** Median */
+            median: number;
+        };
         /** JobOut */
         JobOut: {
             /** Age Months */
@@ -964,6 +1840,26 @@ export interface components {
             /** Total */
             total: number;
         };
+        /** KindIn */
+        KindIn: {
+            /** Own */
+            own?: {
+                [key: string]: components["schemas"]["OwnValueIn"];
+            };
+        };
+        /** KindOut */
+        KindOut: {
+            /** For Die */
+            for_die: boolean;
+            /** Kind */
+            kind: string;
+            /** Own Names */
+            own_names: string[];
+            /** Values */
+            values: components["schemas"]["ValueOut"][];
+            /** Words */
+            words: string;
+        };
         /** LadderOut */
         LadderOut: {
             /** Die C */
@@ -975,6 +1871,76 @@ export interface components {
             /** Rungs */
             rungs: components["schemas"]["RungOut"][];
         };
+        /** LessonOut */
+        LessonOut: {
+            /** In Force */
+            in_force: number;
+            /** Jobs */
+            jobs: number;
+            /** Kind */
+            kind: string;
+            /** Proposed */
+            proposed: number | null;
+            /** Words */
+            words: string;
+        };
+        /** LotIn */
+        LotIn: {
+            /** Code */
+            code: string;
+            /** Expires On */
+            expires_on?: string | null;
+            /** Held */
+            held: number;
+            /** Opened On */
+            opened_on?: string | null;
+            /**
+             * Received On
+             * Format: date
+             */
+            received_on: string;
+        };
+        /** LotOut */
+        LotOut: {
+            /** Code */
+            code: string;
+            /** Expired */
+            expired: boolean;
+            /** Expires On */
+            expires_on: string | null;
+            /** Expires Soon */
+            expires_soon: boolean;
+            /** Held */
+            held: number;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Opened On */
+            opened_on: string | null;
+            /**
+             * Received On
+             * Format: date
+             */
+            received_on: string;
+            /** Remaining */
+            remaining: number;
+        };
+        /** LotUpdateIn */
+        LotUpdateIn: {
+            /** Expires On */
+            expires_on?: string | null;
+            /** Opened On */
+            opened_on?: string | null;
+            /**
+             * Reason
+             * @default
+             */
+            reason: string;
+            /** Remaining */
+            remaining?: number | null;
+        };
         /**
          * MappingIn
          * @description Header to role; null takes the role away.
@@ -984,6 +1950,32 @@ export interface components {
             roles: {
                 [key: string]: string | null;
             };
+        };
+        /** MoveOut */
+        MoveOut: {
+            /** Amount */
+            amount: number;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Reason */
+            reason: string;
+            /** Remaining */
+            remaining: number;
+        };
+        /** MovesOut */
+        MovesOut: {
+            /** Moves */
+            moves: components["schemas"]["MoveOut"][];
         };
         /** NoiseFigureOut */
         NoiseFigureOut: {
@@ -1024,6 +2016,173 @@ export interface components {
             /** Place */
             place: string;
         };
+        /** NoteIn */
+        NoteIn: {
+            /** Given */
+            given: {
+                [key: string]: string;
+            };
+            /** Name */
+            name: string;
+        };
+        /** OffcutOut */
+        OffcutOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Largest */
+            largest: [
+                number,
+                number,
+                number,
+                number
+            ];
+            /** Length Mm */
+            length_mm: number;
+            /** Lot */
+            lot: string;
+            /** Number */
+            number: number;
+            /** Taken */
+            taken: [
+                number,
+                number,
+                number,
+                number
+            ][];
+            /** Width Mm */
+            width_mm: number;
+        };
+        /** OptionOut */
+        OptionOut: {
+            /** Actions */
+            actions: string[];
+            /** As Good */
+            as_good: boolean;
+            /** Blocked */
+            blocked: boolean;
+            /** Chip Drop K */
+            chip_drop_k: number | null;
+            die_c: components["schemas"]["IntervalOut"];
+            gain_k: components["schemas"]["IntervalOut"];
+            gain_w: components["schemas"]["IntervalOut"] | null;
+            /** Gates */
+            gates: components["schemas"]["PlanGateOut"][];
+            /** Hands Min */
+            hands_min: number;
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string | null;
+            /** Life Months */
+            life_months: number;
+            /** Life Reason */
+            life_reason: string;
+            noise_db: components["schemas"]["IntervalOut"] | null;
+            /** Noise Floor */
+            noise_floor: boolean;
+            /** Parts */
+            parts: components["schemas"]["PartOut"][];
+            /** Parts Cents */
+            parts_cents: number;
+            /** Priced */
+            priced: boolean;
+            /** Procedures */
+            procedures: components["schemas"]["ProcedureOut"][];
+            /** Product Id */
+            product_id: string | null;
+            /** Reason */
+            reason: string;
+            resistance: components["schemas"]["IntervalOut"];
+            skin: components["schemas"]["SkinOut"] | null;
+            /** Stock */
+            stock: string;
+            /** Tax Cents */
+            tax_cents: number;
+            /** Total Cents */
+            total_cents: number;
+            /** Wait Min */
+            wait_min: number;
+            watts: components["schemas"]["IntervalOut"] | null;
+            /** Words */
+            words: string;
+            /** Work Cents */
+            work_cents: number;
+        };
+        /**
+         * OutcomeOut
+         * @description After over the prediction, at the fan speed of Before.
+         */
+        OutcomeOut: {
+            /** Die C */
+            die_c: number | null;
+            /** Inside */
+            inside: boolean;
+            /** Resistance */
+            resistance: number;
+            /** Resistance U95 */
+            resistance_u95: number;
+            /** Watts */
+            watts: number | null;
+        };
+        /** OwnValueIn */
+        OwnValueIn: {
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Source */
+            source: string;
+            /** Value */
+            value: number;
+        };
+        /** PartOut */
+        PartOut: {
+            /** Amount */
+            amount: number | null;
+            /** Count */
+            count: number;
+            drop: components["schemas"]["DropOut"] | null;
+            /** Kind */
+            kind: string;
+            /** Lacks */
+            lacks: string;
+            /** Left */
+            left: number | null;
+            /** Length Mm */
+            length_mm: number | null;
+            /** Lot */
+            lot: string;
+            /** Lot Id */
+            lot_id: string | null;
+            /** Price Cents */
+            price_cents: number | null;
+            /** Product */
+            product: string;
+            /** Product Id */
+            product_id: string | null;
+            /** School */
+            school: string | null;
+            /** School Reason */
+            school_reason: string;
+            /** Stock */
+            stock: string;
+            /** Target */
+            target: string;
+            /** Together */
+            together: boolean;
+            /** Unit */
+            unit: string;
+            /** Volume Ul */
+            volume_ul: number | null;
+            /** Width Mm */
+            width_mm: number | null;
+            /** Words */
+            words: string;
+        };
         /** PersonOut */
         PersonOut: {
             /** Currency */
@@ -1045,6 +2204,91 @@ export interface components {
             from_s: number;
             /** To S */
             to_s: number;
+        };
+        /** PlanGateOut */
+        PlanGateOut: {
+            /** Reason */
+            reason: string;
+            /** Remedy */
+            remedy: string;
+            /** Rule */
+            rule: string;
+            /** Severity */
+            severity: string;
+        };
+        /** PlanIn */
+        PlanIn: {
+            found: components["schemas"]["FoundIn"];
+            /**
+             * Goal
+             * @enum {string}
+             */
+            goal: "cooler" | "quieter" | "faster" | "cheaper" | "longest_rest";
+            /** Version */
+            version: number;
+        };
+        /** PlanOut */
+        PlanOut: {
+            /** Before Die C */
+            before_die_c: number | null;
+            /** Before Watts */
+            before_watts: number | null;
+            chosen: components["schemas"]["ChosenOut"] | null;
+            /** Currency */
+            currency: string;
+            /** Fanless */
+            fanless: boolean;
+            found: components["schemas"]["FoundOut"];
+            /** Gaps */
+            gaps: components["schemas"]["GapAdviceOut"][];
+            /**
+             * Goal
+             * @enum {string}
+             */
+            goal: "cooler" | "quieter" | "faster" | "cheaper" | "longest_rest";
+            /** Heights */
+            heights: string;
+            /** Held */
+            held: boolean;
+            /** Limit C */
+            limit_c: number | null;
+            /** Measurable Db */
+            measurable_db: number;
+            /** Measurable K */
+            measurable_k: number | null;
+            /** Measurable W */
+            measurable_w: number | null;
+            /** Missing */
+            missing: string;
+            /** Notes */
+            notes: components["schemas"]["WorkedOut"][];
+            /** Options */
+            options: components["schemas"]["OptionOut"][];
+            outcome: components["schemas"]["OutcomeOut"] | null;
+            /** Reference Words */
+            reference_words: string;
+            /** Shim Drop K */
+            shim_drop_k: number | null;
+            /** Shim Reason */
+            shim_reason: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * PredictedOut
+         * @description How often the intervals of the shop's plans held what After measured.
+         */
+        PredictedOut: {
+            /** High */
+            high: number | null;
+            /** Inside */
+            inside: number;
+            /** Jobs */
+            jobs: number;
+            /** Low */
+            low: number | null;
+            /** Share */
+            share: number | null;
         };
         /**
          * Problem
@@ -1082,6 +2326,87 @@ export interface components {
              * @default about:blank
              */
             type: string;
+        };
+        /** ProcedureOut */
+        ProcedureOut: {
+            /** Caution */
+            caution: string;
+            /** Name */
+            name: string;
+            /** Steps */
+            steps: components["schemas"]["StepOut"][];
+            /** Wait Min */
+            wait_min: number;
+            /** Words */
+            words: string;
+        };
+        /** ProductIn */
+        ProductIn: {
+            /** Kind */
+            kind: string;
+            /** Low At */
+            low_at?: number | null;
+            /** Name */
+            name: string;
+            /** Own */
+            own?: {
+                [key: string]: components["schemas"]["OwnValueIn"];
+            };
+            /** Price Cents */
+            price_cents?: number | null;
+            /** Sheet Length Mm */
+            sheet_length_mm?: number | null;
+            /** Sheet Width Mm */
+            sheet_width_mm?: number | null;
+            /** Thickness Mm */
+            thickness_mm?: number | null;
+            /** Unit */
+            unit: string;
+            /**
+             * Version
+             * @default 0
+             */
+            version: number;
+        };
+        /** ProductOut */
+        ProductOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Lots */
+            lots: components["schemas"]["LotOut"][];
+            /** Low */
+            low: boolean;
+            /** Low At */
+            low_at: number | null;
+            /** Name */
+            name: string;
+            /** Offcuts */
+            offcuts: components["schemas"]["OffcutOut"][];
+            /** Own Names */
+            own_names: string[];
+            /** Price Cents */
+            price_cents: number | null;
+            /** Remaining */
+            remaining: number;
+            /** Sheet Length Mm */
+            sheet_length_mm: number | null;
+            /** Sheet Width Mm */
+            sheet_width_mm: number | null;
+            /** Thickness Mm */
+            thickness_mm: number | null;
+            /** Unit */
+            unit: string;
+            /** Values */
+            values: components["schemas"]["ValueOut"][];
+            /** Version */
+            version: number;
+            /** Warnings */
+            warnings: string[];
         };
         /** ReadingOut */
         ReadingOut: {
@@ -1160,6 +2485,20 @@ export interface components {
             power: number | null;
             /** Settled */
             settled: boolean;
+        };
+        /**
+         * ResultOut
+         * @description One result as it is shown: text is empty for none.
+         */
+        ResultOut: {
+            /** Key */
+            key: string;
+            /** Text */
+            text: string;
+            /** Unit */
+            unit: string;
+            /** Words */
+            words: string;
         };
         /** RunIn */
         RunIn: {
@@ -1302,18 +2641,100 @@ export interface components {
             /** Shop Name */
             shop_name: string;
         };
+        /** ShelfOut */
+        ShelfOut: {
+            /** Currency */
+            currency: string;
+            /** Kinds */
+            kinds: components["schemas"]["KindOut"][];
+            /** Lessons */
+            lessons: components["schemas"]["LessonOut"][];
+            /** Products */
+            products: components["schemas"]["ProductOut"][];
+        };
+        /** ShimSpotIn */
+        ShimSpotIn: {
+            /** Die Length Mm */
+            die_length_mm: number;
+            /** Die Width Mm */
+            die_width_mm: number;
+            /** Neighbours Mm */
+            neighbours_mm?: number | null;
+            /**
+             * Offset X Mm
+             * @default 0
+             */
+            offset_x_mm: number;
+            /**
+             * Offset Y Mm
+             * @default 0
+             */
+            offset_y_mm: number;
+            /** Package Length Mm */
+            package_length_mm: number;
+            /** Package Width Mm */
+            package_width_mm: number;
+            /** Pad Conductivity */
+            pad_conductivity: number;
+            /** Pad Mm */
+            pad_mm: number;
+            /** Power W */
+            power_w: number;
+            /** Shim Length Mm */
+            shim_length_mm: number;
+            /** Shim Mm */
+            shim_mm: number;
+            /** Shim Width Mm */
+            shim_width_mm: number;
+        };
+        /** ShimSpotOut */
+        ShimSpotOut: {
+            /** Die Length Mm */
+            die_length_mm: number;
+            /** Die Width Mm */
+            die_width_mm: number;
+            /** Neighbours Mm */
+            neighbours_mm: number | null;
+            /** Offset X Mm */
+            offset_x_mm: number;
+            /** Offset Y Mm */
+            offset_y_mm: number;
+            /** Package Length Mm */
+            package_length_mm: number;
+            /** Package Width Mm */
+            package_width_mm: number;
+            /** Pad Conductivity */
+            pad_conductivity: number;
+            /** Pad Mm */
+            pad_mm: number;
+            /** Power W */
+            power_w: number;
+            /** Shim Length Mm */
+            shim_length_mm: number;
+            /** Shim Mm */
+            shim_mm: number;
+            /** Shim Width Mm */
+            shim_width_mm: number;
+        };
         /** ShopIn */
         ShopIn: {
+            habits: components["schemas"]["HabitsIn"];
             /** Reference Room C */
             reference_room_c: number;
             tolerances: components["schemas"]["TolerancesIn"];
         };
         /** ShopOut */
         ShopOut: {
+            /** Currency */
+            currency: string;
+            habits: components["schemas"]["HabitsOut"];
             /** Name */
             name: string;
+            predicted: components["schemas"]["PredictedOut"];
             /** Reference Room C */
             reference_room_c: number;
+            /** Tasks */
+            tasks: components["schemas"]["TaskOut"][];
             tolerances: components["schemas"]["TolerancesOut"];
             usual: components["schemas"]["TolerancesOut"];
         };
@@ -1323,6 +2744,15 @@ export interface components {
             login: string;
             /** Password */
             password: string;
+        };
+        /** SkinOut */
+        SkinOut: {
+            /** Allowed */
+            allowed: boolean;
+            /** Limit C */
+            limit_c: number;
+            /** Skin C */
+            skin_c: number;
         };
         /** SoundOut */
         SoundOut: {
@@ -1407,10 +2837,32 @@ export interface components {
             /** Standard Error */
             standard_error: number;
         };
+        /** StepOut */
+        StepOut: {
+            /** Gear */
+            gear: string;
+            /** Text */
+            text: string;
+            /** Wait Min */
+            wait_min: number;
+            /** Why */
+            why: string;
+        };
         /** SuggestionsOut */
         SuggestionsOut: {
             /** Suggestions */
             suggestions: string[];
+        };
+        /** TaskOut */
+        TaskOut: {
+            /** Hands Min */
+            hands_min: number;
+            /** Name */
+            name: string;
+            /** Wait Min */
+            wait_min: number;
+            /** Words */
+            words: string;
         };
         /** TermOut */
         TermOut: {
@@ -1499,6 +2951,27 @@ export interface components {
              */
             uploaded_at: string;
         };
+        /** ValueOut */
+        ValueOut: {
+            /** High */
+            high: number;
+            /** Low */
+            low: number;
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
+            /** Source */
+            source: string;
+            /** Typical */
+            typical: number;
+            /** Unit */
+            unit: string;
+            /** Value */
+            value: number;
+            /** Words */
+            words: string;
+        };
         /** VerdictOut */
         VerdictOut: {
             after_ladder: components["schemas"]["LadderOut"] | null;
@@ -1541,6 +3014,72 @@ export interface components {
             from_s: number | null;
             /** To S */
             to_s: number | null;
+        };
+        /** WorkIn */
+        WorkIn: {
+            /** Given */
+            given: {
+                [key: string]: string;
+            };
+        };
+        /**
+         * WorkedOut
+         * @description Something worked out apart and put into the job.
+         */
+        WorkedOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Given */
+            given: {
+                [key: string]: string;
+            };
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Lines */
+            lines: string[];
+            /** Name */
+            name: string;
+            /** Title */
+            title: string;
+        };
+        /** WorkedResultOut */
+        WorkedResultOut: {
+            /** Drawings */
+            drawings: components["schemas"]["DrawingOut"][];
+            /** Results */
+            results: components["schemas"]["ResultOut"][];
+        };
+        /** WorkingOut */
+        WorkingOut: {
+            /** Formula */
+            formula: string;
+            /** Group */
+            group: string;
+            /** Inputs */
+            inputs: components["schemas"]["InputOut"][];
+            /** Limits */
+            limits: string;
+            /** Name */
+            name: string;
+            /** Source */
+            source: string;
+            /** Title */
+            title: string;
+            /** Words */
+            words: string;
+        };
+        /** WorkingsOut */
+        WorkingsOut: {
+            /** Workings */
+            workings: components["schemas"]["WorkingOut"][];
         };
     };
     responses: never;
@@ -1915,6 +3454,309 @@ export interface operations {
             };
         };
     };
+    getCuts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutsOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bookCut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    previewCut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undoCut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+                cut_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutsOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCutFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+                cut_id: string;
+                form: "svg" | "dxf" | "pdf";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                    "image/svg+xml": unknown;
+                    "image/vnd.dxf": unknown;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     saveFit: {
         parameters: {
             query?: never;
@@ -2237,6 +4079,309 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    savePlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    choosePlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChoiceIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addPlanNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removePlanNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+                note_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
                 };
             };
             /** @description Unauthorized */
@@ -3295,6 +5440,1090 @@ export interface operations {
             };
         };
     };
+    getShelf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    importShelf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportedOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveKind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KindIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    learnKind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveLot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lot_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotUpdateIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeLot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lot_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getMoves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lot_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovesOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restoreLot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lot_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeOffcut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                offcut_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restoreOffcut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                offcut_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addProduct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveProduct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                product_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeProduct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                product_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addLot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                product_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LotIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restoreProduct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                product_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getShelfCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     getShop: {
         parameters: {
             query?: never;
@@ -3434,6 +6663,132 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getWorkings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingsOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getWorkedCut: {
+        parameters: {
+            query: {
+                given: string;
+            };
+            header?: never;
+            path: {
+                form: "svg" | "dxf" | "pdf";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                    "image/svg+xml": unknown;
+                    "image/vnd.dxf": unknown;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    workOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkedResultOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -50,6 +50,7 @@ class GateOut(Out):
     acknowledged_by: str | None
     acknowledged_at: datetime | None
     words: str | None
+    stage: str
 
 
 class GlanceOut(Out):

@@ -27,6 +27,7 @@ class FitItemIn(In):
     lot: Annotated[str, StringConstraints(max_length=60, pattern=NO_NUL, strip_whitespace=True)] = ""
     amount: Number | None = None
     amount_unit: Literal["", "g", "mL", "mm", "pieces"] = ""
+    lot_id: uuid.UUID | None = None
 
 
 class FitItemOut(Out):
@@ -37,6 +38,7 @@ class FitItemOut(Out):
     lot: str
     amount: float | None
     amount_unit: str
+    lot_id: uuid.UUID | None
 
 
 class FitItemsOut(Out):

@@ -2,7 +2,11 @@
 
 from __future__ import annotations
 
-from vividowl.web.schemas.base import In, Number, Out
+from typing import Annotated
+
+from pydantic import Field
+
+from vividowl.web.schemas.base import In, Number, Out, Short
 
 
 class TolerancesIn(In):
@@ -27,13 +31,51 @@ class TolerancesOut(Out):
     result_share: float
 
 
+class HabitsIn(In):
+    hourly_rate_cents: int
+    tax_percent: Number
+    application_school: Short | None = None
+    life_school: Short = "usual"
+    hands_min: Annotated[dict[str, Number], Field(max_length=40, default_factory=dict)]
+
+
+class HabitsOut(Out):
+    hourly_rate_cents: int
+    tax_percent: float
+    application_school: str | None
+    life_school: str
+    hands_min: dict[str, float]
+
+
 class ShopIn(In):
     reference_room_c: Number
     tolerances: TolerancesIn
+    habits: HabitsIn
+
+
+class TaskOut(Out):
+    name: str
+    words: str
+    hands_min: float
+    wait_min: float
+
+
+class PredictedOut(Out):
+    """How often the intervals of the shop's plans held what After measured."""
+
+    jobs: int
+    inside: int
+    share: float | None
+    low: float | None
+    high: float | None
 
 
 class ShopOut(Out):
     name: str
+    currency: str
     reference_room_c: float
     tolerances: TolerancesOut
     usual: TolerancesOut
+    habits: HabitsOut
+    tasks: list[TaskOut]
+    predicted: PredictedOut

@@ -1,0 +1,102 @@
+"""The shelf as CSV: one line a lot, units in the headers. What is written is read back the same."""
+
+from __future__ import annotations
+
+import csv
+import io
+from collections.abc import Sequence
+from dataclasses import dataclass, fields
+from datetime import date
+
+from vividowl.formats.errors import FormatError
+
+LINES_MOST = 5000
+
+
+@dataclass(frozen=True)
+class ShelfLine:
+    """A lot with its product; empty where nothing is known."""
+
+    kind: str
+    product: str
+    unit: str
+    price_cents: str
+    low_at: str
+    sheet_width_mm: str
+    sheet_length_mm: str
+    thickness_mm: str
+    lot: str
+    received_on: str
+    opened_on: str
+    expires_on: str
+    held: str
+    remaining: str
+
+
+HEADERS = tuple(f.name for f in fields(ShelfLine))
+NEEDED = ("kind", "product", "unit")
+
+
+def write_shelf(lines: Sequence[ShelfLine]) -> bytes:
+    """Lines as CSV after RFC 4180, UTF-8."""
+    out = io.StringIO(newline="")
+    writer = csv.writer(out, lineterminator="\r\n")
+    writer.writerow(HEADERS)
+    for line in lines:
+        writer.writerow([_harmless(getattr(line, name)) for name in HEADERS])
+    return out.getvalue().encode("utf-8")
+
+
+def _harmless(text: str) -> str:
+    """A text that a spreadsheet would run as a formula gets an apostrophe in front."""
+    return f"'{text}" if text[:1] in ("=", "+", "-", "@", "\t") else text
+
+
+def read_shelf(data: bytes) -> list[ShelfLine]:
+    """Read such a CSV: comma or semicolon, columns in any order, unknown ones refused."""
+    try:
+        text = data.decode("utf-8-sig")
+    except UnicodeDecodeError as error:
+        raise FormatError("The file is not UTF-8 text.", remedy="Save it as CSV, UTF-8.") from error
+    head = text.partition("\n")[0]
+    rows = list(csv.reader(io.StringIO(text, newline=""), delimiter=";" if head.count(";") > head.count(",") else ","))
+    rows = [row for row in rows if any(cell.strip() for cell in row)]
+    if not rows:
+        raise FormatError("The file is empty.", remedy="Export the shelf to see what is expected.")
+    if len(rows) > LINES_MOST + 1:
+        raise FormatError(f"The file has {len(rows) - 1} lines; up to {LINES_MOST} are read.", remedy="Split it.")
+    headers = [cell.strip().lower() for cell in rows[0]]
+    unknown = [h for h in headers if h not in HEADERS]
+    missing = [h for h in NEEDED if h not in headers]
+    if unknown or missing:
+        what = f"has a column “{unknown[0]}”" if unknown else f"lacks the column “{missing[0]}”"
+        raise FormatError(f"Line 1 {what}.", remedy=f"Columns are: {', '.join(HEADERS)}.")
+    out = []
+    for number, row in enumerate(rows[1:], start=2):
+        if len(row) != len(headers):
+            raise FormatError(f"Line {number} has {len(row)} cells, the header {len(headers)}.",
+                              remedy="A text with a comma in it stands in quotation marks.")  # fmt: skip
+        cells = {name: cell.strip().removeprefix("'") for name, cell in zip(headers, row, strict=True)}
+        out.append(ShelfLine(**{name: cells.get(name, "") for name in HEADERS}))
+    return out
+
+
+def number_of(line: int, name: str, text: str) -> float | None:
+    """A number of a line, None when the cell is empty."""
+    if not text:
+        return None
+    try:
+        return float(text.replace(",", "."))
+    except ValueError as error:
+        raise FormatError(f"Line {line}, {name}: “{text}” is no number.", remedy="Decimal point, no unit.") from error
+
+
+def date_of(line: int, name: str, text: str) -> date | None:
+    """A date of a line, None when the cell is empty."""
+    if not text:
+        return None
+    try:
+        return date.fromisoformat(text)
+    except ValueError as error:
+        raise FormatError(f"Line {line}, {name}: “{text}” is no date.",
+                          remedy="Write it as 2026-03-31.") from error  # fmt: skip

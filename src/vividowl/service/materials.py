@@ -1,0 +1,118 @@
+"""Materials as the shop knows them: typical values, its own over them with their provenance, and what it learnt."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import asdict, dataclass
+from typing import Any
+
+from vividowl.core.materials import BANDS, CATALOGUE, FROM_MEMORY, KIND_BANDS, NUMBERS, Material, material
+from vividowl.core.prediction import learn_factor
+from vividowl.service.errors import Refused
+from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.deciding import Plan, Product
+from vividowl.store.scope import Scope
+
+SOURCES = (FROM_MEMORY, "data sheet", "measured", "learnt")
+
+
+@dataclass(frozen=True)
+class ValueView:
+    """A value of a material: its words, unit, the value in force, its source, and the typical value below it."""
+
+    name: str
+    words: str
+    unit: str
+    value: float
+    source: str
+    note: str
+    typical: float
+    low: float
+    high: float
+
+
+@dataclass(frozen=True)
+class Lesson:
+    """What the shop's jobs say of a kind: how many, and the factor they propose, None for too few."""
+
+    kind: str
+    words: str
+    jobs: int
+    proposed: float | None
+    in_force: float
+
+
+def own_values(rows: Mapping[str, Any]) -> dict[str, float]:
+    """The bare numbers of values with provenance."""
+    return {name: float(row["value"]) for name, row in rows.items()}
+
+
+def kind_material(scope: Scope, kind: str) -> Material:
+    """A kind with the shop's values over the typical ones."""
+    return material(kind, own_values(scope.shop().catalogue.get(kind, {})))
+
+
+def product_material(scope: Scope, product: Product) -> Material:
+    """A product: its own values over those of its kind. What was learnt of a kind holds for its products."""
+    kind = own_values(scope.shop().catalogue.get(product.kind, {}))
+    return material(product.kind, {**kind, **own_values(product.own)})
+
+
+def values_of(kind: str, own: Mapping[str, Any], below: Mapping[str, Any] | None = None) -> tuple[ValueView, ...]:
+    """All values of a kind, or of a product over its kind, with where each comes from."""
+    typical = asdict(CATALOGUE[kind])
+    out = []
+    for name in NUMBERS:
+        words, unit, low, high = BANDS[name]
+        low, high = KIND_BANDS[kind].get(name, (low, high))
+        row = own.get(name) or (below or {}).get(name) or {}
+        value, source = float(row.get("value", typical[name])), row.get("source", FROM_MEMORY)
+        out.append(ValueView(name, words, unit, value, source, row.get("note", ""), typical[name], low, high))
+    return tuple(out)
+
+
+def checked_own(kind: str, values: Mapping[str, Mapping[str, Any]]) -> dict[str, Any]:
+    """Values with provenance, refused where no such material exists."""
+    for name, row in values.items():
+        if row["source"] not in SOURCES:
+            raise Refused("invalid", f"“{row['source']}” is no source of a value.", field=name,
+                          remedy=f"Allowed: {', '.join(SOURCES)}.")  # fmt: skip
+    material(kind, own_values(values))
+    return {n: {"value": r["value"], "source": r["source"], "note": r.get("note", "")} for n, r in values.items()}
+
+
+def save_kind(workshop: Workshop, actor: Actor, kind: str, values: Mapping[str, Mapping[str, Any]]) -> None:
+    """Keep the shop's own values of a kind; one that is left out goes back to the typical one."""
+    checked = checked_own(kind, values)
+    with workshop.scope(actor) as scope:
+        shop = scope.shop()
+        shop.catalogue = {**shop.catalogue, kind: checked}
+
+
+def lessons_of(scope: Scope) -> tuple[Lesson, ...]:
+    """What the shop's own jobs say of each kind that was fitted and measured."""
+    ratios: dict[str, list[float]] = {}
+    for plan in scope.session.scalars(scope.select(Plan).where(Plan.outcome.is_not(None))):
+        found = (plan.outcome or {}).get("interface_ratio")
+        kind = (plan.outcome or {}).get("kind")
+        if found is not None and kind is not None and kind in CATALOGUE:
+            ratios.setdefault(kind, []).append(float(found))
+    return tuple(
+        Lesson(kind, CATALOGUE[kind].words, len(rows), learn_factor(rows), kind_material(scope, kind).own_factor)
+        for kind, rows in sorted(ratios.items())
+    )
+
+
+def learn(workshop: Workshop, actor: Actor, kind: str) -> None:
+    """Let a kind's typical value follow the shop's own jobs."""
+    with workshop.scope(actor) as scope:
+        lesson = next((x for x in lessons_of(scope) if x.kind == kind), None)
+        if lesson is None or lesson.proposed is None:
+            raise Refused("conflict", "Fewer than three jobs with this kind were predicted and measured.", field="kind",
+                          remedy="Plan and measure more of them; the typical value stays until then.",
+                          reason="not_yet")  # fmt: skip
+        shop = scope.shop()
+        rows = dict(shop.catalogue.get(kind, {}))
+        note = f"from {lesson.jobs} jobs of this shop"
+        rows["own_factor"] = {"value": round(lesson.proposed, 3), "source": "learnt", "note": note}
+        shop.catalogue = {**shop.catalogue, kind: checked_own(kind, rows)}

@@ -1,0 +1,69 @@
+"""What After made of a prediction, and how often the shop's intervals were right."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Any
+
+from vividowl.core.measured import at_fan_speed, resistance
+from vividowl.core.prediction import Interval, share_inside
+from vividowl.core.roles import Role
+from vividowl.service.comparing import judged_by, kept
+from vividowl.service.readings import reading_of
+from vividowl.service.workshop import Workshop
+from vividowl.store.deciding import Plan
+from vividowl.store.models import Job, TraceFile
+from vividowl.store.scope import Scope
+
+
+@dataclass(frozen=True)
+class Record:
+    """jobs: predicted and measured; inside: of them within their interval; share with its 95 % interval [1]."""
+
+    jobs: int
+    inside: int
+    share: float | None
+    low: float | None
+    high: float | None
+
+
+def outcome_of(workshop: Workshop, scope: Scope, job: Job, chosen: Mapping[str, Any]) -> dict[str, Any] | None:
+    """The resistance After at the fan speed of Before against the interval, None while it is not measured.
+
+    Tuning changes the watts and not the resistance, so it is the same measure for every option.
+    """
+    runs = {side: scope.run(job.id, side) for side in ("before", "after")}
+    readings = {}
+    for side, run in runs.items():
+        traces = kept(scope, TraceFile, run)
+        if run is None or not traces:
+            return None
+        readings[side] = reading_of(workshop, scope.shop_id, traces[0], run, job.limit_c)
+    after_run = runs["after"]
+    if after_run is None or after_run.room_c is None:
+        return None
+    tolerances, _ = judged_by(scope, job)
+    found = resistance(readings["after"], after_run.room_c, tolerances)
+    fan = readings["before"].stats.get(Role.FAN_SPEED)
+    if fan is not None:
+        found = at_fan_speed(found, readings["after"], fan.mean)
+    if found is None:
+        return None
+    predicted = Interval(**chosen["resistance"])
+    response = readings["after"].response
+    ratio = None
+    if response is not None and response.interface > 0 and chosen["kind"] and chosen["interface"]["median"] > 0:
+        ratio = response.interface / chosen["interface"]["median"]
+    return {
+        "resistance": found.value, "resistance_u95": found.u95, "inside": predicted.holds(found.value),
+        "kind": chosen["kind"], "interface_ratio": ratio,
+    }  # fmt: skip
+
+
+def record_of(scope: Scope) -> Record:
+    """How often the intervals of the shop held what was measured."""
+    rows = scope.session.scalars(scope.select(Plan).where(Plan.outcome.is_not(None))).all()
+    inside = [bool((p.outcome or {})["inside"]) for p in rows]
+    found = share_inside(inside)
+    return Record(len(inside), sum(inside), *(found or (None, None, None)))

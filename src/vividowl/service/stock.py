@@ -1,0 +1,52 @@
+"""Stock: every gram that leaves a lot is a move, and an undo is a move back. It never falls below nought."""
+
+from __future__ import annotations
+
+import uuid
+
+from vividowl.core.errors import figure
+from vividowl.service.errors import Refused
+from vividowl.service.workshop import Actor
+from vividowl.store.deciding import Lot, StockMove
+from vividowl.store.scope import Scope
+
+UNIT_WORDS = {"g": "g", "mL": "mL", "sheet": "sheets", "piece": "pieces"}
+ROUNDING = 1e-9
+
+
+def locked_lot(scope: Scope, lot_id: uuid.UUID) -> Lot:
+    """A lot, locked until the transaction ends, so that two tablets cannot both take the last of it."""
+    lot = scope.get(Lot, lot_id, lock=True)
+    if lot.removed_at is not None:
+        raise Refused("missing", f"Lot {lot.code} was taken off the shelf.", field="lot_id",
+                      remedy="Choose another lot, or bring it back on the Shelf.")  # fmt: skip
+    return lot
+
+
+def move(
+    scope: Scope, actor: Actor, lot_id: uuid.UUID, amount: float, reason: str, job_id: uuid.UUID | None = None
+) -> Lot:
+    """Change a lot by an amount, below nought for what leaves it."""
+    lot = locked_lot(scope, lot_id)
+    left = lot.remaining + amount
+    if left < -ROUNDING:
+        unit = UNIT_WORDS[lot.product.unit]
+        raise Refused(
+            "conflict",
+            f"{lot.product.name}, lot {lot.code}, holds {figure(lot.remaining)} {unit}; {figure(-amount)} {unit} are "
+            "asked for.",
+            field="amount", reason="short",
+            remedy="Take the rest from another lot, or correct what is left on the Shelf by weighing it.",
+        )  # fmt: skip
+    lot.remaining = max(0.0, left)
+    scope.add(
+        StockMove(lot_id=lot.id, job_id=job_id, amount=amount, remaining=lot.remaining, reason=reason,
+                  member_id=actor.member_id)
+    )  # fmt: skip
+    return lot
+
+
+def moves_of(scope: Scope, lot_id: uuid.UUID, limit: int = 50) -> list[StockMove]:
+    """The latest moves of a lot, newest first."""
+    query = scope.select(StockMove).where(StockMove.lot_id == lot_id).order_by(StockMove.at.desc(), StockMove.id)
+    return list(scope.session.scalars(query.limit(limit)).unique())
