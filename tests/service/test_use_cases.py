@@ -9,7 +9,7 @@ import pytest
 from tests.logs import COOL, HOT, log_bytes
 
 from vividowl.core.simulator import Device
-from vividowl.service import accounts, fit, handover, idempotency, intake, logs, measure, verdict
+from vividowl.service import accounts, fit, handover, idempotency, intake, logs, measure, planning, verdict
 from vividowl.service.errors import Refused
 from vividowl.store.models import Shop
 
@@ -187,6 +187,8 @@ def test_a_reading_of_another_run_cannot_be_touched_through_this_one(workshop, o
 
 def test_a_record_lists_what_was_agreed_fitted_and_asked(workshop, owner):
     job = both_runs(workshop, owner)
+    looked = {"cold_plate": "copper", "aluminium_near": "no", "parts_exposed": "yes", "insulation": "coat"}
+    planning.save_findings(workshop, owner, job, 0, "cooler", looked)
     fit.add_item(workshop, owner, job, {"target": "cpu_die", "kind": "gallium_alloy", "product": "Quicksheen",
                                         "lot": "Q1", "amount": 0.06, "amount_unit": "g"})  # fmt: skip
     record = handover.get_record(workshop, owner, job)

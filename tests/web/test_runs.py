@@ -35,7 +35,7 @@ def test_a_log_is_kept_byte_for_byte_and_read(ada, job, workshop):
     assert sorted(p.suffix for p in stored_files(workshop)) == [".log", ".parquet"]
     row = ada.call("GET", f"/api/jobs/{job}")
     assert row["glance_before"]["measured"]
-    assert row["stage"] == "fit"
+    assert row["stage"] == "plan"
 
 
 def test_a_log_of_several_megabytes_is_taken_and_one_over_the_limit_is_not(ada, job, monkeypatch):

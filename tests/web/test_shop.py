@@ -9,7 +9,7 @@ from vividowl.core.uncertainty import TOLERANCE_LIMITS, Tolerances
 def wanted(ada, **changes):
     found = ada.call("GET", "/api/shop")
     return {"reference_room_c": changes.pop("reference_room_c", found["reference_room_c"]),
-            "tolerances": {**found["tolerances"], **changes}}  # fmt: skip
+            "habits": found["habits"], "tolerances": {**found["tolerances"], **changes}}  # fmt: skip
 
 
 def test_a_new_shop_has_the_usual_tolerances_and_all_can_be_set(ada):

@@ -11,6 +11,9 @@ from vividowl.core.materials import DIE_KINDS, Material
 from vividowl.core.prediction import Action, Option, Prediction
 
 LEAVE = "leave"
+# Two options whose gains differ by less than this share of the larger one count as equal: which of two good interfaces
+# comes out better hangs on the hand that lays it. From memory.
+ALIKE_SHARE = 0.15
 TUNE_ALONE, TUNE_ON_TOP = "tune", "tune_on_top"
 
 
@@ -122,8 +125,8 @@ def rank(
     held: heat holds the device back [flag]
     returns: places (n,), best first; blocked options last
     raises: CoreError when leaving it alone is missing, or nothing tells the wanted gain
-    formula: by the median of the wanted gain; options within the measurable of the best count as equal, and then
-        fewer hazards, then the lower price come first
+    formula: by the median of the wanted gain; options within the measurable of the best, or within 15 % of its gain,
+        count as equal, and then fewer hazards, then the lower price come first
     source: common practice, no source
     """
     home = next((i for i, c in enumerate(candidates) if c.option.key == LEAVE), None)
@@ -149,7 +152,8 @@ def rank(
         worth.sort(key=lambda i: (-candidates[i].life_months, *ties(i)))
     else:
         best = max((gains[i] for i in worth), default=0.0)
-        worth.sort(key=lambda i: (0, *ties(i)) if best - gains[i] < least else (1, -gains[i]))
+        alike = max(least, ALIKE_SHARE * best)
+        worth.sort(key=lambda i: (0, *ties(i)) if best - gains[i] < alike else (1, -gains[i]))
     rest = [i for i in free if i not in worth]
     rest.sort(key=lambda i: (-gains[i], *ties(i)))
     blocked = sorted((i for i, c in enumerate(candidates) if c.blocked and i != home), key=lambda i: -gains[i])
@@ -192,7 +196,8 @@ def _placed(
     least: float, goal: Goal, held: bool, worth: bool,
 ) -> Ranked:  # fmt: skip
     c, best = candidates[index], candidates[order[0]]
-    as_good = worth and place > 0 and abs(gains[order[0]] - gains[index]) < least
+    alike = max(least, ALIKE_SHARE * max((gains[i] for i in order if not candidates[i].blocked), default=0.0))
+    as_good = worth and place > 0 and abs(gains[order[0]] - gains[index]) < alike
     if c.blocked:
         return Ranked(index, "A stop stands in the way; see below.", False)
     if c.option.key == LEAVE:
@@ -210,14 +215,14 @@ def _placed(
         why = f"a look after {c.life_months} months" + (", the longest" if place == 0 else "")
     elif place == 0:
         equal = [i for i in order[1:] if not candidates[i].blocked and candidates[i].option.key != LEAVE
-                 and abs(gains[order[0]] - gains[i]) < least]  # fmt: skip
-        why = "the most of all" if not equal else "nothing else is better by more than can be shown"
+                 and abs(gains[order[0]] - gains[i]) < alike]  # fmt: skip
+        why = "the most of all" if not equal else "nothing else is better by more than hand and meter vary"
         if any(gains[i] > gains[index] for i in equal):
             why += ", and this has less risk or a lower price"
     elif as_good:
         dearer = (c.total_cents or 0) > (best.total_cents or 0)
         more_risk = c.to_acknowledge > best.to_acknowledge
-        why = "as good as the first by what can be shown" + (
+        why = "as good as the first by what hand and meter vary" + (
             ", with more to accept" if more_risk else ", and dearer" if dearer else "")  # fmt: skip
     else:
         why = "less than the first"

@@ -1,0 +1,212 @@
+"""Stock under pressure: the last gram, undo, cuts and what they leave."""
+
+import threading
+from datetime import date, timedelta
+
+import pytest
+from tests.service.test_use_cases import FIELDS, owner  # noqa: F401 - a fixture
+
+from vividowl.service import cutting, fit, intake, shelf
+from vividowl.service.errors import Refused
+
+PASTE = {"kind": "paste_stiff", "name": "Grey Heron 11", "unit": "g", "own": {}, "price_cents": 900, "low_at": 1.0,
+         "sheet_width_mm": None, "sheet_length_mm": None, "thickness_mm": None}  # fmt: skip
+PADS = {"kind": "pad", "name": "Moss pad 1.0", "unit": "sheet", "own": {}, "price_cents": 1200, "low_at": None,
+        "sheet_width_mm": 80.0, "sheet_length_mm": 80.0, "thickness_mm": 1.0}  # fmt: skip
+DAY = date(2026, 1, 10)
+
+
+def lot(code="A", held=1.0, expires_on=None):
+    return {"code": code, "held": held, "received_on": DAY, "opened_on": None, "expires_on": expires_on}
+
+
+def item(lot_id, amount=0.6):
+    return {"target": "cpu_die", "kind": "paste_stiff", "product": "", "lot": "", "amount": amount, "amount_unit": "g",
+            "lot_id": lot_id}  # fmt: skip
+
+
+def rows(count=4, width=20.0, length=20.0, together=False):
+    return [{"label": "memory", "target": "memory", "width_mm": width, "length_mm": length, "count": count,
+             "together": together}]  # fmt: skip
+
+
+@pytest.fixture
+def job(workshop, owner):  # noqa: F811
+    return intake.create_job(workshop, owner, FIELDS).job.id
+
+
+@pytest.fixture
+def paste(workshop, owner):  # noqa: F811
+    """A tube of one gram."""
+    product = shelf.save_product(workshop, owner, None, 0, PASTE).products[0].product
+    return shelf.add_lot(workshop, owner, product.id, lot()).products[0].lots[0].lot
+
+
+@pytest.fixture
+def pads(workshop, owner):  # noqa: F811
+    """One sheet of pads."""
+    product = shelf.save_product(workshop, owner, None, 0, PADS).products[0].product
+    shelf.add_lot(workshop, owner, product.id, lot(held=1.0))
+    return product
+
+
+def on_shelf(workshop, owner):  # noqa: F811
+    return shelf.get_shelf(workshop, owner).products[0]
+
+
+def test_two_tablets_booking_the_last_gram_get_one_success_and_one_clear_refusal(workshop, owner, job, paste):  # noqa: F811
+    gate, told = threading.Barrier(2), []
+
+    def use():
+        gate.wait()
+        try:
+            fit.add_item(workshop, owner, job, item(paste.id, 0.6))
+            told.append("booked")
+        except Refused as refused:
+            told.append(refused.detail)
+
+    threads = [threading.Thread(target=use) for _ in range(2)]
+    for t in threads:
+        t.start()
+    for t in threads:
+        t.join()
+    assert sorted(told) == ["Grey Heron 11, lot A, holds 0.4 g; 0.6 g are asked for.", "booked"]
+    assert on_shelf(workshop, owner).remaining == pytest.approx(0.4)
+    assert len(fit.get_items(workshop, owner, job)) == 1
+
+
+def test_a_use_is_undone_with_the_item_and_booked_again_when_it_comes_back(workshop, owner, job, paste):  # noqa: F811
+    (kept,) = fit.add_item(workshop, owner, job, item(paste.id, 0.6))
+    assert (kept.product, kept.lot) == ("Grey Heron 11", "A")
+    fit.set_item_removed(workshop, owner, job, kept.id, True)
+    fit.set_item_removed(workshop, owner, job, kept.id, True)  # twice is once
+    assert on_shelf(workshop, owner).remaining == pytest.approx(1.0)
+    fit.set_item_removed(workshop, owner, job, kept.id, False)
+    moves = shelf.get_moves(workshop, owner, paste.id)
+    assert [m.amount for m in moves] == [-0.6, 0.6, -0.6, 1.0]
+    number = intake.get_job(workshop, owner, job).job.number
+    assert [m.reason for m in moves[:2]] == [f"used on job {number}", f"taken back from job {number}"]
+    assert moves[0].remaining == pytest.approx(0.4)
+
+
+def test_what_was_used_meanwhile_cannot_come_back(workshop, owner, job, paste):  # noqa: F811
+    (kept,) = fit.add_item(workshop, owner, job, item(paste.id, 0.6))
+    fit.set_item_removed(workshop, owner, job, kept.id, True)
+    fit.add_item(workshop, owner, job, item(paste.id, 0.9))
+    with pytest.raises(Refused, match=r"holds 0\.1 g; 0\.6 g are asked for"):
+        fit.set_item_removed(workshop, owner, job, kept.id, False)
+    assert len(fit.get_items(workshop, owner, job)) == 1
+
+
+@pytest.mark.parametrize(
+    ("change", "says"),
+    [({"amount": None, "amount_unit": ""}, "is counted in g"), ({"amount_unit": "mL"}, "is counted in g"),
+     ({"kind": "paste_soft"}, "not what was chosen")],
+)  # fmt: skip
+def test_a_booking_keeps_unit_and_kind(workshop, owner, job, paste, change, says):  # noqa: F811
+    with pytest.raises(Refused, match=says):
+        fit.add_item(workshop, owner, job, {**item(paste.id), **change})
+    assert fit.get_items(workshop, owner, job) == []
+    assert on_shelf(workshop, owner).remaining == 1.0
+
+
+def test_paste_across_a_gap_is_stopped_whatever_the_plan_says(workshop, owner, job, paste):  # noqa: F811
+    with pytest.raises(Refused, match="cannot bridge one"):
+        fit.add_item(workshop, owner, job, {**item(paste.id), "target": "memory"})
+
+
+def test_alloy_is_stopped_until_the_metal_is_known(workshop, owner, job):  # noqa: F811
+    alloy = {**item(None, None), "kind": "gallium_alloy", "amount_unit": ""}
+    with pytest.raises(Refused, match="is not known yet"):
+        fit.add_item(workshop, owner, job, alloy)
+
+
+# ---- low, expired, weighed ----
+
+
+def test_low_and_expired_are_told(workshop, owner, paste):  # noqa: F811
+    assert on_shelf(workshop, owner).warnings == ()
+    shelf.save_lot(workshop, owner, paste.id, {"opened_on": None, "expires_on": None, "remaining": 0.5, "reason": ""})
+    assert on_shelf(workshop, owner).warnings == ("Low: 0.5 g left, wanted are 1 g.",)
+    old = {"opened_on": DAY, "expires_on": DAY + timedelta(days=1), "remaining": None, "reason": ""}
+    shelf.save_lot(workshop, owner, paste.id, old)
+    view = on_shelf(workshop, owner)
+    assert "Lot A has expired." in view.warnings
+    assert view.remaining == 0.0
+
+
+def test_dates_that_contradict_each_other_are_refused(workshop, owner, paste):  # noqa: F811
+    with pytest.raises(Refused, match="Opened on 2026-01-09, but received on 2026-01-10"):
+        early = {"opened_on": DAY - timedelta(days=1), "expires_on": None, "remaining": None, "reason": ""}
+        shelf.save_lot(workshop, owner, paste.id, early)
+
+
+def test_a_product_of_two_names_or_without_a_sheet_size_is_refused(workshop, owner, paste):  # noqa: F811
+    with pytest.raises(Refused, match="There is a product “Grey Heron 11”"):
+        shelf.save_product(workshop, owner, None, 0, PASTE)
+    with pytest.raises(Refused, match="A sheet has no size"):
+        shelf.save_product(workshop, owner, None, 0, {**PADS, "sheet_width_mm": None})
+
+
+# ---- cuts ----
+
+
+def test_a_cut_takes_a_sheet_leaves_an_offcut_and_is_noted(workshop, owner, job, pads):  # noqa: F811
+    seen = cutting.preview(workshop, owner, pads.id, rows(), 0.2)
+    assert seen.fits
+    assert on_shelf(workshop, owner).remaining == 1.0  # a preview books nothing
+    done = cutting.book(workshop, owner, job, pads.id, rows(), 0.2)
+    shelf_now = on_shelf(workshop, owner)
+    (offcut,) = shelf_now.offcuts
+    assert shelf_now.remaining == 0.0
+    assert (offcut.number, len(offcut.taken)) == (1, 4)
+    (noted,) = fit.get_items(workshop, owner, job)
+    assert (noted.amount, noted.amount_unit, noted.product) == (4.0, "pieces", "Moss pad 1.0")
+    with pytest.raises(Refused, match="belong to a cut sheet"):
+        fit.set_item_removed(workshop, owner, job, noted.id, True)
+    assert cutting.undo(workshop, owner, done.stored.id) == []
+    back = on_shelf(workshop, owner)
+    assert (back.remaining, back.offcuts, fit.get_items(workshop, owner, job)) == (1.0, (), [])
+
+
+def test_the_next_cut_uses_the_offcut_and_the_first_cannot_be_undone_alone(workshop, owner, job, pads):  # noqa: F811
+    first = cutting.book(workshop, owner, job, pads.id, rows(), 0.2)
+    second = cutting.book(workshop, owner, job, pads.id, rows(count=2), 0.2)
+    (drawing,) = second.drawings
+    assert drawing.name == "Offcut 1"
+    assert len(drawing.taken) == 4
+    assert [o.number for o in on_shelf(workshop, owner).offcuts] == [2]
+    with pytest.raises(Refused, match="Offcut 1, which this cut left, has been cut since"):
+        cutting.undo(workshop, owner, first.stored.id)
+    cutting.undo(workshop, owner, second.stored.id)
+    assert [o.number for o in on_shelf(workshop, owner).offcuts] == [1]
+    cutting.undo(workshop, owner, first.stored.id)
+    assert on_shelf(workshop, owner).remaining == 1.0
+
+
+def test_pieces_without_room_book_nothing(workshop, owner, job, pads):  # noqa: F811
+    with pytest.raises(Refused, match="9 of 25 pieces find no room"):
+        cutting.book(workshop, owner, job, pads.id, rows(count=25), 0.0)
+    assert on_shelf(workshop, owner).remaining == 1.0
+    assert cutting.get_cuts(workshop, owner, job) == []
+
+
+def test_two_tablets_cutting_the_last_sheet_do_not_both_get_it(workshop, owner, job, pads):  # noqa: F811
+    gate, told = threading.Barrier(2), []
+
+    def cut():
+        gate.wait()
+        try:
+            cutting.book(workshop, owner, job, pads.id, rows(count=1, width=70.0, length=70.0), 0.0)
+            told.append("cut")
+        except Refused as refused:
+            told.append(refused.detail)
+
+    threads = [threading.Thread(target=cut) for _ in range(2)]
+    for t in threads:
+        t.start()
+    for t in threads:
+        t.join()
+    assert "cut" in told
+    assert len([w for w in told if w == "cut"]) == 1
+    assert on_shelf(workshop, owner).remaining == 0.0
