@@ -127,7 +127,7 @@ def test_alloy_is_stopped_until_the_metal_is_known(workshop, owner, job):  # noq
 def test_low_and_expired_are_told(workshop, owner, paste):  # noqa: F811
     assert on_shelf(workshop, owner).warnings == ()
     shelf.save_lot(workshop, owner, paste.id, {"opened_on": None, "expires_on": None, "remaining": 0.5, "reason": ""})
-    assert on_shelf(workshop, owner).warnings == ("Low: 0.5 g left, wanted are 1 g.",)
+    assert on_shelf(workshop, owner).warnings == ("Low: 0.5 g left, wanted: 1 g.",)
     old = {"opened_on": DAY, "expires_on": DAY + timedelta(days=1), "remaining": None, "reason": ""}
     shelf.save_lot(workshop, owner, paste.id, old)
     view = on_shelf(workshop, owner)
@@ -136,8 +136,8 @@ def test_low_and_expired_are_told(workshop, owner, paste):  # noqa: F811
 
 
 def test_dates_that_contradict_each_other_are_refused(workshop, owner, paste):  # noqa: F811
+    early = {"opened_on": DAY - timedelta(days=1), "expires_on": None, "remaining": None, "reason": ""}
     with pytest.raises(Refused, match="Opened on 2026-01-09, but received on 2026-01-10"):
-        early = {"opened_on": DAY - timedelta(days=1), "expires_on": None, "remaining": None, "reason": ""}
         shelf.save_lot(workshop, owner, paste.id, early)
 
 

@@ -15,12 +15,16 @@
   type Page = Component<any>;
   type Loader = () => Promise<{ default: Page }>;
   const jobRoom: Loader = () => import('./rooms/job/JobRoom.svelte');
+  const workings: Loader = () => import('./rooms/workings/Workings.svelte');
   const pages: [string, Loader][] = [
     ['', () => import('./rooms/bench/Bench.svelte')],
     ['/jobs', () => import('./rooms/jobs/Jobs.svelte')],
     ['/jobs/new', () => import('./rooms/job/NewJob.svelte')],
     ['/jobs/:id', jobRoom],
     ['/jobs/:id/:stage', jobRoom],
+    ['/shelf', () => import('./rooms/shelf/ShelfRoom.svelte')],
+    ['/workings', workings],
+    ['/workings/:name', workings],
     ['/shop', () => import('./rooms/shop/Shop.svelte')],
     ['/record/:id', () => import('./rooms/record/RecordRoom.svelte')],
   ];

@@ -191,8 +191,8 @@ def gap_advice(spot: GapSpot) -> GapAdvice:
     pad = choose_pad(gap.gap_mm, gap.tolerance_mm)
     force = pad_force(max(-1.0, min(0.95, pad.compression_max)), spot.width_mm * spot.length_mm * spot.count)
     if pad.fits and not force.lifts:
-        return GapAdvice(spot, gap, pad, force, False, f"{pad.thickness_mm:g} mm, pressed by "
-                         f"{100 * pad.compression_min:.0f} to {100 * pad.compression_max:.0f} %.")  # fmt: skip
+        pressed = f"{100 * pad.compression_min:.0f} to {100 * pad.compression_max:.0f} %"
+        return GapAdvice(spot, gap, pad, force, False, f"Pressed by {pressed} over the gap's tolerance.")
     if not pad.fits:
         reason = (
             f"No pad stays between 10 and 30 % over {gap.gap_mm:.2f} ± {gap.tolerance_mm:.2f} mm; the nearest, "

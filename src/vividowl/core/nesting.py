@@ -33,6 +33,11 @@ class Box:
         """Area [mm2]."""
         return self.width_mm * self.length_mm
 
+    @property
+    def rect(self) -> tuple[float, float, float, float]:
+        """As x, y, width and length [mm]."""
+        return (self.x_mm, self.y_mm, self.width_mm, self.length_mm)
+
 
 @dataclass(frozen=True)
 class Piece:

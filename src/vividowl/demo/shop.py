@@ -5,7 +5,7 @@ from __future__ import annotations
 import io
 import math
 import uuid
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field, replace
 from datetime import UTC, datetime, timedelta
 from typing import Any
@@ -17,8 +17,9 @@ from vividowl.core.roles import Role
 from vividowl.core.simulator import Device, simulate
 from vividowl.core.sound_simulator import simulate_fan_sound
 from vividowl.demo.logs import Style, write_log
+from vividowl.demo.shelf import cut_for, stock_the_shelf
 from vividowl.formats.sound_file import write_wav
-from vividowl.service import accounts, fit, handover, intake, logs, measure, recordings
+from vividowl.service import accounts, fit, handover, intake, logs, measure, planning, recordings
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.models import Job, Run, TraceFile
 from vividowl.store.scope import Scope
@@ -53,7 +54,7 @@ class Trial:
 
 @dataclass(frozen=True)
 class Story:
-    """A job of the demo."""
+    """A job of the demo. found, goal and choice make its plan; cut names a product and the pieces cut from it."""
 
     days_ago: int
     intake: dict[str, Any]
@@ -68,6 +69,10 @@ class Story:
     price_cents: int | None = None
     note: str = ""
     handed_over: bool = False
+    found: dict[str, Any] = field(default_factory=dict)
+    goal: str = "cooler"
+    choice: str = ""
+    cut: tuple[str, tuple[dict[str, Any], ...]] | None = None
 
 
 _LAPTOP_RECIPE = {"load_recipe": "Even load on all cores", "duration_min": 15.0, "fan_setting": "automatic",
@@ -108,7 +113,10 @@ def _stories() -> list[Story]:
                 "amount_unit": "g"},), "Nickel-plated cold plate. Parts around the die coated twice.", True,
               Trial(replace(cured, interface=0.1), 23.1, Style(delimiter=";", decimal=","),
                     loud_db=52.6),
-              11800, "Yearly look at the alloy agreed.", True),
+              11800, "Yearly look at the alloy agreed.", True,
+              {"cold_plate": "nickel", "aluminium_near": "no", "parts_exposed": "yes", "insulation": "coat",
+               "cpu_die_mm": (15.0, 13.0), "old_interface": "dry", "dust": "felt"},
+              choice="repaste:Quicksheen"),
         Story(61, {**kind_laptop, "customer_name": "Rafael Strömgaard", "customer_contact": "555 0166",
                    "maker": "Ondervale", "model": "Gannet 17", "symptom": "Always at 95 °C, renders take forever",
                    "age_months": 37, "months_since_service": 37, "surroundings": "normal", "lives": "desk, docked",
@@ -116,18 +124,22 @@ def _stories() -> list[Story]:
               _LAPTOP_RECIPE,
               Trial(pinned, 23.6, recipe={"result_duration_s": 1161.0, "result_score": 10748.0}, repeats=2),
               {}, ("fins", "contact", "old_interface"),
-              ({"target": "cpu_die", "kind": "phase_change_sheet", "product": "Slow Tide 45", "lot": "ST-3",
-                "amount": 1, "amount_unit": "pieces"},), "Burnt in for two hours before the After run.", True,
+              (), "Burnt in for two hours before the After run.", True,
               Trial(replace(pinned, interface=0.3), 24.9, Style(delimiter=";", decimal=","),
                     recipe={"result_duration_s": 1042.0, "result_score": 11116.0}, repeats=2),
-              7400, "It still runs at its limit by design; it now holds far more watts there.", True),
+              7400, "It still runs at its limit by design; it now holds far more watts there.", True,
+              {"cpu_die_mm": (14.7, 15.0), "old_interface": "pumped_out", "dust": "light", "place": "dock"}, "faster",
+              "repaste:Slow Tide 45",
+              ("Slow Tide 45", ({"label": "Processor die", "target": "cpu_die", "width_mm": 15.5, "length_mm": 15.5,
+                                 "count": 1, "together": False},))),
         Story(34, {**kind_laptop, "customer_name": "Pia Lindqvarn", "customer_contact": "555 0148", "maker": "Tessalay",
                    "model": "Quill 14", "symptom": "Asked for a repaste because a friend said so", "age_months": 7,
                    "surroundings": "normal", "lives": "desk"},
               _LAPTOP_RECIPE, Trial(fresh, 23.0, loud_db=48.0), {},
               ("fins", "contact", "old_interface"), (_paste(),), "", True,
               Trial(fresh, 25.2, Style(stamp="iso"), loud_db=48.0), 4500,
-              "Nothing was gained and nothing was needed; half price.", True),
+              "Nothing was gained and nothing was needed; half price.", True,
+              {"cpu_die_mm": (12.0, 10.0), "dust": "none"}, choice="repaste:Grey Heron 11"),
         Story(6, {"kind": "console", "customer_name": "Dimas Okonjo-Reyes", "customer_contact": "dimas@post.example",
                   "maker": "Brannock", "model": "Basalt Home 2", "symptom": "Roars in the harbour level",
                   "age_months": 38, "months_since_service": 38, "surroundings": "dusty", "lives": "low shelf, carpet",
@@ -151,14 +163,19 @@ def _stories() -> list[Story]:
               (_paste(), {"target": "memory", "kind": "putty", "product": "Ridgeback putty", "lot": "R-209",
                           "amount": 4.0, "amount_unit": "g"}), "Felt of dust behind the fan; chalk on the die.", True,
               Trial(cured, 25.6, Style(), loud_db=53.1, spots=(("skin", 38.0, "above the keyboard"),),
-                    blades=47)),
+                    blades=47),
+              found={"cpu_die_mm": (15.0, 13.0), "dust": "felt", "place": "lap"}, choice="repaste:Grey Heron 11"),
         Story(2, {**kind_laptop, "customer_name": "Oluwaseun Hartig", "customer_contact": "hartig@mail.example",
                   "maker": "Ondervale", "model": "Slate Thin 13", "symptom": "Crawls after ten minutes on the dock",
                   "age_months": 26, "surroundings": "normal", "lives": "dock, lid closed", "backup_done": "no",
                   "power_limit_cpu_w": 15.0, "limit_c": 95.0},
               {**_LAPTOP_RECIPE, "fan_setting": "no fan", "placement": "dock, lid closed", "duration_min": 20.0},
               Trial(slim, 23.4, Style(delimiter=";", decimal=",", extra_sensors=2), 1200),
-              {"backup": "Owner backs up tonight, opening waits for that"}, ("contact",), (), "", False),
+              {"backup": "Owner backs up tonight, opening waits for that"},
+              found={"cpu_die_mm": (11.0, 10.0), "place": "dock", "cover": {
+                  "material": "aluminium", "thickness_mm": 1.0, "width_mm": 295.0, "length_mm": 205.0,
+                  "pad_width_mm": 60.0, "pad_length_mm": 40.0, "pad_mm": 1.0, "pad_conductivity": 6.0}},
+              goal="faster"),
         Story(1, {"kind": "handheld", "customer_name": "Greta Mbeki-Lund", "customer_contact": "555 0177",
                   "maker": "Pellanor", "model": "Tern Pocket", "symptom": "Back cover bulges, gets hot when charging",
                   "age_months": 33, "surroundings": "unknown", "warranty": "over", "seal": "none", "backup_done": "no",
@@ -186,6 +203,20 @@ def _stories() -> list[Story]:
                   "age_months": 18, "surroundings": "normal", "lives": "lap, sofa", "limit_c": 95.0},
               {**_LAPTOP_RECIPE, "fan_setting": "no fan", "duration_min": 5.0},
               Trial(slow, 22.8, Style(stamp="iso", extra_sensors=2), 300, tail_s=0.0)),
+        Story(0, {**kind_laptop, "customer_name": "Anselm Farrokhi", "customer_contact": "555 0184",
+                  "maker": "Ondervale", "model": "Gannet 17", "symptom": "Hot and slow in long renders",
+                  "age_months": 44, "months_since_service": 44, "surroundings": "dusty", "lives": "desk, workshop",
+                  "power_limit_cpu_w": 85.0, "limit_c": 95.0},
+              _LAPTOP_RECIPE,
+              Trial(replace(pinned, interface=0.55, sink=0.62), 24.4, loud_db=54.0),
+              found={"cpu_die_mm": (14.7, 15.0), "gpu_die_mm": (20.2, 10.1), "fan_state": "free", "pads_state": "bad",
+                     "cold_plate": "copper", "aluminium_near": "no", "parts_exposed": "yes", "insulation": "coat",
+                     "gaps": [
+                         {"target": "memory", "how": "imprint", "reading_mm": 0.8, "tolerance_mm": 0.05,
+                          "width_mm": 12.0, "length_mm": 14.0, "count": 4, "together": True},
+                         {"target": "regulators", "how": "old_pad", "reading_mm": 0.85, "tolerance_mm": 0.05,
+                          "width_mm": 6.0, "length_mm": 30.0, "count": 2, "together": False}],
+                     "undervolt_mv": 60.0}),
     ]  # fmt: skip
 
 
@@ -210,20 +241,28 @@ def load_demo(workshop: Workshop, today: datetime | None = None, tell: Callable[
         scope = Scope(session, owner.shop_id)
         scope.shop().last_job_number = FIRST_NUMBER - 1
         accounts.add_demo_member(scope, TECHNICIAN[0], TECHNICIAN[1])
+    lots = stock_the_shelf(workshop, owner, day.date())
     stories = _stories()
     for index, story in enumerate(stories):
         tell(f"demo job {index + 1} of {len(stories)}")
-        _play(workshop, owner, story, day - timedelta(days=story.days_ago), seed=100 * index)
+        _play(workshop, owner, story, day - timedelta(days=story.days_ago), 100 * index, lots)
 
 
-def _play(workshop: Workshop, actor: Actor, story: Story, when: datetime, seed: int) -> None:
+def _play(
+    workshop: Workshop, actor: Actor, story: Story, when: datetime, seed: int, lots: Mapping[tuple[str, str], uuid.UUID]
+) -> None:
     job = intake.create_job(workshop, actor, {**_BLANK, **story.intake}).job
     for rule, words in story.agreed.items():
         intake.acknowledge(workshop, actor, job.id, rule, words)
     for offset, (side, trial) in enumerate((("before", story.before), ("after", story.after))):
+        if side == "after" and story.found:
+            _decide(workshop, actor, job.id, story)
         if side == "after" and (story.cleaned or story.items):
             for item in story.items:
-                fit.add_item(workshop, actor, job.id, item)
+                lot_id = lots.get((item["product"], item["lot"]))
+                fit.add_item(workshop, actor, job.id, {**item, "lot_id": lot_id})
+            if story.cut is not None:
+                cut_for(workshop, actor, job.id, *story.cut)
             version = intake.get_job(workshop, actor, job.id).job.version
             fit.save_fit(workshop, actor, job.id, version, cleaned=list(story.cleaned), note=story.fit_note,
                          done=story.fit_done)  # fmt: skip
@@ -236,6 +275,12 @@ def _play(workshop: Workshop, actor: Actor, story: Story, when: datetime, seed: 
             next_service_on=record.proposal.on, note=story.note, handed_over=story.handed_over,
         )  # fmt: skip
     _date_back(workshop, actor, job, when)
+
+
+def _decide(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story) -> None:
+    view = planning.save_findings(workshop, actor, job_id, 0, story.goal, story.found)
+    if story.choice:
+        planning.choose(workshop, actor, job_id, view.plan.version, story.choice)
 
 
 def _measure(

@@ -12,7 +12,8 @@ from typing import Any
 from sqlalchemy import func
 
 from vividowl.core.nesting import SHEETS_MOST, Box, Nesting, Piece, Sheet, nest
-from vividowl.formats.cut_sheet import CutDrawing, CutPiece, cut_dxf, cut_pdf, cut_svg
+from vividowl.formats.cut_sheet import CutDrawing as CutDrawing
+from vividowl.formats.cut_sheet import CutPiece, cut_dxf, cut_pdf, cut_svg
 from vividowl.service.errors import Refused
 from vividowl.service.stock import move
 from vividowl.service.workshop import Actor, Workshop, open_job
@@ -46,10 +47,6 @@ class CutView:
 
 def _box(row: Sequence[float]) -> Box:
     return Box(*(float(v) for v in row))
-
-
-def _rect(box: Box) -> tuple[float, float, float, float]:
-    return (box.x_mm, box.y_mm, box.width_mm, box.length_mm)
 
 
 def expand(rows: Sequence[Mapping[str, Any]]) -> list[Piece]:
@@ -96,15 +93,15 @@ def _drawings(pieces: Sequence[Piece], sheets: Sequence[Sheet], found: Nesting) 
     used = sorted({p.sheet for p in found.placements})
     return tuple(
         CutDrawing(
-            sheets[i].name, sheets[i].width_mm, sheets[i].length_mm, tuple(_rect(b) for b in sheets[i].taken),
-            tuple(CutPiece(pieces[p.piece].name, _rect(p.box)) for p in found.placements if p.sheet == i),
+            sheets[i].name, sheets[i].width_mm, sheets[i].length_mm, tuple(b.rect for b in sheets[i].taken),
+            tuple(CutPiece(pieces[p.piece].name, p.box.rect) for p in found.placements if p.sheet == i),
         )
         for i in used
     )  # fmt: skip
 
 
 def _view(pieces: Sequence[Piece], sheets: Sequence[Sheet], found: Nesting, stored: CutSheet | None = None) -> CutView:
-    kept = tuple(_rect(r.largest) if r.largest else None for r in found.remainders)
+    kept = tuple(r.largest.rect if r.largest else None for r in found.remainders)
     unplaced = tuple(pieces[i].name for i in found.unplaced)
     return CutView(_drawings(pieces, sheets, found), kept, found.waste_share, found.fits, unplaced, stored)
 
@@ -144,9 +141,9 @@ def book(
             job_id=job.id, product_id=product.id, kerf_mm=kerf_mm, waste_share=found.waste_share,
             member_id=actor.member_id, pieces=[],
             sheets=[{"name": sheets[i].name, "width_mm": sheets[i].width_mm, "length_mm": sheets[i].length_mm,
-                     "taken": [_rect(b) for b in sheets[i].taken], "lot_id": str(sources[i].lot_id),
+                     "taken": [b.rect for b in sheets[i].taken], "lot_id": str(sources[i].lot_id),
                      "offcut_id": str(sources[i].offcut_id) if sources[i].offcut_id else None} for i in used],
-            placements=[{"label": pieces[p.piece].name, "sheet": used.index(p.sheet), "rect": _rect(p.box),
+            placements=[{"label": pieces[p.piece].name, "sheet": used.index(p.sheet), "rect": p.box.rect,
                          "rotated": p.rotated} for p in found.placements],
         ))  # fmt: skip
         kept = {r.sheet: r for r in found.remainders}
@@ -160,7 +157,7 @@ def book(
             if rest.largest is not None:
                 scope.add(Offcut(
                     lot_id=source.lot_id, number=_next_offcut(scope), width_mm=sheets[i].width_mm,
-                    length_mm=sheets[i].length_mm, taken=[_rect(b) for b in rest.taken], largest=_rect(rest.largest),
+                    length_mm=sheets[i].length_mm, taken=[b.rect for b in rest.taken], largest=rest.largest.rect,
                     cut_from=cut.id,
                 ))  # fmt: skip
         cut.pieces = [{**row, "item_id": str(_note(scope, job.id, product, sources[used[0]], row))} for row in rows]
@@ -199,8 +196,8 @@ def stored_view(cut: CutSheet) -> CutView:
     """A cut sheet as it was booked."""
     drawings = tuple(
         CutDrawing(
-            s["name"], s["width_mm"], s["length_mm"], tuple(_rect(_box(r)) for r in s["taken"]),
-            tuple(CutPiece(p["label"], _rect(_box(p["rect"]))) for p in cut.placements if p["sheet"] == i),
+            s["name"], s["width_mm"], s["length_mm"], tuple(_box(r).rect for r in s["taken"]),
+            tuple(CutPiece(p["label"], _box(p["rect"]).rect) for p in cut.placements if p["sheet"] == i),
         )
         for i, s in enumerate(cut.sheets)
     )  # fmt: skip

@@ -10,11 +10,11 @@ from typing import Any
 
 from sqlalchemy.exc import IntegrityError
 
-from vividowl.core.errors import figure, require_range
+from vividowl.core.errors import require_range
 from vividowl.core.materials import CATALOGUE, DIE_KINDS
 from vividowl.service.errors import Refused
 from vividowl.service.materials import Lesson, ValueView, checked_own, lessons_of, values_of
-from vividowl.service.stock import UNIT_WORDS, move, moves_of
+from vividowl.service.stock import UNIT_WORDS, counted, move, moves_of
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.deciding import UNITS, Lot, Offcut, Product, StockMove
 from vividowl.store.scope import Scope
@@ -88,11 +88,12 @@ def product_view(scope: Scope, product: Product, day: date, offcuts: Sequence[Of
     )  # fmt: skip
     remaining = sum(v.lot.remaining for v in lots if not v.expired)
     low = product.low_at is not None and remaining < product.low_at
-    unit = UNIT_WORDS[product.unit]
     warnings = [f"Lot {v.lot.code} has expired." for v in lots if v.expired and v.lot.remaining > 0]
     warnings += [f"Lot {v.lot.code} expires within {SOON_DAYS} days." for v in lots if v.expires_soon]
     if low:
-        warnings.append(f"Low: {figure(remaining)} {unit} left, wanted are {figure(product.low_at or 0)} {unit}.")
+        warnings.append(
+            f"Low: {counted(remaining, product.unit)} left, wanted: {counted(product.low_at or 0, product.unit)}."
+        )
     below = scope.shop().catalogue.get(product.kind, {})
     return ProductView(product, lots, tuple(offcuts), values_of(product.kind, product.own, below), remaining, low,
                        tuple(warnings))  # fmt: skip

@@ -11,6 +11,13 @@ from vividowl.store.deciding import Lot, StockMove
 from vividowl.store.scope import Scope
 
 UNIT_WORDS = {"g": "g", "mL": "mL", "sheet": "sheets", "piece": "pieces"}
+
+
+def counted(amount: float, unit: str) -> str:
+    """An amount with its unit: 0.5 g, 1 sheet, 3 sheets."""
+    return f"{figure(amount)} {unit if amount == 1 else UNIT_WORDS[unit]}"
+
+
 ROUNDING = 1e-9
 
 
@@ -30,11 +37,11 @@ def move(
     lot = locked_lot(scope, lot_id)
     left = lot.remaining + amount
     if left < -ROUNDING:
-        unit = UNIT_WORDS[lot.product.unit]
+        unit = lot.product.unit
         raise Refused(
             "conflict",
-            f"{lot.product.name}, lot {lot.code}, holds {figure(lot.remaining)} {unit}; {figure(-amount)} {unit} are "
-            "asked for.",
+            f"{lot.product.name}, lot {lot.code}, holds {counted(lot.remaining, unit)}; {counted(-amount, unit)} "
+            f"{'is' if amount == -1 else 'are'} asked for.",
             field="amount", reason="short",
             remedy="Take the rest from another lot, or correct what is left on the Shelf by weighing it.",
         )  # fmt: skip

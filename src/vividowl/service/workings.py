@@ -14,7 +14,7 @@ from vividowl.core.dose import check_syringe, dose, left_in_tube
 from vividowl.core.errors import CoreError, require_range
 from vividowl.core.life import LifeSchool, interface_months
 from vividowl.core.materials import CATALOGUE
-from vividowl.core.nesting import Piece, Sheet, nest, with_margin
+from vividowl.core.nesting import Box, Piece, Sheet, nest, with_margin
 from vividowl.core.noise import background_correction, energy_mean, energy_sum
 from vividowl.core.pads import MAX_COMPRESSION, MIN_COMPRESSION, Gap, choose_for_heights, choose_pad, pad_force
 from vividowl.core.plating import PlatingMethod, plating_time
@@ -196,7 +196,7 @@ WORKINGS: Mapping[str, Working] = {
                 _gap, "c = 1 − gap / t at gap ± tolerance; a stack of two at most",
                 "gap from 0.1 mm to what a stack fills", "Common practice, no source"),
         Working("heights", "Several heights", "one pad for parts of several heights, or putty", MATERIAL,
-                (Input("gaps_mm", numbers, words="Gaps", unit="mm", example="0.8 0.85 1.4"),
+                (Input("gaps_mm", numbers, words="Gaps, in mm", example="0.8 0.85 1.4"),
                  Input("tolerance_mm", number, 0.05, "Each may be off by", "mm", "0.05")),
                 _heights, "the pad must stay in its window from the widest to the narrowest gap", "1 to 200 gaps",
                 "Common practice, no source"),
@@ -211,8 +211,8 @@ WORKINGS: Mapping[str, Working] = {
                  Input("step_mm", number, 0.5, "Rounded up to", "mm", "0.5")),
                 _piece, "ceil((side + 2 margin) / step) · step", CALIPERS, "Common practice, no source"),
         Working("cut", "Cutting", "pieces nested on sheets, least lost", MATERIAL,
-                (Input("sheet", sizes, words="Sheet, or several", unit="mm", example="80x80"),
-                 Input("pieces", sizes, words="Pieces", unit="mm", example="15.5x15.5,20.5x10.5,4*12x10"),
+                (Input("sheet", sizes, words="Sheet, or several, in mm", example="80x80"),
+                 Input("pieces", sizes, words="Pieces, in mm", example="15.5x15.5,20.5x10.5,4*12x10"),
                  Input("kerf_mm", number, 0.2, "The blade takes", "mm", "0.2"),
                  Input("available", count, None, "Sheets there are", "", "")),
                 _cut, "best of several orders and rules of the maximal-rectangles heuristic",
@@ -259,7 +259,7 @@ WORKINGS: Mapping[str, Working] = {
                  Input("air_c", number, 25.0, "Air", "°C", "25")), _airflow, "Q = P / (ρ c_p ΔT)",
                 "air −40 to 150 °C", "First law for a steady stream"),
         Working("levels", "Levels", "mean and sum of sound levels by energy", SOUND,
-                (Input("levels_db", numbers, words="Levels", unit="dB", example="60 50"),), _levels,
+                (Input("levels_db", numbers, words="Levels, in dB", example="60 50"),), _levels,
                 "L = 10 lg Σ 10^(L/10), and the same over n", "0 to 200 dB", "Energy addition of levels, ISO 3744"),
         Working("background", "Background", "a level without the room's own noise", SOUND,
                 (Input("level_db", words="Level", unit="dB", example="48"),
@@ -355,20 +355,20 @@ def _value(name: str, one: Input, text: str) -> Any:  # noqa: ANN401
                       remedy="Decimal point or comma, without the unit.") from error  # fmt: skip
 
 
-def cut_drawings(given: Mapping[str, str]) -> Sequence[CutDrawing]:
-    """The sheets of a cut worked out without a job."""
+def cut_drawings(given: Mapping[str, str]) -> Sequence[tuple[CutDrawing, Box | None]]:
+    """The sheets of a cut worked out without a job, each with the largest rectangle that stays."""
     _, values = _values("cut", given)
     try:
         sheets, pieces, found = _nested(**values)
     except CoreError as error:
         raise Refused("invalid", str(error), field=error.field, remedy=error.remedy) from error
     out = []
-    for i in sorted({p.sheet for p in found.placements}):
-        rects = tuple(
-            CutPiece(pieces[p.piece].name, (p.box.x_mm, p.box.y_mm, p.box.width_mm, p.box.length_mm))
-            for p in found.placements if p.sheet == i
+    for rest in found.remainders:
+        sheet = sheets[rest.sheet]
+        cut = tuple(
+            CutPiece(pieces[p.piece].name, p.box.rect) for p in found.placements if p.sheet == rest.sheet
         )  # fmt: skip
-        out.append(CutDrawing(sheets[i].name, sheets[i].width_mm, sheets[i].length_mm, (), rects))
+        out.append((CutDrawing(sheet.name, sheet.width_mm, sheet.length_mm, (), cut), rest.largest))
     return out
 
 
@@ -377,4 +377,4 @@ def cut_export(given: Mapping[str, str], form: str) -> bytes:
     if form not in CUT_FORMATS:
         raise Refused("invalid", f"“{form}” is no format of a cut sheet.", field="form",
                       remedy=f"Allowed: {', '.join(CUT_FORMATS)}.")  # fmt: skip
-    return draw("Cut sheet", cut_drawings(given), form)
+    return draw("Cut sheet", [drawing for drawing, _ in cut_drawings(given)], form)

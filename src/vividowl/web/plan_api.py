@@ -9,6 +9,7 @@ from flask_openapi.blueprint import APIBlueprint
 
 from vividowl.service import cutting, planning
 from vividowl.service.choices import PlanView
+from vividowl.service.errors import Refused
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.idempotency import idempotent
 from vividowl.web.jobs_api import JobPath
@@ -49,6 +50,13 @@ def get_plan(path: JobPath) -> PlanOut:
 def save_plan(path: JobPath, body: PlanIn) -> PlanOut:
     """What was found and is wanted; the options follow."""
     found = body.found.model_dump()
+    for die in ("cpu", "gpu"):
+        sides = (found.pop(f"{die}_die_width_mm"), found.pop(f"{die}_die_length_mm"))
+        if (sides[0] is None) != (sides[1] is None):
+            missing = "length" if sides[1] is None else "width"
+            raise Refused("invalid", "Only one side of the die was given.", field=f"{die}_die_{missing}_mm",
+                          remedy="Measure both, or leave both empty.")  # fmt: skip
+        found[f"{die}_die_mm"] = sides if sides[0] is not None else None
     return _plan(planning.save_findings(workshop(), actor(), path.job_id, body.version, body.goal, found))
 
 

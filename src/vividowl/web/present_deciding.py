@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 import uuid
+from collections.abc import Sequence
 from datetime import datetime
 from typing import Any
 
 from vividowl.service.choices import OptionView, PlanView
-from vividowl.service.cutting import CutView
+from vividowl.service.cutting import CutDrawing, CutView
 from vividowl.service.shelf import ProductView, ShelfView
 from vividowl.service.working import REQUIRED, Working, written
 from vividowl.service.workings import WORKINGS
@@ -53,6 +54,17 @@ def note_out(note: dict[str, Any]) -> s.WorkedOut:
     )  # fmt: skip
 
 
+def _found(view: PlanView) -> s.FoundOut:
+    found = view.inspection
+    own: dict[str, Any] = {n: getattr(found, n) for n in s.FoundOut.model_fields if hasattr(found, n)}
+    own["gaps"] = [s.GapSpotOut.model_validate(g) for g in found.gaps]
+    own["shim"] = s.ShimSpotOut.model_validate(found.shim) if found.shim else None
+    own["cover"] = s.CoverSpotOut.model_validate(found.cover) if found.cover else None
+    for die, size in (("cpu", found.cpu_die_mm), ("gpu", found.gpu_die_mm)):
+        own[f"{die}_die_width_mm"], own[f"{die}_die_length_mm"] = size or (None, None)
+    return s.FoundOut(**own)
+
+
 def plan_out(view: PlanView, chosen_by: str, currency: str) -> s.PlanOut:
     """A plan."""
     plan, chosen = view.plan, view.plan.chosen
@@ -62,7 +74,7 @@ def plan_out(view: PlanView, chosen_by: str, currency: str) -> s.PlanOut:
         **own,
         version=plan.version or 0,
         goal=plan.goal,  # type: ignore[arg-type]  # a constraint of the table
-        found=s.FoundOut.model_validate(view.inspection),
+        found=_found(view),
         options=[option_out(o) for o in view.options],
         gaps=[
             s.GapAdviceOut(target=g.spot.target, gap_mm=g.gap.gap_mm, tolerance_mm=g.gap.tolerance_mm,
@@ -109,7 +121,7 @@ def product_out(view: ProductView) -> s.ProductOut:
         ],
         offcuts=[
             s.OffcutOut(id=o.id, number=o.number, lot=o.lot.code, width_mm=o.width_mm, length_mm=o.length_mm,
-                        taken=o.taken, largest=o.largest)  # type: ignore[arg-type]
+                        taken=[_box(b) for b in o.taken], largest=_box(o.largest))
             for o in view.offcuts
         ],
     )  # fmt: skip
@@ -130,6 +142,19 @@ def shelf_out(view: ShelfView) -> s.ShelfOut:
     )  # fmt: skip
 
 
+def _box(rect: Sequence[float]) -> s.BoxOut:
+    return s.BoxOut(**dict(zip(("x_mm", "y_mm", "width_mm", "length_mm"), rect, strict=True)))
+
+
+def drawing_out(drawing: CutDrawing, kept: Sequence[float] | None = None) -> s.DrawingOut:
+    """A sheet with its pieces."""
+    return s.DrawingOut(
+        name=drawing.name, width_mm=drawing.width_mm, length_mm=drawing.length_mm, kept=_box(kept) if kept else None,
+        taken=[_box(b) for b in drawing.taken],
+        pieces=[s.CutPieceOut(label=p.label, box=_box(p.rect)) for p in drawing.pieces],
+    )  # fmt: skip
+
+
 def cut_out(view: CutView) -> s.CutOut:
     """A cut sheet."""
     stored = view.stored
@@ -140,11 +165,7 @@ def cut_out(view: CutView) -> s.CutOut:
         fits=view.fits,
         waste_share=view.waste_share,
         unplaced=list(view.unplaced),
-        drawings=[
-            s.DrawingOut(name=d.name, width_mm=d.width_mm, length_mm=d.length_mm, taken=list(d.taken),
-                         pieces=[s.CutPieceOut(label=p.label, rect=p.rect) for p in d.pieces], kept=kept)
-            for d, kept in zip(view.drawings, view.kept, strict=True)
-        ],
+        drawings=[drawing_out(d, kept) for d, kept in zip(view.drawings, view.kept, strict=True)],
     )  # fmt: skip
 
 

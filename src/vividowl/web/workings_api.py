@@ -13,9 +13,9 @@ from vividowl.service.errors import Refused
 from vividowl.service.workings import WORKINGS, cut_drawings, cut_export, work
 from vividowl.web.access import access
 from vividowl.web.plan_api import file_answer
-from vividowl.web.present_deciding import results_out, working_out
+from vividowl.web.present_deciding import drawing_out, results_out, working_out
 from vividowl.web.problems import Problem
-from vividowl.web.schemas import CutForm, CutPieceOut, DrawingOut, WorkedResultOut, WorkIn, WorkingsOut
+from vividowl.web.schemas import CutForm, WorkedResultOut, WorkIn, WorkingsOut
 
 api = APIBlueprint("workings", __name__, url_prefix="/api/workings", abp_responses={401: Problem, 422: Problem})
 
@@ -47,11 +47,7 @@ def work_out(path: WorkingPath, body: WorkIn) -> WorkedResultOut:
     drawings = cut_drawings(body.given) if path.name == "cut" else ()
     return WorkedResultOut(
         results=results_out(result),
-        drawings=[
-            DrawingOut(name=d.name, width_mm=d.width_mm, length_mm=d.length_mm, taken=list(d.taken), kept=None,
-                       pieces=[CutPieceOut(label=p.label, rect=p.rect) for p in d.pieces])
-            for d in drawings
-        ],
+        drawings=[drawing_out(d, kept.rect if kept else None) for d, kept in drawings],
     )  # fmt: skip
 
 

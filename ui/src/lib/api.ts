@@ -12,6 +12,13 @@ export type Ladder = Schemas['LadderOut'];
 export type Reading = Schemas['ReadingOut'];
 export type Glance = Schemas['GlanceOut'];
 export type FitItem = Schemas['FitItemOut'];
+export type Plan = Schemas['PlanOut'];
+export type Option = Schemas['OptionOut'];
+export type Part = Schemas['PartOut'];
+export type Shelf = Schemas['ShelfOut'];
+export type Product = Schemas['ProductOut'];
+export type Cut = Schemas['CutOut'];
+export type Drawing = Schemas['DrawingOut'];
 export type ProblemBody = Schemas['Problem'];
 export type SideName = 'before' | 'after';
 
@@ -135,6 +142,20 @@ export function uploadSound(
   const query = new URLSearchParams({ name: file.name });
   if (options.referenceDb !== null) query.set('reference_db', String(options.referenceDb));
   return send(`/api/jobs/${jobId}/runs/${side}/sound?${query}`, file, options.progress);
+}
+
+/** Send a text file as the body and unwrap the answer. */
+export async function sendText<T>(url: string, text: string, type: string): Promise<T> {
+  let answer: Response;
+  try {
+    const headers = { 'X-CSRFToken': csrfToken, 'Content-Type': type };
+    answer = await globalThis.fetch(url, { method: 'POST', body: text, headers });
+  } catch {
+    throw new Problem(UNREACHABLE);
+  }
+  const body: unknown = await answer.json().catch(() => undefined);
+  if (!answer.ok) throw new Problem(asProblem(body));
+  return body as T;
 }
 
 function send(url: string, file: File, progress: (share: number) => void): Upload {

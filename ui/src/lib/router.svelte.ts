@@ -8,7 +8,7 @@ export const router = {
 };
 
 export function go(path: string, replace = false): void {
-  if (path !== location.pathname) history[replace ? 'replaceState' : 'pushState'](null, '', path);
+  if (path !== location.pathname + location.search) history[replace ? 'replaceState' : 'pushState'](null, '', path);
   current = location.pathname;
   scrollTo(0, 0);
 }
@@ -35,7 +35,7 @@ export function listen(): () => void {
     if (!link || link.origin !== location.origin || link.target || link.hasAttribute('download')) return;
     if (link.pathname.startsWith('/api/')) return;
     event.preventDefault();
-    go(link.pathname);
+    go(link.pathname + link.search);
   };
   addEventListener('popstate', onPop);
   addEventListener('click', onClick);

@@ -943,6 +943,20 @@ export interface components {
             /** Level Db */
             level_db: number;
         };
+        /**
+         * BoxOut
+         * @description A rectangle at a place.
+         */
+        BoxOut: {
+            /** Length Mm */
+            length_mm: number;
+            /** Width Mm */
+            width_mm: number;
+            /** X Mm */
+            x_mm: number;
+            /** Y Mm */
+            y_mm: number;
+        };
         /** ChannelOut */
         ChannelOut: {
             /** Confidence */
@@ -1071,15 +1085,9 @@ export interface components {
         };
         /** CutPieceOut */
         CutPieceOut: {
+            box: components["schemas"]["BoxOut"];
             /** Label */
             label: string;
-            /** Rect */
-            rect: [
-                number,
-                number,
-                number,
-                number
-            ];
         };
         /** CutRowIn */
         CutRowIn: {
@@ -1112,13 +1120,7 @@ export interface components {
         };
         /** DrawingOut */
         DrawingOut: {
-            /** Kept */
-            kept: [
-                number,
-                number,
-                number,
-                number
-            ] | null;
+            kept: components["schemas"]["BoxOut"] | null;
             /** Length Mm */
             length_mm: number;
             /** Name */
@@ -1126,12 +1128,7 @@ export interface components {
             /** Pieces */
             pieces: components["schemas"]["CutPieceOut"][];
             /** Taken */
-            taken: [
-                number,
-                number,
-                number,
-                number
-            ][];
+            taken: components["schemas"]["BoxOut"][];
             /** Width Mm */
             width_mm: number;
         };
@@ -1283,11 +1280,10 @@ export interface components {
              */
             cold_plate: string;
             cover?: components["schemas"]["CoverSpotIn"] | null;
-            /** Cpu Die Mm */
-            cpu_die_mm?: [
-                number,
-                number
-            ] | null;
+            /** Cpu Die Length Mm */
+            cpu_die_length_mm?: number | null;
+            /** Cpu Die Width Mm */
+            cpu_die_width_mm?: number | null;
             /**
              * Dust
              * @default unknown
@@ -1305,11 +1301,10 @@ export interface components {
             gap_filler: string;
             /** Gaps */
             gaps?: components["schemas"]["GapSpotIn"][];
-            /** Gpu Die Mm */
-            gpu_die_mm?: [
-                number,
-                number
-            ] | null;
+            /** Gpu Die Length Mm */
+            gpu_die_length_mm?: number | null;
+            /** Gpu Die Width Mm */
+            gpu_die_width_mm?: number | null;
             /**
              * Insulation
              * @default none
@@ -1363,11 +1358,10 @@ export interface components {
             /** Cold Plate */
             cold_plate: string;
             cover: components["schemas"]["CoverSpotOut"] | null;
-            /** Cpu Die Mm */
-            cpu_die_mm: [
-                number,
-                number
-            ] | null;
+            /** Cpu Die Length Mm */
+            cpu_die_length_mm: number | null;
+            /** Cpu Die Width Mm */
+            cpu_die_width_mm: number | null;
             /** Dust */
             dust: string;
             /** Fan State */
@@ -1376,11 +1370,10 @@ export interface components {
             gap_filler: string;
             /** Gaps */
             gaps: components["schemas"]["GapSpotOut"][];
-            /** Gpu Die Mm */
-            gpu_die_mm: [
-                number,
-                number
-            ] | null;
+            /** Gpu Die Length Mm */
+            gpu_die_length_mm: number | null;
+            /** Gpu Die Width Mm */
+            gpu_die_width_mm: number | null;
             /** Insulation */
             insulation: string;
             /** Old Interface */
@@ -2032,13 +2025,7 @@ export interface components {
              * Format: uuid
              */
             id: string;
-            /** Largest */
-            largest: [
-                number,
-                number,
-                number,
-                number
-            ];
+            largest: components["schemas"]["BoxOut"];
             /** Length Mm */
             length_mm: number;
             /** Lot */
@@ -2046,12 +2033,7 @@ export interface components {
             /** Number */
             number: number;
             /** Taken */
-            taken: [
-                number,
-                number,
-                number,
-                number
-            ][];
+            taken: components["schemas"]["BoxOut"][];
             /** Width Mm */
             width_mm: number;
         };

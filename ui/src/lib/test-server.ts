@@ -209,4 +209,5 @@ export const paste: FitItem = {
   lot: 'GH',
   amount: 0.08,
   amount_unit: 'g',
+  lot_id: null,
 };

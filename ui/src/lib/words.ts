@@ -60,6 +60,7 @@ export const VERDICTS: Record<string, string> = {
 export const STAGES: { id: string; name: string }[] = [
   { id: 'intake', name: 'Intake' },
   { id: 'before', name: 'Before' },
+  { id: 'plan', name: 'Plan' },
   { id: 'fit', name: 'Fit' },
   { id: 'after', name: 'After' },
   { id: 'verdict', name: 'Verdict' },

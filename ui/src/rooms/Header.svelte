@@ -15,8 +15,12 @@
   const places = [
     { path: '/', name: 'Bench' },
     { path: '/jobs', name: 'Jobs' },
+    { path: '/shelf', name: 'Shelf' },
+    { path: '/workings', name: 'Workings' },
     { path: '/shop', name: 'Shop' },
   ];
+  const isHere = (path: string) =>
+    path === '/' ? router.path === '/' : router.path === path || router.path.startsWith(`${path}/`);
   const NEXT = { system: 'day', day: 'night', night: 'system' } as const;
   const THEME_WORDS = { system: 'as the system', day: 'day', night: 'night' };
 </script>
@@ -34,7 +38,7 @@
     </a>
     <nav aria-label="Places">
       {#each places as place (place.path)}
-        <a href={place.path} aria-current={router.path === place.path ? 'page' : undefined}>{place.name}</a>
+        <a href={place.path} aria-current={isHere(place.path) ? 'page' : undefined}>{place.name}</a>
       {/each}
     </nav>
     <div class="right">

@@ -78,6 +78,7 @@ from vividowl.web.schemas.runs import (
 )
 from vividowl.web.schemas.session import PersonOut, SessionOut, SetUpIn, SignInIn
 from vividowl.web.schemas.shelf import (
+    BoxOut,
     CutForm,
     CutIn,
     CutOut,
@@ -117,6 +118,7 @@ __all__ = [
     "AcknowledgeIn",
     "AirOut",
     "BandOut",
+    "BoxOut",
     "ChannelOut",
     "ChoiceIn",
     "ChosenOut",

@@ -52,8 +52,10 @@ class CoverSpotIn(In):
 
 
 class FoundIn(In):
-    cpu_die_mm: tuple[Number, Number] | None = None
-    gpu_die_mm: tuple[Number, Number] | None = None
+    cpu_die_width_mm: Number | None = None
+    cpu_die_length_mm: Number | None = None
+    gpu_die_width_mm: Number | None = None
+    gpu_die_length_mm: Number | None = None
     old_interface: Short = "unknown"
     dust: Short = "unknown"
     fan_state: Short = "unknown"
@@ -129,8 +131,10 @@ class CoverSpotOut(Out):
 
 
 class FoundOut(Out):
-    cpu_die_mm: tuple[float, float] | None
-    gpu_die_mm: tuple[float, float] | None
+    cpu_die_width_mm: float | None
+    cpu_die_length_mm: float | None
+    gpu_die_width_mm: float | None
+    gpu_die_length_mm: float | None
     old_interface: str
     dust: str
     fan_state: str

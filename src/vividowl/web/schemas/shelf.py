@@ -12,7 +12,15 @@ from vividowl.web.schemas.base import NO_NUL, In, Medium, Number, Out, Short, Ta
 
 Code = Annotated[str, StringConstraints(min_length=1, max_length=60, pattern=NO_NUL, strip_whitespace=True)]
 ProductName = Annotated[str, StringConstraints(min_length=1, max_length=80, pattern=NO_NUL, strip_whitespace=True)]
-Rect = tuple[float, float, float, float]
+
+
+class BoxOut(Out):
+    """A rectangle at a place."""
+
+    x_mm: float
+    y_mm: float
+    width_mm: float
+    length_mm: float
 
 
 class OwnValueIn(In):
@@ -86,8 +94,8 @@ class OffcutOut(Out):
     lot: str
     width_mm: float
     length_mm: float
-    taken: list[Rect]
-    largest: Rect
+    taken: list[BoxOut]
+    largest: BoxOut
 
 
 class ProductOut(Out):
@@ -169,16 +177,16 @@ class CutIn(In):
 
 class CutPieceOut(Out):
     label: str
-    rect: Rect
+    box: BoxOut
 
 
 class DrawingOut(Out):
     name: str
     width_mm: float
     length_mm: float
-    taken: list[Rect]
+    taken: list[BoxOut]
     pieces: list[CutPieceOut]
-    kept: Rect | None
+    kept: BoxOut | None
 
 
 class CutOut(Out):

@@ -1,7 +1,7 @@
 <script lang="ts">
   import DataTable from '../../lib/parts/DataTable.svelte';
   import { onMount, untrack } from 'svelte';
-  import { client, Problem, take, type FitItem, type Job } from '../../lib/api';
+  import { client, Problem, take, type FitItem, type Job, type Option } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -10,7 +10,9 @@
   import Tick from '../../lib/parts/Tick.svelte';
   import { say } from '../../lib/toasts.svelte';
   import { CLEANED, INTERFACES, TARGETS } from '../../lib/words';
+  import CutPanel from '../plan/CutPanel.svelte';
   import FitItemForm from './FitItemForm.svelte';
+  import PlannedParts from './PlannedParts.svelte';
 
   interface Props {
     job: Job;
@@ -29,8 +31,12 @@
     ...readDraft<{ cleaned: Record<string, boolean>; note: string }>(draftKey),
   });
   let items = $state<FitItem[]>([]);
+  let planned = $state.raw<Option | null>(null);
   let trouble = $state<Problem | null>(null);
   let busy = $state(false);
+  const sheets = $derived(
+    planned?.parts.filter((p) => p.unit === 'piece' && ['pad', 'phase_change_sheet'].includes(p.kind)) ?? [],
+  );
   const params = $derived({ path: { job_id: job.id } });
 
   // The draft follows the typing, so that a reload or a refusal loses nothing.
@@ -48,9 +54,16 @@
   });
 
   onMount(() => {
-    void take(client.GET('/api/jobs/{job_id}/fit/items', { params })).then((found) => (items = found.items));
+    void refresh();
+    void take(client.GET('/api/jobs/{job_id}/plan', { params })).then(
+      (plan) => (planned = plan.options.find((o) => o.key === plan.chosen?.key) ?? null),
+    );
     return offer([{ key: 'Enter', words: 'Close the fit and go on', run: () => void save(true) }]);
   });
+
+  async function refresh() {
+    items = (await take(client.GET('/api/jobs/{job_id}/fit/items', { params }))).items;
+  }
 
   async function save(done: boolean) {
     busy = true;
@@ -77,12 +90,25 @@
 
   async function remove(item: FitItem) {
     const path = { job_id: job.id, item_id: item.id };
-    items = (await take(client.DELETE('/api/jobs/{job_id}/fit/items/{item_id}', { params: { path } }))).items;
-    say('Taken off the list.', {
-      undo: async () => {
-        items = (await take(client.POST('/api/jobs/{job_id}/fit/items/{item_id}/restore', { params: { path } }))).items;
-      },
+    try {
+      items = (await take(client.DELETE('/api/jobs/{job_id}/fit/items/{item_id}', { params: { path } }))).items;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      say(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+      return;
+    }
+    say(item.lot_id ? 'Taken off the list; the shelf has it back.' : 'Taken off the list.', {
+      undo: () => void bringBack(path),
     });
+  }
+
+  async function bringBack(path: { job_id: string; item_id: string }) {
+    try {
+      items = (await take(client.POST('/api/jobs/{job_id}/fit/items/{item_id}/restore', { params: { path } }))).items;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      say(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+    }
   }
 </script>
 
@@ -96,6 +122,10 @@
   </div>
 </fieldset>
 
+{#if planned?.parts.length && !job.fit_done}
+  <PlannedParts jobId={job.id} option={planned} {items} onitems={(found) => (items = found)} />
+  {#if sheets.length}<CutPanel jobId={job.id} parts={sheets} onbooked={() => void refresh()} />{/if}
+{/if}
 <section>
   <h3>Fitted</h3>
   {#if items.length}
@@ -114,7 +144,9 @@
             <th scope="row">{TARGETS[item.target] ?? item.target}</th>
             <td>{INTERFACES[item.kind] ?? item.kind}</td>
             <td>{item.product || '–'}</td>
-            <td>{item.lot || '–'}</td>
+            <td
+              >{item.lot || '–'}{#if item.lot_id}<small class="quiet"> booked</small>{/if}</td
+            >
             <td class="number">{item.amount === null ? '–' : `${item.amount} ${item.amount_unit}`}</td>
             <td
               ><Button kind="bare" label="Take {INTERFACES[item.kind]} off the list" onclick={() => void remove(item)}
@@ -143,7 +175,10 @@
     <Notice tone="care" title={trouble.body.detail}>
       {trouble.body.remedy}
       {#snippet actions()}
-        {#if trouble?.body.reason === 'gate_open'}<Button href="/jobs/{job.id}/intake">To the intake</Button>{/if}
+        {#if trouble?.body.reason === 'gate_open'}
+          {@const where = job.gates.some((g) => g.stage === 'plan' && !g.acknowledged_by) ? 'plan' : 'intake'}
+          <Button href="/jobs/{job.id}/{where}">{where === 'plan' ? 'To the plan' : 'To the intake'}</Button>
+        {/if}
         {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange()}>Load the newer state</Button>{/if}
       {/snippet}
     </Notice>

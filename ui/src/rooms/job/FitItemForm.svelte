@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { client, Problem, take, type FitItem, type Schemas } from '../../lib/api';
+  import { onMount } from 'svelte';
+  import { client, Problem, take, type FitItem, type Product, type Schemas } from '../../lib/api';
   import { parseNumber } from '../../lib/format';
   import { Suggestions } from '../../lib/suggestions.svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -19,7 +20,29 @@
     { value: 'mm', label: 'mm thick' },
     { value: 'pieces', label: 'pieces' },
   ];
-  let form = $state({ target: 'cpu_die', kind: 'paste_stiff', product: '', lot: '', amount: '', amount_unit: 'g' });
+  let form = $state({
+    target: 'cpu_die',
+    kind: 'paste_stiff',
+    lot_id: '',
+    product: '',
+    lot: '',
+    amount: '',
+    amount_unit: 'g',
+  });
+  let products = $state.raw<Product[]>([]);
+  const lots = $derived(
+    products
+      .filter((p) => p.kind === form.kind)
+      .flatMap((p) => p.lots.filter((l) => !l.expired && l.remaining > 0).map((l) => ({ p, l }))),
+  );
+  const chosen = $derived(lots.find(({ l }) => l.id === form.lot_id) ?? null);
+  const unit = $derived(
+    chosen ? (['piece', 'sheet'].includes(chosen.p.unit) ? 'pieces' : chosen.p.unit) : form.amount_unit,
+  );
+
+  onMount(() => {
+    void take(client.GET('/api/shelf')).then((shelf) => (products = shelf.products));
+  });
   let errors = $state<Record<string, string>>({});
   const suggestions = new Suggestions();
 
@@ -30,8 +53,17 @@
       errors.amount = 'This is no number. Leave it empty if it was not weighed.';
       return;
     }
+    if (chosen && amount === null) {
+      errors.amount = 'What comes from the shelf is booked by its amount.';
+      return;
+    }
     try {
-      const body = { ...form, amount, amount_unit: amount === null ? '' : form.amount_unit } as Schemas['FitItemIn'];
+      const body = {
+        ...form,
+        lot_id: chosen?.l.id ?? null,
+        amount,
+        amount_unit: amount === null ? '' : unit,
+      } as Schemas['FitItemIn'];
       const kept = await take(
         client.POST('/api/jobs/{job_id}/fit/items', { params: { path: { job_id: jobId } }, body }),
       );
@@ -65,24 +97,45 @@
     options={Object.entries(INTERFACES).map(([value, label]) => ({ value, label }))}
     error={errors.kind}
   />
-  <TextField
-    label="Product"
-    name="product"
-    bind:value={form.product}
-    error={errors.product}
-    suggestions={suggestions.of('product')}
-    onfocus={() => void suggestions.ask('product')}
+  <Pick
+    label="From the shelf"
+    name="lot_id"
+    bind:value={form.lot_id}
+    options={[
+      { value: '', label: lots.length ? 'No, not booked' : 'Nothing of this kind' },
+      ...lots.map(({ p, l }) => ({ value: l.id, label: `${p.name}, lot ${l.code}` })),
+    ]}
+    error={errors.lot_id}
   />
+  {#if !chosen}
+    <TextField
+      label="Product"
+      name="product"
+      bind:value={form.product}
+      error={errors.product}
+      suggestions={suggestions.of('product')}
+      onfocus={() => void suggestions.ask('product')}
+    />
+    <TextField
+      label="Lot"
+      name="lot"
+      bind:value={form.lot}
+      error={errors.lot}
+      suggestions={suggestions.of('lot')}
+      onfocus={() => void suggestions.ask('lot')}
+    />
+  {/if}
   <TextField
-    label="Lot"
-    name="lot"
-    bind:value={form.lot}
-    error={errors.lot}
-    suggestions={suggestions.of('lot')}
-    onfocus={() => void suggestions.ask('lot')}
+    label="Amount"
+    name="amount"
+    numeric
+    unit={chosen ? unit : ''}
+    bind:value={form.amount}
+    error={errors.amount}
   />
-  <TextField label="Amount" name="amount" numeric bind:value={form.amount} error={errors.amount} />
-  <Pick label="in" name="amount_unit" bind:value={form.amount_unit} options={UNITS} error={errors.amount_unit} />
+  {#if !chosen}
+    <Pick label="in" name="amount_unit" bind:value={form.amount_unit} options={UNITS} error={errors.amount_unit} />
+  {/if}
   <div class="add"><Button type="submit">Add to the list</Button></div>
 </form>
 

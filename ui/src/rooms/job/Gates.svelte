@@ -8,9 +8,10 @@
 
   interface Props {
     job: Job;
+    gates?: Job['gates'];
     onchange: () => Promise<void>;
   }
-  let { job, onchange }: Props = $props();
+  let { job, gates = job.gates, onchange }: Props = $props();
   let words = $state<Record<string, string>>({});
   let errors = $state<Record<string, string>>({});
 
@@ -33,7 +34,7 @@
 </script>
 
 <div class="gates">
-  {#each job.gates as gate (gate.rule)}
+  {#each gates as gate (gate.rule)}
     {@const open = gate.severity === 'acknowledge' && !gate.acknowledged_by}
     <Notice
       tone={gate.severity === 'stop' ? 'halt' : open ? 'care' : 'note'}

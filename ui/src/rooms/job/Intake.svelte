@@ -78,8 +78,10 @@
   ];
 </script>
 
-{#if job && job.gates.length}
-  <div class="gates"><Gates {job} onchange={async () => onchange?.()} /></div>
+{#if job && job.gates.some((g) => g.stage === 'intake')}
+  <div class="gates">
+    <Gates {job} gates={job.gates.filter((g) => g.stage === 'intake')} onchange={async () => onchange?.()} />
+  </div>
 {/if}
 {#if restored}
   <div class="gates">

@@ -15,6 +15,7 @@
   import { JobState } from './job.svelte';
   import Measure from './Measure.svelte';
   import OpenItems from './OpenItems.svelte';
+  import PlanPage from '../plan/PlanPage.svelte';
   import VerdictPage from './VerdictPage.svelte';
 
   interface Props {
@@ -110,6 +111,8 @@
           />
         {:else if here === 'before' && kept.before}
           <Measure state={kept} side="before" onnext={() => to(1)} {nextName} />
+        {:else if here === 'plan'}
+          <PlanPage {job} onchange={() => kept.load()} onnext={() => to(1)} {nextName} />
         {:else if here === 'fit'}
           <Fit
             {job}

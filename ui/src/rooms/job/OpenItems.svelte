@@ -11,10 +11,10 @@
   let { job, before, after }: Props = $props();
 
   const open = $derived([
-    ...job.gates.filter((g) => g.severity === 'stop').map((g) => ({ text: g.reason, stage: 'intake', halt: true })),
+    ...job.gates.filter((g) => g.severity === 'stop').map((g) => ({ text: g.reason, stage: g.stage, halt: true })),
     ...job.gates
       .filter((g) => g.severity === 'acknowledge' && !g.acknowledged_by)
-      .map((g) => ({ text: `To settle: ${g.reason}`, stage: 'intake', halt: false })),
+      .map((g) => ({ text: `To settle: ${g.reason}`, stage: g.stage, halt: false })),
     ...(job.stage === 'stopped' || job.stage === 'done'
       ? []
       : [
@@ -22,6 +22,9 @@
           ...(before?.trace && before.room_c === null
             ? [{ text: 'Before: the room is not noted', stage: 'before', halt: false }]
             : []),
+          ...(job.done.includes('plan') || job.fit_done || !before?.trace
+            ? []
+            : [{ text: 'Plan: not decided', stage: 'plan', halt: false }]),
           ...(job.fit_done ? [] : [{ text: 'Fit: not closed', stage: 'fit', halt: false }]),
           ...(after?.trace ? [] : [{ text: 'After: no log yet', stage: 'after', halt: false }]),
           ...(after?.trace && after.room_c === null

@@ -79,6 +79,7 @@ describe('gates', () => {
     acknowledged_by: null,
     acknowledged_at: null,
     words: null,
+    stage: 'intake',
   };
   it('are acknowledged in words', async () => {
     const log = serve({ 'POST /api/jobs/j1/acknowledgements': makeJob() });

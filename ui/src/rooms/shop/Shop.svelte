@@ -7,10 +7,13 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import { session } from '../../lib/session.svelte';
   import { say } from '../../lib/toasts.svelte';
+  import { checkHabits, habitsForm, type HabitsForm } from './habits';
+  import Habits from './Habits.svelte';
   import { fromField, TOLERANCES, toField, type ToleranceName } from './tolerances';
 
   let shop = $state<Schemas['ShopOut'] | null>(null);
   let form = $state<Record<string, string>>({});
+  let habits = $state<HabitsForm | null>(null);
   let errors = $state<Record<string, string>>({});
   let trouble = $state('');
   let busy = $state(false);
@@ -18,6 +21,7 @@
 
   function show(found: Schemas['ShopOut']) {
     shop = found;
+    habits = habitsForm(found);
     form = {
       reference_room_c: String(found.reference_room_c),
       ...Object.fromEntries(TOLERANCES.map((t) => [t.name, toField(t, found.tolerances[t.name])])),
@@ -43,10 +47,12 @@
       if (value === null) errors[t.name] = 'Type a number.';
       else tolerances[t.name] = value;
     }
-    if (Object.keys(errors).length || room === null) return;
+    const ways = habits && checkHabits(habits);
+    if (ways?.errors) errors = { ...errors, ...ways.errors };
+    if (Object.keys(errors).length || room === null || !ways?.body) return;
     busy = true;
     try {
-      show(await take(client.PUT('/api/shop', { body: { reference_room_c: room, tolerances } })));
+      show(await take(client.PUT('/api/shop', { body: { reference_room_c: room, tolerances, habits: ways.body } })));
       say('Saved. Verdicts of open jobs follow.');
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
@@ -65,7 +71,8 @@
 {#if trouble}
   <Notice tone="care">{trouble}</Notice>
 {:else if shop}
-  <h1>{shop.name}: how sure are your instruments?</h1>
+  <h1>{shop.name}</h1>
+  <h2>How sure are your instruments?</h2>
   <p class="lead">
     Every figure carries its uncertainty, and a change smaller than that is not claimed. Each value here is half of the
     width within which the true one lies. The usual ones are from memory; put in what your data sheets say.
@@ -97,16 +104,20 @@
         hint="{t.hint}; usual {toField(t, shop.usual[t.name])} {t.unit}"
       />
     {/each}
+    {#if habits}<Habits {shop} bind:form={habits} {errors} />{/if}
     {#if owner}
       <footer>
         <Button kind="main" type="submit" {busy}>Save</Button>
-        <Button onclick={usual}>Fill in the usual ones</Button>
+        <Button onclick={usual}>Fill in the usual tolerances</Button>
       </footer>
     {/if}
   </form>
 {/if}
 
 <style>
+  h2 {
+    margin-top: var(--gap-4);
+  }
   .lead {
     max-width: 46rem;
     margin: var(--gap-2) 0 var(--gap-5);

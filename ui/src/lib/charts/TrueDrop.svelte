@@ -1,0 +1,94 @@
+<script lang="ts">
+  import type { Schemas } from '../api';
+  import { fixed } from '../format';
+  import Button from '../parts/Button.svelte';
+  import CardMatch from '../parts/CardMatch.svelte';
+  import { trueSize } from '../true-size.svelte';
+
+  interface Props {
+    drop: Schemas['DropOut'];
+    widthMm: number;
+    lengthMm: number;
+  }
+  let { drop, widthMm, lengthMm }: Props = $props();
+  let matching = $state(false);
+  const scale = $derived(trueSize.pxPerMm);
+  const long = $derived(Math.max(widthMm, lengthMm));
+  const short = $derived(Math.min(widthMm, lengthMm));
+  const strokes = $derived.by(() => {
+    const half = drop.stroke_mm / 2;
+    if (drop.strokes === 1) return [[-half, 0, half, 0]] as const;
+    const size = Math.hypot(long, short);
+    const [x, y] = [(half * long) / size, (half * short) / size];
+    return [
+      [-x, -y, x, y],
+      [-x, y, x, -y],
+    ] as const;
+  });
+  const words = $derived(
+    drop.school === 'film'
+      ? `Put a drop of ${fixed(drop.diameter_mm, 1)} mm on, then spread it`
+      : drop.school === 'bead'
+        ? `A bead of ${fixed(drop.diameter_mm, 1)} mm in the middle`
+        : `${drop.strokes === 1 ? 'One line' : 'Two crossing lines'} of ${fixed(drop.stroke_mm, 0)} mm, ${fixed(drop.diameter_mm, 1)} mm thick`,
+  );
+</script>
+
+<figure>
+  <svg
+    viewBox="{-long / 2 - 1} {-short / 2 - 1} {long + 2} {short + 2}"
+    width={scale ? (long + 2) * scale : 130}
+    height={scale ? (short + 2) * scale : (130 * (short + 2)) / (long + 2)}
+    role="img"
+    aria-label="{words} on a die of {fixed(widthMm, 1)} × {fixed(lengthMm, 1)} mm"
+  >
+    <rect class="die" x={-long / 2} y={-short / 2} width={long} height={short} rx="0.6" />
+    {#if drop.strokes}
+      {#each strokes as [x1, y1, x2, y2] (`${y1}:${y2}`)}
+        <line class="paste" {x1} {y1} {x2} {y2} stroke-width={drop.diameter_mm} />
+      {/each}
+    {:else}
+      <circle class="drop" r={drop.diameter_mm / 2} />
+    {/if}
+  </svg>
+  <figcaption>
+    {words}.
+    {#if scale}
+      <span class="quiet">True size.</span>
+      <Button kind="bare" onclick={() => (matching = true)}>Match again</Button>
+    {:else}
+      <span class="quiet">Not at true size yet.</span>
+      <Button kind="bare" onclick={() => (matching = true)}>Match to a bank card</Button>
+    {/if}
+  </figcaption>
+</figure>
+<CardMatch bind:open={matching} />
+
+<style>
+  figure {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: var(--gap-4);
+    margin: var(--gap-2) 0;
+  }
+  svg {
+    flex: none;
+    max-width: 100%;
+  }
+  figcaption {
+    flex: 1 1 14rem;
+  }
+  .die {
+    fill: var(--well);
+    stroke: var(--ink);
+    stroke-width: 0.3;
+  }
+  .paste {
+    stroke: var(--after);
+    stroke-linecap: round;
+  }
+  .drop {
+    fill: var(--after);
+  }
+</style>

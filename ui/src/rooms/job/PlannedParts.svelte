@@ -1,0 +1,102 @@
+<script lang="ts">
+  import { client, Problem, take, type FitItem, type Option, type Part, type Schemas } from '../../lib/api';
+  import { fixed } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import { say } from '../../lib/toasts.svelte';
+  import { TARGETS } from '../../lib/words';
+
+  interface Props {
+    jobId: string;
+    option: Option;
+    items: FitItem[];
+    onitems: (items: FitItem[]) => void;
+  }
+  let { jobId, option, items, onitems }: Props = $props();
+  const params = $derived({ path: { job_id: jobId } });
+  const done = (part: Part) => items.some((i) => i.target === part.target && i.kind === part.kind);
+  const amount = (part: Part) =>
+    part.amount === null
+      ? 'measure the die first'
+      : `${fixed(part.amount, part.unit === 'piece' ? 0 : 3)} ${part.unit}`;
+  const cutParts = (part: Part) => part.unit === 'piece' && ['pad', 'phase_change_sheet'].includes(part.kind);
+
+  async function book(part: Part) {
+    const unit = part.unit === 'piece' ? 'pieces' : part.unit;
+    const body = {
+      target: part.target,
+      kind: part.kind,
+      amount: part.amount === null ? null : Number(part.amount.toPrecision(4)),
+      amount_unit: part.amount === null ? '' : unit,
+      lot_id: part.lot_id,
+    } as Schemas['FitItemIn'];
+    try {
+      onitems((await take(client.POST('/api/jobs/{job_id}/fit/items', { params, body }))).items);
+      say(part.lot_id ? `Booked from lot ${part.lot}.` : 'Noted. It did not come from the shelf.');
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      say(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+    }
+  }
+</script>
+
+<section>
+  <h3>Planned: {option.words}</h3>
+  <ul>
+    {#each option.parts as part, i (i)}
+      <li class:done={done(part)}>
+        <strong>{TARGETS[part.target] ?? part.target}</strong>
+        <span>{part.product || part.words || part.kind.replaceAll('_', ' ')}</span>
+        <span>{amount(part)}</span>
+        <span class="quiet">{part.lot ? `lot ${part.lot}` : cutParts(part) ? 'cut it below' : 'not on the shelf'}</span>
+        {#if done(part)}
+          <span class="tick">✓ noted</span>
+        {:else if !cutParts(part)}
+          <Button onclick={() => void book(part)}>{part.lot_id ? 'Fitted, book it' : 'Fitted, note it'}</Button>
+        {:else}
+          <span></span>
+        {/if}
+      </li>
+    {/each}
+  </ul>
+  {#each option.procedures as procedure (procedure.name)}
+    <p class="care">{procedure.words}: {procedure.caution}</p>
+  {/each}
+</section>
+
+<style>
+  section {
+    margin-bottom: var(--gap-5);
+  }
+  h3 {
+    margin-bottom: var(--gap-2);
+  }
+  ul {
+    margin: 0;
+    padding: 0;
+    border-top: 2px solid var(--ink);
+    list-style: none;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 9rem 1fr 8rem 9rem auto;
+    gap: var(--gap-3);
+    align-items: center;
+    min-height: 3.25rem;
+    border-bottom: 1px solid var(--rule);
+  }
+  .tick {
+    color: var(--after);
+    font-weight: 620;
+  }
+  .care {
+    margin-top: var(--gap-2);
+    padding: var(--gap-2) var(--gap-3);
+    border-left: 4px solid var(--care);
+    background: var(--care-tint);
+  }
+  @media (max-width: 760px) {
+    li {
+      grid-template-columns: 1fr 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,176 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { client, Problem, take, type Cut, type Part, type Product, type Schemas } from '../../lib/api';
+  import CutDrawing from '../../lib/charts/CutDrawing.svelte';
+  import { fixed, parseNumber } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import Pick from '../../lib/parts/Pick.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import { say } from '../../lib/toasts.svelte';
+  import { TARGETS } from '../../lib/words';
+
+  interface Props {
+    jobId: string;
+    parts: Part[];
+    onbooked?: () => void;
+  }
+  let { jobId, parts, onbooked = () => {} }: Props = $props();
+  let products = $state.raw<Product[]>([]);
+  let productId = $state('');
+  let kerf = $state('0.2');
+  let preview = $state.raw<Cut | null>(null);
+  let cuts = $state.raw<Cut[]>([]);
+  let trouble = $state<Problem | null>(null);
+  let busy = $state(false);
+  const params = $derived({ path: { job_id: jobId } });
+  const wanted = $derived(parts.filter((p) => !p.product_id || p.product_id === productId || parts.length === 1));
+  const rows = $derived(
+    (wanted.length ? wanted : parts).map((p) => ({
+      label: TARGETS[p.target] ?? p.target,
+      target: p.target as Schemas['CutRowIn']['target'],
+      width_mm: p.width_mm ?? 0,
+      length_mm: p.length_mm ?? 0,
+      count: p.count,
+      together: p.together,
+    })),
+  );
+
+  onMount(async () => {
+    const kinds = new Set(parts.map((p) => p.kind));
+    try {
+      const shelf = await take(client.GET('/api/shelf'));
+      products = shelf.products.filter((p) => p.unit === 'sheet' && kinds.has(p.kind));
+      productId = parts.find((p) => p.product_id)?.product_id ?? products[0]?.id ?? '';
+      cuts = (await take(client.GET('/api/jobs/{job_id}/cuts', { params }))).cuts;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
+    }
+  });
+
+  async function send<T>(what: (body: Schemas['CutIn']) => Promise<T>): Promise<T | null> {
+    const width = parseNumber(kerf);
+    busy = true;
+    trouble = null;
+    try {
+      return await what({ product_id: productId, kerf_mm: width === null || Number.isNaN(width) ? 0 : width, rows });
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
+      return null;
+    } finally {
+      busy = false;
+    }
+  }
+
+  async function nest() {
+    preview = await send((body) => take(client.POST('/api/jobs/{job_id}/cuts/preview', { params, body })));
+  }
+
+  async function book() {
+    const done = await send((body) => take(client.POST('/api/jobs/{job_id}/cuts', { params, body })));
+    if (!done) return;
+    preview = null;
+    cuts = [...cuts, done];
+    onbooked();
+    say('Cut and booked. The offcut is on the shelf.', { undo: () => void undo(done) });
+  }
+
+  async function undo(cut: Cut) {
+    if (!cut.id) return;
+    try {
+      const path = { job_id: jobId, cut_id: cut.id };
+      cuts = (await take(client.DELETE('/api/jobs/{job_id}/cuts/{cut_id}', { params: { path } }))).cuts;
+      onbooked();
+      say('Taken back: sheet and offcut lie on the shelf as before.');
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
+    }
+  }
+</script>
+
+<section>
+  <h3>Cutting</h3>
+  {#if products.length}
+    <div class="row">
+      <Pick
+        label="From"
+        name="cut-product"
+        options={products.map((p) => ({
+          value: p.id,
+          label: `${p.name}: ${fixed(p.remaining, 0)} sheets, ${p.offcuts.length} offcuts`,
+        }))}
+        bind:value={productId}
+      />
+      <TextField label="The blade takes" name="kerf_mm" unit="mm" numeric bind:value={kerf} />
+      <Button {busy} onclick={() => void nest()}>Lay the pieces out</Button>
+    </div>
+  {:else}
+    <p class="quiet">No sheet of this kind is on the shelf. <a href="/shelf">Add one</a>.</p>
+  {/if}
+  {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+  {#if preview}
+    {#if !preview.fits}
+      <Notice
+        tone="care"
+        title="{preview.unplaced.length} pieces find no room: {[...new Set(preview.unplaced)].join(', ')}"
+      >
+        Add a sheet on the Shelf, or choose another product.
+      </Notice>
+    {/if}
+    <div class="sheets">
+      {#each preview.drawings as drawing, i (i)}<CutDrawing {drawing} />{/each}
+    </div>
+    <p class="quiet">
+      {fixed(100 * preview.waste_share, 0)} % of what is touched becomes no piece; what lies inside the dashed line stays
+      as an offcut.
+    </p>
+    <Button kind="main" {busy} disabled={!preview.fits} onclick={() => void book()}>Cut it and book it</Button>
+  {/if}
+  {#each cuts as cut (cut.id)}
+    <article>
+      <h4>Cut from {cut.product}</h4>
+      <div class="sheets">
+        {#each cut.drawings as drawing, i (i)}<CutDrawing {drawing} />{/each}
+      </div>
+      <div class="row">
+        {#each ['pdf', 'svg', 'dxf'] as form (form)}
+          <Button href="/api/jobs/{jobId}/cuts/{cut.id}/sheet.{form}" download>{form.toUpperCase()} at 1:1</Button>
+        {/each}
+        <Button kind="bare" onclick={() => void undo(cut)}>Take the cut back</Button>
+      </div>
+    </article>
+  {/each}
+</section>
+
+<style>
+  section {
+    display: grid;
+    gap: var(--gap-3);
+    margin-top: var(--gap-5);
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: var(--gap-3);
+    align-items: end;
+  }
+  .sheets {
+    display: flex;
+    flex-wrap: wrap;
+    gap: var(--gap-5);
+  }
+  article {
+    display: grid;
+    gap: var(--gap-2);
+    padding: var(--gap-3);
+    border: var(--line) solid var(--rule);
+    border-radius: var(--round);
+  }
+  h4 {
+    margin: 0;
+    font-family: var(--font-head);
+  }
+</style>

@@ -1,0 +1,165 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import type { Job } from '../../lib/api';
+  import { day, fixed, money } from '../../lib/format';
+  import { offer } from '../../lib/keys.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import { say } from '../../lib/toasts.svelte';
+  import Gates from '../job/Gates.svelte';
+  import CutPanel from './CutPanel.svelte';
+  import Found from './Found.svelte';
+  import OptionDetail from './OptionDetail.svelte';
+  import OptionScale from './OptionScale.svelte';
+  import { PlanState } from './plan.svelte';
+
+  interface Props {
+    job: Job;
+    onchange: () => Promise<void>;
+    onnext: (() => void) | null;
+    nextName: string | undefined;
+  }
+  let { job, onchange, onnext, nextName }: Props = $props();
+  const state_ = untrack(() => new PlanState(job.id, onchange));
+  let selected = $state('');
+  const plan = $derived(state_.plan);
+  const shown = $derived(plan?.options.find((o) => o.key === (selected || plan.chosen?.key)) ?? plan?.options[0]);
+  const closed = $derived(job.handed_over_at !== null);
+  const gates = $derived(job.gates.filter((g) => g.stage === 'plan'));
+  const sheetParts = $derived(
+    shown?.parts.filter((p) => p.unit === 'piece' && ['pad', 'phase_change_sheet'].includes(p.kind)) ?? [],
+  );
+
+  onMount(() => {
+    void state_.load();
+    return offer([{ key: 'Enter', words: 'Take the plan that is shown', run: () => shown && void take(shown.key) }]);
+  });
+
+  async function take(key: string | null) {
+    if (closed || (key !== null && (plan?.chosen?.key === key || shown?.blocked))) return;
+    const before = plan?.chosen?.key ?? null;
+    if (await state_.choose(key))
+      say(key === null ? 'The decision is open again.' : 'Taken. What was promised is kept with it.', {
+        undo: () => void state_.choose(before),
+      });
+  }
+
+  async function forget(id: string) {
+    await state_.removeNote(id);
+    say('Taken off the plan.');
+  }
+</script>
+
+<h2>Plan: what to do, and what it buys</h2>
+{#if state_.trouble}
+  <div class="gap">
+    <Notice tone="care" title={state_.trouble.body.detail}>
+      {state_.trouble.body.remedy}
+      {#snippet actions()}<Button onclick={() => void state_.reload()}>Load the newer state</Button>{/snippet}
+    </Notice>
+  </div>
+{/if}
+{#if plan}
+  {#if plan.chosen}
+    <div class="gap">
+      <Notice title="Taken: {plan.chosen.words}">
+        {plan.chosen.by}, {day(plan.chosen.at)}. Promised: {#if plan.chosen.held && plan.chosen.watts}{fixed(
+            plan.chosen.watts.median,
+            0,
+          )} W at the limit ({fixed(plan.chosen.watts.low, 0)} to {fixed(plan.chosen.watts.high, 0)}){:else}{fixed(
+            plan.chosen.die_c.median,
+            0,
+          )} °C at the same work ({fixed(plan.chosen.die_c.low, 0)} to {fixed(plan.chosen.die_c.high, 0)}){/if}, for
+        {money(plan.chosen.total_cents, plan.currency)}.
+        {#if plan.outcome}
+          <p>
+            <strong class={plan.outcome.inside ? 'in' : 'out'}
+              >After measured {#if plan.chosen.held && plan.outcome.watts !== null}{fixed(plan.outcome.watts, 0)} W{:else if plan.outcome.die_c !== null}{fixed(
+                  plan.outcome.die_c,
+                  1,
+                )} °C{:else}{fixed(plan.outcome.resistance, 2)} K/W{/if} at the fan speed of Before: {plan.outcome
+                .inside
+                ? 'inside the interval.'
+                : 'outside the interval.'}</strong
+            >
+          </p>
+        {/if}
+      </Notice>
+    </div>
+  {/if}
+  {#if gates.length}<div class="gap"><Gates {job} {gates} {onchange} /></div>{/if}
+  {#if !closed}
+    <Found state={state_} />
+  {/if}
+  {#if plan.missing}
+    <Notice title="Nothing can be predicted yet">
+      {plan.missing}
+      {#snippet actions()}<Button href="/jobs/{job.id}/before">To Before</Button>{/snippet}
+    </Notice>
+  {:else}
+    <OptionScale {plan} selected={shown?.key ?? ''} onselect={(key) => (selected = key)} />
+    {#if shown}
+      {#key shown.key}
+        <OptionDetail option={shown} {plan} {closed} busy={state_.busy} ontake={(key) => void take(key)} />
+      {/key}
+      {#if sheetParts.length && !closed}<CutPanel jobId={job.id} parts={sheetParts} />{/if}
+    {/if}
+  {/if}
+  {#if plan.notes.length}
+    <section class="notes">
+      <h3>Worked out for this job</h3>
+      <ul>
+        {#each plan.notes as note (note.id)}
+          <li>
+            <a href="/workings/{note.name}?{new URLSearchParams(note.given)}">{note.title}</a>
+            <span>{note.lines.join(', ')}</span>
+            <span class="quiet">{note.by}, {day(note.at)}</span>
+            {#if !closed}<Button kind="bare" label="Take {note.title} off" onclick={() => void forget(note.id)}
+                >✕</Button
+              >{/if}
+          </li>
+        {/each}
+      </ul>
+    </section>
+  {/if}
+  {#if plan.chosen && onnext && nextName && plan.chosen.key !== 'leave'}
+    <footer><Button kind="main" onclick={onnext}>Go on to {nextName}</Button></footer>
+  {:else if plan.chosen?.key === 'leave'}
+    <footer><Button kind="main" href="/jobs/{job.id}/handover">Go on to the hand-over</Button></footer>
+  {/if}
+{:else if !state_.trouble}
+  <p class="quiet" role="status">Working out the options …</p>
+{/if}
+
+<style>
+  h2 {
+    margin-bottom: var(--gap-4);
+  }
+  .gap {
+    margin-bottom: var(--gap-4);
+  }
+  .in {
+    color: var(--after);
+  }
+  .out {
+    color: var(--care);
+  }
+  .notes {
+    margin-top: var(--gap-5);
+  }
+  .notes ul {
+    margin: var(--gap-2) 0 0;
+    padding: 0;
+    list-style: none;
+  }
+  .notes li {
+    display: grid;
+    grid-template-columns: 8rem 1fr auto auto;
+    gap: var(--gap-3);
+    align-items: center;
+    border-bottom: 1px solid var(--rule);
+  }
+  footer {
+    margin-top: var(--gap-5);
+  }
+</style>

@@ -1,0 +1,53 @@
+<script lang="ts">
+  import type { Schemas } from '../../lib/api';
+  import Working from '../../lib/parts/Working.svelte';
+
+  interface Props {
+    procedure: Schemas['ProcedureOut'];
+  }
+  let { procedure }: Props = $props();
+  const wait = (minutes: number) =>
+    minutes >= 90 ? `${(minutes / 60).toFixed(minutes % 60 ? 1 : 0)} h` : `${Math.round(minutes)} min`;
+</script>
+
+<Working summary="{procedure.words}, step by step, {wait(procedure.wait_min)} of waiting">
+  <p class="care">{procedure.caution}</p>
+  <ol>
+    {#each procedure.steps as step, i (i)}
+      <li>
+        <span
+          >{step.text}{#if step.wait_min}<b>wait {wait(step.wait_min)}</b>{/if}</span
+        >
+        <small>{[step.why, step.gear].filter(Boolean).join('. ')}</small>
+      </li>
+    {/each}
+  </ol>
+</Working>
+
+<style>
+  .care {
+    margin: 0 0 var(--gap-2);
+    padding: var(--gap-2) var(--gap-3);
+    border-left: 4px solid var(--care);
+    background: var(--care-tint);
+  }
+  ol {
+    margin: 0;
+    padding-left: 1.6rem;
+  }
+  li {
+    padding: var(--gap-1) 0;
+  }
+  li::marker {
+    font-weight: 700;
+  }
+  b {
+    margin-left: var(--gap-2);
+    color: var(--owl);
+  }
+  small {
+    display: block;
+    color: var(--soft);
+    font-size: var(--size-0);
+  }
+</style>

@@ -1,0 +1,201 @@
+<script lang="ts">
+  import { client, Problem, take, type Schemas, type Shelf } from '../../lib/api';
+  import { fixed, parseNumber } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import DataTable from '../../lib/parts/DataTable.svelte';
+  import Pick from '../../lib/parts/Pick.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import Working from '../../lib/parts/Working.svelte';
+  import { session } from '../../lib/session.svelte';
+  import { say } from '../../lib/toasts.svelte';
+  import { SOURCES } from './shelf-form';
+
+  interface Props {
+    shelf: Shelf;
+    onshelf: (shelf: Shelf) => void;
+  }
+  let { shelf, onshelf }: Props = $props();
+  type Own = Record<string, { value: number; source: string; note: string }>;
+  let chosen = $state('paste_soft');
+  let form = $state({ name: 'conductivity', value: '', source: 'data sheet' });
+  let error = $state('');
+  const owner = $derived(session.present?.person?.role === 'owner');
+  const kind = $derived(shelf.kinds.find((k) => k.kind === chosen));
+
+  function own(of: Schemas['KindOut']): Own {
+    const rows = of.values.filter((v) => v.source !== 'from memory' || v.value !== v.typical);
+    return Object.fromEntries(rows.map((v) => [v.name, { value: v.value, source: v.source, note: v.note }]));
+  }
+
+  async function keep(values: Own, words: string) {
+    const path = { kind: chosen };
+    const before = kind ? own(kind) : {};
+    try {
+      onshelf(await take(client.PUT('/api/shelf/kinds/{kind}', { params: { path }, body: { own: values } })));
+      error = '';
+      form.value = '';
+      say(words, {
+        undo: async () =>
+          onshelf(await take(client.PUT('/api/shelf/kinds/{kind}', { params: { path }, body: { own: before } }))),
+      });
+    } catch (problem) {
+      if (!(problem instanceof Problem)) throw problem;
+      error = Object.values(problem.fields)[0] ?? `${problem.body.detail} ${problem.body.remedy}`;
+    }
+  }
+
+  async function set() {
+    const value = parseNumber(form.value);
+    if (!kind || value === null || Number.isNaN(value)) {
+      error = 'Type a number.';
+      return;
+    }
+    await keep({ ...own(kind), [form.name]: { value, source: form.source, note: '' } }, 'Saved. Predictions follow.');
+  }
+
+  async function back(name: string) {
+    if (!kind) return;
+    const rest = own(kind);
+    delete rest[name];
+    await keep(rest, 'Back to the typical value.');
+  }
+
+  async function learn(lesson: Schemas['LessonOut']) {
+    const path = { kind: lesson.kind };
+    const found = shelf.kinds.find((k) => k.kind === lesson.kind);
+    const before = found ? own(found) : {};
+    try {
+      onshelf(await take(client.POST('/api/shelf/kinds/{kind}/learn', { params: { path } })));
+      say('Learnt. Predictions follow.', {
+        undo: async () =>
+          onshelf(await take(client.PUT('/api/shelf/kinds/{kind}', { params: { path }, body: { own: before } }))),
+      });
+    } catch (problem) {
+      if (!(problem instanceof Problem)) throw problem;
+      say(`${problem.body.detail} ${problem.body.remedy}`, { tone: 'wrong' });
+    }
+  }
+</script>
+
+<section>
+  <h2>Typical values of the kinds</h2>
+  <p class="quiet">
+    What a plan reckons with where a product says nothing of its own. Each value says where it is from.
+  </p>
+  {#if shelf.lessons.length}
+    <h3>What your own jobs say</h3>
+    <ul>
+      {#each shelf.lessons as lesson (lesson.kind)}
+        <li>
+          <span>
+            <strong>{lesson.words}</strong>: {lesson.jobs} planned and measured {lesson.jobs === 1 ? 'job' : 'jobs'};
+            {#if lesson.proposed === null}three are needed before a typical value may follow.{:else}the interface came
+              out {fixed(lesson.proposed, 2)} times what was predicted, in force is {fixed(lesson.in_force, 2)}.{/if}
+          </span>
+          {#if owner && lesson.proposed !== null && Math.abs(lesson.proposed - lesson.in_force) > 0.005}
+            <Button onclick={() => void learn(lesson)}>Learn it</Button>
+          {/if}
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  <Working summary="Show and change them">
+    <div class="pick">
+      <Pick
+        label="Kind"
+        name="kind-values"
+        bind:value={chosen}
+        options={shelf.kinds.map((k) => ({ value: k.kind, label: k.words }))}
+      />
+    </div>
+    {#if kind}
+      <DataTable>
+        <thead>
+          <tr
+            ><th scope="col">Value</th><th scope="col" class="number">In force</th><th scope="col">From</th><th
+              scope="col"
+              class="number">Can be</th
+            ><td></td></tr
+          >
+        </thead>
+        <tbody>
+          {#each kind.values as v (v.name)}
+            <tr>
+              <th scope="row">{v.words}</th>
+              <td class="number">{fixed(v.value, v.value < 20 ? 2 : 0)} {v.unit}</td>
+              <td>{v.source}{v.note ? `, ${v.note}` : ''}</td>
+              <td class="number quiet">{fixed(v.low, v.low < 20 ? 1 : 0)} to {fixed(v.high, v.high < 20 ? 1 : 0)}</td>
+              <td>
+                {#if owner && (v.source !== 'from memory' || v.value !== v.typical)}
+                  <Button kind="bare" label="{v.words}: back to the typical value" onclick={() => void back(v.name)}
+                    >↺</Button
+                  >
+                {/if}
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </DataTable>
+      {#if owner}
+        <form
+          onsubmit={(e) => {
+            e.preventDefault();
+            void set();
+          }}
+        >
+          <Pick
+            label="Change"
+            name="value-name"
+            bind:value={form.name}
+            options={kind.values.map((v) => ({ value: v.name, label: v.words }))}
+          />
+          <TextField label="To" name="value" numeric bind:value={form.value} {error} />
+          <Pick label="It comes from" name="value-source" bind:value={form.source} options={SOURCES} />
+          <Button type="submit">Save</Button>
+        </form>
+      {:else}
+        <p class="quiet">Only an owner may change these.</p>
+      {/if}
+    {/if}
+  </Working>
+</section>
+
+<style>
+  section {
+    margin-top: var(--gap-6);
+    padding-top: var(--gap-3);
+    border-top: 2px solid var(--ink);
+  }
+  h3 {
+    margin-top: var(--gap-3);
+  }
+  ul {
+    margin: var(--gap-2) 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: var(--gap-4);
+    min-height: var(--target);
+    border-bottom: 1px solid var(--rule);
+  }
+  .pick {
+    max-width: 20rem;
+    margin-bottom: var(--gap-3);
+  }
+  form {
+    display: grid;
+    grid-template-columns: 1.3fr 1fr 1fr auto;
+    gap: var(--gap-3);
+    align-items: end;
+    margin-top: var(--gap-4);
+  }
+  @media (max-width: 760px) {
+    form {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,55 @@
+// Rates and ways of the shop as typed, and what is sent of them.
+import type { Schemas } from '../../lib/api';
+import { parseNumber } from '../../lib/format';
+
+export interface HabitsForm {
+  hourly_rate: string;
+  tax_percent: string;
+  application_school: string;
+  life_school: string;
+  hands_min: Record<string, string>;
+}
+
+export const SCHOOLS = [
+  { value: '', label: 'Die and paste decide' },
+  { value: 'bead', label: 'A bead' },
+  { value: 'line', label: 'A line' },
+  { value: 'cross', label: 'A cross' },
+  { value: 'film', label: 'A spread film' },
+];
+export const LIFE_SCHOOLS = [
+  { value: 'careful', label: 'Careful, sooner' },
+  { value: 'usual', label: 'Usual' },
+  { value: 'long', label: 'Long' },
+];
+
+export function habitsForm(shop: Schemas['ShopOut']): HabitsForm {
+  const h = shop.habits;
+  return {
+    hourly_rate: String(h.hourly_rate_cents / 100),
+    tax_percent: String(h.tax_percent),
+    application_school: h.application_school ?? '',
+    life_school: h.life_school,
+    hands_min: Object.fromEntries(shop.tasks.map((t) => [t.name, String(h.hands_min[t.name] ?? t.hands_min)])),
+  };
+}
+
+export type Checked = { body: Schemas['HabitsIn']; errors: null } | { body: null; errors: Record<string, string> };
+
+export function checkHabits(form: HabitsForm): Checked {
+  const errors: Record<string, string> = {};
+  const at = (name: string, text: string) => {
+    const value = parseNumber(text);
+    if (value !== null && !Number.isNaN(value)) return value;
+    errors[name] = 'Type a number.';
+    return 0;
+  };
+  const body = {
+    hourly_rate_cents: Math.round(100 * at('hourly_rate', form.hourly_rate)),
+    tax_percent: at('tax_percent', form.tax_percent),
+    application_school: form.application_school || null,
+    life_school: form.life_school,
+    hands_min: Object.fromEntries(Object.entries(form.hands_min).map(([name, text]) => [name, at(name, text)])),
+  };
+  return Object.keys(errors).length ? { body: null, errors } : { body, errors: null };
+}

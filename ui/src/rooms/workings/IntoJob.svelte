@@ -1,0 +1,85 @@
+<script lang="ts">
+  import { client, Problem, take, type Job } from '../../lib/api';
+  import Dialog from '../../lib/parts/Dialog.svelte';
+  import { say } from '../../lib/toasts.svelte';
+
+  interface Props {
+    open: boolean;
+    name: string;
+    given: Record<string, string>;
+  }
+  let { open = $bindable(), name, given }: Props = $props();
+  let jobs = $state.raw<Job[] | null>(null);
+  let trouble = $state('');
+
+  $effect(() => {
+    if (open) void load();
+  });
+
+  async function load() {
+    trouble = '';
+    try {
+      const found = (await take(client.GET('/api/bench', { params: { query: { limit: 100 } } }))).jobs;
+      jobs = found.filter((j) => j.stage !== 'stopped');
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = `${error.body.detail} ${error.body.remedy}`;
+    }
+  }
+
+  async function put(job: Job) {
+    try {
+      const params = { path: { job_id: job.id } };
+      await take(client.POST('/api/jobs/{job_id}/plan/notes', { params, body: { name, given } }));
+      open = false;
+      say(`It is in the plan of job ${job.number}, ${job.model}.`);
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = `${error.body.detail} ${error.body.remedy}`;
+    }
+  }
+</script>
+
+<Dialog title="Put it into which job?" bind:open>
+  {#if trouble}<p class="wrong" role="alert">{trouble}</p>{/if}
+  {#if jobs === null}
+    <p class="quiet" role="status">Looking …</p>
+  {:else}
+    <ul>
+      {#each jobs as job (job.id)}
+        <li>
+          <button type="button" onclick={() => void put(job)}>
+            <strong>{job.model}</strong> <span class="quiet">job {job.number}, {job.customer_name}</span>
+          </button>
+        </li>
+      {:else}
+        <li class="quiet">No job is open. Take a device in first.</li>
+      {/each}
+    </ul>
+  {/if}
+</Dialog>
+
+<style>
+  ul {
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  button {
+    width: 100%;
+    min-height: var(--target);
+    padding: 0 var(--gap-3);
+    border: 0;
+    border-bottom: 1px solid var(--rule);
+    background: none;
+    text-align: left;
+    cursor: pointer;
+  }
+  button:hover {
+    background: var(--owl-tint);
+  }
+  .wrong {
+    color: var(--halt);
+    font-weight: 620;
+  }
+</style>

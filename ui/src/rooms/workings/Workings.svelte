@@ -1,0 +1,113 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import Calculator from './Calculator.svelte';
+  import { WorkingState } from './working.svelte';
+
+  interface Props {
+    name?: string;
+  }
+  let { name }: Props = $props();
+  let all = $state.raw<Schemas['WorkingOut'][]>([]);
+  let trouble = $state('');
+  let shown = $state.raw<WorkingState | null>(null);
+  const groups = $derived([...new Set(all.map((w) => w.group))]);
+  const info = $derived(name ? all.find((w) => w.name === name) : all[0]);
+
+  $effect(() => {
+    const wanted = info;
+    untrack(() => {
+      shown = wanted ? new WorkingState(wanted, new URLSearchParams(location.search)) : null;
+    });
+  });
+
+  onMount(async () => {
+    try {
+      all = (await take(client.GET('/api/workings'))).workings;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = `${error.body.detail} ${error.body.remedy}`;
+    }
+  });
+</script>
+
+<h1>Workings</h1>
+<p class="lead quiet">Every calculator on its own. Nothing is kept until you put it into a job.</p>
+{#if trouble}<Notice tone="care">{trouble}</Notice>{/if}
+<div class="room">
+  <nav aria-label="Calculators" class="no-print">
+    {#each groups as group (group)}
+      <h2>{group}</h2>
+      <ul>
+        {#each all.filter((w) => w.group === group) as working (working.name)}
+          <li>
+            <a href="/workings/{working.name}" aria-current={info?.name === working.name ? 'page' : undefined}
+              >{working.title}</a
+            >
+          </li>
+        {/each}
+      </ul>
+    {/each}
+  </nav>
+  <div class="bench">
+    {#if shown}
+      {#key shown}<Calculator state={shown} />{/key}
+    {:else if name && all.length}
+      <Notice tone="care" title="There is no calculator “{name}”.">Choose one from the list.</Notice>
+    {/if}
+  </div>
+</div>
+
+<style>
+  .lead {
+    margin: var(--gap-1) 0 var(--gap-5);
+  }
+  .room {
+    display: grid;
+    grid-template-columns: 13rem minmax(0, 1fr);
+    gap: var(--gap-6);
+    align-items: start;
+  }
+  nav h2 {
+    margin: var(--gap-3) 0 0;
+    padding-bottom: 2px;
+    border-bottom: 2px solid var(--ink);
+    font-size: var(--size-1);
+  }
+  nav h2:first-child {
+    margin-top: 0;
+  }
+  ul {
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  li a {
+    display: flex;
+    align-items: center;
+    min-height: 2.25rem;
+    padding: 0 var(--gap-2);
+    text-decoration: none;
+  }
+  li a:hover {
+    background: var(--owl-tint);
+  }
+  li a[aria-current] {
+    box-shadow: inset 4px 0 0 var(--owl);
+    background: var(--owl-tint);
+    font-weight: 620;
+  }
+  @media (max-width: 860px) {
+    .room {
+      grid-template-columns: 1fr;
+    }
+    ul {
+      display: flex;
+      flex-wrap: wrap;
+    }
+    li a {
+      min-height: var(--target);
+    }
+  }
+</style>
