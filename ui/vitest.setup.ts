@@ -7,3 +7,11 @@ class StillObserver implements ResizeObserver {
   disconnect() {}
 }
 globalThis.ResizeObserver ??= StillObserver;
+
+// jsdom knows no modal dialogs.
+HTMLDialogElement.prototype.showModal ??= function (this: HTMLDialogElement) {
+  this.open = true;
+};
+HTMLDialogElement.prototype.close ??= function (this: HTMLDialogElement) {
+  this.open = false;
+};

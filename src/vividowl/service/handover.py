@@ -36,6 +36,7 @@ class Record:
     items: Sequence[FitItem]
     compared: Compared | None
     proposal: NextService
+    planned_cents: int | None
 
 
 def _proposal(scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> NextService:
@@ -46,10 +47,11 @@ def _proposal(scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> 
 
 
 def _record(workshop: Workshop, scope: Scope, job: Job) -> Record:
-    items = items_of(scope, job.id)
+    items, plan = items_of(scope, job.id), plan_row(scope, job.id)
     return Record(
         view_of(scope, job), scope.shop(), items, compare_job(workshop, scope, job),
-        _proposal(scope, job, items, datetime.now(UTC).date()),
+        _proposal(scope, job, items, datetime.now(UTC).date()), plan.chosen["total_cents"] if plan and plan.chosen
+        else None,
     )  # fmt: skip
 
 

@@ -121,6 +121,7 @@ def record_out(record: Record) -> s.RecordOut:
         currency=record.shop.currency,
         items=[s.FitItemOut.model_validate(i) for i in record.items],
         verdict=verdict_out(record.compared) if record.compared else None,
+        planned_cents=record.planned_cents,
         proposed_service_on=record.proposal.on,
         proposed_service_reason=record.proposal.reason,
     )

@@ -2441,6 +2441,8 @@ export interface components {
             /** Items */
             items: components["schemas"]["FitItemOut"][];
             job: components["schemas"]["JobOut"];
+            /** Planned Cents */
+            planned_cents: number | null;
             /**
              * Proposed Service On
              * Format: date

@@ -98,5 +98,6 @@ class RecordOut(Out):
     currency: str
     items: list[FitItemOut]
     verdict: VerdictOut | None
+    planned_cents: int | None
     proposed_service_on: date
     proposed_service_reason: str

@@ -55,11 +55,20 @@
 
   onMount(() => {
     void refresh();
-    void take(client.GET('/api/jobs/{job_id}/plan', { params })).then(
-      (plan) => (planned = plan.options.find((o) => o.key === plan.chosen?.key) ?? null),
-    );
+    void loadPlan();
     return offer([{ key: 'Enter', words: 'Close the fit and go on', run: () => void save(true) }]);
   });
+
+  /** The parts of the plan are a help: without them what was fitted is still noted by hand. */
+  async function loadPlan() {
+    try {
+      const plan = await take(client.GET('/api/jobs/{job_id}/plan', { params }));
+      planned = plan.options.find((o) => o.key === plan.chosen?.key) ?? null;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      planned = null;
+    }
+  }
 
   async function refresh() {
     items = (await take(client.GET('/api/jobs/{job_id}/fit/items', { params }))).items;

@@ -40,8 +40,13 @@
     chosen ? (['piece', 'sheet'].includes(chosen.p.unit) ? 'pieces' : chosen.p.unit) : form.amount_unit,
   );
 
-  onMount(() => {
-    void take(client.GET('/api/shelf')).then((shelf) => (products = shelf.products));
+  // Without the shelf an item is still noted by hand.
+  onMount(async () => {
+    try {
+      products = (await take(client.GET('/api/shelf'))).products;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+    }
   });
   let errors = $state<Record<string, string>>({});
   const suggestions = new Suggestions();

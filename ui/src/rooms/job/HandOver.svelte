@@ -45,6 +45,7 @@
     void take(client.GET('/api/jobs/{job_id}/record', { params })).then((found) => {
       record = found;
       if (!form.next) form.next = found.proposed_service_on;
+      if (!form.price && typeof found.planned_cents === 'number') form.price = (found.planned_cents / 100).toFixed(2);
     });
   });
 

@@ -228,7 +228,12 @@ describe('fit', () => {
 });
 
 describe('hand over', () => {
-  const record = { job: makeJob(), proposed_service_on: '2027-05-25', proposed_service_reason: 'dust' };
+  const record = {
+    job: makeJob(),
+    proposed_service_on: '2027-05-25',
+    proposed_service_reason: 'dust',
+    planned_cents: null,
+  };
   it('proposes the next date and sends the price in cents', async () => {
     const log = serve({ 'GET /api/jobs/j1/record': record, 'PUT /api/jobs/j1/hand-over': record });
     render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn(async () => undefined) });
@@ -242,6 +247,11 @@ describe('hand over', () => {
       handed_over: false,
       version: 3,
     });
+  });
+  it('starts from the price that was planned', async () => {
+    serve({ 'GET /api/jobs/j1/record': { ...record, planned_cents: 6718 } });
+    render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn() });
+    await vi.waitFor(() => expect(screen.getByLabelText('Price')).toHaveValue('67.18'));
   });
   it('refuses words for a price', async () => {
     const log = serve({ 'GET /api/jobs/j1/record': record });

@@ -16,7 +16,16 @@ const usual = {
   noise_room_db_per_k: 0.5,
   result_share: 0.01,
 };
-const shop = { name: 'Lantern Street', reference_room_c: 25, tolerances: usual, usual };
+const shop = {
+  name: 'Lantern Street',
+  currency: 'EUR',
+  reference_room_c: 25,
+  tolerances: usual,
+  usual,
+  habits: { hourly_rate_cents: 6000, tax_percent: 0, application_school: null, life_school: 'usual', hands_min: {} },
+  tasks: [{ name: 'clean', words: 'clean fins', hands_min: 15, wait_min: 5 }],
+  predicted: { jobs: 4, inside: 3, share: 0.75, low: 0.3, high: 0.95 },
+};
 const person = (role: string) => ({
   person: { name: 'Imke', role, shop_name: 'Lantern Street', demo: false, currency: 'EUR' },
   demo_available: false,
@@ -42,6 +51,34 @@ describe('the shop', () => {
     expect(body.tolerances.power_share).toBeCloseTo(0.035);
     expect(body).toMatchObject({ reference_room_c: 25 });
   });
+  it('sends the rate in cents, the tax, the ways and the minutes', async () => {
+    const log = serve({ 'GET /api/session': person('owner'), 'GET /api/shop': shop, 'PUT /api/shop': shop });
+    await openSession();
+    render(Shop);
+    const rate = await screen.findByLabelText('Rate of an hour, without tax');
+    await user.clear(rate);
+    await user.type(rate, '72,50');
+    await user.selectOptions(screen.getByLabelText('Paste goes on as'), 'film');
+    await user.click(screen.getByText('Minutes of hands, task by task'));
+    await user.clear(screen.getByLabelText('Clean fins'));
+    await user.type(screen.getByLabelText('Clean fins'), '25');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(log.find((a) => a.method === 'PUT')?.body).toMatchObject({
+      habits: { hourly_rate_cents: 7250, tax_percent: 0, application_school: 'film', hands_min: { clean: 25 } },
+    });
+    expect(screen.getByText(/3 of 4 measured jobs ended inside/)).toHaveTextContent(
+      '75 %, and by chance it could be 30 to 95 %',
+    );
+  });
+  it('does not send words where minutes belong', async () => {
+    const log = serve({ 'GET /api/session': person('owner'), 'GET /api/shop': shop });
+    await openSession();
+    render(Shop);
+    await user.type(await screen.findByLabelText('Tax'), 'x');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(screen.getByRole('alert')).toHaveTextContent('Type a number.');
+    expect(log.some((a) => a.method === 'PUT')).toBe(false);
+  });
   it('puts a refusal beside its field and fills the usual ones in again', async () => {
     serve({
       'GET /api/session': person('owner'),
@@ -54,7 +91,7 @@ describe('the shop', () => {
     await user.type(await screen.findByLabelText('Room thermometer'), '0');
     await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('Room thermometer is 40 K.');
-    await user.click(screen.getByRole('button', { name: 'Fill in the usual ones' }));
+    await user.click(screen.getByRole('button', { name: 'Fill in the usual tolerances' }));
     expect(screen.getByLabelText('Room thermometer')).toHaveValue('0.5');
   });
   it('can be looked at by a technician', async () => {

@@ -1,0 +1,145 @@
+import { render, screen, within } from '@testing-library/svelte';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { openSession } from '../../lib/session.svelte';
+import { json, makeProduct, makeShelf, problem, serve } from '../../lib/test-server';
+import ShelfRoom from './ShelfRoom.svelte';
+import { check, formOf } from './shelf-form';
+
+afterEach(() => vi.unstubAllGlobals());
+const user = userEvent.setup();
+const owner = {
+  person: { name: 'Imke', role: 'owner', shop_name: 'Lantern Street', demo: false, currency: 'EUR' },
+  demo_available: false,
+  set_up_needed: false,
+  csrf_token: 't',
+};
+describe('the shelf', () => {
+  it('shows what lies there and what to look at', async () => {
+    serve({ 'GET /api/shelf': makeShelf() });
+    render(ShelfRoom);
+    expect(await screen.findByRole('heading', { name: /Grey Heron 11/ })).toBeVisible();
+    expect(screen.getByText('Low: 0.5 g left, wanted: 1 g.')).toBeVisible();
+    expect(screen.getByRole('button', { name: /Lot GH-1.*0.50 of 4.00 g.*opened 1 February 2026/ })).toBeVisible();
+  });
+
+  it('helps when it is empty', async () => {
+    serve({ 'GET /api/shelf': makeShelf([]) });
+    render(ShelfRoom);
+    expect(await screen.findByText(/The shelf is empty/)).toBeVisible();
+  });
+
+  it('corrects a lot by weighing, with the reason', async () => {
+    const log = serve({
+      'GET /api/shelf': makeShelf(),
+      'GET /api/shelf/lots/l1/moves': {
+        moves: [
+          { id: 'm1', amount: -0.08, remaining: 0.5, reason: 'used on job 7', by: 'Imke', at: '2026-03-01T09:00:00Z' },
+        ],
+      },
+      'PUT /api/shelf/lots/l1': makeShelf(),
+    });
+    render(ShelfRoom);
+    await user.click(await screen.findByRole('button', { name: /Lot GH-1/ }));
+    expect(await screen.findByText('used on job 7')).toBeVisible();
+    const left = screen.getByLabelText('What is left, weighed or counted');
+    await user.clear(left);
+    await user.type(left, '0,4');
+    await user.type(screen.getByLabelText('Why it differs'), 'dried out');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(log.find((a) => a.method === 'PUT')?.body).toEqual({
+      opened_on: '2026-02-01',
+      expires_on: null,
+      remaining: 0.4,
+      reason: 'dried out',
+    });
+  });
+
+  it('adds a product with its own values and where they come from', async () => {
+    const log = serve({ 'GET /api/shelf': makeShelf([]), 'POST /api/shelf/products': () => json(201, makeShelf()) });
+    render(ShelfRoom);
+    await user.click(await screen.findByRole('button', { name: 'Add a product' }));
+    await user.type(screen.getByLabelText('Name'), 'Loam 8');
+    await user.type(screen.getByLabelText('Price of one, without tax'), '4,50');
+    await user.type(screen.getByLabelText('Conductivity'), '8,5');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(log.find((a) => a.method === 'POST')?.body).toMatchObject({
+      name: 'Loam 8',
+      price_cents: 450,
+      own: { conductivity: { value: 8.5, source: 'data sheet' } },
+    });
+  });
+
+  it('puts a refused value beside its field', async () => {
+    serve({
+      'GET /api/shelf': makeShelf([]),
+      'POST /api/shelf/products': () =>
+        json(422, problem({ errors: [{ field: 'density_g_ml', message: 'Density is 64 g/mL.', remedy: 'Check.' }] })),
+    });
+    render(ShelfRoom);
+    await user.click(await screen.findByRole('button', { name: 'Add a product' }));
+    await user.type(screen.getByLabelText('Name'), 'Odd');
+    await user.type(screen.getByLabelText('Density'), '64');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('Density is 64 g/mL. Check.');
+  });
+
+  it('lets an owner learn from the own jobs and says when there are too few', async () => {
+    const lessons = [
+      { kind: 'paste_stiff', words: 'paste, stiff', jobs: 4, proposed: 1.2, in_force: 1 },
+      { kind: 'pad', words: 'pad', jobs: 1, proposed: null, in_force: 1 },
+    ];
+    const log = serve({
+      'GET /api/session': owner,
+      'GET /api/shelf': makeShelf([makeProduct()], { lessons }),
+      'POST /api/shelf/kinds/paste_stiff/learn': makeShelf(),
+    });
+    await openSession();
+    render(ShelfRoom);
+    const row = (await screen.findByText(/came out 1.20 times what was predicted/)).closest('li') as HTMLElement;
+    expect(screen.getByText(/three are needed before/)).toBeVisible();
+    await user.click(within(row).getByRole('button', { name: 'Learn it' }));
+    expect(log.some((a) => a.path === '/api/shelf/kinds/paste_stiff/learn')).toBe(true);
+  });
+
+  it('shows an offcut in its true shape', async () => {
+    const offcut = {
+      id: 'o1', number: 3, lot: 'M', width_mm: 80, length_mm: 80,
+      taken: [{ x_mm: 0, y_mm: 0, width_mm: 20, length_mm: 20 }],
+      largest: { x_mm: 0, y_mm: 20, width_mm: 80, length_mm: 60 },
+    }; // prettier-ignore
+    serve({ 'GET /api/shelf': makeShelf([makeProduct({ offcuts: [offcut] })]) });
+    render(ShelfRoom);
+    const shape = await screen.findByRole('img', { name: 'Offcut 3, largest piece 80 × 60 mm' });
+    expect(shape.querySelectorAll('.hole')).toHaveLength(1);
+  });
+});
+
+describe('a product as typed', () => {
+  it('keeps values that the form does not show', () => {
+    const extra = {
+      name: 'waste',
+      words: 'Waste',
+      unit: '',
+      value: 0.4,
+      source: 'measured',
+      note: 'x',
+      typical: 0.3,
+      low: 0,
+      high: 3,
+    };
+    const product = makeProduct({ own_names: ['conductivity', 'waste'], values: [...makeProduct().values, extra] });
+    const checked = check(formOf(product), product);
+    expect(checked.body?.own).toEqual({
+      conductivity: { value: 11.2, source: 'data sheet', note: '' },
+      waste: { value: 0.4, source: 'measured', note: 'x' },
+    });
+    expect(checked.body?.sheet_width_mm).toBeNull();
+  });
+  it('asks for a name and for numbers', () => {
+    expect(check({ ...formOf(null), price: 'dear' }, null).errors).toEqual({
+      name: 'This is needed: what stands on the tube.',
+      price: 'This is no number.',
+    });
+  });
+});
