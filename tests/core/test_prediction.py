@@ -107,6 +107,22 @@ def test_a_cap_bounds_the_watts():
     assert p.die_c.median == pytest.approx(24.2 + 30 * 1.26, abs=0.5)
 
 
+def test_no_more_watts_than_it_asks_for():
+    (free,) = predict(DEAD, [repaste("paste_soft")], 1)
+    (asked,) = predict(replace(DEAD, power_limit=60.0), [repaste("paste_soft")], 1)
+    assert free.watts.median > 90
+    assert asked.watts.high == 60.0
+    assert asked.gain_w.median == pytest.approx(60.0 - 70 / 1.26, abs=1.0)
+
+
+def test_a_coupled_cover_helps_less_than_a_whole_new_way():
+    # Heat went through the same cover before: less than the parallel of both ways, more than nothing.
+    fanless = Known(5.2, 0.1, 13.0, 24.0, 0.4, 0.03, 95.0, True, True)
+    (p,) = predict(fanless, [Option("cover", "", (Action.COVER,), cover_path=3.0)], 1)
+    ideal = 0.4 + 1 / (1 / 4.8 + 1 / 3.0)
+    assert ideal < p.resistance.median < 5.2
+
+
 def test_less_resistance_is_quieter_at_the_same_temperature_and_a_fanless_one_has_no_noise():
     clean, leave = predict(replace(DEAD, dust="felt"), [CLEAN, LEAVE_IT], 1)
     assert leave.noise_db == Interval(0.0, 0.0, 0.0)
@@ -233,9 +249,13 @@ def test_options_follow_what_was_found():
     plain = {o.key for o in make_options(Situation({}))}
     assert plain == {LEAVE, "clean"}
     full = {
-        o.key for o in make_options(Situation({"Grey": material("paste_soft")}, True, True, True, 3.0, 50, None, True))
+        o.key
+        for o in make_options(Situation({"Grey": material("paste_soft")}, True, False, True, True, 3.0, 50, None, True))
     }
     assert {"putty:Grey", "shim:Grey", "fan", "fan:Grey", "cover", "cover:Grey", "tune", "tune_on_top"} <= full
+    due = make_options(Situation({"Grey": material("paste_soft")}, pads_due=True))
+    assert [o.words for o in due] == ["leave it alone", "clean only", "clean, Grey, new pads"]
+    assert Action.PADS in due[-1].actions
     with pytest.raises(CoreError, match="does not go on a die"):
         make_options(Situation({"Soft": material("pad")}))
     assert all(CATALOGUE[k].film_um < 100 for k in DIE_KINDS)

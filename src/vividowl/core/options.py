@@ -29,12 +29,17 @@ class Goal(StrEnum):
 
 @dataclass(frozen=True)
 class Situation:
-    """What decides which options there are. die_materials: by name, what may go on the die; pads: old pads are to be
-    replaced; putty: by putty rather than pads; shim: measured for a small chip; cover_path: of pad and cover to the
-    room [K/W], None when not measured; undervolt_mv, cap_w: planned tuning; fan_drags: found at inspection."""
+    """What decides which options there are.
+
+    die_materials: by name, what may go on the die; pads: old pads are offered to be replaced, pads_due: they are bad,
+    so that whoever lifts the cooler replaces them; putty: by putty rather than pads; shim: measured for a small chip;
+    cover_path: of pad and cover to the room [K/W], None when not measured; undervolt_mv, cap_w: planned tuning;
+    fan_drags: found at inspection.
+    """
 
     die_materials: Mapping[str, Material]
     pads: bool = False
+    pads_due: bool = False
     putty: bool = False
     shim: bool = False
     cover_path: float | None = None
@@ -81,13 +86,15 @@ def make_options(situation: Situation) -> tuple[Option, ...]:
                             remedy=f"Allowed: {', '.join(DIE_KINDS)}.")  # fmt: skip
     cap = None if s.cap_w is None else require_range("cap_w", s.cap_w, "W", 1.0, 2000.0)
     out = [Option(LEAVE, "leave it alone"), Option("clean", "clean only", (Action.CLEAN,))]
-    both = (Action.CLEAN, Action.REPASTE)
+    filler = "putty for the pads" if s.putty else "new pads"
+    both = (Action.CLEAN, Action.REPASTE, *((Action.PADS,) if s.pads_due else ()))
+    with_pads = f", {filler}" if s.pads_due else ""
     for name, found in s.die_materials.items():
-        out.append(Option(f"repaste:{name}", f"clean, {name}", both, found))
+        out.append(Option(f"repaste:{name}", f"clean, {name}{with_pads}", both, found))
     first = next(iter(s.die_materials.items()), None)
     extra: list[tuple[str, str, Action]] = []
-    if s.pads:
-        extra.append(("putty" if s.putty else "pads", "putty for the pads" if s.putty else "new pads", Action.PADS))
+    if s.pads and not s.pads_due:
+        extra.append(("putty" if s.putty else "pads", filler, Action.PADS))
     if s.shim:
         extra.append(("shim", "copper shim", Action.SHIM))
     if s.fan_drags:
@@ -96,18 +103,20 @@ def make_options(situation: Situation) -> tuple[Option, ...]:
         if action is Action.FAN:
             out.append(Option(key, f"clean, {words}", (Action.CLEAN, action)))
         if first is not None:
-            out.append(Option(f"{key}:{first[0]}", f"clean, {first[0]}, {words}", (*both, action), first[1]))
+            said = f"clean, {first[0]}{with_pads}, {words}"
+            out.append(Option(f"{key}:{first[0]}", said, (*both, action), first[1]))
     if s.cover_path is not None:
         out.append(Option("cover", "couple the cover", (Action.COVER,), cover_path=s.cover_path))
         if first is not None:
-            out.append(Option(f"cover:{first[0]}", f"clean, {first[0]}, couple the cover", (*both, Action.COVER),
+            out.append(Option(f"cover:{first[0]}", f"clean, {first[0]}{with_pads}, couple the cover",
+                              (*both, Action.COVER),
                               first[1], cover_path=s.cover_path))  # fmt: skip
     if s.undervolt_mv > 0 or cap is not None:
         words = f"undervolt {s.undervolt_mv:g} mV" if cap is None else f"cap at {cap:g} W"
         out.append(Option(TUNE_ALONE, words, (Action.TUNE,), undervolt_mv=s.undervolt_mv, cap_w=cap))
         if first is not None:
-            out.append(Option(TUNE_ON_TOP, f"clean, {first[0]}, then {words}", (*both, Action.TUNE), first[1],
-                              s.undervolt_mv, cap))  # fmt: skip
+            said = f"clean, {first[0]}{with_pads}, then {words}"
+            out.append(Option(TUNE_ON_TOP, said, (*both, Action.TUNE), first[1], s.undervolt_mv, cap))
     return tuple(out)
 
 

@@ -23,6 +23,9 @@ CORE_VOLTAGE = (0.95, 1.05, 1.20)  # [V] low, usual, high under load; from memor
 DYNAMIC_SHARE = (0.70, 0.85, 0.95)  # of the power follows f V^2, the rest does not; from memory
 DRAG_SHARE = (0.50, 0.75, 0.95)  # flow of a dragging fan over that of a sound one; from memory
 FAN_EXPONENT = (0.35, 0.5, 0.75)  # resistance behind the interface goes with fan speed to minus this; from memory
+# Of the heat that left behind the interface before, this share went through the same cover already, so that coupling it
+# does not add a whole new way; from memory.
+COVER_SHARED = (0.2, 0.4, 0.6)
 AIR_SIDE_SPREAD = 0.25  # of a cover's way to the room, as a spread of its logarithm; from memory
 MILLIVOLTS_MOST = 200.0
 
@@ -70,7 +73,8 @@ class Interval:
 class Prediction:
     """What an option would end at. resistance [K/W] at the fan speed of Before; interface: its part before the
     heatsink [K/W]; die_c: at the work and fan speed of Before [degC]; gain_k: by how much that is cooler [K]; watts:
-    of today's work that it holds at the limit in the reference room [W], None without a limit; gain_w [W]; noise_db:
+    of today's work that it holds at the limit in the reference room, as far as it asks for them [W], None without a
+    limit; gain_w [W]; noise_db:
     change of level at the temperature of Before [dB], None without a fan; noise_floor: the fan would stand still at
     the median."""
 
@@ -105,7 +109,7 @@ def predict(
     require_range("options", len(options), "", 0, 60)
     drawn = sample_unknowns(known, seed, samples)
     rng = np.random.default_rng(seed + 1)
-    fixed = rng.uniform(0.0, 1.0, (5, samples)), rng.normal(0.0, 1.0, samples)
+    fixed = rng.uniform(0.0, 1.0, (6, samples)), rng.normal(0.0, 1.0, samples)
     return tuple(_one(known, option, drawn, *fixed, reference_room_c) for option in options)
 
 
@@ -128,7 +132,7 @@ def _one(
         interface = (drawn.core + new_film(drawn, option.material)) * option.material.own_factor
     if option.cover_path is not None:
         path = option.cover_path * np.exp(AIR_SIDE_SPREAD * cover_luck)
-        behind = 1.0 / (1.0 / behind + 1.0 / path)
+        behind = 1.0 / ((1.0 - triangular(where[5], *COVER_SHARED)) / behind + 1.0 / path)
     lifted = bool(actions & {Action.REPASTE, Action.PADS, Action.SHIM, Action.COVER})
     luck = np.exp((SEATING_SPREAD if lifted else UNTOUCHED_SPREAD) * drawn.seating) if actions else 1.0
     interface, behind = interface * luck, behind * luck
@@ -162,9 +166,10 @@ def _watts(
     if known.limit_c is None or known.limit_c <= reference_room_c + 1.0:
         return None, None
     room = known.limit_c - reference_room_c
-    now = room / drawn.total
-    then = room / total if cap_w is None else np.minimum(room / total, cap_w)
-    then = then / ratio
+    # More than it asks for it never takes, however cool it is.
+    asked = known.power_limit if known.power_limit is not None else math.inf
+    now = np.minimum(room / drawn.total, asked)
+    then = np.minimum(room / total, min(asked, cap_w if cap_w is not None else math.inf)) / ratio
     return _interval(then), _interval(then - now)
 
 

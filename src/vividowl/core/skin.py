@@ -14,8 +14,10 @@ COVERS: Mapping[str, tuple[float, str]] = {
     "aluminium": (160.0, "metal"), "magnesium": (75.0, "metal"), "steel": (16.0, "metal"),
     "plastic": (0.25, "plastic"), "carbon": (5.0, "plastic"), "glass": (1.0, "glass"),
 }  # fmt: skip
-# Natural convection and radiation from the outside of the cover [W/(m2 K)]; from memory.
-PLACEMENTS: Mapping[str, float] = {"stand": 9.0, "dock": 9.0, "desk": 6.0, "lap": 3.0, "hand": 7.0}
+# Heat transfer from the outside of a bottom cover [W/(m2 K)]: natural convection below a warm plate, about 3, and
+# radiation of a painted cover, above 5, where it sees the room; a desk a few millimetres away or a lap keep most of it.
+# From memory, the free one against the textbook's plate.
+PLACEMENTS: Mapping[str, float] = {"stand": 8.0, "dock": 8.0, "desk": 3.5, "lap": 2.5, "hand": 6.0}
 # How long it is touched there [s]: a lap or a hand for hours, a docked machine when it is picked up.
 USUAL_CONTACT_S: Mapping[str, float] = {
     "stand": 60.0,

@@ -48,7 +48,7 @@ class Known:
     [K/W] or None; power: heat [W]; room_c; limit_c or None; held: heat holds it back; fanless; kind of device;
     months: since the last service, None when not known; surroundings; die_mm2: area of the contact or None;
     old_interface, dust: as OLD_FILM and DUST, or unknown; healthy_interface, healthy_total: of this device or its
-    model after an earlier service [K/W], or None.
+    model after an earlier service [K/W], or None; power_limit: what the device asks for at most [W], or None.
     """
 
     resistance: float
@@ -68,6 +68,7 @@ class Known:
     dust: str = "unknown"
     healthy_interface: float | None = None
     healthy_total: float | None = None
+    power_limit: float | None = None
 
 
 @dataclass(frozen=True)

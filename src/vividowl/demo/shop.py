@@ -21,6 +21,7 @@ from vividowl.demo.shelf import cut_for, stock_the_shelf
 from vividowl.formats.sound_file import write_wav
 from vividowl.service import accounts, fit, handover, intake, logs, measure, planning, recordings
 from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.deciding import CutSheet, Plan, StockMove
 from vividowl.store.models import Job, Run, TraceFile
 from vividowl.store.scope import Scope
 
@@ -338,6 +339,11 @@ def _date_back(workshop: Workshop, actor: Actor, job: Job, when: datetime) -> No
             if row.next_service_on is not None:
                 months = row.next_service_on - datetime.now(UTC).date()
                 row.next_service_on = when.date() + months
+        for plan in scope.session.scalars(scope.select(Plan).where(Plan.job_id == row.id, Plan.chosen_at.is_not(None))):
+            plan.chosen_at = when + timedelta(hours=1)
+        for table in (StockMove, CutSheet):
+            for used in scope.session.scalars(scope.select(table).where(table.job_id == row.id)).unique():
+                used.at = when + timedelta(hours=2)
         for run in scope.session.scalars(scope.select(Run).where(Run.job_id == job.id)):
             logs_of_run = scope.select(TraceFile).where(TraceFile.run_id == run.id).order_by(TraceFile.uploaded_at)
             for turn, trace in enumerate(scope.session.scalars(logs_of_run)):
@@ -351,7 +357,8 @@ def clear_demo(workshop: Workshop) -> bool:
 
     from sqlalchemy import select, text
 
-    from vividowl.store.models import Base, Shop
+    from vividowl.store.deciding import CutSheet, Plan, StockMove
+from vividowl.store.models import Base, Shop
 
     with workshop.database.session() as session:
         shops = session.scalars(select(Shop)).all()

@@ -127,6 +127,8 @@ def _outcome(plan: Plan, known: Known | None, reference_room_c: float) -> Outcom
     r = float(found["resistance"])
     die = known.room_c + known.power * r if known else None
     watts = (known.limit_c - reference_room_c) / r if known and known.limit_c is not None and r > 0 else None
+    if watts is not None and known is not None and known.power_limit is not None:
+        watts = min(watts, known.power_limit)
     return OutcomeView(r, float(found["resistance_u95"]), die, watts, bool(found["inside"]))
 
 
@@ -201,9 +203,16 @@ def _known(workshop: Workshop, scope: Scope, job: Job, before: _Before, found: I
         before.resistance.value, before.resistance.own, reading.power.mean, before.run.room_c or 0.0, interface,
         max(response.interface_u, INTERFACE_U_SHARE * interface) if response is not None and interface else 0.0,
         limit, held, _fanless(before), job.kind, months, job.surroundings, found.die_mm2, found.old_interface,
-        found.dust, healthy.interface if healthy else None, healthy.total if healthy else None,
+        found.dust, healthy.interface if healthy else None, healthy.total if healthy else None, _asked(job),
     )  # fmt: skip
     return known, str(healthy.source) if healthy else "class-typical, from memory"
+
+
+def _asked(job: Job) -> float | None:
+    """What both chips ask for at most [W], None when the intake does not say; one limit alone is not the whole."""
+    if job.power_limit_cpu_w is not None and job.power_limit_gpu_w is not None:
+        return job.power_limit_cpu_w + job.power_limit_gpu_w
+    return job.power_limit_cpu_w
 
 
 def _fanless(before: _Before) -> bool:
@@ -257,7 +266,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
     materials = {s.name: s for s in _die_materials(scope)}
     paths = cover_paths(found)
     options = make_options(Situation(
-        {name: s.material for name, s in materials.items()}, found.pads_state == "bad" or bool(found.gaps),
+        {name: s.material for name, s in materials.items()}, bool(found.gaps), found.pads_state == "bad",
         found.gap_filler == "putty", found.shim is not None, sum(paths) if paths else None, found.undervolt_mv,
         found.cap_w, found.fan_state == "drags",
     ))  # fmt: skip
@@ -297,7 +306,9 @@ def _option_view(
     skin = None
     if Action.COVER in actions:
         behind = known.resistance - prediction.interface.median
-        skin = cover_skin(found, known.power, max(0.01, behind), known.room_c)
+        # The cover is judged for the watts that the device then runs at, not for those it was held to before.
+        power = prediction.watts.median if prediction.watts is not None else known.power
+        skin = cover_skin(found, max(known.power, power), max(0.01, behind), known.room_c)
     gates = plan_gates(facts_of(
         found, actions, kind, swollen=job.battery_swollen,
         sealed=job.warranty == "running" or job.seal == "intact", skin=skin,

@@ -20,6 +20,12 @@
       : `${fixed(part.amount, part.unit === 'piece' ? 0 : 3)} ${part.unit}`;
   const cutParts = (part: Part) => part.unit === 'piece' && ['pad', 'phase_change_sheet'].includes(part.kind);
 
+  function whence(part: Part): string {
+    if (part.lot) return `lot ${part.lot}`;
+    if (cutParts(part)) return 'cut it below';
+    return part.stock === 'not known' ? 'booked by its amount' : 'not on the shelf';
+  }
+
   async function book(part: Part) {
     const unit = part.unit === 'piece' ? 'pieces' : part.unit;
     const body = {
@@ -47,7 +53,7 @@
         <strong>{TARGETS[part.target] ?? part.target}</strong>
         <span>{part.product || part.words || part.kind.replaceAll('_', ' ')}</span>
         <span>{amount(part)}</span>
-        <span class="quiet">{part.lot ? `lot ${part.lot}` : cutParts(part) ? 'cut it below' : 'not on the shelf'}</span>
+        <span class="quiet">{whence(part)}</span>
         {#if done(part)}
           <span class="tick">✓ noted</span>
         {:else if !cutParts(part)}

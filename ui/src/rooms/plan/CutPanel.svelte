@@ -127,7 +127,9 @@
       {fixed(100 * preview.waste_share, 0)} % of what is touched becomes no piece; what lies inside the dashed line stays
       as an offcut.
     </p>
-    <Button kind="main" {busy} disabled={!preview.fits} onclick={() => void book()}>Cut it and book it</Button>
+    <div class="row">
+      <Button kind="main" {busy} disabled={!preview.fits} onclick={() => void book()}>Cut it and book it</Button>
+    </div>
   {/if}
   {#each cuts as cut (cut.id)}
     <article>

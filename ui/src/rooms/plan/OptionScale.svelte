@@ -17,6 +17,8 @@
   const x = (value: number) => (scale ? place(scale, value, WIDTH) : 0);
   const digits = $derived(scale?.unit === 'W' && plan.before_watts !== null && plan.before_watts < 20 ? 1 : 0);
 
+  const tickDigits = $derived(scale && (scale.ticks[1] ?? 1) - (scale.ticks[0] ?? 0) < 1 ? 1 : 0);
+
   function told(option: Option): string {
     const i = scale?.of(option);
     if (!scale || !i) return 'not known';
@@ -38,7 +40,7 @@
       </svg>
       <div class="labels" aria-hidden="true">
         {#each scale.ticks as tick (tick)}
-          <span style:left="{(100 * x(tick)) / WIDTH}%">{fixed(tick, 0)}</span>
+          <span style:left="{(100 * x(tick)) / WIDTH}%">{fixed(tick, tickDigits)}</span>
         {/each}
       </div>
     </div>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
-  import type { Job } from '../../lib/api';
+  import type { Job, Plan } from '../../lib/api';
   import { day, fixed, money } from '../../lib/format';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -35,6 +35,20 @@
     return offer([{ key: 'Enter', words: 'Take the plan that is shown', run: () => shown && void take(shown.key) }]);
   });
 
+  type Chosen = NonNullable<Plan['chosen']>;
+  /** Watts tell nothing more once it holds all that it asks for. */
+  const byWatts = (c: Chosen) => c.held && c.watts !== null && c.watts.high - c.watts.low > 0.5;
+  function promise(c: Chosen): string {
+    const [i, words] = byWatts(c) && c.watts ? [c.watts, 'W at the limit'] : [c.die_c, '°C at the work of Before'];
+    return `${fixed(i.median, 0)} ${words} (${fixed(i.low, 0)} to ${fixed(i.high, 0)})`;
+  }
+  function measured(of: Plan): string {
+    if (!of.outcome || !of.chosen) return '';
+    if (byWatts(of.chosen) && of.outcome.watts !== null) return `${fixed(of.outcome.watts, 0)} W`;
+    if (of.outcome.die_c !== null) return `${fixed(of.outcome.die_c, 1)} °C`;
+    return `${fixed(of.outcome.resistance, 2)} K/W`;
+  }
+
   async function take(key: string | null) {
     if (closed || (key !== null && (plan?.chosen?.key === key || shown?.blocked))) return;
     const before = plan?.chosen?.key ?? null;
@@ -63,22 +77,14 @@
   {#if plan.chosen}
     <div class="gap">
       <Notice title="Taken: {plan.chosen.words}">
-        {plan.chosen.by}, {day(plan.chosen.at)}. Promised: {#if plan.chosen.held && plan.chosen.watts}{fixed(
-            plan.chosen.watts.median,
-            0,
-          )} W at the limit ({fixed(plan.chosen.watts.low, 0)} to {fixed(plan.chosen.watts.high, 0)}){:else}{fixed(
-            plan.chosen.die_c.median,
-            0,
-          )} °C at the same work ({fixed(plan.chosen.die_c.low, 0)} to {fixed(plan.chosen.die_c.high, 0)}){/if}, for
-        {money(plan.chosen.total_cents, plan.currency)}.
+        {plan.chosen.by}, {day(plan.chosen.at)}. Promised: {promise(plan.chosen)}, for {money(
+          plan.chosen.total_cents,
+          plan.currency,
+        )}.
         {#if plan.outcome}
           <p>
             <strong class={plan.outcome.inside ? 'in' : 'out'}
-              >After measured {#if plan.chosen.held && plan.outcome.watts !== null}{fixed(plan.outcome.watts, 0)} W{:else if plan.outcome.die_c !== null}{fixed(
-                  plan.outcome.die_c,
-                  1,
-                )} °C{:else}{fixed(plan.outcome.resistance, 2)} K/W{/if} at the fan speed of Before: {plan.outcome
-                .inside
+              >After measured {measured(plan)} at the fan speed of Before: {plan.outcome.inside
                 ? 'inside the interval.'
                 : 'outside the interval.'}</strong
             >

@@ -76,7 +76,7 @@ describe('the plan', () => {
     await user.click(await screen.findByRole('button', { name: 'Take this plan' }));
     expect(log.find((a) => a.method === 'POST')?.body).toEqual({ version: 2, key: 'repaste:Grey' });
     expect(await screen.findByText('Taken: clean, Grey')).toBeVisible();
-    expect(screen.getByText(/Promised: 75 °C at the same work \(72 to 78\), for/)).toBeVisible();
+    expect(screen.getByText(/Promised: 75 °C at the work of Before \(72 to 78\), for/)).toBeVisible();
     expect(props.onchange).toHaveBeenCalled();
     await user.click(screen.getByRole('button', { name: 'Go on to Fit' }));
     expect(props.onnext).toHaveBeenCalledOnce();
