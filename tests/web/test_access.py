@@ -119,7 +119,7 @@ def test_another_shops_job_does_not_exist(ada, app, workshop):
         shop_id = other.id
     accounts.add_member(workshop, shop_id, login="bo", name="Bo", role="owner", password=PASSWORD)
     bo = Caller(app).sign_in("bo")
-    for path in ("", "/record", "/record.pdf", "/verdict", "/runs/before", "/fit/items"):
+    for path in ("", "/record", "/record.pdf", "/verdict", "/runs/before", "/fit/items", "/plan", "/cuts"):
         bo.problem("GET", f"/api/jobs/{job}{path}", status=404)
     assert bo.call("GET", "/api/bench")["total"] == 0
 

@@ -341,9 +341,10 @@ def _date_back(workshop: Workshop, actor: Actor, job: Job, when: datetime) -> No
                 row.next_service_on = when.date() + months
         for plan in scope.session.scalars(scope.select(Plan).where(Plan.job_id == row.id, Plan.chosen_at.is_not(None))):
             plan.chosen_at = when + timedelta(hours=1)
-        for table in (StockMove, CutSheet):
-            for used in scope.session.scalars(scope.select(table).where(table.job_id == row.id)).unique():
-                used.at = when + timedelta(hours=2)
+        for moved in scope.session.scalars(scope.select(StockMove).where(StockMove.job_id == row.id)).unique():
+            moved.at = when + timedelta(hours=2)
+        for cut in scope.session.scalars(scope.select(CutSheet).where(CutSheet.job_id == row.id)).unique():
+            cut.at = when + timedelta(hours=2)
         for run in scope.session.scalars(scope.select(Run).where(Run.job_id == job.id)):
             logs_of_run = scope.select(TraceFile).where(TraceFile.run_id == run.id).order_by(TraceFile.uploaded_at)
             for turn, trace in enumerate(scope.session.scalars(logs_of_run)):
@@ -357,8 +358,7 @@ def clear_demo(workshop: Workshop) -> bool:
 
     from sqlalchemy import select, text
 
-    from vividowl.store.deciding import CutSheet, Plan, StockMove
-from vividowl.store.models import Base, Shop
+    from vividowl.store.models import Base, Shop
 
     with workshop.database.session() as session:
         shops = session.scalars(select(Shop)).all()

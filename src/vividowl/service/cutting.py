@@ -162,6 +162,7 @@ def book(
                 ))  # fmt: skip
         cut.pieces = [{**row, "item_id": str(_note(scope, job.id, product, sources[used[0]], row))} for row in rows]
         scope.session.flush()
+        scope.session.refresh(cut, ["product"])
         return _view(pieces, sheets, found, cut)
 
 
