@@ -66,6 +66,13 @@ def test_a_new_device_goes_the_whole_way_by_keyboard(page, logs):
     expect(page.get_by_text("mean by energy of 1")).to_be_visible()
 
     page.locator("body").focus()
+    press(page, "Go on to Plan")
+    expect(page.get_by_role("heading", name="Plan: what to do, and what it buys")).to_be_visible()
+    type_into(page, "Processor die, width", "15")
+    type_into(page, "Processor die, length", "13")
+    expect(page.get_by_text("15.0 × 13.0 mm").first).to_be_visible()
+    press(page, "Take this plan")
+    expect(page.get_by_text(re.compile("Promised: "))).to_be_visible()
     press(page, "Go on to Fit")
     expect(page.get_by_role("heading", name="Fit: what was cleaned")).to_be_visible()
     for name in ("Fins", "Contact surfaces"):
@@ -143,12 +150,15 @@ def test_space_takes_the_step_where_one_is_ready(page, job_address):
     page.goto(job_address(2421, "before"))
     page.get_by_role("heading", name="Before: how hot does it come in?").wait_for()
     page.keyboard.press("Space")
+    expect(page).to_have_url(re.compile("/plan$"))
+    page.get_by_text("Taken: clean, Grey Heron 11").wait_for()
+    page.keyboard.press("Space")
     expect(page).to_have_url(re.compile("/fit$"))
     page.get_by_role("heading", name="Fit: what was cleaned, and what went where").wait_for()
     page.keyboard.press("?")
     expect(page.get_by_role("dialog", name="Keys on this page")).to_contain_text("Close the fit and go on")
     page.keyboard.press("Escape")
-    page.keyboard.press("4")
+    page.keyboard.press("5")
     page.get_by_role("heading", name="After: the same recipe again").wait_for()
     page.keyboard.press("Enter")
     expect(page.get_by_role("heading", name=re.compile("^Improved"))).to_be_visible()
@@ -224,7 +234,7 @@ def test_signing_out_shows_the_door_and_the_demo_lets_in_again(page):
 @pytest.mark.parametrize("width", [820, 1280])
 def test_nothing_overflows(page, job_address, width):
     page.set_viewport_size({"width": width, "height": 1180 if width < 1000 else 800})
-    for stage in ("intake", "before", "fit", "after", "verdict", "handover"):
+    for stage in ("intake", "before", "plan", "fit", "after", "verdict", "handover"):
         page.goto(job_address(2421, stage))
         page.wait_for_load_state("networkidle")
         assert page.evaluate("document.documentElement.scrollWidth <= document.documentElement.clientWidth"), stage

@@ -153,9 +153,7 @@
             <th scope="row">{TARGETS[item.target] ?? item.target}</th>
             <td>{INTERFACES[item.kind] ?? item.kind}</td>
             <td>{item.product || '–'}</td>
-            <td
-              >{item.lot || '–'}{#if item.lot_id}<small class="quiet"> booked</small>{/if}</td
-            >
+            <td>{item.lot || '–'}{item.lot_id ? ', booked' : ''}</td>
             <td class="number">{item.amount === null ? '–' : `${item.amount} ${item.amount_unit}`}</td>
             <td
               ><Button kind="bare" label="Take {INTERFACES[item.kind]} off the list" onclick={() => void remove(item)}

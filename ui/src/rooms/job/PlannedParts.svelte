@@ -17,7 +17,9 @@
   const amount = (part: Part) =>
     part.amount === null
       ? 'measure the die first'
-      : `${fixed(part.amount, part.unit === 'piece' ? 0 : 3)} ${part.unit}`;
+      : part.unit === 'piece'
+        ? `${fixed(part.amount, 0)} ${part.amount === 1 ? 'piece' : 'pieces'}`
+        : `${fixed(part.amount, 3)} ${part.unit}`;
   const cutParts = (part: Part) => part.unit === 'piece' && ['pad', 'phase_change_sheet'].includes(part.kind);
 
   function whence(part: Part): string {

@@ -32,7 +32,7 @@
 
   onMount(() => {
     void state_.load();
-    return offer([{ key: 'Enter', words: 'Take the plan that is shown', run: () => shown && void take(shown.key) }]);
+    return offer([{ key: 'Enter', words: 'Take the plan that is shown, then go on', run: step }]);
   });
 
   type Chosen = NonNullable<Plan['chosen']>;
@@ -47,6 +47,12 @@
     if (byWatts(of.chosen) && of.outcome.watts !== null) return `${fixed(of.outcome.watts, 0)} W`;
     if (of.outcome.die_c !== null) return `${fixed(of.outcome.die_c, 1)} °C`;
     return `${fixed(of.outcome.resistance, 2)} K/W`;
+  }
+
+  function step() {
+    if (!shown) return;
+    if (plan?.chosen?.key === shown.key || closed) onnext?.();
+    else void take(shown.key);
   }
 
   async function take(key: string | null) {
