@@ -19,7 +19,7 @@ from vividowl.core.pads import (
 )
 from vividowl.core.plating import PlatingMethod
 from vividowl.core.price import TASKS, price_of, tasks_of
-from vividowl.core.procedures import PROCEDURES, plating_procedure, procedure, procedures_for
+from vividowl.core.procedures import PROCEDURES, plating_procedure, procedures_for
 
 
 def test_a_bank_card_has_the_size_of_its_standard():
@@ -129,6 +129,12 @@ def test_drift_that_comes_sooner_than_dust_counts():
     assert (drift.per_month, drift.months_left) == (pytest.approx(0.02), pytest.approx(10.0))
     found = next_service(date(2026, 1, 1), "normal", (), drift=drift)
     assert (found.months, "drift" in found.reason) == (10, True)
+    assert found.by_drift == date(2026, 11, 1)
+    # After a service it starts from its new resistance: 0.6 K/W below the limit at 0.02 a month is 40 months.
+    again = fit_drift([(0, 1.0), (10, 1.2)], 50, 95, 25, start=0.6)
+    assert again.months_left == pytest.approx(40.0)
+    later = next_service(date(2026, 1, 1), "normal", (), drift=again)
+    assert (later.months, later.by_drift) == (12, date(2029, 5, 1))
     assert fit_drift([(0, 1.2), (10, 1.0)], 50, 95, 25).months_left is None
     with pytest.raises(NotEnoughData, match="two visits"):
         fit_drift([(0, 1.0)], 50, 95, 25)
@@ -185,7 +191,7 @@ def test_waits_are_those_of_the_handbook():
 def test_plating_takes_the_hours_of_the_trade_and_advises_a_shop_first():
     # Handbook section 6, common practice: 10 um electroless 4 h, 20 um 8 h.
     assert max(s.wait_min for s in plating_procedure(target_um=10).steps) == pytest.approx(240)
-    assert max(s.wait_min for s in procedure("plating").steps) == pytest.approx(480)
+    assert max(s.wait_min for s in plating_procedure().steps) == pytest.approx(480)
     fast = plating_procedure(PlatingMethod.ELECTROLYTIC, 12, 5.9)
     assert max(s.wait_min for s in fast.steps) == pytest.approx(20, abs=0.5)
     assert "plating shop" in fast.caution
@@ -194,9 +200,7 @@ def test_plating_takes_the_hours_of_the_trade_and_advises_a_shop_first():
 
 def test_lists_are_found_by_name_only():
     assert [p.name for p in procedures_for(["pad", "gallium_alloy", "gallium_alloy"])] == ["gallium_alloy"]
-    assert procedure("delidding").wait_min == 45
-    with pytest.raises(CoreError, match="There is no list “voodoo”; there are: phase_change_sheet"):
-        procedure("voodoo")
+    assert PROCEDURES["delidding"].wait_min == 45
 
 
 def test_a_dose_for_both_faces_fits_the_tube_it_comes_from():

@@ -26,6 +26,9 @@ KEYS = {
     ("shim", "width_mm=15", "length_mm=15", "power_w=8", "pad_um=2000", "pad_conductivity=3", "shim_um=1000"):
         {"pad_K_per_W", "shim_K_per_W", "drop_K"},
     ("life", "kind=paste_soft"): {"months"},
+    ("drop", "school=line", "volume_ul=10", "width_mm=12", "length_mm=20"): {"strokes", "stroke_mm", "diameter_mm"},
+    ("imprint", "how=old_pad", "reading_mm=1"): {"gap_mm", "tolerance_mm"},
+    ("bath", "bath=A", "method=electroless", "minutes=240"): {"bath", "expected_um", "of_expected_percent"},
     ("price", "parts=4.5", "hands_min=65", "hourly_rate=60"): {"parts", "work", "tax", "total"},
     ("fahrenheit", "difference_f=26"): {"k"},
     ("capacity", "reading_c=95", "room_c=25", "power_w=50", "limit_c=95"): {"resistance_K_per_W", "capacity_w"},
@@ -60,6 +63,15 @@ def test_a_cut_lists_its_placements(run):  # noqa: F811
     said = run("work", "cut", "sheet=20x20", "pieces=3*15x15")[1]
     assert "piece 3: sheet 3, x 0 mm, y 0 mm" in said
     assert "sheets: 3" in said
+
+
+def test_a_bath_log_knows_what_the_bath_should_have_done(run):  # noqa: F811
+    # Handbook section 6, common practice: 10 µm in 4 h; by Faraday's law 0.205 µm/min at 1 A/dm².
+    slow = json.loads(run("work", "bath", "bath=A", "method=electroless", "minutes=240", "measured_um=8", "--json")[1])
+    assert (slow["expected_um"], slow["of_expected_percent"]) == (pytest.approx(10), pytest.approx(80))
+    fast = run("work", "bath", "bath=B", "method=electrolytic", "minutes=1", "current_density_a_dm2=1", "--json")[1]
+    assert json.loads(fast)["expected_um"] == pytest.approx(0.205, abs=0.001)
+    assert json.loads(fast)["of_expected_percent"] is None
 
 
 def test_the_skin_of_a_lap_is_refused_and_of_a_dock_is_not(run):  # noqa: F811

@@ -179,3 +179,20 @@ def test_three_jobs_let_a_typical_value_follow(workshop, owner):  # noqa: F811
     assert shelf.get_shelf(workshop, owner).lessons[0].in_force == 1.0
     with pytest.raises(Refused, match="Fewer than three jobs"):
         materials.learn(workshop, owner, "pad")
+
+
+def test_an_earlier_visit_shows_the_drift_and_when_it_is_held_back_again(workshop, owner):  # noqa: F811
+    from datetime import timedelta
+
+    from vividowl.store.models import Job
+
+    first = both_runs(workshop, owner)
+    second = both_runs(workshop, owner)
+    assert handover.get_record(workshop, owner, second).proposal.by_drift is None  # the same day tells nothing
+    with workshop.scope(owner) as scope:
+        row = scope.get(Job, first)
+        row.created_at = row.created_at - timedelta(days=365)
+    proposal = handover.get_record(workshop, owner, second).proposal
+    # From 0.6 back to 1.25 K/W within a year: it is held back again well within the next two.
+    assert proposal.by_drift is not None
+    assert proposal.months <= 12

@@ -34,11 +34,13 @@ VISITS_LEAST = 2
 
 @dataclass(frozen=True)
 class NextService:
-    """on: proposed date; months: from today; reason: in words."""
+    """on: proposed date; months: from today; reason: in words; by_drift: when it would be held back again by its own
+    drift, None when that is not known or far off."""
 
     on: date
     months: int
     reason: str
+    by_drift: date | None = None
 
 
 @dataclass(frozen=True)
@@ -107,11 +109,13 @@ def next_service(
     if drift is not None and drift.months_left is not None:
         choices.append((max(1, int(drift.months_left + 1e-6)), "by its drift so far it is held back again then"))
     months, reason = min(choices)
-    return NextService(add_months(today, months), months, reason)
+    held_again = drift.months_left if drift is not None else None
+    by_drift = add_months(today, int(held_again + 1e-6)) if held_again is not None else None
+    return NextService(add_months(today, months), months, reason, by_drift)
 
 
 def fit_drift(
-    visits: Sequence[tuple[float, float]], power: float, limit_c: float, room_c: float
+    visits: Sequence[tuple[float, float]], power: float, limit_c: float, room_c: float, start: float | None = None
 ) -> Drift:  # fmt: skip
     """How fast a device gets worse, from readings at successive visits without a service between them.
 
@@ -119,6 +123,7 @@ def fit_drift(
     power: heat it runs at [W], above 0
     limit_c: limit at which it is held back [degC]
     room_c: room where it lives [degC]
+    start: resistance that it starts from after a service [K/W], None for where the line stands now
     returns: Drift
     raises: NotEnoughData for fewer than two visits, OutOfRange
     formula: straight line by least squares; months until (T_limit - T_room)/P is reached
@@ -134,6 +139,6 @@ def fit_drift(
         raise NotEnoughData("The visits are of one day.", field="visits", remedy="Measure again at the next visit.")
     slope = sum((m - mean_m) * (r - mean_r) for m, r in visits) / spread
     allowed = (limit_c - room_c) / power
-    now = mean_r + slope * (months[-1] - mean_m)
+    now = start if start is not None else mean_r + slope * (months[-1] - mean_m)
     left = (allowed - now) / slope if slope > 0 else None
     return Drift(slope, max(0.0, left) if left is not None and left <= 120.0 else None)

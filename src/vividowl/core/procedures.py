@@ -5,7 +5,6 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from vividowl.core.errors import CoreError, require_range
 from vividowl.core.plating import PlatingMethod, plating_time
 
 
@@ -147,22 +146,6 @@ def procedures_for(kinds: Sequence[str]) -> tuple[Procedure, ...]:
     source: common practice, no source
     """
     return tuple(PROCEDURES[k] for k in dict.fromkeys(kinds) if k in PROCEDURES)
-
-
-def procedure(name: str, target_um: float = PLATING_TARGET_UM) -> Procedure:
-    """A step list by its name.
-
-    name: a name of PROCEDURES, or plating [text]
-    target_um: thickness for plating [um], 0.1 to 200
-    returns: Procedure
-    raises: CoreError for an unknown name
-    source: common practice, no source
-    """
-    if name == "plating":
-        return plating_procedure(target_um=require_range("target_um", target_um, "µm", 0.1, 200.0))
-    if name not in PROCEDURES:
-        raise CoreError(f"There is no list “{name}”; there are: {', '.join((*PROCEDURES, 'plating'))}.", field="name")
-    return PROCEDURES[name]
 
 
 def _hours(hours: float) -> str:

@@ -20,6 +20,7 @@ from vividowl.service.fit import items_of
 from vividowl.service.habits import habits_of
 from vividowl.service.intake import LEFT_ALONE, JobView, view_of
 from vividowl.service.readings import load_trace
+from vividowl.service.references import drift_for
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.models import FitItem, Job, Shop, TraceFile
 from vividowl.store.scope import Scope
@@ -39,20 +40,19 @@ class Record:
     planned_cents: int | None
 
 
-def _proposal(scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> NextService:
+def _proposal(workshop: Workshop, scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> NextService:
     kinds = tuple(dict.fromkeys(i.kind for i in items if i.kind in INTERFACE_MONTHS))
     plan = plan_row(scope, job.id)
     cold_plate = inspection_of(plan.findings if plan else {}, job).cold_plate
-    return next_service(today, job.surroundings, kinds, habits_of(scope.shop()).life_school, cold_plate)
+    school = habits_of(scope.shop()).life_school
+    return next_service(today, job.surroundings, kinds, school, cold_plate, drift_for(workshop, scope, job))
 
 
 def _record(workshop: Workshop, scope: Scope, job: Job) -> Record:
     items, plan = items_of(scope, job.id), plan_row(scope, job.id)
-    return Record(
-        view_of(scope, job), scope.shop(), items, compare_job(workshop, scope, job),
-        _proposal(scope, job, items, datetime.now(UTC).date()), plan.chosen["total_cents"] if plan and plan.chosen
-        else None,
-    )  # fmt: skip
+    planned = plan.chosen["total_cents"] if plan is not None and plan.chosen else None
+    proposal = _proposal(workshop, scope, job, items, datetime.now(UTC).date())
+    return Record(view_of(scope, job), scope.shop(), items, compare_job(workshop, scope, job), proposal, planned)
 
 
 def get_record(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> Record:

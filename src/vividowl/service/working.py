@@ -123,7 +123,10 @@ RESULTS: Mapping[str, tuple[str, str, int]] = {
     "work": ("Work", "", 2), "tax": ("Tax", "", 2), "total": ("Total", "", 2), "force_n": ("Pads push back", "N", 0),
     "clamp_percent": ("Of the clamping force", "%", 0), "lifts": ("It lifts the cooler", "", 0),
     "putty": ("Putty is needed", "", 0), "piece_mm": ("Cut it as", "mm", 1), "c": ("Reading", "°C", 1),
-    "k": ("Difference", "K", 1),
+    "k": ("Difference", "K", 1), "strokes": ("Strokes", "", 0), "stroke_mm": ("Each long", "mm", 0),
+    "diameter_mm": ("And thick", "mm", 1), "gap_mm": ("Gap", "mm", 2), "tolerance_mm": ("It may be off by", "mm", 2),
+    "bath": ("Bath", "", 0), "expected_um": ("It should have put on", "µm", 1),
+    "of_expected_percent": ("Of that it did", "%", 0),
 }  # fmt: skip
 PERCENT_OF_SHARE = ("compression_min", "compression_max", "waste_share", "offcut_share")
 

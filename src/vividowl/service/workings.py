@@ -7,7 +7,7 @@ from dataclasses import asdict, dataclass
 from typing import Any
 
 from vividowl.core.air import CFM_PER_M3_S, air_flow, fan_laws
-from vividowl.core.application import choose_school
+from vividowl.core.application import School, choose_school, drop_of
 from vividowl.core.change import duration_change, relative_change
 from vividowl.core.conduction import layer_resistance
 from vividowl.core.dose import check_syringe, dose, left_in_tube
@@ -16,9 +16,19 @@ from vividowl.core.life import LifeSchool, interface_months
 from vividowl.core.materials import CATALOGUE
 from vividowl.core.nesting import Box, Piece, Sheet, nest, with_margin
 from vividowl.core.noise import background_correction, energy_mean, energy_sum
-from vividowl.core.pads import MAX_COMPRESSION, MIN_COMPRESSION, Gap, choose_for_heights, choose_pad, pad_force
+from vividowl.core.pads import (
+    MAX_COMPRESSION,
+    MIN_COMPRESSION,
+    Gap,
+    choose_for_heights,
+    choose_pad,
+    gap_from_crushed_pad,
+    gap_from_imprint,
+    pad_force,
+)
 from vividowl.core.plating import PlatingMethod, plating_time
 from vividowl.core.price import price_of
+from vividowl.core.procedures import PROCEDURES, Procedure, plating_procedure
 from vividowl.core.shim import shim_gain
 from vividowl.core.skin import COVERS, PLACEMENTS, skin_temperature
 from vividowl.core.temperature import at_reference_room, rise_over_room, sustained_capacity, thermal_resistance
@@ -145,6 +155,28 @@ def _school(*, width_mm: float, length_mm: float, paste: str, bare_die: str) -> 
     return {"school": found.school.value, "reason": found.reason}
 
 
+def _drop(*, school: str, volume_ul: float, width_mm: float, length_mm: float) -> dict[str, Any]:
+    found = drop_of(School(school), volume_ul, width_mm, length_mm)
+    return {"strokes": found.strokes, "stroke_mm": found.stroke_mm, "diameter_mm": found.diameter_mm}
+
+
+def _imprint(*, how: str, reading_mm: float) -> dict[str, Any]:
+    found = gap_from_imprint(reading_mm) if how == "putty_ball" else gap_from_crushed_pad(reading_mm)
+    return {"gap_mm": found.gap_mm, "tolerance_mm": found.tolerance_mm}
+
+
+def _bath(*, bath: str, method: str, minutes: float, current_density_a_dm2: float | None, temperature_c: float | None,
+          measured_um: float | None) -> dict[str, Any]:  # fmt: skip
+    """An entry of the bath log: what it should have put on, and how much of that it did."""
+    require_range("minutes", minutes, "min", 1.0, 6000.0)
+    rate = plating_time(PlatingMethod(method), 1.0, current_density_a_dm2, temperature_c).rate_um_h
+    expected = rate * minutes / 60.0
+    if measured_um is not None:
+        require_range("measured_um", measured_um, "µm", 0.0, 500.0, "Weigh the part, or measure a witness strip.")
+    return {"bath": bath, "expected_um": expected,
+            "of_expected_percent": None if measured_um is None else 100.0 * measured_um / expected}  # fmt: skip
+
+
 def _life(*, kind: str, school: str, cold_plate: str) -> dict[str, Any]:
     return {"months": interface_months(kind, LifeSchool(school), cold_plate)}
 
@@ -188,6 +220,16 @@ WORKINGS: Mapping[str, Working] = {
                  Input("bare_die", str, "yes", "Bare die", choices=("yes", "no"))),
                 _school, "line from 1.6 times as long as wide; film for stiff paste or bare dies; cross under lids",
                 CALIPERS, "Common practice, no source"),
+        Working("drop", "Size of the drop", "what the nozzle lays for a volume", MATERIAL,
+                (Input("school", str, words="Put on as", example="line", choices=tuple(School)),
+                 Input("volume_ul", words="Volume", unit="µL", example="10"), _WIDTH, _LENGTH),
+                _drop, "bead d = (6V/π)^⅓; strokes of 0.8 of side or diagonal, d = √(4V/(π n L))", CALIPERS,
+                "Geometry; the share of the side is common practice, no source"),
+        Working("imprint", "Gap from an imprint", "gap from a pressed putty ball or from the old pad", MATERIAL,
+                (Input("how", str, words="Read from", example="putty_ball", choices=("putty_ball", "old_pad")),
+                 Input("reading_mm", words="Thickness", unit="mm", example="0.8")),
+                _imprint, "the imprint is the gap; an old pad comes back by 0 to 10 %", "0.1 to 12 mm",
+                "Common practice, no source; tolerances from memory"),
         Working("gap", "Pad for a gap", "pad thickness for a gap over its tolerance", MATERIAL,
                 (Input("gap_mm", words="Gap", unit="mm", example="0.8"),
                  Input("tolerance_mm", words="It may be off by", unit="mm", example="0.05"),
@@ -293,6 +335,15 @@ WORKINGS: Mapping[str, Working] = {
                 _plating, "v = i M / (z F ρ), or 2.5 µm/h without current",
                 "advice: buy a plated part, or send it to a plating shop; acids and nickel salts are hazardous",
                 "Faraday's law with CODATA constants; the electroless rate is common practice, no source"),
+        Working("bath", "Bath log", "what a bath put on, for the record; put it into a job", BENCH,
+                (Input("bath", str, words="Bath, its name and age", example="Nickel A, third part"),
+                 Input("method", str, words="Method", example="electroless", choices=tuple(PlatingMethod)),
+                 Input("minutes", words="Time in the bath", unit="min", example="240"),
+                 Input("current_density_a_dm2", number, None, "Current density", "A/dm²", ""),
+                 Input("temperature_c", number, None, "Bath", "°C", "70"),
+                 Input("measured_um", number, None, "Thickness found", "µm", "")),
+                _bath, "d = v t, with the rate of the plating above", "a bath that falls below nine tenths is tired",
+                "Faraday's law, or common practice, no source; the limit is from memory"),
         Working("life", "Life", "months until an interface is due for a look", BENCH,
                 (Input("kind", str, words="Interface", example="paste_stiff", choices=tuple(CATALOGUE)),
                  Input("school", str, "usual", "School", choices=tuple(LifeSchool)),
@@ -353,6 +404,11 @@ def _value(name: str, one: Input, text: str) -> Any:  # noqa: ANN401
     except ValueError as error:
         raise Refused("invalid", f"{one.key} is “{text}”, which is not {KIND_WORDS[one.read]}.", field=one.key,
                       remedy="Decimal point or comma, without the unit.") from error  # fmt: skip
+
+
+def step_lists() -> list[Procedure]:
+    """Step lists of phase change, alloy, delidding and plating."""
+    return [*PROCEDURES.values(), plating_procedure()]
 
 
 def cut_drawings(given: Mapping[str, str]) -> Sequence[tuple[CutDrawing, Box | None]]:

@@ -124,4 +124,5 @@ def record_out(record: Record) -> s.RecordOut:
         planned_cents=record.planned_cents,
         proposed_service_on=record.proposal.on,
         proposed_service_reason=record.proposal.reason,
+        held_again_on=record.proposal.by_drift,
     )

@@ -10,12 +10,12 @@ from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel, Field
 
 from vividowl.service.errors import Refused
-from vividowl.service.workings import WORKINGS, cut_drawings, cut_export, work
+from vividowl.service.workings import WORKINGS, cut_drawings, cut_export, step_lists, work
 from vividowl.web.access import access
 from vividowl.web.plan_api import file_answer
 from vividowl.web.present_deciding import drawing_out, results_out, working_out
 from vividowl.web.problems import Problem
-from vividowl.web.schemas import CutForm, WorkedResultOut, WorkIn, WorkingsOut
+from vividowl.web.schemas import CutForm, ProcedureOut, WorkedResultOut, WorkIn, WorkingsOut
 
 api = APIBlueprint("workings", __name__, url_prefix="/api/workings", abp_responses={401: Problem, 422: Problem})
 
@@ -35,8 +35,9 @@ class CutQuery(BaseModel):
 @api.get("", responses={200: WorkingsOut}, operation_id="getWorkings")
 @access("member")
 def get_workings() -> WorkingsOut:
-    """The list of them."""
-    return WorkingsOut(workings=[working_out(w) for w in WORKINGS.values()])
+    """The list of them, and the step lists of what goes wrong easily."""
+    lists = [ProcedureOut.model_validate(p) for p in step_lists()]
+    return WorkingsOut(workings=[working_out(w) for w in WORKINGS.values()], procedures=lists)
 
 
 @api.post("/<name>", responses={200: WorkedResultOut}, operation_id="workOut")

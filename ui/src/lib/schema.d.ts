@@ -872,7 +872,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The list of them. */
+        /** The list of them, and the step lists of what goes wrong easily. */
         get: operations["getWorkings"];
         put?: never;
         post?: never;
@@ -2438,6 +2438,8 @@ export interface components {
         RecordOut: {
             /** Currency */
             currency: string;
+            /** Held Again On */
+            held_again_on: string | null;
             /** Items */
             items: components["schemas"]["FitItemOut"][];
             job: components["schemas"]["JobOut"];
@@ -3062,6 +3064,8 @@ export interface components {
         };
         /** WorkingsOut */
         WorkingsOut: {
+            /** Procedures */
+            procedures: components["schemas"]["ProcedureOut"][];
             /** Workings */
             workings: components["schemas"]["WorkingOut"][];
         };

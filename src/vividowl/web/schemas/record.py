@@ -101,3 +101,4 @@ class RecordOut(Out):
     planned_cents: int | None
     proposed_service_on: date
     proposed_service_reason: str
+    held_again_on: date | None

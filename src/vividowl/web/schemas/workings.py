@@ -7,6 +7,7 @@ from typing import Annotated
 from pydantic import Field
 
 from vividowl.web.schemas.base import In, Out
+from vividowl.web.schemas.plan import ProcedureOut
 from vividowl.web.schemas.shelf import DrawingOut
 
 
@@ -36,6 +37,7 @@ class WorkingOut(Out):
 
 class WorkingsOut(Out):
     workings: list[WorkingOut]
+    procedures: list[ProcedureOut]
 
 
 class ResultOut(Out):

@@ -102,7 +102,9 @@
     type="date"
     bind:value={form.next}
     error={errors.next_service_on}
-    hint={record ? `Proposed: ${day(record.proposed_service_on)}, ${record.proposed_service_reason}` : ''}
+    hint={record
+      ? `Proposed: ${day(record.proposed_service_on)}, ${record.proposed_service_reason}${record.held_again_on ? `. By its own drift it would be held back from ${day(record.held_again_on)}` : ''}`
+      : ''}
   />
   <TextField
     label="A word to the owner"

@@ -2,6 +2,7 @@
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import Notice from '../../lib/parts/Notice.svelte';
+  import StepList from '../plan/StepList.svelte';
   import Calculator from './Calculator.svelte';
   import { WorkingState } from './working.svelte';
 
@@ -10,6 +11,7 @@
   }
   let { name }: Props = $props();
   let all = $state.raw<Schemas['WorkingOut'][]>([]);
+  let procedures = $state.raw<Schemas['ProcedureOut'][]>([]);
   let trouble = $state('');
   let shown = $state.raw<WorkingState | null>(null);
   const groups = $derived([...new Set(all.map((w) => w.group))]);
@@ -24,7 +26,9 @@
 
   onMount(async () => {
     try {
-      all = (await take(client.GET('/api/workings'))).workings;
+      const found = await take(client.GET('/api/workings'));
+      procedures = found.procedures;
+      all = found.workings;
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       trouble = `${error.body.detail} ${error.body.remedy}`;
@@ -49,10 +53,24 @@
         {/each}
       </ul>
     {/each}
+    {#if procedures.length}
+      <h2>Hands</h2>
+      <ul>
+        <li>
+          <a href="/workings/steps" aria-current={name === 'steps' ? 'page' : undefined}>Step lists</a>
+        </li>
+      </ul>
+    {/if}
   </nav>
   <div class="bench">
     {#if shown}
       {#key shown}<Calculator state={shown} />{/key}
+    {:else if name === 'steps' && all.length}
+      <h2>Step lists</h2>
+      <p class="quiet">
+        What goes wrong when a step is left out. The maker's instructions, local rules and licensed practice come first.
+      </p>
+      {#each procedures as procedure (procedure.name)}<StepList {procedure} />{/each}
     {:else if name && all.length}
       <Notice tone="care" title="There is no calculator “{name}”.">Choose one from the list.</Notice>
     {/if}

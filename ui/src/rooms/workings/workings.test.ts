@@ -27,7 +27,10 @@ const user = userEvent.setup();
 
 describe('workings', () => {
   it('work while typing, show what stands behind it, and carry the inputs in the link', async () => {
-    const log = serve({ 'GET /api/workings': { workings: [info, life] }, 'POST /api/workings/syringe': worked });
+    const log = serve({
+      'GET /api/workings': { workings: [info, life], procedures: [] },
+      'POST /api/workings/syringe': worked,
+    });
     render(Workings, { name: 'syringe' });
     expect(await screen.findByText('10.50')).toBeVisible();
     for (const words of ['m / V', '0.01 to 1000 mL', 'Definition of density'])
@@ -39,7 +42,7 @@ describe('workings', () => {
 
   it('take their inputs from the link', async () => {
     history.replaceState(null, '', '/workings/syringe?volume_ml=3&mass_g=9');
-    serve({ 'GET /api/workings': { workings: [info] }, 'POST /api/workings/syringe': worked });
+    serve({ 'GET /api/workings': { workings: [info], procedures: [] }, 'POST /api/workings/syringe': worked });
     render(Workings, { name: 'syringe' });
     expect(await screen.findByLabelText('Mass')).toHaveValue('9');
   });
@@ -49,7 +52,7 @@ describe('workings', () => {
       (asked.body as { given: Record<string, string> }).given.mass_g === '2.1'
         ? worked
         : json(422, problem({ errors: [{ field: 'mass_g', message: 'Mass is 0 g.', remedy: 'Weigh it.' }] }));
-    serve({ 'GET /api/workings': { workings: [info] }, 'POST /api/workings/syringe': refuse });
+    serve({ 'GET /api/workings': { workings: [info], procedures: [] }, 'POST /api/workings/syringe': refuse });
     render(Workings, { name: 'syringe' });
     await screen.findByText('10.50');
     await user.clear(screen.getByLabelText('Mass'));
@@ -60,7 +63,7 @@ describe('workings', () => {
 
   it('go into a job', async () => {
     const log = serve({
-      'GET /api/workings': { workings: [info] },
+      'GET /api/workings': { workings: [info], procedures: [] },
       'POST /api/workings/syringe': worked,
       'GET /api/bench': { jobs: [makeJob(), makeJob({ id: 'j2', stage: 'stopped', model: 'Tern' })], total: 2 },
       'POST /api/jobs/j1/plan/notes': () => json(201, {}),
@@ -75,15 +78,34 @@ describe('workings', () => {
     });
   });
 
+  it('hold the step lists with what must not be forgotten', async () => {
+    const step = { text: 'Peel the second liner', why: 'forgetting it ruins the result', wait_min: 0, gear: '' };
+    const procedure = {
+      name: 'sheet',
+      words: 'Phase-change sheet',
+      caution: 'Fingers off.',
+      wait_min: 75,
+      steps: [step],
+    };
+    serve({ 'GET /api/workings': { workings: [info], procedures: [procedure] } });
+    render(Workings, { name: 'steps' });
+    await user.click(await screen.findByText('Phase-change sheet, step by step, 75 min of waiting'));
+    expect(screen.getByText('Peel the second liner')).toBeVisible();
+    expect(screen.getByText('Fingers off.')).toBeVisible();
+  });
+
   it('say when there is no such calculator', async () => {
-    serve({ 'GET /api/workings': { workings: [info] } });
+    serve({ 'GET /api/workings': { workings: [info], procedures: [] } });
     render(Workings, { name: 'magic' });
     expect(await screen.findByText('There is no calculator “magic”.')).toBeVisible();
   });
 
   it('offer the words that are allowed', async () => {
     history.replaceState(null, '', '/workings/life');
-    serve({ 'GET /api/workings': { workings: [life] }, 'POST /api/workings/life': { results: [], drawings: [] } });
+    serve({
+      'GET /api/workings': { workings: [life], procedures: [] },
+      'POST /api/workings/life': { results: [], drawings: [] },
+    });
     render(Workings, { name: 'life' });
     expect(await screen.findByLabelText('Interface')).toHaveValue('putty');
   });
