@@ -65,7 +65,7 @@ def main() -> None:
     nesting.TRIES_MOST = nesting.WORK_MOST = 10**9
     best, seed, tries = area_used(found), 0, 0
     ends = time.perf_counter() + seconds
-    nesting.WORK_MOST = 400 * len(pieces) ** 2
+    nesting.WORK_MOST = nesting.PATIENCE = 400 * len(pieces) ** 2
     while time.perf_counter() < ends:
         seed += 1
         more = nest(pieces, sheets, 0.2, seed)

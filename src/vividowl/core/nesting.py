@@ -16,6 +16,7 @@ UNIT = 100  # lengths are packed in whole hundredths of a millimetre, so that no
 KEEP_MM = 10.0  # an offcut narrower than this is not kept; common practice, no source
 PIECES_MOST, SHEETS_MOST = 200, 50
 TRIES_MOST, WORK_MOST = 150, 135_000
+PATIENCE = 30  # arrangements that bring nothing better, after which the search ends
 _PACKERS = (MaxRectsBssf, MaxRectsBaf, MaxRectsBl, MaxRectsBlsf)
 
 
@@ -158,13 +159,15 @@ def nest(pieces: Sequence[Piece], sheets: Sequence[Sheet], kerf_mm: float = 0.0,
     _refuse_oversize(pieces, sheets, blocks, kerf)
     tries = max(8, min(TRIES_MOST, WORK_MOST // len(blocks) ** 2))
     best: tuple[tuple[float, ...], list[tuple[int, Any]], list[int]] | None = None
-    done = 0
+    done = since = 0
     for order, packer, sheet_order in _arrangements(blocks, sheets, seed, tries):
-        done += 1
+        done, since = done + 1, since + 1
         placed, left, surfaces = _pack(blocks, order, packer, sheets, sheet_order, kerf)
         score = _score(blocks, sheets, placed, left, surfaces, kerf)
         if best is None or score < best[0]:
-            best = (score, placed, left)
+            best, since = (score, placed, left), 0
+        if since >= PATIENCE:
+            break
     assert best is not None  # noqa: S101 - there is one arrangement at least
     return _result(pieces, sheets, blocks, best[1], best[2], kerf, done)
 

@@ -114,8 +114,10 @@ def predict(
 
 
 def _interval(values: Series) -> Interval:
-    low, median, high = np.percentile(values, (LOW, 50.0, HIGH))
-    return Interval(float(low), float(median), float(high))
+    # The nearest order statistics: with thousands of draws they are the percentiles, in a fraction of the time.
+    places = [round(share / 100.0 * (len(values) - 1)) for share in (LOW, 50.0, HIGH)]
+    ordered = np.partition(values, places)
+    return Interval(*(float(ordered[i]) for i in places))
 
 
 def _one(

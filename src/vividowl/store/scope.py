@@ -24,6 +24,7 @@ class Scope:
     def __init__(self, session: Session, shop_id: uuid.UUID) -> None:
         self.session = session
         self.shop_id = shop_id
+        self._shop: Shop | None = None
 
     def select(self, table: type[Row]) -> Select[Row]:
         """A select on a table, already narrowed to the shop."""
@@ -52,10 +53,12 @@ class Scope:
 
     def shop(self) -> Shop:
         """The shop itself."""
-        found = self.session.get(Shop, self.shop_id)
-        if found is None:
+        # Held here, since the session itself lets go of rows that nobody holds and would ask for them again.
+        if self._shop is None:
+            self._shop = self.session.get(Shop, self.shop_id)
+        if self._shop is None:
             raise NotFound("There is no such shop.")
-        return found
+        return self._shop
 
     def next_job_number(self) -> int:
         """Draw the next job number; the shop's row is locked until the transaction ends."""
