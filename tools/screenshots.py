@@ -13,21 +13,21 @@ DESK, TABLET = (1280, 800), (820, 1180)
 # name, demo job, stage or path, theme, size, whole page
 PICTURES: tuple[tuple[str, int, str, str, tuple[int, int], bool], ...] = (
     ("bench", 0, "/", "day", DESK, False),
-    ("jobs", 0, "/jobs", "day", DESK, False),
     ("stopped", 2423, "intake", "day", DESK, False),
     ("before", 2421, "before", "day", DESK, True),
     ("pinned", 2418, "verdict", "day", DESK, True),
-    ("unsettled", 2427, "before", "day", DESK, False),
-    ("passes", 2425, "before", "night", DESK, False),
     ("recording", 2424, "before", "day", DESK, True),
     ("shop", 0, "/shop", "day", DESK, False),
+    ("plan", 2428, "plan", "day", DESK, True),
+    ("shelf", 0, "/shelf", "day", DESK, True),
+    ("workings", 0, "/workings/dose", "night", DESK, False),
     ("fit", 2421, "fit", "night", DESK, True),
     ("verdict", 2421, "verdict", "day", DESK, True),
     ("verdict-night", 2420, "verdict", "night", DESK, False),
     ("cannot-be-compared", 2425, "verdict", "day", DESK, False),
     ("handover", 2420, "handover", "day", DESK, False),
     ("record", 2421, "record", "day", DESK, True),
-    ("tablet", 2420, "verdict", "day", TABLET, False),
+    ("tablet", 2422, "plan", "day", TABLET, False),
 )
 
 
@@ -52,6 +52,15 @@ def take(browser: Browser, address: str) -> None:
         page.screenshot(path=FOLDER / f"{name}.png", full_page=whole)
         context.close()
     page = browser.new_page(base_url=address, viewport={"width": DESK[0], "height": DESK[1]}, color_scheme="light")
+    page.goto("/")
+    page.get_by_text("Next for your hands").wait_for()
+    jobs = page.evaluate("async () => (await (await fetch('/api/jobs?all=true&limit=100')).json()).jobs")
+    page.goto(f"/jobs/{next(j['id'] for j in jobs if j['number'] == 2428)}/plan")
+    page.get_by_role("button", name="Lay the pieces out").click()
+    page.get_by_role("button", name="Cut it and book it").wait_for()
+    page.locator("section", has=page.get_by_role("heading", name="Cutting")).last.screenshot(
+        path=FOLDER / "cut-sheet.png"
+    )
     page.goto("/")
     page.get_by_role("button", name="Sign out").click()
     page.get_by_role("button", name="Sign in").wait_for()

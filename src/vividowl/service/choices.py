@@ -50,6 +50,8 @@ from vividowl.store.models import Job, NoiseReading, Run, TraceFile
 from vividowl.store.scope import Scope
 
 HELD_SHARE = 0.02
+# The page shows whole kelvins and watts, and follows while one types: four thousand draws move no figure of it.
+DRAWS = 4000
 DIE_PRODUCTS_MOST = 8
 KIND_TASKS = {"gallium_alloy": "alloy", "phase_change_sheet": "phase_change_sheet",
               "phase_change_paste": "phase_change_paste"}  # fmt: skip
@@ -270,7 +272,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
         found.gap_filler == "putty", found.shim is not None, sum(paths) if paths else None, found.undervolt_mv,
         found.cap_w, found.fan_state == "drags",
     ))  # fmt: skip
-    predictions = predict(known, options, seed=job.number, reference_room_c=reference_room_c)
+    predictions = predict(known, options, job.number, samples=DRAWS, reference_room_c=reference_room_c)
     habits, gap_products = habits_of(scope.shop()), _gap_products(scope)
     by_material = {id(s.material): s for s in materials.values()}
     views = [

@@ -125,7 +125,7 @@
   .head,
   button {
     display: grid;
-    grid-template-columns: 1.6rem 13.5rem minmax(0, 1fr) 4.6rem 6.4rem;
+    grid-template-columns: 1.6rem 13.5rem minmax(0, 1fr) 4.4rem 7.2rem;
     gap: 0 var(--gap-3);
     align-items: center;
     width: 100%;
