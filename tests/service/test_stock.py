@@ -210,3 +210,83 @@ def test_two_tablets_cutting_the_last_sheet_do_not_both_get_it(workshop, owner, 
     assert "cut" in told
     assert len([w for w in told if w == "cut"]) == 1
     assert on_shelf(workshop, owner).remaining == 0.0
+
+
+def test_whatever_is_booked_and_taken_back_the_ledger_adds_up(workshop, owner, job, paste):  # noqa: F811
+    """Property over a seeded sequence: what is left is what came in and every move since, and never below nought."""
+    import random
+
+    chance, items, refusals = random.Random(7), [], set()  # noqa: S311 - a test's own sequence
+    for _ in range(30):
+        try:
+            if items and chance.random() < 0.4:
+                kept = chance.choice(items)
+                fit.set_item_removed(workshop, owner, job, kept, chance.random() < 0.6)
+            else:
+                items.append(fit.add_item(workshop, owner, job, item(paste.id, chance.choice([0.1, 0.25, 0.4])))[-1].id)
+        except Refused as refused:
+            refusals.add(refused.reason)
+        moves = shelf.get_moves(workshop, owner, paste.id)
+        left = on_shelf(workshop, owner).remaining
+        assert left == pytest.approx(sum(m.amount for m in moves))
+        assert moves[0].remaining == pytest.approx(left)
+        fitted = sum(i.amount for i in fit.get_items(workshop, owner, job))
+        assert fitted == pytest.approx(1.0 - left)
+        assert left >= 0
+    assert refusals == {"short"}
+
+
+def test_a_handed_over_job_books_nothing(workshop, owner, job, paste, pads):  # noqa: F811
+    from vividowl.service import planning
+    from vividowl.store.models import Job
+
+    with workshop.scope(owner) as scope:
+        row = scope.get(Job, job)
+        row.handed_over_at = row.created_at
+    for act in (
+        lambda: fit.add_item(workshop, owner, job, item(paste.id)),
+        lambda: cutting.book(workshop, owner, job, pads.id, rows(), 0.2),
+        lambda: planning.save_findings(workshop, owner, job, 0, "cooler", {}),
+        lambda: planning.add_note(workshop, owner, job, "levels", {"levels_db": "60"}),
+    ):
+        with pytest.raises(Refused, match="handed over and is closed"):
+            act()
+    assert {p.remaining for p in shelf.get_shelf(workshop, owner).products} == {1.0}
+
+
+def test_a_lot_that_was_taken_off_the_shelf_is_not_booked(workshop, owner, job, paste):  # noqa: F811
+    shelf.set_lot_removed(workshop, owner, paste.id, True)
+    with pytest.raises(Refused, match="was taken off the shelf"):
+        fit.add_item(workshop, owner, job, item(paste.id))
+    shelf.set_lot_removed(workshop, owner, paste.id, False)
+    assert len(fit.add_item(workshop, owner, job, item(paste.id))) == 1
+
+
+def test_an_expired_sheet_is_not_cut_and_an_offcut_can_be_thrown_away(workshop, owner, job, pads):  # noqa: F811
+    done = cutting.book(workshop, owner, job, pads.id, rows(), 0.2)
+    (offcut,) = on_shelf(workshop, owner).offcuts
+    shelf.set_offcut_removed(workshop, owner, offcut.id, True)
+    with pytest.raises(Refused, match=r"No sheet and no offcut of Moss pad 1\.0"):
+        cutting.preview(workshop, owner, pads.id, rows(), 0.2)
+    shelf.set_offcut_removed(workshop, owner, offcut.id, False)
+    assert cutting.preview(workshop, owner, pads.id, rows(), 0.2).drawings[0].name == "Offcut 1"
+    cutting.undo(workshop, owner, done.stored.id)
+    lot_id = on_shelf(workshop, owner).lots[0].lot.id
+    old = {"opened_on": None, "expires_on": DAY, "remaining": None, "reason": ""}
+    shelf.save_lot(workshop, owner, lot_id, old)
+    with pytest.raises(Refused, match="is on the shelf"):
+        cutting.book(workshop, owner, job, pads.id, rows(), 0.2)
+
+
+def test_a_strip_is_booked_as_one_row_of_pieces(workshop, owner, job, pads):  # noqa: F811
+    done = cutting.book(workshop, owner, job, pads.id, rows(width=18.0, together=True), 0.2)
+    boxes = [p.rect for p in done.drawings[0].pieces]
+    assert len({y for _, y, _, _ in boxes}) == 1 or len({x for x, _, _, _ in boxes}) == 1
+
+
+def test_the_unit_of_a_product_with_lots_stays(workshop, owner, paste):  # noqa: F811
+    product = on_shelf(workshop, owner).product
+    with pytest.raises(Refused, match="is counted in g and has lots"):
+        shelf.save_product(workshop, owner, product.id, product.version, {**PASTE, "unit": "mL"})
+    with pytest.raises(Refused, match="changed meanwhile"):
+        shelf.save_product(workshop, owner, product.id, product.version + 1, PASTE)

@@ -2,6 +2,7 @@
 
 import io
 import uuid
+from datetime import date
 
 import pytest
 from sqlalchemy import inspect, text
@@ -9,6 +10,7 @@ from sqlalchemy.exc import IntegrityError
 
 from vividowl.service import accounts
 from vividowl.store.database import Database
+from vividowl.store.deciding import Lot, Plan, Product
 from vividowl.store.files import BrokenOff, FileStore, TooLarge
 from vividowl.store.models import Base, Customer, Job, Member, Run, Shop, TraceFile
 from vividowl.store.scope import NotFound, Scope
@@ -170,3 +172,65 @@ def test_columns_that_cannot_be_written_leave_no_original(tmp_path):
 def test_a_file_name_cannot_lead_out_of_the_store(tmp_path):
     with pytest.raises(ValueError, match="named by its SHA-256"):
         FileStore(tmp_path).original(uuid.uuid4(), "../../etc/passwd")
+
+
+def test_stock_cannot_fall_below_nought_whatever_the_code_does(two_shops, database):
+    first, _, _ = two_shops
+    with database.session() as session:
+        scope = Scope(session, first)
+        product = scope.add(Product(kind="pad", name="P", unit="g"))
+        lot = scope.add(Lot(product_id=product.id, code="A", received_on=date(2026, 1, 1), held=1.0, remaining=1.0))
+        lot_id = lot.id
+    for change in ("remaining = -0.001", "held = 0"):
+        with pytest.raises(IntegrityError), database.session() as session:
+            session.execute(text(f"UPDATE lot SET {change} WHERE id = '{lot_id}'"))
+
+
+def test_a_lot_cannot_belong_to_a_product_of_another_shop(two_shops, database):
+    first, second, _ = two_shops
+    with database.session() as session:
+        product_id = Scope(session, first).add(Product(kind="pad", name="P", unit="g")).id
+    lot = {"product_id": product_id, "code": "A", "received_on": date(2026, 1, 1), "held": 1.0, "remaining": 1.0}
+    with pytest.raises(IntegrityError), database.session() as session:
+        Scope(session, second).add(Lot(**lot))
+
+
+@pytest.mark.parametrize(
+    "product", [{"unit": "bucket"}, {"unit": "sheet"}, {"unit": "g", "price_cents": -1}, {"unit": "g", "low_at": -1.0}]
+)
+def test_products_that_cannot_be_are_refused_by_the_database(two_shops, database, product):
+    first, _, _ = two_shops
+    with pytest.raises(IntegrityError), database.session() as session:
+        Scope(session, first).add(Product(kind="pad", name="P", **product))
+
+
+def test_a_job_has_one_plan_and_a_decision_has_its_time(two_shops, database):
+    first, _, (job, _) = two_shops
+    with database.session() as session:
+        Scope(session, first).add(Plan(job_id=job, findings={}, notes=[]))
+    with pytest.raises(IntegrityError), database.session() as session:
+        Scope(session, first).add(Plan(job_id=job, findings={}, notes=[]))
+    with pytest.raises(IntegrityError), database.session() as session:
+        session.execute(text("UPDATE plan SET chosen = '{}'"))
+
+
+def test_a_shop_from_before_the_shelf_gets_its_usual_ways(cluster, workshop):
+    with workshop.database.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as admin:
+        admin.execute(text("DROP DATABASE IF EXISTS ways"))
+        admin.execute(text("CREATE DATABASE ways"))
+    other = Database(cluster.url.replace("/vividowl", "/ways"))
+    try:
+        other.migrate("0003")
+        with other.session() as session:
+            session.execute(text(
+                "INSERT INTO shop (id, name, currency, demo, reference_room_c, hourly_rate_cents, tolerances, "
+                "last_job_number, created_at) VALUES (gen_random_uuid(), 'Old', 'EUR', false, 25, 6000, '{}', 0, now())"
+            ))  # fmt: skip
+        other.migrate()
+        with other.session() as session:
+            shop = session.query(Shop).one()
+            assert (shop.tax_percent, shop.habits, shop.catalogue) == (0.0, {}, {})
+        other.migrate("0003")
+        assert "lot" not in inspect(other.engine).get_table_names()
+    finally:
+        other.close()

@@ -3,6 +3,8 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { openSession } from '../../lib/session.svelte';
 import { json, makeProduct, makeShelf, problem, serve } from '../../lib/test-server';
+import { toasts } from '../../lib/toasts.svelte';
+import { importShelf } from './import-shelf';
 import ShelfRoom from './ShelfRoom.svelte';
 import { check, formOf } from './shelf-form';
 
@@ -141,5 +143,72 @@ describe('a product as typed', () => {
       name: 'This is needed: what stands on the tube.',
       price: 'This is no number.',
     });
+  });
+});
+
+describe('lots and kinds', () => {
+  it('a lot comes in with its dates', async () => {
+    const log = serve({
+      'GET /api/shelf': makeShelf(),
+      'POST /api/shelf/products/p1/lots': () => json(201, makeShelf()),
+    });
+    render(ShelfRoom);
+    await user.click(await screen.findByRole('button', { name: 'Add a lot' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(screen.getAllByRole('alert').map((a) => a.textContent)).toContain('Type what stands on the label.');
+    await user.type(screen.getByLabelText('Code on the label'), 'GH-2');
+    await user.type(screen.getByLabelText('It holds'), '4');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await vi.waitFor(() =>
+      expect(log.find((a) => a.method === 'POST')?.body).toMatchObject({ code: 'GH-2', held: 4, opened_on: null }),
+    );
+  });
+
+  it('an owner changes a typical value with its source, and a refusal stands beside it', async () => {
+    const log = serve({
+      'GET /api/session': owner,
+      'GET /api/shelf': makeShelf(),
+      'PUT /api/shelf/kinds/paste_stiff': (asked: { body: unknown }) =>
+        JSON.stringify(asked.body).includes('99')
+          ? json(
+              422,
+              problem({ errors: [{ field: 'conductivity', message: 'Conductivity is 99.', remedy: 'Check.' }] }),
+            )
+          : makeShelf(),
+    });
+    await openSession();
+    render(ShelfRoom);
+    await user.click(await screen.findByText('Show and change them'));
+    await user.selectOptions(screen.getByLabelText('Kind'), 'paste_stiff');
+    await user.type(screen.getByLabelText('To'), '99');
+    const save = screen.getAllByRole('button', { name: 'Save' }).at(-1) as HTMLElement;
+    await user.click(save);
+    expect(await screen.findByText('Conductivity is 99. Check.')).toBeVisible();
+    await user.clear(screen.getByLabelText('To'));
+    await user.type(screen.getByLabelText('To'), '12');
+    await user.click(save);
+    expect(log.findLast((a) => a.method === 'PUT')?.body).toEqual({
+      own: { conductivity: { value: 12, source: 'data sheet', note: '' } },
+    });
+  });
+
+  it('a product goes off the shelf and comes back', async () => {
+    const log = serve({
+      'GET /api/shelf': makeShelf(),
+      'DELETE /api/shelf/products/p1': makeShelf([]),
+      'POST /api/shelf/products/p1/restore': makeShelf(),
+    });
+    render(ShelfRoom);
+    await user.click(await screen.findByRole('button', { name: 'Take Grey Heron 11 off the shelf' }));
+    expect(await screen.findByText(/The shelf is empty/)).toBeVisible();
+    await toasts.list.at(-1)?.undo?.();
+    expect(await screen.findByRole('heading', { name: /Grey Heron 11/ })).toBeVisible();
+    expect(log.at(-1)?.path).toBe('/api/shelf/products/p1/restore');
+  });
+
+  it('a CSV that is too large is not sent', async () => {
+    await expect(importShelf(new File(['x'.repeat(3 * 2 ** 20)], 'shelf.csv'))).rejects.toThrow(
+      '3 MB; a shelf of up to 2 MB',
+    );
   });
 });
