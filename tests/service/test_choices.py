@@ -1,0 +1,114 @@
+"""What the options of a job are made of: the shelf, the intake, what was found, and earlier visits."""
+
+import pytest
+from tests.logs import HOT, log_bytes
+from tests.service.test_planning import SAFE, before_only, option  # noqa: F401 - a fixture
+from tests.service.test_stock import DAY, PADS, PASTE, lot
+from tests.service.test_use_cases import FIELDS, RUN, both_runs, owner, upload  # noqa: F401 - a fixture
+
+from vividowl.core.inspection import Inspection
+from vividowl.service import intake, materials, measure, planning, shelf
+from vividowl.service.choices import inspection_of
+from vividowl.service.errors import Refused
+from vividowl.store.models import Job
+
+
+def words(view):
+    return [o.words for o in view.options]
+
+
+def test_each_kind_is_there_by_its_product_or_by_its_typical_values(workshop, owner, before_only):  # noqa: F811
+    shelf.save_product(workshop, owner, None, 0, PASTE)
+    said = words(planning.get_plan(workshop, owner, before_only))
+    assert "clean, Grey Heron 11" in said
+    assert "clean, paste, stiff (diamond)" not in said  # the shop's own product stands for its kind
+    assert {"clean, paste, soft", "clean, phase-change sheet", "clean, gallium alloy"} <= set(said)
+
+
+def test_what_is_taken_keeps_its_promise_when_shelf_and_values_change(workshop, owner, before_only):  # noqa: F811
+    product = shelf.save_product(workshop, owner, None, 0, PASTE).products[0].product
+    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", SAFE)
+    taken = planning.choose(workshop, owner, before_only, view.plan.version, "repaste:Grey Heron 11").plan.chosen
+    worse = {"conductivity": {"value": 1.0, "source": "measured", "note": ""}}
+    shelf.save_product(workshop, owner, product.id, 1, {**PASTE, "own": worse, "price_cents": 9000})
+    after = planning.get_plan(workshop, owner, before_only)
+    assert after.plan.chosen == taken
+    now = option(after, "repaste:Grey Heron 11")
+    assert now.prediction.resistance.median > taken["resistance"]["median"]
+    assert now.price.total_cents > taken["total_cents"]
+
+
+def test_a_kinds_own_value_holds_for_its_products_unless_they_have_their_own(workshop, owner, before_only):  # noqa: F811
+    shelf.save_product(workshop, owner, None, 0, PASTE)
+    before = option(
+        planning.get_plan(workshop, owner, before_only), "repaste:Grey Heron 11"
+    ).prediction.interface.median
+    materials.save_kind(workshop, owner, "paste_stiff", {"own_factor": {"value": 1.5, "source": "measured"}})
+    after = option(planning.get_plan(workshop, owner, before_only), "repaste:Grey Heron 11").prediction.interface.median
+    assert after == pytest.approx(1.5 * before, rel=1e-6)
+    with pytest.raises(Refused, match="“hearsay” is no source"):
+        materials.save_kind(workshop, owner, "paste_stiff", {"own_factor": {"value": 1.5, "source": "hearsay"}})
+
+
+def test_expired_and_empty_lots_do_not_count_as_stock(workshop, owner, before_only):  # noqa: F811
+    product = shelf.save_product(workshop, owner, None, 0, PASTE).products[0].product
+    shelf.add_lot(workshop, owner, product.id, lot("OLD", expires_on=DAY))
+    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", SAFE)
+    assert option(view, "repaste:Grey Heron 11").stock == "short"
+    shelf.add_lot(workshop, owner, product.id, lot("NEW"))
+    part = option(planning.get_plan(workshop, owner, before_only), "repaste:Grey Heron 11").parts[0]
+    assert (part.stock, part.lot) == ("held", "NEW")
+
+
+def test_an_opened_lot_is_used_before_a_sealed_one(workshop, owner, before_only):  # noqa: F811
+    product = shelf.save_product(workshop, owner, None, 0, PASTE).products[0].product
+    shelf.add_lot(workshop, owner, product.id, lot("A-SEALED"))
+    shelf.add_lot(workshop, owner, product.id, {**lot("Z-OPEN"), "opened_on": DAY})
+    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", SAFE)
+    assert option(view, "repaste:Grey Heron 11").parts[0].lot == "Z-OPEN"
+
+
+def test_bad_pads_go_with_every_repaste(workshop, owner, before_only):  # noqa: F811
+    shelf.save_product(workshop, owner, None, 0, PADS)
+    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", {**SAFE, "pads_state": "bad"})
+    assert all("new pads" in w for w in words(view) if w.startswith("clean, "))
+    (die, pads) = option(view, "repaste:paste, soft").parts
+    assert (pads.amount, pads.lacks) == (None, "Measure the gaps first.")
+    assert die.amount is not None
+
+
+def test_the_place_follows_what_the_intake_says(workshop, owner):  # noqa: F811
+    def place(**fields):
+        job = intake.create_job(workshop, owner, {**FIELDS, **fields}).job
+        return inspection_of({}, job).place
+
+    assert place(lives="dock, lid closed") == "dock"
+    assert place(lives="on the lap, sofa") == "lap"
+    assert place(kind="handheld") == "hand"
+    assert place(lives="shelf") == "desk"
+    assert inspection_of({}, Job(lives="", kind="handheld")) == Inspection(place="hand", carried=True)
+
+
+def test_an_earlier_visit_of_the_model_is_what_it_is_judged_against(workshop, owner):  # noqa: F811
+    both_runs(workshop, owner)
+    job = intake.create_job(workshop, owner, {**FIELDS, "customer_name": "Noor"}).job.id
+    measure.save_run(workshop, owner, job, "before", 0, RUN)
+    upload(workshop, owner, job, "before", log_bytes(HOT, seed=1))
+    view = planning.get_plan(workshop, owner, job)
+    assert view.reference_words == "same model"
+    width = option(view, "clean").prediction.resistance
+    own = intake.create_job(workshop, owner, {**FIELDS, "model": "Never seen"}).job.id
+    measure.save_run(workshop, owner, own, "before", 0, RUN)
+    upload(workshop, owner, own, "before", log_bytes(HOT, seed=1))
+    alone = planning.get_plan(workshop, owner, own)
+    assert alone.reference_words == "class-typical, from memory"
+    untold = option(alone, "clean").prediction.resistance
+    assert width.high - width.low < untold.high - untold.low
+
+
+def test_power_limits_bound_what_is_promised(workshop, owner):  # noqa: F811
+    job = intake.create_job(workshop, owner, {**FIELDS, "power_limit_cpu_w": 30.0, "power_limit_gpu_w": 20.0}).job.id
+    measure.save_run(workshop, owner, job, "before", 0, RUN)
+    upload(workshop, owner, job, "before", log_bytes(HOT, seed=1))
+    view = planning.get_plan(workshop, owner, job)
+    assert max(o.prediction.watts.high for o in view.options if "tune" not in o.key) <= 50.0
