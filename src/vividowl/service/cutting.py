@@ -190,6 +190,7 @@ def cuts_of(scope: Scope, job_id: uuid.UUID) -> list[CutSheet]:
 def get_cuts(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> list[CutView]:
     """Cut sheets of a job."""
     with workshop.scope(actor) as scope:
+        scope.get(Job, job_id)
         return [stored_view(cut) for cut in cuts_of(scope, job_id)]
 
 
