@@ -52,7 +52,7 @@ def cut_svg(title: str, drawings: Sequence[CutDrawing]) -> str:
         for piece in d.pieces:
             x, top, w, h = piece.rect
             parts.append(_rect(piece.rect, PIECE, INK, 0.25))
-            size = max(1.6, min(3.2, w / max(3, len(piece.label)) * 1.6, h * 0.5))
+            size = max(1.6, min(3.2, w / max(3, len(piece.label)) * 1.35, h * 0.5))
             parts.append(_text(x + w / 2, top + h / 2 + size * 0.35, piece.label, size, "middle"))
         parts.append("</g>")
         y += d.length_mm + GAP_MM
