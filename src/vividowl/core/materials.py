@@ -76,7 +76,6 @@ KIND_BANDS: Mapping[str, Mapping[str, tuple[float, float]]] = {
     "copper_shim": {"conductivity": (300.0, 405.0), "density_g_ml": (8.7, 9.1)},
 }
 DIE_KINDS = ("paste_soft", "paste_stiff", "phase_change_sheet", "phase_change_paste", "gallium_alloy")
-GAP_KINDS = ("pad", "putty")
 NUMBERS = tuple(f.name for f in fields(Material) if f.name in BANDS)
 
 

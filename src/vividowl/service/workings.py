@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import asdict, dataclass
+from dataclasses import asdict
 from typing import Any
 
 from vividowl.core.air import CFM_PER_M3_S, air_flow, fan_laws
@@ -358,15 +358,6 @@ WORKINGS: Mapping[str, Working] = {
                 _price, "parts + hands · rate, then tax on the sum", "tax 0 to 40 %", "Arithmetic"),
     )
 }  # fmt: skip
-
-
-@dataclass(frozen=True)
-class Worked:
-    """A working done: the text that went in, by key, and what came out."""
-
-    name: str
-    given: Mapping[str, str]
-    result: Mapping[str, Any]
 
 
 def work(name: str, given: Mapping[str, str]) -> dict[str, Any]:
