@@ -196,3 +196,17 @@ def test_an_earlier_visit_shows_the_drift_and_when_it_is_held_back_again(worksho
     # From 0.6 back to 1.25 K/W within a year: it is held back again well within the next two.
     assert proposal.by_drift is not None
     assert proposal.months <= 12
+
+
+def test_a_cover_taken_for_a_dock_is_judged_anew_when_it_moves_to_the_lap(workshop, owner, before_only):  # noqa: F811
+    cover = {"material": "aluminium", "thickness_mm": 1.0, "width_mm": 400.0, "length_mm": 400.0, "pad_width_mm": 60.0,
+             "pad_length_mm": 60.0, "pad_mm": 3.0, "pad_conductivity": 0.2}  # fmt: skip
+    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", {**SAFE, "cover": cover, "place": "dock"})
+    view = planning.choose(workshop, owner, before_only, view.plan.version, "cover")
+    at_dock = {g.severity for g in intake.get_job(workshop, owner, before_only).gates if g.rule == "skin_limit"}
+    assert "stop" not in at_dock
+    hot = {**cover, "pad_conductivity": 6.0}
+    planning.save_findings(workshop, owner, before_only, view.plan.version, "cooler",
+                           {**SAFE, "cover": hot, "place": "lap"})  # fmt: skip
+    gates = {g.rule: g.severity for g in intake.get_job(workshop, owner, before_only).gates}
+    assert gates["skin_limit"] == "stop"

@@ -7,7 +7,6 @@ from dataclasses import dataclass
 from vividowl.core.gates import Gate, Severity, worst_first
 
 COATINGS = ("coat", "tape", "lacquer")
-PORTABLE_KINDS = ("handheld",)
 
 
 @dataclass(frozen=True)

@@ -6,6 +6,7 @@ import math
 from collections.abc import Mapping
 from dataclasses import dataclass
 
+from vividowl.core.conduction import in_parallel, in_series
 from vividowl.core.errors import CoreError, require_range
 from vividowl.core.units import require_room_c
 
@@ -141,7 +142,8 @@ def heat_into_cover(power: float, behind: float, pad: float, cover: float) -> fl
     require_range("power", power, "W", 0.0, 2000.0)
     for name, value in (("behind", behind), ("pad", pad), ("cover", cover)):
         require_range(name, value, "K/W", 1e-6, 1e6)
-    return power * behind / (behind + pad + cover)
+    way = in_series([pad, cover])
+    return power * in_parallel([behind, way]) / way
 
 
 def _cover(material: str) -> tuple[float, str]:

@@ -10,6 +10,7 @@ import numpy as np
 
 from vividowl.core.errors import CoreError, require_range
 from vividowl.core.materials import Material
+from vividowl.core.reference import class_reference
 from vividowl.core.trace import Series
 
 SAMPLES = 10_000
@@ -17,8 +18,8 @@ SAMPLES = 10_000
 DIE_AREA: Mapping[str, tuple[float, float]] = {
     "laptop": (170.0, 0.35), "console": (300.0, 0.25), "handheld": (150.0, 0.3), "other": (180.0, 0.45),
 }  # fmt: skip
-# Share of the rise before the heatsink in a healthy device: class values of the reading, spread from memory.
-HEALTHY_SHARE: Mapping[str, float] = {"laptop": 0.20, "console": 0.22, "handheld": 0.25, "other": 0.22}
+# Spread of the share of the rise before the heatsink in a healthy device, around the class values of the reading. From
+# memory.
 HEALTHY_SHARE_SPREAD = 0.06
 # The old film by what is seen of it: median [mm2 K/W] and spread of its logarithm. Dry: 80 um of 1 W/(m K) residue is
 # 80 mm2 K/W (handbook, common practice); the rest from memory.
@@ -144,7 +145,7 @@ def sample_unknowns(known: Known, seed: int, samples: int = SAMPLES) -> Unknowns
     if known.healthy_interface is not None:
         healthy = known.healthy_interface * np.exp(rng.normal(0.0, REFERENCE_SPREAD, samples))
     else:
-        share = HEALTHY_SHARE.get(known.kind, HEALTHY_SHARE["other"])
+        share = class_reference(known.kind).interface_share
         share_drawn = np.clip(rng.normal(share, HEALTHY_SHARE_SPREAD, samples), 0.05, 0.45)
         healthy = share_drawn / (1.0 - share_drawn) * behind * (1.0 - dust)
     fresh = np.exp(rng.normal(math.log(OLD_FILM["sound"][0]), OLD_FILM["sound"][1], samples)) / area

@@ -84,6 +84,8 @@ class OptionView:
     procedures: tuple[Procedure, ...]
     chip_drop_k: float | None
     skin: Skin | None
+    cover_watts: float | None
+    cover_behind: float | None
 
 
 @dataclass(frozen=True)
@@ -120,6 +122,7 @@ class PlanView:
     heights: Heights | None
     shim: tuple[ShimGain, ShimFit] | None
     outcome: OutcomeView | None
+    room_c: float | None = None
 
 
 def _outcome(plan: Plan, known: Known | None, reference_room_c: float) -> OutcomeView | None:
@@ -247,7 +250,7 @@ def _die_materials(scope: Scope) -> list[_Stocked]:
 
 
 def _gap_products(scope: Scope) -> list[ProductView]:
-    query = scope.select(Product).where(Product.removed_at.is_(None), Product.kind.in_(("pad", "putty")))
+    query = scope.select(Product).where(Product.removed_at.is_(None), Product.kind.in_(("pad", "putty", "copper_shim")))
     offcuts = open_offcuts(scope)
     return [product_view(scope, p, today(), [o for o in offcuts if o.lot.product_id == p.id])
             for p in scope.session.scalars(query.order_by(Product.name)).unique()]  # fmt: skip
@@ -292,7 +295,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
     return PlanView(
         plan, found, "", tuple(_at_place(views[r.index], r) for r in ranked), known.held, known.fanless,
         before.reading.die.mean, watts.median if watts else None, least_k, least_w, least_db, known.limit_c,
-        reference_words, gaps, heights, shim, _outcome(plan, known, reference_room_c),
+        reference_words, gaps, heights, shim, _outcome(plan, known, reference_room_c), known.room_c,
     )  # fmt: skip
 
 
@@ -305,12 +308,13 @@ def _option_view(
     gap_products: Sequence[ProductView], habits: Habits, gaps: Sequence[GapAdvice],
 ) -> OptionView:  # fmt: skip
     actions, kind = option.actions, option.material.kind if option.material else None
-    skin = None
+    skin = watts = way_before = None
     if Action.COVER in actions:
-        behind = known.resistance - prediction.interface.median
+        way_before = max(0.01, known.resistance - prediction.interface.median)
         # The cover is judged for the watts that the device then runs at, not for those it was held to before.
         power = prediction.watts.median if prediction.watts is not None else known.power
-        skin = cover_skin(found, max(known.power, power), max(0.01, behind), known.room_c)
+        watts = max(known.power, power)
+        skin = cover_skin(found, watts, way_before, known.room_c)
     gates = plan_gates(facts_of(
         found, actions, kind, swollen=job.battery_swollen,
         sealed=job.warranty == "running" or job.seal == "intact", skin=skin,
@@ -333,7 +337,7 @@ def _option_view(
         and stocked.product else None, prediction, "", False, gates, any(g.severity is Severity.STOP for g in gates),
         parts, _stock_words(parts), price, all(c is not None for c in cents), hands, wait,
         own if option.key != LEAVE else life.months, life.reason, tuple(procedures), shim[0].drop_k if shim else None,
-        skin,
+        skin, watts, way_before,
     )  # fmt: skip
 
 

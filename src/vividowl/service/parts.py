@@ -10,7 +10,7 @@ from vividowl.core.application import SCHOOL_WORDS, Drop, School, choose_school,
 from vividowl.core.dose import dose, left_in_tube
 from vividowl.core.errors import OutOfRange
 from vividowl.core.inspection import GapAdvice, Inspection
-from vividowl.core.materials import Material
+from vividowl.core.materials import CATALOGUE, Material
 from vividowl.core.nesting import with_margin
 from vividowl.core.prediction import Action, Option
 from vividowl.service.shelf import ProductView
@@ -66,7 +66,8 @@ def parts_of(
             out.append(_part("memory", kind, None, None, kind, lacks="Measure the gaps first."))
     if Action.SHIM in option.actions and found.shim is not None:
         s = found.shim
-        out.append(_part("other", "copper_shim", None, 1.0, "piece", width_mm=s.shim_width_mm,
+        kept = next((p for p in gap_products if p.product.kind == "copper_shim" and p.remaining >= 1), None)
+        out.append(_part("other", "copper_shim", kept, 1.0, "piece", width_mm=s.shim_width_mm,
                          length_mm=s.shim_length_mm))  # fmt: skip
     if Action.COVER in option.actions and found.cover is not None:
         c = found.cover
@@ -112,7 +113,7 @@ def _gap_part(advice: GapAdvice, putty: bool, products: Sequence[ProductView]) -
     if putty:
         product = next((p for p in products if p.product.kind == "putty" and p.remaining > 0), None)
         found = dose(min(200.0, spot.width_mm), min(200.0, spot.length_mm), min(3000.0, 1000 * advice.gap.gap_mm),
-                     PUTTY_WASTE, 3.2)  # fmt: skip
+                     PUTTY_WASTE, _density(product))  # fmt: skip
         unit = product.product.unit if product else "g"
         each = found.mass_g if unit == "g" else found.volume_ul / 1000.0
         return _part(spot.target, "putty", product, each * spot.count, unit, volume_ul=found.volume_ul * spot.count,
@@ -126,6 +127,13 @@ def _gap_part(advice: GapAdvice, putty: bool, products: Sequence[ProductView]) -
     fitting.sort(key=lambda p: not (p.offcuts or p.remaining >= 1))
     return _sheet_part(spot.target, fitting[0] if fitting else None, spot.width_mm, spot.length_mm, spot.count,
                        spot.together, words, 0.0)  # fmt: skip
+
+
+def _density(product: ProductView | None) -> float:
+    """Density of a putty [g/mL]: of the product, else of its kind."""
+    if product is None:
+        return CATALOGUE["putty"].density_g_ml
+    return next(v.value for v in product.values if v.name == "density_g_ml")
 
 
 def _sheet_part(

@@ -8,13 +8,11 @@ from dataclasses import asdict
 from datetime import UTC, datetime
 from typing import Any
 
-from vividowl.core.errors import CoreError
 from vividowl.core.gates import Gate, Severity
-from vividowl.core.inspection import Inspection, check_inspection, cover_paths, facts_of, shim_of
+from vividowl.core.inspection import Inspection, check_inspection, cover_paths, cover_skin, facts_of, shim_of
 from vividowl.core.materials import DIE_KINDS
 from vividowl.core.plan_gates import plan_gates
 from vividowl.core.prediction import Action
-from vividowl.core.skin import Skin
 from vividowl.service.choices import OptionView, PlanView, inspection_of, plan_row, plan_view
 from vividowl.service.errors import Refused
 from vividowl.service.outcomes import outcome_of
@@ -101,8 +99,8 @@ def _snapshot(option: OptionView, view: PlanView) -> dict[str, Any]:
         "gain_k": asdict(p.gain_k), "watts": asdict(p.watts) if p.watts else None,
         "noise_db": asdict(p.noise_db) if p.noise_db else None, "held": view.held,
         "total_cents": option.price.total_cents, "hands_min": option.hands_min, "wait_min": option.wait_min,
-        "life_months": option.life_months, "skin_c": option.skin.skin_c if option.skin else None,
-        "skin_limit_c": option.skin.limit_c if option.skin else None,
+        "life_months": option.life_months, "cover_watts": option.cover_watts, "cover_behind": option.cover_behind,
+        "room_c": view.room_c,
     }  # fmt: skip
 
 
@@ -154,13 +152,11 @@ def chosen_gates(job: Job, plan: Plan | None) -> tuple[Gate, ...]:
     chosen = plan.chosen
     found = inspection_of(plan.findings, job)
     skin = None
-    if chosen["skin_c"] is not None:
-        skin = Skin(chosen["skin_c"], chosen["skin_limit_c"], chosen["skin_c"] <= chosen["skin_limit_c"], 0.0)
-    try:
-        facts = facts_of(found, [Action(a) for a in chosen["actions"]], chosen["kind"], swollen=job.battery_swollen,
-                         sealed=job.warranty == "running" or job.seal == "intact", skin=skin)  # fmt: skip
-    except CoreError:
-        return ()
+    if chosen["cover_watts"] is not None:
+        # Judged anew: the same watts are another matter on a lap than on the dock that was named first.
+        skin = cover_skin(found, chosen["cover_watts"], chosen["cover_behind"], chosen["room_c"])
+    facts = facts_of(found, [Action(a) for a in chosen["actions"]], chosen["kind"], swollen=job.battery_swollen,
+                     sealed=job.warranty == "running" or job.seal == "intact", skin=skin)  # fmt: skip
     return plan_gates(facts)
 
 
