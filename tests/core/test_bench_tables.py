@@ -27,9 +27,9 @@ def ids(work, kind="laptop", **more):
 def test_the_list_follows_the_order_of_work():
     # Handbook section 2: common practice, no source.
     names = ids(PASTE)
-    order = ["power_off", "cover_screws_out", "cover_off", "battery_off", "plugs_off", "cooler_screws_out", "cooler_off",
-             "look", "dust_out", "fan_free", "cleaned", "warm", "apply_cpu_die_0", "cooler_on", "plugs_on", "battery_on",
-             "power_on", "cover_screws_in"]  # fmt: skip
+    order = ["power_off", "cover_screws_out", "cover_off", "battery_off", "plugs_off", "cooler_screws_out",
+             "cooler_off", "look", "dust_out", "fan_free", "cleaned", "warm", "apply_cpu_die_0", "cooler_on",
+             "plugs_on", "battery_on", "power_on", "cover_screws_in"]  # fmt: skip
     assert names == order
 
 

@@ -53,7 +53,7 @@ def test_a_reading_becomes_a_priced_stocked_plan(workshop, owner, before_only): 
     chosen = planning.choose(workshop, owner, before_only, view.plan.version, taken.key)
     assert chosen.plan.chosen["words"] == "clean, Grey Heron 11"
     job = intake.get_job(workshop, owner, before_only)
-    assert (job.stage, "plan" in job.done) == ("fit", True)
+    assert (job.stage, "plan" in job.done) == ("open", True)
 
 
 def test_a_die_that_was_not_measured_gets_no_dose(workshop, owner, before_only):  # noqa: F811
@@ -79,7 +79,7 @@ def test_a_stop_cannot_be_taken_and_an_acknowledgement_holds_the_fit(workshop, o
         fit.save_fit(workshop, owner, before_only, job.job.version, cleaned=["fins"], note="", done=True)
     intake.acknowledge(workshop, owner, before_only, "alloy_on_copper", "Owner agrees to a yearly look")
     job = intake.get_job(workshop, owner, before_only)
-    assert (job.stage, job.gates[0].acknowledged_by) == ("fit", "Ada")
+    assert (job.stage, job.gates[0].acknowledged_by) == ("open", "Ada")
     # Aluminium is found after the decision: it is a stop again, and the fit cannot be closed over it.
     planning.save_findings(workshop, owner, before_only, view.plan.version, "cooler", {**SAFE, "aluminium_near": "yes"})
     with pytest.raises(Refused, match="destroys aluminium"):

@@ -36,8 +36,9 @@ TEXT, NAME, NUMBER, WHOLE, TABLE, ROWS = "text", "name", "number", "whole number
 
 # By kind: field, its type, and whether it must be there.
 FIELDS: Mapping[str, Mapping[str, tuple[str, bool]]] = {
-    "begun": {"steps": (ROWS, True), "places": (ROWS, True), "device": (TABLE, True), "outline": (NAME, False)},
-    "replanned": {"steps": (ROWS, True), "device": (TABLE, True)},
+    "begun": {"steps": (ROWS, True), "places": (ROWS, True), "device": (TABLE, True), "outline": (NAME, False),
+              "plan": (NAME, False)},
+    "replanned": {"steps": (ROWS, True), "device": (TABLE, True), "plan": (NAME, False)},
     "step_done": {"step": (NAME, True), "breach": (TEXT, False), "words": (TEXT, False)},
     "step_skipped": {"step": (NAME, True), "reason": (TEXT, True)},
     "gone_back": {"step": (NAME, True)},

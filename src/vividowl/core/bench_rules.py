@@ -108,7 +108,7 @@ def _begun(s: BenchState, e: BenchEvent) -> BenchState:
         raise BenchRefused("The list of this job has begun already.", reason="done_already", remedy="Go on with it.")
     places = {p.id: p for p in map(place_from, e.data["places"])}
     return replace(s, begun=e.at, device=device_from(e.data["device"]), steps=_unique(map(step_from, e.data["steps"])),
-                   places=places, outline=e.data.get("outline") or "")  # fmt: skip
+                   places=places, outline=e.data.get("outline") or "", plan=e.data.get("plan") or "")  # fmt: skip
 
 
 def _unique(steps: Iterable[BenchStep]) -> tuple[BenchStep, ...]:
@@ -130,7 +130,7 @@ def _replanned(s: BenchState, e: BenchEvent) -> BenchState:
             at = max((j for j, x in enumerate(fresh) if x.id in before), default=-1)
             fresh.insert(at + 1, step)
             ids.add(step.id)
-    return replace(s, steps=tuple(fresh), device=device_from(e.data["device"]))
+    return replace(s, steps=tuple(fresh), device=device_from(e.data["device"]), plan=e.data.get("plan") or "")
 
 
 def _step(s: BenchState, name: str) -> tuple[int, BenchStep]:

@@ -110,7 +110,7 @@ class Note:
 @dataclass(frozen=True)
 class BenchState:
     """All that follows from the events. out: places that are out; was_out: by place the number of the step in which it
-    came out; found: by part; leftover: screws over in the tray."""
+    came out; found: by part; leftover: screws over in the tray; plan: key of the option that the list was made for."""
 
     begun: datetime | None = None
     device: Device = field(default_factory=Device)
@@ -124,6 +124,7 @@ class BenchState:
     leftover: int = 0
     leftover_words: str = ""
     outline: str = ""
+    plan: str = ""
     found: Mapping[str, FoundState] = field(default_factory=dict)
     waits: Mapping[str, Wait] = field(default_factory=dict)
     breaches: Mapping[str, Breach] = field(default_factory=dict)

@@ -16,7 +16,7 @@ SHOWS = ("", "map", "seen", "power", "count")
 @dataclass(frozen=True)
 class BenchStep:
     """One step. text: what; why in a line; tool; material and dose from the plan; caution; acts it marks; takes_out and
-    puts_in: ids of places, in order; wait: kind that starts when it is done; after_waits: kinds that must be over first;
+    puts_in: ids of places, in order; wait: kind that starts when it is done; after_waits: kinds to be over first;
     shows: what the screen shows beside it; photo: one is wanted; task: what its minutes are booked on; part: index of
     the plan's part that it uses, None for none; own: added by a person."""
 

@@ -38,7 +38,7 @@ from vividowl.core.skin import Skin
 from vividowl.core.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
 from vividowl.core.unknowns import INTERFACE_U_SHARE, Known
 from vividowl.service.comparing import judged_by, kept
-from vividowl.service.habits import Habits, habits_of
+from vividowl.service.habits import Habits, habits_of, minutes_of
 from vividowl.service.materials import kind_material, product_material
 from vividowl.service.parts import Part, parts_of
 from vividowl.service.readings import noise_of, reading_of
@@ -276,7 +276,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
         found.cap_w, found.fan_state == "drags",
     ))  # fmt: skip
     predictions = predict(known, options, job.number, samples=DRAWS, reference_room_c=reference_room_c)
-    habits, gap_products = habits_of(scope.shop()), _gap_products(scope)
+    habits, gap_products = replace(habits_of(scope.shop()), hands_min=minutes_of(scope)), _gap_products(scope)
     by_material = {id(s.material): s for s in materials.values()}
     views = [
         _option_view(job, found, known, option, p, by_material.get(id(option.material)), gap_products, habits, gaps)

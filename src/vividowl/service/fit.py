@@ -51,6 +51,12 @@ def save_fit(
             where, gate = "Intake" if waiting[0].stage == "intake" else "Plan", waiting[0]
             raise Refused("conflict", f"Not settled in {where}: {gate.reason}", field="done",
                           remedy=f"{gate.remedy} Then acknowledge it in {where}.", reason="gate_open")  # fmt: skip
+        if done and job.bench.get("begun") and not job.bench["closed"]:
+            raise Refused("conflict", f"The bench list has {job.bench['open']} open items.", field="done",
+                          remedy="Settle them in Close; the list closes there.", reason="bench_open")  # fmt: skip
+        if not done and job.bench.get("closed"):
+            raise Refused("conflict", "The bench list is closed.", field="done", reason="bench_closed",
+                          remedy="Take the closing back in Close.")  # fmt: skip
         if done and not cleaned and not items_of(scope, job.id):
             raise Refused("invalid", "Nothing is noted as cleaned or fitted.", field="cleaned",
                           remedy="Tick what was cleaned, or add what was fitted.")  # fmt: skip
@@ -70,14 +76,20 @@ def add_item(workshop: Workshop, actor: Actor, job_id: uuid.UUID, fields: Mappin
             )
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
-        stops = [g for g in item_gates(job, plan_row(scope, job.id), fields["kind"], fields["target"])
-                 if g.severity is Severity.STOP]  # fmt: skip
-        if stops:
-            raise Refused("conflict", stops[0].reason, field="kind", remedy=stops[0].remedy, reason="stopped")
-        item = scope.add(FitItem(job_id=job.id, **fields))
-        if item.lot_id is not None:
-            _book(scope, actor, job, item, -1.0)
+        note_item(scope, actor, job, fields)
         return items_of(scope, job.id)
+
+
+def note_item(scope: Scope, actor: Actor, job: Job, fields: Mapping[str, Any]) -> FitItem:
+    """Note an interface on a job that is open for writing, and book it."""
+    stops = [g for g in item_gates(job, plan_row(scope, job.id), fields["kind"], fields["target"])
+             if g.severity is Severity.STOP]  # fmt: skip
+    if stops:
+        raise Refused("conflict", stops[0].reason, field="kind", remedy=stops[0].remedy, reason="stopped")
+    item = scope.add(FitItem(job_id=job.id, **fields))
+    if item.lot_id is not None:
+        _book(scope, actor, job, item, -1.0)
+    return item
 
 
 def _book(scope: Scope, actor: Actor, job: Job, item: FitItem, sign: float) -> None:
@@ -109,10 +121,15 @@ def set_item_removed(
             raise Refused("missing", "There is no such item on this job.", remedy="Reload the page.")
         if removed == (item.removed_at is not None):
             return items_of(scope, job.id)
-        cut = next((c for c in cuts_of(scope, job.id) if str(item.id) in {p["item_id"] for p in c.pieces}), None)
-        if cut is not None:
-            raise Refused("conflict", "These pieces belong to a cut sheet.", remedy="Take the cut back instead.")
-        _book(scope, actor, job, item, 1.0 if removed else -1.0)
-        item.removed_at = datetime.now(UTC) if removed else None
-        scope.session.flush()
+        set_item(scope, actor, job, item, datetime.now(UTC) if removed else None)
         return items_of(scope, job.id)
+
+
+def set_item(scope: Scope, actor: Actor, job: Job, item: FitItem, removed_at: datetime | None) -> None:
+    """Take an item off the list or bring it back; the shelf follows."""
+    cut = next((c for c in cuts_of(scope, job.id) if str(item.id) in {p["item_id"] for p in c.pieces}), None)
+    if cut is not None:
+        raise Refused("conflict", "These pieces belong to a cut sheet.", remedy="Take the cut back instead.")
+    _book(scope, actor, job, item, 1.0 if removed_at is not None else -1.0)
+    item.removed_at = removed_at
+    scope.session.flush()

@@ -19,7 +19,8 @@ from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.models import Acknowledgement, Customer, FitItem, Job, Run
 from vividowl.store.scope import Scope
 
-STAGES = ("intake", "before", "plan", "fit", "after", "verdict", "handover")
+STAGES = ("intake", "before", "plan", "open", "clean", "fit", "close", "after", "verdict", "handover")
+UNTIL_AFTER = STAGES[: STAGES.index("after") + 1]
 LEFT_ALONE = "leave"
 INTAKE_FIELDS = (
     "kind", "maker", "model", "symptom", "age_months", "months_since_service", "surroundings", "lives", "warranty",
@@ -94,7 +95,7 @@ def view_of(scope: Scope, job: Job) -> JobView:
     verdict = runs["after"].glance.get("verdict") if "after" in runs else None
     measured = (bool(before["measured"]), bool(after["measured"]))
     stage, step, done = _stage(job, gates, *measured, verdict, chosen)
-    reachable = ("intake",) if stage == "stopped" else STAGES if measured[1] else STAGES[:5]
+    reachable = ("intake",) if stage == "stopped" else STAGES if measured[1] else UNTIL_AFTER
     if chosen == LEFT_ALONE and "handover" not in reachable and stage != "stopped":
         reachable = (*reachable, "handover")
     return JobView(job, stage, step, reachable, done, gates, before, after, verdict)
@@ -107,6 +108,13 @@ _HAND_OVER = {
 }
 
 
+def _past(job: Job, stage: str) -> bool:
+    """Whether the work of a bench stage is behind."""
+    order = ("open", "clean", "fit", "close")
+    at = job.bench.get("stage")
+    return job.fit_done or (at is not None and order.index(stage) < order.index(at))
+
+
 def _stage(
     job: Job, gates: Sequence[GateView], before: bool, after: bool, verdict: str | None, chosen: str | None
 ) -> tuple[str, str, tuple[str, ...]]:  # fmt: skip
@@ -116,7 +124,7 @@ def _stage(
         for name, is_done in (
             ("before", before),
             ("plan", chosen is not None),
-            ("fit", job.fit_done),
+            *((name, _past(job, name)) for name in ("open", "clean", "fit", "close")),
             ("after", after),
             ("verdict", after),
         )
@@ -128,6 +136,9 @@ def _stage(
     if job.handed_over_at is not None:
         return "done", f"{device} was handed over", (*done, "handover")
     open_gates = [g for g in gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None]
+    bench = job.bench
+    if bench.get("begun") and not bench["closed"]:
+        return bench["stage"], f"{device}, step {bench['step']}: {bench['text']}", tuple(done)
     if not before:
         return "before", f"Take the Before reading of {device}", tuple(done)
     if not job.fit_done and not after:
@@ -142,7 +153,9 @@ def _stage(
     if not job.fit_done:
         if open_gates:
             return "intake", f"Settle what the owner accepts before {device} is opened", tuple(done)
-        return "fit", f"Clean {device} and note what goes where", tuple(done)
+        if job.cleaned:
+            return "fit", f"Clean {device} and note what goes where", tuple(done)
+        return "open", f"Open {device} and begin its step list", tuple(done)
     if not after:
         return "after", f"Take the After reading of {device}", tuple(done)
     if verdict == "cannot_be_compared":

@@ -36,7 +36,8 @@ def names_for(workshop: Workshop, actor: Actor, view: PlanView) -> tuple[str, st
         return by, scope.shop().currency
 
 
-def _stored(found: Inspection) -> dict[str, Any]:
+def stored_inspection(found: Inspection) -> dict[str, Any]:
+    """Findings as they are stored."""
     return asdict(found)
 
 
@@ -47,11 +48,11 @@ def save_findings(
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         plan = _plan_for_writing(scope, job, version)
-        inspection = check_inspection(inspection_of({**_stored(Inspection()), **found}, job))
+        inspection = check_inspection(inspection_of({**stored_inspection(Inspection()), **found}, job))
         # What cannot be computed is refused here, before it is kept.
         cover_paths(inspection)
         shim_of(inspection)
-        plan.findings, plan.goal = _stored(inspection), goal
+        plan.findings, plan.goal = stored_inspection(inspection), goal
         plan.version += 1
         scope.session.flush()
         return plan_view(workshop, scope, job)
@@ -82,7 +83,7 @@ def choose(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, ke
             plan.chosen = _snapshot(option, view)
             plan.chosen_by, plan.chosen_at = actor.member_id, datetime.now(UTC)
             if not plan.findings:
-                plan.findings = _stored(view.inspection)
+                plan.findings = stored_inspection(view.inspection)
         plan.version += 1
         job.updated_at = datetime.now(UTC)
         scope.session.flush()

@@ -9,6 +9,7 @@ from typing import Any
 from vividowl.core.price import TASKS
 from vividowl.core.uncertainty import Tolerances, checked_tolerances
 from vividowl.core.units import require_room_c
+from vividowl.service.bench_times import TaskTime, learnt_minutes
 from vividowl.service.comparing import note_verdict, tolerances_of
 from vividowl.service.habits import Habits, habits_of, keep_habits
 from vividowl.service.outcomes import Record, record_of
@@ -20,7 +21,8 @@ from vividowl.store.scope import Scope
 @dataclass(frozen=True)
 class ShopSettings:
     """name; reference_room_c [degC]; tolerances in force and the usual ones; habits: rates and ways; tasks: name,
-    words, usual minutes of hands and of waiting; record: how often predictions were right."""
+    words, usual minutes of hands and of waiting; record: how often predictions were right; learnt: minutes that
+    the benches have shown, by task."""
 
     name: str
     reference_room_c: float
@@ -30,13 +32,14 @@ class ShopSettings:
     habits: Habits
     tasks: tuple[tuple[str, str, float, float], ...]
     record: Record
+    learnt: Mapping[str, TaskTime]
 
 
 def _settings(scope: Scope) -> ShopSettings:
     shop = scope.shop()
     tasks = tuple((n, t.words, t.hands_min, t.wait_min) for n, t in TASKS.items())
     return ShopSettings(shop.name, shop.reference_room_c, tolerances_of(scope), Tolerances(), shop.currency,
-                        habits_of(shop), tasks, record_of(scope))  # fmt: skip
+                        habits_of(shop), tasks, record_of(scope), learnt_minutes(scope))  # fmt: skip
 
 
 def get_settings(workshop: Workshop, actor: Actor) -> ShopSettings:

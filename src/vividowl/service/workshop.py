@@ -5,8 +5,9 @@ from __future__ import annotations
 import uuid
 from collections.abc import Iterator
 from contextlib import contextmanager
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
+from vividowl.core.bench_log import BenchLog
 from vividowl.service.errors import Refused
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore
@@ -26,10 +27,12 @@ class Actor:
 
 @dataclass(frozen=True)
 class Workshop:
-    """Database and files of this installation."""
+    """Database and files of this installation. bench_logs: logs of the bench by job with the number of the latest event
+    in them; a copy that any process can make anew from the events."""
 
     database: Database
     files: FileStore
+    bench_logs: dict[uuid.UUID, tuple[int, BenchLog]] = field(default_factory=dict, repr=False, compare=False)
 
     @contextmanager
     def scope(self, actor: Actor) -> Iterator[Scope]:

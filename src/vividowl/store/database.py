@@ -13,7 +13,9 @@ from alembic.script import ScriptDirectory
 from sqlalchemy import Engine, create_engine
 from sqlalchemy.orm import Session, sessionmaker
 
-import vividowl.store.deciding  # noqa: F401 - its tables belong to the metadata
+import vividowl.store.bench
+import vividowl.store.deciding  # noqa: F401 - their tables belong to the metadata
+from vividowl.store.feed import Feed
 
 MIGRATIONS = Path(__file__).parent / "migrations"
 
@@ -23,6 +25,7 @@ class Database:
 
     def __init__(self, url: str) -> None:
         self.engine: Engine = create_engine(url, pool_size=10, max_overflow=20, pool_pre_ping=True)
+        self.feed = Feed(self.engine.url.set(drivername="postgresql").render_as_string(hide_password=False))
         self._sessions = sessionmaker(self.engine, expire_on_commit=False)
 
     @contextmanager
@@ -60,4 +63,5 @@ class Database:
 
     def close(self) -> None:
         """Let go of all connections."""
+        self.feed.close()
         self.engine.dispose()

@@ -86,6 +86,19 @@ class FileStore:
         """Where the parsed columns of a file lie."""
         return self._place(shop_id, sha256, "parquet")
 
+    def photo(self, shop_id: uuid.UUID, sha256: str, size: str) -> Path:
+        """Where a photo lies. size: large or small."""
+        return self._place(shop_id, sha256, f"{size}.jpg")
+
+    def keep_photo(self, shop_id: uuid.UUID, sha256: str, large: bytes, small: bytes) -> None:
+        """Keep both sizes of a photo, each whole or not at all."""
+        for size, data in (("large", large), ("small", small)):
+            place = self.photo(shop_id, sha256, size)
+            place.parent.mkdir(parents=True, exist_ok=True)
+            half = self.root / "incoming" / f"{uuid.uuid4().hex}.jpg"
+            half.write_bytes(data)
+            os.replace(half, place)
+
     @contextmanager
     def prepare_columns(self, write_columns: Callable[[Path], None]) -> Iterator[Prepared]:
         """Write columns aside, on another core; what is not kept inside the block is gone after it."""

@@ -129,6 +129,8 @@ class Job(Base):
     cleaned: Mapped[list[Any]] = mapped_column(default=list)
     fit_note: Mapped[str] = mapped_column(String(2000), default="")
     fit_done: Mapped[bool] = mapped_column(default=False)
+    # What the list of jobs shows of the bench, derived from its events: stage, step, waits, how far it has come.
+    bench: Mapped[dict[str, Any]] = mapped_column(default=dict)
     price_cents: Mapped[int | None]
     next_service_on: Mapped[date | None]
     handover_note: Mapped[str] = mapped_column(String(2000), default="")

@@ -18,7 +18,9 @@ from werkzeug.exceptions import NotFound
 from vividowl.service.workshop import Workshop
 from vividowl.web import (
     access,
+    bench_api,
     jobs_api,
+    models_api,
     plan_api,
     problems,
     record_api,
@@ -78,8 +80,8 @@ def create_app(workshop: Workshop, settings: Settings) -> Application:
     CSRFProtect(app)
     session_api.limiter.init_app(app)
     problems.install(app)
-    for api in (session_api.api, shop_api.api, jobs_api.api, runs_api.api, plan_api.api, shelf_api.api,
-                workings_api.api, record_api.api):  # fmt: skip
+    for api in (session_api.api, shop_api.api, jobs_api.api, runs_api.api, plan_api.api, bench_api.api,
+                models_api.api, shelf_api.api, workings_api.api, record_api.api):  # fmt: skip
         app.register_api(api)
     _add_site(app)
     app.after_request(_harden)

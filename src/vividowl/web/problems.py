@@ -93,8 +93,8 @@ def on_invalid(error: ValidationError) -> Response:
 def on_http(error: HTTPException) -> Response:
     """What Flask itself refuses."""
     if isinstance(error, RequestEntityTooLarge):
-        return _problem(413, "That is larger than allowed: logs and recordings up to 200 MB, anything else up to 1 MB.",
-                        reason="too_large", remedy="Log fewer sensors or a longer interval.")  # fmt: skip
+        return _problem(413, "Larger than allowed: logs and recordings 200 MB, photos 30 MB, others 1 MB.",
+                        reason="too_large", remedy="Log fewer sensors, or take the photo smaller.")  # fmt: skip
     if isinstance(error, RateLimitExceeded):
         return _problem(429, "Too many attempts in a short time.", remedy="Wait a minute and try again.")
     if isinstance(error, CSRFError):

@@ -34,5 +34,10 @@ def _shop(found: shop_settings.ShopSettings) -> ShopOut:
         name=found.name, currency=found.currency, reference_room_c=found.reference_room_c,
         tolerances=TolerancesOut.model_validate(found.tolerances), usual=TolerancesOut.model_validate(found.usual),
         habits=HabitsOut.model_validate(found.habits), predicted=PredictedOut.model_validate(found.record),
-        tasks=[TaskOut(name=n, words=w, hands_min=h, wait_min=wait) for n, w, h, wait in found.tasks],
+        tasks=[
+            TaskOut(name=n, words=w, hands_min=h, wait_min=wait,
+                    learnt_min=found.learnt[n].hands_min if n in found.learnt else None,
+                    learnt_jobs=found.learnt[n].jobs if n in found.learnt else 0)
+            for n, w, h, wait in found.tasks
+        ],
     )  # fmt: skip

@@ -21,6 +21,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** News of the bench as server-sent events: job and number of its latest event. */
+        get: operations["streamBench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/waits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The clocks of all open jobs. */
+        get: operations["getWaits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What can be seen, can go wrong, is checked, and how long waits are. */
+        get: operations["getBenchWords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -68,6 +119,58 @@ export interface paths {
         put?: never;
         /** Accept a gate by name. */
         post: operations["acknowledge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Steps, map, waits and what is open. */
+        get: operations["getJobBench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/bench/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take events in, in order. Each has its own id, so sending twice does nothing twice. */
+        post: operations["sendEvents"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/bench/list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Make the list anew from the plan as it is now. */
+        put: operations["renewBench"];
+        /** Begin the list from the plan and the model. */
+        post: operations["beginBench"];
         delete?: never;
         options?: never;
         head?: never;
@@ -223,6 +326,40 @@ export interface paths {
         /** Price, next date, and the hand-over itself. */
         put: operations["handOver"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/model": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep the map, own steps, dies and gaps of a job for its model. */
+        put: operations["saveModelFromJob"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/photos/{photo_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Upload a photo: the raw bytes are the body. The id is the tablet's, so that a retry never doubles. */
+        post: operations["uploadPhoto"];
         delete?: never;
         options?: never;
         head?: never;
@@ -529,6 +666,93 @@ export interface paths {
         };
         /** Before against after. */
         get: operations["getVerdict"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/models": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All models that the shop keeps. */
+        get: operations["listModels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/models/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a model in. The body is the file. */
+        post: operations["importModel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/models/{model_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One model with what its jobs have taught. */
+        get: operations["getModel"];
+        /** Change its notes. */
+        put: operations["saveModelNotes"];
+        post?: never;
+        /** Throw it away; jobs keep their maps. */
+        delete: operations["removeModel"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/models/{model_id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The model as JSON for another shop. */
+        get: operations["exportModel"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A photo, large or small. */
+        get: operations["getPhoto"];
         put?: never;
         post?: never;
         delete?: never;
@@ -943,6 +1167,185 @@ export interface components {
             /** Level Db */
             level_db: number;
         };
+        /** BatchOut */
+        BatchOut: {
+            /** Clock Off S */
+            clock_off_s: number | null;
+            /** Number */
+            number: number;
+            /** Taken */
+            taken: components["schemas"]["TakenOut"][];
+        };
+        /** BeginIn */
+        BeginIn: {
+            /**
+             * With Model
+             * @default true
+             */
+            with_model: boolean;
+        };
+        /** BenchNoteOut */
+        BenchNoteOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Step */
+            step: string;
+            /** Words */
+            words: string;
+        };
+        /** BenchOut */
+        BenchOut: {
+            /** Begun */
+            begun: string | null;
+            /** Blockers */
+            blockers: components["schemas"]["BlockerOut"][];
+            /** Breaches */
+            breaches: components["schemas"]["BreachOut"][];
+            /** Causes */
+            causes: components["schemas"]["CauseOut"][];
+            chosen: components["schemas"]["TakenOptionOut"] | null;
+            /** Classes */
+            classes: components["schemas"]["ScrewClassOut"][];
+            /** Closed */
+            closed: string | null;
+            /** Facts */
+            facts: string[];
+            /** Found */
+            found: components["schemas"]["SeenOut"][];
+            /** Hands Min */
+            hands_min: number | null;
+            /** Has Battery */
+            has_battery: boolean;
+            /**
+             * Job Id
+             * Format: uuid
+             */
+            job_id: string;
+            last: components["schemas"]["LastEventOut"] | null;
+            /** Leftover */
+            leftover: number;
+            /** Leftover Words */
+            leftover_words: string;
+            /** Mishaps */
+            mishaps: components["schemas"]["MishapOut"][];
+            /** Model Id */
+            model_id: string | null;
+            /** Model Places */
+            model_places: number;
+            /** Notes */
+            notes: components["schemas"]["BenchNoteOut"][];
+            /**
+             * Now
+             * Format: date-time
+             */
+            now: string;
+            /** Number */
+            number: number;
+            /** Orders */
+            orders: components["schemas"]["OrdersOut"][];
+            /** Outline */
+            outline: string;
+            /** Passes */
+            passes: components["schemas"]["PassOut"][];
+            /** Photos */
+            photos: components["schemas"]["PhotoUseOut"][];
+            /** Places */
+            places: components["schemas"]["PlaceOut"][];
+            /** Plan Changed */
+            plan_changed: boolean;
+            /** Power */
+            power: components["schemas"]["PowerOnOut"][];
+            redo: components["schemas"]["LastEventOut"] | null;
+            /** Refused */
+            refused: components["schemas"]["RefusedOut"][];
+            /** Steps */
+            steps: components["schemas"]["BenchStepOut"][];
+            /** Waited Min */
+            waited_min: number;
+            /** Waits */
+            waits: components["schemas"]["WaitOut"][];
+        };
+        /** BenchStepOut */
+        BenchStepOut: {
+            /** Acts */
+            acts: string[];
+            /** After Waits */
+            after_waits: string[];
+            /** Cancels */
+            cancels: string[];
+            /** Caution */
+            caution: string;
+            /** Guards */
+            guards: components["schemas"]["GuardOut"][];
+            /** Hands Min */
+            hands_min: number | null;
+            /** Id */
+            id: string;
+            /** Material */
+            material: string;
+            outcome: components["schemas"]["OutcomeOfStepOut"] | null;
+            /** Own */
+            own: boolean;
+            /** Photo */
+            photo: boolean;
+            /** Puts In */
+            puts_in: string[];
+            /** Shows */
+            shows: string;
+            /** Stage */
+            stage: string;
+            /** Takes Out */
+            takes_out: string[];
+            /** Text */
+            text: string;
+            /** Tool */
+            tool: string;
+            /** Wait */
+            wait: string;
+            /** Wait Min */
+            wait_min: number;
+            /** Waited Min */
+            waited_min: number | null;
+            /** Why */
+            why: string;
+        };
+        /** BenchWordsOut */
+        BenchWordsOut: {
+            /** Checks */
+            checks: components["schemas"]["NamedOut"][];
+            /** Drives */
+            drives: components["schemas"]["NamedOut"][];
+            /** Heads */
+            heads: components["schemas"]["NamedOut"][];
+            /** Mishaps */
+            mishaps: components["schemas"]["MishapKindOut"][];
+            /** Plug Parts */
+            plug_parts: components["schemas"]["NamedOut"][];
+            /** Plugs Open */
+            plugs_open: string;
+            /** Screw Groups */
+            screw_groups: components["schemas"]["NamedOut"][];
+            /** Sights */
+            sights: components["schemas"]["SightsOut"][];
+            /** Waits */
+            waits: components["schemas"]["WaitKindOut"][];
+        };
+        /** BlockerOut */
+        BlockerOut: {
+            /** Of */
+            of: string;
+            /** Remedy */
+            remedy: string;
+            /** Stage */
+            stage: string;
+            /** Text */
+            text: string;
+        };
         /**
          * BoxOut
          * @description A rectangle at a place.
@@ -956,6 +1359,39 @@ export interface components {
             x_mm: number;
             /** Y Mm */
             y_mm: number;
+        };
+        /** BreachOut */
+        BreachOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Check */
+            check: string;
+            /** Checked */
+            checked: string;
+            /** Id */
+            id: string;
+            /** Reason */
+            reason: string;
+            /** Rule */
+            rule: string;
+            /** Step */
+            step: string;
+            /** Words */
+            words: string;
+        };
+        /** CauseOut */
+        CauseOut: {
+            /** Check */
+            check: string;
+            /** From Map */
+            from_map: boolean;
+            /** Text */
+            text: string;
         };
         /** ChannelOut */
         ChannelOut: {
@@ -1167,6 +1603,45 @@ export interface components {
             words: string;
             /** Working */
             working: string;
+        };
+        /**
+         * EventIn
+         * @description One thing that happened on a tablet. turn counts its events of this job from 1.
+         */
+        EventIn: {
+            /** Data */
+            data: {
+                [key: string]: unknown;
+            };
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+            /** Turn */
+            turn: number;
+        };
+        /**
+         * EventsIn
+         * @description sent_at: the tablet's clock as it sends, by which the server tells how long ago things happened.
+         */
+        EventsIn: {
+            /** Device */
+            device: string;
+            /** Events */
+            events: components["schemas"]["EventIn"][];
+            /**
+             * Sent At
+             * Format: date-time
+             */
+            sent_at: string;
         };
         /**
          * FieldError
@@ -1490,6 +1965,19 @@ export interface components {
             /** Rise K */
             rise_k: number | null;
         };
+        /** GuardOut */
+        GuardOut: {
+            /** Bars */
+            bars: string[];
+            /** Needs */
+            needs: string[];
+            /** Reason */
+            reason: string;
+            /** Remedy */
+            remedy: string;
+            /** Rule */
+            rule: string;
+        };
         /** HabitsIn */
         HabitsIn: {
             /** Application School */
@@ -1507,6 +1995,11 @@ export interface components {
             life_school: string;
             /** Tax Percent */
             tax_percent: number;
+            /**
+             * Tighten Percent
+             * @default 50
+             */
+            tighten_percent: number;
         };
         /** HabitsOut */
         HabitsOut: {
@@ -1522,6 +2015,8 @@ export interface components {
             life_school: string;
             /** Tax Percent */
             tax_percent: number;
+            /** Tighten Percent */
+            tighten_percent: number;
         };
         /** HandOverIn */
         HandOverIn: {
@@ -1864,6 +2359,37 @@ export interface components {
             /** Rungs */
             rungs: components["schemas"]["RungOut"][];
         };
+        /** LastEventOut */
+        LastEventOut: {
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Step */
+            step: string;
+            /** Words */
+            words: string;
+        };
+        /** LearntFoundOut */
+        LearntFoundOut: {
+            /** Part */
+            part: string;
+            /** Seen */
+            seen: string;
+            /** Times */
+            times: number;
+        };
+        /** LearntMinutesOut */
+        LearntMinutesOut: {
+            /** Hands Min */
+            hands_min: number;
+            /** Jobs */
+            jobs: number;
+            /** Task */
+            task: string;
+            /** Words */
+            words: string;
+        };
         /** LessonOut */
         LessonOut: {
             /** In Force */
@@ -1944,6 +2470,166 @@ export interface components {
                 [key: string]: string | null;
             };
         };
+        /** MishapKindOut */
+        MishapKindOut: {
+            /** Check */
+            check: string;
+            /** Name */
+            name: string;
+            /** Recovery */
+            recovery: string[];
+            /** Words */
+            words: string;
+        };
+        /** MishapOut */
+        MishapOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Check */
+            check: string;
+            /** Checked */
+            checked: string;
+            /** Id */
+            id: string;
+            /** Recovery */
+            recovery: string[];
+            /** Step */
+            step: string;
+            /** Title */
+            title: string;
+            /** What */
+            what: string;
+            /** Words */
+            words: string;
+        };
+        /** ModelGapOut */
+        ModelGapOut: {
+            /** Count */
+            count: number;
+            /** Length Mm */
+            length_mm: number;
+            /** Reading Mm */
+            reading_mm: number;
+            /** Target */
+            target: string;
+            /** Width Mm */
+            width_mm: number;
+        };
+        /** ModelNotesIn */
+        ModelNotesIn: {
+            /** Notes */
+            notes: string;
+            /** Torque Notes */
+            torque_notes: string;
+            /** Version */
+            version: number;
+        };
+        /** ModelOut */
+        ModelOut: {
+            /** After Rise K */
+            after_rise_k: number | null;
+            /** Before Rise K */
+            before_rise_k: number | null;
+            /** Classes */
+            classes: components["schemas"]["ScrewClassOut"][];
+            /** Cpu Die Length Mm */
+            cpu_die_length_mm: number | null;
+            /** Cpu Die Width Mm */
+            cpu_die_width_mm: number | null;
+            /** Found */
+            found: components["schemas"]["LearntFoundOut"][];
+            /** Gaps */
+            gaps: components["schemas"]["ModelGapOut"][];
+            /** Gpu Die Length Mm */
+            gpu_die_length_mm: number | null;
+            /** Gpu Die Width Mm */
+            gpu_die_width_mm: number | null;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Interface K Per W */
+            interface_k_per_w: number | null;
+            /** Jobs */
+            jobs: number;
+            /** Kind */
+            kind: string;
+            /** Learnt Jobs */
+            learnt_jobs: number;
+            /** Maker */
+            maker: string;
+            /** Minutes */
+            minutes: components["schemas"]["LearntMinutesOut"][];
+            /** Model */
+            model: string;
+            /** Notes */
+            notes: string;
+            /** Outline */
+            outline: string | null;
+            /** Places */
+            places: components["schemas"]["ModelPlaceOut"][];
+            /** Reference */
+            reference: string;
+            /** Source */
+            source: string;
+            /** Steps */
+            steps: components["schemas"]["ModelStepOut"][];
+            /** Torque Notes */
+            torque_notes: string;
+            /** Total K Per W */
+            total_k_per_w: number | null;
+            /** Version */
+            version: number;
+        };
+        /** ModelPlaceOut */
+        ModelPlaceOut: {
+            /** Drive */
+            drive: string;
+            /** Head */
+            head: string;
+            /** Holds */
+            holds: string;
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Length Mm */
+            length_mm: number | null;
+            /** Letter */
+            letter: string;
+            /** Note */
+            note: string;
+            /** Number */
+            number: number | null;
+            /** Shape */
+            shape: string;
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+        };
+        /** ModelStepOut */
+        ModelStepOut: {
+            /** After */
+            after: string;
+            /** Stage */
+            stage: string;
+            /** Text */
+            text: string;
+            /** Why */
+            why: string;
+        };
+        /** ModelsOut */
+        ModelsOut: {
+            /** Models */
+            models: components["schemas"]["ModelOut"][];
+        };
         /** MoveOut */
         MoveOut: {
             /** Amount */
@@ -1969,6 +2655,13 @@ export interface components {
         MovesOut: {
             /** Moves */
             moves: components["schemas"]["MoveOut"][];
+        };
+        /** NamedOut */
+        NamedOut: {
+            /** Name */
+            name: string;
+            /** Words */
+            words: string;
         };
         /** NoiseFigureOut */
         NoiseFigureOut: {
@@ -2093,6 +2786,33 @@ export interface components {
             /** Work Cents */
             work_cents: number;
         };
+        /** OrdersOut */
+        OrdersOut: {
+            /** By Number */
+            by_number: boolean;
+            /** Holds */
+            holds: string;
+            /** Loosen */
+            loosen: string[];
+            /** Tighten */
+            tighten: string[];
+            /** Words */
+            words: string;
+        };
+        /** OutcomeOfStepOut */
+        OutcomeOfStepOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** How */
+            how: string;
+            /** Words */
+            words: string;
+        };
         /**
          * OutcomeOut
          * @description After over the prediction, at the fan speed of Before.
@@ -2165,6 +2885,13 @@ export interface components {
             /** Words */
             words: string;
         };
+        /** PassOut */
+        PassOut: {
+            /** Share */
+            share: number;
+            /** Words */
+            words: string;
+        };
         /** PersonOut */
         PersonOut: {
             /** Currency */
@@ -2186,6 +2913,73 @@ export interface components {
             from_s: number;
             /** To S */
             to_s: number;
+        };
+        /** PhotoOut */
+        PhotoOut: {
+            /** Height Px */
+            height_px: number;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Size Bytes */
+            size_bytes: number;
+            /** Width Px */
+            width_px: number;
+        };
+        /** PhotoUseOut */
+        PhotoUseOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Photo */
+            photo: string;
+            /** Step */
+            step: string;
+            /** What */
+            what: string;
+        };
+        /** PlaceOut */
+        PlaceOut: {
+            /** Drive */
+            drive: string;
+            /** Explained */
+            explained: string;
+            /** Guards In */
+            guards_in: components["schemas"]["GuardOut"][];
+            /** Guards Out */
+            guards_out: components["schemas"]["GuardOut"][];
+            /** Head */
+            head: string;
+            /** Holds */
+            holds: string;
+            /** Id */
+            id: string;
+            /** Is Out */
+            is_out: boolean;
+            /** Kind */
+            kind: string;
+            /** Length Mm */
+            length_mm: number | null;
+            /** Letter */
+            letter: string;
+            /** Note */
+            note: string;
+            /** Number */
+            number: number | null;
+            /** Shape */
+            shape: string;
+            /** Was Out */
+            was_out: number | null;
+            /** Words */
+            words: string;
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
         };
         /** PlanGateOut */
         PlanGateOut: {
@@ -2255,6 +3049,22 @@ export interface components {
             shim_reason: string;
             /** Version */
             version: number;
+        };
+        /** PowerOnOut */
+        PowerOnOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Boot S */
+            boot_s: number | null;
+            /** Fine */
+            fine: boolean;
+            /** Results */
+            results: {
+                [key: string]: string;
+            };
         };
         /**
          * PredictedOut
@@ -2456,6 +3266,40 @@ export interface components {
             shop_name: string;
             verdict: components["schemas"]["VerdictOut"] | null;
         };
+        /** RefusalOut */
+        RefusalOut: {
+            /** Detail */
+            detail: string;
+            /** Field */
+            field: string;
+            /** Reason */
+            reason: string;
+            /** Remedy */
+            remedy: string;
+            /** Rule */
+            rule: string;
+        };
+        /** RefusedOut */
+        RefusedOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Detail */
+            detail: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Remedy */
+            remedy: string;
+        };
         /** RepeatOut */
         RepeatOut: {
             /** Die C */
@@ -2604,6 +3448,89 @@ export interface components {
             /** Source */
             source: string;
         };
+        /** RunningWaitOut */
+        RunningWaitOut: {
+            /**
+             * Began
+             * Format: date-time
+             */
+            began: string;
+            /**
+             * Due
+             * Format: date-time
+             */
+            due: string;
+            /** Id */
+            id: string;
+            /**
+             * Job Id
+             * Format: uuid
+             */
+            job_id: string;
+            /** Model */
+            model: string;
+            /** Number */
+            number: number;
+            /** Step */
+            step: string;
+            /** Wait */
+            wait: string;
+            /** Words */
+            words: string;
+        };
+        /** RunningWaitsOut */
+        RunningWaitsOut: {
+            /**
+             * Now
+             * Format: date-time
+             */
+            now: string;
+            /** Waits */
+            waits: components["schemas"]["RunningWaitOut"][];
+        };
+        /** ScrewClassOut */
+        ScrewClassOut: {
+            /** Count */
+            count: number;
+            /** Drive */
+            drive: string;
+            /** Head */
+            head: string;
+            /** Length Mm */
+            length_mm: number | null;
+            /** Letter */
+            letter: string;
+            /** Shape */
+            shape: string;
+            /** Words */
+            words: string;
+        };
+        /** SeenOut */
+        SeenOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Follows */
+            follows: string;
+            /** Id */
+            id: string;
+            /** Part */
+            part: string;
+            /** Part Words */
+            part_words: string;
+            /** Photo */
+            photo: string;
+            /** Seen */
+            seen: string;
+            /** Seen Words */
+            seen_words: string;
+            /** Sound */
+            sound: boolean;
+            /** Words */
+            words: string;
+        };
         /** SessionOut */
         SessionOut: {
             /** Csrf Token */
@@ -2724,6 +3651,28 @@ export interface components {
             tolerances: components["schemas"]["TolerancesOut"];
             usual: components["schemas"]["TolerancesOut"];
         };
+        /** SightOut */
+        SightOut: {
+            /** Follows */
+            follows: string;
+            /** Name */
+            name: string;
+            /** Sound */
+            sound: boolean;
+            /** Tells */
+            tells: string;
+            /** Words */
+            words: string;
+        };
+        /** SightsOut */
+        SightsOut: {
+            /** Part */
+            part: string;
+            /** States */
+            states: components["schemas"]["SightOut"][];
+            /** Words */
+            words: string;
+        };
         /** SignInIn */
         SignInIn: {
             /** Login */
@@ -2839,10 +3788,39 @@ export interface components {
             /** Suggestions */
             suggestions: string[];
         };
+        /**
+         * TakenOptionOut
+         * @description What the plan promises now, by which a finding shows what it changed.
+         */
+        TakenOptionOut: {
+            /** Key */
+            key: string;
+            /** Words */
+            words: string;
+        };
+        /** TakenOut */
+        TakenOut: {
+            /** Again */
+            again: boolean;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Number */
+            number: number | null;
+            refusal: components["schemas"]["RefusalOut"] | null;
+            /** Told */
+            told: string;
+        };
         /** TaskOut */
         TaskOut: {
             /** Hands Min */
             hands_min: number;
+            /** Learnt Jobs */
+            learnt_jobs: number;
+            /** Learnt Min */
+            learnt_min: number | null;
             /** Name */
             name: string;
             /** Wait Min */
@@ -2994,6 +3972,44 @@ export interface components {
             /** Words */
             words: string;
         };
+        /** WaitKindOut */
+        WaitKindOut: {
+            /** Least Min */
+            least_min: number;
+            /** Minutes */
+            minutes: number;
+            /** Most Min */
+            most_min: number;
+            /** Name */
+            name: string;
+            /** Words */
+            words: string;
+        };
+        /** WaitOut */
+        WaitOut: {
+            /**
+             * Began
+             * Format: date-time
+             */
+            began: string;
+            /**
+             * Due
+             * Format: date-time
+             */
+            due: string;
+            /** Ended */
+            ended: string | null;
+            /** Id */
+            id: string;
+            /** Reason */
+            reason: string;
+            /** Step */
+            step: string;
+            /** Wait */
+            wait: string;
+            /** Words */
+            words: string;
+        };
         /** WindowIn */
         WindowIn: {
             /** From S */
@@ -3099,6 +4115,174 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobPage"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    streamBench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": unknown;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getWaits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunningWaitsOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getBenchWords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchWordsOut"];
                 };
             };
             /** @description Unauthorized */
@@ -3402,6 +4586,246 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getJobBench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sendEvents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EventsIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    renewBench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginBench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchOut"];
                 };
             };
             /** @description Unauthorized */
@@ -4089,6 +5513,132 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveModelFromJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    uploadPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+                photo_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5199,6 +6749,423 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VerdictOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listModels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelsOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    importModel: {
+        parameters: {
+            query?: {
+                replace?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getModel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                model_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveModelNotes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                model_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ModelNotesIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeModel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                model_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    exportModel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                model_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPhoto: {
+        parameters: {
+            query?: {
+                size?: "large" | "small";
+            };
+            header?: never;
+            path: {
+                photo_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": unknown;
                 };
             };
             /** @description Unauthorized */

@@ -37,6 +37,7 @@ class HabitsIn(In):
     application_school: Short | None = None
     life_school: Short = "usual"
     hands_min: Annotated[dict[str, Number], Field(max_length=40, default_factory=dict)]
+    tighten_percent: int = 50
 
 
 class HabitsOut(Out):
@@ -45,6 +46,7 @@ class HabitsOut(Out):
     application_school: str | None
     life_school: str
     hands_min: dict[str, float]
+    tighten_percent: int
 
 
 class ShopIn(In):
@@ -58,6 +60,8 @@ class TaskOut(Out):
     words: str
     hands_min: float
     wait_min: float
+    learnt_min: float | None
+    learnt_jobs: int
 
 
 class PredictedOut(Out):

@@ -1,0 +1,91 @@
+"""Logs of the bench between rows and rules: loaded from where a copy left off, and what the job's row shows of them."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Sequence
+from datetime import datetime
+from typing import Any
+
+from vividowl.core.bench_close import blockers
+from vividowl.core.bench_events import BenchEvent
+from vividowl.core.bench_log import BenchLog, append, replay
+from vividowl.core.bench_state import BenchState, Wait
+from vividowl.core.waits import WAITS
+from vividowl.service.workshop import Workshop
+from vividowl.store.bench import BenchEventRow
+from vividowl.store.models import Job
+from vividowl.store.scope import Scope
+
+LOGS_MOST = 48
+
+
+def rows_of(scope: Scope, job_id: uuid.UUID, after: int = 0) -> Sequence[BenchEventRow]:
+    """Events of a job in order, from behind a number on."""
+    query = scope.select(BenchEventRow).where(BenchEventRow.job_id == job_id, BenchEventRow.number > after)
+    return scope.session.scalars(query.order_by(BenchEventRow.number)).unique().all()
+
+
+def event_of(row: BenchEventRow, by: str | None = None) -> BenchEvent:
+    """A stored event as the core knows it."""
+    return BenchEvent(str(row.id), row.kind, row.data, row.at, by if by is not None else row.member.name)
+
+
+def load_log(workshop: Workshop, scope: Scope, job_id: uuid.UUID) -> tuple[BenchLog, int]:
+    """The log of a job and the number of its latest event. Only what was committed is kept for the next time."""
+    number, log = workshop.bench_logs.get(job_id, (0, BenchLog()))
+    rows = rows_of(scope, job_id, number)
+    if rows:
+        events = [event_of(r) for r in rows if r.refusal is None]
+        if number == 0:
+            log = replay(events)
+        else:
+            for event in events:
+                log = append(log, event)
+        number = rows[-1].number
+    return log, number
+
+
+def keep_log(workshop: Workshop, job_id: uuid.UUID, number: int, log: BenchLog) -> None:
+    """Keep a log that is committed for the next time."""
+    kept = workshop.bench_logs
+    kept.pop(job_id, None)
+    kept[job_id] = (number, log)
+    while len(kept) > LOGS_MOST:
+        try:
+            kept.pop(next(iter(kept)), None)
+        except (StopIteration, RuntimeError):  # another thread was faster
+            break
+
+
+def waits_to_show(state: BenchState) -> list[Wait]:
+    """Waits that count, and those that are over but nobody went on since."""
+    last = max((o.at for o in state.outcomes.values()), default=None)
+    return [w for w in state.waits.values() if w.ended is None and (last is None or w.due > last or w.began == last)]
+
+
+def note_glance(job: Job, state: BenchState, at: datetime) -> None:
+    """What the list of jobs shows of the bench."""
+    if state.begun is None:
+        job.bench = {}
+        return
+    step = state.next_step
+    number = next((i + 1 for i, s in enumerate(state.steps) if s is step), len(state.steps))
+    job.bench = {
+        "begun": True,
+        "closed": state.closed is not None,
+        "stage": step.stage if step is not None else "close",
+        "step": number,
+        "steps": len(state.steps),
+        "text": step.text if step is not None else "Count, and close",
+        "out": len(state.out),
+        "open": len(blockers(state, at)),
+        "waits": [wait_glance(w, state) for w in waits_to_show(state)],
+    }  # fmt: skip
+
+
+def wait_glance(wait: Wait, state: BenchState) -> dict[str, Any]:
+    """A wait as the list of jobs shows it."""
+    step = next((s.text for s in state.steps if s.id == wait.step), "")
+    return {"id": wait.id, "wait": wait.wait, "words": WAITS[wait.wait].words, "step": step,
+            "began": wait.began.isoformat(), "due": wait.due.isoformat()}  # fmt: skip

@@ -1,0 +1,167 @@
+"""The bench of a job as the pages see it: steps with their rules, the map with its orders, what is open."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from datetime import datetime
+
+from vividowl.core.bench_close import Blocker, blockers
+from vividowl.core.bench_log import BenchLog
+from vividowl.core.bench_rules import acts_of_place
+from vividowl.core.bench_state import BenchState, place_words
+from vividowl.core.bench_steps import BenchStep
+from vividowl.core.fasteners import (
+    SCREW,
+    SCREW_GROUPS,
+    Pass,
+    Place,
+    ScrewClass,
+    classes_of,
+    letter_of,
+    loosening_order,
+    tightening_order,
+    tightening_passes,
+)
+from vividowl.core.first_power import Cause, likely_causes
+from vividowl.core.interlocks import CANCELS, Interlock, rules_for
+from vividowl.core.step_times import StepTime
+from vividowl.service.bench_plan import plan_key
+from vividowl.service.bench_store import keep_log, load_log
+from vividowl.service.bench_times import times_of
+from vividowl.service.choices import plan_row
+from vividowl.service.clock import server_now
+from vividowl.service.device_models import model_for
+from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.bench import BenchEventRow
+from vividowl.store.models import Job
+from vividowl.store.scope import Scope
+
+REFUSED_SHOWN = 5
+
+
+@dataclass(frozen=True)
+class StepView:
+    """A step with what it takes away, the rules that guard it, and the minutes it took."""
+
+    step: BenchStep
+    cancels: tuple[str, ...]
+    guards: tuple[Interlock, ...]
+    time: StepTime | None
+
+
+@dataclass(frozen=True)
+class PlaceView:
+    """A place with its letter, its words, and the rules for taking it out or putting it in."""
+
+    place: Place
+    letter: str
+    shape: str
+    words: str
+    guards_out: tuple[Interlock, ...]
+    guards_in: tuple[Interlock, ...]
+
+
+@dataclass(frozen=True)
+class Orders:
+    """Order of the screws of one part, by id."""
+
+    holds: str
+    words: str
+    loosen: tuple[str, ...]
+    tighten: tuple[str, ...]
+    by_number: bool
+
+
+@dataclass(frozen=True)
+class BenchView:
+    """All that the pages of the bench show. number: of the latest event; last: the event that undo would take back;
+    plan_changed: the option taken now is not the one that the list was made for; learnt model: id and number of
+    places, None when the shop keeps none."""
+
+    job: Job
+    log: BenchLog
+    number: int
+    now: datetime
+    steps: tuple[StepView, ...]
+    places: tuple[PlaceView, ...]
+    classes: tuple[ScrewClass, ...]
+    orders: tuple[Orders, ...]
+    passes: tuple[Pass, ...]
+    blockers: tuple[Blocker, ...]
+    causes: tuple[Cause, ...]
+    plan_changed: bool
+    chosen: Mapping[str, object] | None
+    model_id: uuid.UUID | None
+    model_places: int
+    refused: tuple[BenchEventRow, ...]
+
+    @property
+    def state(self) -> BenchState:
+        """The state that the events make."""
+        return self.log.state
+
+
+def get_bench(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> BenchView:
+    """The bench of a job."""
+    with workshop.scope(actor) as scope:
+        job = scope.get(Job, job_id)
+        log, number = load_log(workshop, scope, job.id)
+        if number:
+            keep_log(workshop, job.id, number, log)
+        return _view(scope, job, log, number)
+
+
+def _view(scope: Scope, job: Job, log: BenchLog, number: int) -> BenchView:
+    state, now = log.state, server_now()
+    places = tuple(state.places.values())
+    classes = classes_of(places)
+    times = times_of(scope, job.id, state)
+    model, plan = model_for(scope, job), plan_row(scope, job.id)
+    return BenchView(
+        job, log, number, now,
+        tuple(StepView(s, _cancels(s.acts), rules_for(s.acts, state.device), times.get(s.id)) for s in state.steps),
+        tuple(_place(p, state, classes) for p in places), classes, _orders(places),
+        tightening_passes(state.device.tighten_percent), blockers(state, now), _causes(state),
+        state.begun is not None and state.closed is None and state.plan != plan_key(scope, job),
+        plan.chosen if plan is not None else None, model.id if model is not None else None,
+        len(model.data.get("places", ())) if model is not None else 0, _refused(scope, job.id),
+    )  # fmt: skip
+
+
+def _cancels(acts: Sequence[str]) -> tuple[str, ...]:
+    return tuple(dict.fromkeys(c for a in acts for c in CANCELS[a] if c not in acts))
+
+
+def _place(place: Place, state: BenchState, classes: Sequence[ScrewClass]) -> PlaceView:
+    letter = letter_of(place, classes)
+    shape = next((c.shape for c in classes if c.letter == letter), "")
+    return PlaceView(
+        place, letter, shape, place_words(place, state.places),
+        rules_for(acts_of_place(place, state, out=True), state.device),
+        rules_for(acts_of_place(place, state, out=False), state.device) if place.id in state.out else (),
+    )  # fmt: skip
+
+
+def _orders(places: Sequence[Place]) -> tuple[Orders, ...]:
+    out = []
+    for holds, words in SCREW_GROUPS.items():
+        screws = [p for p in places if p.kind == SCREW and p.holds == holds]
+        if screws:
+            numbers = [p.number for p in screws]
+            by_number = None not in numbers and len(set(numbers)) == len(numbers)
+            out.append(Orders(holds, words, loosening_order(screws), tightening_order(screws), by_number))
+    return tuple(out)
+
+
+def _causes(state: BenchState) -> tuple[Cause, ...]:
+    if not state.power or state.power[-1].fine or "power_on_ok" in state.facts:
+        return ()
+    rules = [b.rule for b in state.breaches.values()]
+    return likely_causes(state.power[-1].results, tuple(state.places.values()), tuple(state.out), state.was_out, rules)
+
+
+def _refused(scope: Scope, job_id: uuid.UUID) -> tuple[BenchEventRow, ...]:
+    query = scope.select(BenchEventRow).where(BenchEventRow.job_id == job_id, BenchEventRow.refusal.is_not(None))
+    return tuple(scope.session.scalars(query.order_by(BenchEventRow.number.desc()).limit(REFUSED_SHOWN)).unique())

@@ -1,0 +1,83 @@
+"""Photos of a job: taken in once, scaled, and shown within the shop."""
+
+from __future__ import annotations
+
+import hashlib
+import uuid
+from pathlib import Path
+from typing import BinaryIO
+
+from sqlalchemy import func, select
+
+from vividowl.core.bench_events import BenchRefused
+from vividowl.formats.errors import FormatError
+from vividowl.formats.photo import PHOTO_MOST, ScaledPhoto, read_photo
+from vividowl.service.errors import Refused
+from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.bench import Photo
+from vividowl.store.models import Job
+from vividowl.store.scope import Scope
+
+PHOTOS_MOST = 600
+SIZES = ("large", "small")
+
+
+def receive_photo(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, photo_id: uuid.UUID, stream: BinaryIO
+) -> Photo:  # fmt: skip
+    """Take a photo in under the id that the tablet gave it; the same one again is answered alike."""
+    with workshop.scope(actor) as scope:
+        job = scope.get(Job, job_id)
+        kept = scope.one(Photo, Photo.id == photo_id)
+        if kept is not None:
+            if kept.job_id != job.id:
+                raise Refused("conflict", "This id belongs to a photo of another job.", remedy="Give it a new id.")
+            return kept
+        count = scope.session.scalar(select(func.count()).select_from(Photo).where(Photo.job_id == job.id)) or 0
+        if count >= PHOTOS_MOST:
+            raise Refused(
+                "conflict", f"The job has {PHOTOS_MOST} photos already.", remedy="Take off what is not needed."
+            )
+    data = stream.read(PHOTO_MOST + 1)
+    scaled = scale(data)
+    with workshop.scope(actor) as scope:
+        return keep_photo(workshop, scope, actor, job_id, photo_id, scaled)
+
+
+def scale(data: bytes) -> ScaledPhoto:
+    """Read a photo's bytes."""
+    try:
+        return read_photo(data)
+    except FormatError as error:
+        raise Refused("invalid", str(error), field="photo", remedy=error.remedy, reason=error.reason) from error
+
+
+def keep_photo(
+    workshop: Workshop, scope: Scope, actor: Actor, job_id: uuid.UUID | None, photo_id: uuid.UUID, scaled: ScaledPhoto
+) -> Photo:
+    """Keep a photo that was read."""
+    sha256 = hashlib.sha256(scaled.large).hexdigest()
+    workshop.files.keep_photo(actor.shop_id, sha256, scaled.large, scaled.small)
+    return scope.add(
+        Photo(id=photo_id, job_id=job_id, sha256=sha256, width_px=scaled.width_px, height_px=scaled.height_px,
+              size_bytes=len(scaled.large), uploaded_by=actor.member_id)
+    )  # fmt: skip
+
+
+def photo_file(workshop: Workshop, actor: Actor, photo_id: uuid.UUID, size: str) -> Path:
+    """Where a photo lies."""
+    with workshop.scope(actor) as scope:
+        photo = scope.get(Photo, photo_id)
+        return workshop.files.photo(actor.shop_id, photo.sha256, size)
+
+
+def require_photo(scope: Scope, photo_id: str) -> None:
+    """Refuse an event about a photo that has not arrived."""
+    try:
+        found = scope.one(Photo, Photo.id == uuid.UUID(photo_id))
+    except ValueError:
+        found = None
+    if found is None:
+        raise BenchRefused(
+            "This photo has not arrived yet.", reason="missing", field="photo", remedy="Send the photo first."
+        )

@@ -1,0 +1,94 @@
+"""Tables of the bench: events, photos, and what the shop knows of a model."""
+
+from __future__ import annotations
+
+import uuid
+from datetime import datetime
+from typing import Any
+
+from sqlalchemy import CheckConstraint, ForeignKeyConstraint, Index, String, UniqueConstraint
+from sqlalchemy.dialects.postgresql import JSONB
+from sqlalchemy.orm import Mapped, mapped_column, relationship
+
+from vividowl.store.models import Base, Member, now
+
+
+class BenchEventRow(Base):
+    """What happened at the bench of a job. Never changed, never deleted: a trigger stands guard.
+
+    id: given on the tablet; number: its place in the log of the job; device and turn: which tablet, and its how manieth
+    event of this job; at: when it happened by the server's clock; refusal: why it was not taken, None when it was;
+    effect: what it changed beside the log, so that undo can change it back.
+    """
+
+    __tablename__ = "bench_event"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True)
+    shop_id: Mapped[uuid.UUID]
+    job_id: Mapped[uuid.UUID]
+    number: Mapped[int]
+    kind: Mapped[str] = mapped_column(String(40))
+    data: Mapped[dict[str, Any]]
+    at: Mapped[datetime]
+    device: Mapped[str] = mapped_column(String(60))
+    turn: Mapped[int]
+    member_id: Mapped[uuid.UUID]
+    refusal: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    effect: Mapped[dict[str, Any]] = mapped_column(default=dict)
+    received_at: Mapped[datetime] = mapped_column(default=now)
+    member: Mapped[Member] = relationship(lazy="joined", viewonly=True)
+    __table_args__ = (
+        UniqueConstraint("job_id", "number"),
+        UniqueConstraint("job_id", "device", "turn"),
+        ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"]),
+        ForeignKeyConstraint(["shop_id", "member_id"], ["member.shop_id", "member.id"]),
+        CheckConstraint("number > 0", name="number"),
+        CheckConstraint("turn > 0", name="turn"),
+        Index("ix_bench_event_shop_id_member_id_at", "shop_id", "member_id", "at"),
+    )
+
+
+class Photo(Base):
+    """A photo, scaled and without what the camera wrote beside the picture. The bytes lie in the file store."""
+
+    __tablename__ = "photo"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True)
+    shop_id: Mapped[uuid.UUID]
+    # None for the outline of a model that came from another shop.
+    job_id: Mapped[uuid.UUID | None]
+    sha256: Mapped[str] = mapped_column(String(64))
+    width_px: Mapped[int]
+    height_px: Mapped[int]
+    size_bytes: Mapped[int]
+    uploaded_at: Mapped[datetime] = mapped_column(default=now)
+    uploaded_by: Mapped[uuid.UUID]
+    __table_args__ = (
+        UniqueConstraint("shop_id", "id"),
+        ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"]),
+        ForeignKeyConstraint(["shop_id", "uploaded_by"], ["member.shop_id", "member.id"]),
+        CheckConstraint("sha256 ~ '^[0-9a-f]{64}$'", name="sha256"),
+        CheckConstraint("width_px > 0 AND height_px > 0", name="size_px"),
+        Index("ix_photo_job_id", "job_id"),
+    )
+
+
+class DeviceModel(Base):
+    """What the shop keeps of a model: outline, map, dies, gaps, notes, own steps. What it learns follows from jobs."""
+
+    __tablename__ = "device_model"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    maker: Mapped[str] = mapped_column(String(80))
+    model: Mapped[str] = mapped_column(String(120))
+    kind: Mapped[str] = mapped_column(String(20))
+    version: Mapped[int] = mapped_column(default=1)
+    data: Mapped[dict[str, Any]]
+    outline_photo: Mapped[uuid.UUID | None]
+    source: Mapped[str] = mapped_column(String(120), default="")
+    updated_at: Mapped[datetime] = mapped_column(default=now, onupdate=now)
+    updated_by: Mapped[uuid.UUID]
+    __table_args__ = (
+        UniqueConstraint("shop_id", "maker", "model"),
+        ForeignKeyConstraint(["shop_id", "outline_photo"], ["photo.shop_id", "photo.id"]),
+        ForeignKeyConstraint(["shop_id", "updated_by"], ["member.shop_id", "member.id"]),
+        CheckConstraint("kind IN ('laptop', 'console', 'handheld', 'other')", name="kind"),
+    )

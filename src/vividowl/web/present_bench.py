@@ -1,0 +1,274 @@
+"""Values of the bench and of models as schemas. No decisions here."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import asdict
+from typing import Any
+
+from vividowl.service import bench_words as w
+from vividowl.service.bench_view import BenchView, PlaceView, StepView
+from vividowl.service.bench_work import Batch
+from vividowl.service.device_models import ModelView
+from vividowl.service.model_views import model_classes, task_words
+from vividowl.web import schemas as s
+
+
+def batch_out(batch: Batch) -> s.BatchOut:
+    """What became of events."""
+    return s.BatchOut(
+        taken=[
+            s.TakenOut(
+                id=t.id,
+                number=t.number,
+                again=t.again,
+                told=t.told,
+                refusal=s.RefusalOut.model_validate(dict(t.refusal)) if t.refusal else None,
+            )
+            for t in batch.taken
+        ],
+        number=batch.number,
+        clock_off_s=batch.clock_off_s,
+    )
+
+
+def _step(view: StepView, outcome: Any) -> s.BenchStepOut:  # noqa: ANN401
+    own = {k: v for k, v in asdict(view.step).items() if k in s.BenchStepOut.model_fields}
+    return s.BenchStepOut(
+        **own,
+        cancels=list(view.cancels),
+        guards=[s.GuardOut.model_validate(g) for g in view.guards],
+        outcome=s.OutcomeOfStepOut.model_validate(outcome) if outcome is not None else None,
+        hands_min=view.time.hands_min if view.time else None,
+        waited_min=view.time.wait_min if view.time else None,
+    )
+
+
+def _place(view: PlaceView, bench: BenchView) -> s.PlaceOut:
+    state, place = bench.state, view.place
+    return s.PlaceOut(
+        **asdict(place),
+        letter=view.letter,
+        shape=view.shape,
+        words=view.words,
+        is_out=place.id in state.out,
+        was_out=state.was_out.get(place.id),
+        explained=state.explained.get(place.id, ""),
+        guards_out=[s.GuardOut.model_validate(g) for g in view.guards_out],
+        guards_in=[s.GuardOut.model_validate(g) for g in view.guards_in],
+    )
+
+
+def classes_out(classes: Sequence[Any]) -> list[s.ScrewClassOut]:
+    """Classes of screws."""
+    return [s.ScrewClassOut.model_validate(c) for c in classes]
+
+
+_EVENT_WORDS = {
+    "begun": "beginning the list",
+    "replanned": "making the list anew",
+    "step_done": "step",
+    "step_skipped": "skipped step",
+    "gone_back": "going back",
+    "step_added": "added step",
+    "step_moved": "moved step",
+    "place_added": "place on the map",
+    "place_changed": "change of a place",
+    "place_removed": "wiping a place off",
+    "place_out": "taking out",
+    "place_in": "putting in",
+    "outline": "outline of the map",
+    "leftover": "what is left over",
+    "explained": "explanation",
+    "found": "finding",
+    "wait_started": "start of a wait",
+    "wait_ended": "end of a wait",
+    "mishap": "mishap",
+    "checked": "check",
+    "power_on": "first power-on",
+    "photo": "photo",
+    "note": "note",
+    "closed": "closing",
+}
+
+
+def _event_words(event: Any, bench: BenchView) -> s.LastEventOut:  # noqa: ANN401
+    words = _EVENT_WORDS[event.kind]
+    step = event.data.get("step")
+    number = next((i + 1 for i, x in enumerate(bench.state.steps) if isinstance(step, str) and x.id == step), None)
+    place = bench.state.places.get(str(event.data.get("place"))) if isinstance(event.data.get("place"), str) else None
+    if number is not None and event.kind in ("step_done", "step_skipped", "step_moved"):
+        words = f"{words} {number}"
+    elif place is not None:
+        words = f"{words}: {next(p.words for p in bench.places if p.place.id == place.id)}"
+    return s.LastEventOut(id=event.id, kind=event.kind, words=words, step=step if isinstance(step, str) else "")
+
+
+def bench_out(bench: BenchView) -> s.BenchOut:
+    """The bench of a job."""
+    state, log = bench.state, bench.log
+    step_words = {x.id: x.text for x in state.steps}
+    hands = [v.time.hands_min for v in bench.steps if v.time is not None]
+    return s.BenchOut(
+        job_id=bench.job.id,
+        number=bench.number,
+        now=bench.now,
+        begun=state.begun,
+        closed=state.closed,
+        has_battery=state.device.has_battery,
+        facts=sorted(state.now_facts),
+        steps=[_step(v, state.outcomes.get(v.step.id)) for v in bench.steps],
+        places=[_place(p, bench) for p in bench.places],
+        classes=classes_out(bench.classes),
+        orders=[
+            s.OrdersOut(
+                holds=o.holds, words=o.words, loosen=list(o.loosen), tighten=list(o.tighten), by_number=o.by_number
+            )
+            for o in bench.orders
+        ],
+        passes=[s.PassOut.model_validate(p) for p in bench.passes],
+        outline=state.outline,
+        leftover=state.leftover,
+        leftover_words=state.leftover_words,
+        waits=[
+            s.WaitOut(**{**asdict(x), "step": step_words.get(x.step, "")}, words=w.WAITS[x.wait].words)
+            for x in state.waits.values()
+        ],
+        breaches=[
+            s.BreachOut(**asdict(b), reason=w.BY_RULE[b.rule].reason, check=w.BY_RULE[b.rule].check)
+            for b in state.breaches.values()
+        ],
+        mishaps=[
+            s.MishapOut(
+                id=m.id,
+                what=m.what,
+                title=w.MISHAPS[m.what].words,
+                recovery=list(w.MISHAPS[m.what].steps),
+                step=m.step,
+                words=m.words,
+                at=m.at,
+                by=m.by,
+                check=w.MISHAPS[m.what].check,
+                checked=m.checked,
+            )
+            for m in state.mishaps.values()
+        ],
+        found=[_found(f) for f in state.found.values()],
+        photos=[s.PhotoUseOut.model_validate(p) for p in state.photos],
+        power=[s.PowerOnOut(results=dict(p.results), boot_s=p.boot_s, fine=p.fine, at=p.at) for p in state.power],
+        causes=[s.CauseOut.model_validate(c) for c in bench.causes],
+        notes=[s.BenchNoteOut.model_validate(n) for n in state.notes],
+        blockers=[s.BlockerOut.model_validate(b) for b in bench.blockers],
+        last=_event_words(log.active[-1], bench) if log.active else None,
+        redo=_event_words(log.undone[-1], bench) if log.undone else None,
+        refused=[
+            s.RefusedOut(
+                id=r.id,
+                kind=r.kind,
+                at=r.at,
+                by=r.member.name,
+                detail=(r.refusal or {}).get("detail", ""),
+                remedy=(r.refusal or {}).get("remedy", ""),
+            )
+            for r in bench.refused
+        ],
+        plan_changed=bench.plan_changed,
+        chosen=s.TakenOptionOut(key=str(bench.chosen["key"]), words=str(bench.chosen["words"]))
+        if bench.chosen
+        else None,
+        model_id=bench.model_id,
+        model_places=bench.model_places,
+        hands_min=sum(h for h in hands if h is not None) if hands and None not in hands else None,
+        waited_min=sum(v.time.wait_min for v in bench.steps if v.time is not None),
+    )
+
+
+def _found(f: Any) -> s.SeenOut:  # noqa: ANN401
+    sight = w.SIGHTS[f.part][f.seen]
+    return s.SeenOut(
+        id=f.id,
+        part=f.part,
+        seen=f.seen,
+        part_words=w.PART_WORDS[f.part],
+        seen_words=sight.words,
+        follows=sight.follows,
+        sound=sight.sound,
+        words=f.words,
+        photo=f.photo,
+        at=f.at,
+    )
+
+
+def words_out() -> s.BenchWordsOut:
+    """Words of the bench that do not change."""
+
+    def named(table: Any) -> list[s.NamedOut]:  # noqa: ANN401
+        return [s.NamedOut(name=k, words=v) for k, v in table.items()]
+
+    return s.BenchWordsOut(
+        sights=[
+            s.SightsOut(
+                part=p,
+                words=w.PART_WORDS[p],
+                states=[
+                    s.SightOut(name=n, words=x.words, tells=x.tells, follows=x.follows, sound=x.sound)
+                    for n, x in states.items()
+                ],
+            )
+            for p, states in w.SIGHTS.items()
+        ],
+        mishaps=[
+            s.MishapKindOut(name=n, words=m.words, recovery=list(m.steps), check=m.check) for n, m in w.MISHAPS.items()
+        ],
+        checks=[s.NamedOut(name=n, words=c.words) for n, c in w.CHECKS.items()],
+        waits=[
+            s.WaitKindOut(name=n, words=x.words, minutes=x.minutes, least_min=x.least_min, most_min=x.most_min)
+            for n, x in w.WAITS.items()
+        ],
+        drives=named(w.DRIVES),
+        heads=named(w.HEADS),
+        screw_groups=named(w.SCREW_GROUPS),
+        plug_parts=named(w.PLUG_PARTS),
+        plugs_open=w.PLUGS_OPEN,
+    )
+
+
+def model_out(view: ModelView) -> s.ModelOut:
+    """A model."""
+    sheet, learnt = view.sheet, view.learnt
+    assert view.id is not None  # noqa: S101 - only kept models are shown
+    letters, classes = model_classes(sheet)
+    cpu, gpu = sheet.cpu_die_mm or (None, None), sheet.gpu_die_mm or (None, None)
+    return s.ModelOut(
+        id=view.id,
+        version=view.version,
+        maker=sheet.maker,
+        model=sheet.model,
+        kind=sheet.kind,
+        outline=view.outline,
+        source=view.source,
+        jobs=view.jobs,
+        places=[s.ModelPlaceOut(**asdict(p), letter=letters[p.id][0], shape=letters[p.id][1]) for p in sheet.places],
+        classes=classes_out(classes),
+        steps=[
+            s.ModelStepOut(after=a, stage=x.stage, text=x.text, why=x.why)
+            for x, a in zip(sheet.steps, sheet.anchors, strict=True)
+        ],
+        cpu_die_width_mm=cpu[0],
+        cpu_die_length_mm=cpu[1],
+        gpu_die_width_mm=gpu[0],
+        gpu_die_length_mm=gpu[1],
+        gaps=[s.ModelGapOut.model_validate(g) for g in sheet.gaps],
+        torque_notes=sheet.torque_notes,
+        notes=sheet.notes,
+        learnt_jobs=learnt.jobs,
+        found=[s.LearntFoundOut(part=p, seen=x, times=n) for p, x, n in learnt.found],
+        minutes=[
+            s.LearntMinutesOut(task=t, words=task_words(t), hands_min=v, jobs=n) for t, (v, n) in learnt.minutes.items()
+        ],
+        before_rise_k=learnt.before_rise_k,
+        after_rise_k=learnt.after_rise_k,
+        interface_k_per_w=learnt.interface_k_per_w,
+        total_k_per_w=learnt.total_k_per_w,
+        reference=learnt.reference,
+    )
