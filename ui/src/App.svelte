@@ -7,6 +7,7 @@
   import Button from './lib/parts/Button.svelte';
   import Notice from './lib/parts/Notice.svelte';
   import Toasts from './lib/parts/Toasts.svelte';
+  import { watchWaits } from './lib/bench/waits.svelte';
   import { listenForKeys, offer } from './lib/keys.svelte';
   import { go, listen, match, router } from './lib/router.svelte';
   import { openSession, session } from './lib/session.svelte';
@@ -15,16 +16,22 @@
   type Page = Component<any>;
   type Loader = () => Promise<{ default: Page }>;
   const jobRoom: Loader = () => import('./rooms/job/JobRoom.svelte');
+  // Bench mode fills the screen and keeps the keyboard for itself.
+  const benchMode: Loader = () => import('./rooms/bench-mode/BenchMode.svelte');
   const workings: Loader = () => import('./rooms/workings/Workings.svelte');
   const pages: [string, Loader][] = [
     ['', () => import('./rooms/bench/Bench.svelte')],
     ['/jobs', () => import('./rooms/jobs/Jobs.svelte')],
     ['/jobs/new', () => import('./rooms/job/NewJob.svelte')],
     ['/jobs/:id', jobRoom],
+    ['/jobs/:id/bench', benchMode],
+    ['/jobs/:id/tray', () => import('./rooms/open/TrayLabels.svelte')],
     ['/jobs/:id/:stage', jobRoom],
     ['/shelf', () => import('./rooms/shelf/ShelfRoom.svelte')],
     ['/workings', workings],
     ['/workings/:name', workings],
+    ['/models', () => import('./rooms/models/ModelsRoom.svelte')],
+    ['/models/:id', () => import('./rooms/models/ModelPage.svelte')],
     ['/shop', () => import('./rooms/shop/Shop.svelte')],
     ['/record/:id', () => import('./rooms/record/RecordRoom.svelte')],
   ];
@@ -49,6 +56,10 @@
     });
   });
   const person = $derived(session.present?.person ?? null);
+  const whole = $derived(shown !== null && shown.load === benchMode && shown.load === route?.load);
+  // The clocks of the bench are watched on every page, so that the bell rings wherever one is.
+  const signedIn = $derived(person !== null);
+  $effect(() => (signedIn ? watchWaits() : undefined));
 
   onMount(() => {
     void openSession();
@@ -79,18 +90,23 @@
   {/await}
 {:else if person}
   <a class="skip off-screen" href="#main">Skip to content</a>
-  <Header {person} onhelp={() => (helpOpen = true)} onfind={() => (findOpen = true)} />
-  <main id="main" class="page" tabindex="-1">
-    {#if route}
-      {#if shown && shown.load === route.load}
-        {@const Shown = shown.page}
-        <Shown {...route.found} />
+  {#if !whole}<Header {person} onhelp={() => (helpOpen = true)} onfind={() => (findOpen = true)} />{/if}
+  {#if whole && shown && route}
+    {@const Shown = shown.page}
+    <Shown {...route.found} />
+  {:else}
+    <main id="main" class="page" tabindex="-1">
+      {#if route}
+        {#if shown && shown.load === route.load}
+          {@const Shown = shown.page}
+          <Shown {...route.found} />
+        {/if}
+      {:else}
+        <h1>There is nothing here</h1>
+        <p class="quiet">The address {router.path} leads nowhere. <a href="/">Go to the Bench</a></p>
       {/if}
-    {:else}
-      <h1>There is nothing here</h1>
-      <p class="quiet">The address {router.path} leads nowhere. <a href="/">Go to the Bench</a></p>
-    {/if}
-  </main>
+    </main>
+  {/if}
   <KeyHelp bind:open={helpOpen} />
   <Find bind:open={findOpen} />
 {/if}

@@ -122,7 +122,7 @@ def _ids(places: Sequence[Place], kind: str, *holds: str, order: bool = True) ->
 def _count(ids: Sequence[str], places: Sequence[Place]) -> str:
     by_id = {p.id: p for p in places}
     classes = classes_of([by_id[i] for i in ids])
-    kinds = "" if len(classes) < 2 else f", {len(classes)} classes"
+    kinds = "" if len(classes) < 2 else f" ({len(classes)} classes)"
     return f"the {len(ids)} screws{kinds}" if len(ids) > 1 else "the screw" if ids else "the screws"
 
 

@@ -16,6 +16,7 @@ from vividowl.core.air import FAN_LEVEL_EXPONENT_DB
 from vividowl.core.roles import Role
 from vividowl.core.simulator import Device, simulate
 from vividowl.core.sound_simulator import simulate_fan_sound
+from vividowl.demo.bench import BenchTale, keep_model, play_bench
 from vividowl.demo.logs import Style, write_log
 from vividowl.demo.shelf import cut_for, stock_the_shelf
 from vividowl.formats.sound_file import write_wav
@@ -55,7 +56,8 @@ class Trial:
 
 @dataclass(frozen=True)
 class Story:
-    """A job of the demo. found, goal and choice make its plan; cut names a product and the pieces cut from it."""
+    """A job of the demo. found, goal and choice make its plan; cut names a product and the pieces cut from it;
+    bench: how its step list was worked."""
 
     days_ago: int
     intake: dict[str, Any]
@@ -74,6 +76,7 @@ class Story:
     goal: str = "cooler"
     choice: str = ""
     cut: tuple[str, tuple[dict[str, Any], ...]] | None = None
+    bench: BenchTale | None = None
 
 
 _LAPTOP_RECIPE = {"load_recipe": "Even load on all cores", "duration_min": 15.0, "fan_setting": "automatic",
@@ -117,7 +120,7 @@ def _stories() -> list[Story]:
               11800, "Yearly look at the alloy agreed.", True,
               {"cold_plate": "nickel", "aluminium_near": "no", "parts_exposed": "yes", "insulation": "coat",
                "cpu_die_mm": (15.0, 13.0), "old_interface": "dry", "dust": "felt"},
-              choice="repaste:Quicksheen"),
+              choice="repaste:Quicksheen", bench=BenchTale(pace=1.1)),
         Story(61, {**kind_laptop, "customer_name": "Rafael Strömgaard", "customer_contact": "555 0166",
                    "maker": "Ondervale", "model": "Gannet 17", "symptom": "Always at 95 °C, renders take forever",
                    "age_months": 37, "months_since_service": 37, "surroundings": "normal", "lives": "desk, docked",
@@ -132,7 +135,9 @@ def _stories() -> list[Story]:
               {"cpu_die_mm": (14.7, 15.0), "old_interface": "pumped_out", "dust": "light", "place": "dock"}, "faster",
               "repaste:Slow Tide 45",
               ("Slow Tide 45", ({"label": "Processor die", "target": "cpu_die", "width_mm": 15.5, "length_mm": 15.5,
-                                 "count": 1, "together": False},))),
+                                 "count": 1, "together": False},)),
+              BenchTale(told={"battery_off": (("step_done", {"step": "cooler_off", "breach": "The plug sits under the "
+                                               "cooler's edge; saw it when the cooler was off"}),)})),
         Story(34, {**kind_laptop, "customer_name": "Pia Lindqvarn", "customer_contact": "555 0148", "maker": "Tessalay",
                    "model": "Quill 14", "symptom": "Asked for a repaste because a friend said so", "age_months": 7,
                    "surroundings": "normal", "lives": "desk"},
@@ -140,7 +145,7 @@ def _stories() -> list[Story]:
               ("fins", "contact", "old_interface"), (_paste(),), "", True,
               Trial(fresh, 25.2, Style(stamp="iso"), loud_db=48.0), 4500,
               "Nothing was gained and nothing was needed; half price.", True,
-              {"cpu_die_mm": (12.0, 10.0), "dust": "none"}, choice="repaste:Grey Heron 11"),
+              {"cpu_die_mm": (12.0, 10.0), "dust": "none"}, choice="repaste:Grey Heron 11", bench=BenchTale(pace=0.9)),
         Story(6, {"kind": "console", "customer_name": "Dimas Okonjo-Reyes", "customer_contact": "dimas@post.example",
                   "maker": "Brannock", "model": "Basalt Home 2", "symptom": "Roars in the harbour level",
                   "age_months": 38, "months_since_service": 38, "surroundings": "dusty", "lives": "low shelf, carpet",
@@ -165,7 +170,13 @@ def _stories() -> list[Story]:
                           "amount": 4.0, "amount_unit": "g"}), "Felt of dust behind the fan; chalk on the die.", True,
               Trial(cured, 25.6, Style(), loud_db=53.1, spots=(("skin", 38.0, "above the keyboard"),),
                     blades=47),
-              found={"cpu_die_mm": (15.0, 13.0), "dust": "felt", "place": "lap"}, choice="repaste:Grey Heron 11"),
+              found={"cpu_die_mm": (15.0, 13.0), "dust": "felt", "place": "lap"}, choice="repaste:Grey Heron 11",
+              bench=BenchTale(pictures=True, told={
+                  "look": (("found", {"part": "fins", "seen": "felt"}), ("found", {"part": "contact", "seen": "chalk"}),
+                           ("found", {"part": "pads", "seen": "sound"}),
+                           ("found", {"part": "battery", "seen": "flat"})),
+                  "cooler_on": (("mishap", {"what": "too_much_paste", "words": "Rim taken off with a card",
+                                            "step": "apply_cpu_die_0"}),)})),
         Story(2, {**kind_laptop, "customer_name": "Oluwaseun Hartig", "customer_contact": "hartig@mail.example",
                   "maker": "Ondervale", "model": "Slate Thin 13", "symptom": "Crawls after ten minutes on the dock",
                   "age_months": 26, "surroundings": "normal", "lives": "dock, lid closed", "backup_done": "no",
@@ -218,6 +229,23 @@ def _stories() -> list[Story]:
                          {"target": "regulators", "how": "old_pad", "reading_mm": 0.85, "tolerance_mm": 0.05,
                           "width_mm": 6.0, "length_mm": 30.0, "count": 2, "together": False}],
                      "undervolt_mv": 60.0}),
+        Story(0, {**kind_laptop, "customer_name": "Yusra Delacroix-Holm", "customer_contact": "555 0151",
+                  "maker": "Ondervale", "model": "Marrow 17", "symptom": "Fans scream, renders slow down",
+                  "age_months": 28, "months_since_service": 28, "surroundings": "normal", "lives": "desk",
+                  "limit_c": 95.0},
+              _LAPTOP_RECIPE, Trial(replace(chalk, interface=0.5), 23.9, loud_db=52.2),
+              found={"cpu_die_mm": (15.0, 13.0), "cold_plate": "nickel", "aluminium_near": "no", "parts_exposed": "yes",
+                     "insulation": "coat", "fan_state": "free"},
+              choice="repaste:Quicksheen",
+              bench=BenchTale("coat_2", began_min=50.0, told={
+                  "look": (("found", {"part": "fins", "seen": "dusty"}), ("found", {"part": "plate", "seen": "nickel"}),
+                           ("found", {"part": "contact", "seen": "pumped_out"}))})),
+        Story(0, {**kind_laptop, "customer_name": "Teodor Amsel-Quist", "customer_contact": "teodor@post.example",
+                  "maker": "Tessalay", "model": "Quill 14", "symptom": "Hot under the left hand", "age_months": 31,
+                  "months_since_service": 31, "surroundings": "normal", "lives": "desk", "limit_c": 95.0},
+              _LAPTOP_RECIPE, Trial(replace(fresh, interface=0.42), 23.5, loud_db=48.6),
+              found={"cpu_die_mm": (12.0, 10.0), "dust": "light"}, choice="repaste:Slow Tide 45",
+              bench=BenchTale("dust_out", began_min=34.0)),
     ]  # fmt: skip
 
 
@@ -249,6 +277,21 @@ def load_demo(workshop: Workshop, today: datetime | None = None, tell: Callable[
         _play(workshop, owner, story, day - timedelta(days=story.days_ago), 100 * index, lots)
 
 
+# Models that are kept once a list was worked through, with what the shop notes of their screws and of them.
+KEPT_MODELS = {
+    "Marrow 17": ("Spring screws to the shoulder, no more.", "The fan lead runs under the left pipe: free it first."),
+    "Marrow 15": (
+        "Spring screws to the shoulder, no more.",
+        "Clip at the left corner is weak. White antenna outside.",
+    ),
+    "Gannet 17": (
+        "Seven springs, no numbers: the diagonal.",
+        "The battery plug hides below the cooler's edge.",
+    ),
+    "Quill 14": ("Short screws strip: hand, not driver.", ""),
+}
+
+
 def _play(
     workshop: Workshop, actor: Actor, story: Story, when: datetime, seed: int, lots: Mapping[tuple[str, str], uuid.UUID]
 ) -> None:
@@ -264,11 +307,18 @@ def _play(
                 fit.add_item(workshop, actor, job.id, {**item, "lot_id": lot_id})
             if story.cut is not None:
                 cut_for(workshop, actor, job.id, *story.cut)
+            if story.bench is not None:
+                play_bench(workshop, actor, job.id, job.model, story.bench, when + timedelta(hours=1))
             version = intake.get_job(workshop, actor, job.id).job.version
             fit.save_fit(workshop, actor, job.id, version, cleaned=list(story.cleaned), note=story.fit_note,
                          done=story.fit_done)  # fmt: skip
         if trial is not None:
             _measure(workshop, actor, job.id, side, story, trial, when + timedelta(hours=3 * offset), seed + offset)
+    if story.bench is not None and story.bench.began_min is not None:
+        began = datetime.now(UTC) - timedelta(minutes=story.bench.began_min)
+        play_bench(workshop, actor, job.id, job.model, story.bench, began)
+    if story.bench is not None and not story.bench.until and job.model in KEPT_MODELS:
+        keep_model(workshop, actor, job.id, KEPT_MODELS[job.model])
     if story.price_cents is not None or story.handed_over:
         record = handover.get_record(workshop, actor, job.id)
         handover.hand_over(

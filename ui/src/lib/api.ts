@@ -158,6 +158,18 @@ export async function sendText<T>(url: string, text: string, type: string): Prom
   return body as T;
 }
 
+/** Send a photo's bytes under the id that this tablet gave it. */
+export async function sendPhoto(jobId: string, photoId: string, bytes: Blob): Promise<void> {
+  let answer: Response;
+  try {
+    const headers = { 'X-CSRFToken': csrfToken, 'Content-Type': 'application/octet-stream' };
+    answer = await globalThis.fetch(`/api/jobs/${jobId}/photos/${photoId}`, { method: 'POST', body: bytes, headers });
+  } catch {
+    throw new Problem(UNREACHABLE);
+  }
+  if (!answer.ok) throw new Problem(asProblem(await answer.json().catch(() => undefined)));
+}
+
 function send(url: string, file: File, progress: (share: number) => void): Upload {
   const request = new XMLHttpRequest();
   const done = new Promise<Run>((resolve, reject) => {

@@ -25,6 +25,11 @@ export function differenceUnit(unit: string): string {
   return unit === '°C' ? 'K' : unit;
 }
 
+/** 1 place, 3 places. */
+export function plural(count: number, noun: string): string {
+  return `${count} ${noun}${count === 1 ? '' : 's'}`;
+}
+
 /** m:ss, or h:mm:ss from an hour on. */
 export function clock(seconds: number): string {
   const whole = Math.round(Math.abs(seconds));

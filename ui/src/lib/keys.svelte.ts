@@ -3,6 +3,8 @@ export interface KeyAction {
   key: string;
   words: string;
   run: () => void;
+  /** The page takes the whole keyboard: keys of the rest of the application rest meanwhile. */
+  alone?: boolean;
 }
 
 // The list itself is plain: a state that is read while an effect is torn down still has its former value, and offers
@@ -41,7 +43,8 @@ export function listenForKeys(): () => void {
     if ((event.key === 'Enter' || event.key === ' ') && isPressing(event.target)) return;
     if (document.querySelector('dialog[open]')) return;
     const key = event.key === ' ' ? 'Enter' : event.key;
-    const action = list.findLast((a) => a.key === key);
+    const heard = list.some((a) => a.alone) ? list.filter((a) => a.alone) : list;
+    const action = heard.findLast((a) => a.key === key);
     if (!action) return;
     event.preventDefault();
     action.run();

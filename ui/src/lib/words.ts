@@ -61,11 +61,15 @@ export const STAGES: { id: string; name: string }[] = [
   { id: 'intake', name: 'Intake' },
   { id: 'before', name: 'Before' },
   { id: 'plan', name: 'Plan' },
+  { id: 'open', name: 'Open' },
+  { id: 'clean', name: 'Clean' },
   { id: 'fit', name: 'Fit' },
+  { id: 'close', name: 'Close' },
   { id: 'after', name: 'After' },
-  { id: 'verdict', name: 'Verdict' },
   { id: 'handover', name: 'Hand over' },
 ];
+/** The verdict is read within After. */
+export const railStage = (stage: string): string => (stage === 'verdict' ? 'after' : stage);
 export const RUNGS: Record<string, string> = {
   interface: 'interface',
   heatsink: 'heatsink',

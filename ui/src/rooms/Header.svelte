@@ -16,6 +16,7 @@
     { path: '/', name: 'Bench' },
     { path: '/jobs', name: 'Jobs' },
     { path: '/shelf', name: 'Shelf' },
+    { path: '/models', name: 'Models' },
     { path: '/workings', name: 'Workings' },
     { path: '/shop', name: 'Shop' },
   ];

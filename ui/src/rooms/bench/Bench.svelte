@@ -7,6 +7,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import { go } from '../../lib/router.svelte';
   import BenchRow from './BenchRow.svelte';
+  import WaitStrip from './WaitStrip.svelte';
   import { stageToOpen } from './stage-to-open';
 
   let jobs = $state<Job[] | null>(null);
@@ -58,6 +59,7 @@
       <Owl before={next.glance_before} after={next.glance_after} verdict={next.verdict} size={160} />
     </section>
   {/if}
+  <WaitStrip />
   <ul>
     {#each jobs as job (job.id)}<li><BenchRow {job} /></li>{/each}
   </ul>

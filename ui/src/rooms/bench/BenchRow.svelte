@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Job } from '../../lib/api';
   import Owl from '../../lib/glyphs/Owl.svelte';
-  import { STAGES } from '../../lib/words';
+  import { railStage, STAGES } from '../../lib/words';
   import { stageToOpen } from './stage-to-open';
 
   interface Props {
@@ -9,7 +9,7 @@
   }
   let { job }: Props = $props();
   const stopped = $derived(job.stage === 'stopped');
-  const at = $derived(STAGES.findIndex((s) => s.id === job.stage));
+  const at = $derived(STAGES.findIndex((s) => s.id === railStage(job.stage)));
 </script>
 
 <a href={stageToOpen(job)} class:stopped>
@@ -86,6 +86,10 @@
     font-size: var(--size-1);
     font-weight: 620;
     white-space: nowrap;
+  }
+  .step:last-child small {
+    left: auto;
+    right: 0;
   }
   .barred {
     flex: 1;

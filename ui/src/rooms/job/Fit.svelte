@@ -10,16 +10,20 @@
   import Tick from '../../lib/parts/Tick.svelte';
   import { say } from '../../lib/toasts.svelte';
   import { CLEANED, INTERFACES, TARGETS } from '../../lib/words';
+  import type { BenchJob } from '../../lib/bench/bench.svelte';
+  import { go } from '../../lib/router.svelte';
+  import StageSteps from '../open/StageSteps.svelte';
   import CutPanel from '../plan/CutPanel.svelte';
   import FitItemForm from './FitItemForm.svelte';
   import PlannedParts from './PlannedParts.svelte';
 
   interface Props {
     job: Job;
+    at: BenchJob;
     onchange: () => Promise<void>;
     ondone: () => Promise<void>;
   }
-  let { job, onchange, ondone }: Props = $props();
+  let { job, at, onchange, ondone }: Props = $props();
 
   const draftKey = untrack(() => `fit:${job.id}`);
   let form = $state({
@@ -56,7 +60,18 @@
   onMount(() => {
     void refresh();
     void loadPlan();
-    return offer([{ key: 'Enter', words: 'Close the fit and go on', run: () => void save(true) }]);
+  });
+  const begun = $derived(at.bench?.begun ?? null);
+  // Without a list the fit is closed here; with one, Enter belongs to bench mode and the list closes in Close.
+  $effect(() =>
+    begun || !at.bench
+      ? undefined
+      : offer([{ key: 'Enter', words: 'Close the fit and go on', run: () => void save(true) }]),
+  );
+  // What the bench has noted as fitted or cleaned shows here at once.
+  const told = $derived(at.said?.number ?? 0);
+  $effect(() => {
+    if (told) void refresh();
   });
 
   /** The parts of the plan are a help: without them what was fitted is still noted by hand. */
@@ -86,6 +101,11 @@
         }),
       );
       dropDraft(draftKey);
+      if (begun) {
+        await onchange();
+        go(`/jobs/${job.id}/close`);
+        return;
+      }
       if (done) await ondone();
       else await onchange();
       say(done ? 'Fit closed.' : 'Fit is open again.');
@@ -122,6 +142,7 @@
 </script>
 
 <h2>Fit: what was cleaned, and what went where</h2>
+{#if begun}<div class="steps"><StageSteps {at} stage="fit" /></div>{/if}
 <fieldset>
   <legend>Cleaned</legend>
   <div class="ticks">
@@ -192,15 +213,23 @@
   </div>
 {/if}
 <footer>
-  <Button kind="main" {busy} key="Enter" onclick={() => void save(true)}
-    >{job.fit_done ? 'Save and go on to After' : 'Done, go on to After'}</Button
-  >
-  {#if job.fit_done}<Button {busy} onclick={() => void save(false)}>Open it again</Button>{/if}
+  {#if begun}
+    <Button kind="main" {busy} onclick={() => void save(job.fit_done)}>Save and go on to Close</Button>
+  {:else}
+    <Button kind="main" {busy} key="Enter" onclick={() => void save(true)}
+      >{job.fit_done ? 'Save and go on to After' : 'Done, go on to After'}</Button
+    >
+    {#if job.fit_done}<Button {busy} onclick={() => void save(false)}>Open it again</Button>{:else}
+      <Button href="/jobs/{job.id}/open">Work by the step list</Button>{/if}
+  {/if}
 </footer>
 
 <style>
   h2 {
     margin-bottom: var(--gap-4);
+  }
+  .steps {
+    margin-bottom: var(--gap-5);
   }
   fieldset {
     margin: 0 0 var(--gap-5);

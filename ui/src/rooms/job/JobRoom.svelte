@@ -1,5 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
+  import type { Job } from '../../lib/api';
   import HeatLadder from '../../lib/charts/HeatLadder.svelte';
   import Owl from '../../lib/glyphs/Owl.svelte';
   import { offer } from '../../lib/keys.svelte';
@@ -8,7 +9,12 @@
   import StageRail from '../../lib/parts/StageRail.svelte';
   import { go } from '../../lib/router.svelte';
   import { say } from '../../lib/toasts.svelte';
-  import { KINDS, STAGES } from '../../lib/words';
+  import { KINDS, railStage, STAGES } from '../../lib/words';
+  import { BenchJob } from '../../lib/bench/bench.svelte';
+  import { BENCH_STAGES, type BenchStage } from '../../lib/bench/types';
+  import CleanPage from '../clean/CleanPage.svelte';
+  import ClosePage from '../close/ClosePage.svelte';
+  import OpenPage from '../open/OpenPage.svelte';
   import Fit from './Fit.svelte';
   import HandOver from './HandOver.svelte';
   import Intake from './Intake.svelte';
@@ -41,13 +47,26 @@
   );
   const here = $derived(stage && job?.reachable.includes(stage) ? stage : home);
   const base = $derived(`/jobs/${id}`);
-  const index = $derived(STAGES.findIndex((s) => s.id === here));
-  const nextName = $derived(STAGES[index + 1]?.name);
+  const WALK = STAGES.flatMap((s) => (s.id === 'after' ? ['after', 'verdict'] : [s.id]));
+  const index = $derived(WALK.indexOf(here));
+  const nextName = $derived(
+    WALK[index + 1] === 'verdict' ? 'Verdict' : STAGES.find((s) => s.id === WALK[index + 1])?.name,
+  );
 
   function to(offset: number) {
-    const next = STAGES[index + offset];
-    if (next && job?.reachable.includes(next.id)) go(`${base}/${next.id}`);
+    const next = WALK[index + offset];
+    if (next && job?.reachable.includes(next)) go(`${base}/${next}`);
   }
+
+  // The bench of the job is followed while one of its stages is open.
+  let bench = $state.raw<BenchJob | null>(null);
+  const atBench = $derived(BENCH_STAGES.includes(here as BenchStage) && job !== null);
+  $effect(() => {
+    if (!atBench) return;
+    const fresh = new BenchJob(jobId, () => void state_?.load());
+    untrack(() => (bench = fresh));
+    return fresh.open();
+  });
 
   // Number keys jump to a stage, Backspace steps back; offered anew when the reachable stages change.
   $effect(() => {
@@ -63,6 +82,14 @@
   });
 </script>
 
+{#snippet afterTabs(shown: Job)}
+  {#if shown.reachable.includes('verdict')}
+    <nav class="tabs" aria-label="After">
+      <a href="{base}/after" aria-current={here === 'after' ? 'page' : undefined}>Reading</a>
+      <a href="{base}/verdict" aria-current={here === 'verdict' ? 'page' : undefined}>Verdict</a>
+    </nav>
+  {/if}
+{/snippet}
 {#if state_?.trouble}
   <Notice tone="care" title="The job cannot be shown">
     {state_.trouble}
@@ -85,7 +112,9 @@
     {#if job.stage === 'stopped'}<strong class="stopped">Stopped for safety</strong>{/if}
     {#if job.handed_over_at}<strong class="closed">Handed over</strong>{/if}
   </header>
-  <div class="rail"><StageRail {base} {here} reachable={job.reachable} done={job.done} next={home} /></div>
+  <div class="rail">
+    <StageRail {base} here={railStage(here)} reachable={job.reachable} done={job.done} next={railStage(home)} />
+  </div>
   <div class="room">
     <aside>
       <h2>Where the heat stops</h2>
@@ -113,9 +142,16 @@
           <Measure state={kept} side="before" onnext={() => to(1)} {nextName} />
         {:else if here === 'plan'}
           <PlanPage {job} onchange={() => kept.load()} onnext={() => to(1)} {nextName} />
-        {:else if here === 'fit'}
+        {:else if here === 'open' && bench}
+          <OpenPage at={bench} {job} />
+        {:else if here === 'clean' && bench}
+          <CleanPage at={bench} {job} />
+        {:else if here === 'close' && bench}
+          <ClosePage at={bench} {job} onnext={() => to(1)} />
+        {:else if here === 'fit' && bench}
           <Fit
             {job}
+            at={bench}
             onchange={() => kept.load()}
             ondone={async () => {
               await kept.load();
@@ -123,8 +159,10 @@
             }}
           />
         {:else if here === 'after' && kept.after}
+          {@render afterTabs(job)}
           <Measure state={kept} side="after" onnext={() => to(1)} {nextName} />
         {:else if here === 'verdict' && kept.verdict}
+          {@render afterTabs(job)}
           <VerdictPage {job} verdict={kept.verdict} onnext={() => to(1)} />
         {:else if here === 'handover'}
           <HandOver {job} verdict={kept.verdict} onchange={() => kept.load()} />
@@ -172,6 +210,22 @@
   }
   .stage {
     min-width: 0;
+  }
+  .tabs {
+    display: flex;
+    gap: var(--gap-2);
+    margin-bottom: var(--gap-4);
+  }
+  .tabs a {
+    display: inline-flex;
+    align-items: center;
+    min-height: var(--target);
+    padding: 0 var(--gap-3);
+    font-weight: 620;
+    text-decoration: none;
+  }
+  .tabs a[aria-current] {
+    box-shadow: inset 0 -4px 0 var(--owl);
   }
   @media (max-width: 1000px) {
     .room {

@@ -25,7 +25,7 @@
           ...(job.done.includes('plan') || job.fit_done || !before?.trace
             ? []
             : [{ text: 'Plan: not decided', stage: 'plan', halt: false }]),
-          ...(job.fit_done ? [] : [{ text: 'Fit: not closed', stage: 'fit', halt: false }]),
+          ...(job.fit_done ? [] : [{ text: 'Bench work: not closed', stage: 'close', halt: false }]),
           ...(after?.trace ? [] : [{ text: 'After: no log yet', stage: 'after', halt: false }]),
           ...(after?.trace && after.room_c === null
             ? [{ text: 'After: the room is not noted', stage: 'after', halt: false }]

@@ -4,7 +4,7 @@
   import Pick from '../../lib/parts/Pick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import Working from '../../lib/parts/Working.svelte';
-  import { LIFE_SCHOOLS, SCHOOLS, type HabitsForm } from './habits';
+  import { LIFE_SCHOOLS, SCHOOLS, TIGHTENING, type HabitsForm } from './habits';
 
   interface Props {
     shop: Schemas['ShopOut'];
@@ -49,6 +49,13 @@
       bind:value={form.life_school}
       hint="Paste 12 to 36 months, phase change 3 to 5 years, by school"
     />
+    <Pick
+      label="Screws without numbers"
+      name="tighten_percent"
+      options={TIGHTENING}
+      bind:value={form.tighten_percent}
+      hint="First round of the cooler’s screws; both schools are taught"
+    />
   </div>
   <Working summary="Minutes of hands, task by task">
     <div class="grid tasks">
@@ -62,7 +69,9 @@
           error={errors[task.name]}
           hint="usual {fixed(task.hands_min, 0)} min{task.wait_min
             ? `, and ${fixed(task.wait_min, 0)} min of waiting`
-            : ''}"
+            : ''}{task.learnt_min === null
+            ? ''
+            : `; the bench shows ${fixed(task.learnt_min, 0)} min over ${task.learnt_jobs} jobs`}"
         />
       {/each}
     </div>

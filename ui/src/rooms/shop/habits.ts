@@ -8,6 +8,7 @@ export interface HabitsForm {
   application_school: string;
   life_school: string;
   hands_min: Record<string, string>;
+  tighten_percent: string;
 }
 
 export const SCHOOLS = [
@@ -23,6 +24,11 @@ export const LIFE_SCHOOLS = [
   { value: 'long', label: 'Long' },
 ];
 
+export const TIGHTENING = [
+  { value: '50', label: 'Half the turns, then fully' },
+  { value: '70', label: '70 % of the turns, then fully' },
+];
+
 export function habitsForm(shop: Schemas['ShopOut']): HabitsForm {
   const h = shop.habits;
   return {
@@ -31,6 +37,7 @@ export function habitsForm(shop: Schemas['ShopOut']): HabitsForm {
     application_school: h.application_school ?? '',
     life_school: h.life_school,
     hands_min: Object.fromEntries(shop.tasks.map((t) => [t.name, String(h.hands_min[t.name] ?? t.hands_min)])),
+    tighten_percent: String(h.tighten_percent),
   };
 }
 
@@ -50,6 +57,7 @@ export function checkHabits(form: HabitsForm): Checked {
     application_school: form.application_school || null,
     life_school: form.life_school,
     hands_min: Object.fromEntries(Object.entries(form.hands_min).map(([name, text]) => [name, at(name, text)])),
+    tighten_percent: Number(form.tighten_percent),
   };
   return Object.keys(errors).length ? { body: null, errors } : { body, errors: null };
 }

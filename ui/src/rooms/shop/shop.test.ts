@@ -22,8 +22,15 @@ const shop = {
   reference_room_c: 25,
   tolerances: usual,
   usual,
-  habits: { hourly_rate_cents: 6000, tax_percent: 0, application_school: null, life_school: 'usual', hands_min: {} },
-  tasks: [{ name: 'clean', words: 'clean fins', hands_min: 15, wait_min: 5 }],
+  habits: {
+    hourly_rate_cents: 6000,
+    tax_percent: 0,
+    application_school: null,
+    life_school: 'usual',
+    hands_min: {},
+    tighten_percent: 50,
+  },
+  tasks: [{ name: 'clean', words: 'clean fins', hands_min: 15, wait_min: 5, learnt_min: null, learnt_jobs: 0 }],
   predicted: { jobs: 4, inside: 3, share: 0.75, low: 0.3, high: 0.95 },
 };
 const person = (role: string) => ({
@@ -64,7 +71,13 @@ describe('the shop', () => {
     await user.type(screen.getByLabelText('Clean fins'), '25');
     await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(log.find((a) => a.method === 'PUT')?.body).toMatchObject({
-      habits: { hourly_rate_cents: 7250, tax_percent: 0, application_school: 'film', hands_min: { clean: 25 } },
+      habits: {
+        hourly_rate_cents: 7250,
+        tax_percent: 0,
+        application_school: 'film',
+        hands_min: { clean: 25 },
+        tighten_percent: 50,
+      },
     });
     expect(screen.getByText(/3 of 4 measured jobs ended inside/)).toHaveTextContent(
       '75 %, and by chance it could be 30 to 95 %',

@@ -1,0 +1,257 @@
+// One job at the bench: what the server says, what is on its way, and the way there.
+import { v7 as uuidv7 } from 'uuid';
+import { client, Problem, sendPhoto, take } from '../api';
+import { say } from '../toasts.svelte';
+import { nowIso } from './clock';
+import { hear, line, lineSeen } from './news.svelte';
+import { deviceName, Outbox } from './outbox';
+import { project } from './project';
+import type { Bench, BenchWords, Queued, SentBack } from './types';
+
+const BATCH_MOST = 100;
+const RETRY_MS = 2000;
+const HARMLESS = ['done_already'];
+
+let words = $state.raw<BenchWords | null>(null);
+
+/** Words of the bench that do not change, asked for once. */
+export const benchWords = {
+  get table() {
+    return words;
+  },
+};
+
+export class BenchJob {
+  readonly jobId: string;
+  /** As the server said it last. */
+  said = $state.raw<Bench | null>(null);
+  queue = $state.raw<readonly Queued[]>([]);
+  back = $state.raw<readonly SentBack[]>([]);
+  trouble = $state.raw<Problem | null>(null);
+  clockOffS = $state<number | null>(null);
+  offsetMs = $state(0);
+  readonly bench = $derived.by(() =>
+    this.said ? project(this.said, this.queue, this.offsetMs, words?.plugs_open ?? 'plugs_open') : null,
+  );
+  readonly waiting = $derived(this.queue.filter((q) => q.number === undefined).length);
+  readonly #outbox: Outbox;
+  #sending = false;
+  #loading = false;
+  #again = false;
+  #retry: ReturnType<typeof setTimeout> | undefined;
+  #stop: (() => void) | null = null;
+  #onsettled: () => void;
+
+  constructor(jobId: string, onsettled: () => void = () => undefined) {
+    this.jobId = jobId;
+    this.#onsettled = onsettled;
+    this.#outbox = new Outbox(jobId);
+    this.#mirror();
+  }
+
+  get #params() {
+    return { path: { job_id: this.jobId } };
+  }
+
+  #mirror(): void {
+    this.queue = [...this.#outbox.queue];
+    this.back = [...this.#outbox.back];
+  }
+
+  /** Load, listen to other tablets, and send what was left over. Call what it returns when done. */
+  open(): () => void {
+    void this.refresh();
+    void this.flush();
+    this.#stop ??= hear((job, number) => {
+      if (job === null || (job === this.jobId && number > (this.said?.number ?? 0))) void this.refresh();
+      if (job === null) void this.flush();
+    });
+    const online = () => void this.flush();
+    addEventListener('online', online);
+    return () => {
+      this.#stop?.();
+      this.#stop = null;
+      clearTimeout(this.#retry);
+      removeEventListener('online', online);
+    };
+  }
+
+  async refresh(): Promise<void> {
+    if (this.#loading) {
+      this.#again = true;
+      return;
+    }
+    this.#loading = true;
+    try {
+      words ??= await take(client.GET('/api/bench/words'));
+      const bench = await take(client.GET('/api/jobs/{job_id}/bench', { params: this.#params }));
+      this.#heard(bench);
+      lineSeen(true);
+      this.trouble = null;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      if (error.body.reason === 'offline') lineSeen(false);
+      else this.trouble = error;
+    } finally {
+      this.#loading = false;
+      if (this.#again) {
+        this.#again = false;
+        void this.refresh();
+      }
+    }
+  }
+
+  #heard(bench: Bench): void {
+    if (this.said && bench.number < this.said.number) return;
+    this.offsetMs = Date.parse(bench.now) - Date.now();
+    this.#outbox.forgetUpTo(bench.number);
+    this.said = bench;
+    this.#mirror();
+  }
+
+  /** The moment by the server's clock. */
+  now(): number {
+    return Date.now() + this.offsetMs;
+  }
+
+  /** Something happened: kept at once, shown at once, sent as soon as the line allows. */
+  do(kind: string, data: Record<string, unknown> = {}): Queued {
+    const event = this.#outbox.add(kind, data);
+    this.#mirror();
+    void this.flush();
+    return event;
+  }
+
+  async addPhoto(file: Blob, what: string, step: string): Promise<void> {
+    const photo = uuidv7();
+    await this.#outbox.keepPhoto(photo, file);
+    this.#outbox.add('photo', { photo, what, ...(step ? { step } : {}) }, photo);
+    this.#mirror();
+    await this.flush();
+  }
+
+  undo(): void {
+    const last = this.queue.findLast((q) => q.kind !== 'undo' && q.kind !== 'redo');
+    const target = last?.id ?? this.said?.last?.id;
+    if (target) this.do('undo', { event: target });
+  }
+
+  redo(): void {
+    if (this.said?.redo) this.do('redo', { event: this.said.redo.id });
+  }
+
+  dismiss(id: string): void {
+    this.#outbox.dismiss(id);
+    this.#mirror();
+  }
+
+  async begin(withModel: boolean): Promise<boolean> {
+    return this.#ask(() =>
+      take(client.POST('/api/jobs/{job_id}/bench/list', { params: this.#params, body: { with_model: withModel } })),
+    );
+  }
+
+  async renew(): Promise<boolean> {
+    return this.#ask(() => take(client.PUT('/api/jobs/{job_id}/bench/list', { params: this.#params })));
+  }
+
+  async #ask(call: () => Promise<Bench>): Promise<boolean> {
+    try {
+      this.#heard(await call());
+      this.trouble = null;
+      this.#onsettled();
+      return true;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      this.trouble = error;
+      return false;
+    }
+  }
+
+  /** Send what waits, in order. A broken line is tried again; nothing is dropped for it. */
+  async flush(): Promise<void> {
+    if (this.#sending || !this.#outbox.waiting.length) return;
+    this.#sending = true;
+    clearTimeout(this.#retry);
+    try {
+      while (this.#outbox.waiting.length) {
+        const batch = this.#outbox.waiting.slice(0, BATCH_MOST);
+        for (const event of batch) if (event.photo) await this.#sendPhoto(event);
+        const events = this.#outbox.waiting.filter((q) => batch.some((b) => b.id === q.id));
+        if (!events.length) continue;
+        const body = {
+          device: deviceName(),
+          sent_at: nowIso(),
+          events: events.map(({ id, kind, data, turn, made_at }) => ({ id, kind, data, turn, made_at })),
+        };
+        const answer = await take(client.POST('/api/jobs/{job_id}/bench/events', { params: this.#params, body }));
+        lineSeen(true);
+        this.clockOffS = answer.clock_off_s;
+        this.#sort(events, answer.taken);
+        this.#mirror();
+      }
+      this.trouble = null;
+      await this.refresh();
+      this.#onsettled();
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      if (error.body.reason === 'offline' || error.body.status >= 500) {
+        lineSeen(false);
+        this.#retry = setTimeout(() => void this.flush(), RETRY_MS);
+      } else {
+        this.trouble = error;
+      }
+    } finally {
+      this.#sending = false;
+    }
+  }
+
+  async #sendPhoto(event: Queued): Promise<void> {
+    const bytes = event.photo ? await this.#outbox.photo(event.photo) : undefined;
+    if (!event.photo || !bytes) return;
+    try {
+      await sendPhoto(this.jobId, event.photo, bytes);
+      await this.#outbox.dropPhoto(event.photo);
+    } catch (error) {
+      if (!(error instanceof Problem) || error.body.reason === 'offline' || error.body.status >= 500) throw error;
+      // The picture itself is refused: the tablet says why; its event would point at nothing.
+      const { detail, remedy, reason } = error.body;
+      this.#outbox.sendBack(event, { detail, remedy, reason, rule: '', field: 'photo' }, true);
+      await this.#outbox.dropPhoto(event.photo);
+      this.#renumberAfterGap();
+      this.#mirror();
+    }
+  }
+
+  #renumberAfterGap(): void {
+    const [first] = this.#outbox.waiting;
+    const before = this.#outbox.queue.filter((q) => q.number !== undefined);
+    const last = before.length ? Math.max(...before.map((q) => q.turn)) : (first?.turn ?? 1) - 1;
+    if (first && first.turn !== last + 1) this.#outbox.renumber(last + 1);
+  }
+
+  #sort(
+    events: readonly Queued[],
+    taken: { id: string; number: number | null; refusal: SentBack['refusal'] | null; told: string }[],
+  ) {
+    for (const result of taken) {
+      const event = events.find((e) => e.id === result.id);
+      if (!event) continue;
+      if (result.refusal?.reason === 'out_of_order') {
+        const next = Number(/(\d+)/.exec(result.refusal.remedy)?.[1] ?? 1);
+        this.#outbox.renumber(next);
+        return;
+      }
+      if (result.refusal) {
+        const harmless = HARMLESS.includes(result.refusal.reason);
+        this.#outbox.sendBack(event, result.refusal, !harmless);
+        if (harmless) say(`${result.refusal.detail} It was done on another screen.`);
+      } else if (result.number !== null) {
+        this.#outbox.taken(result.id, result.number);
+        if (result.told) say(result.told, { tone: 'wrong' });
+      }
+    }
+  }
+}
+
+export { line };

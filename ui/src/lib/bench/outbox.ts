@@ -1,0 +1,109 @@
+// What happened on this tablet and is not on the server yet. It survives a reload and a dead battery.
+import { v7 as uuidv7 } from 'uuid';
+import { createStore, del, get, set } from 'idb-keyval';
+import type { Queued, SentBack } from './types';
+
+interface Kept {
+  turn: number;
+  queue: Queued[];
+  back: SentBack[];
+}
+
+const DEVICE = 'bench-device';
+
+/** A name for this tablet, made once. */
+export function deviceName(): string {
+  let name = localStorage.getItem(DEVICE);
+  if (!name) {
+    name = `tablet-${uuidv7()}`;
+    localStorage.setItem(DEVICE, name);
+  }
+  return name;
+}
+
+let photos: ReturnType<typeof createStore> | null = null;
+const photoStore = () => (photos ??= createStore('vividowl-photos', 'waiting'));
+
+export class Outbox {
+  readonly jobId: string;
+  #kept: Kept;
+
+  constructor(jobId: string) {
+    this.jobId = jobId;
+    this.#kept = { turn: 0, queue: [], back: [] };
+    try {
+      const text = localStorage.getItem(this.#key);
+      if (text) this.#kept = { ...this.#kept, ...(JSON.parse(text) as Kept) };
+    } catch {
+      // A text that is none of ours: begin anew rather than lock the bench.
+    }
+  }
+
+  get #key(): string {
+    return `bench:${this.jobId}`;
+  }
+
+  get queue(): readonly Queued[] {
+    return this.#kept.queue;
+  }
+
+  get back(): readonly SentBack[] {
+    return this.#kept.back;
+  }
+
+  get waiting(): Queued[] {
+    return this.#kept.queue.filter((q) => q.number === undefined);
+  }
+
+  /** Keep an event. A photo's bytes are kept beside it until they are sent. */
+  add(kind: string, data: Record<string, unknown>, photo?: string): Queued {
+    const event: Queued = { id: uuidv7(), kind, data, turn: this.#kept.turn + 1, made_at: new Date().toISOString() };
+    if (photo) event.photo = photo;
+    this.#write({ ...this.#kept, turn: event.turn, queue: [...this.#kept.queue, event] });
+    return event;
+  }
+
+  /** The server took it as this number of the log. */
+  taken(id: string, number: number): void {
+    this.#write({ ...this.#kept, queue: this.#kept.queue.map((q) => (q.id === id ? { ...q, number } : q)) });
+  }
+
+  /** The server has it in what it shows; it needs no keeping. */
+  forgetUpTo(number: number): void {
+    const queue = this.#kept.queue.filter((q) => q.number === undefined || q.number > number);
+    if (queue.length !== this.#kept.queue.length) this.#write({ ...this.#kept, queue });
+  }
+
+  sendBack(event: Queued, refusal: SentBack['refusal'], show: boolean): void {
+    const queue = this.#kept.queue.filter((q) => q.id !== event.id);
+    this.#write({ ...this.#kept, queue, back: show ? [...this.#kept.back, { event, refusal }] : this.#kept.back });
+  }
+
+  dismiss(id: string): void {
+    this.#write({ ...this.#kept, back: this.#kept.back.filter((b) => b.event.id !== id) });
+  }
+
+  /** Count anew from what the server expects; the ids stay, so nothing doubles. */
+  renumber(next: number): void {
+    let turn = next;
+    const queue = this.#kept.queue.map((q) => (q.number === undefined ? { ...q, turn: turn++ } : q));
+    this.#write({ ...this.#kept, queue, turn: turn - 1 });
+  }
+
+  #write(kept: Kept): void {
+    this.#kept = kept;
+    localStorage.setItem(this.#key, JSON.stringify(kept));
+  }
+
+  keepPhoto(id: string, bytes: Blob): Promise<void> {
+    return set(id, bytes, photoStore());
+  }
+
+  photo(id: string): Promise<Blob | undefined> {
+    return get<Blob>(id, photoStore());
+  }
+
+  dropPhoto(id: string): Promise<void> {
+    return del(id, photoStore());
+  }
+}

@@ -1,0 +1,70 @@
+<script lang="ts">
+  // Before the list: what it is made from, and the one button that begins it.
+  import type { BenchJob } from '../../lib/bench/bench.svelte';
+  import { offer } from '../../lib/keys.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import { plural } from '../../lib/format';
+
+  interface Props {
+    at: BenchJob;
+    jobId: string;
+  }
+  let { at, jobId }: Props = $props();
+  let busy = $state(false);
+  const places = $derived(at.bench?.model_places ?? 0);
+  const chosen = $derived(at.bench?.chosen ?? null);
+  const reason = $derived(at.trouble?.body.reason);
+
+  async function begin(withModel: boolean) {
+    busy = true;
+    await at.begin(withModel);
+    busy = false;
+  }
+
+  $effect(() => offer([{ key: 'Enter', words: 'Begin the step list', alone: false, run: () => void begin(true) }]));
+</script>
+
+<section>
+  <h2>Begin the step list</h2>
+  <p>
+    It is made from the plan{chosen ? ` (${chosen.words})` : ''}, the kind of device and what the shop knows of the
+    model: gates first, then opening, looking, cleaning, fitting, closing and the first power-on.
+  </p>
+  <p class="quiet">
+    {places
+      ? `The map of this model is kept: ${plural(places, 'place')} come with it.`
+      : 'This model has no map yet: tap its screws and plugs in as they come out, and keep it for the next one.'}
+  </p>
+  {#if at.trouble}
+    <Notice tone="care" title={at.trouble.body.detail}>
+      {at.trouble.body.remedy}
+      {#snippet actions()}
+        {#if reason === 'gate_open' || reason === 'undecided' || reason === 'left_alone'}
+          <Button href="/jobs/{jobId}/{at.trouble?.body.detail.includes('Intake') ? 'intake' : 'plan'}"
+            >Settle it there</Button
+          >
+        {/if}
+      {/snippet}
+    </Notice>
+  {/if}
+  <div class="row">
+    <Button kind="main" key="Enter" {busy} onclick={() => void begin(true)}
+      >{places ? 'Begin, with the map' : 'Begin the list'}</Button
+    >
+    {#if places}<Button {busy} onclick={() => void begin(false)}>Begin without the map</Button>{/if}
+  </div>
+</section>
+
+<style>
+  section {
+    display: grid;
+    gap: var(--gap-3);
+    max-width: 44rem;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: var(--gap-3);
+  }
+</style>

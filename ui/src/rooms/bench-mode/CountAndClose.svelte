@@ -1,0 +1,181 @@
+<script lang="ts">
+  // The end of the list: what is still open, each with the one thing that settles it, and the key that closes.
+  import type { BenchJob } from '../../lib/bench/bench.svelte';
+  import type { Bench } from '../../lib/bench/types';
+  import { offer } from '../../lib/keys.svelte';
+  import { plural } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import ReasonPanel from './ReasonPanel.svelte';
+
+  interface Props {
+    at: BenchJob;
+    bench: Bench;
+    onstep: (step: string) => void;
+    onclosed: () => void;
+    /** In bench mode the keyboard is its own; on a page only Enter is taken. */
+    alone?: boolean;
+  }
+  let { at, bench, onstep, onclosed, alone = false }: Props = $props();
+  type Blocker = Bench['blockers'][number];
+  let asked = $state.raw<Blocker | null>(null);
+  const screws = $derived(bench.places.filter((p) => p.kind === 'screw'));
+  const back = $derived(screws.filter((p) => !p.is_out).length);
+
+  function settle(one: Blocker) {
+    if (bench.steps.some((s) => s.id === one.of)) onstep(one.of);
+    else asked = one;
+  }
+
+  function answer(words: string) {
+    const one = asked;
+    asked = null;
+    if (!one) return;
+    if (bench.places.some((p) => p.id === one.of)) at.do('explained', { place: one.of, words });
+    else if (bench.waits.some((w) => w.id === one.of && !w.ended)) at.do('wait_ended', { wait: one.of, reason: words });
+    else if (one.text.includes('left over')) at.do('leftover', { count: bench.leftover, words });
+    else at.do('checked', { of: one.of, words });
+  }
+
+  // While steps are still to do, what they will settle by themselves is only counted.
+  const stepsOpen = $derived(bench.blockers.filter((b) => bench.steps.some((s) => s.id === b.of)));
+  const outOnes = $derived(bench.blockers.filter((b) => bench.places.some((p) => p.id === b.of)));
+  const shown = $derived(
+    stepsOpen.length > 1
+      ? bench.blockers.filter(
+          (b) => bench.breaches.some((x) => x.id === b.of) || bench.mishaps.some((x) => x.id === b.of),
+        )
+      : bench.blockers,
+  );
+  const canAnswer = (one: Blocker) =>
+    bench.breaches.some((b) => b.id === one.of) ||
+    bench.mishaps.some((m) => m.id === one.of) ||
+    bench.waits.some((w) => w.id === one.of) ||
+    bench.steps.some((s) => s.id === one.of) ||
+    bench.places.some((p) => p.id === one.of && p.kind === 'screw') ||
+    one.text.includes('left over');
+
+  function close() {
+    if (asked) return;
+    if (bench.closed) return onclosed();
+    if (!bench.blockers.length) at.do('closed');
+  }
+
+  $effect(() =>
+    offer([
+      ...(alone || !bench.blockers.length ? [{ key: 'Enter', words: 'Close the bench work', alone, run: close }] : []),
+      ...(alone ? shown : []).slice(0, 9).map((one, i) => ({
+        key: String(i + 1),
+        words: one.text,
+        alone: true,
+        run: () => canAnswer(one) && settle(one),
+      })),
+    ]),
+  );
+</script>
+
+<section>
+  <p class="over">Count, and close</p>
+  {#if bench.closed}
+    <h1>The bench work is closed</h1>
+    <p class="large">The After reading comes next. Taking back opens it again.</p>
+    <div class="row"><Button kind="main" key="Enter" onclick={onclosed}>On to After</Button></div>
+  {:else if bench.blockers.length}
+    {#if stepsOpen.length > 1}
+      <h1>{stepsOpen.length} steps are still to do</h1>
+      <p class="large">
+        {outOnes.length
+          ? `${plural(outOnes.filter((b) => bench.places.some((p) => p.id === b.of && p.kind === 'screw')).length, 'screw')} and ${plural(outOnes.filter((b) => bench.places.some((p) => p.id === b.of && p.kind === 'plug')).length, 'plug')} are out. `
+          : ''}Next: {stepsOpen[0]?.text.replace(/^Step (\d+) is open: /, 'step $1, ')}
+      </p>
+      <div class="row"><Button kind="main" onclick={() => onstep(stepsOpen[0]?.of ?? '')}>Go on with it</Button></div>
+    {:else}
+      <h1>{bench.blockers.length === 1 ? 'One thing is open' : `${bench.blockers.length} things are open`}</h1>
+    {/if}
+    <ul class:none={!shown.length}>
+      {#each shown as one, i (`${one.text}-${one.of}`)}
+        <li>
+          <kbd>{i + 1}</kbd>
+          <span><strong>{one.text}</strong> <span class="quiet">{one.remedy}</span></span>
+          {#if canAnswer(one)}
+            <Button onclick={() => settle(one)}
+              >{bench.steps.some((s) => s.id === one.of)
+                ? 'Go there'
+                : bench.waits.some((w) => w.id === one.of)
+                  ? 'End it early'
+                  : bench.places.some((p) => p.id === one.of)
+                    ? 'Explain'
+                    : 'Say what was checked'}</Button
+            >
+          {/if}
+        </li>
+      {/each}
+    </ul>
+  {:else}
+    <h1>{back} of {screws.length} screws are back, nothing is left over</h1>
+    <p class="large">Every plug is on, the battery went on last, the first power-on was fine.</p>
+    <div class="row"><Button kind="main" key="Enter" onclick={close}>Close the bench work</Button></div>
+  {/if}
+  {#if asked}
+    {@const screw = bench.places.some((p) => p.id === asked?.of)}
+    <ReasonPanel
+      tone="care"
+      title={asked.text}
+      text={asked.remedy}
+      ready={screw
+        ? ['Thread torn, told the owner', 'It was missing when the device came in']
+        : ['Looked with the loupe, all in order', 'Looked at it, nothing found']}
+      verb="Note it"
+      onsay={answer}
+      oncancel={() => (asked = null)}
+    />
+  {/if}
+</section>
+
+<style>
+  .over {
+    color: var(--owl);
+    font-size: var(--size-3);
+    font-weight: 700;
+  }
+  h1 {
+    margin: var(--gap-3) 0;
+    font-size: clamp(2rem, 3.6vw, 3.2rem);
+  }
+  .large {
+    font-size: var(--size-3);
+  }
+  .row {
+    margin-top: var(--gap-5);
+  }
+  .row :global(.button) {
+    min-height: 4.5rem;
+    font-size: var(--size-3);
+  }
+  ul {
+    margin: 0;
+    padding: 0;
+    list-style: none;
+    border-top: 2px solid var(--ink);
+  }
+  ul.none {
+    display: none;
+  }
+  li {
+    display: flex;
+    align-items: center;
+    gap: var(--gap-3);
+    min-height: 4rem;
+    border-bottom: 1px solid var(--rule);
+    font-size: var(--size-2);
+  }
+  li > span {
+    flex: 1;
+  }
+  kbd {
+    padding: 0 0.5em;
+    border: 1px solid currentcolor;
+    border-radius: 3px;
+    font: inherit;
+    font-weight: 700;
+  }
+</style>

@@ -1,0 +1,101 @@
+<script lang="ts">
+  // Whether the line stands, what waits on this tablet, what was sent back, and a clock that is wrong: in words.
+  import type { BenchJob } from '../../lib/bench/bench.svelte';
+  import { line } from '../../lib/bench/news.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+
+  interface Props {
+    at: BenchJob;
+  }
+  let { at }: Props = $props();
+  const waiting = $derived(
+    at.waiting === 0
+      ? ''
+      : at.waiting === 1
+        ? '1 step waits on this tablet'
+        : `${at.waiting} steps wait on this tablet`,
+  );
+  const off = $derived.by(() => {
+    if (at.clockOffS === null) return '';
+    const minutes = Math.round(Math.abs(at.clockOffS) / 60);
+    return `This tablet’s clock is ${minutes} min ${at.clockOffS > 0 ? 'fast' : 'slow'}; the server’s counts.`;
+  });
+</script>
+
+<div class="line" role="status">
+  {#if !line.stands}
+    <strong class="down"><i></i>No connection. Go on: {waiting || 'what you do is kept here'}</strong>
+  {:else if waiting}
+    <span class="busy"><i></i>{waiting}</span>
+  {:else}
+    <span class="up"><i></i>In step</span>
+  {/if}
+  {#if off}<span class="off">{off}</span>{/if}
+</div>
+{#if at.trouble}
+  <div class="back" role="alert">
+    <p><strong>{at.trouble.body.detail}</strong> {at.trouble.body.remedy}</p>
+    <Button onclick={() => void at.flush().then(() => at.refresh())}>Try again</Button>
+  </div>
+{/if}
+{#each at.back as one (one.event.id)}
+  <div class="back" role="alert">
+    <p><strong>Not taken: {one.refusal.detail}</strong> {one.refusal.remedy}</p>
+    <Button onclick={() => at.dismiss(one.event.id)}>Seen, put it aside</Button>
+  </div>
+{/each}
+
+<style>
+  .line {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: var(--gap-3);
+  }
+  .line > * {
+    display: inline-flex;
+    align-items: center;
+    gap: var(--gap-2);
+    min-height: 2rem;
+  }
+  i {
+    width: 0.9rem;
+    height: 0.9rem;
+    border: 2.5px solid currentcolor;
+    border-radius: 50%;
+  }
+  .up i {
+    background: currentcolor;
+  }
+  .up {
+    color: var(--after);
+  }
+  .busy {
+    color: var(--owl);
+  }
+  .down {
+    padding: 0 var(--gap-3);
+    border: 2px solid var(--care);
+    border-radius: var(--round);
+    background: var(--care-tint);
+    color: var(--care);
+  }
+  .down i {
+    border-radius: 0;
+    transform: rotate(45deg);
+  }
+  .off {
+    color: var(--care);
+  }
+  .back {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    gap: var(--gap-3);
+    margin-top: var(--gap-2);
+    padding: var(--gap-2) var(--gap-3);
+    border-left: 5px solid var(--halt);
+    background: var(--halt-tint);
+  }
+</style>

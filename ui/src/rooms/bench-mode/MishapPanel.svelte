@@ -1,0 +1,142 @@
+<script lang="ts">
+  // What went wrong, by number; then the short list that gets one out of it.
+  import { onMount } from 'svelte';
+  import type { BenchJob } from '../../lib/bench/bench.svelte';
+  import { benchWords } from '../../lib/bench/bench.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+
+  interface Props {
+    at: BenchJob;
+    step: string;
+    onclose: () => void;
+  }
+  let { at, step, onclose }: Props = $props();
+  const kinds = $derived(benchWords.table?.mishaps ?? []);
+  let chosen = $state<string | null>(null);
+  let words = $state('');
+  const kind = $derived(kinds.find((k) => k.name === chosen));
+  let box: HTMLElement | undefined = $state();
+
+  onMount(() => box?.focus());
+
+  function note() {
+    if (!kind) return;
+    at.do('mishap', { what: kind.name, words: words.trim(), ...(step ? { step } : {}) });
+    onclose();
+  }
+
+  function keys(event: KeyboardEvent) {
+    const typing = event.target instanceof HTMLInputElement;
+    if (event.key === 'Escape') {
+      event.preventDefault();
+      if (chosen) chosen = null;
+      else onclose();
+    } else if (!typing && /^[1-9]$/.test(event.key) && !chosen) {
+      const found = kinds[Number(event.key) - 1];
+      if (found) {
+        event.preventDefault();
+        chosen = found.name;
+      }
+    } else if (event.key === 'Enter' && kind && !(event.target instanceof HTMLButtonElement)) {
+      event.preventDefault();
+      note();
+    }
+  }
+</script>
+
+<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+<section bind:this={box} tabindex="-1" aria-label="Mishap" onkeydown={keys}>
+  {#if kind}
+    <h2>{kind.words}</h2>
+    <ol>
+      {#each kind.recovery as one (one)}<li>{one}</li>{/each}
+    </ol>
+    {#if kind.check}<p class="check">Before it closes: {kind.check}</p>{/if}
+    <div class="foot">
+      <label><span>What happened</span><input bind:value={words} name="mishap-words" maxlength="400" /></label>
+      <Button kind="main" onclick={note} key="Enter">Put it into the record</Button>
+      <Button onclick={() => (chosen = null)} key="Esc">Back</Button>
+    </div>
+  {:else}
+    <h2>What went wrong?</h2>
+    <div class="kinds">
+      {#each kinds as one, i (one.name)}
+        <button type="button" onclick={() => (chosen = one.name)}><kbd>{i + 1}</kbd>{one.words}</button>
+      {/each}
+    </div>
+    <Button onclick={onclose} key="Esc">Nothing, back</Button>
+  {/if}
+</section>
+
+<style>
+  section {
+    padding: var(--gap-4) var(--gap-5);
+    border-top: 4px solid var(--care);
+    background: var(--sheet);
+    outline: none;
+  }
+  h2 {
+    margin-bottom: var(--gap-3);
+    font-size: var(--size-4);
+  }
+  .kinds {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr));
+    gap: var(--gap-2);
+    margin-bottom: var(--gap-3);
+  }
+  button {
+    display: flex;
+    align-items: center;
+    gap: var(--gap-2);
+    min-height: 3.5rem;
+    padding: 0 var(--gap-3);
+    border: var(--line) solid var(--ink);
+    border-radius: var(--round);
+    background: var(--paper);
+    color: var(--ink);
+    font: inherit;
+    font-size: var(--size-2);
+    text-align: left;
+    cursor: pointer;
+  }
+  kbd {
+    padding: 0 0.5em;
+    border: 1px solid currentcolor;
+    border-radius: 3px;
+    font: inherit;
+    font-weight: 700;
+  }
+  ol {
+    margin: 0;
+    padding-left: 2rem;
+    font-size: var(--size-3);
+  }
+  .check {
+    margin-top: var(--gap-2);
+    font-size: var(--size-2);
+    font-weight: 620;
+  }
+  .foot {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: end;
+    gap: var(--gap-3);
+    margin-top: var(--gap-3);
+  }
+  label {
+    flex: 1 1 18rem;
+    display: grid;
+    gap: var(--gap-1);
+  }
+  input {
+    min-height: 3.5rem;
+    padding: 0 var(--gap-3);
+    border: var(--line) solid var(--edge);
+    border-radius: var(--round);
+    background: var(--paper);
+    color: var(--ink);
+    font: inherit;
+    font-size: var(--size-2);
+  }
+</style>

@@ -1,0 +1,163 @@
+<script lang="ts">
+  // The first power-on, check by check. All fine until somebody says otherwise; nothing is assumed silently: the button
+  // says what it confirms.
+  import type { BenchJob } from '../../lib/bench/bench.svelte';
+  import { benchWords } from '../../lib/bench/bench.svelte';
+  import { parseNumber } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+
+  interface Props {
+    at: BenchJob;
+    large?: boolean;
+    onbroken?: (results: Record<string, string>, boot: number | null) => boolean;
+  }
+  let { at, large = false, onbroken }: Props = $props();
+  const STATES = [
+    { value: 'fine', label: 'fine' },
+    { value: 'fails', label: 'fails' },
+    { value: 'none', label: 'has none' },
+  ];
+  const checks = $derived(benchWords.table?.checks ?? []);
+  let results = $state<Record<string, string>>({});
+  let boot = $state('');
+  const full = $derived(Object.fromEntries(checks.map((c) => [c.name, results[c.name] ?? 'fine'])));
+  const failing = $derived(checks.filter((c) => full[c.name] === 'fails'));
+  const seconds = $derived(parseNumber(boot));
+  const causes = $derived(at.bench?.causes ?? []);
+
+  export function confirm(): void {
+    const value = seconds === null || Number.isNaN(seconds) ? null : seconds;
+    if (onbroken?.(full, value)) return;
+    at.do('power_on', { results: full, ...(value === null ? {} : { boot_s: value }) });
+  }
+</script>
+
+<div class="power" class:large>
+  <ul>
+    {#each checks as check (check.name)}
+      <li class:fails={full[check.name] === 'fails'}>
+        <span>{check.words}</span>
+        <span class="states" role="radiogroup" aria-label={check.words}>
+          {#each STATES as one (one.value)}
+            <label class:on={full[check.name] === one.value}>
+              <input
+                type="radio"
+                name="power-{check.name}"
+                value={one.value}
+                checked={full[check.name] === one.value}
+                onchange={() => (results[check.name] = one.value)}
+              />{one.label}
+            </label>
+          {/each}
+        </span>
+      </li>
+    {/each}
+  </ul>
+  <div class="foot">
+    <TextField label="Time to boot" name="boot_s" numeric unit="s" bind:value={boot} hint="empty when not timed" />
+    {#if !large}
+      <Button kind="main" onclick={confirm}
+        >{failing.length
+          ? `Note it: ${failing.length} fail${failing.length === 1 ? 's' : ''}`
+          : 'Looked at each: all fine'}</Button
+      >
+    {/if}
+  </div>
+  {#if causes.length}
+    <div class="causes">
+      <h3>Likely, most likely first</h3>
+      <ol>
+        {#each causes as cause, i (i)}
+          <li class:own={cause.from_map}>
+            {cause.text}{#if cause.from_map}<small>from this device’s map</small>{/if}
+          </li>
+        {/each}
+      </ol>
+    </div>
+  {/if}
+</div>
+
+<style>
+  ul {
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: var(--gap-3);
+    padding: var(--gap-1) 0;
+    border-bottom: 1px solid var(--rule);
+  }
+  .fails {
+    background: var(--halt-tint);
+    color: var(--halt);
+    font-weight: 620;
+  }
+  .states {
+    display: inline-flex;
+  }
+  label {
+    display: inline-flex;
+    align-items: center;
+    min-height: var(--target);
+    padding: 0 var(--gap-3);
+    border: var(--line) solid var(--edge);
+    margin-left: calc(-1 * var(--line));
+    cursor: pointer;
+    color: var(--ink);
+    font-weight: 400;
+    white-space: nowrap;
+  }
+  label.on {
+    background: var(--ink);
+    border-color: var(--ink);
+    color: var(--paper);
+    font-weight: 620;
+  }
+  label:focus-within {
+    outline: 3px solid var(--owl);
+    outline-offset: 1px;
+  }
+  input[type='radio'] {
+    position: absolute;
+    opacity: 0;
+    width: 1px;
+    height: 1px;
+  }
+  .large label {
+    min-height: 3.25rem;
+  }
+  .foot {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: end;
+    gap: var(--gap-4);
+    margin-top: var(--gap-3);
+  }
+  .causes {
+    margin-top: var(--gap-4);
+    padding: var(--gap-3);
+    border-left: 4px solid var(--care);
+    background: var(--care-tint);
+  }
+  ol {
+    margin: var(--gap-2) 0 0;
+    padding-left: 1.5rem;
+  }
+  ol li {
+    display: list-item;
+    border: 0;
+  }
+  .own {
+    font-weight: 620;
+  }
+  small {
+    margin-left: var(--gap-2);
+    color: var(--soft);
+    font-weight: 400;
+  }
+</style>

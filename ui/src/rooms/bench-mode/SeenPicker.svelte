@@ -1,0 +1,158 @@
+<script lang="ts">
+  // What is seen, part by part, each state with a drawing to compare with; what follows for the plan stands below.
+  import type { BenchJob } from '../../lib/bench/bench.svelte';
+  import { benchWords } from '../../lib/bench/bench.svelte';
+  import SightDrawing from './SightDrawing.svelte';
+
+  interface Props {
+    at: BenchJob;
+    compact?: boolean;
+  }
+  let { at, compact = false }: Props = $props();
+  const parts = $derived(benchWords.table?.sights ?? []);
+  const found = $derived(new Map((at.bench?.found ?? []).map((f) => [f.part, f])));
+  // What was picked here shows at once; the server's word follows.
+  const now = (part: string) =>
+    at.queue.findLast((q) => q.kind === 'found' && q.data.part === part)?.data.seen ?? found.get(part)?.seen ?? '';
+  let shown = $state(0);
+  const part = $derived(parts[Math.min(shown, parts.length - 1)]);
+
+  function pick(name: string, seen: string) {
+    at.do('found', { part: name, seen });
+  }
+</script>
+
+<div class:compact>
+  {#if compact}
+    <div class="tabs" role="tablist" aria-label="Parts to look at">
+      {#each parts as one, i (one.part)}
+        <button
+          type="button"
+          role="tab"
+          aria-selected={i === shown}
+          class:seen={now(one.part) !== ''}
+          onclick={() => (shown = i)}
+          >{one.words}{#if now(one.part)}<b aria-label="noted">✓</b>{/if}</button
+        >
+      {/each}
+    </div>
+  {/if}
+  {#each compact ? (part ? [part] : []) : parts as one (one.part)}
+    {@const here = now(one.part)}
+    {@const chosen = one.states.find((x) => x.name === here)}
+    <fieldset>
+      <legend>{one.words}</legend>
+      <div class="states">
+        {#each one.states as look (look.name)}
+          <label class:on={here === look.name} title={look.tells}>
+            <input
+              type="radio"
+              name="seen-{one.part}"
+              value={look.name}
+              checked={here === look.name}
+              onchange={() => pick(one.part, look.name)}
+            />
+            <span class="drawing"><SightDrawing part={one.part} seen={look.name} /></span>
+            <strong>{look.words}</strong>
+            <small>{look.tells}</small>
+          </label>
+        {/each}
+      </div>
+      {#if chosen?.follows}<p class:sound={chosen.sound}>{chosen.follows}</p>{/if}
+    </fieldset>
+  {/each}
+</div>
+
+<style>
+  fieldset {
+    margin: 0 0 var(--gap-4);
+    padding: 0;
+    border: 0;
+    min-width: 0;
+  }
+  legend {
+    padding: 0;
+    margin-bottom: var(--gap-2);
+    font-family: var(--font-head);
+    font-size: var(--size-2);
+    font-weight: 700;
+  }
+  .states {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(8.6rem, 1fr));
+    gap: var(--gap-2);
+  }
+  label {
+    position: relative;
+    display: grid;
+    grid-template-rows: auto auto 1fr;
+    padding: var(--gap-2);
+    border: var(--line) solid var(--edge);
+    border-radius: var(--round);
+    background: var(--sheet);
+    cursor: pointer;
+    line-height: 1.25;
+  }
+  label:hover {
+    background: var(--owl-tint);
+  }
+  label.on {
+    border-color: var(--owl);
+    box-shadow: inset 0 0 0 2px var(--owl);
+  }
+  label:focus-within {
+    outline: 3px solid var(--owl);
+    outline-offset: 2px;
+  }
+  input {
+    position: absolute;
+    opacity: 0;
+    width: 1px;
+    height: 1px;
+  }
+  .drawing {
+    display: block;
+    max-width: 6.4rem;
+  }
+  small {
+    color: var(--soft);
+    font-size: var(--size-0);
+  }
+  p {
+    margin-top: var(--gap-2);
+    padding: var(--gap-2) var(--gap-3);
+    border-left: 5px solid var(--care);
+    background: var(--care-tint);
+    font-weight: 620;
+  }
+  p.sound {
+    border-color: var(--after);
+    background: var(--after-tint);
+    font-weight: 400;
+  }
+  .tabs {
+    display: flex;
+    flex-wrap: wrap;
+    gap: var(--gap-1);
+    margin-bottom: var(--gap-3);
+  }
+  .tabs button {
+    display: inline-flex;
+    gap: var(--gap-1);
+    min-height: 3rem;
+    padding: 0 var(--gap-3);
+    border: var(--line) solid var(--edge);
+    border-radius: var(--round);
+    background: var(--paper);
+    color: var(--ink);
+    font: inherit;
+    font-weight: 620;
+    cursor: pointer;
+    align-items: center;
+  }
+  .tabs [aria-selected='true'] {
+    background: var(--ink);
+    border-color: var(--ink);
+    color: var(--paper);
+  }
+</style>

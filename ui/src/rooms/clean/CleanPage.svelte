@@ -1,0 +1,89 @@
+<script lang="ts">
+  // Clean: what is seen, each with a drawing; what follows for the plan; and the steps of this stage.
+  import { client, Problem, take, type Job, type Plan } from '../../lib/api';
+  import type { BenchJob } from '../../lib/bench/bench.svelte';
+  import { fixed } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import BeginList from '../bench-mode/BeginList.svelte';
+  import SeenPicker from '../bench-mode/SeenPicker.svelte';
+  import StageSteps from '../open/StageSteps.svelte';
+
+  interface Props {
+    at: BenchJob;
+    job: Job;
+  }
+  let { at, job }: Props = $props();
+  const bench = $derived(at.bench);
+  // The plan as it stood when the page was opened, and as it stands after each finding.
+  let first = $state.raw<Plan | null>(null);
+  let now = $state.raw<Plan | null>(null);
+  const findings = $derived((bench?.found ?? []).map((f) => `${f.id}`).join());
+  $effect(() => {
+    void findings;
+    void load();
+  });
+
+  async function load() {
+    try {
+      const plan = await take(client.GET('/api/jobs/{job_id}/plan', { params: { path: { job_id: job.id } } }));
+      first ??= plan;
+      now = plan;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+    }
+  }
+
+  const taken = (plan: Plan | null) => plan?.options.find((o) => o.key === (plan.chosen?.key ?? '')) ?? null;
+  const was = $derived(taken(first));
+  const is = $derived(taken(now));
+  const barred = $derived(is?.gates.filter((g) => g.severity === 'stop') ?? []);
+  const best = $derived(now?.options[0] ?? null);
+  const said = $derived.by(() => {
+    if (!was || !is) return '';
+    const [a, b] = [was.die_c.median, is.die_c.median];
+    if (Math.abs(a - b) < 0.5) return `The prediction stays at ${fixed(b, 0)} °C.`;
+    return `What was seen moves the prediction from ${fixed(a, 0)} to ${fixed(b, 0)} °C.`;
+  });
+</script>
+
+<h2>Clean: look first, then clean</h2>
+{#if bench && !bench.begun}
+  <BeginList {at} jobId={job.id} />
+{:else if bench}
+  {#if is}
+    <section class="plan" class:barred={barred.length} aria-live="polite">
+      <p><strong>Planned: {is.words}.</strong> {said}</p>
+      {#each barred as gate (gate.rule)}<p class="halt">{gate.reason} {gate.remedy}</p>{/each}
+      {#if barred.length && best && best.key !== is.key}<p>First in the plan now: {best.words}.</p>{/if}
+      <Button href="/jobs/{job.id}/plan">{barred.length ? 'Decide anew in Plan' : 'See the plan'}</Button>
+    </section>
+  {/if}
+  <SeenPicker {at} />
+  <StageSteps {at} stage="clean" />
+{/if}
+
+<style>
+  h2 {
+    margin-bottom: var(--gap-4);
+  }
+  .plan {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    gap: var(--gap-2) var(--gap-4);
+    margin-bottom: var(--gap-5);
+    padding: var(--gap-3) var(--gap-4);
+    border-left: 6px solid var(--after);
+    background: var(--after-tint);
+  }
+  .barred {
+    border-color: var(--halt);
+    background: var(--halt-tint);
+  }
+  .halt {
+    flex-basis: 100%;
+    color: var(--halt);
+    font-weight: 620;
+  }
+</style>

@@ -1,0 +1,54 @@
+<script lang="ts">
+  // What did not go as planned, told as what it is, with the check that it asked for.
+  import type { Bench } from '../../lib/bench/types';
+
+  interface Props {
+    bench: Pick<Bench, 'breaches' | 'mishaps' | 'notes'>;
+  }
+  let { bench }: Props = $props();
+  const time = (at: string) => new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+</script>
+
+{#if bench.breaches.length || bench.mishaps.length || bench.notes.length}
+  <section>
+    <h3>What happened on the way</h3>
+    <ul>
+      {#each bench.breaches as one (one.id)}
+        <li class="breach">
+          <strong>{one.reason}</strong> Told by {one.by} at {time(one.at)}: “{one.words}”.
+          {one.checked ? `Checked: ${one.checked}.` : `To check: ${one.check}`}
+        </li>
+      {/each}
+      {#each bench.mishaps as one (one.id)}
+        <li class="mishap">
+          <strong>{one.title}</strong>{one.words ? `: “${one.words}”` : ''}, {one.by}, {time(one.at)}.
+          {one.checked ? `Checked: ${one.checked}.` : one.check ? `To check: ${one.check}` : ''}
+        </li>
+      {/each}
+      {#each bench.notes as one (`${one.at}${one.words}`)}<li>{one.words} ({one.by})</li>{/each}
+    </ul>
+  </section>
+{/if}
+
+<style>
+  section {
+    margin-top: var(--gap-5);
+  }
+  ul {
+    margin: var(--gap-2) 0 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    padding: var(--gap-2) var(--gap-3);
+    margin-bottom: var(--gap-2);
+    border-left: 5px solid var(--edge);
+    background: var(--sheet);
+  }
+  .breach {
+    border-color: var(--halt);
+  }
+  .mishap {
+    border-color: var(--care);
+  }
+</style>

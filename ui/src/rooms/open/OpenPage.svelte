@@ -1,0 +1,208 @@
+<script lang="ts">
+  // Open: the map, the ledger beside it, the orders, and the steps of this stage.
+  import type { Job } from '../../lib/api';
+  import type { BenchJob } from '../../lib/bench/bench.svelte';
+  import ScrewMap from '../../lib/maps/ScrewMap.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+  import BeginList from '../bench-mode/BeginList.svelte';
+  import Ledger from './Ledger.svelte';
+  import PlaceForm from './PlaceForm.svelte';
+  import StageSteps from './StageSteps.svelte';
+  import { blankPlace, placeData, type PlaceDraft } from './place';
+
+  interface Props {
+    at: BenchJob;
+    job: Job;
+  }
+  let { at, job }: Props = $props();
+  const bench = $derived(at.bench);
+  const places = $derived(bench?.places ?? []);
+  let draft = $state<PlaceDraft>(blankPlace());
+  let placing = $state<'screw' | 'plug' | null>(null);
+  let chosen = $state<string | null>(null);
+  let order = $state('');
+  const one = $derived(places.find((p) => p.id === chosen) ?? null);
+  const walk = $derived.by(() => {
+    const [holds, way] = order.split(':');
+    const found = bench?.orders.find((o) => o.holds === holds);
+    return found ? (way === 'tighten' ? found.tighten : found.loosen) : [];
+  });
+  let photoField: HTMLInputElement | undefined = $state();
+
+  function put(x: number, y: number) {
+    if (!placing) {
+      chosen = null;
+      return;
+    }
+    const id = `p-${crypto.randomUUID().slice(0, 8)}`;
+    at.do('place_added', { place: placeData({ ...draft, kind: placing }, id, x, y) });
+    chosen = id;
+    if (draft.number) draft.number = String(Number(draft.number) + 1);
+  }
+
+  async function outline(event: Event) {
+    const input = event.currentTarget as HTMLInputElement;
+    const file = input.files?.[0];
+    input.value = '';
+    if (file) await at.addPhoto(file, 'map', '');
+  }
+</script>
+
+<h2>Open: every screw and plug has its place</h2>
+{#if bench && !bench.begun}
+  <BeginList {at} jobId={job.id} />
+{:else if bench}
+  <div class="tools" role="group" aria-label="Map">
+    <div class="modes">
+      {#each [['', 'Count'], ['screw', 'Put screws'], ['plug', 'Put plugs']] as [mode, words] (mode)}
+        <button
+          type="button"
+          aria-pressed={(placing ?? '') === mode}
+          onclick={() => (placing = (mode || null) as typeof placing)}>{words}</button
+        >
+      {/each}
+    </div>
+    {#if bench.orders.length && !placing}
+      <label class="order">
+        <span>Order</span>
+        <select bind:value={order}>
+          <option value="">none shown</option>
+          {#each bench.orders as o (o.holds)}
+            <option value="{o.holds}:loosen">loosen the {o.words}</option>
+            <option value="{o.holds}:tighten">tighten the {o.words}</option>
+          {/each}
+        </select>
+      </label>
+    {/if}
+    <Button onclick={() => photoField?.click()}>{bench.outline ? 'Another photo' : 'Photo as map'}</Button>
+    {#if bench.outline}<Button onclick={() => at.do('outline', {})}>Plain outline</Button>{/if}
+    <Button href="/jobs/{job.id}/tray">Tray labels</Button>
+  </div>
+  {#if placing}<PlaceForm bind:draft kind={placing} />{/if}
+  <div class="split">
+    <div>
+      <ScrewMap
+        kind={job.kind}
+        {places}
+        outline={bench.outline || null}
+        order={walk}
+        {chosen}
+        onplace={(p) => (chosen = p.id)}
+        onground={put}
+        label="Map with {places.length} places"
+      />
+      {#if walk.length}
+        <p class="quiet below">
+          {order.endsWith('tighten')
+            ? bench.passes.map((p) => p.words).join('. ')
+            : bench.orders.find((o) => order.startsWith(o.holds))?.by_number
+              ? 'Loosen in reverse of the printed numbers, a little each.'
+              : 'No numbers printed: back and forth across the middle, a little each.'}
+        </p>
+      {:else if !places.length}
+        <p class="quiet below">
+          Nothing is mapped yet. Choose “Put screws”, say which class, and tap each place as it comes out.
+        </p>
+      {/if}
+      {#if one}
+        <div class="one" role="group" aria-label="Chosen place">
+          <strong>{one.words || 'New place'}</strong>
+          <span class="quiet">{one.is_out ? `out${one.was_out ? ` since step ${one.was_out}` : ''}` : 'in'}</span>
+          <Button onclick={() => at.do(one.is_out ? 'place_in' : 'place_out', { place: one.id })}
+            >{one.is_out ? 'It is in' : 'It is out'}</Button
+          >
+          <Button
+            disabled={one.is_out}
+            onclick={() => {
+              at.do('place_removed', { place: one.id });
+              chosen = null;
+            }}>Wipe it off</Button
+          >
+          <Button kind="bare" label="Let go of it" onclick={() => (chosen = null)}>✕</Button>
+        </div>
+      {/if}
+    </div>
+    <Ledger {bench} onchoose={(id) => (chosen = id)} {chosen} />
+  </div>
+  <StageSteps {at} stage="open" />
+{/if}
+<input
+  bind:this={photoField}
+  class="off-screen"
+  type="file"
+  accept="image/jpeg,image/png,image/webp"
+  tabindex="-1"
+  aria-label="Photo as the map"
+  onchange={outline}
+/>
+
+<style>
+  h2 {
+    margin-bottom: var(--gap-4);
+  }
+  .tools {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: var(--gap-2) var(--gap-3);
+    margin-bottom: var(--gap-3);
+  }
+  .modes {
+    display: flex;
+  }
+  .modes button {
+    min-height: var(--target);
+    padding: 0 var(--gap-3);
+    border: var(--line) solid var(--ink);
+    margin-left: calc(-1 * var(--line));
+    background: var(--sheet);
+    color: var(--ink);
+    font: inherit;
+    font-weight: 620;
+    cursor: pointer;
+    white-space: nowrap;
+  }
+  .modes [aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--paper);
+  }
+  .order {
+    display: inline-flex;
+    align-items: center;
+    gap: var(--gap-2);
+  }
+  select {
+    min-height: var(--target);
+    padding: 0 var(--gap-2);
+    border: var(--line) solid var(--edge);
+    border-radius: var(--round);
+    background: var(--sheet);
+    color: var(--ink);
+    font: inherit;
+  }
+  .split {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 15.5rem;
+    gap: var(--gap-4);
+    align-items: start;
+  }
+  .below {
+    margin-top: var(--gap-2);
+  }
+  .one {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: var(--gap-3);
+    margin-top: var(--gap-2);
+    padding: var(--gap-2) var(--gap-3);
+    border: var(--line) solid var(--owl);
+    border-radius: var(--round);
+    background: var(--owl-tint);
+  }
+  @media (max-width: 1150px) {
+    .split {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,0 +1,91 @@
+<script lang="ts">
+  // Labels for the tray, one a class, to print and cut: letter and shape large, what it is, how many.
+  import { untrack } from 'svelte';
+  import { BenchJob } from '../../lib/bench/bench.svelte';
+  import ClassShape from '../../lib/maps/ClassShape.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+  import { client, take, type Job } from '../../lib/api';
+
+  interface Props {
+    id: string;
+  }
+  let { id }: Props = $props();
+  const at = untrack(() => new BenchJob(id));
+  let job = $state.raw<Job | null>(null);
+  $effect(() => at.open());
+  $effect(
+    () => void take(client.GET('/api/jobs/{job_id}', { params: { path: { job_id: id } } })).then((j) => (job = j)),
+  );
+  const holds = (letter: string) => [
+    ...new Set((at.bench?.places ?? []).filter((p) => p.letter === letter && p.kind === 'screw').map((p) => p.holds)),
+  ];
+</script>
+
+<div class="no-print top">
+  <h1>Tray labels</h1>
+  <div class="row">
+    <Button kind="main" onclick={() => print()}>Print</Button>
+    <Button href="/jobs/{id}/open">Back to the map</Button>
+  </div>
+</div>
+{#if at.bench?.classes.length}
+  <ul>
+    {#each at.bench.classes as c (c.letter)}
+      <li>
+        <svg viewBox="-32 -32 64 64" width="92" height="92" aria-hidden="true"
+          ><ClassShape shape={c.shape} letter={c.letter} r={24} /></svg
+        >
+        <div>
+          <strong>{c.letter} · {c.count} {c.count === 1 ? 'screw' : 'screws'}</strong>
+          <span>{c.words}</span>
+          <span>{holds(c.letter).join(', ')}</span>
+          <small>{job ? `${job.model}, job ${job.number}` : ''}</small>
+        </div>
+      </li>
+    {/each}
+  </ul>
+{:else}
+  <p class="quiet">There are no screws on the map yet. Put them in Open, then print their labels here.</p>
+{/if}
+
+<style>
+  .top {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    gap: var(--gap-3);
+    margin-bottom: var(--gap-5);
+  }
+  .row {
+    display: flex;
+    gap: var(--gap-3);
+  }
+  ul {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(20rem, 1fr));
+    gap: 0;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    display: flex;
+    align-items: center;
+    gap: var(--gap-4);
+    padding: var(--gap-4);
+    border: 1px dashed var(--edge);
+    break-inside: avoid;
+  }
+  div > strong {
+    display: block;
+    font-size: var(--size-3);
+  }
+  span,
+  small {
+    display: block;
+  }
+  small {
+    color: var(--soft);
+  }
+</style>
