@@ -45,6 +45,7 @@
 #if d.cleaned != "" [Cleaned: #d.cleaned. \ ]
 #for item in d.items [#item \ ]
 #if d.fit_note != "" [#d.fit_note \ ]
+#for line in d.bench [#line \ ]
 #for gate in d.gates [#text(fill: soft)[Agreed: #gate] \ ]
 #section[Price and next service]
 #grid(columns: (1fr, 1fr), [Price: *#d.price*], [Next service: *#d.next_service*])

@@ -57,6 +57,7 @@ class RecordSheet:
     cleaned: tuple[str, ...]
     items: tuple[tuple[str, str, str, str, float | None, str], ...]
     fit_note: str
+    bench: tuple[str, ...]
     gates: tuple[tuple[str, str], ...]
     price_cents: int | None
     currency: str
@@ -119,7 +120,8 @@ def _content(sheet: RecordSheet) -> dict[str, Any]:
             for c in comparison.conditions if c.before or c.after
         ] if comparison else [],
         "cleaned": ", ".join(CLEANED.get(c, c) for c in sheet.cleaned), "items": [item_words(*i) for i in sheet.items],
-        "fit_note": sheet.fit_note, "gates": [f"{reason} {words}" for reason, words in sheet.gates],
+        "fit_note": sheet.fit_note, "bench": list(sheet.bench),
+        "gates": [f"{reason} {words}" for reason, words in sheet.gates],
         "price": money(sheet.price_cents, sheet.currency), "next_service": day(sheet.next_service_on),
         "note": sheet.note,
         "footer": ("Invented demo data. " if sheet.demo else "") + f"{sheet.shop}, record {sheet.number}"

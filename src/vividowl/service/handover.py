@@ -13,6 +13,8 @@ from vividowl.core.life import INTERFACE_MONTHS, NextService, next_service
 from vividowl.core.trace import Series
 from vividowl.formats.columns import min_max_view
 from vividowl.formats.record_pdf import ChartLine, RecordSheet, make_pdf
+from vividowl.service.bench_store import load_log
+from vividowl.service.bench_story import BenchStory, story_of
 from vividowl.service.choices import inspection_of, plan_row
 from vividowl.service.comparing import Compared, compare_job, judged_by
 from vividowl.service.errors import Refused
@@ -38,6 +40,7 @@ class Record:
     compared: Compared | None
     proposal: NextService
     planned_cents: int | None
+    bench: BenchStory
 
 
 def _proposal(workshop: Workshop, scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> NextService:
@@ -52,7 +55,8 @@ def _record(workshop: Workshop, scope: Scope, job: Job) -> Record:
     items, plan = items_of(scope, job.id), plan_row(scope, job.id)
     planned = plan.chosen["total_cents"] if plan is not None and plan.chosen else None
     proposal = _proposal(workshop, scope, job, items, datetime.now(UTC).date())
-    return Record(view_of(scope, job), scope.shop(), items, compare_job(workshop, scope, job), proposal, planned)
+    return Record(view_of(scope, job), scope.shop(), items, compare_job(workshop, scope, job), proposal, planned,
+                  story_of(load_log(workshop, scope, job.id)[0].state))  # fmt: skip
 
 
 def get_record(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> Record:
@@ -129,6 +133,7 @@ def record_pdf(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> tuple[byt
         cleaned=tuple(job.cleaned),
         items=tuple((i.target, i.kind, i.product, i.lot, i.amount, i.amount_unit) for i in record.items),
         fit_note=job.fit_note,
+        bench=record.bench.lines,
         gates=tuple(
             (g.reason, f"{g.words} ({g.acknowledged_by}, {g.acknowledged_at:%Y-%m-%d})")
             for g in record.view.gates

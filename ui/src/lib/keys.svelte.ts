@@ -29,8 +29,15 @@ export function offer(actions: KeyAction[]): () => void {
   return () => replace(list.filter((a) => !actions.includes(a)));
 }
 
+const TYPED = 'input:not([type="radio"], [type="checkbox"], [type="range"], [type="file"])';
+
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof Element && target.closest('input, textarea, select, [contenteditable]') !== null;
+  return target instanceof Element && target.closest(`${TYPED}, textarea, select, [contenteditable]`) !== null;
+}
+
+/** A choice takes Space and the arrows for itself; any other key goes on. */
+function isChoosing(target: EventTarget | null): boolean {
+  return target instanceof Element && target.closest('input') !== null;
 }
 
 function isPressing(target: EventTarget | null): boolean {
@@ -40,6 +47,7 @@ function isPressing(target: EventTarget | null): boolean {
 export function listenForKeys(): () => void {
   const onKey = (event: KeyboardEvent) => {
     if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+    if (isChoosing(event.target) && (event.key === ' ' || event.key.startsWith('Arrow'))) return;
     if ((event.key === 'Enter' || event.key === ' ') && isPressing(event.target)) return;
     if (document.querySelector('dialog[open]')) return;
     const key = event.key === ' ' ? 'Enter' : event.key;

@@ -35,7 +35,7 @@ describe('stage rail', () => {
     });
     expect(screen.getAllByRole('link')).toHaveLength(2);
     expect(screen.getByRole('link', { name: /Before/ })).toHaveAttribute('aria-current', 'step');
-    expect(screen.getByText(/Verdict/).closest('a')).toBeNull();
+    expect(screen.getByText(/Hand over/).closest('a')).toBeNull();
   });
 });
 

@@ -3246,6 +3246,12 @@ export interface components {
         };
         /** RecordOut */
         RecordOut: {
+            /** After Photo */
+            after_photo: string | null;
+            /** Before Photo */
+            before_photo: string | null;
+            /** Bench */
+            bench: string[];
             /** Currency */
             currency: string;
             /** Held Again On */

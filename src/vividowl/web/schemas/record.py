@@ -97,6 +97,9 @@ class RecordOut(Out):
     shop_name: str
     currency: str
     items: list[FitItemOut]
+    bench: list[str]
+    before_photo: str | None
+    after_photo: str | None
     verdict: VerdictOut | None
     planned_cents: int | None
     proposed_service_on: date

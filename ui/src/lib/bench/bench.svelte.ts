@@ -145,26 +145,26 @@ export class BenchJob {
     this.#mirror();
   }
 
-  async begin(withModel: boolean): Promise<boolean> {
+  /** Begin the list. Gives what is in the way, or null. */
+  async begin(withModel: boolean): Promise<Problem | null> {
     return this.#ask(() =>
       take(client.POST('/api/jobs/{job_id}/bench/list', { params: this.#params, body: { with_model: withModel } })),
     );
   }
 
-  async renew(): Promise<boolean> {
+  /** Make the list anew from the plan. Gives what is in the way, or null. */
+  async renew(): Promise<Problem | null> {
     return this.#ask(() => take(client.PUT('/api/jobs/{job_id}/bench/list', { params: this.#params })));
   }
 
-  async #ask(call: () => Promise<Bench>): Promise<boolean> {
+  async #ask(call: () => Promise<Bench>): Promise<Problem | null> {
     try {
       this.#heard(await call());
-      this.trouble = null;
       this.#onsettled();
-      return true;
+      return null;
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      this.trouble = error;
-      return false;
+      return error;
     }
   }
 

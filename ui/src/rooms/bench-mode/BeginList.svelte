@@ -1,5 +1,6 @@
 <script lang="ts">
   // Before the list: what it is made from, and the one button that begins it.
+  import type { Problem } from '../../lib/api';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -14,11 +15,12 @@
   let busy = $state(false);
   const places = $derived(at.bench?.model_places ?? 0);
   const chosen = $derived(at.bench?.chosen ?? null);
-  const reason = $derived(at.trouble?.body.reason);
+  let trouble = $state.raw<Problem | null>(null);
+  const reason = $derived(trouble?.body.reason);
 
   async function begin(withModel: boolean) {
     busy = true;
-    await at.begin(withModel);
+    trouble = await at.begin(withModel);
     busy = false;
   }
 
@@ -36,12 +38,12 @@
       ? `The map of this model is kept: ${plural(places, 'place')} come with it.`
       : 'This model has no map yet: tap its screws and plugs in as they come out, and keep it for the next one.'}
   </p>
-  {#if at.trouble}
-    <Notice tone="care" title={at.trouble.body.detail}>
-      {at.trouble.body.remedy}
+  {#if trouble}
+    <Notice tone="care" title={trouble.body.detail}>
+      {trouble.body.remedy}
       {#snippet actions()}
         {#if reason === 'gate_open' || reason === 'undecided' || reason === 'left_alone'}
-          <Button href="/jobs/{jobId}/{at.trouble?.body.detail.includes('Intake') ? 'intake' : 'plan'}"
+          <Button href="/jobs/{jobId}/{trouble?.body.detail.includes('Intake') ? 'intake' : 'plan'}"
             >Settle it there</Button
           >
         {/if}

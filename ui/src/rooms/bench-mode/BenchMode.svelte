@@ -80,22 +80,23 @@
     panel = null;
   }
 
-  /** Go on: what is next is the first open step behind this one, else the first open one. */
-  function onward() {
-    const behind = steps.findIndex((s, i) => i > index && !s.outcome);
-    const next = behind >= 0 ? behind : steps.findIndex((s) => !s.outcome && s.id !== step?.id);
+  /** Go on from a step: what is next is the first open one behind it, else the first open one. */
+  function onward(from: Step) {
+    const place = steps.findIndex((s) => s.id === from.id);
+    const behind = steps.findIndex((s, i) => i > place && !s.outcome);
+    const next = behind >= 0 ? behind : steps.findIndex((s) => !s.outcome && s.id !== from.id);
     viewed = next >= 0 ? (steps[next]?.id ?? null) : null;
     panel = null;
   }
 
   function finish(current: Step, more: Record<string, unknown> = {}) {
     at.do('step_done', { step: current.id, ...more });
-    onward();
+    onward(current);
   }
 
   function forward() {
     if (!bench || !step) return;
-    if (step.outcome) return onward();
+    if (step.outcome) return onward(step);
     if (held) {
       panel = { kind: 'early', wait: held };
       return;
@@ -113,11 +114,12 @@
 
   /** A power-on that breaks a rule is told as what it is, like any other step. */
   function powerBroken(results: Record<string, string>, boot: number | null): boolean {
-    const guard = step ? brokenGuard(step.guards, facts) : null;
+    const current = step;
+    const guard = current ? brokenGuard(current.guards, facts) : null;
     const boot_s = boot === null ? {} : { boot_s: boot };
     if (!guard || !bench) {
       at.do('power_on', { results, ...boot_s });
-      if (!Object.values(results).includes('fails')) onward();
+      if (current && !Object.values(results).includes('fails')) onward(current);
       return true;
     }
     const first = stepFirst(bench, guard, benchWords.table?.plugs_open ?? 'plugs_open');
@@ -131,15 +133,17 @@
       panel = null;
       return;
     }
-    if (!at.said?.last && !at.waiting) return;
+    if (!at.said?.last && !at.queue.length) return;
     viewed = null;
     at.undo();
     say('Taken back. R brings it again.');
   }
 
   function skip(reason: string) {
-    if (step) at.do('step_skipped', { step: step.id, reason });
-    onward();
+    if (!step) return;
+    const current = step;
+    at.do('step_skipped', { step: current.id, reason });
+    onward(current);
   }
 
   function digit(figure: string) {
@@ -289,8 +293,8 @@
           ready={['I saw it too late', 'The plug was hidden under the cooler', 'It slipped']}
           verb="Record it"
           onsay={(words) => {
-            panel = null;
             told.send(words);
+            panel = null;
           }}
           oncancel={() => (panel = null)}
         />
@@ -355,6 +359,10 @@
 </div>
 
 <style>
+  /* The page scrolls inside, so it needs no room for a scroll bar of its own. */
+  :global(html):has(.bench) {
+    scrollbar-gutter: auto;
+  }
   .bench {
     display: grid;
     grid-template: auto minmax(0, 1fr) auto / 6.2rem minmax(0, 1fr);

@@ -1,5 +1,6 @@
 import { render, screen } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
+import { makeBenchJob } from '../../lib/bench/test-bench';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import {
   json,
@@ -84,7 +85,7 @@ describe('fit from the shelf', () => {
       'POST /api/jobs/j1/fit/items/*/restore': () =>
         json(409, problem({ status: 409, detail: 'It was used meanwhile.', remedy: 'Weigh it.' })),
     });
-    render(Fit, { job: makeJob(), onchange: vi.fn(), ondone: vi.fn() });
+    render(Fit, { job: makeJob(), at: makeBenchJob({ begun: null }), onchange: vi.fn(), ondone: vi.fn() });
     expect(await screen.findByRole('cell', { name: /booked/ })).toBeVisible();
     await user.click(screen.getByRole('button', { name: /off the list/ }));
     const toast = await vi.waitFor(() => {

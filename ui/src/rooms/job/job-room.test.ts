@@ -1,6 +1,7 @@
 import { render, screen, within } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { makeBenchJob } from '../../lib/bench/test-bench';
 import { json, makeJob, makeRun, paste, problem, serve } from '../../lib/test-server';
 import ColumnTable from './ColumnTable.svelte';
 import ConditionsForm from './ConditionsForm.svelte';
@@ -206,7 +207,12 @@ describe('fit', () => {
   it('lists what went where and closes with what was cleaned', async () => {
     const done = vi.fn(async () => undefined);
     const log = serve({ 'GET /api/jobs/j1/fit/items': { items: [paste] }, 'PUT /api/jobs/j1/fit': makeJob() });
-    render(Fit, { job: makeJob(), onchange: vi.fn(async () => undefined), ondone: done });
+    render(Fit, {
+      job: makeJob(),
+      at: makeBenchJob({ begun: null }),
+      onchange: vi.fn(async () => undefined),
+      ondone: done,
+    });
     expect(
       await screen.findByRole('row', { name: /Processor die Paste, stiff Grey Heron 11 GH 0.08 g/ }),
     ).toBeVisible();
@@ -221,7 +227,7 @@ describe('fit', () => {
       'GET /api/jobs/j1/fit/items': { items: [] },
       'PUT /api/jobs/j1/fit': () => json(409, problem({ status: 409, detail: 'Not settled.', reason: 'gate_open' })),
     });
-    render(Fit, { job: makeJob(), onchange: vi.fn(), ondone: vi.fn() });
+    render(Fit, { job: makeJob(), at: makeBenchJob({ begun: null }), onchange: vi.fn(), ondone: vi.fn() });
     await user.click(screen.getByRole('button', { name: /Done, go on/ }));
     expect(await screen.findByRole('link', { name: 'To the intake' })).toHaveAttribute('href', '/jobs/j1/intake');
   });
@@ -267,7 +273,7 @@ describe('what is still open', () => {
   it('lists logs, rooms, fit and price, and nothing for a closed job', () => {
     const { rerender } = render(OpenItems, { job: makeJob(), before: makeRun(), after: null });
     const words = () => screen.queryAllByRole('listitem').map((i) => i.textContent?.trim());
-    expect(words()).toEqual(['Before: no log yet', 'Fit: not closed', 'After: no log yet', 'Price not set']);
+    expect(words()).toEqual(['Before: no log yet', 'Bench work: not closed', 'After: no log yet', 'Price not set']);
     void rerender({ job: makeJob({ stage: 'done' }), before: makeRun(), after: null });
     return vi.waitFor(() => expect(screen.getByText('Nothing is open.')).toBeVisible());
   });

@@ -11,6 +11,7 @@
   import Button from '../../lib/parts/Button.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { go } from '../../lib/router.svelte';
+  import { say } from '../../lib/toasts.svelte';
   import LineState from '../bench-mode/LineState.svelte';
   import ReasonPanel from '../bench-mode/ReasonPanel.svelte';
 
@@ -56,6 +57,11 @@
     else at.do('step_done', { step: step.id });
   }
 
+  async function renew() {
+    const trouble = await at.renew();
+    if (trouble) say(`${trouble.body.detail} ${trouble.body.remedy}`, { tone: 'wrong' });
+  }
+
   function answer(words: string) {
     if (!asked) return;
     if (asked.kind === 'skip') at.do('step_skipped', { step: asked.step.id, reason: words });
@@ -78,7 +84,8 @@
     own = null;
   }
 
-  $effect(() => offer([{ key: 'Enter', words: 'Bench mode', run: () => go(benchHref) }]));
+  const over = $derived(bench?.closed != null);
+  $effect(() => (over ? undefined : offer([{ key: 'Enter', words: 'Bench mode', run: () => go(benchHref) }])));
 </script>
 
 <section aria-label="Steps of this stage">
@@ -92,7 +99,7 @@
         <strong>The plan has changed since this list was made.</strong> What is done stays done; what is to come follows
         the plan{bench.chosen ? `: ${bench.chosen.words}` : ''}.
       </p>
-      <Button onclick={() => void at.renew()}>Make the list anew</Button>
+      <Button onclick={() => void renew()}>Make the list anew</Button>
     </div>
   {/if}
   <ol start={mine[0]?.number ?? 1}>
@@ -147,7 +154,8 @@
     {/each}
   </ol>
   <div class="foot">
-    <Button kind="main" href={benchHref} key="Enter">Bench mode</Button>
+    {#if over}<Button href={benchHref}>Bench mode</Button>
+    {:else}<Button kind="main" href={benchHref} key="Enter">Bench mode</Button>{/if}
     <Button disabled={!at.said?.last} onclick={() => at.undo()}>{undoWords}</Button>
     {#if redoWords}<Button onclick={() => at.redo()}>{redoWords}</Button>{/if}
     {#if own === null}<Button onclick={() => (own = '')}>Add a step</Button>{/if}

@@ -12,6 +12,7 @@
   import ConditionTable from '../job/ConditionTable.svelte';
   import EffectTable from '../job/EffectTable.svelte';
   import Headline from '../job/Headline.svelte';
+  import PhotoPair from './PhotoPair.svelte';
 
   interface Props {
     id: string;
@@ -83,6 +84,10 @@
       <EffectTable effects={record.verdict.effects} />
       <p class="quiet small">U is the expanded uncertainty, k = 2. A change smaller than U is not claimed.</p>
     {/if}
+    {#if record.before_photo && record.after_photo}
+      <h2>Before and after</h2>
+      <PhotoPair before={record.before_photo} after={record.after_photo} />
+    {/if}
     <div class="two">
       <section>
         <h2>What was done</h2>
@@ -99,6 +104,7 @@
           </p>
         {/each}
         {#if job.fit_note}<p>{job.fit_note}</p>{/if}
+        {#each record.bench as line (line)}<p>{line}</p>{/each}
         {#each job.gates.filter((g) => g.acknowledged_by) as gate (gate.rule)}
           <p class="quiet">
             Agreed: {gate.reason} “{gate.words}” ({gate.acknowledged_by}, {day(gate.acknowledged_at)})

@@ -1,0 +1,167 @@
+// A small bench for tests: four steps, a screw, a plug, the battery.
+import { BenchJob } from './bench.svelte';
+import type { Bench, BenchWords, Place, Step } from './types';
+
+export function makeStep(id: string, more: Partial<Step> = {}): Step {
+  return {
+    id,
+    stage: 'open',
+    text: `Do ${id}`,
+    why: '',
+    tool: '',
+    material: '',
+    caution: '',
+    acts: [],
+    cancels: [],
+    takes_out: [],
+    puts_in: [],
+    wait: '',
+    wait_min: 0,
+    after_waits: [],
+    shows: '',
+    photo: false,
+    own: false,
+    guards: [],
+    outcome: null,
+    hands_min: null,
+    waited_min: null,
+    ...more,
+  };
+}
+
+export function makePlace(id: string, more: Partial<Place> = {}): Place {
+  return {
+    id,
+    kind: 'screw',
+    x: 0.2,
+    y: 0.2,
+    holds: 'cover',
+    length_mm: 5,
+    drive: 'cross',
+    head: 'pan',
+    number: null,
+    note: '',
+    letter: 'A',
+    shape: 'circle',
+    words: 'screw A of the cover',
+    is_out: false,
+    was_out: null,
+    explained: '',
+    guards_out: [],
+    guards_in: [],
+    ...more,
+  };
+}
+
+export const BATTERY_GUARD = {
+  rule: 'cooler_on_battery',
+  needs: ['battery_off'],
+  bars: [],
+  reason: 'The battery is still connected.',
+  remedy: 'Take the battery plug off first.',
+};
+
+export function makeBench(more: Partial<Bench> = {}): Bench {
+  return {
+    job_id: 'j1',
+    number: 5,
+    now: new Date().toISOString(),
+    begun: '2026-03-02T09:00:00Z',
+    closed: null,
+    has_battery: true,
+    facts: [],
+    steps: [
+      makeStep('power_off', { acts: ['power_off', 'unplugged'] }),
+      makeStep('battery_off', { acts: ['battery_off'], cancels: ['battery_on'], takes_out: ['bat'], shows: 'map' }),
+      makeStep('cooler_off', { acts: ['cooler_off'], guards: [BATTERY_GUARD] }),
+      makeStep('cleaned', { stage: 'clean', acts: ['cleaned'], wait: 'alcohol', wait_min: 5 }),
+      makeStep('apply', {
+        stage: 'fit',
+        acts: ['applied'],
+        after_waits: ['alcohol'],
+        material: 'Grey Heron 11, 0.08 g',
+      }),
+      makeStep('power_on', { stage: 'close', acts: ['power_on_ok'], shows: 'power' }),
+    ],
+    places: [
+      makePlace('c1'),
+      makePlace('bat', { kind: 'plug', holds: 'battery', letter: '', shape: '', words: 'battery plug' }),
+      makePlace('fan', { kind: 'plug', holds: 'fan', letter: '', shape: '', words: 'fan plug' }),
+    ],
+    classes: [
+      {
+        letter: 'A',
+        shape: 'circle',
+        words: '5 mm, cross-head, pan head',
+        length_mm: 5,
+        drive: 'cross',
+        head: 'pan',
+        count: 1,
+      },
+    ],
+    orders: [{ holds: 'cover', words: 'cover', loosen: ['c1'], tighten: ['c1'], by_number: false }],
+    passes: [
+      { share: 0.5, words: 'First round: half the turns each, in order' },
+      { share: 1, words: 'Second round: fully, same order' },
+    ],
+    outline: '',
+    leftover: 0,
+    leftover_words: '',
+    waits: [],
+    breaches: [],
+    mishaps: [],
+    found: [],
+    photos: [],
+    power: [],
+    causes: [],
+    notes: [],
+    blockers: [],
+    last: null,
+    redo: null,
+    refused: [],
+    plan_changed: false,
+    chosen: { key: 'repaste:Grey Heron 11', words: 'clean, Grey Heron 11' },
+    model_id: null,
+    model_places: 0,
+    hands_min: null,
+    waited_min: 0,
+    ...more,
+  };
+}
+
+export const WORDS: BenchWords = {
+  sights: [
+    {
+      part: 'plate',
+      words: 'Cold plate',
+      states: [
+        { name: 'nickel', words: 'Nickel-plated', tells: 'silvery', follows: '', sound: true },
+        {
+          name: 'aluminium',
+          words: 'Aluminium',
+          tells: 'light grey',
+          follows: 'Aluminium seen: alloy barred.',
+          sound: false,
+        },
+      ],
+    },
+  ],
+  mishaps: [{ name: 'lost_screw', words: 'Screw lost', recovery: ['Do not power.'], check: 'The screw is found.' }],
+  checks: [
+    { name: 'boot', words: 'Boots within 40 s' },
+    { name: 'wireless', words: 'Wireless finds networks' },
+  ],
+  waits: [],
+  drives: [{ name: 'cross', words: 'cross-head' }],
+  heads: [{ name: 'pan', words: 'pan head' }],
+  screw_groups: [{ name: 'cover', words: 'cover' }],
+  plug_parts: [{ name: 'fan', words: 'fan' }],
+  plugs_open: 'plugs_open',
+};
+
+/** A job at the bench that has heard its state already and is not listening. */
+export function makeBenchJob(more: Partial<Bench> = {}): BenchJob {
+  const at = new BenchJob('j1');
+  at.said = makeBench(more);
+  return at;
+}
