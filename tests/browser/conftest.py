@@ -26,10 +26,11 @@ def site(cluster, database, tmp_path_factory):
     workshop = Workshop(own, FileStore(tmp_path_factory.mktemp("files")))
     load_demo(workshop)
     app = create_app(workshop, Settings("browser test key", demo_sign_in=True))
-    server = make_server(app, 0, threads=8)
+    server = make_server(app, 0)
     thread = threading.Thread(target=server.serve, daemon=True)
     thread.start()
     yield f"http://127.0.0.1:{port_of(server)}"
+    own.feed.close()
     server.stop()
     thread.join(timeout=5)
     own.close()

@@ -73,7 +73,9 @@ def test_a_new_device_goes_the_whole_way_by_keyboard(page, logs):
     expect(page.get_by_text("15.0 × 13.0 mm").first).to_be_visible()
     press(page, "Take this plan")
     expect(page.get_by_text(re.compile("Promised: "))).to_be_visible()
-    press(page, "Go on to Fit")
+    press(page, "Go on to Open")
+    expect(page.get_by_role("heading", name="Open: every screw and plug has its place")).to_be_visible()
+    press(page, "Fit")
     expect(page.get_by_role("heading", name="Fit: what was cleaned")).to_be_visible()
     for name in ("Fins", "Contact surfaces"):
         page.get_by_label(name).focus()

@@ -190,23 +190,12 @@ def _clean(device: Device, work: Work) -> list[BenchStep]:
     steps += [
         BenchStep("look", "clean", "Look at it before it is cleaned", "the print tells what was wrong", "bright light, loupe",
                   shows="seen", photo=True, task="clean"),
-        BenchStep("dust_out", "clean", "Clean fins, fan and vents", "dust is the first of all causes",
-                  "brush, air", "", "Hold the rotor when blowing air.", ("dust_out",), task="clean"),
+        BenchStep("dust_out", "clean", "Clean fins, fan and vents; flick the fan: it spins on freely" if device.has_fan
+                  else "Clean fins and vents", "dust is the first of all causes; a fan that drags undoes the best paste"
+                  if device.has_fan else "dust is the first of all causes", "brush, air", "",
+                  "Hold the rotor when blowing air." if device.has_fan else "",
+                  ("dust_out", "fan_free") if device.has_fan else ("dust_out",), task="clean"),
     ]  # fmt: skip
-    if device.has_fan:
-        steps.append(
-            BenchStep(
-                "fan_free",
-                "clean",
-                "Flick the fan: it spins on freely",
-                "a fan that drags undoes the best paste",
-                "",
-                "",
-                "",
-                ("fan_free",),
-                task="clean",
-            )
-        )
     steps.append(BenchStep(
         "cleaned", "clean", "Die and plate: dry wipe, then alcohol, to a mirror", "residue keeps the film thick",
         "lint-free cloth, alcohol", "", "No metal on bare silicon. An old coat may come off: look after it.",
@@ -226,9 +215,6 @@ def _fit(work: Work) -> list[BenchStep]:
     on_die = [p for p in work.parts if p.target in DIE_TARGETS]
     beside = [p for p in work.parts if p.target not in DIE_TARGETS]
     kinds = {p.kind for p in on_die}
-    if STIFF in kinds:
-        steps.append(BenchStep("warm", "fit", "Warm the paste in the hand or on a warm plate", "stiff pastes spread when warm",
-                               "hand, warm plate", task="repaste"))  # fmt: skip
     if ALLOY in kinds:
         steps += _insulate(work)
     steps += [_lay(p) for p in beside]
@@ -287,15 +273,10 @@ def _on_die(part: PlannedPart) -> list[BenchStep]:
             BenchStep(f"solvent_{part.index}", "fit", "The solvent has left: the film is matt and dry",
                       "found still liquid later, it never cured", after_waits=("solvent_hot",), task=TUBE),
         ]  # fmt: skip
-    return [
-        _apply(
-            part,
-            f"Put {part.school or 'a thin film'} on {where}",
-            ("applied",),
-            "more than enough beats too little; what does not conduct is only a mess",
-            "tube, card, glove",
-        )
-    ]
+    warm = "Warm it first: a stiff paste spreads when warm." if part.kind == STIFF else ""
+    return [_apply(part, f"Put {part.school or 'a thin film'} on {where}", ("applied",),
+                   "more than enough beats too little; what does not conduct is only a mess", "tube, card, glove",
+                   warm)]  # fmt: skip
 
 
 def _lay(part: PlannedPart) -> BenchStep:

@@ -5,7 +5,8 @@ from __future__ import annotations
 from cheroot.wsgi import Server
 from flask import Flask
 
-THREADS = 32
+# A tablet that listens to the bench holds one as long as its page is open.
+THREADS = 64
 BODY_MOST = 210 * 1024 * 1024
 # A tablet at the far end of the workshop may pause; a line that says nothing for this long is given up.
 SILENT_MOST_S = 120

@@ -7,6 +7,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, fields, replace
 from typing import Any
 
+from vividowl.core.device_models import sheet_from
 from vividowl.core.gates import Gate, Severity
 from vividowl.core.inspection import (
     CoverSpot,
@@ -45,6 +46,7 @@ from vividowl.service.readings import noise_of, reading_of
 from vividowl.service.references import reference_for
 from vividowl.service.shelf import ProductView, open_offcuts, product_view, today
 from vividowl.service.workshop import Workshop
+from vividowl.store.bench import DeviceModel
 from vividowl.store.deciding import Plan, Product
 from vividowl.store.models import Job, NoiseReading, Run, TraceFile
 from vividowl.store.scope import Scope
@@ -155,6 +157,15 @@ def inspection_of(found: Mapping[str, Any], job: Job) -> Inspection:
     return Inspection(**known)
 
 
+def with_model(scope: Scope, job: Job, found: Inspection) -> Inspection:
+    """What the shop keeps of the model, where nobody has looked at this device yet: its dies and gaps."""
+    row = scope.one(DeviceModel, DeviceModel.maker == job.maker.strip(), DeviceModel.model == job.model.strip())
+    if row is None:
+        return found
+    sheet = sheet_from(row.data)
+    return replace(found, cpu_die_mm=sheet.cpu_die_mm, gpu_die_mm=sheet.gpu_die_mm, gaps=sheet.gaps)
+
+
 def plan_row(scope: Scope, job_id: uuid.UUID, *, lock: bool = False) -> Plan | None:
     """The stored plan of a job, or None."""
     query = scope.select(Plan).where(Plan.job_id == job_id)
@@ -260,6 +271,8 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
     """The plan as the page sees it, computed anew from what is known now."""
     plan = plan_row(scope, job.id) or Plan(version=0, findings={}, goal="cooler", chosen=None, outcome=None, notes=[])
     found = inspection_of(plan.findings, job)
+    if not plan.findings:
+        found = with_model(scope, job, found)
     gaps = tuple(map(gap_advice, found.gaps))
     heights, shim = heights_of(found), shim_of(found)
     before = _before(workshop, scope, job)

@@ -35,7 +35,8 @@ from vividowl.web.schemas import (
 api = APIBlueprint("bench", __name__, url_prefix="/api",
                    abp_responses={401: Problem, 404: Problem, 409: Problem, 422: Problem})  # fmt: skip
 PHOTO_BODY_MOST = 31 * 1024 * 1024
-HEARTBEAT_S = 10.0
+# Also how soon a tablet that went away lets go of its thread.
+HEARTBEAT_S = 2.0
 _TICK_S = 0.5
 
 

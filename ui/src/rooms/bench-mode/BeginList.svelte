@@ -6,6 +6,7 @@
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import { plural } from '../../lib/format';
+  import { go } from '../../lib/router.svelte';
 
   interface Props {
     at: BenchJob;
@@ -21,6 +22,7 @@
   async function begin(withModel: boolean) {
     busy = true;
     trouble = await at.begin(withModel);
+    if (!trouble) go(`/jobs/${jobId}/bench`);
     busy = false;
   }
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   // The end of the list: what is still open, each with the one thing that settles it, and the key that closes.
-  import type { BenchJob } from '../../lib/bench/bench.svelte';
+  import { line, type BenchJob } from '../../lib/bench/bench.svelte';
   import type { Bench } from '../../lib/bench/types';
   import { offer } from '../../lib/keys.svelte';
   import { plural } from '../../lib/format';
@@ -57,7 +57,10 @@
   function close() {
     if (asked) return;
     if (bench.closed) return onclosed();
-    if (!bench.blockers.length) at.do('closed');
+    if (bench.blockers.length) return;
+    at.do('closed');
+    // Without a connection the next page cannot come; the list says that it is closed.
+    if (alone && line.stands) onclosed();
   }
 
   $effect(() =>
