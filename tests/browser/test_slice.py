@@ -138,7 +138,7 @@ def test_numbers_jump_to_stages_backspace_steps_back_and_help_tells(page, job_ad
     expect(page).to_have_url(re.compile("/intake$"))
     page.keyboard.press("?")
     help_dialog = page.get_by_role("dialog", name="Keys on this page")
-    expect(help_dialog).to_contain_text("Go to Verdict")
+    expect(help_dialog).to_contain_text("Go to Close")
     page.keyboard.press("Escape")
     expect(help_dialog).to_be_hidden()
     page.keyboard.press("/")
@@ -155,12 +155,9 @@ def test_space_takes_the_step_where_one_is_ready(page, job_address):
     expect(page).to_have_url(re.compile("/plan$"))
     page.get_by_text("Taken: clean, Grey Heron 11").wait_for()
     page.keyboard.press("Space")
-    expect(page).to_have_url(re.compile("/fit$"))
-    page.get_by_role("heading", name="Fit: what was cleaned, and what went where").wait_for()
-    page.keyboard.press("?")
-    expect(page.get_by_role("dialog", name="Keys on this page")).to_contain_text("Close the fit and go on")
-    page.keyboard.press("Escape")
-    page.keyboard.press("5")
+    expect(page).to_have_url(re.compile("/open$"))
+    page.get_by_role("heading", name="Open: every screw and plug has its place").wait_for()
+    page.keyboard.press("8")
     page.get_by_role("heading", name="After: the same recipe again").wait_for()
     page.keyboard.press("Enter")
     expect(page.get_by_role("heading", name=re.compile("^Improved"))).to_be_visible()
@@ -236,7 +233,7 @@ def test_signing_out_shows_the_door_and_the_demo_lets_in_again(page):
 @pytest.mark.parametrize("width", [820, 1280])
 def test_nothing_overflows(page, job_address, width):
     page.set_viewport_size({"width": width, "height": 1180 if width < 1000 else 800})
-    for stage in ("intake", "before", "plan", "fit", "after", "verdict", "handover"):
+    for stage in ("intake", "before", "plan", "open", "clean", "fit", "close", "bench", "after", "verdict", "handover"):
         page.goto(job_address(2421, stage))
         page.wait_for_load_state("networkidle")
         assert page.evaluate("document.documentElement.scrollWidth <= document.documentElement.clientWidth"), stage

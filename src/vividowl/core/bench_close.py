@@ -15,7 +15,7 @@ from vividowl.core.waits import WAITS
 
 @dataclass(frozen=True)
 class Blocker:
-    """What keeps a job from closing. text and remedy; stage where it is settled; of: the place, step, breach or wait."""
+    """What keeps a job from closing. text and remedy; stage where it is settled; of: the place, step, breach, wait or fact."""
 
     text: str
     remedy: str
@@ -50,10 +50,14 @@ def blockers(s: BenchState, at: datetime) -> tuple[Blocker, ...]:
             Blocker(f"{over} left over in the tray.", "Find its place, or explain where it comes from.", "close")
         )
     if s.device.has_battery and "battery_on" not in s.facts:
-        out.append(Blocker("The battery is not marked as connected.", "Battery on, last of all plugs.", "close"))
+        out.append(
+            Blocker("The battery is not marked as connected.", "Battery on, last of all plugs.", "close", "battery_on")
+        )
     told = any(b.rule == "power_before_last_screws" and b.checked for b in s.breaches.values())
     if "power_on_ok" not in s.facts and not told:
-        out.append(Blocker("The first power-on is not done.", "Switch on and look at each check.", "close"))
+        out.append(
+            Blocker("The first power-on is not done.", "Switch on and look at each check.", "close", "power_on_ok")
+        )
     out += [Blocker(f"To check after a breach: {BY_RULE[b.rule].reason}", BY_RULE[b.rule].check, "close", b.id)
             for b in s.breaches.values() if not b.checked]  # fmt: skip
     out += [Blocker(f"To check after a mishap: {mishap(m.what).words}.", mishap(m.what).check, "close", m.id)

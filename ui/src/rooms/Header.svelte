@@ -90,6 +90,7 @@
   }
   nav {
     display: flex;
+    flex-wrap: wrap;
     gap: var(--gap-2);
   }
   nav a {

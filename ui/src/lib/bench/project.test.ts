@@ -134,6 +134,13 @@ describe('clocks', () => {
   });
 });
 
+it('counts what is still open without waiting for an answer', () => {
+  const open = (of: string) => ({ text: of, remedy: '', stage: 'close', of });
+  const said = makeBench({ blockers: ['power_off', 'battery_on', 'fan', ''].map(open), facts: ['battery_on'] });
+  const bench = project(said, [event('step_done', { step: 'power_off' })], 0, 'plugs_open');
+  expect(bench.blockers.map((b) => b.of)).toEqual(['']);
+});
+
 it('keeps what is out when its place is drawn anew', () => {
   const said = makeBench({ places: [makePlace('c1', { is_out: true })] });
   const changed = {

@@ -45,7 +45,18 @@ export function project(bench: Bench, queue: readonly Queued[], offsetMs: number
   const facts = new Set(out.facts);
   facts.delete(plugsOpenName);
   if (plugsOpen(out.places)) facts.add(plugsOpenName);
-  return { ...out, facts: [...facts] };
+  return { ...out, facts: [...facts], blockers: out.blockers.filter((b) => stillOpen(out, b.of, facts)) };
+}
+
+/** Whether what kept the job open is still there, as far as one can tell from here. */
+function stillOpen(bench: Bench, of: string, facts: ReadonlySet<string>): boolean {
+  const step = bench.steps.find((s) => s.id === of);
+  if (step) return step.outcome === null;
+  const place = bench.places.find((p) => p.id === of);
+  if (place) return place.is_out;
+  const wait = bench.waits.find((w) => w.id === of);
+  if (wait) return wait.ended === null;
+  return !facts.has(of);
 }
 
 function withoutLast(bench: Bench): Bench {

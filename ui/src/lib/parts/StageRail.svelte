@@ -95,4 +95,15 @@
   .next:not(.here, .done) .number {
     color: var(--owl);
   }
+  @media (max-width: 1000px) {
+    a,
+    .closed {
+      flex-direction: column;
+      justify-content: center;
+      gap: 0;
+      min-height: 3.5rem;
+      padding: 0 2px;
+      font-size: var(--size-1);
+    }
+  }
 </style>

@@ -241,13 +241,23 @@
     </span>
     <span class="line"><LineState {at} /></span>
     <Button kind="bare" href={leave} key="Esc" label="Leave bench mode">Leave</Button>
+    <input
+      bind:this={photoField}
+      class="off-screen"
+      type="file"
+      accept="image/jpeg,image/png,image/webp"
+      capture="environment"
+      tabindex="-1"
+      aria-label="Photo of this step"
+      onchange={photograph}
+    />
   </header>
   {#if missing}
     <div class="pad"><Notice tone="care" title={missing.body.detail}>{missing.body.remedy}</Notice></div>
   {:else if bench && !bench.begun}
     <div class="pad"><BeginList {at} jobId={id} /></div>
   {:else if bench}
-    <div class="ruler"><StepRuler {steps} here={index} onjump={jump} /></div>
+    <nav class="ruler" aria-label="Steps"><StepRuler {steps} here={index} onjump={jump} /></nav>
     <main id="main" class:sided>
       {#if step}
         <div class="sheet">
@@ -346,16 +356,6 @@
       {/if}
     </footer>
   {/if}
-  <input
-    bind:this={photoField}
-    class="off-screen"
-    type="file"
-    accept="image/jpeg,image/png,image/webp"
-    capture="environment"
-    tabindex="-1"
-    aria-label="Photo of this step"
-    onchange={photograph}
-  />
 </div>
 
 <style>

@@ -79,12 +79,12 @@
 <section>
   <p class="over">Count, and close</p>
   {#if bench.closed}
-    <h1>The bench work is closed</h1>
+    <svelte:element this={alone ? 'h1' : 'h3'} class="head">The bench work is closed</svelte:element>
     <p class="large">The After reading comes next. Taking back opens it again.</p>
     <div class="row"><Button kind="main" key="Enter" onclick={onclosed}>On to After</Button></div>
   {:else if bench.blockers.length}
     {#if stepsOpen.length > 1}
-      <h1>{stepsOpen.length} steps are still to do</h1>
+      <svelte:element this={alone ? 'h1' : 'h3'} class="head">{stepsOpen.length} steps are still to do</svelte:element>
       <p class="large">
         {outOnes.length
           ? `${plural(outOnes.filter((b) => bench.places.some((p) => p.id === b.of && p.kind === 'screw')).length, 'screw')} and ${plural(outOnes.filter((b) => bench.places.some((p) => p.id === b.of && p.kind === 'plug')).length, 'plug')} are out. `
@@ -92,7 +92,11 @@
       </p>
       <div class="row"><Button kind="main" onclick={() => onstep(stepsOpen[0]?.of ?? '')}>Go on with it</Button></div>
     {:else}
-      <h1>{bench.blockers.length === 1 ? 'One thing is open' : `${bench.blockers.length} things are open`}</h1>
+      <svelte:element this={alone ? 'h1' : 'h3'} class="head"
+        >{bench.blockers.length === 1
+          ? 'One thing is open'
+          : `${bench.blockers.length} things are open`}</svelte:element
+      >
     {/if}
     <ul class:none={!shown.length}>
       {#each shown as one, i (`${one.text}-${one.of}`)}
@@ -114,7 +118,9 @@
       {/each}
     </ul>
   {:else}
-    <h1>{back} of {screws.length} screws are back, nothing is left over</h1>
+    <svelte:element this={alone ? 'h1' : 'h3'} class="head"
+      >{back} of {screws.length} screws are back, nothing is left over</svelte:element
+    >
     <p class="large">Every plug is on, the battery went on last, the first power-on was fine.</p>
     <div class="row"><Button kind="main" key="Enter" onclick={close}>Close the bench work</Button></div>
   {/if}
@@ -140,7 +146,7 @@
     font-size: var(--size-3);
     font-weight: 700;
   }
-  h1 {
+  .head {
     margin: var(--gap-3) 0;
     font-size: clamp(2rem, 3.6vw, 3.2rem);
   }

@@ -11,7 +11,7 @@
   const NAMES: Record<string, string> = { open: 'Open', clean: 'Clean', fit: 'Fit', close: 'Close' };
 </script>
 
-<ol aria-label="Steps">
+<ol>
   {#each steps as step, i (step.id)}
     {@const first = i === 0 || steps[i - 1]?.stage !== step.stage}
     <li class:first>

@@ -155,7 +155,7 @@
             onchange={() => kept.load()}
             ondone={async () => {
               await kept.load();
-              to(1);
+              go(`${base}/after`);
             }}
           />
         {:else if here === 'after' && kept.after}
