@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import hashlib
 import uuid
-from pathlib import Path
 from typing import BinaryIO
 
 from sqlalchemy import func, select
@@ -64,11 +63,11 @@ def keep_photo(
     )  # fmt: skip
 
 
-def photo_file(workshop: Workshop, actor: Actor, photo_id: uuid.UUID, size: str) -> Path:
-    """Where a photo lies."""
+def photo_bytes(workshop: Workshop, actor: Actor, photo_id: uuid.UUID, size: str) -> bytes:
+    """A photo in one of its sizes."""
     with workshop.scope(actor) as scope:
         photo = scope.get(Photo, photo_id)
-        return workshop.files.photo(actor.shop_id, photo.sha256, size)
+        return workshop.files.photo(actor.shop_id, photo.sha256, size).read_bytes()
 
 
 def require_photo(scope: Scope, photo_id: str) -> None:

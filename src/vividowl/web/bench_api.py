@@ -9,7 +9,7 @@ import uuid
 from collections.abc import Iterator
 from typing import Literal
 
-from flask import Response, request, send_file
+from flask import Response, request
 from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel
 
@@ -137,7 +137,7 @@ def upload_photo(path: JobPhotoPath) -> tuple[PhotoOut, int]:
 @access("member")
 def get_photo(path: PhotoPath, query: SizeQuery) -> Response:
     """A photo, large or small."""
-    answer = send_file(photos.photo_file(workshop(), actor(), path.photo_id, query.size), mimetype="image/jpeg")
+    answer = Response(photos.photo_bytes(workshop(), actor(), path.photo_id, query.size), mimetype="image/jpeg")
     # A photo never changes; only who is signed in may see it, so it stays in this browser.
     answer.headers["Cache-Control"] = "private, max-age=86400, immutable"
     return answer

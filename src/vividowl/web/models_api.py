@@ -21,6 +21,10 @@ api = APIBlueprint("models", __name__, url_prefix="/api",
                    abp_responses={401: Problem, 404: Problem, 409: Problem, 422: Problem})  # fmt: skip
 
 
+# A file to keep, offered as one: its own type keeps browsers from showing it as a page.
+MODEL_FILE = "application/octet-stream"
+
+
 class ModelPath(BaseModel):
     model_id: uuid.UUID
 
@@ -68,12 +72,12 @@ def save_from_job(path: JobPath) -> ModelOut:
 
 
 @api.get("/models/<uuid:model_id>/file", operation_id="exportModel",
-         responses={200: {"content": {"application/json": {}}}})  # fmt: skip
+         responses={200: {"content": {MODEL_FILE: {}}}})  # fmt: skip
 @access("member")
 def export_model(path: ModelPath) -> Response:
     """The model as JSON for another shop."""
     text, name = models.export_model(workshop(), actor(), path.model_id)
-    return Response(text, mimetype="application/json",
+    return Response(text, mimetype=MODEL_FILE,
                     headers={"Content-Disposition": f'attachment; filename="{name}"'})  # fmt: skip
 
 

@@ -7111,7 +7111,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": unknown;
+                    "application/octet-stream": unknown;
                 };
             };
             /** @description Unauthorized */

@@ -1,0 +1,437 @@
+"""The bench as use cases: lists from plans, events once and in order, effects and their undo, waits, models, times."""
+
+import io
+import json
+import threading
+import uuid
+from dataclasses import asdict
+from datetime import UTC, datetime, timedelta
+
+import pytest
+from PIL import Image
+from sqlalchemy import text
+from sqlalchemy.exc import DBAPIError
+from tests.bench_jobs import COVER, FINE, PLACES
+from tests.logs import HOT, log_bytes
+from tests.service.test_planning import SAFE
+from tests.service.test_stock import PASTE, lot
+from tests.service.test_use_cases import FIELDS, RUN, owner, upload  # noqa: F401 - a fixture
+
+from vividowl.service import (
+    bench,
+    bench_view,
+    bench_work,
+    device_models,
+    fit,
+    handover,
+    intake,
+    measure,
+    photos,
+    planning,
+    shelf,
+    shop_settings,
+)
+from vividowl.service.bench_store import load_log
+from vividowl.service.bench_times import learnt_minutes
+from vividowl.service.bench_work import Sent
+from vividowl.service.errors import Refused
+from vividowl.store.bench import BenchEventRow
+
+NOON = datetime(2026, 5, 4, 12, 0, tzinfo=UTC)
+
+
+class Tablet:
+    """Sends events of one job with its own clock and turns."""
+
+    def __init__(self, workshop, actor, job, name="tablet-a", wrong_by=timedelta()):
+        self.workshop, self.actor, self.job, self.name, self.wrong_by = workshop, actor, job, name, wrong_by
+        self.turn, self.now = 0, NOON
+
+    def event(self, event_kind, **data):
+        self.turn += 1
+        return Sent(uuid.uuid4(), event_kind, data, self.turn, self.now + self.wrong_by)
+
+    def send(self, *events, after_min=1.0):
+        self.now += timedelta(minutes=after_min)
+        return bench_work.take_events(self.workshop, self.actor, self.job, self.name, events, self.now + self.wrong_by,
+                                      self.now)  # fmt: skip
+
+    def do(self, event_kind, *, after_min=1.0, **data):
+        (taken,) = self.send(self.event(event_kind, **data), after_min=after_min).taken
+        return taken
+
+    def until(self, name):
+        for step in self.state.steps:
+            if step.id == name:
+                return self
+            if step.id not in self.state.outcomes:
+                taken = (self.do("power_on", after_min=20, results=FINE) if step.shows == "power"
+                         else self.do("step_done", after_min=20, step=step.id))  # fmt: skip
+                assert taken.refusal is None, taken.refusal
+        assert name == "end"
+        return self
+
+    @property
+    def state(self):
+        return bench_view.get_bench(self.workshop, self.actor, self.job).state
+
+
+@pytest.fixture
+def planned(workshop, owner):  # noqa: F811
+    """A job with a Before log, and a plan to repaste from the shelf."""
+
+    def make(key="repaste:Grey Heron 11", seed=1, **found):
+        if not shelf.get_shelf(workshop, owner).products:
+            product = shelf.save_product(workshop, owner, None, 0, PASTE).products[0].product
+            shelf.add_lot(workshop, owner, product.id, lot())
+        job = intake.create_job(workshop, owner, {**FIELDS, "age_months": 40}).job.id
+        measure.save_run(workshop, owner, job, "before", 0, RUN)
+        upload(workshop, owner, job, "before", log_bytes(HOT, seed=seed))
+        view = planning.save_findings(workshop, owner, job, 0, "cooler", {**SAFE, **found})
+        planning.choose(workshop, owner, job, view.plan.version, key)
+        return job
+
+    return make
+
+
+@pytest.fixture
+def tablet(workshop, owner, planned):  # noqa: F811
+    job = planned()
+    bench_work.begin(workshop, owner, job, with_model=True, at=NOON)
+    return Tablet(workshop, owner, job)
+
+
+def test_the_list_comes_from_the_plan(tablet):
+    (apply,) = [s for s in tablet.state.steps if s.part is not None]
+    assert apply.material.startswith("Grey Heron 11, lot A, 0.0")
+    assert tablet.state.plan == "repaste:Grey Heron 11"
+
+
+def test_a_list_waits_for_a_decision_and_for_the_gates(workshop, owner, planned):  # noqa: F811
+    job = intake.create_job(workshop, owner, {**FIELDS, "backup_done": "no"}).job.id
+    with pytest.raises(Refused, match="Not settled in Intake: No backup is confirmed"):
+        bench_work.begin(workshop, owner, job, with_model=True)
+    job = planned()
+    version = planning.get_plan(workshop, owner, job).plan.version
+    planning.choose(workshop, owner, job, version, None)
+    with pytest.raises(Refused, match="Nothing is decided yet"):
+        bench_work.begin(workshop, owner, job, with_model=True)
+    planning.choose(workshop, owner, job, version + 1, "leave")
+    with pytest.raises(Refused, match="leave the device alone"):
+        bench_work.begin(workshop, owner, job, with_model=True)
+
+
+def test_a_list_begins_once(workshop, owner, tablet):  # noqa: F811
+    with pytest.raises(Refused, match="has begun already"):
+        bench_work.begin(workshop, owner, tablet.job, with_model=True)
+
+
+def test_the_same_event_twice_is_one(tablet):
+    event = tablet.event("step_done", step="power_off")
+    (first,) = tablet.send(event).taken
+    (second,) = tablet.send(event).taken
+    assert (first.again, second.again) == (False, True)
+    assert first.number == second.number
+    assert len(tablet.state.outcomes) == 1
+
+
+def test_a_gap_in_the_turns_is_sent_back_and_nothing_of_it_is_kept(tablet):
+    one, two, three = (tablet.event("note", words=f"note {i}") for i in range(3))
+    taken = tablet.send(two, three).taken
+    assert [t.refusal["reason"] for t in taken] == ["out_of_order", "out_of_order"]
+    assert taken[0].refusal["remedy"] == "Send from 1 on."
+    assert tablet.state.notes == ()
+    assert [t.refusal for t in tablet.send(one, two, three).taken] == [None, None, None]
+    assert [n.words for n in tablet.state.notes] == ["note 0", "note 1", "note 2"]
+
+
+def test_a_refused_event_is_kept_with_its_reason_and_changes_nothing(workshop, owner, tablet):  # noqa: F811
+    event = tablet.event("step_done", step="cooler_off")
+    (taken,) = tablet.send(event).taken
+    assert (taken.refusal["reason"], taken.refusal["rule"]) == ("interlock", "power_first")
+    (again,) = tablet.send(event).taken
+    assert again.refusal == taken.refusal
+    view = bench_view.get_bench(workshop, owner, tablet.job)
+    assert view.state.outcomes == {}
+    assert [r.refusal["rule"] for r in view.refused] == ["power_first"]
+    assert tablet.do("step_done", step="power_off").refusal is None
+
+
+@pytest.mark.parametrize("wrong_by", [timedelta(hours=3), timedelta(days=-400)])
+def test_a_tablet_with_a_wrong_clock_is_told_and_the_server_counts(workshop, owner, planned, wrong_by):  # noqa: F811
+    job = planned()
+    bench_work.begin(workshop, owner, job, with_model=True, at=NOON)
+    tablet = Tablet(workshop, owner, job, wrong_by=wrong_by)
+    event = tablet.event("step_done", step="power_off")
+    batch = tablet.send(event, after_min=4)
+    assert batch.clock_off_s == pytest.approx(wrong_by.total_seconds())
+    # It happened four minutes before it was sent, whatever the tablet's clock says.
+    assert tablet.state.outcomes["power_off"].at == NOON
+
+
+def test_nothing_happens_in_the_future(tablet):
+    event = tablet.event("step_done", step="power_off")
+    late = Sent(event.id, event.kind, event.data, event.turn, tablet.now + timedelta(days=9))
+    tablet.send(late)
+    assert tablet.state.outcomes["power_off"].at == tablet.now
+
+
+def test_a_job_handed_over_yesterday_takes_nothing(workshop, owner, tablet):  # noqa: F811
+    with workshop.scope(owner) as scope:
+        scope.get(bench.Job, tablet.job).handed_over_at = NOON - timedelta(days=1)
+    with pytest.raises(Refused, match="was handed over and is closed; nothing of it was taken") as caught:
+        tablet.do("step_done", step="power_off")
+    assert caught.value.reason == "handed_over"
+    assert tablet.state.outcomes == {}
+
+
+def test_two_tablets_on_one_job_lose_and_double_nothing(workshop, owner, tablet):  # noqa: F811
+    others = [Tablet(workshop, owner, tablet.job, f"tablet-{i}") for i in range(4)]
+
+    def work(one):
+        for i in range(12):
+            one.do("note", words=f"{one.name} says {i}")
+
+    threads = [threading.Thread(target=work, args=(one,)) for one in others]
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join()
+    said = [n.words for n in tablet.state.notes]
+    assert sorted(said) == sorted(f"{one.name} says {i}" for one in others for i in range(12))
+    for one in others:
+        assert [s for s in said if s.startswith(one.name)] == [f"{one.name} says {i}" for i in range(12)]
+
+
+def test_what_a_cache_says_is_what_the_events_say(workshop, owner, tablet):  # noqa: F811
+    tablet.until("cleaned")
+    tablet.do("undo")
+    kept = tablet.state
+    workshop.bench_logs.clear()
+    assert tablet.state == kept
+
+
+def test_events_stand_in_the_database_whatever_the_code_does(workshop, owner, tablet):  # noqa: F811
+    tablet.do("step_done", step="power_off")
+    for attempt in ("UPDATE bench_event SET kind = 'note'", "DELETE FROM bench_event"):
+        with pytest.raises(DBAPIError, match="never changed or deleted"), workshop.database.session() as session:
+            session.execute(text(attempt))
+    with workshop.scope(owner) as scope:
+        assert len(scope.session.scalars(scope.select(BenchEventRow)).unique().all()) == 2
+
+
+def test_putting_paste_on_books_it_and_undo_gives_it_back(workshop, owner, tablet):  # noqa: F811
+    def left():
+        return shelf.get_shelf(workshop, owner).products[0].lots[0].lot.remaining
+
+    before = left()
+    tablet.until("cooler_on")
+    (item,) = fit.get_items(workshop, owner, tablet.job)
+    assert (item.target, item.product, item.lot) == ("cpu_die", "Grey Heron 11", "A")
+    assert left() == pytest.approx(before - item.amount)
+    tablet.do("undo")
+    assert fit.get_items(workshop, owner, tablet.job) == []
+    assert left() == pytest.approx(before)
+    tablet.do("redo")
+    tablet.do("undo")
+    assert left() == pytest.approx(before)
+
+
+def test_an_empty_tube_does_not_stop_the_step_but_is_told(workshop, owner, tablet):  # noqa: F811
+    row = shelf.get_shelf(workshop, owner).products[0].lots[0].lot
+    with workshop.scope(owner) as scope:
+        scope.get(type(row), row.id).remaining = 0.0
+    tablet.until("apply_cpu_die_0")
+    taken = tablet.do("step_done", step="apply_cpu_die_0", after_min=20)
+    assert taken.refusal is None
+    (item,) = fit.get_items(workshop, owner, tablet.job)
+    assert item.lot_id is None
+
+
+def test_a_finding_changes_the_plan_and_undo_changes_it_back(workshop, owner, tablet):  # noqa: F811
+    before = planning.get_plan(workshop, owner, tablet.job)
+    tablet.do("found", part="plate", seen="aluminium")
+    after = planning.get_plan(workshop, owner, tablet.job)
+    assert after.inspection.cold_plate == "aluminium"
+    alloy = next(o for o in after.options if o.key == "repaste:gallium alloy")
+    assert alloy.blocked
+    tablet.do("undo")
+    assert planning.get_plan(workshop, owner, tablet.job).inspection == before.inspection
+
+
+def test_a_finding_that_was_changed_by_hand_since_stays(workshop, owner, tablet):  # noqa: F811
+    tablet.do("found", part="fins", seen="felt")
+    view = planning.get_plan(workshop, owner, tablet.job)
+    found = {**asdict(view.inspection), "dust": "none"}
+    planning.save_findings(workshop, owner, tablet.job, view.plan.version, "cooler", found)
+    tablet.do("undo")
+    assert planning.get_plan(workshop, owner, tablet.job).inspection.dust == "none"
+
+
+def test_the_prediction_follows_what_is_seen(workshop, owner, planned):  # noqa: F811
+    job = planned(dust="unknown")
+    bench_work.begin(workshop, owner, job, with_model=True, at=NOON)
+    tablet = Tablet(workshop, owner, job)
+
+    def cleaning():
+        view = planning.get_plan(workshop, owner, job)
+        return next(o for o in view.options if o.key == "clean").prediction.resistance.median
+
+    before = cleaning()
+    tablet.do("found", part="fins", seen="clear")
+    assert cleaning() > before  # nothing to be gained by cleaning what is clean
+
+
+def test_a_swollen_battery_stops_the_job_and_can_be_taken_back(workshop, owner, tablet):  # noqa: F811
+    tablet.do("found", part="battery", seen="swollen")
+    assert intake.get_job(workshop, owner, tablet.job).stage == "stopped"
+    assert tablet.do("step_done", step="power_off").refusal["reason"] == "stopped"
+    assert tablet.do("undo").refusal is None
+    assert intake.get_job(workshop, owner, tablet.job).stage == "open"
+
+
+def test_closing_lets_the_after_reading_begin(workshop, owner, tablet):  # noqa: F811
+    assert intake.get_job(workshop, owner, tablet.job).stage == "open"
+    tablet.until("cooler_on")
+    assert intake.get_job(workshop, owner, tablet.job).stage == "close"
+    version = intake.get_job(workshop, owner, tablet.job).job.version
+    with pytest.raises(Refused, match=r"The bench list has \d+ open items"):
+        fit.save_fit(workshop, owner, tablet.job, version, cleaned=["fins"], note="", done=True)
+    tablet.until("end")
+    assert tablet.do("closed").refusal is None
+    view = intake.get_job(workshop, owner, tablet.job)
+    assert (view.stage, view.job.fit_done) == ("after", True)
+    assert set(view.job.cleaned) == {"fins", "fan", "vents", "contact", "old_interface"}
+    with pytest.raises(Refused, match="The bench list is closed"):
+        fit.save_fit(workshop, owner, tablet.job, view.job.version, cleaned=["fins"], note="", done=False)
+    tablet.do("undo")
+    assert not intake.get_job(workshop, owner, tablet.job).job.fit_done
+
+
+def test_a_new_plan_asks_for_a_new_list_that_keeps_what_was_done(workshop, owner, tablet):  # noqa: F811
+    tablet.until("cooler_off")
+    version = planning.get_plan(workshop, owner, tablet.job).plan.version
+    planning.choose(workshop, owner, tablet.job, version, "clean")
+    assert bench_view.get_bench(workshop, owner, tablet.job).plan_changed
+    bench_work.renew(workshop, owner, tablet.job)
+    view = bench_view.get_bench(workshop, owner, tablet.job)
+    assert not view.plan_changed
+    assert not [s for s in view.state.steps if s.part is not None]
+    assert view.state.outcomes["power_off"].how == "done"
+
+
+def test_the_clocks_of_all_jobs_stand_on_the_bench(workshop, owner, tablet):  # noqa: F811
+    tablet.until("cleaned")
+    tablet.do("step_done", step="cleaned")
+    (wait,), _ = bench.waits(workshop, owner)
+    assert (wait.words, wait.due - wait.began) == ("Alcohol dries", timedelta(minutes=5))
+    tablet.do("wait_ended", wait=wait.id, reason="looked, it is dry")
+    assert bench.waits(workshop, owner)[0] == []
+
+
+def jpeg():
+    out = io.BytesIO()
+    Image.new("RGB", (64, 48), "grey").save(out, "JPEG")
+    return out.getvalue()
+
+
+def test_photos_come_once_and_an_event_needs_its_photo(workshop, owner, tablet):  # noqa: F811
+    photo = uuid.uuid4()
+    assert tablet.do("photo", photo=str(photo), what="before").refusal["reason"] == "missing"
+    first = photos.receive_photo(workshop, owner, tablet.job, photo, io.BytesIO(jpeg()))
+    again = photos.receive_photo(workshop, owner, tablet.job, photo, io.BytesIO(b"whatever"))
+    assert first.sha256 == again.sha256
+    assert tablet.do("photo", photo=str(photo), what="before").refusal is None
+    assert photos.photo_bytes(workshop, owner, photo, "small").startswith(b"\xff\xd8")
+    with pytest.raises(Refused, match="no photo that can be read"):
+        photos.receive_photo(workshop, owner, tablet.job, uuid.uuid4(), io.BytesIO(b"a film"))
+
+
+def test_the_record_tells_a_breach_as_what_it_is(workshop, owner, tablet):  # noqa: F811
+    tablet.until("battery_off")
+    told = "the plug was hidden under the cooler"
+    assert tablet.do("step_done", step="cooler_off", breach=told).refusal is None
+    (key,) = tablet.state.breaches
+    tablet.do("checked", of=key, words="nothing bridged, looked with the loupe")
+    lines = handover.get_record(workshop, owner, tablet.job).bench.lines
+    assert any(told in line and "Checked: nothing bridged" in line for line in lines)
+
+
+def drawn(tablet):
+    for place in PLACES:
+        assert tablet.do("place_added", place=asdict(place)).refusal is None
+
+
+def test_a_model_is_kept_from_a_job_and_offered_on_the_next(workshop, owner, tablet, planned):  # noqa: F811
+    drawn(tablet)
+    step = {"id": "own1", "stage": "open", "text": "Heat the strip"}
+    tablet.do("step_added", step=step, after="power_off")
+    kept = device_models.save_from_job(workshop, owner, tablet.job)
+    assert (len(kept.sheet.places), kept.sheet.cpu_die_mm) == (len(PLACES), (15.0, 13.0))
+    job = planned(seed=2)
+    bench_work.begin(workshop, owner, job, with_model=True)
+    steps = bench_view.get_bench(workshop, owner, job).state.steps
+    assert [s.text for s in steps[:2]] == [
+        "Shut down, unplug, hold the power button for 10 s. Strap on.",
+        "Heat the strip",
+    ]
+    assert f"the {len(COVER)} screws" in steps[2].text
+
+
+def test_a_model_goes_to_another_shop_as_json_without_any_customer(workshop, owner, tablet):  # noqa: F811
+    drawn(tablet)
+    photo = uuid.uuid4()
+    photos.receive_photo(workshop, owner, tablet.job, photo, io.BytesIO(jpeg()))
+    tablet.do("photo", photo=str(photo), what="map")
+    kept = device_models.save_from_job(workshop, owner, tablet.job)
+    told, name = device_models.export_model(workshop, owner, kept.id)
+    assert name == "model-ondervale-marrow-15.json"
+    assert FIELDS["customer_name"] not in told
+    with pytest.raises(Refused, match="is kept already"):
+        device_models.import_model(workshop, owner, told, replace_kept=False)
+    device_models.remove_model(workshop, owner, kept.id)
+    got = device_models.import_model(workshop, owner, told, replace_kept=False)
+    assert got.sheet == kept.sheet
+    assert got.outline is not None
+    for broken, words in (
+        ("[]", "no model sheet"),
+        ("{", "no JSON"),
+        (json.dumps({**json.loads(told), "x": 1}), "“x”"),
+        (json.dumps({**json.loads(told), "outline_jpeg_base64": "?"}), "outline in the file"),
+    ):
+        with pytest.raises(Refused, match=words):
+            device_models.import_model(workshop, owner, broken, replace_kept=True)
+
+
+def test_notes_of_a_model_do_not_write_over_a_colleagues(workshop, owner, tablet):  # noqa: F811
+    kept = device_models.save_from_job(workshop, owner, tablet.job)
+    device_models.save_notes(workshop, owner, kept.id, kept.version, "snug", "weak clip")
+    with pytest.raises(Refused, match="changed meanwhile"):
+        device_models.save_notes(workshop, owner, kept.id, kept.version, "tight", "")
+
+
+def test_minutes_of_three_benches_feed_the_price(workshop, owner, planned):  # noqa: F811
+    for seed in (1, 2, 3):
+        job = planned(seed=seed)
+        bench_work.begin(workshop, owner, job, with_model=False, at=NOON)
+        tablet = Tablet(workshop, owner, job)
+        tablet.until("end")
+        assert tablet.do("closed").refusal is None
+        with workshop.scope(owner) as scope:
+            learnt = learnt_minutes(scope)
+        assert bool(learnt) == (seed == 3)
+    # Steps came twenty minutes apart; five of them went to the alcohol. Three steps of cleaning.
+    assert learnt["clean"].hands_min == pytest.approx(60.0)
+    assert learnt["repaste"].hands_min == pytest.approx(15.0)
+    settings = shop_settings.get_settings(workshop, owner)
+    assert settings.learnt["clean"].jobs == 3
+    option = next(o for o in planning.get_plan(workshop, owner, planned(seed=4)).options if o.key == "clean")
+    assert option.hands_min > 60
+
+
+def test_the_log_is_read_from_where_it_was_left(workshop, owner, tablet):  # noqa: F811
+    tablet.until("battery_off")
+    with workshop.scope(owner) as scope:
+        log, number = load_log(workshop, scope, tablet.job)
+    assert number == 4
+    assert len(log.active) == 4
