@@ -285,6 +285,13 @@ def test_nothing_goes_before_the_list_has_begun():
     assert refusal(append, BenchLog(), event).reason == "not_begun"
 
 
+def test_the_clock_of_the_before_run_counts_before_the_list_does():
+    log = append(BenchLog(), BenchEvent("e1", "wait_started", {"wait": "baseline", "minutes": 20}, START))
+    (wait,) = log.state.waits.values()
+    assert wait.due == START + timedelta(minutes=20)
+    assert not log.state.begun
+
+
 def test_replay_gives_the_same_state():
     hand = Hand(ALLOY).until("tray_0")
     hand.do("undo")

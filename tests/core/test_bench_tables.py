@@ -5,7 +5,7 @@ from dataclasses import fields
 import pytest
 from tests.bench_jobs import ALLOY, PASTE, PLACES, SHEET
 
-from vividowl.core.bench_list import make_steps
+from vividowl.core.bench_list import in_order, make_steps
 from vividowl.core.bench_steps import BenchStep, PlannedPart, Work, check_step, dose_words
 from vividowl.core.errors import CoreError, OutOfRange
 from vividowl.core.first_power import CHECKS, check_power, likely_causes
@@ -94,6 +94,19 @@ def test_steps_of_the_model_stand_behind_their_anchor_or_at_the_end_of_their_sta
     names = ids(PASTE, own=own, anchors=("power_off", "gone"))
     assert names[1] == "own1"
     assert names[names.index("cleaned") + 1] == "own2"
+
+
+def test_a_shops_own_order_is_kept_unless_a_rule_would_break():
+    steps, device = make_steps("laptop", PASTE, PLACES, 50), Device()
+    names = [s.id for s in steps]
+    later = [n for n in names if n != "dust_out"]
+    later.insert(later.index("cleaned") + 1, "dust_out")
+    assert [s.id for s in in_order(steps, later, device)] == later
+    wrong = ["cooler_off", *[n for n in names if n != "cooler_off"]]
+    assert in_order(steps, wrong, device) == steps
+    # What an earlier job did not have stays behind what it stands behind.
+    without = [n for n in later if n != "apply_cpu_die_0"]
+    assert [s.id for s in in_order(steps, without, device)].index("apply_cpu_die_0") > without.index("cleaned")
 
 
 def test_no_list_breaks_a_rule_by_itself():

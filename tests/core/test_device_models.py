@@ -12,7 +12,7 @@ from vividowl.core.inspection import GapSpot
 
 SHEET = ModelSheet(
     "Ondervale", "Marrow 15", "laptop", tuple(PLACES), (BenchStep("own1", "open", "Heat the strip", own=True),),
-    ("power_off",), (15.0, 13.0), None, (GapSpot("memory", "imprint", 0.8, 0.05, 12.0, 14.0, 4, True),), "snug", "clip",
+    ("power_off",), ("power_off", "own1"), (15.0, 13.0), None, (GapSpot("memory", "imprint", 0.8, 0.05, 12.0, 14.0, 4, True),), "snug", "clip",
 )  # fmt: skip
 
 
@@ -46,6 +46,7 @@ def test_own_steps_are_told_with_what_they_follow():
         ({"gaps": [{"target": "memory"}]}, CoreError, "A gap lacks “how”"),
         ({"gaps": [{"target": "memory", "depth": 3}]}, CoreError, "A gap knows no “depth”"),
         ({"gaps": [{"target": "memory", "how": "imprint", "reading_mm": "thick"}]}, CoreError, "not of the right kind"),
+        ({"order": [7]}, CoreError, "“order” is no list of step ids"),
         ({"notes": "a\0b"}, CoreError, "“notes” is no text"),
     ],
 )

@@ -432,6 +432,5 @@ def test_minutes_of_three_benches_feed_the_price(workshop, owner, planned):  # n
 def test_the_log_is_read_from_where_it_was_left(workshop, owner, tablet):  # noqa: F811
     tablet.until("battery_off")
     with workshop.scope(owner) as scope:
-        log, number = load_log(workshop, scope, tablet.job)
-    assert number == 4
-    assert len(log.active) == 4
+        kept = load_log(workshop, scope, tablet.job)
+    assert (kept.number, len(kept.log.active), kept.turns) == (4, 4, {"server": 1, "tablet-a": 3})

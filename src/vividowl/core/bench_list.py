@@ -16,7 +16,7 @@ from vividowl.core.fasteners import (
     tightening_order,
     tightening_passes,
 )
-from vividowl.core.interlocks import Device
+from vividowl.core.interlocks import Device, after, breached
 from vividowl.core.waits import WAITS
 
 TARGET_WORDS: Mapping[str, str] = {
@@ -80,6 +80,30 @@ def make_steps(
             at = max(i for i, s in enumerate(steps) if s.stage == step.stage)
         steps.insert(at + 1, replace(step, own=True))
     return tuple(steps)
+
+
+def in_order(steps: Sequence[BenchStep], order: Sequence[str], device: Device) -> tuple[BenchStep, ...]:
+    """Steps in the order that a shop has found better for a model, unless a rule would be broken by it.
+
+    steps: the list as made (n,)
+    order: ids as they stood on an earlier job (m,) [text]; what it does not know stays behind what it stood behind
+    device: its traits
+    returns: steps (n,)
+    source: the definition
+    """
+    place = {name: i for i, name in enumerate(order)}
+    keyed: list[tuple[tuple[int, int], BenchStep]] = []
+    last = -1
+    for i, step in enumerate(steps):
+        last = place.get(step.id, last)
+        keyed.append(((last, i), step))
+    wanted = tuple(step for _, step in sorted(keyed, key=lambda pair: pair[0]))
+    facts: frozenset[str] = frozenset()
+    for step in wanted:
+        if breached(step.acts, facts, device) is not None:
+            return tuple(steps)
+        facts = after(step.acts, facts)
+    return wanted
 
 
 def follow_map(
@@ -333,7 +357,7 @@ def _close(device: Device, work: Work, places: Sequence[Place]) -> list[BenchSte
                                shows="map", task="open_close"))  # fmt: skip
     if plugs:
         steps.append(BenchStep("plugs_on", "close", f"Plug in: {_plugs(plugs, places)}", "nothing closes while one is open",
-                               "spudger", "", "", ("plug_on",), (), plugs, shows="map", task="open_close"))  # fmt: skip
+                               "spudger", "", "", ("plug_on",), (), plugs, shows="map", photo=True, task="open_close"))  # fmt: skip
     if device.has_battery:
         steps.append(BenchStep("battery_on", "close", "Battery plug on, last of all", "first off, last on", "spudger", "", "",
                                ("battery_on",), (), battery, shows="map", task="open_close"))  # fmt: skip

@@ -450,7 +450,9 @@ _DO: Mapping[str, Callable[[BenchState, BenchEvent], BenchState]] = {
     "wait_ended": _wait_ended, "mishap": _mishap, "checked": _checked, "power_on": _power_on, "photo": _photo,
     "note": _note, "closed": _closed,
 }  # fmt: skip
-_AFTER_CLOSE = ("photo", "note", "wait_ended")
+# Clocks of the Before run count before the list does; of the After run when it is closed.
+_BEFORE_BEGIN = ("begun", "wait_started", "wait_ended", "photo", "note")
+_AFTER_CLOSE = ("wait_started", "wait_ended", "photo", "note")
 
 
 def apply_event(s: BenchState, event: BenchEvent) -> BenchState:
@@ -463,7 +465,7 @@ def apply_event(s: BenchState, event: BenchEvent) -> BenchState:
     source: handbook sections 2, 7 and 8: common practice, no source
     """
     check_event(event.kind, event.data)
-    if event.kind != "begun" and s.begun is None:
+    if s.begun is None and event.kind not in _BEFORE_BEGIN:
         raise BenchRefused("The list of this job has not begun.", reason="not_begun", remedy="Begin it in Open.")
     if s.closed is not None and event.kind not in _AFTER_CLOSE:
         raise BenchRefused("The bench work of this job is closed.", reason="closed",

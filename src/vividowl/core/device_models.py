@@ -20,7 +20,8 @@ DEVICE_KINDS = ("laptop", "console", "handheld", "other")
 
 @dataclass(frozen=True)
 class ModelSheet:
-    """maker, model and kind; places of the map; steps of the shop's own with the step each follows; dies: width and
+    """maker, model and kind; places of the map; steps of the shop's own with the step each follows; order of
+    all steps where it is the shop's own; dies: width and
     length [mm]; gaps below the cooler; torque_notes and notes in words."""
 
     maker: str
@@ -29,6 +30,7 @@ class ModelSheet:
     places: tuple[Place, ...] = ()
     steps: tuple[BenchStep, ...] = ()
     anchors: tuple[str, ...] = ()
+    order: tuple[str, ...] = ()
     cpu_die_mm: tuple[float, float] | None = None
     gpu_die_mm: tuple[float, float] | None = None
     gaps: tuple[GapSpot, ...] = ()
@@ -94,9 +96,12 @@ def sheet_from(data: Mapping[str, Any]) -> ModelSheet:
     made = tuple(replace(step_from({k: v for k, v in s.items() if k != "after"}), own=True) for s in steps)
     if len({s.id for s in made}) != len(made):
         raise CoreError("Two steps have the same id.", field="steps", remedy="Give each its own.")
-    anchors = tuple(str(s.get("after", "")) for s in steps)
+    anchors = tuple(str(s.get("after", ""))[:80] for s in steps)
+    order = data.get("order", [])
+    if not isinstance(order, (list, tuple)) or len(order) > STEPS_MOST or not all(isinstance(o, str) for o in order):
+        raise CoreError("“order” is no list of step ids.", field="order")
     cpu, gpu, gaps = _die(data, "cpu_die_mm"), _die(data, "gpu_die_mm"), tuple(map(_gap, _rows(data, "gaps", 40)))
-    return ModelSheet(maker, model, str(kind), places, made, anchors, cpu, gpu, gaps,
+    return ModelSheet(maker, model, str(kind), places, made, anchors, tuple(order), cpu, gpu, gaps,
                       _text(data, "torque_notes", NOTE_MOST),
                       _text(data, "notes", NOTE_MOST))  # fmt: skip
 

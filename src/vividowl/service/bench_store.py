@@ -9,10 +9,10 @@ from typing import Any
 
 from vividowl.core.bench_close import blockers
 from vividowl.core.bench_events import BenchEvent
-from vividowl.core.bench_log import BenchLog, append, replay
+from vividowl.core.bench_log import append, replay
 from vividowl.core.bench_state import BenchState, Wait
 from vividowl.core.waits import WAITS
-from vividowl.service.workshop import Workshop
+from vividowl.service.workshop import KeptLog, Workshop
 from vividowl.store.bench import BenchEventRow
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
@@ -31,26 +31,30 @@ def event_of(row: BenchEventRow, by: str | None = None) -> BenchEvent:
     return BenchEvent(str(row.id), row.kind, row.data, row.at, by if by is not None else row.member.name)
 
 
-def load_log(workshop: Workshop, scope: Scope, job_id: uuid.UUID) -> tuple[BenchLog, int]:
-    """The log of a job and the number of its latest event. Only what was committed is kept for the next time."""
-    number, log = workshop.bench_logs.get(job_id, (0, BenchLog()))
-    rows = rows_of(scope, job_id, number)
-    if rows:
-        events = [event_of(r) for r in rows if r.refusal is None]
-        if number == 0:
-            log = replay(events)
-        else:
-            for event in events:
-                log = append(log, event)
-        number = rows[-1].number
-    return log, number
+def load_log(workshop: Workshop, scope: Scope, job_id: uuid.UUID) -> KeptLog:
+    """The log of a job, from where the copy of it left off. Only what was committed is kept for the next time."""
+    kept = workshop.bench_logs.get(job_id, KeptLog())
+    rows = rows_of(scope, job_id, kept.number)
+    if not rows:
+        return kept
+    events = [event_of(r) for r in rows if r.refusal is None]
+    log = kept.log
+    if kept.number == 0:
+        log = replay(events)
+    else:
+        for event in events:
+            log = append(log, event)
+    turns = dict(kept.turns)
+    for row in rows:
+        turns[row.device] = max(row.turn, turns.get(row.device, 0))
+    return KeptLog(rows[-1].number, log, turns)
 
 
-def keep_log(workshop: Workshop, job_id: uuid.UUID, number: int, log: BenchLog) -> None:
+def keep_log(workshop: Workshop, job_id: uuid.UUID, log: KeptLog) -> None:
     """Keep a log that is committed for the next time."""
     kept = workshop.bench_logs
     kept.pop(job_id, None)
-    kept[job_id] = (number, log)
+    kept[job_id] = log
     while len(kept) > LOGS_MOST:
         try:
             kept.pop(next(iter(kept)), None)
@@ -66,8 +70,9 @@ def waits_to_show(state: BenchState) -> list[Wait]:
 
 def note_glance(job: Job, state: BenchState, at: datetime) -> None:
     """What the list of jobs shows of the bench."""
+    waits = [wait_glance(w, state) for w in waits_to_show(state)]
     if state.begun is None:
-        job.bench = {}
+        job.bench = {"waits": waits} if waits else {}
         return
     step = state.next_step
     number = next((i + 1 for i, s in enumerate(state.steps) if s is step), len(state.steps))
@@ -80,7 +85,7 @@ def note_glance(job: Job, state: BenchState, at: datetime) -> None:
         "text": step.text if step is not None else "Count, and close",
         "out": len(state.out),
         "open": len(blockers(state, at)),
-        "waits": [wait_glance(w, state) for w in waits_to_show(state)],
+        "waits": waits,
     }  # fmt: skip
 
 

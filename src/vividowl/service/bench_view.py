@@ -107,10 +107,10 @@ def get_bench(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> BenchView:
     """The bench of a job."""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
-        log, number = load_log(workshop, scope, job.id)
-        if number:
-            keep_log(workshop, job.id, number, log)
-        return _view(scope, job, log, number)
+        kept = load_log(workshop, scope, job.id)
+        if kept.number:
+            keep_log(workshop, job.id, kept)
+        return _view(scope, job, kept.log, kept.number)
 
 
 def _view(scope: Scope, job: Job, log: BenchLog, number: int) -> BenchView:

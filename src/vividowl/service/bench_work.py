@@ -8,11 +8,10 @@ from dataclasses import asdict, dataclass
 from datetime import datetime, timedelta
 from typing import Any
 
-from sqlalchemy import func, select
 from sqlalchemy.exc import IntegrityError
 
 from vividowl.core.bench_events import KINDS, BenchEvent, BenchRefused
-from vividowl.core.bench_list import device_of, make_steps
+from vividowl.core.bench_list import device_of, in_order, make_steps
 from vividowl.core.bench_log import BenchLog, append
 from vividowl.core.errors import CoreError
 from vividowl.core.gates import Severity
@@ -26,7 +25,7 @@ from vividowl.service.errors import Refused
 from vividowl.service.habits import habits_of
 from vividowl.service.intake import LEFT_ALONE, view_of
 from vividowl.service.photos import require_photo
-from vividowl.service.workshop import Actor, Workshop, open_job
+from vividowl.service.workshop import Actor, KeptLog, Workshop, open_job
 from vividowl.store.bench import BenchEventRow
 from vividowl.store.feed import tell
 from vividowl.store.models import Job
@@ -100,6 +99,8 @@ def begin(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, with_model: bo
         places = sheet.places if sheet is not None else ()
         own = (sheet.steps, sheet.anchors) if sheet is not None else ((), ())
         steps = make_steps(job.kind, work, places, percent, *own, fanless=fanless)
+        if sheet is not None:
+            steps = in_order(steps, sheet.order, device_of(job.kind, work, percent, fanless=fanless))
         outline = str(row.outline_photo) if row is not None and row.outline_photo is not None else ""
         _record(workshop, scope, actor, job, "begun", {
             "steps": [asdict(s) for s in steps], "places": [asdict(p) for p in places], "outline": outline, "plan": key,
@@ -111,7 +112,7 @@ def renew(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> None:
     """Make the list anew from the plan as it is now. What was done stays done; own steps stay."""
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
-        log, _ = load_log(workshop, scope, job.id)
+        log = load_log(workshop, scope, job.id).log
         work, fanless, percent = (
             work_of(workshop, scope, job),
             is_fanless(scope, job),
@@ -135,22 +136,17 @@ def _record(
 ) -> None:
     """Add an event that the server itself makes."""
     moment = at or server_now()
-    log, number = load_log(workshop, scope, job.id)
+    kept = load_log(workshop, scope, job.id)
+    log, number = kept.log, kept.number
     event_id = uuid.uuid4()
     try:
         log = append(log, BenchEvent(str(event_id), kind, data, moment, actor.name))
     except BenchRefused as error:
         raise Refused("conflict", str(error), remedy=error.remedy, reason=error.reason) from error
-    turn = (scope.session.scalar(_last_turn(scope, job.id, SERVER)) or 0) + 1
+    turn = kept.turns.get(SERVER, 0) + 1
     scope.add(BenchEventRow(id=event_id, job_id=job.id, number=number + 1, kind=kind, data=dict(data), at=moment,
                             device=SERVER, turn=turn, member_id=actor.member_id, effect={}))  # fmt: skip
     _finish(workshop, scope, job, log, number + 1, moment)
-
-
-def _last_turn(scope: Scope, job_id: uuid.UUID, device: str) -> Any:  # noqa: ANN401 - a select
-    return select(func.max(BenchEventRow.turn)).where(
-        BenchEventRow.shop_id == scope.shop_id, BenchEventRow.job_id == job_id, BenchEventRow.device == device
-    )
 
 
 def _finish(workshop: Workshop, scope: Scope, job: Job, log: BenchLog, number: int, at: datetime) -> None:
@@ -171,7 +167,7 @@ def take_events(
     ahead = (sent_at - now).total_seconds()
     try:
         with workshop.scope(actor) as scope:
-            job = scope.get(Job, job_id, lock=True)
+            job = scope.get(Job, job_id, lock=True, alone=True)
             if job.handed_over_at is not None:
                 raise Refused(
                     "conflict", f"Job {job.number} was handed over and is closed; nothing of it was taken.",
@@ -184,7 +180,7 @@ def take_events(
     except IntegrityError as error:
         raise Refused("conflict", "An event with this id is there already, elsewhere.", remedy="Make new ids.",
                       reason="taken") from error  # fmt: skip
-    keep_log(workshop, job_id, taking.number, taking.log)
+    keep_log(workshop, job_id, KeptLog(taking.number, taking.log, {**taking.turns, device: taking.turn}))
     return Batch(taken, taking.number, ahead if abs(ahead) > CLOCK_OFF_S else None)
 
 
@@ -196,8 +192,9 @@ class _Taking:
     ) -> None:
         self.workshop, self.scope, self.actor, self.job, self.device = workshop, scope, actor, job, device
         self.now, self.ahead = now, ahead
-        self.log, self.number = load_log(workshop, scope, job.id)
-        self.turn = scope.session.scalar(_last_turn(scope, job.id, device)) or 0
+        kept = load_log(workshop, scope, job.id)
+        self.log, self.number, self.turns = kept.log, kept.number, kept.turns
+        self.turn = kept.turns.get(device, 0)
         self.changed = False
 
     def take(self, sent: Sent) -> Taken:

@@ -75,7 +75,7 @@ def save_from_job(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> ModelV
     """Keep the map, the own steps, dies and gaps of a job for its model."""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
-        log, _ = load_log(workshop, scope, job.id)
+        log = load_log(workshop, scope, job.id).log
         state = log.state
         if state.begun is None:
             raise Refused("conflict", "The bench list of this job has not begun.", remedy="Begin it in Open.")
@@ -86,6 +86,7 @@ def save_from_job(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> ModelV
         steps, anchors = own_steps(state)
         sheet = replace(
             old, kind=job.kind, places=tuple(state.places.values()), steps=steps, anchors=anchors,
+            order=tuple(s.id for s in state.steps),
             cpu_die_mm=found.cpu_die_mm or old.cpu_die_mm, gpu_die_mm=found.gpu_die_mm or old.gpu_die_mm,
             gaps=found.gaps or old.gaps,
         )  # fmt: skip
@@ -169,7 +170,7 @@ def _learnt(workshop: Workshop, scope: Scope, jobs: Sequence[Job]) -> Learnt:
         if not job.bench.get("begun"):
             continue
         count += 1
-        log, _ = load_log(workshop, scope, job.id)
+        log = load_log(workshop, scope, job.id).log
         seen.update((f.part, f.seen) for f in log.state.found.values() if not SIGHTS[f.part][f.seen].sound)
         for task, value in task_minutes(scope, job.id, log.state).items():
             minutes.setdefault(task, []).append(value)

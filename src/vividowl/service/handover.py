@@ -56,7 +56,7 @@ def _record(workshop: Workshop, scope: Scope, job: Job) -> Record:
     planned = plan.chosen["total_cents"] if plan is not None and plan.chosen else None
     proposal = _proposal(workshop, scope, job, items, datetime.now(UTC).date())
     return Record(view_of(scope, job), scope.shop(), items, compare_job(workshop, scope, job), proposal, planned,
-                  story_of(load_log(workshop, scope, job.id)[0].state))  # fmt: skip
+                  story_of(load_log(workshop, scope, job.id).log.state))  # fmt: skip
 
 
 def get_record(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> Record:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import uuid
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from contextlib import contextmanager
 from dataclasses import dataclass, field
 
@@ -26,13 +26,22 @@ class Actor:
 
 
 @dataclass(frozen=True)
+class KeptLog:
+    """A log of the bench with the number of its latest event, and by tablet its latest turn."""
+
+    number: int = 0
+    log: BenchLog = field(default_factory=BenchLog)
+    turns: Mapping[str, int] = field(default_factory=dict)
+
+
+@dataclass(frozen=True)
 class Workshop:
-    """Database and files of this installation. bench_logs: logs of the bench by job with the number of the latest event
-    in them; a copy that any process can make anew from the events."""
+    """Database and files of this installation. bench_logs: logs of the bench by job; a copy that any
+    process can make anew from the events."""
 
     database: Database
     files: FileStore
-    bench_logs: dict[uuid.UUID, tuple[int, BenchLog]] = field(default_factory=dict, repr=False, compare=False)
+    bench_logs: dict[uuid.UUID, KeptLog] = field(default_factory=dict, repr=False, compare=False)
 
     @contextmanager
     def scope(self, actor: Actor) -> Iterator[Scope]:

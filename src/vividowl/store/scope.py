@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from typing import Any, TypeVar
 
 from sqlalchemy import ColumnElement, Select, String, cast, func, or_, select
-from sqlalchemy.orm import Session
+from sqlalchemy.orm import Session, lazyload
 
 from vividowl.store.models import Base, Customer, IdempotentReply, Job, Member, Run, Shop, TraceFile
 
@@ -30,9 +30,11 @@ class Scope:
         """A select on a table, already narrowed to the shop."""
         return select(table).where(table.shop_id == self.shop_id)  # type: ignore[attr-defined]
 
-    def get(self, table: type[Row], row_id: uuid.UUID, *, lock: bool = False) -> Row:
-        """One row by its id, locked for writing when asked."""
+    def get(self, table: type[Row], row_id: uuid.UUID, *, lock: bool = False, alone: bool = False) -> Row:
+        """One row by its id, locked for writing when asked; alone: without what usually comes with it."""
         query = self.select(table).where(table.id == row_id)  # type: ignore[attr-defined]
+        if alone:
+            query = query.options(lazyload("*"))
         if lock:
             query = query.with_for_update(of=table)
         row = self.session.scalars(query.execution_options(populate_existing=lock)).first()

@@ -151,7 +151,7 @@ export const WORDS: BenchWords = {
     { name: 'boot', words: 'Boots within 40 s' },
     { name: 'wireless', words: 'Wireless finds networks' },
   ],
-  waits: [],
+  waits: [{ name: 'coat', words: 'Coat dries', minutes: 15, least_min: 10, most_min: 60 }],
   drives: [{ name: 'cross', words: 'cross-head' }],
   heads: [{ name: 'pan', words: 'pan head' }],
   screw_groups: [{ name: 'cover', words: 'cover' }],

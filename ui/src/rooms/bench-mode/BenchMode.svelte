@@ -21,6 +21,7 @@
   import ReasonPanel from './ReasonPanel.svelte';
   import SidePane from './SidePane.svelte';
   import StepRuler from './StepRuler.svelte';
+  import WaitPanel from './WaitPanel.svelte';
   import StepSheet from './StepSheet.svelte';
 
   interface Props {
@@ -32,6 +33,7 @@
     | { kind: 'told'; guard: Guard; send: (breach: string) => void }
     | { kind: 'skip' }
     | { kind: 'mishap' }
+    | { kind: 'wait' }
     | { kind: 'early'; wait: Wait };
 
   const at = untrack(() => new BenchJob(id));
@@ -166,7 +168,9 @@
     const input = event.currentTarget as HTMLInputElement;
     const file = input.files?.[0];
     input.value = '';
-    if (file) await at.addPhoto(file, step?.id === 'cover_off' ? 'before' : 'step', step?.id ?? '');
+    // The first look inside and the last one make the pair of the record.
+    const what = step?.id === 'cover_off' ? 'before' : step?.stage === 'close' ? 'after' : 'step';
+    if (file) await at.addPhoto(file, what, step?.id ?? '');
   }
 
   function ruleKey(wanted: 'first' | 'happened') {
@@ -193,6 +197,7 @@
         run: () => step && !step.outcome && (panel = { kind: 'skip' }),
       },
       { key: 'm', words: 'Something went wrong', alone: true, run: () => (panel = { kind: 'mishap' }) },
+      { key: 't', words: 'Start a clock', alone: true, run: () => (panel = { kind: 'wait' }) },
       {
         key: 'e',
         words: 'End the wait early',
@@ -335,6 +340,8 @@
           }}
           oncancel={() => (panel = null)}
         />
+      {:else if panel?.kind === 'wait'}
+        <WaitPanel {at} step={step?.id ?? ''} onclose={() => (panel = null)} />
       {:else if panel?.kind === 'mishap'}
         <MishapPanel {at} step={step?.id ?? ''} onclose={() => (panel = null)} />
       {:else if step}
@@ -347,6 +354,7 @@
           <Button key="⌫" onclick={back}>Take back</Button>
           <Button key="X" disabled={step.outcome !== null} onclick={() => (panel = { kind: 'skip' })}>Skip</Button>
           <Button key="M" onclick={() => (panel = { kind: 'mishap' })}>Mishap</Button>
+          <Button key="T" onclick={() => (panel = { kind: 'wait' })}>Clock</Button>
           <Button key="P" onclick={() => photoField?.click()}>Photo</Button>
           {#if held}<Button key="E" onclick={() => held && (panel = { kind: 'early', wait: held })}>End wait</Button
             >{/if}

@@ -123,6 +123,19 @@ describe('bench mode', () => {
     );
   });
 
+  it('starts a clock of its own by number, only as long as makes sense', async () => {
+    const user = await open();
+    await user.keyboard('t');
+    await user.type(screen.getByRole('textbox', { name: 'Other length, in minutes' }), '2');
+    await user.click(screen.getByRole('button', { name: /Coat dries/ }));
+    expect(sent).toEqual([]);
+    await user.clear(screen.getByRole('textbox', { name: 'Other length, in minutes' }));
+    await user.click(screen.getByRole('button', { name: /Coat dries/ }));
+    await vi.waitFor(() =>
+      expect(sent[0]).toMatchObject({ kind: 'wait_started', data: { wait: 'coat', minutes: 15 } }),
+    );
+  });
+
   it('goes through the first power-on check by check', async () => {
     const user = await open({ steps: [makeStep('power_on', { shows: 'power' })] });
     await user.click(

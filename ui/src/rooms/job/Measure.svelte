@@ -6,6 +6,7 @@
   import ConditionsForm from './ConditionsForm.svelte';
   import type { JobState } from './job.svelte';
   import LogPanel from './LogPanel.svelte';
+  import RunClock from './RunClock.svelte';
   import NoisePanel from './NoisePanel.svelte';
   import SoundPanel from './SoundPanel.svelte';
   import SpotPanel from './SpotPanel.svelte';
@@ -28,6 +29,7 @@
 {#if run}
   <div class="head">
     <h2>{side === 'before' ? 'Before: how hot does it come in?' : 'After: the same recipe again'}</h2>
+    <RunClock jobId={kept.id} {side} {closed} />
     {#if run.trace}<Button kind="main" key="Enter" onclick={onnext}>Go on to {nextName}</Button>{/if}
   </div>
   {#if run.prefilled}
@@ -51,6 +53,7 @@
 <style>
   .head {
     display: flex;
+    flex-wrap: wrap;
     align-items: center;
     justify-content: space-between;
     gap: var(--gap-4);

@@ -1,0 +1,169 @@
+"""The event log under load: five clients on one job over real connections, none lost and none doubled.
+
+    python bench/bench_events.py [EVENTS_PER_CLIENT]
+
+Prints writes a second as a ratio of what is promised (100 a second), and how long a 500-step job with 300 photos takes
+to open, as a ratio of the second that is allowed. Needs PostgreSQL; makes and throws away its own cluster.
+"""
+
+import http.client
+import io
+import json
+import logging
+import multiprocessing
+import shutil
+import sys
+import tempfile
+import threading
+import time
+import uuid
+from datetime import UTC, datetime
+from pathlib import Path
+
+import structlog
+
+from vividowl.host.cluster import Cluster
+from vividowl.host.serving import make_server, port_of
+from vividowl.service import accounts, bench_work, intake, photos
+from vividowl.service.workshop import Workshop
+from vividowl.store.database import Database
+from vividowl.store.files import FileStore
+from vividowl.web.app import Settings, create_app
+
+CLIENTS, PROMISED_PER_S, OPEN_ALLOWED_S = 5, 100.0, 1.0
+BLANK = {"customer_name": "Bench", "customer_contact": "", "kind": "laptop", "maker": "Ondervale", "model": "Marrow 15",
+         "symptom": "", "age_months": None, "months_since_service": None, "surroundings": "unknown", "lives": "",
+         "warranty": "over", "seal": "none", "backup_done": "yes", "battery_swollen": False, "liquid_damage": False,
+         "factory_interface": "", "power_limit_cpu_w": None, "power_limit_gpu_w": None, "limit_c": None}  # fmt: skip
+
+
+class Client:
+    """A tablet: one connection, one cookie, its own turns."""
+
+    def __init__(self, port: int) -> None:
+        self.line = http.client.HTTPConnection("127.0.0.1", port)
+        self.headers = {"Content-Type": "application/json"}
+        session, cookie = self.call("GET", "/api/session")
+        self.headers |= {"X-CSRFToken": session["csrf_token"], "Cookie": cookie}
+        _, cookie = self.call("POST", "/api/session/demo", {})
+        self.headers["Cookie"] = cookie
+        session, cookie = self.call("GET", "/api/session")
+        self.headers |= {"X-CSRFToken": session["csrf_token"], "Cookie": cookie or self.headers["Cookie"]}
+        self.name, self.turn = f"bench-{uuid.uuid4()}", 0
+
+    def call(self, method: str, path: str, body=None):
+        self.line.request(method, path, json.dumps(body) if body is not None else None, self.headers)
+        answer = self.line.getresponse()
+        data = json.loads(answer.read())
+        assert answer.status < 300, data
+        cookie = answer.headers.get("Set-Cookie", "").split(";")[0]
+        return data, cookie
+
+    def note(self, job: str, words: list[str]) -> None:
+        """Send some notes in one go, as an outbox does with what waits."""
+        now = datetime.now(UTC).isoformat()
+        events = []
+        for text in words:
+            self.turn += 1
+            events.append({"id": str(uuid.uuid4()), "kind": "note", "data": {"words": text}, "turn": self.turn,
+                           "made_at": now})  # fmt: skip
+        body = {"device": self.name, "sent_at": now, "events": events}
+        answer, _ = self.call("POST", f"/api/jobs/{job}/bench/events", body)
+        assert all(t["refusal"] is None for t in answer["taken"]), answer
+
+
+def work(port: int, job: str, each: int, together: int, names) -> None:
+    """One tablet, a process of its own."""
+    client = Client(port)
+    names.put(client.name)
+    for i in range(0, each, together):
+        client.note(job, [f"{client.name} {k}" for k in range(i, min(each, i + together))])
+
+
+def rate(port: int, job: str, each: int, together: int) -> float:
+    """Writes a second of five tablets, with a check that each arrived once and in its own order."""
+    fresh = multiprocessing.get_context("spawn")
+    names = fresh.Queue()
+    tablets = [fresh.Process(target=work, args=(port, job, each, together, names)) for _ in range(CLIENTS)]
+    for tablet in tablets:
+        tablet.start()
+    known = [names.get(timeout=60) for _ in tablets]  # all are signed in
+    began = time.perf_counter()
+    for tablet in tablets:
+        tablet.join()
+    seconds = time.perf_counter() - began
+    notes = [n["words"] for n in Client(port).call("GET", f"/api/jobs/{job}/bench")[0]["notes"]]
+    for name in known:
+        mine = [n for n in notes if n.startswith(name)]
+        assert mine == [f"{name} {i}" for i in range(each)], "lost, doubled or out of order"
+    return CLIENTS * each / seconds
+
+
+def large_job(workshop: Workshop, owner, job: uuid.UUID) -> None:
+    """500 steps of its own and 300 photos."""
+    from PIL import Image
+
+    out = io.BytesIO()
+    Image.effect_noise((640, 480), 60).convert("RGB").save(out, "JPEG")
+    turn = 0
+    for i in range(500):
+        turn += 1
+        data = {"step": {"id": f"own{i}", "stage": "clean", "text": f"Step of its own, number {i}"}, "after": "cleaned"}
+        sent = bench_work.Sent(uuid.uuid4(), "step_added", data, turn, datetime.now(UTC))
+        bench_work.take_events(workshop, owner, job, "maker", [sent], datetime.now(UTC))
+    for _ in range(300):
+        turn += 1
+        photo = uuid.uuid4()
+        photos.receive_photo(workshop, owner, job, photo, io.BytesIO(out.getvalue()))
+        data = {"photo": str(photo), "what": "step", "step": "cleaned"}
+        sent = bench_work.Sent(uuid.uuid4(), "photo", data, turn, datetime.now(UTC))
+        bench_work.take_events(workshop, owner, job, "maker", [sent], datetime.now(UTC))
+
+
+def main() -> None:
+    """Run both."""
+    structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.ERROR))
+    each = int(sys.argv[1]) if len(sys.argv) > 1 else 100
+    folder = Path(tempfile.mkdtemp(prefix="vividowl-bench-"))
+    folder.chmod(0o755)
+    # A cluster as in use, that waits for the disk: a throw-away one would flatter.
+    cluster = Cluster(folder / "pg")
+    cluster.start()
+    try:
+        database = Database(cluster.url)
+        database.migrate()
+        workshop = Workshop(database, FileStore(folder / "files"))
+        owner = accounts.found_shop(
+            workshop, shop_name="Bench", name="Ada", login="ada", password=None, demo=True
+        ).actor
+        settings = Settings("bench", demo_sign_in=True, cookie_secure=False)
+        server = make_server(create_app(workshop, settings), 0)
+        threading.Thread(target=server.serve, daemon=True).start()
+        port = port_of(server)
+        job = intake.create_job(workshop, owner, BLANK).job.id
+        bench_work.begin(workshop, owner, job, with_model=False)
+        for words, together in (("one a request", 1), ("five a request, as an outbox sends", 5)):
+            found = rate(port, str(job), each, together)
+            share = found / PROMISED_PER_S
+            print(f"{words}: {found:.0f} writes a second, {share:.2f} of those promised; none lost, none doubled")
+        large = intake.create_job(workshop, owner, BLANK).job.id
+        bench_work.begin(workshop, owner, large, with_model=False)
+        large_job(workshop, owner, large)
+        client = Client(port)
+        for words, forget in (("from its events", True), ("from the copy kept", False)):
+            if forget:
+                workshop.bench_logs.clear()
+            began = time.perf_counter()
+            client.call("GET", f"/api/jobs/{large}/bench")
+            seconds = time.perf_counter() - began
+            print(f"500 steps, 300 photos, {words}: {seconds:.2f} s, {seconds / OPEN_ALLOWED_S:.2f} of what is allowed")
+        database.feed.close()
+        server.stop()
+        database.close()
+    finally:
+        cluster.stop()
+        shutil.rmtree(folder, ignore_errors=True)
+
+
+if __name__ == "__main__":
+    main()

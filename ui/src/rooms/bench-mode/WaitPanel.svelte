@@ -1,0 +1,139 @@
+<script lang="ts">
+  // A clock of one's own: by number with its usual length, or any that makes sense. It runs on the server.
+  import { onMount } from 'svelte';
+  import type { BenchJob } from '../../lib/bench/bench.svelte';
+  import { benchWords } from '../../lib/bench/bench.svelte';
+  import { minutesWords } from '../../lib/bench/clock';
+  import { parseNumber } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import { say } from '../../lib/toasts.svelte';
+
+  interface Props {
+    at: BenchJob;
+    step?: string;
+    only?: string[];
+    onclose: () => void;
+  }
+  let { at, step = '', only, onclose }: Props = $props();
+  const kinds = $derived((benchWords.table?.waits ?? []).filter((k) => !only || only.includes(k.name)));
+  let minutes = $state('');
+  let box: HTMLElement | undefined = $state();
+  const wanted = $derived(parseNumber(minutes));
+
+  onMount(() => box?.focus());
+
+  function start(name: string) {
+    const kind = kinds.find((k) => k.name === name);
+    if (!kind) return;
+    const own = wanted !== null && !Number.isNaN(wanted) ? wanted : kind.minutes;
+    if (own < kind.least_min || own > kind.most_min) {
+      say(`${kind.words}: ${minutesWords(kind.least_min)} to ${minutesWords(kind.most_min)} make sense.`, {
+        tone: 'wrong',
+      });
+      return;
+    }
+    at.do('wait_started', { wait: name, minutes: own, ...(step ? { step } : {}) });
+    say(`${kind.words}: the clock runs for ${minutesWords(own)}.`);
+    onclose();
+  }
+
+  function keys(event: KeyboardEvent) {
+    if (event.key === 'Escape') {
+      event.preventDefault();
+      onclose();
+    } else if (!(event.target instanceof HTMLInputElement) && /^[1-9]$/.test(event.key)) {
+      const kind = kinds[Number(event.key) - 1];
+      if (kind) {
+        event.preventDefault();
+        start(kind.name);
+      }
+    }
+  }
+</script>
+
+<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+<section bind:this={box} tabindex="-1" aria-label="Start a clock" onkeydown={keys}>
+  <h2>Start a clock</h2>
+  <div class="kinds">
+    {#each kinds as kind, i (kind.name)}
+      <button type="button" onclick={() => start(kind.name)}
+        >{#if i < 9}<kbd>{i + 1}</kbd>{/if}{kind.words}<small>{minutesWords(kind.minutes)}</small></button
+      >
+    {/each}
+  </div>
+  <div class="foot">
+    <label
+      ><span>Other length, in minutes</span><input
+        bind:value={minutes}
+        inputmode="decimal"
+        name="wait-minutes"
+      /></label
+    >
+    <Button onclick={onclose} key="Esc">Back</Button>
+  </div>
+</section>
+
+<style>
+  section {
+    padding: var(--gap-4) var(--gap-5);
+    border-top: 4px solid var(--owl);
+    background: var(--sheet);
+    outline: none;
+  }
+  h2 {
+    margin-bottom: var(--gap-3);
+  }
+  .kinds {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(16rem, 1fr));
+    gap: var(--gap-2);
+  }
+  button {
+    display: flex;
+    align-items: center;
+    gap: var(--gap-2);
+    min-height: 3.5rem;
+    padding: 0 var(--gap-3);
+    border: var(--line) solid var(--ink);
+    border-radius: var(--round);
+    background: var(--paper);
+    color: var(--ink);
+    font: inherit;
+    font-size: var(--size-2);
+    text-align: left;
+    cursor: pointer;
+  }
+  small {
+    margin-left: auto;
+    color: var(--soft);
+  }
+  kbd {
+    padding: 0 0.5em;
+    border: 1px solid currentcolor;
+    border-radius: 3px;
+    font: inherit;
+    font-weight: 700;
+  }
+  .foot {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: end;
+    gap: var(--gap-3);
+    margin-top: var(--gap-3);
+  }
+  label {
+    display: grid;
+    gap: var(--gap-1);
+  }
+  input {
+    width: 10rem;
+    min-height: 3.5rem;
+    padding: 0 var(--gap-3);
+    border: var(--line) solid var(--edge);
+    border-radius: var(--round);
+    background: var(--paper);
+    color: var(--ink);
+    font: inherit;
+    font-size: var(--size-2);
+  }
+</style>

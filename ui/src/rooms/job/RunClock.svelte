@@ -1,0 +1,50 @@
+<script lang="ts">
+  // A clock for the run: baseline, cool-down or burn-in count on the server while the hands are elsewhere.
+  import type { SideName } from '../../lib/api';
+  import { BenchJob } from '../../lib/bench/bench.svelte';
+  import { remaining } from '../../lib/bench/clock';
+  import { waits } from '../../lib/bench/waits.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+  import WaitPanel from '../bench-mode/WaitPanel.svelte';
+
+  interface Props {
+    jobId: string;
+    side: SideName;
+    closed: boolean;
+  }
+  let { jobId, side, closed }: Props = $props();
+  let at = $state.raw<BenchJob | null>(null);
+  let asking = $state(false);
+  const mine = $derived(waits.list.filter((w) => w.job_id === jobId && Date.parse(w.due) > waits.now));
+  const only = $derived(side === 'before' ? ['baseline', 'cool_down'] : ['burn_in', 'baseline', 'cool_down']);
+
+  function ask() {
+    at ??= new BenchJob(jobId);
+    void at.refresh();
+    asking = true;
+  }
+</script>
+
+<span class="clocks">
+  {#each mine as wait (wait.id)}<span role="timer"
+      >{wait.words} <b>{remaining(Date.parse(wait.due) - waits.now)}</b></span
+    >{/each}
+  {#if !closed && !asking}<Button onclick={ask}>Start a clock</Button>{/if}
+</span>
+{#if asking && at}
+  <div class="panel"><WaitPanel {at} {only} onclose={() => (asking = false)} /></div>
+{/if}
+
+<style>
+  .clocks {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: var(--gap-3);
+    margin-left: auto;
+  }
+  .panel {
+    flex-basis: 100%;
+    order: 3;
+  }
+</style>
