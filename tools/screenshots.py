@@ -15,7 +15,6 @@ PICTURES: tuple[tuple[str, int, str, str, tuple[int, int], bool], ...] = (
     ("bench", 0, "/", "day", DESK, False),
     ("stopped", 2423, "intake", "day", DESK, False),
     ("before", 2421, "before", "day", DESK, True),
-    ("pinned", 2418, "verdict", "day", DESK, True),
     ("open", 2421, "open", "day", DESK, False),
     ("clean", 2429, "clean", "day", DESK, False),
     ("bench-mode", 2430, "bench", "night", DESK, False),
@@ -51,6 +50,11 @@ def take(browser: Browser, address: str) -> None:
         page.goto(path)
         page.wait_for_load_state("networkidle")
         page.wait_for_timeout(300)
+        if name == "open":
+            page.get_by_label("Order").select_option("cooler:loosen")
+        if name == "bench-mode":
+            page.keyboard.press("6")
+            page.wait_for_timeout(1200)
         page.screenshot(path=FOLDER / f"{name}.png", full_page=whole)
         context.close()
     page = browser.new_page(base_url=address, viewport={"width": DESK[0], "height": DESK[1]}, color_scheme="light")

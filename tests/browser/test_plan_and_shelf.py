@@ -37,7 +37,8 @@ def test_a_plan_is_made_taken_cut_booked_and_taken_back(page, job_address):
         page.get_by_role("link", name="PDF at 1:1").click()
     assert saved.value.suggested_filename == "cut-2428.pdf"
 
-    page.get_by_role("button", name="Go on to Fit").click()
+    page.get_by_role("button", name="Go on to Open").click()
+    page.get_by_role("navigation", name="Stages").get_by_role("link", name="Fit").click()
     expect(page.get_by_role("heading", name="Planned: clean, Loam 8, new pads")).to_be_visible()
     planned = page.get_by_role("listitem").filter(has_text="Processor die").first
     planned.get_by_role("button", name="Fitted, book it").click()

@@ -12,7 +12,8 @@ from vividowl.core.inspection import GapSpot
 
 SHEET = ModelSheet(
     "Ondervale", "Marrow 15", "laptop", tuple(PLACES), (BenchStep("own1", "open", "Heat the strip", own=True),),
-    ("power_off",), ("power_off", "own1"), (15.0, 13.0), None, (GapSpot("memory", "imprint", 0.8, 0.05, 12.0, 14.0, 4, True),), "snug", "clip",
+    ("power_off",), ("power_off", "own1"),
+    (15.0, 13.0), None, (GapSpot("memory", "imprint", 0.8, 0.05, 12.0, 14.0, 4, True),), "snug", "clip",
 )  # fmt: skip
 
 

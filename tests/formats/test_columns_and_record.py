@@ -99,7 +99,8 @@ SHEET = RecordSheet(
     shop="Shop #1 [test]", demo=True, number=7, customer="Zoë Łuczak", device="Ondervale Marrow 15",
     symptom="hot *and* #loud", day=date(2026, 3, 1), handed_over=False, comparison=None, ladders=(None, None),
     culprit=None, exhaust="", notes=(), lines=None, glances=(BLANK, BLANK), cleaned=("fins",),
-    items=(("cpu_die", "paste_stiff", "", "", None, ""),), fit_note="$x$ _y_", gates=(("Reason.", "agreed (Imke)"),),
+    items=(("cpu_die", "paste_stiff", "", "", None, ""),), fit_note="$x$ _y_",
+    bench=("Worked by a list of 19 steps, 19 done.",), gates=(("Reason.", "agreed (Imke)"),),
     price_cents=None, currency="EUR", next_service_on=None, note="",
 )  # fmt: skip
 
