@@ -214,10 +214,14 @@ class _Taking:
         self.turn = sent.turn
         self.changed = True
         kind = sent.kind if sent.kind in KINDS else "unknown"
-        self.scope.add(BenchEventRow(
-            id=sent.id, job_id=self.job.id, number=self.number, kind=kind, data=dict(sent.data), at=event.at,
-            device=self.device, turn=sent.turn, member_id=self.actor.member_id, refusal=refusal, effect=effect,
-        ))  # fmt: skip
+        # All of a batch are written together at its end.
+        self.scope.session.add(
+            BenchEventRow(
+                id=sent.id, shop_id=self.scope.shop_id, job_id=self.job.id, number=self.number, kind=kind,
+                data=dict(sent.data), at=event.at, device=self.device, turn=sent.turn, member_id=self.actor.member_id,
+                refusal=refusal, effect=effect,
+            )
+        )  # fmt: skip
         return Taken(sent.id, self.number, False, refusal, str(effect.get("told", "")))
 
     def _moment(self, sent: Sent) -> datetime:
