@@ -57,7 +57,7 @@ def _marrow() -> list[Place]:
               for i, (x, y) in enumerate(spots)]  # fmt: skip
     plugs = [Place("battery", "plug", 0.5, 0.56, "battery"), Place("fan", "plug", 0.33, 0.44, "fan"),
              Place("white", "plug", 0.82, 0.31, "antenna", note="white antenna"),
-             Place("black", "plug", 0.86, 0.42, "antenna", note="black antenna")]  # fmt: skip
+             Place("black", "plug", 0.8, 0.43, "antenna", note="black antenna")]  # fmt: skip
     return [*cover, *long, *cooler, *plugs]
 
 

@@ -16,8 +16,8 @@
 
 <article class:wide aria-live="polite" aria-atomic="true">
   <p class="over">
-    {STAGES[step.stage]} · step {number} of {of}{#if step.outcome}
-      <strong>· {step.outcome.how === 'done' ? '✓ done' : '○ skipped'}</strong>{/if}
+    {STAGES[step.stage]} · step {number} of {of}
+    {#if step.outcome}<strong>{step.outcome.how === 'done' ? '✓ done' : '○ skipped'}</strong>{/if}
   </p>
   <h1>{step.text}</h1>
   {#if why}<p class="why">{why[0]?.toUpperCase()}{why.slice(1)}</p>{/if}
@@ -55,6 +55,7 @@
     font-weight: 700;
   }
   .over strong {
+    margin-left: var(--gap-3);
     color: var(--ink);
   }
   h1 {

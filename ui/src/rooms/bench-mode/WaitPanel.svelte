@@ -106,6 +106,7 @@
   small {
     margin-left: auto;
     color: var(--soft);
+    white-space: nowrap;
   }
   kbd {
     padding: 0 0.5em;
