@@ -1,0 +1,85 @@
+import { render, screen } from '@testing-library/svelte';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import WaitStrip from '../../rooms/bench/WaitStrip.svelte';
+import { serve } from '../test-server';
+import { toasts } from '../toasts.svelte';
+import * as bell from './bell';
+import { waits, watchWaits } from './waits.svelte';
+
+const clockOf = (id: string, leftS: number, serverAheadS = 0) => {
+  const now = Date.now() + 1000 * serverAheadS;
+  return {
+    job_id: 'j1',
+    number: 2429,
+    model: 'Marrow 17',
+    id,
+    wait: 'coat',
+    words: 'Coat dries',
+    step: 'First layer',
+    began: new Date(now - 60_000).toISOString(),
+    due: new Date(now + 1000 * leftS).toISOString(),
+  };
+};
+const answer = (list: unknown[], serverAheadS = 0) => ({
+  'GET /api/bench/waits': () => ({ waits: list, now: new Date(Date.now() + 1000 * serverAheadS).toISOString() }),
+});
+let stop: () => void = () => undefined;
+
+beforeEach(() => vi.useFakeTimers({ shouldAdvanceTime: true }));
+afterEach(() => {
+  stop();
+  vi.useRealTimers();
+});
+
+describe('the clocks of all jobs', () => {
+  it('ring once when they are over, with the job that can go on', async () => {
+    const rung = vi.spyOn(bell, 'ring').mockImplementation(() => undefined);
+    serve(answer([clockOf('w-ring', 3)]));
+    stop = watchWaits();
+    await vi.waitFor(() => expect(waits.list).toHaveLength(1));
+    expect(rung).not.toHaveBeenCalled();
+    await vi.advanceTimersByTimeAsync(6000);
+    expect(rung).toHaveBeenCalledTimes(1);
+    expect(toasts.list.at(-1)?.text).toBe('Coat dries: over. Marrow 17, job 2429, can go on.');
+  });
+
+  it('do not ring for what was over before the page was opened', async () => {
+    const rung = vi.spyOn(bell, 'ring').mockImplementation(() => undefined);
+    rung.mockClear();
+    serve(answer([clockOf('w-old', -30)]));
+    stop = watchWaits();
+    await vi.waitFor(() => expect(waits.list[0]?.id).toBe('w-old'));
+    await vi.advanceTimersByTimeAsync(3000);
+    expect(rung).not.toHaveBeenCalled();
+  });
+
+  it('are read against the server’s clock, not the tablet’s', async () => {
+    serve(answer([clockOf('w-ahead', 90, 7200)], 7200));
+    stop = watchWaits();
+    await vi.waitFor(() => expect(waits.list[0]?.id).toBe('w-ahead'));
+    const left = Date.parse(waits.list[0]?.due ?? '') - waits.now;
+    expect(Math.round(left / 1000)).toBeGreaterThan(85);
+    expect(Math.round(left / 1000)).toBeLessThanOrEqual(90);
+  });
+});
+
+describe('the strip on the Bench', () => {
+  it('shows how far each has run and whose it is, and leads to its bench', async () => {
+    serve(answer([clockOf('w-run', 600), clockOf('w-over', -5)]));
+    stop = watchWaits();
+    await vi.waitFor(() => expect(waits.list).toHaveLength(2));
+    render(WaitStrip);
+    const [running, over] = screen.getAllByRole('link');
+    expect(running).toHaveTextContent(/Marrow 17.*2429.*Coat dries.*left/);
+    expect(running).toHaveAttribute('href', '/jobs/j1/bench');
+    expect(over).toHaveTextContent('over, go on');
+  });
+
+  it('is not there when nothing runs', async () => {
+    serve(answer([]));
+    stop = watchWaits();
+    await vi.waitFor(() => expect(waits.list).toHaveLength(0));
+    const { container } = render(WaitStrip);
+    expect(container.querySelector('section')).toBeNull();
+  });
+});
