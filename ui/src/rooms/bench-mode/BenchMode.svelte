@@ -19,6 +19,8 @@
   import MishapPanel from './MishapPanel.svelte';
   import PowerCheck from './PowerCheck.svelte';
   import ReasonPanel from './ReasonPanel.svelte';
+  import RulePanel from './RulePanel.svelte';
+  import RunningClocks from './RunningClocks.svelte';
   import SidePane from './SidePane.svelte';
   import StepRuler from './StepRuler.svelte';
   import WaitPanel from './WaitPanel.svelte';
@@ -231,19 +233,7 @@
   <header>
     <strong class="device">{job?.model ?? '…'}</strong>
     <span class="quiet">job {job?.number ?? ''}</span>
-    <span class="clocks">
-      {#each running as wait (wait.id)}
-        <span class="clock" title={wait.step}
-          ><span>{wait.words}</span> <b>{remaining(new Date(wait.due).getTime() - waits.now)}</b></span
-        >
-      {/each}
-      {#each waits.list.filter((w) => w.job_id !== id) as wait (wait.id)}
-        {@const left = new Date(wait.due).getTime() - waits.now}
-        <span class="clock other" class:over={left <= 0}
-          ><span>{wait.model}, {wait.number}</span> <b>{left > 0 ? remaining(left) : 'over'}</b></span
-        >
-      {/each}
-    </span>
+    <RunningClocks jobId={id} {running} />
     <span class="line"><LineState {at} /></span>
     <Button kind="bare" href={leave} key="Esc" label="Leave bench mode">Leave</Button>
     <input
@@ -285,20 +275,12 @@
     <footer>
       {#if panel?.kind === 'rule'}
         {@const rule = panel}
-        <div class="rule" role="alertdialog" aria-label="A rule is in the way">
-          <div>
-            <h2>{rule.guard.reason}</h2>
-            <p>{rule.guard.remedy}</p>
-          </div>
-          <div class="keys">
-            <Button kind="main" key="Enter" onclick={() => ruleKey('first')}
-              >{rule.first
-                ? `First: step ${steps.findIndex((s) => s.id === rule.first?.id) + 1}`
-                : 'Back to the step'}</Button
-            >
-            <Button key="W" onclick={() => ruleKey('happened')}>It has happened: record it</Button>
-          </div>
-        </div>
+        <RulePanel
+          guard={rule.guard}
+          first={rule.first ? steps.findIndex((s) => s.id === rule.first?.id) + 1 : null}
+          onfirst={() => ruleKey('first')}
+          onhappened={() => ruleKey('happened')}
+        />
       {:else if panel?.kind === 'told'}
         {@const told = panel}
         <ReasonPanel
@@ -391,29 +373,6 @@
     font-family: var(--font-head);
     font-size: var(--size-3);
   }
-  .clocks {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-2);
-    margin-right: auto;
-  }
-  .clock {
-    display: inline-flex;
-    align-items: baseline;
-    gap: var(--gap-2);
-    padding: var(--gap-1) var(--gap-3);
-    border: 2px solid var(--owl);
-    border-radius: var(--round);
-    background: var(--owl-tint);
-  }
-  .clock.other {
-    border-color: var(--edge);
-    background: none;
-  }
-  .clock.over {
-    border-color: var(--after);
-    background: var(--after-tint);
-  }
   .pad {
     grid-column: 1 / -1;
     padding: var(--gap-6);
@@ -496,32 +455,6 @@
     font-size: var(--size-3);
     font-weight: 700;
     color: var(--owl);
-  }
-  .rule {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
-    gap: var(--gap-4);
-    padding: var(--gap-4) var(--gap-5);
-    border-top: 8px solid var(--halt);
-    background: var(--halt-tint);
-  }
-  .rule h2 {
-    color: var(--halt);
-    font-size: var(--size-4);
-  }
-  .rule p {
-    font-size: var(--size-3);
-  }
-  .keys {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
-  }
-  .keys :global(.button) {
-    min-height: 4.5rem;
-    font-size: var(--size-2);
   }
   @media (max-width: 900px) {
     main.sided {

@@ -1,0 +1,53 @@
+<script lang="ts">
+  // A rule is in the way: what it is, what comes first, and a way to tell that it has happened already.
+  import type { Guard } from '../../lib/bench/types';
+  import Button from '../../lib/parts/Button.svelte';
+
+  interface Props {
+    guard: Guard;
+    first: number | null;
+    onfirst: () => void;
+    onhappened: () => void;
+  }
+  let { guard, first, onfirst, onhappened }: Props = $props();
+</script>
+
+<div class="rule" role="alertdialog" aria-label="A rule is in the way">
+  <div>
+    <h2>{guard.reason}</h2>
+    <p>{guard.remedy}</p>
+  </div>
+  <div class="keys">
+    <Button kind="main" key="Enter" onclick={onfirst}>{first ? `First: step ${first}` : 'Back to the step'}</Button>
+    <Button key="W" onclick={onhappened}>It has happened: record it</Button>
+  </div>
+</div>
+
+<style>
+  .rule {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    gap: var(--gap-4);
+    padding: var(--gap-4) var(--gap-5);
+    border-top: 8px solid var(--halt);
+    background: var(--halt-tint);
+  }
+  h2 {
+    color: var(--halt);
+    font-size: var(--size-4);
+  }
+  p {
+    font-size: var(--size-3);
+  }
+  .keys {
+    display: flex;
+    flex-wrap: wrap;
+    gap: var(--gap-3);
+  }
+  .keys :global(.button) {
+    min-height: 4.5rem;
+    font-size: var(--size-2);
+  }
+</style>

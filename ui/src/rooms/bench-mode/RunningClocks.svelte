@@ -1,0 +1,51 @@
+<script lang="ts">
+  // The clocks that run: of this job by their kind, of the others by their device.
+  import { remaining } from '../../lib/bench/clock';
+  import type { Wait } from '../../lib/bench/types';
+  import { waits } from '../../lib/bench/waits.svelte';
+
+  interface Props {
+    jobId: string;
+    running: Wait[];
+  }
+  let { jobId, running }: Props = $props();
+  const others = $derived(waits.list.filter((w) => w.job_id !== jobId));
+  const left = (due: string) => Date.parse(due) - waits.now;
+</script>
+
+<span class="clocks">
+  {#each running as wait (wait.id)}
+    <span class="clock" title={wait.step}><span>{wait.words}</span> <b>{remaining(left(wait.due))}</b></span>
+  {/each}
+  {#each others as wait (wait.id)}
+    <span class="clock other" class:over={left(wait.due) <= 0}
+      ><span>{wait.model}, {wait.number}</span> <b>{left(wait.due) > 0 ? remaining(left(wait.due)) : 'over'}</b></span
+    >
+  {/each}
+</span>
+
+<style>
+  .clocks {
+    display: flex;
+    flex-wrap: wrap;
+    gap: var(--gap-2);
+    margin-right: auto;
+  }
+  .clock {
+    display: inline-flex;
+    align-items: baseline;
+    gap: var(--gap-2);
+    padding: var(--gap-1) var(--gap-3);
+    border: 2px solid var(--owl);
+    border-radius: var(--round);
+    background: var(--owl-tint);
+  }
+  .clock.other {
+    border-color: var(--edge);
+    background: none;
+  }
+  .clock.over {
+    border-color: var(--after);
+    background: var(--after-tint);
+  }
+</style>
