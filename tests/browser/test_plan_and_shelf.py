@@ -107,7 +107,9 @@ def test_after_is_laid_over_what_was_promised(page, job_address):
         page.get_by_text(re.compile("After measured .* at the fan speed of Before: inside the interval"))
     ).to_be_visible()
     page.goto("/shop")
-    expect(page.get_by_text(re.compile(r"\d of 4 measured jobs ended inside their interval of 80 %"))).to_be_visible()
+    # Four of the demo; other tests on the same shop may have measured more.
+    said = re.compile(r"\d of [4-9] measured jobs ended inside their interval of 80 %")
+    expect(page.get_by_text(said)).to_be_visible()
 
 
 def test_a_working_carries_its_inputs_in_the_link_and_goes_into_a_job(page, job_address):
