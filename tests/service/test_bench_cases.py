@@ -135,6 +135,14 @@ def test_the_same_event_twice_is_one(tablet):
     assert len(tablet.state.outcomes) == 1
 
 
+def test_an_event_that_comes_again_with_another_number_is_still_the_same(tablet):
+    event = tablet.event("step_done", step="power_off")
+    tablet.send(event)
+    (again,) = tablet.send(Sent(event.id, event.kind, event.data, 2, event.made_at)).taken
+    assert again.again
+    assert tablet.do("note", words="goes on with two").refusal is None
+
+
 def test_a_gap_in_the_turns_is_sent_back_and_nothing_of_it_is_kept(tablet):
     one, two, three = (tablet.event("note", words=f"note {i}") for i in range(3))
     taken = tablet.send(two, three).taken

@@ -174,12 +174,12 @@ def take_events(
                     remedy="It stays on this tablet. Take the hand-over back to send it, or put it aside.",
                     reason="handed_over")  # fmt: skip
             taking = _Taking(workshop, scope, actor, job, device, now, timedelta(seconds=ahead))
+            taking.look_up([event.id for event in sent])
             taken = tuple(taking.take(event) for event in sent)
             if taking.changed:
                 _finish(workshop, scope, job, taking.log, taking.number, now)
     except IntegrityError as error:
-        raise Refused("conflict", "An event with this id is there already, elsewhere.", remedy="Make new ids.",
-                      reason="taken") from error  # fmt: skip
+        raise _elsewhere() from error
     keep_log(workshop, job_id, KeptLog(taking.number, taking.log, {**taking.turns, device: taking.turn}))
     return Batch(taken, taking.number, ahead if abs(ahead) > CLOCK_OFF_S else None)
 
@@ -196,11 +196,19 @@ class _Taking:
         self.log, self.number, self.turns = kept.log, kept.number, kept.turns
         self.turn = kept.turns.get(device, 0)
         self.changed = False
+        self.known: dict[uuid.UUID, BenchEventRow] = {}
+
+    def look_up(self, ids: Sequence[uuid.UUID]) -> None:
+        """Which of these events are there already, whatever turn they come with now."""
+        query = self.scope.select(BenchEventRow).where(BenchEventRow.id.in_(ids))
+        self.known = {row.id: row for row in self.scope.session.scalars(query).unique()}
 
     def take(self, sent: Sent) -> Taken:
         """Take one event."""
-        kept = self.scope.one(BenchEventRow, BenchEventRow.id == sent.id) if sent.turn <= self.turn else None
-        if kept is not None and kept.job_id == self.job.id:
+        kept = self.known.get(sent.id)
+        if kept is not None and kept.job_id != self.job.id:
+            raise _elsewhere()
+        if kept is not None:
             return Taken(sent.id, kept.number, True, kept.refusal, str(kept.effect.get("told", "")))
         if sent.turn != self.turn + 1:
             return Taken(sent.id, None, False, {
@@ -265,6 +273,12 @@ class _Taking:
         )  # fmt: skip
         row = self.scope.session.scalars(query.order_by(BenchEventRow.number.desc()).limit(1)).first()
         return row.effect if row is not None else {}
+
+
+def _elsewhere() -> Refused:
+    return Refused(
+        "conflict", "An event with this id is there already, elsewhere.", remedy="Make new ids.", reason="taken"
+    )
 
 
 def _refusal(error: CoreError | Refused) -> dict[str, str]:

@@ -202,6 +202,16 @@ describe('the outbox', () => {
     expect(a.id < b.id).toBe(true);
   });
 
+  it('is one for all pages of a tablet: none writes over what another keeps', () => {
+    const [one, two] = [new Outbox('j1'), new Outbox('j1')];
+    one.add('note', { words: 'from one' });
+    two.add('note', { words: 'from two' });
+    expect(new Outbox('j1').waiting.map((q) => [q.turn, q.data.words])).toEqual([
+      [1, 'from one'],
+      [2, 'from two'],
+    ]);
+  });
+
   it('begins anew rather than lock the bench when what it kept is damaged', () => {
     localStorage.setItem('bench:j1', 'no json');
     expect(new Outbox('j1').queue).toEqual([]);

@@ -30,12 +30,17 @@ export class Outbox {
 
   constructor(jobId: string) {
     this.jobId = jobId;
-    this.#kept = { turn: 0, queue: [], back: [] };
+    this.#kept = this.#read();
+  }
+
+  /** What is kept now, by this page or another one of the same tablet: read anew before each change. */
+  #read(): Kept {
+    const blank: Kept = { turn: 0, queue: [], back: [] };
     try {
       const text = localStorage.getItem(this.#key);
-      if (text) this.#kept = { ...this.#kept, ...(JSON.parse(text) as Kept) };
+      return text ? { ...blank, ...(JSON.parse(text) as Kept) } : blank;
     } catch {
-      // A text that is none of ours: begin anew rather than lock the bench.
+      return blank; // a text that is none of ours: begin anew rather than lock the bench
     }
   }
 
@@ -57,6 +62,7 @@ export class Outbox {
 
   /** Keep an event. A photo's bytes are kept beside it until they are sent. */
   add(kind: string, data: Record<string, unknown>, photo?: string): Queued {
+    this.#kept = this.#read();
     const event: Queued = { id: uuidv7(), kind, data, turn: this.#kept.turn + 1, made_at: new Date().toISOString() };
     if (photo) event.photo = photo;
     this.#write({ ...this.#kept, turn: event.turn, queue: [...this.#kept.queue, event] });
@@ -65,26 +71,31 @@ export class Outbox {
 
   /** The server took it as this number of the log. */
   taken(id: string, number: number): void {
+    this.#kept = this.#read();
     this.#write({ ...this.#kept, queue: this.#kept.queue.map((q) => (q.id === id ? { ...q, number } : q)) });
   }
 
   /** The server has it in what it shows; it needs no keeping. */
   forgetUpTo(number: number): void {
+    this.#kept = this.#read();
     const queue = this.#kept.queue.filter((q) => q.number === undefined || q.number > number);
     if (queue.length !== this.#kept.queue.length) this.#write({ ...this.#kept, queue });
   }
 
   sendBack(event: Queued, refusal: SentBack['refusal'], show: boolean): void {
+    this.#kept = this.#read();
     const queue = this.#kept.queue.filter((q) => q.id !== event.id);
     this.#write({ ...this.#kept, queue, back: show ? [...this.#kept.back, { event, refusal }] : this.#kept.back });
   }
 
   dismiss(id: string): void {
+    this.#kept = this.#read();
     this.#write({ ...this.#kept, back: this.#kept.back.filter((b) => b.event.id !== id) });
   }
 
   /** Count anew from what the server expects; the ids stay, so nothing doubles. */
   renumber(next: number): void {
+    this.#kept = this.#read();
     let turn = next;
     const queue = this.#kept.queue.map((q) => (q.number === undefined ? { ...q, turn: turn++ } : q));
     this.#write({ ...this.#kept, queue, turn: turn - 1 });
