@@ -15,7 +15,8 @@ from vividowl.core.waits import WAITS
 
 @dataclass(frozen=True)
 class Blocker:
-    """What keeps a job from closing. text and remedy; stage where it is settled; of: the place, step, breach, wait or fact."""
+    """What keeps a job from closing. text and remedy; stage where it is settled; of: the place, step, breach, wait or
+    fact."""
 
     text: str
     remedy: str
@@ -34,7 +35,8 @@ def blockers(s: BenchState, at: datetime) -> tuple[Blocker, ...]:
     if s.begun is None:
         return (Blocker("The list has not begun.", "Begin it in Open.", "open"),)
     out = [
-        Blocker(f"{PART_WORDS[f.part]}: {SIGHTS[f.part][f.seen].words.lower()}.", SIGHTS[f.part][f.seen].follows, "clean", f.id)
+        Blocker(f"{PART_WORDS[f.part]}: {SIGHTS[f.part][f.seen].words.lower()}.", SIGHTS[f.part][f.seen].follows,
+                "clean", f.id)
         for f in s.found.values() if (f.part, f.seen) in STOPPING
     ]  # fmt: skip
     for key in sorted(s.out, key=lambda k: (s.places[k].kind, s.places[k].holds, k)):
@@ -64,6 +66,6 @@ def blockers(s: BenchState, at: datetime) -> tuple[Blocker, ...]:
             for m in s.mishaps.values() if mishap(m.what).check and not m.checked]  # fmt: skip
     out += [Blocker(f"Step {i + 1} is open: {x.text}", "Do it, or skip it with a reason.", x.stage, x.id)
             for i, x in enumerate(s.steps) if x.id not in s.outcomes]  # fmt: skip
-    out += [Blocker(f"{WAITS[w.wait].words} until {w.due:%H:%M} UTC.", "Wait, or end it early with a reason.", "close", w.id)
-            for w in s.waits.values() if w.runs(at)]  # fmt: skip
+    out += [Blocker(f"{WAITS[w.wait].words} until {w.due:%H:%M} UTC.", "Wait, or end it early with a reason.",
+                    "close", w.id) for w in s.waits.values() if w.runs(at)]  # fmt: skip
     return tuple(out)

@@ -24,13 +24,7 @@ TARGET_WORDS: Mapping[str, str] = {
     "inductors": "the inductors", "cover": "the bottom cover", "other": "its place",
 }  # fmt: skip
 DIE_TARGETS = ("cpu_die", "gpu_die")
-ALLOY, SHEET, TUBE, STIFF, GLUE = (
-    "gallium_alloy",
-    "phase_change_sheet",
-    "phase_change_paste",
-    "paste_stiff",
-    "heat_glue",
-)
+ALLOY, SHEET, TUBE, STIFF = "gallium_alloy", "phase_change_sheet", "phase_change_paste", "paste_stiff"
 TASK_OF_KIND: Mapping[str, str] = {ALLOY: "alloy", SHEET: SHEET, TUBE: TUBE, "pad": "pads", "putty": "putty",
                                    "copper_shim": "shim"}  # fmt: skip
 

@@ -169,16 +169,17 @@ def _guarded(s: BenchState, e: BenchEvent, acts: Sequence[str], step: str) -> Be
 def _done(s: BenchState, e: BenchEvent) -> BenchState:
     i, step = _pending(s, e.data["step"])
     if step.shows == "power":
-        raise BenchRefused("The first power-on is gone through check by check.", reason="incomplete",
-                           remedy="Look at each: boot, fans, keyboard, pad, wireless, display, temperatures.")  # fmt: skip
+        raise BenchRefused(
+            "The first power-on is gone through check by check.", reason="incomplete",
+            remedy="Look at each: boot, fans, keyboard, pad, wireless, display, temperatures.")  # fmt: skip
     return _finish(s, e, i, step)
 
 
 def _finish(s: BenchState, e: BenchEvent, i: int, step: BenchStep) -> BenchState:
     running = next((w for w in s.waits.values() if w.wait in step.after_waits and w.runs(e.at)), None)
     if running is not None:
-        raise BenchRefused(f"{WAITS[running.wait].words} until {running.due:%H:%M} UTC.", reason="waiting", field="step",
-                           remedy="Do something else meanwhile, or end the wait early with a reason.")  # fmt: skip
+        raise BenchRefused(f"{WAITS[running.wait].words} until {running.due:%H:%M} UTC.", reason="waiting",
+                           field="step", remedy="Do something else meanwhile, or end the wait early with a reason.")  # fmt: skip
     s = _guarded(s, e, step.acts, step.id)
     known = set(s.places)
     gone = (set(step.takes_out) & known) - s.out

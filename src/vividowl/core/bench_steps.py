@@ -10,7 +10,7 @@ from vividowl.core.waits import wait_minutes
 
 STAGES = ("open", "clean", "fit", "close")
 # What a step looks like on the screen besides its words: the map, the things to look at, the first power-on, a photo.
-SHOWS = ("", "map", "seen", "power", "count")
+SHOWS = ("", "map", "seen", "power")
 
 
 @dataclass(frozen=True)
@@ -56,14 +56,13 @@ class PlannedPart:
 @dataclass(frozen=True)
 class Work:
     """What is done to the device. parts of the plan; insulation: none, coat, tape or lacquer; insulated_now: it has to
-    be put on, not only checked; gates: reasons that were accepted and are read once more; new_fan, glue: flags."""
+    be put on, not only checked; gates: reasons that were accepted and are read once more; new_fan: one is fitted."""
 
     parts: tuple[PlannedPart, ...] = ()
     insulation: str = "none"
     insulated_now: bool = False
     gates: tuple[str, ...] = ()
     new_fan: bool = False
-    tuned: bool = False
 
 
 def check_step(step: BenchStep) -> BenchStep:

@@ -144,5 +144,4 @@ def _due(workshop: Workshop, actor: Actor, job_id: uuid.UUID, kinds: Sequence[st
 def keep_model(workshop: Workshop, actor: Actor, job_id: uuid.UUID, notes: tuple[str, str]) -> None:
     """Keep what a job's bench has mapped for its model."""
     view = device_models.save_from_job(workshop, actor, job_id)
-    assert view.id is not None  # noqa: S101 - it was just kept
     device_models.save_notes(workshop, actor, view.id, view.version, *notes)

@@ -48,8 +48,7 @@ def work_of(workshop: Workshop, scope: Scope, job: Job) -> Work:
         for i, p in enumerate(option.parts)
     )  # fmt: skip
     gates = tuple(f"{g.reason} Accepted: {accepted[g.rule]}." for g in option.gates if g.rule in accepted)
-    return Work(parts, found.insulation, found.parts_exposed != "no", gates, "fan" in option.actions,
-                "tune" in option.actions)  # fmt: skip
+    return Work(parts, found.insulation, found.parts_exposed != "no", gates, "fan" in option.actions)  # fmt: skip
 
 
 def is_fanless(scope: Scope, job: Job) -> bool:

@@ -50,9 +50,9 @@ class Learnt:
 
 @dataclass(frozen=True)
 class ModelView:
-    """A model with its sheet and what was learnt; id None when only jobs know it."""
+    """A model with its sheet and what was learnt."""
 
-    id: uuid.UUID | None
+    id: uuid.UUID
     version: int
     sheet: ModelSheet
     outline: uuid.UUID | None

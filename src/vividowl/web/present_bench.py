@@ -236,7 +236,6 @@ def words_out() -> s.BenchWordsOut:
 def model_out(view: ModelView) -> s.ModelOut:
     """A model."""
     sheet, learnt = view.sheet, view.learnt
-    assert view.id is not None  # noqa: S101 - only kept models are shown
     letters, classes = model_classes(sheet)
     cpu, gpu = sheet.cpu_die_mm or (None, None), sheet.gpu_die_mm or (None, None)
     return s.ModelOut(

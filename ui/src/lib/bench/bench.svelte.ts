@@ -122,12 +122,14 @@ export class BenchJob {
     return event;
   }
 
-  async addPhoto(file: Blob, what: string, step: string): Promise<void> {
+  /** Keep a photo and send it. Gives its id. */
+  async addPhoto(file: Blob, what: string, step: string): Promise<string> {
     const photo = uuidv7();
     await this.#outbox.keepPhoto(photo, file);
     this.#outbox.add('photo', { photo, what, ...(step ? { step } : {}) }, photo);
     this.#mirror();
     await this.flush();
+    return photo;
   }
 
   undo(): void {

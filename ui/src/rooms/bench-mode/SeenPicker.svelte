@@ -17,6 +17,15 @@
   let shown = $state(0);
   const part = $derived(parts[Math.min(shown, parts.length - 1)]);
 
+  async function photograph(event: Event, name: string, seen: string) {
+    const input = event.currentTarget as HTMLInputElement;
+    const file = input.files?.[0];
+    input.value = '';
+    if (!file) return;
+    const photo = await at.addPhoto(file, 'found', '');
+    at.do('found', { part: name, seen, photo });
+  }
+
   function pick(name: string, seen: string) {
     at.do('found', { part: name, seen });
   }
@@ -59,6 +68,29 @@
         {/each}
       </div>
       {#if chosen?.follows}<p class:sound={chosen.sound}>{chosen.follows}</p>{/if}
+      {#if here}
+        <div class="proof">
+          {#if found.get(one.part)?.photo}
+            <img
+              src="/api/photos/{found.get(one.part)?.photo}?size=small"
+              alt="{one.words}, as it was seen"
+              width="96"
+              height="72"
+              loading="lazy"
+            />
+          {/if}
+          <label class="file">
+            {found.get(one.part)?.photo ? 'Another photo' : 'Photo of it'}
+            <input
+              type="file"
+              accept="image/jpeg,image/png,image/webp"
+              capture="environment"
+              aria-label="Photo: {one.words}"
+              onchange={(e) => void photograph(e, one.part, String(here))}
+            />
+          </label>
+        </div>
+      {/if}
     </fieldset>
   {/each}
 </div>
@@ -129,6 +161,25 @@
     border-color: var(--after);
     background: var(--after-tint);
     font-weight: 400;
+  }
+  .proof {
+    display: flex;
+    align-items: center;
+    gap: var(--gap-3);
+    margin-top: var(--gap-2);
+  }
+  .proof img {
+    border: var(--line) solid var(--edge);
+    border-radius: var(--round);
+    object-fit: cover;
+  }
+  .file {
+    display: inline-flex;
+    align-items: center;
+    min-height: var(--target);
+    padding: 0 var(--gap-3);
+    border-color: var(--ink);
+    font-weight: 620;
   }
   .tabs {
     display: flex;

@@ -137,6 +137,30 @@ describe('Clean', () => {
   });
 });
 
+it('keeps a photo with what was seen', async () => {
+  const found = {
+    id: 'f',
+    part: 'plate',
+    seen: 'nickel',
+    part_words: 'Cold plate',
+    seen_words: 'Nickel-plated',
+    follows: '',
+    sound: true,
+    words: '',
+    photo: '',
+    at: '2026-03-02T09:00:00Z',
+  };
+  const user = userEvent.setup();
+  render(CleanPage, { at: await at({ found: [found] }), job: makeJob() });
+  const plain = globalThis.fetch;
+  vi.stubGlobal('fetch', (request: Request | string) =>
+    typeof request === 'string' ? Promise.resolve(json(201, {})) : plain(request),
+  );
+  await user.upload(screen.getByLabelText('Photo: Cold plate'), new File(['x'], 'p.jpg', { type: 'image/jpeg' }));
+  await vi.waitFor(() => expect(sent.map((e) => e.kind)).toEqual(['photo', 'found']));
+  expect(sent[1]?.data.photo).toBe(sent[0]?.data.photo);
+});
+
 describe('Close', () => {
   it('only counts what the open steps will settle by themselves', async () => {
     const blockers = ['a', 'b'].map((of, i) => ({
