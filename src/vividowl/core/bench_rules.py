@@ -179,7 +179,7 @@ def _finish(s: BenchState, e: BenchEvent, i: int, step: BenchStep) -> BenchState
     running = next((w for w in s.waits.values() if w.wait in step.after_waits and w.runs(e.at)), None)
     if running is not None:
         raise BenchRefused(f"{WAITS[running.wait].words} until {running.due:%H:%M} UTC.", reason="waiting",
-                           field="step", remedy="Do something else meanwhile, or end the wait early with a reason.")  # fmt: skip
+                           field="step", remedy="Do something else, or end the wait early with a reason.")  # fmt: skip
     s = _guarded(s, e, step.acts, step.id)
     known = set(s.places)
     gone = (set(step.takes_out) & known) - s.out
