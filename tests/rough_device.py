@@ -86,16 +86,18 @@ def fleet(n: int, seed: int, *, lid: bool = False, both: bool = False) -> Fleet:
     die_lid, lid_base = cpu / (to_lid * rise), cpu / (to_base * rise)
     gpu_rise = u(0.12, 0.25) * rise
     gpu_lid, glid_base = 2.0 * np.maximum(gpu, 1.0) / gpu_rise, 2.0 * np.maximum(gpu, 1.0) / gpu_rise
+    # Every third keeps its fan near one speed, so that nothing eases what the case gathers.
+    fan_low = np.where(rng.random(n) < 0.33, u(0.75, 1.0), u(0.25, 0.5))
     flow = heat / (AIR_HEAT * left * u(0.35, 0.5))
     lid_heat = np.maximum(u(10.0, 22.0) if lid else u(0.6, 1.4) * cpu / 30.0, 0.4 * (die_lid + lid_base))
     return Fleet(
         die_lid, lid_base, gpu_lid, glid_base, heat / (spread * rise), heat / (pipe * rise),
-        AIR_HEAT * flow * u(1.0, 1.7), flow, heat / rise / u(7.0, 14.0), u(0.08, 0.2), heat * u(0.010, 0.022),
-        heat * u(0.002, 0.008), heat * u(0.002, 0.006), u(0.2, 0.6),
+        AIR_HEAT * flow * u(1.0, 1.7), flow, heat / rise / u(5.0, 14.0), u(0.08, 0.3), heat * u(0.010, 0.022),
+        heat * u(0.002, 0.008), heat * u(0.002, 0.006), u(0.2, 0.8),
         np.maximum(u(0.3, 1.0) * cpu / 30.0, 0.4 * die_lid), lid_heat,
         np.maximum(u(0.4, 1.2) * gpu / 30.0, 0.4 * gpu_lid), heat * u(0.5, 1.4), heat * u(0.5, 1.6), heat * u(1.0, 3.5),
         heat * u(7.0, 22.0), heat * u(20.0, 60.0), u(0.02, 0.08), heat * u(0.05, 0.14), cpu, gpu * u(0.08, 0.2) / 1.0,
-        gpu, u(1.1, 1.6), u(8.0, 50.0), u(0.02, 0.09), np.full(n, 200.0), u(38.0, 55.0), u(25.0, 45.0), u(0.25, 0.45),
+        gpu, u(1.1, 1.6), u(8.0, 50.0), u(0.02, 0.09), np.full(n, 200.0), u(38.0, 55.0), u(25.0, 45.0), fan_low,
         u(2600.0, 6500.0), rng.random(n) < 0.35, u(0.003, 0.012), np.round(u(2600.0, 4900.0), -2),
     )  # fmt: skip
 

@@ -3,39 +3,42 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
-from enum import StrEnum
+from dataclasses import dataclass, replace
 
-from vividowl.core.conditions import Bearing, ConditionFinding, judge_conditions
+from vividowl.core.conditions import Bearing, ConditionFinding, Conditions, judge_conditions
 from vividowl.core.effects import Effect, Shown, Side, build_effects
+from vividowl.core.equal_terms import START_SHOWN_K, equal_terms, length_of
 from vividowl.core.errors import NotEnoughData
+from vividowl.core.headline import headline_of
 from vividowl.core.reading import Reading
 from vividowl.core.temperature import REFERENCE_ROOM_C
 from vividowl.core.uncertainty import Tolerances
+from vividowl.core.verdicts import Verdict
 
 FAN_RATIO_MOST = 1.5
 FAN_CHANGED_SHARE = 0.03
+# A fan that goes in steps may stand on either of two at one temperature: a level alone says no more than that.
+FAN_STEP_RATIO = 1.12
+NOISE_RUNS_LEAST = 2
 THROTTLED_SHARE = 0.02
-
-
-class Verdict(StrEnum):
-    """The four answers."""
-
-    IMPROVED = "improved"
-    WORSE = "worse"
-    NO_DIFFERENCE_SHOWN = "no_difference_shown"
-    CANNOT_BE_COMPARED = "cannot_be_compared"
+MORE_RUNS = 2
+FAN_STILL_RPM = 1.0
 
 
 @dataclass(frozen=True)
 class Comparison:
-    """The verdict with its reasons, effects and conditions; headline: the verdict as one sentence."""
+    """The verdict with its reasons, effects and conditions; headline: the verdict as one sentence; assumes: conditions
+    that were not noted and could do it alone, fan or placement; hidden_gain_k: a gain that could still hide behind "no
+    difference shown" [K], None otherwise; showable_k: what two more runs on each side would show [K], or None."""
 
     verdict: Verdict
     headline: str
     reasons: tuple[str, ...]
     effects: tuple[Effect, ...]
     conditions: tuple[ConditionFinding, ...]
+    assumes: tuple[str, ...] = ()
+    hidden_gain_k: float | None = None
+    showable_k: float | None = None
 
     def effect(self, quantity: str) -> Effect:
         """The effect on one quantity."""
@@ -47,6 +50,7 @@ def compare(
     after: Side | Sequence[Side],
     *,
     limit_c: float | None = None,
+    power_limit: float | None = None,
     tolerances: Tolerances | None = None,
     reference_room_c: float = REFERENCE_ROOM_C,
 ) -> Comparison:
@@ -55,6 +59,7 @@ def compare(
     before: the run before the service, or its repeats (n,)
     after: the run after it, or its repeats (m,)
     limit_c: temperature limit [degC] or None; when the device was held back before, its plateau stands in
+    power_limit: what the device draws at most [W], or None
     tolerances: half-widths, the shop's own or the defaults
     reference_room_c: room of the sustained capacity [degC]
     returns: Comparison
@@ -67,65 +72,172 @@ def compare(
     if not befores or not afters:
         raise NotEnoughData("A comparison needs a run on both sides.", field="before" if not befores else "after")
     both_settled = all(s.reading.window.settled for s in (*befores, *afters))
-    conditions = judge_conditions(befores[0].conditions, afters[0].conditions, both_settled)
-    effects = build_effects(befores, afters, tol, limit_c, reference_room_c)
-    verdict, reasons = _judge(befores, afters, effects, conditions)
-    headline = _headline(verdict, befores[0], {e.quantity: e for e in effects})
-    return Comparison(verdict, headline, reasons, effects, conditions)
-
-
-def _judge(
-    befores: Sequence[Side], afters: Sequence[Side], effects: tuple[Effect, ...],
-    conditions: tuple[ConditionFinding, ...],
-) -> tuple[Verdict, tuple[str, ...]]:  # fmt: skip
-    before, after = befores[0], afters[0]
-    by = {e.quantity: e for e in effects}
-    forbidding = [c.text for c in conditions if c.bearing is Bearing.FORBIDS]
-    for words, sides in (("before", befores), ("after", afters)):
-        if any(not s.reading.window.settled and s.reading.window.remaining_rise_k is None for s in sides):
-            forbidding.append(f"The run {words} has not settled, and where it ends is not known. Repeat it for longer.")
-    if len({s.reading.die_role for s in (*befores, *afters)}) > 1:
-        forbidding.append("The two logs hold different die sensors. Compare the same sensor on both sides.")
-    resistance, rise, noise, fan = by["resistance"], by["rise"], by["noise"], by["fan_speed"]
-    ratio = fan.after / fan.before if fan.before and fan.after else 1.0
-    convertible = 1.0 / FAN_RATIO_MOST <= ratio <= FAN_RATIO_MOST
-    same_fan = by.get("resistance_same_fan")
-    main = same_fan if same_fan is not None and convertible else resistance
-    if main.difference is None:
-        main = rise
-    if main.difference is None:
-        forbidding.append("The room was not noted on both sides, so no rise over it is known. Note the room.")
-    elif main.quantity == "rise" and _held(before.reading) != _held(after.reading):
-        forbidding.append("No power was logged and heat held the device back on one side. Log the power channel.")
-    if main.shown is Shown.BETTER and not convertible and ratio > 1.0 and not _held(before.reading):
-        forbidding.append(
-            f"The fan ran much faster after ({fan.after:.0f} against {fan.before:.0f} rpm), which alone cools. "
-            "Repeat at one fixed fan speed."
-        )
+    conditions = judge_conditions(_with_length(befores[0]), _with_length(afters[0]), both_settled)
+    effects = build_effects(befores, afters, tol, limit_c, reference_room_c, power_limit)
+    case = _Case(befores, afters, {e.quantity: e for e in effects}, conditions)
+    forbidding = case.forbidding()
     if forbidding:
-        return Verdict.CANNOT_BE_COMPARED, tuple(forbidding)
-    reasons = [_reason(main)]
-    if main is same_fan and abs(ratio - 1.0) > FAN_CHANGED_SHARE:
-        reasons.append(
-            f"The fan turned {'slower' if ratio < 1 else 'faster'} after ({fan.after:.0f} against {fan.before:.0f} "
-            "rpm); the resistance was converted to one speed."
-        )
-    if noise.difference is not None:
-        reasons.append(_reason(noise))
-    if _held(before.reading) and by["power"].difference is not None:
-        reasons.append(
-            f"Before, heat held it back for {100 * (before.reading.throttling.share or 0):.0f} % of the load; on a "
-            "throttled machine the temperature stays at its limit and the watts tell."
-        )
-    reasons += [c.text for c in conditions if c.bearing in (Bearing.NOTED, Bearing.CORRECTED)]
-    if main.shown is Shown.NOT_SHOWN and noise.shown in (Shown.BETTER, Shown.WORSE):
-        return (Verdict.IMPROVED if noise.shown is Shown.BETTER else Verdict.WORSE), tuple(reasons)
-    verdict = {Shown.BETTER: Verdict.IMPROVED, Shown.WORSE: Verdict.WORSE}.get(main.shown, Verdict.NO_DIFFERENCE_SHOWN)
-    return verdict, tuple(reasons)
+        return Comparison(Verdict.CANNOT_BE_COMPARED, headline_of(Verdict.CANNOT_BE_COMPARED, befores[0], effects, (),
+                          limit_c), tuple(forbidding), effects, conditions)  # fmt: skip
+    shown, assumes = case.shown(), case.assumes()
+    verdict = {
+        Shown.BETTER: Verdict.IMPROVED_IF_SAME if assumes else Verdict.IMPROVED,
+        Shown.WORSE: Verdict.WORSE_IF_SAME if assumes else Verdict.WORSE,
+    }.get(shown, Verdict.NO_DIFFERENCE_SHOWN)
+    hidden, showable = case.hidden() if verdict is Verdict.NO_DIFFERENCE_SHOWN else (None, None)
+    return Comparison(
+        verdict, headline_of(verdict, befores[0], effects, assumes, limit_c),
+        case.reasons(verdict, assumes, hidden, showable), effects, conditions, assumes, hidden, showable,
+    )  # fmt: skip
+
+
+def _with_length(side: Side) -> Conditions:
+    """Conditions whose duration is that of the load in the log, where it shows one."""
+    if not side.reading.load.seen:
+        return side.conditions
+    return replace(side.conditions, duration_min=length_of(side.reading) / 60.0)
 
 
 def _held(reading: Reading) -> bool:
     return (reading.throttling.share or 0.0) > THROTTLED_SHARE
+
+
+@dataclass(frozen=True)
+class _Case:
+    """What is judged: the runs, the effects by name, the conditions."""
+
+    befores: Sequence[Side]
+    afters: Sequence[Side]
+    by: dict[str, Effect]
+    conditions: tuple[ConditionFinding, ...]
+
+    def _fan_ratio(self) -> float | None:
+        """Fan speed after over before: infinite when it stood still before, None when not known or still on both."""
+        fan = self.by["fan_speed"]
+        if fan.before is None or fan.after is None:
+            return None
+        if fan.before < FAN_STILL_RPM:
+            return None if fan.after < FAN_STILL_RPM else float("inf")
+        return fan.after / fan.before
+
+    def _convertible(self) -> bool:
+        ratio = self._fan_ratio()
+        return ratio is None or 1.0 / FAN_RATIO_MOST <= ratio <= FAN_RATIO_MOST
+
+    def main(self) -> Effect:
+        """The effect that carries the verdict: resistance at one fan speed, else resistance, else the rise."""
+        same_fan = self.by.get("resistance_same_fan")
+        main = same_fan if same_fan is not None and self._convertible() else self.by["resistance"]
+        return main if main.difference is not None else self.by["rise"]
+
+    def forbidding(self) -> list[str]:
+        """Why no verdict can be given."""
+        out = [c.text for c in self.conditions if c.bearing is Bearing.FORBIDS]
+        sides = (*self.befores, *self.afters)
+        if len({s.reading.die_role for s in sides}) > 1:
+            out.append("The two logs hold different die sensors. Compare the same sensor on both sides.")
+        if any(s.reading.die_stuck for s in sides):
+            out.append("A die sensor never moves, so nothing follows from it. Log another sensor.")
+        main, held = self.main(), [_held(s[0].reading) for s in (self.befores, self.afters)]
+        if main.difference is None:
+            out.append("The room was not noted on both sides, so no rise over it is known. Note the room.")
+        elif main.quantity == "rise" and held[0] != held[1]:
+            out.append("Heat held the device back on one side, and no power was logged there. Log the power channel.")
+        ratio, fan = self._fan_ratio(), self.by["fan_speed"]
+        if ratio is not None and not self._convertible():
+            faster = ratio > 1.0
+            if main.shown is (Shown.BETTER if faster else Shown.WORSE):
+                out.append(
+                    f"The fan ran much {'faster' if faster else 'slower'} after ({fan.after:.0f} against "
+                    f"{fan.before:.0f} rpm), which alone {'cools' if faster else 'heats'}. Repeat at one fixed fan "
+                    "speed."
+                )
+        return out
+
+    def shown(self) -> Shown:
+        """What is shown: by the main effect, else by the noise where more than one level speaks for it."""
+        main, noise = self.main(), self.by["noise"]
+        if main.shown in (Shown.BETTER, Shown.WORSE):
+            return main.shown
+        if noise.shown in (Shown.BETTER, Shown.WORSE) and self._noise_is_firm():
+            return noise.shown
+        return Shown.NOT_SHOWN
+
+    def _noise_is_firm(self) -> bool:
+        if all(sum(s.noise is not None for s in side) >= NOISE_RUNS_LEAST for side in (self.befores, self.afters)):
+            return True
+        ratio, noise = self._fan_ratio(), self.by["noise"]
+        if ratio is None or noise.difference is None or self.by["rise"].shown is Shown.WORSE:
+            return False
+        return ratio > FAN_STEP_RATIO if noise.difference > 0 else ratio < 1.0 / FAN_STEP_RATIO
+
+    def assumes(self) -> tuple[str, ...]:
+        """Conditions that were not noted on both sides and could do it alone."""
+        bearing = {c.condition: c.bearing for c in self.conditions}
+        fan_seen = self.by["fan_speed"].difference is not None
+        return tuple(
+            name for name, seen in (("fan", fan_seen), ("placement", False))
+            if bearing[name] is Bearing.UNKNOWN and not seen
+        )  # fmt: skip
+
+    def hidden(self) -> tuple[float | None, float | None]:
+        """The gain that could hide [K], and what two more runs on each side would show [K]."""
+        main, watts = self.main(), self.by["power"].before
+        scale = (watts or 0.0) if main.unit == "K/W" else 1.0
+        if main.difference is None or main.u95 is None or not scale:
+            return None, None
+        later = main.u95_after(MORE_RUNS)
+        return scale * max(0.0, main.u95 - main.difference), scale * later if later is not None else None
+
+    def reasons(
+        self, verdict: Verdict, assumes: Sequence[str], hidden_k: float | None, showable_k: float | None
+    ) -> tuple[str, ...]:
+        """Why, in sentences."""
+        main, noise = self.main(), self.by["noise"]
+        reasons = [_reason(main)]
+        if hidden_k is not None:
+            said = f"A true gain up to {hidden_k:.1f} K could hide here"
+            more = f"; two more runs on each side would show {showable_k:.1f} K" if showable_k is not None else ""
+            reasons.append(f"{said}{more}.")
+        reasons += [_ASSUMED[name] for name in assumes if verdict is not Verdict.NO_DIFFERENCE_SHOWN]
+        ratio, fan = self._fan_ratio(), self.by["fan_speed"]
+        if main.quantity == "resistance_same_fan" and ratio is not None and abs(ratio - 1.0) > FAN_CHANGED_SHARE:
+            reasons.append(
+                f"The fan turned {'slower' if ratio < 1 else 'faster'} after ({fan.after:.0f} against "
+                f"{fan.before:.0f} rpm); the resistance was converted to one speed."
+            )
+        if noise.difference is not None:
+            reasons.append(_reason(noise))
+            if main.shown is Shown.NOT_SHOWN and noise.shown in (Shown.BETTER, Shown.WORSE) and (
+                verdict is Verdict.NO_DIFFERENCE_SHOWN
+            ):  # fmt: skip
+                reasons.append(
+                    "One level on each side carries no verdict, since a fan in steps may stand on either of two: "
+                    "repeat both, or log the fan speed."
+                )
+        before = self.befores[0].reading
+        if _held(before) and self.by["power"].difference is not None:
+            reasons.append(
+                f"Before, heat held it back for {100 * (before.throttling.share or 0):.0f} % of the load; on a "
+                "throttled machine the temperature stays at its limit and the watts tell."
+            )
+        rooms = (self.befores[0].conditions.room_c, self.afters[0].conditions.room_c)
+        terms = equal_terms([s.reading for s in self.befores], [s.reading for s in self.afters], rooms)
+        if terms.start_apart_k is not None and abs(terms.start_apart_k) > START_SHOWN_K:
+            reasons.append(
+                f"After began {abs(terms.start_apart_k):.0f} K {'warmer' if terms.start_apart_k > 0 else 'cooler'}; "
+                "what is left of that is in the uncertainty."
+            )
+        if not all(s.reading.window.settled for s in (*self.befores, *self.afters)):
+            reasons.append("Not both runs had settled: they are judged as measured, at equal times.")
+        reasons += [c.text for c in self.conditions if c.bearing in (Bearing.NOTED, Bearing.CORRECTED)]
+        return tuple(reasons)
+
+
+_ASSUMED = {
+    "fan": "Neither fan speed nor fan setting is known on both sides, and the fan alone could do it. Note the setting.",
+    "placement": "Where it stood is not noted on both sides, and the place alone could do it. Note the placement.",
+}
 
 
 def _reason(effect: Effect) -> str:
@@ -137,32 +249,3 @@ def _reason(effect: Effect) -> str:
     if effect.shown is Shown.NOT_SHOWN:
         return f"{effect.words} changed by {size}: within what two runs differ by anyway."
     return f"{effect.words} changed by {size}: more than two runs differ by."
-
-
-def _headline(verdict: Verdict, before: Side, by: dict[str, Effect]) -> str:
-    if verdict is Verdict.CANNOT_BE_COMPARED:
-        return "Cannot be compared"
-    if verdict is Verdict.NO_DIFFERENCE_SHOWN:
-        return "No difference shown"
-    word = "Improved" if verdict is Verdict.IMPROVED else "Worse"
-    power, rise, noise, capacity, die = (
-        by[q] for q in ("power", "rise", "noise", "sustained_capacity", "die_temperature")
-    )
-    resistance, at_fan = by["resistance"], ""
-    if resistance.shown is Shown.NOT_SHOWN and "resistance_same_fan" in by:
-        resistance, at_fan = by["resistance_same_fan"], " with the fan as before"
-    if _held(before.reading) and capacity.before is not None and capacity.after is not None:
-        return f"{word}: it can hold {capacity.after:.0f} W where it could hold {capacity.before:.0f} W"
-    if resistance.shown in (Shown.BETTER, Shown.WORSE) and power.difference is not None and power.before:
-        if die.shown is Shown.NOT_SHOWN and power.shown is Shown.CHANGED and abs(power.difference) > 1.0:
-            more = "more" if power.difference > 0 else "fewer"
-            return f"{word}: {abs(power.difference):.0f} W {more} at the same temperature"
-        assert resistance.difference is not None  # noqa: S101 - shown implies both sides
-        kelvins = abs(resistance.difference) * power.before
-        return (
-            f"{word}: {kelvins:.0f} K {'less' if resistance.difference < 0 else 'more'} at {power.before:.0f} W{at_fan}"
-        )
-    if rise.shown in (Shown.BETTER, Shown.WORSE) and rise.difference is not None and resistance.difference is None:
-        return f"{word}: {abs(rise.difference):.0f} K {'less' if rise.difference < 0 else 'more'} over the room"
-    assert noise.difference is not None  # noqa: S101 - the only effect left that can carry a verdict
-    return f"{word}: {abs(noise.difference):.0f} dB {'quieter' if noise.difference < 0 else 'louder'}, no hotter"

@@ -9,7 +9,9 @@ from enum import StrEnum
 
 from vividowl.core.change import duration_change, relative_change
 from vividowl.core.conditions import Conditions
+from vividowl.core.equal_terms import EqualTerms, equal_terms
 from vividowl.core.measured import (
+    BEHIND_INTERFACE_SHARE,
     FAN_EXPONENT,
     FAN_EXPONENT_HALF_WIDTH,
     Measured,
@@ -25,7 +27,7 @@ from vividowl.core.measured import (
 from vividowl.core.noise import NoiseFigure, at_distance
 from vividowl.core.reading import Reading, Statistics
 from vividowl.core.roles import Role
-from vividowl.core.uncertainty import Tolerances, combined, standard_from_half_width
+from vividowl.core.uncertainty import COVERAGE_FACTOR, Tolerances, combined, standard_from_half_width
 
 
 class Shown(StrEnum):
@@ -53,7 +55,7 @@ class Side:
 @dataclass(frozen=True)
 class Effect:
     """quantity and unit; before, after and their expanded uncertainties; difference with its U95; what it shows;
-    working: formula and numbers in words."""
+    working: formula and numbers in words; repeatable_u95: the part of U95 that more runs average out."""
 
     quantity: str
     words: str
@@ -66,6 +68,14 @@ class Effect:
     u95: float | None
     shown: Shown
     working: str
+    repeatable_u95: float | None = None
+
+    def u95_after(self, more_runs: int) -> float | None:
+        """U95 of the difference with so many more runs on each side."""
+        if self.u95 is None or self.repeatable_u95 is None:
+            return None
+        stays = max(0.0, self.u95**2 - self.repeatable_u95**2)
+        return math.sqrt(stays + self.repeatable_u95**2 / (1 + more_runs))
 
 
 def _effect(
@@ -86,9 +96,11 @@ def _effect(
         shown = Shown.CHANGED
         if lower_is_better is not None:
             shown = Shown.BETTER if (difference < 0) == lower_is_better else Shown.WORSE
+    repeatable = min(u95, COVERAGE_FACTOR * combined(before.scatter, after.scatter))
     return Effect(
-        quantity, words, unit, before.value, after.value, before.u95, after.u95, difference, u95, shown, working
-    )
+        quantity, words, unit, before.value, after.value, before.u95, after.u95, difference, u95, shown, working,
+        repeatable,
+    )  # fmt: skip
 
 
 def _pair_text(name: str, unit: str, runs: Sequence[Sequence[Measured | None]], digits: int = 1) -> str:
@@ -194,27 +206,60 @@ def _results(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -
     return tuple(out)
 
 
-def _same_fan(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> tuple[Effect, ...]:
+def _same_fan(
+    befores: Sequence[Side], afters: Sequence[Side], resistances: Sequence[Sequence[Measured | None]]
+) -> tuple[Effect, ...]:
     """The resistance with the fan of the first run before; none when a fan speed is missing or a fan stood still."""
     first = befores[0].reading.stats.get(Role.FAN_SPEED)
-    if first is None or not first.mean > 0:
+    known = [m.value for side in resistances for m in side if m is not None]
+    if first is None or not first.mean > 0 or not known:
         return ()
+    behind = BEHIND_INTERFACE_SHARE * min(known)
     runs = [
-        [at_fan_speed(resistance(s.reading, s.conditions.room_c, tol), s.reading, first.mean) for s in side]
-        for side in (befores, afters)
+        [at_fan_speed(of, s.reading, first.mean, behind) for s, of in zip(side, found, strict=True)]
+        for side, found in zip((befores, afters), resistances, strict=True)
     ]
     if any(m is None for side in runs for m in side):
         return ()
     working = (
-        f"R_interface + (R − R_interface)·(N / {first.mean:.0f} rpm)^{FAN_EXPONENT:g}, exponent ± "
+        f"R + {behind:.2f} K/W·((N / {first.mean:.0f} rpm)^{FAN_EXPONENT:g} − 1), exponent ± "
         f"{FAN_EXPONENT_HALF_WIDTH:g}; {_pair_text('R', 'K/W', runs, 3)}"
     )
     return (_effect("resistance_same_fan", "Resistance, same fan", "K/W", runs, True, working),)
 
 
+def _first_rooms(befores: Sequence[Side], afters: Sequence[Side]) -> tuple[float | None, float | None]:
+    return befores[0].conditions.room_c, afters[0].conditions.room_c
+
+
+def _on_equal_terms(
+    sides: tuple[Sequence[Side], Sequence[Side]], terms: EqualTerms, tol: Tolerances
+) -> tuple[list[list[Measured | None]], list[list[Measured | None]]]:
+    """Rise and resistance of each run at the common time; what the sides may still differ by lies on those after."""
+    over: list[list[Measured | None]] = []
+    of: list[list[Measured | None]] = []
+    u = standard_from_half_width(terms.half_width_k)
+    for side, shifts, extra in zip(sides, terms.shifts_k, (0.0, u), strict=True):
+        over.append([])
+        of.append([])
+        for s, shift in zip(side, shifts, strict=True):
+            k, r = rise(s.reading, s.conditions.room_c, tol), resistance(s.reading, s.conditions.room_c, tol, shift)
+            watts = s.reading.felt.watts if s.reading.felt is not None else None
+            over[-1].append(replace(k, value=k.value + shift, drift=combined(k.drift, extra)) if k else None)
+            of[-1].append(replace(r, drift=combined(r.drift, extra / watts)) if r and watts else None)
+    return over, of
+
+
+def _at_time(terms: EqualTerms) -> str:
+    if not any(shift for side in terms.shifts_k for shift in side):
+        return ""
+    return f" at {terms.at_s / 60.0:.1f} min of load on both sides"
+
+
 def build_effects(
-    befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances, limit_c: float | None, reference_room_c: float
-) -> tuple[Effect, ...]:
+    befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances, limit_c: float | None, reference_room_c: float,
+    power_limit: float | None = None,
+) -> tuple[Effect, ...]:  # fmt: skip
     """All effects of a service, known or not.
 
     befores: runs before (n,)
@@ -222,13 +267,15 @@ def build_effects(
     tol: half-widths
     limit_c: temperature limit [degC] or None; the plateau of a run that was held back stands in
     reference_room_c: room of the sustained capacity [degC]
+    power_limit: what the device draws at most [W], or None
     returns: effects (k,)
     raises: OutOfRange
     source: JCGM 100:2008
     """
     sides = (befores, afters)
     b, a = befores[0].reading, afters[0].reading
-    window = "mean over the settled window"
+    window = "mean over the end of the load"
+    terms = equal_terms([s.reading for s in befores], [s.reading for s in afters], _first_rooms(befores, afters))
 
     def each(of: Callable[[Side], Measured | None]) -> list[list[Measured | None]]:
         return [[of(s) for s in side] for side in sides]
@@ -237,10 +284,9 @@ def build_effects(
         return each(lambda s: by_share(found, share) if (found := pick(s.reading)) is not None else None)
 
     die = each(lambda s: die_temperature(s.reading, tol))
-    over = each(lambda s: rise(s.reading, s.conditions.room_c, tol))
-    r = each(lambda s: resistance(s.reading, s.conditions.room_c, tol))
+    over, r = _on_equal_terms(sides, terms, tol)
     limit = limit_c if limit_c is not None else b.throttling.limit_c
-    watts = each(lambda s: capacity(resistance(s.reading, s.conditions.room_c, tol), limit, reference_room_c))
+    watts = [[capacity(m, limit, reference_room_c, power_limit) for m in side] for side in r]
     held_u = 100 * standard_from_half_width(0.03)
     held = each(
         lambda s: Measured(100 * s.reading.throttling.share, held_u) if s.reading.throttling.share is not None else None
@@ -252,17 +298,18 @@ def build_effects(
                 f"{window}, {b.window.to_s - b.window.from_s:.0f} s before, "
                 f"{a.window.to_s - a.window.from_s:.0f} s after"),
         _effect("rise", "Rise over room", "K", over, True,
-                f"T − T_room, valid in any room at equal power and fan; {_pair_text('rise', 'K', over)}"),
+                f"T − T_room{_at_time(terms)}, valid in any room at equal power and fan; {_pair_text('rise', 'K', over)}"),
         _effect("power", "Power", "W", channel(lambda x: x.power, tol.power_share), None,
                 f"heat into the shared cooler, {window}"),
         _effect("resistance", "Thermal resistance", "K/W", r, True,
-                f"rise / power; {_pair_text('R', 'K/W', r, 3)}"),
-        *_same_fan(befores, afters, tol),
+                f"rise / power as the cooler remembers it; {_pair_text('R', 'K/W', r, 3)}"),
+        *_same_fan(befores, afters, r),
         _effect("sustained_capacity", "Sustained capacity", "W", watts, False,
-                f"(T_limit − {reference_room_c:.0f} °C) / R, {known_limit}"),
+                f"calculated: (T_limit − {reference_room_c:.0f} °C) / R, {known_limit}"
+                f"{f', no more than the {power_limit:g} W it draws' if power_limit is not None else ''}"),
         _effect("clock", "Clock", "MHz", channel(lambda x: x.clock, tol.clock_share), False, window),
         _effect("throttle_share", "Held back by heat", "% of load", held, True,
-                f"within 2 K of the limit with power or clock given up; told by "
+                f"pinned at its plateau with power or clock given up; told by "
                 f"{b.throttling.told_by or 'nothing'} before, {a.throttling.told_by or 'nothing'} after"),
         _effect("fan_speed", "Fan speed", "rpm", channel(lambda x: x.stats.get(Role.FAN_SPEED), 0.02), None, window),
         _noise(befores, afters, tol),

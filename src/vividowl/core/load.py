@@ -12,10 +12,16 @@ from vividowl.core.trace import Mask, Series, Trace, smooth
 BOOST_LONGEST_S = 120.0
 BOOST_EXCESS = 0.06
 BOOST_SHARPNESS = 0.7
+# After a boost the power does not come back to it, but for a moment; where it does, the load goes up and down by itself.
+BOOST_BACK_SHARE = 0.06
+BOOST_EVEN_SHARE = 0.5
 STEP_SHARE = 0.2
 DIP_BELOW = 0.6
 DIP_RECOVERY_S = 30.0
 PAUSE_MOST_S = 60.0
+# A stretch shorter than this, and short beside the longest, is no part of the load when a pause parts it from the rest.
+STRAY_S = 40.0
+STRAY_SHARE = 0.3
 
 
 @dataclass(frozen=True)
@@ -40,7 +46,7 @@ def _activity(trace: Trace) -> tuple[Series, str] | None:
         return power, "power"
     loads = [s for s in map(trace.get, (Role.CPU_UTILISATION, Role.GPU_UTILISATION)) if s is not None]
     if loads:
-        return np.nanmax(np.vstack(loads), axis=0), "utilisation"
+        return np.fmax.reduce(loads), "utilisation"
     return trace.channels[trace.die_role], "die temperature"
 
 
@@ -72,16 +78,29 @@ def find_load(trace: Trace) -> LoadPhase:
     above = values > half
     if not above.any():
         return LoadPhase(start, start, end, False, name)
-    need = max(3, round(20.0 / max(trace.interval_s, 0.05)))
-    stay = np.convolve(above.astype(float), np.ones(need), "full")[need - 1 :][: len(above)] / need
-    settled = np.flatnonzero(above & (stay >= 0.7))
-    first = int(settled[0]) if len(settled) else int(np.flatnonzero(above)[0])
-    # The running mean brings the crossing up to half its width forward: go on to the raw crossing.
-    raw_above = np.flatnonzero(raw[first:] > half)
-    first += int(raw_above[0]) if len(raw_above) else 0
-    last = int(np.flatnonzero(above)[-1])
+    span = _main_stretch(time, np.asarray(above, dtype=np.bool_))
+    first, last = span
+    # The running mean moves the crossings by up to half its width: go on to the raw ones.
+    raw_above = np.flatnonzero(raw[first : last + 1] > half)
+    if len(raw_above):
+        first, last = first + int(raw_above[0]), first + int(raw_above[-1])
     onset, finish = float(time[first]), float(time[last])
     return LoadPhase(onset, _boost_end(trace, onset, finish), finish, first > 0, name)
+
+
+def _main_stretch(time: Series, above: Mask) -> tuple[int, int]:
+    """First and last sample of the load. Both ends have to persist: a burst in the idle before it or in the cool-down
+    is no part of it, the passes of a loop are."""
+    edges = np.flatnonzero(np.diff(np.concatenate(([0], above.astype(int), [0]))))
+    stretches = [(int(a), int(b) - 1) for a, b in edges.reshape(-1, 2)]
+    lengths = [float(time[b] - time[a]) for a, b in stretches]
+    short = min(STRAY_S, STRAY_SHARE * max(lengths))
+    low, high = 0, len(stretches) - 1
+    while low < high and lengths[low] < min(short, float(time[stretches[low + 1][0]] - time[stretches[low][1]])):
+        low += 1
+    while high > low and lengths[high] < short:
+        high -= 1
+    return stretches[low][0], stretches[high][1]
 
 
 def _boost_end(trace: Trace, onset_s: float, end_s: float) -> float:
@@ -116,7 +135,24 @@ def _boost_end(trace: Trace, onset_s: float, end_s: float) -> float:
     after = np.array([np.median(values[i : i + 3 * wide]) for i in np.flatnonzero(good)])
     before = np.array([np.mean(values[max(0, i - near) : i]) for i in np.flatnonzero(good)])
     found = np.flatnonzero(good)[after < before - 0.5 * lasting[good]] if good.any() else np.array([], dtype=int)
-    return float(time[found[np.argmax(sharp[found])]]) if len(found) else onset_s
+    if not len(found):
+        return onset_s
+    at = int(found[np.argmax(sharp[found])])
+    return float(time[at]) if _stays_down(trace, onset_s, float(time[at]), end_s) else onset_s
+
+
+def _stays_down(trace: Trace, onset_s: float, at_s: float, end_s: float) -> bool:
+    """Whether the power was even before a step down and does not come back to it after: a boost, and no game."""
+    assert trace.power is not None  # noqa: S101 - the step was found in it
+    first = trace.power[(trace.time_s > onset_s) & (trace.time_s < at_s)]
+    rest = trace.power[(trace.time_s > at_s) & (trace.time_s < end_s)]
+    first, rest = first[np.isfinite(first)], rest[np.isfinite(rest)]
+    if not len(first) or not len(rest):
+        return False
+    high, low = float(np.median(first)), float(np.median(rest))
+    drop = high - low
+    even = float(np.subtract(*np.percentile(first, (85, 15)))) < BOOST_EVEN_SHARE * drop
+    return even and float(np.mean(rest > low + 0.5 * drop)) < BOOST_BACK_SHARE
 
 
 def find_pauses(trace: Trace, load: LoadPhase) -> tuple[tuple[float, float], ...]:

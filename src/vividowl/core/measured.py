@@ -3,8 +3,8 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Sequence
-from dataclasses import dataclass
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
 
 from vividowl.core.errors import require_range
 from vividowl.core.reading import Reading, Statistics
@@ -21,12 +21,15 @@ from vividowl.core.uncertainty import (
 # A few repeats in one sitting do not show all that changes from day to day. From memory.
 REPEATS_FLOOR = 0.2
 REPEATS_LEAST_FREEDOM = 2
-# Runs cut at the same time lack much the same: half of what is to come is taken to differ between them. From memory.
-TO_COME_SHARE = 0.5
+# What is still to come counts in the value of a side; between two sides cut at equal times most of it is common, and this
+# share of it is taken to differ. From memory.
+TO_COME_WIDTH, TO_COME_DIFFERS = 0.6, 0.15
 # Resistance behind the interface goes with fan speed to the power of minus this, plus or minus its half-width: between
-# laminar fins with a share of plain conduction and turbulent ones. From memory.
+# laminar fins with a share of plain conduction and turbulent ones. How much of the whole lies behind the interface is
+# taken alike on both sides, since a log seldom tells it well. From memory.
 FAN_EXPONENT, FAN_EXPONENT_HALF_WIDTH = 0.5, 0.25
-BEHIND_INTERFACE_SHARE = 0.75
+BEHIND_INTERFACE_SHARE = 0.7
+LIMIT_ABOVE_ROOM_K = 1.0
 
 
 @dataclass(frozen=True)
@@ -58,7 +61,7 @@ class Measured:
 
 
 def die_temperature(reading: Reading, tol: Tolerances) -> Measured:
-    """Die over the settled window; what is still to come of an unsettled run counts as uncertainty.
+    """Die over the end of the load, as measured; what is still to come counts as uncertainty.
 
     reading: the reading
     tol: half-widths
@@ -66,15 +69,16 @@ def die_temperature(reading: Reading, tol: Tolerances) -> Measured:
     source: JCGM 100:2008
     """
     window = reading.window
-    to_come = TO_COME_SHARE * abs(window.remaining_rise_k or 0.0) if not window.settled else 0.0
-    scatter = combined(
-        standard_from_half_width(tol.run_to_run_k), standard_from_half_width(to_come), reading.die.standard_error
+    to_come = abs(window.remaining_rise_k or 0.0)
+    scatter = combined(standard_from_half_width(tol.run_to_run_k), reading.die.standard_error)
+    shared = combined(
+        standard_from_half_width(tol.die_sensor_k), TO_COME_WIDTH * to_come, 0.5 * (window.uncertainty_k or 0.0)
     )
-    return Measured(reading.die.mean, scatter, 0.0, standard_from_half_width(tol.die_sensor_k))
+    return Measured(reading.die.mean, scatter, standard_from_half_width(TO_COME_DIFFERS * to_come), shared)
 
 
 def rise(reading: Reading, room_c: float | None, tol: Tolerances) -> Measured | None:
-    """Rise of the die over the room, None without a room; of a run that has not settled the rise it is heading for.
+    """Rise of the die over the room as measured, None without a room.
 
     reading: the reading
     room_c: room [degC] or None
@@ -84,9 +88,9 @@ def rise(reading: Reading, room_c: float | None, tol: Tolerances) -> Measured | 
     """
     if room_c is None:
         return None
-    die, window = die_temperature(reading, tol), reading.window
-    level = window.final_c if not window.settled and window.final_c is not None else die.value
-    return Measured(level - room_c, die.scatter, standard_from_half_width(tol.room_k), die.shared)
+    die = die_temperature(reading, tol)
+    drift = combined(die.drift, standard_from_half_width(tol.room_k))
+    return Measured(die.value - room_c, die.scatter, drift, die.shared)
 
 
 def by_share(statistics: Statistics, share: float) -> Measured:
@@ -102,66 +106,79 @@ def by_share(statistics: Statistics, share: float) -> Measured:
     return Measured(statistics.mean, statistics.standard_error, 0.5 * tolerance, math.sqrt(0.75) * tolerance)
 
 
-def resistance(reading: Reading, room_c: float | None, tol: Tolerances) -> Measured | None:
+def resistance(
+    reading: Reading, room_c: float | None, tol: Tolerances, shift_k: float = 0.0
+) -> Measured | None:
     """Rise over the heat into the cooler, None when either is not known.
 
     reading: the reading
     room_c: room [degC] or None
     tol: half-widths
+    shift_k: what is added to the die to bring it to the time of another run [K]
     returns: Measured [K/W] or None
-    formula: R = dT / P; u_R^2 = (u_dT / P)^2 + (dT u_P / P^2)^2
+    formula: R = dT / P with P as the die feels it; u_R^2 = (u_dT / P)^2 + (dT u_P / P^2)^2
     source: JCGM 100:2008, 5.1.2
     """
-    over, power = rise(reading, room_c, tol), reading.power
-    if over is None or power is None or not power.mean > 0 or not over.value >= 0 or reading.where_it_ends_unknown:
+    over, power, felt = rise(reading, room_c, tol), reading.power, reading.felt
+    if over is None or power is None or felt is None or not felt.watts > 0 or not over.value + shift_k >= 0:
+        return None
+    if reading.die_stuck:
         return None
     watts = by_share(power, tol.power_share)
-    value = thermal_resistance(over.value, watts.value)
+    # The level of the power moves the die, and is in what the die does beside it; it does not count a second time.
+    over = replace(
+        over, value=over.value + shift_k, scatter=combined(standard_from_half_width(tol.run_to_run_k), felt.left_k)
+    )
+    memory = standard_from_half_width(felt.half_width)
+    value = thermal_resistance(over.value, felt.watts)
+    scatter = over.scatter / felt.watts
+    drift = combined(over.drift / felt.watts, value * combined(watts.drift, memory) / felt.watts)
+    shared = combined(over.shared / felt.watts, value * watts.shared / felt.watts)
+    return Measured(value, scatter, drift, shared)
 
-    def part(of: Callable[[Measured], float]) -> float:
-        return combined(of(over) / watts.value, value * of(watts) / watts.value)
 
-    return Measured(value, part(lambda m: m.scatter), part(lambda m: m.drift), part(lambda m: m.shared))
-
-
-def at_fan_speed(of: Measured | None, reading: Reading, wanted_rpm: float) -> Measured | None:
+def at_fan_speed(of: Measured | None, reading: Reading, wanted_rpm: float, behind: float) -> Measured | None:
     """What the resistance would be at another fan speed, None when no fan speed was logged.
 
     of: resistance of the reading [K/W] or None
     reading: the reading
     wanted_rpm: fan speed to convert to [rpm], > 0
+    behind: resistance behind the interface, which answers to the fan [K/W]
     returns: Measured [K/W] or None
     range: speeds within a factor of 1.5; the conversion carries the uncertainty of its exponent
-    formula: R_interface + (R - R_interface) (N / N_wanted)^0.5
+    formula: R + behind ((N / N_wanted)^0.5 - 1)
     source: forced convection, textbook; the exponent is from memory
     """
     fan = reading.stats.get(Role.FAN_SPEED)
     if of is None or fan is None or not fan.mean > 0 or not wanted_rpm > 0:
         return None
-    response = reading.response
-    inner = response.interface if response is not None else (1.0 - BEHIND_INTERFACE_SHARE) * of.value
-    behind = max(0.0, of.value - inner)
     ratio = fan.mean / wanted_rpm
-    value = min(inner, of.value) + behind * ratio**FAN_EXPONENT
+    value = of.value + behind * (ratio**FAN_EXPONENT - 1.0)
     u = behind * abs(math.log(ratio)) * standard_from_half_width(FAN_EXPONENT_HALF_WIDTH)
     return Measured(value, of.scatter, combined(of.drift, u), of.shared, of.freedom)
 
 
-def capacity(of: Measured | None, limit_c: float | None, reference_room_c: float) -> Measured | None:
-    """Watts it can hold at its limit in the reference room, None when resistance or limit is not known.
+def capacity(
+    of: Measured | None, limit_c: float | None, reference_room_c: float, power_limit: float | None = None
+) -> Measured | None:
+    """Watts it could hold at its limit in the reference room: calculated. None when resistance or limit is not known,
+    or the limit is no more than a kelvin above the reference room.
 
     of: resistance [K/W] or None
     limit_c: limit [degC] or None
     reference_room_c: reference room [degC]
-    returns: Measured [W] or None
+    power_limit: what the device draws at most [W], or None
+    returns: Measured [W] or None, not above the power limit
     raises: OutOfRange
     formula: (T_limit - T_ref_room) / R
     source: definition; the trade's "watts it can hold"
     """
-    if of is None or limit_c is None or not of.value > 0:
+    if of is None or limit_c is None or not of.value > 0 or limit_c < reference_room_c + LIMIT_ABOVE_ROOM_K:
         return None
     value = sustained_capacity(limit_c, of.value, reference_room_c)
     scale = value / of.value
+    if power_limit is not None and value > power_limit:
+        value = power_limit
     return Measured(value, of.scatter * scale, of.drift * scale, of.shared * scale, of.freedom)
 
 

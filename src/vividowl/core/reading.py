@@ -9,6 +9,7 @@ import numpy as np
 
 from vividowl.core.cooldown import CoolDown, fit_cool_down, with_cool_down
 from vividowl.core.errors import CoreError
+from vividowl.core.felt_power import FeltPower, felt_power
 from vividowl.core.load import LoadPhase, find_load, find_pauses, under_load
 from vividowl.core.network import Response, fit_response
 from vividowl.core.phases import Chip, Phase, find_phases
@@ -22,6 +23,7 @@ from vividowl.core.uncertainty import standard_error
 
 HELD_AT_END_SHARE = 0.5
 HELD_TAIL_SHARE = 0.2
+BEGUN_S = 30.0
 
 
 @dataclass(frozen=True)
@@ -38,7 +40,8 @@ class Statistics:
 class Reading:
     """What a log says. stats and power are over the settled window; response is None when not known,
     response_reason then says why; die_stuck: the die sensor never moved, so nothing follows from it; pauses: start and
-    end of those between the passes of a looping benchmark [s]."""
+    end of those between the passes of a looping benchmark [s]; felt: the power that the die at the end answers to, None
+    without power; begun: die [degC] and power [W] just before the load, None when the log begins with it."""
 
     samples: int
     duration_s: float
@@ -52,6 +55,8 @@ class Reading:
     throttling: Throttling
     stats: Mapping[Role, Statistics]
     power: Statistics | None
+    felt: FeltPower | None
+    begun: tuple[float, float] | None
     chips: ChipResistances
     response: Response | None
     response_reason: str
@@ -61,11 +66,6 @@ class Reading:
     def die(self) -> Statistics:
         """Statistics of the deciding die temperature [degC]."""
         return self.stats[self.die_role]
-
-    @property
-    def where_it_ends_unknown(self) -> bool:
-        """Whether it has neither settled nor shows where it is heading: then no resistance follows."""
-        return not self.window.settled and self.window.final_c is None
 
     @property
     def clock(self) -> Statistics | None:
@@ -118,7 +118,7 @@ def read_trace(
     cooling = fit_cool_down(trace, steady) if load.seen and not stuck and steady == load else None
     if whole is not None:
         response = with_cool_down(whole, cooling, trace.interval_s)
-    window = find_settled_window(trace, steady, whole, late > HELD_AT_END_SHARE * tail_s, stuck)
+    window = find_settled_window(trace, steady, late > HELD_AT_END_SHARE * tail_s, stuck)
     if chosen is not None:
         window = choose_window(window, trace, *chosen)
     inside = under_load(trace, steady) & (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
@@ -129,10 +129,8 @@ def read_trace(
     chips = ChipResistances(reason="The room temperature is not noted.")
     if stuck:
         chips = ChipResistances(reason=reason)
-    elif not window.settled and window.final_c is None:
-        chips = ChipResistances(reason="It has not settled and where it ends is not known: no resistance follows.")
     elif room_c is not None:
-        chips = chip_resistances(trace, phases, room_c, window)
+        chips = chip_resistances(trace, phases, room_c, inside)
     return Reading(
         len(trace.time_s),
         trace.duration_s,
@@ -146,11 +144,23 @@ def read_trace(
         throttling,
         {role: value for role, value in found.items() if value is not None},
         statistics(power[inside]) if power is not None else None,
+        felt_power(trace, steady, inside),
+        _begun(trace, load),
         chips,
         response,
         reason,
         cooling,
     )
+
+
+def _begun(trace: Trace, load: LoadPhase) -> tuple[float, float] | None:
+    """Die and power of the last seconds before the load."""
+    idle = (trace.time_s < load.onset_s - 0.5 * trace.interval_s) & (trace.time_s > load.onset_s - BEGUN_S)
+    die, power = trace.channels[trace.die_role][idle], trace.power
+    if not load.seen or np.isfinite(die).sum() < 2 or power is None or not np.isfinite(power[idle]).any():
+        return None
+    # A burst of background work is no state to begin from: the lower half counts.
+    return float(np.nanpercentile(die, 30)), float(np.nanpercentile(power[idle], 30))
 
 
 def _loads(trace: Trace, phases: Sequence[Phase]) -> tuple[LoadPhase, LoadPhase, LoadPhase | None]:

@@ -11,9 +11,8 @@ from vividowl.core.approach import fit_approach
 from vividowl.core.errors import NotEnoughData
 from vividowl.core.phases import Phase
 from vividowl.core.roles import Role
-from vividowl.core.settling import SettledWindow
 from vividowl.core.temperature import thermal_resistance
-from vividowl.core.trace import Series, Trace
+from vividowl.core.trace import Mask, Series, Trace
 from vividowl.core.units import require_room_c
 
 CONDITION_MOST = 10.0
@@ -118,13 +117,13 @@ def _level(time: Series, values: Series) -> tuple[float, float] | None:
     return level, min(10.0, drift)
 
 
-def chip_resistances(trace: Trace, phases: Sequence[Phase], room_c: float, window: SettledWindow) -> ChipResistances:
+def chip_resistances(trace: Trace, phases: Sequence[Phase], room_c: float, inside: Mask) -> ChipResistances:
     """Resistance of processor and graphics to the room, as far as the log tells.
 
     trace: the log
     phases: its load phases
     room_c: room [degC], -10 to 60
-    window: settled window; of a run that has not settled the deciding die counts as where it is heading
+    inside: samples of the window that the steady figures come from (n,) [flag]
     returns: ChipResistances
     raises: OutOfRange
     range: with one load state a chip counts as alone when the other takes less than 10 % of the power
@@ -144,7 +143,6 @@ def chip_resistances(trace: Trace, phases: Sequence[Phase], room_c: float, windo
             return ChipResistances(coupled.cpu, coupled.gpu, coupled)
         except NotEnoughData as error:
             reason = f"{error} {error.remedy}"
-    inside = (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
 
     def mean(role: Role) -> float | None:
         values = trace.get(role)
@@ -156,8 +154,6 @@ def chip_resistances(trace: Trace, phases: Sequence[Phase], room_c: float, windo
     alone: dict[str, float] = {}
     for chip, (die_role, _) in roles.items():
         die, own = mean(die_role), watts[chip]
-        if die is not None and die_role is trace.die_role and not window.settled and window.final_c is not None:
-            die = window.final_c
         if own is None and not trace.has(Role.CPU_POWER) and not trace.has(Role.GPU_POWER):
             own = total if trace.die_role is die_role else None
         if (

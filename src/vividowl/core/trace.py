@@ -15,6 +15,7 @@ from vividowl.core.roles import DIE_ROLES, Role
 Series = NDArray[np.float64]
 Mask = NDArray[np.bool_]
 SAMPLES_LEAST = 10
+BRIDGED_S = 10.0
 
 
 @dataclass(frozen=True)
@@ -70,11 +71,14 @@ class Trace:
 
     @property
     def power(self) -> Series | None:
-        """Heat into the shared cooler [W]: processor and graphics together, else the total, else None."""
+        """Heat into the shared cooler [W]: processor and graphics together, else the total, else None. NaN where a part
+        is not known; loggers that write the chips in turn are bridged over up to ten seconds."""
         parts = [self.channels[r] for r in (Role.CPU_POWER, Role.GPU_POWER) if self.has(r)]
-        if parts:
-            return np.asarray(np.sum(np.nan_to_num(np.vstack(parts)), axis=0), dtype=np.float64)
-        return self.get(Role.TOTAL_POWER)
+        if not parts:
+            return self.get(Role.TOTAL_POWER)
+        if len(parts) == 1:
+            return parts[0]
+        return np.asarray(sum(bridged(self.time_s, part, BRIDGED_S) for part in parts), dtype=np.float64)
 
 
 def smooth(values: Series, width: int) -> Series:
@@ -99,6 +103,39 @@ def smooth(values: Series, width: int) -> Series:
     total, count = within(np.where(known, values - middle, 0.0)), within(known.astype(np.float64))
     with np.errstate(invalid="ignore", divide="ignore"):
         return np.where(count > 0, middle + total / count, np.nan)
+
+
+def bridged(time_s: Series, values: Series, most_s: float) -> Series:
+    """Fill gaps by a straight line where they are short; longer ones stay unknown.
+
+    time_s: times (n,) [s]
+    values: series (n,) [any], NaN where nothing was logged
+    most_s: longest gap that is bridged [s]
+    returns: series (n,) [same]
+    source: linear interpolation
+    """
+    known = np.isfinite(values)
+    if known.all() or known.sum() < 2:
+        return values
+    at = np.flatnonzero(known)
+    after = np.clip(np.searchsorted(at, np.arange(len(values))), 0, len(at) - 1)
+    before = np.clip(after - 1, 0, len(at) - 1)
+    near = (time_s[at[after]] - time_s[at[before]] <= most_s) & (at[before] < np.arange(len(values)))
+    near &= at[after] > np.arange(len(values))
+    return np.where(known, values, np.where(near, np.interp(time_s, time_s[known], values[known]), np.nan))
+
+
+def sensor_step(values: Series) -> float:
+    """The step in which a sensor counts: the smallest usual difference between unlike neighbours.
+
+    values: series (n,) [any]
+    returns: step [same], 0 when nothing moves
+    source: common practice, no source
+    """
+    known = values[np.isfinite(values)]
+    moves = np.abs(np.diff(known))
+    moves = moves[moves > 1e-6]
+    return float(np.percentile(moves, 10)) if len(moves) else 0.0
 
 
 def scan(keep: Series, gain: Series) -> Series:

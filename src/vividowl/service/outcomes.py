@@ -6,7 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
-from vividowl.core.measured import at_fan_speed, resistance
+from vividowl.core.measured import BEHIND_INTERFACE_SHARE, at_fan_speed, resistance
 from vividowl.core.prediction import Interval, share_inside
 from vividowl.core.roles import Role
 from vividowl.service.comparing import judged_by, kept
@@ -47,7 +47,8 @@ def outcome_of(workshop: Workshop, scope: Scope, job: Job, chosen: Mapping[str, 
     found = resistance(readings["after"], after_run.room_c, tolerances)
     fan = readings["before"].stats.get(Role.FAN_SPEED)
     if fan is not None:
-        found = at_fan_speed(found, readings["after"], fan.mean)
+        behind = BEHIND_INTERFACE_SHARE * found.value if found is not None else 0.0
+        found = at_fan_speed(found, readings["after"], fan.mean, behind)
     if found is None:
         return None
     predicted = Interval(**chosen["resistance"])

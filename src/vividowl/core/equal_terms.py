@@ -1,0 +1,82 @@
+"""What two runs still differ by before anything is claimed: their length, the state they began in, the room that an
+unlogged fan follows. Each is shifted where the log tells by how much, and left in the uncertainty where it does not."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from vividowl.core.reading import Reading
+from vividowl.core.roles import Role
+
+LAST_PART_MIDDLE = 0.9
+SHIFT_UNSURE_SHARE = 0.5
+# Heat of an earlier load leaves with about this time constant; where the start was not logged it may be this far off.
+# From memory.
+START_FADES_S, START_UNKNOWN_K = 350.0, 3.0
+START_SHOWN_K = 3.0
+# An automatic fan runs a few per cent faster for each kelvin of room, so the rise over it falls by about this share.
+# From memory.
+FAN_FOLLOWS_SHARE_PER_K = 0.01
+
+
+@dataclass(frozen=True)
+class EqualTerms:
+    """shifts_k: what is added to each run's die to bring it to the common time [K], before and after; half_width_k:
+    what the two sides may still differ by [K]; start_apart_k: how much warmer after began [K], None when not known;
+    at_s: the common time of the load [s]."""
+
+    shifts_k: tuple[tuple[float, ...], tuple[float, ...]]
+    half_width_k: float
+    start_apart_k: float | None
+    at_s: float
+
+
+def length_of(reading: Reading) -> float:
+    """Length of the load [s]."""
+    return reading.load.end_s - reading.load.onset_s
+
+
+def equal_terms(
+    befores: Sequence[Reading], afters: Sequence[Reading], rooms_c: tuple[float | None, float | None]
+) -> EqualTerms:
+    """Bring runs to equal times, and say what they may still differ by.
+
+    befores: readings before (n,), n >= 1
+    afters: readings after (m,), m >= 1
+    rooms_c: room before and after [degC] or None
+    returns: EqualTerms
+    formula: shift = slope (t - t_common); a warmer start fades as e^(-t/350 s)
+    source: linear interpolation within the record; the constants are from memory
+    """
+    runs = [*befores, *afters]
+    common = min(length_of(r) for r in runs)
+
+    def shift(reading: Reading) -> float:
+        if reading.window.settled or reading.window.chosen:
+            return 0.0
+        return -reading.window.slope_k_per_s * LAST_PART_MIDDLE * (length_of(reading) - common)
+
+    shifts = tuple(tuple(shift(r) for r in side) for side in (befores, afters))
+    moved = SHIFT_UNSURE_SHARE * max(abs(s) for side in shifts for s in side)
+    fades = math.exp(-LAST_PART_MIDDLE * common / START_FADES_S)
+    apart = _start_apart(befores[0], afters[0], rooms_c)
+    begun = (START_UNKNOWN_K if apart is None else abs(apart)) * fades
+    fan = 0.0
+    logged = all(r.stats.get(Role.FAN_SPEED) is not None for r in runs)
+    if not logged and rooms_c[0] is not None and rooms_c[1] is not None:
+        rise = abs(befores[0].die.mean - rooms_c[0])
+        fan = FAN_FOLLOWS_SHARE_PER_K * rise * abs(rooms_c[1] - rooms_c[0])
+    return EqualTerms(shifts, math.hypot(moved, begun, fan), apart, common)  # type: ignore[arg-type]
+
+
+def _start_apart(before: Reading, after: Reading, rooms_c: tuple[float | None, float | None]) -> float | None:
+    """How much warmer after began than before, over the room and at the same power [K]."""
+    if before.begun is None or after.begun is None or rooms_c[0] is None or rooms_c[1] is None:
+        return None
+    (die_b, watts_b), (die_a, watts_a) = before.begun, after.begun
+    per_watt = 0.0
+    if before.felt is not None and before.felt.watts > 0:
+        per_watt = max(0.0, before.die.mean - rooms_c[0]) / before.felt.watts
+    return (die_a - rooms_c[1]) - (die_b - rooms_c[0]) - per_watt * (watts_a - watts_b)
