@@ -7,7 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from vividowl.core.roles import Role
-from vividowl.core.trace import Mask, Series, Trace, smooth
+from vividowl.core.trace import Mask, Series, Trace, bridged, smooth
 
 BOOST_LONGEST_S = 120.0
 BOOST_EXCESS = 0.06
@@ -40,14 +40,15 @@ class LoadPhase:
 
 
 def _activity(trace: Trace) -> tuple[Series, str] | None:
-    """The signal that tells load from idle best: power, then utilisation, then the die itself."""
+    """The signal that tells load from idle best: power, then utilisation, then the die itself. A cell that was left
+    empty is neither load nor idle: it is bridged."""
     power = trace.power
     if power is not None:
-        return power, "power"
+        return bridged(trace.time_s, power, PAUSE_MOST_S), "power"
     loads = [s for s in map(trace.get, (Role.CPU_UTILISATION, Role.GPU_UTILISATION)) if s is not None]
     if loads:
-        return np.fmax.reduce(loads), "utilisation"
-    return trace.channels[trace.die_role], "die temperature"
+        return bridged(trace.time_s, np.fmax.reduce(loads), PAUSE_MOST_S), "utilisation"
+    return bridged(trace.time_s, trace.channels[trace.die_role], PAUSE_MOST_S), "die temperature"
 
 
 def find_load(trace: Trace) -> LoadPhase:

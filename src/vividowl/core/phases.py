@@ -9,13 +9,14 @@ from itertools import pairwise
 import numpy as np
 
 from vividowl.core.roles import Role
-from vividowl.core.trace import Mask, Series, Trace, smooth
+from vividowl.core.trace import Mask, Series, Trace, bridged, smooth
 
 PHASE_LEAST_S = 60.0
 PAUSE_MOST_S = 20.0
 LOADED_LEAST_W = 3.0
 LOADED_SHARE = 0.12
 STEP_SHARE = 0.3
+USUAL_FROM, LOADED_FROM = 0.25, 0.4
 
 
 class Chip(StrEnum):
@@ -41,14 +42,16 @@ def _loaded(trace: Trace, role: Role, use_role: Role, most_power: float) -> Mask
     signal = by_power if by_power is not None else trace.get(use_role)
     if signal is None:
         return np.zeros(len(trace.time_s), dtype=bool)
-    values = smooth(signal, max(1, round(5.0 / max(trace.interval_s, 0.05))))
+    values = smooth(bridged(trace.time_s, signal, PAUSE_MOST_S), max(1, round(5.0 / max(trace.interval_s, 0.05))))
     low, high = float(np.nanpercentile(values, 1)), float(np.nanpercentile(values, 99))
     least = max(LOADED_LEAST_W, LOADED_SHARE * most_power) if by_power is not None else 20.0
     if not (high - low > STEP_SHARE * high and high > least):
         # Never idle or never loaded: loaded throughout when it takes a fair part of the power.
         always = by_power is not None and low > least
         return np.full(len(values), always)
-    on = np.asarray(values > low + 0.5 * (high - low), dtype=np.bool_)
+    # Against the usual load, not the highest: a chip that heat holds far below its boost is at work all the same.
+    usual = float(np.nanmedian(values[values > low + USUAL_FROM * (high - low)]))
+    on = np.asarray(values > low + LOADED_FROM * (usual - low), dtype=np.bool_)
     return _without_short(trace.time_s, on, PAUSE_MOST_S, value=False)
 
 
@@ -68,7 +71,7 @@ def find_phases(trace: Trace) -> tuple[Phase, ...]:
     trace: the log
     returns: phases in order of time (n,), each a minute or longer; empty when neither chip shows a load
     range: pauses up to 20 s, as between the passes of a benchmark, do not end a phase
-    formula: a chip is loaded above half way between its idle and its load
+    formula: a chip is loaded above two fifths of the way from its idle to its usual load
     source: common practice, no source
     """
     powers = [p for p in (trace.get(Role.CPU_POWER), trace.get(Role.GPU_POWER)) if p is not None]
