@@ -177,7 +177,7 @@ def _demand(f: Fleet, p: Plan, seed: int, steps: int) -> tuple[Array, Array]:
             while t < steps * STEP_S:
                 length = rng.uniform(12.0, 90.0)
                 level = np.clip(rng.normal(usual, 0.10), 0.5, 1.0)
-                levels[int(t / STEP_S):int((t + length) / STEP_S)] = level
+                levels[int(t / STEP_S) : int((t + length) / STEP_S)] = level
                 t += length
             ask[:, i] = levels
         wobble = np.zeros(n)
@@ -219,7 +219,7 @@ def run(f: Fleet, p: Plan, seed: int) -> Session:
     air = np.exp(rng.normal(0.0, 0.008, n))
     seat = np.exp(rng.normal(0.0, 0.010, n))
     fan = Fan(f, p.fan_forced)
-    t = {k: p.room_c + d for k, d in zip("die lid gpu glid base pipe fin case table".split(),
+    t = {k: p.room_c + d for k, d in zip(["die", "lid", "gpu", "glid", "base", "pipe", "fin", "case", "table"],
                                          (4, 3.7, 3.6, 3.5, 3.3, 3.1, 2.9, 1.2, 0.4), strict=True)}  # fmt: skip
     clamp = np.ones(n)
     integral = np.zeros(n)
@@ -238,7 +238,9 @@ def run(f: Fleet, p: Plan, seed: int) -> Session:
         speed = fan.turn(felt, dt)
         cpu_ask = f.idle + (f.sustained - f.idle) * share
         cpu = np.maximum(f.idle, cpu_ask * np.where(share > 0.3, clamp, 1.0) * (1 + power_wobble))
-        gpu = np.maximum(f.gpu_idle, (f.gpu_idle + (f.gpu_sustained - f.gpu_idle) * share) * np.where(share > 0.3, clamp, 1.0))
+        gpu = np.maximum(
+            f.gpu_idle, (f.gpu_idle + (f.gpu_sustained - f.gpu_idle) * share) * np.where(share > 0.3, clamp, 1.0)
+        )
         leak = 2.0 ** ((t["die"] - 60.0) / 28.0)
         cpu = cpu * (1 - f.leakage) + cpu * f.leakage * leak
         stream = AIR_HEAT * f.flow_full * speed * air
@@ -284,7 +286,9 @@ def run(f: Fleet, p: Plan, seed: int) -> Session:
         if k % EVERY == 0:
             held = (clamp < 0.97) & (ask[k] > 0.3)
             hot = t["die"] + f.core_rise * cpu / f.sustained * 30.0
-            clock = f.clock_mhz * np.where(ask[k] > 0.3, np.minimum(1.0, (np.maximum(0.05, np.minimum(1.25, ask[k]) * clamp)) ** 0.4), 0.97)
+            clock = f.clock_mhz * np.where(
+                ask[k] > 0.3, np.minimum(1.0, (np.maximum(0.05, np.minimum(1.25, ask[k]) * clamp)) ** 0.4), 0.97
+            )
             rows.append(np.array([hot, t["gpu"], cpu, gpu, f.fan_rpm * speed, use[k], clock, held], dtype=np.float32))
             rooms.append(room)
     table = np.array(rows, dtype=float)

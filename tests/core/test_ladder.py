@@ -6,7 +6,7 @@ from hypothesis import strategies as st
 
 from vividowl.core.errors import CoreError, OutOfRange
 from vividowl.core.ladder import build_ladder, culprit
-from vividowl.core.network import Response, Term
+from vividowl.core.network import Response, Term, common_boundary
 
 RESPONSE = Response(
     (Term(0.5, 1.0, 0.02, 0.1), Term(0.8, 40.0, 0.02, 1.0), Term(0.2, 300.0, 0.02, 20.0)),
@@ -28,7 +28,7 @@ def test_property_drops_add_up_to_the_rise(die, room, power):
 def test_a_probe_decides_over_the_log():
     ladder = build_ladder(95, 25, 50, heatsink_c=65, response=RESPONSE)
     assert [(r.name, r.drop_k, r.source) for r in ladder.rungs] == [
-        ("heatsink", 40, "probe"),
+        ("behind", 40, "probe"),
         ("interface", 30, "probe"),
     ]
 
@@ -56,8 +56,18 @@ def test_an_impossible_die_is_refused():
 
 
 def test_one_third_of_the_rise_in_the_interface_is_the_culprit():
-    assert culprit(build_ladder(95, 25, 50, heatsink_c=70)) == "interface"
+    assert culprit(build_ladder(95, 25, 50, heatsink_c=68)) == "interface"
     assert culprit(build_ladder(95, 25, 50, heatsink_c=80)) is None
+
+
+def test_an_interface_that_may_lie_below_a_third_is_not_named():
+    # 25 K of 70 K is more than a third, but two sensors of 1.2 and 1.7 K leave 23 K open.
+    assert culprit(build_ladder(95, 25, 50, heatsink_c=70)) is None
+
+
+def test_nothing_is_named_beside_a_difference_that_was_not_shown():
+    before, after = build_ladder(95, 25, 40, heatsink_c=65), build_ladder(80, 25, 50, heatsink_c=72)
+    assert culprit(before, after, shown=False) is None
 
 
 def test_with_both_sides_the_rung_that_fell_most_was_the_culprit_at_equal_power():
@@ -77,10 +87,25 @@ def told_by_log(interface, sink, chassis):
     return Response(terms, 5.0, tuple(0.0 for _ in terms), 0.2, 0.01, 0.02)
 
 
-def test_a_part_that_the_log_does_not_tell_apart_is_left_out_and_not_called_nought():
-    ladder = build_ladder(75, 25, 50, response=told_by_log(0.3, 0.7, 0.0))
-    assert [r.name for r in ladder.rungs] == ["heatsink", "interface"]
+def test_heatsink_and_air_are_one_rung_where_only_a_log_tells():
+    ladder = build_ladder(75, 25, 50, response=told_by_log(0.3, 0.5, 0.2))
+    assert [r.name for r in ladder.rungs] == ["behind", "interface"]
     assert sum(r.drop_k for r in ladder.rungs) == pytest.approx(50)
+
+
+def test_what_answers_like_a_thick_lid_is_not_split():
+    terms = (Term(0.1, 0.5, 0.01, 0.1), Term(0.4, 8.0, 0.01, 1.0), Term(0.5, 90.0, 0.01, 9.0))
+    lidded = Response(terms, 5.0, (0.0, 0.0, 0.0), 0.2, 0.01, 0.02)
+    assert [r.name for r in build_ladder(75, 25, 50, response=lidded).rungs] == ["whole"]
+
+
+def test_two_responses_are_parted_where_nothing_lies_across():
+    def lidded(slow_s):
+        terms = (Term(0.4, 8.0, 0.01, 1.0), Term(0.5, slow_s, 0.01, 9.0))
+        return Response(terms, 5.0, (0.0, 0.0), 0.2, 0.01, 0.02)
+
+    assert common_boundary(lidded(90.0), lidded(80.0)) == 25.0
+    assert common_boundary(lidded(28.0), lidded(17.0)) is None
 
 
 def test_an_exhaust_probe_alone_gives_the_share_of_the_air():

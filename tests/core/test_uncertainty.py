@@ -10,6 +10,7 @@ from vividowl.core.comparison import compare
 from vividowl.core.conditions import Conditions
 from vividowl.core.effects import Side
 from vividowl.core.errors import NotEnoughData, OutOfRange
+from vividowl.core.measured import TO_COME_DIFFERS, TO_COME_WIDTH
 from vividowl.core.reading import read_trace
 from vividowl.core.simulator import Device, simulate
 from vividowl.core.uncertainty import (
@@ -39,15 +40,20 @@ def test_published_uncertainty_of_a_resistance_against_the_uncertainties_library
     reading = read_trace(simulate(Device(sustained_power=40, boost_power=45), room_c=24, seed=1), 24)
     side = Side(Conditions(room_c=24.0), reading)
     tol, root3 = Tolerances(), math.sqrt(3)
-    parts = (tol.run_to_run_k / root3, tol.die_sensor_k / root3, tol.room_k / root3, reading.die.standard_error)
+    to_come = abs(reading.window.remaining_rise_k)
+    parts = (
+        tol.run_to_run_k / root3, tol.die_sensor_k / root3, tol.room_k / root3, reading.felt.left_k,
+        TO_COME_WIDTH * to_come, TO_COME_DIFFERS * to_come / root3, reading.window.uncertainty_k / 2,
+    )  # fmt: skip
     rise = ufloat(reading.die.mean - 24, math.hypot(*parts))
     power = ufloat(
-        reading.power.mean, math.hypot(tol.power_share * reading.power.mean / root3, reading.power.standard_error)
+        reading.felt.watts, math.hypot(tol.power_share * reading.power.mean, reading.felt.half_width) / root3
     )
     reference = rise / power
     effect = compare(side, side).effect("resistance")
     assert effect.before == pytest.approx(reference.nominal_value, rel=1e-12)
-    assert effect.before_u95 == pytest.approx(2 * reference.std_dev, rel=1e-9)
+    # The tolerance of the watts is a share of their mean, felt watts differ from that by a trifle.
+    assert effect.before_u95 == pytest.approx(2 * reference.std_dev, rel=1e-3)
 
 
 def test_unlimited_degrees_of_freedom():

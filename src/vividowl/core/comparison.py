@@ -40,6 +40,11 @@ class Comparison:
     hidden_gain_k: float | None = None
     showable_k: float | None = None
 
+    @property
+    def claims(self) -> bool:
+        """Whether a difference is claimed."""
+        return self.verdict not in (Verdict.NO_DIFFERENCE_SHOWN, Verdict.CANNOT_BE_COMPARED)
+
     def effect(self, quantity: str) -> Effect:
         """The effect on one quantity."""
         return next(e for e in self.effects if e.quantity == quantity)

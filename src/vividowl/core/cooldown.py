@@ -8,7 +8,15 @@ import numpy as np
 
 from vividowl.core.exponentials import fit_exponentials
 from vividowl.core.load import LoadPhase
-from vividowl.core.network import BOUND_LOW_STEPS, EVIDENCE_LEAST, FAST_BELOW_S, Response, Term
+from vividowl.core.network import (
+    BOUND_LOW_STEPS,
+    DOUBT_FROM_S,
+    DOUBT_TO_S,
+    EVIDENCE_LEAST,
+    FAST_BELOW_S,
+    Response,
+    Term,
+)
 from vividowl.core.trace import Series, Trace
 from vividowl.core.uncertainty import effective_sample_size
 
@@ -107,7 +115,10 @@ def with_cool_down(response: Response, cooling: CoolDown | None, interval_s: flo
     """
     if cooling is None or cooling.interface is None or cooling.interface_u is None or interval_s > STEP_MOST_S:
         return response
-    return replace(response, cooling_interface=cooling.interface, interface_u=cooling.interface_u)
+    doubt = sum(t.resistance for t in cooling.terms if DOUBT_FROM_S < t.tau_s <= DOUBT_TO_S)
+    return replace(
+        response, cooling_interface=cooling.interface, interface_u=cooling.interface_u, cooling_doubt=max(0.0, doubt)
+    )
 
 
 def _power_drop(trace: Trace, load: LoadPhase) -> float | None:

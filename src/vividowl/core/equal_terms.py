@@ -34,7 +34,12 @@ class EqualTerms:
 
 
 def length_of(reading: Reading) -> float:
-    """Length of the load [s]."""
+    """Length of the load.
+
+    reading: the reading
+    returns: length [s]
+    source: definition
+    """
     return reading.load.end_s - reading.load.onset_s
 
 

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from vividowl.core.load import LoadPhase
-from vividowl.core.trace import Mask, Series, Trace, bridged, scan
+from vividowl.core.trace import Mask, Trace, bridged, scan
 from vividowl.core.uncertainty import standard_error
 
 TAUS_S = np.array([2.0, 15.0, 60.0, 240.0, 800.0])

@@ -7,6 +7,7 @@ that a short log cannot show; where the log tells little, the answer is as wide 
 from __future__ import annotations
 
 import math
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -16,16 +17,21 @@ from vividowl.core.roles import Role
 from vividowl.core.trace import Mask, Series, Trace, bridged, scan
 
 TAUS_S = np.array([2.0, 8.0, 30.0, 90.0, 270.0, 800.0])
-# Share of the rise that goes with each time constant in usual devices, and its spread. From memory.
-SHARES = np.array([0.28, 0.17, 0.23, 0.20, 0.10, 0.02])
-SPREADS = np.array([0.15, 0.12, 0.12, 0.10, 0.07, 0.04])
+# Share of the rise that goes with each time constant, and its spread, in usual devices and in those that shed their heat
+# slowly, through their case; and how often the second kind is met, with a fan that turns, one that is not logged, and
+# one that stands still. From memory.
+USUAL = ((0.28, 0.17, 0.23, 0.20, 0.10, 0.02), (0.15, 0.12, 0.12, 0.10, 0.07, 0.04))
+SLOW = ((0.18, 0.11, 0.14, 0.14, 0.18, 0.25), (0.15, 0.12, 0.12, 0.12, 0.14, 0.25))
+SLOW_USUAL = {"turns": 0.01, "not logged": 0.06, "stands": 0.6}
 BEGUN_TAUS_S = np.array([90.0, 400.0])
 BEGUN_SPREAD_K = 4.0
+LEVEL_SPREAD_K = 6.0
 POINTS_MOST = 400
 LEAD_MOST_S = 300.0
 # What the ladder does not know: a fan that changes its speed, a room that drifts, a sensor that counts in kelvins.
 ERROR_K, ERROR_CORRELATED_S, EARLY_FACTOR = 0.4, 30.0, 25.0
 GAP_MOST_S = 120.0
+LADDER_SHARE = 0.3
 # Terms slower than these answer to the fan as well.
 FAST_TERMS = 2
 FAN_TURNS_RPM = 200.0
@@ -34,8 +40,8 @@ FAN_EXPONENT = 0.5
 
 @dataclass(frozen=True)
 class Heading:
-    """final_c: where the die ends when the load goes on [degC]; final_u_k: its standard uncertainty [K]; weights: of
-    each time constant [K], signed; left: what each has still to go at the end of the load [K] (k,)."""
+    """final_c: where the die ends when the load goes on [degC]; final_u_k: its standard uncertainty [K]; left:
+    what each time constant has still to go at the end of the load [K] (k,)."""
 
     final_c: float
     final_u_k: float
@@ -55,7 +61,7 @@ def find_heading(trace: Trace, load: LoadPhase, window: tuple[float, float]) -> 
     window: the end of the load that the steady figures come from, from and to [s]
     returns: Heading, None when the log is too short or the die too still to tell
     formula: T = T_0 + sum w_i x_i(t), x_i the share of the power (else of the load) that a time constant has taken up;
-        w by least squares with the usual shares of the rise as prior
+        w by least squares with the shares of usual and of slow devices as priors, averaged by their evidence
     range: loads of half a minute and longer
     source: Bayesian linear regression, any textbook; Foster network, JESD51-14; the shares are from memory
     """
@@ -93,17 +99,9 @@ def find_heading(trace: Trace, load: LoadPhase, window: tuple[float, float]) -> 
     begun = np.exp(-(centre - begin)[:, None] / BEGUN_TAUS_S)
     a = np.column_stack([taken, begun, np.ones(len(edges))])
     rise = now - float(np.nanmean(level[idle & known])) if (idle & known).any() else now - float(np.nanmin(level))
-    reached = max(0.3, 1.0 - float((SHARES * np.exp(-(load.end_s - load.onset_s) / TAUS_S)).sum()))
-    whole = max(1.0, rise / reached)
-    mean = np.concatenate([SHARES * whole, [0.0, 0.0], [now - rise]])
-    spread = np.concatenate([SPREADS * whole, [BEGUN_SPREAD_K] * 2, [6.0]])
     elapsed = np.clip((centre - load.onset_s) / (load.end_s - load.onset_s), 0.0, 1.0)
     error = ERROR_K * math.sqrt(max(1.0, ERROR_CORRELATED_S / step)) * (1.0 + EARLY_FACTOR * (1.0 - elapsed) ** 2)
     error = np.where(idle, 2.0 * ERROR_K * math.sqrt(max(1.0, ERROR_CORRELATED_S / step)), error)
-    rows = np.vstack([(a / error[:, None])[known], np.diag(1.0 / spread)])
-    target = np.concatenate([(level / error)[known], mean / spread])
-    covariance = np.linalg.inv(rows.T @ rows)
-    found = covariance @ (rows.T @ target)
     # From the window to the end: the level itself is measured, the ladder only adds what is still to come.
     in_window = (centre >= window[0]) & (centre <= window[1])
     if not in_window.any():
@@ -112,14 +110,66 @@ def find_heading(trace: Trace, load: LoadPhase, window: tuple[float, float]) -> 
     full[FAST_TERMS:] = slow[in_window].mean() / max(1e-9, (power[in_window] - base).mean())
     to_go = full - taken[in_window].mean(axis=0)
     row = np.concatenate([to_go, -begun[in_window].mean(axis=0), [0.0]])
-    remaining = float(row @ found)
-    return Heading(now + remaining, math.sqrt(max(0.0, float(row @ covariance @ row))), (full - taken[-1]) * found[: len(TAUS_S)])
+    slow_usual = SLOW_USUAL[_fan_state(trace, late)]
+    fits = [
+        _with_prior((a / error[:, None])[known], (level / error)[known], shares, spreads, rise, now, reach, usual)
+        for (shares, spreads), usual in ((USUAL, 1.0 - slow_usual), (SLOW, slow_usual))
+        for reach in [max(0.3, 1.0 - float((np.array(shares) * np.exp(-(load.end_s - load.onset_s) / TAUS_S)).sum()))]
+    ]
+    best = max(fit.evidence for fit in fits)
+    trust = np.array([math.exp(fit.evidence - best) for fit in fits])
+    trust /= trust.sum()
+    to_come = np.array([float(row @ fit.weights) for fit in fits])
+    own = np.array([max(0.0, float(row @ fit.covariance @ row)) for fit in fits])
+    remaining = float(trust @ to_come)
+    weights = sum(t * fit.weights for t, fit in zip(trust, fits, strict=True))
+    # The ladder ends at 800 s; a part slower than that would make the rest larger by a good share.
+    unsure = math.hypot(math.sqrt(float(trust @ (own + (to_come - remaining) ** 2))), LADDER_SHARE * remaining)
+    return Heading(
+        now + remaining, unsure,
+        (full - taken[-1]) * np.asarray(weights)[: len(TAUS_S)],
+    )  # fmt: skip
+
+
+@dataclass(frozen=True)
+class _Fit:
+    """weights (k,) with their covariance (k, k); evidence: logarithm of how well this prior foretold the log."""
+
+    weights: Series
+    covariance: Series
+    evidence: float
+
+
+def _with_prior(
+    a: Series, target: Series, shares: Sequence[float], spreads: Sequence[float], rise: float, now: float, reach: float,
+    usual: float,
+) -> _Fit:  # fmt: skip
+    whole = max(1.0, rise / reach)
+    mean = np.concatenate([np.array(shares) * whole, np.zeros(len(BEGUN_TAUS_S)), [now - rise]])
+    spread = np.concatenate([np.array(spreads) * whole, np.full(len(BEGUN_TAUS_S), BEGUN_SPREAD_K), [LEVEL_SPREAD_K]])
+    rows = np.vstack([a, np.diag(1.0 / spread)])
+    wanted = np.concatenate([target, mean / spread])
+    covariance = np.linalg.inv(rows.T @ rows)
+    weights = covariance @ (rows.T @ wanted)
+    left = wanted - rows @ weights
+    evidence = (
+        math.log(usual) - 0.5 * float(left @ left) + 0.5 * float(np.linalg.slogdet(covariance)[1])
+        - float(np.log(spread).sum())
+    )  # fmt: skip
+    return _Fit(weights, covariance, evidence)
+
+
+def _fan_state(trace: Trace, late: Mask) -> str:
+    fan = trace.get(Role.FAN_SPEED)
+    if fan is None or not np.isfinite(fan[late]).any():
+        return "not logged"
+    return "turns" if float(np.nanmean(fan[late])) > FAN_TURNS_RPM else "stands"
 
 
 def _fan_ease(trace: Trace, block: np.ndarray, inside: Mask, edges: Series, late: Mask) -> Series:
     """Resistance of what the fan cools over time, as a share of that at the end; one without a fan speed (n,)."""
     fan = trace.get(Role.FAN_SPEED)
-    if fan is None or not np.isfinite(fan[late]).any() or not float(np.nanmean(fan[late])) > FAN_TURNS_RPM:
+    if fan is None or _fan_state(trace, late) != "turns":
         return np.ones(len(edges))
     speed = _means(block[inside], fan[inside], len(edges))
     known = np.isfinite(speed)

@@ -45,10 +45,6 @@ def headline_of(
     return f"{_WORDS[verdict]}: {said}"
 
 
-def _number(value: float, digits: int = 0) -> str:
-    return f"{value:.{digits}f}".replace("-", "−")
-
-
 def _watts(before: float, after: float) -> str:
     digits = 1 if min(before, after) < 10.0 or abs(after - before) < 2.0 else 0
     return f"{before:.{digits}f} → {after:.{digits}f} W"
@@ -64,9 +60,7 @@ def _held(before: Side, by: Mapping[str, Effect], limit_c: float | None) -> str 
     plateau = limit_c if limit_c is not None else before.reading.throttling.limit_c
     parts = [_watts(power.before, power.after)]
     if clock.before and clock.after and clock.shown in (Shown.BETTER, Shown.WORSE):
-        parts.append(f"clock {_number(100.0 * (clock.after / clock.before - 1.0)).replace('−', '− ')} %".replace("− ", "−"))
-        if clock.after > clock.before:
-            parts[-1] = parts[-1].replace("clock ", "clock +")
+        parts.append(f"clock {100.0 * (clock.after / clock.before - 1.0):+.0f} %".replace("-", "−"))
     if held.after > HELD_SHARE_PERCENT and die.shown is Shown.NOT_SHOWN and plateau is not None:
         return f"at its {plateau:.0f} °C limit {', '.join(parts)}"
     if abs(held.after - held.before) >= SHARE_TOLD_PERCENT:
@@ -89,7 +83,7 @@ def _trade(by: Mapping[str, Effect]) -> str | None:
 
 
 def _cooler(by: Mapping[str, Effect]) -> str | None:
-    rise, power, resistance = by["rise"], by["power"], by["resistance"]
+    rise, power, resistance, die = by["rise"], by["power"], by["resistance"], by["die_temperature"]
     same = (
         power.before is not None and power.after is not None
         and abs(power.after - power.before) <= SAME_POWER_SHARE * power.before
@@ -97,6 +91,11 @@ def _cooler(by: Mapping[str, Effect]) -> str | None:
     if rise.shown in (Shown.BETTER, Shown.WORSE) and rise.difference is not None and (same or power.before is None):
         at = f" at {power.before:.0f} W" if power.before is not None else ""
         return f"{abs(rise.difference):.0f} K {'less' if rise.difference < 0 else 'more'} over the room{at}"
+    if (
+        resistance.shown in (Shown.BETTER, Shown.WORSE) and power.difference is not None
+        and die.shown is Shown.NOT_SHOWN and power.shown is Shown.CHANGED and abs(power.difference) > 1.0
+    ):  # fmt: skip
+        return f"{abs(power.difference):.0f} W {'more' if power.difference > 0 else 'fewer'} at the same temperature"
     for quantity, at_fan in (("resistance", ""), ("resistance_same_fan", " with the fan as before")):
         of = by.get(quantity, resistance)
         if of.shown in (Shown.BETTER, Shown.WORSE) and of.difference is not None and power.before:

@@ -16,7 +16,7 @@ PAUSE_MOST_S = 20.0
 LOADED_LEAST_W = 3.0
 LOADED_SHARE = 0.12
 STEP_SHARE = 0.3
-USUAL_FROM, LOADED_FROM = 0.25, 0.4
+USUAL_FROM, LOADED_FROM = 0.25, 0.5
 
 
 class Chip(StrEnum):
@@ -71,7 +71,7 @@ def find_phases(trace: Trace) -> tuple[Phase, ...]:
     trace: the log
     returns: phases in order of time (n,), each a minute or longer; empty when neither chip shows a load
     range: pauses up to 20 s, as between the passes of a benchmark, do not end a phase
-    formula: a chip is loaded above two fifths of the way from its idle to its usual load
+    formula: a chip is loaded above half way from its idle to its usual load
     source: common practice, no source
     """
     powers = [p for p in (trace.get(Role.CPU_POWER), trace.get(Role.GPU_POWER)) if p is not None]

@@ -115,7 +115,8 @@ def read_trace(
     tail_s = HELD_TAIL_SHARE * (steady.end_s - steady.onset_s)
     late = sum(max(0.0, b - max(a, steady.end_s - tail_s)) for a, b in throttling.spans_s)
     whole = response if alone == steady else None
-    cooling = fit_cool_down(trace, steady) if load.seen and not stuck and steady == load else None
+    # After a load of both chips each falls by the heat of both, and a pause between is no load of one.
+    cooling = fit_cool_down(trace, steady) if whole is not None and load.seen and not stuck else None
     if whole is not None:
         response = with_cool_down(whole, cooling, trace.interval_s)
     window = find_settled_window(trace, steady, late > HELD_AT_END_SHARE * tail_s, stuck)
@@ -168,7 +169,8 @@ def _loads(trace: Trace, phases: Sequence[Phase]) -> tuple[LoadPhase, LoadPhase,
     can be read, None when the other chip works in all of them."""
     load = find_load(trace)
     if len({p.chip for p in phases}) < 2:
-        return load, load, load
+        both = any(p.chip is Chip.BOTH for p in phases)
+        return load, load, None if both else load
     own = Chip.PROCESSOR if trace.die_role is Role.CPU_TEMPERATURE else Chip.GRAPHICS
     working = [p for p in phases if p.chip in (own, Chip.BOTH)] or list(phases)
     begun = phases[0].from_s > trace.time_s[0] + 1.5 * trace.interval_s

@@ -14,6 +14,10 @@ POOR_OVER_TYPICAL = 1.5
 SLOW_OVER_TYPICAL = 1.6
 CHANGED_SHARE = 0.15
 INTERFACE_SHARE_POOR = 1.0 / 3.0
+NOT_TOLD = (
+    "Where the heat stops is not told by this log: die, paste and base answer as one, as under a thick lid, with a sensor "
+    "that smooths, or with seconds between the lines. A probe on the heatsink would tell."
+)
 
 
 class Source(StrEnum):
@@ -111,18 +115,20 @@ def judge_response(response: Response, reference: Reference, total: float | None
     formula: interface poor above 1.5 times the reference (share, or K/W where known); slow part large above 1.6 times
     source: common practice, no source
     """
+    if not response.tells_interface:
+        return Judgement(False, False, NOT_TOLD)
     whole = total if total is not None and total > response.interface else response.total
     share, slow = min(1.0, response.interface / whole), response.chassis / whole
     start = f"{share_words(share)} of the rise appears within seconds of the load"
     if reference.interface is not None and reference.total is not None:
         ratio = response.interface / reference.interface if reference.interface > 0 else float("inf")
-        poor = ratio > POOR_OVER_TYPICAL and response.interface - reference.interface > 2 * response.interface_u
+        poor = ratio > POOR_OVER_TYPICAL and response.interface - reference.interface > 2 * response.interface_whole_u
         behind, behind_then = whole - response.interface, reference.total - reference.interface
         large = behind > (1 + 2 * CHANGED_SHARE) * behind_then
         basis = f"{response.interface:.2f} K/W against {reference.interface:.2f} K/W, {reference.source}"
     else:
-        poor = share > POOR_OVER_TYPICAL * reference.interface_share
-        large = slow > SLOW_OVER_TYPICAL * reference.slow_share and not poor
+        poor = share - 2 * response.interface_whole_u / whole > POOR_OVER_TYPICAL * reference.interface_share
+        large = response.tells_slow_part and slow > SLOW_OVER_TYPICAL * reference.slow_share and not poor
         basis = f"{100 * reference.interface_share:.0f} % is usual, {reference.source}"
     if poor:
         said = "the interface is poor; heatsink and fins are " + ("slow too" if large else "fine")

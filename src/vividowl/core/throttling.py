@@ -84,9 +84,7 @@ def _pinned(time: Series, die: Series, limit_c: float | None) -> _Pinned | None:
 
 def _range_within(values: Series, width: int) -> Series:
     """Highest less lowest value of the window that begins at each sample (n,)."""
-    windows = np.lib.stride_tricks.sliding_window_view(
-        np.concatenate((values, np.full(width - 1, values[-1]))), width
-    )
+    windows = np.lib.stride_tricks.sliding_window_view(np.concatenate((values, np.full(width - 1, values[-1]))), width)
     every = max(1, width // 16)  # a smoothed series needs no closer look
     seen = windows[:, ::every]
     return np.asarray(np.nanmax(seen, axis=1) - np.nanmin(seen, axis=1), dtype=np.float64)

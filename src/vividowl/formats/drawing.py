@@ -79,6 +79,9 @@ def owl_svg(before: Mapping[str, Any], after: Mapping[str, Any], verdict: str | 
     return _svg(120, 72, parts)
 
 
+RUNG_WORDS = {"behind": "sink and air", "whole": "die to room"}
+
+
 def ladder_svg(before: Ladder | None, after: Ladder | None, culprit: str | None) -> str:
     """Both ladders on one scale, standing on the floor that is the room."""
     width, height, floor, top = 276.0, 322.0, 270.0, 34.0
@@ -126,7 +129,7 @@ def _one_ladder(
         label = min(middle, last_name - 18, floor - 6)
         if hollow:
             here = rung.name == culprit
-            parts.append(_text(0, label - (8 if here else 0), rung.name, size=14, bold=here))
+            parts.append(_text(0, label - (8 if here else 0), RUNG_WORDS.get(rung.name, rung.name), size=14, bold=here))
             if here:
                 parts.append(_text(0, label + 8, "stops here", size=13, fill=colour, bold=True))
             last_name = label - (8 if here else 0)

@@ -12,6 +12,7 @@ from vividowl.core.conditions import Conditions
 from vividowl.core.effects import Side
 from vividowl.core.errors import CoreError
 from vividowl.core.ladder import Ladder, build_ladder, culprit
+from vividowl.core.network import common_boundary
 from vividowl.core.reading import Reading
 from vividowl.core.roles import ROLE_KINDS, Role
 from vividowl.core.uncertainty import Tolerances, checked_tolerances
@@ -55,8 +56,11 @@ def kept(scope: Scope, table: Any, run: Run | None) -> Sequence[Any]:  # noqa: A
     return scope.session.scalars(query.order_by(order, table.id)).all()
 
 
-def ladder_of(run: Run, reading: Reading, spots: Sequence[SpotReading]) -> Ladder | None:
-    """The heat ladder of a run: by probes where read, else from the log. None without a room."""
+def ladder_of(
+    run: Run, reading: Reading, spots: Sequence[SpotReading], boundary_s: float | None = None
+) -> Ladder | None:
+    """The heat ladder of a run: by probes where read, else from the log. None without a room. boundary_s: what parts
+    the interface from the rest in both runs of a job [s]."""
     if run.room_c is None:
         return None
 
@@ -70,7 +74,7 @@ def ladder_of(run: Run, reading: Reading, spots: Sequence[SpotReading]) -> Ladde
     return build_ladder(
         reading.die.mean, run.room_c, reading.power.mean if reading.power else None,
         heatsink_c=probe("heatsink", Role.HEATSINK_TEMPERATURE), exhaust_c=probe("exhaust", Role.EXHAUST_TEMPERATURE),
-        response=reading.response,
+        response=reading.response, boundary_s=boundary_s,
     )  # fmt: skip
 
 
@@ -108,11 +112,20 @@ def _repeat(workshop: Workshop, scope: Scope, run: Run, trace: TraceFile, job: J
     return replace(_side(run, reading, (), ()), results={})
 
 
-def _ladder(run: Run, reading: Reading, spots: Sequence[SpotReading]) -> Ladder | None:
-    try:
-        return ladder_of(run, reading, spots)
-    except CoreError:
-        return None
+def _ladders(
+    runs: Sequence[Run], readings: Sequence[Reading], spots: Sequence[Sequence[SpotReading]]
+) -> list[Ladder | None]:
+    """Both ladders, parted at one and the same time constant; None where one cannot be built."""
+    first, second = (r.response for r in readings)
+    boundary = common_boundary(first, second) if first is not None and second is not None else None
+    out: list[Ladder | None] = []
+    for run, reading, by_hand in zip(runs, readings, spots, strict=True):
+        told = reading if boundary is not None else replace(reading, response=None)
+        try:
+            out.append(ladder_of(run, told, by_hand, boundary))
+        except CoreError:
+            out.append(None)
+    return out
 
 
 def _exhaust(runs: Sequence[Run], readings: Sequence[Reading], spots: Sequence[Sequence[SpotReading]],
@@ -151,14 +164,14 @@ def compare_job(workshop: Workshop, scope: Scope, job: Job) -> Compared | None:
     comparison = compare(
         sides[0], sides[1], limit_c=job.limit_c, tolerances=tolerances, reference_room_c=reference_room_c
     )
-    ladders = [_ladder(r, g, s) for r, g, s in zip(pair, readings, spots, strict=True)]
+    ladders = _ladders(pair, readings, spots)
     fitted = scope.session.scalars(
         scope.select(FitItem).where(FitItem.job_id == job.id, FitItem.removed_at.is_(None))
     ).all()
     notes = (BURN_IN_WORDS,) if any(item.kind in BURN_IN_KINDS for item in fitted) else ()
     return Compared(
         comparison, before, after, logs[0], logs[1], readings[0], readings[1], ladders[0], ladders[1],
-        culprit(ladders[0], ladders[1]) if ladders[0] and ladders[1] else None,
+        culprit(ladders[0], ladders[1], shown=comparison.claims) if ladders[0] and ladders[1] else None,
         _exhaust(pair, readings, spots, comparison.effect("noise").difference), notes,
     )  # fmt: skip
 

@@ -74,5 +74,6 @@ export const RUNGS: Record<string, string> = {
   interface: 'interface',
   heatsink: 'heatsink',
   air: 'air and case',
+  behind: 'heatsink and air',
   whole: 'die to room',
 };
