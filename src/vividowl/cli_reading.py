@@ -59,7 +59,7 @@ def reading_values(found: FileReading) -> dict[str, Any]:
         "phases": [{"chip": p.chip.value, "from_s": p.from_s, "to_s": p.to_s} for p in r.phases],
         "steady": {"from_s": r.window.from_s, "to_s": r.window.to_s, "settled": r.window.settled,
                    "remaining_rise_K": r.window.remaining_rise_k, "final_C_estimate": r.window.final_c,
-                   "minutes_needed": r.window.minutes_needed},
+                   "uncertainty_K": r.window.uncertainty_k, "minutes_needed": r.window.minutes_needed},
         "stats": {role.value: {"mean": s.mean, "max": s.maximum, "p95": s.p95, "unit": ROLE_KINDS[role].unit}
                   for role, s in r.stats.items()},
         "throttling": {"share": r.throttling.share,
@@ -115,6 +115,8 @@ def comparison_values(found: Comparison) -> dict[str, Any]:
     return {
         "verdict": found.verdict.value,
         "headline": found.headline,
+        "hidden_gain_K": found.hidden_gain_k,
+        "assumes": list(found.assumes),
         "effects": [{"quantity": e.quantity, "unit": e.unit, "before": e.before, "after": e.after,
                      "difference": e.difference, "U95": e.u95, "shown": e.shown.value} for e in found.effects],
         "reasons": list(found.reasons),

@@ -71,11 +71,13 @@ def owl_svg(before: Mapping[str, Any], after: Mapping[str, Any], verdict: str | 
              'stroke-linecap="round"/>']  # fmt: skip
     parts += _eye(32, 42, before, BEFORE, True) + _eye(88, 42, after, AFTER, False)
     beaks = {
-        "improved": "M54 54h12l-6 12z", "worse": "M54 66h12l-6 -12z", "no_difference_shown": "M53 58h14v4h-14z",
+        "improved": "M54 54h12l-6 12z", "worse": "M54 66h12l-6 -12z", "improved_if_same": "M54 54h12l-6 12z",
+        "worse_if_same": "M54 66h12l-6 -12z", "no_difference_shown": "M53 58h14v4h-14z",
         "cannot_be_compared": "M54 56l12 8m0 -8l-12 8",
     }  # fmt: skip
-    if verdict in beaks:
-        parts.append(f'<path d="{beaks[verdict]}" fill="{INK}" stroke="{INK}" stroke-width="1.6"/>')
+    if verdict is not None and verdict in beaks:
+        fill = "none" if verdict.endswith("_if_same") else INK
+        parts.append(f'<path d="{beaks[verdict]}" fill="{fill}" stroke="{INK}" stroke-width="1.6"/>')
     return _svg(120, 72, parts)
 
 

@@ -20,7 +20,8 @@ CLEANED = {
     "old interface removed", "pads_checked": "pads checked",
 }  # fmt: skip
 VERDICTS = {
-    "improved": "Improved", "worse": "Worse", "no_difference_shown": "No difference shown",
+    "improved": "Improved", "worse": "Worse", "improved_if_same": "Improved, if all else was the same",
+    "worse_if_same": "Worse, if all else was the same", "no_difference_shown": "No difference shown",
     "cannot_be_compared": "Cannot be compared",
 }  # fmt: skip
 

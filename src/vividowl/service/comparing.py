@@ -23,6 +23,8 @@ from vividowl.store.models import FitItem, Job, NoiseReading, Run, SoundFile, Sp
 from vividowl.store.scope import Scope
 
 BURN_IN_KINDS = {"phase_change_sheet", "phase_change_paste"}
+# A chip that takes less than this of the power idles.
+IDLE_SHARE = 0.1
 BURN_IN_WORDS = (
     "A phase-change interface was fitted: it settles over its first hours of heat cycles. If this After was taken "
     "in the first 40 minutes, repeat it before you judge."
@@ -52,8 +54,8 @@ def kept(scope: Scope, table: Any, run: Run | None) -> Sequence[Any]:  # noqa: A
     if run is None:
         return []
     query = scope.select(table).where(table.run_id == run.id, table.removed_at.is_(None))
-    order = table.uploaded_at if table is TraceFile else table.created_at
-    return scope.session.scalars(query.order_by(order, table.id)).all()
+    order = (table.is_repeat, table.uploaded_at) if table is TraceFile else (table.created_at,)
+    return scope.session.scalars(query.order_by(*order, table.id)).all()
 
 
 def ladder_of(
@@ -162,7 +164,7 @@ def compare_job(workshop: Workshop, scope: Scope, job: Job) -> Compared | None:
     ]
     tolerances, reference_room_c = judged_by(scope, job)
     comparison = compare(
-        sides[0], sides[1], limit_c=job.limit_c, tolerances=tolerances, reference_room_c=reference_room_c
+        sides[0], sides[1], limit_c=job.limit_c, power_limit=power_limit_of(job, readings), tolerances=tolerances, reference_room_c=reference_room_c
     )
     ladders = _ladders(pair, readings, spots)
     fitted = scope.session.scalars(
@@ -174,6 +176,20 @@ def compare_job(workshop: Workshop, scope: Scope, job: Job) -> Compared | None:
         culprit(ladders[0], ladders[1], shown=comparison.claims) if ladders[0] and ladders[1] else None,
         _exhaust(pair, readings, spots, comparison.effect("noise").difference), notes,
     )  # fmt: skip
+
+
+def power_limit_of(job: Job, readings: Sequence[Reading]) -> float | None:
+    """What the device draws at most [W]: the limits of the chips that take a part in its load, None when one of these
+    is not known, since one limit alone must not stand for both chips."""
+    shares = {
+        chip: max((s.mean for r in readings if (s := r.stats.get(role)) is not None), default=0.0)
+        for chip, role in (("cpu", Role.CPU_POWER), ("gpu", Role.GPU_POWER))
+    }
+    limits = {"cpu": job.power_limit_cpu_w, "gpu": job.power_limit_gpu_w}
+    whole = sum(shares.values())
+    working = [chip for chip, watts in shares.items() if watts > IDLE_SHARE * whole]
+    known = [limits[chip] for chip in working]
+    return sum(w for w in known if w is not None) if known and None not in known else None
 
 
 def note_verdict(workshop: Workshop, scope: Scope, job: Job) -> None:

@@ -103,6 +103,8 @@ def view_of(scope: Scope, job: Job) -> JobView:
 
 _HAND_OVER = {
     "improved": "Show what {} gained, and hand it over",
+    "improved_if_same": "Note fan and place of {}, then show what it gained",
+    "worse_if_same": "Look at {} again, and note fan and place: it came out worse",
     "no_difference_shown": "Tell that nothing was gained on {}, and hand it over",
     "worse": "Look at {} again: it came out worse",
 }

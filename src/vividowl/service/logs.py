@@ -65,7 +65,7 @@ def receive_log(
                             run_id=run.id, sha256=received.sha256, file_name=file_name[:200],
                             size_bytes=received.size_bytes, samples=len(trace.time_s), interval_s=trace.interval_s,
                             duration_s=trace.duration_s, channels=channels, notices=[*parsed.notices, *dropouts],
-                            uploaded_by=actor.member_id,
+                            is_repeat=repeat, uploaded_by=actor.member_id,
                         )
                     )  # fmt: skip
                     workshop.files.keep(actor.shop_id, received, prepared)

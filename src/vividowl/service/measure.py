@@ -200,6 +200,11 @@ def set_removed(
             raise Refused("missing", f"There is no such {what} reading on this run.", remedy="Reload the page.")
         if what == "log":
             run.window_from_s = run.window_to_s = None
+        if what == "log" and not removed and not row.is_repeat:
+            # A log that its successor replaced is no repeat of it: brought back, it takes its place again.
+            for other in kept(scope, TraceFile, run):
+                if not other.is_repeat:
+                    other.removed_at = datetime.now(UTC)
         row.removed_at = datetime.now(UTC) if removed else None
         return finish(workshop, scope, job, run)
 

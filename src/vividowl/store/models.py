@@ -251,7 +251,7 @@ class Run(Base):
 class TraceFile(Base):
     """An uploaded log: the bytes lie in the file store under their SHA-256, the columns as Parquet beside them.
 
-    The first one kept of a run gives the figures on the page; further ones are repeats of the same recipe.
+    One of a run gives the figures on the page; the others kept were given as repeats of the same recipe.
     """
 
     __tablename__ = "trace_file"
@@ -266,6 +266,7 @@ class TraceFile(Base):
     duration_s: Mapped[float]
     channels: Mapped[list[Any]]
     notices: Mapped[list[Any]] = mapped_column(default=list)
+    is_repeat: Mapped[bool] = mapped_column(default=False)
     uploaded_at: Mapped[datetime] = mapped_column(default=now)
     uploaded_by: Mapped[uuid.UUID]
     removed_at: Mapped[datetime | None]

@@ -45,6 +45,7 @@ def reading_out(reading: Any) -> s.ReadingOut:  # noqa: ANN401
         remaining_rise_k=reading.window.remaining_rise_k,
         final_c=reading.window.final_c,
         minutes_needed=reading.window.minutes_needed,
+        uncertainty_k=reading.window.uncertainty_k,
         chosen=reading.window.chosen,
         phases=[s.PhaseOut(chip=p.chip.value, from_s=p.from_s, to_s=p.to_s) for p in reading.phases],
         cool_from_s=reading.cool_down.from_s if reading.cool_down else None,
@@ -99,6 +100,9 @@ def verdict_out(compared: Compared) -> s.VerdictOut:
     return s.VerdictOut(
         verdict=c.verdict.value,
         headline=c.headline,
+        assumes=list(c.assumes),
+        hidden_gain_k=c.hidden_gain_k,
+        showable_k=c.showable_k,
         reasons=list(c.reasons),
         notes=list(compared.notes),
         exhaust=compared.exhaust.text if compared.exhaust else None,

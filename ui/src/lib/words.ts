@@ -54,6 +54,8 @@ export const ROLES: Record<string, string> = {
 export const VERDICTS: Record<string, string> = {
   improved: 'Improved',
   worse: 'Worse',
+  improved_if_same: 'Improved, if all else was the same',
+  worse_if_same: 'Worse, if all else was the same',
   no_difference_shown: 'No difference shown',
   cannot_be_compared: 'Cannot be compared',
 };

@@ -71,6 +71,9 @@ class ConditionOut(Out):
 class VerdictOut(Out):
     verdict: str
     headline: str
+    assumes: list[str]
+    hidden_gain_k: float | None
+    showable_k: float | None
     reasons: list[str]
     notes: list[str]
     exhaust: str | None

@@ -131,6 +131,7 @@ class ReadingOut(Out):
     remaining_rise_k: float | None
     final_c: float | None
     minutes_needed: float | None
+    uncertainty_k: float | None
     chosen: bool
     phases: list[PhaseOut]
     cool_from_s: float | None

@@ -17,6 +17,8 @@
   const BEAKS: Record<string, string> = {
     improved: 'M53 54h14l-7 13z',
     worse: 'M53 67h14l-7 -13z',
+    improved_if_same: 'M53 54h14l-7 13z',
+    worse_if_same: 'M53 67h14l-7 -13z',
     no_difference_shown: 'M52 57h16v6h-16z',
     cannot_be_compared: 'M53 54l14 13m0 -13l-14 13',
   };
@@ -70,7 +72,12 @@
     {/if}
   {/each}
   {#if verdict && BEAKS[verdict] && !stopped}
-    <path class="beak" class:cross={verdict === 'cannot_be_compared'} d={BEAKS[verdict]} />
+    <path
+      class="beak"
+      class:cross={verdict === 'cannot_be_compared'}
+      class:open={verdict.endsWith('_if_same')}
+      d={BEAKS[verdict]}
+    />
   {/if}
 </svg>
 
@@ -125,6 +132,10 @@
     stroke: var(--ink);
     stroke-width: 2;
     stroke-linejoin: round;
+  }
+  .beak.open {
+    fill: none;
+    stroke-width: 3;
   }
   .beak.cross {
     fill: none;
