@@ -22,6 +22,7 @@ FAN_STEP_RATIO = 1.12
 NOISE_RUNS_LEAST = 2
 THROTTLED_SHARE = 0.02
 MORE_RUNS = 2
+REPEATS_HELP_SHARE = 0.9
 FAN_STILL_RPM = 1.0
 
 
@@ -199,10 +200,15 @@ class _Case:
     ) -> tuple[str, ...]:
         """Why, in sentences."""
         main, noise = self.main(), self.by["noise"]
+        main_k = (main.u95 or 0.0) * ((self.by["power"].before or 0.0) if main.unit == "K/W" else 1.0)
         reasons = [_reason(main)]
         if hidden_k is not None:
             said = f"A true gain up to {hidden_k:.1f} K could hide here"
-            more = f"; two more runs on each side would show {showable_k:.1f} K" if showable_k is not None else ""
+            more = ""
+            if showable_k is not None and hidden_k > 0.0:
+                more = f"; two more runs on each side would show {showable_k:.1f} K"
+                if showable_k > REPEATS_HELP_SHARE * main_k:
+                    more = "; repeats would hardly narrow that: an even load, the same fan and a longer run would"
             reasons.append(f"{said}{more}.")
         reasons += [_ASSUMED[name] for name in assumes if verdict is not Verdict.NO_DIFFERENCE_SHOWN]
         ratio, fan = self._fan_ratio(), self.by["fan_speed"]

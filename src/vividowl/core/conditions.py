@@ -7,6 +7,8 @@ from enum import StrEnum
 
 ROOM_CORRECTED_K = 5.0
 DURATION_SAME_SHARE = 0.2
+# So much longer, and what the two have in common is no more than a start.
+DURATION_RATIO_MOST = 2.5
 
 
 class Bearing(StrEnum):
@@ -128,5 +130,8 @@ def _judge_duration(before: Conditions, after: Conditions, both_settled: bool) -
     if both_settled:
         text = "One run was longer; both have settled, so it does not matter."
         return ConditionFinding("duration_min", "duration", words[0], words[1], Bearing.NOTED, text)
+    if max(a, b) <= DURATION_RATIO_MOST * min(a, b):
+        text = f"{words[0]} against {words[1]}, and not both have settled: both are judged at {min(a, b):.0f} min."
+        return ConditionFinding("duration_min", "duration", words[0], words[1], Bearing.CORRECTED, text)
     text = f"{words[0]} against {words[1]}, and not both have settled. Repeat for the longer time."
     return ConditionFinding("duration_min", "duration", words[0], words[1], Bearing.FORBIDS, text)

@@ -206,23 +206,21 @@ def _results(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -
     return tuple(out)
 
 
-def _same_fan(
-    befores: Sequence[Side], afters: Sequence[Side], resistances: Sequence[Sequence[Measured | None]]
-) -> tuple[Effect, ...]:
+def _same_fan(terms: EqualTerms, resistances: Sequence[Sequence[Measured | None]]) -> tuple[Effect, ...]:
     """The resistance with the fan of the first run before; none when a fan speed is missing or a fan stood still."""
-    first = befores[0].reading.stats.get(Role.FAN_SPEED)
+    first = terms.runs[0][0].fan_rpm
     known = [m.value for side in resistances for m in side if m is not None]
-    if first is None or not first.mean > 0 or not known:
+    if first is None or not first > 0 or not known:
         return ()
     behind = BEHIND_INTERFACE_SHARE * min(known)
     runs = [
-        [at_fan_speed(of, s.reading, first.mean, behind) for s, of in zip(side, found, strict=True)]
-        for side, found in zip((befores, afters), resistances, strict=True)
+        [at_fan_speed(of, run.fan_rpm, first, behind) for run, of in zip(side, found, strict=True)]
+        for side, found in zip(terms.runs, resistances, strict=True)
     ]
     if any(m is None for side in runs for m in side):
         return ()
     working = (
-        f"R + {behind:.2f} K/W·((N / {first.mean:.0f} rpm)^{FAN_EXPONENT:g} − 1), exponent ± "
+        f"R + {behind:.2f} K/W·((N / {first:.0f} rpm)^{FAN_EXPONENT:g} − 1), exponent ± "
         f"{FAN_EXPONENT_HALF_WIDTH:g}; {_pair_text('R', 'K/W', runs, 3)}"
     )
     return (_effect("resistance_same_fan", "Resistance, same fan", "K/W", runs, True, working),)
@@ -239,21 +237,21 @@ def _on_equal_terms(
     over: list[list[Measured | None]] = []
     of: list[list[Measured | None]] = []
     u = standard_from_half_width(terms.half_width_k)
-    for side, shifts, extra in zip(sides, terms.shifts_k, (0.0, u), strict=True):
+    for side, at, extra in zip(sides, terms.runs, (0.0, u), strict=True):
         over.append([])
         of.append([])
-        for s, shift in zip(side, shifts, strict=True):
-            k, r = rise(s.reading, s.conditions.room_c, tol), resistance(s.reading, s.conditions.room_c, tol, shift)
-            watts = s.reading.felt.watts if s.reading.felt is not None else None
+        for s, then in zip(side, at, strict=True):
+            k = rise(s.reading, s.conditions.room_c, tol)
+            shift = then.die_c - s.reading.die.mean
             over[-1].append(replace(k, value=k.value + shift, drift=combined(k.drift, extra)) if k else None)
+            watts = then.watts
+            r = resistance(s.reading, s.conditions.room_c, tol, (then.die_c, watts)) if watts is not None else None
             of[-1].append(replace(r, drift=combined(r.drift, extra / watts)) if r and watts else None)
     return over, of
 
 
 def _at_time(terms: EqualTerms) -> str:
-    if not any(shift for side in terms.shifts_k for shift in side):
-        return ""
-    return f" at {terms.at_s / 60.0:.1f} min of load on both sides"
+    return "" if terms.at_s is None else f" at {terms.at_s / 60.0:.1f} min of load on both sides"
 
 
 def build_effects(
@@ -303,7 +301,7 @@ def build_effects(
                 f"heat into the shared cooler, {window}"),
         _effect("resistance", "Thermal resistance", "K/W", r, True,
                 f"rise / power as the cooler remembers it; {_pair_text('R', 'K/W', r, 3)}"),
-        *_same_fan(befores, afters, r),
+        *_same_fan(terms, r),
         _effect("sustained_capacity", "Sustained capacity", "W", watts, False,
                 f"calculated: (T_limit − {reference_room_c:.0f} °C) / R, {known_limit}"
                 f"{f', no more than the {power_limit:g} W it draws' if power_limit is not None else ''}"),

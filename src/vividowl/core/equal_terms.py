@@ -1,5 +1,6 @@
 """What two runs still differ by before anything is claimed: their length, the state they began in, the room that an
-unlogged fan follows. Each is shifted where the log tells by how much, and left in the uncertainty where it does not."""
+unlogged fan follows. Each is taken out where the log tells it, and left in the uncertainty where
+it does not."""
 
 from __future__ import annotations
 
@@ -11,7 +12,7 @@ from vividowl.core.reading import Reading
 from vividowl.core.roles import Role
 
 LAST_PART_MIDDLE = 0.9
-SHIFT_UNSURE_SHARE = 0.5
+SAME_LENGTH_S = 10.0
 # Heat of an earlier load leaves with about this time constant; where the start was not logged it may be this far off.
 # From memory.
 START_FADES_S, START_UNKNOWN_K = 350.0, 3.0
@@ -22,15 +23,24 @@ FAN_FOLLOWS_SHARE_PER_K = 0.01
 
 
 @dataclass(frozen=True)
-class EqualTerms:
-    """shifts_k: what is added to each run's die to bring it to the common time [K], before and after; half_width_k:
-    what the two sides may still differ by [K]; start_apart_k: how much warmer after began [K], None when not known;
-    at_s: the common time of the load [s]."""
+class AtTime:
+    """One run at the common time: die_c [degC]; watts that it felt [W] and fan_rpm, or None."""
 
-    shifts_k: tuple[tuple[float, ...], tuple[float, ...]]
+    die_c: float
+    watts: float | None
+    fan_rpm: float | None
+
+
+@dataclass(frozen=True)
+class EqualTerms:
+    """runs: each run at the common time, before and after; half_width_k: what the two sides may still differ by [K];
+    start_apart_k: how much warmer after began [K], None when not known; at_s: the common time of the load [s], None
+    when each run counts with its own end."""
+
+    runs: tuple[tuple[AtTime, ...], tuple[AtTime, ...]]
     half_width_k: float
     start_apart_k: float | None
-    at_s: float
+    at_s: float | None
 
 
 def length_of(reading: Reading) -> float:
@@ -52,19 +62,14 @@ def equal_terms(
     afters: readings after (m,), m >= 1
     rooms_c: room before and after [degC] or None
     returns: EqualTerms
-    formula: shift = slope (t - t_common); a warmer start fades as e^(-t/350 s)
-    source: linear interpolation within the record; the constants are from memory
+    formula: unsettled runs count as they were when the shortest ended; a warmer start fades as e^(-t/350 s)
+    source: definition; the constants are from memory
     """
     runs = [*befores, *afters]
     common = min(length_of(r) for r in runs)
-
-    def shift(reading: Reading) -> float:
-        if reading.window.settled or reading.window.chosen:
-            return 0.0
-        return -reading.window.slope_k_per_s * LAST_PART_MIDDLE * (length_of(reading) - common)
-
-    shifts = tuple(tuple(shift(r) for r in side) for side in (befores, afters))
-    moved = SHIFT_UNSURE_SHARE * max(abs(s) for side in shifts for s in side)
+    longest = max(length_of(r) for r in runs)
+    own = all(r.window.settled for r in runs) or any(r.window.chosen for r in runs) or longest - common < SAME_LENGTH_S
+    sides = tuple(tuple(_own(r) if own else _at(r, common) for r in side) for side in (befores, afters))
     fades = math.exp(-LAST_PART_MIDDLE * common / START_FADES_S)
     apart = _start_apart(befores[0], afters[0], rooms_c)
     begun = (START_UNKNOWN_K if apart is None else abs(apart)) * fades
@@ -73,7 +78,20 @@ def equal_terms(
     if not logged and rooms_c[0] is not None and rooms_c[1] is not None:
         rise = abs(befores[0].die.mean - rooms_c[0])
         fan = FAN_FOLLOWS_SHARE_PER_K * rise * abs(rooms_c[1] - rooms_c[0])
-    return EqualTerms(shifts, math.hypot(moved, begun, fan), apart, common)  # type: ignore[arg-type]
+    return EqualTerms(sides, math.hypot(begun, fan), apart, None if own else common)  # type: ignore[arg-type]
+
+
+def _own(reading: Reading) -> AtTime:
+    fan = reading.stats.get(Role.FAN_SPEED)
+    watts = reading.felt.watts if reading.felt is not None else None
+    return AtTime(reading.die.mean, watts, fan.mean if fan is not None else None)
+
+
+def _at(reading: Reading, after_s: float) -> AtTime:
+    if length_of(reading) - after_s < SAME_LENGTH_S:
+        return _own(reading)
+    die, watts, fan = (v if math.isfinite(v) else None for v in reading.course.at(after_s))
+    return AtTime(die, watts, fan) if die is not None else _own(reading)
 
 
 def _start_apart(before: Reading, after: Reading, rooms_c: tuple[float | None, float | None]) -> float | None:

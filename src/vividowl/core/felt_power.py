@@ -3,12 +3,12 @@ remembers it. In a game, a loop or a boost the two differ."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 import numpy as np
 
 from vividowl.core.load import LoadPhase
-from vividowl.core.trace import Mask, Trace, bridged, scan
+from vividowl.core.trace import Mask, Series, Trace, bridged, scan
 from vividowl.core.uncertainty import standard_error
 
 TAUS_S = np.array([2.0, 15.0, 60.0, 240.0, 800.0])
@@ -23,11 +23,12 @@ RESTLESS_SHARE = 0.05
 @dataclass(frozen=True)
 class FeltPower:
     """watts: mean over the window [W]; half_width: what the memory of the cooler leaves open of it [W]; left_k: standard
-    error of what the die does beside it [K]."""
+    error of what the die does beside it [K]; course: over the whole log [W] (n,)."""
 
     watts: float
     half_width: float
     left_k: float
+    course: Series = field(repr=False, compare=False)
 
 
 def restless(trace: Trace, load: LoadPhase, working: Mask) -> bool:
@@ -85,7 +86,8 @@ def felt_power(trace: Trace, load: LoadPhase, window: Mask) -> FeltPower | None:
     inside = window & (since > 0)
     if not inside.any():
         return None
-    courses = [base + (taken[inside] * s).sum(axis=1) / (reach[inside] * s).sum(axis=1) for s in SHARES]
+    whole = [base + (taken * s).sum(axis=1) / np.maximum(1e-12, (reach * s).sum(axis=1)) for s in SHARES]
+    courses = [c[inside] for c in whole]
     watts, *others = (float(c.mean()) for c in courses)
     die = trace.channels[trace.die_role][inside]
     both = np.isfinite(die)
@@ -95,4 +97,4 @@ def felt_power(trace: Trace, load: LoadPhase, window: Mask) -> FeltPower | None:
         start = float(np.nanmedian(cold)) if np.isfinite(cold).any() else float(np.nanmin(die))
         per_watt = max(0.0, (float(die[both].mean()) - start) / max(1e-9, watts - base)) if watts > base else 0.0
         left = standard_error(die[both] - per_watt * (courses[0][both] - watts))
-    return FeltPower(watts, max(abs(o - watts) for o in others), left)
+    return FeltPower(watts, max(abs(o - watts) for o in others), left, whole[0])

@@ -8,7 +8,6 @@ from dataclasses import dataclass, replace
 
 from vividowl.core.errors import require_range
 from vividowl.core.reading import Reading, Statistics
-from vividowl.core.roles import Role
 from vividowl.core.temperature import sustained_capacity, thermal_resistance
 from vividowl.core.uncertainty import (
     COVERAGE_FACTOR,
@@ -106,40 +105,41 @@ def by_share(statistics: Statistics, share: float) -> Measured:
     return Measured(statistics.mean, statistics.standard_error, 0.5 * tolerance, math.sqrt(0.75) * tolerance)
 
 
-def resistance(reading: Reading, room_c: float | None, tol: Tolerances, shift_k: float = 0.0) -> Measured | None:
+def resistance(reading: Reading, room_c: float | None, tol: Tolerances, at: tuple[float, float] | None = None) -> Measured | None:
     """Rise over the heat into the cooler, None when either is not known.
 
     reading: the reading
     room_c: room [degC] or None
     tol: half-widths
-    shift_k: what is added to the die to bring it to the time of another run [K]
+    at: die [degC] and power that it felt [W] at an earlier time, None for the end of the load
     returns: Measured [K/W] or None
     formula: R = dT / P with P as the die feels it; u_R^2 = (u_dT / P)^2 + (dT u_P / P^2)^2
     source: JCGM 100:2008, 5.1.2
     """
     over, power, felt = rise(reading, room_c, tol), reading.power, reading.felt
-    if over is None or power is None or felt is None or not felt.watts > 0 or not over.value + shift_k >= 0:
+    if over is None or room_c is None or power is None or felt is None or reading.die_stuck:
         return None
-    if reading.die_stuck:
+    die_c, felt_w = at if at is not None else (reading.die.mean, felt.watts)
+    if not felt_w > 0 or not die_c >= room_c:
         return None
     watts = by_share(power, tol.power_share)
     # The level of the power moves the die, and is in what the die does beside it; it does not count a second time.
     over = replace(
-        over, value=over.value + shift_k, scatter=combined(standard_from_half_width(tol.run_to_run_k), felt.left_k)
+        over, value=die_c - room_c, scatter=combined(standard_from_half_width(tol.run_to_run_k), felt.left_k)
     )
     memory = standard_from_half_width(felt.half_width)
-    value = thermal_resistance(over.value, felt.watts)
-    scatter = over.scatter / felt.watts
-    drift = combined(over.drift / felt.watts, value * combined(watts.drift, memory) / felt.watts)
-    shared = combined(over.shared / felt.watts, value * watts.shared / felt.watts)
+    value = thermal_resistance(over.value, felt_w)
+    scatter = over.scatter / felt_w
+    drift = combined(over.drift / felt_w, value * combined(watts.drift, memory) / felt_w)
+    shared = combined(over.shared / felt_w, value * watts.shared / felt_w)
     return Measured(value, scatter, drift, shared)
 
 
-def at_fan_speed(of: Measured | None, reading: Reading, wanted_rpm: float, behind: float) -> Measured | None:
+def at_fan_speed(of: Measured | None, fan_rpm: float | None, wanted_rpm: float, behind: float) -> Measured | None:
     """What the resistance would be at another fan speed, None when no fan speed was logged.
 
-    of: resistance of the reading [K/W] or None
-    reading: the reading
+    of: resistance at the fan speed of the run [K/W] or None
+    fan_rpm: that speed [rpm] or None
     wanted_rpm: fan speed to convert to [rpm], > 0
     behind: resistance behind the interface, which answers to the fan [K/W]
     returns: Measured [K/W] or None
@@ -147,10 +147,9 @@ def at_fan_speed(of: Measured | None, reading: Reading, wanted_rpm: float, behin
     formula: R + behind ((N / N_wanted)^0.5 - 1)
     source: forced convection, textbook; the exponent is from memory
     """
-    fan = reading.stats.get(Role.FAN_SPEED)
-    if of is None or fan is None or not fan.mean > 0 or not wanted_rpm > 0:
+    if of is None or fan_rpm is None or not fan_rpm > 0 or not wanted_rpm > 0:
         return None
-    ratio = fan.mean / wanted_rpm
+    ratio = fan_rpm / wanted_rpm
     value = of.value + behind * (ratio**FAN_EXPONENT - 1.0)
     u = behind * abs(math.log(ratio)) * standard_from_half_width(FAN_EXPONENT_HALF_WIDTH)
     return Measured(value, of.scatter, combined(of.drift, u), of.shared, of.freedom)

@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from vividowl.core.cooldown import CoolDown, fit_cool_down, with_cool_down
+from vividowl.core.course import Course, course_of
 from vividowl.core.errors import CoreError
 from vividowl.core.felt_power import FeltPower, felt_power
 from vividowl.core.load import LoadPhase, find_load, find_pauses, under_load
@@ -16,7 +17,7 @@ from vividowl.core.phases import Chip, Phase, find_phases
 from vividowl.core.resistance import ChipResistances, chip_resistances
 from vividowl.core.roles import Role
 from vividowl.core.sensors import never_changes
-from vividowl.core.settling import SettledWindow, choose_window, find_settled_window
+from vividowl.core.settling import SettledWindow, choose_window, find_settled_window, last_part
 from vividowl.core.throttling import Throttling, find_throttling
 from vividowl.core.trace import Series, Trace
 from vividowl.core.uncertainty import standard_error
@@ -41,7 +42,7 @@ class Reading:
     """What a log says. stats and power are over the settled window; response is None when not known,
     response_reason then says why; die_stuck: the die sensor never moved, so nothing follows from it; pauses: start and
     end of those between the passes of a looping benchmark [s]; felt: the power that the die at the end answers to, None
-    without power; begun: die [degC] and power [W] just before the load, None when the log begins with it."""
+    without power; course: what it showed at earlier ends of the load; begun: die [degC] and power [W] just before the load, None when the log begins with it."""
 
     samples: int
     duration_s: float
@@ -56,6 +57,7 @@ class Reading:
     stats: Mapping[Role, Statistics]
     power: Statistics | None
     felt: FeltPower | None
+    course: Course
     begun: tuple[float, float] | None
     chips: ChipResistances
     response: Response | None
@@ -127,6 +129,7 @@ def read_trace(
         inside = (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
     found = {role: statistics(values[inside]) for role, values in trace.channels.items()}
     power = trace.power
+    felt = felt_power(trace, steady, inside)
     chips = ChipResistances(reason="The room temperature is not noted.")
     if stuck:
         chips = ChipResistances(reason=reason)
@@ -145,7 +148,8 @@ def read_trace(
         throttling,
         {role: value for role, value in found.items() if value is not None},
         statistics(power[inside]) if power is not None else None,
-        felt_power(trace, steady, inside),
+        felt,
+        course_of(trace, steady, under_load(trace, steady), felt, last_part(window, steady)),
         _begun(trace, load),
         chips,
         response,

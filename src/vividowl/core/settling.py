@@ -119,6 +119,18 @@ def choose_window(window: SettledWindow, trace: Trace, from_s: float, to_s: floa
     return replace(window, from_s=from_s, to_s=to_s, chosen=True)
 
 
+def last_part(window: SettledWindow, load: LoadPhase) -> float:
+    """Share of the load that the window is.
+
+    window: the window
+    load: the loaded part
+    returns: share [1], 0 to 1
+    source: definition
+    """
+    length = load.end_s - load.onset_s
+    return min(1.0, (load.end_s - window.from_s) / length) if length > 0 else 1.0
+
+
 def _slope(time: Series, values: Series) -> tuple[float, float]:
     """Slope and its standard error [K/s]."""
     if len(time) < 4:

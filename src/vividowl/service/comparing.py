@@ -164,7 +164,12 @@ def compare_job(workshop: Workshop, scope: Scope, job: Job) -> Compared | None:
     ]
     tolerances, reference_room_c = judged_by(scope, job)
     comparison = compare(
-        sides[0], sides[1], limit_c=job.limit_c, power_limit=power_limit_of(job, readings), tolerances=tolerances, reference_room_c=reference_room_c
+        sides[0],
+        sides[1],
+        limit_c=job.limit_c,
+        power_limit=power_limit_of(job, readings),
+        tolerances=tolerances,
+        reference_room_c=reference_room_c,
     )
     ladders = _ladders(pair, readings, spots)
     fitted = scope.session.scalars(

@@ -45,10 +45,10 @@ def outcome_of(workshop: Workshop, scope: Scope, job: Job, chosen: Mapping[str, 
         return None
     tolerances, _ = judged_by(scope, job)
     found = resistance(readings["after"], after_run.room_c, tolerances)
-    fan = readings["before"].stats.get(Role.FAN_SPEED)
+    fan, fan_after = (readings[side].stats.get(Role.FAN_SPEED) for side in ("before", "after"))
     if fan is not None:
         behind = BEHIND_INTERFACE_SHARE * found.value if found is not None else 0.0
-        found = at_fan_speed(found, readings["after"], fan.mean, behind)
+        found = at_fan_speed(found, fan_after.mean if fan_after is not None else None, fan.mean, behind)
     if found is None:
         return None
     predicted = Interval(**chosen["resistance"])
