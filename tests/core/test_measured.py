@@ -6,7 +6,7 @@ import pytest
 
 from vividowl.core.comparison import Verdict, compare
 from vividowl.core.conditions import Conditions
-from vividowl.core.effects import Shown, Side
+from vividowl.core.effects import Recorded, Shown, Side
 from vividowl.core.errors import NotEnoughData, OutOfRange
 from vividowl.core.measured import Measured, at_fan_speed, coverage_factor, difference_u95, pool, resistance
 from vividowl.core.network import Response, Term
@@ -114,7 +114,7 @@ def test_scores_durations_and_frame_rates_by_the_handbook(mild, name, before, af
 
 
 def test_recordings_of_one_phone_are_compared_by_their_difference(mild):
-    found = compare(side(mild, 1, recording_db=-30.0), side(mild, 2, recording_db=-36.5))
+    found = compare(side(mild, 1, recording=Recorded(-30.0, True)), side(mild, 2, recording=Recorded(-36.5, True)))
     effect = found.effect("recorded_level")
     assert (effect.difference, effect.shown) == (-6.5, Shown.BETTER)
     assert "only the difference is firm" in effect.working

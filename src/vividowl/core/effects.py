@@ -41,14 +41,22 @@ class Shown(StrEnum):
 
 
 @dataclass(frozen=True)
+class Recorded:
+    """level_db: A-weighted level of a recording over full scale [dB]; room_out: whether the room alone was recorded too
+    and lies far enough below to be taken out."""
+
+    level_db: float
+    room_out: bool
+
+
+@dataclass(frozen=True)
 class Side:
-    """One run: conditions, reading of the log, noise by hand, A-weighted level of a recording [dB], and results of
-    benchmarks by name: score [1], duration [s], frame_rate [1/s]."""
+    """One run: conditions, reading of the log, noise by hand, level of a recording, and results of benchmarks by name: score [1], duration [s], frame_rate [1/s]."""
 
     conditions: Conditions
     reading: Reading
     noise: NoiseFigure | None = None
-    recording_db: float | None = None
+    recording: Recorded | None = None
     results: Mapping[str, float] = field(default_factory=dict)
 
 
@@ -109,6 +117,7 @@ def _pair_text(name: str, unit: str, runs: Sequence[Sequence[Measured | None]], 
 
 
 SAME_FAN_SHARE = 0.01
+ROOM_UNKNOWN_DB = 1.3
 
 
 def _level(figure: NoiseFigure, tol: Tolerances) -> Measured:
@@ -160,13 +169,21 @@ def _noise(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> 
 
 def _recorded(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> Effect | None:
     """The change between recordings of one phone at one place; None when there are no recordings."""
-    if not any(s.recording_db is not None for s in (*befores, *afters)):
+    if not any(s.recording is not None for s in (*befores, *afters)):
         return None
-    u = standard_from_half_width(tol.noise_db)
-    runs = [[Measured(s.recording_db, u) if s.recording_db is not None else None for s in side]
-            for side in (befores, afters)]  # fmt: skip
+    room_known = all(s.recording is None or s.recording.room_out for s in (*befores, *afters))
+    # A room up to 6 dB below the quieter side, not recorded, may have shrunk the change by as much as ISO 3744 corrects.
+    u = combined(
+        standard_from_half_width(tol.noise_db), 0.0 if room_known else standard_from_half_width(ROOM_UNKNOWN_DB)
+    )
+    runs = [
+        [Measured(s.recording.level_db, u) if s.recording is not None else None for s in side]
+        for side in (befores, afters)
+    ]
     runs[1] = _in_other_room(runs[1], _of_the_room(befores, afters, tol))
     working = "A-weighted energy mean of the recordings, same phone, same place and gain; only the difference is firm"
+    if not room_known:
+        working += "; the room alone was not recorded on both sides, so the true change may be larger"
     found = _effect("recorded_level", "Noise by recording", "dB", runs, True, working)
     # A phone does not know its own level: neither side is a figure, only what lies between them.
     return replace(found, before=None, after=None, before_u95=None, after_u95=None)

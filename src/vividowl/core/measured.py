@@ -105,7 +105,9 @@ def by_share(statistics: Statistics, share: float) -> Measured:
     return Measured(statistics.mean, statistics.standard_error, 0.5 * tolerance, math.sqrt(0.75) * tolerance)
 
 
-def resistance(reading: Reading, room_c: float | None, tol: Tolerances, at: tuple[float, float] | None = None) -> Measured | None:
+def resistance(
+    reading: Reading, room_c: float | None, tol: Tolerances, at: tuple[float, float] | None = None
+) -> Measured | None:
     """Rise over the heat into the cooler, None when either is not known.
 
     reading: the reading

@@ -10,6 +10,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from vividowl.core.errors import NotEnoughData, require_range
+from vividowl.core.sound_faults import Calm, calm_stretches, squeezed
 
 Samples = NDArray[np.float32]
 Spectrum = NDArray[np.float64]
@@ -30,7 +31,9 @@ TONES_MOST = 12
 WHINE_FROM_HZ = 1500.0
 FAN_LOW_RPM, FAN_HIGH_RPM = 600.0, 7000.0
 BLADES_LOW, BLADES_HIGH = 3, 120
+HARMONIC_NEAR, LOG_AGREES_SHARE = 0.006, 0.06
 BLOCK_S = 0.5
+TONAL_LINES = 30
 
 
 @dataclass(frozen=True)
@@ -122,13 +125,16 @@ def third_octave_centres(low_hz: float, high_hz: float) -> tuple[float, ...]:
     return tuple(1000.0 * 10.0 ** (0.1 * k) for k in range(first, last + 1))
 
 
-def read_sound(channels: Sequence[Samples], rate_hz: float, full_scale_db: float | None = None) -> SoundReading:
+def read_sound(
+    channels: Sequence[Samples], rate_hz: float, full_scale_db: float | None = None, *, steady: bool = True
+) -> SoundReading:
     """Read a recording.
 
     channels: one or two channels of samples (n,) [1], full scale 1
     rate_hz: sampling rate [Hz], 4 000 to 384 000
     full_scale_db: level of a mean square of 1 [dB over 20 uPa], None without a calibration
-    returns: SoundReading
+    steady: of a fan at one speed, so that speech, knocks and a creeping level do not belong to it [flag]
+    returns: SoundReading; without a level where nothing usable is left
     raises: NotEnoughData below half a second, OutOfRange
     range: levels from third octaves of the power spectrum carry no class of IEC 61260-1
     formula: A-weighting in the frequency domain; fast level by an exponential mean of 0.125 s
@@ -143,6 +149,8 @@ def read_sound(channels: Sequence[Samples], rate_hz: float, full_scale_db: float
             remedy="Record ten seconds or more with the fan at its loaded speed.",
         )
     samples, faults = _one_channel(channels)
+    calm = calm_stretches(samples, rate_hz) if steady else Calm(samples, 0.0, (), True)
+    samples = calm.samples
     power, squares = _spectrum(samples, rate_hz)
     offset = full_scale_db if full_scale_db is not None else 0.0
     mean_square = float(power.sum())
@@ -151,15 +159,25 @@ def read_sound(channels: Sequence[Samples], rate_hz: float, full_scale_db: float
         return SoundReading(
             n / rate_hz, rate_hz, full_scale_db is not None, None, None, None, None, (), (), (), tuple(faults)
         )
+    faults += calm.faults
     frequency: Spectrum = np.arange(len(power), dtype=np.float64) * (0.5 * rate_hz / (len(power) - 1))
     weighted = power * 10.0 ** (0.1 * np.where(frequency > 0, a_weighting(np.maximum(frequency, 1e-3)), -300.0))
     laeq = 10.0 * math.log10(float(weighted.sum()) + 1e-300) + offset
     fast = 10.0 * np.log10(_fast(squares, rate_hz) + 1e-30) + offset
     every = max(1, round(BLOCK_S / (1.0 / _SQUARES_HZ)))
+    tones = _tones(frequency, power, rate_hz)
+    usable = calm.usable
+    if usable and squeezed(samples, _tonal_share(power)):
+        faults.append("A limiter squeezed the peaks, so no level follows. Record with less gain or from further away.")
+        usable = False
+    if not usable:
+        return SoundReading(
+            n / rate_hz, rate_hz, full_scale_db is not None, None, None, None, None, (), tones, (), tuple(faults)
+        )
     return SoundReading(
         n / rate_hz, rate_hz, full_scale_db is not None, laeq, float(fast.max()),
         float(np.percentile(fast, 90)), float(np.percentile(fast, 10)), _bands(frequency, power, offset),
-        _tones(frequency, power, rate_hz), tuple(float(x) for x in fast[every - 1 :: every]), tuple(faults),
+        tones, tuple(float(x) for x in fast[every - 1 :: every]), tuple(faults),
     )  # fmt: skip
 
 
@@ -288,53 +306,81 @@ def _tones(frequency: Spectrum, power: Spectrum, rate_hz: float) -> tuple[Tone, 
     return tuple(sorted(out, key=lambda t: -t.prominence_db)[:TONES_MOST])
 
 
+def _tonal_share(power: Spectrum) -> float:
+    """Share of the power that lies in its few strongest lines."""
+    whole = float(power.sum())
+    return float(np.partition(power, -TONAL_LINES)[-TONAL_LINES:].sum()) / whole if whole > 0 else 0.0
+
+
 @dataclass(frozen=True)
 class FanSpeed:
-    """rpm by the blade-pass tone at blade_pass_hz; harmonics: how many of its multiples were found too."""
+    """rpm by the blade-pass tone at blade_pass_hz; harmonics: how many of its multiples were found too; told_by: what
+    speaks for it: harmonic, shaft, log."""
 
     rpm: float
     blade_pass_hz: float
     harmonics: int
+    told_by: tuple[str, ...] = ()
 
 
-def fan_speed(tones: Sequence[Tone], blades: int) -> FanSpeed | None:
-    """Speed of the fan by the tone with which its blades pass. None when no tone fits.
+def fan_speed(tones: Sequence[Tone], blades: int, logged_rpm: float | None = None) -> FanSpeed | None:
+    """Speed of the fan by the tone with which its blades pass. None when no tone fits, when nothing but the tone itself
+    speaks for it, or when two tones do equally.
 
     tones: tones of a recording (n,)
     blades: number of blades [1], 3 to 120
+    logged_rpm: fan speed in the sensor log of the same run [rpm] or None
     returns: FanSpeed or None
     raises: OutOfRange
-    formula: N = 60 f / blades, taken where multiples of f or of the shaft frequency agree, speeds of 600 to 7000 rpm
+    formula: N = 60 f / blades, 600 to 7000 rpm, where a multiple of f, a line of the shaft (N/60 or twice that) or the
+        logged speed within 6 % agrees: a whine has none of them
     source: blade-pass frequency, textbook
     """
     require_range("blades", blades, "", BLADES_LOW, BLADES_HIGH, "Count the blades of one fan.")
-    best: tuple[float, FanSpeed] | None = None
+    found: list[tuple[float, FanSpeed]] = []
     for tone in tones:
         rpm = 60.0 * tone.frequency_hz / blades
         if not FAN_LOW_RPM <= rpm <= FAN_HIGH_RPM:
             continue
-        harmonics = sum(
-            any(abs(t.frequency_hz - k * tone.frequency_hz) < 0.01 * k * tone.frequency_hz for t in tones)
-            for k in (2, 3)
-        )
-        score = tone.prominence_db + 4.0 * harmonics
-        if best is None or score > best[0]:
-            best = (score, FanSpeed(rpm, tone.frequency_hz, harmonics))
-    return best[1] if best else None
+        harmonics = sum(_near(tones, k * tone.frequency_hz) for k in (2, 3))
+        by = ["harmonic"] if harmonics else []
+        if any(_near(tones, k * rpm / 60.0) for k in (1, 2)):
+            by.append("shaft")
+        if logged_rpm is not None and abs(rpm - logged_rpm) <= LOG_AGREES_SHARE * logged_rpm:
+            by.append("log")
+        if by:
+            score = (len(by) + ("log" in by), harmonics, tone.prominence_db)
+            found.append((score[0] * 100.0 + score[1] * 10.0, FanSpeed(rpm, tone.frequency_hz, harmonics, tuple(by))))
+    if not found:
+        return None
+    found.sort(key=lambda pair: (-pair[0], pair[1].rpm))
+    best = found[0]
+    # A tone that is a multiple of the best one is its own harmonic, and no rival.
+    rivals = [f for f in found[1:] if f[0] >= best[0] and not _multiple(f[1].rpm / best[1].rpm)]
+    return best[1] if not rivals else None
 
 
-def whines(tones: Sequence[Tone], fan: FanSpeed | None) -> tuple[Tone, ...]:
+def _near(tones: Sequence[Tone], frequency_hz: float) -> bool:
+    return any(abs(t.frequency_hz - frequency_hz) < HARMONIC_NEAR * frequency_hz for t in tones)
+
+
+def _multiple(ratio: float) -> bool:
+    return ratio > 1.0 and abs(ratio - round(ratio)) < HARMONIC_NEAR * ratio
+
+
+def whines(tones: Sequence[Tone], fan: FanSpeed | None, blades: int | None = None) -> tuple[Tone, ...]:
     """High tones that are no multiple of the blade pass: a coil or a bearing, which paste will not cure.
 
     tones: tones of a recording (n,)
     fan: fan speed or None
+    blades: number of blades [1] or None; while the speed is not known, no tone that they could make is called a whine
     returns: prominent tones (m,), from 1.5 kHz up
     source: common practice, no source
     """
 
     def of_fan(tone: Tone) -> bool:
         if fan is None:
-            return False
+            return blades is not None and FAN_LOW_RPM <= 60.0 * tone.frequency_hz / blades <= FAN_HIGH_RPM
         ratio = tone.frequency_hz / fan.blade_pass_hz
         return ratio < 12 and abs(ratio - round(ratio)) < 0.015 * max(1.0, ratio)
 

@@ -108,4 +108,4 @@ def read_recording(
     sound = read_sound_file(path, path.name)
     reading = read_sound(sound.channels, sound.rate_hz, full_scale)
     fan = fan_speed(reading.tones, blades) if blades is not None else None
-    return RecordingReading(reading, fan, whines(reading.tones, fan))
+    return RecordingReading(reading, fan, whines(reading.tones, fan, blades))

@@ -33,9 +33,12 @@ def read_recording(received: Received, file_name: str) -> SoundReading:
 
 def receive_sound(
     workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, stream: BinaryIO, *, expected: int | None,
-    file_name: str, reference_db: float | None,
+    file_name: str, reference_db: float | None, is_background: bool = False,
 ) -> RunView:  # fmt: skip
     """Take a recording in: bytes and levels, all or nothing."""
+    if reference_db is not None and is_background:
+        raise Refused("invalid", "A recording is either of a known level or of the room alone.", field="reference_db",
+                      remedy="Leave the level out, or the mark of the room.")  # fmt: skip
     if reference_db is not None:
         require_level_db(reference_db, "reference_db")
     remedy = "Cut it to the loaded part; ten seconds are enough."
@@ -55,7 +58,8 @@ def receive_sound(
             scope.add(
                 SoundFile(
                     run_id=run.id, sha256=received.sha256, file_name=file_name[:200], size_bytes=received.size_bytes,
-                    reading=asdict(reading), reference_db=reference_db, uploaded_by=actor.member_id,
+                    reading=asdict(reading), reference_db=reference_db,
+                    is_background=is_background, uploaded_by=actor.member_id,
                 )
             )  # fmt: skip
             workshop.files.keep(actor.shop_id, received)

@@ -7,7 +7,8 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
-from vividowl.core.noise import energy_mean
+from vividowl.core.effects import Recorded
+from vividowl.core.noise import background_correction, energy_mean
 from vividowl.core.sound import FanSpeed, Tone, fan_speed, whines
 from vividowl.store.models import Job, Run, SoundFile
 from vividowl.store.scope import Scope
@@ -32,6 +33,7 @@ class SoundView:
     fan: FanSpeed | None
     whines: tuple[Tone, ...]
     faults: tuple[str, ...]
+    is_background: bool
 
 
 def kept_sounds(scope: Scope, run: Run | None) -> Sequence[SoundFile]:
@@ -56,16 +58,19 @@ def full_scale_of(scope: Scope, job_id: uuid.UUID) -> float | None:
     return float(found.reference_db - found.reading["laeq_db"])
 
 
-def sound_views(scope: Scope, job: Job, run: Run | None, blades: int | None) -> tuple[SoundView, ...]:
-    """The recordings of a run as the page shows them."""
+def sound_views(
+    scope: Scope, job: Job, run: Run | None, blades: int | None, logged_rpm: float | None
+) -> tuple[SoundView, ...]:
+    """The recordings of a run as the page shows them. logged_rpm: fan speed in the log of the run, or None."""
     scale = full_scale_of(scope, job.id)
-    return tuple(_view(row, scale, blades) for row in kept_sounds(scope, run))
+    return tuple(_view(row, scale, blades, logged_rpm) for row in kept_sounds(scope, run))
 
 
-def _view(row: SoundFile, scale: float | None, blades: int | None) -> SoundView:
+def _view(row: SoundFile, scale: float | None, blades: int | None, logged_rpm: float | None) -> SoundView:
     r: Mapping[str, Any] = row.reading
     tones = tuple(Tone(**t) for t in r["tones"])
-    fan = fan_speed(tones, blades) if blades is not None else None
+    device = not row.is_background and row.reference_db is None
+    fan = fan_speed(tones, blades, logged_rpm) if blades is not None and device else None
 
     def level(name: str) -> float | None:
         return None if r[name] is None else float(r[name] + (scale or 0.0))
@@ -74,12 +79,27 @@ def _view(row: SoundFile, scale: float | None, blades: int | None) -> SoundView:
         row.id, row.file_name, r["duration_s"], row.reference_db, scale is not None, level("laeq_db"),
         level("lafmax_db"), level("l10_db"), level("l90_db"), tones,
         tuple((b["centre_hz"], b["level_db"] + (scale or 0.0)) for b in r["bands"]),
-        tuple(v + (scale or 0.0) for v in r["levels_db"]), fan, whines(tones, fan), tuple(r["faults"]),
+        tuple(v + (scale or 0.0) for v in r["levels_db"]), fan, whines(tones, fan, blades) if device else (), tuple(r["faults"]), row.is_background,
     )  # fmt: skip
 
 
-def recorded_level(rows: Sequence[SoundFile]) -> float | None:
-    """Energy mean of a run's recordings over full scale, None without one: only its change is firm."""
-    levels = [r.reading["laeq_db"] for r in rows if r.reference_db is None and r.reading["laeq_db"] is not None]
+ABOVE_FULL_SCALE_DB = 120.0
+
+
+def recorded_level(rows: Sequence[SoundFile]) -> Recorded | None:
+    """Energy mean of a run's recordings over full scale, None without one: only its change is firm. A recording of the
+    room alone is taken out of it."""
+    known = [r for r in rows if r.reference_db is None and r.reading["laeq_db"] is not None]
     # Levels below full scale are brought into the range of a meter for the mean and back again.
-    return energy_mean([level + 120.0 for level in levels]) - 120.0 if levels else None
+    own, room = (
+        [r.reading["laeq_db"] + ABOVE_FULL_SCALE_DB for r in known if r.is_background is b] for b in (False, True)
+    )
+    if not own:
+        return None
+    level = energy_mean(own)
+    if not room:
+        return Recorded(level - ABOVE_FULL_SCALE_DB, False)
+    background = energy_mean(room)
+    # A room as loud as the device leaves nothing to tell but an upper bound.
+    corrected = background_correction(level, min(level, background))
+    return Recorded(corrected.corrected_db - ABOVE_FULL_SCALE_DB, not corrected.upper_bound)

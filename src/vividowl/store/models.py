@@ -281,7 +281,7 @@ class TraceFile(Base):
 
 class SoundFile(Base):
     """An uploaded recording with what was read from it. reference_db: the level the meter showed, for a recording
-    that calibrates the others of its job."""
+    that calibrates the others of its job. is_background: of the room alone, with the device off."""
 
     __tablename__ = "sound_file"
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
@@ -292,6 +292,7 @@ class SoundFile(Base):
     size_bytes: Mapped[int]
     reading: Mapped[dict[str, Any]]
     reference_db: Mapped[float | None]
+    is_background: Mapped[bool] = mapped_column(default=False)
     created_at: Mapped[datetime] = mapped_column(default=now)
     uploaded_by: Mapped[uuid.UUID]
     removed_at: Mapped[datetime | None]

@@ -47,6 +47,7 @@ class LogQuery(BaseModel):
 class SoundQuery(BaseModel):
     name: Annotated[str, Field(max_length=200, pattern=r"^[^\x00]*$")] = "recording.wav"
     reference_db: float | None = None
+    background: bool = False
 
 
 class ChartQuery(BaseModel):
@@ -113,10 +114,12 @@ def choose_window(path: RunPath, body: WindowIn) -> RunOut:
 @access("member")
 @takes_body(SOUND_MOST)
 def upload_sound(path: RunPath, query: SoundQuery) -> tuple[RunOut, int]:
-    """Upload a recording: the raw bytes are the body. reference_db makes it the calibration of the job."""
+    """Upload a recording: the raw bytes are the body. reference_db makes it the calibration of the
+    job; background says that the room alone was recorded."""
     view = recordings.receive_sound(
         workshop(), actor(), path.job_id, path.side, request.stream,  # type: ignore[arg-type]
         expected=request.content_length, file_name=query.name or "recording.wav", reference_db=query.reference_db,
+        is_background=query.background,
     )  # fmt: skip
     return run_out(view), 201
 

@@ -132,15 +132,16 @@ export function uploadLog(
   return send(`/api/jobs/${jobId}/runs/${side}/log?${query}`, file, options.progress);
 }
 
-/** Send a recording's bytes; a reference level makes it the calibration of the job. */
+/** Send a recording's bytes; a reference level makes it the calibration of the job, background the room alone. */
 export function uploadSound(
   jobId: string,
   side: SideName,
   file: File,
-  options: { referenceDb: number | null; progress: (share: number) => void },
+  options: { referenceDb: number | null; background: boolean; progress: (share: number) => void },
 ): Upload {
   const query = new URLSearchParams({ name: file.name });
   if (options.referenceDb !== null) query.set('reference_db', String(options.referenceDb));
+  if (options.background) query.set('background', 'true');
   return send(`/api/jobs/${jobId}/runs/${side}/sound?${query}`, file, options.progress);
 }
 

@@ -581,7 +581,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Upload a recording: the raw bytes are the body. reference_db makes it the calibration of the job. */
+        /**
+         * Upload a recording: the raw bytes are the body. reference_db makes it the calibration of the
+         * @description job; background says that the room alone was recorded.
+         */
         post: operations["uploadSound"];
         delete?: never;
         options?: never;
@@ -3243,6 +3246,8 @@ export interface components {
             throttle_spans: components["schemas"]["SpanOut"][];
             /** To S */
             to_s: number;
+            /** Uncertainty K */
+            uncertainty_k: number | null;
         };
         /** RecordOut */
         RecordOut: {
@@ -3716,6 +3721,8 @@ export interface components {
              * Format: uuid
              */
             id: string;
+            /** Is Background */
+            is_background: boolean;
             /** L10 Db */
             l10_db: number | null;
             /** L90 Db */
@@ -3946,6 +3953,8 @@ export interface components {
         VerdictOut: {
             after_ladder: components["schemas"]["LadderOut"] | null;
             after_reading: components["schemas"]["ReadingOut"];
+            /** Assumes */
+            assumes: string[];
             before_ladder: components["schemas"]["LadderOut"] | null;
             before_reading: components["schemas"]["ReadingOut"];
             /** Conditions */
@@ -3960,10 +3969,14 @@ export interface components {
             exhaust_explained: boolean | null;
             /** Headline */
             headline: string;
+            /** Hidden Gain K */
+            hidden_gain_k: number | null;
             /** Notes */
             notes: string[];
             /** Reasons */
             reasons: string[];
+            /** Showable K */
+            showable_k: number | null;
             /** Verdict */
             verdict: string;
         };
@@ -6468,6 +6481,7 @@ export interface operations {
             query?: {
                 name?: string;
                 reference_db?: number | null;
+                background?: boolean;
             };
             header?: never;
             path: {

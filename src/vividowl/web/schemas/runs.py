@@ -192,6 +192,7 @@ class SoundOut(Out):
     blade_pass_hz: float | None
     whines_hz: list[float]
     faults: list[str]
+    is_background: bool
 
 
 class AirOut(Out):

@@ -7,18 +7,16 @@
   }
   let { verdict, level = 'h2' }: Props = $props();
 
-  // The core writes the sentence; the two numbers that belong to a side take its colour.
-  const capacity = $derived(verdict.effects.find((e) => e.quantity === 'sustained_capacity'));
+  // The core writes the sentence; two numbers with an arrow between them belong to a side each and take its colour.
   const parts = $derived.by(() => {
-    const after = capacity?.after === null || !capacity ? '' : `${capacity.after.toFixed(0)} W`;
-    const before = capacity?.before === null || !capacity ? '' : `${capacity.before.toFixed(0)} W`;
-    const found = /^(.*hold )(\S+ W)( where .*hold )(\S+ W)$/.exec(verdict.headline);
-    if (!found || found[2] !== after || found[4] !== before) return [{ text: verdict.headline, side: '' }];
+    const found = /^(.*?)([\d.,]+)( → )([\d.,]+ W)(.*)$/.exec(verdict.headline);
+    if (!found) return [{ text: verdict.headline, side: '' }];
     return [
       { text: found[1] ?? '', side: '' },
-      { text: after, side: 'after' },
+      { text: found[2] ?? '', side: 'before' },
       { text: found[3] ?? '', side: '' },
-      { text: before, side: 'before' },
+      { text: found[4] ?? '', side: 'after' },
+      { text: found[5] ?? '', side: '' },
     ];
   });
 </script>

@@ -30,7 +30,7 @@
       <span class="quiet">
         {clock(sound.duration_s)}{sound.reference_db === null
           ? ''
-          : `, the reference of ${figure(sound.reference_db, 'dB')} dB`}
+          : `, the reference of ${figure(sound.reference_db, 'dB')} dB`}{sound.is_background ? ', the room alone' : ''}
       </span>
     </span>
     {#if onremove}<Button kind="bare" label="Take {sound.file_name} off" onclick={onremove}>✕</Button>{/if}

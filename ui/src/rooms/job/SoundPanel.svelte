@@ -26,10 +26,12 @@
   const way = new FileOnItsWay();
   let reference = $state('');
   let wrong = $state('');
-  let asReference = false;
+  type Kind = 'device' | 'room' | 'reference';
+  let last: Kind = 'device';
 
-  async function send(file: File, toCalibrate: boolean) {
-    asReference = toCalibrate;
+  async function send(file: File, kind: Kind) {
+    last = kind;
+    const toCalibrate = kind === 'reference';
     const level = toCalibrate ? parseNumber(reference) : null;
     wrong = '';
     if (toCalibrate && (level === null || Number.isNaN(level))) {
@@ -38,7 +40,7 @@
     }
     const refused = checkSize(file, 'Cut it to the loaded part; ten seconds are enough.');
     const kept = await way.send(file, refused, (progress) =>
-      uploadSound(jobId, side, file, { referenceDb: level, progress }),
+      uploadSound(jobId, side, file, { referenceDb: level, background: kind === 'room', progress }),
     );
     if (!kept) return;
     await onrun(kept);
@@ -46,6 +48,8 @@
     if (toCalibrate) reference = '';
     say(`${file.name} is read.`);
   }
+
+  const roomKnown = $derived(run.sounds.some((sound) => sound.is_background));
 
   const remove = (id: string, name: string) =>
     removeReading({ job_id: jobId, side }, 'sound', id, `${name} was taken off.`, onrun);
@@ -70,9 +74,7 @@
       {way.problem.body.remedy}
       {#snippet actions()}
         {#if ['offline', 'stopped', 'broken_off'].includes(way.problem?.body.reason ?? '')}
-          <Button kind="main" onclick={() => way.file && void send(way.file, asReference)}
-            >Send {way.file?.name} again</Button
-          >
+          <Button kind="main" onclick={() => way.file && void send(way.file, last)}>Send {way.file?.name} again</Button>
         {/if}
         <Button onclick={() => way.forget()}>Choose another file</Button>
       {/snippet}
@@ -83,8 +85,21 @@
       label="Drop a recording here"
       hint="WAV; the same phone at the same place in both runs"
       accept={ACCEPT}
-      onfile={(f) => void send(f, false)}
+      onfile={(f) => void send(f, 'device')}
     />
+    <Working summary={roomKnown ? 'The room alone is recorded' : 'Record the room alone, too'}>
+      <p class="quiet">
+        With the device off, the same phone at the same place. It is taken out of the other recordings; without it a
+        change may be larger than it reads.
+      </p>
+      <FileDrop
+        low
+        label="Drop the room alone"
+        hint="device off, ten seconds are enough"
+        accept={ACCEPT}
+        onfile={(f) => void send(f, 'room')}
+      />
+    </Working>
     <Working summary="Calibrate by a reference">
       <p class="quiet">
         A recording with the same phone of a source whose level is known makes the levels absolute. Without one only the
@@ -104,7 +119,7 @@
           label="Drop the reference"
           hint="then all recordings follow"
           accept={ACCEPT}
-          onfile={(f) => void send(f, true)}
+          onfile={(f) => void send(f, 'reference')}
         />
       </div>
     </Working>

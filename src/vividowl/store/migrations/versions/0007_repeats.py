@@ -1,8 +1,4 @@
-"""Whether a log was given as a repeat: until now each further log kept of a run was taken for one.
-
-Revision ID: 0007
-Revises: 0006
-"""
+"""Whether a log was given as a repeat: until now each further log kept of a run was taken for one."""
 
 import sqlalchemy as sa
 from alembic import op
