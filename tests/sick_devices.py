@@ -15,7 +15,7 @@ from vividowl.core.measured import resistance
 from vividowl.core.reading import Reading
 from vividowl.core.roles import Role
 from vividowl.core.uncertainty import Tolerances
-from vividowl.core.unknowns import INTERFACE_U_SHARE, Known
+from vividowl.core.unknowns import Known, interface_of
 
 FULL_RPM = 4600.0
 LOAD_S = 1200.0
@@ -24,20 +24,28 @@ LOAD_S = 1200.0
 @dataclass(frozen=True)
 class Sick:
     """before: as they come in; cleaned and repasted: after each service; runs: their Before; and what is told of them:
-    months since the last service, die area [mm2], state of the film and of the dust."""
+    months since the last service, die area [mm2], state of the film and of the dust. badly: the new paste is laid badly;
+    dry_pipe: a heat pipe has lost its filling; undervolted: power for the same work at 80 mV less [1]."""
 
     before: Batch
     cleaned: Batch
     repasted: Batch
     runs: Runs
     months: np.ndarray
+    badly: np.ndarray
+    dry_pipe: np.ndarray
+    undervolted: np.ndarray
     area_mm2: np.ndarray
     film: np.ndarray
     dust: np.ndarray
 
 
-def sick_devices(n: int, seed: int) -> Sick:
-    """Devices of 6 to 60 months: films sound, pumped out or dry; fins clean, dusty or felted."""
+UNDERVOLT_MV = 80.0
+
+
+def sick_devices(n: int, seed: int, *, badly_share: float = 0.1, dry_pipe_share: float = 0.08) -> Sick:
+    """Devices of 6 to 60 months: films sound, pumped out or dry; fins clean, dusty or felted; some with a dry heat pipe,
+    some whose new paste is laid badly."""
     rng = np.random.default_rng(seed)
     healthy = random_batch(n, seed, limit_c=95.0)
     behind = np.array([steady_resistance(healthy, i, 0.8, healthy.sustained[i])[1] for i in range(n)])
@@ -65,22 +73,31 @@ def sick_devices(n: int, seed: int) -> Sick:
     before = changed(cleaned, flow_full=healthy.flow_full * (1 - clogged),
                      fin_full=healthy.fin_full * (1 - 0.6 * clogged))  # fmt: skip
     seat = np.exp(rng.normal(0, 0.02, n))
-    repasted = changed(healthy, interface=1.0 / ((core + fresh / area) * seat))
-    return Sick(before, cleaned, repasted, run(before, lead_s=40.0, load_s=LOAD_S, settle=False), months, area, film,
-                dust)  # fmt: skip
+    other = np.random.default_rng(seed + 1)
+    badly, dry_pipe = other.random(n) < badly_share, other.random(n) < dry_pipe_share
+    pipe = np.where(dry_pipe, other.uniform(0.25, 0.6, n), 1.0)
+    laid = np.exp(other.normal(0.0, 0.18, n)) * np.where(badly, other.uniform(1.5, 3.2, n), 1.0)
+    before, cleaned = (changed(b, spread=b.spread * pipe) for b in (before, cleaned))
+    repasted = changed(healthy, interface=1.0 / ((core + fresh * laid / area) * seat), spread=healthy.spread * pipe)
+    # A third sits at a power limit and spends what it saves on clock; the others save by the square of the voltage.
+    volts, dynamic = other.uniform(0.75, 1.2, n), other.uniform(0.6, 0.95, n)
+    saved = dynamic * (1.0 - ((volts - 1e-3 * UNDERVOLT_MV) / volts) ** 2)
+    undervolted = 1.0 - np.where(other.random(n) < 0.33, 0.0, saved)
+    return Sick(before, cleaned, repasted, run(before, lead_s=40.0, load_s=LOAD_S, settle=False), months, badly,
+                dry_pipe, undervolted, area, film, dust)  # fmt: skip
 
 
 def told_of(sick: Sick, index: int, reading: Reading, room_c: float) -> Known | None:
     """What a technician would enter for one of them: every second die is measured, every third was looked into.
     None when the reading itself does not tell a resistance."""
     found = resistance(reading, room_c, Tolerances())
-    if found is None or reading.power is None or reading.response is None:
+    if found is None or reading.power is None:
         return None
     looked = index % 3 == 1
-    response = reading.response
+    interface, u = interface_of(reading.response) or (None, 0.0)
+    ends_at = found.value + (reading.window.remaining_rise_k or 0.0) / reading.power.mean
     return Known(
-        found.value, found.own, reading.power.mean, room_c, response.interface,
-        max(response.interface_u, INTERFACE_U_SHARE * response.interface), 95.0,
+        ends_at, found.own, reading.power.mean, room_c, interface, u, 95.0,
         (reading.throttling.share or 0.0) > 0.3, months=float(sick.months[index]),
         die_mm2=float(sick.area_mm2[index]) if index % 2 else None,
         old_interface=str(sick.film[index]) if looked else "unknown",
@@ -92,6 +109,14 @@ def truths(sick: Sick, index: int, reading: Reading) -> tuple[float, float]:
     """Resistance at the fan speed of Before after cleaning, and after cleaning and repasting [K/W]."""
     share = reading.stats[Role.FAN_SPEED].mean / FULL_RPM
     return tuple(steady_resistance(b, index, share, reading.power.mean)[0] for b in (sick.cleaned, sick.repasted))  # type: ignore[return-value]
+
+
+def undervolt_gain(sick: Sick, index: int, reading: Reading) -> float:
+    """Kelvins that the undervolt alone gives at the fan speed of Before and the same work [K]."""
+    share, watts = reading.stats[Role.FAN_SPEED].mean / FULL_RPM, reading.power.mean
+    less = watts * float(sick.undervolted[index])
+    then, now = (steady_resistance(sick.before, index, share, w)[0] * w for w in (less, watts))
+    return now - then
 
 
 def steady_resistance(b: Batch, index: int, share: float, power: float) -> tuple[float, float]:

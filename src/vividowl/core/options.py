@@ -122,7 +122,7 @@ def make_options(situation: Situation) -> tuple[Option, ...]:
 
 def rank(
     candidates: Sequence[Candidate], goal: Goal, *, measurable_k: float, measurable_w: float, measurable_db: float,
-    held: bool,
+    held: bool, pumped_out: bool = False,
 ) -> tuple[Ranked, ...]:  # fmt: skip
     """Order the options by what the customer wants; leaving it alone wins when no gain can be measured.
 
@@ -132,6 +132,7 @@ def rank(
     measurable_w: the same of watts [W]
     measurable_db: the same of noise [dB]
     held: heat holds the device back [flag]
+    pumped_out: the old interface had crept out, so that of equals one that does not creep comes first [flag]
     returns: places (n,), best first; blocked options last
     raises: CoreError when leaving it alone is missing, or nothing tells the wanted gain
     formula: by the median of the wanted gain; options within the measurable of the best, or within 15 % of its gain,
@@ -153,10 +154,11 @@ def rank(
 
     def ties(i: int) -> tuple[float, ...]:
         c = candidates[i]
-        return (c.to_acknowledge, c.total_cents if c.total_cents is not None else 1e12, len(c.option.actions))
+        creeps = pumped_out and c.option.material is not None and c.option.material.pumps_out
+        return (creeps, c.to_acknowledge, c.total_cents if c.total_cents is not None else 1e12, len(c.option.actions))
 
     if goal is Goal.CHEAPER:
-        worth.sort(key=lambda i: (ties(i)[1], -plain[i]))
+        worth.sort(key=lambda i: (ties(i)[2], -plain[i]))
     elif goal is Goal.LONGEST_REST:
         worth.sort(key=lambda i: (-candidates[i].life_months, *ties(i)))
     else:
@@ -175,8 +177,9 @@ def rank(
 def _gain(c: Candidate, goal: Goal, held: bool) -> float:
     """Median of what the goal counts, more is better."""
     p = c.prediction
-    if goal is Goal.QUIETER and p.noise_db is not None:
-        return -p.noise_db.median
+    if goal is Goal.QUIETER:
+        # Kelvins are no decibels: without a fan nothing gets quieter.
+        return -p.noise_db.median if p.noise_db is not None else 0.0
     if (goal is Goal.FASTER or held) and p.gain_w is not None:
         return p.gain_w.median
     return p.gain_k.median
@@ -191,6 +194,8 @@ def _least(goal: Goal, held: bool, measurable_k: float, measurable_w: float, mea
 def _said(c: Candidate, goal: Goal, held: bool) -> str:
     """The wanted gain in words."""
     p = c.prediction
+    if goal is Goal.QUIETER and p.noise_db is None:
+        return "it has no fan to be quieter"
     if goal is Goal.QUIETER and p.noise_db is not None:
         level = abs(p.noise_db.median)
         least = "at least " if p.noise_floor else ""

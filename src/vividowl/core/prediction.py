@@ -19,8 +19,8 @@ LOW, HIGH = 10.0, 90.0  # an 80 % interval
 SEATING_SPREAD = 0.03  # the same hands, the same paste, once more: spread of the resistance. From memory.
 UNTOUCHED_SPREAD = 0.01
 FAN_SHARE_LEAST = 0.3  # slower than this a fan stands still rather than turns
-CORE_VOLTAGE = (0.95, 1.05, 1.20)  # [V] low, usual, high under load; from memory
-DYNAMIC_SHARE = (0.70, 0.85, 0.95)  # of the power follows f V^2, the rest does not; from memory
+CORE_VOLTAGE = (0.75, 1.0, 1.25)  # [V] low, usual, high under load; from memory
+DYNAMIC_SHARE = (0.60, 0.85, 0.97)  # of the power follows f V^2, the rest does not; from memory
 DRAG_SHARE = (0.50, 0.75, 0.95)  # flow of a dragging fan over that of a sound one; from memory
 FAN_EXPONENT = (0.35, 0.5, 0.75)  # resistance behind the interface goes with fan speed to minus this; from memory
 # Of the heat that left behind the interface before, this share went through the same cover already, so that coupling it
@@ -28,6 +28,10 @@ FAN_EXPONENT = (0.35, 0.5, 0.75)  # resistance behind the interface goes with fa
 COVER_SHARED = (0.2, 0.4, 0.6)
 AIR_SIDE_SPREAD = 0.25  # of a cover's way to the room, as a spread of its logarithm; from memory
 MILLIVOLTS_MOST = 200.0
+# A device at its power limit spends what an undervolt saves on clock: it gets faster, not cooler. So often where it is
+# known to be there, where it is known not to be, and where the limit is not known. From memory.
+AT_LIMIT_SHARE = {True: 0.85, False: 0.05, None: 0.35}
+NEAR_LIMIT_SHARE = 0.93
 
 
 class Action(StrEnum):
@@ -109,7 +113,7 @@ def predict(
     require_range("options", len(options), "", 0, 60)
     drawn = sample_unknowns(known, seed, samples)
     rng = np.random.default_rng(seed + 1)
-    fixed = rng.uniform(0.0, 1.0, (6, samples)), rng.normal(0.0, 1.0, samples)
+    fixed = rng.uniform(0.0, 1.0, (7, samples)), rng.normal(0.0, 1.0, samples)
     return tuple(_one(known, option, drawn, *fixed, reference_room_c) for option in options)
 
 
@@ -139,7 +143,7 @@ def _one(
     luck = np.exp((SEATING_SPREAD if lifted else UNTOUCHED_SPREAD) * drawn.seating) if actions else 1.0
     interface, behind = interface * luck, behind * luck
     total = interface + behind
-    ratio = _power_ratio(option, where)
+    ratio = _power_ratio(known, option, where)
     power = known.power * ratio if option.cap_w is None else np.minimum(known.power * ratio, option.cap_w)
     die = known.room_c + power * total
     gain = known.power * drawn.total - power * total
@@ -152,14 +156,16 @@ def _one(
     )
 
 
-def _power_ratio(option: Option, where: Series) -> Series:
+def _power_ratio(known: Known, option: Option, where: Series) -> Series:
     """Power for the same work after an undervolt."""
     require_range("undervolt_mv", option.undervolt_mv, "mV", 0.0, MILLIVOLTS_MOST, "40 to 150 mV is seen.")
     if option.undervolt_mv == 0.0:
         return np.ones(where.shape[1])
     volts = triangular(where[2], *CORE_VOLTAGE)
     dynamic = triangular(where[3], *DYNAMIC_SHARE)
-    return 1.0 - dynamic * (1.0 - ((volts - option.undervolt_mv * 1e-3) / volts) ** 2)
+    saved = dynamic * (1.0 - ((volts - option.undervolt_mv * 1e-3) / volts) ** 2)
+    near = None if known.power_limit is None else known.power >= NEAR_LIMIT_SHARE * known.power_limit
+    return 1.0 - np.where(where[6] < AT_LIMIT_SHARE[near], 0.0, saved)
 
 
 def _watts(
@@ -181,9 +187,13 @@ def _noise(
     """Change of level when the fan is slowed, or sped up, until the die is as warm as before."""
     allowed = np.maximum(drawn.total * known.power / power - interface, 0.05 * behind)
     share = (behind / allowed) ** (1.0 / exponent)
-    kept = np.clip(share, FAN_SHARE_LEAST, 1.0 / FAN_SHARE_LEAST)
+    least = known.fan_floor if known.fan_floor is not None else FAN_SHARE_LEAST
+    kept = np.clip(share, least, 1.0 / FAN_SHARE_LEAST)
     level = (50.0 + 10.0 * where) * np.log10(kept)
-    return _interval(level), bool(np.median(share) < FAN_SHARE_LEAST)
+    if known.noise_floor_db is not None:
+        # No quieter than the room: the fan's own level and the room's add by energy.
+        level = 10.0 * np.log10(10.0 ** (0.1 * level) + 10.0 ** (0.1 * known.noise_floor_db))
+    return _interval(level), bool(np.median(share) < least)
 
 
 def measurable_k(difference_u95: float, power: float) -> float:

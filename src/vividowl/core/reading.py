@@ -42,7 +42,8 @@ class Reading:
     """What a log says. stats and power are over the settled window; response is None when not known,
     response_reason then says why; die_stuck: the die sensor never moved, so nothing follows from it; pauses: start and
     end of those between the passes of a looping benchmark [s]; felt: the power that the die at the end answers to, None
-    without power; course: what it showed at earlier ends of the load; begun: die [degC] and power [W] just before the load, None when the log begins with it."""
+    without power; course: what it showed at earlier ends of the load; begun: die [degC] and power [W] just before the load, None when the log begins with it; idle_fan_rpm:
+    lowest usual speed of the fan before it, or None."""
 
     samples: int
     duration_s: float
@@ -59,6 +60,7 @@ class Reading:
     felt: FeltPower | None
     course: Course
     begun: tuple[float, float] | None
+    idle_fan_rpm: float | None
     chips: ChipResistances
     response: Response | None
     response_reason: str
@@ -151,6 +153,7 @@ def read_trace(
         felt,
         course_of(trace, steady, under_load(trace, steady), felt, last_part(window, steady)),
         _begun(trace, load),
+        _idle_fan(trace, load),
         chips,
         response,
         reason,
@@ -166,6 +169,15 @@ def _begun(trace: Trace, load: LoadPhase) -> tuple[float, float] | None:
         return None
     # A burst of background work is no state to begin from: the lower half counts.
     return float(np.nanpercentile(die, 30)), float(np.nanpercentile(power[idle], 30))
+
+
+def _idle_fan(trace: Trace, load: LoadPhase) -> float | None:
+    """Lowest usual fan speed outside the load [rpm]."""
+    fan = trace.get(Role.FAN_SPEED)
+    if fan is None or not load.seen:
+        return None
+    idle = fan[(trace.time_s < load.onset_s) & np.isfinite(fan)]
+    return float(np.percentile(idle, 20)) if len(idle) >= 3 else None
 
 
 def _loads(trace: Trace, phases: Sequence[Phase]) -> tuple[LoadPhase, LoadPhase, LoadPhase | None]:

@@ -10,6 +10,7 @@ import numpy as np
 
 from vividowl.core.errors import CoreError, require_range
 from vividowl.core.materials import Material
+from vividowl.core.network import Response
 from vividowl.core.reference import class_reference
 from vividowl.core.trace import Series
 
@@ -38,6 +39,14 @@ REFERENCE_SPREAD = 0.10
 # The fast part of a reading is within 15 % in 95 of 100 devices (docs/accuracy.md), so half of that is its least u.
 INTERFACE_U_SHARE = 0.07
 FILM_SHARE_LEAST = 0.1
+# One new interface in so many comes out badly: a bald corner, an edge that is not seated. It then costs so many times
+# more. From memory.
+BADLY_LAID_SHARE, BADLY_LAID_FACTOR = 0.12, (1.3, 3.0)
+HAND_SPREAD = 0.25
+# A heat pipe that has lost its filling is taken for dust by any log: so often, and then so little of what dust would
+# give is left for cleaning. From memory.
+DRY_PIPE_SHARE, DRY_PIPE_KEEPS = 0.10, (0.1, 0.7)
+SEALED_SOUND_SHARE = 0.9  # a poor factory application is one of the usual causes; from memory
 ANYTHING = 1e-5  # weight of states that no row describes, so that a contradiction widens the answer, not breaks it
 
 
@@ -49,7 +58,9 @@ class Known:
     [K/W] or None; power: heat [W]; room_c; limit_c or None; held: heat holds it back; fanless; kind of device;
     months: since the last service, None when not known; surroundings; die_mm2: area of the contact or None;
     old_interface, dust: as OLD_FILM and DUST, or unknown; healthy_interface, healthy_total: of this device or its
-    model after an earlier service [K/W], or None; power_limit: what the device asks for at most [W], or None.
+    model after an earlier service [K/W], or None; power_limit: what the device asks for at most [W], or None;
+    sealed_new: the maker's seal is whole and it is young, so that no dust came in and nobody laid its paste anew;
+    fan_floor: lowest speed of its fan over that of Before [1], noise_floor_db: room over level of Before [dB], or None.
     """
 
     resistance: float
@@ -70,14 +81,31 @@ class Known:
     healthy_interface: float | None = None
     healthy_total: float | None = None
     power_limit: float | None = None
+    sealed_new: bool = False
+    fan_floor: float | None = None
+    noise_floor_db: float | None = None
+
+
+def interface_of(response: Response | None) -> tuple[float, float] | None:
+    """The interface as a response tells it for a plan: what may be lid or base counts by half, and stays open.
+
+    response: response from the log or None
+    returns: resistance and its standard uncertainty [K/W], None when the log does not tell
+    source: rectangle over what may or may not belong to it, JCGM 100:2008, 4.3.7
+    """
+    if response is None or not response.interface + response.doubt > 0:
+        return None
+    value = response.interface + 0.5 * response.doubt
+    own = math.hypot(response.interface_u, 0.5 * response.doubt / math.sqrt(3.0))
+    return value, max(own, INTERFACE_U_SHARE * value)
 
 
 @dataclass(frozen=True)
 class Unknowns:
     """Samples (n,) of one device: core: what stays of the interface whatever paste is used [K/W]; film: the old one
     [K/W]; behind: heatsink to room [K/W]; dust: share of it that cleaning takes away [1]; area [mm2]; quality: how
-    well a new film comes out, conduction and contact: where in their ranges they lie, each from 0 to 1; seating: of the
-    cooler, as a standard normal."""
+    well a new film comes out, conduction and contact: where in their ranges they lie, each from 0 to 1; hand: what
+    laying it adds, as a factor; seating: of the cooler, as a standard normal."""
 
     core: Series
     film: Series
@@ -87,6 +115,7 @@ class Unknowns:
     quality: Series
     conduction: Series
     contact: Series
+    hand: Series
     seating: Series
 
     @property
@@ -156,8 +185,11 @@ def sample_unknowns(known: Known, seed: int, samples: int = SAMPLES) -> Unknowns
     chosen = rng.choice(samples, samples, p=weight / weight.sum())
     quality, conduction, contact = rng.uniform(0.0, 1.0, (3, samples))
     seating = rng.normal(0.0, 1.0, samples)
+    hand = np.exp(rng.normal(0.0, HAND_SPREAD, samples))
+    badly = rng.uniform(0.0, 1.0, samples) < BADLY_LAID_SHARE
+    hand = np.where(badly, hand * rng.uniform(*BADLY_LAID_FACTOR, samples), hand)
     return Unknowns(core[chosen], film[chosen], behind[chosen], dust[chosen], area[chosen], quality, conduction,
-                    contact, seating)  # fmt: skip
+                    contact, hand, seating)  # fmt: skip
 
 
 def new_film(unknowns: Unknowns, material: Material) -> Series:
@@ -167,13 +199,14 @@ def new_film(unknowns: Unknowns, material: Material) -> Series:
     material: what goes in
     returns: resistances (n,) [K/W]
     raises: OutOfRange
-    formula: (film / (k share) + contact) / A; printed conductivity counts by 0.55 to 1, contacts by half to twice
+    formula: (film / (k share) + contact) / A times what the hand adds; printed conductivity counts by 0.55 to 1,
+        contacts by half to twice
     source: Fourier's law; the shares are from memory
     """
     film = triangular(unknowns.quality, material.film_low_um, material.film_um, material.film_high_um)
     conductivity = material.conductivity * triangular(unknowns.conduction, 0.55, 0.8, 1.0)
     contact = material.contact_mm2_k_w * triangular(unknowns.contact, 0.5, 1.0, 2.0)
-    return (film / conductivity + contact) / unknowns.area
+    return (film / conductivity + contact) / unknowns.area * unknowns.hand
 
 
 def _check(known: Known) -> None:
@@ -191,13 +224,18 @@ def _dust(known: Known, behind: Series, rng: np.random.Generator) -> tuple[Serie
     """Share that is dust, and how well what it leaves agrees with a healthy device."""
     n = len(behind)
     where = rng.uniform(0.0, 1.0, n)
-    if known.dust == "unknown":
+    dry_pipe = rng.uniform(0.0, 1.0, n) < DRY_PIPE_SHARE
+    keeps = np.where(dry_pipe, rng.uniform(*DRY_PIPE_KEEPS, n), 1.0)
+    if known.sealed_new:
+        dust = np.zeros(n)
+    elif known.dust == "unknown":
         months = known.months if known.months is not None else UNKNOWN_MONTHS
         felt = 1.0 - math.exp(-months / DUST_MONTHS_SCALE.get(known.surroundings, DUST_MONTHS_SCALE["unknown"]))
         state = rng.choice(3, n, p=[0.4 * (1.0 - felt), 0.6 * (1.0 - felt), felt])
         dust = np.choose(state, [triangular(where, *DUST[name]) for name in ("none", "light", "felt")])
     else:
         dust = triangular(where, *DUST[known.dust])
+    dust = dust * keeps
     if known.healthy_total is None or known.healthy_interface is None:
         return dust, np.ones(n)
     healthy = known.healthy_total - known.healthy_interface
@@ -207,7 +245,9 @@ def _dust(known: Known, behind: Series, rng: np.random.Generator) -> tuple[Serie
 
 def _film_density(known: Known, film: Series) -> Series:
     """How likely an old film is, up to a constant, by what is seen of it or by its age: log-normal states."""
-    if known.old_interface != "unknown":
+    if known.old_interface == "unknown" and known.sealed_new:
+        states = {"sound": SEALED_SOUND_SHARE, "not_touching": 1.0 - SEALED_SOUND_SHARE}
+    elif known.old_interface != "unknown":
         states = {known.old_interface: 1.0}
     else:
         months = known.months if known.months is not None else UNKNOWN_MONTHS

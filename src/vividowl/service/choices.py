@@ -25,6 +25,7 @@ from vividowl.core.inspection import (
 from vividowl.core.life import interface_months, next_service
 from vividowl.core.materials import DIE_KINDS, Material
 from vividowl.core.measured import Measured, difference_u95, resistance
+from vividowl.core.noise import energy_mean
 from vividowl.core.options import LEAVE, Candidate, Goal, Ranked, Situation, make_options, rank
 from vividowl.core.pads import Heights
 from vividowl.core.plan_gates import plan_gates
@@ -37,8 +38,8 @@ from vividowl.core.roles import Role
 from vividowl.core.shim import ShimFit, ShimGain
 from vividowl.core.skin import Skin
 from vividowl.core.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
-from vividowl.core.unknowns import INTERFACE_U_SHARE, Known
-from vividowl.service.comparing import judged_by, kept
+from vividowl.core.unknowns import Known, interface_of
+from vividowl.service.comparing import judged_by, kept, power_limit_of
 from vividowl.service.habits import Habits, habits_of, minutes_of
 from vividowl.service.materials import kind_material, product_material
 from vividowl.service.parts import Part, parts_of
@@ -52,6 +53,7 @@ from vividowl.store.models import Job, NoiseReading, Run, TraceFile
 from vividowl.store.scope import Scope
 
 HELD_SHARE = 0.02
+NEW_MONTHS = 6
 # The page shows whole kelvins and watts, and follows while one types: four thousand draws move no figure of it.
 DRAWS = 4000
 DIE_PRODUCTS_MOST = 8
@@ -181,7 +183,8 @@ class _Before:
     run: Run
     reading: Reading
     resistance: Measured
-    noise_known: bool
+    level_db: float | None
+    room_db: float | None
 
 
 def _before(workshop: Workshop, scope: Scope, job: Job) -> _Before | str:
@@ -201,7 +204,10 @@ def _before(workshop: Workshop, scope: Scope, job: Job) -> _Before | str:
     found = resistance(reading, run.room_c, tolerances)
     if found is None or not found.value > 0:
         return "The Before log does not say where it settles. Log it longer, as its page says."
-    return _Before(run, reading, found, noise_of(kept(scope, NoiseReading, run)) is not None)
+    rows = kept(scope, NoiseReading, run)
+    noise, rooms = noise_of(rows), [r.background_db for r in rows if r.background_db is not None]
+    return _Before(run, reading, found, noise.level_db if noise is not None else None,
+                   energy_mean(rooms) if rooms else None)  # fmt: skip
 
 
 def _known(workshop: Workshop, scope: Scope, job: Job, before: _Before, found: Inspection) -> tuple[Known, str]:
@@ -213,22 +219,37 @@ def _known(workshop: Workshop, scope: Scope, job: Job, before: _Before, found: I
     healthy = reference if own and reference is not None and reference.interface is not None else None
     held = (reading.throttling.share or 0.0) > HELD_SHARE
     limit = job.limit_c if job.limit_c is not None else reading.throttling.limit_c
-    interface = response.interface if response is not None and response.interface > 0 else None
     months = job.months_since_service if job.months_since_service is not None else job.age_months
+    split = interface_of(response)
+    # Where it would end is advice, and a plan is advice: what is to come of a short run belongs to what is repaired.
+    ends_at = before.resistance.value + (reading.window.remaining_rise_k or 0.0) / reading.power.mean
     known = Known(
-        before.resistance.value, before.resistance.own, reading.power.mean, before.run.room_c or 0.0, interface,
-        max(response.interface_u, INTERFACE_U_SHARE * interface) if response is not None and interface else 0.0,
+        ends_at, before.resistance.own, reading.power.mean, before.run.room_c or 0.0,
+        split[0] if split else None, split[1] if split else 0.0,
         limit, held, _fanless(before), job.kind, months, job.surroundings, found.die_mm2, found.old_interface,
-        found.dust, healthy.interface if healthy else None, healthy.total if healthy else None, _asked(job),
+        found.dust, healthy.interface if healthy else None, healthy.total if healthy else None,
+        power_limit_of(job, [reading]), _sealed_new(job), _fan_floor(before), _noise_floor(before),
     )  # fmt: skip
     return known, str(healthy.source) if healthy else "class-typical, from memory"
 
 
-def _asked(job: Job) -> float | None:
-    """What both chips ask for at most [W], None when the intake does not say; one limit alone is not the whole."""
-    if job.power_limit_cpu_w is not None and job.power_limit_gpu_w is not None:
-        return job.power_limit_cpu_w + job.power_limit_gpu_w
-    return job.power_limit_cpu_w
+def _sealed_new(job: Job) -> bool:
+    """Whether nobody but the maker can have had it open, and it is too young for dust."""
+    age = job.age_months
+    return job.seal == "intact" and job.months_since_service is None and age is not None and age <= NEW_MONTHS
+
+
+def _fan_floor(before: _Before) -> float | None:
+    """Lowest speed that the fan was seen at over that of the load."""
+    fan = before.reading.stats.get(Role.FAN_SPEED)
+    if fan is None or before.reading.idle_fan_rpm is None or not fan.mean > 0:
+        return None
+    return min(1.0, max(0.05, before.reading.idle_fan_rpm / fan.mean))
+
+
+def _noise_floor(before: _Before) -> float | None:
+    """The room's level over that of the run, by a meter that read both [dB]."""
+    return before.room_db - before.level_db if before.room_db is not None and before.level_db is not None else None
 
 
 def _fanless(before: _Before) -> bool:
@@ -304,6 +325,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
         [Candidate(o, v.prediction, v.blocked, sum(g.severity is Severity.ACKNOWLEDGE for g in v.gates),
                    v.price.total_cents, v.life_months) for o, v in zip(options, views, strict=True)],
         Goal(plan.goal), measurable_k=least_k, measurable_w=least_w or 0.0, measurable_db=least_db, held=known.held,
+        pumped_out=found.old_interface == "pumped_out",
     )  # fmt: skip
     return PlanView(
         plan, found, "", tuple(_at_place(views[r.index], r) for r in ranked), known.held, known.fanless,
