@@ -1,7 +1,8 @@
-"""How near the reading comes to the truth, on devices of an independently written simulator.
+"""How near the reading comes to the truth, on devices of an independently written simulator, clean logs and rough ones.
 
-Run: .venv/bin/python bench/accuracy.py [devices] [--write]
-Prints a table; with --write it replaces the one in docs/accuracy.md. Exit code 1 when a goal is missed.
+Run: .venv/bin/python bench/accuracy.py [devices] [--pairs N] [--write]
+Prints tables; with --write they replace those in docs/accuracy.md. Exit code 1 when a goal is missed by more than the
+interval of 95 % allows.
 """
 
 from __future__ import annotations
@@ -18,8 +19,10 @@ import numpy as np
 
 ROOT = Path(__file__).parents[1]
 sys.path.insert(0, str(ROOT))
+from bench import rough  # noqa: E402
+from bench.rough import wilson  # noqa: E402
 from tests.other_device import Batch, Runs, changed, foster, random_batch, run  # noqa: E402
-from tests.sick_devices import sick_devices, told_of, truths  # noqa: E402
+from tests.sick_devices import UNDERVOLT_MV, sick_devices, told_of, truths, undervolt_gain  # noqa: E402
 
 from vividowl.core.comparison import compare  # noqa: E402
 from vividowl.core.conditions import Conditions  # noqa: E402
@@ -51,8 +54,9 @@ class Result:
 
     @property
     def reached(self) -> bool:
-        """Whether the share that is asked for was reached, and not passed where too much is wrong as well."""
-        return self.asked * self.of <= self.good <= self.most * self.of
+        """Whether the share lies between what is asked for and what is too much, as far as the number of cases tells."""
+        low, high = wilson(self.good, self.of)
+        return high >= self.asked and low <= self.most
 
 
 def logged(runs: Runs, index: int, seed: int, upto_s: float = np.inf) -> Trace:
@@ -188,23 +192,47 @@ def predictions() -> list[Result]:
     """How often an interval of 80 % holds the truth, and how far the median is off, on sick devices."""
     sick = sick_devices(PREDICTED, seed=5)
     both = (Action.CLEAN, Action.REPASTE)
-    options = (Option("clean", "", (Action.CLEAN,)), Option("repaste", "", both, material("paste_soft")))
-    inside: list[list[bool]] = [[], []]
-    off: list[list[float]] = [[], []]
+    options = (
+        Option("clean", "", (Action.CLEAN,)), Option("repaste", "", both, material("paste_soft")),
+        Option("tune", "", (Action.TUNE,), undervolt_mv=UNDERVOLT_MV),
+    )  # fmt: skip
+    inside: list[list[bool]] = [[], [], []]
+    off: list[list[float]] = [[], [], []]
     for i in range(PREDICTED):
         room = room_at(sick.before, i, LEAD_S + LOAD_S)
         reading = read_trace(logged(sick.runs, i, seed=i), room, 95.0)
         known = told_of(sick, i, reading, room)
         if known is None:
             continue
-        for k, (p, true) in enumerate(zip(predict(known, options, seed=i), truths(sick, i, reading), strict=True)):
+        *services, tune = predict(known, options, seed=i)
+        for k, (p, true) in enumerate(zip(services, truths(sick, i, reading), strict=True)):
             inside[k].append(p.resistance.holds(true))
             off[k].append(100 * abs(p.resistance.median / true - 1))
+        gain = undervolt_gain(sick, i, reading)
+        inside[2].append(tune.gain_k.holds(gain))
+        off[2].append(abs(tune.gain_k.median - gain))
     out = []
-    for words, held, errors in zip(("clean only", "clean and repaste"), inside, off, strict=True):
-        usual = f"median {np.median(errors):.2g} %, 95 of 100 below {np.percentile(errors, 95):.2g} %"
+    names = ("clean only, one pipe in twelve dry", "clean and repaste, one in ten laid badly", "undervolt alone")
+    for words, unit, held, errors in zip(names, ("%", "%", "K"), inside, off, strict=True):
+        usual = f"median {np.median(errors):.2g} {unit}, 95 of 100 below {np.percentile(errors, 95):.2g} {unit}"
         out.append(Result(f"80 % interval of the prediction, {words}", "75 to 85 %", sum(held), len(held), 0.75,
                           usual, 0.85))  # fmt: skip
+    return out
+
+
+def single_rows(n: int) -> list[Result]:
+    """What is judged once, on rough logs."""
+    final = rough.finals(n)
+    rows = [
+        ("A bad interface under a thick lid is called something else", "at most 10 %", rough.lids(n), 0.10),
+        ("Both chips loaded, an interface read from the sum", "not known", rough.both_chips(n), 0.0),
+        ("Held back before, then repaired: refused", "at most 3 %", rough.repaired(n), 0.03),
+        ("Fan forced from 62 to 115 %, not logged, not noted: claimed outright", "none", rough.forced_fans(n), 0.0),
+    ]
+    out = [Result(what, goal, bad, of, 0.0, "", most) for what, goal, (bad, of), most in rows]
+    usual = f"bias {final.bias_k:+.2f} K"
+    out.append(Result("Runs of three minutes: the interval of where they end holds", "95 %, bias below 0.5 K",
+                      final.inside, final.of, 0.95 if abs(final.bias_k) < 0.5 else 1.1, usual))  # fmt: skip
     return out
 
 
@@ -217,18 +245,34 @@ def table(results: Sequence[Result]) -> str:
     return "\n".join(lines)
 
 
+def _number(flag: str | None, usual: int) -> int:
+    """The number after a flag, or the first bare one."""
+    words = sys.argv[1:]
+    if flag is not None:
+        return int(words[words.index(flag) + 1]) if flag in words else usual
+    return int(words[0]) if words and words[0].isdigit() else usual
+
+
 def main() -> None:
     """Measure, print, and write the page when asked to."""
-    numbers = [a for a in sys.argv[1:] if a.isdigit()]
-    n = int(numbers[0]) if numbers else 200
-    results = [*resistances(n), throttle_shares(n), final_temperatures(n), *pairs(n), *predictions()]
-    print(table(results))
+    n, many = _number(None, 200), _number("--pairs", 300)
+    results = [*resistances(n), throttle_shares(n), final_temperatures(n), *pairs(n), *predictions(), *single_rows(n)]
+    clean = table(results)
+    print(clean, flush=True)
+    by_class, missed = rough.table(rough.all_classes(many))
+    print(by_class)
+    for text in missed:
+        print(f"missed: {text}")
     if "--write" in sys.argv:
         page = ROOT / "docs/accuracy.md"
-        head, _, rest = page.read_text().partition("<!-- table -->\n")
-        tail = rest.partition("<!-- end of table -->")[2]
-        page.write_text(f"{head}<!-- table -->\n{table(results)}\n<!-- end of table -->{tail}")
-    if not all(r.reached for r in results):
+        text = page.read_text()
+        for name, found in (("table", clean), ("rough", by_class)):
+            head, _, rest = text.partition(f"<!-- {name} -->\n")
+            text = (
+                f"{head}<!-- {name} -->\n{found}\n<!-- end of {name} -->{rest.partition(f'<!-- end of {name} -->')[2]}"
+            )
+        page.write_text(text)
+    if missed or not all(r.reached for r in results):
         sys.exit(1)
 
 

@@ -79,10 +79,10 @@ def sick_devices(n: int, seed: int, *, badly_share: float = 0.1, dry_pipe_share:
     laid = np.exp(other.normal(0.0, 0.18, n)) * np.where(badly, other.uniform(1.5, 3.2, n), 1.0)
     before, cleaned = (changed(b, spread=b.spread * pipe) for b in (before, cleaned))
     repasted = changed(healthy, interface=1.0 / ((core + fresh * laid / area) * seat), spread=healthy.spread * pipe)
-    # A third sits at a power limit and spends what it saves on clock; the others save by the square of the voltage.
+    # One in seven sits at a power limit and spends what it saves on clock; the others save by the square of the voltage.
     volts, dynamic = other.uniform(0.75, 1.2, n), other.uniform(0.6, 0.95, n)
     saved = dynamic * (1.0 - ((volts - 1e-3 * UNDERVOLT_MV) / volts) ** 2)
-    undervolted = 1.0 - np.where(other.random(n) < 0.33, 0.0, saved)
+    undervolted = 1.0 - np.where(other.random(n) < 0.15, 0.0, saved)
     return Sick(before, cleaned, repasted, run(before, lead_s=40.0, load_s=LOAD_S, settle=False), months, badly,
                 dry_pipe, undervolted, area, film, dust)  # fmt: skip
 

@@ -82,8 +82,11 @@ def test_new_film_is_fouriers_law_with_the_print_taken_with_salt():
     low = (paste.film_low_um / paste.conductivity + 0.5 * paste.contact_mm2_k_w) / 195.0
     high = (paste.film_high_um / (0.55 * paste.conductivity) + 2.0 * paste.contact_mm2_k_w) / 195.0
     films = new_film(drawn, paste)
-    assert films.min() > 0.9 * low
-    assert films.max() < 1.1 * high
+    # What the hand adds is a factor of its own: without it the films lie between Fourier's ends.
+    assert (films / drawn.hand).min() > 0.9 * low
+    assert (films / drawn.hand).max() < 1.1 * high
+    # One in eight is laid badly (common practice, no source) and costs half as much again or more.
+    assert 0.05 < np.mean(drawn.hand > 1.6) < 0.2
 
 
 def test_a_triangle_has_its_textbook_mean_and_median():

@@ -46,9 +46,7 @@ def test_published_uncertainty_of_a_resistance_against_the_uncertainties_library
         TO_COME_WIDTH * to_come, TO_COME_DIFFERS * to_come / root3, reading.window.uncertainty_k / 2,
     )  # fmt: skip
     rise = ufloat(reading.die.mean - 24, math.hypot(*parts))
-    power = ufloat(
-        reading.felt.watts, math.hypot(tol.power_share * reading.power.mean, reading.felt.half_width) / root3
-    )
+    power = ufloat(reading.felt.watts, math.hypot(tol.power_share * reading.power.mean / root3, reading.felt.memory_u))
     reference = rise / power
     effect = compare(side, side).effect("resistance")
     assert effect.before == pytest.approx(reference.nominal_value, rel=1e-12)

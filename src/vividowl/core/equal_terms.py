@@ -13,6 +13,7 @@ from vividowl.core.roles import Role
 
 LAST_PART_MIDDLE = 0.9
 SAME_LENGTH_S = 10.0
+LAST_PART_ALIKE = 1.4
 # Heat of an earlier load leaves with about this time constant; where the start was not logged it may be this far off.
 # From memory.
 START_FADES_S, START_UNKNOWN_K = 350.0, 3.0
@@ -68,8 +69,11 @@ def equal_terms(
     runs = [*befores, *afters]
     common = min(length_of(r) for r in runs)
     longest = max(length_of(r) for r in runs)
-    own = all(r.window.settled for r in runs) or any(r.window.chosen for r in runs) or longest - common < SAME_LENGTH_S
-    sides = tuple(tuple(_own(r) if own else _at(r, common) for r in side) for side in (befores, afters))
+    own = all(r.window.settled for r in runs) or any(r.window.chosen for r in runs)
+    # A game counts by its last half: what it is set against must then count by its own last half, too.
+    halves = max(r.last_part for r in runs) > LAST_PART_ALIKE * min(r.last_part for r in runs)
+    own = own or (longest - common < SAME_LENGTH_S and not halves)
+    sides = tuple(tuple(_own(r) if own else _at(r, common, halves) for r in side) for side in (befores, afters))
     fades = math.exp(-LAST_PART_MIDDLE * common / START_FADES_S)
     apart = _start_apart(befores[0], afters[0], rooms_c)
     begun = (START_UNKNOWN_K if apart is None else abs(apart)) * fades
@@ -87,10 +91,11 @@ def _own(reading: Reading) -> AtTime:
     return AtTime(reading.die.mean, watts, fan.mean if fan is not None else None)
 
 
-def _at(reading: Reading, after_s: float) -> AtTime:
-    if length_of(reading) - after_s < SAME_LENGTH_S:
+def _at(reading: Reading, after_s: float, halves: bool) -> AtTime:
+    if length_of(reading) - after_s < SAME_LENGTH_S and not halves:
         return _own(reading)
-    die, watts, fan = (v if math.isfinite(v) else None for v in reading.course.at(after_s))
+    course = reading.course_by_halves if halves else reading.course
+    die, watts, fan = (v if math.isfinite(v) else None for v in course.at(after_s))
     return AtTime(die, watts, fan) if die is not None else _own(reading)
 
 

@@ -22,11 +22,12 @@ RESTLESS_SHARE = 0.05
 
 @dataclass(frozen=True)
 class FeltPower:
-    """watts: mean over the window [W]; half_width: what the memory of the cooler leaves open of it [W]; left_k: standard
+    """watts: mean over the window [W]; memory_u: what the memory of the cooler leaves open of it, as a
+    standard uncertainty [W]; left_k: standard
     error of what the die does beside it [K]; course: over the whole log [W] (n,)."""
 
     watts: float
-    half_width: float
+    memory_u: float
     left_k: float
     course: Series = field(repr=False, compare=False)
 

@@ -129,7 +129,7 @@ def resistance(
     over = replace(
         over, value=die_c - room_c, scatter=combined(standard_from_half_width(tol.run_to_run_k), felt.left_k)
     )
-    memory = standard_from_half_width(felt.half_width)
+    memory = felt.memory_u
     value = thermal_resistance(over.value, felt_w)
     scatter = over.scatter / felt_w
     drift = combined(over.drift / felt_w, value * combined(watts.drift, memory) / felt_w)

@@ -17,7 +17,7 @@ from vividowl.core.phases import Chip, Phase, find_phases
 from vividowl.core.resistance import ChipResistances, chip_resistances
 from vividowl.core.roles import Role
 from vividowl.core.sensors import never_changes
-from vividowl.core.settling import SettledWindow, choose_window, find_settled_window, last_part
+from vividowl.core.settling import RESTLESS_TAIL_SHARE, SettledWindow, choose_window, find_settled_window, last_part
 from vividowl.core.throttling import Throttling, find_throttling
 from vividowl.core.trace import Series, Trace
 from vividowl.core.uncertainty import standard_error
@@ -42,7 +42,8 @@ class Reading:
     """What a log says. stats and power are over the settled window; response is None when not known,
     response_reason then says why; die_stuck: the die sensor never moved, so nothing follows from it; pauses: start and
     end of those between the passes of a looping benchmark [s]; felt: the power that the die at the end answers to, None
-    without power; course: what it showed at earlier ends of the load; begun: die [degC] and power [W] just before the load, None when the log begins with it; idle_fan_rpm:
+    without power; course: what it showed at earlier ends of
+    the load, course_by_halves: as means over its last half; last_part: share of the load that the window is; begun: die [degC] and power [W] just before the load, None when the log begins with it; idle_fan_rpm:
     lowest usual speed of the fan before it, or None."""
 
     samples: int
@@ -59,6 +60,8 @@ class Reading:
     power: Statistics | None
     felt: FeltPower | None
     course: Course
+    course_by_halves: Course
+    last_part: float
     begun: tuple[float, float] | None
     idle_fan_rpm: float | None
     chips: ChipResistances
@@ -123,7 +126,7 @@ def read_trace(
     cooling = fit_cool_down(trace, steady) if whole is not None and load.seen and not stuck else None
     if whole is not None:
         response = with_cool_down(whole, cooling, trace.interval_s)
-    window = find_settled_window(trace, steady, late > HELD_AT_END_SHARE * tail_s, stuck)
+    window = find_settled_window(trace, steady, whole, late > HELD_AT_END_SHARE * tail_s, stuck)
     if chosen is not None:
         window = choose_window(window, trace, *chosen)
     inside = under_load(trace, steady) & (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
@@ -152,6 +155,8 @@ def read_trace(
         statistics(power[inside]) if power is not None else None,
         felt,
         course_of(trace, steady, under_load(trace, steady), felt, last_part(window, steady)),
+        course_of(trace, steady, under_load(trace, steady), felt, RESTLESS_TAIL_SHARE),
+        last_part(window, steady),
         _begun(trace, load),
         _idle_fan(trace, load),
         chips,

@@ -11,6 +11,7 @@ from vividowl.core.errors import OutOfRange
 from vividowl.core.felt_power import restless
 from vividowl.core.heading import Heading, find_heading
 from vividowl.core.load import LoadPhase, under_load
+from vividowl.core.network import Response
 from vividowl.core.trace import Series, Trace, sensor_step
 from vividowl.core.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
 
@@ -21,8 +22,9 @@ RESTLESS_TAIL_SHARE = 0.5
 WINDOW_LEAST_S = 45.0
 LOAD_LEAST_S = 30.0
 LONGEST_WAIT_S = 3 * 3600.0
-FINAL_U_LEAST_K = 0.6
+FINAL_U_LEAST_K = 0.7
 SLOPE_SHARE = 0.4
+LAST_S, FREE_MOST_K, LADDER_U_SHARE = 12.0, 60.0, 0.8
 
 
 @dataclass(frozen=True)
@@ -46,11 +48,14 @@ class SettledWindow:
     slope_k_per_s: float = 0.0
 
 
-def find_settled_window(trace: Trace, load: LoadPhase, held_at_end: bool, stuck: bool = False) -> SettledWindow:
+def find_settled_window(
+    trace: Trace, load: LoadPhase, response: Response | None, held_at_end: bool, stuck: bool = False
+) -> SettledWindow:
     """Find the steady part: the last fifth of the load, of a load that goes up and down by itself the last half.
 
     trace: the log
     load: its loaded part
+    response: terms fitted freely to the same log, None when not known
     held_at_end: the die is pinned at its limit, so that it stays there while the power still falls [flag]
     stuck: the die sensor never moves, so nothing follows from it [flag]
     returns: SettledWindow; nothing else known of it when less than 30 s of load are left after the boost
@@ -88,12 +93,12 @@ def find_settled_window(trace: Trace, load: LoadPhase, held_at_end: bool, stuck:
         settled = flat and abs(slope) * length < REMAINING_SETTLED_K
         return replace(window, settled=True, remaining_rise_k=0.0, final_c=mean, minutes_needed=0.0,
                        uncertainty_k=COVERAGE_FACTOR * combined(own_u, FINAL_U_LEAST_K)) if settled else window  # fmt: skip
-    remaining = heading.final_c - mean
+    remaining, final_u = _both_ways(trace, window, response, heading, mean)
     settled = abs(remaining) < REMAINING_SETTLED_K and (flat or goes_by_itself)
     return replace(
-        window, settled=settled, remaining_rise_k=remaining, final_c=heading.final_c,
+        window, settled=settled, remaining_rise_k=remaining, final_c=mean + remaining,
         minutes_needed=0.0 if settled else _minutes_needed(heading),
-        uncertainty_k=COVERAGE_FACTOR * combined(heading.final_u_k, own_u, FINAL_U_LEAST_K),
+        uncertainty_k=COVERAGE_FACTOR * combined(final_u, own_u, FINAL_U_LEAST_K),
     )  # fmt: skip
 
 
@@ -139,6 +144,26 @@ def _slope(time: Series, values: Series) -> tuple[float, float]:
     spread = float(((time - time.mean()) ** 2).sum())
     left = float(residuals[0]) if len(residuals) else 0.0
     return float(slope), math.sqrt(left / (len(time) - 2) / spread) if spread > 0 else 0.0
+
+
+def _both_ways(
+    trace: Trace, window: SettledWindow, response: Response | None, heading: Heading, mean_c: float
+) -> tuple[float, float]:
+    """What is to come after the window [K] and its standard uncertainty: the mean of the fixed ladder, which knows what
+    is usual, and of the freely fitted terms, which know this log. Where they part, the answer is as wide."""
+    ladder = heading.final_c - mean_c
+    power = trace.power
+    late = (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
+    if response is None or power is None or not np.isfinite(power[late]).any():
+        return ladder, heading.final_u_k
+    die = trace.channels[trace.die_role]
+    last = late & (trace.time_s >= window.to_s - LAST_S) & np.isfinite(die)
+    if not last.any():
+        return ladder, heading.final_u_k
+    free = float(die[last].mean()) - mean_c + float(response.remaining_k(float(np.nanmean(power[late]))))
+    if not abs(free) < FREE_MOST_K:
+        return ladder, heading.final_u_k
+    return 0.5 * (ladder + free), combined(LADDER_U_SHARE * heading.final_u_k, 0.5 * abs(ladder - free))
 
 
 def _minutes_needed(heading: Heading) -> float:
