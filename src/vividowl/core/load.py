@@ -15,12 +15,10 @@ BOOST_SHARPNESS = 0.7
 # After a boost the power does not come back to it, but for a moment; where it does, the load goes up and down by itself.
 BOOST_BACK_SHARE = 0.06
 BOOST_EVEN_SHARE = 0.5
-UNEVEN_SHARE = 0.02
 STEP_SHARE = 0.2
 DIP_BELOW = 0.6
 DIP_RECOVERY_S = 30.0
 PAUSE_MOST_S = 60.0
-PINNED_LOOK_S, PINNED_NEAR_K, PINNED_FALL_K = 6.0, 2.5, 1.0
 # A stretch shorter than this, and short beside the longest, is no part of the load when a pause parts it from the rest.
 STRAY_S = 40.0
 STRAY_SHARE = 0.3
@@ -155,24 +153,7 @@ def _stays_down(trace: Trace, onset_s: float, at_s: float, end_s: float) -> bool
     high, low = float(np.median(first)), float(np.median(rest))
     drop = high - low
     even = float(np.subtract(*np.percentile(first, (85, 15)))) < BOOST_EVEN_SHARE * drop
-    if not even or not float(np.mean(rest > low + 0.5 * drop)) < BOOST_BACK_SHARE:
-        return False
-    # Work that goes up and down by itself and meets its limit steps down without any boost.
-    slow = smooth(rest, max(1, round(30.0 / max(trace.interval_s, 0.05))))
-    uneven = float(np.std(slow - np.polyval(np.polyfit(np.arange(len(slow)), slow, 1), np.arange(len(slow)))))
-    return not (uneven > UNEVEN_SHARE * low and _pinned(trace, at_s, end_s))
-
-
-def _pinned(trace: Trace, at_s: float, end_s: float) -> bool:
-    """Whether the die stays at its highest when the power steps down: then heat took it, and no boost was over."""
-    die, time = trace.channels[trace.die_role], trace.time_s
-    before = die[(time >= at_s - PINNED_LOOK_S) & (time < at_s)]
-    after = die[(time > at_s + PINNED_LOOK_S) & (time <= at_s + 3.0 * PINNED_LOOK_S)]
-    highest = float(np.nanpercentile(die[(time <= end_s)], 98))
-    if not np.isfinite(before).any() or not np.isfinite(after).any():
-        return False
-    level = float(np.nanmean(before))
-    return level > highest - PINNED_NEAR_K and float(np.nanmean(after)) > level - PINNED_FALL_K
+    return even and float(np.mean(rest > low + 0.5 * drop)) < BOOST_BACK_SHARE
 
 
 def find_pauses(trace: Trace, load: LoadPhase) -> tuple[tuple[float, float], ...]:
