@@ -54,7 +54,8 @@ class Result:
 
     @property
     def reached(self) -> bool:
-        """Whether the share lies between what is asked for and what is too much, as far as the number of cases tells."""
+        """Whether the share lies between what is asked for and what is too much, as far as the number of cases
+        tells."""
         low, high = wilson(self.good, self.of)
         return high >= self.asked and low <= self.most
 

@@ -245,7 +245,8 @@ def table(rows: Sequence[Figures]) -> tuple[str, list[str]]:
             f.name, cell(f.name, "claimed", f.claimed, 0.05), cell(f.name, "shown", f.shown, None, shown),
             f"{f.wrong[0]} of {f.wrong[1]}", f"{f.refused[0]} of {f.refused[1]}",
             cell(f.name, "difference", f.covered, None, 0.93), cell(f.name, "side", f.side_covered, None, 0.93),
-            cell(f.name, "culprit", f.culprit, 0.05), cell(f.name, "boost", f.boost, 0.05 if "held" not in f.name else None) if game else "–",
+            cell(f.name, "culprit", f.culprit, 0.05),
+            cell(f.name, "boost", f.boost, 0.05 if "held" not in f.name else None) if game else "–",
             cell(f.name, "held, not so", f.held_not_so, 0.05) if f.held_not_so[1] > 50 else "–",
             cell(f.name, "held, not told", f.held_not_told, 0.03 if not game else None) if f.held_not_told[1] else "–",
         ]) + " |")  # fmt: skip

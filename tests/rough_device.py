@@ -135,8 +135,10 @@ class Plan:
     fan_forced: float | None = None
 
 
-def plan(n: int, seed: int, kind: str, load_s: float, *, warm_share: float = 0.0, room: tuple[float, float] = (18.0, 27.0),
-         burst_rate: float = 0.25, fan_forced: float | None = None) -> Plan:  # fmt: skip
+def plan(
+    n: int, seed: int, kind: str, load_s: float, *, warm_share: float = 0.0,
+    room: tuple[float, float] = (18.0, 27.0), burst_rate: float = 0.25, fan_forced: float | None = None,
+) -> Plan:  # fmt: skip
     """A session of each of n devices."""
     rng = np.random.default_rng(seed)
     return Plan(kind, load_s, rng.uniform(25.0, 90.0, n), 100.0, rng.uniform(*room, n), rng.random(n) < warm_share,

@@ -24,8 +24,8 @@ LOAD_S = 1200.0
 @dataclass(frozen=True)
 class Sick:
     """before: as they come in; cleaned and repasted: after each service; runs: their Before; and what is told of them:
-    months since the last service, die area [mm2], state of the film and of the dust. badly: the new paste is laid badly;
-    dry_pipe: a heat pipe has lost its filling; undervolted: power for the same work at 80 mV less [1]."""
+    months since the last service, die area [mm2], state of the film and of the dust. badly: the new paste is laid
+    badly; dry_pipe: a heat pipe has lost its filling; undervolted: power for the same work at 80 mV less [1]."""
 
     before: Batch
     cleaned: Batch
@@ -44,8 +44,8 @@ UNDERVOLT_MV = 80.0
 
 
 def sick_devices(n: int, seed: int, *, badly_share: float = 0.1, dry_pipe_share: float = 0.08) -> Sick:
-    """Devices of 6 to 60 months: films sound, pumped out or dry; fins clean, dusty or felted; some with a dry heat pipe,
-    some whose new paste is laid badly."""
+    """Devices of 6 to 60 months: films sound, pumped out or dry; fins clean, dusty or felted; some with a dry heat
+    pipe, some whose new paste is laid badly."""
     rng = np.random.default_rng(seed)
     healthy = random_batch(n, seed, limit_c=95.0)
     behind = np.array([steady_resistance(healthy, i, 0.8, healthy.sustained[i])[1] for i in range(n)])
@@ -79,7 +79,8 @@ def sick_devices(n: int, seed: int, *, badly_share: float = 0.1, dry_pipe_share:
     laid = np.exp(other.normal(0.0, 0.18, n)) * np.where(badly, other.uniform(1.5, 3.2, n), 1.0)
     before, cleaned = (changed(b, spread=b.spread * pipe) for b in (before, cleaned))
     repasted = changed(healthy, interface=1.0 / ((core + fresh * laid / area) * seat), spread=healthy.spread * pipe)
-    # One in seven sits at a power limit and spends what it saves on clock; the others save by the square of the voltage.
+    # One in seven sits at a power limit and spends what it saves on clock; the others save by the square of the
+    # voltage.
     volts, dynamic = other.uniform(0.75, 1.2, n), other.uniform(0.6, 0.95, n)
     saved = dynamic * (1.0 - ((volts - 1e-3 * UNDERVOLT_MV) / volts) ** 2)
     undervolted = 1.0 - np.where(other.random(n) < 0.15, 0.0, saved)

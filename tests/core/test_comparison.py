@@ -1,7 +1,9 @@
 """Verdicts: what is claimed, what is not, and why."""
 
+import re
 from dataclasses import replace
 
+import numpy as np
 import pytest
 
 from vividowl.core.comparison import Verdict, compare
@@ -199,3 +201,76 @@ def test_false_claims_and_missed_gains_stay_rare(mild):
     missed = sum(compare(side(mild, 300 + i), side(better, 400 + i)).verdict is not Verdict.IMPROVED for i in range(20))
     assert claimed <= 1
     assert missed <= 1
+
+
+def test_a_fan_and_a_place_that_nobody_noted_make_it_an_answer_with_an_if(mild):
+    better = replace(mild, interface=mild.interface - 0.2)
+    bare = {"fan": None, "placement": None}
+    found = compare(side(mild, 1, drop=(Role.FAN_SPEED,), **bare), side(better, 2, drop=(Role.FAN_SPEED,), **bare))
+    assert found.verdict is Verdict.IMPROVED_IF_SAME
+    assert found.assumes == ("fan", "placement")
+    assert found.headline.startswith("Improved, if fan and place were the same: ")
+    assert any("the fan alone could do it" in reason for reason in found.reasons)
+
+
+def test_a_logged_fan_needs_no_setting_and_a_noted_place_no_if(mild):
+    better = replace(mild, interface=mild.interface - 0.2)
+    found = compare(side(mild, 1, fan=None), side(better, 2, fan=None))
+    assert (found.verdict, found.assumes) == (Verdict.IMPROVED, ())
+    placeless = compare(side(mild, 1, placement=None), side(replace(mild, interface=mild.interface + 0.2), 2))
+    assert (placeless.verdict, placeless.assumes) == (Verdict.WORSE_IF_SAME, ("placement",))
+
+
+def with_fan(found, rpm):
+    trace = simulate(found, room_c=24.0, seed=3)
+    fan = np.full(len(trace.time_s), float(rpm))
+    return Side(SAME, read_trace(Trace(trace.time_s, {**trace.channels, Role.FAN_SPEED: fan}), 24.0))
+
+
+@pytest.mark.parametrize("rpm", [0, 1500])
+def test_a_fan_that_stood_still_is_refused_like_one_that_ran_at_half(mild, rpm):
+    found = compare(with_fan(replace(mild, interface=mild.interface + 0.2), rpm), with_fan(mild, 3000))
+    assert found.verdict is Verdict.CANNOT_BE_COMPARED
+    assert f"3000 against {rpm} rpm" in found.reasons[0]
+
+
+def test_no_difference_shown_says_what_could_hide_and_what_more_runs_would_show(mild):
+    found = compare(side(mild, 3), side(mild, 4))
+    main = found.effect("resistance_same_fan")
+    # A gain g was there and d was read: g is at most U - d.
+    watts = found.effect("power").before
+    assert found.hidden_gain_k == pytest.approx(watts * (main.u95 - main.difference))
+    assert 0.0 < found.showable_k < watts * main.u95
+    assert f"up to {found.hidden_gain_k:.1f} K could hide here" in found.reasons[1]
+
+
+def test_a_gain_that_is_shown_hides_nothing(chalk, cured):
+    found = compare(side(chalk, 1), side(cured, 2))
+    assert (found.hidden_gain_k, found.showable_k) == (None, None)
+
+
+def test_quieter_but_hotter_is_both_and_never_a_gain_in_kelvins(mild):
+    quiet = replace(mild, fan_low_c=mild.fan_low_c + 14, fan_high_c=mild.fan_high_c + 14)
+    runs = [[side(d, s, noise_db=db) for s in seeds] for d, seeds, db in ((mild, (1, 3), 50), (quiet, (2, 4), 43))]
+    found = compare(*runs)
+    assert found.effect("rise").shown is Shown.WORSE
+    assert found.verdict is Verdict.NO_DIFFERENCE_SHOWN
+    assert found.headline.startswith("No difference shown: quieter by 7 dB, and hotter by ")
+
+
+def test_what_it_could_hold_is_no_more_than_it_draws(chalk, cured):
+    found = compare(side(chalk, 1), side(cured, 2), limit_c=95.0, power_limit=60.0)
+    capacity = found.effect("sustained_capacity")
+    assert capacity.before < 60.0 == capacity.after
+    assert "calculated" in capacity.working
+
+
+def test_a_limit_at_the_room_gives_no_capacity_and_no_error(mild):
+    found = compare(side(mild, 1), side(mild, 2), limit_c=25.5)
+    assert found.effect("sustained_capacity").before is None
+
+
+def test_held_before_and_still_held_after_leads_with_the_watts_at_the_limit(chalk):
+    better = replace(chalk, interface=chalk.interface - 0.25)
+    found = compare(side(chalk, 1), side(better, 2), limit_c=95.0)
+    assert re.match(r"Improved: at its 95 °C limit 4\d → 5\d W, clock \+\d+ %$", found.headline)

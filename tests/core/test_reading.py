@@ -76,7 +76,8 @@ def test_an_unsettled_run_says_so_and_where_it_would_end():
     assert not reading.window.settled
     assert reading.window.minutes_needed >= 1
     assert abs(reading.window.final_c - truth) < reading.window.uncertainty_k
-    # Half of the rise of this one is slower than the log: the estimate is good for advice, and its interval is the claim.
+    # Half of the rise of this one is slower than the log: the estimate is good for advice, and its interval is the
+    # claim.
     assert reading.window.final_c == pytest.approx(truth, abs=4)
     assert "would settle it" in findings(reading, 24)[0]
 

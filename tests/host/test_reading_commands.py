@@ -75,7 +75,7 @@ def test_read_in_words(run, files):
     _, out, _ = run("read", files / "before.csv", "--room", "24", "--limit", "95")
     assert "Load starts at 0:30" in out
     assert "Held back by heat at 95 °C" in out
-    assert "It can hold 4" in out
+    assert "By calculation it can hold 4" in out
 
 
 def test_what_is_not_known_is_null_and_never_zero(run, tmp_path):

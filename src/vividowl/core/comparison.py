@@ -170,12 +170,16 @@ class _Case:
         return Shown.NOT_SHOWN
 
     def _noise_is_firm(self) -> bool:
+        # Quieter but hotter, or cooler but louder, is a trade and no gain.
+        noise, over = self.by["noise"].shown, self.by["rise"].shown
+        if {noise, over} == {Shown.BETTER, Shown.WORSE}:
+            return False
         if all(sum(s.noise is not None for s in side) >= NOISE_RUNS_LEAST for side in (self.befores, self.afters)):
             return True
-        ratio, noise = self._fan_ratio(), self.by["noise"]
-        if ratio is None or noise.difference is None or self.by["rise"].shown is Shown.WORSE:
+        ratio, level = self._fan_ratio(), self.by["noise"]
+        if ratio is None or level.difference is None:
             return False
-        return ratio > FAN_STEP_RATIO if noise.difference > 0 else ratio < 1.0 / FAN_STEP_RATIO
+        return ratio > FAN_STEP_RATIO if level.difference > 0 else ratio < 1.0 / FAN_STEP_RATIO
 
     def assumes(self) -> tuple[str, ...]:
         """Conditions that were not noted on both sides and could do it alone."""

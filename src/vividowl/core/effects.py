@@ -51,7 +51,8 @@ class Recorded:
 
 @dataclass(frozen=True)
 class Side:
-    """One run: conditions, reading of the log, noise by hand, level of a recording, and results of benchmarks by name: score [1], duration [s], frame_rate [1/s]."""
+    """One run: conditions, reading of the log, noise by hand, level of a recording, and results of benchmarks by
+    name: score [1], duration [s], frame_rate [1/s]."""
 
     conditions: Conditions
     reading: Reading
@@ -172,7 +173,8 @@ def _recorded(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) 
     if not any(s.recording is not None for s in (*befores, *afters)):
         return None
     room_known = all(s.recording is None or s.recording.room_out for s in (*befores, *afters))
-    # A room up to 6 dB below the quieter side, not recorded, may have shrunk the change by as much as ISO 3744 corrects.
+    # A room up to 6 dB below the quieter side, not recorded, may have shrunk the change by as much as ISO 3744
+    # corrects.
     u = combined(
         standard_from_half_width(tol.noise_db), 0.0 if room_known else standard_from_half_width(ROOM_UNKNOWN_DB)
     )
@@ -313,7 +315,8 @@ def build_effects(
                 f"{window}, {b.window.to_s - b.window.from_s:.0f} s before, "
                 f"{a.window.to_s - a.window.from_s:.0f} s after"),
         _effect("rise", "Rise over room", "K", over, True,
-                f"T − T_room{_at_time(terms)}, valid in any room at equal power and fan; {_pair_text('rise', 'K', over)}"),
+                f"T − T_room{_at_time(terms)}, valid in any room at equal power and fan; "
+                f"{_pair_text('rise', 'K', over)}"),
         _effect("power", "Power", "W", channel(lambda x: x.power, tol.power_share), None,
                 f"heat into the shared cooler, {window}"),
         _effect("resistance", "Thermal resistance", "K/W", r, True,

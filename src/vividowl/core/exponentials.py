@@ -113,7 +113,9 @@ def fit_exponentials(
     jacobian = np.column_stack([a, slopes(best, solution)])
     freedom = max(1, len(y) - jacobian.shape[1])
     cost = float(residuals @ residuals)
-    norm = np.sqrt(np.einsum("ij,ij->j", jacobian, jacobian)) + 1e-300
+    # A term that the log does not show at all has a column of noughts: its uncertainty is large, no division by them.
+    norm = np.sqrt(np.einsum("ij,ij->j", jacobian, jacobian))
+    norm = np.maximum(norm, 1e-12 * float(norm.max()) + 1e-100)
     inverse = np.linalg.pinv((jacobian / norm).T @ (jacobian / norm), rcond=1e-14) / np.outer(norm, norm)
     order = np.argsort(best)
     m = fixed.shape[1]

@@ -1,5 +1,5 @@
-"""The power that a die answers to: not that of the moment but that of the last seconds and minutes, weighted as a cooler
-remembers it. In a game, a loop or a boost the two differ."""
+"""The power that a die answers to: not that of the moment but that of the last seconds and minutes, weighted as a
+cooler remembers it. In a game, a loop or a boost the two differ."""
 
 from __future__ import annotations
 

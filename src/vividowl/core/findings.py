@@ -58,8 +58,8 @@ def findings(
         if watts is not None:
             digits = 1 if watts.value < SMALL_W else 0
             out.append(
-                f"It can hold {watts.value:.{digits}f} ± {watts.u95:.{digits}f} W at {limit:.0f} °C in a room of "
-                f"{reference_room_c:.0f} °C."
+                f"By calculation it can hold {watts.value:.{digits}f} ± {watts.u95:.{digits}f} W at {limit:.0f} °C in "
+                f"a room of {reference_room_c:.0f} °C."
             )
     if reading.response is not None and reading.response.total > 0:
         coupled = reading.chips.coupled
@@ -88,7 +88,7 @@ def _times(reading: Reading) -> str:
         more = max(1, round(window.minutes_needed))
         return (
             f"{text}; not settled: {more} more minute{'s' if more > 1 else ''} would settle it, "
-            f"it would end near {window.final_c:.0f} °C."
+            f"it would end near {window.final_c:.0f} ± {window.uncertainty_k or 0.0:.0f} °C."
         )
     return f"{text}; not settled, and where it would end is not known."
 
@@ -100,8 +100,7 @@ def _steady(reading: Reading, room_c: float | None, tol: Tolerances) -> str:
         text += f" at {reading.power.mean:.1f} W"
     over, of = rise(reading, room_c, tol), resistance(reading, room_c, tol)
     if over is not None:
-        heading = not reading.window.settled and reading.window.final_c is not None
-        text += f", {'heading for ' if heading else ''}{over.value:.1f} K over the room"
+        text += f", {over.value:.1f} K over the room"
     if of is not None:
         text += f", {of.value:.2f} ± {of.u95:.2f} K/W"
     return text + "."

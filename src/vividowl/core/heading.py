@@ -17,9 +17,9 @@ from vividowl.core.roles import Role
 from vividowl.core.trace import Mask, Series, Trace, bridged, scan
 
 TAUS_S = np.array([2.0, 8.0, 30.0, 90.0, 270.0, 800.0])
-# Share of the rise that goes with each time constant, and its spread, in usual devices and in those that shed their heat
-# slowly, through their case; and how often the second kind is met, with a fan that turns, one that is not logged, and
-# one that stands still. From memory.
+# Share of the rise that goes with each time constant, and its spread, in usual devices and in those that shed their
+# heat slowly, through their case; and how often the second kind is met, with a fan that turns, one that is not
+# logged, and one that stands still. From memory.
 USUAL = ((0.28, 0.18, 0.24, 0.20, 0.085, 0.015), (0.15, 0.12, 0.12, 0.10, 0.07, 0.04))
 SLOW = ((0.18, 0.11, 0.14, 0.14, 0.18, 0.25), (0.15, 0.12, 0.12, 0.12, 0.14, 0.25))
 SLOW_USUAL = {"turns": 1e-9, "not logged": 0.02, "stands": 0.6}

@@ -19,8 +19,8 @@ PROBE_U_K, DIE_U_K, WHOLE_U_K = 1.7, 1.2, 2.0
 
 @dataclass(frozen=True)
 class Rung:
-    """name: interface, heatsink, air, behind (heatsink and air together) or whole; drop_k [K] with its u95_k; resistance
-    [K/W] or None; source: probe or log."""
+    """name: interface, heatsink, air, behind (heatsink and air together) or whole; drop_k [K] with its u95_k;
+    resistance [K/W] or None; source: probe or log."""
 
     name: str
     drop_k: float

@@ -12,7 +12,8 @@ from vividowl.core.trace import Mask, Series, Trace, bridged, smooth
 BOOST_LONGEST_S = 120.0
 BOOST_EXCESS = 0.06
 BOOST_SHARPNESS = 0.7
-# After a boost the power does not come back to it, but for a moment; where it does, the load goes up and down by itself.
+# After a boost the power does not come back to it, but for a moment; where it does, the load goes up and down by
+# itself.
 BOOST_BACK_SHARE = 0.06
 BOOST_EVEN_SHARE = 0.5
 STEP_SHARE = 0.2

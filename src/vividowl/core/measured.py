@@ -20,8 +20,8 @@ from vividowl.core.uncertainty import (
 # A few repeats in one sitting do not show all that changes from day to day. From memory.
 REPEATS_FLOOR = 0.2
 REPEATS_LEAST_FREEDOM = 2
-# What is still to come counts in the value of a side; between two sides cut at equal times most of it is common, and this
-# share of it is taken to differ. From memory.
+# What is still to come counts in the value of a side; between two sides cut at equal times most of it is common, and
+# this share of it is taken to differ. From memory.
 TO_COME_WIDTH, TO_COME_DIFFERS = 0.6, 0.15
 # Resistance behind the interface goes with fan speed to the power of minus this, plus or minus its half-width: between
 # laminar fins with a share of plain conduction and turbulent ones. How much of the whole lies behind the interface is

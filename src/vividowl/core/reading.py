@@ -43,8 +43,9 @@ class Reading:
     response_reason then says why; die_stuck: the die sensor never moved, so nothing follows from it; pauses: start and
     end of those between the passes of a looping benchmark [s]; felt: the power that the die at the end answers to, None
     without power; course: what it showed at earlier ends of
-    the load, course_by_halves: as means over its last half; last_part: share of the load that the window is; begun: die [degC] and power [W] just before the load, None when the log begins with it; idle_fan_rpm:
-    lowest usual speed of the fan before it, or None."""
+    the load, course_by_halves: as means over its last half; last_part: share of the load that the window is; begun:
+    die [degC] and power [W] just before the load, None when the log begins with it; idle_fan_rpm: lowest usual speed
+    of the fan before it, or None."""
 
     samples: int
     duration_s: float

@@ -15,8 +15,8 @@ SLOW_OVER_TYPICAL = 1.6
 CHANGED_SHARE = 0.15
 INTERFACE_SHARE_POOR = 1.0 / 3.0
 NOT_TOLD = (
-    "Where the heat stops is not told by this log: die, paste and base answer as one, as under a thick lid, with a sensor "
-    "that smooths, or with seconds between the lines. A probe on the heatsink would tell."
+    "Where the heat stops is not told by this log: die, paste and base answer as one, as under a thick lid, with a "
+    "sensor that smooths, or with seconds between the lines. A probe on the heatsink would tell."
 )
 
 

@@ -91,8 +91,9 @@ def find_settled_window(
     heading = find_heading(trace, load, (from_s, to_s))
     if heading is None:
         settled = flat and abs(slope) * length < REMAINING_SETTLED_K
+        u95 = COVERAGE_FACTOR * combined(own_u, FINAL_U_LEAST_K)
         return replace(window, settled=True, remaining_rise_k=0.0, final_c=mean, minutes_needed=0.0,
-                       uncertainty_k=COVERAGE_FACTOR * combined(own_u, FINAL_U_LEAST_K)) if settled else window  # fmt: skip
+                       uncertainty_k=u95) if settled else window  # fmt: skip
     remaining, final_u = _both_ways(trace, window, response, heading, mean)
     settled = abs(remaining) < REMAINING_SETTLED_K and (flat or goes_by_itself)
     return replace(

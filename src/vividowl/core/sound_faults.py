@@ -63,8 +63,8 @@ def calm_stretches(samples: Samples, rate_hz: float) -> Calm:
         creep = float(slope) * float(at[-1] - at[0])
         if abs(creep) > CREEP_DB and abs(float(np.corrcoef(at, middle)[0, 1])) > CREEP_CORRELATION:
             return Calm(samples, lost, (
-                f"The level creeps by {abs(creep):.0f} dB from end to end, as with automatic gain or a fan that changes "
-                "its speed, so no level follows from it. Switch the gain to manual and record at a steady speed.",
+                f"The level creeps by {abs(creep):.0f} dB from end to end, as with automatic gain or a fan that "
+                "changes its speed, so no level follows from it. Switch the gain to manual and record at one speed.",
             ), False)  # fmt: skip
     if calm.all():
         return Calm(samples, 0.0, (), True)

@@ -65,10 +65,10 @@ def _pinned(time: Series, die: Series, limit_c: float | None) -> _Pinned | None:
     later = later[np.isfinite(later)]
     if len(later) < 5:
         return None
-    if limit_c is not None:
-        # The sensor that the governor minds is not always the one that was logged; the plateau itself tells, near it.
-        if float(np.percentile(later, 90)) < limit_c - NEAR_LIMIT_K:
-            return None
+    # The sensor that the governor minds is not always the one that was logged; the plateau itself tells, near the
+    # limit.
+    if limit_c is not None and float(np.percentile(later, 90)) < limit_c - NEAR_LIMIT_K:
+        return None
     levels = np.arange(np.floor(later.min()), np.ceil(later.max()) + 0.25, 0.25)
     often = np.array([np.mean(np.abs(later - level) <= 0.5 * band) for level in levels])
     above = np.array([np.mean(later > level + PLATEAU_BAND_K) for level in levels])

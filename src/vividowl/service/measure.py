@@ -120,7 +120,8 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
         side, version, prefilled, run, trace, noise, spots, noise_of(noise), reading, told, ladder,
         culprit(ladder) if ladder else None, trouble,
         tuple(_repeat_view(workshop, scope, run, t, job) for t in traces[1:]),
-        sound_views(scope, job, stored, run.fan_blades, _logged_rpm(reading)), _air(run, reading, spots) if reading else None,
+        sound_views(scope, job, stored, run.fan_blades, _logged_rpm(reading)), _air(run, reading, spots) if reading
+        else None,
     )  # fmt: skip
 
 
