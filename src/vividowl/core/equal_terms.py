@@ -100,11 +100,12 @@ def _at(reading: Reading, after_s: float, halves: bool) -> AtTime:
 
 
 def _start_apart(before: Reading, after: Reading, rooms_c: tuple[float | None, float | None]) -> float | None:
-    """How much warmer after began than before, over the room and at the same power [K]."""
-    if before.begun is None or after.begun is None or rooms_c[0] is None or rooms_c[1] is None:
-        return None
-    (die_b, watts_b), (die_a, watts_a) = before.begun, after.begun
-    per_watt = 0.0
-    if before.felt is not None and before.felt.watts > 0:
-        per_watt = max(0.0, before.die.mean - rooms_c[0]) / before.felt.watts
-    return (die_a - rooms_c[1]) - (die_b - rooms_c[0]) - per_watt * (watts_a - watts_b)
+    """How much warmer after began than before, over what its own idle power makes of its own resistance [K]: a better
+    interface idles cooler, and that is no other start."""
+    left = []
+    for reading, room_c in zip((before, after), rooms_c, strict=True):
+        if reading.begun is None or room_c is None or reading.felt is None or not reading.felt.watts > 0:
+            return None
+        die_c, watts = reading.begun
+        left.append(die_c - room_c - (reading.die.mean - room_c) / reading.felt.watts * watts)
+    return left[1] - left[0]
