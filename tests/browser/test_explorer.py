@@ -101,7 +101,7 @@ def test_each_odd_run_of_the_demo_is_explained_on_its_page(page, job_address, nu
 
 def test_the_pinned_laptop_is_improved_in_watts_with_results_and_repeats(page, job_address):
     page.goto(job_address(2418, "verdict"))
-    heading = page.get_by_role("heading", name=re.compile("Improved: it can hold"))
+    heading = page.get_by_role("heading", name=re.compile("Improved: same load"))
     expect(heading).to_be_visible()
     row = page.get_by_role("row", name=re.compile("Duration of the same work"))
     expect(row).to_contain_text("19:21")

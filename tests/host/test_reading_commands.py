@@ -38,7 +38,8 @@ def files(tmp_path_factory):
     (folder / "after.csv").write_bytes(log_bytes(COOL, seed=2, load_s=900))
     rate, t = 44100, np.arange(44100 * 5) / 44100
     hiss = np.random.default_rng(1).normal(0, 0.02, len(t))
-    fan = hiss + 0.02 * np.sin(2 * np.pi * 31 * 3000 / 60 * t)
+    # Blades of 31 at 3000 rpm, with the octave that tells them from a whine.
+    fan = hiss + 0.02 * np.sin(2 * np.pi * 31 * 3000 / 60 * t) + 0.012 * np.sin(4 * np.pi * 31 * 3000 / 60 * t)
     for kind in ("PCM_16", "PCM_24", "PCM_32", "FLOAT"):
         soundfile.write(folder / f"fan-{kind}.wav", fan, rate, subtype=kind)
     soundfile.write(folder / "reference.wav", 0.1 * np.sin(2 * np.pi * 1000 * t), rate)
@@ -88,12 +89,46 @@ def test_what_is_not_known_is_null_and_never_zero(run, tmp_path):
     assert (found["network"], found["resistance_K_per_W"]) == ([], {})
 
 
+def test_a_run_compared_with_itself_says_what_could_hide(run, files):
+    found = json.loads(run("compare", files / "after.csv", files / "after.csv", "--before-room", 24, "--after-room", 24,
+                           "--json")[1])  # fmt: skip
+    assert found["verdict"] == "no_difference_shown"
+    assert 0.5 < found["hidden_gain_K"] < 5.0
+
+
+def test_the_duration_comes_from_the_log(run, files, tmp_path):
+    lines = (files / "before.csv").read_text().splitlines()
+    short = tmp_path / "short.csv"
+    short.write_text("\n".join(lines[:80]) + "\n")
+    found = json.loads(run("compare", short, files / "after.csv", "--before-room", 24, "--after-room", 24, "--json")[1])
+    duration = next(c for c in found["conditions"] if c["condition"] == "duration_min")
+    assert (found["verdict"], duration["bearing"]) == ("cannot_be_compared", "forbids")
+    assert "Repeat for the longer time" in duration["text"]
+
+
+def test_a_sparse_log_is_read_and_one_without_a_valid_die_is_refused(run, tmp_path):
+    minutes = range(0, 1500, 60)
+    head = "seconds,processor °C,processor W,fan rpm"
+    sparse, empty = tmp_path / "sparse.csv", tmp_path / "empty.csv"
+    rows = [(t, 78 if t >= 300 else 60 if t >= 120 else 30, 45 if 120 <= t < 1320 else 5, 2500) for t in minutes]
+    sparse.write_text("\n".join([head, *(",".join(map(str, r)) for r in rows)]) + "\n")
+    empty.write_text("\n".join([head, *(f"{r[0]},n/a,{r[2]},{r[3]}" for r in rows)]) + "\n")
+    code, out, _ = run("read", sparse, "--room", 24, "--json")
+    assert (code, json.loads(out)["samples"]) == (0, 25)
+    assert json.loads(out)["steady"]["uncertainty_K"] > 0
+    code, _, said = run("read", empty)
+    assert code == 2
+    assert len(said.strip().splitlines()) <= 2
+    assert "no die temperature" in said
+
+
 def test_compare_has_the_fixed_keys_and_the_verdict(run, files):
     code, out, _ = run("compare", files / "before.csv", files / "after.csv", "--before-room", 24, "--after-room", 24,
-                       "--before", "fan=automatic", "--after", "fan=automatic", "--json")  # fmt: skip
+                       "--before", "fan=automatic", "--after", "fan=automatic", "--before", "placement=stand",
+                       "--after", "placement=stand", "--json")  # fmt: skip
     found = json.loads(out)
     assert code == 0
-    assert found["verdict"] == "improved"
+    assert (found["verdict"], found["assumes"], found["hidden_gain_K"]) == ("improved", [], None)
     assert set(found) >= {"verdict", "effects", "reasons"}
     effect = next(e for e in found["effects"] if e["quantity"] == "resistance")
     assert set(effect) >= {"quantity", "unit", "before", "after", "difference", "U95"}
@@ -102,7 +137,10 @@ def test_compare_has_the_fixed_keys_and_the_verdict(run, files):
 
 def test_a_condition_that_differs_forbids_and_one_not_given_does_not(run, files):
     logs = ("compare", files / "before.csv", files / "after.csv", "--before-room", 24, "--after-room", 24, "--json")
-    assert json.loads(run(*logs, "--before", "load=even")[1])["verdict"] == "improved"
+    bare = json.loads(run(*logs, "--before", "load=even")[1])
+    # Where it stood is not noted, and the place alone could do it.
+    assert (bare["verdict"], bare["assumes"]) == ("improved_if_same", ["placement"])
+    assert bare["headline"].startswith("Improved, if place was the same: same load, ")
     forbidden = json.loads(run(*logs, "--before", "load=even", "--after", "load=loop")[1])
     assert forbidden["verdict"] == "cannot_be_compared"
     assert "same load" in forbidden["reasons"][0]

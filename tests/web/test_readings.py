@@ -108,6 +108,35 @@ def test_phone_recordings_of_both_sides_give_a_firm_difference(ada):
     assert (effect["unit"], effect["before"], effect["after"]) == ("dB", None, None)
 
 
+def test_the_room_alone_is_taken_out_and_without_it_the_change_may_be_larger(ada):
+    job = ada.served_job()
+    quiet, loud = np.hypot(0.01, 0.005), np.hypot(0.02, 0.005)
+
+    def effect():
+        found = ada.call("GET", f"/api/jobs/{job}/verdict")["effects"]
+        return next(e for e in found if e["quantity"] == "recorded_level")
+
+    record(ada, job, hiss(loud, seed=1))
+    record(ada, job, hiss(quiet, seed=2), side="after")
+    bare = effect()
+    for side, seed in (("before", 3), ("after", 4)):
+        run = record(ada, job, hiss(0.005, seed=seed), side=side, query="&background=true", name="room.wav")
+        room = next(s for s in run["sounds"] if s["file_name"] == "room.wav")
+        assert (room["is_background"], room["fan_rpm"]) == (True, None)
+    clean = effect()
+    # 0.02 and 0.01 alone are 6.02 dB apart; with a room 6 dB below the quieter one they read 5.3 dB.
+    assert clean["difference"] == pytest.approx(-6.02, abs=0.15)
+    assert bare["difference"] > clean["difference"] + 0.5
+    assert bare["u95"] > clean["u95"]
+    assert "true change may be larger" in bare["working"]
+
+
+def test_a_recording_of_a_known_level_is_not_the_room(ada, job):
+    refused = ada.call("POST", f"/api/jobs/{job}/runs/before/sound?name=a.wav&background=true&reference_db=94",
+                       data=wav(hiss()), status=422)  # fmt: skip
+    assert "either of a known level or of the room alone" in refused["detail"]
+
+
 def test_faults_of_a_recording_are_named_and_the_rest_still_read(ada, job):
     found = record(ada, job, np.column_stack([hiss(), np.zeros(RATE * 5)]), name="half.wav")["sounds"][-1]
     assert any("side" in f or "channel" in f for f in found["faults"])

@@ -206,6 +206,22 @@ def test_a_log_taken_off_can_be_brought_back(ada, job):
     assert ada.call("POST", f"{path}/restore")["trace"]["id"] == run["trace"]["id"]
 
 
+def test_an_old_log_brought_back_takes_its_place_and_is_no_repeat(ada, job):
+    first = ada.upload(job, "before", LOG)["trace"]["id"]
+    second = ada.upload(job, "before", log_bytes(HOT, seed=9), name="second.csv")["trace"]["id"]
+    run = ada.call("POST", f"/api/jobs/{job}/runs/before/log/{first}/restore")
+    assert (run["trace"]["id"], run["repeats"]) == (first, [])
+    # A repeat that is brought back stays what it was given as.
+    again = ada.upload(job, "before", log_bytes(HOT, seed=11), query="&repeat=true", name="again.csv")["repeats"][0][
+        "id"
+    ]
+    path = f"/api/jobs/{job}/runs/before/log/{again}"
+    ada.call("DELETE", path)
+    run = ada.call("POST", f"{path}/restore")
+    assert (run["trace"]["id"], [r["id"] for r in run["repeats"]]) == (first, [again])
+    assert ada.call("POST", f"/api/jobs/{job}/runs/before/log/{second}/restore")["trace"]["id"] == second
+
+
 def test_another_log_takes_the_place_of_the_first(ada, job, workshop):
     ada.upload(job, "before", LOG)
     run = ada.upload(job, "before", log_bytes(HOT, seed=9), name="second.csv")

@@ -12,7 +12,7 @@ from vividowl.core.felt_power import restless
 from vividowl.core.heading import Heading, find_heading
 from vividowl.core.load import LoadPhase, under_load
 from vividowl.core.network import Response
-from vividowl.core.trace import Series, Trace, sensor_step
+from vividowl.core.trace import Mask, Series, Trace, sensor_step
 from vividowl.core.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
 
 REMAINING_SETTLED_K = 1.0
@@ -24,6 +24,7 @@ LOAD_LEAST_S = 30.0
 LONGEST_WAIT_S = 3 * 3600.0
 FINAL_U_LEAST_K = 0.7
 SLOPE_SHARE = 0.4
+POWER_SETTLED_SHARE = 0.03
 LAST_S, FREE_MOST_K, LADDER_U_SHARE = 12.0, 60.0, 0.8
 
 
@@ -85,6 +86,8 @@ def find_settled_window(
     own_u = standard_from_half_width(0.5 * sensor_step(values))
     flat = abs(slope) - slope_u < SLOPE_SETTLED_K_PER_S
     if held_at_end:
+        # Pinned from the first minute on, while the power it is allowed still falls as the cooler fills.
+        flat = flat and _power_is_even(trace, inside, end - SLOPE_SHARE * length)
         u = combined(own_u, FINAL_U_LEAST_K)
         return replace(window, settled=flat, remaining_rise_k=0.0, final_c=mean, minutes_needed=0.0 if flat else 1.0,
                        uncertainty_k=COVERAGE_FACTOR * u)  # fmt: skip
@@ -145,6 +148,19 @@ def _slope(time: Series, values: Series) -> tuple[float, float]:
     spread = float(((time - time.mean()) ** 2).sum())
     left = float(residuals[0]) if len(residuals) else 0.0
     return float(slope), math.sqrt(left / (len(time) - 2) / spread) if spread > 0 else 0.0
+
+
+def _power_is_even(trace: Trace, inside: Mask, from_s: float) -> bool:
+    """Whether the power of the last part goes nowhere; without power that is not known, and the die has to do."""
+    power = trace.power
+    if power is None:
+        return True
+    late = inside & (trace.time_s >= from_s) & np.isfinite(power)
+    if late.sum() < 4:
+        return True
+    slope, slope_u = _slope(trace.time_s[late], power[late])
+    span = float(np.ptp(trace.time_s[late]))
+    return (abs(slope) - slope_u) * span < POWER_SETTLED_SHARE * float(power[late].mean())
 
 
 def _both_ways(

@@ -7,17 +7,17 @@
   }
   let { verdict, level = 'h2' }: Props = $props();
 
-  // The core writes the sentence; two numbers with an arrow between them belong to a side each and take its colour.
+  // The core writes the sentence; two numbers with an arrow between them belong to a side each and take its colour, and
+  // what nobody noted is set apart.
+  const SHAPE = /^(\w+)?(, if .*? same)?(.*?)(?:([\d.,]+)( → )([\d.,]+ W)(.*))?$/;
   const parts = $derived.by(() => {
-    const found = /^(.*?)([\d.,]+)( → )([\d.,]+ W)(.*)$/.exec(verdict.headline);
-    if (!found) return [{ text: verdict.headline, side: '' }];
+    const [, word = '', assumed = '', ...rest] = SHAPE.exec(verdict.headline) ?? [];
+    const sides = ['', 'before', '', 'after', ''];
     return [
-      { text: found[1] ?? '', side: '' },
-      { text: found[2] ?? '', side: 'before' },
-      { text: found[3] ?? '', side: '' },
-      { text: found[4] ?? '', side: 'after' },
-      { text: found[5] ?? '', side: '' },
-    ];
+      { text: word, side: '' },
+      { text: assumed, side: 'assumed' },
+      ...sides.map((side, i) => ({ text: rest[i] ?? '', side })),
+    ].filter((part) => part.text);
   });
 </script>
 
@@ -26,6 +26,10 @@
 </svelte:element>
 
 <style>
+  .assumed {
+    text-decoration: underline dashed 2px;
+    text-underline-offset: 0.18em;
+  }
   h1,
   h2 {
     font-size: var(--size-4);

@@ -143,12 +143,16 @@ describe('a recording', () => {
     const file = new File(['RIFF'], 'vent.wav', { type: 'audio/wav' });
     await user.upload(drops()[0] as HTMLInputElement, file);
     expect(sent[0]?.url).toBe('/api/jobs/j1/runs/before/sound?name=vent.wav');
-    await user.click(await screen.findByText('Calibrate by a reference'));
+    await user.click(await screen.findByText('Record the room alone, too'));
     await user.upload(drops()[1] as HTMLInputElement, file);
+    expect(sent[1]?.url).toContain('background=true');
+    await user.click(await screen.findByText('Calibrate by a reference'));
+    await user.upload(drops()[2] as HTMLInputElement, file);
     expect(screen.getByRole('alert')).toHaveTextContent('Type the level');
     await user.type(screen.getByLabelText('Level of the reference'), '94,0');
-    await user.upload(drops()[1] as HTMLInputElement, file);
-    expect(sent[1]?.url).toContain('reference_db=94');
+    await user.upload(drops()[2] as HTMLInputElement, file);
+    expect(sent[2]?.url).toContain('reference_db=94');
+    expect(sent[2]?.url).not.toContain('background');
   });
 
   it('that is refused says why and offers another', async () => {
