@@ -37,12 +37,14 @@
   let width = $state(700);
   let dragFrom = $state<number | null>(null);
   let dragTo = $state(0);
-  let dragged = $state<[number, number] | null>(null);
 
-  // A window that was moved stands until the figures that belong to it are in.
+  // A window that was moved stands until the figures that belong to it are in: then another window is there.
+  let held = $state<{ of: string; to: [number, number] } | null>(null);
+  const windowNow = $derived(String(lines[0]?.window));
+  const dragged = $derived(held?.of === windowNow ? held.to : null);
   $effect(() => {
-    void lines;
-    dragged = null;
+    void windowNow;
+    held = null;
   });
 
   const BAND = 24;
@@ -233,12 +235,12 @@
         x={scales.x}
         y={bandY(0) + 9}
         side={lines[0].side}
-        onmove={(w) => (dragged = w)}
+        onmove={(w) => (held = { of: windowNow, to: w })}
         onset={(w) => {
-          dragged = w;
+          held = { of: windowNow, to: w };
           onwindow(w[0], w[1]);
         }}
-        oncancel={() => (dragged = null)}
+        oncancel={() => (held = null)}
       />
     {/if}
   </div>

@@ -56,7 +56,9 @@
   }
 
   // The charts follow the readings, the chosen channels and the stretch; a zoom waits a moment for the hand to rest.
+  const windows = $derived(readings.map(({ reading }) => `${reading.from_s} ${reading.to_s}`).join());
   $effect(() => {
+    void windows;
     const wanted = pickable ? [first, second] : [first];
     const stretch = domain;
     let stale = false;
