@@ -27,14 +27,6 @@ class Approach:
     tau_se_s: float
     residual: float
 
-    def remaining_at(self, time_s: float) -> float:
-        """Fitted change still to come after a time, signed [same as y]."""
-        return self.span * math.exp(-time_s / self.tau_s)
-
-    def time_until(self, remaining: float) -> float:
-        """Time from the start of the fitted part until no more than ``remaining`` is left [s]."""
-        return self.tau_s * math.log(max(1.0, abs(self.span) / remaining))
-
 
 def thin_out(time_s: Series, y: Series, points: int = POINTS_MOST) -> tuple[Series, Series]:
     """Average a series into at most ``points`` blocks, so that a long log fits as fast as a short one.
