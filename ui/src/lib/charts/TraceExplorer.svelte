@@ -2,7 +2,7 @@
   // One or both runs of a job over time: two channels at choice, one axis, detail fetched for what is shown.
   import { client, Problem, take, type Reading, type Schemas, type SideName } from '../api';
   import Pick from '../parts/Pick.svelte';
-  import { makeLine, type Line } from './scales';
+  import { makeLine } from './scales';
   import TraceChart from './TraceChart.svelte';
 
   interface Props {
@@ -16,7 +16,7 @@
   }
   let { jobId, readings, channels, height = 250, pickable = true, onwindow }: Props = $props();
 
-  type Chart = { lines: Line[]; unit: string; words: string };
+  type Chart = { views: { side: SideName; view: Schemas['ViewOut'] }[]; unit: string; words: string };
   const POINTS = 1200;
   const NONE = 'none';
   let picked = $state<[string, string]>(['', '']);
@@ -49,16 +49,14 @@
             params: { path: { job_id: jobId, side }, query: { channel: own, points: POINTS, ...cut } },
           }),
         );
-        return { view, line: makeLine(side, reading, view.time_s, view.values) };
+        return { side, view };
       }),
     );
-    return { lines: found.map((f) => f.line), unit: found[0]?.view.unit ?? '', words: found[0]?.view.words ?? channel };
+    return { views: found, unit: found[0]?.view.unit ?? '', words: found[0]?.view.words ?? channel };
   }
 
   // The charts follow the readings, the chosen channels and the stretch; a zoom waits a moment for the hand to rest.
-  const windows = $derived(readings.map(({ reading }) => `${reading.from_s} ${reading.to_s}`).join());
   $effect(() => {
-    void windows;
     const wanted = pickable ? [first, second] : [first];
     const stretch = domain;
     let stale = false;
@@ -82,6 +80,19 @@
     };
   });
 
+  // The samples were fetched, the figures beside them may have moved since: lines are made of both as they are now.
+  const drawn = $derived(
+    charts.map(
+      (chart) =>
+        chart && {
+          ...chart,
+          lines: readings.flatMap(({ side, reading }) => {
+            const view = chart.views.find((v) => v.side === side)?.view;
+            return view ? [makeLine(side, reading, view.time_s, view.values)] : [];
+          }),
+        },
+    ),
+  );
   const sides = $derived(readings.map((r) => r.side).join(' and '));
 </script>
 
@@ -103,11 +114,11 @@
 {/if}
 {#if wrong}<p role="alert">{wrong}</p>{/if}
 <div class="chart" style:min-height="{height + 30}px">
-  {#if charts[0]}
+  {#if drawn[0]}
     <TraceChart
-      lines={charts[0].lines}
-      unit={charts[0].unit}
-      title="{charts[0].words}, {sides}"
+      lines={drawn[0].lines}
+      unit={drawn[0].unit}
+      title="{drawn[0].words}, {sides}"
       {height}
       hint={pickable}
       bind:domain
@@ -116,11 +127,11 @@
     />
   {/if}
 </div>
-{#if pickable && charts[1]}
+{#if pickable && drawn[1]}
   <TraceChart
-    lines={charts[1].lines}
-    unit={charts[1].unit}
-    title="{charts[1].words}, {sides}"
+    lines={drawn[1].lines}
+    unit={drawn[1].unit}
+    title="{drawn[1].words}, {sides}"
     height={130}
     hint={false}
     full={false}
