@@ -119,9 +119,9 @@
     <aside>
       <h2>Where the heat stops</h2>
       <HeatLadder
-        before={kept.before?.ladder ?? null}
-        after={kept.after?.ladder ?? null}
-        culprit={kept.verdict?.culprit ?? kept.before?.culprit ?? null}
+        before={kept.verdict?.before_ladder ?? kept.before?.ladder ?? null}
+        after={kept.verdict?.after_ladder ?? kept.after?.ladder ?? null}
+        culprit={kept.verdict ? kept.verdict.culprit : (kept.before?.culprit ?? null)}
         rising={[kept.before, kept.after].filter((r) => r?.reading && !r.reading.settled).map((r) => r?.side ?? '')}
       />
       <OpenItems {job} before={kept.before} after={kept.after} />
