@@ -41,10 +41,9 @@ def test_a_whole_service_goes_through_and_closes(work):
         (PASTE, "battery_off", (), ("step_done", {"step": "cooler_off"}), "cooler_on_battery"),
         (PASTE, "battery_off", (), ("place_out", {"place": "fan"}), "battery_first"),
         (PASTE, "battery_off", (), ("step_done", {"step": "cooler_screws_out"}), "battery_first"),
-        (PASTE, "cleaned", (), ("step_done", {"step": "apply_cpu_die_0"}), "clean_first"),
-        (ALLOY, "insulated", (), ("step_done", {"step": "apply_cpu_die_0"}), "insulate_before_alloy"),
-        (SHEET, "film_off_0", (), ("step_done", {"step": "cooler_on"}), "second_film"),
-        (PASTE, "apply_cpu_die_0", (), ("step_done", {"step": "cooler_on"}), "interface_first"),
+        (PASTE, "cleaned", (), ("step_done", {"step": "apply_cpu_die_paste_stiff_0"}), "clean_first"),
+                (SHEET, "film_off_0", (), ("step_done", {"step": "covered"}), "second_film"),
+        (PASTE, "covered", (), ("step_done", {"step": "cooler_on"}), "look_before_closing"),
         (PASTE, "cooler_on", ("dust_out",), ("step_done", {"step": "cooler_on"}), "fan_free"),
         (PASTE, "plugs_on", (), ("step_done", {"step": "battery_on"}), "plugs_before_battery"),
         (PASTE, "battery_on", (), ("power_on", {"results": FINE}), "battery_before_power"),
@@ -78,7 +77,7 @@ def test_cleaning_anew_takes_the_insulation_with_it():
     assert "insulated" in hand.state.facts
     hand.do("gone_back", step="cleaned")
     hand.step("cleaned")
-    error = refusal(hand.do, "step_done", step="apply_cpu_die_0")
+    error = refusal(hand.do, "step_done", step="apply_cpu_die_gallium_alloy_0")
     assert error.rule == "insulate_before_alloy"
 
 
@@ -92,15 +91,15 @@ def test_a_console_has_no_battery_to_wait_for_and_its_supply_stays_closed():
 
 
 def test_a_wait_holds_the_next_step_until_it_is_over_or_ended_with_a_reason():
-    hand = Hand(pause_min=1.0).until("apply_cpu_die_0")
-    error = refusal(hand.step, "apply_cpu_die_0")
+    hand = Hand(pause_min=1.0).until("apply_cpu_die_paste_stiff_0")
+    error = refusal(hand.step, "apply_cpu_die_paste_stiff_0")
     assert error.reason == "waiting"
     assert "Alcohol dries until" in str(error)
     (wait,) = hand.state.waits.values()
     assert wait.due - wait.began == timedelta(minutes=5)
     assert refusal(hand.do, "wait_ended", wait=wait.id).reason == "incomplete"
     hand.do("wait_ended", wait=wait.id, reason="surface is dry, looked at it")
-    hand.step("apply_cpu_die_0")
+    hand.step("apply_cpu_die_paste_stiff_0")
     assert hand.state.waits[wait.id].reason == "surface is dry, looked at it"
 
 
@@ -165,7 +164,7 @@ def test_a_failed_power_on_leaves_the_step_open_and_the_device_under_power():
 
 def test_no_power_before_a_conductive_spill_was_looked_at():
     hand = Hand().until("power_on")
-    spill = hand.do("mishap", what="spill_alloy", words="a bead beside the die", step="apply_cpu_die_0")
+    spill = hand.do("mishap", what="spill_alloy", words="a bead beside the die", step="apply_cpu_die_paste_stiff_0")
     assert hand.state.waits[spill.id].wait == "alloy_spill"
     error = refusal(hand.step, "power_on")
     assert error.remedy == "Inspected under magnification: no alloy on board, plugs or legs."
@@ -223,7 +222,7 @@ def test_own_steps_are_added_and_survive_a_new_plan():
     names = [s.id for s in hand.state.steps]
     assert names.index("own1") == names.index("cover_off") + 1
     assert "insulated" in names
-    assert hand.state.device.alloy
+    assert hand.state.device.coat
     assert hand.state.outcomes["power_off"].how == "done"
 
 
@@ -307,7 +306,9 @@ def test_a_place_added_twice_is_refused():
         hand.do("place_added", place=asdict(Place("c0", "screw", 0, 0, "cover")))
 
 
-def test_an_own_step_keeps_to_the_acts_that_are_known():
+def test_an_own_step_marks_nothing_for_the_rules():
     hand = Hand()
     with pytest.raises(CoreError, match="“dance” is no act of the bench"):
         hand.do("step_added", step=asdict(BenchStep("own", "open", "Dance", acts=("dance",))))
+    with pytest.raises(CoreError, match="marks nothing for the rules"):
+        hand.do("step_added", step=asdict(BenchStep("own", "fit", "Paste is on", acts=("applied",))))

@@ -16,7 +16,7 @@ from vividowl.core.first_power import CHECKS
 from vividowl.core.mishaps import MISHAPS
 
 STEPS = ("power_off", "cover_screws_out", "cover_off", "battery_off", "plugs_off", "cooler_screws_out", "cooler_off",
-         "look", "dust_out", "cleaned", "insulated", "apply_cpu_die_0", "film_off_0", "cooler_on",
+         "look", "dust_out", "cleaned", "insulated", "apply_cpu_die_paste_stiff_0", "film_off_0", "cooler_on",
          "plugs_on", "battery_on", "cover_screws_in")  # fmt: skip
 BREACH = st.sampled_from([None, "it slipped before I looked"])
 

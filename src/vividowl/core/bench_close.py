@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from vividowl.core.bench_state import BenchState, place_words
+from vividowl.core.bench_whole import bars_power
 from vividowl.core.fasteners import PLUG
 from vividowl.core.interlocks import BY_RULE
 from vividowl.core.mishaps import mishap
@@ -39,6 +40,7 @@ def blockers(s: BenchState, at: datetime) -> tuple[Blocker, ...]:
                 "clean", f.id)
         for f in s.found.values() if (f.part, f.seen) in STOPPING
     ]  # fmt: skip
+    out += [Blocker(r.reason, r.remedy, "close", r.rule) for r in bars_power(s.device, s.facts)]
     for key in sorted(s.out, key=lambda k: (s.places[k].kind, s.places[k].holds, k)):
         place = s.places[key]
         if place.kind == PLUG:
@@ -51,12 +53,12 @@ def blockers(s: BenchState, at: datetime) -> tuple[Blocker, ...]:
         out.append(
             Blocker(f"{over} left over in the tray.", "Find its place, or explain where it comes from.", "close")
         )
-    if s.device.has_battery and "battery_on" not in s.facts:
+    if s.device.opens and s.device.has_battery and "battery_on" not in s.facts:
         out.append(
             Blocker("The battery is not marked as connected.", "Battery on, last of all plugs.", "close", "battery_on")
         )
     told = any(b.rule == "power_before_last_screws" and b.checked for b in s.breaches.values())
-    if "power_on_ok" not in s.facts and not told:
+    if s.device.opens and "power_on_ok" not in s.facts and not told:
         out.append(
             Blocker("The first power-on is not done.", "Switch on and look at each check.", "close", "power_on_ok")
         )

@@ -21,13 +21,15 @@ class BenchRefused(CoreError):  # noqa: N818 - reads as what it says
 
 @dataclass(frozen=True)
 class BenchEvent:
-    """What happened. id: RFC 9562 identifier, given where it happened; at: when, by the server's clock; by: who."""
+    """What happened. id: RFC 9562 identifier, given where it happened; at: when, by the server's clock; by: who;
+    accepted: it stands in the log already and is not judged by the rules of today."""
 
     id: str
     kind: str
     data: Mapping[str, Any]
     at: datetime
     by: str = ""
+    accepted: bool = False
 
 
 TEXT_MOST, NAME_MOST, LIST_MOST = 400, 80, 600
@@ -39,7 +41,7 @@ FIELDS: Mapping[str, Mapping[str, tuple[str, bool]]] = {
     "begun": {"steps": (ROWS, True), "places": (ROWS, True), "device": (TABLE, True), "outline": (NAME, False),
               "plan": (NAME, False)},
     "replanned": {"steps": (ROWS, True), "device": (TABLE, True), "plan": (NAME, False)},
-    "step_done": {"step": (NAME, True), "breach": (TEXT, False), "words": (TEXT, False)},
+    "step_done": {"step": (NAME, True), "breach": (TEXT, False), "words": (TEXT, False), "value": (NUMBER, False)},
     "step_skipped": {"step": (NAME, True), "reason": (TEXT, True)},
     "gone_back": {"step": (NAME, True)},
     "step_added": {"step": (TABLE, True), "after": (NAME, False)},

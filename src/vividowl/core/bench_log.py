@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 from vividowl.core.bench_events import BenchEvent, BenchRefused, check_event
 from vividowl.core.bench_rules import apply_event
@@ -46,7 +46,7 @@ def append(log: BenchLog, event: BenchEvent) -> BenchLog:
 
 
 def fold(events: Sequence[BenchEvent]) -> BenchState:
-    """The state that events make which were accepted before.
+    """The state that events make which were accepted before. Rules that came later do not refuse them.
 
     events: in order, without undo and redo (n,)
     returns: BenchState
@@ -54,7 +54,7 @@ def fold(events: Sequence[BenchEvent]) -> BenchState:
     """
     state = BenchState()
     for event in events:
-        state = apply_event(state, event)
+        state = apply_event(state, replace(event, accepted=True))
     return state
 
 

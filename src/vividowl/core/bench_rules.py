@@ -23,16 +23,20 @@ from vividowl.core.bench_state import (
     place_words,
     plugs_open,
 )
-from vividowl.core.bench_steps import BenchStep, check_step
+from vividowl.core.bench_steps import BenchStep, check_step, measured
+from vividowl.core.bench_whole import put_back, whole
 from vividowl.core.errors import CoreError
 from vividowl.core.fasteners import PLACES_MOST, PLUG, SCREW, Place, check_place, classes_of, letter_of
 from vividowl.core.first_power import check_power
-from vividowl.core.interlocks import BY_RULE, PLUGS_OPEN, Device, after, breached
+from vividowl.core.interlocks import BY_RULE, NEVER_SKIPPED, PLUGS_OPEN, Device, after, all_breached, breached
 from vividowl.core.mishaps import mishap
 from vividowl.core.seen import sight
+from vividowl.core.steps_clean import face_steps
 from vividowl.core.waits import WAITS, wait_minutes
 
 STEPS_MOST = 600
+# Traits that stand in old logs and that no rule asks for any more.
+_RETIRED_TRAITS = ("alloy", "interface")
 Row = TypeVar("Row", BenchStep, Place, Device)
 _TYPES: Mapping[str, tuple[type, ...]] = {"str": (str,), "float": (int, float), "int": (int,), "bool": (bool,)}
 
@@ -97,7 +101,7 @@ def device_from(data: Mapping[str, Any]) -> Device:
     raises: CoreError
     source: the definition
     """
-    return _typed(Device, data, (), "device")
+    return _typed(Device, {k: v for k, v in data.items() if k not in _RETIRED_TRAITS}, (), "device")
 
 
 # --- what each kind of event does ---
@@ -123,14 +127,23 @@ def _unique(steps: Iterable[BenchStep]) -> tuple[BenchStep, ...]:
 def _replanned(s: BenchState, e: BenchEvent) -> BenchState:
     fresh = list(_unique(map(step_from, e.data["steps"])))
     ids = {step.id for step in fresh}
+    outcomes = dict(s.outcomes)
+    gone = [x for x in s.steps if x.id in outcomes and outcomes[x.id].how == "done" and x.id not in ids
+            and {"applied", "applied_gpu"} & set(x.acts)]  # fmt: skip
+    if gone and "cooler_off" in s.facts:
+        # What lies on a die now is not what the new plan puts there: it comes off again first.
+        again = next((i for i, x in enumerate(fresh) if "cleaned" in x.acts), len(fresh))
+        for step in fresh[again:]:
+            outcomes.pop(step.id, None)
     for i, step in enumerate(s.steps):
         # What a person added stays behind the step it stood behind; what was done is not forgotten.
-        if step.id not in ids and (step.own or step.id in s.outcomes):
+        if step.id not in ids and (step.own or step.id in outcomes):
             before = {x.id for x in s.steps[:i]}
             at = max((j for j, x in enumerate(fresh) if x.id in before), default=-1)
             fresh.insert(at + 1, step)
             ids.add(step.id)
-    return replace(s, steps=tuple(fresh), device=device_from(e.data["device"]), plan=e.data.get("plan") or "")
+    return put_back(replace(s, steps=tuple(fresh), outcomes=outcomes, device=device_from(e.data["device"]),
+                            plan=e.data.get("plan") or ""))  # fmt: skip
 
 
 def _step(s: BenchState, name: str) -> tuple[int, BenchStep]:
@@ -152,17 +165,16 @@ def _pending(s: BenchState, name: str) -> tuple[int, BenchStep]:
 def _guarded(s: BenchState, e: BenchEvent, acts: Sequence[str], step: str) -> BenchState:
     """Do some acts; a broken rule needs to be told as what it is."""
     rule = breached(acts, s.now_facts, s.device)
-    if rule is not None:
+    if rule is not None and not (e.accepted and not e.data.get("breach")):
+        hard = next((r for r in all_breached(acts, s.now_facts, s.device) if r.hard), None)
+        if hard is not None and not e.accepted:
+            raise BenchRefused(hard.reason, reason="interlock", rule=hard.rule, remedy=hard.remedy)
         if not e.data.get("breach"):
             raise BenchRefused(rule.reason, reason="interlock", rule=rule.rule, remedy=rule.remedy)
         words = said(e.data["breach"], "What happened", "lifted the cooler before I saw the battery plug.")
-        held = s.now_facts
-        for act in acts:
-            broken = breached((act,), held, s.device)
-            if broken is not None:
-                key = f"{e.id}:{broken.rule}"
-                s = replace(s, breaches={**s.breaches, key: Breach(key, broken.rule, step, words, e.at, e.by)})
-            held = after((act,), held)
+        for broken in all_breached(acts, s.now_facts, s.device):
+            key = f"{e.id}:{broken.rule}"
+            s = replace(s, breaches={**s.breaches, key: Breach(key, broken.rule, step, words, e.at, e.by)})
     return replace(s, facts=after(acts, s.facts))
 
 
@@ -177,16 +189,19 @@ def _done(s: BenchState, e: BenchEvent) -> BenchState:
 
 def _finish(s: BenchState, e: BenchEvent, i: int, step: BenchStep) -> BenchState:
     running = next((w for w in s.waits.values() if w.wait in step.after_waits and w.runs(e.at)), None)
-    if running is not None:
+    if running is not None and not e.accepted:
         raise BenchRefused(f"{WAITS[running.wait].words} until {running.due:%H:%M} UTC.", reason="waiting",
                            field="step", remedy="Do something else, or end the wait early with a reason.")  # fmt: skip
+    value = e.data.get("value")
+    if value is not None:
+        measured(step.asks, value)
     s = _guarded(s, e, step.acts, step.id)
     known = set(s.places)
     gone = (set(step.takes_out) & known) - s.out
     back = (set(step.puts_in) & known & s.out) - set(s.explained)
     s = replace(
         s, out=(s.out | gone) - back, was_out={**s.was_out, **dict.fromkeys(gone, i + 1)},
-        outcomes={**s.outcomes, step.id: Outcome("done", e.at, e.by, e.data.get("words") or "")},
+        outcomes={**s.outcomes, step.id: Outcome("done", e.at, e.by, e.data.get("words") or "", value)},
     )  # fmt: skip
     if "battery_off" in step.acts or "battery_on" in step.acts:
         s = _battery_places(s, off="battery_off" in step.acts, number=i + 1)
@@ -204,6 +219,14 @@ def _battery_places(s: BenchState, *, off: bool, number: int) -> BenchState:
 
 def _skipped(s: BenchState, e: BenchEvent) -> BenchState:
     _, step = _pending(s, e.data["step"])
+    if NEVER_SKIPPED & set(step.acts) and not e.accepted:
+        off = "cooler_off" in step.acts
+        raise BenchRefused(
+            "This plan lifts the cooler; the step is not skipped." if off else
+            "This step stands between a die and the power; it is not skipped.", reason="never_skipped", field="step",
+            remedy="Off already: mark it as done. Not to be lifted: take another option in Plan and make the list anew."
+            if off else "Do it; is it done already, mark it as done. Not needed: take another option in Plan and make the "
+            "list anew.")  # fmt: skip
     words = said(e.data["reason"], "The reason", "this model has no such part.")
     return replace(s, outcomes={**s.outcomes, step.id: Outcome("skipped", e.at, e.by, words)})
 
@@ -223,6 +246,9 @@ def _after(s: BenchState, step: str | None, steps: Sequence[BenchStep]) -> int:
 
 def _added(s: BenchState, e: BenchEvent) -> BenchState:
     step = replace(step_from(e.data["step"]), own=True)
+    if step.acts and not e.accepted:
+        raise BenchRefused("A step that a person adds marks nothing for the rules.", reason="invalid", field="acts",
+                           remedy="Leave its acts empty; what it does stands in its words.")  # fmt: skip
     if any(x.id == step.id for x in s.steps):
         raise BenchRefused("A step with this id is in the list already.", reason="done_already", field="step")
     at = _after(s, e.data.get("after"), s.steps)
@@ -251,9 +277,7 @@ def _broken_in(s: BenchState, steps: Sequence[BenchStep]) -> set[tuple[str, str]
         if step.id in s.outcomes:
             continue
         now = facts | {PLUGS_OPEN} if plugs_open(s.places, frozenset(out)) else facts
-        rule = breached(step.acts, now, s.device)
-        if rule is not None:
-            broken.add((step.id, rule.rule))
+        broken.update((step.id, rule.rule) for rule in all_breached(step.acts, now, s.device))
         facts = after(step.acts, facts)
         out = (out | (set(step.takes_out) & set(s.places))) - set(step.puts_in)
     return broken
@@ -364,7 +388,16 @@ def _explained(s: BenchState, e: BenchEvent) -> BenchState:
 def _found(s: BenchState, e: BenchEvent) -> BenchState:
     sight(e.data["part"], e.data["seen"])
     got = FoundState(e.id, e.data["part"], e.data["seen"], e.data.get("words") or "", e.data.get("photo") or "", e.at)
-    return replace(s, found={**s.found, got.part: got})
+    return _alloy_seen(replace(s, found={**s.found, got.part: got}), got)
+
+
+def _alloy_seen(s: BenchState, found: FoundState) -> BenchState:
+    """Alloy found on the plate: what is still to be cleaned is cleaned its way."""
+    at = next((i for i, x in enumerate(s.steps) if x.id == "cleaned" and x.id not in s.outcomes), None)
+    if (found.part, found.seen) != ("contact", "alloyed") or at is None:
+        return s
+    fresh = [x for x in face_steps(old_alloy=True) if x.id == "cleaned" or x.id not in {y.id for y in s.steps}]
+    return replace(s, steps=(*s.steps[:at], *fresh, *s.steps[at + 1 :]))
 
 
 def _start(s: BenchState, e: BenchEvent, key: str, wait: str, minutes: float | None, step: str) -> BenchState:
@@ -408,7 +441,7 @@ def _checked(s: BenchState, e: BenchEvent) -> BenchState:
 def _power_on(s: BenchState, e: BenchEvent) -> BenchState:
     results = check_power(e.data["results"], e.data.get("boot_s"))
     barred = next((m for m in s.mishaps.values() if mishap(m.what).no_power and not m.checked), None)
-    if barred is not None:
+    if barred is not None and not e.accepted:
         what = mishap(barred.what)
         raise BenchRefused(f"{what.words}: no power before the check.", reason="interlock", rule="mishap",
                            remedy=what.check or what.steps[0])  # fmt: skip
@@ -438,7 +471,7 @@ def _note(s: BenchState, e: BenchEvent) -> BenchState:
 
 def _closed(s: BenchState, e: BenchEvent) -> BenchState:
     open_ = blockers(s, e.at)
-    if open_:
+    if open_ and not e.accepted:
         raise BenchRefused(f"It does not close yet: {open_[0].text}", reason="open", remedy=open_[0].remedy)
     return replace(s, closed=e.at)
 
@@ -471,4 +504,6 @@ def apply_event(s: BenchState, event: BenchEvent) -> BenchState:
     if s.closed is not None and event.kind not in _AFTER_CLOSE:
         raise BenchRefused("The bench work of this job is closed.", reason="closed",
                            remedy="Take the closing back to go on.")  # fmt: skip
-    return _DO[event.kind](s, event)
+    after_it = _DO[event.kind](s, event)
+    touched = after_it.steps is not s.steps or after_it.facts != s.facts or after_it.outcomes is not s.outcomes
+    return whole(after_it) if touched else after_it

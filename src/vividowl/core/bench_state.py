@@ -7,18 +7,21 @@ from dataclasses import dataclass, field
 from datetime import datetime
 
 from vividowl.core.bench_steps import BenchStep
-from vividowl.core.fasteners import PLUG, PLUG_PARTS, SCREW_GROUPS, Place, classes_of, letter_of
-from vividowl.core.interlocks import PLUGS_OPEN, Device
+from vividowl.core.fasteners import PLUG, PLUG_PARTS, SCREW, SCREW_GROUPS, Place, classes_of, letter_of
+from vividowl.core.interlocks import ALUMINIUM_SEEN, BARE, BARE_GPU, PLUGS_OPEN, Device
+from vividowl.core.seen import ALUMINIUM
 
 
 @dataclass(frozen=True)
 class Outcome:
-    """What became of a step. how: done or skipped; words: the reason, or a remark."""
+    """What became of a step. how: done or skipped; words: the reason, or a remark; value: what was measured, in the
+    unit that the step asks for, None when nobody measured."""
 
     how: str
     at: datetime
     by: str
     words: str = ""
+    value: float | None = None
 
 
 @dataclass(frozen=True)
@@ -136,8 +139,26 @@ class BenchState:
 
     @property
     def now_facts(self) -> frozenset[str]:
-        """Facts with those that the map tells."""
-        return self.facts | {PLUGS_OPEN} if plugs_open(self.places, self.out) else self.facts
+        """Facts with those that the map and the findings tell."""
+        told = {PLUGS_OPEN} if plugs_open(self.places, self.out) else set()
+        if any((f.part, f.seen) in ALUMINIUM for f in self.found.values()):
+            told.add(ALUMINIUM_SEEN)
+        return self.facts | told if told else self.facts
+
+    @property
+    def opened(self) -> bool:
+        """Whether the device is open, so that any list has to close it."""
+        return bool({"cover_screws_out", "cover_off", "battery_off", "cooler_off"} & self.facts) or bool(self.out)
+
+    @property
+    def lifted(self) -> bool:
+        """Whether the cooler is off, or was lifted and nothing covers a die."""
+        return bool({"cooler_off", BARE, BARE_GPU if self.device.two_dies else BARE} & self.facts)
+
+    @property
+    def mapped(self) -> bool:
+        """Whether any screw of the device is on the map: without, nothing can be counted."""
+        return any(p.kind == SCREW for p in self.places.values())
 
     @property
     def next_step(self) -> BenchStep | None:

@@ -39,7 +39,10 @@ CHECKS: Mapping[str, PowerCheck] = {
                                "a pad too thick, a screw in the wrong place.", "Nothing lies on the die.",
                                "The fan does not turn.")),
 }  # fmt: skip
-RESULTS = ("fine", "fails", "none")
+# "unchecked" is what a check is until somebody has looked.
+RESULTS = ("fine", "fails", "none", "unchecked")
+# Without these nobody knows whether the die lives: they are looked at, or the device is not under power yet.
+LOOKED_AT = ("boot", "fans", "temperatures")
 
 
 @dataclass(frozen=True)
@@ -54,7 +57,8 @@ class Cause:
 def check_power(results: Mapping[str, str], boot_s: float | None) -> dict[str, str]:
     """Results of the first power-on, complete and sane; a boot that took too long fails.
 
-    results: by check fine, fails or none (the device has no such part) [text]
+    results: by check fine, fails, none (the device has no such part) or unchecked, as which one that is left out counts
+        [text]
     boot_s: time to boot [s], None when not timed
     returns: results of all checks [text]
     raises: CoreError, OutOfRange
@@ -67,11 +71,11 @@ def check_power(results: Mapping[str, str], boot_s: float | None) -> dict[str, s
             )
         if value not in RESULTS:
             raise CoreError(f"“{value}” is no result; allowed: {', '.join(RESULTS)}.", field=f"results.{name}")
-    missing = [name for name in CHECKS if name not in results]
+    out = {name: results.get(name, "unchecked") for name in CHECKS}
+    missing = [name for name in LOOKED_AT if out[name] == "unchecked"]
     if missing:
         raise CoreError(f"Not looked at: {', '.join(CHECKS[m].words.lower() for m in missing)}.", field="results",
-                        remedy="Look at each, or say that the device has no such part.")  # fmt: skip
-    out = dict(results)
+                        remedy="Look at these three at least, or say that the device has no such part.")  # fmt: skip
     if boot_s is not None and require_range("boot_s", boot_s, "s", 0.0, 1800.0) > BOOT_MOST_S:
         out["boot"] = "fails"
     return out

@@ -95,6 +95,7 @@ PART_WORDS: Mapping[str, str] = {
     "fins": "Fins", "fan": "Fan", "contact": "Contact print", "plate": "Cold plate", "surroundings": "Round the die",
     "pads": "Pads", "corrosion": "Corrosion", "battery": "Battery",
 }  # fmt: skip
+ALUMINIUM = (("plate", "aluminium"), ("surroundings", "aluminium"))
 STOPPING = (("battery", "swollen"), ("battery", "leaking"))
 
 

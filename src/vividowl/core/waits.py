@@ -28,7 +28,7 @@ WAITS: Mapping[str, WaitKind] = {
     "burn_in": WaitKind("Burn-in runs", 40, 30, 1440, "test outlet"),
     "cool_down": WaitKind("It cools down", 5, 1.5, 60), "solvent_hot": WaitKind("Solvent leaves, hot", 10, 10, 60, "oven"),
     "solvent": WaitKind("Solvent leaves, open to the air", 1440, 720, 2880),
-    "plating": WaitKind("Nickel grows", 240, 60, 960), "alloy_spill": WaitKind("Patience after a spill", 30, 10, 240),
+    "activator": WaitKind("Activator works", 20, 5, 60), "plating": WaitKind("Nickel grows", 240, 5, 960), "alloy_spill": WaitKind("Patience after a spill", 30, 10, 240),
     "other": WaitKind("Wait", 10, 0.1, 2880),
 }  # fmt: skip
 
