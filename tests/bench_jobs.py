@@ -24,7 +24,9 @@ PLUGS = [
 ]
 PLACES = [*COVER, *COOLER, *PLUGS]
 PASTE = Work((PlannedPart("cpu_die", "paste_stiff", "Grey Heron 11", "0.08 g", "a cross", 0),))
-ALLOY = Work((PlannedPart("cpu_die", "gallium_alloy", "Quicksheen", "0.06 g", "", 0),), insulation="coat", insulated_now=True)
+ALLOY = Work(
+    (PlannedPart("cpu_die", "gallium_alloy", "Quicksheen", "0.06 g", "", 0),), insulation="coat", insulated_now=True
+)
 SHEET = Work((PlannedPart("cpu_die", "phase_change_sheet", "Slow Tide 45", "1 piece", "", 0),))
 FINE = dict.fromkeys(CHECKS, "fine")
 

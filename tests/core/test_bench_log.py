@@ -42,7 +42,7 @@ def test_a_whole_service_goes_through_and_closes(work):
         (PASTE, "battery_off", (), ("place_out", {"place": "fan"}), "battery_first"),
         (PASTE, "battery_off", (), ("step_done", {"step": "cooler_screws_out"}), "battery_first"),
         (PASTE, "cleaned", (), ("step_done", {"step": "apply_cpu_die_paste_stiff_0"}), "clean_first"),
-                (SHEET, "film_off_0", (), ("step_done", {"step": "covered"}), "second_film"),
+        (SHEET, "film_off_0", (), ("step_done", {"step": "covered"}), "second_film"),
         (PASTE, "covered", (), ("step_done", {"step": "cooler_on"}), "look_before_closing"),
         (PASTE, "cooler_on", ("dust_out",), ("step_done", {"step": "cooler_on"}), "fan_free"),
         (PASTE, "plugs_on", (), ("step_done", {"step": "battery_on"}), "plugs_before_battery"),

@@ -8,6 +8,7 @@ import pytest
 from vividowl.core.application import CARD_HEIGHT_MM, CARD_WIDTH_MM, School, choose_school, drop_of
 from vividowl.core.dose import dose, left_in_tube
 from vividowl.core.errors import CoreError, NotEnoughData, OutOfRange
+from vividowl.core.inspection import BathSpot, Inspection, bath_of
 from vividowl.core.life import LifeSchool, fit_drift, interface_months, next_service
 from vividowl.core.pads import (
     Gap,
@@ -17,9 +18,8 @@ from vividowl.core.pads import (
     gap_from_imprint,
     pad_force,
 )
-from vividowl.core.plating import PlatingMethod
 from vividowl.core.price import TASKS, price_of, tasks_of
-from vividowl.core.procedures import PROCEDURES, plating_procedure, procedures_for
+from vividowl.core.procedures import PROCEDURES, delid_procedure, plating_procedure, procedures_for
 
 
 def test_a_bank_card_has_the_size_of_its_standard():
@@ -190,10 +190,22 @@ def test_waits_are_those_of_the_handbook():
 
 def test_plating_takes_the_hours_of_the_trade_and_advises_a_shop_first():
     # Handbook section 6, common practice: 10 um electroless 4 h, 20 um 8 h.
-    assert max(s.wait_min for s in plating_procedure(target_um=10).steps) == pytest.approx(240)
-    assert max(s.wait_min for s in plating_procedure().steps) == pytest.approx(480)
-    fast = plating_procedure(PlatingMethod.ELECTROLYTIC, 12, 5.9)
-    assert max(s.wait_min for s in fast.steps) == pytest.approx(20, abs=0.5)
+    def of(bath):
+        return plating_procedure(bath_of(Inspection(plating=True, bath=bath)))
+
+    assert max(s.wait_min for s in of(BathSpot("electroless", 20.0, 10.0)).steps) == pytest.approx(240)
+    assert max(s.wait_min for s in of(None).steps) == pytest.approx(480)
+    # Its own rate beats the usual one: 20 um at 15 um/h, as common baths have at 88 degC, are 80 min.
+    own = of(BathSpot("electroless", 20.0, 20.0, 88.0, 15.0))
+    assert max(s.wait_min for s in own.steps) == pytest.approx(80)
+    with pytest.raises(OutOfRange, match="rate of the bath at 88 °C is not known"):
+        of(BathSpot("electroless", 20.0, 20.0, 88.0))
+    # 1.2 um/min by Faraday's law needs 5.9 A/dm2; over 20 cm2 that is 1.18 A.
+    bath = bath_of(Inspection(plating=True, bath=BathSpot("electrolytic", 20.0, 24.0, 60.0, None, 5.9)))
+    assert bath.amps == pytest.approx(1.18)
+    assert 60 * bath.hours == pytest.approx(20, abs=0.5)
+    fast = plating_procedure(bath)
+    assert "1.18 A over 20 cm²" in " ".join(s.text for s in fast.steps)
     assert "plating shop" in fast.caution
     assert "edges" in " ".join(s.why for s in fast.steps)
 
@@ -201,6 +213,15 @@ def test_plating_takes_the_hours_of_the_trade_and_advises_a_shop_first():
 def test_lists_are_found_by_name_only():
     assert [p.name for p in procedures_for(["pad", "gallium_alloy", "gallium_alloy"])] == ["gallium_alloy"]
     assert PROCEDURES["delidding"].wait_min == 45
+
+
+def test_delidding_asks_which_glue():
+    # Handbook section 6: contact glue 5 to 10 min, common practice; silicone hours, from memory.
+    assert delid_procedure("contact").steps[-1].wait_min == 10
+    assert delid_procedure("silicone").steps[-1].wait_min == 240
+    assert "silicone lid glue" in delid_procedure("silicone").words
+    with pytest.raises(CoreError, match="“chewing gum” is no glue known here; allowed: contact, silicone"):
+        delid_procedure("chewing gum")
 
 
 def test_a_dose_for_both_faces_fits_the_tube_it_comes_from():

@@ -27,9 +27,25 @@ def ids(work, kind="laptop", **more):
 def test_the_list_follows_the_order_of_work():
     # Handbook section 2: common practice, no source.
     names = ids(PASTE)
-    order = ["power_off", "cover_screws_out", "cover_off", "battery_off", "plugs_off", "cooler_screws_out",
-             "cooler_off", "look", "dust_out", "cleaned", "apply_cpu_die_paste_stiff_0", "covered", "cooler_on", "plugs_on", "battery_on",
-             "power_on", "cover_screws_in"]  # fmt: skip
+    order = [
+        "power_off",
+        "cover_screws_out",
+        "cover_off",
+        "battery_off",
+        "plugs_off",
+        "cooler_screws_out",
+        "cooler_off",
+        "look",
+        "dust_out",
+        "cleaned",
+        "apply_cpu_die_paste_stiff_0",
+        "covered",
+        "cooler_on",
+        "plugs_on",
+        "battery_on",
+        "power_on",
+        "cover_screws_in",
+    ]
     assert names == order
 
 
@@ -108,7 +124,9 @@ def test_a_shops_own_order_is_kept_unless_a_rule_would_break():
     assert in_order(steps, wrong, device) == steps
     # What an earlier job did not have stays behind what it stands behind.
     without = [n for n in later if n != "apply_cpu_die_paste_stiff_0"]
-    assert [s.id for s in in_order(steps, without, device)].index("apply_cpu_die_paste_stiff_0") > without.index("cleaned")
+    assert [s.id for s in in_order(steps, without, device)].index("apply_cpu_die_paste_stiff_0") > without.index(
+        "cleaned"
+    )
 
 
 def test_no_list_breaks_a_rule_by_itself():

@@ -6,8 +6,16 @@ import pytest
 
 from vividowl.core.gates import Severity
 from vividowl.core.plan_gates import PlanFacts, plan_gates
+from vividowl.core.skin import Skin
 
 SAFE_ALLOY = PlanFacts(alloy=True, cold_plate="nickel", aluminium_near=False, parts_exposed=True, insulation="coat")
+
+
+def skin(middle, high, limit, battery=None):
+    return Skin(middle, 2 * middle - high, high, limit, high <= limit, 5.0, battery)
+
+
+COVER = PlanFacts(cover=True, skin=skin(38.0, 40.0, 51.0), battery=True, battery_mm=20.0)
 STOP, ACK, NOTE = Severity.STOP, Severity.ACKNOWLEDGE, Severity.NOTE
 
 # rule, severity, facts that trip it, facts that just do not
@@ -25,11 +33,20 @@ CASES = [
     ("pad_too_thick", STOP, PlanFacts(pad_lifts="Too thick: pressed by 45 %."), PlanFacts()),
     ("paste_over_gap", STOP, PlanFacts(paste_over_gap=True), PlanFacts()),
     ("shim_too_wide", STOP, PlanFacts(shim_misfit="The shim is 5 mm wider than the package."), PlanFacts()),
-    ("skin_limit", STOP, PlanFacts(cover=True, skin_c=49.0, skin_limit_c=43.0, lap_use=True),
-     PlanFacts(cover=True, skin_c=42.9, skin_limit_c=43.0, lap_use=True)),
-    ("skin_limit", ACK, PlanFacts(cover=True, skin_c=53.0, skin_limit_c=51.0),
-     PlanFacts(skin_c=53.0, skin_limit_c=51.0)),
-    ("skin_not_known", STOP, PlanFacts(cover=True), PlanFacts(cover=True, skin_c=40.0, skin_limit_c=43.0)),
+    ("shim_too_thick", STOP, PlanFacts(shim_height="3 mm of copper holds the cooler off the die."), PlanFacts()),
+    ("gap_not_bridged", NOTE, PlanFacts(gap_open="Row 2, memory: nothing bridges 20 mm."), PlanFacts()),
+    # Handbook section 6 with ISO 13732-1 and IEC 62368-1: the upper end of the interval counts.
+    ("skin_limit", STOP, replace(COVER, skin=skin(41.0, 43.1, 43.0), lap_use=True),
+     replace(COVER, skin=skin(41.0, 42.9, 43.0), lap_use=True)),
+    ("skin_limit", ACK, replace(COVER, skin=skin(49.0, 51.1, 51.0)), replace(COVER, skin=skin(49.0, 50.9, 51.0))),
+    ("skin_limit", STOP, replace(COVER, skin=skin(55.0, 60.1, 51.0)), PlanFacts(skin=skin(55.0, 60.1, 51.0))),
+    ("skin_not_known", STOP, replace(COVER, skin=None), COVER),
+    ("cover_gap_unknown", STOP, replace(COVER, cover_gap=False), COVER),
+    ("cover_bulges", STOP, replace(COVER, cover_force="The pad presses with 60 N."), COVER),
+    ("cover_battery_unknown", STOP, replace(COVER, battery_mm=None), replace(COVER, battery=False, battery_mm=None)),
+    ("cover_over_battery", STOP, replace(COVER, battery_mm=0.0), replace(COVER, battery_mm=0.5)),
+    ("cover_battery_warm", ACK, replace(COVER, skin=skin(40.0, 48.0, 51.0, 45.1)),
+     replace(COVER, skin=skin(40.0, 48.0, 51.0, 45.0))),
     ("mains_opened", STOP, PlanFacts(opens_mains=True), PlanFacts()),
     ("swollen_battery", STOP, PlanFacts(swollen=True), PlanFacts()),
     ("plating_chemicals", ACK, PlanFacts(plating=True), PlanFacts()),

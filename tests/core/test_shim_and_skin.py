@@ -9,7 +9,15 @@ from ht.conv_free_immersed import Nu_horizontal_plate_McAdams
 from vividowl.core.conduction import in_parallel, in_series, layer_resistance
 from vividowl.core.errors import CoreError, OutOfRange
 from vividowl.core.shim import shim_fit, shim_gain
-from vividowl.core.skin import COVERS, PLACEMENTS, cover_resistance, heat_into_cover, skin_temperature, touch_limit
+from vividowl.core.skin import (
+    COVERS,
+    PLACEMENTS,
+    cover_bulge_mm,
+    cover_resistance,
+    heat_into_cover,
+    skin_temperature,
+    touch_limit,
+)
 
 
 def test_a_layer_is_what_the_reference_library_computes():
@@ -58,6 +66,18 @@ def test_bare_neighbours_are_named():
     near = shim_fit(18, 18, 18, 18, 9, 9, neighbours_mm=0.5)
     assert near.fits
     assert "insulate them" in near.reason
+    # 12 mm in the middle of 18 leaves 3 + 0.5 mm; moved by 3 mm over its die it leaves 0.5 mm on that side.
+    assert "insulate" not in shim_fit(12, 12, 18, 18, 9, 9, neighbours_mm=0.5).reason
+    assert "0.5 mm from where the shim lies" in shim_fit(12, 12, 18, 18, 9, 9, 3.0, neighbours_mm=0.5).reason
+
+
+def test_a_clamped_plate_bends_as_the_textbook_says():
+    # By hand: D = 70e9 * 1e-9 / (12 * 0.91) = 6.41 N m; c = 0.0072 * 0.04 / 6.41 = 0.0449 mm/N. A pad 0.25 mm proud
+    # that
+    # would press with 10 N has 0.025 mm/N, so the cover takes 0.25 * 0.0449 / 0.0699 mm of it.
+    assert cover_bulge_mm(10.0, 0.25, "aluminium", 1.0, 200.0) == pytest.approx(0.1606, abs=0.0005)
+    assert cover_bulge_mm(10.0, 0.25, "aluminium", 4.0, 200.0) < 0.01
+    assert cover_bulge_mm(1e3, 0.25, "plastic", 1.0, 200.0) == pytest.approx(0.25, abs=0.001)
 
 
 def test_an_annular_fin_is_what_the_reference_library_computes():
@@ -98,6 +118,7 @@ def test_a_lap_is_judged_by_hours_and_a_dock_by_a_touch():
     assert (lap.limit_c, dock.limit_c) == (43, 51)
     assert not lap.allowed
     assert dock.allowed
+    assert dock.high_c > dock.skin_c  # what counts is the upper end
 
 
 def test_a_cover_takes_its_share_and_no_more():

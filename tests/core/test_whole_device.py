@@ -1,6 +1,7 @@
 """No list, no key, no change of plan ends with power on a bare die, alloy without its coat, or a part left over.
 
-The oracle knows nothing of facts and interlocks: it follows what the names of the done steps say was done to the device.
+The oracle knows nothing of facts and interlocks: it follows what the names of the done steps say was done to the
+device.
 """
 
 from dataclasses import asdict, replace
@@ -35,10 +36,16 @@ def works(draw):
         if draw(st.booleans()):
             parts.append(PlannedPart(target, what, what, "1 piece", "", len(parts)))
     return Work(
-        tuple(parts), clean=draw(st.booleans()), new_fan=draw(st.booleans()), tuning=draw(st.sampled_from(["", "60 mV less"])),
-        insulation=draw(st.sampled_from(["none", "coat", "tape", "lacquer"])), insulated_now=draw(st.booleans()),
-        old_alloy=draw(st.booleans()), bath=BATH if draw(st.integers(0, 9)) == 0 else None, sealed=draw(st.booleans()),
-    )  # fmt: skip
+        tuple(parts),
+        clean=draw(st.booleans()),
+        new_fan=draw(st.booleans()),
+        tuning=draw(st.sampled_from(["", "60 mV less"])),
+        insulation=draw(st.sampled_from(["none", "coat", "tape", "lacquer"])),
+        insulated_now=draw(st.booleans()),
+        old_alloy=draw(st.booleans()),
+        bath=BATH if draw(st.integers(0, 9)) == 0 else None,
+        sealed=draw(st.booleans()),
+    )
 
 
 class Device:
@@ -80,7 +87,9 @@ class Device:
             self.covered.add("gpu" if gpu and self.two else "cpu")
             if "gallium_alloy" in name:
                 assert self.insulated, "alloy on parts nobody looked at since cleaning"
-                assert not self.coat or "guard" in self.coats or {"coat_1", "coat_2"} <= self.coats, "alloy without coats"
+                assert not self.coat or "guard" in self.coats or {"coat_1", "coat_2"} <= self.coats, (
+                    "alloy without coats"
+                )
                 assert not self.aluminium, "alloy beside aluminium"
                 self.alloy_unseen = True
         elif name.startswith(("alloy_inspect", "inspect")):
@@ -292,7 +301,7 @@ def test_the_steps_between_a_die_and_the_power_are_not_skipped():
 def test_a_story_does_not_put_power_on_a_bare_die():
     hand = Hand(Work((PASTE,))).until("look")
     for _ in range(2):
-        with pytest.raises(BenchRefused, match="the cooler is off|cooler was lifted|The cooler is off"):
+        with pytest.raises(BenchRefused, match="The cooler is off"):
             hand.do("step_done", step="battery_on", breach=SAID)
         with pytest.raises(BenchRefused):
             hand.do("power_on", results=FINE, breach=SAID)
@@ -370,8 +379,8 @@ def test_plating_is_a_chain_with_its_own_clock():
     hand.at += timedelta(hours=8)
     hand.do("step_done", step="plate_measure", value=18.5)
     assert hand.state.outcomes["plate_measure"].value == 18.5
-    with pytest.raises(CoreError, match="allowed are 0.1 to 200 µm"):
-        hand.do("undo")
+    hand.do("undo")
+    with pytest.raises(CoreError, match=r"allowed are 0.1 to 200 µm"):
         hand.do("step_done", step="plate_measure", value=2e5)
 
 

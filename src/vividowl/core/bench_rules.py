@@ -222,11 +222,16 @@ def _skipped(s: BenchState, e: BenchEvent) -> BenchState:
     if NEVER_SKIPPED & set(step.acts) and not e.accepted:
         off = "cooler_off" in step.acts
         raise BenchRefused(
-            "This plan lifts the cooler; the step is not skipped." if off else
-            "This step stands between a die and the power; it is not skipped.", reason="never_skipped", field="step",
+            "This plan lifts the cooler; the step is not skipped."
+            if off
+            else "This step stands between a die and the power; it is not skipped.",
+            reason="never_skipped",
+            field="step",
             remedy="Off already: mark it as done. Not to be lifted: take another option in Plan and make the list anew."
-            if off else "Do it; is it done already, mark it as done. Not needed: take another option in Plan and make the "
-            "list anew.")  # fmt: skip
+            if off
+            else "Do it; is it done already, mark it as done. Not needed: take another option in Plan and make the "
+            "list anew.",
+        )
     words = said(e.data["reason"], "The reason", "this model has no such part.")
     return replace(s, outcomes={**s.outcomes, step.id: Outcome("skipped", e.at, e.by, words)})
 
@@ -272,7 +277,7 @@ def _moved(s: BenchState, e: BenchEvent) -> BenchState:
 
 def _broken_in(s: BenchState, steps: Sequence[BenchStep]) -> set[tuple[str, str]]:
     """Rules that the steps still to do would break in this order."""
-    facts, out, broken = s.facts, set(s.out), set()
+    facts, out, broken = s.facts, set(s.out), set[tuple[str, str]]()
     for step in steps:
         if step.id in s.outcomes:
             continue

@@ -23,7 +23,8 @@ class BenchStep:
     """One step. text: what; why in a line; tool; material and dose from the plan; caution; acts it marks; takes_out and
     puts_in: ids of places, in order; wait: kind that starts when it is done; after_waits: kinds to be over first;
     shows: what the screen shows beside it; photo: one is wanted; task: what its minutes are booked on; part: index of
-    the plan's part that it uses, None for none; asks: a name of ASKS that can be measured, empty for nothing; own: added
+    the plan's part that it uses, None for none; asks: a name of ASKS that can be measured, empty for nothing; own:
+    added
     by a person."""
 
     id: str
@@ -128,7 +129,7 @@ def measured(asks: str, value: float) -> float:
     """What was measured at a step, if such a thing can be.
 
     asks: a name of ASKS [text]
-    value: in the unit of that name
+    value: what was read [unit of that name]
     returns: the same
     raises: CoreError when the step asks for nothing, OutOfRange
     source: the table above; limits from memory

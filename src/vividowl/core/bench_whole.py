@@ -53,7 +53,9 @@ def _first_trouble(s: BenchState) -> tuple[int, frozenset[str]] | None:
         held = facts
         for act in step.acts:
             for rule in rules_for((act,), s.device):
-                if (rule.rule in _DEADLY or rule.rule == _LIFT) and (not set(rule.needs) <= held or set(rule.bars) & held):
+                if (rule.rule in _DEADLY or rule.rule == _LIFT) and (
+                    not set(rule.needs) <= held or set(rule.bars) & held
+                ):
                     return i, facts
             held = after((act,), held)
         facts = held
@@ -92,9 +94,18 @@ def _what_lacks(s: BenchState, facts: frozenset[str], then: BenchStep | None) ->
 
 
 def _lift_again() -> BenchStep:
-    return BenchStep("again_cooler_off", "open", "Lift the cooler once more", "it lies over a face that is not as it shall be",
-                     "bit that fits", "", "Screws in order, a little each.", ("cooler_off",), photo=True,
-                     task="open_close")  # fmt: skip
+    return BenchStep(
+        "again_cooler_off",
+        "open",
+        "Lift the cooler once more",
+        "it lies over a face that is not as it shall be",
+        "bit that fits",
+        "",
+        "Screws in order, a little each.",
+        ("cooler_off",),
+        photo=True,
+        task="open_close",
+    )
 
 
 def put_back(s: BenchState) -> BenchState:
@@ -118,8 +129,20 @@ def put_back(s: BenchState) -> BenchState:
     acts = ["plug_on"] if any(s.places[p].kind == PLUG and p not in battery for p in back) else []
     acts += ["inner_screws_in"] if any(s.places[p].kind == SCREW and s.places[p].holds != "cover" for p in back) else []
     acts += ["battery_on"] if battery else []
-    step = BenchStep("again_back", "close", f"Put back: {words}", "the list as it is now does not bring it back", "", "", "",
-                     tuple(acts), (), tuple(back), shows="map", task="open_close")  # fmt: skip
+    step = BenchStep(
+        "again_back",
+        "close",
+        f"Put back: {words}",
+        "the list as it is now does not bring it back",
+        "",
+        "",
+        "",
+        tuple(acts),
+        (),
+        tuple(back),
+        shows="map",
+        task="open_close",
+    )
     last = ("battery_on", "power_on_ok", "cover_screws_in")
     at = next((i for i, x in enumerate(s.steps) if x.id not in s.outcomes and set(last) & set(x.acts)), len(s.steps))
     return replace(s, steps=(*s.steps[:at], _named(step, s, []), *s.steps[at:]))

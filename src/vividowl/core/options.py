@@ -112,12 +112,25 @@ def make_options(situation: Situation) -> tuple[Option, ...]:
                               (*both, Action.COVER),
                               first[1], cover_path=s.cover_path))  # fmt: skip
     if s.undervolt_mv > 0 or cap is not None:
-        words = f"undervolt {s.undervolt_mv:g} mV" if cap is None else f"cap at {cap:g} W"
+        words = tuning_words(s.undervolt_mv, cap)
         out.append(Option(TUNE_ALONE, words, (Action.TUNE,), undervolt_mv=s.undervolt_mv, cap_w=cap))
         if first is not None:
             said = f"clean, {first[0]}{with_pads}, then {words}"
             out.append(Option(TUNE_ON_TOP, said, (*both, Action.TUNE), first[1], s.undervolt_mv, cap))
     return tuple(out)
+
+
+def tuning_words(undervolt_mv: float, cap_w: float | None) -> str:
+    """Tuning in words.
+
+    undervolt_mv: [mV], 0 for none
+    cap_w: power cap [W], None for none
+    returns: words, empty for none [text]
+    source: the definition
+    """
+    said = [f"undervolt {undervolt_mv:g} mV"] if undervolt_mv > 0 else []
+    said += [f"cap at {cap_w:g} W"] if cap_w is not None else []
+    return " and ".join(said)
 
 
 def rank(

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from vividowl.core.gates import Gate, Severity, worst_first
+from vividowl.core.skin import BATTERY_WARN_C, NEVER_ABOVE_C, Skin
 
 COATINGS = ("coat", "tape", "lacquer")
 
@@ -17,8 +18,11 @@ class PlanFacts:
     beside the contact; parts_exposed: bare parts around the die; insulation: none, coat, tape or lacquer;
     carried: it is shaken in a bag or a hand; pad_lifts: reason why a pad is too thick, empty when none is;
     paste_over_gap: paste where a gap must be bridged; shim_misfit: why the shim does not fit, empty when it does;
-    cover: the cover is coupled; skin_c, skin_limit_c: predicted and allowed [degC]; lap_use: used on the lap or in
-    the hand; opens_mains: the mains supply would be opened; swollen: the battery; plating: chemicals are used;
+    shim_height: why its thickness does not; gap_open: rows of parts that nothing bridges, empty for none;
+    cover: the cover is coupled; skin: predicted, None when not known; lap_use: used on the lap or in the hand;
+    cover_force: why its pad presses too hard, empty when it does not; cover_gap: whether the gap to the cover is
+    measured; battery: the device has one; battery_mm: from the pad's edge to its outline [mm], None when nobody
+    measured; opens_mains: the mains supply would be opened; swollen: the battery; plating: chemicals are used;
     sealed: warranty running or a seal intact.
     """
 
@@ -31,10 +35,15 @@ class PlanFacts:
     pad_lifts: str = ""
     paste_over_gap: bool = False
     shim_misfit: str = ""
+    shim_height: str = ""
+    gap_open: str = ""
     cover: bool = False
-    skin_c: float | None = None
-    skin_limit_c: float | None = None
+    skin: Skin | None = None
     lap_use: bool = False
+    cover_force: str = ""
+    cover_gap: bool = True
+    battery: bool = False
+    battery_mm: float | None = None
     opens_mains: bool = False
     swollen: bool = False
     plating: bool = False
@@ -99,23 +108,100 @@ def _contact(f: PlanFacts) -> list[Gate]:
     if f.shim_misfit:
         gates.append(Gate("shim_too_wide", Severity.STOP, f.shim_misfit,
                           "Take a smaller shim, move it over the die, insulate the parts beside it."))  # fmt: skip
+    if f.shim_height:
+        gates.append(Gate("shim_too_thick", Severity.STOP, f.shim_height,
+                          "Take the size that it names, and look at the imprint of putty before paste."))  # fmt: skip
+    if f.gap_open:
+        gates.append(Gate("gap_not_bridged", Severity.NOTE, f.gap_open,
+                          "Measure that row again; the other rows stand as planned."))  # fmt: skip
     return gates
 
 
 def _cover(f: PlanFacts) -> list[Gate]:
     if not f.cover:
         return []
-    if f.skin_c is None or f.skin_limit_c is None:
-        return [Gate("skin_not_known", Severity.STOP, "How warm the cover gets is not known yet.",
-                     "Give size, material and pad of the cover below.")]  # fmt: skip
-    if f.skin_c <= f.skin_limit_c:
-        return []
-    reason = f"The cover would reach {f.skin_c:.0f} °C; for this contact {f.skin_limit_c:.0f} °C is the limit."
-    if f.lap_use:
-        return [Gate("skin_limit", Severity.STOP, reason,
-                     "Not for a lap or a hand. Couple less of it, or leave it as the maker built it.")]  # fmt: skip
-    return [Gate("skin_limit", Severity.ACKNOWLEDGE, reason,
-                 "Only for a docked machine on a stand: label it, and let the owner accept it.")]  # fmt: skip
+    gates = _cover_pad(f)
+    if f.skin is None:
+        return [*gates, Gate("skin_not_known", Severity.STOP, "How warm the cover gets is not known yet.",
+                             "Give size, material and pad of the cover below.")]  # fmt: skip
+    high, limit = f.skin.high_c, f.skin.limit_c
+    said = f"The cover would reach {f.skin.skin_c:.0f} °C, up to {high:.0f} °C"
+    if f.lap_use and high > limit:
+        gates.append(
+            Gate(
+                "skin_limit",
+                Severity.STOP,
+                f"{said}; on a lap or in a hand {limit:.0f} °C is the limit.",
+                "Not for a lap or a hand. Couple less of it, or leave it as the maker built it.",
+            )
+        )
+    elif high > NEVER_ABOVE_C:
+        gates.append(
+            Gate(
+                "skin_limit",
+                Severity.STOP,
+                f"{said}; above {NEVER_ABOVE_C:.0f} °C a touch burns, wherever it stands.",
+                "Couple less of it, take watts away, or leave it as the maker built it.",
+            )
+        )
+    elif high > limit:
+        gates.append(
+            Gate(
+                "skin_limit",
+                Severity.ACKNOWLEDGE,
+                f"{said}; for this contact {limit:.0f} °C is the limit.",
+                "Only for a docked machine on a stand: label it, tell the owner in words, and let them accept it.",
+            )
+        )
+    battery = f.skin.battery_c
+    if f.battery and battery is not None and battery > BATTERY_WARN_C:
+        gates.append(
+            Gate(
+                "cover_battery_warm",
+                Severity.ACKNOWLEDGE,
+                f"The battery's edge would reach up to {battery:.0f} °C; above {BATTERY_WARN_C:.0f} °C it ages fast.",
+                "Move the pad away from it, make it smaller, or let the owner accept a shorter battery life.",
+            )
+        )
+    return gates
+
+
+def _cover_pad(f: PlanFacts) -> list[Gate]:
+    gates: list[Gate] = []
+    if f.battery and f.battery_mm is None:
+        gates.append(
+            Gate(
+                "cover_battery_unknown",
+                Severity.STOP,
+                "Where the battery lies under the cover is not measured.",
+                "Measure from the pad's edge to the battery's outline, and note it below.",
+            )
+        )
+    elif f.battery and f.battery_mm is not None and f.battery_mm <= 0:
+        gates.append(
+            Gate(
+                "cover_over_battery",
+                Severity.STOP,
+                "The pad reaches over the battery: heat and pressure on it can set it on fire.",
+                "Make the pad smaller, or leave the cover as the maker built it.",
+            )
+        )
+    if f.cover_force:
+        gates.append(
+            Gate(
+                "cover_bulges", Severity.STOP, f.cover_force, "Take the next thinner or a softer pad, or a smaller one."
+            )
+        )
+    if not f.cover_gap:
+        gates.append(
+            Gate(
+                "cover_gap_unknown",
+                Severity.STOP,
+                "The gap between heatsink and cover is not measured, so that no pad can be chosen for it.",
+                "Press a ball of putty between them and measure it.",
+            )
+        )
+    return gates
 
 
 def _body(f: PlanFacts) -> list[Gate]:

@@ -5,7 +5,9 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from vividowl.core.plating import PlatingMethod, plating_time
+from vividowl.core.bench_steps import Bath
+from vividowl.core.errors import CoreError
+from vividowl.core.steps_fit import hours_words, plating_steps
 
 
 @dataclass(frozen=True)
@@ -82,59 +84,63 @@ _ALLOY = Procedure(
         Step("Inspect under magnification, then close", "one bead beside the die is a short circuit", 0, "loupe"),
     ),
 )  # fmt: skip
-_DELID = Procedure(
-    "delidding", "Delidding a socketed processor",
-    "Rare, and it ends the warranty. Only with a tool made for the package; the owner accepts the loss of the part.",
-    (
-        Step("Mark the corner of lid and package", "the lid goes back the same way", 0, "marker"),
-        Step("Slide the lid in its tool until it lets go", "a blade cuts traces", 0, "delidding tool, goggles"),
-        Step("Scrape the glue off with plastic only", "metal scratches the package", 0, "plastic scraper, alcohol"),
-        Step("Clean die and lid, let the alcohol dry", "", 5, "lint-free cloth, alcohol"),
-        Step("Insulate the parts beside the die when alloy goes in", "alloy shorts them", 30, "conformal coat, two layers"),
-        Step("Put the new interface on", "see its own list", 0, ""),
-        Step("Four dots of glue at the corners, lid on by its mark", "a closed ring traps pressure", 0, "heat-proof glue"),
-        Step("Clamp", "the gap is set while the glue sets", 10, "socket or clamp"),
-    ),
-)  # fmt: skip
-PROCEDURES: Mapping[str, Procedure] = {p.name: p for p in (_SHEET, _TUBE, _ALLOY, _DELID)}
-PLATING_TARGET_UM = 20.0
+# How long a lid is clamped, by what holds it: fast contact glue 5 to 10 min, common practice, no source; silicone lid
+# glue hours, from memory. The sheet of the glue comes first.
+LID_GLUES: Mapping[str, tuple[str, float]] = {
+    "contact": ("fast contact glue", 10.0),
+    "silicone": ("silicone lid glue", 240.0),
+}
 
 
-def plating_procedure(
-    method: PlatingMethod = PlatingMethod.ELECTROLESS, target_um: float = PLATING_TARGET_UM,
-    current_density_a_dm2: float | None = None,
-) -> Procedure:  # fmt: skip
+def delid_procedure(glue: str) -> Procedure:
+    """Steps to delid a socketed processor, clamped as long as its glue asks.
+
+    glue: a name of LID_GLUES [text]
+    returns: Procedure
+    raises: CoreError naming what is allowed
+    source: common practice, no source; silicone from memory
+    """
+    if glue not in LID_GLUES:
+        raise CoreError(f"“{glue}” is no glue known here; allowed: {', '.join(LID_GLUES)}.", field="glue",
+                        remedy="Read the tube: the clamp holds as long as that glue asks.")  # fmt: skip
+    words, minutes = LID_GLUES[glue]
+    held = f"{minutes:.0f} min" if minutes < 60 else f"{minutes / 60:.0f} h"
+    return Procedure(
+        "delidding" if glue == "contact" else f"delidding_{glue}", f"Delidding a socketed processor, {words}",
+        "Rare, and it ends the warranty. Only with a tool made for the package; a soldered lid is never opened; the owner "
+        "accepts the loss of the part.",
+        (
+            Step("Mark the corner of lid and package", "the lid goes back the same way", 0, "marker"),
+            Step("Slide the lid in its tool until it lets go", "a blade cuts traces", 0, "delidding tool, goggles"),
+            Step("Scrape the glue off with plastic only", "metal scratches the package", 0, "plastic scraper, alcohol"),
+            Step("Clean die and lid, let the alcohol dry", "", 5, "lint-free cloth, alcohol"),
+            Step("Insulate the parts beside the die when alloy goes in", "alloy shorts them", 30,
+                 "conformal coat, two layers"),
+            Step("Put the new interface on", "see its own list", 0, ""),
+            Step(f"Four dots of {words} at the corners, lid on by its mark", "a closed ring traps pressure", 0, words),
+            Step(f"Clamp for {held}, or as long as the tube says", "the gap is set while the glue sets", minutes,
+                 "socket or clamp"),
+        ),
+    )  # fmt: skip
+
+
+PROCEDURES: Mapping[str, Procedure] = {
+    p.name: p for p in (_SHEET, _TUBE, _ALLOY, *(delid_procedure(glue) for glue in LID_GLUES))
+}  # fmt: skip
+
+
+def plating_procedure(bath: Bath) -> Procedure:
     """Steps to plate a cold plate with nickel. The default advice is a plated part or a plating shop.
 
-    method: electroless or electrolytic
-    target_um: thickness [um], 0.1 to 200
-    current_density_a_dm2: needed for electrolytic plating [A/dm2]
+    bath: as planned
     returns: Procedure
-    raises: OutOfRange
-    formula: time in the bath by rate or Faraday's law
     source: common practice, no source; the bath maker's sheet and licensed practice come first
     """
-    time = plating_time(method, target_um, current_density_a_dm2)
-    electroless = method is PlatingMethod.ELECTROLESS
-    bath = "electroless bath, 70 °C, stirred" if electroless else "bath, 60 °C, nickel anode, current source"
-    where = "even, holes and edges too" if electroless else "thick on edges, bare in holes: turn the part"
     return Procedure(
-        "plating", f"Nickel on a cold plate, {method.value}",
+        "plating", f"Nickel on a cold plate, {bath.words}, {hours_words(bath.hours)}",
         "Advice: buy a plated cooler, or send it to a plating shop. Acids and nickel salts burn, poison and sensitise: "
         "gloves, closed goggles, apron, ventilation, labels, legal disposal; licensed practice where the law asks.",
-        (
-            Step("Take all off that is no copper; mask what stays bare", "mixed metals stain", 0, "plating tape"),
-            Step("Degrease: wipe dry, then acetone", "grease leaves bald spots", 0, "acetone, gloves, ventilation"),
-            Step("Copper cleaner, then rinse", "oxide stops the nickel", 5, "copper cleaner, 1 to 10 min, goggles"),
-            Step("Activator, then rinse", "copper does not start by itself", 20, "activator, 20 min"),
-            Step(f"Into the bath for {_hours(time.hours)}: {target_um:g} µm at {time.rate_um_h:.1f} µm/h", where,
-                 60 * time.hours, bath),
-            Step("Note bath, temperature, time and what it looks like in the bath log", "baths tire; the next part "
-                 "wants to know", 0, "bath log"),
-            Step("Rinse, dry, look at edges and holes under magnification",
-                 "thin films fail: after three months under alloy one looked like bare copper", 5, "loupe"),
-            Step("Hand bath and rinse water to a collecting point", "nickel must not go down the drain", 0, "labelled can"),
-        ),
+        tuple(Step(s.text, s.why, s.wait_min, s.tool) for s in plating_steps(bath)),
     )  # fmt: skip
 
 
@@ -146,7 +152,3 @@ def procedures_for(kinds: Sequence[str]) -> tuple[Procedure, ...]:
     source: common practice, no source
     """
     return tuple(PROCEDURES[k] for k in dict.fromkeys(kinds) if k in PROCEDURES)
-
-
-def _hours(hours: float) -> str:
-    return f"{hours:.1f} h" if hours >= 1 else f"{60 * hours:.0f} min"

@@ -27,6 +27,13 @@ USUAL_CONTACT_S: Mapping[str, float] = {
     "lap": 8 * 3600.0,
     "hand": 8 * 3600.0,
 }
+# Standard uncertainty of the heat transfer as a share of it: table, lap and draught differ so much. From memory.
+HEAT_TRANSFER_U = 0.2
+# Bare metal that is brushed for 1 to 10 s: above this no cover that a hand can reach is offered (IEC 62368-1, from
+# memory).
+NEVER_ABOVE_C = 60.0
+# A battery ages twice as fast for every ten kelvins; above this it is told. From memory.
+BATTERY_WARN_C = 45.0
 # ISO 13732-1 burn thresholds, from memory: whatever the material from one minute on.
 BURN_1_MIN_C, BURN_10_MIN_C, BURN_8_H_C = 51.0, 48.0, 43.0
 # IEC 62368-1 touch temperatures for 10 s to 1 min, from memory; glass between the two that the handbook names.
@@ -35,13 +42,18 @@ TOUCH_C: Mapping[str, float] = {"metal": 51.0, "glass": 56.0, "plastic": 60.0}
 
 @dataclass(frozen=True)
 class Skin:
-    """skin_c: hottest place of the outside [degC]; limit_c: for that contact [degC]; allowed; resistance: of the cover
-    to the room [K/W]."""
+    """skin_c: hottest place of the outside [degC] with low_c and high_c, the ends of a 95 % interval; limit_c: for that
+    contact [degC]; allowed: even the upper end is below it; resistance: of the cover to the room [K/W]; battery_c:
+    cover
+    over the nearest edge of the battery, at the upper end [degC], None when its place is not known."""
 
     skin_c: float
+    low_c: float
+    high_c: float
     limit_c: float
     allowed: bool
     resistance: float
+    battery_c: float | None = None
 
 
 def touch_limit(material: str, contact_s: float) -> float:
@@ -102,7 +114,7 @@ def cover_resistance(
 
 def skin_temperature(
     power: float, room_c: float, material: str, thickness_mm: float, cover_mm2: float, patch_mm2: float,
-    placement: str, contact_s: float | None = None,
+    placement: str, contact_s: float | None = None, *, power_u: float = 0.0, battery_mm: float | None = None,
 ) -> Skin:  # fmt: skip
     """How warm a cover gets that takes a given heat, and whether it may be touched.
 
@@ -114,17 +126,83 @@ def skin_temperature(
     patch_mm2: area of the pad that heats it [mm2]
     placement: a name of PLACEMENTS [text]
     contact_s: time of contact [s], None for what is usual at that placement
+    power_u: standard uncertainty of that heat [W]
+    battery_mm: from the pad's edge to the battery's outline [mm], 0 or less when they overlap, None when not measured
     returns: Skin
     raises: CoreError, OutOfRange
-    formula: T = T_room + P R
-    source: annular fin, textbook; limits ISO 13732-1 and IEC 62368-1 from memory; the maker's limits come first
+    formula: T = T_room + P R; U95 = 2 (T - T_room) sqrt((u_P/P)^2 + u_h^2); at the battery
+        theta = theta_0 [K0(mr) I1(mR) + I0(mr) K1(mR)] / [K0(ma) I1(mR) + I0(ma) K1(mR)]
+    source: annular fin, textbook; JCGM 100:2008 for the interval; limits ISO 13732-1 and IEC 62368-1 from memory; the
+        maker's limits come first
     """
     require_range("power", power, "W", 0.0, 500.0, "Only the heat that goes into the cover.")
     require_room_c(room_c)
     resistance = cover_resistance(material, thickness_mm, cover_mm2, patch_mm2, placement)
     limit = touch_limit(material, contact_s if contact_s is not None else USUAL_CONTACT_S[placement])
-    skin_c = room_c + power * resistance
-    return Skin(skin_c, limit, skin_c <= limit, resistance)
+    rise = power * resistance
+    spread = 2.0 * rise * math.hypot(power_u / power if power > 0 else 0.0, HEAT_TRANSFER_U)
+    high = room_c + rise + spread
+    battery = None
+    if battery_mm is not None:
+        left = _share_at(material, thickness_mm, cover_mm2, patch_mm2, placement, max(0.0, battery_mm))
+        battery = room_c + (rise + spread) * left
+    return Skin(room_c + rise, room_c + rise - spread, high, limit, high <= limit, resistance, battery)
+
+
+def _share_at(
+    material: str, thickness_mm: float, cover_mm2: float, patch_mm2: float, placement: str, beside_mm: float
+) -> float:
+    """Share of the rise at the pad that is left at a distance from its edge."""
+    from scipy.special import iv, kv
+
+    k, h = _cover(material)[0], _placement(placement)
+    inner, outer = math.sqrt(patch_mm2 * 1e-6 / math.pi), math.sqrt(cover_mm2 * 1e-6 / math.pi)
+    there = min(inner + beside_mm * 1e-3, outer)
+    m = math.sqrt(h / (k * thickness_mm * 1e-3))
+    if m * outer > 600.0 or outer - inner < 1e-9:
+        return math.exp(-m * (there - inner))
+
+    def theta(r: float) -> float:
+        return float(kv(0, m * r) * iv(1, m * outer) + iv(0, m * r) * kv(1, m * outer))
+
+    return theta(there) / theta(inner)
+
+
+# Young's modulus of covers [GPa], textbook values.
+YOUNG_GPA: Mapping[str, float] = {
+    "aluminium": 70.0, "magnesium": 45.0, "steel": 200.0, "plastic": 2.4, "carbon": 50.0, "glass": 70.0,
+}  # fmt: skip
+POISSON = 0.3
+# Coefficient of a long plate with a clamped rim under a force in its middle; from memory.
+BEND = 0.0072
+BULGE_MOST_MM = 0.5  # a cover that stands out more is seen and rocks on the table; from memory
+
+
+def cover_bulge_mm(
+    force_n: float, proud_mm: float, material: str, thickness_mm: float, short_mm: float
+) -> float:  # fmt: skip
+    """How far a pad presses a cover out in its middle, where the two springs, pad and cover, come to rest.
+
+    force_n: of the pad were the cover stiff [N], 0 to 5000
+    proud_mm: by how much the pad is thicker than the gap [mm], 0 to 10
+    material: of the cover, a name of COVERS [text]
+    thickness_mm: of the cover [mm], 0.3 to 10
+    short_mm: its shorter side between the screws [mm], 10 to 600
+    returns: deflection [mm]
+    raises: CoreError, OutOfRange
+    formula: w = proud c / (c + proud / F), c = 0.0072 a^2 / D, D = E t^3 / (12 (1 - nu^2))
+    source: thin plate with a clamped rim, textbook; the coefficient from memory
+    """
+    _cover(material)
+    require_range("force_n", force_n, "N", 0.0, 5000.0)
+    require_range("proud_mm", proud_mm, "mm", 0.0, 10.0)
+    require_range("thickness_mm", thickness_mm, "mm", 0.3, 10.0)
+    require_range("short_mm", short_mm, "mm", 10.0, 600.0)
+    stiffness = YOUNG_GPA[material] * 1e9 * (thickness_mm * 1e-3) ** 3 / (12.0 * (1.0 - POISSON**2))
+    if force_n <= 0 or proud_mm <= 0:
+        return 0.0
+    gives = 1e3 * BEND * (short_mm * 1e-3) ** 2 / stiffness  # [mm/N]
+    return proud_mm * gives / (gives + proud_mm / force_n)
 
 
 def heat_into_cover(power: float, behind: float, pad: float, cover: float) -> float:

@@ -34,8 +34,19 @@ def clean_steps(device: Device, work: Work) -> list[BenchStep]:
             _ROTOR if device.has_fan else "", ("dust_out", "fan_free") if device.has_fan else ("dust_out",),
             task="clean"))  # fmt: skip
     elif device.has_fan:
-        steps.append(BenchStep("fan_flick", "clean", "Flick the fan: it spins on freely", "it is closed up for years now",
-                               "", "", "", ("fan_free",), task="clean"))  # fmt: skip
+        steps.append(
+            BenchStep(
+                "fan_flick",
+                "clean",
+                "Flick the fan: it spins on freely",
+                "it is closed up for years now",
+                "",
+                "",
+                "",
+                ("fan_free",),
+                task="clean",
+            )
+        )
     if device.lifts:
         steps += face_steps(old_alloy=work.old_alloy)
     return steps
@@ -56,12 +67,37 @@ def face_steps(*, old_alloy: bool) -> list[BenchStep]:
             "No metal on bare silicon. An old coat may come off: look after it.", ("cleaned",), wait="alcohol",
             wait_min=dry, task="clean")]  # fmt: skip
     return [
-        BenchStep("alloy_scrape", "clean", "Scrape the dried crust with plastic; lift flakes and drops with the syringe",
-                  "a loose flake shorts what it falls on", "plastic scraper, syringe, tape round the die, gloves", "",
-                  f"{NEVER_SAND} Nothing of it near aluminium.", task="alloy"),
-        BenchStep("alloy_waste", "clean", "Crust, swabs and gloves into the labelled jar", "it goes on eating aluminium in "
-                  "the bin", "jar with lid, labelled “gallium”", "", "Dispose of it by local rules.", task="alloy"),
-        BenchStep("cleaned", "clean", "Wipe die and plate with alcohol, one way, a fresh swab each; look at the copper",
-                  "a silvery stain is the saturated layer and may stay; grey and bare spots are re-wetted", "lint-free "
-                  "swabs, alcohol, loupe", "", NEVER_SAND, ("cleaned",), wait="alcohol", wait_min=dry, task="alloy"),
-    ]  # fmt: skip
+        BenchStep(
+            "alloy_scrape",
+            "clean",
+            "Scrape the dried crust with plastic; lift flakes and drops with the syringe",
+            "a loose flake shorts what it falls on",
+            "plastic scraper, syringe, tape round the die, gloves",
+            "",
+            f"{NEVER_SAND} Nothing of it near aluminium.",
+            task="alloy",
+        ),
+        BenchStep(
+            "alloy_waste",
+            "clean",
+            "Crust, swabs and gloves into the labelled jar",
+            "it goes on eating aluminium in the bin",
+            "jar with lid, labelled “gallium”",
+            "",
+            "Dispose of it by local rules.",
+            task="alloy",
+        ),
+        BenchStep(
+            "cleaned",
+            "clean",
+            "Wipe die and plate with alcohol, one way, a fresh swab each; look at the copper",
+            "a silvery stain is the saturated layer and may stay; grey and bare spots are re-wetted",
+            "lint-free swabs, alcohol, loupe",
+            "",
+            NEVER_SAND,
+            ("cleaned",),
+            wait="alcohol",
+            wait_min=dry,
+            task="alloy",
+        ),
+    ]

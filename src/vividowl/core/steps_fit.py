@@ -10,9 +10,14 @@ from vividowl.core.interlocks import Device
 from vividowl.core.waits import WAITS
 
 TARGET_WORDS: Mapping[str, str] = {
-    "cpu_die": "the processor die", "gpu_die": "the graphics die", "memory": "the memory", "regulators": "the regulators",
-    "inductors": "the inductors", "cover": "the bottom cover", "other": "its place",
-}  # fmt: skip
+    "cpu_die": "the processor die",
+    "gpu_die": "the graphics die",
+    "memory": "the memory",
+    "regulators": "the regulators",
+    "inductors": "the inductors",
+    "cover": "the bottom cover",
+    "other": "its place",
+}
 ALLOY, SHEET, TUBE, STIFF = "gallium_alloy", "phase_change_sheet", "phase_change_paste", "paste_stiff"
 TASK_OF_KIND: Mapping[str, str] = {ALLOY: "alloy", SHEET: SHEET, TUBE: TUBE, "pad": "pads", "putty": "putty",
                                    "copper_shim": "shim"}  # fmt: skip
@@ -21,14 +26,16 @@ _WEIGHED = ("paste_soft", "paste_stiff", TUBE, ALLOY, "putty")
 _ACIDS = "Acids and nickel salts: nitrile gloves, closed goggles, apron, ventilation."
 
 
-def apply_id(part: PlannedPart) -> str:
+def apply_id(target: str, kind: str, index: int | None) -> str:
     """Id of the step that puts a part on: it says what goes where, so that another material is another step.
 
-    part: of the plan
+    target: where [text]
+    kind: of material [text]
+    index: in the plan [1], None when the plan does not name it
     returns: id [text]
     source: the definition
     """
-    return f"apply_{part.target}_{part.kind}" + ("" if part.index is None else f"_{part.index}")
+    return f"apply_{target}_{kind}" + ("" if index is None else f"_{index}")
 
 
 def fit_steps(device: Device, work: Work) -> list[BenchStep]:
@@ -51,18 +58,39 @@ def fit_steps(device: Device, work: Work) -> list[BenchStep]:
     if device.lifts:
         steps += _last_look(on_die)
     if work.new_fan:
-        steps.append(BenchStep("new_fan", "fit", "Take the old fan out, fit the new one; flick it: it spins on freely",
-                               "the old one drags", "bit that fits", "", "The cooler stays where it is." if not device.lifts
-                               else "", ("fan_free",), task="fan"))  # fmt: skip
+        steps.append(
+            BenchStep(
+                "new_fan",
+                "fit",
+                "Take the old fan out, fit the new one; flick it: it spins on freely",
+                "the old one drags",
+                "bit that fits",
+                "",
+                "The cooler stays where it is." if not device.lifts else "",
+                ("fan_free",),
+                task="fan",
+            )
+        )
     return steps
 
 
 def _apply(part: PlannedPart, text: str, acts: tuple[str, ...], why: str, tool: str, caution: str = "",
            after: tuple[str, ...] = ("alcohol",)) -> BenchStep:  # fmt: skip
     material = f"{part.words}{f', {part.dose}' if part.dose else ''}"
-    return BenchStep(apply_id(part), "fit", text, why, tool, material, caution, acts, after_waits=after,
-                     task=TASK_OF_KIND.get(part.kind, "repaste"), part=part.index,
-                     asks="dose_g" if part.kind in _WEIGHED else "")  # fmt: skip
+    return BenchStep(
+        apply_id(part.target, part.kind, part.index),
+        "fit",
+        text,
+        why,
+        tool,
+        material,
+        caution,
+        acts,
+        after_waits=after,
+        task=TASK_OF_KIND.get(part.kind, "repaste"),
+        part=part.index,
+        asks="dose_g" if part.kind in _WEIGHED else "",
+    )
 
 
 def _insulate(work: Work) -> list[BenchStep]:
@@ -70,21 +98,64 @@ def _insulate(work: Work) -> list[BenchStep]:
     if work.insulated_now and work.insulation in ("coat", "none"):
         gear, minutes = "conformal coat, rated to 110 °C, fine brush", WAITS["coat"].minutes
         out = [
-            BenchStep("coat_1", "fit", "Coat the small parts round the die, first layer", "alloy shorts them", gear, "", "",
-                      ("coated_once",), wait="coat", wait_min=minutes, after_waits=("alcohol",), task="alloy"),
-            BenchStep("coat_2", "fit", "Second layer", "one layer has pinholes", gear, "", "", ("coated",), wait="coat",
-                      wait_min=minutes, after_waits=("coat",), task="alloy"),
-        ]  # fmt: skip
+            BenchStep(
+                "coat_1",
+                "fit",
+                "Coat the small parts round the die, first layer",
+                "alloy shorts them",
+                gear,
+                "",
+                "",
+                ("coated_once",),
+                wait="coat",
+                wait_min=minutes,
+                after_waits=("alcohol",),
+                task="alloy",
+            ),
+            BenchStep(
+                "coat_2",
+                "fit",
+                "Second layer",
+                "one layer has pinholes",
+                gear,
+                "",
+                "",
+                ("coated",),
+                wait="coat",
+                wait_min=minutes,
+                after_waits=("coat",),
+                task="alloy",
+            ),
+        ]
     elif work.insulated_now:
         words = {"tape": "Tape the small parts round the die", "lacquer": "Lacquer the small parts round the die"}
-        out = [BenchStep("guard", "fit", words[work.insulation], "alloy shorts them", "heat-proof tape, knife"
-                         if work.insulation == "tape" else "clear lacquer, brush", "", "Lacquer is the last choice: not "
-                         "rated for the heat." if work.insulation == "lacquer" else "", ("coated_once", "coated"),
-                         task="alloy")]  # fmt: skip
-    out.append(BenchStep(
-        "insulated", "fit", "With the loupe: coat, tape and foam round the die are whole",
-        "cleaning takes an old coat off without a word", "loupe", "", "Bare parts and alloy are a short circuit.",
-        ("insulated",), after_waits=("coat",) if any(s.wait == "coat" for s in out) else ("alcohol",), task="alloy"))  # fmt: skip
+        out = [
+            BenchStep(
+                "guard",
+                "fit",
+                words[work.insulation],
+                "alloy shorts them",
+                "heat-proof tape, knife" if work.insulation == "tape" else "clear lacquer, brush",
+                "",
+                "Lacquer is the last choice: not rated for the heat." if work.insulation == "lacquer" else "",
+                ("coated_once", "coated"),
+                task="alloy",
+            )
+        ]
+    out.append(
+        BenchStep(
+            "insulated",
+            "fit",
+            "With the loupe: coat, tape and foam round the die are whole",
+            "cleaning takes an old coat off without a word",
+            "loupe",
+            "",
+            "Bare parts and alloy are a short circuit.",
+            ("insulated",),
+            after_waits=("coat",) if any(s.wait == "coat" for s in out) else ("alcohol",),
+            task="alloy",
+        )
+    )
     return out
 
 
@@ -93,13 +164,26 @@ def _on_die(part: PlannedPart, fact: str) -> list[BenchStep]:
     number = "" if part.index is None else f"_{part.index}"
     if part.kind == ALLOY:
         return [
-            BenchStep(f"tray{number}", "fit", "Press a tiny drop into the tray", "pressed out on the board it cannot be "
-                      "called back", "syringe, tray, gloves", f"{part.words}, {part.dose}", "Never near aluminium.",
-                      task="alloy"),
-            _apply(part, f"Rub a thin film onto {where} and the plate; suck the excess back", ("alloy_applied", fact),
-                   "it wets nothing by itself: re-wet grey spots; no pool, no bald spot", "swab, syringe",
-                   "One bead beside the die is a short circuit. Swab and gloves into the labelled jar.", ("coat", "alcohol")),
-        ]  # fmt: skip
+            BenchStep(
+                f"tray{number}",
+                "fit",
+                "Press a tiny drop into the tray",
+                "pressed out on the board it cannot be called back",
+                "syringe, tray, gloves",
+                f"{part.words}, {part.dose}",
+                "Never near aluminium.",
+                task="alloy",
+            ),
+            _apply(
+                part,
+                f"Rub a thin film onto {where} and the plate; suck the excess back",
+                ("alloy_applied", fact),
+                "it wets nothing by itself: re-wet grey spots; no pool, no bald spot",
+                "swab, syringe",
+                "One bead beside the die is a short circuit. Swab and gloves into the labelled jar.",
+                ("coat", "alcohol"),
+            ),
+        ]
     if part.kind == SHEET:
         return [
             _apply(part, f"Peel the first film, lay the sheet on {where}, press bubbles out from the middle",
@@ -150,10 +234,18 @@ def covered_step(step: str = "covered") -> BenchStep:
     returns: BenchStep
     source: handbook section 7: common practice, no source
     """
-    return BenchStep(step, "fit", "Look at every face: each die covered, each pad whole and in its place, no film left on",
-                     "what is bare now is bare under power", "bright light", "",
-                     "A pad that oils, crumbles or tore with the cooler is replaced, never doubled.", ("covered",),
-                     photo=True, task="open_close")  # fmt: skip
+    return BenchStep(
+        step,
+        "fit",
+        "Look at every face: each die covered, each pad whole and in its place, no film left on",
+        "what is bare now is bare under power",
+        "bright light",
+        "",
+        "A pad that oils, crumbles or tore with the cooler is replaced, never doubled.",
+        ("covered",),
+        photo=True,
+        task="open_close",
+    )
 
 
 def stopgap_step(step: str, fact: str, words: str) -> BenchStep:
@@ -173,8 +265,13 @@ def stopgap_step(step: str, fact: str, words: str) -> BenchStep:
 def _lay(part: PlannedPart) -> BenchStep:
     where = TARGET_WORDS[part.target]
     if part.kind == "putty":
-        return _apply(part, f"Lay putty on {where}: three beads on large parts, two on small ones", (), "it takes any gap",
-                      "glove, card")  # fmt: skip
+        return _apply(
+            part,
+            f"Lay putty on {where}: three beads on large parts, two on small ones",
+            (),
+            "it takes any gap",
+            "glove, card",
+        )
     if part.kind == "copper_shim" and part.bond == "paste":
         return _apply(part, f"Lay the shim over {where}: paste that does not conduct on both its faces", (),
                       "thin films, no more than fill the gap", "loupe, tube",
@@ -220,25 +317,69 @@ def plating_steps(bath: Bath) -> list[BenchStep]:
         return replace(BenchStep(f"plate_{name}", "fit", text, why, tool, "", caution, task="plating"), **more)  # type: ignore[arg-type]
 
     return [
-        step("mask", "Take all off the plate that is no copper; mask what stays bare", "mixed metals stain", "plating tape",
-             after_waits=("alcohol",)),
-        step("degrease", "Degrease: wipe dry, then acetone", "grease leaves bald spots", "acetone, gloves, ventilation",
-             "Acetone burns and numbs: no flame, fresh air."),
-        step("cleaner", "Copper cleaner for 1 to 10 min, then rinse", "oxide stops the nickel", "copper cleaner, water",
-             _ACIDS),
-        step("activator", "Activator for 20 min, then rinse", "copper does not start by itself", "activator, water", _ACIDS,
-             wait="activator", wait_min=WAITS["activator"].minutes),
-        step("bath", f"Into the {bath.words} at {bath.temperature_c:.0f} °C for {hours_words(bath.hours)}: "
-             f"{bath.target_um:g} µm at {bath.rate_um_h:.1f} µm/h{current}", turn, "thermometer, stirrer, clock",
-             f"{_ACIDS} Never leave a heated bath alone.", wait="plating", wait_min=minutes, after_waits=("activator",)),
-        step("measure", "Rinse, dry, measure the layer on the coupon; look at edges and holes under magnification",
-             "thin films fail: after three months under alloy one looked like bare copper", "gauge or scale, loupe",
-             after_waits=("plating",), asks="layer_um"),
-        step("log", "Into the bath log: bath, temperature, time, layer, what it looks like", "baths tire; the next part "
-             "wants to know", "bath log"),
-        step("waste", "Bath and rinse water into the labelled can", "nickel must not go down the drain", "labelled can",
-             "Legal disposal; licensed practice where the law asks."),
-    ]  # fmt: skip
+        step(
+            "mask",
+            "Take all off the plate that is no copper; mask what stays bare",
+            "mixed metals stain",
+            "plating tape",
+            after_waits=("alcohol",),
+        ),
+        step(
+            "degrease",
+            "Degrease: wipe dry, then acetone",
+            "grease leaves bald spots",
+            "acetone, gloves, ventilation",
+            "Acetone burns and numbs: no flame, fresh air.",
+        ),
+        step(
+            "cleaner",
+            "Copper cleaner for 1 to 10 min, then rinse",
+            "oxide stops the nickel",
+            "copper cleaner, water",
+            _ACIDS,
+        ),
+        step(
+            "activator",
+            "Activator for 20 min, then rinse",
+            "copper does not start by itself",
+            "activator, water",
+            _ACIDS,
+            wait="activator",
+            wait_min=WAITS["activator"].minutes,
+        ),
+        step(
+            "bath",
+            f"Into the {bath.words} at {bath.temperature_c:.0f} °C for {hours_words(bath.hours)}: "
+            f"{bath.target_um:g} µm at {bath.rate_um_h:.1f} µm/h{current}",
+            turn,
+            "thermometer, stirrer, clock",
+            f"{_ACIDS} Never leave a heated bath alone.",
+            wait="plating",
+            wait_min=minutes,
+            after_waits=("activator",),
+        ),
+        step(
+            "measure",
+            "Rinse, dry, measure the layer on the coupon; look at edges and holes under magnification",
+            "thin films fail: after three months under alloy one looked like bare copper",
+            "gauge or scale, loupe",
+            after_waits=("plating",),
+            asks="layer_um",
+        ),
+        step(
+            "log",
+            "Into the bath log: bath, temperature, time, layer, what it looks like",
+            "baths tire; the next part wants to know",
+            "bath log",
+        ),
+        step(
+            "waste",
+            "Bath and rinse water into the labelled can",
+            "nickel must not go down the drain",
+            "labelled can",
+            "Legal disposal; licensed practice where the law asks.",
+        ),
+    ]
 
 
 def hours_words(hours: float) -> str:

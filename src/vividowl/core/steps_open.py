@@ -95,9 +95,18 @@ def open_steps(kind: str, device: Device, work: Work, places: Sequence[Place]) -
     sheets = [p for p in work.parts if p.kind == SHEET and p.target in DIE_TARGETS]
     if sheets:
         # First of all: it chills while the device is opened, and is cut before the cooler leaves the die.
-        steps.append(BenchStep("chill", "open", "Put the sheet into the fridge", "a cold film cuts clean and lets go of "
-                               "its liner", "fridge, 4 to 8 °C", wait="fridge", wait_min=WAITS["fridge"].minutes,
-                               task=SHEET))  # fmt: skip
+        steps.append(
+            BenchStep(
+                "chill",
+                "open",
+                "Put the sheet into the fridge",
+                "a cold film cuts clean and lets go of its liner",
+                "fridge, 4 to 8 °C",
+                wait="fridge",
+                wait_min=WAITS["fridge"].minutes,
+                task=SHEET,
+            )
+        )
     steps += _to_the_battery(kind, device, places)
     if device.new_fan or device.lifts:
         steps += _what_is_in_the_way(device, places)
@@ -122,10 +131,21 @@ def _to_the_battery(kind: str, device: Device, places: Sequence[Place]) -> list[
                   task="open_close"),
     ]  # fmt: skip
     if device.has_battery:
-        steps.append(BenchStep(
-            "battery_off", "open", "Battery plug off", "before anything else is touched", "plastic spudger", "",
-            "Swollen or leaking: stop, isolate it, dispose of it by local rules.", ("battery_off",), battery, shows="map",
-            task="open_close"))  # fmt: skip
+        steps.append(
+            BenchStep(
+                "battery_off",
+                "open",
+                "Battery plug off",
+                "before anything else is touched",
+                "plastic spudger",
+                "",
+                "Swollen or leaking: stop, isolate it, dispose of it by local rules.",
+                ("battery_off",),
+                battery,
+                shows="map",
+                task="open_close",
+            )
+        )
     return steps
 
 
@@ -134,11 +154,27 @@ def _what_is_in_the_way(device: Device, places: Sequence[Place]) -> list[BenchSt
     other = ids_of(places, SCREW, *screws_in_the_way(device))
     steps = []
     if plugs:
-        steps.append(BenchStep("plugs_off", "open", f"Unplug: {plug_words(plugs, places)}", "each is an open item until it "
-                               "is back", "spudger, tweezers", "", "Fan leads are fragile: push the plug, never pull the "
-                               "lead.", ("plug_off",), plugs, shows="map", task="open_close"))  # fmt: skip
+        steps.append(
+            BenchStep(
+                "plugs_off",
+                "open",
+                f"Unplug: {plug_words(plugs, places)}",
+                "each is an open item until it is back",
+                "spudger, tweezers",
+                "",
+                "Fan leads are fragile: push the plug, never pull the lead.",
+                ("plug_off",),
+                plugs,
+                shows="map",
+                task="open_close",
+            )
+        )
     if other:
-        of, why = ("fan and board", "what is in the way of the cooler") if device.lifts else ("the fan", "the cooler stays on")
+        of, why = (
+            ("fan and board", "what is in the way of the cooler")
+            if device.lifts
+            else ("the fan", "the cooler stays on")
+        )
         steps.append(BenchStep("other_screws_out", "open", f"Take {screw_words(other, places)} of {of} out", why,
                                "bit that fits, tray", "", "", ("inner_screws_out",), other, shows="map",
                                task="open_close"))  # fmt: skip
@@ -160,10 +196,29 @@ def _lift(places: Sequence[Place]) -> list[BenchStep]:
     numbered = bool(inner) and all(p.number is not None for p in places if p.id in inner)
     how = "in reverse of the printed numbers" if numbered else "back and forth across the middle"
     return [
-        BenchStep("cooler_screws_out", "open", f"Loosen {screw_words(inner, places)} of the cooler {how}, a little each",
-                  "an even release keeps die and board from bending", "bit that fits", "", "", ("inner_screws_out",),
-                  inner, shows="map", task="open_close"),
-        BenchStep("cooler_off", "open", "Lift the cooler: twist, never yank",
-                  "warm the stack with a hair dryer when it sticks", "hair dryer", "",
-                  "Small parts sit beneath spring clamps.", ("cooler_off",), photo=True, task="open_close"),
-    ]  # fmt: skip
+        BenchStep(
+            "cooler_screws_out",
+            "open",
+            f"Loosen {screw_words(inner, places)} of the cooler {how}, a little each",
+            "an even release keeps die and board from bending",
+            "bit that fits",
+            "",
+            "",
+            ("inner_screws_out",),
+            inner,
+            shows="map",
+            task="open_close",
+        ),
+        BenchStep(
+            "cooler_off",
+            "open",
+            "Lift the cooler: twist, never yank",
+            "warm the stack with a hair dryer when it sticks",
+            "hair dryer",
+            "",
+            "Small parts sit beneath spring clamps.",
+            ("cooler_off",),
+            photo=True,
+            task="open_close",
+        ),
+    ]

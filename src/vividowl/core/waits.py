@@ -23,7 +23,7 @@ class WaitKind:
 # Handbook section 8; common practice, no source.
 WAITS: Mapping[str, WaitKind] = {
     "coat": WaitKind("Coat dries", 15, 10, 60), "fridge": WaitKind("Sheet chills in the fridge", 30, 3, 240),
-    "alcohol": WaitKind("Alcohol dries", 5, 1, 60), "glue": WaitKind("Glue sets", 10, 5, 60),
+    "alcohol": WaitKind("Alcohol dries", 5, 1, 60), "glue": WaitKind("Glue sets", 10, 5, 720),
     "baseline": WaitKind("Baseline runs", 15, 10, 60, "test outlet"),
     "burn_in": WaitKind("Burn-in runs", 40, 30, 1440, "test outlet"),
     "cool_down": WaitKind("It cools down", 5, 1.5, 60), "solvent_hot": WaitKind("Solvent leaves, hot", 10, 10, 60, "oven"),

@@ -22,13 +22,15 @@ TABLET = "demo-tablet"
 @dataclass(frozen=True)
 class BenchTale:
     """How far a list was worked. until: id of the step that is next, empty for the whole list and its closing; told:
-    events that happen before a step, by its id; minutes by task; began_min: minutes ago, for one that is going on."""
+    events that happen before a step, by its id; weighed_g: dose on the die, None when nobody weighs; minutes by task;
+    began_min: minutes ago, for one that is going on."""
 
     until: str = ""
     told: Mapping[str, tuple[tuple[str, dict[str, Any]], ...]] = field(default_factory=dict)
     pace: float = 1.0
     began_min: float | None = None
     pictures: bool = False
+    weighed_g: float | None = None
 
 
 # Minutes of hands by task for one step of it, roughly what a practised hand needs.
@@ -127,7 +129,8 @@ def play_bench(
         if step.shows == "power":
             hand.do("power_on", {"results": dict.fromkeys(CHECKS, "fine"), "boot_s": 21.0})
         else:
-            hand.do("step_done", {"step": step.id})
+            weighed = {"value": tale.weighed_g} if step.asks == "dose_g" and tale.weighed_g is not None else {}
+            hand.do("step_done", {"step": step.id, **weighed})
         if tale.pictures and step.id in ("cover_off", "cleaned"):
             hand.photograph(step.id == "cleaned", "before" if step.id == "cover_off" else "after", step.id)
     for breach in bench_view.get_bench(workshop, actor, job_id).state.breaches:

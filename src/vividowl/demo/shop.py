@@ -171,12 +171,12 @@ def _stories() -> list[Story]:
               Trial(cured, 25.6, Style(), loud_db=53.1, spots=(("skin", 38.0, "above the keyboard"),),
                     blades=47),
               found={"cpu_die_mm": (15.0, 13.0), "dust": "felt", "place": "lap"}, choice="repaste:Grey Heron 11",
-              bench=BenchTale(pictures=True, told={
+              bench=BenchTale(pictures=True, weighed_g=0.071, told={
                   "look": (("found", {"part": "fins", "seen": "felt"}), ("found", {"part": "contact", "seen": "chalk"}),
                            ("found", {"part": "pads", "seen": "sound"}),
                            ("found", {"part": "battery", "seen": "flat"})),
                   "cooler_on": (("mishap", {"what": "too_much_paste", "words": "Rim taken off with a card",
-                                            "step": "apply_cpu_die_0"}),)})),
+                                            "step": "apply_cpu_die_paste_stiff_0"}),)})),
         Story(2, {**kind_laptop, "customer_name": "Oluwaseun Hartig", "customer_contact": "hartig@mail.example",
                   "maker": "Ondervale", "model": "Slate Thin 13", "symptom": "Crawls after ten minutes on the dock",
                   "age_months": 26, "surroundings": "normal", "lives": "dock, lid closed", "backup_done": "no",
@@ -186,7 +186,8 @@ def _stories() -> list[Story]:
               {"backup": "Owner backs up tonight, opening waits for that"},
               found={"cpu_die_mm": (11.0, 10.0), "place": "dock", "cover": {
                   "material": "aluminium", "thickness_mm": 1.0, "width_mm": 295.0, "length_mm": 205.0,
-                  "pad_width_mm": 60.0, "pad_length_mm": 40.0, "pad_mm": 1.0, "pad_conductivity": 6.0}},
+                  "pad_width_mm": 60.0, "pad_length_mm": 40.0, "pad_conductivity": 6.0, "gap_mm": 0.8,
+                  "gap_tolerance_mm": 0.05, "battery_mm": 35.0}},
               goal="faster"),
         Story(1, {"kind": "handheld", "customer_name": "Greta Mbeki-Lund", "customer_contact": "555 0177",
                   "maker": "Pellanor", "model": "Tern Pocket", "symptom": "Back cover bulges, gets hot when charging",

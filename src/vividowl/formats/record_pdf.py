@@ -18,7 +18,7 @@ from vividowl.core.effects import Effect
 from vividowl.core.ladder import Ladder
 from vividowl.core.reading import clock_words
 from vividowl.formats.drawing import chart_svg, ladder_svg, owl_svg
-from vividowl.formats.words import CLEANED, KINDS, TARGETS, day, money, number
+from vividowl.formats.words import AMOUNT_IS, CLEANED, KINDS, TARGETS, day, money, number
 
 HERE = Path(__file__).parent
 SHOWN = {
@@ -55,7 +55,7 @@ class RecordSheet:
     lines: tuple[ChartLine, ChartLine] | None
     glances: tuple[Mapping[str, Any], Mapping[str, Any]]
     cleaned: tuple[str, ...]
-    items: tuple[tuple[str, str, str, str, float | None, str], ...]
+    items: tuple[tuple[str, str, str, str, float | None, str, str], ...]
     fit_note: str
     bench: tuple[str, ...]
     gates: tuple[tuple[str, str], ...]
@@ -65,7 +65,7 @@ class RecordSheet:
     note: str
 
 
-def item_words(target: str, kind: str, product: str, lot: str, amount: float | None, unit: str) -> str:
+def item_words(target: str, kind: str, product: str, lot: str, amount: float | None, unit: str, known: str) -> str:
     """One fitted item as a sentence."""
     text = f"{TARGETS.get(target, target).capitalize()}: {KINDS.get(kind, kind)}"
     if product:
@@ -73,7 +73,7 @@ def item_words(target: str, kind: str, product: str, lot: str, amount: float | N
     if lot:
         text += f", lot {lot}"
     if amount is not None:
-        text += f", {amount:g} {unit}"
+        text += f", {amount:g} {unit}{AMOUNT_IS.get(known, '')}"
     return text + "."
 
 

@@ -44,3 +44,7 @@ def money(cents: int | None, currency: str) -> str:
 def day(value: date | None) -> str:
     """A date as it is written out."""
     return f"{value.day} {value:%B %Y}" if value is not None else "not set"
+
+
+# How an amount is known: what nobody weighed does not read like what somebody did.
+AMOUNT_IS = {"planned": " planned", "weighed": " weighed"}

@@ -7,21 +7,26 @@ from collections.abc import Mapping
 from datetime import UTC, datetime
 from typing import Any
 
+from sqlalchemy import select
+
 from vividowl.core.bench_events import BenchEvent
 from vividowl.core.bench_state import BenchState
 from vividowl.core.errors import CoreError
+from vividowl.core.gates import Severity
 from vividowl.core.inspection import check_inspection
 from vividowl.core.seen import STOPPING, sight
+from vividowl.core.steps_fit import apply_id
 from vividowl.service.bench_plan import chosen_option
 from vividowl.service.choices import inspection_of, plan_row
 from vividowl.service.errors import Refused
 from vividowl.service.fit import note_item, set_item
-from vividowl.service.planning import stored_inspection
+from vividowl.service.planning import item_gates, stored_inspection
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.deciding import Plan
-from vividowl.store.models import FitItem, Job
+from vividowl.store.models import Acknowledgement, FitItem, Job
 from vividowl.store.scope import Scope
 
+ALLOY = "gallium_alloy"
 CLEANED_BY_STEP: Mapping[str, tuple[str, ...]] = {
     "dust_out": ("fins", "fan", "vents"), "cleaned": ("contact", "old_interface"),
 }  # fmt: skip
@@ -46,9 +51,27 @@ def make_effect(
             effect["cleaned"] = new
         step = next(s for s in state.steps if s.id == event.data["step"])
         if step.part is not None:
-            effect |= _book(workshop, scope, actor, job, step.id, step.part)
+            effect |= _book(workshop, scope, actor, job, step.id, step.part, event.data.get("value"))
         return effect
     return {}
+
+
+def refuse_alloy(scope: Scope, job: Job, event: BenchEvent, state: BenchState) -> None:
+    """Refuse a step that lays alloy while a gate of alloy stands against it, by what is known now."""
+    if event.kind != "step_done":
+        return
+    step = next(s for s in state.steps if s.id == event.data["step"])
+    if "alloy_applied" not in step.acts:
+        return
+    gates = item_gates(job, plan_row(scope, job.id), ALLOY, "cpu_die")
+    accepted = set(scope.session.scalars(select(Acknowledgement.rule).where(Acknowledgement.job_id == job.id)).all())
+    open_ = next(
+        (g for g in gates if g.severity is Severity.STOP
+         or (g.severity is Severity.ACKNOWLEDGE and g.rule not in accepted)), None,
+    )  # fmt: skip
+    if open_ is not None:
+        raise Refused("conflict", open_.reason, field="step", reason="gate_open",
+                      remedy=f"{open_.remedy} Note it in Plan, then go on.")  # fmt: skip
 
 
 def _seen(scope: Scope, job: Job, part: str, seen: str) -> dict[str, Any]:
@@ -77,11 +100,13 @@ def _write(plan: Plan, job: Job, changes: Mapping[str, Any]) -> None:
     plan.version += 1
 
 
-def _book(workshop: Workshop, scope: Scope, actor: Actor, job: Job, step: str, index: int) -> dict[str, Any]:
+def _book(
+    workshop: Workshop, scope: Scope, actor: Actor, job: Job, step: str, index: int, weighed_g: float | None
+) -> dict[str, Any]:
     """Note the part that a step used, from its lot. The step stands even when the shelf says no: it was done."""
     option, _ = chosen_option(workshop, scope, job)
     part = option.parts[index] if option is not None and index < len(option.parts) else None
-    if part is None or step != f"apply_{part.target}_{index}":
+    if part is None or step != apply_id(part.target, part.kind, index):
         return {"told": "The plan has changed since the list was made: note by hand in Fit what was put on."}
     already = scope.one(FitItem, FitItem.job_id == job.id, FitItem.removed_at.is_(None), FitItem.target == part.target,
                         FitItem.kind == part.kind)  # fmt: skip
@@ -89,9 +114,13 @@ def _book(workshop: Workshop, scope: Scope, actor: Actor, job: Job, step: str, i
         return {}
     counted = part.amount is not None and part.unit in ("g", "mL", "piece")
     cut = part.unit == "piece" and part.kind in ("pad", "phase_change_sheet")
+    amount = part.amount
+    if weighed_g is not None and part.unit == "g":
+        amount = weighed_g
     fields = {
         "target": part.target, "kind": part.kind, "product": part.product,
-        "lot": "", "amount": float(f"{part.amount:.4g}") if part.amount is not None and counted else None,
+        "lot": "", "amount": float(f"{amount:.4g}") if amount is not None and counted else None,
+        "amount_is": "weighed" if amount is not part.amount else "planned",
         "amount_unit": {"piece": "pieces"}.get(part.unit, part.unit) if counted else "",
         "lot_id": None if cut else part.lot_id,
     }  # fmt: skip

@@ -5,8 +5,9 @@ from __future__ import annotations
 from vividowl.core.application import SCHOOL_WORDS, School
 from vividowl.core.bench_steps import PlannedPart, Work, dose_words
 from vividowl.core.errors import figure
-from vividowl.core.inspection import Inspection
+from vividowl.core.inspection import Inspection, bath_of
 from vividowl.core.materials import CATALOGUE
+from vividowl.core.options import tuning_words
 from vividowl.service.choices import OptionView, plan_row, plan_view
 from vividowl.service.parts import Part
 from vividowl.service.stock import UNIT_WORDS
@@ -36,19 +37,27 @@ def _dose(part: Part) -> str:
 def work_of(workshop: Workshop, scope: Scope, job: Job) -> Work:
     """What is done to the device by the option that was taken; cleaning alone when none was."""
     option, found = chosen_option(workshop, scope, job)
+    sealed = job.warranty == "running" or job.seal == "intact"
     rows = scope.session.scalars(scope.select(Acknowledgement).where(Acknowledgement.job_id == job.id)).unique()
     accepted = {a.rule: a.words for a in rows}
     if option is None:
-        return Work()
+        return Work(sealed=sealed)
     parts = tuple(
         PlannedPart(
             p.target, p.kind, f"{p.product or CATALOGUE[p.kind].words}{f', lot {p.lot}' if p.lot else ''}", _dose(p),
             SCHOOL_WORDS[School(p.school)] if p.school else "", i,
+            found.shim.bond if p.kind == "copper_shim" and found.shim is not None else "",
         )
         for i, p in enumerate(option.parts)
     )  # fmt: skip
     gates = tuple(f"{g.reason} Accepted: {accepted[g.rule]}." for g in option.gates if g.rule in accepted)
-    return Work(parts, found.insulation, found.parts_exposed != "no", gates, "fan" in option.actions)  # fmt: skip
+    actions, lifts = set(option.actions), any(p.target != "cover" for p in parts)
+    return Work(
+        parts, clean="clean" in actions, new_fan="fan" in actions,
+        tuning=tuning_words(found.undervolt_mv, found.cap_w) if "tune" in actions else "",
+        insulation=found.insulation, insulated_now=found.parts_exposed != "no", gates=gates,
+        old_alloy=found.old_interface == "alloy", bath=bath_of(found) if lifts else None, sealed=sealed,
+    )  # fmt: skip
 
 
 def is_fanless(scope: Scope, job: Job) -> bool:

@@ -25,7 +25,7 @@ from vividowl.core.fasteners import (
     tightening_passes,
 )
 from vividowl.core.first_power import Cause, likely_causes
-from vividowl.core.interlocks import CANCELS, Interlock, rules_for
+from vividowl.core.interlocks import CANCELS, MAKES, NEVER_SKIPPED, Interlock, is_held, rules_for
 from vividowl.core.step_times import StepTime
 from vividowl.service.bench_plan import plan_key
 from vividowl.service.bench_store import keep_log, load_log
@@ -43,10 +43,14 @@ REFUSED_SHOWN = 5
 
 @dataclass(frozen=True)
 class StepView:
-    """A step with what it takes away, the rules that guard it, and the minutes it took."""
+    """A step with the facts it takes away and makes, the rules that guard it, whether it is held rather than tapped and
+    may be skipped, and the minutes it took."""
 
     step: BenchStep
     cancels: tuple[str, ...]
+    makes: tuple[str, ...]
+    held: bool
+    skippable: bool
     guards: tuple[Interlock, ...]
     time: StepTime | None
 
@@ -121,12 +125,20 @@ def _view(scope: Scope, job: Job, log: BenchLog, number: int) -> BenchView:
     model, plan = model_for(scope, job), plan_row(scope, job.id)
     return BenchView(
         job, log, number, now,
-        tuple(StepView(s, _cancels(s.acts), rules_for(s.acts, state.device), times.get(s.id)) for s in state.steps),
+        tuple(_step(s, state, times) for s in state.steps),
         tuple(_place(p, state, classes) for p in places), classes, _orders(places),
         tightening_passes(state.device.tighten_percent), blockers(state, now), _causes(state),
         state.begun is not None and state.closed is None and state.plan != plan_key(scope, job),
         plan.chosen if plan is not None else None, model.id if model is not None else None,
         len(model.data.get("places", ())) if model is not None else 0, _refused(scope, job.id),
+    )  # fmt: skip
+
+
+def _step(step: BenchStep, state: BenchState, times: Mapping[str, StepTime]) -> StepView:
+    return StepView(
+        step, _cancels(step.acts), tuple(dict.fromkeys(f for a in step.acts for f in MAKES.get(a, ()))),
+        is_held(step.acts, state.device), not NEVER_SKIPPED & set(step.acts), rules_for(step.acts, state.device),
+        times.get(step.id),
     )  # fmt: skip
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import uuid
 from collections.abc import Mapping, Sequence
-from dataclasses import asdict, dataclass
+from dataclasses import asdict, dataclass, replace
 from datetime import datetime, timedelta
 from typing import Any
 
@@ -15,7 +15,7 @@ from vividowl.core.bench_list import device_of, in_order, make_steps
 from vividowl.core.bench_log import BenchLog, append
 from vividowl.core.errors import CoreError
 from vividowl.core.gates import Severity
-from vividowl.service.bench_effects import make_effect, take_back
+from vividowl.service.bench_effects import make_effect, refuse_alloy, take_back
 from vividowl.service.bench_plan import is_fanless, plan_key, work_of
 from vividowl.service.bench_store import keep_log, load_log, note_glance
 from vividowl.service.bench_times import task_minutes
@@ -112,13 +112,11 @@ def renew(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> None:
     """Make the list anew from the plan as it is now. What was done stays done; own steps stay."""
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
-        log = load_log(workshop, scope, job.id).log
-        work, fanless, percent = (
-            work_of(workshop, scope, job),
-            is_fanless(scope, job),
-            habits_of(scope.shop()).tighten_percent,
-        )
-        steps = make_steps(job.kind, work, tuple(log.state.places.values()), percent, fanless=fanless)
+        state = load_log(workshop, scope, job.id).log.state
+        # A device that is open is closed again by any list, and a cooler that is off comes back over a covered die.
+        work = replace(work_of(workshop, scope, job), opened=state.opened, lifted=state.lifted)
+        fanless, percent = is_fanless(scope, job), habits_of(scope.shop()).tighten_percent
+        steps = make_steps(job.kind, work, tuple(state.places.values()), percent, fanless=fanless)
         _record(workshop, scope, actor, job, "replanned", {
             "steps": [asdict(s) for s in steps], "plan": plan_key(scope, job),
             "device": asdict(device_of(job.kind, work, percent, fanless=fanless)),
@@ -249,6 +247,7 @@ class _Taking:
             if event.kind in ("photo", "outline", "found") and event.data.get("photo"):
                 require_photo(self.scope, str(event.data["photo"]))
             before, log = self.log, append(self.log, event)
+            refuse_alloy(self.scope, self.job, event, log.state)
             effect = self._effect(event, before, log)
         except (CoreError, Refused) as error:
             return _refusal(error), {}

@@ -2,23 +2,27 @@
 
 from __future__ import annotations
 
+import math
 import uuid
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, fields, replace
-from typing import Any
+from typing import Any, TypeVar
 
 from vividowl.core.device_models import sheet_from
 from vividowl.core.gates import Gate, Severity
 from vividowl.core.inspection import (
+    BathSpot,
     CoverSpot,
     GapAdvice,
     GapSpot,
     Inspection,
     ShimSpot,
+    bath_of,
+    cover_pad,
     cover_paths,
     cover_skin,
     facts_of,
-    gap_advice,
+    gap_rows,
     heights_of,
     shim_of,
 )
@@ -27,7 +31,7 @@ from vividowl.core.materials import DIE_KINDS, Material
 from vividowl.core.measured import Measured, difference_u95, resistance
 from vividowl.core.noise import energy_mean
 from vividowl.core.options import LEAVE, Candidate, Goal, Ranked, Situation, make_options, rank
-from vividowl.core.pads import Heights
+from vividowl.core.pads import Heights, PadChoice
 from vividowl.core.plan_gates import plan_gates
 from vividowl.core.prediction import Action, Option, Prediction, measurable_k, predict
 from vividowl.core.price import Price, price_of, tasks_of
@@ -35,7 +39,7 @@ from vividowl.core.procedures import Procedure, plating_procedure, procedures_fo
 from vividowl.core.reading import Reading
 from vividowl.core.reference import Source as ReferenceSource
 from vividowl.core.roles import Role
-from vividowl.core.shim import ShimFit, ShimGain
+from vividowl.core.shim import ShimFit, ShimGain, ShimHeight
 from vividowl.core.skin import Skin
 from vividowl.core.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
 from vividowl.core.unknowns import Known, interface_of
@@ -53,6 +57,7 @@ from vividowl.store.models import Job, NoiseReading, Run, TraceFile
 from vividowl.store.scope import Scope
 
 HELD_SHARE = 0.02
+Z_80 = 1.2816  # half the width of an 80 % interval in standard deviations of a normal distribution
 NEW_MONTHS = 6
 # The page shows whole kelvins and watts, and follows while one types: four thousand draws move no figure of it.
 DRAWS = 4000
@@ -89,7 +94,9 @@ class OptionView:
     chip_drop_k: float | None
     skin: Skin | None
     cover_watts: float | None
+    cover_watts_u: float
     cover_behind: float | None
+    cover_pad: PadChoice | None
 
 
 @dataclass(frozen=True)
@@ -124,7 +131,7 @@ class PlanView:
     reference_words: str
     gaps: tuple[GapAdvice, ...]
     heights: Heights | None
-    shim: tuple[ShimGain, ShimFit] | None
+    shim: tuple[ShimGain, ShimFit, ShimHeight] | None
     outcome: OutcomeView | None
     room_c: float | None = None
 
@@ -154,9 +161,18 @@ def inspection_of(found: Mapping[str, Any], job: Job) -> Inspection:
         if known.get(name) is not None:
             known[name] = (float(known[name][0]), float(known[name][1]))
     known["gaps"] = tuple(GapSpot(**row) for row in found.get("gaps", ()))
-    known["shim"] = ShimSpot(**found["shim"]) if found.get("shim") else None
-    known["cover"] = CoverSpot(**found["cover"]) if found.get("cover") else None
+    known["shim"] = _spot(ShimSpot, found.get("shim"))
+    known["cover"] = _spot(CoverSpot, found.get("cover"))
+    known["bath"] = _spot(BathSpot, found.get("bath"))
     return Inspection(**known)
+
+
+Spot = TypeVar("Spot", ShimSpot, CoverSpot, BathSpot)
+
+
+def _spot(table: type[Spot], found: Mapping[str, Any] | None) -> Spot | None:
+    """A stored group of findings; a field that is asked no more is left out."""
+    return table(**{f.name: found[f.name] for f in fields(table) if f.name in found}) if found else None
 
 
 def with_model(scope: Scope, job: Job, found: Inspection) -> Inspection:
@@ -294,7 +310,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
     found = inspection_of(plan.findings, job)
     if not plan.findings:
         found = with_model(scope, job, found)
-    gaps = tuple(map(gap_advice, found.gaps))
+    gaps = gap_rows(found)
     heights, shim = heights_of(found), shim_of(found)
     before = _before(workshop, scope, job)
     if isinstance(before, str):
@@ -344,15 +360,14 @@ def _option_view(
 ) -> OptionView:  # fmt: skip
     actions, kind = option.actions, option.material.kind if option.material else None
     skin = watts = way_before = None
+    watts_u = 0.0
     if Action.COVER in actions:
         way_before = max(0.01, known.resistance - prediction.interface.median)
-        # The cover is judged for the watts that the device then runs at, not for those it was held to before.
-        power = prediction.watts.median if prediction.watts is not None else known.power
-        watts = max(known.power, power)
-        skin = cover_skin(found, watts, way_before, known.room_c)
+        watts, watts_u = _cover_watts(known, prediction)
+        skin = cover_skin(found, watts, way_before, known.room_c, watts_u)
     gates = plan_gates(facts_of(
         found, actions, kind, swollen=job.battery_swollen,
-        sealed=job.warranty == "running" or job.seal == "intact", skin=skin,
+        sealed=job.warranty == "running" or job.seal == "intact", skin=skin, battery=has_battery(job),
     ))  # fmt: skip
     parts = parts_of(option, found, stocked.product if stocked else None, option.material, gap_products, gaps,
                      habits.application_school)  # fmt: skip
@@ -366,14 +381,31 @@ def _option_view(
     life = next_service(today(), job.surroundings, fitted, habits.life_school, found.cold_plate)
     own = min((interface_months(k, habits.life_school, found.cold_plate) for k in fitted), default=life.months)
     shim = shim_of(found) if Action.SHIM in actions else None
-    procedures = [*procedures_for(fitted), *([plating_procedure()] if found.plating and actions else [])]
+    pressed = cover_pad(found) if Action.COVER in actions else None
+    bath = bath_of(found) if Action.REPASTE in actions else None
+    procedures = [*procedures_for(fitted), *([plating_procedure(bath)] if bath is not None else [])]
     return OptionView(
         option.key, option.words, tuple(a.value for a in actions), kind, stocked.product.product.id if stocked
         and stocked.product else None, prediction, "", False, gates, any(g.severity is Severity.STOP for g in gates),
         parts, _stock_words(parts), price, all(c is not None for c in cents), hands, wait,
         own if option.key != LEAVE else life.months, life.reason, tuple(procedures), shim[0].drop_k if shim else None,
-        skin, watts, way_before,
+        skin, watts, watts_u, way_before, pressed[0] if pressed is not None else None,
     )  # fmt: skip
+
+
+def _cover_watts(known: Known, prediction: Prediction) -> tuple[float, float]:
+    """Watts that a coupled cover is judged for, and their standard uncertainty: what the device then runs at, not what
+    heat held it to before, but never more than it draws."""
+    if not known.held or prediction.watts is None:
+        return known.power, 0.0
+    most = known.power_limit if known.power_limit is not None else math.inf
+    spread = (min(most, prediction.watts.high) - min(most, prediction.watts.low)) / (2.0 * Z_80)
+    return min(most, max(known.power, prediction.watts.median)), spread
+
+
+def has_battery(job: Job) -> bool:
+    """Whether the device has one."""
+    return job.kind in ("laptop", "handheld")
 
 
 def _tasks(actions: Sequence[Action], kind: str | None, found: Inspection) -> list[str]:

@@ -131,7 +131,7 @@ def record_pdf(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> tuple[byt
         lines=lines,
         glances=(record.view.glance_before, record.view.glance_after),
         cleaned=tuple(job.cleaned),
-        items=tuple((i.target, i.kind, i.product, i.lot, i.amount, i.amount_unit) for i in record.items),
+        items=tuple((i.target, i.kind, i.product, i.lot, i.amount, i.amount_unit, i.amount_is) for i in record.items),
         fit_note=job.fit_note,
         bench=record.bench.lines,
         gates=tuple(

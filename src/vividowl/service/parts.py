@@ -4,12 +4,12 @@ from __future__ import annotations
 
 import uuid
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from vividowl.core.application import SCHOOL_WORDS, Drop, School, choose_school, drop_of
 from vividowl.core.dose import dose, left_in_tube
 from vividowl.core.errors import OutOfRange
-from vividowl.core.inspection import GapAdvice, Inspection
+from vividowl.core.inspection import GapAdvice, Inspection, cover_pad
 from vividowl.core.materials import CATALOGUE, Material
 from vividowl.core.nesting import with_margin
 from vividowl.core.prediction import Action, Option
@@ -59,6 +59,13 @@ def parts_of(
         dies = [("cpu_die", found.cpu_die_mm), ("gpu_die", found.gpu_die_mm)]
         known = [d for d in dies if d[1] is not None] or dies[:1]
         out += [_die_part(target, size, product, material, school) for target, size in known]
+        if material.kind == "phase_change_sheet":
+            # A touched or torn piece cannot be laid any more: one spare of the largest is cut with it.
+            areas = [(p.width_mm or 0.0) * (p.length_mm or 0.0) for p in out]
+            spare = areas.index(max(areas))
+            one = out[spare]
+            cents = None if one.price_cents is None else 2.0 * one.price_cents
+            out[spare] = replace(one, count=2, amount=None if one.amount is None else 2.0, price_cents=cents)
     if Action.PADS in option.actions:
         out += [_gap_part(advice, found.gap_filler == "putty" or advice.putty, gap_products) for advice in gaps]
         if not gaps:
@@ -70,10 +77,16 @@ def parts_of(
         out.append(_part("other", "copper_shim", kept, 1.0, "piece", width_mm=s.shim_width_mm,
                          length_mm=s.shim_length_mm))  # fmt: skip
     if Action.COVER in option.actions and found.cover is not None:
-        c = found.cover
-        pads = [p for p in gap_products if p.product.kind == "pad" and _near(p, c.pad_mm)]
-        out.append(_sheet_part("cover", pads[0] if pads else None, c.pad_width_mm, c.pad_length_mm, 1, False,
-                               f"pad, {c.pad_mm:g} mm", 0.0))  # fmt: skip
+        c, pressed = found.cover, cover_pad(found)
+        if pressed is None:
+            out.append(_part("cover", "pad", None, None, "piece", width_mm=c.pad_width_mm, length_mm=c.pad_length_mm,
+                             lacks="Measure the gap between heatsink and cover: the pad follows from it."))  # fmt: skip
+        else:
+            stack = pressed[0].stack_mm
+            pads = [p for p in gap_products if p.product.kind == "pad" and _near(p, stack[0])]
+            words = f"pad, {' and '.join(f'{t:g}' for t in stack)} mm"
+            out.append(_sheet_part("cover", pads[0] if pads else None, c.pad_width_mm, c.pad_length_mm, len(stack),
+                                   False, words, 0.0))  # fmt: skip
     return tuple(out)
 
 
@@ -110,7 +123,10 @@ def _die_part(
 
 def _gap_part(advice: GapAdvice, putty: bool, products: Sequence[ProductView]) -> Part:
     spot = advice.spot
-    if putty:
+    if advice.open:
+        return _part(spot.target, "pad", None, None, "piece", width_mm=spot.width_mm, length_mm=spot.length_mm,
+                     count=spot.count, lacks=f"{advice.reason} Measure it again.")  # fmt: skip
+    if putty or advice.pad is None:
         product = next((p for p in products if p.product.kind == "putty" and p.remaining > 0), None)
         found = dose(min(200.0, spot.width_mm), min(200.0, spot.length_mm), min(3000.0, 1000 * advice.gap.gap_mm),
                      PUTTY_WASTE, _density(product))  # fmt: skip

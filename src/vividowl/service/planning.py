@@ -9,11 +9,11 @@ from datetime import UTC, datetime
 from typing import Any
 
 from vividowl.core.gates import Gate, Severity
-from vividowl.core.inspection import Inspection, check_inspection, cover_paths, cover_skin, facts_of, shim_of
+from vividowl.core.inspection import Inspection, check_inspection, cover_paths, cover_skin, facts_of
 from vividowl.core.materials import DIE_KINDS
 from vividowl.core.plan_gates import plan_gates
 from vividowl.core.prediction import Action
-from vividowl.service.choices import OptionView, PlanView, inspection_of, plan_row, plan_view
+from vividowl.service.choices import OptionView, PlanView, has_battery, inspection_of, plan_row, plan_view
 from vividowl.service.errors import Refused
 from vividowl.service.outcomes import outcome_of
 from vividowl.service.workings import work
@@ -51,7 +51,6 @@ def save_findings(
         inspection = check_inspection(inspection_of({**stored_inspection(Inspection()), **found}, job))
         # What cannot be computed is refused here, before it is kept.
         cover_paths(inspection)
-        shim_of(inspection)
         plan.findings, plan.goal = stored_inspection(inspection), goal
         plan.version += 1
         scope.session.flush()
@@ -100,7 +99,8 @@ def _snapshot(option: OptionView, view: PlanView) -> dict[str, Any]:
         "gain_k": asdict(p.gain_k), "watts": asdict(p.watts) if p.watts else None,
         "noise_db": asdict(p.noise_db) if p.noise_db else None, "held": view.held,
         "total_cents": option.price.total_cents, "hands_min": option.hands_min, "wait_min": option.wait_min,
-        "life_months": option.life_months, "cover_watts": option.cover_watts, "cover_behind": option.cover_behind,
+        "life_months": option.life_months, "cover_watts": option.cover_watts, "cover_watts_u": option.cover_watts_u,
+        "cover_behind": option.cover_behind,
         "room_c": view.room_c,
     }  # fmt: skip
 
@@ -155,9 +155,11 @@ def chosen_gates(job: Job, plan: Plan | None) -> tuple[Gate, ...]:
     skin = None
     if chosen["cover_watts"] is not None:
         # Judged anew: the same watts are another matter on a lap than on the dock that was named first.
-        skin = cover_skin(found, chosen["cover_watts"], chosen["cover_behind"], chosen["room_c"])
+        skin = cover_skin(found, chosen["cover_watts"], chosen["cover_behind"], chosen["room_c"],
+                          chosen.get("cover_watts_u", 0.0))  # fmt: skip
     facts = facts_of(found, [Action(a) for a in chosen["actions"]], chosen["kind"], swollen=job.battery_swollen,
-                     sealed=job.warranty == "running" or job.seal == "intact", skin=skin)  # fmt: skip
+                     sealed=job.warranty == "running" or job.seal == "intact", skin=skin,
+                     battery=has_battery(job))  # fmt: skip
     return plan_gates(facts)
 
 
@@ -166,4 +168,4 @@ def item_gates(job: Job, plan: Plan | None, kind: str, target: str) -> tuple[Gat
     found = inspection_of(plan.findings if plan else {}, job)
     over_gap = target in ("memory", "regulators", "inductors") and kind in DIE_KINDS
     return plan_gates(facts_of(found, [Action.REPASTE], kind, swollen=False, sealed=False, skin=None,
-                               paste_over_gap=over_gap))  # fmt: skip
+                               battery=has_battery(job), paste_over_gap=over_gap))  # fmt: skip

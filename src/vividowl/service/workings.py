@@ -12,6 +12,7 @@ from vividowl.core.change import duration_change, relative_change
 from vividowl.core.conduction import layer_resistance
 from vividowl.core.dose import check_syringe, dose, left_in_tube
 from vividowl.core.errors import CoreError, require_range
+from vividowl.core.inspection import Inspection, bath_of
 from vividowl.core.life import LifeSchool, interface_months
 from vividowl.core.materials import CATALOGUE
 from vividowl.core.nesting import Box, Piece, Sheet, nest, with_margin
@@ -29,7 +30,7 @@ from vividowl.core.pads import (
 from vividowl.core.plating import PlatingMethod, plating_time
 from vividowl.core.price import price_of
 from vividowl.core.procedures import PROCEDURES, Procedure, plating_procedure
-from vividowl.core.shim import shim_gain
+from vividowl.core.shim import BONDS, shim_gain, shim_height
 from vividowl.core.skin import COVERS, PLACEMENTS, skin_temperature
 from vividowl.core.temperature import at_reference_room, rise_over_room, sustained_capacity, thermal_resistance
 from vividowl.core.units import c_from_f, k_from_f_difference
@@ -96,9 +97,14 @@ def _resistance(*, thickness_um: float, conductivity: float, area_mm2: float, po
     return {"resistance_K_per_W": found, "drop_K": found * power_w}
 
 
-def _shim(*, width_mm: float, length_mm: float, power_w: float, pad_um: float, pad_conductivity: float, shim_um: float
-          ) -> dict[str, Any]:  # fmt: skip
-    found = shim_gain(width_mm, length_mm, power_w, pad_um, pad_conductivity, shim_um)
+def _shim(*, width_mm: float, length_mm: float, power_w: float, pad_um: float, pad_conductivity: float, shim_um: float,
+          bond: str) -> dict[str, Any]:  # fmt: skip
+    height = shim_height(shim_um / 1000.0, gap_from_crushed_pad(pad_um / 1000.0), bond)
+    if not height.fits:
+        raise Refused(
+            "invalid", height.reason, field="shim_um", remedy=f"Up to {1000 * height.limit_mm:.0f} µm goes in."
+        )
+    found = shim_gain(width_mm, length_mm, power_w, pad_um, pad_conductivity, shim_um, bond=bond)
     return {"pad_K_per_W": found.pad_resistance, "shim_K_per_W": found.shim_resistance, "drop_K": found.drop_k}
 
 
@@ -270,9 +276,10 @@ WORKINGS: Mapping[str, Working] = {
                 (_WIDTH, _LENGTH, Input("power_w", words="Heat of the chip", unit="W", example="8"),
                  Input("pad_um", words="Pad, as pressed", unit="µm", example="2000"),
                  Input("pad_conductivity", words="Of the pad", unit="W/(m·K)", example="3"),
-                 Input("shim_um", words="Shim", unit="µm", example="1000")),
-                _shim, "R = t/(kA), for the shim with a paste film of 48 µm on both faces",
-                "spreading is left out", "Fourier's law, series chain"),
+                 Input("shim_um", words="Shim", unit="µm", example="1000"),
+                 Input("bond", str, "paste", "On the heatsink", choices=tuple(BONDS))),
+                _shim, "R = t/(kA), with a paste film of 48 µm on the chip and paste or glue on the heatsink",
+                "spreading is left out; one too thick for the pressed pad is refused", "Fourier's law, series chain"),
         Working("skin", "Warm cover", "how warm a coupled cover gets", HEAT,
                 (Input("power_w", words="Heat into the cover", unit="W", example="4"), _ROOM,
                  Input("material", str, "aluminium", "Cover", choices=tuple(COVERS)),
@@ -399,7 +406,8 @@ def _value(name: str, one: Input, text: str) -> Any:  # noqa: ANN401
 
 def step_lists() -> list[Procedure]:
     """Step lists of phase change, alloy, delidding and plating."""
-    return [*PROCEDURES.values(), plating_procedure()]
+    bath = bath_of(Inspection(plating=True))
+    return [*PROCEDURES.values(), *([plating_procedure(bath)] if bath is not None else [])]
 
 
 def cut_drawings(given: Mapping[str, str]) -> Sequence[tuple[CutDrawing, Box | None]]:

@@ -193,6 +193,8 @@ class FitItem(Base):
     lot: Mapped[str] = mapped_column(String(60), default="")
     amount: Mapped[float | None]
     amount_unit: Mapped[str] = mapped_column(String(10), default="")
+    # planned, weighed, or typed by hand: a dose nobody weighed does not read like one that somebody did.
+    amount_is: Mapped[str] = mapped_column(String(10), default="typed")
     # The lot that it was booked from, None when it did not come from the shelf.
     lot_id: Mapped[uuid.UUID | None]
     created_at: Mapped[datetime] = mapped_column(default=now)
@@ -201,6 +203,7 @@ class FitItem(Base):
         ForeignKeyConstraint(["shop_id", "lot_id"], ["lot.shop_id", "lot.id"]),
         ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"], ondelete="CASCADE"),
         CheckConstraint("amount > 0", name="amount"),
+        CheckConstraint("amount_is IN ('planned', 'weighed', 'typed')", name="amount_is"),
         Index("ix_fit_item_job_id", "job_id"),
     )
 

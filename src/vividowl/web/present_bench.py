@@ -33,15 +33,26 @@ def batch_out(batch: Batch) -> s.BatchOut:
 
 
 def _step(view: StepView, outcome: Any) -> s.BenchStepOut:  # noqa: ANN401
-    own = {k: v for k, v in asdict(view.step).items() if k in s.BenchStepOut.model_fields}
+    own = {k: v for k, v in asdict(view.step).items() if k in s.BenchStepOut.model_fields and k != "asks"}
     return s.BenchStepOut(
         **own,
         cancels=list(view.cancels),
+        makes=list(view.makes),
+        held=view.held,
+        skippable=view.skippable,
+        asks=_asks(view.step.asks),
         guards=[s.GuardOut.model_validate(g) for g in view.guards],
         outcome=s.OutcomeOfStepOut.model_validate(outcome) if outcome is not None else None,
         hands_min=view.time.hands_min if view.time else None,
         waited_min=view.time.wait_min if view.time else None,
     )
+
+
+def _asks(name: str) -> s.AskOut | None:
+    if not name:
+        return None
+    words, unit, low, high = w.ASKS[name]
+    return s.AskOut(words=words, unit=unit, low=low, high=high)
 
 
 def _place(view: PlaceView, bench: BenchView) -> s.PlaceOut:
@@ -64,6 +75,8 @@ def classes_out(classes: Sequence[Any]) -> list[s.ScrewClassOut]:
     return [s.ScrewClassOut.model_validate(c) for c in classes]
 
 
+# So far back a tablet can take things back in one go without asking again, latest last.
+RECENT = 20
 _EVENT_WORDS = {
     "begun": "beginning the list",
     "replanned": "making the list anew",
@@ -101,7 +114,13 @@ def _event_words(event: Any, bench: BenchView) -> s.LastEventOut:  # noqa: ANN40
         words = f"{words} {number}"
     elif place is not None:
         words = f"{words}: {next(p.words for p in bench.places if p.place.id == place.id)}"
-    return s.LastEventOut(id=event.id, kind=event.kind, words=words, step=step if isinstance(step, str) else "")
+    return s.LastEventOut(
+        id=event.id,
+        kind=event.kind,
+        words=words,
+        step=step if isinstance(step, str) else "",
+        place=place.id if place else "",
+    )
 
 
 def bench_out(bench: BenchView) -> s.BenchOut:
@@ -161,6 +180,8 @@ def bench_out(bench: BenchView) -> s.BenchOut:
         blockers=[s.BlockerOut.model_validate(b) for b in bench.blockers],
         last=_event_words(log.active[-1], bench) if log.active else None,
         redo=_event_words(log.undone[-1], bench) if log.undone else None,
+        recent=[_event_words(e, bench) for e in log.active[-RECENT:]],
+        undone=[_event_words(e, bench) for e in log.undone[-RECENT:]],
         refused=[
             s.RefusedOut(
                 id=r.id,
@@ -230,6 +251,7 @@ def words_out() -> s.BenchWordsOut:
         screw_groups=named(w.SCREW_GROUPS),
         plug_parts=named(w.PLUG_PARTS),
         plugs_open=w.PLUGS_OPEN,
+        looked_at=list(w.LOOKED_AT),
     )
 
 

@@ -60,6 +60,7 @@ def _found(view: PlanView) -> s.FoundOut:
     own["gaps"] = [s.GapSpotOut.model_validate(g) for g in found.gaps]
     own["shim"] = s.ShimSpotOut.model_validate(found.shim) if found.shim else None
     own["cover"] = s.CoverSpotOut.model_validate(found.cover) if found.cover else None
+    own["bath"] = s.BathSpotOut.model_validate(found.bath) if found.bath else None
     for die, size in (("cpu", found.cpu_die_mm), ("gpu", found.gpu_die_mm)):
         own[f"{die}_die_width_mm"], own[f"{die}_die_length_mm"] = size or (None, None)
     return s.FoundOut(**own)
@@ -78,12 +79,13 @@ def plan_out(view: PlanView, chosen_by: str, currency: str) -> s.PlanOut:
         options=[option_out(o) for o in view.options],
         gaps=[
             s.GapAdviceOut(target=g.spot.target, gap_mm=g.gap.gap_mm, tolerance_mm=g.gap.tolerance_mm,
-                           stack_mm=list(g.pad.stack_mm), putty=g.putty, reason=g.reason)
+                           stack_mm=list(g.pad.stack_mm) if g.pad is not None else [], putty=g.putty, open=g.open,
+                           reason=g.reason)
             for g in view.gaps
         ],
         heights=view.heights.reason if view.heights else "",
         shim_drop_k=view.shim[0].drop_k if view.shim else None,
-        shim_reason=view.shim[1].reason if view.shim else "",
+        shim_reason=" ".join((view.shim[1].reason, view.shim[2].reason)) if view.shim else "",
         chosen=s.ChosenOut(
             key=chosen["key"], words=chosen["words"], held=chosen["held"],
             resistance=s.IntervalOut(**chosen["resistance"]), die_c=s.IntervalOut(**chosen["die_c"]),

@@ -3,6 +3,8 @@ export interface KeyAction {
   key: string;
   words: string;
   run: () => void;
+  /** The key is let go. */
+  release?: () => void;
   /** The page takes the whole keyboard: keys of the rest of the application rest meanwhile. */
   alone?: boolean;
 }
@@ -13,10 +15,13 @@ let list: KeyAction[] = [];
 let shown = $state.raw<KeyAction[]>([]);
 
 export const keys = {
+  /** What a key does now: where a page takes the whole keyboard, the rest of the application is not heard. */
   get offered() {
-    return shown;
+    return heard(shown);
   },
 };
+
+const heard = (all: KeyAction[]): KeyAction[] => (all.some((a) => a.alone) ? all.filter((a) => a.alone) : all);
 
 function replace(next: KeyAction[]): void {
   list = next;
@@ -40,23 +45,37 @@ function isChoosing(target: EventTarget | null): boolean {
   return target instanceof Element && target.closest('input') !== null;
 }
 
+/** What has the focus and takes Enter for itself; a pedal is the key of its page, wherever the focus is. */
 function isPressing(target: EventTarget | null): boolean {
-  return target instanceof Element && target.closest('button, a, summary, [role="radio"], [role="slider"]') !== null;
+  if (!(target instanceof Element) || target.closest('[data-pedal]')) return false;
+  return target.closest('button, a, summary, [role="radio"], [role="slider"]') !== null;
 }
+
+const nameOf = (event: KeyboardEvent): string => (event.key === ' ' ? 'Enter' : event.key);
 
 export function listenForKeys(): () => void {
   const onKey = (event: KeyboardEvent) => {
     if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+    // A key that is held is one press. Only the arrows may run on.
+    if (event.repeat && !event.key.startsWith('Arrow')) {
+      if (nameOf(event) === 'Enter') event.preventDefault();
+      return;
+    }
     if (isChoosing(event.target) && (event.key === ' ' || event.key.startsWith('Arrow'))) return;
     if ((event.key === 'Enter' || event.key === ' ') && isPressing(event.target)) return;
     if (document.querySelector('dialog[open]')) return;
-    const key = event.key === ' ' ? 'Enter' : event.key;
-    const heard = list.some((a) => a.alone) ? list.filter((a) => a.alone) : list;
-    const action = heard.findLast((a) => a.key === key);
+    const action = heard(list).findLast((a) => a.key === nameOf(event));
     if (!action) return;
     event.preventDefault();
     action.run();
   };
+  const onUp = (event: KeyboardEvent) => {
+    for (const action of heard(list)) if (action.key === nameOf(event)) action.release?.();
+  };
   addEventListener('keydown', onKey);
-  return () => removeEventListener('keydown', onKey);
+  addEventListener('keyup', onUp);
+  return () => {
+    removeEventListener('keydown', onKey);
+    removeEventListener('keyup', onUp);
+  };
 }

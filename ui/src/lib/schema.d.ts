@@ -1163,6 +1163,20 @@ export interface components {
             /** Power */
             power: number;
         };
+        /**
+         * AskOut
+         * @description What a step asks to be measured.
+         */
+        AskOut: {
+            /** High */
+            high: number;
+            /** Low */
+            low: number;
+            /** Unit */
+            unit: string;
+            /** Words */
+            words: string;
+        };
         /** BandOut */
         BandOut: {
             /** Centre Hz */
@@ -1178,6 +1192,42 @@ export interface components {
             number: number;
             /** Taken */
             taken: components["schemas"]["TakenOut"][];
+        };
+        /** BathSpotIn */
+        BathSpotIn: {
+            /** Area Cm2 */
+            area_cm2: number;
+            /** Current Density A Dm2 */
+            current_density_a_dm2?: number | null;
+            /** Method */
+            method: string;
+            /** Rate Um H */
+            rate_um_h?: number | null;
+            /**
+             * Target Um
+             * @default 20
+             */
+            target_um: number;
+            /**
+             * Temperature C
+             * @default 70
+             */
+            temperature_c: number;
+        };
+        /** BathSpotOut */
+        BathSpotOut: {
+            /** Area Cm2 */
+            area_cm2: number;
+            /** Current Density A Dm2 */
+            current_density_a_dm2: number | null;
+            /** Method */
+            method: string;
+            /** Rate Um H */
+            rate_um_h: number | null;
+            /** Target Um */
+            target_um: number;
+            /** Temperature C */
+            temperature_c: number;
         };
         /** BeginIn */
         BeginIn: {
@@ -1263,11 +1313,15 @@ export interface components {
             plan_changed: boolean;
             /** Power */
             power: components["schemas"]["PowerOnOut"][];
+            /** Recent */
+            recent: components["schemas"]["LastEventOut"][];
             redo: components["schemas"]["LastEventOut"] | null;
             /** Refused */
             refused: components["schemas"]["RefusedOut"][];
             /** Steps */
             steps: components["schemas"]["BenchStepOut"][];
+            /** Undone */
+            undone: components["schemas"]["LastEventOut"][];
             /** Waited Min */
             waited_min: number;
             /** Waits */
@@ -1279,6 +1333,7 @@ export interface components {
             acts: string[];
             /** After Waits */
             after_waits: string[];
+            asks: components["schemas"]["AskOut"] | null;
             /** Cancels */
             cancels: string[];
             /** Caution */
@@ -1287,8 +1342,12 @@ export interface components {
             guards: components["schemas"]["GuardOut"][];
             /** Hands Min */
             hands_min: number | null;
+            /** Held */
+            held: boolean;
             /** Id */
             id: string;
+            /** Makes */
+            makes: string[];
             /** Material */
             material: string;
             outcome: components["schemas"]["OutcomeOfStepOut"] | null;
@@ -1300,6 +1359,8 @@ export interface components {
             puts_in: string[];
             /** Shows */
             shows: string;
+            /** Skippable */
+            skippable: boolean;
             /** Stage */
             stage: string;
             /** Takes Out */
@@ -1325,6 +1386,8 @@ export interface components {
             drives: components["schemas"]["NamedOut"][];
             /** Heads */
             heads: components["schemas"]["NamedOut"][];
+            /** Looked At */
+            looked_at: string[];
             /** Mishaps */
             mishaps: components["schemas"]["MishapKindOut"][];
             /** Plug Parts */
@@ -1454,6 +1517,15 @@ export interface components {
         };
         /** CoverSpotIn */
         CoverSpotIn: {
+            /** Battery Mm */
+            battery_mm?: number | null;
+            /** Gap Mm */
+            gap_mm?: number | null;
+            /**
+             * Gap Tolerance Mm
+             * @default 0.1
+             */
+            gap_tolerance_mm: number;
             /** Length Mm */
             length_mm: number;
             /** Material */
@@ -1462,8 +1534,6 @@ export interface components {
             pad_conductivity: number;
             /** Pad Length Mm */
             pad_length_mm: number;
-            /** Pad Mm */
-            pad_mm: number;
             /** Pad Width Mm */
             pad_width_mm: number;
             /** Thickness Mm */
@@ -1473,6 +1543,12 @@ export interface components {
         };
         /** CoverSpotOut */
         CoverSpotOut: {
+            /** Battery Mm */
+            battery_mm: number | null;
+            /** Gap Mm */
+            gap_mm: number | null;
+            /** Gap Tolerance Mm */
+            gap_tolerance_mm: number;
             /** Length Mm */
             length_mm: number;
             /** Material */
@@ -1481,8 +1557,6 @@ export interface components {
             pad_conductivity: number;
             /** Pad Length Mm */
             pad_length_mm: number;
-            /** Pad Mm */
-            pad_mm: number;
             /** Pad Width Mm */
             pad_width_mm: number;
             /** Thickness Mm */
@@ -1715,6 +1789,8 @@ export interface components {
         FitItemOut: {
             /** Amount */
             amount: number | null;
+            /** Amount Is */
+            amount_is: string;
             /** Amount Unit */
             amount_unit: string;
             /**
@@ -1745,6 +1821,7 @@ export interface components {
              * @default unknown
              */
             aluminium_near: string;
+            bath?: components["schemas"]["BathSpotIn"] | null;
             /** Cap W */
             cap_w?: number | null;
             /**
@@ -1829,6 +1906,7 @@ export interface components {
         FoundOut: {
             /** Aluminium Near */
             aluminium_near: string;
+            bath: components["schemas"]["BathSpotOut"] | null;
             /** Cap W */
             cap_w: number | null;
             /** Carried */
@@ -1874,6 +1952,8 @@ export interface components {
         GapAdviceOut: {
             /** Gap Mm */
             gap_mm: number;
+            /** Open */
+            open: boolean;
             /** Putty */
             putty: boolean;
             /** Reason */
@@ -1968,10 +2048,15 @@ export interface components {
             /** Rise K */
             rise_k: number | null;
         };
-        /** GuardOut */
+        /**
+         * GuardOut
+         * @description hard: no story lifts it.
+         */
         GuardOut: {
             /** Bars */
             bars: string[];
+            /** Hard */
+            hard: boolean;
             /** Needs */
             needs: string[];
             /** Reason */
@@ -2368,6 +2453,8 @@ export interface components {
             id: string;
             /** Kind */
             kind: string;
+            /** Place */
+            place: string;
             /** Step */
             step: string;
             /** Words */
@@ -2813,6 +2900,8 @@ export interface components {
             by: string;
             /** How */
             how: string;
+            /** Value */
+            value: number | null;
             /** Words */
             words: string;
         };
@@ -3578,6 +3667,11 @@ export interface components {
         };
         /** ShimSpotIn */
         ShimSpotIn: {
+            /**
+             * Bond
+             * @default glue
+             */
+            bond: string;
             /** Die Length Mm */
             die_length_mm: number;
             /** Die Width Mm */
@@ -3613,6 +3707,8 @@ export interface components {
         };
         /** ShimSpotOut */
         ShimSpotOut: {
+            /** Bond */
+            bond: string;
             /** Die Length Mm */
             die_length_mm: number;
             /** Die Width Mm */
@@ -3691,12 +3787,21 @@ export interface components {
             /** Password */
             password: string;
         };
-        /** SkinOut */
+        /**
+         * SkinOut
+         * @description low_c and high_c: ends of the 95 % interval; battery_c: over the battery's nearest edge, at its upper end.
+         */
         SkinOut: {
             /** Allowed */
             allowed: boolean;
+            /** Battery C */
+            battery_c: number | null;
+            /** High C */
+            high_c: number;
             /** Limit C */
             limit_c: number;
+            /** Low C */
+            low_c: number;
             /** Skin C */
             skin_c: number;
         };

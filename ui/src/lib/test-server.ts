@@ -211,6 +211,7 @@ export const paste: FitItem = {
   lot: 'GH',
   amount: 0.08,
   amount_unit: 'g',
+  amount_is: 'planned',
   lot_id: null,
 };
 
@@ -279,6 +280,7 @@ export function makePlan(more: Partial<Plan> = {}): Plan {
       cap_w: null,
       opens_mains: false,
       plating: false,
+      bath: null,
     },
     missing: '',
     options: [

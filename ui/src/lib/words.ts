@@ -5,6 +5,8 @@ export const KINDS: Record<string, string> = {
   handheld: 'Handheld',
   other: 'Other',
 };
+/** How an amount is known: what nobody weighed does not read like what somebody did. */
+export const AMOUNT_IS: Record<string, string> = { planned: ' planned', weighed: ' weighed' };
 export const TARGETS: Record<string, string> = {
   cpu_die: 'Processor die',
   gpu_die: 'Graphics die',

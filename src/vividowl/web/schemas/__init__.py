@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from vividowl.web.schemas.base import Side
 from vividowl.web.schemas.bench import (
+    AskOut,
     BatchOut,
     BeginIn,
     BenchNoteOut,
@@ -59,6 +60,8 @@ from vividowl.web.schemas.jobs import (
     SuggestionsOut,
 )
 from vividowl.web.schemas.plan import (
+    BathSpotIn,
+    BathSpotOut,
     ChoiceIn,
     ChosenOut,
     CoverSpotIn,
@@ -162,8 +165,11 @@ from vividowl.web.schemas.workings import InputOut, ResultOut, WorkedResultOut, 
 __all__ = [
     "AcknowledgeIn",
     "AirOut",
+    "AskOut",
     "BandOut",
     "BatchOut",
+    "BathSpotIn",
+    "BathSpotOut",
     "BeginIn",
     "BenchNoteOut",
     "BenchOut",

@@ -72,7 +72,10 @@ class BatchOut(Out):
 
 
 class GuardOut(Out):
+    """hard: no story lifts it."""
+
     rule: str
+    hard: bool
     needs: list[str]
     bars: list[str]
     reason: str
@@ -84,6 +87,16 @@ class OutcomeOfStepOut(Out):
     at: datetime
     by: str
     words: str
+    value: float | None
+
+
+class AskOut(Out):
+    """What a step asks to be measured."""
+
+    words: str
+    unit: str
+    low: float
+    high: float
 
 
 class BenchStepOut(Out):
@@ -96,6 +109,10 @@ class BenchStepOut(Out):
     caution: str
     acts: list[str]
     cancels: list[str]
+    makes: list[str]
+    held: bool
+    skippable: bool
+    asks: AskOut | None
     takes_out: list[str]
     puts_in: list[str]
     wait: str
@@ -242,6 +259,7 @@ class LastEventOut(Out):
     kind: str
     words: str
     step: str
+    place: str
 
 
 class RefusedOut(Out):
@@ -287,6 +305,8 @@ class BenchOut(Out):
     blockers: list[BlockerOut]
     last: LastEventOut | None
     redo: LastEventOut | None
+    recent: list[LastEventOut]
+    undone: list[LastEventOut]
     refused: list[RefusedOut]
     plan_changed: bool
     chosen: TakenOptionOut | None
@@ -357,6 +377,7 @@ class BenchWordsOut(Out):
     screw_groups: list[NamedOut]
     plug_parts: list[NamedOut]
     plugs_open: str
+    looked_at: list[str]
 
 
 class PhotoOut(Out):

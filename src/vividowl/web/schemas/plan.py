@@ -38,6 +38,16 @@ class ShimSpotIn(In):
     offset_x_mm: Number = 0.0
     offset_y_mm: Number = 0.0
     neighbours_mm: Number | None = None
+    bond: Short = "glue"
+
+
+class BathSpotIn(In):
+    method: Short
+    area_cm2: Number
+    target_um: Number = 20.0
+    temperature_c: Number = 70.0
+    rate_um_h: Number | None = None
+    current_density_a_dm2: Number | None = None
 
 
 class CoverSpotIn(In):
@@ -47,8 +57,10 @@ class CoverSpotIn(In):
     length_mm: Number
     pad_width_mm: Number
     pad_length_mm: Number
-    pad_mm: Number
     pad_conductivity: Number
+    gap_mm: Number | None = None
+    gap_tolerance_mm: Number = 0.1
+    battery_mm: Number | None = None
 
 
 class FoundIn(In):
@@ -74,6 +86,7 @@ class FoundIn(In):
     cap_w: Number | None = None
     opens_mains: bool = False
     plating: bool = False
+    bath: BathSpotIn | None = None
 
 
 class PlanIn(In):
@@ -117,6 +130,16 @@ class ShimSpotOut(Out):
     offset_x_mm: float
     offset_y_mm: float
     neighbours_mm: float | None
+    bond: str
+
+
+class BathSpotOut(Out):
+    method: str
+    area_cm2: float
+    target_um: float
+    temperature_c: float
+    rate_um_h: float | None
+    current_density_a_dm2: float | None
 
 
 class CoverSpotOut(Out):
@@ -126,8 +149,10 @@ class CoverSpotOut(Out):
     length_mm: float
     pad_width_mm: float
     pad_length_mm: float
-    pad_mm: float
     pad_conductivity: float
+    gap_mm: float | None
+    gap_tolerance_mm: float
+    battery_mm: float | None
 
 
 class FoundOut(Out):
@@ -153,6 +178,7 @@ class FoundOut(Out):
     cap_w: float | None
     opens_mains: bool
     plating: bool
+    bath: BathSpotOut | None
 
 
 class IntervalOut(Out):
@@ -217,9 +243,14 @@ class ProcedureOut(Out):
 
 
 class SkinOut(Out):
+    """low_c and high_c: ends of the 95 % interval; battery_c: over the battery's nearest edge, at its upper end."""
+
     skin_c: float
+    low_c: float
+    high_c: float
     limit_c: float
     allowed: bool
+    battery_c: float | None
 
 
 class OptionOut(Out):
@@ -295,6 +326,7 @@ class GapAdviceOut(Out):
     tolerance_mm: float
     stack_mm: list[float]
     putty: bool
+    open: bool
     reason: str
 
 

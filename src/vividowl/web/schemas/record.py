@@ -38,6 +38,7 @@ class FitItemOut(Out):
     lot: str
     amount: float | None
     amount_unit: str
+    amount_is: str
     lot_id: uuid.UUID | None
 
 

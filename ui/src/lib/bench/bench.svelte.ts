@@ -33,6 +33,29 @@ export class BenchJob {
   readonly bench = $derived.by(() =>
     this.said ? project(this.said, this.queue, this.offsetMs, words?.plugs_open ?? 'plugs_open') : null,
   );
+  /** Ids of what counts and of what was taken back, each latest last, with what is on its way. */
+  readonly #stacks = $derived.by(() => {
+    const active = (this.said?.recent ?? []).map((e) => e.id);
+    const undone = (this.said?.undone ?? []).map((e) => e.id);
+    const number = this.said?.number ?? 0;
+    for (const q of this.queue.filter((e) => e.number === undefined || e.number > number)) {
+      if (q.kind === 'undo') undone.push(...active.splice(-1));
+      else if (q.kind === 'redo') active.push(...undone.splice(-1));
+      else {
+        active.push(q.id);
+        undone.length = 0;
+      }
+    }
+    return { active, undone };
+  });
+  readonly canUndo = $derived(this.#stacks.active.length > 0);
+  readonly canRedo = $derived(this.#stacks.undone.length > 0);
+  /** Something that the server has is being taken back: until it answers, nothing is built on what is shown. */
+  readonly settling = $derived.by(() => {
+    const own = this.queue.map((q) => q.id);
+    const back = (q: Queued) => q.kind === 'undo' || q.kind === 'redo';
+    return line.stands && this.queue.some((q) => back(q) && q.number === undefined && !own.includes(String(q.data.event)));
+  });
   readonly waiting = $derived(this.queue.filter((q) => q.number === undefined).length);
   readonly #outbox: Outbox;
   #sending = false;
@@ -132,14 +155,22 @@ export class BenchJob {
     return photo;
   }
 
-  undo(): void {
-    const last = this.queue.findLast((q) => q.kind !== 'undo' && q.kind !== 'redo');
-    const target = last?.id ?? this.said?.last?.id;
-    if (target) this.do('undo', { event: target });
+  /** Take the latest back. False when that one is on the server and the line is down: what it changed cannot be shown
+   * from here. */
+  undo(): boolean {
+    return this.#turn('undo', this.#stacks.active.at(-1));
   }
 
-  redo(): void {
-    if (this.said?.redo) this.do('redo', { event: this.said.redo.id });
+  /** Bring the latest that was taken back again. */
+  redo(): boolean {
+    return this.#turn('redo', this.#stacks.undone.at(-1));
+  }
+
+  #turn(kind: 'undo' | 'redo', event: string | undefined): boolean {
+    if (event === undefined) return false;
+    if (!line.stands && !this.queue.some((q) => q.id === event && q.number === undefined)) return false;
+    this.do(kind, { event });
+    return true;
   }
 
   dismiss(id: string): void {

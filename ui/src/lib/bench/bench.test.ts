@@ -145,7 +145,10 @@ describe('the way to the server', () => {
   it('takes back the latest, be it on its way or there already', async () => {
     const log = served({
       'GET /api/jobs/j1/bench': () =>
-        makeBench({ number, last: { id: 'old', kind: 'step_done', words: 'step 1', step: 'power_off' } }),
+        makeBench({
+          number,
+          recent: [{ id: 'old', kind: 'step_done', words: 'step 1', step: 'power_off', place: '' }],
+        }),
     });
     const at = new BenchJob('j1');
     await at.refresh();
@@ -155,6 +158,41 @@ describe('the way to the server', () => {
       .filter((a) => a.path === EVENTS)
       .flatMap((a) => (a.body as { events: { data: unknown }[] }).events);
     expect(sent[0]?.data).toEqual({ event: 'old' });
+  });
+
+  it('takes two back in quick succession, the later one first, and brings them again in their order', async () => {
+    const recent = ['one', 'two'].map((id) => ({ id, kind: 'note', words: '', step: '', place: '' }));
+    const log = served({ 'GET /api/jobs/j1/bench': () => makeBench({ number, recent }) });
+    const at = new BenchJob('j1');
+    await at.refresh();
+    expect([at.undo(), at.undo(), at.undo()]).toEqual([true, true, false]);
+    expect(at.settling).toBe(true);
+    expect([at.redo(), at.redo()]).toEqual([true, true]);
+    await settled(at);
+    const sent = log.filter((a) => a.path === EVENTS).flatMap((a) => (a.body as Sent).events);
+    expect(sent.map((e) => [e.kind, (e as unknown as { data: { event: string } }).data.event])).toEqual([
+      ['undo', 'two'], ['undo', 'one'], ['redo', 'one'], ['redo', 'two'],
+    ]); // prettier-ignore
+  });
+
+  it('takes back offline what it has not sent, and not what the server has', async () => {
+    served({
+      'GET /api/jobs/j1/bench': () =>
+        makeBench({ number, recent: [{ id: 'old', kind: 'note', words: '', step: '', place: '' }] }),
+    });
+    const at = new BenchJob('j1');
+    await at.refresh();
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(() => Promise.reject(new TypeError('down'))),
+    );
+    at.do('step_done', { step: 'power_off' });
+    await vi.waitFor(() => expect(line.stands).toBe(false));
+    expect(at.undo()).toBe(true);
+    expect(at.bench?.steps[0]?.outcome).toBeNull();
+    expect(at.undo()).toBe(false);
+    expect(at.redo()).toBe(true);
+    expect(at.bench?.steps[0]?.outcome?.how).toBe('done');
   });
 
   it('sends a photo before the event that speaks of it', async () => {

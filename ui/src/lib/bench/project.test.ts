@@ -44,12 +44,30 @@ describe('what is on its way, laid over what the server said', () => {
 
   it('takes back what has not been sent, and then what was', () => {
     expect(step(laid(event('step_done', { step: 'power_off' }), event('undo')), 'power_off')?.outcome).toBeNull();
-    const done = { how: 'done', at: '', by: '', words: '' };
+    const done = { how: 'done', at: '', by: '', words: '', value: null };
     const said = makeBench({
       steps: [makeStep('power_off', { outcome: done })],
-      last: { id: 'x', kind: 'step_done', words: 'step 1', step: 'power_off' },
+      recent: [{ id: 'x', kind: 'step_done', words: 'step 1', step: 'power_off', place: '' }],
     });
     expect(project(said, [event('undo')], 0, 'plugs_open').steps[0]?.outcome).toBeNull();
+  });
+
+  it('brings again what was taken back, sent or not', () => {
+    const one = event('step_done', { step: 'power_off' });
+    expect(step(laid(one, event('undo'), event('redo')), 'power_off')?.outcome?.how).toBe('done');
+    expect(step(laid(one, event('undo'), event('note'), event('redo')), 'power_off')?.outcome).toBeNull();
+    const recent = [{ id: 'x', kind: 'place_out', words: '', step: '', place: 'fan' }];
+    const said = makeBench({ places: [makePlace('fan', { is_out: true })], recent });
+    expect(project(said, [event('undo')], 0, 'x').places[0]?.is_out).toBe(false);
+    expect(project(said, [event('undo'), event('redo')], 0, 'x').places[0]?.is_out).toBe(true);
+  });
+
+  it('knows that a lifted cooler leaves the die bare', () => {
+    const said = makeBench({
+      steps: [makeStep('lift', { acts: ['cooler_off'], makes: ['bare'], cancels: ['applied'] })],
+      facts: ['applied'],
+    });
+    expect(project(said, [event('step_done', { step: 'lift' })], 0, 'x').facts.sort()).toEqual(['bare', 'cooler_off']);
   });
 
   it('draws a new place with the letter of its class', () => {
@@ -69,7 +87,7 @@ describe('what is on its way, laid over what the server said', () => {
   });
 
   it('goes back, skips, ends waits, notes leftovers and closes', () => {
-    const done = { how: 'done', at: '', by: '', words: '' };
+    const done = { how: 'done', at: '', by: '', words: '', value: null };
     const said = makeBench({ steps: [makeStep('a', { outcome: done }), makeStep('b', { outcome: done })] });
     expect(project(said, [event('gone_back', { step: 'b' })], 0, 'x').steps.map((s) => s.outcome !== null)).toEqual([
       true,

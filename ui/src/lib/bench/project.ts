@@ -32,14 +32,24 @@ export function stepFirst(bench: Bench, guard: Guard, plugsOpenName: string): St
 export function project(bench: Bench, queue: readonly Queued[], offsetMs: number, plugsOpenName: string): Bench {
   const left = queue.filter((q) => q.number === undefined || q.number > bench.number);
   const active: Queued[] = [];
+  const undone: (Queued | null)[] = [];
   let back = 0;
   for (const event of left) {
     if (event.kind === 'undo') {
-      if (active.length) active.pop();
-      else back += 1;
-    } else if (event.kind !== 'redo') active.push(event);
+      const last = active.pop();
+      if (!last) back += 1;
+      undone.push(last ?? null);
+    } else if (event.kind === 'redo') {
+      const again = undone.pop();
+      if (again) active.push(again);
+      else if (again === null) back -= 1;
+    } else {
+      active.push(event);
+      undone.length = 0;
+    }
   }
-  let out = back ? withoutLast(bench) : bench;
+  let out = bench;
+  for (const last of bench.recent.slice(bench.recent.length - back).reverse()) out = without(out, last);
   for (const event of active) out = apply(out, event, offsetMs);
   if (out === bench) return bench;
   const facts = new Set(out.facts);
@@ -59,18 +69,27 @@ function stillOpen(bench: Bench, of: string, facts: ReadonlySet<string>): boolea
   return !facts.has(of);
 }
 
-function withoutLast(bench: Bench): Bench {
-  const step = bench.last?.step;
-  if (!step || !bench.last?.kind.startsWith('step_')) return bench;
-  return { ...bench, steps: bench.steps.map((s) => (s.id === step ? { ...s, outcome: null } : s)) };
+/** What the server said, less one event of it, as far as it can be told from here; the server's answer follows. */
+function without(bench: Bench, last: Bench['recent'][number]): Bench {
+  if (last.kind === 'place_out' || last.kind === 'place_in')
+    return toggle(bench, [last.place], last.kind === 'place_in');
+  const step = bench.steps.find((s) => s.id === last.step);
+  if (!step || !(last.kind.startsWith('step_') || last.kind === 'power_on')) return bench;
+  const facts = new Set(bench.facts);
+  for (const fact of [...step.acts, ...step.makes]) facts.delete(fact);
+  const steps = bench.steps.map((s) => (s.id === step.id ? { ...s, outcome: null } : s));
+  const out = toggle({ ...bench, facts: [...facts], steps }, step.takes_out, false);
+  return toggle(out, step.puts_in, true);
 }
 
 function apply(bench: Bench, event: Queued, offsetMs: number): Bench {
   const at = new Date(new Date(event.made_at).getTime() + offsetMs).toISOString();
   const text = (name: string) => String(event.data[name] ?? '');
   switch (event.kind) {
-    case 'step_done':
-      return done(bench, text('step'), event.id, at);
+    case 'step_done': {
+      const value = typeof event.data.value === 'number' ? event.data.value : null;
+      return done(bench, text('step'), event.id, at, value);
+    }
     case 'power_on': {
       const results = Object.values((event.data.results ?? {}) as Record<string, string>);
       const step = bench.steps.find((s) => s.shows === 'power' && !s.outcome);
@@ -110,18 +129,18 @@ function apply(bench: Bench, event: Queued, offsetMs: number): Bench {
   }
 }
 
-function settle(bench: Bench, id: string, how: string, at: string, words: string): Bench {
-  const outcome = { how, at, by: '', words };
+function settle(bench: Bench, id: string, how: string, at: string, words: string, value: number | null = null): Bench {
+  const outcome = { how, at, by: '', words, value };
   return { ...bench, steps: bench.steps.map((s) => (s.id === id ? { ...s, outcome } : s)) };
 }
 
-function done(bench: Bench, id: string, eventId: string, at: string): Bench {
+function done(bench: Bench, id: string, eventId: string, at: string, value: number | null = null): Bench {
   const step = bench.steps.find((s) => s.id === id);
   if (!step) return bench;
-  let out = settle(bench, id, 'done', at, '');
+  let out = settle(bench, id, 'done', at, '', value);
   const facts = new Set(out.facts);
   for (const cancelled of step.cancels) facts.delete(cancelled);
-  for (const act of step.acts) facts.add(act);
+  for (const fact of [...step.acts, ...step.makes]) facts.add(fact);
   out = toggle({ ...out, facts: [...facts] }, step.takes_out, true);
   out = toggle(out, step.puts_in, false);
   if (step.wait) {

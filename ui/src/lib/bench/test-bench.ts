@@ -13,6 +13,10 @@ export function makeStep(id: string, more: Partial<Step> = {}): Step {
     caution: '',
     acts: [],
     cancels: [],
+    makes: [],
+    held: false,
+    skippable: true,
+    asks: null,
     takes_out: [],
     puts_in: [],
     wait: '',
@@ -55,6 +59,7 @@ export function makePlace(id: string, more: Partial<Place> = {}): Place {
 
 export const BATTERY_GUARD = {
   rule: 'cooler_on_battery',
+  hard: false,
   needs: ['battery_off'],
   bars: [],
   reason: 'The battery is still connected.',
@@ -118,6 +123,8 @@ export function makeBench(more: Partial<Bench> = {}): Bench {
     blockers: [],
     last: null,
     redo: null,
+    recent: [],
+    undone: [],
     refused: [],
     plan_changed: false,
     chosen: { key: 'repaste:Grey Heron 11', words: 'clean, Grey Heron 11' },
@@ -157,6 +164,7 @@ export const WORDS: BenchWords = {
   screw_groups: [{ name: 'cover', words: 'cover' }],
   plug_parts: [{ name: 'fan', words: 'fan' }],
   plugs_open: 'plugs_open',
+  looked_at: ['boot'],
 };
 
 /** A job at the bench that has heard its state already and is not listening. */

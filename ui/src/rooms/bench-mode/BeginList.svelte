@@ -19,14 +19,14 @@
   let trouble = $state.raw<Problem | null>(null);
   const reason = $derived(trouble?.body.reason);
 
-  async function begin(withModel: boolean) {
+  export async function begin(withModel: boolean): Promise<void> {
     busy = true;
     trouble = await at.begin(withModel);
     if (!trouble) go(`/jobs/${jobId}/bench`);
     busy = false;
   }
 
-  $effect(() => offer([{ key: 'Enter', words: 'Begin the step list', alone: false, run: () => void begin(true) }]));
+  $effect(() => offer([{ key: 'Enter', words: 'Begin the step list', run: () => void begin(true) }]));
 </script>
 
 <section>

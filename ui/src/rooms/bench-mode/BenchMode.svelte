@@ -4,15 +4,19 @@
   import { canSpeak, hush, keepAwake, speak, wholeScreen } from '../../lib/bench/aids';
   import { BenchJob, benchWords } from '../../lib/bench/bench.svelte';
   import { remaining } from '../../lib/bench/clock';
+  import { base, HOLD_MS, Lockout, move, type Does, type Input, type Sight, type State } from '../../lib/bench/machine';
   import { brokenGuard, runningWait, stepFirst } from '../../lib/bench/project';
   import type { Guard, Step, Wait } from '../../lib/bench/types';
   import { waits } from '../../lib/bench/waits.svelte';
   import { client, Problem, take, type Job } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';
+  import { parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import { go } from '../../lib/router.svelte';
   import { say } from '../../lib/toasts.svelte';
+  import KeyHelp from '../KeyHelp.svelte';
   import BeginList from './BeginList.svelte';
   import CountAndClose from './CountAndClose.svelte';
   import LineState from './LineState.svelte';
@@ -47,6 +51,14 @@
   let digitTimer: ReturnType<typeof setTimeout> | undefined;
   let power: PowerCheck | undefined = $state();
   let photoField: HTMLInputElement | undefined = $state();
+  let begin: BeginList | undefined = $state();
+  let count: CountAndClose | undefined = $state();
+  let sheet: HTMLElement | undefined = $state();
+  let measured = $state('');
+  let helpOpen = $state(false);
+  let holding = $state(false);
+  let holdTimer: ReturnType<typeof setTimeout> | undefined;
+  const lock = new Lockout();
 
   const bench = $derived(at.bench);
   const steps = $derived(bench?.steps ?? []);
@@ -75,7 +87,7 @@
 
   onMount(() => {
     void loadJob();
-    const stops = [at.open(), keepAwake(), hush];
+    const stops = [at.open(), keepAwake(), hush, up];
     return () => stops.forEach((stop) => stop());
   });
 
@@ -91,55 +103,122 @@
     const next = behind >= 0 ? behind : steps.findIndex((s) => !s.outcome && s.id !== from.id);
     viewed = next >= 0 ? (steps[next]?.id ?? null) : null;
     panel = null;
+    measured = '';
   }
 
   function finish(current: Step, more: Record<string, unknown> = {}) {
-    at.do('step_done', { step: current.id, ...more });
+    const value = current.asks ? parseNumber(measured) : null;
+    if (value !== null && Number.isNaN(value)) {
+      say(`“${measured}” is no number. Leave it empty when nobody has weighed it.`, { tone: 'wrong' });
+      return;
+    }
+    at.do('step_done', { step: current.id, ...(value === null ? {} : { value }), ...more });
     onward(current);
   }
 
-  function forward() {
-    if (!bench || !step) return;
-    if (step.outcome) return onward(step);
-    if (held) {
-      panel = { kind: 'early', wait: held };
-      return;
-    }
-    if (step.shows === 'power') return power?.confirm();
-    const current = step;
-    const guard = brokenGuard(current.guards, facts);
-    if (guard) {
-      const first = stepFirst(bench, guard, benchWords.table?.plugs_open ?? 'plugs_open');
-      panel = { kind: 'rule', guard, first, send: (breach) => finish(current, { breach }) };
-      return;
-    }
-    finish(current);
+  const guard = $derived(step && !step.outcome ? brokenGuard(step.guards, facts) : null);
+  const sight = $derived<Sight>({
+    begun: bench?.begun != null,
+    step: step && {
+      settled: step.outcome !== null,
+      held: step.held,
+      power: step.shows === 'power',
+      waits: held !== null,
+      broken: guard !== null,
+      skippable: step.skippable,
+    },
+    waiting: running.length > 0,
+    tellable: panel?.kind === 'rule' ? !panel.guard.hard : true,
+  });
+  const mode = $derived<State>(panel === null ? base(sight) : panel.kind === 'rule' ? 'guard' : 'reason');
+
+  /** Ask the machine what an input means here, and do it. */
+  function input(what: Input) {
+    const { does } = move(mode, what, sight);
+    DO[does]();
+    if (what === 'press' || what === 'hold') lock.note(does, performance.now());
   }
 
-  /** A power-on that breaks a rule is told as what it is, like any other step. */
-  function powerBroken(results: Record<string, string>, boot: number | null): boolean {
+  const DO: Record<Does, () => void> = {
+    begin: () => begin?.begin(true),
+    finish: () => step && finish(step),
+    onward: () => step && onward(step),
+    confirm: () => power?.confirm(),
+    close: () => count?.close(),
+    first: () => {
+      const to =
+        panel?.kind === 'rule' ? steps.findIndex((s) => panel?.kind === 'rule' && s.id === panel.first?.id) : -1;
+      if (to >= 0) jump(to);
+      else panel = null;
+    },
+    undo: back,
+    redo: () => at.redo(),
+    rule: () => {
+      if (!step || !bench || !guard) return;
+      const current = step;
+      const first = stepFirst(bench, guard, benchWords.table?.plugs_open ?? 'plugs_open');
+      const send = (breach: string) =>
+        current.shows === 'power' ? power?.confirm(breach) : finish(current, { breach });
+      panel = { kind: 'rule', guard, first, send };
+    },
+    ask_skip: () => (panel = { kind: 'skip' }),
+    ask_mishap: () => (panel = { kind: 'mishap' }),
+    ask_clock: () => (panel = { kind: 'wait' }),
+    ask_early: () => (panel = { kind: 'early', wait: (held ?? running[0]) as Wait }),
+    ask_story: () => panel?.kind === 'rule' && (panel = { kind: 'told', guard: panel.guard, send: panel.send }),
+    dismiss: () => (panel = null),
+    leave: () => go(leave),
+    keep_holding: () => undefined,
+    keep_waiting: () => say('The wait is not over. E ends it early, with a reason.'),
+    never_skipped: () => say('This step stands between a die and the power: do it, or take another plan.'),
+    nothing: () => undefined,
+  };
+
+  /** The large button, Enter, Space or the foot switch goes down. */
+  function down() {
+    if (!lock.lets(performance.now()) || at.settling) return;
+    const { does } = move(mode, 'press', sight);
+    if (does !== 'keep_holding') return input('press');
+    up();
+    holding = true;
+    holdTimer = setTimeout(() => {
+      holding = false;
+      input('hold');
+    }, HOLD_MS);
+  }
+
+  function up() {
+    clearTimeout(holdTimer);
+    holding = false;
+  }
+
+  /** Whatever was touched, the foot acts on the step again. Fields keep the focus while one types in them. */
+  function refocus(event: MouseEvent) {
+    const target = event.target as Element;
+    if (panel || target.closest('input:not([type="radio"], [type="checkbox"], [type="file"]), textarea, select'))
+      return;
+    requestAnimationFrame(() => !panel && sheet?.focus({ preventScroll: true }));
+  }
+
+  $effect(() => {
+    void index;
+    if (mode !== 'reason' && mode !== 'guard') sheet?.focus({ preventScroll: true });
+  });
+
+  /** A power-on is told with its results; a breach is told as what it is. */
+  function switched(results: Record<string, string>, boot: number | null, breach: string | null): void {
     const current = step;
-    const guard = current ? brokenGuard(current.guards, facts) : null;
-    const boot_s = boot === null ? {} : { boot_s: boot };
-    if (!guard || !bench) {
-      at.do('power_on', { results, ...boot_s });
-      if (current && !Object.values(results).includes('fails')) onward(current);
-      return true;
-    }
-    const first = stepFirst(bench, guard, benchWords.table?.plugs_open ?? 'plugs_open');
-    const send = (breach: string) => at.do('power_on', { results, ...boot_s, breach });
-    panel = { kind: 'rule', guard, first, send };
-    return true;
+    at.do('power_on', { results, ...(boot === null ? {} : { boot_s: boot }), ...(breach ? { breach } : {}) });
+    if (current && !Object.values(results).includes('fails')) onward(current);
   }
 
   function back() {
-    if (panel) {
-      panel = null;
+    if (!at.canUndo) return;
+    if (!at.undo()) {
+      say('That one is on the server already. It can be taken back when the line is back.', { tone: 'wrong' });
       return;
     }
-    if (!at.said?.last && !at.queue.length) return;
     viewed = null;
-    at.undo();
     say('Taken back. R brings it again.');
   }
 
@@ -175,61 +254,55 @@
     if (file) await at.addPhoto(file, what, step?.id ?? '');
   }
 
-  function ruleKey(wanted: 'first' | 'happened') {
-    if (panel?.kind !== 'rule') return;
-    if (wanted === 'happened') panel = { kind: 'told', guard: panel.guard, send: panel.send };
-    else if (panel.first) jump(steps.findIndex((s) => panel?.kind === 'rule' && s.id === panel.first?.id));
-    else panel = null;
-  }
+  const quiet = (run: () => void) => () => mode !== 'reason' && run();
 
   $effect(() =>
     offer([
       {
         key: 'Enter',
-        words: 'Step done, go on',
+        words: 'Step done, go on; held for a second where it matters',
         alone: true,
-        run: () => (panel?.kind === 'rule' ? ruleKey('first') : forward()),
+        run: down,
+        release: up,
       },
-      { key: 'Backspace', words: 'Take the last step back', alone: true, run: back },
-      { key: 'r', words: 'Bring it again', alone: true, run: () => at.redo() },
-      {
-        key: 'x',
-        words: 'Skip this step with a reason',
-        alone: true,
-        run: () => step && !step.outcome && (panel = { kind: 'skip' }),
-      },
-      { key: 'm', words: 'Something went wrong', alone: true, run: () => (panel = { kind: 'mishap' }) },
-      { key: 't', words: 'Start a clock', alone: true, run: () => (panel = { kind: 'wait' }) },
-      {
-        key: 'e',
-        words: 'End the wait early',
-        alone: true,
-        run: () => (held ?? running[0]) && (panel = { kind: 'early', wait: (held ?? running[0]) as Wait }),
-      },
-      { key: 'w', words: 'It has happened: record it', alone: true, run: () => ruleKey('happened') },
-      { key: 'p', words: 'Photo of this step', alone: true, run: () => photoField?.click() },
-      { key: 's', words: 'Say the step aloud', alone: true, run: sayStep },
+      { key: 'Backspace', words: 'Take the last step back', alone: true, run: () => input('back') },
+      { key: 'r', words: 'Bring it again', alone: true, run: () => input('again') },
+      { key: 'x', words: 'Skip this step with a reason', alone: true, run: () => input('skip') },
+      { key: 'm', words: 'Something went wrong', alone: true, run: () => input('mishap') },
+      { key: 't', words: 'Start a clock', alone: true, run: () => input('clock') },
+      { key: 'e', words: 'End the wait early', alone: true, run: () => input('early') },
+      { key: 'w', words: 'It has happened: record it', alone: true, run: () => input('happened') },
+      { key: 'p', words: 'Photo of this step', alone: true, run: quiet(() => photoField?.click()) },
+      { key: 's', words: 'Say the step aloud', alone: true, run: quiet(sayStep) },
       { key: 'f', words: 'Whole screen', alone: true, run: () => void wholeScreen() },
       {
         key: 'ArrowRight',
         words: 'Look at the next step',
         alone: true,
-        run: () => jump(Math.min(steps.length - 1, index + 1)),
+        run: quiet(() => jump(Math.min(steps.length - 1, index + 1))),
       },
-      { key: 'ArrowLeft', words: 'Look at the step before', alone: true, run: () => jump(Math.max(0, index - 1)) },
-      { key: 'Escape', words: 'Leave bench mode', alone: true, run: () => (panel ? (panel = null) : go(leave)) },
+      {
+        key: 'ArrowLeft',
+        words: 'Look at the step before',
+        alone: true,
+        run: quiet(() => jump(Math.max(0, index - 1))),
+      },
+      { key: '?', words: 'These keys', alone: true, run: () => (helpOpen = true) },
+      { key: 'Escape', words: 'Leave bench mode', alone: true, run: () => input('cancel') },
       ...Array.from({ length: 10 }, (_, i) => ({
         key: String(i),
         words: i === 1 ? 'Numbers: go to that step' : '',
         alone: true,
-        run: () => digit(String(i)),
+        run: quiet(() => digit(String(i))),
       })),
     ]),
   );
 </script>
 
+<svelte:window onblur={up} />
 <svelte:head><title>Bench · {job?.model ?? ''}</title></svelte:head>
-<div class="bench">
+<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+<div class="bench" data-mode={mode} onclick={refocus}>
   <header>
     <strong class="device">{job?.model ?? '…'}</strong>
     <span class="quiet">job {job?.number ?? ''}</span>
@@ -250,12 +323,12 @@
   {#if missing}
     <div class="pad"><Notice tone="care" title={missing.body.detail}>{missing.body.remedy}</Notice></div>
   {:else if bench && !bench.begun}
-    <div class="pad"><BeginList {at} jobId={id} /></div>
+    <div class="pad" bind:this={sheet} tabindex="-1"><BeginList bind:this={begin} {at} jobId={id} /></div>
   {:else if bench}
     <nav class="ruler" aria-label="Steps"><StepRuler {steps} here={index} onjump={jump} /></nav>
     <main id="main" class:sided>
       {#if step}
-        <div class="sheet">
+        <div class="sheet" bind:this={sheet} tabindex="-1">
           <StepSheet {step} number={index + 1} of={steps.length} wide={!sided && step.shows !== 'power'} />
           {#if held}
             <p class="held" role="timer">
@@ -263,13 +336,32 @@
               <span>{held.words.toLowerCase()}, then this step. Another job can have your hands meanwhile.</span>
             </p>
           {/if}
+          {#if step.asks && !step.outcome}
+            <div class="asks">
+              <TextField
+                label={step.asks.words}
+                name="measured"
+                numeric
+                unit={step.asks.unit}
+                bind:value={measured}
+                hint="empty: it stays planned, not weighed"
+              />
+            </div>
+          {/if}
           {#if step.shows === 'power' && !step.outcome}
-            <PowerCheck bind:this={power} {at} large onbroken={powerBroken} />
+            <PowerCheck bind:this={power} {at} large onswitched={switched} />
           {/if}
         </div>
         {#if sided}<SidePane {at} {bench} {step} kind={job?.kind ?? 'laptop'} />{/if}
       {:else}
-        <CountAndClose {at} {bench} alone onstep={(s) => (viewed = s)} onclosed={() => go(`/jobs/${id}/after`)} />
+        <CountAndClose
+          bind:this={count}
+          {at}
+          {bench}
+          alone
+          onstep={(s) => (viewed = s)}
+          onclosed={() => go(`/jobs/${id}/after`)}
+        />
       {/if}
     </main>
     <footer>
@@ -278,8 +370,8 @@
         <RulePanel
           guard={rule.guard}
           first={rule.first ? steps.findIndex((s) => s.id === rule.first?.id) + 1 : null}
-          onfirst={() => ruleKey('first')}
-          onhappened={() => ruleKey('happened')}
+          onfirst={() => input('press')}
+          onhappened={() => input('happened')}
         />
       {:else if panel?.kind === 'told'}
         {@const told = panel}
@@ -328,18 +420,31 @@
         <MishapPanel {at} step={step?.id ?? ''} onclose={() => (panel = null)} />
       {:else if step}
         <div class="strip">
-          <button class="go" type="button" onclick={forward}>
-            {#if step.outcome}Go on{:else if held}Waiting{:else if step.shows === 'power'}Looked at each, go on{:else}Done,
-              go on{/if}
+          <button
+            class="go"
+            class:holding
+            type="button"
+            data-pedal
+            aria-disabled={at.settling || undefined}
+            onpointerdown={(e) => e.button === 0 && down()}
+            onpointerup={up}
+            onpointerleave={up}
+            onpointercancel={up}
+            oncontextmenu={(e) => e.preventDefault()}
+          >
+            {#if at.settling}Taking it back …{:else if step.outcome}Go on{:else if held}Waiting{:else if holding}Keep
+              holding{:else if step.held && !guard}Hold a second: {step.shows === 'power'
+                ? 'looked at, go on'
+                : 'done'}{:else}Done, go on{/if}
             <kbd>Enter</kbd>
           </button>
-          <Button key="⌫" onclick={back}>Take back</Button>
-          <Button key="X" disabled={step.outcome !== null} onclick={() => (panel = { kind: 'skip' })}>Skip</Button>
-          <Button key="M" onclick={() => (panel = { kind: 'mishap' })}>Mishap</Button>
-          <Button key="T" onclick={() => (panel = { kind: 'wait' })}>Clock</Button>
+          <Button key="⌫" disabled={!at.canUndo} onclick={() => input('back')}>Take back</Button>
+          <Button key="X" disabled={step.outcome !== null || !step.skippable} onclick={() => input('skip')}>Skip</Button
+          >
+          <Button key="M" onclick={() => input('mishap')}>Mishap</Button>
+          <Button key="T" onclick={() => input('clock')}>Clock</Button>
           <Button key="P" onclick={() => photoField?.click()}>Photo</Button>
-          {#if held}<Button key="E" onclick={() => held && (panel = { kind: 'early', wait: held })}>End wait</Button
-            >{/if}
+          {#if held}<Button key="E" onclick={() => input('early')}>End wait</Button>{/if}
           {#if canSpeak()}<Button key="S" onclick={sayStep}>Say it</Button>{/if}
           {#if digits}<span class="digits" role="status">step {digits} …</span>{/if}
         </div>
@@ -347,6 +452,7 @@
     </footer>
   {/if}
 </div>
+<KeyHelp bind:open={helpOpen} />
 
 <style>
   /* The page scrolls inside, so it needs no room for a scroll bar of its own. */
@@ -425,7 +531,19 @@
     min-height: 4.5rem;
     font-size: var(--size-2);
   }
+  .sheet:focus,
+  .pad:focus {
+    outline: none;
+  }
+  .asks {
+    max-width: 22rem;
+    margin-top: var(--gap-4);
+  }
   .go {
+    position: relative;
+    overflow: hidden;
+    touch-action: none;
+    user-select: none;
     flex: 1 1 18rem;
     display: flex;
     align-items: center;
@@ -441,6 +559,20 @@
     font-size: var(--size-4);
     font-weight: 700;
     cursor: pointer;
+  }
+  /* The hold fills the button from the left: it is the progress itself, so it moves with reduced motion too. */
+  .go::before {
+    content: '';
+    position: absolute;
+    inset: 0;
+    background: currentcolor;
+    opacity: 0.28;
+    transform: scaleX(0);
+    transform-origin: left;
+  }
+  .go.holding::before {
+    transform: scaleX(1);
+    transition: transform 1s linear !important;
   }
   .go kbd {
     padding: 0 0.5em;

@@ -36,6 +36,21 @@
     else at.do('checked', { of: one.of, words });
   }
 
+  const opened = $derived(bench.steps.some((s) => s.shows === 'power'));
+  const power = $derived(bench.power.at(-1));
+  // What was seen, measured, only planned, or not looked at: each as what it is.
+  const said = $derived.by(() => {
+    const results = Object.values(power?.results ?? {});
+    const count = (how: string) => results.filter((r) => r === how).length;
+    const asked = bench.steps.filter((s) => s.asks && s.outcome?.how === 'done');
+    const measured = asked.filter((s) => s.outcome?.value !== null);
+    return [
+      ...(power ? [`First power-on: ${count('fine')} checks fine, ${count('unchecked')} not looked at.`] : []),
+      ...(asked.length ? [`Doses: ${measured.length} weighed, ${asked.length - measured.length} as planned.`] : []),
+      ...(bench.found.length ? [`Seen: ${plural(bench.found.length, 'part')} looked at and noted.`] : []),
+    ];
+  });
+
   // While steps are still to do, what they will settle by themselves is only counted.
   const stepsOpen = $derived(bench.blockers.filter((b) => bench.steps.some((s) => s.id === b.of)));
   const outOnes = $derived(bench.blockers.filter((b) => bench.places.some((p) => p.id === b.of)));
@@ -54,7 +69,7 @@
     bench.places.some((p) => p.id === one.of && p.kind === 'screw') ||
     one.text.includes('left over');
 
-  function close() {
+  export function close() {
     if (asked) return;
     if (bench.closed) return onclosed();
     if (bench.blockers.length) return;
@@ -65,7 +80,7 @@
 
   $effect(() =>
     offer([
-      ...(alone || !bench.blockers.length ? [{ key: 'Enter', words: 'Close the bench work', alone, run: close }] : []),
+      ...(!alone && !bench.blockers.length ? [{ key: 'Enter', words: 'Close the bench work', run: close }] : []),
       ...(alone ? shown : []).slice(0, 9).map((one, i) => ({
         key: String(i + 1),
         words: one.text,
@@ -119,9 +134,20 @@
     </ul>
   {:else}
     <svelte:element this={alone ? 'h1' : 'h3'} class="head"
-      >{back} of {screws.length} screws are back, nothing is left over</svelte:element
+      >{screws.length
+        ? `${back} of ${screws.length} screws are back, nothing is left over`
+        : opened
+          ? 'Nothing is open; the screws are not mapped'
+          : 'Nothing is open'}</svelte:element
     >
-    <p class="large">Every plug is on, the battery went on last, the first power-on was fine.</p>
+    {#if opened && !screws.length}
+      <p class="large">Nobody has counted them: count what is in the tray before you close. The record says so.</p>
+    {/if}
+    {#if said.length}
+      <ul class="said">
+        {#each said as one (one)}<li>{one}</li>{/each}
+      </ul>
+    {/if}
     <div class="row"><Button kind="main" key="Enter" onclick={close}>Close the bench work</Button></div>
   {/if}
   {#if asked}
@@ -186,5 +212,10 @@
     border-radius: 3px;
     font: inherit;
     font-weight: 700;
+  }
+  .said {
+    margin: var(--gap-3) 0;
+    padding-left: 1.2em;
+    font-size: var(--size-3);
   }
 </style>

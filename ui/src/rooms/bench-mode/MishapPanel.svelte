@@ -37,7 +37,7 @@
         event.preventDefault();
         chosen = found.name;
       }
-    } else if (event.key === 'Enter' && kind && !(event.target instanceof HTMLButtonElement)) {
+    } else if (kind && ((event.key === 'Enter' && typing) || (event.key.toLowerCase() === 'w' && !typing))) {
       event.preventDefault();
       note();
     }
@@ -54,7 +54,7 @@
     {#if kind.check}<p class="check">Before it closes: {kind.check}</p>{/if}
     <div class="foot">
       <label><span>What happened</span><input bind:value={words} name="mishap-words" maxlength="400" /></label>
-      <Button kind="main" onclick={note} key="Enter">Put it into the record</Button>
+      <Button kind="main" onclick={note} key="W">Put it into the record</Button>
       <Button onclick={() => (chosen = null)} key="Esc">Back</Button>
     </div>
   {:else}

@@ -1,6 +1,6 @@
 <script lang="ts">
-  // The first power-on, check by check. All fine until somebody says otherwise; nothing is assumed silently: the button
-  // says what it confirms.
+  // The first power-on, check by check. Each is "not looked at" until somebody has; boot, fans and temperatures have to
+  // be, the rest goes into the record as not checked.
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { benchWords } from '../../lib/bench/bench.svelte';
   import { parseNumber } from '../../lib/format';
@@ -10,10 +10,12 @@
   interface Props {
     at: BenchJob;
     large?: boolean;
-    onbroken?: (results: Record<string, string>, boot: number | null) => boolean;
+    /** What is done with the results; without it they are noted at once. */
+    onswitched?: (results: Record<string, string>, boot: number | null, breach: string | null) => void;
   }
-  let { at, large = false, onbroken }: Props = $props();
+  let { at, large = false, onswitched }: Props = $props();
   const STATES = [
+    { value: 'unchecked', label: 'not looked at' },
     { value: 'fine', label: 'fine' },
     { value: 'fails', label: 'fails' },
     { value: 'none', label: 'has none' },
@@ -21,14 +23,22 @@
   const checks = $derived(benchWords.table?.checks ?? []);
   let results = $state<Record<string, string>>({});
   let boot = $state('');
-  const full = $derived(Object.fromEntries(checks.map((c) => [c.name, results[c.name] ?? 'fine'])));
+  const full = $derived(Object.fromEntries(checks.map((c) => [c.name, results[c.name] ?? 'unchecked'])));
   const failing = $derived(checks.filter((c) => full[c.name] === 'fails'));
+  const missing = $derived(
+    checks.filter((c) => full[c.name] === 'unchecked' && benchWords.table?.looked_at.includes(c.name)),
+  );
+  const unseen = $derived(checks.filter((c) => full[c.name] === 'unchecked'));
+  let told = $state(false);
   const seconds = $derived(parseNumber(boot));
   const causes = $derived(at.bench?.causes ?? []);
 
-  export function confirm(): void {
+  /** Note what was looked at. Without the three that tell whether the die lives it says so and notes nothing. */
+  export function confirm(breach: string | null = null): void {
+    told = true;
+    if (missing.length) return;
     const value = seconds === null || Number.isNaN(seconds) ? null : seconds;
-    if (onbroken?.(full, value)) return;
+    if (onswitched) return onswitched(full, value, breach);
     at.do('power_on', { results: full, ...(value === null ? {} : { boot_s: value }) });
   }
 </script>
@@ -57,13 +67,20 @@
   <div class="foot">
     <TextField label="Time to boot" name="boot_s" numeric unit="s" bind:value={boot} hint="empty when not timed" />
     {#if !large}
-      <Button kind="main" onclick={confirm}
+      <Button kind="main" onclick={() => confirm()}
         >{failing.length
           ? `Note it: ${failing.length} fail${failing.length === 1 ? 's' : ''}`
-          : 'Looked at each: all fine'}</Button
+          : unseen.length
+            ? `Note it: ${unseen.length} not looked at`
+            : 'Looked at each: all fine'}</Button
       >
     {/if}
   </div>
+  {#if missing.length}
+    <p class="missing" class:told role={told ? 'alert' : undefined}>
+      Look first: {missing.map((c) => c.words.toLowerCase()).join(', ')}.
+    </p>
+  {/if}
   {#if causes.length}
     <div class="causes">
       <h3>Likely, most likely first</h3>
@@ -159,5 +176,14 @@
     margin-left: var(--gap-2);
     color: var(--soft);
     font-weight: 400;
+  }
+  .missing {
+    margin: var(--gap-3) 0 0;
+    font-size: var(--size-2);
+    color: var(--soft);
+  }
+  .missing.told {
+    color: var(--halt);
+    font-weight: 700;
   }
 </style>

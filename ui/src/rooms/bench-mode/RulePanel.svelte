@@ -19,7 +19,7 @@
   </div>
   <div class="keys">
     <Button kind="main" key="Enter" onclick={onfirst}>{first ? `First: step ${first}` : 'Back to the step'}</Button>
-    <Button key="W" onclick={onhappened}>It has happened: record it</Button>
+    {#if !guard.hard}<Button key="W" onclick={onhappened}>It has happened: record it</Button>{/if}
   </div>
 </div>
 

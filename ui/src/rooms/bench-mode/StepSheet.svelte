@@ -45,6 +45,13 @@
       <span>{step.caution}</span>
     </p>
   {/if}
+  {#if step.asks && step.outcome?.how === 'done'}
+    <p class="why">
+      {step.outcome.value === null || step.outcome.value === undefined
+        ? 'As planned, not weighed.'
+        : `${step.asks.words}: ${step.outcome.value} ${step.asks.unit}.`}
+    </p>
+  {/if}
   {#if step.outcome?.words}<p class="why">“{step.outcome.words}”</p>{/if}
 </article>
 

@@ -42,11 +42,16 @@ async function open(bench: Partial<Bench> = {}, more: Record<string, unknown> = 
   return user;
 }
 const title = () => screen.getByRole('heading', { level: 1 }).textContent;
-const done = { how: 'done', at: '2026-03-02T09:10:00Z', by: 'Imke', words: '' };
+const done = { how: 'done', at: '2026-03-02T09:10:00Z', by: 'Imke', words: '', value: null };
+/** Longer than the lockout after a press. */
+let clock = 0;
+const later = () => (clock += 1000);
 
 beforeEach(() => {
   localStorage.clear();
   sent = [];
+  vi.spyOn(performance, 'now').mockImplementation(() => clock);
+  later();
 });
 
 describe('bench mode', () => {
@@ -55,6 +60,7 @@ describe('bench mode', () => {
     expect(title()).toBe('Do power_off');
     await user.keyboard('{Enter}');
     expect(title()).toBe('Do battery_off');
+    later();
     await user.keyboard(' ');
     expect(title()).toBe('Do cooler_off');
     await user.keyboard('n'); // elsewhere this takes a device in
@@ -68,6 +74,7 @@ describe('bench mode', () => {
     await vi.waitFor(() => expect(title()).toBe('Do cooler_off'));
     await user.keyboard('{Enter}');
     expect(screen.getByRole('alertdialog')).toHaveTextContent('The battery is still connected.');
+    later();
     await user.keyboard('{Enter}');
     expect(title()).toBe('Do battery_off');
     expect(sent).toEqual([]);
@@ -116,6 +123,8 @@ describe('bench mode', () => {
     const user = await open({ steps: [makeStep('apply', { after_waits: ['alcohol'] })], waits: [wait] });
     expect(screen.getByRole('timer')).toHaveTextContent(/alcohol dries, then this step/);
     await user.keyboard('{Enter}');
+    expect(screen.queryByRole('heading', { name: 'Alcohol dries: end it early?' })).toBeNull();
+    await user.keyboard('e');
     expect(screen.getByRole('heading', { name: 'Alcohol dries: end it early?' })).toBeVisible();
     await user.keyboard('1');
     await vi.waitFor(() =>
@@ -136,13 +145,114 @@ describe('bench mode', () => {
     );
   });
 
-  it('goes through the first power-on check by check', async () => {
-    const user = await open({ steps: [makeStep('power_on', { shows: 'power' })] });
-    await user.click(
-      within(screen.getByRole('radiogroup', { name: 'Wireless finds networks' })).getByLabelText('fails'),
-    );
+  const holds = async (user: ReturnType<typeof userEvent.setup>, ms: number) => {
+    await user.keyboard('{Enter>}');
+    await new Promise((resolve) => setTimeout(resolve, ms));
+    await user.keyboard('{/Enter}');
+    later();
+  };
+  const check = (name: string, label: string) => within(screen.getByRole('radiogroup', { name })).getByLabelText(label);
+
+  it('goes through the first power-on check by check, from not looked at', async () => {
+    const user = await open({ steps: [makeStep('power_on', { shows: 'power', held: true })] });
+    expect(check('Boots within 40 s', 'not looked at')).toBeChecked();
+    await holds(user, 1100);
+    expect(screen.getByRole('alert')).toHaveTextContent('Look first: boots within 40 s.');
+    expect(sent).toEqual([]);
+    await user.click(check('Boots within 40 s', 'fine'));
+    await holds(user, 1100);
+    await vi.waitFor(() => expect(sent[0]?.data.results).toEqual({ boot: 'fine', wireless: 'unchecked' }));
+  });
+
+  it('takes a held key for one press, and a second press within 600 ms for none', async () => {
+    const user = await open();
+    await user.keyboard('{Enter>20/}');
+    expect(title()).toBe('Do battery_off');
+    clock += 599;
     await user.keyboard('{Enter}');
-    await vi.waitFor(() => expect(sent[0]?.data.results).toEqual({ boot: 'fine', wireless: 'fails' }));
+    expect(title()).toBe('Do battery_off');
+    clock += 1;
+    await user.keyboard('{Enter}');
+    expect(title()).toBe('Do cooler_off');
+  });
+
+  it('wants a second of holding for what cannot be taken back', async () => {
+    const user = await open({ steps: [makeStep('battery_off', { held: true, acts: ['battery_off'] })] });
+    expect(screen.getByRole('button', { name: /Hold a second/ })).toBeVisible();
+    await holds(user, 300);
+    expect(sent).toEqual([]);
+    await holds(user, 1100);
+    await vi.waitFor(() => expect(sent.map((e) => e.kind)).toEqual(['step_done']));
+  });
+
+  it('gives the pedal back to the step, whatever was touched', async () => {
+    const user = await open();
+    await user.click(screen.getByRole('button', { name: 'Step 3: Do cooler_off' }));
+    await user.click(screen.getByRole('button', { name: /Mishap/ }));
+    await user.keyboard('{Escape}');
+    await user.click(screen.getByRole('button', { name: 'Step 1: Do power_off' }));
+    await vi.waitFor(() => expect(document.activeElement).toHaveClass('sheet'));
+    await user.keyboard(' ');
+    expect(title()).toBe('Do battery_off');
+  });
+
+  it('presses nothing in a panel', async () => {
+    const user = await open();
+    await user.keyboard('m');
+    await user.keyboard('1');
+    await user.keyboard('{Enter}');
+    await user.keyboard(' ');
+    expect(screen.getByText('Do not power.')).toBeVisible();
+    expect(sent).toEqual([]);
+  });
+
+  it('tells no story for what would destroy the device, and skips no such step', async () => {
+    const guard = {
+      rule: 'interface_first',
+      hard: true,
+      needs: ['applied'],
+      bars: [],
+      reason: 'Bare die.',
+      remedy: 'Paste.',
+    };
+    const user = await open({ steps: [makeStep('cooler_on', { guards: [guard], skippable: false })] });
+    expect(screen.getByRole('button', { name: /Skip/ })).toBeDisabled();
+    await user.keyboard('{Enter}');
+    expect(screen.getByRole('alertdialog')).toHaveTextContent('Bare die.');
+    expect(screen.queryByRole('button', { name: /It has happened/ })).toBeNull();
+    await user.keyboard('w');
+    expect(screen.getByRole('alertdialog')).toBeVisible();
+    expect(sent).toEqual([]);
+  });
+
+  it('sends what was weighed, and nothing when nobody has', async () => {
+    const asks = { words: 'Weighed', unit: 'g', low: 0.001, high: 100 };
+    const user = await open({ steps: [makeStep('apply', { asks }), makeStep('apply2', { asks })] });
+    await user.type(screen.getByLabelText(/Weighed/), '0,082');
+    await user.click(document.querySelector('h1') as Element);
+    await user.keyboard('{Enter}');
+    later();
+    await user.keyboard('{Enter}');
+    await vi.waitFor(() =>
+      expect(sent.map((e) => e.data)).toEqual([{ step: 'apply', value: 0.082 }, { step: 'apply2' }]),
+    );
+  });
+
+  it('shows its keys with ?, and begins the list with Enter', async () => {
+    served(
+      { begun: null, steps: [] },
+      { 'POST /api/jobs/j1/bench/list': () => json(409, problem({ detail: 'Undecided.' })) },
+    );
+    const user = userEvent.setup();
+    listenForKeys();
+    render(BenchMode, { id: 'j1' });
+    await screen.findByRole('button', { name: /Begin the list/ });
+    await user.keyboard('?');
+    expect(screen.getByRole('heading', { name: 'Keys on this page' })).toBeVisible();
+    await user.keyboard('{Escape}');
+    (document.querySelector('dialog') as HTMLDialogElement).close();
+    await user.keyboard('{Enter}');
+    expect(await screen.findByText('Undecided.')).toBeVisible();
   });
 
   it('has a short list for a mishap and puts it into the record', async () => {
@@ -150,7 +260,7 @@ describe('bench mode', () => {
     await user.keyboard('m');
     await user.keyboard('1');
     expect(screen.getByText('Do not power.')).toBeVisible();
-    await user.keyboard('{Enter}');
+    await user.keyboard('w');
     await vi.waitFor(() =>
       expect(sent[0]).toMatchObject({ kind: 'mishap', data: { what: 'lost_screw', step: 'power_off' } }),
     );
@@ -163,6 +273,16 @@ describe('bench mode', () => {
     await user.keyboard('{Enter}');
     expect(sent).toEqual([]);
     expect(screen.getByText('The fan plug is open.')).toBeVisible();
+  });
+
+  it('says what nobody counted, checked or weighed', async () => {
+    const asks = { words: 'Weighed', unit: 'g', low: 0.001, high: 100 };
+    const power = [{ results: { boot: 'fine', wireless: 'unchecked' }, boot_s: null, fine: true, at: '' }];
+    const steps = [makeStep('a', { outcome: done, asks }), makeStep('p', { outcome: done, shows: 'power' })];
+    await open({ steps, power, places: [] });
+    expect(title()).toBe('Nothing is open; the screws are not mapped');
+    expect(screen.getByText('First power-on: 1 checks fine, 1 not looked at.')).toBeVisible();
+    expect(screen.getByText('Doses: 0 weighed, 1 as planned.')).toBeVisible();
   });
 
   it('closes with Enter', async () => {

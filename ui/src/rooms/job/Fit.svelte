@@ -9,7 +9,7 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import Tick from '../../lib/parts/Tick.svelte';
   import { say } from '../../lib/toasts.svelte';
-  import { CLEANED, INTERFACES, TARGETS } from '../../lib/words';
+  import { AMOUNT_IS, CLEANED, INTERFACES, TARGETS } from '../../lib/words';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { go } from '../../lib/router.svelte';
   import StageSteps from '../open/StageSteps.svelte';
@@ -175,7 +175,9 @@
             <td>{INTERFACES[item.kind] ?? item.kind}</td>
             <td>{item.product || '–'}</td>
             <td>{item.lot || '–'}{item.lot_id ? ', booked' : ''}</td>
-            <td class="number">{item.amount === null ? '–' : `${item.amount} ${item.amount_unit}`}</td>
+            <td class="number"
+              >{item.amount === null ? '–' : `${item.amount} ${item.amount_unit}${AMOUNT_IS[item.amount_is] ?? ''}`}</td
+            >
             <td
               ><Button kind="bare" label="Take {INTERFACES[item.kind]} off the list" onclick={() => void remove(item)}
                 >✕</Button

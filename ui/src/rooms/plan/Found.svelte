@@ -5,7 +5,7 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import Tick from '../../lib/parts/Tick.svelte';
   import Working from '../../lib/parts/Working.svelte';
-  import { COVER_FIELDS, emptySpot, SHIM_FIELDS } from './plan-form';
+  import { BATH_FIELDS, COVER_FIELDS, emptySpot, SHIM_FIELDS } from './plan-form';
   import type { PlanState } from './plan.svelte';
   import { FOUND_OPTIONS, GOALS } from './plan-words';
   import GapRows from './GapRows.svelte';
@@ -22,6 +22,14 @@
   const seen: Word[] = ['old_interface', 'dust', 'fan_state'];
   const metal: Word[] = ['cold_plate', 'aluminium_near', 'parts_exposed', 'insulation'];
   const COVERS = ['aluminium', 'magnesium', 'steel', 'plastic', 'carbon', 'glass'].map((c) => ({ value: c, label: c }));
+  const BONDS = [
+    { value: 'glue', label: 'heat glue' },
+    { value: 'paste', label: 'paste, both faces' },
+  ];
+  const METHODS = [
+    { value: 'electroless', label: 'electroless' },
+    { value: 'electrolytic', label: 'with current' },
+  ];
 
   function set<K extends keyof NonNullable<PlanState['form']>>(key: K, value: NonNullable<PlanState['form']>[K]) {
     if (!plan.form || plan.form[key] === value) return;
@@ -79,7 +87,7 @@
     </Working>
     <Working summary="Copper shim on a small chip{plan.form.shim ? ' (measured)' : ''}">
       {#if plan.form.shim}
-        <SpotForm {plan} group="shim" fields={SHIM_FIELDS} />
+        <SpotForm {plan} group="shim" fields={SHIM_FIELDS} label="Held to the heatsink by" options={BONDS} />
         {#if plan.plan?.shim_reason}
           <p>
             {plan.plan.shim_reason}
@@ -92,35 +100,19 @@
         <p class="quiet">
           A thick pad on a small chip costs tens of kelvins. Measure package, die and pad to see how many.
         </p>
-        <Button onclick={() => set('shim', emptySpot(SHIM_FIELDS))}>Measure for a shim</Button>
+        <Button onclick={() => set('shim', emptySpot('shim', SHIM_FIELDS))}>Measure for a shim</Button>
       {/if}
     </Working>
     <Working summary="Coupling to the cover{plan.form.cover ? ' (measured)' : ''}">
       {#if plan.form.cover}
-        <div class="material">
-          <Pick
-            label="Cover"
-            name="material"
-            options={COVERS}
-            bind:value={
-              () => plan.form?.cover?.material ?? 'aluminium',
-              (v) => {
-                if (plan.form?.cover) plan.form.cover.material = v;
-                plan.changed();
-              }
-            }
-          />
-        </div>
-        <SpotForm {plan} group="cover" fields={COVER_FIELDS} />
+        <SpotForm {plan} group="cover" fields={COVER_FIELDS} label="Cover" options={COVERS} />
         <Button onclick={() => set('cover', null)}>Forget the cover</Button>
       {:else}
         <p class="quiet">
           A pad between heatsink and bottom cover lets a thin machine hold more watts, and warms the skin. Measure both
           to see how much.
         </p>
-        <Button onclick={() => set('cover', { ...emptySpot(COVER_FIELDS), material: 'aluminium' })}
-          >Measure for the cover</Button
-        >
+        <Button onclick={() => set('cover', emptySpot('cover', COVER_FIELDS))}>Measure for the cover</Button>
       {/if}
     </Working>
     <Working summary="Tuning and hazards">
@@ -138,9 +130,19 @@
         <Tick
           label="The cold plate would be plated here"
           tone="halt"
-          bind:checked={() => plan.form?.plating ?? false, (v) => set('plating', v)}
+          bind:checked={
+            () => plan.form?.plating ?? false,
+            (v) => {
+              if (plan.form && v && !plan.form.bath) plan.form.bath = emptySpot('bath', BATH_FIELDS);
+              set('plating', v);
+            }
+          }
         />
       </div>
+      {#if plan.form.plating && plan.form.bath}
+        <SpotForm {plan} group="bath" fields={BATH_FIELDS} label="Bath" options={METHODS} />
+        <p class="quiet">The rate belongs to the bath: its sheet or a measured coupon beats the usual 2.5 µm/h.</p>
+      {/if}
     </Working>
   </div>
 {/if}
@@ -161,10 +163,6 @@
   .more {
     margin: var(--gap-2) 0 var(--gap-5);
     border-bottom: 1px solid var(--rule);
-  }
-  .material {
-    max-width: 14rem;
-    margin-bottom: var(--gap-3);
   }
   .ticks {
     display: flex;

@@ -88,8 +88,14 @@
           bind:checked={() => row.together === 'yes', (v) => set(i, 'together', v ? 'yes' : 'no')}
         />
         {#if advice}
-          <p class:putty={advice.putty}>
-            <strong>{advice.putty ? 'Putty' : `Pad ${advice.stack_mm.join(' + ')} mm`}</strong>
+          <p class:putty={advice.putty || advice.open}>
+            <strong
+              >{advice.open
+                ? 'Measure again'
+                : advice.putty
+                  ? 'Putty'
+                  : `Pad ${advice.stack_mm.join(' + ')} mm`}</strong
+            >
             {advice.reason}
           </p>
         {/if}

@@ -58,7 +58,12 @@
     {#if option.skin}
       <div>
         <dt>Cover</dt>
-        <dd>{fixed(option.skin.skin_c, 0)} °C, limit {fixed(option.skin.limit_c, 0)} °C</dd>
+        <dd>
+          {fixed(option.skin.skin_c, 0)} °C ({fixed(option.skin.low_c, 0)} to {fixed(option.skin.high_c, 0)}), limit {fixed(
+            option.skin.limit_c,
+            0,
+          )} °C{option.skin.battery_c === null ? '' : `; at the battery up to ${fixed(option.skin.battery_c, 0)} °C`}
+        </dd>
       </div>
     {/if}
   </dl>

@@ -1,14 +1,18 @@
 <script lang="ts">
   import TextField from '../../lib/parts/TextField.svelte';
-  import type { SHIM_FIELDS } from './plan-form';
+  import Pick from '../../lib/parts/Pick.svelte';
+  import { GROUP_WORD, type Group, type SHIM_FIELDS } from './plan-form';
   import type { PlanState } from './plan.svelte';
 
   interface Props {
     plan: PlanState;
-    group: 'shim' | 'cover';
+    group: Group;
     fields: typeof SHIM_FIELDS;
+    label: string;
+    options: { value: string; label: string }[];
   }
-  let { plan, group, fields }: Props = $props();
+  let { plan, group, fields, label, options }: Props = $props();
+  const word = $derived(GROUP_WORD[group][0]);
 
   function set(key: string, value: string) {
     const row = plan.form?.[group];
@@ -19,6 +23,13 @@
 </script>
 
 <div class="grid">
+  <Pick
+    {label}
+    name={word}
+    {options}
+    bind:value={() => plan.form?.[group]?.[word] ?? GROUP_WORD[group][1], (v) => set(word, v)}
+    error={plan.errors[`${group}.${word}`] ?? plan.errors[word]}
+  />
   {#each fields as field (field.key)}
     <TextField
       label={field.label}

@@ -32,7 +32,7 @@ describe('what is known', () => {
 
   it('sends a gap when it is whole, and shows what it asks for', async () => {
     const advice = {
-      target: 'memory', gap_mm: 0.8, tolerance_mm: 0.05, stack_mm: [1], putty: false, reason: 'Pressed by 15 to 25 %.',
+      target: 'memory', gap_mm: 0.8, tolerance_mm: 0.05, stack_mm: [1], putty: false, open: false, reason: 'Pressed by 15 to 25 %.',
     }; // prettier-ignore
     const { log } = await opened(makePlan(), makePlan({ version: 3, gaps: [advice] }));
     await user.click(screen.getByText('Gaps, pads and putty'));
@@ -53,7 +53,7 @@ describe('what is known', () => {
   });
 
   it('measures for a shim and says how far the chip drops', async () => {
-    const shim = { ...Object.fromEntries(SHIM_FIELDS.map((f) => [f.key, 15])), neighbours_mm: null };
+    const shim = { ...Object.fromEntries(SHIM_FIELDS.map((f) => [f.key, 15])), neighbours_mm: null, bond: 'paste' };
     const plan = makePlan({ shim_drop_k: 23.2, shim_reason: 'It stays on the package.' });
     plan.found.shim = shim as typeof plan.found.shim;
     const { log } = await opened(plan);
@@ -62,7 +62,7 @@ describe('what is known', () => {
     await user.click(screen.getByRole('button', { name: 'Forget the shim' }));
     await vi.waitFor(() => expect(sent(log)?.found.shim).toBeNull());
     await user.click(screen.getByRole('button', { name: 'Measure for a shim' }));
-    expect(screen.getByLabelText('Pad now')).toHaveValue('2');
+    expect(screen.getByLabelText('Old pad, where it is pressed')).toHaveValue('2');
     expect((await screen.findAllByText('Needed.')).length).toBeGreaterThan(4);
   });
 
@@ -71,8 +71,10 @@ describe('what is known', () => {
     await user.click(screen.getByText('Coupling to the cover'));
     await user.click(screen.getByRole('button', { name: 'Measure for the cover' }));
     await user.selectOptions(screen.getByLabelText('Cover'), 'plastic');
-    await vi.waitFor(() => expect(sent(log)?.found.cover).toMatchObject({ material: 'plastic', pad_mm: 1 }));
-    expect(Object.keys(emptySpot(COVER_FIELDS))).toHaveLength(7);
+    await vi.waitFor(() =>
+      expect(sent(log)?.found.cover).toMatchObject({ material: 'plastic', gap_mm: null, battery_mm: null }),
+    );
+    expect(Object.keys(emptySpot('cover', COVER_FIELDS))).toHaveLength(10);
   });
 
   it('notes tuning and hazards', async () => {
@@ -116,14 +118,14 @@ describe('the options', () => {
   it('tell the whole of one: chip, cover, parts that are not priced', () => {
     const option = makeOption('x', {
       chip_drop_k: 23,
-      skin: { skin_c: 47.2, limit_c: 51, allowed: true },
+      skin: { skin_c: 47.2, low_c: 40.1, high_c: 54.3, limit_c: 51, allowed: false, battery_c: 44.4 },
       priced: false,
       noise_floor: true,
     });
     render(OptionDetail, { option, plan: makePlan(), busy: false, closed: false, ontake: vi.fn() });
     for (const words of [
       '23 K cooler',
-      '47 °C, limit 51 °C',
+      '47 °C (40 to 54), limit 51 °C; at the battery up to 44 °C',
       '€60.00, some parts not priced',
       'at least −10 (−13 to −7) dB',
     ])

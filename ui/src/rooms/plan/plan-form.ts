@@ -35,6 +35,7 @@ export interface FoundForm {
   carried: boolean;
   opens_mains: boolean;
   plating: boolean;
+  bath: Row | null;
   undervolt_mv: string;
   cap_w: string;
   gaps: Row[];
@@ -55,11 +56,11 @@ export const SHIM_FIELDS: { key: string; label: string; unit: string; usual: str
   { key: 'offset_y_mm', label: 'Die off the middle, along', unit: 'mm', usual: '0', needed: true },
   { key: 'neighbours_mm', label: 'Bare parts begin after', unit: 'mm', usual: '', needed: false },
   { key: 'power_w', label: 'Heat of the chip', unit: 'W', usual: '8', needed: true },
-  { key: 'pad_mm', label: 'Pad now', unit: 'mm', usual: '2', needed: true },
+  { key: 'pad_mm', label: 'Old pad, where it is pressed', unit: 'mm', usual: '2', needed: true },
   { key: 'pad_conductivity', label: 'Its conductivity', unit: 'W/m·K', usual: '3', needed: true },
   { key: 'shim_width_mm', label: 'Shim, width', unit: 'mm', usual: '', needed: true },
   { key: 'shim_length_mm', label: 'Shim, length', unit: 'mm', usual: '', needed: true },
-  { key: 'shim_mm', label: 'Shim, thickness', unit: 'mm', usual: '1', needed: true },
+  { key: 'shim_mm', label: 'Shim, thickness', unit: 'mm', usual: '1.5', needed: true },
 ];
 export const COVER_FIELDS: typeof SHIM_FIELDS = [
   { key: 'thickness_mm', label: 'Cover, thickness', unit: 'mm', usual: '1', needed: true },
@@ -67,9 +68,25 @@ export const COVER_FIELDS: typeof SHIM_FIELDS = [
   { key: 'length_mm', label: 'Cover, length', unit: 'mm', usual: '200', needed: true },
   { key: 'pad_width_mm', label: 'Pad, width', unit: 'mm', usual: '40', needed: true },
   { key: 'pad_length_mm', label: 'Pad, length', unit: 'mm', usual: '40', needed: true },
-  { key: 'pad_mm', label: 'Pad, thickness', unit: 'mm', usual: '1', needed: true },
   { key: 'pad_conductivity', label: 'Its conductivity', unit: 'W/m·K', usual: '6', needed: true },
+  { key: 'gap_mm', label: 'Gap to the closed cover', unit: 'mm', usual: '', needed: false },
+  { key: 'gap_tolerance_mm', label: 'It differs by', unit: 'mm', usual: '0.05', needed: true },
+  { key: 'battery_mm', label: 'Battery begins after', unit: 'mm', usual: '', needed: false },
 ];
+export const BATH_FIELDS: typeof SHIM_FIELDS = [
+  { key: 'area_cm2', label: 'Wetted area, both sides', unit: 'cm²', usual: '20', needed: true },
+  { key: 'target_um', label: 'Nickel wanted', unit: 'µm', usual: '20', needed: true },
+  { key: 'temperature_c', label: 'Bath', unit: '°C', usual: '70', needed: true },
+  { key: 'rate_um_h', label: 'Its rate, by sheet or coupon', unit: 'µm/h', usual: '', needed: false },
+  { key: 'current_density_a_dm2', label: 'Current density', unit: 'A/dm²', usual: '', needed: false },
+];
+/** The word that goes with the numbers of a group, and the one to begin with. */
+export const GROUP_WORD = {
+  shim: ['bond', 'glue'],
+  cover: ['material', 'aluminium'],
+  bath: ['method', 'electroless'],
+} as const;
+export type Group = keyof typeof GROUP_WORD;
 
 const text = (value: number | null | undefined) => (value === null || value === undefined ? '' : String(value));
 
@@ -86,8 +103,9 @@ export function emptyGap(): Row {
   }; // prettier-ignore
 }
 
-export function emptySpot(fields: typeof SHIM_FIELDS): Row {
-  return Object.fromEntries(fields.map((f) => [f.key, f.usual]));
+export function emptySpot(group: Group, fields: typeof SHIM_FIELDS): Row {
+  const [word, first] = GROUP_WORD[group];
+  return { [word]: first, ...Object.fromEntries(fields.map((f) => [f.key, f.usual])) };
 }
 
 export function formOf(plan: Plan): FoundForm {
@@ -108,6 +126,7 @@ export function formOf(plan: Plan): FoundForm {
     gaps: f.gaps.map(rowOf),
     shim: f.shim ? rowOf(f.shim) : null,
     cover: f.cover ? rowOf(f.cover) : null,
+    bath: f.bath ? rowOf(f.bath) : null,
   };
 }
 
@@ -127,10 +146,11 @@ export function check(form: FoundForm): Checked {
     if ((w === null) !== (l === null)) errors[w === null ? `${name}_w` : `${name}_l`] ??= 'Both sides, or none.';
     return { [`${name}_die_width_mm`]: w, [`${name}_die_length_mm`]: l };
   };
-  const spot = (group: 'shim' | 'cover', fields: typeof SHIM_FIELDS): Record<string, number | null> | null => {
+  const spot = (group: Group, fields: typeof SHIM_FIELDS): Record<string, number | string | null> | null => {
     const row = form[group];
     if (!row) return null;
-    const out: Record<string, number | null> = {};
+    const [word, first] = GROUP_WORD[group];
+    const out: Record<string, number | string | null> = { [word]: row[word] ?? first };
     for (const f of fields) {
       const value = numberAt(`${group}.${f.key}`, row[f.key]);
       if (value === null && f.needed) errors[`${group}.${f.key}`] ??= 'Needed.';
@@ -152,6 +172,7 @@ export function check(form: FoundForm): Checked {
   });
   const shim = spot('shim', SHIM_FIELDS);
   const cover = spot('cover', COVER_FIELDS);
+  const bath = form.plating ? spot('bath', BATH_FIELDS) : null;
   const found = {
     ...Object.fromEntries(CHOICES.map((k) => [k, form[k]])),
     ...die('cpu'),
@@ -163,7 +184,8 @@ export function check(form: FoundForm): Checked {
     cap_w: numberAt('cap_w', form.cap_w),
     gaps,
     shim,
-    cover: cover && { ...cover, material: form.cover?.material ?? 'aluminium' },
+    cover,
+    bath,
   };
   if (Object.keys(errors).length) return { found: null, errors };
   return { found: found as unknown as Schemas['FoundIn'], errors: null };

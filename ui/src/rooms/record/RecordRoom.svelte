@@ -7,7 +7,7 @@
   import Owl from '../../lib/glyphs/Owl.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
-  import { CLEANED, INTERFACES, TARGETS } from '../../lib/words';
+  import { AMOUNT_IS, CLEANED, INTERFACES, TARGETS } from '../../lib/words';
   import { bothReadings, sharedChannels } from '../job/both-runs';
   import ConditionTable from '../job/ConditionTable.svelte';
   import EffectTable from '../job/EffectTable.svelte';
@@ -100,7 +100,7 @@
               ? `, ${item.product}`
               : ''}{item.lot ? `, lot ${item.lot}` : ''}{item.amount === null
               ? ''
-              : `, ${item.amount} ${item.amount_unit}`}.
+              : `, ${item.amount} ${item.amount_unit}${AMOUNT_IS[item.amount_is] ?? ''}`}.
           </p>
         {/each}
         {#if job.fit_note}<p>{job.fit_note}</p>{/if}
