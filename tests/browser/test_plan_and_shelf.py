@@ -95,7 +95,9 @@ def test_a_docked_cover_may_be_accepted_and_a_lap_may_not(page, job_address):
     expect(cover).to_contain_text("stopped")
     cover.get_by_role("button").click()
     expect(
-        page.get_by_text(re.compile(r"The cover would reach \d+ °C; for this contact 43 °C is the limit"))
+        page.get_by_text(
+            re.compile(r"The cover would reach \d+ °C, up to \d+ °C; on a lap or in a hand 43 °C is the limit")
+        )
     ).to_be_visible()
     pick(page, "Used on", "dock")
     expect(cover).not_to_contain_text("stopped")

@@ -91,15 +91,15 @@ def test_prices_dates_and_items_in_words():
     assert money(8900, "EUR") == "€89.00"
     assert money(None, "EUR") == "not set"
     assert day(date(2026, 3, 1)) == "1 March 2026"
-    words = item_words("cpu_die", "paste_stiff", "Grey Heron 11", "GH-1", 0.08, "g")
-    assert words == "Processor die: paste, stiff, Grey Heron 11, lot GH-1, 0.08 g."
+    words = item_words("cpu_die", "paste_stiff", "Grey Heron 11", "GH-1", 0.08, "g", "weighed")
+    assert words == "Processor die: paste, stiff, Grey Heron 11, lot GH-1, 0.08 g weighed."
 
 
 SHEET = RecordSheet(
     shop="Shop #1 [test]", demo=True, number=7, customer="Zoë Łuczak", device="Ondervale Marrow 15",
     symptom="hot *and* #loud", day=date(2026, 3, 1), handed_over=False, comparison=None, ladders=(None, None),
     culprit=None, exhaust="", notes=(), lines=None, glances=(BLANK, BLANK), cleaned=("fins",),
-    items=(("cpu_die", "paste_stiff", "", "", None, ""),), fit_note="$x$ _y_",
+    items=(("cpu_die", "paste_stiff", "", "", None, "", "typed"),), fit_note="$x$ _y_",
     bench=("Worked by a list of 19 steps, 19 done.",), gates=(("Reason.", "agreed (Imke)"),),
     price_cents=None, currency="EUR", next_service_on=None, note="",
 )  # fmt: skip

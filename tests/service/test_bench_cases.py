@@ -233,7 +233,7 @@ def test_putting_paste_on_books_it_and_undo_gives_it_back(workshop, owner, table
         return shelf.get_shelf(workshop, owner).products[0].lots[0].lot.remaining
 
     before = left()
-    tablet.until("cooler_on")
+    tablet.until("covered")
     (item,) = fit.get_items(workshop, owner, tablet.job)
     assert (item.target, item.product, item.lot) == ("cpu_die", "Grey Heron 11", "A")
     assert left() == pytest.approx(before - item.amount)
@@ -249,8 +249,8 @@ def test_an_empty_tube_does_not_stop_the_step_but_is_told(workshop, owner, table
     row = shelf.get_shelf(workshop, owner).products[0].lots[0].lot
     with workshop.scope(owner) as scope:
         scope.get(type(row), row.id).remaining = 0.0
-    tablet.until("apply_cpu_die_0")
-    taken = tablet.do("step_done", step="apply_cpu_die_0", after_min=20)
+    tablet.until("apply_cpu_die_paste_stiff_0")
+    taken = tablet.do("step_done", step="apply_cpu_die_paste_stiff_0", after_min=20)
     assert taken.refusal is None
     (item,) = fit.get_items(workshop, owner, tablet.job)
     assert item.lot_id is None

@@ -134,8 +134,18 @@ def test_gaps_become_pads_or_putty_with_their_reason(workshop, owner, before_onl
 
 
 def test_a_warm_cover_is_a_stop_on_the_lap_and_to_acknowledge_on_a_dock(workshop, owner, before_only):  # noqa: F811
-    cover = {"material": "plastic", "thickness_mm": 1.5, "width_mm": 300.0, "length_mm": 200.0, "pad_width_mm": 40.0,
-             "pad_length_mm": 40.0, "pad_mm": 1.0, "pad_conductivity": 6.0}  # fmt: skip
+    cover = {
+        "material": "aluminium",
+        "thickness_mm": 1.5,
+        "width_mm": 300.0,
+        "length_mm": 200.0,
+        "pad_width_mm": 40.0,
+        "pad_length_mm": 40.0,
+        "pad_conductivity": 0.3,
+        "gap_mm": 0.8,
+        "gap_tolerance_mm": 0.05,
+        "battery_mm": 150.0,
+    }
     rules = {}
     version = 0
     for place in ("lap", "dock"):
@@ -199,8 +209,18 @@ def test_an_earlier_visit_shows_the_drift_and_when_it_is_held_back_again(worksho
 
 
 def test_a_cover_taken_for_a_dock_is_judged_anew_when_it_moves_to_the_lap(workshop, owner, before_only):  # noqa: F811
-    cover = {"material": "aluminium", "thickness_mm": 1.0, "width_mm": 400.0, "length_mm": 400.0, "pad_width_mm": 60.0,
-             "pad_length_mm": 60.0, "pad_mm": 3.0, "pad_conductivity": 0.2}  # fmt: skip
+    cover = {
+        "material": "aluminium",
+        "thickness_mm": 1.0,
+        "width_mm": 400.0,
+        "length_mm": 400.0,
+        "pad_width_mm": 60.0,
+        "pad_length_mm": 60.0,
+        "pad_conductivity": 0.2,
+        "gap_mm": 0.8,
+        "gap_tolerance_mm": 0.05,
+        "battery_mm": 150.0,
+    }
     view = planning.save_findings(workshop, owner, before_only, 0, "cooler", {**SAFE, "cover": cover, "place": "dock"})
     view = planning.choose(workshop, owner, before_only, view.plan.version, "cover")
     at_dock = {g.severity for g in intake.get_job(workshop, owner, before_only).gates if g.rule == "skin_limit"}

@@ -54,7 +54,9 @@ export class BenchJob {
   readonly settling = $derived.by(() => {
     const own = this.queue.map((q) => q.id);
     const back = (q: Queued) => q.kind === 'undo' || q.kind === 'redo';
-    return line.stands && this.queue.some((q) => back(q) && q.number === undefined && !own.includes(String(q.data.event)));
+    return (
+      line.stands && this.queue.some((q) => back(q) && q.number === undefined && !own.includes(String(q.data.event)))
+    );
   });
   readonly waiting = $derived(this.queue.filter((q) => q.number === undefined).length);
   readonly #outbox: Outbox;

@@ -20,14 +20,16 @@
     { value: 'fails', label: 'fails' },
     { value: 'none', label: 'has none' },
   ];
-  const checks = $derived(benchWords.table?.checks ?? []);
+  const must = $derived(benchWords.table?.looked_at ?? []);
+  // What tells whether the die lives stands first.
+  const checks = $derived(
+    [...(benchWords.table?.checks ?? [])].sort((a, b) => Number(must.includes(b.name)) - Number(must.includes(a.name))),
+  );
   let results = $state<Record<string, string>>({});
   let boot = $state('');
   const full = $derived(Object.fromEntries(checks.map((c) => [c.name, results[c.name] ?? 'unchecked'])));
   const failing = $derived(checks.filter((c) => full[c.name] === 'fails'));
-  const missing = $derived(
-    checks.filter((c) => full[c.name] === 'unchecked' && benchWords.table?.looked_at.includes(c.name)),
-  );
+  const missing = $derived(checks.filter((c) => full[c.name] === 'unchecked' && must.includes(c.name)));
   const unseen = $derived(checks.filter((c) => full[c.name] === 'unchecked'));
   let told = $state(false);
   const seconds = $derived(parseNumber(boot));
@@ -47,10 +49,12 @@
   <ul>
     {#each checks as check (check.name)}
       <li class:fails={full[check.name] === 'fails'}>
-        <span>{check.words}</span>
+        <span
+          >{check.words}{#if must.includes(check.name)}<small>has to be looked at</small>{/if}</span
+        >
         <span class="states" role="radiogroup" aria-label={check.words}>
           {#each STATES as one (one.value)}
-            <label class:on={full[check.name] === one.value}>
+            <label class:on={full[check.name] === one.value} class:open={one.value === 'unchecked'}>
               <input
                 type="radio"
                 name="power-{check.name}"
@@ -135,6 +139,19 @@
     color: var(--paper);
     font-weight: 620;
   }
+  /* Nobody has looked: that is no choice made, so it does not look like one. */
+  label.open.on {
+    background: transparent;
+    border-color: var(--edge);
+    border-style: dashed;
+    color: var(--ink);
+    font-style: italic;
+  }
+  small {
+    margin-left: var(--gap-3);
+    color: var(--soft);
+    font-weight: 400;
+  }
   label:focus-within {
     outline: 3px solid var(--owl);
     outline-offset: 1px;
@@ -146,7 +163,7 @@
     height: 1px;
   }
   .large label {
-    min-height: 3.25rem;
+    min-height: 2.9rem;
   }
   .foot {
     display: flex;
