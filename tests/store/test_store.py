@@ -1,5 +1,6 @@
 """Migrations, scope and files."""
 
+import hashlib
 import io
 import uuid
 from datetime import date
@@ -134,11 +135,10 @@ def test_a_search_takes_signs_literally(workshop, two_shops):
 
 def test_a_received_file_is_kept_whole_or_not_at_all(tmp_path):
     store, shop = FileStore(tmp_path), uuid.uuid4()
-    with (
-        store.receive(io.BytesIO(b"hello"), 5, 100) as received,
-        store.prepare_columns(lambda path: path.write_bytes(b"PAR1")) as prepared,
-    ):
-        store.keep(shop, received, prepared)
+    with store.receive(io.BytesIO(b"hello"), 5, 100) as received, store.aside("parquet") as columns:
+        columns.write_bytes(b"PAR1")
+        with store.keeping(shop, received, columns):
+            pass
     assert store.original(shop, received.sha256).read_bytes() == b"hello"
     assert store.columns(shop, received.sha256).read_bytes() == b"PAR1"
     assert list((tmp_path / "incoming").iterdir()) == []
@@ -153,20 +153,43 @@ def test_a_broken_or_oversized_upload_leaves_nothing(tmp_path):
     assert [p for p in tmp_path.rglob("*") if p.is_file()] == []
 
 
-def test_columns_that_cannot_be_written_leave_no_original(tmp_path):
+def test_what_fails_before_its_commit_leaves_no_file_and_what_was_there_stays(tmp_path):
     store, shop = FileStore(tmp_path), uuid.uuid4()
 
-    def fail(path):
-        path.write_bytes(b"half")
-        raise OSError("disk full")
+    def attempt():
+        with store.receive(io.BytesIO(b"hello"), 5, 100) as received, store.keeping(shop, received):
+            raise OSError("no row for it")
 
-    with (
-        store.receive(io.BytesIO(b"hello"), 5, 100) as received,
-        store.prepare_columns(fail) as prepared,
-        pytest.raises(OSError, match="disk full"),
-    ):
-        store.keep(shop, received, prepared)
+    with pytest.raises(OSError, match="no row for it"):
+        attempt()
     assert [p for p in tmp_path.rglob("*") if p.is_file()] == []
+    with store.receive(io.BytesIO(b"hello"), 5, 100) as received, store.keeping(shop, received):
+        pass
+    with pytest.raises(OSError, match="no row for it"):
+        attempt()
+    assert store.original(shop, received.sha256).read_bytes() == b"hello"
+
+
+def test_files_and_folders_are_for_their_owner_alone(tmp_path):
+    store, shop = FileStore(tmp_path / "files"), uuid.uuid4()
+    with store.receive(io.BytesIO(b"hello"), 5, 100) as received, store.aside("parquet") as columns:
+        columns.write_bytes(b"PAR1")
+        with store.keeping(shop, received, columns):
+            pass
+    store.keep_photo(shop, "ab" * 32, b"large", b"small")
+    for path in (tmp_path / "files").rglob("*"):
+        assert path.stat().st_mode & 0o777 == (0o700 if path.is_dir() else 0o600), path
+
+
+def test_a_start_takes_away_what_is_half_written_or_belongs_to_nothing(tmp_path):
+    store, shop = FileStore(tmp_path), uuid.uuid4()
+    for data in (b"wanted", b"orphan"):
+        with store.receive(io.BytesIO(data), None, 100) as received, store.keeping(shop, received):
+            pass
+    wanted = hashlib.sha256(b"wanted").hexdigest()
+    (tmp_path / "incoming/half.jpg").write_bytes(b"half")
+    assert (store.clean_incoming(), store.sweep({shop: [wanted]})) == (1, 1)
+    assert [p.name for p in tmp_path.rglob("*") if p.is_file()] == [f"{wanted}.log"]
 
 
 def test_a_file_name_cannot_lead_out_of_the_store(tmp_path):

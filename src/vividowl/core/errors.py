@@ -13,6 +13,14 @@ class CoreError(ValueError):
         self.field = field
         self.remedy = remedy
 
+    def __reduce__(self) -> tuple[object, ...]:
+        """Exceptions with named arguments do not travel between processes by themselves."""
+        return _again, (type(self), str(self), self.field, self.remedy)
+
+
+def _again(kind: type[CoreError], message: str, field: str, remedy: str) -> CoreError:
+    return kind(message, field=field, remedy=remedy)
+
 
 class OutOfRange(CoreError):  # noqa: N818 - reads as what it says
     """A value lies outside what its quantity can be."""

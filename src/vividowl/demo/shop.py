@@ -180,9 +180,9 @@ def _stories() -> list[Story]:
         Story(2, {**kind_laptop, "customer_name": "Oluwaseun Hartig", "customer_contact": "hartig@mail.example",
                   "maker": "Ondervale", "model": "Slate Thin 13", "symptom": "Crawls after ten minutes on the dock",
                   "age_months": 26, "surroundings": "normal", "lives": "dock, lid closed", "backup_done": "no",
-                  "power_limit_cpu_w": 14.0, "limit_c": 95.0},
+                  "power_limit_cpu_w": 15.0, "limit_c": 95.0},
               {**_LAPTOP_RECIPE, "fan_setting": "no fan", "placement": "dock, lid closed", "duration_min": 20.0},
-              Trial(slim, 23.4, Style(delimiter=";", decimal=",", extra_sensors=2), 1200),
+              Trial(slim, 21.0, Style(delimiter=";", decimal=",", extra_sensors=2), 1200),
               {"backup": "Owner backs up tonight, opening waits for that"},
               found={"cpu_die_mm": (11.0, 10.0), "place": "dock", "cover": {
                   "material": "aluminium", "thickness_mm": 1.0, "width_mm": 295.0, "length_mm": 205.0,

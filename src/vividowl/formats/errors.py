@@ -16,3 +16,11 @@ class FormatError(ValueError):
         self.line = line
         self.headers = tuple(headers)
         self.reason = reason
+
+    def __reduce__(self) -> tuple[object, ...]:
+        """Exceptions with named arguments do not travel between processes by themselves."""
+        return _again, (str(self), self.remedy, self.line, self.headers, self.reason)
+
+
+def _again(message: str, remedy: str, line: int | None, headers: tuple[str, ...], reason: str) -> FormatError:
+    return FormatError(message, remedy=remedy, line=line, headers=headers, reason=reason)

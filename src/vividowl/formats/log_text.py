@@ -63,6 +63,10 @@ def decode(data: Buffer, name: str) -> tuple[Buffer, str, list[str]]:
             remedy="Export the log as CSV, text, XLSX, JSON lines or Parquet; pictures cannot be read.",
             reason="binary",
         )
+    if b"\r" in head and data.find(b"\n") < 0:
+        # Lines that end as they did on very old systems.
+        plain, encoding, notices = decode(bytes(data[:]).replace(b"\r", b"\n"), name)
+        return plain, encoding, notices
     broken = _first_not_utf8(data)
     if broken is None:
         return data, "utf-8", []
@@ -95,6 +99,14 @@ def sniff(text: Buffer, encoding: str, name: str) -> Layout:
     head = bytes(text[:SNIFFED_BYTES]).decode("utf-8-sig", errors="replace").splitlines()
     if len(text) > SNIFFED_BYTES and head:
         head.pop()
+        if not head:
+            raise FormatError(
+                f"{name}: line 1 alone is longer than {SNIFFED_BYTES // 1024} kB; at most {COLUMNS_MOST} columns "
+                f"are read.",
+                remedy="Log fewer sensors: temperatures, power, clock, utilisation and fan are enough.",
+                line=1,
+                reason="too_large",
+            )
     head = head[:200]
     filled = [line for line in head if line.strip()]
     best, width = ",", 0

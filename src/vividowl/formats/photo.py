@@ -14,6 +14,8 @@ if TYPE_CHECKING:
 
 PHOTO_MOST = 30 * 1024 * 1024
 PIXELS_MOST = 80_000_000
+# Only a JPEG can be read at a smaller size; the others are unpacked whole, at some twenty bytes a pixel.
+WHOLE_PIXELS_MOST = 50_000_000
 LARGE_PX, SMALL_PX = 1600, 320
 KINDS = ("JPEG", "PNG", "WEBP")
 _REMEDY = "Take it as JPEG, PNG or WebP."
@@ -47,7 +49,7 @@ def read_photo(data: bytes) -> ScaledPhoto:
         raise FormatError("This is no photo that can be read.", remedy=f"{_REMEDY} Videos are not taken.",
                           reason="not_photo") from error  # fmt: skip
     pixels = picture.width * picture.height
-    if pixels > PIXELS_MOST:
+    if pixels > (PIXELS_MOST if picture.format == "JPEG" else WHOLE_PIXELS_MOST):
         raise _too_many(pixels)
     try:
         if picture.format == "JPEG":
@@ -66,7 +68,8 @@ def read_photo(data: bytes) -> ScaledPhoto:
 
 def _too_many(pixels: int) -> FormatError:
     seen = f"has {pixels / 1e6:.0f} million pixels" if pixels else "has far too many pixels"
-    return FormatError(f"The photo {seen}; up to {PIXELS_MOST // 10**6} million are taken.",
+    return FormatError(f"The photo {seen}; up to {PIXELS_MOST // 10**6} million are taken as JPEG, "
+                       f"{WHOLE_PIXELS_MOST // 10**6} million as PNG or WebP.",
                        remedy="Take it at a lower resolution.", reason="too_large")  # fmt: skip
 
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 import csv
 import io
 import json
+import re
 import zipfile
 from collections.abc import Iterable, Mapping
 from datetime import date, datetime, time, timedelta
@@ -14,9 +15,14 @@ from typing import Any
 import polars as pl
 
 from vividowl.formats.errors import FormatError
+from vividowl.formats.log_text import COLUMNS_MOST
 
 UNPACKED_MOST = 400 * 1024 * 1024
 ROWS_MOST = 1_000_000
+CELLS_MOST = 40_000_000
+# Cells of a workbook and of JSON become objects one by one; a log of an hour with 200 sensors has fewer.
+OBJECTS_MOST = 4_000_000
+_CELL = re.compile(rb"<(?:\w+:)?(c|row)\b[^>]*?\br=\"([A-Z]{0,3})(\d{1,9})\"")
 BAD_LINES_SHARE = 0.05
 
 
@@ -72,11 +78,14 @@ def _workbook(path: Path, name: str) -> tuple[bytes, list[str]]:
             )
         if sum(p.file_size for p in parts) > UNPACKED_MOST:
             raise FormatError(
-                f"{name} unpacks to more than {UNPACKED_MOST // 2**20} MB.", remedy="Export the log as CSV."
+                f"{name} unpacks to more than {UNPACKED_MOST // 2**20} MB.",
+                remedy="Export the log as CSV.",
+                reason="too_large",
             )
+        _refuse_wide_sheets(path, name)
         book = python_calamine.CalamineWorkbook.from_path(str(path))
         sheets = [(s, book.get_sheet_by_name(s).to_python(skip_empty_area=True)) for s in book.sheet_names]
-    except (zipfile.BadZipFile, python_calamine.CalamineError, OSError) as error:
+    except (zipfile.BadZipFile, python_calamine.CalamineError, OSError, NotImplementedError, EOFError) as error:
         raise FormatError(
             f"{name} cannot be opened as a workbook.", remedy="Save it again, or export the log as CSV."
         ) from error
@@ -94,8 +103,51 @@ def _workbook(path: Path, name: str) -> tuple[bytes, list[str]]:
     return _lines(map(_cell, rows[0]), rows[1:]), notices
 
 
+def _refuse_wide_sheets(path: Path, name: str) -> None:
+    """Look at where the cells of each sheet lie before anything is expanded: one far cell makes a vast table."""
+    with zipfile.ZipFile(path) as archive:
+        for part in archive.infolist():
+            if not part.filename.startswith("xl/worksheets/"):
+                continue
+            if part.filename.endswith(".bin"):
+                raise FormatError(f"{name} is a binary workbook.", remedy="Save it as XLSX, or export the log as CSV.")
+            rows, columns, taken = [0, 0], [0, 0], b""
+            with archive.open(part) as sheet:
+                seen = 0
+                while chunk := sheet.read(1 << 20):
+                    seen += len(chunk)
+                    if seen > UNPACKED_MOST:
+                        raise _too_wide(name, "more than it says")
+                    text = taken + chunk
+                    for kind, letters, number in _CELL.findall(text):
+                        row = int(number)
+                        rows = [min(rows[0] or row, row), max(rows[1], row)]
+                        if kind == b"c" and letters:
+                            at = 0
+                            for letter in letters:
+                                at = 26 * at + letter - 64
+                            columns = [min(columns[0] or at, at), max(columns[1], at)]
+                    taken = text[-256:]
+            tall, wide = rows[1] - rows[0] + 1, columns[1] - columns[0] + 1
+            if tall * wide > OBJECTS_MOST or tall > ROWS_MOST:
+                raise _too_wide(name, f"{tall} rows × {wide} columns")
+
+
+def _too_wide(name: str, size: str) -> FormatError:
+    return FormatError(
+        f"{name} is too large to be read: {size}.", reason="too_large",
+        remedy="Cut it to the run; a cell far away from the table counts too. Or export it as CSV.",
+    )  # fmt: skip
+
+
 def _parquet(path: Path, name: str) -> tuple[bytes, list[str]]:
     try:
+        schema = pl.read_parquet_schema(path)
+        rows = int(pl.scan_parquet(path).select(pl.len()).collect().item())
+        if rows > ROWS_MOST or rows * len(schema) > CELLS_MOST:
+            raise _too_wide(name, f"{rows} rows × {len(schema)} columns")
+        if len(schema) > COLUMNS_MOST:
+            raise _too_many_columns(name, len(schema))
         frame = pl.read_parquet(path)
     except (pl.exceptions.PolarsError, OSError) as error:
         raise FormatError(f"{name} cannot be opened as Parquet.", remedy="Export the log again.") from error
@@ -115,6 +167,14 @@ def _parquet(path: Path, name: str) -> tuple[bytes, list[str]]:
     return frame.write_csv(separator="\t", datetime_format="%Y-%m-%d %H:%M:%S%.3f").encode(), notices
 
 
+def _too_many_columns(name: str, count: int) -> FormatError:
+    return FormatError(
+        f"{name} has {count} columns, at most {COLUMNS_MOST} are read.",
+        reason="too_large",
+        remedy="Log fewer sensors: temperatures, power, clock, utilisation and fan are enough.",
+    )
+
+
 def _flat(record: Mapping[str, Any], before: str = "") -> dict[str, Any]:
     out: dict[str, Any] = {}
     for key, value in record.items():
@@ -131,7 +191,7 @@ def _json(path: Path, name: str) -> tuple[bytes, list[str]]:
     if text.lstrip().startswith("["):
         try:
             records = [r for r in json.loads(text) if isinstance(r, dict)]
-        except ValueError as error:
+        except (ValueError, RecursionError) as error:
             raise FormatError(f"{name} is no complete JSON: {error}.", remedy="Export the log again.") from error
     else:
         first_bad = 0
@@ -140,7 +200,7 @@ def _json(path: Path, name: str) -> tuple[bytes, list[str]]:
                 continue
             try:
                 record = json.loads(line)
-            except ValueError:
+            except (ValueError, RecursionError):
                 record = None
             if isinstance(record, dict):
                 records.append(record)
@@ -153,7 +213,17 @@ def _json(path: Path, name: str) -> tuple[bytes, list[str]]:
             )  # fmt: skip
     if not records:
         raise FormatError(f"{name} holds no JSON objects.", remedy="Write one JSON object a line, one a sample.")
-    rows = [_flat(r) for r in records[:ROWS_MOST]]
-    header = list(dict.fromkeys(key for row in rows for key in row))
+    rows, header = [], dict[str, None]()
+    for record in records[:ROWS_MOST]:
+        try:
+            row = _flat(record)
+        except RecursionError as error:
+            raise FormatError(f"{name} is nested too deeply.", remedy="Write one flat JSON object a line.") from error
+        header.update(dict.fromkeys(row))
+        if len(header) > COLUMNS_MOST:
+            raise _too_many_columns(name, len(header))
+        rows.append(row)
+    if len(rows) * len(header) > OBJECTS_MOST:
+        raise _too_wide(name, f"{len(rows)} rows × {len(header)} columns")
     notices = [f"{bad} line(s) are no JSON objects and were left out."] if bad else []
     return _lines(header, ([row.get(k) for k in header] for row in rows)), notices

@@ -20,6 +20,12 @@ _CLOCK_FORMATS = ("%H:%M:%S%.f", "%H:%M:%S", "%I:%M:%S%.f %p", "%I:%M:%S %p", "%
 _TIME_NAME = re.compile(r"\b(time|timestamp|elapsed|date|datetime|seconds|uptime|clock time|epoch)\b|^t$")
 _CLOCK = re.compile(r"(\d{1,4}):(\d{2})(?::(\d{2}))?(?:[.,:](\d{1,9}))?\s*([AaPp]\.?\s?[Mm]\.?)?")
 DAY_S = 86400.0
+# A step of the clock beyond this is no pause of a logger but a clock that was set; how long it really took nobody
+# knows,
+# so that a pause of a minute is taken. More than a few of them, or a log over more than a week, is none of one run.
+JUMP_S, PAUSE_S, JUMPS_MOST, LONGEST_S = DAY_S, 60.0, 3, 7 * DAY_S
+# Further than this from nought no stamp can be: the year 33000 in seconds.
+STAMP_MOST_S = 1e12
 
 
 @dataclass(frozen=True)
@@ -149,7 +155,7 @@ def _by_clock(text: pl.Series, header: str, first_line: int) -> NDArray[np.float
 def _mend(seconds: NDArray[np.float64], first_line: int) -> Stamps:
     notices: list[str] = []
     n = len(seconds)
-    bad = ~np.isfinite(seconds)
+    bad = ~(np.abs(seconds) < STAMP_MOST_S)
     if bad.all():
         raise FormatError("No time in the log can be read.", remedy="Export the log with a time column.")
     index = np.arange(n)
@@ -177,7 +183,27 @@ def _mend(seconds: NDArray[np.float64], first_line: int) -> Stamps:
             "If two logs were joined, upload them apart."
         )
         steps = np.where(back, usual, steps)
+    jumps = steps > JUMP_S
+    if jumps.sum() > JUMPS_MOST:
+        raise FormatError(
+            f"The clock of the log jumps ahead by more than a day {int(jumps.sum())} times.",
+            remedy="Log with the clock set, or with elapsed seconds.",
+            line=first_line + int(np.flatnonzero(jumps)[0]) + 1,
+        )
+    if jumps.any():
+        where = int(np.flatnonzero(jumps)[0])
+        notices.append(
+            f"The clock jumps ahead by {steps[where] / DAY_S:.0f} days in line {first_line + where + 1}; how long that "
+            "took is not known, so a pause of a minute was taken."
+        )
+        steps = np.where(jumps, PAUSE_S, steps)
+    if back.any() or jumps.any():
         seconds = seconds[0] + np.concatenate(([0.0], np.cumsum(steps)))
+    if seconds[-1] - seconds[0] > LONGEST_S:
+        raise FormatError(
+            f"The log runs over {(seconds[-1] - seconds[0]) / DAY_S:.0f} days; up to {LONGEST_S / DAY_S:.0f} are read.",
+            remedy="Cut it to the run, and check the unit of its time column.",
+        )
     same = steps == 0
     if same.any():
         where = int(np.flatnonzero(same)[0]) + 1

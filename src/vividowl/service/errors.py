@@ -26,3 +26,13 @@ class Refused(Exception):  # noqa: N818 - reads as what it says
         self.remedy = remedy
         self.reason = reason
         self.extra = dict(extra or {})
+
+    def __reduce__(self) -> tuple[object, ...]:
+        """Exceptions with named arguments do not travel between processes by themselves."""
+        return _again, (self.kind, self.detail, self.field, self.remedy, self.reason, self.extra)
+
+
+def _again(
+    kind: str, detail: str, field: str, remedy: str, reason: str, extra: Mapping[str, Sequence[Any]]
+) -> Refused:  # fmt: skip
+    return Refused(kind, detail, field=field, remedy=remedy, reason=reason, extra=extra)

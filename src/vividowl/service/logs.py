@@ -3,34 +3,32 @@
 from __future__ import annotations
 
 import contextlib
-import hashlib
+import re
 import uuid
 from collections.abc import Mapping, Sequence
-from dataclasses import replace
 from datetime import UTC, datetime
 from typing import Any, BinaryIO
 
 import numpy as np
-from sqlalchemy.exc import SQLAlchemyError
 
 from vividowl.core.errors import NotEnoughData
-from vividowl.core.reading import Reading, read_trace
+from vividowl.core.reading import read_trace
 from vividowl.core.roles import ROLE_KINDS, Role
-from vividowl.core.trace import Trace
-from vividowl.formats.columns import View, min_max_view, read_columns, write_columns
+from vividowl.formats.apart import read_apart
+from vividowl.formats.columns import View, min_max_view, read_columns
 from vividowl.formats.errors import FormatError
-from vividowl.formats.sensor_log import BYTES_MOST, TIME, ParsedLog, apply_mapping, read_log, to_trace
+from vividowl.formats.sensor_log import BYTES_MOST, TIME, apply_mapping
 from vividowl.service.comparing import kept
 from vividowl.service.errors import Refused
+from vividowl.service.log_reading import read_whole_log, refused, signature
 from vividowl.service.measure import RunView, finish, run_for_writing
 from vividowl.service.readings import guesses_of, load_trace, remember_reading
 from vividowl.service.workshop import Actor, Workshop, open_job
-from vividowl.store.files import BrokenOff, Received, TooLarge
+from vividowl.store.files import BrokenOff, TooLarge
 from vividowl.store.models import Job, LogMapping, Run, TraceFile
 from vividowl.store.scope import Scope
 
 REPEATS_MOST = 12
-REMEMBERED = "Columns as they were set for this logger before."
 
 
 def receive_log(
@@ -39,44 +37,39 @@ def receive_log(
 ) -> RunView:  # fmt: skip
     """Take a sensor log in: bytes, columns and figures, all or nothing. repeat: beside the log that is there."""
     remedy = "Log fewer sensors or a longer interval."
+    file_name = plain_name(file_name)
     with size_refusals(file_name, "log", remedy), workshop.files.receive(stream, expected, BYTES_MOST) as received:
         with workshop.scope(actor) as scope:
             job = scope.get(Job, job_id)
             _refuse_after_without_before(scope, job, side)
             run = scope.run(job.id, side)
             room_c, limit_c = run.room_c if run else None, job.limit_c
-        parsed = _parse(received, file_name)
-        with workshop.files.prepare_columns(lambda path: write_columns(parsed.frame, path)) as prepared:
-            with workshop.scope(actor) as scope:
-                parsed = _with_mapping(scope, parsed, mapping)
-            channels = _channels(parsed)
-            trace, reading, dropouts = _read(parsed, channels, file_name, room_c, limit_c)
-            fresh = not workshop.files.original(actor.shop_id, received.sha256).exists()
+            known = {row.signature: row.roles for row in scope.session.scalars(scope.select(LogMapping)).unique()}
+        with workshop.files.aside("parquet") as columns:
             try:
-                with workshop.scope(actor) as scope:
-                    job = open_job(scope, job_id)
-                    _refuse_known_file(scope, received.sha256, file_name, job, side, again)
-                    run = run_for_writing(scope, job, side)
-                    _make_room(scope, run, repeat)
-                    if mapping:
-                        _remember_mapping(scope, parsed.layout.headers, mapping)
-                    scope.add(
-                        TraceFile(
-                            run_id=run.id, sha256=received.sha256, file_name=file_name[:200],
-                            size_bytes=received.size_bytes, samples=len(trace.time_s), interval_s=trace.interval_s,
-                            duration_s=trace.duration_s, channels=channels, notices=[*parsed.notices, *dropouts],
-                            is_repeat=repeat, uploaded_by=actor.member_id,
-                        )
-                    )  # fmt: skip
-                    workshop.files.keep(actor.shop_id, received, prepared)
+                found = read_apart(read_whole_log, received.path, file_name, known, mapping, room_c, limit_c, columns,
+                                   name=file_name)  # fmt: skip
+            except FormatError as error:
+                raise refused(error) from error
+            with workshop.scope(actor) as scope:
+                job = open_job(scope, job_id)
+                _refuse_known_file(scope, received.sha256, file_name, job, side, again)
+                run = run_for_writing(scope, job, side)
+                _make_room(scope, run, repeat)
+                if mapping:
+                    _remember_mapping(scope, found.headers, mapping)
+                scope.add(
+                    TraceFile(
+                        run_id=run.id, sha256=received.sha256, file_name=file_name, size_bytes=received.size_bytes,
+                        samples=found.samples, interval_s=found.interval_s, duration_s=found.duration_s,
+                        channels=found.channels, notices=list(found.notices), is_repeat=repeat,
+                        uploaded_by=actor.member_id,
+                    )
+                )  # fmt: skip
+                with workshop.files.keeping(actor.shop_id, received, columns):
                     path = workshop.files.columns(actor.shop_id, received.sha256)
-                    remember_reading(path, channels, room_c, limit_c, reading)
+                    remember_reading(path, found.channels, room_c, limit_c, found.reading)
                     return finish(workshop, scope, job, run)
-            except SQLAlchemyError:
-                if fresh:
-                    for place in (workshop.files.original, workshop.files.columns):
-                        place(actor.shop_id, received.sha256).unlink(missing_ok=True)
-                raise
 
 
 def _make_room(scope: Scope, run: Run, repeat: bool) -> None:
@@ -93,6 +86,11 @@ def _make_room(scope: Scope, run: Run, repeat: bool) -> None:
         raise Refused("conflict", f"This run has {len(there) - 1} repeats, at most {REPEATS_MOST} are kept.",
                       field="log", remedy="Take one off first.")  # fmt: skip
     scope.session.flush()
+
+
+def plain_name(name: str) -> str:
+    """A file's name as it can be stored, shown and downloaded again: in one line, without controls."""
+    return re.sub(r"[\x00-\x1f\x7f-\x9f\u2028\u2029\ud800-\udfff/\\]+", " ", name).strip()[:200] or "file"
 
 
 def size_refusals(file_name: str, field: str, remedy: str) -> contextlib.AbstractContextManager[None]:
@@ -138,64 +136,14 @@ def _refuse_known_file(scope: Scope, sha256: str, name: str, job: Job, side: str
             )  # fmt: skip
 
 
-def _parse(received: Received, file_name: str) -> ParsedLog:
-    try:
-        return read_log(received.path, file_name)
-    except FormatError as error:
-        raise _refused(error) from error
-
-
-def _refused(error: FormatError) -> Refused:
-    return Refused("invalid", str(error), field="log", remedy=error.remedy, reason=error.reason,
-                   extra={"headers": list(error.headers)} if error.headers else None)  # fmt: skip
-
-
-def _signature(headers: Sequence[str]) -> str:
-    return hashlib.sha256("\x1f".join(headers).encode()).hexdigest()
-
-
 def _remember_mapping(scope: Scope, headers: Sequence[str], mapping: Mapping[str, str | None]) -> None:
     """Keep what a person said, so that the same logger is never mapped twice."""
-    signature = _signature(headers)
-    found = scope.one(LogMapping, LogMapping.signature == signature)
+    name = signature(headers)
+    found = scope.one(LogMapping, LogMapping.signature == name)
     if found is None:
-        scope.add(LogMapping(signature=signature, roles=dict(mapping)))
+        scope.add(LogMapping(signature=name, roles=dict(mapping)))
     else:
         found.roles = {**found.roles, **mapping}
-
-
-def _with_mapping(scope: Scope, parsed: ParsedLog, mapping: Mapping[str, str | None]) -> ParsedLog:
-    """What the shop set for this logger before, and what was said now, over the guesses."""
-    found = scope.one(LogMapping, LogMapping.signature == _signature(parsed.layout.headers))
-    try:
-        guesses = apply_mapping(parsed.guesses, found.roles) if found is not None else parsed.guesses
-        told = (REMEMBERED,) if guesses != parsed.guesses else ()
-        return replace(parsed, guesses=apply_mapping(guesses, mapping), notices=(*parsed.notices, *told))
-    except FormatError as error:
-        raise _refused(error) from error
-
-
-def _channels(parsed: ParsedLog) -> list[dict[str, Any]]:
-    schema = parsed.frame.schema
-    return [
-        {"header": g.header, "role": g.role.value if g.role else None, "unit": g.unit, "confidence": g.confidence,
-         "numeric": schema[f"c{i}"].is_numeric()}
-        for i, g in enumerate(parsed.guesses)
-    ]  # fmt: skip
-
-
-def _read(
-    parsed: ParsedLog, channels: Sequence[Mapping[str, Any]], file_name: str, room_c: float | None,
-    limit_c: float | None,
-) -> tuple[Trace, Reading, tuple[str, ...]]:  # fmt: skip
-    try:
-        trace, dropouts = to_trace(parsed.frame, parsed.guesses)
-        return trace, read_trace(trace, room_c, limit_c), dropouts
-    except NotEnoughData as error:
-        numeric = [c["header"] for c in channels if c["numeric"]]
-        reason = "no_temperature" if error.field == "channels" else "too_short"
-        raise Refused("invalid", f"{file_name}: {error}", field="log", remedy=error.remedy, reason=reason,
-                      extra={"headers": numeric}) from error  # fmt: skip
 
 
 def _trace_of(scope: Scope, job: Job, side: str) -> tuple[Run, TraceFile]:
@@ -264,7 +212,7 @@ def chart_view(
         read = load_trace(path, only)
         kind = ROLE_KINDS[role]
         return min_max_view(read.time_s, read.channels[role], points, low, high), kind.words, kind.unit
-    index = int(channel[1:]) if channel[:1] == "c" and channel[1:].isdigit() else -1
+    index = int(channel[1:6]) if channel[:1] == "c" and channel[1:].isascii() and channel[1:].isdigit() else -1
     if not 0 <= index < len(trace.channels) or not trace.channels[index]["numeric"]:
         raise Refused("missing", f"There is no channel “{channel}” to chart in this log.", field="channel",
                       remedy="Choose one of the list.")  # fmt: skip

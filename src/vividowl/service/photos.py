@@ -9,6 +9,7 @@ from typing import BinaryIO
 from sqlalchemy import func, select
 
 from vividowl.core.bench_events import BenchRefused
+from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
 from vividowl.formats.photo import PHOTO_MOST, ScaledPhoto, read_photo
 from vividowl.service.errors import Refused
@@ -46,7 +47,7 @@ def receive_photo(
 def scale(data: bytes) -> ScaledPhoto:
     """Read a photo's bytes."""
     try:
-        return read_photo(data)
+        return read_apart(read_photo, data, name="The photo")
     except FormatError as error:
         raise Refused("invalid", str(error), field="photo", remedy=error.remedy, reason=error.reason) from error
 

@@ -4,15 +4,17 @@ from __future__ import annotations
 
 import uuid
 from dataclasses import asdict
+from pathlib import Path
 from typing import BinaryIO
 
 from vividowl.core.errors import CoreError
 from vividowl.core.noise import require_level_db
 from vividowl.core.sound import SoundReading, read_sound
+from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sound_file import BYTES_MOST, read_sound_file
 from vividowl.service.errors import Refused
-from vividowl.service.logs import size_refusals
+from vividowl.service.logs import plain_name, size_refusals
 from vividowl.service.measure import RunView, finish, run_for_writing
 from vividowl.service.sounds import kept_sounds
 from vividowl.service.workshop import Actor, Workshop, open_job
@@ -22,11 +24,16 @@ from vividowl.store.models import SoundFile
 RECORDINGS_MOST = 12
 
 
+def read_whole_recording(path: Path, file_name: str) -> SoundReading:
+    """Read a recording and its levels, in one go and without the database: the part that is done apart."""
+    sound = read_sound_file(path, file_name)
+    return read_sound(sound.channels, sound.rate_hz)
+
+
 def read_recording(received: Received, file_name: str) -> SoundReading:
     """Read a recording that has arrived."""
     try:
-        sound = read_sound_file(received.path, file_name)
-        return read_sound(sound.channels, sound.rate_hz)
+        return read_apart(read_whole_recording, received.path, file_name, name=file_name)
     except (FormatError, CoreError) as error:
         raise Refused("invalid", str(error), field="sound", remedy=error.remedy, reason="not_sound") from error
 
@@ -41,6 +48,7 @@ def receive_sound(
                       remedy="Leave the level out, or the mark of the room.")  # fmt: skip
     if reference_db is not None:
         require_level_db(reference_db, "reference_db")
+    file_name = plain_name(file_name)
     remedy = "Cut it to the loaded part; ten seconds are enough."
     with size_refusals(file_name, "sound", remedy), workshop.files.receive(stream, expected, BYTES_MOST) as received:
         with workshop.scope(actor) as scope:
@@ -57,10 +65,10 @@ def receive_sound(
                               remedy="Take one off first.")  # fmt: skip
             scope.add(
                 SoundFile(
-                    run_id=run.id, sha256=received.sha256, file_name=file_name[:200], size_bytes=received.size_bytes,
+                    run_id=run.id, sha256=received.sha256, file_name=file_name, size_bytes=received.size_bytes,
                     reading=asdict(reading), reference_db=reference_db,
                     is_background=is_background, uploaded_by=actor.member_id,
                 )
             )  # fmt: skip
-            workshop.files.keep(actor.shop_id, received)
-            return finish(workshop, scope, job, run)
+            with workshop.files.keeping(actor.shop_id, received):
+                return finish(workshop, scope, job, run)

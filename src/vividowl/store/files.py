@@ -5,10 +5,10 @@ from __future__ import annotations
 import hashlib
 import os
 import re
+import shutil
 import tempfile
 import uuid
-from collections.abc import Callable, Iterator
-from concurrent.futures import Future, ThreadPoolExecutor, wait
+from collections.abc import Collection, Iterator, Mapping
 from contextlib import contextmanager
 from dataclasses import dataclass
 from pathlib import Path
@@ -34,15 +34,9 @@ class Received:
     sha256: str
 
 
-@dataclass(frozen=True)
-class Prepared:
-    """Columns on their way to a file aside."""
-
-    path: Path
-    written: Future[None]
-
-
-_helpers = ThreadPoolExecutor(max_workers=4, thread_name_prefix="files")
+def _folder(path: Path) -> None:
+    """A folder that only its owner enters."""
+    path.mkdir(parents=True, exist_ok=True, mode=0o700)
 
 
 def _take_in(stream: BinaryIO, handle: int, most: int) -> tuple[int, str]:
@@ -55,7 +49,18 @@ def _take_in(stream: BinaryIO, handle: int, most: int) -> tuple[int, str]:
                 raise TooLarge(f"The file is larger than {most // 2**20} MB.")
             digest.update(chunk)
             out.write(chunk)
+        # What is acknowledged survives a power cut.
+        os.fsync(out.fileno())
     return size, digest.hexdigest()
+
+
+def _sync(path: Path) -> None:
+    """Bring a file, or the names in a folder, to the disk."""
+    handle = os.open(path, os.O_RDONLY)
+    try:
+        os.fsync(handle)
+    finally:
+        os.close(handle)
 
 
 class FileStore:
@@ -63,7 +68,37 @@ class FileStore:
 
     def __init__(self, root: Path) -> None:
         self.root = root
-        (root / "incoming").mkdir(parents=True, exist_ok=True)
+        _folder(root)
+        _folder(root / "incoming")
+
+    def clean_incoming(self) -> int:
+        """Take away what an earlier run left half-written. Only while nothing else serves this folder."""
+        left = [path for path in (self.root / "incoming").iterdir() if path.is_file()]
+        for path in left:
+            path.unlink(missing_ok=True)
+        return len(left)
+
+    def sweep(self, wanted: Mapping[uuid.UUID, Collection[str]]) -> int:
+        """Take away kept files that nothing speaks of: an upload whose end nobody learnt leaves one now and then.
+
+        wanted: SHA-256 of all files by shop. Only while nothing else serves this folder.
+        """
+        gone = 0
+        for folder in self.root.iterdir():
+            try:
+                names = set(wanted.get(uuid.UUID(folder.name), ()))
+            except ValueError:
+                continue
+            for path in folder.glob("??/*"):
+                if path.name.split(".")[0] not in names:
+                    path.unlink(missing_ok=True)
+                    gone += 1
+        return gone
+
+    def free_share(self) -> float:
+        """Share of the disk that is free [1]."""
+        usage = shutil.disk_usage(self.root)
+        return usage.free / usage.total
 
     @contextmanager
     def receive(self, stream: BinaryIO, expected: int | None, most: int) -> Iterator[Received]:
@@ -94,31 +129,48 @@ class FileStore:
         """Keep both sizes of a photo, each whole or not at all."""
         for size, data in (("large", large), ("small", small)):
             place = self.photo(shop_id, sha256, size)
-            place.parent.mkdir(parents=True, exist_ok=True)
-            half = self.root / "incoming" / f"{uuid.uuid4().hex}.jpg"
-            half.write_bytes(data)
-            os.replace(half, place)
+            with self.aside("jpg") as half:
+                half.write_bytes(data)
+                half.chmod(0o600)
+                _sync(half)
+                _folder(place.parent)
+                os.replace(half, place)
+            _sync(place.parent)
 
     @contextmanager
-    def prepare_columns(self, write_columns: Callable[[Path], None]) -> Iterator[Prepared]:
-        """Write columns aside, on another core; what is not kept inside the block is gone after it."""
-        half = self.root / "incoming" / f"{uuid.uuid4().hex}.parquet"
-        prepared = Prepared(half, _helpers.submit(write_columns, half))
+    def aside(self, ending: str) -> Iterator[Path]:
+        """A name for something half-written; what is not kept inside the block is gone after it."""
+        half = self.root / "incoming" / f"{uuid.uuid4().hex}.{ending}"
         try:
-            yield prepared
+            yield half
         finally:
-            wait([prepared.written])
             half.unlink(missing_ok=True)
 
-    def keep(self, shop_id: uuid.UUID, received: Received, prepared: Prepared | None = None) -> None:
-        """Keep a received file, and its columns if it has any; a file of the same bytes that is kept already stays."""
+    @contextmanager
+    def keeping(self, shop_id: uuid.UUID, received: Received, columns: Path | None = None) -> Iterator[None]:
+        """Keep a received file, and its columns if it has any; a file of the same bytes that is kept already stays.
+
+        What fails inside the block takes it away again. Whether a commit behind the block came through may never be
+        known: then the file stays, and the next start sweeps what nothing speaks of.
+        """
         original = self.original(shop_id, received.sha256)
-        original.parent.mkdir(parents=True, exist_ok=True)
-        if prepared is not None:
-            prepared.written.result()
-            os.replace(prepared.path, self.columns(shop_id, received.sha256))
-        if not original.exists():
+        _folder(original.parent.parent)
+        _folder(original.parent)
+        fresh = not original.exists()
+        if columns is not None:
+            columns.chmod(0o600)
+            _sync(columns)
+            os.replace(columns, self.columns(shop_id, received.sha256))
+        if fresh:
             os.link(received.path, original)
+        _sync(original.parent)
+        try:
+            yield
+        except BaseException:
+            if fresh:
+                original.unlink(missing_ok=True)
+                self.columns(shop_id, received.sha256).unlink(missing_ok=True)
+            raise
 
     def _place(self, shop_id: uuid.UUID, sha256: str, ending: str) -> Path:
         if not re.fullmatch(r"[0-9a-f]{64}", sha256):

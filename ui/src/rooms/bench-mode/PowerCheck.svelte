@@ -146,6 +146,7 @@
     border-style: dashed;
     color: var(--ink);
     font-style: italic;
+    font-weight: 400;
   }
   small {
     margin-left: var(--gap-3);

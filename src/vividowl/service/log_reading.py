@@ -1,0 +1,88 @@
+"""A log from bytes to columns and figures, in one go and without the database: the part that is done apart."""
+
+from __future__ import annotations
+
+import hashlib
+from collections.abc import Mapping, Sequence
+from concurrent.futures import ThreadPoolExecutor
+from dataclasses import dataclass, replace
+from pathlib import Path
+from typing import Any
+
+from vividowl.core.errors import NotEnoughData
+from vividowl.core.reading import Reading, read_trace
+from vividowl.formats.columns import write_columns
+from vividowl.formats.errors import FormatError
+from vividowl.formats.sensor_log import ParsedLog, apply_mapping, read_log, to_trace
+from vividowl.service.errors import Refused
+
+REMEMBERED = "Columns as they were set for this logger before."
+
+
+@dataclass(frozen=True)
+class LogRead:
+    """A log as it is kept. headers: as the logger wrote them; channels: as they are stored; notices: what was mended;
+    samples, interval_s, duration_s of the trace; reading: its figures."""
+
+    headers: tuple[str, ...]
+    channels: list[dict[str, Any]]
+    notices: tuple[str, ...]
+    samples: int
+    interval_s: float
+    duration_s: float
+    reading: Reading
+
+
+def signature(headers: Sequence[str]) -> str:
+    """The name of a logger by its columns."""
+    return hashlib.sha256("\x1f".join(headers).encode("utf-8", "replace")).hexdigest()
+
+
+def refused(error: FormatError) -> Refused:
+    """What a reader of files said, as a use case says it."""
+    return Refused("invalid", str(error), field="log", remedy=error.remedy, reason=error.reason,
+                   extra={"headers": list(error.headers)} if error.headers else None)  # fmt: skip
+
+
+def read_whole_log(
+    path: Path, name: str, known: Mapping[str, Mapping[str, str | None]], mapping: Mapping[str, str | None],
+    room_c: float | None, limit_c: float | None, columns_to: Path,
+) -> LogRead:  # fmt: skip
+    """Read a log, write its columns aside, and work its figures out. known: what was set before, by signature."""
+    parsed = _mapped(read_log(path, name), known, mapping)
+    channels = _channels(parsed)
+    with ThreadPoolExecutor(1) as beside:
+        written = beside.submit(write_columns, parsed.frame, columns_to)
+        try:
+            trace, dropouts = to_trace(parsed.frame, parsed.guesses)
+            reading = read_trace(trace, room_c, limit_c)
+        except NotEnoughData as error:
+            numeric = [c["header"] for c in channels if c["numeric"]]
+            reason = "no_temperature" if error.field == "channels" else "too_short"
+            raise Refused("invalid", f"{name}: {error}", field="log", remedy=error.remedy, reason=reason,
+                          extra={"headers": numeric}) from error  # fmt: skip
+        written.result()
+    return LogRead(tuple(parsed.layout.headers), channels, (*parsed.notices, *dropouts), len(trace.time_s),
+                   trace.interval_s, trace.duration_s, reading)  # fmt: skip
+
+
+def _mapped(
+    parsed: ParsedLog, known: Mapping[str, Mapping[str, str | None]], mapping: Mapping[str, str | None]
+) -> ParsedLog:
+    """What the shop set for this logger before, and what was said now, over the guesses."""
+    before = known.get(signature(parsed.layout.headers))
+    try:
+        guesses = apply_mapping(parsed.guesses, before) if before is not None else parsed.guesses
+        told = (REMEMBERED,) if guesses != parsed.guesses else ()
+        return replace(parsed, guesses=apply_mapping(guesses, mapping), notices=(*parsed.notices, *told))
+    except FormatError as error:
+        raise refused(error) from error
+
+
+def _channels(parsed: ParsedLog) -> list[dict[str, Any]]:
+    schema = parsed.frame.schema
+    return [
+        {"header": g.header, "role": g.role.value if g.role else None, "unit": g.unit, "confidence": g.confidence,
+         "numeric": schema[f"c{i}"].is_numeric()}
+        for i, g in enumerate(parsed.guesses)
+    ]  # fmt: skip
