@@ -1,6 +1,7 @@
 """Stock under pressure: the last gram, undo, cuts and what they leave."""
 
 import threading
+import uuid
 from datetime import date, timedelta
 
 import pytest
@@ -8,6 +9,7 @@ from tests.service.test_use_cases import FIELDS, owner  # noqa: F401 - a fixture
 
 from vividowl.service import cutting, fit, intake, shelf
 from vividowl.service.errors import Refused
+from vividowl.service.stock import move
 
 PASTE = {"kind": "paste_stiff", "name": "Grey Heron 11", "unit": "g", "own": {}, "price_cents": 900, "low_at": 1.0,
          "sheet_width_mm": None, "sheet_length_mm": None, "thickness_mm": None}  # fmt: skip
@@ -124,12 +126,19 @@ def test_alloy_is_stopped_until_the_metal_is_known(workshop, owner, job):  # noq
 # ---- low, expired, weighed ----
 
 
+def save_lot(workshop, owner, lot_id, fields):  # noqa: F811
+    """As the page does: with the version that it shows."""
+    lots = [v.lot for p in shelf.get_shelf(workshop, owner).products for v in p.lots]
+    version = next(x.version for x in lots if x.id == lot_id)
+    return shelf.save_lot(workshop, owner, lot_id, {"version": version, **fields})
+
+
 def test_low_and_expired_are_told(workshop, owner, paste):  # noqa: F811
     assert on_shelf(workshop, owner).warnings == ()
-    shelf.save_lot(workshop, owner, paste.id, {"opened_on": None, "expires_on": None, "remaining": 0.5, "reason": ""})
+    save_lot(workshop, owner, paste.id, {"opened_on": None, "expires_on": None, "remaining": 0.5, "reason": ""})
     assert on_shelf(workshop, owner).warnings == ("Low: 0.5 g left, wanted: 1 g.",)
     old = {"opened_on": DAY, "expires_on": DAY + timedelta(days=1), "remaining": None, "reason": ""}
-    shelf.save_lot(workshop, owner, paste.id, old)
+    save_lot(workshop, owner, paste.id, old)
     view = on_shelf(workshop, owner)
     assert "Lot A has expired." in view.warnings
     assert view.remaining == 0.0
@@ -138,7 +147,7 @@ def test_low_and_expired_are_told(workshop, owner, paste):  # noqa: F811
 def test_dates_that_contradict_each_other_are_refused(workshop, owner, paste):  # noqa: F811
     early = {"opened_on": DAY - timedelta(days=1), "expires_on": None, "remaining": None, "reason": ""}
     with pytest.raises(Refused, match="Opened on 2026-01-09, but received on 2026-01-10"):
-        shelf.save_lot(workshop, owner, paste.id, early)
+        save_lot(workshop, owner, paste.id, early)
 
 
 def test_a_product_of_two_names_or_without_a_sheet_size_is_refused(workshop, owner, paste):  # noqa: F811
@@ -164,7 +173,7 @@ def test_a_cut_takes_a_sheet_leaves_an_offcut_and_is_noted(workshop, owner, job,
     assert (noted.amount, noted.amount_unit, noted.product) == (4.0, "pieces", "Moss pad 1.0")
     with pytest.raises(Refused, match="belong to a cut sheet"):
         fit.set_item_removed(workshop, owner, job, noted.id, True)
-    assert cutting.undo(workshop, owner, done.stored.id) == []
+    assert cutting.undo(workshop, owner, done.stored.job_id, done.stored.id) == []
     back = on_shelf(workshop, owner)
     assert (back.remaining, back.offcuts, fit.get_items(workshop, owner, job)) == (1.0, (), [])
 
@@ -177,10 +186,10 @@ def test_the_next_cut_uses_the_offcut_and_the_first_cannot_be_undone_alone(works
     assert len(drawing.taken) == 4
     assert [o.number for o in on_shelf(workshop, owner).offcuts] == [2]
     with pytest.raises(Refused, match="Offcut 1, which this cut left, has been cut since"):
-        cutting.undo(workshop, owner, first.stored.id)
-    cutting.undo(workshop, owner, second.stored.id)
+        cutting.undo(workshop, owner, first.stored.job_id, first.stored.id)
+    cutting.undo(workshop, owner, second.stored.job_id, second.stored.id)
     assert [o.number for o in on_shelf(workshop, owner).offcuts] == [1]
-    cutting.undo(workshop, owner, first.stored.id)
+    cutting.undo(workshop, owner, first.stored.job_id, first.stored.id)
     assert on_shelf(workshop, owner).remaining == 1.0
 
 
@@ -270,10 +279,10 @@ def test_an_expired_sheet_is_not_cut_and_an_offcut_can_be_thrown_away(workshop, 
         cutting.preview(workshop, owner, pads.id, rows(), 0.2)
     shelf.set_offcut_removed(workshop, owner, offcut.id, False)
     assert cutting.preview(workshop, owner, pads.id, rows(), 0.2).drawings[0].name == "Offcut 1"
-    cutting.undo(workshop, owner, done.stored.id)
+    cutting.undo(workshop, owner, done.stored.job_id, done.stored.id)
     lot_id = on_shelf(workshop, owner).lots[0].lot.id
     old = {"opened_on": None, "expires_on": DAY, "remaining": None, "reason": ""}
-    shelf.save_lot(workshop, owner, lot_id, old)
+    save_lot(workshop, owner, lot_id, old)
     with pytest.raises(Refused, match="is on the shelf"):
         cutting.book(workshop, owner, job, pads.id, rows(), 0.2)
 
@@ -290,3 +299,20 @@ def test_the_unit_of_a_product_with_lots_stays(workshop, owner, paste):  # noqa:
         shelf.save_product(workshop, owner, product.id, product.version, {**PASTE, "unit": "mL"})
     with pytest.raises(Refused, match="changed meanwhile"):
         shelf.save_product(workshop, owner, product.id, product.version + 1, PASTE)
+
+
+def test_what_was_weighed_is_not_laid_over_what_a_colleague_took(workshop, owner):  # noqa: F811
+    product = shelf.save_product(workshop, owner, None, 0, PASTE).products[0].product
+    row = shelf.add_lot(workshop, owner, product.id, lot()).products[0].lots[0].lot
+    seen = row.version
+    with workshop.scope(owner) as scope:
+        move(scope, owner, row.id, -0.2, "used on job 7")
+    weighed = {"version": seen, "opened_on": None, "expires_on": None, "remaining": 0.9, "reason": "weighed"}
+    with pytest.raises(Refused, match="Lot A was changed meanwhile"):
+        shelf.save_lot(workshop, owner, row.id, weighed)
+    assert shelf.get_shelf(workshop, owner).products[0].lots[0].lot.remaining == pytest.approx(0.8)
+
+
+def test_a_cut_sheet_belongs_to_the_job_of_its_address(workshop, owner):  # noqa: F811
+    with pytest.raises((Refused, LookupError)):
+        cutting.cut_file(workshop, owner, uuid.uuid4(), uuid.uuid4(), "svg")

@@ -205,7 +205,7 @@ def test_the_ways_of_the_shop_reach_the_plan(ada, job):
     before = plan(ada, job, cpu_die_width_mm=15, cpu_die_length_mm=13)
     habits = {**shop["habits"], "hourly_rate_cents": 12000, "tax_percent": 19, "application_school": "bead",
               "life_school": "long", "hands_min": {"clean": 45}}  # fmt: skip
-    body = {"reference_room_c": 25, "tolerances": shop["tolerances"], "habits": habits}
+    body = {"version": shop["version"], "reference_room_c": 25, "tolerances": shop["tolerances"], "habits": habits}
     assert ada.call("PUT", "/api/shop", body)["habits"]["hands_min"] == {"clean": 45}
     after = ada.call("GET", f"/api/jobs/{job}/plan")
 
@@ -219,5 +219,5 @@ def test_the_ways_of_the_shop_reach_the_plan(ada, job):
     assert (paste["life_months"], paste["parts"][0]["school"]) == (24, "bead")
     for change, field in (({"tax_percent": 90}, "tax_percent"), ({"life_school": "never"}, "life_school"),
                           ({"hands_min": {"polish": 5}}, "polish")):  # fmt: skip
-        refused = ada.problem("PUT", "/api/shop", {**body, "habits": {**habits, **change}}, status=422)
+        refused = ada.problem("PUT", "/api/shop", {**body, "version": 1, "habits": {**habits, **change}}, status=422)
         assert refused["errors"][0]["field"] == field

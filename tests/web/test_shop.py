@@ -8,7 +8,7 @@ from vividowl.core.uncertainty import TOLERANCE_LIMITS, Tolerances
 
 def wanted(ada, **changes):
     found = ada.call("GET", "/api/shop")
-    return {"reference_room_c": changes.pop("reference_room_c", found["reference_room_c"]),
+    return {"version": found["version"], "reference_room_c": changes.pop("reference_room_c", found["reference_room_c"]),
             "habits": found["habits"], "tolerances": {**found["tolerances"], **changes}}  # fmt: skip
 
 
@@ -64,3 +64,9 @@ def test_a_record_that_was_handed_over_keeps_what_it_was_judged_by(ada):
     # Taken back it is open again, and the present settings count.
     back = ada.call("PUT", f"/api/jobs/{job}/hand-over", {"version": version + 1, "handed_over": False})["verdict"]
     assert back["effects"] != given["effects"]
+
+
+def test_settings_do_not_write_over_a_colleagues(ada):
+    body = wanted(ada, room_k=1.5)
+    ada.call("PUT", "/api/shop", body)
+    assert ada.problem("PUT", "/api/shop", body, status=409)["reason"] == "stale"

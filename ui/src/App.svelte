@@ -96,6 +96,16 @@
     <Shown {...route.found} />
   {:else}
     <main id="main" class="page" tabindex="-1">
+      {#if session.present?.space === 'low' || session.present?.space === 'full'}
+        <Notice
+          tone={session.present.space === 'full' ? 'halt' : 'care'}
+          title={session.present.space === 'full' ? 'The disk is full' : 'The disk is nearly full'}
+        >
+          {session.present.space === 'full'
+            ? 'Logs, recordings and photos are not taken any more until some space is free.'
+            : 'Less than a tenth is free on the machine that runs the shop. Make room before a log does not fit.'}
+        </Notice>
+      {/if}
       {#if route}
         {#if shown && shown.load === route.load}
           {@const Shown = shown.page}

@@ -4,12 +4,16 @@ from __future__ import annotations
 
 import csv
 import io
+import math
+import re
 from collections.abc import Sequence
 from dataclasses import dataclass, fields
 from datetime import date
 
 from vividowl.formats.errors import FormatError
 
+CELL_MOST, NUMBER_MOST = 200, 1e9
+_CONTROL = re.compile(r"[\x00-\x08\x0a-\x1f\x7f]")
 LINES_MOST = 5000
 
 
@@ -59,7 +63,13 @@ def read_shelf(data: bytes) -> list[ShelfLine]:
     except UnicodeDecodeError as error:
         raise FormatError("The file is not UTF-8 text.", remedy="Save it as CSV, UTF-8.") from error
     head = text.partition("\n")[0]
-    rows = list(csv.reader(io.StringIO(text, newline=""), delimiter=";" if head.count(";") > head.count(",") else ","))
+    try:
+        reader = csv.reader(io.StringIO(text, newline=""), delimiter=";" if head.count(";") > head.count(",") else ",")
+        rows = list(reader)
+    except csv.Error as error:
+        raise FormatError(
+            f"The file is no CSV ({error}).", remedy="Export the shelf to see what is expected."
+        ) from error
     rows = [row for row in rows if any(cell.strip() for cell in row)]
     if not rows:
         raise FormatError("The file is empty.", remedy="Export the shelf to see what is expected.")
@@ -76,6 +86,13 @@ def read_shelf(data: bytes) -> list[ShelfLine]:
         if len(row) != len(headers):
             raise FormatError(f"Line {number} has {len(row)} cells, the header {len(headers)}.",
                               remedy="A text with a comma in it stands in quotation marks.")  # fmt: skip
+        for name, cell in zip(headers, row, strict=True):
+            if len(cell) > CELL_MOST or _CONTROL.search(cell):
+                raise FormatError(
+                    f"Line {number}, {name}: the cell is longer than {CELL_MOST} characters, or holds one "
+                    "that cannot be stored.",
+                    remedy="Correct the cell.",
+                )
         cells = {name: cell.strip().removeprefix("'") for name, cell in zip(headers, row, strict=True)}
         out.append(ShelfLine(**{name: cells.get(name, "") for name in HEADERS}))
     return out
@@ -86,7 +103,10 @@ def number_of(line: int, name: str, text: str) -> float | None:
     if not text:
         return None
     try:
-        return float(text.replace(",", "."))
+        value = float(text.replace(",", "."))
+        if not math.isfinite(value) or abs(value) > NUMBER_MOST:
+            raise ValueError
+        return value
     except ValueError as error:
         raise FormatError(f"Line {line}, {name}: “{text}” is no number.", remedy="Decimal point, no unit.") from error
 

@@ -5,20 +5,24 @@ from __future__ import annotations
 import re
 import uuid
 from dataclasses import dataclass
+from datetime import UTC, datetime, timedelta
 from functools import cache
 
 from argon2 import PasswordHasher
 from argon2.exceptions import VerificationError
-from sqlalchemy import select
+from sqlalchemy import select, update
 from sqlalchemy.exc import IntegrityError
 from sqlalchemy.orm import Session
 
 from vividowl.service.errors import Refused
+from vividowl.service.names import plain_name
 from vividowl.service.workshop import Actor, Workshop
-from vividowl.store.models import Member, Shop
+from vividowl.store.models import Member, Shop, SignIn
 from vividowl.store.scope import Scope, demo_owner, member_by_id, member_by_login, shop_count
 
 PASSWORD_LEAST = 10
+IDLE_MOST = timedelta(hours=14)
+SEEN_EVERY = timedelta(minutes=5)
 ROLES = ("owner", "technician")
 _hasher = PasswordHasher()
 
@@ -40,7 +44,6 @@ class SignedIn:
     shop_name: str
     demo: bool
     currency: str
-    session_epoch: int
 
     @property
     def actor(self) -> Actor:
@@ -52,9 +55,7 @@ def _signed_in(session: Session, member: Member) -> SignedIn:
     shop = session.get(Shop, member.shop_id)
     if shop is None:
         raise Refused("missing", "There is no such shop.")
-    return SignedIn(
-        member.id, shop.id, member.name, member.role, shop.name, shop.demo, shop.currency, member.session_epoch
-    )
+    return SignedIn(member.id, shop.id, member.name, member.role, shop.name, shop.demo, shop.currency)
 
 
 def sign_in(workshop: Workshop, login: str, password: str) -> SignedIn:
@@ -85,11 +86,62 @@ def sign_in_demo(workshop: Workshop) -> SignedIn:
         return _signed_in(session, owner)
 
 
-def by_id(workshop: Workshop, member_id: uuid.UUID) -> SignedIn | None:
-    """The member behind a session, None when inactive or gone."""
+@dataclass(frozen=True)
+class OpenSession:
+    """A session that has not ended. agent: what the browser says of itself; here: it is the one that asks."""
+
+    id: uuid.UUID
+    agent: str
+    began_at: datetime
+    seen_at: datetime
+    here: bool
+
+
+def begin_session(workshop: Workshop, found: SignedIn, agent: str) -> uuid.UUID:
+    """Note a session that begins. Its id goes into the cookie and nowhere else."""
+    with workshop.scope(found.actor) as scope:
+        return scope.add(SignIn(member_id=found.member_id, agent=plain_name(agent)[:200])).id
+
+
+def by_session(workshop: Workshop, session_id: uuid.UUID) -> SignedIn | None:
+    """The member behind a session, None when it has ended or nobody was seen in it for a working day."""
     with workshop.database.session() as session:
-        member = member_by_id(session, member_id)
+        row = session.get(SignIn, session_id)
+        now = datetime.now(UTC)
+        if row is None or row.ended_at is not None or now - row.seen_at > IDLE_MOST:
+            return None
+        if now - row.seen_at > SEEN_EVERY:
+            row.seen_at = now
+        member = member_by_id(session, row.member_id)
         return _signed_in(session, member) if member else None
+
+
+def end_session(workshop: Workshop, session_id: uuid.UUID) -> None:
+    """End a session: a copy of its cookie is worth nothing from now on."""
+    with workshop.database.session() as session:
+        row = session.get(SignIn, session_id)
+        if row is not None and row.ended_at is None:
+            row.ended_at = datetime.now(UTC)
+
+
+def my_sessions(workshop: Workshop, actor: Actor, here: uuid.UUID | None) -> list[OpenSession]:
+    """The open sessions of the one who asks, latest first."""
+    with workshop.scope(actor) as scope:
+        query = scope.select(SignIn).where(
+            SignIn.member_id == actor.member_id, SignIn.ended_at.is_(None),
+            SignIn.seen_at > datetime.now(UTC) - IDLE_MOST,
+        )  # fmt: skip
+        rows = scope.session.scalars(query.order_by(SignIn.seen_at.desc())).all()
+        return [OpenSession(r.id, r.agent, r.began_at, r.seen_at, r.id == here) for r in rows]
+
+
+def withdraw_session(workshop: Workshop, actor: Actor, session_id: uuid.UUID) -> None:
+    """End one of one's own sessions from another one."""
+    with workshop.scope(actor) as scope:
+        row = scope.one(SignIn, SignIn.id == session_id, SignIn.member_id == actor.member_id)
+        if row is None:
+            raise Refused("missing", "There is no such session of yours.", remedy="Reload the page.")
+        row.ended_at = row.ended_at or datetime.now(UTC)
 
 
 def state(workshop: Workshop) -> tuple[bool, bool]:
@@ -167,7 +219,8 @@ def set_password(workshop: Workshop, login: str, password: str) -> None:
         if member is None:
             raise Refused("missing", f"There is no member “{login}”.", remedy="See: vividowl user list")
         member.password_hash = _hasher.hash(password)
-        member.session_epoch += 1
+        session.execute(update(SignIn).where(SignIn.member_id == member.id, SignIn.ended_at.is_(None))
+                        .values(ended_at=datetime.now(UTC)))  # fmt: skip
 
 
 def members(workshop: Workshop, shop_id: uuid.UUID) -> list[tuple[str, str, str, bool]]:

@@ -206,10 +206,18 @@ def stored_view(cut: CutSheet) -> CutView:
     return CutView(drawings, tuple(None for _ in drawings), cut.waste_share, True, (), cut)
 
 
-def undo(workshop: Workshop, actor: Actor, cut_id: uuid.UUID) -> list[CutView]:
+def _cut_of(scope: Scope, job_id: uuid.UUID, cut_id: uuid.UUID, *, lock: bool = False) -> CutSheet:
+    """A cut sheet of that very job."""
+    cut = scope.get(CutSheet, cut_id, lock=lock)
+    if cut.job_id != job_id:
+        raise Refused("missing", "There is no such cut sheet on this job.", remedy="Reload the page.")
+    return cut
+
+
+def undo(workshop: Workshop, actor: Actor, job_id: uuid.UUID, cut_id: uuid.UUID) -> list[CutView]:
     """Take a cut back: sheets and offcuts return, the new offcuts go, Fit forgets the pieces."""
     with workshop.scope(actor) as scope:
-        cut = scope.get(CutSheet, cut_id, lock=True)
+        cut = _cut_of(scope, job_id, cut_id, lock=True)
         job = open_job(scope, cut.job_id)
         if cut.undone_at is not None:
             raise Refused("conflict", "This cut was taken back already.", remedy="Reload the page.")
@@ -234,10 +242,10 @@ def undo(workshop: Workshop, actor: Actor, cut_id: uuid.UUID) -> list[CutView]:
         return [stored_view(c) for c in cuts_of(scope, job.id)]
 
 
-def cut_file(workshop: Workshop, actor: Actor, cut_id: uuid.UUID, form: str) -> tuple[bytes, str]:
+def cut_file(workshop: Workshop, actor: Actor, job_id: uuid.UUID, cut_id: uuid.UUID, form: str) -> tuple[bytes, str]:
     """A booked cut sheet as SVG, DXF or PDF at 1:1, and a name for the file."""
     with workshop.scope(actor) as scope:
-        cut = scope.get(CutSheet, cut_id)
+        cut = _cut_of(scope, job_id, cut_id)
         number = scope.get(Job, cut.job_id).number
         return draw(f"Job {number}, {cut.product.name}", stored_view(cut).drawings, form), f"cut-{number}.{form}"
 

@@ -7,7 +7,7 @@ from typing import Any
 
 
 class Refused(Exception):  # noqa: N818 - reads as what it says
-    """A use case refused. kind is one of invalid, conflict, forbidden, missing; the text says what and why."""
+    """A use case refused. kind is one of invalid, conflict, forbidden, missing, full; the text says what and why."""
 
     def __init__(
         self,

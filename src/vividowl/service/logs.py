@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import contextlib
-import re
 import uuid
 from collections.abc import Mapping, Sequence
 from datetime import UTC, datetime
@@ -22,6 +21,7 @@ from vividowl.service.comparing import kept
 from vividowl.service.errors import Refused
 from vividowl.service.log_reading import read_whole_log, refused, signature
 from vividowl.service.measure import RunView, finish, run_for_writing
+from vividowl.service.names import plain_name
 from vividowl.service.readings import guesses_of, load_trace, remember_reading
 from vividowl.service.workshop import Actor, Workshop, open_job
 from vividowl.store.files import BrokenOff, TooLarge
@@ -38,6 +38,7 @@ def receive_log(
     """Take a sensor log in: bytes, columns and figures, all or nothing. repeat: beside the log that is there."""
     remedy = "Log fewer sensors or a longer interval."
     file_name = plain_name(file_name)
+    workshop.require_space()
     with size_refusals(file_name, "log", remedy), workshop.files.receive(stream, expected, BYTES_MOST) as received:
         with workshop.scope(actor) as scope:
             job = scope.get(Job, job_id)
@@ -86,11 +87,6 @@ def _make_room(scope: Scope, run: Run, repeat: bool) -> None:
         raise Refused("conflict", f"This run has {len(there) - 1} repeats, at most {REPEATS_MOST} are kept.",
                       field="log", remedy="Take one off first.")  # fmt: skip
     scope.session.flush()
-
-
-def plain_name(name: str) -> str:
-    """A file's name as it can be stored, shown and downloaded again: in one line, without controls."""
-    return re.sub(r"[\x00-\x1f\x7f-\x9f\u2028\u2029\ud800-\udfff/\\]+", " ", name).strip()[:200] or "file"
 
 
 def size_refusals(file_name: str, field: str, remedy: str) -> contextlib.AbstractContextManager[None]:

@@ -38,6 +38,7 @@ def receive_photo(
             raise Refused(
                 "conflict", f"The job has {PHOTOS_MOST} photos already.", remedy="Take off what is not needed."
             )
+    workshop.require_space()
     data = stream.read(PHOTO_MOST + 1)
     scaled = scale(data)
     with workshop.scope(actor) as scope:

@@ -14,8 +14,9 @@ from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sound_file import BYTES_MOST, read_sound_file
 from vividowl.service.errors import Refused
-from vividowl.service.logs import plain_name, size_refusals
+from vividowl.service.logs import size_refusals
 from vividowl.service.measure import RunView, finish, run_for_writing
+from vividowl.service.names import plain_name
 from vividowl.service.sounds import kept_sounds
 from vividowl.service.workshop import Actor, Workshop, open_job
 from vividowl.store.files import Received
@@ -49,6 +50,7 @@ def receive_sound(
     if reference_db is not None:
         require_level_db(reference_db, "reference_db")
     file_name = plain_name(file_name)
+    workshop.require_space()
     remedy = "Cut it to the loaded part; ten seconds are enough."
     with size_refusals(file_name, "sound", remedy), workshop.files.receive(stream, expected, BYTES_MOST) as received:
         with workshop.scope(actor) as scope:

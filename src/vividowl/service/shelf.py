@@ -190,11 +190,10 @@ def add_lot(workshop: Workshop, actor: Actor, product_id: uuid.UUID, fields: Map
     check_dates(fields)
     with workshop.scope(actor) as scope:
         product = scope.get(Product, product_id, lock=True)
-        try:
-            lot = scope.add(Lot(product_id=product.id, remaining=0.0, **fields))
-        except IntegrityError as error:
+        if scope.one(Lot, Lot.product_id == product.id, Lot.code == fields["code"]) is not None:
             raise Refused("conflict", f"{product.name} has a lot {fields['code']} already.", field="code",
-                          remedy="Add a letter to the code, or correct the lot that is there.") from error  # fmt: skip
+                          remedy="Add a letter to the code, or correct the lot that is there.")  # fmt: skip
+        lot = scope.add(Lot(product_id=product.id, remaining=0.0, **fields))
         move(scope, actor, lot.id, fields["held"], "received")
         scope.session.expire(product)
         return shelf_view(scope)
@@ -215,6 +214,8 @@ def save_lot(workshop: Workshop, actor: Actor, lot_id: uuid.UUID, fields: Mappin
     """Dates of a lot, and what is left of it when it was weighed or counted."""
     with workshop.scope(actor) as scope:
         lot = scope.get(Lot, lot_id, lock=True)
+        check_version(lot.version, fields["version"], f"Lot {lot.code}")
+        lot.version += 1
         opened, expires = fields["opened_on"], fields["expires_on"]
         check_dates({"opened_on": opened, "expires_on": expires, "received_on": lot.received_on})
         lot.opened_on, lot.expires_on = opened, expires

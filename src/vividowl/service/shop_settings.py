@@ -6,6 +6,8 @@ from collections.abc import Mapping
 from dataclasses import asdict, dataclass
 from typing import Any
 
+from sqlalchemy import select
+
 from vividowl.core.price import TASKS
 from vividowl.core.uncertainty import Tolerances, checked_tolerances
 from vividowl.core.units import require_room_c
@@ -13,17 +15,19 @@ from vividowl.service.bench_times import TaskTime, learnt_minutes
 from vividowl.service.comparing import note_verdict, tolerances_of
 from vividowl.service.habits import Habits, habits_of, keep_habits
 from vividowl.service.outcomes import Record, record_of
-from vividowl.service.workshop import Actor, Workshop
-from vividowl.store.models import Job
+from vividowl.service.workshop import Actor, Workshop, check_version
+from vividowl.store.models import Job, Shop
 from vividowl.store.scope import Scope
 
 
 @dataclass(frozen=True)
 class ShopSettings:
-    """name; reference_room_c [degC]; tolerances in force and the usual ones; habits: rates and ways; tasks: name,
+    """version of what is kept; name; reference_room_c [degC]; tolerances in force and the usual ones; habits: rates
+    and ways; tasks: name,
     words, usual minutes of hands and of waiting; record: how often predictions were right; learnt: minutes that
     the benches have shown, by task."""
 
+    version: int
     name: str
     reference_room_c: float
     tolerances: Tolerances
@@ -38,8 +42,18 @@ class ShopSettings:
 def _settings(scope: Scope) -> ShopSettings:
     shop = scope.shop()
     tasks = tuple((n, t.words, t.hands_min, t.wait_min) for n, t in TASKS.items())
-    return ShopSettings(shop.name, shop.reference_room_c, tolerances_of(scope), Tolerances(), shop.currency,
-                        habits_of(shop), tasks, record_of(scope), learnt_minutes(scope))  # fmt: skip
+    return ShopSettings(
+        shop.version,
+        shop.name,
+        shop.reference_room_c,
+        tolerances_of(scope),
+        Tolerances(),
+        shop.currency,
+        habits_of(shop),
+        tasks,
+        record_of(scope),
+        learnt_minutes(scope),
+    )
 
 
 def get_settings(workshop: Workshop, actor: Actor) -> ShopSettings:
@@ -51,6 +65,7 @@ def get_settings(workshop: Workshop, actor: Actor) -> ShopSettings:
 def save_settings(
     workshop: Workshop,
     actor: Actor,
+    version: int,
     reference_room_c: float,
     tolerances: Mapping[str, float],
     habits: Mapping[str, Any],
@@ -60,7 +75,9 @@ def save_settings(
     wanted = asdict(checked_tolerances(tolerances))
     usual = asdict(Tolerances())
     with workshop.scope(actor) as scope:
-        shop = scope.shop()
+        shop = scope.session.scalars(select(Shop).where(Shop.id == scope.shop_id).with_for_update()).one()
+        check_version(shop.version, version, "What is set here")
+        shop.version += 1
         shop.reference_room_c = reference_room_c
         shop.tolerances = {name: value for name, value in wanted.items() if value != usual[name]}
         keep_habits(scope, habits)

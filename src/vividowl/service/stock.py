@@ -46,6 +46,7 @@ def move(
             remedy="Take the rest from another lot, or correct what is left on the Shelf by weighing it.",
         )  # fmt: skip
     lot.remaining = max(0.0, left)
+    lot.version += 1
     scope.add(
         StockMove(lot_id=lot.id, job_id=job_id, amount=amount, remaining=lot.remaining, reason=reason,
                   member_id=actor.member_id)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import re
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
@@ -15,7 +16,14 @@ def number(text: str) -> float:
     plain = text.replace("\u2212", "-").replace(" ", "")
     if "," in plain and "." not in plain:
         plain = plain.replace(",", ".")
-    return float(plain)
+    return finite(float(plain))
+
+
+def finite(value: float) -> float:
+    """The value, unless it is none."""
+    if not math.isfinite(value):
+        raise ValueError
+    return value
 
 
 def count(text: str) -> int:
@@ -28,7 +36,7 @@ def count(text: str) -> int:
 
 def numbers(text: str) -> list[float]:
     """Several numbers."""
-    return [float(part) for part in re.split(r"[,;\s]+", text.strip()) if part]
+    return [finite(float(part)) for part in re.split(r"[,;\s]+", text.strip()) if part]
 
 
 def clock(text: str) -> float:
@@ -38,7 +46,7 @@ def clock(text: str) -> float:
         raise ValueError
     if len(parts) == 1:
         return number(text)
-    values = [float(p) for p in parts]
+    values = [finite(float(p)) for p in parts]
     if any(v < 0 or v >= 60 for v in values[1:]):
         raise ValueError
     seconds = 0.0
@@ -58,7 +66,7 @@ def sizes(text: str) -> list[tuple[float, float]]:
         repeat = int(times) if star else 1
         if not 1 <= repeat <= 200:
             raise ValueError
-        out += [(float(width), float(length))] * repeat
+        out += [(finite(float(width)), finite(float(length)))] * repeat
     return out
 
 

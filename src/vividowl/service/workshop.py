@@ -14,6 +14,9 @@ from vividowl.store.files import FileStore
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
+# Shares of the disk that are free: below the first it is told, below the second nothing large is taken in any more.
+SPACE_WARN, SPACE_REFUSE = 0.10, 0.02
+
 
 @dataclass(frozen=True)
 class Actor:
@@ -42,6 +45,19 @@ class Workshop:
     database: Database
     files: FileStore
     bench_logs: dict[uuid.UUID, KeptLog] = field(default_factory=dict, repr=False, compare=False)
+
+    @property
+    def space(self) -> str:
+        """How the disk stands: ok, low or full."""
+        free = self.files.free_share()
+        return "full" if free < SPACE_REFUSE else "low" if free < SPACE_WARN else "ok"
+
+    def require_space(self) -> None:
+        """Refuse what comes in while hardly anything is free: a full disk stops the database too."""
+        if self.space == "full":
+            raise Refused("full", f"Less than {100 * SPACE_REFUSE:.0f} % of the disk is free. Nothing was stored.",
+                          reason="disk_full", remedy="Free some space on the machine that runs the shop, then send "
+                          "again.")  # fmt: skip
 
     @contextmanager
     def scope(self, actor: Actor) -> Iterator[Scope]:

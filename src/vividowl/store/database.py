@@ -10,7 +10,8 @@ from alembic import command
 from alembic.config import Config
 from alembic.runtime.migration import MigrationContext
 from alembic.script import ScriptDirectory
-from sqlalchemy import Engine, create_engine
+from sqlalchemy import Engine, create_engine, text
+from sqlalchemy.exc import SQLAlchemyError
 from sqlalchemy.orm import Session, sessionmaker
 
 import vividowl.store.bench
@@ -60,6 +61,15 @@ class Database:
         """The revision the tables are at."""
         with self.engine.connect() as connection:
             return MigrationContext.configure(connection).get_current_revision()
+
+    def answers(self) -> bool:
+        """Whether it answers now."""
+        try:
+            with self.engine.connect() as connection:
+                connection.execute(text("SELECT 1"))
+        except SQLAlchemyError:
+            return False
+        return True
 
     def close(self) -> None:
         """Let go of all connections."""

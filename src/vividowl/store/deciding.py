@@ -84,6 +84,8 @@ class Lot(Base):
     expires_on: Mapped[date | None]
     held: Mapped[float]
     remaining: Mapped[float]
+    # Rises with every move, so that what was weighed is not laid over what a colleague has taken meanwhile.
+    version: Mapped[int] = mapped_column(default=0)
     removed_at: Mapped[datetime | None]
     product: Mapped[Product] = relationship(lazy="joined", viewonly=True)
     __table_args__ = (

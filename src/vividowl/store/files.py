@@ -157,14 +157,14 @@ class FileStore:
         _folder(original.parent.parent)
         _folder(original.parent)
         fresh = not original.exists()
-        if columns is not None:
-            columns.chmod(0o600)
-            _sync(columns)
-            os.replace(columns, self.columns(shop_id, received.sha256))
-        if fresh:
-            os.link(received.path, original)
-        _sync(original.parent)
         try:
+            if columns is not None:
+                columns.chmod(0o600)
+                _sync(columns)
+                os.replace(columns, self.columns(shop_id, received.sha256))
+            if fresh:
+                os.link(received.path, original)
+            _sync(original.parent)
             yield
         except BaseException:
             if fresh:

@@ -61,6 +61,7 @@ class Shop(Base):
     habits: Mapped[dict[str, Any]] = mapped_column(default=dict)
     # The shop's own values of the kinds of material: by kind and field a value with its provenance.
     catalogue: Mapped[dict[str, Any]] = mapped_column(default=dict)
+    version: Mapped[int] = mapped_column(default=0)
     last_job_number: Mapped[int] = mapped_column(default=0)
     created_at: Mapped[datetime] = mapped_column(default=now)
     __table_args__ = (
@@ -71,7 +72,7 @@ class Shop(Base):
 
 
 class Member(Base):
-    """A person who signs in. session_epoch rises when all sessions shall end."""
+    """A person who signs in."""
 
     __tablename__ = "member"
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
@@ -81,11 +82,27 @@ class Member(Base):
     role: Mapped[str] = mapped_column(String(20))
     password_hash: Mapped[str | None] = mapped_column(String(200))
     active: Mapped[bool] = mapped_column(default=True)
-    session_epoch: Mapped[int] = mapped_column(default=0)
     created_at: Mapped[datetime] = mapped_column(default=now)
     __table_args__ = (
         UniqueConstraint("shop_id", "id"),
         CheckConstraint("role IN ('owner', 'technician')", name="role"),
+    )
+
+
+class SignIn(Base):
+    """A session of a member. agent: what their browser says of itself; ended_at: signed out, withdrawn or too old."""
+
+    __tablename__ = "sign_in"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    member_id: Mapped[uuid.UUID]
+    agent: Mapped[str] = mapped_column(String(200), default="")
+    began_at: Mapped[datetime] = mapped_column(default=now)
+    seen_at: Mapped[datetime] = mapped_column(default=now)
+    ended_at: Mapped[datetime | None]
+    __table_args__ = (
+        ForeignKeyConstraint(["shop_id", "member_id"], ["member.shop_id", "member.id"], ondelete="CASCADE"),
+        Index("ix_sign_in_member_id", "member_id"),
     )
 
 

@@ -6,6 +6,7 @@ import ipaddress
 import uuid
 from collections.abc import Callable
 from typing import Any, TypeVar
+from urllib.parse import urlsplit
 
 from flask import current_app, request, session
 from flask_login import LoginManager, UserMixin, current_user
@@ -20,11 +21,12 @@ RULES = ("public", "member", "owner")
 
 
 class User(UserMixin):  # type: ignore[misc]
-    """The signed-in member as flask-login wants it. The id carries the epoch, so that old cookies end."""
+    """The signed-in member as flask-login wants it. The id is that of the session, which the server can end."""
 
-    def __init__(self, signed_in: SignedIn) -> None:
+    def __init__(self, signed_in: SignedIn, session_id: uuid.UUID) -> None:
         self.signed_in = signed_in
-        self.id = f"{signed_in.member_id}:{signed_in.session_epoch}"
+        self.session_id = session_id
+        self.id = str(session_id)
 
 
 def access(rule: str) -> Callable[[View], View]:
@@ -78,14 +80,30 @@ def from_this_machine() -> bool:
         return False
 
 
+def session_id() -> uuid.UUID | None:
+    """The session that asks, if anyone is signed in."""
+    return current_user.session_id if current_user.is_authenticated else None
+
+
 def load_user(user_id: str) -> User | None:
-    """The member behind a session cookie, None when its epoch is over."""
-    member, _, epoch = user_id.partition(":")
+    """The member behind a session cookie, None when the session has ended."""
     try:
-        found = accounts.by_id(workshop(), uuid.UUID(member))
+        session = uuid.UUID(user_id)
     except ValueError:
         return None
-    return User(found) if found and str(found.session_epoch) == epoch else None
+    found = accounts.by_session(workshop(), session)
+    return User(found, session) if found is not None else None
+
+
+def same_origin() -> None:
+    """Refuse what changes something and was sent by a page of another address. Beside the token, not instead of it."""
+    if request.method in ("GET", "HEAD", "OPTIONS"):
+        return
+    origin, site = request.headers.get("Origin"), request.headers.get("Sec-Fetch-Site", "same-origin")
+    host = urlsplit(origin).netloc if origin else request.host
+    if host != request.host or site not in ("same-origin", "none"):
+        raise Refused("forbidden", "This was sent by a page of another address.", reason="origin",
+                      remedy="Open the application itself and do it there.")  # fmt: skip
 
 
 def guard() -> None:
@@ -113,6 +131,7 @@ def install(app: Any) -> None:  # noqa: ANN401
     manager = LoginManager(app)
     manager.session_protection = None
     manager.user_loader(load_user)
+    app.before_request(same_origin)
     app.before_request(guard)
 
 
@@ -120,5 +139,14 @@ def start_session(found: SignedIn) -> None:
     """Begin a session: a fresh one, so that an id given before sign-in is worth nothing."""
     from flask_login import login_user
 
+    end_session()
     session.clear()
-    login_user(User(found))
+    agent = request.headers.get("User-Agent", "")
+    login_user(User(found, accounts.begin_session(workshop(), found, agent)))
+
+
+def end_session() -> None:
+    """End the session that asks, on the server."""
+    here = session_id()
+    if here is not None:
+        accounts.end_session(workshop(), here)

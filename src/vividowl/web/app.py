@@ -32,6 +32,8 @@ from vividowl.web import (
 )
 
 SITE = Path(__file__).parent / "site"
+# Longer than any page's, and shorter than what a file system takes for one name.
+PATH_MOST = 200
 POLICY = "default-src 'self'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'"
 
 
@@ -96,14 +98,18 @@ def _add_site(app: Application) -> None:
 
     @app.route("/api/health", endpoint="health")
     @access.access("public")
-    def health() -> dict[str, str]:
-        return {"status": "ok"}
+    def health() -> tuple[dict[str, Any], int]:
+        workshop: Workshop = app.extensions["workshop"]
+        ready = workshop.database.answers()
+        found = {"status": "ok" if ready else "degraded", "live": True, "ready": ready,
+                 "database": "ok" if ready else "away", "space": workshop.space}  # fmt: skip
+        return found, 200 if ready else 503
 
     @app.route("/", endpoint="home", defaults={"path": ""})
     @app.route("/<path:path>", endpoint="site")
     @access.access("public")
     def site(path: str) -> Response:
-        if path.startswith("api/"):
+        if path.startswith("api/") or len(path) > PATH_MOST or not path.isprintable():
             raise NotFound
         if path and (SITE / path).is_file():
             response = send_from_directory(SITE, path)

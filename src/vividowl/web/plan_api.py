@@ -111,7 +111,7 @@ def book_cut(path: JobPath, body: CutIn) -> tuple[CutOut, int]:
 @access("member")
 def undo_cut(path: CutPath) -> CutsOut:
     """Take a cut back."""
-    return CutsOut(cuts=[cut_out(c) for c in cutting.undo(workshop(), actor(), path.cut_id)])
+    return CutsOut(cuts=[cut_out(c) for c in cutting.undo(workshop(), actor(), path.job_id, path.cut_id)])
 
 
 @api.get("/cuts/<uuid:cut_id>/sheet.<form>", operation_id="getCutFile",
@@ -119,7 +119,7 @@ def undo_cut(path: CutPath) -> CutsOut:
 @access("member")
 def cut_file(path: CutFilePath) -> Response:
     """The cut sheet at 1:1."""
-    data, name = cutting.cut_file(workshop(), actor(), path.cut_id, path.form)
+    data, name = cutting.cut_file(workshop(), actor(), path.job_id, path.cut_id, path.form)
     return file_answer(data, name, path.form)
 
 

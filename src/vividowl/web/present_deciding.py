@@ -115,18 +115,28 @@ def product_out(view: ProductView) -> s.ProductOut:
         values=[s.ValueOut.model_validate(v) for v in view.values],
         lots=[
             s.LotOut(
-                **{n: getattr(x.lot, n) for n in ("id", "code", "held", "remaining", "received_on", "opened_on",
-                                                  "expires_on")},
-                expired=x.expired, expires_soon=x.expires_soon,
+                **{
+                    n: getattr(x.lot, n)
+                    for n in ("id", "code", "held", "remaining", "version", "received_on", "opened_on", "expires_on")
+                },
+                expired=x.expired,
+                expires_soon=x.expires_soon,
             )
             for x in view.lots
         ],
         offcuts=[
-            s.OffcutOut(id=o.id, number=o.number, lot=o.lot.code, width_mm=o.width_mm, length_mm=o.length_mm,
-                        taken=[_box(b) for b in o.taken], largest=_box(o.largest))
+            s.OffcutOut(
+                id=o.id,
+                number=o.number,
+                lot=o.lot.code,
+                width_mm=o.width_mm,
+                length_mm=o.length_mm,
+                taken=[_box(b) for b in o.taken],
+                largest=_box(o.largest),
+            )
             for o in view.offcuts
         ],
-    )  # fmt: skip
+    )
 
 
 def shelf_out(view: ShelfView) -> s.ShelfOut:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import errno
 from http import HTTPStatus
 from typing import Any
 
@@ -9,15 +10,16 @@ import structlog
 from flask import Flask, Response, request
 from flask_limiter.errors import RateLimitExceeded
 from flask_wtf.csrf import CSRFError
+from psycopg.errors import DiskFull
 from pydantic import BaseModel, ConfigDict, ValidationError
-from sqlalchemy.exc import DBAPIError, IntegrityError, OperationalError
-from werkzeug.exceptions import HTTPException, RequestEntityTooLarge
+from sqlalchemy.exc import DataError, DBAPIError, IntegrityError, OperationalError
+from werkzeug.exceptions import HTTPException, MethodNotAllowed, RequestEntityTooLarge
 
 from vividowl.service.errors import Refused
 from vividowl.store.scope import NotFound
 
 log = structlog.get_logger()
-STATUS = {"invalid": 422, "conflict": 409, "forbidden": 403, "missing": 404}
+STATUS = {"invalid": 422, "conflict": 409, "forbidden": 403, "missing": 404, "full": 507}
 
 
 class FieldError(BaseModel):
@@ -96,7 +98,12 @@ def on_http(error: HTTPException) -> Response:
         return _problem(413, "Larger than allowed: logs and recordings 200 MB, photos 30 MB, others 1 MB.",
                         reason="too_large", remedy="Log fewer sensors, or take the photo smaller.")  # fmt: skip
     if isinstance(error, RateLimitExceeded):
+        # Retry-After is added by the limiter, which knows when its window ends.
         return _problem(429, "Too many attempts in a short time.", remedy="Wait a minute and try again.")
+    if isinstance(error, MethodNotAllowed):
+        response = _problem(405, f"{request.method} is not done here.", remedy="See the description of the interface.")
+        response.headers["Allow"] = ", ".join(sorted(error.valid_methods or ()))
+        return response
     if isinstance(error, CSRFError):
         return _problem(403, "The page is too old to send this.", reason="csrf",
                         remedy="Reload the page; what you typed is kept.")  # fmt: skip
@@ -115,12 +122,39 @@ def on_database(error: DBAPIError) -> Response:
     """The database refused or is away."""
     if isinstance(error, IntegrityError):
         return _problem(409, "This clashes with what is stored already.", remedy="Reload and try again.")
+    if isinstance(error, DataError):
+        return _problem(422, "Something here cannot be stored: a number too large, or a character that is none.",
+                        remedy="Correct it and send again.")  # fmt: skip
+    if isinstance(error.orig, DiskFull):
+        return on_full_disk()
     log.error("database", error=str(error.orig))
     if isinstance(error, OperationalError):
         return _problem(503, "The database does not answer. Nothing was stored.", remedy="Try again in a moment.")
     return _problem(
         500, "The database refused this. Nothing was stored.", remedy="Try again; if it stays, see the log."
     )
+
+
+def on_full_disk() -> Response:
+    """No space is left."""
+    log.error("disk full")
+    return _problem(507, "The disk is full. Nothing was stored.", reason="disk_full",
+                    remedy="Free some space on the machine that runs the shop, then send again.")  # fmt: skip
+
+
+def on_os(error: OSError) -> Response:
+    """The system refused."""
+    return on_full_disk() if error.errno in (errno.ENOSPC, errno.EDQUOT) else on_fault(error)
+
+
+def on_text(_error: UnicodeError) -> Response:
+    """Half of a character, as some programs write it into JSON."""
+    return _problem(422, "This holds a character that cannot be stored.", remedy="Take it out and send again.")
+
+
+def on_depth(_error: RecursionError) -> Response:
+    """JSON in JSON in JSON."""
+    return _problem(422, "This is nested too deeply.", remedy="Send it as the interface describes it.")
 
 
 def on_fault(error: Exception) -> Response:
@@ -135,6 +169,9 @@ def install(app: Flask) -> None:
     app.register_error_handler(Refused, on_refused)
     app.register_error_handler(NotFound, on_missing)
     app.register_error_handler(ValueError, on_rule)
+    app.register_error_handler(UnicodeError, on_text)
+    app.register_error_handler(RecursionError, on_depth)
+    app.register_error_handler(OSError, on_os)
     app.register_error_handler(HTTPException, on_http)
     app.register_error_handler(DBAPIError, on_database)
     app.register_error_handler(Exception, on_fault)

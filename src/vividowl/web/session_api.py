@@ -3,22 +3,40 @@
 from __future__ import annotations
 
 import hmac
+import uuid
 
-from flask import current_app, session
+from flask import current_app, request, session
 from flask_limiter import Limiter
 from flask_limiter.util import get_remote_address
 from flask_login import logout_user
 from flask_openapi.blueprint import APIBlueprint
 from flask_wtf.csrf import generate_csrf
+from pydantic import BaseModel
 
 from vividowl.service import accounts
 from vividowl.service.errors import Refused
-from vividowl.web.access import access, from_this_machine, signed_in, start_session, workshop
+from vividowl.web.access import (
+    access,
+    actor,
+    end_session,
+    from_this_machine,
+    session_id,
+    signed_in,
+    start_session,
+    workshop,
+)
 from vividowl.web.problems import Problem
-from vividowl.web.schemas import PersonOut, SessionOut, SetUpIn, SignInIn
+from vividowl.web.schemas import OpenSessionOut, PersonOut, SessionOut, SessionsOut, SetUpIn, SignInIn
 
 api = APIBlueprint("session", __name__, url_prefix="/api", abp_responses={422: Problem})
-limiter = Limiter(get_remote_address, storage_uri="memory://", headers_enabled=False)
+limiter = Limiter(get_remote_address, storage_uri="memory://", headers_enabled=True)
+
+
+def _login_and_address() -> str:
+    """Guesses count by account and address: a stranger's do not lock the right password out."""
+    body = request.get_json(silent=True)
+    login = str(body.get("login", "")).strip().lower()[:80] if isinstance(body, dict) else ""
+    return f"{login}@{get_remote_address()}"
 
 
 def _session() -> SessionOut:
@@ -29,6 +47,7 @@ def _session() -> SessionOut:
         demo_available=demo and current_app.config["DEMO_SIGN_IN"] and from_this_machine(),
         set_up_needed=empty,
         csrf_token=generate_csrf(),
+        space=workshop().space,  # type: ignore[arg-type]  # one of the three
     )
 
 
@@ -39,9 +58,10 @@ def get_session() -> SessionOut:
     return _session()
 
 
-@api.post("/session", responses={200: SessionOut, 403: Problem}, operation_id="signIn")
+@api.post("/session", responses={200: SessionOut, 403: Problem, 429: Problem}, operation_id="signIn")
 @access("public")
-@limiter.limit("10 per minute")
+@limiter.limit("60 per minute")
+@limiter.limit("10 per minute", key_func=_login_and_address)
 def sign_in(body: SignInIn) -> SessionOut:
     """Sign in."""
     start_session(accounts.sign_in(workshop(), body.login, body.password))
@@ -61,13 +81,38 @@ def sign_in_demo() -> SessionOut:
 @api.delete("/session", responses={200: SessionOut}, operation_id="signOut")
 @access("public")
 def sign_out() -> SessionOut:
-    """Sign out."""
+    """Sign out: the session ends on the server, whoever holds a copy of its cookie."""
+    end_session()
     logout_user()
     session.clear()
     return _session()
 
 
-@api.post("/set-up", responses={200: SessionOut, 403: Problem, 409: Problem}, operation_id="setUp")
+class OneSessionPath(BaseModel):
+    session_id: uuid.UUID
+
+
+def _sessions() -> SessionsOut:
+    rows = accounts.my_sessions(workshop(), actor(), session_id())
+    return SessionsOut(sessions=[OpenSessionOut.model_validate(r) for r in rows])
+
+
+@api.get("/sessions", responses={200: SessionsOut}, operation_id="getSessions")
+@access("member")
+def get_sessions() -> SessionsOut:
+    """Where one is signed in."""
+    return _sessions()
+
+
+@api.delete("/sessions/<session_id>", responses={200: SessionsOut, 404: Problem}, operation_id="withdrawSession")
+@access("member")
+def withdraw(path: OneSessionPath) -> SessionsOut:
+    """End one of one's own sessions."""
+    accounts.withdraw_session(workshop(), actor(), path.session_id)
+    return _sessions()
+
+
+@api.post("/set-up", responses={200: SessionOut, 403: Problem, 409: Problem, 429: Problem}, operation_id="setUp")
 @access("public")
 @limiter.limit("10 per minute")
 def set_up(body: SetUpIn) -> SessionOut:

@@ -10,7 +10,7 @@ from vividowl.web.problems import Problem
 from vividowl.web.schemas import HabitsOut, PredictedOut, ShopIn, ShopOut, TaskOut, TolerancesOut
 
 api = APIBlueprint("shop", __name__, url_prefix="/api/shop",
-                   abp_responses={401: Problem, 403: Problem, 422: Problem})  # fmt: skip
+                   abp_responses={401: Problem, 403: Problem, 409: Problem, 422: Problem})  # fmt: skip
 
 
 @api.get("", responses={200: ShopOut}, operation_id="getShop")
@@ -25,13 +25,13 @@ def get_shop() -> ShopOut:
 def save_shop(body: ShopIn) -> ShopOut:
     """Set them."""
     return _shop(shop_settings.save_settings(
-        workshop(), actor(), body.reference_room_c, body.tolerances.model_dump(), body.habits.model_dump()
+        workshop(), actor(), body.version, body.reference_room_c, body.tolerances.model_dump(), body.habits.model_dump()
     ))  # fmt: skip
 
 
 def _shop(found: shop_settings.ShopSettings) -> ShopOut:
     return ShopOut(
-        name=found.name, currency=found.currency, reference_room_c=found.reference_room_c,
+        version=found.version, name=found.name, currency=found.currency, reference_room_c=found.reference_room_c,
         tolerances=TolerancesOut.model_validate(found.tolerances), usual=TolerancesOut.model_validate(found.usual),
         habits=HabitsOut.model_validate(found.habits), predicted=PredictedOut.model_validate(found.record),
         tasks=[

@@ -129,7 +129,7 @@ describe('theme', () => {
 });
 
 describe('session', () => {
-  const demo = { person: null, demo_available: true, set_up_needed: false, csrf_token: 't' };
+  const demo = { person: null, demo_available: true, set_up_needed: false, csrf_token: 't', space: 'ok' };
   const person = { name: 'Imke', role: 'owner', shop_name: 'Lantern', demo: true, currency: 'EUR' };
 
   it('enters the demo by itself where the server offers it', async () => {
@@ -168,7 +168,7 @@ describe('session', () => {
 
 describe('first owner', () => {
   it('lands on the Bench, not on the address with the code', async () => {
-    const empty = { person: null, demo_available: false, set_up_needed: true, csrf_token: 't' };
+    const empty = { person: null, demo_available: false, set_up_needed: true, csrf_token: 't', space: 'ok' };
     const person = { name: 'Ida', role: 'owner', shop_name: 'Mine', demo: false, currency: 'EUR' };
     history.replaceState(null, '', '/set-up#secret');
     const log = serve({ 'GET /api/session': empty, 'POST /api/set-up': { ...empty, set_up_needed: false, person } });

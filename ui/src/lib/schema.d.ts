@@ -776,7 +776,7 @@ export interface paths {
         put?: never;
         /** Sign in. */
         post: operations["signIn"];
-        /** Sign out. */
+        /** Sign out: the session ends on the server, whoever holds a copy of its cookie. */
         delete: operations["signOut"];
         options?: never;
         head?: never;
@@ -795,6 +795,40 @@ export interface paths {
         /** Sign in to the demo: on this machine only. */
         post: operations["signInDemo"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where one is signed in. */
+        get: operations["getSessions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** End one of one's own sessions. */
+        delete: operations["withdrawSession"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2535,6 +2569,8 @@ export interface components {
             received_on: string;
             /** Remaining */
             remaining: number;
+            /** Version */
+            version: number;
         };
         /** LotUpdateIn */
         LotUpdateIn: {
@@ -2549,6 +2585,8 @@ export interface components {
             reason: string;
             /** Remaining */
             remaining?: number | null;
+            /** Version */
+            version: number;
         };
         /**
          * MappingIn
@@ -2819,6 +2857,31 @@ export interface components {
             taken: components["schemas"]["BoxOut"][];
             /** Width Mm */
             width_mm: number;
+        };
+        /**
+         * OpenSessionOut
+         * @description A session that has not ended. here: the one that asks.
+         */
+        OpenSessionOut: {
+            /** Agent */
+            agent: string;
+            /**
+             * Began At
+             * Format: date-time
+             */
+            began_at: string;
+            /** Here */
+            here: boolean;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Seen At
+             * Format: date-time
+             */
+            seen_at: string;
         };
         /** OptionOut */
         OptionOut: {
@@ -3640,6 +3703,16 @@ export interface components {
             person: components["schemas"]["PersonOut"] | null;
             /** Set Up Needed */
             set_up_needed: boolean;
+            /**
+             * Space
+             * @enum {string}
+             */
+            space: "ok" | "low" | "full";
+        };
+        /** SessionsOut */
+        SessionsOut: {
+            /** Sessions */
+            sessions: components["schemas"]["OpenSessionOut"][];
         };
         /** SetUpIn */
         SetUpIn: {
@@ -3742,6 +3815,8 @@ export interface components {
             /** Reference Room C */
             reference_room_c: number;
             tolerances: components["schemas"]["TolerancesIn"];
+            /** Version */
+            version: number;
         };
         /** ShopOut */
         ShopOut: {
@@ -3757,6 +3832,8 @@ export interface components {
             tasks: components["schemas"]["TaskOut"][];
             tolerances: components["schemas"]["TolerancesOut"];
             usual: components["schemas"]["TolerancesOut"];
+            /** Version */
+            version: number;
         };
         /** SightOut */
         SightOut: {
@@ -7400,6 +7477,15 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     signOut: {
@@ -7469,6 +7555,75 @@ export interface operations {
             };
         };
     };
+    getSessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionsOut"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    withdrawSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionsOut"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     setUp: {
         parameters: {
             query?: never;
@@ -7511,6 +7666,15 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8640,6 +8804,15 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -8684,6 +8857,15 @@ export interface operations {
             };
             /** @description Forbidden */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

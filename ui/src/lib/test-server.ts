@@ -343,6 +343,7 @@ export function makeProduct(more: Partial<Product> = {}): Product {
         code: 'GH-1',
         held: 4,
         remaining: 0.5,
+        version: 3,
         received_on: '2026-01-10',
         opened_on: '2026-02-01',
         expires_on: null,

@@ -124,7 +124,7 @@ from vividowl.web.schemas.runs import (
     ViewOut,
     WindowIn,
 )
-from vividowl.web.schemas.session import PersonOut, SessionOut, SetUpIn, SignInIn
+from vividowl.web.schemas.session import OpenSessionOut, PersonOut, SessionOut, SessionsOut, SetUpIn, SignInIn
 from vividowl.web.schemas.shelf import (
     BoxOut,
     CutForm,
@@ -245,6 +245,7 @@ __all__ = [
     "NoiseOut",
     "NoteIn",
     "OffcutOut",
+    "OpenSessionOut",
     "OptionOut",
     "OrdersOut",
     "OutcomeOfStepOut",
@@ -279,6 +280,7 @@ __all__ = [
     "ScrewClassOut",
     "SeenOut",
     "SessionOut",
+    "SessionsOut",
     "SetUpIn",
     "ShelfOut",
     "ShimSpotIn",

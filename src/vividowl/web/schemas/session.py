@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
-from typing import Annotated
+import uuid
+from datetime import datetime
+from typing import Annotated, Literal
 
 from pydantic import StringConstraints
 
@@ -35,3 +37,18 @@ class SessionOut(Out):
     demo_available: bool
     set_up_needed: bool
     csrf_token: str
+    space: Literal["ok", "low", "full"]
+
+
+class OpenSessionOut(Out):
+    """A session that has not ended. here: the one that asks."""
+
+    id: uuid.UUID
+    agent: str
+    began_at: datetime
+    seen_at: datetime
+    here: bool
+
+
+class SessionsOut(Out):
+    sessions: list[OpenSessionOut]

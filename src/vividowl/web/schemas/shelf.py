@@ -54,6 +54,7 @@ class LotIn(In):
 
 
 class LotUpdateIn(In):
+    version: int
     opened_on: date | None = None
     expires_on: date | None = None
     remaining: Number | None = None
@@ -81,6 +82,7 @@ class LotOut(Out):
     code: str
     held: float
     remaining: float
+    version: int
     received_on: date
     opened_on: date | None
     expires_on: date | None

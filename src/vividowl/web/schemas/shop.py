@@ -50,6 +50,7 @@ class HabitsOut(Out):
 
 
 class ShopIn(In):
+    version: int
     reference_room_c: Number
     tolerances: TolerancesIn
     habits: HabitsIn
@@ -75,6 +76,7 @@ class PredictedOut(Out):
 
 
 class ShopOut(Out):
+    version: int
     name: str
     currency: str
     reference_room_c: float

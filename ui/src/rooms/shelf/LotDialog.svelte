@@ -53,7 +53,7 @@
           ? await take(
               client.PUT('/api/shelf/lots/{lot_id}', {
                 params: { path: { lot_id: lot.id } },
-                body: { ...dates, remaining: amount, reason: form.reason },
+                body: { ...dates, version: lot.version, remaining: amount, reason: form.reason },
               }),
             )
           : await take(

@@ -15,6 +15,7 @@ const owner = {
   demo_available: false,
   set_up_needed: false,
   csrf_token: 't',
+  space: 'ok',
 };
 describe('the shelf', () => {
   it('shows what lies there and what to look at', async () => {
@@ -50,6 +51,7 @@ describe('the shelf', () => {
     await user.type(screen.getByLabelText('Why it differs'), 'dried out');
     await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(log.find((a) => a.method === 'PUT')?.body).toEqual({
+      version: 3,
       opened_on: '2026-02-01',
       expires_on: null,
       remaining: 0.4,

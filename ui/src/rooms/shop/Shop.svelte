@@ -9,6 +9,7 @@
   import { say } from '../../lib/toasts.svelte';
   import { checkHabits, habitsForm, type HabitsForm } from './habits';
   import Habits from './Habits.svelte';
+  import SignIns from './SignIns.svelte';
   import { fromField, TOLERANCES, toField, type ToleranceName } from './tolerances';
 
   let shop = $state<Schemas['ShopOut'] | null>(null);
@@ -52,7 +53,13 @@
     if (Object.keys(errors).length || room === null || !ways?.body) return;
     busy = true;
     try {
-      show(await take(client.PUT('/api/shop', { body: { reference_room_c: room, tolerances, habits: ways.body } })));
+      show(
+        await take(
+          client.PUT('/api/shop', {
+            body: { version: shop?.version ?? 0, reference_room_c: room, tolerances, habits: ways.body },
+          }),
+        ),
+      );
       say('Saved. Verdicts of open jobs follow.');
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
@@ -112,6 +119,7 @@
       </footer>
     {/if}
   </form>
+  <SignIns />
 {/if}
 
 <style>

@@ -38,15 +38,40 @@ const person = (role: string) => ({
   demo_available: false,
   set_up_needed: false,
   csrf_token: 't',
+  space: 'ok',
 });
 
 beforeEach(() => sessionStorage.clear());
 afterEach(() => vi.unstubAllGlobals());
 const user = userEvent.setup();
 
+const SESSIONS = {
+  sessions: [
+    {
+      id: 'a',
+      agent: 'Mozilla/5.0 (X11; Linux x86_64) Chrome/1',
+      began_at: '2026-03-01T09:00:00Z',
+      seen_at: '2026-03-01T09:30:00Z',
+      here: true,
+    },
+    {
+      id: 'b',
+      agent: 'Mozilla/5.0 (Android 15) Firefox/1',
+      began_at: '2026-02-28T08:00:00Z',
+      seen_at: '2026-02-28T17:00:00Z',
+      here: false,
+    },
+  ],
+};
+
 describe('the shop', () => {
   it('sends shares as shares though they are typed as percent', async () => {
-    const log = serve({ 'GET /api/session': person('owner'), 'GET /api/shop': shop, 'PUT /api/shop': shop });
+    const log = serve({
+      'GET /api/sessions': SESSIONS,
+      'GET /api/session': person('owner'),
+      'GET /api/shop': shop,
+      'PUT /api/shop': shop,
+    });
     await openSession();
     render(Shop);
     const power = await screen.findByLabelText('Power sensor');
@@ -59,7 +84,12 @@ describe('the shop', () => {
     expect(body).toMatchObject({ reference_room_c: 25 });
   });
   it('sends the rate in cents, the tax, the ways and the minutes', async () => {
-    const log = serve({ 'GET /api/session': person('owner'), 'GET /api/shop': shop, 'PUT /api/shop': shop });
+    const log = serve({
+      'GET /api/sessions': SESSIONS,
+      'GET /api/session': person('owner'),
+      'GET /api/shop': shop,
+      'PUT /api/shop': shop,
+    });
     await openSession();
     render(Shop);
     const rate = await screen.findByLabelText('Rate of an hour, without tax');
@@ -84,7 +114,7 @@ describe('the shop', () => {
     );
   });
   it('does not send words where minutes belong', async () => {
-    const log = serve({ 'GET /api/session': person('owner'), 'GET /api/shop': shop });
+    const log = serve({ 'GET /api/sessions': SESSIONS, 'GET /api/session': person('owner'), 'GET /api/shop': shop });
     await openSession();
     render(Shop);
     await user.type(await screen.findByLabelText('Tax'), 'x');
@@ -94,6 +124,7 @@ describe('the shop', () => {
   });
   it('puts a refusal beside its field and fills the usual ones in again', async () => {
     serve({
+      'GET /api/sessions': SESSIONS,
       'GET /api/session': person('owner'),
       'GET /api/shop': { ...shop, tolerances: { ...usual, room_k: 2 } },
       'PUT /api/shop': () =>
@@ -108,7 +139,7 @@ describe('the shop', () => {
     expect(screen.getByLabelText('Room thermometer')).toHaveValue('0.5');
   });
   it('can be looked at by a technician', async () => {
-    serve({ 'GET /api/session': person('technician'), 'GET /api/shop': shop });
+    serve({ 'GET /api/sessions': SESSIONS, 'GET /api/session': person('technician'), 'GET /api/shop': shop });
     await openSession();
     render(Shop);
     expect(await screen.findByText('Only an owner may change these.')).toBeVisible();
@@ -120,5 +151,17 @@ describe('half-widths', () => {
   it('go to the field and back', () => {
     for (const t of TOLERANCES) expect(fromField(t, toField(t, usual[t.name]))).toBeCloseTo(usual[t.name]);
     expect(TOLERANCES[0] && fromField(TOLERANCES[0], 'wide')).toBeNull();
+  });
+
+  it('lists where one is signed in, and signs out another place', async () => {
+    const log = serve({
+      'GET /api/sessions': SESSIONS, 'GET /api/session': person('technician'), 'GET /api/shop': shop,
+      'DELETE /api/sessions/b': { sessions: [SESSIONS.sessions[0]] },
+    }); // prettier-ignore
+    render(Shop);
+    expect(await screen.findByText('this one')).toBeVisible();
+    await userEvent.setup().click(screen.getByRole('button', { name: /Sign out Firefox, Android/ }));
+    await vi.waitFor(() => expect(screen.queryByText('Firefox, Android')).toBeNull());
+    expect(log.some((a) => a.method === 'DELETE' && a.path === '/api/sessions/b')).toBe(true);
   });
 });

@@ -1,0 +1,79 @@
+<script lang="ts">
+  // Where one is signed in, with a way to end each: a tablet that was left somewhere is signed out from here.
+  import { onMount } from 'svelte';
+  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import Button from '../../lib/parts/Button.svelte';
+  import { say } from '../../lib/toasts.svelte';
+
+  let sessions = $state.raw<Schemas['OpenSessionOut'][]>([]);
+  const when = (at: string) =>
+    new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: 'UTC' });
+
+  /** What a browser says of itself, in two words. */
+  function device(agent: string): string {
+    const program = /(Firefox|Edg|Chrome|Safari)/.exec(agent)?.[1] ?? '';
+    const names: Record<string, string> = { Edg: 'Edge', Chrome: 'Chromium family' };
+    const system = /(Windows|Android|iPad|iPhone|Mac OS|Linux)/.exec(agent)?.[1] ?? '';
+    return [names[program] ?? program, system].filter(Boolean).join(', ') || 'A program';
+  }
+
+  async function load(call: Promise<Schemas['SessionsOut']>, told = '') {
+    try {
+      sessions = (await call).sessions;
+      if (told) say(told);
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      say(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+    }
+  }
+
+  onMount(() => void load(take(client.GET('/api/sessions'))));
+  const end = (id: string) =>
+    load(
+      take(client.DELETE('/api/sessions/{session_id}', { params: { path: { session_id: id } } })),
+      'Signed out there.',
+    );
+</script>
+
+<h2>Where you are signed in</h2>
+<ul>
+  {#each sessions as one (one.id)}
+    <li>
+      <strong>{device(one.agent)}</strong>
+      <span class="quiet">since {when(one.began_at)} UTC, last seen {when(one.seen_at)} UTC</span>
+      {#if one.here}<span class="here">this one</span>{:else}<Button
+          label="Sign out {device(one.agent)}, since {when(one.began_at)}"
+          onclick={() => end(one.id)}>Sign out there</Button
+        >{/if}
+    </li>
+  {/each}
+</ul>
+
+<style>
+  h2 {
+    margin-top: var(--gap-6);
+  }
+  ul {
+    margin: var(--gap-3) 0 0;
+    padding: 0;
+    list-style: none;
+    border-top: 1px solid var(--rule);
+  }
+  li {
+    display: grid;
+    grid-template-columns: 12rem 1fr auto;
+    gap: var(--gap-4);
+    align-items: center;
+    min-height: var(--target);
+    padding: var(--gap-2) 0;
+    border-bottom: 1px solid var(--rule);
+  }
+  .here {
+    color: var(--soft);
+  }
+  @media (max-width: 760px) {
+    li {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>
