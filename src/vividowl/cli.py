@@ -26,20 +26,17 @@ ROLES = ("owner", "technician")
 
 @contextmanager
 def _installation() -> Iterator[tuple[Places, Cluster, Workshop]]:
-    """The installation's database and files; the database is stopped again if it did not run before."""
-    from vividowl.host.cluster import Cluster
+    """The installation's database and files; the database is stopped again when nobody else uses it."""
     from vividowl.host.launch import open_workshop
     from vividowl.host.paths import places
 
     where = places()
-    ran = Cluster(where.cluster).running()
     cluster, workshop = open_workshop(where)
     try:
         yield where, cluster, workshop
     finally:
         workshop.database.close()
-        if not ran:
-            cluster.stop()
+        cluster.leave()
 
 
 @click.group()

@@ -64,7 +64,8 @@ def test_it_serves_and_stops_with_its_database(root, how):
     address = served.address()
     assert address.startswith(f"http://127.0.0.1:{port}/set-up#")
     base = address.split("set-up")[0]
-    assert json.loads(get(base + "api/health")) == {"status": "ok"}
+    health = json.loads(get(base + "api/health"))
+    assert (health["status"], health["live"], health["ready"], health["database"]) == ("ok", True, True, "ok")
     assert b"Vivid Owl" in get(base)
     assert json.loads(get(base + "api/session"))["set_up_needed"]
     assert Cluster(root / "var/pg").running()

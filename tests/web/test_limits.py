@@ -4,7 +4,7 @@ import pytest
 from tests.web.conftest import Caller
 
 from vividowl.web.app import Settings, create_app
-from vividowl.web.describe import document
+from vividowl.web.describe import described
 
 
 def test_an_eleventh_guess_within_a_minute_has_to_wait(workshop, shop):
@@ -16,7 +16,7 @@ def test_an_eleventh_guess_within_a_minute_has_to_wait(workshop, shop):
 
 
 def test_every_write_describes_its_refusals():
-    paths = document()["paths"]
+    paths = described()["paths"]
     for path, methods in paths.items():
         for method, operation in methods.items():
             assert operation["operationId"], path
@@ -29,7 +29,7 @@ def test_every_field_with_a_unit_says_so_in_its_name():
     endings = ("_c", "_k", "_w", "_s", "_m", "_db", "_min", "_month", "_months", "_cents", "_u95", "_bytes", "_unit",
                "_share")  # fmt: skip
     allowed = {"power_profile", "noise", "noise_figure", "power", "noise_floor"}
-    schemas = document()["components"]["schemas"]
+    schemas = described()["components"]["schemas"]
     for name, schema in schemas.items():
         for field in schema.get("properties", {}):
             if any(word in field for word in told) and field not in allowed:

@@ -87,7 +87,10 @@ def test_control_characters_do_not_break_the_record_or_a_cut_sheet(ada, job):
     assert ada.client.get(f"/api/jobs/{job}/record.pdf").data.startswith(b"%PDF")
 
 
-HEAD = "kind,product,unit,price_cents,low_at,sheet_width_mm,sheet_length_mm,thickness_mm,lot,received_on,opened_on,expires_on,held,remaining"
+HEAD = (
+    "kind,product,unit,price_cents,low_at,sheet_width_mm,sheet_length_mm,thickness_mm,lot,received_on,opened_on,"
+    "expires_on,held,remaining"
+)
 
 
 @pytest.mark.parametrize(

@@ -6,7 +6,7 @@ from pathlib import Path
 import pytest
 from tests.logs import HOT, log_bytes
 
-from vividowl.web.describe import document
+from vividowl.web.describe import described
 
 
 def test_from_intake_to_pdf(ada):
@@ -85,7 +85,7 @@ def test_impossible_prices_and_dates_are_refused(ada, change):
 def test_the_openapi_document_and_the_client_types_are_up_to_date():
     root = Path(__file__).parents[2]
     kept = json.loads((root / "docs/openapi.json").read_text())
-    assert kept == document(), "run: python -m vividowl.web.describe > docs/openapi.json, then npm run api in ui"
+    assert kept == described(), "run: python -m vividowl.web.describe > docs/openapi.json, then npm run api in ui"
 
 
 def test_the_page_is_served_for_every_address_outside_the_api(nobody):

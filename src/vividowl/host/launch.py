@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import argparse
 import errno
+import fcntl
 import logging
 import os
 import secrets
@@ -21,6 +22,7 @@ from sqlalchemy.exc import SQLAlchemyError
 from vividowl.host.cluster import Cluster, ClusterError, free_port
 from vividowl.host.paths import Places, places
 from vividowl.service import accounts
+from vividowl.service.kept_files import kept_files
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore
@@ -65,7 +67,7 @@ def choose_port(wanted: int | None) -> int:
 def secret_key(where: Places) -> str:
     """The key that signs cookies, made once."""
     if not where.secret.exists():
-        where.var.mkdir(parents=True, exist_ok=True)
+        where.var.mkdir(parents=True, exist_ok=True, mode=0o700)
         handle = os.open(where.secret, os.O_WRONLY | os.O_CREAT | os.O_EXCL, 0o600)
         with os.fdopen(handle, "w") as out:
             out.write(secrets.token_hex(32))
@@ -79,6 +81,18 @@ def open_workshop(where: Places) -> tuple[Cluster, Workshop]:
     database = Database(cluster.url)
     database.migrate()
     return cluster, Workshop(database, FileStore(where.files))
+
+
+def tidy(where: Places, workshop: Workshop) -> None:
+    """Take away what an earlier run left half-done. Only one server of this installation does, and not while another
+    one takes uploads in."""
+    try:
+        handle = os.open(where.var / "serving.lock", os.O_RDWR | os.O_CREAT, 0o600)
+        fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)  # held as long as the process lives
+    except BlockingIOError:
+        return
+    workshop.files.clean_incoming()
+    workshop.files.sweep(kept_files(workshop))
 
 
 def fill(workshop: Workshop, *, fresh: bool, empty: bool) -> None:
@@ -101,6 +115,9 @@ def _warm_up() -> None:
     """Load what only the first log needs, while the page is already served."""
 
     import vividowl.formats.record_pdf  # noqa: F401
+    from vividowl.formats import apart
+
+    apart.warm_up()
 
 
 def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None:
@@ -147,13 +164,20 @@ def run(argv: Sequence[str] | None = None) -> None:
     if not (SITE / "index.html").exists():
         raise LaunchError("The interface is not built. Run ./start, which builds it.")
     cluster, workshop = open_workshop(where)
+    closing = threading.Event()
+    keeper = threading.Thread(target=cluster.keep_up, args=(closing,), name="database keeper", daemon=True)
     try:
         fill(workshop, fresh=options.fresh, empty=options.empty)
         if port is not None:
+            keeper.start()
+            tidy(where, workshop)
             _serve(where, workshop, port, empty=options.empty)
     finally:
+        closing.set()
+        if keeper.ident is not None:
+            keeper.join(5)
         workshop.database.close()
-        cluster.stop()
+        cluster.leave()
         print("Stopped." if port is not None else "Ready.", flush=True)
 
 

@@ -30,6 +30,7 @@ from vividowl.web import (
     shop_api,
     workings_api,
 )
+from vividowl.web.description import document
 
 SITE = Path(__file__).parent / "site"
 # Longer than any page's, and shorter than what a file system takes for one name.
@@ -94,7 +95,7 @@ def _add_site(app: Application) -> None:
     @app.route("/api/openapi.json", endpoint="openapi_json")
     @access.access("member")
     def openapi_json() -> Any:  # noqa: ANN401
-        return app.api_doc
+        return document(app)
 
     @app.route("/api/health", endpoint="health")
     @access.access("public")

@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
+from datetime import date
 from typing import Annotated, Literal
 
-from pydantic import BaseModel, ConfigDict, Field, StringConstraints
+from pydantic import AwareDatetime, BaseModel, BeforeValidator, ConfigDict, Field, StringConstraints
 
 NO_NUL = r"^[^\x00]*$"
 
@@ -13,13 +14,27 @@ Name = Annotated[str, StringConstraints(max_length=120, min_length=1, pattern=NO
 Short = Annotated[str, StringConstraints(max_length=80, pattern=NO_NUL, strip_whitespace=True)]
 Medium = Annotated[str, StringConstraints(max_length=200, pattern=NO_NUL, strip_whitespace=True)]
 Long = Annotated[str, StringConstraints(max_length=2000, pattern=NO_NUL, strip_whitespace=True)]
-Number = Annotated[float, Field(allow_inf_nan=False)]
+# What is sent is what it says: 0 is no flag and no day, "1.5" no number, true no count.
+Number = Annotated[float, Field(allow_inf_nan=False, strict=True)]
+Whole = Annotated[int, Field(strict=True, ge=-(2**31), lt=2**31)]
+Flag = Annotated[bool, Field(strict=True)]
 Kind = Literal["laptop", "console", "handheld", "other"]
 Side = Literal["before", "after"]
 Target = Literal["cpu_die", "gpu_die", "memory", "regulators", "inductors", "cover", "other"]
 InterfaceKind = Literal["paste_soft", "paste_stiff", "phase_change_sheet", "phase_change_paste", "gallium_alloy",
                         "pad", "putty", "heat_glue", "copper_shim"]  # fmt: skip
 Cleaned = Literal["fins", "fan", "contact", "vents", "old_interface", "pads_checked"]
+
+
+def _written(value: object) -> object:
+    """A day or a moment is written out; a number counts from some year that nobody means."""
+    if value is not None and not isinstance(value, (str, date)):
+        raise ValueError("a date is written as 2026-03-31")
+    return value
+
+
+Day = Annotated[date, BeforeValidator(_written)]
+Moment = Annotated[AwareDatetime, BeforeValidator(_written)]
 
 
 class In(BaseModel):

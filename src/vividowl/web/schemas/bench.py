@@ -7,16 +7,16 @@ import uuid
 from datetime import datetime
 from typing import Annotated, Any
 
-from pydantic import AwareDatetime, Field, StringConstraints, field_validator
+from pydantic import Field, StringConstraints, field_validator
 
-from vividowl.web.schemas.base import NO_NUL, In, Out, Short
+from vividowl.web.schemas.base import NO_NUL, Flag, In, Moment, Out, Short, Whole
 
 DATA_MOST = 8000
 Words = Annotated[str, StringConstraints(max_length=2000, pattern=NO_NUL)]
 
 
 class BeginIn(In):
-    with_model: bool = True
+    with_model: Flag = True
 
 
 class EventIn(In):
@@ -25,8 +25,8 @@ class EventIn(In):
     id: uuid.UUID
     kind: Short
     data: dict[str, Any]
-    turn: Annotated[int, Field(ge=1, le=1_000_000)]
-    made_at: AwareDatetime
+    turn: Annotated[Whole, Field(ge=1, le=1_000_000)]
+    made_at: Moment
 
     @field_validator("data")
     @classmethod
@@ -45,7 +45,7 @@ class EventsIn(In):
     """sent_at: the tablet's clock as it sends, by which the server tells how long ago things happened."""
 
     device: Annotated[str, StringConstraints(min_length=1, max_length=60, pattern=NO_NUL)]
-    sent_at: AwareDatetime
+    sent_at: Moment
     events: Annotated[list[EventIn], Field(min_length=1, max_length=200)]
 
 
@@ -464,6 +464,6 @@ class ModelsOut(Out):
 
 
 class ModelNotesIn(In):
-    version: int
+    version: Whole
     torque_notes: Words
     notes: Words

@@ -8,7 +8,7 @@ from typing import Annotated, Literal
 
 from pydantic import StringConstraints
 
-from vividowl.web.schemas.base import NO_NUL, In, Kind, Long, Medium, Name, Number, Out, Short
+from vividowl.web.schemas.base import NO_NUL, Flag, In, Kind, Long, Medium, Name, Number, Out, Short, Whole
 
 
 class IntakeIn(In):
@@ -18,15 +18,15 @@ class IntakeIn(In):
     maker: Short = ""
     model: Name
     symptom: Long = ""
-    age_months: int | None = None
-    months_since_service: int | None = None
+    age_months: Whole | None = None
+    months_since_service: Whole | None = None
     surroundings: Literal["normal", "dusty", "pets", "smoke", "unknown"] = "unknown"
     lives: Medium = ""
     warranty: Literal["running", "over", "unknown"] = "unknown"
     seal: Literal["intact", "broken", "none", "unknown"] = "unknown"
     backup_done: Literal["yes", "no", "unknown"] = "unknown"
-    battery_swollen: bool = False
-    liquid_damage: bool = False
+    battery_swollen: Flag = False
+    liquid_damage: Flag = False
     factory_interface: Short = ""
     power_limit_cpu_w: Number | None = None
     power_limit_gpu_w: Number | None = None

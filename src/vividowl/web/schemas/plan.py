@@ -8,7 +8,7 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from vividowl.web.schemas.base import In, Number, Out, Short
+from vividowl.web.schemas.base import Flag, In, Number, Out, Short, Whole
 
 Goal = Literal["cooler", "quieter", "faster", "cheaper", "longest_rest"]
 
@@ -20,8 +20,8 @@ class GapSpotIn(In):
     tolerance_mm: Number = 0.05
     width_mm: Number
     length_mm: Number
-    count: int = 1
-    together: bool = False
+    count: Whole = 1
+    together: Flag = False
 
 
 class ShimSpotIn(In):
@@ -77,26 +77,26 @@ class FoundIn(In):
     aluminium_near: Short = "unknown"
     parts_exposed: Short = "unknown"
     insulation: Short = "none"
-    carried: bool = False
+    carried: Flag = False
     place: Short = "desk"
     gaps: Annotated[list[GapSpotIn], Field(max_length=20, default_factory=list)]
     shim: ShimSpotIn | None = None
     cover: CoverSpotIn | None = None
     undervolt_mv: Number = 0.0
     cap_w: Number | None = None
-    opens_mains: bool = False
-    plating: bool = False
+    opens_mains: Flag = False
+    plating: Flag = False
     bath: BathSpotIn | None = None
 
 
 class PlanIn(In):
-    version: int
+    version: Whole
     goal: Goal
     found: FoundIn
 
 
 class ChoiceIn(In):
-    version: int
+    version: Whole
     key: Annotated[str, Field(max_length=140)] | None
 
 

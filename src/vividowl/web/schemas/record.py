@@ -8,16 +8,29 @@ from typing import Annotated, Literal
 
 from pydantic import Field, StringConstraints
 
-from vividowl.web.schemas.base import NO_NUL, Cleaned, In, InterfaceKind, Long, Name, Number, Out, Target
+from vividowl.web.schemas.base import (
+    NO_NUL,
+    Cleaned,
+    Day,
+    Flag,
+    In,
+    InterfaceKind,
+    Long,
+    Name,
+    Number,
+    Out,
+    Target,
+    Whole,
+)
 from vividowl.web.schemas.jobs import JobOut
 from vividowl.web.schemas.runs import LadderOut, ReadingOut
 
 
 class FitIn(In):
-    version: int
+    version: Whole
     cleaned: list[Cleaned] = Field(default=[])
     fit_note: Long = ""
-    done: bool
+    done: Flag
 
 
 class FitItemIn(In):
@@ -89,11 +102,11 @@ class VerdictOut(Out):
 
 
 class HandOverIn(In):
-    version: int
-    price_cents: Annotated[int, Field(ge=0, le=10_000_000)] | None = None
-    next_service_on: date | None = None
+    version: Whole
+    price_cents: Annotated[Whole, Field(ge=0, le=10_000_000)] | None = None
+    next_service_on: Day | None = None
     handover_note: Long = ""
-    handed_over: bool
+    handed_over: Flag
 
 
 class RecordOut(Out):

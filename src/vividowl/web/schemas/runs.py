@@ -8,11 +8,11 @@ from typing import Annotated, Literal
 
 from pydantic import Field, StringConstraints
 
-from vividowl.web.schemas.base import NO_NUL, In, Medium, Number, Out, Short
+from vividowl.web.schemas.base import NO_NUL, In, Medium, Number, Out, Short, Whole
 
 
 class RunIn(In):
-    version: int
+    version: Whole
     room_c: Number | None = None
     load_recipe: Medium = ""
     duration_min: Number | None = None
@@ -22,7 +22,7 @@ class RunIn(In):
     start: Literal["", "cold", "warm"] = ""
     firmware: Short = ""
     tuning: Annotated[str, StringConstraints(max_length=120, pattern=NO_NUL, strip_whitespace=True)] = ""
-    fan_blades: Annotated[int, Field(ge=0, le=10_000)] | None = None
+    fan_blades: Annotated[Whole, Field(ge=0, le=10_000)] | None = None
     result_score: Number | None = None
     result_duration_s: Number | None = None
     result_frame_rate: Number | None = None

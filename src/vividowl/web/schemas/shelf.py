@@ -8,7 +8,7 @@ from typing import Annotated, Literal
 
 from pydantic import Field, StringConstraints
 
-from vividowl.web.schemas.base import NO_NUL, In, Medium, Number, Out, Short, Target
+from vividowl.web.schemas.base import NO_NUL, Day, Flag, In, Medium, Number, Out, Short, Target, Whole
 
 Code = Annotated[str, StringConstraints(min_length=1, max_length=60, pattern=NO_NUL, strip_whitespace=True)]
 ProductName = Annotated[str, StringConstraints(min_length=1, max_length=80, pattern=NO_NUL, strip_whitespace=True)]
@@ -33,12 +33,12 @@ Own = Annotated[dict[str, OwnValueIn], Field(max_length=20, default_factory=dict
 
 
 class ProductIn(In):
-    version: int = 0
+    version: Whole = 0
     kind: Short
     name: ProductName
     unit: Short
     own: Own
-    price_cents: int | None = None
+    price_cents: Whole | None = None
     low_at: Number | None = None
     sheet_width_mm: Number | None = None
     sheet_length_mm: Number | None = None
@@ -48,15 +48,15 @@ class ProductIn(In):
 class LotIn(In):
     code: Code
     held: Number
-    received_on: date
-    opened_on: date | None = None
-    expires_on: date | None = None
+    received_on: Day
+    opened_on: Day | None = None
+    expires_on: Day | None = None
 
 
 class LotUpdateIn(In):
-    version: int
-    opened_on: date | None = None
-    expires_on: date | None = None
+    version: Whole
+    opened_on: Day | None = None
+    expires_on: Day | None = None
     remaining: Number | None = None
     reason: Annotated[str, StringConstraints(max_length=120, pattern=NO_NUL, strip_whitespace=True)] = ""
 
@@ -167,8 +167,8 @@ class CutRowIn(In):
     target: Target
     width_mm: Number
     length_mm: Number
-    count: Annotated[int, Field(ge=1, le=100)] = 1
-    together: bool = False
+    count: Annotated[Whole, Field(ge=1, le=100)] = 1
+    together: Flag = False
 
 
 class CutIn(In):

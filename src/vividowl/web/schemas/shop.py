@@ -6,7 +6,7 @@ from typing import Annotated
 
 from pydantic import Field
 
-from vividowl.web.schemas.base import In, Number, Out, Short
+from vividowl.web.schemas.base import In, Number, Out, Short, Whole
 
 
 class TolerancesIn(In):
@@ -32,12 +32,12 @@ class TolerancesOut(Out):
 
 
 class HabitsIn(In):
-    hourly_rate_cents: int
+    hourly_rate_cents: Whole
     tax_percent: Number
     application_school: Short | None = None
     life_school: Short = "usual"
     hands_min: Annotated[dict[str, Number], Field(max_length=40, default_factory=dict)]
-    tighten_percent: int = 50
+    tighten_percent: Whole = 50
 
 
 class HabitsOut(Out):
@@ -50,7 +50,7 @@ class HabitsOut(Out):
 
 
 class ShopIn(In):
-    version: int
+    version: Whole
     reference_room_c: Number
     tolerances: TolerancesIn
     habits: HabitsIn

@@ -1,0 +1,40 @@
+"""The interface's own description, with what every operation may answer besides what it is for."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from flask_openapi.openapi import OpenAPI
+
+PROBLEM_TYPE = "application/problem+json"
+# What any operation may say, and what those say that take something in.
+ALWAYS = {
+    401: "Nobody is signed in",
+    403: "Not for this member, or sent by another page",
+    404: "Not there, or of another shop",
+    422: "Something does not fit",
+    429: "Too often",
+    503: "The database is away; nothing was stored",
+}
+WRITING = {
+    400: "No request that can be read", 409: "It clashes with what is there", 413: "Larger than allowed",
+    415: "Of another type", 507: "The disk is full; nothing was stored",
+}  # fmt: skip
+
+
+def document(app: OpenAPI) -> dict[str, Any]:
+    """The OpenAPI document of an application."""
+    found: dict[str, Any] = app.api_doc
+    for path in found["paths"].values():
+        for method, operation in path.items():
+            if method not in ("get", "post", "put", "delete", "patch"):
+                continue
+            wanted = {**ALWAYS, **(WRITING if method != "get" else {})}
+            answers = operation["responses"]
+            for status, words in wanted.items():
+                answers.setdefault(str(status), {"description": words})
+            for status, answer in answers.items():
+                if int(status) >= 400:
+                    schema = {"$ref": "#/components/schemas/Problem"}
+                    answer["content"] = {PROBLEM_TYPE: {"schema": schema}}
+    return found
