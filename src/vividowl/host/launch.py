@@ -151,7 +151,6 @@ def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None
     except KeyboardInterrupt:
         pass
     finally:
-        # Streams first: each holds a thread of the server as long as it lasts.
         workshop.database.feed.close()
         server.stop()
 

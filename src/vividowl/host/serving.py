@@ -1,25 +1,169 @@
-"""The web server: streams what comes in, so that a long log is hashed and kept while it is still on its way."""
+"""The web server: streams what comes in, so that a long log is hashed and kept while it is still on its way.
+
+Who holds a connection open without saying what it wants is let go after seconds, and one address may hold only so many;
+who only listens for news takes no thread at all.
+"""
 
 from __future__ import annotations
 
-from cheroot.wsgi import Server
+import contextlib
+import socket
+import threading
+import time
+from typing import Any
+
+from cheroot.server import HTTPConnection, HTTPRequest
+from cheroot.wsgi import Gateway_10, Server
 from flask import Flask
 
-# A tablet that listens to the bench holds one as long as its page is open.
+from vividowl.host.streams import Hub
+from vividowl.service.workshop import Workshop
+from vividowl.web.bench_api import HANDED, HELLO, HUB, STILL_HERE, news_bytes
+
 THREADS = 64
 BODY_MOST = 210 * 1024 * 1024
 # A tablet at the far end of the workshop may pause; a line that says nothing for this long is given up.
-SILENT_MOST_S = 120
+SILENT_MOST_S = 60
+# The head of a request is there in seconds, and a body comes at least at the pace of a poor wireless line.
+HEAD_MOST_S, BODY_LEAST_S, BODY_BYTES_S = 10.0, 60.0, 40_000.0
+# So many requests of one address may be on their way in at the same time.
+COMING_MOST = 40
+_WATCH_S = 0.5
 
 
-def make_server(app: Flask, port: int, threads: int = THREADS) -> Server:
+class Watch:
+    """Knows which connections are still saying what they want, and since when."""
+
+    def __init__(self) -> None:
+        self._lock = threading.Lock()
+        self._coming: dict[HTTPConnection, tuple[str, float]] = {}
+        self._closing = threading.Event()
+        threading.Thread(target=self._run, name="connections", daemon=True).start()
+
+    def begins(self, connection: HTTPConnection) -> bool:
+        """A head is awaited; False when this address has too many of them."""
+        address = str(getattr(connection, "remote_addr", ""))
+        with self._lock:
+            if sum(a == address for a, _ in self._coming.values()) >= COMING_MOST:
+                return False
+            self._coming[connection] = (address, time.monotonic() + HEAD_MOST_S)
+        return True
+
+    def body(self, connection: HTTPConnection, size: int) -> None:
+        """The head is there, a body of some size follows."""
+        with self._lock:
+            if connection in self._coming:
+                address, _ = self._coming[connection]
+                self._coming[connection] = (address, time.monotonic() + BODY_LEAST_S + size / BODY_BYTES_S)
+
+    def done(self, connection: HTTPConnection) -> None:
+        """It has said what it wants, or is gone."""
+        with self._lock:
+            self._coming.pop(connection, None)
+
+    def close(self) -> None:
+        """Watch no more."""
+        self._closing.set()
+
+    def _run(self) -> None:
+        while not self._closing.wait(_WATCH_S):
+            now = time.monotonic()
+            with self._lock:
+                late = [c for c, (_, until) in self._coming.items() if now > until]
+            for connection in late:
+                with contextlib.suppress(OSError):
+                    connection.socket.shutdown(socket.SHUT_RDWR)
+
+
+class _Request(HTTPRequest):
+    """A request whose coming in is watched."""
+
+    def parse_request(self) -> None:
+        watch: Watch = self.server.watch
+        if not watch.begins(self.conn):
+            self.close_connection = True
+            with contextlib.suppress(OSError):
+                self.simple_response("503 Service Unavailable", "Too many requests of this address are on their way.")
+            return
+        super().parse_request()
+        if self.ready:
+            watch.body(self.conn, int(self.inheaders.get(b"Content-Length", 0) or 0))
+
+    def respond(self) -> None:
+        try:
+            super().respond()
+        finally:
+            self.server.watch.done(self.conn)
+
+
+class _Connection(HTTPConnection):
+    """A connection that is watched, and that may be handed over."""
+
+    RequestHandlerClass = _Request
+    handed = False
+
+    def communicate(self) -> Any:  # noqa: ANN401 - as the library has it
+        try:
+            return super().communicate()  # type: ignore[no-untyped-call]
+        finally:
+            self.server.watch.done(self)
+
+    def close(self) -> None:
+        if not self.handed:
+            super().close()
+            return
+        # The line lives on in the hub: only this end of it is closed.
+        self.rfile.close()
+        self.socket.close()
+
+
+class _Gateway(Gateway_10):
+    """Hands a connection that only listens to the hub once its head is sent."""
+
+    def get_environ(self) -> Any:  # noqa: ANN401
+        return {**super().get_environ(), HUB: self.req.server.hub}  # type: ignore[no-untyped-call]
+
+    def start_response(self, status: str, headers: Any, exc_info: Any = None) -> Any:  # noqa: ANN401
+        if HANDED in self.env:
+            # Without a length and without chunks: it ends when it ends.
+            self.req.response_protocol = "HTTP/1.0"
+        return super().start_response(status, headers, exc_info)
+
+    def respond(self) -> None:
+        super().respond()
+        if HANDED in self.env:
+            shop_id, member_id = self.env[HANDED]
+            connection = self.req.conn
+            line = socket.socket(fileno=socket.dup(connection.socket.fileno()))
+            connection.handed = True
+            self.req.close_connection = True
+            self.req.server.hub.take(line, shop_id, member_id)
+
+
+class ShopServer(Server):
+    """The server with its hub and its watch, which end with it."""
+
+    hub: Hub
+    watch: Watch
+
+    def stop(self) -> None:
+        self.hub.close()
+        self.watch.close()
+        super().stop()
+
+
+def make_server(app: Flask, port: int, threads: int = THREADS) -> ShopServer:
     """A server on loopback that listens already; port 0 takes any. Call serve() to run it and stop() to end it."""
-    server = Server(("127.0.0.1", port), app, numthreads=threads, timeout=SILENT_MOST_S, server_name="vividowl")
+    workshop: Workshop = app.extensions["workshop"]
+    server = ShopServer(("127.0.0.1", port), app, numthreads=threads, timeout=SILENT_MOST_S, server_name="vividowl")
     server.max_request_body_size = BODY_MOST
+    server.gateway, server.ConnectionClass = _Gateway, _Connection
+    server.hub = Hub(workshop.database.feed, news_bytes, HELLO, STILL_HERE)
+    server.watch = Watch()
     server.prepare()
     return server
 
 
-def port_of(server: Server) -> int:
+def port_of(server: ShopServer) -> int:
     """The port it listens on."""
     return int(server.bind_addr[1])

@@ -11,7 +11,10 @@ from typing import Any
 from vividowl.service.clock import server_now
 from vividowl.service.intake import JobView, list_jobs
 from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.feed import News
 from vividowl.store.models import Job
+
+__all__ = ["News", "RunningWait", "bench", "waits"]
 
 # What is nearly done goes first, since a finished device leaves the bench; a stopped one needs a decision.
 _ORDER = ("stopped", "verdict", "handover", "close", "fit", "clean", "open", "after", "plan", "before", "intake")

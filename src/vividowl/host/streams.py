@@ -1,0 +1,118 @@
+"""Streams of news without a thread each: a connection that only listens is handed from the server to one hub."""
+
+from __future__ import annotations
+
+import contextlib
+import queue
+import socket
+import threading
+import time
+import uuid
+from collections.abc import Callable
+from contextlib import ExitStack
+from dataclasses import dataclass, field
+
+from vividowl.store.feed import Feed, News
+
+# A member has a few tablets with a few pages each; the oldest page beyond that is let go and asks again when it is
+# looked at.
+A_MEMBER_MOST, ALL_MOST = 12, 600
+LOOK_EVERY_S, HEARTBEAT_S = 0.1, 2.0
+
+
+@dataclass
+class _Ear:
+    """A connection that listens, and what is for it."""
+
+    line: socket.socket
+    member_id: uuid.UUID
+    news: queue.Queue[News]
+    leave: ExitStack
+    spoken: float = field(default_factory=time.monotonic)
+
+
+class Hub:
+    """One thread that writes to all of them. Who does not take what is written is let go, and asks again."""
+
+    def __init__(self, feed: Feed, written: Callable[[News], bytes], hello: bytes, still: bytes) -> None:
+        self._feed, self._written, self._hello, self._still = feed, written, hello, still
+        self._lock = threading.Lock()
+        self._ears: list[_Ear] = []
+        self._thread: threading.Thread | None = None
+        self._closing = threading.Event()
+
+    def take(self, line: socket.socket, shop_id: uuid.UUID, member_id: uuid.UUID) -> None:
+        """Take a connection over whose head has been sent."""
+        line.setblocking(False)
+        leave = ExitStack()
+        ear = _Ear(line, member_id, leave.enter_context(self._feed.listen(shop_id)), leave)
+        if not self._say(ear, self._hello):
+            self._let_go(ear)
+            return
+        with self._lock:
+            own = [e for e in self._ears if e.member_id == member_id]
+            over = own[: max(0, len(own) - A_MEMBER_MOST + 1)] or self._ears[: max(0, len(self._ears) - ALL_MOST + 1)]
+            self._ears = [*(e for e in self._ears if e not in over), ear]
+            if self._thread is None:
+                self._thread = threading.Thread(target=self._run, name="streams", daemon=True)
+                self._thread.start()
+        for old in over:
+            self._let_go(old)
+
+    @property
+    def count(self) -> int:
+        """How many listen."""
+        return len(self._ears)
+
+    def close(self) -> None:
+        """Let all of them go."""
+        self._closing.set()
+        if self._thread is not None:
+            self._thread.join(5)
+
+    def _run(self) -> None:
+        while not self._closing.wait(LOOK_EVERY_S) and not self._feed.closing.is_set():
+            with self._lock:
+                ears = list(self._ears)
+            gone = [ear for ear in ears if not self._serve(ear)]
+            if gone:
+                with self._lock:
+                    self._ears = [e for e in self._ears if e not in gone]
+                for ear in gone:
+                    self._let_go(ear)
+        with self._lock:
+            left, self._ears = self._ears, []
+        for ear in left:
+            self._let_go(ear)
+
+    def _serve(self, ear: _Ear) -> bool:
+        said = b""
+        with contextlib.suppress(queue.Empty):
+            while True:
+                said += self._written(ear.news.get_nowait())
+        now = time.monotonic()
+        if not said and now - ear.spoken > HEARTBEAT_S:
+            said = self._still
+        if said:
+            ear.spoken = now
+            return self._say(ear, said)
+        try:
+            return ear.line.recv(1) != b""
+        except BlockingIOError:
+            return True
+        except OSError:
+            return False
+
+    @staticmethod
+    def _say(ear: _Ear, said: bytes) -> bool:
+        try:
+            return ear.line.send(said) == len(said)
+        except OSError:
+            return False
+
+    @staticmethod
+    def _let_go(ear: _Ear) -> None:
+        ear.leave.close()
+        with contextlib.suppress(OSError):
+            ear.line.shutdown(socket.SHUT_RDWR)
+        ear.line.close()

@@ -1,0 +1,110 @@
+"""Who holds connections open, sends half a request or listens on many pages stops nobody else."""
+
+import contextlib
+import json
+import socket
+import threading
+import time
+import urllib.request
+
+import pytest
+from tests.web.conftest import PASSWORD, Caller
+
+from vividowl.host import serving
+from vividowl.host.serving import make_server, port_of
+from vividowl.service import accounts
+from vividowl.store.feed import tell
+from vividowl.web.app import Settings, create_app
+
+
+@pytest.fixture
+def site(workshop):
+    """A served shop: its port and a signed-in cookie."""
+    accounts.found_shop(workshop, shop_name="One", name="Ada", login="ada", password=PASSWORD)
+    app = create_app(workshop, Settings("key", testing=True, cookie_secure=False))
+    cookie = Caller(app).sign_in("ada").client.get_cookie("vividowl").value
+    server = make_server(app, 0, threads=16)
+    thread = threading.Thread(target=server.serve, daemon=True)
+    thread.start()
+    yield port_of(server), cookie, server
+    server.stop()
+    thread.join(10)
+
+
+def dial(port, said=b""):
+    line = socket.create_connection(("127.0.0.1", port), timeout=10)
+    line.sendall(said)
+    return line
+
+
+def asks(port, cookie):
+    request = urllib.request.Request(
+        f"http://127.0.0.1:{port}/api/bench/waits", headers={"Cookie": f"vividowl={cookie}"}
+    )
+    began = time.monotonic()
+    with urllib.request.urlopen(request, timeout=20) as answer:  # noqa: S310
+        return json.load(answer), time.monotonic() - began
+
+
+def stream(port, cookie):
+    line = dial(
+        port, f"GET /api/bench/stream HTTP/1.1\r\nHost: 127.0.0.1:{port}\r\nCookie: vividowl={cookie}\r\n\r\n".encode()
+    )
+    heard = b""
+    while b"event: open" not in heard:
+        heard += line.recv(4096)
+    return line
+
+
+def test_seventy_half_open_connections_are_let_go(site, monkeypatch):
+    port, cookie, _ = site
+    monkeypatch.setattr(serving, "HEAD_MOST_S", 1.0)
+    lines = [dial(port, said) for said in (b"", b"GET / HTTP/1.1\r\nHost: 127") for _ in range(35)]
+    found, took = asks(port, cookie)
+    assert found["waits"] == []
+    assert took < 15
+    for line in lines:
+        line.settimeout(15)
+        with contextlib.suppress(OSError):
+            while line.recv(4096):
+                pass
+        line.close()
+
+
+def test_a_body_that_does_not_come_is_given_up(site, monkeypatch):
+    port, cookie, _ = site
+    monkeypatch.setattr(serving, "BODY_LEAST_S", 1.0)
+    head = f"POST /api/session HTTP/1.1\r\nHost: 127.0.0.1:{port}\r\nContent-Length: 500\r\n\r\n{{"
+    line = dial(port, head.encode())
+    line.settimeout(10)
+    began = time.monotonic()
+    with contextlib.suppress(OSError):
+        while line.recv(4096):
+            pass
+    line.close()
+    assert time.monotonic() - began < 8
+    assert asks(port, cookie)[0]["waits"] == []
+
+
+def test_streams_take_no_thread_and_a_member_has_so_many(site, workshop):
+    port, cookie, server = site
+    lines = [stream(port, cookie) for _ in range(40)]  # far more than there are threads
+    assert asks(port, cookie)[0]["waits"] == []
+    assert server.hub.count <= 12
+    with workshop.database.session() as session:
+        shop = session.scalars(accounts.select(accounts.Shop.id)).one()
+        tell(session, shop, shop, 7)
+    lines[-1].settimeout(5)
+    heard = b""
+    while b'"number": 7' not in heard:
+        heard += lines[-1].recv(4096)
+    # The oldest was let go, so that its page asks again when it is looked at.
+    lines[0].settimeout(5)
+    while lines[0].recv(4096):
+        pass
+    for line in lines:
+        line.close()
+    until = time.monotonic() + 8
+    while server.hub.count and time.monotonic() < until:
+        time.sleep(0.1)
+    assert server.hub.count == 0
