@@ -442,3 +442,82 @@ def test_the_log_is_read_from_where_it_was_left(workshop, owner, tablet):  # noq
     with workshop.scope(owner) as scope:
         kept = load_log(workshop, scope, tablet.job)
     assert (kept.number, len(kept.log.active), kept.turns) == (4, 4, {"server": 1, "tablet-a": 3})
+
+
+@pytest.mark.parametrize(
+    ("key", "found"),
+    [
+        ("clean", {}),
+        ("fan", {"fan_state": "drags"}),
+        ("tune", {"undervolt_mv": 60.0}),
+        ("cover", {"place": "dock", "cover": {
+            "material": "aluminium", "thickness_mm": 1.0, "width_mm": 400.0, "length_mm": 400.0, "pad_width_mm": 60.0,
+            "pad_length_mm": 60.0, "pad_conductivity": 0.2, "gap_mm": 0.8, "gap_tolerance_mm": 0.05,
+            "battery_mm": 150.0}}),
+    ],
+)  # fmt: skip
+def test_the_list_of_a_plan_that_needs_no_die_leaves_the_cooler_on(workshop, owner, planned, key, found):  # noqa: F811
+    job = planned(key, **found)
+    bench_work.begin(workshop, owner, job, with_model=True, at=NOON)
+    tablet = Tablet(workshop, owner, job)
+    acts = {a for s in tablet.state.steps for a in s.acts}
+    assert not {"cooler_off", "cleaned", "applied", "cooler_on"} & acts
+    tablet.until("end")
+    assert tablet.do("closed", after_min=60).refusal is None
+
+
+def test_a_new_plan_over_an_open_device_closes_it_over_a_covered_die(workshop, owner, tablet):  # noqa: F811
+    tablet.until("look")
+    version = planning.get_plan(workshop, owner, tablet.job).plan.version
+    planning.choose(workshop, owner, tablet.job, version, "clean")
+    bench_work.renew(workshop, owner, tablet.job)
+    names = [s.id for s in tablet.state.steps if s.id not in tablet.state.outcomes]
+    assert "cleaned" in names
+    assert any(n.startswith("apply_cpu_die") for n in names)
+    assert names.index("cooler_on") < names.index("battery_on")
+    tablet.until("end")
+    assert tablet.do("closed", after_min=60).refusal is None
+
+
+def test_a_dose_is_planned_until_it_is_weighed(workshop, owner, tablet):  # noqa: F811
+    name = "apply_cpu_die_paste_stiff_0"
+    tablet.until(name)
+    tablet.do("step_done", step=name, after_min=20)
+    (item,) = fit.get_items(workshop, owner, tablet.job)
+    assert item.amount_is == "planned"
+    assert any("Planned, not weighed" in line for line in handover.get_record(workshop, owner, tablet.job).bench.lines)
+    tablet.do("undo")
+    assert tablet.do("step_done", step=name, value=0.051, after_min=20).refusal is None
+    (item,) = fit.get_items(workshop, owner, tablet.job)
+    assert (item.amount, item.amount_is) == (0.051, "weighed")
+    assert any("Weighed: 0.051 g" in line for line in handover.get_record(workshop, owner, tablet.job).bench.lines)
+
+
+def test_the_record_says_what_nobody_checked_or_counted(workshop, owner, tablet):  # noqa: F811
+    tablet.until("power_on")
+    few = {"boot": "fine", "fans": "fine", "temperatures": "fine"}
+    assert tablet.do("power_on", results=few, after_min=20).refusal is None
+    said = " ".join(handover.get_record(workshop, owner, tablet.job).bench.lines)
+    assert (
+        "3 checks fine; not checked: keyboard types, touchpad moves, wireless finds networks, display is whole" in said
+    )
+    assert "Screws not mapped: nobody counted them." in said
+    assert "Not looked at, or not noted: fins, fan, contact print" in said
+    refused = tablet.do("undo") and tablet.do("power_on", results={"boot": "fine"}, after_min=20)
+    assert "Not looked at: fans turn, temperatures are sane" in refused.refusal["detail"]
+
+
+def test_alloy_is_not_laid_while_a_gate_stands_against_it(workshop, owner, planned):  # noqa: F811
+    alloy = {**PASTE, "kind": "gallium_alloy", "name": "Quicksheen"}
+    product = shelf.save_product(workshop, owner, None, 0, alloy).products[0].product
+    shelf.add_lot(workshop, owner, product.id, lot())
+    safe = {"cold_plate": "nickel", "aluminium_near": "no", "parts_exposed": "yes", "insulation": "coat"}
+    job = planned("repaste:Quicksheen", **safe)
+    bench_work.begin(workshop, owner, job, with_model=True, at=NOON)
+    tablet = Tablet(workshop, owner, job).until("apply_cpu_die_gallium_alloy_0")
+    version = planning.get_plan(workshop, owner, job).plan.version
+    # Somebody looks closer, and writes it into Plan rather than at the bench.
+    planning.save_findings(workshop, owner, job, version, "cooler", {**SAFE, **safe, "aluminium_near": "yes"})
+    refused = tablet.do("step_done", step="apply_cpu_die_gallium_alloy_0", after_min=20, breach="it was on already")
+    assert refused.refusal["reason"] == "gate_open"
+    assert "Aluminium stands beside the contact" in refused.refusal["detail"]

@@ -169,7 +169,7 @@ def test_news_are_heard_within_two_seconds_and_an_ear_that_left_is_forgotten(ada
         for line in bench_api._news(workshop, shop.shop_id):
             heard.append(line)
             begun.set()
-            if "event: bench" in line:
+            if b"event: bench" in line:
                 return
 
     thread = threading.Thread(target=listen)
@@ -178,7 +178,7 @@ def test_news_are_heard_within_two_seconds_and_an_ear_that_left_is_forgotten(ada
     ada.call("POST", f"/api/jobs/{job}/bench/events", batch(event("step_done", 1, step="power_off")))
     thread.join(2)  # the promise: within two seconds
     assert not thread.is_alive()
-    assert json.loads(heard[-1].split("data: ")[1])["job"] == job
+    assert json.loads(heard[-1].split(b"data: ")[1])["job"] == job
     assert feed._ears == {}
 
 

@@ -41,6 +41,8 @@ def write_backup(cluster: Cluster, files: Path, target: Path) -> int:
             dump = Path(folder) / "database.dump"
             _tool(cluster, "pg_dump", "--format=custom", "--no-owner", f"--file={dump}")
             about = json.dumps({"format": FORMAT, "made_at": datetime.now(UTC).isoformat()}).encode()
+            half.unlink(missing_ok=True)
+            half.touch(mode=0o600)  # it holds customers' names
             with tarfile.open(half, "w") as archive:
                 info = tarfile.TarInfo("about.json")
                 info.size = len(about)

@@ -34,7 +34,7 @@ SOCKET_PATH_MOST = 90
 # The account that the application uses owns its database and may do nothing beside it.
 ACCOUNT, KEEPER, DATABASE = "owl", "app", "vividowl"
 ORPHANS_MOST_S, LOG_MOST = 1.0, 5 * 2**20
-LOOK_EVERY_S = 0.3
+LOOK_EVERY_S, LOOKS_A_LOG = 0.3, 200
 BACK_OFF_S = (0.1, 0.2, 0.5, 1.0, 2.0, 5.0)
 
 
@@ -143,10 +143,12 @@ class Cluster:
     def keep_up(self, closing: threading.Event) -> None:
         """Start the server again whenever it is gone, on the same port and with growing pauses, until closing is
         set."""
-        failed = 0
+        failed = looked = 0
         while not closing.wait(LOOK_EVERY_S):
             if self.running():
-                failed = 0
+                failed, looked = 0, looked + 1
+                if looked % LOOKS_A_LOG == 0:
+                    self._turn_log()
                 continue
             try:
                 with self._alone():
@@ -155,6 +157,13 @@ class Cluster:
             except (ClusterError, OSError):
                 closing.wait(BACK_OFF_S[min(failed, len(BACK_OFF_S) - 1)])
                 failed += 1
+
+    def _turn_log(self) -> None:
+        """Put a long log aside. The server appends to it, so that it is emptied rather than moved away."""
+        with contextlib.suppress(OSError):
+            if self.log.stat().st_size > LOG_MOST:
+                shutil.copyfile(self.log, self.log.with_suffix(".log.1"))
+                os.truncate(self.log, 0)
 
     @contextmanager
     def _alone(self) -> Iterator[None]:
@@ -197,9 +206,7 @@ class Cluster:
         """Start the server. keep_port: on the one that it had and on no other, since others are connected to it."""
         self._end_orphans()
         (self.data / "postmaster.pid").unlink(missing_ok=True)
-        with contextlib.suppress(OSError):
-            if self.log.stat().st_size > LOG_MOST:
-                self.log.replace(self.log.with_suffix(".log.1"))
+        self._turn_log()
         wanted = int(self._port_file.read_text()) if self._port_file.exists() else None
         last = ""
         for attempt in range(3):

@@ -67,7 +67,7 @@ def choose_port(wanted: int | None) -> int:
 def secret_key(where: Places) -> str:
     """The key that signs cookies, made once."""
     if not where.secret.exists():
-        where.var.mkdir(parents=True, exist_ok=True, mode=0o700)
+        where.var.mkdir(parents=True, exist_ok=True)
         handle = os.open(where.secret, os.O_WRONLY | os.O_CREAT | os.O_EXCL, 0o600)
         with os.fdopen(handle, "w") as out:
             out.write(secrets.token_hex(32))
@@ -139,14 +139,15 @@ def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None
     def stop(_signal: int, _frame: FrameType | None) -> None:
         raise KeyboardInterrupt
 
-    if threading.current_thread() is threading.main_thread():
-        signal.signal(signal.SIGTERM, stop)
-        signal.signal(signal.SIGINT, stop)
     address = f"http://127.0.0.1:{port}/"
-    print(f"Vivid Owl is at {address}" + (f"set-up#{code} (set up the shop there)" if code else ""), flush=True)
-    print("Ctrl-C stops it.", flush=True)
-    threading.Thread(target=_warm_up, daemon=True).start()
     try:
+        # From here on its threads run, so that a signal at any moment has to end them.
+        if threading.current_thread() is threading.main_thread():
+            signal.signal(signal.SIGTERM, stop)
+            signal.signal(signal.SIGINT, stop)
+        print(f"Vivid Owl is at {address}" + (f"set-up#{code} (set up the shop there)" if code else ""), flush=True)
+        print("Ctrl-C stops it.", flush=True)
+        threading.Thread(target=_warm_up, daemon=True).start()
         server.serve()
     except KeyboardInterrupt:
         pass

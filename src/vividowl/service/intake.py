@@ -16,6 +16,7 @@ from vividowl.service.choices import plan_row
 from vividowl.service.errors import Refused
 from vividowl.service.planning import chosen_gates
 from vividowl.service.workshop import Actor, Workshop, check_version
+from vividowl.store.deciding import Plan
 from vividowl.store.models import Acknowledgement, Customer, FitItem, Job, Run
 from vividowl.store.scope import Scope
 
@@ -74,8 +75,21 @@ def gates_of(job: Job) -> tuple[Gate, ...]:
 def view_of(scope: Scope, job: Job) -> JobView:
     """The job as the pages see it."""
     rows = scope.session.scalars(scope.select(Acknowledgement).where(Acknowledgement.job_id == job.id)).unique().all()
+    return _view(job, rows, plan_row(scope, job.id))
+
+
+def views_of(scope: Scope, jobs: Sequence[Job]) -> list[JobView]:
+    """Several jobs, with two questions to the database in all."""
+    ids = [job.id for job in jobs]
+    accepted: dict[uuid.UUID, list[Acknowledgement]] = {}
+    for row in scope.session.scalars(scope.select(Acknowledgement).where(Acknowledgement.job_id.in_(ids))).unique():
+        accepted.setdefault(row.job_id, []).append(row)
+    plans = {p.job_id: p for p in scope.session.scalars(scope.select(Plan).where(Plan.job_id.in_(ids))).unique()}
+    return [_view(job, accepted.get(job.id, []), plans.get(job.id)) for job in jobs]
+
+
+def _view(job: Job, rows: Sequence[Acknowledgement], plan: Plan | None) -> JobView:
     by_rule = {a.rule: a for a in rows}
-    plan = plan_row(scope, job.id)
     own = gates_of(job)
     at_intake = {g.rule for g in own}
     gates = tuple(
@@ -216,7 +230,7 @@ def list_jobs(
     """A page of jobs, latest first."""
     with workshop.scope(actor) as scope:
         rows, total = scope.jobs(limit=limit, offset=offset, open_only=open_only, find=find.strip())
-        return [view_of(scope, job) for job in rows], total
+        return views_of(scope, rows), total
 
 
 def acknowledge(workshop: Workshop, actor: Actor, job_id: uuid.UUID, rule: str, words: str) -> JobView:
