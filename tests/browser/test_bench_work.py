@@ -108,6 +108,7 @@ def test_a_whole_alloy_job_by_keyboard_with_the_line_down_and_a_second_tablet_wa
     for text in wanted[:5]:
         expect(heading(page)).to_have_text(text)
         tread(page)
+    expect(heading(page)).to_have_text(wanted[5])
     # The other tablet follows within two seconds.
     expect(heading(other)).to_have_text(wanted[5], timeout=2000)
 

@@ -53,6 +53,7 @@ def stream(port, cookie):
     heard = b""
     while b"event: open" not in heard:
         heard += line.recv(4096)
+    assert b"content-length" not in heard.lower()
     return line
 
 

@@ -93,7 +93,8 @@ def stream() -> Response:
     if HUB in request.environ:
         # The server writes to all of them from one thread, once the head is sent.
         request.environ[HANDED] = (actor().shop_id, actor().member_id)
-        return Response(b"", mimetype="text/event-stream", headers={"X-Accel-Buffering": "no"})
+        # An iterator without an end that is known: a length of nought would tell the browser that this was all.
+        return Response(iter(()), mimetype="text/event-stream", headers={"X-Accel-Buffering": "no"})
     return Response(_news(workshop(), actor().shop_id), mimetype="text/event-stream",
                     headers={"X-Accel-Buffering": "no"})  # fmt: skip
 
