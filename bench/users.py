@@ -2,9 +2,9 @@
 
     python bench/users.py [USERS] [SECONDS]        32 and 15 when left out
 
-Each user reads the Bench, a job, its plan and its bench, and writes an intake now and then. Prints ratios within one
-run.
-Needs PostgreSQL; makes and throws away an installation of its own.
+Each user reads the Bench, a job, its plan and its bench, and writes an intake now and then, with a second between two
+actions in the mean, as hands need it. Prints ratios within one run. Needs PostgreSQL; makes and throws away an
+installation of its own.
 """
 
 import argparse
@@ -26,7 +26,7 @@ sys.path.insert(0, str(Path(__file__).parents[1]))
 from tests.faulty import JOB, Installation
 from tests.logs import HOT, log_bytes
 
-OPEN_JOBS, ALLOWED_RATIO = 450, 5.0
+OPEN_JOBS, ALLOWED_RATIO, THINKS_S = 450, 5.0, 1.0
 
 
 class User:
@@ -65,6 +65,7 @@ class User:
 
     def work(self, until: float) -> None:
         while time.monotonic() < until:
+            time.sleep(min(5.0, self.dice.expovariate(1.0 / THINKS_S)))
             self.one()
         self.line.close()
 

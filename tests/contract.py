@@ -1,9 +1,11 @@
 """The description of the interface held against the interface itself: what it says is what comes, whatever is sent."""
 
+import contextlib
 from collections import Counter
 
 import schemathesis
 from hypothesis import HealthCheck, Phase, given, settings
+from hypothesis.errors import Flaky
 from schemathesis.checks import not_a_server_error
 from schemathesis.specs.openapi.checks import (
     content_type_conformance,
@@ -76,6 +78,28 @@ class Contract:
 
         self.sent = 0
         run()
+
+    def walk(self, examples):
+        """Sequences of operations: what one answers is what the next one asks about."""
+        contract = self
+        token = self.ada.token
+        cookie = self.ada.client.get_cookie("vividowl").value
+
+        class Walk(self.schema.as_state_machine()):
+            """Requests whose answers lead to the next ones."""
+
+            def get_call_kwargs(self, case):
+                return {"app": contract.app, "headers": {"X-CSRFToken": token}, "cookies": {"vividowl": cookie}}
+
+            def validate_response(self, response, case, **_more):
+                contract.statuses[response.status_code] += 1
+                case.validate_response(response, checks=CHECKS)
+
+        # The shop keeps what earlier walks left in it, so that a fault is told as it came and not made smaller.
+        found = settings(max_examples=examples, stateful_step_count=8, deadline=None, derandomize=True, database=None,
+                         phases=[Phase.generate], suppress_health_check=list(HealthCheck))  # fmt: skip
+        with contextlib.suppress(Flaky):
+            Walk.run(settings=found)
 
 
 __all__ = ["CHECKS", "Contract", "unsupported_method"]

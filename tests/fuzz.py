@@ -5,13 +5,12 @@ import json
 import random
 import time
 from collections import Counter
-from dataclasses import asdict
 
 import numpy as np
 from PIL import Image
 from tests.logs import COOL, HOT, log_bytes
 
-from vividowl.core.device_models import ModelSheet, sheet_from
+from vividowl.core.device_models import ModelSheet, sheet_data, sheet_from
 from vividowl.core.errors import CoreError
 from vividowl.core.fasteners import Place
 from vividowl.core.sound import read_sound
@@ -72,7 +71,7 @@ def seeds():
     )
     return {
         "log": [log_bytes(HOT, seed=1), log_bytes(COOL, seed=2), b"\n".join(lines[:90]), records],
-        "model": [json.dumps(asdict(sheet)).encode()],
+        "model": [json.dumps(sheet_data(sheet)).encode()],
         "shelf": [shelf.encode()],
         "sound": [write_wav(tone, 24000)],
         "photo": [picture.getvalue(), transparent.getvalue()],

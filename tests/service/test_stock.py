@@ -225,7 +225,7 @@ def test_whatever_is_booked_and_taken_back_the_ledger_adds_up(workshop, owner, j
     """Property over a seeded sequence: what is left is what came in and every move since, and never below nought."""
     import random
 
-    chance, items, refusals = random.Random(7), [], set()  # noqa: S311 - a test's own sequence
+    chance, items, refusals = random.Random(7), [], set()
     for _ in range(30):
         try:
             if items and chance.random() < 0.4:

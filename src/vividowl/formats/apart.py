@@ -16,6 +16,7 @@ import subprocess
 import sys
 import threading
 import time
+import warnings
 from collections.abc import Callable
 from multiprocessing.connection import Connection, Pipe
 from pathlib import Path
@@ -159,6 +160,8 @@ def _end_all() -> None:
 def main(line: Connection) -> None:
     """The other side: take a task, answer, until the line is closed."""
     os.umask(0o077)
+    # What a broken file makes of the arithmetic is for its refusal to say, not for the terminal.
+    warnings.simplefilter("ignore")
     resource.setrlimit(resource.RLIMIT_AS, (SPACE_MOST, SPACE_MOST))
     resource.setrlimit(resource.RLIMIT_CORE, (0, 0))
     for module in WARM:

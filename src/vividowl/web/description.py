@@ -12,6 +12,7 @@ ALWAYS = {
     401: "Nobody is signed in",
     403: "Not for this member, or sent by another page",
     404: "Not there, or of another shop",
+    405: "Not done at this address; Allow says what is",
     422: "Something does not fit",
     429: "Too often",
     503: "The database is away; nothing was stored",
