@@ -33,7 +33,7 @@ FAST = (
 SOCKET_PATH_MOST = 90
 # The account that the application uses owns its database and may do nothing beside it.
 ACCOUNT, KEEPER, DATABASE = "owl", "app", "vividowl"
-ORPHANS_MOST_S, LOG_MOST = 1.0, 5 * 2**20
+ORPHANS_MOST_S, LOG_MOST = 0.3, 5 * 2**20
 LOOK_EVERY_S, LOOKS_A_LOG = 0.3, 200
 BACK_OFF_S = (0.1, 0.2, 0.5, 1.0, 2.0, 5.0)
 

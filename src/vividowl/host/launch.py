@@ -5,7 +5,6 @@ from __future__ import annotations
 import argparse
 import errno
 import fcntl
-import logging
 import os
 import secrets
 import signal
@@ -16,10 +15,10 @@ from collections.abc import Sequence
 from pathlib import Path
 from types import FrameType
 
-import structlog
 from sqlalchemy.exc import SQLAlchemyError
 
 from vividowl.host.cluster import Cluster, ClusterError, free_port
+from vividowl.host.journal import keep_journal
 from vividowl.host.paths import Places, places
 from vividowl.service import accounts
 from vividowl.service.kept_files import kept_files
@@ -29,6 +28,7 @@ from vividowl.store.files import FileStore
 from vividowl.web.app import SITE, Settings, create_app
 
 USUAL_PORT = 8000
+WARM_AFTER_S = 2.0
 
 
 class LaunchError(RuntimeError):
@@ -147,7 +147,10 @@ def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None
             signal.signal(signal.SIGINT, stop)
         print(f"Vivid Owl is at {address}" + (f"set-up#{code} (set up the shop there)" if code else ""), flush=True)
         print("Ctrl-C stops it.", flush=True)
-        threading.Thread(target=_warm_up, daemon=True).start()
+        # After the first answers, which it would slow down.
+        warm = threading.Timer(WARM_AFTER_S, _warm_up)
+        warm.daemon = True
+        warm.start()
         server.serve()
     except KeyboardInterrupt:
         pass
@@ -160,6 +163,7 @@ def run(argv: Sequence[str] | None = None) -> None:
     """Set up and, unless only preparing, serve until stopped."""
     options = _arguments(argv)
     where = places(options.root)
+    keep_journal(where.journal)
     port = None if options.prepare else choose_port(options.port)
     if not (SITE / "index.html").exists():
         raise LaunchError("The interface is not built. Run ./start, which builds it.")
@@ -183,7 +187,6 @@ def run(argv: Sequence[str] | None = None) -> None:
 
 def main(argv: Sequence[str] | None = None) -> int:
     """Run, and say one clear line when that is not possible."""
-    structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.WARNING))
     try:
         run(argv)
     except (LaunchError, ClusterError) as error:

@@ -29,6 +29,11 @@ class Places:
         return self.var / "files"
 
     @property
+    def journal(self) -> Path:
+        """What the application writes down of itself."""
+        return self.var / "vividowl.log"
+
+    @property
     def secret(self) -> Path:
         """The key that signs cookies."""
         return self.var / "secret"

@@ -12,6 +12,7 @@ import threading
 import time
 from typing import Any
 
+import structlog
 from cheroot.server import HTTPConnection, HTTPRequest
 from cheroot.wsgi import Gateway_10, Server
 from flask import Flask
@@ -145,6 +146,9 @@ class ShopServer(Server):
 
     hub: Hub
     watch: Watch
+
+    def error_log(self, msg: str = "", level: int = 20, traceback: bool = False) -> None:
+        structlog.get_logger().log(max(level, 30), msg, exc_info=traceback or None)
 
     def stop(self) -> None:
         self.hub.close()

@@ -131,7 +131,9 @@ def on_database(error: DBAPIError) -> Response:
     if isinstance(error, OperationalError):
         return _problem(503, "The database does not answer. Nothing was stored.", remedy="Try again in a moment.")
     return _problem(
-        500, "The database refused this. Nothing was stored.", remedy="Try again; if it stays, see the log."
+        500,
+        "The database refused this. Nothing was stored.",
+        remedy="Try again; if it stays, see var/vividowl.log on its machine.",
     )
 
 
@@ -161,7 +163,7 @@ def on_fault(error: Exception) -> Response:
     """Anything unforeseen: logged in full, told in a line."""
     log.exception("fault", path=request.path, error=repr(error))
     return _problem(500, "Something went wrong here. Nothing was stored.",
-                    remedy="Try again; if it stays, see the server's log.")  # fmt: skip
+                    remedy="Try again; if it stays, see var/vividowl.log on its machine.")  # fmt: skip
 
 
 def install(app: Flask) -> None:
