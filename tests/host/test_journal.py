@@ -11,7 +11,7 @@ journal.BYTES_MOST = 2000
 journal.keep_journal(Path(sys.argv[1]))
 log = structlog.get_logger()
 log.info("said in passing")
-for i in range(60):
+for i in range(120):
     log.error("database", error=f"away {i}")
 try:
     1 / 0
@@ -31,6 +31,6 @@ def test_it_goes_into_a_file_for_its_owner_that_does_not_grow(tmp_path):
     assert all(f.stat().st_mode & 0o777 == 0o600 and f.stat().st_size < 4000 for f in files)
     said = "".join(f.read_text() for f in files)
     assert "said in passing" not in said
-    assert "away 59" in said
+    assert "away 119" in said
     assert "ZeroDivisionError" in said
     assert "after the terminal is gone" in said

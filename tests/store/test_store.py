@@ -174,6 +174,7 @@ def test_files_and_folders_are_for_their_owner_alone(tmp_path):
     store, shop = FileStore(tmp_path / "files"), uuid.uuid4()
     with store.receive(io.BytesIO(b"hello"), 5, 100) as received, store.aside("parquet") as columns:
         columns.write_bytes(b"PAR1")
+        columns.chmod(0o600)  # as the reader writes them
         with store.keeping(shop, received, columns):
             pass
     store.keep_photo(shop, "ab" * 32, b"large", b"small")

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import os
 from collections.abc import Sequence
 from dataclasses import dataclass
 from pathlib import Path
@@ -21,8 +22,12 @@ class View:
 
 
 def write_columns(frame: pl.DataFrame, path: Path) -> None:
-    """Write the columns as Parquet. snappy, since an upload should not wait for the last per cent."""
-    frame.write_parquet(path, compression="snappy", statistics=False)
+    """Write the columns as Parquet, down to the disk and for their owner alone. snappy, since an upload should not wait
+    for the last per cent."""
+    with open(path, "wb", opener=lambda name, how: os.open(name, how, 0o600)) as out:
+        frame.write_parquet(out, compression="snappy", statistics=False)
+        out.flush()
+        os.fsync(out.fileno())
 
 
 def read_columns(path: Path, names: Sequence[str] | None = None) -> pl.DataFrame:

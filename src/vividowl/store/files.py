@@ -9,6 +9,7 @@ import shutil
 import tempfile
 import uuid
 from collections.abc import Collection, Iterator, Mapping
+from concurrent.futures import Future, ThreadPoolExecutor, wait
 from contextlib import contextmanager
 from dataclasses import dataclass
 from pathlib import Path
@@ -32,6 +33,7 @@ class Received:
     path: Path
     size_bytes: int
     sha256: str
+    on_disk: Future[None]
 
 
 def _folder(path: Path) -> None:
@@ -49,9 +51,10 @@ def _take_in(stream: BinaryIO, handle: int, most: int) -> tuple[int, str]:
                 raise TooLarge(f"The file is larger than {most // 2**20} MB.")
             digest.update(chunk)
             out.write(chunk)
-        # What is acknowledged survives a power cut.
-        os.fsync(out.fileno())
     return size, digest.hexdigest()
+
+
+_helpers = ThreadPoolExecutor(max_workers=4, thread_name_prefix="files")
 
 
 def _sync(path: Path) -> None:
@@ -109,7 +112,12 @@ class FileStore:
             size, sha256 = _take_in(stream, handle, most)
             if expected is not None and size < expected:
                 raise BrokenOff(f"The upload broke off after {size} of {expected} bytes.")
-            yield Received(path, size, sha256)
+            # What is acknowledged survives a power cut; it goes to the disk while it is read.
+            on_disk = _helpers.submit(_sync, path)
+            try:
+                yield Received(path, size, sha256, on_disk)
+            finally:
+                wait([on_disk])
         finally:
             path.unlink(missing_ok=True)
 
@@ -148,7 +156,8 @@ class FileStore:
 
     @contextmanager
     def keeping(self, shop_id: uuid.UUID, received: Received, columns: Path | None = None) -> Iterator[None]:
-        """Keep a received file, and its columns if it has any; a file of the same bytes that is kept already stays.
+        """Keep a received file, and its columns, which are on the disk already, if it has any; a file of the same bytes
+        that is kept already stays.
 
         What fails inside the block takes it away again. Whether a commit behind the block came through may never be
         known: then the file stays, and the next start sweeps what nothing speaks of.
@@ -158,9 +167,8 @@ class FileStore:
         _folder(original.parent)
         fresh = not original.exists()
         try:
+            received.on_disk.result()
             if columns is not None:
-                columns.chmod(0o600)
-                _sync(columns)
                 os.replace(columns, self.columns(shop_id, received.sha256))
             if fresh:
                 os.link(received.path, original)
