@@ -171,7 +171,7 @@ def _stories() -> list[Story]:
               Trial(cured, 25.6, Style(), loud_db=53.1, spots=(("skin", 38.0, "above the keyboard"),),
                     blades=47),
               found={"cpu_die_mm": (15.0, 13.0), "dust": "felt", "place": "lap"}, choice="repaste:Grey Heron 11",
-              bench=BenchTale(pictures=True, weighed_g=0.071, told={
+              bench=BenchTale(pictures=True, weighed_g=0.031, told={
                   "look": (("found", {"part": "fins", "seen": "felt"}), ("found", {"part": "contact", "seen": "chalk"}),
                            ("found", {"part": "pads", "seen": "sound"}),
                            ("found", {"part": "battery", "seen": "flat"})),

@@ -114,6 +114,8 @@ describe('rules as the server gave them', () => {
     const bench = makeBench();
     expect(brokenGuard([BATTERY_GUARD], new Set())?.rule).toBe('cooler_on_battery');
     expect(brokenGuard([BATTERY_GUARD], new Set(['battery_off']))).toBeNull();
+    const hard = { ...BATTERY_GUARD, rule: 'hard', hard: true };
+    expect(brokenGuard([BATTERY_GUARD, hard], new Set())?.rule).toBe('hard');
     expect(stepFirst(bench, BATTERY_GUARD, 'plugs_open')?.id).toBe('battery_off');
     const bars = { ...BATTERY_GUARD, needs: [], bars: ['plugs_open'] };
     const plugged = makeBench({ facts: ['plugs_open'], steps: [makeStep('plugs_on', { acts: ['plug_on'] })] });

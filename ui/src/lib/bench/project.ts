@@ -1,9 +1,10 @@
 // The bench as it looks once what is on its way has arrived: the same small steps the server takes, no rules of its own.
 import type { Bench, Guard, Place, Queued, Step, Wait } from './types';
 
-/** The first rule that the facts break, or null. */
+/** The first rule that the facts break, or null. One that no story lifts is told before one that a story does. */
 export function brokenGuard(guards: readonly Guard[], facts: ReadonlySet<string>): Guard | null {
-  return guards.find((g) => g.needs.some((n) => !facts.has(n)) || g.bars.some((b) => facts.has(b))) ?? null;
+  const broken = guards.filter((g) => g.needs.some((n) => !facts.has(n)) || g.bars.some((b) => facts.has(b)));
+  return broken.find((g) => g.hard) ?? broken[0] ?? null;
 }
 
 /** A wait that a step has to sit out first, or null. now: by the server's clock. */
