@@ -27,9 +27,10 @@ def main() -> None:
     given = parser.parse_args()
     structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.ERROR))
     cases = {
-        f"application killed {given.app_kills} times": {"app_kills": given.app_kills, "database_kills": 0},
-        f"database killed {given.database_kills} times": {"app_kills": 0, "database_kills": given.database_kills},
-        "both, and lines cut, 20 times each": {"app_kills": 20, "database_kills": 20, "cut": 20},
+        f"what serves killed {given.app_kills} times": {"crashes": given.app_kills},
+        f"all of the application killed {given.app_kills} times": {"app_kills": given.app_kills},
+        f"database killed {given.database_kills} times": {"database_kills": given.database_kills},
+        "each 10 times, and 20 lines cut": {"crashes": 10, "app_kills": 10, "database_kills": 10, "cut": 20},
     }
     print("| | acknowledged | lost | doubled | half-stored | orphaned | recovers in, median [s] | at most [s] |")
     print("|---|---|---|---|---|---|---|---|")

@@ -51,6 +51,12 @@ class Counted:
                 f"{median:.1f} | {worst:.1f}")  # fmt: skip
 
 
+def serving(parent):
+    """The process that serves, of a start command."""
+    with open(f"/proc/{parent}/task/{parent}/children") as found:
+        return int(found.read().split()[0])
+
+
 class Away(Exception):  # noqa: N818 - reads as what it says
     """Nobody answered, or not with what was asked for; whether it was done is not known."""
 
@@ -71,7 +77,12 @@ class Installation:
 
     def _start(self):
         command = [sys.executable, "-m", "vividowl.host", "--root", str(self.root), "--empty", "--port", str(self.port)]
-        self.process = subprocess.Popen(command, stdout=subprocess.PIPE, stderr=subprocess.DEVNULL, text=True)
+        self.process = subprocess.Popen(
+            command, stdout=subprocess.PIPE, stderr=subprocess.DEVNULL, text=True, start_new_session=True
+        )
+        self._served()
+
+    def _served(self):
         self.code = ""
         for line in self.process.stdout:
             found = re.search(r"http://127\.0\.0\.1:\d+/(?:set-up#(\S+))?", line)
@@ -81,10 +92,15 @@ class Installation:
         # What it says later goes nowhere; it is not much, and never fills the line.
 
     def kill(self):
-        """As a power switch would, and start it again."""
-        self.process.kill()
+        """All of it, as a power switch would, and start it again."""
+        os.killpg(self.process.pid, signal.SIGKILL)
         self._gone()
         self._start()
+
+    def crash(self):
+        """Only what serves, as the system does when memory is gone; the rest is the application's own affair."""
+        os.kill(serving(self.process.pid), signal.SIGKILL)
+        self._served()
 
     def _gone(self):
         self.process.wait(30)
@@ -253,12 +269,13 @@ def count(installation, work):
     return found
 
 
-def torment(root, seed, *, app_kills, database_kills, cut=0, things_between=(3, 12)):
+def torment(root, seed, *, app_kills=0, crashes=0, database_kills=0, cut=0, things_between=(3, 12)):
     """Kill at random while work goes on; count afterwards."""
     installation = Installation(root)
     work = Work(installation, seed)
     dice = random.Random(seed + 1)
-    kills = ["app"] * app_kills + ["database"] * database_kills + ["cut"] * cut
+    strikes = {"app": installation.kill, "crash": installation.crash, "database": installation.kill_database}
+    kills = ["app"] * app_kills + ["crash"] * crashes + ["database"] * database_kills + ["cut"] * cut
     dice.shuffle(kills)
     recover, working = [], threading.Event()
     failures = []
@@ -282,7 +299,7 @@ def torment(root, seed, *, app_kills, database_kills, cut=0, things_between=(3, 
             installation.half_upload(f"/api/jobs/{work.job}/runs/before/log?name=cut.csv")
             continue
         killed = time.monotonic()
-        installation.kill() if kind == "app" else installation.kill_database()
+        strikes[kind]()
         while work.last_at < killed and not failures:
             time.sleep(0.01)
         recover.append(work.last_at - killed)

@@ -178,11 +178,13 @@ def test_the_command_line_from_members_to_restore(root):
     assert "technician   Lena Maro" in listed
     archive = root / "backup.tar"
     assert "MB" in run.invoke(cli, ["backup", str(archive)], catch_exceptions=False).output
-    run.invoke(cli, ["demo", "--fresh"], catch_exceptions=False)
-    assert "Lena" not in run.invoke(cli, ["user", "list"], catch_exceptions=False).output
+    run.invoke(cli, ["user", "add", "otto", "--name", "Otto Veil", "--password", secret], catch_exceptions=False)
+    assert "Otto" in run.invoke(cli, ["user", "list"], catch_exceptions=False).output
     restored = run.invoke(cli, ["restore", str(archive), "--yes"], catch_exceptions=False)
     assert "Restored" in restored.output
-    assert "Lena" in run.invoke(cli, ["user", "list"], catch_exceptions=False).output
+    listed = run.invoke(cli, ["user", "list"], catch_exceptions=False).output
+    assert "Lena" in listed
+    assert "Otto" not in listed
     assert not Cluster(root / "var/pg").running()
 
 

@@ -7,19 +7,18 @@ import errno
 import fcntl
 import os
 import secrets
-import signal
 import socket
 import sys
 import threading
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from pathlib import Path
-from types import FrameType
 
 from sqlalchemy.exc import SQLAlchemyError
 
 from vividowl.host.cluster import Cluster, ClusterError, free_port
 from vividowl.host.journal import keep_journal
 from vividowl.host.paths import Places, places
+from vividowl.host.revive import stands
 from vividowl.service import accounts
 from vividowl.service.kept_files import kept_files
 from vividowl.service.workshop import Workshop
@@ -97,16 +96,16 @@ def tidy(where: Places, workshop: Workshop) -> None:
 
 def fill(workshop: Workshop, *, fresh: bool, empty: bool) -> None:
     """Bring the data to what was asked for."""
+    demo, nothing = accounts.state(workshop)
+    if empty and demo and not fresh:
+        raise LaunchError("This database holds the demo. Throw it away with: ./start --fresh --empty")
+    if not fresh and (empty or not nothing):
+        return
     from vividowl.demo.shop import clear_demo, load_demo  # here, since a usual start makes no demo
 
-    demo, nothing = accounts.state(workshop)
-    if fresh and not nothing:
-        if not clear_demo(workshop):
-            raise LaunchError("This database holds a real shop, which --fresh does not throw away. Leave --fresh out.")
-        demo, nothing = False, True
-    if empty and demo:
-        raise LaunchError("This database holds the demo. Throw it away with: ./start --fresh --empty")
-    if nothing and not empty:
+    if not nothing and not clear_demo(workshop):
+        raise LaunchError("This database holds a real shop, which --fresh does not throw away. Leave --fresh out.")
+    if not empty:
         print("Making the demo shop …", flush=True)
         load_demo(workshop)
 
@@ -135,16 +134,8 @@ def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None
         ),
     )
     server = make_server(app, port)
-
-    def stop(_signal: int, _frame: FrameType | None) -> None:
-        raise KeyboardInterrupt
-
     address = f"http://127.0.0.1:{port}/"
     try:
-        # From here on its threads run, so that a signal at any moment has to end them.
-        if threading.current_thread() is threading.main_thread():
-            signal.signal(signal.SIGTERM, stop)
-            signal.signal(signal.SIGINT, stop)
         print(f"Vivid Owl is at {address}" + (f"set-up#{code} (set up the shop there)" if code else ""), flush=True)
         print("Ctrl-C stops it.", flush=True)
         # After the first answers, which it would slow down.
@@ -159,12 +150,10 @@ def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None
         server.stop()
 
 
-def run(argv: Sequence[str] | None = None) -> None:
-    """Set up and, unless only preparing, serve until stopped."""
-    options = _arguments(argv)
+def run(options: argparse.Namespace, port: int | None) -> None:
+    """Set up and, when there is a port, serve until stopped."""
     where = places(options.root)
     keep_journal(where.journal)
-    port = None if options.prepare else choose_port(options.port)
     if not (SITE / "index.html").exists():
         raise LaunchError("The interface is not built. Run ./start, which builds it.")
     cluster, workshop = open_workshop(where)
@@ -186,9 +175,28 @@ def run(argv: Sequence[str] | None = None) -> None:
 
 
 def main(argv: Sequence[str] | None = None) -> int:
-    """Run, and say one clear line when that is not possible."""
+    """Set up and, unless only preparing, serve until stopped; what serves comes back when it is ended from outside."""
+    options = _arguments(argv)
+    if options.prepare:
+        return told(lambda: run(options, None))
+
+    def serve(again: bool) -> int:
+        if again:
+            options.fresh = False  # once was meant
+        return told(lambda: run(options, port))
+
     try:
-        run(argv)
+        port = choose_port(options.port)
+    except LaunchError as error:
+        print(f"vividowl: {error}", file=sys.stderr)
+        return 1
+    return stands(serve)
+
+
+def told(work: Callable[[], None]) -> int:
+    """Do it, and say one clear line when that is not possible; an exit code."""
+    try:
+        work()
     except (LaunchError, ClusterError) as error:
         print(f"vividowl: {error}", file=sys.stderr)
         return 1

@@ -20,7 +20,6 @@ from vividowl.service.workshop import Workshop
 from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.jobs_api import JobPath
 from vividowl.web.present_bench import batch_out, bench_out, words_out
-from vividowl.web.problems import Problem
 from vividowl.web.schemas import (
     BatchOut,
     BeginIn,
@@ -32,8 +31,7 @@ from vividowl.web.schemas import (
     RunningWaitsOut,
 )
 
-api = APIBlueprint("bench", __name__, url_prefix="/api",
-                   abp_responses={401: Problem, 404: Problem, 409: Problem, 422: Problem})  # fmt: skip
+api = APIBlueprint("bench", __name__, url_prefix="/api")  # fmt: skip
 PHOTO_BODY_MOST = 31 * 1024 * 1024
 # Also how soon a tablet that went away lets go of its thread.
 HEARTBEAT_S = 2.0
@@ -137,7 +135,7 @@ def words() -> BenchWordsOut:
     return words_out()
 
 
-@api.post("/jobs/<uuid:job_id>/photos/<uuid:photo_id>", responses={201: PhotoOut, 413: Problem},
+@api.post("/jobs/<uuid:job_id>/photos/<uuid:photo_id>", responses={201: PhotoOut},
           operation_id="uploadPhoto")  # fmt: skip
 @access("member")
 @takes_body(PHOTO_BODY_MOST)

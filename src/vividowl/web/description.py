@@ -6,6 +6,8 @@ from typing import Any
 
 from flask_openapi.openapi import OpenAPI
 
+from vividowl.web.problems import Problem
+
 PROBLEM_TYPE = "application/problem+json"
 # What any operation may say, and what those say that take something in.
 ALWAYS = {
@@ -13,12 +15,13 @@ ALWAYS = {
     403: "Not for this member, or sent by another page",
     404: "Not there, or of another shop",
     405: "Not done at this address; Allow says what is",
+    409: "It clashes with what is there",
     422: "Something does not fit",
     429: "Too often",
     503: "The database is away; nothing was stored",
 }
 WRITING = {
-    400: "No request that can be read", 409: "It clashes with what is there", 413: "Larger than allowed",
+    400: "No request that can be read", 413: "Larger than allowed",
     415: "Of another type", 507: "The disk is full; nothing was stored",
 }  # fmt: skip
 
@@ -26,6 +29,9 @@ WRITING = {
 def document(app: OpenAPI) -> dict[str, Any]:
     """The OpenAPI document of an application."""
     found: dict[str, Any] = app.api_doc
+    schemas = found["components"]["schemas"]
+    problem = Problem.model_json_schema(mode="serialization", ref_template="#/components/schemas/{model}")
+    schemas |= problem.pop("$defs") | {"Problem": problem}
     for path in found["paths"].values():
         for method, operation in path.items():
             if method not in ("get", "post", "put", "delete", "patch"):

@@ -13,7 +13,6 @@ from vividowl.service import fit, intake
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.idempotency import idempotent
 from vividowl.web.present import job_out
-from vividowl.web.problems import Problem
 from vividowl.web.schemas import (
     AcknowledgeIn,
     FitIn,
@@ -27,9 +26,7 @@ from vividowl.web.schemas import (
     SuggestionsOut,
 )
 
-api = APIBlueprint(
-    "jobs", __name__, url_prefix="/api", abp_responses={401: Problem, 404: Problem, 409: Problem, 422: Problem}
-)
+api = APIBlueprint("jobs", __name__, url_prefix="/api")
 
 
 class Page(BaseModel):

@@ -14,11 +14,9 @@ from vividowl.service.errors import Refused
 from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.jobs_api import JobPath
 from vividowl.web.present_bench import model_out
-from vividowl.web.problems import Problem
 from vividowl.web.schemas import ModelNotesIn, ModelOut, ModelsOut
 
-api = APIBlueprint("models", __name__, url_prefix="/api",
-                   abp_responses={401: Problem, 404: Problem, 409: Problem, 422: Problem})  # fmt: skip
+api = APIBlueprint("models", __name__, url_prefix="/api")  # fmt: skip
 
 
 # A file to keep, offered as one: its own type keeps browsers from showing it as a page.
@@ -81,7 +79,7 @@ def export_model(path: ModelPath) -> Response:
                     headers={"Content-Disposition": f'attachment; filename="{name}"'})  # fmt: skip
 
 
-@api.post("/models/import", responses={201: ModelOut, 413: Problem}, operation_id="importModel")
+@api.post("/models/import", responses={201: ModelOut}, operation_id="importModel")
 @access("member")
 @takes_body(IMPORT_MOST)
 def import_model(query: ImportQuery) -> tuple[ModelOut, int]:

@@ -14,11 +14,9 @@ from vividowl.web.access import access, actor, workshop
 from vividowl.web.idempotency import idempotent
 from vividowl.web.jobs_api import JobPath
 from vividowl.web.present_deciding import cut_out, plan_out
-from vividowl.web.problems import Problem
 from vividowl.web.schemas import ChoiceIn, CutForm, CutIn, CutOut, CutsOut, NoteIn, PlanIn, PlanOut
 
-api = APIBlueprint("plan", __name__, url_prefix="/api/jobs/<uuid:job_id>",
-                   abp_responses={401: Problem, 404: Problem, 409: Problem, 422: Problem})  # fmt: skip
+api = APIBlueprint("plan", __name__, url_prefix="/api/jobs/<uuid:job_id>")  # fmt: skip
 
 
 class NotePath(JobPath):

@@ -9,11 +9,9 @@ from vividowl.service import handover, verdict
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.jobs_api import JobPath
 from vividowl.web.present import record_out, verdict_out
-from vividowl.web.problems import Problem
 from vividowl.web.schemas import HandOverIn, RecordOut, VerdictOut
 
-api = APIBlueprint("record", __name__, url_prefix="/api/jobs/<uuid:job_id>",
-                   abp_responses={401: Problem, 404: Problem, 409: Problem, 422: Problem})  # fmt: skip
+api = APIBlueprint("record", __name__, url_prefix="/api/jobs/<uuid:job_id>")  # fmt: skip
 
 
 @api.get("/verdict", responses={200: VerdictOut}, operation_id="getVerdict")

@@ -15,11 +15,9 @@ from vividowl.service.errors import Refused
 from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.idempotency import idempotent
 from vividowl.web.present import run_out
-from vividowl.web.problems import Problem
 from vividowl.web.schemas import MappingIn, NoiseIn, RunIn, RunOut, Side, SpotIn, ViewOut, WindowIn
 
-api = APIBlueprint("runs", __name__, url_prefix="/api/jobs/<uuid:job_id>/runs/<string:side>",
-                   abp_responses={401: Problem, 404: Problem, 422: Problem})  # fmt: skip
+api = APIBlueprint("runs", __name__, url_prefix="/api/jobs/<uuid:job_id>/runs/<string:side>")  # fmt: skip
 LOG_MOST = 200 * 1024 * 1024 + 1  # one more, so that the use case itself can say that it is too large
 SOUND_MOST = 200 * 1024 * 1024 + 1
 
@@ -83,7 +81,7 @@ def _roles(text: str) -> dict[str, str | None]:
     return found
 
 
-@api.post("/log", responses={201: RunOut, 413: Problem}, operation_id="uploadLog")
+@api.post("/log", responses={201: RunOut}, operation_id="uploadLog")
 @access("member")
 @takes_body(LOG_MOST)
 def upload_log(path: RunPath, query: LogQuery) -> tuple[RunOut, int]:
@@ -110,7 +108,7 @@ def choose_window(path: RunPath, body: WindowIn) -> RunOut:
     return run_out(logs.choose_window(workshop(), actor(), path.job_id, path.side, body.from_s, body.to_s))
 
 
-@api.post("/sound", responses={201: RunOut, 413: Problem}, operation_id="uploadSound")
+@api.post("/sound", responses={201: RunOut}, operation_id="uploadSound")
 @access("member")
 @takes_body(SOUND_MOST)
 def upload_sound(path: RunPath, query: SoundQuery) -> tuple[RunOut, int]:

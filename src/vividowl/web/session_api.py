@@ -25,10 +25,9 @@ from vividowl.web.access import (
     start_session,
     workshop,
 )
-from vividowl.web.problems import Problem
 from vividowl.web.schemas import OpenSessionOut, PersonOut, SessionOut, SessionsOut, SetUpIn, SignInIn
 
-api = APIBlueprint("session", __name__, url_prefix="/api", abp_responses={422: Problem})
+api = APIBlueprint("session", __name__, url_prefix="/api")
 limiter = Limiter(get_remote_address, storage_uri="memory://", headers_enabled=True)
 
 
@@ -58,7 +57,7 @@ def get_session() -> SessionOut:
     return _session()
 
 
-@api.post("/session", responses={200: SessionOut, 403: Problem, 429: Problem}, operation_id="signIn")
+@api.post("/session", responses={200: SessionOut}, operation_id="signIn")
 @access("public")
 @limiter.limit("60 per minute")
 @limiter.limit("10 per minute", key_func=_login_and_address)
@@ -68,7 +67,7 @@ def sign_in(body: SignInIn) -> SessionOut:
     return _session()
 
 
-@api.post("/session/demo", responses={200: SessionOut, 403: Problem}, operation_id="signInDemo")
+@api.post("/session/demo", responses={200: SessionOut}, operation_id="signInDemo")
 @access("public")
 def sign_in_demo() -> SessionOut:
     """Sign in to the demo: on this machine only."""
@@ -104,7 +103,7 @@ def get_sessions() -> SessionsOut:
     return _sessions()
 
 
-@api.delete("/sessions/<session_id>", responses={200: SessionsOut, 404: Problem}, operation_id="withdrawSession")
+@api.delete("/sessions/<session_id>", responses={200: SessionsOut}, operation_id="withdrawSession")
 @access("member")
 def withdraw(path: OneSessionPath) -> SessionsOut:
     """End one of one's own sessions."""
@@ -112,7 +111,7 @@ def withdraw(path: OneSessionPath) -> SessionsOut:
     return _sessions()
 
 
-@api.post("/set-up", responses={200: SessionOut, 403: Problem, 409: Problem, 429: Problem}, operation_id="setUp")
+@api.post("/set-up", responses={200: SessionOut}, operation_id="setUp")
 @access("public")
 @limiter.limit("10 per minute")
 def set_up(body: SetUpIn) -> SessionOut:

@@ -12,7 +12,6 @@ from vividowl.service import materials, shelf, shelf_file
 from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.idempotency import idempotent
 from vividowl.web.present_deciding import shelf_out
-from vividowl.web.problems import Problem
 from vividowl.web.schemas import (
     ImportedOut,
     KindIn,
@@ -24,8 +23,7 @@ from vividowl.web.schemas import (
     ShelfOut,
 )
 
-api = APIBlueprint("shelf", __name__, url_prefix="/api/shelf",
-                   abp_responses={401: Problem, 403: Problem, 404: Problem, 409: Problem, 422: Problem})  # fmt: skip
+api = APIBlueprint("shelf", __name__, url_prefix="/api/shelf")  # fmt: skip
 CSV_MOST_BYTES = 2 * 1024 * 1024
 
 

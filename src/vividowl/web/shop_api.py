@@ -6,11 +6,9 @@ from flask_openapi.blueprint import APIBlueprint
 
 from vividowl.service import shop_settings
 from vividowl.web.access import access, actor, workshop
-from vividowl.web.problems import Problem
 from vividowl.web.schemas import HabitsOut, PredictedOut, ShopIn, ShopOut, TaskOut, TolerancesOut
 
-api = APIBlueprint("shop", __name__, url_prefix="/api/shop",
-                   abp_responses={401: Problem, 403: Problem, 409: Problem, 422: Problem})  # fmt: skip
+api = APIBlueprint("shop", __name__, url_prefix="/api/shop")  # fmt: skip
 
 
 @api.get("", responses={200: ShopOut}, operation_id="getShop")

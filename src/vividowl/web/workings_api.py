@@ -14,10 +14,9 @@ from vividowl.service.workings import WORKINGS, cut_drawings, cut_export, step_l
 from vividowl.web.access import access
 from vividowl.web.plan_api import file_answer
 from vividowl.web.present_deciding import drawing_out, results_out, working_out
-from vividowl.web.problems import Problem
 from vividowl.web.schemas import CutForm, ProcedureOut, WorkedResultOut, WorkIn, WorkingsOut
 
-api = APIBlueprint("workings", __name__, url_prefix="/api/workings", abp_responses={401: Problem, 422: Problem})
+api = APIBlueprint("workings", __name__, url_prefix="/api/workings")
 
 
 class WorkingPath(BaseModel):

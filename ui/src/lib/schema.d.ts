@@ -4318,7 +4318,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobPage"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -4336,7 +4336,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4354,7 +4354,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -4410,7 +4410,7 @@ export interface operations {
                     "text/event-stream": unknown;
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -4428,7 +4428,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4446,7 +4446,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -4502,7 +4502,7 @@ export interface operations {
                     "application/json": components["schemas"]["RunningWaitsOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -4520,7 +4520,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4538,7 +4538,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -4594,7 +4594,7 @@ export interface operations {
                     "application/json": components["schemas"]["BenchWordsOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -4612,7 +4612,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4630,7 +4630,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -4691,7 +4691,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobPage"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -4709,7 +4709,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4727,7 +4727,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -4796,7 +4796,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -4814,7 +4814,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4832,7 +4832,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -4917,7 +4917,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -4935,7 +4935,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -4953,7 +4953,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -5024,7 +5024,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -5042,7 +5042,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5060,7 +5060,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -5158,7 +5158,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -5176,7 +5176,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5194,7 +5194,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -5279,7 +5279,7 @@ export interface operations {
                     "application/json": components["schemas"]["BenchOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -5297,7 +5297,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5315,7 +5315,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -5386,7 +5386,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -5404,7 +5404,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5422,7 +5422,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -5516,7 +5516,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -5534,7 +5534,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5552,7 +5552,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -5650,7 +5650,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -5668,7 +5668,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5686,7 +5686,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -5771,7 +5771,7 @@ export interface operations {
                     "application/json": components["schemas"]["CutsOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -5789,7 +5789,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5807,7 +5807,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -5878,7 +5878,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -5896,7 +5896,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -5914,7 +5914,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6012,7 +6012,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6030,7 +6030,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6048,7 +6048,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6143,7 +6143,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6161,7 +6161,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6179,7 +6179,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6268,7 +6268,7 @@ export interface operations {
                     "image/vnd.dxf": unknown;
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6286,7 +6286,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6304,7 +6304,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6375,7 +6375,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6393,7 +6393,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6411,7 +6411,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6496,7 +6496,7 @@ export interface operations {
                     "application/json": components["schemas"]["FitItemsOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6514,7 +6514,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6532,7 +6532,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6603,7 +6603,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6621,7 +6621,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6639,7 +6639,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6734,7 +6734,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6752,7 +6752,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6770,7 +6770,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6865,7 +6865,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6883,7 +6883,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6901,7 +6901,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6999,7 +6999,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7017,7 +7017,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7035,7 +7035,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7129,7 +7129,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7147,7 +7147,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7165,7 +7165,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7260,7 +7260,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7278,7 +7278,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7296,7 +7296,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7305,7 +7305,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Larger than allowed */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7381,7 +7381,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlanOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7399,7 +7399,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7417,7 +7417,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7488,7 +7488,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7506,7 +7506,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7524,7 +7524,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7622,7 +7622,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7640,7 +7640,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7658,7 +7658,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7756,7 +7756,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7774,7 +7774,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7792,7 +7792,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7887,7 +7887,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7905,7 +7905,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7923,7 +7923,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8008,7 +8008,7 @@ export interface operations {
                     "application/json": components["schemas"]["RecordOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8026,7 +8026,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8044,7 +8044,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8102,7 +8102,7 @@ export interface operations {
                     "application/pdf": unknown;
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8120,7 +8120,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8138,7 +8138,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8197,7 +8197,7 @@ export interface operations {
                     "application/json": components["schemas"]["RunOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8215,7 +8215,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8226,6 +8226,15 @@ export interface operations {
             };
             /** @description Not done at this address; Allow says what is */
             405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8296,7 +8305,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8314,7 +8323,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8423,7 +8432,7 @@ export interface operations {
                     "application/json": components["schemas"]["ViewOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8441,7 +8450,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8452,6 +8461,15 @@ export interface operations {
             };
             /** @description Not done at this address; Allow says what is */
             405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8523,7 +8541,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8541,7 +8559,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8568,7 +8586,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Larger than allowed */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -8645,7 +8663,7 @@ export interface operations {
                     "application/octet-stream": unknown;
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8663,7 +8681,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8674,6 +8692,15 @@ export interface operations {
             };
             /** @description Not done at this address; Allow says what is */
             405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8744,7 +8771,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8762,7 +8789,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8879,7 +8906,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8897,7 +8924,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9014,7 +9041,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9032,7 +9059,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9059,7 +9086,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Larger than allowed */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -9149,7 +9176,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9167,7 +9194,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9284,7 +9311,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9302,7 +9329,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9417,7 +9444,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9435,7 +9462,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9550,7 +9577,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9568,7 +9595,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9671,7 +9698,7 @@ export interface operations {
                     "application/json": components["schemas"]["VerdictOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9689,7 +9716,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9707,7 +9734,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9763,7 +9790,7 @@ export interface operations {
                     "application/json": components["schemas"]["ModelsOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9781,7 +9808,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9799,7 +9826,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9866,7 +9893,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9884,7 +9911,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9902,7 +9929,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9911,7 +9938,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Larger than allowed */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -9987,7 +10014,7 @@ export interface operations {
                     "application/json": components["schemas"]["ModelOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10005,7 +10032,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10023,7 +10050,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10094,7 +10121,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10112,7 +10139,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10130,7 +10157,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10222,7 +10249,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10240,7 +10267,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10258,7 +10285,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10343,7 +10370,7 @@ export interface operations {
                     "application/octet-stream": unknown;
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10361,7 +10388,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10379,7 +10406,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10439,7 +10466,7 @@ export interface operations {
                     "image/jpeg": unknown;
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10457,7 +10484,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10475,7 +10502,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10567,6 +10594,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -10636,7 +10672,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10699,7 +10735,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Too Many Requests */
+            /** @description Too often */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -10892,7 +10928,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11038,6 +11074,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -11114,7 +11159,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11237,7 +11282,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11264,7 +11309,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11300,7 +11345,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Too Many Requests */
+            /** @description Too often */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -11347,7 +11392,7 @@ export interface operations {
                     "application/json": components["schemas"]["ShelfOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11356,7 +11401,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11365,7 +11410,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11383,7 +11428,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11448,7 +11493,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11457,7 +11502,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11466,7 +11511,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11484,7 +11529,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11582,7 +11627,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11591,7 +11636,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11600,7 +11645,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11618,7 +11663,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11712,7 +11757,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11721,7 +11766,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11730,7 +11775,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11748,7 +11793,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11846,7 +11891,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11855,7 +11900,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11864,7 +11909,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11882,7 +11927,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11976,7 +12021,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11985,7 +12030,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11994,7 +12039,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12012,7 +12057,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12097,7 +12142,7 @@ export interface operations {
                     "application/json": components["schemas"]["MovesOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12106,7 +12151,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12115,7 +12160,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12133,7 +12178,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12200,7 +12245,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12209,7 +12254,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12218,7 +12263,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12236,7 +12281,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12330,7 +12375,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12339,7 +12384,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12348,7 +12393,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12366,7 +12411,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12460,7 +12505,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12469,7 +12514,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12478,7 +12523,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12496,7 +12541,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12592,7 +12637,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12601,7 +12646,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12610,7 +12655,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12628,7 +12673,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12726,7 +12771,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12735,7 +12780,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12744,7 +12789,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12762,7 +12807,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12856,7 +12901,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12865,7 +12910,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12874,7 +12919,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12892,7 +12937,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12990,7 +13035,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12999,7 +13044,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13008,7 +13053,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13026,7 +13071,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13120,7 +13165,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13129,7 +13174,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13138,7 +13183,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13156,7 +13201,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13239,7 +13284,7 @@ export interface operations {
                     "text/csv": unknown;
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13248,7 +13293,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13257,7 +13302,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13275,7 +13320,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13331,7 +13376,7 @@ export interface operations {
                     "application/json": components["schemas"]["ShopOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13340,7 +13385,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13367,7 +13412,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13436,7 +13481,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13445,7 +13490,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not for this member, or sent by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13472,7 +13517,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13558,7 +13603,7 @@ export interface operations {
                     "application/json": components["schemas"]["SuggestionsOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13576,7 +13621,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not there, or of another shop */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13594,7 +13639,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description It clashes with what is there */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13650,7 +13695,7 @@ export interface operations {
                     "application/json": components["schemas"]["WorkingsOut"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13679,6 +13724,15 @@ export interface operations {
             };
             /** @description Not done at this address; Allow says what is */
             405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -13739,7 +13793,7 @@ export interface operations {
                     "image/vnd.dxf": unknown;
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13768,6 +13822,15 @@ export interface operations {
             };
             /** @description Not done at this address; Allow says what is */
             405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -13837,7 +13900,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Nobody is signed in */
             401: {
                 headers: {
                     [name: string]: unknown;
