@@ -64,3 +64,10 @@ def _no_foreign_database(monkeypatch):
     """Settings of the machine's own database clients must not leak in."""
     for name in [n for n in os.environ if n.startswith("PG")]:
         monkeypatch.delenv(name)
+
+
+def pytest_collection_modifyitems(items):
+    """What shares a costly fixture runs in one process: the browser's tests together, all others by file."""
+    for item in items:
+        folder = item.path.parent.name
+        item.add_marker(pytest.mark.xdist_group(folder if folder == "browser" else str(item.path)))

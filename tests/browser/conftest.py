@@ -3,10 +3,11 @@
 import os
 import shutil
 import threading
-from pathlib import Path
+import zlib
 
 import pytest
 from sqlalchemy import text
+from tests.logs import COOL, HOT, log_bytes
 
 from vividowl.demo.shop import load_demo
 from vividowl.host.serving import make_server, port_of
@@ -84,11 +85,10 @@ def job_address(page):
 
 
 @pytest.fixture
-def logs(tmp_path):
-    """Two real log files: hot and cool."""
-    from tests.logs import COOL, HOT, log_bytes
-
-    paths = Path(tmp_path / "hot.csv"), Path(tmp_path / "cool.csv")
-    paths[0].write_bytes(log_bytes(HOT, seed=31))
-    paths[1].write_bytes(log_bytes(COOL, seed=32, room_c=25.0))
+def logs(request, tmp_path):
+    """Two real log files, hot and cool, that no other test has: the same file on two jobs is asked about."""
+    seed = zlib.crc32(request.node.name.encode())
+    paths = tmp_path / "hot.csv", tmp_path / "cool.csv"
+    paths[0].write_bytes(log_bytes(HOT, seed=seed))
+    paths[1].write_bytes(log_bytes(COOL, seed=seed + 1, room_c=25.0))
     return paths

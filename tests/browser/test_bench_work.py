@@ -9,7 +9,6 @@ from datetime import timedelta
 import pytest
 from PIL import Image
 from playwright.sync_api import expect
-from tests.logs import COOL, HOT, log_bytes
 
 from vividowl.service import bench, bench_view, bench_work, clock
 
@@ -186,16 +185,7 @@ class Counted:
         self.page.get_by_label(re.compile("Drop the (Before|After) log here")).set_input_files(path)
 
 
-@pytest.fixture
-def own_logs(tmp_path):
-    """Logs that no other job has: the same file on two jobs is asked about."""
-    paths = tmp_path / "hot.csv", tmp_path / "cool.csv"
-    paths[0].write_bytes(log_bytes(HOT, seed=71))
-    paths[1].write_bytes(log_bytes(COOL, seed=72, room_c=25.0))
-    return paths
-
-
-def test_a_plain_repaste_takes_few_actions(page, own_logs, monkeypatch):
+def test_a_plain_repaste_takes_few_actions(page, logs, monkeypatch):
     page.goto("/")
     page.get_by_text("Next for your hands").wait_for()
     hands = Counted(page)
@@ -208,7 +198,7 @@ def test_a_plain_repaste_takes_few_actions(page, own_logs, monkeypatch):
     hands.choose("Warranty", "Over")
     hands.click("Take it in")
     expect(page.get_by_role("heading", name="Before: how hot does it come in?")).to_be_visible()
-    hands.file(own_logs[0])
+    hands.file(logs[0])
     expect(page.get_by_text("Load starts at 0:30")).to_be_visible()
     hands.fill("Room", "24")
     hands.fill("Load", "even load")
@@ -241,7 +231,7 @@ def test_a_plain_repaste_takes_few_actions(page, own_logs, monkeypatch):
     expect(heading(page)).to_have_text("14 of 14 screws are back, nothing is left over")
     hands.key("Enter")
     expect(page.get_by_text("recipe is filled in")).to_be_visible()
-    hands.file(own_logs[1])
+    hands.file(logs[1])
     expect(page.get_by_text("cool.csv", exact=True)).to_be_visible()
     hands.fill("Room", "25")
     hands.key("Enter")

@@ -89,7 +89,17 @@ def test_a_body_that_does_not_come_is_given_up(site, monkeypatch):
 
 def test_streams_take_no_thread_and_a_member_has_so_many(site, workshop):
     port, cookie, server = site
-    lines = [stream(port, cookie) for _ in range(40)]  # far more than there are threads
+    with contextlib.ExitStack() as open_lines:
+        # Far more than there are threads.
+        lines = [open_lines.enter_context(stream(port, cookie)) for _ in range(40)]
+        listens(server, workshop, port, cookie, lines)
+    until = time.monotonic() + 8
+    while server.hub.count and time.monotonic() < until:
+        time.sleep(0.1)
+    assert server.hub.count == 0
+
+
+def listens(server, workshop, port, cookie, lines):
     assert asks(port, cookie)[0]["waits"] == []
     assert server.hub.count <= 12
     with workshop.database.session() as session:
@@ -103,9 +113,3 @@ def test_streams_take_no_thread_and_a_member_has_so_many(site, workshop):
     lines[0].settimeout(5)
     while lines[0].recv(4096):
         pass
-    for line in lines:
-        line.close()
-    until = time.monotonic() + 8
-    while server.hub.count and time.monotonic() < until:
-        time.sleep(0.1)
-    assert server.hub.count == 0

@@ -28,6 +28,7 @@ class _Ear:
     member_id: uuid.UUID
     news: queue.Queue[News]
     leave: ExitStack
+    over: bool = False
     spoken: float = field(default_factory=time.monotonic)
 
 
@@ -50,19 +51,20 @@ class Hub:
             self._let_go(ear)
             return
         with self._lock:
-            own = [e for e in self._ears if e.member_id == member_id]
-            over = own[: max(0, len(own) - A_MEMBER_MOST + 1)] or self._ears[: max(0, len(self._ears) - ALL_MOST + 1)]
-            self._ears = [*(e for e in self._ears if e not in over), ear]
+            staying = [e for e in self._ears if not e.over]
+            own = [e for e in staying if e.member_id == member_id]
+            # Only the thread that writes lets go: the number of a closed line is soon that of another one.
+            for old in own[: max(0, len(own) - A_MEMBER_MOST + 1)] or staying[: max(0, len(staying) - ALL_MOST + 1)]:
+                old.over = True
+            self._ears.append(ear)
             if self._thread is None:
                 self._thread = threading.Thread(target=self._run, name="streams", daemon=True)
                 self._thread.start()
-        for old in over:
-            self._let_go(old)
 
     @property
     def count(self) -> int:
         """How many listen."""
-        return len(self._ears)
+        return sum(not ear.over for ear in self._ears)
 
     def close(self) -> None:
         """Let all of them go."""
@@ -74,7 +76,7 @@ class Hub:
         while not self._closing.wait(LOOK_EVERY_S) and not self._feed.closing.is_set():
             with self._lock:
                 ears = list(self._ears)
-            gone = [ear for ear in ears if not self._serve(ear)]
+            gone = [ear for ear in ears if ear.over or not self._serve(ear)]
             if gone:
                 with self._lock:
                     self._ears = [e for e in self._ears if e not in gone]

@@ -40,8 +40,11 @@
   const id = $derived(`${name}-${uid}`);
   const described = $derived(error || hint ? `${id}-note` : undefined);
 
+  // In a dialog that is not shown yet focus() does nothing; there the attribute counts when it opens.
   function focusNow(node: HTMLElement) {
-    if (focusFirst) node.focus();
+    if (!focusFirst) return;
+    node.autofocus = true;
+    node.focus();
   }
 </script>
 
