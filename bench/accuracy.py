@@ -24,16 +24,16 @@ from bench.rough import wilson  # noqa: E402
 from tests.other_device import Batch, Runs, changed, foster, random_batch, run  # noqa: E402
 from tests.sick_devices import UNDERVOLT_MV, sick_devices, told_of, truths, undervolt_gain  # noqa: E402
 
-from vividowl.core.comparison import compare  # noqa: E402
-from vividowl.core.conditions import Conditions  # noqa: E402
-from vividowl.core.effects import Side  # noqa: E402
-from vividowl.core.materials import material  # noqa: E402
-from vividowl.core.measured import resistance  # noqa: E402
-from vividowl.core.prediction import Action, Option, predict  # noqa: E402
-from vividowl.core.reading import read_trace  # noqa: E402
-from vividowl.core.roles import Role  # noqa: E402
-from vividowl.core.trace import Trace  # noqa: E402
-from vividowl.core.uncertainty import Tolerances  # noqa: E402
+from vividowl.core.materials.kinds import material  # noqa: E402
+from vividowl.core.plan.prediction import Action, Option, predict  # noqa: E402
+from vividowl.core.quantities.uncertainty import Tolerances  # noqa: E402
+from vividowl.core.reading.measured import resistance  # noqa: E402
+from vividowl.core.reading.reading import read_trace  # noqa: E402
+from vividowl.core.trace.roles import Role  # noqa: E402
+from vividowl.core.trace.trace import Trace  # noqa: E402
+from vividowl.core.verdict.comparison import compare  # noqa: E402
+from vividowl.core.verdict.conditions import Conditions  # noqa: E402
+from vividowl.core.verdict.effects import Side  # noqa: E402
 
 NOISE_K, POWER_NOISE, LEAD_S, LOAD_S = 0.25, 0.01, 40.0, 1200.0
 TOL = Tolerances()

@@ -15,11 +15,10 @@ from collections.abc import Callable
 
 import numpy as np
 
-from vividowl.core import nesting
-from vividowl.core.materials import DIE_KINDS, material
-from vividowl.core.nesting import Box, Nesting, Piece, Sheet, nest
-from vividowl.core.prediction import Action, Option, predict
-from vividowl.core.unknowns import Known
+from vividowl.core.materials.kinds import DIE_KINDS, material, nesting
+from vividowl.core.materials.nesting import Box, Nesting, Piece, Sheet, nest
+from vividowl.core.plan.prediction import Action, Option, predict
+from vividowl.core.plan.unknowns import Known
 
 PREDICT_MOST_S, NEST_MOST_S, WORSE_MOST = 0.3, 1.0, 1.05
 

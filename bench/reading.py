@@ -17,13 +17,13 @@ import numpy as np
 from scipy.optimize import curve_fit
 from scipy.signal import lfilter
 
-from vividowl.core.load import find_load
-from vividowl.core.network import fit_response
-from vividowl.core.roles import Role
-from vividowl.core.settling import find_settled_window
-from vividowl.core.sound import read_sound
-from vividowl.core.sound_simulator import simulate_fan_sound
-from vividowl.core.trace import Trace
+from vividowl.core.response.network import fit_response
+from vividowl.core.response.settling import find_settled_window
+from vividowl.core.simulate.sound import simulate_fan_sound
+from vividowl.core.sound.recording import read_sound
+from vividowl.core.trace.load import find_load
+from vividowl.core.trace.roles import Role
+from vividowl.core.trace.trace import Trace
 
 SAMPLES, ONSET = 36_000, 60
 

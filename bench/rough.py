@@ -15,12 +15,12 @@ import numpy as np
 from tests.rough_device import fleet, plan, run
 from tests.rough_logs import HELD_OUT, KINDS, Kind, Logger, Pair, devices, log, pairs, sides_of
 
-from vividowl.core.comparison import compare
-from vividowl.core.errors import CoreError
-from vividowl.core.ladder import build_ladder, culprit
-from vividowl.core.network import common_boundary
-from vividowl.core.reading import read_trace
-from vividowl.core.verdicts import Verdict
+from vividowl.core.quantities.errors import CoreError
+from vividowl.core.reading.reading import read_trace
+from vividowl.core.response.ladder import build_ladder, culprit
+from vividowl.core.response.network import common_boundary
+from vividowl.core.verdict.comparison import compare
+from vividowl.core.verdict.verdicts import Verdict
 
 SEED = 41_000_000  # none of the devices that a constant was looked at with
 GAIN_K, LID_K = 5.0, 12.0

@@ -4,12 +4,12 @@ import uuid
 from dataclasses import asdict
 from datetime import UTC, datetime, timedelta
 
-from vividowl.core.bench_events import BenchEvent
-from vividowl.core.bench_list import device_of, make_steps
-from vividowl.core.bench_log import BenchLog, append
-from vividowl.core.bench_steps import PlannedPart, Work
-from vividowl.core.fasteners import Place
-from vividowl.core.first_power import CHECKS
+from vividowl.core.bench.fasteners import Place
+from vividowl.core.bench.first_power import CHECKS
+from vividowl.core.bench.log.events import BenchEvent
+from vividowl.core.bench.log.log import BenchLog, append
+from vividowl.core.bench.steps.make_list import device_of, make_steps
+from vividowl.core.bench.steps.vocabulary import PlannedPart, Work
 
 START = datetime(2026, 3, 2, 9, 0, tzinfo=UTC)
 COVER = [Place(f"c{i}", "screw", (i % 3) / 2, i // 3, "cover", 5.0, "cross", "flat") for i in range(6)]

@@ -10,10 +10,10 @@ import numpy as np
 from PIL import Image
 from tests.logs import COOL, HOT, log_bytes
 
-from vividowl.core.device_models import ModelSheet, sheet_data, sheet_from
-from vividowl.core.errors import CoreError
-from vividowl.core.fasteners import Place
-from vividowl.core.sound import read_sound
+from vividowl.core.bench.fasteners import Place
+from vividowl.core.bench.model_sheet import ModelSheet, sheet_data, sheet_from
+from vividowl.core.quantities.errors import CoreError
+from vividowl.core.sound.recording import read_sound
 from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
 from vividowl.formats.photo import read_photo

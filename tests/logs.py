@@ -3,8 +3,8 @@
 from datetime import UTC, datetime, timedelta
 from functools import lru_cache
 
-from vividowl.core.roles import Role
-from vividowl.core.simulator import Device, simulate
+from vividowl.core.simulate.device import Device, simulate
+from vividowl.core.trace.roles import Role
 
 HOT = Device(interface=0.75, sink=0.72, chassis=0.12, fan_full_rpm=4200, boost_power=70, sustained_power=58)
 COOL = Device(interface=0.13, sink=0.46, chassis=0.12, fan_full_rpm=4200, boost_power=70, sustained_power=58)

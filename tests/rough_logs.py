@@ -8,11 +8,11 @@ from dataclasses import dataclass, replace
 import numpy as np
 from tests.rough_device import KEPT_S, Fleet, Session, changed, fleet, hotter_interface, part, plan, run
 
-from vividowl.core.conditions import Conditions
-from vividowl.core.effects import Side
-from vividowl.core.reading import Reading, read_trace
-from vividowl.core.roles import Role
-from vividowl.core.trace import Trace
+from vividowl.core.reading.reading import Reading, read_trace
+from vividowl.core.trace.roles import Role
+from vividowl.core.trace.trace import Trace
+from vividowl.core.verdict.conditions import Conditions
+from vividowl.core.verdict.effects import Side
 
 CORES = 6
 # The same device tested twice, as the handbook has it: plus or minus a kelvin. From memory.

@@ -11,11 +11,11 @@ from dataclasses import dataclass, fields
 import numpy as np
 from tests.other_device import AIR_HEAT, Batch, Runs, changed, random_batch, run
 
-from vividowl.core.measured import resistance
-from vividowl.core.reading import Reading
-from vividowl.core.roles import Role
-from vividowl.core.uncertainty import Tolerances
-from vividowl.core.unknowns import Known, interface_of
+from vividowl.core.plan.unknowns import Known, interface_of
+from vividowl.core.quantities.uncertainty import Tolerances
+from vividowl.core.reading.measured import resistance
+from vividowl.core.reading.reading import Reading
+from vividowl.core.trace.roles import Role
 
 FULL_RPM = 4600.0
 LOAD_S = 1200.0

@@ -11,7 +11,7 @@ from typing import TYPE_CHECKING, NoReturn
 import click
 
 from vividowl.cli_reading import compare, noise, read, work
-from vividowl.core.errors import CoreError
+from vividowl.core.quantities.errors import CoreError
 from vividowl.formats.errors import FormatError
 from vividowl.service.errors import Refused
 

@@ -9,8 +9,8 @@ from typing import Any
 
 import click
 
-from vividowl.core.comparison import Comparison
-from vividowl.core.roles import ROLE_KINDS
+from vividowl.core.trace.roles import ROLE_KINDS
+from vividowl.core.verdict.comparison import Comparison
 from vividowl.service.reading_files import (
     CONDITION_KEYS,
     FileReading,

@@ -4,7 +4,7 @@ from dataclasses import replace
 
 import pytest
 
-from vividowl.core.simulator import Device
+from vividowl.core.simulate.device import Device
 
 CHALK = Device(interface=0.75, sink=0.72, chassis=0.12, fan_full_rpm=4200, boost_power=70, sustained_power=58)
 

@@ -7,13 +7,13 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from vividowl.core.conditions import Bearing, Conditions, judge_conditions
-from vividowl.core.errors import CoreError, OutOfRange, figure, require_range
-from vividowl.core.findings import findings
-from vividowl.core.reading import read_trace
-from vividowl.core.roles import Role
-from vividowl.core.simulator import Device, simulate
-from vividowl.core.trace import Trace
+from vividowl.core.quantities.errors import CoreError, OutOfRange, figure, require_range
+from vividowl.core.reading.findings import findings
+from vividowl.core.reading.reading import read_trace
+from vividowl.core.simulate.device import Device, simulate
+from vividowl.core.trace.roles import Role
+from vividowl.core.trace.trace import Trace
+from vividowl.core.verdict.conditions import Bearing, Conditions, judge_conditions
 
 
 @pytest.mark.parametrize(
@@ -114,7 +114,7 @@ def test_whatever_is_worse_makes_the_simulated_die_hotter(worse):
 
 def test_a_simulated_device_sends_out_what_it_takes_in():
     # First law: at steady state the exhaust carries the power; flow is proportional to fan speed.
-    from vividowl.core.air import HEAT_CAPACITY_AIR, air_density
+    from vividowl.core.heat.air import HEAT_CAPACITY_AIR, air_density
 
     device = Device(sustained_power=40, boost_power=45)
     reading = read_trace(simulate(device, room_c=24, seed=4, load_s=1800), 24)

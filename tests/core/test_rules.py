@@ -9,9 +9,9 @@ from datetime import date
 import pytest
 
 import vividowl.core
-from vividowl.core.errors import CoreError
-from vividowl.core.gates import Severity, intake_gates
-from vividowl.core.life import add_months, next_service
+from vividowl.core.job.gates import Severity, intake_gates
+from vividowl.core.materials.life import add_months, next_service
+from vividowl.core.quantities.errors import CoreError
 
 CLEAR = {
     "kind": "laptop", "battery_swollen": False, "liquid_damage": False, "backup_done": "yes", "warranty": "over",
@@ -66,7 +66,7 @@ def test_an_unknown_kind_is_refused_and_the_allowed_are_named():
 
 
 def public_functions():
-    for info in pkgutil.iter_modules(vividowl.core.__path__, "vividowl.core."):
+    for info in pkgutil.walk_packages(vividowl.core.__path__, "vividowl.core."):
         if info.name.endswith(".errors"):
             continue
         module = importlib.import_module(info.name)

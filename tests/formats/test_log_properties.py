@@ -5,7 +5,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from vividowl.core.roles import Role
+from vividowl.core.trace.roles import Role
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sensor_log import read_log, to_trace
 

@@ -10,7 +10,7 @@ import pytest
 import xlsxwriter
 from tests.logs import rows
 
-from vividowl.core.roles import Role
+from vividowl.core.trace.roles import Role
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sensor_log import TIME, read_log, to_trace
 

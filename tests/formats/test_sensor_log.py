@@ -4,7 +4,7 @@ import numpy as np
 import pytest
 from tests.logs import HEADERS, rows, text
 
-from vividowl.core.roles import Role
+from vividowl.core.trace.roles import Role
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sensor_log import apply_mapping, read_log, to_trace
 

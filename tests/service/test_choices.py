@@ -6,7 +6,7 @@ from tests.service.test_planning import SAFE, before_only, option  # noqa: F401 
 from tests.service.test_stock import DAY, PADS, PASTE, lot
 from tests.service.test_use_cases import FIELDS, RUN, both_runs, owner, upload  # noqa: F401 - a fixture
 
-from vividowl.core.inspection import Inspection
+from vividowl.core.plan.inspection import Inspection
 from vividowl.service import intake, materials, measure, planning, shelf
 from vividowl.service.choices import inspection_of
 from vividowl.service.errors import Refused

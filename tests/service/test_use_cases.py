@@ -8,7 +8,7 @@ from dataclasses import replace
 import pytest
 from tests.logs import COOL, HOT, log_bytes
 
-from vividowl.core.simulator import Device
+from vividowl.core.simulate.device import Device
 from vividowl.service import accounts, fit, handover, idempotency, intake, logs, measure, planning, verdict
 from vividowl.service.errors import Refused
 from vividowl.store.models import Shop
@@ -142,8 +142,8 @@ def test_a_fanless_device_is_compared_without_fan_and_noise(workshop, owner):
 
 
 def fanless_log(device, seed):
-    from vividowl.core.roles import Role
-    from vividowl.core.simulator import simulate
+    from vividowl.core.simulate.device import simulate
+    from vividowl.core.trace.roles import Role
 
     trace = simulate(device, room_c=24.0, seed=seed, load_s=1500)
     c = trace.channels

@@ -5,7 +5,7 @@ import pytest
 from tests.logs import COOL, HOT, log_bytes, rows
 from tests.sounds import RATE, hiss, wav
 
-from vividowl.core.simulator import Device
+from vividowl.core.simulate.device import Device
 
 LONG = log_bytes(HOT, seed=1, load_s=900)
 FAN_HZ = 31 * 3000 / 60

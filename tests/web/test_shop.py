@@ -3,7 +3,7 @@
 import pytest
 from tests.web.conftest import Caller
 
-from vividowl.core.uncertainty import TOLERANCE_LIMITS, Tolerances
+from vividowl.core.quantities.uncertainty import TOLERANCE_LIMITS, Tolerances
 
 
 def wanted(ada, **changes):

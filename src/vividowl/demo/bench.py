@@ -9,8 +9,8 @@ from dataclasses import asdict, dataclass, field
 from datetime import datetime, timedelta
 from typing import Any
 
-from vividowl.core.fasteners import Place
-from vividowl.core.first_power import CHECKS
+from vividowl.core.bench.fasteners import Place
+from vividowl.core.bench.first_power import CHECKS
 from vividowl.demo.pictures import fins_picture
 from vividowl.service import bench_view, bench_work, device_models, photos
 from vividowl.service.bench_work import Sent

@@ -7,8 +7,8 @@ from datetime import datetime, timedelta
 
 import numpy as np
 
-from vividowl.core.roles import Role
-from vividowl.core.trace import Trace
+from vividowl.core.trace.roles import Role
+from vividowl.core.trace.trace import Trace
 
 
 @dataclass(frozen=True)

@@ -12,10 +12,10 @@ from typing import Any
 
 import numpy as np
 
-from vividowl.core.air import FAN_LEVEL_EXPONENT_DB
-from vividowl.core.roles import Role
-from vividowl.core.simulator import Device, simulate
-from vividowl.core.sound_simulator import simulate_fan_sound
+from vividowl.core.heat.air import FAN_LEVEL_EXPONENT_DB
+from vividowl.core.simulate.device import Device, simulate
+from vividowl.core.simulate.sound import simulate_fan_sound
+from vividowl.core.trace.roles import Role
 from vividowl.demo.bench import BenchTale, keep_model, play_bench
 from vividowl.demo.logs import Style, write_log
 from vividowl.demo.shelf import cut_for, stock_the_shelf

@@ -35,7 +35,12 @@ SPACE_MOST = 12 * 2**30
 SWOLLEN = 700 * 2**20
 _LOOK_S = 0.05
 _PAGE = os.sysconf("SC_PAGE_SIZE")
-WARM = ("vividowl.service.log_reading", "vividowl.formats.sound_file", "vividowl.core.sound", "vividowl.formats.photo")
+WARM = (
+    "vividowl.service.log_reading",
+    "vividowl.formats.sound_file",
+    "vividowl.core.sound.recording",
+    "vividowl.formats.photo",
+)
 
 
 class _Reader:

@@ -7,7 +7,7 @@ from collections.abc import Mapping, Sequence
 from html import escape
 from typing import Any
 
-from vividowl.core.ladder import Ladder
+from vividowl.core.response.ladder import Ladder
 
 INK, SOFT, RULE, PAPER = "#22252b", "#5a5e66", "#cfc7b6", "#ffffff"
 BEFORE, AFTER, OWL = "#a83a18", "#00686b", "#46307f"

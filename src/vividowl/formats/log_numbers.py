@@ -6,7 +6,7 @@ import re
 
 import polars as pl
 
-from vividowl.core.roles import unit_of
+from vividowl.core.trace.roles import unit_of
 
 FLAGS = {"yes": 1.0, "no": 0.0, "true": 1.0, "false": 0.0, "on": 1.0, "off": 0.0}
 EMPTY_WORDS = ["", "-", "--", "---", "—", "–", "N/A", "n/a", "NA", "NaN", "nan", "null", "none", "None", "?", "#N/A"]

@@ -10,7 +10,7 @@ from collections import Counter
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from vividowl.core.roles import unit_of
+from vividowl.core.trace.roles import unit_of
 from vividowl.formats.errors import FormatError
 
 COLUMNS_MOST = 400

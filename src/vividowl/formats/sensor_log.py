@@ -12,10 +12,10 @@ from pathlib import Path
 import numpy as np
 import polars as pl
 
-from vividowl.core.behaviour import by_behaviour
-from vividowl.core.roles import ROLE_KINDS, ChannelGuess, Role, recognise
-from vividowl.core.sensors import clean_temperature
-from vividowl.core.trace import SAMPLES_LEAST, Trace
+from vividowl.core.trace.behaviour import by_behaviour
+from vividowl.core.trace.roles import ROLE_KINDS, ChannelGuess, Role, recognise
+from vividowl.core.trace.sensors import clean_temperature
+from vividowl.core.trace.trace import SAMPLES_LEAST, Trace
 from vividowl.formats.errors import FormatError
 from vividowl.formats.log_numbers import EMPTY_WORDS, read_cells
 from vividowl.formats.log_text import NUMBER, Body, Buffer, Layout, decode, fields, find_body, sniff

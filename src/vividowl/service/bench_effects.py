@@ -9,13 +9,13 @@ from typing import Any
 
 from sqlalchemy import select
 
-from vividowl.core.bench_events import BenchEvent
-from vividowl.core.bench_state import BenchState
-from vividowl.core.errors import CoreError
-from vividowl.core.gates import Severity
-from vividowl.core.inspection import check_inspection
-from vividowl.core.seen import STOPPING, sight
-from vividowl.core.steps_fit import apply_id
+from vividowl.core.bench.log.events import BenchEvent
+from vividowl.core.bench.log.state import BenchState
+from vividowl.core.bench.seen import STOPPING, sight
+from vividowl.core.bench.steps.fitting import apply_id
+from vividowl.core.job.gates import Severity
+from vividowl.core.plan.inspection import check_inspection
+from vividowl.core.quantities.errors import CoreError
 from vividowl.service.bench_plan import chosen_option
 from vividowl.service.choices import inspection_of, plan_row
 from vividowl.service.errors import Refused

@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
-from vividowl.core.application import SCHOOL_WORDS, School
-from vividowl.core.bench_steps import PlannedPart, Work, dose_words
-from vividowl.core.errors import figure
-from vividowl.core.inspection import Inspection, bath_of
-from vividowl.core.materials import CATALOGUE
-from vividowl.core.options import tuning_words
+from vividowl.core.bench.steps.vocabulary import PlannedPart, Work, dose_words
+from vividowl.core.materials.application import SCHOOL_WORDS, School
+from vividowl.core.materials.kinds import CATALOGUE
+from vividowl.core.plan.inspection import Inspection, bath_of
+from vividowl.core.plan.options import tuning_words
+from vividowl.core.quantities.errors import figure
 from vividowl.service.choices import OptionView, plan_row, plan_view
 from vividowl.service.parts import Part
 from vividowl.service.stock import UNIT_WORDS

@@ -7,11 +7,11 @@ from collections.abc import Sequence
 from datetime import datetime
 from typing import Any
 
-from vividowl.core.bench_close import blockers
-from vividowl.core.bench_events import BenchEvent
-from vividowl.core.bench_log import append, replay
-from vividowl.core.bench_state import BenchState, Wait
-from vividowl.core.waits import WAITS
+from vividowl.core.bench.log.close import blockers
+from vividowl.core.bench.log.events import BenchEvent
+from vividowl.core.bench.log.log import append, replay
+from vividowl.core.bench.log.state import BenchState, Wait
+from vividowl.core.bench.waits import WAITS
 from vividowl.service.workshop import KeptLog, Workshop
 from vividowl.store.bench import BenchEventRow
 from vividowl.store.models import Job

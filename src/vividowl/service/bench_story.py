@@ -4,13 +4,13 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from vividowl.core.bench_state import BenchState, place_words
-from vividowl.core.bench_steps import ASKS
-from vividowl.core.errors import figure
-from vividowl.core.first_power import CHECKS
-from vividowl.core.interlocks import BY_RULE
-from vividowl.core.mishaps import mishap
-from vividowl.core.seen import PART_WORDS, SIGHTS
+from vividowl.core.bench.first_power import CHECKS
+from vividowl.core.bench.interlocks import BY_RULE
+from vividowl.core.bench.log.state import BenchState, place_words
+from vividowl.core.bench.mishaps import mishap
+from vividowl.core.bench.seen import PART_WORDS, SIGHTS
+from vividowl.core.bench.steps.vocabulary import ASKS
+from vividowl.core.quantities.errors import figure
 
 # What can be seen with the cooler on.
 _WITH_IT_ON = ("fins", "fan", "corrosion", "battery")

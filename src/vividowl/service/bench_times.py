@@ -10,8 +10,8 @@ from statistics import median
 
 from sqlalchemy import select
 
-from vividowl.core.bench_state import BenchState
-from vividowl.core.step_times import Span, StepTime, step_times
+from vividowl.core.bench.log.state import BenchState
+from vividowl.core.bench.times import Span, StepTime, step_times
 from vividowl.store.bench import BenchEventRow
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope

@@ -7,12 +7,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime
 
-from vividowl.core.bench_close import Blocker, blockers
-from vividowl.core.bench_log import BenchLog
-from vividowl.core.bench_rules import acts_of_place
-from vividowl.core.bench_state import BenchState, place_words
-from vividowl.core.bench_steps import BenchStep
-from vividowl.core.fasteners import (
+from vividowl.core.bench.fasteners import (
     SCREW,
     SCREW_GROUPS,
     Pass,
@@ -24,9 +19,14 @@ from vividowl.core.fasteners import (
     tightening_order,
     tightening_passes,
 )
-from vividowl.core.first_power import Cause, likely_causes
-from vividowl.core.interlocks import CANCELS, MAKES, NEVER_SKIPPED, Interlock, is_held, rules_for
-from vividowl.core.step_times import StepTime
+from vividowl.core.bench.first_power import Cause, likely_causes
+from vividowl.core.bench.interlocks import CANCELS, MAKES, NEVER_SKIPPED, Interlock, is_held, rules_for
+from vividowl.core.bench.log.close import Blocker, blockers
+from vividowl.core.bench.log.log import BenchLog
+from vividowl.core.bench.log.rules import acts_of_place
+from vividowl.core.bench.log.state import BenchState, place_words
+from vividowl.core.bench.steps.vocabulary import BenchStep
+from vividowl.core.bench.times import StepTime
 from vividowl.service.bench_plan import plan_key
 from vividowl.service.bench_store import keep_log, load_log
 from vividowl.service.bench_times import times_of

@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-from vividowl.core.bench_steps import ASKS
-from vividowl.core.fasteners import DRIVES, HEADS, PLUG_PARTS, SCREW_GROUPS
-from vividowl.core.first_power import CHECKS, LOOKED_AT
-from vividowl.core.interlocks import BY_RULE, PLUGS_OPEN
-from vividowl.core.mishaps import MISHAPS, Mishap
-from vividowl.core.seen import PART_WORDS, SIGHTS, Sight
-from vividowl.core.waits import WAITS, WaitKind
+from vividowl.core.bench.fasteners import DRIVES, HEADS, PLUG_PARTS, SCREW_GROUPS
+from vividowl.core.bench.first_power import CHECKS, LOOKED_AT
+from vividowl.core.bench.interlocks import BY_RULE, PLUGS_OPEN
+from vividowl.core.bench.mishaps import MISHAPS, Mishap
+from vividowl.core.bench.seen import PART_WORDS, SIGHTS, Sight
+from vividowl.core.bench.steps.vocabulary import ASKS
+from vividowl.core.bench.waits import WAITS, WaitKind
 
 __all__ = [
     "ASKS",

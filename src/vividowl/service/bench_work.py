@@ -10,11 +10,11 @@ from typing import Any
 
 from sqlalchemy.exc import IntegrityError
 
-from vividowl.core.bench_events import KINDS, BenchEvent, BenchRefused
-from vividowl.core.bench_list import device_of, in_order, make_steps
-from vividowl.core.bench_log import BenchLog, append
-from vividowl.core.errors import CoreError
-from vividowl.core.gates import Severity
+from vividowl.core.bench.log.events import KINDS, BenchEvent, BenchRefused
+from vividowl.core.bench.log.log import BenchLog, append
+from vividowl.core.bench.steps.make_list import device_of, in_order, make_steps
+from vividowl.core.job.gates import Severity
+from vividowl.core.quantities.errors import CoreError
 from vividowl.service.bench_effects import make_effect, refuse_alloy, take_back
 from vividowl.service.bench_plan import is_fanless, plan_key, work_of
 from vividowl.service.bench_store import keep_log, load_log, note_glance

@@ -8,9 +8,16 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, fields, replace
 from typing import Any, TypeVar
 
-from vividowl.core.device_models import sheet_from
-from vividowl.core.gates import Gate, Severity
-from vividowl.core.inspection import (
+from vividowl.core.bench.model_sheet import sheet_from
+from vividowl.core.bench.steps.procedures import Procedure, plating_procedure, procedures_for
+from vividowl.core.heat.skin import Skin
+from vividowl.core.job.gates import Gate, Severity
+from vividowl.core.materials.kinds import DIE_KINDS, Material
+from vividowl.core.materials.life import interface_months, next_service
+from vividowl.core.materials.pads import Heights, PadChoice
+from vividowl.core.materials.shim import ShimFit, ShimGain, ShimHeight
+from vividowl.core.plan.gates import plan_gates
+from vividowl.core.plan.inspection import (
     BathSpot,
     CoverSpot,
     GapAdvice,
@@ -26,23 +33,16 @@ from vividowl.core.inspection import (
     heights_of,
     shim_of,
 )
-from vividowl.core.life import interface_months, next_service
-from vividowl.core.materials import DIE_KINDS, Material
-from vividowl.core.measured import Measured, difference_u95, resistance
-from vividowl.core.noise import energy_mean
-from vividowl.core.options import LEAVE, Candidate, Goal, Ranked, Situation, make_options, rank
-from vividowl.core.pads import Heights, PadChoice
-from vividowl.core.plan_gates import plan_gates
-from vividowl.core.prediction import Action, Option, Prediction, measurable_k, predict
-from vividowl.core.price import Price, price_of, tasks_of
-from vividowl.core.procedures import Procedure, plating_procedure, procedures_for
-from vividowl.core.reading import Reading
-from vividowl.core.reference import Source as ReferenceSource
-from vividowl.core.roles import Role
-from vividowl.core.shim import ShimFit, ShimGain, ShimHeight
-from vividowl.core.skin import Skin
-from vividowl.core.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
-from vividowl.core.unknowns import Known, interface_of
+from vividowl.core.plan.options import LEAVE, Candidate, Goal, Ranked, Situation, make_options, rank
+from vividowl.core.plan.prediction import Action, Option, Prediction, measurable_k, predict
+from vividowl.core.plan.price import Price, price_of, tasks_of
+from vividowl.core.plan.unknowns import Known, interface_of
+from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
+from vividowl.core.reading.measured import Measured, difference_u95, resistance
+from vividowl.core.reading.reading import Reading
+from vividowl.core.response.reference import Source as ReferenceSource
+from vividowl.core.sound.levels import energy_mean
+from vividowl.core.trace.roles import Role
 from vividowl.service.comparing import judged_by, kept, power_limit_of
 from vividowl.service.habits import Habits, habits_of, minutes_of
 from vividowl.service.materials import kind_material, product_material

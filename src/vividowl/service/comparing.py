@@ -6,16 +6,16 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from typing import Any
 
-from vividowl.core.air import ExhaustFinding, judge_exhaust
-from vividowl.core.comparison import Comparison, compare
-from vividowl.core.conditions import Conditions
-from vividowl.core.effects import Side
-from vividowl.core.errors import CoreError
-from vividowl.core.ladder import Ladder, build_ladder, culprit
-from vividowl.core.network import common_boundary
-from vividowl.core.reading import Reading
-from vividowl.core.roles import ROLE_KINDS, Role
-from vividowl.core.uncertainty import Tolerances, checked_tolerances
+from vividowl.core.heat.air import ExhaustFinding, judge_exhaust
+from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.uncertainty import Tolerances, checked_tolerances
+from vividowl.core.reading.reading import Reading
+from vividowl.core.response.ladder import Ladder, build_ladder, culprit
+from vividowl.core.response.network import common_boundary
+from vividowl.core.trace.roles import ROLE_KINDS, Role
+from vividowl.core.verdict.comparison import Comparison, compare
+from vividowl.core.verdict.conditions import Conditions
+from vividowl.core.verdict.effects import Side
 from vividowl.service.readings import noise_of, reading_of
 from vividowl.service.sounds import kept_sounds, recorded_level
 from vividowl.service.workshop import Workshop

@@ -11,7 +11,7 @@ from typing import Any
 
 from sqlalchemy import func
 
-from vividowl.core.nesting import SHEETS_MOST, Box, Nesting, Piece, Sheet, nest
+from vividowl.core.materials.nesting import SHEETS_MOST, Box, Nesting, Piece, Sheet, nest
 from vividowl.formats.cut_sheet import CutDrawing as CutDrawing
 from vividowl.formats.cut_sheet import CutPiece, cut_dxf, cut_pdf, cut_svg
 from vividowl.service.errors import Refused

@@ -12,10 +12,10 @@ from dataclasses import dataclass, replace
 from statistics import median
 from typing import Any
 
-from vividowl.core.bench_state import BenchState
-from vividowl.core.device_models import FORMAT, ModelSheet, own_steps, sheet_data, sheet_from
-from vividowl.core.errors import CoreError
-from vividowl.core.seen import PART_WORDS, SIGHTS
+from vividowl.core.bench.log.state import BenchState
+from vividowl.core.bench.model_sheet import FORMAT, ModelSheet, own_steps, sheet_data, sheet_from
+from vividowl.core.bench.seen import PART_WORDS, SIGHTS
+from vividowl.core.quantities.errors import CoreError
 from vividowl.service.bench_store import load_log
 from vividowl.service.bench_times import task_minutes
 from vividowl.service.choices import inspection_of, plan_row

@@ -7,9 +7,9 @@ from collections.abc import Mapping, Sequence
 from datetime import UTC, datetime
 from typing import Any
 
-from vividowl.core.errors import require_range
-from vividowl.core.gates import Severity
-from vividowl.core.materials import CATALOGUE
+from vividowl.core.job.gates import Severity
+from vividowl.core.materials.kinds import CATALOGUE
+from vividowl.core.quantities.errors import require_range
 from vividowl.service.choices import plan_row
 from vividowl.service.cutting import cuts_of
 from vividowl.service.errors import Refused

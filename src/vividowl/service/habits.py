@@ -6,11 +6,11 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
-from vividowl.core.application import School
-from vividowl.core.errors import require_range
-from vividowl.core.fasteners import TIGHTENING_SCHOOLS, tightening_passes
-from vividowl.core.life import LifeSchool
-from vividowl.core.price import TASKS, tasks_of
+from vividowl.core.bench.fasteners import TIGHTENING_SCHOOLS, tightening_passes
+from vividowl.core.materials.application import School
+from vividowl.core.materials.life import LifeSchool
+from vividowl.core.plan.price import TASKS, tasks_of
+from vividowl.core.quantities.errors import require_range
 from vividowl.service.bench_times import learnt_minutes
 from vividowl.service.errors import Refused
 from vividowl.store.models import Shop

@@ -8,9 +8,9 @@ from dataclasses import asdict, dataclass
 from datetime import UTC, date, datetime
 from typing import Any
 
-from vividowl.core.errors import require_range
-from vividowl.core.life import INTERFACE_MONTHS, NextService, next_service
-from vividowl.core.trace import Series
+from vividowl.core.materials.life import INTERFACE_MONTHS, NextService, next_service
+from vividowl.core.quantities.errors import require_range
+from vividowl.core.trace.trace import Series
 from vividowl.formats.columns import min_max_view
 from vividowl.formats.record_pdf import ChartLine, RecordSheet, make_pdf
 from vividowl.service.bench_store import load_log

@@ -10,8 +10,8 @@ from typing import Any
 
 from sqlalchemy.exc import IntegrityError
 
-from vividowl.core.errors import require_range
-from vividowl.core.gates import Gate, Severity, intake_gates, worst_first
+from vividowl.core.job.gates import Gate, Severity, intake_gates, worst_first
+from vividowl.core.quantities.errors import require_range
 from vividowl.service.choices import plan_row
 from vividowl.service.errors import Refused
 from vividowl.service.planning import chosen_gates

@@ -9,8 +9,8 @@ from dataclasses import dataclass, replace
 from pathlib import Path
 from typing import Any
 
-from vividowl.core.errors import NotEnoughData
-from vividowl.core.reading import Reading, read_trace
+from vividowl.core.quantities.errors import NotEnoughData
+from vividowl.core.reading.reading import Reading, read_trace
 from vividowl.formats.columns import write_columns
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sensor_log import ParsedLog, apply_mapping, read_log, to_trace

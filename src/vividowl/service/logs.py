@@ -10,9 +10,9 @@ from typing import Any, BinaryIO
 
 import numpy as np
 
-from vividowl.core.errors import NotEnoughData
-from vividowl.core.reading import read_trace
-from vividowl.core.roles import ROLE_KINDS, Role
+from vividowl.core.quantities.errors import NotEnoughData
+from vividowl.core.reading.reading import read_trace
+from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.formats.apart import read_apart
 from vividowl.formats.columns import View, min_max_view, read_columns
 from vividowl.formats.errors import FormatError

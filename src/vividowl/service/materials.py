@@ -6,8 +6,8 @@ from collections.abc import Mapping
 from dataclasses import asdict, dataclass
 from typing import Any
 
-from vividowl.core.materials import BANDS, CATALOGUE, FROM_MEMORY, KIND_BANDS, NUMBERS, Material, material
-from vividowl.core.prediction import learn_factor
+from vividowl.core.materials.kinds import BANDS, CATALOGUE, FROM_MEMORY, KIND_BANDS, NUMBERS, Material, material
+from vividowl.core.plan.prediction import learn_factor
 from vividowl.service.errors import Refused
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.deciding import Plan, Product

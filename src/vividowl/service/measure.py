@@ -8,14 +8,14 @@ from dataclasses import dataclass
 from datetime import UTC, datetime
 from typing import Any
 
-from vividowl.core.air import air_flow
-from vividowl.core.errors import require_range
-from vividowl.core.findings import findings
-from vividowl.core.ladder import Ladder, culprit
-from vividowl.core.noise import NoiseFigure, background_correction, require_level_db
-from vividowl.core.reading import Reading
-from vividowl.core.roles import Role
-from vividowl.core.units import require_room_c
+from vividowl.core.heat.air import air_flow
+from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.units import require_room_c
+from vividowl.core.reading.findings import findings
+from vividowl.core.reading.reading import Reading
+from vividowl.core.response.ladder import Ladder, culprit
+from vividowl.core.sound.levels import NoiseFigure, background_correction, require_level_db
+from vividowl.core.trace.roles import Role
 from vividowl.service.comparing import judged_by, kept, ladder_of, note_verdict
 from vividowl.service.errors import Refused
 from vividowl.service.planning import note_outcome

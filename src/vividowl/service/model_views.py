@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from vividowl.core.device_models import ModelSheet
-from vividowl.core.fasteners import ScrewClass, classes_of, letter_of
-from vividowl.core.price import TASKS
+from vividowl.core.bench.fasteners import ScrewClass, classes_of, letter_of
+from vividowl.core.bench.model_sheet import ModelSheet
+from vividowl.core.plan.price import TASKS
 
 
 def model_classes(sheet: ModelSheet) -> tuple[dict[str, tuple[str, str]], tuple[ScrewClass, ...]]:

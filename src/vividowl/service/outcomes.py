@@ -6,9 +6,9 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
-from vividowl.core.measured import BEHIND_INTERFACE_SHARE, at_fan_speed, resistance
-from vividowl.core.prediction import Interval, share_inside
-from vividowl.core.roles import Role
+from vividowl.core.plan.prediction import Interval, share_inside
+from vividowl.core.reading.measured import BEHIND_INTERFACE_SHARE, at_fan_speed, resistance
+from vividowl.core.trace.roles import Role
 from vividowl.service.comparing import judged_by, kept
 from vividowl.service.readings import reading_of
 from vividowl.service.workshop import Workshop

@@ -6,13 +6,13 @@ import uuid
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
-from vividowl.core.application import SCHOOL_WORDS, Drop, School, choose_school, drop_of
-from vividowl.core.dose import dose, left_in_tube
-from vividowl.core.errors import OutOfRange
-from vividowl.core.inspection import GapAdvice, Inspection, cover_pad
-from vividowl.core.materials import CATALOGUE, Material
-from vividowl.core.nesting import with_margin
-from vividowl.core.prediction import Action, Option
+from vividowl.core.materials.application import SCHOOL_WORDS, Drop, School, choose_school, drop_of
+from vividowl.core.materials.dose import dose, left_in_tube
+from vividowl.core.materials.kinds import CATALOGUE, Material
+from vividowl.core.materials.nesting import with_margin
+from vividowl.core.plan.inspection import GapAdvice, Inspection, cover_pad
+from vividowl.core.plan.prediction import Action, Option
+from vividowl.core.quantities.errors import OutOfRange
 from vividowl.service.shelf import ProductView
 
 MARGIN_MM = 0.2

@@ -8,7 +8,7 @@ from typing import BinaryIO
 
 from sqlalchemy import func, select
 
-from vividowl.core.bench_events import BenchRefused
+from vividowl.core.bench.log.events import BenchRefused
 from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
 from vividowl.formats.photo import PHOTO_MOST, ScaledPhoto, read_photo

@@ -8,11 +8,11 @@ from dataclasses import asdict
 from datetime import UTC, datetime
 from typing import Any
 
-from vividowl.core.gates import Gate, Severity
-from vividowl.core.inspection import Inspection, check_inspection, cover_paths, cover_skin, facts_of
-from vividowl.core.materials import DIE_KINDS
-from vividowl.core.plan_gates import plan_gates
-from vividowl.core.prediction import Action
+from vividowl.core.job.gates import Gate, Severity
+from vividowl.core.materials.kinds import DIE_KINDS
+from vividowl.core.plan.gates import plan_gates
+from vividowl.core.plan.inspection import Inspection, check_inspection, cover_paths, cover_skin, facts_of
+from vividowl.core.plan.prediction import Action
 from vividowl.service.choices import OptionView, PlanView, has_battery, inspection_of, plan_row, plan_view
 from vividowl.service.errors import Refused
 from vividowl.service.outcomes import outcome_of

@@ -6,14 +6,14 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from pathlib import Path
 
-from vividowl.core.comparison import Comparison, compare
-from vividowl.core.conditions import Conditions
-from vividowl.core.effects import Side
-from vividowl.core.findings import findings
-from vividowl.core.reading import Reading, read_trace
-from vividowl.core.roles import ROLE_KINDS, ChannelGuess
-from vividowl.core.sound import FanSpeed, SoundReading, Tone, fan_speed, full_scale_level, read_sound, whines
-from vividowl.core.units import require_room_c
+from vividowl.core.quantities.units import require_room_c
+from vividowl.core.reading.findings import findings
+from vividowl.core.reading.reading import Reading, read_trace
+from vividowl.core.sound.recording import FanSpeed, SoundReading, Tone, fan_speed, full_scale_level, read_sound, whines
+from vividowl.core.trace.roles import ROLE_KINDS, ChannelGuess
+from vividowl.core.verdict.comparison import Comparison, compare
+from vividowl.core.verdict.conditions import Conditions
+from vividowl.core.verdict.effects import Side
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sensor_log import BYTES_MOST, apply_mapping, read_log, to_trace
 from vividowl.formats.sound_file import BYTES_MOST as SOUND_BYTES_MOST

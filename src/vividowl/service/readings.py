@@ -10,10 +10,10 @@ from pathlib import Path
 from threading import Lock
 from typing import Any
 
-from vividowl.core.noise import LevelReading, NoiseFigure, noise_figure
-from vividowl.core.reading import Reading, read_trace
-from vividowl.core.roles import ChannelGuess, Role
-from vividowl.core.trace import Trace
+from vividowl.core.reading.reading import Reading, read_trace
+from vividowl.core.sound.levels import LevelReading, NoiseFigure, noise_figure
+from vividowl.core.trace.roles import ChannelGuess, Role
+from vividowl.core.trace.trace import Trace
 from vividowl.formats.columns import read_columns
 from vividowl.formats.sensor_log import TIME, to_trace
 from vividowl.service.workshop import Workshop

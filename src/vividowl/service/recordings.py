@@ -7,9 +7,9 @@ from dataclasses import asdict
 from pathlib import Path
 from typing import BinaryIO
 
-from vividowl.core.errors import CoreError
-from vividowl.core.noise import require_level_db
-from vividowl.core.sound import SoundReading, read_sound
+from vividowl.core.quantities.errors import CoreError
+from vividowl.core.sound.levels import require_level_db
+from vividowl.core.sound.recording import SoundReading, read_sound
 from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sound_file import BYTES_MOST, read_sound_file

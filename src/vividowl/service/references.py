@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from vividowl.core.life import Drift, fit_drift
-from vividowl.core.measured import resistance
-from vividowl.core.network import Response
-from vividowl.core.reading import Reading
-from vividowl.core.reference import Reference, Source, class_reference, reference_from
+from vividowl.core.materials.life import Drift, fit_drift
+from vividowl.core.reading.measured import resistance
+from vividowl.core.reading.reading import Reading
+from vividowl.core.response.network import Response
+from vividowl.core.response.reference import Reference, Source, class_reference, reference_from
 from vividowl.service.comparing import kept, tolerances_of
 from vividowl.service.readings import reading_of
 from vividowl.service.workshop import Workshop

@@ -10,8 +10,8 @@ from typing import Any
 
 from sqlalchemy.exc import IntegrityError
 
-from vividowl.core.errors import require_range
-from vividowl.core.materials import CATALOGUE, DIE_KINDS
+from vividowl.core.materials.kinds import CATALOGUE, DIE_KINDS
+from vividowl.core.quantities.errors import require_range
 from vividowl.service.errors import Refused
 from vividowl.service.materials import Lesson, ValueView, checked_own, lessons_of, values_of
 from vividowl.service.stock import UNIT_WORDS, counted, move, moves_of

@@ -5,7 +5,7 @@ from __future__ import annotations
 from datetime import date
 from typing import Any
 
-from vividowl.core.errors import CoreError
+from vividowl.core.quantities.errors import CoreError
 from vividowl.formats.errors import FormatError
 from vividowl.formats.shelf_csv import ShelfLine, date_of, number_of, read_shelf, write_shelf
 from vividowl.service.errors import Refused

@@ -8,9 +8,9 @@ from typing import Any
 
 from sqlalchemy import select
 
-from vividowl.core.price import TASKS
-from vividowl.core.uncertainty import Tolerances, checked_tolerances
-from vividowl.core.units import require_room_c
+from vividowl.core.plan.price import TASKS
+from vividowl.core.quantities.uncertainty import Tolerances, checked_tolerances
+from vividowl.core.quantities.units import require_room_c
 from vividowl.service.bench_times import TaskTime, learnt_minutes
 from vividowl.service.comparing import note_verdict, tolerances_of
 from vividowl.service.habits import Habits, habits_of, keep_habits

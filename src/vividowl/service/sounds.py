@@ -7,9 +7,9 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
-from vividowl.core.effects import Recorded
-from vividowl.core.noise import background_correction, energy_mean
-from vividowl.core.sound import FanSpeed, Tone, fan_speed, whines
+from vividowl.core.sound.levels import background_correction, energy_mean
+from vividowl.core.sound.recording import FanSpeed, Tone, fan_speed, whines
+from vividowl.core.verdict.effects import Recorded
 from vividowl.store.models import Job, Run, SoundFile
 from vividowl.store.scope import Scope
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import uuid
 
-from vividowl.core.errors import figure
+from vividowl.core.quantities.errors import figure
 from vividowl.service.errors import Refused
 from vividowl.service.workshop import Actor
 from vividowl.store.deciding import Lot, StockMove

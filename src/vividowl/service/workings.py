@@ -6,18 +6,17 @@ from collections.abc import Mapping, Sequence
 from dataclasses import asdict
 from typing import Any
 
-from vividowl.core.air import CFM_PER_M3_S, air_flow, fan_laws
-from vividowl.core.application import School, choose_school, drop_of
-from vividowl.core.change import duration_change, relative_change
-from vividowl.core.conduction import layer_resistance
-from vividowl.core.dose import check_syringe, dose, left_in_tube
-from vividowl.core.errors import CoreError, require_range
-from vividowl.core.inspection import Inspection, bath_of
-from vividowl.core.life import LifeSchool, interface_months
-from vividowl.core.materials import CATALOGUE
-from vividowl.core.nesting import Box, Piece, Sheet, nest, with_margin
-from vividowl.core.noise import background_correction, energy_mean, energy_sum
-from vividowl.core.pads import (
+from vividowl.core.bench.steps.procedures import PROCEDURES, Procedure, plating_procedure
+from vividowl.core.heat.air import CFM_PER_M3_S, air_flow, fan_laws
+from vividowl.core.heat.conduction import layer_resistance
+from vividowl.core.heat.skin import COVERS, PLACEMENTS, skin_temperature
+from vividowl.core.heat.temperature import at_reference_room, rise_over_room, sustained_capacity, thermal_resistance
+from vividowl.core.materials.application import School, choose_school, drop_of
+from vividowl.core.materials.dose import check_syringe, dose, left_in_tube
+from vividowl.core.materials.kinds import CATALOGUE
+from vividowl.core.materials.life import LifeSchool, interface_months
+from vividowl.core.materials.nesting import Box, Piece, Sheet, nest, with_margin
+from vividowl.core.materials.pads import (
     MAX_COMPRESSION,
     MIN_COMPRESSION,
     Gap,
@@ -27,13 +26,14 @@ from vividowl.core.pads import (
     gap_from_imprint,
     pad_force,
 )
-from vividowl.core.plating import PlatingMethod, plating_time
-from vividowl.core.price import price_of
-from vividowl.core.procedures import PROCEDURES, Procedure, plating_procedure
-from vividowl.core.shim import BONDS, shim_gain, shim_height
-from vividowl.core.skin import COVERS, PLACEMENTS, skin_temperature
-from vividowl.core.temperature import at_reference_room, rise_over_room, sustained_capacity, thermal_resistance
-from vividowl.core.units import c_from_f, k_from_f_difference
+from vividowl.core.materials.plating import PlatingMethod, plating_time
+from vividowl.core.materials.shim import BONDS, shim_gain, shim_height
+from vividowl.core.plan.inspection import Inspection, bath_of
+from vividowl.core.plan.price import price_of
+from vividowl.core.quantities.change import duration_change, relative_change
+from vividowl.core.quantities.errors import CoreError, require_range
+from vividowl.core.quantities.units import c_from_f, k_from_f_difference
+from vividowl.core.sound.levels import background_correction, energy_mean, energy_sum
 from vividowl.formats.cut_sheet import CutDrawing, CutPiece
 from vividowl.service.cutting import CUT_FORMATS, draw
 from vividowl.service.errors import Refused

@@ -7,7 +7,7 @@ from collections.abc import Iterator, Mapping
 from contextlib import contextmanager
 from dataclasses import dataclass, field
 
-from vividowl.core.bench_log import BenchLog
+from vividowl.core.bench.log.log import BenchLog
 from vividowl.service.errors import Refused
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore

@@ -1,0 +1,130 @@
+"""Events of the bench: what each kind carries, and what is refused before it is looked at any further."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Any
+
+from vividowl.core.quantities.errors import CoreError
+
+
+class BenchRefused(CoreError):  # noqa: N818 - reads as what it says
+    """An event cannot be. reason: in one word for a program; rule: of the interlock that it would break."""
+
+    def __init__(self, message: str, *, reason: str, remedy: str = "", rule: str = "", field: str = "") -> None:
+        super().__init__(message, field=field, remedy=remedy)
+        self.reason = reason
+        self.rule = rule
+
+
+@dataclass(frozen=True)
+class BenchEvent:
+    """What happened. id: RFC 9562 identifier, given where it happened; at: when, by the server's clock; by: who;
+    accepted: it stands in the log already and is not judged by the rules of today."""
+
+    id: str
+    kind: str
+    data: Mapping[str, Any]
+    at: datetime
+    by: str = ""
+    accepted: bool = False
+
+
+TEXT_MOST, NAME_MOST, LIST_MOST = 400, 80, 600
+_WORDS_LEAST = 4
+TEXT, NAME, NUMBER, WHOLE, TABLE, ROWS = "text", "name", "number", "whole number", "table", "list"
+
+# By kind: field, its type, and whether it must be there.
+FIELDS: Mapping[str, Mapping[str, tuple[str, bool]]] = {
+    "begun": {"steps": (ROWS, True), "places": (ROWS, True), "device": (TABLE, True), "outline": (NAME, False),
+              "plan": (NAME, False)},
+    "replanned": {"steps": (ROWS, True), "device": (TABLE, True), "plan": (NAME, False)},
+    "step_done": {"step": (NAME, True), "breach": (TEXT, False), "words": (TEXT, False), "value": (NUMBER, False)},
+    "step_skipped": {"step": (NAME, True), "reason": (TEXT, True)},
+    "gone_back": {"step": (NAME, True)},
+    "step_added": {"step": (TABLE, True), "after": (NAME, False)},
+    "step_moved": {"step": (NAME, True), "after": (NAME, False)},
+    "place_added": {"place": (TABLE, True)},
+    "place_changed": {"place": (TABLE, True)},
+    "place_removed": {"place": (NAME, True)},
+    "place_out": {"place": (NAME, True), "breach": (TEXT, False)},
+    "place_in": {"place": (NAME, True), "breach": (TEXT, False), "letter": (NAME, False)},
+    "outline": {"photo": (NAME, False)},
+    "leftover": {"count": (WHOLE, True), "words": (TEXT, False)},
+    "explained": {"place": (NAME, True), "words": (TEXT, True)},
+    "found": {"part": (NAME, True), "seen": (NAME, True), "words": (TEXT, False), "photo": (NAME, False)},
+    "wait_started": {"wait": (NAME, True), "minutes": (NUMBER, False), "step": (NAME, False)},
+    "wait_ended": {"wait": (NAME, True), "reason": (TEXT, False)},
+    "mishap": {"what": (NAME, True), "words": (TEXT, False), "step": (NAME, False), "place": (NAME, False)},
+    "checked": {"of": (NAME, True), "words": (TEXT, True)},
+    "power_on": {"results": (TABLE, True), "boot_s": (NUMBER, False), "breach": (TEXT, False)},
+    "photo": {"photo": (NAME, True), "step": (NAME, False), "what": (NAME, True)},
+    "note": {"words": (TEXT, True), "step": (NAME, False)},
+    "closed": {},
+    "undo": {"event": (NAME, False)},
+    "redo": {"event": (NAME, False)},
+}  # fmt: skip
+KINDS = tuple(FIELDS)
+PHOTO_USES = ("before", "after", "step", "map", "found")
+
+
+def _fits(value: object, kind: str) -> bool:
+    if kind in (TEXT, NAME):
+        return isinstance(value, str) and len(value) <= (TEXT_MOST if kind == TEXT else NAME_MOST) and "\0" not in value
+    if kind == NUMBER:
+        return isinstance(value, (int, float)) and not isinstance(value, bool)
+    if kind == WHOLE:
+        return isinstance(value, int) and not isinstance(value, bool)
+    if kind == ROWS:
+        return isinstance(value, (list, tuple)) and len(value) <= LIST_MOST
+    return isinstance(value, Mapping)
+
+
+def check_event(kind: str, data: Mapping[str, Any]) -> None:
+    """Refuse an event whose kind or fields are not known, missing or of another type.
+
+    kind: a name of KINDS [text]
+    data: its fields
+    returns: nothing
+    raises: BenchRefused naming the field
+    source: the table above
+    """
+    if kind not in FIELDS:
+        raise BenchRefused(f"“{kind[:40]}” is no event of the bench.", reason="unknown", field="kind",
+                           remedy=f"Allowed: {', '.join(KINDS)}.")  # fmt: skip
+    fields = FIELDS[kind]
+    for name in data:
+        if name not in fields:
+            raise BenchRefused(f"“{name[:40]}” does not belong to the event “{kind}”.", reason="unknown", field=name,
+                               remedy=f"Allowed: {', '.join(fields) or 'nothing'}.")  # fmt: skip
+    for name, (wanted, needed) in fields.items():
+        value = data.get(name)
+        if value is None:
+            if needed:
+                raise BenchRefused(f"The event “{kind}” lacks “{name}”.", reason="incomplete", field=name,
+                                   remedy=f"Give it as {wanted}.")  # fmt: skip
+        elif not _fits(value, wanted):
+            most = {TEXT: f" of up to {TEXT_MOST} characters", NAME: f" of up to {NAME_MOST} characters",
+                    ROWS: f" of up to {LIST_MOST} entries"}.get(wanted, "")  # fmt: skip
+            raise BenchRefused(f"“{name}” of the event “{kind}” is no {wanted}{most}.", reason="invalid", field=name,
+                               remedy=f"Give it as {wanted}{most}.")  # fmt: skip
+
+
+def said(words: object, what: str, example: str) -> str:
+    """Words that say something.
+
+    words: what was typed, or nothing
+    what: what they shall say [text]
+    example: of such words [text]
+    returns: the words without blanks around [text]
+    raises: BenchRefused when they say nothing
+    source: the definition
+    """
+    text = str(words or "").strip()
+    if len(text) < _WORDS_LEAST:
+        raise BenchRefused(
+            f"{what} says nothing.", reason="incomplete", field="words", remedy=f"For instance: {example}"
+        )
+    return text

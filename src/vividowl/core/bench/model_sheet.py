@@ -1,0 +1,160 @@
+"""What is kept of a model of device: map, own steps, dies, gaps and notes; checked when it comes from outside."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import asdict, dataclass, fields, replace
+from typing import Any
+
+from vividowl.core.bench.fasteners import PLACES_MOST, Place
+from vividowl.core.bench.log.rules import STEPS_MOST, place_from, step_from
+from vividowl.core.bench.log.state import BenchState
+from vividowl.core.bench.steps.vocabulary import BenchStep
+from vividowl.core.plan.inspection import GapSpot, gap_advice
+from vividowl.core.quantities.errors import CoreError, require_range
+
+FORMAT, VERSION = "vividowl-model", 1
+NAME_MOST, NOTE_MOST = 120, 2000
+DEVICE_KINDS = ("laptop", "console", "handheld", "other")
+
+
+@dataclass(frozen=True)
+class ModelSheet:
+    """maker, model and kind; places of the map; steps of the shop's own with the step each follows; order of
+    all steps where it is the shop's own; dies: width and
+    length [mm]; gaps below the cooler; torque_notes and notes in words."""
+
+    maker: str
+    model: str
+    kind: str
+    places: tuple[Place, ...] = ()
+    steps: tuple[BenchStep, ...] = ()
+    anchors: tuple[str, ...] = ()
+    order: tuple[str, ...] = ()
+    cpu_die_mm: tuple[float, float] | None = None
+    gpu_die_mm: tuple[float, float] | None = None
+    gaps: tuple[GapSpot, ...] = ()
+    torque_notes: str = ""
+    notes: str = ""
+
+
+def own_steps(state: BenchState) -> tuple[tuple[BenchStep, ...], tuple[str, ...]]:
+    """Steps that persons added to a list, and the step that each of them follows.
+
+    state: the bench of a job
+    returns: steps (n,) and ids (n,)
+    source: the definition
+    """
+    found = [(s, state.steps[i - 1].id if i else "") for i, s in enumerate(state.steps) if s.own]
+    return tuple(s for s, _ in found), tuple(a for _, a in found)
+
+
+def sheet_data(sheet: ModelSheet) -> dict[str, Any]:
+    """A sheet as plain data, the way it is stored and exchanged.
+
+    sheet: the sheet
+    returns: data with units in its keys
+    source: the definition
+    """
+    plain = asdict(sheet)
+    plain["steps"] = [
+        {**{k: v for k, v in asdict(s).items() if k not in ("part", "own")}, "after": a}
+        for s, a in zip(sheet.steps, sheet.anchors, strict=True)
+    ]
+    del plain["anchors"]
+    return {"format": FORMAT, "version": VERSION, **plain}
+
+
+def sheet_from(data: Mapping[str, Any]) -> ModelSheet:
+    """A sheet from plain data that may come from another shop.
+
+    data: as sheet_data gives it; unknown keys are refused
+    returns: ModelSheet
+    raises: CoreError, OutOfRange naming the field
+    source: the definition
+    """
+    if data.get("format") != FORMAT or data.get("version") != VERSION:
+        raise CoreError(f"This is no model sheet of version {VERSION}.", field="format",
+                        remedy=f"It needs “format”: “{FORMAT}” and “version”: {VERSION}.")  # fmt: skip
+    known = {f.name for f in fields(ModelSheet)} - {"anchors"} | {"format", "version"}
+    odd = [k for k in data if k not in known]
+    if odd:
+        raise CoreError(f"A model sheet knows no “{str(odd[0])[:40]}”.", field=str(odd[0])[:40],
+                        remedy=f"Known: {', '.join(sorted(known))}.")  # fmt: skip
+    maker, model = _text(data, "maker", 80), _text(data, "model", NAME_MOST)
+    if not model:
+        raise CoreError("The model has no name.", field="model", remedy="Give its name.")
+    kind = data.get("kind")
+    if kind not in DEVICE_KINDS:
+        raise CoreError(
+            f"“{str(kind)[:40]}” is no kind of device.", field="kind", remedy=f"Allowed: {', '.join(DEVICE_KINDS)}."
+        )
+    places = tuple(map(place_from, _rows(data, "places", PLACES_MOST)))
+    if len({p.id for p in places}) != len(places):
+        raise CoreError("Two places have the same id.", field="places", remedy="Give each its own.")
+    steps = _rows(data, "steps", STEPS_MOST)
+    made = tuple(replace(step_from({k: v for k, v in s.items() if k != "after"}), own=True) for s in steps)
+    if len({s.id for s in made}) != len(made):
+        raise CoreError("Two steps have the same id.", field="steps", remedy="Give each its own.")
+    anchors = tuple(str(s.get("after", ""))[:80] for s in steps)
+    order = data.get("order", [])
+    if not isinstance(order, (list, tuple)) or len(order) > STEPS_MOST or not all(isinstance(o, str) for o in order):
+        raise CoreError("“order” is no list of step ids.", field="order")
+    cpu, gpu, gaps = _die(data, "cpu_die_mm"), _die(data, "gpu_die_mm"), tuple(map(_gap, _rows(data, "gaps", 40)))
+    return ModelSheet(maker, model, str(kind), places, made, anchors, tuple(order), cpu, gpu, gaps,
+                      _text(data, "torque_notes", NOTE_MOST),
+                      _text(data, "notes", NOTE_MOST))  # fmt: skip
+
+
+def _text(data: Mapping[str, Any], name: str, most: int) -> str:
+    value = data.get(name, "")
+    if not isinstance(value, str) or len(value) > most or "\0" in value:
+        raise CoreError(f"“{name}” is no text of up to {most} characters.", field=name)
+    return value.strip()
+
+
+def _rows(data: Mapping[str, Any], name: str, most: int) -> Sequence[Mapping[str, Any]]:
+    value = data.get(name, [])
+    if not isinstance(value, (list, tuple)) or len(value) > most or not all(isinstance(v, Mapping) for v in value):
+        raise CoreError(f"“{name}” is no list of up to {most} entries.", field=name)
+    return value
+
+
+def _die(data: Mapping[str, Any], name: str) -> tuple[float, float] | None:
+    value = data.get(name)
+    if value is None:
+        return None
+    if not isinstance(value, (list, tuple)) or len(value) != 2 or not all(_is_number(v) for v in value):
+        raise CoreError(f"“{name}” is no pair of width and length in mm.", field=name)
+    return (
+        require_range(name, float(value[0]), "mm", 1.0, 60.0),
+        require_range(name, float(value[1]), "mm", 1.0, 60.0),
+    )
+
+
+def _is_number(value: object) -> bool:
+    return isinstance(value, (int, float)) and not isinstance(value, bool)
+
+
+def _gap(row: Mapping[str, Any]) -> GapSpot:
+    kinds = {f.name: str(f.type) for f in fields(GapSpot)}
+    odd = [k for k in row if k not in kinds]
+    if odd:
+        raise CoreError(f"A gap knows no “{str(odd[0])[:40]}”.", field="gaps", remedy=f"Known: {', '.join(kinds)}.")
+    for name, value in row.items():
+        wanted = kinds[name]
+        right = (
+            isinstance(value, str)
+            if wanted == "str"
+            else isinstance(value, bool)
+            if wanted == "bool"
+            else _is_number(value)
+        )
+        if not right:
+            raise CoreError(f"“{name}” of a gap is not of the right kind.", field=f"gaps.{name}")
+    missing = [n for n in ("target", "how", "reading_mm", "tolerance_mm", "width_mm", "length_mm") if n not in row]
+    if missing:
+        raise CoreError(f"A gap lacks “{missing[0]}”.", field=f"gaps.{missing[0]}")
+    spot = GapSpot(**row)
+    gap_advice(spot)
+    return spot

@@ -1,0 +1,1 @@
+"""The steps of a service and the list that is made of them from a plan. What was done is the log's."""

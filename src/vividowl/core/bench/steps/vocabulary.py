@@ -1,0 +1,164 @@
+"""Steps of the bench: what one is, and the work that a list is made for."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from vividowl.core.bench.interlocks import ACTS
+from vividowl.core.bench.waits import wait_minutes
+from vividowl.core.materials.plating import Bath
+from vividowl.core.quantities.errors import CoreError, figure, require_range
+
+STAGES = ("open", "clean", "fit", "close")
+# What a step looks like on the screen besides its words: the map, the things to look at, the first power-on, a photo.
+SHOWS = ("", "map", "seen", "power")
+# What a step asks to be measured: words, unit, low, high. Without an answer it stays planned, not measured.
+ASKS: Mapping[str, tuple[str, str, float, float]] = {
+    "dose_g": ("Weighed", "g", 0.001, 100.0), "layer_um": ("Measured layer", "µm", 0.1, 200.0),
+}  # fmt: skip
+
+
+@dataclass(frozen=True)
+class BenchStep:
+    """One step. text: what; why in a line; tool; material and dose from the plan; caution; acts it marks; takes_out and
+    puts_in: ids of places, in order; wait: kind that starts when it is done; after_waits: kinds to be over first;
+    shows: what the screen shows beside it; photo: one is wanted; task: what its minutes are booked on; part: index of
+    the plan's part that it uses, None for none; asks: a name of ASKS that can be measured, empty for nothing; own:
+    added
+    by a person."""
+
+    id: str
+    stage: str
+    text: str
+    why: str = ""
+    tool: str = ""
+    material: str = ""
+    caution: str = ""
+    acts: tuple[str, ...] = ()
+    takes_out: tuple[str, ...] = ()
+    puts_in: tuple[str, ...] = ()
+    wait: str = ""
+    wait_min: float = 0.0
+    after_waits: tuple[str, ...] = ()
+    shows: str = ""
+    photo: bool = False
+    task: str = ""
+    part: int | None = None
+    asks: str = ""
+    own: bool = False
+
+
+DIE_TARGETS = ("cpu_die", "gpu_die")
+
+
+@dataclass(frozen=True)
+class PlannedPart:
+    """A part of the plan. target and kind by name; words: product or kind; dose in words; school: how it is put on;
+    index in the plan, None when the plan does not name it; bond: what holds a shim to the heatsink."""
+
+    target: str
+    kind: str
+    words: str
+    dose: str
+    school: str
+    index: int | None
+    bond: str = ""
+
+    @property
+    def on_die(self) -> bool:
+        """Whether it lies between a die and the cooler."""
+        return self.target in DIE_TARGETS
+
+
+@dataclass(frozen=True)
+class Work:
+    """What is done to the device. parts of the plan; clean: dust; new_fan: one is fitted; tuning in words, empty for
+    none; insulation: none, coat, tape or lacquer; insulated_now: it has to be put on, not only checked; gates: reasons
+    that were accepted and are read once more; old_alloy: the old interface is alloy; bath: the cold plate is plated;
+    sealed: warranty runs or a seal is whole; opened: the device is open already; lifted: its cooler is off already, or
+    was lifted and nothing covers the die."""
+
+    parts: tuple[PlannedPart, ...] = ()
+    clean: bool = True
+    new_fan: bool = False
+    tuning: str = ""
+    insulation: str = "none"
+    insulated_now: bool = False
+    gates: tuple[str, ...] = ()
+    old_alloy: bool = False
+    bath: Bath | None = None
+    sealed: bool = False
+    opened: bool = False
+    lifted: bool = False
+
+    @property
+    def lifts(self) -> bool:
+        """Whether the cooler comes off: for anything that lies beneath it, and for nothing else."""
+        return self.lifted or self.bath is not None or any(p.target != "cover" for p in self.parts)
+
+    @property
+    def opens(self) -> bool:
+        """Whether the device is opened: tuning alone opens nothing."""
+        return self.opened or self.lifts or self.clean or self.new_fan or bool(self.parts)
+
+    @property
+    def on_die(self) -> tuple[PlannedPart, ...]:
+        """What goes on the dies. Where the plan names nothing, the list still does not leave a die bare."""
+        found = tuple(p for p in self.parts if p.on_die)
+        return found if found or not self.lifts else (STOPGAP,)
+
+
+STOPGAP = PlannedPart("cpu_die", "paste_soft", "paste of the shop", "", "a thin film", None)
+
+
+def measured(asks: str, value: float) -> float:
+    """What was measured at a step, if such a thing can be.
+
+    asks: a name of ASKS [text]
+    value: what was read [unit of that name]
+    returns: the same
+    raises: CoreError when the step asks for nothing, OutOfRange
+    source: the table above; limits from memory
+    """
+    if asks not in ASKS:
+        raise CoreError("This step asks for no measured value.", field="value", remedy="Note it in words.")
+    words, unit, low, high = ASKS[asks]
+    return require_range("value", value, unit, low, high, f"{words}: check the unit and the digits.")
+
+
+def check_step(step: BenchStep) -> BenchStep:
+    """Refuse a step that cannot be.
+
+    step: the step
+    returns: the same
+    raises: CoreError naming the field
+    source: the definitions above
+    """
+    if step.stage not in STAGES:
+        raise CoreError(f"“{step.stage}” is no stage of the bench; allowed: {', '.join(STAGES)}.", field="stage")
+    if not step.text.strip():
+        raise CoreError("The step says nothing.", field="text", remedy="Write what to do.")
+    unknown = [a for a in step.acts if a not in ACTS]
+    if unknown:
+        raise CoreError(f"“{unknown[0]}” is no act of the bench.", field="acts")
+    if step.shows not in SHOWS:
+        raise CoreError(f"“{step.shows}” cannot be shown; allowed: {', '.join(SHOWS[1:])}.", field="shows")
+    if step.asks and step.asks not in ASKS:
+        raise CoreError(f"“{step.asks}” is nothing a step can ask for.", field="asks", remedy=", ".join(ASKS))
+    if step.wait:
+        wait_minutes(step.wait, step.wait_min or None)
+    return step
+
+
+def dose_words(mass_g: float | None, volume_ul: float | None) -> str:
+    """A dose as one reads it: 0.08 g (31 µL).
+
+    mass_g: mass [g], None when not known
+    volume_ul: volume [uL], None when not known
+    returns: words, empty when nothing is known [text]
+    source: the definition
+    """
+    mass = "" if mass_g is None else f"{figure(float(f'{mass_g:.2g}'))} g"
+    volume = "" if volume_ul is None else f"{figure(float(f'{volume_ul:.2g}'))} µL"
+    return f"{mass} ({volume})" if mass and volume else mass or volume

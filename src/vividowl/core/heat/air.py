@@ -1,0 +1,134 @@
+"""The air balance and the fan laws: what an exhaust temperature says and does not say."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from vividowl.core.quantities.errors import OutOfRange, require_range
+from vividowl.core.quantities.units import require_room_c
+
+GAS_CONSTANT_AIR = 287.05  # [J/(kg K)] dry air, ISO 2533
+STANDARD_PRESSURE = 101325.0  # [Pa]
+HEAT_CAPACITY_AIR = 1006.0  # [J/(kg K)] dry air near 25 degC, textbook
+CFM_PER_M3_S = 2118.88
+FAN_LEVEL_EXPONENT_DB = 50.0
+
+
+@dataclass(frozen=True)
+class FanLawRatios:
+    """Ratios after to before that a change of level implies: speed, flow, exhaust rise at the same power."""
+
+    speed_ratio: float
+    flow_ratio: float
+    exhaust_rise_ratio: float
+
+
+def air_density(air_c: float, pressure: float = STANDARD_PRESSURE) -> float:
+    """Density of dry air.
+
+    air_c: air temperature [degC], -40 to 150
+    pressure: absolute pressure [Pa], 50 000 to 110 000
+    returns: density [kg/m3]
+    raises: OutOfRange
+    formula: p / (R T)
+    source: ideal gas law; gas constant of ISO 2533
+    """
+    require_range("air_c", air_c, "°C", -40.0, 150.0)
+    require_range("pressure", pressure, "Pa", 5e4, 1.1e5)
+    return pressure / (GAS_CONSTANT_AIR * (air_c + 273.15))
+
+
+def air_flow(power: float, exhaust_rise_k: float, air_c: float = 25.0) -> float:
+    """Flow that carries a power at an exhaust rise.
+
+    power: heat in the air [W], > 0
+    exhaust_rise_k: exhaust over intake [K], > 0
+    air_c: temperature at which the flow is stated [degC]
+    returns: volume flow [m3/s]
+    raises: OutOfRange
+    formula: P / (rho c_p dT)
+    source: first law for a steady stream
+    """
+    for name, value, unit in (("power", power, "W"), ("exhaust_rise_k", exhaust_rise_k, "K")):
+        if not value > 0:
+            raise OutOfRange(
+                f"{name.split('_')[0].capitalize()} is {value:g} {unit}, must be above 0 {unit}.",
+                field=name,
+                remedy="Read the exhaust under load, with the room noted.",
+            )
+    return power / (air_density(air_c) * HEAT_CAPACITY_AIR * exhaust_rise_k)
+
+
+def fan_laws(level_change_db: float, exponent_db: float = FAN_LEVEL_EXPONENT_DB) -> FanLawRatios:
+    """Speed and flow that a change of fan noise implies.
+
+    level_change_db: level after less level before [dB]
+    exponent_db: decibels a decade of speed [dB], 50 to 60
+    returns: FanLawRatios
+    raises: OutOfRange
+    formula: N2/N1 = 10^(dL/exponent); flow goes with N; exhaust rise with 1/flow at equal power
+    source: fan affinity laws; the exponent is common practice, no source
+    """
+    require_range("exponent_db", exponent_db, "dB", 50.0, 60.0)
+    speed = 10.0 ** (require_range("level_change_db", level_change_db, "dB", -60.0, 60.0) / exponent_db)
+    return FanLawRatios(speed, speed, 1.0 / speed)
+
+
+EXHAUST_SHOWN_K = 2.0  # two readings of one spot differ by less than this anyway; from memory
+RATIO_TOLERANCE = 1.05
+FAN_SLOWER_DB = 0.5
+
+
+@dataclass(frozen=True)
+class ExhaustFinding:
+    """measured_ratio and allowed_ratio [1] of the exhaust rise; explained: slower fan and power account for it."""
+
+    measured_ratio: float
+    allowed_ratio: float
+    explained: bool
+    text: str
+
+
+def judge_exhaust(
+    before_c: float,
+    before_room_c: float,
+    after_c: float,
+    after_room_c: float,
+    level_change_db: float,
+    power_ratio: float = 1.0,
+) -> ExhaustFinding | None:
+    """Explain a hotter exhaust after a service, or warn. None when the exhaust did not get hotter by 2 K or more.
+
+    before_c: exhaust before [degC]
+    before_room_c: room before [degC]
+    after_c: exhaust after [degC]
+    after_room_c: room after [degC]
+    level_change_db: noise after less noise before [dB]
+    power_ratio: power after over power before [1], > 0; 1 when not known
+    returns: ExhaustFinding or None
+    raises: OutOfRange
+    range: 5 % is left for the readings' own tolerance
+    formula: exhaust rise goes with power over flow; flow by the fan laws
+    source: fan affinity laws and first law; the paradox itself is common practice, no source
+    """
+    rise_before = before_c - require_room_c(before_room_c)
+    rise_after = after_c - require_room_c(after_room_c)
+    require_range("power_ratio", power_ratio, "", 0.01, 100.0)
+    if rise_before <= 0 or rise_after - rise_before < EXHAUST_SHOWN_K:
+        return None
+    measured = rise_after / rise_before
+    allowed = fan_laws(level_change_db).exhaust_rise_ratio * power_ratio
+    explained = measured <= allowed * RATIO_TOLERANCE
+    watts = f" and {power_ratio:.2f} times the watts" if abs(power_ratio - 1.0) > 0.02 else ""
+    start = (
+        f"The exhaust rise went from {rise_before:.0f} to {rise_after:.0f} K, {measured:.2f} times; "
+        f"{abs(level_change_db):.1f} dB {'less' if level_change_db <= 0 else 'more'} noise{watts} "
+        f"{'allow' if watts else 'allows'} up to {allowed:.2f} times. "
+    )
+    if not explained:
+        end = "That does not explain it: check power, seating and vents."
+    elif level_change_db < -FAN_SLOWER_DB:
+        end = "That is no fault: the fan turns slower, so the watts leave in less air."
+    else:
+        end = "That is no fault: more watts leave in the same air."
+    return ExhaustFinding(measured, allowed, explained, start + end)

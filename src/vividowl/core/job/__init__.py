@@ -1,0 +1,1 @@
+"""A job as a whole: the hazards at its door and its stages."""

@@ -1,0 +1,144 @@
+"""When to look again: dust by where it lives, the interface by its kind, the drift by its own visits; the earliest."""
+
+from __future__ import annotations
+
+import calendar
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from datetime import date
+from enum import StrEnum
+
+from vividowl.core.quantities.errors import CoreError, NotEnoughData, require_range
+
+# Months until the next look. Common practice, no source.
+DUST_MONTHS = {"dusty": 6, "pets": 6, "smoke": 6, "normal": 12, "unknown": 12}
+
+
+class LifeSchool(StrEnum):
+    """How soon a shop looks again."""
+
+    CAREFUL = "careful"
+    USUAL = "usual"
+    LONG = "long"
+
+
+# By school: careful, usual, long. Common practice, no source.
+INTERFACE_MONTHS: Mapping[str, tuple[int, int, int]] = {
+    "paste_soft": (12, 18, 24), "paste_stiff": (18, 24, 36), "phase_change_sheet": (36, 36, 60),
+    "phase_change_paste": (36, 36, 60), "gallium_alloy": (12, 12, 12), "pad": (36, 36, 48), "putty": (36, 36, 48),
+    "heat_glue": (36, 36, 48), "copper_shim": (36, 36, 48), "none": (999, 999, 999),
+}  # fmt: skip
+ALLOY_ON_NICKEL_MONTHS = (24, 24, 36)
+VISITS_LEAST = 2
+
+
+@dataclass(frozen=True)
+class NextService:
+    """on: proposed date; months: from today; reason: in words; by_drift: when it would be held back again by its own
+    drift, None when that is not known or far off."""
+
+    on: date
+    months: int
+    reason: str
+    by_drift: date | None = None
+
+
+@dataclass(frozen=True)
+class Drift:
+    """per_month: growth of the resistance [K/W a month]; months_left: until it is held back again, None when that is
+    not to be expected within ten years."""
+
+    per_month: float
+    months_left: float | None
+
+
+def add_months(day: date, months: int) -> date:
+    """The same day some months later, the last of the month when it has no such day.
+
+    day: start [date]
+    months: months to add [1]
+    returns: date
+    source: Gregorian calendar
+    """
+    index = day.month - 1 + months
+    year, month = day.year + index // 12, index % 12 + 1
+    return date(year, month, min(day.day, calendar.monthrange(year, month)[1]))
+
+
+def interface_months(kind: str, school: LifeSchool = LifeSchool.USUAL, cold_plate: str = "unknown") -> int:
+    """Months until an interface is due for a look.
+
+    kind: kind of interface [text]
+    school: how soon the shop looks again
+    cold_plate: copper, nickel, aluminium or unknown; alloy lasts longer on nickel [text]
+    returns: months [1]
+    raises: CoreError for an unknown kind
+    source: common practice, no source
+    """
+    if kind not in INTERFACE_MONTHS:
+        raise CoreError(f"“{kind}” is not known here; allowed: {', '.join(INTERFACE_MONTHS)}.", field="kind")
+    on_nickel = kind == "gallium_alloy" and cold_plate == "nickel"
+    table = ALLOY_ON_NICKEL_MONTHS if on_nickel else INTERFACE_MONTHS[kind]
+    return table[list(LifeSchool).index(school)]
+
+
+def next_service(
+    today: date, surroundings: str, interfaces: tuple[str, ...], school: LifeSchool = LifeSchool.USUAL,
+    cold_plate: str = "unknown", drift: Drift | None = None,
+) -> NextService:  # fmt: skip
+    """Propose the next service date.
+
+    today: day of hand-over [date]
+    surroundings: dusty, pets, smoke, normal or unknown [text]
+    interfaces: kinds of interface that were fitted (n,) [text]
+    school: how soon the shop looks again
+    cold_plate: copper, nickel, aluminium or unknown [text]
+    drift: what earlier visits show, None when there is only one
+    returns: NextService
+    raises: CoreError for an unknown kind
+    formula: the earliest of dust, each interface and drift
+    source: common practice, no source
+    """
+    if surroundings not in DUST_MONTHS:
+        raise CoreError(f"“{surroundings}” is not known here; allowed: {', '.join(DUST_MONTHS)}.", field="surroundings")
+    lives = f"lives in a {surroundings.replace('normal', 'clean')} place"
+    choices = [(DUST_MONTHS[surroundings], f"dust, {'surroundings not known' if surroundings == 'unknown' else lives}")]
+    choices += [
+        (interface_months(k, school, cold_plate), f"the {k.replace('_', ' ')} is due for a look") for k in interfaces
+    ]
+    if drift is not None and drift.months_left is not None:
+        choices.append((max(1, int(drift.months_left + 1e-6)), "by its drift so far it is held back again then"))
+    months, reason = min(choices)
+    held_again = drift.months_left if drift is not None else None
+    by_drift = add_months(today, int(held_again + 1e-6)) if held_again is not None else None
+    return NextService(add_months(today, months), months, reason, by_drift)
+
+
+def fit_drift(
+    visits: Sequence[tuple[float, float]], power: float, limit_c: float, room_c: float, start: float | None = None
+) -> Drift:  # fmt: skip
+    """How fast a device gets worse, from readings at successive visits without a service between them.
+
+    visits: months and resistance (n, 2) [months, K/W], n >= 2, months rising
+    power: heat it runs at [W], above 0
+    limit_c: limit at which it is held back [degC]
+    room_c: room where it lives [degC]
+    start: resistance that it starts from after a service [K/W], None for where the line stands now
+    returns: Drift
+    raises: NotEnoughData for fewer than two visits, OutOfRange
+    formula: straight line by least squares; months until (T_limit - T_room)/P is reached
+    source: least squares, textbook; a straight line is common practice, no source
+    """
+    if len(visits) < VISITS_LEAST:
+        raise NotEnoughData("A drift needs two visits.", field="visits", remedy="Measure again at the next visit.")
+    require_range("power", power, "W", 0.1, 2000.0)
+    months, values = [m for m, _ in visits], [r for _, r in visits]
+    mean_m, mean_r = sum(months) / len(months), sum(values) / len(values)
+    spread = sum((m - mean_m) ** 2 for m in months)
+    if spread <= 0:
+        raise NotEnoughData("The visits are of one day.", field="visits", remedy="Measure again at the next visit.")
+    slope = sum((m - mean_m) * (r - mean_r) for m, r in visits) / spread
+    allowed = (limit_c - room_c) / power
+    now = start if start is not None else mean_r + slope * (months[-1] - mean_m)
+    left = (allowed - now) / slope if slope > 0 else None
+    return Drift(slope, max(0.0, left) if left is not None and left <= 120.0 else None)

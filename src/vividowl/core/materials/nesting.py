@@ -1,0 +1,323 @@
+"""Pieces on sheets and offcuts: least material lost, the rest kept with its true shape."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass
+from typing import Any
+
+import numpy as np
+from rectpack import MaxRectsBaf, MaxRectsBl, MaxRectsBlsf, MaxRectsBssf
+from rectpack.geometry import Rectangle
+
+from vividowl.core.quantities.errors import OutOfRange, require_range
+
+UNIT = 100  # lengths are packed in whole hundredths of a millimetre, so that nothing hangs on rounding
+KEEP_MM = 10.0  # an offcut narrower than this is not kept; common practice, no source
+PIECES_MOST, SHEETS_MOST = 200, 50
+TRIES_MOST, WORK_MOST = 150, 135_000
+PATIENCE = 30  # arrangements that bring nothing better, after which the search ends
+_PACKERS = (MaxRectsBssf, MaxRectsBaf, MaxRectsBl, MaxRectsBlsf)
+
+
+@dataclass(frozen=True)
+class Box:
+    """A rectangle at a place [mm]: x and y of its corner, width along x, length along y."""
+
+    x_mm: float
+    y_mm: float
+    width_mm: float
+    length_mm: float
+
+    @property
+    def area_mm2(self) -> float:
+        """Area [mm2]."""
+        return self.width_mm * self.length_mm
+
+    @property
+    def rect(self) -> tuple[float, float, float, float]:
+        """As x, y, width and length [mm]."""
+        return (self.x_mm, self.y_mm, self.width_mm, self.length_mm)
+
+
+@dataclass(frozen=True)
+class Piece:
+    """A piece to cut [mm]. together: pieces of one such name come from one strip, side by side."""
+
+    name: str
+    width_mm: float
+    length_mm: float
+    together: str = ""
+
+
+@dataclass(frozen=True)
+class Sheet:
+    """A sheet or an offcut [mm]. taken: what was cut out of it before; offcut: whether it is one."""
+
+    name: str
+    width_mm: float
+    length_mm: float
+    taken: tuple[Box, ...] = ()
+    offcut: bool = False
+
+    @property
+    def free_mm2(self) -> float:
+        """Area that is left [mm2]."""
+        return self.width_mm * self.length_mm - sum(box.area_mm2 for box in self.taken)
+
+
+@dataclass(frozen=True)
+class Placement:
+    """Piece number `piece` on sheet number `sheet`, its box, and whether it was turned."""
+
+    piece: int
+    sheet: int
+    box: Box
+    rotated: bool
+
+
+@dataclass(frozen=True)
+class Remainder:
+    """What is left of a sheet: largest: the biggest rectangle in it, None when nothing worth keeping is left;
+    taken: all that was cut out of it, kerf included."""
+
+    sheet: int
+    largest: Box | None
+    taken: tuple[Box, ...]
+
+
+@dataclass(frozen=True)
+class Nesting:
+    """placements; unplaced: numbers of pieces for which there was no room; remainders of the sheets in use;
+    lost_mm2: neither piece nor kept rectangle [mm2]; waste_share: of the area of the sheets in use that becomes no
+    piece [1]; tries: how many arrangements were compared."""
+
+    placements: tuple[Placement, ...]
+    unplaced: tuple[int, ...]
+    remainders: tuple[Remainder, ...]
+    lost_mm2: float
+    waste_share: float
+    tries: int
+
+    @property
+    def fits(self) -> bool:
+        """Whether every piece has its place."""
+        return not self.unplaced
+
+
+@dataclass(frozen=True)
+class _Block:
+    """One piece, or a strip of pieces that stay together, as it is packed."""
+
+    pieces: tuple[int, ...]
+    width: int
+    length: int
+
+
+def with_margin(width_mm: float, length_mm: float, margin_mm: float, step_mm: float = 0.5) -> tuple[float, float]:
+    """A piece that surely covers a die: margin on each side, rounded up to a step that can be cut.
+
+    width_mm: width of the die [mm], 1 to 200
+    length_mm: length of the die [mm], 1 to 200
+    margin_mm: what a caliper and a hand may be off on each side [mm], 0 to 5
+    step_mm: step of the ruler [mm], 0.1 to 5
+    returns: width and length of the piece [mm]
+    raises: OutOfRange
+    formula: ceil((side + 2 margin) / step) step
+    source: common practice, no source; 14.66 x 15.04 mm becomes 15.5 x 15.5 mm with 0.2 mm a side
+    """
+    for name, value in (("width_mm", width_mm), ("length_mm", length_mm)):
+        require_range(name, value, "mm", 1.0, 200.0, "Measure the die with plastic calipers.")
+    require_range("margin_mm", margin_mm, "mm", 0.0, 5.0)
+    require_range("step_mm", step_mm, "mm", 0.1, 5.0)
+    a, b = (float(np.ceil((s + 2.0 * margin_mm) / step_mm - 1e-6)) * step_mm for s in (width_mm, length_mm))
+    return round(a, 3), round(b, 3)
+
+
+def nest(pieces: Sequence[Piece], sheets: Sequence[Sheet], kerf_mm: float = 0.0, seed: int = 0) -> Nesting:
+    """Place pieces on sheets and offcuts so that little is lost for good; offcuts are used before sheets.
+
+    pieces: pieces (n,), 1 to 200
+    sheets: sheets and offcuts there are (m,), 1 to 50
+    kerf_mm: width that the blade takes between pieces [mm], 0 to 5
+    seed: seed of the shuffled orders [1]
+    returns: Nesting; pieces without room are named in it
+    raises: OutOfRange for sizes that cannot be, and for a piece or strip larger than every sheet
+    formula: best of several orders and rules of the maximal-rectangles heuristic; lost = area taken from the sheets
+        less the pieces, where the largest rectangle left counts as kept
+    source: J. Jylanki, "A thousand ways to pack the bin" (2010) for the heuristic; packing by the rectpack library
+    """
+    require_range("pieces", len(pieces), "", 1, PIECES_MOST, "Cut in several goes.")
+    require_range("sheets", len(sheets), "", 1, SHEETS_MOST, "Name a sheet or an offcut.")
+    require_range("kerf_mm", kerf_mm, "mm", 0.0, 5.0, "A blade takes 0 to 0.3 mm.")
+    for kind, rows in (("piece", pieces), ("sheet", sheets)):
+        for row in rows:
+            for side in (row.width_mm, row.length_mm):
+                require_range(kind, side, "mm", 0.5, 2000.0, f"Each side of a {kind} has a size above nought.")
+    kerf = round(kerf_mm * UNIT)
+    blocks = _blocks(pieces, kerf)
+    _refuse_oversize(pieces, sheets, blocks, kerf)
+    tries = max(8, min(TRIES_MOST, WORK_MOST // len(blocks) ** 2))
+    best: tuple[tuple[float, ...], list[tuple[int, Any]], list[int]] | None = None
+    done = since = 0
+    for order, packer, sheet_order in _arrangements(blocks, sheets, seed, tries):
+        done, since = done + 1, since + 1
+        placed, left, surfaces = _pack(blocks, order, packer, sheets, sheet_order, kerf)
+        score = _score(blocks, sheets, placed, left, surfaces, kerf)
+        if best is None or score < best[0]:
+            best, since = (score, placed, left), 0
+        if since >= PATIENCE:
+            break
+    assert best is not None  # noqa: S101 - there is one arrangement at least
+    return _result(pieces, sheets, blocks, best[1], best[2], kerf, done)
+
+
+def _blocks(pieces: Sequence[Piece], kerf: int) -> list[_Block]:
+    """Pieces as they are packed: one by one, strips as one. A kerf is added right and above."""
+    out: list[_Block] = []
+    strips: dict[str, list[int]] = {}
+    for index, piece in enumerate(pieces):
+        if piece.together:
+            strips.setdefault(piece.together, []).append(index)
+        else:
+            out.append(_Block((index,), round(piece.width_mm * UNIT) + kerf, round(piece.length_mm * UNIT) + kerf))
+    for members in strips.values():
+        width = sum(round(pieces[i].width_mm * UNIT) + kerf for i in members)
+        out.append(_Block(tuple(members), width, max(round(pieces[i].length_mm * UNIT) for i in members) + kerf))
+    return out
+
+
+def _refuse_oversize(pieces: Sequence[Piece], sheets: Sequence[Sheet], blocks: Sequence[_Block], kerf: int) -> None:
+    for block in blocks:
+        a, b = sorted((block.width, block.length))
+        if any(
+            a <= s + kerf and b <= t + kerf
+            for s, t in (sorted((round(x.width_mm * UNIT), round(x.length_mm * UNIT))) for x in sheets)
+        ):
+            continue
+        largest = max(sheets, key=lambda s: s.width_mm * s.length_mm)
+        what = f"The strip “{pieces[block.pieces[0]].together}”" if len(block.pieces) > 1 else "A piece"
+        width, length = (block.width - kerf) / UNIT, (block.length - kerf) / UNIT
+        raise OutOfRange(
+            f"{what} of {width:g} × {length:g} mm is larger than any sheet; the largest is {largest.width_mm:g} × "
+            f"{largest.length_mm:g} mm.",
+            field="pieces", remedy="Take a larger sheet, or put two pieces side by side.",
+        )  # fmt: skip
+
+
+def _arrangements(
+    blocks: Sequence[_Block], sheets: Sequence[Sheet], seed: int, tries: int
+) -> Iterable[tuple[list[int], type, list[int]]]:
+    """Orders of the blocks with a rule and an order of the sheets: the usual ones first, then shuffled ones."""
+    numbers = range(len(blocks))
+    keys = (
+        lambda i: (-blocks[i].width * blocks[i].length, i), lambda i: (-max(blocks[i].width, blocks[i].length), i),
+        lambda i: (-min(blocks[i].width, blocks[i].length), i), lambda i: (-blocks[i].width - blocks[i].length, i),
+    )  # fmt: skip
+    orders = [sorted(numbers, key=key) for key in keys]
+    # Offcuts come first, the smallest before the others; then sheets, or the largest first to open fewer of them.
+    by_size = sorted(range(len(sheets)), key=lambda i: (not sheets[i].offcut, sheets[i].free_mm2, i))
+    by_room = sorted(range(len(sheets)), key=lambda i: (not sheets[i].offcut, -sheets[i].free_mm2, i))
+    rng = np.random.default_rng(seed)
+    count = 0
+    for order in orders:
+        for packer in _PACKERS:
+            for sheet_order in (by_size, by_room) if by_size != by_room else (by_size,):
+                if count >= tries:
+                    return
+                count += 1
+                yield order, packer, sheet_order
+    while count < tries and len(blocks) > 2:
+        count += 1
+        order = list(orders[count % len(orders)])
+        for _ in range(max(1, len(order) // 4)):
+            a, b = rng.integers(0, len(order), 2)
+            order[a], order[b] = order[b], order[a]
+        yield order, _PACKERS[count % len(_PACKERS)], by_size if count % 2 else by_room
+
+
+def _surface(packer: type, sheet: Sheet, kerf: int) -> Any:  # noqa: ANN401 - the library has no types
+    surface = packer(round(sheet.width_mm * UNIT) + kerf, round(sheet.length_mm * UNIT) + kerf, True)
+    for box in sheet.taken:
+        _take(surface, round(box.x_mm * UNIT), round(box.y_mm * UNIT), round(box.width_mm * UNIT) + kerf,
+              round(box.length_mm * UNIT) + kerf)  # fmt: skip
+    return surface
+
+
+def _take(surface: Any, x: int, y: int, width: int, length: int) -> None:  # noqa: ANN401
+    """Mark a place as gone; the library itself only takes the places that it chose."""
+    surface._split(Rectangle(x, y, width, length))
+    surface._remove_duplicates()
+
+
+def _pack(
+    blocks: Sequence[_Block], order: Sequence[int], packer: type, sheets: Sequence[Sheet], sheet_order: Sequence[int],
+    kerf: int,
+) -> tuple[list[tuple[int, Any]], list[int], dict[int, Any]]:  # fmt: skip
+    surfaces = {i: _surface(packer, sheets[i], kerf) for i in sheet_order}
+    placed: list[tuple[int, Any]] = []
+    left: list[int] = []
+    for number in order:
+        block = blocks[number]
+        for i in sheet_order:
+            found = surfaces[i].add_rect(block.width, block.length, number)
+            if found is not None:
+                placed.append((i, found))
+                break
+        else:
+            left.append(number)
+    return placed, left, {i: s for i, s in surfaces.items() if len(s)}
+
+
+def _largest(surface: Any, kerf: int) -> Box | None:  # noqa: ANN401
+    """The biggest rectangle left that is worth keeping."""
+    keep = KEEP_MM * UNIT
+    free = [m for m in surface._max_rects if m.width - kerf >= keep and m.height - kerf >= keep]
+    if not free:
+        return None
+    m = max(free, key=lambda r: (r.width * r.height, -r.x, -r.y))
+    return Box(m.x / UNIT, m.y / UNIT, (m.width - kerf) / UNIT, (m.height - kerf) / UNIT)
+
+
+def _score(
+    blocks: Sequence[_Block], sheets: Sequence[Sheet], placed: Sequence[tuple[int, Any]], left: Sequence[int],
+    surfaces: dict[int, Any], kerf: int,
+) -> tuple[float, ...]:  # fmt: skip
+    """Less is better: area without room, area lost, new sheets opened, sheets touched."""
+    without = sum(blocks[i].width * blocks[i].length for i in left) / UNIT**2
+    kept = sum(box.area_mm2 for s in surfaces.values() if (box := _largest(s, kerf)) is not None)
+    taken = sum(sheets[i].free_mm2 for i in surfaces) - kept
+    return (without, round(taken, 3), sum(not sheets[i].offcut for i in surfaces), len(surfaces))
+
+
+def _result(
+    pieces: Sequence[Piece], sheets: Sequence[Sheet], blocks: Sequence[_Block], placed: Sequence[tuple[int, Any]],
+    left: Sequence[int], kerf: int, tries: int,
+) -> Nesting:  # fmt: skip
+    placements: list[Placement] = []
+    cut: dict[int, list[Box]] = {}
+    for sheet, found in placed:
+        block = blocks[found.rid]
+        turned = (found.width, found.height) != (block.width, block.length)
+        along = 0
+        for i in block.pieces:
+            w, h = round(pieces[i].width_mm * UNIT), round(pieces[i].length_mm * UNIT)
+            x, y = (found.x, found.y + along) if turned else (found.x + along, found.y)
+            box = Box(x / UNIT, y / UNIT, (h if turned else w) / UNIT, (w if turned else h) / UNIT)
+            placements.append(Placement(i, sheet, box, turned))
+            cut.setdefault(sheet, []).append(box)
+            along += w + kerf
+    remainders, kept = [], 0.0
+    for sheet in sorted(cut):
+        surface = _surface(MaxRectsBssf, Sheet("", sheets[sheet].width_mm, sheets[sheet].length_mm,
+                                               (*sheets[sheet].taken, *cut[sheet])), kerf)  # fmt: skip
+        largest = _largest(surface, kerf)
+        kept += largest.area_mm2 if largest else 0.0
+        remainders.append(Remainder(sheet, largest, (*sheets[sheet].taken, *cut[sheet])))
+    area = sum(p.box.area_mm2 for p in placements)
+    free = sum(sheets[i].free_mm2 for i in cut)
+    unplaced = tuple(sorted(i for n in left for i in blocks[n].pieces))
+    return Nesting(
+        tuple(sorted(placements, key=lambda p: p.piece)), unplaced, tuple(remainders), max(0.0, free - area - kept),
+        1.0 - area / free if free else 0.0, tries,
+    )  # fmt: skip

@@ -1,0 +1,203 @@
+"""A copper shim instead of a thick pad on a small chip: what it buys and whether it fits."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+
+from vividowl.core.heat.conduction import in_series, layer_resistance
+from vividowl.core.materials.pads import Gap
+from vividowl.core.quantities.errors import CoreError, OutOfRange, require_range
+
+COPPER_CONDUCTIVITY = 390.0  # [W/(m K)] near 25 degC, textbook
+EDGE_MM = 1.0  # caliper's and hand's tolerance on a shim's place; from memory
+# Thicknesses in which copper is sold [mm], and the film that each face needs at least [mm]; from memory.
+STOCK_MM = (0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.8, 1.0, 1.2, 1.5, 2.0, 2.5, 3.0)
+FILM_MM = 0.05
+# More than this on one face is no film any more: it creeps out, or sets with a void. From memory.
+FILM_MOST_MM = 0.3
+# What holds the shim to the heatsink: conductivity [W/(m K)] and film [mm], from memory. The chip's face is always
+# paste.
+BONDS = {"glue": (1.0, 0.1), "paste": (8.5, FILM_MM)}
+PASTE_CONDUCTIVITY = BONDS["paste"][0]
+
+
+@dataclass(frozen=True)
+class ShimGain:
+    """pad_resistance, shim_resistance: before and after [K/W]; drop_k: by how much the chip cools at its power [K]."""
+
+    pad_resistance: float
+    shim_resistance: float
+    drop_k: float
+
+
+@dataclass(frozen=True)
+class ShimFit:
+    """fits; touching: it reaches beyond the package on this many sides; uncovered_mm: die left bare [mm];
+    reason in words."""
+
+    fits: bool
+    reason: str
+    uncovered_mm: float
+
+
+@dataclass(frozen=True)
+class ShimHeight:
+    """fits; limit_mm: thickest copper that leaves room for two films [mm]; stock_mm: next stock size down from it, None
+    when no stock is that thin; film_mm: of paste on the chip at the middle of the gap [mm]; reason in words."""
+
+    fits: bool
+    limit_mm: float
+    stock_mm: float | None
+    film_mm: float
+    reason: str
+
+
+def shim_height(shim_mm: float, gap: Gap, bond: str = "glue") -> ShimHeight:
+    """Whether a shim goes into the gap that the pad has kept open, over the gap's whole tolerance.
+
+    shim_mm: thickness of the shim [mm], 0.05 to 5
+    gap: between chip and heatsink, from the pressed pad
+    bond: paste or glue, what holds it to the heatsink [text]
+    returns: ShimHeight; one that is too thin fits, and its reason says what the film gets
+    raises: OutOfRange, CoreError for an unknown bond
+    formula: limit = gap - tolerance - two films; the next stock size down; film on the chip = gap - shim - bond
+    source: geometry; films and stock sizes from memory
+    """
+    require_range("shim_mm", shim_mm, "mm", 0.05, 5.0, "Measure the copper with calipers.")
+    bond_mm = _bond(bond)[1]
+    limit = gap.gap_mm - gap.tolerance_mm - FILM_MM - bond_mm
+    stock = max((t for t in STOCK_MM if t <= limit + 1e-9), default=None)
+    film = max(FILM_MM, gap.gap_mm - shim_mm - bond_mm)
+    asked = f"{gap.gap_mm:.2f} ± {gap.tolerance_mm:.2f} mm"
+    if shim_mm > limit + 1e-9:
+        down = (
+            f"Take {stock:g} mm, the next size down." if stock is not None else "No copper is thin enough: take putty."
+        )
+        return ShimHeight(
+            False,
+            limit,
+            stock,
+            film,
+            f"{shim_mm:g} mm of copper holds the cooler off the die: the gap of "
+            f"{asked} leaves {max(0.0, limit):.2f} mm beside two films. {down}",
+        )
+    if film > FILM_MOST_MM:
+        more = f"take {stock:g} mm" if stock is not None and stock > shim_mm + 1e-9 else "take putty"
+        return ShimHeight(
+            True,
+            limit,
+            stock,
+            film,
+            f"{shim_mm:g} mm in a gap of {asked} leaves {film:.2f} mm of paste on the "
+            f"chip; beyond {FILM_MOST_MM:g} mm it creeps out: {more}.",
+        )
+    return ShimHeight(
+        True,
+        limit,
+        stock,
+        film,
+        f"{shim_mm:g} mm goes into the gap of {asked} with {film:.2f} mm of paste on the chip.",
+    )
+
+
+def _bond(bond: str) -> tuple[float, float]:
+    if bond not in BONDS:
+        raise CoreError(f"“{bond}” does not hold a shim; allowed: {', '.join(BONDS)}.", field="bond")
+    return BONDS[bond]
+
+
+def shim_gain(
+    width_mm: float, length_mm: float, power: float, pad_um: float, pad_conductivity: float, shim_um: float,
+    film_um: float = 48.0, bond: str = "paste",
+) -> ShimGain:  # fmt: skip
+    """A pad against a copper shim with paste on the chip's face, and paste or glue on the heatsink's.
+
+    width_mm: width of the contact [mm], 1 to 200
+    length_mm: length of the contact [mm], 1 to 200
+    power: heat of the chip [W], 0 to 2000
+    pad_um: thickness of the pad as pressed [um]
+    pad_conductivity: of the pad [W/(m K)]
+    shim_um: thickness of the shim [um]
+    film_um: film of paste on the chip [um]
+    bond: paste or glue, what holds it to the heatsink [text]
+    returns: ShimGain
+    raises: OutOfRange, CoreError for an unknown bond
+    formula: R_pad = t/(kA); R_shim = t/(kA) + film/(k_paste A) + bond/(k_bond A); drop = P (R_pad - R_shim)
+    source: Fourier's law, series chain; contacts and spreading left out
+    """
+    for name, value in (("width_mm", width_mm), ("length_mm", length_mm)):
+        require_range(name, value, "mm", 1.0, 200.0, "Measure the package with calipers.")
+    require_range("power", power, "W", 0.0, 2000.0)
+    area = width_mm * length_mm
+    pad = layer_resistance(pad_um, pad_conductivity, area)
+    conductivity, bond_mm = _bond(bond)
+    shim = in_series([layer_resistance(film_um, PASTE_CONDUCTIVITY, area),
+                      layer_resistance(shim_um, COPPER_CONDUCTIVITY, area),
+                      layer_resistance(1000.0 * bond_mm, conductivity, area)])  # fmt: skip
+    return ShimGain(pad, shim, power * (pad - shim))
+
+
+def shim_fit(
+    shim_width_mm: float, shim_length_mm: float, package_width_mm: float, package_length_mm: float,
+    die_width_mm: float, die_length_mm: float, offset_x_mm: float = 0.0, offset_y_mm: float = 0.0,
+    neighbours_mm: float | None = None,
+) -> ShimFit:  # fmt: skip
+    """Whether a shim stays on its package and covers the die, which may sit off-centre.
+
+    shim_width_mm: width of the shim [mm], 1 to 200
+    shim_length_mm: length of the shim [mm], 1 to 200
+    package_width_mm: width of the package [mm], 1 to 200
+    package_length_mm: length of the package [mm], 1 to 200
+    die_width_mm: width of the die [mm], 1 to the package
+    die_length_mm: length of the die [mm], 1 to the package
+    offset_x_mm: die's centre from the package's along the width [mm]
+    offset_y_mm: the same along the length [mm]
+    neighbours_mm: bare parts beside the package start so far from its edge [mm], None when not known
+    returns: ShimFit
+    raises: OutOfRange
+    formula: the shim sits over the die and must stay within the package; what of the die it leaves bare is named, and
+        neighbours are measured from where it lies, not from the package's middle
+    source: geometry; smaller than the package is common practice, no source
+    """
+    for name, value in (
+        ("shim_width_mm", shim_width_mm), ("shim_length_mm", shim_length_mm), ("package_width_mm", package_width_mm),
+        ("package_length_mm", package_length_mm), ("die_width_mm", die_width_mm), ("die_length_mm", die_length_mm),
+    ):  # fmt: skip
+        require_range(name, value, "mm", 1.0, 200.0, "Measure with plastic calipers.")
+    uncovered, over, nearest = 0.0, 0.0, math.inf
+    for shim, package, die, offset, name in (
+        (shim_width_mm, package_width_mm, die_width_mm, offset_x_mm, "offset_x_mm"),
+        (shim_length_mm, package_length_mm, die_length_mm, offset_y_mm, "offset_y_mm"),
+    ):
+        if abs(offset) + die / 2.0 > package / 2.0 + 1e-9:
+            raise OutOfRange(
+                f"A die of {die:g} mm, {offset:g} mm off the middle, reaches beyond its package of {package:g} mm.",
+                field=name, remedy="Measure from the package's edges to the die's edges.",
+            )  # fmt: skip
+        over = max(over, shim - package)
+        # Over the die's middle, as far as the package allows.
+        room = max(0.0, (package - shim) / 2.0)
+        place = max(-room, min(room, offset))
+        bare = max(offset + die / 2.0 - (place + shim / 2.0), (place - shim / 2.0) - (offset - die / 2.0), 0.0)
+        uncovered = max(uncovered, bare)
+        if neighbours_mm is not None:
+            nearest = min(nearest, neighbours_mm + package / 2.0 - (abs(place) + shim / 2.0))
+    if over > 0:
+        return ShimFit(
+            False,
+            f"The shim is {over:g} mm wider than the package, so it can touch the parts around it; allowed is up to "
+            f"{package_width_mm:g} × {package_length_mm:g} mm.",
+            uncovered,
+        )
+    if uncovered > 1e-9:
+        return ShimFit(False, f"It leaves {uncovered:.1f} mm of the die bare.", uncovered)
+    if nearest < EDGE_MM:
+        return ShimFit(
+            True,
+            f"It fits, but bare parts stand {max(0.0, nearest):.1f} mm from where the shim lies: insulate them, "
+            f"and glue "
+            "the shim to the heatsink so that it cannot wander.",
+            0.0,
+        )
+    return ShimFit(True, "It stays on the package and covers the die.", 0.0)

@@ -1,0 +1,256 @@
+"""What can be done for a device, and which of it first: the options side by side, ranked by what is wanted."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from enum import StrEnum
+
+from vividowl.core.materials.kinds import DIE_KINDS, Material
+from vividowl.core.plan.prediction import Action, Option, Prediction
+from vividowl.core.quantities.errors import CoreError, require_range
+
+LEAVE = "leave"
+# Two options whose gains differ by less than this share of the larger one count as equal: which of two good interfaces
+# comes out better hangs on the hand that lays it. From memory.
+ALIKE_SHARE = 0.15
+TUNE_ALONE, TUNE_ON_TOP = "tune", "tune_on_top"
+
+
+class Goal(StrEnum):
+    """What the customer wants most."""
+
+    COOLER = "cooler"
+    QUIETER = "quieter"
+    FASTER = "faster"
+    CHEAPER = "cheaper"
+    LONGEST_REST = "longest_rest"
+
+
+@dataclass(frozen=True)
+class Situation:
+    """What decides which options there are.
+
+    die_materials: by name, what may go on the die; pads: old pads are offered to be replaced, pads_due: they are bad,
+    so that whoever lifts the cooler replaces them; putty: by putty rather than pads; shim: measured for a small chip;
+    cover_path: of pad and cover to the room [K/W], None when not measured; undervolt_mv, cap_w: planned tuning;
+    fan_drags: found at inspection.
+    """
+
+    die_materials: Mapping[str, Material]
+    pads: bool = False
+    pads_due: bool = False
+    putty: bool = False
+    shim: bool = False
+    cover_path: float | None = None
+    undervolt_mv: float = 0.0
+    cap_w: float | None = None
+    fan_drags: bool = False
+
+
+@dataclass(frozen=True)
+class Candidate:
+    """An option with all that ranks it. blocked: a stop stands; to_acknowledge: gates to accept; total_cents: price or
+    None; life_months: until the next look."""
+
+    option: Option
+    prediction: Prediction
+    blocked: bool
+    to_acknowledge: int
+    total_cents: int | None
+    life_months: int
+
+
+@dataclass(frozen=True)
+class Ranked:
+    """Candidate number `index` at its place; reason in a sentence; as_good: what separates it from the best cannot be
+    measured."""
+
+    index: int
+    reason: str
+    as_good: bool
+
+
+def make_options(situation: Situation) -> tuple[Option, ...]:
+    """The options for a device, leaving it alone first.
+
+    situation: what decides
+    returns: options (n,)
+    raises: OutOfRange, CoreError for a material that does not belong on a die
+    source: common practice, no source
+    """
+    s = situation
+    for name, found in s.die_materials.items():
+        if found.kind not in DIE_KINDS:
+            raise CoreError(f"“{name}” is {found.words}, which does not go on a die.", field="die_materials",
+                            remedy=f"Allowed: {', '.join(DIE_KINDS)}.")  # fmt: skip
+    cap = None if s.cap_w is None else require_range("cap_w", s.cap_w, "W", 1.0, 2000.0)
+    out = [Option(LEAVE, "leave it alone"), Option("clean", "clean only", (Action.CLEAN,))]
+    filler = "putty for the pads" if s.putty else "new pads"
+    both = (Action.CLEAN, Action.REPASTE, *((Action.PADS,) if s.pads_due else ()))
+    with_pads = f", {filler}" if s.pads_due else ""
+    for name, found in s.die_materials.items():
+        out.append(Option(f"repaste:{name}", f"clean, {name}{with_pads}", both, found))
+    first = next(iter(s.die_materials.items()), None)
+    extra: list[tuple[str, str, Action]] = []
+    if s.pads and not s.pads_due:
+        extra.append(("putty" if s.putty else "pads", filler, Action.PADS))
+    if s.shim:
+        extra.append(("shim", "copper shim", Action.SHIM))
+    if s.fan_drags:
+        extra.append(("fan", "new fan", Action.FAN))
+    for key, words, action in extra:
+        if action is Action.FAN:
+            out.append(Option(key, f"clean, {words}", (Action.CLEAN, action)))
+        if first is not None:
+            said = f"clean, {first[0]}{with_pads}, {words}"
+            out.append(Option(f"{key}:{first[0]}", said, (*both, action), first[1]))
+    if s.cover_path is not None:
+        out.append(Option("cover", "couple the cover", (Action.COVER,), cover_path=s.cover_path))
+        if first is not None:
+            out.append(Option(f"cover:{first[0]}", f"clean, {first[0]}{with_pads}, couple the cover",
+                              (*both, Action.COVER),
+                              first[1], cover_path=s.cover_path))  # fmt: skip
+    if s.undervolt_mv > 0 or cap is not None:
+        words = tuning_words(s.undervolt_mv, cap)
+        out.append(Option(TUNE_ALONE, words, (Action.TUNE,), undervolt_mv=s.undervolt_mv, cap_w=cap))
+        if first is not None:
+            said = f"clean, {first[0]}{with_pads}, then {words}"
+            out.append(Option(TUNE_ON_TOP, said, (*both, Action.TUNE), first[1], s.undervolt_mv, cap))
+    return tuple(out)
+
+
+def tuning_words(undervolt_mv: float, cap_w: float | None) -> str:
+    """Tuning in words.
+
+    undervolt_mv: [mV], 0 for none
+    cap_w: power cap [W], None for none
+    returns: words, empty for none [text]
+    source: the definition
+    """
+    said = [f"undervolt {undervolt_mv:g} mV"] if undervolt_mv > 0 else []
+    said += [f"cap at {cap_w:g} W"] if cap_w is not None else []
+    return " and ".join(said)
+
+
+def rank(
+    candidates: Sequence[Candidate], goal: Goal, *, measurable_k: float, measurable_w: float, measurable_db: float,
+    held: bool, pumped_out: bool = False,
+) -> tuple[Ranked, ...]:  # fmt: skip
+    """Order the options by what the customer wants; leaving it alone wins when no gain can be measured.
+
+    candidates: options with what ranks them (n,), leaving it alone among them
+    goal: what is wanted most
+    measurable_k: smallest gain of temperature that can be shown [K]
+    measurable_w: the same of watts [W]
+    measurable_db: the same of noise [dB]
+    held: heat holds the device back [flag]
+    pumped_out: the old interface had crept out, so that of equals one that does not creep comes first [flag]
+    returns: places (n,), best first; blocked options last
+    raises: CoreError when leaving it alone is missing, or nothing tells the wanted gain
+    formula: by the median of the wanted gain; options within the measurable of the best, or within 15 % of its gain,
+        count as equal, and then fewer hazards, then the lower price come first
+    source: common practice, no source
+    """
+    home = next((i for i, c in enumerate(candidates) if c.option.key == LEAVE), None)
+    if home is None:
+        raise CoreError("Leaving it alone is missing from the options.", field="candidates")
+    gains = [_gain(c, goal, held) for c in candidates]
+    least = _least(goal, held, measurable_k, measurable_w, measurable_db)
+    plain = [_gain(c, Goal.COOLER, held) for c in candidates]
+    plain_least = measurable_w if held and candidates[0].prediction.gain_w is not None else measurable_k
+    free = [i for i, c in enumerate(candidates) if not c.blocked and i != home]
+    worth = [i for i in free if (plain[i] if goal in (Goal.CHEAPER, Goal.LONGEST_REST) else gains[i]) >= (
+        plain_least if goal in (Goal.CHEAPER, Goal.LONGEST_REST) else least)]  # fmt: skip
+    if goal is Goal.FASTER and not held:
+        worth = []
+
+    def ties(i: int) -> tuple[float, ...]:
+        c = candidates[i]
+        creeps = pumped_out and c.option.material is not None and c.option.material.pumps_out
+        return (creeps, c.to_acknowledge, c.total_cents if c.total_cents is not None else 1e12, len(c.option.actions))
+
+    if goal is Goal.CHEAPER:
+        worth.sort(key=lambda i: (ties(i)[2], -plain[i]))
+    elif goal is Goal.LONGEST_REST:
+        worth.sort(key=lambda i: (-candidates[i].life_months, *ties(i)))
+    else:
+        best = max((gains[i] for i in worth), default=0.0)
+        alike = max(least, ALIKE_SHARE * best)
+        worth.sort(key=lambda i: (0, *ties(i)) if best - gains[i] < alike else (1, -gains[i]))
+    rest = [i for i in free if i not in worth]
+    rest.sort(key=lambda i: (-gains[i], *ties(i)))
+    blocked = sorted((i for i, c in enumerate(candidates) if c.blocked and i != home), key=lambda i: -gains[i])
+    order = [*worth, home, *rest, *blocked]
+    return tuple(
+        _placed(candidates, i, place, order, gains, least, goal, held, i in worth) for place, i in enumerate(order)
+    )
+
+
+def _gain(c: Candidate, goal: Goal, held: bool) -> float:
+    """Median of what the goal counts, more is better."""
+    p = c.prediction
+    if goal is Goal.QUIETER:
+        # Kelvins are no decibels: without a fan nothing gets quieter.
+        return -p.noise_db.median if p.noise_db is not None else 0.0
+    if (goal is Goal.FASTER or held) and p.gain_w is not None:
+        return p.gain_w.median
+    return p.gain_k.median
+
+
+def _least(goal: Goal, held: bool, measurable_k: float, measurable_w: float, measurable_db: float) -> float:
+    if goal is Goal.QUIETER:
+        return measurable_db
+    return measurable_w if goal is Goal.FASTER or held else measurable_k
+
+
+def _said(c: Candidate, goal: Goal, held: bool) -> str:
+    """The wanted gain in words."""
+    p = c.prediction
+    if goal is Goal.QUIETER and p.noise_db is None:
+        return "it has no fan to be quieter"
+    if goal is Goal.QUIETER and p.noise_db is not None:
+        level = abs(p.noise_db.median)
+        least = "at least " if p.noise_floor else ""
+        return f"{least}{level:.0f} dB {'quieter' if p.noise_db.median <= 0 else 'louder'} at the same temperature"
+    if (goal is Goal.FASTER or held) and p.gain_w is not None:
+        return f"{abs(p.gain_w.median):.0f} W {'more' if p.gain_w.median >= 0 else 'less'} at the limit"
+    return f"{abs(p.gain_k.median):.0f} K {'cooler' if p.gain_k.median >= 0 else 'warmer'} at the same work"
+
+
+def _placed(
+    candidates: Sequence[Candidate], index: int, place: int, order: Sequence[int], gains: Sequence[float],
+    least: float, goal: Goal, held: bool, worth: bool,
+) -> Ranked:  # fmt: skip
+    c, best = candidates[index], candidates[order[0]]
+    alike = max(least, ALIKE_SHARE * max((gains[i] for i in order if not candidates[i].blocked), default=0.0))
+    as_good = worth and place > 0 and abs(gains[order[0]] - gains[index]) < alike
+    if c.blocked:
+        return Ranked(index, "A stop stands in the way; see below.", False)
+    if c.option.key == LEAVE:
+        if place == 0 and goal is Goal.FASTER and not held:
+            return Ranked(index, "Heat does not hold it back, so no service makes it faster.", False)
+        if place == 0:
+            return Ranked(index, "Nothing here gains more than a Before and an After can show.", False)
+        return Ranked(index, "Costs nothing, changes nothing.", False)
+    said = _said(c, goal, held)
+    if not worth:
+        return Ranked(index, f"{said[0].upper()}{said[1:]}: too little to be shown.", False)
+    if goal is Goal.CHEAPER:
+        why = "the lowest price of what can be shown to help" if place == 0 else "dearer"
+    elif goal is Goal.LONGEST_REST:
+        why = f"a look after {c.life_months} months" + (", the longest" if place == 0 else "")
+    elif place == 0:
+        equal = [i for i in order[1:] if not candidates[i].blocked and candidates[i].option.key != LEAVE
+                 and abs(gains[order[0]] - gains[i]) < alike]  # fmt: skip
+        why = "the most of all" if not equal else "nothing else is better by more than hand and meter vary"
+        if any(gains[i] > gains[index] for i in equal):
+            why += ", and this has less risk or a lower price"
+    elif as_good:
+        dearer = (c.total_cents or 0) > (best.total_cents or 0)
+        more_risk = c.to_acknowledge > best.to_acknowledge
+        why = "as good as the first by what hand and meter vary" + (
+            ", with more to accept" if more_risk else ", and dearer" if dearer else "")  # fmt: skip
+    else:
+        why = "less than the first"
+    return Ranked(index, f"{said[0].upper()}{said[1:]}: {why}.", as_good)

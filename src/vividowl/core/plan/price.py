@@ -1,0 +1,80 @@
+"""What a job costs: parts, hands and tax; and how long each task takes."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+from vividowl.core.quantities.errors import CoreError, require_range
+
+
+@dataclass(frozen=True)
+class Task:
+    """hands_min: minutes of hands; wait_min: minutes that pass by themselves; words for both."""
+
+    hands_min: float
+    wait_min: float
+    words: str
+
+
+# Minutes of a practised hand, from memory; a shop sets its own.
+TASKS: Mapping[str, Task] = {
+    "open_close": Task(30, 0, "open and close"), "clean": Task(15, 5, "clean fins and fan, alcohol dries"),
+    "repaste": Task(12, 0, "renew the interface"), "phase_change_sheet": Task(15, 70, "chill, lay, burn in"),
+    "phase_change_paste": Task(15, 50, "open time, then burn in"), "alloy": Task(30, 30, "coat twice, apply alloy"),
+    "pads": Task(20, 0, "measure, cut and place pads"), "putty": Task(15, 0, "lay putty"),
+    "shim": Task(25, 10, "fit and glue a shim"), "cover": Task(20, 0, "couple the cover"),
+    "fan": Task(15, 0, "replace the fan"), "tune": Task(20, 15, "undervolt or cap, with its own run"),
+    "measure": Task(10, 20, "measure Before and After"),
+}  # fmt: skip
+
+
+@dataclass(frozen=True)
+class Price:
+    """parts_cents, work_cents, tax_cents, total_cents."""
+
+    parts_cents: int
+    work_cents: int
+    tax_cents: int
+    total_cents: int
+
+
+def tasks_of(names: Sequence[str], own_hands_min: Mapping[str, float] | None = None) -> tuple[float, float]:
+    """Minutes of hands and of waiting for some tasks.
+
+    names: tasks (n,) [text]
+    own_hands_min: the shop's own minutes of hands by task [min]
+    returns: hands and waiting [min]
+    raises: CoreError for an unknown task, OutOfRange
+    source: from memory, or as the shop says
+    """
+    own = own_hands_min or {}
+    for name, value in own.items():
+        if name not in TASKS:
+            raise CoreError(f"“{name}” is no task; allowed: {', '.join(TASKS)}.", field=name)
+        require_range(name, value, "min", 0.0, 600.0, "Minutes of hands, without waiting.")
+    unknown = [n for n in names if n not in TASKS]
+    if unknown:
+        raise CoreError(f"“{unknown[0]}” is no task; allowed: {', '.join(TASKS)}.", field="tasks")
+    return sum(own.get(n, TASKS[n].hands_min) for n in names), sum(TASKS[n].wait_min for n in names)
+
+
+def price_of(parts_cents: float, hands_min: float, hourly_rate_cents: float, tax_percent: float) -> Price:
+    """Price of a job.
+
+    parts_cents: parts without tax [cents], 0 to 1e8
+    hands_min: minutes of hands [min], 0 to 6000
+    hourly_rate_cents: rate without tax [cents/h], 0 to 1e6
+    tax_percent: tax on all of it [%], 0 to 40
+    returns: Price; each part rounded to whole cents, the total is their sum
+    raises: OutOfRange
+    formula: parts + hands rate / 60, then tax on the sum
+    source: arithmetic; the tax is the shop's setting
+    """
+    require_range("parts", parts_cents, "cents", 0.0, 1e8)
+    require_range("hands", hands_min, "min", 0.0, 6000.0)
+    require_range("hourly_rate", hourly_rate_cents, "cents", 0.0, 1e6)
+    require_range("tax", tax_percent, "%", 0.0, 40.0, "Give the tax in per cent, 0 when there is none.")
+    parts, work = round(parts_cents), round(hands_min * hourly_rate_cents / 60.0)
+    tax = round((parts + work) * tax_percent / 100.0)
+    return Price(parts, work, tax, parts + work + tax)

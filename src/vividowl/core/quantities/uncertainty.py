@@ -1,0 +1,149 @@
+"""Uncertainty after JCGM 100: combine in quadrature, expand, count only independent samples."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
+
+import numpy as np
+from numpy.typing import NDArray
+
+from vividowl.core.quantities.errors import NotEnoughData, OutOfRange, figure, require_range
+
+COVERAGE_FACTOR = 2.0
+BLOCKS_MOST = 2048
+
+
+@dataclass(frozen=True)
+class Tolerances:
+    """Half-widths of what is not known about a reading, editable by the shop.
+
+    die_sensor_k: repeatability of an on-die sensor [K]; room_k: room thermometer [K];
+    run_to_run_k: the same device tested twice [K]; power_share: power sensor [1]; clock_share [1];
+    noise_db: sound meter repeatability [dB]; noise_room_db_per_k: what a fan that follows the heat adds for each kelvin
+    of another room [dB/K];
+    result_share: one benchmark run twice [1]. All values from memory, each a half-width of a rectangle.
+    """
+
+    die_sensor_k: float = 1.0
+    room_k: float = 0.5
+    run_to_run_k: float = 1.0
+    power_share: float = 0.02
+    clock_share: float = 0.01
+    noise_db: float = 1.0
+    noise_room_db_per_k: float = 0.5
+    result_share: float = 0.01
+
+
+# What a shop may set: words, unit and largest value. A larger one would be a mistake in the unit.
+TOLERANCE_LIMITS: Mapping[str, tuple[str, str, float]] = {
+    "die_sensor_k": ("Die sensor", "K", 10.0),
+    "room_k": ("Room thermometer", "K", 5.0), "run_to_run_k": ("Run to run", "K", 10.0),
+    "power_share": ("Power sensor", "of the value", 0.5), "clock_share": ("Clock", "of the value", 0.5),
+    "noise_db": ("Sound meter", "dB", 10.0), "noise_room_db_per_k": ("Noise in another room", "dB/K", 3.0),
+    "result_share": ("Benchmark result", "of the value", 0.5),
+}  # fmt: skip
+
+
+def checked_tolerances(values: Mapping[str, float]) -> Tolerances:
+    """The defaults with a shop's own values over them.
+
+    values: half-widths by name [as in Tolerances]
+    returns: Tolerances
+    raises: OutOfRange for a negative or absurd one or an unknown name
+    range: up to the limits of TOLERANCE_LIMITS
+    source: common practice, no source
+    """
+    for name, value in values.items():
+        if name not in TOLERANCE_LIMITS:
+            raise OutOfRange(
+                f"“{name}” is no tolerance.", field=name, remedy=f"Allowed: {', '.join(TOLERANCE_LIMITS)}."
+            )
+        words, unit, most = TOLERANCE_LIMITS[name]
+        if not 0.0 <= value <= most:
+            raise OutOfRange(
+                f"{words} is {figure(value)} {unit}, allowed are 0 to {figure(most)} {unit}.",
+                field=name, remedy="Give half of the width within which the true value lies.",
+            )  # fmt: skip
+    return replace(Tolerances(), **values)
+
+
+def standard_from_half_width(half_width: float) -> float:
+    """Standard uncertainty of a value known only to lie within plus or minus a half-width.
+
+    half_width: half-width [any], >= 0
+    returns: standard uncertainty [same]
+    raises: OutOfRange
+    formula: a / sqrt(3), rectangular distribution
+    source: JCGM 100:2008, 4.3.7
+    """
+    return require_range("half_width", half_width, "", 0.0) / math.sqrt(3.0)
+
+
+def combined(*standard: float) -> float:
+    """Combine uncorrelated standard uncertainties that share a unit.
+
+    standard: standard uncertainties (n,) [any], each >= 0
+    returns: combined standard uncertainty [same]
+    raises: OutOfRange
+    formula: root of the sum of squares
+    source: JCGM 100:2008, 5.1.2
+    """
+    return math.sqrt(sum(require_range("standard", u, "", 0.0) ** 2 for u in standard))
+
+
+def effective_degrees_of_freedom(contributions: Sequence[tuple[float, float]]) -> float:
+    """Degrees of freedom of a combined uncertainty.
+
+    contributions: pairs (n, 2) of standard uncertainty [any] and its degrees of freedom [1]
+    returns: effective degrees of freedom [1], inf when no part is limited
+    raises: NotEnoughData
+    formula: u_c^4 / sum(u_i^4 / nu_i)
+    source: JCGM 100:2008, G.2b (Welch-Satterthwaite)
+    """
+    if not contributions:
+        raise NotEnoughData("No uncertainty to combine.", field="contributions")
+    total = combined(*(u for u, _ in contributions)) ** 4
+    weight = sum(u**4 / nu for u, nu in contributions if math.isfinite(nu))
+    return total / weight if weight > 0 else math.inf
+
+
+def effective_sample_size(values: NDArray[np.float64]) -> float:
+    """How many independent samples a correlated series is worth.
+
+    values: series (n,) [any], n >= 2, evenly spaced
+    returns: effective number [1], between 1 and n
+    raises: NotEnoughData
+    range: initial positive sequence; a trend makes it small, which is right
+    formula: n / (1 + 2 sum rho_k), summed until rho falls below 0
+    source: standard time-series result (integrated autocorrelation time)
+    """
+    n = len(values)
+    if n < 2:
+        raise NotEnoughData("A spread needs two samples or more.", field="values")
+    centred = np.asarray(values, dtype=np.float64) - float(np.mean(values))
+    power = float(centred @ centred)
+    if power == 0:
+        return float(n)
+    size = 1 << (2 * n - 1).bit_length()
+    spectrum = np.fft.rfft(centred, size)
+    rho = np.fft.irfft(spectrum * np.conj(spectrum), size)[:n] / power
+    below = np.flatnonzero(rho < 0)
+    stop = int(below[0]) if len(below) else n
+    return float(min(n, max(1.0, n / (1.0 + 2.0 * float(rho[1:stop].sum())))))
+
+
+def standard_error(values: NDArray[np.float64]) -> float:
+    """Standard uncertainty of the mean of a correlated series.
+
+    values: series (n,) [any], n >= 2
+    returns: standard error [same]
+    raises: NotEnoughData
+    formula: s / sqrt(n_eff) of the block means, which have the same mean
+    source: JCGM 100:2008, 4.2.3 with the effective sample size; blocking after Flyvbjerg and Petersen 1989
+    """
+    block = -(-len(values) // BLOCKS_MOST)
+    if block > 1:
+        values = values[: len(values) // block * block].reshape(-1, block).mean(axis=1)
+    return float(np.std(values, ddof=1)) / math.sqrt(effective_sample_size(values))

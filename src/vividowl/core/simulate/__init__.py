@@ -1,0 +1,1 @@
+"""Made-up devices and their sounds, for demo and tests."""

@@ -1,0 +1,69 @@
+"""What a run showed at earlier ends of its load, so that two of unlike length can be judged at equal times."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from vividowl.core.trace.felt_power import FeltPower
+from vividowl.core.trace.load import LoadPhase
+from vividowl.core.trace.roles import Role
+from vividowl.core.trace.trace import Mask, Series, Trace
+
+STEP_RATIO = 1.06
+FIRST_S = 45.0
+
+
+@dataclass(frozen=True)
+class Course:
+    """after_s: length of the load [s] (m,), rising to the whole; die_c, felt_w, fan_rpm: means over the last part of
+    that length [degC], [W], [rpm] (m,), NaN where nothing was logged."""
+
+    after_s: Series
+    die_c: Series
+    felt_w: Series
+    fan_rpm: Series
+
+    def at(self, after_s: float) -> tuple[float, float, float]:
+        """Die [degC], power that it felt [W] and fan [rpm] after so long a load; NaN where not known."""
+        if not len(self.after_s):
+            return (float("nan"),) * 3
+        return tuple(float(np.interp(after_s, self.after_s, v)) for v in (self.die_c, self.felt_w, self.fan_rpm))  # type: ignore[return-value]
+
+
+def course_of(trace: Trace, load: LoadPhase, working: Mask, felt: FeltPower | None, share: float) -> Course:
+    """Means over the last part of the load, had it ended earlier.
+
+    trace: the log
+    load: its loaded part
+    working: samples in which it works (n,) [flag]
+    felt: the power that the die answers to, or None
+    share: last part of the load that counts [1]
+    returns: Course
+    source: definition
+    """
+    length = load.end_s - load.onset_s
+    steps = [length]
+    while steps[-1] / STEP_RATIO > FIRST_S:
+        steps.append(steps[-1] / STEP_RATIO)
+    after = np.array(steps[::-1])
+    fan = trace.get(Role.FAN_SPEED)
+    none = np.full(len(trace.time_s), np.nan)
+    columns = (
+        trace.channels[trace.die_role],
+        felt.course if felt is not None else none,
+        fan if fan is not None else none,
+    )
+    since = trace.time_s - load.onset_s
+    first = np.searchsorted(since, np.maximum(after * (1.0 - share), 0.0), side="left")
+    last = np.searchsorted(since, after, side="left")
+    means = []
+    for values in columns:
+        known = working & np.isfinite(values)
+        total = np.concatenate(([0.0], np.cumsum(np.where(known, values, 0.0))))
+        count = np.concatenate(([0], np.cumsum(known)))
+        with np.errstate(invalid="ignore", divide="ignore"):
+            means.append((total[last] - total[first]) / (count[last] - count[first]))
+    told = np.isfinite(means[0])
+    return Course(after[told], *(m[told] for m in means))

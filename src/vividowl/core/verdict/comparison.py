@@ -1,0 +1,266 @@
+"""Before against after: effects with expanded uncertainty, and a verdict that does not claim too much."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+from vividowl.core.heat.temperature import REFERENCE_ROOM_C
+from vividowl.core.quantities.errors import NotEnoughData
+from vividowl.core.quantities.uncertainty import Tolerances
+from vividowl.core.reading.reading import Reading
+from vividowl.core.verdict.conditions import Bearing, ConditionFinding, Conditions, judge_conditions
+from vividowl.core.verdict.effects import Effect, Shown, Side, build_effects
+from vividowl.core.verdict.equal_terms import START_SHOWN_K, equal_terms, length_of
+from vividowl.core.verdict.headline import headline_of
+from vividowl.core.verdict.verdicts import Verdict
+
+FAN_RATIO_MOST = 1.5
+FAN_CHANGED_SHARE = 0.03
+# A fan that goes in steps may stand on either of two at one temperature: a level alone says no more than that.
+FAN_STEP_RATIO = 1.12
+NOISE_RUNS_LEAST = 2
+THROTTLED_SHARE = 0.02
+MORE_RUNS = 2
+REPEATS_HELP_SHARE = 0.9
+FAN_STILL_RPM = 1.0
+
+
+@dataclass(frozen=True)
+class Comparison:
+    """The verdict with its reasons, effects and conditions; headline: the verdict as one sentence; assumes: conditions
+    that were not noted and could do it alone, fan or placement; hidden_gain_k: a gain that could still hide behind "no
+    difference shown" [K], None otherwise; showable_k: what two more runs on each side would show [K], or None."""
+
+    verdict: Verdict
+    headline: str
+    reasons: tuple[str, ...]
+    effects: tuple[Effect, ...]
+    conditions: tuple[ConditionFinding, ...]
+    assumes: tuple[str, ...] = ()
+    hidden_gain_k: float | None = None
+    showable_k: float | None = None
+
+    @property
+    def claims(self) -> bool:
+        """Whether a difference is claimed."""
+        return self.verdict not in (Verdict.NO_DIFFERENCE_SHOWN, Verdict.CANNOT_BE_COMPARED)
+
+    def effect(self, quantity: str) -> Effect:
+        """The effect on one quantity."""
+        return next(e for e in self.effects if e.quantity == quantity)
+
+
+def compare(
+    before: Side | Sequence[Side],
+    after: Side | Sequence[Side],
+    *,
+    limit_c: float | None = None,
+    power_limit: float | None = None,
+    tolerances: Tolerances | None = None,
+    reference_room_c: float = REFERENCE_ROOM_C,
+) -> Comparison:
+    """Compare two readings of one device.
+
+    before: the run before the service, or its repeats (n,)
+    after: the run after it, or its repeats (m,)
+    limit_c: temperature limit [degC] or None; when the device was held back before, its plateau stands in
+    power_limit: what the device draws at most [W], or None
+    tolerances: half-widths, the shop's own or the defaults
+    reference_room_c: room of the sustained capacity [degC]
+    returns: Comparison
+    raises: OutOfRange, NotEnoughData without a run on a side
+    formula: an effect is shown when it exceeds U = k u_c of the difference; parts common to both runs cancel
+    source: JCGM 100:2008; which conditions forbid is common practice, no source
+    """
+    tol = tolerances or Tolerances()
+    befores, afters = ([side] if isinstance(side, Side) else list(side) for side in (before, after))
+    if not befores or not afters:
+        raise NotEnoughData("A comparison needs a run on both sides.", field="before" if not befores else "after")
+    both_settled = all(s.reading.window.settled for s in (*befores, *afters))
+    conditions = judge_conditions(_with_length(befores[0]), _with_length(afters[0]), both_settled)
+    effects = build_effects(befores, afters, tol, limit_c, reference_room_c, power_limit)
+    case = _Case(befores, afters, {e.quantity: e for e in effects}, conditions)
+    forbidding = case.forbidding()
+    if forbidding:
+        return Comparison(Verdict.CANNOT_BE_COMPARED, headline_of(Verdict.CANNOT_BE_COMPARED, befores[0], effects, (),
+                          limit_c), tuple(forbidding), effects, conditions)  # fmt: skip
+    shown, assumes = case.shown(), case.assumes()
+    verdict = {
+        Shown.BETTER: Verdict.IMPROVED_IF_SAME if assumes else Verdict.IMPROVED,
+        Shown.WORSE: Verdict.WORSE_IF_SAME if assumes else Verdict.WORSE,
+    }.get(shown, Verdict.NO_DIFFERENCE_SHOWN)
+    hidden, showable = case.hidden() if verdict is Verdict.NO_DIFFERENCE_SHOWN else (None, None)
+    return Comparison(
+        verdict, headline_of(verdict, befores[0], effects, assumes, limit_c),
+        case.reasons(verdict, assumes, hidden, showable), effects, conditions, assumes, hidden, showable,
+    )  # fmt: skip
+
+
+def _with_length(side: Side) -> Conditions:
+    """Conditions whose duration is that of the load in the log, where it shows one."""
+    if not side.reading.load.seen:
+        return side.conditions
+    return replace(side.conditions, duration_min=length_of(side.reading) / 60.0)
+
+
+def _held(reading: Reading) -> bool:
+    return (reading.throttling.share or 0.0) > THROTTLED_SHARE
+
+
+@dataclass(frozen=True)
+class _Case:
+    """What is judged: the runs, the effects by name, the conditions."""
+
+    befores: Sequence[Side]
+    afters: Sequence[Side]
+    by: dict[str, Effect]
+    conditions: tuple[ConditionFinding, ...]
+
+    def _fan_ratio(self) -> float | None:
+        """Fan speed after over before: infinite when it stood still before, None when not known or still on both."""
+        fan = self.by["fan_speed"]
+        if fan.before is None or fan.after is None:
+            return None
+        if fan.before < FAN_STILL_RPM:
+            return None if fan.after < FAN_STILL_RPM else float("inf")
+        return fan.after / fan.before
+
+    def _convertible(self) -> bool:
+        ratio = self._fan_ratio()
+        return ratio is None or 1.0 / FAN_RATIO_MOST <= ratio <= FAN_RATIO_MOST
+
+    def main(self) -> Effect:
+        """The effect that carries the verdict: resistance at one fan speed, else resistance, else the rise."""
+        same_fan = self.by.get("resistance_same_fan")
+        main = same_fan if same_fan is not None and self._convertible() else self.by["resistance"]
+        return main if main.difference is not None else self.by["rise"]
+
+    def forbidding(self) -> list[str]:
+        """Why no verdict can be given."""
+        out = [c.text for c in self.conditions if c.bearing is Bearing.FORBIDS]
+        sides = (*self.befores, *self.afters)
+        if len({s.reading.die_role for s in sides}) > 1:
+            out.append("The two logs hold different die sensors. Compare the same sensor on both sides.")
+        if any(s.reading.die_stuck for s in sides):
+            out.append("A die sensor never moves, so nothing follows from it. Log another sensor.")
+        main, held = self.main(), [_held(s[0].reading) for s in (self.befores, self.afters)]
+        if main.difference is None:
+            out.append("The room was not noted on both sides, so no rise over it is known. Note the room.")
+        elif main.quantity == "rise" and held[0] != held[1]:
+            out.append("Heat held the device back on one side, and no power was logged there. Log the power channel.")
+        ratio, fan = self._fan_ratio(), self.by["fan_speed"]
+        if ratio is not None and not self._convertible():
+            faster = ratio > 1.0
+            if main.shown is (Shown.BETTER if faster else Shown.WORSE):
+                out.append(
+                    f"The fan ran much {'faster' if faster else 'slower'} after ({fan.after:.0f} against "
+                    f"{fan.before:.0f} rpm), which alone {'cools' if faster else 'heats'}. Repeat at one fixed fan "
+                    "speed."
+                )
+        return out
+
+    def shown(self) -> Shown:
+        """What is shown: by the main effect, else by the noise where more than one level speaks for it."""
+        main, noise = self.main(), self.by["noise"]
+        if main.shown in (Shown.BETTER, Shown.WORSE):
+            return main.shown
+        if noise.shown in (Shown.BETTER, Shown.WORSE) and self._noise_is_firm():
+            return noise.shown
+        return Shown.NOT_SHOWN
+
+    def _noise_is_firm(self) -> bool:
+        # Quieter but hotter, or cooler but louder, is a trade and no gain.
+        noise, over = self.by["noise"].shown, self.by["rise"].shown
+        if {noise, over} == {Shown.BETTER, Shown.WORSE}:
+            return False
+        if all(sum(s.noise is not None for s in side) >= NOISE_RUNS_LEAST for side in (self.befores, self.afters)):
+            return True
+        ratio, level = self._fan_ratio(), self.by["noise"]
+        if ratio is None or level.difference is None:
+            return False
+        return ratio > FAN_STEP_RATIO if level.difference > 0 else ratio < 1.0 / FAN_STEP_RATIO
+
+    def assumes(self) -> tuple[str, ...]:
+        """Conditions that were not noted on both sides and could do it alone."""
+        bearing = {c.condition: c.bearing for c in self.conditions}
+        fan_seen = self.by["fan_speed"].difference is not None
+        return tuple(
+            name for name, seen in (("fan", fan_seen), ("placement", False))
+            if bearing[name] is Bearing.UNKNOWN and not seen
+        )  # fmt: skip
+
+    def hidden(self) -> tuple[float | None, float | None]:
+        """The gain that could hide [K], and what two more runs on each side would show [K]."""
+        main, watts = self.main(), self.by["power"].before
+        scale = (watts or 0.0) if main.unit == "K/W" else 1.0
+        if main.difference is None or main.u95 is None or not scale:
+            return None, None
+        later = main.u95_after(MORE_RUNS)
+        return scale * max(0.0, main.u95 - main.difference), scale * later if later is not None else None
+
+    def reasons(
+        self, verdict: Verdict, assumes: Sequence[str], hidden_k: float | None, showable_k: float | None
+    ) -> tuple[str, ...]:
+        """Why, in sentences."""
+        main, noise = self.main(), self.by["noise"]
+        main_k = (main.u95 or 0.0) * ((self.by["power"].before or 0.0) if main.unit == "K/W" else 1.0)
+        reasons = [_reason(main)]
+        if hidden_k is not None:
+            said = f"A true gain up to {hidden_k:.1f} K could hide here"
+            more = ""
+            if showable_k is not None and hidden_k > 0.0:
+                more = f"; two more runs on each side would show {showable_k:.1f} K"
+                if showable_k > REPEATS_HELP_SHARE * main_k:
+                    more = "; repeats would hardly narrow that: an even load, the same fan and a longer run would"
+            reasons.append(f"{said}{more}.")
+        reasons += [_ASSUMED[name] for name in assumes if verdict is not Verdict.NO_DIFFERENCE_SHOWN]
+        ratio, fan = self._fan_ratio(), self.by["fan_speed"]
+        if main.quantity == "resistance_same_fan" and ratio is not None and abs(ratio - 1.0) > FAN_CHANGED_SHARE:
+            reasons.append(
+                f"The fan turned {'slower' if ratio < 1 else 'faster'} after ({fan.after:.0f} against "
+                f"{fan.before:.0f} rpm); the resistance was converted to one speed."
+            )
+        if noise.difference is not None:
+            reasons.append(_reason(noise))
+            if main.shown is Shown.NOT_SHOWN and noise.shown in (Shown.BETTER, Shown.WORSE) and (
+                verdict is Verdict.NO_DIFFERENCE_SHOWN
+            ):  # fmt: skip
+                reasons.append(
+                    "One level on each side carries no verdict, since a fan in steps may stand on either of two: "
+                    "repeat both, or log the fan speed."
+                )
+        before = self.befores[0].reading
+        if _held(before) and self.by["power"].difference is not None:
+            reasons.append(
+                f"Before, heat held it back for {100 * (before.throttling.share or 0):.0f} % of the load; on a "
+                "throttled machine the temperature stays at its limit and the watts tell."
+            )
+        rooms = (self.befores[0].conditions.room_c, self.afters[0].conditions.room_c)
+        terms = equal_terms([s.reading for s in self.befores], [s.reading for s in self.afters], rooms)
+        if terms.start_apart_k is not None and abs(terms.start_apart_k) > START_SHOWN_K:
+            reasons.append(
+                f"After began {abs(terms.start_apart_k):.0f} K {'warmer' if terms.start_apart_k > 0 else 'cooler'}; "
+                "what is left of that is in the uncertainty."
+            )
+        if not all(s.reading.window.settled for s in (*self.befores, *self.afters)):
+            reasons.append("Not both runs had settled: they are judged as measured, at equal times.")
+        reasons += [c.text for c in self.conditions if c.bearing in (Bearing.NOTED, Bearing.CORRECTED)]
+        return tuple(reasons)
+
+
+_ASSUMED = {
+    "fan": "Neither fan speed nor fan setting is known on both sides, and the fan alone could do it. Note the setting.",
+    "placement": "Where it stood is not noted on both sides, and the place alone could do it. Note the placement.",
+}
+
+
+def _reason(effect: Effect) -> str:
+    digits = 2 if effect.unit == "K/W" else 1
+    if effect.difference is None or effect.u95 is None:
+        return f"{effect.words}: not known on both sides."
+    sign = "−" if effect.difference < 0 else "+"
+    size = f"{sign}{abs(effect.difference):.{digits}f} ± {effect.u95:.{digits}f} {effect.unit}"
+    if effect.shown is Shown.NOT_SHOWN:
+        return f"{effect.words} changed by {size}: within what two runs differ by anyway."
+    return f"{effect.words} changed by {size}: more than two runs differ by."

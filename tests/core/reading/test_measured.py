@@ -1,0 +1,150 @@
+"""Repeats, Welch-Satterthwaite, the same fan, and what a reading is judged against."""
+
+from dataclasses import replace
+
+import pytest
+
+from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
+from vividowl.core.quantities.uncertainty import Tolerances
+from vividowl.core.reading.measured import Measured, at_fan_speed, coverage_factor, difference_u95, pool, resistance
+from vividowl.core.reading.reading import read_trace
+from vividowl.core.response.network import Response, Term
+from vividowl.core.response.reference import Source, class_reference, judge_response, reference_from, share_words
+from vividowl.core.simulate.device import simulate
+from vividowl.core.trace.roles import Role
+from vividowl.core.verdict.comparison import Verdict, compare
+from vividowl.core.verdict.conditions import Conditions
+from vividowl.core.verdict.effects import Recorded, Shown, Side
+
+
+def side(device, seed, room_c=24.0, **more):
+    return Side(
+        Conditions(room_c=room_c, placement="stand"),
+        read_trace(simulate(device, room_c=room_c, seed=seed), room_c),
+        **more,
+    )
+
+
+def response(fast, middle, slow):
+    return Response((Term(fast, 1.0, 0.01, 0.1), Term(middle, 40.0, 0.01, 1.0), Term(slow, 300.0, 0.01, 20.0)), 5.0,
+                    (40.0, 40.0, 40.0), 0.2, 0.01, 0.02)  # fmt: skip
+
+
+@pytest.mark.parametrize(("freedom", "factor"), [(1, 12.71), (2, 4.30), (4, 2.78), (10, 2.23), (50, 2.01)])
+def test_published_coverage_factors(freedom, factor):
+    # JCGM 100:2008, table G.2, 95 %.
+    assert coverage_factor(freedom) == pytest.approx(factor, abs=0.005)
+
+
+def test_pooled_scatter_of_repeats_by_hand():
+    # Deviations 1, 0, -1 and 0.5, -0.5: squares 2.5 over 3 degrees of freedom.
+    runs = [[Measured(v, 0.9) for v in (71, 70, 69)], [Measured(v, 0.9) for v in (60.5, 59.5)]]
+    (before, after), repeats = pool(runs)
+    s = (2.5 / 3) ** 0.5
+    assert repeats
+    assert (before.value, before.scatter, before.freedom) == pytest.approx((70, s / 3**0.5, 3))
+    assert after.scatter == pytest.approx(s / 2**0.5)
+    # Welch-Satterthwaite with nothing else in it: t for 3 degrees of freedom, 3.18.
+    assert difference_u95(before, after) == pytest.approx(3.182 * s * (1 / 3 + 1 / 2) ** 0.5, rel=1e-3)
+
+
+def test_one_repeat_is_too_few_and_the_default_stands():
+    (before, _), repeats = pool([[Measured(70, 0.6), Measured(71, 0.6)], [Measured(60, 0.6)]])
+    assert not repeats
+    assert before.scatter == pytest.approx(0.6 / 2**0.5)
+
+
+def test_what_both_sides_share_cancels():
+    a, b = Measured(70, 0.3, 0.2, 5.0), Measured(60, 0.3, 0.2, 5.0)
+    assert difference_u95(a, b) == pytest.approx(2 * (2 * (0.3**2 + 0.2**2)) ** 0.5)
+    assert a.u95 > 10
+
+
+def test_repeats_show_a_gain_that_single_runs_do_not(mild):
+    better = replace(mild, interface=mild.interface - 0.04)
+    single = compare(side(mild, 1), side(better, 2))
+    several = compare([side(mild, s) for s in (1, 3, 5)], [side(better, s) for s in (2, 4, 6)])
+    assert single.verdict is Verdict.NO_DIFFERENCE_SHOWN
+    assert several.verdict is Verdict.IMPROVED
+    assert several.effect("rise").u95 < single.effect("rise").u95
+    assert "scatter from the repeats" in several.effect("rise").working
+
+
+def test_a_side_without_a_run_is_refused(mild):
+    with pytest.raises(NotEnoughData, match="a run on both sides"):
+        compare([side(mild, 1)], [])
+
+
+def test_same_temperature_more_watts_is_the_gain_it_is(mild):
+    stronger = replace(mild, interface=0.15, sustained_power=49.5, boost_power=60, fan_low_c=20, fan_high_c=21)
+    found = compare(side(replace(mild, fan_low_c=20, fan_high_c=21), 1), side(stronger, 2))
+    assert found.verdict is Verdict.IMPROVED
+    assert found.headline == "Improved: 9 W more at the same temperature"
+
+
+def test_the_resistance_at_another_fan_speed(mild):
+    reading = read_trace(simulate(mild, room_c=24, seed=1), 24)
+    of, rpm = resistance(reading, 24, Tolerances()), reading.stats[Role.FAN_SPEED].mean
+    assert at_fan_speed(of, rpm, rpm, 0.7 * of.value).value == pytest.approx(of.value)
+    behind = 0.7 * of.value
+    slower = at_fan_speed(of, rpm, rpm / 1.44, behind)
+    # Behind the interface the resistance goes with 1/sqrt(N): 1.2 times.
+    assert slower.value - of.value == pytest.approx(0.2 * behind)
+    assert slower.drift > of.drift
+    assert at_fan_speed(of, rpm, 0.0, 0.5) is None
+
+
+RESULTS = [
+    # Handbook section 3, worked examples: common practice, no source.
+    ("score", 10748, 11116, "+3.42 %"),
+    ("score", 1330, 1356, "+1.95 %"),
+    ("duration", 19 * 60 + 21, 17 * 60 + 22, "10.2 % less time is 11.4 % more throughput"),
+    ("frame_rate", 100.0, 98.0, "−2.00 %"),
+]
+
+
+@pytest.mark.parametrize(("name", "before", "after", "words"), RESULTS)
+def test_scores_durations_and_frame_rates_by_the_handbook(mild, name, before, after, words):
+    found = compare(side(mild, 1, results={name: before}), side(mild, 2, results={name: after}))
+    effect = found.effect(name)
+    assert words in effect.working
+    better = (after < before) == (name == "duration")
+    within = abs(after - before) < effect.u95
+    assert effect.shown is (Shown.NOT_SHOWN if within else Shown.BETTER if better else Shown.WORSE)
+
+
+def test_recordings_of_one_phone_are_compared_by_their_difference(mild):
+    found = compare(side(mild, 1, recording=Recorded(-30.0, True)), side(mild, 2, recording=Recorded(-36.5, True)))
+    effect = found.effect("recorded_level")
+    assert (effect.difference, effect.shown) == (-6.5, Shown.BETTER)
+    assert "only the difference is firm" in effect.working
+
+
+def test_the_reference_used_is_named_and_the_own_last_visit_counts_most():
+    healthy = reference_from([response(0.15, 0.5, 0.2)], Source.OWN_LAST_VISIT)
+    assert judge_response(response(0.45, 0.5, 0.2), healthy).interface_poor
+    assert "own last visit" in judge_response(response(0.45, 0.5, 0.2), healthy).text
+    assert not judge_response(response(0.16, 0.5, 0.2), healthy).interface_poor
+    dusty = judge_response(response(0.15, 0.9, 0.3), healthy)
+    assert (dusty.interface_poor, dusty.slow_part_large) == (False, True)
+    assert "dust, blocked vents" in dusty.text
+    typical = judge_response(response(0.45, 0.4, 0.2), class_reference("laptop"))
+    assert "class-typical, from memory" in typical.text
+    assert reference_from([], Source.SAME_MODEL) is None
+
+
+@pytest.mark.parametrize(("share", "words"), [(1 / 3, "One third"), (0.02, "Hardly any"), (0.22, "About one fifth"),
+                                              (0.87, "87 %")])  # fmt: skip
+def test_shares_in_words(share, words):
+    assert share_words(share) == words
+
+
+def test_a_share_is_a_share():
+    with pytest.raises(OutOfRange):
+        share_words(1.2)
+
+
+def test_repeats_in_one_sitting_do_not_make_the_scatter_vanish():
+    (before, after), repeats = pool([[Measured(70.0, 1.0)] * 3, [Measured(60.0, 1.0)] * 3])
+    assert repeats
+    assert before.scatter == after.scatter == pytest.approx(0.2 / 3**0.5)
