@@ -24,7 +24,10 @@ import structlog
 
 from vividowl.host.cluster import Cluster
 from vividowl.host.serving import make_server, port_of
-from vividowl.service import accounts, bench_work, intake, photos
+from vividowl.service.bench import photos
+from vividowl.service.bench import work as bench_work
+from vividowl.service.jobs import intake
+from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore

@@ -19,7 +19,7 @@ sys.path.insert(0, str(Path(__file__).parents[1]))
 from tests.contract import Contract
 
 from vividowl.host.cluster import Cluster
-from vividowl.service import accounts
+from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore

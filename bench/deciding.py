@@ -15,7 +15,8 @@ from collections.abc import Callable
 
 import numpy as np
 
-from vividowl.core.materials.kinds import DIE_KINDS, material, nesting
+from vividowl.core.materials import nesting
+from vividowl.core.materials.kinds import DIE_KINDS, material
 from vividowl.core.materials.nesting import Box, Nesting, Piece, Sheet, nest
 from vividowl.core.plan.prediction import Action, Option, predict
 from vividowl.core.plan.unknowns import Known

@@ -28,7 +28,7 @@ import structlog
 
 from vividowl.host.cluster import Cluster
 from vividowl.host.serving import make_server, port_of
-from vividowl.service import accounts
+from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore

@@ -12,7 +12,7 @@ from argon2 import PasswordHasher
 from sqlalchemy import text
 
 from vividowl.host.cluster import Cluster
-from vividowl.service import accounts
+from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore

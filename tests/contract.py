@@ -16,7 +16,7 @@ from schemathesis.specs.openapi.checks import (
 from tests.logs import HOT, log_bytes
 from tests.web.conftest import PASSWORD, Caller
 
-from vividowl.service import accounts
+from vividowl.service.shop import accounts
 from vividowl.web.description import document
 
 CHECKS = [not_a_server_error, status_code_conformance, content_type_conformance, response_schema_conformance]

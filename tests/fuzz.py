@@ -20,7 +20,7 @@ from vividowl.formats.photo import read_photo
 from vividowl.formats.shelf_csv import date_of, number_of, read_shelf
 from vividowl.formats.sound_file import read_sound_file, write_wav
 from vividowl.service.errors import Refused
-from vividowl.service.log_reading import read_whole_log
+from vividowl.service.measure.log_reading import read_whole_log
 
 ALLOWED = (FormatError, CoreError, Refused)
 KINDS = ("log", "model", "shelf", "sound", "photo")

@@ -69,7 +69,7 @@ def user() -> None:
 @user.command("list")
 def user_list() -> None:
     """List the members of the shop."""
-    from vividowl.service import accounts
+    from vividowl.service.shop import accounts
 
     with _installation() as (_, _, workshop):
         for login, name, role, active in accounts.members(workshop, accounts.only_shop(workshop)):
@@ -83,7 +83,7 @@ def user_list() -> None:
 @click.password_option(help="At least 10 characters; asked for when left out.")
 def user_add(login: str, name: str, role: str, password: str) -> None:
     """Add a member."""
-    from vividowl.service import accounts
+    from vividowl.service.shop import accounts
 
     with _installation() as (_, _, workshop):
         shop = accounts.only_shop(workshop)
@@ -96,7 +96,7 @@ def user_add(login: str, name: str, role: str, password: str) -> None:
 @click.password_option(help="At least 10 characters; asked for when left out.")
 def user_password(login: str, password: str) -> None:
     """Set a new password; open sessions of that member end."""
-    from vividowl.service import accounts
+    from vividowl.service.shop import accounts
 
     with _installation() as (_, _, workshop):
         accounts.set_password(workshop, login, password)

@@ -11,7 +11,7 @@ import click
 
 from vividowl.core.trace.roles import ROLE_KINDS
 from vividowl.core.verdict.comparison import Comparison
-from vividowl.service.reading_files import (
+from vividowl.service.measure.files import (
     CONDITION_KEYS,
     FileReading,
     RecordingReading,
@@ -19,9 +19,9 @@ from vividowl.service.reading_files import (
     read_file,
     read_recording,
 )
-from vividowl.service.working import REQUIRED
-from vividowl.service.workings import WORKINGS
-from vividowl.service.workings import work as work_out
+from vividowl.service.workings.calculator import REQUIRED
+from vividowl.service.workings.calculators import WORKINGS
+from vividowl.service.workings.calculators import work as work_out
 
 FILE = click.Path(path_type=Path)
 AS_JSON = click.option("--json", "as_json", is_flag=True, help="JSON instead of words.")

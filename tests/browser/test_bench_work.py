@@ -10,7 +10,10 @@ import pytest
 from PIL import Image
 from playwright.sync_api import expect
 
-from vividowl.service import bench, bench_view, bench_work, clock
+from vividowl.service import clock
+from vividowl.service.bench import view as bench_view
+from vividowl.service.bench import work as bench_work
+from vividowl.service.jobs import today as bench
 
 API = """async ([method, url, body]) => {
   const { csrf_token } = await (await fetch('/api/session')).json();

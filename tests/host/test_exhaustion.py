@@ -12,7 +12,7 @@ from tests.web.conftest import PASSWORD, Caller
 
 from vividowl.host import serving
 from vividowl.host.serving import make_server, port_of
-from vividowl.service import accounts
+from vividowl.service.shop import accounts
 from vividowl.store.feed import tell
 from vividowl.web.app import Settings, create_app
 

@@ -17,8 +17,10 @@ from vividowl.host.backup import BackupError, read_backup, write_backup
 from vividowl.host.cluster import Cluster, ClusterError, free_port
 from vividowl.host.launch import LaunchError, choose_port, fill, main, secret_key
 from vividowl.host.paths import Places
-from vividowl.service import accounts, intake, logs
 from vividowl.service.errors import Refused
+from vividowl.service.jobs import intake
+from vividowl.service.measure import logs
+from vividowl.service.shop import accounts
 
 
 @pytest.fixture

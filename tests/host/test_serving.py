@@ -14,7 +14,7 @@ from pathlib import Path
 import pytest
 
 from vividowl.host.cluster import Cluster, free_port
-from vividowl.service import accounts
+from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore

@@ -17,24 +17,20 @@ from tests.service.test_planning import SAFE
 from tests.service.test_stock import PASTE, lot
 from tests.service.test_use_cases import FIELDS, RUN, owner, upload  # noqa: F401 - a fixture
 
-from vividowl.service import (
-    bench,
-    bench_view,
-    bench_work,
-    device_models,
-    fit,
-    handover,
-    intake,
-    measure,
-    photos,
-    planning,
-    shelf,
-    shop_settings,
-)
-from vividowl.service.bench_store import load_log
-from vividowl.service.bench_times import learnt_minutes
-from vividowl.service.bench_work import Sent
+from vividowl.service.bench import photos
+from vividowl.service.bench import view as bench_view
+from vividowl.service.bench import work as bench_work
+from vividowl.service.bench.store import load_log
+from vividowl.service.bench.times import learnt_minutes
+from vividowl.service.bench.work import Sent
 from vividowl.service.errors import Refused
+from vividowl.service.jobs import fit, handover, intake
+from vividowl.service.jobs import today as bench
+from vividowl.service.measure import runs as measure
+from vividowl.service.models import models as device_models
+from vividowl.service.plan import planning
+from vividowl.service.shelf import shelf
+from vividowl.service.shop import settings as shop_settings
 from vividowl.store.bench import BenchEventRow
 
 NOON = datetime(2026, 5, 4, 12, 0, tzinfo=UTC)

@@ -7,9 +7,12 @@ from tests.service.test_stock import DAY, PADS, PASTE, lot
 from tests.service.test_use_cases import FIELDS, RUN, both_runs, owner, upload  # noqa: F401 - a fixture
 
 from vividowl.core.plan.inspection import Inspection
-from vividowl.service import intake, materials, measure, planning, shelf
-from vividowl.service.choices import inspection_of
 from vividowl.service.errors import Refused
+from vividowl.service.jobs import intake
+from vividowl.service.measure import runs as measure
+from vividowl.service.plan import planning
+from vividowl.service.plan.choices import inspection_of
+from vividowl.service.shelf import materials, shelf
 from vividowl.store.models import Job
 
 

@@ -5,8 +5,12 @@ from tests.logs import COOL, HOT, log_bytes
 from tests.service.test_stock import PASTE, lot
 from tests.service.test_use_cases import FIELDS, RUN, both_runs, owner, upload  # noqa: F401 - a fixture
 
-from vividowl.service import fit, handover, intake, materials, measure, planning, shelf, shop_settings
 from vividowl.service.errors import Refused
+from vividowl.service.jobs import fit, handover, intake
+from vividowl.service.measure import runs as measure
+from vividowl.service.plan import planning
+from vividowl.service.shelf import materials, shelf
+from vividowl.service.shop import settings as shop_settings
 from vividowl.store.deciding import Plan
 
 SAFE = {"cold_plate": "nickel", "aluminium_near": "no", "parts_exposed": "yes", "insulation": "coat",

@@ -7,9 +7,10 @@ from datetime import date, timedelta
 import pytest
 from tests.service.test_use_cases import FIELDS, owner  # noqa: F401 - a fixture
 
-from vividowl.service import cutting, fit, intake, shelf
 from vividowl.service.errors import Refused
-from vividowl.service.stock import move
+from vividowl.service.jobs import fit, intake
+from vividowl.service.shelf import cutting, shelf
+from vividowl.service.shelf.stock import move
 
 PASTE = {"kind": "paste_stiff", "name": "Grey Heron 11", "unit": "g", "own": {}, "price_cents": 900, "low_at": 1.0,
          "sheet_width_mm": None, "sheet_length_mm": None, "thickness_mm": None}  # fmt: skip
@@ -246,7 +247,7 @@ def test_whatever_is_booked_and_taken_back_the_ledger_adds_up(workshop, owner, j
 
 
 def test_a_handed_over_job_books_nothing(workshop, owner, job, paste, pads):  # noqa: F811
-    from vividowl.service import planning
+    from vividowl.service.plan import planning
     from vividowl.store.models import Job
 
     with workshop.scope(owner) as scope:

@@ -9,8 +9,13 @@ import pytest
 from tests.logs import COOL, HOT, log_bytes
 
 from vividowl.core.simulate.device import Device
-from vividowl.service import accounts, fit, handover, idempotency, intake, logs, measure, planning, verdict
+from vividowl.service import idempotency
 from vividowl.service.errors import Refused
+from vividowl.service.jobs import fit, handover, intake
+from vividowl.service.measure import logs, verdict
+from vividowl.service.measure import runs as measure
+from vividowl.service.plan import planning
+from vividowl.service.shop import accounts
 from vividowl.store.models import Shop
 
 FIELDS = {

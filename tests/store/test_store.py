@@ -9,7 +9,7 @@ import pytest
 from sqlalchemy import inspect, text
 from sqlalchemy.exc import IntegrityError
 
-from vividowl.service import accounts
+from vividowl.service.shop import accounts
 from vividowl.store.database import Database
 from vividowl.store.deciding import Lot, Plan, Product
 from vividowl.store.files import BrokenOff, FileStore, TooLarge

@@ -6,7 +6,7 @@ import re
 import pytest
 from tests.logs import COOL, HOT, log_bytes
 
-from vividowl.service import accounts
+from vividowl.service.shop import accounts
 from vividowl.web.app import Settings, create_app
 
 PASSWORD = "four words to remember"

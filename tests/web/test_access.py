@@ -5,8 +5,8 @@ import uuid
 import pytest
 from tests.web.conftest import PASSWORD, Caller
 
-from vividowl.service import accounts
 from vividowl.service.errors import Refused
+from vividowl.service.shop import accounts
 from vividowl.store.models import Member, Shop
 from vividowl.web.access import RULES
 

@@ -11,7 +11,7 @@ from PIL import Image
 from tests.logs import HOT, log_bytes
 from tests.web.conftest import PASSWORD, Caller
 
-from vividowl.service import accounts
+from vividowl.service.shop import accounts
 from vividowl.store.models import Shop
 from vividowl.store.scope import Scope
 from vividowl.web import bench_api

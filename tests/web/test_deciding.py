@@ -7,7 +7,7 @@ from tests.logs import HOT, log_bytes
 from tests.web.conftest import PASSWORD, Caller
 
 from vividowl.formats.shelf_csv import HEADERS
-from vividowl.service import accounts
+from vividowl.service.shop import accounts
 from vividowl.store.models import Shop
 
 PASTE = {"kind": "paste_stiff", "name": "Grey Heron 11", "unit": "g", "price_cents": 900, "low_at": 1.0,

@@ -155,7 +155,7 @@ def test_a_fault_shows_no_traceback(app, ada, monkeypatch):
     def broken(*_args, **_kwargs):
         raise RuntimeError("secret inside")
 
-    monkeypatch.setattr("vividowl.service.bench.list_jobs", broken)
+    monkeypatch.setattr("vividowl.service.jobs.today.list_jobs", broken)
     found = ada.problem("GET", "/api/bench", status=500)
     assert "secret inside" not in str(found)
     assert "Something went wrong" in found["detail"]

@@ -57,7 +57,7 @@ def test_a_repeat_needs_a_log_and_becomes_the_log_when_that_is_taken_off(ada, jo
 
 
 def test_repeats_have_a_limit(ada, job, monkeypatch):
-    monkeypatch.setattr("vividowl.service.logs.REPEATS_MOST", 1)
+    monkeypatch.setattr("vividowl.service.measure.logs.REPEATS_MOST", 1)
     ada.upload(job, "before", log_bytes(HOT, seed=5), query="&repeat=true")
     refused = ada.upload(job, "before", log_bytes(HOT, seed=6), query="&repeat=true", status=409)
     assert "has 1 repeats, at most 1" in refused["detail"]

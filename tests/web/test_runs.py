@@ -47,7 +47,7 @@ def test_a_log_of_several_megabytes_is_taken_and_one_over_the_limit_is_not(ada, 
     data = "\n".join(wide * 1 + [""]).encode()
     assert len(data) > 1024 * 1024
     assert ada.upload(job, "before", data, name="wide.csv")["trace"]["size_bytes"] == len(data)
-    monkeypatch.setattr("vividowl.service.logs.BYTES_MOST", 1024 * 1024)
+    monkeypatch.setattr("vividowl.service.measure.logs.BYTES_MOST", 1024 * 1024)
     second = ada.new_job()["id"]
     refused = ada.upload(second, "before", data + b"\n", name="wide.csv", status=422)
     assert refused["reason"] == "too_large"

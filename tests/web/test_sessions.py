@@ -3,7 +3,7 @@
 import pytest
 from tests.web.conftest import PASSWORD, Caller
 
-from vividowl.service import accounts
+from vividowl.service.shop import accounts
 from vividowl.web.app import Settings, create_app
 
 

@@ -12,8 +12,11 @@ from typing import Any
 from vividowl.core.bench.fasteners import Place
 from vividowl.core.bench.first_power import CHECKS
 from vividowl.demo.pictures import fins_picture
-from vividowl.service import bench_view, bench_work, device_models, photos
-from vividowl.service.bench_work import Sent
+from vividowl.service.bench import photos
+from vividowl.service.bench import view as bench_view
+from vividowl.service.bench import work as bench_work
+from vividowl.service.bench.work import Sent
+from vividowl.service.models import models as device_models
 from vividowl.service.workshop import Actor, Workshop
 
 TABLET = "demo-tablet"

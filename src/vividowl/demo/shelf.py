@@ -7,7 +7,7 @@ from collections.abc import Mapping, Sequence
 from datetime import date, timedelta
 from typing import Any
 
-from vividowl.service import cutting, shelf
+from vividowl.service.shelf import cutting, shelf
 from vividowl.service.workshop import Actor, Workshop
 
 _NO_SHEET: dict[str, Any] = {"sheet_width_mm": None, "sheet_length_mm": None, "thickness_mm": None}

@@ -20,7 +20,11 @@ from vividowl.demo.bench import BenchTale, keep_model, play_bench
 from vividowl.demo.logs import Style, write_log
 from vividowl.demo.shelf import cut_for, stock_the_shelf
 from vividowl.formats.sound_file import write_wav
-from vividowl.service import accounts, fit, handover, intake, logs, measure, planning, recordings
+from vividowl.service.jobs import fit, handover, intake
+from vividowl.service.measure import logs, recordings
+from vividowl.service.measure import runs as measure
+from vividowl.service.plan import planning
+from vividowl.service.shop import accounts
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.deciding import CutSheet, Plan, StockMove
 from vividowl.store.models import Job, Run, TraceFile

@@ -36,7 +36,7 @@ SWOLLEN = 700 * 2**20
 _LOOK_S = 0.05
 _PAGE = os.sysconf("SC_PAGE_SIZE")
 WARM = (
-    "vividowl.service.log_reading",
+    "vividowl.service.measure.log_reading",
     "vividowl.formats.sound_file",
     "vividowl.core.sound.recording",
     "vividowl.formats.photo",

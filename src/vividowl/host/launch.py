@@ -19,8 +19,8 @@ from vividowl.host.cluster import Cluster, ClusterError, free_port
 from vividowl.host.journal import keep_journal
 from vividowl.host.paths import Places, places
 from vividowl.host.revive import stands
-from vividowl.service import accounts
 from vividowl.service.kept_files import kept_files
+from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore

@@ -11,9 +11,9 @@ from urllib.parse import urlsplit
 from flask import current_app, request, session
 from flask_login import LoginManager, UserMixin, current_user
 
-from vividowl.service import accounts
-from vividowl.service.accounts import SignedIn
 from vividowl.service.errors import Refused
+from vividowl.service.shop import accounts
+from vividowl.service.shop.accounts import SignedIn
 from vividowl.service.workshop import Actor, Workshop
 
 View = TypeVar("View", bound=Callable[..., Any])

@@ -13,9 +13,11 @@ from flask import Response, request
 from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel
 
-from vividowl.service import bench as bench_case
-from vividowl.service import bench_view, bench_work, photos
-from vividowl.service.bench_work import Sent
+from vividowl.service.bench import photos
+from vividowl.service.bench import view as bench_view
+from vividowl.service.bench import work as bench_work
+from vividowl.service.bench.work import Sent
+from vividowl.service.jobs import today as bench_case
 from vividowl.service.workshop import Workshop
 from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.jobs_api import JobPath

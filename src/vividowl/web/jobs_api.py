@@ -8,8 +8,8 @@ from typing import Annotated
 from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel, Field
 
-from vividowl.service import bench as bench_case
-from vividowl.service import fit, intake
+from vividowl.service.jobs import fit, intake
+from vividowl.service.jobs import today as bench_case
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.idempotency import idempotent
 from vividowl.web.present import job_out

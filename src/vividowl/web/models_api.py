@@ -8,9 +8,9 @@ from flask import Response, request
 from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel
 
-from vividowl.service import device_models as models
-from vividowl.service.device_models import IMPORT_MOST
 from vividowl.service.errors import Refused
+from vividowl.service.models import models
+from vividowl.service.models.models import IMPORT_MOST
 from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.jobs_api import JobPath
 from vividowl.web.present_bench import model_out

@@ -7,9 +7,10 @@ import uuid
 from flask import Response
 from flask_openapi.blueprint import APIBlueprint
 
-from vividowl.service import cutting, planning
-from vividowl.service.choices import PlanView
 from vividowl.service.errors import Refused
+from vividowl.service.plan import planning
+from vividowl.service.plan.choices import PlanView
+from vividowl.service.shelf import cutting
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.idempotency import idempotent
 from vividowl.web.jobs_api import JobPath

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from typing import Any
 
-from vividowl.service.comparing import Compared
-from vividowl.service.handover import Record
-from vividowl.service.intake import JobView
-from vividowl.service.measure import RunView
-from vividowl.service.sounds import SoundView
+from vividowl.service.jobs.handover import Record
+from vividowl.service.jobs.intake import JobView
+from vividowl.service.measure.comparing import Compared
+from vividowl.service.measure.runs import RunView
+from vividowl.service.measure.sounds import SoundView
 from vividowl.web import schemas as s
 
 

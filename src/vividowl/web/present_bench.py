@@ -6,11 +6,11 @@ from collections.abc import Sequence
 from dataclasses import asdict
 from typing import Any
 
-from vividowl.service import bench_words as w
-from vividowl.service.bench_view import BenchView, PlaceView, StepView
-from vividowl.service.bench_work import Batch
-from vividowl.service.device_models import ModelView
-from vividowl.service.model_views import model_classes, task_words
+from vividowl.service.bench import words as w
+from vividowl.service.bench.view import BenchView, PlaceView, StepView
+from vividowl.service.bench.work import Batch
+from vividowl.service.models.letters import model_classes, task_words
+from vividowl.service.models.models import ModelView
 from vividowl.web import schemas as s
 
 

@@ -7,11 +7,11 @@ from collections.abc import Sequence
 from datetime import datetime
 from typing import Any
 
-from vividowl.service.choices import OptionView, PlanView
-from vividowl.service.cutting import CutDrawing, CutView
-from vividowl.service.shelf import ProductView, ShelfView
-from vividowl.service.working import REQUIRED, Working, written
-from vividowl.service.workings import WORKINGS
+from vividowl.service.plan.choices import OptionView, PlanView
+from vividowl.service.shelf.cutting import CutDrawing, CutView
+from vividowl.service.shelf.shelf import ProductView, ShelfView
+from vividowl.service.workings.calculator import REQUIRED, Working, written
+from vividowl.service.workings.calculators import WORKINGS
 from vividowl.web import schemas as s
 
 _INTERVALS = ("resistance", "die_c", "gain_k", "watts", "gain_w", "noise_db")

@@ -5,7 +5,8 @@ from __future__ import annotations
 from flask import Response
 from flask_openapi.blueprint import APIBlueprint
 
-from vividowl.service import handover, verdict
+from vividowl.service.jobs import handover
+from vividowl.service.measure import verdict
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.jobs_api import JobPath
 from vividowl.web.present import record_out, verdict_out

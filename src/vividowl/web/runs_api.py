@@ -10,8 +10,9 @@ from flask import Response, request, send_file
 from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel, Field
 
-from vividowl.service import logs, measure, recordings
 from vividowl.service.errors import Refused
+from vividowl.service.measure import logs, recordings
+from vividowl.service.measure import runs as measure
 from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.idempotency import idempotent
 from vividowl.web.present import run_out

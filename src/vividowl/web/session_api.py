@@ -13,8 +13,8 @@ from flask_openapi.blueprint import APIBlueprint
 from flask_wtf.csrf import generate_csrf
 from pydantic import BaseModel
 
-from vividowl.service import accounts
 from vividowl.service.errors import Refused
+from vividowl.service.shop import accounts
 from vividowl.web.access import (
     access,
     actor,

@@ -8,7 +8,8 @@ from flask import Response, request
 from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel
 
-from vividowl.service import materials, shelf, shelf_file
+from vividowl.service.shelf import file as shelf_file
+from vividowl.service.shelf import materials, shelf
 from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.idempotency import idempotent
 from vividowl.web.present_deciding import shelf_out

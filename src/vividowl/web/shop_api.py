@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from flask_openapi.blueprint import APIBlueprint
 
-from vividowl.service import shop_settings
+from vividowl.service.shop import settings as shop_settings
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.schemas import HabitsOut, PredictedOut, ShopIn, ShopOut, TaskOut, TolerancesOut
 

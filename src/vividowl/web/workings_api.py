@@ -10,7 +10,7 @@ from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel, Field
 
 from vividowl.service.errors import Refused
-from vividowl.service.workings import WORKINGS, cut_drawings, cut_export, step_lists, work
+from vividowl.service.workings.calculators import WORKINGS, cut_drawings, cut_export, step_lists, work
 from vividowl.web.access import access
 from vividowl.web.plan_api import file_answer
 from vividowl.web.present_deciding import drawing_out, results_out, working_out

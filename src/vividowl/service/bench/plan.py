@@ -1,0 +1,72 @@
+"""From a plan to work at the bench: parts with their doses in words, insulation, accepted hazards."""
+
+from __future__ import annotations
+
+from vividowl.core.bench.steps.vocabulary import PlannedPart, Work, dose_words
+from vividowl.core.materials.application import SCHOOL_WORDS, School
+from vividowl.core.materials.kinds import CATALOGUE
+from vividowl.core.plan.inspection import Inspection, bath_of
+from vividowl.core.plan.options import tuning_words
+from vividowl.core.quantities.errors import figure
+from vividowl.service.plan.choices import OptionView, plan_row, plan_view
+from vividowl.service.plan.parts import Part
+from vividowl.service.shelf.stock import UNIT_WORDS
+from vividowl.service.workshop import Workshop
+from vividowl.store.models import Acknowledgement, Job
+from vividowl.store.scope import Scope
+
+
+def chosen_option(workshop: Workshop, scope: Scope, job: Job) -> tuple[OptionView | None, Inspection]:
+    """The option that was taken, as it is now, and what inspection found."""
+    view = plan_view(workshop, scope, job)
+    key = view.plan.chosen["key"] if view.plan.chosen else None
+    return next((o for o in view.options if o.key == key), None), view.inspection
+
+
+def _dose(part: Part) -> str:
+    if part.amount is None:
+        return part.lacks
+    if part.unit == "piece":
+        size = f" of {figure(part.width_mm)} × {figure(part.length_mm)} mm" if part.width_mm and part.length_mm else ""
+        return f"{part.count} {'piece' if part.count == 1 else 'pieces'}{size}"
+    if part.unit == "g":
+        return dose_words(part.amount, part.volume_ul)
+    return f"{figure(float(f'{part.amount:.2g}'))} {UNIT_WORDS.get(part.unit, part.unit)}"
+
+
+def work_of(workshop: Workshop, scope: Scope, job: Job) -> Work:
+    """What is done to the device by the option that was taken; cleaning alone when none was."""
+    option, found = chosen_option(workshop, scope, job)
+    sealed = job.warranty == "running" or job.seal == "intact"
+    rows = scope.session.scalars(scope.select(Acknowledgement).where(Acknowledgement.job_id == job.id)).unique()
+    accepted = {a.rule: a.words for a in rows}
+    if option is None:
+        return Work(sealed=sealed)
+    parts = tuple(
+        PlannedPart(
+            p.target, p.kind, f"{p.product or CATALOGUE[p.kind].words}{f', lot {p.lot}' if p.lot else ''}", _dose(p),
+            SCHOOL_WORDS[School(p.school)] if p.school else "", i,
+            found.shim.bond if p.kind == "copper_shim" and found.shim is not None else "",
+        )
+        for i, p in enumerate(option.parts)
+    )  # fmt: skip
+    gates = tuple(f"{g.reason} Accepted: {accepted[g.rule]}." for g in option.gates if g.rule in accepted)
+    actions, lifts = set(option.actions), any(p.target != "cover" for p in parts)
+    return Work(
+        parts, clean="clean" in actions, new_fan="fan" in actions,
+        tuning=tuning_words(found.undervolt_mv, found.cap_w) if "tune" in actions else "",
+        insulation=found.insulation, insulated_now=found.parts_exposed != "no", gates=gates,
+        old_alloy=found.old_interface == "alloy", bath=bath_of(found) if lifts else None, sealed=sealed,
+    )  # fmt: skip
+
+
+def is_fanless(scope: Scope, job: Job) -> bool:
+    """Whether the run before says that there is no fan."""
+    run = scope.run(job.id, "before")
+    return run is not None and "no fan" in run.fan_setting.lower()
+
+
+def plan_key(scope: Scope, job: Job) -> str:
+    """The key of the option that was taken, empty for none."""
+    plan = plan_row(scope, job.id)
+    return str(plan.chosen["key"]) if plan is not None and plan.chosen else ""

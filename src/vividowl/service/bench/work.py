@@ -1,0 +1,288 @@
+"""Bench: a list is begun or made anew, and events are taken in, each once and in order."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Mapping, Sequence
+from dataclasses import asdict, dataclass, replace
+from datetime import datetime, timedelta
+from typing import Any
+
+from sqlalchemy.exc import IntegrityError
+
+from vividowl.core.bench.log.events import KINDS, BenchEvent, BenchRefused
+from vividowl.core.bench.log.log import BenchLog, append
+from vividowl.core.bench.steps.make_list import device_of, in_order, make_steps
+from vividowl.core.job.gates import Severity
+from vividowl.core.quantities.errors import CoreError
+from vividowl.service.bench.effects import make_effect, refuse_alloy, take_back
+from vividowl.service.bench.photos import require_photo
+from vividowl.service.bench.plan import is_fanless, plan_key, work_of
+from vividowl.service.bench.store import keep_log, load_log, note_glance
+from vividowl.service.bench.times import task_minutes
+from vividowl.service.clock import server_now
+from vividowl.service.errors import Refused
+from vividowl.service.jobs.intake import LEFT_ALONE, view_of
+from vividowl.service.models.models import model_for, sheet_of
+from vividowl.service.shop.habits import habits_of
+from vividowl.service.workshop import Actor, KeptLog, Workshop, open_job
+from vividowl.store.bench import BenchEventRow
+from vividowl.store.feed import tell
+from vividowl.store.models import Job
+from vividowl.store.scope import Scope
+
+BATCH_MOST = 200
+SERVER = "server"
+FROM_SERVER = ("begun", "replanned")
+# What may still be told of a job that is stopped for its battery.
+WHILE_STOPPED = ("undo", "redo", "note", "photo", "found", "mishap", "checked", "wait_ended")
+CLOCK_OFF_S = 60.0
+
+
+@dataclass(frozen=True)
+class Sent:
+    """An event as a tablet sends it. turn: its how manieth of this job; made_at: by the tablet's own clock."""
+
+    id: uuid.UUID
+    kind: str
+    data: Mapping[str, Any]
+    turn: int
+    made_at: datetime
+
+
+@dataclass(frozen=True)
+class Taken:
+    """What became of an event. number: its place in the log, None when it was not kept; again: it was there already;
+    refusal: reason, detail, remedy, rule; told: what else there is to know."""
+
+    id: uuid.UUID
+    number: int | None
+    again: bool
+    refusal: Mapping[str, str] | None
+    told: str
+
+
+@dataclass(frozen=True)
+class Batch:
+    """taken: in the order sent; number: of the latest event of the job; clock_off_s: the tablet's clock before the
+    server's, None when it is right."""
+
+    taken: tuple[Taken, ...]
+    number: int
+    clock_off_s: float | None
+
+
+def begin(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, with_model: bool, at: datetime | None = None) -> None:
+    """Begin the list of a job, from its plan and what is known of its model."""
+    with workshop.scope(actor) as scope:
+        job = open_job(scope, job_id)
+        view = view_of(scope, job)
+        stop = next((g for g in view.gates if g.severity == Severity.STOP), None)
+        if stop is not None:
+            raise Refused("conflict", stop.reason, remedy=stop.remedy, reason="gate_open")
+        waiting = [g for g in view.gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None]
+        if waiting:
+            where, gate = "Intake" if waiting[0].stage == "intake" else "Plan", waiting[0]
+            raise Refused("conflict", f"Not settled in {where}: {gate.reason}", reason="gate_open",
+                          remedy=f"{gate.remedy} Then acknowledge it in {where}.")  # fmt: skip
+        key = plan_key(scope, job)
+        if key == LEFT_ALONE:
+            raise Refused("conflict", "It was decided to leave the device alone.", reason="left_alone",
+                          remedy="Take another option in Plan, or hand it back.")  # fmt: skip
+        if not key and view.glance_before["measured"]:
+            raise Refused("conflict", "Nothing is decided yet.", reason="undecided",
+                          remedy="Take an option in Plan; cleaning alone is one.")  # fmt: skip
+        row = model_for(scope, job) if with_model else None
+        sheet = sheet_of(row) if row is not None else None
+        work, fanless = work_of(workshop, scope, job), is_fanless(scope, job)
+        percent = habits_of(scope.shop()).tighten_percent
+        places = sheet.places if sheet is not None else ()
+        own = (sheet.steps, sheet.anchors) if sheet is not None else ((), ())
+        steps = make_steps(job.kind, work, places, percent, *own, fanless=fanless)
+        if sheet is not None:
+            steps = in_order(steps, sheet.order, device_of(job.kind, work, percent, fanless=fanless))
+        outline = str(row.outline_photo) if row is not None and row.outline_photo is not None else ""
+        _record(workshop, scope, actor, job, "begun", {
+            "steps": [asdict(s) for s in steps], "places": [asdict(p) for p in places], "outline": outline, "plan": key,
+            "device": asdict(device_of(job.kind, work, percent, fanless=fanless)),
+        }, at)  # fmt: skip
+
+
+def renew(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> None:
+    """Make the list anew from the plan as it is now. What was done stays done; own steps stay."""
+    with workshop.scope(actor) as scope:
+        job = open_job(scope, job_id)
+        state = load_log(workshop, scope, job.id).log.state
+        # A device that is open is closed again by any list, and a cooler that is off comes back over a covered die.
+        work = replace(work_of(workshop, scope, job), opened=state.opened, lifted=state.lifted)
+        fanless, percent = is_fanless(scope, job), habits_of(scope.shop()).tighten_percent
+        steps = make_steps(job.kind, work, tuple(state.places.values()), percent, fanless=fanless)
+        _record(workshop, scope, actor, job, "replanned", {
+            "steps": [asdict(s) for s in steps], "plan": plan_key(scope, job),
+            "device": asdict(device_of(job.kind, work, percent, fanless=fanless)),
+        })  # fmt: skip
+
+
+def _record(
+    workshop: Workshop,
+    scope: Scope,
+    actor: Actor,
+    job: Job,
+    kind: str,
+    data: Mapping[str, Any],
+    at: datetime | None = None,
+) -> None:
+    """Add an event that the server itself makes."""
+    moment = at or server_now()
+    kept = load_log(workshop, scope, job.id)
+    log, number = kept.log, kept.number
+    event_id = uuid.uuid4()
+    try:
+        log = append(log, BenchEvent(str(event_id), kind, data, moment, actor.name))
+    except BenchRefused as error:
+        raise Refused("conflict", str(error), remedy=error.remedy, reason=error.reason) from error
+    turn = kept.turns.get(SERVER, 0) + 1
+    scope.add(BenchEventRow(id=event_id, job_id=job.id, number=number + 1, kind=kind, data=dict(data), at=moment,
+                            device=SERVER, turn=turn, member_id=actor.member_id, effect={}))  # fmt: skip
+    _finish(workshop, scope, job, log, number + 1, moment)
+
+
+def _finish(workshop: Workshop, scope: Scope, job: Job, log: BenchLog, number: int, at: datetime) -> None:
+    note_glance(job, log.state, at)
+    if log.state.closed is not None:
+        job.bench = {**job.bench, "minutes": task_minutes(scope, job.id, log.state)}
+    job.updated_at = at
+    tell(scope.session, scope.shop_id, job.id, number)
+
+
+def take_events(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, device: str, sent: Sequence[Sent], sent_at: datetime,
+    received_at: datetime | None = None,
+) -> Batch:  # fmt: skip
+    """Take events in, in the order in which the tablet made them. A refused one is kept too, with its reason, and
+    changes nothing; one that was sent before gets the same answer; one with a gap before it is sent back."""
+    now = received_at or server_now()
+    ahead = (sent_at - now).total_seconds()
+    try:
+        with workshop.scope(actor) as scope:
+            job = scope.get(Job, job_id, lock=True, alone=True)
+            if job.handed_over_at is not None:
+                raise Refused(
+                    "conflict", f"Job {job.number} was handed over and is closed; nothing of it was taken.",
+                    remedy="It stays on this tablet. Take the hand-over back to send it, or put it aside.",
+                    reason="handed_over")  # fmt: skip
+            taking = _Taking(workshop, scope, actor, job, device, now, timedelta(seconds=ahead))
+            taking.look_up([event.id for event in sent])
+            taken = tuple(taking.take(event) for event in sent)
+            if taking.changed:
+                _finish(workshop, scope, job, taking.log, taking.number, now)
+    except IntegrityError as error:
+        raise _elsewhere() from error
+    keep_log(workshop, job_id, KeptLog(taking.number, taking.log, {**taking.turns, device: taking.turn}))
+    return Batch(taken, taking.number, ahead if abs(ahead) > CLOCK_OFF_S else None)
+
+
+class _Taking:
+    """One batch on its way into the log of a job."""
+
+    def __init__(
+        self, workshop: Workshop, scope: Scope, actor: Actor, job: Job, device: str, now: datetime, ahead: timedelta
+    ) -> None:
+        self.workshop, self.scope, self.actor, self.job, self.device = workshop, scope, actor, job, device
+        self.now, self.ahead = now, ahead
+        kept = load_log(workshop, scope, job.id)
+        self.log, self.number, self.turns = kept.log, kept.number, kept.turns
+        self.turn = kept.turns.get(device, 0)
+        self.changed = False
+        self.known: dict[uuid.UUID, BenchEventRow] = {}
+
+    def look_up(self, ids: Sequence[uuid.UUID]) -> None:
+        """Which of these events are there already, whatever turn they come with now."""
+        query = self.scope.select(BenchEventRow).where(BenchEventRow.id.in_(ids))
+        self.known = {row.id: row for row in self.scope.session.scalars(query).unique()}
+
+    def take(self, sent: Sent) -> Taken:
+        """Take one event."""
+        kept = self.known.get(sent.id)
+        if kept is not None and kept.job_id != self.job.id:
+            raise _elsewhere()
+        if kept is not None:
+            return Taken(sent.id, kept.number, True, kept.refusal, str(kept.effect.get("told", "")))
+        if sent.turn != self.turn + 1:
+            return Taken(sent.id, None, False, {
+                "reason": "out_of_order", "rule": "", "field": "turn",
+                "detail": f"Event {sent.turn} of this tablet came, {self.turn + 1} is next.",
+                "remedy": f"Send from {self.turn + 1} on.",
+            }, "")  # fmt: skip
+        event = BenchEvent(str(sent.id), sent.kind, sent.data, self._moment(sent), self.actor.name)
+        refusal, effect = self._try(event)
+        self.number += 1
+        self.turn = sent.turn
+        self.changed = True
+        kind = sent.kind if sent.kind in KINDS else "unknown"
+        # All of a batch are written together at its end.
+        self.scope.session.add(
+            BenchEventRow(
+                id=sent.id, shop_id=self.scope.shop_id, job_id=self.job.id, number=self.number, kind=kind,
+                data=dict(sent.data), at=event.at, device=self.device, turn=sent.turn, member_id=self.actor.member_id,
+                refusal=refusal, effect=effect,
+            )
+        )  # fmt: skip
+        return Taken(sent.id, self.number, False, refusal, str(effect.get("told", "")))
+
+    def _moment(self, sent: Sent) -> datetime:
+        """When it happened by the server's clock: the tablet tells how long ago, not how late it thinks it is."""
+        moment = min(self.now, sent.made_at - self.ahead)
+        begun = self.log.state.begun
+        return max(moment, begun) if begun is not None else self.now
+
+    def _try(self, event: BenchEvent) -> tuple[dict[str, str] | None, dict[str, Any]]:
+        try:
+            if event.kind in FROM_SERVER:
+                raise BenchRefused("A list is begun and made anew by the server.", reason="unknown", field="kind")
+            if self.job.battery_swollen and event.kind not in WHILE_STOPPED:
+                raise BenchRefused(
+                    "The job is stopped: the battery is swollen.", reason="stopped",
+                    remedy="Isolate the battery. When it is replaced, clear the mark in Intake.")  # fmt: skip
+            if event.kind in ("photo", "outline", "found") and event.data.get("photo"):
+                require_photo(self.scope, str(event.data["photo"]))
+            before, log = self.log, append(self.log, event)
+            refuse_alloy(self.scope, self.job, event, log.state)
+            effect = self._effect(event, before, log)
+        except (CoreError, Refused) as error:
+            return _refusal(error), {}
+        self.log = log
+        return None, effect
+
+    def _effect(self, event: BenchEvent, before: BenchLog, log: BenchLog) -> dict[str, Any]:
+        if event.kind == "undo":
+            target = before.active[-1]
+            return {"of": target.id, **take_back(self.scope, self.actor, self.job, self._effect_of(target.id))}
+        if event.kind == "redo":
+            target = before.undone[-1]
+            return {"of": target.id, **make_effect(self.workshop, self.scope, self.actor, self.job, target, log.state)}
+        return make_effect(self.workshop, self.scope, self.actor, self.job, event, log.state)
+
+    def _effect_of(self, event_id: str) -> Mapping[str, Any]:
+        """The latest effect of an event: its own, or that of the redo which brought it again."""
+        query = self.scope.select(BenchEventRow).where(
+            BenchEventRow.job_id == self.job.id, BenchEventRow.refusal.is_(None),
+            (BenchEventRow.id == uuid.UUID(event_id))
+            | ((BenchEventRow.kind == "redo") & (BenchEventRow.effect["of"].astext == event_id)),
+        )  # fmt: skip
+        row = self.scope.session.scalars(query.order_by(BenchEventRow.number.desc()).limit(1)).first()
+        return row.effect if row is not None else {}
+
+
+def _elsewhere() -> Refused:
+    return Refused(
+        "conflict", "An event with this id is there already, elsewhere.", remedy="Make new ids.", reason="taken"
+    )
+
+
+def _refusal(error: CoreError | Refused) -> dict[str, str]:
+    if isinstance(error, Refused):
+        return {"reason": error.reason or error.kind, "detail": error.detail, "remedy": error.remedy, "rule": "",
+                "field": error.field}  # fmt: skip
+    reason, rule = (error.reason, error.rule) if isinstance(error, BenchRefused) else ("invalid", "")
+    return {"reason": reason, "detail": str(error), "remedy": error.remedy, "rule": rule, "field": error.field}

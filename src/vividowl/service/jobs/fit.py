@@ -1,0 +1,135 @@
+"""Fit: what was cleaned, and what was put where."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Mapping, Sequence
+from datetime import UTC, datetime
+from typing import Any
+
+from vividowl.core.job.gates import Severity
+from vividowl.core.materials.kinds import CATALOGUE
+from vividowl.core.quantities.errors import require_range
+from vividowl.service.errors import Refused
+from vividowl.service.jobs.intake import JobView, view_of
+from vividowl.service.plan.choices import plan_row
+from vividowl.service.plan.planning import item_gates
+from vividowl.service.shelf.cutting import cuts_of
+from vividowl.service.shelf.stock import move
+from vividowl.service.workshop import Actor, Workshop, check_version, open_job
+from vividowl.store.deciding import Lot
+from vividowl.store.models import FitItem, Job
+from vividowl.store.scope import Scope
+
+
+def items_of(scope: Scope, job_id: uuid.UUID) -> Sequence[FitItem]:
+    """What is fitted on a job, in order."""
+    query = scope.select(FitItem).where(FitItem.job_id == job_id, FitItem.removed_at.is_(None))
+    return scope.session.scalars(query.order_by(FitItem.created_at)).all()
+
+
+def get_items(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> Sequence[FitItem]:
+    """What is fitted on a job."""
+    with workshop.scope(actor) as scope:
+        scope.get(Job, job_id)
+        return items_of(scope, job_id)
+
+
+def save_fit(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, *, cleaned: list[str], note: str, done: bool
+) -> JobView:
+    """Save what was cleaned; done closes the step, for which open gates must be acknowledged."""
+    with workshop.scope(actor) as scope:
+        job = open_job(scope, job_id)
+        check_version(job.version, version, "The fit")
+        view = view_of(scope, job)
+        stop = next((g for g in view.gates if g.severity == Severity.STOP), None)
+        if done and stop is not None:
+            raise Refused("conflict", stop.reason, field="done", remedy=stop.remedy, reason="gate_open")
+        waiting = [g for g in view.gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None]
+        if done and waiting:
+            where, gate = "Intake" if waiting[0].stage == "intake" else "Plan", waiting[0]
+            raise Refused("conflict", f"Not settled in {where}: {gate.reason}", field="done",
+                          remedy=f"{gate.remedy} Then acknowledge it in {where}.", reason="gate_open")  # fmt: skip
+        if done and job.bench.get("begun") and not job.bench["closed"]:
+            raise Refused("conflict", f"The bench list has {job.bench['open']} open items.", field="done",
+                          remedy="Settle them in Close; the list closes there.", reason="bench_open")  # fmt: skip
+        if not done and job.bench.get("closed"):
+            raise Refused("conflict", "The bench list is closed.", field="done", reason="bench_closed",
+                          remedy="Take the closing back in Close.")  # fmt: skip
+        if done and not cleaned and not items_of(scope, job.id):
+            raise Refused("invalid", "Nothing is noted as cleaned or fitted.", field="cleaned",
+                          remedy="Tick what was cleaned, or add what was fitted.")  # fmt: skip
+        job.cleaned, job.fit_note, job.fit_done = cleaned, note, done
+        job.version += 1
+        scope.session.flush()
+        return view_of(scope, job)
+
+
+def add_item(workshop: Workshop, actor: Actor, job_id: uuid.UUID, fields: Mapping[str, Any]) -> Sequence[FitItem]:
+    """Note an interface that was fitted."""
+    if fields["amount"] is not None:
+        require_range("amount", fields["amount"], fields["amount_unit"], 1e-6, 1e5)
+        if not fields["amount_unit"]:
+            raise Refused(
+                "invalid", "The amount has no unit.", field="amount_unit", remedy="Choose g, mL, mm or pieces."
+            )
+    with workshop.scope(actor) as scope:
+        job = open_job(scope, job_id)
+        note_item(scope, actor, job, fields)
+        return items_of(scope, job.id)
+
+
+def note_item(scope: Scope, actor: Actor, job: Job, fields: Mapping[str, Any]) -> FitItem:
+    """Note an interface on a job that is open for writing, and book it."""
+    stops = [g for g in item_gates(job, plan_row(scope, job.id), fields["kind"], fields["target"])
+             if g.severity is Severity.STOP]  # fmt: skip
+    if stops:
+        raise Refused("conflict", stops[0].reason, field="kind", remedy=stops[0].remedy, reason="stopped")
+    item = scope.add(FitItem(job_id=job.id, **fields))
+    if item.lot_id is not None:
+        _book(scope, actor, job, item, -1.0)
+    return item
+
+
+def _book(scope: Scope, actor: Actor, job: Job, item: FitItem, sign: float) -> None:
+    """Take an item's amount from its lot, or put it back; the item takes product and lot from there."""
+    if item.lot_id is None:
+        return
+    lot = scope.get(Lot, item.lot_id)
+    product = lot.product
+    wanted = "pieces" if product.unit in ("piece", "sheet") else product.unit
+    if item.amount is None or item.amount_unit != wanted:
+        raise Refused("invalid", f"{product.name} is counted in {wanted}.", field="amount",
+                      remedy=f"Give the amount in {wanted}, or note it without a lot.")  # fmt: skip
+    if product.kind != item.kind:
+        raise Refused("invalid", f"{product.name} is {CATALOGUE[product.kind].words}, not what was chosen.",
+                      field="kind", remedy="Choose the lot that was used.")  # fmt: skip
+    item.product, item.lot = product.name, lot.code
+    words = f"used on job {job.number}" if sign < 0 else f"taken back from job {job.number}"
+    move(scope, actor, lot.id, sign * item.amount, words, job.id)
+
+
+def set_item_removed(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, item_id: uuid.UUID, removed: bool
+) -> Sequence[FitItem]:
+    """Remove an item or bring it back."""
+    with workshop.scope(actor) as scope:
+        job = open_job(scope, job_id)
+        item = scope.get(FitItem, item_id)
+        if item.job_id != job.id:
+            raise Refused("missing", "There is no such item on this job.", remedy="Reload the page.")
+        if removed == (item.removed_at is not None):
+            return items_of(scope, job.id)
+        set_item(scope, actor, job, item, datetime.now(UTC) if removed else None)
+        return items_of(scope, job.id)
+
+
+def set_item(scope: Scope, actor: Actor, job: Job, item: FitItem, removed_at: datetime | None) -> None:
+    """Take an item off the list or bring it back; the shelf follows."""
+    cut = next((c for c in cuts_of(scope, job.id) if str(item.id) in {p["item_id"] for p in c.pieces}), None)
+    if cut is not None:
+        raise Refused("conflict", "These pieces belong to a cut sheet.", remedy="Take the cut back instead.")
+    _book(scope, actor, job, item, 1.0 if removed_at is not None else -1.0)
+    item.removed_at = removed_at
+    scope.session.flush()

@@ -1,0 +1,147 @@
+"""Hand over: price, next date, and the record that the customer gets."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Sequence
+from dataclasses import asdict, dataclass
+from datetime import UTC, date, datetime
+from typing import Any
+
+from vividowl.core.materials.life import INTERFACE_MONTHS, NextService, next_service
+from vividowl.core.quantities.errors import require_range
+from vividowl.core.trace.trace import Series
+from vividowl.formats.columns import min_max_view
+from vividowl.formats.record_pdf import ChartLine, RecordSheet, make_pdf
+from vividowl.service.bench.store import load_log
+from vividowl.service.bench.story import BenchStory, story_of
+from vividowl.service.errors import Refused
+from vividowl.service.jobs.fit import items_of
+from vividowl.service.jobs.intake import LEFT_ALONE, JobView, view_of
+from vividowl.service.measure.comparing import Compared, compare_job, judged_by
+from vividowl.service.measure.readings import load_trace
+from vividowl.service.measure.references import drift_for
+from vividowl.service.plan.choices import inspection_of, plan_row
+from vividowl.service.shop.habits import habits_of
+from vividowl.service.workshop import Actor, Workshop, check_version
+from vividowl.store.models import FitItem, Job, Shop, TraceFile
+from vividowl.store.scope import Scope
+
+CHART_POINTS = 600
+
+
+@dataclass(frozen=True)
+class Record:
+    """All that the customer's record says."""
+
+    view: JobView
+    shop: Shop
+    items: Sequence[FitItem]
+    compared: Compared | None
+    proposal: NextService
+    planned_cents: int | None
+    bench: BenchStory
+
+
+def _proposal(workshop: Workshop, scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> NextService:
+    kinds = tuple(dict.fromkeys(i.kind for i in items if i.kind in INTERFACE_MONTHS))
+    plan = plan_row(scope, job.id)
+    cold_plate = inspection_of(plan.findings if plan else {}, job).cold_plate
+    school = habits_of(scope.shop()).life_school
+    return next_service(today, job.surroundings, kinds, school, cold_plate, drift_for(workshop, scope, job))
+
+
+def _record(workshop: Workshop, scope: Scope, job: Job) -> Record:
+    items, plan = items_of(scope, job.id), plan_row(scope, job.id)
+    planned = plan.chosen["total_cents"] if plan is not None and plan.chosen else None
+    proposal = _proposal(workshop, scope, job, items, datetime.now(UTC).date())
+    return Record(view_of(scope, job), scope.shop(), items, compare_job(workshop, scope, job), proposal, planned,
+                  story_of(load_log(workshop, scope, job.id).log.state))  # fmt: skip
+
+
+def get_record(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> Record:
+    """The record of a job."""
+    with workshop.scope(actor) as scope:
+        return _record(workshop, scope, scope.get(Job, job_id))
+
+
+def hand_over(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, *, price_cents: int | None,
+    next_service_on: date | None, note: str, handed_over: bool,
+) -> Record:  # fmt: skip
+    """Save price and date; hand the device over, or take the hand-over back."""
+    if price_cents is not None:
+        require_range("price", price_cents / 100, "", 0, 100000, "Type the price with a point or comma for cents.")
+    with workshop.scope(actor) as scope:
+        job = scope.get(Job, job_id, lock=True)
+        check_version(job.version, version, "The hand-over")
+        if handed_over and job.battery_swollen:
+            raise Refused("conflict", "The job is stopped: the battery is swollen.", remedy="See Intake.",
+                          reason="stopped")  # fmt: skip
+        plan = plan_row(scope, job.id)
+        left_alone = plan is not None and plan.chosen is not None and plan.chosen["key"] == LEFT_ALONE
+        if handed_over and not left_alone and compare_job(workshop, scope, job) is None:
+            raise Refused("conflict", "There is no After log, so the record proves nothing yet.", field="handed_over",
+                          remedy="Take the After reading first.", reason="not_yet")  # fmt: skip
+        job.price_cents, job.next_service_on, job.handover_note = price_cents, next_service_on, note
+        if handed_over and job.handed_over_at is None:
+            job.handed_over_at = datetime.now(UTC)
+            tolerances, reference_room_c = judged_by(scope, job)
+            job.judged_by = {"tolerances": asdict(tolerances), "reference_room_c": reference_room_c}
+        elif not handed_over:
+            job.handed_over_at = job.judged_by = None
+        job.version += 1
+        scope.session.flush()
+        return _record(workshop, scope, job)
+
+
+def _line(workshop: Workshop, shop_id: uuid.UUID, trace: TraceFile, reading: Any) -> ChartLine:  # noqa: ANN401
+    only = [c if c["role"] == reading.die_role.value else {**c, "role": None} for c in trace.channels]
+    read = load_trace(workshop.files.columns(shop_id, trace.sha256), only)
+    values: Series = read.channels[reading.die_role]
+    view = min_max_view(read.time_s - reading.load.onset_s, values, CHART_POINTS, -60.0, float("inf"))
+    window = (reading.window.from_s - reading.load.onset_s, reading.window.to_s - reading.load.onset_s)
+    return ChartLine(view.time_s.tolist(), view.values.tolist(), window)
+
+
+def record_pdf(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> tuple[bytes, str]:
+    """The record as a PDF, and a name for the file."""
+    record = get_record(workshop, actor, job_id)
+    job, compared = record.view.job, record.compared
+    lines = None
+    if compared is not None:
+        lines = (
+            _line(workshop, actor.shop_id, compared.before_trace, compared.before_reading),
+            _line(workshop, actor.shop_id, compared.after_trace, compared.after_reading),
+        )
+    sheet = RecordSheet(
+        shop=record.shop.name,
+        demo=record.shop.demo,
+        number=job.number,
+        customer=job.customer.name,
+        device=f"{job.maker} {job.model}".strip(),
+        symptom=job.symptom,
+        day=(job.handed_over_at or datetime.now(UTC)).date(),
+        handed_over=job.handed_over_at is not None,
+        comparison=compared.comparison if compared else None,
+        ladders=(compared.before_ladder, compared.after_ladder) if compared else (None, None),
+        culprit=compared.culprit if compared else None,
+        exhaust=compared.exhaust.text if compared and compared.exhaust else "",
+        notes=compared.notes if compared else (),
+        lines=lines,
+        glances=(record.view.glance_before, record.view.glance_after),
+        cleaned=tuple(job.cleaned),
+        items=tuple((i.target, i.kind, i.product, i.lot, i.amount, i.amount_unit, i.amount_is) for i in record.items),
+        fit_note=job.fit_note,
+        bench=record.bench.lines,
+        gates=tuple(
+            (g.reason, f"{g.words} ({g.acknowledged_by}, {g.acknowledged_at:%Y-%m-%d})")
+            for g in record.view.gates
+            if g.acknowledged_by and g.acknowledged_at
+        ),
+        price_cents=job.price_cents,
+        currency=record.shop.currency,
+        next_service_on=job.next_service_on,
+        note=job.handover_note,
+    )
+    return make_pdf(sheet), f"record-{job.number}.pdf"

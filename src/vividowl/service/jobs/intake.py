@@ -1,0 +1,263 @@
+"""Intake: customer, device, symptom, gates; and the job as the pages see it."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Any
+
+from sqlalchemy.exc import IntegrityError
+
+from vividowl.core.job.gates import Gate, Severity, intake_gates, worst_first
+from vividowl.core.quantities.errors import require_range
+from vividowl.service.errors import Refused
+from vividowl.service.plan.choices import plan_row
+from vividowl.service.plan.planning import chosen_gates
+from vividowl.service.workshop import Actor, Workshop, check_version
+from vividowl.store.deciding import Plan
+from vividowl.store.models import Acknowledgement, Customer, FitItem, Job, Run
+from vividowl.store.scope import Scope
+
+STAGES = ("intake", "before", "plan", "open", "clean", "fit", "close", "after", "verdict", "handover")
+UNTIL_AFTER = STAGES[: STAGES.index("after") + 1]
+LEFT_ALONE = "leave"
+INTAKE_FIELDS = (
+    "kind", "maker", "model", "symptom", "age_months", "months_since_service", "surroundings", "lives", "warranty",
+    "seal", "backup_done", "battery_swollen", "liquid_damage", "factory_interface", "power_limit_cpu_w",
+    "power_limit_gpu_w", "limit_c",
+)  # fmt: skip
+SUGGEST = {
+    "maker": Job.maker, "model": Job.model, "customer_name": Customer.name, "factory_interface": Job.factory_interface,
+    "load_recipe": Run.load_recipe, "fan_setting": Run.fan_setting, "power_profile": Run.power_profile,
+    "placement": Run.placement, "product": FitItem.product, "lot": FitItem.lot,
+}  # fmt: skip
+
+
+@dataclass(frozen=True)
+class GateView:
+    """A tripped gate and who acknowledged it when. stage: intake or plan, where it comes from."""
+
+    rule: str
+    severity: str
+    reason: str
+    remedy: str
+    acknowledged_by: str | None
+    acknowledged_at: datetime | None
+    words: str | None
+    stage: str
+
+
+@dataclass(frozen=True)
+class JobView:
+    """A job with what follows from it: gates, the stage it is at, what its next step is."""
+
+    job: Job
+    stage: str
+    next_step: str
+    reachable: tuple[str, ...]
+    done: tuple[str, ...]
+    gates: tuple[GateView, ...]
+    glance_before: dict[str, Any]
+    glance_after: dict[str, Any]
+    verdict: str | None
+
+
+def gates_of(job: Job) -> tuple[Gate, ...]:
+    """Gates that the intake of a job trips."""
+    return intake_gates(
+        kind=job.kind, battery_swollen=job.battery_swollen, liquid_damage=job.liquid_damage,
+        backup_done=job.backup_done, warranty=job.warranty, seal=job.seal,
+    )  # fmt: skip
+
+
+def view_of(scope: Scope, job: Job) -> JobView:
+    """The job as the pages see it."""
+    rows = scope.session.scalars(scope.select(Acknowledgement).where(Acknowledgement.job_id == job.id)).unique().all()
+    return _view(job, rows, plan_row(scope, job.id))
+
+
+def views_of(scope: Scope, jobs: Sequence[Job]) -> list[JobView]:
+    """Several jobs, with two questions to the database in all."""
+    ids = [job.id for job in jobs]
+    accepted: dict[uuid.UUID, list[Acknowledgement]] = {}
+    for row in scope.session.scalars(scope.select(Acknowledgement).where(Acknowledgement.job_id.in_(ids))).unique():
+        accepted.setdefault(row.job_id, []).append(row)
+    plans = {p.job_id: p for p in scope.session.scalars(scope.select(Plan).where(Plan.job_id.in_(ids))).unique()}
+    return [_view(job, accepted.get(job.id, []), plans.get(job.id)) for job in jobs]
+
+
+def _view(job: Job, rows: Sequence[Acknowledgement], plan: Plan | None) -> JobView:
+    by_rule = {a.rule: a for a in rows}
+    own = gates_of(job)
+    at_intake = {g.rule for g in own}
+    gates = tuple(
+        GateView(
+            g.rule, g.severity.value, g.reason, g.remedy,
+            by_rule[g.rule].member.name if g.rule in by_rule else None,
+            by_rule[g.rule].at if g.rule in by_rule else None,
+            by_rule[g.rule].words if g.rule in by_rule else None,
+            "intake" if g.rule in at_intake else "plan",
+        )
+        for g in worst_first([*own, *chosen_gates(job, plan)])
+    )  # fmt: skip
+    chosen = plan.chosen["key"] if plan is not None and plan.chosen else None
+    runs = {r.side: r for r in job.runs}
+    blank = {"rise_k": None, "noise_db": None, "held_share": None, "measured": False}
+    before, after = (runs[s].glance or blank if s in runs else blank for s in ("before", "after"))
+    verdict = runs["after"].glance.get("verdict") if "after" in runs else None
+    measured = (bool(before["measured"]), bool(after["measured"]))
+    stage, step, done = _stage(job, gates, *measured, verdict, chosen)
+    reachable = ("intake",) if stage == "stopped" else STAGES if measured[1] else UNTIL_AFTER
+    if chosen == LEFT_ALONE and "handover" not in reachable and stage != "stopped":
+        reachable = (*reachable, "handover")
+    return JobView(job, stage, step, reachable, done, gates, before, after, verdict)
+
+
+_HAND_OVER = {
+    "improved": "Show what {} gained, and hand it over",
+    "improved_if_same": "Note fan and place of {}, then show what it gained",
+    "worse_if_same": "Look at {} again, and note fan and place: it came out worse",
+    "no_difference_shown": "Tell that nothing was gained on {}, and hand it over",
+    "worse": "Look at {} again: it came out worse",
+}
+
+
+def _past(job: Job, stage: str) -> bool:
+    """Whether the work of a bench stage is behind."""
+    order = ("open", "clean", "fit", "close")
+    at = job.bench.get("stage")
+    return job.fit_done or (at is not None and order.index(stage) < order.index(at))
+
+
+def _stage(
+    job: Job, gates: Sequence[GateView], before: bool, after: bool, verdict: str | None, chosen: str | None
+) -> tuple[str, str, tuple[str, ...]]:  # fmt: skip
+    device = job.model
+    done = [
+        name
+        for name, is_done in (
+            ("before", before),
+            ("plan", chosen is not None),
+            *((name, _past(job, name)) for name in ("open", "clean", "fit", "close")),
+            ("after", after),
+            ("verdict", after),
+        )
+        if is_done
+    ]
+    done = ["intake", *done]
+    if any(g.severity == Severity.STOP and g.stage == "intake" for g in gates):
+        return "stopped", f"Do not open {device}: {gates[0].reason}", ("intake",)
+    if job.handed_over_at is not None:
+        return "done", f"{device} was handed over", (*done, "handover")
+    open_gates = [g for g in gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None]
+    bench = job.bench
+    if bench.get("begun") and not bench["closed"]:
+        return bench["stage"], f"{device}, step {bench['step']}: {bench['text']}", tuple(done)
+    if not before:
+        return "before", f"Take the Before reading of {device}", tuple(done)
+    if not job.fit_done and not after:
+        # What was cleaned without a plan needs none any more.
+        if chosen is None and not job.cleaned:
+            return "plan", f"Decide what to do with {device}", tuple(done)
+        if chosen == LEFT_ALONE:
+            return "handover", f"Leave {device} alone, and hand it back", tuple(done)
+        stop = next((g for g in gates if g.severity == Severity.STOP), None)
+        if stop is not None or any(g.stage == "plan" for g in open_gates):
+            return "plan", f"Settle the hazards of the plan for {device}", tuple(done)
+    if not job.fit_done:
+        if open_gates:
+            return "intake", f"Settle what the owner accepts before {device} is opened", tuple(done)
+        if job.cleaned:
+            return "fit", f"Clean {device} and note what goes where", tuple(done)
+        return "open", f"Open {device} and begin its step list", tuple(done)
+    if not after:
+        return "after", f"Take the After reading of {device}", tuple(done)
+    if verdict == "cannot_be_compared":
+        return "verdict", f"See why the runs of {device} cannot be compared, and repeat one", tuple(done)
+    return "handover", _HAND_OVER.get(verdict or "", "Hand {} over").format(device), tuple(done)
+
+
+def _write_intake(scope: Scope, job: Job, fields: dict[str, Any]) -> None:
+    for name in ("age_months", "months_since_service"):
+        if fields[name] is not None:
+            require_range(name, fields[name], "months", 0, 600)
+    for name in ("power_limit_cpu_w", "power_limit_gpu_w"):
+        if fields[name] is not None:
+            require_range(name, fields[name], "W", 1, 2000)
+    if fields["limit_c"] is not None:
+        require_range("limit_c", fields["limit_c"], "°C", 40, 150)
+    for name in INTAKE_FIELDS:
+        setattr(job, name, fields[name])
+    job.customer = scope.customer(fields["customer_name"], fields["customer_contact"])
+    job.customer_id = job.customer.id
+
+
+def create_job(workshop: Workshop, actor: Actor, fields: dict[str, Any]) -> JobView:
+    """Take a device in."""
+    with workshop.scope(actor) as scope:
+        job = Job(number=scope.next_job_number(), created_by=actor.member_id, shop_id=actor.shop_id)
+        _write_intake(scope, job, fields)
+        scope.add(job)
+        scope.session.refresh(job)
+        return view_of(scope, job)
+
+
+def update_intake(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, fields: dict[str, Any]) -> JobView:
+    """Change what was noted at intake. Allowed while stopped: that is how a stop is cleared."""
+    with workshop.scope(actor) as scope:
+        job = scope.get(Job, job_id, lock=True)
+        if job.handed_over_at is not None:
+            raise Refused("conflict", f"Job {job.number} was handed over and is closed.",
+                          remedy="Take the hand-over back to change it.", reason="handed_over")  # fmt: skip
+        check_version(job.version, version, "The intake")
+        _write_intake(scope, job, fields)
+        job.version += 1
+        scope.session.flush()
+        return view_of(scope, job)
+
+
+def get_job(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> JobView:
+    """One job."""
+    with workshop.scope(actor) as scope:
+        return view_of(scope, scope.get(Job, job_id))
+
+
+def list_jobs(
+    workshop: Workshop, actor: Actor, *, limit: int, offset: int, open_only: bool, find: str = ""
+) -> tuple[list[JobView], int]:
+    """A page of jobs, latest first."""
+    with workshop.scope(actor) as scope:
+        rows, total = scope.jobs(limit=limit, offset=offset, open_only=open_only, find=find.strip())
+        return views_of(scope, rows), total
+
+
+def acknowledge(workshop: Workshop, actor: Actor, job_id: uuid.UUID, rule: str, words: str) -> JobView:
+    """Accept a gate by name, in words. A stop cannot be accepted away."""
+    with workshop.scope(actor) as scope:
+        job = scope.get(Job, job_id, lock=True)
+        tripped = [*gates_of(job), *chosen_gates(job, plan_row(scope, job.id))]
+        gate = next((g for g in tripped if g.rule == rule), None)
+        if gate is None:
+            raise Refused("missing", f"The gate “{rule}” is not open on this job.", remedy="Reload the job.")
+        if gate.severity is not Severity.ACKNOWLEDGE:
+            raise Refused("conflict", f"{gate.reason} This is not to be accepted away.", remedy=gate.remedy)
+        if len(words.strip()) < 4:
+            raise Refused("invalid", "The acknowledgement says nothing.", field="words",
+                          remedy="Write what was agreed: owner accepts the loss of warranty.")  # fmt: skip
+        try:
+            scope.add(Acknowledgement(job_id=job.id, rule=rule, words=words.strip(), member_id=actor.member_id))
+        except IntegrityError as error:
+            raise Refused("conflict", "This gate is acknowledged already.", remedy="Reload the job.") from error
+        return view_of(scope, job)
+
+
+def suggestions(workshop: Workshop, actor: Actor, field: str, within: str) -> list[str]:
+    """Texts used before in a field; models are narrowed to the maker typed."""
+    if field not in SUGGEST:
+        raise Refused("invalid", f"There are no suggestions for “{field}”.", field="field",
+                      remedy=f"Allowed: {', '.join(SUGGEST)}.")  # fmt: skip
+    where = [Job.maker == within] if field == "model" and within else []
+    with workshop.scope(actor) as scope:
+        return scope.suggestions(SUGGEST[field], where)

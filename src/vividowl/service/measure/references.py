@@ -1,0 +1,92 @@
+"""What a device's response is judged against: its own last visit, else its model, else its class."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from vividowl.core.materials.life import Drift, fit_drift
+from vividowl.core.reading.measured import resistance
+from vividowl.core.reading.reading import Reading
+from vividowl.core.response.network import Response
+from vividowl.core.response.reference import Reference, Source, class_reference, reference_from
+from vividowl.service.measure.comparing import kept, tolerances_of
+from vividowl.service.measure.readings import reading_of
+from vividowl.service.workshop import Workshop
+from vividowl.store.models import Job, Run, TraceFile
+from vividowl.store.scope import Scope
+
+VISITS_LOOKED_AT = 6
+DAYS_A_MONTH = 30.44
+
+
+def _healthy(workshop: Workshop, scope: Scope, jobs: Sequence[Job]) -> list[Response]:
+    """Responses after earlier services."""
+    found = []
+    for job in jobs:
+        run = scope.run(job.id, "after")
+        if run is None:
+            continue
+        query = scope.select(TraceFile).where(TraceFile.run_id == run.id, TraceFile.removed_at.is_(None))
+        trace = scope.session.scalars(query.order_by(TraceFile.uploaded_at)).first()
+        if trace is not None:
+            response = reading_of(workshop, scope.shop_id, trace, run, job.limit_c).response
+            if response is not None:
+                found.append(response)
+    return found
+
+
+def _earlier(scope: Scope, job: Job) -> list[Job]:
+    """Earlier jobs on the same model that were measured After, latest first."""
+    query = (
+        scope.select(Job)
+        .where(Job.id != job.id, Job.maker == job.maker, Job.model == job.model, Job.created_at < job.created_at)
+        .join(Run, Run.job_id == Job.id)
+        .where(Run.side == "after")
+        .order_by(Job.created_at.desc())
+        .limit(VISITS_LOOKED_AT)
+    )
+    return list(scope.session.scalars(query).unique())
+
+
+def _resistance(workshop: Workshop, scope: Scope, job: Job, side: str) -> tuple[float, Run, Reading] | None:
+    """The resistance of one side of a job [K/W] with its run and reading, None when it is not known."""
+    run = scope.run(job.id, side)
+    traces = kept(scope, TraceFile, run)
+    if run is None or run.room_c is None or not traces:
+        return None
+    reading = reading_of(workshop, scope.shop_id, traces[0], run, job.limit_c)
+    found = resistance(reading, run.room_c, tolerances_of(scope))
+    return (found.value, run, reading) if found is not None else None
+
+
+def drift_for(workshop: Workshop, scope: Scope, job: Job) -> Drift | None:
+    """How this device got worse since its last service, and when it would be held back again after the present one.
+
+    None without an earlier visit of the same device, or where a reading, a power or a limit is missing.
+    """
+    last = next((j for j in _earlier(scope, job) if j.customer_id == job.customer_id), None)
+    then = _resistance(workshop, scope, last, "after") if last is not None else None
+    came_in, now = (_resistance(workshop, scope, job, side) for side in ("before", "after"))
+    if last is None or then is None or came_in is None or now is None:
+        return None
+    reading = now[2]
+    limit = job.limit_c if job.limit_c is not None else reading.throttling.limit_c
+    months = (job.created_at - last.created_at).days / DAYS_A_MONTH
+    if reading.power is None or limit is None or months < 1.0 or now[1].room_c is None:
+        return None
+    return fit_drift([(0.0, then[0]), (months, came_in[0])], reading.power.mean, limit, now[1].room_c, now[0])
+
+
+def reference_for(workshop: Workshop, scope: Scope, job: Job) -> Reference:
+    """The best reference there is for a job."""
+    if job.model:
+        jobs = _earlier(scope, job)
+        own = _healthy(workshop, scope, [j for j in jobs if j.customer_id == job.customer_id][:1])
+        for responses, source in (
+            (own, Source.OWN_LAST_VISIT),
+            (_healthy(workshop, scope, jobs) if not own else [], Source.SAME_MODEL),
+        ):
+            reference = reference_from(responses, source)
+            if reference is not None:
+                return reference
+    return class_reference(job.kind)

@@ -1,0 +1,239 @@
+"""Before and After: conditions, the log, noise and spot readings."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from datetime import UTC, datetime
+from typing import Any
+
+from vividowl.core.heat.air import air_flow
+from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.units import require_room_c
+from vividowl.core.reading.findings import findings
+from vividowl.core.reading.reading import Reading
+from vividowl.core.response.ladder import Ladder, culprit
+from vividowl.core.sound.levels import NoiseFigure, background_correction, require_level_db
+from vividowl.core.trace.roles import Role
+from vividowl.service.errors import Refused
+from vividowl.service.measure.comparing import judged_by, kept, ladder_of, note_verdict
+from vividowl.service.measure.readings import glance_of, noise_of, reading_of
+from vividowl.service.measure.references import reference_for
+from vividowl.service.measure.sounds import SoundView, sound_views
+from vividowl.service.plan.planning import note_outcome
+from vividowl.service.workshop import Actor, Workshop, check_version, open_job
+from vividowl.store.models import Job, NoiseReading, Run, SoundFile, SpotReading, TraceFile
+from vividowl.store.scope import Scope
+
+SIDES = ("before", "after")
+RECIPE_FIELDS = ("load_recipe", "duration_min", "fan_setting", "power_profile", "placement", "start", "firmware",
+                 "tuning", "fan_blades")  # fmt: skip
+RESULT_FIELDS = ("result_score", "result_duration_s", "result_frame_rate")
+
+
+@dataclass(frozen=True)
+class RepeatView:
+    """A repeat of the run's recipe: its file and what it ended at. die_c, power and settled as in the reading."""
+
+    id: uuid.UUID
+    file_name: str
+    die_c: float
+    power: float | None
+    settled: bool
+
+
+@dataclass(frozen=True)
+class AirBalance:
+    """What the exhaust says: rise of the air over the room [K], flow that carries the watts away [m3/s]."""
+
+    exhaust_rise_k: float
+    power: float
+    flow: float
+
+
+@dataclass(frozen=True)
+class RunView:
+    """A run with what was read from it. prefilled: the recipe was taken from Before and is not saved yet."""
+
+    side: str
+    version: int
+    prefilled: bool
+    run: Run
+    trace: TraceFile | None
+    noise: Sequence[NoiseReading]
+    spots: Sequence[SpotReading]
+    noise_figure: NoiseFigure | None
+    reading: Reading | None
+    findings: tuple[str, ...]
+    ladder: Ladder | None
+    culprit: str | None
+    trouble: str | None
+    repeats: tuple[RepeatView, ...]
+    sounds: tuple[SoundView, ...]
+    air: AirBalance | None
+
+
+def _air(run: Run, reading: Reading, spots: Sequence[SpotReading]) -> AirBalance | None:
+    """The air balance of a run with an exhaust reading, a room and a power; None when one is missing or no rise."""
+    by_hand = [s.reading_c for s in spots if s.spot == "exhaust"]
+    logged = reading.stats.get(Role.EXHAUST_TEMPERATURE)
+    exhaust = sum(by_hand) / len(by_hand) if by_hand else logged.mean if logged else None
+    if exhaust is None or run.room_c is None or reading.power is None or not reading.power.mean > 0:
+        return None
+    rise = exhaust - run.room_c
+    return AirBalance(rise, reading.power.mean, air_flow(reading.power.mean, rise, run.room_c)) if rise > 1.0 else None
+
+
+def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
+    """The run of one side; an After that was never saved comes pre-filled with the Before recipe."""
+    run = scope.run(job.id, side)
+    prefilled = False
+    version = run.version if run else 0
+    if run is None:
+        run = Run(side=side, glance={}, load_recipe="", fan_setting="", power_profile="", placement="", start="",
+                  firmware="", tuning="", room_c=None, duration_min=None, fan_blades=None, result_score=None,
+                  result_duration_s=None, result_frame_rate=None, window_from_s=None, window_to_s=None)  # fmt: skip
+        before = scope.run(job.id, "before") if side == "after" else None
+        if before is not None:
+            prefilled = True
+            for name in RECIPE_FIELDS:
+                setattr(run, name, getattr(before, name))
+    stored = run if version else None
+    traces, noise, spots = (kept(scope, table, stored) for table in (TraceFile, NoiseReading, SpotReading))
+    trace = traces[0] if traces else None
+    reading: Reading | None = None
+    told: tuple[str, ...] = ()
+    ladder, trouble = None, None
+    if trace is not None:
+        reading = reading_of(workshop, scope.shop_id, trace, run, job.limit_c)
+        tolerances, reference_room_c = judged_by(scope, job)
+        told = findings(
+            reading, run.room_c, limit_c=job.limit_c, reference=reference_for(workshop, scope, job),
+            tolerances=tolerances, reference_room_c=reference_room_c,
+        )  # fmt: skip
+        try:
+            ladder = ladder_of(run, reading, spots)
+        except ValueError as error:
+            trouble = f"{error} {getattr(error, 'remedy', '')}".strip()
+    return RunView(
+        side, version, prefilled, run, trace, noise, spots, noise_of(noise), reading, told, ladder,
+        culprit(ladder) if ladder else None, trouble,
+        tuple(_repeat_view(workshop, scope, run, t, job) for t in traces[1:]),
+        sound_views(scope, job, stored, run.fan_blades, _logged_rpm(reading)), _air(run, reading, spots) if reading
+        else None,
+    )  # fmt: skip
+
+
+def _logged_rpm(reading: Reading | None) -> float | None:
+    fan = reading.stats.get(Role.FAN_SPEED) if reading is not None else None
+    return fan.mean if fan is not None else None
+
+
+def _repeat_view(workshop: Workshop, scope: Scope, run: Run, trace: TraceFile, job: Job) -> RepeatView:
+    reading = reading_of(workshop, scope.shop_id, trace, run, job.limit_c, repeat=True)
+    power = reading.power.mean if reading.power else None
+    return RepeatView(trace.id, trace.file_name, reading.die.mean, power, reading.window.settled)
+
+
+def get_run(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str) -> RunView:
+    """The run of one side."""
+    with workshop.scope(actor) as scope:
+        return run_view(workshop, scope, scope.get(Job, job_id), side)
+
+
+def run_for_writing(scope: Scope, job: Job, side: str) -> Run:
+    """The run of one side, locked; made with the Before recipe when it is not there yet."""
+    run = scope.run(job.id, side, lock=True)
+    if run is None:
+        before = scope.run(job.id, "before") if side == "after" else None
+        run = Run(job_id=job.id, side=side)
+        if before is not None:
+            for name in RECIPE_FIELDS:
+                setattr(run, name, getattr(before, name))
+        scope.add(run)
+    return run
+
+
+def finish(workshop: Workshop, scope: Scope, job: Job, run: Run) -> RunView:
+    """Bring the glance up to date and answer with the whole run."""
+    scope.session.flush()
+    traces, noise = kept(scope, TraceFile, run), kept(scope, NoiseReading, run)
+    run.glance = glance_of(workshop, run, traces[0] if traces else None, job.limit_c, noise)
+    scope.session.flush()
+    note_verdict(workshop, scope, job)
+    note_outcome(workshop, scope, job)
+    job.updated_at = datetime.now(UTC)
+    scope.session.flush()
+    return run_view(workshop, scope, job, run.side)
+
+
+def save_run(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, version: int, fields: Mapping[str, Any]
+) -> RunView:
+    """Save the conditions of a run."""
+    if fields["room_c"] is not None:
+        require_room_c(fields["room_c"])
+    if fields["duration_min"] is not None:
+        require_range("duration_min", fields["duration_min"], "min", 0.5, 1440)
+    if fields["fan_blades"] is not None:
+        require_range("fan_blades", fields["fan_blades"], "", 3, 120, "Count the blades of one fan.")
+    for name in RESULT_FIELDS:
+        if fields[name] is not None:
+            require_range(name, fields[name], "", 1e-9, 1e12, "Leave it empty when there is none.")
+    with workshop.scope(actor) as scope:
+        job = open_job(scope, job_id)
+        run = scope.run(job.id, side, lock=True)
+        check_version(run.version if run else 0, version, f"The {side} conditions")
+        if run is None:
+            run = scope.add(Run(job_id=job.id, side=side, version=0))
+        for name in (*RECIPE_FIELDS, *RESULT_FIELDS, "room_c"):
+            setattr(run, name, fields[name])
+        run.version += 1
+        return finish(workshop, scope, job, run)
+
+
+def set_removed(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, what: str, row_id: uuid.UUID, removed: bool
+) -> RunView:
+    """Remove a log or a reading, or bring it back. what is log, noise, spot or sound."""
+    table = {"log": TraceFile, "noise": NoiseReading, "spot": SpotReading, "sound": SoundFile}[what]
+    with workshop.scope(actor) as scope:
+        job = open_job(scope, job_id)
+        run = scope.run(job.id, side, lock=True)
+        row: Any = scope.get(table, row_id)
+        if run is None or row.run_id != run.id:
+            raise Refused("missing", f"There is no such {what} reading on this run.", remedy="Reload the page.")
+        if what == "log":
+            run.window_from_s = run.window_to_s = None
+        if what == "log" and not removed and not row.is_repeat:
+            # A log that its successor replaced is no repeat of it: brought back, it takes its place again.
+            for other in kept(scope, TraceFile, run):
+                if not other.is_repeat:
+                    other.removed_at = datetime.now(UTC)
+        row.removed_at = datetime.now(UTC) if removed else None
+        return finish(workshop, scope, job, run)
+
+
+def add_noise(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, fields: Mapping[str, Any]) -> RunView:
+    """Note a level read by hand."""
+    require_level_db(fields["level_db"])
+    if fields["background_db"] is not None:
+        background_correction(fields["level_db"], fields["background_db"])
+    if fields["distance_m"] is not None:
+        require_range("distance_m", fields["distance_m"], "m", 0.01, 20)
+    with workshop.scope(actor) as scope:
+        job = open_job(scope, job_id)
+        run = run_for_writing(scope, job, side)
+        scope.add(NoiseReading(run_id=run.id, **fields))
+        return finish(workshop, scope, job, run)
+
+
+def add_spot(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, fields: Mapping[str, Any]) -> RunView:
+    """Note a temperature read at a spot."""
+    require_range("reading_c", fields["reading_c"], "°C", -40, 150, "Type the reading under load in °C.")
+    with workshop.scope(actor) as scope:
+        job = open_job(scope, job_id)
+        run = run_for_writing(scope, job, side)
+        scope.add(SpotReading(run_id=run.id, **fields))
+        return finish(workshop, scope, job, run)

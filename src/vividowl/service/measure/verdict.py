@@ -1,0 +1,22 @@
+"""Verdict: what the two runs of a job show."""
+
+from __future__ import annotations
+
+import uuid
+
+from vividowl.service.errors import Refused
+from vividowl.service.measure.comparing import Compared, compare_job
+from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.models import Job
+
+
+def get_verdict(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> Compared:
+    """The comparison of a job's runs."""
+    with workshop.scope(actor) as scope:
+        compared = compare_job(workshop, scope, scope.get(Job, job_id))
+        if compared is None:
+            raise Refused(
+                "conflict", "There is nothing to compare yet: a verdict needs a Before log and an After log.",
+                remedy="Drop the missing log in its stage.", reason="not_yet",
+            )  # fmt: skip
+        return compared

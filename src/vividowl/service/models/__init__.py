@@ -1,0 +1,1 @@
+"""What the shop keeps of a model, and its exchange with other shops."""

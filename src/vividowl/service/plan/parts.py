@@ -1,0 +1,201 @@
+"""Parts of an option: where what goes, how much of it, how it is put on, from which lot, and what it costs."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+from vividowl.core.materials.application import SCHOOL_WORDS, Drop, School, choose_school, drop_of
+from vividowl.core.materials.dose import dose, left_in_tube
+from vividowl.core.materials.kinds import CATALOGUE, Material
+from vividowl.core.materials.nesting import with_margin
+from vividowl.core.plan.inspection import GapAdvice, Inspection, cover_pad
+from vividowl.core.plan.prediction import Action, Option
+from vividowl.core.quantities.errors import OutOfRange
+from vividowl.service.shelf.shelf import ProductView
+
+MARGIN_MM = 0.2
+BARE_KINDS_BOTH_FACES = ("gallium_alloy",)
+PUTTY_WASTE = 0.3
+
+
+@dataclass(frozen=True)
+class Part:
+    """One place that gets something. amount in `unit`, None when something was not measured, which `lacks` names;
+    pieces to cut when it comes from a sheet; stock: held, short or not known; lot it would come from; left: what that
+    lot holds afterwards."""
+
+    target: str
+    kind: str
+    words: str
+    product_id: uuid.UUID | None
+    product: str
+    amount: float | None
+    unit: str
+    volume_ul: float | None
+    width_mm: float | None
+    length_mm: float | None
+    count: int
+    together: bool
+    school: str | None
+    school_reason: str
+    drop: Drop | None
+    lacks: str
+    stock: str
+    lot_id: uuid.UUID | None
+    lot: str
+    left: float | None
+    price_cents: float | None
+
+
+def parts_of(
+    option: Option, found: Inspection, product: ProductView | None, material: Material | None,
+    gap_products: Sequence[ProductView], gaps: Sequence[GapAdvice], school: School | None,
+) -> tuple[Part, ...]:  # fmt: skip
+    """All parts of an option."""
+    out: list[Part] = []
+    if material is not None:
+        dies = [("cpu_die", found.cpu_die_mm), ("gpu_die", found.gpu_die_mm)]
+        known = [d for d in dies if d[1] is not None] or dies[:1]
+        out += [_die_part(target, size, product, material, school) for target, size in known]
+        if material.kind == "phase_change_sheet":
+            # A touched or torn piece cannot be laid any more: one spare of the largest is cut with it.
+            areas = [(p.width_mm or 0.0) * (p.length_mm or 0.0) for p in out]
+            spare = areas.index(max(areas))
+            one = out[spare]
+            cents = None if one.price_cents is None else 2.0 * one.price_cents
+            out[spare] = replace(one, count=2, amount=None if one.amount is None else 2.0, price_cents=cents)
+    if Action.PADS in option.actions:
+        out += [_gap_part(advice, found.gap_filler == "putty" or advice.putty, gap_products) for advice in gaps]
+        if not gaps:
+            kind = "putty" if found.gap_filler == "putty" else "pad"
+            out.append(_part("memory", kind, None, None, kind, lacks="Measure the gaps first."))
+    if Action.SHIM in option.actions and found.shim is not None:
+        s = found.shim
+        kept = next((p for p in gap_products if p.product.kind == "copper_shim" and p.remaining >= 1), None)
+        out.append(_part("other", "copper_shim", kept, 1.0, "piece", width_mm=s.shim_width_mm,
+                         length_mm=s.shim_length_mm))  # fmt: skip
+    if Action.COVER in option.actions and found.cover is not None:
+        c, pressed = found.cover, cover_pad(found)
+        if pressed is None:
+            out.append(_part("cover", "pad", None, None, "piece", width_mm=c.pad_width_mm, length_mm=c.pad_length_mm,
+                             lacks="Measure the gap between heatsink and cover: the pad follows from it."))  # fmt: skip
+        else:
+            stack = pressed[0].stack_mm
+            pads = [p for p in gap_products if p.product.kind == "pad" and _near(p, stack[0])]
+            words = f"pad, {' and '.join(f'{t:g}' for t in stack)} mm"
+            out.append(_sheet_part("cover", pads[0] if pads else None, c.pad_width_mm, c.pad_length_mm, len(stack),
+                                   False, words, 0.0))  # fmt: skip
+    return tuple(out)
+
+
+def _near(view: ProductView, thickness_mm: float) -> bool:
+    return view.product.thickness_mm is not None and abs(view.product.thickness_mm - thickness_mm) < 0.01
+
+
+def _die_part(
+    target: str,
+    size: tuple[float, float] | None,
+    product: ProductView | None,
+    material: Material,
+    school: School | None,
+) -> Part:
+    if size is None:
+        return _part(target, material.kind, product, None, "", lacks="Measure the die: the dose follows from its size.")
+    if product is not None and product.product.unit == "sheet":
+        return _sheet_part(target, product, *size, 1, False, material.words, MARGIN_MM, kind=material.kind)
+    faces = 2 if material.kind in BARE_KINDS_BOTH_FACES else 1
+    found = dose(*size, material.film_um, material.waste, material.density_g_ml, faces)
+    way = choose_school(*size, material.stiff, default=school) if material.kind.startswith("paste") else None
+    if material.kind == "phase_change_sheet":
+        return _part(target, material.kind, product, 1.0, "piece", width_mm=size[0], length_mm=size[1])
+    unit = product.product.unit if product is not None else "g"
+    amount = {"g": found.mass_g, "mL": found.volume_ul / 1000.0}.get(unit, 1.0)
+    return _part(
+        target, material.kind, product, amount, unit, volume_ul=found.volume_ul, width_mm=size[0], length_mm=size[1],
+        school=way.school if way else School.FILM,
+        school_reason=way.reason if way else f"{SCHOOL_WORDS[School.FILM]}, thin".capitalize() + (
+            ", on die and cold plate: no pool, no bald spot." if faces == 2 else "."),
+        drop=drop_of(way.school if way else School.FILM, found.volume_ul, *size),
+    )  # fmt: skip
+
+
+def _gap_part(advice: GapAdvice, putty: bool, products: Sequence[ProductView]) -> Part:
+    spot = advice.spot
+    if advice.open:
+        return _part(spot.target, "pad", None, None, "piece", width_mm=spot.width_mm, length_mm=spot.length_mm,
+                     count=spot.count, lacks=f"{advice.reason} Measure it again.")  # fmt: skip
+    if putty or advice.pad is None:
+        product = next((p for p in products if p.product.kind == "putty" and p.remaining > 0), None)
+        found = dose(min(200.0, spot.width_mm), min(200.0, spot.length_mm), min(3000.0, 1000 * advice.gap.gap_mm),
+                     PUTTY_WASTE, _density(product))  # fmt: skip
+        unit = product.product.unit if product else "g"
+        each = found.mass_g if unit == "g" else found.volume_ul / 1000.0
+        return _part(spot.target, "putty", product, each * spot.count, unit, volume_ul=found.volume_ul * spot.count,
+                     width_mm=spot.width_mm, length_mm=spot.length_mm, count=spot.count,
+                     school_reason="Three beads on large parts, two on small ones.")  # fmt: skip
+    if len(advice.pad.stack_mm) > 1:
+        words = "stack of " + " and ".join(f"{t:g} mm" for t in advice.pad.stack_mm)
+    else:
+        words = f"pad, {advice.pad.thickness_mm:g} mm"
+    fitting = [p for p in products if p.product.kind == "pad" and _near(p, advice.pad.stack_mm[0])]
+    fitting.sort(key=lambda p: not (p.offcuts or p.remaining >= 1))
+    return _sheet_part(spot.target, fitting[0] if fitting else None, spot.width_mm, spot.length_mm, spot.count,
+                       spot.together, words, 0.0)  # fmt: skip
+
+
+def _density(product: ProductView | None) -> float:
+    """Density of a putty [g/mL]: of the product, else of its kind."""
+    if product is None:
+        return CATALOGUE["putty"].density_g_ml
+    return next(v.value for v in product.values if v.name == "density_g_ml")
+
+
+def _sheet_part(
+    target: str, product: ProductView | None, width_mm: float, length_mm: float, count: int, together: bool, words: str,
+    margin_mm: float, kind: str = "pad",
+) -> Part:  # fmt: skip
+    """Pieces of a sheet. Whether they find room is for the cut sheet to say; here only that there is one."""
+    width, length = with_margin(width_mm, length_mm, margin_mm) if margin_mm else (width_mm, length_mm)
+    held = product is not None and (product.remaining >= 1 or bool(product.offcuts))
+    price = None
+    if product is not None and product.product.price_cents is not None and product.product.sheet_width_mm:
+        sheet = product.product.sheet_width_mm * (product.product.sheet_length_mm or 0.0)
+        price = product.product.price_cents * min(1.0, width * length * count / sheet) if sheet else None
+    return Part(
+        target, kind, words, product.product.id if product else None, product.product.name if product else "",
+        float(count), "piece", None, width, length, count, together, None, "", None, "", "held" if held else "short",
+        None, "", None, price,
+    )  # fmt: skip
+
+
+def _part(
+    target: str, kind: str, product: ProductView | None, amount: float | None, unit: str, *,
+    volume_ul: float | None = None, width_mm: float | None = None,
+    length_mm: float | None = None, count: int = 1, school: School | None = None,
+    school_reason: str = "", drop: Drop | None = None, lacks: str = "",
+) -> Part:  # fmt: skip
+    """A part by amount: from the lot that is open and expires first, of those that hold enough."""
+    lot_id, lot, left, stock = None, "", None, "short" if product is None else "not known"
+    price = None
+    if product is not None and amount is not None:
+        stock = "short"
+        lots = [v.lot for v in product.lots if v.usable]
+        lots.sort(key=lambda x: (x.opened_on is None, x.expires_on is None, str(x.expires_on), x.code))
+        for row in lots:
+            try:
+                left = left_in_tube(row.remaining, amount).left_g
+            except OutOfRange:
+                continue
+            lot_id, lot, stock = row.id, row.code, "held"
+            break
+        if product.product.price_cents is not None:
+            price = product.product.price_cents * amount
+    if amount is None:
+        stock = "not known"
+    return Part(
+        target, kind, product.product.name if product else "", product.product.id if product else None,
+        product.product.name if product else "", amount, unit, volume_ul, width_mm, length_mm, count, False,
+        school.value if school else None, school_reason, drop, lacks, stock, lot_id, lot, left, price,
+    )  # fmt: skip

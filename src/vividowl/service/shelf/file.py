@@ -1,0 +1,97 @@
+"""The shelf out to a CSV and in from one. A file is taken whole or not at all."""
+
+from __future__ import annotations
+
+from datetime import date
+from typing import Any
+
+from vividowl.core.quantities.errors import CoreError
+from vividowl.formats.errors import FormatError
+from vividowl.formats.shelf_csv import ShelfLine, date_of, number_of, read_shelf, write_shelf
+from vividowl.service.errors import Refused
+from vividowl.service.shelf.shelf import ShelfView, check_dates, check_product, shelf_view, today
+from vividowl.service.shelf.stock import move
+from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.deciding import Lot, Product
+from vividowl.store.scope import Scope
+
+
+def _text(value: float | int | date | None) -> str:
+    return "" if value is None else f"{value:g}" if isinstance(value, float) else str(value)
+
+
+def export_csv(workshop: Workshop, actor: Actor) -> bytes:
+    """One line a lot; a product without a lot has a line of its own."""
+    with workshop.scope(actor) as scope:
+        lines = []
+        for view in shelf_view(scope).products:
+            p = view.product
+            head = (p.kind, p.name, p.unit, _text(p.price_cents), _text(p.low_at), _text(p.sheet_width_mm),
+                    _text(p.sheet_length_mm), _text(p.thickness_mm))  # fmt: skip
+            lots = [
+                (x.lot.code, _text(x.lot.received_on), _text(x.lot.opened_on), _text(x.lot.expires_on),
+                 _text(x.lot.held), _text(x.lot.remaining)) for x in view.lots
+            ]  # fmt: skip
+            lines += [ShelfLine(*head, *lot) for lot in lots or [("",) * 6]]
+        return write_shelf(lines)
+
+
+def import_csv(workshop: Workshop, actor: Actor, data: bytes) -> tuple[ShelfView, int, int]:
+    """Add what a CSV names: new products and new lots. What is there already stays as it is.
+
+    Returns the shelf and how many products and lots were added.
+    """
+    try:
+        lines = read_shelf(data)
+    except FormatError as error:
+        raise Refused("invalid", str(error), field="file", remedy=error.remedy) from error
+    with workshop.scope(actor) as scope:
+        products = lots = 0
+        for number, line in enumerate(lines, start=2):
+            try:
+                made_product, made_lot = _take_line(scope, actor, number, line)
+            except FormatError as error:
+                raise Refused(
+                    "invalid", str(error), field="file", remedy=f"{error.remedy} Nothing was added."
+                ) from error
+            except CoreError as error:
+                raise Refused("invalid", f"Line {number}: {error}", field="file",
+                              remedy=f"{error.remedy} Nothing was added.") from error  # fmt: skip
+            except Refused as error:
+                raise Refused(error.kind, f"Line {number}: {error.detail}", field="file",
+                              remedy=f"{error.remedy} Nothing was added.") from error  # fmt: skip
+            products, lots = products + made_product, lots + made_lot
+        scope.session.expire_all()
+        return shelf_view(scope), products, lots
+
+
+def _take_line(scope: Scope, actor: Actor, number: int, line: ShelfLine) -> tuple[int, int]:
+    if not line.product:
+        raise FormatError(f"Line {number} names no product.", remedy="Give each line a product.")
+    product, made_product = scope.one(Product, Product.name == line.product), 0
+    if product is None:
+        price = number_of(number, "price_cents", line.price_cents)
+        fields: dict[str, Any] = {
+            "kind": line.kind, "name": line.product[:80], "unit": line.unit,
+            "price_cents": None if price is None else round(price),
+            **{n: number_of(number, n, getattr(line, n))
+               for n in ("low_at", "sheet_width_mm", "sheet_length_mm", "thickness_mm")},
+        }  # fmt: skip
+        check_product(fields)
+        product, made_product = scope.add(Product(own={}, **fields)), 1
+    if not line.lot or scope.one(Lot, Lot.product_id == product.id, Lot.code == line.lot) is not None:
+        return made_product, 0
+    held = number_of(number, "held", line.held)
+    left = number_of(number, "remaining", line.remaining)
+    if held is None or not held > 0:
+        raise FormatError(f"Line {number}: lot {line.lot} holds nothing.", remedy="Give what the full lot held.")
+    left = held if left is None else left
+    if not 0 <= left <= held:
+        raise FormatError(f"Line {number}: lot {line.lot} held {held:g}, and {left:g} are said to be left.",
+                          remedy="What is left lies between nought and what it held.")  # fmt: skip
+    dates = {n: date_of(number, n, getattr(line, n)) for n in ("received_on", "opened_on", "expires_on")}
+    dates["received_on"] = dates["received_on"] or today()
+    check_dates(dates)
+    lot = scope.add(Lot(product_id=product.id, code=line.lot[:60], held=held, remaining=0.0, **dates))
+    move(scope, actor, lot.id, left, "read from a file")
+    return made_product, 1

@@ -1,0 +1,67 @@
+"""Ways of the shop: rates and tax, how paste goes on, how soon it looks again, minutes of hands by task."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Any
+
+from vividowl.core.bench.fasteners import TIGHTENING_SCHOOLS, tightening_passes
+from vividowl.core.materials.application import School
+from vividowl.core.materials.life import LifeSchool
+from vividowl.core.plan.price import TASKS, tasks_of
+from vividowl.core.quantities.errors import require_range
+from vividowl.service.bench.times import learnt_minutes
+from vividowl.service.errors import Refused
+from vividowl.store.models import Shop
+from vividowl.store.scope import Scope
+
+
+@dataclass(frozen=True)
+class Habits:
+    """application_school: None lets die and paste decide; hands_min: the shop's own minutes by task;
+    tighten_percent: share of the turns in the first round of tightening."""
+
+    hourly_rate_cents: int
+    tax_percent: float
+    application_school: School | None
+    life_school: LifeSchool
+    hands_min: Mapping[str, float]
+    tighten_percent: int = TIGHTENING_SCHOOLS[0]
+
+
+def habits_of(shop: Shop) -> Habits:
+    """The ways of a shop."""
+    kept = shop.habits
+    school = kept.get("application_school")
+    return Habits(
+        shop.hourly_rate_cents, shop.tax_percent, School(school) if school else None,
+        LifeSchool(kept.get("life_school", LifeSchool.USUAL)), dict(kept.get("hands_min", {})),
+        int(kept.get("tighten_percent", TIGHTENING_SCHOOLS[0])),
+    )  # fmt: skip
+
+
+def minutes_of(scope: Scope) -> dict[str, float]:
+    """Minutes of hands by task: as the shop set them, else as its benches have shown, else the usual ones."""
+    learnt = {task: time.hands_min for task, time in learnt_minutes(scope).items()}
+    return {**learnt, **habits_of(scope.shop()).hands_min}
+
+
+def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:
+    """Keep them. Minutes that are the usual ones are not kept."""
+    require_range("hourly_rate", fields["hourly_rate_cents"] / 100, "", 0, 1000, "The rate of an hour without tax.")
+    require_range("tax_percent", fields["tax_percent"], "%", 0, 40, "0 when there is none.")
+    school, life = fields["application_school"], fields["life_school"]
+    if school is not None and school not in set(School):
+        raise Refused("invalid", f"“{school}” is no way of putting paste on.", field="application_school",
+                      remedy=f"Allowed: {', '.join(School)}, or none to let die and paste decide.")  # fmt: skip
+    if life not in set(LifeSchool):
+        raise Refused("invalid", f"“{life}” is no way of looking again.", field="life_school",
+                      remedy=f"Allowed: {', '.join(LifeSchool)}.")  # fmt: skip
+    tightening_passes(fields["tighten_percent"])
+    tasks_of((), fields["hands_min"])
+    shop = scope.shop()
+    shop.hourly_rate_cents, shop.tax_percent = fields["hourly_rate_cents"], fields["tax_percent"]
+    own = {name: value for name, value in fields["hands_min"].items() if value != TASKS[name].hands_min}
+    shop.habits = {"application_school": school, "life_school": life, "hands_min": own,
+                   "tighten_percent": fields["tighten_percent"]}  # fmt: skip

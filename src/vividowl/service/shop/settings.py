@@ -1,0 +1,87 @@
+"""What a shop sets for itself: its reference room and how far its instruments may be off."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import asdict, dataclass
+from typing import Any
+
+from sqlalchemy import select
+
+from vividowl.core.plan.price import TASKS
+from vividowl.core.quantities.uncertainty import Tolerances, checked_tolerances
+from vividowl.core.quantities.units import require_room_c
+from vividowl.service.bench.times import TaskTime, learnt_minutes
+from vividowl.service.measure.comparing import note_verdict, tolerances_of
+from vividowl.service.plan.outcomes import Record, record_of
+from vividowl.service.shop.habits import Habits, habits_of, keep_habits
+from vividowl.service.workshop import Actor, Workshop, check_version
+from vividowl.store.models import Job, Shop
+from vividowl.store.scope import Scope
+
+
+@dataclass(frozen=True)
+class ShopSettings:
+    """version of what is kept; name; reference_room_c [degC]; tolerances in force and the usual ones; habits: rates
+    and ways; tasks: name,
+    words, usual minutes of hands and of waiting; record: how often predictions were right; learnt: minutes that
+    the benches have shown, by task."""
+
+    version: int
+    name: str
+    reference_room_c: float
+    tolerances: Tolerances
+    usual: Tolerances
+    currency: str
+    habits: Habits
+    tasks: tuple[tuple[str, str, float, float], ...]
+    record: Record
+    learnt: Mapping[str, TaskTime]
+
+
+def _settings(scope: Scope) -> ShopSettings:
+    shop = scope.shop()
+    tasks = tuple((n, t.words, t.hands_min, t.wait_min) for n, t in TASKS.items())
+    return ShopSettings(
+        shop.version,
+        shop.name,
+        shop.reference_room_c,
+        tolerances_of(scope),
+        Tolerances(),
+        shop.currency,
+        habits_of(shop),
+        tasks,
+        record_of(scope),
+        learnt_minutes(scope),
+    )
+
+
+def get_settings(workshop: Workshop, actor: Actor) -> ShopSettings:
+    """The settings of the actor's shop."""
+    with workshop.scope(actor) as scope:
+        return _settings(scope)
+
+
+def save_settings(
+    workshop: Workshop,
+    actor: Actor,
+    version: int,
+    reference_room_c: float,
+    tolerances: Mapping[str, float],
+    habits: Mapping[str, Any],
+) -> ShopSettings:
+    """Save them. Only what differs from the usual is kept; verdicts of jobs still open follow."""
+    require_room_c(reference_room_c)
+    wanted = asdict(checked_tolerances(tolerances))
+    usual = asdict(Tolerances())
+    with workshop.scope(actor) as scope:
+        shop = scope.session.scalars(select(Shop).where(Shop.id == scope.shop_id).with_for_update()).one()
+        check_version(shop.version, version, "What is set here")
+        shop.version += 1
+        shop.reference_room_c = reference_room_c
+        shop.tolerances = {name: value for name, value in wanted.items() if value != usual[name]}
+        keep_habits(scope, habits)
+        scope.session.flush()
+        for job in scope.session.scalars(scope.select(Job).where(Job.handed_over_at.is_(None))).all():
+            note_verdict(workshop, scope, job)
+        return _settings(scope)

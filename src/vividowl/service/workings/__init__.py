@@ -1,0 +1,1 @@
+"""The calculators by name, without a job."""
