@@ -14,7 +14,7 @@ from tests.web.conftest import PASSWORD, Caller
 from vividowl.service.shop import accounts
 from vividowl.store.models import Shop
 from vividowl.store.scope import Scope
-from vividowl.web import bench_api
+from vividowl.web.bench import routes as bench_api
 
 
 def now():

@@ -19,7 +19,7 @@ from flask import Flask
 
 from vividowl.host.streams import Hub
 from vividowl.service.workshop import Workshop
-from vividowl.web.bench_api import HANDED, HELLO, HUB, STILL_HERE, news_bytes
+from vividowl.web.bench.routes import HANDED, HELLO, HUB, STILL_HERE, news_bytes
 
 THREADS = 64
 BODY_MOST = 210 * 1024 * 1024

@@ -16,21 +16,18 @@ from pydantic import BaseModel
 from werkzeug.exceptions import NotFound
 
 from vividowl.service.workshop import Workshop
-from vividowl.web import (
-    access,
-    bench_api,
-    jobs_api,
-    models_api,
-    plan_api,
-    problems,
-    record_api,
-    runs_api,
-    session_api,
-    shelf_api,
-    shop_api,
-    workings_api,
-)
+from vividowl.web import access, problems
+from vividowl.web.bench import routes as bench_api
 from vividowl.web.description import document
+from vividowl.web.jobs import routes as jobs_api
+from vividowl.web.measure import routes as runs_api
+from vividowl.web.models import routes as models_api
+from vividowl.web.plan import routes as plan_api
+from vividowl.web.record import routes as record_api
+from vividowl.web.session import routes as session_api
+from vividowl.web.shelf import routes as shelf_api
+from vividowl.web.shop import routes as shop_api
+from vividowl.web.workings import routes as workings_api
 
 SITE = Path(__file__).parent / "site"
 # Longer than any page's, and shorter than what a file system takes for one name.

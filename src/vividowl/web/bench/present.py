@@ -1,0 +1,284 @@
+"""Bench mode: lists, events, streams, photos. Values as they are shown. No decisions here."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import asdict
+from typing import Any
+
+from vividowl.service.bench import words as w
+from vividowl.service.bench.view import BenchView, PlaceView, StepView
+from vividowl.service.bench.work import Batch
+from vividowl.web.bench.schemas import (
+    AskOut,
+    BatchOut,
+    BenchNoteOut,
+    BenchOut,
+    BenchStepOut,
+    BenchWordsOut,
+    BlockerOut,
+    BreachOut,
+    CauseOut,
+    GuardOut,
+    LastEventOut,
+    MishapKindOut,
+    MishapOut,
+    NamedOut,
+    OrdersOut,
+    OutcomeOfStepOut,
+    PassOut,
+    PhotoUseOut,
+    PlaceOut,
+    PowerOnOut,
+    RefusalOut,
+    RefusedOut,
+    ScrewClassOut,
+    SeenOut,
+    SightOut,
+    SightsOut,
+    TakenOptionOut,
+    TakenOut,
+    WaitKindOut,
+    WaitOut,
+)
+
+
+def batch_out(batch: Batch) -> BatchOut:
+    """What became of events."""
+    return BatchOut(
+        taken=[
+            TakenOut(
+                id=t.id,
+                number=t.number,
+                again=t.again,
+                told=t.told,
+                refusal=RefusalOut.model_validate(dict(t.refusal)) if t.refusal else None,
+            )
+            for t in batch.taken
+        ],
+        number=batch.number,
+        clock_off_s=batch.clock_off_s,
+    )
+
+
+def _step(view: StepView, outcome: Any) -> BenchStepOut:  # noqa: ANN401
+    own = {k: v for k, v in asdict(view.step).items() if k in BenchStepOut.model_fields and k != "asks"}
+    return BenchStepOut(
+        **own,
+        cancels=list(view.cancels),
+        makes=list(view.makes),
+        held=view.held,
+        skippable=view.skippable,
+        asks=_asks(view.step.asks),
+        guards=[GuardOut.model_validate(g) for g in view.guards],
+        outcome=OutcomeOfStepOut.model_validate(outcome) if outcome is not None else None,
+        hands_min=view.time.hands_min if view.time else None,
+        waited_min=view.time.wait_min if view.time else None,
+    )
+
+
+def _asks(name: str) -> AskOut | None:
+    if not name:
+        return None
+    words, unit, low, high = w.ASKS[name]
+    return AskOut(words=words, unit=unit, low=low, high=high)
+
+
+def _place(view: PlaceView, bench: BenchView) -> PlaceOut:
+    state, place = bench.state, view.place
+    return PlaceOut(
+        **asdict(place),
+        letter=view.letter,
+        shape=view.shape,
+        words=view.words,
+        is_out=place.id in state.out,
+        was_out=state.was_out.get(place.id),
+        explained=state.explained.get(place.id, ""),
+        guards_out=[GuardOut.model_validate(g) for g in view.guards_out],
+        guards_in=[GuardOut.model_validate(g) for g in view.guards_in],
+    )
+
+
+def classes_out(classes: Sequence[Any]) -> list[ScrewClassOut]:
+    """Classes of screws."""
+    return [ScrewClassOut.model_validate(c) for c in classes]
+
+
+# So far back a tablet can take things back in one go without asking again, latest last.
+RECENT = 20
+
+
+_EVENT_WORDS = {
+    "begun": "beginning the list",
+    "replanned": "making the list anew",
+    "step_done": "step",
+    "step_skipped": "skipped step",
+    "gone_back": "going back",
+    "step_added": "added step",
+    "step_moved": "moved step",
+    "place_added": "place on the map",
+    "place_changed": "change of a place",
+    "place_removed": "wiping a place off",
+    "place_out": "taking out",
+    "place_in": "putting in",
+    "outline": "outline of the map",
+    "leftover": "what is left over",
+    "explained": "explanation",
+    "found": "finding",
+    "wait_started": "start of a wait",
+    "wait_ended": "end of a wait",
+    "mishap": "mishap",
+    "checked": "check",
+    "power_on": "first power-on",
+    "photo": "photo",
+    "note": "note",
+    "closed": "closing",
+}
+
+
+def _event_words(event: Any, bench: BenchView) -> LastEventOut:  # noqa: ANN401
+    words = _EVENT_WORDS[event.kind]
+    step = event.data.get("step")
+    number = next((i + 1 for i, x in enumerate(bench.state.steps) if isinstance(step, str) and x.id == step), None)
+    place = bench.state.places.get(str(event.data.get("place"))) if isinstance(event.data.get("place"), str) else None
+    if number is not None and event.kind in ("step_done", "step_skipped", "step_moved"):
+        words = f"{words} {number}"
+    elif place is not None:
+        words = f"{words}: {next(p.words for p in bench.places if p.place.id == place.id)}"
+    return LastEventOut(
+        id=event.id,
+        kind=event.kind,
+        words=words,
+        step=step if isinstance(step, str) else "",
+        place=place.id if place else "",
+    )
+
+
+def bench_out(bench: BenchView) -> BenchOut:
+    """The bench of a job."""
+    state, log = bench.state, bench.log
+    step_words = {x.id: x.text for x in state.steps}
+    hands = [v.time.hands_min for v in bench.steps if v.time is not None]
+    return BenchOut(
+        job_id=bench.job.id,
+        number=bench.number,
+        now=bench.now,
+        begun=state.begun,
+        closed=state.closed,
+        has_battery=state.device.has_battery,
+        facts=sorted(state.now_facts),
+        steps=[_step(v, state.outcomes.get(v.step.id)) for v in bench.steps],
+        places=[_place(p, bench) for p in bench.places],
+        classes=classes_out(bench.classes),
+        orders=[
+            OrdersOut(
+                holds=o.holds, words=o.words, loosen=list(o.loosen), tighten=list(o.tighten), by_number=o.by_number
+            )
+            for o in bench.orders
+        ],
+        passes=[PassOut.model_validate(p) for p in bench.passes],
+        outline=state.outline,
+        leftover=state.leftover,
+        leftover_words=state.leftover_words,
+        waits=[
+            WaitOut(**{**asdict(x), "step": step_words.get(x.step, "")}, words=w.WAITS[x.wait].words)
+            for x in state.waits.values()
+        ],
+        breaches=[
+            BreachOut(**asdict(b), reason=w.BY_RULE[b.rule].reason, check=w.BY_RULE[b.rule].check)
+            for b in state.breaches.values()
+        ],
+        mishaps=[
+            MishapOut(
+                id=m.id,
+                what=m.what,
+                title=w.MISHAPS[m.what].words,
+                recovery=list(w.MISHAPS[m.what].steps),
+                step=m.step,
+                words=m.words,
+                at=m.at,
+                by=m.by,
+                check=w.MISHAPS[m.what].check,
+                checked=m.checked,
+            )
+            for m in state.mishaps.values()
+        ],
+        found=[_found(f) for f in state.found.values()],
+        photos=[PhotoUseOut.model_validate(p) for p in state.photos],
+        power=[PowerOnOut(results=dict(p.results), boot_s=p.boot_s, fine=p.fine, at=p.at) for p in state.power],
+        causes=[CauseOut.model_validate(c) for c in bench.causes],
+        notes=[BenchNoteOut.model_validate(n) for n in state.notes],
+        blockers=[BlockerOut.model_validate(b) for b in bench.blockers],
+        last=_event_words(log.active[-1], bench) if log.active else None,
+        redo=_event_words(log.undone[-1], bench) if log.undone else None,
+        recent=[_event_words(e, bench) for e in log.active[-RECENT:]],
+        undone=[_event_words(e, bench) for e in log.undone[-RECENT:]],
+        refused=[
+            RefusedOut(
+                id=r.id,
+                kind=r.kind,
+                at=r.at,
+                by=r.member.name,
+                detail=(r.refusal or {}).get("detail", ""),
+                remedy=(r.refusal or {}).get("remedy", ""),
+            )
+            for r in bench.refused
+        ],
+        plan_changed=bench.plan_changed,
+        chosen=TakenOptionOut(key=str(bench.chosen["key"]), words=str(bench.chosen["words"])) if bench.chosen else None,
+        model_id=bench.model_id,
+        model_places=bench.model_places,
+        hands_min=sum(h for h in hands if h is not None) if hands and None not in hands else None,
+        waited_min=sum(v.time.wait_min for v in bench.steps if v.time is not None),
+    )
+
+
+def _found(f: Any) -> SeenOut:  # noqa: ANN401
+    sight = w.SIGHTS[f.part][f.seen]
+    return SeenOut(
+        id=f.id,
+        part=f.part,
+        seen=f.seen,
+        part_words=w.PART_WORDS[f.part],
+        seen_words=sight.words,
+        follows=sight.follows,
+        sound=sight.sound,
+        words=f.words,
+        photo=f.photo,
+        at=f.at,
+    )
+
+
+def words_out() -> BenchWordsOut:
+    """Words of the bench that do not change."""
+
+    def named(table: Any) -> list[NamedOut]:  # noqa: ANN401
+        return [NamedOut(name=k, words=v) for k, v in table.items()]
+
+    return BenchWordsOut(
+        sights=[
+            SightsOut(
+                part=p,
+                words=w.PART_WORDS[p],
+                states=[
+                    SightOut(name=n, words=x.words, tells=x.tells, follows=x.follows, sound=x.sound)
+                    for n, x in states.items()
+                ],
+            )
+            for p, states in w.SIGHTS.items()
+        ],
+        mishaps=[
+            MishapKindOut(name=n, words=m.words, recovery=list(m.steps), check=m.check) for n, m in w.MISHAPS.items()
+        ],
+        checks=[NamedOut(name=n, words=c.words) for n, c in w.CHECKS.items()],
+        waits=[
+            WaitKindOut(name=n, words=x.words, minutes=x.minutes, least_min=x.least_min, most_min=x.most_min)
+            for n, x in w.WAITS.items()
+        ],
+        drives=named(w.DRIVES),
+        heads=named(w.HEADS),
+        screw_groups=named(w.SCREW_GROUPS),
+        plug_parts=named(w.PLUG_PARTS),
+        plugs_open=w.PLUGS_OPEN,
+        looked_at=list(w.LOOKED_AT),
+    )

@@ -1,0 +1,157 @@
+"""The bench of a job: its list, its events, its stream of news; photos; the clocks of all jobs."""
+
+from __future__ import annotations
+
+import json
+import queue
+import time
+import uuid
+from collections.abc import Iterator
+from typing import Literal
+
+from flask import Response, request
+from flask_openapi.blueprint import APIBlueprint
+from pydantic import BaseModel
+
+from vividowl.service.bench import photos
+from vividowl.service.bench import view as bench_view
+from vividowl.service.bench import work as bench_work
+from vividowl.service.bench.work import Sent
+from vividowl.service.jobs import today as bench_case
+from vividowl.service.workshop import Workshop
+from vividowl.web.access import access, actor, takes_body, workshop
+from vividowl.web.bench.present import batch_out, bench_out, words_out
+from vividowl.web.bench.schemas import (
+    BatchOut,
+    BeginIn,
+    BenchOut,
+    BenchWordsOut,
+    EventsIn,
+    PhotoOut,
+    RunningWaitOut,
+    RunningWaitsOut,
+)
+from vividowl.web.jobs.routes import JobPath
+
+api = APIBlueprint("bench", __name__, url_prefix="/api")  # fmt: skip
+PHOTO_BODY_MOST = 31 * 1024 * 1024
+# Also how soon a tablet that went away lets go of its thread.
+HEARTBEAT_S = 2.0
+HELLO, STILL_HERE = b"retry: 1000\nevent: open\ndata: {}\n\n", b": still here\n\n"
+# Where a server says that it writes to listeners itself, and where a view says for whom.
+HUB, HANDED = "vividowl.hub", "vividowl.handed"
+_TICK_S = 0.5
+
+
+class PhotoPath(BaseModel):
+    photo_id: uuid.UUID
+
+
+class JobPhotoPath(JobPath):
+    photo_id: uuid.UUID
+
+
+class SizeQuery(BaseModel):
+    size: Literal["large", "small"] = "large"
+
+
+@api.get("/jobs/<uuid:job_id>/bench", responses={200: BenchOut}, operation_id="getJobBench")
+@access("member")
+def get_bench(path: JobPath) -> BenchOut:
+    """Steps, map, waits and what is open."""
+    return bench_out(bench_view.get_bench(workshop(), actor(), path.job_id))
+
+
+@api.post("/jobs/<uuid:job_id>/bench/list", responses={200: BenchOut}, operation_id="beginBench")
+@access("member")
+def begin(path: JobPath, body: BeginIn) -> BenchOut:
+    """Begin the list from the plan and the model."""
+    bench_work.begin(workshop(), actor(), path.job_id, with_model=body.with_model)
+    return bench_out(bench_view.get_bench(workshop(), actor(), path.job_id))
+
+
+@api.put("/jobs/<uuid:job_id>/bench/list", responses={200: BenchOut}, operation_id="renewBench")
+@access("member")
+def renew(path: JobPath) -> BenchOut:
+    """Make the list anew from the plan as it is now."""
+    bench_work.renew(workshop(), actor(), path.job_id)
+    return bench_out(bench_view.get_bench(workshop(), actor(), path.job_id))
+
+
+@api.post("/jobs/<uuid:job_id>/bench/events", responses={200: BatchOut}, operation_id="sendEvents")
+@access("member")
+def send_events(path: JobPath, body: EventsIn) -> BatchOut:
+    """Take events in, in order. Each has its own id, so sending twice does nothing twice."""
+    sent = [Sent(e.id, e.kind, e.data, e.turn, e.made_at) for e in body.events]
+    return batch_out(bench_work.take_events(workshop(), actor(), path.job_id, body.device, sent, body.sent_at))
+
+
+@api.get("/bench/stream", operation_id="streamBench", responses={200: {"content": {"text/event-stream": {}}}})
+@access("member")
+def stream() -> Response:
+    """News of the bench as server-sent events: job and number of its latest event."""
+    if HUB in request.environ:
+        # The server writes to all of them from one thread, once the head is sent.
+        request.environ[HANDED] = (actor().shop_id, actor().member_id)
+        # An iterator without an end that is known: a length of nought would tell the browser that this was all.
+        return Response(iter(()), mimetype="text/event-stream", headers={"X-Accel-Buffering": "no"})
+    return Response(_news(workshop(), actor().shop_id), mimetype="text/event-stream",
+                    headers={"X-Accel-Buffering": "no"})  # fmt: skip
+
+
+def news_bytes(news: bench_case.News) -> bytes:
+    """News as an event of the stream."""
+    said = {"job": str(news.job_id) if news.job_id else None, "number": news.number}
+    return f"event: bench\ndata: {json.dumps(said)}\n\n".encode()
+
+
+def _news(shop: Workshop, shop_id: uuid.UUID) -> Iterator[bytes]:
+    """The same from within, for a server that hands no connection over."""
+    feed = shop.database.feed
+    with feed.listen(shop_id) as ear:
+        yield HELLO
+        spoken = time.monotonic()
+        while not feed.closing.is_set():
+            try:
+                news = ear.get(timeout=_TICK_S)
+            except queue.Empty:
+                if time.monotonic() - spoken > HEARTBEAT_S:
+                    spoken = time.monotonic()
+                    yield STILL_HERE
+                continue
+            yield news_bytes(news)
+
+
+@api.get("/bench/waits", responses={200: RunningWaitsOut}, operation_id="getWaits")
+@access("member")
+def waits() -> RunningWaitsOut:
+    """The clocks of all open jobs."""
+    found, now = bench_case.waits(workshop(), actor())
+    return RunningWaitsOut(waits=[RunningWaitOut.model_validate(w) for w in found], now=now)
+
+
+@api.get("/bench/words", responses={200: BenchWordsOut}, operation_id="getBenchWords")
+@access("member")
+def words() -> BenchWordsOut:
+    """What can be seen, can go wrong, is checked, and how long waits are."""
+    return words_out()
+
+
+@api.post("/jobs/<uuid:job_id>/photos/<uuid:photo_id>", responses={201: PhotoOut},
+          operation_id="uploadPhoto")  # fmt: skip
+@access("member")
+@takes_body(PHOTO_BODY_MOST)
+def upload_photo(path: JobPhotoPath) -> tuple[PhotoOut, int]:
+    """Upload a photo: the raw bytes are the body. The id is the tablet's, so that a retry never doubles."""
+    photo = photos.receive_photo(workshop(), actor(), path.job_id, path.photo_id, request.stream)  # type: ignore[arg-type]
+    return PhotoOut.model_validate(photo), 201
+
+
+@api.get("/photos/<uuid:photo_id>", operation_id="getPhoto", responses={200: {"content": {"image/jpeg": {}}}})
+@access("member")
+def get_photo(path: PhotoPath, query: SizeQuery) -> Response:
+    """A photo, large or small."""
+    answer = Response(photos.photo_bytes(workshop(), actor(), path.photo_id, query.size), mimetype="image/jpeg")
+    # A photo never changes; only who is signed in may see it, so it stays in this browser.
+    answer.headers["Cache-Control"] = "private, max-age=86400, immutable"
+    return answer

@@ -1,0 +1,387 @@
+"""The bench: events in, steps, map, waits and what is open out; photos; models."""
+
+from __future__ import annotations
+
+import json
+import uuid
+from datetime import datetime
+from typing import Annotated, Any
+
+from pydantic import Field, StringConstraints, field_validator
+
+from vividowl.web.fields import NO_NUL, Flag, In, Moment, Out, Short, Whole
+
+DATA_MOST = 8000
+Words = Annotated[str, StringConstraints(max_length=2000, pattern=NO_NUL)]
+
+
+class BeginIn(In):
+    with_model: Flag = True
+
+
+class EventIn(In):
+    """One thing that happened on a tablet. turn counts its events of this job from 1."""
+
+    id: uuid.UUID
+    kind: Short
+    data: dict[str, Any]
+    turn: Annotated[Whole, Field(ge=1, le=1_000_000)]
+    made_at: Moment
+
+    @field_validator("data")
+    @classmethod
+    def storable(cls, data: dict[str, Any]) -> dict[str, Any]:
+        """What cannot be stored is refused whole: an event that is refused by the rules is kept all the same."""
+        try:
+            text = json.dumps(data, allow_nan=False)
+        except ValueError:
+            raise ValueError("a number in it is not finite") from None
+        if len(text) > DATA_MOST or "\\u0000" in text:
+            raise ValueError(f"it holds more than {DATA_MOST} characters, or one that cannot be stored")
+        return data
+
+
+class EventsIn(In):
+    """sent_at: the tablet's clock as it sends, by which the server tells how long ago things happened."""
+
+    device: Annotated[str, StringConstraints(min_length=1, max_length=60, pattern=NO_NUL)]
+    sent_at: Moment
+    events: Annotated[list[EventIn], Field(min_length=1, max_length=200)]
+
+
+class RefusalOut(Out):
+    reason: str
+    detail: str
+    remedy: str
+    rule: str
+    field: str
+
+
+class TakenOut(Out):
+    id: uuid.UUID
+    number: int | None
+    again: bool
+    refusal: RefusalOut | None
+    told: str
+
+
+class BatchOut(Out):
+    taken: list[TakenOut]
+    number: int
+    clock_off_s: float | None
+
+
+class GuardOut(Out):
+    """hard: no story lifts it."""
+
+    rule: str
+    hard: bool
+    needs: list[str]
+    bars: list[str]
+    reason: str
+    remedy: str
+
+
+class OutcomeOfStepOut(Out):
+    how: str
+    at: datetime
+    by: str
+    words: str
+    value: float | None
+
+
+class AskOut(Out):
+    """What a step asks to be measured."""
+
+    words: str
+    unit: str
+    low: float
+    high: float
+
+
+class BenchStepOut(Out):
+    id: str
+    stage: str
+    text: str
+    why: str
+    tool: str
+    material: str
+    caution: str
+    acts: list[str]
+    cancels: list[str]
+    makes: list[str]
+    held: bool
+    skippable: bool
+    asks: AskOut | None
+    takes_out: list[str]
+    puts_in: list[str]
+    wait: str
+    wait_min: float
+    after_waits: list[str]
+    shows: str
+    photo: bool
+    own: bool
+    guards: list[GuardOut]
+    outcome: OutcomeOfStepOut | None
+    hands_min: float | None
+    waited_min: float | None
+
+
+class PlaceOut(Out):
+    id: str
+    kind: str
+    x: float
+    y: float
+    holds: str
+    length_mm: float | None
+    drive: str
+    head: str
+    number: int | None
+    note: str
+    letter: str
+    shape: str
+    words: str
+    is_out: bool
+    was_out: int | None
+    explained: str
+    guards_out: list[GuardOut]
+    guards_in: list[GuardOut]
+
+
+class ScrewClassOut(Out):
+    letter: str
+    shape: str
+    words: str
+    length_mm: float | None
+    drive: str
+    head: str
+    count: int
+
+
+class OrdersOut(Out):
+    holds: str
+    words: str
+    loosen: list[str]
+    tighten: list[str]
+    by_number: bool
+
+
+class PassOut(Out):
+    share: float
+    words: str
+
+
+class WaitOut(Out):
+    id: str
+    wait: str
+    words: str
+    step: str
+    began: datetime
+    due: datetime
+    ended: datetime | None
+    reason: str
+
+
+class BreachOut(Out):
+    id: str
+    rule: str
+    reason: str
+    step: str
+    words: str
+    at: datetime
+    by: str
+    check: str
+    checked: str
+
+
+class MishapOut(Out):
+    id: str
+    what: str
+    title: str
+    recovery: list[str]
+    step: str
+    words: str
+    at: datetime
+    by: str
+    check: str
+    checked: str
+
+
+class SeenOut(Out):
+    id: str
+    part: str
+    seen: str
+    part_words: str
+    seen_words: str
+    follows: str
+    sound: bool
+    words: str
+    photo: str
+    at: datetime
+
+
+class PhotoUseOut(Out):
+    photo: str
+    step: str
+    what: str
+    at: datetime
+
+
+class PowerOnOut(Out):
+    results: dict[str, str]
+    boot_s: float | None
+    fine: bool
+    at: datetime
+
+
+class CauseOut(Out):
+    check: str
+    text: str
+    from_map: bool
+
+
+class BenchNoteOut(Out):
+    words: str
+    step: str
+    at: datetime
+    by: str
+
+
+class BlockerOut(Out):
+    text: str
+    remedy: str
+    stage: str
+    of: str
+
+
+class LastEventOut(Out):
+    id: str
+    kind: str
+    words: str
+    step: str
+    place: str
+
+
+class RefusedOut(Out):
+    id: uuid.UUID
+    kind: str
+    at: datetime
+    by: str
+    detail: str
+    remedy: str
+
+
+class TakenOptionOut(Out):
+    """What the plan promises now, by which a finding shows what it changed."""
+
+    key: str
+    words: str
+
+
+class BenchOut(Out):
+    job_id: uuid.UUID
+    number: int
+    now: datetime
+    begun: datetime | None
+    closed: datetime | None
+    has_battery: bool
+    facts: list[str]
+    steps: list[BenchStepOut]
+    places: list[PlaceOut]
+    classes: list[ScrewClassOut]
+    orders: list[OrdersOut]
+    passes: list[PassOut]
+    outline: str
+    leftover: int
+    leftover_words: str
+    waits: list[WaitOut]
+    breaches: list[BreachOut]
+    mishaps: list[MishapOut]
+    found: list[SeenOut]
+    photos: list[PhotoUseOut]
+    power: list[PowerOnOut]
+    causes: list[CauseOut]
+    notes: list[BenchNoteOut]
+    blockers: list[BlockerOut]
+    last: LastEventOut | None
+    redo: LastEventOut | None
+    recent: list[LastEventOut]
+    undone: list[LastEventOut]
+    refused: list[RefusedOut]
+    plan_changed: bool
+    chosen: TakenOptionOut | None
+    model_id: uuid.UUID | None
+    model_places: int
+    hands_min: float | None
+    waited_min: float
+
+
+class RunningWaitOut(Out):
+    job_id: uuid.UUID
+    number: int
+    model: str
+    id: str
+    wait: str
+    words: str
+    step: str
+    began: datetime
+    due: datetime
+
+
+class RunningWaitsOut(Out):
+    waits: list[RunningWaitOut]
+    now: datetime
+
+
+class NamedOut(Out):
+    name: str
+    words: str
+
+
+class SightOut(Out):
+    name: str
+    words: str
+    tells: str
+    follows: str
+    sound: bool
+
+
+class SightsOut(Out):
+    part: str
+    words: str
+    states: list[SightOut]
+
+
+class MishapKindOut(Out):
+    name: str
+    words: str
+    recovery: list[str]
+    check: str
+
+
+class WaitKindOut(Out):
+    name: str
+    words: str
+    minutes: float
+    least_min: float
+    most_min: float
+
+
+class BenchWordsOut(Out):
+    sights: list[SightsOut]
+    mishaps: list[MishapKindOut]
+    checks: list[NamedOut]
+    waits: list[WaitKindOut]
+    drives: list[NamedOut]
+    heads: list[NamedOut]
+    screw_groups: list[NamedOut]
+    plug_parts: list[NamedOut]
+    plugs_open: str
+    looked_at: list[str]
+
+
+class PhotoOut(Out):
+    id: uuid.UUID
+    width_px: int
+    height_px: int
+    size_bytes: int

@@ -1,0 +1,25 @@
+"""Jobs: intake, gates, fit, hand-over. Values as they are shown. No decisions here."""
+
+from __future__ import annotations
+
+from vividowl.service.jobs.intake import JobView
+from vividowl.web.jobs.schemas import GateOut, GlanceOut, JobOut
+
+
+def job_out(view: JobView) -> JobOut:
+    """A job."""
+    job = view.job
+    own = {n: getattr(job, n) for n in JobOut.model_fields if hasattr(job, n)}
+    return JobOut(
+        **own,
+        customer_name=job.customer.name,
+        customer_contact=job.customer.contact,
+        stage=view.stage,
+        next_step=view.next_step,
+        reachable=list(view.reachable),
+        done=list(view.done),
+        gates=[GateOut.model_validate(g) for g in view.gates],
+        glance_before=GlanceOut.model_validate(view.glance_before),
+        glance_after=GlanceOut.model_validate(view.glance_after),
+        verdict=view.verdict,
+    )

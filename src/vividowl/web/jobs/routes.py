@@ -1,0 +1,155 @@
+"""Bench, jobs, intake, fit."""
+
+from __future__ import annotations
+
+import uuid
+from typing import Annotated
+
+from flask_openapi.blueprint import APIBlueprint
+from pydantic import BaseModel, Field
+
+from vividowl.service.jobs import fit, intake
+from vividowl.service.jobs import today as bench_case
+from vividowl.web.access import access, actor, workshop
+from vividowl.web.idempotency import idempotent
+from vividowl.web.jobs.present import job_out
+from vividowl.web.jobs.schemas import (
+    AcknowledgeIn,
+    FitIn,
+    FitItemIn,
+    FitItemOut,
+    FitItemsOut,
+    IntakeIn,
+    IntakeUpdateIn,
+    JobOut,
+    JobPage,
+    SuggestionsOut,
+)
+
+api = APIBlueprint("jobs", __name__, url_prefix="/api")
+
+
+class Page(BaseModel):
+    limit: Annotated[int, Field(ge=1, le=100)] = 50
+    offset: Annotated[int, Field(ge=0, le=1_000_000)] = 0
+    all: bool = False
+    find: Annotated[str, Field(max_length=80, pattern=r"^[^\x00]*$")] = ""
+
+
+class JobPath(BaseModel):
+    job_id: uuid.UUID
+
+
+class ItemPath(JobPath):
+    item_id: uuid.UUID
+
+
+class SuggestQuery(BaseModel):
+    field: str
+    within: str = ""
+
+
+@api.get("/bench", responses={200: JobPage}, operation_id="getBench")
+@access("member")
+def bench(query: Page) -> JobPage:
+    """Open jobs in the order they need a hand."""
+    views, total = bench_case.bench(workshop(), actor(), limit=query.limit, offset=query.offset)
+    return JobPage(jobs=[job_out(v) for v in views], total=total)
+
+
+@api.get("/jobs", responses={200: JobPage}, operation_id="listJobs")
+@access("member")
+def list_jobs(query: Page) -> JobPage:
+    """Jobs, latest first."""
+    views, total = intake.list_jobs(
+        workshop(), actor(), limit=query.limit, offset=query.offset, open_only=not query.all, find=query.find
+    )  # fmt: skip
+    return JobPage(jobs=[job_out(v) for v in views], total=total)
+
+
+@api.post("/jobs", responses={201: JobOut}, operation_id="createJob")
+@access("member")
+@idempotent
+def create_job(body: IntakeIn) -> tuple[JobOut, int]:
+    """Take a device in."""
+    return job_out(intake.create_job(workshop(), actor(), body.model_dump())), 201
+
+
+@api.get("/jobs/<uuid:job_id>", responses={200: JobOut}, operation_id="getJob")
+@access("member")
+def get_job(path: JobPath) -> JobOut:
+    """One job."""
+    return job_out(intake.get_job(workshop(), actor(), path.job_id))
+
+
+@api.put("/jobs/<uuid:job_id>", responses={200: JobOut}, operation_id="updateIntake")
+@access("member")
+def update_intake(path: JobPath, body: IntakeUpdateIn) -> JobOut:
+    """Change the intake."""
+    fields = body.model_dump(exclude={"version"})
+    return job_out(intake.update_intake(workshop(), actor(), path.job_id, body.version, fields))
+
+
+@api.post("/jobs/<uuid:job_id>/acknowledgements", responses={201: JobOut}, operation_id="acknowledge")
+@access("member")
+@idempotent
+def acknowledge(path: JobPath, body: AcknowledgeIn) -> tuple[JobOut, int]:
+    """Accept a gate by name."""
+    return job_out(intake.acknowledge(workshop(), actor(), path.job_id, body.rule, body.words)), 201
+
+
+@api.get("/suggestions", responses={200: SuggestionsOut}, operation_id="getSuggestions")
+@access("member")
+def get_suggestions(query: SuggestQuery) -> SuggestionsOut:
+    """What was typed in this field before."""
+    return SuggestionsOut(suggestions=intake.suggestions(workshop(), actor(), query.field, query.within))
+
+
+def _items(rows: object) -> FitItemsOut:
+    return FitItemsOut(items=[FitItemOut.model_validate(r) for r in rows])  # type: ignore[attr-defined]
+
+
+@api.put("/jobs/<uuid:job_id>/fit", responses={200: JobOut}, operation_id="saveFit")
+@access("member")
+def save_fit(path: JobPath, body: FitIn) -> JobOut:
+    """What was cleaned; done closes the step."""
+    view = fit.save_fit(
+        workshop(), actor(), path.job_id, body.version, cleaned=list(body.cleaned), note=body.fit_note, done=body.done
+    )
+    return job_out(view)
+
+
+@api.get("/jobs/<uuid:job_id>/fit/items", responses={200: FitItemsOut}, operation_id="getFitItems")
+@access("member")
+def get_items(path: JobPath) -> FitItemsOut:
+    """What was put where."""
+    return _items(fit.get_items(workshop(), actor(), path.job_id))
+
+
+@api.post("/jobs/<uuid:job_id>/fit/items", responses={201: FitItemsOut}, operation_id="addFitItem")
+@access("member")
+@idempotent
+def add_item(path: JobPath, body: FitItemIn) -> tuple[FitItemsOut, int]:
+    """Note an interface."""
+    return _items(fit.add_item(workshop(), actor(), path.job_id, body.model_dump())), 201
+
+
+@api.delete(
+    "/jobs/<uuid:job_id>/fit/items/<uuid:item_id>",
+    responses={200: FitItemsOut},
+    operation_id="removeFitItem",
+)
+@access("member")
+def remove_item(path: ItemPath) -> FitItemsOut:
+    """Take an item off the list; it can be brought back."""
+    return _items(fit.set_item_removed(workshop(), actor(), path.job_id, path.item_id, True))
+
+
+@api.post(
+    "/jobs/<uuid:job_id>/fit/items/<uuid:item_id>/restore",
+    responses={200: FitItemsOut}, operation_id="restoreFitItem",
+)  # fmt: skip
+@access("member")
+def restore_item(path: ItemPath) -> FitItemsOut:
+    """Bring an item back."""
+    return _items(fit.set_item_removed(workshop(), actor(), path.job_id, path.item_id, False))

@@ -1,0 +1,170 @@
+"""Jobs, from intake to the bench."""
+
+from __future__ import annotations
+
+import uuid
+from datetime import date, datetime
+from typing import Annotated, Literal
+
+from pydantic import Field, StringConstraints
+
+from vividowl.web.fields import (
+    NO_NUL,
+    Cleaned,
+    Day,
+    Flag,
+    In,
+    InterfaceKind,
+    Kind,
+    Long,
+    Medium,
+    Name,
+    Number,
+    Out,
+    Short,
+    Target,
+    Whole,
+)
+
+
+class IntakeIn(In):
+    customer_name: Name
+    customer_contact: Medium = ""
+    kind: Kind
+    maker: Short = ""
+    model: Name
+    symptom: Long = ""
+    age_months: Whole | None = None
+    months_since_service: Whole | None = None
+    surroundings: Literal["normal", "dusty", "pets", "smoke", "unknown"] = "unknown"
+    lives: Medium = ""
+    warranty: Literal["running", "over", "unknown"] = "unknown"
+    seal: Literal["intact", "broken", "none", "unknown"] = "unknown"
+    backup_done: Literal["yes", "no", "unknown"] = "unknown"
+    battery_swollen: Flag = False
+    liquid_damage: Flag = False
+    factory_interface: Short = ""
+    power_limit_cpu_w: Number | None = None
+    power_limit_gpu_w: Number | None = None
+    limit_c: Number | None = None
+
+
+class IntakeUpdateIn(IntakeIn):
+    version: int
+
+
+class AcknowledgeIn(In):
+    rule: Short
+    words: Annotated[str, StringConstraints(max_length=400, pattern=NO_NUL)]
+
+
+class GateOut(Out):
+    rule: str
+    severity: str
+    reason: str
+    remedy: str
+    acknowledged_by: str | None
+    acknowledged_at: datetime | None
+    words: str | None
+    stage: str
+
+
+class GlanceOut(Out):
+    """What the owl shows of one side."""
+
+    measured: bool = False
+    rise_k: float | None = None
+    noise_db: float | None = None
+    held_share: float | None = None
+
+
+class JobOut(Out):
+    id: uuid.UUID
+    number: int
+    version: int
+    customer_name: str
+    customer_contact: str
+    kind: str
+    maker: str
+    model: str
+    symptom: str
+    age_months: int | None
+    months_since_service: int | None
+    surroundings: str
+    lives: str
+    warranty: str
+    seal: str
+    backup_done: str
+    battery_swollen: bool
+    liquid_damage: bool
+    factory_interface: str
+    power_limit_cpu_w: float | None
+    power_limit_gpu_w: float | None
+    limit_c: float | None
+    cleaned: list[str]
+    fit_note: str
+    fit_done: bool
+    price_cents: int | None
+    next_service_on: date | None
+    handover_note: str
+    handed_over_at: datetime | None
+    created_at: datetime
+    updated_at: datetime
+    stage: str
+    next_step: str
+    reachable: list[str]
+    done: list[str]
+    gates: list[GateOut]
+    glance_before: GlanceOut
+    glance_after: GlanceOut
+    verdict: str | None
+
+
+class JobPage(Out):
+    jobs: list[JobOut]
+    total: int
+
+
+class SuggestionsOut(Out):
+    suggestions: list[str]
+
+
+class FitIn(In):
+    version: Whole
+    cleaned: list[Cleaned] = Field(default=[])
+    fit_note: Long = ""
+    done: Flag
+
+
+class FitItemIn(In):
+    target: Target
+    kind: InterfaceKind
+    product: Name | Literal[""] = ""
+    lot: Annotated[str, StringConstraints(max_length=60, pattern=NO_NUL, strip_whitespace=True)] = ""
+    amount: Number | None = None
+    amount_unit: Literal["", "g", "mL", "mm", "pieces"] = ""
+    lot_id: uuid.UUID | None = None
+
+
+class FitItemOut(Out):
+    id: uuid.UUID
+    target: str
+    kind: str
+    product: str
+    lot: str
+    amount: float | None
+    amount_unit: str
+    amount_is: str
+    lot_id: uuid.UUID | None
+
+
+class FitItemsOut(Out):
+    items: list[FitItemOut]
+
+
+class HandOverIn(In):
+    version: Whole
+    price_cents: Annotated[Whole, Field(ge=0, le=10_000_000)] | None = None
+    next_service_on: Day | None = None
+    handover_note: Long = ""
+    handed_over: Flag

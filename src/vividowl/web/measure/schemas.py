@@ -1,0 +1,239 @@
+"""Before and After: conditions, logs, recordings, readings."""
+
+from __future__ import annotations
+
+import uuid
+from datetime import datetime
+from typing import Annotated, Literal
+
+from pydantic import Field, StringConstraints
+
+from vividowl.web.fields import NO_NUL, In, Medium, Number, Out, Short, Whole
+
+
+class RunIn(In):
+    version: Whole
+    room_c: Number | None = None
+    load_recipe: Medium = ""
+    duration_min: Number | None = None
+    fan_setting: Short = ""
+    power_profile: Short = ""
+    placement: Annotated[str, StringConstraints(max_length=120, pattern=NO_NUL, strip_whitespace=True)] = ""
+    start: Literal["", "cold", "warm"] = ""
+    firmware: Short = ""
+    tuning: Annotated[str, StringConstraints(max_length=120, pattern=NO_NUL, strip_whitespace=True)] = ""
+    fan_blades: Annotated[Whole, Field(ge=0, le=10_000)] | None = None
+    result_score: Number | None = None
+    result_duration_s: Number | None = None
+    result_frame_rate: Number | None = None
+
+
+class WindowIn(In):
+    from_s: Number | None
+    to_s: Number | None
+
+
+class NoiseIn(In):
+    level_db: Number
+    background_db: Number | None = None
+    place: Short = ""
+    distance_m: Number | None = None
+
+
+class SpotIn(In):
+    spot: Literal["exhaust", "skin", "heatsink"]
+    reading_c: Number
+    place: Short = ""
+
+
+class MappingIn(In):
+    """Header to role; null takes the role away."""
+
+    roles: dict[str, str | None]
+
+
+class NoiseOut(Out):
+    id: uuid.UUID
+    level_db: float
+    background_db: float | None
+    place: str
+    distance_m: float | None
+
+
+class SpotOut(Out):
+    id: uuid.UUID
+    spot: str
+    reading_c: float
+    place: str
+
+
+class NoiseFigureOut(Out):
+    level_db: float
+    upper_bound: bool
+    readings: int
+
+
+class ChannelOut(Out):
+    header: str
+    role: str | None
+    unit: str
+    confidence: float
+    numeric: bool
+
+
+class TraceOut(Out):
+    id: uuid.UUID
+    file_name: str
+    sha256: str
+    size_bytes: int
+    samples: int
+    interval_s: float
+    duration_s: float
+    channels: list[ChannelOut]
+    notices: list[str]
+    uploaded_at: datetime
+
+
+class StatisticsOut(Out):
+    mean: float
+    maximum: float
+    p95: float
+    standard_error: float
+
+
+class SpanOut(Out):
+    from_s: float
+    to_s: float
+
+
+class PhaseOut(Out):
+    chip: str
+    from_s: float
+    to_s: float
+
+
+class TermOut(Out):
+    resistance: float
+    tau_s: float
+    resistance_u: float
+    tau_u_s: float
+
+
+class ReadingOut(Out):
+    die_role: str
+    onset_s: float
+    boost_end_s: float
+    end_s: float
+    load_seen: bool
+    from_s: float
+    to_s: float
+    settled: bool
+    remaining_rise_k: float | None
+    final_c: float | None
+    minutes_needed: float | None
+    uncertainty_k: float | None
+    chosen: bool
+    phases: list[PhaseOut]
+    cool_from_s: float | None
+    cool_to_s: float | None
+    throttle_share: float | None
+    throttle_spans: list[SpanOut]
+    network: list[TermOut]
+    stats: dict[str, StatisticsOut]
+    power_w: StatisticsOut | None
+
+
+class RungOut(Out):
+    name: str
+    drop_k: float
+    resistance: float | None
+    source: str
+
+
+class LadderOut(Out):
+    room_c: float
+    die_c: float
+    power: float | None
+    rungs: list[RungOut]
+
+
+class RepeatOut(Out):
+    id: uuid.UUID
+    file_name: str
+    die_c: float
+    power: float | None
+    settled: bool
+
+
+class ToneOut(Out):
+    frequency_hz: float
+    prominence_db: float
+    prominent: bool
+
+
+class BandOut(Out):
+    centre_hz: float
+    level_db: float
+
+
+class SoundOut(Out):
+    id: uuid.UUID
+    file_name: str
+    duration_s: float
+    reference_db: float | None
+    calibrated: bool
+    laeq_db: float | None
+    lafmax_db: float | None
+    l10_db: float | None
+    l90_db: float | None
+    tones: list[ToneOut]
+    bands: list[BandOut]
+    fan_rpm: float | None
+    blade_pass_hz: float | None
+    whines_hz: list[float]
+    faults: list[str]
+    is_background: bool
+
+
+class AirOut(Out):
+    exhaust_rise_k: float
+    power: float
+    flow: float
+
+
+class RunOut(Out):
+    side: str
+    version: int
+    prefilled: bool
+    room_c: float | None
+    load_recipe: str
+    duration_min: float | None
+    fan_setting: str
+    power_profile: str
+    placement: str
+    start: str
+    firmware: str
+    tuning: str
+    trace: TraceOut | None
+    noise: list[NoiseOut]
+    spots: list[SpotOut]
+    noise_figure: NoiseFigureOut | None
+    reading: ReadingOut | None
+    findings: list[str]
+    ladder: LadderOut | None
+    culprit: str | None
+    trouble: str | None
+    fan_blades: int | None
+    result_score: float | None
+    result_duration_s: float | None
+    result_frame_rate: float | None
+    repeats: list[RepeatOut]
+    sounds: list[SoundOut]
+    air: AirOut | None
+
+
+class ViewOut(Out):
+    time_s: list[float]
+    values: list[float]
+    words: str
+    unit: str

@@ -1,0 +1,90 @@
+"""What goes in and out of the models."""
+
+from __future__ import annotations
+
+import uuid
+
+from vividowl.web.bench.schemas import ScrewClassOut, Words
+from vividowl.web.fields import In, Out, Whole
+
+
+class ModelPlaceOut(Out):
+    id: str
+    kind: str
+    x: float
+    y: float
+    holds: str
+    length_mm: float | None
+    drive: str
+    head: str
+    number: int | None
+    note: str
+    letter: str
+    shape: str
+
+
+class ModelStepOut(Out):
+    after: str
+    stage: str
+    text: str
+    why: str
+
+
+class ModelGapOut(Out):
+    target: str
+    reading_mm: float
+    count: int
+    width_mm: float
+    length_mm: float
+
+
+class LearntFoundOut(Out):
+    part: str
+    seen: str
+    times: int
+
+
+class LearntMinutesOut(Out):
+    task: str
+    words: str
+    hands_min: float
+    jobs: int
+
+
+class ModelOut(Out):
+    id: uuid.UUID
+    version: int
+    maker: str
+    model: str
+    kind: str
+    outline: uuid.UUID | None
+    source: str
+    jobs: int
+    places: list[ModelPlaceOut]
+    classes: list[ScrewClassOut]
+    steps: list[ModelStepOut]
+    cpu_die_width_mm: float | None
+    cpu_die_length_mm: float | None
+    gpu_die_width_mm: float | None
+    gpu_die_length_mm: float | None
+    gaps: list[ModelGapOut]
+    torque_notes: str
+    notes: str
+    learnt_jobs: int
+    found: list[LearntFoundOut]
+    minutes: list[LearntMinutesOut]
+    before_rise_k: float | None
+    after_rise_k: float | None
+    interface_k_per_w: float | None
+    total_k_per_w: float | None
+    reference: str
+
+
+class ModelsOut(Out):
+    models: list[ModelOut]
+
+
+class ModelNotesIn(In):
+    version: Whole
+    torque_notes: Words
+    notes: Words

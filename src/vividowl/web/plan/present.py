@@ -1,0 +1,114 @@
+"""The plan of a job. Values as they are shown. No decisions here."""
+
+from __future__ import annotations
+
+import uuid
+from datetime import datetime
+from typing import Any
+
+from vividowl.service.plan.choices import OptionView, PlanView
+from vividowl.service.workings.calculator import written
+from vividowl.service.workings.calculators import WORKINGS
+from vividowl.web.plan.schemas import (
+    BathSpotOut,
+    ChosenOut,
+    CoverSpotOut,
+    FoundOut,
+    GapAdviceOut,
+    GapSpotOut,
+    IntervalOut,
+    OptionOut,
+    OutcomeOut,
+    PartOut,
+    PlanGateOut,
+    PlanOut,
+    ProcedureOut,
+    ShimSpotOut,
+    SkinOut,
+    WorkedOut,
+)
+
+_INTERVALS = ("resistance", "die_c", "gain_k", "watts", "gain_w", "noise_db")
+
+
+_OPTION_OWN = ("key", "words", "kind", "product_id", "reason", "as_good", "blocked", "stock", "priced", "hands_min",
+               "wait_min", "life_months", "life_reason", "chip_drop_k")  # fmt: skip
+
+
+def _interval(found: Any) -> IntervalOut | None:  # noqa: ANN401
+    return IntervalOut.model_validate(found) if found is not None else None
+
+
+def option_out(view: OptionView) -> OptionOut:
+    """An option."""
+    p = view.prediction
+    own: dict[str, Any] = {n: getattr(view, n) for n in _OPTION_OWN}
+    intervals: dict[str, Any] = {n: _interval(getattr(p, n)) for n in _INTERVALS}
+    return OptionOut(
+        **own,
+        **intervals,
+        actions=list(view.actions),
+        noise_floor=p.noise_floor,
+        gates=[PlanGateOut.model_validate(g) for g in view.gates],
+        parts=[PartOut.model_validate(x) for x in view.parts],
+        parts_cents=view.price.parts_cents,
+        work_cents=view.price.work_cents,
+        tax_cents=view.price.tax_cents,
+        total_cents=view.price.total_cents,
+        procedures=[ProcedureOut.model_validate(x) for x in view.procedures],
+        skin=SkinOut.model_validate(view.skin) if view.skin else None,
+    )
+
+
+def note_out(note: dict[str, Any]) -> WorkedOut:
+    """Something worked out, in lines."""
+    working = WORKINGS.get(note["name"])
+    lines = [f"{words}: {text} {unit}".strip() for _, words, text, unit in written(note["result"])]
+    return WorkedOut(
+        id=uuid.UUID(note["id"]), name=note["name"], title=working.title if working else note["name"],
+        given=note["given"], lines=lines, by=note["by"], at=datetime.fromisoformat(note["at"]),
+    )  # fmt: skip
+
+
+def _found(view: PlanView) -> FoundOut:
+    found = view.inspection
+    own: dict[str, Any] = {n: getattr(found, n) for n in FoundOut.model_fields if hasattr(found, n)}
+    own["gaps"] = [GapSpotOut.model_validate(g) for g in found.gaps]
+    own["shim"] = ShimSpotOut.model_validate(found.shim) if found.shim else None
+    own["cover"] = CoverSpotOut.model_validate(found.cover) if found.cover else None
+    own["bath"] = BathSpotOut.model_validate(found.bath) if found.bath else None
+    for die, size in (("cpu", found.cpu_die_mm), ("gpu", found.gpu_die_mm)):
+        own[f"{die}_die_width_mm"], own[f"{die}_die_length_mm"] = size or (None, None)
+    return FoundOut(**own)
+
+
+def plan_out(view: PlanView, chosen_by: str, currency: str) -> PlanOut:
+    """A plan."""
+    plan, chosen = view.plan, view.plan.chosen
+    own = {n: getattr(view, n) for n in ("missing", "held", "fanless", "before_die_c", "before_watts", "measurable_k",
+                                         "measurable_w", "measurable_db", "limit_c", "reference_words")}  # fmt: skip
+    return PlanOut(
+        **own,
+        version=plan.version or 0,
+        goal=plan.goal,  # type: ignore[arg-type]  # a constraint of the table
+        found=_found(view),
+        options=[option_out(o) for o in view.options],
+        gaps=[
+            GapAdviceOut(target=g.spot.target, gap_mm=g.gap.gap_mm, tolerance_mm=g.gap.tolerance_mm,
+                           stack_mm=list(g.pad.stack_mm) if g.pad is not None else [], putty=g.putty, open=g.open,
+                           reason=g.reason)
+            for g in view.gaps
+        ],
+        heights=view.heights.reason if view.heights else "",
+        shim_drop_k=view.shim[0].drop_k if view.shim else None,
+        shim_reason=" ".join((view.shim[1].reason, view.shim[2].reason)) if view.shim else "",
+        chosen=ChosenOut(
+            key=chosen["key"], words=chosen["words"], held=chosen["held"],
+            resistance=IntervalOut(**chosen["resistance"]), die_c=IntervalOut(**chosen["die_c"]),
+            watts=IntervalOut(**chosen["watts"]) if chosen["watts"] else None, total_cents=chosen["total_cents"],
+            by=chosen_by, at=plan.chosen_at,
+        ) if chosen and plan.chosen_at else None,
+        outcome=OutcomeOut.model_validate(view.outcome) if view.outcome else None,
+        notes=[note_out(n) for n in plan.notes],
+        currency=currency,
+    )  # fmt: skip

@@ -1,0 +1,1 @@
+"""Verdict and record. Routes, what goes in and out, and how values are shown."""

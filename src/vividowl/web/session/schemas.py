@@ -1,0 +1,54 @@
+"""Who is signed in."""
+
+from __future__ import annotations
+
+import uuid
+from datetime import datetime
+from typing import Annotated, Literal
+
+from pydantic import StringConstraints
+
+from vividowl.web.fields import In, Name, Out, Short
+
+
+class SignInIn(In):
+    login: Short
+    password: Annotated[str, StringConstraints(max_length=200)]
+
+
+class SetUpIn(In):
+    code: Short
+    shop_name: Name
+    name: Name
+    login: Short
+    password: Annotated[str, StringConstraints(max_length=200)]
+
+
+class PersonOut(Out):
+    name: str
+    role: str
+    shop_name: str
+    demo: bool
+    currency: str
+
+
+class SessionOut(Out):
+    person: PersonOut | None
+    demo_available: bool
+    set_up_needed: bool
+    csrf_token: str
+    space: Literal["ok", "low", "full"]
+
+
+class OpenSessionOut(Out):
+    """A session that has not ended. here: the one that asks."""
+
+    id: uuid.UUID
+    agent: str
+    began_at: datetime
+    seen_at: datetime
+    here: bool
+
+
+class SessionsOut(Out):
+    sessions: list[OpenSessionOut]

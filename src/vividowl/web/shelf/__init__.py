@@ -1,0 +1,1 @@
+"""Shelf and cuts. Routes, what goes in and out, and how values are shown."""

@@ -1,0 +1,1 @@
+"""Settings of the shop. Routes, what goes in and out, and how values are shown."""

@@ -1,0 +1,87 @@
+"""Settings of the shop."""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from pydantic import Field
+
+from vividowl.web.fields import In, Number, Out, Short, Whole
+
+
+class TolerancesIn(In):
+    die_sensor_k: Number
+    room_k: Number
+    run_to_run_k: Number
+    power_share: Number
+    clock_share: Number
+    noise_db: Number
+    noise_room_db_per_k: Number
+    result_share: Number
+
+
+class TolerancesOut(Out):
+    die_sensor_k: float
+    room_k: float
+    run_to_run_k: float
+    power_share: float
+    clock_share: float
+    noise_db: float
+    noise_room_db_per_k: float
+    result_share: float
+
+
+class HabitsIn(In):
+    hourly_rate_cents: Whole
+    tax_percent: Number
+    application_school: Short | None = None
+    life_school: Short = "usual"
+    hands_min: Annotated[dict[str, Number], Field(max_length=40, default_factory=dict)]
+    tighten_percent: Whole = 50
+
+
+class HabitsOut(Out):
+    hourly_rate_cents: int
+    tax_percent: float
+    application_school: str | None
+    life_school: str
+    hands_min: dict[str, float]
+    tighten_percent: int
+
+
+class ShopIn(In):
+    version: Whole
+    reference_room_c: Number
+    tolerances: TolerancesIn
+    habits: HabitsIn
+
+
+class TaskOut(Out):
+    name: str
+    words: str
+    hands_min: float
+    wait_min: float
+    learnt_min: float | None
+    learnt_jobs: int
+
+
+class PredictedOut(Out):
+    """How often the intervals of the shop's plans held what After measured."""
+
+    jobs: int
+    inside: int
+    share: float | None
+    low: float | None
+    high: float | None
+
+
+class ShopOut(Out):
+    version: int
+    name: str
+    currency: str
+    reference_room_c: float
+    tolerances: TolerancesOut
+    usual: TolerancesOut
+    habits: HabitsOut
+    tasks: list[TaskOut]
+    predicted: PredictedOut
