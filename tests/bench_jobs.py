@@ -6,7 +6,7 @@ from datetime import UTC, datetime, timedelta
 
 from vividowl.core.bench.fasteners import Place
 from vividowl.core.bench.first_power import CHECKS
-from vividowl.core.bench.log.events import BenchEvent
+from vividowl.core.bench.log.events import BenchCommand
 from vividowl.core.bench.log.log import BenchLog, append
 from vividowl.core.bench.steps.make_list import device_of, make_steps
 from vividowl.core.bench.steps.vocabulary import PlannedPart, Work
@@ -47,8 +47,8 @@ class Hand:
 
     def do(self, event_kind, **data):
         self.at += timedelta(minutes=self.pause_min)
-        event = BenchEvent(str(uuid.uuid4()), event_kind, data, self.at, "Imke")
-        self.log = append(self.log, event)
+        command = BenchCommand(str(uuid.uuid4()), event_kind, data, self.at, "Imke")
+        self.log, event = append(self.log, command)
         self.all.append(event)
         return event
 

@@ -161,6 +161,23 @@ def test_a_refused_event_is_kept_with_its_reason_and_changes_nothing(workshop, o
     assert tablet.do("step_done", step="power_off").refusal is None
 
 
+def test_what_a_refused_event_did_beside_the_log_is_gone(workshop, owner, tablet, monkeypatch):  # noqa: F811
+    def half(workshop, scope, actor, job, event, state):
+        job.symptom = "half done"
+        scope.session.flush()
+        raise Refused("conflict", "The shelf says no.")
+
+    with monkeypatch.context() as patched:
+        patched.setattr(bench_work, "make_effect", half)
+        first, second = tablet.send(
+            tablet.event("step_done", step="power_off"), tablet.event("note", words="goes on all the same")
+        ).taken
+    assert first.refusal["detail"] == "The shelf says no."
+    assert second.refusal is None
+    assert intake.get_job(workshop, owner, tablet.job).job.symptom == FIELDS["symptom"]
+    assert "power_off" not in tablet.state.outcomes
+
+
 @pytest.mark.parametrize("wrong_by", [timedelta(hours=3), timedelta(days=-400)])
 def test_a_tablet_with_a_wrong_clock_is_told_and_the_server_counts(workshop, owner, planned, wrong_by):  # noqa: F811
     job = planned()

@@ -6,7 +6,7 @@ import uuid
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import CheckConstraint, ForeignKeyConstraint, Index, String, UniqueConstraint
+from sqlalchemy import CheckConstraint, ForeignKeyConstraint, Index, SmallInteger, String, UniqueConstraint
 from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import Mapped, mapped_column, relationship
 
@@ -17,7 +17,8 @@ class BenchEventRow(Base):
     """What happened at the bench of a job. Never changed, never deleted: a trigger stands guard.
 
     id: given on the tablet; number: its place in the log of the job; device and turn: which tablet, and its how manieth
-    event of this job; at: when it happened by the server's clock; refusal: why it was not taken, None when it was;
+    event of this job; data: what was told; made: what the rules of its day made of it; version of both;
+    at: when it happened by the server's clock; refusal: why it was not taken, None when it was;
     effect: what it changed beside the log, so that undo can change it back.
     """
 
@@ -28,6 +29,8 @@ class BenchEventRow(Base):
     number: Mapped[int]
     kind: Mapped[str] = mapped_column(String(40))
     data: Mapped[dict[str, Any]]
+    made: Mapped[dict[str, Any]] = mapped_column(default=dict)
+    version: Mapped[int] = mapped_column(SmallInteger)
     at: Mapped[datetime]
     device: Mapped[str] = mapped_column(String(60))
     turn: Mapped[int]
@@ -43,6 +46,7 @@ class BenchEventRow(Base):
         ForeignKeyConstraint(["shop_id", "member_id"], ["member.shop_id", "member.id"]),
         CheckConstraint("number > 0", name="number"),
         CheckConstraint("turn > 0", name="turn"),
+        CheckConstraint("version > 0", name="version"),
         Index("ix_bench_event_shop_id_member_id_at", "shop_id", "member_id", "at"),
     )
 

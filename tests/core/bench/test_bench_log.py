@@ -9,7 +9,7 @@ from tests.bench_jobs import ALLOY, FINE, PASTE, PLACES, SHEET, START, Hand
 from vividowl.core.bench.fasteners import Place
 from vividowl.core.bench.interlocks import BY_RULE
 from vividowl.core.bench.log.close import blockers
-from vividowl.core.bench.log.events import BenchEvent, BenchRefused, check_event
+from vividowl.core.bench.log.events import BenchCommand, BenchRefused, check_event
 from vividowl.core.bench.log.log import BenchLog, append, replay
 from vividowl.core.bench.steps.make_list import device_of, make_steps
 from vividowl.core.bench.steps.vocabulary import BenchStep
@@ -268,7 +268,7 @@ def test_an_event_that_is_none_is_refused(kind, data, text):
     [
         (
             {"id": "a", "kind": "screw", "x": "left", "y": 0, "holds": "cover"},
-            "“x” of a place is not of the right kind",
+            "“x” of a place is no number",
         ),
         ({"id": "a", "kind": "screw", "x": 0, "y": 0, "holds": "cover", "shine": 1}, "A place knows no “shine”"),
         ({"id": "a", "kind": "screw", "x": 0, "holds": "cover"}, "A place lacks “y”"),
@@ -280,12 +280,13 @@ def test_a_place_of_wrong_shape_is_refused(place, text):
 
 
 def test_nothing_goes_before_the_list_has_begun():
-    event = BenchEvent("e1", "step_done", {"step": "power_off"}, START)
+    event = BenchCommand("e1", "step_done", {"step": "power_off"}, START)
     assert refusal(append, BenchLog(), event).reason == "not_begun"
 
 
 def test_the_clock_of_the_before_run_counts_before_the_list_does():
-    log = append(BenchLog(), BenchEvent("e1", "wait_started", {"wait": "baseline", "minutes": 20}, START))
+    told = BenchCommand("e1", "wait_started", {"wait": "baseline", "minutes": 20}, START)
+    log, _ = append(BenchLog(), told)
     (wait,) = log.state.waits.values()
     assert wait.due == START + timedelta(minutes=20)
     assert not log.state.begun
@@ -312,3 +313,16 @@ def test_an_own_step_marks_nothing_for_the_rules():
         hand.do("step_added", step=asdict(BenchStep("own", "open", "Dance", acts=("dance",))))
     with pytest.raises(CoreError, match="marks nothing for the rules"):
         hand.do("step_added", step=asdict(BenchStep("own", "fit", "Paste is on", acts=("applied",))))
+
+
+def test_a_plan_for_alloy_after_the_paste_step_asks_for_the_alloy_step_and_its_rules():
+    hand = Hand(PASTE).until("covered")
+    work = replace(ALLOY, opened=hand.state.opened, lifted=hand.state.lifted)
+    steps = make_steps("laptop", work, tuple(PLACES), 50)
+    hand.do("replanned", steps=[asdict(s) for s in steps], device=asdict(device_of("laptop", work)))
+    assert hand.state.outcomes["apply_cpu_die_paste_stiff_0"].how == "done"
+    assert "apply_cpu_die_gallium_alloy_0" not in hand.state.outcomes
+    assert "cleaned" not in hand.state.outcomes
+    hand.step("cleaned", breach="the paste had to come off again")
+    error = refusal(hand.do, "step_done", step="apply_cpu_die_gallium_alloy_0", breach="I was in a hurry")
+    assert error.rule == "insulate_before_alloy"

@@ -388,7 +388,7 @@ def test_plating_is_a_chain_with_its_own_clock():
 def test_a_log_of_yesterday_is_not_judged_by_the_rules_of_today():
     """A step that no rule of that day stood against stays done, and what it left open is put into the list."""
     hand = Hand(Work((PASTE,))).until("cleaned")
-    told = replace(hand.all[-1], id="old", data={"step": "cooler_on"})
+    told = replace(hand.all[-1], id="old", data={"step": "cooler_on"}, made={}, version=1)
     log = replay([*hand.all, told])
     assert log.state.outcomes["cooler_on"].how == "done"
     assert any(s.id.startswith("again_cooler_off") for s in log.state.steps)

@@ -63,7 +63,8 @@ class Device:
 class Interlock:
     """A rule. acts that it guards; needs: facts that must hold; bars: facts that must not; only: the device trait that
     it is for, empty for all; reason, remedy, and check: what a breach asks for afterwards; hard: it is no rule of order
-    that a hand may have broken already, but what would destroy the device: no telling lifts it."""
+    that a hand may have broken already, but what would destroy the device: no telling lifts it; since: version of the
+    stored events from which on it counts."""
 
     rule: str
     acts: tuple[str, ...]
@@ -74,6 +75,7 @@ class Interlock:
     remedy: str
     check: str
     hard: bool = False
+    since: int = 1
 
 
 # Handbook sections 2, 6 and 7; common practice, no source; the maker's instructions come first.
@@ -221,16 +223,21 @@ INTERLOCKS: tuple[Interlock, ...] = (
 BY_RULE: Mapping[str, Interlock] = {i.rule: i for i in INTERLOCKS}
 
 
-def rules_for(acts: Sequence[str], device: Device) -> tuple[Interlock, ...]:
+# A rule that comes later counts from the next version of stored events on.
+RULES_NOW = 2
+
+
+def rules_for(acts: Sequence[str], device: Device, known: int = RULES_NOW) -> tuple[Interlock, ...]:
     """Rules that guard some acts on a device.
 
     acts: acts of one step (n,) [text]
     device: its traits
+    known: version of the stored events that the rules are of [1]
     returns: rules (m,)
     source: common practice, no source
     """
     return tuple(
-        i for i in INTERLOCKS if set(i.acts) & set(acts) and (not i.only or bool(getattr(device, i.only)))
+        i for i in INTERLOCKS if i.since <= known and set(i.acts) & set(acts) and (not i.only or bool(getattr(device, i.only)))
     )  # fmt: skip
 
 
@@ -248,19 +255,20 @@ def breached(acts: Sequence[str], facts: Set[str], device: Device) -> Interlock 
     return found[0] if found else None
 
 
-def all_breached(acts: Sequence[str], facts: Set[str], device: Device) -> tuple[Interlock, ...]:
+def all_breached(acts: Sequence[str], facts: Set[str], device: Device, known: int = RULES_NOW) -> tuple[Interlock, ...]:
     """Every rule that some acts would break now, each once.
 
     acts: acts of one step, in order (n,) [text]
     facts: what holds now [text]
     device: its traits
+    known: version of the stored events that the rules are of [1]
     returns: rules (m,)
     raises: CoreError for an unknown act
     source: common practice, no source
     """
     held, broken = set(facts), dict[str, Interlock]()
     for act in acts:
-        for rule in rules_for((act,), device):
+        for rule in rules_for((act,), device, known):
             if not set(rule.needs) <= held or set(rule.bars) & held:
                 broken.setdefault(rule.rule, rule)
         held = set(after((act,), held))

@@ -7,8 +7,9 @@ from dataclasses import asdict, dataclass, fields, replace
 from typing import Any
 
 from vividowl.core.bench.fasteners import PLACES_MOST, Place
-from vividowl.core.bench.log.rules import STEPS_MOST, place_from, step_from
+from vividowl.core.bench.log.decide import STEPS_MOST
 from vividowl.core.bench.log.state import BenchState
+from vividowl.core.bench.log.stored import place_from, step_from
 from vividowl.core.bench.steps.vocabulary import BenchStep
 from vividowl.core.plan.inspection import GapSpot, gap_advice
 from vividowl.core.quantities.errors import CoreError, require_range

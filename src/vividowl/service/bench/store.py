@@ -9,7 +9,7 @@ from typing import Any
 
 from vividowl.core.bench.log.close import blockers
 from vividowl.core.bench.log.events import BenchEvent
-from vividowl.core.bench.log.log import append, replay
+from vividowl.core.bench.log.log import grown, replay
 from vividowl.core.bench.log.state import BenchState, Wait
 from vividowl.core.bench.waits import WAITS
 from vividowl.service.workshop import KeptLog, Workshop
@@ -28,7 +28,8 @@ def rows_of(scope: Scope, job_id: uuid.UUID, after: int = 0) -> Sequence[BenchEv
 
 def event_of(row: BenchEventRow, by: str | None = None) -> BenchEvent:
     """A stored event as the core knows it."""
-    return BenchEvent(str(row.id), row.kind, row.data, row.at, by if by is not None else row.member.name)
+    name = by if by is not None else row.member.name
+    return BenchEvent(str(row.id), row.kind, row.data, row.at, name, row.made, row.version)
 
 
 def load_log(workshop: Workshop, scope: Scope, job_id: uuid.UUID) -> KeptLog:
@@ -43,7 +44,7 @@ def load_log(workshop: Workshop, scope: Scope, job_id: uuid.UUID) -> KeptLog:
         log = replay(events)
     else:
         for event in events:
-            log = append(log, event)
+            log = grown(log, event)
     turns = dict(kept.turns)
     for row in rows:
         turns[row.device] = max(row.turn, turns.get(row.device, 0))

@@ -23,7 +23,7 @@ from vividowl.core.bench.first_power import Cause, likely_causes
 from vividowl.core.bench.interlocks import CANCELS, MAKES, NEVER_SKIPPED, Interlock, is_held, rules_for
 from vividowl.core.bench.log.close import Blocker, blockers
 from vividowl.core.bench.log.log import BenchLog
-from vividowl.core.bench.log.rules import acts_of_place
+from vividowl.core.bench.log.made import acts_of_place
 from vividowl.core.bench.log.state import BenchState, place_words
 from vividowl.core.bench.steps.vocabulary import BenchStep
 from vividowl.core.bench.times import StepTime

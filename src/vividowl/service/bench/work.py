@@ -10,12 +10,12 @@ from typing import Any
 
 from sqlalchemy.exc import IntegrityError
 
-from vividowl.core.bench.log.events import KINDS, BenchEvent, BenchRefused
+from vividowl.core.bench.log.events import KINDS, VERSION, BenchCommand, BenchEvent, BenchRefused
 from vividowl.core.bench.log.log import BenchLog, append
 from vividowl.core.bench.steps.make_list import device_of, in_order, make_steps
 from vividowl.core.job.gates import Severity
 from vividowl.core.quantities.errors import CoreError
-from vividowl.service.bench.effects import make_effect, refuse_alloy, take_back
+from vividowl.service.bench.effects import WITH_EFFECT, make_effect, refuse_alloy, take_back
 from vividowl.service.bench.photos import require_photo
 from vividowl.service.bench.plan import is_fanless, plan_key, work_of
 from vividowl.service.bench.store import keep_log, load_log, note_glance
@@ -138,12 +138,13 @@ def _record(
     log, number = kept.log, kept.number
     event_id = uuid.uuid4()
     try:
-        log = append(log, BenchEvent(str(event_id), kind, data, moment, actor.name))
+        log, event = append(log, BenchCommand(str(event_id), kind, data, moment, actor.name))
     except BenchRefused as error:
         raise Refused("conflict", str(error), remedy=error.remedy, reason=error.reason) from error
     turn = kept.turns.get(SERVER, 0) + 1
     scope.add(BenchEventRow(id=event_id, job_id=job.id, number=number + 1, kind=kind, data=dict(data), at=moment,
-                            device=SERVER, turn=turn, member_id=actor.member_id, effect={}))  # fmt: skip
+                            made=dict(event.made), version=event.version, device=SERVER, turn=turn,
+                            member_id=actor.member_id, effect={}))  # fmt: skip
     _finish(workshop, scope, job, log, number + 1, moment)
 
 
@@ -214,8 +215,8 @@ class _Taking:
                 "detail": f"Event {sent.turn} of this tablet came, {self.turn + 1} is next.",
                 "remedy": f"Send from {self.turn + 1} on.",
             }, "")  # fmt: skip
-        event = BenchEvent(str(sent.id), sent.kind, sent.data, self._moment(sent), self.actor.name)
-        refusal, effect = self._try(event)
+        command = BenchCommand(str(sent.id), sent.kind, sent.data, self._moment(sent), self.actor.name)
+        refusal, event, effect = self._try(command)
         self.number += 1
         self.turn = sent.turn
         self.changed = True
@@ -224,7 +225,8 @@ class _Taking:
         self.scope.session.add(
             BenchEventRow(
                 id=sent.id, shop_id=self.scope.shop_id, job_id=self.job.id, number=self.number, kind=kind,
-                data=dict(sent.data), at=event.at, device=self.device, turn=sent.turn, member_id=self.actor.member_id,
+                data=dict(sent.data), made=dict(event.made) if event is not None else {}, version=VERSION,
+                at=command.at, device=self.device, turn=sent.turn, member_id=self.actor.member_id,
                 refusal=refusal, effect=effect,
             )
         )  # fmt: skip
@@ -236,23 +238,28 @@ class _Taking:
         begun = self.log.state.begun
         return max(moment, begun) if begun is not None else self.now
 
-    def _try(self, event: BenchEvent) -> tuple[dict[str, str] | None, dict[str, Any]]:
+    def _try(self, command: BenchCommand) -> tuple[dict[str, str] | None, BenchEvent | None, dict[str, Any]]:
+        """Refusal, or the event and its effect. What is refused leaves nothing behind beside the log either."""
         try:
-            if event.kind in FROM_SERVER:
+            if command.kind in FROM_SERVER:
                 raise BenchRefused("A list is begun and made anew by the server.", reason="unknown", field="kind")
-            if self.job.battery_swollen and event.kind not in WHILE_STOPPED:
+            if self.job.battery_swollen and command.kind not in WHILE_STOPPED:
                 raise BenchRefused(
                     "The job is stopped: the battery is swollen.", reason="stopped",
                     remedy="Isolate the battery. When it is replaced, clear the mark in Intake.")  # fmt: skip
-            if event.kind in ("photo", "outline", "found") and event.data.get("photo"):
-                require_photo(self.scope, str(event.data["photo"]))
-            before, log = self.log, append(self.log, event)
+            if command.kind in ("photo", "outline", "found") and command.data.get("photo"):
+                require_photo(self.scope, str(command.data["photo"]))
+            before = self.log
+            log, event = append(before, command)
             refuse_alloy(self.scope, self.job, event, log.state)
-            effect = self._effect(event, before, log)
+            effect: dict[str, Any] = {}
+            if event.kind in WITH_EFFECT:
+                with self.scope.session.begin_nested():
+                    effect = self._effect(event, before, log)
         except (CoreError, Refused) as error:
-            return _refusal(error), {}
+            return _refusal(error), None, {}
         self.log = log
-        return None, effect
+        return None, event, effect
 
     def _effect(self, event: BenchEvent, before: BenchLog, log: BenchLog) -> dict[str, Any]:
         if event.kind == "undo":

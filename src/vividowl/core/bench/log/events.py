@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from datetime import datetime
 from typing import Any
 
@@ -19,17 +19,46 @@ class BenchRefused(CoreError):  # noqa: N818 - reads as what it says
         self.rule = rule
 
 
+# Of what is stored: 1 carried what was told and nothing else, 2 carries what the rules of its day made of it, too.
+VERSION = 2
+
+
 @dataclass(frozen=True)
-class BenchEvent:
-    """What happened. id: RFC 9562 identifier, given where it happened; at: when, by the server's clock; by: who;
-    accepted: it stands in the log already and is not judged by the rules of today."""
+class BenchCommand:
+    """What somebody tells. id: RFC 9562 identifier, given where it happened; at: when, by the server's clock; by: who."""
 
     id: str
     kind: str
     data: Mapping[str, Any]
     at: datetime
     by: str = ""
-    accepted: bool = False
+
+
+@dataclass(frozen=True)
+class BenchEvent:
+    """What happened: a command that the rules of its day let pass, with what they made of it. No rule judges it again.
+
+    made: steps (the list, where it is another one then: an id, or a step in full), broken (rules), wait and minutes
+    (that began), acts (of a place or a power-on), step (of the power-on), results (all checks), again (steps that are
+    to be done once more)."""
+
+    id: str
+    kind: str
+    data: Mapping[str, Any]
+    at: datetime
+    by: str = ""
+    made: Mapping[str, Any] = field(default_factory=dict)
+    version: int = VERSION
+
+
+def command_of(event: BenchEvent) -> BenchCommand:
+    """What was told when an event happened.
+
+    event: of any version
+    returns: BenchCommand
+    source: the definition
+    """
+    return BenchCommand(event.id, event.kind, event.data, event.at, event.by)
 
 
 TEXT_MOST, NAME_MOST, LIST_MOST = 400, 80, 600

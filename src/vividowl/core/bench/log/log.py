@@ -3,11 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, field, replace
+from dataclasses import dataclass, field
 
-from vividowl.core.bench.log.events import BenchEvent, BenchRefused, check_event
-from vividowl.core.bench.log.rules import apply_event
+from vividowl.core.bench.log.decide import check, decide
+from vividowl.core.bench.log.events import BenchCommand, BenchEvent, BenchRefused, check_event, command_of
+from vividowl.core.bench.log.evolve import evolve
 from vividowl.core.bench.log.state import BenchState
+from vividowl.core.bench.log.upcast import bring_up
 
 
 @dataclass(frozen=True)
@@ -19,62 +21,83 @@ class BenchLog:
     state: BenchState = field(default_factory=BenchState)
 
 
-def append(log: BenchLog, event: BenchEvent) -> BenchLog:
-    """The log with one more event.
+def append(log: BenchLog, command: BenchCommand) -> tuple[BenchLog, BenchEvent]:
+    """The log with what somebody tells, if the rules of today let it pass; and the event that is to be stored.
 
     log: the log before
-    event: what happened; undo takes the latest event that counts back, redo brings the latest undone one again; either
-        may name the event that it means
-    returns: BenchLog
+    command: what somebody tells; undo takes the latest event that counts back, redo brings the latest undone one again;
+        either may name the event that it means
+    returns: BenchLog and BenchEvent
     raises: BenchRefused, CoreError, OutOfRange; the log before then stands
     source: the definition
     """
-    if event.kind not in ("undo", "redo"):
-        return BenchLog((*log.active, event), (), apply_event(log.state, event))
-    check_event(event.kind, event.data)
-    stack = log.active if event.kind == "undo" else log.undone
+    if command.kind not in ("undo", "redo"):
+        event = decide(log.state, command)
+        return grown(log, event), event
+    check_event(command.kind, command.data)
+    stack = log.active if command.kind == "undo" else log.undone
     if not stack:
-        raise BenchRefused(f"There is nothing to {event.kind}.", reason="nothing")
-    meant = event.data.get("event")
+        raise BenchRefused(f"There is nothing to {command.kind}.", reason="nothing")
+    meant = command.data.get("event")
     if meant and meant != stack[-1].id:
         raise BenchRefused("Something else was done meanwhile, on another tablet.", reason="not_last",
                            remedy="Look at it, then take it back if that is meant.")  # fmt: skip
-    if event.kind == "redo":
-        return BenchLog((*log.active, stack[-1]), log.undone[:-1], apply_event(log.state, stack[-1]))
-    kept = log.active[:-1]
-    return BenchLog(kept, (*log.undone, stack[-1]), fold(kept))
+    if command.kind == "redo":
+        check(log.state, command_of(stack[-1]))
+    event = BenchEvent(command.id, command.kind, command.data, command.at, command.by)
+    return grown(log, event), event
 
 
-def fold(events: Sequence[BenchEvent]) -> BenchState:
-    """The state that events make which were accepted before. Rules that came later do not refuse them.
+def grown(log: BenchLog, event: BenchEvent) -> BenchLog:
+    """The log with one more event that is stored. Nothing is refused.
 
-    events: in order, without undo and redo (n,)
-    returns: BenchState
+    log: the log before
+    event: of any version and kind
+    returns: BenchLog
     source: the definition
     """
-    state = BenchState()
+    if event.kind == "undo":
+        if not log.active:
+            return log
+        state, kept = _fold(log.active[:-1])
+        return BenchLog(kept, (*log.undone, log.active[-1]), state)
+    undone = log.undone
+    if event.kind == "redo":
+        if not undone:
+            return log
+        event, undone = undone[-1], undone[:-1]
+    else:
+        undone = ()
+    event = bring_up(log.state, event)
+    return BenchLog((*log.active, event), undone, evolve(log.state, event))
+
+
+def _fold(events: Sequence[BenchEvent]) -> tuple[BenchState, tuple[BenchEvent, ...]]:
+    """The state that events make, and the events as those of today."""
+    state, active = BenchState(), list[BenchEvent]()
     for event in events:
-        state = apply_event(state, replace(event, accepted=True))
-    return state
+        active.append(bring_up(state, event))
+        state = evolve(state, active[-1])
+    return state, tuple(active)
 
 
 def replay(events: Sequence[BenchEvent]) -> BenchLog:
-    """The log from all its accepted events, undo and redo among them.
+    """The log from all its stored events, undo and redo among them. Nothing is refused.
 
     events: in order (n,)
     returns: BenchLog
-    raises: BenchRefused when they were never accepted in this order
     formula: what was undone is never folded, so replay costs one pass, however often somebody went back and forth
     source: the definition
     """
     active: list[BenchEvent] = []
     undone: list[BenchEvent] = []
     for event in events:
-        if event.kind == "undo":
+        if event.kind == "undo" and active:
             undone.append(active.pop())
-        elif event.kind == "redo":
+        elif event.kind == "redo" and undone:
             active.append(undone.pop())
-        else:
+        elif event.kind not in ("undo", "redo"):
             active.append(event)
             undone.clear()
-    return BenchLog(tuple(active), tuple(undone), fold(active))
+    state, now = _fold(active)
+    return BenchLog(now, tuple(undone), state)

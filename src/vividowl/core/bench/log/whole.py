@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from vividowl.core.bench.fasteners import PLUG, SCREW
-from vividowl.core.bench.interlocks import ALLOY_UNSEEN, BARE, BARE_GPU, Device, Interlock, after, rules_for
+from vividowl.core.bench.interlocks import ALLOY_UNSEEN, BARE, BARE_GPU, RULES_NOW, Device, Interlock, after, rules_for
 from vividowl.core.bench.log.state import BenchState, place_words
 from vividowl.core.bench.steps.cleaning import face_steps
 from vividowl.core.bench.steps.closing import seat_step
@@ -23,28 +23,29 @@ _DEADLY = frozenset(
 _ROUNDS = 8
 
 
-def whole(s: BenchState) -> BenchState:
+def whole(s: BenchState, known: int = RULES_NOW) -> BenchState:
     """The state with its list made to end in a whole device: cooler on, every die covered, alloy inspected.
 
     s: the state
+    known: version of the events that the rules are of [1]
     returns: BenchState, the same when nothing is missing
     source: handbook section 7: common practice, no source
     """
     if s.begun is None or s.closed is not None:
         return s
     for _ in range(_ROUNDS):
-        found = _first_trouble(s)
+        found = _first_trouble(s, known)
         if found is None:
             break
         at, facts = found
-        fresh = _what_lacks(s, facts, s.steps[at] if at < len(s.steps) else None)
+        fresh = _what_lacks(s, facts, s.steps[at] if at < len(s.steps) else None, known)
         if not fresh:
             break
         s = replace(s, steps=(*s.steps[:at], *fresh, *s.steps[at:]))
     return s
 
 
-def _first_trouble(s: BenchState) -> tuple[int, frozenset[str]] | None:
+def _first_trouble(s: BenchState, known: int) -> tuple[int, frozenset[str]] | None:
     """Where in the steps still to do a deadly rule would first be broken, and what holds there."""
     facts = s.facts
     for i, step in enumerate(s.steps):
@@ -52,7 +53,7 @@ def _first_trouble(s: BenchState) -> tuple[int, frozenset[str]] | None:
             continue
         held = facts
         for act in step.acts:
-            for rule in rules_for((act,), s.device):
+            for rule in rules_for((act,), s.device, known):
                 if (rule.rule in _DEADLY or rule.rule == _LIFT) and (
                     not set(rule.needs) <= held or set(rule.bars) & held
                 ):
@@ -63,7 +64,7 @@ def _first_trouble(s: BenchState) -> tuple[int, frozenset[str]] | None:
     return (len(s.steps), facts) if bad & facts else None
 
 
-def _what_lacks(s: BenchState, facts: frozenset[str], then: BenchStep | None) -> list[BenchStep]:
+def _what_lacks(s: BenchState, facts: frozenset[str], then: BenchStep | None, known: int) -> list[BenchStep]:
     """Steps that are missing before a step, or at the end of the list."""
     dies = [(BARE, "applied", "every die the cooler left")]
     if s.device.two_dies:
@@ -72,7 +73,7 @@ def _what_lacks(s: BenchState, facts: frozenset[str], then: BenchStep | None) ->
     seats = then is not None and "cooler_on" in then.acts
     looks = then is not None and "covered" in then.acts
     out: list[BenchStep] = []
-    lifts_for = then is not None and any(_LIFT in {r.rule for r in rules_for((a,), s.device)} for a in then.acts)
+    lifts_for = then is not None and any(_LIFT in {r.rule for r in rules_for((a,), s.device, known)} for a in then.acts)
     if lifts_for and "cooler_off" not in facts:
         return [_named(_lift_again(), s, [])]
     if "cooler_off" not in facts and (any(b in facts for b, _, _ in dies) or ALLOY_UNSEEN in facts):

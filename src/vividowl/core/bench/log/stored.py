@@ -1,0 +1,124 @@
+"""Steps, places and devices as they are stored: strict when they come in, tolerant when an old log is read."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Collection, Mapping
+from dataclasses import MISSING, asdict, fields
+from typing import Any, TypeVar
+
+import cattrs
+from cattrs.errors import ClassValidationError, ForbiddenExtraKeysError
+
+from vividowl.core.bench.fasteners import Place, check_place
+from vividowl.core.bench.interlocks import Device
+from vividowl.core.bench.log.events import NAME_MOST, TEXT_MOST
+from vividowl.core.bench.steps.vocabulary import BenchStep, check_step
+from vividowl.core.quantities.errors import CoreError
+
+Row = TypeVar("Row", BenchStep, Place, Device)
+
+
+_KINDS = {str: "text", float: "number", int: "whole number", bool: "yes or no"}
+
+
+def _exactly(*allowed: type) -> Callable[[Any, Any], Any]:
+    def take(value: Any, _: Any) -> Any:  # noqa: ANN401
+        if not isinstance(value, allowed) or (isinstance(value, bool) and bool not in allowed):
+            raise TypeError(f"is no {_KINDS[allowed[0]]}")
+        if isinstance(value, str) and (len(value) > TEXT_MOST or "\0" in value):
+            raise ValueError(f"is longer than {TEXT_MOST} characters")
+        return value
+
+    return take
+
+
+def _names(value: Any, _: Any) -> tuple[str, ...]:  # noqa: ANN401
+    if not isinstance(value, (list, tuple)) or not all(isinstance(v, str) and len(v) <= NAME_MOST for v in value):
+        raise TypeError("is no list of names")
+    return tuple(value)
+
+
+def _converter(*, strict: bool) -> cattrs.Converter:
+    made = cattrs.Converter(forbid_extra_keys=strict)
+    made.register_structure_hook(str, _exactly(str))
+    made.register_structure_hook(float, _exactly(float, int))
+    made.register_structure_hook(int, _exactly(int))
+    made.register_structure_hook(bool, _exactly(bool))
+    made.register_structure_hook_func(lambda kind: kind == tuple[str, ...], _names)
+    return made
+
+
+_STRICT, _TOLERANT = _converter(strict=True), _converter(strict=False)
+# Traits that stand in lists of other programs and that no rule asks for any more.
+_RETIRED_TRAITS = ("alloy", "interface")
+
+
+def _taken(table: type[Row], data: Mapping[str, Any], needed: Collection[str], what: str) -> Row:
+    known = ", ".join(f.name for f in fields(table))
+    lacks = next((k for k in needed if k not in data), None)
+    if lacks is not None:
+        raise CoreError(f"A {what} lacks “{lacks}”.", field=lacks, remedy=f"Known: {known}.")
+    try:
+        return _STRICT.structure(data, table)
+    except ClassValidationError as group:
+        error = group.exceptions[0]
+        if isinstance(error, ForbiddenExtraKeysError):
+            odd = str(sorted(map(str, error.extra_fields))[0])[:40]
+            raise CoreError(f"A {what} knows no “{odd}”.", field=odd, remedy=f"Known: {known}.") from None
+        name = next((n.name for n in getattr(error, "__notes__", ()) if hasattr(n, "name")), "")
+        raise CoreError(f"“{name}” of a {what} {error}.", field=name) from None
+
+
+def step_from(data: Mapping[str, Any]) -> BenchStep:
+    """A step from fields that came in.
+
+    data: fields by name
+    returns: BenchStep
+    raises: CoreError for unknown fields, wrong types, or what check_step refuses
+    source: the definition
+    """
+    return check_step(_taken(BenchStep, data, ("id", "stage", "text"), "step"))
+
+
+def place_from(data: Mapping[str, Any]) -> Place:
+    """A place from fields that came in.
+
+    data: fields by name
+    returns: Place
+    raises: CoreError, OutOfRange
+    source: the definition
+    """
+    return check_place(_taken(Place, data, ("id", "kind", "x", "y", "holds"), "place"))
+
+
+def device_from(data: Mapping[str, Any]) -> Device:
+    """A device's traits from fields that came in.
+
+    data: fields by name
+    returns: Device
+    raises: CoreError
+    source: the definition
+    """
+    return _taken(Device, {k: v for k, v in data.items() if k not in _RETIRED_TRAITS}, (), "device")
+
+
+def read(table: type[Row], data: Mapping[str, Any]) -> Row:
+    """A row of a stored event. Fields that this program does not know are passed over.
+
+    table: BenchStep, Place or Device
+    data: fields by name
+    returns: a row of the table
+    source: the definition
+    """
+    return _TOLERANT.structure(data, table)
+
+
+def written(row: Row) -> dict[str, Any]:
+    """A row for the store, without what is as usual.
+
+    row: step, place or device
+    returns: fields by name
+    source: the definition
+    """
+    usual = {f.name: f.default for f in fields(row) if f.default is not MISSING}
+    return {k: v for k, v in asdict(row).items() if k not in usual or v != usual[k]}
