@@ -33,7 +33,7 @@ from vividowl.core.trace.roles import Role  # noqa: E402
 from vividowl.core.trace.trace import Trace  # noqa: E402
 from vividowl.core.verdict.comparison import compare  # noqa: E402
 from vividowl.core.verdict.conditions import Conditions  # noqa: E402
-from vividowl.core.verdict.effects import Side  # noqa: E402
+from vividowl.core.verdict.parts import Side  # noqa: E402
 
 NOISE_K, POWER_NOISE, LEAD_S, LOAD_S = 0.25, 0.01, 40.0, 1200.0
 TOL = Tolerances()

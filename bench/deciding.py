@@ -17,7 +17,8 @@ import numpy as np
 
 from vividowl.core.materials import nesting
 from vividowl.core.materials.kinds import DIE_KINDS, material
-from vividowl.core.materials.nesting import Box, Nesting, Piece, Sheet, nest
+from vividowl.core.materials.nesting import nest
+from vividowl.core.materials.pieces import Box, Nesting, Piece, Sheet
 from vividowl.core.plan.prediction import Action, Option, predict
 from vividowl.core.plan.unknowns import Known
 

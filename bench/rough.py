@@ -18,7 +18,7 @@ from tests.rough_logs import HELD_OUT, KINDS, Kind, Logger, Pair, devices, log, 
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.reading.reading import read_trace
 from vividowl.core.response.ladder import build_ladder, culprit
-from vividowl.core.response.network import common_boundary
+from vividowl.core.response.terms import common_boundary
 from vividowl.core.verdict.comparison import compare
 from vividowl.core.verdict.verdicts import Verdict
 

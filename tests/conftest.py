@@ -14,9 +14,9 @@ from sqlalchemy import text
 from vividowl.host.cluster import Cluster
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
+from vividowl.store.base import Base
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore
-from vividowl.store.models import Base
 
 structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.ERROR))
 

@@ -22,7 +22,8 @@ from PIL import Image
 from sqlalchemy import text
 from tests.logs import HOT, log_bytes
 
-from vividowl.host.cluster import Cluster, free_port
+from vividowl.host.cluster import Cluster
+from vividowl.host.postgres import free_port
 from vividowl.store.database import Database
 
 PASSWORD = "four words to remember"

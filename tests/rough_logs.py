@@ -12,7 +12,7 @@ from vividowl.core.reading.reading import Reading, read_trace
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Trace
 from vividowl.core.verdict.conditions import Conditions
-from vividowl.core.verdict.effects import Side
+from vividowl.core.verdict.parts import Side
 
 CORES = 6
 # The same device tested twice, as the handbook has it: plus or minus a kelvin. From memory.

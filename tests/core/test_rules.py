@@ -10,6 +10,7 @@ import pytest
 
 import vividowl.core
 from vividowl.core.job.gates import Severity, intake_gates
+from vividowl.core.materials.kinds import material
 from vividowl.core.materials.life import add_months, next_service
 from vividowl.core.quantities.errors import CoreError
 
@@ -50,9 +51,9 @@ def test_a_stop_comes_first():
 def test_the_earlier_of_dust_and_interface_counts():
     # Handbook section 9: dust 6 months with pets, 12 otherwise; alloy yearly; phase change 3 years and more.
     today = date(2026, 3, 31)
-    assert next_service(today, "pets", ("phase_change_sheet",)).on == date(2026, 9, 30)
-    assert next_service(today, "normal", ("phase_change_sheet",)).months == 12
-    assert "dust" in next_service(today, "normal", ("paste_soft",)).reason
+    assert next_service(today, "pets", (material("phase_change_sheet"),)).on == date(2026, 9, 30)
+    assert next_service(today, "normal", (material("phase_change_sheet"),)).months == 12
+    assert "dust" in next_service(today, "normal", (material("paste_soft"),)).reason
 
 
 def test_the_last_of_a_month_is_kept():
@@ -60,9 +61,9 @@ def test_the_last_of_a_month_is_kept():
     assert add_months(date(2025, 11, 30), 15) == date(2027, 2, 28)
 
 
-def test_an_unknown_kind_is_refused_and_the_allowed_are_named():
-    with pytest.raises(CoreError, match="“toothpaste” is not known here; allowed: paste_soft"):
-        next_service(date(2026, 1, 1), "normal", ("toothpaste",))
+def test_unknown_surroundings_are_refused_and_the_allowed_are_named():
+    with pytest.raises(CoreError, match="“moon” is not known here; allowed: dusty"):
+        next_service(date(2026, 1, 1), "moon", ())
 
 
 def public_functions():

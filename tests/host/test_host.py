@@ -14,9 +14,10 @@ from tests.logs import HOT, log_bytes
 
 from vividowl.cli import cli
 from vividowl.host.backup import BackupError, read_backup, write_backup
-from vividowl.host.cluster import Cluster, ClusterError, free_port
+from vividowl.host.cluster import Cluster
 from vividowl.host.launch import LaunchError, choose_port, fill, main, secret_key
 from vividowl.host.paths import Places
+from vividowl.host.postgres import ClusterError, free_port
 from vividowl.service.errors import Refused
 from vividowl.service.jobs import intake
 from vividowl.service.measure import logs
@@ -197,7 +198,8 @@ def test_the_demo_is_the_same_each_time(workshop, monkeypatch):
 
     from vividowl.demo import shop
     from vividowl.demo.shop import clear_demo, load_demo
-    from vividowl.store.models import Job, TraceFile
+    from vividowl.store.measuring import TraceFile
+    from vividowl.store.models import Job
 
     def print_of():
         with workshop.database.session() as session:
@@ -210,8 +212,8 @@ def test_the_demo_is_the_same_each_time(workshop, monkeypatch):
             )
             return [(j.number, j.model, j.symptom) for j in jobs], [(t.file_name, t.sha256) for t in logs]
 
-    some = shop._stories()[:5]
-    monkeypatch.setattr(shop, "_stories", lambda: some)
+    some = shop.stories()[:5]
+    monkeypatch.setattr(shop, "stories", lambda: some)
     when = datetime(2026, 5, 4, tzinfo=UTC)
     load_demo(workshop, when)
     first = print_of()

@@ -13,7 +13,8 @@ from pathlib import Path
 
 import pytest
 
-from vividowl.host.cluster import Cluster, free_port
+from vividowl.host.cluster import Cluster
+from vividowl.host.postgres import free_port
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database

@@ -6,12 +6,12 @@ from tests.service.test_planning import SAFE, before_only, option  # noqa: F401 
 from tests.service.test_stock import DAY, PADS, PASTE, lot
 from tests.service.test_use_cases import FIELDS, RUN, both_runs, owner, upload  # noqa: F401 - a fixture
 
-from vividowl.core.plan.inspection import Inspection
+from vividowl.core.plan.spots import Inspection
 from vividowl.service.errors import Refused
 from vividowl.service.jobs import intake
 from vividowl.service.measure import runs as measure
 from vividowl.service.plan import planning
-from vividowl.service.plan.choices import inspection_of
+from vividowl.service.plan.found import inspection_of
 from vividowl.service.shelf import materials, shelf
 from vividowl.store.models import Job
 
@@ -51,6 +51,23 @@ def test_a_kinds_own_value_holds_for_its_products_unless_they_have_their_own(wor
     assert after == pytest.approx(1.5 * before, rel=1e-6)
     with pytest.raises(Refused, match="“hearsay” is no source"):
         materials.save_kind(workshop, owner, "paste_stiff", {"own_factor": {"value": 1.5, "source": "hearsay"}})
+
+
+def test_a_life_and_a_service_temperature_of_ones_own_have_their_effect(workshop, owner, before_only):  # noqa: F811
+    shelf.save_product(workshop, owner, None, 0, PASTE)
+    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", SAFE)
+    usual = option(view, "repaste:Grey Heron 11")
+    assert usual.life_months == 24
+    assert "service_temperature" not in {g.rule for g in usual.gates}
+    values = {"life_months": {"value": 9.0, "source": "measured"}, "service_c": {"value": 70.0, "source": "data sheet"}}
+    materials.save_kind(workshop, owner, "paste_stiff", values)
+    own = option(planning.get_plan(workshop, owner, before_only), "repaste:Grey Heron 11")
+    assert own.life_months == 9
+    (gate,) = [g for g in own.gates if g.rule == "service_temperature"]
+    assert gate.reason.startswith("Paste, stiff (diamond) is rated to 70 °C, the die reaches ")
+    assert own.blocked
+    with pytest.raises(Refused, match="rated to 70 °C"):
+        planning.choose(workshop, owner, before_only, view.plan.version, own.key)
 
 
 def test_expired_and_empty_lots_do_not_count_as_stock(workshop, owner, before_only):  # noqa: F811

@@ -8,10 +8,11 @@ from sqlalchemy import text
 from sqlalchemy.exc import IntegrityError
 from tests.store.test_store import two_shops  # noqa: F401 - a fixture
 
+from vividowl.store.base import now
 from vividowl.store.bench import BenchEventRow, DeviceModel, Photo
 from vividowl.store.database import Database
 from vividowl.store.feed import Feed, tell
-from vividowl.store.models import Member, now
+from vividowl.store.models import Member
 from vividowl.store.scope import Scope
 
 

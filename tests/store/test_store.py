@@ -10,10 +10,12 @@ from sqlalchemy import inspect, text
 from sqlalchemy.exc import IntegrityError
 
 from vividowl.service.shop import accounts
+from vividowl.store.base import Base
 from vividowl.store.database import Database
 from vividowl.store.deciding import Lot, Plan, Product
 from vividowl.store.files import BrokenOff, FileStore, TooLarge
-from vividowl.store.models import Base, Customer, Job, Member, Run, Shop, TraceFile
+from vividowl.store.measuring import Run, TraceFile
+from vividowl.store.models import Customer, Job, Member, Shop
 from vividowl.store.scope import NotFound, Scope
 
 

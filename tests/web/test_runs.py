@@ -5,7 +5,7 @@ import hashlib
 import pytest
 from tests.logs import COOL, HOT, log_bytes, rows, text
 
-from vividowl.store.models import TraceFile
+from vividowl.store.measuring import TraceFile
 
 LOG = log_bytes(HOT, seed=1)
 

@@ -11,6 +11,7 @@ from typing import Any
 
 from vividowl.core.bench.fasteners import Place
 from vividowl.core.bench.first_power import CHECKS
+from vividowl.core.materials.kinds import Kind
 from vividowl.demo.pictures import fins_picture
 from vividowl.service.bench import photos
 from vividowl.service.bench import view as bench_view
@@ -37,7 +38,7 @@ class BenchTale:
 
 
 # Minutes of hands by task for one step of it, roughly what a practised hand needs.
-_PACE: Mapping[str, float] = {"open_close": 3.2, "clean": 4.5, "repaste": 5.0, "alloy": 6.5, "phase_change_sheet": 5.0}
+_PACE: Mapping[str, float] = {"open_close": 3.2, "clean": 4.5, "repaste": 5.0, "alloy": 6.5, Kind.SHEET: 5.0}
 
 
 def _ring(holds: str, count: int, box: tuple[float, float, float, float], **more: Any) -> list[Place]:  # noqa: ANN401

@@ -7,6 +7,7 @@ from collections.abc import Mapping, Sequence
 from datetime import date, timedelta
 from typing import Any
 
+from vividowl.core.materials.kinds import Kind
 from vividowl.service.shelf import cutting, shelf
 from vividowl.service.workshop import Actor, Workshop
 
@@ -25,13 +26,13 @@ def _told(**values: float) -> dict[str, Any]:
 # name, kind, unit, price of one in cents, warn below, sheet, own values, lots: code, held, days since it came, days
 # since it was opened or None, days until it expires or None
 _PRODUCTS: tuple[tuple[str, str, str, int, float | None, dict[str, Any], dict[str, Any], tuple[Any, ...]], ...] = (
-    ("Grey Heron 11", "paste_stiff", "g", 950, 3.0, _NO_SHEET, _told(conductivity=11.2, density_g_ml=2.7),
+    ("Grey Heron 11", Kind.PASTE_STIFF, "g", 950, 3.0, _NO_SHEET, _told(conductivity=11.2, density_g_ml=2.7),
      (("GH-2607", 4.0, 120, 100, 500), ("GH-2611", 4.0, 20, None, 690))),
-    ("Loam 8", "paste_soft", "g", 450, 2.0, _NO_SHEET, _told(conductivity=8.5, density_g_ml=2.4),
+    ("Loam 8", Kind.PASTE_SOFT, "g", 450, 2.0, _NO_SHEET, _told(conductivity=8.5, density_g_ml=2.4),
      (("L-118", 3.5, 380, 360, -12), ("L-140", 3.5, 60, 40, 640))),
-    ("Slow Tide 45", "phase_change_sheet", "sheet", 1400, 1.0, _sheet(40, 80, 0.2), _told(conductivity=8.5),
+    ("Slow Tide 45", Kind.SHEET, "sheet", 1400, 1.0, _sheet(40, 80, 0.2), _told(conductivity=8.5),
      (("ST-3", 4.0, 150, 61, 900),)),
-    ("Quicksheen", "gallium_alloy", "g", 1900, 1.0, _NO_SHEET, _told(conductivity=73.0, density_g_ml=6.4),
+    ("Quicksheen", Kind.ALLOY, "g", 1900, 1.0, _NO_SHEET, _told(conductivity=73.0, density_g_ml=6.4),
      (("QS-11", 1.0, 430, 410, 40),)),
     ("Moss 0.5", "pad", "sheet", 900, None, _sheet(80, 80, 0.5), _told(conductivity=6.0),
      (("M05-2", 3.0, 90, None, None),)),

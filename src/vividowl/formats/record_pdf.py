@@ -16,7 +16,7 @@ import typst
 from vividowl.core.reading.reading import clock_words
 from vividowl.core.response.ladder import Ladder
 from vividowl.core.verdict.comparison import Comparison
-from vividowl.core.verdict.effects import Effect
+from vividowl.core.verdict.parts import Effect
 from vividowl.formats.drawing import chart_svg, ladder_svg, owl_svg
 from vividowl.formats.words import AMOUNT_IS, CLEANED, KINDS, TARGETS, day, money, number
 

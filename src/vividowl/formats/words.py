@@ -6,15 +6,13 @@ from datetime import date
 
 from babel.numbers import format_currency
 
+from vividowl.core.materials.kinds import CATALOGUE
+
 TARGETS = {
     "cpu_die": "processor die", "gpu_die": "graphics die", "memory": "memory", "regulators": "regulators",
     "inductors": "inductors", "cover": "bottom cover", "other": "other",
 }  # fmt: skip
-KINDS = {
-    "paste_soft": "paste, soft", "paste_stiff": "paste, stiff", "phase_change_sheet": "phase-change sheet",
-    "phase_change_paste": "phase-change paste", "gallium_alloy": "gallium alloy", "pad": "pad", "putty": "putty",
-    "heat_glue": "heat glue", "copper_shim": "copper shim",
-}  # fmt: skip
+KINDS = {kind: found.words for kind, found in CATALOGUE.items()}
 CLEANED = {
     "fins": "fins", "fan": "fan", "contact": "contact surfaces", "vents": "vents and filters", "old_interface":
     "old interface removed", "pads_checked": "pads checked",

@@ -11,7 +11,8 @@ import tempfile
 from datetime import UTC, datetime
 from pathlib import Path
 
-from vividowl.host.cluster import Cluster, ClusterError, bin_dir
+from vividowl.host.cluster import Cluster
+from vividowl.host.postgres import ClusterError, bin_dir
 from vividowl.store.database import Database
 
 FORMAT = "vividowl-backup-1"

@@ -13,7 +13,6 @@ import pwd
 import secrets
 import shutil
 import signal
-import socket
 import subprocess
 import tempfile
 import threading
@@ -22,6 +21,8 @@ from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
 from typing import TYPE_CHECKING
+
+from vividowl.host.postgres import ClusterError, bin_dir, clean_environment, free_port, last_line
 
 if TYPE_CHECKING:
     import psycopg
@@ -36,34 +37,6 @@ ACCOUNT, KEEPER, DATABASE = "owl", "app", "vividowl"
 ORPHANS_MOST_S, LOG_MOST = 0.3, 5 * 2**20
 LOOK_EVERY_S, LOOKS_A_LOG = 0.3, 200
 BACK_OFF_S = (0.1, 0.2, 0.5, 1.0, 2.0, 5.0)
-
-
-class ClusterError(RuntimeError):
-    """The database server cannot be used. The text is one line and says what to do."""
-
-
-def bin_dir() -> Path:
-    """Where Debian keeps the server's programs: they are not on the path."""
-    try:
-        return Path(subprocess.check_output(["pg_config", "--bindir"], text=True).strip())
-    except (OSError, subprocess.CalledProcessError):
-        found = sorted(Path("/usr/lib/postgresql").glob("*/bin"), key=lambda p: int(p.parent.name))
-        if found and (found[-1] / "initdb").exists():
-            return found[-1]
-        raise ClusterError("PostgreSQL is not installed. Run: sudo apt-get install postgresql") from None
-
-
-def free_port(wanted: int | None = None) -> int:
-    """A free port on loopback, the wanted one when it is free."""
-    for port in (wanted or 0, 0):
-        with socket.socket() as probe:
-            probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
-            try:
-                probe.bind(("127.0.0.1", port))
-            except OSError:
-                continue
-            return int(probe.getsockname()[1])
-    raise ClusterError("No free port on 127.0.0.1. Close another program and try again.")
 
 
 class Cluster:
@@ -94,7 +67,7 @@ class Cluster:
     def environment(self) -> dict[str, str]:
         """Environment for pg_dump and pg_restore."""
         return {
-            **_clean_environment(),
+            **clean_environment(),
             "PGPASSWORD": self._account_file.read_text().strip(),
             "PGHOST": "127.0.0.1",
             "PGPORT": str(self.port),
@@ -225,7 +198,7 @@ class Cluster:
                 continue
             self._port_file.write_text(f"{port}\n")
             return
-        hint = (_last_line(self.log).rpartition("FATAL:")[2].strip() or last).rstrip(".")
+        hint = (last_line(self.log).rpartition("FATAL:")[2].strip() or last).rstrip(".")
         raise ClusterError(
             f"The database server does not start: {hint}. See {self.log}. Is the disk full or another account's? "
             "To keep the data, restore a backup into a fresh folder."
@@ -332,7 +305,7 @@ class Cluster:
             try:
                 subprocess.run(
                     [*(self._as or []), *map(str, command)], cwd="/", stdin=subprocess.DEVNULL, stdout=out, stderr=out,
-                    check=True, env=_clean_environment(),
+                    check=True, env=clean_environment(),
                 )  # fmt: skip
             except subprocess.CalledProcessError as error:
                 out.seek(0)
@@ -342,15 +315,3 @@ class Cluster:
                 if any("No space left" in line for line in text):
                     said = "the disk is full. Free some space."
                 raise ClusterError(f"{program} failed: {said}") from error
-
-
-def _clean_environment() -> dict[str, str]:
-    return {k: v for k, v in os.environ.items() if not k.startswith("PG")}
-
-
-def _last_line(path: Path) -> str:
-    with contextlib.suppress(OSError):
-        lines = [line for line in path.read_text(errors="replace").splitlines() if line.strip()]
-        fatal = [line for line in lines[-20:] if "FATAL" in line or "PANIC" in line]
-        return (fatal or lines or [""])[-1]
-    return ""

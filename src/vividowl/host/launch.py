@@ -15,9 +15,10 @@ from pathlib import Path
 
 from sqlalchemy.exc import SQLAlchemyError
 
-from vividowl.host.cluster import Cluster, ClusterError, free_port
+from vividowl.host.cluster import Cluster
 from vividowl.host.journal import keep_journal
 from vividowl.host.paths import Places, places
+from vividowl.host.postgres import ClusterError, free_port
 from vividowl.host.revive import stands
 from vividowl.service.kept_files import kept_files
 from vividowl.service.shop import accounts
@@ -101,7 +102,7 @@ def fill(workshop: Workshop, *, fresh: bool, empty: bool) -> None:
         raise LaunchError("This database holds the demo. Throw it away with: ./start --fresh --empty")
     if not fresh and (empty or not nothing):
         return
-    from vividowl.demo.shop import clear_demo, load_demo  # here, since a usual start makes no demo
+    from vividowl.demo.shop import clear_demo, load_demo
 
     if not nothing and not clear_demo(workshop):
         raise LaunchError("This database holds a real shop, which --fresh does not throw away. Leave --fresh out.")

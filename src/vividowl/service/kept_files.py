@@ -8,7 +8,7 @@ from sqlalchemy import select
 
 from vividowl.service.workshop import Workshop
 from vividowl.store.bench import Photo
-from vividowl.store.models import SoundFile, TraceFile
+from vividowl.store.measuring import SoundFile, TraceFile
 
 
 def kept_files(workshop: Workshop) -> dict[uuid.UUID, set[str]]:

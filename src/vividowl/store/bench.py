@@ -10,7 +10,8 @@ from sqlalchemy import CheckConstraint, ForeignKeyConstraint, Index, SmallIntege
 from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import Mapped, mapped_column, relationship
 
-from vividowl.store.models import Base, Member, now
+from vividowl.store.base import Base, now
+from vividowl.store.models import Member
 
 
 class BenchEventRow(Base):

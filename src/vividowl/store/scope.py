@@ -9,7 +9,9 @@ from typing import Any, TypeVar
 from sqlalchemy import ColumnElement, Select, String, cast, func, or_, select
 from sqlalchemy.orm import Session, lazyload
 
-from vividowl.store.models import Base, Customer, IdempotentReply, Job, Member, Run, Shop, TraceFile
+from vividowl.store.base import Base
+from vividowl.store.measuring import Run, TraceFile
+from vividowl.store.models import Customer, IdempotentReply, Job, Member, Shop
 
 Row = TypeVar("Row", bound=Base)
 

@@ -7,6 +7,8 @@ from typing import Annotated, Literal
 
 from pydantic import AwareDatetime, BaseModel, BeforeValidator, ConfigDict, Field, StringConstraints
 
+from vividowl.core.materials.kinds import Kind as MaterialKind
+
 NO_NUL = r"^[^\x00]*$"
 
 
@@ -21,8 +23,8 @@ Flag = Annotated[bool, Field(strict=True)]
 Kind = Literal["laptop", "console", "handheld", "other"]
 Side = Literal["before", "after"]
 Target = Literal["cpu_die", "gpu_die", "memory", "regulators", "inductors", "cover", "other"]
-InterfaceKind = Literal["paste_soft", "paste_stiff", "phase_change_sheet", "phase_change_paste", "gallium_alloy",
-                        "pad", "putty", "heat_glue", "copper_shim"]  # fmt: skip
+# All that the catalogue has; it says which they are.
+InterfaceKind = MaterialKind
 Cleaned = Literal["fins", "fan", "contact", "vents", "old_interface", "pads_checked"]
 
 
@@ -40,7 +42,7 @@ Moment = Annotated[AwareDatetime, BeforeValidator(_written)]
 class In(BaseModel):
     """Comes in: strict about names."""
 
-    model_config = ConfigDict(extra="forbid")
+    model_config = ConfigDict(extra="forbid", use_enum_values=True)
 
 
 class Out(BaseModel):

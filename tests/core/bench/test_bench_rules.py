@@ -8,6 +8,7 @@ import pytest
 from vividowl.core.bench.steps.procedures import PROCEDURES, delid_procedure, plating_procedure, procedures_for
 from vividowl.core.materials.application import CARD_HEIGHT_MM, CARD_WIDTH_MM, School, choose_school, drop_of
 from vividowl.core.materials.dose import dose, left_in_tube
+from vividowl.core.materials.kinds import material
 from vividowl.core.materials.life import LifeSchool, fit_drift, interface_months, next_service
 from vividowl.core.materials.pads import (
     Gap,
@@ -17,8 +18,9 @@ from vividowl.core.materials.pads import (
     gap_from_imprint,
     pad_force,
 )
-from vividowl.core.plan.inspection import BathSpot, Inspection, bath_of
+from vividowl.core.plan.inspection import bath_of
 from vividowl.core.plan.price import TASKS, price_of, tasks_of
+from vividowl.core.plan.spots import BathSpot, Inspection
 from vividowl.core.quantities.errors import CoreError, NotEnoughData, OutOfRange
 
 
@@ -114,13 +116,20 @@ def test_many_pads_together_can_lift_it_without_bulging():
 def test_life_by_kind_school_and_plate():
     # Handbook section 9, common practice: paste 12 to 36 months, phase change 3 to 5 years, alloy yearly on copper,
     # 2 to 3 years on nickel, pads 3 years.
-    assert [interface_months("paste_soft", s) for s in LifeSchool] == [12, 18, 24]
-    assert interface_months("paste_stiff", LifeSchool.LONG) == 36
-    assert [interface_months("phase_change_sheet", s) for s in (LifeSchool.CAREFUL, LifeSchool.LONG)] == [36, 60]
-    assert interface_months("gallium_alloy", LifeSchool.LONG, "copper") == 12
-    assert interface_months("gallium_alloy", LifeSchool.LONG, "nickel") == 36
+    assert [interface_months(material("paste_soft"), s) for s in LifeSchool] == [12, 18, 24]
+    assert interface_months(material("paste_stiff"), LifeSchool.LONG) == 36
+    assert [interface_months(material("phase_change_sheet"), s) for s in (LifeSchool.CAREFUL, LifeSchool.LONG)] == [
+        36,
+        60,
+    ]
+    assert interface_months(material("gallium_alloy"), LifeSchool.LONG, "copper") == 12
+    assert interface_months(material("gallium_alloy"), LifeSchool.LONG, "nickel") == 36
+    # What the shop knows better has its effect, and the schools keep their distance from it.
+    own = material("paste_soft", {"life_months": 9.0})
+    assert [interface_months(own, s) for s in LifeSchool] == [6, 9, 12]
+    assert interface_months(material("gallium_alloy", {"life_months": 6.0}), cold_plate="nickel") == 6
     day = date(2026, 3, 31)
-    assert next_service(day, "normal", ("paste_soft",), LifeSchool.CAREFUL).months == 12
+    assert next_service(day, "normal", (material("paste_soft"),), LifeSchool.CAREFUL).months == 12
 
 
 def test_drift_that_comes_sooner_than_dust_counts():

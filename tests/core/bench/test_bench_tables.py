@@ -13,8 +13,8 @@ from vividowl.core.bench.steps.make_list import device_of, in_order, make_steps
 from vividowl.core.bench.steps.vocabulary import BenchStep, PlannedPart, Work, check_step, dose_words
 from vividowl.core.bench.times import Span, step_times
 from vividowl.core.bench.waits import WAITS, wait_minutes
-from vividowl.core.plan.inspection import CHOICES, Inspection
 from vividowl.core.plan.price import TASKS
+from vividowl.core.plan.spots import CHOICES, Inspection
 from vividowl.core.quantities.errors import CoreError, OutOfRange
 
 FINE = dict.fromkeys(CHECKS, "fine")

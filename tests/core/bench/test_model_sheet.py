@@ -7,7 +7,7 @@ from tests.bench_jobs import PLACES, Hand
 
 from vividowl.core.bench.model_sheet import ModelSheet, own_steps, sheet_data, sheet_from
 from vividowl.core.bench.steps.vocabulary import BenchStep
-from vividowl.core.plan.inspection import GapSpot
+from vividowl.core.plan.spots import GapSpot
 from vividowl.core.quantities.errors import CoreError, OutOfRange
 
 SHEET = ModelSheet(

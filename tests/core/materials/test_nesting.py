@@ -4,7 +4,8 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from vividowl.core.materials.nesting import Box, Piece, Sheet, nest, with_margin
+from vividowl.core.materials.nesting import nest, with_margin
+from vividowl.core.materials.pieces import Box, Piece, Sheet
 from vividowl.core.quantities.errors import OutOfRange
 
 

@@ -4,26 +4,11 @@ from dataclasses import replace
 
 import pytest
 
+from vividowl.core.plan.cover import cover_pad, cover_paths, cover_skin
 from vividowl.core.plan.gates import plan_gates
-from vividowl.core.plan.inspection import (
-    CHOICES,
-    BathSpot,
-    CoverSpot,
-    GapSpot,
-    Inspection,
-    ShimSpot,
-    check_inspection,
-    cover_pad,
-    cover_paths,
-    cover_skin,
-    facts_of,
-    gap_advice,
-    gap_of,
-    gap_rows,
-    heights_of,
-    shim_of,
-)
+from vividowl.core.plan.inspection import check_inspection, facts_of, gap_advice, gap_of, gap_rows, heights_of, shim_of
 from vividowl.core.plan.prediction import Action
+from vividowl.core.plan.spots import CHOICES, BathSpot, CoverSpot, GapSpot, Inspection, ShimSpot
 from vividowl.core.quantities.errors import CoreError, OutOfRange
 
 MEMORY = GapSpot("memory", "imprint", 0.8, 0.05, 12.0, 14.0, 4, True)

@@ -10,7 +10,7 @@ from vividowl.core.materials.kinds import material
 from vividowl.core.plan.options import LEAVE, Goal, rank
 from vividowl.core.plan.prediction import Action, Option, predict
 from vividowl.core.plan.unknowns import interface_of, sample_unknowns
-from vividowl.core.response.network import Response, Term
+from vividowl.core.response.terms import Response, Term
 
 CLEAN = Option("clean", "", (Action.CLEAN,))
 REPASTE = Option("repaste", "", (Action.CLEAN, Action.REPASTE), material("paste_soft"))

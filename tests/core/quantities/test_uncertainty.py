@@ -20,7 +20,7 @@ from vividowl.core.reading.reading import read_trace
 from vividowl.core.simulate.device import Device, simulate
 from vividowl.core.verdict.comparison import compare
 from vividowl.core.verdict.conditions import Conditions
-from vividowl.core.verdict.effects import Side
+from vividowl.core.verdict.parts import Side
 
 
 def test_published_end_gauge_example():

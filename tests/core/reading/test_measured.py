@@ -8,13 +8,13 @@ from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
 from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.reading.measured import Measured, at_fan_speed, coverage_factor, difference_u95, pool, resistance
 from vividowl.core.reading.reading import read_trace
-from vividowl.core.response.network import Response, Term
 from vividowl.core.response.reference import Source, class_reference, judge_response, reference_from, share_words
+from vividowl.core.response.terms import Response, Term
 from vividowl.core.simulate.device import simulate
 from vividowl.core.trace.roles import Role
 from vividowl.core.verdict.comparison import Verdict, compare
 from vividowl.core.verdict.conditions import Conditions
-from vividowl.core.verdict.effects import Recorded, Shown, Side
+from vividowl.core.verdict.parts import Recorded, Shown, Side
 
 
 def side(device, seed, room_c=24.0, **more):

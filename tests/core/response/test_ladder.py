@@ -6,7 +6,7 @@ from hypothesis import strategies as st
 
 from vividowl.core.quantities.errors import CoreError, OutOfRange
 from vividowl.core.response.ladder import build_ladder, culprit
-from vividowl.core.response.network import Response, Term, common_boundary
+from vividowl.core.response.terms import Response, Term, common_boundary
 
 RESPONSE = Response(
     (Term(0.5, 1.0, 0.02, 0.1), Term(0.8, 40.0, 0.02, 1.0), Term(0.2, 300.0, 0.02, 20.0)),

@@ -7,16 +7,9 @@ import pytest
 
 from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
 from vividowl.core.simulate.sound import simulate_fan_sound
-from vividowl.core.sound.recording import (
-    Tone,
-    a_weighting,
-    critical_bandwidth,
-    fan_speed,
-    full_scale_level,
-    read_sound,
-    third_octave_centres,
-    whines,
-)
+from vividowl.core.sound.fan_speed import fan_speed
+from vividowl.core.sound.recording import full_scale_level, read_sound, whines
+from vividowl.core.sound.spectrum import Tone, a_weighting, critical_bandwidth, third_octave_centres
 
 RATE = 48000.0
 # IEC 61672-1:2013, table 3, A-weighting at nominal frequencies [dB].

@@ -13,7 +13,7 @@ from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Trace
 from vividowl.core.verdict.comparison import Verdict, compare
 from vividowl.core.verdict.conditions import Bearing, Conditions, judge_conditions
-from vividowl.core.verdict.effects import Shown, Side
+from vividowl.core.verdict.parts import Shown, Side
 
 SAME = Conditions(load="even load", fan="automatic", power_profile="performance", placement="stand", start="cold",
                   firmware="1.2", tuning="none", sensor="processor", room_c=24.0, duration_min=15)  # fmt: skip

@@ -150,7 +150,7 @@ def test_two_unsettled_runs_of_unlike_length_are_set_against_each_other_at_equal
         return read_trace(Trace(t, {Role.CPU_TEMPERATURE: np.round(die), Role.CPU_POWER: power}), 24.0)
 
     from vividowl.core.verdict.conditions import Conditions
-    from vividowl.core.verdict.effects import Side
+    from vividowl.core.verdict.parts import Side
 
     same = Conditions(load="even", fan="automatic", placement="stand", room_c=24.0)
     found = compare(Side(same, ran(240)), Side(same, ran(420)))

@@ -1796,11 +1796,7 @@ export interface components {
              * @enum {string}
              */
             amount_unit: "" | "g" | "mL" | "mm" | "pieces";
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "paste_soft" | "paste_stiff" | "phase_change_sheet" | "phase_change_paste" | "gallium_alloy" | "pad" | "putty" | "heat_glue" | "copper_shim";
+            kind: components["schemas"]["Kind"];
             /**
              * Lot
              * @default
@@ -2450,6 +2446,12 @@ export interface components {
             /** Total */
             total: number;
         };
+        /**
+         * Kind
+         * @description Kinds of interface. What each is like stands in catalogue.toml and nowhere else.
+         * @enum {string}
+         */
+        Kind: "paste_soft" | "paste_stiff" | "phase_change_sheet" | "phase_change_paste" | "gallium_alloy" | "pad" | "putty" | "heat_glue" | "copper_shim";
         /** KindIn */
         KindIn: {
             /** Own */

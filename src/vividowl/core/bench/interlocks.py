@@ -37,8 +37,6 @@ NEVER_SKIPPED = frozenset(
         "alloy_inspected", "film_off", "covered", "cooler_on",
     }
 )  # fmt: skip
-# Acts that cannot be taken back by lifting a hand: they are held for a second, not tapped.
-_HELD = frozenset({"battery_off", "battery_on", "powered", "power_on_ok", "alloy_applied"})
 
 
 @dataclass(frozen=True)
@@ -292,14 +290,3 @@ def after(acts: Sequence[str], facts: Set[str]) -> frozenset[str]:
         held.add(act)
         held.update(MAKES.get(act, ()))
     return frozenset(held)
-
-
-def is_held(acts: Sequence[str], device: Device) -> bool:
-    """Whether a step is held for a second rather than tapped: battery, power, alloy, the first screw of a sealed device.
-
-    acts: acts of one step (n,) [text]
-    device: its traits
-    returns: flag
-    source: common practice, no source
-    """
-    return bool(_HELD & set(acts)) or (device.sealed and "cover_screws_out" in acts)

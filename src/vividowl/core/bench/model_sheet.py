@@ -11,7 +11,8 @@ from vividowl.core.bench.log.decide import STEPS_MOST
 from vividowl.core.bench.log.state import BenchState
 from vividowl.core.bench.log.stored import place_from, step_from
 from vividowl.core.bench.steps.vocabulary import BenchStep
-from vividowl.core.plan.inspection import GapSpot, gap_advice
+from vividowl.core.plan.inspection import gap_advice
+from vividowl.core.plan.spots import GapSpot
 from vividowl.core.quantities.errors import CoreError, require_range
 
 FORMAT, VERSION = "vividowl-model", 1

@@ -2,12 +2,44 @@
 
 from __future__ import annotations
 
+import tomllib
 from collections.abc import Mapping
 from dataclasses import dataclass, fields, replace
+from enum import StrEnum
+from importlib.resources import files
 
 from vividowl.core.quantities.errors import CoreError, OutOfRange, figure
 
 FROM_MEMORY = "from memory"
+
+
+class Kind(StrEnum):
+    """Kinds of interface. What each is like stands in catalogue.toml and nowhere else."""
+
+    PASTE_SOFT = "paste_soft"
+    PASTE_STIFF = "paste_stiff"
+    SHEET = "phase_change_sheet"
+    TUBE = "phase_change_paste"
+    ALLOY = "gallium_alloy"
+    PAD = "pad"
+    PUTTY = "putty"
+    GLUE = "heat_glue"
+    SHIM = "copper_shim"
+
+
+class Trait(StrEnum):
+    """What a kind is like. Their meaning stands at the head of catalogue.toml."""
+
+    DIE = "die"
+    GAP = "gap"
+    LIQUID = "liquid"
+    CUT = "cut"
+    PASTE = "paste"
+    STIFF = "stiff"
+    CONDUCTS = "conducts"
+    PUMPS_OUT = "pumps_out"
+    BURN_IN = "burn_in"
+    BOTH_FACES = "both_faces"
 
 
 @dataclass(frozen=True)
@@ -16,12 +48,13 @@ class Material:
 
     conductivity: as printed [W/(m K)]; film_low_um, film_um, film_high_um: bond line that is seen in practice [um];
     contact_mm2_k_w: both contact faces together [mm2 K/W]; density_g_ml [g/mL]; service_c: highest service temperature
-    [degC]; life_months: typical time until the next look [months]; waste: share lost or pressed out [1];
-    own_factor: interface measured by the shop over interface predicted [1], 1 until learnt;
-    stiff, conducts, pumps_out: whether it hardly flows, conducts electricity, creeps out under cycling.
+    [degC]; life_months: usual time until the next look [months]; waste: share lost or pressed out [1];
+    own_factor: interface measured by the shop over interface predicted [1], 1 until learnt; traits; task: what its
+    minutes are booked on; life_careful, life_long: that time in a careful and in a patient shop over the usual [1];
+    on_nickel: usual, careful and patient on a nickel-plated face [months], None where the face makes no difference.
     """
 
-    kind: str
+    kind: Kind
     words: str
     conductivity: float
     film_low_um: float
@@ -33,26 +66,54 @@ class Material:
     life_months: float
     waste: float
     own_factor: float = 1.0
-    stiff: bool = False
-    conducts: bool = False
-    pumps_out: bool = False
+    traits: frozenset[Trait] = frozenset()
+    task: str = "repaste"
+    life_careful: float = 1.0
+    life_long: float = 1.0
+    on_nickel: tuple[float, float, float] | None = None
+
+    def has(self, trait: Trait) -> bool:
+        """Whether it is like that."""
+        return trait in self.traits
 
 
-# Typical values, all from memory; densities and conductivities of metals are textbook values near 25 degC.
-CATALOGUE: Mapping[str, Material] = {
-    m.kind: m
-    for m in (
-        Material("paste_soft", "paste, soft", 8.5, 20, 30, 50, 3.0, 2.5, 150, 18, 0.3, pumps_out=True),
-        Material("paste_stiff", "paste, stiff (diamond)", 11.0, 25, 40, 70, 3.0, 2.6, 150, 24, 0.3, stiff=True),
-        Material("phase_change_sheet", "phase-change sheet", 8.5, 15, 25, 40, 2.0, 2.7, 125, 48, 0.15),
-        Material("phase_change_paste", "phase-change paste (solvent)", 7.0, 20, 30, 50, 2.5, 2.4, 125, 42, 0.3),
-        Material("gallium_alloy", "gallium alloy", 73.0, 20, 30, 60, 1.5, 6.4, 140, 12, 0.5, conducts=True),
-        Material("pad", "pad", 6.0, 350, 800, 1800, 20.0, 3.2, 150, 36, 0.1),
-        Material("putty", "putty", 6.0, 200, 700, 2000, 12.0, 3.2, 150, 36, 0.3),
-        Material("heat_glue", "heat glue", 1.0, 50, 100, 200, 5.0, 2.0, 150, 36, 0.2, stiff=True),
-        Material("copper_shim", "copper shim", 390.0, 500, 1000, 2000, 0.0, 8.96, 300, 36, 0.0, conducts=True),
-    )
-}  # fmt: skip
+def _read() -> tuple[dict[Kind, Material], dict[Kind, dict[str, str]], dict[Kind, dict[str, tuple[float, float]]]]:
+    """The catalogue, the source of each value, and the bands that are narrower than those of all kinds."""
+    rows = tomllib.loads(files(__package__).joinpath("catalogue.toml").read_text(encoding="utf-8"))
+    made, sources, bands = {}, {}, {}
+    for name, row in rows.items():
+        kind, film, life = Kind(name), row["film_um"], row["life_months"]
+        nickel = row.get("life_on_nickel_months")
+        made[kind] = Material(
+            kind, row["words"], row["conductivity"]["value"], film["low"], film["value"], film["high"],
+            row["contact_mm2_k_w"]["value"], row["density_g_ml"]["value"], row["service_c"]["value"], life["value"],
+            row["waste"]["value"], 1.0, frozenset(map(Trait, row["traits"])), row["task"],
+            life["careful"] / life["value"], life["long"] / life["value"],
+            (nickel["value"], nickel["careful"], nickel["long"]) if nickel is not None else None,
+        )  # fmt: skip
+        values = {n: v for n, v in row.items() if isinstance(v, dict)}
+        sources[kind] = {n: v["source"] for n, v in values.items()}
+        bands[kind] = {n: (v["range"][0], v["range"][1]) for n, v in values.items() if "range" in v}
+    return made, sources, bands
+
+
+_MADE, _SOURCES, _BANDS = _read()
+CATALOGUE: Mapping[str, Material] = {str(k): m for k, m in _MADE.items()}
+KIND_BANDS: Mapping[str, Mapping[str, tuple[float, float]]] = {str(k): b for k, b in _BANDS.items()}
+DIE_KINDS = tuple(k for k, m in _MADE.items() if m.has(Trait.DIE))
+GAP_KINDS = tuple(k for k, m in _MADE.items() if m.has(Trait.GAP))
+
+
+def source_of(kind: str, name: str) -> str:
+    """Where a typical value comes from.
+
+    kind: name of the kind [text]
+    name: of a value [text]
+    returns: words [text]
+    source: catalogue.toml
+    """
+    return _SOURCES[Kind(kind)].get({"film_low_um": "film_um", "film_high_um": "film_um"}.get(name, name), FROM_MEMORY)
+
 
 # What a value of a kind can be at all: words, unit, low, high. A data sheet outside of it is a slip of unit or digit.
 BANDS: Mapping[str, tuple[str, str, float, float]] = {
@@ -64,18 +125,7 @@ BANDS: Mapping[str, tuple[str, str, float, float]] = {
     "life_months": ("Life", "months", 1.0, 120.0), "waste": ("Waste", "of the amount", 0.0, 3.0),
     "own_factor": ("Own experience", "times", 0.3, 3.0),
 }  # fmt: skip
-KIND_BANDS: Mapping[str, Mapping[str, tuple[float, float]]] = {
-    "paste_soft": {"conductivity": (0.5, 20.0), "density_g_ml": (1.5, 5.0)},
-    "paste_stiff": {"conductivity": (0.5, 20.0), "density_g_ml": (1.5, 5.0)},
-    "phase_change_sheet": {"conductivity": (0.5, 20.0), "density_g_ml": (1.5, 5.0)},
-    "phase_change_paste": {"conductivity": (0.5, 20.0), "density_g_ml": (1.5, 5.0)},
-    "gallium_alloy": {"conductivity": (15.0, 90.0), "density_g_ml": (5.9, 7.0)},
-    "pad": {"conductivity": (0.5, 25.0), "density_g_ml": (1.2, 5.0)},
-    "putty": {"conductivity": (0.5, 20.0), "density_g_ml": (1.2, 5.0)},
-    "heat_glue": {"conductivity": (0.3, 5.0), "density_g_ml": (1.0, 4.0)},
-    "copper_shim": {"conductivity": (300.0, 405.0), "density_g_ml": (8.7, 9.1)},
-}
-DIE_KINDS = ("paste_soft", "paste_stiff", "phase_change_sheet", "phase_change_paste", "gallium_alloy")
+# The values that a shop may enter.
 NUMBERS = tuple(f.name for f in fields(Material) if f.name in BANDS)
 
 

@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 import calendar
-from collections.abc import Mapping, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
 from enum import StrEnum
 
+from vividowl.core.materials.kinds import CATALOGUE, Material
 from vividowl.core.quantities.errors import CoreError, NotEnoughData, require_range
 
 # Months until the next look. Common practice, no source.
@@ -22,13 +23,6 @@ class LifeSchool(StrEnum):
     LONG = "long"
 
 
-# By school: careful, usual, long. Common practice, no source.
-INTERFACE_MONTHS: Mapping[str, tuple[int, int, int]] = {
-    "paste_soft": (12, 18, 24), "paste_stiff": (18, 24, 36), "phase_change_sheet": (36, 36, 60),
-    "phase_change_paste": (36, 36, 60), "gallium_alloy": (12, 12, 12), "pad": (36, 36, 48), "putty": (36, 36, 48),
-    "heat_glue": (36, 36, 48), "copper_shim": (36, 36, 48), "none": (999, 999, 999),
-}  # fmt: skip
-ALLOY_ON_NICKEL_MONTHS = (24, 24, 36)
 VISITS_LEAST = 2
 
 
@@ -65,37 +59,38 @@ def add_months(day: date, months: int) -> date:
     return date(year, month, min(day.day, calendar.monthrange(year, month)[1]))
 
 
-def interface_months(kind: str, school: LifeSchool = LifeSchool.USUAL, cold_plate: str = "unknown") -> int:
+def interface_months(interface: Material, school: LifeSchool = LifeSchool.USUAL, cold_plate: str = "unknown") -> int:
     """Months until an interface is due for a look.
 
-    kind: kind of interface [text]
+    interface: the material, with the shop's own life where it has one
     school: how soon the shop looks again
     cold_plate: copper, nickel, aluminium or unknown; alloy lasts longer on nickel [text]
-    returns: months [1]
-    raises: CoreError for an unknown kind
-    source: common practice, no source
+    returns: months [1], at least 1
+    formula: usual life times what the school makes of it; a life of one's own counts on nickel, too
+    source: catalogue.toml: common practice, no source; or as the shop says
     """
-    if kind not in INTERFACE_MONTHS:
-        raise CoreError(f"“{kind}” is not known here; allowed: {', '.join(INTERFACE_MONTHS)}.", field="kind")
-    on_nickel = kind == "gallium_alloy" and cold_plate == "nickel"
-    table = ALLOY_ON_NICKEL_MONTHS if on_nickel else INTERFACE_MONTHS[kind]
-    return table[list(LifeSchool).index(school)]
+    careful, long = interface.life_careful, interface.life_long
+    usual = interface.life_months
+    if interface.on_nickel is not None and cold_plate == "nickel" and usual == CATALOGUE[interface.kind].life_months:
+        usual, careful, long = interface.on_nickel[0], *(m / interface.on_nickel[0] for m in interface.on_nickel[1:])
+    factor = {LifeSchool.CAREFUL: careful, LifeSchool.USUAL: 1.0, LifeSchool.LONG: long}[school]
+    return max(1, round(usual * factor))
 
 
 def next_service(
-    today: date, surroundings: str, interfaces: tuple[str, ...], school: LifeSchool = LifeSchool.USUAL,
+    today: date, surroundings: str, interfaces: Sequence[Material], school: LifeSchool = LifeSchool.USUAL,
     cold_plate: str = "unknown", drift: Drift | None = None,
 ) -> NextService:  # fmt: skip
     """Propose the next service date.
 
     today: day of hand-over [date]
     surroundings: dusty, pets, smoke, normal or unknown [text]
-    interfaces: kinds of interface that were fitted (n,) [text]
+    interfaces: what was fitted, with the shop's own values (n,)
     school: how soon the shop looks again
     cold_plate: copper, nickel, aluminium or unknown [text]
     drift: what earlier visits show, None when there is only one
     returns: NextService
-    raises: CoreError for an unknown kind
+    raises: CoreError for unknown surroundings
     formula: the earliest of dust, each interface and drift
     source: common practice, no source
     """
@@ -103,9 +98,7 @@ def next_service(
         raise CoreError(f"“{surroundings}” is not known here; allowed: {', '.join(DUST_MONTHS)}.", field="surroundings")
     lives = f"lives in a {surroundings.replace('normal', 'clean')} place"
     choices = [(DUST_MONTHS[surroundings], f"dust, {'surroundings not known' if surroundings == 'unknown' else lives}")]
-    choices += [
-        (interface_months(k, school, cold_plate), f"the {k.replace('_', ' ')} is due for a look") for k in interfaces
-    ]
+    choices += [(interface_months(m, school, cold_plate), f"the {m.words} is due for a look") for m in interfaces]
     if drift is not None and drift.months_left is not None:
         choices.append((max(1, int(drift.months_left + 1e-6)), "by its drift so far it is held back again then"))
     months, reason = min(choices)

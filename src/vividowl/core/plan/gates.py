@@ -23,7 +23,7 @@ class PlanFacts:
     cover_force: why its pad presses too hard, empty when it does not; cover_gap: whether the gap to the cover is
     measured; battery: the device has one; battery_mm: from the pad's edge to its outline [mm], None when nobody
     measured; opens_mains: the mains supply would be opened; swollen: the battery; plating: chemicals are used;
-    sealed: warranty running or a seal intact.
+    sealed: warranty running or a seal intact; rated: why the interface does not stand the heat, empty when it does.
     """
 
     alloy: bool = False
@@ -48,6 +48,7 @@ class PlanFacts:
     swollen: bool = False
     plating: bool = False
     sealed: bool = False
+    rated: str = ""
 
 
 def plan_gates(facts: PlanFacts) -> tuple[Gate, ...]:
@@ -101,6 +102,9 @@ def _contact(f: PlanFacts) -> list[Gate]:
     if f.pad_lifts:
         gates.append(Gate("pad_too_thick", Severity.STOP, f.pad_lifts,
                           "Take the next thinner pad, or putty, and look at the imprint on the die."))  # fmt: skip
+    if f.rated:
+        gates.append(Gate("service_temperature", Severity.STOP, f.rated,
+                          "Take one that is rated higher, or look its service temperature up again."))  # fmt: skip
     if f.paste_over_gap:
         gates.append(Gate("paste_over_gap", Severity.STOP,
                           "Paste is planned where a gap must be bridged; it cannot bridge one.",

@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 
-from vividowl.core.materials.kinds import DIE_KINDS, Material
+from vividowl.core.materials.kinds import DIE_KINDS, Material, Trait
 from vividowl.core.plan.prediction import Action, Option, Prediction
 from vividowl.core.quantities.errors import CoreError, require_range
 
@@ -167,7 +167,7 @@ def rank(
 
     def ties(i: int) -> tuple[float, ...]:
         c = candidates[i]
-        creeps = pumped_out and c.option.material is not None and c.option.material.pumps_out
+        creeps = pumped_out and c.option.material is not None and c.option.material.has(Trait.PUMPS_OUT)
         return (creeps, c.to_acknowledge, c.total_cents if c.total_cents is not None else 1e12, len(c.option.actions))
 
     if goal is Goal.CHEAPER:

@@ -10,8 +10,8 @@ import numpy as np
 
 from vividowl.core.materials.kinds import Material
 from vividowl.core.quantities.errors import CoreError, require_range
-from vividowl.core.response.network import Response
 from vividowl.core.response.reference import class_reference
+from vividowl.core.response.terms import Response
 from vividowl.core.trace.trace import Series
 
 SAMPLES = 10_000

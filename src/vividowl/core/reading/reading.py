@@ -10,7 +10,7 @@ import numpy as np
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.uncertainty import standard_error
 from vividowl.core.response.cooldown import CoolDown, fit_cool_down, with_cool_down
-from vividowl.core.response.network import Response, fit_response
+from vividowl.core.response.network import fit_response
 from vividowl.core.response.resistance import ChipResistances, chip_resistances
 from vividowl.core.response.settling import (
     RESTLESS_TAIL_SHARE,
@@ -19,6 +19,7 @@ from vividowl.core.response.settling import (
     find_settled_window,
     last_part,
 )
+from vividowl.core.response.terms import Response
 from vividowl.core.trace.course import Course, course_of
 from vividowl.core.trace.felt_power import FeltPower, felt_power
 from vividowl.core.trace.load import LoadPhase, find_load, find_pauses, under_load

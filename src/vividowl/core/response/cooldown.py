@@ -8,15 +8,8 @@ import numpy as np
 
 from vividowl.core.quantities.uncertainty import effective_sample_size
 from vividowl.core.response.exponentials import fit_exponentials
-from vividowl.core.response.network import (
-    BOUND_LOW_STEPS,
-    DOUBT_FROM_S,
-    DOUBT_TO_S,
-    EVIDENCE_LEAST,
-    FAST_BELOW_S,
-    Response,
-    Term,
-)
+from vividowl.core.response.network import BOUND_LOW_STEPS, EVIDENCE_LEAST
+from vividowl.core.response.terms import DOUBT_FROM_S, DOUBT_TO_S, FAST_BELOW_S, Response, Term
 from vividowl.core.trace.load import LoadPhase
 from vividowl.core.trace.trace import Series, Trace
 

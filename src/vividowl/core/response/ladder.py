@@ -8,8 +8,8 @@ from dataclasses import dataclass
 from vividowl.core.quantities.errors import CoreError, require_range
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR
 from vividowl.core.quantities.units import require_room_c
-from vividowl.core.response.network import Response
 from vividowl.core.response.reference import INTERFACE_SHARE_POOR
+from vividowl.core.response.terms import Response
 
 FALL_SHOWN_K = 2.0
 # Where two rungs fell by much the same, neither is named.

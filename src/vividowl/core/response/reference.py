@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from vividowl.core.quantities.errors import require_range
-from vividowl.core.response.network import Response
+from vividowl.core.response.terms import Response
 
 # Healthy devices of a class: share of the rise faster than 3 s and slower than 120 s. From memory.
 CLASS_TYPICAL = {"laptop": (0.20, 0.25), "console": (0.22, 0.20), "handheld": (0.25, 0.30), "other": (0.22, 0.25)}

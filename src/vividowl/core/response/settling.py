@@ -9,7 +9,7 @@ import numpy as np
 
 from vividowl.core.quantities.errors import OutOfRange
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
-from vividowl.core.response.network import Response
+from vividowl.core.response.terms import Response
 from vividowl.core.trace.felt_power import restless
 from vividowl.core.trace.heading import Heading, find_heading
 from vividowl.core.trace.load import LoadPhase, under_load

@@ -10,9 +10,10 @@ from vividowl.core.quantities.errors import NotEnoughData
 from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.reading.reading import Reading
 from vividowl.core.verdict.conditions import Bearing, ConditionFinding, Conditions, judge_conditions
-from vividowl.core.verdict.effects import Effect, Shown, Side, build_effects
+from vividowl.core.verdict.effects import build_effects
 from vividowl.core.verdict.equal_terms import START_SHOWN_K, equal_terms, length_of
 from vividowl.core.verdict.headline import headline_of
+from vividowl.core.verdict.parts import Effect, Shown, Side
 from vividowl.core.verdict.verdicts import Verdict
 
 FAN_RATIO_MOST = 1.5

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 
-from vividowl.core.verdict.effects import Effect, Shown, Side
+from vividowl.core.verdict.parts import Effect, Shown, Side
 from vividowl.core.verdict.verdicts import Verdict
 
 SAME_POWER_SHARE = 0.05

@@ -14,19 +14,19 @@ from vividowl.core.bench.log.state import BenchState
 from vividowl.core.bench.seen import STOPPING, sight
 from vividowl.core.bench.steps.fitting import apply_id
 from vividowl.core.job.gates import Severity
+from vividowl.core.materials.kinds import CATALOGUE, Kind, Trait
 from vividowl.core.plan.inspection import check_inspection
 from vividowl.core.quantities.errors import CoreError
 from vividowl.service.bench.plan import chosen_option
 from vividowl.service.errors import Refused
 from vividowl.service.jobs.fit import note_item, set_item
-from vividowl.service.plan.choices import inspection_of, plan_row
+from vividowl.service.plan.found import inspection_of, plan_row
 from vividowl.service.plan.planning import item_gates, stored_inspection
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.deciding import Plan
 from vividowl.store.models import Acknowledgement, FitItem, Job
 from vividowl.store.scope import Scope
 
-ALLOY = "gallium_alloy"
 # Kinds of events that may change something beside the log.
 WITH_EFFECT = ("found", "closed", "step_done", "undo", "redo")
 CLEANED_BY_STEP: Mapping[str, tuple[str, ...]] = {
@@ -65,7 +65,7 @@ def refuse_alloy(scope: Scope, job: Job, event: BenchEvent, state: BenchState) -
     step = next(s for s in state.steps if s.id == event.data["step"])
     if "alloy_applied" not in step.acts:
         return
-    gates = item_gates(job, plan_row(scope, job.id), ALLOY, "cpu_die")
+    gates = item_gates(job, plan_row(scope, job.id), Kind.ALLOY, "cpu_die")
     accepted = set(scope.session.scalars(select(Acknowledgement.rule).where(Acknowledgement.job_id == job.id)).all())
     open_ = next(
         (g for g in gates if g.severity is Severity.STOP
@@ -115,7 +115,7 @@ def _book(
     if already is not None:
         return {}
     counted = part.amount is not None and part.unit in ("g", "mL", "piece")
-    cut = part.unit == "piece" and part.kind in ("pad", "phase_change_sheet")
+    cut = part.unit == "piece" and CATALOGUE[part.kind].has(Trait.CUT)
     amount = part.amount
     if weighed_g is not None and part.unit == "g":
         amount = weighed_g

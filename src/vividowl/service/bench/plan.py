@@ -4,11 +4,13 @@ from __future__ import annotations
 
 from vividowl.core.bench.steps.vocabulary import PlannedPart, Work, dose_words
 from vividowl.core.materials.application import SCHOOL_WORDS, School
-from vividowl.core.materials.kinds import CATALOGUE
-from vividowl.core.plan.inspection import Inspection, bath_of
+from vividowl.core.materials.kinds import CATALOGUE, Kind
+from vividowl.core.plan.inspection import bath_of
 from vividowl.core.plan.options import tuning_words
+from vividowl.core.plan.spots import Inspection
 from vividowl.core.quantities.errors import figure
-from vividowl.service.plan.choices import OptionView, plan_row, plan_view
+from vividowl.service.plan.choices import OptionView, plan_view
+from vividowl.service.plan.found import plan_row
 from vividowl.service.plan.parts import Part
 from vividowl.service.shelf.stock import UNIT_WORDS
 from vividowl.service.workshop import Workshop
@@ -46,7 +48,7 @@ def work_of(workshop: Workshop, scope: Scope, job: Job) -> Work:
         PlannedPart(
             p.target, p.kind, f"{p.product or CATALOGUE[p.kind].words}{f', lot {p.lot}' if p.lot else ''}", _dose(p),
             SCHOOL_WORDS[School(p.school)] if p.school else "", i,
-            found.shim.bond if p.kind == "copper_shim" and found.shim is not None else "",
+            found.shim.bond if p.kind == Kind.SHIM and found.shim is not None else "",
         )
         for i, p in enumerate(option.parts)
     )  # fmt: skip

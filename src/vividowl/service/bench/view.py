@@ -20,19 +20,19 @@ from vividowl.core.bench.fasteners import (
     tightening_passes,
 )
 from vividowl.core.bench.first_power import Cause, likely_causes
-from vividowl.core.bench.interlocks import CANCELS, MAKES, NEVER_SKIPPED, Interlock, is_held, rules_for
+from vividowl.core.bench.interlocks import CANCELS, MAKES, NEVER_SKIPPED, Interlock, rules_for
 from vividowl.core.bench.log.close import Blocker, blockers
 from vividowl.core.bench.log.log import BenchLog
 from vividowl.core.bench.log.made import acts_of_place
 from vividowl.core.bench.log.state import BenchState, place_words
-from vividowl.core.bench.steps.vocabulary import BenchStep
+from vividowl.core.bench.steps.vocabulary import BenchStep, is_held
 from vividowl.core.bench.times import StepTime
 from vividowl.service.bench.plan import plan_key
 from vividowl.service.bench.store import keep_log, load_log
 from vividowl.service.bench.times import times_of
 from vividowl.service.clock import server_now
 from vividowl.service.models.models import model_for
-from vividowl.service.plan.choices import plan_row
+from vividowl.service.plan.found import plan_row
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.bench import BenchEventRow
 from vividowl.store.models import Job

@@ -12,7 +12,7 @@ from vividowl.core.materials.kinds import CATALOGUE
 from vividowl.core.quantities.errors import require_range
 from vividowl.service.errors import Refused
 from vividowl.service.jobs.intake import JobView, view_of
-from vividowl.service.plan.choices import plan_row
+from vividowl.service.plan.found import plan_row
 from vividowl.service.plan.planning import item_gates
 from vividowl.service.shelf.cutting import cuts_of
 from vividowl.service.shelf.stock import move

@@ -8,7 +8,7 @@ from dataclasses import asdict, dataclass
 from datetime import UTC, date, datetime
 from typing import Any
 
-from vividowl.core.materials.life import INTERFACE_MONTHS, NextService, next_service
+from vividowl.core.materials.life import NextService, next_service
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.trace.trace import Series
 from vividowl.formats.columns import min_max_view
@@ -21,10 +21,12 @@ from vividowl.service.jobs.intake import LEFT_ALONE, JobView, view_of
 from vividowl.service.measure.comparing import Compared, compare_job, judged_by
 from vividowl.service.measure.readings import load_trace
 from vividowl.service.measure.references import drift_for
-from vividowl.service.plan.choices import inspection_of, plan_row
+from vividowl.service.plan.found import inspection_of, plan_row
+from vividowl.service.shelf.materials import item_material
 from vividowl.service.shop.habits import habits_of
 from vividowl.service.workshop import Actor, Workshop, check_version
-from vividowl.store.models import FitItem, Job, Shop, TraceFile
+from vividowl.store.measuring import TraceFile
+from vividowl.store.models import FitItem, Job, Shop
 from vividowl.store.scope import Scope
 
 CHART_POINTS = 600
@@ -44,11 +46,11 @@ class Record:
 
 
 def _proposal(workshop: Workshop, scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> NextService:
-    kinds = tuple(dict.fromkeys(i.kind for i in items if i.kind in INTERFACE_MONTHS))
+    fitted = list({m: None for m in (item_material(scope, i) for i in items) if m is not None})
     plan = plan_row(scope, job.id)
     cold_plate = inspection_of(plan.findings if plan else {}, job).cold_plate
     school = habits_of(scope.shop()).life_school
-    return next_service(today, job.surroundings, kinds, school, cold_plate, drift_for(workshop, scope, job))
+    return next_service(today, job.surroundings, fitted, school, cold_plate, drift_for(workshop, scope, job))
 
 
 def _record(workshop: Workshop, scope: Scope, job: Job) -> Record:

@@ -13,11 +13,12 @@ from sqlalchemy.exc import IntegrityError
 from vividowl.core.job.gates import Gate, Severity, intake_gates, worst_first
 from vividowl.core.quantities.errors import require_range
 from vividowl.service.errors import Refused
-from vividowl.service.plan.choices import plan_row
+from vividowl.service.plan.found import plan_row
 from vividowl.service.plan.planning import chosen_gates
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.deciding import Plan
-from vividowl.store.models import Acknowledgement, Customer, FitItem, Job, Run
+from vividowl.store.measuring import Run
+from vividowl.store.models import Acknowledgement, Customer, FitItem, Job
 from vividowl.store.scope import Scope
 
 STAGES = ("intake", "before", "plan", "open", "clean", "fit", "close", "after", "verdict", "handover")

@@ -7,22 +7,23 @@ from dataclasses import dataclass, replace
 from typing import Any
 
 from vividowl.core.heat.air import ExhaustFinding, judge_exhaust
+from vividowl.core.materials.kinds import CATALOGUE, Trait
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.uncertainty import Tolerances, checked_tolerances
 from vividowl.core.reading.reading import Reading
 from vividowl.core.response.ladder import Ladder, build_ladder, culprit
-from vividowl.core.response.network import common_boundary
+from vividowl.core.response.terms import common_boundary
 from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.core.verdict.comparison import Comparison, compare
 from vividowl.core.verdict.conditions import Conditions
-from vividowl.core.verdict.effects import Side
+from vividowl.core.verdict.parts import Side
 from vividowl.service.measure.readings import noise_of, reading_of
 from vividowl.service.measure.sounds import kept_sounds, recorded_level
 from vividowl.service.workshop import Workshop
-from vividowl.store.models import FitItem, Job, NoiseReading, Run, SoundFile, SpotReading, TraceFile
+from vividowl.store.measuring import NoiseReading, Run, SoundFile, SpotReading, TraceFile
+from vividowl.store.models import FitItem, Job
 from vividowl.store.scope import Scope
 
-BURN_IN_KINDS = {"phase_change_sheet", "phase_change_paste"}
 # A chip that takes less than this of the power idles.
 IDLE_SHARE = 0.1
 BURN_IN_WORDS = (
@@ -175,7 +176,11 @@ def compare_job(workshop: Workshop, scope: Scope, job: Job) -> Compared | None:
     fitted = scope.session.scalars(
         scope.select(FitItem).where(FitItem.job_id == job.id, FitItem.removed_at.is_(None))
     ).all()
-    notes = (BURN_IN_WORDS,) if any(item.kind in BURN_IN_KINDS for item in fitted) else ()
+    notes = (
+        (BURN_IN_WORDS,)
+        if any(CATALOGUE[item.kind].has(Trait.BURN_IN) for item in fitted if item.kind in CATALOGUE)
+        else ()
+    )
     return Compared(
         comparison, before, after, logs[0], logs[1], readings[0], readings[1], ladders[0], ladders[1],
         culprit(ladders[0], ladders[1], shown=comparison.claims) if ladders[0] and ladders[1] else None,

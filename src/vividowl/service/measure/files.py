@@ -9,11 +9,13 @@ from pathlib import Path
 from vividowl.core.quantities.units import require_room_c
 from vividowl.core.reading.findings import findings
 from vividowl.core.reading.reading import Reading, read_trace
-from vividowl.core.sound.recording import FanSpeed, SoundReading, Tone, fan_speed, full_scale_level, read_sound, whines
+from vividowl.core.sound.fan_speed import FanSpeed, fan_speed
+from vividowl.core.sound.recording import SoundReading, full_scale_level, read_sound, whines
+from vividowl.core.sound.spectrum import Tone
 from vividowl.core.trace.roles import ROLE_KINDS, ChannelGuess
 from vividowl.core.verdict.comparison import Comparison, compare
 from vividowl.core.verdict.conditions import Conditions
-from vividowl.core.verdict.effects import Side
+from vividowl.core.verdict.parts import Side
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sensor_log import BYTES_MOST, apply_mapping, read_log, to_trace
 from vividowl.formats.sound_file import BYTES_MOST as SOUND_BYTES_MOST

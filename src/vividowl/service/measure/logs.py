@@ -25,7 +25,8 @@ from vividowl.service.measure.runs import RunView, finish, run_for_writing
 from vividowl.service.names import plain_name
 from vividowl.service.workshop import Actor, Workshop, open_job
 from vividowl.store.files import BrokenOff, TooLarge
-from vividowl.store.models import Job, LogMapping, Run, TraceFile
+from vividowl.store.measuring import LogMapping, Run, TraceFile
+from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 REPEATS_MOST = 12

@@ -17,7 +17,7 @@ from vividowl.core.trace.trace import Trace
 from vividowl.formats.columns import read_columns
 from vividowl.formats.sensor_log import TIME, to_trace
 from vividowl.service.workshop import Workshop
-from vividowl.store.models import NoiseReading, Run, TraceFile
+from vividowl.store.measuring import NoiseReading, Run, TraceFile
 
 
 def guesses_of(channels: Sequence[dict[str, Any]]) -> tuple[ChannelGuess, ...]:

@@ -20,7 +20,7 @@ from vividowl.service.measure.sounds import kept_sounds
 from vividowl.service.names import plain_name
 from vividowl.service.workshop import Actor, Workshop, open_job
 from vividowl.store.files import Received
-from vividowl.store.models import SoundFile
+from vividowl.store.measuring import SoundFile
 
 RECORDINGS_MOST = 12
 

@@ -7,12 +7,13 @@ from collections.abc import Sequence
 from vividowl.core.materials.life import Drift, fit_drift
 from vividowl.core.reading.measured import resistance
 from vividowl.core.reading.reading import Reading
-from vividowl.core.response.network import Response
 from vividowl.core.response.reference import Reference, Source, class_reference, reference_from
+from vividowl.core.response.terms import Response
 from vividowl.service.measure.comparing import kept, tolerances_of
 from vividowl.service.measure.readings import reading_of
 from vividowl.service.workshop import Workshop
-from vividowl.store.models import Job, Run, TraceFile
+from vividowl.store.measuring import Run, TraceFile
+from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 VISITS_LOOKED_AT = 6

@@ -23,7 +23,8 @@ from vividowl.service.measure.references import reference_for
 from vividowl.service.measure.sounds import SoundView, sound_views
 from vividowl.service.plan.planning import note_outcome
 from vividowl.service.workshop import Actor, Workshop, check_version, open_job
-from vividowl.store.models import Job, NoiseReading, Run, SoundFile, SpotReading, TraceFile
+from vividowl.store.measuring import NoiseReading, Run, SoundFile, SpotReading, TraceFile
+from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 SIDES = ("before", "after")

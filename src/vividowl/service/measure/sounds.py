@@ -7,10 +7,13 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
+from vividowl.core.sound.fan_speed import FanSpeed, fan_speed
 from vividowl.core.sound.levels import background_correction, energy_mean
-from vividowl.core.sound.recording import FanSpeed, Tone, fan_speed, whines
-from vividowl.core.verdict.effects import Recorded
-from vividowl.store.models import Job, Run, SoundFile
+from vividowl.core.sound.recording import whines
+from vividowl.core.sound.spectrum import Tone
+from vividowl.core.verdict.parts import Recorded
+from vividowl.store.measuring import Run, SoundFile
+from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 

@@ -21,10 +21,11 @@ from vividowl.service.bench.store import load_log
 from vividowl.service.bench.times import task_minutes
 from vividowl.service.errors import Refused
 from vividowl.service.measure.references import reference_for
-from vividowl.service.plan.choices import inspection_of, plan_row
+from vividowl.service.plan.found import inspection_of, plan_row
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.bench import DeviceModel, Photo
-from vividowl.store.models import Job, Run
+from vividowl.store.measuring import Run
+from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 IMPORT_MOST = 6 * 1024 * 1024

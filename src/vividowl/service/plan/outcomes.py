@@ -13,7 +13,8 @@ from vividowl.service.measure.comparing import judged_by, kept
 from vividowl.service.measure.readings import reading_of
 from vividowl.service.workshop import Workshop
 from vividowl.store.deciding import Plan
-from vividowl.store.models import Job, TraceFile
+from vividowl.store.measuring import TraceFile
+from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 

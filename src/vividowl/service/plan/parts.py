@@ -8,15 +8,15 @@ from dataclasses import dataclass, replace
 
 from vividowl.core.materials.application import SCHOOL_WORDS, Drop, School, choose_school, drop_of
 from vividowl.core.materials.dose import dose, left_in_tube
-from vividowl.core.materials.kinds import CATALOGUE, Material
+from vividowl.core.materials.kinds import CATALOGUE, Kind, Material, Trait
 from vividowl.core.materials.nesting import with_margin
-from vividowl.core.plan.inspection import GapAdvice, Inspection, cover_pad
+from vividowl.core.plan.cover import cover_pad
 from vividowl.core.plan.prediction import Action, Option
+from vividowl.core.plan.spots import GapAdvice, Inspection
 from vividowl.core.quantities.errors import OutOfRange
 from vividowl.service.shelf.shelf import ProductView
 
 MARGIN_MM = 0.2
-BARE_KINDS_BOTH_FACES = ("gallium_alloy",)
 PUTTY_WASTE = 0.3
 
 
@@ -59,7 +59,7 @@ def parts_of(
         dies = [("cpu_die", found.cpu_die_mm), ("gpu_die", found.gpu_die_mm)]
         known = [d for d in dies if d[1] is not None] or dies[:1]
         out += [_die_part(target, size, product, material, school) for target, size in known]
-        if material.kind == "phase_change_sheet":
+        if material.kind == Kind.SHEET:
             # A touched or torn piece cannot be laid any more: one spare of the largest is cut with it.
             areas = [(p.width_mm or 0.0) * (p.length_mm or 0.0) for p in out]
             spare = areas.index(max(areas))
@@ -69,21 +69,21 @@ def parts_of(
     if Action.PADS in option.actions:
         out += [_gap_part(advice, found.gap_filler == "putty" or advice.putty, gap_products) for advice in gaps]
         if not gaps:
-            kind = "putty" if found.gap_filler == "putty" else "pad"
+            kind = Kind.PUTTY if found.gap_filler == "putty" else Kind.PAD
             out.append(_part("memory", kind, None, None, kind, lacks="Measure the gaps first."))
     if Action.SHIM in option.actions and found.shim is not None:
         s = found.shim
-        kept = next((p for p in gap_products if p.product.kind == "copper_shim" and p.remaining >= 1), None)
-        out.append(_part("other", "copper_shim", kept, 1.0, "piece", width_mm=s.shim_width_mm,
+        kept = next((p for p in gap_products if p.product.kind == Kind.SHIM and p.remaining >= 1), None)
+        out.append(_part("other", Kind.SHIM, kept, 1.0, "piece", width_mm=s.shim_width_mm,
                          length_mm=s.shim_length_mm))  # fmt: skip
     if Action.COVER in option.actions and found.cover is not None:
         c, pressed = found.cover, cover_pad(found)
         if pressed is None:
-            out.append(_part("cover", "pad", None, None, "piece", width_mm=c.pad_width_mm, length_mm=c.pad_length_mm,
+            out.append(_part("cover", Kind.PAD, None, None, "piece", width_mm=c.pad_width_mm, length_mm=c.pad_length_mm,
                              lacks="Measure the gap between heatsink and cover: the pad follows from it."))  # fmt: skip
         else:
             stack = pressed[0].stack_mm
-            pads = [p for p in gap_products if p.product.kind == "pad" and _near(p, stack[0])]
+            pads = [p for p in gap_products if p.product.kind == Kind.PAD and _near(p, stack[0])]
             words = f"pad, {' and '.join(f'{t:g}' for t in stack)} mm"
             out.append(_sheet_part("cover", pads[0] if pads else None, c.pad_width_mm, c.pad_length_mm, len(stack),
                                    False, words, 0.0))  # fmt: skip
@@ -105,10 +105,10 @@ def _die_part(
         return _part(target, material.kind, product, None, "", lacks="Measure the die: the dose follows from its size.")
     if product is not None and product.product.unit == "sheet":
         return _sheet_part(target, product, *size, 1, False, material.words, MARGIN_MM, kind=material.kind)
-    faces = 2 if material.kind in BARE_KINDS_BOTH_FACES else 1
+    faces = 2 if material.has(Trait.BOTH_FACES) else 1
     found = dose(*size, material.film_um, material.waste, material.density_g_ml, faces)
-    way = choose_school(*size, material.stiff, default=school) if material.kind.startswith("paste") else None
-    if material.kind == "phase_change_sheet":
+    way = choose_school(*size, material.has(Trait.STIFF), default=school) if material.has(Trait.PASTE) else None
+    if material.kind == Kind.SHEET:
         return _part(target, material.kind, product, 1.0, "piece", width_mm=size[0], length_mm=size[1])
     unit = product.product.unit if product is not None else "g"
     amount = {"g": found.mass_g, "mL": found.volume_ul / 1000.0}.get(unit, 1.0)
@@ -124,22 +124,22 @@ def _die_part(
 def _gap_part(advice: GapAdvice, putty: bool, products: Sequence[ProductView]) -> Part:
     spot = advice.spot
     if advice.open:
-        return _part(spot.target, "pad", None, None, "piece", width_mm=spot.width_mm, length_mm=spot.length_mm,
+        return _part(spot.target, Kind.PAD, None, None, "piece", width_mm=spot.width_mm, length_mm=spot.length_mm,
                      count=spot.count, lacks=f"{advice.reason} Measure it again.")  # fmt: skip
     if putty or advice.pad is None:
-        product = next((p for p in products if p.product.kind == "putty" and p.remaining > 0), None)
+        product = next((p for p in products if p.product.kind == Kind.PUTTY and p.remaining > 0), None)
         found = dose(min(200.0, spot.width_mm), min(200.0, spot.length_mm), min(3000.0, 1000 * advice.gap.gap_mm),
                      PUTTY_WASTE, _density(product))  # fmt: skip
         unit = product.product.unit if product else "g"
         each = found.mass_g if unit == "g" else found.volume_ul / 1000.0
-        return _part(spot.target, "putty", product, each * spot.count, unit, volume_ul=found.volume_ul * spot.count,
+        return _part(spot.target, Kind.PUTTY, product, each * spot.count, unit, volume_ul=found.volume_ul * spot.count,
                      width_mm=spot.width_mm, length_mm=spot.length_mm, count=spot.count,
                      school_reason="Three beads on large parts, two on small ones.")  # fmt: skip
     if len(advice.pad.stack_mm) > 1:
         words = "stack of " + " and ".join(f"{t:g} mm" for t in advice.pad.stack_mm)
     else:
         words = f"pad, {advice.pad.thickness_mm:g} mm"
-    fitting = [p for p in products if p.product.kind == "pad" and _near(p, advice.pad.stack_mm[0])]
+    fitting = [p for p in products if p.product.kind == Kind.PAD and _near(p, advice.pad.stack_mm[0])]
     fitting.sort(key=lambda p: not (p.offcuts or p.remaining >= 1))
     return _sheet_part(spot.target, fitting[0] if fitting else None, spot.width_mm, spot.length_mm, spot.count,
                        spot.together, words, 0.0)  # fmt: skip
@@ -148,13 +148,13 @@ def _gap_part(advice: GapAdvice, putty: bool, products: Sequence[ProductView]) -
 def _density(product: ProductView | None) -> float:
     """Density of a putty [g/mL]: of the product, else of its kind."""
     if product is None:
-        return CATALOGUE["putty"].density_g_ml
+        return CATALOGUE[Kind.PUTTY].density_g_ml
     return next(v.value for v in product.values if v.name == "density_g_ml")
 
 
 def _sheet_part(
     target: str, product: ProductView | None, width_mm: float, length_mm: float, count: int, together: bool, words: str,
-    margin_mm: float, kind: str = "pad",
+    margin_mm: float, kind: str = Kind.PAD,
 ) -> Part:  # fmt: skip
     """Pieces of a sheet. Whether they find room is for the cut sheet to say; here only that there is one."""
     width, length = with_margin(width_mm, length_mm, margin_mm) if margin_mm else (width_mm, length_mm)

@@ -10,11 +10,14 @@ from typing import Any
 
 from vividowl.core.job.gates import Gate, Severity
 from vividowl.core.materials.kinds import DIE_KINDS
+from vividowl.core.plan.cover import cover_paths, cover_skin
 from vividowl.core.plan.gates import plan_gates
-from vividowl.core.plan.inspection import Inspection, check_inspection, cover_paths, cover_skin, facts_of
+from vividowl.core.plan.inspection import check_inspection, facts_of
 from vividowl.core.plan.prediction import Action
+from vividowl.core.plan.spots import Inspection
 from vividowl.service.errors import Refused
-from vividowl.service.plan.choices import OptionView, PlanView, has_battery, inspection_of, plan_row, plan_view
+from vividowl.service.plan.choices import OptionView, PlanView, has_battery, plan_view
+from vividowl.service.plan.found import inspection_of, plan_row
 from vividowl.service.plan.outcomes import outcome_of
 from vividowl.service.workings.calculators import work
 from vividowl.service.workshop import Actor, Workshop, check_version, open_job

@@ -11,7 +11,8 @@ from typing import Any
 
 from sqlalchemy import func
 
-from vividowl.core.materials.nesting import SHEETS_MOST, Box, Nesting, Piece, Sheet, nest
+from vividowl.core.materials.nesting import SHEETS_MOST, nest
+from vividowl.core.materials.pieces import Box, Nesting, Piece, Sheet
 from vividowl.formats.cut_sheet import CutDrawing as CutDrawing
 from vividowl.formats.cut_sheet import CutPiece, cut_dxf, cut_pdf, cut_svg
 from vividowl.service.errors import Refused

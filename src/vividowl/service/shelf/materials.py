@@ -6,11 +6,21 @@ from collections.abc import Mapping
 from dataclasses import asdict, dataclass
 from typing import Any
 
-from vividowl.core.materials.kinds import BANDS, CATALOGUE, FROM_MEMORY, KIND_BANDS, NUMBERS, Material, material
+from vividowl.core.materials.kinds import (
+    BANDS,
+    CATALOGUE,
+    FROM_MEMORY,
+    KIND_BANDS,
+    NUMBERS,
+    Material,
+    material,
+    source_of,
+)
 from vividowl.core.plan.prediction import learn_factor
 from vividowl.service.errors import Refused
 from vividowl.service.workshop import Actor, Workshop
-from vividowl.store.deciding import Plan, Product
+from vividowl.store.deciding import Lot, Plan, Product
+from vividowl.store.models import FitItem
 from vividowl.store.scope import Scope
 
 SOURCES = (FROM_MEMORY, "data sheet", "measured", "learnt")
@@ -58,6 +68,15 @@ def product_material(scope: Scope, product: Product) -> Material:
     return material(product.kind, {**kind, **own_values(product.own)})
 
 
+def item_material(scope: Scope, item: FitItem) -> Material | None:
+    """What was put somewhere: the product of its lot, else its kind; None for a kind that nobody knows any more."""
+    lot = scope.one(Lot, Lot.id == item.lot_id) if item.lot_id is not None else None
+    product = scope.one(Product, Product.id == lot.product_id) if lot is not None else None
+    if product is not None and product.kind == item.kind:
+        return product_material(scope, product)
+    return kind_material(scope, item.kind) if item.kind in CATALOGUE else None
+
+
 def values_of(kind: str, own: Mapping[str, Any], below: Mapping[str, Any] | None = None) -> tuple[ValueView, ...]:
     """All values of a kind, or of a product over its kind, with where each comes from."""
     typical = asdict(CATALOGUE[kind])
@@ -66,7 +85,7 @@ def values_of(kind: str, own: Mapping[str, Any], below: Mapping[str, Any] | None
         words, unit, low, high = BANDS[name]
         low, high = KIND_BANDS[kind].get(name, (low, high))
         row = own.get(name) or (below or {}).get(name) or {}
-        value, source = float(row.get("value", typical[name])), row.get("source", FROM_MEMORY)
+        value, source = float(row.get("value", typical[name])), row.get("source", source_of(kind, name))
         out.append(ValueView(name, words, unit, value, source, row.get("note", ""), typical[name], low, high))
     return tuple(out)
 

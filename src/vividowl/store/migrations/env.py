@@ -2,7 +2,7 @@
 
 from alembic import context
 
-from vividowl.store.models import Base
+from vividowl.store.base import Base
 
 context.configure(connection=context.config.attributes["connection"], target_metadata=Base.metadata)
 with context.begin_transaction():

@@ -11,36 +11,29 @@ from vividowl.service.bench.view import BenchView, PlaceView, StepView
 from vividowl.service.bench.work import Batch
 from vividowl.web.bench.schemas import (
     AskOut,
-    BatchOut,
     BenchNoteOut,
     BenchOut,
     BenchStepOut,
-    BenchWordsOut,
     BlockerOut,
     BreachOut,
     CauseOut,
     GuardOut,
     LastEventOut,
-    MishapKindOut,
     MishapOut,
-    NamedOut,
     OrdersOut,
     OutcomeOfStepOut,
     PassOut,
     PhotoUseOut,
     PlaceOut,
     PowerOnOut,
-    RefusalOut,
     RefusedOut,
     ScrewClassOut,
     SeenOut,
-    SightOut,
-    SightsOut,
     TakenOptionOut,
-    TakenOut,
-    WaitKindOut,
     WaitOut,
 )
+from vividowl.web.bench.told import BatchOut, RefusalOut, TakenOut
+from vividowl.web.bench.words import BenchWordsOut, MishapKindOut, NamedOut, SightOut, SightsOut, WaitKindOut
 
 
 def batch_out(batch: Batch) -> BatchOut:

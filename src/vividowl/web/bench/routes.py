@@ -21,16 +21,9 @@ from vividowl.service.jobs import today as bench_case
 from vividowl.service.workshop import Workshop
 from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.bench.present import batch_out, bench_out, words_out
-from vividowl.web.bench.schemas import (
-    BatchOut,
-    BeginIn,
-    BenchOut,
-    BenchWordsOut,
-    EventsIn,
-    PhotoOut,
-    RunningWaitOut,
-    RunningWaitsOut,
-)
+from vividowl.web.bench.schemas import BenchOut, PhotoOut, RunningWaitOut, RunningWaitsOut
+from vividowl.web.bench.told import BatchOut, BeginIn, EventsIn
+from vividowl.web.bench.words import BenchWordsOut
 from vividowl.web.jobs.routes import JobPath
 
 api = APIBlueprint("bench", __name__, url_prefix="/api")  # fmt: skip

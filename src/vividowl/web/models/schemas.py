@@ -4,7 +4,8 @@ from __future__ import annotations
 
 import uuid
 
-from vividowl.web.bench.schemas import ScrewClassOut, Words
+from vividowl.web.bench.schemas import ScrewClassOut
+from vividowl.web.bench.told import Words
 from vividowl.web.fields import In, Out, Whole
 
 

@@ -9,13 +9,10 @@ from typing import Any
 from vividowl.service.plan.choices import OptionView, PlanView
 from vividowl.service.workings.calculator import written
 from vividowl.service.workings.calculators import WORKINGS
+from vividowl.web.plan.found import BathSpotOut, CoverSpotOut, FoundOut, GapSpotOut, ShimSpotOut
 from vividowl.web.plan.schemas import (
-    BathSpotOut,
     ChosenOut,
-    CoverSpotOut,
-    FoundOut,
     GapAdviceOut,
-    GapSpotOut,
     IntervalOut,
     OptionOut,
     OutcomeOut,
@@ -23,7 +20,6 @@ from vividowl.web.plan.schemas import (
     PlanGateOut,
     PlanOut,
     ProcedureOut,
-    ShimSpotOut,
     SkinOut,
     WorkedOut,
 )

@@ -2,17 +2,18 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterable, Mapping, Sequence
+from collections.abc import Callable, Iterable, Mapping
 from dataclasses import replace
 
 from vividowl.core.bench.fasteners import PLACES_MOST, PLUG, SCREW, Place, classes_of, letter_of
 from vividowl.core.bench.first_power import check_power
-from vividowl.core.bench.interlocks import BY_RULE, NEVER_SKIPPED, PLUGS_OPEN, after, all_breached
+from vividowl.core.bench.interlocks import BY_RULE, NEVER_SKIPPED
 from vividowl.core.bench.log.close import blockers
 from vividowl.core.bench.log.events import PHOTO_USES, BenchCommand, BenchEvent, BenchRefused, check_event, said
 from vividowl.core.bench.log.evolve import put
+from vividowl.core.bench.log.guard import broken_in, guard
 from vividowl.core.bench.log.made import acts_of_place, event_of
-from vividowl.core.bench.log.state import BenchState, place_words, plugs_open
+from vividowl.core.bench.log.state import BenchState, place_words
 from vividowl.core.bench.log.stored import device_from, place_from, step_from
 from vividowl.core.bench.mishaps import mishap
 from vividowl.core.bench.seen import sight
@@ -93,18 +94,6 @@ def _pending(s: BenchState, name: str) -> BenchStep:
     return step
 
 
-def _guard(s: BenchState, c: BenchCommand, acts: Sequence[str]) -> None:
-    """A broken rule needs to be told as what it is; what would destroy the device is not told away."""
-    broken = all_breached(acts, s.now_facts, s.device)
-    if not broken:
-        return
-    hard = next((r for r in broken if r.hard), None)
-    rule = hard or broken[0]
-    if hard is not None or not c.data.get("breach"):
-        raise BenchRefused(rule.reason, reason="interlock", rule=rule.rule, remedy=rule.remedy)
-    said(c.data["breach"], "What happened", "lifted the cooler before I saw the battery plug.")
-
-
 def _done(s: BenchState, c: BenchCommand) -> None:
     step = _pending(s, c.data["step"])
     if step.shows == "power":
@@ -122,7 +111,7 @@ def _finished(s: BenchState, c: BenchCommand, step: BenchStep) -> None:
     value = c.data.get("value")
     if value is not None:
         measured(step.asks, value)
-    _guard(s, c, step.acts)
+    guard(s, c, step.acts)
 
 
 def _skipped(s: BenchState, c: BenchCommand) -> None:
@@ -166,24 +155,11 @@ def _moved(s: BenchState, c: BenchCommand) -> None:
     if c.data.get("after"):
         _step(s, c.data["after"])
     moved = put(step, c.data.get("after"), [x for x in s.steps if x is not step])
-    worse = _broken_in(s, moved) - _broken_in(s, s.steps)
+    worse = broken_in(s, moved) - broken_in(s, s.steps)
     if worse:
         rule = BY_RULE[sorted(r for _, r in worse)[0]]
         raise BenchRefused(f"In this order a rule is broken: {rule.reason}", reason="interlock", rule=rule.rule,
                            remedy=rule.remedy)  # fmt: skip
-
-
-def _broken_in(s: BenchState, steps: Sequence[BenchStep]) -> set[tuple[str, str]]:
-    """Rules that the steps still to do would break in this order."""
-    facts, out, broken = s.facts, set(s.out), set[tuple[str, str]]()
-    for step in steps:
-        if step.id in s.outcomes:
-            continue
-        now = facts | {PLUGS_OPEN} if plugs_open(s.places, frozenset(out)) else facts
-        broken.update((step.id, rule.rule) for rule in all_breached(step.acts, now, s.device))
-        facts = after(step.acts, facts)
-        out = (out | (set(step.takes_out) & set(s.places))) - set(step.puts_in)
-    return broken
 
 
 def _place(s: BenchState, name: str) -> Place:
@@ -220,7 +196,7 @@ def _place_out(s: BenchState, c: BenchCommand) -> None:
     place = _place(s, c.data["place"])
     if place.id in s.out:
         raise BenchRefused(f"The {place_words(place, s.places)} is out already.", reason="done_already", field="place")
-    _guard(s, c, acts_of_place(place, s, out=True))
+    guard(s, c, acts_of_place(place, s, out=True))
 
 
 def _place_in(s: BenchState, c: BenchCommand) -> None:
@@ -232,7 +208,7 @@ def _place_in(s: BenchState, c: BenchCommand) -> None:
     if taken and place.kind == SCREW and taken != letter:
         raise BenchRefused(f"This place takes a screw {letter}, not {taken}: the wrong length dents the board.",
                            reason="wrong_screw", field="letter", remedy=f"Take one from tray {letter}.")  # fmt: skip
-    _guard(s, c, acts_of_place(place, s, out=False))
+    guard(s, c, acts_of_place(place, s, out=False))
 
 
 def _leftover(_: BenchState, c: BenchCommand) -> None:
@@ -290,9 +266,9 @@ def _power_on(s: BenchState, c: BenchCommand) -> None:
         raise BenchRefused(f"{what.words}: no power before the check.", reason="interlock", rule="mishap",
                            remedy=what.check or what.steps[0])  # fmt: skip
     if "fails" in results.values():
-        return _guard(s, c, ("powered",))
+        return guard(s, c, ("powered",))
     step = next((x for x in s.steps if x.shows == "power" and x.id not in s.outcomes), None)
-    return _finished(s, c, step) if step is not None else _guard(s, c, ("power_on_ok",))
+    return _finished(s, c, step) if step is not None else guard(s, c, ("power_on_ok",))
 
 
 def _photo(_: BenchState, c: BenchCommand) -> None:

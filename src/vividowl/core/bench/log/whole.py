@@ -9,7 +9,7 @@ from vividowl.core.bench.interlocks import ALLOY_UNSEEN, BARE, BARE_GPU, RULES_N
 from vividowl.core.bench.log.state import BenchState, place_words
 from vividowl.core.bench.steps.cleaning import face_steps
 from vividowl.core.bench.steps.closing import seat_step
-from vividowl.core.bench.steps.fitting import covered_step, inspect_step, stopgap_step
+from vividowl.core.bench.steps.faces import covered_step, inspect_step, stopgap_step
 from vividowl.core.bench.steps.vocabulary import BenchStep
 
 # Rules whose breach would end with a bare die, a cooler off, or unseen alloy under power.

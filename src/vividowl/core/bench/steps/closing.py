@@ -6,10 +6,11 @@ from collections.abc import Sequence
 
 from vividowl.core.bench.fasteners import PLUG, SCREW, Place, tightening_order, tightening_passes
 from vividowl.core.bench.interlocks import Device
-from vividowl.core.bench.steps.fitting import SHEET, TUBE, cover_step
+from vividowl.core.bench.steps.fitting import cover_step
 from vividowl.core.bench.steps.opening import ids_of, plug_words, plugs_in_the_way, screw_words, screws_in_the_way
 from vividowl.core.bench.steps.vocabulary import BenchStep, Work
 from vividowl.core.bench.waits import WAITS
+from vividowl.core.materials.kinds import CATALOGUE, Kind
 
 
 def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[BenchStep]:
@@ -97,7 +98,7 @@ def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[Ben
             task="open_close",
         ),
     ]
-    if any(p.kind in (SHEET, TUBE) for p in work.parts):
+    if any(p.kind in (Kind.SHEET, Kind.TUBE) for p in work.parts):
         steps.append(
             BenchStep(
                 "burn_in",
@@ -107,7 +108,7 @@ def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[Ben
                 "the Before recipe",
                 wait="burn_in",
                 wait_min=WAITS["burn_in"].minutes,
-                task=SHEET,
+                task=CATALOGUE[Kind.SHEET].task,
             )
         )
     return steps + _tune(work)

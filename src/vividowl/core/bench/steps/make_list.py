@@ -9,9 +9,10 @@ from vividowl.core.bench.fasteners import Place
 from vividowl.core.bench.interlocks import Device, after, breached
 from vividowl.core.bench.steps.cleaning import clean_steps
 from vividowl.core.bench.steps.closing import close_steps
-from vividowl.core.bench.steps.fitting import ALLOY, fit_steps
+from vividowl.core.bench.steps.fitting import fit_steps
 from vividowl.core.bench.steps.opening import open_steps
 from vividowl.core.bench.steps.vocabulary import BenchStep, Work, check_step
+from vividowl.core.materials.kinds import Kind
 
 
 def device_of(kind: str, work: Work, tighten_percent: int = 50, *, fanless: bool = False) -> Device:
@@ -25,7 +26,7 @@ def device_of(kind: str, work: Work, tighten_percent: int = 50, *, fanless: bool
     source: common practice, no source
     """
     on_die = work.on_die
-    coat = work.insulated_now and any(p.kind == ALLOY for p in on_die)
+    coat = work.insulated_now and any(p.kind == Kind.ALLOY for p in on_die)
     return Device(kind in ("laptop", "handheld"), not fanless, len(on_die) > 1, coat, work.lifts, work.new_fan, work.opens,
                   work.sealed, tighten_percent)  # fmt: skip
 

@@ -8,8 +8,8 @@ from vividowl.core.bench.fasteners import PLUG, PLUG_PARTS, SCREW, Place, classe
 from vividowl.core.bench.interlocks import Device
 from vividowl.core.bench.steps.vocabulary import DIE_TARGETS, BenchStep, Work
 from vividowl.core.bench.waits import WAITS
+from vividowl.core.materials.kinds import CATALOGUE, Kind
 
-SHEET = "phase_change_sheet"
 _OFF = "Shut down, unplug, hold the power button for 10 s. Strap on."
 _MAINS = "The power supply holds mains voltage: leave it closed. Licensed practice only."
 
@@ -92,7 +92,7 @@ def open_steps(kind: str, device: Device, work: Work, places: Sequence[Place]) -
         steps.append(BenchStep("gates", "open", "Read once more what was accepted", " ".join(work.gates)))
     if not device.opens:
         return steps
-    sheets = [p for p in work.parts if p.kind == SHEET and p.target in DIE_TARGETS]
+    sheets = [p for p in work.parts if p.kind == Kind.SHEET and p.target in DIE_TARGETS]
     if sheets:
         # First of all: it chills while the device is opened, and is cut before the cooler leaves the die.
         steps.append(
@@ -104,7 +104,7 @@ def open_steps(kind: str, device: Device, work: Work, places: Sequence[Place]) -
                 "fridge, 4 to 8 °C",
                 wait="fridge",
                 wait_min=WAITS["fridge"].minutes,
-                task=SHEET,
+                task=CATALOGUE[Kind.SHEET].task,
             )
         )
     steps += _to_the_battery(kind, device, places)
@@ -183,11 +183,11 @@ def _what_is_in_the_way(device: Device, places: Sequence[Place]) -> list[BenchSt
 
 def _cut(work: Work) -> list[BenchStep]:
     """Cut before the cooler comes off: a bare die does not wait for a blade."""
-    pieces = ", ".join(f"{p.words}: {p.dose}" for p in work.parts if p.kind == SHEET)
+    pieces = ", ".join(f"{p.words}: {p.dose}" for p in work.parts if p.kind == Kind.SHEET)
     return [BenchStep(
         "cut", "open", "Cut the piece and a spare with a fresh blade; back into the fridge until they are laid",
         "a dull or warm cut drags the film; a touched piece cannot be laid any more", "new blade, steel ruler", pieces,
-        "Both liners stay on. Fingers off the faces.", after_waits=("fridge",), task=SHEET,
+        "Both liners stay on. Fingers off the faces.", after_waits=("fridge",), task=CATALOGUE[Kind.SHEET].task,
     )]  # fmt: skip
 
 

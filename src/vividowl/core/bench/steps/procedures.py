@@ -5,7 +5,8 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from vividowl.core.bench.steps.fitting import hours_words, plating_steps
+from vividowl.core.bench.steps.baths import hours_words, plating_steps
+from vividowl.core.materials.kinds import Kind
 from vividowl.core.materials.plating import Bath
 from vividowl.core.quantities.errors import CoreError
 
@@ -37,7 +38,7 @@ class Procedure:
 
 # All common practice, no source; the maker's instructions of material and device come first.
 _SHEET = Procedure(
-    "phase_change_sheet", "Phase-change sheet",
+    Kind.SHEET, "Phase-change sheet",
     "Fingers off the film. It is judged after its heat cycles only: the first minutes are too hot.",
     (
         Step("Put the sheet into the fridge", "a cold film cuts clean and lets go of its liner", 30, "fridge, 4 to 8 °C"),
@@ -55,7 +56,7 @@ _SHEET = Procedure(
     ),
 )  # fmt: skip
 _TUBE = Procedure(
-    "phase_change_paste", "Phase-change paste from a tube",
+    Kind.TUBE, "Phase-change paste from a tube",
     "Solvent has to leave before the cooler closes. Ventilate; no open flame.",
     (
         Step("Clean die and plate to a mirror, let the alcohol dry", "residue stops it from wetting", 5,
@@ -69,7 +70,7 @@ _TUBE = Procedure(
     ),
 )  # fmt: skip
 _ALLOY = Procedure(
-    "gallium_alloy", "Gallium alloy",
+    Kind.ALLOY, "Gallium alloy",
     "Conducts electricity and destroys aluminium. Gloves. No power until the board was inspected.",
     (
         Step("Make sure that no aluminium is near: plate, fins, frame", "a smear is enough to destroy it", 0, "bright light"),

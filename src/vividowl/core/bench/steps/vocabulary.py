@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from vividowl.core.bench.interlocks import ACTS
+from vividowl.core.bench.interlocks import ACTS, Device
 from vividowl.core.bench.waits import wait_minutes
+from vividowl.core.materials.kinds import Kind
 from vividowl.core.materials.plating import Bath
 from vividowl.core.quantities.errors import CoreError, figure, require_range
 
@@ -109,7 +110,7 @@ class Work:
         return found if found or not self.lifts else (STOPGAP,)
 
 
-STOPGAP = PlannedPart("cpu_die", "paste_soft", "paste of the shop", "", "a thin film", None)
+STOPGAP = PlannedPart("cpu_die", Kind.PASTE_SOFT, "paste of the shop", "", "a thin film", None)
 
 
 def measured(asks: str, value: float) -> float:
@@ -162,3 +163,18 @@ def dose_words(mass_g: float | None, volume_ul: float | None) -> str:
     mass = "" if mass_g is None else f"{figure(float(f'{mass_g:.2g}'))} g"
     volume = "" if volume_ul is None else f"{figure(float(f'{volume_ul:.2g}'))} µL"
     return f"{mass} ({volume})" if mass and volume else mass or volume
+
+
+# Acts that cannot be taken back by lifting a hand: they are held for a second, not tapped.
+_HELD = frozenset({"battery_off", "battery_on", "powered", "power_on_ok", "alloy_applied"})
+
+
+def is_held(acts: Sequence[str], device: Device) -> bool:
+    """Whether a step is held for a second rather than tapped: battery, power, alloy, the first screw of a sealed device.
+
+    acts: acts of one step (n,) [text]
+    device: its traits
+    returns: flag
+    source: common practice, no source
+    """
+    return bool(_HELD & set(acts)) or (device.sealed and "cover_screws_out" in acts)

@@ -1,0 +1,125 @@
+"""One side of a comparison, and one effect between two of them."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field
+from enum import StrEnum
+
+from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined
+from vividowl.core.reading.measured import (
+    Measured,
+    difference_u95,
+    pool,
+)
+from vividowl.core.reading.reading import Reading
+from vividowl.core.sound.levels import NoiseFigure
+from vividowl.core.verdict.conditions import Conditions
+
+
+class Shown(StrEnum):
+    """What one effect shows."""
+
+    BETTER = "better"
+    WORSE = "worse"
+    CHANGED = "changed"
+    NOT_SHOWN = "not_shown"
+    NOT_KNOWN = "not_known"
+
+
+@dataclass(frozen=True)
+class Recorded:
+    """level_db: A-weighted level of a recording over full scale [dB]; room_out: whether the room alone was recorded too
+    and lies far enough below to be taken out."""
+
+    level_db: float
+    room_out: bool
+
+
+@dataclass(frozen=True)
+class Side:
+    """One run: conditions, reading of the log, noise by hand, level of a recording, and results of benchmarks by
+    name: score [1], duration [s], frame_rate [1/s]."""
+
+    conditions: Conditions
+    reading: Reading
+    noise: NoiseFigure | None = None
+    recording: Recorded | None = None
+    results: Mapping[str, float] = field(default_factory=dict)
+
+
+@dataclass(frozen=True)
+class Effect:
+    """quantity and unit; before, after and their expanded uncertainties; difference with its U95; what it shows;
+    working: formula and numbers in words; repeatable_u95: the part of U95 that more runs average out."""
+
+    quantity: str
+    words: str
+    unit: str
+    before: float | None
+    after: float | None
+    before_u95: float | None
+    after_u95: float | None
+    difference: float | None
+    u95: float | None
+    shown: Shown
+    working: str
+    repeatable_u95: float | None = None
+
+    def u95_after(self, more_runs: int) -> float | None:
+        """U95 of the difference with so many more runs on each side."""
+        if self.u95 is None or self.repeatable_u95 is None:
+            return None
+        stays = max(0.0, self.u95**2 - self.repeatable_u95**2)
+        return math.sqrt(stays + self.repeatable_u95**2 / (1 + more_runs))
+
+
+def effect_between(
+    quantity: str, words: str, unit: str, runs: Sequence[Sequence[Measured | None]], lower_is_better: bool | None,
+    working: str,
+) -> Effect:  # fmt: skip
+    """One quantity from before to after with its expanded uncertainty, and what it shows.
+
+    quantity: name [text]
+    words: as people say it [text]
+    unit: of the values [text]
+    runs: values of both sides, None where a run has none
+    lower_is_better: None where neither is [flag]
+    working: how it was worked out [text]
+    returns: Effect
+    source: GUM (JCGM 100), coverage factor 2
+    """
+    (before, after), repeats = pool(runs)
+    if repeats:
+        working += "; scatter from the repeats"
+    if before is None or after is None:
+        return Effect(
+            quantity, words, unit, before.value if before else None, after.value if after else None,
+            before.u95 if before else None, after.u95 if after else None, None, None, Shown.NOT_KNOWN, working,
+        )  # fmt: skip
+    difference, u95 = after.value - before.value, difference_u95(before, after)
+    shown = Shown.NOT_SHOWN
+    if abs(difference) > u95:
+        shown = Shown.CHANGED
+        if lower_is_better is not None:
+            shown = Shown.BETTER if (difference < 0) == lower_is_better else Shown.WORSE
+    repeatable = min(u95, COVERAGE_FACTOR * combined(before.scatter, after.scatter))
+    return Effect(
+        quantity, words, unit, before.value, after.value, before.u95, after.u95, difference, u95, shown, working,
+        repeatable,
+    )  # fmt: skip
+
+
+def pair_text(name: str, unit: str, runs: Sequence[Sequence[Measured | None]], digits: int = 1) -> str:
+    """Means of both sides as text.
+
+    name: of the quantity [text]
+    unit: of the values [text]
+    runs: values of both sides, None where a run has none
+    digits: after the point [1]
+    returns: words [text]
+    source: the definition
+    """
+    written = [f"{v.value:.{digits}f} {unit}" if v else "not known" for v in pool(runs)[0]]
+    return f"{name}: before {written[0]}, after {written[1]}"

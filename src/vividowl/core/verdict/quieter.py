@@ -1,0 +1,102 @@
+"""Whether it became quieter: levels read, and recordings."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import replace
+
+from vividowl.core.quantities.uncertainty import Tolerances, combined, standard_from_half_width
+from vividowl.core.reading.measured import (
+    Measured,
+)
+from vividowl.core.sound.levels import NoiseFigure, at_distance
+from vividowl.core.trace.roles import Role
+from vividowl.core.verdict.parts import Effect, Side, effect_between
+
+SAME_FAN_SHARE = 0.01
+ROOM_UNKNOWN_DB = 1.3
+
+
+def _level(figure: NoiseFigure, tol: Tolerances) -> Measured:
+    return Measured(figure.level_db, standard_from_half_width(tol.noise_db) / math.sqrt(figure.readings))
+
+
+def _of_the_room(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> float:
+    """Standard uncertainty that another room brings into a level [dB]: a warmer one makes a fan run faster, so a change
+    of the level is not all the service's. Nothing when the logs show the same fan speed."""
+    rooms = [[s.conditions.room_c for s in side if s.conditions.room_c is not None] for side in (befores, afters)]
+    fans = [side[0].reading.stats.get(Role.FAN_SPEED) for side in (befores, afters)]
+    if not all(rooms) or (fans[0] and fans[1] and abs(fans[1].mean - fans[0].mean) < SAME_FAN_SHARE * fans[0].mean):
+        return 0.0
+    apart = abs(sum(rooms[0]) / len(rooms[0]) - sum(rooms[1]) / len(rooms[1]))
+    return standard_from_half_width(tol.noise_room_db_per_k * apart)
+
+
+def _in_other_room(levels: Sequence[Measured | None], u: float) -> list[Measured | None]:
+    return [replace(m, drift=combined(m.drift, u)) if m is not None else None for m in levels]
+
+
+def noise_effect(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> Effect:
+    """Levels of both sides at one place, or not known; a distance is converted and that is said.
+
+    befores: runs before (n,)
+    afters: runs after (m,)
+    tol: what the instruments may be off
+    returns: Effect
+    source: ISO 3744, background correction and distance
+    """
+    working = "energy mean of the readings, background taken out (ISO 3744)"
+    figures = [[s.noise for s in side if s.noise is not None] for side in (befores, afters)]
+    first = next((f for side in figures for f in side), None)
+    runs: list[list[Measured | None]] = []
+    for side in figures:
+        levels: list[Measured | None] = []
+        for figure in side:
+            assert first is not None  # noqa: S101 - there is a figure
+            if figure.place and first.place and figure.place.casefold() != first.place.casefold():
+                working = f"read at “{first.place}” and at “{figure.place}”: not comparable"
+                continue
+            level = _level(figure, tol)
+            if figure.distance_m and first.distance_m and figure.distance_m != first.distance_m:
+                level = replace(level, value=at_distance(level.value, figure.distance_m, first.distance_m))
+                working += f"; converted from {figure.distance_m:g} m to {first.distance_m:g} m"
+            if figure.upper_bound:
+                working += "; the background was too near, so a level is an upper bound"
+            levels.append(level)
+        runs.append(levels)
+    room_u = _of_the_room(befores, afters, tol)
+    if room_u:
+        runs[1] = _in_other_room(runs[1], room_u)
+        working += f"; the rooms differ, ± {room_u * math.sqrt(3.0):.1f} dB for the fan that follows"
+    return effect_between("noise", "Noise", "dB", runs, True, working)
+
+
+def recorded_effect(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> Effect | None:
+    """The change between recordings of one phone at one place.
+
+    befores: runs before (n,)
+    afters: runs after (m,)
+    tol: what the instruments may be off
+    returns: Effect, None when there are no recordings
+    source: ISO 3744, background correction
+    """
+    if not any(s.recording is not None for s in (*befores, *afters)):
+        return None
+    room_known = all(s.recording is None or s.recording.room_out for s in (*befores, *afters))
+    # A room up to 6 dB below the quieter side, not recorded, may have shrunk the change by as much as ISO 3744
+    # corrects.
+    u = combined(
+        standard_from_half_width(tol.noise_db), 0.0 if room_known else standard_from_half_width(ROOM_UNKNOWN_DB)
+    )
+    runs = [
+        [Measured(s.recording.level_db, u) if s.recording is not None else None for s in side]
+        for side in (befores, afters)
+    ]
+    runs[1] = _in_other_room(runs[1], _of_the_room(befores, afters, tol))
+    working = "A-weighted energy mean of the recordings, same phone, same place and gain; only the difference is firm"
+    if not room_known:
+        working += "; the room alone was not recorded on both sides, so the true change may be larger"
+    found = effect_between("recorded_level", "Noise by recording", "dB", runs, True, working)
+    # A phone does not know its own level: neither side is a figure, only what lies between them.
+    return replace(found, before=None, after=None, before_u95=None, after_u95=None)

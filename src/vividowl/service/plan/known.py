@@ -1,0 +1,104 @@
+"""What is known of a device before anything is decided."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from vividowl.core.plan.spots import Inspection
+from vividowl.core.plan.unknowns import Known, interface_of
+from vividowl.core.reading.measured import Measured, resistance
+from vividowl.core.reading.reading import Reading
+from vividowl.core.response.reference import Source as ReferenceSource
+from vividowl.core.sound.levels import energy_mean
+from vividowl.core.trace.roles import Role
+from vividowl.service.measure.comparing import judged_by, kept, power_limit_of
+from vividowl.service.measure.readings import noise_of, reading_of
+from vividowl.service.measure.references import reference_for
+from vividowl.service.workshop import Workshop
+from vividowl.store.measuring import NoiseReading, Run, TraceFile
+from vividowl.store.models import Job
+from vividowl.store.scope import Scope
+
+HELD_SHARE = 0.02
+Z_80 = 1.2816  # half the width of an 80 % interval in standard deviations of a normal distribution
+NEW_MONTHS = 6
+
+
+@dataclass(frozen=True)
+class BeforeKnown:
+    """The Before reading as the prediction needs it."""
+
+    run: Run
+    reading: Reading
+    resistance: Measured
+    level_db: float | None
+    room_db: float | None
+
+
+def before_of(workshop: Workshop, scope: Scope, job: Job) -> BeforeKnown | str:
+    """The Before reading, or what it lacks."""
+    run = scope.run(job.id, "before")
+    traces = kept(scope, TraceFile, run)
+    if run is None or not traces:
+        return "There is no Before log yet. Take it first: what a service buys follows from where the heat stops now."
+    reading = reading_of(workshop, scope.shop_id, traces[0], run, job.limit_c)
+    if run.room_c is None:
+        return "The room temperature of the Before run is not noted. Note it in Before."
+    if reading.power is None:
+        return (
+            "The Before log has no power channel, so watts and kelvins cannot be told apart. Log power, then come back."
+        )
+    tolerances, _ = judged_by(scope, job)
+    found = resistance(reading, run.room_c, tolerances)
+    if found is None or not found.value > 0:
+        return "The Before log does not say where it settles. Log it longer, as its page says."
+    rows = kept(scope, NoiseReading, run)
+    noise, rooms = noise_of(rows), [r.background_db for r in rows if r.background_db is not None]
+    return BeforeKnown(run, reading, found, noise.level_db if noise is not None else None,
+                   energy_mean(rooms) if rooms else None)  # fmt: skip
+
+
+def known_of(workshop: Workshop, scope: Scope, job: Job, before: BeforeKnown, found: Inspection) -> tuple[Known, str]:
+    """What is known, and in words what it is judged against."""
+    reading, response = before.reading, before.reading.response
+    assert reading.power is not None  # noqa: S101 - before_of has looked
+    reference = reference_for(workshop, scope, job)
+    own = reference is not None and reference.source is not ReferenceSource.CLASS_TYPICAL
+    healthy = reference if own and reference is not None and reference.interface is not None else None
+    held = (reading.throttling.share or 0.0) > HELD_SHARE
+    limit = job.limit_c if job.limit_c is not None else reading.throttling.limit_c
+    months = job.months_since_service if job.months_since_service is not None else job.age_months
+    split = interface_of(response)
+    # Where it would end is advice, and a plan is advice: what is to come of a short run belongs to what is repaired.
+    ends_at = before.resistance.value + (reading.window.remaining_rise_k or 0.0) / reading.power.mean
+    known = Known(
+        ends_at, before.resistance.own, reading.power.mean, before.run.room_c or 0.0,
+        split[0] if split else None, split[1] if split else 0.0,
+        limit, held, _fanless(before), job.kind, months, job.surroundings, found.die_mm2, found.old_interface,
+        found.dust, healthy.interface if healthy else None, healthy.total if healthy else None,
+        power_limit_of(job, [reading]), _sealed_new(job), _fan_floor(before), _noise_floor(before),
+    )  # fmt: skip
+    return known, str(healthy.source) if healthy else "class-typical, from memory"
+
+
+def _sealed_new(job: Job) -> bool:
+    """Whether nobody but the maker can have had it open, and it is too young for dust."""
+    age = job.age_months
+    return job.seal == "intact" and job.months_since_service is None and age is not None and age <= NEW_MONTHS
+
+
+def _fan_floor(before: BeforeKnown) -> float | None:
+    """Lowest speed that the fan was seen at over that of the load."""
+    fan = before.reading.stats.get(Role.FAN_SPEED)
+    if fan is None or before.reading.idle_fan_rpm is None or not fan.mean > 0:
+        return None
+    return min(1.0, max(0.05, before.reading.idle_fan_rpm / fan.mean))
+
+
+def _noise_floor(before: BeforeKnown) -> float | None:
+    """The room's level over that of the run, by a meter that read both [dB]."""
+    return before.room_db - before.level_db if before.room_db is not None and before.level_db is not None else None
+
+
+def _fanless(before: BeforeKnown) -> bool:
+    return Role.FAN_SPEED not in before.reading.stats and "no fan" in before.run.fan_setting.lower()

@@ -1,0 +1,171 @@
+"""Tables of what was measured: runs, logs, recordings, levels, spots."""
+
+from __future__ import annotations
+
+import uuid
+from datetime import datetime
+from typing import Any
+
+from sqlalchemy import (
+    CheckConstraint,
+    ForeignKey,
+    ForeignKeyConstraint,
+    Index,
+    String,
+    UniqueConstraint,
+)
+from sqlalchemy.orm import Mapped, mapped_column
+
+from vividowl.store.base import Base, now
+
+
+class Run(Base):
+    """One test of the device: its conditions and what was read. glance keeps what the owl glyph shows."""
+
+    __tablename__ = "run"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    job_id: Mapped[uuid.UUID]
+    side: Mapped[str] = mapped_column(String(10))
+    version: Mapped[int] = mapped_column(default=1)
+    room_c: Mapped[float | None]
+    load_recipe: Mapped[str] = mapped_column(String(200), default="")
+    duration_min: Mapped[float | None]
+    fan_setting: Mapped[str] = mapped_column(String(80), default="")
+    power_profile: Mapped[str] = mapped_column(String(80), default="")
+    placement: Mapped[str] = mapped_column(String(120), default="")
+    start: Mapped[str] = mapped_column(String(10), default="")
+    firmware: Mapped[str] = mapped_column(String(80), default="")
+    tuning: Mapped[str] = mapped_column(String(120), default="")
+    fan_blades: Mapped[int | None]
+    result_score: Mapped[float | None]
+    result_duration_s: Mapped[float | None]
+    result_frame_rate: Mapped[float | None]
+    window_from_s: Mapped[float | None]
+    window_to_s: Mapped[float | None]
+    glance: Mapped[dict[str, Any]] = mapped_column(default=dict)
+    updated_at: Mapped[datetime] = mapped_column(default=now, onupdate=now)
+    __table_args__ = (
+        UniqueConstraint("shop_id", "id"),
+        UniqueConstraint("job_id", "side"),
+        ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"], ondelete="CASCADE"),
+        CheckConstraint("side IN ('before', 'after')", name="side"),
+        CheckConstraint("room_c BETWEEN -10 AND 60", name="room_c"),
+        CheckConstraint("duration_min > 0", name="duration_min"),
+        CheckConstraint("start IN ('', 'cold', 'warm')", name="start"),
+        CheckConstraint("fan_blades BETWEEN 3 AND 120", name="fan_blades"),
+        CheckConstraint("result_score > 0", name="result_score"),
+        CheckConstraint("result_duration_s > 0", name="result_duration_s"),
+        CheckConstraint("result_frame_rate > 0", name="result_frame_rate"),
+        CheckConstraint("(window_from_s IS NULL) = (window_to_s IS NULL) AND window_from_s < window_to_s",
+                        name="window"),
+    )  # fmt: skip
+
+
+class TraceFile(Base):
+    """An uploaded log: the bytes lie in the file store under their SHA-256, the columns as Parquet beside them.
+
+    One of a run gives the figures on the page; the others kept were given as repeats of the same recipe.
+    """
+
+    __tablename__ = "trace_file"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    run_id: Mapped[uuid.UUID]
+    sha256: Mapped[str] = mapped_column(String(64))
+    file_name: Mapped[str] = mapped_column(String(200))
+    size_bytes: Mapped[int]
+    samples: Mapped[int]
+    interval_s: Mapped[float]
+    duration_s: Mapped[float]
+    channels: Mapped[list[Any]]
+    notices: Mapped[list[Any]] = mapped_column(default=list)
+    is_repeat: Mapped[bool] = mapped_column(default=False)
+    uploaded_at: Mapped[datetime] = mapped_column(default=now)
+    uploaded_by: Mapped[uuid.UUID]
+    removed_at: Mapped[datetime | None]
+    __table_args__ = (
+        ForeignKeyConstraint(["shop_id", "run_id"], ["run.shop_id", "run.id"], ondelete="CASCADE"),
+        ForeignKeyConstraint(["shop_id", "uploaded_by"], ["member.shop_id", "member.id"]),
+        CheckConstraint("sha256 ~ '^[0-9a-f]{64}$'", name="sha256"),
+        Index("ix_trace_file_run_id", "run_id"),
+        Index("ix_trace_file_shop_id_sha256", "shop_id", "sha256"),
+    )
+
+
+class SoundFile(Base):
+    """An uploaded recording with what was read from it. reference_db: the level the meter showed, for a recording
+    that calibrates the others of its job. is_background: of the room alone, with the device off."""
+
+    __tablename__ = "sound_file"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    run_id: Mapped[uuid.UUID]
+    sha256: Mapped[str] = mapped_column(String(64))
+    file_name: Mapped[str] = mapped_column(String(200))
+    size_bytes: Mapped[int]
+    reading: Mapped[dict[str, Any]]
+    reference_db: Mapped[float | None]
+    is_background: Mapped[bool] = mapped_column(default=False)
+    created_at: Mapped[datetime] = mapped_column(default=now)
+    uploaded_by: Mapped[uuid.UUID]
+    removed_at: Mapped[datetime | None]
+    __table_args__ = (
+        ForeignKeyConstraint(["shop_id", "run_id"], ["run.shop_id", "run.id"], ondelete="CASCADE"),
+        ForeignKeyConstraint(["shop_id", "uploaded_by"], ["member.shop_id", "member.id"]),
+        CheckConstraint("sha256 ~ '^[0-9a-f]{64}$'", name="sha256"),
+        CheckConstraint("reference_db BETWEEN 0 AND 140", name="reference_db"),
+        Index("ix_sound_file_run_id", "run_id"),
+    )
+
+
+class LogMapping(Base):
+    """Which column is what, as a person set it, for every log with these headers."""
+
+    __tablename__ = "log_mapping"
+    shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"), primary_key=True)
+    signature: Mapped[str] = mapped_column(String(64), primary_key=True)
+    roles: Mapped[dict[str, Any]]
+    updated_at: Mapped[datetime] = mapped_column(default=now, onupdate=now)
+
+
+class NoiseReading(Base):
+    """A level read by hand."""
+
+    __tablename__ = "noise_reading"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    run_id: Mapped[uuid.UUID]
+    level_db: Mapped[float]
+    background_db: Mapped[float | None]
+    place: Mapped[str] = mapped_column(String(80), default="")
+    distance_m: Mapped[float | None]
+    created_at: Mapped[datetime] = mapped_column(default=now)
+    removed_at: Mapped[datetime | None]
+    __table_args__ = (
+        ForeignKeyConstraint(["shop_id", "run_id"], ["run.shop_id", "run.id"], ondelete="CASCADE"),
+        CheckConstraint("level_db BETWEEN 0 AND 140", name="level_db"),
+        CheckConstraint("background_db BETWEEN 0 AND 140", name="background_db"),
+        CheckConstraint("distance_m > 0", name="distance_m"),
+        Index("ix_noise_reading_run_id", "run_id"),
+    )
+
+
+class SpotReading(Base):
+    """A temperature read by hand at one spot under load."""
+
+    __tablename__ = "spot_reading"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    run_id: Mapped[uuid.UUID]
+    spot: Mapped[str] = mapped_column(String(20))
+    reading_c: Mapped[float]
+    place: Mapped[str] = mapped_column(String(80), default="")
+    created_at: Mapped[datetime] = mapped_column(default=now)
+    removed_at: Mapped[datetime | None]
+    __table_args__ = (
+        ForeignKeyConstraint(["shop_id", "run_id"], ["run.shop_id", "run.id"], ondelete="CASCADE"),
+        CheckConstraint("spot IN ('exhaust', 'skin', 'heatsink')", name="spot"),
+        CheckConstraint("reading_c BETWEEN -40 AND 150", name="reading_c"),
+        Index("ix_spot_reading_run_id", "run_id"),
+    )

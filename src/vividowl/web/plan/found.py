@@ -1,0 +1,163 @@
+"""What was found, in and out."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from vividowl.web.fields import Flag, In, Number, Out, Short, Whole
+
+Goal = Literal["cooler", "quieter", "faster", "cheaper", "longest_rest"]
+
+
+class GapSpotIn(In):
+    target: Short
+    how: Short
+    reading_mm: Number
+    tolerance_mm: Number = 0.05
+    width_mm: Number
+    length_mm: Number
+    count: Whole = 1
+    together: Flag = False
+
+
+class ShimSpotIn(In):
+    package_width_mm: Number
+    package_length_mm: Number
+    die_width_mm: Number
+    die_length_mm: Number
+    shim_width_mm: Number
+    shim_length_mm: Number
+    shim_mm: Number
+    pad_mm: Number
+    pad_conductivity: Number
+    power_w: Number
+    offset_x_mm: Number = 0.0
+    offset_y_mm: Number = 0.0
+    neighbours_mm: Number | None = None
+    bond: Short = "glue"
+
+
+class BathSpotIn(In):
+    method: Short
+    area_cm2: Number
+    target_um: Number = 20.0
+    temperature_c: Number = 70.0
+    rate_um_h: Number | None = None
+    current_density_a_dm2: Number | None = None
+
+
+class CoverSpotIn(In):
+    material: Short
+    thickness_mm: Number
+    width_mm: Number
+    length_mm: Number
+    pad_width_mm: Number
+    pad_length_mm: Number
+    pad_conductivity: Number
+    gap_mm: Number | None = None
+    gap_tolerance_mm: Number = 0.1
+    battery_mm: Number | None = None
+
+
+class FoundIn(In):
+    cpu_die_width_mm: Number | None = None
+    cpu_die_length_mm: Number | None = None
+    gpu_die_width_mm: Number | None = None
+    gpu_die_length_mm: Number | None = None
+    old_interface: Short = "unknown"
+    dust: Short = "unknown"
+    fan_state: Short = "unknown"
+    pads_state: Short = "unknown"
+    gap_filler: Short = "pads"
+    cold_plate: Short = "unknown"
+    aluminium_near: Short = "unknown"
+    parts_exposed: Short = "unknown"
+    insulation: Short = "none"
+    carried: Flag = False
+    place: Short = "desk"
+    gaps: Annotated[list[GapSpotIn], Field(max_length=20, default_factory=list)]
+    shim: ShimSpotIn | None = None
+    cover: CoverSpotIn | None = None
+    undervolt_mv: Number = 0.0
+    cap_w: Number | None = None
+    opens_mains: Flag = False
+    plating: Flag = False
+    bath: BathSpotIn | None = None
+
+
+class GapSpotOut(Out):
+    target: str
+    how: str
+    reading_mm: float
+    tolerance_mm: float
+    width_mm: float
+    length_mm: float
+    count: int
+    together: bool
+
+
+class ShimSpotOut(Out):
+    package_width_mm: float
+    package_length_mm: float
+    die_width_mm: float
+    die_length_mm: float
+    shim_width_mm: float
+    shim_length_mm: float
+    shim_mm: float
+    pad_mm: float
+    pad_conductivity: float
+    power_w: float
+    offset_x_mm: float
+    offset_y_mm: float
+    neighbours_mm: float | None
+    bond: str
+
+
+class BathSpotOut(Out):
+    method: str
+    area_cm2: float
+    target_um: float
+    temperature_c: float
+    rate_um_h: float | None
+    current_density_a_dm2: float | None
+
+
+class CoverSpotOut(Out):
+    material: str
+    thickness_mm: float
+    width_mm: float
+    length_mm: float
+    pad_width_mm: float
+    pad_length_mm: float
+    pad_conductivity: float
+    gap_mm: float | None
+    gap_tolerance_mm: float
+    battery_mm: float | None
+
+
+class FoundOut(Out):
+    cpu_die_width_mm: float | None
+    cpu_die_length_mm: float | None
+    gpu_die_width_mm: float | None
+    gpu_die_length_mm: float | None
+    old_interface: str
+    dust: str
+    fan_state: str
+    pads_state: str
+    gap_filler: str
+    cold_plate: str
+    aluminium_near: str
+    parts_exposed: str
+    insulation: str
+    carried: bool
+    place: str
+    gaps: list[GapSpotOut]
+    shim: ShimSpotOut | None
+    cover: CoverSpotOut | None
+    undervolt_mv: float
+    cap_w: float | None
+    opens_mains: bool
+    plating: bool
+    bath: BathSpotOut | None
