@@ -1,0 +1,48 @@
+"""The pages name files, modules and tests that are there; modules keep their size."""
+
+import re
+from pathlib import Path
+
+import pytest
+
+ROOT = Path(__file__).parents[1]
+PAGES = ["README.md", *(str(p.relative_to(ROOT)) for p in sorted((ROOT / "docs").glob("*.md")))]
+# Where a path on a page may start from.
+BASES = [ROOT, ROOT / "src/vividowl", ROOT / "ui/src", ROOT / "ui/src/lib/bench", ROOT / "src/vividowl/core/bench/log"]
+
+
+@pytest.mark.parametrize("page", PAGES)
+def test_a_page_names_files_that_are_there(page):
+    text = (ROOT / page).read_text(encoding="utf-8")
+    named = set(re.findall(r"`([\w./-]+\.(?:py|ts|svelte|toml|json|sh))`", text))
+    assert [n for n in sorted(named) if not any((base / n).exists() for base in BASES)] == []
+    modules = set(re.findall(r"`((?:core|service|store|web|formats|host)(?:\.\w+)+)`", text))
+    gone = []
+    for name in sorted(modules):
+        parts = name.split(".")
+        tries = [parts[:n] for n in (len(parts), len(parts) - 1)]
+        if not any((ROOT / "src/vividowl").joinpath(*t).with_suffix(".py").exists() or
+                   (ROOT / "src/vividowl").joinpath(*t).is_dir() for t in tries if len(t) > 1):  # fmt: skip
+            gone.append(name)
+    assert gone == []
+
+
+def test_links_of_the_pages_lead_somewhere():
+    for page in PAGES:
+        path = ROOT / page
+        for link in re.findall(r"\]\(([^)#]+)", path.read_text(encoding="utf-8")):
+            assert link.startswith("http") or (path.parent / link).exists(), f"{page}: {link}"
+
+
+# Longer with a reason: one class that owns a server, one migration that makes the first tables.
+LONGER = {"host/cluster.py": 330, "store/migrations/versions/0001_the_first_tables.py": 320,
+          "service/workings/calculators.py": 310}  # fmt: skip
+
+
+def test_modules_and_folders_keep_their_size():
+    source = ROOT / "src/vividowl"
+    for path in source.rglob("*.py"):
+        name = str(path.relative_to(source))
+        assert len(path.read_text(encoding="utf-8").splitlines()) <= LONGER.get(name, 300), name
+    for folder in (p for p in source.rglob("*") if p.is_dir() and "versions" not in p.parts):
+        assert len(list(folder.glob("*.py"))) <= 17, folder
