@@ -121,7 +121,8 @@ def served(workshop):
         workshop, shop_name="Kept", name="Ada", login="ada", password="four words to remember"
     ).actor
     fields = {**dict.fromkeys(intake.INTAKE_FIELDS), "customer_name": "Wen", "customer_contact": "", "kind": "laptop",
-              "maker": "", "model": "Marrow", "symptom": "", "surroundings": "unknown", "lives": "", "warranty": "over",
+              "maker": "", "model": "Marrow", "symptom": "", "surroundings": "unknown", "place": "unknown",
+              "fan": "unknown", "lives": "", "warranty": "over",
               "seal": "none", "backup_done": "yes", "battery_swollen": False, "liquid_damage": False,
               "factory_interface": ""}  # fmt: skip
     job = intake.create_job(workshop, owner, fields).job.id

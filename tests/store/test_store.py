@@ -3,7 +3,7 @@
 import hashlib
 import io
 import uuid
-from datetime import date
+from datetime import UTC, date, datetime
 
 import pytest
 from sqlalchemy import inspect, text
@@ -260,3 +260,38 @@ def test_a_shop_from_before_the_shelf_gets_its_usual_ways(cluster, workshop):
         assert "lot" not in inspect(other.engine).get_table_names()
     finally:
         other.close()
+
+
+def test_place_and_fan_are_taken_over_from_the_words_of_before(cluster, workshop):
+    with workshop.database.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as admin:
+        admin.execute(text("DROP DATABASE IF EXISTS places"))
+        admin.execute(text("CREATE DATABASE places"))
+    other = Database(cluster.url.replace("/vividowl", "/places"))
+    lives = {1: "on a laptop stand", 2: "Lap, sofa", 3: "dock, lid closed", 4: "shelf"}
+    shop, customer, member = uuid.uuid4(), uuid.uuid4(), uuid.uuid4()
+    unknown = dict.fromkeys(("surroundings", "warranty", "seal", "backup_done"), "unknown")
+    try:
+        other.migrate("0012")
+        with other.session() as session:
+            put(session, "shop", id=shop, name="Old", currency="EUR", reference_room_c=25.0, hourly_rate_cents=6000)
+            put(session, "member", id=member, shop_id=shop, login="ada", name="Ada", role="owner")
+            put(session, "customer", id=customer, shop_id=shop, name="Wen")
+            for number, words in lives.items():
+                put(session, "job", id=uuid.uuid4(), shop_id=shop, customer_id=customer, created_by=member,
+                    kind="laptop", number=number, lives=words, **unknown)  # fmt: skip
+        other.migrate()
+        with other.session() as session:
+            found = dict(session.execute(text("SELECT number, place FROM job")).all())
+        assert found == {1: "stand", 2: "lap", 3: "dock", 4: "unknown"}
+    finally:
+        other.close()
+
+
+def put(session, table, **values):
+    """A row in a table as it was once; columns that want a value and get none say nothing."""
+    nothing = {"BOOLEAN": False, "INTEGER": 0, "JSONB": "{}", "TIMESTAMP": datetime.now(UTC), "DOUBLE PRECISION": 0.0}
+    for column in inspect(session.connection()).get_columns(table):
+        if not column["nullable"] and column["default"] is None:
+            values.setdefault(column["name"], nothing.get(str(column["type"]).split("(")[0], ""))
+    names, marks = ", ".join(values), ", ".join(f":{name}" for name in values)
+    session.execute(text(f"INSERT INTO {table} ({names}) VALUES ({marks})"), values)

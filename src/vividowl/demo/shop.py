@@ -40,7 +40,8 @@ PHONE_FULL_SCALE_DB = 104.0
 
 _BLANK: dict[str, Any] = {
     "customer_contact": "", "maker": "", "symptom": "", "age_months": None, "months_since_service": None,
-    "surroundings": "unknown", "lives": "", "warranty": "unknown", "seal": "unknown", "backup_done": "unknown",
+    "surroundings": "unknown", "lives": "", "place": "unknown",
+    "fan": "unknown", "warranty": "unknown", "seal": "unknown", "backup_done": "unknown",
     "battery_swollen": False, "liquid_damage": False, "factory_interface": "", "power_limit_cpu_w": None,
     "power_limit_gpu_w": None, "limit_c": None,
 }  # fmt: skip

@@ -8,13 +8,13 @@ from html import escape
 from typing import Any
 
 from vividowl.core.response.ladder import Ladder
+from vividowl.core.trace.throttling import HELD_SHARE
 
 INK, SOFT, RULE, PAPER = "#22252b", "#5a5e66", "#cfc7b6", "#ffffff"
 BEFORE, AFTER, OWL = "#a83a18", "#00686b", "#46307f"
 FONT = "Atkinson Hyperlegible Next"
 RISE_FULL_K = 90.0
 NOISE_LOW_DB, NOISE_HIGH_DB = 25.0, 65.0
-HELD_SHARE = 0.02
 
 
 def _svg(width: float, height: float, parts: Sequence[str]) -> str:

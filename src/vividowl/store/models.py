@@ -111,6 +111,9 @@ class Job(Base):
     months_since_service: Mapped[int | None]
     surroundings: Mapped[str] = mapped_column(String(20), default="unknown")
     lives: Mapped[str] = mapped_column(String(200), default="")
+    # Where it is used, and whether it has a fan: asked, never searched for in words.
+    place: Mapped[str] = mapped_column(String(10), default="unknown")
+    fan: Mapped[str] = mapped_column(String(10), default="unknown")
     warranty: Mapped[str] = mapped_column(String(20), default="unknown")
     seal: Mapped[str] = mapped_column(String(20), default="unknown")
     backup_done: Mapped[str] = mapped_column(String(20), default="unknown")
@@ -144,6 +147,8 @@ class Job(Base):
         CheckConstraint("kind IN ('laptop', 'console', 'handheld', 'other')", name="kind"),
         CheckConstraint("age_months >= 0", name="age_months"),
         CheckConstraint("months_since_service >= 0", name="months_since_service"),
+        CheckConstraint("place IN ('unknown', 'desk', 'stand', 'dock', 'lap', 'hand')", name="place"),
+        CheckConstraint("fan IN ('unknown', 'yes', 'no')", name="fan"),
         CheckConstraint("surroundings IN ('normal', 'dusty', 'pets', 'smoke', 'unknown')", name="surroundings"),
         CheckConstraint("warranty IN ('running', 'over', 'unknown')", name="warranty"),
         CheckConstraint("seal IN ('intact', 'broken', 'none', 'unknown')", name="seal"),

@@ -33,7 +33,7 @@ def test_a_good_service_on_a_throttled_machine_is_told_in_watts(chalk, cured):
     assert found.verdict is Verdict.IMPROVED
     # What was measured leads; what it could hold is calculated and stands in the details.
     assert found.headline == (
-        "Improved: same load, 45 → 58 W, clock +9 %, held back 98 % → 0 %; now 24 K below its limit"
+        "Improved: same load, 45 → 58 W, clock +9 %, held back 97 % → 0 %; now 26 K below its limit"
     )
     assert found.effect("resistance").shown is Shown.BETTER
     assert any("the watts tell" in r for r in found.reasons)
@@ -57,7 +57,7 @@ def test_one_kelvin_between_two_runs_is_within_tolerance(mild):
 def test_a_worse_service_is_called_worse(mild):
     found = compare(side(mild, 7), side(replace(mild, interface=0.7), 8, drop=(Role.FAN_SPEED,)))
     assert found.verdict is Verdict.WORSE
-    assert found.headline == "Worse: 10 K more over the room at 40 W"
+    assert found.headline == "Worse: 11 K more over the room at 40 W"
 
 
 def test_the_difference_is_surer_than_the_figures_since_the_sensor_is_the_same(mild):

@@ -2203,6 +2203,12 @@ export interface components {
              */
             factory_interface: string;
             /**
+             * Fan
+             * @default unknown
+             * @enum {string}
+             */
+            fan: "unknown" | "yes" | "no";
+            /**
              * Kind
              * @enum {string}
              */
@@ -2228,6 +2234,12 @@ export interface components {
             model: string;
             /** Months Since Service */
             months_since_service?: number | null;
+            /**
+             * Place
+             * @default unknown
+             * @enum {string}
+             */
+            place: "unknown" | "desk" | "stand" | "dock" | "lap" | "hand";
             /** Power Limit Cpu W */
             power_limit_cpu_w?: number | null;
             /** Power Limit Gpu W */
@@ -2284,6 +2296,12 @@ export interface components {
              */
             factory_interface: string;
             /**
+             * Fan
+             * @default unknown
+             * @enum {string}
+             */
+            fan: "unknown" | "yes" | "no";
+            /**
              * Kind
              * @enum {string}
              */
@@ -2309,6 +2327,12 @@ export interface components {
             model: string;
             /** Months Since Service */
             months_since_service?: number | null;
+            /**
+             * Place
+             * @default unknown
+             * @enum {string}
+             */
+            place: "unknown" | "desk" | "stand" | "dock" | "lap" | "hand";
             /** Power Limit Cpu W */
             power_limit_cpu_w?: number | null;
             /** Power Limit Gpu W */
@@ -2374,6 +2398,8 @@ export interface components {
             done: string[];
             /** Factory Interface */
             factory_interface: string;
+            /** Fan */
+            fan: string;
             /** Fit Done */
             fit_done: boolean;
             /** Fit Note */
@@ -2411,6 +2437,8 @@ export interface components {
             next_step: string;
             /** Number */
             number: number;
+            /** Place */
+            place: string;
             /** Power Limit Cpu W */
             power_limit_cpu_w: number | null;
             /** Power Limit Gpu W */

@@ -66,6 +66,8 @@ export function makeJob(more: Partial<Job> = {}): Job {
     age_months: 40,
     months_since_service: null,
     surroundings: 'dusty',
+    place: 'unknown',
+    fan: 'unknown',
     lives: '',
     warranty: 'over',
     seal: 'none',

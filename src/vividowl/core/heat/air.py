@@ -12,6 +12,9 @@ STANDARD_PRESSURE = 101325.0  # [Pa]
 HEAT_CAPACITY_AIR = 1006.0  # [J/(kg K)] dry air near 25 degC, textbook
 CFM_PER_M3_S = 2118.88
 FAN_LEVEL_EXPONENT_DB = 50.0
+# Resistance behind the interface goes with fan speed to the power of minus this, plus or minus its half-width: between
+# laminar fins with a share of plain conduction and turbulent ones. From memory.
+FAN_RESISTANCE_EXPONENT, FAN_RESISTANCE_EXPONENT_HALF_WIDTH = 0.5, 0.25
 
 
 @dataclass(frozen=True)

@@ -9,6 +9,7 @@ from enum import StrEnum
 
 import numpy as np
 
+from vividowl.core.heat.air import FAN_RESISTANCE_EXPONENT, FAN_RESISTANCE_EXPONENT_HALF_WIDTH
 from vividowl.core.heat.temperature import REFERENCE_ROOM_C
 from vividowl.core.materials.kinds import Material
 from vividowl.core.plan.unknowns import SAMPLES, Known, Unknowns, new_film, sample_unknowns, triangular
@@ -22,7 +23,6 @@ FAN_SHARE_LEAST = 0.3  # slower than this a fan stands still rather than turns
 CORE_VOLTAGE = (0.75, 1.0, 1.25)  # [V] low, usual, high under load; from memory
 DYNAMIC_SHARE = (0.60, 0.85, 0.97)  # of the power follows f V^2, the rest does not; from memory
 DRAG_SHARE = (0.50, 0.75, 0.95)  # flow of a dragging fan over that of a sound one; from memory
-FAN_EXPONENT = (0.35, 0.5, 0.75)  # resistance behind the interface goes with fan speed to minus this; from memory
 # Of the heat that left behind the interface before, this share went through the same cover already, so that coupling it
 # does not add a whole new way; from memory.
 COVER_SHARED = (0.2, 0.4, 0.6)
@@ -129,7 +129,10 @@ def _one(
 ) -> Prediction:
     interface, behind = drawn.core + drawn.film, drawn.behind
     actions = set(option.actions)
-    exponent = triangular(where[0], *FAN_EXPONENT)
+    exponent = triangular(
+        where[0], FAN_RESISTANCE_EXPONENT - FAN_RESISTANCE_EXPONENT_HALF_WIDTH, FAN_RESISTANCE_EXPONENT,
+        FAN_RESISTANCE_EXPONENT + FAN_RESISTANCE_EXPONENT_HALF_WIDTH,
+    )  # fmt: skip
     if Action.CLEAN in actions:
         behind = behind * (1.0 - drawn.dust)
     if Action.FAN in actions:

@@ -6,6 +6,7 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
+from vividowl.core.heat.air import FAN_RESISTANCE_EXPONENT, FAN_RESISTANCE_EXPONENT_HALF_WIDTH
 from vividowl.core.heat.temperature import sustained_capacity, thermal_resistance
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.uncertainty import (
@@ -23,10 +24,8 @@ REPEATS_LEAST_FREEDOM = 2
 # What is still to come counts in the value of a side; between two sides cut at equal times most of it is common, and
 # this share of it is taken to differ. From memory.
 TO_COME_WIDTH, TO_COME_DIFFERS = 0.6, 0.15
-# Resistance behind the interface goes with fan speed to the power of minus this, plus or minus its half-width: between
-# laminar fins with a share of plain conduction and turbulent ones. How much of the whole lies behind the interface is
-# taken alike on both sides, since a log seldom tells it well. From memory.
-FAN_EXPONENT, FAN_EXPONENT_HALF_WIDTH = 0.5, 0.25
+# How much of the whole lies behind the interface is taken alike on both sides, since a log seldom tells it well. From
+# memory.
 BEHIND_INTERFACE_SHARE = 0.7
 LIMIT_ABOVE_ROOM_K = 1.0
 
@@ -152,8 +151,8 @@ def at_fan_speed(of: Measured | None, fan_rpm: float | None, wanted_rpm: float, 
     if of is None or fan_rpm is None or not fan_rpm > 0 or not wanted_rpm > 0:
         return None
     ratio = fan_rpm / wanted_rpm
-    value = of.value + behind * (ratio**FAN_EXPONENT - 1.0)
-    u = behind * abs(math.log(ratio)) * standard_from_half_width(FAN_EXPONENT_HALF_WIDTH)
+    value = of.value + behind * (ratio**FAN_RESISTANCE_EXPONENT - 1.0)
+    u = behind * abs(math.log(ratio)) * standard_from_half_width(FAN_RESISTANCE_EXPONENT_HALF_WIDTH)
     return Measured(value, of.scatter, combined(of.drift, u), of.shared, of.freedom)
 
 

@@ -8,7 +8,7 @@ from functools import lru_cache
 
 import numpy as np
 
-from vividowl.core.heat.air import HEAT_CAPACITY_AIR, air_density
+from vividowl.core.heat.air import FAN_RESISTANCE_EXPONENT, HEAT_CAPACITY_AIR, air_density
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Series, Trace
@@ -128,7 +128,7 @@ def _run(
         share = min(1.0, max(0.0, (die - fan_low) / fan_span))
         goal = device.fan_idle_rpm + share * (full_rpm - device.fan_idle_rpm)
         rpm += (goal - rpm) * STEP_S / 6.0
-        air = device.sink if device.fanless else device.sink * (full_rpm / rpm) ** 0.8
+        air = device.sink if device.fanless else device.sink * (full_rpm / rpm) ** FAN_RESISTANCE_EXPONENT
         q1, q2 = (die - sink) / device.interface, (sink - chassis) / air
         q3 = (chassis - room) / device.chassis
         die += (power - q1) * STEP_S / device.die_capacity
@@ -156,10 +156,10 @@ def steady_rise(device: Device, power: float, rpm: float) -> float:
     rpm: fan speed [rpm], > 0
     returns: rise [K]
     raises: OutOfRange
-    formula: P (R_interface + R_sink (N_full/N)^0.8 + R_chassis)
+    formula: P (R_interface + R_sink (N_full/N)^0.5 + R_chassis)
     source: series resistances, textbook
     """
     require_range("power", power, "W", 0.0, 2000.0)
     require_range("rpm", rpm, "rpm", 1.0, 20000.0)
-    air = device.sink * (1.0 if device.fanless else math.pow(device.fan_full_rpm / rpm, 0.8))
+    air = device.sink * (1.0 if device.fanless else math.pow(device.fan_full_rpm / rpm, FAN_RESISTANCE_EXPONENT))
     return power * (device.interface + air + device.chassis)

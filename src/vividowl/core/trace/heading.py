@@ -12,6 +12,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from vividowl.core.heat.air import FAN_RESISTANCE_EXPONENT
 from vividowl.core.trace.load import LoadPhase, under_load
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Mask, Series, Trace, bridged, scan
@@ -35,7 +36,6 @@ LADDER_SHARE = 0.3
 # Terms slower than these answer to the fan as well.
 FAST_TERMS = 2
 FAN_TURNS_RPM = 200.0
-FAN_EXPONENT = 0.5
 
 
 @dataclass(frozen=True)
@@ -174,7 +174,7 @@ def _fan_ease(trace: Trace, block: np.ndarray, inside: Mask, edges: Series, late
     speed = _means(block[inside], fan[inside], len(edges))
     known = np.isfinite(speed)
     speed = np.maximum(np.interp(edges, edges[known], speed[known]), FAN_TURNS_RPM)
-    return np.asarray(np.clip((float(np.nanmean(fan[late])) / speed) ** FAN_EXPONENT, 0.5, 2.0))
+    return np.asarray(np.clip((float(np.nanmean(fan[late])) / speed) ** FAN_RESISTANCE_EXPONENT, 0.5, 2.0))
 
 
 def _heat(trace: Trace, load: LoadPhase) -> Series:

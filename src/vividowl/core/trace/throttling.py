@@ -27,6 +27,8 @@ PLATEAU_LEAST = 0.12
 # Work that goes up and down by itself gives and takes this much more before it counts as given up.
 RESTLESS_FACTOR = 1.0
 DEMAND_TOLD = 0.5
+# More than this share of the load held back is told; less may be one line of a logger. From memory.
+HELD_SHARE = 0.02
 
 
 @dataclass(frozen=True)

@@ -9,6 +9,7 @@ from vividowl.core.heat.temperature import REFERENCE_ROOM_C
 from vividowl.core.quantities.errors import NotEnoughData
 from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.reading.reading import Reading
+from vividowl.core.trace.throttling import HELD_SHARE
 from vividowl.core.verdict.conditions import Bearing, ConditionFinding, Conditions, judge_conditions
 from vividowl.core.verdict.effects import build_effects
 from vividowl.core.verdict.equal_terms import START_SHOWN_K, equal_terms, length_of
@@ -21,7 +22,6 @@ FAN_CHANGED_SHARE = 0.03
 # A fan that goes in steps may stand on either of two at one temperature: a level alone says no more than that.
 FAN_STEP_RATIO = 1.12
 NOISE_RUNS_LEAST = 2
-THROTTLED_SHARE = 0.02
 MORE_RUNS = 2
 REPEATS_HELP_SHARE = 0.9
 FAN_STILL_RPM = 1.0
@@ -106,7 +106,7 @@ def _with_length(side: Side) -> Conditions:
 
 
 def _held(reading: Reading) -> bool:
-    return (reading.throttling.share or 0.0) > THROTTLED_SHARE
+    return (reading.throttling.share or 0.0) > HELD_SHARE
 
 
 @dataclass(frozen=True)

@@ -5,12 +5,11 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from dataclasses import replace
 
+from vividowl.core.heat.air import FAN_RESISTANCE_EXPONENT, FAN_RESISTANCE_EXPONENT_HALF_WIDTH
 from vividowl.core.quantities.change import duration_change, relative_change
 from vividowl.core.quantities.uncertainty import Tolerances, combined, standard_from_half_width
 from vividowl.core.reading.measured import (
     BEHIND_INTERFACE_SHARE,
-    FAN_EXPONENT,
-    FAN_EXPONENT_HALF_WIDTH,
     Measured,
     at_fan_speed,
     by_share,
@@ -74,8 +73,8 @@ def _same_fan(terms: EqualTerms, resistances: Sequence[Sequence[Measured | None]
     if any(m is None for side in runs for m in side):
         return ()
     working = (
-        f"R + {behind:.2f} K/W·((N / {first:.0f} rpm)^{FAN_EXPONENT:g} − 1), exponent ± "
-        f"{FAN_EXPONENT_HALF_WIDTH:g}; {pair_text('R', 'K/W', runs, 3)}"
+        f"R + {behind:.2f} K/W·((N / {first:.0f} rpm)^{FAN_RESISTANCE_EXPONENT:g} − 1), exponent ± "
+        f"{FAN_RESISTANCE_EXPONENT_HALF_WIDTH:g}; {pair_text('R', 'K/W', runs, 3)}"
     )
     return (effect_between("resistance_same_fan", "Resistance, same fan", "K/W", runs, True, working),)
 

@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 
+from vividowl.core.trace.throttling import HELD_SHARE
 from vividowl.core.verdict.parts import Effect, Shown, Side
 from vividowl.core.verdict.verdicts import Verdict
 
 SAME_POWER_SHARE = 0.05
-HELD_SHARE_PERCENT = 2.0
+HELD_SHARE_PERCENT = 100.0 * HELD_SHARE
 SHARE_TOLD_PERCENT = 1.0
 BELOW_LIMIT_TOLD_K = 3.0
 

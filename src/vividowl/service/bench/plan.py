@@ -62,12 +62,6 @@ def work_of(workshop: Workshop, scope: Scope, job: Job) -> Work:
     )  # fmt: skip
 
 
-def is_fanless(scope: Scope, job: Job) -> bool:
-    """Whether the run before says that there is no fan."""
-    run = scope.run(job.id, "before")
-    return run is not None and "no fan" in run.fan_setting.lower()
-
-
 def plan_key(scope: Scope, job: Job) -> str:
     """The key of the option that was taken, empty for none."""
     plan = plan_row(scope, job.id)

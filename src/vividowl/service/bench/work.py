@@ -17,11 +17,12 @@ from vividowl.core.job.gates import Severity
 from vividowl.core.quantities.errors import CoreError
 from vividowl.service.bench.effects import WITH_EFFECT, make_effect, refuse_alloy, take_back
 from vividowl.service.bench.photos import require_photo
-from vividowl.service.bench.plan import is_fanless, plan_key, work_of
+from vividowl.service.bench.plan import plan_key, work_of
 from vividowl.service.bench.store import keep_log, load_log, note_glance
 from vividowl.service.bench.times import task_minutes
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
+from vividowl.service.jobs.device import is_fanless
 from vividowl.service.jobs.intake import LEFT_ALONE, view_of
 from vividowl.service.models.models import model_for, sheet_of
 from vividowl.service.shop.habits import habits_of
@@ -94,7 +95,7 @@ def begin(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, with_model: bo
                           remedy="Take an option in Plan; cleaning alone is one.")  # fmt: skip
         row = model_for(scope, job) if with_model else None
         sheet = sheet_of(row) if row is not None else None
-        work, fanless = work_of(workshop, scope, job), is_fanless(scope, job)
+        work, fanless = work_of(workshop, scope, job), is_fanless(job)
         percent = habits_of(scope.shop()).tighten_percent
         places = sheet.places if sheet is not None else ()
         own = (sheet.steps, sheet.anchors) if sheet is not None else ((), ())
@@ -115,7 +116,7 @@ def renew(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> None:
         state = load_log(workshop, scope, job.id).log.state
         # A device that is open is closed again by any list, and a cooler that is off comes back over a covered die.
         work = replace(work_of(workshop, scope, job), opened=state.opened, lifted=state.lifted)
-        fanless, percent = is_fanless(scope, job), habits_of(scope.shop()).tighten_percent
+        fanless, percent = is_fanless(job), habits_of(scope.shop()).tighten_percent
         steps = make_steps(job.kind, work, tuple(state.places.values()), percent, fanless=fanless)
         _record(workshop, scope, actor, job, "replanned", {
             "steps": [asdict(s) for s in steps], "plan": plan_key(scope, job),

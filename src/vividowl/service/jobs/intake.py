@@ -25,8 +25,8 @@ STAGES = ("intake", "before", "plan", "open", "clean", "fit", "close", "after", 
 UNTIL_AFTER = STAGES[: STAGES.index("after") + 1]
 LEFT_ALONE = "leave"
 INTAKE_FIELDS = (
-    "kind", "maker", "model", "symptom", "age_months", "months_since_service", "surroundings", "lives", "warranty",
-    "seal", "backup_done", "battery_swollen", "liquid_damage", "factory_interface", "power_limit_cpu_w",
+    "kind", "maker", "model", "symptom", "age_months", "months_since_service", "surroundings", "place", "fan", "lives",
+    "warranty", "seal", "backup_done", "battery_swollen", "liquid_damage", "factory_interface", "power_limit_cpu_w",
     "power_limit_gpu_w", "limit_c",
 )  # fmt: skip
 SUGGEST = {

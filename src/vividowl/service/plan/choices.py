@@ -24,6 +24,7 @@ from vividowl.core.plan.spots import GapAdvice, Inspection
 from vividowl.core.plan.unknowns import Known
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
 from vividowl.core.reading.measured import difference_u95
+from vividowl.service.jobs.device import has_battery
 from vividowl.service.measure.comparing import judged_by
 from vividowl.service.plan.found import inspection_of, plan_row, with_model
 from vividowl.service.plan.known import Z_80, before_of, known_of
@@ -226,11 +227,6 @@ def _cover_watts(known: Known, prediction: Prediction) -> tuple[float, float]:
     most = known.power_limit if known.power_limit is not None else math.inf
     spread = (min(most, prediction.watts.high) - min(most, prediction.watts.low)) / (2.0 * Z_80)
     return min(most, max(known.power, prediction.watts.median)), spread
-
-
-def has_battery(job: Job) -> bool:
-    """Whether the device has one."""
-    return job.kind in ("laptop", "handheld")
 
 
 def _tasks(actions: Sequence[Action], kind: str | None, found: Inspection) -> list[str]:

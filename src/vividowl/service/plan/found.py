@@ -17,11 +17,9 @@ from vividowl.store.scope import Scope
 
 def inspection_of(found: Mapping[str, Any], job: Job) -> Inspection:
     """Stored findings as what inspection found; where nothing is stored, what the intake says of the place."""
-    lives = job.lives.lower()
-    place = next(
-        (p for p in ("lap", "dock", "stand", "hand") if p in lives), "hand" if job.kind == "handheld" else "desk"
-    )
     if not found:
+        usual = "hand" if job.kind == "handheld" else "desk"
+        place = job.place if job.place != "unknown" else usual
         return Inspection(place=place, carried=job.kind == "handheld")
     known = {f.name: found[f.name] for f in fields(Inspection) if f.name in found}
     for name in ("cpu_die_mm", "gpu_die_mm"):

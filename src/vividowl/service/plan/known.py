@@ -11,6 +11,8 @@ from vividowl.core.reading.reading import Reading
 from vividowl.core.response.reference import Source as ReferenceSource
 from vividowl.core.sound.levels import energy_mean
 from vividowl.core.trace.roles import Role
+from vividowl.core.trace.throttling import HELD_SHARE
+from vividowl.service.jobs.device import is_fanless
 from vividowl.service.measure.comparing import judged_by, kept, power_limit_of
 from vividowl.service.measure.readings import noise_of, reading_of
 from vividowl.service.measure.references import reference_for
@@ -19,7 +21,6 @@ from vividowl.store.measuring import NoiseReading, Run, TraceFile
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
-HELD_SHARE = 0.02
 Z_80 = 1.2816  # half the width of an 80 % interval in standard deviations of a normal distribution
 NEW_MONTHS = 6
 
@@ -71,10 +72,11 @@ def known_of(workshop: Workshop, scope: Scope, job: Job, before: BeforeKnown, fo
     split = interface_of(response)
     # Where it would end is advice, and a plan is advice: what is to come of a short run belongs to what is repaired.
     ends_at = before.resistance.value + (reading.window.remaining_rise_k or 0.0) / reading.power.mean
+    fanless = is_fanless(job) and Role.FAN_SPEED not in reading.stats
     known = Known(
         ends_at, before.resistance.own, reading.power.mean, before.run.room_c or 0.0,
         split[0] if split else None, split[1] if split else 0.0,
-        limit, held, _fanless(before), job.kind, months, job.surroundings, found.die_mm2, found.old_interface,
+        limit, held, fanless, job.kind, months, job.surroundings, found.die_mm2, found.old_interface,
         found.dust, healthy.interface if healthy else None, healthy.total if healthy else None,
         power_limit_of(job, [reading]), _sealed_new(job), _fan_floor(before), _noise_floor(before),
     )  # fmt: skip
@@ -98,7 +100,3 @@ def _fan_floor(before: BeforeKnown) -> float | None:
 def _noise_floor(before: BeforeKnown) -> float | None:
     """The room's level over that of the run, by a meter that read both [dB]."""
     return before.room_db - before.level_db if before.room_db is not None and before.level_db is not None else None
-
-
-def _fanless(before: BeforeKnown) -> bool:
-    return Role.FAN_SPEED not in before.reading.stats and "no fan" in before.run.fan_setting.lower()

@@ -16,7 +16,8 @@ from vividowl.core.plan.inspection import check_inspection, facts_of
 from vividowl.core.plan.prediction import Action
 from vividowl.core.plan.spots import Inspection
 from vividowl.service.errors import Refused
-from vividowl.service.plan.choices import OptionView, PlanView, has_battery, plan_view
+from vividowl.service.jobs.device import has_battery
+from vividowl.service.plan.choices import OptionView, PlanView, plan_view
 from vividowl.service.plan.found import inspection_of, plan_row
 from vividowl.service.plan.outcomes import outcome_of
 from vividowl.service.workings.calculators import work

@@ -38,6 +38,8 @@ class IntakeIn(In):
     months_since_service: Whole | None = None
     surroundings: Literal["normal", "dusty", "pets", "smoke", "unknown"] = "unknown"
     lives: Medium = ""
+    place: Literal["unknown", "desk", "stand", "dock", "lap", "hand"] = "unknown"
+    fan: Literal["unknown", "yes", "no"] = "unknown"
     warranty: Literal["running", "over", "unknown"] = "unknown"
     seal: Literal["intact", "broken", "none", "unknown"] = "unknown"
     backup_done: Literal["yes", "no", "unknown"] = "unknown"
@@ -92,6 +94,8 @@ class JobOut(Out):
     months_since_service: int | None
     surroundings: str
     lives: str
+    place: str
+    fan: str
     warranty: str
     seal: str
     backup_done: str

@@ -11,6 +11,8 @@
   import Tick from '../../lib/parts/Tick.svelte';
   import { KINDS } from '../../lib/words';
   import Gates from './Gates.svelte';
+  import IntakeLife from './IntakeLife.svelte';
+  import IntakeSection from './IntakeSection.svelte';
   import { check, emptyForm, formOf, type IntakeForm } from './intake-form';
 
   interface Props {
@@ -104,168 +106,104 @@
     void save();
   }}
 >
-  <section>
-    <h2>Whose and what</h2>
-    <div class="grid">
-      <TextField
-        label="Customer"
-        name="customer_name"
-        bind:value={form.customer_name}
-        error={errors.customer_name}
-        needed
-        suggestions={suggestions.of('customer_name')}
-        onfocus={() => void suggestions.ask('customer_name')}
-        focusFirst={!job}
-      />
-      <TextField
-        label="How to reach them"
-        name="customer_contact"
-        bind:value={form.customer_contact}
-        error={errors.customer_contact}
-      />
-      <Choice
-        legend="Device"
-        name="kind"
-        wide
-        bind:value={form.kind}
-        options={Object.entries(KINDS).map(([value, label]) => ({ value: value as IntakeForm['kind'], label }))}
-      />
-      <TextField
-        label="Maker"
-        name="maker"
-        bind:value={form.maker}
-        error={errors.maker}
-        suggestions={suggestions.of('maker')}
-        onfocus={() => void suggestions.ask('maker')}
-      />
-      <TextField
-        label="Model"
-        name="model"
-        bind:value={form.model}
-        error={errors.model}
-        needed
-        suggestions={suggestions.of('model')}
-        onfocus={() => void suggestions.ask('model', form.maker)}
-      />
-      <TextField
-        label="Symptom, in the customer's words"
-        name="symptom"
-        wide
-        lines={3}
-        bind:value={form.symptom}
-        error={errors.symptom}
-      />
+  <IntakeSection title="Whose and what">
+    <TextField
+      label="Customer"
+      name="customer_name"
+      bind:value={form.customer_name}
+      error={errors.customer_name}
+      needed
+      suggestions={suggestions.of('customer_name')}
+      onfocus={() => void suggestions.ask('customer_name')}
+      focusFirst={!job}
+    />
+    <TextField
+      label="How to reach them"
+      name="customer_contact"
+      bind:value={form.customer_contact}
+      error={errors.customer_contact}
+    />
+    <Choice
+      legend="Device"
+      name="kind"
+      wide
+      bind:value={form.kind}
+      options={Object.entries(KINDS).map(([value, label]) => ({ value: value as IntakeForm['kind'], label }))}
+    />
+    <TextField
+      label="Maker"
+      name="maker"
+      bind:value={form.maker}
+      error={errors.maker}
+      suggestions={suggestions.of('maker')}
+      onfocus={() => void suggestions.ask('maker')}
+    />
+    <TextField
+      label="Model"
+      name="model"
+      bind:value={form.model}
+      error={errors.model}
+      needed
+      suggestions={suggestions.of('model')}
+      onfocus={() => void suggestions.ask('model', form.maker)}
+    />
+    <TextField
+      label="Symptom, in the customer's words"
+      name="symptom"
+      wide
+      lines={3}
+      bind:value={form.symptom}
+      error={errors.symptom}
+    />
+  </IntakeSection>
+  <IntakeLife bind:form {errors} {suggestions} />
+  <IntakeSection title="Before anyone opens it">
+    <Choice legend="Backup done" name="backup_done" bind:value={form.backup_done} options={known('Yes', 'No')} />
+    <Choice
+      legend="Warranty"
+      name="warranty"
+      bind:value={form.warranty}
+      options={[
+        { value: 'unknown', label: 'Not known' },
+        { value: 'running', label: 'Running' },
+        { value: 'over', label: 'Over' },
+      ]}
+    />
+    <Choice
+      legend="Tamper seal"
+      name="seal"
+      bind:value={form.seal}
+      options={[
+        { value: 'unknown', label: 'Not known' },
+        { value: 'intact', label: 'Intact' },
+        { value: 'broken', label: 'Broken' },
+        { value: 'none', label: 'None' },
+      ]}
+    />
+    <div class="ticks">
+      <Tick label="Battery swollen" tone="halt" bind:checked={form.battery_swollen} />
+      <Tick label="Traces of liquid" bind:checked={form.liquid_damage} />
     </div>
-  </section>
-  <section>
-    <h2>Its life</h2>
-    <div class="grid">
-      <TextField
-        label="Age"
-        name="age_months"
-        numeric
-        unit="months"
-        bind:value={form.age_months}
-        error={errors.age_months}
-      />
-      <TextField
-        label="Since the last service"
-        name="months_since_service"
-        numeric
-        unit="months"
-        bind:value={form.months_since_service}
-        error={errors.months_since_service}
-      />
-      <Choice
-        legend="Surroundings"
-        name="surroundings"
-        wide
-        bind:value={form.surroundings}
-        options={[
-          { value: 'unknown', label: 'Not known' },
-          { value: 'normal', label: 'Clean' },
-          { value: 'dusty', label: 'Dusty' },
-          { value: 'pets', label: 'Pets' },
-          { value: 'smoke', label: 'Smoke' },
-        ]}
-      />
-      <TextField
-        label="Where it lives"
-        name="lives"
-        bind:value={form.lives}
-        error={errors.lives}
-        hint="Lap, dock, lid closed, shelf, carpet"
-      />
-      <TextField
-        label="Interface from the factory"
-        name="factory_interface"
-        bind:value={form.factory_interface}
-        error={errors.factory_interface}
-        suggestions={suggestions.of('factory_interface')}
-        onfocus={() => void suggestions.ask('factory_interface')}
-      />
-    </div>
-  </section>
-  <section>
-    <h2>Before anyone opens it</h2>
-    <div class="grid">
-      <Choice legend="Backup done" name="backup_done" bind:value={form.backup_done} options={known('Yes', 'No')} />
-      <Choice
-        legend="Warranty"
-        name="warranty"
-        bind:value={form.warranty}
-        options={[
-          { value: 'unknown', label: 'Not known' },
-          { value: 'running', label: 'Running' },
-          { value: 'over', label: 'Over' },
-        ]}
-      />
-      <Choice
-        legend="Tamper seal"
-        name="seal"
-        bind:value={form.seal}
-        options={[
-          { value: 'unknown', label: 'Not known' },
-          { value: 'intact', label: 'Intact' },
-          { value: 'broken', label: 'Broken' },
-          { value: 'none', label: 'None' },
-        ]}
-      />
-      <div class="ticks">
-        <Tick label="Battery swollen" tone="halt" bind:checked={form.battery_swollen} />
-        <Tick label="Traces of liquid" bind:checked={form.liquid_damage} />
-      </div>
-    </div>
-  </section>
-  <section>
-    <h2>Limits, if known</h2>
-    <div class="grid three">
-      <TextField
-        label="Processor power"
-        name="power_limit_cpu_w"
-        numeric
-        unit="W"
-        bind:value={form.power_limit_cpu_w}
-        error={errors.power_limit_cpu_w}
-      />
-      <TextField
-        label="Graphics power"
-        name="power_limit_gpu_w"
-        numeric
-        unit="W"
-        bind:value={form.power_limit_gpu_w}
-        error={errors.power_limit_gpu_w}
-      />
-      <TextField
-        label="Temperature"
-        name="limit_c"
-        numeric
-        unit="°C"
-        bind:value={form.limit_c}
-        error={errors.limit_c}
-      />
-    </div>
-  </section>
+  </IntakeSection>
+  <IntakeSection title="Limits, if known" columns={3}>
+    <TextField
+      label="Processor power"
+      name="power_limit_cpu_w"
+      numeric
+      unit="W"
+      bind:value={form.power_limit_cpu_w}
+      error={errors.power_limit_cpu_w}
+    />
+    <TextField
+      label="Graphics power"
+      name="power_limit_gpu_w"
+      numeric
+      unit="W"
+      bind:value={form.power_limit_gpu_w}
+      error={errors.power_limit_gpu_w}
+    />
+    <TextField label="Temperature" name="limit_c" numeric unit="°C" bind:value={form.limit_c} error={errors.limit_c} />
+  </IntakeSection>
   {#if trouble}
     <Notice tone="care" title={trouble.body.detail}>
       {trouble.body.remedy}
@@ -285,24 +223,6 @@
   .gates {
     margin-bottom: var(--gap-4);
   }
-  section {
-    padding: var(--gap-4) 0 var(--gap-5);
-    border-top: var(--line) solid var(--rule);
-    display: grid;
-    grid-template-columns: 11rem minmax(0, 1fr);
-    gap: var(--gap-4);
-  }
-  h2 {
-    font-size: var(--size-2);
-  }
-  .grid {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: var(--gap-4);
-  }
-  .three {
-    grid-template-columns: repeat(3, minmax(0, 1fr));
-  }
   .ticks {
     display: flex;
     flex-wrap: wrap;
@@ -314,17 +234,5 @@
     align-items: center;
     gap: var(--gap-4);
     padding-top: var(--gap-4);
-  }
-  @media (max-width: 1100px) {
-    section {
-      grid-template-columns: 1fr;
-      gap: var(--gap-3);
-    }
-  }
-  @media (max-width: 640px) {
-    .grid,
-    .three {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

@@ -12,6 +12,8 @@ export interface IntakeForm {
   age_months: string;
   months_since_service: string;
   surroundings: 'normal' | 'dusty' | 'pets' | 'smoke' | 'unknown';
+  place: 'unknown' | 'desk' | 'stand' | 'dock' | 'lap' | 'hand';
+  fan: 'unknown' | 'yes' | 'no';
   lives: string;
   warranty: 'running' | 'over' | 'unknown';
   seal: 'intact' | 'broken' | 'none' | 'unknown';
@@ -38,6 +40,8 @@ export function emptyForm(): IntakeForm {
     age_months: '',
     months_since_service: '',
     surroundings: 'unknown',
+    place: 'unknown',
+    fan: 'unknown',
     lives: '',
     warranty: 'unknown',
     seal: 'unknown',
