@@ -92,7 +92,7 @@ def test_prices_dates_and_items_in_words():
     assert money(None, "EUR") == "not set"
     assert day(date(2026, 3, 1)) == "1 March 2026"
     words = item_words("cpu_die", "paste_stiff", "Grey Heron 11", "GH-1", 0.08, "g", "weighed")
-    assert words == "Processor die: paste, stiff, Grey Heron 11, lot GH-1, 0.08 g weighed."
+    assert words == "Processor die: paste, stiff (diamond), Grey Heron 11, lot GH-1, 0.08 g weighed."
 
 
 SHEET = RecordSheet(

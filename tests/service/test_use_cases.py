@@ -20,7 +20,8 @@ from vividowl.store.models import Shop
 
 FIELDS = {
     "customer_name": "Wen", "customer_contact": "", "kind": "laptop", "maker": "Ondervale", "model": "Marrow 15",
-    "symptom": "", "age_months": None, "months_since_service": None, "surroundings": "unknown", "lives": "",
+    "symptom": "", "age_months": None, "months_since_service": None, "surroundings": "unknown", "place": "unknown",
+    "fan": "unknown", "lives": "",
     "warranty": "over", "seal": "none", "backup_done": "yes", "battery_swollen": False, "liquid_damage": False,
     "factory_interface": "", "power_limit_cpu_w": None, "power_limit_gpu_w": None, "limit_c": 95.0,
 }  # fmt: skip

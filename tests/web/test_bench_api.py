@@ -66,7 +66,10 @@ def test_a_step_is_taken_and_shown_with_its_rules(ada, job):
     first, second = view["steps"][:2]
     assert (first["outcome"]["how"], first["outcome"]["by"]) == ("done", "Ada")
     assert [g["rule"] for g in second["guards"]] == ["power_first"]
-    assert view["last"]["words"] == "step 1"
+    assert view["recent"][-1]["words"] == "step 1"
+    # A page goes back by itself: from the state before, with what the rules made of each event.
+    assert view["base"]["outcomes"] == {}
+    assert view["recent"][-1]["data"] == {"step": "power_off"}
     assert view["blockers"]
 
 

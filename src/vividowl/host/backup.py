@@ -71,7 +71,8 @@ def read_backup(cluster: Cluster, database: Database, files: Path, source: Path)
             raise BackupError(f"{source} is no backup of Vivid Owl ({error}).") from error
         if about.get("format") != FORMAT or not (root / "database.dump").exists():
             raise BackupError(f"{source} is no backup of Vivid Owl.")
-        database.close()
+        # The connections go, the feed stays: it comes back by itself.
+        database.engine.dispose()
         _tool(cluster, "pg_restore", "--clean", "--if-exists", "--no-owner", "--exit-on-error", "--single-transaction",
               str(root / "database.dump"))  # fmt: skip
         old = root / "old"

@@ -1188,6 +1188,18 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * ActOut
+         * @description What an act makes true besides itself, and untrue.
+         */
+        ActOut: {
+            /** Cancels */
+            cancels: string[];
+            /** Makes */
+            makes: string[];
+            /** Name */
+            name: string;
+        };
         /** AirOut */
         AirOut: {
             /** Exhaust Rise K */
@@ -1271,6 +1283,33 @@ export interface components {
              */
             with_model: boolean;
         };
+        /**
+         * BenchEventOut
+         * @description An event that counts, or that was taken back: what was told, what the rules made of it, and in words.
+         */
+        BenchEventOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Data */
+            data: {
+                [key: string]: unknown;
+            };
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Made */
+            made: {
+                [key: string]: unknown;
+            };
+            /** Words */
+            words: string;
+        };
         /** BenchNoteOut */
         BenchNoteOut: {
             /**
@@ -1287,6 +1326,7 @@ export interface components {
         };
         /** BenchOut */
         BenchOut: {
+            base: components["schemas"]["BenchState"];
             /** Begun */
             begun: string | null;
             /** Blockers */
@@ -1313,7 +1353,6 @@ export interface components {
              * Format: uuid
              */
             job_id: string;
-            last: components["schemas"]["LastEventOut"] | null;
             /** Leftover */
             leftover: number;
             /** Leftover Words */
@@ -1348,18 +1387,205 @@ export interface components {
             /** Power */
             power: components["schemas"]["PowerOnOut"][];
             /** Recent */
-            recent: components["schemas"]["LastEventOut"][];
-            redo: components["schemas"]["LastEventOut"] | null;
+            recent: components["schemas"]["BenchEventOut"][];
             /** Refused */
             refused: components["schemas"]["RefusedOut"][];
             /** Steps */
             steps: components["schemas"]["BenchStepOut"][];
             /** Undone */
-            undone: components["schemas"]["LastEventOut"][];
+            undone: components["schemas"]["BenchEventOut"][];
             /** Waited Min */
             waited_min: number;
             /** Waits */
             waits: components["schemas"]["WaitOut"][];
+        };
+        /**
+         * BenchState
+         * @description All that follows from the events. out: places that are out; was_out: by place the number of the step in which it
+         *     came out; found: by part; leftover: screws over in the tray; plan: key of the option that the list was made for.
+         */
+        BenchState: {
+            /** Begun */
+            begun: string | null;
+            /** Breaches */
+            breaches: {
+                [key: string]: components["schemas"]["Breach"];
+            };
+            /** Closed */
+            closed: string | null;
+            device: components["schemas"]["Device"];
+            /** Explained */
+            explained: {
+                [key: string]: string;
+            };
+            /**
+             * Facts
+             * @default []
+             */
+            facts: string[];
+            /** Found */
+            found: {
+                [key: string]: components["schemas"]["FoundState"];
+            };
+            /**
+             * Leftover
+             * @default 0
+             */
+            leftover: number;
+            /**
+             * Leftover Words
+             * @default
+             */
+            leftover_words: string;
+            /** Mishaps */
+            mishaps: {
+                [key: string]: components["schemas"]["Mishappened"];
+            };
+            /**
+             * Notes
+             * @default []
+             */
+            notes: components["schemas"]["Note"][];
+            /**
+             * Out
+             * @default []
+             */
+            out: string[];
+            /** Outcomes */
+            outcomes: {
+                [key: string]: components["schemas"]["Outcome"];
+            };
+            /**
+             * Outline
+             * @default
+             */
+            outline: string;
+            /**
+             * Photos
+             * @default []
+             */
+            photos: components["schemas"]["PhotoUse"][];
+            /** Places */
+            places: {
+                [key: string]: components["schemas"]["Place"];
+            };
+            /**
+             * Plan
+             * @default
+             */
+            plan: string;
+            /**
+             * Power
+             * @default []
+             */
+            power: components["schemas"]["PowerOn"][];
+            /**
+             * Steps
+             * @default []
+             */
+            steps: components["schemas"]["BenchStep"][];
+            /** Waits */
+            waits: {
+                [key: string]: components["schemas"]["Wait"];
+            };
+            /** Was Out */
+            was_out: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * BenchStep
+         * @description One step. text: what; why in a line; tool; material and dose from the plan; caution; acts it marks; takes_out and
+         *     puts_in: ids of places, in order; wait: kind that starts when it is done; after_waits: kinds to be over first;
+         *     shows: what the screen shows beside it; photo: one is wanted; task: what its minutes are booked on; part: index of
+         *     the plan's part that it uses, None for none; asks: a name of ASKS that can be measured, empty for nothing; own:
+         *     added
+         *     by a person.
+         */
+        BenchStep: {
+            /**
+             * Acts
+             * @default []
+             */
+            acts: string[];
+            /**
+             * After Waits
+             * @default []
+             */
+            after_waits: string[];
+            /**
+             * Asks
+             * @default
+             */
+            asks: string;
+            /**
+             * Caution
+             * @default
+             */
+            caution: string;
+            /** Id */
+            id: string;
+            /**
+             * Material
+             * @default
+             */
+            material: string;
+            /**
+             * Own
+             * @default false
+             */
+            own: boolean;
+            /** Part */
+            part: number | null;
+            /**
+             * Photo
+             * @default false
+             */
+            photo: boolean;
+            /**
+             * Puts In
+             * @default []
+             */
+            puts_in: string[];
+            /**
+             * Shows
+             * @default
+             */
+            shows: string;
+            /** Stage */
+            stage: string;
+            /**
+             * Takes Out
+             * @default []
+             */
+            takes_out: string[];
+            /**
+             * Task
+             * @default
+             */
+            task: string;
+            /** Text */
+            text: string;
+            /**
+             * Tool
+             * @default
+             */
+            tool: string;
+            /**
+             * Wait
+             * @default
+             */
+            wait: string;
+            /**
+             * Wait Min
+             * @default 0
+             */
+            wait_min: number;
+            /**
+             * Why
+             * @default
+             */
+            why: string;
         };
         /** BenchStepOut */
         BenchStepOut: {
@@ -1414,6 +1640,12 @@ export interface components {
         };
         /** BenchWordsOut */
         BenchWordsOut: {
+            /** Acts */
+            acts: components["schemas"]["ActOut"][];
+            /** Aluminium */
+            aluminium: string[][];
+            /** Aluminium Seen */
+            aluminium_seen: string;
             /** Checks */
             checks: components["schemas"]["NamedOut"][];
             /** Drives */
@@ -1428,6 +1660,8 @@ export interface components {
             plug_parts: components["schemas"]["NamedOut"][];
             /** Plugs Open */
             plugs_open: string;
+            /** Rules */
+            rules: components["schemas"]["RuleOut"][];
             /** Screw Groups */
             screw_groups: components["schemas"]["NamedOut"][];
             /** Sights */
@@ -1459,6 +1693,32 @@ export interface components {
             x_mm: number;
             /** Y Mm */
             y_mm: number;
+        };
+        /**
+         * Breach
+         * @description A rule that was broken, as it was told. checked: words of the check that it asked for, empty until then.
+         */
+        Breach: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /**
+             * Checked
+             * @default
+             */
+            checked: string;
+            /** Id */
+            id: string;
+            /** Rule */
+            rule: string;
+            /** Step */
+            step: string;
+            /** Words */
+            words: string;
         };
         /** BreachOut */
         BreachOut: {
@@ -1664,6 +1924,60 @@ export interface components {
         CutsOut: {
             /** Cuts */
             cuts: components["schemas"]["CutOut"][];
+        };
+        /**
+         * Device
+         * @description What the rules must know of the device and its plan. two_dies: the cooler sits on a processor and a graphics die;
+         *     coat: the parts round the die have to be insulated now; lifts: the plan takes the cooler off; new_fan: it fits one;
+         *     opens: it opens the device at all; sealed: warranty runs or a seal is whole; tighten_percent: share of the turns in
+         *     the first round of tightening [%].
+         */
+        Device: {
+            /**
+             * Coat
+             * @default false
+             */
+            coat: boolean;
+            /**
+             * Has Battery
+             * @default true
+             */
+            has_battery: boolean;
+            /**
+             * Has Fan
+             * @default true
+             */
+            has_fan: boolean;
+            /**
+             * Lifts
+             * @default true
+             */
+            lifts: boolean;
+            /**
+             * New Fan
+             * @default false
+             */
+            new_fan: boolean;
+            /**
+             * Opens
+             * @default true
+             */
+            opens: boolean;
+            /**
+             * Sealed
+             * @default false
+             */
+            sealed: boolean;
+            /**
+             * Tighten Percent
+             * @default 50
+             */
+            tighten_percent: number;
+            /**
+             * Two Dies
+             * @default false
+             */
+            two_dies: boolean;
         };
         /** DrawingOut */
         DrawingOut: {
@@ -1977,6 +2291,27 @@ export interface components {
             shim: components["schemas"]["ShimSpotOut"] | null;
             /** Undervolt Mv */
             undervolt_mv: number;
+        };
+        /**
+         * FoundState
+         * @description What was seen of a part, last word.
+         */
+        FoundState: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Id */
+            id: string;
+            /** Part */
+            part: string;
+            /** Photo */
+            photo: string;
+            /** Seen */
+            seen: string;
+            /** Words */
+            words: string;
         };
         /** GapAdviceOut */
         GapAdviceOut: {
@@ -2511,19 +2846,6 @@ export interface components {
             /** Rungs */
             rungs: components["schemas"]["RungOut"][];
         };
-        /** LastEventOut */
-        LastEventOut: {
-            /** Id */
-            id: string;
-            /** Kind */
-            kind: string;
-            /** Place */
-            place: string;
-            /** Step */
-            step: string;
-            /** Words */
-            words: string;
-        };
         /** LearntFoundOut */
         LearntFoundOut: {
             /** Part */
@@ -2660,6 +2982,34 @@ export interface components {
             step: string;
             /** Title */
             title: string;
+            /** What */
+            what: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * Mishappened
+         * @description A mishap as it was told. checked: words of the check, empty until then or when none is asked for.
+         */
+        Mishappened: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /**
+             * Checked
+             * @default
+             */
+            checked: string;
+            /** Id */
+            id: string;
+            /** Place */
+            place: string;
+            /** Step */
+            step: string;
             /** What */
             what: string;
             /** Words */
@@ -2860,6 +3210,23 @@ export interface components {
             /** Place */
             place: string;
         };
+        /**
+         * Note
+         * @description A remark at a step.
+         */
+        Note: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Step */
+            step: string;
+            /** Words */
+            words: string;
+        };
         /** NoteIn */
         NoteIn: {
             /** Given */
@@ -2980,6 +3347,29 @@ export interface components {
             /** Tighten */
             tighten: string[];
             /** Words */
+            words: string;
+        };
+        /**
+         * Outcome
+         * @description What became of a step. how: done or skipped; words: the reason, or a remark; value: what was measured, in the
+         *     unit that the step asks for, None when nobody measured.
+         */
+        Outcome: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** How */
+            how: string;
+            /** Value */
+            value: number | null;
+            /**
+             * Words
+             * @default
+             */
             words: string;
         };
         /** OutcomeOfStepOut */
@@ -3113,6 +3503,23 @@ export interface components {
             /** Width Px */
             width_px: number;
         };
+        /**
+         * PhotoUse
+         * @description A photo and where it belongs. what: before, after, step, map or found.
+         */
+        PhotoUse: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Photo */
+            photo: string;
+            /** Step */
+            step: string;
+            /** What */
+            what: string;
+        };
         /** PhotoUseOut */
         PhotoUseOut: {
             /**
@@ -3126,6 +3533,42 @@ export interface components {
             step: string;
             /** What */
             what: string;
+        };
+        /**
+         * Place
+         * @description A screw or a plug. x and y: where it sits, as a share of the outline's width and height; holds: what a screw
+         *     holds, or what is plugged; a screw's class is length [mm], drive and head; number: printed beside it.
+         */
+        Place: {
+            /**
+             * Drive
+             * @default unknown
+             */
+            drive: string;
+            /**
+             * Head
+             * @default unknown
+             */
+            head: string;
+            /** Holds */
+            holds: string;
+            /** Id */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Length Mm */
+            length_mm: number | null;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /** Number */
+            number: number | null;
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
         };
         /** PlaceOut */
         PlaceOut: {
@@ -3234,6 +3677,25 @@ export interface components {
             shim_reason: string;
             /** Version */
             version: number;
+        };
+        /**
+         * PowerOn
+         * @description A first power-on: results by check, and whether all is fine.
+         */
+        PowerOn: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Boot S */
+            boot_s: number | null;
+            /** Fine */
+            fine: boolean;
+            /** Results */
+            results: {
+                [key: string]: string;
+            };
         };
         /** PowerOnOut */
         PowerOnOut: {
@@ -3522,6 +3984,18 @@ export interface components {
             unit: string;
             /** Words */
             words: string;
+        };
+        /**
+         * RuleOut
+         * @description A rule that was broken: why it stands, and what its breach asks for.
+         */
+        RuleOut: {
+            /** Check */
+            check: string;
+            /** Name */
+            name: string;
+            /** Reason */
+            reason: string;
         };
         /** RunIn */
         RunIn: {
@@ -4202,6 +4676,35 @@ export interface components {
             values: number[];
             /** Words */
             words: string;
+        };
+        /**
+         * Wait
+         * @description A clock with an absolute end. ended: when it was ended, before due with a reason; None while it counts.
+         */
+        Wait: {
+            /**
+             * Began
+             * Format: date-time
+             */
+            began: string;
+            /**
+             * Due
+             * Format: date-time
+             */
+            due: string;
+            /** Ended */
+            ended: string | null;
+            /** Id */
+            id: string;
+            /**
+             * Reason
+             * @default
+             */
+            reason: string;
+            /** Step */
+            step: string;
+            /** Wait */
+            wait: string;
         };
         /** WaitKindOut */
         WaitKindOut: {

@@ -4,19 +4,23 @@ from __future__ import annotations
 
 from vividowl.core.bench.fasteners import DRIVES, HEADS, PLUG_PARTS, SCREW_GROUPS
 from vividowl.core.bench.first_power import CHECKS, LOOKED_AT
-from vividowl.core.bench.interlocks import BY_RULE, PLUGS_OPEN
+from vividowl.core.bench.interlocks import ALUMINIUM_SEEN, BY_RULE, CANCELS, MAKES, PLUGS_OPEN
 from vividowl.core.bench.mishaps import MISHAPS, Mishap
-from vividowl.core.bench.seen import PART_WORDS, SIGHTS, Sight
+from vividowl.core.bench.seen import ALUMINIUM, PART_WORDS, SIGHTS, Sight
 from vividowl.core.bench.steps.vocabulary import ASKS
 from vividowl.core.bench.waits import WAITS, WaitKind
 
 __all__ = [
+    "ALUMINIUM",
+    "ALUMINIUM_SEEN",
     "ASKS",
     "BY_RULE",
+    "CANCELS",
     "CHECKS",
     "DRIVES",
     "HEADS",
     "LOOKED_AT",
+    "MAKES",
     "MISHAPS",
     "PART_WORDS",
     "PLUGS_OPEN",

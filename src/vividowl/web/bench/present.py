@@ -6,11 +6,14 @@ from collections.abc import Sequence
 from dataclasses import asdict
 from typing import Any
 
+from vividowl.core.bench.log.events import BenchEvent
+from vividowl.core.bench.log.log import before
 from vividowl.service.bench import words as w
 from vividowl.service.bench.view import BenchView, PlaceView, StepView
 from vividowl.service.bench.work import Batch
 from vividowl.web.bench.schemas import (
     AskOut,
+    BenchEventOut,
     BenchNoteOut,
     BenchOut,
     BenchStepOut,
@@ -18,7 +21,6 @@ from vividowl.web.bench.schemas import (
     BreachOut,
     CauseOut,
     GuardOut,
-    LastEventOut,
     MishapOut,
     OrdersOut,
     OutcomeOfStepOut,
@@ -33,7 +35,16 @@ from vividowl.web.bench.schemas import (
     WaitOut,
 )
 from vividowl.web.bench.told import BatchOut, RefusalOut, TakenOut
-from vividowl.web.bench.words import BenchWordsOut, MishapKindOut, NamedOut, SightOut, SightsOut, WaitKindOut
+from vividowl.web.bench.words import (
+    ActOut,
+    BenchWordsOut,
+    MishapKindOut,
+    NamedOut,
+    RuleOut,
+    SightOut,
+    SightsOut,
+    WaitKindOut,
+)
 
 
 def batch_out(batch: Batch) -> BatchOut:
@@ -98,6 +109,7 @@ def classes_out(classes: Sequence[Any]) -> list[ScrewClassOut]:
 
 
 # So far back a tablet can take things back in one go without asking again, latest last.
+# How far a page can go back by itself.
 RECENT = 20
 
 
@@ -129,7 +141,7 @@ _EVENT_WORDS = {
 }
 
 
-def _event_words(event: Any, bench: BenchView) -> LastEventOut:  # noqa: ANN401
+def _event(event: BenchEvent, bench: BenchView) -> BenchEventOut:
     words = _EVENT_WORDS[event.kind]
     step = event.data.get("step")
     number = next((i + 1 for i, x in enumerate(bench.state.steps) if isinstance(step, str) and x.id == step), None)
@@ -138,12 +150,14 @@ def _event_words(event: Any, bench: BenchView) -> LastEventOut:  # noqa: ANN401
         words = f"{words} {number}"
     elif place is not None:
         words = f"{words}: {next(p.words for p in bench.places if p.place.id == place.id)}"
-    return LastEventOut(
+    return BenchEventOut(
         id=event.id,
         kind=event.kind,
+        data=dict(event.data),
+        made=dict(event.made),
+        at=event.at,
+        by=event.by,
         words=words,
-        step=step if isinstance(step, str) else "",
-        place=place.id if place else "",
     )
 
 
@@ -202,10 +216,9 @@ def bench_out(bench: BenchView) -> BenchOut:
         causes=[CauseOut.model_validate(c) for c in bench.causes],
         notes=[BenchNoteOut.model_validate(n) for n in state.notes],
         blockers=[BlockerOut.model_validate(b) for b in bench.blockers],
-        last=_event_words(log.active[-1], bench) if log.active else None,
-        redo=_event_words(log.undone[-1], bench) if log.undone else None,
-        recent=[_event_words(e, bench) for e in log.active[-RECENT:]],
-        undone=[_event_words(e, bench) for e in log.undone[-RECENT:]],
+        base=before(log, RECENT),
+        recent=[_event(e, bench) for e in log.active[-RECENT:]],
+        undone=[_event(e, bench) for e in log.undone[-RECENT:]],
         refused=[
             RefusedOut(
                 id=r.id,
@@ -273,5 +286,9 @@ def words_out() -> BenchWordsOut:
         screw_groups=named(w.SCREW_GROUPS),
         plug_parts=named(w.PLUG_PARTS),
         plugs_open=w.PLUGS_OPEN,
+        aluminium=[list(pair) for pair in w.ALUMINIUM],
+        aluminium_seen=w.ALUMINIUM_SEEN,
+        acts=[ActOut(name=a, cancels=list(w.CANCELS[a]), makes=list(w.MAKES.get(a, ()))) for a in w.CANCELS],
+        rules=[RuleOut(name=n, reason=r.reason, check=r.check) for n, r in w.BY_RULE.items()],
         looked_at=list(w.LOOKED_AT),
     )

@@ -4,7 +4,9 @@ from __future__ import annotations
 
 import uuid
 from datetime import datetime
+from typing import Any
 
+from vividowl.core.bench.log.state import BenchState
 from vividowl.web.fields import Out
 
 
@@ -191,12 +193,16 @@ class BlockerOut(Out):
     of: str
 
 
-class LastEventOut(Out):
+class BenchEventOut(Out):
+    """An event that counts, or that was taken back: what was told, what the rules made of it, and in words."""
+
     id: str
     kind: str
+    data: dict[str, Any]
+    made: dict[str, Any]
+    at: datetime
+    by: str
     words: str
-    step: str
-    place: str
 
 
 class RefusedOut(Out):
@@ -240,10 +246,10 @@ class BenchOut(Out):
     causes: list[CauseOut]
     notes: list[BenchNoteOut]
     blockers: list[BlockerOut]
-    last: LastEventOut | None
-    redo: LastEventOut | None
-    recent: list[LastEventOut]
-    undone: list[LastEventOut]
+    # The state before the recent events: with them a page goes back and forth by itself.
+    base: BenchState
+    recent: list[BenchEventOut]
+    undone: list[BenchEventOut]
     refused: list[RefusedOut]
     plan_changed: bool
     chosen: TakenOptionOut | None

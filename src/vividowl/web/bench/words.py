@@ -39,6 +39,22 @@ class WaitKindOut(Out):
     most_min: float
 
 
+class ActOut(Out):
+    """What an act makes true besides itself, and untrue."""
+
+    name: str
+    cancels: list[str]
+    makes: list[str]
+
+
+class RuleOut(Out):
+    """A rule that was broken: why it stands, and what its breach asks for."""
+
+    name: str
+    reason: str
+    check: str
+
+
 class BenchWordsOut(Out):
     sights: list[SightsOut]
     mishaps: list[MishapKindOut]
@@ -49,4 +65,8 @@ class BenchWordsOut(Out):
     screw_groups: list[NamedOut]
     plug_parts: list[NamedOut]
     plugs_open: str
+    aluminium: list[list[str]]
+    aluminium_seen: str
+    acts: list[ActOut]
+    rules: list[RuleOut]
     looked_at: list[str]

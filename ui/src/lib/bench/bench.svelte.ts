@@ -5,7 +5,7 @@ import { say } from '../toasts.svelte';
 import { nowIso } from './clock';
 import { hear, line, lineSeen } from './news.svelte';
 import { deviceName, Outbox } from './outbox';
-import { project } from './project';
+import { project, stacks } from './project';
 import type { Bench, BenchWords, Queued, SentBack } from './types';
 
 const BATCH_MOST = 100;
@@ -31,23 +31,16 @@ export class BenchJob {
   clockOffS = $state<number | null>(null);
   offsetMs = $state(0);
   readonly bench = $derived.by(() =>
-    this.said ? project(this.said, this.queue, this.offsetMs, words?.plugs_open ?? 'plugs_open') : null,
+    this.said && words ? project(this.said, this.queue, this.offsetMs, words) : this.said,
   );
   /** Ids of what counts and of what was taken back, each latest last, with what is on its way. */
   readonly #stacks = $derived.by(() => {
-    const active = (this.said?.recent ?? []).map((e) => e.id);
-    const undone = (this.said?.undone ?? []).map((e) => e.id);
-    const number = this.said?.number ?? 0;
-    for (const q of this.queue.filter((e) => e.number === undefined || e.number > number)) {
-      if (q.kind === 'undo') undone.push(...active.splice(-1));
-      else if (q.kind === 'redo') active.push(...undone.splice(-1));
-      else {
-        active.push(q.id);
-        undone.length = 0;
-      }
-    }
-    return { active, undone };
+    const found = this.said ? stacks(this.said, this.queue, this.offsetMs) : { active: [], undone: [] };
+    return { active: found.active.map((e) => e.id), undone: found.undone.map((e) => e.id) };
   });
+  /** What taking back means now, and what bringing again means, in words; empty when there is nothing. */
+  readonly undoWords = $derived(this.#words(this.#stacks.active.at(-1)));
+  readonly redoWords = $derived(this.#words(this.#stacks.undone.at(-1)));
   readonly canUndo = $derived(this.#stacks.active.length > 0);
   readonly canRedo = $derived(this.#stacks.undone.length > 0);
   /** Something that the server has is being taken back: until it answers, nothing is built on what is shown. */
@@ -72,6 +65,12 @@ export class BenchJob {
     this.#onsettled = onsettled;
     this.#outbox = new Outbox(jobId);
     this.#mirror();
+  }
+
+  #words(id: string | undefined): string {
+    if (id === undefined) return '';
+    const known = [...(this.said?.recent ?? []), ...(this.said?.undone ?? [])].find((e) => e.id === id);
+    return known?.words ?? 'what was done last';
   }
 
   get #params() {

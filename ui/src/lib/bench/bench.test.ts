@@ -55,6 +55,11 @@ beforeEach(() => {
   number = 5;
 });
 
+/** A note that counts already. */
+const counted = (id: string) => ({
+  id, kind: 'note', data: { words: 'a note' }, made: {}, at: '2026-03-02T10:00:00Z', by: '', words: 'note',
+}); // prettier-ignore
+
 describe('the way to the server', () => {
   it('shows a step at once and sends it with its turn and the tablet’s clock', async () => {
     const log = served();
@@ -147,7 +152,7 @@ describe('the way to the server', () => {
       'GET /api/jobs/j1/bench': () =>
         makeBench({
           number,
-          recent: [{ id: 'old', kind: 'step_done', words: 'step 1', step: 'power_off', place: '' }],
+          recent: [counted('old')],
         }),
     });
     const at = new BenchJob('j1');
@@ -161,7 +166,7 @@ describe('the way to the server', () => {
   });
 
   it('takes two back in quick succession, the later one first, and brings them again in their order', async () => {
-    const recent = ['one', 'two'].map((id) => ({ id, kind: 'note', words: '', step: '', place: '' }));
+    const recent = ['one', 'two'].map(counted);
     const log = served({ 'GET /api/jobs/j1/bench': () => makeBench({ number, recent }) });
     const at = new BenchJob('j1');
     await at.refresh();
@@ -177,8 +182,7 @@ describe('the way to the server', () => {
 
   it('takes back offline what it has not sent, and not what the server has', async () => {
     served({
-      'GET /api/jobs/j1/bench': () =>
-        makeBench({ number, recent: [{ id: 'old', kind: 'note', words: '', step: '', place: '' }] }),
+      'GET /api/jobs/j1/bench': () => makeBench({ number, recent: [counted('old')] }),
     });
     const at = new BenchJob('j1');
     await at.refresh();

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { remaining, minutesWords } from './clock';
 import { brokenGuard, project, runningWait, stepFirst } from './project';
-import { BATTERY_GUARD, makeBench, makePlace, makeStep } from './test-bench';
+import { afterEvents, BATTERY_GUARD, makeBench, makePlace, makeStep, WORDS } from './test-bench';
 import type { Queued } from './types';
 
 let turn = 0;
@@ -13,7 +13,7 @@ const event = (kind: string, data: Record<string, unknown> = {}, more: Partial<Q
   made_at: '2026-03-02T10:00:00.000Z',
   ...more,
 });
-const laid = (...events: Queued[]) => project(makeBench(), events, 0, 'plugs_open');
+const laid = (...events: Queued[]) => project(makeBench(), events, 0, WORDS);
 const step = (bench: ReturnType<typeof laid>, id: string) => bench.steps.find((s) => s.id === id);
 
 describe('what is on its way, laid over what the server said', () => {
@@ -25,7 +25,7 @@ describe('what is on its way, laid over what the server said', () => {
   });
 
   it('starts the wait of a step at once, on the server’s clock', () => {
-    const bench = project(makeBench(), [event('step_done', { step: 'cleaned' })], 60_000, 'plugs_open');
+    const bench = project(makeBench(), [event('step_done', { step: 'cleaned' })], 60_000, WORDS);
     expect(bench.waits[0]?.began).toBe('2026-03-02T10:01:00.000Z');
     expect(bench.waits[0]?.due).toBe('2026-03-02T10:06:00.000Z');
   });
@@ -39,27 +39,56 @@ describe('what is on its way, laid over what the server said', () => {
 
   it('leaves out what the server has in its word already', () => {
     const bench = makeBench({ number: 7 });
-    expect(project(bench, [event('step_done', { step: 'power_off' }, { number: 7 })], 0, 'plugs_open')).toBe(bench);
+    expect(project(bench, [event('step_done', { step: 'power_off' }, { number: 7 })], 0, WORDS)).toBe(bench);
   });
 
   it('takes back what has not been sent, and then what was', () => {
     expect(step(laid(event('step_done', { step: 'power_off' }), event('undo')), 'power_off')?.outcome).toBeNull();
-    const done = { how: 'done', at: '', by: '', words: '', value: null };
-    const said = makeBench({
-      steps: [makeStep('power_off', { outcome: done })],
-      recent: [{ id: 'x', kind: 'step_done', words: 'step 1', step: 'power_off', place: '' }],
-    });
-    expect(project(said, [event('undo')], 0, 'plugs_open').steps[0]?.outcome).toBeNull();
+    const said = afterEvents({}, event('step_done', { step: 'power_off' }));
+    expect(step(said, 'power_off')?.outcome?.how).toBe('done');
+    expect(step(project(said, [event('undo')], 0, WORDS), 'power_off')?.outcome).toBeNull();
   });
 
   it('brings again what was taken back, sent or not', () => {
     const one = event('step_done', { step: 'power_off' });
     expect(step(laid(one, event('undo'), event('redo')), 'power_off')?.outcome?.how).toBe('done');
     expect(step(laid(one, event('undo'), event('note'), event('redo')), 'power_off')?.outcome).toBeNull();
-    const recent = [{ id: 'x', kind: 'place_out', words: '', step: '', place: 'fan' }];
-    const said = makeBench({ places: [makePlace('fan', { is_out: true })], recent });
-    expect(project(said, [event('undo')], 0, 'x').places[0]?.is_out).toBe(false);
-    expect(project(said, [event('undo'), event('redo')], 0, 'x').places[0]?.is_out).toBe(true);
+    const said = afterEvents({}, event('place_out', { place: 'fan' }));
+    const isOut = (...events: Queued[]) => project(said, events, 0, WORDS).places.find((p) => p.id === 'fan')?.is_out;
+    expect(isOut(event('undo'))).toBe(false);
+    expect(isOut(event('undo'), event('redo'))).toBe(true);
+  });
+
+  it('takes the facts of an event back with it', () => {
+    const start = { facts: ['applied'], steps: [makeStep('lift', { acts: ['cooler_off'] })] };
+    const said = afterEvents(start, event('step_done', { step: 'lift' }));
+    expect(said.facts.sort()).toEqual(['bare', 'cooler_off']);
+    // What the step made untrue is true again, which no list of its own facts tells.
+    expect(project(said, [event('undo')], 0, WORDS).facts).toEqual(['applied']);
+  });
+
+  it('takes back two quick ones, each another one', () => {
+    const said = afterEvents({}, event('step_done', { step: 'power_off' }), event('place_out', { place: 'fan' }));
+    const bench = project(said, [event('undo'), event('undo')], 0, WORDS);
+    expect(bench.places.some((p) => p.is_out)).toBe(false);
+    expect(bench.steps.some((s) => s.outcome)).toBe(false);
+  });
+
+  it('shows findings, mishaps, notes and explanations before the server answers', () => {
+    const bench = laid(
+      event('found', { part: 'plate', seen: 'aluminium' }),
+      event('mishap', { what: 'lost_screw' }),
+      event('note', { words: 'clip is weak' }),
+      event('place_out', { place: 'c1' }),
+      event('explained', { place: 'c1', words: 'thread torn' }),
+      event('wait_started', { wait: 'coat' }),
+    );
+    expect(bench.found[0]).toMatchObject({ part_words: 'Cold plate', seen_words: 'Aluminium', sound: false });
+    expect(bench.facts).toContain('aluminium_seen');
+    expect(bench.mishaps[0]).toMatchObject({ title: 'Screw lost', check: 'The screw is found.' });
+    expect(bench.notes[0]?.words).toBe('clip is weak');
+    expect(bench.places[0]).toMatchObject({ is_out: true, explained: 'thread torn' });
+    expect(Date.parse(bench.waits[0]?.due ?? '') - Date.parse(bench.waits[0]?.began ?? '')).toBe(15 * 60_000);
   });
 
   it('knows that a lifted cooler leaves the die bare', () => {
@@ -67,7 +96,10 @@ describe('what is on its way, laid over what the server said', () => {
       steps: [makeStep('lift', { acts: ['cooler_off'], makes: ['bare'], cancels: ['applied'] })],
       facts: ['applied'],
     });
-    expect(project(said, [event('step_done', { step: 'lift' })], 0, 'x').facts.sort()).toEqual(['bare', 'cooler_off']);
+    expect(project(said, [event('step_done', { step: 'lift' })], 0, WORDS).facts.sort()).toEqual([
+      'bare',
+      'cooler_off',
+    ]);
   });
 
   it('draws a new place with the letter of its class', () => {
@@ -89,7 +121,7 @@ describe('what is on its way, laid over what the server said', () => {
   it('goes back, skips, ends waits, notes leftovers and closes', () => {
     const done = { how: 'done', at: '', by: '', words: '', value: null };
     const said = makeBench({ steps: [makeStep('a', { outcome: done }), makeStep('b', { outcome: done })] });
-    expect(project(said, [event('gone_back', { step: 'b' })], 0, 'x').steps.map((s) => s.outcome !== null)).toEqual([
+    expect(project(said, [event('gone_back', { step: 'b' })], 0, WORDS).steps.map((s) => s.outcome !== null)).toEqual([
       true,
       false,
     ]);
@@ -157,7 +189,7 @@ describe('clocks', () => {
 it('counts what is still open without waiting for an answer', () => {
   const open = (of: string) => ({ text: of, remedy: '', stage: 'close', of });
   const said = makeBench({ blockers: ['power_off', 'battery_on', 'fan', ''].map(open), facts: ['battery_on'] });
-  const bench = project(said, [event('step_done', { step: 'power_off' })], 0, 'plugs_open');
+  const bench = project(said, [event('step_done', { step: 'power_off' })], 0, WORDS);
   expect(bench.blockers.map((b) => b.of)).toEqual(['']);
 });
 
@@ -173,6 +205,6 @@ it('keeps what is out when its place is drawn anew', () => {
     drive: 'cross',
     head: 'pan',
   };
-  const bench = project(said, [event('place_changed', { place: changed })], 0, 'plugs_open');
+  const bench = project(said, [event('place_changed', { place: changed })], 0, WORDS);
   expect(bench.places[0]).toMatchObject({ x: 0.9, is_out: true, letter: '·' });
 });

@@ -1,5 +1,8 @@
-// The bench as it looks once what is on its way has arrived: the same small steps the server takes, no rules of its own.
-import type { Bench, Guard, Place, Queued, Step, Wait } from './types';
+// The bench as it looks once what is on its way has arrived: the state that the events make, with the server's words.
+import { evolve, turned } from './evolve';
+import { actsOf, foresee } from './foresee';
+import type { Acts, BenchEvent, BenchState, PlaceRow, StepRow } from './state';
+import type { Bench, BenchWords, Guard, Place, Queued, Step, Wait } from './types';
 
 /** The first rule that the facts break, or null. One that no story lifts is told before one that a story does. */
 export function brokenGuard(guards: readonly Guard[], facts: ReadonlySet<string>): Guard | null {
@@ -14,9 +17,6 @@ export function runningWait(step: Step, waits: readonly Wait[], now: number): Wa
   );
 }
 
-export const plugsOpen = (places: readonly Place[]): boolean =>
-  places.some((p) => p.is_out && p.kind === 'plug' && p.holds !== 'battery');
-
 /** The step that makes a missing fact true, or takes a barring one away. */
 export function stepFirst(bench: Bench, guard: Guard, plugsOpenName: string): Step | null {
   const facts = new Set(bench.facts);
@@ -29,34 +29,82 @@ export function stepFirst(bench: Bench, guard: Guard, plugsOpenName: string): St
   );
 }
 
-/** What is on its way, laid over what the server said. offsetMs: the server's clock before this one's. */
-export function project(bench: Bench, queue: readonly Queued[], offsetMs: number, plugsOpenName: string): Bench {
+export interface Stacks {
+  active: BenchEvent[];
+  undone: BenchEvent[];
+}
+
+/** What counts and what was taken back once what is on its way has arrived. */
+export function stacks(bench: Bench, queue: readonly Queued[], offsetMs: number): Stacks {
   const left = queue.filter((q) => q.number === undefined || q.number > bench.number);
-  const active: Queued[] = [];
-  const undone: (Queued | null)[] = [];
-  let back = 0;
-  for (const event of left) {
-    if (event.kind === 'undo') {
-      const last = active.pop();
-      if (!last) back += 1;
-      undone.push(last ?? null);
-    } else if (event.kind === 'redo') {
-      const again = undone.pop();
-      if (again) active.push(again);
-      else if (again === null) back -= 1;
-    } else {
-      active.push(event);
-      undone.length = 0;
-    }
+  const coming = left.map((q) => ({
+    ...q,
+    made: {},
+    at: new Date(Date.parse(q.made_at) + offsetMs).toISOString(),
+    by: '',
+  }));
+  return turned<BenchEvent>(bench.recent, bench.undone, coming);
+}
+
+/** What is on its way, laid over what the server said. offsetMs: the server's clock before this one's. */
+export function project(bench: Bench, queue: readonly Queued[], offsetMs: number, words: BenchWords): Bench {
+  const left = queue.filter((q) => q.number === undefined || q.number > bench.number);
+  if (!left.length) return bench;
+  const acts = actsOf(words);
+  const own = new Map(left.map((q) => [q.id, q]));
+  let state = bench.base as unknown as BenchState;
+  for (const event of stacks(bench, queue, offsetMs).active) {
+    const queued = own.get(event.id);
+    state = evolve(state, queued ? foresee(state, queued, offsetMs, words) : event, acts);
   }
-  let out = bench;
-  for (const last of bench.recent.slice(bench.recent.length - back).reverse()) out = without(out, last);
-  for (const event of active) out = apply(out, event, offsetMs);
-  if (out === bench) return bench;
-  const facts = new Set(out.facts);
-  facts.delete(plugsOpenName);
-  if (plugsOpen(out.places)) facts.add(plugsOpenName);
-  return { ...out, facts: [...facts], blockers: out.blockers.filter((b) => stillOpen(out, b.of, facts)) };
+  return shown(bench, state, words, acts);
+}
+
+/** A state with the words and rules that the server gave for it. */
+function shown(bench: Bench, state: BenchState, words: BenchWords, acts: Acts): Bench {
+  const out = new Set(state.out);
+  const facts = new Set(state.facts);
+  if (Object.values(state.places).some((p) => out.has(p.id) && p.kind === 'plug' && p.holds !== 'battery'))
+    facts.add(words.plugs_open);
+  const pairs = words.aluminium.map(([part, seen]) => `${part}:${seen}`);
+  if (Object.values(state.found).some((f) => pairs.includes(`${f.part}:${f.seen}`))) facts.add(words.aluminium_seen);
+  const steps = state.steps.map((row) => asStep(row, bench, state, acts));
+  const text = (id: string) => steps.find((s) => s.id === id)?.text ?? '';
+  const laid: Bench = {
+    ...bench,
+    begun: state.begun,
+    closed: state.closed,
+    facts: [...facts],
+    steps,
+    places: Object.values(state.places).map((row) => asPlace(row, bench, state)),
+    leftover: state.leftover,
+    leftover_words: state.leftover_words,
+    outline: state.outline,
+    waits: Object.values(state.waits).map((w) => ({
+      ...w,
+      words: words.waits.find((kind) => kind.name === w.wait)?.words ?? w.wait,
+      step: text(w.step),
+    })),
+    breaches: Object.values(state.breaches).map((b) => {
+      const rule = words.rules.find((r) => r.name === b.rule);
+      return { ...b, reason: rule?.reason ?? '', check: rule?.check ?? '' };
+    }),
+    mishaps: Object.values(state.mishaps).map((m) => {
+      const kind = words.mishaps.find((k) => k.name === m.what);
+      return { ...m, title: kind?.words ?? m.what, recovery: kind?.recovery ?? [], check: kind?.check ?? '' };
+    }),
+    found: Object.values(state.found).map((f) => {
+      const part = words.sights.find((s) => s.part === f.part);
+      const sight = part?.states.find((s) => s.name === f.seen);
+      const told = { part_words: part?.words ?? f.part, seen_words: sight?.words ?? f.seen };
+      return { ...f, ...told, follows: sight?.follows ?? '', sound: sight?.sound ?? false };
+    }),
+    photos: state.photos,
+    power: state.power,
+    causes: state.power.length === bench.power.length ? bench.causes : [],
+    notes: state.notes,
+  };
+  return { ...laid, blockers: laid.blockers.filter((b) => stillOpen(laid, b.of, facts)) };
 }
 
 /** Whether what kept the job open is still there, as far as one can tell from here. */
@@ -64,115 +112,46 @@ function stillOpen(bench: Bench, of: string, facts: ReadonlySet<string>): boolea
   const step = bench.steps.find((s) => s.id === of);
   if (step) return step.outcome === null;
   const place = bench.places.find((p) => p.id === of);
-  if (place) return place.is_out;
+  if (place) return place.is_out && !place.explained;
   const wait = bench.waits.find((w) => w.id === of);
   if (wait) return wait.ended === null;
+  const told = [...bench.breaches, ...bench.mishaps].find((x) => x.id === of);
+  if (told) return told.checked === '';
   return !facts.has(of);
 }
 
-/** What the server said, less one event of it, as far as it can be told from here; the server's answer follows. */
-function without(bench: Bench, last: Bench['recent'][number]): Bench {
-  if (last.kind === 'place_out' || last.kind === 'place_in')
-    return toggle(bench, [last.place], last.kind === 'place_in');
-  const step = bench.steps.find((s) => s.id === last.step);
-  if (!step || !(last.kind.startsWith('step_') || last.kind === 'power_on')) return bench;
-  const facts = new Set(bench.facts);
-  for (const fact of [...step.acts, ...step.makes]) facts.delete(fact);
-  const steps = bench.steps.map((s) => (s.id === step.id ? { ...s, outcome: null } : s));
-  const out = toggle({ ...bench, facts: [...facts], steps }, step.takes_out, false);
-  return toggle(out, step.puts_in, true);
+/** What of a stored step is shown as it is. */
+function asShown(row: StepRow): Omit<StepRow, 'task' | 'part' | 'asks'> {
+  const out: Partial<StepRow> = { ...row };
+  delete out.task;
+  delete out.part;
+  delete out.asks;
+  return out as Omit<StepRow, 'task' | 'part' | 'asks'>;
 }
 
-function apply(bench: Bench, event: Queued, offsetMs: number): Bench {
-  const at = new Date(new Date(event.made_at).getTime() + offsetMs).toISOString();
-  const text = (name: string) => String(event.data[name] ?? '');
-  switch (event.kind) {
-    case 'step_done': {
-      const value = typeof event.data.value === 'number' ? event.data.value : null;
-      return done(bench, text('step'), event.id, at, value);
-    }
-    case 'power_on': {
-      const results = Object.values((event.data.results ?? {}) as Record<string, string>);
-      const step = bench.steps.find((s) => s.shows === 'power' && !s.outcome);
-      return step && !results.includes('fails') ? done(bench, step.id, event.id, at) : bench;
-    }
-    case 'step_skipped':
-      return settle(bench, text('step'), 'skipped', at, text('reason'));
-    case 'gone_back': {
-      const from = bench.steps.findIndex((s) => s.id === event.data.step);
-      return { ...bench, steps: bench.steps.map((s, i) => (i >= from && from >= 0 ? { ...s, outcome: null } : s)) };
-    }
-    case 'place_out':
-    case 'place_in':
-      return toggle(bench, [text('place')], event.kind === 'place_out');
-    case 'place_added':
-      return { ...bench, places: [...bench.places, asPlace(bench, event.data.place as Partial<Place>)] };
-    case 'place_changed': {
-      const place = asPlace(bench, event.data.place as Partial<Place>);
-      return {
-        ...bench,
-        places: bench.places.map((p) => (p.id === place.id ? { ...p, ...place, is_out: p.is_out } : p)),
-      };
-    }
-    case 'place_removed':
-      return { ...bench, places: bench.places.filter((p) => p.id !== event.data.place) };
-    case 'wait_ended':
-      return {
-        ...bench,
-        waits: bench.waits.map((w) => (w.id === event.data.wait ? { ...w, ended: at, reason: text('reason') } : w)),
-      };
-    case 'leftover':
-      return { ...bench, leftover: Number(event.data.count ?? 0), leftover_words: text('words') };
-    case 'closed':
-      return { ...bench, closed: at };
-    default:
-      return bench;
-  }
+/** A step of the state; one that the server has not shown yet gets its rules when it does. */
+function asStep(row: StepRow, bench: Bench, state: BenchState, acts: Acts): Step {
+  const outcome = state.outcomes[row.id] ?? null;
+  const known = bench.steps.find((s) => s.id === row.id);
+  const fields = asShown(row);
+  if (known) return { ...known, ...fields, outcome };
+  const cancels = row.acts.flatMap((a) => acts.get(a)?.cancels ?? []).filter((c) => !row.acts.includes(c));
+  const makes = row.acts.flatMap((a) => acts.get(a)?.makes ?? []);
+  const blank = { held: false, skippable: true, asks: null, guards: [], hands_min: null, waited_min: null };
+  return { ...fields, ...blank, cancels: [...new Set(cancels)], makes: [...new Set(makes)], outcome };
 }
 
-function settle(bench: Bench, id: string, how: string, at: string, words: string, value: number | null = null): Bench {
-  const outcome = { how, at, by: '', words, value };
-  return { ...bench, steps: bench.steps.map((s) => (s.id === id ? { ...s, outcome } : s)) };
-}
-
-function done(bench: Bench, id: string, eventId: string, at: string, value: number | null = null): Bench {
-  const step = bench.steps.find((s) => s.id === id);
-  if (!step) return bench;
-  let out = settle(bench, id, 'done', at, '', value);
-  const facts = new Set(out.facts);
-  for (const cancelled of step.cancels) facts.delete(cancelled);
-  for (const fact of [...step.acts, ...step.makes]) facts.add(fact);
-  out = toggle({ ...out, facts: [...facts] }, step.takes_out, true);
-  out = toggle(out, step.puts_in, false);
-  if (step.wait) {
-    const due = new Date(new Date(at).getTime() + 60_000 * step.wait_min).toISOString();
-    const wait = { id: eventId, wait: step.wait, words: step.text, step: step.text, began: at, due, ended: null };
-    out = { ...out, waits: [...out.waits, { ...wait, reason: '' }] };
-  }
-  return out;
-}
-
-function toggle(bench: Bench, ids: readonly string[], isOut: boolean): Bench {
-  if (!ids.length) return bench;
-  return { ...bench, places: bench.places.map((p) => (ids.includes(p.id) ? { ...p, is_out: isOut } : p)) };
-}
-
-function asPlace(bench: Bench, given: Partial<Place>): Place {
-  const kin = bench.classes.find(
-    (c) => c.length_mm === (given.length_mm ?? null) && c.drive === given.drive && c.head === given.head,
-  );
-  const shown =
-    given.kind === 'screw' ? { letter: kin?.letter ?? '·', shape: kin?.shape ?? 'circle' } : { letter: '', shape: '' };
-  const blank = {
-    length_mm: null,
-    drive: 'unknown',
-    head: 'unknown',
-    number: null,
-    note: '',
-    x: 0,
-    y: 0,
-    holds: 'other',
+function asPlace(row: PlaceRow, bench: Bench, state: BenchState): Place {
+  const now = {
+    is_out: state.out.includes(row.id),
+    was_out: state.was_out[row.id] ?? null,
+    explained: state.explained[row.id] ?? '',
   };
-  const rest = { words: '', is_out: false, was_out: null, explained: '', guards_out: [], guards_in: [] };
-  return { id: '', kind: 'screw', ...blank, ...rest, ...shown, ...given } as Place;
+  const known = bench.places.find((p) => p.id === row.id);
+  const kin = bench.classes.find((c) => c.length_mm === row.length_mm && c.drive === row.drive && c.head === row.head);
+  const same = known && known.length_mm === row.length_mm && known.drive === row.drive && known.head === row.head;
+  if (known && same && known.kind === row.kind) return { ...known, ...row, ...now };
+  const letter = row.kind === 'screw' ? (kin?.letter ?? '·') : '';
+  const shape = row.kind === 'screw' ? (kin?.shape ?? 'circle') : '';
+  return { ...row, letter, shape, words: known?.words ?? '', guards_out: [], guards_in: [], ...now };
 }

@@ -1,6 +1,8 @@
 // A small bench for tests: four steps, a screw, a plug, the battery.
 import { BenchJob } from './bench.svelte';
-import type { Bench, BenchWords, Place, Step } from './types';
+import { project, stacks } from './project';
+import { placeRow, stepRow } from './state';
+import type { Bench, BenchWords, Place, Queued, Step } from './types';
 
 export function makeStep(id: string, more: Partial<Step> = {}): Step {
   return {
@@ -66,8 +68,37 @@ export const BATTERY_GUARD = {
   remedy: 'Take the battery plug off first.',
 };
 
-export function makeBench(more: Partial<Bench> = {}): Bench {
+/** The state that a bench shows, to go on from. */
+function stateOf(bench: Omit<Bench, 'base'>): Bench['base'] {
+  const table = <T extends { id: string }>(rows: readonly T[]) => Object.fromEntries(rows.map((row) => [row.id, row]));
+  const done = bench.steps.filter((s) => s.outcome !== null);
   return {
+    begun: bench.begun,
+    device: {},
+    steps: bench.steps.map((s) => stepRow(s)),
+    outcomes: Object.fromEntries(done.map((s) => [s.id, s.outcome])),
+    facts: bench.facts,
+    places: Object.fromEntries(bench.places.map((p) => [p.id, placeRow(p)])),
+    out: bench.places.filter((p) => p.is_out).map((p) => p.id),
+    was_out: {},
+    explained: {},
+    leftover: bench.leftover,
+    leftover_words: bench.leftover_words,
+    outline: bench.outline,
+    plan: '',
+    found: Object.fromEntries(bench.found.map((f) => [f.part, f])),
+    waits: table(bench.waits),
+    breaches: table(bench.breaches),
+    mishaps: table(bench.mishaps),
+    photos: bench.photos,
+    power: bench.power,
+    notes: bench.notes,
+    closed: bench.closed,
+  } as unknown as Bench['base'];
+}
+
+export function makeBench(more: Partial<Bench> = {}): Bench {
+  const bench = {
     job_id: 'j1',
     number: 5,
     now: new Date().toISOString(),
@@ -121,8 +152,6 @@ export function makeBench(more: Partial<Bench> = {}): Bench {
     causes: [],
     notes: [],
     blockers: [],
-    last: null,
-    redo: null,
     recent: [],
     undone: [],
     refused: [],
@@ -134,6 +163,15 @@ export function makeBench(more: Partial<Bench> = {}): Bench {
     waited_min: 0,
     ...more,
   };
+  return { base: stateOf(bench), ...bench };
+}
+
+/** What the server says once it has taken some events. */
+export function afterEvents(start: Partial<Bench>, ...events: Queued[]): Bench {
+  const bench = makeBench(start);
+  const laid = project(bench, events, 0, WORDS);
+  const recent = stacks(bench, events, 0).active.map((e) => ({ ...e, words: e.kind }));
+  return { ...laid, base: bench.base, recent, number: bench.number + events.length };
 }
 
 export const WORDS: BenchWords = {
@@ -164,6 +202,24 @@ export const WORDS: BenchWords = {
   screw_groups: [{ name: 'cover', words: 'cover' }],
   plug_parts: [{ name: 'fan', words: 'fan' }],
   plugs_open: 'plugs_open',
+  aluminium: [['plate', 'aluminium']],
+  aluminium_seen: 'aluminium_seen',
+  acts: [
+    { name: 'power_off', cancels: [], makes: [] },
+    { name: 'unplugged', cancels: [], makes: [] },
+    { name: 'battery_off', cancels: ['battery_on', 'power_on_ok'], makes: [] },
+    { name: 'battery_on', cancels: ['battery_off'], makes: [] },
+    { name: 'plug_off', cancels: ['power_on_ok'], makes: [] },
+    { name: 'plug_on', cancels: [], makes: [] },
+    { name: 'cover_screws_out', cancels: ['cover_screws_in'], makes: [] },
+    { name: 'cover_screws_in', cancels: [], makes: [] },
+    { name: 'cooler_off', cancels: ['applied'], makes: ['bare'] },
+    { name: 'cleaned', cancels: ['applied'], makes: ['bare'] },
+    { name: 'applied', cancels: ['bare'], makes: [] },
+    { name: 'power_on_ok', cancels: ['power_off', 'unplugged'], makes: [] },
+    { name: 'powered', cancels: ['power_off', 'unplugged'], makes: [] },
+  ],
+  rules: [{ name: 'cooler_on_battery', reason: 'The battery is still connected.', check: 'Look for marks.' }],
   looked_at: ['boot'],
 };
 

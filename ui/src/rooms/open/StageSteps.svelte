@@ -29,8 +29,8 @@
   let own = $state<string | null>(null);
   let more = $state<string | null>(null);
   const benchHref = $derived(`/jobs/${at.jobId}/bench`);
-  const undoWords = $derived(at.said?.last ? `Take back: ${at.said.last.words}` : 'Nothing to take back');
-  const redoWords = $derived(at.said?.redo ? `Again: ${at.said.redo.words}` : '');
+  const undoWords = $derived(at.undoWords ? `Take back: ${at.undoWords}` : 'Nothing to take back');
+  const redoWords = $derived(at.redoWords ? `Again: ${at.redoWords}` : '');
 
   function details(step: Step): string {
     const hands = step.outcome && step.hands_min !== null ? `${fixed(step.hands_min, 0)} min of hands` : '';
@@ -156,7 +156,7 @@
   <div class="foot">
     {#if over}<Button href={benchHref}>Bench mode</Button>
     {:else}<Button kind="main" href={benchHref} key="Enter">Bench mode</Button>{/if}
-    <Button disabled={!at.said?.last} onclick={() => at.undo()}>{undoWords}</Button>
+    <Button disabled={!at.canUndo} onclick={() => at.undo()}>{undoWords}</Button>
     {#if redoWords}<Button onclick={() => at.redo()}>{redoWords}</Button>{/if}
     {#if own === null}<Button onclick={() => (own = '')}>Add a step</Button>{/if}
   </div>

@@ -72,6 +72,17 @@ def grown(log: BenchLog, event: BenchEvent) -> BenchLog:
     return BenchLog((*log.active, event), undone, evolve(log.state, event))
 
 
+def before(log: BenchLog, events: int) -> BenchState:
+    """The state before the latest events that count, from which a page goes back and forth by itself.
+
+    log: the log
+    events: how many to leave out [1]
+    returns: BenchState
+    source: the definition
+    """
+    return _fold(log.active[: max(0, len(log.active) - events)])[0]
+
+
 def _fold(events: Sequence[BenchEvent]) -> tuple[BenchState, tuple[BenchEvent, ...]]:
     """The state that events make, and the events as those of today."""
     state, active = BenchState(), list[BenchEvent]()

@@ -1,0 +1,85 @@
+"""Writes contract/: what both languages must agree on. `python tools/contract.py`; a test holds the files to it."""
+
+from __future__ import annotations
+
+import json
+import sys
+from dataclasses import asdict
+from pathlib import Path
+from typing import Any
+
+ROOT = Path(__file__).parents[1]
+sys.path.insert(0, str(ROOT))
+
+from tests.golden import LOGS, events_of, plain  # noqa: E402
+
+from vividowl.core.bench.fasteners import PLUG, SCREW  # noqa: E402
+from vividowl.core.bench.interlocks import CANCELS, MAKES  # noqa: E402
+from vividowl.core.bench.log.events import KINDS, BenchEvent  # noqa: E402
+from vividowl.core.bench.log.log import BenchLog, before, grown  # noqa: E402
+from vividowl.core.bench.log.made import acts_of_place  # noqa: E402
+from vividowl.core.bench.log.state import BenchState  # noqa: E402
+
+RECENT, THEN_MOST = 20, 90
+# From the beginning: a whole service, and a change of plan. From the middle: anything, in any order.
+WHOLE = ("a whole service with alloy", "paste on the die, then planned for alloy")
+
+
+def event(e: BenchEvent) -> dict[str, Any]:
+    """An event as a page gets it."""
+    return {"id": e.id, "kind": e.kind, "data": plain(dict(e.data)), "made": plain(dict(e.made)),
+            "at": e.at.isoformat(), "by": e.by}  # fmt: skip
+
+
+def case(name: str, events: list[BenchEvent], start: int) -> dict[str, Any]:
+    """A page that loads after some events and goes on with the rest."""
+    log = BenchLog()
+    for one in events[:start]:
+        log = grown(log, one)
+    base, active, undone = before(log, RECENT), log.active[-RECENT:], log.undone[-RECENT:]
+    then = events[start : start + THEN_MOST]
+    for one in then:
+        log = grown(log, one)
+    return {"name": name, "base": plain(asdict(base)), "active": [event(e) for e in active],
+            "undone": [event(e) for e in undone], "then": [event(e) for e in then],
+            "state": plain(asdict(log.state))}  # fmt: skip
+
+
+def places() -> list[dict[str, Any]]:
+    """What taking a place out or putting it in means, for each kind of place."""
+    from tests.bench_jobs import PLACES
+
+    state = BenchState(places={p.id: p for p in PLACES}, out=frozenset({"c0"}))
+    cases = [(p.id, out) for p in PLACES for out in (True, False)]
+    return [{"place": i, "out": out, "acts": list(acts_of_place(state.places[i], state, out=out))} for i, out in cases]
+
+
+def bench() -> dict[str, Any]:
+    """contract/bench.json."""
+    from tests.bench_jobs import PLACES
+
+    cases = []
+    for version, row in LOGS.values():
+        if version != 2:
+            continue
+        events = events_of(version, row)
+        if row["name"] in WHOLE:
+            cases.append(case(row["name"], events, 0))
+        elif row["name"].startswith("anything"):
+            cases.append(case(row["name"], events, len(events) // 3))
+    return {
+        "kinds": list(KINDS), "plug": PLUG, "screw": SCREW,
+        "acts": {act: {"cancels": list(CANCELS[act]), "makes": list(MAKES.get(act, ()))} for act in CANCELS},
+        "map": [asdict(p) for p in PLACES], "out": ["c0"], "places": places(), "cases": cases,
+    }  # fmt: skip
+
+
+def written() -> dict[str, str]:
+    """Files by name, as they have to be."""
+    return {"bench.json": json.dumps(bench(), ensure_ascii=False, sort_keys=True, separators=(",", ":")) + "\n"}
+
+
+if __name__ == "__main__":
+    for file, text in written().items():
+        (ROOT / "contract" / file).write_text(text, encoding="utf-8")
+        print(f"contract/{file}: {len(text) // 1024} kB")
