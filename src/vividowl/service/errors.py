@@ -7,7 +7,8 @@ from typing import Any
 
 
 class Refused(Exception):  # noqa: N818 - reads as what it says
-    """A use case refused. kind is one of invalid, conflict, forbidden, missing, full; the text says what and why."""
+    """A use case refused. kind is one of invalid, conflict, forbidden, missing, full; the text says what and why;
+    stage: where it is settled, empty where it is not settled in one."""
 
     def __init__(
         self,
@@ -17,6 +18,7 @@ class Refused(Exception):  # noqa: N818 - reads as what it says
         field: str = "",
         remedy: str = "",
         reason: str = "",
+        stage: str = "",
         extra: Mapping[str, Sequence[Any]] | None = None,
     ) -> None:
         super().__init__(detail)
@@ -25,14 +27,15 @@ class Refused(Exception):  # noqa: N818 - reads as what it says
         self.field = field
         self.remedy = remedy
         self.reason = reason
+        self.stage = stage
         self.extra = dict(extra or {})
 
     def __reduce__(self) -> tuple[object, ...]:
         """Exceptions with named arguments do not travel between processes by themselves."""
-        return _again, (self.kind, self.detail, self.field, self.remedy, self.reason, self.extra)
+        return _again, (self.kind, self.detail, self.field, self.remedy, self.reason, self.stage, self.extra)
 
 
 def _again(
-    kind: str, detail: str, field: str, remedy: str, reason: str, extra: Mapping[str, Sequence[Any]]
+    kind: str, detail: str, field: str, remedy: str, reason: str, stage: str, extra: Mapping[str, Sequence[Any]]
 ) -> Refused:  # fmt: skip
-    return Refused(kind, detail, field=field, remedy=remedy, reason=reason, extra=extra)
+    return Refused(kind, detail, field=field, remedy=remedy, reason=reason, stage=stage, extra=extra)

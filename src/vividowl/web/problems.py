@@ -32,7 +32,8 @@ class FieldError(BaseModel):
 
 
 class Problem(BaseModel):
-    """Problem details. reason is a short word that programs can tell apart; headers are columns of a refused log."""
+    """Problem details. reason is a short word that programs can tell apart; stage: where it is settled; headers are
+    columns of a refused log."""
 
     model_config = ConfigDict(json_schema_serialization_defaults_required=True)
     type: str = "about:blank"
@@ -41,6 +42,7 @@ class Problem(BaseModel):
     detail: str
     remedy: str = ""
     reason: str = ""
+    stage: str = ""
     errors: list[FieldError] = []
     headers: list[str] = []
 
@@ -59,7 +61,7 @@ def on_refused(error: Refused) -> Response:
     status = 401 if error.reason == "signed_out" else STATUS[error.kind]
     errors = [FieldError(field=error.field, message=error.detail, remedy=error.remedy)] if error.field else []
     return _problem(
-        status, error.detail, remedy=error.remedy, reason=error.reason, errors=errors,
+        status, error.detail, remedy=error.remedy, reason=error.reason, stage=error.stage, errors=errors,
         headers=[str(h) for h in error.extra.get("headers", ())],
     )  # fmt: skip
 

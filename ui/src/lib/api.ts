@@ -46,6 +46,7 @@ const UNREACHABLE: ProblemBody = {
   detail: 'The server does not answer. What you typed is kept.',
   remedy: 'Check that Vivid Owl is running, then try again.',
   reason: 'offline',
+  stage: '',
   errors: [],
   headers: [],
 };

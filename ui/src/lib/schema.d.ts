@@ -1669,8 +1669,15 @@ export interface components {
             /** Waits */
             waits: components["schemas"]["WaitKindOut"][];
         };
+        /**
+         * BlockerCode
+         * @description What kind of thing keeps a job from closing.
+         * @enum {string}
+         */
+        BlockerCode: "not_begun" | "stopped" | "unsafe" | "plug" | "screw" | "leftover" | "battery" | "power" | "breach" | "mishap" | "step" | "wait";
         /** BlockerOut */
         BlockerOut: {
+            code: components["schemas"]["BlockerCode"];
             /** Of */
             of: string;
             /** Remedy */
@@ -3535,6 +3542,16 @@ export interface components {
             what: string;
         };
         /**
+         * PhraseOut
+         * @description A piece of the headline. side: before or after for a figure of one side, assumed for what nobody noted.
+         */
+        PhraseOut: {
+            /** Side */
+            side: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * Place
          * @description A screw or a plug. x and y: where it sits, as a share of the outline's width and height; holds: what a screw
          *     holds, or what is plugged; a screw's class is length [mm], drive and head; number: printed beside it.
@@ -3731,7 +3748,8 @@ export interface components {
         };
         /**
          * Problem
-         * @description Problem details. reason is a short word that programs can tell apart; headers are columns of a refused log.
+         * @description Problem details. reason is a short word that programs can tell apart; stage: where it is settled; headers are
+         *     columns of a refused log.
          */
         Problem: {
             /** Detail */
@@ -3756,6 +3774,11 @@ export interface components {
              * @default
              */
             remedy: string;
+            /**
+             * Stage
+             * @default
+             */
+            stage: string;
             /** Status */
             status: number;
             /** Title */
@@ -3927,6 +3950,8 @@ export interface components {
             detail: string;
             /** Field */
             field: string;
+            /** Next Turn */
+            next_turn: number | null;
             /** Reason */
             reason: string;
             /** Remedy */
@@ -4659,6 +4684,8 @@ export interface components {
             hidden_gain_k: number | null;
             /** Notes */
             notes: string[];
+            /** Phrases */
+            phrases: components["schemas"]["PhraseOut"][];
             /** Reasons */
             reasons: string[];
             /** Showable K */

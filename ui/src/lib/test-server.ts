@@ -44,6 +44,7 @@ export function problem(more: Partial<ProblemBody>): ProblemBody {
     detail: 'Refused.',
     remedy: '',
     reason: '',
+    stage: '',
     errors: [],
     headers: [],
     ...more,

@@ -13,7 +13,7 @@ from vividowl.core.trace.throttling import HELD_SHARE
 from vividowl.core.verdict.conditions import Bearing, ConditionFinding, Conditions, judge_conditions
 from vividowl.core.verdict.effects import build_effects
 from vividowl.core.verdict.equal_terms import START_SHOWN_K, equal_terms, length_of
-from vividowl.core.verdict.headline import headline_of
+from vividowl.core.verdict.headline import Phrase, headline_of
 from vividowl.core.verdict.parts import Effect, Shown, Side
 from vividowl.core.verdict.verdicts import Verdict
 
@@ -29,18 +29,24 @@ FAN_STILL_RPM = 1.0
 
 @dataclass(frozen=True)
 class Comparison:
-    """The verdict with its reasons, effects and conditions; headline: the verdict as one sentence; assumes: conditions
-    that were not noted and could do it alone, fan or placement; hidden_gain_k: a gain that could still hide behind "no
-    difference shown" [K], None otherwise; showable_k: what two more runs on each side would show [K], or None."""
+    """The verdict with its reasons, effects and conditions; phrases: the verdict as one sentence, in pieces; assumes:
+    conditions that were not noted and could do it alone, fan or placement; hidden_gain_k: a gain that could still hide
+    behind "no difference shown" [K], None otherwise; showable_k: what two more runs on each side would show [K], or
+    None."""
 
     verdict: Verdict
-    headline: str
+    phrases: tuple[Phrase, ...]
     reasons: tuple[str, ...]
     effects: tuple[Effect, ...]
     conditions: tuple[ConditionFinding, ...]
     assumes: tuple[str, ...] = ()
     hidden_gain_k: float | None = None
     showable_k: float | None = None
+
+    @property
+    def headline(self) -> str:
+        """The verdict as one sentence without its full stop."""
+        return "".join(phrase.text for phrase in self.phrases)
 
     @property
     def claims(self) -> bool:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
 
 from vividowl.core.trace.throttling import HELD_SHARE
 from vividowl.core.verdict.parts import Effect, Shown, Side
@@ -20,38 +21,49 @@ _WORDS = {
 _ASSUMED = {"fan": "fan", "placement": "place"}
 
 
+@dataclass(frozen=True)
+class Phrase:
+    """A piece of the sentence. side: before or after for a figure of one side, assumed for what nobody noted, else
+    empty."""
+
+    text: str
+    side: str = ""
+
+
 def headline_of(
     verdict: Verdict, before: Side, effects: Sequence[Effect], assumes: Sequence[str], limit_c: float | None
-) -> str:
-    """One sentence for a verdict.
+) -> tuple[Phrase, ...]:
+    """One sentence for a verdict, piece by piece.
 
     verdict: the verdict
     before: the first run before
     effects: effects (n,)
     assumes: conditions that were not noted and could do it alone (k,)
     limit_c: temperature limit [degC] or None
-    returns: the sentence without its full stop [text]
+    returns: the sentence without its full stop (p,)
     source: common practice, no source
     """
     by = {e.quantity: e for e in effects}
     if verdict is Verdict.CANNOT_BE_COMPARED:
-        return "Cannot be compared"
-    said = _held(before, by, limit_c) or _trade(by)
+        return (Phrase("Cannot be compared"),)
+    trade = _trade(by)
     if verdict is Verdict.NO_DIFFERENCE_SHOWN:
-        return f"No difference shown: {said}" if said and _trade(by) == said else "No difference shown"
-    said = said or _cooler(by) or _quieter(by)
+        told = trade if trade and not _held(before, by, limit_c) else None
+        return (Phrase("No difference shown" + (f": {told}" if told else "")),)
+    said = _held(before, by, limit_c) or (Phrase(trade or _cooler(by) or _quieter(by)),)
     if verdict in (Verdict.IMPROVED_IF_SAME, Verdict.WORSE_IF_SAME):
         same = " and ".join(_ASSUMED[a] for a in assumes)
-        return f"{_WORDS[verdict]}, if {same} {'were' if len(assumes) > 1 else 'was'} the same: {said}"
-    return f"{_WORDS[verdict]}: {said}"
+        assumed = Phrase(f", if {same} {'were' if len(assumes) > 1 else 'was'} the same", "assumed")
+        return (Phrase(_WORDS[verdict]), assumed, Phrase(": "), *said)
+    return (Phrase(f"{_WORDS[verdict]}: "), *said)
 
 
-def _watts(before: float, after: float) -> str:
+def _watts(before: float, after: float) -> tuple[Phrase, ...]:
     digits = 1 if min(before, after) < 10.0 or abs(after - before) < 2.0 else 0
-    return f"{before:.{digits}f} → {after:.{digits}f} W"
+    return Phrase(f"{before:.{digits}f}", "before"), Phrase(" → "), Phrase(f"{after:.{digits}f} W", "after")
 
 
-def _held(before: Side, by: Mapping[str, Effect], limit_c: float | None) -> str | None:
+def _held(before: Side, by: Mapping[str, Effect], limit_c: float | None) -> tuple[Phrase, ...] | None:
     """At its limit before: the temperature hardly moves, so watts, clock and share held back lead."""
     held, power, clock, die = by["throttle_share"], by["power"], by["clock"], by["die_temperature"]
     if held.before is None or held.before <= HELD_SHARE_PERCENT or held.after is None:
@@ -59,18 +71,19 @@ def _held(before: Side, by: Mapping[str, Effect], limit_c: float | None) -> str 
     if power.before is None or power.after is None or clock.unit != "MHz":
         return None
     plateau = limit_c if limit_c is not None else before.reading.throttling.limit_c
-    parts = [_watts(power.before, power.after)]
+    watts = _watts(power.before, power.after)
+    parts = [""]
     if clock.before and clock.after and clock.shown in (Shown.BETTER, Shown.WORSE):
         parts.append(f"clock {100.0 * (clock.after / clock.before - 1.0):+.0f} %".replace("-", "−"))
     if held.after > HELD_SHARE_PERCENT and die.shown is Shown.NOT_SHOWN and plateau is not None:
-        return f"at its {plateau:.0f} °C limit {', '.join(parts)}"
+        return (Phrase(f"at its {plateau:.0f} °C limit "), *watts, Phrase(", ".join(parts)))
     if abs(held.after - held.before) >= SHARE_TOLD_PERCENT:
         parts.append(f"held back {held.before:.0f} % → {held.after:.0f} %")
-    text = f"same load, {', '.join(parts)}"
+    text = ", ".join(parts)
     below = plateau - die.after if plateau is not None and die.after is not None else 0.0
     if held.after <= HELD_SHARE_PERCENT and below >= BELOW_LIMIT_TOLD_K:
         text += f"; now {below:.0f} K below its limit"
-    return text
+    return (Phrase("same load, "), *watts, Phrase(text))
 
 
 def _trade(by: Mapping[str, Effect]) -> str | None:

@@ -13,7 +13,6 @@ from sqlalchemy.exc import IntegrityError
 from vividowl.core.bench.log.events import KINDS, VERSION, BenchCommand, BenchEvent, BenchRefused
 from vividowl.core.bench.log.log import BenchLog, append
 from vividowl.core.bench.steps.make_list import device_of, in_order, make_steps
-from vividowl.core.job.gates import Severity
 from vividowl.core.quantities.errors import CoreError
 from vividowl.service.bench.effects import WITH_EFFECT, make_effect, refuse_alloy, take_back
 from vividowl.service.bench.photos import require_photo
@@ -23,7 +22,7 @@ from vividowl.service.bench.times import task_minutes
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.jobs.device import is_fanless
-from vividowl.service.jobs.intake import LEFT_ALONE, view_of
+from vividowl.service.jobs.intake import LEFT_ALONE, require_settled, view_of
 from vividowl.service.models.models import model_for, sheet_of
 from vividowl.service.shop.habits import habits_of
 from vividowl.service.workshop import Actor, KeptLog, Workshop, open_job
@@ -59,7 +58,7 @@ class Taken:
     id: uuid.UUID
     number: int | None
     again: bool
-    refusal: Mapping[str, str] | None
+    refusal: Mapping[str, Any] | None
     told: str
 
 
@@ -78,14 +77,7 @@ def begin(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, with_model: bo
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         view = view_of(scope, job)
-        stop = next((g for g in view.gates if g.severity == Severity.STOP), None)
-        if stop is not None:
-            raise Refused("conflict", stop.reason, remedy=stop.remedy, reason="gate_open")
-        waiting = [g for g in view.gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None]
-        if waiting:
-            where, gate = "Intake" if waiting[0].stage == "intake" else "Plan", waiting[0]
-            raise Refused("conflict", f"Not settled in {where}: {gate.reason}", reason="gate_open",
-                          remedy=f"{gate.remedy} Then acknowledge it in {where}.")  # fmt: skip
+        require_settled(view)
         key = plan_key(scope, job)
         if key == LEFT_ALONE:
             raise Refused("conflict", "It was decided to leave the device alone.", reason="left_alone",
@@ -214,7 +206,7 @@ class _Taking:
             return Taken(sent.id, None, False, {
                 "reason": "out_of_order", "rule": "", "field": "turn",
                 "detail": f"Event {sent.turn} of this tablet came, {self.turn + 1} is next.",
-                "remedy": f"Send from {self.turn + 1} on.",
+                "remedy": f"Send from {self.turn + 1} on.", "next_turn": self.turn + 1,
             }, "")  # fmt: skip
         command = BenchCommand(str(sent.id), sent.kind, sent.data, self._moment(sent), self.actor.name)
         refusal, event, effect = self._try(command)

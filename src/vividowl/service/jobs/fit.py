@@ -11,7 +11,7 @@ from vividowl.core.job.gates import Severity
 from vividowl.core.materials.kinds import CATALOGUE
 from vividowl.core.quantities.errors import require_range
 from vividowl.service.errors import Refused
-from vividowl.service.jobs.intake import JobView, view_of
+from vividowl.service.jobs.intake import JobView, require_settled, view_of
 from vividowl.service.plan.found import plan_row
 from vividowl.service.plan.planning import item_gates
 from vividowl.service.shelf.cutting import cuts_of
@@ -43,14 +43,8 @@ def save_fit(
         job = open_job(scope, job_id)
         check_version(job.version, version, "The fit")
         view = view_of(scope, job)
-        stop = next((g for g in view.gates if g.severity == Severity.STOP), None)
-        if done and stop is not None:
-            raise Refused("conflict", stop.reason, field="done", remedy=stop.remedy, reason="gate_open")
-        waiting = [g for g in view.gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None]
-        if done and waiting:
-            where, gate = "Intake" if waiting[0].stage == "intake" else "Plan", waiting[0]
-            raise Refused("conflict", f"Not settled in {where}: {gate.reason}", field="done",
-                          remedy=f"{gate.remedy} Then acknowledge it in {where}.", reason="gate_open")  # fmt: skip
+        if done:
+            require_settled(view, field="done")
         if done and job.bench.get("begun") and not job.bench["closed"]:
             raise Refused("conflict", f"The bench list has {job.bench['open']} open items.", field="done",
                           remedy="Settle them in Close; the list closes there.", reason="bench_open")  # fmt: skip

@@ -262,3 +262,15 @@ def suggestions(workshop: Workshop, actor: Actor, field: str, within: str) -> li
     where = [Job.maker == within] if field == "model" and within else []
     with workshop.scope(actor) as scope:
         return scope.suggestions(SUGGEST[field], where)
+
+
+def require_settled(view: JobView, *, field: str = "") -> None:
+    """Refuse to go on while a gate stops the job or waits to be accepted; whatever opens or closes a device asks."""
+    stop = next((g for g in view.gates if g.severity == Severity.STOP), None)
+    if stop is not None:
+        raise Refused("conflict", stop.reason, field=field, remedy=stop.remedy, reason="gate_open", stage=stop.stage)
+    waiting = next((g for g in view.gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None), None)
+    if waiting is not None:
+        where = "Intake" if waiting.stage == "intake" else "Plan"
+        raise Refused("conflict", f"Not settled in {where}: {waiting.reason}", field=field, reason="gate_open",
+                      remedy=f"{waiting.remedy} Then acknowledge it in {where}.", stage=waiting.stage)  # fmt: skip

@@ -6,6 +6,7 @@ import uuid
 from datetime import datetime
 from typing import Any
 
+from vividowl.core.bench.log.close import BlockerCode
 from vividowl.core.bench.log.state import BenchState
 from vividowl.web.fields import Out
 
@@ -187,6 +188,7 @@ class BenchNoteOut(Out):
 
 
 class BlockerOut(Out):
+    code: BlockerCode
     text: str
     remedy: str
     stage: str

@@ -54,6 +54,7 @@ class RefusalOut(Out):
     remedy: str
     rule: str
     field: str
+    next_turn: int | None = None
 
 
 class TakenOut(Out):

@@ -8,7 +8,7 @@ from vividowl.web.jobs.present import job_out
 from vividowl.web.jobs.schemas import FitItemOut
 from vividowl.web.measure.present import reading_out
 from vividowl.web.measure.schemas import LadderOut
-from vividowl.web.record.schemas import ConditionOut, EffectOut, RecordOut, VerdictOut
+from vividowl.web.record.schemas import ConditionOut, EffectOut, PhraseOut, RecordOut, VerdictOut
 
 
 def verdict_out(compared: Compared) -> VerdictOut:
@@ -17,6 +17,7 @@ def verdict_out(compared: Compared) -> VerdictOut:
     return VerdictOut(
         verdict=c.verdict.value,
         headline=c.headline,
+        phrases=[PhraseOut(text=x.text, side=x.side) for x in c.phrases],
         assumes=list(c.assumes),
         hidden_gain_k=c.hidden_gain_k,
         showable_k=c.showable_k,

@@ -34,9 +34,17 @@ class ConditionOut(Out):
     text: str
 
 
+class PhraseOut(Out):
+    """A piece of the headline. side: before or after for a figure of one side, assumed for what nobody noted."""
+
+    text: str
+    side: str
+
+
 class VerdictOut(Out):
     verdict: str
     headline: str
+    phrases: list[PhraseOut]
     assumes: list[str]
     hidden_gain_k: float | None
     showable_k: float | None

@@ -250,7 +250,7 @@ export class BenchJob {
       if (!(error instanceof Problem) || error.body.reason === 'offline' || error.body.status >= 500) throw error;
       // The picture itself is refused: the tablet says why; its event would point at nothing.
       const { detail, remedy, reason } = error.body;
-      this.#outbox.sendBack(event, { detail, remedy, reason, rule: '', field: 'photo' }, true);
+      this.#outbox.sendBack(event, { detail, remedy, reason, rule: '', field: 'photo', next_turn: null }, true);
       await this.#outbox.dropPhoto(event.photo);
       this.#renumberAfterGap();
       this.#mirror();
@@ -272,8 +272,7 @@ export class BenchJob {
       const event = events.find((e) => e.id === result.id);
       if (!event) continue;
       if (result.refusal?.reason === 'out_of_order') {
-        const next = Number(/(\d+)/.exec(result.refusal.remedy)?.[1] ?? 1);
-        this.#outbox.renumber(next);
+        this.#outbox.renumber(result.refusal.next_turn ?? 1);
         return;
       }
       if (result.refusal) {

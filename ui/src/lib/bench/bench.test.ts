@@ -25,12 +25,12 @@ const takeAll = (from: number) => (asked: Asked) => ({
   number: from + (asked.body as Sent).events.length - 1,
   clock_off_s: null,
 });
-const refuse = (refusal: Record<string, string>) => (asked: Asked) => ({
+const refuse = (refusal: Record<string, string | number>) => (asked: Asked) => ({
   taken: (asked.body as Sent).events.map((e) => ({
     id: e.id,
     number: refusal.reason === 'out_of_order' ? null : 6,
     again: false,
-    refusal: { rule: '', field: '', remedy: '', detail: '', ...refusal },
+    refusal: { rule: '', field: '', remedy: '', detail: '', next_turn: null, ...refusal },
     told: '',
   })),
   number: 6,
@@ -124,7 +124,8 @@ describe('the way to the server', () => {
       [`POST ${EVENTS}`]: (asked: Asked) => {
         const [first] = (asked.body as Sent).events;
         turns = [...turns, [first?.id ?? '', first?.turn ?? 0]];
-        if (turns.length === 1) return refuse({ reason: 'out_of_order', remedy: 'Send from 9 on.' })(asked);
+        if (turns.length === 1)
+          return refuse({ reason: 'out_of_order', remedy: 'Send from there on.', next_turn: 9 })(asked);
         number = 6;
         return takeAll(6)(asked);
       },

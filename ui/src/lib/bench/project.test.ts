@@ -187,7 +187,7 @@ describe('clocks', () => {
 });
 
 it('counts what is still open without waiting for an answer', () => {
-  const open = (of: string) => ({ text: of, remedy: '', stage: 'close', of });
+  const open = (of: string) => ({ code: 'unsafe' as const, text: of, remedy: '', stage: 'close', of });
   const said = makeBench({ blockers: ['power_off', 'battery_on', 'fan', ''].map(open), facts: ['battery_on'] });
   const bench = project(said, [event('step_done', { step: 'power_off' })], 0, WORDS);
   expect(bench.blockers.map((b) => b.of)).toEqual(['']);

@@ -45,9 +45,7 @@
       {trouble.body.remedy}
       {#snippet actions()}
         {#if reason === 'gate_open' || reason === 'undecided' || reason === 'left_alone'}
-          <Button href="/jobs/{jobId}/{trouble?.body.detail.includes('Intake') ? 'intake' : 'plan'}"
-            >Settle it there</Button
-          >
+          <Button href="/jobs/{jobId}/{trouble?.body.stage || 'plan'}">Settle it there</Button>
         {/if}
       {/snippet}
     </Notice>

@@ -32,7 +32,7 @@
     if (!one) return;
     if (bench.places.some((p) => p.id === one.of)) at.do('explained', { place: one.of, words });
     else if (bench.waits.some((w) => w.id === one.of && !w.ended)) at.do('wait_ended', { wait: one.of, reason: words });
-    else if (one.text.includes('left over')) at.do('leftover', { count: bench.leftover, words });
+    else if (one.code === 'leftover') at.do('leftover', { count: bench.leftover, words });
     else at.do('checked', { of: one.of, words });
   }
 
@@ -67,7 +67,7 @@
     bench.waits.some((w) => w.id === one.of) ||
     bench.steps.some((s) => s.id === one.of) ||
     bench.places.some((p) => p.id === one.of && p.kind === 'screw') ||
-    one.text.includes('left over');
+    one.code === 'leftover';
 
   export function close() {
     if (asked) return;
@@ -103,7 +103,9 @@
       <p class="large">
         {outOnes.length
           ? `${plural(outOnes.filter((b) => bench.places.some((p) => p.id === b.of && p.kind === 'screw')).length, 'screw')} and ${plural(outOnes.filter((b) => bench.places.some((p) => p.id === b.of && p.kind === 'plug')).length, 'plug')} are out. `
-          : ''}Next: {stepsOpen[0]?.text.replace(/^Step (\d+) is open: /, 'step $1, ')}
+          : ''}Next: step {bench.steps.findIndex((s) => s.id === stepsOpen[0]?.of) + 1}, {bench.steps.find(
+          (s) => s.id === stepsOpen[0]?.of,
+        )?.text}
       </p>
       <div class="row"><Button kind="main" onclick={() => onstep(stepsOpen[0]?.of ?? '')}>Go on with it</Button></div>
     {:else}

@@ -267,7 +267,13 @@ describe('bench mode', () => {
   });
 
   it('closes only when nothing is open, and says what is', async () => {
-    const blocker = { text: 'The fan plug is open.', remedy: 'Plug it in.', stage: 'close', of: 'fan' };
+    const blocker = {
+      code: 'plug' as const,
+      text: 'The fan plug is open.',
+      remedy: 'Plug it in.',
+      stage: 'close',
+      of: 'fan',
+    };
     const user = await open({ steps: [makeStep('a', { outcome: done })], blockers: [blocker] });
     expect(title()).toBe('One thing is open');
     await user.keyboard('{Enter}');

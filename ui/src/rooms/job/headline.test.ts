@@ -3,26 +3,30 @@ import { describe, expect, it } from 'vitest';
 import type { Verdict } from '../../lib/api';
 import Headline from './Headline.svelte';
 
-const spans = (headline: string) => {
-  render(Headline, { verdict: { verdict: 'improved', headline } as Verdict });
+const spans = (phrases: Verdict['phrases']) => {
+  const headline = phrases.map((p) => p.text).join('');
+  render(Headline, { verdict: { verdict: 'improved', headline, phrases } as Verdict });
   const heading = screen.getByRole('heading');
   expect(heading.textContent).toBe(headline);
-  return Object.fromEntries([...heading.children].filter((s) => s.className).map((s) => [s.className, s.textContent]));
+  return Object.fromEntries(
+    [...heading.children].filter((s) => s.className).map((s) => [s.className.split(' ')[0], s.textContent]),
+  );
 };
-const bare = (found: Record<string, string | null>) =>
-  Object.fromEntries(Object.entries(found).map(([k, v]) => [k.split(' ')[0], v]));
+const phrase = (text: string, side = '') => ({ text, side });
 
 describe('the headline of a verdict', () => {
   it('gives each number the colour of its side', () => {
-    const found = bare(spans('Improved: same load, 45 → 58 W, clock +9 %, held back 98 % → 0 %'));
+    const watts = [phrase('45', 'before'), phrase(' → '), phrase('58 W', 'after')];
+    const found = spans([phrase('Improved: '), phrase('same load, '), ...watts, phrase(', clock +9 %')]);
     expect(found).toMatchObject({ before: '45', after: '58 W' });
   });
   it('sets apart what nobody noted', () => {
-    const found = bare(spans('Improved, if fan and place were the same: 12 K less over the room at 40 W'));
-    expect(found['assumed']).toBe(', if fan and place were the same');
+    const assumed = phrase(', if fan and place were the same', 'assumed');
+    const found = spans([phrase('Improved'), assumed, phrase(': '), phrase('12 K less over the room at 40 W')]);
+    expect(found['assumed']).toBe(assumed.text);
     expect(found['after']).toBeUndefined();
   });
   it('leaves a plain sentence alone', () => {
-    expect(bare(spans('No difference shown'))).not.toHaveProperty('assumed');
+    expect(spans([phrase('No difference shown')])).not.toHaveProperty('assumed');
   });
 });

@@ -136,6 +136,7 @@ describe('the state of the line', () => {
     at.clockOffS = -7200;
     const event = { id: 'e', kind: 'step_done', data: {}, turn: 1, made_at: '' };
     const refusal = {
+      next_turn: null,
       reason: 'interlock',
       detail: 'The battery is still connected.',
       remedy: 'Take it off.',

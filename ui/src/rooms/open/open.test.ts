@@ -164,6 +164,7 @@ it('keeps a photo with what was seen', async () => {
 describe('Close', () => {
   it('only counts what the open steps will settle by themselves', async () => {
     const blockers = ['a', 'b'].map((of, i) => ({
+      code: 'step' as const,
       text: `Step ${i + 1} is open: Do ${of}`,
       remedy: '',
       stage: 'close',
@@ -190,6 +191,7 @@ describe('Close', () => {
     };
     const blockers = [
       {
+        code: 'breach' as const,
         text: 'To check after a breach: The battery was on.',
         remedy: 'Look round the die.',
         stage: 'close',

@@ -10,6 +10,7 @@ export async function importShelf(file: File): Promise<Schemas['ImportedOut']> {
       detail: `${file.name} has ${Math.round(file.size / 2 ** 20)} MB; a shelf of up to 2 MB is read.`,
       remedy: 'Split it.',
       reason: 'too_large',
+      stage: '',
       errors: [],
       headers: [],
     });
