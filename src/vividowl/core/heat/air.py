@@ -126,7 +126,7 @@ def judge_exhaust(
     start = (
         f"The exhaust rise went from {rise_before:.0f} to {rise_after:.0f} K, {measured:.2f} times; "
         f"{abs(level_change_db):.1f} dB {'less' if level_change_db <= 0 else 'more'} noise{watts} "
-        f"{'allow' if watts else 'allows'} up to {allowed:.2f} times. "
+        f"{'account' if watts else 'accounts'} for {allowed:.2f} times, ± {100.0 * (RATIO_TOLERANCE - 1.0):.0f} %. "
     )
     if not explained:
         end = "That does not explain it: check power, seating and vents."
