@@ -11,6 +11,7 @@ from typing import Any
 ROOT = Path(__file__).parents[1]
 sys.path.insert(0, str(ROOT))
 
+from tests.bench_jobs import PLACES as MAP  # noqa: E402
 from tests.golden import LOGS, events_of, plain  # noqa: E402
 
 from vividowl.core.bench.fasteners import PLUG, SCREW  # noqa: E402
@@ -19,6 +20,10 @@ from vividowl.core.bench.log.events import KINDS, BenchEvent  # noqa: E402
 from vividowl.core.bench.log.log import BenchLog, before, grown  # noqa: E402
 from vividowl.core.bench.log.made import acts_of_place  # noqa: E402
 from vividowl.core.bench.log.state import BenchState  # noqa: E402
+from vividowl.core.job.stages import BENCH, PLACES  # noqa: E402
+from vividowl.core.trace.roles import Role  # noqa: E402
+from vividowl.formats.words import CLEANED, TARGETS, VERDICTS  # noqa: E402
+from vividowl.formats.words import KINDS as KINDS_IN_WORDS  # noqa: E402
 
 RECENT, THEN_MOST = 20, 90
 # From the beginning: a whole service, and a change of plan. From the middle: anything, in any order.
@@ -47,17 +52,13 @@ def case(name: str, events: list[BenchEvent], start: int) -> dict[str, Any]:
 
 def places() -> list[dict[str, Any]]:
     """What taking a place out or putting it in means, for each kind of place."""
-    from tests.bench_jobs import PLACES
-
-    state = BenchState(places={p.id: p for p in PLACES}, out=frozenset({"c0"}))
-    cases = [(p.id, out) for p in PLACES for out in (True, False)]
+    state = BenchState(places={p.id: p for p in MAP}, out=frozenset({"c0"}))
+    cases = [(p.id, out) for p in MAP for out in (True, False)]
     return [{"place": i, "out": out, "acts": list(acts_of_place(state.places[i], state, out=out))} for i, out in cases]
 
 
 def bench() -> dict[str, Any]:
     """contract/bench.json."""
-    from tests.bench_jobs import PLACES
-
     cases = []
     for version, row in LOGS.values():
         if version != 2:
@@ -70,13 +71,24 @@ def bench() -> dict[str, Any]:
     return {
         "kinds": list(KINDS), "plug": PLUG, "screw": SCREW,
         "acts": {act: {"cancels": list(CANCELS[act]), "makes": list(MAKES.get(act, ()))} for act in CANCELS},
-        "map": [asdict(p) for p in PLACES], "out": ["c0"], "places": places(), "cases": cases,
+        "map": [asdict(p) for p in MAP], "out": ["c0"], "places": places(), "cases": cases,
+    }  # fmt: skip
+
+
+def names() -> dict[str, Any]:
+    """contract/names.json: stored names that both languages have words for, in their order."""
+    return {
+        "stages": list(PLACES), "bench_stages": list(BENCH), "verdicts": VERDICTS, "interfaces": KINDS_IN_WORDS,
+        "targets": TARGETS, "cleaned": CLEANED, "roles": [str(r) for r in Role],
     }  # fmt: skip
 
 
 def written() -> dict[str, str]:
     """Files by name, as they have to be."""
-    return {"bench.json": json.dumps(bench(), ensure_ascii=False, sort_keys=True, separators=(",", ":")) + "\n"}
+    return {
+        "bench.json": json.dumps(bench(), ensure_ascii=False, sort_keys=True, separators=(",", ":")) + "\n",
+        "names.json": json.dumps(names(), ensure_ascii=False, indent=1) + "\n",
+    }
 
 
 if __name__ == "__main__":

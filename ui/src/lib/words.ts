@@ -17,10 +17,10 @@ export const TARGETS: Record<string, string> = {
   other: 'Other',
 };
 export const INTERFACES: Record<string, string> = {
-  paste_stiff: 'Paste, stiff',
+  paste_stiff: 'Paste, stiff (diamond)',
   paste_soft: 'Paste, soft',
   phase_change_sheet: 'Phase-change sheet',
-  phase_change_paste: 'Phase-change paste',
+  phase_change_paste: 'Phase-change paste (solvent)',
   gallium_alloy: 'Gallium alloy',
   pad: 'Pad',
   putty: 'Putty',

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import uuid
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
@@ -11,7 +11,9 @@ from typing import Any
 from sqlalchemy.exc import IntegrityError
 
 from vividowl.core.job.gates import Gate, Severity, intake_gates, worst_first
+from vividowl.core.job.stages import JobFacts, Next, Position, Stage, position_of
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.verdict.verdicts import Verdict
 from vividowl.service.errors import Refused
 from vividowl.service.plan.found import plan_row
 from vividowl.service.plan.planning import chosen_gates
@@ -21,8 +23,6 @@ from vividowl.store.measuring import Run
 from vividowl.store.models import Acknowledgement, Customer, FitItem, Job
 from vividowl.store.scope import Scope
 
-STAGES = ("intake", "before", "plan", "open", "clean", "fit", "close", "after", "verdict", "handover")
-UNTIL_AFTER = STAGES[: STAGES.index("after") + 1]
 LEFT_ALONE = "leave"
 INTAKE_FIELDS = (
     "kind", "maker", "model", "symptom", "age_months", "months_since_service", "surroundings", "place", "fan", "lives",
@@ -55,10 +55,10 @@ class JobView:
     """A job with what follows from it: gates, the stage it is at, what its next step is."""
 
     job: Job
-    stage: str
+    stage: Stage
     next_step: str
-    reachable: tuple[str, ...]
-    done: tuple[str, ...]
+    reachable: tuple[Stage, ...]
+    done: tuple[Stage, ...]
     gates: tuple[GateView, ...]
     glance_before: dict[str, Any]
     glance_after: dict[str, Any]
@@ -108,12 +108,25 @@ def _view(job: Job, rows: Sequence[Acknowledgement], plan: Plan | None) -> JobVi
     blank = {"rise_k": None, "noise_db": None, "held_share": None, "measured": False}
     before, after = (runs[s].glance or blank if s in runs else blank for s in ("before", "after"))
     verdict = runs["after"].glance.get("verdict") if "after" in runs else None
-    measured = (bool(before["measured"]), bool(after["measured"]))
-    stage, step, done = _stage(job, gates, *measured, verdict, chosen)
-    reachable = ("intake",) if stage == "stopped" else STAGES if measured[1] else UNTIL_AFTER
-    if chosen == LEFT_ALONE and "handover" not in reachable and stage != "stopped":
-        reachable = (*reachable, "handover")
-    return JobView(job, stage, step, reachable, done, gates, before, after, verdict)
+    facts = _facts(job, gates, bool(before["measured"]), bool(after["measured"]), verdict, chosen)
+    at = position_of(facts)
+    return JobView(job, at.stage, _words(at, job, gates, verdict), at.reachable, at.done, gates, before, after, verdict)
+
+
+def _facts(
+    job: Job, gates: Sequence[GateView], before: bool, after: bool, verdict: str | None, chosen: str | None
+) -> JobFacts:  # fmt: skip
+    waits = [g for g in gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None]
+    stops = [g for g in gates if g.severity == Severity.STOP]
+    begun = job.bench.get("begun")
+    return JobFacts(
+        stopped=any(g.stage == "intake" for g in stops), handed_over=job.handed_over_at is not None,
+        bench=Stage(job.bench["stage"]) if begun else None, bench_closed=bool(begun and job.bench["closed"]),
+        before=before, after=after, decided=chosen is not None, left_alone=chosen == LEFT_ALONE,
+        fit_done=job.fit_done, cleaned=bool(job.cleaned),
+        plan_barred=bool(stops) or any(g.stage == "plan" for g in waits), waits=bool(waits),
+        comparable=verdict != Verdict.CANNOT_BE_COMPARED,
+    )  # fmt: skip
 
 
 _HAND_OVER = {
@@ -125,59 +138,28 @@ _HAND_OVER = {
 }
 
 
-def _past(job: Job, stage: str) -> bool:
-    """Whether the work of a bench stage is behind."""
-    order = ("open", "clean", "fit", "close")
-    at = job.bench.get("stage")
-    return job.fit_done or (at is not None and order.index(stage) < order.index(at))
+_NEXT: Mapping[Next, str] = {
+    Next.NOTHING_DONE: "{} was handed over",
+    Next.MEASURE_BEFORE: "Take the Before reading of {}",
+    Next.DECIDE: "Decide what to do with {}",
+    Next.LEAVE_ALONE: "Leave {} alone, and hand it back",
+    Next.SETTLE_PLAN: "Settle the hazards of the plan for {}",
+    Next.SETTLE_INTAKE: "Settle what the owner accepts before {} is opened",
+    Next.FIT: "Clean {} and note what goes where",
+    Next.BEGIN_LIST: "Open {} and begin its step list",
+    Next.MEASURE_AFTER: "Take the After reading of {}",
+    Next.REPEAT_RUN: "See why the runs of {} cannot be compared, and repeat one",
+}
 
 
-def _stage(
-    job: Job, gates: Sequence[GateView], before: bool, after: bool, verdict: str | None, chosen: str | None
-) -> tuple[str, str, tuple[str, ...]]:  # fmt: skip
-    device = job.model
-    done = [
-        name
-        for name, is_done in (
-            ("before", before),
-            ("plan", chosen is not None),
-            *((name, _past(job, name)) for name in ("open", "clean", "fit", "close")),
-            ("after", after),
-            ("verdict", after),
-        )
-        if is_done
-    ]
-    done = ["intake", *done]
-    if any(g.severity == Severity.STOP and g.stage == "intake" for g in gates):
-        return "stopped", f"Do not open {device}: {gates[0].reason}", ("intake",)
-    if job.handed_over_at is not None:
-        return "done", f"{device} was handed over", (*done, "handover")
-    open_gates = [g for g in gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None]
-    bench = job.bench
-    if bench.get("begun") and not bench["closed"]:
-        return bench["stage"], f"{device}, step {bench['step']}: {bench['text']}", tuple(done)
-    if not before:
-        return "before", f"Take the Before reading of {device}", tuple(done)
-    if not job.fit_done and not after:
-        # What was cleaned without a plan needs none any more.
-        if chosen is None and not job.cleaned:
-            return "plan", f"Decide what to do with {device}", tuple(done)
-        if chosen == LEFT_ALONE:
-            return "handover", f"Leave {device} alone, and hand it back", tuple(done)
-        stop = next((g for g in gates if g.severity == Severity.STOP), None)
-        if stop is not None or any(g.stage == "plan" for g in open_gates):
-            return "plan", f"Settle the hazards of the plan for {device}", tuple(done)
-    if not job.fit_done:
-        if open_gates:
-            return "intake", f"Settle what the owner accepts before {device} is opened", tuple(done)
-        if job.cleaned:
-            return "fit", f"Clean {device} and note what goes where", tuple(done)
-        return "open", f"Open {device} and begin its step list", tuple(done)
-    if not after:
-        return "after", f"Take the After reading of {device}", tuple(done)
-    if verdict == "cannot_be_compared":
-        return "verdict", f"See why the runs of {device} cannot be compared, and repeat one", tuple(done)
-    return "handover", _HAND_OVER.get(verdict or "", "Hand {} over").format(device), tuple(done)
+def _words(at: Position, job: Job, gates: Sequence[GateView], verdict: str | None) -> str:
+    """What is next, in words."""
+    if at.next is Next.NOTHING_STOPPED:
+        return f"Do not open {job.model}: {gates[0].reason}"
+    if at.next is Next.STEP:
+        return f"{job.model}, step {job.bench['step']}: {job.bench['text']}"
+    words = _HAND_OVER.get(verdict or "", "Hand {} over") if at.next is Next.HAND_OVER else _NEXT[at.next]
+    return words.format(job.model)
 
 
 def _write_intake(scope: Scope, job: Job, fields: dict[str, Any]) -> None:

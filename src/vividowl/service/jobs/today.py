@@ -8,22 +8,24 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
 
+from vividowl.core.job.stages import HANDS_FIRST
 from vividowl.service.clock import server_now
 from vividowl.service.jobs.intake import JobView, list_jobs
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.feed import News
 from vividowl.store.models import Job
 
+# A shop with more open jobs than this looks for one by name.
+OPEN_MOST = 2000
 __all__ = ["News", "RunningWait", "bench", "waits"]
-
-# What is nearly done goes first, since a finished device leaves the bench; a stopped one needs a decision.
-_ORDER = ("stopped", "verdict", "handover", "close", "fit", "clean", "open", "after", "plan", "before", "intake")
 
 
 def bench(workshop: Workshop, actor: Actor, *, limit: int, offset: int) -> tuple[list[JobView], int]:
-    """A page of the open jobs, in the order they need a hand."""
-    views, total = list_jobs(workshop, actor, limit=limit, offset=offset, open_only=True)
-    return sorted(views, key=lambda view: (_ORDER.index(view.stage), view.job.number)), total
+    """A page of the open jobs, in the order they need a hand. The order is of all of them: where a job is follows from
+    its gates, plan and runs, so that the database alone cannot tell it."""
+    views, total = list_jobs(workshop, actor, limit=OPEN_MOST, offset=0, open_only=True)
+    in_order = sorted(views, key=lambda view: (HANDS_FIRST.index(view.stage), view.job.number))
+    return in_order[offset : offset + limit], total
 
 
 @dataclass(frozen=True)

@@ -7,11 +7,11 @@ from dataclasses import dataclass
 
 from vividowl.core.bench.interlocks import ACTS, Device
 from vividowl.core.bench.waits import wait_minutes
+from vividowl.core.job.stages import BENCH
 from vividowl.core.materials.kinds import Kind
 from vividowl.core.materials.plating import Bath
 from vividowl.core.quantities.errors import CoreError, figure, require_range
 
-STAGES = ("open", "clean", "fit", "close")
 # What a step looks like on the screen besides its words: the map, the things to look at, the first power-on, a photo.
 SHOWS = ("", "map", "seen", "power")
 # What a step asks to be measured: words, unit, low, high. Without an answer it stays planned, not measured.
@@ -136,8 +136,8 @@ def check_step(step: BenchStep) -> BenchStep:
     raises: CoreError naming the field
     source: the definitions above
     """
-    if step.stage not in STAGES:
-        raise CoreError(f"“{step.stage}” is no stage of the bench; allowed: {', '.join(STAGES)}.", field="stage")
+    if step.stage not in BENCH:
+        raise CoreError(f"“{step.stage}” is no stage of the bench; allowed: {', '.join(BENCH)}.", field="stage")
     if not step.text.strip():
         raise CoreError("The step says nothing.", field="text", remedy="Write what to do.")
     unknown = [a for a in step.acts if a not in ACTS]

@@ -1,0 +1,59 @@
+"""Lists ask the database a constant number of questions, however long they are; their order holds across pages."""
+
+from contextlib import contextmanager
+
+import pytest
+from sqlalchemy import event
+from tests.service.test_use_cases import FIELDS, owner  # noqa: F401 - a fixture
+
+from vividowl.service.jobs import intake, today
+
+
+@contextmanager
+def counted(workshop):
+    """Statements that the database gets."""
+    said = []
+
+    def note(_connection, _cursor, statement, *_):
+        said.append(statement)
+
+    event.listen(workshop.database.engine, "before_cursor_execute", note)
+    try:
+        yield said
+    finally:
+        event.remove(workshop.database.engine, "before_cursor_execute", note)
+
+
+def take_in(workshop, actor, count, **more):
+    return [intake.create_job(workshop, actor, {**FIELDS, **more, "model": f"Marrow {i}"}).job for i in range(count)]
+
+
+LISTS = {
+    "bench": lambda workshop, actor: today.bench(workshop, actor, limit=100, offset=0),
+    "jobs": lambda workshop, actor: intake.list_jobs(workshop, actor, limit=100, offset=0, open_only=False),
+}
+
+
+@pytest.mark.parametrize("name", LISTS)
+def test_a_longer_list_asks_no_more_questions(workshop, owner, name):  # noqa: F811
+    take_in(workshop, owner, 2)
+    with counted(workshop) as few:
+        short, _ = LISTS[name](workshop, owner)
+    take_in(workshop, owner, 13)
+    with counted(workshop) as many:
+        long, _ = LISTS[name](workshop, owner)
+    assert (len(short), len(long)) == (2, 15)
+    assert len(many) == len(few)
+
+
+def test_the_order_of_the_bench_holds_across_pages(workshop, owner):  # noqa: F811
+    take_in(workshop, owner, 4)
+    (stopped,) = take_in(workshop, owner, 1, battery_swollen=True)
+    take_in(workshop, owner, 4)
+    whole, total = today.bench(workshop, owner, limit=100, offset=0)
+    pages = [
+        view.job.number for at in range(0, total, 3) for view in today.bench(workshop, owner, limit=3, offset=at)[0]
+    ]
+    assert pages == [view.job.number for view in whole]
+    # A stopped one needs a decision: it is first, on the first page, however old it is.
+    assert pages[0] == stopped.number

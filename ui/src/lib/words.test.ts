@@ -1,0 +1,38 @@
+// Stored names and their words against those of the core: contract/names.json.
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { BENCH_STAGES } from './bench/types';
+import { CLEANED, INTERFACES, ROLES, STAGES, TARGETS, VERDICTS } from './words';
+
+type Words = Record<string, string>;
+const names = JSON.parse(readFileSync(`${process.cwd()}/../contract/names.json`, 'utf8')) as {
+  stages: string[];
+  bench_stages: string[];
+  verdicts: Words;
+  interfaces: Words;
+  targets: Words;
+  cleaned: Words;
+  roles: string[];
+};
+const small = (table: Words) =>
+  Object.fromEntries(Object.entries(table).map(([name, words]) => [name, words.toLowerCase()]));
+
+describe('words of stored names', () => {
+  it('has the stages in their order; the verdict is read within After', () => {
+    expect(STAGES.map((s) => s.id)).toEqual(names.stages.filter((s) => s !== 'verdict'));
+    expect(BENCH_STAGES).toEqual(names.bench_stages);
+  });
+
+  it.each([
+    ['verdicts', VERDICTS, names.verdicts],
+    ['interfaces', INTERFACES, names.interfaces],
+    ['targets', TARGETS, names.targets],
+    ['what is cleaned', CLEANED, names.cleaned],
+  ])('says the same of %s', (_, own, theirs) => {
+    expect(small(own)).toEqual(small(theirs));
+  });
+
+  it('has a word for each column of a log', () => {
+    expect(Object.keys(ROLES).sort()).toEqual([...names.roles].sort());
+  });
+});
