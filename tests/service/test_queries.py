@@ -1,12 +1,16 @@
 """Lists ask the database a constant number of questions, however long they are; their order holds across pages."""
 
+import uuid
 from contextlib import contextmanager
 
 import pytest
 from sqlalchemy import event
 from tests.service.test_use_cases import FIELDS, owner  # noqa: F401 - a fixture
 
+from vividowl.core.bench.model_sheet import ModelSheet, sheet_data
 from vividowl.service.jobs import intake, today
+from vividowl.service.models import models
+from vividowl.store.bench import DeviceModel
 
 
 @contextmanager
@@ -24,6 +28,14 @@ def counted(workshop):
         event.remove(workshop.database.engine, "before_cursor_execute", note)
 
 
+def keep_models(workshop, actor, count):
+    with workshop.scope(actor) as scope:
+        for _ in range(count):
+            name = f"Marrow {uuid.uuid4()}"
+            data = sheet_data(ModelSheet("Ondervale", name, "laptop"))
+            scope.add(DeviceModel(maker="Ondervale", model=name, kind="laptop", data=data, updated_by=actor.member_id))
+
+
 def take_in(workshop, actor, count, **more):
     return [intake.create_job(workshop, actor, {**FIELDS, **more, "model": f"Marrow {i}"}).job for i in range(count)]
 
@@ -32,6 +44,17 @@ LISTS = {
     "bench": lambda workshop, actor: today.bench(workshop, actor, limit=100, offset=0),
     "jobs": lambda workshop, actor: intake.list_jobs(workshop, actor, limit=100, offset=0, open_only=False),
 }
+
+
+def test_a_longer_list_of_models_asks_no_more_questions(workshop, owner):  # noqa: F811
+    take_in(workshop, owner, 3)
+    keep_models(workshop, owner, 2)
+    with counted(workshop) as few:
+        assert len(models.list_models(workshop, owner)) == 2
+    keep_models(workshop, owner, 9)
+    with counted(workshop) as many:
+        assert len(models.list_models(workshop, owner)) == 11
+    assert len(many) == len(few)
 
 
 @pytest.mark.parametrize("name", LISTS)

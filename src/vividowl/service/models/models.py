@@ -12,6 +12,8 @@ from dataclasses import dataclass, replace
 from statistics import median
 from typing import Any
 
+from sqlalchemy import func, select
+
 from vividowl.core.bench.log.state import BenchState
 from vividowl.core.bench.model_sheet import FORMAT, ModelSheet, own_steps, sheet_data, sheet_from
 from vividowl.core.bench.seen import PART_WORDS, SIGHTS
@@ -131,8 +133,11 @@ def list_models(workshop: Workshop, actor: Actor) -> list[ModelView]:
     """All models that are kept, by maker and name. What jobs taught is left for the page of one."""
     with workshop.scope(actor) as scope:
         rows = scope.session.scalars(scope.select(DeviceModel).order_by(DeviceModel.maker, DeviceModel.model)).all()
-        return [ModelView(r.id, r.version, sheet_of(r), r.outline_photo, r.source, _NOTHING, len(_jobs(scope, r)))
-                for r in rows]  # fmt: skip
+        of = (Job.maker, Job.model)
+        counted = select(*of, func.count()).where(Job.shop_id == scope.shop_id).group_by(*of)
+        jobs = {(maker, model): count for maker, model, count in scope.session.execute(counted)}
+        return [ModelView(r.id, r.version, sheet_of(r), r.outline_photo, r.source, _NOTHING,
+                          jobs.get((r.maker, r.model), 0)) for r in rows]  # fmt: skip
 
 
 def get_model(workshop: Workshop, actor: Actor, model_id: uuid.UUID) -> ModelView:
