@@ -6,7 +6,11 @@ from pathlib import Path
 import pytest
 
 ROOT = Path(__file__).parents[1]
-PAGES = ["README.md", *(str(p.relative_to(ROOT)) for p in sorted((ROOT / "docs").glob("*.md")))]
+PAGES = [
+    "README.md",
+    *(str(p.relative_to(ROOT)) for p in sorted((ROOT / "docs").glob("*.md"))),
+    *(str(p.relative_to(ROOT)) for p in sorted((ROOT / "docs/how-to").glob("*.md"))),
+]
 # Where a path on a page may start from.
 BASES = [ROOT, ROOT / "src/vividowl", ROOT / "ui/src", ROOT / "ui/src/lib/bench", ROOT / "src/vividowl/core/bench/log"]
 

@@ -35,8 +35,10 @@ def test_event_by_event_it_comes_to_the_same(name):
 
 
 @pytest.mark.parametrize("version", [1, 2])
-def test_the_stored_logs_hold_every_kind(version):
-    assert {e.kind for v, row in LOGS.values() if v == version for e in events_of(v, row)} == set(KINDS)
+def test_the_stored_logs_hold_every_kind_of_their_day(version):
+    kinds = {e.kind for v, row in LOGS.values() if v == version for e in events_of(v, row)}
+    assert len(kinds) == 26  # as many as there were then; a kind of today is in the contract
+    assert kinds <= set(KINDS)
 
 
 @pytest.fixture

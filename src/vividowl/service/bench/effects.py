@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import uuid
 from collections.abc import Mapping
-from datetime import UTC, datetime
 from typing import Any
 
 from sqlalchemy import select
@@ -18,6 +17,7 @@ from vividowl.core.materials.kinds import CATALOGUE, Kind, Trait
 from vividowl.core.plan.inspection import check_inspection
 from vividowl.core.quantities.errors import CoreError
 from vividowl.service.bench.plan import chosen_option
+from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.jobs.fit import note_item, set_item
 from vividowl.service.plan.found import inspection_of, plan_row
@@ -161,7 +161,7 @@ def take_back(scope: Scope, actor: Actor, job: Job, effect: Mapping[str, Any]) -
         if item.removed_at is None:
             try:
                 with scope.session.begin_nested():
-                    set_item(scope, actor, job, item, datetime.now(UTC))
+                    set_item(scope, actor, job, item, server_now())
             except Refused as error:
                 told["told"] = f"{error.detail} {error.remedy}"
     return told

@@ -4,12 +4,13 @@ from __future__ import annotations
 
 import uuid
 from collections.abc import Mapping, Sequence
-from datetime import UTC, datetime
+from datetime import datetime
 from typing import Any
 
 from vividowl.core.job.gates import Severity
 from vividowl.core.materials.kinds import CATALOGUE
 from vividowl.core.quantities.errors import require_range
+from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.jobs.intake import JobView, require_settled, view_of
 from vividowl.service.plan.found import plan_row
@@ -115,7 +116,7 @@ def set_item_removed(
             raise Refused("missing", "There is no such item on this job.", remedy="Reload the page.")
         if removed == (item.removed_at is not None):
             return items_of(scope, job.id)
-        set_item(scope, actor, job, item, datetime.now(UTC) if removed else None)
+        set_item(scope, actor, job, item, server_now() if removed else None)
         return items_of(scope, job.id)
 
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 import uuid
 from collections.abc import Sequence
 from dataclasses import asdict, dataclass
-from datetime import UTC, date, datetime
+from datetime import date
 from typing import Any
 
 from vividowl.core.materials.life import NextService, next_service
@@ -15,6 +15,7 @@ from vividowl.formats.columns import min_max_view
 from vividowl.formats.record_pdf import ChartLine, RecordSheet, make_pdf
 from vividowl.service.bench.store import load_log
 from vividowl.service.bench.story import BenchStory, story_of
+from vividowl.service.clock import server_now, server_today
 from vividowl.service.errors import Refused
 from vividowl.service.jobs.fit import items_of
 from vividowl.service.jobs.intake import LEFT_ALONE, JobView, view_of
@@ -56,7 +57,7 @@ def _proposal(workshop: Workshop, scope: Scope, job: Job, items: Sequence[FitIte
 def _record(workshop: Workshop, scope: Scope, job: Job) -> Record:
     items, plan = items_of(scope, job.id), plan_row(scope, job.id)
     planned = plan.chosen["total_cents"] if plan is not None and plan.chosen else None
-    proposal = _proposal(workshop, scope, job, items, datetime.now(UTC).date())
+    proposal = _proposal(workshop, scope, job, items, server_today())
     return Record(view_of(scope, job), scope.shop(), items, compare_job(workshop, scope, job), proposal, planned,
                   story_of(load_log(workshop, scope, job.id).log.state))  # fmt: skip
 
@@ -87,7 +88,7 @@ def hand_over(
                           remedy="Take the After reading first.", reason="not_yet")  # fmt: skip
         job.price_cents, job.next_service_on, job.handover_note = price_cents, next_service_on, note
         if handed_over and job.handed_over_at is None:
-            job.handed_over_at = datetime.now(UTC)
+            job.handed_over_at = server_now()
             tolerances, reference_room_c = judged_by(scope, job)
             job.judged_by = {"tolerances": asdict(tolerances), "reference_room_c": reference_room_c}
         elif not handed_over:
@@ -123,7 +124,7 @@ def record_pdf(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> tuple[byt
         customer=job.customer.name,
         device=f"{job.maker} {job.model}".strip(),
         symptom=job.symptom,
-        day=(job.handed_over_at or datetime.now(UTC)).date(),
+        day=(job.handed_over_at or server_now()).date(),
         handed_over=job.handed_over_at is not None,
         comparison=compared.comparison if compared else None,
         ladders=(compared.before_ladder, compared.after_ladder) if compared else (None, None),

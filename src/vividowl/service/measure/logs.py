@@ -5,7 +5,6 @@ from __future__ import annotations
 import contextlib
 import uuid
 from collections.abc import Mapping, Sequence
-from datetime import UTC, datetime
 from typing import Any, BinaryIO
 
 import numpy as np
@@ -17,6 +16,7 @@ from vividowl.formats.apart import read_apart
 from vividowl.formats.columns import View, min_max_view, read_columns
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sensor_log import BYTES_MOST, TIME, apply_mapping
+from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.measure.comparing import kept
 from vividowl.service.measure.log_reading import read_whole_log, refused, signature
@@ -79,7 +79,7 @@ def _make_room(scope: Scope, run: Run, repeat: bool) -> None:
     there = kept(scope, TraceFile, run)
     if not repeat:
         for old in there:
-            old.removed_at = datetime.now(UTC)
+            old.removed_at = server_now()
         run.window_from_s = run.window_to_s = None
     elif not there:
         raise Refused("conflict", "There is no log yet that this could repeat.", field="log",

@@ -5,7 +5,6 @@ from __future__ import annotations
 import uuid
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
-from datetime import UTC, datetime
 from typing import Any
 
 from vividowl.core.heat.air import air_flow
@@ -16,6 +15,7 @@ from vividowl.core.reading.reading import Reading
 from vividowl.core.response.ladder import Ladder, culprit
 from vividowl.core.sound.levels import NoiseFigure, background_correction, require_level_db
 from vividowl.core.trace.roles import Role
+from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.measure.comparing import judged_by, kept, ladder_of, note_verdict
 from vividowl.service.measure.readings import glance_of, noise_of, reading_of
@@ -164,7 +164,7 @@ def finish(workshop: Workshop, scope: Scope, job: Job, run: Run) -> RunView:
     scope.session.flush()
     note_verdict(workshop, scope, job)
     note_outcome(workshop, scope, job)
-    job.updated_at = datetime.now(UTC)
+    job.updated_at = server_now()
     scope.session.flush()
     return run_view(workshop, scope, job, run.side)
 
@@ -211,8 +211,8 @@ def set_removed(
             # A log that its successor replaced is no repeat of it: brought back, it takes its place again.
             for other in kept(scope, TraceFile, run):
                 if not other.is_repeat:
-                    other.removed_at = datetime.now(UTC)
-        row.removed_at = datetime.now(UTC) if removed else None
+                    other.removed_at = server_now()
+        row.removed_at = server_now() if removed else None
         return finish(workshop, scope, job, run)
 
 

@@ -24,6 +24,7 @@ from vividowl.core.plan.spots import GapAdvice, Inspection
 from vividowl.core.plan.unknowns import Known
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
 from vividowl.core.reading.measured import difference_u95
+from vividowl.service.clock import server_today
 from vividowl.service.jobs.device import has_battery
 from vividowl.service.measure.comparing import judged_by
 from vividowl.service.plan.found import inspection_of, plan_row, with_model
@@ -31,7 +32,7 @@ from vividowl.service.plan.known import Z_80, before_of, known_of
 from vividowl.service.plan.parts import Part, parts_of
 from vividowl.service.plan.stocked import Stocked, die_materials, gap_products, stock_words
 from vividowl.service.shelf.materials import kind_material
-from vividowl.service.shelf.shelf import ProductView, today
+from vividowl.service.shelf.shelf import ProductView
 from vividowl.service.shop.habits import Habits, habits_of, minutes_of
 from vividowl.service.workshop import Workshop
 from vividowl.store.deciding import Plan
@@ -204,7 +205,7 @@ def _option_view(
         price = price_of(0, 0, 0, 0)
     fitted = tuple(dict.fromkeys([*([kind] if kind else []), *(p.kind for p in parts)]))
     lasts = [option.material if option.material is not None and k == kind else by_kind[k] for k in fitted]
-    life = next_service(today(), job.surroundings, lasts, habits.life_school, found.cold_plate)
+    life = next_service(server_today(), job.surroundings, lasts, habits.life_school, found.cold_plate)
     own = min((interface_months(m, habits.life_school, found.cold_plate) for m in lasts), default=life.months)
     shim = shim_of(found) if Action.SHIM in actions else None
     pressed = cover_pad(found) if Action.COVER in actions else None

@@ -5,7 +5,6 @@ from __future__ import annotations
 import uuid
 from collections.abc import Mapping
 from dataclasses import asdict
-from datetime import UTC, datetime
 from typing import Any
 
 from vividowl.core.job.gates import Gate, Severity
@@ -15,6 +14,7 @@ from vividowl.core.plan.gates import plan_gates
 from vividowl.core.plan.inspection import check_inspection, facts_of
 from vividowl.core.plan.prediction import Action
 from vividowl.core.plan.spots import Inspection
+from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.jobs.device import has_battery
 from vividowl.service.plan.choices import OptionView, PlanView, plan_view
@@ -84,11 +84,11 @@ def choose(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, ke
             if stop is not None:
                 raise Refused("conflict", stop.reason, field="key", remedy=stop.remedy, reason="stopped")
             plan.chosen = _snapshot(option, view)
-            plan.chosen_by, plan.chosen_at = actor.member_id, datetime.now(UTC)
+            plan.chosen_by, plan.chosen_at = actor.member_id, server_now()
             if not plan.findings:
                 plan.findings = stored_inspection(view.inspection)
         plan.version += 1
-        job.updated_at = datetime.now(UTC)
+        job.updated_at = server_now()
         scope.session.flush()
         note_outcome(workshop, scope, job)
         return plan_view(workshop, scope, job)
@@ -130,7 +130,7 @@ def add_note(workshop: Workshop, actor: Actor, job_id: uuid.UUID, name: str, giv
             raise Refused("conflict", f"The job has {NOTES_MOST} notes already.", remedy="Take one off first.")
         note = {"id": str(uuid.uuid4()), "name": name, "given": dict(given), "by": actor.name,
                 "result": {k: v for k, v in result.items() if k != "placements"},
-                "at": datetime.now(UTC).isoformat()}  # fmt: skip
+                "at": server_now().isoformat()}  # fmt: skip
         plan.notes = [*plan.notes, note]
         plan.version += 1
         scope.session.flush()

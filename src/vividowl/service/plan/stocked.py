@@ -6,9 +6,10 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from vividowl.core.materials.kinds import DIE_KINDS, GAP_KINDS, Material
+from vividowl.service.clock import server_today
 from vividowl.service.plan.parts import Part
 from vividowl.service.shelf.materials import kind_material, product_material
-from vividowl.service.shelf.shelf import ProductView, open_offcuts, product_view, today
+from vividowl.service.shelf.shelf import ProductView, open_offcuts, product_view
 from vividowl.store.deciding import Product
 from vividowl.store.scope import Scope
 
@@ -29,7 +30,7 @@ def die_materials(scope: Scope) -> list[Stocked]:
     query = (
         scope.select(Product).where(Product.removed_at.is_(None), Product.kind.in_(DIE_KINDS)).order_by(Product.name)
     )
-    views = [product_view(scope, p, today()) for p in scope.session.scalars(query).unique()]
+    views = [product_view(scope, p, server_today()) for p in scope.session.scalars(query).unique()]
     views.sort(key=lambda v: (not any(lot.usable for lot in v.lots), DIE_KINDS.index(v.product.kind)))
     out = [Stocked(v.product.name, product_material(scope, v.product), v) for v in views[:DIE_PRODUCTS_MOST]]
     kinds = {s.material.kind for s in out}
@@ -44,7 +45,7 @@ def gap_products(scope: Scope) -> list[ProductView]:
     """What the shelf has to bridge a gap."""
     query = scope.select(Product).where(Product.removed_at.is_(None), Product.kind.in_(GAP_KINDS))
     offcuts = open_offcuts(scope)
-    return [product_view(scope, p, today(), [o for o in offcuts if o.lot.product_id == p.id])
+    return [product_view(scope, p, server_today(), [o for o in offcuts if o.lot.product_id == p.id])
             for p in scope.session.scalars(query.order_by(Product.name)).unique()]  # fmt: skip
 
 

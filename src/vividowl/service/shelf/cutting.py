@@ -6,7 +6,6 @@ import math
 import uuid
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
-from datetime import UTC, datetime
 from typing import Any
 
 from sqlalchemy import func
@@ -15,6 +14,7 @@ from vividowl.core.materials.nesting import SHEETS_MOST, nest
 from vividowl.core.materials.pieces import Box, Nesting, Piece, Sheet
 from vividowl.formats.cut_sheet import CutDrawing as CutDrawing
 from vividowl.formats.cut_sheet import CutPiece, cut_dxf, cut_pdf, cut_svg
+from vividowl.service.clock import server_now, server_today
 from vividowl.service.errors import Refused
 from vividowl.service.shelf.stock import move
 from vividowl.service.workshop import Actor, Workshop, open_job
@@ -69,7 +69,7 @@ def sources_of(scope: Scope, product: Product, pieces: int) -> list[Source]:
     if product.unit != "sheet" or product.sheet_width_mm is None or product.sheet_length_mm is None:
         raise Refused("invalid", f"{product.name} is not kept in sheets.", field="product_id",
                       remedy="Choose a pad or a phase-change sheet.")  # fmt: skip
-    today = datetime.now(UTC).date()
+    today = server_today()
     out = [
         Source(_offcut_sheet(o), o.lot_id, o.id)
         for o in scope.session.scalars(
@@ -230,15 +230,15 @@ def undo(workshop: Workshop, actor: Actor, job_id: uuid.UUID, cut_id: uuid.UUID)
             raise Refused("conflict", f"Offcut {gone.number}, which this cut left, has been cut since.",
                           remedy="Take that later cut back first.")  # fmt: skip
         for offcut in made:
-            offcut.removed_at = datetime.now(UTC)
+            offcut.removed_at = server_now()
         for sheet in cut.sheets:
             if sheet["offcut_id"] is None:
                 move(scope, actor, uuid.UUID(sheet["lot_id"]), 1.0, f"cut for job {job.number} taken back", job.id)
             else:
                 scope.get(Offcut, uuid.UUID(sheet["offcut_id"]), lock=True).used_by = None
         for piece in cut.pieces:
-            scope.get(FitItem, uuid.UUID(piece["item_id"])).removed_at = datetime.now(UTC)
-        cut.undone_at = datetime.now(UTC)
+            scope.get(FitItem, uuid.UUID(piece["item_id"])).removed_at = server_now()
+        cut.undone_at = server_now()
         scope.session.flush()
         return [stored_view(c) for c in cuts_of(scope, job.id)]
 

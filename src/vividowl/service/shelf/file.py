@@ -8,8 +8,9 @@ from typing import Any
 from vividowl.core.quantities.errors import CoreError
 from vividowl.formats.errors import FormatError
 from vividowl.formats.shelf_csv import ShelfLine, date_of, number_of, read_shelf, write_shelf
+from vividowl.service.clock import server_today
 from vividowl.service.errors import Refused
-from vividowl.service.shelf.shelf import ShelfView, check_dates, check_product, shelf_view, today
+from vividowl.service.shelf.shelf import ShelfView, check_dates, check_product, shelf_view
 from vividowl.service.shelf.stock import move
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.deciding import Lot, Product
@@ -90,7 +91,7 @@ def _take_line(scope: Scope, actor: Actor, number: int, line: ShelfLine) -> tupl
         raise FormatError(f"Line {number}: lot {line.lot} held {held:g}, and {left:g} are said to be left.",
                           remedy="What is left lies between nought and what it held.")  # fmt: skip
     dates = {n: date_of(number, n, getattr(line, n)) for n in ("received_on", "opened_on", "expires_on")}
-    dates["received_on"] = dates["received_on"] or today()
+    dates["received_on"] = dates["received_on"] or server_today()
     check_dates(dates)
     lot = scope.add(Lot(product_id=product.id, code=line.lot[:60], held=held, remaining=0.0, **dates))
     move(scope, actor, lot.id, left, "read from a file")

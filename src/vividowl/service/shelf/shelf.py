@@ -5,13 +5,14 @@ from __future__ import annotations
 import uuid
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
-from datetime import UTC, date, datetime
+from datetime import date
 from typing import Any
 
 from sqlalchemy.exc import IntegrityError
 
 from vividowl.core.materials.kinds import CATALOGUE, DIE_KINDS
 from vividowl.core.quantities.errors import require_range
+from vividowl.service.clock import server_now, server_today
 from vividowl.service.errors import Refused
 from vividowl.service.shelf.materials import Lesson, ValueView, checked_own, lessons_of, values_of
 from vividowl.service.shelf.stock import UNIT_WORDS, counted, move, moves_of
@@ -71,11 +72,6 @@ class ShelfView:
     currency: str
 
 
-def today() -> date:
-    """The day by UTC, as all dates of the shop."""
-    return datetime.now(UTC).date()
-
-
 def product_view(scope: Scope, product: Product, day: date, offcuts: Sequence[Offcut] = ()) -> ProductView:
     """A product as the page sees it."""
     lots = tuple(
@@ -106,7 +102,7 @@ def shelf_view(scope: Scope) -> ShelfView:
         .execution_options(populate_existing=True)
     ).unique().all()  # fmt: skip
     offcuts = open_offcuts(scope)
-    day, shop = today(), scope.shop()
+    day, shop = server_today(), scope.shop()
     return ShelfView(
         tuple(product_view(scope, p, day, [o for o in offcuts if o.lot.product_id == p.id]) for p in products),
         tuple(
@@ -179,7 +175,7 @@ def save_product(
 def set_product_removed(workshop: Workshop, actor: Actor, product_id: uuid.UUID, removed: bool) -> ShelfView:
     """Take a product off the shelf, or bring it back. Its lots and moves stay."""
     with workshop.scope(actor) as scope:
-        scope.get(Product, product_id, lock=True).removed_at = datetime.now(UTC) if removed else None
+        scope.get(Product, product_id, lock=True).removed_at = server_now() if removed else None
         scope.session.flush()
         return shelf_view(scope)
 
@@ -229,7 +225,7 @@ def save_lot(workshop: Workshop, actor: Actor, lot_id: uuid.UUID, fields: Mappin
 def set_lot_removed(workshop: Workshop, actor: Actor, lot_id: uuid.UUID, removed: bool) -> ShelfView:
     """Take a lot off the shelf, or bring it back."""
     with workshop.scope(actor) as scope:
-        scope.get(Lot, lot_id, lock=True).removed_at = datetime.now(UTC) if removed else None
+        scope.get(Lot, lot_id, lock=True).removed_at = server_now() if removed else None
         scope.session.flush()
         return shelf_view(scope)
 
@@ -240,7 +236,7 @@ def set_offcut_removed(workshop: Workshop, actor: Actor, offcut_id: uuid.UUID, r
         offcut = scope.get(Offcut, offcut_id, lock=True)
         if offcut.used_by is not None:
             raise Refused("conflict", f"Offcut {offcut.number} was used up.", remedy="Reload the Shelf.")
-        offcut.removed_at = datetime.now(UTC) if removed else None
+        offcut.removed_at = server_now() if removed else None
         scope.session.flush()
         return shelf_view(scope)
 

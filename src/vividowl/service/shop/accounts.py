@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 import uuid
 from dataclasses import dataclass
-from datetime import UTC, datetime, timedelta
+from datetime import datetime, timedelta
 from functools import cache
 
 from argon2 import PasswordHasher
@@ -14,6 +14,7 @@ from sqlalchemy import select, update
 from sqlalchemy.exc import IntegrityError
 from sqlalchemy.orm import Session
 
+from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.names import plain_name
 from vividowl.service.workshop import Actor, Workshop
@@ -107,7 +108,7 @@ def by_session(workshop: Workshop, session_id: uuid.UUID) -> SignedIn | None:
     """The member behind a session, None when it has ended or nobody was seen in it for a working day."""
     with workshop.database.session() as session:
         row = session.get(SignIn, session_id)
-        now = datetime.now(UTC)
+        now = server_now()
         if row is None or row.ended_at is not None or now - row.seen_at > IDLE_MOST:
             return None
         if now - row.seen_at > SEEN_EVERY:
@@ -121,7 +122,7 @@ def end_session(workshop: Workshop, session_id: uuid.UUID) -> None:
     with workshop.database.session() as session:
         row = session.get(SignIn, session_id)
         if row is not None and row.ended_at is None:
-            row.ended_at = datetime.now(UTC)
+            row.ended_at = server_now()
 
 
 def my_sessions(workshop: Workshop, actor: Actor, here: uuid.UUID | None) -> list[OpenSession]:
@@ -129,7 +130,7 @@ def my_sessions(workshop: Workshop, actor: Actor, here: uuid.UUID | None) -> lis
     with workshop.scope(actor) as scope:
         query = scope.select(SignIn).where(
             SignIn.member_id == actor.member_id, SignIn.ended_at.is_(None),
-            SignIn.seen_at > datetime.now(UTC) - IDLE_MOST,
+            SignIn.seen_at > server_now() - IDLE_MOST,
         )  # fmt: skip
         rows = scope.session.scalars(query.order_by(SignIn.seen_at.desc())).all()
         return [OpenSession(r.id, r.agent, r.began_at, r.seen_at, r.id == here) for r in rows]
@@ -141,7 +142,7 @@ def withdraw_session(workshop: Workshop, actor: Actor, session_id: uuid.UUID) ->
         row = scope.one(SignIn, SignIn.id == session_id, SignIn.member_id == actor.member_id)
         if row is None:
             raise Refused("missing", "There is no such session of yours.", remedy="Reload the page.")
-        row.ended_at = row.ended_at or datetime.now(UTC)
+        row.ended_at = row.ended_at or server_now()
 
 
 def state(workshop: Workshop) -> tuple[bool, bool]:
@@ -220,7 +221,7 @@ def set_password(workshop: Workshop, login: str, password: str) -> None:
             raise Refused("missing", f"There is no member “{login}”.", remedy="See: vividowl user list")
         member.password_hash = _hasher.hash(password)
         session.execute(update(SignIn).where(SignIn.member_id == member.id, SignIn.ended_at.is_(None))
-                        .values(ended_at=datetime.now(UTC)))  # fmt: skip
+                        .values(ended_at=server_now()))  # fmt: skip
 
 
 def members(workshop: Workshop, shop_id: uuid.UUID) -> list[tuple[str, str, str, bool]]:
