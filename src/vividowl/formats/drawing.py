@@ -11,7 +11,7 @@ from vividowl.core.response.ladder import Ladder
 from vividowl.core.trace.throttling import HELD_SHARE
 
 INK, SOFT, RULE, PAPER = "#22252b", "#5a5e66", "#cfc7b6", "#ffffff"
-BEFORE, AFTER, OWL = "#a83a18", "#00686b", "#46307f"
+BEFORE, AFTER = "#a83a18", "#00686b"
 FONT = "Atkinson Hyperlegible Next"
 RISE_FULL_K = 90.0
 NOISE_LOW_DB, NOISE_HIGH_DB = 25.0, 65.0

@@ -22,12 +22,10 @@ from vividowl.core.sound.spectrum import (
     tonal_share,
 )
 
-REFERENCE_PRESSURE = 20e-6  # [Pa], IEC 61672-1
 FAST_S = 0.125
 RATE_LOW_HZ, RATE_HIGH_HZ = 4000.0, 384_000.0
 SHORTEST_S = 0.5
 CLIPPED_AT = 0.999
-CLIPPED_RUN = 3
 CLIPPED_SHARE = 1e-5
 SILENT_BELOW_DBFS = -85.0
 DEAD_SIDE_DB = 40.0

@@ -19,7 +19,6 @@ from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 PHOTOS_MOST = 600
-SIZES = ("large", "small")
 
 
 def receive_photo(

@@ -31,7 +31,6 @@ from vividowl.store.feed import tell
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
-BATCH_MOST = 200
 SERVER = "server"
 FROM_SERVER = ("begun", "replanned")
 # What may still be told of a job that is stopped for its battery.

@@ -27,7 +27,6 @@ from vividowl.store.measuring import NoiseReading, Run, SoundFile, SpotReading, 
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
-SIDES = ("before", "after")
 RECIPE_FIELDS = ("load_recipe", "duration_min", "fan_setting", "power_profile", "placement", "start", "firmware",
                  "tuning", "fan_blades")  # fmt: skip
 RESULT_FIELDS = ("result_score", "result_duration_s", "result_frame_rate")
