@@ -10,6 +10,7 @@ import pytest
 import structlog
 from argon2 import PasswordHasher
 from sqlalchemy import text
+from xdist.scheduler import LoadScopeScheduling
 
 from vividowl.host.cluster import Cluster
 from vividowl.service.shop import accounts
@@ -66,8 +67,15 @@ def _no_foreign_database(monkeypatch):
         monkeypatch.delenv(name)
 
 
-def pytest_collection_modifyitems(items):
+class BySite(LoadScopeScheduling):
     """What shares a costly fixture runs in one process: the browser's tests together, all others by file."""
-    for item in items:
-        folder = item.path.parent.name
-        item.add_marker(pytest.mark.xdist_group(folder if folder == "browser" else str(item.path)))
+
+    def _split_scope(self, nodeid):
+        file = nodeid.split("::")[0]
+        return "browser" if "/browser/" in file else file
+
+
+@pytest.hookimpl(optionalhook=True)
+def pytest_xdist_make_scheduler(config, log):
+    """How tests are dealt to the processes."""
+    return BySite(config, log)

@@ -11,9 +11,9 @@ def test_what_was_acknowledged_is_there_once_and_whole_whatever_is_killed():
     folder = Path(tempfile.mkdtemp(prefix="vividowl-faults-"))
     folder.chmod(0o755)
     try:
-        found = torment(folder, 7, app_kills=1, crashes=2, database_kills=2, cut=1, things_between=(2, 5))
+        found = torment(folder, 7, app_kills=1, crashes=1, database_kills=1, cut=1, things_between=(2, 5))
     finally:
         shutil.rmtree(folder, ignore_errors=True)
-    assert found.acknowledged > 10
+    assert found.acknowledged > 6
     assert (found.lost, found.doubled, found.half_stored, found.orphaned) == (0, 0, 0, 0)
-    assert len(found.recover_s) == 5
+    assert len(found.recover_s) == 3

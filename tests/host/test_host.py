@@ -13,6 +13,7 @@ from click.testing import CliRunner
 from tests.logs import HOT, log_bytes
 
 from vividowl.cli import cli
+from vividowl.demo import shop
 from vividowl.host.backup import BackupError, read_backup, write_backup
 from vividowl.host.cluster import Cluster
 from vividowl.host.launch import LaunchError, choose_port, fill, main, secret_key
@@ -166,7 +167,9 @@ def test_what_is_no_backup_changes_nothing(cluster, workshop, tmp_path):
     assert accounts.sign_in(workshop, "ada", "four words to remember").shop_name == "Kept"
 
 
-def test_the_command_line_from_members_to_restore(root):
+def test_the_command_line_from_members_to_restore(root, monkeypatch):
+    some = shop.stories()[:2]  # the whole demo is made where ./start --prepare is tried
+    monkeypatch.setattr(shop, "stories", lambda: some)
     run = CliRunner()
     with pytest.raises(Refused, match="no shop yet"):
         run.invoke(cli, ["user", "list"], catch_exceptions=False)
@@ -197,7 +200,6 @@ def test_the_demo_is_the_same_each_time(workshop, monkeypatch):
 
     from sqlalchemy import select
 
-    from vividowl.demo import shop
     from vividowl.demo.shop import clear_demo, load_demo
     from vividowl.store.measuring import TraceFile
     from vividowl.store.models import Job
@@ -213,7 +215,7 @@ def test_the_demo_is_the_same_each_time(workshop, monkeypatch):
             )
             return [(j.number, j.model, j.symptom) for j in jobs], [(t.file_name, t.sha256) for t in logs]
 
-    some = shop.stories()[:5]
+    some = shop.stories()[:3]
     monkeypatch.setattr(shop, "stories", lambda: some)
     when = datetime(2026, 5, 4, tzinfo=UTC)
     load_demo(workshop, when)
