@@ -38,6 +38,15 @@ def test_links_of_the_pages_lead_somewhere():
             assert link.startswith("http") or (path.parent / link).exists(), f"{page}: {link}"
 
 
+def test_each_rule_that_is_cited_stands_in_the_handbook_and_each_page_is_cited():
+    cited = set()
+    for folder in ("src", "tests", "docs"):
+        for path in (ROOT / folder).rglob("*"):
+            if path.suffix in (".py", ".md", ".toml"):
+                cited |= set(re.findall(r"handbook/([\w-]+\.md)", path.read_text(encoding="utf-8")))
+    assert cited == {p.name for p in (ROOT / "docs/handbook").glob("*.md")}
+
+
 # Longer with a reason: one class that owns a server, one migration that makes the first tables.
 LONGER = {"host/cluster.py": 330, "store/migrations/versions/0001_the_first_tables.py": 320,
           "service/workings/calculators.py": 310}  # fmt: skip

@@ -49,7 +49,7 @@ def test_a_stop_comes_first():
 
 
 def test_the_earlier_of_dust_and_interface_counts():
-    # Handbook section 9: dust 6 months with pets, 12 otherwise; alloy yearly; phase change 3 years and more.
+    # handbook/life.md: dust 6 months with pets, 12 otherwise; alloy yearly; phase change 3 years and more.
     today = date(2026, 3, 31)
     assert next_service(today, "pets", (material("phase_change_sheet"),)).on == date(2026, 9, 30)
     assert next_service(today, "normal", (material("phase_change_sheet"),)).months == 12

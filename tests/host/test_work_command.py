@@ -42,7 +42,7 @@ def test_each_working_has_its_fixed_keys(run, given, keys):  # noqa: F811
 
 
 def test_worked_examples_of_the_handbook(run):  # noqa: F811
-    # Handbook sections 3 to 5, common practice.
+    # handbook/temperature.md, handbook/curve.md, handbook/noise.md, common practice.
     def value(*given):
         return json.loads(run("work", *given, "--json")[1])
 
@@ -66,7 +66,7 @@ def test_a_cut_lists_its_placements(run):  # noqa: F811
 
 
 def test_a_bath_log_knows_what_the_bath_should_have_done(run):  # noqa: F811
-    # Handbook section 6, common practice: 10 µm in 4 h; by Faraday's law 0.205 µm/min at 1 A/dm².
+    # handbook/materials.md, common practice: 10 µm in 4 h; by Faraday's law 0.205 µm/min at 1 A/dm².
     slow = json.loads(run("work", "bath", "bath=A", "method=electroless", "minutes=240", "measured_um=8", "--json")[1])
     assert (slow["expected_um"], slow["of_expected_percent"]) == (pytest.approx(10), pytest.approx(80))
     fast = run("work", "bath", "bath=B", "method=electrolytic", "minutes=1", "current_density_a_dm2=1", "--json")[1]

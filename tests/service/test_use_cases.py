@@ -199,7 +199,7 @@ def test_a_record_lists_what_was_agreed_fitted_and_asked(workshop, owner):
                                         "lot": "Q1", "amount": 0.06, "amount_unit": "g"})  # fmt: skip
     record = handover.get_record(workshop, owner, job)
     assert [i.product for i in record.items] == ["Quicksheen"]
-    # Handbook section 9, common practice: alloy on copper asks for a yearly look, dust with nothing known too.
+    # handbook/life.md, common practice: alloy on copper asks for a yearly look, dust with nothing known too.
     assert record.proposal.months == 12
     data, name = handover.record_pdf(workshop, owner, job)
     assert data.startswith(b"%PDF-")

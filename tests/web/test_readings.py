@@ -231,13 +231,13 @@ def test_a_window_that_cannot_be_is_refused_and_the_old_one_stays(ada, job, wind
 def test_the_exhaust_gives_the_air_flow(ada, job):
     run = ada.call("POST", f"/api/jobs/{job}/runs/before/spot", {"spot": "exhaust", "reading_c": 44}, status=201)
     assert run["air"]["exhaust_rise_k"] == pytest.approx(20)
-    # Handbook section 4: 100 W at a 20 K rise needs 4.2 L/s; flow goes with the power.
+    # handbook/curve.md: 100 W at a 20 K rise needs 4.2 L/s; flow goes with the power.
     assert run["air"]["flow"] * 1000 == pytest.approx(4.2 * run["air"]["power"] / 100, rel=0.02)
 
 
 def test_results_of_a_benchmark_are_compared_with_the_right_sign(ada):
     job = ada.served_job()
-    # Handbook section 3, worked examples, common practice: 19:21 to 17:22 and 10,748 to 11,116 points.
+    # handbook/temperature.md, worked examples, common practice: 19:21 to 17:22 and 10,748 to 11,116 points.
     ada.save_run(job, "before", result_score=10748, result_duration_s=1161)
     ada.save_run(job, "after", room_c=25.5, result_score=11116, result_duration_s=1042)
     effects = {e["quantity"]: e for e in ada.call("GET", f"/api/jobs/{job}/verdict")["effects"]}

@@ -32,7 +32,7 @@ def test_a_whole_service_goes_through_and_closes(work):
     assert not hand.state.out
 
 
-# Each rule of handbook section 7 with the shortest way to break it: common practice, no source.
+# Each rule of handbook/bench.md with the shortest way to break it: common practice, no source.
 @pytest.mark.parametrize(
     ("work", "until", "skip", "act", "rule"),
     [
@@ -72,7 +72,7 @@ def test_each_interlock_holds_and_a_breach_is_told_and_asks_for_its_check(work, 
 
 
 def test_cleaning_anew_takes_the_insulation_with_it():
-    # Handbook section 6: check that cleaning did not remove an old coat; common practice, no source.
+    # handbook/materials.md: check that cleaning did not remove an old coat; common practice, no source.
     hand = Hand(ALLOY).until("tray_0")
     assert "insulated" in hand.state.facts
     hand.do("gone_back", step="cleaned")

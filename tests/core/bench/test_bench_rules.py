@@ -25,7 +25,7 @@ from vividowl.core.quantities.errors import CoreError, NotEnoughData, OutOfRange
 
 
 def test_a_bank_card_has_the_size_of_its_standard():
-    # ISO/IEC 7810, ID-1: 85.60 x 53.98 mm, from memory (handbook section 6).
+    # ISO/IEC 7810, ID-1: 85.60 x 53.98 mm, from memory (handbook/materials.md).
     assert (CARD_WIDTH_MM, CARD_HEIGHT_MM) == (85.60, 53.98)
 
 
@@ -45,7 +45,8 @@ def test_what_a_tube_still_holds():
      (20, 32, False, False, School.LINE)],
 )  # fmt: skip
 def test_the_school_follows_die_and_paste(width, length, stiff, bare, school):
-    # Handbook section 6, common practice: line from an aspect of 1.6, cross for stiff pastes, film surest on bare dies.
+    # handbook/materials.md, common practice: line from an aspect of 1.6, cross for stiff pastes, film surest on bare
+    # dies.
     advice = choose_school(width, length, stiff, bare)
     assert advice.school is school
     assert len(advice.reason) > 20
@@ -114,7 +115,7 @@ def test_many_pads_together_can_lift_it_without_bulging():
 
 
 def test_life_by_kind_school_and_plate():
-    # Handbook section 9, common practice: paste 12 to 36 months, phase change 3 to 5 years, alloy yearly on copper,
+    # handbook/life.md, common practice: paste 12 to 36 months, phase change 3 to 5 years, alloy yearly on copper,
     # 2 to 3 years on nickel, pads 3 years.
     assert [interface_months(material("paste_soft"), s) for s in LifeSchool] == [12, 18, 24]
     assert interface_months(material("paste_stiff"), LifeSchool.LONG) == 36
@@ -176,7 +177,7 @@ def test_tasks_add_up_and_a_shop_has_its_own():
 
 @pytest.mark.parametrize(
     ("name", "words"),
-    # Handbook section 6, common practice: what each list must not leave out.
+    # handbook/materials.md, common practice: what each list must not leave out.
     [("phase_change_sheet", ["fridge", "second liner", "middle", "spare", "Burn in"]),
      ("phase_change_paste", ["24 h", "100 °C", "Burn in"]),
      ("gallium_alloy", ["aluminium", "cleaning", "Second layer", "tray", "magnification"]),
@@ -190,7 +191,7 @@ def test_a_step_list_names_what_is_forgotten(name, words):
 
 
 def test_waits_are_those_of_the_handbook():
-    # Handbook section 8, common practice: coat 2 x 15 min, fridge 30 min, burn-in 40 min.
+    # handbook/waits.md, common practice: coat 2 x 15 min, fridge 30 min, burn-in 40 min.
     waits = {name: [s.wait_min for s in p.steps if s.wait_min] for name, p in PROCEDURES.items()}
     assert waits["gallium_alloy"].count(15) == 2
     assert 30 in waits["phase_change_sheet"]
@@ -198,7 +199,7 @@ def test_waits_are_those_of_the_handbook():
 
 
 def test_plating_takes_the_hours_of_the_trade_and_advises_a_shop_first():
-    # Handbook section 6, common practice: 10 um electroless 4 h, 20 um 8 h.
+    # handbook/materials.md, common practice: 10 um electroless 4 h, 20 um 8 h.
     def of(bath):
         return plating_procedure(bath_of(Inspection(plating=True, bath=bath)))
 
@@ -225,7 +226,7 @@ def test_lists_are_found_by_name_only():
 
 
 def test_delidding_asks_which_glue():
-    # Handbook section 6: contact glue 5 to 10 min, common practice; silicone hours, from memory.
+    # handbook/materials.md: contact glue 5 to 10 min, common practice; silicone hours, from memory.
     assert delid_procedure("contact").steps[-1].wait_min == 10
     assert delid_procedure("silicone").steps[-1].wait_min == 240
     assert "silicone lid glue" in delid_procedure("silicone").words

@@ -25,7 +25,7 @@ def ids(work, kind="laptop", **more):
 
 
 def test_the_list_follows_the_order_of_work():
-    # Handbook section 2: common practice, no source.
+    # handbook/order-of-work.md: common practice, no source.
     names = ids(PASTE)
     order = [
         "power_off",
@@ -50,7 +50,7 @@ def test_the_list_follows_the_order_of_work():
 
 
 def test_alloy_is_insulated_in_two_layers_fifteen_minutes_apart_then_checked():
-    # Handbook section 6: conformal coat two layers 15 min apart; common practice, no source.
+    # handbook/materials.md: conformal coat two layers 15 min apart; common practice, no source.
     steps = {s.id: s for s in make_steps("laptop", ALLOY, PLACES, 50)}
     names = list(steps)
     assert names.index("cleaned") < names.index("coat_1") < names.index("coat_2") < names.index("insulated")
@@ -67,7 +67,7 @@ def test_an_old_coat_is_only_looked_at():
 
 
 def test_a_sheet_is_chilled_peeled_twice_and_burnt_in():
-    # Handbook section 6: fridge 30 min; judged only after burn-in; common practice, no source.
+    # handbook/materials.md: fridge 30 min; judged only after burn-in; common practice, no source.
     steps = {s.id: s for s in make_steps("laptop", SHEET, PLACES, 50)}
     assert steps["chill"].wait_min == 30
     assert list(steps).index("film_off_0") < list(steps).index("cooler_on")
@@ -174,7 +174,7 @@ def test_what_is_seen_changes_only_what_the_plan_knows():
 
 
 def test_consequences_that_the_bench_must_not_miss():
-    # Handbook section 6: common practice, no source.
+    # handbook/materials.md: common practice, no source.
     assert sight("contact", "still_liquid").follows.startswith("It never cured; plan a sheet")
     assert sight("plate", "aluminium").follows == "Aluminium seen: alloy barred."
     assert sight("surroundings", "aluminium").changes == {"aluminium_near": "yes"}
@@ -184,7 +184,7 @@ def test_consequences_that_the_bench_must_not_miss():
         sight("tail", "long")
 
 
-# Handbook section 8: common practice, no source.
+# handbook/waits.md: common practice, no source.
 @pytest.mark.parametrize(
     ("kind", "minutes"),
     [("coat", 15), ("fridge", 30), ("alcohol", 5), ("burn_in", 40), ("solvent", 1440), ("solvent_hot", 10)],
@@ -210,7 +210,7 @@ def test_every_mishap_has_a_short_list():
 
 
 def test_a_boot_of_more_than_forty_seconds_fails():
-    # Handbook section 7: boot within 40 s; common practice, no source.
+    # handbook/bench.md: boot within 40 s; common practice, no source.
     assert check_power(FINE, 40.0)["boot"] == "fine"
     assert check_power(FINE, 40.5)["boot"] == "fails"
 

@@ -65,7 +65,7 @@ def screw(name, number=None, x=0.0, y=0.0, **more):
 
 
 def test_printed_numbers_are_loosened_in_reverse_and_tightened_in_order():
-    # Handbook section 7: common practice, no source.
+    # handbook/bench.md: common practice, no source.
     places = [screw("a", 3), screw("b", 1), screw("c", 2)]
     assert tightening_order(places) == ("b", "c", "a")
     assert loosening_order(places) == ("a", "c", "b")
@@ -94,7 +94,7 @@ def test_more_than_26_classes_stay_apart():
 
 
 def test_both_schools_of_tightening_have_two_rounds():
-    # Handbook section 7: half or 70 % of the turns first, then fully; common practice, no source.
+    # handbook/bench.md: half or 70 % of the turns first, then fully; common practice, no source.
     assert [p.share for p in tightening_passes(50)] == [0.5, 1.0]
     assert [p.share for p in tightening_passes(70)] == [0.7, 1.0]
     with pytest.raises(CoreError, match="60 % is no school of tightening; allowed: 50 or 70"):

@@ -247,7 +247,7 @@ TestAdversary = Adversary.TestCase
 PASTE = PlannedPart("cpu_die", "paste_soft", "paste", "0.08 g", "a film", 0)
 SECOND = PlannedPart("gpu_die", "paste_soft", "paste", "0.08 g", "a film", 1)
 PAD = PlannedPart("cover", "pad", "pad", "1 piece", "", 0)
-# Handbook section 7, "the list follows the plan": common practice, no source.
+# handbook/bench.md, "the list follows the plan": common practice, no source.
 STAY_ON = {
     "clean only": Work(), "couple the cover": Work((PAD,), clean=False), "new fan": Work(new_fan=True),
     "undervolt": Work(clean=False, tuning="60 mV less"),
@@ -368,7 +368,7 @@ def test_alloy_is_inspected_before_anything_closes_over_it():
 
 
 def test_plating_is_a_chain_with_its_own_clock():
-    # Handbook section 6: 20 um at 2.5 um/h are 8 h; activator 20 min: common practice, no source.
+    # handbook/materials.md: 20 um at 2.5 um/h are 8 h; activator 20 min: common practice, no source.
     hand = Hand(Work((PASTE,), bath=BATH))
     steps = {s.id: s for s in hand.state.steps if s.id.startswith("plate_")}
     assert [s.wait_min for s in steps.values() if s.wait] == [20.0, 480.0]

@@ -24,7 +24,7 @@ def test_published_density_against_a_reference_library(air_c):
 
 
 def test_published_heat_carried_by_air():
-    # Handbook section 4: at 25 degC air carries 1.19 kJ/(m3 K); 100 W at 20 K need 4.2 L/s, 8.9 CFM.
+    # handbook/curve.md: at 25 degC air carries 1.19 kJ/(m3 K); 100 W at 20 K need 4.2 L/s, 8.9 CFM.
     assert air_density(25) * HEAT_CAPACITY_AIR / 1000 == pytest.approx(1.19, abs=0.005)
     flow = air_flow(100, 20)
     assert flow * 1000 == pytest.approx(4.2, abs=0.05)
@@ -44,7 +44,7 @@ def test_no_heat_or_no_rise_is_no_flow(power, rise):
 
 
 def test_published_fan_laws_of_both_worked_examples():
-    # Handbook section 4: 53.7 to 48.1 dB allows 1.29 times the rise; 60.2 to 42.6 dB is 0.44 of the speed, 2.25 times.
+    # handbook/curve.md: 53.7 to 48.1 dB allows 1.29 times the rise; 60.2 to 42.6 dB is 0.44 of the speed, 2.25 times.
     assert fan_laws(48.1 - 53.7).exhaust_rise_ratio == pytest.approx(1.29, abs=0.005)
     second = fan_laws(42.6 - 60.2)
     assert second.speed_ratio == pytest.approx(0.44, abs=0.006)
@@ -57,7 +57,7 @@ def test_property_louder_and_quieter_cancel(change):
 
 
 def test_published_hot_exhaust_paradox_is_explained():
-    # Handbook section 4: exhaust 52 to 56 degC in a 30 degC room, 53.7 to 48.1 dB; 26/22 = 1.18.
+    # handbook/curve.md: exhaust 52 to 56 degC in a 30 degC room, 53.7 to 48.1 dB; 26/22 = 1.18.
     found = judge_exhaust(52, 30, 56, 30, 48.1 - 53.7)
     assert found is not None
     assert found.explained

@@ -15,17 +15,17 @@ readings = st.floats(-40, 150)
 
 @pytest.mark.parametrize(("f", "c"), [(114, 45.6), (140, 60.0), (32, 0.0), (-40, -40.0)])
 def test_published_a_reading_converts_with_the_offset(f, c):
-    # Handbook section 3 for the first two; the last two are fixed points of the scale's definition.
+    # handbook/temperature.md for the first two; the last two are fixed points of the scale's definition.
     assert c_from_f(f) == pytest.approx(c, abs=0.05)
 
 
 def test_published_a_difference_converts_without_the_offset():
-    # Handbook section 3: a gain of 26 degF is 14.4 K.
+    # handbook/temperature.md: a gain of 26 degF is 14.4 K.
     assert k_from_f_difference(26) == pytest.approx(14.4, abs=0.05)
 
 
 def test_published_rise_over_room_instead_of_percent_of_celsius():
-    # Handbook section 3: 95 to 70 degC in a 25 degC room is 70 to 45 K, 36 % less.
+    # handbook/temperature.md: 95 to 70 degC in a 25 degC room is 70 to 45 K, 36 % less.
     before, after = rise_over_room(95, 25), rise_over_room(70, 25)
     assert (before, after) == (70, 45)
     assert relative_change(before, after, "K").change_percent == pytest.approx(-36, abs=0.5)
@@ -43,12 +43,13 @@ def test_a_percentage_of_degrees_is_refused_and_explained(unit):
     [(10748, 11116, 3.42), (1330, 1356, 1.95), (1219, 1600, 31.3), (4747, 4860, 2.38)],
 )
 def test_published_score_arithmetic(before, after, percent):
-    # Handbook section 3, worked examples.
+    # handbook/temperature.md, worked examples.
     assert relative_change(before, after, "points").change_percent == pytest.approx(percent, abs=0.05)
 
 
 def test_published_duration_arithmetic():
-    # Handbook section 3: 19:21 to 17:22 is 119 s, 10.2 % less time, 11.4 % more throughput; 51:07 to 50:16 is 51 s.
+    # handbook/temperature.md: 19:21 to 17:22 is 119 s, 10.2 % less time, 11.4 % more throughput; 51:07 to 50:16 is 51
+    # s.
     first = duration_change(19 * 60 + 21, 17 * 60 + 22)
     assert first.saved_s == 119
     assert first.less_time_percent == pytest.approx(10.2, abs=0.05)

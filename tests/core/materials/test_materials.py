@@ -18,7 +18,7 @@ from vividowl.core.quantities.errors import OutOfRange
 
 
 def test_ten_microlitres_are_a_bead_of_2_7_mm():
-    # Handbook section 6, common practice: 10 µL is a 2.7 mm bead; geometry of a ball says the same.
+    # handbook/materials.md, common practice: 10 µL is a 2.7 mm bead; geometry of a ball says the same.
     found = dose(20.0, 10.0, 50.0, 0.0, 2.5)
     assert found.volume_ul == pytest.approx(10.0)
     assert found.bead_diameter_mm == pytest.approx(2.7, abs=0.05)
@@ -43,14 +43,14 @@ def test_an_impossible_contact_is_refused_with_its_field(change, field):
 
 
 def test_a_syringe_of_alloy_cannot_hold_two_grams_in_a_fifth_of_a_millilitre():
-    # Handbook section 6, common practice: 0.2 mL, 2.1 g of a 6.4 g/mL alloy cannot both be right; 1.3 g can.
+    # handbook/materials.md, common practice: 0.2 mL, 2.1 g of a 6.4 g/mL alloy cannot both be right; 1.3 g can.
     odd = check_syringe(0.2, 2.1, 6.4)
     assert (odd.consistent, odd.implied_density_g_ml) == (False, pytest.approx(10.5))
     assert check_syringe(0.2, 1.3, 6.4).consistent
 
 
 def test_published_films_of_the_handbook():
-    # Handbook section 6, common practice: 15 x 13 mm at 60 W, films of 30 µm paste, 80 µm residue, 30 µm alloy.
+    # handbook/materials.md, common practice: 15 x 13 mm at 60 W, films of 30 µm paste, 80 µm residue, 30 µm alloy.
     for film, k, drop in ((30, 8.5, 1.1), (80, 1.0, 24.6), (30, 73.0, 0.13)):
         assert 60 * layer_resistance(film, k, 15 * 13) == pytest.approx(drop, abs=0.05 if drop > 0.2 else 0.005)
     # The same section: 2 mm of 3 W/(m K) pad on 15 x 15 mm is 2.96 K/W, 1 mm of copper 0.011 K/W.
@@ -104,7 +104,7 @@ def test_a_gap_that_no_pad_can_fill_is_refused_with_a_remedy(gap, tolerance, say
 
 
 def test_nickel_grows_by_faradays_law():
-    # Handbook section 6: 1 A/dm² gives 0.205 µm/min, and 1.2 µm/min needs 5.9 A/dm²; CODATA 2018 for the constant.
+    # handbook/materials.md: 1 A/dm² gives 0.205 µm/min, and 1.2 µm/min needs 5.9 A/dm²; CODATA 2018 for the constant.
     assert FARADAY == 96485.33212
     assert faraday_rate_um_h(1.0) / 60 == pytest.approx(0.205, abs=0.0005)
     assert 1.2 / (faraday_rate_um_h(1.0) / 60) == pytest.approx(5.9, abs=0.05)
@@ -113,7 +113,7 @@ def test_nickel_grows_by_faradays_law():
 
 
 def test_ten_micrometres_without_current_take_four_hours():
-    # Handbook section 6, common practice: 2.5 µm/h at 70 °C, 10 µm in 4 h.
+    # handbook/materials.md, common practice: 2.5 µm/h at 70 °C, 10 µm in 4 h.
     assert plating_time(PlatingMethod.ELECTROLESS, 10.0).hours == pytest.approx(4.0)
 
 

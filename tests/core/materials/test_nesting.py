@@ -65,14 +65,14 @@ def test_no_arrangement_beats_the_area_bound():
 
 
 def test_one_sheet_of_20_by_30_does_both_dies():
-    # Handbook section 6, common practice.
+    # handbook/materials.md, common practice.
     found = nest([Piece("cpu", 15.5, 15.5), Piece("gpu", 20.0, 12.0)], [Sheet("", 20, 30)], 0.2)
     assert found.fits
     assert len(found.remainders) == 1
 
 
 def test_margin_rounds_up_so_that_a_die_is_covered():
-    # Handbook section 6, common practice: 14.66 x 15.04 mm is cut as 15.5 x 15.5 mm.
+    # handbook/materials.md, common practice: 14.66 x 15.04 mm is cut as 15.5 x 15.5 mm.
     assert with_margin(14.66, 15.04, 0.2) == (15.5, 15.5)
     assert with_margin(15.0, 15.0, 0.0) == (15.0, 15.0)
 

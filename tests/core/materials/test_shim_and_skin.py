@@ -37,7 +37,7 @@ def test_chains_of_a_textbook_wall():
 
 
 def test_the_shim_of_the_handbook():
-    # Handbook section 6, common practice: 2.96 K/W of pad, 0.011 of copper plus 0.05 of films, 8 W drop by 23 K.
+    # handbook/materials.md, common practice: 2.96 K/W of pad, 0.011 of copper plus 0.05 of films, 8 W drop by 23 K.
     gain = shim_gain(15, 15, 8.0, 2000, 3.0, 1000)
     assert gain.pad_resistance == pytest.approx(2.96, abs=0.005)
     assert layer_resistance(1000, 390, 225) == pytest.approx(0.011, abs=0.0005)
@@ -105,7 +105,7 @@ def test_plastic_keeps_a_hot_spot_where_metal_does_not(placement):
 
 
 def test_limits_of_touch():
-    # ISO 13732-1 burn thresholds and IEC 62368-1 touch temperatures, from memory (handbook section 6).
+    # ISO 13732-1 burn thresholds and IEC 62368-1 touch temperatures, from memory (handbook/materials.md).
     assert [touch_limit("aluminium", s) for s in (10, 60, 600, 8 * 3600)] == [51, 51, 48, 43]
     assert touch_limit("plastic", 30) == 60
     assert touch_limit("plastic", 60) == 51
@@ -127,7 +127,8 @@ def test_a_cover_takes_its_share_and_no_more():
 
 
 def test_coupling_lets_a_fanless_machine_hold_what_the_trade_sees():
-    # Handbook section 6, common practice: 12 W rather than 7 to 8 W after ten minutes. Rest of the chain from memory.
+    # handbook/materials.md, common practice: 12 W rather than 7 to 8 W after ten minutes. Rest of the chain from
+    # memory.
     # On the desk, with two fifths of the heat having gone through that cover before, the chain gives 14 W.
     interface, behind, rise = 0.8, 8.4, 95.0 - 25.0
     pad = layer_resistance(1000, 6.0, 40 * 40)

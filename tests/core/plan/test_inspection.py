@@ -95,7 +95,8 @@ def test_heights_are_compared_within_one_target_only():
 
 
 def test_the_shim_of_the_handbook_and_one_that_is_too_wide():
-    # Handbook section 6, common practice: 23 K for 8 W with thin films; 15 x 15 mm rather than 20 x 20. Here the films
+    # handbook/materials.md, common practice: 23 K for 8 W with thin films; 15 x 15 mm rather than 20 x 20. Here the
+    # films
     # fill what the copper leaves of the gap, and glue is no paste: by hand 1.5 mm in 1.9 mm leaves 0.3 mm of paste
     # (0.157 K/W), 0.1 mm of glue (0.444 K/W) and 0.017 K/W of copper.
     gain, fit, height = shim_of(Inspection(shim=replace(SHIM, shim_mm=1.5)))

@@ -35,7 +35,7 @@ CASES = [
     ("shim_too_wide", STOP, PlanFacts(shim_misfit="The shim is 5 mm wider than the package."), PlanFacts()),
     ("shim_too_thick", STOP, PlanFacts(shim_height="3 mm of copper holds the cooler off the die."), PlanFacts()),
     ("gap_not_bridged", NOTE, PlanFacts(gap_open="Row 2, memory: nothing bridges 20 mm."), PlanFacts()),
-    # Handbook section 6 with ISO 13732-1 and IEC 62368-1: the upper end of the interval counts.
+    # handbook/materials.md with ISO 13732-1 and IEC 62368-1: the upper end of the interval counts.
     ("skin_limit", STOP, replace(COVER, skin=skin(41.0, 43.1, 43.0), lap_use=True),
      replace(COVER, skin=skin(41.0, 42.9, 43.0), lap_use=True)),
     ("skin_limit", ACK, replace(COVER, skin=skin(49.0, 51.1, 51.0)), replace(COVER, skin=skin(49.0, 50.9, 51.0))),

@@ -40,7 +40,7 @@ def test_the_draws_add_up_to_what_was_measured():
 
 
 def test_replacing_dead_paste_is_worth_tens_of_kelvins_and_healthy_paste_little():
-    # Handbook section 6, common practice: dead paste tens of kelvins, better paste a few.
+    # handbook/materials.md, common practice: dead paste tens of kelvins, better paste a few.
     dead, healthy = (predict(k, [repaste("paste_stiff")], 1)[0].gain_k for k in (DEAD, HEALTHY))
     assert dead.median > 20
     assert healthy.median < 3
@@ -48,7 +48,7 @@ def test_replacing_dead_paste_is_worth_tens_of_kelvins_and_healthy_paste_little(
 
 
 def test_alloy_gains_little_over_a_good_paste():
-    # Handbook section 6, common practice: often only 4 to 7 %.
+    # handbook/materials.md, common practice: often only 4 to 7 %.
     paste, alloy = (p.resistance.median for p in predict(DEAD, [repaste("paste_soft"), repaste("gallium_alloy")], 1))
     assert 0.02 < 1 - alloy / paste < 0.12
 
@@ -97,7 +97,7 @@ def test_a_triangle_has_its_textbook_mean_and_median():
 
 
 def test_an_undervolt_saves_by_the_square_of_the_voltage():
-    # P ~ f V^2 (handbook section 10). 100 mV of about 1.05 V save 18 % of what is dynamic.
+    # P ~ f V^2 (handbook/tuning.md). 100 mV of about 1.05 V save 18 % of what is dynamic.
     (p,) = predict(DEAD, [Option("tune", "", (Action.TUNE,), undervolt_mv=100)], 1)
     saved = p.gain_k.median / (48.0 * 1.26)
     assert saved == pytest.approx(0.85 * (1 - (0.95 / 1.05) ** 2), abs=0.03)

@@ -95,7 +95,7 @@ def test_the_resistance_at_another_fan_speed(mild):
 
 
 RESULTS = [
-    # Handbook section 3, worked examples: common practice, no source.
+    # handbook/temperature.md, worked examples: common practice, no source.
     ("score", 10748, 11116, "+3.42 %"),
     ("score", 1330, 1356, "+1.95 %"),
     ("duration", 19 * 60 + 21, 17 * 60 + 22, "10.2 % less time is 11.4 % more throughput"),

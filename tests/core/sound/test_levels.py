@@ -21,7 +21,7 @@ levels = st.floats(20, 120)
 
 
 def test_published_mean_and_sum():
-    # Handbook section 5: the mean of 60 and 50 dB is 57.4; two equal fans add 3.0 dB.
+    # handbook/noise.md: the mean of 60 and 50 dB is 57.4; two equal fans add 3.0 dB.
     assert energy_mean([60, 50]) == pytest.approx(57.4, abs=0.05)
     assert energy_sum([45, 45]) == pytest.approx(48.0, abs=0.05)
 
@@ -72,7 +72,7 @@ def test_property_distance_there_and_back(level, near, far):
 
 
 def test_published_loudness():
-    # Handbook section 5: 17.6 dB less is 3.4 times less loud.
+    # handbook/noise.md: 17.6 dB less is 3.4 times less loud.
     assert 1 / loudness_ratio(-17.6) == pytest.approx(3.4, abs=0.05)
     assert at_distance(50, 0.5, 1.0) == pytest.approx(43.98, abs=0.01)
 

@@ -91,6 +91,6 @@ def test_a_processor_alone_is_its_own_resistance():
 
 
 def test_twenty_watts_less_on_graphics_cool_the_processor():
-    # Handbook section 3: a shared cooler couples both; here by 20 W times 0.27 K/W.
+    # handbook/temperature.md: a shared cooler couples both; here by 20 W times 0.27 K/W.
     hot, cool = (read_trace(coupled_log(((40, g),)), 23.0).die.mean for g in (80, 60))
     assert hot - cool == pytest.approx(20 * CG, abs=0.3)

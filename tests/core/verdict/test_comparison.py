@@ -49,7 +49,7 @@ def test_the_same_device_twice_in_another_room_shows_no_difference(mild):
 
 
 def test_one_kelvin_between_two_runs_is_within_tolerance(mild):
-    # Handbook section 3: one degree between two runs is within tolerance. 0.025 K/W at 40 W is 1 K.
+    # handbook/temperature.md: one degree between two runs is within tolerance. 0.025 K/W at 40 W is 1 K.
     found = compare(side(mild, 5), side(replace(mild, interface=mild.interface - 0.025), 6))
     assert found.verdict is Verdict.NO_DIFFERENCE_SHOWN
 

@@ -20,7 +20,7 @@ class PowerCheck:
     causes: tuple[str, ...]
 
 
-# Handbook section 7; common practice, no source.
+# handbook/bench.md; common practice, no source.
 CHECKS: Mapping[str, PowerCheck] = {
     "boot": PowerCheck("Boots within 40 s", ("battery", "drive", "ribbon"),
                        ("The battery plug does not sit.", "A memory module or drive is not seated.",

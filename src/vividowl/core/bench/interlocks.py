@@ -76,7 +76,7 @@ class Interlock:
     since: int = 1
 
 
-# Handbook sections 2, 6 and 7; common practice, no source; the maker's instructions come first.
+# handbook/order-of-work.md, handbook/materials.md, handbook/bench.md; common practice, no source; the maker's instructions come first.
 INTERLOCKS: tuple[Interlock, ...] = (
     Interlock(
         "power_first", ("cover_screws_out", "cover_off", "battery_off", "inner_screws_out", "plug_off", "cooler_off"),

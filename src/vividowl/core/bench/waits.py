@@ -20,7 +20,7 @@ class WaitKind:
     single: str = ""
 
 
-# Handbook section 8; common practice, no source.
+# handbook/waits.md; common practice, no source.
 WAITS: Mapping[str, WaitKind] = {
     "coat": WaitKind("Coat dries", 15, 10, 60), "fridge": WaitKind("Sheet chills in the fridge", 30, 3, 240),
     "alcohol": WaitKind("Alcohol dries", 5, 1, 60), "glue": WaitKind("Glue sets", 10, 5, 720),

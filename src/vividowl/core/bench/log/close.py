@@ -50,7 +50,7 @@ def blockers(s: BenchState, at: datetime) -> tuple[Blocker, ...]:
     s: the state
     at: the moment
     returns: Blocker, gravest first
-    source: handbook section 7: common practice, no source
+    source: handbook/bench.md: common practice, no source
     """
     if s.begun is None:
         return (Blocker(BlockerCode.NOT_BEGUN, "The list has not begun.", "Begin it in Open.", "open"),)

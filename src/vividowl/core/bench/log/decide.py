@@ -33,7 +33,7 @@ def decide(s: BenchState, command: BenchCommand) -> BenchEvent:
     command: what somebody tells, of a kind other than undo and redo
     returns: BenchEvent
     raises: BenchRefused, CoreError, OutOfRange when it cannot be
-    source: handbook sections 2, 7 and 8: common practice, no source
+    source: handbook/order-of-work.md, handbook/bench.md, handbook/waits.md: common practice, no source
     """
     check(s, command)
     return event_of(s, command)
@@ -46,7 +46,7 @@ def check(s: BenchState, command: BenchCommand) -> None:
     command: what somebody tells, of a kind other than undo and redo
     returns: nothing
     raises: BenchRefused, CoreError, OutOfRange
-    source: handbook sections 2, 7 and 8: common practice, no source
+    source: handbook/order-of-work.md, handbook/bench.md, handbook/waits.md: common practice, no source
     """
     check_event(command.kind, command.data)
     if s.begun is None and command.kind not in _BEFORE_BEGIN:

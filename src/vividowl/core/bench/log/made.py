@@ -45,7 +45,7 @@ def event_of(s: BenchState, command: BenchCommand, rules: Rules = TODAY) -> Benc
     rules: of the day
     returns: BenchEvent
     raises: CoreError for a wait, mishap or check that is not known
-    source: handbook sections 2, 7 and 8: common practice, no source
+    source: handbook/order-of-work.md, handbook/bench.md, handbook/waits.md: common practice, no source
     """
     made = _told(s, command, rules)
     event = BenchEvent(command.id, command.kind, command.data, command.at, command.by, made)

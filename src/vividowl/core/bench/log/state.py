@@ -172,7 +172,7 @@ def plugs_open(places: Mapping[str, Place], out: frozenset[str]) -> bool:
     places: the map by id
     out: ids that are out [text]
     returns: flag
-    source: handbook section 7: common practice, no source
+    source: handbook/bench.md: common practice, no source
     """
     return any(p in out and places[p].kind == PLUG and places[p].holds != "battery" for p in out)
 

@@ -29,7 +29,7 @@ def whole(s: BenchState, known: int = RULES_NOW) -> BenchState:
     s: the state
     known: version of the events that the rules are of [1]
     returns: BenchState, the same when nothing is missing
-    source: handbook section 7: common practice, no source
+    source: handbook/bench.md: common practice, no source
     """
     if s.begun is None or s.closed is not None:
         return s
@@ -114,7 +114,7 @@ def put_back(s: BenchState) -> BenchState:
 
     s: the state
     returns: BenchState, the same when all comes back
-    source: handbook section 7: common practice, no source
+    source: handbook/bench.md: common practice, no source
     """
     out = set(s.out) - set(s.explained)
     for step in s.steps:
@@ -163,7 +163,7 @@ def bars_power(device: Device, facts: frozenset[str]) -> tuple[Interlock, ...]:
     device: its traits
     facts: what holds now [text]
     returns: rules (n,)
-    source: handbook section 7: common practice, no source
+    source: handbook/bench.md: common practice, no source
     """
     rules = {r.rule: r for r in rules_for(("battery_on", "power_on_ok"), device) if r.rule in _DEADLY}
     return tuple(r for r in rules.values() if set(r.bars) & facts)

@@ -14,7 +14,7 @@ def plating_steps(bath: Bath) -> list[BenchStep]:
 
     bath: what was planned for it
     returns: steps (k,)
-    source: handbook section 6: common practice, no source; the bath maker's sheet and licensed practice come first
+    source: handbook/materials.md: common practice, no source; the bath maker's sheet and licensed practice come first
     """
     size = f"{bath.area_cm2:.0f} cm²"
     current = "" if bath.amps is None else f", {bath.amps:.2f} A over {size}"

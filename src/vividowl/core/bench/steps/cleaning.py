@@ -16,7 +16,7 @@ def clean_steps(device: Device, work: Work) -> list[BenchStep]:
     device: its traits
     work: what is done to it
     returns: steps (k,)
-    source: handbook sections 6 and 7: common practice, no source
+    source: handbook/materials.md, handbook/bench.md: common practice, no source
     """
     if not device.opens:
         return []
@@ -57,7 +57,7 @@ def face_steps(*, old_alloy: bool) -> list[BenchStep]:
 
     old_alloy: the old interface is gallium alloy [flag]
     returns: steps (k,), the last of them marks the faces as clean
-    source: handbook sections 6 and 7: common practice, no source
+    source: handbook/materials.md, handbook/bench.md: common practice, no source
     """
     dry = WAITS["alcohol"].minutes
     if not old_alloy:

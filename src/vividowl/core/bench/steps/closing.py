@@ -20,7 +20,7 @@ def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[Ben
     work: what is done to it
     places: screws and plugs of the map (n,)
     returns: steps (k,)
-    source: handbook sections 2 and 7: common practice, no source
+    source: handbook/order-of-work.md, handbook/bench.md: common practice, no source
     """
     if not device.opens:
         return _tune(work)
@@ -121,7 +121,7 @@ def seat_step(device: Device, places: Sequence[Place], step: str = "cooler_on") 
     places: screws and plugs of the map (n,)
     step: its id [text]
     returns: BenchStep
-    source: handbook section 7: common practice, no source
+    source: handbook/bench.md: common practice, no source
     """
     inner = tightening_order([p for p in places if p.kind == SCREW and p.holds == "cooler"])
     spring = any(p.head == "spring" for p in places if p.id in inner)

@@ -27,7 +27,7 @@ def inspect_step(step: str = "alloy_inspect") -> BenchStep:
 
     step: its id [text]
     returns: BenchStep
-    source: handbook section 6: common practice, no source
+    source: handbook/materials.md: common practice, no source
     """
     return BenchStep(step, "fit", "Inspect under magnification: all round the die, plugs and legs of parts",
                      "one bead under a part is found by the first power", "loupe or microscope, syringe, swab", "",
@@ -40,7 +40,7 @@ def covered_step(step: str = "covered") -> BenchStep:
 
     step: its id [text]
     returns: BenchStep
-    source: handbook section 7: common practice, no source
+    source: handbook/bench.md: common practice, no source
     """
     return BenchStep(
         step,
@@ -63,7 +63,7 @@ def stopgap_step(step: str, fact: str, words: str) -> BenchStep:
     fact: that it makes true [text]
     words: of the die [text]
     returns: BenchStep
-    source: handbook section 7: common practice, no source
+    source: handbook/bench.md: common practice, no source
     """
     return BenchStep(step, "fit", f"Put new paste on {words}", "the cooler was lifted: nothing goes back on a bare die",
                      "tube, card, glove", "paste of the shop", "", (fact,), after_waits=("alcohol",), task="repaste",

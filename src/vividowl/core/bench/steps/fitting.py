@@ -41,7 +41,7 @@ def fit_steps(device: Device, work: Work) -> list[BenchStep]:
     device: its traits
     work: what is done to it
     returns: steps (k,)
-    source: handbook sections 6 and 7: common practice, no source
+    source: handbook/materials.md, handbook/bench.md: common practice, no source
     """
     steps: list[BenchStep] = []
     on_die = work.on_die
@@ -235,7 +235,7 @@ def cover_step(part: PlannedPart) -> BenchStep:
 
     part: of the plan
     returns: BenchStep
-    source: handbook section 6: common practice, no source
+    source: handbook/materials.md: common practice, no source
     """
     step = _apply(part, "Lay the pad on the heatsink where it meets the cover; both films off; close the cover by hand",
                   (), "look along a straight edge: the cover lies flat", "alcohol, tweezers, straight edge",

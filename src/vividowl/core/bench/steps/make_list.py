@@ -47,7 +47,7 @@ def make_steps(
     fanless: it has no fan [flag]
     returns: steps (k,)
     raises: CoreError
-    source: handbook sections 2, 6 and 7: common practice, no source
+    source: handbook/order-of-work.md, handbook/materials.md, handbook/bench.md: common practice, no source
     """
     device = device_of(kind, work, school_percent, fanless=fanless)
     steps = [

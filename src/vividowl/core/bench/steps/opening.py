@@ -85,7 +85,7 @@ def open_steps(kind: str, device: Device, work: Work, places: Sequence[Place]) -
     work: what is done to it
     places: screws and plugs of the map (n,)
     returns: steps (k,)
-    source: handbook sections 2, 6 and 7: common practice, no source
+    source: handbook/order-of-work.md, handbook/materials.md, handbook/bench.md: common practice, no source
     """
     steps = []
     if work.gates:
