@@ -4,6 +4,7 @@ import re
 from pathlib import Path
 
 import pytest
+from tools.constants import PAGE, written
 
 ROOT = Path(__file__).parents[1]
 PAGES = [
@@ -29,6 +30,10 @@ def test_a_page_names_files_that_are_there(page):
                    (ROOT / "src/vividowl").joinpath(*t).is_dir() for t in tries if len(t) > 1):  # fmt: skip
             gone.append(name)
     assert gone == []
+
+
+def test_the_page_of_constants_is_what_the_code_says():
+    assert PAGE.read_text(encoding="utf-8") == written(), "run python tools/constants.py"
 
 
 def test_links_of_the_pages_lead_somewhere():
