@@ -12,7 +12,7 @@ _NAME = re.compile(r"^[A-Z][A-Z0-9_]*$")
 HEAD = """# Constants
 
 Every number of the core that has a name, with what stands beside it in the code, and the modules that read it. Written
-by `tools/constants.py`; change the number where it stands, not here. Values of materials: `core/materials/catalogue.toml`.
+by `tools/constants.py`; change the number where it stands, not here. Materials: `core/materials/catalogue.toml`.
 """
 
 
@@ -48,6 +48,7 @@ def _beside(lines: list[str], node: ast.Assign) -> str:
 def written() -> str:
     """The page as it has to be."""
     texts = {p: p.read_text(encoding="utf-8") for p in sorted(SOURCE.rglob("*.py")) if "migrations" not in p.parts}
+    words = {p: set(re.findall(r"\b[A-Z][A-Z0-9_]*\b", t)) for p, t in texts.items()}
     out = [HEAD]
     for path, text in texts.items():
         if "core" not in path.parts:
@@ -57,7 +58,7 @@ def written() -> str:
             if not isinstance(node, ast.Assign):
                 continue
             for name, value in _numbers(node):
-                used = [p for p, t in texts.items() if p != path and re.search(rf"\b{name}\b", t)]
+                used = [p for p, found in words.items() if p != path and name in found]
                 beside = _beside(text.split("\n"), node).replace("|", "\\|")
                 where = ", ".join(f"`{p.relative_to(SOURCE)}`" for p in used)
                 rows.append(f"| `{name}` | {value} | {beside} | {where} |")
