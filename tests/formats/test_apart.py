@@ -29,8 +29,10 @@ from vividowl.formats.sensor_log import read_log
     ],
 )
 def test_a_file_that_costs_too_much_is_refused_and_the_next_one_is_read(task, given, said):
+    # A slow machine may take its time over all but the one that is about time.
+    most_s = 1.0 if task is time.sleep else 20.0
     with pytest.raises(FormatError, match=said) as caught:
-        read_apart(task, *given, name="odd.csv", time_most_s=1.0, memory_most=250 * 2**20)
+        read_apart(task, *given, name="odd.csv", time_most_s=most_s, memory_most=250 * 2**20)
     assert caught.value.reason == "too_heavy"
     assert caught.value.remedy
     assert read_apart(len, b"abc", name="good.csv") == 3

@@ -214,7 +214,7 @@ describe('fit', () => {
       ondone: done,
     });
     expect(
-      await screen.findByRole('row', { name: /Processor die Paste, stiff Grey Heron 11 GH 0.08 g/ }),
+      await screen.findByRole('row', { name: /Processor die Paste, stiff \(diamond\) Grey Heron 11 GH 0.08 g/ }),
     ).toBeVisible();
     await user.click(screen.getByLabelText('Fins'));
     await user.click(screen.getByRole('button', { name: /Done, go on to After/ }));
