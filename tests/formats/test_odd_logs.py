@@ -232,3 +232,10 @@ def test_short_names_of_both_chips_are_understood():
     ]
     roles = [g.role for g in read_log("\n".join(lines).encode(), "short.csv").guesses]
     assert roles == [None, Role.CPU_TEMPERATURE, Role.CPU_POWER, Role.GPU_TEMPERATURE, Role.GPU_POWER]
+
+
+def test_a_carriage_return_inside_of_a_cell_is_read_as_a_blank():
+    # Once a traceback of the csv module: found by bench/fuzz.py.
+    rows = "\n".join(f"2026-03-01 14\r:{i:02d}:00,{60 + i % 3},40" for i in range(40))
+    parsed = read_log(f"Time,CPU Package [C],CPU Package Power [W]\n{rows}\n".encode(), "odd.csv")
+    assert len(to_trace(parsed.frame, parsed.guesses)[0].time_s) == 40

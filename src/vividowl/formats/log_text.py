@@ -90,8 +90,11 @@ def _first_not_utf8(data: Buffer) -> int | None:
 
 
 def fields(line: str, delimiter: str) -> list[str]:
-    """Cells of one line."""
-    return next(csv.reader([line], delimiter=delimiter), [])
+    """Cells of one line. A carriage return inside of one is a blank; a line that cannot be parted is one cell."""
+    try:
+        return next(csv.reader([line.replace("\r", " ")], delimiter=delimiter), [])
+    except csv.Error:
+        return [line]
 
 
 def sniff(text: Buffer, encoding: str, name: str) -> Layout:

@@ -6,8 +6,8 @@ import pytest
 from vividowl.core.reading.findings import findings
 from vividowl.core.reading.reading import read_trace
 from vividowl.core.simulate.device import simulate
-from vividowl.core.trace.behaviour import by_behaviour, shape_of
-from vividowl.core.trace.roles import Role, recognise
+from vividowl.core.trace.behaviour import POINTS_MOST, by_behaviour, shape_of
+from vividowl.core.trace.roles import ChannelGuess, Role, recognise
 from vividowl.core.trace.sensors import clean_temperature, never_changes
 from vividowl.core.trace.trace import Trace
 
@@ -80,3 +80,19 @@ def test_the_shape_of_a_step_and_of_a_ramp():
     assert shape_of(np.repeat([5.0, 45.0], 100)).jump == pytest.approx(1.0)
     assert shape_of(np.linspace(5, 45, 200)).jump < 0.05
     assert shape_of(np.full(200, 7.0)) is None
+
+
+def test_a_power_of_which_thinning_leaves_nothing_tells_no_die():
+    # Once a traceback of the interpolation: found by bench/fuzz.py.
+    n = 4 * POINTS_MOST
+    t = np.arange(n, dtype=float)
+    load = (t > n / 4) & (t < 3 * n / 4)
+    die = np.where(load, 85.0, 45.0)
+    odd = np.where(load, 60.0, 5.0)
+    odd[::4] = np.nan
+    guesses = (ChannelGuess("A", None, "°C", 0.0), ChannelGuess("B", Role.CPU_POWER, "W", 0.9))
+    found = by_behaviour(t, (0, 1), {0: die, 1: odd}.__getitem__, guesses)
+    assert found == guesses
+    # With the watts whole the same columns do tell.
+    whole = np.where(load, 60.0, 5.0)
+    assert by_behaviour(t, (0, 1), {0: die, 1: whole}.__getitem__, guesses)[0].role is Role.CPU_TEMPERATURE

@@ -118,7 +118,7 @@ def by_behaviour(
         (_follows(thin, _whole(columns[p][::every]), _whole(columns[d][::every])), d, p)
         for d in dies
         for p in causes
-        if p is not None and d != p and d in columns and p in columns
+        if p is not None and d != p and _told(columns.get(d), every) and _told(columns.get(p), every)
     ]
     if not scored:
         return tuple(out)
@@ -136,6 +136,11 @@ def _die_like(shape: Shape, unit: str) -> bool:
     scale, zero = (1.8, 32.0) if unit == "°F" else (1.0, 0.0)
     low, high = (shape.low - zero) / scale, (shape.high - zero) / scale
     return DIE_BAND_C[0] <= low and high <= DIE_BAND_C[1] and DIE_RANGE_K[0] <= high - low <= DIE_RANGE_K[1]
+
+
+def _told(values: Series | None, every: int) -> bool:
+    """Whether anything of a column is left once it is thinned."""
+    return values is not None and bool(np.isfinite(values[::every]).any())
 
 
 def _whole(values: Series) -> Series:
