@@ -1,7 +1,7 @@
 """Comes back after a crash: what serves is a child of a process that holds nothing but what it takes to make another.
 
 The parent has loaded the program and does nothing: no thread, no connection, no file. So a child that the system ends
-(no memory left, a library that breaks) is followed within a second by one that finds everything as it was stored.
+(no memory left, a library that breaks) is followed at once by one that finds everything as it was stored.
 """
 
 from __future__ import annotations
