@@ -221,7 +221,7 @@ INTERLOCKS: tuple[Interlock, ...] = (
 BY_RULE: Mapping[str, Interlock] = {i.rule: i for i in INTERLOCKS}
 
 
-# A rule that comes later counts from the next version of stored events on.
+# Version of the events that are written now. A rule that comes later says since which one it counts.
 RULES_NOW = 2
 
 

@@ -129,7 +129,8 @@ function asShown(row: StepRow): Omit<StepRow, 'task' | 'part' | 'asks'> {
   return out as Omit<StepRow, 'task' | 'part' | 'asks'>;
 }
 
-/** A step of the state; one that the server has not shown yet gets its rules when it does. */
+/** A step of the state. One that the server has not shown yet gets its rules when it does; until then one that acts on
+ * the device is held and not skipped. */
 function asStep(row: StepRow, bench: Bench, state: BenchState, acts: Acts): Step {
   const outcome = state.outcomes[row.id] ?? null;
   const known = bench.steps.find((s) => s.id === row.id);
@@ -137,7 +138,8 @@ function asStep(row: StepRow, bench: Bench, state: BenchState, acts: Acts): Step
   if (known) return { ...known, ...fields, outcome };
   const cancels = row.acts.flatMap((a) => acts.get(a)?.cancels ?? []).filter((c) => !row.acts.includes(c));
   const makes = row.acts.flatMap((a) => acts.get(a)?.makes ?? []);
-  const blank = { held: false, skippable: true, asks: null, guards: [], hands_min: null, waited_min: null };
+  const acting = row.acts.length > 0;
+  const blank = { held: acting, skippable: !acting, asks: null, guards: [], hands_min: null, waited_min: null };
   return { ...fields, ...blank, cancels: [...new Set(cancels)], makes: [...new Set(makes)], outcome };
 }
 

@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 from datetime import datetime
 from typing import Any
 
+from vividowl.core.bench.interlocks import RULES_NOW
 from vividowl.core.quantities.errors import CoreError
 
 
@@ -20,7 +21,7 @@ class BenchRefused(CoreError):  # noqa: N818 - reads as what it says
 
 
 # Of what is stored: 1 carried what was told and nothing else, 2 carries what the rules of its day made of it, too.
-VERSION = 2
+VERSION = RULES_NOW
 
 
 @dataclass(frozen=True)
