@@ -155,8 +155,16 @@ def side(runs: Runs, batch: Batch, i: int, seed: int, spread: float) -> Side:
     channels = dict(trace.channels)
     channels[Role.CPU_TEMPERATURE] = channels[Role.CPU_TEMPERATURE] + spread * rng.uniform(-1, 1) * TOL.run_to_run_k
     room = round(room_at(batch, i, LEAD_S + LOAD_S) + spread * rng.uniform(-1, 1) * TOL.room_k, 1)
-    conditions = Conditions(load="even", fan="automatic", power_profile="p", placement="stand", start="cold",
-                            sensor="processor", room_c=room, duration_min=20)  # fmt: skip
+    conditions = Conditions(
+        load="even",
+        fan="automatic",
+        power_profile="p",
+        placement="stand",
+        start="cold",
+        sensor="processor",
+        room_c=room,
+        duration_min=20,
+    )
     return Side(conditions, read_trace(Trace(trace.time_s, channels), room))
 
 
@@ -194,9 +202,10 @@ def predictions() -> list[Result]:
     sick = sick_devices(PREDICTED, seed=5)
     both = (Action.CLEAN, Action.REPASTE)
     options = (
-        Option("clean", "", (Action.CLEAN,)), Option("repaste", "", both, material("paste_soft")),
+        Option("clean", "", (Action.CLEAN,)),
+        Option("repaste", "", both, material("paste_soft")),
         Option("tune", "", (Action.TUNE,), undervolt_mv=UNDERVOLT_MV),
-    )  # fmt: skip
+    )
     inside: list[list[bool]] = [[], [], []]
     off: list[list[float]] = [[], [], []]
     for i in range(PREDICTED):
@@ -216,8 +225,9 @@ def predictions() -> list[Result]:
     names = ("clean only, one pipe in twelve dry", "clean and repaste, one in ten laid badly", "undervolt alone")
     for words, unit, held, errors in zip(names, ("%", "%", "K"), inside, off, strict=True):
         usual = f"median {np.median(errors):.2g} {unit}, 95 of 100 below {np.percentile(errors, 95):.2g} {unit}"
-        out.append(Result(f"80 % interval of the prediction, {words}", "75 to 85 %", sum(held), len(held), 0.75,
-                          usual, 0.85))  # fmt: skip
+        out.append(
+            Result(f"80 % interval of the prediction, {words}", "75 to 85 %", sum(held), len(held), 0.75, usual, 0.85)
+        )
     return out
 
 
@@ -232,8 +242,16 @@ def single_rows(n: int) -> list[Result]:
     ]
     out = [Result(what, goal, bad, of, 0.0, "", most) for what, goal, (bad, of), most in rows]
     usual = f"bias {final.bias_k:+.2f} K"
-    out.append(Result("Runs of three minutes: the interval of where they end holds", "95 %, bias below 0.5 K",
-                      final.inside, final.of, 0.95 if abs(final.bias_k) < 0.5 else 1.1, usual))  # fmt: skip
+    out.append(
+        Result(
+            "Runs of three minutes: the interval of where they end holds",
+            "95 %, bias below 0.5 K",
+            final.inside,
+            final.of,
+            0.95 if abs(final.bias_k) < 0.5 else 1.1,
+            usual,
+        )
+    )
     return out
 
 

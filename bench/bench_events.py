@@ -34,10 +34,27 @@ from vividowl.store.files import FileStore
 from vividowl.web.app import Settings, create_app
 
 CLIENTS, PROMISED_PER_S, OFFERED_PER_S, OPEN_ALLOWED_S = 5, 100.0, 125.0, 1.0
-BLANK = {"customer_name": "Bench", "customer_contact": "", "kind": "laptop", "maker": "Ondervale", "model": "Marrow 15",
-         "symptom": "", "age_months": None, "months_since_service": None, "surroundings": "unknown", "lives": "",
-         "warranty": "over", "seal": "none", "backup_done": "yes", "battery_swollen": False, "liquid_damage": False,
-         "factory_interface": "", "power_limit_cpu_w": None, "power_limit_gpu_w": None, "limit_c": None}  # fmt: skip
+BLANK = {
+    "customer_name": "Bench",
+    "customer_contact": "",
+    "kind": "laptop",
+    "maker": "Ondervale",
+    "model": "Marrow 15",
+    "symptom": "",
+    "age_months": None,
+    "months_since_service": None,
+    "surroundings": "unknown",
+    "lives": "",
+    "warranty": "over",
+    "seal": "none",
+    "backup_done": "yes",
+    "battery_swollen": False,
+    "liquid_damage": False,
+    "factory_interface": "",
+    "power_limit_cpu_w": None,
+    "power_limit_gpu_w": None,
+    "limit_c": None,
+}
 
 
 class Client:
@@ -68,8 +85,9 @@ class Client:
         events = []
         for text in words:
             self.turn += 1
-            events.append({"id": str(uuid.uuid4()), "kind": "note", "data": {"words": text}, "turn": self.turn,
-                           "made_at": now})  # fmt: skip
+            events.append(
+                {"id": str(uuid.uuid4()), "kind": "note", "data": {"words": text}, "turn": self.turn, "made_at": now}
+            )
         body = {"device": self.name, "sent_at": now, "events": events}
         answer, _ = self.call("POST", f"/api/jobs/{job}/bench/events", body)
         assert all(t["refusal"] is None for t in answer["taken"]), answer
@@ -156,8 +174,10 @@ def main() -> None:
         bench_work.begin(workshop, owner, job, with_model=False)
         found, late = rate(port, str(job), each, OFFERED_PER_S / CLIENTS)
         share = found / PROMISED_PER_S
-        print(f"five tablets offer {OFFERED_PER_S:.0f} a second: {found:.0f} taken, {share:.2f} of those promised; "
-              f"none lost, none doubled; longest until answered {late:.2f} s")  # fmt: skip
+        print(
+            f"five tablets offer {OFFERED_PER_S:.0f} a second: {found:.0f} taken, {share:.2f} of those promised; "
+            f"none lost, none doubled; longest until answered {late:.2f} s"
+        )
         found, _ = rate(port, str(job), each, None)
         share = found / PROMISED_PER_S
         print(f"one event a request, as fast as it goes: {found:.0f} a second, {share:.2f}; none lost, none doubled")

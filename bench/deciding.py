@@ -38,9 +38,12 @@ def best_of(repeats: int, call: Callable[[], object]) -> float:
 def eight() -> list[Option]:
     """Eight options."""
     both = (Action.CLEAN, Action.REPASTE)
-    return [Option("leave", ""), Option("clean", "", (Action.CLEAN,)),
-            *(Option(k, "", both, material(k)) for k in DIE_KINDS),
-            Option("tune", "", (Action.TUNE,), undervolt_mv=80)]  # fmt: skip
+    return [
+        Option("leave", ""),
+        Option("clean", "", (Action.CLEAN,)),
+        *(Option(k, "", both, material(k)) for k in DIE_KINDS),
+        Option("tune", "", (Action.TUNE,), undervolt_mv=80),
+    ]
 
 
 def area_used(found: Nesting) -> float:
@@ -53,12 +56,18 @@ def main() -> None:
     known = Known(1.26, 0.03, 48, 24.2, 0.62, 0.05, 95.0, True, months=41)
     took = best_of(5, lambda: predict(known, eight(), 1, samples=10_000))
     bare = best_of(5, lambda: np.percentile(np.random.default_rng(1).normal(size=(8, 4, 10_000)), (10, 50, 90), axis=2))
-    print(f"prediction, 10,000 x 8: {took:.3f} s, {took / bare:.1f} times the bare draws and percentiles; "
-          f"{took / PREDICT_MOST_S:.2f} of what is allowed")  # fmt: skip
+    print(
+        f"prediction, 10,000 x 8: {took:.3f} s, {took / bare:.1f} times the bare draws and percentiles; "
+        f"{took / PREDICT_MOST_S:.2f} of what is allowed"
+    )
     rng = np.random.default_rng(4)
     pieces = [Piece(str(i), *(float(v) for v in np.round(rng.uniform(8, 34, 2) * 2) / 2)) for i in range(30)]
-    sheets = [*(Sheet(f"sheet {i}", 80, 80) for i in range(4)), Sheet("offcut 1", 40, 60, (Box(0, 0, 20, 20),), True),
-              Sheet("offcut 2", 35, 80, (), True), Sheet("offcut 3", 50, 50, (Box(30, 0, 20, 35),), True)]  # fmt: skip
+    sheets = [
+        *(Sheet(f"sheet {i}", 80, 80) for i in range(4)),
+        Sheet("offcut 1", 40, 60, (Box(0, 0, 20, 20),), True),
+        Sheet("offcut 2", 35, 80, (), True),
+        Sheet("offcut 3", 50, 50, (Box(30, 0, 20, 35),), True),
+    ]
     began = time.perf_counter()
     found = nest(pieces, sheets, 0.2)
     spent = time.perf_counter() - began
@@ -74,8 +83,10 @@ def main() -> None:
         if more.fits:
             best = min(best, area_used(more))
     worse = area_used(found) / best
-    print(f"nesting, 30 pieces on 4 sheets and 3 offcuts: {spent:.2f} s of {NEST_MOST_S:g} s allowed, "
-          f"fits {found.fits}, {worse:.3f} times the area of the best of {seconds:.0f} s ({tries} tries)")  # fmt: skip
+    print(
+        f"nesting, 30 pieces on 4 sheets and 3 offcuts: {spent:.2f} s of {NEST_MOST_S:g} s allowed, "
+        f"fits {found.fits}, {worse:.3f} times the area of the best of {seconds:.0f} s ({tries} tries)"
+    )
     if took > PREDICT_MOST_S or spent > NEST_MOST_S or worse > WORSE_MOST or not found.fits:
         sys.exit(1)
 

@@ -65,22 +65,29 @@ def see(pair: Pair) -> PairSeen:
     true = pair.truth[1].rise_k - pair.truth[0].rise_k
     seen = tuple(
         SideSeen(
-            value - truth.rise_k if value is not None else None, u95, s.reading.throttling.share or 0.0, truth.held,
-            s.reading.load.boost_end_s > s.reading.load.onset_s, s.reading.response is not None,
+            value - truth.rise_k if value is not None else None,
+            u95,
+            s.reading.throttling.share or 0.0,
+            truth.held,
+            s.reading.load.boost_end_s > s.reading.load.onset_s,
+            s.reading.response is not None,
         )
         for s, truth, value, u95 in zip(
             sides, pair.truth, (over.before, over.after), (over.before_u95, over.after_u95), strict=True
         )
-    )  # fmt: skip
+    )
     responses = [s.reading.response for s in sides]
     boundary = common_boundary(*responses) if responses[0] and responses[1] else None
     ladders = [
         build_ladder(
-            s.reading.die.mean, s.conditions.room_c or 0.0, s.reading.power.mean if s.reading.power else None,
-            response=s.reading.response if boundary else None, boundary_s=boundary,
+            s.reading.die.mean,
+            s.conditions.room_c or 0.0,
+            s.reading.power.mean if s.reading.power else None,
+            response=s.reading.response if boundary else None,
+            boundary_s=boundary,
         )
         for s in sides
-    ]  # fmt: skip
+    ]
     covered = None if over.difference is None or over.u95 is None else abs(over.difference - true) <= over.u95
     return PairSeen(found.verdict, covered, culprit(*ladders, shown=found.claims), seen)
 
@@ -118,10 +125,16 @@ def judge(kind: Kind, n: int, seed: int, pool: object) -> Figures:
     return Figures(
         kind.name,
         (sum(p.claims for p in null), len(null)),
-        (sum(p.verdict is not None and p.verdict.value.startswith("improved") for p in better)
-         + sum(p.verdict is not None and p.verdict.value.startswith("worse") for p in worse), 2 * n),
-        (sum(p.verdict is not None and p.verdict.value.startswith("worse") for p in better)
-         + sum(p.verdict is not None and p.verdict.value.startswith("improved") for p in worse), 2 * n),
+        (
+            sum(p.verdict is not None and p.verdict.value.startswith("improved") for p in better)
+            + sum(p.verdict is not None and p.verdict.value.startswith("worse") for p in worse),
+            2 * n,
+        ),
+        (
+            sum(p.verdict is not None and p.verdict.value.startswith("worse") for p in better)
+            + sum(p.verdict is not None and p.verdict.value.startswith("improved") for p in worse),
+            2 * n,
+        ),
         (sum(p.verdict in (None, Verdict.CANNOT_BE_COMPARED) for p in every), 3 * n),
         (sum(covered), len(covered)),
         (sum(abs(s.error_k or 0.0) <= (s.u95_k or 0.0) for s in told), len(told)),
@@ -129,7 +142,7 @@ def judge(kind: Kind, n: int, seed: int, pool: object) -> Figures:
         (sum(s.boost for s in sides), len(sides)),
         (sum(s.held > HELD_TOLD for s in free), len(free)),
         (sum(s.held <= HELD_TOLD for s in held), len(held)),
-    )  # fmt: skip
+    )
 
 
 def all_classes(n: int) -> list[Figures]:
@@ -241,15 +254,27 @@ def table(rows: Sequence[Figures]) -> tuple[str, list[str]]:
     for f in rows:
         game = "game" in f.name
         shown = None if f.name in NO_GOAL_SHOWN else WANTED_SHOWN.get(f.name, 0.95)
-        lines.append("| " + " | ".join([
-            f.name, cell(f.name, "claimed", f.claimed, 0.05), cell(f.name, "shown", f.shown, None, shown),
-            f"{f.wrong[0]} of {f.wrong[1]}", f"{f.refused[0]} of {f.refused[1]}",
-            cell(f.name, "difference", f.covered, None, 0.93), cell(f.name, "side", f.side_covered, None, 0.93),
-            cell(f.name, "culprit", f.culprit, 0.05),
-            cell(f.name, "boost", f.boost, 0.05 if "held" not in f.name else None) if game else "–",
-            cell(f.name, "held, not so", f.held_not_so, 0.05) if f.held_not_so[1] > 50 else "–",
-            cell(f.name, "held, not told", f.held_not_told, 0.03 if not game else None) if f.held_not_told[1] else "–",
-        ]) + " |")  # fmt: skip
+        lines.append(
+            "| "
+            + " | ".join(
+                [
+                    f.name,
+                    cell(f.name, "claimed", f.claimed, 0.05),
+                    cell(f.name, "shown", f.shown, None, shown),
+                    f"{f.wrong[0]} of {f.wrong[1]}",
+                    f"{f.refused[0]} of {f.refused[1]}",
+                    cell(f.name, "difference", f.covered, None, 0.93),
+                    cell(f.name, "side", f.side_covered, None, 0.93),
+                    cell(f.name, "culprit", f.culprit, 0.05),
+                    cell(f.name, "boost", f.boost, 0.05 if "held" not in f.name else None) if game else "–",
+                    cell(f.name, "held, not so", f.held_not_so, 0.05) if f.held_not_so[1] > 50 else "–",
+                    cell(f.name, "held, not told", f.held_not_told, 0.03 if not game else None)
+                    if f.held_not_told[1]
+                    else "–",
+                ]
+            )
+            + " |"
+        )
         if f.wrong[0]:
             missed.append(f"{f.name}: wrong sign {f.wrong[0]}")
     return "\n".join(lines), missed

@@ -1,7 +1,6 @@
 """A laptop on the bench, for tests of the log: its map, its work, and a hand that does the steps."""
 
 import uuid
-from dataclasses import asdict
 from datetime import UTC, datetime, timedelta
 
 from vividowl.core.bench.fasteners import Place
@@ -10,6 +9,7 @@ from vividowl.core.bench.log.events import BenchCommand
 from vividowl.core.bench.log.log import BenchLog, append
 from vividowl.core.bench.steps.make_list import device_of, make_steps
 from vividowl.core.bench.steps.vocabulary import PlannedPart, Work
+from vividowl.words import told
 
 START = datetime(2026, 3, 2, 9, 0, tzinfo=UTC)
 COVER = [Place(f"c{i}", "screw", (i % 3) / 2, i // 3, "cover", 5.0, "cross", "flat") for i in range(6)]
@@ -38,8 +38,12 @@ class Hand:
         self.log, self.at, self.pause_min = BenchLog(), START, pause_min
         self.all = []
         steps = make_steps(kind, work, places, 50)
-        self.do("begun", steps=[asdict(s) for s in steps], places=[asdict(p) for p in places],
-                device=asdict(device_of(kind, work)))  # fmt: skip
+        self.do(
+            "begun",
+            steps=[told(s) for s in steps],
+            places=[told(p) for p in places],
+            device=told(device_of(kind, work)),
+        )
 
     @property
     def state(self):

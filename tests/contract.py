@@ -42,8 +42,15 @@ class Contract:
         product = self.ada.call("POST", "/api/shelf/products", body, status=201)["products"][0]["id"]
         lot = {"code": "A", "held": 3.5, "received_on": "2026-01-05"}
         found = self.ada.call("POST", f"/api/shelf/products/{product}/lots", lot, status=201)
-        self.known = {"job_id": self.job, "product_id": product, "lot_id": found["products"][0]["lots"][0]["id"],
-                      "side": "before", "name": "dose", "kind": "paste_stiff", "form": "svg"}  # fmt: skip
+        self.known = {
+            "job_id": self.job,
+            "product_id": product,
+            "lot_id": found["products"][0]["lots"][0]["id"],
+            "side": "before",
+            "name": "dose",
+            "kind": "paste_stiff",
+            "form": "svg",
+        }
         self.schema = schemathesis.openapi.from_dict(document(app))
         self.statuses = Counter()
 
@@ -58,10 +65,13 @@ class Contract:
         operation = self.operations[name]
 
         @settings(
-            max_examples=examples, deadline=None, derandomize=not deep, database=None,
+            max_examples=examples,
+            deadline=None,
+            derandomize=not deep,
+            database=None,
             phases=[Phase.explicit, Phase.generate],
             suppress_health_check=list(HealthCheck),
-        )  # fmt: skip
+        )
         @given(case=operation.as_strategy())
         def run(case):
             # Half of them about things that are there: an unknown id tells little.
@@ -70,9 +80,10 @@ class Contract:
                     case.path_parameters[key] = self.known[key]
             self.sent += 1
             response = case.call(
-                app=self.app, headers={"X-CSRFToken": self.ada.token},
+                app=self.app,
+                headers={"X-CSRFToken": self.ada.token},
                 cookies={"vividowl": self.ada.client.get_cookie("vividowl").value},
-            )  # fmt: skip
+            )
             self.statuses[response.status_code] += 1
             case.validate_response(response, checks=CHECKS)
 
@@ -96,8 +107,15 @@ class Contract:
                 case.validate_response(response, checks=CHECKS)
 
         # The shop keeps what earlier walks left in it, so that a fault is told as it came and not made smaller.
-        found = settings(max_examples=examples, stateful_step_count=8, deadline=None, derandomize=True, database=None,
-                         phases=[Phase.generate], suppress_health_check=list(HealthCheck))  # fmt: skip
+        found = settings(
+            max_examples=examples,
+            stateful_step_count=8,
+            deadline=None,
+            derandomize=True,
+            database=None,
+            phases=[Phase.generate],
+            suppress_health_check=list(HealthCheck),
+        )
         with contextlib.suppress(Flaky):
             Walk.run(settings=found)
 

@@ -27,8 +27,16 @@ from vividowl.host.postgres import free_port
 from vividowl.store.database import Database
 
 PASSWORD = "four words to remember"
-JOB = {"customer_name": "Wen", "kind": "laptop", "maker": "Ondervale", "model": "Marrow 15", "backup_done": "yes",
-       "warranty": "over", "seal": "none", "limit_c": 95}  # fmt: skip
+JOB = {
+    "customer_name": "Wen",
+    "kind": "laptop",
+    "maker": "Ondervale",
+    "model": "Marrow 15",
+    "backup_done": "yes",
+    "warranty": "over",
+    "seal": "none",
+    "limit_c": 95,
+}
 GIVE_UP_S = 60.0
 
 
@@ -48,8 +56,10 @@ class Counted:
         """As a line of a table."""
         median = statistics.median(self.recover_s) if self.recover_s else float("nan")
         worst = max(self.recover_s, default=float("nan"))
-        return (f"{self.acknowledged} | {self.lost} | {self.doubled} | {self.half_stored} | {self.orphaned} | "
-                f"{median:.1f} | {worst:.1f}")  # fmt: skip
+        return (
+            f"{self.acknowledged} | {self.lost} | {self.doubled} | {self.half_stored} | {self.orphaned} | "
+            f"{median:.1f} | {worst:.1f}"
+        )
 
 
 def serving(parent):
@@ -189,9 +199,19 @@ class Work:
         name = str(uuid.uuid4())
         self.turn += 1
         moment = datetime.now(UTC).isoformat()
-        body = {"device": "faulty", "sent_at": moment, "events": [
-            {"id": name, "kind": "photo", "data": {"photo": name, "what": "step"}, "turn": self.turn,
-             "made_at": moment}]}  # fmt: skip
+        body = {
+            "device": "faulty",
+            "sent_at": moment,
+            "events": [
+                {
+                    "id": name,
+                    "kind": "photo",
+                    "data": {"photo": name, "what": "step"},
+                    "turn": self.turn,
+                    "made_at": moment,
+                }
+            ],
+        }
         # An event about a photo that is not there is refused, and kept with its reason: it counts all the same.
         self.until(lambda: self.shop.call("POST", f"/api/jobs/{self.job}/bench/events", body)[1] == 200)
         self.events.add(name)
@@ -247,8 +267,9 @@ def count(installation, work):
         events = [str(r[0]) for r in line.execute(text("SELECT id FROM bench_event WHERE device = 'faulty'"))]
         numbers = sorted(r[0] for r in line.execute(text("SELECT turn FROM bench_event WHERE device = 'faulty'")))
         photos = {str(r[0]): r[1] for r in line.execute(text("SELECT id, sha256 FROM photo"))}
-        traces = line.execute(text("SELECT r.job_id, t.sha256 FROM trace_file t JOIN run r ON r.id = t.run_id "
-                                   "WHERE t.removed_at IS NULL")).all()  # fmt: skip
+        traces = line.execute(
+            text("SELECT r.job_id, t.sha256 FROM trace_file t JOIN run r ON r.id = t.run_id WHERE t.removed_at IS NULL")
+        ).all()
         symptom = line.execute(text("SELECT symptom FROM job WHERE id = :id"), {"id": work.job}).scalar()
     by_job = {}
     for job, sha256 in traces:

@@ -5,11 +5,11 @@ rules made of them; `bench_events_2.json` by the one that introduced version 2. 
 """
 
 import json
-from dataclasses import asdict
 from datetime import datetime
 from pathlib import Path
 
 from vividowl.core.bench.log.events import BenchEvent
+from vividowl.words import told
 
 FOLDER = Path(__file__).parent / "golden"
 LOGS = {
@@ -42,7 +42,7 @@ def plain(value):
 
 def seen(state):
     """What is compared: a state as JSON, without words that the rules wrote."""
-    found = state if isinstance(state, dict) else plain(asdict(state))
+    found = state if isinstance(state, dict) else plain(told(state))
     steps = [
         {k: v for k, v in step.items() if not (step["id"].startswith("again_") and k in _WORDS)}
         for step in found["steps"]

@@ -16,16 +16,27 @@ def rows(device=HOT, *, seed=1, room_c=24.0, load_s=600.0, **more):
     c = trace.channels
     return [
         {
-            "s": float(t), "temp": float(c[Role.CPU_TEMPERATURE][i]), "power": float(c[Role.CPU_POWER][i]),
-            "clock": float(c[Role.CPU_CLOCK][i]), "use": float(c[Role.CPU_UTILISATION][i]),
-            "fan": float(c[Role.FAN_SPEED][i]), "held": bool(c[Role.THROTTLE_FLAG][i] > 0.5),
+            "s": float(t),
+            "temp": float(c[Role.CPU_TEMPERATURE][i]),
+            "power": float(c[Role.CPU_POWER][i]),
+            "clock": float(c[Role.CPU_CLOCK][i]),
+            "use": float(c[Role.CPU_UTILISATION][i]),
+            "fan": float(c[Role.FAN_SPEED][i]),
+            "held": bool(c[Role.THROTTLE_FLAG][i] > 0.5),
         }
         for i, t in enumerate(trace.time_s)
-    ]  # fmt: skip
+    ]
 
 
-HEADERS = ["Time", "CPU Package [°C]", "CPU Package Power [W]", "Core Clocks (avg) [MHz]", "Total CPU Usage [%]",
-           "Fan [RPM]", "Thermal throttling [Yes/No]"]  # fmt: skip
+HEADERS = [
+    "Time",
+    "CPU Package [°C]",
+    "CPU Package Power [W]",
+    "Core Clocks (avg) [MHz]",
+    "Total CPU Usage [%]",
+    "Fan [RPM]",
+    "Thermal throttling [Yes/No]",
+]
 
 
 def text(samples, *, sep=",", dec=".", headers=None, stamp="iso", fahrenheit=False, began=None):

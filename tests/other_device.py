@@ -69,13 +69,26 @@ def random_batch(n: int, seed: int, *, limit_c: float = 200.0) -> Batch:
     fin_full = AIR_HEAT * flow_full * between(1.0, 1.6)
     die_heat = between(0.4, 1.6) / (share_interface * rise) * sustained
     return Batch(
-        interface, spread, fin_full, flow_full, sustained / (rise * between(6.0, 10.0)),
+        interface,
+        spread,
+        fin_full,
+        flow_full,
+        sustained / (rise * between(6.0, 10.0)),
         sustained * between(0.010, 0.022),
-        between(0.25, 0.6), die_heat, between(9.0, 18.0) * (interface + spread), between(12.0, 30.0) * fin_full * 0.5,
-        sustained * between(8.0, 24.0), sustained * between(0.06, 0.12),
-        sustained * between(1.15, 1.5), sustained, between(12.0, 55.0), between(0.02, 0.08),
-        np.full(n, limit_c), between(19.0, 28.0), rng.uniform(-0.5, 0.5, n),
-    )  # fmt: skip
+        between(0.25, 0.6),
+        die_heat,
+        between(9.0, 18.0) * (interface + spread),
+        between(12.0, 30.0) * fin_full * 0.5,
+        sustained * between(8.0, 24.0),
+        sustained * between(0.06, 0.12),
+        sustained * between(1.15, 1.5),
+        sustained,
+        between(12.0, 55.0),
+        between(0.02, 0.08),
+        np.full(n, limit_c),
+        between(19.0, 28.0),
+        rng.uniform(-0.5, 0.5, n),
+    )
 
 
 def changed(batch: Batch, **arrays: Array) -> Batch:
@@ -106,9 +119,15 @@ class Runs:
 
 
 def run(
-    b: Batch, *, lead_s: float = 40.0, load_s: float = 1200.0, tail_s: float = 60.0, interval_s: float = 1.0,
-    settle: bool = True, start_at: float = 0.0,
-) -> Runs:  # fmt: skip
+    b: Batch,
+    *,
+    lead_s: float = 40.0,
+    load_s: float = 1200.0,
+    tail_s: float = 60.0,
+    interval_s: float = 1.0,
+    settle: bool = True,
+    start_at: float = 0.0,
+) -> Runs:
     """Idle, load, idle. final_c is where the die ends when the load goes on for ever, with the room of its end."""
     n = b.size
     die, base, fin, case = (np.full(n, 0.0) for _ in range(4))
@@ -185,12 +204,14 @@ def foster(b: Batch, index: int, share: float) -> tuple[Array, Array]:
     g1, g2, gc = d.interface[0], d.spread[0], d.to_case[0]
     r = d.recirculation[0]
     out = d.case_out[0] * 8.0**0.25 * 2.0 * 1.25
-    a = np.array([
-        [-g1, g1, 0, 0],
-        [g1, -g1 - g2, g2, 0],
-        [0, g2, -g2 - g_air - gc, gc + g_air * r],
-        [0, 0, gc + 0.15 * g_air, -gc - 0.15 * g_air * r - out],
-    ])  # fmt: skip
+    a = np.array(
+        [
+            [-g1, g1, 0, 0],
+            [g1, -g1 - g2, g2, 0],
+            [0, g2, -g2 - g_air - gc, gc + g_air * r],
+            [0, 0, gc + 0.15 * g_air, -gc - 0.15 * g_air * r - out],
+        ]
+    )
     heat = np.array([d.die_heat[0], d.base_heat[0], d.fin_heat[0], d.case_heat[0]])
     values, vectors = np.linalg.eig(a / heat[:, None])
     weights = vectors[0] * np.linalg.solve(vectors, np.array([1.0 / heat[0], 0, 0, 0]))

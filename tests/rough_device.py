@@ -91,15 +91,45 @@ def fleet(n: int, seed: int, *, lid: bool = False, both: bool = False) -> Fleet:
     flow = heat / (AIR_HEAT * left * u(0.35, 0.5))
     lid_heat = np.maximum(u(10.0, 22.0) if lid else u(0.6, 1.4) * cpu / 30.0, 0.4 * (die_lid + lid_base))
     return Fleet(
-        die_lid, lid_base, gpu_lid, glid_base, heat / (spread * rise), heat / (pipe * rise),
-        AIR_HEAT * flow * u(1.0, 1.7), flow, heat / rise / u(5.0, 14.0), u(0.08, 0.3), heat * u(0.010, 0.022),
-        heat * u(0.002, 0.008), heat * u(0.002, 0.006), u(0.2, 0.8),
-        np.maximum(u(0.3, 1.0) * cpu / 30.0, 0.4 * die_lid), lid_heat,
-        np.maximum(u(0.4, 1.2) * gpu / 30.0, 0.4 * gpu_lid), heat * u(0.5, 1.4), heat * u(0.5, 1.6), heat * u(1.0, 3.5),
-        heat * u(7.0, 22.0), heat * u(20.0, 60.0), u(0.02, 0.08), heat * u(0.05, 0.14), cpu, gpu * u(0.08, 0.2) / 1.0,
-        gpu, u(1.1, 1.6), u(8.0, 50.0), u(0.02, 0.09), np.full(n, 200.0), u(38.0, 55.0), u(25.0, 45.0), fan_low,
-        u(2600.0, 6500.0), rng.random(n) < 0.35, u(0.003, 0.012), np.round(u(2600.0, 4900.0), -2),
-    )  # fmt: skip
+        die_lid,
+        lid_base,
+        gpu_lid,
+        glid_base,
+        heat / (spread * rise),
+        heat / (pipe * rise),
+        AIR_HEAT * flow * u(1.0, 1.7),
+        flow,
+        heat / rise / u(5.0, 14.0),
+        u(0.08, 0.3),
+        heat * u(0.010, 0.022),
+        heat * u(0.002, 0.008),
+        heat * u(0.002, 0.006),
+        u(0.2, 0.8),
+        np.maximum(u(0.3, 1.0) * cpu / 30.0, 0.4 * die_lid),
+        lid_heat,
+        np.maximum(u(0.4, 1.2) * gpu / 30.0, 0.4 * gpu_lid),
+        heat * u(0.5, 1.4),
+        heat * u(0.5, 1.6),
+        heat * u(1.0, 3.5),
+        heat * u(7.0, 22.0),
+        heat * u(20.0, 60.0),
+        u(0.02, 0.08),
+        heat * u(0.05, 0.14),
+        cpu,
+        gpu * u(0.08, 0.2) / 1.0,
+        gpu,
+        u(1.1, 1.6),
+        u(8.0, 50.0),
+        u(0.02, 0.09),
+        np.full(n, 200.0),
+        u(38.0, 55.0),
+        u(25.0, 45.0),
+        fan_low,
+        u(2600.0, 6500.0),
+        rng.random(n) < 0.35,
+        u(0.003, 0.012),
+        np.round(u(2600.0, 4900.0), -2),
+    )
 
 
 def changed(f: Fleet, **arrays: Array) -> Fleet:
@@ -136,13 +166,28 @@ class Plan:
 
 
 def plan(
-    n: int, seed: int, kind: str, load_s: float, *, warm_share: float = 0.0,
-    room: tuple[float, float] = (18.0, 27.0), burst_rate: float = 0.25, fan_forced: float | None = None,
-) -> Plan:  # fmt: skip
+    n: int,
+    seed: int,
+    kind: str,
+    load_s: float,
+    *,
+    warm_share: float = 0.0,
+    room: tuple[float, float] = (18.0, 27.0),
+    burst_rate: float = 0.25,
+    fan_forced: float | None = None,
+) -> Plan:
     """A session of each of n devices."""
     rng = np.random.default_rng(seed)
-    return Plan(kind, load_s, rng.uniform(25.0, 90.0, n), 100.0, rng.uniform(*room, n), rng.random(n) < warm_share,
-                burst_rate, fan_forced)  # fmt: skip
+    return Plan(
+        kind,
+        load_s,
+        rng.uniform(25.0, 90.0, n),
+        100.0,
+        rng.uniform(*room, n),
+        rng.random(n) < warm_share,
+        burst_rate,
+        fan_forced,
+    )
 
 
 @dataclass(frozen=True)
@@ -221,8 +266,14 @@ def run(f: Fleet, p: Plan, seed: int) -> Session:
     air = np.exp(rng.normal(0.0, 0.008, n))
     seat = np.exp(rng.normal(0.0, 0.010, n))
     fan = Fan(f, p.fan_forced)
-    t = {k: p.room_c + d for k, d in zip(["die", "lid", "gpu", "glid", "base", "pipe", "fin", "case", "table"],
-                                         (4, 3.7, 3.6, 3.5, 3.3, 3.1, 2.9, 1.2, 0.4), strict=True)}  # fmt: skip
+    t = {
+        k: p.room_c + d
+        for k, d in zip(
+            ["die", "lid", "gpu", "glid", "base", "pipe", "fin", "case", "table"],
+            (4, 3.7, 3.6, 3.5, 3.3, 3.1, 2.9, 1.2, 0.4),
+            strict=True,
+        )
+    }
     clamp = np.ones(n)
     integral = np.zeros(n)
     felt = t["die"].copy()
@@ -296,8 +347,15 @@ def run(f: Fleet, p: Plan, seed: int) -> Session:
     table = np.array(rows, dtype=float)
     time = np.arange(len(rows)) * KEPT_S
     since = time[:, None] - p.lead_s
-    return Session(time, *(table[:, j] for j in range(7)), np.array(rooms), table[:, 7],
-                   (since >= 0) & (since < p.load_s), p.lead_s, p.load_s)  # fmt: skip
+    return Session(
+        time,
+        *(table[:, j] for j in range(7)),
+        np.array(rooms),
+        table[:, 7],
+        (since >= 0) & (since < p.load_s),
+        p.lead_s,
+        p.load_s,
+    )
 
 
 class Fan:

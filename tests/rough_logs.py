@@ -119,8 +119,15 @@ KINDS = {
     )
 }
 # Looked at only when all rules stood: no constant was chosen by it.
-HELD_OUT = Kind("twenty minutes, loop, both chips, lid, tenths at 3 s", "loop", 20.0, True, True, 0.2,
-                logger=Logger((2.6, 3.4), 0.2, 0.1, 1.0, 0.1))  # fmt: skip
+HELD_OUT = Kind(
+    "twenty minutes, loop, both chips, lid, tenths at 3 s",
+    "loop",
+    20.0,
+    True,
+    True,
+    0.2,
+    logger=Logger((2.6, 3.4), 0.2, 0.1, 1.0, 0.1),
+)
 
 
 @dataclass(frozen=True)
@@ -171,8 +178,14 @@ def devices(kind: Kind, n: int, seed: int) -> Fleet:
     return f
 
 
-def pairs(kind: Kind, n: int, seed: int, extra_k: tuple[float, float] = (0.0, 0.0),
-          before: Fleet | None = None, after: Fleet | None = None) -> list[Pair]:  # fmt: skip
+def pairs(
+    kind: Kind,
+    n: int,
+    seed: int,
+    extra_k: tuple[float, float] = (0.0, 0.0),
+    before: Fleet | None = None,
+    after: Fleet | None = None,
+) -> list[Pair]:
     """Pairs of sessions of n devices; extra_k: what the interface costs more on each side [K]."""
     base = devices(kind, n, seed)
     sides = []
@@ -200,6 +213,7 @@ def sides_of(pair: Pair, noted: bool = True, limit: bool = False) -> tuple[Side,
 
 
 def _conditions(reading: Reading, room_c: float, noted: bool) -> Conditions:
-    usual = Conditions(load="the same", fan="automatic", power_profile="p", placement="stand", sensor="processor",
-                       room_c=room_c)  # fmt: skip
+    usual = Conditions(
+        load="the same", fan="automatic", power_profile="p", placement="stand", sensor="processor", room_c=room_c
+    )
     return usual if noted else replace(Conditions(), room_c=room_c)

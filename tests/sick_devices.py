@@ -61,17 +61,19 @@ def sick_devices(n: int, seed: int, *, badly_share: float = 0.1, dry_pipe_share:
     felted = rng.uniform(0, 1, n) < 1 - np.exp(-months / 45)
     dust = np.where(felted, "felt", np.where(rng.uniform(0, 1, n) < 0.6, "light", "none"))
     clogged = np.select(
-        [dust == "felt", dust == "light"], [rng.uniform(0.2, 0.6, n), rng.uniform(0.02, 0.16, n)],
+        [dust == "felt", dust == "light"],
+        [rng.uniform(0.2, 0.6, n), rng.uniform(0.02, 0.16, n)],
         rng.uniform(0.0, 0.03, n),
-    )  # fmt: skip
+    )
     # The recipe is a load that the device was built for: what is too much for its sick state throttles it.
     interface = 1.0 / (core + old / area)
     # Bare silicon with its lid or substrate holds a few joules a kelvin, however dry its paste is. One that follows
     # faster than the simulator's step would not be simulated but swing.
     die_heat = np.maximum(rng.uniform(1.0, 4.0, n), 0.5 * interface)
     cleaned = changed(healthy, interface=interface, die_heat=die_heat)
-    before = changed(cleaned, flow_full=healthy.flow_full * (1 - clogged),
-                     fin_full=healthy.fin_full * (1 - 0.6 * clogged))  # fmt: skip
+    before = changed(
+        cleaned, flow_full=healthy.flow_full * (1 - clogged), fin_full=healthy.fin_full * (1 - 0.6 * clogged)
+    )
     seat = np.exp(rng.normal(0, 0.02, n))
     other = np.random.default_rng(seed + 1)
     badly, dry_pipe = other.random(n) < badly_share, other.random(n) < dry_pipe_share
@@ -84,8 +86,19 @@ def sick_devices(n: int, seed: int, *, badly_share: float = 0.1, dry_pipe_share:
     volts, dynamic = other.uniform(0.75, 1.2, n), other.uniform(0.6, 0.95, n)
     saved = dynamic * (1.0 - ((volts - 1e-3 * UNDERVOLT_MV) / volts) ** 2)
     undervolted = 1.0 - np.where(other.random(n) < 0.15, 0.0, saved)
-    return Sick(before, cleaned, repasted, run(before, lead_s=40.0, load_s=LOAD_S, settle=False), months, badly,
-                dry_pipe, undervolted, area, film, dust)  # fmt: skip
+    return Sick(
+        before,
+        cleaned,
+        repasted,
+        run(before, lead_s=40.0, load_s=LOAD_S, settle=False),
+        months,
+        badly,
+        dry_pipe,
+        undervolted,
+        area,
+        film,
+        dust,
+    )
 
 
 def told_of(sick: Sick, index: int, reading: Reading, room_c: float) -> Known | None:
@@ -98,12 +111,19 @@ def told_of(sick: Sick, index: int, reading: Reading, room_c: float) -> Known | 
     interface, u = interface_of(reading.response) or (None, 0.0)
     ends_at = found.value + (reading.window.remaining_rise_k or 0.0) / reading.power.mean
     return Known(
-        ends_at, found.own, reading.power.mean, room_c, interface, u, 95.0,
-        (reading.throttling.share or 0.0) > 0.3, months=float(sick.months[index]),
+        ends_at,
+        found.own,
+        reading.power.mean,
+        room_c,
+        interface,
+        u,
+        95.0,
+        (reading.throttling.share or 0.0) > 0.3,
+        months=float(sick.months[index]),
         die_mm2=float(sick.area_mm2[index]) if index % 2 else None,
         old_interface=str(sick.film[index]) if looked else "unknown",
         dust=str(sick.dust[index]) if looked else "unknown",
-    )  # fmt: skip
+    )
 
 
 def truths(sick: Sick, index: int, reading: Reading) -> tuple[float, float]:

@@ -45,10 +45,18 @@ def _beside(lines: list[str], node: ast.Assign) -> str:
     return " ".join(above)
 
 
+def _names(tree: ast.AST) -> set[str]:
+    """Names that a module reads or imports."""
+    read = {n.id for n in ast.walk(tree) if isinstance(n, ast.Name)} | {
+        n.attr for n in ast.walk(tree) if isinstance(n, ast.Attribute)
+    }
+    return read | {a.name for n in ast.walk(tree) if isinstance(n, ast.ImportFrom) for a in n.names}
+
+
 def written() -> str:
     """The page as it has to be."""
     texts = {p: p.read_text(encoding="utf-8") for p in sorted(SOURCE.rglob("*.py")) if "migrations" not in p.parts}
-    words = {p: set(re.findall(r"\b[A-Z][A-Z0-9_]*\b", t)) for p, t in texts.items()}
+    words = {p: _names(ast.parse(t)) for p, t in texts.items()}
     out = [HEAD]
     for path, text in texts.items():
         if "core" not in path.parts:
@@ -63,8 +71,12 @@ def written() -> str:
                 where = ", ".join(f"`{p.relative_to(SOURCE)}`" for p in used)
                 rows.append(f"| `{name}` | {value} | {beside} | {where} |")
         if rows:
-            out += [f"\n## `{path.relative_to(SOURCE)}`\n", "| name | value | beside it | read elsewhere by |",
-                    "|---|---|---|---|", *rows]  # fmt: skip
+            out += [
+                f"\n## `{path.relative_to(SOURCE)}`\n",
+                "| name | value | beside it | read elsewhere by |",
+                "|---|---|---|---|",
+                *rows,
+            ]
     return "\n".join(out) + "\n"
 
 

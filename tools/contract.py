@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import json
 import sys
-from dataclasses import asdict
 from pathlib import Path
 from typing import Any
 
@@ -21,9 +20,10 @@ from vividowl.core.bench.log.log import BenchLog, before, grown  # noqa: E402
 from vividowl.core.bench.log.made import acts_of_place  # noqa: E402
 from vividowl.core.bench.log.state import BenchState  # noqa: E402
 from vividowl.core.job.stages import BENCH, PLACES  # noqa: E402
+from vividowl.core.materials.kinds import CATALOGUE  # noqa: E402
 from vividowl.core.trace.roles import Role  # noqa: E402
 from vividowl.formats.words import CLEANED, TARGETS, VERDICTS  # noqa: E402
-from vividowl.formats.words import KINDS as KINDS_IN_WORDS  # noqa: E402
+from vividowl.words import told  # noqa: E402
 
 RECENT, THEN_MOST = 20, 90
 # From the beginning: a whole service, and a change of plan. From the middle: anything, in any order.
@@ -32,8 +32,14 @@ WHOLE = ("a whole service with alloy", "paste on the die, then planned for alloy
 
 def event(e: BenchEvent) -> dict[str, Any]:
     """An event as a page gets it."""
-    return {"id": e.id, "kind": e.kind, "data": plain(dict(e.data)), "made": plain(dict(e.made)),
-            "at": e.at.isoformat(), "by": e.by}  # fmt: skip
+    return {
+        "id": e.id,
+        "kind": e.kind,
+        "data": plain(told(e.data)),
+        "made": plain(told(e.made)),
+        "at": e.at.isoformat(),
+        "by": e.by,
+    }
 
 
 def case(name: str, events: list[BenchEvent], start: int) -> dict[str, Any]:
@@ -45,9 +51,14 @@ def case(name: str, events: list[BenchEvent], start: int) -> dict[str, Any]:
     then = events[start : start + THEN_MOST]
     for one in then:
         log = grown(log, one)
-    return {"name": name, "base": plain(asdict(base)), "active": [event(e) for e in active],
-            "undone": [event(e) for e in undone], "then": [event(e) for e in then],
-            "state": plain(asdict(log.state))}  # fmt: skip
+    return {
+        "name": name,
+        "base": plain(told(base)),
+        "active": [event(e) for e in active],
+        "undone": [event(e) for e in undone],
+        "then": [event(e) for e in then],
+        "state": plain(told(log.state)),
+    }
 
 
 def places() -> list[dict[str, Any]]:
@@ -69,18 +80,28 @@ def bench() -> dict[str, Any]:
         elif row["name"].startswith("anything"):
             cases.append(case(row["name"], events, len(events) // 3))
     return {
-        "kinds": list(KINDS), "plug": PLUG, "screw": SCREW,
+        "kinds": list(KINDS),
+        "plug": PLUG,
+        "screw": SCREW,
         "acts": {act: {"cancels": list(CANCELS[act]), "makes": list(MAKES.get(act, ()))} for act in CANCELS},
-        "map": [asdict(p) for p in MAP], "out": ["c0"], "places": places(), "cases": cases,
-    }  # fmt: skip
+        "map": [told(p) for p in MAP],
+        "out": ["c0"],
+        "places": places(),
+        "cases": cases,
+    }
 
 
 def names() -> dict[str, Any]:
-    """contract/names.json: stored names that both languages have words for, in their order."""
+    """contract/names.json: stored names that both languages say by the same message, in their order."""
     return {
-        "stages": list(PLACES), "bench_stages": list(BENCH), "verdicts": VERDICTS, "interfaces": KINDS_IN_WORDS,
-        "targets": TARGETS, "cleaned": CLEANED, "roles": [str(r) for r in Role],
-    }  # fmt: skip
+        "stages": list(PLACES),
+        "bench_stages": list(BENCH),
+        "verdicts": list(VERDICTS),
+        "interfaces": list(CATALOGUE),
+        "targets": list(TARGETS),
+        "cleaned": list(CLEANED),
+        "roles": [str(r) for r in Role],
+    }
 
 
 def written() -> dict[str, str]:

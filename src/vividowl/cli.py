@@ -14,6 +14,7 @@ from vividowl.cli_reading import compare, noise, read, work
 from vividowl.core.quantities.errors import CoreError
 from vividowl.formats.errors import FormatError
 from vividowl.service.errors import Refused
+from vividowl.words import sentence
 
 if TYPE_CHECKING:
     from vividowl.host.cluster import Cluster
@@ -138,10 +139,10 @@ def main() -> None:
         print(f"vividowl: {error.format_message()}", file=sys.stderr)
         sys.exit(2)
     except (FormatError, CoreError) as error:
-        print(f"vividowl: {error}\n{error.remedy}".rstrip(), file=sys.stderr)
+        print(f"vividowl: {sentence(error.message)}\n{sentence(error.remedy)}".rstrip(), file=sys.stderr)
         sys.exit(2)
     except Refused as error:
-        print(f"vividowl: {error.detail} {error.remedy}".rstrip(), file=sys.stderr)
+        print(f"vividowl: {sentence(error.detail)} {sentence(error.remedy)}".rstrip(), file=sys.stderr)
         sys.exit(2)
     except OSError as error:
         _stop(error)

@@ -9,6 +9,7 @@ from typing import Any
 
 import click
 
+from vividowl.core.quantities.words import Value, Words, listed, say
 from vividowl.core.trace.roles import ROLE_KINDS
 from vividowl.core.verdict.comparison import Comparison
 from vividowl.service.measure.files import (
@@ -22,6 +23,7 @@ from vividowl.service.measure.files import (
 from vividowl.service.workings.calculator import REQUIRED
 from vividowl.service.workings.calculators import WORKINGS
 from vividowl.service.workings.calculators import work as work_out
+from vividowl.words import sentence, told
 
 FILE = click.Path(path_type=Path)
 AS_JSON = click.option("--json", "as_json", is_flag=True, help="JSON instead of words.")
@@ -38,8 +40,12 @@ def _rounded(value: Any) -> Any:  # noqa: ANN401
     return value
 
 
+def _tell(code: str, /, **values: Value) -> None:
+    click.echo(sentence(say(code, **values)))
+
+
 def _print(values: dict[str, Any]) -> None:
-    click.echo(json.dumps(_rounded(values), ensure_ascii=False, indent=2))
+    click.echo(json.dumps(_rounded(told(values)), ensure_ascii=False, indent=2))
 
 
 def reading_values(found: FileReading) -> dict[str, Any]:
@@ -48,33 +54,55 @@ def reading_values(found: FileReading) -> dict[str, Any]:
     chips = {"cpu": r.chips.cpu, "gpu": r.chips.gpu}
     coupled = r.chips.coupled
     return {
-        "channels": [{"header": c.header, "role": c.role.value if c.role else None, "unit": c.unit}
-                     for c in found.channels],
+        "channels": [
+            {"header": c.header, "role": c.role.value if c.role else None, "unit": c.unit} for c in found.channels
+        ],
         "samples": r.samples,
         "duration_s": r.duration_s,
         "interval_s": r.interval_s,
-        "load": {"onset_s": r.load.onset_s if r.load.seen else None,
-                 "boost_end_s": r.load.boost_end_s if r.load.boost_end_s > r.load.onset_s else None,
-                 "end_s": r.load.end_s if r.load.seen else None},
+        "load": {
+            "onset_s": r.load.onset_s if r.load.seen else None,
+            "boost_end_s": r.load.boost_end_s if r.load.boost_end_s > r.load.onset_s else None,
+            "end_s": r.load.end_s if r.load.seen else None,
+        },
         "phases": [{"chip": p.chip.value, "from_s": p.from_s, "to_s": p.to_s} for p in r.phases],
-        "steady": {"from_s": r.window.from_s, "to_s": r.window.to_s, "settled": r.window.settled,
-                   "remaining_rise_K": r.window.remaining_rise_k, "final_C_estimate": r.window.final_c,
-                   "uncertainty_K": r.window.uncertainty_k, "minutes_needed": r.window.minutes_needed},
-        "stats": {role.value: {"mean": s.mean, "max": s.maximum, "p95": s.p95, "unit": ROLE_KINDS[role].unit}
-                  for role, s in r.stats.items()},
-        "throttling": {"share": r.throttling.share,
-                       "episodes": r.throttling.episodes if r.throttling.share is not None else None,
-                       "first_s": r.throttling.first_s, "given_up_W": r.throttling.given_up_w,
-                       "given_up_MHz": r.throttling.given_up_mhz},
+        "steady": {
+            "from_s": r.window.from_s,
+            "to_s": r.window.to_s,
+            "settled": r.window.settled,
+            "remaining_rise_K": r.window.remaining_rise_k,
+            "final_C_estimate": r.window.final_c,
+            "uncertainty_K": r.window.uncertainty_k,
+            "minutes_needed": r.window.minutes_needed,
+        },
+        "stats": {
+            role.value: {"mean": s.mean, "max": s.maximum, "p95": s.p95, "unit": ROLE_KINDS[role].unit}
+            for role, s in r.stats.items()
+        },
+        "throttling": {
+            "share": r.throttling.share,
+            "episodes": r.throttling.episodes if r.throttling.share is not None else None,
+            "first_s": r.throttling.first_s,
+            "given_up_W": r.throttling.given_up_w,
+            "given_up_MHz": r.throttling.given_up_mhz,
+        },
         "resistance_K_per_W": {chip: value for chip, value in chips.items() if value is not None},
-        "coupled_K_per_W": None if coupled is None else {
-            "cpu_from_cpu": coupled.cpu, "cpu_from_gpu": coupled.cpu_from_gpu,
-            "gpu_from_cpu": coupled.gpu_from_cpu, "gpu_from_gpu": coupled.gpu, "condition": coupled.condition},
-        "network": [{"R_K_per_W": t.resistance, "tau_s": t.tau_s, "R_u_K_per_W": t.resistance_u, "tau_u_s": t.tau_u_s}
-                    for t in (r.response.terms if r.response else ())],
+        "coupled_K_per_W": None
+        if coupled is None
+        else {
+            "cpu_from_cpu": coupled.cpu,
+            "cpu_from_gpu": coupled.cpu_from_gpu,
+            "gpu_from_cpu": coupled.gpu_from_cpu,
+            "gpu_from_gpu": coupled.gpu,
+            "condition": coupled.condition,
+        },
+        "network": [
+            {"R_K_per_W": t.resistance, "tau_s": t.tau_s, "R_u_K_per_W": t.resistance_u, "tau_u_s": t.tau_u_s}
+            for t in (r.response.terms if r.response else ())
+        ],
         "findings": list(found.findings),
         "notices": list(found.notices),
-    }  # fmt: skip
+    }
 
 
 @click.command("read")
@@ -88,24 +116,24 @@ def read(log: Path, room: float | None, limit: float | None, as_json: bool) -> N
     if as_json:
         return _print(reading_values(found))
     r = found.reading
-    click.echo(f"{log.name}: {r.samples} samples, {r.duration_s:.0f} s, one every {r.interval_s:g} s")
+    _tell("cli-read", name=log.name, samples=r.samples, duration_s=r.duration_s, interval_s=r.interval_s)
     for notice in found.notices:
-        click.echo(f"  mended: {notice}")
+        _tell("cli-mended", notice=notice)
     for text in found.findings:
-        click.echo(f"- {text}")
+        _tell("cli-item", text=text)
     return None
 
 
 def _given(pairs: Sequence[str]) -> dict[str, str]:
-    return _pairs(pairs, f"Keys: {', '.join(CONDITION_KEYS)}.")
+    return _pairs(pairs, say("cli-keys", keys=listed(CONDITION_KEYS)))
 
 
-def _pairs(pairs: Sequence[str], help_words: str) -> dict[str, str]:
+def _pairs(pairs: Sequence[str], remedy: Words) -> dict[str, str]:
     out = {}
     for pair in pairs:
         key, equals, value = pair.partition("=")
         if not equals or not key.strip():
-            raise click.UsageError(f"“{pair}” is not key=value. {help_words}")
+            raise click.UsageError(sentence(say("cli-not-key-value", pair=pair, remedy=remedy)))
         out[key.strip()] = value.strip()
     return out
 
@@ -117,12 +145,24 @@ def comparison_values(found: Comparison) -> dict[str, Any]:
         "headline": found.headline,
         "hidden_gain_K": found.hidden_gain_k,
         "assumes": list(found.assumes),
-        "effects": [{"quantity": e.quantity, "unit": e.unit, "before": e.before, "after": e.after,
-                     "difference": e.difference, "U95": e.u95, "shown": e.shown.value} for e in found.effects],
+        "effects": [
+            {
+                "quantity": e.quantity,
+                "unit": e.unit,
+                "before": e.before,
+                "after": e.after,
+                "difference": e.difference,
+                "U95": e.u95,
+                "shown": e.shown.value,
+            }
+            for e in found.effects
+        ],
         "reasons": list(found.reasons),
-        "conditions": [{"condition": c.condition, "before": c.before, "after": c.after, "bearing": c.bearing.value,
-                        "text": c.text} for c in found.conditions],
-    }  # fmt: skip
+        "conditions": [
+            {"condition": c.condition, "before": c.before, "after": c.after, "bearing": c.bearing.value, "text": c.text}
+            for c in found.conditions
+        ],
+    }
 
 
 @click.command("compare")
@@ -148,18 +188,15 @@ def compare(
 
     Conditions: load, fan, power_profile, placement, start, firmware, tuning.
     """
-    found = compare_files(
-        before, after, before_room, after_room, _given(before_given), _given(after_given), limit
-    )  # fmt: skip
+    found = compare_files(before, after, before_room, after_room, _given(before_given), _given(after_given), limit)
     if as_json:
         return _print(comparison_values(found))
-    click.echo(found.headline)
+    click.echo(sentence(found.headline))
     for reason in found.reasons:
-        click.echo(f"- {reason}")
+        _tell("cli-item", text=reason)
     for e in found.effects:
-        shown = [f"{v:.4g}" if v is not None else "not known" for v in (e.before, e.after)]
-        change = f"{e.difference:+.3g} ± {e.u95:.2g}" if e.difference is not None and e.u95 is not None else "not known"
-        click.echo(f"  {e.words}: {shown[0]} to {shown[1]} {e.unit}, change {change}".replace("-", "−"))
+        change = None if e.u95 is None else e.difference
+        _tell("cli-effect", words=e.words, unit=e.unit, before=e.before, after=e.after, change=change, u95=e.u95)
     return None
 
 
@@ -172,14 +209,16 @@ def sound_values(found: RecordingReading) -> dict[str, Any]:
         "L10_dB": s.l10_db,
         "L90_dB": s.l90_db,
         "calibrated": s.calibrated,
-        "tones": [{"frequency_Hz": t.frequency_hz, "prominence_dB": t.prominence_db, "prominent": t.prominent}
-                  for t in s.tones],
+        "tones": [
+            {"frequency_Hz": t.frequency_hz, "prominence_dB": t.prominence_db, "prominent": t.prominent}
+            for t in s.tones
+        ],
         "fan_rpm": found.fan.rpm if found.fan else None,
         "whines_Hz": [t.frequency_hz for t in found.whines],
         "third_octaves": [{"centre_Hz": b.centre_hz, "level_dB": b.level_db} for b in s.bands],
         "duration_s": s.duration_s,
         "faults": list(s.faults),
-    }  # fmt: skip
+    }
 
 
 @click.command("noise")
@@ -195,21 +234,19 @@ def noise(wav: Path, reference: Path | None, reference_db: float | None, blades:
         return _print(sound_values(found))
     s = found.sound
     for fault in s.faults:
-        click.echo(f"- {fault}")
+        _tell("cli-item", text=fault)
     if s.laeq_db is None:
         return None
-    against = "dB(A)" if s.calibrated else "dB below full scale, not calibrated: only differences are firm"
-    click.echo(f"LAeq {s.laeq_db:.1f}, LAFmax {s.lafmax_db:.1f}, L10 {s.l10_db:.1f}, L90 {s.l90_db:.1f} {against}"
-               .replace("-", "−"))  # fmt: skip
+    levels = {"laeq": s.laeq_db, "lafmax": s.lafmax_db, "l10": s.l10_db, "l90": s.l90_db}
+    _tell("cli-levels", **levels, calibrated=s.calibrated)
     for tone in s.tones[:5]:
-        click.echo(f"- tone at {tone.frequency_hz:.0f} Hz, {tone.prominence_db:.0f} dB over its band"
-                   f"{', prominent' if tone.prominent else ''}")  # fmt: skip
+        _tell("cli-tone", hz=tone.frequency_hz, over_db=tone.prominence_db, prominent=tone.prominent)
     if found.fan:
-        click.echo(f"- fan {found.fan.rpm:.0f} rpm by the blade-pass tone at {found.fan.blade_pass_hz:.0f} Hz")
+        _tell("cli-fan", rpm=found.fan.rpm, hz=found.fan.blade_pass_hz)
     elif blades is not None:
-        click.echo("- fan speed not known: no tone fits the blades")
+        _tell("cli-fan-not-known")
     for tone in found.whines:
-        click.echo(f"- whine at {tone.frequency_hz:.0f} Hz: a coil or a bearing; paste will not cure it")
+        _tell("cli-whine", hz=tone.frequency_hz)
     return None
 
 
@@ -222,15 +259,20 @@ def work(name: str | None, given: Sequence[str], as_json: bool) -> None:
     if name is None:
         for each in WORKINGS.values():
             keys = " ".join(i.key if i.default is REQUIRED else f"[{i.key}]" for i in each.inputs)
-            click.echo(f"{each.name:11} {keys}\n{'':11} {each.words}")
+            click.echo(f"{each.name:11} {keys}\n{'':11} {sentence(each.words)}")
         return None
-    found = work_out(name, _pairs(given, "vividowl work shows the keys of each."))
+    found = work_out(name, _pairs(given, say("cli-work-keys")))
     if as_json:
         return _print(found)
     for place in found.pop("placements", ()):
-        turned = ", turned" if place["rotated"] else ""
-        click.echo(f"piece {place['piece'] + 1}: sheet {place['sheet'] + 1}, x {place['x_mm']:g} mm, "
-                   f"y {place['y_mm']:g} mm{turned}")  # fmt: skip
+        _tell(
+            "cli-piece",
+            piece=place["piece"] + 1,
+            sheet=place["sheet"] + 1,
+            x_mm=place["x_mm"],
+            y_mm=place["y_mm"],
+            turned=place["rotated"],
+        )
     for key, value in found.items():
         text = "yes" if value is True else "no" if value is False else value
         if isinstance(value, (list, tuple)):

@@ -44,18 +44,29 @@ def browser_type_launch_args(browser_type_launch_args):
         **browser_type_launch_args,
         "executable_path": os.environ.get("CHROMIUM") or shutil.which("chromium"),
         "args": [
-            "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1", "--disable-gpu", "--disable-quic",
-            "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync",
+            "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
             "--disable-dev-shm-usage",
         ],
-    }  # fmt: skip
+    }
 
 
 @pytest.fixture(scope="session")
 def browser_context_args(browser_context_args, site):
     """A screen of 1280 by 800."""
-    return {**browser_context_args, "base_url": site, "viewport": {"width": 1280, "height": 800}, "locale": "en-GB",
-            "timezone_id": "UTC", "reduced_motion": "reduce"}  # fmt: skip
+    return {
+        **browser_context_args,
+        "base_url": site,
+        "viewport": {"width": 1280, "height": 800},
+        "locale": "en-GB",
+        "timezone_id": "UTC",
+        "reduced_motion": "reduce",
+    }
 
 
 @pytest.fixture

@@ -22,10 +22,26 @@ API = """async ([method, url, body]) => {
   if (!answer.ok) throw new Error(await answer.text());
   return answer.json();
 }"""
-INTAKE = {"customer_name": "Runa Petrosyan", "kind": "laptop", "maker": "Ondervale", "model": "Marrow 17",
-          "backup_done": "yes", "warranty": "over", "seal": "none", "limit_c": 95}  # fmt: skip
-FOUND = {"cpu_die_width_mm": 15.0, "cpu_die_length_mm": 13.0, "gpu_die_width_mm": None, "gpu_die_length_mm": None,
-         "cold_plate": "nickel", "aluminium_near": "no", "parts_exposed": "yes", "insulation": "coat"}  # fmt: skip
+INTAKE = {
+    "customer_name": "Runa Petrosyan",
+    "kind": "laptop",
+    "maker": "Ondervale",
+    "model": "Marrow 17",
+    "backup_done": "yes",
+    "warranty": "over",
+    "seal": "none",
+    "limit_c": 95,
+}
+FOUND = {
+    "cpu_die_width_mm": 15.0,
+    "cpu_die_length_mm": 13.0,
+    "gpu_die_width_mm": None,
+    "gpu_die_length_mm": None,
+    "cold_plate": "nickel",
+    "aluminium_near": "no",
+    "parts_exposed": "yes",
+    "insulation": "coat",
+}
 
 
 def call(page, method, url, body=None):
@@ -135,8 +151,9 @@ def test_a_whole_alloy_job_by_keyboard_with_the_line_down_and_a_second_tablet_wa
         tread(page)
     expect(heading(page)).to_have_text("14 of 14 screws are back, nothing is left over")
     page.keyboard.press("Enter")
-    expect(page.get_by_role("heading", name="After: what did it gain?").or_(page.get_by_text("recipe is filled in"))
-           .first).to_be_visible()  # fmt: skip
+    expect(
+        page.get_by_role("heading", name="After: what did it gain?").or_(page.get_by_text("recipe is filled in")).first
+    ).to_be_visible()
 
     view = call(page, "GET", f"/api/jobs/{job}/bench")
     assert view["closed"]

@@ -6,6 +6,7 @@ from dataclasses import replace
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
+from tests.said import refuses, said_by
 
 from vividowl.core.quantities.errors import CoreError, OutOfRange, figure, require_range
 from vividowl.core.reading.findings import findings
@@ -14,6 +15,7 @@ from vividowl.core.simulate.device import Device, simulate
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Trace
 from vividowl.core.verdict.conditions import Bearing, Conditions, judge_conditions
+from vividowl.words import sentence, sentences
 
 
 @pytest.mark.parametrize(
@@ -26,12 +28,12 @@ def test_numbers_in_messages_are_plain(value, words):
 def test_a_refusal_names_value_unit_limits_field_and_remedy():
     with pytest.raises(OutOfRange) as caught:
         require_range("duration_min", 2000, "min", 0.5, 1440, "Type minutes.")
-    assert str(caught.value) == "Duration min is 2000 min, allowed are 0.5 to 1440 min."
+    assert said_by(caught.value) == "Duration is 2000 min, allowed are 0.5 to 1440 min."
     assert (caught.value.field, caught.value.remedy) == ("duration_min", "Type minutes.")
 
 
 def test_one_sided_limits_are_said_as_such():
-    with pytest.raises(OutOfRange, match=r"allowed is 0 W or more"):
+    with refuses(OutOfRange, match=r"allowed is 0 W or more"):
         require_range("power", -1, "W", 0)
 
 
@@ -55,7 +57,7 @@ def test_one_differing_condition_bears_alone(name):
     odd = [c for c in found if c.bearing is not Bearing.SAME]
     assert [c.condition for c in odd] == [name]
     assert (odd[0].bearing is Bearing.FORBIDS) == (name in FORBID)
-    assert odd[0].text.endswith(".")
+    assert sentence(odd[0].text).endswith(".")
 
 
 @pytest.mark.parametrize("side", ["before", "after"])
@@ -63,28 +65,28 @@ def test_a_condition_known_on_one_side_only_is_unknown(side):
     pair = (replace(FULL, fan=None), FULL) if side == "before" else (FULL, replace(FULL, fan=""))
     (fan,) = [c for c in judge_conditions(*pair, True) if c.condition == "fan"]
     assert fan.bearing is Bearing.UNKNOWN
-    assert fan.text == f"Not noted {side}; taken as the same."
+    assert sentence(fan.text) == f"Not noted {side}; taken as the same."
 
 
 def test_findings_of_a_sick_device_name_its_interface(chalk):
     told = findings(read_trace(simulate(chalk, room_c=24, seed=1), 24, 95.0), 24)
-    assert told[0].startswith("Load starts at 0:30, boost ends at 0:5")
-    assert " W, 70.9 K over the room, 1.58 ± 0.0" in told[1]
-    assert told[2].startswith("Held back by heat at 95 °C 9")
-    assert "giving up 25 W" in told[2]
-    assert any("the interface is poor; heatsink and fins are" in text for text in told)
+    assert sentence(told[0]).startswith("Load starts at 0:30, boost ends at 0:5")
+    assert " W, 70.9 K over the room, 1.58 ± 0.0" in sentence(told[1])
+    assert sentence(told[2]).startswith("Held back by heat at 95 °C 9")
+    assert "giving up 25 W" in sentence(told[2])
+    assert any("the interface is poor; heatsink and fins are" in text for text in sentences(told))
 
 
 def test_findings_of_a_healthy_device_do_not_blame_the_interface(cured):
     told = findings(read_trace(simulate(cured, room_c=24, seed=1), 24, 95.0), 24)
-    assert told[2] == "Held back by heat 0 % of the time."
-    assert not any("the interface is poor" in text for text in told)
+    assert sentence(told[2]) == "Held back by heat 0 % of the time."
+    assert not any("the interface is poor" in text for text in sentences(told))
 
 
 def test_without_a_room_no_rise_is_said(cured):
     told = findings(read_trace(simulate(cured, room_c=24, seed=1), None), None)
-    assert "over the room" not in told[1]
-    assert "The room temperature is not noted." in told
+    assert "over the room" not in sentence(told[1])
+    assert "The room temperature is not noted." in sentences(told)
 
 
 def test_graphics_are_called_graphics(cured):
@@ -94,7 +96,7 @@ def test_graphics_are_called_graphics(cured):
     reading = read_trace(moved, 24)
     assert reading.die_role is Role.GPU_TEMPERATURE
     assert reading.clock is not None
-    assert findings(reading, 24)[1].startswith("Graphics temperature")
+    assert sentence(findings(reading, 24)[1]).startswith("Graphics temperature")
 
 
 def test_the_sum_of_both_chips_is_the_power_of_the_cooler(cured):

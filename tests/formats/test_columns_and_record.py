@@ -16,6 +16,7 @@ from vividowl.formats.columns import min_max_view, read_columns, write_columns
 from vividowl.formats.drawing import chart_svg, ladder_svg, owl_svg
 from vividowl.formats.record_pdf import RecordSheet, item_words, make_pdf
 from vividowl.formats.words import day, money, number
+from vividowl.words import sentence
 
 
 def test_columns_survive_parquet(tmp_path):
@@ -84,25 +85,43 @@ def test_the_chart_stays_inside_its_box():
     ],
 )
 def test_numbers_on_paper(value, unit, signed, words):
-    assert number(value, unit, signed) == words
+    assert sentence(number(value, unit, signed)) == words
 
 
 def test_prices_dates_and_items_in_words():
     assert money(8900, "EUR") == "€89.00"
-    assert money(None, "EUR") == "not set"
+    assert sentence(money(None, "EUR")) == "not set"
     assert day(date(2026, 3, 1)) == "1 March 2026"
     words = item_words("cpu_die", "paste_stiff", "Grey Heron 11", "GH-1", 0.08, "g", "weighed")
-    assert words == "Processor die: paste, stiff (diamond), Grey Heron 11, lot GH-1, 0.08 g weighed."
+    assert sentence(words) == "Processor die: paste, stiff (diamond), Grey Heron 11, lot GH-1, 0.08 g weighed."
 
 
 SHEET = RecordSheet(
-    shop="Shop #1 [test]", demo=True, number=7, customer="Zoë Łuczak", device="Ondervale Marrow 15",
-    symptom="hot *and* #loud", day=date(2026, 3, 1), handed_over=False, comparison=None, ladders=(None, None),
-    culprit=None, exhaust="", notes=(), lines=None, glances=(BLANK, BLANK), cleaned=("fins",),
-    items=(("cpu_die", "paste_stiff", "", "", None, "", "typed"),), fit_note="$x$ _y_",
-    bench=("Worked by a list of 19 steps, 19 done.",), gates=(("Reason.", "agreed (Imke)"),),
-    price_cents=None, currency="EUR", next_service_on=None, note="",
-)  # fmt: skip
+    shop="Shop #1 [test]",
+    demo=True,
+    number=7,
+    customer="Zoë Łuczak",
+    device="Ondervale Marrow 15",
+    symptom="hot *and* #loud",
+    day=date(2026, 3, 1),
+    handed_over=False,
+    comparison=None,
+    ladders=(None, None),
+    culprit=None,
+    exhaust="",
+    notes=(),
+    lines=None,
+    glances=(BLANK, BLANK),
+    cleaned=("fins",),
+    items=(("cpu_die", "paste_stiff", "", "", None, "", "typed"),),
+    fit_note="$x$ _y_",
+    bench=("Worked by a list of 19 steps, 19 done.",),
+    gates=(("Reason.", "agreed (Imke)"),),
+    price_cents=None,
+    currency="EUR",
+    next_service_on=None,
+    note="",
+)
 
 
 def test_a_draft_without_measurement_is_a_pdf_and_typed_marks_stay_text():

@@ -8,6 +8,7 @@ import ezdxf
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
+from tests.said import refuses
 
 from vividowl.formats.cut_sheet import CutDrawing, CutPiece, cut_dxf, cut_pdf, cut_svg
 from vividowl.formats.errors import FormatError
@@ -78,20 +79,24 @@ def test_a_text_that_a_spreadsheet_would_run_is_made_harmless():
 
 @pytest.mark.parametrize(
     ("data", "says"),
-    [(b"", "empty"), (b"kind,product,unit,colour\n", "Line 1 has a column “colour”"),
-     (b"kind,product\npad,Moss\n", "Line 1 lacks the column “unit”"),
-     (b"kind,product,unit\npad,Moss\n", "Line 2 has 2 cells, the header 3"), (b"\xff\xfe\x00", "not UTF-8")],
-)  # fmt: skip
+    [
+        (b"", "empty"),
+        (b"kind,product,unit,colour\n", "Line 1 has a column “colour”"),
+        (b"kind,product\npad,Moss\n", "Line 1 lacks the column “unit”"),
+        (b"kind,product,unit\npad,Moss\n", "Line 2 has 2 cells, the header 3"),
+        (b"\xff\xfe\x00", "not UTF-8"),
+    ],
+)
 def test_a_file_that_is_none_is_refused_with_its_line(data, says):
-    with pytest.raises(FormatError, match=says):
+    with refuses(FormatError, match=says):
         read_shelf(data)
 
 
 def test_numbers_and_dates_of_a_line():
     assert (number_of(3, "held", "1,5"), number_of(3, "held", "")) == (1.5, None)
     assert date_of(3, "opened_on", "").__class__ is type(None)
-    with pytest.raises(FormatError, match="Line 3, held: “much” is no number"):
+    with refuses(FormatError, match="Line 3, held: “much” is no number"):
         number_of(3, "held", "much")
-    with pytest.raises(FormatError, match="Line 4, opened_on: “yesterday” is no date"):
+    with refuses(FormatError, match="Line 4, opened_on: “yesterday” is no date"):
         date_of(4, "opened_on", "yesterday")
     assert len(HEADERS) == 14

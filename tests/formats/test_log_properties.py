@@ -8,6 +8,7 @@ from hypothesis import strategies as st
 from vividowl.core.trace.roles import Role
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sensor_log import read_log, to_trace
+from vividowl.words import sentences
 
 temperatures = st.lists(st.floats(20, 110), min_size=30, max_size=80)
 
@@ -18,8 +19,11 @@ def lines(values, sep, dec, *, header="CPU Package [°C]"):
 
 
 @settings(max_examples=60, deadline=None)
-@given(temperatures, st.sampled_from([(",", "."), (";", ","), (";", "."), ("\t", "."), ("\t", ",")]),
-       st.sampled_from(["\n", "\r\n"]))  # fmt: skip
+@given(
+    temperatures,
+    st.sampled_from([(",", "."), (";", ","), (";", "."), ("\t", "."), ("\t", ",")]),
+    st.sampled_from(["\n", "\r\n"]),
+)
 def test_property_numbers_survive(values, style, ending):
     sep, dec = style
     parsed = read_log(ending.join(lines(values, sep, dec)).encode())
@@ -38,7 +42,7 @@ def test_property_what_is_missing_is_missing_and_counted(values, holes, word):
         text[i + 1] = ",".join([cells[0], word, cells[2]])
     parsed = read_log("\n".join(text).encode())
     assert set(np.flatnonzero(parsed.frame["c1"].is_null().to_numpy())) == holes
-    assert any(f"{len(holes)} of {len(values)}" in n for n in parsed.notices)
+    assert any(f"{len(holes)} of {len(values)}" in n for n in sentences(parsed.notices))
 
 
 @settings(max_examples=40, deadline=None)

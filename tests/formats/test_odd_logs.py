@@ -9,10 +9,12 @@ import polars as pl
 import pytest
 import xlsxwriter
 from tests.logs import rows
+from tests.said import refuses
 
 from vividowl.core.trace.roles import Role
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sensor_log import TIME, read_log, to_trace
+from vividowl.words import sentence, sentences
 
 SAMPLES = rows(load_s=200)
 TRUTH = np.array([r["temp"] for r in SAMPLES])
@@ -55,7 +57,7 @@ def test_a_workbook_with_a_cover_sheet_and_midnight(tmp_path):
     book.close()
     trace, _, notices = read((tmp_path / "log.xlsx").read_bytes())
     check(trace)
-    assert "The sheet “Run” was read." in notices
+    assert "The sheet “Run” was read." in sentences(notices)
     assert trace.channels[Role.THROTTLE_FLAG].sum() == sum(r["held"] for r in SAMPLES)
 
 
@@ -67,7 +69,7 @@ def test_json_lines_with_nested_sensors_and_a_broken_line():
     trace, parsed, notices = read("\n".join([*lines, '{"ts": "20']).encode())
     check(trace)
     assert parsed.layout.headers == ("ts", "cpu package temp_c", "cpu power_w")
-    assert notices == ("1 line(s) are no JSON objects and were left out.",)
+    assert sentences(notices) == ["1 line(s) are no JSON objects and were left out."]
 
 
 def test_a_json_array_is_read_too():
@@ -76,23 +78,32 @@ def test_a_json_array_is_read_too():
 
 
 def test_parquet_with_moments_and_milliwatts(tmp_path):
-    pl.DataFrame({
-        "time": [moment(r).replace(tzinfo=None) for r in SAMPLES],
-        "CPU Package Temp": TRUTH,
-        "CPU Package Power [mW]": POWER * 1000,
-        "list": [[1, 2]] * len(SAMPLES),
-    }).write_parquet(tmp_path / "log.parquet")  # fmt: skip
+    pl.DataFrame(
+        {
+            "time": [moment(r).replace(tzinfo=None) for r in SAMPLES],
+            "CPU Package Temp": TRUTH,
+            "CPU Package Power [mW]": POWER * 1000,
+            "list": [[1, 2]] * len(SAMPLES),
+        }
+    ).write_parquet(tmp_path / "log.parquet")
     trace, _, notices = read((tmp_path / "log.parquet").read_bytes())
     check(trace)
-    assert notices == ("Columns that hold lists were left out: list.",)
+    assert sentences(notices) == ["Columns that hold lists were left out: list."]
 
 
 def test_thousands_signs_in_either_custom():
-    english = csv("Time [s],CPU Package [°C],CPU Power [W],CPU Clock [MHz]",
-                  lambda r: f'{r["s"]},{r["temp"]:.1f},{r["power"]:.2f},"{r["clock"]:,.0f}"')  # fmt: skip
-    german = csv("Time [s];CPU Package [°C];CPU Power [W];CPU Clock [MHz]",
-                 lambda r: f"{r['s']:.0f};{r['temp']:.1f};{r['power']:.2f}".replace(".", ",")
-                 + ";" + f"{r['clock']:,.0f}".replace(",", "."))  # fmt: skip
+    english = csv(
+        "Time [s],CPU Package [°C],CPU Power [W],CPU Clock [MHz]",
+        lambda r: f'{r["s"]},{r["temp"]:.1f},{r["power"]:.2f},"{r["clock"]:,.0f}"',
+    )
+    german = csv(
+        "Time [s];CPU Package [°C];CPU Power [W];CPU Clock [MHz]",
+        lambda r: (
+            f"{r['s']:.0f};{r['temp']:.1f};{r['power']:.2f}".replace(".", ",")
+            + ";"
+            + f"{r['clock']:,.0f}".replace(",", ".")
+        ),
+    )
     for data in (english, german):
         trace = read(data)[0]
         check(trace)
@@ -108,8 +119,10 @@ def test_units_in_the_cells():
 
 
 def test_a_decimal_comma_in_quotes_between_commas():
-    data = csv("Time [s],CPU Package [°C],CPU Power [W]",
-               lambda r: f'{r["s"]:.0f},"{r["temp"]:.1f}","{r["power"]:.2f}"'.replace(".", ","))  # fmt: skip
+    data = csv(
+        "Time [s],CPU Package [°C],CPU Power [W]",
+        lambda r: f'{r["s"]:.0f},"{r["temp"]:.1f}","{r["power"]:.2f}"'.replace(".", ","),
+    )
     check(read(data)[0])
 
 
@@ -131,23 +144,32 @@ CLOCKS = {
 @pytest.mark.parametrize("style", CLOCKS)
 def test_clocks_of_all_kinds_across_midnight(style):
     header, stamp = CLOCKS[style]
-    trace, _, notices = read(csv(f"{header},CPU Package [°C],CPU Power [W]",
-                                 lambda r: f"{stamp(moment(r))},{r['temp']:.1f},{r['power']:.2f}"))  # fmt: skip
+    trace, _, notices = read(
+        csv(
+            f"{header},CPU Package [°C],CPU Power [W]", lambda r: f"{stamp(moment(r))},{r['temp']:.1f},{r['power']:.2f}"
+        )
+    )
     check(trace)
     assert notices == ()
 
 
 def test_footers_as_wide_as_the_table_are_left_out():
-    body = csv("Date,Time,CPU Package [°C],CPU Power [W]",
-               lambda r: f"{moment(r):%Y-%m-%d,%H:%M:%S},{r['temp']:.1f},{r['power']:.2f}")  # fmt: skip
+    body = csv(
+        "Date,Time,CPU Package [°C],CPU Power [W]",
+        lambda r: f"{moment(r):%Y-%m-%d,%H:%M:%S},{r['temp']:.1f},{r['power']:.2f}",
+    )
     trace, _, notices = read(body + b"\nMin,,24.1,6.0\nMax,,95.0,70.0\nMean,,80.2,44.4\n")
     check(trace)
-    assert notices == (f"The last 3 line(s), from line {len(SAMPLES) + 2} on, carry no time and were left out.",)
+    assert sentences(notices) == [
+        f"The last 3 line(s), from line {len(SAMPLES) + 2} on, carry no time and were left out."
+    ]
 
 
 def test_columns_of_one_name_are_numbered():
-    data = csv("Time [s],Core [°C],Core [°C],CPU Power [W]",
-               lambda r: f"{r['s']},{r['temp']:.1f},{r['temp'] - 2:.1f},{r['power']:.2f}")  # fmt: skip
+    data = csv(
+        "Time [s],Core [°C],Core [°C],CPU Power [W]",
+        lambda r: f"{r['s']},{r['temp']:.1f},{r['temp'] - 2:.1f},{r['power']:.2f}",
+    )
     assert read(data)[1].layout.headers == ("Time [s]", "Core [°C]", "Core [°C] (2)", "CPU Power [W]")
 
 
@@ -163,7 +185,7 @@ def test_jumps_of_the_sensor_are_left_out_and_named():
     data = csv("Time [s],CPU Package [°C]", lambda r: f"{r['s']},{values[int(r['s'])]:.1f}")
     trace, _, notices = read(data)
     assert np.isnan(trace.channels[Role.CPU_TEMPERATURE][[60, 90, 120]]).all()
-    assert any("3 drop-outs of the sensor" in n for n in notices)
+    assert any("3 drop-outs of the sensor" in n for n in sentences(notices))
 
 
 def archive(tmp_path, name):
@@ -173,26 +195,29 @@ def archive(tmp_path, name):
 
 
 def test_an_archive_is_no_workbook(tmp_path):
-    with pytest.raises(FormatError, match="an archive and no workbook") as caught:
+    with refuses(FormatError, match="an archive and no workbook") as caught:
         read_log(archive(tmp_path, "log.csv"), "logs.zip")
-    assert "Unpack it" in caught.value.remedy
+    assert "Unpack it" in sentence(caught.value.remedy)
 
 
 def test_a_workbook_that_unpacks_to_a_flood_is_refused(tmp_path):
     with zipfile.ZipFile(tmp_path / "a.xlsx", "w", zipfile.ZIP_DEFLATED) as out:
         out.writestr("xl/worksheets/sheet1.xml", b"0" * (401 * 1024 * 1024))
-    with pytest.raises(FormatError, match="unpacks to more than 400 MB"):
+    with refuses(FormatError, match="unpacks to more than 400 MB"):
         read_log((tmp_path / "a.xlsx").read_bytes(), "bomb.xlsx")
 
 
-@pytest.mark.parametrize(("data", "words"), [
-    (b"PK\x03\x04 but then nothing", "cannot be opened as a workbook"),
-    (b"PAR1 but then nothing", "cannot be opened as Parquet"),
-    (b'[{"a": 1}', "no complete JSON"),
-    (b'{"a": 1}\n' + b"words\n" * 9, "line 2 is no JSON object"),
-])  # fmt: skip
+@pytest.mark.parametrize(
+    ("data", "words"),
+    [
+        (b"PK\x03\x04 but then nothing", "cannot be opened as a workbook"),
+        (b"PAR1 but then nothing", "cannot be opened as Parquet"),
+        (b'[{"a": 1}', "no complete JSON"),
+        (b'{"a": 1}\n' + b"words\n" * 9, "line 2 is no JSON object"),
+    ],
+)
 def test_broken_containers_are_refused_in_a_line(data, words):
-    with pytest.raises(FormatError, match=words) as caught:
+    with refuses(FormatError, match=words) as caught:
         read_log(data, "broken")
     assert caught.value.remedy
 

@@ -6,6 +6,7 @@ import zlib
 
 import pytest
 from PIL import ExifTags, Image
+from tests.said import refuses
 
 from vividowl.formats.errors import FormatError
 from vividowl.formats.photo import LARGE_PX, PHOTO_MOST, SMALL_PX, read_photo
@@ -91,7 +92,7 @@ def bomb(width, height):
     ],
 )
 def test_what_is_no_photo_is_refused_with_a_remedy(data, text, reason):
-    with pytest.raises(FormatError, match=text) as caught:
+    with refuses(FormatError, match=text) as caught:
         read_photo(data)
     assert caught.value.reason == reason
     assert caught.value.remedy

@@ -3,10 +3,12 @@
 import numpy as np
 import pytest
 from tests.logs import HEADERS, rows, text
+from tests.said import refuses, said_by
 
 from vividowl.core.trace.roles import Role
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sensor_log import apply_mapping, read_log, to_trace
+from vividowl.words import sentence, sentences
 
 SAMPLES = rows(load_s=200)
 TRUTH = np.array([r["temp"] for r in SAMPLES])
@@ -30,7 +32,7 @@ def test_delimiters_and_decimal_signs(sep, dec):
 def test_encodings(encoding):
     trace, notices, _ = trace_of("\r\n".join(text(SAMPLES)).encode(encoding))
     assert np.allclose(trace.channels[Role.CPU_TEMPERATURE], TRUTH, atol=0.051)
-    assert any("Windows-1252" in n for n in notices) == (encoding == "cp1252")
+    assert any("Windows-1252" in n for n in sentences(notices)) == (encoding == "cp1252")
 
 
 @pytest.mark.parametrize("stamp", ["iso", "clock", "ampm", "elapsed", "epoch_ms"])
@@ -122,7 +124,7 @@ def test_gaps_and_dashes_are_not_known_and_never_zero():
         lines[i] = ",".join(cells)
     trace, notices, _ = trace_of("\n".join(lines).encode())
     assert np.isnan(trace.channels[Role.CPU_TEMPERATURE][49:52]).all()
-    assert any("3 of" in n and "hold no number" in n for n in notices)
+    assert any("3 of" in n and "hold no number" in n for n in sentences(notices))
 
 
 def test_drop_outs_of_a_sensor_are_left_out_and_named():
@@ -131,7 +133,7 @@ def test_drop_outs_of_a_sensor_are_left_out_and_named():
     broken[61]["temp"] = 255.0
     trace, notices, _ = trace_of("\n".join(text(broken)).encode())
     assert np.isnan(trace.channels[Role.CPU_TEMPERATURE][60:62]).all()
-    assert any("2 drop-outs" in n for n in notices)
+    assert any("2 drop-outs" in n for n in sentences(notices))
 
 
 def test_three_hundred_columns_are_read():
@@ -165,20 +167,20 @@ def test_duplicate_headers_are_kept_apart():
         (b"Time [s],CPU temp [C]\n" + b"7,50\n" * 30, "stands still", "fractions"),
     ],
     ids=["empty", "blank", "binary", "header only", "no header", "prose", "no time", "too short", "bad time", "still"],
-)  # fmt: skip
+)
 def test_what_cannot_be_used_is_named_with_the_remedy(data, says, remedy):
     with pytest.raises(FormatError) as caught:
         read_log(data, "bench.csv")
-    assert says in str(caught.value)
-    assert remedy in caught.value.remedy
+    assert says in said_by(caught.value)
+    assert remedy in sentence(caught.value.remedy)
     if "“soon”" not in says and "still" not in says:
-        assert "bench.csv" in str(caught.value)
+        assert "bench.csv" in said_by(caught.value)
 
 
 def test_too_many_columns_are_refused_with_the_number():
     header = ",".join(["Time", *[f"S{i} [V]" for i in range(450)]])
     row = ",".join(["1"] * 451)
-    with pytest.raises(FormatError, match="451 columns, at most 400"):
+    with refuses(FormatError, match="451 columns, at most 400"):
         read_log("\n".join([header, *[row] * 20]).encode(), "wide.csv")
 
 
@@ -186,7 +188,7 @@ def test_a_column_called_temperature_that_cannot_be_one_loses_its_role():
     lines = ["Time [s],CPU temperature [°C],CPU power [W]"] + [f"{i},{2000 + i},30" for i in range(40)]
     _, notices, parsed = trace_of("\n".join(lines).encode())
     assert parsed.guesses[1].role is None
-    assert any("was not taken as a temperature" in n for n in notices)
+    assert any("was not taken as a temperature" in n for n in sentences(notices))
 
 
 def test_a_mapping_by_hand_wins_and_takes_the_role_from_the_other():
@@ -206,5 +208,5 @@ def test_a_mapping_by_hand_wins_and_takes_the_role_from_the_other():
 )
 def test_a_mapping_that_names_what_is_not_there_is_refused(mapping, says):
     parsed = read_log("\n".join(text(SAMPLES)).encode())
-    with pytest.raises(FormatError, match=says):
+    with refuses(FormatError, match=says):
         apply_mapping(parsed.guesses, mapping)

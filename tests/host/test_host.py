@@ -11,6 +11,7 @@ from pathlib import Path
 import pytest
 from click.testing import CliRunner
 from tests.logs import HOT, log_bytes
+from tests.said import refuses
 
 from vividowl.cli import cli
 from vividowl.demo import shop
@@ -121,15 +122,30 @@ def served(workshop):
     owner = accounts.found_shop(
         workshop, shop_name="Kept", name="Ada", login="ada", password="four words to remember"
     ).actor
-    fields = {**dict.fromkeys(intake.INTAKE_FIELDS), "customer_name": "Wen", "customer_contact": "", "kind": "laptop",
-              "maker": "", "model": "Marrow", "symptom": "", "surroundings": "unknown", "place": "unknown",
-              "fan": "unknown", "lives": "", "warranty": "over",
-              "seal": "none", "backup_done": "yes", "battery_swollen": False, "liquid_damage": False,
-              "factory_interface": ""}  # fmt: skip
+    fields = {
+        **dict.fromkeys(intake.INTAKE_FIELDS),
+        "customer_name": "Wen",
+        "customer_contact": "",
+        "kind": "laptop",
+        "maker": "",
+        "model": "Marrow",
+        "symptom": "",
+        "surroundings": "unknown",
+        "place": "unknown",
+        "fan": "unknown",
+        "lives": "",
+        "warranty": "over",
+        "seal": "none",
+        "backup_done": "yes",
+        "battery_swollen": False,
+        "liquid_damage": False,
+        "factory_interface": "",
+    }
     job = intake.create_job(workshop, owner, fields).job.id
     data = log_bytes(HOT, seed=4)
-    logs.receive_log(workshop, owner, job, "before", io.BytesIO(data), expected=len(data), file_name="a.csv",
-                        mapping={}, again=False)  # fmt: skip
+    logs.receive_log(
+        workshop, owner, job, "before", io.BytesIO(data), expected=len(data), file_name="a.csv", mapping={}, again=False
+    )
     return owner, job, data
 
 
@@ -171,7 +187,7 @@ def test_the_command_line_from_members_to_restore(root, monkeypatch):
     some = shop.stories()[:2]  # the whole demo is made where ./start --prepare is tried
     monkeypatch.setattr(shop, "stories", lambda: some)
     run = CliRunner()
-    with pytest.raises(Refused, match="no shop yet"):
+    with refuses(Refused, match="no shop yet"):
         run.invoke(cli, ["user", "list"], catch_exceptions=False)
     made = run.invoke(cli, ["demo"], catch_exceptions=False)
     assert "The demo shop is ready." in made.output

@@ -9,8 +9,19 @@ from tests.logs import COOL, HOT, log_bytes
 
 from vividowl import cli
 
-READ_KEYS = {"channels", "samples", "duration_s", "interval_s", "load", "steady", "stats", "throttling",
-             "resistance_K_per_W", "network", "findings"}  # fmt: skip
+READ_KEYS = {
+    "channels",
+    "samples",
+    "duration_s",
+    "interval_s",
+    "load",
+    "steady",
+    "stats",
+    "throttling",
+    "resistance_K_per_W",
+    "network",
+    "findings",
+}
 
 
 @pytest.fixture
@@ -90,8 +101,9 @@ def test_what_is_not_known_is_null_and_never_zero(run, tmp_path):
 
 
 def test_a_run_compared_with_itself_says_what_could_hide(run, files):
-    found = json.loads(run("compare", files / "after.csv", files / "after.csv", "--before-room", 24, "--after-room", 24,
-                           "--json")[1])  # fmt: skip
+    found = json.loads(
+        run("compare", files / "after.csv", files / "after.csv", "--before-room", 24, "--after-room", 24, "--json")[1]
+    )
     assert found["verdict"] == "no_difference_shown"
     assert 0.5 < found["hidden_gain_K"] < 5.0
 
@@ -123,9 +135,24 @@ def test_a_sparse_log_is_read_and_one_without_a_valid_die_is_refused(run, tmp_pa
 
 
 def test_compare_has_the_fixed_keys_and_the_verdict(run, files):
-    code, out, _ = run("compare", files / "before.csv", files / "after.csv", "--before-room", 24, "--after-room", 24,
-                       "--before", "fan=automatic", "--after", "fan=automatic", "--before", "placement=stand",
-                       "--after", "placement=stand", "--json")  # fmt: skip
+    code, out, _ = run(
+        "compare",
+        files / "before.csv",
+        files / "after.csv",
+        "--before-room",
+        24,
+        "--after-room",
+        24,
+        "--before",
+        "fan=automatic",
+        "--after",
+        "fan=automatic",
+        "--before",
+        "placement=stand",
+        "--after",
+        "placement=stand",
+        "--json",
+    )
     found = json.loads(out)
     assert code == 0
     assert (found["verdict"], found["assumes"], found["hidden_gain_K"]) == ("improved", [], None)
@@ -156,8 +183,9 @@ def test_noise_has_the_fixed_keys_at_any_depth(run, files, kind):
 
 
 def test_noise_is_calibrated_by_a_reference(run, files):
-    found = json.loads(run("noise", files / "reference.wav", "--reference", files / "reference.wav",
-                           "--reference-db", 94, "--json")[1])  # fmt: skip
+    found = json.loads(
+        run("noise", files / "reference.wav", "--reference", files / "reference.wav", "--reference-db", 94, "--json")[1]
+    )
     assert found["calibrated"] is True
     assert found["LAeq_dB"] == pytest.approx(94.0, abs=0.01)
 
@@ -175,16 +203,30 @@ WRONG = [
     (("read", "{}/none.csv"), "there is no such file"),
     (("read", "{}/reference.wav"), "is not a text file"),
     (("read", "{}/before.csv", "--room", "240"), "Was it 24.0?"),
-    (("compare", "{}/before.csv", "{}/after.csv", "--before-room", "24", "--after-room", "24", "--after", "mood=good"),
-     "is no condition"),
-    (("compare", "{}/before.csv", "{}/after.csv", "--before-room", "24", "--after-room", "24", "--after", "fan"),
-     "is not key=value"),
+    (
+        (
+            "compare",
+            "{}/before.csv",
+            "{}/after.csv",
+            "--before-room",
+            "24",
+            "--after-room",
+            "24",
+            "--after",
+            "mood=good",
+        ),
+        "is no condition",
+    ),
+    (
+        ("compare", "{}/before.csv", "{}/after.csv", "--before-room", "24", "--after-room", "24", "--after", "fan"),
+        "is not key=value",
+    ),
     (("compare", "{}/before.csv", "{}/after.csv"), "--before-room"),
     (("noise", "{}/before.csv"), "cannot be read as a recording"),
     (("noise", "{}/silent.wav", "--reference", "{}/silent.wav", "--reference-db", "94"), "reference recording is"),
     (("noise", "{}/reference.wav", "--reference-db", "94"), "needs both"),
     (("noise", "{}/reference.wav", "--blades", "1"), "allowed are 3 to 120"),
-]  # fmt: skip
+]
 
 
 @pytest.mark.parametrize(("arguments", "words"), WRONG)

@@ -78,9 +78,12 @@ def test_it_serves_and_stops_with_its_database(root, how):
 
 def test_preparing_makes_the_demo_and_ends(root):
     done = subprocess.run(
-        [sys.executable, "-m", "vividowl.host", "--root", str(root), "--prepare"], capture_output=True, text=True,
-        check=True, timeout=120,
-    )  # fmt: skip
+        [sys.executable, "-m", "vividowl.host", "--root", str(root), "--prepare"],
+        capture_output=True,
+        text=True,
+        check=True,
+        timeout=120,
+    )
     assert done.stdout.splitlines()[-1] == "Ready."
     assert not Cluster(root / "var/pg").running()
     again = Served(root, "--port", str(free_port()))
@@ -99,9 +102,12 @@ def test_fresh_on_a_real_shop_is_one_line_and_exit_code_one(root):
     database.close()
     cluster.stop()
     refused = subprocess.run(
-        [sys.executable, "-m", "vividowl.host", "--root", str(root), "--fresh"], capture_output=True, text=True,
-        check=False, timeout=60,
-    )  # fmt: skip
+        [sys.executable, "-m", "vividowl.host", "--root", str(root), "--fresh"],
+        capture_output=True,
+        text=True,
+        check=False,
+        timeout=60,
+    )
     assert refused.returncode == 1
     assert refused.stderr == (
         "vividowl: This database holds a real shop, which --fresh does not throw away. Leave --fresh out.\n"
@@ -111,9 +117,13 @@ def test_fresh_on_a_real_shop_is_one_line_and_exit_code_one(root):
 def test_the_command_says_one_line_with_exit_code_two(root):
     command = str(Path(sys.executable).with_name("vividowl"))
     refused = subprocess.run(
-        [command, "backup", "/nowhere/at/all.tar"], capture_output=True, text=True, check=False, timeout=60,
+        [command, "backup", "/nowhere/at/all.tar"],
+        capture_output=True,
+        text=True,
+        check=False,
+        timeout=60,
         env={**os.environ, "VIVIDOWL_ROOT": str(root)},
-    )  # fmt: skip
+    )
     assert refused.returncode == 2
     assert refused.stderr.startswith("vividowl: The folder /nowhere/at does not exist.")
     assert "Traceback" not in refused.stderr

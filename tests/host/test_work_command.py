@@ -6,13 +6,23 @@ import pytest
 from tests.host.test_reading_commands import run  # noqa: F401 - a fixture
 
 KEYS = {
-    ("dose", "width_mm=15", "length_mm=13", "film_um=30", "waste=0.3", "density_g_ml=2.5"):
-        {"volume_ul", "mass_g", "bead_diameter_mm"},
+    ("dose", "width_mm=15", "length_mm=13", "film_um=30", "waste=0.3", "density_g_ml=2.5"): {
+        "volume_ul",
+        "mass_g",
+        "bead_diameter_mm",
+    },
     ("syringe", "volume_ml=0.2", "mass_g=2.1", "density_g_ml=6.4"): {"consistent", "implied_density_g_ml"},
-    ("gap", "gap_mm=0.8", "tolerance_mm=0,05"):
-        {"thickness_mm", "stack_mm", "compression_min", "compression_max", "fits"},
-    ("resistance", "thickness_um=30", "conductivity=8.5", "area_mm2=195", "power_w=60"):
-        {"resistance_K_per_W", "drop_K"},
+    ("gap", "gap_mm=0.8", "tolerance_mm=0,05"): {
+        "thickness_mm",
+        "stack_mm",
+        "compression_min",
+        "compression_max",
+        "fits",
+    },
+    ("resistance", "thickness_um=30", "conductivity=8.5", "area_mm2=195", "power_w=60"): {
+        "resistance_K_per_W",
+        "drop_K",
+    },
     ("airflow", "power_w=100", "rise_k=20", "air_c=25"): {"flow_L_s", "flow_cfm"},
     ("levels", "levels_db=60,50"): {"mean_db", "sum_db"},
     ("background", "level_db=46", "background_db=40"): {"corrected_db", "correction_db", "upper_bound"},
@@ -20,11 +30,19 @@ KEYS = {
     ("change", "before=10748", "after=11116"): {"change", "change_percent"},
     ("duration", "before=19:21", "after=17:22"): {"saved_s", "less_time_percent", "more_throughput_percent"},
     ("plating", "method=electroless", "target_um=10"): {"hours", "rate_um_h"},
-    ("cut", "sheet=80x80", "pieces=15.5x15.5,20.5x10.5", "kerf_mm=0.2"):
-        {"fits", "sheets", "waste_share", "placements", "offcut_share"},
+    ("cut", "sheet=80x80", "pieces=15.5x15.5,20.5x10.5", "kerf_mm=0.2"): {
+        "fits",
+        "sheets",
+        "waste_share",
+        "placements",
+        "offcut_share",
+    },
     ("skin", "power_w=4"): {"skin_c", "limit_c", "allowed", "cover_K_per_W"},
-    ("shim", "width_mm=15", "length_mm=15", "power_w=8", "pad_um=2000", "pad_conductivity=3", "shim_um=1000"):
-        {"pad_K_per_W", "shim_K_per_W", "drop_K"},
+    ("shim", "width_mm=15", "length_mm=15", "power_w=8", "pad_um=2000", "pad_conductivity=3", "shim_um=1000"): {
+        "pad_K_per_W",
+        "shim_K_per_W",
+        "drop_K",
+    },
     ("life", "kind=paste_soft"): {"months"},
     ("drop", "school=line", "volume_ul=10", "width_mm=12", "length_mm=20"): {"strokes", "stroke_mm", "diameter_mm"},
     ("imprint", "how=old_pad", "reading_mm=1"): {"gap_mm", "tolerance_mm"},
@@ -32,7 +50,7 @@ KEYS = {
     ("price", "parts=4.5", "hands_min=65", "hourly_rate=60"): {"parts", "work", "tax", "total"},
     ("fahrenheit", "difference_f=26"): {"k"},
     ("capacity", "reading_c=95", "room_c=25", "power_w=50", "limit_c=95"): {"resistance_K_per_W", "capacity_w"},
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("given", "keys"), KEYS.items(), ids=[k[0] for k in KEYS])
@@ -82,8 +100,9 @@ def test_the_skin_of_a_lap_is_refused_and_of_a_dock_is_not(run):  # noqa: F811
 
 def test_in_words_and_the_list(run):  # noqa: F811
     assert run("work", "gap", "gap_mm=0.8", "tolerance_mm=0.05")[1].splitlines()[:2] == [
-        "thickness_mm: 1", "stack_mm: 1",
-    ]  # fmt: skip
+        "thickness_mm: 1",
+        "stack_mm: 1",
+    ]
     listed = run("work")[1]
     assert all(name in listed for name in {k[0] for k in KEYS})
 

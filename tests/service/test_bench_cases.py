@@ -4,7 +4,6 @@ import io
 import json
 import threading
 import uuid
-from dataclasses import asdict
 from datetime import UTC, datetime, timedelta
 
 import pytest
@@ -13,6 +12,7 @@ from sqlalchemy import text
 from sqlalchemy.exc import DBAPIError
 from tests.bench_jobs import COVER, FINE, PLACES
 from tests.logs import HOT, log_bytes
+from tests.said import refuses
 from tests.service.test_planning import SAFE
 from tests.service.test_stock import PASTE, lot
 from tests.service.test_use_cases import FIELDS, RUN, owner, upload  # noqa: F401 - a fixture
@@ -32,6 +32,7 @@ from vividowl.service.plan import planning
 from vividowl.service.shelf import shelf
 from vividowl.service.shop import settings as shop_settings
 from vividowl.store.bench import BenchEventRow
+from vividowl.words import sentences, told
 
 NOON = datetime(2026, 5, 4, 12, 0, tzinfo=UTC)
 
@@ -49,8 +50,9 @@ class Tablet:
 
     def send(self, *events, after_min=1.0):
         self.now += timedelta(minutes=after_min)
-        return bench_work.take_events(self.workshop, self.actor, self.job, self.name, events, self.now + self.wrong_by,
-                                      self.now)  # fmt: skip
+        return bench_work.take_events(
+            self.workshop, self.actor, self.job, self.name, events, self.now + self.wrong_by, self.now
+        )
 
     def do(self, event_kind, *, after_min=1.0, **data):
         (taken,) = self.send(self.event(event_kind, **data), after_min=after_min).taken
@@ -61,8 +63,11 @@ class Tablet:
             if step.id == name:
                 return self
             if step.id not in self.state.outcomes:
-                taken = (self.do("power_on", after_min=20, results=FINE) if step.shows == "power"
-                         else self.do("step_done", after_min=20, step=step.id))  # fmt: skip
+                taken = (
+                    self.do("power_on", after_min=20, results=FINE)
+                    if step.shows == "power"
+                    else self.do("step_done", after_min=20, step=step.id)
+                )
                 assert taken.refusal is None, taken.refusal
         assert name == "end"
         return self
@@ -105,20 +110,20 @@ def test_the_list_comes_from_the_plan(tablet):
 
 def test_a_list_waits_for_a_decision_and_for_the_gates(workshop, owner, planned):  # noqa: F811
     job = intake.create_job(workshop, owner, {**FIELDS, "backup_done": "no"}).job.id
-    with pytest.raises(Refused, match="Not settled in Intake: No backup is confirmed"):
+    with refuses(Refused, match="Not settled in Intake: No backup is confirmed"):
         bench_work.begin(workshop, owner, job, with_model=True)
     job = planned()
     version = planning.get_plan(workshop, owner, job).plan.version
     planning.choose(workshop, owner, job, version, None)
-    with pytest.raises(Refused, match="Nothing is decided yet"):
+    with refuses(Refused, match="Nothing is decided yet"):
         bench_work.begin(workshop, owner, job, with_model=True)
     planning.choose(workshop, owner, job, version + 1, "leave")
-    with pytest.raises(Refused, match="leave the device alone"):
+    with refuses(Refused, match="leave the device alone"):
         bench_work.begin(workshop, owner, job, with_model=True)
 
 
 def test_a_list_begins_once(workshop, owner, tablet):  # noqa: F811
-    with pytest.raises(Refused, match="has begun already"):
+    with refuses(Refused, match="has begun already"):
         bench_work.begin(workshop, owner, tablet.job, with_model=True)
 
 
@@ -200,7 +205,7 @@ def test_nothing_happens_in_the_future(tablet):
 def test_a_job_handed_over_yesterday_takes_nothing(workshop, owner, tablet):  # noqa: F811
     with workshop.scope(owner) as scope:
         scope.get(bench.Job, tablet.job).handed_over_at = NOON - timedelta(days=1)
-    with pytest.raises(Refused, match="was handed over and is closed; nothing of it was taken") as caught:
+    with refuses(Refused, match="was handed over and is closed; nothing of it was taken") as caught:
         tablet.do("step_done", step="power_off")
     assert caught.value.reason == "handed_over"
     assert tablet.state.outcomes == {}
@@ -283,7 +288,7 @@ def test_a_finding_changes_the_plan_and_undo_changes_it_back(workshop, owner, ta
 def test_a_finding_that_was_changed_by_hand_since_stays(workshop, owner, tablet):  # noqa: F811
     tablet.do("found", part="fins", seen="felt")
     view = planning.get_plan(workshop, owner, tablet.job)
-    found = {**asdict(view.inspection), "dust": "none"}
+    found = {**told(view.inspection), "dust": "none"}
     planning.save_findings(workshop, owner, tablet.job, view.plan.version, "cooler", found)
     tablet.do("undo")
     assert planning.get_plan(workshop, owner, tablet.job).inspection.dust == "none"
@@ -316,14 +321,14 @@ def test_closing_lets_the_after_reading_begin(workshop, owner, tablet):  # noqa:
     tablet.until("cooler_on")
     assert intake.get_job(workshop, owner, tablet.job).stage == "close"
     version = intake.get_job(workshop, owner, tablet.job).job.version
-    with pytest.raises(Refused, match=r"The bench list has \d+ open items"):
+    with refuses(Refused, match=r"The bench list has \d+ open items"):
         fit.save_fit(workshop, owner, tablet.job, version, cleaned=["fins"], note="", done=True)
     tablet.until("end")
     assert tablet.do("closed").refusal is None
     view = intake.get_job(workshop, owner, tablet.job)
     assert (view.stage, view.job.fit_done) == ("after", True)
     assert set(view.job.cleaned) == {"fins", "fan", "vents", "contact", "old_interface"}
-    with pytest.raises(Refused, match="The bench list is closed"):
+    with refuses(Refused, match="The bench list is closed"):
         fit.save_fit(workshop, owner, tablet.job, view.job.version, cleaned=["fins"], note="", done=False)
     tablet.do("undo")
     assert not intake.get_job(workshop, owner, tablet.job).job.fit_done
@@ -364,7 +369,7 @@ def test_photos_come_once_and_an_event_needs_its_photo(workshop, owner, tablet):
     assert first.sha256 == again.sha256
     assert tablet.do("photo", photo=str(photo), what="before").refusal is None
     assert photos.photo_bytes(workshop, owner, photo, "small").startswith(b"\xff\xd8")
-    with pytest.raises(Refused, match="no photo that can be read"):
+    with refuses(Refused, match="no photo that can be read"):
         photos.receive_photo(workshop, owner, tablet.job, uuid.uuid4(), io.BytesIO(b"a film"))
 
 
@@ -375,12 +380,12 @@ def test_the_record_tells_a_breach_as_what_it_is(workshop, owner, tablet):  # no
     (key,) = tablet.state.breaches
     tablet.do("checked", of=key, words="nothing bridged, looked with the loupe")
     lines = handover.get_record(workshop, owner, tablet.job).bench.lines
-    assert any(told in line and "Checked: nothing bridged" in line for line in lines)
+    assert any(told in line and "Checked: nothing bridged" in line for line in sentences(lines))
 
 
 def drawn(tablet):
     for place in PLACES:
-        assert tablet.do("place_added", place=asdict(place)).refusal is None
+        assert tablet.do("place_added", place=told(place)).refusal is None
 
 
 def test_a_model_is_kept_from_a_job_and_offered_on_the_next(workshop, owner, tablet, planned):  # noqa: F811
@@ -408,7 +413,7 @@ def test_a_model_goes_to_another_shop_as_json_without_any_customer(workshop, own
     told, name = device_models.export_model(workshop, owner, kept.id)
     assert name == "model-ondervale-marrow-15.json"
     assert FIELDS["customer_name"] not in told
-    with pytest.raises(Refused, match="is kept already"):
+    with refuses(Refused, match="is kept already"):
         device_models.import_model(workshop, owner, told, replace_kept=False)
     device_models.remove_model(workshop, owner, kept.id)
     got = device_models.import_model(workshop, owner, told, replace_kept=False)
@@ -420,14 +425,14 @@ def test_a_model_goes_to_another_shop_as_json_without_any_customer(workshop, own
         (json.dumps({**json.loads(told), "x": 1}), "“x”"),
         (json.dumps({**json.loads(told), "outline_jpeg_base64": "?"}), "outline in the file"),
     ):
-        with pytest.raises(Refused, match=words):
+        with refuses(Refused, match=words):
             device_models.import_model(workshop, owner, broken, replace_kept=True)
 
 
 def test_notes_of_a_model_do_not_write_over_a_colleagues(workshop, owner, tablet):  # noqa: F811
     kept = device_models.save_from_job(workshop, owner, tablet.job)
     device_models.save_notes(workshop, owner, kept.id, kept.version, "snug", "weak clip")
-    with pytest.raises(Refused, match="changed meanwhile"):
+    with refuses(Refused, match="changed meanwhile"):
         device_models.save_notes(workshop, owner, kept.id, kept.version, "tight", "")
 
 
@@ -463,12 +468,26 @@ def test_the_log_is_read_from_where_it_was_left(workshop, owner, tablet):  # noq
         ("clean", {}),
         ("fan", {"fan_state": "drags"}),
         ("tune", {"undervolt_mv": 60.0}),
-        ("cover", {"place": "dock", "cover": {
-            "material": "aluminium", "thickness_mm": 1.0, "width_mm": 400.0, "length_mm": 400.0, "pad_width_mm": 60.0,
-            "pad_length_mm": 60.0, "pad_conductivity": 0.2, "gap_mm": 0.8, "gap_tolerance_mm": 0.05,
-            "battery_mm": 150.0}}),
+        (
+            "cover",
+            {
+                "place": "dock",
+                "cover": {
+                    "material": "aluminium",
+                    "thickness_mm": 1.0,
+                    "width_mm": 400.0,
+                    "length_mm": 400.0,
+                    "pad_width_mm": 60.0,
+                    "pad_length_mm": 60.0,
+                    "pad_conductivity": 0.2,
+                    "gap_mm": 0.8,
+                    "gap_tolerance_mm": 0.05,
+                    "battery_mm": 150.0,
+                },
+            },
+        ),
     ],
-)  # fmt: skip
+)
 def test_the_list_of_a_plan_that_needs_no_die_leaves_the_cooler_on(workshop, owner, planned, key, found):  # noqa: F811
     job = planned(key, **found)
     bench_work.begin(workshop, owner, job, with_model=True, at=NOON)
@@ -498,19 +517,24 @@ def test_a_dose_is_planned_until_it_is_weighed(workshop, owner, tablet):  # noqa
     tablet.do("step_done", step=name, after_min=20)
     (item,) = fit.get_items(workshop, owner, tablet.job)
     assert item.amount_is == "planned"
-    assert any("Planned, not weighed" in line for line in handover.get_record(workshop, owner, tablet.job).bench.lines)
+    assert any(
+        "Planned, not weighed" in line
+        for line in sentences(handover.get_record(workshop, owner, tablet.job).bench.lines)
+    )
     tablet.do("undo")
     assert tablet.do("step_done", step=name, value=0.051, after_min=20).refusal is None
     (item,) = fit.get_items(workshop, owner, tablet.job)
     assert (item.amount, item.amount_is) == (0.051, "weighed")
-    assert any("Weighed: 0.051 g" in line for line in handover.get_record(workshop, owner, tablet.job).bench.lines)
+    assert any(
+        "Weighed: 0.051 g" in line for line in sentences(handover.get_record(workshop, owner, tablet.job).bench.lines)
+    )
 
 
 def test_the_record_says_what_nobody_checked_or_counted(workshop, owner, tablet):  # noqa: F811
     tablet.until("power_on")
     few = {"boot": "fine", "fans": "fine", "temperatures": "fine"}
     assert tablet.do("power_on", results=few, after_min=20).refusal is None
-    said = " ".join(handover.get_record(workshop, owner, tablet.job).bench.lines)
+    said = " ".join(sentences(handover.get_record(workshop, owner, tablet.job).bench.lines))
     assert (
         "3 checks fine; not checked: keyboard types, touchpad moves, wireless finds networks, display is whole" in said
     )

@@ -2,6 +2,7 @@
 
 import pytest
 from tests.logs import HOT, log_bytes
+from tests.said import refuses
 from tests.service.test_planning import SAFE, before_only, option  # noqa: F401 - a fixture
 from tests.service.test_stock import DAY, PADS, PASTE, lot
 from tests.service.test_use_cases import FIELDS, RUN, both_runs, owner, upload  # noqa: F401 - a fixture
@@ -14,10 +15,11 @@ from vividowl.service.plan import planning
 from vividowl.service.plan.found import inspection_of
 from vividowl.service.shelf import materials, shelf
 from vividowl.store.models import Job
+from vividowl.words import sentence
 
 
 def words(view):
-    return [o.words for o in view.options]
+    return [sentence(o.words) for o in view.options]
 
 
 def test_each_kind_is_there_by_its_product_or_by_its_typical_values(workshop, owner, before_only):  # noqa: F811
@@ -49,7 +51,7 @@ def test_a_kinds_own_value_holds_for_its_products_unless_they_have_their_own(wor
     materials.save_kind(workshop, owner, "paste_stiff", {"own_factor": {"value": 1.5, "source": "measured"}})
     after = option(planning.get_plan(workshop, owner, before_only), "repaste:Grey Heron 11").prediction.interface.median
     assert after == pytest.approx(1.5 * before, rel=1e-6)
-    with pytest.raises(Refused, match="“hearsay” is no source"):
+    with refuses(Refused, match="“hearsay” is no source"):
         materials.save_kind(workshop, owner, "paste_stiff", {"own_factor": {"value": 1.5, "source": "hearsay"}})
 
 
@@ -64,9 +66,9 @@ def test_a_life_and_a_service_temperature_of_ones_own_have_their_effect(workshop
     own = option(planning.get_plan(workshop, owner, before_only), "repaste:Grey Heron 11")
     assert own.life_months == 9
     (gate,) = [g for g in own.gates if g.rule == "service_temperature"]
-    assert gate.reason.startswith("Paste, stiff (diamond) is rated to 70 °C, the die reaches ")
+    assert sentence(gate.reason).startswith("Paste, stiff (diamond) is rated to 70 °C, the die reaches ")
     assert own.blocked
-    with pytest.raises(Refused, match="rated to 70 °C"):
+    with refuses(Refused, match="rated to 70 °C"):
         planning.choose(workshop, owner, before_only, view.plan.version, own.key)
 
 
@@ -117,13 +119,13 @@ def test_an_earlier_visit_of_the_model_is_what_it_is_judged_against(workshop, ow
     measure.save_run(workshop, owner, job, "before", 0, RUN)
     upload(workshop, owner, job, "before", log_bytes(HOT, seed=1))
     view = planning.get_plan(workshop, owner, job)
-    assert view.reference_words == "same model"
+    assert sentence(view.reference_words) == "same model"
     width = option(view, "clean").prediction.resistance
     own = intake.create_job(workshop, owner, {**FIELDS, "model": "Never seen"}).job.id
     measure.save_run(workshop, owner, own, "before", 0, RUN)
     upload(workshop, owner, own, "before", log_bytes(HOT, seed=1))
     alone = planning.get_plan(workshop, owner, own)
-    assert alone.reference_words == "class-typical, from memory"
+    assert sentence(alone.reference_words) == "class-typical, from memory"
     untold = option(alone, "clean").prediction.resistance
     assert width.high - width.low < untold.high - untold.low
 

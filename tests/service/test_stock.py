@@ -5,6 +5,7 @@ import uuid
 from datetime import date, timedelta
 
 import pytest
+from tests.said import refuses, said_by
 from tests.service.test_use_cases import FIELDS, owner  # noqa: F401 - a fixture
 
 from vividowl.service.errors import Refused
@@ -12,10 +13,28 @@ from vividowl.service.jobs import fit, intake
 from vividowl.service.shelf import cutting, shelf
 from vividowl.service.shelf.stock import move
 
-PASTE = {"kind": "paste_stiff", "name": "Grey Heron 11", "unit": "g", "own": {}, "price_cents": 900, "low_at": 1.0,
-         "sheet_width_mm": None, "sheet_length_mm": None, "thickness_mm": None}  # fmt: skip
-PADS = {"kind": "pad", "name": "Moss pad 1.0", "unit": "sheet", "own": {}, "price_cents": 1200, "low_at": None,
-        "sheet_width_mm": 80.0, "sheet_length_mm": 80.0, "thickness_mm": 1.0}  # fmt: skip
+PASTE = {
+    "kind": "paste_stiff",
+    "name": "Grey Heron 11",
+    "unit": "g",
+    "own": {},
+    "price_cents": 900,
+    "low_at": 1.0,
+    "sheet_width_mm": None,
+    "sheet_length_mm": None,
+    "thickness_mm": None,
+}
+PADS = {
+    "kind": "pad",
+    "name": "Moss pad 1.0",
+    "unit": "sheet",
+    "own": {},
+    "price_cents": 1200,
+    "low_at": None,
+    "sheet_width_mm": 80.0,
+    "sheet_length_mm": 80.0,
+    "thickness_mm": 1.0,
+}
 DAY = date(2026, 1, 10)
 
 
@@ -24,13 +43,28 @@ def lot(code="A", held=1.0, expires_on=None):
 
 
 def item(lot_id, amount=0.6):
-    return {"target": "cpu_die", "kind": "paste_stiff", "product": "", "lot": "", "amount": amount, "amount_unit": "g",
-            "lot_id": lot_id}  # fmt: skip
+    return {
+        "target": "cpu_die",
+        "kind": "paste_stiff",
+        "product": "",
+        "lot": "",
+        "amount": amount,
+        "amount_unit": "g",
+        "lot_id": lot_id,
+    }
 
 
 def rows(count=4, width=20.0, length=20.0, together=False):
-    return [{"label": "memory", "target": "memory", "width_mm": width, "length_mm": length, "count": count,
-             "together": together}]  # fmt: skip
+    return [
+        {
+            "label": "memory",
+            "target": "memory",
+            "width_mm": width,
+            "length_mm": length,
+            "count": count,
+            "together": together,
+        }
+    ]
 
 
 @pytest.fixture
@@ -66,7 +100,7 @@ def test_two_tablets_booking_the_last_gram_get_one_success_and_one_clear_refusal
             fit.add_item(workshop, owner, job, item(paste.id, 0.6))
             told.append("booked")
         except Refused as refused:
-            told.append(refused.detail)
+            told.append(said_by(refused))
 
     threads = [threading.Thread(target=use) for _ in range(2)]
     for t in threads:
@@ -96,31 +130,34 @@ def test_what_was_used_meanwhile_cannot_come_back(workshop, owner, job, paste): 
     (kept,) = fit.add_item(workshop, owner, job, item(paste.id, 0.6))
     fit.set_item_removed(workshop, owner, job, kept.id, True)
     fit.add_item(workshop, owner, job, item(paste.id, 0.9))
-    with pytest.raises(Refused, match=r"holds 0\.1 g; 0\.6 g are asked for"):
+    with refuses(Refused, match=r"holds 0\.1 g; 0\.6 g are asked for"):
         fit.set_item_removed(workshop, owner, job, kept.id, False)
     assert len(fit.get_items(workshop, owner, job)) == 1
 
 
 @pytest.mark.parametrize(
     ("change", "says"),
-    [({"amount": None, "amount_unit": ""}, "is counted in g"), ({"amount_unit": "mL"}, "is counted in g"),
-     ({"kind": "paste_soft"}, "not what was chosen")],
-)  # fmt: skip
+    [
+        ({"amount": None, "amount_unit": ""}, "is counted in g"),
+        ({"amount_unit": "mL"}, "is counted in g"),
+        ({"kind": "paste_soft"}, "not what was chosen"),
+    ],
+)
 def test_a_booking_keeps_unit_and_kind(workshop, owner, job, paste, change, says):  # noqa: F811
-    with pytest.raises(Refused, match=says):
+    with refuses(Refused, match=says):
         fit.add_item(workshop, owner, job, {**item(paste.id), **change})
     assert fit.get_items(workshop, owner, job) == []
     assert on_shelf(workshop, owner).remaining == 1.0
 
 
 def test_paste_across_a_gap_is_stopped_whatever_the_plan_says(workshop, owner, job, paste):  # noqa: F811
-    with pytest.raises(Refused, match="cannot bridge one"):
+    with refuses(Refused, match="cannot bridge one"):
         fit.add_item(workshop, owner, job, {**item(paste.id), "target": "memory"})
 
 
 def test_alloy_is_stopped_until_the_metal_is_known(workshop, owner, job):  # noqa: F811
     alloy = {**item(None, None), "kind": "gallium_alloy", "amount_unit": ""}
-    with pytest.raises(Refused, match="is not known yet"):
+    with refuses(Refused, match="is not known yet"):
         fit.add_item(workshop, owner, job, alloy)
 
 
@@ -147,14 +184,14 @@ def test_low_and_expired_are_told(workshop, owner, paste):  # noqa: F811
 
 def test_dates_that_contradict_each_other_are_refused(workshop, owner, paste):  # noqa: F811
     early = {"opened_on": DAY - timedelta(days=1), "expires_on": None, "remaining": None, "reason": ""}
-    with pytest.raises(Refused, match="Opened on 2026-01-09, but received on 2026-01-10"):
+    with refuses(Refused, match="Opened on 2026-01-09, but received on 2026-01-10"):
         save_lot(workshop, owner, paste.id, early)
 
 
 def test_a_product_of_two_names_or_without_a_sheet_size_is_refused(workshop, owner, paste):  # noqa: F811
-    with pytest.raises(Refused, match="There is a product “Grey Heron 11”"):
+    with refuses(Refused, match="There is a product “Grey Heron 11”"):
         shelf.save_product(workshop, owner, None, 0, PASTE)
-    with pytest.raises(Refused, match="A sheet has no size"):
+    with refuses(Refused, match="A sheet has no size"):
         shelf.save_product(workshop, owner, None, 0, {**PADS, "sheet_width_mm": None})
 
 
@@ -172,7 +209,7 @@ def test_a_cut_takes_a_sheet_leaves_an_offcut_and_is_noted(workshop, owner, job,
     assert (offcut.number, len(offcut.taken)) == (1, 4)
     (noted,) = fit.get_items(workshop, owner, job)
     assert (noted.amount, noted.amount_unit, noted.product) == (4.0, "pieces", "Moss pad 1.0")
-    with pytest.raises(Refused, match="belong to a cut sheet"):
+    with refuses(Refused, match="belong to a cut sheet"):
         fit.set_item_removed(workshop, owner, job, noted.id, True)
     assert cutting.undo(workshop, owner, done.stored.job_id, done.stored.id) == []
     back = on_shelf(workshop, owner)
@@ -186,7 +223,7 @@ def test_the_next_cut_uses_the_offcut_and_the_first_cannot_be_undone_alone(works
     assert drawing.name == "Offcut 1"
     assert len(drawing.taken) == 4
     assert [o.number for o in on_shelf(workshop, owner).offcuts] == [2]
-    with pytest.raises(Refused, match="Offcut 1, which this cut left, has been cut since"):
+    with refuses(Refused, match="Offcut 1, which this cut left, has been cut since"):
         cutting.undo(workshop, owner, first.stored.job_id, first.stored.id)
     cutting.undo(workshop, owner, second.stored.job_id, second.stored.id)
     assert [o.number for o in on_shelf(workshop, owner).offcuts] == [1]
@@ -195,7 +232,7 @@ def test_the_next_cut_uses_the_offcut_and_the_first_cannot_be_undone_alone(works
 
 
 def test_pieces_without_room_book_nothing(workshop, owner, job, pads):  # noqa: F811
-    with pytest.raises(Refused, match="9 of 25 pieces find no room"):
+    with refuses(Refused, match="9 of 25 pieces find no room"):
         cutting.book(workshop, owner, job, pads.id, rows(count=25), 0.0)
     assert on_shelf(workshop, owner).remaining == 1.0
     assert cutting.get_cuts(workshop, owner, job) == []
@@ -210,7 +247,7 @@ def test_two_tablets_cutting_the_last_sheet_do_not_both_get_it(workshop, owner, 
             cutting.book(workshop, owner, job, pads.id, rows(count=1, width=70.0, length=70.0), 0.0)
             told.append("cut")
         except Refused as refused:
-            told.append(refused.detail)
+            told.append(said_by(refused))
 
     threads = [threading.Thread(target=cut) for _ in range(2)]
     for t in threads:
@@ -259,14 +296,14 @@ def test_a_handed_over_job_books_nothing(workshop, owner, job, paste, pads):  # 
         lambda: planning.save_findings(workshop, owner, job, 0, "cooler", {}),
         lambda: planning.add_note(workshop, owner, job, "levels", {"levels_db": "60"}),
     ):
-        with pytest.raises(Refused, match="handed over and is closed"):
+        with refuses(Refused, match="handed over and is closed"):
             act()
     assert {p.remaining for p in shelf.get_shelf(workshop, owner).products} == {1.0}
 
 
 def test_a_lot_that_was_taken_off_the_shelf_is_not_booked(workshop, owner, job, paste):  # noqa: F811
     shelf.set_lot_removed(workshop, owner, paste.id, True)
-    with pytest.raises(Refused, match="was taken off the shelf"):
+    with refuses(Refused, match="was taken off the shelf"):
         fit.add_item(workshop, owner, job, item(paste.id))
     shelf.set_lot_removed(workshop, owner, paste.id, False)
     assert len(fit.add_item(workshop, owner, job, item(paste.id))) == 1
@@ -276,7 +313,7 @@ def test_an_expired_sheet_is_not_cut_and_an_offcut_can_be_thrown_away(workshop, 
     done = cutting.book(workshop, owner, job, pads.id, rows(), 0.2)
     (offcut,) = on_shelf(workshop, owner).offcuts
     shelf.set_offcut_removed(workshop, owner, offcut.id, True)
-    with pytest.raises(Refused, match=r"No sheet and no offcut of Moss pad 1\.0"):
+    with refuses(Refused, match=r"No sheet and no offcut of Moss pad 1\.0"):
         cutting.preview(workshop, owner, pads.id, rows(), 0.2)
     shelf.set_offcut_removed(workshop, owner, offcut.id, False)
     assert cutting.preview(workshop, owner, pads.id, rows(), 0.2).drawings[0].name == "Offcut 1"
@@ -284,7 +321,7 @@ def test_an_expired_sheet_is_not_cut_and_an_offcut_can_be_thrown_away(workshop, 
     lot_id = on_shelf(workshop, owner).lots[0].lot.id
     old = {"opened_on": None, "expires_on": DAY, "remaining": None, "reason": ""}
     save_lot(workshop, owner, lot_id, old)
-    with pytest.raises(Refused, match="is on the shelf"):
+    with refuses(Refused, match="is on the shelf"):
         cutting.book(workshop, owner, job, pads.id, rows(), 0.2)
 
 
@@ -296,9 +333,9 @@ def test_a_strip_is_booked_as_one_row_of_pieces(workshop, owner, job, pads):  # 
 
 def test_the_unit_of_a_product_with_lots_stays(workshop, owner, paste):  # noqa: F811
     product = on_shelf(workshop, owner).product
-    with pytest.raises(Refused, match="is counted in g and has lots"):
+    with refuses(Refused, match="is counted in g and has lots"):
         shelf.save_product(workshop, owner, product.id, product.version, {**PASTE, "unit": "mL"})
-    with pytest.raises(Refused, match="changed meanwhile"):
+    with refuses(Refused, match="changed meanwhile"):
         shelf.save_product(workshop, owner, product.id, product.version + 1, PASTE)
 
 
@@ -309,7 +346,7 @@ def test_what_was_weighed_is_not_laid_over_what_a_colleague_took(workshop, owner
     with workshop.scope(owner) as scope:
         move(scope, owner, row.id, -0.2, "used on job 7")
     weighed = {"version": seen, "opened_on": None, "expires_on": None, "remaining": 0.9, "reason": "weighed"}
-    with pytest.raises(Refused, match="Lot A was changed meanwhile"):
+    with refuses(Refused, match="Lot A was changed meanwhile"):
         shelf.save_lot(workshop, owner, row.id, weighed)
     assert shelf.get_shelf(workshop, owner).products[0].lots[0].lot.remaining == pytest.approx(0.8)
 

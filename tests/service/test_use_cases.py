@@ -7,6 +7,7 @@ from dataclasses import replace
 
 import pytest
 from tests.logs import COOL, HOT, log_bytes
+from tests.said import refuses
 
 from vividowl.core.simulate.device import Device
 from vividowl.service import idempotency
@@ -19,15 +20,43 @@ from vividowl.service.shop import accounts
 from vividowl.store.models import Shop
 
 FIELDS = {
-    "customer_name": "Wen", "customer_contact": "", "kind": "laptop", "maker": "Ondervale", "model": "Marrow 15",
-    "symptom": "", "age_months": None, "months_since_service": None, "surroundings": "unknown", "place": "unknown",
-    "fan": "unknown", "lives": "",
-    "warranty": "over", "seal": "none", "backup_done": "yes", "battery_swollen": False, "liquid_damage": False,
-    "factory_interface": "", "power_limit_cpu_w": None, "power_limit_gpu_w": None, "limit_c": 95.0,
-}  # fmt: skip
-RUN = {"room_c": 24.0, "load_recipe": "even", "duration_min": 10.0, "fan_setting": "automatic", "power_profile": "",
-       "placement": "stand", "start": "cold", "firmware": "", "tuning": "", "fan_blades": None, "result_score": None,
-       "result_duration_s": None, "result_frame_rate": None}  # fmt: skip
+    "customer_name": "Wen",
+    "customer_contact": "",
+    "kind": "laptop",
+    "maker": "Ondervale",
+    "model": "Marrow 15",
+    "symptom": "",
+    "age_months": None,
+    "months_since_service": None,
+    "surroundings": "unknown",
+    "place": "unknown",
+    "fan": "unknown",
+    "lives": "",
+    "warranty": "over",
+    "seal": "none",
+    "backup_done": "yes",
+    "battery_swollen": False,
+    "liquid_damage": False,
+    "factory_interface": "",
+    "power_limit_cpu_w": None,
+    "power_limit_gpu_w": None,
+    "limit_c": 95.0,
+}
+RUN = {
+    "room_c": 24.0,
+    "load_recipe": "even",
+    "duration_min": 10.0,
+    "fan_setting": "automatic",
+    "power_profile": "",
+    "placement": "stand",
+    "start": "cold",
+    "firmware": "",
+    "tuning": "",
+    "fan_blades": None,
+    "result_score": None,
+    "result_duration_s": None,
+    "result_frame_rate": None,
+}
 
 
 @pytest.fixture
@@ -37,8 +66,9 @@ def owner(workshop):
 
 
 def upload(workshop, owner, job, side, data, name="log.csv"):
-    return logs.receive_log(workshop, owner, job, side, io.BytesIO(data), expected=len(data), file_name=name,
-                               mapping={}, again=True)  # fmt: skip
+    return logs.receive_log(
+        workshop, owner, job, side, io.BytesIO(data), expected=len(data), file_name=name, mapping={}, again=True
+    )
 
 
 def both_runs(workshop, owner, before=HOT, after=COOL):
@@ -136,8 +166,17 @@ def test_the_shops_reference_room_moves_the_capacity(workshop, owner):
 
 
 def test_a_fanless_device_is_compared_without_fan_and_noise(workshop, owner):
-    slim = Device(interface=0.5, sink=2.6, chassis=0.9, fanless=True, boost_power=18, sustained_power=12, idle_power=2,
-                  sink_capacity=30, chassis_capacity=120)  # fmt: skip
+    slim = Device(
+        interface=0.5,
+        sink=2.6,
+        chassis=0.9,
+        fanless=True,
+        boost_power=18,
+        sustained_power=12,
+        idle_power=2,
+        sink_capacity=30,
+        chassis_capacity=120,
+    )
     job = intake.create_job(workshop, owner, FIELDS).job.id
     for side, device, seed in (("before", slim, 1), ("after", replace(slim, sink=1.6), 2)):
         measure.save_run(workshop, owner, job, side, 0, RUN)
@@ -179,15 +218,16 @@ def test_taking_the_after_log_off_takes_the_verdict_with_it(workshop, owner):
     measure.set_removed(workshop, owner, job, "after", "log", trace.id, True)
     view = intake.get_job(workshop, owner, job)
     assert (view.verdict, view.stage) == (None, "plan")
-    with pytest.raises(Refused, match="nothing to compare yet"):
+    with refuses(Refused, match="nothing to compare yet"):
         verdict.get_verdict(workshop, owner, job)
 
 
 def test_a_reading_of_another_run_cannot_be_touched_through_this_one(workshop, owner):
     job = both_runs(workshop, owner)
-    run = measure.add_noise(workshop, owner, job, "before",
-                            {"level_db": 50.0, "background_db": None, "place": "", "distance_m": None})  # fmt: skip
-    with pytest.raises(Refused, match="no such noise reading on this run"):
+    run = measure.add_noise(
+        workshop, owner, job, "before", {"level_db": 50.0, "background_db": None, "place": "", "distance_m": None}
+    )
+    with refuses(Refused, match="no such noise reading on this run"):
         measure.set_removed(workshop, owner, job, "after", "noise", run.noise[0].id, True)
 
 
@@ -195,8 +235,19 @@ def test_a_record_lists_what_was_agreed_fitted_and_asked(workshop, owner):
     job = both_runs(workshop, owner)
     looked = {"cold_plate": "copper", "aluminium_near": "no", "parts_exposed": "yes", "insulation": "coat"}
     planning.save_findings(workshop, owner, job, 0, "cooler", looked)
-    fit.add_item(workshop, owner, job, {"target": "cpu_die", "kind": "gallium_alloy", "product": "Quicksheen",
-                                        "lot": "Q1", "amount": 0.06, "amount_unit": "g"})  # fmt: skip
+    fit.add_item(
+        workshop,
+        owner,
+        job,
+        {
+            "target": "cpu_die",
+            "kind": "gallium_alloy",
+            "product": "Quicksheen",
+            "lot": "Q1",
+            "amount": 0.06,
+            "amount_unit": "g",
+        },
+    )
     record = handover.get_record(workshop, owner, job)
     assert [i.product for i in record.items] == ["Quicksheen"]
     # handbook/life.md, common practice: alloy on copper asks for a yearly look, dust with nothing known too.
@@ -207,17 +258,22 @@ def test_a_record_lists_what_was_agreed_fitted_and_asked(workshop, owner):
 
 
 def test_a_technician_is_refused_a_second_shop(workshop, owner):
-    with pytest.raises(Refused, match="a shop already"):
+    with refuses(Refused, match="a shop already"):
         accounts.found_shop(workshop, shop_name="Two", name="Bo", login="bo", password="four words to remember")
 
 
 @pytest.mark.parametrize(
     ("change", "says"),
-    [({"login": "A b"}, "is no login"), ({"role": "king"}, "is no role"), ({"name": " "}, "name is empty"),
-     ({"password": "short"}, "has 5 characters"), ({"login": "ada"}, "is taken")],
-)  # fmt: skip
+    [
+        ({"login": "A b"}, "is no login"),
+        ({"role": "king"}, "is no role"),
+        ({"name": " "}, "name is empty"),
+        ({"password": "short"}, "has 5 characters"),
+        ({"login": "ada"}, "is taken"),
+    ],
+)
 def test_who_cannot_become_a_member(workshop, owner, change, says):
     given = {"login": "tom", "name": "Tom", "role": "technician", "password": "four words to remember", **change}
-    with pytest.raises(Refused, match=says):
+    with refuses(Refused, match=says):
         accounts.add_member(workshop, owner.shop_id, **given)
     assert [m[0] for m in accounts.members(workshop, owner.shop_id)] == ["ada"]

@@ -67,8 +67,19 @@ def test_an_ear_that_is_gone_costs_nothing_and_a_closed_feed_stays_closed(cluste
 
 
 def event(scope, job, member, number, **more):
-    fields = {"id": uuid.uuid4(), "job_id": job, "number": number, "kind": "note", "data": {}, "at": now(),
-              "version": 2, "device": "a", "turn": number, "member_id": member, "effect": {}}  # fmt: skip
+    fields = {
+        "id": uuid.uuid4(),
+        "job_id": job,
+        "number": number,
+        "kind": "note",
+        "data": {},
+        "at": now(),
+        "version": 2,
+        "device": "a",
+        "turn": number,
+        "member_id": member,
+        "effect": {},
+    }
     return scope.add(BenchEventRow(**{**fields, **more}))
 
 
@@ -89,11 +100,23 @@ def test_events_photos_and_models_stay_in_their_shop(two_shops, workshop):  # no
     with workshop.database.session() as session:
         member = Scope(session, shop).one(Member).id
     for row in (
-        BenchEventRow(id=uuid.uuid4(), job_id=foreign, number=1, kind="note", data={}, version=2, at=now(), device="a",
-                      turn=1,                      member_id=member, effect={}),
-        Photo(id=uuid.uuid4(), job_id=foreign, sha256="a" * 64, width_px=1, height_px=1, size_bytes=1,
-              uploaded_by=member),
-    ):  # fmt: skip
+        BenchEventRow(
+            id=uuid.uuid4(),
+            job_id=foreign,
+            number=1,
+            kind="note",
+            data={},
+            version=2,
+            at=now(),
+            device="a",
+            turn=1,
+            member_id=member,
+            effect={},
+        ),
+        Photo(
+            id=uuid.uuid4(), job_id=foreign, sha256="a" * 64, width_px=1, height_px=1, size_bytes=1, uploaded_by=member
+        ),
+    ):
         with pytest.raises(IntegrityError), workshop.database.session() as session:
             Scope(session, shop).add(row)
     assert other != shop

@@ -46,16 +46,33 @@ class Caller:
         return found
 
     def new_job(self, **fields):
-        body = {"customer_name": "Wen Abernathy", "kind": "laptop", "model": "Marrow 15", "maker": "Ondervale",
-                "backup_done": "yes", "warranty": "over", "seal": "none", "limit_c": 95, **fields}  # fmt: skip
+        body = {
+            "customer_name": "Wen Abernathy",
+            "kind": "laptop",
+            "model": "Marrow 15",
+            "maker": "Ondervale",
+            "backup_done": "yes",
+            "warranty": "over",
+            "seal": "none",
+            "limit_c": 95,
+            **fields,
+        }
         return self.call("POST", "/api/jobs", body, status=201)
 
     def save_run(self, job, side, **fields):
         base = f"/api/jobs/{job}/runs/{side}"
         version = self.call("GET", base)["version"]
-        body = {"version": version, "room_c": 24.0, "load_recipe": "even load", "duration_min": 10,
-                "fan_setting": "automatic", "power_profile": "performance", "placement": "stand", "start": "cold",
-                **fields}  # fmt: skip
+        body = {
+            "version": version,
+            "room_c": 24.0,
+            "load_recipe": "even load",
+            "duration_min": 10,
+            "fan_setting": "automatic",
+            "power_profile": "performance",
+            "placement": "stand",
+            "start": "cold",
+            **fields,
+        }
         return self.call("PUT", base, body)
 
     def upload(self, job, side, data, *, name="log.csv", status=201, query=""):
@@ -76,8 +93,9 @@ class Caller:
 @pytest.fixture
 def app(workshop):
     """The application on an empty database."""
-    return create_app(workshop, Settings("test key", set_up_code="the code", demo_sign_in=True, testing=True,
-                                         cookie_secure=False))  # fmt: skip
+    return create_app(
+        workshop, Settings("test key", set_up_code="the code", demo_sign_in=True, testing=True, cookie_secure=False)
+    )
 
 
 @pytest.fixture

@@ -97,15 +97,17 @@ def test_events_out_of_order_and_twice_are_answered_clearly(ada, job):
     ],
 )
 def test_a_batch_of_wrong_shape_is_refused_by_field(ada, job, change, field):
-    refused = ada.problem("POST", f"/api/jobs/{job}/bench/events", {**batch(event("note", 1, words="x")), **change},
-                          status=422)  # fmt: skip
+    refused = ada.problem(
+        "POST", f"/api/jobs/{job}/bench/events", {**batch(event("note", 1, words="x")), **change}, status=422
+    )
     assert field in [e["field"] for e in refused["errors"]]
 
 
 def test_numbers_that_are_none_are_refused(ada, job):
     text = json.dumps(batch(event("wait_started", 1, wait="coat", minutes=float("nan"))))
-    refused = ada.problem("POST", f"/api/jobs/{job}/bench/events", status=422, data=text,
-                          headers={"Content-Type": "application/json"})  # fmt: skip
+    refused = ada.problem(
+        "POST", f"/api/jobs/{job}/bench/events", status=422, data=text, headers={"Content-Type": "application/json"}
+    )
     assert refused["errors"][0]["field"] == "events.0.data"
 
 

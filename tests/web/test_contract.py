@@ -8,9 +8,8 @@ from vividowl.web.describe import described
 
 EXAMPLES = 6
 NAMES = sorted(
-    o["operationId"]
-    for path in described()["paths"].values() for o in path.values() if o["operationId"] not in APART
-)  # fmt: skip
+    o["operationId"] for path in described()["paths"].values() for o in path.values() if o["operationId"] not in APART
+)
 
 
 @pytest.fixture
@@ -39,8 +38,9 @@ def test_whatever_is_sent_the_answer_is_one_that_is_described(contract):
     ],
 )
 def test_what_is_sent_is_what_it_says(ada, path, body):
-    made = ada.call("POST", "/api/shelf/products", {"version": 0, "kind": "putty", "name": "Ridgeback", "unit": "g"},
-                    status=201)["products"][0]["id"]  # fmt: skip
+    made = ada.call(
+        "POST", "/api/shelf/products", {"version": 0, "kind": "putty", "name": "Ridgeback", "unit": "g"}, status=201
+    )["products"][0]["id"]
     assert ada.problem("POST", path.format(id=made), body, status=422)["errors"]
 
 

@@ -10,10 +10,23 @@ from vividowl.formats.shelf_csv import HEADERS
 from vividowl.service.shop import accounts
 from vividowl.store.models import Shop
 
-PASTE = {"kind": "paste_stiff", "name": "Grey Heron 11", "unit": "g", "price_cents": 900, "low_at": 1.0,
-         "own": {"conductivity": {"value": 11.2, "source": "data sheet"}}}  # fmt: skip
-PADS = {"kind": "pad", "name": "Moss 1.0", "unit": "sheet", "price_cents": 1100, "sheet_width_mm": 80,
-        "sheet_length_mm": 80, "thickness_mm": 1.0}  # fmt: skip
+PASTE = {
+    "kind": "paste_stiff",
+    "name": "Grey Heron 11",
+    "unit": "g",
+    "price_cents": 900,
+    "low_at": 1.0,
+    "own": {"conductivity": {"value": 11.2, "source": "data sheet"}},
+}
+PADS = {
+    "kind": "pad",
+    "name": "Moss 1.0",
+    "unit": "sheet",
+    "price_cents": 1100,
+    "sheet_width_mm": 80,
+    "sheet_length_mm": 80,
+    "thickness_mm": 1.0,
+}
 ROWS = [{"label": "Memory", "target": "memory", "width_mm": 12, "length_mm": 14, "count": 4, "together": True}]
 
 
@@ -54,8 +67,15 @@ def plan(ada, job, **found):
 def test_from_a_reading_to_a_priced_gated_stocked_plan_with_cut_and_dose(ada, job):
     stocked(ada, PASTE)
     pads = stocked(ada, PADS)
-    gap = {"target": "memory", "how": "imprint", "reading_mm": 0.8, "width_mm": 12, "length_mm": 14, "count": 4,
-           "together": True}  # fmt: skip
+    gap = {
+        "target": "memory",
+        "how": "imprint",
+        "reading_mm": 0.8,
+        "width_mm": 12,
+        "length_mm": 14,
+        "count": 4,
+        "together": True,
+    }
     found = plan(ada, job, cpu_die_width_mm=15, cpu_die_length_mm=13, pads_state="bad", gaps=[gap])
     option = next(o for o in found["options"] if o["key"] == "repaste:Grey Heron 11")
     assert option["words"] == "clean, Grey Heron 11, new pads"
@@ -66,8 +86,9 @@ def test_from_a_reading_to_a_priced_gated_stocked_plan_with_cut_and_dose(ada, jo
     assert (memory["product"], memory["count"]) == ("Moss 1.0", 4)
     alloy = next(o for o in found["options"] if o["kind"] == "gallium_alloy")
     assert (alloy["blocked"], alloy["gates"][0]["severity"]) == (True, "stop")
-    refused = ada.problem("POST", f"/api/jobs/{job}/plan/choice", {"version": found["version"], "key": alloy["key"]},
-                          status=409)  # fmt: skip
+    refused = ada.problem(
+        "POST", f"/api/jobs/{job}/plan/choice", {"version": found["version"], "key": alloy["key"]}, status=409
+    )
     assert refused["reason"] == "stopped"
     taken = ada.call("POST", f"/api/jobs/{job}/plan/choice", {"version": found["version"], "key": option["key"]})
     assert (taken["chosen"]["words"], taken["chosen"]["by"]) == ("clean, Grey Heron 11, new pads", "Ada")
@@ -78,8 +99,13 @@ def test_from_a_reading_to_a_priced_gated_stocked_plan_with_cut_and_dose(ada, jo
     for form, start in (("svg", b"<svg"), ("dxf", b"  0"), ("pdf", b"%PDF")):
         file = ada.call("GET", f"/api/jobs/{job}/cuts/{cut['id']}/sheet.{form}")
         assert file.get_data().startswith(start)
-    item = {"target": "cpu_die", "kind": "paste_stiff", "amount": die["amount"], "amount_unit": "g",
-            "lot_id": die["lot_id"]}  # fmt: skip
+    item = {
+        "target": "cpu_die",
+        "kind": "paste_stiff",
+        "amount": die["amount"],
+        "amount_unit": "g",
+        "lot_id": die["lot_id"],
+    }
     ada.call("POST", f"/api/jobs/{job}/fit/items", item, status=201)
     shelf = {p["name"]: p for p in ada.call("GET", "/api/shelf")["products"]}
     assert shelf["Grey Heron 11"]["remaining"] == pytest.approx(2.0 - die["amount"])
@@ -95,12 +121,29 @@ def test_from_a_reading_to_a_priced_gated_stocked_plan_with_cut_and_dose(ada, jo
         ({"cpu_die_width_mm": 15}, "cpu_die_length_mm", "Only one side"),
         ({"dust": "sand"}, "dust", "allowed: unknown, none, light, felt"),
         ({"undervolt_mv": 900}, "undervolt_mv", "allowed are 0 to 200 mV"),
-        ({"gaps": [{"target": "memory", "how": "imprint", "reading_mm": 30, "tolerance_mm": 0.1, "width_mm": 10,
-                    "length_mm": 10}]}, "imprint_mm", "allowed are 0.1 to 12 mm"),
-        ({"gaps": [{"target": "memory", "how": "measured", "reading_mm": 1, "width_mm": 0, "length_mm": 10}]},
-         "gaps.0.width_mm", "allowed are 1 to 200 mm"),
+        (
+            {
+                "gaps": [
+                    {
+                        "target": "memory",
+                        "how": "imprint",
+                        "reading_mm": 30,
+                        "tolerance_mm": 0.1,
+                        "width_mm": 10,
+                        "length_mm": 10,
+                    }
+                ]
+            },
+            "imprint_mm",
+            "allowed are 0.1 to 12 mm",
+        ),
+        (
+            {"gaps": [{"target": "memory", "how": "measured", "reading_mm": 1, "width_mm": 0, "length_mm": 10}]},
+            "gaps.0.width_mm",
+            "allowed are 1 to 200 mm",
+        ),
     ],
-)  # fmt: skip
+)
 def test_findings_that_cannot_be_are_refused_by_field_and_nothing_is_kept(ada, job, found, field, says):
     before = ada.call("GET", f"/api/jobs/{job}/plan")
     body = {"version": before["version"], "goal": "cooler", "found": found}
@@ -130,11 +173,13 @@ def test_the_shelf_goes_out_as_csv_and_into_another_shop(ada, app, workshop):
 
 @pytest.mark.parametrize(
     ("line", "says"),
-    [("pad,Moss,bucket,,,,,,,,,,,", "Line 2: “bucket” is no unit"),
-     ("jam,Moss,g,,,,,,,,,,,", "Line 2: “jam” is no kind"),
-     ("paste_soft,Loam,g,,,,,,L1,,,,1,5", "1, and 5 are said to be left"),
-     ("paste_soft,Loam,g,x,,,,,,,,,,", "price_cents: “x” is no number")],
-)  # fmt: skip
+    [
+        ("pad,Moss,bucket,,,,,,,,,,,", "Line 2: “bucket” is no unit"),
+        ("jam,Moss,g,,,,,,,,,,,", "Line 2: “jam” is no kind"),
+        ("paste_soft,Loam,g,,,,,,L1,,,,1,5", "1, and 5 are said to be left"),
+        ("paste_soft,Loam,g,x,,,,,,,,,,", "price_cents: “x” is no number"),
+    ],
+)
 def test_a_bad_line_adds_nothing(ada, line, says):
     head = ",".join(HEADERS)
     good = "paste_stiff,Fine,g,,,,,,F1,,,,2,2"
@@ -203,8 +248,14 @@ def test_what_was_worked_out_goes_into_the_job_in_words(ada, job):
 def test_the_ways_of_the_shop_reach_the_plan(ada, job):
     shop = ada.call("GET", "/api/shop")
     before = plan(ada, job, cpu_die_width_mm=15, cpu_die_length_mm=13)
-    habits = {**shop["habits"], "hourly_rate_cents": 12000, "tax_percent": 19, "application_school": "bead",
-              "life_school": "long", "hands_min": {"clean": 45}}  # fmt: skip
+    habits = {
+        **shop["habits"],
+        "hourly_rate_cents": 12000,
+        "tax_percent": 19,
+        "application_school": "bead",
+        "life_school": "long",
+        "hands_min": {"clean": 45},
+    }
     body = {"version": shop["version"], "reference_room_c": 25, "tolerances": shop["tolerances"], "habits": habits}
     assert ada.call("PUT", "/api/shop", body)["habits"]["hands_min"] == {"clean": 45}
     after = ada.call("GET", f"/api/jobs/{job}/plan")
@@ -217,7 +268,10 @@ def test_the_ways_of_the_shop_reach_the_plan(ada, job):
     assert clean(after)["tax_cents"] == round(0.19 * clean(after)["work_cents"])
     paste = clean(after, "repaste:paste, soft")
     assert (paste["life_months"], paste["parts"][0]["school"]) == (24, "bead")
-    for change, field in (({"tax_percent": 90}, "tax_percent"), ({"life_school": "never"}, "life_school"),
-                          ({"hands_min": {"polish": 5}}, "polish")):  # fmt: skip
+    for change, field in (
+        ({"tax_percent": 90}, "tax_percent"),
+        ({"life_school": "never"}, "life_school"),
+        ({"hands_min": {"polish": 5}}, "polish"),
+    ):
         refused = ada.problem("PUT", "/api/shop", {**body, "version": 1, "habits": {**habits, **change}}, status=422)
         assert refused["errors"][0]["field"] == field

@@ -93,8 +93,14 @@ def test_a_gate_is_acknowledged_by_name_in_words_and_only_once(ada):
 def test_fitted_items_can_be_taken_off_and_brought_back(ada):
     job = ada.new_job()["id"]
     path = f"/api/jobs/{job}/fit/items"
-    body = {"target": "cpu_die", "kind": "paste_stiff", "product": "Grey Heron 11", "lot": "GH", "amount": 0.08,
-            "amount_unit": "g"}  # fmt: skip
+    body = {
+        "target": "cpu_die",
+        "kind": "paste_stiff",
+        "product": "Grey Heron 11",
+        "lot": "GH",
+        "amount": 0.08,
+        "amount_unit": "g",
+    }
     (item,) = ada.call("POST", path, body, status=201)["items"]
     assert ada.call("DELETE", f"{path}/{item['id']}")["items"] == []
     assert ada.call("POST", f"{path}/{item['id']}/restore")["items"] == [item]

@@ -26,8 +26,22 @@ def test_every_write_describes_its_refusals():
 
 def test_every_field_with_a_unit_says_so_in_its_name():
     told = ("temperature", "power", "duration", "distance", "level", "noise")
-    endings = ("_c", "_k", "_w", "_s", "_m", "_db", "_min", "_month", "_months", "_cents", "_u95", "_bytes", "_unit",
-               "_share")  # fmt: skip
+    endings = (
+        "_c",
+        "_k",
+        "_w",
+        "_s",
+        "_m",
+        "_db",
+        "_min",
+        "_month",
+        "_months",
+        "_cents",
+        "_u95",
+        "_bytes",
+        "_unit",
+        "_share",
+    )
     allowed = {"power_profile", "noise", "noise_figure", "power", "noise_floor"}
     schemas = described()["components"]["schemas"]
     for name, schema in schemas.items():
@@ -44,6 +58,11 @@ def test_lists_are_pages(ada, path):
 
 
 def test_an_idempotency_key_may_not_be_a_novel(ada):
-    refused = ada.problem("POST", "/api/jobs", {"customer_name": "W", "kind": "laptop", "model": "M"}, status=422,
-                          headers={"Idempotency-Key": "k" * 81})  # fmt: skip
+    refused = ada.problem(
+        "POST",
+        "/api/jobs",
+        {"customer_name": "W", "kind": "laptop", "model": "M"},
+        status=422,
+        headers={"Idempotency-Key": "k" * 81},
+    )
     assert "longer than 80" in refused["detail"]

@@ -33,8 +33,9 @@ def test_repeats_stand_beside_the_log_and_carry_the_scatter_of_the_verdict(ada):
     alone = ada.call("GET", f"/api/jobs/{job}/verdict")
     for side, device, room in (("before", HOT, 24.0), ("after", COOL, 25.5)):
         for seed in (11, 12):
-            run = ada.upload(job, side, log_bytes(device, seed=seed, room_c=room), query="&repeat=true",
-                             name=f"again-{seed}.csv")  # fmt: skip
+            run = ada.upload(
+                job, side, log_bytes(device, seed=seed, room_c=room), query="&repeat=true", name=f"again-{seed}.csv"
+            )
         assert [r["file_name"] for r in run["repeats"]] == ["again-11.csv", "again-12.csv"]
         assert run["trace"]["file_name"] == "log.csv"
     pooled = ada.call("GET", f"/api/jobs/{job}/verdict")
@@ -132,8 +133,12 @@ def test_the_room_alone_is_taken_out_and_without_it_the_change_may_be_larger(ada
 
 
 def test_a_recording_of_a_known_level_is_not_the_room(ada, job):
-    refused = ada.call("POST", f"/api/jobs/{job}/runs/before/sound?name=a.wav&background=true&reference_db=94",
-                       data=wav(hiss()), status=422)  # fmt: skip
+    refused = ada.call(
+        "POST",
+        f"/api/jobs/{job}/runs/before/sound?name=a.wav&background=true&reference_db=94",
+        data=wav(hiss()),
+        status=422,
+    )
     assert "either of a known level or of the room alone" in refused["detail"]
 
 

@@ -95,9 +95,11 @@ def test_a_log_without_a_known_temperature_lists_its_columns_and_can_be_read_by_
 
 def test_a_broken_upload_leaves_nothing(ada, job, workshop):
     answer = ada.client.post(
-        f"/api/jobs/{job}/runs/before/log", data=LOG[:5000], headers={"X-CSRFToken": ada.token},
+        f"/api/jobs/{job}/runs/before/log",
+        data=LOG[:5000],
+        headers={"X-CSRFToken": ada.token},
         environ_overrides={"CONTENT_LENGTH": str(len(LOG))},
-    )  # fmt: skip
+    )
     assert answer.status_code in (400, 422)
     assert stored_files(workshop) == []
 

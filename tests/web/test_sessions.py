@@ -53,8 +53,12 @@ def test_a_strangers_guesses_do_not_lock_the_right_password_out(ada, workshop):
     def sign_in(password, address):
         caller = strict.test_client()
         token = caller.get("/api/session").get_json()["csrf_token"]
-        return caller.post("/api/session", json={"login": "ada", "password": password},
-                           headers={"X-CSRFToken": token}, environ_base={"REMOTE_ADDR": address})  # fmt: skip
+        return caller.post(
+            "/api/session",
+            json={"login": "ada", "password": password},
+            headers={"X-CSRFToken": token},
+            environ_base={"REMOTE_ADDR": address},
+        )
 
     answers = [sign_in("a guess of a stranger", "10.0.0.9") for _ in range(12)]
     assert [a.status_code for a in answers] == [403] * 10 + [429] * 2

@@ -8,8 +8,12 @@ from vividowl.core.quantities.uncertainty import TOLERANCE_LIMITS, Tolerances
 
 def wanted(ada, **changes):
     found = ada.call("GET", "/api/shop")
-    return {"version": found["version"], "reference_room_c": changes.pop("reference_room_c", found["reference_room_c"]),
-            "habits": found["habits"], "tolerances": {**found["tolerances"], **changes}}  # fmt: skip
+    return {
+        "version": found["version"],
+        "reference_room_c": changes.pop("reference_room_c", found["reference_room_c"]),
+        "habits": found["habits"],
+        "tolerances": {**found["tolerances"], **changes},
+    }
 
 
 def test_a_new_shop_has_the_usual_tolerances_and_all_can_be_set(ada):

@@ -81,8 +81,11 @@ def test_control_characters_do_not_break_the_record_or_a_cut_sheet(ada, job):
         query = json.dumps(text).replace("#", "%23").replace("&", "%26").replace("+", "%2B")
         assert ada.client.get(f"/api/workings/cut/sheet.{form}?given={query}").status_code in (200, 422), given
     view = ada.call("GET", f"/api/jobs/{job}")
-    body = {**{k: view[k] for k in ("kind", "model", "maker", "version", "backup_done", "warranty", "seal", "limit_c")},
-            "customer_name": "Bel\x07l", "symptom": "hot \x1b[31m and \x0b loud"}  # fmt: skip
+    body = {
+        **{k: view[k] for k in ("kind", "model", "maker", "version", "backup_done", "warranty", "seal", "limit_c")},
+        "customer_name": "Bel\x07l",
+        "symptom": "hot \x1b[31m and \x0b loud",
+    }
     ada.call("PUT", f"/api/jobs/{job}", body)
     assert ada.client.get(f"/api/jobs/{job}/record.pdf").data.startswith(b"%PDF")
 
@@ -118,8 +121,9 @@ def test_a_calculator_takes_no_number_that_is_none(ada, value):
     for working in listed.values():
         for one in working["inputs"]:
             given = {i["key"]: i["example"] for i in working["inputs"] if i["example"]} | {one["key"]: value}
-            answer = ada.client.post(f"/api/workings/{working['name']}", json={"given": given},
-                                     headers={"X-CSRFToken": ada.token})  # fmt: skip
+            answer = ada.client.post(
+                f"/api/workings/{working['name']}", json={"given": given}, headers={"X-CSRFToken": ada.token}
+            )
             assert answer.status_code in (200, 422), (working["name"], one["key"], answer.get_data(as_text=True))
 
 
@@ -135,8 +139,13 @@ def test_a_full_disk_says_so_and_stores_nothing(ada, job, workshop, monkeypatch)
 
 
 def test_a_nearly_full_disk_is_told_and_refuses_in_time(ada, job, monkeypatch):
-    assert ada.call("GET", "/api/health") == {"status": "ok", "live": True, "ready": True, "database": "ok",
-                                              "space": ada.call("GET", "/api/session")["space"]}  # fmt: skip
+    assert ada.call("GET", "/api/health") == {
+        "status": "ok",
+        "live": True,
+        "ready": True,
+        "database": "ok",
+        "space": ada.call("GET", "/api/session")["space"],
+    }
     monkeypatch.setattr(workshop_module, "SPACE_REFUSE", 1.1)
     assert ada.call("GET", "/api/session")["space"] == "full"
     found = ada.problem("POST", f"/api/jobs/{job}/runs/before/log?name=a.csv", data=log_bytes(HOT, seed=6), status=507)

@@ -16,16 +16,30 @@ def test_from_intake_to_pdf(ada):
     assert verdict["headline"].startswith("Improved: same load, 45 → 58 W, clock +9 %, held back 9")
     assert verdict["culprit"] == "interface"
     by = {e["quantity"]: e for e in verdict["effects"]}
-    assert set(by) == {"die_temperature", "rise", "power", "resistance", "resistance_same_fan",
-                       "sustained_capacity", "clock",
-                       "throttle_share", "fan_speed", "noise"}  # fmt: skip
+    assert set(by) == {
+        "die_temperature",
+        "rise",
+        "power",
+        "resistance",
+        "resistance_same_fan",
+        "sustained_capacity",
+        "clock",
+        "throttle_share",
+        "fan_speed",
+        "noise",
+    }
     # Invented devices in closed form: 0.75 + 0.72 + 0.12 K/W before at full fan.
     assert by["resistance"]["before"] == pytest.approx(1.59, abs=0.05)
     assert by["noise"]["shown"] == "not_known"
     row = ada.call("GET", f"/api/jobs/{job}")
     assert (row["stage"], row["verdict"]) == ("handover", "improved")
-    body = {"version": row["version"], "price_cents": 8900, "next_service_on": "2027-03-01", "handover_note": "Thanks",
-            "handed_over": True}  # fmt: skip
+    body = {
+        "version": row["version"],
+        "price_cents": 8900,
+        "next_service_on": "2027-03-01",
+        "handover_note": "Thanks",
+        "handed_over": True,
+    }
     record = ada.call("PUT", f"/api/jobs/{job}/hand-over", body)
     assert record["job"]["stage"] == "done"
     pdf = ada.call("GET", f"/api/jobs/{job}/record.pdf")

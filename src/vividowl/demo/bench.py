@@ -56,14 +56,21 @@ def _ring(holds: str, count: int, box: tuple[float, float, float, float], **more
 
 def _marrow() -> list[Place]:
     cover = _ring("cover", 8, (0.07, 0.09, 0.93, 0.92), length_mm=5.0, drive="cross", head="flat")
-    long = [Place("cover-9", "screw", 0.28, 0.09, "cover", 8.0, "cross", "flat"),
-            Place("cover-10", "screw", 0.72, 0.92, "cover", 8.0, "cross", "flat")]  # fmt: skip
+    long = [
+        Place("cover-9", "screw", 0.28, 0.09, "cover", 8.0, "cross", "flat"),
+        Place("cover-10", "screw", 0.72, 0.92, "cover", 8.0, "cross", "flat"),
+    ]
     spots = ((0.44, 0.17), (0.62, 0.37), (0.62, 0.17), (0.44, 0.37))
-    cooler = [Place(f"cooler-{i + 1}", "screw", x, y, "cooler", 4.0, "cross", "spring", i + 1)
-              for i, (x, y) in enumerate(spots)]  # fmt: skip
-    plugs = [Place("battery", "plug", 0.5, 0.56, "battery"), Place("fan", "plug", 0.33, 0.44, "fan"),
-             Place("white", "plug", 0.82, 0.31, "antenna", note="white antenna"),
-             Place("black", "plug", 0.8, 0.43, "antenna", note="black antenna")]  # fmt: skip
+    cooler = [
+        Place(f"cooler-{i + 1}", "screw", x, y, "cooler", 4.0, "cross", "spring", i + 1)
+        for i, (x, y) in enumerate(spots)
+    ]
+    plugs = [
+        Place("battery", "plug", 0.5, 0.56, "battery"),
+        Place("fan", "plug", 0.33, 0.44, "fan"),
+        Place("white", "plug", 0.82, 0.31, "antenna", note="white antenna"),
+        Place("black", "plug", 0.8, 0.43, "antenna", note="black antenna"),
+    ]
     return [*cover, *long, *cooler, *plugs]
 
 
@@ -73,9 +80,12 @@ def _gannet() -> list[Place]:
     cooler = [
         Place(f"cooler-{i + 1}", "screw", x, y, "cooler", 3.5, "cross", "spring") for i, (x, y) in enumerate(spots)
     ]
-    plugs = [Place("battery", "plug", 0.5, 0.66, "battery"), Place("fan-l", "plug", 0.18, 0.3, "fan", note="left fan"),
-             Place("fan-r", "plug", 0.85, 0.3, "fan", note="right fan"),
-             Place("display", "plug", 0.72, 0.1, "display")]  # fmt: skip
+    plugs = [
+        Place("battery", "plug", 0.5, 0.66, "battery"),
+        Place("fan-l", "plug", 0.18, 0.3, "fan", note="left fan"),
+        Place("fan-r", "plug", 0.85, 0.3, "fan", note="right fan"),
+        Place("display", "plug", 0.72, 0.1, "display"),
+    ]
     return [*cover, *cooler, *plugs]
 
 

@@ -28,15 +28,20 @@ class Style:
 
 
 _HEADERS = {
-    Role.CPU_TEMPERATURE: "CPU Package [{t}]", Role.CPU_POWER: "CPU Package Power [W]",
-    Role.CPU_CLOCK: "Core Clocks (avg) [MHz]", Role.CPU_UTILISATION: "Total CPU Usage [%]",
-    Role.FAN_SPEED: "Fan [RPM]", Role.EXHAUST_TEMPERATURE: "Exhaust probe [{t}]",
+    Role.CPU_TEMPERATURE: "CPU Package [{t}]",
+    Role.CPU_POWER: "CPU Package Power [W]",
+    Role.CPU_CLOCK: "Core Clocks (avg) [MHz]",
+    Role.CPU_UTILISATION: "Total CPU Usage [%]",
+    Role.FAN_SPEED: "Fan [RPM]",
+    Role.EXHAUST_TEMPERATURE: "Exhaust probe [{t}]",
     Role.THROTTLE_FLAG: "Thermal throttling [Yes/No]",
-}  # fmt: skip
+}
 _GRAPHICS = {
-    Role.CPU_TEMPERATURE: "GPU Temperature [{t}]", Role.CPU_POWER: "GPU Power [W]", Role.CPU_CLOCK: "GPU Clock [MHz]",
+    Role.CPU_TEMPERATURE: "GPU Temperature [{t}]",
+    Role.CPU_POWER: "GPU Power [W]",
+    Role.CPU_CLOCK: "GPU Clock [MHz]",
     Role.CPU_UTILISATION: "GPU Load [%]",
-}  # fmt: skip
+}
 
 
 def write_log(trace: Trace, began: datetime, style: Style, seed: int) -> bytes:

@@ -26,22 +26,78 @@ def _told(**values: float) -> dict[str, Any]:
 # name, kind, unit, price of one in cents, warn below, sheet, own values, lots: code, held, days since it came, days
 # since it was opened or None, days until it expires or None
 _PRODUCTS: tuple[tuple[str, str, str, int, float | None, dict[str, Any], dict[str, Any], tuple[Any, ...]], ...] = (
-    ("Grey Heron 11", Kind.PASTE_STIFF, "g", 950, 3.0, _NO_SHEET, _told(conductivity=11.2, density_g_ml=2.7),
-     (("GH-2607", 4.0, 120, 100, 500), ("GH-2611", 4.0, 20, None, 690))),
-    ("Loam 8", Kind.PASTE_SOFT, "g", 450, 2.0, _NO_SHEET, _told(conductivity=8.5, density_g_ml=2.4),
-     (("L-118", 3.5, 380, 360, -12), ("L-140", 3.5, 60, 40, 640))),
-    ("Slow Tide 45", Kind.SHEET, "sheet", 1400, 1.0, _sheet(40, 80, 0.2), _told(conductivity=8.5),
-     (("ST-3", 4.0, 150, 61, 900),)),
-    ("Quicksheen", Kind.ALLOY, "g", 1900, 1.0, _NO_SHEET, _told(conductivity=73.0, density_g_ml=6.4),
-     (("QS-11", 1.0, 430, 410, 40),)),
-    ("Moss 0.5", "pad", "sheet", 900, None, _sheet(80, 80, 0.5), _told(conductivity=6.0),
-     (("M05-2", 3.0, 90, None, None),)),
-    ("Moss 1.0", "pad", "sheet", 1100, 2.0, _sheet(80, 80, 1.0), _told(conductivity=6.0),
-     (("M10-7", 5.0, 90, 80, None),)),
-    ("Moss 1.5", "pad", "sheet", 1300, 2.0, _sheet(80, 80, 1.5), _told(conductivity=6.0),
-     (("M15-4", 1.0, 90, 80, None),)),
+    (
+        "Grey Heron 11",
+        Kind.PASTE_STIFF,
+        "g",
+        950,
+        3.0,
+        _NO_SHEET,
+        _told(conductivity=11.2, density_g_ml=2.7),
+        (("GH-2607", 4.0, 120, 100, 500), ("GH-2611", 4.0, 20, None, 690)),
+    ),
+    (
+        "Loam 8",
+        Kind.PASTE_SOFT,
+        "g",
+        450,
+        2.0,
+        _NO_SHEET,
+        _told(conductivity=8.5, density_g_ml=2.4),
+        (("L-118", 3.5, 380, 360, -12), ("L-140", 3.5, 60, 40, 640)),
+    ),
+    (
+        "Slow Tide 45",
+        Kind.SHEET,
+        "sheet",
+        1400,
+        1.0,
+        _sheet(40, 80, 0.2),
+        _told(conductivity=8.5),
+        (("ST-3", 4.0, 150, 61, 900),),
+    ),
+    (
+        "Quicksheen",
+        Kind.ALLOY,
+        "g",
+        1900,
+        1.0,
+        _NO_SHEET,
+        _told(conductivity=73.0, density_g_ml=6.4),
+        (("QS-11", 1.0, 430, 410, 40),),
+    ),
+    (
+        "Moss 0.5",
+        "pad",
+        "sheet",
+        900,
+        None,
+        _sheet(80, 80, 0.5),
+        _told(conductivity=6.0),
+        (("M05-2", 3.0, 90, None, None),),
+    ),
+    (
+        "Moss 1.0",
+        "pad",
+        "sheet",
+        1100,
+        2.0,
+        _sheet(80, 80, 1.0),
+        _told(conductivity=6.0),
+        (("M10-7", 5.0, 90, 80, None),),
+    ),
+    (
+        "Moss 1.5",
+        "pad",
+        "sheet",
+        1300,
+        2.0,
+        _sheet(80, 80, 1.5),
+        _told(conductivity=6.0),
+        (("M15-4", 1.0, 90, 80, None),),
+    ),
     ("Ridgeback putty", "putty", "g", 55, 20.0, _NO_SHEET, _told(conductivity=6.5), (("R-209", 50.0, 70, 66, 300),)),
-)  # fmt: skip
+)
 
 
 def stock_the_shelf(workshop: Workshop, actor: Actor, day: date) -> Mapping[tuple[str, str], uuid.UUID]:
@@ -51,11 +107,18 @@ def stock_the_shelf(workshop: Workshop, actor: Actor, day: date) -> Mapping[tupl
         view = shelf.save_product(workshop, actor, None, 0, fields)
         product = next(p.product for p in view.products if p.product.name == name)
         for code, held, came, opened, expires in lots:
-            shelf.add_lot(workshop, actor, product.id, {
-                "code": code, "held": held, "received_on": day - timedelta(days=came),
-                "opened_on": None if opened is None else day - timedelta(days=opened),
-                "expires_on": None if expires is None else day + timedelta(days=expires),
-            })  # fmt: skip
+            shelf.add_lot(
+                workshop,
+                actor,
+                product.id,
+                {
+                    "code": code,
+                    "held": held,
+                    "received_on": day - timedelta(days=came),
+                    "opened_on": None if opened is None else day - timedelta(days=opened),
+                    "expires_on": None if expires is None else day + timedelta(days=expires),
+                },
+            )
     found = shelf.get_shelf(workshop, actor)
     return {(p.product.name, x.lot.code): x.lot.id for p in found.products for x in p.lots}
 

@@ -39,15 +39,39 @@ PHONE_FULL_SCALE_DB = 104.0
 
 
 _BLANK: dict[str, Any] = {
-    "customer_contact": "", "maker": "", "symptom": "", "age_months": None, "months_since_service": None,
-    "surroundings": "unknown", "lives": "", "place": "unknown",
-    "fan": "unknown", "warranty": "unknown", "seal": "unknown", "backup_done": "unknown",
-    "battery_swollen": False, "liquid_damage": False, "factory_interface": "", "power_limit_cpu_w": None,
-    "power_limit_gpu_w": None, "limit_c": None,
-}  # fmt: skip
-_NO_RECIPE: dict[str, Any] = {"load_recipe": "", "duration_min": None, "fan_setting": "", "power_profile": "",
-                              "placement": "", "start": "", "firmware": "", "tuning": "", "fan_blades": None,
-                              "result_score": None, "result_duration_s": None, "result_frame_rate": None}  # fmt: skip
+    "customer_contact": "",
+    "maker": "",
+    "symptom": "",
+    "age_months": None,
+    "months_since_service": None,
+    "surroundings": "unknown",
+    "lives": "",
+    "place": "unknown",
+    "fan": "unknown",
+    "warranty": "unknown",
+    "seal": "unknown",
+    "backup_done": "unknown",
+    "battery_swollen": False,
+    "liquid_damage": False,
+    "factory_interface": "",
+    "power_limit_cpu_w": None,
+    "power_limit_gpu_w": None,
+    "limit_c": None,
+}
+_NO_RECIPE: dict[str, Any] = {
+    "load_recipe": "",
+    "duration_min": None,
+    "fan_setting": "",
+    "power_profile": "",
+    "placement": "",
+    "start": "",
+    "firmware": "",
+    "tuning": "",
+    "fan_blades": None,
+    "result_score": None,
+    "result_duration_s": None,
+    "result_frame_rate": None,
+}
 
 
 def load_demo(workshop: Workshop, today: datetime | None = None, tell: Callable[[str], None] = lambda _: None) -> None:
@@ -100,8 +124,9 @@ def _play(
             if story.bench is not None:
                 play_bench(workshop, actor, job.id, job.model, story.bench, when + timedelta(hours=1))
             version = intake.get_job(workshop, actor, job.id).job.version
-            fit.save_fit(workshop, actor, job.id, version, cleaned=list(story.cleaned), note=story.fit_note,
-                         done=story.fit_done)  # fmt: skip
+            fit.save_fit(
+                workshop, actor, job.id, version, cleaned=list(story.cleaned), note=story.fit_note, done=story.fit_done
+            )
         if trial is not None:
             _measure(workshop, actor, job.id, side, story, trial, when + timedelta(hours=3 * offset), seed + offset)
     if story.bench is not None and story.bench.began_min is not None:
@@ -112,9 +137,15 @@ def _play(
     if story.price_cents is not None or story.handed_over:
         record = handover.get_record(workshop, actor, job.id)
         handover.hand_over(
-            workshop, actor, job.id, record.view.job.version, price_cents=story.price_cents,
-            next_service_on=record.proposal.on, note=story.note, handed_over=story.handed_over,
-        )  # fmt: skip
+            workshop,
+            actor,
+            job.id,
+            record.view.job.version,
+            price_cents=story.price_cents,
+            next_service_on=record.proposal.on,
+            note=story.note,
+            handed_over=story.handed_over,
+        )
     _date_back(workshop, actor, job, when)
 
 
@@ -140,12 +171,28 @@ def _measure(
     ending = "txt" if trial.style.delimiter == chr(9) else "csv"
     for turn in range(trial.repeats, -1, -1):
         repeat = turn < trial.repeats
-        trace = simulate(trial.device, room_c=trial.room_c, seed=seed + 50 * turn, load_s=trial.load_s,
-                         pass_s=trial.pass_s, tail_s=trial.tail_s)  # fmt: skip
+        trace = simulate(
+            trial.device,
+            room_c=trial.room_c,
+            seed=seed + 50 * turn,
+            load_s=trial.load_s,
+            pass_s=trial.pass_s,
+            tail_s=trial.tail_s,
+        )
         data = write_log(trace, when + timedelta(hours=trial.repeats - turn), trial.style, seed + 50 * turn)
         name = f"{when:%Y%m%d}-{side}{f'-again-{trial.repeats - turn}' if repeat else ''}.{ending}"
-        logs.receive_log(workshop, actor, job_id, side, io.BytesIO(data), expected=len(data), file_name=name,
-                         mapping={}, again=False, repeat=repeat)  # fmt: skip
+        logs.receive_log(
+            workshop,
+            actor,
+            job_id,
+            side,
+            io.BytesIO(data),
+            expected=len(data),
+            file_name=name,
+            mapping={},
+            again=False,
+            repeat=repeat,
+        )
     # The fan at the end of the load, where a person holds meter and probe.
     late = (trace.time_s > 30 + 0.7 * trial.load_s) & (trace.time_s < 30 + trial.load_s)
     scatter = np.random.default_rng(seed).normal(0.0, 0.2, 3)
@@ -153,15 +200,38 @@ def _measure(
         rpm = float(trace.channels[Role.FAN_SPEED][late].mean())
         level = trial.loud_db + FAN_LEVEL_EXPONENT_DB * math.log10(rpm / trial.device.fan_full_rpm)
         for off in scatter:
-            measure.add_noise(workshop, actor, job_id, side, {"level_db": round(level + off, 1),
-                              "background_db": trial.background_db, "place": "vent, mark on the mat",
-                              "distance_m": 0.3})  # fmt: skip
+            measure.add_noise(
+                workshop,
+                actor,
+                job_id,
+                side,
+                {
+                    "level_db": round(level + off, 1),
+                    "background_db": trial.background_db,
+                    "place": "vent, mark on the mat",
+                    "distance_m": 0.3,
+                },
+            )
         if trial.blades is not None:
-            samples = simulate_fan_sound(rpm=rpm, blades=trial.blades, level_db=level, seed=seed,
-                                         full_scale_db=PHONE_FULL_SCALE_DB, whine_hz=trial.whine_hz)  # fmt: skip
+            samples = simulate_fan_sound(
+                rpm=rpm,
+                blades=trial.blades,
+                level_db=level,
+                seed=seed,
+                full_scale_db=PHONE_FULL_SCALE_DB,
+                whine_hz=trial.whine_hz,
+            )
             data = write_wav(samples, 44100.0)
-            recordings.receive_sound(workshop, actor, job_id, side, io.BytesIO(data), expected=len(data),
-                                     file_name=f"{when:%Y%m%d}-{side}-vent.wav", reference_db=None)  # fmt: skip
+            recordings.receive_sound(
+                workshop,
+                actor,
+                job_id,
+                side,
+                io.BytesIO(data),
+                expected=len(data),
+                file_name=f"{when:%Y%m%d}-{side}-vent.wav",
+                reference_db=None,
+            )
     for spot, value, place in trial.spots:
         reading_c = (
             value if value is not None else round(float(trace.channels[Role.EXHAUST_TEMPERATURE][late].mean()), 1)

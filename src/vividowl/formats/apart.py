@@ -22,6 +22,7 @@ from multiprocessing.connection import Connection, Pipe
 from pathlib import Path
 from typing import Any, TypeVar
 
+from vividowl.core.quantities.words import Words, say
 from vividowl.formats.errors import FormatError
 
 Result = TypeVar("Result")
@@ -93,7 +94,7 @@ def warm_up() -> None:
 def read_apart(
     task: Callable[..., Result],
     *given: Any,  # noqa: ANN401 - whatever the task takes
-    name: str,
+    name: Words,
     time_most_s: float = TIME_MOST_S,
     memory_most: int = MEMORY_MOST,
 ) -> Result:
@@ -110,7 +111,7 @@ def read_apart(
             reader.line.send((task.__module__, task.__qualname__, given))
             good, value = _answer(reader, name, time_most_s, memory_most)
         except (EOFError, OSError) as error:
-            raise _too_much(name, "its reader broke down over it") from error
+            raise _too_much(name, say("apart-its-reader-broke-down-over")) from error
         if reader.memory() < SWOLLEN:
             keep = reader
     finally:
@@ -122,22 +123,25 @@ def read_apart(
     raise value
 
 
-def _answer(reader: _Reader, name: str, time_most_s: float, memory_most: int) -> tuple[bool, Any]:
+def _answer(reader: _Reader, name: Words, time_most_s: float, memory_most: int) -> tuple[bool, Any]:
     began = time.monotonic()
     while not reader.line.poll(_LOOK_S):
         if reader.process.poll() is not None and not reader.line.poll():
             raise EOFError
         if time.monotonic() - began > time_most_s:
-            raise _too_much(name, f"it takes longer than {time_most_s:.0f} s")
+            raise _too_much(name, say("apart-takes-longer-than-s", time_most_s=time_most_s))
         if reader.memory() > memory_most:
-            raise _too_much(name, f"it takes more than {memory_most / 2**30:.1f} GB of memory")
+            raise _too_much(name, say("apart-takes-more-than-gb-memory", memory_most=memory_most / 2**30))
     answer: tuple[bool, Any] = reader.line.recv()
     return answer
 
 
-def _too_much(name: str, why: str) -> FormatError:
-    return FormatError(f"{name} cannot be read: {why}. Nothing was stored.", reason="too_heavy",
-                       remedy="Cut it to the run, or export it anew as plain CSV, WAV or JPEG.")  # fmt: skip
+def _too_much(name: Words, why: Words) -> FormatError:
+    return FormatError(
+        say("apart-cannot-be-read-nothing-was", name=name, why=why),
+        reason="too_heavy",
+        remedy=say("apart-cut-to-run-or-export"),
+    )
 
 
 def _fresh() -> _Reader:
@@ -179,8 +183,12 @@ def main(line: Connection) -> None:
         try:
             answer: tuple[bool, Any] = (True, getattr(importlib.import_module(module), name)(*given))
         except MemoryError:
-            answer = (False, FormatError("The file takes more memory than there is. Nothing was stored.",
-                                         remedy="Cut it to the run.", reason="too_heavy"))  # fmt: skip
+            answer = (
+                False,
+                FormatError(
+                    say("apart-file-takes-more-memory-than"), remedy=say("apart-cut-to-run"), reason="too_heavy"
+                ),
+            )
         except Exception as error:
             answer = (False, error)
         try:

@@ -10,6 +10,9 @@ from pathlib import Path
 
 import typst
 
+from vividowl.core.quantities.words import Words
+from vividowl.words import sentence
+
 CONTROL_MM = 50.0
 MARGIN_MM, GAP_MM, HEAD_MM = 10.0, 14.0, 18.0
 PAGE_LEAST = (210.0, 297.0)
@@ -32,14 +35,14 @@ class CutPiece:
 class CutDrawing:
     """A sheet or an offcut with its pieces [mm]; taken: what was cut out of it before."""
 
-    name: str
+    name: Words
     width_mm: float
     length_mm: float
     taken: tuple[Rect, ...]
     pieces: tuple[CutPiece, ...]
 
 
-def cut_svg(title: str, drawings: Sequence[CutDrawing]) -> str:
+def cut_svg(title: Words, drawings: Sequence[CutDrawing]) -> str:
     """All sheets below each other, one unit a millimetre."""
     width = max([CONTROL_MM, *(d.width_mm for d in drawings)]) + 2 * MARGIN_MM
     parts = [_text(MARGIN_MM, MARGIN_MM, title, 4.0)]
@@ -76,10 +79,9 @@ def _rect(rect: Rect, fill: str, stroke: str, line: float, *, dashed: bool = Fal
     )
 
 
-def _text(x: float, y: float, words: str, size: float, anchor: str = "start") -> str:
-    return (
-        f'<text x="{x:g}" y="{y:g}" font-size="{size:.2f}" fill="{INK}" text-anchor="{anchor}">{escape(words)}</text>'
-    )
+def _text(x: float, y: float, words: Words, size: float, anchor: str = "start") -> str:
+    at = f'x="{x:g}" y="{y:g}" font-size="{size:.2f}" fill="{INK}" text-anchor="{anchor}"'
+    return f"<text {at}>{escape(sentence(words))}</text>"
 
 
 def cut_dxf(drawings: Sequence[CutDrawing]) -> bytes:
@@ -109,7 +111,7 @@ def cut_dxf(drawings: Sequence[CutDrawing]) -> bytes:
             box(piece.rect, base, "CUT")
             x, y, _, _ = piece.rect
             space.add_text(piece.label, height=2.0, dxfattribs={"layer": "NOTE"}).set_placement((x + 1, base - y - 3))
-        space.add_text(d.name, height=3.0, dxfattribs={"layer": "NOTE"}).set_placement((0, base + 2))
+        space.add_text(sentence(d.name), height=3.0, dxfattribs={"layer": "NOTE"}).set_placement((0, base + 2))
         base -= d.length_mm + GAP_MM
     space.add_line((0, base), (CONTROL_MM, base), dxfattribs={"layer": "CONTROL"})
     space.add_text(f"{CONTROL_MM:g} mm", height=3.0, dxfattribs={"layer": "NOTE"}).set_placement((0, base - 5))
@@ -118,7 +120,7 @@ def cut_dxf(drawings: Sequence[CutDrawing]) -> bytes:
     return out.getvalue().encode("utf-8")
 
 
-def cut_pdf(title: str, drawings: Sequence[CutDrawing]) -> bytes:
+def cut_pdf(title: Words, drawings: Sequence[CutDrawing]) -> bytes:
     """One page a sheet, at 1:1. A page grows with a sheet that is larger than A4."""
     import tempfile
 
@@ -130,8 +132,10 @@ def cut_pdf(title: str, drawings: Sequence[CutDrawing]) -> bytes:
             width = max(PAGE_LEAST[0], d.width_mm + 2 * MARGIN_MM)
             height = max(PAGE_LEAST[1], d.length_mm + HEAD_MM + 3 * GAP_MM)
             drawn = max(CONTROL_MM, d.width_mm) + 2 * MARGIN_MM
-            pages.append(f'#page(width: {width:g}mm, height: {height:g}mm, margin: 0mm)[#image("{i}.svg", '
-                         f"width: {drawn:g}mm)]")  # fmt: skip
+            pages.append(
+                f'#page(width: {width:g}mm, height: {height:g}mm, margin: 0mm)[#image("{i}.svg", width: {drawn:g}mm)]'
+            )
         (root / "sheet.typ").write_text("\n".join(pages))
-        return bytes(typst.compile(str(root / "sheet.typ"), root=str(root), font_paths=[str(FONTS)],
-                                   ignore_system_fonts=True))  # fmt: skip
+        return bytes(
+            typst.compile(str(root / "sheet.typ"), root=str(root), font_paths=[str(FONTS)], ignore_system_fonts=True)
+        )

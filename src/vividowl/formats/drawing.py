@@ -7,8 +7,10 @@ from collections.abc import Mapping, Sequence
 from html import escape
 from typing import Any
 
+from vividowl.core.quantities.words import Words
 from vividowl.core.response.ladder import Ladder
 from vividowl.core.trace.throttling import HELD_SHARE
+from vividowl.words import sentence
 
 INK, SOFT, RULE, PAPER = "#22252b", "#5a5e66", "#cfc7b6", "#ffffff"
 BEFORE, AFTER = "#a83a18", "#00686b"
@@ -26,12 +28,12 @@ def _svg(width: float, height: float, parts: Sequence[str]) -> str:
 
 
 def _text(
-    x: float, y: float, words: str, *, size: float = 11, fill: str = INK, anchor: str = "start", bold: bool = False
+    x: float, y: float, words: Words, *, size: float = 11, fill: str = INK, anchor: str = "start", bold: bool = False
 ) -> str:
     weight = ' font-weight="700"' if bold else ""
     return (
         f'<text x="{x:.1f}" y="{y:.1f}" font-size="{size:g}" fill="{fill}" '
-        f'text-anchor="{anchor}"{weight}>{escape(words)}</text>'
+        f'text-anchor="{anchor}"{weight}>{escape(sentence(words))}</text>'
     )
 
 
@@ -67,14 +69,18 @@ def _eye(cx: float, cy: float, glance: Mapping[str, Any], colour: str, hollow: b
 def owl_svg(before: Mapping[str, Any], after: Mapping[str, Any], verdict: str | None) -> str:
     """Two eyes: left before, right after. Ring is rise over room (full circle 90 K), pupil is noise, a lid that
     covers the upper half is heat holding it back."""
-    parts = [f'<path d="M6 4Q34 17 60 13Q86 17 114 4" fill="none" stroke="{INK}" stroke-width="3.4" '
-             'stroke-linecap="round"/>']  # fmt: skip
+    parts = [
+        f'<path d="M6 4Q34 17 60 13Q86 17 114 4" fill="none" stroke="{INK}" stroke-width="3.4" stroke-linecap="round"/>'
+    ]
     parts += _eye(32, 42, before, BEFORE, True) + _eye(88, 42, after, AFTER, False)
     beaks = {
-        "improved": "M54 54h12l-6 12z", "worse": "M54 66h12l-6 -12z", "improved_if_same": "M54 54h12l-6 12z",
-        "worse_if_same": "M54 66h12l-6 -12z", "no_difference_shown": "M53 58h14v4h-14z",
+        "improved": "M54 54h12l-6 12z",
+        "worse": "M54 66h12l-6 -12z",
+        "improved_if_same": "M54 54h12l-6 12z",
+        "worse_if_same": "M54 66h12l-6 -12z",
+        "no_difference_shown": "M53 58h14v4h-14z",
         "cannot_be_compared": "M54 56l12 8m0 -8l-12 8",
-    }  # fmt: skip
+    }
     if verdict is not None and verdict in beaks:
         fill = "none" if verdict.endswith("_if_same") else INK
         parts.append(f'<path d="{beaks[verdict]}" fill="{fill}" stroke="{INK}" stroke-width="1.6"/>')
@@ -94,8 +100,9 @@ def ladder_svg(before: Ladder | None, after: Ladder | None, culprit: str | None)
     scale = (floor - top) / most
     parts = []
     for ladder, x, colour, hollow, word in (
-        (before, 104.0, BEFORE, True, "before"), (after, 196.0, AFTER, False, "after"),
-    ):  # fmt: skip
+        (before, 104.0, BEFORE, True, "before"),
+        (after, 196.0, AFTER, False, "after"),
+    ):
         if ladder is None:
             continue
         parts += _one_ladder(ladder, x, floor, scale, colour, hollow, culprit if word == "before" else None)
@@ -167,8 +174,9 @@ def chart_svg(
         words = f"{minute} min" if minute else "load on"
         parts.append(_text(px(minute * 60), bottom + 16, words, size=13, fill=SOFT, anchor="middle"))
     for (ts, vs, window), colour, dash, row, word in (
-        (before, BEFORE, ' stroke-dasharray="5 3"', 0, "before"), (after, AFTER, "", 1, "after"),
-    ):  # fmt: skip
+        (before, BEFORE, ' stroke-dasharray="5 3"', 0, "before"),
+        (after, AFTER, "", 1, "after"),
+    ):
         points = " ".join(f"{px(t):.1f},{py(v):.1f}" for t, v in zip(ts, vs, strict=True))
         parts.append(f'<polyline points="{points}" fill="none" stroke="{colour}" stroke-width="1.5"{dash}/>')
         y, wide = bottom + 26 + 22 * row, max(2.0, px(window[1]) - px(window[0]))

@@ -10,8 +10,10 @@ from collections import Counter
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from vividowl.core.quantities.words import Words, say
 from vividowl.core.trace.roles import unit_of
 from vividowl.formats.errors import FormatError
+from vividowl.words import sentence
 
 COLUMNS_MOST = 400
 SNIFFED_BYTES = 131072
@@ -25,7 +27,7 @@ Buffer = bytes | mmap.mmap
 class Layout:
     """How a file is written: encoding, delimiter, decimal sign, header line (from 0), units beneath it, headers."""
 
-    encoding: str
+    encoding: Words
     delimiter: str
     decimal: str
     header_line: int
@@ -43,14 +45,14 @@ class Body:
     skip: int
     first_line: int
     mended: bool
-    notices: tuple[str, ...]
+    notices: tuple[Words, ...]
 
 
-def decode(data: Buffer, name: str) -> tuple[Buffer, str, list[str]]:
+def decode(data: Buffer, name: str) -> tuple[Buffer, Words, list[Words]]:
     """Bring a file to UTF-8; a mark at its head stays and is skipped by the header."""
     head = bytes(data[:4096])
     if not head.strip(b" \t\r\n\x00") and not bytes(data[:CHUNK]).strip(b" \t\r\n\x00"):
-        raise FormatError(f"{name} is empty.", remedy="Export the log again and check that it was saved.")
+        raise FormatError(say("log-text-empty", name=name), remedy=say("log-text-export-log-again-and-check"))
     for mark, encoding in ((b"\xff\xfe", "utf-16-le"), (b"\xfe\xff", "utf-16-be")):
         if head.startswith(mark):
             return data[2:].decode(encoding, errors="replace").encode(), encoding, []
@@ -59,20 +61,19 @@ def decode(data: Buffer, name: str) -> tuple[Buffer, str, list[str]]:
             return data[:].decode(encoding, errors="replace").encode(), encoding, []
     if head.count(0) or sum(b < 9 or 13 < b < 32 for b in head) > 0.02 * len(head):
         raise FormatError(
-            f"{name} is not a text file.",
-            remedy="Export the log as CSV, text, XLSX, JSON lines or Parquet; pictures cannot be read.",
+            say("log-text-not-text-file", name=name),
+            remedy=say("log-text-export-log-as-csv-text"),
             reason="binary",
         )
     if b"\r" in head and data.find(b"\n") < 0:
         # Lines that end as they did on very old systems.
-        plain, encoding, notices = decode(bytes(data[:]).replace(b"\r", b"\n"), name)
-        return plain, encoding, notices
+        return decode(bytes(data[:]).replace(b"\r", b"\n"), name)
     broken = _first_not_utf8(data)
     if broken is None:
         return data, "utf-8", []
     line = bytes(data[:broken]).count(b"\n") + 1
     text = data[:].decode("cp1252", errors="replace").encode()
-    return text, "cp1252", [f"Line {line} is not UTF-8; the file was read as Windows-1252."]
+    return text, "cp1252", [say("log-text-line-not-utf-file-was", line=line)]
 
 
 def _first_not_utf8(data: Buffer) -> int | None:
@@ -97,16 +98,20 @@ def fields(line: str, delimiter: str) -> list[str]:
         return [line]
 
 
-def sniff(text: Buffer, encoding: str, name: str) -> Layout:
+def sniff(text: Buffer, encoding: Words, name: str) -> Layout:
     """Find delimiter, decimal sign, header and units."""
     head = bytes(text[:SNIFFED_BYTES]).decode("utf-8-sig", errors="replace").splitlines()
     if len(text) > SNIFFED_BYTES and head:
         head.pop()
         if not head:
             raise FormatError(
-                f"{name}: line 1 alone is longer than {SNIFFED_BYTES // 1024} kB; at most {COLUMNS_MOST} columns "
-                f"are read.",
-                remedy="Log fewer sensors: temperatures, power, clock, utilisation and fan are enough.",
+                say(
+                    "log-text-line-alone-longer-than-kb",
+                    name=name,
+                    sniffed_bytes=SNIFFED_BYTES // 1024,
+                    columns_most=COLUMNS_MOST,
+                ),
+                remedy=say("log-text-log-fewer-sensors-temperatures-power"),
                 line=1,
                 reason="too_large",
             )
@@ -122,8 +127,8 @@ def sniff(text: Buffer, encoding: str, name: str) -> Layout:
     sizes = Counter(len(r) for r in rows if len(r) > 1)
     if not sizes:
         raise FormatError(
-            f"{name}: no columns separated by comma, semicolon or tab were found.",
-            remedy="Export the log as CSV.",
+            say("log-text-no-columns-separated-by-comma", name=name),
+            remedy=say("log-text-export-log-as-csv"),
             line=1,
         )
     modal = sizes.most_common(1)[0][0]
@@ -132,8 +137,8 @@ def sniff(text: Buffer, encoding: str, name: str) -> Layout:
     header = next((i for i in named if len(rows[i]) >= modal), named[0] if named else None)
     if header is None:
         raise FormatError(
-            f"{name}: line 1 begins with numbers; there is no header that names the columns.",
-            remedy="Export the log with its header line.",
+            say("log-text-line-begins-with-numbers-there", name=name),
+            remedy=say("log-text-export-log-with-its-header"),
             line=1,
         )
     headers = [h.strip() for h in rows[header]]
@@ -141,22 +146,25 @@ def sniff(text: Buffer, encoding: str, name: str) -> Layout:
         headers.pop()
     if len(headers) > COLUMNS_MOST:
         raise FormatError(
-            f"{name} has {len(headers)} columns, at most {COLUMNS_MOST} are read.",
-            remedy="Log fewer sensors: temperatures, power, clock, utilisation and fan are enough.",
+            say("log-text-has-columns-at-most-read", name=name, headers=len(headers), columns_most=COLUMNS_MOST),
+            remedy=say("log-text-log-fewer-sensors-temperatures-power"),
             line=header + 1,
         )
     units = rows[header + 1] if header + 1 < len(rows) else []
-    has_units = bool(units) and not any(NUMBER.match(c.strip()) for c in units) and any(
-        unit_of("", c) for c in units
-    )  # fmt: skip
+    has_units = bool(units) and not any(NUMBER.match(c.strip()) for c in units) and any(unit_of("", c) for c in units)
     looked_at = max(6, min(60, 2000 // len(headers)))
     sample = [c.strip() for r in rows[header + 1 : header + 1 + looked_at] for c in r]
     comma = sum(bool(re.match(r"^[+-]?\d+,\d+(\s*[^\d\s]+)?$", c)) for c in sample)
     point = sum(bool(re.match(r"^[+-]?\d+\.\d+(\s*[^\d\s]+)?$", c)) for c in sample)
     return Layout(
-        encoding, best, "," if comma > point else ".", header, has_units, _unlike(headers),
+        encoding,
+        best,
+        "," if comma > point else ".",
+        header,
+        has_units,
+        _unlike(headers),
         tuple(units) if has_units else (),
-    )  # fmt: skip
+    )
 
 
 def _unlike(headers: Sequence[str]) -> tuple[str, ...]:
@@ -177,7 +185,9 @@ def _is_header(row: Sequence[str]) -> bool:
 def find_body(text: Buffer, layout: Layout, name: str) -> Body:
     """The lines of data: without preamble, header, units, repeated headers, a cut last line and footers."""
     nothing = FormatError(
-        f"{name} has a header and no data.", remedy="Export the log after the run.", line=layout.header_line + 1
+        say("log-text-has-header-and-no-data", name=name),
+        remedy=say("log-text-export-log-after-run"),
+        line=layout.header_line + 1,
     )
     start = 0
     for _ in range(layout.header_line):
@@ -196,7 +206,7 @@ def find_body(text: Buffer, layout: Layout, name: str) -> Body:
         lines = bytes(text[start:]).split(b"\n")
         kept = [line for line in lines if line.rstrip(b"\r") != header]
         if len(kept) < len(lines):
-            notices.append(f"The header was repeated {len(lines) - len(kept)} times; the repeats were left out.")
+            notices.append(sentence(say("log-text-header-was-repeated-times-repeats", kept=len(lines) - len(kept))))
             mended, start = b"\n".join(kept), 0
     whole: Buffer = text if mended is None else mended
     # Footers and a last line that broke off are shorter than the rest.
@@ -211,7 +221,7 @@ def find_body(text: Buffer, layout: Layout, name: str) -> Body:
         raise nothing
     if dropped:
         line = skip + bytes(whole[start:end]).count(b"\n") + 2
-        notices.append(f"The log breaks off in line {line}: {dropped} unfinished line(s) at its end were left out.")
+        notices.append(sentence(say("log-text-log-breaks-off-in-line", line=line, dropped=dropped)))
         mended, start = bytes(whole[start:end]), 0
     if mended is not None or bytes(text[-1:]) in (b" ", b"\x00"):
         return Body(mended if mended is not None else bytes(text[start:end]), 0, skip + 1, True, tuple(notices))

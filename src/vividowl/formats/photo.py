@@ -7,6 +7,7 @@ import warnings
 from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
+from vividowl.core.quantities.words import say
 from vividowl.formats.errors import FormatError
 
 if TYPE_CHECKING:
@@ -18,7 +19,7 @@ PIXELS_MOST = 80_000_000
 WHOLE_PIXELS_MOST = 50_000_000
 LARGE_PX, SMALL_PX = 1600, 320
 KINDS = ("JPEG", "PNG", "WEBP")
-_REMEDY = "Take it as JPEG, PNG or WebP."
+_REMEDY = say("photo-take-as-jpeg-png-or")
 
 
 @dataclass(frozen=True)
@@ -36,8 +37,11 @@ def read_photo(data: bytes) -> ScaledPhoto:
     from PIL import Image, ImageOps, UnidentifiedImageError  # here, since most requests need none
 
     if len(data) > PHOTO_MOST:
-        raise FormatError(f"The photo has {len(data) / 2**20:.0f} MB; photos up to {PHOTO_MOST // 2**20} MB are taken.",
-                          remedy="Take it at a lower resolution, or crop it.", reason="too_large")  # fmt: skip
+        raise FormatError(
+            say("photo-photo-has-mb-photos-up", data=len(data) / 2**20, photo_most=PHOTO_MOST // 2**20),
+            remedy=say("photo-take-at-lower-resolution-or"),
+            reason="too_large",
+        )
     try:
         with warnings.catch_warnings():
             # A picture far larger than it says is looked at below, by its own size, before any pixel is made.
@@ -46,8 +50,11 @@ def read_photo(data: bytes) -> ScaledPhoto:
     except (UnidentifiedImageError, OSError, SyntaxError, ValueError, Image.DecompressionBombError) as error:
         if isinstance(error, Image.DecompressionBombError):
             raise _too_many(0) from error
-        raise FormatError("This is no photo that can be read.", remedy=f"{_REMEDY} Videos are not taken.",
-                          reason="not_photo") from error  # fmt: skip
+        raise FormatError(
+            say("photo-this-no-photo-that-can"),
+            remedy=say("photo-videos-not-taken", remedy=_REMEDY),
+            reason="not_photo",
+        ) from error
     pixels = picture.width * picture.height
     if pixels > (PIXELS_MOST if picture.format == "JPEG" else WHOLE_PIXELS_MOST):
         raise _too_many(pixels)
@@ -57,8 +64,9 @@ def read_photo(data: bytes) -> ScaledPhoto:
         upright = ImageOps.exif_transpose(picture)
         flat = _flat(upright)
     except (OSError, SyntaxError, ValueError, Image.DecompressionBombError) as error:
-        raise FormatError("The photo is damaged: it ends in the middle.", remedy="Take it again.",
-                          reason="not_photo") from error  # fmt: skip
+        raise FormatError(
+            say("photo-photo-damaged-ends-in-middle"), remedy=say("photo-take-again"), reason="not_photo"
+        ) from error
     large = flat.copy()
     large.thumbnail((LARGE_PX, LARGE_PX), Image.Resampling.LANCZOS)
     small = large.copy()
@@ -67,10 +75,19 @@ def read_photo(data: bytes) -> ScaledPhoto:
 
 
 def _too_many(pixels: int) -> FormatError:
-    seen = f"has {pixels / 1e6:.0f} million pixels" if pixels else "has far too many pixels"
-    return FormatError(f"The photo {seen}; up to {PIXELS_MOST // 10**6} million are taken as JPEG, "
-                       f"{WHOLE_PIXELS_MOST // 10**6} million as PNG or WebP.",
-                       remedy="Take it at a lower resolution.", reason="too_large")  # fmt: skip
+    seen = (
+        say("photo-has-million-pixels", pixels=pixels / 1000000.0) if pixels else say("photo-has-far-too-many-pixels")
+    )
+    return FormatError(
+        say(
+            "photo-photo-up-to-million-taken",
+            seen=seen,
+            pixels_most=PIXELS_MOST // 10**6,
+            whole_pixels_most=WHOLE_PIXELS_MOST // 10**6,
+        ),
+        remedy=say("photo-take-at-lower-resolution"),
+        reason="too_large",
+    )
 
 
 def _flat(picture: Picture) -> Picture:

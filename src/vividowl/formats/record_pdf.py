@@ -13,17 +13,24 @@ from typing import Any
 
 import typst
 
+from vividowl.core.materials.kinds import CATALOGUE, Kind
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.reading import clock_words
 from vividowl.core.response.ladder import Ladder
 from vividowl.core.verdict.comparison import Comparison
 from vividowl.core.verdict.parts import Effect
 from vividowl.formats.drawing import chart_svg, ladder_svg, owl_svg
-from vividowl.formats.words import AMOUNT_IS, CLEANED, KINDS, TARGETS, day, money, number
+from vividowl.formats.words import CLEANED, TARGETS, day, money, number
+from vividowl.words import told
 
 HERE = Path(__file__).parent
-SHOWN = {
-    "better": "better", "worse": "worse", "changed": "changed", "not_shown": "no difference", "not_known": "not known",
-}  # fmt: skip
+SHOWN: dict[str, Words] = {
+    "better": say("record-pdf-better"),
+    "worse": say("record-pdf-worse"),
+    "changed": say("record-pdf-changed"),
+    "not_shown": say("record-pdf-no-difference"),
+    "not_known": say("record-pdf-not-known"),
+}
 
 
 @dataclass(frozen=True)
@@ -50,14 +57,14 @@ class RecordSheet:
     comparison: Comparison | None
     ladders: tuple[Ladder | None, Ladder | None]
     culprit: str | None
-    exhaust: str
-    notes: tuple[str, ...]
+    exhaust: Words
+    notes: tuple[Words, ...]
     lines: tuple[ChartLine, ChartLine] | None
     glances: tuple[Mapping[str, Any], Mapping[str, Any]]
     cleaned: tuple[str, ...]
     items: tuple[tuple[str, str, str, str, float | None, str, str], ...]
     fit_note: str
-    bench: tuple[str, ...]
+    bench: tuple[Words, ...]
     gates: tuple[tuple[str, str], ...]
     price_cents: int | None
     currency: str
@@ -65,16 +72,18 @@ class RecordSheet:
     note: str
 
 
-def item_words(target: str, kind: str, product: str, lot: str, amount: float | None, unit: str, known: str) -> str:
+def item_words(target: str, kind: str, product: str, lot: str, amount: float | None, unit: str, known: str) -> Words:
     """One fitted item as a sentence."""
-    text = f"{TARGETS.get(target, target).capitalize()}: {KINDS.get(kind, kind)}"
-    if product:
-        text += f", {product}"
-    if lot:
-        text += f", lot {lot}"
-    if amount is not None:
-        text += f", {amount:g} {unit}{AMOUNT_IS.get(known, '')}"
-    return text + "."
+    return say(
+        "record-pdf-item",
+        target=TARGETS.get(target, target),
+        kind=CATALOGUE[Kind(kind)].words if kind in CATALOGUE else kind,
+        product=product or None,
+        lot=lot or None,
+        amount=amount,
+        unit=unit,
+        known=known,
+    )
 
 
 def shown_effect(effect: Effect) -> bool:
@@ -82,51 +91,80 @@ def shown_effect(effect: Effect) -> bool:
     return any(v is not None for v in (effect.before, effect.after, effect.difference))
 
 
-def _effect(effect: Effect) -> dict[str, str]:
+def _effect(effect: Effect) -> dict[str, Words]:
     unit = effect.unit
 
-    def side(value: float | None) -> str:
+    def side(value: float | None) -> Words:
         if value is None and effect.difference is not None:
             return "–"  # only the change is known
         if value is not None and effect.quantity == "duration":
             return clock_words(value)
         return number(value, unit)
 
-    change = "not known"
+    change: Words = say("record-pdf-not-known")
     if effect.difference is not None:
         unit_change = "K" if unit == "°C" else unit
-        change = f"{number(effect.difference, unit_change, signed=True)} ± {number(effect.u95, unit_change)}"
+        change = say(
+            "record-pdf-change",
+            change=number(effect.difference, unit_change, signed=True),
+            u95=number(effect.u95, unit_change),
+        )
     return {
-        "words": effect.words, "unit": unit, "before": side(effect.before), "after": side(effect.after),
-        "change": change, "shown": SHOWN[effect.shown.value],
-    }  # fmt: skip
+        "words": effect.words,
+        "unit": unit,
+        "before": side(effect.before),
+        "after": side(effect.after),
+        "change": change,
+        "shown": SHOWN[effect.shown.value],
+    }
 
 
 def _content(sheet: RecordSheet) -> dict[str, Any]:
     comparison = sheet.comparison
-    reasons = [*(comparison.reasons if comparison else ()), *sheet.notes]
+    reasons: list[Words] = [*(comparison.reasons if comparison else ()), *sheet.notes]
     if sheet.symptom:
-        reasons.insert(0, f"It came in with: “{sheet.symptom}”")
+        reasons.insert(0, say("record-pdf-came-in-with", symptom=sheet.symptom))
     return {
-        "title": f"Record {sheet.number}", "shop": sheet.shop,
-        "subtitle": f"Record {sheet.number} · {sheet.device} · {sheet.customer} · {day(sheet.day)}",
-        "headline": comparison.headline + "." if comparison else "Not measured on both sides yet.",
-        "reasons": reasons, "has_comparison": comparison is not None, "exhaust": sheet.exhaust,
-        "effects": [_effect(e) for e in comparison.effects if shown_effect(e)]
-        if comparison else [],
+        "title": say("record-pdf-record", number=sheet.number),
+        "shop": sheet.shop,
+        "subtitle": say(
+            "record-pdf-record-2", number=sheet.number, device=sheet.device, customer=sheet.customer, day=day(sheet.day)
+        ),
+        "headline": say("record-pdf-headline", headline=comparison.headline)
+        if comparison
+        else say("record-pdf-not-measured-on-both-sides"),
+        "reasons": reasons,
+        "has_comparison": comparison is not None,
+        "exhaust": sheet.exhaust,
+        "effects": [_effect(e) for e in comparison.effects if shown_effect(e)] if comparison else [],
         "conditions": [
-            {"words": c.words, "before": c.before or "not noted", "after": c.after or "not noted",
-             "bearing": c.bearing.value}
-            for c in comparison.conditions if c.before or c.after
-        ] if comparison else [],
-        "cleaned": ", ".join(CLEANED.get(c, c) for c in sheet.cleaned), "items": [item_words(*i) for i in sheet.items],
-        "fit_note": sheet.fit_note, "bench": list(sheet.bench),
+            {
+                "words": c.words,
+                "before": c.before or say("record-pdf-not-noted"),
+                "after": c.after or say("record-pdf-not-noted"),
+                "bearing": c.bearing.value,
+            }
+            for c in comparison.conditions
+            if c.before or c.after
+        ]
+        if comparison
+        else [],
+        "cleaned": listed(CLEANED.get(c, c) for c in sheet.cleaned),
+        "items": [item_words(*i) for i in sheet.items],
+        "fit_note": sheet.fit_note,
+        "bench": list(sheet.bench),
         "gates": [f"{reason} {words}" for reason, words in sheet.gates],
-        "price": money(sheet.price_cents, sheet.currency), "next_service": day(sheet.next_service_on),
+        "price": money(sheet.price_cents, sheet.currency),
+        "next_service": day(sheet.next_service_on),
         "note": sheet.note,
-        "footer": ("Invented demo data. " if sheet.demo else "") + f"{sheet.shop}, record {sheet.number}"
-        + ("" if sheet.handed_over else ", draft"),
-    }  # fmt: skip
+        "footer": say(
+            "record-pdf-footer",
+            demo=sheet.demo,
+            shop=sheet.shop,
+            number=sheet.number,
+            draft=not sheet.handed_over,
+        ),
+    }
 
 
 def make_pdf(sheet: RecordSheet) -> bytes:
@@ -134,7 +172,7 @@ def make_pdf(sheet: RecordSheet) -> bytes:
     verdict = sheet.comparison.verdict.value if sheet.comparison else None
     with tempfile.TemporaryDirectory() as folder:
         root = Path(folder)
-        (root / "record.json").write_text(json.dumps(_content(sheet)))
+        (root / "record.json").write_text(json.dumps(told(_content(sheet))))
         (root / "owl.svg").write_text(owl_svg(sheet.glances[0], sheet.glances[1], verdict))
         (root / "ladder.svg").write_text(ladder_svg(*sheet.ladders, sheet.culprit))
         if sheet.lines is not None:

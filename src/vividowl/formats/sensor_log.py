@@ -12,6 +12,7 @@ from pathlib import Path
 import numpy as np
 import polars as pl
 
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.trace.behaviour import by_behaviour
 from vividowl.core.trace.roles import ROLE_KINDS, ChannelGuess, Role, recognise
 from vividowl.core.trace.sensors import clean_temperature
@@ -37,7 +38,7 @@ class ParsedLog:
     frame: pl.DataFrame
     guesses: tuple[ChannelGuess, ...]
     layout: Layout
-    notices: tuple[str, ...]
+    notices: tuple[Words, ...]
 
 
 def read_log(source: bytes | Path, name: str = "log") -> ParsedLog:
@@ -48,7 +49,7 @@ def read_log(source: bytes | Path, name: str = "log") -> ParsedLog:
             path.write_bytes(source)
             return read_log(path, name)
     if not source.stat().st_size:
-        raise FormatError(f"{name} is empty.", remedy="Export the log again and check that it was saved.")
+        raise FormatError(say("log-text-empty", name=name), remedy=say("log-text-export-log-again-and-check"))
     table = as_text(source, name)
     if table is not None:
         text, notices = table
@@ -57,7 +58,7 @@ def read_log(source: bytes | Path, name: str = "log") -> ParsedLog:
         return _read_text(data, source, name, [])
 
 
-def _read_text(data: Buffer, path: Path | None, name: str, before: Sequence[str]) -> ParsedLog:
+def _read_text(data: Buffer, path: Path | None, name: str, before: Sequence[Words]) -> ParsedLog:
     text, encoding, notices = decode(data, name)
     layout = sniff(text, encoding, name)
     body = find_body(text, layout, name)
@@ -66,8 +67,8 @@ def _read_text(data: Buffer, path: Path | None, name: str, before: Sequence[str]
     stamps_at = find_time(layout.headers, frame)
     if not stamps_at:
         raise FormatError(
-            f"{name}: no time column among “{'”, “'.join(layout.headers[:8])}”.",
-            remedy="Export the log with a time, date and time, or elapsed seconds column.",
+            say("sensor-log-no-time-column-among", name=name, headers="”, “".join(layout.headers[:8])),
+            remedy=say("sensor-log-export-log-with-time-date"),
             line=layout.header_line + 1,
             headers=layout.headers,
         )
@@ -90,7 +91,7 @@ def _read_text(data: Buffer, path: Path | None, name: str, before: Sequence[str]
 
 def _without_ending(
     frame: pl.DataFrame, columns: Sequence[pl.Series], first_line: int
-) -> tuple[pl.DataFrame, list[pl.Series], list[str]]:
+) -> tuple[pl.DataFrame, list[pl.Series], list[Words]]:
     """Leave out the last lines when they carry no time: footers such as minimum, mean and maximum."""
     kept = len(frame)
     stamp = columns[-1]
@@ -99,11 +100,13 @@ def _without_ending(
         kept -= 1
     if kept == len(frame):
         return frame, list(columns), []
-    notice = f"The last {len(frame) - kept} line(s), from line {first_line + kept} on, carry no time and were left out."
+    notice = say("sensor-log-last-line-s-from-line", kept=len(frame) - kept, first_line_kept=first_line + kept)
     return frame.head(kept), [c.head(kept) for c in columns], [notice]
 
 
-def _parse(body: Body, path: Path | None, layout: Layout, name: str) -> tuple[pl.DataFrame, dict[int, str], list[str]]:
+def _parse(
+    body: Body, path: Path | None, layout: Layout, name: str
+) -> tuple[pl.DataFrame, dict[int, str], list[Words]]:
     """Columns of the body, units that cells carry by column, and notices."""
     names = [f"c{i}" for i in range(len(layout.headers))]
     numeric = _numeric_columns(body, layout)
@@ -126,13 +129,13 @@ def _parse(body: Body, path: Path | None, layout: Layout, name: str) -> tuple[pl
         )
     except pl.exceptions.PolarsError as error:
         raise FormatError(
-            f"{name}: the lines below the header do not form columns ({str(error).splitlines()[0]}).",
-            remedy="Open the file in a text editor and check quotes and separators, or export it again.",
+            say("sensor-log-lines-below-header-do-not", name=name, splitlines=str(error).splitlines()[0]),
+            remedy=say("sensor-log-open-file-in-text-editor"),
         ) from error
     if len(frame) < SAMPLES_LEAST:
         raise FormatError(
-            f"{name} has {len(frame)} lines of data, at least {SAMPLES_LEAST} are needed.",
-            remedy="Log for the whole load, one sample a second or so.",
+            say("sensor-log-has-lines-data-at-least", name=name, frame=len(frame), samples_least=SAMPLES_LEAST),
+            remedy=say("sensor-log-log-for-whole-load-one"),
             line=layout.header_line + 2,
         )
     units: dict[int, str] = {}
@@ -148,9 +151,11 @@ def _parse(body: Body, path: Path | None, layout: Layout, name: str) -> tuple[pl
     frame = frame.with_columns(cleaned)
     lacking = frame.null_count().row(0)
     gaps = [(h, lacking[i]) for i, h in enumerate(layout.headers) if numeric[i]]
-    notices = [f"Column “{h}”: {n} of {len(frame)} cells hold no number." for h, n in gaps if 0 < n < len(frame)]
+    notices: list[Words] = [
+        say("sensor-log-column-cells-hold-no-number", h=h, n=n, frame=len(frame)) for h, n in gaps if 0 < n < len(frame)
+    ]
     if len(notices) > 6:
-        notices = [f"{len(notices)} columns have cells that hold no number; they count as not known."]
+        notices = [say("sensor-log-columns-have-cells-that-hold", notices=len(notices))]
     return frame, units, notices
 
 
@@ -180,7 +185,7 @@ def _numeric_columns(body: Body, layout: Layout) -> list[bool]:
 
 def _check_bands(
     frame: pl.DataFrame, guesses: tuple[ChannelGuess, ...]
-) -> tuple[tuple[ChannelGuess, ...], tuple[str, ...]]:
+) -> tuple[tuple[ChannelGuess, ...], tuple[Words, ...]]:
     """A column that is called a temperature but cannot be one loses its role, and says so."""
     out, notices = [], []
     kinds = frame.schema
@@ -193,8 +198,12 @@ def _check_bands(
             if guess.unit == "°F":
                 middle = (middle - 32.0) / 1.8
             if not _TEMPERATURE_BAND_C[0] <= middle <= _TEMPERATURE_BAND_C[1]:
-                got = f"lies around {middle:.0f} °C" if np.isfinite(middle) else "holds no number"
-                notices.append(f"Column “{guess.header}” {got} and was not taken as a temperature.")
+                got = (
+                    say("sensor-log-lies-around-c", middle=middle)
+                    if np.isfinite(middle)
+                    else say("sensor-log-holds-no-number")
+                )
+                notices.append(say("sensor-log-column-and-was-not-taken", header=guess.header, got=got))
                 guess = replace(guess, role=None, confidence=0.0)
         out.append(guess)
     return tuple(out), tuple(notices)
@@ -205,9 +214,11 @@ def apply_mapping(guesses: Sequence[ChannelGuess], roles: Mapping[str, str | Non
     known = {g.header for g in guesses}
     for header, role in roles.items():
         if header not in known:
-            raise FormatError(f"There is no column “{header}” in this log.", remedy="Choose a column of the list.")
+            raise FormatError(
+                say("sensor-log-there-no-column-in-this", header=header), remedy=say("sensor-log-choose-column-list")
+            )
         if role is not None and role not in set(Role):
-            raise FormatError(f"“{role}” is no role.", remedy=f"Allowed: {', '.join(Role)}.")
+            raise FormatError(say("sensor-log-no-role", role=role), remedy=say("allowed", names=listed(Role)))
     taken = {role for role in roles.values() if role is not None}
     out, used = [], set()
     for guess in guesses:
@@ -222,9 +233,10 @@ def apply_mapping(guesses: Sequence[ChannelGuess], roles: Mapping[str, str | Non
     return tuple(out)
 
 
-def to_trace(frame: pl.DataFrame, guesses: Sequence[ChannelGuess]) -> tuple[Trace, tuple[str, ...]]:
+def to_trace(frame: pl.DataFrame, guesses: Sequence[ChannelGuess]) -> tuple[Trace, tuple[Words, ...]]:
     """The channels that have a role, in the core's units. What a temperature sensor cannot have read becomes NaN."""
-    channels, notices = {}, []
+    channels = {}
+    notices: list[Words] = []
     time_s = frame[TIME].to_numpy().astype(np.float64)
     for i, guess in enumerate(guesses):
         if guess.role is None:
@@ -235,12 +247,12 @@ def to_trace(frame: pl.DataFrame, guesses: Sequence[ChannelGuess]) -> tuple[Trac
             cleaned = clean_temperature(time_s, (values - 32.0) / 1.8 if guess.unit == "°F" else values)
             values = cleaned.values
             for count, words in (
-                (cleaned.dropouts, "drop-outs of the sensor were left out"),
-                (cleaned.jumps, "readings jump by more than 30 K and back; they were left out"),
-                (cleaned.stuck, "readings repeat one value for a minute or more: the sensor hung there; left out"),
+                (cleaned.dropouts, say("sensor-log-drop-outs-sensor-were-left")),
+                (cleaned.jumps, say("sensor-log-readings-jump-by-more-than")),
+                (cleaned.stuck, say("sensor-log-readings-repeat-one-value-for")),
             ):
                 if count:
-                    notices.append(f"Column “{guess.header}”: {count} {words}.")
+                    notices.append(say("sensor-log-column", header=guess.header, count=count, words=words))
         elif guess.unit == "mW":
             values = values / 1000.0
         elif guess.unit == "kW" or guess.unit == "GHz":

@@ -10,6 +10,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, fields
 from datetime import date
 
+from vividowl.core.quantities.words import listed, say
 from vividowl.formats.errors import FormatError
 
 CELL_MOST, NUMBER_MOST = 200, 1e9
@@ -61,37 +62,45 @@ def read_shelf(data: bytes) -> list[ShelfLine]:
     try:
         text = data.decode("utf-8-sig")
     except UnicodeDecodeError as error:
-        raise FormatError("The file is not UTF-8 text.", remedy="Save it as CSV, UTF-8.") from error
+        raise FormatError(say("shelf-csv-file-not-utf-text"), remedy=say("shelf-csv-save-as-csv-utf")) from error
     head = text.partition("\n")[0]
     try:
         reader = csv.reader(io.StringIO(text, newline=""), delimiter=";" if head.count(";") > head.count(",") else ",")
         rows = list(reader)
     except csv.Error as error:
         raise FormatError(
-            f"The file is no CSV ({error}).", remedy="Export the shelf to see what is expected."
+            say("shelf-csv-file-no-csv", error=str(error)), remedy=say("shelf-csv-export-shelf-to-see-what")
         ) from error
     rows = [row for row in rows if any(cell.strip() for cell in row)]
     if not rows:
-        raise FormatError("The file is empty.", remedy="Export the shelf to see what is expected.")
+        raise FormatError(say("shelf-csv-file-empty"), remedy=say("shelf-csv-export-shelf-to-see-what"))
     if len(rows) > LINES_MOST + 1:
-        raise FormatError(f"The file has {len(rows) - 1} lines; up to {LINES_MOST} are read.", remedy="Split it.")
+        raise FormatError(
+            say("shelf-csv-file-has-lines-up-to", rows=len(rows) - 1, lines_most=LINES_MOST),
+            remedy=say("shelf-csv-split"),
+        )
     headers = [cell.strip().lower() for cell in rows[0]]
     unknown = [h for h in headers if h not in HEADERS]
     missing = [h for h in NEEDED if h not in headers]
     if unknown or missing:
-        what = f"has a column “{unknown[0]}”" if unknown else f"lacks the column “{missing[0]}”"
-        raise FormatError(f"Line 1 {what}.", remedy=f"Columns are: {', '.join(HEADERS)}.")
+        what = (
+            say("shelf-csv-has-column", unknown=unknown[0])
+            if unknown
+            else say("shelf-csv-lacks-column", missing=missing[0])
+        )
+        raise FormatError(say("shelf-csv-line", what=what), remedy=say("shelf-csv-columns", headers=listed(HEADERS)))
     out = []
     for number, row in enumerate(rows[1:], start=2):
         if len(row) != len(headers):
-            raise FormatError(f"Line {number} has {len(row)} cells, the header {len(headers)}.",
-                              remedy="A text with a comma in it stands in quotation marks.")  # fmt: skip
+            raise FormatError(
+                say("shelf-csv-line-has-cells-header", number=number, row=len(row), headers=len(headers)),
+                remedy=say("shelf-csv-text-with-comma-in-stands"),
+            )
         for name, cell in zip(headers, row, strict=True):
             if len(cell) > CELL_MOST or _CONTROL.search(cell):
                 raise FormatError(
-                    f"Line {number}, {name}: the cell is longer than {CELL_MOST} characters, or holds one "
-                    "that cannot be stored.",
-                    remedy="Correct the cell.",
+                    say("shelf-csv-line-cell-longer-than-characters", number=number, name=name, cell_most=CELL_MOST),
+                    remedy=say("shelf-csv-correct-cell"),
                 )
         cells = {name: cell.strip().removeprefix("'") for name, cell in zip(headers, row, strict=True)}
         out.append(ShelfLine(**{name: cells.get(name, "") for name in HEADERS}))
@@ -108,7 +117,10 @@ def number_of(line: int, name: str, text: str) -> float | None:
             raise ValueError
         return value
     except ValueError as error:
-        raise FormatError(f"Line {line}, {name}: “{text}” is no number.", remedy="Decimal point, no unit.") from error
+        raise FormatError(
+            say("shelf-csv-line-no-number", line=line, name=name, text=text),
+            remedy=say("shelf-csv-decimal-point-no-unit"),
+        ) from error
 
 
 def date_of(line: int, name: str, text: str) -> date | None:
@@ -118,5 +130,6 @@ def date_of(line: int, name: str, text: str) -> date | None:
     try:
         return date.fromisoformat(text)
     except ValueError as error:
-        raise FormatError(f"Line {line}, {name}: “{text}” is no date.",
-                          remedy="Write it as 2026-03-31.") from error  # fmt: skip
+        raise FormatError(
+            say("shelf-csv-line-no-date", line=line, name=name, text=text), remedy=say("shelf-csv-write-as")
+        ) from error

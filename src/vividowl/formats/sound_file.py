@@ -8,6 +8,7 @@ from pathlib import Path
 import numpy as np
 from numpy.typing import NDArray
 
+from vividowl.core.quantities.words import say
 from vividowl.formats.errors import FormatError
 
 BYTES_MOST = 200 * 1024 * 1024
@@ -41,27 +42,41 @@ def read_sound_file(path: Path, name: str) -> Recording:
     import soundfile
 
     if path.stat().st_size == 0:
-        raise FormatError(f"{name} is empty.", remedy="Record again.", reason="not_sound")
+        raise FormatError(say("log-text-empty", name=name), remedy=say("sound-file-record-again"), reason="not_sound")
     try:
         with soundfile.SoundFile(str(path)) as file:
             if file.frames == 0:
-                raise FormatError(f"{name} holds no sound.", remedy="Record again.")
+                raise FormatError(say("sound-file-holds-no-sound", name=name), remedy=say("sound-file-record-again"))
             if file.channels > CHANNELS_MOST:
-                raise FormatError(f"{name} has {file.channels} channels, at most {CHANNELS_MOST} are read.",
-                                  remedy="Export it as mono or stereo.")  # fmt: skip
+                raise FormatError(
+                    say(
+                        "sound-file-has-channels-at-most-read",
+                        name=name,
+                        channels=file.channels,
+                        channels_most=CHANNELS_MOST,
+                    ),
+                    remedy=say("sound-file-export-as-mono-or-stereo"),
+                )
             if file.frames / file.samplerate > LONGEST_S:
-                raise FormatError(f"{name} is longer than an hour.", remedy="Cut it to the loaded part.")
+                raise FormatError(
+                    say("sound-file-longer-than-hour", name=name), remedy=say("sound-file-cut-to-loaded-part")
+                )
             if file.frames * file.channels > SAMPLES_MOST:
                 raise FormatError(
-                    f"{name} holds {file.frames * file.channels / 1e6:.0f} million samples, at most "
-                    f"{SAMPLES_MOST // 1_000_000} are read.", remedy="Cut it to the loaded part.",
-                )  # fmt: skip
+                    say(
+                        "sound-file-holds-million-samples-at-most",
+                        name=name,
+                        channels=file.frames * file.channels / 1000000.0,
+                        samples_most=SAMPLES_MOST // 1000000,
+                    ),
+                    remedy=say("sound-file-cut-to-loaded-part"),
+                )
             data = file.read(dtype="float32", always_2d=True)
             rate, bits = float(file.samplerate), str(file.subtype_info)
     except (soundfile.LibsndfileError, RuntimeError) as error:
         raise FormatError(
-            f"{name} cannot be read as a recording ({str(error).split(': ')[-1].rstrip('.')}).",
-            remedy="Record or export as WAV: 16, 24 or 32 bit, mono or stereo.",
+            say("sound-file-cannot-be-read-as-recording", name=name, value=str(error).split(": ")[-1].rstrip(".")),
+            remedy=say("sound-file-record-or-export-as-wav"),
             reason="not_sound",
         ) from error
     if not np.isfinite(data).all():

@@ -14,6 +14,7 @@ from typing import Any
 
 import polars as pl
 
+from vividowl.core.quantities.words import Words, say
 from vividowl.formats.errors import FormatError
 from vividowl.formats.log_text import COLUMNS_MOST
 
@@ -26,7 +27,7 @@ _CELL = re.compile(rb"<(?:\w+:)?(c|row)\b[^>]*?\br=\"([A-Z]{0,3})(\d{1,9})\"")
 BAD_LINES_SHARE = 0.05
 
 
-def as_text(path: Path, name: str) -> tuple[bytes, list[str]] | None:
+def as_text(path: Path, name: str) -> tuple[bytes, list[Words]] | None:
     """The table of a workbook, JSON or Parquet file as lines of text with notices; None when it is text already."""
     with path.open("rb") as file:
         head = file.read(4096)
@@ -64,7 +65,7 @@ def _cell(value: Any) -> str:  # noqa: ANN401
     return str(value)
 
 
-def _workbook(path: Path, name: str) -> tuple[bytes, list[str]]:
+def _workbook(path: Path, name: str) -> tuple[bytes, list[Words]]:
     import python_calamine  # here, since only workbooks need it
 
     try:
@@ -72,14 +73,14 @@ def _workbook(path: Path, name: str) -> tuple[bytes, list[str]]:
             parts = archive.infolist()
         if not any(p.filename.startswith("xl/") for p in parts):
             raise FormatError(
-                f"{name} is an archive and no workbook.",
-                remedy="Unpack it and drop the log itself.",
+                say("tables-archive-and-no-workbook", name=name),
+                remedy=say("tables-unpack-and-drop-log-itself"),
                 reason="binary",
             )
         if sum(p.file_size for p in parts) > UNPACKED_MOST:
             raise FormatError(
-                f"{name} unpacks to more than {UNPACKED_MOST // 2**20} MB.",
-                remedy="Export the log as CSV.",
+                say("tables-unpacks-to-more-than-mb", name=name, unpacked_most=UNPACKED_MOST // 2**20),
+                remedy=say("log-text-export-log-as-csv"),
                 reason="too_large",
             )
         _refuse_wide_sheets(path, name)
@@ -87,11 +88,11 @@ def _workbook(path: Path, name: str) -> tuple[bytes, list[str]]:
         sheets = [(s, book.get_sheet_by_name(s).to_python(skip_empty_area=True)) for s in book.sheet_names]
     except (zipfile.BadZipFile, python_calamine.CalamineError, OSError, NotImplementedError, EOFError) as error:
         raise FormatError(
-            f"{name} cannot be opened as a workbook.", remedy="Save it again, or export the log as CSV."
+            say("tables-cannot-be-opened-as-workbook", name=name), remedy=say("tables-save-again-or-export-log")
         ) from error
     filled = [(s, rows) for s, rows in sheets if len(rows) > 1]
     if not filled:
-        raise FormatError(f"{name} has no sheet with a table.", remedy="Export the log as CSV.")
+        raise FormatError(say("tables-has-no-sheet-with-table", name=name), remedy=say("log-text-export-log-as-csv"))
     sheet, rows = max(filled, key=lambda pair: len(pair[1]) * len(pair[1][0]))
     # Midnight comes as a bare date among moments.
     for column in {c for row in rows for c, v in enumerate(row) if isinstance(v, datetime)}:
@@ -99,7 +100,7 @@ def _workbook(path: Path, name: str) -> tuple[bytes, list[str]]:
             day = row[column]
             if isinstance(day, date) and not isinstance(day, datetime):
                 row[column] = datetime.combine(day, time())
-    notices = [f"The sheet “{sheet}” was read."] if len(sheets) > 1 else []
+    notices: list[Words] = [say("tables-sheet-was-read", sheet=sheet)] if len(sheets) > 1 else []
     return _lines(map(_cell, rows[0]), rows[1:]), notices
 
 
@@ -110,14 +111,14 @@ def _refuse_wide_sheets(path: Path, name: str) -> None:
             if not part.filename.startswith("xl/worksheets/"):
                 continue
             if part.filename.endswith(".bin"):
-                raise FormatError(f"{name} is a binary workbook.", remedy="Save it as XLSX, or export the log as CSV.")
+                raise FormatError(say("tables-binary-workbook", name=name), remedy=say("tables-save-as-xlsx-or-export"))
             rows, columns, taken = [0, 0], [0, 0], b""
             with archive.open(part) as sheet:
                 seen = 0
                 while chunk := sheet.read(1 << 20):
                     seen += len(chunk)
                     if seen > UNPACKED_MOST:
-                        raise _too_wide(name, "more than it says")
+                        raise _too_wide(name, say("tables-more-than-says"))
                     text = taken + chunk
                     for kind, letters, number in _CELL.findall(text):
                         row = int(number)
@@ -133,14 +134,15 @@ def _refuse_wide_sheets(path: Path, name: str) -> None:
                 raise _too_wide(name, f"{tall} rows × {wide} columns")
 
 
-def _too_wide(name: str, size: str) -> FormatError:
+def _too_wide(name: str, size: Words) -> FormatError:
     return FormatError(
-        f"{name} is too large to be read: {size}.", reason="too_large",
-        remedy="Cut it to the run; a cell far away from the table counts too. Or export it as CSV.",
-    )  # fmt: skip
+        say("tables-too-large-to-be-read", name=name, size=size),
+        reason="too_large",
+        remedy=say("tables-cut-to-run-cell-far"),
+    )
 
 
-def _parquet(path: Path, name: str) -> tuple[bytes, list[str]]:
+def _parquet(path: Path, name: str) -> tuple[bytes, list[Words]]:
     try:
         schema = pl.read_parquet_schema(path)
         rows = int(pl.scan_parquet(path).select(pl.len()).collect().item())
@@ -150,28 +152,35 @@ def _parquet(path: Path, name: str) -> tuple[bytes, list[str]]:
             raise _too_many_columns(name, len(schema))
         frame = pl.read_parquet(path)
     except (pl.exceptions.PolarsError, OSError) as error:
-        raise FormatError(f"{name} cannot be opened as Parquet.", remedy="Export the log again.") from error
+        raise FormatError(
+            say("tables-cannot-be-opened-as-parquet", name=name), remedy=say("tables-export-log-again")
+        ) from error
     flat = [c for c, kind in frame.schema.items() if not kind.is_nested() and kind != pl.Binary]
-    notices = [f"Columns that hold lists were left out: {', '.join(sorted(set(frame.columns) - set(flat)))[:120]}."] \
-        if len(flat) < len(frame.columns) else []  # fmt: skip
+    notices: list[Words] = (
+        [say("tables-columns-that-hold-lists-were", flat=", ".join(sorted(set(frame.columns) - set(flat)))[:120])]
+        if len(flat) < len(frame.columns)
+        else []
+    )
     if not flat:
-        raise FormatError(f"{name} has no plain columns.", remedy="Export the log as CSV.")
+        raise FormatError(say("tables-has-no-plain-columns", name=name), remedy=say("log-text-export-log-as-csv"))
     frame = frame.select(
-        pl.col(c).cast(pl.Datetime("ms")) if isinstance(frame.schema[c], pl.Datetime)
-        else (pl.col(c).dt.total_milliseconds() / 1000.0) if isinstance(frame.schema[c], pl.Duration)
+        pl.col(c).cast(pl.Datetime("ms"))
+        if isinstance(frame.schema[c], pl.Datetime)
+        else (pl.col(c).dt.total_milliseconds() / 1000.0)
+        if isinstance(frame.schema[c], pl.Duration)
         else pl.when(pl.col(c)).then(pl.lit("Yes")).when(~pl.col(c)).then(pl.lit("No")).alias(c)
         if frame.schema[c] == pl.Boolean
         else pl.col(c)
         for c in flat
-    )  # fmt: skip
+    )
     return frame.write_csv(separator="\t", datetime_format="%Y-%m-%d %H:%M:%S%.3f").encode(), notices
 
 
 def _too_many_columns(name: str, count: int) -> FormatError:
     return FormatError(
-        f"{name} has {count} columns, at most {COLUMNS_MOST} are read.",
+        say("tables-has-columns-at-most-read", name=name, count=count, columns_most=COLUMNS_MOST),
         reason="too_large",
-        remedy="Log fewer sensors: temperatures, power, clock, utilisation and fan are enough.",
+        remedy=say("log-text-log-fewer-sensors-temperatures-power"),
     )
 
 
@@ -185,14 +194,16 @@ def _flat(record: Mapping[str, Any], before: str = "") -> dict[str, Any]:
     return out
 
 
-def _json(path: Path, name: str) -> tuple[bytes, list[str]]:
+def _json(path: Path, name: str) -> tuple[bytes, list[Words]]:
     text = path.read_text(encoding="utf-8-sig", errors="replace")
     bad, records = 0, []
     if text.lstrip().startswith("["):
         try:
             records = [r for r in json.loads(text) if isinstance(r, dict)]
         except (ValueError, RecursionError) as error:
-            raise FormatError(f"{name} is no complete JSON: {error}.", remedy="Export the log again.") from error
+            raise FormatError(
+                say("tables-no-complete-json", name=name, error=str(error)), remedy=say("tables-export-log-again")
+            ) from error
     else:
         first_bad = 0
         for number, line in enumerate(text.splitlines(), 1):
@@ -208,22 +219,27 @@ def _json(path: Path, name: str) -> tuple[bytes, list[str]]:
                 bad, first_bad = bad + 1, first_bad or number
         if bad > 2 + BAD_LINES_SHARE * len(records):
             raise FormatError(
-                f"{name}: line {first_bad} is no JSON object, and {bad} lines are not.",
-                remedy="Write one JSON object a line.", line=first_bad,
-            )  # fmt: skip
+                say("tables-line-no-json-object-and", name=name, first_bad=first_bad, bad=bad),
+                remedy=say("tables-write-one-json-object-line-2"),
+                line=first_bad,
+            )
     if not records:
-        raise FormatError(f"{name} holds no JSON objects.", remedy="Write one JSON object a line, one a sample.")
+        raise FormatError(
+            say("tables-holds-no-json-objects", name=name), remedy=say("tables-write-one-json-object-line")
+        )
     rows, header = [], dict[str, None]()
     for record in records[:ROWS_MOST]:
         try:
             row = _flat(record)
         except RecursionError as error:
-            raise FormatError(f"{name} is nested too deeply.", remedy="Write one flat JSON object a line.") from error
+            raise FormatError(
+                say("tables-nested-too-deeply", name=name), remedy=say("tables-write-one-flat-json-object")
+            ) from error
         header.update(dict.fromkeys(row))
         if len(header) > COLUMNS_MOST:
             raise _too_many_columns(name, len(header))
         rows.append(row)
     if len(rows) * len(header) > OBJECTS_MOST:
         raise _too_wide(name, f"{len(rows)} rows × {len(header)} columns")
-    notices = [f"{bad} line(s) are no JSON objects and were left out."] if bad else []
+    notices: list[Words] = [say("tables-line-s-no-json-objects", bad=bad)] if bad else []
     return _lines(header, ([row.get(k) for k in header] for row in rows)), notices

@@ -10,12 +10,23 @@ import numpy as np
 import polars as pl
 from numpy.typing import NDArray
 
+from vividowl.core.quantities.words import Words, say
 from vividowl.formats.errors import FormatError
+from vividowl.words import sentence
 
 _DATE_FORMATS = (
-    "%Y-%m-%d", "%d.%m.%Y", "%d/%m/%Y", "%m/%d/%Y", "%Y/%m/%d", "%d-%m-%Y", "%d.%m.%y", "%d %b %Y", "%b %d %Y",
-    "%b %d, %Y", "%Y%m%d",
-)  # fmt: skip
+    "%Y-%m-%d",
+    "%d.%m.%Y",
+    "%d/%m/%Y",
+    "%m/%d/%Y",
+    "%Y/%m/%d",
+    "%d-%m-%Y",
+    "%d.%m.%y",
+    "%d %b %Y",
+    "%b %d %Y",
+    "%b %d, %Y",
+    "%Y%m%d",
+)
 _CLOCK_FORMATS = ("%H:%M:%S%.f", "%H:%M:%S", "%I:%M:%S%.f %p", "%I:%M:%S %p", "%H:%M")
 _TIME_NAME = re.compile(r"\b(time|timestamp|elapsed|date|datetime|seconds|uptime|clock time|epoch)\b|^t$")
 _CLOCK = re.compile(r"(\d{1,4}):(\d{2})(?::(\d{2}))?(?:[.,:](\d{1,9}))?\s*([AaPp]\.?\s?[Mm]\.?)?")
@@ -33,7 +44,7 @@ class Stamps:
     """time_s: seconds from the first sample (n,); notices: what had to be mended, in words."""
 
     time_s: NDArray[np.float64]
-    notices: tuple[str, ...]
+    notices: tuple[Words, ...]
 
 
 def time_columns(headers: Sequence[str]) -> tuple[int, ...]:
@@ -120,8 +131,8 @@ def _by_clock(text: pl.Series, header: str, first_line: int) -> NDArray[np.float
     found = text.str.extract_groups(_CLOCK.pattern)
     if found.struct.field("2").is_null().sum() > 0.05 * len(text) + 1:
         raise FormatError(
-            f"Line {first_line}, column “{header}”: “{text[0]}” is not a time that can be read.",
-            remedy="Export with seconds, with date and time as 2026-03-01 14:05:09, or with a clock as 14:05:09.",
+            say("timestamps-line-column-not-time-that", first_line=first_line, header=header, text=text[0]),
+            remedy=say("timestamps-export-with-seconds-with-date"),
             line=first_line,
         )
     parts = [found.struct.field(str(k)) for k in range(1, 6)]
@@ -157,20 +168,21 @@ def _mend(seconds: NDArray[np.float64], first_line: int) -> Stamps:
     n = len(seconds)
     bad = ~(np.abs(seconds) < STAMP_MOST_S)
     if bad.all():
-        raise FormatError("No time in the log can be read.", remedy="Export the log with a time column.")
+        raise FormatError(say("timestamps-no-time-in-log-can"), remedy=say("timestamps-export-log-with-time-column"))
     index = np.arange(n)
     if bad.any():
         notices.append(
-            f"{int(bad.sum())} time stamps could not be read, first in line {first_line + int(index[bad][0])}; "
-            "they were filled from their neighbours."
+            sentence(
+                say("timestamps-time-stamps-could-not-be", sum=int(bad.sum()), bad=first_line + int(index[bad][0]))
+            )
         )
         seconds = np.interp(index, index[~bad], seconds[~bad])
     steps = np.diff(seconds)
     forward = steps[steps > 0]
     if not len(forward):
         raise FormatError(
-            f"The clock of the log stands still: all {n} stamps are alike.",
-            remedy="Export with seconds, or with fractions of seconds.",
+            say("timestamps-clock-log-stands-still-all", n=n),
+            remedy=say("timestamps-export-with-seconds-or-with"),
             line=first_line,
         )
     usual = float(np.median(forward))
@@ -178,38 +190,48 @@ def _mend(seconds: NDArray[np.float64], first_line: int) -> Stamps:
     if back.any():
         where = int(np.flatnonzero(back)[0]) + 1
         notices.append(
-            f"The clock goes back {int(back.sum())} time{'s' if back.sum() > 1 else ''}, first in line "
-            f"{first_line + where}; from there on the usual step of {usual:g} s was taken. "
-            "If two logs were joined, upload them apart."
+            sentence(
+                say(
+                    "timestamps-clock-goes-back-time-first",
+                    sum=int(back.sum()),
+                    back_sum=back.sum(),
+                    where=first_line + where,
+                    usual=usual,
+                )
+            )
         )
         steps = np.where(back, usual, steps)
     jumps = steps > JUMP_S
     if jumps.sum() > JUMPS_MOST:
         raise FormatError(
-            f"The clock of the log jumps ahead by more than a day {int(jumps.sum())} times.",
-            remedy="Log with the clock set, or with elapsed seconds.",
+            say("timestamps-clock-log-jumps-ahead-by", sum=int(jumps.sum())),
+            remedy=say("timestamps-log-with-clock-set-or"),
             line=first_line + int(np.flatnonzero(jumps)[0]) + 1,
         )
     if jumps.any():
         where = int(np.flatnonzero(jumps)[0])
         notices.append(
-            f"The clock jumps ahead by {steps[where] / DAY_S:.0f} days in line {first_line + where + 1}; how long that "
-            "took is not known, so a pause of a minute was taken."
+            sentence(
+                say("timestamps-clock-jumps-ahead-by-days", day_s=steps[where] / DAY_S, where=first_line + where + 1)
+            )
         )
         steps = np.where(jumps, PAUSE_S, steps)
     if back.any() or jumps.any():
         seconds = seconds[0] + np.concatenate(([0.0], np.cumsum(steps)))
     if seconds[-1] - seconds[0] > LONGEST_S:
         raise FormatError(
-            f"The log runs over {(seconds[-1] - seconds[0]) / DAY_S:.0f} days; up to {LONGEST_S / DAY_S:.0f} are read.",
-            remedy="Cut it to the run, and check the unit of its time column.",
+            say(
+                "timestamps-log-runs-over-days-up",
+                day_s=(seconds[-1] - seconds[0]) / DAY_S,
+                longest_s_day_s=LONGEST_S / DAY_S,
+            ),
+            remedy=say("timestamps-cut-to-run-and-check"),
         )
     same = steps == 0
     if same.any():
         where = int(np.flatnonzero(same)[0]) + 1
         notices.append(
-            f"{int(same.sum())} stamps repeat the one before, first in line {first_line + where}; "
-            "the samples were spread evenly."
+            sentence(say("timestamps-stamps-repeat-one-before-first", sum=int(same.sum()), where=first_line + where))
         )
         starts = np.flatnonzero(np.concatenate(([True], ~same)))
         reach = np.append(seconds[starts], seconds[-1] + usual * max(1, n - int(starts[-1])) / max(1, 1))

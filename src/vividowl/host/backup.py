@@ -73,8 +73,16 @@ def read_backup(cluster: Cluster, database: Database, files: Path, source: Path)
             raise BackupError(f"{source} is no backup of Vivid Owl.")
         # The connections go, the feed stays: it comes back by itself.
         database.engine.dispose()
-        _tool(cluster, "pg_restore", "--clean", "--if-exists", "--no-owner", "--exit-on-error", "--single-transaction",
-              str(root / "database.dump"))  # fmt: skip
+        _tool(
+            cluster,
+            "pg_restore",
+            "--clean",
+            "--if-exists",
+            "--no-owner",
+            "--exit-on-error",
+            "--single-transaction",
+            str(root / "database.dump"),
+        )
         old = root / "old"
         if files.exists():
             files.replace(old)

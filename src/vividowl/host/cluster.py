@@ -28,9 +28,14 @@ if TYPE_CHECKING:
     import psycopg
 
 FAST = (
-    "fsync=off", "synchronous_commit=off", "full_page_writes=off", "autovacuum=off", "wal_level=minimal",
-    "max_wal_senders=0", "shared_buffers=32MB",
-)  # fmt: skip
+    "fsync=off",
+    "synchronous_commit=off",
+    "full_page_writes=off",
+    "autovacuum=off",
+    "wal_level=minimal",
+    "max_wal_senders=0",
+    "shared_buffers=32MB",
+)
 SOCKET_PATH_MOST = 90
 # The account that the application uses owns its database and may do nothing beside it.
 ACCOUNT, KEEPER, DATABASE = "owl", "app", "vividowl"
@@ -290,9 +295,20 @@ class Cluster:
         extra = ["--no-sync"] if self.throwaway else []
         try:
             self._run(
-                bin_dir() / "initdb", "-D", self.data, "-U", KEEPER, f"--pwfile={self._password_file}",
-                "-A", "scram-sha-256", "-E", "UTF8", "--locale=C.UTF-8", "--no-instructions", *extra,
-            )  # fmt: skip
+                bin_dir() / "initdb",
+                "-D",
+                self.data,
+                "-U",
+                KEEPER,
+                f"--pwfile={self._password_file}",
+                "-A",
+                "scram-sha-256",
+                "-E",
+                "UTF8",
+                "--locale=C.UTF-8",
+                "--no-instructions",
+                *extra,
+            )
         except ClusterError:
             shutil.rmtree(self.data, ignore_errors=True)
             raise
@@ -304,9 +320,14 @@ class Cluster:
         with tempfile.TemporaryFile() as out:
             try:
                 subprocess.run(
-                    [*(self._as or []), *map(str, command)], cwd="/", stdin=subprocess.DEVNULL, stdout=out, stderr=out,
-                    check=True, env=clean_environment(),
-                )  # fmt: skip
+                    [*(self._as or []), *map(str, command)],
+                    cwd="/",
+                    stdin=subprocess.DEVNULL,
+                    stdout=out,
+                    stderr=out,
+                    check=True,
+                    env=clean_environment(),
+                )
             except subprocess.CalledProcessError as error:
                 out.seek(0)
                 text = [line for line in out.read().decode(errors="replace").splitlines() if line.strip()]

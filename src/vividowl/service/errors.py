@@ -5,6 +5,8 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from typing import Any
 
+from vividowl.core.quantities.words import Words
+
 
 class Refused(Exception):  # noqa: N818 - reads as what it says
     """A use case refused. kind is one of invalid, conflict, forbidden, missing, full; the text says what and why;
@@ -13,10 +15,10 @@ class Refused(Exception):  # noqa: N818 - reads as what it says
     def __init__(
         self,
         kind: str,
-        detail: str,
+        detail: Words,
         *,
         field: str = "",
-        remedy: str = "",
+        remedy: Words = "",
         reason: str = "",
         stage: str = "",
         extra: Mapping[str, Sequence[Any]] | None = None,
@@ -36,6 +38,6 @@ class Refused(Exception):  # noqa: N818 - reads as what it says
 
 
 def _again(
-    kind: str, detail: str, field: str, remedy: str, reason: str, stage: str, extra: Mapping[str, Sequence[Any]]
-) -> Refused:  # fmt: skip
+    kind: str, detail: Words, field: str, remedy: Words, reason: str, stage: str, extra: Mapping[str, Sequence[Any]]
+) -> Refused:
     return Refused(kind, detail, field=field, remedy=remedy, reason=reason, stage=stage, extra=extra)

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from sqlalchemy import delete
 from sqlalchemy.exc import IntegrityError
 
+from vividowl.core.quantities.words import say
 from vividowl.service.errors import Refused
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.models import IdempotentReply
@@ -26,7 +27,11 @@ class Reply:
 def claim(workshop: Workshop, actor: Actor, key: str, request_sha256: str) -> Reply | None:
     """Claim a key for a write that begins now. Returns the answer when the write was done already."""
     if len(key) > KEY_MOST:
-        raise Refused("invalid", f"The idempotency key is longer than {KEY_MOST} characters.", remedy="Use a UUID.")
+        raise Refused(
+            "invalid",
+            say("idempotency-idempotency-key-longer-than-characters", key_most=KEY_MOST),
+            remedy=say("idempotency-use-uuid"),
+        )
     try:
         with workshop.scope(actor) as scope:
             scope.add(IdempotentReply(key=key, request_sha256=request_sha256, status=_WORKING, body=""))
@@ -36,10 +41,16 @@ def claim(workshop: Workshop, actor: Actor, key: str, request_sha256: str) -> Re
     with workshop.scope(actor) as scope:
         row = scope.reply(key)
         if row is None or row.status == _WORKING:
-            raise Refused("conflict", "The same write is still being worked on.", remedy="Wait a second and reload.",
-                          reason="in_progress")  # fmt: skip
+            raise Refused(
+                "conflict",
+                say("idempotency-same-write-still-being-worked"),
+                remedy=say("idempotency-wait-second-and-reload"),
+                reason="in_progress",
+            )
         if row.request_sha256 != request_sha256:
-            raise Refused("invalid", "This idempotency key was used for another write.", remedy="Use a new key.")
+            raise Refused(
+                "invalid", say("idempotency-this-idempotency-key-was-used"), remedy=say("idempotency-use-new-key")
+            )
         return Reply(row.status, row.body)
 
 

@@ -8,6 +8,7 @@ from contextlib import contextmanager
 from dataclasses import dataclass, field
 
 from vividowl.core.bench.log.log import BenchLog
+from vividowl.core.quantities.words import Words, say
 from vividowl.service.errors import Refused
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore
@@ -55,9 +56,12 @@ class Workshop:
     def require_space(self) -> None:
         """Refuse what comes in while hardly anything is free: a full disk stops the database too."""
         if self.space == "full":
-            raise Refused("full", f"Less than {100 * SPACE_REFUSE:.0f} % of the disk is free. Nothing was stored.",
-                          reason="disk_full", remedy="Free some space on the machine that runs the shop, then send "
-                          "again.")  # fmt: skip
+            raise Refused(
+                "full",
+                say("workshop-less-than-disk-free-nothing", space_refuse=100 * SPACE_REFUSE),
+                reason="disk_full",
+                remedy=say("workshop-free-some-space-on-machine"),
+            )
 
     @contextmanager
     def scope(self, actor: Actor) -> Iterator[Scope]:
@@ -66,14 +70,14 @@ class Workshop:
             yield Scope(session, actor.shop_id)
 
 
-def check_version(row_version: int, version: int, what: str) -> None:
+def check_version(row_version: int, version: int, what: Words) -> None:
     """Refuse to write over what somebody else has changed meanwhile."""
     if row_version != version:
         raise Refused(
             "conflict",
-            f"{what} was changed meanwhile, on another screen or by a colleague.",
+            say("workshop-was-changed-meanwhile-on-another", what=what),
             field="version",
-            remedy="Your typing is kept. Load the newer state, compare, and save again.",
+            remedy=say("workshop-your-typing-kept-load-newer"),
             reason="stale",
         )
 
@@ -84,15 +88,15 @@ def open_job(scope: Scope, job_id: uuid.UUID) -> Job:
     if job.handed_over_at is not None:
         raise Refused(
             "conflict",
-            f"Job {job.number} was handed over and is closed.",
-            remedy="Take the hand-over back to change it.",
+            say("workshop-job-was-handed-over-and", number=job.number),
+            remedy=say("workshop-take-hand-over-back-to"),
             reason="handed_over",
         )
     if job.battery_swollen:
         raise Refused(
             "conflict",
-            f"Job {job.number} is stopped: the battery is swollen.",
-            remedy="Isolate the battery. When it is replaced, clear the mark in Intake and go on.",
+            say("workshop-job-stopped-battery-swollen", number=job.number),
+            remedy=say("workshop-isolate-battery-when-replaced-clear"),
             reason="stopped",
         )
     return job

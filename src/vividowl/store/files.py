@@ -15,14 +15,17 @@ from dataclasses import dataclass
 from pathlib import Path
 from typing import BinaryIO
 
+from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.words import say
+
 CHUNK = 96 * 1024  # small enough to stay in the cache and off fresh pages
 
 
-class TooLarge(ValueError):  # noqa: N818 - reads as what it says
+class TooLarge(CoreError):  # noqa: N818 - reads as what it says
     """More bytes arrived than are allowed."""
 
 
-class BrokenOff(ValueError):  # noqa: N818
+class BrokenOff(CoreError):  # noqa: N818
     """Fewer bytes arrived than were announced."""
 
 
@@ -48,7 +51,7 @@ def _take_in(stream: BinaryIO, handle: int, most: int) -> tuple[int, str]:
         while chunk := stream.read(CHUNK):
             size += len(chunk)
             if size > most:
-                raise TooLarge(f"The file is larger than {most // 2**20} MB.")
+                raise TooLarge(say("file-larger", most_mb=most // 2**20))
             digest.update(chunk)
             out.write(chunk)
     return size, digest.hexdigest()
@@ -111,7 +114,7 @@ class FileStore:
         try:
             size, sha256 = _take_in(stream, handle, most)
             if expected is not None and size < expected:
-                raise BrokenOff(f"The upload broke off after {size} of {expected} bytes.")
+                raise BrokenOff(say("file-broken-off", size=size, expected=expected))
             # What is acknowledged survives a power cut; it goes to the disk while it is read.
             on_disk = _helpers.submit(_sync, path)
             try:

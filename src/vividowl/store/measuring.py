@@ -57,9 +57,10 @@ class Run(Base):
         CheckConstraint("result_score > 0", name="result_score"),
         CheckConstraint("result_duration_s > 0", name="result_duration_s"),
         CheckConstraint("result_frame_rate > 0", name="result_frame_rate"),
-        CheckConstraint("(window_from_s IS NULL) = (window_to_s IS NULL) AND window_from_s < window_to_s",
-                        name="window"),
-    )  # fmt: skip
+        CheckConstraint(
+            "(window_from_s IS NULL) = (window_to_s IS NULL) AND window_from_s < window_to_s", name="window"
+        ),
+    )
 
 
 class TraceFile(Base):

@@ -17,7 +17,11 @@ Row = TypeVar("Row", bound=Base)
 
 
 class NotFound(LookupError):  # noqa: N818 - reads as what it says
-    """There is no such row in this shop; one of another shop counts as none."""
+    """There is no such row in this shop; one of another shop counts as none. kind: of row, in words."""
+
+    def __init__(self, kind: str) -> None:
+        super().__init__(kind)
+        self.kind = kind
 
 
 class Scope:
@@ -41,7 +45,7 @@ class Scope:
             query = query.with_for_update(of=table)
         row = self.session.scalars(query.execution_options(populate_existing=lock)).first()
         if row is None:
-            raise NotFound(f"There is no such {table.__tablename__.replace('_', ' ')} in this shop.")
+            raise NotFound(table.__tablename__)
         return row
 
     def one(self, table: type[Row], *where: ColumnElement[bool]) -> Row | None:
@@ -61,7 +65,7 @@ class Scope:
         if self._shop is None:
             self._shop = self.session.get(Shop, self.shop_id)
         if self._shop is None:
-            raise NotFound("There is no such shop.")
+            raise NotFound("shop")
         return self._shop
 
     def next_job_number(self) -> int:

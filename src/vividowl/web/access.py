@@ -11,6 +11,7 @@ from urllib.parse import urlsplit
 from flask import current_app, request, session
 from flask_login import LoginManager, UserMixin, current_user
 
+from vividowl.core.quantities.words import say
 from vividowl.service.errors import Refused
 from vividowl.service.shop import accounts
 from vividowl.service.shop.accounts import SignedIn
@@ -66,7 +67,12 @@ def actor() -> Actor:
     """Who acts. Only views behind a rule other than public may ask."""
     found = signed_in()
     if found is None:
-        raise Refused("forbidden", "You are not signed in.", remedy="Sign in and try again.", reason="signed_out")
+        raise Refused(
+            "forbidden",
+            say("access-you-not-signed-in"),
+            remedy=say("access-sign-in-and-try-again"),
+            reason="signed_out",
+        )
     return found.actor
 
 
@@ -102,8 +108,12 @@ def same_origin() -> None:
     origin, site = request.headers.get("Origin"), request.headers.get("Sec-Fetch-Site", "same-origin")
     host = urlsplit(origin).netloc if origin else request.host
     if host != request.host or site not in ("same-origin", "none"):
-        raise Refused("forbidden", "This was sent by a page of another address.", reason="origin",
-                      remedy="Open the application itself and do it there.")  # fmt: skip
+        raise Refused(
+            "forbidden",
+            say("access-this-was-sent-by-page"),
+            reason="origin",
+            remedy=say("access-open-application-itself-and-do"),
+        )
 
 
 def guard() -> None:
@@ -113,14 +123,23 @@ def guard() -> None:
     view = current_app.view_functions[request.endpoint]
     rule = getattr(view, "access_rule", None)
     if rule is None:
-        raise Refused("forbidden", "This address is closed.", remedy="Ask the maintainers.", reason="no_rule")
+        raise Refused(
+            "forbidden", say("access-this-address-closed"), remedy=say("access-ask-maintainers"), reason="no_rule"
+        )
     if rule == "public":
         return
     found = signed_in()
     if found is None:
-        raise Refused("forbidden", "You are not signed in.", remedy="Sign in and try again.", reason="signed_out")
+        raise Refused(
+            "forbidden",
+            say("access-you-not-signed-in"),
+            remedy=say("access-sign-in-and-try-again"),
+            reason="signed_out",
+        )
     if rule == "owner" and found.role != "owner":
-        raise Refused("forbidden", "Only an owner may do this.", remedy="Ask an owner of the shop.", reason="role")
+        raise Refused(
+            "forbidden", say("access-only-owner-may-do-this"), remedy=say("access-ask-owner-shop"), reason="role"
+        )
     most = getattr(view, "body_most", None)
     if most is not None:
         request.max_content_length = most

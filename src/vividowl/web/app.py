@@ -62,26 +62,49 @@ class Application(OpenAPI):
 def create_app(workshop: Workshop, settings: Settings) -> Application:
     """Build the application around a workshop."""
     app = Application(
-        __name__, info=Info(title="Vivid Owl", version="1"), doc_ui=False, static_folder=None,
-        validation_error_callback=problems.on_invalid, validation_error_model=problems.Problem,
+        __name__,
+        info=Info(title="Vivid Owl", version="1"),
+        doc_ui=False,
+        static_folder=None,
+        validation_error_callback=problems.on_invalid,
+        validation_error_model=problems.Problem,
         validate_response=settings.testing,
-    )  # fmt: skip
+    )
     app.openapi_version = "3.1.0"
     app.config.update(
-        SECRET_KEY=settings.secret_key, SESSION_COOKIE_NAME="vividowl", SESSION_COOKIE_HTTPONLY=True,
-        SESSION_COOKIE_SAMESITE="Lax", SESSION_COOKIE_SECURE=settings.cookie_secure,
-        PERMANENT_SESSION_LIFETIME=timedelta(hours=14), MAX_CONTENT_LENGTH=1024 * 1024, WTF_CSRF_TIME_LIMIT=None,
-        WTF_CSRF_SSL_STRICT=False, TRUSTED_HOSTS=list(settings.hosts), DEMO_SIGN_IN=settings.demo_sign_in,
-        SET_UP_CODE=settings.set_up_code, TESTING=settings.testing, PROPAGATE_EXCEPTIONS=False,
+        SECRET_KEY=settings.secret_key,
+        SESSION_COOKIE_NAME="vividowl",
+        SESSION_COOKIE_HTTPONLY=True,
+        SESSION_COOKIE_SAMESITE="Lax",
+        SESSION_COOKIE_SECURE=settings.cookie_secure,
+        PERMANENT_SESSION_LIFETIME=timedelta(hours=14),
+        MAX_CONTENT_LENGTH=1024 * 1024,
+        WTF_CSRF_TIME_LIMIT=None,
+        WTF_CSRF_SSL_STRICT=False,
+        TRUSTED_HOSTS=list(settings.hosts),
+        DEMO_SIGN_IN=settings.demo_sign_in,
+        SET_UP_CODE=settings.set_up_code,
+        TESTING=settings.testing,
+        PROPAGATE_EXCEPTIONS=False,
         RATELIMIT_ENABLED=not settings.testing,
-    )  # fmt: skip
+    )
     app.extensions["workshop"] = workshop
     access.install(app)
     CSRFProtect(app)
     session_api.limiter.init_app(app)
     problems.install(app)
-    for api in (session_api.api, shop_api.api, jobs_api.api, runs_api.api, plan_api.api, bench_api.api,
-                models_api.api, shelf_api.api, workings_api.api, record_api.api):  # fmt: skip
+    for api in (
+        session_api.api,
+        shop_api.api,
+        jobs_api.api,
+        runs_api.api,
+        plan_api.api,
+        bench_api.api,
+        models_api.api,
+        shelf_api.api,
+        workings_api.api,
+        record_api.api,
+    ):
         app.register_api(api)
     _add_site(app)
     app.after_request(_harden)
@@ -99,8 +122,13 @@ def _add_site(app: Application) -> None:
     def health() -> tuple[dict[str, Any], int]:
         workshop: Workshop = app.extensions["workshop"]
         ready = workshop.database.answers()
-        found = {"status": "ok" if ready else "degraded", "live": True, "ready": ready,
-                 "database": "ok" if ready else "away", "space": workshop.space}  # fmt: skip
+        found = {
+            "status": "ok" if ready else "degraded",
+            "live": True,
+            "ready": ready,
+            "database": "ok" if ready else "away",
+            "space": workshop.space,
+        }
         return found, 200 if ready else 503
 
     @app.route("/", endpoint="home", defaults={"path": ""})

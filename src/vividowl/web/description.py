@@ -21,9 +21,11 @@ ALWAYS = {
     503: "The database is away; nothing was stored",
 }
 WRITING = {
-    400: "No request that can be read", 413: "Larger than allowed",
-    415: "Of another type", 507: "The disk is full; nothing was stored",
-}  # fmt: skip
+    400: "No request that can be read",
+    413: "Larger than allowed",
+    415: "Of another type",
+    507: "The disk is full; nothing was stored",
+}
 
 
 def document(app: OpenAPI) -> dict[str, Any]:
@@ -44,4 +46,16 @@ def document(app: OpenAPI) -> dict[str, Any]:
                 if int(status) >= 400:
                     schema = {"$ref": "#/components/schemas/Problem"}
                     answer["content"] = {PROBLEM_TYPE: {"schema": schema}}
+    _as_sentences(schemas)
     return found
+
+
+def _as_sentences(schemas: dict[str, Any]) -> None:
+    """What the core says goes out as a sentence, so that a reader of the interface knows of no codes."""
+    for schema in schemas.values():
+        for name, field in schema.get("properties", {}).items():
+            kinds = [k.get("$ref", "") for k in field.get("anyOf", ())]
+            if "#/components/schemas/Message" in kinds:
+                schema["properties"][name] = {k: v for k, v in field.items() if k != "anyOf"} | {"type": "string"}
+    for name in ("Message", "Several"):
+        schemas.pop(name, None)

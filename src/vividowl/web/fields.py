@@ -3,11 +3,13 @@
 from __future__ import annotations
 
 from datetime import date
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal
 
-from pydantic import AwareDatetime, BaseModel, BeforeValidator, ConfigDict, Field, StringConstraints
+from pydantic import AwareDatetime, BaseModel, BeforeValidator, ConfigDict, Field, StringConstraints, field_validator
 
 from vividowl.core.materials.kinds import Kind as MaterialKind
+from vividowl.core.quantities.words import Message, Several, say
+from vividowl.words import sentence, sentences
 
 NO_NUL = r"^[^\x00]*$"
 
@@ -31,7 +33,7 @@ Cleaned = Literal["fins", "fan", "contact", "vents", "old_interface", "pads_chec
 def _written(value: object) -> object:
     """A day or a moment is written out; a number counts from some year that nobody means."""
     if value is not None and not isinstance(value, (str, date)):
-        raise ValueError("a date is written as 2026-03-31")
+        raise ValueError(say("fields-date-written-as"))
     return value
 
 
@@ -46,6 +48,15 @@ class In(BaseModel):
 
 
 class Out(BaseModel):
-    """Goes out: read off rows and values."""
+    """Goes out: read off rows and values, sentences made of what the core says."""
 
     model_config = ConfigDict(from_attributes=True, json_schema_serialization_defaults_required=True)
+
+    @field_validator("*", mode="before")
+    @classmethod
+    def _sentences(cls, value: Any) -> Any:  # noqa: ANN401 - of any field
+        if isinstance(value, Message | Several):
+            return sentence(value)
+        if isinstance(value, list | tuple) and any(isinstance(v, Message | Several) for v in value):
+            return sentences(value)
+        return value

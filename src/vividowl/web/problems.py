@@ -15,8 +15,11 @@ from pydantic import BaseModel, ConfigDict, ValidationError
 from sqlalchemy.exc import DataError, DBAPIError, IntegrityError, OperationalError
 from werkzeug.exceptions import HTTPException, MethodNotAllowed, RequestEntityTooLarge
 
+from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.words import Words, say
 from vividowl.service.errors import Refused
 from vividowl.store.scope import NotFound
+from vividowl.words import sentence
 
 log = structlog.get_logger()
 STATUS = {"invalid": 422, "conflict": 409, "forbidden": 403, "missing": 404, "full": 507}
@@ -52,36 +55,48 @@ def answer(problem: Problem) -> Response:
     return Response(problem.model_dump_json(), status=problem.status, mimetype="application/problem+json")
 
 
-def _problem(status: int, detail: str, **more: Any) -> Response:  # noqa: ANN401
-    return answer(Problem(title=HTTPStatus(status).phrase, status=status, detail=detail, **more))
+def _problem(status: int, detail: Words, remedy: Words = "", **more: Any) -> Response:  # noqa: ANN401
+    title = HTTPStatus(status).phrase
+    return answer(Problem(title=title, status=status, detail=sentence(detail), remedy=sentence(remedy), **more))
+
+
+def _field_error(field: str, message: Words, remedy: Words = "") -> FieldError:
+    return FieldError(field=field, message=sentence(message), remedy=sentence(remedy))
 
 
 def on_refused(error: Refused) -> Response:
     """A use case refused."""
     status = 401 if error.reason == "signed_out" else STATUS[error.kind]
-    errors = [FieldError(field=error.field, message=error.detail, remedy=error.remedy)] if error.field else []
+    errors = [_field_error(error.field, error.detail, error.remedy)] if error.field else []
     return _problem(
-        status, error.detail, remedy=error.remedy, reason=error.reason, stage=error.stage, errors=errors,
+        status,
+        error.detail,
+        remedy=error.remedy,
+        reason=error.reason,
+        stage=error.stage,
+        errors=errors,
         headers=[str(h) for h in error.extra.get("headers", ())],
-    )  # fmt: skip
+    )
 
 
-def on_rule(error: ValueError) -> Response:
-    """A rule of the core refused its input: it names field and remedy itself. Any other ValueError is a fault."""
-    if not hasattr(error, "remedy"):
-        return on_fault(error)
-    field, remedy = str(getattr(error, "field", "")), str(getattr(error, "remedy", ""))
-    errors = [FieldError(field=field, message=str(error), remedy=remedy)] if field else []
-    return _problem(422, str(error), remedy=remedy, errors=errors)
+def on_rule(error: CoreError) -> Response:
+    """A rule of the core refused its input: it names field and remedy itself."""
+    errors = [_field_error(error.field, error.message, error.remedy)] if error.field else []
+    return _problem(422, error.message, error.remedy, errors=errors)
 
 
 _SAID = {
-    "missing": "This is needed.", "string_too_long": "This is too long.", "string_too_short": "This is needed.",
-    "extra_forbidden": "There is no such field.", "float_parsing": "This is no number.",
-    "int_parsing": "This is no whole number.",
-    "float_type": "This is no number.", "int_type": "This is no whole number.",
-    "string_pattern_mismatch": "This holds a character that cannot be stored.", "json_invalid": "The body is no JSON.",
-}  # fmt: skip
+    "missing": say("problems-this-needed"),
+    "string_too_long": say("problems-this-too-long"),
+    "string_too_short": say("problems-this-needed"),
+    "extra_forbidden": say("problems-there-no-such-field"),
+    "float_parsing": say("problems-this-no-number"),
+    "int_parsing": say("problems-this-no-whole-number"),
+    "float_type": say("problems-this-no-number"),
+    "int_type": say("problems-this-no-whole-number"),
+    "string_pattern_mismatch": say("problems-this-holds-character-that-cannot"),
+    "json_invalid": say("problems-body-no-json"),
+}
 
 
 def on_invalid(error: ValidationError) -> Response:
@@ -89,61 +104,84 @@ def on_invalid(error: ValidationError) -> Response:
     errors = []
     for e in error.errors(include_url=False, include_context=False, include_input=False):
         message = _SAID.get(e["type"], e["msg"] + ("" if e["msg"].endswith(".") else "."))
-        errors.append(FieldError(field=".".join(str(x) for x in e["loc"]), message=message))
+        errors.append(_field_error(".".join(str(x) for x in e["loc"]), message))
     names = ", ".join(e.field.replace("_", " ") or "body" for e in errors)
-    return _problem(422, f"Please check: {names}.", errors=errors, remedy="Correct the marked fields and send again.")
+    return _problem(
+        422,
+        say("problems-please-check", names=names),
+        errors=errors,
+        remedy=say("problems-correct-marked-fields-and-send"),
+    )
 
 
 def on_http(error: HTTPException) -> Response:
     """What Flask itself refuses."""
     if isinstance(error, RequestEntityTooLarge):
-        return _problem(413, "Larger than allowed: logs and recordings 200 MB, photos 30 MB, others 1 MB.",
-                        reason="too_large", remedy="Log fewer sensors, or take the photo smaller.")  # fmt: skip
+        return _problem(
+            413,
+            say("problems-larger-than-allowed-logs-and"),
+            reason="too_large",
+            remedy=say("problems-log-fewer-sensors-or-take"),
+        )
     if isinstance(error, RateLimitExceeded):
         # Retry-After is added by the limiter, which knows when its window ends.
-        return _problem(429, "Too many attempts in a short time.", remedy="Wait a minute and try again.")
+        return _problem(
+            429, say("problems-too-many-attempts-in-short"), remedy=say("problems-wait-minute-and-try-again")
+        )
     if isinstance(error, MethodNotAllowed):
-        response = _problem(405, f"{request.method} is not done here.", remedy="See the description of the interface.")
+        response = _problem(
+            405, say("problems-not-done-here", method=request.method), remedy=say("problems-see-description-interface")
+        )
         response.headers["Allow"] = ", ".join(sorted(error.valid_methods or ()))
         return response
     if isinstance(error, CSRFError):
-        return _problem(403, "The page is too old to send this.", reason="csrf",
-                        remedy="Reload the page; what you typed is kept.")  # fmt: skip
+        return _problem(
+            403, say("problems-page-too-old-to-send"), reason="csrf", remedy=say("problems-reload-page-what-you-typed")
+        )
     status = error.code or 500
     if status == 404:
-        return _problem(404, f"There is nothing at {request.path}.", remedy="Go back to the Bench.")
+        return _problem(
+            404, say("problems-there-nothing-at", path=request.path), remedy=say("problems-go-back-to-bench")
+        )
     return _problem(status, error.description or error.name)
 
 
 def on_missing(error: NotFound) -> Response:
     """A row that is not there, or not in this shop."""
-    return _problem(404, str(error), remedy="Go back to the Bench.")
+    return _problem(404, say("missing-row", kind=error.kind), remedy=say("problems-go-back-to-bench"))
 
 
 def on_database(error: DBAPIError) -> Response:
     """The database refused or is away."""
     if isinstance(error, IntegrityError):
-        return _problem(409, "This clashes with what is stored already.", remedy="Reload and try again.")
+        return _problem(409, say("problems-this-clashes-with-what-stored"), remedy=say("problems-reload-and-try-again"))
     if isinstance(error, DataError):
-        return _problem(422, "Something here cannot be stored: a number too large, or a character that is none.",
-                        remedy="Correct it and send again.")  # fmt: skip
+        return _problem(
+            422, say("problems-something-here-cannot-be-stored"), remedy=say("problems-correct-and-send-again")
+        )
     if isinstance(error.orig, DiskFull):
         return on_full_disk()
     log.error("database", error=str(error.orig))
     if isinstance(error, OperationalError):
-        return _problem(503, "The database does not answer. Nothing was stored.", remedy="Try again in a moment.")
+        return _problem(
+            503, say("problems-database-does-not-answer-nothing"), remedy=say("problems-try-again-in-moment")
+        )
     return _problem(
         500,
-        "The database refused this. Nothing was stored.",
-        remedy="Try again; if it stays, see var/vividowl.log on its machine.",
+        say("problems-database-refused-this-nothing-was"),
+        remedy=say("problems-try-again-if-stays-see"),
     )
 
 
 def on_full_disk() -> Response:
     """No space is left."""
     log.error("disk full")
-    return _problem(507, "The disk is full. Nothing was stored.", reason="disk_full",
-                    remedy="Free some space on the machine that runs the shop, then send again.")  # fmt: skip
+    return _problem(
+        507,
+        say("problems-disk-full-nothing-was-stored"),
+        reason="disk_full",
+        remedy=say("problems-free-some-space-on-machine"),
+    )
 
 
 def on_os(error: OSError) -> Response:
@@ -153,26 +191,29 @@ def on_os(error: OSError) -> Response:
 
 def on_text(_error: UnicodeError) -> Response:
     """Half of a character, as some programs write it into JSON."""
-    return _problem(422, "This holds a character that cannot be stored.", remedy="Take it out and send again.")
+    return _problem(
+        422, say("problems-this-holds-character-that-cannot"), remedy=say("problems-take-out-and-send-again")
+    )
 
 
 def on_depth(_error: RecursionError) -> Response:
     """JSON in JSON in JSON."""
-    return _problem(422, "This is nested too deeply.", remedy="Send it as the interface describes it.")
+    return _problem(422, say("problems-this-nested-too-deeply"), remedy=say("problems-send-as-interface-describes"))
 
 
 def on_fault(error: Exception) -> Response:
     """Anything unforeseen: logged in full, told in a line."""
     log.exception("fault", path=request.path, error=repr(error))
-    return _problem(500, "Something went wrong here. Nothing was stored.",
-                    remedy="Try again; if it stays, see var/vividowl.log on its machine.")  # fmt: skip
+    return _problem(
+        500, say("problems-something-went-wrong-here-nothing"), remedy=say("problems-try-again-if-stays-see")
+    )
 
 
 def install(app: Flask) -> None:
     """One handler a family."""
     app.register_error_handler(Refused, on_refused)
     app.register_error_handler(NotFound, on_missing)
-    app.register_error_handler(ValueError, on_rule)
+    app.register_error_handler(CoreError, on_rule)
     app.register_error_handler(UnicodeError, on_text)
     app.register_error_handler(RecursionError, on_depth)
     app.register_error_handler(OSError, on_os)

@@ -1,10 +1,11 @@
 """The log of the bench: what it allows, what it refuses, what keeps a job open."""
 
-from dataclasses import asdict, replace
+from dataclasses import replace
 from datetime import timedelta
 
 import pytest
 from tests.bench_jobs import ALLOY, FINE, PASTE, PLACES, SHEET, START, Hand
+from tests.said import refuses, said_by
 
 from vividowl.core.bench.fasteners import Place
 from vividowl.core.bench.interlocks import BY_RULE
@@ -14,6 +15,7 @@ from vividowl.core.bench.log.log import BenchLog, append, replay
 from vividowl.core.bench.steps.make_list import device_of, make_steps
 from vividowl.core.bench.steps.vocabulary import BenchStep
 from vividowl.core.quantities.errors import CoreError
+from vividowl.words import sentence, told
 
 
 def refusal(call, *args, **kwargs):
@@ -59,7 +61,7 @@ def test_each_interlock_holds_and_a_breach_is_told_and_asks_for_its_check(work, 
     before = hand.state
     error = refusal(hand.do, kind, **data)
     assert (error.reason, error.rule) == ("interlock", rule)
-    assert str(error) == BY_RULE[rule].reason
+    assert said_by(error) == sentence(BY_RULE[rule].reason)
     assert hand.state is before
     assert refusal(hand.do, kind, **data, breach="x").reason == "incomplete"
     hand.do(kind, **data, breach="It happened before I looked")
@@ -94,7 +96,7 @@ def test_a_wait_holds_the_next_step_until_it_is_over_or_ended_with_a_reason():
     hand = Hand(pause_min=1.0).until("apply_cpu_die_paste_stiff_0")
     error = refusal(hand.step, "apply_cpu_die_paste_stiff_0")
     assert error.reason == "waiting"
-    assert "Alcohol dries until" in str(error)
+    assert "Alcohol dries until" in said_by(error)
     (wait,) = hand.state.waits.values()
     assert wait.due - wait.began == timedelta(minutes=5)
     assert refusal(hand.do, "wait_ended", wait=wait.id).reason == "incomplete"
@@ -119,11 +121,11 @@ def test_what_is_out_is_counted_and_stops_the_close():
     for name in ("c0", "c1", "c2", "c3", "c4"):
         hand.do("place_in", place=name, letter="A")
     hand.do("step_skipped", step="cover_screws_in", reason="one by one on the map")
-    assert [b.text for b in blockers(hand.state, hand.at)] == ["The screw A of the cover is missing."]
+    assert [sentence(b.text) for b in blockers(hand.state, hand.at)] == ["The screw A of the cover is missing."]
     assert refusal(hand.do, "closed").reason == "open"
     hand.do("explained", place="c5", words="thread torn, told the owner")
     hand.do("leftover", count=1)
-    assert "left over in the tray" in str(refusal(hand.do, "closed"))
+    assert "left over in the tray" in said_by(refusal(hand.do, "closed"))
     hand.do("leftover", count=1, words="the one of the torn thread")
     hand.do("closed")
 
@@ -131,17 +133,17 @@ def test_what_is_out_is_counted_and_stops_the_close():
 def test_a_screw_goes_in_once_and_only_where_it_fits():
     hand = Hand().until("battery_off")
     hand.do("place_in", place="c0")
-    assert str(refusal(hand.do, "place_in", place="c0")) == "The screw A of the cover is in already."
+    assert said_by(refusal(hand.do, "place_in", place="c0")) == "The screw A of the cover is in already."
     error = refusal(hand.do, "place_in", place="c1", letter="B")
-    assert "takes a screw A, not B: the wrong length dents the board" in str(error)
-    assert str(refusal(hand.do, "place_out", place="c1")) == "The screw A of the cover is out already."
+    assert "takes a screw A, not B: the wrong length dents the board" in said_by(error)
+    assert said_by(refusal(hand.do, "place_out", place="c1")) == "The screw A of the cover is out already."
 
 
 def test_a_plug_is_never_explained_away_nor_wiped_off():
     hand = Hand().until("cooler_off")
     assert refusal(hand.do, "explained", place="ant", words="not needed any more").reason == "plug_open"
     assert refusal(hand.do, "place_removed", place="ant").reason == "out"
-    changed = {**asdict(PLACES[-1]), "kind": "screw", "holds": "cover"}
+    changed = {**told(PLACES[-1]), "kind": "screw", "holds": "cover"}
     assert refusal(hand.do, "place_changed", place=changed).reason == "out"
 
 
@@ -167,7 +169,7 @@ def test_no_power_before_a_conductive_spill_was_looked_at():
     spill = hand.do("mishap", what="spill_alloy", words="a bead beside the die", step="apply_cpu_die_paste_stiff_0")
     assert hand.state.waits[spill.id].wait == "alloy_spill"
     error = refusal(hand.step, "power_on")
-    assert error.remedy == "Inspected under magnification: no alloy on board, plugs or legs."
+    assert sentence(error.remedy) == "Inspected under magnification: no alloy on board, plugs or legs."
     hand.do("checked", of=spill.id, words="inspected under magnification, clean")
     hand.step("power_on")
 
@@ -209,7 +211,7 @@ def test_steps_move_only_where_the_interlocks_allow():
     names = [s.id for s in hand.state.steps]
     assert names.index("dust_out") == names.index("cleaned") + 1
     error = refusal(hand.do, "step_moved", step="cooler_on", after="look")
-    assert "In this order a rule is broken" in str(error)
+    assert "In this order a rule is broken" in said_by(error)
     assert refusal(hand.do, "step_moved", step="power_off", after="look").reason == "done_already"
 
 
@@ -218,7 +220,7 @@ def test_own_steps_are_added_and_survive_a_new_plan():
     own = {"id": "own1", "stage": "open", "text": "Photograph the sticker below the fan"}
     hand.do("step_added", step=own, after="cover_off")
     fresh = make_steps("laptop", ALLOY, PLACES, 50)
-    hand.do("replanned", steps=[asdict(s) for s in fresh], device=asdict(device_of("laptop", ALLOY)))
+    hand.do("replanned", steps=[told(s) for s in fresh], device=told(device_of("laptop", ALLOY)))
     names = [s.id for s in hand.state.steps]
     assert names.index("own1") == names.index("cover_off") + 1
     assert "insulated" in names
@@ -231,10 +233,10 @@ def test_the_list_follows_a_map_that_is_drawn_while_opening():
     assert "plugs_off" not in [s.id for s in hand.state.steps]
     hand.step("power_off")
     for place in PLACES:
-        hand.do("place_added", place=asdict(place))
+        hand.do("place_added", place=told(place))
     steps = {s.id: s for s in hand.state.steps}
-    assert steps["cover_screws_out"].text == "Take the 6 screws of the cover out"
-    assert steps["plugs_off"].text == "Unplug: fan, white antenna"
+    assert sentence(steps["cover_screws_out"].text) == "Take the 6 screws of the cover out"
+    assert sentence(steps["plugs_off"].text) == "Unplug: fan, white antenna"
     names = list(steps)
     assert names.index("battery_off") < names.index("plugs_off") < names.index("cooler_off")
     hand.until("end").do("closed")
@@ -244,7 +246,7 @@ def test_the_list_follows_a_map_that_is_drawn_while_opening():
 def test_a_swollen_battery_seen_on_opening_keeps_the_job_open():
     hand = Hand().until("end")
     hand.do("found", part="battery", seen="swollen")
-    assert blockers(hand.state, hand.at)[0].text == "Battery: swollen."
+    assert sentence(blockers(hand.state, hand.at)[0].text) == "Battery: swollen."
 
 
 @pytest.mark.parametrize(
@@ -259,7 +261,7 @@ def test_a_swollen_battery_seen_on_opening_keeps_the_job_open():
     ],
 )
 def test_an_event_that_is_none_is_refused(kind, data, text):
-    with pytest.raises(BenchRefused, match=text):
+    with refuses(BenchRefused, match=text):
         check_event(kind, data)
 
 
@@ -275,7 +277,7 @@ def test_an_event_that_is_none_is_refused(kind, data, text):
     ],
 )
 def test_a_place_of_wrong_shape_is_refused(place, text):
-    with pytest.raises(CoreError, match=text):
+    with refuses(CoreError, match=text):
         Hand().do("place_added", place=place)
 
 
@@ -285,8 +287,8 @@ def test_nothing_goes_before_the_list_has_begun():
 
 
 def test_the_clock_of_the_before_run_counts_before_the_list_does():
-    told = BenchCommand("e1", "wait_started", {"wait": "baseline", "minutes": 20}, START)
-    log, _ = append(BenchLog(), told)
+    command = BenchCommand("e1", "wait_started", {"wait": "baseline", "minutes": 20}, START)
+    log, _ = append(BenchLog(), command)
     (wait,) = log.state.waits.values()
     assert wait.due == START + timedelta(minutes=20)
     assert not log.state.begun
@@ -303,23 +305,23 @@ def test_replay_gives_the_same_state():
 
 def test_a_place_added_twice_is_refused():
     hand = Hand()
-    with pytest.raises(BenchRefused, match="on the map already"):
-        hand.do("place_added", place=asdict(Place("c0", "screw", 0, 0, "cover")))
+    with refuses(BenchRefused, match="on the map already"):
+        hand.do("place_added", place=told(Place("c0", "screw", 0, 0, "cover")))
 
 
 def test_an_own_step_marks_nothing_for_the_rules():
     hand = Hand()
-    with pytest.raises(CoreError, match="“dance” is no act of the bench"):
-        hand.do("step_added", step=asdict(BenchStep("own", "open", "Dance", acts=("dance",))))
-    with pytest.raises(CoreError, match="marks nothing for the rules"):
-        hand.do("step_added", step=asdict(BenchStep("own", "fit", "Paste is on", acts=("applied",))))
+    with refuses(CoreError, match="“dance” is no act of the bench"):
+        hand.do("step_added", step=told(BenchStep("own", "open", "Dance", acts=("dance",))))
+    with refuses(CoreError, match="marks nothing for the rules"):
+        hand.do("step_added", step=told(BenchStep("own", "fit", "Paste is on", acts=("applied",))))
 
 
 def test_a_plan_for_alloy_after_the_paste_step_asks_for_the_alloy_step_and_its_rules():
     hand = Hand(PASTE).until("covered")
     work = replace(ALLOY, opened=hand.state.opened, lifted=hand.state.lifted)
     steps = make_steps("laptop", work, tuple(PLACES), 50)
-    hand.do("replanned", steps=[asdict(s) for s in steps], device=asdict(device_of("laptop", work)))
+    hand.do("replanned", steps=[told(s) for s in steps], device=told(device_of("laptop", work)))
     assert hand.state.outcomes["apply_cpu_die_paste_stiff_0"].how == "done"
     assert "apply_cpu_die_gallium_alloy_0" not in hand.state.outcomes
     assert "cleaned" not in hand.state.outcomes

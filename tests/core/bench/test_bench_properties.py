@@ -1,6 +1,5 @@
 """Properties of the bench log under any sequence of events: hypothesis drives it as carelessly as it can."""
 
-from dataclasses import asdict
 from datetime import timedelta
 
 from hypothesis import HealthCheck, settings
@@ -14,10 +13,27 @@ from vividowl.core.bench.log.close import blockers
 from vividowl.core.bench.log.log import replay
 from vividowl.core.bench.mishaps import MISHAPS
 from vividowl.core.quantities.errors import CoreError
+from vividowl.words import told
 
-STEPS = ("power_off", "cover_screws_out", "cover_off", "battery_off", "plugs_off", "cooler_screws_out", "cooler_off",
-         "look", "dust_out", "cleaned", "insulated", "apply_cpu_die_paste_stiff_0", "film_off_0", "cooler_on",
-         "plugs_on", "battery_on", "cover_screws_in")  # fmt: skip
+STEPS = (
+    "power_off",
+    "cover_screws_out",
+    "cover_off",
+    "battery_off",
+    "plugs_off",
+    "cooler_screws_out",
+    "cooler_off",
+    "look",
+    "dust_out",
+    "cleaned",
+    "insulated",
+    "apply_cpu_die_paste_stiff_0",
+    "film_off_0",
+    "cooler_on",
+    "plugs_on",
+    "battery_on",
+    "cover_screws_in",
+)
 BREACH = st.sampled_from([None, "it slipped before I looked"])
 
 
@@ -72,11 +88,11 @@ class Careless(RuleBasedStateMachine):
 
     @rule(place=st.sampled_from(PLACES))
     def draw(self, place):
-        self.attempt("place_added", place=asdict(place))
+        self.attempt("place_added", place=told(place))
 
     @rule(place=st.sampled_from(PLACES))
     def redraw_as_something_else(self, place):
-        self.attempt("place_changed", place=asdict(Place(place.id, "screw", 0.5, 0.5, "board")))
+        self.attempt("place_changed", place=told(Place(place.id, "screw", 0.5, 0.5, "board")))
 
     @rule(place=st.sampled_from(PLACES))
     def explain(self, place):
@@ -170,9 +186,12 @@ class Careless(RuleBasedStateMachine):
 
 
 Careless.TestCase.settings = settings(
-    max_examples=60, stateful_step_count=35, deadline=None, derandomize=True,
+    max_examples=60,
+    stateful_step_count=35,
+    deadline=None,
+    derandomize=True,
     suppress_health_check=[HealthCheck.too_slow, HealthCheck.filter_too_much],
-)  # fmt: skip
+)
 TestCareless = Careless.TestCase
 
 

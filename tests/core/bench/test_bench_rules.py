@@ -4,6 +4,7 @@ import math
 from datetime import date
 
 import pytest
+from tests.said import refuses
 
 from vividowl.core.bench.steps.procedures import PROCEDURES, delid_procedure, plating_procedure, procedures_for
 from vividowl.core.materials.application import CARD_HEIGHT_MM, CARD_WIDTH_MM, School, choose_school, drop_of
@@ -22,6 +23,7 @@ from vividowl.core.plan.inspection import bath_of
 from vividowl.core.plan.price import TASKS, price_of, tasks_of
 from vividowl.core.plan.spots import BathSpot, Inspection
 from vividowl.core.quantities.errors import CoreError, NotEnoughData, OutOfRange
+from vividowl.words import sentence
 
 
 def test_a_bank_card_has_the_size_of_its_standard():
@@ -33,29 +35,35 @@ def test_what_a_tube_still_holds():
     found = left_in_tube(1.0, 0.12)
     assert (found.left_g, found.doses) == (pytest.approx(0.88), 8)
     assert left_in_tube(0.3, 0.1).doses == 3
-    with pytest.raises(OutOfRange, match=r"The dose is 0.2 g, the tube holds 0.1 g") as caught:
+    with refuses(OutOfRange, match=r"The dose is 0.2 g, the tube holds 0.1 g") as caught:
         left_in_tube(0.1, 0.2)
-    assert "Open another lot" in caught.value.remedy
+    assert "Open another lot" in sentence(caught.value.remedy)
 
 
 @pytest.mark.parametrize(
     ("width", "length", "stiff", "bare", "school"),
-    [(8, 20, False, True, School.LINE), (15, 13, False, True, School.FILM), (15, 13, True, True, School.FILM),
-     (30, 30, True, False, School.CROSS), (30, 30, False, False, School.BEAD), (8, 9, False, True, School.FILM),
-     (20, 32, False, False, School.LINE)],
-)  # fmt: skip
+    [
+        (8, 20, False, True, School.LINE),
+        (15, 13, False, True, School.FILM),
+        (15, 13, True, True, School.FILM),
+        (30, 30, True, False, School.CROSS),
+        (30, 30, False, False, School.BEAD),
+        (8, 9, False, True, School.FILM),
+        (20, 32, False, False, School.LINE),
+    ],
+)
 def test_the_school_follows_die_and_paste(width, length, stiff, bare, school):
     # handbook/materials.md, common practice: line from an aspect of 1.6, cross for stiff pastes, film surest on bare
     # dies.
     advice = choose_school(width, length, stiff, bare)
     assert advice.school is school
-    assert len(advice.reason) > 20
+    assert len(sentence(advice.reason)) > 20
 
 
 def test_the_shops_own_way_wins():
     advice = choose_school(15, 13, True, default=School.BEAD)
     assert advice.school is School.BEAD
-    assert "own way" in advice.reason
+    assert "own way" in sentence(advice.reason)
 
 
 @pytest.mark.parametrize("school", School)
@@ -80,7 +88,7 @@ def test_gaps_from_imprint_and_old_pad():
     old = gap_from_crushed_pad(1.0)
     assert old.gap_mm == pytest.approx(0.95)
     assert old.tolerance_mm > gap_from_imprint(1.2).tolerance_mm
-    with pytest.raises(OutOfRange, match=r"allowed are 0\.1 to 12 mm"):
+    with refuses(OutOfRange, match=r"allowed are 0\.1 to 12 mm"):
         gap_from_imprint(0.0)
 
 
@@ -91,14 +99,14 @@ def test_heights_that_spread_too_far_ask_for_putty():
     far = choose_for_heights([Gap(0.6, 0.05, ""), Gap(1.4, 0.05, "")])
     assert far.putty
     assert far.choice is None
-    assert "0.55 to 1.45 mm" in far.reason
+    assert "0.55 to 1.45 mm" in sentence(far.reason)
 
 
 def test_a_pad_too_thick_lifts_the_cooler_and_the_next_thinner_does_not():
     thick = choose_pad(0.4, 0.02, 0.1, 0.9)
     gap = 0.4
     assert pad_force(1 - gap / 1.0, 600).bulges
-    assert "holds the cooler off the die" in pad_force(1 - gap / 1.0, 600).reason
+    assert "holds the cooler off the die" in sentence(pad_force(1 - gap / 1.0, 600).reason)
     assert not pad_force(1 - gap / 0.5, 100).lifts
     assert thick.thickness_mm >= 0.5
 
@@ -138,7 +146,7 @@ def test_drift_that_comes_sooner_than_dust_counts():
     drift = fit_drift([(0, 1.0), (10, 1.2)], 50, 95, 25)
     assert (drift.per_month, drift.months_left) == (pytest.approx(0.02), pytest.approx(10.0))
     found = next_service(date(2026, 1, 1), "normal", (), drift=drift)
-    assert (found.months, "drift" in found.reason) == (10, True)
+    assert (found.months, "drift" in sentence(found.reason)) == (10, True)
     assert found.by_drift == date(2026, 11, 1)
     # After a service it starts from its new resistance: 0.6 K/W below the limit at 0.02 a month is 40 months.
     again = fit_drift([(0, 1.0), (10, 1.2)], 50, 95, 25, start=0.6)
@@ -146,7 +154,7 @@ def test_drift_that_comes_sooner_than_dust_counts():
     later = next_service(date(2026, 1, 1), "normal", (), drift=again)
     assert (later.months, later.by_drift) == (12, date(2029, 5, 1))
     assert fit_drift([(0, 1.2), (10, 1.0)], 50, 95, 25).months_left is None
-    with pytest.raises(NotEnoughData, match="two visits"):
+    with refuses(NotEnoughData, match="two visits"):
         fit_drift([(0, 1.0)], 50, 95, 25)
 
 
@@ -158,7 +166,7 @@ def test_a_price_is_parts_hands_and_tax():
     assert (price.parts_cents, price.work_cents) == (450, 6500)
     assert price.tax_cents == round(0.19 * 6950)
     assert price.total_cents == 450 + 6500 + price.tax_cents
-    with pytest.raises(OutOfRange, match="allowed are 0 to 40 %"):
+    with refuses(OutOfRange, match="allowed are 0 to 40 %"):
         price_of(0, 0, 0, 190)
 
 
@@ -166,9 +174,9 @@ def test_tasks_add_up_and_a_shop_has_its_own():
     hands, wait = tasks_of(["open_close", "clean"])
     assert (hands, wait) == (TASKS["open_close"].hands_min + TASKS["clean"].hands_min, TASKS["clean"].wait_min)
     assert tasks_of(["clean"], {"clean": 40})[0] == 40
-    with pytest.raises(CoreError, match="“polish” is no task"):
+    with refuses(CoreError, match="“polish” is no task"):
         tasks_of(["polish"])
-    with pytest.raises(OutOfRange, match="600 min"):
+    with refuses(OutOfRange, match="600 min"):
         tasks_of(["clean"], {"clean": 9000})
 
 
@@ -178,13 +186,15 @@ def test_tasks_add_up_and_a_shop_has_its_own():
 @pytest.mark.parametrize(
     ("name", "words"),
     # handbook/materials.md, common practice: what each list must not leave out.
-    [("phase_change_sheet", ["fridge", "second liner", "middle", "spare", "Burn in"]),
-     ("phase_change_paste", ["24 h", "100 °C", "Burn in"]),
-     ("gallium_alloy", ["aluminium", "cleaning", "Second layer", "tray", "magnification"]),
-     ("delidding", ["Mark the corner", "plastic", "Four dots", "Clamp"])],
-)  # fmt: skip
+    [
+        ("phase_change_sheet", ["fridge", "second liner", "middle", "spare", "Burn in"]),
+        ("phase_change_paste", ["24 h", "100 °C", "Burn in"]),
+        ("gallium_alloy", ["aluminium", "cleaning", "Second layer", "tray", "magnification"]),
+        ("delidding", ["Mark the corner", "plastic", "Four dots", "Clamp"]),
+    ],
+)
 def test_a_step_list_names_what_is_forgotten(name, words):
-    text = " ".join(f"{s.text} {s.why} {s.gear}" for s in PROCEDURES[name].steps)
+    text = " ".join(f"{sentence(s.text)} {sentence(s.why)} {sentence(s.gear)}" for s in PROCEDURES[name].steps)
     for word in words:
         assert word in text
     assert PROCEDURES[name].caution
@@ -208,16 +218,16 @@ def test_plating_takes_the_hours_of_the_trade_and_advises_a_shop_first():
     # Its own rate beats the usual one: 20 um at 15 um/h, as common baths have at 88 degC, are 80 min.
     own = of(BathSpot("electroless", 20.0, 20.0, 88.0, 15.0))
     assert max(s.wait_min for s in own.steps) == pytest.approx(80)
-    with pytest.raises(OutOfRange, match="rate of the bath at 88 °C is not known"):
+    with refuses(OutOfRange, match="rate of the bath at 88 °C is not known"):
         of(BathSpot("electroless", 20.0, 20.0, 88.0))
     # 1.2 um/min by Faraday's law needs 5.9 A/dm2; over 20 cm2 that is 1.18 A.
     bath = bath_of(Inspection(plating=True, bath=BathSpot("electrolytic", 20.0, 24.0, 60.0, None, 5.9)))
     assert bath.amps == pytest.approx(1.18)
     assert 60 * bath.hours == pytest.approx(20, abs=0.5)
     fast = plating_procedure(bath)
-    assert "1.18 A over 20 cm²" in " ".join(s.text for s in fast.steps)
-    assert "plating shop" in fast.caution
-    assert "edges" in " ".join(s.why for s in fast.steps)
+    assert "1.18 A over 20 cm²" in " ".join(sentence(s.text) for s in fast.steps)
+    assert "plating shop" in sentence(fast.caution)
+    assert "edges" in " ".join(sentence(s.why) for s in fast.steps)
 
 
 def test_lists_are_found_by_name_only():
@@ -229,8 +239,8 @@ def test_delidding_asks_which_glue():
     # handbook/materials.md: contact glue 5 to 10 min, common practice; silicone hours, from memory.
     assert delid_procedure("contact").steps[-1].wait_min == 10
     assert delid_procedure("silicone").steps[-1].wait_min == 240
-    assert "silicone lid glue" in delid_procedure("silicone").words
-    with pytest.raises(CoreError, match="“chewing gum” is no glue known here; allowed: contact, silicone"):
+    assert "silicone lid glue" in sentence(delid_procedure("silicone").words)
+    with refuses(CoreError, match="“chewing gum” is no glue known here; allowed: contact, silicone"):
         delid_procedure("chewing gum")
 
 

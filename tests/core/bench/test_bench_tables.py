@@ -4,6 +4,7 @@ from dataclasses import fields
 
 import pytest
 from tests.bench_jobs import ALLOY, PASTE, PLACES, SHEET
+from tests.said import refuses
 
 from vividowl.core.bench.first_power import CHECKS, check_power, likely_causes
 from vividowl.core.bench.interlocks import ACTS, ALUMINIUM_SEEN, INTERLOCKS, MAKES, PLUGS_OPEN, Device, after, breached
@@ -16,6 +17,7 @@ from vividowl.core.bench.waits import WAITS, wait_minutes
 from vividowl.core.plan.price import TASKS
 from vividowl.core.plan.spots import CHOICES, Inspection
 from vividowl.core.quantities.errors import CoreError, OutOfRange
+from vividowl.words import sentence
 
 FINE = dict.fromkeys(CHECKS, "fine")
 
@@ -56,7 +58,7 @@ def test_alloy_is_insulated_in_two_layers_fifteen_minutes_apart_then_checked():
     assert names.index("cleaned") < names.index("coat_1") < names.index("coat_2") < names.index("insulated")
     assert names.index("insulated") < names.index("apply_cpu_die_gallium_alloy_0")
     assert [steps[n].wait_min for n in ("coat_1", "coat_2")] == [15.0, 15.0]
-    assert steps["apply_cpu_die_gallium_alloy_0"].material == "Quicksheen, 0.06 g"
+    assert sentence(steps["apply_cpu_die_gallium_alloy_0"].material) == "Quicksheen, 0.06 g"
 
 
 def test_an_old_coat_is_only_looked_at():
@@ -80,14 +82,14 @@ def test_every_kind_of_part_has_its_step_and_the_dose_of_the_plan():
         target = "cpu_die" if kind in ("phase_change_paste", "paste_soft") else "memory"
         work = Work((PlannedPart(target, kind, "Something", "4 g", "", 3),))
         (step,) = [s for s in make_steps("laptop", work, PLACES, 70) if s.part == 3]
-        assert step.material == "Something, 4 g"
+        assert sentence(step.material) == "Something, 4 g"
         assert step.task in TASKS
 
 
 def test_a_fanless_device_has_no_fan_to_flick():
     (step,) = [s for s in make_steps("laptop", PASTE, PLACES, 50, fanless=True) if s.id == "dust_out"]
     assert step.acts == ("dust_out",)
-    assert "flick" not in step.text
+    assert "flick" not in sentence(step.text)
 
 
 def test_cleaning_alone_puts_nothing_on():
@@ -97,14 +99,16 @@ def test_cleaning_alone_puts_nothing_on():
 
 
 def test_accepted_hazards_are_read_once_more_first():
-    assert make_steps("laptop", Work(gates=("The skin gets warm.",)), PLACES, 50)[0].why == "The skin gets warm."
+    assert (
+        sentence(make_steps("laptop", Work(gates=("The skin gets warm.",)), PLACES, 50)[0].why) == "The skin gets warm."
+    )
 
 
 def test_the_school_of_tightening_is_told_at_the_cooler():
     for school, words in ((50, "half the turns each"), (70, "70 % of the turns each")):
         (step,) = [s for s in make_steps("laptop", PASTE, PLACES, school) if s.id == "cooler_on"]
-        assert words in step.why
-        assert "do not force" in step.caution
+        assert words in sentence(step.why)
+        assert "do not force" in sentence(step.caution)
 
 
 def test_steps_of_the_model_stand_behind_their_anchor_or_at_the_end_of_their_stage():
@@ -149,7 +153,7 @@ def test_no_list_breaks_a_rule_by_itself():
     ],
 )
 def test_a_step_that_cannot_be_is_refused(step, text):
-    with pytest.raises(CoreError, match=text):
+    with refuses(CoreError, match=text):
         check_step(step)
 
 
@@ -159,7 +163,7 @@ def test_rules_speak_of_acts_that_exist():
         assert set(rule.acts) <= set(ACTS)
         assert (set(rule.needs) | set(rule.bars)) - {PLUGS_OPEN, ALUMINIUM_SEEN} <= set(ACTS) | made
         assert all((rule.reason, rule.remedy, rule.check))
-    with pytest.raises(CoreError, match="“dance” is no act"):
+    with refuses(CoreError, match="“dance” is no act"):
         after(("dance",), frozenset())
 
 
@@ -175,12 +179,12 @@ def test_what_is_seen_changes_only_what_the_plan_knows():
 
 def test_consequences_that_the_bench_must_not_miss():
     # handbook/materials.md: common practice, no source.
-    assert sight("contact", "still_liquid").follows.startswith("It never cured; plan a sheet")
-    assert sight("plate", "aluminium").follows == "Aluminium seen: alloy barred."
+    assert sentence(sight("contact", "still_liquid").follows).startswith("It never cured; plan a sheet")
+    assert sentence(sight("plate", "aluminium").follows) == "Aluminium seen: alloy barred."
     assert sight("surroundings", "aluminium").changes == {"aluminium_near": "yes"}
-    with pytest.raises(CoreError, match="“shiny” is no state of cold plate; allowed: copper, nickel, aluminium"):
+    with refuses(CoreError, match="“shiny” is no state of cold plate; allowed: copper, nickel, aluminium"):
         sight("plate", "shiny")
-    with pytest.raises(CoreError, match="“tail” is no part to look at"):
+    with refuses(CoreError, match="“tail” is no part to look at"):
         sight("tail", "long")
 
 
@@ -196,7 +200,7 @@ def test_waits_have_the_lengths_of_the_trade(kind, minutes):
 def test_waits_have_limits():
     assert wait_minutes("plating", 480) == 480  # 4 to 8 h
     assert WAITS["cool_down"].least_min == 1.5  # 90 s at the least
-    with pytest.raises(OutOfRange, match="allowed are 30 to 1440 min"):
+    with refuses(OutOfRange, match="allowed are 30 to 1440 min"):
         wait_minutes("burn_in", 10)
 
 
@@ -205,7 +209,7 @@ def test_every_mishap_has_a_short_list():
         assert 1 <= len(found.steps) <= 5
     assert mishap("spill_alloy").no_power
     assert mishap("spill_alloy").wait == "alloy_spill"  # half an hour of patience
-    with pytest.raises(CoreError, match="“fire” is not in the list of mishaps"):
+    with refuses(CoreError, match="“fire” is not in the list of mishaps"):
         mishap("fire")
 
 
@@ -218,28 +222,28 @@ def test_a_boot_of_more_than_forty_seconds_fails():
 def test_what_nobody_looked_at_is_not_fine():
     found = check_power({k: v for k, v in FINE.items() if k != "wireless"}, None)
     assert found["wireless"] == "unchecked"
-    with pytest.raises(CoreError, match="Not looked at: temperatures are sane"):
+    with refuses(CoreError, match="Not looked at: temperatures are sane"):
         check_power({**FINE, "temperatures": "unchecked"}, None)
-    with pytest.raises(CoreError, match="“perhaps” is no result"):
+    with refuses(CoreError, match="“perhaps” is no result"):
         check_power({**FINE, "fans": "perhaps"}, None)
-    with pytest.raises(CoreError, match="“horn” is no check"):
+    with refuses(CoreError, match="“horn” is no check"):
         check_power({**FINE, "horn": "fine"}, None)
 
 
 def test_causes_come_from_the_map_first():
     results = {**FINE, "wireless": "fails"}
     causes = likely_causes(results, PLACES, [], {"ant": 9, "fan": 9})
-    assert causes[0].text == "The white antenna was unplugged in step 9: look whether it sits."
+    assert sentence(causes[0].text) == "The white antenna was unplugged in step 9: look whether it sits."
     assert causes[0].from_map
     assert not causes[-1].from_map
     still_off = likely_causes(results, PLACES, ["ant"], {"ant": 9})
-    assert still_off[0].text == "The white antenna is still unplugged."
+    assert sentence(still_off[0].text) == "The white antenna is still unplugged."
     assert likely_causes(FINE, PLACES, ["ant"], {"ant": 9}) == ()
 
 
 def test_hot_dies_after_a_film_that_was_told_name_it():
     causes = likely_causes({**FINE, "temperatures": "fails"}, PLACES, [], {}, ["second_film"])
-    assert "second film was left on" in causes[0].text
+    assert "second film was left on" in sentence(causes[0].text)
 
 
 def test_hands_are_what_waits_do_not_cover():
@@ -263,6 +267,6 @@ def test_somebody_who_was_away_or_at_another_job_is_not_guessed():
 
 
 def test_a_dose_reads_well():
-    assert dose_words(0.0812, 31.4) == "0.081 g (31 µL)"
-    assert dose_words(None, 31.4) == "31 µL"
+    assert sentence(dose_words(0.0812, 31.4)) == "0.081 g (31 µL)"
+    assert sentence(dose_words(None, 31.4)) == "31 µL"
     assert dose_words(None, None) == ""

@@ -5,6 +5,7 @@ import math
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
+from tests.said import refuses
 
 from vividowl.core.bench.fasteners import (
     Place,
@@ -17,6 +18,7 @@ from vividowl.core.bench.fasteners import (
     tightening_passes,
 )
 from vividowl.core.quantities.errors import CoreError, OutOfRange
+from vividowl.words import sentence
 
 
 def ring(n):
@@ -80,11 +82,15 @@ def test_a_number_missing_or_twice_falls_back_to_the_diagonal():
 
 
 def test_classes_get_letter_and_shape_in_the_order_met():
-    places = [screw("a", length_mm=5.0, drive="cross"), screw("b", length_mm=8.0, drive="cross"),
-              screw("c", length_mm=5.0, drive="cross"), Place("p", "plug", 0, 0, "fan")]  # fmt: skip
+    places = [
+        screw("a", length_mm=5.0, drive="cross"),
+        screw("b", length_mm=8.0, drive="cross"),
+        screw("c", length_mm=5.0, drive="cross"),
+        Place("p", "plug", 0, 0, "fan"),
+    ]
     classes = classes_of(places)
     assert [(c.letter, c.shape, c.count) for c in classes] == [("A", "circle", 2), ("B", "square", 1)]
-    assert classes[0].words == "5 mm, cross-head, head not known"
+    assert sentence(classes[0].words) == "5 mm, cross-head, head not known"
     assert [letter_of(p, classes) for p in places] == ["A", "B", "A", ""]
 
 
@@ -97,7 +103,7 @@ def test_both_schools_of_tightening_have_two_rounds():
     # handbook/bench.md: half or 70 % of the turns first, then fully; common practice, no source.
     assert [p.share for p in tightening_passes(50)] == [0.5, 1.0]
     assert [p.share for p in tightening_passes(70)] == [0.7, 1.0]
-    with pytest.raises(CoreError, match="60 % is no school of tightening; allowed: 50 or 70"):
+    with refuses(CoreError, match="60 % is no school of tightening; allowed: 50 or 70"):
         tightening_passes(60)
 
 
@@ -114,5 +120,5 @@ def test_both_schools_of_tightening_have_two_rounds():
     ],
 )
 def test_a_place_that_cannot_be_is_refused(place, error, text):
-    with pytest.raises(error, match=text):
+    with refuses(error, match=text):
         check_place(place)

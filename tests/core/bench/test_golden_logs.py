@@ -45,9 +45,12 @@ def test_the_stored_logs_hold_every_kind_of_their_day(version):
 def stricter(monkeypatch):
     """A program of some years later: a new hard interlock in front of nearly everything, and a new power check."""
     rule = Interlock(
-        "mask_first", ("cover_off", "cooler_off", "battery_on", "power_on_ok", "cover_screws_in"), ("masked",), (), "",
-        "Nobody wears a mask.", "Put it on.", "Look for dust.", True, since=2,
-    )  # fmt: skip
+        "mask_first",
+        ("cover_off", "cooler_off", "battery_on", "power_on_ok", "cover_screws_in"),
+        ("masked",),
+        hard=True,
+        since=2,
+    )
     monkeypatch.setattr(interlocks, "INTERLOCKS", (rule, *interlocks.INTERLOCKS))
     monkeypatch.setitem(first_power.CHECKS, "odour", PowerCheck("Smells of nothing", (), ("Residue on the fins.",)))
 
@@ -70,7 +73,7 @@ def test_old_jobs_open_under_rules_that_came_later(name, stricter):
 
 def test_the_same_rules_do_judge_what_is_done_today(stricter):
     hand = Hand(PASTE).until("cover_off")
-    with pytest.raises(BenchRefused, match="Nobody wears a mask"):
+    with pytest.raises(BenchRefused, match="mask_first"):
         hand.step("cover_off")
 
 

@@ -4,7 +4,7 @@ The oracle knows nothing of facts and interlocks: it follows what the names of t
 device.
 """
 
-from dataclasses import asdict, replace
+from dataclasses import replace
 from datetime import timedelta
 
 import pytest
@@ -12,6 +12,7 @@ from hypothesis import HealthCheck, assume, settings
 from hypothesis import strategies as st
 from hypothesis.stateful import RuleBasedStateMachine, initialize, invariant, rule
 from tests.bench_jobs import FINE, PLACES, Hand
+from tests.said import refuses
 
 from vividowl.core.bench.log.close import blockers
 from vividowl.core.bench.log.events import BenchRefused
@@ -22,6 +23,7 @@ from vividowl.core.bench.steps.vocabulary import PlannedPart, Work
 from vividowl.core.materials.kinds import DIE_KINDS
 from vividowl.core.materials.plating import Bath
 from vividowl.core.quantities.errors import CoreError
+from vividowl.words import sentence, told
 
 BATH = Bath("electroless bath", 20.0, 20.0, 70.0, 2.5, 8.0)
 SAID = "it happened before I looked"
@@ -169,8 +171,12 @@ class Adversary(RuleBasedStateMachine):
     def move(self, data):
         self.attempt("step_moved", step=self.any_step(data), after=self.any_step(data))
 
-    @rule(number=st.integers(0, 3), stage=st.sampled_from(["open", "clean", "fit", "close"]), data=st.data(),
-          acts=st.sampled_from([(), ("applied",), ("cooler_off",), ("insulated", "covered")]))  # fmt: skip
+    @rule(
+        number=st.integers(0, 3),
+        stage=st.sampled_from(["open", "clean", "fit", "close"]),
+        data=st.data(),
+        acts=st.sampled_from([(), ("applied",), ("cooler_off",), ("insulated", "covered")]),
+    )
     def add_own(self, number, stage, data, acts):
         step = {"id": f"own{number}", "stage": stage, "text": "Something of our own", "acts": acts}
         self.attempt("step_added", step=step, after=self.any_step(data))
@@ -180,7 +186,7 @@ class Adversary(RuleBasedStateMachine):
         state = self.hand.state
         work = replace(work, opened=state.opened, lifted=state.lifted)
         steps = make_steps(self.kind, work, tuple(state.places.values()), 50)
-        self.attempt("replanned", steps=[asdict(s) for s in steps], device=asdict(device_of(self.kind, work)))
+        self.attempt("replanned", steps=[told(s) for s in steps], device=told(device_of(self.kind, work)))
 
     @rule(place=st.sampled_from(PLACES), out=st.booleans())
     def touch(self, place, out):
@@ -189,7 +195,7 @@ class Adversary(RuleBasedStateMachine):
     @rule(place=st.sampled_from(PLACES), draw=st.booleans())
     def change_the_map(self, place, draw):
         if draw:
-            self.attempt("place_added", place=asdict(place))
+            self.attempt("place_added", place=told(place))
         else:
             self.attempt("place_removed", place=place.id)
 
@@ -238,9 +244,12 @@ class Adversary(RuleBasedStateMachine):
 
 
 Adversary.TestCase.settings = settings(
-    max_examples=60, stateful_step_count=25, deadline=None, derandomize=True,
+    max_examples=60,
+    stateful_step_count=25,
+    deadline=None,
+    derandomize=True,
     suppress_health_check=[HealthCheck.too_slow, HealthCheck.filter_too_much, HealthCheck.data_too_large],
-)  # fmt: skip
+)
 TestAdversary = Adversary.TestCase
 
 
@@ -249,9 +258,11 @@ SECOND = PlannedPart("gpu_die", "paste_soft", "paste", "0.08 g", "a film", 1)
 PAD = PlannedPart("cover", "pad", "pad", "1 piece", "", 0)
 # handbook/bench.md, "the list follows the plan": common practice, no source.
 STAY_ON = {
-    "clean only": Work(), "couple the cover": Work((PAD,), clean=False), "new fan": Work(new_fan=True),
+    "clean only": Work(),
+    "couple the cover": Work((PAD,), clean=False),
+    "new fan": Work(new_fan=True),
     "undervolt": Work(clean=False, tuning="60 mV less"),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize("work", STAY_ON.values(), ids=STAY_ON)
@@ -288,32 +299,32 @@ def test_whatever_lifts_the_cooler_renews_the_die(target):
 def test_one_die_of_two_is_not_enough():
     hand = Hand(Work((PASTE, SECOND))).until("apply_gpu_die_paste_soft_1")
     for name in ("covered", "cooler_on"):
-        with pytest.raises(BenchRefused, match="bare die"):
+        with refuses(BenchRefused, match="bare die"):
             hand.do("step_done", step=name, breach=SAID)
 
 
 def test_the_steps_between_a_die_and_the_power_are_not_skipped():
     hand = Hand(Work((PASTE,)))
     for name in ("cooler_off", "cleaned", "apply_cpu_die_paste_soft_0", "covered", "cooler_on"):
-        with pytest.raises(BenchRefused, match="not skipped"):
+        with refuses(BenchRefused, match="not skipped"):
             hand.do("step_skipped", step=name, reason="done already before")
 
 
 def test_a_story_does_not_put_power_on_a_bare_die():
     hand = Hand(Work((PASTE,))).until("look")
     for _ in range(2):
-        with pytest.raises(BenchRefused, match="The cooler is off"):
+        with refuses(BenchRefused, match="The cooler is off"):
             hand.do("step_done", step="battery_on", breach=SAID)
         with pytest.raises(BenchRefused):
             hand.do("power_on", results=FINE, breach=SAID)
-    assert any("cooler is off" in b.text for b in blockers(hand.state, hand.at))
+    assert any("cooler is off" in sentence(b.text) for b in blockers(hand.state, hand.at))
 
 
 def test_alloy_after_paste_is_another_step_and_asks_for_clean_faces_again():
     alloy = Work((replace(PASTE, kind="gallium_alloy"),), insulation="coat", insulated_now=True, lifted=True)
     hand = Hand(Work((PASTE,))).until("covered")
     steps = make_steps("laptop", alloy, PLACES, 50)
-    hand.do("replanned", steps=[asdict(s) for s in steps], device=asdict(device_of("laptop", alloy)))
+    hand.do("replanned", steps=[told(s) for s in steps], device=told(device_of("laptop", alloy)))
     open_ = [s.id for s in hand.state.steps if s.id not in hand.state.outcomes]
     assert open_[:2] == ["cleaned", "coat_1"]
     assert "apply_cpu_die_gallium_alloy_0" in open_
@@ -323,7 +334,7 @@ def test_alloy_after_paste_is_another_step_and_asks_for_clean_faces_again():
 def test_a_plan_that_no_longer_lifts_still_brings_the_cooler_back():
     hand = Hand(Work((PASTE,))).until("look")
     steps = make_steps("laptop", Work(), PLACES, 50)  # as if nobody had told that the cooler is off
-    hand.do("replanned", steps=[asdict(s) for s in steps], device=asdict(device_of("laptop", Work())))
+    hand.do("replanned", steps=[told(s) for s in steps], device=told(device_of("laptop", Work())))
     names = [s.id for s in hand.state.steps]
     assert names.index("again_cleaned_1") < names.index("again_applied_1") < names.index("again_cooler_on_1")
     assert names.index("again_cooler_on_1") < names.index("battery_on")
@@ -363,7 +374,7 @@ def test_alloy_is_inspected_before_anything_closes_over_it():
     alloy = Work((replace(PASTE, kind="gallium_alloy"),), insulation="coat")
     hand = Hand(alloy).until("alloy_inspect")
     for name in ("covered", "cooler_on"):
-        with pytest.raises(BenchRefused, match="not inspected under magnification"):
+        with refuses(BenchRefused, match="not inspected under magnification"):
             hand.do("step_done", step=name, breach=SAID)
 
 
@@ -381,14 +392,14 @@ def test_plating_is_a_chain_with_its_own_clock():
     hand.do("step_done", step="plate_measure", value=18.5)
     assert hand.state.outcomes["plate_measure"].value == 18.5
     hand.do("undo")
-    with pytest.raises(CoreError, match=r"allowed are 0.1 to 200 µm"):
+    with refuses(CoreError, match=r"allowed are 0.1 to 200 µm"):
         hand.do("step_done", step="plate_measure", value=2e5)
 
 
 def test_a_log_of_yesterday_is_not_judged_by_the_rules_of_today():
     """A step that no rule of that day stood against stays done, and what it left open is put into the list."""
     hand = Hand(Work((PASTE,))).until("cleaned")
-    told = replace(hand.all[-1], id="old", data={"step": "cooler_on"}, made={}, version=1)
-    log = replay([*hand.all, told])
+    early = replace(hand.all[-1], id="old", data={"step": "cooler_on"}, made={}, version=1)
+    log = replay([*hand.all, early])
     assert log.state.outcomes["cooler_on"].how == "done"
     assert any(s.id.startswith("again_cooler_off") for s in log.state.steps)

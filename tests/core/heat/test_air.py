@@ -4,6 +4,7 @@ import fluids
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
+from tests.said import refuses
 
 from vividowl.core.heat.air import (
     CFM_PER_M3_S,
@@ -14,6 +15,7 @@ from vividowl.core.heat.air import (
     judge_exhaust,
 )
 from vividowl.core.quantities.errors import OutOfRange
+from vividowl.words import sentence
 
 
 @pytest.mark.parametrize("air_c", [-20.0, 0.0, 25.0, 60.0, 100.0])
@@ -39,7 +41,7 @@ def test_property_energy_balance_closes(power, rise, air_c):
 
 @pytest.mark.parametrize(("power", "rise"), [(0, 20), (-5, 20), (100, 0), (100, -2)])
 def test_no_heat_or_no_rise_is_no_flow(power, rise):
-    with pytest.raises(OutOfRange, match="must be above 0"):
+    with refuses(OutOfRange, match="must be above 0"):
         air_flow(power, rise)
 
 
@@ -62,22 +64,22 @@ def test_published_hot_exhaust_paradox_is_explained():
     assert found is not None
     assert found.explained
     assert found.measured_ratio == pytest.approx(1.18, abs=0.005)
-    assert "no fault" in found.text
+    assert "no fault" in sentence(found.text)
 
 
 def test_a_hotter_exhaust_that_the_fan_does_not_explain_is_a_warning():
     found = judge_exhaust(50, 25, 60, 25, -1.0)
     assert found is not None
     assert not found.explained
-    assert "check power, seating and vents" in found.text
+    assert "check power, seating and vents" in sentence(found.text)
 
 
 def test_more_watts_explain_a_hotter_exhaust():
     found = judge_exhaust(50, 25, 58, 25, 0.0, power_ratio=1.35)
     assert found is not None
     assert found.explained
-    assert "1.35 times the watts" in found.text
-    assert "more watts leave in the same air" in found.text
+    assert "1.35 times the watts" in sentence(found.text)
+    assert "more watts leave in the same air" in sentence(found.text)
 
 
 @pytest.mark.parametrize("after", [49.0, 50.0, 51.5])

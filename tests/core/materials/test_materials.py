@@ -7,6 +7,7 @@ from pathlib import Path
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
+from tests.said import refuses
 
 import vividowl
 from vividowl.core.heat.conduction import layer_resistance
@@ -32,12 +33,18 @@ def test_both_faces_take_twice_and_waste_is_on_top():
 
 @pytest.mark.parametrize(
     ("change", "field"),
-    [({"width_mm": 0}, "width_mm"), ({"film_um": -30}, "film_um"), ({"density_g_ml": 60}, "density_g_ml"),
-     ({"faces": 3}, "faces"), ({"waste": -0.1}, "waste"), ({"length_mm": math.nan}, "length_mm")],
-)  # fmt: skip
+    [
+        ({"width_mm": 0}, "width_mm"),
+        ({"film_um": -30}, "film_um"),
+        ({"density_g_ml": 60}, "density_g_ml"),
+        ({"faces": 3}, "faces"),
+        ({"waste": -0.1}, "waste"),
+        ({"length_mm": math.nan}, "length_mm"),
+    ],
+)
 def test_an_impossible_contact_is_refused_with_its_field(change, field):
     usual = {"width_mm": 15, "length_mm": 13, "film_um": 30, "waste": 0.3, "density_g_ml": 2.5, "faces": 1}
-    with pytest.raises(OutOfRange, match="allowed") as caught:
+    with refuses(OutOfRange, match="allowed") as caught:
         dose(**{**usual, **change})
     assert caught.value.field == field
 
@@ -98,7 +105,7 @@ def test_property_a_pad_that_fits_stays_in_its_window_over_the_whole_tolerance(g
     [(9.0, 0.1, "wider than any stack fills; up to 5.4 mm"), (0.0, 0.0, "allowed"), (0.5, 0.6, "as large as the gap")],
 )
 def test_a_gap_that_no_pad_can_fill_is_refused_with_a_remedy(gap, tolerance, says):
-    with pytest.raises(OutOfRange, match=says) as caught:
+    with refuses(OutOfRange, match=says) as caught:
         choose_pad(gap, tolerance)
     assert caught.value.remedy
 
@@ -118,9 +125,9 @@ def test_ten_micrometres_without_current_take_four_hours():
 
 
 def test_what_is_not_known_of_a_bath_is_said():
-    with pytest.raises(OutOfRange, match="is not known"):
+    with refuses(OutOfRange, match="is not known"):
         plating_time(PlatingMethod.ELECTROLESS, 10.0, temperature_c=40.0)
-    with pytest.raises(OutOfRange, match="needs the current density"):
+    with refuses(OutOfRange, match="needs the current density"):
         plating_time(PlatingMethod.ELECTROLYTIC, 10.0)
 
 
@@ -149,6 +156,9 @@ def test_no_kind_stands_anywhere_as_a_bare_string():
             if isinstance(node, ast.Constant) and node.value in set(Kind) - {"pad", "putty"}:
                 odd.append(f"{name}:{node.lineno} {node.value}")
             if isinstance(node, ast.Compare) and isinstance(node.left, ast.Attribute) and node.left.attr == "kind":
-                odd += [f"{name}:{node.lineno} {c.value}" for c in node.comparators
-                        if isinstance(c, ast.Constant) and c.value in ("pad", "putty")]  # fmt: skip
+                odd += [
+                    f"{name}:{node.lineno} {c.value}"
+                    for c in node.comparators
+                    if isinstance(c, ast.Constant) and c.value in ("pad", "putty")
+                ]
     assert odd == []

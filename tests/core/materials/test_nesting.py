@@ -3,6 +3,7 @@
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from tests.said import refuses
 
 from vividowl.core.materials.nesting import nest, with_margin
 from vividowl.core.materials.pieces import Box, Piece, Sheet
@@ -10,8 +11,10 @@ from vividowl.core.quantities.errors import OutOfRange
 
 
 def overlap(a, b):
-    return (min(a.x_mm + a.width_mm, b.x_mm + b.width_mm) - max(a.x_mm, b.x_mm) > 1e-6
-            and min(a.y_mm + a.length_mm, b.y_mm + b.length_mm) - max(a.y_mm, b.y_mm) > 1e-6)  # fmt: skip
+    return (
+        min(a.x_mm + a.width_mm, b.x_mm + b.width_mm) - max(a.x_mm, b.x_mm) > 1e-6
+        and min(a.y_mm + a.length_mm, b.y_mm + b.length_mm) - max(a.y_mm, b.y_mm) > 1e-6
+    )
 
 
 def check_geometry(pieces, sheets, found, kerf):
@@ -27,8 +30,10 @@ def check_geometry(pieces, sheets, found, kerf):
         grown = Box(p.box.x_mm, p.box.y_mm, p.box.width_mm + kerf, p.box.length_mm + kerf)
         for q in found.placements:
             if q.piece != p.piece and q.sheet == p.sheet:
-                assert not (overlap(grown, q.box) and overlap(p.box, Box(q.box.x_mm, q.box.y_mm, q.box.width_mm + kerf,
-                                                                         q.box.length_mm + kerf)))  # fmt: skip
+                assert not (
+                    overlap(grown, q.box)
+                    and overlap(p.box, Box(q.box.x_mm, q.box.y_mm, q.box.width_mm + kerf, q.box.length_mm + kerf))
+                )
         assert not any(overlap(p.box, taken) for taken in sheet.taken)
     for rest in found.remainders:
         if rest.largest:
@@ -110,15 +115,15 @@ def test_what_does_not_fit_is_named_not_dropped():
 
 
 def test_a_piece_larger_than_any_sheet_is_refused_with_the_largest():
-    with pytest.raises(OutOfRange, match=r"A piece of 90 × 20 mm is larger than any sheet; the largest is 80 × 80 mm"):
+    with refuses(OutOfRange, match=r"A piece of 90 × 20 mm is larger than any sheet; the largest is 80 × 80 mm"):
         nest([Piece("a", 90, 20)], [Sheet("", 40, 40), Sheet("", 80, 80)])
-    with pytest.raises(OutOfRange, match="strip “memory” of 100 × 10 mm"):
+    with refuses(OutOfRange, match="strip “memory” of 100 × 10 mm"):
         nest([Piece("a", 50, 10, "memory")] * 2, [Sheet("", 80, 80)])
 
 
 @pytest.mark.parametrize("size", [0.0, -3.0])
 def test_a_piece_without_size_is_refused(size):
-    with pytest.raises(OutOfRange, match=r"allowed are 0\.5 to 2000 mm"):
+    with refuses(OutOfRange, match=r"allowed are 0\.5 to 2000 mm"):
         nest([Piece("a", size, 20)], [Sheet("", 40, 40)])
 
 

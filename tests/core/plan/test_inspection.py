@@ -3,6 +3,7 @@
 from dataclasses import replace
 
 import pytest
+from tests.said import refuses
 
 from vividowl.core.plan.cover import cover_pad, cover_paths, cover_skin
 from vividowl.core.plan.gates import plan_gates
@@ -10,6 +11,7 @@ from vividowl.core.plan.inspection import check_inspection, facts_of, gap_advice
 from vividowl.core.plan.prediction import Action
 from vividowl.core.plan.spots import CHOICES, BathSpot, CoverSpot, GapSpot, Inspection, ShimSpot
 from vividowl.core.quantities.errors import CoreError, OutOfRange
+from vividowl.words import sentence
 
 MEMORY = GapSpot("memory", "imprint", 0.8, 0.05, 12.0, 14.0, 4, True)
 SHIM = ShimSpot(18, 18, 9, 9, 15, 15, 1.0, 2.0, 3.0, 8.0)
@@ -37,7 +39,7 @@ def test_the_area_is_that_of_all_measured_dies():
 def test_each_word_is_taken_and_another_is_refused_with_the_list(name):
     for word in CHOICES[name]:
         check_inspection(replace(Inspection(), **{name: word}))
-    with pytest.raises(CoreError, match=f"“purple” is not known here; allowed: {CHOICES[name][0]}") as caught:
+    with refuses(CoreError, match=f"“purple” is not known here; allowed: {CHOICES[name][0]}") as caught:
         check_inspection(replace(Inspection(), **{name: "purple"}))
     assert caught.value.field == name
 
@@ -74,17 +76,17 @@ def test_a_gap_is_read_in_three_ways():
 def test_a_gap_gets_a_pad_that_stays_in_its_window_or_putty():
     advice = gap_advice(MEMORY)
     assert (advice.putty, advice.pad.thickness_mm) == (False, 1.0)
-    assert advice.reason == "Pressed by 15 to 25 % over the gap's tolerance."
+    assert sentence(advice.reason) == "Pressed by 15 to 25 % over the gap's tolerance."
     wide = gap_advice(replace(MEMORY, how="measured", reading_mm=0.4, tolerance_mm=0.2))
     assert wide.putty
-    assert "No pad stays between 10 and 30 %" in wide.reason
+    assert "No pad stays between 10 and 30 %" in sentence(wide.reason)
 
 
 def test_so_many_pads_that_the_die_goes_short_are_putty():
     few, many = gap_advice(MEMORY), gap_advice(replace(MEMORY, width_mm=30.0, length_mm=60.0, count=2))
     assert not few.force.lifts
     assert many.putty
-    assert "of the clamping force" in many.reason
+    assert "of the clamping force" in sentence(many.reason)
 
 
 def test_heights_are_compared_within_one_target_only():
@@ -111,17 +113,21 @@ def test_the_shim_of_the_handbook_and_one_that_is_too_wide():
     assert rules(wide, [Action.CLEAN]) == set()  # a shim that is not planned stops nothing
 
 
-@pytest.mark.parametrize(("thick", "fits", "said"), [
-    (3.0, False, "holds the cooler off the die"), (2.0, False, "Take 1.5 mm, the next size down"),
-    (1.5, True, "goes into the gap"),
-    (1.0, True, "take 1.5 mm"),
-])  # fmt: skip
+@pytest.mark.parametrize(
+    ("thick", "fits", "said"),
+    [
+        (3.0, False, "holds the cooler off the die"),
+        (2.0, False, "Take 1.5 mm, the next size down"),
+        (1.5, True, "goes into the gap"),
+        (1.0, True, "take 1.5 mm"),
+    ],
+)
 def test_a_shim_is_held_against_the_gap_that_the_pad_kept_open(thick, fits, said):
     # A pad crushed to 2.0 mm kept 1.85 to 1.95 mm open: less two films that is 1.65 mm, next stock size down 1.5 mm.
     found = Inspection(shim=replace(SHIM, shim_mm=thick))
     height = shim_of(found)[2]
     assert (height.fits, height.stock_mm) == (fits, 1.5)
-    assert said in height.reason
+    assert said in sentence(height.reason)
     assert ("shim_too_thick" in rules(found, [Action.SHIM])) is not fits
 
 
@@ -131,7 +137,7 @@ def test_a_row_that_nothing_bridges_is_named_and_bars_no_other():
     near, open_ = gap_rows(found)
     assert (near.pad.thickness_mm, near.open) == (1.0, False)
     assert (open_.pad, open_.open) == (None, True)
-    assert open_.reason == "Row 2, inductors: nothing bridges 9 mm: pads reach 5.4 mm, putty 8 mm."
+    assert sentence(open_.reason) == "Row 2, inductors: Nothing bridges 9 mm: pads reach 5.4 mm, putty 8 mm."
     (gate,) = plan_gates(facts_of(found, [Action.PADS], None, **CALM))
     assert (gate.rule, gate.severity.value) == ("gap_not_bridged", "note")
     assert gap_rows(Inspection(gaps=(replace(far, reading_mm=6.0),)))[0].putty
@@ -159,17 +165,19 @@ def test_a_cover_without_its_temperature_is_not_known_and_stops():
     assert rules(Inspection(cover=COVER), [Action.COVER]) == {"skin_not_known"}
     unseen = replace(COVER, gap_mm=None, battery_mm=None)
     assert rules(Inspection(cover=unseen), [Action.COVER]) == {
-        "skin_not_known", "cover_gap_unknown", "cover_battery_unknown",
-    }  # fmt: skip
+        "skin_not_known",
+        "cover_gap_unknown",
+        "cover_battery_unknown",
+    }
 
 
 def test_the_pad_of_a_cover_comes_from_its_gap_and_must_not_push_it_out():
     pad, pressed = cover_pad(Inspection(cover=replace(COVER, gap_mm=0.8, gap_tolerance_mm=0.05)))
     assert (pad.stack_mm, pressed) == ((1.0,), "")
     thin = replace(COVER, gap_mm=4.4, gap_tolerance_mm=0.1, material="plastic", thickness_mm=0.8)
-    assert "pushes the cover out" in cover_pad(Inspection(cover=thin))[1]
+    assert "pushes the cover out" in sentence(cover_pad(Inspection(cover=thin))[1])
     assert "cover_bulges" in rules(Inspection(cover=thin), [Action.COVER])
-    assert "No pad stays" in cover_pad(Inspection(cover=replace(COVER, gap_mm=0.3, gap_tolerance_mm=0.2)))[1]
+    assert "No pad stays" in sentence(cover_pad(Inspection(cover=replace(COVER, gap_mm=0.3, gap_tolerance_mm=0.2)))[1])
     assert cover_pad(Inspection(cover=replace(COVER, gap_mm=None))) is None
 
 
@@ -200,8 +208,11 @@ def test_tuning_alone_does_not_open_the_device():
     body = {"swollen": True, "sealed": True}
     assert rules(found, [Action.TUNE], **body) == set()
     assert rules(found, [Action.CLEAN], **body) == {
-        "mains_opened", "plating_chemicals", "swollen_battery", "warranty_and_seal",
-    }  # fmt: skip
+        "mains_opened",
+        "plating_chemicals",
+        "swollen_battery",
+        "warranty_and_seal",
+    }
 
 
 def test_a_pad_that_lifts_stops_where_pads_are_planned_and_putty_does_not():

@@ -39,8 +39,9 @@ def test_after_an_interface_that_crept_out_one_that_does_not_comes_first():
     found = candidates(DEAD, ("paste_soft", "paste_stiff"), cents={"repaste:paste_soft": 4000})
 
     def best(pumped_out):
-        order = rank(found, Goal.COOLER, measurable_k=1.5, measurable_w=2.0, measurable_db=1.0, held=True,
-                     pumped_out=pumped_out)  # fmt: skip
+        order = rank(
+            found, Goal.COOLER, measurable_k=1.5, measurable_w=2.0, measurable_db=1.0, held=True, pumped_out=pumped_out
+        )
         return found[order[0].index].option.key
 
     assert (best(False), best(True)) == ("repaste:paste_soft", "repaste:paste_stiff")
@@ -56,7 +57,7 @@ def test_a_sealed_new_machine_has_no_dust_to_take_away():
 def test_at_its_power_limit_an_undervolt_is_spent_on_clock():
     below, at, unknown = (
         predict(replace(DEAD, power_limit=limit), (TUNE,), 1)[0].gain_k for limit in (90.0, 48.0, None)
-    )  # fmt: skip
+    )
     # The same hands once more: a kelvin either way.
     assert at.median == pytest.approx(0.0, abs=0.5)
     assert below.low > 1.0

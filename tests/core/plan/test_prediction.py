@@ -5,12 +5,14 @@ from dataclasses import replace
 
 import numpy as np
 import pytest
+from tests.said import refuses
 
 from vividowl.core.materials.kinds import BANDS, CATALOGUE, DIE_KINDS, KIND_BANDS, material
 from vividowl.core.plan.options import LEAVE, Candidate, Goal, Situation, make_options, rank
 from vividowl.core.plan.prediction import Action, Interval, Option, Prediction, learn_factor, predict, share_inside
 from vividowl.core.plan.unknowns import Known, new_film, sample_unknowns, triangular
 from vividowl.core.quantities.errors import CoreError, OutOfRange
+from vividowl.words import sentence
 
 DEAD = Known(1.26, 0.03, 48.0, 24.2, 0.62, 0.05, 95.0, True, months=41, surroundings="dusty", die_mm2=195.0)
 HEALTHY = Known(0.62, 0.02, 38.0, 23.0, 0.13, 0.02, 95.0, months=7, surroundings="normal", die_mm2=195.0)
@@ -147,13 +149,16 @@ def test_a_reading_that_contradicts_what_was_seen_widens_and_does_not_break():
 
 @pytest.mark.parametrize(
     ("change", "text"),
-    [({"power": 0.0}, "Power is 0 W"), ({"resistance": -1.0}, "Resistance is −1 K/W"),
-     ({"die_mm2": 1.0}, "4 to 4000 mm²"),
-     ({"dust": "sand"}, "“sand” is not known here; allowed: unknown, none"),
-     ({"old_interface": "jam"}, "“jam” is not known")],
-)  # fmt: skip
+    [
+        ({"power": 0.0}, "Power is 0 W"),
+        ({"resistance": -1.0}, "Resistance is −1 K/W"),
+        ({"die_mm2": 1.0}, "4 to 4000 mm²"),
+        ({"dust": "sand"}, "“sand” is not known here; allowed: unknown, none"),
+        ({"old_interface": "jam"}, "“jam” is not known"),
+    ],
+)
 def test_what_cannot_be_is_refused(change, text):
-    with pytest.raises(CoreError, match=text):
+    with refuses(CoreError, match=text):
         predict(replace(DEAD, **change), [CLEAN], 1)
 
 
@@ -167,14 +172,14 @@ def test_each_row_of_the_catalogue_lies_in_its_own_band(kind):
 
 
 def test_a_density_that_nobody_has_is_refused():
-    with pytest.raises(OutOfRange, match=r"Density is 64 g/mL, a gallium alloy has 5.9 to 7 g/mL") as caught:
+    with refuses(OutOfRange, match=r"Density is 64 g/mL, a gallium alloy has 5.9 to 7 g/mL") as caught:
         material("gallium_alloy", {"density_g_ml": 64.0})
-    assert "unit and digits" in caught.value.remedy
-    with pytest.raises(CoreError, match="“mayonnaise” is no kind of material; allowed: paste_soft"):
+    assert "unit and digits" in sentence(caught.value.remedy)
+    with refuses(CoreError, match="“mayonnaise” is no kind of material; allowed: paste_soft"):
         material("mayonnaise")
-    with pytest.raises(CoreError, match="no value of a material"):
+    with refuses(CoreError, match="no value of a material"):
         material("pad", {"taste": 1.0})
-    with pytest.raises(OutOfRange, match="The film is 30 µm, but thinnest and thickest are 40 and 50 µm"):
+    with refuses(OutOfRange, match="The film is 30 µm, but thinnest and thickest are 40 and 50 µm"):
         material("paste_soft", {"film_low_um": 40.0})
     assert set(KIND_BANDS) == set(CATALOGUE)
 
@@ -186,16 +191,22 @@ def candidates(known, materials=("paste_stiff", "gallium_alloy"), cents=None, ac
     options = make_options(Situation({k: material(k) for k in materials}, undervolt_mv=60))
     found = predict(known, options, 1)
     return [
-        Candidate(o, p, o.key in blocked, (acks or {}).get(o.key, 0), (cents or {}).get(o.key, 5000),
-                  (life or {}).get(o.key, 12))
+        Candidate(
+            o,
+            p,
+            o.key in blocked,
+            (acks or {}).get(o.key, 0),
+            (cents or {}).get(o.key, 5000),
+            (life or {}).get(o.key, 12),
+        )
         for o, p in zip(options, found, strict=True)
-    ]  # fmt: skip
+    ]
 
 
 def order(found, goal, held=True):
     ranked = rank(found, goal, measurable_k=2.5, measurable_w=4.0, measurable_db=2.0, held=held)
     assert sorted(r.index for r in ranked) == list(range(len(found)))
-    assert all(r.reason.endswith(".") for r in ranked)
+    assert all(sentence(r.reason).endswith(".") for r in ranked)
     return [found[r.index].option.key for r in ranked], ranked
 
 
@@ -203,17 +214,17 @@ def test_leaving_it_alone_wins_when_nothing_can_be_shown():
     found = [c for c in candidates(HEALTHY) if "tune" not in c.option.key]
     keys, ranked = order(found, Goal.COOLER, held=False)
     assert keys[0] == LEAVE
-    assert "more than a Before and an After can show" in ranked[0].reason
+    assert "more than a Before and an After can show" in sentence(ranked[0].reason)
     keys, ranked = order(candidates(HEALTHY), Goal.FASTER, held=False)
     assert keys[0] == LEAVE
-    assert "does not hold it back" in ranked[0].reason
+    assert "does not hold it back" in sentence(ranked[0].reason)
 
 
 def test_a_dead_interface_is_repasted_and_the_reason_names_the_gain():
     found = [c for c in candidates(DEAD) if "tune" not in c.option.key]
     keys, ranked = order(found, Goal.COOLER)
     assert keys[0].startswith("repaste:")
-    assert " W more at the limit" in ranked[0].reason
+    assert " W more at the limit" in sentence(ranked[0].reason)
 
 
 def test_among_equals_the_one_with_less_risk_comes_first():
@@ -221,13 +232,13 @@ def test_among_equals_the_one_with_less_risk_comes_first():
     found = [c for c in candidates(DEAD, acks={alloy: 2}, cents={alloy: 4000}) if "tune" not in c.option.key]
     close = rank(found, Goal.COOLER, measurable_k=2.5, measurable_w=30.0, measurable_db=2.0, held=True)
     assert found[close[0].index].option.key == paste
-    assert "less risk or a lower price" in close[0].reason
+    assert "less risk or a lower price" in sentence(close[0].reason)
 
 
 def test_a_stop_is_never_first():
     keys, ranked = order(candidates(DEAD, blocked=("repaste:gallium_alloy",)), Goal.COOLER)
     assert keys[-1] == "repaste:gallium_alloy"
-    assert "stop" in ranked[-1].reason
+    assert "stop" in sentence(ranked[-1].reason)
 
 
 def test_cheaper_and_longest_rest_choose_among_what_helps():
@@ -242,7 +253,7 @@ def test_cheaper_and_longest_rest_choose_among_what_helps():
     found = candidates(DEAD, cents=cents, life=life)
     keys, ranked = order(found, Goal.LONGEST_REST)
     assert keys[0] == "repaste:gallium_alloy"
-    assert "48 months" in ranked[0].reason
+    assert "48 months" in sentence(ranked[0].reason)
     keys, _ = order(found, Goal.CHEAPER)
     helps = keys[: keys.index(LEAVE)]
     assert [cents[k] for k in helps] == sorted(cents[k] for k in helps)
@@ -257,9 +268,9 @@ def test_options_follow_what_was_found():
     }
     assert {"putty:Grey", "shim:Grey", "fan", "fan:Grey", "cover", "cover:Grey", "tune", "tune_on_top"} <= full
     due = make_options(Situation({"Grey": material("paste_soft")}, pads_due=True))
-    assert [o.words for o in due] == ["leave it alone", "clean only", "clean, Grey, new pads"]
+    assert [sentence(o.words) for o in due] == ["leave it alone", "clean only", "clean, Grey, new pads"]
     assert Action.PADS in due[-1].actions
-    with pytest.raises(CoreError, match="does not go on a die"):
+    with refuses(CoreError, match="does not go on a die"):
         make_options(Situation({"Soft": material("pad")}))
     assert all(CATALOGUE[k].film_um < 100 for k in DIE_KINDS)
 

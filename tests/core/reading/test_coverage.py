@@ -24,12 +24,15 @@ def outcomes():
     for i in range(DEVICES):
         runs, rng = sick.runs, np.random.default_rng(i)
         n = len(runs.time_s)
-        trace = Trace(runs.time_s, {
-            Role.CPU_TEMPERATURE: np.round(runs.die_c[:, i] + rng.normal(0, 0.25, n), 1),
-            Role.CPU_POWER: np.round(runs.power[:, i] * (1 + rng.normal(0, 0.01, n)), 1),
-            Role.CPU_UTILISATION: np.clip(runs.utilisation[:, i] + rng.normal(0, 1, n), 0, 100),
-            Role.FAN_SPEED: np.round(runs.fan_rpm[:, i] + rng.normal(0, 12, n)),
-        })  # fmt: skip
+        trace = Trace(
+            runs.time_s,
+            {
+                Role.CPU_TEMPERATURE: np.round(runs.die_c[:, i] + rng.normal(0, 0.25, n), 1),
+                Role.CPU_POWER: np.round(runs.power[:, i] * (1 + rng.normal(0, 0.01, n)), 1),
+                Role.CPU_UTILISATION: np.clip(runs.utilisation[:, i] + rng.normal(0, 1, n), 0, 100),
+                Role.FAN_SPEED: np.round(runs.fan_rpm[:, i] + rng.normal(0, 12, n)),
+            },
+        )
         room = float(np.round(sick.before.room_c[i] + sick.before.drift_k[i], 1))
         reading = read_trace(trace, room, 95.0)
         known = told_of(sick, i, reading, room)

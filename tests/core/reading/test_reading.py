@@ -4,6 +4,7 @@ from dataclasses import replace
 
 import numpy as np
 import pytest
+from tests.said import refuses
 
 from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
 from vividowl.core.reading.findings import findings
@@ -14,6 +15,7 @@ from vividowl.core.trace.load import find_load
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.throttling import find_throttling
 from vividowl.core.trace.trace import Trace, smooth
+from vividowl.words import sentence, sentences
 
 
 def without(trace, *roles):
@@ -40,7 +42,7 @@ def test_without_idle_the_whole_log_is_loaded_and_that_is_said(mild):
     loaded = Trace(trace.time_s[120:] - trace.time_s[120], {r: v[120:] for r, v in trace.channels.items()})
     reading = read_trace(loaded, 24)
     assert not reading.load.seen
-    assert "no idle before the load" in findings(reading, 24)[0]
+    assert "no idle before the load" in sentence(findings(reading, 24)[0])
 
 
 def test_one_lost_sample_is_no_load_step(mild):
@@ -69,8 +71,16 @@ def test_steady_figures_meet_the_closed_form(mild, seed):
 
 
 def test_an_unsettled_run_says_so_and_where_it_would_end():
-    slow = Device(interface=0.3, sink=1.0, chassis=1.6, fanless=True, chassis_capacity=500, sustained_power=15,
-                  boost_power=16, idle_power=2)  # fmt: skip
+    slow = Device(
+        interface=0.3,
+        sink=1.0,
+        chassis=1.6,
+        fanless=True,
+        chassis_capacity=500,
+        sustained_power=15,
+        boost_power=16,
+        idle_power=2,
+    )
     reading = read_trace(simulate(slow, room_c=24, seed=5, load_s=900), 24)
     truth = 24 + steady_rise(slow, 15, 3000)
     assert not reading.window.settled
@@ -79,7 +89,7 @@ def test_an_unsettled_run_says_so_and_where_it_would_end():
     # Half of the rise of this one is slower than the log: the estimate is good for advice, and its interval is the
     # claim.
     assert reading.window.final_c == pytest.approx(truth, abs=4)
-    assert "would settle it" in findings(reading, 24)[0]
+    assert "would settle it" in sentence(findings(reading, 24)[0])
 
 
 def test_a_pinned_temperature_is_throttling_with_or_without_the_flag(chalk):
@@ -104,7 +114,7 @@ def test_a_pinned_die_is_steady_only_once_its_power_is(chalk):
 def test_a_settled_device_is_not_throttled(cured):
     reading = read_trace(without(simulate(cured, room_c=24, seed=7), Role.THROTTLE_FLAG), 24, 95.0)
     assert reading.throttling.share == 0.0
-    assert "Held back by heat 0 % of the time." in findings(reading, 24)
+    assert "Held back by heat 0 % of the time." in sentences(findings(reading, 24))
 
 
 def test_passes_of_a_loop_are_no_throttling(mild):
@@ -122,7 +132,7 @@ def test_pauses_between_passes_are_counted_and_named(mild):
     reading = read_trace(simulate(mild, room_c=24, seed=1, load_s=900, pass_s=150), 24)
     assert len(reading.pauses) == 5  # the sixth ends with the load
     assert all(b - a == pytest.approx(6, abs=2) for a, b in reading.pauses)
-    assert any("pauses 5 times for about 5 s" in f and "no throttling" in f for f in findings(reading, 24))
+    assert any("pauses 5 times for about 5 s" in f and "no throttling" in f for f in sentences(findings(reading, 24)))
     assert read_trace(simulate(mild, room_c=24, seed=1), 24).pauses == ()
 
 
@@ -160,7 +170,7 @@ def test_a_load_that_fades_before_it_ends_gives_no_interface_by_the_cool_down(mi
 def test_without_power_clock_and_flag_throttling_is_not_known(mild):
     trace = without(simulate(mild, room_c=24, seed=9), Role.THROTTLE_FLAG, Role.CPU_POWER, Role.CPU_CLOCK)
     assert find_throttling(trace, find_load(trace)).share is None
-    assert any("is not known" in text for text in findings(read_trace(trace, 24), 24))
+    assert any("is not known" in text for text in sentences(findings(read_trace(trace, 24), 24)))
 
 
 @pytest.mark.parametrize(("interface", "sink"), [(0.75, 0.72), (0.35, 0.55), (0.5, 0.9)])
@@ -179,14 +189,14 @@ def test_the_fast_part_of_the_response_is_the_interface(interface, sink):
 
 def test_a_slow_log_does_not_show_the_interface(mild):
     trace = simulate(mild, room_c=24, seed=11, interval_s=8)
-    with pytest.raises(NotEnoughData, match="too slow to see the interface"):
+    with refuses(NotEnoughData, match="too slow to see the interface"):
         fit_response(trace, find_load(trace))
 
 
 def test_without_a_room_the_curve_is_read_but_no_resistance_is_claimed(mild):
     reading = read_trace(simulate(mild, room_c=24, seed=12), None)
     assert reading.chips.cpu is None
-    assert "room" in reading.chips.reason
+    assert "room" in sentence(reading.chips.reason)
     assert reading.response.total > 0
     assert reading.die.mean > 50
 
@@ -196,23 +206,23 @@ def test_too_short_a_load_is_read_as_far_as_it_goes_and_named(mild):
     assert not reading.window.settled
     assert (reading.window.remaining_rise_k, reading.window.final_c, reading.response) == (None, None, None)
     said = findings(reading, 24)
-    assert "where it would end is not known" in said[0]
-    assert "only 44 s long" in said[1]
+    assert "where it would end is not known" in sentence(said[0])
+    assert "only 44 s long" in sentence(said[1])
 
 
 def test_no_die_temperature_is_refused(mild):
     trace = without(simulate(mild, room_c=24, seed=14), Role.CPU_TEMPERATURE)
-    with pytest.raises(NotEnoughData, match="no die temperature"):
+    with refuses(NotEnoughData, match="no die temperature"):
         read_trace(trace, 24)
 
 
 def test_a_handful_of_samples_is_no_log():
-    with pytest.raises(NotEnoughData, match="3 samples, at least 10"):
+    with refuses(NotEnoughData, match="3 samples, at least 10"):
         Trace(np.arange(3.0), {})
 
 
 def test_a_simulated_room_must_be_a_room(mild):
-    with pytest.raises(OutOfRange, match="allowed are −10 to 60"):
+    with refuses(OutOfRange, match="allowed are −10 to 60"):
         simulate(mild, room_c=200, seed=1)
 
 

@@ -3,10 +3,12 @@
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
+from tests.said import refuses
 
 from vividowl.core.quantities.errors import CoreError, OutOfRange
 from vividowl.core.response.ladder import build_ladder, culprit
 from vividowl.core.response.terms import Response, Term, common_boundary
+from vividowl.words import sentence
 
 RESPONSE = Response(
     (Term(0.5, 1.0, 0.02, 0.1), Term(0.8, 40.0, 0.02, 1.0), Term(0.2, 300.0, 0.02, 20.0)),
@@ -45,13 +47,13 @@ def test_with_neither_the_rise_is_one_rung_and_without_power_no_resistance_is_in
 
 @pytest.mark.parametrize("probe", [20.0, 99.0])
 def test_a_probe_outside_die_and_room_is_refused(probe):
-    with pytest.raises(CoreError, match="must lie between the room") as caught:
+    with refuses(CoreError, match="must lie between the room") as caught:
         build_ladder(95, 25, 50, heatsink_c=probe)
-    assert "where the probe sat" in caught.value.remedy
+    assert "where the probe sat" in sentence(caught.value.remedy)
 
 
 def test_an_impossible_die_is_refused():
-    with pytest.raises(OutOfRange, match="allowed are −40 to 150"):
+    with refuses(OutOfRange, match="allowed are −40 to 150"):
         build_ladder(400, 25, 50)
 
 
@@ -111,8 +113,10 @@ def test_two_responses_are_parted_where_nothing_lies_across():
 def test_an_exhaust_probe_alone_gives_the_share_of_the_air():
     ladder = build_ladder(75, 25, 50, exhaust_c=43, response=told_by_log(0.3, 0.5, 0.2))
     assert [(r.name, round(r.drop_k), r.source) for r in ladder.rungs] == [
-        ("air", 18, "probe"), ("heatsink", 17, "log"), ("interface", 15, "log"),
-    ]  # fmt: skip
+        ("air", 18, "probe"),
+        ("heatsink", 17, "log"),
+        ("interface", 15, "log"),
+    ]
 
 
 def test_rungs_told_in_different_ways_are_not_set_against_each_other():

@@ -3,6 +3,7 @@
 import numpy as np
 import pytest
 from tests.other_device import foster, random_batch, run
+from tests.said import refuses
 
 from vividowl.core.quantities.errors import NotEnoughData
 from vividowl.core.response.cooldown import fit_cool_down
@@ -13,10 +14,34 @@ from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Trace, scan
 
 # NIST StRD, Lanczos3: y = b1 exp(-b2 x) + b3 exp(-b4 x) + b5 exp(-b6 x), 24 points, certified values.
-LANCZOS_Y = np.array([
-    2.5134, 2.0443, 1.6684, 1.3664, 1.1232, 0.9269, 0.7679, 0.6389, 0.5338, 0.4479, 0.3776, 0.3197, 0.2720, 0.2325,
-    0.1997, 0.1723, 0.1493, 0.1301, 0.1138, 0.1000, 0.0883, 0.0783, 0.0698, 0.0624,
-])  # fmt: skip
+LANCZOS_Y = np.array(
+    [
+        2.5134,
+        2.0443,
+        1.6684,
+        1.3664,
+        1.1232,
+        0.9269,
+        0.7679,
+        0.6389,
+        0.5338,
+        0.4479,
+        0.3776,
+        0.3197,
+        0.2720,
+        0.2325,
+        0.1997,
+        0.1723,
+        0.1493,
+        0.1301,
+        0.1138,
+        0.1000,
+        0.0883,
+        0.0783,
+        0.0698,
+        0.0624,
+    ]
+)
 LANCZOS_WEIGHTS = (1.5825685901, 0.84400777463, 0.086816414977)
 LANCZOS_RATES = (4.9863565084, 2.9515951832, 0.95498101505)
 LANCZOS_SSR = 1.6117193594e-8
@@ -112,10 +137,10 @@ def test_what_is_to_come_is_known_from_the_states():
 def test_without_power_or_step_the_reason_is_told():
     trace = step_log(((0.3, 1.5),), lambda t: 40.0, load_s=300)
     bare = Trace(trace.time_s, {Role.CPU_TEMPERATURE: trace.channels[Role.CPU_TEMPERATURE]})
-    with pytest.raises(NotEnoughData, match="No power was logged"):
+    with refuses(NotEnoughData, match="No power was logged"):
         fit_response(bare, find_load(bare))
     loaded = Trace(trace.time_s[60:], {r: v[60:] for r, v in trace.channels.items()})
-    with pytest.raises(NotEnoughData, match="no load step"):
+    with refuses(NotEnoughData, match="no load step"):
         fit_response(loaded, find_load(loaded))
 
 

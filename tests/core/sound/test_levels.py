@@ -5,6 +5,7 @@ import math
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
+from tests.said import refuses
 
 from vividowl.core.quantities.errors import CoreError, NotEnoughData, OutOfRange
 from vividowl.core.sound.levels import (
@@ -43,18 +44,18 @@ def test_published_below_six_decibels_only_the_six_decibel_correction_is_allowed
 
 
 def test_a_background_louder_than_the_device_is_refused():
-    with pytest.raises(CoreError, match="louder than the reading of 45 dB"):
+    with refuses(CoreError, match="louder than the reading of 45 dB"):
         background_correction(45, 52)
 
 
 @pytest.mark.parametrize("level", [-3, 141, float("inf"), float("nan")])
 def test_impossible_levels_are_refused(level):
-    with pytest.raises(OutOfRange, match="allowed are 0 to 140 dB"):
+    with refuses(OutOfRange, match="allowed are 0 to 140 dB"):
         energy_mean([level])
 
 
 def test_nothing_to_average():
-    with pytest.raises(NotEnoughData, match="No noise reading"):
+    with refuses(NotEnoughData, match="No noise reading"):
         energy_mean([])
 
 

@@ -2,6 +2,7 @@
 
 import numpy as np
 import pytest
+from tests.said import refuses
 
 from vividowl.core.quantities.errors import NotEnoughData
 from vividowl.core.reading.findings import findings
@@ -10,6 +11,7 @@ from vividowl.core.response.resistance import State, couple
 from vividowl.core.trace.phases import Chip, find_phases
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Trace, scan
+from vividowl.words import sentence, sentences
 
 # K/W of a made-up shared cooler: own and by the other chip.
 CC, CG, GC, GG = 0.70, 0.27, 0.26, 0.44
@@ -56,21 +58,21 @@ def test_a_shared_cooler_is_told_apart_by_three_states():
     c = reading.chips.coupled
     assert (c.cpu, c.cpu_from_gpu, c.gpu_from_cpu, c.gpu) == pytest.approx((CC, CG, GC, GG), abs=0.02)
     assert reading.load.onset_s == pytest.approx(60, abs=2)
-    assert any("Load phases: processor only 1:00" in text for text in findings(reading, 23.0))
+    assert any("Load phases: processor only 1:00" in text for text in sentences(findings(reading, 23.0)))
 
 
 def test_one_state_cannot_be_told_apart_and_says_what_to_log():
     reading = read_trace(coupled_log(((40, 75),)), 23.0)
     assert (reading.chips.cpu, reading.chips.gpu) == (None, None)
-    assert "cannot be told apart with one load state" in reading.chips.reason
-    assert any("Log processor alone, graphics alone and both" in text for text in findings(reading, 23.0))
+    assert "cannot be told apart with one load state" in sentence(reading.chips.reason)
+    assert any("Log processor alone, graphics alone and both" in text for text in sentences(findings(reading, 23.0)))
 
 
 def test_states_that_are_nearly_alike_are_refused_by_their_condition():
     states = [State(45, 80, 53, 47), State(47, 83, 55, 49)]
-    with pytest.raises(NotEnoughData, match=r"condition number .* allowed is up to 10"):
+    with refuses(NotEnoughData, match=r"condition number .* allowed is up to 10"):
         couple(states)
-    with pytest.raises(NotEnoughData, match="with 1 load state"):
+    with refuses(NotEnoughData, match="with 1 load state"):
         couple(states[:1])
 
 

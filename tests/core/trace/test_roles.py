@@ -32,16 +32,39 @@ def roles(*headers):
 
 def test_a_usual_log_is_understood():
     found = roles(
-        "Date", "CPU Package [°C]", "GPU Temperature [°C]", "GPU Hot Spot [°C]", "CPU Package Power [W]",
-        "GPU Power [W]", "Core Clocks (avg) [MHz]", "GPU Clock [MHz]", "Total CPU Usage [%]", "GPU Load [%]",
-        "Fan [RPM]", "Heatsink probe [°C]", "Exhaust [°C]", "Room [°C]", "Thermal throttling [Yes/No]",
-    )  # fmt: skip
+        "Date",
+        "CPU Package [°C]",
+        "GPU Temperature [°C]",
+        "GPU Hot Spot [°C]",
+        "CPU Package Power [W]",
+        "GPU Power [W]",
+        "Core Clocks (avg) [MHz]",
+        "GPU Clock [MHz]",
+        "Total CPU Usage [%]",
+        "GPU Load [%]",
+        "Fan [RPM]",
+        "Heatsink probe [°C]",
+        "Exhaust [°C]",
+        "Room [°C]",
+        "Thermal throttling [Yes/No]",
+    )
     assert found["Date"] is None
     assert [found[h] for h in list(found)[1:]] == [
-        Role.CPU_TEMPERATURE, Role.GPU_TEMPERATURE, Role.GPU_HOTSPOT, Role.CPU_POWER, Role.GPU_POWER, Role.CPU_CLOCK,
-        Role.GPU_CLOCK, Role.CPU_UTILISATION, Role.GPU_UTILISATION, Role.FAN_SPEED, Role.HEATSINK_TEMPERATURE,
-        Role.EXHAUST_TEMPERATURE, Role.ROOM_TEMPERATURE, Role.THROTTLE_FLAG,
-    ]  # fmt: skip
+        Role.CPU_TEMPERATURE,
+        Role.GPU_TEMPERATURE,
+        Role.GPU_HOTSPOT,
+        Role.CPU_POWER,
+        Role.GPU_POWER,
+        Role.CPU_CLOCK,
+        Role.GPU_CLOCK,
+        Role.CPU_UTILISATION,
+        Role.GPU_UTILISATION,
+        Role.FAN_SPEED,
+        Role.HEATSINK_TEMPERATURE,
+        Role.EXHAUST_TEMPERATURE,
+        Role.ROOM_TEMPERATURE,
+        Role.THROTTLE_FLAG,
+    ]
 
 
 def test_the_package_wins_over_single_cores_and_a_role_is_given_once():

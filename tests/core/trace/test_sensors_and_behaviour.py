@@ -10,6 +10,7 @@ from vividowl.core.trace.behaviour import POINTS_MOST, by_behaviour, shape_of
 from vividowl.core.trace.roles import ChannelGuess, Role, recognise
 from vividowl.core.trace.sensors import clean_temperature, never_changes
 from vividowl.core.trace.trace import Trace
+from vividowl.words import sentence
 
 TIME = np.arange(900.0)
 FINE = np.round(60 + np.random.default_rng(1).normal(0, 0.4, 900), 1)
@@ -45,7 +46,7 @@ def test_a_sensor_that_never_moves_is_named_and_nothing_follows(mild):
     assert never_changes(channels[Role.CPU_TEMPERATURE])
     reading = read_trace(Trace(trace.time_s, channels), 24)
     assert (reading.chips.cpu, reading.response, reading.window.final_c) == (None, None, None)
-    assert "the sensor is stuck" in findings(reading, 24)[1]
+    assert "the sensor is stuck" in sentence(findings(reading, 24)[1])
 
 
 def columns_of(mild, headers, roles):

@@ -14,9 +14,20 @@ from vividowl.core.trace.trace import Trace
 from vividowl.core.verdict.comparison import Verdict, compare
 from vividowl.core.verdict.conditions import Bearing, Conditions, judge_conditions
 from vividowl.core.verdict.parts import Shown, Side
+from vividowl.words import sentence, sentences
 
-SAME = Conditions(load="even load", fan="automatic", power_profile="performance", placement="stand", start="cold",
-                  firmware="1.2", tuning="none", sensor="processor", room_c=24.0, duration_min=15)  # fmt: skip
+SAME = Conditions(
+    load="even load",
+    fan="automatic",
+    power_profile="performance",
+    placement="stand",
+    start="cold",
+    firmware="1.2",
+    tuning="none",
+    sensor="processor",
+    room_c=24.0,
+    duration_min=15,
+)
 
 
 def side(device, seed, *, noise_db=None, drop=(), **conditions):
@@ -32,11 +43,11 @@ def test_a_good_service_on_a_throttled_machine_is_told_in_watts(chalk, cured):
     found = compare(side(chalk, 1, noise_db=53), side(cured, 2, noise_db=46.4))
     assert found.verdict is Verdict.IMPROVED
     # What was measured leads; what it could hold is calculated and stands in the details.
-    assert found.headline == (
+    assert sentence(found.headline) == (
         "Improved: same load, 45 → 58 W, clock +9 %, held back 97 % → 0 %; now 26 K below its limit"
     )
     assert found.effect("resistance").shown is Shown.BETTER
-    assert any("the watts tell" in r for r in found.reasons)
+    assert any("the watts tell" in r for r in sentences(found.reasons))
     capacity = found.effect("sustained_capacity")
     assert capacity.after > capacity.before
 
@@ -45,7 +56,7 @@ def test_the_same_device_twice_in_another_room_shows_no_difference(mild):
     found = compare(side(mild, 3), side(mild, 4, room_c=27.5))
     assert found.verdict is Verdict.NO_DIFFERENCE_SHOWN
     assert found.effect("rise").shown is Shown.NOT_SHOWN
-    assert found.headline == "No difference shown"
+    assert sentence(found.headline) == "No difference shown"
 
 
 def test_one_kelvin_between_two_runs_is_within_tolerance(mild):
@@ -57,7 +68,7 @@ def test_one_kelvin_between_two_runs_is_within_tolerance(mild):
 def test_a_worse_service_is_called_worse(mild):
     found = compare(side(mild, 7), side(replace(mild, interface=0.7), 8, drop=(Role.FAN_SPEED,)))
     assert found.verdict is Verdict.WORSE
-    assert found.headline == "Worse: 11 K more over the room at 40 W"
+    assert sentence(found.headline) == "Worse: 11 K more over the room at 40 W"
 
 
 def test_the_difference_is_surer_than_the_figures_since_the_sensor_is_the_same(mild):
@@ -70,28 +81,28 @@ def test_the_difference_is_surer_than_the_figures_since_the_sensor_is_the_same(m
 def test_conditions_that_forbid_a_verdict(mild, cured, name):
     found = compare(side(mild, 11), side(cured, 12, **{name: "something else"}))
     assert found.verdict is Verdict.CANNOT_BE_COMPARED
-    assert "something else" in found.reasons[0]
-    assert "Repeat" in found.reasons[0] or "Compare" in found.reasons[0]
+    assert "something else" in sentence(found.reasons[0])
+    assert "Repeat" in sentence(found.reasons[0]) or "Compare" in sentence(found.reasons[0])
 
 
 @pytest.mark.parametrize("name", ["firmware", "tuning"])
 def test_conditions_that_are_only_noted(chalk, cured, name):
     found = compare(side(chalk, 13), side(cured, 14, **{name: "changed"}))
     assert found.verdict is Verdict.IMPROVED
-    assert any("its own" in r for r in found.reasons)
+    assert any("its own" in r for r in sentences(found.reasons))
 
 
 def test_a_condition_on_neither_side_is_unknown_and_does_not_forbid(chalk, cured):
     found = compare(side(chalk, 15, fan=None), side(cured, 16, fan=None))
     assert found.verdict is Verdict.IMPROVED
     fan = next(c for c in found.conditions if c.condition == "fan")
-    assert (fan.bearing, fan.text) == (Bearing.UNKNOWN, "Not noted on neither side.")
+    assert (fan.bearing, sentence(fan.text)) == (Bearing.UNKNOWN, "Not noted on neither side.")
 
 
 def test_no_room_no_verdict(chalk, cured):
     found = compare(side(chalk, 17, room_c=None), side(cured, 18))
     assert found.verdict is Verdict.CANNOT_BE_COMPARED
-    assert any("room was not noted" in r for r in found.reasons)
+    assert any("room was not noted" in r for r in sentences(found.reasons))
     assert found.effect("rise").shown is Shown.NOT_KNOWN
 
 
@@ -101,20 +112,20 @@ def test_a_faster_fan_alone_is_no_gain(mild):
     # The raw resistance fell, the one at the same fan speed did not.
     assert found.effect("resistance").shown is Shown.BETTER
     assert found.verdict is Verdict.NO_DIFFERENCE_SHOWN
-    assert any("fan turned faster after" in r for r in found.reasons)
+    assert any("fan turned faster after" in r for r in sentences(found.reasons))
 
 
 def test_a_fan_far_faster_forbids_a_verdict(mild):
     found = compare(side(replace(mild, fan_high_c=400), 19), side(replace(mild, fan_idle_rpm=3800), 20))
     assert found.verdict is Verdict.CANNOT_BE_COMPARED
-    assert any("fan ran much faster" in r for r in found.reasons)
+    assert any("fan ran much faster" in r for r in sentences(found.reasons))
 
 
 def test_quieter_at_the_same_resistance_is_a_gain_when_it_was_read_in_two_runs(mild):
     runs = [[side(mild, s, noise_db=db) for s in seeds] for seeds, db in (((21, 31), 46), ((22, 32), 41))]
     found = compare(*runs)
     assert found.verdict is Verdict.IMPROVED
-    assert found.headline == "Improved: 5 dB quieter, no hotter"
+    assert sentence(found.headline) == "Improved: 5 dB quieter, no hotter"
 
 
 def test_one_level_on_each_side_carries_no_verdict(mild):
@@ -122,7 +133,7 @@ def test_one_level_on_each_side_carries_no_verdict(mild):
     found = compare(side(mild, 21, noise_db=46), side(mild, 22, noise_db=41))
     assert found.verdict is Verdict.NO_DIFFERENCE_SHOWN
     assert found.effect("noise").shown is Shown.BETTER
-    assert any("carries no verdict" in reason for reason in found.reasons)
+    assert any("carries no verdict" in reason for reason in sentences(found.reasons))
 
 
 def test_noise_from_another_place_is_not_compared(mild):
@@ -130,7 +141,7 @@ def test_noise_from_another_place_is_not_compared(mild):
     after = Side(after.conditions, after.reading, NoiseFigure(41, False, "keyboard", 0.3, 3))
     found = compare(side(mild, 23, noise_db=46), after)
     assert found.effect("noise").shown is Shown.NOT_KNOWN
-    assert "not comparable" in found.effect("noise").working
+    assert "not comparable" in sentence(found.effect("noise").working)
 
 
 def test_noise_from_another_distance_is_converted_and_that_is_said(mild):
@@ -138,7 +149,7 @@ def test_noise_from_another_distance_is_converted_and_that_is_said(mild):
     after = Side(after.conditions, after.reading, NoiseFigure(46 - 6.02, False, "vent", 0.6, 3))
     noise = compare(side(mild, 25, noise_db=46), after).effect("noise")
     assert noise.difference == pytest.approx(0, abs=0.01)
-    assert "converted from 0.6 m to 0.3 m" in noise.working
+    assert "converted from 0.6 m to 0.3 m" in sentence(noise.working)
 
 
 def test_a_level_in_a_warmer_room_is_less_sure_while_the_fan_follows_the_heat(mild):
@@ -150,10 +161,12 @@ def test_a_level_in_a_warmer_room_is_less_sure_while_the_fan_follows_the_heat(mi
     assert wide.shown is Shown.NOT_SHOWN
     # Half a decibel for each kelvin of the room, from memory, as a rectangle: 3 K make 1.5 dB.
     assert wide.u95**2 - sure.u95**2 == pytest.approx((2 * 1.5 / 3**0.5) ** 2)
-    assert "the rooms differ, ± 1.5 dB" in wide.working
+    assert "the rooms differ, ± 1.5 dB" in sentence(wide.working)
     # The same fan speed in both logs: then the room had no say in the noise.
-    fixed = [side(replace(mild, fan_low_c=-50.0, fan_high_c=-40.0), s, noise_db=level, room_c=room)
-             for s, level, room in ((1, 40.0, 24.0), (2, 41.0, 27.0))]  # fmt: skip
+    fixed = [
+        side(replace(mild, fan_low_c=-50.0, fan_high_c=-40.0), s, noise_db=level, room_c=room)
+        for s, level, room in ((1, 40.0, 24.0), (2, 41.0, 27.0))
+    ]
     assert compare(*fixed).effect("noise").u95 == pytest.approx(sure.u95)
 
 
@@ -162,13 +175,13 @@ def test_a_rise_alone_carries_a_verdict_when_no_power_was_logged(mild):
     found = compare(side(mild, 27, drop=drop), side(replace(mild, interface=0.1), 28, drop=drop))
     assert found.effect("resistance").shown is Shown.NOT_KNOWN
     assert found.verdict is Verdict.IMPROVED
-    assert "less over the room" in found.headline
+    assert "less over the room" in sentence(found.headline)
 
 
 def test_rooms_far_apart_are_flagged():
     found = {c.condition: c for c in judge_conditions(SAME, replace(SAME, room_c=31.0), True)}
     assert found["room_c"].bearing is Bearing.NOTED
-    assert "7.0 K" in found["room_c"].text
+    assert "7.0 K" in sentence(found["room_c"].text)
 
 
 def test_rooms_close_together_are_corrected():
@@ -209,8 +222,8 @@ def test_a_fan_and_a_place_that_nobody_noted_make_it_an_answer_with_an_if(mild):
     found = compare(side(mild, 1, drop=(Role.FAN_SPEED,), **bare), side(better, 2, drop=(Role.FAN_SPEED,), **bare))
     assert found.verdict is Verdict.IMPROVED_IF_SAME
     assert found.assumes == ("fan", "placement")
-    assert found.headline.startswith("Improved, if fan and place were the same: ")
-    assert any("the fan alone could do it" in reason for reason in found.reasons)
+    assert sentence(found.headline).startswith("Improved, if fan and place were the same: ")
+    assert any("the fan alone could do it" in reason for reason in sentences(found.reasons))
 
 
 def test_a_logged_fan_needs_no_setting_and_a_noted_place_no_if(mild):
@@ -231,7 +244,7 @@ def with_fan(found, rpm):
 def test_a_fan_that_stood_still_is_refused_like_one_that_ran_at_half(mild, rpm):
     found = compare(with_fan(replace(mild, interface=mild.interface + 0.2), rpm), with_fan(mild, 3000))
     assert found.verdict is Verdict.CANNOT_BE_COMPARED
-    assert f"3000 against {rpm} rpm" in found.reasons[0]
+    assert f"3000 against {rpm} rpm" in sentence(found.reasons[0])
 
 
 def test_no_difference_shown_says_what_could_hide_and_what_more_runs_would_show(mild):
@@ -241,7 +254,7 @@ def test_no_difference_shown_says_what_could_hide_and_what_more_runs_would_show(
     watts = found.effect("power").before
     assert found.hidden_gain_k == pytest.approx(watts * (main.u95 - main.difference))
     assert 0.0 < found.showable_k < watts * main.u95
-    assert f"up to {found.hidden_gain_k:.1f} K could hide here" in found.reasons[1]
+    assert f"up to {found.hidden_gain_k:.1f} K could hide here" in sentence(found.reasons[1])
 
 
 def test_a_gain_that_is_shown_hides_nothing(chalk, cured):
@@ -255,14 +268,14 @@ def test_quieter_but_hotter_is_both_and_never_a_gain_in_kelvins(mild):
     found = compare(*runs)
     assert found.effect("rise").shown is Shown.WORSE
     assert found.verdict is Verdict.NO_DIFFERENCE_SHOWN
-    assert found.headline.startswith("No difference shown: quieter by 7 dB, and hotter by ")
+    assert sentence(found.headline).startswith("No difference shown: quieter by 7 dB, and hotter by ")
 
 
 def test_what_it_could_hold_is_no_more_than_it_draws(chalk, cured):
     found = compare(side(chalk, 1), side(cured, 2), limit_c=95.0, power_limit=60.0)
     capacity = found.effect("sustained_capacity")
     assert capacity.before < 60.0 == capacity.after
-    assert "calculated" in capacity.working
+    assert "calculated" in sentence(capacity.working)
 
 
 def test_a_limit_at_the_room_gives_no_capacity_and_no_error(mild):
@@ -273,4 +286,4 @@ def test_a_limit_at_the_room_gives_no_capacity_and_no_error(mild):
 def test_held_before_and_still_held_after_leads_with_the_watts_at_the_limit(chalk):
     better = replace(chalk, interface=chalk.interface - 0.25)
     found = compare(side(chalk, 1), side(better, 2), limit_c=95.0)
-    assert re.match(r"Improved: at its 95 °C limit 4\d → 5\d W, clock \+\d+ %$", found.headline)
+    assert re.match(r"Improved: at its 95 °C limit 4\d → 5\d W, clock \+\d+ %$", sentence(found.headline))

@@ -14,6 +14,7 @@ from vividowl.core.trace.throttling import find_throttling
 from vividowl.core.trace.trace import Trace
 from vividowl.core.verdict.comparison import compare
 from vividowl.core.verdict.verdicts import Verdict
+from vividowl.words import sentence, sentences
 
 SEED, N = 60_606, 14
 SAMPLE = ("steady", "game", "empty cells")
@@ -24,9 +25,7 @@ def judged(request):
     """Verdicts of pairs in which nothing changed, and of those 5 K better."""
     kind = KINDS[request.param]
     kind = replace(kind, minutes=6.0)
-    return [
-        [(p, compare(*sides_of(p))) for p in pairs(kind, N, SEED, extra)] for extra in ((0.0, 0.0), (5.0, 0.0))
-    ]  # fmt: skip
+    return [[(p, compare(*sides_of(p))) for p in pairs(kind, N, SEED, extra)] for extra in ((0.0, 0.0), (5.0, 0.0))]
 
 
 def test_nothing_is_claimed_where_nothing_changed(judged):
@@ -46,7 +45,7 @@ def test_where_nothing_is_shown_it_says_what_could_hide(judged):
     for _, found in judged[0]:
         if found.verdict is Verdict.NO_DIFFERENCE_SHOWN:
             assert found.hidden_gain_k >= 0.0
-            assert any("could hide here" in reason for reason in found.reasons)
+            assert any("could hide here" in reason for reason in sentences(found.reasons))
 
 
 def test_intervals_hold_the_true_difference(judged):
@@ -156,4 +155,4 @@ def test_two_unsettled_runs_of_unlike_length_are_set_against_each_other_at_equal
     found = compare(Side(same, ran(240)), Side(same, ran(420)))
     assert found.verdict is Verdict.NO_DIFFERENCE_SHOWN
     assert abs(found.effect("rise").difference) < 1.0
-    assert "at 4.0 min of load on both sides" in found.effect("rise").working
+    assert "at 4.0 min of load on both sides" in sentence(found.effect("rise").working)

@@ -7,23 +7,41 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from vividowl.core.quantities.errors import CoreError, require_range
+from vividowl.core.quantities.words import Words, listed, say
 
 SCREW, PLUG = "screw", "plug"
-SCREW_GROUPS: Mapping[str, str] = {
-    "cover": "cover", "cooler": "cooler", "fan": "fan", "board": "board", "other": "other parts",
-}  # fmt: skip
-PLUG_PARTS: Mapping[str, str] = {
-    "battery": "battery", "fan": "fan", "antenna": "antenna", "display": "display cable", "ribbon": "ribbon",
-    "drive": "drive cable", "speaker": "speaker", "other": "other plug",
-}  # fmt: skip
-DRIVES: Mapping[str, str] = {
-    "cross": "cross-head", "five_lobe": "five-lobe", "six_lobe": "six-lobe", "hex": "hex", "slot": "slot",
-    "unknown": "drive not known",
-}  # fmt: skip
-HEADS: Mapping[str, str] = {
-    "pan": "pan head", "flat": "countersunk", "wide": "wide thin head", "spring": "spring screw with shoulder",
-    "unknown": "head not known",
-}  # fmt: skip
+SCREW_GROUPS: Mapping[str, Words] = {
+    "cover": say("screws-cover"),
+    "cooler": say("screws-cooler"),
+    "fan": say("screws-fan"),
+    "board": say("screws-board"),
+    "other": say("screws-other"),
+}
+PLUG_PARTS: Mapping[str, Words] = {
+    "battery": say("plug-battery"),
+    "fan": say("plug-fan"),
+    "antenna": say("plug-antenna"),
+    "display": say("plug-display"),
+    "ribbon": say("plug-ribbon"),
+    "drive": say("plug-drive"),
+    "speaker": say("plug-speaker"),
+    "other": say("plug-other"),
+}
+DRIVES: Mapping[str, Words] = {
+    "cross": say("drive-cross"),
+    "five_lobe": say("drive-five_lobe"),
+    "six_lobe": say("drive-six_lobe"),
+    "hex": say("drive-hex"),
+    "slot": say("drive-slot"),
+    "unknown": say("drive-unknown"),
+}
+HEADS: Mapping[str, Words] = {
+    "pan": say("head-pan"),
+    "flat": say("head-flat"),
+    "wide": say("head-wide"),
+    "spring": say("head-spring"),
+    "unknown": say("head-unknown"),
+}
 # A class is told by letter and shape together, never by colour.
 SHAPES = ("circle", "square", "triangle", "diamond", "bar", "hexagon", "cross", "drop")
 LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ"
@@ -59,10 +77,9 @@ class ScrewClass:
     count: int
 
     @property
-    def words(self) -> str:
+    def words(self) -> Words:
         """The class in words."""
-        length = "length not known" if self.length_mm is None else f"{self.length_mm:g} mm"
-        return f"{length}, {DRIVES[self.drive]}, {HEADS[self.head]}"
+        return say("screw-class", length_mm=self.length_mm, drive=DRIVES[self.drive], head=HEADS[self.head])
 
 
 @dataclass(frozen=True)
@@ -70,7 +87,7 @@ class Pass:
     """One round of tightening. share: of the turns, 1 for fully; words for it."""
 
     share: float
-    words: str
+    words: Words
 
 
 def check_place(place: Place) -> Place:
@@ -83,16 +100,22 @@ def check_place(place: Place) -> Place:
     """
     groups = {SCREW: SCREW_GROUPS, PLUG: PLUG_PARTS}.get(place.kind)
     if groups is None:
-        raise CoreError(f"“{place.kind}” is neither screw nor plug.", field="kind", remedy="Allowed: screw, plug.")
+        raise CoreError(
+            say("fasteners-neither-screw-nor-plug", kind=place.kind),
+            field="kind",
+            remedy=say("fasteners-allowed-screw-plug"),
+        )
     for name, allowed in (("holds", groups), ("drive", DRIVES), ("head", HEADS)):
         if getattr(place, name) not in allowed:
-            raise CoreError(f"“{getattr(place, name)}” is not known here; allowed: {', '.join(allowed)}.", field=name)
-    require_range("x", place.x, "", 0.0, 1.0, "Place it inside the outline.")
-    require_range("y", place.y, "", 0.0, 1.0, "Place it inside the outline.")
+            raise CoreError(
+                say("fasteners-not-known-here-allowed", name=getattr(place, name), allowed=listed(allowed)), field=name
+            )
+    require_range("x", place.x, "", 0.0, 1.0, say("fasteners-place-inside-outline"))
+    require_range("y", place.y, "", 0.0, 1.0, say("fasteners-place-inside-outline"))
     if place.length_mm is not None:
-        require_range("length_mm", place.length_mm, "mm", 0.5, 80.0, "Measure from below the head, or leave it empty.")
+        require_range("length_mm", place.length_mm, "mm", 0.5, 80.0, say("fasteners-measure-from-below-head-or"))
     if place.number is not None:
-        require_range("number", place.number, "", 1, 99, "The number printed beside the screw.")
+        require_range("number", place.number, "", 1, 99, say("fasteners-number-printed-beside-screw"))
     return place
 
 
@@ -109,10 +132,14 @@ def classes_of(places: Sequence[Place]) -> tuple[ScrewClass, ...]:
             key = (p.length_mm, p.drive, p.head)
             counts[key] = counts.get(key, 0) + 1
     return tuple(
-        ScrewClass(LETTERS[i % len(LETTERS)] + (str(i // len(LETTERS) + 1) if i >= len(LETTERS) else ""),
-                   SHAPES[i % len(SHAPES)], *key, count)
+        ScrewClass(
+            LETTERS[i % len(LETTERS)] + (str(i // len(LETTERS) + 1) if i >= len(LETTERS) else ""),
+            SHAPES[i % len(SHAPES)],
+            *key,
+            count,
+        )
         for i, (key, count) in enumerate(counts.items())
-    )  # fmt: skip
+    )
 
 
 def letter_of(place: Place, classes: Sequence[ScrewClass]) -> str:
@@ -201,10 +228,9 @@ def tightening_passes(school_percent: int) -> tuple[Pass, ...]:
     """
     if school_percent not in TIGHTENING_SCHOOLS:
         raise CoreError(
-            f"{school_percent} % is no school of tightening; allowed: 50 or 70.", field="tightening_percent"
+            say("fasteners-no-school-tightening-allowed-or", school_percent=school_percent), field="tightening_percent"
         )
-    first = "half the turns" if school_percent == 50 else "70 % of the turns"
     return (
-        Pass(school_percent / 100, f"First round: {first} each, in order"),
-        Pass(1.0, "Second round: fully, same order"),
+        Pass(school_percent / 100, say("fasteners-first-round", percent=school_percent)),
+        Pass(1.0, say("fasteners-second-round-fully-same-order")),
     )

@@ -6,6 +6,7 @@ from collections.abc import Mapping, Sequence, Set
 from dataclasses import dataclass
 
 from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.words import Words, listed, say
 
 # Facts that are no act: a die that has nothing on it, alloy that nobody has inspected since it was laid.
 BARE, BARE_GPU, ALLOY_UNSEEN = "bare", "bare_gpu", "alloy_unseen"
@@ -14,29 +15,68 @@ PLUGS_OPEN, ALUMINIUM_SEEN = "plugs_open", "aluminium_seen"
 # What an act makes untrue: cleaning takes away an old coat; a lifted cooler tears the interface, so that every face is
 # cleaned and covered anew, whatever lay there before.
 CANCELS: Mapping[str, tuple[str, ...]] = {
-    "power_off": (), "unplugged": (), "inner_screws_in": (), "cover_off": ("power_on_ok", "cover_screws_in"),
-    "cover_screws_out": ("cover_screws_in",), "battery_off": ("battery_on", "power_on_ok"), "inner_screws_out": (),
+    "power_off": (),
+    "unplugged": (),
+    "inner_screws_in": (),
+    "cover_off": ("power_on_ok", "cover_screws_in"),
+    "cover_screws_out": ("cover_screws_in",),
+    "battery_off": ("battery_on", "power_on_ok"),
+    "inner_screws_out": (),
     "plug_off": ("power_on_ok",),
-    "cooler_off": ("cooler_on", "power_on_ok", "cleaned", "applied", "applied_gpu", "alloy_applied", "film_on", "covered"),
-    "dust_out": ("fan_free",), "fan_free": (),
+    "cooler_off": (
+        "cooler_on",
+        "power_on_ok",
+        "cleaned",
+        "applied",
+        "applied_gpu",
+        "alloy_applied",
+        "film_on",
+        "covered",
+    ),
+    "dust_out": ("fan_free",),
+    "fan_free": (),
     "cleaned": ("insulated", "applied", "applied_gpu", "alloy_applied", "film_on", "covered"),
-    "coated_once": (), "coated": (), "insulated": (), "applied": (BARE,), "applied_gpu": (BARE_GPU,),
-    "alloy_applied": (), "alloy_inspected": (ALLOY_UNSEEN,), "film_on": (), "film_off": ("film_on",), "covered": (),
-    "cooler_on": ("cooler_off",), "plug_on": (), "battery_on": ("battery_off",), "powered": ("power_off", "unplugged"),
-    "power_on_ok": ("power_off", "unplugged"), "cover_screws_in": ("cover_off",),
-}  # fmt: skip
+    "coated_once": (),
+    "coated": (),
+    "insulated": (),
+    "applied": (BARE,),
+    "applied_gpu": (BARE_GPU,),
+    "alloy_applied": (),
+    "alloy_inspected": (ALLOY_UNSEEN,),
+    "film_on": (),
+    "film_off": ("film_on",),
+    "covered": (),
+    "cooler_on": ("cooler_off",),
+    "plug_on": (),
+    "battery_on": ("battery_off",),
+    "powered": ("power_off", "unplugged"),
+    "power_on_ok": ("power_off", "unplugged"),
+    "cover_screws_in": ("cover_off",),
+}
 # What an act makes true besides itself.
 MAKES: Mapping[str, tuple[str, ...]] = {
-    "cooler_off": (BARE, BARE_GPU), "cleaned": (BARE, BARE_GPU), "alloy_applied": (ALLOY_UNSEEN,),
-}  # fmt: skip
+    "cooler_off": (BARE, BARE_GPU),
+    "cleaned": (BARE, BARE_GPU),
+    "alloy_applied": (ALLOY_UNSEEN,),
+}
 ACTS = tuple(CANCELS)
 # Acts that are done or replanned, but never skipped: each stands between a die and the power.
 NEVER_SKIPPED = frozenset(
     {
-        "cooler_off", "cleaned", "applied", "applied_gpu", "coated_once", "coated", "insulated", "alloy_applied",
-        "alloy_inspected", "film_off", "covered", "cooler_on",
+        "cooler_off",
+        "cleaned",
+        "applied",
+        "applied_gpu",
+        "coated_once",
+        "coated",
+        "insulated",
+        "alloy_applied",
+        "alloy_inspected",
+        "film_off",
+        "covered",
+        "cooler_on",
     }
-)  # fmt: skip
+)
 
 
 @dataclass(frozen=True)
@@ -60,164 +100,100 @@ class Device:
 @dataclass(frozen=True)
 class Interlock:
     """A rule. acts that it guards; needs: facts that must hold; bars: facts that must not; only: the device trait that
-    it is for, empty for all; reason, remedy, and check: what a breach asks for afterwards; hard: it is no rule of order
+    it is for, empty for all; hard: it is no rule of order
     that a hand may have broken already, but what would destroy the device: no telling lifts it; since: version of the
     stored events from which on it counts."""
 
     rule: str
     acts: tuple[str, ...]
-    needs: tuple[str, ...]
-    bars: tuple[str, ...]
-    only: str
-    reason: str
-    remedy: str
-    check: str
+    needs: tuple[str, ...] = ()
+    bars: tuple[str, ...] = ()
+    only: str = ""
     hard: bool = False
     since: int = 1
+
+    @property
+    def reason(self) -> Words:
+        """Why it stands in the way."""
+        return say(f"interlock-{self.rule}")
+
+    @property
+    def remedy(self) -> Words:
+        """What to do first."""
+        return say(f"interlock-{self.rule}.remedy")
+
+    @property
+    def check(self) -> Words:
+        """What a breach asks for afterwards."""
+        return say(f"interlock-{self.rule}.check")
 
 
 # handbook/order-of-work.md, handbook/materials.md, handbook/bench.md; common practice, no source; the maker's instructions come first.
 INTERLOCKS: tuple[Interlock, ...] = (
     Interlock(
-        "power_first", ("cover_screws_out", "cover_off", "battery_off", "inner_screws_out", "plug_off", "cooler_off"),
-        ("power_off", "unplugged"), (), "",
-        "It is not shut down and unplugged yet.", "Shut it down, unplug it, hold the power button, put the strap on.",
-        "Shut down and unplug now. Look where the tool was for marks of a short, and smell.",
+        "power_first",
+        ("cover_screws_out", "cover_off", "battery_off", "inner_screws_out", "plug_off", "cooler_off"),
+        needs=("power_off", "unplugged"),
+    ),
+    Interlock("cooler_on_battery", ("cooler_off",), needs=("battery_off",), only="has_battery"),
+    Interlock(
+        "battery_first",
+        (
+            "inner_screws_out",
+            "plug_off",
+            "dust_out",
+            "cleaned",
+            "coated_once",
+            "coated",
+            "insulated",
+            "applied",
+            "applied_gpu",
+            "alloy_applied",
+        ),
+        needs=("battery_off",),
+        only="has_battery",
+    ),
+    Interlock("lift_first", ("cleaned", "applied", "applied_gpu", "alloy_applied"), needs=("cooler_off",)),
+    Interlock("clean_first", ("applied", "applied_gpu", "alloy_applied"), needs=("cleaned",)),
+    Interlock("clean_between", ("applied",), bars=("applied",)),
+    Interlock("clean_between_gpu", ("applied_gpu",), bars=("applied_gpu",)),
+    Interlock("second_coat", ("coated",), needs=("coated_once",), hard=True),
+    Interlock("coat_first", ("insulated",), needs=("coated",), only="coat", hard=True),
+    Interlock("insulate_before_alloy", ("alloy_applied",), needs=("insulated",), hard=True),
+    Interlock("no_alloy_near_aluminium", ("alloy_applied",), bars=(ALUMINIUM_SEEN,), hard=True),
+    Interlock("second_film", ("cooler_on", "covered"), bars=("film_on",)),
+    Interlock("interface_first", ("covered", "cooler_on"), needs=("applied",), bars=(BARE,), hard=True),
+    Interlock(
+        "interface_first_gpu",
+        ("covered", "cooler_on"),
+        needs=("applied_gpu",),
+        bars=(BARE_GPU,),
+        only="two_dies",
+        hard=True,
     ),
     Interlock(
-        "cooler_on_battery", ("cooler_off",), ("battery_off",), (), "has_battery",
-        "The battery is still connected; the cooler is not lifted while it is.", "Take the battery plug off first.",
-        "Take the battery off now. Look round the die and the cooler's edge for bridged parts before any power.",
+        "inspect_alloy",
+        ("covered", "cooler_on", "battery_on", "powered", "power_on_ok"),
+        bars=(ALLOY_UNSEEN,),
+        hard=True,
     ),
+    Interlock("look_before_closing", ("cooler_on",), needs=("covered",)),
+    Interlock("fan_free", ("cooler_on", "powered", "power_on_ok"), needs=("fan_free",), only="has_fan"),
+    Interlock("plugs_before_battery", ("battery_on",), bars=(PLUGS_OPEN,), only="has_battery"),
+    Interlock("battery_last", ("plug_on", "inner_screws_in", "cooler_on"), bars=("battery_on",), only="has_battery"),
+    Interlock("cooler_before_power", ("battery_on", "powered", "power_on_ok"), bars=("cooler_off",), hard=True),
+    Interlock("interface_before_power", ("battery_on", "powered", "power_on_ok"), bars=(BARE,), hard=True),
     Interlock(
-        "battery_first", ("inner_screws_out", "plug_off", "dust_out", "cleaned", "coated_once", "coated", "insulated",
-                          "applied", "applied_gpu", "alloy_applied"),
-        ("battery_off",), (), "has_battery",
-        "The battery is still connected.", "Take the battery plug off before anything else is touched.",
-        "Take the battery off now. Look at the plugs and parts that were touched for marks of a short.",
+        "interface_before_power_gpu",
+        ("battery_on", "powered", "power_on_ok"),
+        bars=(BARE_GPU,),
+        only="two_dies",
+        hard=True,
     ),
-    Interlock(
-        "lift_first", ("cleaned", "applied", "applied_gpu", "alloy_applied"), ("cooler_off",), (), "",
-        "The cooler is not marked as lifted.", "Lift the cooler first.",
-        "Say how the face was reached, and look at the print at the next opening.",
-    ),
-    Interlock(
-        "clean_first", ("applied", "applied_gpu", "alloy_applied"), ("cleaned",), (), "",
-        "Die and plate are not marked as clean since the cooler was lifted.",
-        "Wipe dry, then with alcohol, and let it dry.",
-        "Lift what was put on, look at the print, clean, and put it on anew if residue shows.",
-    ),
-    Interlock(
-        "clean_between", ("applied",), (), ("applied",), "",
-        "Something lies on this die already.", "Clean it off first: two interfaces do not mix.",
-        "Lift the cooler, look at the print, and clean both off.",
-    ),
-    Interlock(
-        "clean_between_gpu", ("applied_gpu",), (), ("applied_gpu",), "",
-        "Something lies on the graphics die already.", "Clean it off first: two interfaces do not mix.",
-        "Lift the cooler, look at the print, and clean both off.",
-    ),
-    Interlock(
-        "second_coat", ("coated",), ("coated_once",), (), "",
-        "The first layer of the coat is not on yet.", "Coat twice, 15 min apart: one layer has pinholes.",
-        "Look under magnification for pinholes; coat once more where one shows.", True,
-    ),
-    Interlock(
-        "coat_first", ("insulated",), ("coated",), (), "coat",
-        "The parts round the die are not insulated yet.", "Coat, tape or lacquer them as planned, then look.",
-        "Insulate them before any alloy is opened.", True,
-    ),
-    Interlock(
-        "insulate_before_alloy", ("alloy_applied",), ("insulated",), (), "",
-        "The parts around the die are not confirmed as insulated since the last cleaning.",
-        "Check with a loupe that coat, tape or foam are whole after cleaning; mend them, then confirm. Alloy is on the "
-        "board already? Tell it as a mishap, and take it back with the syringe.",
-        "Look under magnification for alloy on bare parts; take it back with the syringe before any power.", True,
-    ),
-    Interlock(
-        "no_alloy_near_aluminium", ("alloy_applied",), (), (ALUMINIUM_SEEN,), "",
-        "Aluminium was seen at the contact or beside it: alloy destroys it.",
-        "Take paste or a phase-change sheet in Plan, then make the list anew.",
-        "Wipe all alloy off and look at the aluminium for grey, crumbling spots.", True,
-    ),
-    Interlock(
-        "second_film", ("cooler_on", "covered"), (), ("film_on",), "",
-        "The second film is still on.", "Peel the second film and lay it on the tray where you see it.",
-        "Lift the cooler and look: a film left on ruins the result.",
-    ),
-    Interlock(
-        "interface_first", ("covered", "cooler_on"), ("applied",), (BARE,), "",
-        "Nothing new lies on the die: a cooler never goes back on a bare die.",
-        "Put the interface on as planned. Seated already? Lift it again, and tell it as a mishap.",
-        "Lift the cooler and look whether the die is covered.", True,
-    ),
-    Interlock(
-        "interface_first_gpu", ("covered", "cooler_on"), ("applied_gpu",), (BARE_GPU,), "two_dies",
-        "Nothing new lies on the graphics die: a cooler never goes back on a bare die.",
-        "Put the interface on both dies. Seated already? Lift it again, and tell it as a mishap.",
-        "Lift the cooler and look whether both dies are covered.", True,
-    ),
-    Interlock(
-        "inspect_alloy", ("covered", "cooler_on", "battery_on", "powered", "power_on_ok"), (), (ALLOY_UNSEEN,), "",
-        "The alloy was not inspected under magnification since it was put on.",
-        "Look all round the die with the loupe: no bead on board, plugs or legs of parts.",
-        "Lift the cooler and inspect under magnification before any power.", True,
-    ),
-    Interlock(
-        "look_before_closing", ("cooler_on",), ("covered",), (), "",
-        "Nobody has looked yet whether every face under the cooler is covered.",
-        "Look once more: each die covered, each pad whole and in its place, no film left on.",
-        "Lift the cooler and look at every face.",
-    ),
-    Interlock(
-        "fan_free", ("cooler_on", "powered", "power_on_ok"), ("fan_free",), (), "has_fan",
-        "The fan is not confirmed to turn freely.", "Turn it by hand; replace it if it drags.",
-        "Turn the fan by hand with the power off, and listen at the first power-on.",
-    ),
-    Interlock(
-        "plugs_before_battery", ("battery_on",), (), (PLUGS_OPEN,), "has_battery",
-        "Something is still unplugged; the battery goes on last.", "Plug everything else in first.",
-        "Take the battery off, plug the rest in, look at each plug, then the battery.",
-    ),
-    Interlock(
-        "battery_last", ("plug_on", "inner_screws_in", "cooler_on"), (), ("battery_on",), "has_battery",
-        "The battery is connected already; it goes on last.", "Take the battery off, do this, then put it on again.",
-        "Take the battery off, look at the plug or part that was set under voltage, then put the battery on again.",
-    ),
-    Interlock(
-        "cooler_before_power", ("battery_on", "powered", "power_on_ok"), (), ("cooler_off",), "",
-        "The cooler is off: a die without its cooler is destroyed in seconds.", "Seat it and tighten its screws in order.",
-        "Switch off at once. Look at its temperature and for errors.", True,
-    ),
-    Interlock(
-        "interface_before_power", ("battery_on", "powered", "power_on_ok"), (), (BARE,), "",
-        "The cooler was lifted and nothing new lies on the die.",
-        "Lift the cooler, clean both faces, put the interface on, seat it again.",
-        "Switch off at once. Lift the cooler and cover the die.", True,
-    ),
-    Interlock(
-        "interface_before_power_gpu", ("battery_on", "powered", "power_on_ok"), (), (BARE_GPU,), "two_dies",
-        "The cooler was lifted and nothing new lies on the graphics die.",
-        "Lift the cooler, clean both faces, put the interface on, seat it again.",
-        "Switch off at once. Lift the cooler and cover the die.", True,
-    ),
-    Interlock(
-        "battery_before_power", ("powered", "power_on_ok"), ("battery_on",), (), "has_battery",
-        "The battery is not connected.", "Put the battery on, last of all plugs.",
-        "Shut down, put the battery on, and switch on again.",
-    ),
-    Interlock(
-        "plugs_before_power", ("powered", "power_on_ok"), (), (PLUGS_OPEN,), "",
-        "Something is still unplugged.", "Plug it in before the first power-on.",
-        "Shut down, plug it in, and switch on again.",
-    ),
-    Interlock(
-        "power_before_last_screws", ("cover_screws_in",), ("power_on_ok",), (), "",
-        "The first power-on is not done; the last screws wait for it.",
-        "Switch on with few screws in: boot, fans, keyboard, pad, wireless, display, temperatures.",
-        "Switch on now and go through the first power-on; open again if something is missing.",
-    ),
-)  # fmt: skip
+    Interlock("battery_before_power", ("powered", "power_on_ok"), needs=("battery_on",), only="has_battery"),
+    Interlock("plugs_before_power", ("powered", "power_on_ok"), bars=(PLUGS_OPEN,)),
+    Interlock("power_before_last_screws", ("cover_screws_in",), needs=("power_on_ok",)),
+)
 BY_RULE: Mapping[str, Interlock] = {i.rule: i for i in INTERLOCKS}
 
 
@@ -235,8 +211,10 @@ def rules_for(acts: Sequence[str], device: Device, known: int = RULES_NOW) -> tu
     source: common practice, no source
     """
     return tuple(
-        i for i in INTERLOCKS if i.since <= known and set(i.acts) & set(acts) and (not i.only or bool(getattr(device, i.only)))
-    )  # fmt: skip
+        i
+        for i in INTERLOCKS
+        if i.since <= known and set(i.acts) & set(acts) and (not i.only or bool(getattr(device, i.only)))
+    )
 
 
 def breached(acts: Sequence[str], facts: Set[str], device: Device) -> Interlock | None:
@@ -285,7 +263,7 @@ def after(acts: Sequence[str], facts: Set[str]) -> frozenset[str]:
     held = set(facts)
     for act in acts:
         if act not in CANCELS:
-            raise CoreError(f"“{act}” is no act of the bench; allowed: {', '.join(ACTS)}.", field="acts")
+            raise CoreError(say("interlocks-no-act-bench-allowed", act=act, acts=listed(ACTS)), field="acts")
         held.difference_update(CANCELS[act])
         held.add(act)
         held.update(MAKES.get(act, ()))

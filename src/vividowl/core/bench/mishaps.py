@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.words import Words, listed, say
 
 
 @dataclass(frozen=True)
@@ -13,60 +14,30 @@ class Mishap:
     """words; steps to recover, in order; wait: a kind of wait that belongs to it, empty for none; no_power: the device
     gets no power before the check; check: what is confirmed before the job closes, empty for nothing."""
 
-    words: str
-    steps: tuple[str, ...]
+    words: Words
+    steps: tuple[Words, ...]
     wait: str = ""
     no_power: bool = False
-    check: str = ""
+    check: Words = ""
+
+
+def _mishap(name: str, steps: int, *, wait: str = "", no_power: bool = False, check: bool = False) -> Mishap:
+    recovery = tuple(say(f"mishap-{name}.step-{n}") for n in range(1, steps + 1))
+    return Mishap(say(f"mishap-{name}"), recovery, wait, no_power, say(f"mishap-{name}.check") if check else "")
 
 
 # Common practice, no source.
 MISHAPS: Mapping[str, Mishap] = {
-    "spill_paste": Mishap(
-        "Spilt: paste that does not conduct",
-        ("Leave it where it is until the cooler is off the bench.", "Lift most of it with a plastic card.",
-         "Wipe the rest with alcohol on a swab, from outside in.", "It is a mess, not a danger."),
-    ),
-    "spill_alloy": Mishap(
-        "Spilt: alloy, or anything that conducts",
-        ("Stop. No power, no battery.", "Lift the drop with the syringe; do not smear it.",
-         "Wipe with alcohol, one way, a fresh swab each time.", "Half an hour of patience: it creeps out of gaps.",
-         "Inspect under magnification, plugs and legs of parts first."),
-        "alloy_spill", True, "Inspected under magnification: no alloy on board, plugs or legs.",
-    ),
-    "broken_clip": Mishap(
-        "Clip broken",
-        ("Take the piece out of the case, it rattles into a fan.", "Note where it was; look whether the cover still holds.",
-         "Tell the owner, offer a new cover."),
-    ),
-    "torn_ribbon": Mishap(
-        "Ribbon torn",
-        ("Stop pulling. Leave the lock open.", "Photograph plug and ribbon.", "Find out what it feeds; order a new one.",
-         "The place stays an open plug until it is replaced."),
-        "", False, "The ribbon is replaced and what it feeds works.",
-    ),
-    "stripped_screw": Mishap(
-        "Screw head stripped",
-        ("Stop turning. Press harder with a fresh bit of the right size.", "Rubber band or a drop of valve paste under the bit.",
-         "Last: a slot cut with a fine wheel, board covered, chips sucked away.", "Replace the screw by one of the same class."),
-    ),
-    "lost_screw": Mishap(
-        "Screw lost",
-        ("Do not power: it may lie on the board.", "Turn the device over a towel, look with a magnet on a stick outside the fan.",
-         "Sweep the bench; look under the strap and the mat.", "Replace it by one of the same class, and note it."),
-        "", True, "The screw is found, or the board is searched and it is not inside.",
-    ),
-    "touched_film": Mishap(
-        "Film or clean face touched",
-        ("A sheet: take the spare piece; the touched one does not wet.", "A die or plate: wipe with alcohol once more, let it dry."),
-    ),
-    "too_much_paste": Mishap(
-        "Too much paste",
-        ("Do not smear it around.", "Lift the cooler straight, take the rim off with a card, look at the print.",
-         "Paste that does not conduct may stay beside the die; alloy may not."),
-    ),
-    "other": Mishap("Something else", ("Say what happened; photograph it.",)),
-}  # fmt: skip
+    "spill_paste": _mishap("spill_paste", 4),
+    "spill_alloy": _mishap("spill_alloy", 5, wait="alloy_spill", no_power=True, check=True),
+    "broken_clip": _mishap("broken_clip", 3),
+    "torn_ribbon": _mishap("torn_ribbon", 4, check=True),
+    "stripped_screw": _mishap("stripped_screw", 4),
+    "lost_screw": _mishap("lost_screw", 4, no_power=True, check=True),
+    "touched_film": _mishap("touched_film", 2),
+    "too_much_paste": _mishap("too_much_paste", 3),
+    "other": _mishap("other", 1),
+}
 
 
 def mishap(name: str) -> Mishap:
@@ -78,5 +49,5 @@ def mishap(name: str) -> Mishap:
     source: common practice, no source
     """
     if name not in MISHAPS:
-        raise CoreError(f"“{name}” is not in the list of mishaps; allowed: {', '.join(MISHAPS)}.", field="what")
+        raise CoreError(say("mishaps-not-in-list-mishaps-allowed", name=name, mishaps=listed(MISHAPS)), field="what")
     return MISHAPS[name]

@@ -14,6 +14,7 @@ from vividowl.core.bench.steps.vocabulary import BenchStep
 from vividowl.core.plan.inspection import gap_advice
 from vividowl.core.plan.spots import GapSpot
 from vividowl.core.quantities.errors import CoreError, require_range
+from vividowl.core.quantities.words import listed, say
 
 FORMAT, VERSION = "vividowl-model", 1
 NAME_MOST, NOTE_MOST = 120, 2000
@@ -76,49 +77,72 @@ def sheet_from(data: Mapping[str, Any]) -> ModelSheet:
     source: the definition
     """
     if data.get("format") != FORMAT or data.get("version") != VERSION:
-        raise CoreError(f"This is no model sheet of version {VERSION}.", field="format",
-                        remedy=f"It needs “format”: “{FORMAT}” and “version”: {VERSION}.")  # fmt: skip
+        raise CoreError(
+            say("model-sheet-this-no-model-sheet-version", version=VERSION),
+            field="format",
+            remedy=say("model-sheet-needs-format-and-version", format=FORMAT, version=VERSION),
+        )
     known = {f.name for f in fields(ModelSheet)} - {"anchors"} | {"format", "version"}
     odd = [k for k in data if k not in known]
     if odd:
-        raise CoreError(f"A model sheet knows no “{str(odd[0])[:40]}”.", field=str(odd[0])[:40],
-                        remedy=f"Known: {', '.join(sorted(known))}.")  # fmt: skip
+        raise CoreError(
+            say("model-sheet-model-sheet-knows-no", odd=str(odd[0])[:40]),
+            field=str(odd[0])[:40],
+            remedy=say("stored-known", names=listed(sorted(known))),
+        )
     maker, model = _text(data, "maker", 80), _text(data, "model", NAME_MOST)
     if not model:
-        raise CoreError("The model has no name.", field="model", remedy="Give its name.")
+        raise CoreError(say("model-sheet-model-has-no-name"), field="model", remedy=say("model-sheet-give-its-name"))
     kind = data.get("kind")
     if kind not in DEVICE_KINDS:
         raise CoreError(
-            f"“{str(kind)[:40]}” is no kind of device.", field="kind", remedy=f"Allowed: {', '.join(DEVICE_KINDS)}."
+            say("model-sheet-no-kind-device", kind=str(kind)[:40]),
+            field="kind",
+            remedy=say("allowed", names=listed(DEVICE_KINDS)),
         )
     places = tuple(map(place_from, _rows(data, "places", PLACES_MOST)))
     if len({p.id for p in places}) != len(places):
-        raise CoreError("Two places have the same id.", field="places", remedy="Give each its own.")
+        raise CoreError(
+            say("model-sheet-two-places-have-same-id"), field="places", remedy=say("model-sheet-give-each-its-own")
+        )
     steps = _rows(data, "steps", STEPS_MOST)
     made = tuple(replace(step_from({k: v for k, v in s.items() if k != "after"}), own=True) for s in steps)
     if len({s.id for s in made}) != len(made):
-        raise CoreError("Two steps have the same id.", field="steps", remedy="Give each its own.")
+        raise CoreError(
+            say("model-sheet-two-steps-have-same-id"), field="steps", remedy=say("model-sheet-give-each-its-own")
+        )
     anchors = tuple(str(s.get("after", ""))[:80] for s in steps)
     order = data.get("order", [])
     if not isinstance(order, (list, tuple)) or len(order) > STEPS_MOST or not all(isinstance(o, str) for o in order):
-        raise CoreError("“order” is no list of step ids.", field="order")
+        raise CoreError(say("model-sheet-order-no-list-step-ids"), field="order")
     cpu, gpu, gaps = _die(data, "cpu_die_mm"), _die(data, "gpu_die_mm"), tuple(map(_gap, _rows(data, "gaps", 40)))
-    return ModelSheet(maker, model, str(kind), places, made, anchors, tuple(order), cpu, gpu, gaps,
-                      _text(data, "torque_notes", NOTE_MOST),
-                      _text(data, "notes", NOTE_MOST))  # fmt: skip
+    return ModelSheet(
+        maker,
+        model,
+        str(kind),
+        places,
+        made,
+        anchors,
+        tuple(order),
+        cpu,
+        gpu,
+        gaps,
+        _text(data, "torque_notes", NOTE_MOST),
+        _text(data, "notes", NOTE_MOST),
+    )
 
 
 def _text(data: Mapping[str, Any], name: str, most: int) -> str:
     value = data.get(name, "")
     if not isinstance(value, str) or len(value) > most or "\0" in value:
-        raise CoreError(f"“{name}” is no text of up to {most} characters.", field=name)
+        raise CoreError(say("model-sheet-no-text-up-to-characters", name=name, most=most), field=name)
     return value.strip()
 
 
 def _rows(data: Mapping[str, Any], name: str, most: int) -> Sequence[Mapping[str, Any]]:
     value = data.get(name, [])
     if not isinstance(value, (list, tuple)) or len(value) > most or not all(isinstance(v, Mapping) for v in value):
-        raise CoreError(f"“{name}” is no list of up to {most} entries.", field=name)
+        raise CoreError(say("model-sheet-no-list-up-to-entries", name=name, most=most), field=name)
     return value
 
 
@@ -127,7 +151,7 @@ def _die(data: Mapping[str, Any], name: str) -> tuple[float, float] | None:
     if value is None:
         return None
     if not isinstance(value, (list, tuple)) or len(value) != 2 or not all(_is_number(v) for v in value):
-        raise CoreError(f"“{name}” is no pair of width and length in mm.", field=name)
+        raise CoreError(say("model-sheet-no-pair-width-and-length", name=name), field=name)
     return (
         require_range(name, float(value[0]), "mm", 1.0, 60.0),
         require_range(name, float(value[1]), "mm", 1.0, 60.0),
@@ -142,7 +166,11 @@ def _gap(row: Mapping[str, Any]) -> GapSpot:
     kinds = {f.name: str(f.type) for f in fields(GapSpot)}
     odd = [k for k in row if k not in kinds]
     if odd:
-        raise CoreError(f"A gap knows no “{str(odd[0])[:40]}”.", field="gaps", remedy=f"Known: {', '.join(kinds)}.")
+        raise CoreError(
+            say("model-sheet-gap-knows-no", odd=str(odd[0])[:40]),
+            field="gaps",
+            remedy=say("stored-known", names=listed(kinds)),
+        )
     for name, value in row.items():
         wanted = kinds[name]
         right = (
@@ -153,10 +181,10 @@ def _gap(row: Mapping[str, Any]) -> GapSpot:
             else _is_number(value)
         )
         if not right:
-            raise CoreError(f"“{name}” of a gap is not of the right kind.", field=f"gaps.{name}")
+            raise CoreError(say("model-sheet-gap-not-right-kind", name=name), field=f"gaps.{name}")
     missing = [n for n in ("target", "how", "reading_mm", "tolerance_mm", "width_mm", "length_mm") if n not in row]
     if missing:
-        raise CoreError(f"A gap lacks “{missing[0]}”.", field=f"gaps.{missing[0]}")
+        raise CoreError(say("model-sheet-gap-lacks", missing=missing[0]), field=f"gaps.{missing[0]}")
     spot = GapSpot(**row)
     gap_advice(spot)
     return spot

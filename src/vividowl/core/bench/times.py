@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import say
 
 # A longer gap without a touch is no work at this device: the person was away. From memory.
 AWAY_MIN = 30.0
@@ -45,7 +46,7 @@ def step_times(
     out: list[StepTime] = []
     last = began_min
     for moment in done_min:
-        require_range("done_min", moment, "min", last, hint="Steps are done one after the other.")
+        require_range("done_min", moment, "min", last, hint=say("times-steps-done-one-after-other"))
         covered = _union([(max(last, w.from_min), min(moment, w.to_min)) for w in waits])
         waited = sum(b - a for a, b in covered)
         hands = moment - last - waited

@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from vividowl.core.quantities.errors import CoreError, require_range
+from vividowl.core.quantities.words import Words, listed, say
 
 
 @dataclass(frozen=True)
@@ -13,24 +14,29 @@ class WaitKind:
     """words; minutes: the usual wait; least_min and most_min: what makes sense [min]; single: the one thing of the shop
     that it occupies, empty for none."""
 
-    words: str
+    words: Words
     minutes: float
     least_min: float
     most_min: float
-    single: str = ""
+    single: Words = ""
 
 
 # handbook/waits.md; common practice, no source.
 WAITS: Mapping[str, WaitKind] = {
-    "coat": WaitKind("Coat dries", 15, 10, 60), "fridge": WaitKind("Sheet chills in the fridge", 30, 3, 240),
-    "alcohol": WaitKind("Alcohol dries", 5, 1, 60), "glue": WaitKind("Glue sets", 10, 5, 720),
-    "baseline": WaitKind("Baseline runs", 15, 10, 60, "test outlet"),
-    "burn_in": WaitKind("Burn-in runs", 40, 30, 1440, "test outlet"),
-    "cool_down": WaitKind("It cools down", 5, 1.5, 60), "solvent_hot": WaitKind("Solvent leaves, hot", 10, 10, 60, "oven"),
-    "solvent": WaitKind("Solvent leaves, open to the air", 1440, 720, 2880),
-    "activator": WaitKind("Activator works", 20, 5, 60), "plating": WaitKind("Nickel grows", 240, 5, 960), "alloy_spill": WaitKind("Patience after a spill", 30, 10, 240),
-    "other": WaitKind("Wait", 10, 0.1, 2880),
-}  # fmt: skip
+    "coat": WaitKind(say("wait-coat"), 15, 10, 60),
+    "fridge": WaitKind(say("wait-fridge"), 30, 3, 240),
+    "alcohol": WaitKind(say("wait-alcohol"), 5, 1, 60),
+    "glue": WaitKind(say("wait-glue"), 10, 5, 720),
+    "baseline": WaitKind(say("wait-baseline"), 15, 10, 60, say("waits-test-outlet")),
+    "burn_in": WaitKind(say("wait-burn_in"), 40, 30, 1440, say("waits-test-outlet")),
+    "cool_down": WaitKind(say("wait-cool_down"), 5, 1.5, 60),
+    "solvent_hot": WaitKind(say("wait-solvent_hot"), 10, 10, 60, "oven"),
+    "solvent": WaitKind(say("wait-solvent"), 1440, 720, 2880),
+    "activator": WaitKind(say("wait-activator"), 20, 5, 60),
+    "plating": WaitKind(say("wait-plating"), 240, 5, 960),
+    "alloy_spill": WaitKind(say("wait-alloy_spill"), 30, 10, 240),
+    "other": WaitKind(say("wait-other"), 10, 0.1, 2880),
+}
 
 
 def wait_minutes(kind: str, minutes: float | None = None) -> float:
@@ -43,10 +49,10 @@ def wait_minutes(kind: str, minutes: float | None = None) -> float:
     source: common practice, no source
     """
     if kind not in WAITS:
-        raise CoreError(f"“{kind}” is no wait; allowed: {', '.join(WAITS)}.", field="wait")
+        raise CoreError(say("waits-no-wait-allowed", kind=kind, waits=listed(WAITS)), field="wait")
     found = WAITS[kind]
     if minutes is None:
         return found.minutes
     return require_range(
-        "minutes", minutes, "min", found.least_min, found.most_min, f"{found.words}: as the maker says."
+        "minutes", minutes, "min", found.least_min, found.most_min, say("waits-as-maker-says", words=found.words)
     )

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 from vividowl.core.quantities.errors import OutOfRange, require_range
 from vividowl.core.quantities.units import require_room_c
+from vividowl.core.quantities.words import Words, listed, say
 
 GAS_CONSTANT_AIR = 287.05  # [J/(kg K)] dry air, ISO 2533
 STANDARD_PRESSURE = 101325.0  # [Pa]
@@ -55,9 +56,9 @@ def air_flow(power: float, exhaust_rise_k: float, air_c: float = 25.0) -> float:
     for name, value, unit in (("power", power, "W"), ("exhaust_rise_k", exhaust_rise_k, "K")):
         if not value > 0:
             raise OutOfRange(
-                f"{name.split('_')[0].capitalize()} is {value:g} {unit}, must be above 0 {unit}.",
+                say("air-must-be-above", name=name, value=value, unit=unit),
                 field=name,
-                remedy="Read the exhaust under load, with the room noted.",
+                remedy=say("air-read-exhaust-under-load-with"),
             )
     return power / (air_density(air_c) * HEAT_CAPACITY_AIR * exhaust_rise_k)
 
@@ -89,7 +90,7 @@ class ExhaustFinding:
     measured_ratio: float
     allowed_ratio: float
     explained: bool
-    text: str
+    text: Words
 
 
 def judge_exhaust(
@@ -122,16 +123,22 @@ def judge_exhaust(
     measured = rise_after / rise_before
     allowed = fan_laws(level_change_db).exhaust_rise_ratio * power_ratio
     explained = measured <= allowed * RATIO_TOLERANCE
-    watts = f" and {power_ratio:.2f} times the watts" if abs(power_ratio - 1.0) > 0.02 else ""
-    start = (
-        f"The exhaust rise went from {rise_before:.0f} to {rise_after:.0f} K, {measured:.2f} times; "
-        f"{abs(level_change_db):.1f} dB {'less' if level_change_db <= 0 else 'more'} noise{watts} "
-        f"{'account' if watts else 'accounts'} for {allowed:.2f} times, ± {100.0 * (RATIO_TOLERANCE - 1.0):.0f} %. "
+    start = say(
+        "air-exhaust-rise-went-from-to",
+        rise_before=rise_before,
+        rise_after=rise_after,
+        measured=measured,
+        level_change_db=abs(level_change_db),
+        quieter=level_change_db <= 0,
+        watts=abs(power_ratio - 1.0) > 0.02,
+        power_ratio=power_ratio,
+        allowed=allowed,
+        ratio_tolerance=100.0 * (RATIO_TOLERANCE - 1.0),
     )
     if not explained:
-        end = "That does not explain it: check power, seating and vents."
+        end = say("air-that-does-not-explain-check")
     elif level_change_db < -FAN_SLOWER_DB:
-        end = "That is no fault: the fan turns slower, so the watts leave in less air."
+        end = say("air-that-no-fault-fan-turns")
     else:
-        end = "That is no fault: more watts leave in the same air."
-    return ExhaustFinding(measured, allowed, explained, start + end)
+        end = say("air-that-no-fault-more-watts")
+    return ExhaustFinding(measured, allowed, explained, listed((start, end), "space"))

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import say
 
 
 def layer_resistance(thickness_um: float, conductivity: float, area_mm2: float) -> float:
@@ -18,9 +19,9 @@ def layer_resistance(thickness_um: float, conductivity: float, area_mm2: float) 
     formula: R = t / (k A)
     source: Fourier's law for a plane wall, any textbook of heat transfer
     """
-    require_range("thickness_um", thickness_um, "µm", 0.1, 100_000.0, "A paste film has 20 to 50 µm.")
-    require_range("conductivity", conductivity, "W/(m·K)", 0.01, 2500.0, "Pastes have 1 to 15, copper about 390.")
-    require_range("area_mm2", area_mm2, "mm²", 0.1, 1e6, "Width times length of the die.")
+    require_range("thickness_um", thickness_um, "µm", 0.1, 100_000.0, say("conduction-paste-film-has-to-m"))
+    require_range("conductivity", conductivity, "W/(m·K)", 0.01, 2500.0, say("conduction-pastes-have-to-copper-about"))
+    require_range("area_mm2", area_mm2, "mm²", 0.1, 1e6, say("conduction-width-times-length-die"))
     return thickness_um * 1e-6 / (conductivity * area_mm2 * 1e-6)
 
 
@@ -45,5 +46,5 @@ def in_parallel(resistances: Sequence[float]) -> float:
     formula: 1 / sum(1/R)
     source: thermal circuit, any textbook of heat transfer
     """
-    require_range("paths", len(resistances), "", 1, 100, "Name one path at least.")
+    require_range("paths", len(resistances), "", 1, 100, say("conduction-name-one-path-at-least"))
     return 1.0 / sum(1.0 / require_range("resistance", r, "K/W", 1e-9, 1e9) for r in resistances)

@@ -9,12 +9,17 @@ from dataclasses import dataclass
 from vividowl.core.heat.conduction import in_parallel, in_series
 from vividowl.core.quantities.errors import CoreError, require_range
 from vividowl.core.quantities.units import require_room_c
+from vividowl.core.quantities.words import listed, say
 
 # Conductivity of covers [W/(m K)], textbook values near 25 degC; whether it feels like metal or plastic to the touch.
 COVERS: Mapping[str, tuple[float, str]] = {
-    "aluminium": (160.0, "metal"), "magnesium": (75.0, "metal"), "steel": (16.0, "metal"),
-    "plastic": (0.25, "plastic"), "carbon": (5.0, "plastic"), "glass": (1.0, "glass"),
-}  # fmt: skip
+    "aluminium": (160.0, "metal"),
+    "magnesium": (75.0, "metal"),
+    "steel": (16.0, "metal"),
+    "plastic": (0.25, "plastic"),
+    "carbon": (5.0, "plastic"),
+    "glass": (1.0, "glass"),
+}
 # Heat transfer from the outside of a bottom cover [W/(m2 K)]: natural convection below a warm plate, about 3, and
 # radiation of a painted cover, above 5, where it sees the room; a desk a few millimetres away or a lap keep most of it.
 # From memory, the free one against the textbook's plate.
@@ -67,7 +72,7 @@ def touch_limit(material: str, contact_s: float) -> float:
     source: IEC 62368-1 touch temperatures and ISO 13732-1 burn thresholds, both from memory
     """
     feel = _cover(material)[1]
-    require_range("contact_s", contact_s, "s", 1.0, 86400.0, "60 s for a touch, 28800 s for a day on the lap.")
+    require_range("contact_s", contact_s, "s", 1.0, 86400.0, say("skin-s-for-touch-s-for"))
     if contact_s < 60.0:
         return TOUCH_C[feel]
     if contact_s <= 60.0:
@@ -76,9 +81,7 @@ def touch_limit(material: str, contact_s: float) -> float:
     return BURN_10_MIN_C if contact_s <= 600.0 else BURN_8_H_C
 
 
-def cover_resistance(
-    material: str, thickness_mm: float, cover_mm2: float, patch_mm2: float, placement: str
-) -> float:  # fmt: skip
+def cover_resistance(material: str, thickness_mm: float, cover_mm2: float, patch_mm2: float, placement: str) -> float:
     """Resistance from a patch in the middle of a cover to the room.
 
     material: of the cover, a name of COVERS [text]
@@ -97,8 +100,8 @@ def cover_resistance(
     k, _ = _cover(material)
     h = _placement(placement)
     require_range("thickness_mm", thickness_mm, "mm", 0.3, 10.0)
-    require_range("cover_mm2", cover_mm2, "mm²", 100.0, 500_000.0, "Width times length of the cover.")
-    require_range("patch_mm2", patch_mm2, "mm²", 10.0, cover_mm2, "The pad cannot be larger than the cover.")
+    require_range("cover_mm2", cover_mm2, "mm²", 100.0, 500_000.0, say("skin-width-times-length-cover"))
+    require_range("patch_mm2", patch_mm2, "mm²", 10.0, cover_mm2, say("skin-pad-cannot-be-larger-than"))
     t = thickness_mm * 1e-3
     inner, outer = math.sqrt(patch_mm2 * 1e-6 / math.pi), math.sqrt(cover_mm2 * 1e-6 / math.pi)
     m = math.sqrt(h / (k * t))
@@ -113,9 +116,18 @@ def cover_resistance(
 
 
 def skin_temperature(
-    power: float, room_c: float, material: str, thickness_mm: float, cover_mm2: float, patch_mm2: float,
-    placement: str, contact_s: float | None = None, *, power_u: float = 0.0, battery_mm: float | None = None,
-) -> Skin:  # fmt: skip
+    power: float,
+    room_c: float,
+    material: str,
+    thickness_mm: float,
+    cover_mm2: float,
+    patch_mm2: float,
+    placement: str,
+    contact_s: float | None = None,
+    *,
+    power_u: float = 0.0,
+    battery_mm: float | None = None,
+) -> Skin:
     """How warm a cover gets that takes a given heat, and whether it may be touched.
 
     power: heat into the cover [W], 0 to 500
@@ -135,7 +147,7 @@ def skin_temperature(
     source: annular fin, textbook; JCGM 100:2008 for the interval; limits ISO 13732-1 and IEC 62368-1 from memory; the
         maker's limits come first
     """
-    require_range("power", power, "W", 0.0, 500.0, "Only the heat that goes into the cover.")
+    require_range("power", power, "W", 0.0, 500.0, say("skin-only-heat-that-goes-into"))
     require_room_c(room_c)
     resistance = cover_resistance(material, thickness_mm, cover_mm2, patch_mm2, placement)
     limit = touch_limit(material, contact_s if contact_s is not None else USUAL_CONTACT_S[placement])
@@ -170,17 +182,20 @@ def _share_at(
 
 # Young's modulus of covers [GPa], textbook values.
 YOUNG_GPA: Mapping[str, float] = {
-    "aluminium": 70.0, "magnesium": 45.0, "steel": 200.0, "plastic": 2.4, "carbon": 50.0, "glass": 70.0,
-}  # fmt: skip
+    "aluminium": 70.0,
+    "magnesium": 45.0,
+    "steel": 200.0,
+    "plastic": 2.4,
+    "carbon": 50.0,
+    "glass": 70.0,
+}
 POISSON = 0.3
 # Coefficient of a long plate with a clamped rim under a force in its middle; from memory.
 BEND = 0.0072
 BULGE_MOST_MM = 0.5  # a cover that stands out more is seen and rocks on the table; from memory
 
 
-def cover_bulge_mm(
-    force_n: float, proud_mm: float, material: str, thickness_mm: float, short_mm: float
-) -> float:  # fmt: skip
+def cover_bulge_mm(force_n: float, proud_mm: float, material: str, thickness_mm: float, short_mm: float) -> float:
     """How far a pad presses a cover out in its middle, where the two springs, pad and cover, come to rest.
 
     force_n: of the pad were the cover stiff [N], 0 to 5000
@@ -226,13 +241,19 @@ def heat_into_cover(power: float, behind: float, pad: float, cover: float) -> fl
 
 def _cover(material: str) -> tuple[float, str]:
     if material not in COVERS:
-        raise CoreError(f"“{material}” is no cover known here; allowed: {', '.join(COVERS)}.", field="material",
-                        remedy="Choose the nearest; a painted metal counts as the metal.")  # fmt: skip
+        raise CoreError(
+            say("skin-no-cover-known-here-allowed", material=material, covers=listed(COVERS)),
+            field="material",
+            remedy=say("skin-choose-nearest-painted-metal-counts"),
+        )
     return COVERS[material]
 
 
 def _placement(placement: str) -> float:
     if placement not in PLACEMENTS:
-        raise CoreError(f"“{placement}” is no placement known here; allowed: {', '.join(PLACEMENTS)}.",
-                        field="placement", remedy="Choose where it is used.")  # fmt: skip
+        raise CoreError(
+            say("skin-no-placement-known-here-allowed", placement=placement, placements=listed(PLACEMENTS)),
+            field="placement",
+            remedy=say("skin-choose-where-used"),
+        )
     return PLACEMENTS[placement]

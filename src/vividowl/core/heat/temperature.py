@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from vividowl.core.quantities.errors import OutOfRange, require_range
 from vividowl.core.quantities.units import ABSOLUTE_ZERO_C, require_room_c
+from vividowl.core.quantities.words import say
 
 REFERENCE_ROOM_C = 25.0
 DIE_HIGH_C = 150.0
@@ -48,12 +49,12 @@ def thermal_resistance(rise_k: float, power: float) -> float:
     formula: dT / P
     source: definition; JESD51-1 for the term
     """
-    require_range("rise_k", rise_k, "K", 0.0, 500.0, "A rise below zero means that room and sensor disagree.")
+    require_range("rise_k", rise_k, "K", 0.0, 500.0, say("temperature-rise-below-zero-means-that"))
     if not power > 0:
         raise OutOfRange(
-            f"Power is {power:g} W; a resistance needs power above 0 W.",
+            say("temperature-power-w-resistance-needs-power", power=power),
             field="power",
-            remedy="Log the power channel, or leave resistance unknown.",
+            remedy=say("temperature-log-power-channel-or-leave"),
         )
     return rise_k / require_range("power", power, "W", 0.0, 5000.0)
 
@@ -73,8 +74,8 @@ def sustained_capacity(limit_c: float, resistance: float, reference_room_c: floa
     require_range("limit_c", limit_c, "°C", reference_room_c + 1.0, DIE_HIGH_C)
     if not resistance > 0:
         raise OutOfRange(
-            f"Thermal resistance is {resistance:g} K/W; it must be above 0 K/W.",
+            say("temperature-thermal-resistance-k-w-must", resistance=resistance),
             field="resistance",
-            remedy="Check room temperature and power channel.",
+            remedy=say("temperature-check-room-temperature-and-power"),
         )
     return (limit_c - reference_room_c) / resistance

@@ -6,6 +6,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 
+from vividowl.core.quantities.words import Words, say
+
 
 class Severity(StrEnum):
     """note: to read; acknowledge: to accept by name; stop: the job does not go on."""
@@ -21,8 +23,8 @@ class Gate:
 
     rule: str
     severity: Severity
-    reason: str
-    remedy: str
+    reason: Words
+    remedy: Words
 
 
 def intake_gates(
@@ -51,8 +53,8 @@ def intake_gates(
             Gate(
                 "swollen_battery",
                 Severity.STOP,
-                "A swollen battery can catch fire when bent or pierced.",
-                "Do not press, pry or charge it. Isolate it on a fireproof surface; dispose of it by local rules.",
+                say("gates-swollen-battery-can-catch-fire"),
+                say("gates-do-not-press-pry-or"),
             )
         )
     if liquid_damage:
@@ -60,8 +62,8 @@ def intake_gates(
             Gate(
                 "liquid_damage",
                 Severity.ACKNOWLEDGE,
-                "Traces of liquid: the board may short on power-up.",
-                "Do not power it. Inspect under magnification first.",
+                say("gates-traces-liquid-board-may-short"),
+                say("gates-do-not-power-inspect-under"),
             )
         )
     if warranty == "running" or seal == "intact":
@@ -69,8 +71,8 @@ def intake_gates(
             Gate(
                 "warranty_and_seal",
                 Severity.ACKNOWLEDGE,
-                "Opening it may end the warranty or break the seal.",
-                "Photograph the seal and let the owner accept the loss, or stop.",
+                say("gates-opening-may-end-warranty-or"),
+                say("gates-photograph-seal-and-let-owner"),
             )
         )
     if backup_done != "yes":
@@ -78,8 +80,8 @@ def intake_gates(
             Gate(
                 "backup",
                 Severity.ACKNOWLEDGE,
-                "No backup is confirmed.",
-                "Ask for one, or let the owner accept the risk.",
+                say("gates-no-backup-confirmed"),
+                say("gates-ask-for-one-or-let"),
             )
         )
     if kind == "console":
@@ -87,8 +89,8 @@ def intake_gates(
             Gate(
                 "mains_supply",
                 Severity.NOTE,
-                "The power supply inside holds mains voltage.",
-                "Leave it closed: licensed practice only.",
+                say("gates-power-supply-inside-holds-mains"),
+                say("gates-leave-closed-licensed-practice-only"),
             )
         )
     return worst_first(gates)

@@ -29,9 +29,19 @@ BENCH = (Stage.OPEN, Stage.CLEAN, Stage.FIT, Stage.CLOSE)
 # What is nearly done goes first, since a finished device leaves the bench; a stopped one needs a decision. Common
 # practice, no source.
 HANDS_FIRST = (
-    Stage.STOPPED, Stage.VERDICT, Stage.HANDOVER, Stage.CLOSE, Stage.FIT, Stage.CLEAN, Stage.OPEN, Stage.AFTER,
-    Stage.PLAN, Stage.BEFORE, Stage.INTAKE, Stage.DONE,
-)  # fmt: skip
+    Stage.STOPPED,
+    Stage.VERDICT,
+    Stage.HANDOVER,
+    Stage.CLOSE,
+    Stage.FIT,
+    Stage.CLEAN,
+    Stage.OPEN,
+    Stage.AFTER,
+    Stage.PLAN,
+    Stage.BEFORE,
+    Stage.INTAKE,
+    Stage.DONE,
+)
 
 
 class Next(StrEnum):

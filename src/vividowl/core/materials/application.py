@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import Words, say
 
 LONG_DIE_ASPECT = 1.6
 SMALL_DIE_MM2 = 90.0
@@ -24,10 +25,12 @@ class School(StrEnum):
     FILM = "film"
 
 
-SCHOOL_WORDS = {
-    School.BEAD: "a bead in the middle", School.LINE: "a line along the die", School.CROSS: "a cross",
-    School.FILM: "a film spread with card or gloved finger",
-}  # fmt: skip
+SCHOOL_WORDS: dict[School, Words] = {
+    School.BEAD: say("application-bead-in-middle"),
+    School.LINE: say("application-line-along-die"),
+    School.CROSS: say("application-cross"),
+    School.FILM: say("application-film-spread-with-card-or"),
+}
 
 
 @dataclass(frozen=True)
@@ -35,7 +38,7 @@ class Advice:
     """school to use; reason in words."""
 
     school: School
-    reason: str
+    reason: Words
 
 
 @dataclass(frozen=True)
@@ -64,20 +67,20 @@ def choose_school(
     source: common practice, no source; where schools differ the surer one is taken
     """
     for name, value in (("width_mm", width_mm), ("length_mm", length_mm)):
-        require_range(name, value, "mm", 1.0, 200.0, "Measure the die with plastic calipers.")
+        require_range(name, value, "mm", 1.0, 200.0, say("application-measure-die-with-plastic-calipers"))
     if default is not None:
-        return Advice(default, f"Your shop's own way: {SCHOOL_WORDS[default]}.")
+        return Advice(default, say("application-your-shop-s-own-way", default=SCHOOL_WORDS[default]))
     aspect = max(width_mm, length_mm) / min(width_mm, length_mm)
     if stiff and not bare_die:
-        return Advice(School.CROSS, "A stiff paste flows little under a lid: a cross reaches the corners.")
+        return Advice(School.CROSS, say("application-stiff-paste-flows-little-under"))
     if stiff or width_mm * length_mm < SMALL_DIE_MM2:
-        why = "a stiff paste flows little" if stiff else "a small bare die leaves no room for a bald corner"
-        return Advice(School.FILM, f"Spread it: {why}; more than enough beats too little. Warm a stiff paste first.")
+        why = say("application-stiff-paste-flows-little") if stiff else say("application-small-bare-die-leaves-no")
+        return Advice(School.FILM, say("application-spread-more-than-enough-beats", why=why))
     if aspect >= LONG_DIE_ASPECT:
-        return Advice(School.LINE, f"The die is {aspect:.1f} times as long as wide: a line along it covers both ends.")
+        return Advice(School.LINE, say("application-die-times-as-long-as", aspect=aspect))
     if bare_die:
-        return Advice(School.FILM, "On a bare die a spread film is the surest: no corner stays bald.")
-    return Advice(School.BEAD, "A soft paste under a lid spreads by itself: a bead is fastest and traps no air.")
+        return Advice(School.FILM, say("application-on-bare-die-spread-film"))
+    return Advice(School.BEAD, say("application-soft-paste-under-lid-spreads"))
 
 
 def drop_of(school: School, volume_ul: float, width_mm: float, length_mm: float) -> Drop:
@@ -94,7 +97,7 @@ def drop_of(school: School, volume_ul: float, width_mm: float, length_mm: float)
     """
     require_range("volume_ul", volume_ul, "µL", 1e-3, 100_000.0)
     for name, value in (("width_mm", width_mm), ("length_mm", length_mm)):
-        require_range(name, value, "mm", 1.0, 200.0, "Measure the die with plastic calipers.")
+        require_range(name, value, "mm", 1.0, 200.0, say("application-measure-die-with-plastic-calipers"))
     if school in (School.BEAD, School.FILM):
         return Drop(school, 0, 0.0, (6.0 * volume_ul / math.pi) ** (1.0 / 3.0))
     strokes = 1 if school is School.LINE else 2

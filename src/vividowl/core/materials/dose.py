@@ -5,7 +5,8 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 
-from vividowl.core.quantities.errors import OutOfRange, figure, require_range
+from vividowl.core.quantities.errors import OutOfRange, require_range
+from vividowl.core.quantities.words import say
 
 SYRINGE_TOLERANCE_SHARE = 0.2
 DENSITY_LOW, DENSITY_HIGH = 0.7, 20.0
@@ -42,12 +43,12 @@ def dose(width_mm: float, length_mm: float, film_um: float, waste: float, densit
     formula: V = A film faces (1 + waste); m = rho V; d = (6 V / pi)^(1/3)
     source: geometry
     """
-    require_range("width_mm", width_mm, "mm", 1.0, 200.0, "Measure the die with plastic calipers.")
-    require_range("length_mm", length_mm, "mm", 1.0, 200.0, "Measure the die with plastic calipers.")
-    require_range("film_um", film_um, "µm", 1.0, 3000.0, "A paste film has 20 to 50 µm.")
-    require_range("waste", waste, "", 0.0, 3.0, "Give a share: 0.3 for 30 %.")
+    require_range("width_mm", width_mm, "mm", 1.0, 200.0, say("application-measure-die-with-plastic-calipers"))
+    require_range("length_mm", length_mm, "mm", 1.0, 200.0, say("application-measure-die-with-plastic-calipers"))
+    require_range("film_um", film_um, "µm", 1.0, 3000.0, say("dose-paste-film-has-to-m"))
+    require_range("waste", waste, "", 0.0, 3.0, say("dose-give-share-for"))
     _require_density(density_g_ml)
-    require_range("faces", faces, "", 1, 2, "One face, or both.")
+    require_range("faces", faces, "", 1, 2, say("dose-one-face-or-both"))
     volume = width_mm * length_mm * film_um * 1e-3 * faces * (1.0 + waste)
     return Dose(volume, volume * density_g_ml * 1e-3, (6.0 * volume / math.pi) ** (1.0 / 3.0))
 
@@ -74,9 +75,10 @@ def left_in_tube(held_g: float, used_g: float) -> Left:
     require_range("used_g", used_g, "g", 1e-6, 10000.0)
     if used_g > held_g + 1e-9:
         raise OutOfRange(
-            f"The dose is {figure(used_g)} g, the tube holds {figure(held_g)} g.", field="used_g",
-            remedy="Open another lot, or correct what is left by weighing the tube.",
-        )  # fmt: skip
+            say("dose-dose-g-tube-holds-g", used_g=used_g, held_g=held_g),
+            field="used_g",
+            remedy=say("dose-open-another-lot-or-correct"),
+        )
     return Left(max(0.0, held_g - used_g), math.floor(held_g / used_g + 1e-9))
 
 
@@ -100,6 +102,10 @@ def check_syringe(volume_ml: float, mass_g: float, density_g_ml: float) -> Syrin
 
 def _require_density(density_g_ml: float) -> None:
     require_range(
-        "density_g_ml", density_g_ml, "g/mL", DENSITY_LOW, DENSITY_HIGH,
-        "Pastes have 2 to 4 g/mL, gallium alloys about 6.4.",
-    )  # fmt: skip
+        "density_g_ml",
+        density_g_ml,
+        "g/mL",
+        DENSITY_LOW,
+        DENSITY_HIGH,
+        say("dose-pastes-have-to-g-ml"),
+    )

@@ -8,7 +8,8 @@ from dataclasses import dataclass, fields, replace
 from enum import StrEnum
 from importlib.resources import files
 
-from vividowl.core.quantities.errors import CoreError, OutOfRange, figure
+from vividowl.core.quantities.errors import CoreError, OutOfRange
+from vividowl.core.quantities.words import Words, listed, say
 
 FROM_MEMORY = "from memory"
 
@@ -55,7 +56,7 @@ class Material:
     """
 
     kind: Kind
-    words: str
+    words: Words
     conductivity: float
     film_low_um: float
     film_um: float
@@ -85,12 +86,24 @@ def _read() -> tuple[dict[Kind, Material], dict[Kind, dict[str, str]], dict[Kind
         kind, film, life = Kind(name), row["film_um"], row["life_months"]
         nickel = row.get("life_on_nickel_months")
         made[kind] = Material(
-            kind, row["words"], row["conductivity"]["value"], film["low"], film["value"], film["high"],
-            row["contact_mm2_k_w"]["value"], row["density_g_ml"]["value"], row["service_c"]["value"], life["value"],
-            row["waste"]["value"], 1.0, frozenset(map(Trait, row["traits"])), row["task"],
-            life["careful"] / life["value"], life["long"] / life["value"],
+            kind,
+            say(f"kind-{kind}"),
+            row["conductivity"]["value"],
+            film["low"],
+            film["value"],
+            film["high"],
+            row["contact_mm2_k_w"]["value"],
+            row["density_g_ml"]["value"],
+            row["service_c"]["value"],
+            life["value"],
+            row["waste"]["value"],
+            1.0,
+            frozenset(map(Trait, row["traits"])),
+            row["task"],
+            life["careful"] / life["value"],
+            life["long"] / life["value"],
             (nickel["value"], nickel["careful"], nickel["long"]) if nickel is not None else None,
-        )  # fmt: skip
+        )
         values = {n: v for n, v in row.items() if isinstance(v, dict)}
         sources[kind] = {n: v["source"] for n, v in values.items()}
         bands[kind] = {n: (v["range"][0], v["range"][1]) for n, v in values.items() if "range" in v}
@@ -116,15 +129,18 @@ def source_of(kind: str, name: str) -> str:
 
 
 # What a value of a kind can be at all: words, unit, low, high. A data sheet outside of it is a slip of unit or digit.
-BANDS: Mapping[str, tuple[str, str, float, float]] = {
-    "conductivity": ("Conductivity", "W/(m·K)", 0.3, 500.0),
-    "film_low_um": ("Thinnest film", "µm", 5.0, 3000.0), "film_um": ("Usual film", "µm", 5.0, 3000.0),
-    "film_high_um": ("Thickest film", "µm", 5.0, 5000.0),
-    "contact_mm2_k_w": ("Contact faces", "mm²·K/W", 0.0, 100.0),
-    "density_g_ml": ("Density", "g/mL", 0.7, 20.0), "service_c": ("Service temperature", "°C", 60.0, 500.0),
-    "life_months": ("Life", "months", 1.0, 120.0), "waste": ("Waste", "of the amount", 0.0, 3.0),
-    "own_factor": ("Own experience", "times", 0.3, 3.0),
-}  # fmt: skip
+BANDS: Mapping[str, tuple[Words, Words, float, float]] = {
+    "conductivity": (say("kinds-conductivity"), "W/(m·K)", 0.3, 500.0),
+    "film_low_um": (say("kinds-thinnest-film"), "µm", 5.0, 3000.0),
+    "film_um": (say("kinds-usual-film"), "µm", 5.0, 3000.0),
+    "film_high_um": (say("kinds-thickest-film"), "µm", 5.0, 5000.0),
+    "contact_mm2_k_w": (say("kinds-contact-faces"), "mm²·K/W", 0.0, 100.0),
+    "density_g_ml": (say("kinds-density"), "g/mL", 0.7, 20.0),
+    "service_c": (say("kinds-service-temperature"), "°C", 60.0, 500.0),
+    "life_months": (say("kinds-life"), say("kinds-months"), 1.0, 120.0),
+    "waste": (say("kinds-waste"), say("kinds-amount"), 0.0, 3.0),
+    "own_factor": (say("kinds-own-experience"), say("kinds-times"), 0.3, 3.0),
+}
 # The values that a shop may enter.
 NUMBERS = tuple(f.name for f in fields(Material) if f.name in BANDS)
 
@@ -141,23 +157,32 @@ def material(kind: str, own: Mapping[str, float] | None = None) -> Material:
     """
     found = CATALOGUE.get(kind)
     if found is None:
-        raise CoreError(f"“{kind}” is no kind of material; allowed: {', '.join(CATALOGUE)}.", field="kind",
-                        remedy="Choose the nearest kind and enter the product's own values.")  # fmt: skip
+        raise CoreError(
+            say("kinds-no-kind-material-allowed", kind=kind, catalogue=listed(CATALOGUE)),
+            field="kind",
+            remedy=say("kinds-choose-nearest-kind-and-enter"),
+        )
     for name, value in (own or {}).items():
         if name not in BANDS:
-            raise CoreError(f"“{name}” is no value of a material; allowed: {', '.join(BANDS)}.", field=name)
+            raise CoreError(say("kinds-no-value-material-allowed", name=name, bands=listed(BANDS)), field=name)
         words, unit, low, high = BANDS[name]
         low, high = KIND_BANDS[kind].get(name, (low, high))
         if not low <= value <= high:
             raise OutOfRange(
-                f"{words} is {figure(value)} {unit}, a {found.words} has {figure(low)} to {figure(high)} {unit}.",
-                field=name, remedy="Check unit and digits against the data sheet.",
-            )  # fmt: skip
+                say("kinds-has-to", words=words, value=value, unit=unit, found_words=found.words, low=low, high=high),
+                field=name,
+                remedy=say("kinds-check-unit-and-digits-against"),
+            )
     changed = replace(found, **(own or {}))  # type: ignore[arg-type]  # names were checked above
     if not changed.film_low_um <= changed.film_um <= changed.film_high_um:
         raise OutOfRange(
-            f"The film is {figure(changed.film_um)} µm, but thinnest and thickest are "
-            f"{figure(changed.film_low_um)} and {figure(changed.film_high_um)} µm.",
-            field="film_um", remedy="Order them: thinnest, usual, thickest.",
-        )  # fmt: skip
+            say(
+                "kinds-film-m-but-thinnest-and",
+                film_um=changed.film_um,
+                film_low_um=changed.film_low_um,
+                film_high_um=changed.film_high_um,
+            ),
+            field="film_um",
+            remedy=say("kinds-order-them-thinnest-usual-thickest"),
+        )
     return changed

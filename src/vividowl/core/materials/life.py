@@ -10,6 +10,7 @@ from enum import StrEnum
 
 from vividowl.core.materials.kinds import CATALOGUE, Material
 from vividowl.core.quantities.errors import CoreError, NotEnoughData, require_range
+from vividowl.core.quantities.words import Words, listed, say
 
 # Months until the next look. Common practice, no source.
 DUST_MONTHS = {"dusty": 6, "pets": 6, "smoke": 6, "normal": 12, "unknown": 12}
@@ -33,7 +34,7 @@ class NextService:
 
     on: date
     months: int
-    reason: str
+    reason: Words
     by_drift: date | None = None
 
 
@@ -78,9 +79,13 @@ def interface_months(interface: Material, school: LifeSchool = LifeSchool.USUAL,
 
 
 def next_service(
-    today: date, surroundings: str, interfaces: Sequence[Material], school: LifeSchool = LifeSchool.USUAL,
-    cold_plate: str = "unknown", drift: Drift | None = None,
-) -> NextService:  # fmt: skip
+    today: date,
+    surroundings: str,
+    interfaces: Sequence[Material],
+    school: LifeSchool = LifeSchool.USUAL,
+    cold_plate: str = "unknown",
+    drift: Drift | None = None,
+) -> NextService:
     """Propose the next service date.
 
     today: day of hand-over [date]
@@ -95,13 +100,15 @@ def next_service(
     source: common practice, no source
     """
     if surroundings not in DUST_MONTHS:
-        raise CoreError(f"“{surroundings}” is not known here; allowed: {', '.join(DUST_MONTHS)}.", field="surroundings")
-    lives = f"lives in a {surroundings.replace('normal', 'clean')} place"
-    choices = [(DUST_MONTHS[surroundings], f"dust, {'surroundings not known' if surroundings == 'unknown' else lives}")]
-    choices += [(interface_months(m, school, cold_plate), f"the {m.words} is due for a look") for m in interfaces]
+        raise CoreError(
+            say("life-not-known-here-allowed", surroundings=surroundings, dust_months=listed(DUST_MONTHS)),
+            field="surroundings",
+        )
+    choices = [(DUST_MONTHS[surroundings], say("life-dust", surroundings=surroundings))]
+    choices += [(interface_months(m, school, cold_plate), say("life-due-for-look", words=m.words)) for m in interfaces]
     if drift is not None and drift.months_left is not None:
-        choices.append((max(1, int(drift.months_left + 1e-6)), "by its drift so far it is held back again then"))
-    months, reason = min(choices)
+        choices.append((max(1, int(drift.months_left + 1e-6)), say("life-by-its-drift-so-far")))
+    months, reason = min(choices, key=lambda choice: choice[0])
     held_again = drift.months_left if drift is not None else None
     by_drift = add_months(today, int(held_again + 1e-6)) if held_again is not None else None
     return NextService(add_months(today, months), months, reason, by_drift)
@@ -109,7 +116,7 @@ def next_service(
 
 def fit_drift(
     visits: Sequence[tuple[float, float]], power: float, limit_c: float, room_c: float, start: float | None = None
-) -> Drift:  # fmt: skip
+) -> Drift:
     """How fast a device gets worse, from readings at successive visits without a service between them.
 
     visits: months and resistance (n, 2) [months, K/W], n >= 2, months rising
@@ -123,13 +130,15 @@ def fit_drift(
     source: least squares, textbook; a straight line is common practice, no source
     """
     if len(visits) < VISITS_LEAST:
-        raise NotEnoughData("A drift needs two visits.", field="visits", remedy="Measure again at the next visit.")
+        raise NotEnoughData(
+            say("life-drift-needs-two-visits"), field="visits", remedy=say("life-measure-again-at-next-visit")
+        )
     require_range("power", power, "W", 0.1, 2000.0)
     months, values = [m for m, _ in visits], [r for _, r in visits]
     mean_m, mean_r = sum(months) / len(months), sum(values) / len(values)
     spread = sum((m - mean_m) ** 2 for m in months)
     if spread <= 0:
-        raise NotEnoughData("The visits are of one day.", field="visits", remedy="Measure again at the next visit.")
+        raise NotEnoughData(say("life-visits-one-day"), field="visits", remedy=say("life-measure-again-at-next-visit"))
     slope = sum((m - mean_m) * (r - mean_r) for m, r in visits) / spread
     allowed = (limit_c - room_c) / power
     now = start if start is not None else mean_r + slope * (months[-1] - mean_m)

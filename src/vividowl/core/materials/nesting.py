@@ -12,6 +12,7 @@ from rectpack.geometry import Rectangle
 
 from vividowl.core.materials.pieces import UNIT, Box, Nesting, Piece, Placement, Remainder, Sheet
 from vividowl.core.quantities.errors import OutOfRange, require_range
+from vividowl.core.quantities.words import say
 
 KEEP_MM = 10.0  # an offcut narrower than this is not kept; common practice, no source
 PIECES_MOST, SHEETS_MOST = 200, 50
@@ -42,7 +43,7 @@ def with_margin(width_mm: float, length_mm: float, margin_mm: float, step_mm: fl
     source: common practice, no source; 14.66 x 15.04 mm becomes 15.5 x 15.5 mm with 0.2 mm a side
     """
     for name, value in (("width_mm", width_mm), ("length_mm", length_mm)):
-        require_range(name, value, "mm", 1.0, 200.0, "Measure the die with plastic calipers.")
+        require_range(name, value, "mm", 1.0, 200.0, say("application-measure-die-with-plastic-calipers"))
     require_range("margin_mm", margin_mm, "mm", 0.0, 5.0)
     require_range("step_mm", step_mm, "mm", 0.1, 5.0)
     a, b = (float(np.ceil((s + 2.0 * margin_mm) / step_mm - 1e-6)) * step_mm for s in (width_mm, length_mm))
@@ -62,13 +63,13 @@ def nest(pieces: Sequence[Piece], sheets: Sequence[Sheet], kerf_mm: float = 0.0,
         less the pieces, where the largest rectangle left counts as kept
     source: J. Jylanki, "A thousand ways to pack the bin" (2010) for the heuristic; packing by the rectpack library
     """
-    require_range("pieces", len(pieces), "", 1, PIECES_MOST, "Cut in several goes.")
-    require_range("sheets", len(sheets), "", 1, SHEETS_MOST, "Name a sheet or an offcut.")
-    require_range("kerf_mm", kerf_mm, "mm", 0.0, 5.0, "A blade takes 0 to 0.3 mm.")
+    require_range("pieces", len(pieces), "", 1, PIECES_MOST, say("nesting-cut-in-several-goes"))
+    require_range("sheets", len(sheets), "", 1, SHEETS_MOST, say("nesting-name-sheet-or-offcut"))
+    require_range("kerf_mm", kerf_mm, "mm", 0.0, 5.0, say("nesting-blade-takes-to-mm"))
     for kind, rows in (("piece", pieces), ("sheet", sheets)):
         for row in rows:
             for side in (row.width_mm, row.length_mm):
-                require_range(kind, side, "mm", 0.5, 2000.0, f"Each side of a {kind} has a size above nought.")
+                require_range(kind, side, "mm", 0.5, 2000.0, say("nesting-each-side-has-size-above", kind=kind))
     kerf = round(kerf_mm * UNIT)
     blocks = _blocks(pieces, kerf)
     _refuse_oversize(pieces, sheets, blocks, kerf)
@@ -111,13 +112,20 @@ def _refuse_oversize(pieces: Sequence[Piece], sheets: Sequence[Sheet], blocks: S
         ):
             continue
         largest = max(sheets, key=lambda s: s.width_mm * s.length_mm)
-        what = f"The strip “{pieces[block.pieces[0]].together}”" if len(block.pieces) > 1 else "A piece"
+        what = say("nesting-strip", together=pieces[block.pieces[0]].together) if len(block.pieces) > 1 else "A piece"
         width, length = (block.width - kerf) / UNIT, (block.length - kerf) / UNIT
         raise OutOfRange(
-            f"{what} of {width:g} × {length:g} mm is larger than any sheet; the largest is {largest.width_mm:g} × "
-            f"{largest.length_mm:g} mm.",
-            field="pieces", remedy="Take a larger sheet, or put two pieces side by side.",
-        )  # fmt: skip
+            say(
+                "nesting-mm-larger-than-any-sheet",
+                what=what,
+                width=width,
+                length=length,
+                width_mm=largest.width_mm,
+                length_mm=largest.length_mm,
+            ),
+            field="pieces",
+            remedy=say("nesting-take-larger-sheet-or-put"),
+        )
 
 
 def _arrangements(
@@ -126,9 +134,11 @@ def _arrangements(
     """Orders of the blocks with a rule and an order of the sheets: the usual ones first, then shuffled ones."""
     numbers = range(len(blocks))
     keys = (
-        lambda i: (-blocks[i].width * blocks[i].length, i), lambda i: (-max(blocks[i].width, blocks[i].length), i),
-        lambda i: (-min(blocks[i].width, blocks[i].length), i), lambda i: (-blocks[i].width - blocks[i].length, i),
-    )  # fmt: skip
+        lambda i: (-blocks[i].width * blocks[i].length, i),
+        lambda i: (-max(blocks[i].width, blocks[i].length), i),
+        lambda i: (-min(blocks[i].width, blocks[i].length), i),
+        lambda i: (-blocks[i].width - blocks[i].length, i),
+    )
     orders = [sorted(numbers, key=key) for key in keys]
     # Offcuts come first, the smallest before the others; then sheets, or the largest first to open fewer of them.
     by_size = sorted(range(len(sheets)), key=lambda i: (not sheets[i].offcut, sheets[i].free_mm2, i))
@@ -154,8 +164,13 @@ def _arrangements(
 def _surface(packer: type, sheet: Sheet, kerf: int) -> Any:  # noqa: ANN401 - the library has no types
     surface = packer(round(sheet.width_mm * UNIT) + kerf, round(sheet.length_mm * UNIT) + kerf, True)
     for box in sheet.taken:
-        _take(surface, round(box.x_mm * UNIT), round(box.y_mm * UNIT), round(box.width_mm * UNIT) + kerf,
-              round(box.length_mm * UNIT) + kerf)  # fmt: skip
+        _take(
+            surface,
+            round(box.x_mm * UNIT),
+            round(box.y_mm * UNIT),
+            round(box.width_mm * UNIT) + kerf,
+            round(box.length_mm * UNIT) + kerf,
+        )
     return surface
 
 
@@ -166,9 +181,13 @@ def _take(surface: Any, x: int, y: int, width: int, length: int) -> None:  # noq
 
 
 def _pack(
-    blocks: Sequence[_Block], order: Sequence[int], packer: type, sheets: Sequence[Sheet], sheet_order: Sequence[int],
+    blocks: Sequence[_Block],
+    order: Sequence[int],
+    packer: type,
+    sheets: Sequence[Sheet],
+    sheet_order: Sequence[int],
     kerf: int,
-) -> tuple[list[tuple[int, Any]], list[int], dict[int, Any]]:  # fmt: skip
+) -> tuple[list[tuple[int, Any]], list[int], dict[int, Any]]:
     surfaces = {i: _surface(packer, sheets[i], kerf) for i in sheet_order}
     placed: list[tuple[int, Any]] = []
     left: list[int] = []
@@ -195,9 +214,13 @@ def _largest(surface: Any, kerf: int) -> Box | None:  # noqa: ANN401
 
 
 def _score(
-    blocks: Sequence[_Block], sheets: Sequence[Sheet], placed: Sequence[tuple[int, Any]], left: Sequence[int],
-    surfaces: dict[int, Any], kerf: int,
-) -> tuple[float, ...]:  # fmt: skip
+    blocks: Sequence[_Block],
+    sheets: Sequence[Sheet],
+    placed: Sequence[tuple[int, Any]],
+    left: Sequence[int],
+    surfaces: dict[int, Any],
+    kerf: int,
+) -> tuple[float, ...]:
     """Less is better: area without room, area lost, new sheets opened, sheets touched."""
     without = sum(blocks[i].width * blocks[i].length for i in left) / UNIT**2
     kept = sum(box.area_mm2 for s in surfaces.values() if (box := _largest(s, kerf)) is not None)
@@ -206,9 +229,14 @@ def _score(
 
 
 def _result(
-    pieces: Sequence[Piece], sheets: Sequence[Sheet], blocks: Sequence[_Block], placed: Sequence[tuple[int, Any]],
-    left: Sequence[int], kerf: int, tries: int,
-) -> Nesting:  # fmt: skip
+    pieces: Sequence[Piece],
+    sheets: Sequence[Sheet],
+    blocks: Sequence[_Block],
+    placed: Sequence[tuple[int, Any]],
+    left: Sequence[int],
+    kerf: int,
+    tries: int,
+) -> Nesting:
     placements: list[Placement] = []
     cut: dict[int, list[Box]] = {}
     for sheet, found in placed:
@@ -224,8 +252,11 @@ def _result(
             along += w + kerf
     remainders, kept = [], 0.0
     for sheet in sorted(cut):
-        surface = _surface(MaxRectsBssf, Sheet("", sheets[sheet].width_mm, sheets[sheet].length_mm,
-                                               (*sheets[sheet].taken, *cut[sheet])), kerf)  # fmt: skip
+        surface = _surface(
+            MaxRectsBssf,
+            Sheet("", sheets[sheet].width_mm, sheets[sheet].length_mm, (*sheets[sheet].taken, *cut[sheet])),
+            kerf,
+        )
         largest = _largest(surface, kerf)
         kept += largest.area_mm2 if largest else 0.0
         remainders.append(Remainder(sheet, largest, (*sheets[sheet].taken, *cut[sheet])))
@@ -233,6 +264,10 @@ def _result(
     free = sum(sheets[i].free_mm2 for i in cut)
     unplaced = tuple(sorted(i for n in left for i in blocks[n].pieces))
     return Nesting(
-        tuple(sorted(placements, key=lambda p: p.piece)), unplaced, tuple(remainders), max(0.0, free - area - kept),
-        1.0 - area / free if free else 0.0, tries,
-    )  # fmt: skip
+        tuple(sorted(placements, key=lambda p: p.piece)),
+        unplaced,
+        tuple(remainders),
+        max(0.0, free - area - kept),
+        1.0 - area / free if free else 0.0,
+        tries,
+    )

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from itertools import combinations_with_replacement
 
 from vividowl.core.quantities.errors import OutOfRange, require_range
+from vividowl.core.quantities.words import Words, say
 
 PAD_THICKNESSES_MM = (0.5, 1.0, 1.5, 2.0, 2.5, 3.0)
 STACK_MOST = 2
@@ -42,25 +43,32 @@ def choose_pad(
     formula: c = 1 - gap / t at gap +- tolerance; a single pad before a stack, then nearest to the middle of the window
     source: common practice, no source
     """
-    require_range("gap_mm", gap_mm, "mm", 0.1, 100.0, "Measure it with a ball of putty and calipers.")
+    require_range("gap_mm", gap_mm, "mm", 0.1, 100.0, say("pads-measure-with-ball-putty-and"))
     require_range("tolerance_mm", tolerance_mm, "mm", 0.0, 10.0)
     if tolerance_mm >= gap_mm:
         raise OutOfRange(
-            f"The tolerance of {tolerance_mm:g} mm is as large as the gap of {gap_mm:g} mm.", field="tolerance_mm",
-            remedy="Measure the gap again; below its own tolerance use putty.",
-        )  # fmt: skip
-    require_range("min_compression", min_compression, "", 0.0, 0.9, "Give a share: 0.1 for 10 %.")
+            say("pads-tolerance-mm-as-large-as", tolerance_mm=tolerance_mm, gap_mm=gap_mm),
+            field="tolerance_mm",
+            remedy=say("pads-measure-gap-again-below-its"),
+        )
+    require_range("min_compression", min_compression, "", 0.0, 0.9, say("pads-give-share-for"))
     if not min_compression < max_compression <= 0.9:
         raise OutOfRange(
-            f"The largest compression, {max_compression:g}, must lie above the least, {min_compression:g}, up to 0.9.",
-            field="max_compression", remedy="The data sheet of the pad names both; 0.1 to 0.3 is usual.",
-        )  # fmt: skip
+            say(
+                "pads-largest-compression-must-lie-above",
+                max_compression=max_compression,
+                min_compression=min_compression,
+            ),
+            field="max_compression",
+            remedy=say("pads-data-sheet-pad-names-both"),
+        )
     widest = STACK_MOST * PAD_THICKNESSES_MM[-1] * (1.0 - min_compression)
     if gap_mm - tolerance_mm > widest:
         raise OutOfRange(
-            f"The gap of {gap_mm:g} mm is wider than any stack fills; up to {widest:g} mm can be bridged.",
-            field="gap_mm", remedy="Use a copper shim or putty, or check the measurement.",
-        )  # fmt: skip
+            say("pads-gap-mm-wider-than-any", gap_mm=gap_mm, widest=widest),
+            field="gap_mm",
+            remedy=say("pads-use-copper-shim-or-putty"),
+        )
 
     def choice(stack: tuple[float, ...]) -> PadChoice:
         t = sum(stack)
@@ -72,9 +80,13 @@ def choose_pad(
     middle = 0.5 * (min_compression + max_compression)
     return min(
         map(choice, stacks),
-        key=lambda c: (not c.fits, len(c.stack_mm) if c.fits else 0,
-                       abs(0.5 * (c.compression_min + c.compression_max) - middle), len(c.stack_mm)),
-    )  # fmt: skip
+        key=lambda c: (
+            not c.fits,
+            len(c.stack_mm) if c.fits else 0,
+            abs(0.5 * (c.compression_min + c.compression_max) - middle),
+            len(c.stack_mm),
+        ),
+    )
 
 
 # Caliper and hand on a pressed ball, from memory. A pad comes back by up to a tenth after years under a cooler.
@@ -91,7 +103,7 @@ class Gap:
 
     gap_mm: float
     tolerance_mm: float
-    how: str
+    how: Words
 
 
 @dataclass(frozen=True)
@@ -103,7 +115,7 @@ class PadForce:
     share: float
     lifts: bool
     bulges: bool
-    reason: str
+    reason: Words
 
 
 @dataclass(frozen=True)
@@ -112,7 +124,7 @@ class Heights:
 
     putty: bool
     choice: PadChoice | None
-    reason: str
+    reason: Words
 
 
 def gap_from_imprint(imprint_mm: float) -> Gap:
@@ -124,8 +136,8 @@ def gap_from_imprint(imprint_mm: float) -> Gap:
     formula: the imprint is the gap
     source: common practice, no source; tolerance from memory
     """
-    require_range("imprint_mm", imprint_mm, "mm", 0.1, 12.0, "Measure the flattened ball at its middle.")
-    return Gap(imprint_mm, IMPRINT_TOLERANCE_MM, "imprint of a putty ball")
+    require_range("imprint_mm", imprint_mm, "mm", 0.1, 12.0, say("pads-measure-flattened-ball-at-its"))
+    return Gap(imprint_mm, IMPRINT_TOLERANCE_MM, say("pads-imprint-putty-ball"))
 
 
 def gap_from_crushed_pad(crushed_mm: float) -> Gap:
@@ -137,9 +149,9 @@ def gap_from_crushed_pad(crushed_mm: float) -> Gap:
     formula: crushed thickness less a rebound of 0 to 10 %
     source: common practice, no source; rebound from memory
     """
-    require_range("crushed_mm", crushed_mm, "mm", 0.1, 12.0, "Measure in the dent, not at the rim.")
+    require_range("crushed_mm", crushed_mm, "mm", 0.1, 12.0, say("pads-measure-in-dent-not-at"))
     low, high = crushed_mm * (1.0 - REBOUND_HIGH), crushed_mm * (1.0 - REBOUND_LOW)
-    return Gap((low + high) / 2.0, (high - low) / 2.0 + IMPRINT_TOLERANCE_MM, "crushed old pad")
+    return Gap((low + high) / 2.0, (high - low) / 2.0 + IMPRINT_TOLERANCE_MM, say("pads-crushed-old-pad"))
 
 
 def pad_force(
@@ -168,17 +180,13 @@ def pad_force(
     share = force / clamp_n
     lifts = bulges or share > CLAMP_SHARE
     if bulges:
-        reason = (
-            f"Too thick: pressed by {100 * compression:.0f} %, its window ends at {100 * max_compression:.0f} %. It "
-            "holds the cooler off the die or bulges the cover."
+        reason = say(
+            "pads-too-thick-pressed-by-its", compression=100 * compression, max_compression=100 * max_compression
         )
     elif lifts:
-        reason = (
-            f"The pads push back with {force:.0f} N, {100 * share:.0f} % of the clamping force: the die may go short. "
-            "Take a softer or thinner pad, or putty."
-        )
+        reason = say("pads-pads-push-back-with-n", force=force, share=100 * share)
     else:
-        reason = f"The pads push back with {force:.0f} N, {100 * share:.0f} % of the clamping force."
+        reason = say("pads-pads-push-back-with-n-2", force=force, share=100 * share)
     return PadForce(force, share, lifts, bulges, reason)
 
 
@@ -195,17 +203,23 @@ def choose_for_heights(
     formula: the pad must stay in its window from the widest to the narrowest gap
     source: common practice, no source
     """
-    require_range("gaps", len(gaps), "", 1, 200, "Measure one gap at least.")
+    require_range("gaps", len(gaps), "", 1, 200, say("pads-measure-one-gap-at-least"))
     low = min(g.gap_mm - g.tolerance_mm for g in gaps)
     high = max(g.gap_mm + g.tolerance_mm for g in gaps)
-    require_range("narrowest_gap", low, "mm", 0.05, 100.0, "A gap below its own tolerance wants putty.")
+    require_range("narrowest_gap", low, "mm", 0.05, 100.0, say("pads-gap-below-its-own-tolerance"))
     choice = choose_pad((low + high) / 2.0, (high - low) / 2.0, min_compression, max_compression)
     if choice.fits:
         return Heights(
-            False, choice, f"One pad of {choice.thickness_mm:g} mm serves gaps of {low:.2f} to {high:.2f} mm."
+            False, choice, say("pads-one-pad-mm-serves-gaps", thickness_mm=choice.thickness_mm, low=low, high=high)
         )
     return Heights(
-        True, None,
-        f"The gaps run from {low:.2f} to {high:.2f} mm: no pad stays between {100 * min_compression:.0f} and "
-        f"{100 * max_compression:.0f} % over all of them. Use putty, or pads of different thickness part by part.",
-    )  # fmt: skip
+        True,
+        None,
+        say(
+            "pads-gaps-run-from-to-mm",
+            low=low,
+            high=high,
+            min_compression=100 * min_compression,
+            max_compression=100 * max_compression,
+        ),
+    )

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from vividowl.core.quantities.errors import OutOfRange, require_range
+from vividowl.core.quantities.words import Words, say
 
 FARADAY = 96485.33212  # [C/mol], CODATA 2018, exact
 NICKEL_MOLAR_MASS = 58.6934e-3  # [kg/mol], IUPAC
@@ -35,7 +36,7 @@ class Bath:
     """How a cold plate gets its nickel. words of the bath; area_cm2: wetted [cm2]; target_um [um]; temperature_c
     [degC]; rate_um_h: of this bath [um/h]; hours in it [h]; amps: current, None without one [A]."""
 
-    words: str
+    words: Words
     area_cm2: float
     target_um: float
     temperature_c: float
@@ -53,7 +54,7 @@ def faraday_rate_um_h(current_density_a_dm2: float) -> float:
     formula: v = i M / (z F rho)
     source: Faraday's law of electrolysis with CODATA constants
     """
-    require_range("current_density_a_dm2", current_density_a_dm2, "A/dm²", 0.01, 20.0, "1 to 6 A/dm² is usual.")
+    require_range("current_density_a_dm2", current_density_a_dm2, "A/dm²", 0.01, 20.0, say("plating-to-dm-usual"))
     metres_per_second = 100.0 * current_density_a_dm2 * NICKEL_MOLAR_MASS / (NICKEL_CHARGE * FARADAY * NICKEL_DENSITY)
     return metres_per_second * 3600e6
 
@@ -77,25 +78,29 @@ def plating_time(
     formula: t = d / v, v of the bath, by Faraday's law or 2.5 um/h
     source: Faraday's law; the electroless rate is common practice, no source
     """
-    require_range("target_um", target_um, "µm", 0.1, 200.0, "10 µm is the least that lasts, 20 µm is better.")
+    require_range("target_um", target_um, "µm", 0.1, 200.0, say("plating-m-least-that-lasts-m"))
     if own_rate_um_h is not None:
-        rate = require_range(
-            "rate_um_h", own_rate_um_h, "µm/h", 0.1, 200.0, "Kit baths 2.5, common ones 10 to 20 µm/h."
-        )
+        rate = require_range("rate_um_h", own_rate_um_h, "µm/h", 0.1, 200.0, say("plating-kit-baths-common-ones-to"))
         return PlatingTime(target_um / rate, rate)
     if method is PlatingMethod.ELECTROLYTIC:
         if current_density_a_dm2 is None:
             raise OutOfRange(
-                "Electrolytic plating needs the current density.", field="current_density_a_dm2",
-                remedy="Current over the wetted area, in A/dm².",
-            )  # fmt: skip
+                say("plating-electrolytic-plating-needs-current-density"),
+                field="current_density_a_dm2",
+                remedy=say("plating-current-over-wetted-area-in"),
+            )
         rate = faraday_rate_um_h(current_density_a_dm2)
     else:
         if temperature_c is not None and not ELECTROLESS_LOW_C <= temperature_c <= ELECTROLESS_HIGH_C:
             raise OutOfRange(
-                f"The rate of the bath at {temperature_c:g} °C is not known; it is from {ELECTROLESS_LOW_C:g} to "
-                f"{ELECTROLESS_HIGH_C:g} °C.",
-                field="temperature_c", remedy="Bring the bath to 70 °C, or enter the rate of the bath itself.",
-            )  # fmt: skip
+                say(
+                    "plating-rate-bath-at-c-not",
+                    temperature_c=temperature_c,
+                    electroless_low_c=ELECTROLESS_LOW_C,
+                    electroless_high_c=ELECTROLESS_HIGH_C,
+                ),
+                field="temperature_c",
+                remedy=say("plating-bring-bath-to-c-or"),
+            )
         rate = ELECTROLESS_UM_H
     return PlatingTime(target_um / rate, rate)

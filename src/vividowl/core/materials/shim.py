@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from vividowl.core.heat.conduction import in_series, layer_resistance
 from vividowl.core.materials.pads import Gap
 from vividowl.core.quantities.errors import CoreError, OutOfRange, require_range
+from vividowl.core.quantities.words import Words, listed, say
 
 COPPER_CONDUCTIVITY = 390.0  # [W/(m K)] near 25 degC, textbook
 EDGE_MM = 1.0  # caliper's and hand's tolerance on a shim's place; from memory
@@ -37,7 +38,7 @@ class ShimFit:
     reason in words."""
 
     fits: bool
-    reason: str
+    reason: Words
     uncovered_mm: float
 
 
@@ -50,7 +51,7 @@ class ShimHeight:
     limit_mm: float
     stock_mm: float | None
     film_mm: float
-    reason: str
+    reason: Words
 
 
 def shim_height(shim_mm: float, gap: Gap, bond: str = "glue") -> ShimHeight:
@@ -64,53 +65,68 @@ def shim_height(shim_mm: float, gap: Gap, bond: str = "glue") -> ShimHeight:
     formula: limit = gap - tolerance - two films; the next stock size down; film on the chip = gap - shim - bond
     source: geometry; films and stock sizes from memory
     """
-    require_range("shim_mm", shim_mm, "mm", 0.05, 5.0, "Measure the copper with calipers.")
+    require_range("shim_mm", shim_mm, "mm", 0.05, 5.0, say("shim-measure-copper-with-calipers"))
     bond_mm = _bond(bond)[1]
     limit = gap.gap_mm - gap.tolerance_mm - FILM_MM - bond_mm
     stock = max((t for t in STOCK_MM if t <= limit + 1e-9), default=None)
     film = max(FILM_MM, gap.gap_mm - shim_mm - bond_mm)
-    asked = f"{gap.gap_mm:.2f} ± {gap.tolerance_mm:.2f} mm"
+    asked = say("shim-gap", gap_mm=gap.gap_mm, tolerance_mm=gap.tolerance_mm)
     if shim_mm > limit + 1e-9:
         down = (
-            f"Take {stock:g} mm, the next size down." if stock is not None else "No copper is thin enough: take putty."
+            say("shim-take-mm-next-size-down", stock=stock)
+            if stock is not None
+            else say("shim-no-copper-thin-enough-take")
         )
         return ShimHeight(
             False,
             limit,
             stock,
             film,
-            f"{shim_mm:g} mm of copper holds the cooler off the die: the gap of "
-            f"{asked} leaves {max(0.0, limit):.2f} mm beside two films. {down}",
+            say("shim-mm-copper-holds-cooler-off", shim_mm=shim_mm, asked=asked, limit=max(0.0, limit), down=down),
         )
     if film > FILM_MOST_MM:
-        more = f"take {stock:g} mm" if stock is not None and stock > shim_mm + 1e-9 else "take putty"
+        more = (
+            say("shim-take-mm", stock=stock) if stock is not None and stock > shim_mm + 1e-9 else say("shim-take-putty")
+        )
         return ShimHeight(
             True,
             limit,
             stock,
             film,
-            f"{shim_mm:g} mm in a gap of {asked} leaves {film:.2f} mm of paste on the "
-            f"chip; beyond {FILM_MOST_MM:g} mm it creeps out: {more}.",
+            say(
+                "shim-mm-in-gap-leaves-mm",
+                shim_mm=shim_mm,
+                asked=asked,
+                film=film,
+                film_most_mm=FILM_MOST_MM,
+                more=more,
+            ),
         )
     return ShimHeight(
         True,
         limit,
         stock,
         film,
-        f"{shim_mm:g} mm goes into the gap of {asked} with {film:.2f} mm of paste on the chip.",
+        say("shim-mm-goes-into-gap-with", shim_mm=shim_mm, asked=asked, film=film),
     )
 
 
 def _bond(bond: str) -> tuple[float, float]:
     if bond not in BONDS:
-        raise CoreError(f"“{bond}” does not hold a shim; allowed: {', '.join(BONDS)}.", field="bond")
+        raise CoreError(say("shim-does-not-hold-shim-allowed", bond=bond, bonds=listed(BONDS)), field="bond")
     return BONDS[bond]
 
 
 def shim_gain(
-    width_mm: float, length_mm: float, power: float, pad_um: float, pad_conductivity: float, shim_um: float,
-    film_um: float = 48.0, bond: str = "paste",
-) -> ShimGain:  # fmt: skip
+    width_mm: float,
+    length_mm: float,
+    power: float,
+    pad_um: float,
+    pad_conductivity: float,
+    shim_um: float,
+    film_um: float = 48.0,
+    bond: str = "paste",
+) -> ShimGain:
     """A pad against a copper shim with paste on the chip's face, and paste or glue on the heatsink's.
 
     width_mm: width of the contact [mm], 1 to 200
@@ -127,22 +143,32 @@ def shim_gain(
     source: Fourier's law, series chain; contacts and spreading left out
     """
     for name, value in (("width_mm", width_mm), ("length_mm", length_mm)):
-        require_range(name, value, "mm", 1.0, 200.0, "Measure the package with calipers.")
+        require_range(name, value, "mm", 1.0, 200.0, say("shim-measure-package-with-calipers"))
     require_range("power", power, "W", 0.0, 2000.0)
     area = width_mm * length_mm
     pad = layer_resistance(pad_um, pad_conductivity, area)
     conductivity, bond_mm = _bond(bond)
-    shim = in_series([layer_resistance(film_um, PASTE_CONDUCTIVITY, area),
-                      layer_resistance(shim_um, COPPER_CONDUCTIVITY, area),
-                      layer_resistance(1000.0 * bond_mm, conductivity, area)])  # fmt: skip
+    shim = in_series(
+        [
+            layer_resistance(film_um, PASTE_CONDUCTIVITY, area),
+            layer_resistance(shim_um, COPPER_CONDUCTIVITY, area),
+            layer_resistance(1000.0 * bond_mm, conductivity, area),
+        ]
+    )
     return ShimGain(pad, shim, power * (pad - shim))
 
 
 def shim_fit(
-    shim_width_mm: float, shim_length_mm: float, package_width_mm: float, package_length_mm: float,
-    die_width_mm: float, die_length_mm: float, offset_x_mm: float = 0.0, offset_y_mm: float = 0.0,
+    shim_width_mm: float,
+    shim_length_mm: float,
+    package_width_mm: float,
+    package_length_mm: float,
+    die_width_mm: float,
+    die_length_mm: float,
+    offset_x_mm: float = 0.0,
+    offset_y_mm: float = 0.0,
     neighbours_mm: float | None = None,
-) -> ShimFit:  # fmt: skip
+) -> ShimFit:
     """Whether a shim stays on its package and covers the die, which may sit off-centre.
 
     shim_width_mm: width of the shim [mm], 1 to 200
@@ -161,10 +187,14 @@ def shim_fit(
     source: geometry; smaller than the package is common practice, no source
     """
     for name, value in (
-        ("shim_width_mm", shim_width_mm), ("shim_length_mm", shim_length_mm), ("package_width_mm", package_width_mm),
-        ("package_length_mm", package_length_mm), ("die_width_mm", die_width_mm), ("die_length_mm", die_length_mm),
-    ):  # fmt: skip
-        require_range(name, value, "mm", 1.0, 200.0, "Measure with plastic calipers.")
+        ("shim_width_mm", shim_width_mm),
+        ("shim_length_mm", shim_length_mm),
+        ("package_width_mm", package_width_mm),
+        ("package_length_mm", package_length_mm),
+        ("die_width_mm", die_width_mm),
+        ("die_length_mm", die_length_mm),
+    ):
+        require_range(name, value, "mm", 1.0, 200.0, say("shim-measure-with-plastic-calipers"))
     uncovered, over, nearest = 0.0, 0.0, math.inf
     for shim, package, die, offset, name in (
         (shim_width_mm, package_width_mm, die_width_mm, offset_x_mm, "offset_x_mm"),
@@ -172,9 +202,10 @@ def shim_fit(
     ):
         if abs(offset) + die / 2.0 > package / 2.0 + 1e-9:
             raise OutOfRange(
-                f"A die of {die:g} mm, {offset:g} mm off the middle, reaches beyond its package of {package:g} mm.",
-                field=name, remedy="Measure from the package's edges to the die's edges.",
-            )  # fmt: skip
+                say("shim-die-mm-mm-off-middle", die=die, offset=offset, package=package),
+                field=name,
+                remedy=say("shim-measure-from-package-s-edges"),
+            )
         over = max(over, shim - package)
         # Over the die's middle, as far as the package allows.
         room = max(0.0, (package - shim) / 2.0)
@@ -186,18 +217,20 @@ def shim_fit(
     if over > 0:
         return ShimFit(
             False,
-            f"The shim is {over:g} mm wider than the package, so it can touch the parts around it; allowed is up to "
-            f"{package_width_mm:g} × {package_length_mm:g} mm.",
+            say(
+                "shim-shim-mm-wider-than-package",
+                over=over,
+                package_width_mm=package_width_mm,
+                package_length_mm=package_length_mm,
+            ),
             uncovered,
         )
     if uncovered > 1e-9:
-        return ShimFit(False, f"It leaves {uncovered:.1f} mm of the die bare.", uncovered)
+        return ShimFit(False, say("shim-leaves-mm-die-bare", uncovered=uncovered), uncovered)
     if nearest < EDGE_MM:
         return ShimFit(
             True,
-            f"It fits, but bare parts stand {max(0.0, nearest):.1f} mm from where the shim lies: insulate them, "
-            f"and glue "
-            "the shim to the heatsink so that it cannot wander.",
+            say("shim-fits-but-bare-parts-stand", nearest=max(0.0, nearest)),
             0.0,
         )
-    return ShimFit(True, "It stays on the package and covers the die.", 0.0)
+    return ShimFit(True, say("shim-stays-on-package-and-covers"), 0.0)

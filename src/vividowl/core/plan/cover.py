@@ -23,6 +23,7 @@ from vividowl.core.plan.spots import (
     Inspection,
     named,
 )
+from vividowl.core.quantities.words import Words, say
 
 
 def check_cover(c: CoverSpot) -> CoverSpot:
@@ -34,18 +35,16 @@ def check_cover(c: CoverSpot) -> CoverSpot:
     source: common practice, no source
     """
     for name in ("pad_width_mm", "pad_length_mm"):
-        named(name, getattr(c, name), 2.0, 400.0, "Measure the pad.")
+        named(name, getattr(c, name), 2.0, 400.0, say("cover-measure-pad"))
     if c.gap_mm is not None:
-        named("cover.gap_mm", c.gap_mm, 0.1, 5.0, "Press a ball of putty between heatsink and cover.")
-        named(
-            "cover.gap_tolerance_mm", c.gap_tolerance_mm, 0.0, 2.0, "As far as the putty differs from place to place."
-        )
+        named("cover.gap_mm", c.gap_mm, 0.1, 5.0, say("cover-press-ball-putty-between-heatsink"))
+        named("cover.gap_tolerance_mm", c.gap_tolerance_mm, 0.0, 2.0, say("cover-as-far-as-putty-differs"))
     if c.battery_mm is not None:
-        named("cover.battery_mm", c.battery_mm, -300.0, 300.0, "From the pad's edge to the battery's outline.")
+        named("cover.battery_mm", c.battery_mm, -300.0, 300.0, say("cover-from-pad-s-edge-to"))
     return c
 
 
-def cover_pad(found: Inspection) -> tuple[PadChoice, str] | None:
+def cover_pad(found: Inspection) -> tuple[PadChoice, Words] | None:
     """The pad that the gap to the cover asks for, and why it presses too hard, empty when it does not; None while the
     gap is not measured.
 
@@ -59,17 +58,15 @@ def cover_pad(found: Inspection) -> tuple[PadChoice, str] | None:
         return None
     pad = choose_pad(c.gap_mm, c.gap_tolerance_mm)
     if not pad.fits:
-        return pad, (
-            f"No pad stays between 10 and 30 % over {c.gap_mm:.2f} ± {c.gap_tolerance_mm:.2f} mm: it presses the "
-            "cover out or does not touch. Use putty, or measure the gap again."
-        )
+        return pad, (say("cover-no-pad-stays-between-and", gap_mm=c.gap_mm, gap_tolerance_mm=c.gap_tolerance_mm))
     force = pad_force(max(0.0, pad.compression_max), c.patch_mm2).force_n
     proud = max(0.0, pad.thickness_mm - c.gap_mm + c.gap_tolerance_mm)
     bulge = cover_bulge_mm(force, proud, c.material, c.thickness_mm, min(c.width_mm, c.length_mm))
     if bulge <= BULGE_MOST_MM:
         return pad, ""
-    return pad, (f"A pad of {pad.thickness_mm:g} mm in this gap pushes the cover out by {bulge:.1f} mm; "
-                 f"{BULGE_MOST_MM:g} mm is the most.")  # fmt: skip
+    return pad, (
+        say("cover-pad-mm-in-this-gap", thickness_mm=pad.thickness_mm, bulge=bulge, bulge_most_mm=BULGE_MOST_MM)
+    )
 
 
 def cover_paths(found: Inspection) -> tuple[float, float] | None:
@@ -104,5 +101,14 @@ def cover_skin(found: Inspection, power: float, behind: float, room_c: float, po
     if paths is None or c is None:
         return None
     share = heat_into_cover(1.0, behind, *paths)
-    return skin_temperature(share * power, room_c, c.material, c.thickness_mm, c.width_mm * c.length_mm, c.patch_mm2,
-                            found.place, power_u=share * power_u, battery_mm=c.battery_mm)  # fmt: skip
+    return skin_temperature(
+        share * power,
+        room_c,
+        c.material,
+        c.thickness_mm,
+        c.width_mm * c.length_mm,
+        c.patch_mm2,
+        found.place,
+        power_u=share * power_u,
+        battery_mm=c.battery_mm,
+    )

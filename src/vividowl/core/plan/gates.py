@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 from vividowl.core.heat.skin import BATTERY_WARN_C, NEVER_ABOVE_C, Skin
 from vividowl.core.job.gates import Gate, Severity, worst_first
+from vividowl.core.quantities.words import Words, say
 
 COATINGS = ("coat", "tape", "lacquer")
 
@@ -32,15 +33,15 @@ class PlanFacts:
     parts_exposed: bool | None = None
     insulation: str = "none"
     carried: bool = False
-    pad_lifts: str = ""
+    pad_lifts: Words = ""
     paste_over_gap: bool = False
-    shim_misfit: str = ""
-    shim_height: str = ""
-    gap_open: str = ""
+    shim_misfit: Words = ""
+    shim_height: Words = ""
+    gap_open: Words = ""
     cover: bool = False
     skin: Skin | None = None
     lap_use: bool = False
-    cover_force: str = ""
+    cover_force: Words = ""
     cover_gap: bool = True
     battery: bool = False
     battery_mm: float | None = None
@@ -48,7 +49,7 @@ class PlanFacts:
     swollen: bool = False
     plating: bool = False
     sealed: bool = False
-    rated: str = ""
+    rated: Words = ""
 
 
 def plan_gates(facts: PlanFacts) -> tuple[Gate, ...]:
@@ -67,57 +68,89 @@ def _alloy(f: PlanFacts) -> list[Gate]:
         return []
     gates: list[Gate] = []
     if f.cold_plate == "aluminium" or f.aluminium_near:
-        where = "The cold plate is aluminium" if f.cold_plate == "aluminium" else "Aluminium stands beside the contact"
-        gates.append(Gate("alloy_on_aluminium", Severity.STOP,
-                          f"{where}: gallium alloy destroys aluminium within days.",
-                          "Choose paste or a phase-change sheet; a smear is enough to do the damage."))  # fmt: skip
+        where = (
+            say("gates-cold-plate-aluminium")
+            if f.cold_plate == "aluminium"
+            else say("gates-aluminium-stands-beside-contact")
+        )
+        gates.append(
+            Gate(
+                "alloy_on_aluminium",
+                Severity.STOP,
+                say("gates-gallium-alloy-destroys-aluminium-within", where=where),
+                say("gates-choose-paste-or-phase-change"),
+            )
+        )
     elif f.cold_plate == "unknown" or f.aluminium_near is None:
-        gates.append(Gate("alloy_metal_unknown", Severity.STOP,
-                          "What the cold plate and the parts beside it are made of is not known yet.",
-                          "Scratch-test or look it up, and note both below; bare aluminium bars alloy."))  # fmt: skip
+        gates.append(
+            Gate(
+                "alloy_metal_unknown",
+                Severity.STOP,
+                say("gates-what-cold-plate-and-parts"),
+                say("gates-scratch-test-or-look-up"),
+            )
+        )
     if f.cold_plate == "copper":
-        gates.append(Gate("alloy_on_copper", Severity.ACKNOWLEDGE,
-                          "On bare copper the alloy soaks in and looks dried out within months.",
-                          "Tell the owner, and agree on a look every year; nickel plating avoids it."))  # fmt: skip
+        gates.append(
+            Gate(
+                "alloy_on_copper",
+                Severity.ACKNOWLEDGE,
+                say("gates-on-bare-copper-alloy-soaks"),
+                say("gates-tell-owner-and-agree-on"),
+            )
+        )
     if f.parts_exposed is not False and f.insulation not in COATINGS:
-        known = "Bare parts stand" if f.parts_exposed else "Nobody has looked whether bare parts stand"
-        gates.append(Gate("parts_not_insulated", Severity.STOP,
-                          f"{known} around the die, and alloy conducts electricity.",
-                          "Put a coating step into the plan: coat twice, 15 min apart, or tape; keep the factory's "
-                          "foam. Confirm it after cleaning."))  # fmt: skip
+        known = say("gates-bare-parts-stand") if f.parts_exposed else say("gates-nobody-has-looked-whether-bare")
+        gates.append(
+            Gate(
+                "parts_not_insulated",
+                Severity.STOP,
+                say("gates-around-die-and-alloy-conducts", known=known),
+                say("gates-put-coating-step-into-plan"),
+            )
+        )
     if f.insulation == "lacquer":
-        gates.append(Gate("lacquer_insulation", Severity.NOTE,
-                          "Nail lacquer insulates cheaply, but holds heat in and is not rated for it.",
-                          "Last choice: two thin layers, not on parts above 80 °C; conformal coat is rated to "
-                          "110 °C."))  # fmt: skip
+        gates.append(
+            Gate(
+                "lacquer_insulation",
+                Severity.NOTE,
+                say("gates-nail-lacquer-insulates-cheaply-but"),
+                say("gates-last-choice-two-thin-layers"),
+            )
+        )
     if f.carried:
-        gates.append(Gate("alloy_carried", Severity.ACKNOWLEDGE,
-                          "It is carried and shaken: alloy can move out of the gap.",
-                          "Prefer a phase-change sheet, or let the owner accept it."))  # fmt: skip
+        gates.append(
+            Gate(
+                "alloy_carried",
+                Severity.ACKNOWLEDGE,
+                say("gates-carried-and-shaken-alloy-can"),
+                say("gates-prefer-phase-change-sheet-or"),
+            )
+        )
     return gates
 
 
 def _contact(f: PlanFacts) -> list[Gate]:
     gates: list[Gate] = []
     if f.pad_lifts:
-        gates.append(Gate("pad_too_thick", Severity.STOP, f.pad_lifts,
-                          "Take the next thinner pad, or putty, and look at the imprint on the die."))  # fmt: skip
+        gates.append(Gate("pad_too_thick", Severity.STOP, f.pad_lifts, say("gates-take-next-thinner-pad-or")))
     if f.rated:
-        gates.append(Gate("service_temperature", Severity.STOP, f.rated,
-                          "Take one that is rated higher, or look its service temperature up again."))  # fmt: skip
+        gates.append(Gate("service_temperature", Severity.STOP, f.rated, say("gates-take-one-that-rated-higher")))
     if f.paste_over_gap:
-        gates.append(Gate("paste_over_gap", Severity.STOP,
-                          "Paste is planned where a gap must be bridged; it cannot bridge one.",
-                          "Take a pad or putty there."))  # fmt: skip
+        gates.append(
+            Gate(
+                "paste_over_gap",
+                Severity.STOP,
+                say("gates-paste-planned-where-gap-must"),
+                say("gates-take-pad-or-putty-there"),
+            )
+        )
     if f.shim_misfit:
-        gates.append(Gate("shim_too_wide", Severity.STOP, f.shim_misfit,
-                          "Take a smaller shim, move it over the die, insulate the parts beside it."))  # fmt: skip
+        gates.append(Gate("shim_too_wide", Severity.STOP, f.shim_misfit, say("gates-take-smaller-shim-move-over")))
     if f.shim_height:
-        gates.append(Gate("shim_too_thick", Severity.STOP, f.shim_height,
-                          "Take the size that it names, and look at the imprint of putty before paste."))  # fmt: skip
+        gates.append(Gate("shim_too_thick", Severity.STOP, f.shim_height, say("gates-take-size-that-names-and")))
     if f.gap_open:
-        gates.append(Gate("gap_not_bridged", Severity.NOTE, f.gap_open,
-                          "Measure that row again; the other rows stand as planned."))  # fmt: skip
+        gates.append(Gate("gap_not_bridged", Severity.NOTE, f.gap_open, say("gates-measure-that-row-again-other")))
     return gates
 
 
@@ -126,17 +159,24 @@ def _cover(f: PlanFacts) -> list[Gate]:
         return []
     gates = _cover_pad(f)
     if f.skin is None:
-        return [*gates, Gate("skin_not_known", Severity.STOP, "How warm the cover gets is not known yet.",
-                             "Give size, material and pad of the cover below.")]  # fmt: skip
+        return [
+            *gates,
+            Gate(
+                "skin_not_known",
+                Severity.STOP,
+                say("gates-how-warm-cover-gets-not"),
+                say("gates-give-size-material-and-pad"),
+            ),
+        ]
     high, limit = f.skin.high_c, f.skin.limit_c
-    said = f"The cover would reach {f.skin.skin_c:.0f} °C, up to {high:.0f} °C"
+    said = say("gates-cover-would-reach-c-up", skin_c=f.skin.skin_c, high=high)
     if f.lap_use and high > limit:
         gates.append(
             Gate(
                 "skin_limit",
                 Severity.STOP,
-                f"{said}; on a lap or in a hand {limit:.0f} °C is the limit.",
-                "Not for a lap or a hand. Couple less of it, or leave it as the maker built it.",
+                say("gates-on-lap-or-in-hand", said=said, limit=limit),
+                say("gates-not-for-lap-or-hand"),
             )
         )
     elif high > NEVER_ABOVE_C:
@@ -144,8 +184,8 @@ def _cover(f: PlanFacts) -> list[Gate]:
             Gate(
                 "skin_limit",
                 Severity.STOP,
-                f"{said}; above {NEVER_ABOVE_C:.0f} °C a touch burns, wherever it stands.",
-                "Couple less of it, take watts away, or leave it as the maker built it.",
+                say("gates-above-c-touch-burns-wherever", said=said, never_above_c=NEVER_ABOVE_C),
+                say("gates-couple-less-take-watts-away"),
             )
         )
     elif high > limit:
@@ -153,8 +193,8 @@ def _cover(f: PlanFacts) -> list[Gate]:
             Gate(
                 "skin_limit",
                 Severity.ACKNOWLEDGE,
-                f"{said}; for this contact {limit:.0f} °C is the limit.",
-                "Only for a docked machine on a stand: label it, tell the owner in words, and let them accept it.",
+                say("gates-for-this-contact-c-limit", said=said, limit=limit),
+                say("gates-only-for-docked-machine-on"),
             )
         )
     battery = f.skin.battery_c
@@ -163,8 +203,8 @@ def _cover(f: PlanFacts) -> list[Gate]:
             Gate(
                 "cover_battery_warm",
                 Severity.ACKNOWLEDGE,
-                f"The battery's edge would reach up to {battery:.0f} °C; above {BATTERY_WARN_C:.0f} °C it ages fast.",
-                "Move the pad away from it, make it smaller, or let the owner accept a shorter battery life.",
+                say("gates-battery-s-edge-would-reach", battery=battery, battery_warn_c=BATTERY_WARN_C),
+                say("gates-move-pad-away-from-make"),
             )
         )
     return gates
@@ -177,8 +217,8 @@ def _cover_pad(f: PlanFacts) -> list[Gate]:
             Gate(
                 "cover_battery_unknown",
                 Severity.STOP,
-                "Where the battery lies under the cover is not measured.",
-                "Measure from the pad's edge to the battery's outline, and note it below.",
+                say("gates-where-battery-lies-under-cover"),
+                say("gates-measure-from-pad-s-edge"),
             )
         )
     elif f.battery and f.battery_mm is not None and f.battery_mm <= 0:
@@ -186,23 +226,19 @@ def _cover_pad(f: PlanFacts) -> list[Gate]:
             Gate(
                 "cover_over_battery",
                 Severity.STOP,
-                "The pad reaches over the battery: heat and pressure on it can set it on fire.",
-                "Make the pad smaller, or leave the cover as the maker built it.",
+                say("gates-pad-reaches-over-battery-heat"),
+                say("gates-make-pad-smaller-or-leave"),
             )
         )
     if f.cover_force:
-        gates.append(
-            Gate(
-                "cover_bulges", Severity.STOP, f.cover_force, "Take the next thinner or a softer pad, or a smaller one."
-            )
-        )
+        gates.append(Gate("cover_bulges", Severity.STOP, f.cover_force, say("gates-take-next-thinner-or-softer")))
     if not f.cover_gap:
         gates.append(
             Gate(
                 "cover_gap_unknown",
                 Severity.STOP,
-                "The gap between heatsink and cover is not measured, so that no pad can be chosen for it.",
-                "Press a ball of putty between them and measure it.",
+                say("gates-gap-between-heatsink-and-cover"),
+                say("gates-press-ball-putty-between-them"),
             )
         )
     return gates
@@ -211,20 +247,39 @@ def _cover_pad(f: PlanFacts) -> list[Gate]:
 def _body(f: PlanFacts) -> list[Gate]:
     gates: list[Gate] = []
     if f.swollen:
-        gates.append(Gate("swollen_battery", Severity.STOP,
-                          "A swollen battery can catch fire when bent or pierced.",
-                          "Do not press, pry or charge it. Isolate it; dispose of it by local rules."))  # fmt: skip
+        gates.append(
+            Gate(
+                "swollen_battery",
+                Severity.STOP,
+                say("gates-swollen-battery-can-catch-fire-2"),
+                say("gates-do-not-press-pry-or-2"),
+            )
+        )
     if f.opens_mains:
-        gates.append(Gate("mains_opened", Severity.STOP,
-                          "The plan opens the mains supply, which holds a dangerous charge after unplugging.",
-                          "Leave it closed; hand it to licensed practice where it must be opened."))  # fmt: skip
+        gates.append(
+            Gate(
+                "mains_opened",
+                Severity.STOP,
+                say("gates-plan-opens-mains-supply-which"),
+                say("gates-leave-closed-hand-to-licensed"),
+            )
+        )
     if f.plating:
-        gates.append(Gate("plating_chemicals", Severity.ACKNOWLEDGE,
-                          "Plating uses acids and nickel salts, which burn, poison and sensitise.",
-                          "Nitrile gloves, closed goggles, apron, ventilation, labels, legal disposal; a plated "
-                          "part or a plating shop is the better way."))  # fmt: skip
+        gates.append(
+            Gate(
+                "plating_chemicals",
+                Severity.ACKNOWLEDGE,
+                say("gates-plating-uses-acids-and-nickel"),
+                say("gates-nitrile-gloves-closed-goggles-apron"),
+            )
+        )
     if f.sealed:
-        gates.append(Gate("warranty_and_seal", Severity.ACKNOWLEDGE,
-                          "Opening it may end the warranty or break the seal.",
-                          "Photograph the seal and let the owner accept the loss, or stop."))  # fmt: skip
+        gates.append(
+            Gate(
+                "warranty_and_seal",
+                Severity.ACKNOWLEDGE,
+                say("gates-opening-may-end-warranty-or-2"),
+                say("gates-photograph-seal-and-let-owner-2"),
+            )
+        )
     return gates

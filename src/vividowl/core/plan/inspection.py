@@ -38,6 +38,7 @@ from vividowl.core.plan.spots import (
     named,
 )
 from vividowl.core.quantities.errors import CoreError, OutOfRange, require_range
+from vividowl.core.quantities.words import Words, listed, say
 
 
 def check_inspection(found: Inspection) -> Inspection:
@@ -50,23 +51,34 @@ def check_inspection(found: Inspection) -> Inspection:
     """
     for name, allowed in CHOICES.items():
         if getattr(found, name) not in allowed:
-            raise CoreError(f"“{getattr(found, name)}” is not known here; allowed: {', '.join(allowed)}.", field=name)
+            raise CoreError(
+                say("inspection-not-known-here-allowed", name=getattr(found, name), allowed=listed(allowed)), field=name
+            )
     for name in ("cpu_die_mm", "gpu_die_mm"):
         for side, value in zip(("width", "length"), getattr(found, name) or (), strict=False):
-            named(f"{name.removesuffix('_mm')}_{side}_mm", value, 1.0, 60.0, "Measure the die with plastic calipers.")
+            named(
+                f"{name.removesuffix('_mm')}_{side}_mm",
+                value,
+                1.0,
+                60.0,
+                say("inspection-measure-die-with-plastic-calipers"),
+            )
     for i, spot in enumerate(found.gaps):
         if spot.target not in GAP_TARGETS or spot.how not in GAP_WAYS:
-            raise CoreError(f"Gap {i + 1} lies on “{spot.target}”, read by “{spot.how}”.", field=f"gaps.{i}.target",
-                            remedy=f"Allowed: {', '.join(GAP_TARGETS)}; {', '.join(GAP_WAYS)}.")  # fmt: skip
+            raise CoreError(
+                say("inspection-gap-lies-on-read-by", i=i + 1, target=spot.target, how=spot.how),
+                field=f"gaps.{i}.target",
+                remedy=say("inspection-allowed-gaps", targets=listed(GAP_TARGETS), ways=listed(GAP_WAYS)),
+            )
         for name in ("width_mm", "length_mm"):
-            named(f"gaps.{i}.{name}", getattr(spot, name), 1.0, 200.0, "Measure the part.")
-        require_range(f"gaps.{i}.count", spot.count, "", 1, 40, "How many such parts.")
+            named(f"gaps.{i}.{name}", getattr(spot, name), 1.0, 200.0, say("inspection-measure-part"))
+        require_range(f"gaps.{i}.count", spot.count, "", 1, 40, say("inspection-how-many-such-parts"))
         gap_advice(spot)
     if found.cover is not None:
         check_cover(found.cover)
     shim_of(found)
     bath_of(found)
-    named("undervolt_mv", found.undervolt_mv, 0.0, 200.0, "40 to 150 mV is seen; makers often cap at 80.")
+    named("undervolt_mv", found.undervolt_mv, 0.0, 200.0, say("inspection-to-mv-seen-makers-often"))
     return found
 
 
@@ -95,29 +107,43 @@ def gap_advice(spot: GapSpot, row: int | None = None) -> GapAdvice:
     source: common practice, no source; how wide a gap putty holds is from memory
     """
     gap = gap_of(spot)
-    name = "" if row is None else f"Row {row}, {spot.target}: "
+    name = "" if row is None else say("inspection-row", row=row, target=spot.target)
     try:
         pad = choose_pad(gap.gap_mm, gap.tolerance_mm)
     except OutOfRange as error:
         if gap.gap_mm > PUTTY_MOST_MM:
-            said = (
-                f"{name}nothing bridges {gap.gap_mm:g} mm: pads reach {PADS_MOST_MM:g} mm, putty {PUTTY_MOST_MM:g} mm."
+            said = say(
+                "inspection-nothing-bridges-mm-pads-reach",
+                gap_mm=gap.gap_mm,
+                pads_most_mm=PADS_MOST_MM,
+                putty_most_mm=PUTTY_MOST_MM,
             )
-            return GapAdvice(spot, gap, None, None, False, said, True)
-        return GapAdvice(spot, gap, None, None, True, f"{name}{error} Use putty.")
+            return GapAdvice(spot, gap, None, None, False, _named(name, said), True)
+        return GapAdvice(spot, gap, None, None, True, _named(name, say("inspection-use-putty", reason=error.message)))
     force = pad_force(max(-1.0, min(0.95, pad.compression_max)), spot.width_mm * spot.length_mm * spot.count)
     if pad.fits and not force.lifts:
-        pressed = f"{100 * pad.compression_min:.0f} to {100 * pad.compression_max:.0f} %"
-        return GapAdvice(spot, gap, pad, force, False, f"{name}Pressed by {pressed} over the gap's tolerance.")
+        pressed = say(
+            "inspection-to", compression_min=100 * pad.compression_min, compression_max=100 * pad.compression_max
+        )
+        return GapAdvice(
+            spot, gap, pad, force, False, _named(name, say("inspection-pressed-by-over-gap-s", pressed=pressed))
+        )
     if not pad.fits:
-        reason = (
-            f"No pad stays between 10 and 30 % over {gap.gap_mm:.2f} ± {gap.tolerance_mm:.2f} mm; the nearest, "
-            f"{pad.thickness_mm:g} mm, is pressed by {100 * pad.compression_min:.0f} to "
-            f"{100 * pad.compression_max:.0f} %. Use putty."
+        reason: Words = say(
+            "inspection-no-pad-stays-between-and",
+            gap_mm=gap.gap_mm,
+            tolerance_mm=gap.tolerance_mm,
+            thickness_mm=pad.thickness_mm,
+            compression_min=100 * pad.compression_min,
+            compression_max=100 * pad.compression_max,
         )
     else:
         reason = force.reason
-    return GapAdvice(spot, gap, pad, force, True, f"{name}{reason}")
+    return GapAdvice(spot, gap, pad, force, True, _named(name, reason))
+
+
+def _named(name: Words, said: Words) -> Words:
+    return listed((name, said), "space") if name else said
 
 
 def gap_rows(found: Inspection) -> tuple[GapAdvice, ...]:
@@ -143,10 +169,27 @@ def shim_of(found: Inspection) -> tuple[ShimGain, ShimFit, ShimHeight] | None:
     if s is None:
         return None
     height = shim_height(s.shim_mm, gap_from_crushed_pad(s.pad_mm), s.bond)
-    gain = shim_gain(s.shim_width_mm, s.shim_length_mm, s.power_w, UM_PER_MM * s.pad_mm, s.pad_conductivity,
-                     UM_PER_MM * s.shim_mm, UM_PER_MM * height.film_mm, s.bond)  # fmt: skip
-    fit = shim_fit(s.shim_width_mm, s.shim_length_mm, s.package_width_mm, s.package_length_mm, s.die_width_mm,
-                   s.die_length_mm, s.offset_x_mm, s.offset_y_mm, s.neighbours_mm)  # fmt: skip
+    gain = shim_gain(
+        s.shim_width_mm,
+        s.shim_length_mm,
+        s.power_w,
+        UM_PER_MM * s.pad_mm,
+        s.pad_conductivity,
+        UM_PER_MM * s.shim_mm,
+        UM_PER_MM * height.film_mm,
+        s.bond,
+    )
+    fit = shim_fit(
+        s.shim_width_mm,
+        s.shim_length_mm,
+        s.package_width_mm,
+        s.package_length_mm,
+        s.die_width_mm,
+        s.die_length_mm,
+        s.offset_x_mm,
+        s.offset_y_mm,
+        s.neighbours_mm,
+    )
     return gain, fit, height
 
 
@@ -163,29 +206,49 @@ def bath_of(found: Inspection) -> Bath | None:
         return None
     b = found.bath or BathSpot(PlatingMethod.ELECTROLESS, PLATE_CM2)
     if b.method not in tuple(PlatingMethod):
-        raise CoreError(f"“{b.method}” is no way of plating; allowed: {', '.join(PlatingMethod)}.", field="bath.method")
+        raise CoreError(
+            say("inspection-no-way-plating-allowed", method=b.method, platingmethod=listed(PlatingMethod)),
+            field="bath.method",
+        )
     method = PlatingMethod(b.method)
-    require_range("bath.area_cm2", b.area_cm2, "cm²", 0.5, 500.0, "Both sides of what the bath wets.")
-    named("bath.temperature_c", b.temperature_c, 20.0, 98.0, "As the maker of the bath says.")
-    time = plating_time(method, b.target_um, b.current_density_a_dm2,
-                        None if b.rate_um_h is not None else b.temperature_c, b.rate_um_h)  # fmt: skip
+    require_range("bath.area_cm2", b.area_cm2, "cm²", 0.5, 500.0, say("inspection-both-sides-what-bath-wets"))
+    named("bath.temperature_c", b.temperature_c, 20.0, 98.0, say("inspection-as-maker-bath-says"))
+    time = plating_time(
+        method, b.target_um, b.current_density_a_dm2, None if b.rate_um_h is not None else b.temperature_c, b.rate_um_h
+    )
     amps = None if method is PlatingMethod.ELECTROLESS else (b.current_density_a_dm2 or 0.0) * b.area_cm2 / 100.0
-    words = "electroless bath" if method is PlatingMethod.ELECTROLESS else "nickel bath with anode and current source"
+    words = (
+        say("inspection-electroless-bath")
+        if method is PlatingMethod.ELECTROLESS
+        else say("inspection-nickel-bath-with-anode-and")
+    )
     return Bath(words, b.area_cm2, b.target_um, b.temperature_c, time.rate_um_h, time.hours, amps)
 
 
-def _rated(material: Material | None, hottest_c: float | None) -> str:
+def _rated(material: Material | None, hottest_c: float | None) -> Words:
     if material is None or hottest_c is None or hottest_c <= material.service_c:
         return ""
-    return (f"{material.words[0].upper()}{material.words[1:]} is rated to {material.service_c:.0f} °C, the die reaches "
-            f"{hottest_c:.0f} °C.")  # fmt: skip
+    return say(
+        "inspection-rated-to-c-die-reaches",
+        words=material.words,
+        service_c=material.service_c,
+        hottest_c=hottest_c,
+    )
 
 
 def facts_of(
-    found: Inspection, actions: Sequence[Action], kind: str | None, *, swollen: bool, sealed: bool, skin: Skin | None,
-    battery: bool, paste_over_gap: bool = False, material: Material | None = None,
+    found: Inspection,
+    actions: Sequence[Action],
+    kind: str | None,
+    *,
+    swollen: bool,
+    sealed: bool,
+    skin: Skin | None,
+    battery: bool,
+    paste_over_gap: bool = False,
+    material: Material | None = None,
     hottest_c: float | None = None,
-) -> PlanFacts:  # fmt: skip
+) -> PlanFacts:
     """Facts of one option, for its gates.
 
     found: what was found
@@ -208,19 +271,30 @@ def facts_of(
     pressed = cover_pad(found) if Action.COVER in actions else None
     shim = shim_of(found) if Action.SHIM in actions else None
     return PlanFacts(
-        alloy=kind == Kind.ALLOY, cold_plate=found.cold_plate,
+        alloy=kind == Kind.ALLOY,
+        cold_plate=found.cold_plate,
         aluminium_near={"yes": True, "no": False}.get(found.aluminium_near),
-        parts_exposed={"yes": True, "no": False}.get(found.parts_exposed), insulation=found.insulation,
-        carried=found.carried or found.place in LAP_PLACES, pad_lifts=lifts, paste_over_gap=paste_over_gap,
+        parts_exposed={"yes": True, "no": False}.get(found.parts_exposed),
+        insulation=found.insulation,
+        carried=found.carried or found.place in LAP_PLACES,
+        pad_lifts=lifts,
+        paste_over_gap=paste_over_gap,
         shim_misfit=shim[1].reason if shim is not None and not shim[1].fits else "",
         shim_height=shim[2].reason if shim is not None and not shim[2].fits else "",
-        gap_open=" ".join(a.reason for a in rows if a.open),
-        cover=Action.COVER in actions, skin=skin, lap_use=found.place in LAP_PLACES,
-        cover_force=pressed[1] if pressed else "", cover_gap=pressed is not None, battery=battery,
+        gap_open=listed((a.reason for a in rows if a.open), "space"),
+        cover=Action.COVER in actions,
+        skin=skin,
+        lap_use=found.place in LAP_PLACES,
+        cover_force=pressed[1] if pressed else "",
+        cover_gap=pressed is not None,
+        battery=battery,
         battery_mm=found.cover.battery_mm if found.cover else None,
-        opens_mains=found.opens_mains and opened, swollen=swollen and opened, plating=found.plating and opened,
-        sealed=sealed and opened, rated=_rated(material, hottest_c),
-    )  # fmt: skip
+        opens_mains=found.opens_mains and opened,
+        swollen=swollen and opened,
+        plating=found.plating and opened,
+        sealed=sealed and opened,
+        rated=_rated(material, hottest_c),
+    )
 
 
 def heights_of(found: Inspection) -> Heights | None:

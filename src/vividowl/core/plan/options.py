@@ -9,6 +9,7 @@ from enum import StrEnum
 from vividowl.core.materials.kinds import DIE_KINDS, Material, Trait
 from vividowl.core.plan.prediction import Action, Option, Prediction
 from vividowl.core.quantities.errors import CoreError, require_range
+from vividowl.core.quantities.words import Words, listed, say
 
 LEAVE = "leave"
 # Two options whose gains differ by less than this share of the larger one count as equal: which of two good interfaces
@@ -67,7 +68,7 @@ class Ranked:
     measured."""
 
     index: int
-    reason: str
+    reason: Words
     as_good: bool
 
 
@@ -82,45 +83,54 @@ def make_options(situation: Situation) -> tuple[Option, ...]:
     s = situation
     for name, found in s.die_materials.items():
         if found.kind not in DIE_KINDS:
-            raise CoreError(f"“{name}” is {found.words}, which does not go on a die.", field="die_materials",
-                            remedy=f"Allowed: {', '.join(DIE_KINDS)}.")  # fmt: skip
+            raise CoreError(
+                say("options-which-does-not-go-on", name=name, words=found.words),
+                field="die_materials",
+                remedy=say("allowed", names=listed(DIE_KINDS)),
+            )
     cap = None if s.cap_w is None else require_range("cap_w", s.cap_w, "W", 1.0, 2000.0)
-    out = [Option(LEAVE, "leave it alone"), Option("clean", "clean only", (Action.CLEAN,))]
-    filler = "putty for the pads" if s.putty else "new pads"
+    out = [Option(LEAVE, say("options-leave-alone")), Option("clean", say("options-clean-only"), (Action.CLEAN,))]
+    filler = say("options-putty-for-pads") if s.putty else say("options-new-pads")
     both = (Action.CLEAN, Action.REPASTE, *((Action.PADS,) if s.pads_due else ()))
-    with_pads = f", {filler}" if s.pads_due else ""
+    with_pads = say("options-with-pads", filler=filler) if s.pads_due else ""
     for name, found in s.die_materials.items():
-        out.append(Option(f"repaste:{name}", f"clean, {name}{with_pads}", both, found))
+        out.append(Option(f"repaste:{name}", say("options-clean-2", name=name, with_pads=with_pads), both, found))
     first = next(iter(s.die_materials.items()), None)
-    extra: list[tuple[str, str, Action]] = []
+    extra: list[tuple[str, Words, Action]] = []
     if s.pads and not s.pads_due:
         extra.append(("putty" if s.putty else "pads", filler, Action.PADS))
     if s.shim:
-        extra.append(("shim", "copper shim", Action.SHIM))
+        extra.append(("shim", say("options-copper-shim"), Action.SHIM))
     if s.fan_drags:
-        extra.append(("fan", "new fan", Action.FAN))
+        extra.append(("fan", say("options-new-fan"), Action.FAN))
     for key, words, action in extra:
         if action is Action.FAN:
-            out.append(Option(key, f"clean, {words}", (Action.CLEAN, action)))
+            out.append(Option(key, say("options-clean-3", words=words), (Action.CLEAN, action)))
         if first is not None:
-            said = f"clean, {first[0]}{with_pads}, {words}"
+            said = say("options-clean", first=first[0], with_pads=with_pads, words=words)
             out.append(Option(f"{key}:{first[0]}", said, (*both, action), first[1]))
     if s.cover_path is not None:
-        out.append(Option("cover", "couple the cover", (Action.COVER,), cover_path=s.cover_path))
+        out.append(Option("cover", say("options-couple-cover"), (Action.COVER,), cover_path=s.cover_path))
         if first is not None:
-            out.append(Option(f"cover:{first[0]}", f"clean, {first[0]}{with_pads}, couple the cover",
-                              (*both, Action.COVER),
-                              first[1], cover_path=s.cover_path))  # fmt: skip
+            out.append(
+                Option(
+                    f"cover:{first[0]}",
+                    say("options-clean-couple-cover", first=first[0], with_pads=with_pads),
+                    (*both, Action.COVER),
+                    first[1],
+                    cover_path=s.cover_path,
+                )
+            )
     if s.undervolt_mv > 0 or cap is not None:
         words = tuning_words(s.undervolt_mv, cap)
         out.append(Option(TUNE_ALONE, words, (Action.TUNE,), undervolt_mv=s.undervolt_mv, cap_w=cap))
         if first is not None:
-            said = f"clean, {first[0]}{with_pads}, then {words}"
+            said = say("options-clean-then", first=first[0], with_pads=with_pads, words=words)
             out.append(Option(TUNE_ON_TOP, said, (*both, Action.TUNE), first[1], s.undervolt_mv, cap))
     return tuple(out)
 
 
-def tuning_words(undervolt_mv: float, cap_w: float | None) -> str:
+def tuning_words(undervolt_mv: float, cap_w: float | None) -> Words:
     """Tuning in words.
 
     undervolt_mv: [mV], 0 for none
@@ -128,15 +138,21 @@ def tuning_words(undervolt_mv: float, cap_w: float | None) -> str:
     returns: words, empty for none [text]
     source: the definition
     """
-    said = [f"undervolt {undervolt_mv:g} mV"] if undervolt_mv > 0 else []
-    said += [f"cap at {cap_w:g} W"] if cap_w is not None else []
-    return " and ".join(said)
+    said = [say("options-undervolt-mv", undervolt_mv=undervolt_mv)] if undervolt_mv > 0 else []
+    said += [say("options-cap-at-w", cap_w=cap_w)] if cap_w is not None else []
+    return listed(said, "and")
 
 
 def rank(
-    candidates: Sequence[Candidate], goal: Goal, *, measurable_k: float, measurable_w: float, measurable_db: float,
-    held: bool, pumped_out: bool = False,
-) -> tuple[Ranked, ...]:  # fmt: skip
+    candidates: Sequence[Candidate],
+    goal: Goal,
+    *,
+    measurable_k: float,
+    measurable_w: float,
+    measurable_db: float,
+    held: bool,
+    pumped_out: bool = False,
+) -> tuple[Ranked, ...]:
     """Order the options by what the customer wants; leaving it alone wins when no gain can be measured.
 
     candidates: options with what ranks them (n,), leaving it alone among them
@@ -154,14 +170,18 @@ def rank(
     """
     home = next((i for i, c in enumerate(candidates) if c.option.key == LEAVE), None)
     if home is None:
-        raise CoreError("Leaving it alone is missing from the options.", field="candidates")
+        raise CoreError(say("options-leaving-alone-missing-from-options"), field="candidates")
     gains = [_gain(c, goal, held) for c in candidates]
     least = _least(goal, held, measurable_k, measurable_w, measurable_db)
     plain = [_gain(c, Goal.COOLER, held) for c in candidates]
     plain_least = measurable_w if held and candidates[0].prediction.gain_w is not None else measurable_k
     free = [i for i, c in enumerate(candidates) if not c.blocked and i != home]
-    worth = [i for i in free if (plain[i] if goal in (Goal.CHEAPER, Goal.LONGEST_REST) else gains[i]) >= (
-        plain_least if goal in (Goal.CHEAPER, Goal.LONGEST_REST) else least)]  # fmt: skip
+    worth = [
+        i
+        for i in free
+        if (plain[i] if goal in (Goal.CHEAPER, Goal.LONGEST_REST) else gains[i])
+        >= (plain_least if goal in (Goal.CHEAPER, Goal.LONGEST_REST) else least)
+    ]
     if goal is Goal.FASTER and not held:
         worth = []
 
@@ -204,53 +224,65 @@ def _least(goal: Goal, held: bool, measurable_k: float, measurable_w: float, mea
     return measurable_w if goal is Goal.FASTER or held else measurable_k
 
 
-def _said(c: Candidate, goal: Goal, held: bool) -> str:
+def _said(c: Candidate, goal: Goal, held: bool) -> Words:
     """The wanted gain in words."""
     p = c.prediction
     if goal is Goal.QUIETER and p.noise_db is None:
-        return "it has no fan to be quieter"
+        return say("options-has-no-fan-to-be")
     if goal is Goal.QUIETER and p.noise_db is not None:
         level = abs(p.noise_db.median)
-        least = "at least " if p.noise_floor else ""
-        return f"{least}{level:.0f} dB {'quieter' if p.noise_db.median <= 0 else 'louder'} at the same temperature"
+        return say(
+            "options-db-at-same-temperature", at_least=p.noise_floor, level=level, quieter=p.noise_db.median <= 0
+        )
     if (goal is Goal.FASTER or held) and p.gain_w is not None:
-        return f"{abs(p.gain_w.median):.0f} W {'more' if p.gain_w.median >= 0 else 'less'} at the limit"
-    return f"{abs(p.gain_k.median):.0f} K {'cooler' if p.gain_k.median >= 0 else 'warmer'} at the same work"
+        return say("options-w-at-limit", watts=abs(p.gain_w.median), more=p.gain_w.median >= 0)
+    return say("options-k-at-same-work", kelvins=abs(p.gain_k.median), cooler=p.gain_k.median >= 0)
 
 
 def _placed(
-    candidates: Sequence[Candidate], index: int, place: int, order: Sequence[int], gains: Sequence[float],
-    least: float, goal: Goal, held: bool, worth: bool,
-) -> Ranked:  # fmt: skip
+    candidates: Sequence[Candidate],
+    index: int,
+    place: int,
+    order: Sequence[int],
+    gains: Sequence[float],
+    least: float,
+    goal: Goal,
+    held: bool,
+    worth: bool,
+) -> Ranked:
     c, best = candidates[index], candidates[order[0]]
     alike = max(least, ALIKE_SHARE * max((gains[i] for i in order if not candidates[i].blocked), default=0.0))
     as_good = worth and place > 0 and abs(gains[order[0]] - gains[index]) < alike
     if c.blocked:
-        return Ranked(index, "A stop stands in the way; see below.", False)
+        return Ranked(index, say("options-stop-stands-in-way-see"), False)
     if c.option.key == LEAVE:
         if place == 0 and goal is Goal.FASTER and not held:
-            return Ranked(index, "Heat does not hold it back, so no service makes it faster.", False)
+            return Ranked(index, say("options-heat-does-not-hold-back"), False)
         if place == 0:
-            return Ranked(index, "Nothing here gains more than a Before and an After can show.", False)
-        return Ranked(index, "Costs nothing, changes nothing.", False)
+            return Ranked(index, say("options-nothing-here-gains-more-than"), False)
+        return Ranked(index, say("options-costs-nothing-changes-nothing"), False)
     said = _said(c, goal, held)
     if not worth:
-        return Ranked(index, f"{said[0].upper()}{said[1:]}: too little to be shown.", False)
+        return Ranked(index, say("options-too-little-to-be-shown", said=said), False)
     if goal is Goal.CHEAPER:
-        why = "the lowest price of what can be shown to help" if place == 0 else "dearer"
+        why = say("options-lowest-price-what-can-be") if place == 0 else say("options-dearer")
     elif goal is Goal.LONGEST_REST:
-        why = f"a look after {c.life_months} months" + (", the longest" if place == 0 else "")
+        why = say("options-look-after-months", life_months=c.life_months, longest=place == 0)
     elif place == 0:
-        equal = [i for i in order[1:] if not candidates[i].blocked and candidates[i].option.key != LEAVE
-                 and abs(gains[order[0]] - gains[i]) < alike]  # fmt: skip
-        why = "the most of all" if not equal else "nothing else is better by more than hand and meter vary"
-        if any(gains[i] > gains[index] for i in equal):
-            why += ", and this has less risk or a lower price"
+        equal = [
+            i
+            for i in order[1:]
+            if not candidates[i].blocked
+            and candidates[i].option.key != LEAVE
+            and abs(gains[order[0]] - gains[i]) < alike
+        ]
+        safer = any(gains[i] > gains[index] for i in equal)
+        why = say("options-most-all") if not equal else say("options-nothing-else-better-by-more", safer=safer)
     elif as_good:
         dearer = (c.total_cents or 0) > (best.total_cents or 0)
         more_risk = c.to_acknowledge > best.to_acknowledge
-        why = "as good as the first by what hand and meter vary" + (
-            ", with more to accept" if more_risk else ", and dearer" if dearer else "")  # fmt: skip
+        but = "risk" if more_risk else "dearer" if dearer else "none"
+        why = say("options-as-good-as-first-by", but=but)
     else:
-        why = "less than the first"
-    return Ranked(index, f"{said[0].upper()}{said[1:]}: {why}.", as_good)
+        why = say("options-less-than-first")
+    return Ranked(index, say("options-placed", said=said, why=why), as_good)

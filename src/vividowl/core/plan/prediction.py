@@ -14,6 +14,7 @@ from vividowl.core.heat.temperature import REFERENCE_ROOM_C
 from vividowl.core.materials.kinds import Material
 from vividowl.core.plan.unknowns import SAMPLES, Known, Unknowns, new_film, sample_unknowns, triangular
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import Words, say
 from vividowl.core.trace.trace import Series
 
 LOW, HIGH = 10.0, 90.0  # an 80 % interval
@@ -52,7 +53,7 @@ class Option:
     cap_w: power cap [W] or None; cover_path: resistance of pad and cover to the room [K/W] or None."""
 
     key: str
-    words: str
+    words: Words
     actions: tuple[Action, ...] = ()
     material: Material | None = None
     undervolt_mv: float = 0.0
@@ -94,9 +95,13 @@ class Prediction:
 
 
 def predict(
-    known: Known, options: Sequence[Option], seed: int, *, samples: int = SAMPLES,
+    known: Known,
+    options: Sequence[Option],
+    seed: int,
+    *,
+    samples: int = SAMPLES,
     reference_room_c: float = REFERENCE_ROOM_C,
-) -> tuple[Prediction, ...]:  # fmt: skip
+) -> tuple[Prediction, ...]:
     """Predict what each option would end at, all from the same draws of what is not known.
 
     known: what is known before
@@ -130,9 +135,11 @@ def _one(
     interface, behind = drawn.core + drawn.film, drawn.behind
     actions = set(option.actions)
     exponent = triangular(
-        where[0], FAN_RESISTANCE_EXPONENT - FAN_RESISTANCE_EXPONENT_HALF_WIDTH, FAN_RESISTANCE_EXPONENT,
+        where[0],
+        FAN_RESISTANCE_EXPONENT - FAN_RESISTANCE_EXPONENT_HALF_WIDTH,
+        FAN_RESISTANCE_EXPONENT,
         FAN_RESISTANCE_EXPONENT + FAN_RESISTANCE_EXPONENT_HALF_WIDTH,
-    )  # fmt: skip
+    )
     if Action.CLEAN in actions:
         behind = behind * (1.0 - drawn.dust)
     if Action.FAN in actions:
@@ -161,7 +168,7 @@ def _one(
 
 def _power_ratio(known: Known, option: Option, where: Series) -> Series:
     """Power for the same work after an undervolt."""
-    require_range("undervolt_mv", option.undervolt_mv, "mV", 0.0, MILLIVOLTS_MOST, "40 to 150 mV is seen.")
+    require_range("undervolt_mv", option.undervolt_mv, "mV", 0.0, MILLIVOLTS_MOST, say("prediction-to-mv-seen"))
     if option.undervolt_mv == 0.0:
         return np.ones(where.shape[1])
     volts = triangular(where[2], *CORE_VOLTAGE)

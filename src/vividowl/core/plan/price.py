@@ -6,6 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from vividowl.core.quantities.errors import CoreError, require_range
+from vividowl.core.quantities.words import Words, listed, say
 
 
 @dataclass(frozen=True)
@@ -14,19 +15,25 @@ class Task:
 
     hands_min: float
     wait_min: float
-    words: str
+    words: Words
 
 
 # Minutes of a practised hand, from memory; a shop sets its own.
 TASKS: Mapping[str, Task] = {
-    "open_close": Task(30, 0, "open and close"), "clean": Task(15, 5, "clean fins and fan, alcohol dries"),
-    "repaste": Task(12, 0, "renew the interface"), "phase_change_sheet": Task(15, 70, "chill, lay, burn in"),
-    "phase_change_paste": Task(15, 50, "open time, then burn in"), "alloy": Task(30, 30, "coat twice, apply alloy"),
-    "pads": Task(20, 0, "measure, cut and place pads"), "putty": Task(15, 0, "lay putty"),
-    "shim": Task(25, 10, "fit and glue a shim"), "cover": Task(20, 0, "couple the cover"),
-    "fan": Task(15, 0, "replace the fan"), "tune": Task(20, 15, "undervolt or cap, with its own run"),
-    "measure": Task(10, 20, "measure Before and After"),
-}  # fmt: skip
+    "open_close": Task(30, 0, say("price-open-and-close")),
+    "clean": Task(15, 5, say("price-clean-fins-and-fan-alcohol")),
+    "repaste": Task(12, 0, say("price-renew-interface")),
+    "phase_change_sheet": Task(15, 70, say("price-chill-lay-burn-in")),
+    "phase_change_paste": Task(15, 50, say("price-open-time-then-burn-in")),
+    "alloy": Task(30, 30, say("price-coat-twice-apply-alloy")),
+    "pads": Task(20, 0, say("price-measure-cut-and-place-pads")),
+    "putty": Task(15, 0, say("price-lay-putty")),
+    "shim": Task(25, 10, say("price-fit-and-glue-shim")),
+    "cover": Task(20, 0, say("options-couple-cover")),
+    "fan": Task(15, 0, say("price-replace-fan")),
+    "tune": Task(20, 15, say("price-undervolt-or-cap-with-its")),
+    "measure": Task(10, 20, say("price-measure-before-and-after")),
+}
 
 
 @dataclass(frozen=True)
@@ -51,11 +58,11 @@ def tasks_of(names: Sequence[str], own_hands_min: Mapping[str, float] | None = N
     own = own_hands_min or {}
     for name, value in own.items():
         if name not in TASKS:
-            raise CoreError(f"“{name}” is no task; allowed: {', '.join(TASKS)}.", field=name)
-        require_range(name, value, "min", 0.0, 600.0, "Minutes of hands, without waiting.")
+            raise CoreError(say("price-no-task-allowed-2", name=name, tasks=listed(TASKS)), field=name)
+        require_range(name, value, "min", 0.0, 600.0, say("price-minutes-hands-without-waiting"))
     unknown = [n for n in names if n not in TASKS]
     if unknown:
-        raise CoreError(f"“{unknown[0]}” is no task; allowed: {', '.join(TASKS)}.", field="tasks")
+        raise CoreError(say("price-no-task-allowed", unknown=unknown[0], tasks=listed(TASKS)), field="tasks")
     return sum(own.get(n, TASKS[n].hands_min) for n in names), sum(TASKS[n].wait_min for n in names)
 
 
@@ -74,7 +81,7 @@ def price_of(parts_cents: float, hands_min: float, hourly_rate_cents: float, tax
     require_range("parts", parts_cents, "cents", 0.0, 1e8)
     require_range("hands", hands_min, "min", 0.0, 6000.0)
     require_range("hourly_rate", hourly_rate_cents, "cents", 0.0, 1e6)
-    require_range("tax", tax_percent, "%", 0.0, 40.0, "Give the tax in per cent, 0 when there is none.")
+    require_range("tax", tax_percent, "%", 0.0, 40.0, say("price-give-tax-in-per-cent"))
     parts, work = round(parts_cents), round(hands_min * hourly_rate_cents / 60.0)
     tax = round((parts + work) * tax_percent / 100.0)
     return Price(parts, work, tax, parts + work + tax)

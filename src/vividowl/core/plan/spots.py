@@ -17,6 +17,7 @@ from vividowl.core.materials.pads import (
 )
 from vividowl.core.plan.unknowns import DUST, OLD_FILM
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import Words
 
 YES_NO = ("yes", "no", "unknown")
 GAP_TARGETS = ("memory", "regulators", "inductors", "other")
@@ -56,7 +57,7 @@ class GapAdvice:
     pad: PadChoice | None
     force: PadForce | None
     putty: bool
-    reason: str
+    reason: Words
     open: bool = False
 
 
@@ -154,14 +155,20 @@ class Inspection:
 
 # Words that a finding may have.
 CHOICES = {
-    "old_interface": ("unknown", *OLD_FILM), "dust": ("unknown", *DUST), "fan_state": ("unknown", "free", "drags"),
-    "pads_state": ("unknown", "sound", "bad"), "gap_filler": ("pads", "putty"),
-    "cold_plate": ("unknown", "copper", "nickel", "aluminium"), "aluminium_near": YES_NO, "parts_exposed": YES_NO,
-    "insulation": ("none", "coat", "tape", "lacquer"), "place": tuple(PLACEMENTS),
-}  # fmt: skip
+    "old_interface": ("unknown", *OLD_FILM),
+    "dust": ("unknown", *DUST),
+    "fan_state": ("unknown", "free", "drags"),
+    "pads_state": ("unknown", "sound", "bad"),
+    "gap_filler": ("pads", "putty"),
+    "cold_plate": ("unknown", "copper", "nickel", "aluminium"),
+    "aluminium_near": YES_NO,
+    "parts_exposed": YES_NO,
+    "insulation": ("none", "coat", "tape", "lacquer"),
+    "place": tuple(PLACEMENTS),
+}
 
 
-def named(name: str, value: float, low: float, high: float, hint: str) -> None:
+def named(name: str, value: float, low: float, high: float, hint: Words) -> None:
     """Refuse a measure that is out of its range, its unit read off its name.
 
     name: field with its unit at the end [text]

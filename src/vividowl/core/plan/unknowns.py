@@ -10,6 +10,7 @@ import numpy as np
 
 from vividowl.core.materials.kinds import Material
 from vividowl.core.quantities.errors import CoreError, require_range
+from vividowl.core.quantities.words import listed, say
 from vividowl.core.response.reference import class_reference
 from vividowl.core.response.terms import Response
 from vividowl.core.trace.trace import Series
@@ -17,21 +18,30 @@ from vividowl.core.trace.trace import Series
 SAMPLES = 10_000
 # Area of the contact by class of device: median [mm2] and spread of its logarithm. From memory.
 DIE_AREA: Mapping[str, tuple[float, float]] = {
-    "laptop": (170.0, 0.35), "console": (300.0, 0.25), "handheld": (150.0, 0.3), "other": (180.0, 0.45),
-}  # fmt: skip
+    "laptop": (170.0, 0.35),
+    "console": (300.0, 0.25),
+    "handheld": (150.0, 0.3),
+    "other": (180.0, 0.45),
+}
 # Spread of the share of the rise before the heatsink in a healthy device, around the class values of the reading. From
 # memory.
 HEALTHY_SHARE_SPREAD = 0.06
 # The old film by what is seen of it: median [mm2 K/W] and spread of its logarithm. Dry: 80 um of 1 W/(m K) residue is
 # 80 mm2 K/W (handbook, common practice); the rest from memory.
 OLD_FILM: Mapping[str, tuple[float, float]] = {
-    "sound": (7.0, 0.4), "pumped_out": (25.0, 0.5), "dry": (60.0, 0.5), "still_liquid": (12.0, 0.4),
-    "alloy": (3.0, 0.5), "not_touching": (120.0, 0.6),
-}  # fmt: skip
+    "sound": (7.0, 0.4),
+    "pumped_out": (25.0, 0.5),
+    "dry": (60.0, 0.5),
+    "still_liquid": (12.0, 0.4),
+    "alloy": (3.0, 0.5),
+    "not_touching": (120.0, 0.6),
+}
 # Share of the resistance behind the interface that cleaning takes away: low, usual, high. From memory.
 DUST: Mapping[str, tuple[float, float, float]] = {
-    "none": (0.0, 0.0, 0.03), "light": (0.01, 0.05, 0.12), "felt": (0.10, 0.25, 0.45),
-}  # fmt: skip
+    "none": (0.0, 0.0, 0.03),
+    "light": (0.01, 0.05, 0.12),
+    "felt": (0.10, 0.25, 0.45),
+}
 INTERFACE_MONTHS_SCALE = 40.0  # an interface of unknown state is bad with 1 - exp(-months/40); from memory
 DUST_MONTHS_SCALE: Mapping[str, float] = {"dusty": 20.0, "pets": 20.0, "smoke": 26.0, "normal": 60.0, "unknown": 40.0}
 UNKNOWN_MONTHS = 30.0
@@ -168,8 +178,11 @@ def sample_unknowns(known: Known, seed: int, samples: int = SAMPLES) -> Unknowns
     interface = np.clip(interface, 0.02 * total, 0.9 * total)
     behind = total - interface
     median, spread = DIE_AREA.get(known.kind, DIE_AREA["other"])
-    area = known.die_mm2 * rng.normal(1.0, 0.02, samples) if known.die_mm2 else median * np.exp(
-        rng.normal(0.0, spread, samples))  # fmt: skip
+    area = (
+        known.die_mm2 * rng.normal(1.0, 0.02, samples)
+        if known.die_mm2
+        else median * np.exp(rng.normal(0.0, spread, samples))
+    )
     dust, weight = _dust(known, behind, rng)
     if known.healthy_interface is not None:
         healthy = known.healthy_interface * np.exp(rng.normal(0.0, REFERENCE_SPREAD, samples))
@@ -188,8 +201,18 @@ def sample_unknowns(known: Known, seed: int, samples: int = SAMPLES) -> Unknowns
     hand = np.exp(rng.normal(0.0, HAND_SPREAD, samples))
     badly = rng.uniform(0.0, 1.0, samples) < BADLY_LAID_SHARE
     hand = np.where(badly, hand * rng.uniform(*BADLY_LAID_FACTOR, samples), hand)
-    return Unknowns(core[chosen], film[chosen], behind[chosen], dust[chosen], area[chosen], quality, conduction,
-                    contact, hand, seating)  # fmt: skip
+    return Unknowns(
+        core[chosen],
+        film[chosen],
+        behind[chosen],
+        dust[chosen],
+        area[chosen],
+        quality,
+        conduction,
+        contact,
+        hand,
+        seating,
+    )
 
 
 def new_film(unknowns: Unknowns, material: Material) -> Series:
@@ -214,10 +237,12 @@ def _check(known: Known) -> None:
     require_range("resistance_u", known.resistance_u, "K/W", 0.0, 50.0)
     require_range("power", known.power, "W", 0.1, 2000.0)
     if known.die_mm2 is not None:
-        require_range("die_mm2", known.die_mm2, "mm²", 4.0, 4000.0, "Width times length of the die.")
+        require_range("die_mm2", known.die_mm2, "mm²", 4.0, 4000.0, say("unknowns-width-times-length-die"))
     for name, value, table in (("old_interface", known.old_interface, OLD_FILM), ("dust", known.dust, DUST)):
         if value not in (*table, "unknown"):
-            raise CoreError(f"“{value}” is not known here; allowed: unknown, {', '.join(table)}.", field=name)
+            raise CoreError(
+                say("unknowns-not-known-here-allowed-unknown", value=value, table=listed(table)), field=name
+            )
 
 
 def _dust(known: Known, behind: Series, rng: np.random.Generator) -> tuple[Series, Series]:

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from vividowl.core.quantities.errors import CoreError, OutOfRange
+from vividowl.core.quantities.words import say
 
 TEMPERATURE_SCALE_UNITS = frozenset({"c", "°c", "degc", "f", "°f", "degf"})
 
@@ -39,12 +40,12 @@ def relative_change(before: float, after: float, unit: str = "") -> Change:
     """
     if unit.strip().lower() in TEMPERATURE_SCALE_UNITS:
         raise CoreError(
-            "A percentage of degrees has no meaning, since their zero is arbitrary.",
+            say("change-percentage-degrees-has-no-meaning"),
             field="unit",
-            remedy="Compare the rise over room in kelvins: subtract the room from both readings first.",
+            remedy=say("change-compare-rise-over-room-in"),
         )
     if before == 0:
-        raise OutOfRange("The value before is 0; a share of nothing is not defined.", field="before")
+        raise OutOfRange(say("change-value-before-share-nothing-not"), field="before")
     return Change(after - before, 100.0 * (after - before) / before)
 
 
@@ -60,7 +61,7 @@ def duration_change(before_s: float, after_s: float) -> DurationChange:
     """
     for name, value in (("before_s", before_s), ("after_s", after_s)):
         if not value > 0:
-            raise OutOfRange(f"Duration is {value:g} s, it must be above 0 s.", field=name)
+            raise OutOfRange(say("change-duration-s-must-be-above", value=value), field=name)
     return DurationChange(
         before_s - after_s,
         100.0 * (before_s - after_s) / before_s,

@@ -4,21 +4,25 @@ from __future__ import annotations
 
 import math
 
+from vividowl.core.quantities.words import Words, say
+
 
 class CoreError(ValueError):
-    """A rule of the core refused its input. ``field`` names the argument, ``remedy`` what to do."""
+    """A rule of the core refused its input: ``message`` says why, ``field`` names the argument, ``remedy`` what to do.
+    As a text it is a code with its values; sentences are made at the edge."""
 
-    def __init__(self, message: str, *, field: str = "", remedy: str = "") -> None:
+    def __init__(self, message: Words, *, field: str = "", remedy: Words = "") -> None:
         super().__init__(message)
+        self.message = message
         self.field = field
         self.remedy = remedy
 
     def __reduce__(self) -> tuple[object, ...]:
         """Exceptions with named arguments do not travel between processes by themselves."""
-        return _again, (type(self), str(self), self.field, self.remedy)
+        return _again, (type(self), self.message, self.field, self.remedy)
 
 
-def _again(kind: type[CoreError], message: str, field: str, remedy: str) -> CoreError:
+def _again(kind: type[CoreError], message: Words, field: str, remedy: Words) -> CoreError:
     return kind(message, field=field, remedy=remedy)
 
 
@@ -37,16 +41,14 @@ def figure(value: float) -> str:
 
 
 def require_range(
-    name: str, value: float, unit: str, low: float = -math.inf, high: float = math.inf, hint: str = ""
+    name: str, value: float, unit: Words, low: float = -math.inf, high: float = math.inf, hint: Words = ""
 ) -> float:
     """Return ``value`` or raise :class:`OutOfRange` saying what came, what is allowed and what to do."""
     if math.isfinite(value) and low <= value <= high:
         return value
-    label = name.replace("_", " ").capitalize()
-    got = figure(value) if math.isfinite(value) else "not a number"
+    finite = value if math.isfinite(value) else None
     if math.isinf(high):
-        allowed = f"allowed is {figure(low)} {unit} or more".replace("  ", " ")
+        message = say("errors-below", name=name, value=finite, unit=unit, low=low)
     else:
-        allowed = f"allowed are {figure(low)} to {figure(high)} {unit}"
-    remedy = hint or "Check the value and its unit."
-    raise OutOfRange(f"{label} is {got} {unit}, {allowed}.".replace(" ,", ","), field=name, remedy=remedy)
+        message = say("errors-outside", name=name, value=finite, unit=unit, low=low, high=high)
+    raise OutOfRange(message, field=name, remedy=hint or say("errors-check-value-and-its-unit"))

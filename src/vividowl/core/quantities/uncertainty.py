@@ -9,7 +9,8 @@ from dataclasses import dataclass, replace
 import numpy as np
 from numpy.typing import NDArray
 
-from vividowl.core.quantities.errors import NotEnoughData, OutOfRange, figure, require_range
+from vividowl.core.quantities.errors import NotEnoughData, OutOfRange, require_range
+from vividowl.core.quantities.words import Words, listed, say
 
 COVERAGE_FACTOR = 2.0
 BLOCKS_MOST = 2048
@@ -37,13 +38,16 @@ class Tolerances:
 
 
 # What a shop may set: words, unit and largest value. A larger one would be a mistake in the unit.
-TOLERANCE_LIMITS: Mapping[str, tuple[str, str, float]] = {
-    "die_sensor_k": ("Die sensor", "K", 10.0),
-    "room_k": ("Room thermometer", "K", 5.0), "run_to_run_k": ("Run to run", "K", 10.0),
-    "power_share": ("Power sensor", "of the value", 0.5), "clock_share": ("Clock", "of the value", 0.5),
-    "noise_db": ("Sound meter", "dB", 10.0), "noise_room_db_per_k": ("Noise in another room", "dB/K", 3.0),
-    "result_share": ("Benchmark result", "of the value", 0.5),
-}  # fmt: skip
+TOLERANCE_LIMITS: Mapping[str, tuple[Words, Words, float]] = {
+    "die_sensor_k": (say("uncertainty-die-sensor"), "K", 10.0),
+    "room_k": (say("uncertainty-room-thermometer"), "K", 5.0),
+    "run_to_run_k": (say("uncertainty-run-to-run"), "K", 10.0),
+    "power_share": (say("uncertainty-power-sensor"), say("uncertainty-value"), 0.5),
+    "clock_share": (say("uncertainty-clock"), say("uncertainty-value"), 0.5),
+    "noise_db": (say("uncertainty-sound-meter"), "dB", 10.0),
+    "noise_room_db_per_k": (say("uncertainty-noise-in-another-room"), "dB/K", 3.0),
+    "result_share": (say("uncertainty-benchmark-result"), say("uncertainty-value"), 0.5),
+}
 
 
 def checked_tolerances(values: Mapping[str, float]) -> Tolerances:
@@ -58,14 +62,17 @@ def checked_tolerances(values: Mapping[str, float]) -> Tolerances:
     for name, value in values.items():
         if name not in TOLERANCE_LIMITS:
             raise OutOfRange(
-                f"“{name}” is no tolerance.", field=name, remedy=f"Allowed: {', '.join(TOLERANCE_LIMITS)}."
+                say("uncertainty-no-tolerance", name=name),
+                field=name,
+                remedy=say("allowed", names=listed(TOLERANCE_LIMITS)),
             )
         words, unit, most = TOLERANCE_LIMITS[name]
         if not 0.0 <= value <= most:
             raise OutOfRange(
-                f"{words} is {figure(value)} {unit}, allowed are 0 to {figure(most)} {unit}.",
-                field=name, remedy="Give half of the width within which the true value lies.",
-            )  # fmt: skip
+                say("uncertainty-allowed-to", words=words, value=value, unit=unit, most=most),
+                field=name,
+                remedy=say("uncertainty-give-half-width-within-which"),
+            )
     return replace(Tolerances(), **values)
 
 
@@ -103,7 +110,7 @@ def effective_degrees_of_freedom(contributions: Sequence[tuple[float, float]]) -
     source: JCGM 100:2008, G.2b (Welch-Satterthwaite)
     """
     if not contributions:
-        raise NotEnoughData("No uncertainty to combine.", field="contributions")
+        raise NotEnoughData(say("uncertainty-no-uncertainty-to-combine"), field="contributions")
     total = combined(*(u for u, _ in contributions)) ** 4
     weight = sum(u**4 / nu for u, nu in contributions if math.isfinite(nu))
     return total / weight if weight > 0 else math.inf
@@ -121,7 +128,7 @@ def effective_sample_size(values: NDArray[np.float64]) -> float:
     """
     n = len(values)
     if n < 2:
-        raise NotEnoughData("A spread needs two samples or more.", field="values")
+        raise NotEnoughData(say("uncertainty-spread-needs-two-samples-or"), field="values")
     centred = np.asarray(values, dtype=np.float64) - float(np.mean(values))
     power = float(centred @ centred)
     if power == 0:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import Words, listed, say
 
 ABSOLUTE_ZERO_C = -273.15
 ROOM_LOW_C, ROOM_HIGH_C = -10.0, 60.0
@@ -41,9 +42,9 @@ def require_room_c(room_c: float, name: str = "room_c") -> float:
     raises: OutOfRange
     source: common practice, no source
     """
-    hint = "Type the room's temperature in °C, read at the bench away from the exhaust."
+    hint: Words = say("units-type-room-s-temperature-in")
     if ROOM_HIGH_C < room_c <= 10 * ROOM_HIGH_C and ROOM_LOW_C <= room_c / 10 <= ROOM_HIGH_C:
-        hint = f"Was it {room_c / 10:.1f}? " + hint
+        hint = listed((say("units-was", room_c=room_c / 10), hint), "space")
     try:
         return require_range("room_temperature", room_c, "°C", ROOM_LOW_C, ROOM_HIGH_C, hint)
     except Exception as error:

@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from vividowl.core.heat.temperature import REFERENCE_ROOM_C
 from vividowl.core.quantities.uncertainty import Tolerances
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.measured import capacity, resistance, rise
 from vividowl.core.reading.reading import Reading, clock_words
 from vividowl.core.response.reference import Reference, class_reference, judge_response
-from vividowl.core.trace.phases import Chip
 from vividowl.core.trace.roles import ROLE_KINDS
 
 SHORT_LOG_S = 60.0
@@ -23,7 +23,7 @@ def findings(
     reference: Reference | None = None,
     tolerances: Tolerances | None = None,
     reference_room_c: float = REFERENCE_ROOM_C,
-) -> tuple[str, ...]:
+) -> tuple[Words, ...]:
     """Say in words what the log says.
 
     reading: the reading
@@ -39,13 +39,10 @@ def findings(
     tol = tolerances or Tolerances()
     out = [_times(reading)]
     if reading.duration_s < SHORT_LOG_S:
-        out.append(f"The log is only {reading.duration_s:.0f} s long; ten minutes of load or more are needed to judge.")
+        out.append(say("findings-log-only-s-long-ten", duration_s=reading.duration_s))
     if reading.die_stuck:
         name = ROLE_KINDS[reading.die_role].words
-        out.append(
-            f"The {name} reads {reading.die.mean:.1f} °C from the first sample to the last: the sensor is stuck or the "
-            "column is something else. Nothing else follows from it."
-        )
+        out.append(say("findings-reads-c-from-first-sample", name=name, mean=reading.die.mean))
         return tuple(out)
     out.append(_steady(reading, room_c, tol))
     out += _phases(reading)
@@ -58,8 +55,14 @@ def findings(
         if watts is not None:
             digits = 1 if watts.value < SMALL_W else 0
             out.append(
-                f"By calculation it can hold {watts.value:.{digits}f} ± {watts.u95:.{digits}f} W at {limit:.0f} °C in "
-                f"a room of {reference_room_c:.0f} °C."
+                say(
+                    "findings-by-calculation-can-hold-w",
+                    value=watts.value,
+                    digits=digits,
+                    u95=watts.u95,
+                    limit=limit,
+                    reference_room_c=reference_room_c,
+                )
             )
     if reading.response is not None and reading.response.total > 0:
         coupled = reading.chips.coupled
@@ -71,104 +74,114 @@ def findings(
     return tuple(out)
 
 
-def _times(reading: Reading) -> str:
+def _times(reading: Reading) -> Words:
     load, window = reading.load, reading.window
     if load.seen:
-        text = f"Load starts at {clock_words(load.onset_s)}"
-        if load.boost_end_s > load.onset_s:
-            text += f", boost ends at {clock_words(load.boost_end_s)}"
+        boost = clock_words(load.boost_end_s) if load.boost_end_s > load.onset_s else None
+        text = say("findings-load-starts-at", at=clock_words(load.onset_s), boost_end=boost)
     else:
-        text = "The log shows no idle before the load, so all of it is taken as loaded"
+        text = say("findings-log-shows-no-idle-before")
     if window.chosen:
-        return f"{text}; figures from {clock_words(window.from_s)} to {clock_words(window.to_s)}, set by hand."
+        return say(
+            "findings-figures-from-to-set-by",
+            text=text,
+            from_s=clock_words(window.from_s),
+            to_s=clock_words(window.to_s),
+        )
     if window.settled:
-        to_go = f" ({abs(window.remaining_rise_k):.1f} K to go)" if window.remaining_rise_k is not None else ""
-        return f"{text}; settled from {clock_words(window.from_s)}{to_go}."
+        to_go_k = abs(window.remaining_rise_k) if window.remaining_rise_k is not None else None
+        return say("findings-settled-from", text=text, at=clock_words(window.from_s), to_go_k=to_go_k)
     if window.minutes_needed is not None and window.final_c is not None:
         more = max(1, round(window.minutes_needed))
-        return (
-            f"{text}; not settled: {more} more minute{'s' if more > 1 else ''} would settle it, "
-            f"it would end near {window.final_c:.0f} ± {window.uncertainty_k or 0.0:.0f} °C."
+        return say(
+            "findings-not-settled-more-minute-would",
+            text=text,
+            more=more,
+            final_c=window.final_c,
+            uncertainty_k=window.uncertainty_k or 0.0,
         )
-    return f"{text}; not settled, and where it would end is not known."
+    return say("findings-not-settled-and-where-would", text=text)
 
 
-def _steady(reading: Reading, room_c: float | None, tol: Tolerances) -> str:
-    name = ROLE_KINDS[reading.die_role].words.capitalize()
-    text = f"{name} {reading.die.mean:.1f} °C"
-    if reading.power is not None:
-        text += f" at {reading.power.mean:.1f} W"
+def _steady(reading: Reading, room_c: float | None, tol: Tolerances) -> Words:
     over, of = rise(reading, room_c, tol), resistance(reading, room_c, tol)
-    if over is not None:
-        text += f", {over.value:.1f} K over the room"
-    if of is not None:
-        text += f", {of.value:.2f} ± {of.u95:.2f} K/W"
-    return text + "."
+    return say(
+        "findings-steady",
+        name=ROLE_KINDS[reading.die_role].words,
+        die_c=reading.die.mean,
+        power_w=reading.power.mean if reading.power is not None else None,
+        over_k=over.value if over is not None else None,
+        resistance=of.value if of is not None else None,
+        u95=of.u95 if of is not None else None,
+    )
 
 
-def _phases(reading: Reading) -> list[str]:
-    out = []
+def _phases(reading: Reading) -> list[Words]:
+    out: list[Words] = []
     if len({p.chip for p in reading.phases}) > 1:
         said = [
-            f"{p.chip.value}{'' if p.chip is Chip.BOTH else ' only'} {clock_words(p.from_s)} to {clock_words(p.to_s)}"
+            say("findings-phase", chip=p.chip.value, from_s=clock_words(p.from_s), to_s=clock_words(p.to_s))
             for p in reading.phases
         ]
-        out.append("Load phases: " + ", ".join(said) + ".")
+        out.append(say("findings-load-phases", phases=listed(said)))
     coupled = reading.chips.coupled
     if coupled is not None:
         out.append(
-            f"Shared cooler: processor {coupled.cpu:.2f} ± {2 * coupled.cpu_u:.2f} K/W by its own watts and "
-            f"{coupled.cpu_from_gpu:.2f} K/W by those of graphics; graphics {coupled.gpu:.2f} ± "
-            f"{2 * coupled.gpu_u:.2f} and {coupled.gpu_from_cpu:.2f} K/W."
+            say(
+                "findings-shared-cooler-processor-k-w",
+                cpu=coupled.cpu,
+                cpu_u=2 * coupled.cpu_u,
+                cpu_from_gpu=coupled.cpu_from_gpu,
+                gpu=coupled.gpu,
+                gpu_u=2 * coupled.gpu_u,
+                gpu_from_cpu=coupled.gpu_from_cpu,
+            )
         )
     elif reading.chips.reason and reading.power is not None:
         out.append(reading.chips.reason)
     return out
 
 
-def _pauses(reading: Reading) -> list[str]:
+def _pauses(reading: Reading) -> list[Words]:
     if not reading.pauses:
         return []
     n = len(reading.pauses)
     seconds = sum(b - a for a, b in reading.pauses) / n
-    return [
-        f"The load pauses {'once' if n == 1 else f'{n} times'} for about {seconds:.0f} s, as between the passes of a "
-        "loop: utilisation falls with the power, so that is no throttling, and the figures leave it out."
-    ]
+    return [say("findings-load-pauses-for-about-s", n=n, seconds=seconds)]
 
 
-def _held(reading: Reading) -> list[str]:
+def _held(reading: Reading) -> list[Words]:
     held = reading.throttling
     if held.share is None:
-        return ["Whether heat holds it back is not known: neither power, clock nor a throttle flag was logged."]
+        return [say("findings-whether-heat-holds-back-not")]
     if held.share < 0.005:
-        return ["Held back by heat 0 % of the time."]
-    first = f", first after {clock_words(held.first_s)}" if held.first_s is not None else ""
+        return [say("findings-held-back-by-heat-time")]
     given = [
-        f"{value:.0f} {unit}"
+        say("findings-given-up", value=value, unit=unit)
         for value, unit in ((held.given_up_w, "W"), (held.given_up_mhz, "MHz"))
         if value is not None and value >= 1.0
     ]
-    gives = f", giving up {' and '.join(given)}" if given else ""
-    at = f" at {held.limit_c:.0f} °C" if held.limit_c is not None else ""
-    times = f"{held.episodes} episode{'s' if held.episodes > 1 else ''}"
-    return [f"Held back by heat{at} {100 * held.share:.0f} % of the loaded time ({times}{first}){gives}."]
+    return [
+        say(
+            "findings-held-back-by-heat-loaded",
+            limit_c=held.limit_c,
+            share=100 * held.share,
+            episodes=held.episodes,
+            first_s=clock_words(held.first_s) if held.first_s is not None else None,
+            gives=bool(given),
+            given=listed(given, "and"),
+        )
+    ]
 
 
-def _cooling(reading: Reading) -> list[str]:
+def _cooling(reading: Reading) -> list[Words]:
     cooling, response = reading.cool_down, reading.response
     if cooling is None or response is None or cooling.interface is None:
         return []
-    fast = f"{cooling.fast_drop_k:.0f} K vanish within seconds"
+    fast = say("findings-k-vanish-within-seconds", fast_drop_k=cooling.fast_drop_k)
     under_load = response.heating_interface
     if abs(cooling.interface - under_load) <= AGREES_SHARE * max(cooling.interface, under_load):
-        return [f"The cool-down agrees: {fast}."]
+        return [say("findings-cool-down-agrees", fast=fast)]
     if response.cooling_interface is None:
-        return [
-            f"The cool-down does not agree: {fast}, {cooling.interface:.2f} K/W against {under_load:.2f} K/W under "
-            "load. Take the split with care."
-        ]
-    return [
-        f"The split is taken from the cool-down ({fast}, {cooling.interface:.2f} K/W); at the start of the load, where "
-        f"the fan changes its speed, it would be {under_load:.2f} K/W."
-    ]
+        return [say("findings-cool-down-does-not-agree", fast=fast, interface=cooling.interface, under_load=under_load)]
+    return [say("findings-split-taken-from-cool-down", fast=fast, interface=cooling.interface, under_load=under_load)]

@@ -9,6 +9,7 @@ import numpy as np
 
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.uncertainty import standard_error
+from vividowl.core.quantities.words import Words, say
 from vividowl.core.response.cooldown import CoolDown, fit_cool_down, with_cool_down
 from vividowl.core.response.network import fit_response
 from vividowl.core.response.resistance import ChipResistances, chip_resistances
@@ -74,7 +75,7 @@ class Reading:
     idle_fan_rpm: float | None
     chips: ChipResistances
     response: Response | None
-    response_reason: str
+    response_reason: Words
     cool_down: CoolDown | None
 
     @property
@@ -119,14 +120,15 @@ def read_trace(
     load, steady, alone = _loads(trace, phases)
     stuck = never_changes(trace.channels[trace.die_role])
     throttling = find_throttling(trace, steady, limit_c)
-    response, reason = None, "The die sensor never moves, so nothing follows from it."
+    response: Response | None = None
+    reason: Words = say("reading-die-sensor-never-moves-so")
     if not stuck and alone is None:
-        reason = "Both chips work in every phase, so the rise cannot be split."
+        reason = say("reading-both-chips-work-in-every")
     elif not stuck and alone is not None:
         try:
             response, reason = fit_response(trace if alone == load else trace.until(alone.end_s), alone), ""
         except CoreError as error:
-            reason = str(error)
+            reason = error.message
     tail_s = HELD_TAIL_SHARE * (steady.end_s - steady.onset_s)
     late = sum(max(0.0, b - max(a, steady.end_s - tail_s)) for a, b in throttling.spans_s)
     whole = response if alone == steady else None
@@ -143,7 +145,7 @@ def read_trace(
     found = {role: statistics(values[inside]) for role, values in trace.channels.items()}
     power = trace.power
     felt = felt_power(trace, steady, inside)
-    chips = ChipResistances(reason="The room temperature is not noted.")
+    chips = ChipResistances(reason=say("reading-room-temperature-not-noted"))
     if stuck:
         chips = ChipResistances(reason=reason)
     elif room_c is not None:

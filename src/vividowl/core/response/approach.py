@@ -8,6 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from vividowl.core.quantities.errors import NotEnoughData
+from vividowl.core.quantities.words import say
 from vividowl.core.response.exponentials import fit_exponentials
 from vividowl.core.trace.trace import Series
 
@@ -60,9 +61,9 @@ def fit_approach(time_s: Series, y: Series, *, from_zero: bool = False) -> Appro
     t, v = thin_out(np.asarray(time_s[keep], dtype=np.float64), np.asarray(y[keep], dtype=np.float64))
     if len(t) < 6 or float(t[-1] - t[0]) <= 0:
         raise NotEnoughData(
-            f"{len(t)} points are too few to tell whether it has settled.",
+            say("approach-points-too-few-to-tell", t=len(t)),
             field="log",
-            remedy="Log for longer.",
+            remedy=say("approach-log-for-longer"),
         )
 
     length, step = float(t[-1]), float(np.median(np.diff(t)))

@@ -78,9 +78,12 @@ def fit_cool_down(trace: Trace, load: LoadPhase) -> CoolDown | None:
         if len(time) < 4 * k:
             break
         fit = fit_exponentials(
-            lambda taus: 1.0 - np.exp(-time[:, None] / taus), fall, np.geomspace(max(step, 1.0), 0.5 * length, k),
-            bounds=(BOUND_LOW_STEPS * step, 3.0 * length), tolerance=1e-6,
-        )  # fmt: skip
+            lambda taus: 1.0 - np.exp(-time[:, None] / taus),
+            fall,
+            np.geomspace(max(step, 1.0), 0.5 * length, k),
+            bounds=(BOUND_LOW_STEPS * step, 3.0 * length),
+            tolerance=1e-6,
+        )
         score = len(time) * np.log(fit.cost) + 2 * k * np.log(len(time))
         if best is not None and ((fit.weights <= 0).any() or not score < best_score - EVIDENCE_LEAST):
             break
@@ -89,10 +92,16 @@ def fit_cool_down(trace: Trace, load: LoadPhase) -> CoolDown | None:
     watts = _power_drop(trace, load)
     k = len(best.taus)
     u: Series = np.sqrt(np.maximum(0.0, np.diag(best.covariance)) * len(time) / effective_sample_size(best.residuals))
-    terms = tuple(
-        Term(float(best.weights[i]) / watts, float(best.taus[i]), float(u[i]) / watts, float(best.taus[i] * u[k + i]))
-        for i in range(k)
-    ) if watts else ()  # fmt: skip
+    terms = (
+        tuple(
+            Term(
+                float(best.weights[i]) / watts, float(best.taus[i]), float(u[i]) / watts, float(best.taus[i] * u[k + i])
+            )
+            for i in range(k)
+        )
+        if watts
+        else ()
+    )
     fast = float(best.weights[best.taus <= FAST_BELOW_S].sum())
     return CoolDown(load.end_s, float(trace.time_s[after][-1]), drop, watts, terms, fast)
 

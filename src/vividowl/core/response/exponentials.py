@@ -27,10 +27,15 @@ class Fit:
 
 
 def fit_exponentials(
-    columns: Callable[[Series], Series], y: Series, guess: Sequence[float] | Series, others: Series | None = None,
-    weight: Series | None = None, bounds: tuple[float, float] = (1e-6, 1e6), tolerance: float = 1e-8,
+    columns: Callable[[Series], Series],
+    y: Series,
+    guess: Sequence[float] | Series,
+    others: Series | None = None,
+    weight: Series | None = None,
+    bounds: tuple[float, float] = (1e-6, 1e6),
+    tolerance: float = 1e-8,
     slowest: tuple[float, float] | None = None,
-) -> Fit:  # fmt: skip
+) -> Fit:
     """Fit a sum of terms that depend on a time constant each, by variable projection.
 
     columns: gives the responses (n, k) of k terms [any] for their time constants (k,) [s]
@@ -105,9 +110,14 @@ def fit_exponentials(
         return np.vstack([jacobian_of(p), *known]) * stretch(p)
 
     z, *_ = leastsq(
-        misfit, -np.log((high - low) / (start - low) - 1.0), Dfun=slope_of_misfit, ftol=tolerance, xtol=tolerance,
-        maxfev=80, full_output=True,
-    )  # fmt: skip
+        misfit,
+        -np.log((high - low) / (start - low) - 1.0),
+        Dfun=slope_of_misfit,
+        ftol=tolerance,
+        xtol=tolerance,
+        maxfev=80,
+        full_output=True,
+    )
     best = bounded(z)
     a, _, solution, residuals = solve(best)
     jacobian = np.column_stack([a, slopes(best, solution)])

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from vividowl.core.quantities.errors import CoreError, require_range
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR
 from vividowl.core.quantities.units import require_room_c
+from vividowl.core.quantities.words import say
 from vividowl.core.response.reference import INTERFACE_SHARE_POOR
 from vividowl.core.response.terms import Response
 
@@ -73,10 +74,9 @@ def build_ladder(
     if heatsink_c is not None:
         if not room_c <= heatsink_c <= die_c:
             raise CoreError(
-                f"The heatsink probe reads {heatsink_c:g} °C, but must lie between the room ({room_c:g} °C) "
-                f"and the die ({die_c:.1f} °C).",
+                say("ladder-heatsink-probe-reads-c-but", heatsink_c=heatsink_c, room_c=room_c, die_c=die_c),
                 field="heatsink_c",
-                remedy="Check where the probe sat and that it was read under load.",
+                remedy=say("ladder-check-where-probe-sat-and"),
             )
         if exhaust_c is not None and room_c <= exhaust_c <= heatsink_c:
             low = (

@@ -10,6 +10,7 @@ import numpy as np
 
 from vividowl.core.quantities.errors import NotEnoughData
 from vividowl.core.quantities.uncertainty import effective_sample_size
+from vividowl.core.quantities.words import say
 from vividowl.core.response.exponentials import Fit, fit_exponentials
 from vividowl.core.response.terms import FAST_BELOW_S, Response, Term
 from vividowl.core.trace.load import LoadPhase
@@ -110,19 +111,19 @@ def fit_response(trace: Trace, load: LoadPhase) -> Response:
     """
     power = trace.power
     if power is None:
-        raise NotEnoughData("No power was logged, so the rise cannot be split.", field="channels")
+        raise NotEnoughData(say("network-no-power-was-logged-so"), field="channels")
     if not load.seen:
         raise NotEnoughData(
-            "The log shows no load step, so the rise cannot be split.",
+            say("network-log-shows-no-load-step"),
             field="log",
-            remedy="Start the log before the load.",
+            remedy=say("network-start-log-before-load"),
         )
     step = trace.interval_s
     if step > INTERVAL_MOST_S:
         raise NotEnoughData(
-            f"One sample every {step:.1f} s is too slow to see the interface.",
+            say("network-one-sample-every-s-too", step=step),
             field="log",
-            remedy="Log every second or so.",
+            remedy=say("network-log-every-second-or-so"),
         )
     begin = max(float(trace.time_s[0]), load.onset_s - LEAD_MOST_S)
     end = min(float(trace.time_s[-1]), load.end_s + TAIL_S)
@@ -130,9 +131,9 @@ def fit_response(trace: Trace, load: LoadPhase) -> Response:
     idle = (trace.time_s >= begin) & (trace.time_s < load.onset_s - 0.5 * step) & np.isfinite(power)
     if length < 30.0 or not idle.any():
         raise NotEnoughData(
-            f"{length:.0f} s of load are too few to split the rise.",
+            say("network-s-load-too-few-to", length=length),
             field="log",
-            remedy="Run the load for 10 minutes or longer.",
+            remedy=say("network-run-load-for-minutes-or"),
         )
     base_power = float(np.median(power[idle]))
     blocks = _blocks(trace, load, power - base_power, begin, end)

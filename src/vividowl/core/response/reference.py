@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import Words, say
 from vividowl.core.response.terms import Response
 
 # Healthy devices of a class: share of the rise faster than 3 s and slower than 120 s. From memory.
@@ -14,10 +15,7 @@ POOR_OVER_TYPICAL = 1.5
 SLOW_OVER_TYPICAL = 1.6
 CHANGED_SHARE = 0.15
 INTERFACE_SHARE_POOR = 1.0 / 3.0
-NOT_TOLD = (
-    "Where the heat stops is not told by this log: die, paste and base answer as one, as under a thick lid, with a "
-    "sensor that smooths, or with seconds between the lines. A probe on the heatsink would tell."
-)
+NOT_TOLD = say("reference-where-heat-stops-not-told")
 
 
 class Source(StrEnum):
@@ -26,6 +24,11 @@ class Source(StrEnum):
     OWN_LAST_VISIT = "own last visit"
     SAME_MODEL = "same model"
     CLASS_TYPICAL = "class-typical, from memory"
+
+    @property
+    def words(self) -> Words:
+        """How it is called."""
+        return say(f"source-{self.name.lower()}")
 
 
 @dataclass(frozen=True)
@@ -47,7 +50,7 @@ class Judgement:
 
     interface_poor: bool
     slow_part_large: bool
-    text: str
+    text: Words
 
 
 def class_reference(kind: str) -> Reference:
@@ -79,16 +82,29 @@ def reference_from(responses: list[Response], source: Source) -> Reference | Non
         return ordered[half] if len(ordered) % 2 else 0.5 * (ordered[half - 1] + ordered[half])
 
     return Reference(
-        source, middle([r.interface / r.total for r in usable]), middle([r.chassis / r.total for r in usable]),
-        middle([r.interface for r in usable]), middle([r.total for r in usable]), len(usable),
-    )  # fmt: skip
+        source,
+        middle([r.interface / r.total for r in usable]),
+        middle([r.chassis / r.total for r in usable]),
+        middle([r.interface for r in usable]),
+        middle([r.total for r in usable]),
+        len(usable),
+    )
 
 
-_FRACTIONS = ((0.1, "A tenth"), (0.2, "One fifth"), (0.25, "A quarter"), (1 / 3, "One third"), (0.4, "Two fifths"),
-              (0.5, "Half"), (0.6, "Three fifths"), (2 / 3, "Two thirds"), (0.75, "Three quarters"))  # fmt: skip
+_FRACTIONS: tuple[tuple[float, Words], ...] = (
+    (0.1, say("reference-tenth")),
+    (0.2, say("reference-one-fifth")),
+    (0.25, say("reference-quarter")),
+    (1 / 3, say("reference-one-third")),
+    (0.4, say("reference-two-fifths")),
+    (0.5, say("reference-half")),
+    (0.6, say("reference-three-fifths")),
+    (2 / 3, say("reference-two-thirds")),
+    (0.75, say("reference-three-quarters")),
+)
 
 
-def share_words(share: float) -> str:
+def share_words(share: float) -> Words:
     """A share as people say it, with "about" where it is not quite that.
 
     share: share [1], 0 to 1
@@ -99,10 +115,10 @@ def share_words(share: float) -> str:
     require_range("share", share, "", 0.0, 1.0)
     near, words = min(_FRACTIONS, key=lambda pair: abs(pair[0] - share))
     if share < 0.07:
-        return "Hardly any"
+        return say("reference-hardly-any")
     if abs(near - share) > 0.035:
-        return f"{100 * share:.0f} %"
-    return words if abs(near - share) < 0.015 else f"About {words[0].lower()}{words[1:]}"
+        return say("reference-share", percent=100 * share)
+    return words if abs(near - share) < 0.015 else say("reference-about", words=words)
 
 
 def judge_response(response: Response, reference: Reference, total: float | None = None) -> Judgement:
@@ -119,24 +135,26 @@ def judge_response(response: Response, reference: Reference, total: float | None
         return Judgement(False, False, NOT_TOLD)
     whole = total if total is not None and total > response.interface else response.total
     share, slow = min(1.0, response.interface / whole), response.chassis / whole
-    start = f"{share_words(share)} of the rise appears within seconds of the load"
+    start = say("reference-rise-appears-within-seconds-load", share=share_words(share))
     if reference.interface is not None and reference.total is not None:
         ratio = response.interface / reference.interface if reference.interface > 0 else float("inf")
         poor = ratio > POOR_OVER_TYPICAL and response.interface - reference.interface > 2 * response.interface_whole_u
         behind, behind_then = whole - response.interface, reference.total - reference.interface
         large = behind > (1 + 2 * CHANGED_SHARE) * behind_then
-        basis = f"{response.interface:.2f} K/W against {reference.interface:.2f} K/W, {reference.source}"
+        basis = say(
+            "reference-k-w-against-k-w",
+            interface=response.interface,
+            reference_interface=reference.interface,
+            source=reference.source.words,
+        )
     else:
         poor = share - 2 * response.interface_whole_u / whole > POOR_OVER_TYPICAL * reference.interface_share
         large = response.tells_slow_part and slow > SLOW_OVER_TYPICAL * reference.slow_share and not poor
-        basis = f"{100 * reference.interface_share:.0f} % is usual, {reference.source}"
+        basis = say("reference-usual", interface_share=100 * reference.interface_share, source=reference.source.words)
     if poor:
-        said = "the interface is poor; heatsink and fins are " + ("slow too" if large else "fine")
+        said = say("reference-interface-poor", slow=large)
     elif large:
-        said = (
-            "the interface is fine; the heat stops behind it: dust, blocked vents, a fan that does not turn up, or a "
-            "case that sheds no more"
-        )
+        said = say("reference-interface-fine-heat-stops-behind")
     else:
-        said = "neither the interface nor what is behind it stands out"
-    return Judgement(poor, large, f"{start} ({basis}): {said}.")
+        said = say("reference-neither-interface-nor-what-behind")
+    return Judgement(poor, large, say("reference-judged", start=start, basis=basis, said=said))

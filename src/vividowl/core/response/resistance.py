@@ -10,6 +10,7 @@ import numpy as np
 from vividowl.core.heat.temperature import thermal_resistance
 from vividowl.core.quantities.errors import NotEnoughData
 from vividowl.core.quantities.units import require_room_c
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.response.approach import fit_approach
 from vividowl.core.trace.phases import Phase
 from vividowl.core.trace.roles import Role
@@ -56,7 +57,7 @@ class ChipResistances:
     cpu: float | None = None
     gpu: float | None = None
     coupled: Coupled | None = None
-    reason: str = ""
+    reason: Words = ""
 
 
 def couple(states: Sequence[State]) -> Coupled:
@@ -69,18 +70,20 @@ def couple(states: Sequence[State]) -> Coupled:
     range: condition number of the power matrix up to 10 and each own resistance known to 25 %
     source: superposition in a linear network, textbook; the limits are common practice, no source
     """
-    remedy = "Log processor alone, graphics alone and both, ten minutes each."
+    remedy = say("resistance-log-processor-alone-graphics-alone")
     if len(states) < 2:
         raise NotEnoughData(
-            f"Processor and graphics cannot be told apart with {len(states)} load state.", field="log", remedy=remedy
+            say("resistance-processor-and-graphics-cannot-be", states=len(states)), field="log", remedy=remedy
         )
     power = np.array([[s.cpu_power, s.gpu_power] for s in states])
     condition = float(np.linalg.cond(power))
     if not condition <= CONDITION_MOST:
-        said = f"{condition:.0f}" if condition < 1e4 else "beyond 10,000"
         raise NotEnoughData(
-            f"Processor and graphics cannot be told apart with these phases: condition number {said}, allowed "
-            f"is up to {CONDITION_MOST:.0f}.",
+            say(
+                "resistance-processor-and-graphics-cannot-be-2",
+                condition=min(condition, 1e4),
+                condition_most=CONDITION_MOST,
+            ),
             field="log",
             remedy=remedy,
         )
@@ -92,7 +95,7 @@ def couple(states: Sequence[State]) -> Coupled:
     (cc, gc), (cg, gg) = r
     if not (cc > 0 and gg > 0 and u[0] < RELATIVE_U_MOST * cc and u[1] < RELATIVE_U_MOST * gg):
         raise NotEnoughData(
-            "Processor and graphics cannot be told apart with these phases: they were not held until steady.",
+            say("resistance-processor-and-graphics-cannot-be-3"),
             field="log",
             remedy=remedy,
         )
@@ -136,13 +139,13 @@ def chip_resistances(trace: Trace, phases: Sequence[Phase], room_c: float, insid
         "gpu": (Role.GPU_TEMPERATURE if trace.has(Role.GPU_TEMPERATURE) else Role.GPU_HOTSPOT, Role.GPU_POWER),
     }
     whole = all(trace.has(r) for pair in roles.values() for r in pair)
-    reason = ""
+    reason: Words = ""
     if whole and len({p.chip for p in phases}) > 1:
         try:
             coupled = couple(_states(trace, phases, room_c))
             return ChipResistances(coupled.cpu, coupled.gpu, coupled)
         except NotEnoughData as error:
-            reason = f"{error} {error.remedy}"
+            reason = listed((error.message, error.remedy), "space")
 
     def mean(role: Role) -> float | None:
         values = trace.get(role)
@@ -165,10 +168,7 @@ def chip_resistances(trace: Trace, phases: Sequence[Phase], room_c: float, insid
         ):
             alone[chip] = thermal_resistance(die - room_c, total)
     if not alone and total > 0 and not reason and all(w is not None for w in watts.values()):
-        reason = (
-            "Processor and graphics heat the cooler together and cannot be told apart with one load state. "
-            "Log processor alone, graphics alone and both, ten minutes each."
-        )
+        reason = say("resistance-processor-and-graphics-heat-cooler")
     return ChipResistances(alone.get("cpu"), alone.get("gpu"), None, reason)
 
 

@@ -9,6 +9,7 @@ import numpy as np
 
 from vividowl.core.quantities.errors import OutOfRange
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
+from vividowl.core.quantities.words import say
 from vividowl.core.response.terms import Response
 from vividowl.core.trace.felt_power import restless
 from vividowl.core.trace.heading import Heading, find_heading
@@ -89,21 +90,33 @@ def find_settled_window(
         # Pinned from the first minute on, while the power it is allowed still falls as the cooler fills.
         flat = flat and _power_is_even(trace, inside, end - SLOPE_SHARE * length)
         u = combined(own_u, FINAL_U_LEAST_K)
-        return replace(window, settled=flat, remaining_rise_k=0.0, final_c=mean, minutes_needed=0.0 if flat else 1.0,
-                       uncertainty_k=COVERAGE_FACTOR * u)  # fmt: skip
+        return replace(
+            window,
+            settled=flat,
+            remaining_rise_k=0.0,
+            final_c=mean,
+            minutes_needed=0.0 if flat else 1.0,
+            uncertainty_k=COVERAGE_FACTOR * u,
+        )
     heading = find_heading(trace, load, (from_s, to_s))
     if heading is None:
         settled = flat and abs(slope) * length < REMAINING_SETTLED_K
         u95 = COVERAGE_FACTOR * combined(own_u, FINAL_U_LEAST_K)
-        return replace(window, settled=True, remaining_rise_k=0.0, final_c=mean, minutes_needed=0.0,
-                       uncertainty_k=u95) if settled else window  # fmt: skip
+        return (
+            replace(window, settled=True, remaining_rise_k=0.0, final_c=mean, minutes_needed=0.0, uncertainty_k=u95)
+            if settled
+            else window
+        )
     remaining, final_u = _both_ways(trace, window, response, heading, mean)
     settled = abs(remaining) < REMAINING_SETTLED_K and (flat or goes_by_itself)
     return replace(
-        window, settled=settled, remaining_rise_k=remaining, final_c=mean + remaining,
+        window,
+        settled=settled,
+        remaining_rise_k=remaining,
+        final_c=mean + remaining,
         minutes_needed=0.0 if settled else _minutes_needed(heading),
         uncertainty_k=COVERAGE_FACTOR * combined(final_u, own_u, FINAL_U_LEAST_K),
-    )  # fmt: skip
+    )
 
 
 def choose_window(window: SettledWindow, trace: Trace, from_s: float, to_s: float) -> SettledWindow:
@@ -120,10 +133,9 @@ def choose_window(window: SettledWindow, trace: Trace, from_s: float, to_s: floa
     first, last = float(trace.time_s[0]), float(trace.time_s[-1])
     if not (math.isfinite(from_s) and math.isfinite(to_s) and first <= from_s <= to_s - 10.0 and to_s <= last):
         raise OutOfRange(
-            f"The window {from_s:.0f} to {to_s:.0f} s is not inside the log or shorter than 10 s; allowed are "
-            f"{first:.0f} to {last:.0f} s.",
+            say("settling-window-to-s-not-inside", from_s=from_s, to_s=to_s, first=first, last=last),
             field="window",
-            remedy="Drag it over the steady part of the load.",
+            remedy=say("settling-drag-over-steady-part-load"),
         )
     return replace(window, from_s=from_s, to_s=to_s, chosen=True)
 

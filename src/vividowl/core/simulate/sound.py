@@ -6,6 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import say
 from vividowl.core.sound.levels import require_level_db
 
 HARMONICS = ((1, 1.0), (2, 0.35), (3, 0.15))
@@ -42,7 +43,7 @@ def simulate_fan_sound(
     source: blade-pass frequency, fan handbooks; spectrum and wander from memory
     """
     require_range("rpm", rpm, "rpm", 200.0, 20000.0)
-    require_range("blades", blades, "", 3, 120, "Count the blades of one fan.")
+    require_range("blades", blades, "", 3, 120, say("fan-speed-count-blades-one-fan"))
     require_level_db(level_db)
     require_range("seconds", seconds, "s", 1.0, 600.0)
     require_range("rate_hz", rate_hz, "Hz", 8000.0, 192000.0)

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import say
 from vividowl.core.sound.spectrum import Tone
 
 FAN_LOW_RPM, FAN_HIGH_RPM = 600.0, 7000.0
@@ -37,7 +38,7 @@ def fan_speed(tones: Sequence[Tone], blades: int, logged_rpm: float | None = Non
         logged speed within 6 % agrees: a whine has none of them
     source: blade-pass frequency, textbook
     """
-    require_range("blades", blades, "", BLADES_LOW, BLADES_HIGH, "Count the blades of one fan.")
+    require_range("blades", blades, "", BLADES_LOW, BLADES_HIGH, say("fan-speed-count-blades-one-fan"))
     found: list[tuple[float, FanSpeed]] = []
     for tone in tones:
         rpm = 60.0 * tone.frequency_hz / blades

@@ -7,6 +7,8 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from vividowl.core.quantities.words import Words, say
+
 FAST_STEPS_HZ = 40.0
 BLOCK_S = 1.0
 # A fan's fast level moves by a decibel or two; syllables and knocks by far more.
@@ -26,7 +28,7 @@ class Calm:
 
     samples: Samples
     left_out_s: float
-    faults: tuple[str, ...]
+    faults: tuple[Words, ...]
     usable: bool
 
 
@@ -53,24 +55,19 @@ def calm_stretches(samples: Samples, rate_hz: float) -> Calm:
     calm = (ranges <= CALM_RANGE_DB) & (levels.max(axis=1) - usual <= ABOVE_USUAL_DB)
     lost = float((~calm).sum() * BLOCK_S)
     if calm.mean() < CALM_SHARE_LEAST or calm.sum() * BLOCK_S < CALM_LEAST_S:
-        return Calm(samples, lost, (
-            "Speech or knocks run through the recording, so no level follows from it. Record again in silence.",
-        ), False)  # fmt: skip
+        return Calm(samples, lost, (say("faults-speech-or-knocks-run-through"),), False)
     middle = np.median(levels[calm], axis=1)
     at = np.flatnonzero(calm).astype(np.float64)
     if len(at) >= 4 and np.ptp(middle) > 0:
         slope, _ = np.polyfit(at, middle, 1)
         creep = float(slope) * float(at[-1] - at[0])
         if abs(creep) > CREEP_DB and abs(float(np.corrcoef(at, middle)[0, 1])) > CREEP_CORRELATION:
-            return Calm(samples, lost, (
-                f"The level creeps by {abs(creep):.0f} dB from end to end, as with automatic gain or a fan that "
-                "changes its speed, so no level follows from it. Switch the gain to manual and record at one speed.",
-            ), False)  # fmt: skip
+            return Calm(samples, lost, (say("faults-level-creeps-by-db-from", creep=abs(creep)),), False)
     if calm.all():
         return Calm(samples, 0.0, (), True)
     size = per * step
     kept = np.concatenate([samples[i * size : (i + 1) * size] for i in np.flatnonzero(calm)])
-    return Calm(kept, lost, (f"Speech or knocks: {lost:.0f} s were left out.",), True)
+    return Calm(kept, lost, (say("faults-speech-or-knocks-s-were", lost=lost),), True)
 
 
 def squeezed(samples: Samples, tonal_share: float) -> bool:

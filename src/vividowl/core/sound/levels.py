@@ -7,6 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from vividowl.core.quantities.errors import CoreError, NotEnoughData, require_range
+from vividowl.core.quantities.words import say
 
 LEVEL_LOW_DB, LEVEL_HIGH_DB = 0.0, 140.0
 MARGIN_NO_CORRECTION_DB = 15.0
@@ -53,7 +54,9 @@ def require_level_db(level_db: float, name: str = "level_db") -> float:
     raises: OutOfRange
     source: common practice, no source
     """
-    return require_range(name, level_db, "dB", LEVEL_LOW_DB, LEVEL_HIGH_DB, "Type the A-weighted level from the meter.")
+    return require_range(
+        name, level_db, "dB", LEVEL_LOW_DB, LEVEL_HIGH_DB, say("levels-type-weighted-level-from-meter")
+    )
 
 
 def energy_sum(levels_db: Sequence[float]) -> float:
@@ -66,7 +69,9 @@ def energy_sum(levels_db: Sequence[float]) -> float:
     source: ISO 1996-1
     """
     if not levels_db:
-        raise NotEnoughData("No noise reading to combine.", field="levels_db", remedy="Take a reading.")
+        raise NotEnoughData(
+            say("levels-no-noise-reading-to-combine"), field="levels_db", remedy=say("levels-take-reading")
+        )
     return 10.0 * math.log10(sum(10.0 ** (require_level_db(level) / 10.0) for level in levels_db))
 
 
@@ -95,9 +100,9 @@ def background_correction(level_db: float, background_db: float) -> CorrectedLev
     margin = require_level_db(level_db) - require_level_db(background_db, "background_db")
     if margin < 0:
         raise CoreError(
-            f"Background is {background_db:g} dB, louder than the reading of {level_db:g} dB.",
+            say("levels-background-db-louder-than-reading", background_db=background_db, level_db=level_db),
             field="background_db",
-            remedy="Read the background again with the device off and the room as quiet as before.",
+            remedy=say("levels-read-background-again-with-device"),
         )
     if margin >= MARGIN_NO_CORRECTION_DB:
         return CorrectedLevel(level_db, 0.0, False)

@@ -9,6 +9,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from vividowl.core.quantities.errors import NotEnoughData, require_range
+from vividowl.core.quantities.words import Words, say
 from vividowl.core.sound.fan_speed import FAN_HIGH_RPM, FAN_LOW_RPM, FanSpeed
 from vividowl.core.sound.faults import Calm, calm_stretches, squeezed
 from vividowl.core.sound.spectrum import (
@@ -52,7 +53,7 @@ class SoundReading:
     bands: tuple[Band, ...]
     tones: tuple[Tone, ...]
     levels_db: tuple[float, ...]
-    faults: tuple[str, ...]
+    faults: tuple[Words, ...]
 
 
 def read_sound(
@@ -74,9 +75,9 @@ def read_sound(
     n = min((len(c) for c in channels), default=0)
     if n < SHORTEST_S * rate_hz:
         raise NotEnoughData(
-            f"The recording is {n / rate_hz:.2f} s long, at least {SHORTEST_S:g} s are needed.",
+            say("recording-recording-s-long-at-least", rate_hz=n / rate_hz, shortest_s=SHORTEST_S),
             field="recording",
-            remedy="Record ten seconds or more with the fan at its loaded speed.",
+            remedy=say("recording-record-ten-seconds-or-more"),
         )
     samples, faults = _one_channel(channels)
     calm = calm_stretches(samples, rate_hz) if steady else Calm(samples, 0.0, (), True)
@@ -85,7 +86,7 @@ def read_sound(
     offset = full_scale_db if full_scale_db is not None else 0.0
     mean_square = float(power.sum())
     if mean_square <= 0 or 10.0 * math.log10(mean_square) < SILENT_BELOW_DBFS:
-        faults.append("The recording is silent: the microphone was off, muted or not the one chosen. No level known.")
+        faults.append(say("recording-recording-silent-microphone-was-off"))
         return SoundReading(
             n / rate_hz, rate_hz, full_scale_db is not None, None, None, None, None, (), (), (), tuple(faults)
         )
@@ -98,32 +99,39 @@ def read_sound(
     tones = find_tones(frequency, power, rate_hz)
     usable = calm.usable
     if usable and squeezed(samples, tonal_share(power)):
-        faults.append("A limiter squeezed the peaks, so no level follows. Record with less gain or from further away.")
+        faults.append(say("recording-limiter-squeezed-peaks-so-no"))
         usable = False
     if not usable:
         return SoundReading(
             n / rate_hz, rate_hz, full_scale_db is not None, None, None, None, None, (), tones, (), tuple(faults)
         )
     return SoundReading(
-        n / rate_hz, rate_hz, full_scale_db is not None, laeq, float(fast.max()),
-        float(np.percentile(fast, 90)), float(np.percentile(fast, 10)), third_octaves(frequency, power, offset),
-        tones, tuple(float(x) for x in fast[every - 1 :: every]), tuple(faults),
-    )  # fmt: skip
+        n / rate_hz,
+        rate_hz,
+        full_scale_db is not None,
+        laeq,
+        float(fast.max()),
+        float(np.percentile(fast, 90)),
+        float(np.percentile(fast, 10)),
+        third_octaves(frequency, power, offset),
+        tones,
+        tuple(float(x) for x in fast[every - 1 :: every]),
+        tuple(faults),
+    )
 
 
 _SQUARES_HZ = 80.0  # steps of mean squares a second from which the fast level is built
 
 
-def _one_channel(channels: Sequence[Samples]) -> tuple[Samples, list[str]]:
+def _one_channel(channels: Sequence[Samples]) -> tuple[Samples, list[Words]]:
     """The louder side, or the mean of both powers by the side itself when there is one only; and what is wrong."""
-    faults: list[str] = []
+    faults: list[Words] = []
     loud = [float(np.mean(np.square(c, dtype=np.float32))) for c in channels]
     best = int(np.argmax(loud))
     if len(channels) > 1:
         least = min(loud)
         if least <= 0 or 10.0 * math.log10(max(loud) / least) > DEAD_SIDE_DB:
-            dead = "left" if best else "right"
-            faults.append(f"The {dead} side is dead; the other one was read.")
+            faults.append(say("recording-side-dead-other-one-was", left=best > 0))
     chosen = channels[best]
     peak = max(float(chosen.max()), -float(chosen.min()))
     if peak >= CLIPPED_AT:
@@ -131,10 +139,7 @@ def _one_channel(channels: Sequence[Samples]) -> tuple[Samples, list[str]]:
         # A run of samples at the rail is clipping; a single one may be a true peak.
         runs = high[2:] & high[1:-1] & high[:-2]
         if runs.sum() > CLIPPED_SHARE * len(chosen):
-            faults.append(
-                f"The microphone was clipped: {int(high.sum())} samples sit at full scale, so levels are too low. "
-                "Record again with less gain or from further away."
-            )
+            faults.append(say("recording-microphone-was-clipped-samples-sit", sum=int(high.sum())))
     return chosen, faults
 
 
@@ -213,9 +218,11 @@ def full_scale_level(reference: SoundReading, reference_db: float) -> float:
     raises: OutOfRange, NotEnoughData when the reference is silent
     source: IEC 60942 for the idea of a known source
     """
-    require_range("reference_db", reference_db, "dB", 0.0, 140.0, "Type the A-weighted level from the meter.")
+    require_range("reference_db", reference_db, "dB", 0.0, 140.0, say("levels-type-weighted-level-from-meter"))
     if reference.laeq_db is None:
         raise NotEnoughData(
-            "The reference recording is silent.", field="reference", remedy="Record the reference again."
+            say("recording-reference-recording-silent"),
+            field="reference",
+            remedy=say("recording-record-reference-again"),
         )
     return reference_db - reference.laeq_db

@@ -52,9 +52,10 @@ def a_weighting(frequency_hz: Spectrum) -> Spectrum:
     f2 = np.asarray(frequency_hz, dtype=np.float64) ** 2
     with np.errstate(divide="ignore"):
         gain = (
-            12194.217**2 * f2**2
+            12194.217**2
+            * f2**2
             / ((f2 + 20.598997**2) * np.sqrt((f2 + 107.65265**2) * (f2 + 737.86223**2)) * (f2 + 12194.217**2))
-        )  # fmt: skip
+        )
         return np.asarray(20.0 * np.log10(gain) + 1.99996, dtype=np.float64)
 
 

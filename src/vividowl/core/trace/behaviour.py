@@ -97,11 +97,13 @@ def by_behaviour(
     free = [i for i, g in enumerate(out) if g.role is None and i in shapes and not _OTHER.search(g.header.lower())]
     thin = time_s[::every]
     powers = [
-        i for i in free
-        if out[i].unit in ("", "W", "mW") and shapes[i].jump > JUMP_LEAST
+        i
+        for i in free
+        if out[i].unit in ("", "W", "mW")
+        and shapes[i].jump > JUMP_LEAST
         and POWER_BAND_W[0] < shapes[i].high * (0.001 if out[i].unit == "mW" else 1.0) < POWER_BAND_W[1]
         and shapes[i].high > 1.5 * max(0.0, shapes[i].low)
-    ]  # fmt: skip
+    ]
     # A share of use sits at its top, 100; watts rarely do, so it counts only when there is nothing else.
     watts = [i for i in powers if not 95.0 <= shapes[i].high <= 100.5]
     powers = watts or powers
@@ -109,10 +111,11 @@ def by_behaviour(
         (i for i, g in enumerate(out) if g.role in (Role.CPU_POWER, Role.GPU_POWER, Role.TOTAL_POWER)), None
     )
     known_die = next((i for i, g in enumerate(out) if g.role in DIE_ROLES), None)
-    dies = [
-        i for i in free
-        if out[i].unit in ("", "°C", "°F") and i not in powers and _die_like(shapes[i], out[i].unit)
-    ] if need_die else ([known_die] if known_die is not None else [])  # fmt: skip
+    dies = (
+        [i for i in free if out[i].unit in ("", "°C", "°F") and i not in powers and _die_like(shapes[i], out[i].unit)]
+        if need_die
+        else ([known_die] if known_die is not None else [])
+    )
     causes = [known_power] if known_power is not None else powers
     scored = [
         (_follows(thin, _whole(columns[p][::every]), _whole(columns[d][::every])), d, p)

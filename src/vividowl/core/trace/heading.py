@@ -13,6 +13,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from vividowl.core.heat.air import FAN_RESISTANCE_EXPONENT
+from vividowl.core.quantities.words import Words, say
 from vividowl.core.trace.load import LoadPhase, under_load
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Mask, Series, Trace, bridged, scan
@@ -23,7 +24,7 @@ TAUS_S = np.array([2.0, 8.0, 30.0, 90.0, 270.0, 800.0])
 # logged, and one that stands still. From memory.
 USUAL = ((0.28, 0.18, 0.24, 0.20, 0.085, 0.015), (0.15, 0.12, 0.12, 0.10, 0.07, 0.04))
 SLOW = ((0.18, 0.11, 0.14, 0.14, 0.18, 0.25), (0.15, 0.12, 0.12, 0.12, 0.14, 0.25))
-SLOW_USUAL = {"turns": 1e-9, "not logged": 0.02, "stands": 0.6}
+SLOW_USUAL = {"turns": 1e-9, say("heading-not-logged"): 0.02, "stands": 0.6}
 BEGUN_TAUS_S = np.array([90.0, 400.0])
 BEGUN_SPREAD_K = 4.0
 LEVEL_SPREAD_K = 6.0
@@ -92,9 +93,10 @@ def find_heading(trace: Trace, load: LoadPhase, window: tuple[float, float]) -> 
     ease = _fan_ease(trace, block, inside, edges, late)
     slow = power * ease
     slow = slow - (float(np.median(slow[idle])) if idle.any() else 0.0)
-    taken = np.hstack([
-        _taken_up(power - base, step, TAUS_S[:FAST_TERMS]), _taken_up(slow, step, TAUS_S[FAST_TERMS:])
-    ]) / pace  # fmt: skip
+    taken = (
+        np.hstack([_taken_up(power - base, step, TAUS_S[:FAST_TERMS]), _taken_up(slow, step, TAUS_S[FAST_TERMS:])])
+        / pace
+    )
     centre = edges + 0.5 * step
     begun = np.exp(-(centre - begin)[:, None] / BEGUN_TAUS_S)
     a = np.column_stack([taken, begun, np.ones(len(edges))])
@@ -126,9 +128,10 @@ def find_heading(trace: Trace, load: LoadPhase, window: tuple[float, float]) -> 
     # The ladder ends at 800 s; a part slower than that would make the rest larger by a good share.
     unsure = math.hypot(math.sqrt(float(trust @ (own + (to_come - remaining) ** 2))), LADDER_SHARE * remaining)
     return Heading(
-        now + remaining, unsure,
+        now + remaining,
+        unsure,
         (full - taken[-1]) * np.asarray(weights)[: len(TAUS_S)],
-    )  # fmt: skip
+    )
 
 
 @dataclass(frozen=True)
@@ -141,9 +144,15 @@ class _Fit:
 
 
 def _with_prior(
-    a: Series, target: Series, shares: Sequence[float], spreads: Sequence[float], rise: float, now: float, reach: float,
+    a: Series,
+    target: Series,
+    shares: Sequence[float],
+    spreads: Sequence[float],
+    rise: float,
+    now: float,
+    reach: float,
     usual: float,
-) -> _Fit:  # fmt: skip
+) -> _Fit:
     whole = max(1.0, rise / reach)
     mean = np.concatenate([np.array(shares) * whole, np.zeros(len(BEGUN_TAUS_S)), [now - rise]])
     spread = np.concatenate([np.array(spreads) * whole, np.full(len(BEGUN_TAUS_S), BEGUN_SPREAD_K), [LEVEL_SPREAD_K]])
@@ -153,16 +162,18 @@ def _with_prior(
     weights = covariance @ (rows.T @ wanted)
     left = wanted - rows @ weights
     evidence = (
-        math.log(usual) - 0.5 * float(left @ left) + 0.5 * float(np.linalg.slogdet(covariance)[1])
+        math.log(usual)
+        - 0.5 * float(left @ left)
+        + 0.5 * float(np.linalg.slogdet(covariance)[1])
         - float(np.log(spread).sum())
-    )  # fmt: skip
+    )
     return _Fit(weights, covariance, evidence)
 
 
-def _fan_state(trace: Trace, late: Mask) -> str:
+def _fan_state(trace: Trace, late: Mask) -> Words:
     fan = trace.get(Role.FAN_SPEED)
     if fan is None or not np.isfinite(fan[late]).any():
-        return "not logged"
+        return say("heading-not-logged")
     return "turns" if float(np.nanmean(fan[late])) > FAN_TURNS_RPM else "stands"
 
 

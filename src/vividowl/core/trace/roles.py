@@ -7,6 +7,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 
+from vividowl.core.quantities.words import Words, say
+
 
 class Role(StrEnum):
     """What a channel measures."""
@@ -32,28 +34,28 @@ class Role(StrEnum):
 class RoleKind:
     """words: how the role is called on screen; unit: the unit it is kept in; units: what a header may say."""
 
-    words: str
+    words: Words
     unit: str
     units: tuple[str, ...]
 
 
 _TEMPERATURE_UNITS = ("°C", "°F", "")
 ROLE_KINDS: dict[Role, RoleKind] = {
-    Role.CPU_TEMPERATURE: RoleKind("processor temperature", "°C", _TEMPERATURE_UNITS),
-    Role.GPU_TEMPERATURE: RoleKind("graphics temperature", "°C", _TEMPERATURE_UNITS),
-    Role.GPU_HOTSPOT: RoleKind("graphics hot spot", "°C", _TEMPERATURE_UNITS),
-    Role.CPU_POWER: RoleKind("processor power", "W", ("W", "mW", "kW", "")),
-    Role.GPU_POWER: RoleKind("graphics power", "W", ("W", "mW", "kW", "")),
-    Role.TOTAL_POWER: RoleKind("total power", "W", ("W", "mW", "kW", "")),
-    Role.CPU_CLOCK: RoleKind("processor clock", "MHz", ("MHz", "GHz", "")),
-    Role.GPU_CLOCK: RoleKind("graphics clock", "MHz", ("MHz", "GHz", "")),
-    Role.CPU_UTILISATION: RoleKind("processor utilisation", "%", ("%", "")),
-    Role.GPU_UTILISATION: RoleKind("graphics utilisation", "%", ("%", "")),
-    Role.FAN_SPEED: RoleKind("fan speed", "rpm", ("rpm", "")),
-    Role.HEATSINK_TEMPERATURE: RoleKind("heatsink probe", "°C", _TEMPERATURE_UNITS),
-    Role.EXHAUST_TEMPERATURE: RoleKind("exhaust air", "°C", _TEMPERATURE_UNITS),
-    Role.ROOM_TEMPERATURE: RoleKind("room air", "°C", _TEMPERATURE_UNITS),
-    Role.THROTTLE_FLAG: RoleKind("throttle flag", "", ("", "Yes/No")),
+    Role.CPU_TEMPERATURE: RoleKind(say("role-cpu_temperature"), "°C", _TEMPERATURE_UNITS),
+    Role.GPU_TEMPERATURE: RoleKind(say("role-gpu_temperature"), "°C", _TEMPERATURE_UNITS),
+    Role.GPU_HOTSPOT: RoleKind(say("role-gpu_hotspot"), "°C", _TEMPERATURE_UNITS),
+    Role.CPU_POWER: RoleKind(say("role-cpu_power"), "W", ("W", "mW", "kW", "")),
+    Role.GPU_POWER: RoleKind(say("role-gpu_power"), "W", ("W", "mW", "kW", "")),
+    Role.TOTAL_POWER: RoleKind(say("role-total_power"), "W", ("W", "mW", "kW", "")),
+    Role.CPU_CLOCK: RoleKind(say("role-cpu_clock"), "MHz", ("MHz", "GHz", "")),
+    Role.GPU_CLOCK: RoleKind(say("role-gpu_clock"), "MHz", ("MHz", "GHz", "")),
+    Role.CPU_UTILISATION: RoleKind(say("role-cpu_utilisation"), "%", ("%", "")),
+    Role.GPU_UTILISATION: RoleKind(say("role-gpu_utilisation"), "%", ("%", "")),
+    Role.FAN_SPEED: RoleKind(say("role-fan_speed"), "rpm", ("rpm", "")),
+    Role.HEATSINK_TEMPERATURE: RoleKind(say("role-heatsink_temperature"), "°C", _TEMPERATURE_UNITS),
+    Role.EXHAUST_TEMPERATURE: RoleKind(say("role-exhaust_temperature"), "°C", _TEMPERATURE_UNITS),
+    Role.ROOM_TEMPERATURE: RoleKind(say("role-room_temperature"), "°C", _TEMPERATURE_UNITS),
+    Role.THROTTLE_FLAG: RoleKind(say("role-throttle_flag"), "", ("", "Yes/No")),
 }
 DIE_ROLES = (Role.CPU_TEMPERATURE, Role.GPU_TEMPERATURE, Role.GPU_HOTSPOT)
 
@@ -122,13 +124,52 @@ _COMPILED = tuple(
 _PREFERRED = r"\b(package|pkg|total|overall|tdie|average|avg|effective)\b"
 _SINGLE = r"(#\s*\d|\b(core|fan|p|e)[ _]?\d+\b|\b[pe] core\b)"
 _UNIT_WORDS = {
-    "min": "min", "minutes": "min", "h": "h", "us": "us", "µs": "us", "ns": "ns", "kw": "kW", "kilowatt": "kW",
-    "c": "°C", "°c": "°C", "degc": "°C", "celsius": "°C", "deg c": "°C", "f": "°F", "°f": "°F", "degf": "°F",
-    "fahrenheit": "°F", "deg f": "°F", "w": "W", "watt": "W", "watts": "W", "mw": "mW", "milliwatts": "mW",
-    "mhz": "MHz", "ghz": "GHz", "%": "%", "percent": "%", "pct": "%", "rpm": "rpm", "1/min": "rpm", "u/min": "rpm",
-    "v": "V", "mv": "mV", "a": "A", "ma": "mA", "s": "s", "ms": "ms", "yes/no": "Yes/No", "db": "dB", "k": "K",
-    "mb": "MB", "mt/s": "MT/s", "j": "J", "wh": "Wh", "x": "x",
-}  # fmt: skip
+    "min": "min",
+    "minutes": "min",
+    "h": "h",
+    "us": "us",
+    "µs": "us",
+    "ns": "ns",
+    "kw": "kW",
+    "kilowatt": "kW",
+    "c": "°C",
+    "°c": "°C",
+    "degc": "°C",
+    "celsius": "°C",
+    "deg c": "°C",
+    "f": "°F",
+    "°f": "°F",
+    "degf": "°F",
+    "fahrenheit": "°F",
+    "deg f": "°F",
+    "w": "W",
+    "watt": "W",
+    "watts": "W",
+    "mw": "mW",
+    "milliwatts": "mW",
+    "mhz": "MHz",
+    "ghz": "GHz",
+    "%": "%",
+    "percent": "%",
+    "pct": "%",
+    "rpm": "rpm",
+    "1/min": "rpm",
+    "u/min": "rpm",
+    "v": "V",
+    "mv": "mV",
+    "a": "A",
+    "ma": "mA",
+    "s": "s",
+    "ms": "ms",
+    "yes/no": "Yes/No",
+    "db": "dB",
+    "k": "K",
+    "mb": "MB",
+    "mt/s": "MT/s",
+    "j": "J",
+    "wh": "Wh",
+    "x": "x",
+}
 
 
 CONFIDENCE_BY_UNIT = 0.5

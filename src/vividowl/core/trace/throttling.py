@@ -150,9 +150,10 @@ def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None)
         return Throttling(None, 0, None, None, (), "")
     dies = [trace.die_role, *(r for r in DIE_ROLES if r is not trace.die_role and trace.has(r))]
     pins = [
-        found for role in dies
+        found
+        for role in dies
         if (found := _pinned(time, trace.channels[role][inside], limit_c if role is trace.die_role else None))
-    ]  # fmt: skip
+    ]
     at = np.logical_or.reduce([p.at for p in pins]) if pins else np.zeros(len(time), dtype=np.bool_)
     near = np.logical_or.reduce([p.near for p in pins]) if pins else np.zeros(len(time), dtype=np.bool_)
     width = max(1, round(SMOOTHED_S / max(trace.interval_s, 0.05)))

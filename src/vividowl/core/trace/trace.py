@@ -10,6 +10,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from vividowl.core.quantities.errors import NotEnoughData
+from vividowl.core.quantities.words import say
 from vividowl.core.trace.roles import DIE_ROLES, Role
 
 Series = NDArray[np.float64]
@@ -31,9 +32,9 @@ class Trace:
     def __post_init__(self) -> None:
         if len(self.time_s) < SAMPLES_LEAST:
             raise NotEnoughData(
-                f"The log has {len(self.time_s)} samples, at least {SAMPLES_LEAST} are needed.",
+                say("trace-log-has-samples-at-least", time_s=len(self.time_s), samples_least=SAMPLES_LEAST),
                 field="log",
-                remedy="Log for the whole load, one sample a second or so.",
+                remedy=say("trace-log-for-whole-load-one"),
             )
 
     def has(self, role: Role) -> bool:
@@ -66,7 +67,7 @@ class Trace:
             if self.has(role):
                 return role
         raise NotEnoughData(
-            "The log has no die temperature.", field="channels", remedy="Name the column that holds one."
+            say("trace-log-has-no-die-temperature"), field="channels", remedy=say("trace-name-column-that-holds-one")
         )
 
     @property

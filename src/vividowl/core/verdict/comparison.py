@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 from vividowl.core.heat.temperature import REFERENCE_ROOM_C
 from vividowl.core.quantities.errors import NotEnoughData
 from vividowl.core.quantities.uncertainty import Tolerances
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.reading import Reading
 from vividowl.core.trace.throttling import HELD_SHARE
 from vividowl.core.verdict.conditions import Bearing, ConditionFinding, Conditions, judge_conditions
@@ -36,7 +37,7 @@ class Comparison:
 
     verdict: Verdict
     phrases: tuple[Phrase, ...]
-    reasons: tuple[str, ...]
+    reasons: tuple[Words, ...]
     effects: tuple[Effect, ...]
     conditions: tuple[ConditionFinding, ...]
     assumes: tuple[str, ...] = ()
@@ -44,9 +45,9 @@ class Comparison:
     showable_k: float | None = None
 
     @property
-    def headline(self) -> str:
+    def headline(self) -> Words:
         """The verdict as one sentence without its full stop."""
-        return "".join(phrase.text for phrase in self.phrases)
+        return listed((phrase.text for phrase in self.phrases), "none")
 
     @property
     def claims(self) -> bool:
@@ -83,15 +84,20 @@ def compare(
     tol = tolerances or Tolerances()
     befores, afters = ([side] if isinstance(side, Side) else list(side) for side in (before, after))
     if not befores or not afters:
-        raise NotEnoughData("A comparison needs a run on both sides.", field="before" if not befores else "after")
+        raise NotEnoughData(say("comparison-comparison-needs-run-on-both"), field="before" if not befores else "after")
     both_settled = all(s.reading.window.settled for s in (*befores, *afters))
     conditions = judge_conditions(_with_length(befores[0]), _with_length(afters[0]), both_settled)
     effects = build_effects(befores, afters, tol, limit_c, reference_room_c, power_limit)
     case = _Case(befores, afters, {e.quantity: e for e in effects}, conditions)
     forbidding = case.forbidding()
     if forbidding:
-        return Comparison(Verdict.CANNOT_BE_COMPARED, headline_of(Verdict.CANNOT_BE_COMPARED, befores[0], effects, (),
-                          limit_c), tuple(forbidding), effects, conditions)  # fmt: skip
+        return Comparison(
+            Verdict.CANNOT_BE_COMPARED,
+            headline_of(Verdict.CANNOT_BE_COMPARED, befores[0], effects, (), limit_c),
+            tuple(forbidding),
+            effects,
+            conditions,
+        )
     shown, assumes = case.shown(), case.assumes()
     verdict = {
         Shown.BETTER: Verdict.IMPROVED_IF_SAME if assumes else Verdict.IMPROVED,
@@ -99,9 +105,15 @@ def compare(
     }.get(shown, Verdict.NO_DIFFERENCE_SHOWN)
     hidden, showable = case.hidden() if verdict is Verdict.NO_DIFFERENCE_SHOWN else (None, None)
     return Comparison(
-        verdict, headline_of(verdict, befores[0], effects, assumes, limit_c),
-        case.reasons(verdict, assumes, hidden, showable), effects, conditions, assumes, hidden, showable,
-    )  # fmt: skip
+        verdict,
+        headline_of(verdict, befores[0], effects, assumes, limit_c),
+        case.reasons(verdict, assumes, hidden, showable),
+        effects,
+        conditions,
+        assumes,
+        hidden,
+        showable,
+    )
 
 
 def _with_length(side: Side) -> Conditions:
@@ -143,27 +155,30 @@ class _Case:
         main = same_fan if same_fan is not None and self._convertible() else self.by["resistance"]
         return main if main.difference is not None else self.by["rise"]
 
-    def forbidding(self) -> list[str]:
+    def forbidding(self) -> list[Words]:
         """Why no verdict can be given."""
         out = [c.text for c in self.conditions if c.bearing is Bearing.FORBIDS]
         sides = (*self.befores, *self.afters)
         if len({s.reading.die_role for s in sides}) > 1:
-            out.append("The two logs hold different die sensors. Compare the same sensor on both sides.")
+            out.append(say("comparison-two-logs-hold-different-die"))
         if any(s.reading.die_stuck for s in sides):
-            out.append("A die sensor never moves, so nothing follows from it. Log another sensor.")
+            out.append(say("comparison-die-sensor-never-moves-so"))
         main, held = self.main(), [_held(s[0].reading) for s in (self.befores, self.afters)]
         if main.difference is None:
-            out.append("The room was not noted on both sides, so no rise over it is known. Note the room.")
+            out.append(say("comparison-room-was-not-noted-on"))
         elif main.quantity == "rise" and held[0] != held[1]:
-            out.append("Heat held the device back on one side, and no power was logged there. Log the power channel.")
+            out.append(say("comparison-heat-held-device-back-on"))
         ratio, fan = self._fan_ratio(), self.by["fan_speed"]
         if ratio is not None and not self._convertible():
             faster = ratio > 1.0
             if main.shown is (Shown.BETTER if faster else Shown.WORSE):
                 out.append(
-                    f"The fan ran much {'faster' if faster else 'slower'} after ({fan.after:.0f} against "
-                    f"{fan.before:.0f} rpm), which alone {'cools' if faster else 'heats'}. Repeat at one fixed fan "
-                    "speed."
+                    say(
+                        "comparison-fan-ran-much-after-against",
+                        faster=faster,
+                        after=fan.after,
+                        before=fan.before,
+                    )
                 )
         return out
 
@@ -193,9 +208,10 @@ class _Case:
         bearing = {c.condition: c.bearing for c in self.conditions}
         fan_seen = self.by["fan_speed"].difference is not None
         return tuple(
-            name for name, seen in (("fan", fan_seen), ("placement", False))
+            name
+            for name, seen in (("fan", fan_seen), ("placement", False))
             if bearing[name] is Bearing.UNKNOWN and not seen
-        )  # fmt: skip
+        )
 
     def hidden(self) -> tuple[float | None, float | None]:
         """The gain that could hide [K], and what two more runs on each side would show [K]."""
@@ -208,66 +224,60 @@ class _Case:
 
     def reasons(
         self, verdict: Verdict, assumes: Sequence[str], hidden_k: float | None, showable_k: float | None
-    ) -> tuple[str, ...]:
+    ) -> tuple[Words, ...]:
         """Why, in sentences."""
         main, noise = self.main(), self.by["noise"]
         main_k = (main.u95 or 0.0) * ((self.by["power"].before or 0.0) if main.unit == "K/W" else 1.0)
         reasons = [_reason(main)]
         if hidden_k is not None:
-            said = f"A true gain up to {hidden_k:.1f} K could hide here"
-            more = ""
+            more = "none"
             if showable_k is not None and hidden_k > 0.0:
-                more = f"; two more runs on each side would show {showable_k:.1f} K"
-                if showable_k > REPEATS_HELP_SHARE * main_k:
-                    more = "; repeats would hardly narrow that: an even load, the same fan and a longer run would"
-            reasons.append(f"{said}{more}.")
+                more = "hardly" if showable_k > REPEATS_HELP_SHARE * main_k else "runs"
+            reasons.append(say("comparison-true-gain-up-to-k", hidden_k=hidden_k, more=more, showable_k=showable_k))
         reasons += [_ASSUMED[name] for name in assumes if verdict is not Verdict.NO_DIFFERENCE_SHOWN]
         ratio, fan = self._fan_ratio(), self.by["fan_speed"]
         if main.quantity == "resistance_same_fan" and ratio is not None and abs(ratio - 1.0) > FAN_CHANGED_SHARE:
             reasons.append(
-                f"The fan turned {'slower' if ratio < 1 else 'faster'} after ({fan.after:.0f} against "
-                f"{fan.before:.0f} rpm); the resistance was converted to one speed."
+                say("comparison-fan-turned-after-against-rpm", if_ratio=ratio < 1, after=fan.after, before=fan.before)
             )
         if noise.difference is not None:
             reasons.append(_reason(noise))
-            if main.shown is Shown.NOT_SHOWN and noise.shown in (Shown.BETTER, Shown.WORSE) and (
-                verdict is Verdict.NO_DIFFERENCE_SHOWN
-            ):  # fmt: skip
-                reasons.append(
-                    "One level on each side carries no verdict, since a fan in steps may stand on either of two: "
-                    "repeat both, or log the fan speed."
-                )
+            if (
+                main.shown is Shown.NOT_SHOWN
+                and noise.shown in (Shown.BETTER, Shown.WORSE)
+                and (verdict is Verdict.NO_DIFFERENCE_SHOWN)
+            ):
+                reasons.append(say("comparison-one-level-on-each-side"))
         before = self.befores[0].reading
         if _held(before) and self.by["power"].difference is not None:
-            reasons.append(
-                f"Before, heat held it back for {100 * (before.throttling.share or 0):.0f} % of the load; on a "
-                "throttled machine the temperature stays at its limit and the watts tell."
-            )
+            reasons.append(say("comparison-before-heat-held-back-for", share=100 * (before.throttling.share or 0)))
         rooms = (self.befores[0].conditions.room_c, self.afters[0].conditions.room_c)
         terms = equal_terms([s.reading for s in self.befores], [s.reading for s in self.afters], rooms)
         if terms.start_apart_k is not None and abs(terms.start_apart_k) > START_SHOWN_K:
             reasons.append(
-                f"After began {abs(terms.start_apart_k):.0f} K {'warmer' if terms.start_apart_k > 0 else 'cooler'}; "
-                "what is left of that is in the uncertainty."
+                say(
+                    "comparison-after-began-k-what-left",
+                    start_apart_k=abs(terms.start_apart_k),
+                    if_start_apart_k=terms.start_apart_k > 0,
+                )
             )
         if not all(s.reading.window.settled for s in (*self.befores, *self.afters)):
-            reasons.append("Not both runs had settled: they are judged as measured, at equal times.")
+            reasons.append(say("comparison-not-both-runs-had-settled"))
         reasons += [c.text for c in self.conditions if c.bearing in (Bearing.NOTED, Bearing.CORRECTED)]
         return tuple(reasons)
 
 
 _ASSUMED = {
-    "fan": "Neither fan speed nor fan setting is known on both sides, and the fan alone could do it. Note the setting.",
-    "placement": "Where it stood is not noted on both sides, and the place alone could do it. Note the placement.",
+    "fan": say("comparison-neither-fan-speed-nor-fan"),
+    "placement": say("comparison-where-stood-not-noted-on"),
 }
 
 
-def _reason(effect: Effect) -> str:
+def _reason(effect: Effect) -> Words:
     digits = 2 if effect.unit == "K/W" else 1
     if effect.difference is None or effect.u95 is None:
-        return f"{effect.words}: not known on both sides."
-    sign = "−" if effect.difference < 0 else "+"
-    size = f"{sign}{abs(effect.difference):.{digits}f} ± {effect.u95:.{digits}f} {effect.unit}"
+        return say("comparison-not-known-on-both-sides", words=effect.words)
+    size = say("comparison-size", change=effect.difference, u95=effect.u95, digits=digits, unit=effect.unit)
     if effect.shown is Shown.NOT_SHOWN:
-        return f"{effect.words} changed by {size}: within what two runs differ by anyway."
-    return f"{effect.words} changed by {size}: more than two runs differ by."
+        return say("comparison-changed-by-within-what-two", words=effect.words, size=size)
+    return say("comparison-changed-by-more-than-two", words=effect.words, size=size)

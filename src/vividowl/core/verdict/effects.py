@@ -8,6 +8,7 @@ from dataclasses import replace
 from vividowl.core.heat.air import FAN_RESISTANCE_EXPONENT, FAN_RESISTANCE_EXPONENT_HALF_WIDTH
 from vividowl.core.quantities.change import duration_change, relative_change
 from vividowl.core.quantities.uncertainty import Tolerances, combined, standard_from_half_width
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.measured import (
     BEHIND_INTERFACE_SHARE,
     Measured,
@@ -26,9 +27,10 @@ from vividowl.core.verdict.parts import Effect, Side, effect_between, pair_text
 from vividowl.core.verdict.quieter import noise_effect, recorded_effect
 
 _RESULTS = (
-    ("score", "Score", "points", False), ("duration", "Duration of the same work", "s", True),
-    ("frame_rate", "Frame rate", "frames/s", False),
-)  # fmt: skip
+    ("score", say("effects-score"), say("effects-points"), False),
+    ("duration", say("effects-duration-same-work"), "s", True),
+    ("frame_rate", say("effects-frame-rate"), say("effects-frames-s"), False),
+)
 
 
 def _results(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> tuple[Effect, ...]:
@@ -45,17 +47,22 @@ def _results(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -
         (b, a), _ = pool(runs)
         if b is None and a is None:
             continue
-        working = f"{100 * tol.result_share:g} % is what two runs of one benchmark differ by"
+        working: Words = say("effects-what-two-runs-one-benchmark", result_share=100 * tol.result_share)
         if b is not None and a is not None:
             if lower:
                 change = duration_change(b.value, a.value)
-                working = (
-                    f"{change.less_time_percent:.1f} % less time is {change.more_throughput_percent:.1f} % more "
-                    f"throughput; {working}"
+                working = say(
+                    "effects-less-time-more-throughput",
+                    less_time_percent=change.less_time_percent,
+                    more_throughput_percent=change.more_throughput_percent,
+                    working=working,
                 )
             else:
-                working = f"{relative_change(b.value, a.value, unit).change_percent:+.2f} %; {working}"
-        out.append(effect_between(name, words, unit, runs, lower, working.replace("-", "−")))
+                working = listed(
+                    (say("effects-percent", percent=relative_change(b.value, a.value).change_percent), working),
+                    "semicolon",
+                )
+        out.append(effect_between(name, words, unit, runs, lower, working))
     return tuple(out)
 
 
@@ -72,11 +79,15 @@ def _same_fan(terms: EqualTerms, resistances: Sequence[Sequence[Measured | None]
     ]
     if any(m is None for side in runs for m in side):
         return ()
-    working = (
-        f"R + {behind:.2f} K/W·((N / {first:.0f} rpm)^{FAN_RESISTANCE_EXPONENT:g} − 1), exponent ± "
-        f"{FAN_RESISTANCE_EXPONENT_HALF_WIDTH:g}; {pair_text('R', 'K/W', runs, 3)}"
+    working = say(
+        "effects-same-fan-working",
+        behind=behind,
+        rpm=first,
+        exponent=FAN_RESISTANCE_EXPONENT,
+        half_width=FAN_RESISTANCE_EXPONENT_HALF_WIDTH,
+        both=pair_text("R", "K/W", runs, 3),
     )
-    return (effect_between("resistance_same_fan", "Resistance, same fan", "K/W", runs, True, working),)
+    return (effect_between("resistance_same_fan", say("effects-resistance-same-fan"), "K/W", runs, True, working),)
 
 
 def _first_rooms(befores: Sequence[Side], afters: Sequence[Side]) -> tuple[float | None, float | None]:
@@ -103,14 +114,18 @@ def _on_equal_terms(
     return over, of
 
 
-def _at_time(terms: EqualTerms) -> str:
-    return "" if terms.at_s is None else f" at {terms.at_s / 60.0:.1f} min of load on both sides"
+def _at_time(terms: EqualTerms) -> Words:
+    return "" if terms.at_s is None else say("effects-at-min-load-on-both", at_s=terms.at_s / 60.0)
 
 
 def build_effects(
-    befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances, limit_c: float | None, reference_room_c: float,
+    befores: Sequence[Side],
+    afters: Sequence[Side],
+    tol: Tolerances,
+    limit_c: float | None,
+    reference_room_c: float,
     power_limit: float | None = None,
-) -> tuple[Effect, ...]:  # fmt: skip
+) -> tuple[Effect, ...]:
     """All effects of a service, known or not.
 
     befores: runs before (n,)
@@ -125,7 +140,7 @@ def build_effects(
     """
     sides = (befores, afters)
     b, a = befores[0].reading, afters[0].reading
-    window = "mean over the end of the load"
+    window = say("effects-mean-over-end-load")
     terms = equal_terms([s.reading for s in befores], [s.reading for s in afters], _first_rooms(befores, afters))
 
     def each(of: Callable[[Side], Measured | None]) -> list[list[Measured | None]]:
@@ -142,31 +157,78 @@ def build_effects(
     held = each(
         lambda s: Measured(100 * s.reading.throttling.share, held_u) if s.reading.throttling.share is not None else None
     )
-    known_limit = f"{limit:.0f} °C limit" if limit is not None else "limit not known"
     recorded = recorded_effect(befores, afters, tol)
     return (
-        effect_between("die_temperature", "Die temperature", "°C", die, True,
-                f"{window}, {b.window.to_s - b.window.from_s:.0f} s before, "
-                f"{a.window.to_s - a.window.from_s:.0f} s after"),
-        effect_between("rise", "Rise over room", "K", over, True,
-                f"T − T_room{_at_time(terms)}, valid in any room at equal power and fan; "
-                f"{pair_text('rise', 'K', over)}"),
-        effect_between("power", "Power", "W", channel(lambda x: x.power, tol.power_share), None,
-                f"heat into the shared cooler, {window}"),
-        effect_between("resistance", "Thermal resistance", "K/W", r, True,
-                f"rise / power as the cooler remembers it; {pair_text('R', 'K/W', r, 3)}"),
-        *_same_fan(terms, r),
-        effect_between("sustained_capacity", "Sustained capacity", "W", watts, False,
-                f"calculated: (T_limit − {reference_room_c:.0f} °C) / R, {known_limit}"
-                f"{f', no more than the {power_limit:g} W it draws' if power_limit is not None else ''}"),
-        effect_between("clock", "Clock", "MHz", channel(lambda x: x.clock, tol.clock_share), False, window),
-        effect_between("throttle_share", "Held back by heat", "% of load", held, True,
-                f"pinned at its plateau with power or clock given up; told by "
-                f"{b.throttling.told_by or 'nothing'} before, {a.throttling.told_by or 'nothing'} after"),
         effect_between(
-            "fan_speed", "Fan speed", "rpm", channel(lambda x: x.stats.get(Role.FAN_SPEED), 0.02), None, window
+            "die_temperature",
+            say("effects-die-temperature"),
+            "°C",
+            die,
+            True,
+            say(
+                "effects-s-before-s-after",
+                window=window,
+                from_s=b.window.to_s - b.window.from_s,
+                window_from_s=a.window.to_s - a.window.from_s,
+            ),
+        ),
+        effect_between(
+            "rise",
+            say("effects-rise-over-room"),
+            "K",
+            over,
+            True,
+            say("effects-t-t-room-valid-in", terms=_at_time(terms), over=pair_text("rise", "K", over)),
+        ),
+        effect_between(
+            "power",
+            say("effects-power"),
+            "W",
+            channel(lambda x: x.power, tol.power_share),
+            None,
+            say("effects-heat-into-shared-cooler", window=window),
+        ),
+        effect_between(
+            "resistance",
+            say("effects-thermal-resistance"),
+            "K/W",
+            r,
+            True,
+            say("effects-rise-power-as-cooler-remembers", r=pair_text("R", "K/W", r, 3)),
+        ),
+        *_same_fan(terms, r),
+        effect_between(
+            "sustained_capacity",
+            say("effects-sustained-capacity"),
+            "W",
+            watts,
+            False,
+            say("effects-capacity-working", room_c=reference_room_c, limit_c=limit, draws_w=power_limit),
+        ),
+        effect_between(
+            "clock", say("effects-clock"), "MHz", channel(lambda x: x.clock, tol.clock_share), False, window
+        ),
+        effect_between(
+            "throttle_share",
+            say("effects-held-back-by-heat"),
+            say("effects-load"),
+            held,
+            True,
+            say(
+                "effects-pinned-at-its-plateau-with",
+                before=b.throttling.told_by or None,
+                after=a.throttling.told_by or None,
+            ),
+        ),
+        effect_between(
+            "fan_speed",
+            say("effects-fan-speed"),
+            "rpm",
+            channel(lambda x: x.stats.get(Role.FAN_SPEED), 0.02),
+            None,
+            window,
         ),
         noise_effect(befores, afters, tol),
         *((recorded,) if recorded is not None else ()),
         *_results(befores, afters, tol),
-    )  # fmt: skip
+    )

@@ -8,6 +8,7 @@ from dataclasses import dataclass, field
 from enum import StrEnum
 
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.measured import (
     Measured,
     difference_u95,
@@ -55,8 +56,8 @@ class Effect:
     working: formula and numbers in words; repeatable_u95: the part of U95 that more runs average out."""
 
     quantity: str
-    words: str
-    unit: str
+    words: Words
+    unit: Words
     before: float | None
     after: float | None
     before_u95: float | None
@@ -64,7 +65,7 @@ class Effect:
     difference: float | None
     u95: float | None
     shown: Shown
-    working: str
+    working: Words
     repeatable_u95: float | None = None
 
     def u95_after(self, more_runs: int) -> float | None:
@@ -76,9 +77,13 @@ class Effect:
 
 
 def effect_between(
-    quantity: str, words: str, unit: str, runs: Sequence[Sequence[Measured | None]], lower_is_better: bool | None,
-    working: str,
-) -> Effect:  # fmt: skip
+    quantity: str,
+    words: Words,
+    unit: Words,
+    runs: Sequence[Sequence[Measured | None]],
+    lower_is_better: bool | None,
+    working: Words,
+) -> Effect:
     """One quantity from before to after with its expanded uncertainty, and what it shows.
 
     quantity: name [text]
@@ -92,12 +97,21 @@ def effect_between(
     """
     (before, after), repeats = pool(runs)
     if repeats:
-        working += "; scatter from the repeats"
+        working = listed((working, say("parts-scatter-from-repeats")), "semicolon")
     if before is None or after is None:
         return Effect(
-            quantity, words, unit, before.value if before else None, after.value if after else None,
-            before.u95 if before else None, after.u95 if after else None, None, None, Shown.NOT_KNOWN, working,
-        )  # fmt: skip
+            quantity,
+            words,
+            unit,
+            before.value if before else None,
+            after.value if after else None,
+            before.u95 if before else None,
+            after.u95 if after else None,
+            None,
+            None,
+            Shown.NOT_KNOWN,
+            working,
+        )
     difference, u95 = after.value - before.value, difference_u95(before, after)
     shown = Shown.NOT_SHOWN
     if abs(difference) > u95:
@@ -106,12 +120,22 @@ def effect_between(
             shown = Shown.BETTER if (difference < 0) == lower_is_better else Shown.WORSE
     repeatable = min(u95, COVERAGE_FACTOR * combined(before.scatter, after.scatter))
     return Effect(
-        quantity, words, unit, before.value, after.value, before.u95, after.u95, difference, u95, shown, working,
+        quantity,
+        words,
+        unit,
+        before.value,
+        after.value,
+        before.u95,
+        after.u95,
+        difference,
+        u95,
+        shown,
+        working,
         repeatable,
-    )  # fmt: skip
+    )
 
 
-def pair_text(name: str, unit: str, runs: Sequence[Sequence[Measured | None]], digits: int = 1) -> str:
+def pair_text(name: str, unit: str, runs: Sequence[Sequence[Measured | None]], digits: int = 1) -> Words:
     """Means of both sides as text.
 
     name: of the quantity [text]
@@ -121,5 +145,5 @@ def pair_text(name: str, unit: str, runs: Sequence[Sequence[Measured | None]], d
     returns: words [text]
     source: the definition
     """
-    written = [f"{v.value:.{digits}f} {unit}" if v else "not known" for v in pool(runs)[0]]
-    return f"{name}: before {written[0]}, after {written[1]}"
+    before, after = (v.value if v else None for v in pool(runs)[0])
+    return say("parts-before-after", name=name, unit=unit, before=before, after=after, digits=digits)

@@ -7,6 +7,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from vividowl.core.quantities.uncertainty import Tolerances, combined, standard_from_half_width
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.measured import (
     Measured,
 )
@@ -46,7 +47,7 @@ def noise_effect(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerance
     returns: Effect
     source: ISO 3744, background correction and distance
     """
-    working = "energy mean of the readings, background taken out (ISO 3744)"
+    said: list[Words] = [say("quieter-energy-mean-readings-background-taken")]
     figures = [[s.noise for s in side if s.noise is not None] for side in (befores, afters)]
     first = next((f for side in figures for f in side), None)
     runs: list[list[Measured | None]] = []
@@ -55,21 +56,21 @@ def noise_effect(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerance
         for figure in side:
             assert first is not None  # noqa: S101 - there is a figure
             if figure.place and first.place and figure.place.casefold() != first.place.casefold():
-                working = f"read at “{first.place}” and at “{figure.place}”: not comparable"
+                said = [say("quieter-read-at-and-at-not", place=first.place, other=figure.place)]
                 continue
             level = _level(figure, tol)
             if figure.distance_m and first.distance_m and figure.distance_m != first.distance_m:
                 level = replace(level, value=at_distance(level.value, figure.distance_m, first.distance_m))
-                working += f"; converted from {figure.distance_m:g} m to {first.distance_m:g} m"
+                said.append(say("quieter-converted-from-m-to-m", from_m=figure.distance_m, to_m=first.distance_m))
             if figure.upper_bound:
-                working += "; the background was too near, so a level is an upper bound"
+                said.append(say("quieter-background-was-too-near-so"))
             levels.append(level)
         runs.append(levels)
     room_u = _of_the_room(befores, afters, tol)
     if room_u:
         runs[1] = _in_other_room(runs[1], room_u)
-        working += f"; the rooms differ, ± {room_u * math.sqrt(3.0):.1f} dB for the fan that follows"
-    return effect_between("noise", "Noise", "dB", runs, True, working)
+        said.append(say("quieter-rooms-differ-db-for-fan", half_width_db=room_u * math.sqrt(3.0)))
+    return effect_between("noise", say("quieter-noise"), "dB", runs, True, listed(said, "semicolon"))
 
 
 def recorded_effect(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> Effect | None:
@@ -94,9 +95,10 @@ def recorded_effect(befores: Sequence[Side], afters: Sequence[Side], tol: Tolera
         for side in (befores, afters)
     ]
     runs[1] = _in_other_room(runs[1], _of_the_room(befores, afters, tol))
-    working = "A-weighted energy mean of the recordings, same phone, same place and gain; only the difference is firm"
+    said = [say("quieter-weighted-energy-mean-recordings-same")]
     if not room_known:
-        working += "; the room alone was not recorded on both sides, so the true change may be larger"
-    found = effect_between("recorded_level", "Noise by recording", "dB", runs, True, working)
+        said.append(say("quieter-room-alone-was-not-recorded"))
+    working = listed(said, "semicolon")
+    found = effect_between("recorded_level", say("quieter-noise-by-recording"), "dB", runs, True, working)
     # A phone does not know its own level: neither side is a figure, only what lies between them.
     return replace(found, before=None, after=None, before_u95=None, after_u95=None)

@@ -16,6 +16,7 @@ from vividowl.core.job.gates import Severity
 from vividowl.core.materials.kinds import CATALOGUE, Kind, Trait
 from vividowl.core.plan.inspection import check_inspection
 from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.words import listed, say
 from vividowl.service.bench.plan import chosen_option
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
@@ -26,12 +27,14 @@ from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.deciding import Plan
 from vividowl.store.models import Acknowledgement, FitItem, Job
 from vividowl.store.scope import Scope
+from vividowl.words import sentence
 
 # Kinds of events that may change something beside the log.
 WITH_EFFECT = ("found", "closed", "step_done", "undo", "redo")
 CLEANED_BY_STEP: Mapping[str, tuple[str, ...]] = {
-    "dust_out": ("fins", "fan", "vents"), "cleaned": ("contact", "old_interface"),
-}  # fmt: skip
+    "dust_out": ("fins", "fan", "vents"),
+    "cleaned": ("contact", "old_interface"),
+}
 
 
 def make_effect(
@@ -68,12 +71,21 @@ def refuse_alloy(scope: Scope, job: Job, event: BenchEvent, state: BenchState) -
     gates = item_gates(job, plan_row(scope, job.id), Kind.ALLOY, "cpu_die")
     accepted = set(scope.session.scalars(select(Acknowledgement.rule).where(Acknowledgement.job_id == job.id)).all())
     open_ = next(
-        (g for g in gates if g.severity is Severity.STOP
-         or (g.severity is Severity.ACKNOWLEDGE and g.rule not in accepted)), None,
-    )  # fmt: skip
+        (
+            g
+            for g in gates
+            if g.severity is Severity.STOP or (g.severity is Severity.ACKNOWLEDGE and g.rule not in accepted)
+        ),
+        None,
+    )
     if open_ is not None:
-        raise Refused("conflict", open_.reason, field="step", reason="gate_open",
-                      remedy=f"{open_.remedy} Note it in Plan, then go on.")  # fmt: skip
+        raise Refused(
+            "conflict",
+            open_.reason,
+            field="step",
+            reason="gate_open",
+            remedy=say("effects-note-in-plan-then-go", remedy=open_.remedy),
+        )
 
 
 def _seen(scope: Scope, job: Job, part: str, seen: str) -> dict[str, Any]:
@@ -109,9 +121,14 @@ def _book(
     option, _ = chosen_option(workshop, scope, job)
     part = option.parts[index] if option is not None and index < len(option.parts) else None
     if part is None or step != apply_id(part.target, part.kind, index):
-        return {"told": "The plan has changed since the list was made: note by hand in Fit what was put on."}
-    already = scope.one(FitItem, FitItem.job_id == job.id, FitItem.removed_at.is_(None), FitItem.target == part.target,
-                        FitItem.kind == part.kind)  # fmt: skip
+        return {"told": say("effects-plan-has-changed-since-list")}
+    already = scope.one(
+        FitItem,
+        FitItem.job_id == job.id,
+        FitItem.removed_at.is_(None),
+        FitItem.target == part.target,
+        FitItem.kind == part.kind,
+    )
     if already is not None:
         return {}
     counted = part.amount is not None and part.unit in ("g", "mL", "piece")
@@ -120,20 +137,23 @@ def _book(
     if weighed_g is not None and part.unit == "g":
         amount = weighed_g
     fields = {
-        "target": part.target, "kind": part.kind, "product": part.product,
-        "lot": "", "amount": float(f"{amount:.4g}") if amount is not None and counted else None,
+        "target": part.target,
+        "kind": part.kind,
+        "product": part.product,
+        "lot": "",
+        "amount": float(f"{amount:.4g}") if amount is not None and counted else None,
         "amount_is": "weighed" if amount is not part.amount else "planned",
         "amount_unit": {"piece": "pieces"}.get(part.unit, part.unit) if counted else "",
         "lot_id": None if cut else part.lot_id,
-    }  # fmt: skip
+    }
     try:
         with scope.session.begin_nested():
             item = note_item(scope, actor, job, fields)
     except (Refused, CoreError) as error:
-        said = error.detail if isinstance(error, Refused) else str(error)
-        return {"told": f"Not noted as fitted: {said} Note it by hand in Fit."}
+        said = error.detail if isinstance(error, Refused) else error.message
+        return {"told": say("effects-not-noted-as-fitted-note", said=said)}
     if cut:
-        return {"item": str(item.id), "told": f"{part.product or part.words} noted; book its cut in Fit."}
+        return {"item": str(item.id), "told": say("effects-noted-book-its-cut-in", words=part.product or part.words)}
     return {"item": str(item.id)}
 
 
@@ -163,5 +183,5 @@ def take_back(scope: Scope, actor: Actor, job: Job, effect: Mapping[str, Any]) -
                 with scope.session.begin_nested():
                     set_item(scope, actor, job, item, server_now())
             except Refused as error:
-                told["told"] = f"{error.detail} {error.remedy}"
+                told["told"] = sentence(listed((error.detail, error.remedy), "space"))
     return told

@@ -9,6 +9,7 @@ from typing import BinaryIO
 from sqlalchemy import func, select
 
 from vividowl.core.bench.log.events import BenchRefused
+from vividowl.core.quantities.words import say
 from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
 from vividowl.formats.photo import PHOTO_MOST, ScaledPhoto, read_photo
@@ -21,21 +22,21 @@ from vividowl.store.scope import Scope
 PHOTOS_MOST = 600
 
 
-def receive_photo(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, photo_id: uuid.UUID, stream: BinaryIO
-) -> Photo:  # fmt: skip
+def receive_photo(workshop: Workshop, actor: Actor, job_id: uuid.UUID, photo_id: uuid.UUID, stream: BinaryIO) -> Photo:
     """Take a photo in under the id that the tablet gave it; the same one again is answered alike."""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
         kept = scope.one(Photo, Photo.id == photo_id)
         if kept is not None:
             if kept.job_id != job.id:
-                raise Refused("conflict", "This id belongs to a photo of another job.", remedy="Give it a new id.")
+                raise Refused("conflict", say("photos-this-id-belongs-to-photo"), remedy=say("photos-give-new-id"))
             return kept
         count = scope.session.scalar(select(func.count()).select_from(Photo).where(Photo.job_id == job.id)) or 0
         if count >= PHOTOS_MOST:
             raise Refused(
-                "conflict", f"The job has {PHOTOS_MOST} photos already.", remedy="Take off what is not needed."
+                "conflict",
+                say("photos-job-has-photos-already", photos_most=PHOTOS_MOST),
+                remedy=say("photos-take-off-what-not-needed"),
             )
     workshop.require_space()
     data = stream.read(PHOTO_MOST + 1)
@@ -47,9 +48,9 @@ def receive_photo(
 def scale(data: bytes) -> ScaledPhoto:
     """Read a photo's bytes."""
     try:
-        return read_apart(read_photo, data, name="The photo")
+        return read_apart(read_photo, data, name=say("photos-photo"))
     except FormatError as error:
-        raise Refused("invalid", str(error), field="photo", remedy=error.remedy, reason=error.reason) from error
+        raise Refused("invalid", error.message, field="photo", remedy=error.remedy, reason=error.reason) from error
 
 
 def keep_photo(
@@ -59,9 +60,16 @@ def keep_photo(
     sha256 = hashlib.sha256(scaled.large).hexdigest()
     workshop.files.keep_photo(actor.shop_id, sha256, scaled.large, scaled.small)
     return scope.add(
-        Photo(id=photo_id, job_id=job_id, sha256=sha256, width_px=scaled.width_px, height_px=scaled.height_px,
-              size_bytes=len(scaled.large), uploaded_by=actor.member_id)
-    )  # fmt: skip
+        Photo(
+            id=photo_id,
+            job_id=job_id,
+            sha256=sha256,
+            width_px=scaled.width_px,
+            height_px=scaled.height_px,
+            size_bytes=len(scaled.large),
+            uploaded_by=actor.member_id,
+        )
+    )
 
 
 def photo_bytes(workshop: Workshop, actor: Actor, photo_id: uuid.UUID, size: str) -> bytes:
@@ -79,5 +87,8 @@ def require_photo(scope: Scope, photo_id: str) -> None:
         found = None
     if found is None:
         raise BenchRefused(
-            "This photo has not arrived yet.", reason="missing", field="photo", remedy="Send the photo first."
+            say("photos-this-photo-has-not-arrived"),
+            reason="missing",
+            field="photo",
+            remedy=say("photos-send-photo-first"),
         )

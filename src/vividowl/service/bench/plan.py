@@ -8,11 +8,11 @@ from vividowl.core.materials.kinds import CATALOGUE, Kind
 from vividowl.core.plan.inspection import bath_of
 from vividowl.core.plan.options import tuning_words
 from vividowl.core.plan.spots import Inspection
-from vividowl.core.quantities.errors import figure
+from vividowl.core.quantities.words import Words, say
 from vividowl.service.plan.choices import OptionView, plan_view
 from vividowl.service.plan.found import plan_row
 from vividowl.service.plan.parts import Part
-from vividowl.service.shelf.stock import UNIT_WORDS
+from vividowl.service.shelf.stock import counted
 from vividowl.service.workshop import Workshop
 from vividowl.store.models import Acknowledgement, Job
 from vividowl.store.scope import Scope
@@ -25,15 +25,15 @@ def chosen_option(workshop: Workshop, scope: Scope, job: Job) -> tuple[OptionVie
     return next((o for o in view.options if o.key == key), None), view.inspection
 
 
-def _dose(part: Part) -> str:
+def _dose(part: Part) -> Words:
     if part.amount is None:
         return part.lacks
     if part.unit == "piece":
-        size = f" of {figure(part.width_mm)} × {figure(part.length_mm)} mm" if part.width_mm and part.length_mm else ""
-        return f"{part.count} {'piece' if part.count == 1 else 'pieces'}{size}"
+        sized = bool(part.width_mm and part.length_mm)
+        return say("amount-pieces", count=part.count, sized=sized, width_mm=part.width_mm, length_mm=part.length_mm)
     if part.unit == "g":
         return dose_words(part.amount, part.volume_ul)
-    return f"{figure(float(f'{part.amount:.2g}'))} {UNIT_WORDS.get(part.unit, part.unit)}"
+    return counted(float(f"{part.amount:.2g}"), part.unit)
 
 
 def work_of(workshop: Workshop, scope: Scope, job: Job) -> Work:
@@ -46,20 +46,32 @@ def work_of(workshop: Workshop, scope: Scope, job: Job) -> Work:
         return Work(sealed=sealed)
     parts = tuple(
         PlannedPart(
-            p.target, p.kind, f"{p.product or CATALOGUE[p.kind].words}{f', lot {p.lot}' if p.lot else ''}", _dose(p),
-            SCHOOL_WORDS[School(p.school)] if p.school else "", i,
+            p.target,
+            p.kind,
+            say("part-with-lot", words=p.product or CATALOGUE[p.kind].words, lot=p.lot or None),
+            _dose(p),
+            SCHOOL_WORDS[School(p.school)] if p.school else "",
+            i,
             found.shim.bond if p.kind == Kind.SHIM and found.shim is not None else "",
         )
         for i, p in enumerate(option.parts)
-    )  # fmt: skip
-    gates = tuple(f"{g.reason} Accepted: {accepted[g.rule]}." for g in option.gates if g.rule in accepted)
+    )
+    gates = tuple(
+        say("gate-accepted", reason=g.reason, words=accepted[g.rule]) for g in option.gates if g.rule in accepted
+    )
     actions, lifts = set(option.actions), any(p.target != "cover" for p in parts)
     return Work(
-        parts, clean="clean" in actions, new_fan="fan" in actions,
+        parts,
+        clean="clean" in actions,
+        new_fan="fan" in actions,
         tuning=tuning_words(found.undervolt_mv, found.cap_w) if "tune" in actions else "",
-        insulation=found.insulation, insulated_now=found.parts_exposed != "no", gates=gates,
-        old_alloy=found.old_interface == "alloy", bath=bath_of(found) if lifts else None, sealed=sealed,
-    )  # fmt: skip
+        insulation=found.insulation,
+        insulated_now=found.parts_exposed != "no",
+        gates=gates,
+        old_alloy=found.old_interface == "alloy",
+        bath=bath_of(found) if lifts else None,
+        sealed=sealed,
+    )
 
 
 def plan_key(scope: Scope, job: Job) -> str:

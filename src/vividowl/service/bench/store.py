@@ -12,10 +12,12 @@ from vividowl.core.bench.log.events import BenchEvent
 from vividowl.core.bench.log.log import grown, replay
 from vividowl.core.bench.log.state import BenchState, Wait
 from vividowl.core.bench.waits import WAITS
+from vividowl.core.quantities.words import say
 from vividowl.service.workshop import KeptLog, Workshop
 from vividowl.store.bench import BenchEventRow
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
+from vividowl.words import sentence, told
 
 LOGS_MOST = 48
 
@@ -77,21 +79,29 @@ def note_glance(job: Job, state: BenchState, at: datetime) -> None:
         return
     step = state.next_step
     number = next((i + 1 for i, s in enumerate(state.steps) if s is step), len(state.steps))
-    job.bench = {
-        "begun": True,
-        "closed": state.closed is not None,
-        "stage": step.stage if step is not None else "close",
-        "step": number,
-        "steps": len(state.steps),
-        "text": step.text if step is not None else "Count, and close",
-        "out": len(state.out),
-        "open": len(blockers(state, at)),
-        "waits": waits,
-    }  # fmt: skip
+    job.bench = told(
+        {
+            "begun": True,
+            "closed": state.closed is not None,
+            "stage": step.stage if step is not None else "close",
+            "step": number,
+            "steps": len(state.steps),
+            "text": step.text if step is not None else say("store-count-and-close"),
+            "out": len(state.out),
+            "open": len(blockers(state, at)),
+            "waits": waits,
+        }
+    )
 
 
 def wait_glance(wait: Wait, state: BenchState) -> dict[str, Any]:
     """A wait as the list of jobs shows it."""
     step = next((s.text for s in state.steps if s.id == wait.step), "")
-    return {"id": wait.id, "wait": wait.wait, "words": WAITS[wait.wait].words, "step": step,
-            "began": wait.began.isoformat(), "due": wait.due.isoformat()}  # fmt: skip
+    return {
+        "id": wait.id,
+        "wait": wait.wait,
+        "words": sentence(WAITS[wait.wait].words),
+        "step": sentence(step),
+        "began": wait.began.isoformat(),
+        "due": wait.due.isoformat(),
+    }

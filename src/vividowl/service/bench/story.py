@@ -10,7 +10,7 @@ from vividowl.core.bench.log.state import BenchState, place_words
 from vividowl.core.bench.mishaps import mishap
 from vividowl.core.bench.seen import PART_WORDS, SIGHTS
 from vividowl.core.bench.steps.vocabulary import ASKS
-from vividowl.core.quantities.errors import figure
+from vividowl.core.quantities.words import Words, listed, say
 
 # What can be seen with the cooler on.
 _WITH_IT_ON = ("fins", "fan", "corrosion", "battery")
@@ -20,7 +20,7 @@ _WITH_IT_ON = ("fins", "fan", "corrosion", "battery")
 class BenchStory:
     """lines in words; a pair of photos by id, None when there is none."""
 
-    lines: tuple[str, ...] = ()
+    lines: tuple[Words, ...] = ()
     before_photo: str | None = None
     after_photo: str | None = None
 
@@ -29,27 +29,42 @@ def story_of(state: BenchState) -> BenchStory:
     """The story of a bench."""
     if state.begun is None:
         return BenchStory()
-    out = []
-    seen = [f"{PART_WORDS[f.part].lower()} {SIGHTS[f.part][f.seen].words.lower()}" for f in state.found.values()]
+    out: list[Words] = []
+    seen = [
+        say("story-sight", part=PART_WORDS[f.part], seen=SIGHTS[f.part][f.seen].words) for f in state.found.values()
+    ]
     if seen:
-        out.append(f"Seen on opening: {', '.join(seen)}.")
+        out.append(say("story-seen-on-opening", seen=listed(seen)))
     unseen = [
-        w.lower() for p, w in PART_WORDS.items() if p not in state.found and (state.device.lifts or p in _WITH_IT_ON)
+        say("low", words=w)
+        for p, w in PART_WORDS.items()
+        if p not in state.found and (state.device.lifts or p in _WITH_IT_ON)
     ]
     if state.device.opens and unseen:
-        out.append(f"Not looked at, or not noted: {', '.join(unseen)}.")
+        out.append(say("story-not-looked-at-or-not", unseen=listed(unseen)))
     done = sum(o.how == "done" for o in state.outcomes.values())
-    out.append(f"Worked by a list of {len(state.steps)} steps, {done} done." if state.closed
-               else f"Bench work not closed: {done} of {len(state.steps)} steps done.")  # fmt: skip
-    skipped = [(s, state.outcomes[s.id].words) for s in state.steps if s.id in state.outcomes
-               and state.outcomes[s.id].how == "skipped"]  # fmt: skip
-    out += [f"Skipped: {s.text} ({words})." for s, words in skipped]
-    out += [_told(f"Out of order: {BY_RULE[b.rule].reason} “{b.words}” ({b.by}).", b.checked)
-            for b in state.breaches.values()]  # fmt: skip
-    out += [_told(f"{mishap(m.what).words}{f': “{m.words}”' if m.words else ''} ({m.by}).", m.checked)
-            for m in state.mishaps.values()]  # fmt: skip
+    out.append(
+        say("story-worked-by-list-steps-done", steps=len(state.steps), done=done)
+        if state.closed
+        else say("story-bench-work-not-closed-steps", done=done, steps=len(state.steps))
+    )
+    skipped = [
+        (s, state.outcomes[s.id].words)
+        for s in state.steps
+        if s.id in state.outcomes and state.outcomes[s.id].how == "skipped"
+    ]
+    out += [say("story-skipped", text=s.text, words=words) for s, words in skipped]
     out += [
-        f"Stays out: {place_words(state.places[p], state.places)} ({words})." for p, words in state.explained.items()
+        _told(say("story-out-order", reason=BY_RULE[b.rule].reason, words=b.words, by=b.by), b.checked)
+        for b in state.breaches.values()
+    ]
+    out += [
+        _told(say("story-mishap", what=mishap(m.what).words, words=m.words or None, by=m.by), m.checked)
+        for m in state.mishaps.values()
+    ]
+    out += [
+        say("story-stays-out", places=place_words(state.places[p], state.places), words=words)
+        for p, words in state.explained.items()
     ]
     out += _counted(state)
     out += _measured(state)
@@ -61,19 +76,20 @@ def story_of(state: BenchState) -> BenchStory:
     return BenchStory(tuple(out), pair["before"], pair["after"])
 
 
-def _counted(state: BenchState) -> list[str]:
+def _counted(state: BenchState) -> list[Words]:
     """Whether what came out went back: only what somebody mapped can be counted."""
     if not state.device.opens:
         return []
     if not state.mapped:
-        return ["Screws not mapped: nobody counted them."]
+        return [say("story-screws-not-mapped-nobody-counted")]
     places = len(state.places)
-    return [f"{places - len(state.out)} of {places} mapped screws and plugs are back."]
+    return [say("story-mapped-screws-and-plugs-back", out=places - len(state.out), places=places)]
 
 
-def _measured(state: BenchState) -> list[str]:
+def _measured(state: BenchState) -> list[Words]:
     """What was weighed or measured, and what is only planned."""
-    out, planned = [], []
+    out: list[Words] = []
+    planned: list[Words] = []
     for step in state.steps:
         outcome = state.outcomes.get(step.id)
         if not step.asks or outcome is None or outcome.how != "done":
@@ -81,25 +97,24 @@ def _measured(state: BenchState) -> list[str]:
         words, unit, _, _ = ASKS[step.asks]
         what = step.material or step.text
         if outcome.value is not None:
-            out.append(f"{words}: {figure(outcome.value)} {unit} ({what}).")
+            out.append(say("story-measured", words=words, value=outcome.value, unit=unit, what=what))
         else:
             planned.append(what)
-    return [*out, *([f"Planned, not weighed: {'; '.join(planned)}."] if planned else [])]
+    return [*out, *([say("story-planned-not-weighed", planned=listed(planned, by="semicolon"))] if planned else [])]
 
 
-def _power(state: BenchState) -> str:
+def _power(state: BenchState) -> Words:
     """The first power-on: what was seen, what failed, what nobody looked at."""
     last = state.power[-1]
-    by: dict[str, list[str]] = {}
+    by: dict[str, list[Words]] = {}
     for name, result in last.results.items():
-        by.setdefault(result, []).append(CHECKS[name].words.lower())
-    said = [f"{len(by.get('fine', []))} checks fine"]
-    said += [f"fails: {', '.join(by['fails'])}"] if "fails" in by else []
-    said += [f"not checked: {', '.join(by['unchecked'])}"] if "unchecked" in by else []
-    said += [f"no such part: {', '.join(by['none'])}"] if "none" in by else []
-    boot = f"; booted in {last.boot_s:g} s" if last.boot_s else ""
-    return f"First power-on before the last screws: {'; '.join(said)}{boot}."
+        by.setdefault(result, []).append(say("low", words=CHECKS[name].words))
+    said = [say("story-checks-fine", get=len(by.get("fine", [])))]
+    said += [say("story-fails", by=listed(by["fails"]))] if "fails" in by else []
+    said += [say("story-not-checked", by=listed(by["unchecked"]))] if "unchecked" in by else []
+    said += [say("story-no-such-part", by=listed(by["none"]))] if "none" in by else []
+    return say("story-first-power-on-before-last", said=listed(said, "semicolon"), boot_s=last.boot_s or None)
 
 
-def _told(text: str, checked: str) -> str:
-    return f"{text} Checked: {checked}." if checked else text
+def _told(text: Words, checked: str) -> Words:
+    return say("story-checked", text=text, checked=checked) if checked else text

@@ -51,10 +51,12 @@ def _elsewhere(scope: Scope, job_id: uuid.UUID, start: datetime, end: datetime) 
         BenchEventRow.shop_id == scope.shop_id, BenchEventRow.job_id == job_id, BenchEventRow.kind == "step_done"
     )
     query = select(BenchEventRow.at).where(
-        BenchEventRow.shop_id == scope.shop_id, BenchEventRow.job_id != job_id, BenchEventRow.member_id.in_(hands),
+        BenchEventRow.shop_id == scope.shop_id,
+        BenchEventRow.job_id != job_id,
+        BenchEventRow.member_id.in_(hands),
         BenchEventRow.kind.in_(("step_done", "place_out", "place_in")),
         BenchEventRow.at.between(start + timedelta(seconds=1), end),
-    )  # fmt: skip
+    )
     return list(scope.session.scalars(query))
 
 

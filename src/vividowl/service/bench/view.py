@@ -27,6 +27,7 @@ from vividowl.core.bench.log.made import acts_of_place
 from vividowl.core.bench.log.state import BenchState, place_words
 from vividowl.core.bench.steps.vocabulary import BenchStep, is_held
 from vividowl.core.bench.times import StepTime
+from vividowl.core.quantities.words import Words
 from vividowl.service.bench.plan import plan_key
 from vividowl.service.bench.store import keep_log, load_log
 from vividowl.service.bench.times import times_of
@@ -62,7 +63,7 @@ class PlaceView:
     place: Place
     letter: str
     shape: str
-    words: str
+    words: Words
     guards_out: tuple[Interlock, ...]
     guards_in: tuple[Interlock, ...]
 
@@ -72,7 +73,7 @@ class Orders:
     """Order of the screws of one part, by id."""
 
     holds: str
-    words: str
+    words: Words
     loosen: tuple[str, ...]
     tighten: tuple[str, ...]
     by_number: bool
@@ -124,22 +125,35 @@ def _view(scope: Scope, job: Job, log: BenchLog, number: int) -> BenchView:
     times = times_of(scope, job.id, state)
     model, plan = model_for(scope, job), plan_row(scope, job.id)
     return BenchView(
-        job, log, number, now,
+        job,
+        log,
+        number,
+        now,
         tuple(_step(s, state, times) for s in state.steps),
-        tuple(_place(p, state, classes) for p in places), classes, _orders(places),
-        tightening_passes(state.device.tighten_percent), blockers(state, now), _causes(state),
+        tuple(_place(p, state, classes) for p in places),
+        classes,
+        _orders(places),
+        tightening_passes(state.device.tighten_percent),
+        blockers(state, now),
+        _causes(state),
         state.begun is not None and state.closed is None and state.plan != plan_key(scope, job),
-        plan.chosen if plan is not None else None, model.id if model is not None else None,
-        len(model.data.get("places", ())) if model is not None else 0, _refused(scope, job.id),
-    )  # fmt: skip
+        plan.chosen if plan is not None else None,
+        model.id if model is not None else None,
+        len(model.data.get("places", ())) if model is not None else 0,
+        _refused(scope, job.id),
+    )
 
 
 def _step(step: BenchStep, state: BenchState, times: Mapping[str, StepTime]) -> StepView:
     return StepView(
-        step, _cancels(step.acts), tuple(dict.fromkeys(f for a in step.acts for f in MAKES.get(a, ()))),
-        is_held(step.acts, state.device), not NEVER_SKIPPED & set(step.acts), rules_for(step.acts, state.device),
+        step,
+        _cancels(step.acts),
+        tuple(dict.fromkeys(f for a in step.acts for f in MAKES.get(a, ()))),
+        is_held(step.acts, state.device),
+        not NEVER_SKIPPED & set(step.acts),
+        rules_for(step.acts, state.device),
         times.get(step.id),
-    )  # fmt: skip
+    )
 
 
 def _cancels(acts: Sequence[str]) -> tuple[str, ...]:
@@ -150,10 +164,13 @@ def _place(place: Place, state: BenchState, classes: Sequence[ScrewClass]) -> Pl
     letter = letter_of(place, classes)
     shape = next((c.shape for c in classes if c.letter == letter), "")
     return PlaceView(
-        place, letter, shape, place_words(place, state.places),
+        place,
+        letter,
+        shape,
+        place_words(place, state.places),
         rules_for(acts_of_place(place, state, out=True), state.device),
         rules_for(acts_of_place(place, state, out=False), state.device) if place.id in state.out else (),
-    )  # fmt: skip
+    )
 
 
 def _orders(places: Sequence[Place]) -> tuple[Orders, ...]:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import uuid
 from collections.abc import Mapping, Sequence
-from dataclasses import asdict, dataclass, replace
+from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from typing import Any
 
@@ -14,6 +14,7 @@ from vividowl.core.bench.log.events import KINDS, VERSION, BenchCommand, BenchEv
 from vividowl.core.bench.log.log import BenchLog, append
 from vividowl.core.bench.steps.make_list import device_of, in_order, make_steps
 from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.words import say
 from vividowl.service.bench.effects import WITH_EFFECT, make_effect, refuse_alloy, take_back
 from vividowl.service.bench.photos import require_photo
 from vividowl.service.bench.plan import plan_key, work_of
@@ -30,6 +31,7 @@ from vividowl.store.bench import BenchEventRow
 from vividowl.store.feed import tell
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
+from vividowl.words import sentence, told
 
 SERVER = "server"
 FROM_SERVER = ("begun", "replanned")
@@ -79,11 +81,19 @@ def begin(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, with_model: bo
         require_settled(view)
         key = plan_key(scope, job)
         if key == LEFT_ALONE:
-            raise Refused("conflict", "It was decided to leave the device alone.", reason="left_alone",
-                          remedy="Take another option in Plan, or hand it back.")  # fmt: skip
+            raise Refused(
+                "conflict",
+                say("work-was-decided-to-leave-device"),
+                reason="left_alone",
+                remedy=say("work-take-another-option-in-plan"),
+            )
         if not key and view.glance_before["measured"]:
-            raise Refused("conflict", "Nothing is decided yet.", reason="undecided",
-                          remedy="Take an option in Plan; cleaning alone is one.")  # fmt: skip
+            raise Refused(
+                "conflict",
+                say("work-nothing-decided-yet"),
+                reason="undecided",
+                remedy=say("work-take-option-in-plan-cleaning"),
+            )
         row = model_for(scope, job) if with_model else None
         sheet = sheet_of(row) if row is not None else None
         work, fanless = work_of(workshop, scope, job), is_fanless(job)
@@ -94,10 +104,21 @@ def begin(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, with_model: bo
         if sheet is not None:
             steps = in_order(steps, sheet.order, device_of(job.kind, work, percent, fanless=fanless))
         outline = str(row.outline_photo) if row is not None and row.outline_photo is not None else ""
-        _record(workshop, scope, actor, job, "begun", {
-            "steps": [asdict(s) for s in steps], "places": [asdict(p) for p in places], "outline": outline, "plan": key,
-            "device": asdict(device_of(job.kind, work, percent, fanless=fanless)),
-        }, at)  # fmt: skip
+        _record(
+            workshop,
+            scope,
+            actor,
+            job,
+            "begun",
+            {
+                "steps": [told(s) for s in steps],
+                "places": [told(p) for p in places],
+                "outline": outline,
+                "plan": key,
+                "device": told(device_of(job.kind, work, percent, fanless=fanless)),
+            },
+            at,
+        )
 
 
 def renew(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> None:
@@ -109,10 +130,18 @@ def renew(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> None:
         work = replace(work_of(workshop, scope, job), opened=state.opened, lifted=state.lifted)
         fanless, percent = is_fanless(job), habits_of(scope.shop()).tighten_percent
         steps = make_steps(job.kind, work, tuple(state.places.values()), percent, fanless=fanless)
-        _record(workshop, scope, actor, job, "replanned", {
-            "steps": [asdict(s) for s in steps], "plan": plan_key(scope, job),
-            "device": asdict(device_of(job.kind, work, percent, fanless=fanless)),
-        })  # fmt: skip
+        _record(
+            workshop,
+            scope,
+            actor,
+            job,
+            "replanned",
+            {
+                "steps": [told(s) for s in steps],
+                "plan": plan_key(scope, job),
+                "device": told(device_of(job.kind, work, percent, fanless=fanless)),
+            },
+        )
 
 
 def _record(
@@ -132,11 +161,24 @@ def _record(
     try:
         log, event = append(log, BenchCommand(str(event_id), kind, data, moment, actor.name))
     except BenchRefused as error:
-        raise Refused("conflict", str(error), remedy=error.remedy, reason=error.reason) from error
+        raise Refused("conflict", error.message, remedy=error.remedy, reason=error.reason) from error
     turn = kept.turns.get(SERVER, 0) + 1
-    scope.add(BenchEventRow(id=event_id, job_id=job.id, number=number + 1, kind=kind, data=dict(data), at=moment,
-                            made=dict(event.made), version=event.version, device=SERVER, turn=turn,
-                            member_id=actor.member_id, effect={}))  # fmt: skip
+    scope.add(
+        BenchEventRow(
+            id=event_id,
+            job_id=job.id,
+            number=number + 1,
+            kind=kind,
+            data=dict(data),
+            at=moment,
+            made=told(event.made),
+            version=event.version,
+            device=SERVER,
+            turn=turn,
+            member_id=actor.member_id,
+            effect={},
+        )
+    )
     _finish(workshop, scope, job, log, number + 1, moment)
 
 
@@ -149,9 +191,14 @@ def _finish(workshop: Workshop, scope: Scope, job: Job, log: BenchLog, number: i
 
 
 def take_events(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, device: str, sent: Sequence[Sent], sent_at: datetime,
+    workshop: Workshop,
+    actor: Actor,
+    job_id: uuid.UUID,
+    device: str,
+    sent: Sequence[Sent],
+    sent_at: datetime,
     received_at: datetime | None = None,
-) -> Batch:  # fmt: skip
+) -> Batch:
     """Take events in, in the order in which the tablet made them. A refused one is kept too, with its reason, and
     changes nothing; one that was sent before gets the same answer; one with a gap before it is sent back."""
     now = received_at or server_now()
@@ -161,9 +208,11 @@ def take_events(
             job = scope.get(Job, job_id, lock=True, alone=True)
             if job.handed_over_at is not None:
                 raise Refused(
-                    "conflict", f"Job {job.number} was handed over and is closed; nothing of it was taken.",
-                    remedy="It stays on this tablet. Take the hand-over back to send it, or put it aside.",
-                    reason="handed_over")  # fmt: skip
+                    "conflict",
+                    say("work-job-was-handed-over-and", number=job.number),
+                    remedy=say("work-stays-on-this-tablet-take"),
+                    reason="handed_over",
+                )
             taking = _Taking(workshop, scope, actor, job, device, now, timedelta(seconds=ahead))
             taking.look_up([event.id for event in sent])
             taken = tuple(taking.take(event) for event in sent)
@@ -202,11 +251,20 @@ class _Taking:
         if kept is not None:
             return Taken(sent.id, kept.number, True, kept.refusal, str(kept.effect.get("told", "")))
         if sent.turn != self.turn + 1:
-            return Taken(sent.id, None, False, {
-                "reason": "out_of_order", "rule": "", "field": "turn",
-                "detail": f"Event {sent.turn} of this tablet came, {self.turn + 1} is next.",
-                "remedy": f"Send from {self.turn + 1} on.", "next_turn": self.turn + 1,
-            }, "")  # fmt: skip
+            return Taken(
+                sent.id,
+                None,
+                False,
+                {
+                    "reason": "out_of_order",
+                    "rule": "",
+                    "field": "turn",
+                    "detail": sentence(say("work-event-this-tablet-came-next", turn=sent.turn, next=self.turn + 1)),
+                    "remedy": sentence(say("work-send-from-on", turn=self.turn + 1)),
+                    "next_turn": self.turn + 1,
+                },
+                "",
+            )
         command = BenchCommand(str(sent.id), sent.kind, sent.data, self._moment(sent), self.actor.name)
         refusal, event, effect = self._try(command)
         self.number += 1
@@ -216,12 +274,22 @@ class _Taking:
         # All of a batch are written together at its end.
         self.scope.session.add(
             BenchEventRow(
-                id=sent.id, shop_id=self.scope.shop_id, job_id=self.job.id, number=self.number, kind=kind,
-                data=dict(sent.data), made=dict(event.made) if event is not None else {}, version=VERSION,
-                at=command.at, device=self.device, turn=sent.turn, member_id=self.actor.member_id,
-                refusal=refusal, effect=effect,
+                id=sent.id,
+                shop_id=self.scope.shop_id,
+                job_id=self.job.id,
+                number=self.number,
+                kind=kind,
+                data=dict(sent.data),
+                made=told(event.made) if event is not None else {},
+                version=VERSION,
+                at=command.at,
+                device=self.device,
+                turn=sent.turn,
+                member_id=self.actor.member_id,
+                refusal=refusal,
+                effect=told(effect),
             )
-        )  # fmt: skip
+        )
         return Taken(sent.id, self.number, False, refusal, str(effect.get("told", "")))
 
     def _moment(self, sent: Sent) -> datetime:
@@ -234,11 +302,13 @@ class _Taking:
         """Refusal, or the event and its effect. What is refused leaves nothing behind beside the log either."""
         try:
             if command.kind in FROM_SERVER:
-                raise BenchRefused("A list is begun and made anew by the server.", reason="unknown", field="kind")
+                raise BenchRefused(say("work-list-begun-and-made-anew"), reason="unknown", field="kind")
             if self.job.battery_swollen and command.kind not in WHILE_STOPPED:
                 raise BenchRefused(
-                    "The job is stopped: the battery is swollen.", reason="stopped",
-                    remedy="Isolate the battery. When it is replaced, clear the mark in Intake.")  # fmt: skip
+                    say("work-job-stopped-battery-swollen"),
+                    reason="stopped",
+                    remedy=say("work-isolate-battery-when-replaced-clear"),
+                )
             if command.kind in ("photo", "outline", "found") and command.data.get("photo"):
                 require_photo(self.scope, str(command.data["photo"]))
             before = self.log
@@ -265,23 +335,33 @@ class _Taking:
     def _effect_of(self, event_id: str) -> Mapping[str, Any]:
         """The latest effect of an event: its own, or that of the redo which brought it again."""
         query = self.scope.select(BenchEventRow).where(
-            BenchEventRow.job_id == self.job.id, BenchEventRow.refusal.is_(None),
+            BenchEventRow.job_id == self.job.id,
+            BenchEventRow.refusal.is_(None),
             (BenchEventRow.id == uuid.UUID(event_id))
             | ((BenchEventRow.kind == "redo") & (BenchEventRow.effect["of"].astext == event_id)),
-        )  # fmt: skip
+        )
         row = self.scope.session.scalars(query.order_by(BenchEventRow.number.desc()).limit(1)).first()
         return row.effect if row is not None else {}
 
 
 def _elsewhere() -> Refused:
-    return Refused(
-        "conflict", "An event with this id is there already, elsewhere.", remedy="Make new ids.", reason="taken"
-    )
+    return Refused("conflict", say("work-event-with-this-id-there"), remedy=say("work-make-new-ids"), reason="taken")
 
 
 def _refusal(error: CoreError | Refused) -> dict[str, str]:
     if isinstance(error, Refused):
-        return {"reason": error.reason or error.kind, "detail": error.detail, "remedy": error.remedy, "rule": "",
-                "field": error.field}  # fmt: skip
+        return {
+            "reason": error.reason or error.kind,
+            "detail": sentence(error.detail),
+            "remedy": sentence(error.remedy),
+            "rule": "",
+            "field": error.field,
+        }
     reason, rule = (error.reason, error.rule) if isinstance(error, BenchRefused) else ("invalid", "")
-    return {"reason": reason, "detail": str(error), "remedy": error.remedy, "rule": rule, "field": error.field}
+    return {
+        "reason": reason,
+        "detail": sentence(error.message),
+        "remedy": sentence(error.remedy),
+        "rule": rule,
+        "field": error.field,
+    }

@@ -10,6 +10,7 @@ from typing import Any
 from vividowl.core.job.gates import Severity
 from vividowl.core.materials.kinds import CATALOGUE
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import say
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.jobs.intake import JobView, require_settled, view_of
@@ -42,19 +43,33 @@ def save_fit(
     """Save what was cleaned; done closes the step, for which open gates must be acknowledged."""
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
-        check_version(job.version, version, "The fit")
+        check_version(job.version, version, say("fit-fit"))
         view = view_of(scope, job)
         if done:
             require_settled(view, field="done")
         if done and job.bench.get("begun") and not job.bench["closed"]:
-            raise Refused("conflict", f"The bench list has {job.bench['open']} open items.", field="done",
-                          remedy="Settle them in Close; the list closes there.", reason="bench_open")  # fmt: skip
+            raise Refused(
+                "conflict",
+                say("fit-bench-list-has-open-items", bench=job.bench["open"]),
+                field="done",
+                remedy=say("fit-settle-them-in-close-list"),
+                reason="bench_open",
+            )
         if not done and job.bench.get("closed"):
-            raise Refused("conflict", "The bench list is closed.", field="done", reason="bench_closed",
-                          remedy="Take the closing back in Close.")  # fmt: skip
+            raise Refused(
+                "conflict",
+                say("fit-bench-list-closed"),
+                field="done",
+                reason="bench_closed",
+                remedy=say("fit-take-closing-back-in-close"),
+            )
         if done and not cleaned and not items_of(scope, job.id):
-            raise Refused("invalid", "Nothing is noted as cleaned or fitted.", field="cleaned",
-                          remedy="Tick what was cleaned, or add what was fitted.")  # fmt: skip
+            raise Refused(
+                "invalid",
+                say("fit-nothing-noted-as-cleaned-or"),
+                field="cleaned",
+                remedy=say("fit-tick-what-was-cleaned-or"),
+            )
         job.cleaned, job.fit_note, job.fit_done = cleaned, note, done
         job.version += 1
         scope.session.flush()
@@ -67,7 +82,7 @@ def add_item(workshop: Workshop, actor: Actor, job_id: uuid.UUID, fields: Mappin
         require_range("amount", fields["amount"], fields["amount_unit"], 1e-6, 1e5)
         if not fields["amount_unit"]:
             raise Refused(
-                "invalid", "The amount has no unit.", field="amount_unit", remedy="Choose g, mL, mm or pieces."
+                "invalid", say("fit-amount-has-no-unit"), field="amount_unit", remedy=say("fit-choose-g-ml-mm-or")
             )
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
@@ -77,8 +92,11 @@ def add_item(workshop: Workshop, actor: Actor, job_id: uuid.UUID, fields: Mappin
 
 def note_item(scope: Scope, actor: Actor, job: Job, fields: Mapping[str, Any]) -> FitItem:
     """Note an interface on a job that is open for writing, and book it."""
-    stops = [g for g in item_gates(job, plan_row(scope, job.id), fields["kind"], fields["target"])
-             if g.severity is Severity.STOP]  # fmt: skip
+    stops = [
+        g
+        for g in item_gates(job, plan_row(scope, job.id), fields["kind"], fields["target"])
+        if g.severity is Severity.STOP
+    ]
     if stops:
         raise Refused("conflict", stops[0].reason, field="kind", remedy=stops[0].remedy, reason="stopped")
     item = scope.add(FitItem(job_id=job.id, **fields))
@@ -95,13 +113,21 @@ def _book(scope: Scope, actor: Actor, job: Job, item: FitItem, sign: float) -> N
     product = lot.product
     wanted = "pieces" if product.unit in ("piece", "sheet") else product.unit
     if item.amount is None or item.amount_unit != wanted:
-        raise Refused("invalid", f"{product.name} is counted in {wanted}.", field="amount",
-                      remedy=f"Give the amount in {wanted}, or note it without a lot.")  # fmt: skip
+        raise Refused(
+            "invalid",
+            say("fit-counted-in", name=product.name, wanted=wanted),
+            field="amount",
+            remedy=say("fit-give-amount-in-or-note", wanted=wanted),
+        )
     if product.kind != item.kind:
-        raise Refused("invalid", f"{product.name} is {CATALOGUE[product.kind].words}, not what was chosen.",
-                      field="kind", remedy="Choose the lot that was used.")  # fmt: skip
+        raise Refused(
+            "invalid",
+            say("fit-not-what-was-chosen", name=product.name, words=CATALOGUE[product.kind].words),
+            field="kind",
+            remedy=say("fit-choose-lot-that-was-used"),
+        )
     item.product, item.lot = product.name, lot.code
-    words = f"used on job {job.number}" if sign < 0 else f"taken back from job {job.number}"
+    words = say("fit-used-on-job", number=job.number) if sign < 0 else say("fit-taken-back-from-job", number=job.number)
     move(scope, actor, lot.id, sign * item.amount, words, job.id)
 
 
@@ -113,7 +139,7 @@ def set_item_removed(
         job = open_job(scope, job_id)
         item = scope.get(FitItem, item_id)
         if item.job_id != job.id:
-            raise Refused("missing", "There is no such item on this job.", remedy="Reload the page.")
+            raise Refused("missing", say("fit-there-no-such-item-on"), remedy=say("fit-reload-page"))
         if removed == (item.removed_at is not None):
             return items_of(scope, job.id)
         set_item(scope, actor, job, item, server_now() if removed else None)
@@ -124,7 +150,7 @@ def set_item(scope: Scope, actor: Actor, job: Job, item: FitItem, removed_at: da
     """Take an item off the list or bring it back; the shelf follows."""
     cut = next((c for c in cuts_of(scope, job.id) if str(item.id) in {p["item_id"] for p in c.pieces}), None)
     if cut is not None:
-        raise Refused("conflict", "These pieces belong to a cut sheet.", remedy="Take the cut back instead.")
+        raise Refused("conflict", say("fit-these-pieces-belong-to-cut"), remedy=say("fit-take-cut-back-instead"))
     _book(scope, actor, job, item, 1.0 if removed_at is not None else -1.0)
     item.removed_at = removed_at
     scope.session.flush()

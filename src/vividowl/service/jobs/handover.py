@@ -10,6 +10,7 @@ from typing import Any
 
 from vividowl.core.materials.life import NextService, next_service
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import say
 from vividowl.core.trace.trace import Series
 from vividowl.formats.columns import min_max_view
 from vividowl.formats.record_pdf import ChartLine, RecordSheet, make_pdf
@@ -29,6 +30,7 @@ from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.measuring import TraceFile
 from vividowl.store.models import FitItem, Job, Shop
 from vividowl.store.scope import Scope
+from vividowl.words import sentence
 
 CHART_POINTS = 600
 
@@ -58,8 +60,15 @@ def _record(workshop: Workshop, scope: Scope, job: Job) -> Record:
     items, plan = items_of(scope, job.id), plan_row(scope, job.id)
     planned = plan.chosen["total_cents"] if plan is not None and plan.chosen else None
     proposal = _proposal(workshop, scope, job, items, server_today())
-    return Record(view_of(scope, job), scope.shop(), items, compare_job(workshop, scope, job), proposal, planned,
-                  story_of(load_log(workshop, scope, job.id).log.state))  # fmt: skip
+    return Record(
+        view_of(scope, job),
+        scope.shop(),
+        items,
+        compare_job(workshop, scope, job),
+        proposal,
+        planned,
+        story_of(load_log(workshop, scope, job.id).log.state),
+    )
 
 
 def get_record(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> Record:
@@ -69,23 +78,36 @@ def get_record(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> Record:
 
 
 def hand_over(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, *, price_cents: int | None,
-    next_service_on: date | None, note: str, handed_over: bool,
-) -> Record:  # fmt: skip
+    workshop: Workshop,
+    actor: Actor,
+    job_id: uuid.UUID,
+    version: int,
+    *,
+    price_cents: int | None,
+    next_service_on: date | None,
+    note: str,
+    handed_over: bool,
+) -> Record:
     """Save price and date; hand the device over, or take the hand-over back."""
     if price_cents is not None:
-        require_range("price", price_cents / 100, "", 0, 100000, "Type the price with a point or comma for cents.")
+        require_range("price", price_cents / 100, "", 0, 100000, say("handover-type-price-with-point-or"))
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)
-        check_version(job.version, version, "The hand-over")
+        check_version(job.version, version, say("handover-hand-over"))
         if handed_over and job.battery_swollen:
-            raise Refused("conflict", "The job is stopped: the battery is swollen.", remedy="See Intake.",
-                          reason="stopped")  # fmt: skip
+            raise Refused(
+                "conflict", say("handover-job-stopped-battery-swollen"), remedy="See Intake.", reason="stopped"
+            )
         plan = plan_row(scope, job.id)
         left_alone = plan is not None and plan.chosen is not None and plan.chosen["key"] == LEFT_ALONE
         if handed_over and not left_alone and compare_job(workshop, scope, job) is None:
-            raise Refused("conflict", "There is no After log, so the record proves nothing yet.", field="handed_over",
-                          remedy="Take the After reading first.", reason="not_yet")  # fmt: skip
+            raise Refused(
+                "conflict",
+                say("handover-there-no-after-log-so"),
+                field="handed_over",
+                remedy=say("handover-take-after-reading-first"),
+                reason="not_yet",
+            )
         job.price_cents, job.next_service_on, job.handover_note = price_cents, next_service_on, note
         if handed_over and job.handed_over_at is None:
             job.handed_over_at = server_now()
@@ -138,7 +160,7 @@ def record_pdf(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> tuple[byt
         fit_note=job.fit_note,
         bench=record.bench.lines,
         gates=tuple(
-            (g.reason, f"{g.words} ({g.acknowledged_by}, {g.acknowledged_at:%Y-%m-%d})")
+            (sentence(g.reason), f"{g.words} ({g.acknowledged_by}, {g.acknowledged_at:%Y-%m-%d})")
             for g in record.view.gates
             if g.acknowledged_by and g.acknowledged_at
         ),

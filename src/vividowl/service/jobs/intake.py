@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import uuid
-from collections.abc import Mapping, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
@@ -13,6 +13,7 @@ from sqlalchemy.exc import IntegrityError
 from vividowl.core.job.gates import Gate, Severity, intake_gates, worst_first
 from vividowl.core.job.stages import JobFacts, Next, Position, Stage, position_of
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.verdict.verdicts import Verdict
 from vividowl.service.errors import Refused
 from vividowl.service.plan.found import plan_row
@@ -25,15 +26,38 @@ from vividowl.store.scope import Scope
 
 LEFT_ALONE = "leave"
 INTAKE_FIELDS = (
-    "kind", "maker", "model", "symptom", "age_months", "months_since_service", "surroundings", "place", "fan", "lives",
-    "warranty", "seal", "backup_done", "battery_swollen", "liquid_damage", "factory_interface", "power_limit_cpu_w",
-    "power_limit_gpu_w", "limit_c",
-)  # fmt: skip
+    "kind",
+    "maker",
+    "model",
+    "symptom",
+    "age_months",
+    "months_since_service",
+    "surroundings",
+    "place",
+    "fan",
+    "lives",
+    "warranty",
+    "seal",
+    "backup_done",
+    "battery_swollen",
+    "liquid_damage",
+    "factory_interface",
+    "power_limit_cpu_w",
+    "power_limit_gpu_w",
+    "limit_c",
+)
 SUGGEST = {
-    "maker": Job.maker, "model": Job.model, "customer_name": Customer.name, "factory_interface": Job.factory_interface,
-    "load_recipe": Run.load_recipe, "fan_setting": Run.fan_setting, "power_profile": Run.power_profile,
-    "placement": Run.placement, "product": FitItem.product, "lot": FitItem.lot,
-}  # fmt: skip
+    "maker": Job.maker,
+    "model": Job.model,
+    "customer_name": Customer.name,
+    "factory_interface": Job.factory_interface,
+    "load_recipe": Run.load_recipe,
+    "fan_setting": Run.fan_setting,
+    "power_profile": Run.power_profile,
+    "placement": Run.placement,
+    "product": FitItem.product,
+    "lot": FitItem.lot,
+}
 
 
 @dataclass(frozen=True)
@@ -42,8 +66,8 @@ class GateView:
 
     rule: str
     severity: str
-    reason: str
-    remedy: str
+    reason: Words
+    remedy: Words
     acknowledged_by: str | None
     acknowledged_at: datetime | None
     words: str | None
@@ -56,7 +80,7 @@ class JobView:
 
     job: Job
     stage: Stage
-    next_step: str
+    next_step: Words
     reachable: tuple[Stage, ...]
     done: tuple[Stage, ...]
     gates: tuple[GateView, ...]
@@ -68,9 +92,13 @@ class JobView:
 def gates_of(job: Job) -> tuple[Gate, ...]:
     """Gates that the intake of a job trips."""
     return intake_gates(
-        kind=job.kind, battery_swollen=job.battery_swollen, liquid_damage=job.liquid_damage,
-        backup_done=job.backup_done, warranty=job.warranty, seal=job.seal,
-    )  # fmt: skip
+        kind=job.kind,
+        battery_swollen=job.battery_swollen,
+        liquid_damage=job.liquid_damage,
+        backup_done=job.backup_done,
+        warranty=job.warranty,
+        seal=job.seal,
+    )
 
 
 def view_of(scope: Scope, job: Job) -> JobView:
@@ -95,14 +123,17 @@ def _view(job: Job, rows: Sequence[Acknowledgement], plan: Plan | None) -> JobVi
     at_intake = {g.rule for g in own}
     gates = tuple(
         GateView(
-            g.rule, g.severity.value, g.reason, g.remedy,
+            g.rule,
+            g.severity.value,
+            g.reason,
+            g.remedy,
             by_rule[g.rule].member.name if g.rule in by_rule else None,
             by_rule[g.rule].at if g.rule in by_rule else None,
             by_rule[g.rule].words if g.rule in by_rule else None,
             "intake" if g.rule in at_intake else "plan",
         )
         for g in worst_first([*own, *chosen_gates(job, plan)])
-    )  # fmt: skip
+    )
     chosen = plan.chosen["key"] if plan is not None and plan.chosen else None
     runs = {r.side: r for r in job.runs}
     blank = {"rise_k": None, "noise_db": None, "held_share": None, "measured": False}
@@ -115,51 +146,36 @@ def _view(job: Job, rows: Sequence[Acknowledgement], plan: Plan | None) -> JobVi
 
 def _facts(
     job: Job, gates: Sequence[GateView], before: bool, after: bool, verdict: str | None, chosen: str | None
-) -> JobFacts:  # fmt: skip
+) -> JobFacts:
     waits = [g for g in gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None]
     stops = [g for g in gates if g.severity == Severity.STOP]
     begun = job.bench.get("begun")
     return JobFacts(
-        stopped=any(g.stage == "intake" for g in stops), handed_over=job.handed_over_at is not None,
-        bench=Stage(job.bench["stage"]) if begun else None, bench_closed=bool(begun and job.bench["closed"]),
-        before=before, after=after, decided=chosen is not None, left_alone=chosen == LEFT_ALONE,
-        fit_done=job.fit_done, cleaned=bool(job.cleaned),
-        plan_barred=bool(stops) or any(g.stage == "plan" for g in waits), waits=bool(waits),
+        stopped=any(g.stage == "intake" for g in stops),
+        handed_over=job.handed_over_at is not None,
+        bench=Stage(job.bench["stage"]) if begun else None,
+        bench_closed=bool(begun and job.bench["closed"]),
+        before=before,
+        after=after,
+        decided=chosen is not None,
+        left_alone=chosen == LEFT_ALONE,
+        fit_done=job.fit_done,
+        cleaned=bool(job.cleaned),
+        plan_barred=bool(stops) or any(g.stage == "plan" for g in waits),
+        waits=bool(waits),
         comparable=verdict != Verdict.CANNOT_BE_COMPARED,
-    )  # fmt: skip
+    )
 
 
-_HAND_OVER = {
-    "improved": "Show what {} gained, and hand it over",
-    "improved_if_same": "Note fan and place of {}, then show what it gained",
-    "worse_if_same": "Look at {} again, and note fan and place: it came out worse",
-    "no_difference_shown": "Tell that nothing was gained on {}, and hand it over",
-    "worse": "Look at {} again: it came out worse",
-}
-
-
-_NEXT: Mapping[Next, str] = {
-    Next.NOTHING_DONE: "{} was handed over",
-    Next.MEASURE_BEFORE: "Take the Before reading of {}",
-    Next.DECIDE: "Decide what to do with {}",
-    Next.LEAVE_ALONE: "Leave {} alone, and hand it back",
-    Next.SETTLE_PLAN: "Settle the hazards of the plan for {}",
-    Next.SETTLE_INTAKE: "Settle what the owner accepts before {} is opened",
-    Next.FIT: "Clean {} and note what goes where",
-    Next.BEGIN_LIST: "Open {} and begin its step list",
-    Next.MEASURE_AFTER: "Take the After reading of {}",
-    Next.REPEAT_RUN: "See why the runs of {} cannot be compared, and repeat one",
-}
-
-
-def _words(at: Position, job: Job, gates: Sequence[GateView], verdict: str | None) -> str:
+def _words(at: Position, job: Job, gates: Sequence[GateView], verdict: str | None) -> Words:
     """What is next, in words."""
     if at.next is Next.NOTHING_STOPPED:
-        return f"Do not open {job.model}: {gates[0].reason}"
+        return say("next-stopped", model=job.model, reason=gates[0].reason)
     if at.next is Next.STEP:
-        return f"{job.model}, step {job.bench['step']}: {job.bench['text']}"
-    words = _HAND_OVER.get(verdict or "", "Hand {} over") if at.next is Next.HAND_OVER else _NEXT[at.next]
-    return words.format(job.model)
+        return say("next-step", model=job.model, number=job.bench["step"], text=job.bench["text"])
+    if at.next is Next.HAND_OVER:
+        return say("next-hand_over", model=job.model, verdict=verdict)
+    return say(f"next-{at.next.value}", model=job.model)
 
 
 def _write_intake(scope: Scope, job: Job, fields: dict[str, Any]) -> None:
@@ -192,9 +208,13 @@ def update_intake(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: 
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)
         if job.handed_over_at is not None:
-            raise Refused("conflict", f"Job {job.number} was handed over and is closed.",
-                          remedy="Take the hand-over back to change it.", reason="handed_over")  # fmt: skip
-        check_version(job.version, version, "The intake")
+            raise Refused(
+                "conflict",
+                say("intake-job-was-handed-over-and", number=job.number),
+                remedy=say("intake-take-hand-over-back-to"),
+                reason="handed_over",
+            )
+        check_version(job.version, version, say("intake-intake"))
         _write_intake(scope, job, fields)
         job.version += 1
         scope.session.flush()
@@ -223,24 +243,34 @@ def acknowledge(workshop: Workshop, actor: Actor, job_id: uuid.UUID, rule: str, 
         tripped = [*gates_of(job), *chosen_gates(job, plan_row(scope, job.id))]
         gate = next((g for g in tripped if g.rule == rule), None)
         if gate is None:
-            raise Refused("missing", f"The gate “{rule}” is not open on this job.", remedy="Reload the job.")
+            raise Refused("missing", say("intake-gate-not-open-on-this", rule=rule), remedy=say("intake-reload-job"))
         if gate.severity is not Severity.ACKNOWLEDGE:
-            raise Refused("conflict", f"{gate.reason} This is not to be accepted away.", remedy=gate.remedy)
+            raise Refused("conflict", say("intake-this-not-to-be-accepted", reason=gate.reason), remedy=gate.remedy)
         if len(words.strip()) < 4:
-            raise Refused("invalid", "The acknowledgement says nothing.", field="words",
-                          remedy="Write what was agreed: owner accepts the loss of warranty.")  # fmt: skip
+            raise Refused(
+                "invalid",
+                say("intake-acknowledgement-says-nothing"),
+                field="words",
+                remedy=say("intake-write-what-was-agreed-owner"),
+            )
         try:
             scope.add(Acknowledgement(job_id=job.id, rule=rule, words=words.strip(), member_id=actor.member_id))
         except IntegrityError as error:
-            raise Refused("conflict", "This gate is acknowledged already.", remedy="Reload the job.") from error
+            raise Refused(
+                "conflict", say("intake-this-gate-acknowledged-already"), remedy=say("intake-reload-job")
+            ) from error
         return view_of(scope, job)
 
 
 def suggestions(workshop: Workshop, actor: Actor, field: str, within: str) -> list[str]:
     """Texts used before in a field; models are narrowed to the maker typed."""
     if field not in SUGGEST:
-        raise Refused("invalid", f"There are no suggestions for “{field}”.", field="field",
-                      remedy=f"Allowed: {', '.join(SUGGEST)}.")  # fmt: skip
+        raise Refused(
+            "invalid",
+            say("intake-there-no-suggestions-for", field=field),
+            field="field",
+            remedy=say("allowed", names=listed(SUGGEST)),
+        )
     where = [Job.maker == within] if field == "model" and within else []
     with workshop.scope(actor) as scope:
         return scope.suggestions(SUGGEST[field], where)
@@ -253,6 +283,12 @@ def require_settled(view: JobView, *, field: str = "") -> None:
         raise Refused("conflict", stop.reason, field=field, remedy=stop.remedy, reason="gate_open", stage=stop.stage)
     waiting = next((g for g in view.gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None), None)
     if waiting is not None:
-        where = "Intake" if waiting.stage == "intake" else "Plan"
-        raise Refused("conflict", f"Not settled in {where}: {waiting.reason}", field=field, reason="gate_open",
-                      remedy=f"{waiting.remedy} Then acknowledge it in {where}.", stage=waiting.stage)  # fmt: skip
+        where = say(f"stage-{waiting.stage}")
+        raise Refused(
+            "conflict",
+            say("intake-not-settled-in", where=where, reason=waiting.reason),
+            field=field,
+            reason="gate_open",
+            remedy=say("intake-then-acknowledge-in", remedy=waiting.remedy, where=where),
+            stage=waiting.stage,
+        )

@@ -53,5 +53,14 @@ def waits(workshop: Workshop, actor: Actor) -> tuple[list[RunningWait], datetime
 
 
 def _wait(job: Job, wait: Mapping[str, Any]) -> RunningWait:
-    return RunningWait(job.id, job.number, job.model, wait["id"], wait["wait"], wait["words"], wait["step"],
-                       datetime.fromisoformat(wait["began"]), datetime.fromisoformat(wait["due"]))  # fmt: skip
+    return RunningWait(
+        job.id,
+        job.number,
+        job.model,
+        wait["id"],
+        wait["wait"],
+        wait["words"],
+        wait["step"],
+        datetime.fromisoformat(wait["began"]),
+        datetime.fromisoformat(wait["due"]),
+    )

@@ -10,6 +10,7 @@ from vividowl.core.heat.air import ExhaustFinding, judge_exhaust
 from vividowl.core.materials.kinds import CATALOGUE, Trait
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.uncertainty import Tolerances, checked_tolerances
+from vividowl.core.quantities.words import Words, say
 from vividowl.core.reading.reading import Reading
 from vividowl.core.response.ladder import Ladder, build_ladder, culprit
 from vividowl.core.response.terms import common_boundary
@@ -26,10 +27,7 @@ from vividowl.store.scope import Scope
 
 # A chip that takes less than this of the power idles.
 IDLE_SHARE = 0.1
-BURN_IN_WORDS = (
-    "A phase-change interface was fitted: it settles over its first hours of heat cycles. If this After was taken "
-    "in the first 40 minutes, repeat it before you judge."
-)
+BURN_IN_WORDS = say("comparing-phase-change-interface-was-fitted")
 
 
 @dataclass(frozen=True)
@@ -47,7 +45,7 @@ class Compared:
     after_ladder: Ladder | None
     culprit: str | None
     exhaust: ExhaustFinding | None
-    notes: tuple[str, ...]
+    notes: tuple[Words, ...]
 
 
 def kept(scope: Scope, table: Any, run: Run | None) -> Sequence[Any]:  # noqa: ANN401
@@ -75,10 +73,14 @@ def ladder_of(
         return logged.mean if logged else None
 
     return build_ladder(
-        reading.die.mean, run.room_c, reading.power.mean if reading.power else None,
-        heatsink_c=probe("heatsink", Role.HEATSINK_TEMPERATURE), exhaust_c=probe("exhaust", Role.EXHAUST_TEMPERATURE),
-        response=reading.response, boundary_s=boundary_s,
-    )  # fmt: skip
+        reading.die.mean,
+        run.room_c,
+        reading.power.mean if reading.power else None,
+        heatsink_c=probe("heatsink", Role.HEATSINK_TEMPERATURE),
+        exhaust_c=probe("exhaust", Role.EXHAUST_TEMPERATURE),
+        response=reading.response,
+        boundary_s=boundary_s,
+    )
 
 
 def tolerances_of(scope: Scope) -> Tolerances:
@@ -95,17 +97,26 @@ def judged_by(scope: Scope, job: Job) -> tuple[Tolerances, float]:
 
 def _side(run: Run, reading: Reading, noise: Sequence[NoiseReading], recordings: Sequence[SoundFile]) -> Side:
     conditions = Conditions(
-        load=run.load_recipe, fan=run.fan_setting, power_profile=run.power_profile, placement=run.placement,
-        start=run.start, firmware=run.firmware, tuning=run.tuning, sensor=ROLE_KINDS[reading.die_role].words,
-        room_c=run.room_c, duration_min=run.duration_min,
-    )  # fmt: skip
+        load=run.load_recipe,
+        fan=run.fan_setting,
+        power_profile=run.power_profile,
+        placement=run.placement,
+        start=run.start,
+        firmware=run.firmware,
+        tuning=run.tuning,
+        sensor=ROLE_KINDS[reading.die_role].words,
+        room_c=run.room_c,
+        duration_min=run.duration_min,
+    )
     results = {
         name: value
         for name, value in (
-            ("score", run.result_score), ("duration", run.result_duration_s), ("frame_rate", run.result_frame_rate)
+            ("score", run.result_score),
+            ("duration", run.result_duration_s),
+            ("frame_rate", run.result_frame_rate),
         )
         if value is not None
-    }  # fmt: skip
+    }
     return Side(conditions, reading, noise_of(noise), recorded_level(recordings), results)
 
 
@@ -131,8 +142,12 @@ def _ladders(
     return out
 
 
-def _exhaust(runs: Sequence[Run], readings: Sequence[Reading], spots: Sequence[Sequence[SpotReading]],
-             level_change_db: float | None) -> ExhaustFinding | None:  # fmt: skip
+def _exhaust(
+    runs: Sequence[Run],
+    readings: Sequence[Reading],
+    spots: Sequence[Sequence[SpotReading]],
+    level_change_db: float | None,
+) -> ExhaustFinding | None:
     values: list[float] = []
     for run, reading, by_hand in zip(runs, readings, spots, strict=True):
         read = [s.reading_c for s in by_hand if s.spot == "exhaust"]
@@ -182,10 +197,19 @@ def compare_job(workshop: Workshop, scope: Scope, job: Job) -> Compared | None:
         else ()
     )
     return Compared(
-        comparison, before, after, logs[0], logs[1], readings[0], readings[1], ladders[0], ladders[1],
+        comparison,
+        before,
+        after,
+        logs[0],
+        logs[1],
+        readings[0],
+        readings[1],
+        ladders[0],
+        ladders[1],
         culprit(ladders[0], ladders[1], shown=comparison.claims) if ladders[0] and ladders[1] else None,
-        _exhaust(pair, readings, spots, comparison.effect("noise").difference), notes,
-    )  # fmt: skip
+        _exhaust(pair, readings, spots, comparison.effect("noise").difference),
+        notes,
+    )
 
 
 def power_limit_of(job: Job, readings: Sequence[Reading]) -> float | None:

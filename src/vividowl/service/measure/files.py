@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from pathlib import Path
 
 from vividowl.core.quantities.units import require_room_c
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.findings import findings
 from vividowl.core.reading.reading import Reading, read_trace
 from vividowl.core.sound.fan_speed import FanSpeed, fan_speed
@@ -31,8 +32,8 @@ class FileReading:
 
     channels: tuple[ChannelGuess, ...]
     reading: Reading
-    findings: tuple[str, ...]
-    notices: tuple[str, ...]
+    findings: tuple[Words, ...]
+    notices: tuple[Words, ...]
 
 
 @dataclass(frozen=True)
@@ -46,9 +47,12 @@ class RecordingReading:
 
 def _check(path: Path, most: int) -> None:
     if not path.is_file():
-        raise FormatError(f"{path}: there is no such file.", remedy="Check the path.")
+        raise FormatError(say("files-there-no-such-file", path=str(path)), remedy=say("files-check-path"))
     if path.stat().st_size > most:
-        raise FormatError(f"{path.name} is larger than {most // 2**20} MB.", remedy="Log fewer sensors or cut it.")
+        raise FormatError(
+            say("files-larger-than-mb", name=path.name, most=most // 2**20),
+            remedy=say("files-log-fewer-sensors-or-cut"),
+        )
 
 
 def read_file(
@@ -70,7 +74,11 @@ def conditions_from(given: Mapping[str, str], room_c: float | None, reading: Rea
     """Conditions from keys; an unknown key is refused."""
     unknown = sorted(set(given) - set(CONDITION_KEYS))
     if unknown:
-        raise Refused("invalid", f"“{unknown[0]}” is no condition.", remedy=f"Allowed: {', '.join(CONDITION_KEYS)}.")
+        raise Refused(
+            "invalid",
+            say("files-no-condition", unknown=unknown[0]),
+            remedy=say("allowed", names=listed(CONDITION_KEYS)),
+        )
     words = {key: given.get(key) for key in CONDITION_KEYS}
     return Conditions(**words, sensor=ROLE_KINDS[reading.die_role].words, room_c=room_c)  # type: ignore[arg-type]
 
@@ -98,9 +106,10 @@ def read_recording(
     """Read a recording, calibrated by a reference recording of a known level when both are given."""
     if (reference is None) != (reference_db is None):
         raise Refused(
-            "invalid", "A calibration needs both the reference recording and its level.",
-            remedy="Give --reference and --reference-db together, or neither.",
-        )  # fmt: skip
+            "invalid",
+            say("files-calibration-needs-both-reference-recording"),
+            remedy=say("files-give-reference-and-reference-db"),
+        )
     full_scale = None
     if reference is not None and reference_db is not None:
         _check(reference, SOUND_BYTES_MOST)

@@ -10,13 +10,14 @@ from pathlib import Path
 from typing import Any
 
 from vividowl.core.quantities.errors import NotEnoughData
+from vividowl.core.quantities.words import Words, say
 from vividowl.core.reading.reading import Reading, read_trace
 from vividowl.formats.columns import write_columns
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sensor_log import ParsedLog, apply_mapping, read_log, to_trace
 from vividowl.service.errors import Refused
 
-REMEMBERED = "Columns as they were set for this logger before."
+REMEMBERED = say("log-reading-columns-as-they-were-set")
 
 
 @dataclass(frozen=True)
@@ -26,7 +27,7 @@ class LogRead:
 
     headers: tuple[str, ...]
     channels: list[dict[str, Any]]
-    notices: tuple[str, ...]
+    notices: tuple[Words, ...]
     samples: int
     interval_s: float
     duration_s: float
@@ -40,14 +41,25 @@ def signature(headers: Sequence[str]) -> str:
 
 def refused(error: FormatError) -> Refused:
     """What a reader of files said, as a use case says it."""
-    return Refused("invalid", str(error), field="log", remedy=error.remedy, reason=error.reason,
-                   extra={"headers": list(error.headers)} if error.headers else None)  # fmt: skip
+    return Refused(
+        "invalid",
+        error.message,
+        field="log",
+        remedy=error.remedy,
+        reason=error.reason,
+        extra={"headers": list(error.headers)} if error.headers else None,
+    )
 
 
 def read_whole_log(
-    path: Path, name: str, known: Mapping[str, Mapping[str, str | None]], mapping: Mapping[str, str | None],
-    room_c: float | None, limit_c: float | None, columns_to: Path,
-) -> LogRead:  # fmt: skip
+    path: Path,
+    name: str,
+    known: Mapping[str, Mapping[str, str | None]],
+    mapping: Mapping[str, str | None],
+    room_c: float | None,
+    limit_c: float | None,
+    columns_to: Path,
+) -> LogRead:
     """Read a log, write its columns aside, and work its figures out. known: what was set before, by signature."""
     parsed = _mapped(read_log(path, name), known, mapping)
     channels = _channels(parsed)
@@ -59,11 +71,24 @@ def read_whole_log(
         except NotEnoughData as error:
             numeric = [c["header"] for c in channels if c["numeric"]]
             reason = "no_temperature" if error.field == "channels" else "too_short"
-            raise Refused("invalid", f"{name}: {error}", field="log", remedy=error.remedy, reason=reason,
-                          extra={"headers": numeric}) from error  # fmt: skip
+            raise Refused(
+                "invalid",
+                say("logs-file-error", name=name, error=error.message),
+                field="log",
+                remedy=error.remedy,
+                reason=reason,
+                extra={"headers": numeric},
+            ) from error
         written.result()
-    return LogRead(tuple(parsed.layout.headers), channels, (*parsed.notices, *dropouts), len(trace.time_s),
-                   trace.interval_s, trace.duration_s, reading)  # fmt: skip
+    return LogRead(
+        tuple(parsed.layout.headers),
+        channels,
+        (*parsed.notices, *dropouts),
+        len(trace.time_s),
+        trace.interval_s,
+        trace.duration_s,
+        reading,
+    )
 
 
 def _mapped(
@@ -82,7 +107,12 @@ def _mapped(
 def _channels(parsed: ParsedLog) -> list[dict[str, Any]]:
     schema = parsed.frame.schema
     return [
-        {"header": g.header, "role": g.role.value if g.role else None, "unit": g.unit, "confidence": g.confidence,
-         "numeric": schema[f"c{i}"].is_numeric()}
+        {
+            "header": g.header,
+            "role": g.role.value if g.role else None,
+            "unit": g.unit,
+            "confidence": g.confidence,
+            "numeric": schema[f"c{i}"].is_numeric(),
+        }
         for i, g in enumerate(parsed.guesses)
-    ]  # fmt: skip
+    ]

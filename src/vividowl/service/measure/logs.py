@@ -10,6 +10,7 @@ from typing import Any, BinaryIO
 import numpy as np
 
 from vividowl.core.quantities.errors import NotEnoughData
+from vividowl.core.quantities.words import Words, say
 from vividowl.core.reading.reading import read_trace
 from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.formats.apart import read_apart
@@ -28,16 +29,26 @@ from vividowl.store.files import BrokenOff, TooLarge
 from vividowl.store.measuring import LogMapping, Run, TraceFile
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
+from vividowl.words import sentences
 
 REPEATS_MOST = 12
 
 
 def receive_log(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, stream: BinaryIO, *, expected: int | None,
-    file_name: str, mapping: Mapping[str, str | None], again: bool, repeat: bool = False,
-) -> RunView:  # fmt: skip
+    workshop: Workshop,
+    actor: Actor,
+    job_id: uuid.UUID,
+    side: str,
+    stream: BinaryIO,
+    *,
+    expected: int | None,
+    file_name: str,
+    mapping: Mapping[str, str | None],
+    again: bool,
+    repeat: bool = False,
+) -> RunView:
     """Take a sensor log in: bytes, columns and figures, all or nothing. repeat: beside the log that is there."""
-    remedy = "Log fewer sensors or a longer interval."
+    remedy = say("logs-log-fewer-sensors-or-longer")
     file_name = plain_name(file_name)
     workshop.require_space()
     with size_refusals(file_name, "log", remedy), workshop.files.receive(stream, expected, BYTES_MOST) as received:
@@ -49,8 +60,9 @@ def receive_log(
             known = {row.signature: row.roles for row in scope.session.scalars(scope.select(LogMapping)).unique()}
         with workshop.files.aside("parquet") as columns:
             try:
-                found = read_apart(read_whole_log, received.path, file_name, known, mapping, room_c, limit_c, columns,
-                                   name=file_name)  # fmt: skip
+                found = read_apart(
+                    read_whole_log, received.path, file_name, known, mapping, room_c, limit_c, columns, name=file_name
+                )
             except FormatError as error:
                 raise refused(error) from error
             with workshop.scope(actor) as scope:
@@ -62,12 +74,19 @@ def receive_log(
                     _remember_mapping(scope, found.headers, mapping)
                 scope.add(
                     TraceFile(
-                        run_id=run.id, sha256=received.sha256, file_name=file_name, size_bytes=received.size_bytes,
-                        samples=found.samples, interval_s=found.interval_s, duration_s=found.duration_s,
-                        channels=found.channels, notices=list(found.notices), is_repeat=repeat,
+                        run_id=run.id,
+                        sha256=received.sha256,
+                        file_name=file_name,
+                        size_bytes=received.size_bytes,
+                        samples=found.samples,
+                        interval_s=found.interval_s,
+                        duration_s=found.duration_s,
+                        channels=found.channels,
+                        notices=sentences(found.notices),
+                        is_repeat=repeat,
                         uploaded_by=actor.member_id,
                     )
-                )  # fmt: skip
+                )
                 with workshop.files.keeping(actor.shop_id, received, columns):
                     path = workshop.files.columns(actor.shop_id, received.sha256)
                     remember_reading(path, found.channels, room_c, limit_c, found.reading)
@@ -82,25 +101,38 @@ def _make_room(scope: Scope, run: Run, repeat: bool) -> None:
             old.removed_at = server_now()
         run.window_from_s = run.window_to_s = None
     elif not there:
-        raise Refused("conflict", "There is no log yet that this could repeat.", field="log",
-                      remedy="Drop it as the log of the run.")  # fmt: skip
+        raise Refused("conflict", say("logs-there-no-log-yet-that"), field="log", remedy=say("logs-drop-as-log-run"))
     elif len(there) > REPEATS_MOST:
-        raise Refused("conflict", f"This run has {len(there) - 1} repeats, at most {REPEATS_MOST} are kept.",
-                      field="log", remedy="Take one off first.")  # fmt: skip
+        raise Refused(
+            "conflict",
+            say("logs-this-run-has-repeats-at", there=len(there) - 1, repeats_most=REPEATS_MOST),
+            field="log",
+            remedy=say("logs-take-one-off-first"),
+        )
     scope.session.flush()
 
 
-def size_refusals(file_name: str, field: str, remedy: str) -> contextlib.AbstractContextManager[None]:
+def size_refusals(file_name: str, field: str, remedy: Words) -> contextlib.AbstractContextManager[None]:
     @contextlib.contextmanager
     def guard() -> Any:  # noqa: ANN401
         try:
             yield
         except TooLarge as error:
-            raise Refused("invalid", f"{file_name}: {error}", field=field, remedy=remedy,
-                          reason="too_large") from error  # fmt: skip
+            raise Refused(
+                "invalid",
+                say("logs-file-error", name=file_name, error=error.message),
+                field=field,
+                remedy=remedy,
+                reason="too_large",
+            ) from error
         except BrokenOff as error:
-            raise Refused("invalid", f"{file_name}: {error} Nothing was stored.", field=field,
-                          remedy="Drop the file again.", reason="broken_off") from error  # fmt: skip
+            raise Refused(
+                "invalid",
+                say("logs-nothing-was-stored", file_name=file_name, error=error.message),
+                field=field,
+                remedy=say("logs-drop-file-again"),
+                reason="broken_off",
+            ) from error
 
     return guard()
 
@@ -110,27 +142,40 @@ def _refuse_after_without_before(scope: Scope, job: Job, side: str) -> None:
         before = scope.run(job.id, "before")
         if not kept(scope, TraceFile, before):
             raise Refused(
-                "conflict", "This job has no Before log, so an After has nothing to be compared with.", field="log",
-                remedy="Drop the Before log first. What you typed here is kept.", reason="no_before",
-            )  # fmt: skip
+                "conflict",
+                say("logs-this-job-has-no-before"),
+                field="log",
+                remedy=say("logs-drop-before-log-first-what"),
+                reason="no_before",
+            )
 
 
 def _refuse_known_file(scope: Scope, sha256: str, name: str, job: Job, side: str, again: bool) -> None:
     for _, run, other in scope.traces_with(sha256):
         if other.id == job.id and run.side == side:
-            raise Refused("conflict", f"{name} is the log that is already here.", field="log",
-                          remedy="Choose the other file, if there is one.", reason="same_file_here")  # fmt: skip
+            raise Refused(
+                "conflict",
+                say("logs-log-that-already-here", name=name),
+                field="log",
+                remedy=say("logs-choose-other-file-if-there"),
+                reason="same_file_here",
+            )
         if other.id == job.id:
             raise Refused(
-                "conflict", f"{name} is the very file that serves as the {run.side.capitalize()} log of this job.",
-                field="log", remedy="Choose the log of the other run.", reason="same_file_other_side",
-            )  # fmt: skip
+                "conflict",
+                say("logs-very-file-that-serves-as", name=name, capitalize=run.side.capitalize()),
+                field="log",
+                remedy=say("logs-choose-log-other-run"),
+                reason="same_file_other_side",
+            )
         if not again:
             raise Refused(
-                "conflict", f"{name} is already the {run.side.capitalize()} log of job {other.number}.", field="log",
-                remedy="Check that it is the right file; use it again only if it really belongs to both.",
+                "conflict",
+                say("logs-already-log-job", name=name, capitalize=run.side.capitalize(), number=other.number),
+                field="log",
+                remedy=say("logs-check-that-right-file-use"),
                 reason="same_file_elsewhere",
-            )  # fmt: skip
+            )
 
 
 def _remember_mapping(scope: Scope, headers: Sequence[str], mapping: Mapping[str, str | None]) -> None:
@@ -147,7 +192,11 @@ def _trace_of(scope: Scope, job: Job, side: str) -> tuple[Run, TraceFile]:
     run = scope.run(job.id, side)
     traces = kept(scope, TraceFile, run)
     if run is None or not traces:
-        raise Refused("missing", f"There is no {side.capitalize()} log on this job.", remedy="Drop one on the page.")
+        raise Refused(
+            "missing",
+            say("logs-there-no-log-on-this", capitalize=side.capitalize()),
+            remedy=say("logs-drop-one-on-page"),
+        )
     return run, traces[0]
 
 
@@ -167,10 +216,14 @@ def map_log(
             path = workshop.files.columns(actor.shop_id, trace.sha256)
             read_trace(load_trace(path, channels), run.room_c, job.limit_c)
         except FormatError as error:
-            raise Refused("invalid", str(error), field="mapping", remedy=error.remedy) from error
+            raise Refused("invalid", error.message, field="mapping", remedy=error.remedy) from error
         except NotEnoughData as error:
-            raise Refused("invalid", f"{error} The mapping was not changed.", field="mapping",
-                          remedy=error.remedy) from error  # fmt: skip
+            raise Refused(
+                "invalid",
+                say("logs-mapping-was-not-changed", error=error.message),
+                field="mapping",
+                remedy=error.remedy,
+            ) from error
         trace.channels = channels
         _remember_mapping(scope, [c["header"] for c in channels], mapping)
         return finish(workshop, scope, job, run)
@@ -184,7 +237,12 @@ def choose_window(
         job = open_job(scope, job_id)
         run, trace = _trace_of(scope, job, side)
         if (from_s is None) != (to_s is None):
-            raise Refused("invalid", "A window needs both its ends.", field="window", remedy="Give both, or neither.")
+            raise Refused(
+                "invalid",
+                say("logs-window-needs-both-its-ends"),
+                field="window",
+                remedy=say("logs-give-both-or-neither"),
+            )
         if from_s is not None and to_s is not None:
             path = workshop.files.columns(actor.shop_id, trace.sha256)
             read_trace(load_trace(path, trace.channels), run.room_c, job.limit_c, (from_s, to_s))
@@ -193,9 +251,16 @@ def choose_window(
 
 
 def chart_view(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, *, channel: str, points: int,
-    from_s: float | None, to_s: float | None,
-) -> tuple[View, str, str]:  # fmt: skip
+    workshop: Workshop,
+    actor: Actor,
+    job_id: uuid.UUID,
+    side: str,
+    *,
+    channel: str,
+    points: int,
+    from_s: float | None,
+    to_s: float | None,
+) -> tuple[View, Words, Words]:
     """A channel for a chart: down-sampled, with its words and unit. channel is a role or c0, c1, …"""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
@@ -211,8 +276,12 @@ def chart_view(
         return min_max_view(read.time_s, read.channels[role], points, low, high), kind.words, kind.unit
     index = int(channel[1:6]) if channel[:1] == "c" and channel[1:].isascii() and channel[1:].isdigit() else -1
     if not 0 <= index < len(trace.channels) or not trace.channels[index]["numeric"]:
-        raise Refused("missing", f"There is no channel “{channel}” to chart in this log.", field="channel",
-                      remedy="Choose one of the list.")  # fmt: skip
+        raise Refused(
+            "missing",
+            say("logs-there-no-channel-to-chart", channel=channel),
+            field="channel",
+            remedy=say("logs-choose-one-list"),
+        )
     frame = read_columns(path, [TIME, f"c{index}"])
     values = frame[f"c{index}"].cast(float).to_numpy().astype(np.float64)
     return (

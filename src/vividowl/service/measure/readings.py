@@ -40,16 +40,23 @@ _lock = Lock()
 
 
 def _key(
-    path: Path, channels: Sequence[dict[str, Any]], room_c: float | None, limit_c: float | None,
+    path: Path,
+    channels: Sequence[dict[str, Any]],
+    room_c: float | None,
+    limit_c: float | None,
     chosen: tuple[float, float] | None,
-) -> _Key:  # fmt: skip
+) -> _Key:
     return (str(path), json.dumps(channels, sort_keys=True), room_c, limit_c, chosen)
 
 
 def remember_reading(
-    path: Path, channels: Sequence[dict[str, Any]], room_c: float | None, limit_c: float | None, reading: Reading,
+    path: Path,
+    channels: Sequence[dict[str, Any]],
+    room_c: float | None,
+    limit_c: float | None,
+    reading: Reading,
     chosen: tuple[float, float] | None = None,
-) -> Reading:  # fmt: skip
+) -> Reading:
     """Keep a reading under everything it depends on, so that a log that has just come in is not read back."""
     with _lock:
         key = _key(path, channels, room_c, limit_c, chosen)
@@ -81,8 +88,9 @@ def noise_of(rows: Sequence[NoiseReading]) -> NoiseFigure | None:
     return noise_figure([LevelReading(r.level_db, r.background_db, r.place, r.distance_m) for r in rows])
 
 
-def glance_of(workshop: Workshop, run: Run, trace: TraceFile | None, limit_c: float | None,
-              noise: Sequence[NoiseReading]) -> dict[str, Any]:  # fmt: skip
+def glance_of(
+    workshop: Workshop, run: Run, trace: TraceFile | None, limit_c: float | None, noise: Sequence[NoiseReading]
+) -> dict[str, Any]:
     """What the owl glyph shows of a run: rise, noise, share held back. None where not known."""
     glance: dict[str, Any] = {"rise_k": None, "noise_db": None, "held_share": None, "measured": trace is not None}
     figure = noise_of(noise)

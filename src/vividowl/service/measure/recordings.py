@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 import uuid
-from dataclasses import asdict
 from pathlib import Path
 from typing import BinaryIO
 
 from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.words import say
 from vividowl.core.sound.levels import require_level_db
 from vividowl.core.sound.recording import SoundReading, read_sound
 from vividowl.formats.apart import read_apart
@@ -21,6 +21,7 @@ from vividowl.service.names import plain_name
 from vividowl.service.workshop import Actor, Workshop, open_job
 from vividowl.store.files import Received
 from vividowl.store.measuring import SoundFile
+from vividowl.words import told
 
 RECORDINGS_MOST = 12
 
@@ -36,41 +37,67 @@ def read_recording(received: Received, file_name: str) -> SoundReading:
     try:
         return read_apart(read_whole_recording, received.path, file_name, name=file_name)
     except (FormatError, CoreError) as error:
-        raise Refused("invalid", str(error), field="sound", remedy=error.remedy, reason="not_sound") from error
+        raise Refused("invalid", error.message, field="sound", remedy=error.remedy, reason="not_sound") from error
 
 
 def receive_sound(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, stream: BinaryIO, *, expected: int | None,
-    file_name: str, reference_db: float | None, is_background: bool = False,
-) -> RunView:  # fmt: skip
+    workshop: Workshop,
+    actor: Actor,
+    job_id: uuid.UUID,
+    side: str,
+    stream: BinaryIO,
+    *,
+    expected: int | None,
+    file_name: str,
+    reference_db: float | None,
+    is_background: bool = False,
+) -> RunView:
     """Take a recording in: bytes and levels, all or nothing."""
     if reference_db is not None and is_background:
-        raise Refused("invalid", "A recording is either of a known level or of the room alone.", field="reference_db",
-                      remedy="Leave the level out, or the mark of the room.")  # fmt: skip
+        raise Refused(
+            "invalid",
+            say("recordings-recording-either-known-level-or"),
+            field="reference_db",
+            remedy=say("recordings-leave-level-out-or-mark"),
+        )
     if reference_db is not None:
         require_level_db(reference_db, "reference_db")
     file_name = plain_name(file_name)
     workshop.require_space()
-    remedy = "Cut it to the loaded part; ten seconds are enough."
+    remedy = say("recordings-cut-to-loaded-part-ten")
     with size_refusals(file_name, "sound", remedy), workshop.files.receive(stream, expected, BYTES_MOST) as received:
         with workshop.scope(actor) as scope:
             open_job(scope, job_id)
         reading = read_recording(received, file_name)
         if reference_db is not None and reading.laeq_db is None:
-            raise Refused("invalid", f"{file_name}: the reference recording is silent.", field="sound",
-                          remedy="Record the reference again.", reason="not_sound")  # fmt: skip
+            raise Refused(
+                "invalid",
+                say("recordings-reference-recording-silent", file_name=file_name),
+                field="sound",
+                remedy=say("recordings-record-reference-again"),
+                reason="not_sound",
+            )
         with workshop.scope(actor) as scope:
             job = open_job(scope, job_id)
             run = run_for_writing(scope, job, side)
             if len(kept_sounds(scope, run)) >= RECORDINGS_MOST:
-                raise Refused("conflict", f"This run has {RECORDINGS_MOST} recordings already.", field="sound",
-                              remedy="Take one off first.")  # fmt: skip
+                raise Refused(
+                    "conflict",
+                    say("recordings-this-run-has-recordings-already", recordings_most=RECORDINGS_MOST),
+                    field="sound",
+                    remedy=say("logs-take-one-off-first"),
+                )
             scope.add(
                 SoundFile(
-                    run_id=run.id, sha256=received.sha256, file_name=file_name, size_bytes=received.size_bytes,
-                    reading=asdict(reading), reference_db=reference_db,
-                    is_background=is_background, uploaded_by=actor.member_id,
+                    run_id=run.id,
+                    sha256=received.sha256,
+                    file_name=file_name,
+                    size_bytes=received.size_bytes,
+                    reading=told(reading),
+                    reference_db=reference_db,
+                    is_background=is_background,
+                    uploaded_by=actor.member_id,
                 )
-            )  # fmt: skip
+            )
             with workshop.files.keeping(actor.shop_id, received):
                 return finish(workshop, scope, job, run)

@@ -8,8 +8,9 @@ from dataclasses import dataclass
 from typing import Any
 
 from vividowl.core.heat.air import air_flow
-from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.errors import CoreError, require_range
 from vividowl.core.quantities.units import require_room_c
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.findings import findings
 from vividowl.core.reading.reading import Reading
 from vividowl.core.response.ladder import Ladder, culprit
@@ -27,8 +28,17 @@ from vividowl.store.measuring import NoiseReading, Run, SoundFile, SpotReading, 
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
-RECIPE_FIELDS = ("load_recipe", "duration_min", "fan_setting", "power_profile", "placement", "start", "firmware",
-                 "tuning", "fan_blades")  # fmt: skip
+RECIPE_FIELDS = (
+    "load_recipe",
+    "duration_min",
+    "fan_setting",
+    "power_profile",
+    "placement",
+    "start",
+    "firmware",
+    "tuning",
+    "fan_blades",
+)
 RESULT_FIELDS = ("result_score", "result_duration_s", "result_frame_rate")
 
 
@@ -65,10 +75,10 @@ class RunView:
     spots: Sequence[SpotReading]
     noise_figure: NoiseFigure | None
     reading: Reading | None
-    findings: tuple[str, ...]
+    findings: tuple[Words, ...]
     ladder: Ladder | None
     culprit: str | None
-    trouble: str | None
+    trouble: Words | None
     repeats: tuple[RepeatView, ...]
     sounds: tuple[SoundView, ...]
     air: AirBalance | None
@@ -91,9 +101,25 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
     prefilled = False
     version = run.version if run else 0
     if run is None:
-        run = Run(side=side, glance={}, load_recipe="", fan_setting="", power_profile="", placement="", start="",
-                  firmware="", tuning="", room_c=None, duration_min=None, fan_blades=None, result_score=None,
-                  result_duration_s=None, result_frame_rate=None, window_from_s=None, window_to_s=None)  # fmt: skip
+        run = Run(
+            side=side,
+            glance={},
+            load_recipe="",
+            fan_setting="",
+            power_profile="",
+            placement="",
+            start="",
+            firmware="",
+            tuning="",
+            room_c=None,
+            duration_min=None,
+            fan_blades=None,
+            result_score=None,
+            result_duration_s=None,
+            result_frame_rate=None,
+            window_from_s=None,
+            window_to_s=None,
+        )
         before = scope.run(job.id, "before") if side == "after" else None
         if before is not None:
             prefilled = True
@@ -103,26 +129,41 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
     traces, noise, spots = (kept(scope, table, stored) for table in (TraceFile, NoiseReading, SpotReading))
     trace = traces[0] if traces else None
     reading: Reading | None = None
-    told: tuple[str, ...] = ()
+    told: tuple[Words, ...] = ()
     ladder, trouble = None, None
     if trace is not None:
         reading = reading_of(workshop, scope.shop_id, trace, run, job.limit_c)
         tolerances, reference_room_c = judged_by(scope, job)
         told = findings(
-            reading, run.room_c, limit_c=job.limit_c, reference=reference_for(workshop, scope, job),
-            tolerances=tolerances, reference_room_c=reference_room_c,
-        )  # fmt: skip
+            reading,
+            run.room_c,
+            limit_c=job.limit_c,
+            reference=reference_for(workshop, scope, job),
+            tolerances=tolerances,
+            reference_room_c=reference_room_c,
+        )
         try:
             ladder = ladder_of(run, reading, spots)
-        except ValueError as error:
-            trouble = f"{error} {getattr(error, 'remedy', '')}".strip()
+        except CoreError as error:
+            trouble = listed((error.message, error.remedy), "space")
     return RunView(
-        side, version, prefilled, run, trace, noise, spots, noise_of(noise), reading, told, ladder,
-        culprit(ladder) if ladder else None, trouble,
+        side,
+        version,
+        prefilled,
+        run,
+        trace,
+        noise,
+        spots,
+        noise_of(noise),
+        reading,
+        told,
+        ladder,
+        culprit(ladder) if ladder else None,
+        trouble,
         tuple(_repeat_view(workshop, scope, run, t, job) for t in traces[1:]),
-        sound_views(scope, job, stored, run.fan_blades, _logged_rpm(reading)), _air(run, reading, spots) if reading
-        else None,
-    )  # fmt: skip
+        sound_views(scope, job, stored, run.fan_blades, _logged_rpm(reading)),
+        _air(run, reading, spots) if reading else None,
+    )
 
 
 def _logged_rpm(reading: Reading | None) -> float | None:
@@ -177,14 +218,14 @@ def save_run(
     if fields["duration_min"] is not None:
         require_range("duration_min", fields["duration_min"], "min", 0.5, 1440)
     if fields["fan_blades"] is not None:
-        require_range("fan_blades", fields["fan_blades"], "", 3, 120, "Count the blades of one fan.")
+        require_range("fan_blades", fields["fan_blades"], "", 3, 120, say("runs-count-blades-one-fan"))
     for name in RESULT_FIELDS:
         if fields[name] is not None:
-            require_range(name, fields[name], "", 1e-9, 1e12, "Leave it empty when there is none.")
+            require_range(name, fields[name], "", 1e-9, 1e12, say("runs-leave-empty-when-there-none"))
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         run = scope.run(job.id, side, lock=True)
-        check_version(run.version if run else 0, version, f"The {side} conditions")
+        check_version(run.version if run else 0, version, say("runs-conditions", side=side))
         if run is None:
             run = scope.add(Run(job_id=job.id, side=side, version=0))
         for name in (*RECIPE_FIELDS, *RESULT_FIELDS, "room_c"):
@@ -203,7 +244,7 @@ def set_removed(
         run = scope.run(job.id, side, lock=True)
         row: Any = scope.get(table, row_id)
         if run is None or row.run_id != run.id:
-            raise Refused("missing", f"There is no such {what} reading on this run.", remedy="Reload the page.")
+            raise Refused("missing", say("runs-there-no-such-reading-on", what=what), remedy=say("runs-reload-page"))
         if what == "log":
             run.window_from_s = run.window_to_s = None
         if what == "log" and not removed and not row.is_repeat:
@@ -231,7 +272,7 @@ def add_noise(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, fi
 
 def add_spot(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, fields: Mapping[str, Any]) -> RunView:
     """Note a temperature read at a spot."""
-    require_range("reading_c", fields["reading_c"], "°C", -40, 150, "Type the reading under load in °C.")
+    require_range("reading_c", fields["reading_c"], "°C", -40, 150, say("runs-type-reading-under-load-in"))
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         run = run_for_writing(scope, job, side)

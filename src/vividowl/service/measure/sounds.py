@@ -79,12 +79,23 @@ def _view(row: SoundFile, scale: float | None, blades: int | None, logged_rpm: f
         return None if r[name] is None else float(r[name] + (scale or 0.0))
 
     return SoundView(
-        row.id, row.file_name, r["duration_s"], row.reference_db, scale is not None, level("laeq_db"),
-        level("lafmax_db"), level("l10_db"), level("l90_db"), tones,
+        row.id,
+        row.file_name,
+        r["duration_s"],
+        row.reference_db,
+        scale is not None,
+        level("laeq_db"),
+        level("lafmax_db"),
+        level("l10_db"),
+        level("l90_db"),
+        tones,
         tuple((b["centre_hz"], b["level_db"] + (scale or 0.0)) for b in r["bands"]),
-        tuple(v + (scale or 0.0) for v in r["levels_db"]), fan, whines(tones, fan, blades) if device else (),
-        tuple(r["faults"]), row.is_background,
-    )  # fmt: skip
+        tuple(v + (scale or 0.0) for v in r["levels_db"]),
+        fan,
+        whines(tones, fan, blades) if device else (),
+        tuple(r["faults"]),
+        row.is_background,
+    )
 
 
 ABOVE_FULL_SCALE_DB = 120.0

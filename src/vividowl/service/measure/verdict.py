@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import uuid
 
+from vividowl.core.quantities.words import say
 from vividowl.service.errors import Refused
 from vividowl.service.measure.comparing import Compared, compare_job
 from vividowl.service.workshop import Actor, Workshop
@@ -16,7 +17,9 @@ def get_verdict(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> Compared
         compared = compare_job(workshop, scope, scope.get(Job, job_id))
         if compared is None:
             raise Refused(
-                "conflict", "There is nothing to compare yet: a verdict needs a Before log and an After log.",
-                remedy="Drop the missing log in its stage.", reason="not_yet",
-            )  # fmt: skip
+                "conflict",
+                say("verdict-there-nothing-to-compare-yet"),
+                remedy=say("verdict-drop-missing-log-in-its"),
+                reason="not_yet",
+            )
         return compared

@@ -5,6 +5,7 @@ from __future__ import annotations
 from vividowl.core.bench.fasteners import ScrewClass, classes_of, letter_of
 from vividowl.core.bench.model_sheet import ModelSheet
 from vividowl.core.plan.price import TASKS
+from vividowl.core.quantities.words import Words
 
 
 def model_classes(sheet: ModelSheet) -> tuple[dict[str, tuple[str, str]], tuple[ScrewClass, ...]]:
@@ -15,6 +16,6 @@ def model_classes(sheet: ModelSheet) -> tuple[dict[str, tuple[str, str]], tuple[
     return {k: (v, shapes.get(v, "")) for k, v in letters.items()}, classes
 
 
-def task_words(task: str) -> str:
+def task_words(task: str) -> Words:
     """A task in words."""
     return TASKS[task].words if task in TASKS else task

@@ -18,6 +18,7 @@ from vividowl.core.bench.log.state import BenchState
 from vividowl.core.bench.model_sheet import FORMAT, ModelSheet, own_steps, sheet_data, sheet_from
 from vividowl.core.bench.seen import PART_WORDS, SIGHTS
 from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.words import Words, say
 from vividowl.service.bench.photos import keep_photo, scale
 from vividowl.service.bench.store import load_log
 from vividowl.service.bench.times import task_minutes
@@ -29,6 +30,7 @@ from vividowl.store.bench import DeviceModel, Photo
 from vividowl.store.measuring import Run
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
+from vividowl.words import sentence
 
 IMPORT_MOST = 6 * 1024 * 1024
 OUTLINE_KEY = "outline_jpeg_base64"
@@ -42,13 +44,13 @@ class Learnt:
     a healthy one with their source, None when not known."""
 
     jobs: int
-    found: tuple[tuple[str, str, int], ...]
+    found: tuple[tuple[Words, Words, int], ...]
     minutes: Mapping[str, tuple[float, int]]
     before_rise_k: float | None
     after_rise_k: float | None
     interface_k_per_w: float | None
     total_k_per_w: float | None
-    reference: str
+    reference: Words
 
 
 @dataclass(frozen=True)
@@ -81,19 +83,24 @@ def save_from_job(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> ModelV
         log = load_log(workshop, scope, job.id).log
         state = log.state
         if state.begun is None:
-            raise Refused("conflict", "The bench list of this job has not begun.", remedy="Begin it in Open.")
+            raise Refused("conflict", say("models-bench-list-this-job-has"), remedy=say("models-begin-in-open"))
         row = model_for(scope, job)
         old = sheet_of(row) if row is not None else ModelSheet(job.maker.strip(), job.model.strip(), job.kind)
         plan = plan_row(scope, job.id)
         found = inspection_of(plan.findings if plan else {}, job)
         steps, anchors = own_steps(state)
         sheet = replace(
-            old, kind=job.kind, places=tuple(state.places.values()), steps=steps, anchors=anchors,
+            old,
+            kind=job.kind,
+            places=tuple(state.places.values()),
+            steps=steps,
+            anchors=anchors,
             order=tuple(s.id for s in state.steps),
-            cpu_die_mm=found.cpu_die_mm or old.cpu_die_mm, gpu_die_mm=found.gpu_die_mm or old.gpu_die_mm,
+            cpu_die_mm=found.cpu_die_mm or old.cpu_die_mm,
+            gpu_die_mm=found.gpu_die_mm or old.gpu_die_mm,
             gaps=found.gaps or old.gaps,
-        )  # fmt: skip
-        row = _keep(scope, actor, row, sheet, _outline(scope, state), f"job {job.number}")
+        )
+        row = _keep(scope, actor, row, sheet, _outline(scope, state), sentence(say("models-job", number=job.number)))
         return _view(workshop, scope, row, sheet)
 
 
@@ -108,8 +115,17 @@ def _keep(
     sheet = sheet_from(sheet_data(sheet))
     data = json.loads(json.dumps(sheet_data(sheet)))
     if row is None:
-        return scope.add(DeviceModel(maker=sheet.maker, model=sheet.model, kind=sheet.kind, data=data, source=source,
-                                     outline_photo=outline, updated_by=actor.member_id))  # fmt: skip
+        return scope.add(
+            DeviceModel(
+                maker=sheet.maker,
+                model=sheet.model,
+                kind=sheet.kind,
+                data=data,
+                source=source,
+                outline_photo=outline,
+                updated_by=actor.member_id,
+            )
+        )
     row.data, row.kind, row.source, row.updated_by = data, sheet.kind, source, actor.member_id
     row.outline_photo = outline if outline is not None else row.outline_photo
     row.version += 1
@@ -123,7 +139,7 @@ def save_notes(
     """Change the notes of a model."""
     with workshop.scope(actor) as scope:
         row = scope.get(DeviceModel, model_id, lock=True)
-        check_version(row.version, version, "The model")
+        check_version(row.version, version, say("models-model"))
         sheet = replace(sheet_of(row), torque_notes=torque_notes.strip(), notes=notes.strip())
         row = _keep(scope, actor, row, sheet, None, row.source)
         return _view(workshop, scope, row, sheet)
@@ -136,8 +152,12 @@ def list_models(workshop: Workshop, actor: Actor) -> list[ModelView]:
         of = (Job.maker, Job.model)
         counted = select(*of, func.count()).where(Job.shop_id == scope.shop_id).group_by(*of)
         jobs = {(maker, model): count for maker, model, count in scope.session.execute(counted)}
-        return [ModelView(r.id, r.version, sheet_of(r), r.outline_photo, r.source, _NOTHING,
-                          jobs.get((r.maker, r.model), 0)) for r in rows]  # fmt: skip
+        return [
+            ModelView(
+                r.id, r.version, sheet_of(r), r.outline_photo, r.source, _NOTHING, jobs.get((r.maker, r.model), 0)
+            )
+            for r in rows
+        ]
 
 
 def get_model(workshop: Workshop, actor: Actor, model_id: uuid.UUID) -> ModelView:
@@ -186,10 +206,12 @@ def _learnt(workshop: Workshop, scope: Scope, jobs: Sequence[Job]) -> Learnt:
         count,
         tuple((PART_WORDS[p], SIGHTS[p][s].words, n) for (p, s), n in seen.most_common(8)),
         {task: (median(values), len(values)) for task, values in sorted(minutes.items())},
-        _rise(scope, jobs, "before"), _rise(scope, jobs, "after"),
-        reference.interface if own and reference else None, reference.total if own and reference else None,
-        str(reference.source) if own and reference else "",
-    )  # fmt: skip
+        _rise(scope, jobs, "before"),
+        _rise(scope, jobs, "after"),
+        reference.interface if own and reference else None,
+        reference.total if own and reference else None,
+        sentence(reference.source.words if own and reference else ""),
+    )
 
 
 def _rise(scope: Scope, jobs: Sequence[Job], side: str) -> float | None:
@@ -221,22 +243,32 @@ def import_model(workshop: Workshop, actor: Actor, text: str, *, replace_kept: b
         data = json.loads(text)
     except ValueError as error:
         raise Refused(
-            "invalid", "The file is no JSON.", field="file", remedy="Take the file as it was exported."
+            "invalid", say("models-file-no-json"), field="file", remedy=say("models-take-file-as-was-exported")
         ) from error
     if not isinstance(data, dict):
-        raise Refused("invalid", "The file is no model sheet.", field="file", remedy=f"It needs “format”: “{FORMAT}”.")
+        raise Refused(
+            "invalid", say("models-file-no-model-sheet"), field="file", remedy=say("models-needs-format", format=FORMAT)
+        )
     outline = data.pop(OUTLINE_KEY, None)
     try:
         sheet = sheet_from(data)
-    except (CoreError, TypeError) as error:
-        remedy = error.remedy if isinstance(error, CoreError) else ""
-        raise Refused("invalid", str(error), field="file", remedy=remedy or "Export it again.") from error
+    except CoreError as error:
+        remedy = error.remedy or say("models-export-again")
+        raise Refused("invalid", error.message, field="file", remedy=remedy) from error
+    except TypeError as error:
+        raise Refused(
+            "invalid", say("models-file-no-model-sheet"), field="file", remedy=say("models-export-again")
+        ) from error
     picture = _picture(outline)
     with workshop.scope(actor) as scope:
         row = scope.one(DeviceModel, DeviceModel.maker == sheet.maker, DeviceModel.model == sheet.model)
         if row is not None and not replace_kept:
-            raise Refused("conflict", f"{sheet.model} is kept already.", reason="kept",
-                          remedy="Replace it, or leave it as it is.")  # fmt: skip
+            raise Refused(
+                "conflict",
+                say("models-kept-already", model=sheet.model),
+                reason="kept",
+                remedy=say("models-replace-or-leave-as"),
+            )
         photo = keep_photo(workshop, scope, actor, None, uuid.uuid4(), scale(picture)).id if picture else None
         row = _keep(scope, actor, row, sheet, photo, "imported")
         return _view(workshop, scope, row, sheet)
@@ -249,5 +281,5 @@ def _picture(outline: Any) -> bytes | None:  # noqa: ANN401 - it comes from a fi
         return base64.b64decode(outline, validate=True)
     except (binascii.Error, ValueError, TypeError) as error:
         raise Refused(
-            "invalid", "The outline in the file is damaged.", field="file", remedy="Export it again."
+            "invalid", say("models-outline-in-file-damaged"), field="file", remedy=say("models-export-again")
         ) from error

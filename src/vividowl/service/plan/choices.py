@@ -23,12 +23,13 @@ from vividowl.core.plan.price import Price, price_of, tasks_of
 from vividowl.core.plan.spots import GapAdvice, Inspection
 from vividowl.core.plan.unknowns import Known
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
+from vividowl.core.quantities.words import Words
 from vividowl.core.reading.measured import difference_u95
 from vividowl.service.clock import server_today
 from vividowl.service.jobs.device import has_battery
 from vividowl.service.measure.comparing import judged_by
 from vividowl.service.plan.found import inspection_of, plan_row, with_model
-from vividowl.service.plan.known import Z_80, before_of, known_of
+from vividowl.service.plan.known import Z_80, BeforeKnown, before_of, known_of
 from vividowl.service.plan.parts import Part, parts_of
 from vividowl.service.plan.stocked import Stocked, die_materials, gap_products, stock_words
 from vividowl.service.shelf.materials import kind_material
@@ -41,8 +42,13 @@ from vividowl.store.scope import Scope
 
 # The page shows whole kelvins and watts, and follows while one types: four thousand draws move no figure of it.
 DRAWS = 4000
-ACTION_TASKS = {Action.CLEAN: "clean", Action.SHIM: "shim", Action.COVER: "cover", Action.FAN: "fan",
-                Action.TUNE: "tune"}  # fmt: skip
+ACTION_TASKS = {
+    Action.CLEAN: "clean",
+    Action.SHIM: "shim",
+    Action.COVER: "cover",
+    Action.FAN: "fan",
+    Action.TUNE: "tune",
+}
 
 
 @dataclass(frozen=True)
@@ -50,12 +56,12 @@ class OptionView:
     """An option at its place, with all that is shown of it."""
 
     key: str
-    words: str
+    words: Words
     actions: tuple[str, ...]
     kind: str | None
     product_id: uuid.UUID | None
     prediction: Prediction
-    reason: str
+    reason: Words
     as_good: bool
     gates: tuple[Gate, ...]
     blocked: bool
@@ -66,7 +72,7 @@ class OptionView:
     hands_min: float
     wait_min: float
     life_months: int
-    life_reason: str
+    life_reason: Words
     procedures: tuple[Procedure, ...]
     chip_drop_k: float | None
     skin: Skin | None
@@ -95,7 +101,7 @@ class PlanView:
 
     plan: Plan
     inspection: Inspection
-    missing: str
+    missing: Words
     options: tuple[OptionView, ...]
     held: bool
     fanless: bool
@@ -105,7 +111,7 @@ class PlanView:
     measurable_w: float | None
     measurable_db: float
     limit_c: float | None
-    reference_words: str
+    reference_words: Words
     gaps: tuple[GapAdvice, ...]
     heights: Heights | None
     shim: tuple[ShimGain, ShimFit, ShimHeight] | None
@@ -134,18 +140,43 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
     gaps = gap_rows(found)
     heights, shim = heights_of(found), shim_of(found)
     before = before_of(workshop, scope, job)
-    if isinstance(before, str):
-        return PlanView(plan, found, before, (), False, False, None, None, None, None, 0.0, job.limit_c, "", gaps,
-                        heights, shim, _outcome(plan, None, 0.0))  # fmt: skip
+    if not isinstance(before, BeforeKnown):
+        return PlanView(
+            plan,
+            found,
+            before,
+            (),
+            False,
+            False,
+            None,
+            None,
+            None,
+            None,
+            0.0,
+            job.limit_c,
+            "",
+            gaps,
+            heights,
+            shim,
+            _outcome(plan, None, 0.0),
+        )
     known, reference_words = known_of(workshop, scope, job, before, found)
     tolerances, reference_room_c = judged_by(scope, job)
     materials = {s.name: s for s in die_materials(scope)}
     paths = cover_paths(found)
-    options = make_options(Situation(
-        {name: s.material for name, s in materials.items()}, bool(found.gaps), found.pads_state == "bad",
-        found.gap_filler == "putty", found.shim is not None, sum(paths) if paths else None, found.undervolt_mv,
-        found.cap_w, found.fan_state == "drags",
-    ))  # fmt: skip
+    options = make_options(
+        Situation(
+            {name: s.material for name, s in materials.items()},
+            bool(found.gaps),
+            found.pads_state == "bad",
+            found.gap_filler == "putty",
+            found.shim is not None,
+            sum(paths) if paths else None,
+            found.undervolt_mv,
+            found.cap_w,
+            found.fan_state == "drags",
+        )
+    )
     predictions = predict(known, options, job.number, samples=DRAWS, reference_room_c=reference_room_c)
     habits, for_gaps = replace(habits_of(scope.shop()), hands_min=minutes_of(scope)), gap_products(scope)
     by_material = {id(s.material): s for s in materials.values()}
@@ -162,16 +193,44 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
     least_w = watts.median * difference / known.resistance if watts else None
     least_db = COVERAGE_FACTOR * combined(*2 * [standard_from_half_width(tolerances.noise_db)])
     ranked = rank(
-        [Candidate(o, v.prediction, v.blocked, sum(g.severity is Severity.ACKNOWLEDGE for g in v.gates),
-                   v.price.total_cents, v.life_months) for o, v in zip(options, views, strict=True)],
-        Goal(plan.goal), measurable_k=least_k, measurable_w=least_w or 0.0, measurable_db=least_db, held=known.held,
+        [
+            Candidate(
+                o,
+                v.prediction,
+                v.blocked,
+                sum(g.severity is Severity.ACKNOWLEDGE for g in v.gates),
+                v.price.total_cents,
+                v.life_months,
+            )
+            for o, v in zip(options, views, strict=True)
+        ],
+        Goal(plan.goal),
+        measurable_k=least_k,
+        measurable_w=least_w or 0.0,
+        measurable_db=least_db,
+        held=known.held,
         pumped_out=found.old_interface == "pumped_out",
-    )  # fmt: skip
+    )
     return PlanView(
-        plan, found, "", tuple(_at_place(views[r.index], r) for r in ranked), known.held, known.fanless,
-        before.reading.die.mean, watts.median if watts else None, least_k, least_w, least_db, known.limit_c,
-        reference_words, gaps, heights, shim, _outcome(plan, known, reference_room_c), known.room_c,
-    )  # fmt: skip
+        plan,
+        found,
+        "",
+        tuple(_at_place(views[r.index], r) for r in ranked),
+        known.held,
+        known.fanless,
+        before.reading.die.mean,
+        watts.median if watts else None,
+        least_k,
+        least_w,
+        least_db,
+        known.limit_c,
+        reference_words,
+        gaps,
+        heights,
+        shim,
+        _outcome(plan, known, reference_room_c),
+        known.room_c,
+    )
 
 
 def _at_place(view: OptionView, ranked: Ranked) -> OptionView:
@@ -179,9 +238,17 @@ def _at_place(view: OptionView, ranked: Ranked) -> OptionView:
 
 
 def _option_view(
-    job: Job, found: Inspection, known: Known, option: Option, prediction: Prediction, stocked: Stocked | None,
-    gap_products: Sequence[ProductView], habits: Habits, gaps: Sequence[GapAdvice], by_kind: Mapping[str, Material],
-) -> OptionView:  # fmt: skip
+    job: Job,
+    found: Inspection,
+    known: Known,
+    option: Option,
+    prediction: Prediction,
+    stocked: Stocked | None,
+    gap_products: Sequence[ProductView],
+    habits: Habits,
+    gaps: Sequence[GapAdvice],
+    by_kind: Mapping[str, Material],
+) -> OptionView:
     actions, kind = option.actions, option.material.kind if option.material else None
     skin = watts = way_before = None
     watts_u = 0.0
@@ -189,14 +256,28 @@ def _option_view(
         way_before = max(0.01, known.resistance - prediction.interface.median)
         watts, watts_u = _cover_watts(known, prediction)
         skin = cover_skin(found, watts, way_before, known.room_c, watts_u)
-    gates = plan_gates(facts_of(
-        found, actions, kind, swollen=job.battery_swollen,
-        sealed=job.warranty == "running" or job.seal == "intact", skin=skin, battery=has_battery(job),
-        material=option.material,
-        hottest_c=known.limit_c if known.held and known.limit_c is not None else prediction.die_c.high,
-    ))  # fmt: skip
-    parts = parts_of(option, found, stocked.product if stocked else None, option.material, gap_products, gaps,
-                     habits.application_school)  # fmt: skip
+    gates = plan_gates(
+        facts_of(
+            found,
+            actions,
+            kind,
+            swollen=job.battery_swollen,
+            sealed=job.warranty == "running" or job.seal == "intact",
+            skin=skin,
+            battery=has_battery(job),
+            material=option.material,
+            hottest_c=known.limit_c if known.held and known.limit_c is not None else prediction.die_c.high,
+        )
+    )
+    parts = parts_of(
+        option,
+        found,
+        stocked.product if stocked else None,
+        option.material,
+        gap_products,
+        gaps,
+        habits.application_school,
+    )
     names = _tasks(actions, kind, found)
     hands, wait = tasks_of(names, habits.hands_min)
     cents = [part.price_cents for part in parts]
@@ -212,12 +293,32 @@ def _option_view(
     bath = bath_of(found) if Action.REPASTE in actions else None
     procedures = [*procedures_for(fitted), *([plating_procedure(bath)] if bath is not None else [])]
     return OptionView(
-        option.key, option.words, tuple(a.value for a in actions), kind, stocked.product.product.id if stocked
-        and stocked.product else None, prediction, "", False, gates, any(g.severity is Severity.STOP for g in gates),
-        parts, stock_words(parts), price, all(c is not None for c in cents), hands, wait,
-        own if option.key != LEAVE else life.months, life.reason, tuple(procedures), shim[0].drop_k if shim else None,
-        skin, watts, watts_u, way_before, pressed[0] if pressed is not None else None,
-    )  # fmt: skip
+        option.key,
+        option.words,
+        tuple(a.value for a in actions),
+        kind,
+        stocked.product.product.id if stocked and stocked.product else None,
+        prediction,
+        "",
+        False,
+        gates,
+        any(g.severity is Severity.STOP for g in gates),
+        parts,
+        stock_words(parts),
+        price,
+        all(c is not None for c in cents),
+        hands,
+        wait,
+        own if option.key != LEAVE else life.months,
+        life.reason,
+        tuple(procedures),
+        shim[0].drop_k if shim else None,
+        skin,
+        watts,
+        watts_u,
+        way_before,
+        pressed[0] if pressed is not None else None,
+    )
 
 
 def _cover_watts(known: Known, prediction: Prediction) -> tuple[float, float]:

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 from vividowl.core.plan.spots import Inspection
 from vividowl.core.plan.unknowns import Known, interface_of
+from vividowl.core.quantities.words import Words, say
 from vividowl.core.reading.measured import Measured, resistance
 from vividowl.core.reading.reading import Reading
 from vividowl.core.response.reference import Source as ReferenceSource
@@ -36,30 +37,29 @@ class BeforeKnown:
     room_db: float | None
 
 
-def before_of(workshop: Workshop, scope: Scope, job: Job) -> BeforeKnown | str:
+def before_of(workshop: Workshop, scope: Scope, job: Job) -> BeforeKnown | Words:
     """The Before reading, or what it lacks."""
     run = scope.run(job.id, "before")
     traces = kept(scope, TraceFile, run)
     if run is None or not traces:
-        return "There is no Before log yet. Take it first: what a service buys follows from where the heat stops now."
+        return say("known-there-no-before-log-yet")
     reading = reading_of(workshop, scope.shop_id, traces[0], run, job.limit_c)
     if run.room_c is None:
-        return "The room temperature of the Before run is not noted. Note it in Before."
+        return say("known-room-temperature-before-run-not")
     if reading.power is None:
-        return (
-            "The Before log has no power channel, so watts and kelvins cannot be told apart. Log power, then come back."
-        )
+        return say("known-before-log-has-no-power")
     tolerances, _ = judged_by(scope, job)
     found = resistance(reading, run.room_c, tolerances)
     if found is None or not found.value > 0:
-        return "The Before log does not say where it settles. Log it longer, as its page says."
+        return say("known-before-log-does-not-say")
     rows = kept(scope, NoiseReading, run)
     noise, rooms = noise_of(rows), [r.background_db for r in rows if r.background_db is not None]
-    return BeforeKnown(run, reading, found, noise.level_db if noise is not None else None,
-                   energy_mean(rooms) if rooms else None)  # fmt: skip
+    return BeforeKnown(
+        run, reading, found, noise.level_db if noise is not None else None, energy_mean(rooms) if rooms else None
+    )
 
 
-def known_of(workshop: Workshop, scope: Scope, job: Job, before: BeforeKnown, found: Inspection) -> tuple[Known, str]:
+def known_of(workshop: Workshop, scope: Scope, job: Job, before: BeforeKnown, found: Inspection) -> tuple[Known, Words]:
     """What is known, and in words what it is judged against."""
     reading, response = before.reading, before.reading.response
     assert reading.power is not None  # noqa: S101 - before_of has looked
@@ -74,13 +74,29 @@ def known_of(workshop: Workshop, scope: Scope, job: Job, before: BeforeKnown, fo
     ends_at = before.resistance.value + (reading.window.remaining_rise_k or 0.0) / reading.power.mean
     fanless = is_fanless(job) and Role.FAN_SPEED not in reading.stats
     known = Known(
-        ends_at, before.resistance.own, reading.power.mean, before.run.room_c or 0.0,
-        split[0] if split else None, split[1] if split else 0.0,
-        limit, held, fanless, job.kind, months, job.surroundings, found.die_mm2, found.old_interface,
-        found.dust, healthy.interface if healthy else None, healthy.total if healthy else None,
-        power_limit_of(job, [reading]), _sealed_new(job), _fan_floor(before), _noise_floor(before),
-    )  # fmt: skip
-    return known, str(healthy.source) if healthy else "class-typical, from memory"
+        ends_at,
+        before.resistance.own,
+        reading.power.mean,
+        before.run.room_c or 0.0,
+        split[0] if split else None,
+        split[1] if split else 0.0,
+        limit,
+        held,
+        fanless,
+        job.kind,
+        months,
+        job.surroundings,
+        found.die_mm2,
+        found.old_interface,
+        found.dust,
+        healthy.interface if healthy else None,
+        healthy.total if healthy else None,
+        power_limit_of(job, [reading]),
+        _sealed_new(job),
+        _fan_floor(before),
+        _noise_floor(before),
+    )
+    return known, (healthy.source if healthy else ReferenceSource.CLASS_TYPICAL).words
 
 
 def _sealed_new(job: Job) -> bool:

@@ -58,9 +58,12 @@ def outcome_of(workshop: Workshop, scope: Scope, job: Job, chosen: Mapping[str, 
     if response is not None and response.interface > 0 and chosen["kind"] and chosen["interface"]["median"] > 0:
         ratio = response.interface / chosen["interface"]["median"]
     return {
-        "resistance": found.value, "resistance_u95": found.u95, "inside": predicted.holds(found.value),
-        "kind": chosen["kind"], "interface_ratio": ratio,
-    }  # fmt: skip
+        "resistance": found.value,
+        "resistance_u95": found.u95,
+        "inside": predicted.holds(found.value),
+        "kind": chosen["kind"],
+        "interface_ratio": ratio,
+    }
 
 
 def record_of(scope: Scope) -> Record:

@@ -14,6 +14,7 @@ from vividowl.core.plan.cover import cover_pad
 from vividowl.core.plan.prediction import Action, Option
 from vividowl.core.plan.spots import GapAdvice, Inspection
 from vividowl.core.quantities.errors import OutOfRange
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.service.shelf.shelf import ProductView
 
 MARGIN_MM = 0.2
@@ -28,7 +29,7 @@ class Part:
 
     target: str
     kind: str
-    words: str
+    words: Words
     product_id: uuid.UUID | None
     product: str
     amount: float | None
@@ -39,9 +40,9 @@ class Part:
     count: int
     together: bool
     school: str | None
-    school_reason: str
+    school_reason: Words
     drop: Drop | None
-    lacks: str
+    lacks: Words
     stock: str
     lot_id: uuid.UUID | None
     lot: str
@@ -50,9 +51,14 @@ class Part:
 
 
 def parts_of(
-    option: Option, found: Inspection, product: ProductView | None, material: Material | None,
-    gap_products: Sequence[ProductView], gaps: Sequence[GapAdvice], school: School | None,
-) -> tuple[Part, ...]:  # fmt: skip
+    option: Option,
+    found: Inspection,
+    product: ProductView | None,
+    material: Material | None,
+    gap_products: Sequence[ProductView],
+    gaps: Sequence[GapAdvice],
+    school: School | None,
+) -> tuple[Part, ...]:
     """All parts of an option."""
     out: list[Part] = []
     if material is not None:
@@ -70,23 +76,35 @@ def parts_of(
         out += [_gap_part(advice, found.gap_filler == "putty" or advice.putty, gap_products) for advice in gaps]
         if not gaps:
             kind = Kind.PUTTY if found.gap_filler == "putty" else Kind.PAD
-            out.append(_part("memory", kind, None, None, kind, lacks="Measure the gaps first."))
+            out.append(_part("memory", kind, None, None, kind, lacks=say("parts-measure-gaps-first")))
     if Action.SHIM in option.actions and found.shim is not None:
         s = found.shim
         kept = next((p for p in gap_products if p.product.kind == Kind.SHIM and p.remaining >= 1), None)
-        out.append(_part("other", Kind.SHIM, kept, 1.0, "piece", width_mm=s.shim_width_mm,
-                         length_mm=s.shim_length_mm))  # fmt: skip
+        out.append(_part("other", Kind.SHIM, kept, 1.0, "piece", width_mm=s.shim_width_mm, length_mm=s.shim_length_mm))
     if Action.COVER in option.actions and found.cover is not None:
         c, pressed = found.cover, cover_pad(found)
         if pressed is None:
-            out.append(_part("cover", Kind.PAD, None, None, "piece", width_mm=c.pad_width_mm, length_mm=c.pad_length_mm,
-                             lacks="Measure the gap between heatsink and cover: the pad follows from it."))  # fmt: skip
+            out.append(
+                _part(
+                    "cover",
+                    Kind.PAD,
+                    None,
+                    None,
+                    "piece",
+                    width_mm=c.pad_width_mm,
+                    length_mm=c.pad_length_mm,
+                    lacks=say("parts-measure-gap-between-heatsink-and"),
+                )
+            )
         else:
             stack = pressed[0].stack_mm
             pads = [p for p in gap_products if p.product.kind == Kind.PAD and _near(p, stack[0])]
-            words = f"pad, {' and '.join(f'{t:g}' for t in stack)} mm"
-            out.append(_sheet_part("cover", pads[0] if pads else None, c.pad_width_mm, c.pad_length_mm, len(stack),
-                                   False, words, 0.0))  # fmt: skip
+            words = say("parts-pad-mm-2", stack=listed((f"{t:g}" for t in stack), by="and"))
+            out.append(
+                _sheet_part(
+                    "cover", pads[0] if pads else None, c.pad_width_mm, c.pad_length_mm, len(stack), False, words, 0.0
+                )
+            )
     return tuple(out)
 
 
@@ -102,7 +120,7 @@ def _die_part(
     school: School | None,
 ) -> Part:
     if size is None:
-        return _part(target, material.kind, product, None, "", lacks="Measure the die: the dose follows from its size.")
+        return _part(target, material.kind, product, None, "", lacks=say("parts-measure-die-dose-follows-from"))
     if product is not None and product.product.unit == "sheet":
         return _sheet_part(target, product, *size, 1, False, material.words, MARGIN_MM, kind=material.kind)
     faces = 2 if material.has(Trait.BOTH_FACES) else 1
@@ -113,36 +131,74 @@ def _die_part(
     unit = product.product.unit if product is not None else "g"
     amount = {"g": found.mass_g, "mL": found.volume_ul / 1000.0}.get(unit, 1.0)
     return _part(
-        target, material.kind, product, amount, unit, volume_ul=found.volume_ul, width_mm=size[0], length_mm=size[1],
+        target,
+        material.kind,
+        product,
+        amount,
+        unit,
+        volume_ul=found.volume_ul,
+        width_mm=size[0],
+        length_mm=size[1],
         school=way.school if way else School.FILM,
-        school_reason=way.reason if way else f"{SCHOOL_WORDS[School.FILM]}, thin".capitalize() + (
-            ", on die and cold plate: no pool, no bald spot." if faces == 2 else "."),
+        school_reason=way.reason if way else say("parts-thin-film", way=SCHOOL_WORDS[School.FILM], both=faces == 2),
         drop=drop_of(way.school if way else School.FILM, found.volume_ul, *size),
-    )  # fmt: skip
+    )
 
 
 def _gap_part(advice: GapAdvice, putty: bool, products: Sequence[ProductView]) -> Part:
     spot = advice.spot
     if advice.open:
-        return _part(spot.target, Kind.PAD, None, None, "piece", width_mm=spot.width_mm, length_mm=spot.length_mm,
-                     count=spot.count, lacks=f"{advice.reason} Measure it again.")  # fmt: skip
+        return _part(
+            spot.target,
+            Kind.PAD,
+            None,
+            None,
+            "piece",
+            width_mm=spot.width_mm,
+            length_mm=spot.length_mm,
+            count=spot.count,
+            lacks=say("parts-measure-again", reason=advice.reason),
+        )
     if putty or advice.pad is None:
         product = next((p for p in products if p.product.kind == Kind.PUTTY and p.remaining > 0), None)
-        found = dose(min(200.0, spot.width_mm), min(200.0, spot.length_mm), min(3000.0, 1000 * advice.gap.gap_mm),
-                     PUTTY_WASTE, _density(product))  # fmt: skip
+        found = dose(
+            min(200.0, spot.width_mm),
+            min(200.0, spot.length_mm),
+            min(3000.0, 1000 * advice.gap.gap_mm),
+            PUTTY_WASTE,
+            _density(product),
+        )
         unit = product.product.unit if product else "g"
         each = found.mass_g if unit == "g" else found.volume_ul / 1000.0
-        return _part(spot.target, Kind.PUTTY, product, each * spot.count, unit, volume_ul=found.volume_ul * spot.count,
-                     width_mm=spot.width_mm, length_mm=spot.length_mm, count=spot.count,
-                     school_reason="Three beads on large parts, two on small ones.")  # fmt: skip
+        return _part(
+            spot.target,
+            Kind.PUTTY,
+            product,
+            each * spot.count,
+            unit,
+            volume_ul=found.volume_ul * spot.count,
+            width_mm=spot.width_mm,
+            length_mm=spot.length_mm,
+            count=spot.count,
+            school_reason=say("parts-three-beads-on-large-parts"),
+        )
+    words: Words
     if len(advice.pad.stack_mm) > 1:
-        words = "stack of " + " and ".join(f"{t:g} mm" for t in advice.pad.stack_mm)
+        words = say("parts-stack", sheets=listed((say("parts-mm", mm=t) for t in advice.pad.stack_mm), "and"))
     else:
-        words = f"pad, {advice.pad.thickness_mm:g} mm"
+        words = say("parts-pad-mm", thickness_mm=advice.pad.thickness_mm)
     fitting = [p for p in products if p.product.kind == Kind.PAD and _near(p, advice.pad.stack_mm[0])]
     fitting.sort(key=lambda p: not (p.offcuts or p.remaining >= 1))
-    return _sheet_part(spot.target, fitting[0] if fitting else None, spot.width_mm, spot.length_mm, spot.count,
-                       spot.together, words, 0.0)  # fmt: skip
+    return _sheet_part(
+        spot.target,
+        fitting[0] if fitting else None,
+        spot.width_mm,
+        spot.length_mm,
+        spot.count,
+        spot.together,
+        words,
+        0.0,
+    )
 
 
 def _density(product: ProductView | None) -> float:
@@ -153,9 +209,16 @@ def _density(product: ProductView | None) -> float:
 
 
 def _sheet_part(
-    target: str, product: ProductView | None, width_mm: float, length_mm: float, count: int, together: bool, words: str,
-    margin_mm: float, kind: str = Kind.PAD,
-) -> Part:  # fmt: skip
+    target: str,
+    product: ProductView | None,
+    width_mm: float,
+    length_mm: float,
+    count: int,
+    together: bool,
+    words: Words,
+    margin_mm: float,
+    kind: str = Kind.PAD,
+) -> Part:
     """Pieces of a sheet. Whether they find room is for the cut sheet to say; here only that there is one."""
     width, length = with_margin(width_mm, length_mm, margin_mm) if margin_mm else (width_mm, length_mm)
     held = product is not None and (product.remaining >= 1 or bool(product.offcuts))
@@ -164,18 +227,46 @@ def _sheet_part(
         sheet = product.product.sheet_width_mm * (product.product.sheet_length_mm or 0.0)
         price = product.product.price_cents * min(1.0, width * length * count / sheet) if sheet else None
     return Part(
-        target, kind, words, product.product.id if product else None, product.product.name if product else "",
-        float(count), "piece", None, width, length, count, together, None, "", None, "", "held" if held else "short",
-        None, "", None, price,
-    )  # fmt: skip
+        target,
+        kind,
+        words,
+        product.product.id if product else None,
+        product.product.name if product else "",
+        float(count),
+        "piece",
+        None,
+        width,
+        length,
+        count,
+        together,
+        None,
+        "",
+        None,
+        "",
+        "held" if held else "short",
+        None,
+        "",
+        None,
+        price,
+    )
 
 
 def _part(
-    target: str, kind: str, product: ProductView | None, amount: float | None, unit: str, *,
-    volume_ul: float | None = None, width_mm: float | None = None,
-    length_mm: float | None = None, count: int = 1, school: School | None = None,
-    school_reason: str = "", drop: Drop | None = None, lacks: str = "",
-) -> Part:  # fmt: skip
+    target: str,
+    kind: str,
+    product: ProductView | None,
+    amount: float | None,
+    unit: str,
+    *,
+    volume_ul: float | None = None,
+    width_mm: float | None = None,
+    length_mm: float | None = None,
+    count: int = 1,
+    school: School | None = None,
+    school_reason: Words = "",
+    drop: Drop | None = None,
+    lacks: Words = "",
+) -> Part:
     """A part by amount: from the lot that is open and expires first, of those that hold enough."""
     lot_id, lot, left, stock = None, "", None, "short" if product is None else "not known"
     price = None
@@ -195,7 +286,25 @@ def _part(
     if amount is None:
         stock = "not known"
     return Part(
-        target, kind, product.product.name if product else "", product.product.id if product else None,
-        product.product.name if product else "", amount, unit, volume_ul, width_mm, length_mm, count, False,
-        school.value if school else None, school_reason, drop, lacks, stock, lot_id, lot, left, price,
-    )  # fmt: skip
+        target,
+        kind,
+        product.product.name if product else "",
+        product.product.id if product else None,
+        product.product.name if product else "",
+        amount,
+        unit,
+        volume_ul,
+        width_mm,
+        length_mm,
+        count,
+        False,
+        school.value if school else None,
+        school_reason,
+        drop,
+        lacks,
+        stock,
+        lot_id,
+        lot,
+        left,
+        price,
+    )

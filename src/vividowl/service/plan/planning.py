@@ -14,6 +14,7 @@ from vividowl.core.plan.gates import plan_gates
 from vividowl.core.plan.inspection import check_inspection, facts_of
 from vividowl.core.plan.prediction import Action
 from vividowl.core.plan.spots import Inspection
+from vividowl.core.quantities.words import say
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.jobs.device import has_battery
@@ -25,6 +26,7 @@ from vividowl.service.workshop import Actor, Workshop, check_version, open_job
 from vividowl.store.deciding import Plan
 from vividowl.store.models import Job, Member
 from vividowl.store.scope import Scope
+from vividowl.words import sentence
 
 
 def get_plan(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> PlanView:
@@ -63,7 +65,7 @@ def save_findings(
 
 def _plan_for_writing(scope: Scope, job: Job, version: int) -> Plan:
     plan = plan_row(scope, job.id, lock=True)
-    check_version(plan.version if plan else 0, version, "The plan")
+    check_version(plan.version if plan else 0, version, say("planning-plan"))
     return plan or scope.add(Plan(job_id=job.id, version=0, findings={}, notes=[]))
 
 
@@ -78,8 +80,12 @@ def choose(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, ke
             view = plan_view(workshop, scope, job)
             option = next((o for o in view.options if o.key == key), None)
             if option is None:
-                raise Refused("missing", "This option is not there any more.", field="key",
-                              remedy="Look at the options again; the shelf or the findings have changed.")  # fmt: skip
+                raise Refused(
+                    "missing",
+                    say("planning-this-option-not-there-any"),
+                    field="key",
+                    remedy=say("planning-look-at-options-again-shelf"),
+                )
             stop = next((g for g in option.gates if g.severity is Severity.STOP), None)
             if stop is not None:
                 raise Refused("conflict", stop.reason, field="key", remedy=stop.remedy, reason="stopped")
@@ -98,15 +104,26 @@ def _snapshot(option: OptionView, view: PlanView) -> dict[str, Any]:
     """The option as it was taken: a later look at the shelf must not change what was promised."""
     p = option.prediction
     return {
-        "key": option.key, "words": option.words, "actions": list(option.actions), "kind": option.kind,
-        "resistance": asdict(p.resistance), "interface": asdict(p.interface), "die_c": asdict(p.die_c),
-        "gain_k": asdict(p.gain_k), "watts": asdict(p.watts) if p.watts else None,
-        "noise_db": asdict(p.noise_db) if p.noise_db else None, "held": view.held,
-        "total_cents": option.price.total_cents, "hands_min": option.hands_min, "wait_min": option.wait_min,
-        "life_months": option.life_months, "cover_watts": option.cover_watts, "cover_watts_u": option.cover_watts_u,
+        "key": option.key,
+        "words": sentence(option.words),
+        "actions": list(option.actions),
+        "kind": option.kind,
+        "resistance": asdict(p.resistance),
+        "interface": asdict(p.interface),
+        "die_c": asdict(p.die_c),
+        "gain_k": asdict(p.gain_k),
+        "watts": asdict(p.watts) if p.watts else None,
+        "noise_db": asdict(p.noise_db) if p.noise_db else None,
+        "held": view.held,
+        "total_cents": option.price.total_cents,
+        "hands_min": option.hands_min,
+        "wait_min": option.wait_min,
+        "life_months": option.life_months,
+        "cover_watts": option.cover_watts,
+        "cover_watts_u": option.cover_watts_u,
         "cover_behind": option.cover_behind,
         "room_c": view.room_c,
-    }  # fmt: skip
+    }
 
 
 def note_outcome(workshop: Workshop, scope: Scope, job: Job) -> None:
@@ -127,10 +144,19 @@ def add_note(workshop: Workshop, actor: Actor, job_id: uuid.UUID, name: str, giv
         job = open_job(scope, job_id)
         plan = plan_row(scope, job.id, lock=True) or scope.add(Plan(job_id=job.id, version=0, findings={}, notes=[]))
         if len(plan.notes) >= NOTES_MOST:
-            raise Refused("conflict", f"The job has {NOTES_MOST} notes already.", remedy="Take one off first.")
-        note = {"id": str(uuid.uuid4()), "name": name, "given": dict(given), "by": actor.name,
-                "result": {k: v for k, v in result.items() if k != "placements"},
-                "at": server_now().isoformat()}  # fmt: skip
+            raise Refused(
+                "conflict",
+                say("planning-job-has-notes-already", notes_most=NOTES_MOST),
+                remedy=say("planning-take-one-off-first"),
+            )
+        note = {
+            "id": str(uuid.uuid4()),
+            "name": name,
+            "given": dict(given),
+            "by": actor.name,
+            "result": {k: v for k, v in result.items() if k != "placements"},
+            "at": server_now().isoformat(),
+        }
         plan.notes = [*plan.notes, note]
         plan.version += 1
         scope.session.flush()
@@ -143,7 +169,7 @@ def remove_note(workshop: Workshop, actor: Actor, job_id: uuid.UUID, note_id: uu
         job = open_job(scope, job_id)
         plan = plan_row(scope, job.id, lock=True)
         if plan is None or str(note_id) not in {n["id"] for n in plan.notes}:
-            raise Refused("missing", "There is no such note on this job.", remedy="Reload the page.")
+            raise Refused("missing", say("planning-there-no-such-note-on"), remedy=say("planning-reload-page"))
         plan.notes = [n for n in plan.notes if n["id"] != str(note_id)]
         plan.version += 1
         scope.session.flush()
@@ -159,11 +185,18 @@ def chosen_gates(job: Job, plan: Plan | None) -> tuple[Gate, ...]:
     skin = None
     if chosen["cover_watts"] is not None:
         # Judged anew: the same watts are another matter on a lap than on the dock that was named first.
-        skin = cover_skin(found, chosen["cover_watts"], chosen["cover_behind"], chosen["room_c"],
-                          chosen.get("cover_watts_u", 0.0))  # fmt: skip
-    facts = facts_of(found, [Action(a) for a in chosen["actions"]], chosen["kind"], swollen=job.battery_swollen,
-                     sealed=job.warranty == "running" or job.seal == "intact", skin=skin,
-                     battery=has_battery(job))  # fmt: skip
+        skin = cover_skin(
+            found, chosen["cover_watts"], chosen["cover_behind"], chosen["room_c"], chosen.get("cover_watts_u", 0.0)
+        )
+    facts = facts_of(
+        found,
+        [Action(a) for a in chosen["actions"]],
+        chosen["kind"],
+        swollen=job.battery_swollen,
+        sealed=job.warranty == "running" or job.seal == "intact",
+        skin=skin,
+        battery=has_battery(job),
+    )
     return plan_gates(facts)
 
 
@@ -171,5 +204,15 @@ def item_gates(job: Job, plan: Plan | None, kind: str, target: str) -> tuple[Gat
     """Gates of one thing that is about to be fitted, whatever the plan says."""
     found = inspection_of(plan.findings if plan else {}, job)
     over_gap = target in ("memory", "regulators", "inductors") and kind in DIE_KINDS
-    return plan_gates(facts_of(found, [Action.REPASTE], kind, swollen=False, sealed=False, skin=None,
-                               battery=has_battery(job), paste_over_gap=over_gap))  # fmt: skip
+    return plan_gates(
+        facts_of(
+            found,
+            [Action.REPASTE],
+            kind,
+            swollen=False,
+            sealed=False,
+            skin=None,
+            battery=has_battery(job),
+            paste_over_gap=over_gap,
+        )
+    )

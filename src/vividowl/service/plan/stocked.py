@@ -12,6 +12,7 @@ from vividowl.service.shelf.materials import kind_material, product_material
 from vividowl.service.shelf.shelf import ProductView, open_offcuts, product_view
 from vividowl.store.deciding import Product
 from vividowl.store.scope import Scope
+from vividowl.words import sentence
 
 DIE_PRODUCTS_MOST = 8
 
@@ -37,7 +38,7 @@ def die_materials(scope: Scope) -> list[Stocked]:
     for kind in DIE_KINDS:
         if kind not in kinds:
             found = kind_material(scope, kind)
-            out.append(Stocked(found.words, found, None))
+            out.append(Stocked(sentence(found.words), found, None))
     return out
 
 
@@ -45,8 +46,10 @@ def gap_products(scope: Scope) -> list[ProductView]:
     """What the shelf has to bridge a gap."""
     query = scope.select(Product).where(Product.removed_at.is_(None), Product.kind.in_(GAP_KINDS))
     offcuts = open_offcuts(scope)
-    return [product_view(scope, p, server_today(), [o for o in offcuts if o.lot.product_id == p.id])
-            for p in scope.session.scalars(query.order_by(Product.name)).unique()]  # fmt: skip
+    return [
+        product_view(scope, p, server_today(), [o for o in offcuts if o.lot.product_id == p.id])
+        for p in scope.session.scalars(query.order_by(Product.name)).unique()
+    ]
 
 
 def stock_words(parts: Sequence[Part]) -> str:

@@ -12,6 +12,7 @@ from sqlalchemy import func
 
 from vividowl.core.materials.nesting import SHEETS_MOST, nest
 from vividowl.core.materials.pieces import Box, Nesting, Piece, Sheet
+from vividowl.core.quantities.words import Words, say
 from vividowl.formats.cut_sheet import CutDrawing as CutDrawing
 from vividowl.formats.cut_sheet import CutPiece, cut_dxf, cut_pdf, cut_svg
 from vividowl.service.clock import server_now, server_today
@@ -21,6 +22,7 @@ from vividowl.service.workshop import Actor, Workshop, open_job
 from vividowl.store.deciding import CutSheet, Lot, Offcut, Product
 from vividowl.store.models import FitItem, Job, Shop
 from vividowl.store.scope import Scope
+from vividowl.words import sentence
 
 CUT_FORMATS = {"svg": "image/svg+xml", "dxf": "image/vnd.dxf", "pdf": "application/pdf"}
 
@@ -61,32 +63,45 @@ def expand(rows: Sequence[Mapping[str, Any]]) -> list[Piece]:
 
 def _offcut_sheet(offcut: Offcut) -> Sheet:
     taken = tuple(_box(b) for b in offcut.taken)
-    return Sheet(f"Offcut {offcut.number}", offcut.width_mm, offcut.length_mm, taken, True)
+    return Sheet(sentence(say("cutting-offcut", number=offcut.number)), offcut.width_mm, offcut.length_mm, taken, True)
 
 
 def sources_of(scope: Scope, product: Product, pieces: int) -> list[Source]:
     """Offcuts and whole sheets of a product that may be cut, offcuts first."""
     if product.unit != "sheet" or product.sheet_width_mm is None or product.sheet_length_mm is None:
-        raise Refused("invalid", f"{product.name} is not kept in sheets.", field="product_id",
-                      remedy="Choose a pad or a phase-change sheet.")  # fmt: skip
+        raise Refused(
+            "invalid",
+            say("cutting-not-kept-in-sheets", name=product.name),
+            field="product_id",
+            remedy=say("cutting-choose-pad-or-phase-change"),
+        )
     today = server_today()
     out = [
         Source(_offcut_sheet(o), o.lot_id, o.id)
         for o in scope.session.scalars(
-            scope.select(Offcut).join(Lot, Lot.id == Offcut.lot_id)
+            scope.select(Offcut)
+            .join(Lot, Lot.id == Offcut.lot_id)
             .where(Lot.product_id == product.id, Offcut.used_by.is_(None), Offcut.removed_at.is_(None))
-            .order_by(Offcut.number).with_for_update(of=Offcut)
+            .order_by(Offcut.number)
+            .with_for_update(of=Offcut)
         ).unique()
-    ]  # fmt: skip
+    ]
     for lot in product.lots:
         if lot.removed_at is not None or (lot.expires_on is not None and lot.expires_on < today):
             continue
         whole = min(math.floor(lot.remaining + 1e-9), pieces)
         size = (product.sheet_width_mm, product.sheet_length_mm)
-        out += [Source(Sheet(f"Sheet of lot {lot.code}", *size), lot.id, None) for _ in range(whole)]
+        out += [
+            Source(Sheet(sentence(say("cutting-sheet-lot", code=lot.code)), *size), lot.id, None) for _ in range(whole)
+        ]
     if not out:
-        raise Refused("conflict", f"No sheet and no offcut of {product.name} is on the shelf.", field="product_id",
-                      remedy="Add a lot on the Shelf, or choose another product.", reason="short")  # fmt: skip
+        raise Refused(
+            "conflict",
+            say("cutting-no-sheet-and-no-offcut", name=product.name),
+            field="product_id",
+            remedy=say("cutting-add-lot-on-shelf-or"),
+            reason="short",
+        )
     return out[:SHEETS_MOST]
 
 
@@ -94,11 +109,14 @@ def _drawings(pieces: Sequence[Piece], sheets: Sequence[Sheet], found: Nesting) 
     used = sorted({p.sheet for p in found.placements})
     return tuple(
         CutDrawing(
-            sheets[i].name, sheets[i].width_mm, sheets[i].length_mm, tuple(b.rect for b in sheets[i].taken),
+            sheets[i].name,
+            sheets[i].width_mm,
+            sheets[i].length_mm,
+            tuple(b.rect for b in sheets[i].taken),
             tuple(CutPiece(pieces[p.piece].name, p.box.rect) for p in found.placements if p.sheet == i),
         )
         for i in used
-    )  # fmt: skip
+    )
 
 
 def _view(pieces: Sequence[Piece], sheets: Sequence[Sheet], found: Nesting, stored: CutSheet | None = None) -> CutView:
@@ -119,9 +137,13 @@ def preview(
 
 
 def book(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, product_id: uuid.UUID, rows: Sequence[Mapping[str, Any]],
+    workshop: Workshop,
+    actor: Actor,
+    job_id: uuid.UUID,
+    product_id: uuid.UUID,
+    rows: Sequence[Mapping[str, Any]],
     kerf_mm: float,
-) -> CutView:  # fmt: skip
+) -> CutView:
     """Cut for a job: sheets leave their lots, offcuts are used up, new ones come onto the shelf, Fit notes it."""
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
@@ -133,34 +155,67 @@ def book(
         if not found.fits:
             raise Refused(
                 "conflict",
-                f"{len(found.unplaced)} of {len(pieces)} pieces find no room on what is on the shelf, the first "
-                f"is “{pieces[found.unplaced[0]].name}”.",
-                field="pieces", reason="short", remedy="Add a sheet on the Shelf, or cut fewer pieces.",
-            )  # fmt: skip
+                say(
+                    "cutting-pieces-find-no-room-on",
+                    unplaced=len(found.unplaced),
+                    pieces=len(pieces),
+                    name=pieces[found.unplaced[0]].name,
+                ),
+                field="pieces",
+                reason="short",
+                remedy=say("cutting-add-sheet-on-shelf-or"),
+            )
         used = sorted({p.sheet for p in found.placements})
-        cut = scope.add(CutSheet(
-            job_id=job.id, product_id=product.id, kerf_mm=kerf_mm, waste_share=found.waste_share,
-            member_id=actor.member_id, pieces=[],
-            sheets=[{"name": sheets[i].name, "width_mm": sheets[i].width_mm, "length_mm": sheets[i].length_mm,
-                     "taken": [b.rect for b in sheets[i].taken], "lot_id": str(sources[i].lot_id),
-                     "offcut_id": str(sources[i].offcut_id) if sources[i].offcut_id else None} for i in used],
-            placements=[{"label": pieces[p.piece].name, "sheet": used.index(p.sheet), "rect": p.box.rect,
-                         "rotated": p.rotated} for p in found.placements],
-        ))  # fmt: skip
+        cut = scope.add(
+            CutSheet(
+                job_id=job.id,
+                product_id=product.id,
+                kerf_mm=kerf_mm,
+                waste_share=found.waste_share,
+                member_id=actor.member_id,
+                pieces=[],
+                sheets=[
+                    {
+                        "name": sheets[i].name,
+                        "width_mm": sheets[i].width_mm,
+                        "length_mm": sheets[i].length_mm,
+                        "taken": [b.rect for b in sheets[i].taken],
+                        "lot_id": str(sources[i].lot_id),
+                        "offcut_id": str(sources[i].offcut_id) if sources[i].offcut_id else None,
+                    }
+                    for i in used
+                ],
+                placements=[
+                    {
+                        "label": pieces[p.piece].name,
+                        "sheet": used.index(p.sheet),
+                        "rect": p.box.rect,
+                        "rotated": p.rotated,
+                    }
+                    for p in found.placements
+                ],
+            )
+        )
         kept = {r.sheet: r for r in found.remainders}
         for i in used:
             source = sources[i]
             if source.offcut_id is None:
-                move(scope, actor, source.lot_id, -1.0, f"cut for job {job.number}", job.id)
+                move(scope, actor, source.lot_id, -1.0, say("cutting-cut-for-job", number=job.number), job.id)
             else:
                 scope.get(Offcut, source.offcut_id, lock=True).used_by = cut.id
             rest = kept[i]
             if rest.largest is not None:
-                scope.add(Offcut(
-                    lot_id=source.lot_id, number=_next_offcut(scope), width_mm=sheets[i].width_mm,
-                    length_mm=sheets[i].length_mm, taken=[b.rect for b in rest.taken], largest=rest.largest.rect,
-                    cut_from=cut.id,
-                ))  # fmt: skip
+                scope.add(
+                    Offcut(
+                        lot_id=source.lot_id,
+                        number=_next_offcut(scope),
+                        width_mm=sheets[i].width_mm,
+                        length_mm=sheets[i].length_mm,
+                        taken=[b.rect for b in rest.taken],
+                        largest=rest.largest.rect,
+                        cut_from=cut.id,
+                    )
+                )
         cut.pieces = [{**row, "item_id": str(_note(scope, job.id, product, sources[used[0]], row))} for row in rows]
         scope.session.flush()
         scope.session.refresh(cut, ["product"])
@@ -177,8 +232,16 @@ def _next_offcut(scope: Scope) -> int:
 def _note(scope: Scope, job_id: uuid.UUID, product: Product, source: Source, row: Mapping[str, Any]) -> uuid.UUID:
     """Note cut pieces in the job's Fit; the sheet itself was booked already."""
     lot = scope.get(Lot, source.lot_id)
-    item = FitItem(job_id=job_id, target=row["target"], kind=product.kind, product=product.name, lot=lot.code,
-                   amount=float(row["count"]), amount_unit="pieces", lot_id=None)  # fmt: skip
+    item = FitItem(
+        job_id=job_id,
+        target=row["target"],
+        kind=product.kind,
+        product=product.name,
+        lot=lot.code,
+        amount=float(row["count"]),
+        amount_unit="pieces",
+        lot_id=None,
+    )
     return scope.add(item).id
 
 
@@ -199,11 +262,14 @@ def stored_view(cut: CutSheet) -> CutView:
     """A cut sheet as it was booked."""
     drawings = tuple(
         CutDrawing(
-            s["name"], s["width_mm"], s["length_mm"], tuple(_box(r).rect for r in s["taken"]),
+            s["name"],
+            s["width_mm"],
+            s["length_mm"],
+            tuple(_box(r).rect for r in s["taken"]),
             tuple(CutPiece(p["label"], _box(p["rect"]).rect) for p in cut.placements if p["sheet"] == i),
         )
         for i, s in enumerate(cut.sheets)
-    )  # fmt: skip
+    )
     return CutView(drawings, tuple(None for _ in drawings), cut.waste_share, True, (), cut)
 
 
@@ -211,7 +277,7 @@ def _cut_of(scope: Scope, job_id: uuid.UUID, cut_id: uuid.UUID, *, lock: bool = 
     """A cut sheet of that very job."""
     cut = scope.get(CutSheet, cut_id, lock=lock)
     if cut.job_id != job_id:
-        raise Refused("missing", "There is no such cut sheet on this job.", remedy="Reload the page.")
+        raise Refused("missing", say("cutting-there-no-such-cut-sheet"), remedy=say("cutting-reload-page"))
     return cut
 
 
@@ -221,19 +287,31 @@ def undo(workshop: Workshop, actor: Actor, job_id: uuid.UUID, cut_id: uuid.UUID)
         cut = _cut_of(scope, job_id, cut_id, lock=True)
         job = open_job(scope, cut.job_id)
         if cut.undone_at is not None:
-            raise Refused("conflict", "This cut was taken back already.", remedy="Reload the page.")
-        made = scope.session.scalars(
-            scope.select(Offcut).where(Offcut.cut_from == cut.id).with_for_update(of=Offcut)
-        ).unique().all()  # fmt: skip
+            raise Refused("conflict", say("cutting-this-cut-was-taken-back"), remedy=say("cutting-reload-page"))
+        made = (
+            scope.session.scalars(scope.select(Offcut).where(Offcut.cut_from == cut.id).with_for_update(of=Offcut))
+            .unique()
+            .all()
+        )
         gone = next((o for o in made if o.used_by is not None), None)
         if gone is not None:
-            raise Refused("conflict", f"Offcut {gone.number}, which this cut left, has been cut since.",
-                          remedy="Take that later cut back first.")  # fmt: skip
+            raise Refused(
+                "conflict",
+                say("cutting-offcut-which-this-cut-left", number=gone.number),
+                remedy=say("cutting-take-that-later-cut-back"),
+            )
         for offcut in made:
             offcut.removed_at = server_now()
         for sheet in cut.sheets:
             if sheet["offcut_id"] is None:
-                move(scope, actor, uuid.UUID(sheet["lot_id"]), 1.0, f"cut for job {job.number} taken back", job.id)
+                move(
+                    scope,
+                    actor,
+                    uuid.UUID(sheet["lot_id"]),
+                    1.0,
+                    say("cutting-cut-for-job-taken-back", number=job.number),
+                    job.id,
+                )
             else:
                 scope.get(Offcut, uuid.UUID(sheet["offcut_id"]), lock=True).used_by = None
         for piece in cut.pieces:
@@ -248,10 +326,12 @@ def cut_file(workshop: Workshop, actor: Actor, job_id: uuid.UUID, cut_id: uuid.U
     with workshop.scope(actor) as scope:
         cut = _cut_of(scope, job_id, cut_id)
         number = scope.get(Job, cut.job_id).number
-        return draw(f"Job {number}, {cut.product.name}", stored_view(cut).drawings, form), f"cut-{number}.{form}"
+        return draw(
+            say("cutting-job", number=number, name=cut.product.name), stored_view(cut).drawings, form
+        ), f"cut-{number}.{form}"
 
 
-def draw(title: str, drawings: Sequence[CutDrawing], form: str) -> bytes:
+def draw(title: Words, drawings: Sequence[CutDrawing], form: str) -> bytes:
     """Drawings in an open format."""
     if form == "svg":
         return cut_svg(title, drawings).encode("utf-8")

@@ -6,6 +6,7 @@ from datetime import date
 from typing import Any
 
 from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.words import say
 from vividowl.formats.errors import FormatError
 from vividowl.formats.shelf_csv import ShelfLine, date_of, number_of, read_shelf, write_shelf
 from vividowl.service.clock import server_today
@@ -27,12 +28,27 @@ def export_csv(workshop: Workshop, actor: Actor) -> bytes:
         lines = []
         for view in shelf_view(scope).products:
             p = view.product
-            head = (p.kind, p.name, p.unit, _text(p.price_cents), _text(p.low_at), _text(p.sheet_width_mm),
-                    _text(p.sheet_length_mm), _text(p.thickness_mm))  # fmt: skip
+            head = (
+                p.kind,
+                p.name,
+                p.unit,
+                _text(p.price_cents),
+                _text(p.low_at),
+                _text(p.sheet_width_mm),
+                _text(p.sheet_length_mm),
+                _text(p.thickness_mm),
+            )
             lots = [
-                (x.lot.code, _text(x.lot.received_on), _text(x.lot.opened_on), _text(x.lot.expires_on),
-                 _text(x.lot.held), _text(x.lot.remaining)) for x in view.lots
-            ]  # fmt: skip
+                (
+                    x.lot.code,
+                    _text(x.lot.received_on),
+                    _text(x.lot.opened_on),
+                    _text(x.lot.expires_on),
+                    _text(x.lot.held),
+                    _text(x.lot.remaining),
+                )
+                for x in view.lots
+            ]
             lines += [ShelfLine(*head, *lot) for lot in lots or [("",) * 6]]
         return write_shelf(lines)
 
@@ -45,7 +61,7 @@ def import_csv(workshop: Workshop, actor: Actor, data: bytes) -> tuple[ShelfView
     try:
         lines = read_shelf(data)
     except FormatError as error:
-        raise Refused("invalid", str(error), field="file", remedy=error.remedy) from error
+        raise Refused("invalid", error.message, field="file", remedy=error.remedy) from error
     with workshop.scope(actor) as scope:
         products = lots = 0
         for number, line in enumerate(lines, start=2):
@@ -53,14 +69,22 @@ def import_csv(workshop: Workshop, actor: Actor, data: bytes) -> tuple[ShelfView
                 made_product, made_lot = _take_line(scope, actor, number, line)
             except FormatError as error:
                 raise Refused(
-                    "invalid", str(error), field="file", remedy=f"{error.remedy} Nothing was added."
+                    "invalid", error.message, field="file", remedy=say("file-nothing-was-added", remedy=error.remedy)
                 ) from error
             except CoreError as error:
-                raise Refused("invalid", f"Line {number}: {error}", field="file",
-                              remedy=f"{error.remedy} Nothing was added.") from error  # fmt: skip
+                raise Refused(
+                    "invalid",
+                    say("file-line", number=number, error=error.message),
+                    field="file",
+                    remedy=say("file-nothing-was-added", remedy=error.remedy),
+                ) from error
             except Refused as error:
-                raise Refused(error.kind, f"Line {number}: {error.detail}", field="file",
-                              remedy=f"{error.remedy} Nothing was added.") from error  # fmt: skip
+                raise Refused(
+                    error.kind,
+                    say("file-line-2", number=number, detail=error.detail),
+                    field="file",
+                    remedy=say("file-nothing-was-added", remedy=error.remedy),
+                ) from error
             products, lots = products + made_product, lots + made_lot
         scope.session.expire_all()
         return shelf_view(scope), products, lots
@@ -68,16 +92,20 @@ def import_csv(workshop: Workshop, actor: Actor, data: bytes) -> tuple[ShelfView
 
 def _take_line(scope: Scope, actor: Actor, number: int, line: ShelfLine) -> tuple[int, int]:
     if not line.product:
-        raise FormatError(f"Line {number} names no product.", remedy="Give each line a product.")
+        raise FormatError(say("file-line-names-no-product", number=number), remedy=say("file-give-each-line-product"))
     product, made_product = scope.one(Product, Product.name == line.product), 0
     if product is None:
         price = number_of(number, "price_cents", line.price_cents)
         fields: dict[str, Any] = {
-            "kind": line.kind, "name": line.product[:80], "unit": line.unit,
+            "kind": line.kind,
+            "name": line.product[:80],
+            "unit": line.unit,
             "price_cents": None if price is None else round(price),
-            **{n: number_of(number, n, getattr(line, n))
-               for n in ("low_at", "sheet_width_mm", "sheet_length_mm", "thickness_mm")},
-        }  # fmt: skip
+            **{
+                n: number_of(number, n, getattr(line, n))
+                for n in ("low_at", "sheet_width_mm", "sheet_length_mm", "thickness_mm")
+            },
+        }
         check_product(fields)
         product, made_product = scope.add(Product(own={}, **fields)), 1
     if not line.lot or scope.one(Lot, Lot.product_id == product.id, Lot.code == line.lot) is not None:
@@ -85,14 +113,18 @@ def _take_line(scope: Scope, actor: Actor, number: int, line: ShelfLine) -> tupl
     held = number_of(number, "held", line.held)
     left = number_of(number, "remaining", line.remaining)
     if held is None or not held > 0:
-        raise FormatError(f"Line {number}: lot {line.lot} holds nothing.", remedy="Give what the full lot held.")
+        raise FormatError(
+            say("file-line-lot-holds-nothing", number=number, lot=line.lot), remedy=say("file-give-what-full-lot-held")
+        )
     left = held if left is None else left
     if not 0 <= left <= held:
-        raise FormatError(f"Line {number}: lot {line.lot} held {held:g}, and {left:g} are said to be left.",
-                          remedy="What is left lies between nought and what it held.")  # fmt: skip
+        raise FormatError(
+            say("file-line-lot-held-and-said", number=number, lot=line.lot, held=held, left=left),
+            remedy=say("file-what-left-lies-between-nought"),
+        )
     dates = {n: date_of(number, n, getattr(line, n)) for n in ("received_on", "opened_on", "expires_on")}
     dates["received_on"] = dates["received_on"] or server_today()
     check_dates(dates)
     lot = scope.add(Lot(product_id=product.id, code=line.lot[:60], held=held, remaining=0.0, **dates))
-    move(scope, actor, lot.id, left, "read from a file")
+    move(scope, actor, lot.id, left, say("file-read-from-file"))
     return made_product, 1

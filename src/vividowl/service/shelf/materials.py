@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import asdict, dataclass
+from dataclasses import dataclass
 from typing import Any
 
 from vividowl.core.materials.kinds import (
@@ -17,11 +17,13 @@ from vividowl.core.materials.kinds import (
     source_of,
 )
 from vividowl.core.plan.prediction import learn_factor
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.service.errors import Refused
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.deciding import Lot, Plan, Product
 from vividowl.store.models import FitItem
 from vividowl.store.scope import Scope
+from vividowl.words import sentence, told
 
 SOURCES = (FROM_MEMORY, "data sheet", "measured", "learnt")
 
@@ -31,8 +33,8 @@ class ValueView:
     """A value of a material: its words, unit, the value in force, its source, and the typical value below it."""
 
     name: str
-    words: str
-    unit: str
+    words: Words
+    unit: Words
     value: float
     source: str
     note: str
@@ -46,7 +48,7 @@ class Lesson:
     """What the shop's jobs say of a kind: how many, and the factor they propose, None for too few."""
 
     kind: str
-    words: str
+    words: Words
     jobs: int
     proposed: float | None
     in_force: float
@@ -79,7 +81,7 @@ def item_material(scope: Scope, item: FitItem) -> Material | None:
 
 def values_of(kind: str, own: Mapping[str, Any], below: Mapping[str, Any] | None = None) -> tuple[ValueView, ...]:
     """All values of a kind, or of a product over its kind, with where each comes from."""
-    typical = asdict(CATALOGUE[kind])
+    typical = told(CATALOGUE[kind])
     out = []
     for name in NUMBERS:
         words, unit, low, high = BANDS[name]
@@ -94,8 +96,12 @@ def checked_own(kind: str, values: Mapping[str, Mapping[str, Any]]) -> dict[str,
     """Values with provenance, refused where no such material exists."""
     for name, row in values.items():
         if row["source"] not in SOURCES:
-            raise Refused("invalid", f"“{row['source']}” is no source of a value.", field=name,
-                          remedy=f"Allowed: {', '.join(SOURCES)}.")  # fmt: skip
+            raise Refused(
+                "invalid",
+                say("materials-no-source-value", row=row["source"]),
+                field=name,
+                remedy=say("allowed", names=listed(SOURCES)),
+            )
     material(kind, own_values(values))
     return {n: {"value": r["value"], "source": r["source"], "note": r.get("note", "")} for n, r in values.items()}
 
@@ -127,11 +133,15 @@ def learn(workshop: Workshop, actor: Actor, kind: str) -> None:
     with workshop.scope(actor) as scope:
         lesson = next((x for x in lessons_of(scope) if x.kind == kind), None)
         if lesson is None or lesson.proposed is None:
-            raise Refused("conflict", "Fewer than three jobs with this kind were predicted and measured.", field="kind",
-                          remedy="Plan and measure more of them; the typical value stays until then.",
-                          reason="not_yet")  # fmt: skip
+            raise Refused(
+                "conflict",
+                say("materials-fewer-than-three-jobs-with"),
+                field="kind",
+                remedy=say("materials-plan-and-measure-more-them"),
+                reason="not_yet",
+            )
         shop = scope.shop()
         rows = dict(shop.catalogue.get(kind, {}))
-        note = f"from {lesson.jobs} jobs of this shop"
+        note = sentence(say("materials-from-jobs-this-shop", jobs=lesson.jobs))
         rows["own_factor"] = {"value": round(lesson.proposed, 3), "source": "learnt", "note": note}
         shop.catalogue = {**shop.catalogue, kind: checked_own(kind, rows)}

@@ -12,13 +12,15 @@ from sqlalchemy.exc import IntegrityError
 
 from vividowl.core.materials.kinds import CATALOGUE, DIE_KINDS
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.service.clock import server_now, server_today
 from vividowl.service.errors import Refused
 from vividowl.service.shelf.materials import Lesson, ValueView, checked_own, lessons_of, values_of
-from vividowl.service.shelf.stock import UNIT_WORDS, counted, move, moves_of
+from vividowl.service.shelf.stock import counted, move, moves_of
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.deciding import UNITS, Lot, Offcut, Product, StockMove
 from vividowl.store.scope import Scope
+from vividowl.words import sentences
 
 SOON_DAYS = 60
 AMOUNT_MOST = 100_000.0
@@ -57,7 +59,7 @@ class KindView:
     """A kind of material with the values in force."""
 
     kind: str
-    words: str
+    words: Words
     for_die: bool
     values: tuple[ValueView, ...]
 
@@ -76,31 +78,53 @@ def product_view(scope: Scope, product: Product, day: date, offcuts: Sequence[Of
     """A product as the page sees it."""
     lots = tuple(
         LotView(
-            lot, lot.expires_on is not None and lot.expires_on < day,
+            lot,
+            lot.expires_on is not None and lot.expires_on < day,
             lot.expires_on is not None and 0 <= (lot.expires_on - day).days <= SOON_DAYS,
         )
         for lot in product.lots
         if lot.removed_at is None
-    )  # fmt: skip
+    )
     remaining = sum(v.lot.remaining for v in lots if not v.expired)
     low = product.low_at is not None and remaining < product.low_at
-    warnings = [f"Lot {v.lot.code} has expired." for v in lots if v.expired and v.lot.remaining > 0]
-    warnings += [f"Lot {v.lot.code} expires within {SOON_DAYS} days." for v in lots if v.expires_soon]
+    warnings: list[Words] = [
+        say("shelf-lot-has-expired", code=v.lot.code) for v in lots if v.expired and v.lot.remaining > 0
+    ]
+    warnings += [
+        say("shelf-lot-expires-within-days", code=v.lot.code, soon_days=SOON_DAYS) for v in lots if v.expires_soon
+    ]
     if low:
         warnings.append(
-            f"Low: {counted(remaining, product.unit)} left, wanted: {counted(product.low_at or 0, product.unit)}."
+            say(
+                "shelf-low-left-wanted",
+                unit=counted(remaining, product.unit),
+                product_unit=counted(product.low_at or 0, product.unit),
+            )
         )
     below = scope.shop().catalogue.get(product.kind, {})
-    return ProductView(product, lots, tuple(offcuts), values_of(product.kind, product.own, below), remaining, low,
-                       tuple(warnings))  # fmt: skip
+    return ProductView(
+        product,
+        lots,
+        tuple(offcuts),
+        values_of(product.kind, product.own, below),
+        remaining,
+        low,
+        tuple(sentences(warnings)),
+    )
 
 
 def shelf_view(scope: Scope) -> ShelfView:
     """The whole shelf."""
-    products = scope.session.scalars(
-        scope.select(Product).where(Product.removed_at.is_(None)).order_by(Product.kind, Product.name)
-        .execution_options(populate_existing=True)
-    ).unique().all()  # fmt: skip
+    products = (
+        scope.session.scalars(
+            scope.select(Product)
+            .where(Product.removed_at.is_(None))
+            .order_by(Product.kind, Product.name)
+            .execution_options(populate_existing=True)
+        )
+        .unique()
+        .all()
+    )
     offcuts = open_offcuts(scope)
     day, shop = server_today(), scope.shop()
     return ShelfView(
@@ -108,8 +132,9 @@ def shelf_view(scope: Scope) -> ShelfView:
         tuple(
             KindView(k, m.words, k in DIE_KINDS, values_of(k, shop.catalogue.get(k, {}))) for k, m in CATALOGUE.items()
         ),
-        lessons_of(scope), shop.currency,
-    )  # fmt: skip
+        lessons_of(scope),
+        shop.currency,
+    )
 
 
 def open_offcuts(scope: Scope) -> Sequence[Offcut]:
@@ -127,21 +152,33 @@ def get_shelf(workshop: Workshop, actor: Actor) -> ShelfView:
 def check_product(fields: Mapping[str, Any]) -> None:
     """Refuse a product that cannot be."""
     if fields["kind"] not in CATALOGUE:
-        raise Refused("invalid", f"“{fields['kind']}” is no kind of material.", field="kind",
-                      remedy=f"Allowed: {', '.join(CATALOGUE)}.")  # fmt: skip
+        raise Refused(
+            "invalid",
+            say("shelf-no-kind-material", fields=fields["kind"]),
+            field="kind",
+            remedy=say("allowed", names=listed(CATALOGUE)),
+        )
     if fields["unit"] not in UNITS:
-        raise Refused("invalid", f"“{fields['unit']}” is no unit of the shelf.", field="unit",
-                      remedy=f"Allowed: {', '.join(UNITS)}.")  # fmt: skip
+        raise Refused(
+            "invalid",
+            say("shelf-no-unit-shelf", fields=fields["unit"]),
+            field="unit",
+            remedy=say("allowed", names=listed(UNITS)),
+        )
     for name in ("sheet_width_mm", "sheet_length_mm"):
         if fields[name] is not None:
-            require_range(name, fields[name], "mm", 5.0, 2000.0, "Measure the whole sheet.")
+            require_range(name, fields[name], "mm", 5.0, 2000.0, say("shelf-measure-whole-sheet"))
     if fields["unit"] == "sheet" and (fields["sheet_width_mm"] is None or fields["sheet_length_mm"] is None):
-        raise Refused("invalid", "A sheet has no size.", field="sheet_width_mm",
-                      remedy="Give width and length of a whole sheet.")  # fmt: skip
+        raise Refused(
+            "invalid",
+            say("shelf-sheet-has-no-size"),
+            field="sheet_width_mm",
+            remedy=say("shelf-give-width-and-length-whole"),
+        )
     if fields["thickness_mm"] is not None:
         require_range("thickness_mm", fields["thickness_mm"], "mm", 0.05, 20.0)
     if fields["price_cents"] is not None:
-        require_range("price", fields["price_cents"] / 100, "", 0, 100000, "Price of one unit, without tax.")
+        require_range("price", fields["price_cents"] / 100, "", 0, 100000, say("shelf-price-one-unit-without-tax"))
     if fields["low_at"] is not None:
         require_range("low_at", fields["low_at"], "", 0, AMOUNT_MOST)
 
@@ -157,18 +194,26 @@ def save_product(
             product = Product(version=0)
         else:
             product = scope.get(Product, product_id, lock=True)
-            check_version(product.version, version, "The product")
+            check_version(product.version, version, say("shelf-product"))
             if product.unit != fields["unit"] and any(lot.held for lot in product.lots):
-                raise Refused("conflict", f"{product.name} is counted in {UNIT_WORDS[product.unit]} and has lots.",
-                              field="unit", remedy="Add a second product for the other unit.")  # fmt: skip
+                raise Refused(
+                    "conflict",
+                    say("shelf-counted-in-and-has-lots", name=product.name, unit=say("unit-plural", unit=product.unit)),
+                    field="unit",
+                    remedy=say("shelf-add-second-product-for-other"),
+                )
         for name, value in {**fields, "own": own}.items():
             setattr(product, name, value)
         product.version += 1
         try:
             scope.add(product)
         except IntegrityError as error:
-            raise Refused("conflict", f"There is a product “{fields['name']}” on the shelf, or it was taken off it.",
-                          field="name", remedy="Choose another name, or add a lot to it.") from error  # fmt: skip
+            raise Refused(
+                "conflict",
+                say("shelf-there-product-on-shelf-or", fields=fields["name"]),
+                field="name",
+                remedy=say("shelf-choose-another-name-or-add"),
+            ) from error
         return shelf_view(scope)
 
 
@@ -182,13 +227,17 @@ def set_product_removed(workshop: Workshop, actor: Actor, product_id: uuid.UUID,
 
 def add_lot(workshop: Workshop, actor: Actor, product_id: uuid.UUID, fields: Mapping[str, Any]) -> ShelfView:
     """A tube or a pack comes in."""
-    require_range("held", fields["held"], "", 1e-3, AMOUNT_MOST, "What the tube or pack holds, in the product's unit.")
+    require_range("held", fields["held"], "", 1e-3, AMOUNT_MOST, say("shelf-what-tube-or-pack-holds"))
     check_dates(fields)
     with workshop.scope(actor) as scope:
         product = scope.get(Product, product_id, lock=True)
         if scope.one(Lot, Lot.product_id == product.id, Lot.code == fields["code"]) is not None:
-            raise Refused("conflict", f"{product.name} has a lot {fields['code']} already.", field="code",
-                          remedy="Add a letter to the code, or correct the lot that is there.")  # fmt: skip
+            raise Refused(
+                "conflict",
+                say("shelf-has-lot-already", name=product.name, fields=fields["code"]),
+                field="code",
+                remedy=say("shelf-add-letter-to-code-or"),
+            )
         lot = scope.add(Lot(product_id=product.id, remaining=0.0, **fields))
         move(scope, actor, lot.id, fields["held"], "received")
         scope.session.expire(product)
@@ -199,24 +248,32 @@ def check_dates(fields: Mapping[str, Any]) -> None:
     """Refuse dates of a lot that contradict each other."""
     opened, received, expires = fields["opened_on"], fields["received_on"], fields["expires_on"]
     if opened is not None and opened < received:
-        raise Refused("invalid", f"Opened on {opened}, but received on {received}.", field="opened_on",
-                      remedy="A lot cannot be opened before it is there.")  # fmt: skip
+        raise Refused(
+            "invalid",
+            say("shelf-opened-on-but-received-on", opened=opened, received=received),
+            field="opened_on",
+            remedy=say("shelf-lot-cannot-be-opened-before"),
+        )
     if expires is not None and expires < received:
-        raise Refused("invalid", f"Expires on {expires}, but received on {received}.", field="expires_on",
-                      remedy="Check the year on the label.")  # fmt: skip
+        raise Refused(
+            "invalid",
+            say("shelf-expires-on-but-received-on", expires=expires, received=received),
+            field="expires_on",
+            remedy=say("shelf-check-year-on-label"),
+        )
 
 
 def save_lot(workshop: Workshop, actor: Actor, lot_id: uuid.UUID, fields: Mapping[str, Any]) -> ShelfView:
     """Dates of a lot, and what is left of it when it was weighed or counted."""
     with workshop.scope(actor) as scope:
         lot = scope.get(Lot, lot_id, lock=True)
-        check_version(lot.version, fields["version"], f"Lot {lot.code}")
+        check_version(lot.version, fields["version"], say("shelf-lot", code=lot.code))
         lot.version += 1
         opened, expires = fields["opened_on"], fields["expires_on"]
         check_dates({"opened_on": opened, "expires_on": expires, "received_on": lot.received_on})
         lot.opened_on, lot.expires_on = opened, expires
         if fields["remaining"] is not None and fields["remaining"] != lot.remaining:
-            require_range("remaining", fields["remaining"], UNIT_WORDS[lot.product.unit], 0.0, AMOUNT_MOST)
+            require_range("remaining", fields["remaining"], say("unit-plural", unit=lot.product.unit), 0.0, AMOUNT_MOST)
             move(scope, actor, lot.id, fields["remaining"] - lot.remaining, fields["reason"].strip() or "counted")
         scope.session.flush()
         return shelf_view(scope)
@@ -235,7 +292,9 @@ def set_offcut_removed(workshop: Workshop, actor: Actor, offcut_id: uuid.UUID, r
     with workshop.scope(actor) as scope:
         offcut = scope.get(Offcut, offcut_id, lock=True)
         if offcut.used_by is not None:
-            raise Refused("conflict", f"Offcut {offcut.number} was used up.", remedy="Reload the Shelf.")
+            raise Refused(
+                "conflict", say("shelf-offcut-was-used-up", number=offcut.number), remedy=say("shelf-reload-shelf")
+            )
         offcut.removed_at = server_now() if removed else None
         scope.session.flush()
         return shelf_view(scope)

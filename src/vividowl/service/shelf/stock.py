@@ -4,18 +4,17 @@ from __future__ import annotations
 
 import uuid
 
-from vividowl.core.quantities.errors import figure
+from vividowl.core.quantities.words import Words, say
 from vividowl.service.errors import Refused
 from vividowl.service.workshop import Actor
 from vividowl.store.deciding import Lot, StockMove
 from vividowl.store.scope import Scope
+from vividowl.words import sentence
 
-UNIT_WORDS = {"g": "g", "mL": "mL", "sheet": "sheets", "piece": "pieces"}
 
-
-def counted(amount: float, unit: str) -> str:
+def counted(amount: float, unit: str) -> Words:
     """An amount with its unit: 0.5 g, 1 sheet, 3 sheets."""
-    return f"{figure(amount)} {unit if amount == 1 else UNIT_WORDS[unit]}"
+    return say("counted", amount=amount, unit=unit)
 
 
 ROUNDING = 1e-9
@@ -25,13 +24,17 @@ def locked_lot(scope: Scope, lot_id: uuid.UUID) -> Lot:
     """A lot, locked until the transaction ends, so that two tablets cannot both take the last of it."""
     lot = scope.get(Lot, lot_id, lock=True)
     if lot.removed_at is not None:
-        raise Refused("missing", f"Lot {lot.code} was taken off the shelf.", field="lot_id",
-                      remedy="Choose another lot, or bring it back on the Shelf.")  # fmt: skip
+        raise Refused(
+            "missing",
+            say("stock-lot-was-taken-off-shelf", code=lot.code),
+            field="lot_id",
+            remedy=say("stock-choose-another-lot-or-bring"),
+        )
     return lot
 
 
 def move(
-    scope: Scope, actor: Actor, lot_id: uuid.UUID, amount: float, reason: str, job_id: uuid.UUID | None = None
+    scope: Scope, actor: Actor, lot_id: uuid.UUID, amount: float, reason: Words, job_id: uuid.UUID | None = None
 ) -> Lot:
     """Change a lot by an amount, below nought for what leaves it."""
     lot = locked_lot(scope, lot_id)
@@ -40,17 +43,30 @@ def move(
         unit = lot.product.unit
         raise Refused(
             "conflict",
-            f"{lot.product.name}, lot {lot.code}, holds {counted(lot.remaining, unit)}; {counted(-amount, unit)} "
-            f"{'is' if amount == -1 else 'are'} asked for.",
-            field="amount", reason="short",
-            remedy="Take the rest from another lot, or correct what is left on the Shelf by weighing it.",
-        )  # fmt: skip
+            say(
+                "stock-lot-holds-asked-for",
+                name=lot.product.name,
+                code=lot.code,
+                unit=counted(lot.remaining, unit),
+                amount_unit=counted(-amount, unit),
+                if_amount=amount == -1,
+            ),
+            field="amount",
+            reason="short",
+            remedy=say("stock-take-rest-from-another-lot"),
+        )
     lot.remaining = max(0.0, left)
     lot.version += 1
     scope.add(
-        StockMove(lot_id=lot.id, job_id=job_id, amount=amount, remaining=lot.remaining, reason=reason,
-                  member_id=actor.member_id)
-    )  # fmt: skip
+        StockMove(
+            lot_id=lot.id,
+            job_id=job_id,
+            amount=amount,
+            remaining=lot.remaining,
+            reason=sentence(reason),
+            member_id=actor.member_id,
+        )
+    )
     return lot
 
 

@@ -14,6 +14,7 @@ from sqlalchemy import select, update
 from sqlalchemy.exc import IntegrityError
 from sqlalchemy.orm import Session
 
+from vividowl.core.quantities.words import listed, say
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.names import plain_name
@@ -55,7 +56,7 @@ class SignedIn:
 def _signed_in(session: Session, member: Member) -> SignedIn:
     shop = session.get(Shop, member.shop_id)
     if shop is None:
-        raise Refused("missing", "There is no such shop.")
+        raise Refused("missing", say("accounts-there-no-such-shop"))
     return SignedIn(member.id, shop.id, member.name, member.role, shop.name, shop.demo, shop.currency)
 
 
@@ -70,9 +71,11 @@ def sign_in(workshop: Workshop, login: str, password: str) -> SignedIn:
             fits = False
         if member is None or not fits:
             raise Refused(
-                "forbidden", "Login and password do not fit.", field="password",
-                remedy="Check both. An owner can set a new password with: vividowl user password LOGIN",
-            )  # fmt: skip
+                "forbidden",
+                say("accounts-login-and-password-do-not"),
+                field="password",
+                remedy=say("accounts-check-both-owner-can-set"),
+            )
         if member.password_hash and _hasher.check_needs_rehash(member.password_hash):
             member.password_hash = _hasher.hash(password)
         return _signed_in(session, member)
@@ -83,7 +86,9 @@ def sign_in_demo(workshop: Workshop) -> SignedIn:
     with workshop.database.session() as session:
         owner = demo_owner(session)
         if owner is None:
-            raise Refused("missing", "There is no demo shop here.", remedy="Sign in with login and password.")
+            raise Refused(
+                "missing", say("accounts-there-no-demo-shop-here"), remedy=say("accounts-sign-in-with-login-and")
+            )
         return _signed_in(session, owner)
 
 
@@ -129,9 +134,10 @@ def my_sessions(workshop: Workshop, actor: Actor, here: uuid.UUID | None) -> lis
     """The open sessions of the one who asks, latest first."""
     with workshop.scope(actor) as scope:
         query = scope.select(SignIn).where(
-            SignIn.member_id == actor.member_id, SignIn.ended_at.is_(None),
+            SignIn.member_id == actor.member_id,
+            SignIn.ended_at.is_(None),
             SignIn.seen_at > server_now() - IDLE_MOST,
-        )  # fmt: skip
+        )
         rows = scope.session.scalars(query.order_by(SignIn.seen_at.desc())).all()
         return [OpenSession(r.id, r.agent, r.began_at, r.seen_at, r.id == here) for r in rows]
 
@@ -141,7 +147,7 @@ def withdraw_session(workshop: Workshop, actor: Actor, session_id: uuid.UUID) ->
     with workshop.scope(actor) as scope:
         row = scope.one(SignIn, SignIn.id == session_id, SignIn.member_id == actor.member_id)
         if row is None:
-            raise Refused("missing", "There is no such session of yours.", remedy="Reload the page.")
+            raise Refused("missing", say("accounts-there-no-such-session-yours"), remedy=say("accounts-reload-page"))
         row.ended_at = row.ended_at or server_now()
 
 
@@ -154,31 +160,42 @@ def state(workshop: Workshop) -> tuple[bool, bool]:
 def _check_password(password: str) -> None:
     if len(password) < PASSWORD_LEAST:
         raise Refused(
-            "invalid", f"The password has {len(password)} characters, at least {PASSWORD_LEAST} are needed.",
-            field="password", remedy="Take a few words that do not belong together.",
-        )  # fmt: skip
+            "invalid",
+            say("accounts-password-has-characters-at-least", password=len(password), password_least=PASSWORD_LEAST),
+            field="password",
+            remedy=say("accounts-take-few-words-that-do"),
+        )
 
 
 def _make_member(scope: Scope, login: str, name: str, role: str, password: str | None) -> Member:
     login = login.strip().lower()
     if not re.fullmatch(r"[a-z0-9][a-z0-9._@-]{1,79}", login):
-        raise Refused("invalid", f"“{login}” is no login.", field="login",
-                      remedy="Use 2 to 80 of a–z, 0–9, dot, dash, underscore, @.")  # fmt: skip
+        raise Refused(
+            "invalid", say("accounts-no-login", login=login), field="login", remedy=say("accounts-use-to-z-dot-dash")
+        )
     if role not in ROLES:
-        raise Refused("invalid", f"“{role}” is no role.", field="role", remedy=f"Allowed: {', '.join(ROLES)}.")
+        raise Refused(
+            "invalid", say("accounts-no-role", role=role), field="role", remedy=say("allowed", names=listed(ROLES))
+        )
     if not name.strip():
-        raise Refused("invalid", "The name is empty.", field="name", remedy="It stands in the customer's record.")
+        raise Refused(
+            "invalid", say("accounts-name-empty"), field="name", remedy=say("accounts-stands-in-customer-s-record")
+        )
     if password is not None:
         _check_password(password)
     try:
         return scope.add(
             Member(
-                login=login, name=name.strip(), role=role,
+                login=login,
+                name=name.strip(),
+                role=role,
                 password_hash=_hasher.hash(password) if password is not None else None,
             )
-        )  # fmt: skip
+        )
     except IntegrityError as error:
-        raise Refused("conflict", f"The login “{login}” is taken.", field="login", remedy="Choose another.") from error
+        raise Refused(
+            "conflict", say("accounts-login-taken", login=login), field="login", remedy=say("accounts-choose-another")
+        ) from error
 
 
 def found_shop(
@@ -187,9 +204,11 @@ def found_shop(
     """Make a shop and its first owner. A real shop only while there is none."""
     with workshop.database.session() as session:
         if shop_count(session):
-            raise Refused("conflict", "There is a shop already.", remedy="Sign in, or ask its owner for an account.")
+            raise Refused("conflict", say("accounts-there-shop-already"), remedy=say("accounts-sign-in-or-ask-its"))
         if not shop_name.strip():
-            raise Refused("invalid", "The shop has no name.", field="shop_name", remedy="It heads the record.")
+            raise Refused(
+                "invalid", say("accounts-shop-has-no-name"), field="shop_name", remedy=say("accounts-heads-record")
+            )
         shop = Shop(name=shop_name.strip(), demo=demo)
         session.add(shop)
         session.flush()
@@ -202,7 +221,7 @@ def only_shop(workshop: Workshop) -> uuid.UUID:
     with workshop.database.session() as session:
         shops = session.scalars(select(Shop.id)).all()
     if not shops:
-        raise Refused("missing", "There is no shop yet.", remedy="Run ./start --empty, or vividowl demo.")
+        raise Refused("missing", say("accounts-there-no-shop-yet"), remedy=say("accounts-run-start-empty-or-vividowl"))
     return shops[0]
 
 
@@ -218,10 +237,13 @@ def set_password(workshop: Workshop, login: str, password: str) -> None:
     with workshop.database.session() as session:
         member = member_by_login(session, login.strip().lower())
         if member is None:
-            raise Refused("missing", f"There is no member “{login}”.", remedy="See: vividowl user list")
+            raise Refused(
+                "missing", say("accounts-there-no-member", login=login), remedy=say("accounts-see-vividowl-user-list")
+            )
         member.password_hash = _hasher.hash(password)
-        session.execute(update(SignIn).where(SignIn.member_id == member.id, SignIn.ended_at.is_(None))
-                        .values(ended_at=server_now()))  # fmt: skip
+        session.execute(
+            update(SignIn).where(SignIn.member_id == member.id, SignIn.ended_at.is_(None)).values(ended_at=server_now())
+        )
 
 
 def members(workshop: Workshop, shop_id: uuid.UUID) -> list[tuple[str, str, str, bool]]:

@@ -11,6 +11,7 @@ from vividowl.core.materials.application import School
 from vividowl.core.materials.life import LifeSchool
 from vividowl.core.plan.price import TASKS, tasks_of
 from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import listed, say
 from vividowl.service.bench.times import learnt_minutes
 from vividowl.service.errors import Refused
 from vividowl.store.models import Shop
@@ -35,10 +36,13 @@ def habits_of(shop: Shop) -> Habits:
     kept = shop.habits
     school = kept.get("application_school")
     return Habits(
-        shop.hourly_rate_cents, shop.tax_percent, School(school) if school else None,
-        LifeSchool(kept.get("life_school", LifeSchool.USUAL)), dict(kept.get("hands_min", {})),
+        shop.hourly_rate_cents,
+        shop.tax_percent,
+        School(school) if school else None,
+        LifeSchool(kept.get("life_school", LifeSchool.USUAL)),
+        dict(kept.get("hands_min", {})),
         int(kept.get("tighten_percent", TIGHTENING_SCHOOLS[0])),
-    )  # fmt: skip
+    )
 
 
 def minutes_of(scope: Scope) -> dict[str, float]:
@@ -49,19 +53,31 @@ def minutes_of(scope: Scope) -> dict[str, float]:
 
 def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:
     """Keep them. Minutes that are the usual ones are not kept."""
-    require_range("hourly_rate", fields["hourly_rate_cents"] / 100, "", 0, 1000, "The rate of an hour without tax.")
-    require_range("tax_percent", fields["tax_percent"], "%", 0, 40, "0 when there is none.")
+    require_range("hourly_rate", fields["hourly_rate_cents"] / 100, "", 0, 1000, say("habits-rate-hour-without-tax"))
+    require_range("tax_percent", fields["tax_percent"], "%", 0, 40, say("habits-when-there-none"))
     school, life = fields["application_school"], fields["life_school"]
     if school is not None and school not in set(School):
-        raise Refused("invalid", f"“{school}” is no way of putting paste on.", field="application_school",
-                      remedy=f"Allowed: {', '.join(School)}, or none to let die and paste decide.")  # fmt: skip
+        raise Refused(
+            "invalid",
+            say("habits-no-way-putting-paste-on", school=school),
+            field="application_school",
+            remedy=say("habits-allowed-or-none-to-let", school=listed(School)),
+        )
     if life not in set(LifeSchool):
-        raise Refused("invalid", f"“{life}” is no way of looking again.", field="life_school",
-                      remedy=f"Allowed: {', '.join(LifeSchool)}.")  # fmt: skip
+        raise Refused(
+            "invalid",
+            say("habits-no-way-looking-again", life=life),
+            field="life_school",
+            remedy=say("allowed", names=listed(LifeSchool)),
+        )
     tightening_passes(fields["tighten_percent"])
     tasks_of((), fields["hands_min"])
     shop = scope.shop()
     shop.hourly_rate_cents, shop.tax_percent = fields["hourly_rate_cents"], fields["tax_percent"]
     own = {name: value for name, value in fields["hands_min"].items() if value != TASKS[name].hands_min}
-    shop.habits = {"application_school": school, "life_school": life, "hands_min": own,
-                   "tighten_percent": fields["tighten_percent"]}  # fmt: skip
+    shop.habits = {
+        "application_school": school,
+        "life_school": life,
+        "hands_min": own,
+        "tighten_percent": fields["tighten_percent"],
+    }

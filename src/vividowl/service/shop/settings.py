@@ -11,6 +11,7 @@ from sqlalchemy import select
 from vividowl.core.plan.price import TASKS
 from vividowl.core.quantities.uncertainty import Tolerances, checked_tolerances
 from vividowl.core.quantities.units import require_room_c
+from vividowl.core.quantities.words import Words, say
 from vividowl.service.bench.times import TaskTime, learnt_minutes
 from vividowl.service.measure.comparing import note_verdict, tolerances_of
 from vividowl.service.plan.outcomes import Record, record_of
@@ -34,7 +35,7 @@ class ShopSettings:
     usual: Tolerances
     currency: str
     habits: Habits
-    tasks: tuple[tuple[str, str, float, float], ...]
+    tasks: tuple[tuple[str, Words, float, float], ...]
     record: Record
     learnt: Mapping[str, TaskTime]
 
@@ -76,7 +77,7 @@ def save_settings(
     usual = asdict(Tolerances())
     with workshop.scope(actor) as scope:
         shop = scope.session.scalars(select(Shop).where(Shop.id == scope.shop_id).with_for_update()).one()
-        check_version(shop.version, version, "What is set here")
+        check_version(shop.version, version, say("settings-what-set-here"))
         shop.version += 1
         shop.reference_room_c = reference_room_c
         shop.tolerances = {name: value for name, value in wanted.items() if value != usual[name]}

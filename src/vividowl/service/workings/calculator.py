@@ -4,9 +4,12 @@ from __future__ import annotations
 
 import math
 import re
-from collections.abc import Callable, Mapping
+from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any
+
+from vividowl.core.quantities.words import Words, listed, say
+from vividowl.service.workings.documented import Parameter, documented, together
 
 REQUIRED = object()
 
@@ -70,97 +73,79 @@ def sizes(text: str) -> list[tuple[float, float]]:
     return out
 
 
-KIND_WORDS: Mapping[Callable[[str], Any], str] = {
-    number: "a number", count: "a whole number", numbers: "numbers such as 60,50",
-    clock: "seconds, or minutes and seconds such as 19:21", sizes: "sizes such as 15.5x15.5,3*12x10", str: "a word",
-}  # fmt: skip
-
-
 @dataclass(frozen=True)
 class Input:
-    """A key with how its text is read; REQUIRED as default when it must be given. words and unit are for the page,
-    example what it shows at first, choices the words that are allowed."""
+    """A key with how its text is read; REQUIRED as default when it must be given. example: what the page shows at
+    first; choices: the words that are allowed; of: the rule's own name for it; unit: where no rule takes it as it is."""
 
     key: str
     read: Callable[[str], Any] = number
     default: Any = REQUIRED
-    words: str = ""
-    unit: str = ""
     example: str = ""
     choices: tuple[str, ...] = ()
+    of: str = ""
+    unit: str | None = None
 
 
 @dataclass(frozen=True)
 class Working:
-    """A calculator: what it is for, its inputs, the computation from inputs to results by name, and what stands behind
-    it: formula, limits and source."""
+    """A calculator: its inputs, the computation from inputs to results by name, and the rules behind it, which say
+    formula, limits, units and source themselves."""
 
     name: str
-    title: str
-    words: str
-    group: str
     inputs: tuple[Input, ...]
     compute: Callable[..., dict[str, Any]]
-    formula: str
-    limits: str
-    source: str
+    rules: tuple[Callable[..., Any], ...]
+
+    @property
+    def title(self) -> Words:
+        """What it is called."""
+        return say(f"working-{self.name}")
+
+    @property
+    def words(self) -> Words:
+        """What it is for."""
+        return say(f"working-{self.name}.words")
+
+    @property
+    def formula(self) -> str:
+        """What is worked out."""
+        return together(self.rules, "formula")
+
+    @property
+    def source(self) -> str:
+        """Where it comes from."""
+        return together(self.rules, "source")
+
+    @property
+    def limits(self) -> Words:
+        """What may go in, and when the rules hold."""
+        each = [
+            say("working-limit", words=self.label(i), allowed=p.allowed)
+            for i in self.inputs
+            if (p := self.parameter(i)) is not None and p.allowed
+        ]
+        held = together(self.rules, "range")
+        return listed([*each, *([held] if held else [])], "semicolon")
+
+    def label(self, one: Input) -> Words:
+        """How an input is called."""
+        return say(f"working-{self.name}.{one.key}")
+
+    def parameter(self, one: Input) -> Parameter | None:
+        """What the rules say of an input, None when none takes it as it is."""
+        if one.unit is not None:
+            return None
+        return next((p for r in self.rules if (p := documented(r).parameters.get(one.of or one.key)) is not None), None)
+
+    def unit(self, one: Input) -> str:
+        """The unit of an input as it is written."""
+        if one.read is clock:
+            return "m:ss"
+        found = self.parameter(one)
+        return one.unit if one.unit is not None else found.unit if found is not None else ""
 
 
-# How a result is written on the page: words, unit, digits.
-RESULTS: Mapping[str, tuple[str, str, int]] = {
-    "volume_ul": ("Volume", "µL", 1), "mass_g": ("Mass", "g", 3), "bead_diameter_mm": ("As one bead", "mm across", 1),
-    "consistent": ("The label can be right", "", 0), "implied_density_g_ml": ("Density it implies", "g/mL", 2),
-    "thickness_mm": ("Thickness", "mm", 1), "stack_mm": ("Pads", "mm", 1),
-    "compression_min": ("Pressed at the widest gap", "%", 0), "compression_max": ("Pressed at the narrowest", "%", 0),
-    "fits": ("It fits", "", 0), "sheets": ("Sheets", "", 0), "waste_share": ("Of these becomes no piece", "%", 0),
-    "offcut_share": ("Of these stays as an offcut", "%", 0),
-    "resistance_K_per_W": ("Resistance", "K/W", 4), "drop_K": ("It costs", "K", 2), "flow_L_s": ("Flow", "L/s", 2),
-    "flow_cfm": ("The same", "CFM", 1), "mean_db": ("Mean by energy", "dB", 1), "sum_db": ("Sum by energy", "dB", 1),
-    "corrected_db": ("Without the background", "dB", 1), "correction_db": ("Correction", "dB", 2),
-    "upper_bound": ("Only an upper bound", "", 0), "speed_ratio": ("Fan speed", "times", 2),
-    "flow_ratio": ("Air flow", "times", 2), "exhaust_rise_ratio": ("Exhaust rise at equal power", "times", 2),
-    "change": ("Change", "", 2), "change_percent": ("In per cent", "%", 2), "saved_s": ("Saved", "s", 1),
-    "less_time_percent": ("Less time", "%", 2), "more_throughput_percent": ("More throughput", "%", 2),
-    "hours": ("Time in the bath", "h", 2), "rate_um_h": ("Rate", "µm/h", 2), "skin_c": ("Hottest place", "°C", 1),
-    "limit_c": ("Limit for this contact", "°C", 0), "allowed": ("Allowed", "", 0),
-    "cover_K_per_W": ("Cover to the room", "K/W", 2), "rise_k": ("Rise over room", "K", 1),
-    "at_reference_c": ("In the reference room", "°C", 1), "capacity_w": ("It can hold", "W", 1),
-    "pad_K_per_W": ("Pad", "K/W", 3), "shim_K_per_W": ("Shim with its films", "K/W", 3),
-    "school": ("Put it on as", "", 0), "reason": ("Why", "", 0), "months": ("Look again after", "months", 0),
-    "left_g": ("Left afterwards", "g", 2), "doses": ("Doses in it now", "", 0), "parts": ("Parts", "", 2),
-    "work": ("Work", "", 2), "tax": ("Tax", "", 2), "total": ("Total", "", 2), "force_n": ("Pads push back", "N", 0),
-    "clamp_percent": ("Of the clamping force", "%", 0), "lifts": ("It lifts the cooler", "", 0),
-    "putty": ("Putty is needed", "", 0), "piece_mm": ("Cut it as", "mm", 1), "c": ("Reading", "°C", 1),
-    "k": ("Difference", "K", 1), "strokes": ("Strokes", "", 0), "stroke_mm": ("Each long", "mm", 0),
-    "diameter_mm": ("And thick", "mm", 1), "gap_mm": ("Gap", "mm", 2), "tolerance_mm": ("It may be off by", "mm", 2),
-    "bath": ("Bath", "", 0), "expected_um": ("It should have put on", "µm", 1),
-    "of_expected_percent": ("Of that it did", "%", 0),
-}  # fmt: skip
-PERCENT_OF_SHARE = ("compression_min", "compression_max", "waste_share", "offcut_share")
-
-
-def written(result: Mapping[str, Any]) -> list[tuple[str, str, str, str]]:
-    """Results as the page writes them: key, words, text, unit. What is None is not known and says so."""
-    out = []
-    for key, value in result.items():
-        if key == "placements":
-            continue
-        words, unit, digits = RESULTS[key]
-        if key in PERCENT_OF_SHARE and value is not None:
-            value = 100.0 * value
-        out.append((key, words, _text(value, digits), unit))
-    return out
-
-
-def _text(value: Any, digits: int) -> str:  # noqa: ANN401
-    if value is None:
-        return "not known"
-    if isinstance(value, bool):
-        return "yes" if value else "no"
-    if isinstance(value, list):
-        return " + ".join(f"{v:g}" for v in value)
-    if isinstance(value, tuple):
-        return " × ".join(f"{v:g}" for v in value)
-    if isinstance(value, (int, float)):
-        return f"{value:,.{digits}f}".replace("-", "−")
-    return str(value).replace("_", " ")
+def how_it_is_read(read: Callable[[str], Any]) -> Words:
+    """What a text has to be."""
+    return say(f"reads-{read.__name__}")

@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import asdict
 from typing import Any
 
 from vividowl.core.bench.log.events import BenchEvent
 from vividowl.core.bench.log.log import before
+from vividowl.core.quantities.words import Words, say
 from vividowl.service.bench import words as w
 from vividowl.service.bench.view import BenchView, PlaceView, StepView
 from vividowl.service.bench.work import Batch
@@ -45,6 +45,7 @@ from vividowl.web.bench.words import (
     SightsOut,
     WaitKindOut,
 )
+from vividowl.words import sentence, sentences, told
 
 
 def batch_out(batch: Batch) -> BatchOut:
@@ -66,7 +67,7 @@ def batch_out(batch: Batch) -> BatchOut:
 
 
 def _step(view: StepView, outcome: Any) -> BenchStepOut:  # noqa: ANN401
-    own = {k: v for k, v in asdict(view.step).items() if k in BenchStepOut.model_fields and k != "asks"}
+    own = {k: v for k, v in told(view.step).items() if k in BenchStepOut.model_fields and k != "asks"}
     return BenchStepOut(
         **own,
         cancels=list(view.cancels),
@@ -85,16 +86,16 @@ def _asks(name: str) -> AskOut | None:
     if not name:
         return None
     words, unit, low, high = w.ASKS[name]
-    return AskOut(words=words, unit=unit, low=low, high=high)
+    return AskOut(words=sentence(words), unit=sentence(unit), low=low, high=high)
 
 
 def _place(view: PlaceView, bench: BenchView) -> PlaceOut:
     state, place = bench.state, view.place
     return PlaceOut(
-        **asdict(place),
+        **told(place),
         letter=view.letter,
         shape=view.shape,
-        words=view.words,
+        words=sentence(view.words),
         is_out=place.id in state.out,
         was_out=state.was_out.get(place.id),
         explained=state.explained.get(place.id, ""),
@@ -113,51 +114,23 @@ def classes_out(classes: Sequence[Any]) -> list[ScrewClassOut]:
 RECENT = 20
 
 
-_EVENT_WORDS = {
-    "begun": "beginning the list",
-    "replanned": "making the list anew",
-    "step_done": "step",
-    "step_skipped": "skipped step",
-    "gone_back": "going back",
-    "step_added": "added step",
-    "step_moved": "moved step",
-    "place_added": "place on the map",
-    "place_changed": "change of a place",
-    "place_removed": "wiping a place off",
-    "place_out": "taking out",
-    "place_in": "putting in",
-    "outline": "outline of the map",
-    "leftover": "what is left over",
-    "explained": "explanation",
-    "found": "finding",
-    "wait_started": "start of a wait",
-    "wait_ended": "end of a wait",
-    "mishap": "mishap",
-    "checked": "check",
-    "power_on": "first power-on",
-    "photo": "photo",
-    "note": "note",
-    "closed": "closing",
-}
-
-
 def _event(event: BenchEvent, bench: BenchView) -> BenchEventOut:
-    words = _EVENT_WORDS[event.kind]
+    words: Words = say(f"event-{event.kind}")
     step = event.data.get("step")
     number = next((i + 1 for i, x in enumerate(bench.state.steps) if isinstance(step, str) and x.id == step), None)
     place = bench.state.places.get(str(event.data.get("place"))) if isinstance(event.data.get("place"), str) else None
     if number is not None and event.kind in ("step_done", "step_skipped", "step_moved"):
-        words = f"{words} {number}"
+        words = say("event-of-step", event=words, number=number)
     elif place is not None:
-        words = f"{words}: {next(p.words for p in bench.places if p.place.id == place.id)}"
+        words = say("event-of-place", event=words, place=next(p.words for p in bench.places if p.place.id == place.id))
     return BenchEventOut(
         id=event.id,
         kind=event.kind,
         data=dict(event.data),
-        made=dict(event.made),
+        made=told(event.made),
         at=event.at,
         by=event.by,
-        words=words,
+        words=sentence(words),
     )
 
 
@@ -179,7 +152,11 @@ def bench_out(bench: BenchView) -> BenchOut:
         classes=classes_out(bench.classes),
         orders=[
             OrdersOut(
-                holds=o.holds, words=o.words, loosen=list(o.loosen), tighten=list(o.tighten), by_number=o.by_number
+                holds=o.holds,
+                words=sentence(o.words),
+                loosen=list(o.loosen),
+                tighten=list(o.tighten),
+                by_number=o.by_number,
             )
             for o in bench.orders
         ],
@@ -188,24 +165,24 @@ def bench_out(bench: BenchView) -> BenchOut:
         leftover=state.leftover,
         leftover_words=state.leftover_words,
         waits=[
-            WaitOut(**{**asdict(x), "step": step_words.get(x.step, "")}, words=w.WAITS[x.wait].words)
+            WaitOut(**{**told(x), "step": step_words.get(x.step, "")}, words=sentence(w.WAITS[x.wait].words))
             for x in state.waits.values()
         ],
         breaches=[
-            BreachOut(**asdict(b), reason=w.BY_RULE[b.rule].reason, check=w.BY_RULE[b.rule].check)
+            BreachOut(**told(b), reason=sentence(w.BY_RULE[b.rule].reason), check=sentence(w.BY_RULE[b.rule].check))
             for b in state.breaches.values()
         ],
         mishaps=[
             MishapOut(
                 id=m.id,
                 what=m.what,
-                title=w.MISHAPS[m.what].words,
-                recovery=list(w.MISHAPS[m.what].steps),
+                title=sentence(w.MISHAPS[m.what].words),
+                recovery=list(sentences(w.MISHAPS[m.what].steps)),
                 step=m.step,
                 words=m.words,
                 at=m.at,
                 by=m.by,
-                check=w.MISHAPS[m.what].check,
+                check=sentence(w.MISHAPS[m.what].check),
                 checked=m.checked,
             )
             for m in state.mishaps.values()
@@ -216,7 +193,7 @@ def bench_out(bench: BenchView) -> BenchOut:
         causes=[CauseOut.model_validate(c) for c in bench.causes],
         notes=[BenchNoteOut.model_validate(n) for n in state.notes],
         blockers=[BlockerOut.model_validate(b) for b in bench.blockers],
-        base=before(log, RECENT),
+        base=told(before(log, RECENT)),
         recent=[_event(e, bench) for e in log.active[-RECENT:]],
         undone=[_event(e, bench) for e in log.undone[-RECENT:]],
         refused=[
@@ -245,9 +222,9 @@ def _found(f: Any) -> SeenOut:  # noqa: ANN401
         id=f.id,
         part=f.part,
         seen=f.seen,
-        part_words=w.PART_WORDS[f.part],
-        seen_words=sight.words,
-        follows=sight.follows,
+        part_words=sentence(w.PART_WORDS[f.part]),
+        seen_words=sentence(sight.words),
+        follows=sentence(sight.follows),
         sound=sight.sound,
         words=f.words,
         photo=f.photo,
@@ -265,20 +242,27 @@ def words_out() -> BenchWordsOut:
         sights=[
             SightsOut(
                 part=p,
-                words=w.PART_WORDS[p],
+                words=sentence(w.PART_WORDS[p]),
                 states=[
-                    SightOut(name=n, words=x.words, tells=x.tells, follows=x.follows, sound=x.sound)
+                    SightOut(
+                        name=n,
+                        words=sentence(x.words),
+                        tells=sentence(x.tells),
+                        follows=sentence(x.follows),
+                        sound=x.sound,
+                    )
                     for n, x in states.items()
                 ],
             )
             for p, states in w.SIGHTS.items()
         ],
         mishaps=[
-            MishapKindOut(name=n, words=m.words, recovery=list(m.steps), check=m.check) for n, m in w.MISHAPS.items()
+            MishapKindOut(name=n, words=sentence(m.words), recovery=list(sentences(m.steps)), check=sentence(m.check))
+            for n, m in w.MISHAPS.items()
         ],
-        checks=[NamedOut(name=n, words=c.words) for n, c in w.CHECKS.items()],
+        checks=[NamedOut(name=n, words=sentence(c.words)) for n, c in w.CHECKS.items()],
         waits=[
-            WaitKindOut(name=n, words=x.words, minutes=x.minutes, least_min=x.least_min, most_min=x.most_min)
+            WaitKindOut(name=n, words=sentence(x.words), minutes=x.minutes, least_min=x.least_min, most_min=x.most_min)
             for n, x in w.WAITS.items()
         ],
         drives=named(w.DRIVES),
@@ -289,6 +273,6 @@ def words_out() -> BenchWordsOut:
         aluminium=[list(pair) for pair in w.ALUMINIUM],
         aluminium_seen=w.ALUMINIUM_SEEN,
         acts=[ActOut(name=a, cancels=list(w.CANCELS[a]), makes=list(w.MAKES.get(a, ()))) for a in w.CANCELS],
-        rules=[RuleOut(name=n, reason=r.reason, check=r.check) for n, r in w.BY_RULE.items()],
+        rules=[RuleOut(name=n, reason=sentence(r.reason), check=sentence(r.check)) for n, r in w.BY_RULE.items()],
         looked_at=list(w.LOOKED_AT),
     )

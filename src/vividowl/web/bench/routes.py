@@ -26,7 +26,7 @@ from vividowl.web.bench.told import BatchOut, BeginIn, EventsIn
 from vividowl.web.bench.words import BenchWordsOut
 from vividowl.web.jobs.routes import JobPath
 
-api = APIBlueprint("bench", __name__, url_prefix="/api")  # fmt: skip
+api = APIBlueprint("bench", __name__, url_prefix="/api")
 PHOTO_BODY_MOST = 31 * 1024 * 1024
 # Also how soon a tablet that went away lets go of its thread.
 HEARTBEAT_S = 2.0
@@ -88,8 +88,9 @@ def stream() -> Response:
         request.environ[HANDED] = (actor().shop_id, actor().member_id)
         # An iterator without an end that is known: a length of nought would tell the browser that this was all.
         return Response(iter(()), mimetype="text/event-stream", headers={"X-Accel-Buffering": "no"})
-    return Response(_news(workshop(), actor().shop_id), mimetype="text/event-stream",
-                    headers={"X-Accel-Buffering": "no"})  # fmt: skip
+    return Response(
+        _news(workshop(), actor().shop_id), mimetype="text/event-stream", headers={"X-Accel-Buffering": "no"}
+    )
 
 
 def news_bytes(news: bench_case.News) -> bytes:
@@ -130,8 +131,7 @@ def words() -> BenchWordsOut:
     return words_out()
 
 
-@api.post("/jobs/<uuid:job_id>/photos/<uuid:photo_id>", responses={201: PhotoOut},
-          operation_id="uploadPhoto")  # fmt: skip
+@api.post("/jobs/<uuid:job_id>/photos/<uuid:photo_id>", responses={201: PhotoOut}, operation_id="uploadPhoto")
 @access("member")
 @takes_body(PHOTO_BODY_MOST)
 def upload_photo(path: JobPhotoPath) -> tuple[PhotoOut, int]:

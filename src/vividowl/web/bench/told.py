@@ -8,10 +8,11 @@ from typing import Annotated, Any
 
 from pydantic import Field, StringConstraints, field_validator
 
+from vividowl.core.quantities.words import say
 from vividowl.web.fields import NO_NUL, Flag, In, Moment, Out, Short, Whole
 
 DATA_MOST = 8000
-Words = Annotated[str, StringConstraints(max_length=2000, pattern=NO_NUL)]
+Told = Annotated[str, StringConstraints(max_length=2000, pattern=NO_NUL)]
 
 
 class BeginIn(In):
@@ -34,9 +35,9 @@ class EventIn(In):
         try:
             text = json.dumps(data, allow_nan=False)
         except ValueError:
-            raise ValueError("a number in it is not finite") from None
+            raise ValueError(say("told-number-in-not-finite")) from None
         if len(text) > DATA_MOST or "\\u0000" in text:
-            raise ValueError(f"it holds more than {DATA_MOST} characters, or one that cannot be stored")
+            raise ValueError(say("told-holds-more-than-characters-or", data_most=DATA_MOST))
         return data
 
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from vividowl.service.jobs.intake import JobView
 from vividowl.web.jobs.schemas import GateOut, GlanceOut, JobOut
+from vividowl.words import sentence
 
 
 def job_out(view: JobView) -> JobOut:
@@ -15,7 +16,7 @@ def job_out(view: JobView) -> JobOut:
         customer_name=job.customer.name,
         customer_contact=job.customer.contact,
         stage=view.stage,
-        next_step=view.next_step,
+        next_step=sentence(view.next_step),
         reachable=list(view.reachable),
         done=list(view.done),
         gates=[GateOut.model_validate(g) for g in view.gates],

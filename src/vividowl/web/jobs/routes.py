@@ -63,7 +63,7 @@ def list_jobs(query: Page) -> JobPage:
     """Jobs, latest first."""
     views, total = intake.list_jobs(
         workshop(), actor(), limit=query.limit, offset=query.offset, open_only=not query.all, find=query.find
-    )  # fmt: skip
+    )
     return JobPage(jobs=[job_out(v) for v in views], total=total)
 
 
@@ -147,8 +147,9 @@ def remove_item(path: ItemPath) -> FitItemsOut:
 
 @api.post(
     "/jobs/<uuid:job_id>/fit/items/<uuid:item_id>/restore",
-    responses={200: FitItemsOut}, operation_id="restoreFitItem",
-)  # fmt: skip
+    responses={200: FitItemsOut},
+    operation_id="restoreFitItem",
+)
 @access("member")
 def restore_item(path: ItemPath) -> FitItemsOut:
     """Bring an item back."""

@@ -25,6 +25,7 @@ from vividowl.web.measure.schemas import (
     ToneOut,
     TraceOut,
 )
+from vividowl.words import sentence, sentences
 
 
 def reading_out(reading: Any) -> ReadingOut:  # noqa: ANN401
@@ -67,10 +68,10 @@ def run_out(view: RunView) -> RunOut:
         spots=[SpotOut.model_validate(r) for r in view.spots],
         noise_figure=NoiseFigureOut.model_validate(view.noise_figure) if view.noise_figure else None,
         reading=reading_out(view.reading) if view.reading else None,
-        findings=list(view.findings),
+        findings=sentences(view.findings),
         ladder=LadderOut.model_validate(view.ladder) if view.ladder else None,
         culprit=view.culprit,
-        trouble=view.trouble,
+        trouble=sentence(view.trouble) if view.trouble is not None else None,
         repeats=[RepeatOut.model_validate(r) for r in view.repeats],
         sounds=[sound_out(x) for x in view.sounds],
         air=AirOut.model_validate(view.air) if view.air else None,

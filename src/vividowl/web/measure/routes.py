@@ -10,6 +10,7 @@ from flask import Response, request, send_file
 from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel, Field
 
+from vividowl.core.quantities.words import say
 from vividowl.service.errors import Refused
 from vividowl.service.measure import logs, recordings
 from vividowl.service.measure import runs as measure
@@ -18,8 +19,9 @@ from vividowl.web.fields import Side
 from vividowl.web.idempotency import idempotent
 from vividowl.web.measure.present import run_out
 from vividowl.web.measure.schemas import MappingIn, NoiseIn, RunIn, RunOut, SpotIn, ViewOut, WindowIn
+from vividowl.words import sentence
 
-api = APIBlueprint("runs", __name__, url_prefix="/api/jobs/<uuid:job_id>/runs/<string:side>")  # fmt: skip
+api = APIBlueprint("runs", __name__, url_prefix="/api/jobs/<uuid:job_id>/runs/<string:side>")
 LOG_MOST = 200 * 1024 * 1024 + 1  # one more, so that the use case itself can say that it is too large
 SOUND_MOST = 200 * 1024 * 1024 + 1
 
@@ -78,8 +80,12 @@ def _roles(text: str) -> dict[str, str | None]:
     except ValueError:
         found = None
     if not isinstance(found, dict) or not all(v is None or isinstance(v, str) for v in found.values()):
-        raise Refused("invalid", "The mapping is not a JSON object of header to role.", field="roles",
-                      remedy="Send for instance {\"Temp 3\": \"cpu_temperature\"}.")  # fmt: skip
+        raise Refused(
+            "invalid",
+            say("routes-mapping-not-json-object-header"),
+            field="roles",
+            remedy=say("routes-send-for-instance-temp-cpu"),
+        )
     return found
 
 
@@ -89,10 +95,17 @@ def _roles(text: str) -> dict[str, str | None]:
 def upload_log(path: RunPath, query: LogQuery) -> tuple[RunOut, int]:
     """Upload a sensor log: the raw bytes are the body."""
     view = logs.receive_log(
-        workshop(), actor(), path.job_id, path.side, request.stream,  # type: ignore[arg-type]
-        expected=request.content_length, file_name=query.name or "log.csv", mapping=_roles(query.roles),
-        again=query.again, repeat=query.repeat,
-    )  # fmt: skip
+        workshop(),
+        actor(),
+        path.job_id,
+        path.side,
+        request.stream,  # type: ignore[arg-type]
+        expected=request.content_length,
+        file_name=query.name or "log.csv",
+        mapping=_roles(query.roles),
+        again=query.again,
+        repeat=query.repeat,
+    )
     return run_out(view), 201
 
 
@@ -117,10 +130,16 @@ def upload_sound(path: RunPath, query: SoundQuery) -> tuple[RunOut, int]:
     """Upload a recording: the raw bytes are the body. reference_db makes it the calibration of the
     job; background says that the room alone was recorded."""
     view = recordings.receive_sound(
-        workshop(), actor(), path.job_id, path.side, request.stream,  # type: ignore[arg-type]
-        expected=request.content_length, file_name=query.name or "recording.wav", reference_db=query.reference_db,
+        workshop(),
+        actor(),
+        path.job_id,
+        path.side,
+        request.stream,  # type: ignore[arg-type]
+        expected=request.content_length,
+        file_name=query.name or "recording.wav",
+        reference_db=query.reference_db,
         is_background=query.background,
-    )  # fmt: skip
+    )
     return run_out(view), 201
 
 
@@ -137,10 +156,18 @@ def log_file(path: RunPath) -> Response:
 def chart(path: RunPath, query: ChartQuery) -> ViewOut:
     """A channel, down-sampled so that its extremes stay."""
     view, words, unit = logs.chart_view(
-        workshop(), actor(), path.job_id, path.side, channel=query.channel, points=query.points,
-        from_s=query.from_s, to_s=query.to_s,
-    )  # fmt: skip
-    return ViewOut(time_s=view.time_s.round(3).tolist(), values=view.values.tolist(), words=words, unit=unit)
+        workshop(),
+        actor(),
+        path.job_id,
+        path.side,
+        channel=query.channel,
+        points=query.points,
+        from_s=query.from_s,
+        to_s=query.to_s,
+    )
+    return ViewOut(
+        time_s=view.time_s.round(3).tolist(), values=view.values.tolist(), words=sentence(words), unit=sentence(unit)
+    )
 
 
 @api.post("/noise", responses={201: RunOut}, operation_id="addNoise")

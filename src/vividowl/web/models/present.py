@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import asdict
-
 from vividowl.service.models.letters import model_classes, task_words
 from vividowl.service.models.models import ModelView
 from vividowl.web.bench.present import classes_out
@@ -15,6 +13,7 @@ from vividowl.web.models.schemas import (
     ModelPlaceOut,
     ModelStepOut,
 )
+from vividowl.words import sentence, told
 
 
 def model_out(view: ModelView) -> ModelOut:
@@ -31,10 +30,10 @@ def model_out(view: ModelView) -> ModelOut:
         outline=view.outline,
         source=view.source,
         jobs=view.jobs,
-        places=[ModelPlaceOut(**asdict(p), letter=letters[p.id][0], shape=letters[p.id][1]) for p in sheet.places],
+        places=[ModelPlaceOut(**told(p), letter=letters[p.id][0], shape=letters[p.id][1]) for p in sheet.places],
         classes=classes_out(classes),
         steps=[
-            ModelStepOut(after=a, stage=x.stage, text=x.text, why=x.why)
+            ModelStepOut(after=a, stage=x.stage, text=sentence(x.text), why=sentence(x.why))
             for x, a in zip(sheet.steps, sheet.anchors, strict=True)
         ],
         cpu_die_width_mm=cpu[0],
@@ -45,13 +44,14 @@ def model_out(view: ModelView) -> ModelOut:
         torque_notes=sheet.torque_notes,
         notes=sheet.notes,
         learnt_jobs=learnt.jobs,
-        found=[LearntFoundOut(part=p, seen=x, times=n) for p, x, n in learnt.found],
+        found=[LearntFoundOut(part=sentence(p), seen=sentence(x), times=n) for p, x, n in learnt.found],
         minutes=[
-            LearntMinutesOut(task=t, words=task_words(t), hands_min=v, jobs=n) for t, (v, n) in learnt.minutes.items()
+            LearntMinutesOut(task=t, words=sentence(task_words(t)), hands_min=v, jobs=n)
+            for t, (v, n) in learnt.minutes.items()
         ],
         before_rise_k=learnt.before_rise_k,
         after_rise_k=learnt.after_rise_k,
         interface_k_per_w=learnt.interface_k_per_w,
         total_k_per_w=learnt.total_k_per_w,
-        reference=learnt.reference,
+        reference=sentence(learnt.reference),
     )

@@ -8,6 +8,7 @@ from flask import Response, request
 from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel
 
+from vividowl.core.quantities.words import say
 from vividowl.service.errors import Refused
 from vividowl.service.models import models
 from vividowl.service.models.models import IMPORT_MOST
@@ -15,8 +16,9 @@ from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.jobs.routes import JobPath
 from vividowl.web.models.present import model_out
 from vividowl.web.models.schemas import ModelNotesIn, ModelOut, ModelsOut
+from vividowl.words import sentence
 
-api = APIBlueprint("models", __name__, url_prefix="/api")  # fmt: skip
+api = APIBlueprint("models", __name__, url_prefix="/api")
 
 
 # A file to keep, offered as one: its own type keeps browsers from showing it as a page.
@@ -50,8 +52,10 @@ def get_model(path: ModelPath) -> ModelOut:
 def save_notes(path: ModelPath, body: ModelNotesIn) -> ModelOut:
     """Change its notes."""
     return model_out(
-        models.save_notes(workshop(), actor(), path.model_id, body.version, body.torque_notes, body.notes)
-    )  # fmt: skip
+        models.save_notes(
+            workshop(), actor(), path.model_id, body.version, sentence(body.torque_notes), sentence(body.notes)
+        )
+    )
 
 
 @api.delete("/models/<uuid:model_id>", responses={204: None}, operation_id="removeModel")
@@ -69,14 +73,12 @@ def save_from_job(path: JobPath) -> ModelOut:
     return model_out(models.save_from_job(workshop(), actor(), path.job_id))
 
 
-@api.get("/models/<uuid:model_id>/file", operation_id="exportModel",
-         responses={200: {"content": {MODEL_FILE: {}}}})  # fmt: skip
+@api.get("/models/<uuid:model_id>/file", operation_id="exportModel", responses={200: {"content": {MODEL_FILE: {}}}})
 @access("member")
 def export_model(path: ModelPath) -> Response:
     """The model as JSON for another shop."""
     text, name = models.export_model(workshop(), actor(), path.model_id)
-    return Response(text, mimetype=MODEL_FILE,
-                    headers={"Content-Disposition": f'attachment; filename="{name}"'})  # fmt: skip
+    return Response(text, mimetype=MODEL_FILE, headers={"Content-Disposition": f'attachment; filename="{name}"'})
 
 
 @api.post("/models/import", responses={201: ModelOut}, operation_id="importModel")
@@ -87,5 +89,7 @@ def import_model(query: ImportQuery) -> tuple[ModelOut, int]:
     try:
         text = request.get_data().decode()
     except UnicodeDecodeError as error:
-        raise Refused("invalid", "The file is no text in UTF-8.", field="file", remedy="Export it again.") from error
+        raise Refused(
+            "invalid", say("routes-file-no-text-in-utf"), field="file", remedy=say("routes-export-again")
+        ) from error
     return model_out(models.import_model(workshop(), actor(), text, replace_kept=query.replace)), 201

@@ -5,7 +5,7 @@ from __future__ import annotations
 import uuid
 
 from vividowl.web.bench.schemas import ScrewClassOut
-from vividowl.web.bench.told import Words
+from vividowl.web.bench.told import Told
 from vividowl.web.fields import In, Out, Whole
 
 
@@ -87,5 +87,5 @@ class ModelsOut(Out):
 
 class ModelNotesIn(In):
     version: Whole
-    torque_notes: Words
-    notes: Words
+    torque_notes: Told
+    notes: Told

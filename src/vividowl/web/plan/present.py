@@ -6,9 +6,10 @@ import uuid
 from datetime import datetime
 from typing import Any
 
+from vividowl.core.quantities.words import listed, say
 from vividowl.service.plan.choices import OptionView, PlanView
-from vividowl.service.workings.calculator import written
 from vividowl.service.workings.calculators import WORKINGS
+from vividowl.service.workings.results import written
 from vividowl.web.plan.found import BathSpotOut, CoverSpotOut, FoundOut, GapSpotOut, ShimSpotOut
 from vividowl.web.plan.schemas import (
     ChosenOut,
@@ -23,12 +24,27 @@ from vividowl.web.plan.schemas import (
     SkinOut,
     WorkedOut,
 )
+from vividowl.words import sentence
 
 _INTERVALS = ("resistance", "die_c", "gain_k", "watts", "gain_w", "noise_db")
 
 
-_OPTION_OWN = ("key", "words", "kind", "product_id", "reason", "as_good", "blocked", "stock", "priced", "hands_min",
-               "wait_min", "life_months", "life_reason", "chip_drop_k")  # fmt: skip
+_OPTION_OWN = (
+    "key",
+    "words",
+    "kind",
+    "product_id",
+    "reason",
+    "as_good",
+    "blocked",
+    "stock",
+    "priced",
+    "hands_min",
+    "wait_min",
+    "life_months",
+    "life_reason",
+    "chip_drop_k",
+)
 
 
 def _interval(found: Any) -> IntervalOut | None:  # noqa: ANN401
@@ -59,11 +75,19 @@ def option_out(view: OptionView) -> OptionOut:
 def note_out(note: dict[str, Any]) -> WorkedOut:
     """Something worked out, in lines."""
     working = WORKINGS.get(note["name"])
-    lines = [f"{words}: {text} {unit}".strip() for _, words, text, unit in written(note["result"])]
+    lines = [
+        sentence(say("note-line", words=words, text=text, unit=unit))
+        for _, words, text, unit in written(note["result"])
+    ]
     return WorkedOut(
-        id=uuid.UUID(note["id"]), name=note["name"], title=working.title if working else note["name"],
-        given=note["given"], lines=lines, by=note["by"], at=datetime.fromisoformat(note["at"]),
-    )  # fmt: skip
+        id=uuid.UUID(note["id"]),
+        name=note["name"],
+        title=sentence(working.title) if working else note["name"],
+        given=note["given"],
+        lines=lines,
+        by=note["by"],
+        at=datetime.fromisoformat(note["at"]),
+    )
 
 
 def _found(view: PlanView) -> FoundOut:
@@ -81,8 +105,21 @@ def _found(view: PlanView) -> FoundOut:
 def plan_out(view: PlanView, chosen_by: str, currency: str) -> PlanOut:
     """A plan."""
     plan, chosen = view.plan, view.plan.chosen
-    own = {n: getattr(view, n) for n in ("missing", "held", "fanless", "before_die_c", "before_watts", "measurable_k",
-                                         "measurable_w", "measurable_db", "limit_c", "reference_words")}  # fmt: skip
+    own = {
+        n: getattr(view, n)
+        for n in (
+            "missing",
+            "held",
+            "fanless",
+            "before_die_c",
+            "before_watts",
+            "measurable_k",
+            "measurable_w",
+            "measurable_db",
+            "limit_c",
+            "reference_words",
+        )
+    }
     return PlanOut(
         **own,
         version=plan.version or 0,
@@ -90,21 +127,34 @@ def plan_out(view: PlanView, chosen_by: str, currency: str) -> PlanOut:
         found=_found(view),
         options=[option_out(o) for o in view.options],
         gaps=[
-            GapAdviceOut(target=g.spot.target, gap_mm=g.gap.gap_mm, tolerance_mm=g.gap.tolerance_mm,
-                           stack_mm=list(g.pad.stack_mm) if g.pad is not None else [], putty=g.putty, open=g.open,
-                           reason=g.reason)
+            GapAdviceOut(
+                target=g.spot.target,
+                gap_mm=g.gap.gap_mm,
+                tolerance_mm=g.gap.tolerance_mm,
+                stack_mm=list(g.pad.stack_mm) if g.pad is not None else [],
+                putty=g.putty,
+                open=g.open,
+                reason=sentence(g.reason),
+            )
             for g in view.gaps
         ],
-        heights=view.heights.reason if view.heights else "",
+        heights=sentence(view.heights.reason if view.heights else ""),
         shim_drop_k=view.shim[0].drop_k if view.shim else None,
-        shim_reason=" ".join((view.shim[1].reason, view.shim[2].reason)) if view.shim else "",
+        shim_reason=sentence(listed((view.shim[1].reason, view.shim[2].reason), "space")) if view.shim else "",
         chosen=ChosenOut(
-            key=chosen["key"], words=chosen["words"], held=chosen["held"],
-            resistance=IntervalOut(**chosen["resistance"]), die_c=IntervalOut(**chosen["die_c"]),
-            watts=IntervalOut(**chosen["watts"]) if chosen["watts"] else None, total_cents=chosen["total_cents"],
-            by=chosen_by, at=plan.chosen_at,
-        ) if chosen and plan.chosen_at else None,
+            key=chosen["key"],
+            words=chosen["words"],
+            held=chosen["held"],
+            resistance=IntervalOut(**chosen["resistance"]),
+            die_c=IntervalOut(**chosen["die_c"]),
+            watts=IntervalOut(**chosen["watts"]) if chosen["watts"] else None,
+            total_cents=chosen["total_cents"],
+            by=chosen_by,
+            at=plan.chosen_at,
+        )
+        if chosen and plan.chosen_at
+        else None,
         outcome=OutcomeOut.model_validate(view.outcome) if view.outcome else None,
         notes=[note_out(n) for n in plan.notes],
         currency=currency,
-    )  # fmt: skip
+    )

@@ -7,6 +7,7 @@ import uuid
 from flask import Response
 from flask_openapi.blueprint import APIBlueprint
 
+from vividowl.core.quantities.words import say
 from vividowl.service.errors import Refused
 from vividowl.service.plan import planning
 from vividowl.service.plan.choices import PlanView
@@ -19,7 +20,7 @@ from vividowl.web.plan.schemas import ChoiceIn, NoteIn, PlanIn, PlanOut
 from vividowl.web.shelf.present import cut_out
 from vividowl.web.shelf.schemas import CutForm, CutIn, CutOut, CutsOut
 
-api = APIBlueprint("plan", __name__, url_prefix="/api/jobs/<uuid:job_id>")  # fmt: skip
+api = APIBlueprint("plan", __name__, url_prefix="/api/jobs/<uuid:job_id>")
 
 
 class NotePath(JobPath):
@@ -55,8 +56,12 @@ def save_plan(path: JobPath, body: PlanIn) -> PlanOut:
         sides = (found.pop(f"{die}_die_width_mm"), found.pop(f"{die}_die_length_mm"))
         if (sides[0] is None) != (sides[1] is None):
             missing = "length" if sides[1] is None else "width"
-            raise Refused("invalid", "Only one side of the die was given.", field=f"{die}_die_{missing}_mm",
-                          remedy="Measure both, or leave both empty.")  # fmt: skip
+            raise Refused(
+                "invalid",
+                say("routes-only-one-side-die-was"),
+                field=f"{die}_die_{missing}_mm",
+                remedy=say("routes-measure-both-or-leave-both"),
+            )
         found[f"{die}_die_mm"] = sides if sides[0] is not None else None
     return _plan(planning.save_findings(workshop(), actor(), path.job_id, body.version, body.goal, found))
 
@@ -115,8 +120,11 @@ def undo_cut(path: CutPath) -> CutsOut:
     return CutsOut(cuts=[cut_out(c) for c in cutting.undo(workshop(), actor(), path.job_id, path.cut_id)])
 
 
-@api.get("/cuts/<uuid:cut_id>/sheet.<form>", operation_id="getCutFile",
-         responses={200: {"content": {m: {} for m in cutting.CUT_FORMATS.values()}}})  # fmt: skip
+@api.get(
+    "/cuts/<uuid:cut_id>/sheet.<form>",
+    operation_id="getCutFile",
+    responses={200: {"content": {m: {} for m in cutting.CUT_FORMATS.values()}}},
+)
 @access("member")
 def cut_file(path: CutFilePath) -> Response:
     """The cut sheet at 1:1."""
@@ -127,5 +135,6 @@ def cut_file(path: CutFilePath) -> Response:
 def file_answer(data: bytes, name: str, form: str) -> Response:
     """A drawing to keep: SVG is offered as a file, so that it never runs as a page of this site."""
     shown = "inline" if form == "pdf" else "attachment"
-    return Response(data, mimetype=cutting.CUT_FORMATS[form],
-                    headers={"Content-Disposition": f'{shown}; filename="{name}"'})  # fmt: skip
+    return Response(
+        data, mimetype=cutting.CUT_FORMATS[form], headers={"Content-Disposition": f'{shown}; filename="{name}"'}
+    )

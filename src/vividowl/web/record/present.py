@@ -9,6 +9,7 @@ from vividowl.web.jobs.schemas import FitItemOut
 from vividowl.web.measure.present import reading_out
 from vividowl.web.measure.schemas import LadderOut
 from vividowl.web.record.schemas import ConditionOut, EffectOut, PhraseOut, RecordOut, VerdictOut
+from vividowl.words import sentence, sentences
 
 
 def verdict_out(compared: Compared) -> VerdictOut:
@@ -16,14 +17,14 @@ def verdict_out(compared: Compared) -> VerdictOut:
     c = compared.comparison
     return VerdictOut(
         verdict=c.verdict.value,
-        headline=c.headline,
-        phrases=[PhraseOut(text=x.text, side=x.side) for x in c.phrases],
+        headline=sentence(c.headline),
+        phrases=[PhraseOut(text=sentence(x.text), side=x.side) for x in c.phrases],
         assumes=list(c.assumes),
         hidden_gain_k=c.hidden_gain_k,
         showable_k=c.showable_k,
-        reasons=list(c.reasons),
-        notes=list(compared.notes),
-        exhaust=compared.exhaust.text if compared.exhaust else None,
+        reasons=list(sentences(c.reasons)),
+        notes=list(sentences(compared.notes)),
+        exhaust=sentence(compared.exhaust.text) if compared.exhaust else None,
         exhaust_explained=compared.exhaust.explained if compared.exhaust else None,
         effects=[EffectOut.model_validate(e) for e in c.effects],
         conditions=[ConditionOut.model_validate(x) for x in c.conditions],
@@ -42,12 +43,12 @@ def record_out(record: Record) -> RecordOut:
         shop_name=record.shop.name,
         currency=record.shop.currency,
         items=[FitItemOut.model_validate(i) for i in record.items],
-        bench=list(record.bench.lines),
+        bench=list(sentences(record.bench.lines)),
         before_photo=record.bench.before_photo,
         after_photo=record.bench.after_photo,
         verdict=verdict_out(record.compared) if record.compared else None,
         planned_cents=record.planned_cents,
         proposed_service_on=record.proposal.on,
-        proposed_service_reason=record.proposal.reason,
+        proposed_service_reason=sentence(record.proposal.reason),
         held_again_on=record.proposal.by_drift,
     )

@@ -13,7 +13,7 @@ from vividowl.web.jobs.schemas import HandOverIn
 from vividowl.web.record.present import record_out, verdict_out
 from vividowl.web.record.schemas import RecordOut, VerdictOut
 
-api = APIBlueprint("record", __name__, url_prefix="/api/jobs/<uuid:job_id>")  # fmt: skip
+api = APIBlueprint("record", __name__, url_prefix="/api/jobs/<uuid:job_id>")
 
 
 @api.get("/verdict", responses={200: VerdictOut}, operation_id="getVerdict")
@@ -35,9 +35,15 @@ def get_record(path: JobPath) -> RecordOut:
 def hand_over(path: JobPath, body: HandOverIn) -> RecordOut:
     """Price, next date, and the hand-over itself."""
     record = handover.hand_over(
-        workshop(), actor(), path.job_id, body.version, price_cents=body.price_cents,
-        next_service_on=body.next_service_on, note=body.handover_note, handed_over=body.handed_over,
-    )  # fmt: skip
+        workshop(),
+        actor(),
+        path.job_id,
+        body.version,
+        price_cents=body.price_cents,
+        next_service_on=body.next_service_on,
+        note=body.handover_note,
+        handed_over=body.handed_over,
+    )
     return record_out(record)
 
 
@@ -46,6 +52,4 @@ def hand_over(path: JobPath, body: HandOverIn) -> RecordOut:
 def record_pdf(path: JobPath) -> Response:
     """The record as a PDF."""
     data, name = handover.record_pdf(workshop(), actor(), path.job_id)
-    return Response(
-        data, mimetype="application/pdf", headers={"Content-Disposition": f'inline; filename="{name}"'}
-    )  # fmt: skip
+    return Response(data, mimetype="application/pdf", headers={"Content-Disposition": f'inline; filename="{name}"'})

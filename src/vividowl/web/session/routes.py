@@ -13,6 +13,7 @@ from flask_openapi.blueprint import APIBlueprint
 from flask_wtf.csrf import generate_csrf
 from pydantic import BaseModel
 
+from vividowl.core.quantities.words import say
 from vividowl.service.errors import Refused
 from vividowl.service.shop import accounts
 from vividowl.web.access import (
@@ -72,7 +73,7 @@ def sign_in(body: SignInIn) -> SessionOut:
 def sign_in_demo() -> SessionOut:
     """Sign in to the demo: on this machine only."""
     if not (current_app.config["DEMO_SIGN_IN"] and from_this_machine()):
-        raise Refused("forbidden", "The demo signs itself in on its own machine only.", remedy="Sign in by password.")
+        raise Refused("forbidden", say("routes-demo-signs-itself-in-on"), remedy=say("routes-sign-in-by-password"))
     start_session(accounts.sign_in_demo(workshop()))
     return _session()
 
@@ -118,8 +119,9 @@ def set_up(body: SetUpIn) -> SessionOut:
     """Make the shop and its first owner, with the code that the start command printed."""
     code = current_app.config["SET_UP_CODE"]
     if not code or not hmac.compare_digest(body.code.encode(), code.encode()):
-        raise Refused("forbidden", "The code does not fit.", field="code",
-                      remedy="Use the code that ./start printed in the terminal.")  # fmt: skip
+        raise Refused(
+            "forbidden", say("routes-code-does-not-fit"), field="code", remedy=say("routes-use-code-that-start-printed")
+        )
     start_session(
         accounts.found_shop(
             workshop(), shop_name=body.shop_name, name=body.name, login=body.login, password=body.password

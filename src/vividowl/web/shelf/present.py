@@ -19,6 +19,7 @@ from vividowl.web.shelf.schemas import (
     ShelfOut,
     ValueOut,
 )
+from vividowl.words import sentence
 
 
 def product_out(view: ProductView) -> ProductOut:
@@ -63,14 +64,18 @@ def shelf_out(view: ShelfView) -> ShelfOut:
     return ShelfOut(
         products=[product_out(p) for p in view.products],
         kinds=[
-            KindOut(kind=k.kind, words=k.words, for_die=k.for_die,
-                      own_names=[v.name for v in k.values if v.source != "from memory"],
-                      values=[ValueOut.model_validate(v) for v in k.values])
+            KindOut(
+                kind=k.kind,
+                words=sentence(k.words),
+                for_die=k.for_die,
+                own_names=[v.name for v in k.values if v.source != "from memory"],
+                values=[ValueOut.model_validate(v) for v in k.values],
+            )
             for k in view.kinds
         ],
         lessons=[LessonOut.model_validate(x) for x in view.lessons],
         currency=view.currency,
-    )  # fmt: skip
+    )
 
 
 def _box(rect: Sequence[float]) -> BoxOut:
@@ -80,10 +85,13 @@ def _box(rect: Sequence[float]) -> BoxOut:
 def drawing_out(drawing: CutDrawing, kept: Sequence[float] | None = None) -> DrawingOut:
     """A sheet with its pieces."""
     return DrawingOut(
-        name=drawing.name, width_mm=drawing.width_mm, length_mm=drawing.length_mm, kept=_box(kept) if kept else None,
+        name=sentence(drawing.name),
+        width_mm=drawing.width_mm,
+        length_mm=drawing.length_mm,
+        kept=_box(kept) if kept else None,
         taken=[_box(b) for b in drawing.taken],
         pieces=[CutPieceOut(label=p.label, box=_box(p.rect)) for p in drawing.pieces],
-    )  # fmt: skip
+    )
 
 
 def cut_out(view: CutView) -> CutOut:
@@ -97,8 +105,18 @@ def cut_out(view: CutView) -> CutOut:
         waste_share=view.waste_share,
         unplaced=list(view.unplaced),
         drawings=[drawing_out(d, kept) for d, kept in zip(view.drawings, view.kept, strict=True)],
-    )  # fmt: skip
+    )
 
 
-_PRODUCT_OWN = ("id", "version", "kind", "name", "unit", "price_cents", "low_at", "sheet_width_mm",
-                "sheet_length_mm", "thickness_mm")  # fmt: skip
+_PRODUCT_OWN = (
+    "id",
+    "version",
+    "kind",
+    "name",
+    "unit",
+    "price_cents",
+    "low_at",
+    "sheet_width_mm",
+    "sheet_length_mm",
+    "thickness_mm",
+)

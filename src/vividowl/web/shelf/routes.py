@@ -15,7 +15,7 @@ from vividowl.web.idempotency import idempotent
 from vividowl.web.shelf.present import shelf_out
 from vividowl.web.shelf.schemas import ImportedOut, KindIn, LotIn, LotUpdateIn, MoveOut, MovesOut, ProductIn, ShelfOut
 
-api = APIBlueprint("shelf", __name__, url_prefix="/api/shelf")  # fmt: skip
+api = APIBlueprint("shelf", __name__, url_prefix="/api/shelf")
 CSV_MOST_BYTES = 2 * 1024 * 1024
 
 
@@ -109,10 +109,12 @@ def restore_lot(path: LotPath) -> ShelfOut:
 def get_moves(path: LotPath) -> MovesOut:
     """What went in and out of a lot, newest first."""
     rows = shelf.get_moves(workshop(), actor(), path.lot_id)
-    return MovesOut(moves=[
-        MoveOut(id=m.id, amount=m.amount, remaining=m.remaining, reason=m.reason, by=m.member.name, at=m.at)
-        for m in rows
-    ])  # fmt: skip
+    return MovesOut(
+        moves=[
+            MoveOut(id=m.id, amount=m.amount, remaining=m.remaining, reason=m.reason, by=m.member.name, at=m.at)
+            for m in rows
+        ]
+    )
 
 
 @api.delete("/offcuts/<uuid:offcut_id>", responses={200: ShelfOut}, operation_id="removeOffcut")
@@ -150,8 +152,11 @@ def learn_kind(path: KindPath) -> ShelfOut:
 @access("member")
 def shelf_csv() -> Response:
     """The shelf as CSV."""
-    return Response(shelf_file.export_csv(workshop(), actor()), mimetype="text/csv",
-                    headers={"Content-Disposition": 'attachment; filename="shelf.csv"'})  # fmt: skip
+    return Response(
+        shelf_file.export_csv(workshop(), actor()),
+        mimetype="text/csv",
+        headers={"Content-Disposition": 'attachment; filename="shelf.csv"'},
+    )
 
 
 @api.post("/import", responses={200: ImportedOut}, operation_id="importShelf")

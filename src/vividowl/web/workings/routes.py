@@ -9,8 +9,9 @@ from flask import Response
 from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel, Field
 
+from vividowl.core.quantities.words import say
 from vividowl.service.errors import Refused
-from vividowl.service.workings.calculators import WORKINGS, cut_drawings, cut_export, step_lists, work
+from vividowl.service.workings.calculators import GROUPS, cut_drawings, cut_export, step_lists, work
 from vividowl.web.access import access
 from vividowl.web.plan.routes import file_answer
 from vividowl.web.plan.schemas import ProcedureOut
@@ -39,7 +40,9 @@ class CutQuery(BaseModel):
 def get_workings() -> WorkingsOut:
     """The list of them, and the step lists of what goes wrong easily."""
     lists = [ProcedureOut.model_validate(p) for p in step_lists()]
-    return WorkingsOut(workings=[working_out(w) for w in WORKINGS.values()], procedures=lists)
+    return WorkingsOut(
+        workings=[working_out(w, name) for name, group in GROUPS.items() for w in group], procedures=lists
+    )
 
 
 @api.post("/<name>", responses={200: WorkedResultOut}, operation_id="workOut")
@@ -51,11 +54,14 @@ def work_out(path: WorkingPath, body: WorkIn) -> WorkedResultOut:
     return WorkedResultOut(
         results=results_out(result),
         drawings=[drawing_out(d, kept.rect if kept else None) for d, kept in drawings],
-    )  # fmt: skip
+    )
 
 
-@api.get("/cut/sheet.<form>", operation_id="getWorkedCut",
-         responses={200: {"content": {"image/svg+xml": {}, "image/vnd.dxf": {}, "application/pdf": {}}}})  # fmt: skip
+@api.get(
+    "/cut/sheet.<form>",
+    operation_id="getWorkedCut",
+    responses={200: {"content": {"image/svg+xml": {}, "image/vnd.dxf": {}, "application/pdf": {}}}},
+)
 @access("member")
 def cut_sheet(path: CutSheetPath, query: CutQuery) -> Response:
     """A cut sheet that was worked out, at 1:1. given is a JSON object of the inputs."""
@@ -64,5 +70,7 @@ def cut_sheet(path: CutSheetPath, query: CutQuery) -> Response:
     except json.JSONDecodeError:
         given = None
     if not isinstance(given, dict) or not all(isinstance(v, str) for v in given.values()):
-        raise Refused("invalid", "The inputs cannot be read.", field="given", remedy="Open the sheet from its page.")
+        raise Refused(
+            "invalid", say("routes-inputs-cannot-be-read"), field="given", remedy=say("routes-open-sheet-from-its-page")
+        )
     return file_answer(cut_export(given, path.form), f"cut-sheet.{path.form}", path.form)

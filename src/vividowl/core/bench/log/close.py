@@ -13,6 +13,7 @@ from vividowl.core.bench.log.whole import bars_power
 from vividowl.core.bench.mishaps import mishap
 from vividowl.core.bench.seen import PART_WORDS, SIGHTS, STOPPING
 from vividowl.core.bench.waits import WAITS
+from vividowl.core.quantities.words import Words, say
 
 
 class BlockerCode(StrEnum):
@@ -38,8 +39,8 @@ class Blocker:
     wait or fact."""
 
     code: BlockerCode
-    text: str
-    remedy: str
+    text: Words
+    remedy: Words
     stage: str
     of: str = ""
 
@@ -53,37 +54,48 @@ def blockers(s: BenchState, at: datetime) -> tuple[Blocker, ...]:
     source: handbook/bench.md: common practice, no source
     """
     if s.begun is None:
-        return (Blocker(BlockerCode.NOT_BEGUN, "The list has not begun.", "Begin it in Open.", "open"),)
+        return (Blocker(BlockerCode.NOT_BEGUN, say("close-list-has-not-begun"), say("close-begin-in-open"), "open"),)
     out = [
-        Blocker(BlockerCode.STOPPED, f"{PART_WORDS[f.part]}: {SIGHTS[f.part][f.seen].words.lower()}.", SIGHTS[f.part][f.seen].follows,
-                "clean", f.id)
-        for f in s.found.values() if (f.part, f.seen) in STOPPING
-    ]  # fmt: skip
+        Blocker(
+            BlockerCode.STOPPED,
+            say("close-seen", part=PART_WORDS[f.part], seen=SIGHTS[f.part][f.seen].words),
+            SIGHTS[f.part][f.seen].follows,
+            "clean",
+            f.id,
+        )
+        for f in s.found.values()
+        if (f.part, f.seen) in STOPPING
+    ]
     out += [Blocker(BlockerCode.UNSAFE, r.reason, r.remedy, "close", r.rule) for r in bars_power(s.device, s.facts)]
     for key in sorted(s.out, key=lambda k: (s.places[k].kind, s.places[k].holds, k)):
         place = s.places[key]
         if place.kind == PLUG:
             out.append(
-                Blocker(BlockerCode.PLUG, f"The {place_words(place, s.places)} is open.", "Plug it in.", "close", key)
+                Blocker(
+                    BlockerCode.PLUG,
+                    say("close-open", places=place_words(place, s.places)),
+                    say("close-plug-in"),
+                    "close",
+                    key,
+                )
             )
         elif key not in s.explained:
             words = place_words(place, s.places)
             out.append(
                 Blocker(
                     BlockerCode.SCREW,
-                    f"The {words} is missing.",
-                    "Put it in, or explain why it stays out.",
+                    say("close-missing", words=words),
+                    say("close-put-in-or-explain-why"),
                     "close",
                     key,
                 )
             )
     if s.leftover and not s.leftover_words:
-        over = "One screw is" if s.leftover == 1 else f"{s.leftover} screws are"
         out.append(
             Blocker(
                 BlockerCode.LEFTOVER,
-                f"{over} left over in the tray.",
-                "Find its place, or explain where it comes from.",
+                say("close-left-over-in-tray", count=s.leftover),
+                say("close-find-its-place-or-explain"),
                 "close",
             )
         )
@@ -91,8 +103,8 @@ def blockers(s: BenchState, at: datetime) -> tuple[Blocker, ...]:
         out.append(
             Blocker(
                 BlockerCode.BATTERY,
-                "The battery is not marked as connected.",
-                "Battery on, last of all plugs.",
+                say("close-battery-not-marked-as-connected"),
+                say("close-battery-on-last-all-plugs"),
                 "close",
                 "battery_on",
             )
@@ -102,18 +114,54 @@ def blockers(s: BenchState, at: datetime) -> tuple[Blocker, ...]:
         out.append(
             Blocker(
                 BlockerCode.POWER,
-                "The first power-on is not done.",
-                "Switch on and look at each check.",
+                say("close-first-power-on-not-done"),
+                say("close-switch-on-and-look-at"),
                 "close",
                 "power_on_ok",
             )
         )
-    out += [Blocker(BlockerCode.BREACH, f"To check after a breach: {BY_RULE[b.rule].reason}", BY_RULE[b.rule].check, "close", b.id)
-            for b in s.breaches.values() if not b.checked]  # fmt: skip
-    out += [Blocker(BlockerCode.MISHAP, f"To check after a mishap: {mishap(m.what).words}.", mishap(m.what).check, "close", m.id)
-            for m in s.mishaps.values() if mishap(m.what).check and not m.checked]  # fmt: skip
-    out += [Blocker(BlockerCode.STEP, f"Step {i + 1} is open: {x.text}", "Do it, or skip it with a reason.", x.stage, x.id)
-            for i, x in enumerate(s.steps) if x.id not in s.outcomes]  # fmt: skip
-    out += [Blocker(BlockerCode.WAIT, f"{WAITS[w.wait].words} until {w.due:%H:%M} UTC.", "Wait, or end it early with a reason.",
-                    "close", w.id) for w in s.waits.values() if w.runs(at)]  # fmt: skip
+    out += [
+        Blocker(
+            BlockerCode.BREACH,
+            say("close-to-check-after-breach", reason=BY_RULE[b.rule].reason),
+            BY_RULE[b.rule].check,
+            "close",
+            b.id,
+        )
+        for b in s.breaches.values()
+        if not b.checked
+    ]
+    out += [
+        Blocker(
+            BlockerCode.MISHAP,
+            say("close-to-check-after-mishap", words=mishap(m.what).words),
+            mishap(m.what).check,
+            "close",
+            m.id,
+        )
+        for m in s.mishaps.values()
+        if mishap(m.what).check and not m.checked
+    ]
+    out += [
+        Blocker(
+            BlockerCode.STEP,
+            say("close-step-open", i=i + 1, text=x.text),
+            say("close-do-or-skip-with-reason"),
+            x.stage,
+            x.id,
+        )
+        for i, x in enumerate(s.steps)
+        if x.id not in s.outcomes
+    ]
+    out += [
+        Blocker(
+            BlockerCode.WAIT,
+            say("close-until-utc", words=WAITS[w.wait].words, due=w.due),
+            say("close-wait-or-end-early-with"),
+            "close",
+            w.id,
+        )
+        for w in s.waits.values()
+        if w.runs(at)
+    ]
     return tuple(out)

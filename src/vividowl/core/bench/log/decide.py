@@ -19,6 +19,7 @@ from vividowl.core.bench.mishaps import mishap
 from vividowl.core.bench.seen import sight
 from vividowl.core.bench.steps.vocabulary import BenchStep, measured
 from vividowl.core.bench.waits import WAITS, wait_minutes
+from vividowl.core.quantities.words import listed, say
 
 STEPS_MOST = 600
 # Clocks of the Before run count before the list does; of the After run when it is closed.
@@ -50,16 +51,19 @@ def check(s: BenchState, command: BenchCommand) -> None:
     """
     check_event(command.kind, command.data)
     if s.begun is None and command.kind not in _BEFORE_BEGIN:
-        raise BenchRefused("The list of this job has not begun.", reason="not_begun", remedy="Begin it in Open.")
+        raise BenchRefused(say("decide-list-this-job-has-not"), reason="not_begun", remedy=say("close-begin-in-open"))
     if s.closed is not None and command.kind not in _AFTER_CLOSE:
-        raise BenchRefused("The bench work of this job is closed.", reason="closed",
-                           remedy="Take the closing back to go on.")  # fmt: skip
+        raise BenchRefused(
+            say("decide-bench-work-this-job-closed"), reason="closed", remedy=say("decide-take-closing-back-to-go")
+        )
     _CHECKS[command.kind](s, command)
 
 
 def _begun(s: BenchState, c: BenchCommand) -> None:
     if s.begun is not None:
-        raise BenchRefused("The list of this job has begun already.", reason="done_already", remedy="Go on with it.")
+        raise BenchRefused(
+            say("decide-list-this-job-has-begun"), reason="done_already", remedy=say("decide-go-on-with")
+        )
     for row in c.data["places"]:
         place_from(row)
     _replanned(s, c)
@@ -73,24 +77,30 @@ def _replanned(_: BenchState, c: BenchCommand) -> None:
 def _check_list(steps: Iterable[BenchStep]) -> None:
     out = tuple(steps)
     if len({s.id for s in out}) != len(out) or len(out) > STEPS_MOST:
-        raise BenchRefused(
-            f"A list has up to {STEPS_MOST} steps, each with its own id.", reason="invalid", field="steps"
-        )
+        raise BenchRefused(say("decide-list-has-up-to-steps", steps_most=STEPS_MOST), reason="invalid", field="steps")
 
 
 def _step(s: BenchState, name: str) -> tuple[int, BenchStep]:
     found = next(((i, x) for i, x in enumerate(s.steps) if x.id == name), None)
     if found is None:
-        raise BenchRefused(f"There is no step “{name}” in this list.", reason="missing", field="step",
-                           remedy="Load the newer list.")  # fmt: skip
+        raise BenchRefused(
+            say("decide-there-no-step-in-this", name=name),
+            reason="missing",
+            field="step",
+            remedy=say("decide-load-newer-list"),
+        )
     return found
 
 
 def _pending(s: BenchState, name: str) -> BenchStep:
     i, step = _step(s, name)
     if step.id in s.outcomes:
-        raise BenchRefused(f"Step {i + 1} is {s.outcomes[step.id].how} already.", reason="done_already", field="step",
-                           remedy="Go on with the next one, or take the last step back.")  # fmt: skip
+        raise BenchRefused(
+            say("decide-step-already", i=i + 1, how=s.outcomes[step.id].how),
+            reason="done_already",
+            field="step",
+            remedy=say("decide-go-on-with-next-one"),
+        )
     return step
 
 
@@ -98,16 +108,20 @@ def _done(s: BenchState, c: BenchCommand) -> None:
     step = _pending(s, c.data["step"])
     if step.shows == "power":
         raise BenchRefused(
-            "The first power-on is gone through check by check.", reason="incomplete",
-            remedy="Look at each: boot, fans, keyboard, pad, wireless, display, temperatures.")  # fmt: skip
+            say("decide-first-power-on-gone-through"), reason="incomplete", remedy=say("decide-look-at-each-boot-fans")
+        )
     _finished(s, c, step)
 
 
 def _finished(s: BenchState, c: BenchCommand, step: BenchStep) -> None:
     running = next((w for w in s.waits.values() if w.wait in step.after_waits and w.runs(c.at)), None)
     if running is not None:
-        raise BenchRefused(f"{WAITS[running.wait].words} until {running.due:%H:%M} UTC.", reason="waiting",
-                           field="step", remedy="Do something else, or end the wait early with a reason.")  # fmt: skip
+        raise BenchRefused(
+            say("close-until-utc", words=WAITS[running.wait].words, due=running.due),
+            reason="waiting",
+            field="step",
+            remedy=say("decide-do-something-else-or-end"),
+        )
     value = c.data.get("value")
     if value is not None:
         measured(step.asks, value)
@@ -119,17 +133,12 @@ def _skipped(s: BenchState, c: BenchCommand) -> None:
     if NEVER_SKIPPED & set(step.acts):
         off = "cooler_off" in step.acts
         raise BenchRefused(
-            "This plan lifts the cooler; the step is not skipped."
-            if off
-            else "This step stands between a die and the power; it is not skipped.",
+            say("decide-this-plan-lifts-cooler-step") if off else say("decide-this-step-stands-between-die"),
             reason="never_skipped",
             field="step",
-            remedy="Off already: mark it as done. Not to be lifted: take another option in Plan and make the list anew."
-            if off
-            else "Do it; is it done already, mark it as done. Not needed: take another option in Plan and make the "
-            "list anew.",
+            remedy=say("decide-off-already-mark-as-done") if off else say("decide-do-done-already-mark-as"),
         )
-    said(c.data["reason"], "The reason", "this model has no such part.")
+    said(c.data["reason"], say("decide-reason"), say("decide-this-model-has-no-such"))
 
 
 def _gone_back(s: BenchState, c: BenchCommand) -> None:
@@ -139,10 +148,14 @@ def _gone_back(s: BenchState, c: BenchCommand) -> None:
 def _added(s: BenchState, c: BenchCommand) -> None:
     step = replace(step_from(c.data["step"]), own=True)
     if step.acts:
-        raise BenchRefused("A step that a person adds marks nothing for the rules.", reason="invalid", field="acts",
-                           remedy="Leave its acts empty; what it does stands in its words.")  # fmt: skip
+        raise BenchRefused(
+            say("decide-step-that-person-adds-marks"),
+            reason="invalid",
+            field="acts",
+            remedy=say("decide-leave-its-acts-empty-what"),
+        )
     if any(x.id == step.id for x in s.steps):
-        raise BenchRefused("A step with this id is in the list already.", reason="done_already", field="step")
+        raise BenchRefused(say("decide-step-with-this-id-in"), reason="done_already", field="step")
     if c.data.get("after"):
         _step(s, c.data["after"])
     _check_list((*s.steps, step))
@@ -151,63 +164,88 @@ def _added(s: BenchState, c: BenchCommand) -> None:
 def _moved(s: BenchState, c: BenchCommand) -> None:
     step = _pending(s, c.data["step"])
     if c.data.get("after") == step.id:
-        raise BenchRefused("A step does not follow itself.", reason="invalid", field="after")
+        raise BenchRefused(say("decide-step-does-not-follow-itself"), reason="invalid", field="after")
     if c.data.get("after"):
         _step(s, c.data["after"])
     moved = put(step, c.data.get("after"), [x for x in s.steps if x is not step])
     worse = broken_in(s, moved) - broken_in(s, s.steps)
     if worse:
         rule = BY_RULE[sorted(r for _, r in worse)[0]]
-        raise BenchRefused(f"In this order a rule is broken: {rule.reason}", reason="interlock", rule=rule.rule,
-                           remedy=rule.remedy)  # fmt: skip
+        raise BenchRefused(
+            say("decide-in-this-order-rule-broken", reason=rule.reason),
+            reason="interlock",
+            rule=rule.rule,
+            remedy=rule.remedy,
+        )
 
 
 def _place(s: BenchState, name: str) -> Place:
     if name not in s.places:
-        raise BenchRefused("There is no such place on the map.", reason="missing", field="place",
-                           remedy="Load the newer map.")  # fmt: skip
+        raise BenchRefused(
+            say("decide-there-no-such-place-on"), reason="missing", field="place", remedy=say("decide-load-newer-map")
+        )
     return s.places[name]
 
 
 def _place_added(s: BenchState, c: BenchCommand) -> None:
     place = place_from(c.data["place"])
     if place.id in s.places:
-        raise BenchRefused("This place is on the map already.", reason="done_already", field="place")
+        raise BenchRefused(say("decide-this-place-on-map-already"), reason="done_already", field="place")
     if len(s.places) >= PLACES_MOST:
-        raise BenchRefused(f"A map holds up to {PLACES_MOST} places.", reason="invalid", field="place")
+        raise BenchRefused(
+            say("decide-map-holds-up-to-places", places_most=PLACES_MOST), reason="invalid", field="place"
+        )
 
 
 def _place_changed(s: BenchState, c: BenchCommand) -> None:
     place = place_from(c.data["place"])
     old = _place(s, place.id)
     if place.id in s.out and (old.kind, old.holds) != (place.kind, place.holds):
-        raise BenchRefused(f"The {place_words(old, s.places)} is out; what it is cannot be changed now.", reason="out",
-                           field="place", remedy="Put it back first.")  # fmt: skip
+        raise BenchRefused(
+            say("decide-out-what-cannot-be-changed", places=place_words(old, s.places)),
+            reason="out",
+            field="place",
+            remedy=say("decide-put-back-first"),
+        )
 
 
 def _place_removed(s: BenchState, c: BenchCommand) -> None:
     place = _place(s, c.data["place"])
     if place.id in s.out:
-        raise BenchRefused(f"The {place_words(place, s.places)} is out; it cannot be wiped off the map.", reason="out",
-                           field="place", remedy="Put it back, or explain why it stays out.")  # fmt: skip
+        raise BenchRefused(
+            say("decide-out-cannot-be-wiped-off", places=place_words(place, s.places)),
+            reason="out",
+            field="place",
+            remedy=say("decide-put-back-or-explain-why"),
+        )
 
 
 def _place_out(s: BenchState, c: BenchCommand) -> None:
     place = _place(s, c.data["place"])
     if place.id in s.out:
-        raise BenchRefused(f"The {place_words(place, s.places)} is out already.", reason="done_already", field="place")
+        raise BenchRefused(
+            say("decide-out-already", places=place_words(place, s.places)), reason="done_already", field="place"
+        )
     guard(s, c, acts_of_place(place, s, out=True))
 
 
 def _place_in(s: BenchState, c: BenchCommand) -> None:
     place = _place(s, c.data["place"])
     if place.id not in s.out:
-        raise BenchRefused(f"The {place_words(place, s.places)} is in already.", reason="done_already", field="place",
-                           remedy="One in the tray too many? Note it as left over.")  # fmt: skip
+        raise BenchRefused(
+            say("decide-in-already", places=place_words(place, s.places)),
+            reason="done_already",
+            field="place",
+            remedy=say("decide-one-in-tray-too-many"),
+        )
     letter, taken = letter_of(place, classes_of(list(s.places.values()))), c.data.get("letter")
     if taken and place.kind == SCREW and taken != letter:
-        raise BenchRefused(f"This place takes a screw {letter}, not {taken}: the wrong length dents the board.",
-                           reason="wrong_screw", field="letter", remedy=f"Take one from tray {letter}.")  # fmt: skip
+        raise BenchRefused(
+            say("decide-this-place-takes-screw-not", letter=letter, taken=taken),
+            reason="wrong_screw",
+            field="letter",
+            remedy=say("decide-take-one-from-tray", letter=letter),
+        )
     guard(s, c, acts_of_place(place, s, out=False))
 
 
@@ -215,19 +253,28 @@ def _leftover(_: BenchState, c: BenchCommand) -> None:
     count = c.data["count"]
     if not 0 <= count <= PLACES_MOST:
         raise BenchRefused(
-            f"{count} screws are left over? Allowed are 0 to {PLACES_MOST}.", reason="invalid", field="count"
+            say("decide-screws-left-over-allowed-to", count=count, places_most=PLACES_MOST),
+            reason="invalid",
+            field="count",
         )
 
 
 def _explained(s: BenchState, c: BenchCommand) -> None:
     place = _place(s, c.data["place"])
-    said(c.data["words"], "The reason", "thread torn, told the owner.")
+    said(c.data["words"], say("decide-reason"), say("decide-thread-torn-told-owner"))
     if place.kind == PLUG:
-        raise BenchRefused(f"The {place_words(place, s.places)} is unplugged; a plug is not explained away.",
-                           reason="plug_open", field="place", remedy="Plug it in.")  # fmt: skip
+        raise BenchRefused(
+            say("decide-unplugged-plug-not-explained-away", places=place_words(place, s.places)),
+            reason="plug_open",
+            field="place",
+            remedy=say("close-plug-in"),
+        )
     if place.id not in s.out:
-        raise BenchRefused(f"The {place_words(place, s.places)} is in; there is nothing to explain.",
-                           reason="done_already", field="place")  # fmt: skip
+        raise BenchRefused(
+            say("decide-in-there-nothing-to-explain", places=place_words(place, s.places)),
+            reason="done_already",
+            field="place",
+        )
 
 
 def _found(_: BenchState, c: BenchCommand) -> None:
@@ -241,11 +288,11 @@ def _wait_started(_: BenchState, c: BenchCommand) -> None:
 def _wait_ended(s: BenchState, c: BenchCommand) -> None:
     wait = s.waits.get(c.data["wait"])
     if wait is None:
-        raise BenchRefused("There is no such wait.", reason="missing", field="wait")
+        raise BenchRefused(say("decide-there-no-such-wait"), reason="missing", field="wait")
     if wait.ended is not None:
-        raise BenchRefused("This wait is ended already.", reason="done_already", field="wait")
+        raise BenchRefused(say("decide-this-wait-ended-already"), reason="done_already", field="wait")
     if wait.due > c.at:
-        said(c.data.get("reason"), "The reason for ending it early", "surface is dry, looked with the loupe.")
+        said(c.data.get("reason"), say("decide-reason-for-ending-early"), say("decide-surface-dry-looked-with-loupe"))
 
 
 def _mishap(_: BenchState, c: BenchCommand) -> None:
@@ -253,9 +300,9 @@ def _mishap(_: BenchState, c: BenchCommand) -> None:
 
 
 def _checked(s: BenchState, c: BenchCommand) -> None:
-    said(c.data["words"], "The check", "looked with the loupe, nothing bridged.")
+    said(c.data["words"], say("decide-check"), say("decide-looked-with-loupe-nothing-bridged"))
     if c.data["of"] not in s.breaches and c.data["of"] not in s.mishaps:
-        raise BenchRefused("There is nothing of this kind to check.", reason="missing", field="of")
+        raise BenchRefused(say("decide-there-nothing-this-kind-to"), reason="missing", field="of")
 
 
 def _power_on(s: BenchState, c: BenchCommand) -> None:
@@ -263,8 +310,12 @@ def _power_on(s: BenchState, c: BenchCommand) -> None:
     barred = next((m for m in s.mishaps.values() if mishap(m.what).no_power and not m.checked), None)
     if barred is not None:
         what = mishap(barred.what)
-        raise BenchRefused(f"{what.words}: no power before the check.", reason="interlock", rule="mishap",
-                           remedy=what.check or what.steps[0])  # fmt: skip
+        raise BenchRefused(
+            say("decide-no-power-before-check", words=what.words),
+            reason="interlock",
+            rule="mishap",
+            remedy=what.check or what.steps[0],
+        )
     if "fails" in results.values():
         return guard(s, c, ("powered",))
     step = next((x for x in s.steps if x.shows == "power" and x.id not in s.outcomes), None)
@@ -273,24 +324,42 @@ def _power_on(s: BenchState, c: BenchCommand) -> None:
 
 def _photo(_: BenchState, c: BenchCommand) -> None:
     if c.data["what"] not in PHOTO_USES:
-        raise BenchRefused(f"A photo is for {', '.join(PHOTO_USES)}.", reason="invalid", field="what")
+        raise BenchRefused(say("decide-photo-for", photo_uses=listed(PHOTO_USES)), reason="invalid", field="what")
 
 
 def _note(_: BenchState, c: BenchCommand) -> None:
-    said(c.data["words"], "The note", "clip at the left corner is weak.")
+    said(c.data["words"], say("decide-note"), say("decide-clip-at-left-corner-weak"))
 
 
 def _closed(s: BenchState, c: BenchCommand) -> None:
     open_ = blockers(s, c.at)
     if open_:
-        raise BenchRefused(f"It does not close yet: {open_[0].text}", reason="open", remedy=open_[0].remedy)
+        raise BenchRefused(say("decide-does-not-close-yet", text=open_[0].text), reason="open", remedy=open_[0].remedy)
 
 
 _CHECKS: Mapping[str, Callable[[BenchState, BenchCommand], None]] = {
-    "begun": _begun, "replanned": _replanned, "step_done": _done, "step_skipped": _skipped, "gone_back": _gone_back,
-    "step_added": _added, "step_moved": _moved, "place_added": _place_added, "place_changed": _place_changed,
-    "place_removed": _place_removed, "place_out": _place_out, "place_in": _place_in, "outline": lambda _s, _c: None,
-    "leftover": _leftover, "explained": _explained, "found": _found, "wait_started": _wait_started,
-    "wait_ended": _wait_ended, "mishap": _mishap, "checked": _checked, "power_on": _power_on, "photo": _photo,
-    "note": _note, "closed": _closed,
-}  # fmt: skip
+    "begun": _begun,
+    "replanned": _replanned,
+    "step_done": _done,
+    "step_skipped": _skipped,
+    "gone_back": _gone_back,
+    "step_added": _added,
+    "step_moved": _moved,
+    "place_added": _place_added,
+    "place_changed": _place_changed,
+    "place_removed": _place_removed,
+    "place_out": _place_out,
+    "place_in": _place_in,
+    "outline": lambda _s, _c: None,
+    "leftover": _leftover,
+    "explained": _explained,
+    "found": _found,
+    "wait_started": _wait_started,
+    "wait_ended": _wait_ended,
+    "mishap": _mishap,
+    "checked": _checked,
+    "power_on": _power_on,
+    "photo": _photo,
+    "note": _note,
+    "closed": _closed,
+}

@@ -9,12 +9,13 @@ from typing import Any
 
 from vividowl.core.bench.interlocks import RULES_NOW
 from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.words import Words, listed, say
 
 
 class BenchRefused(CoreError):  # noqa: N818 - reads as what it says
     """An event cannot be. reason: in one word for a program; rule: of the interlock that it would break."""
 
-    def __init__(self, message: str, *, reason: str, remedy: str = "", rule: str = "", field: str = "") -> None:
+    def __init__(self, message: Words, *, reason: str, remedy: Words = "", rule: str = "", field: str = "") -> None:
         super().__init__(message, field=field, remedy=remedy)
         self.reason = reason
         self.rule = rule
@@ -64,12 +65,17 @@ def command_of(event: BenchEvent) -> BenchCommand:
 
 TEXT_MOST, NAME_MOST, LIST_MOST = 400, 80, 600
 _WORDS_LEAST = 4
-TEXT, NAME, NUMBER, WHOLE, TABLE, ROWS = "text", "name", "number", "whole number", "table", "list"
+TEXT, NAME, NUMBER, WHOLE, TABLE, ROWS = "text", "name", "number", "whole", "table", "list"
 
 # By kind: field, its type, and whether it must be there.
 FIELDS: Mapping[str, Mapping[str, tuple[str, bool]]] = {
-    "begun": {"steps": (ROWS, True), "places": (ROWS, True), "device": (TABLE, True), "outline": (NAME, False),
-              "plan": (NAME, False)},
+    "begun": {
+        "steps": (ROWS, True),
+        "places": (ROWS, True),
+        "device": (TABLE, True),
+        "outline": (NAME, False),
+        "plan": (NAME, False),
+    },
     "replanned": {"steps": (ROWS, True), "device": (TABLE, True), "plan": (NAME, False)},
     "step_done": {"step": (NAME, True), "breach": (TEXT, False), "words": (TEXT, False), "value": (NUMBER, False)},
     "step_skipped": {"step": (NAME, True), "reason": (TEXT, True)},
@@ -95,7 +101,7 @@ FIELDS: Mapping[str, Mapping[str, tuple[str, bool]]] = {
     "closed": {},
     "undo": {"event": (NAME, False)},
     "redo": {"event": (NAME, False)},
-}  # fmt: skip
+}
 KINDS = tuple(FIELDS)
 PHOTO_USES = ("before", "after", "step", "map", "found")
 
@@ -122,27 +128,43 @@ def check_event(kind: str, data: Mapping[str, Any]) -> None:
     source: the table above
     """
     if kind not in FIELDS:
-        raise BenchRefused(f"“{kind[:40]}” is no event of the bench.", reason="unknown", field="kind",
-                           remedy=f"Allowed: {', '.join(KINDS)}.")  # fmt: skip
+        raise BenchRefused(
+            say("events-no-event-bench", kind=kind[:40]),
+            reason="unknown",
+            field="kind",
+            remedy=say("allowed", names=listed(KINDS)),
+        )
     fields = FIELDS[kind]
     for name in data:
         if name not in fields:
-            raise BenchRefused(f"“{name[:40]}” does not belong to the event “{kind}”.", reason="unknown", field=name,
-                               remedy=f"Allowed: {', '.join(fields) or 'nothing'}.")  # fmt: skip
+            raise BenchRefused(
+                say("events-does-not-belong-to-event", name=name[:40], kind=kind),
+                reason="unknown",
+                field=name,
+                remedy=say("allowed", names=listed(fields)) if fields else say("events-nothing-allowed"),
+            )
     for name, (wanted, needed) in fields.items():
         value = data.get(name)
         if value is None:
             if needed:
-                raise BenchRefused(f"The event “{kind}” lacks “{name}”.", reason="incomplete", field=name,
-                                   remedy=f"Give it as {wanted}.")  # fmt: skip
+                raise BenchRefused(
+                    say("events-event-lacks", kind=kind, name=name),
+                    reason="incomplete",
+                    field=name,
+                    remedy=say("events-give-as", wanted=say(f"events-type-{wanted}", most=None)),
+                )
         elif not _fits(value, wanted):
-            most = {TEXT: f" of up to {TEXT_MOST} characters", NAME: f" of up to {NAME_MOST} characters",
-                    ROWS: f" of up to {LIST_MOST} entries"}.get(wanted, "")  # fmt: skip
-            raise BenchRefused(f"“{name}” of the event “{kind}” is no {wanted}{most}.", reason="invalid", field=name,
-                               remedy=f"Give it as {wanted}{most}.")  # fmt: skip
+            most = {TEXT: TEXT_MOST, NAME: NAME_MOST, ROWS: LIST_MOST}.get(wanted)
+            right = say(f"events-type-{wanted}", most=most)
+            raise BenchRefused(
+                say("events-event-no", name=name, kind=kind, right=right),
+                reason="invalid",
+                field=name,
+                remedy=say("events-give-as", wanted=right),
+            )
 
 
-def said(words: object, what: str, example: str) -> str:
+def said(words: object, what: Words, example: Words) -> str:
     """Words that say something.
 
     words: what was typed, or nothing
@@ -155,6 +177,9 @@ def said(words: object, what: str, example: str) -> str:
     text = str(words or "").strip()
     if len(text) < _WORDS_LEAST:
         raise BenchRefused(
-            f"{what} says nothing.", reason="incomplete", field="words", remedy=f"For instance: {example}"
+            say("events-says-nothing", what=what),
+            reason="incomplete",
+            field="words",
+            remedy=say("events-for-instance", example=example),
         )
     return text

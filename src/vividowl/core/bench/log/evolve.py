@@ -96,9 +96,11 @@ def _finished(s: BenchState, e: BenchEvent, name: str) -> BenchState:
     back = (set(step.puts_in) & set(s.places) & s.out) - set(s.explained)
     outcome = Outcome("done", e.at, e.by, e.data.get("words") or "", e.data.get("value"))
     s = replace(
-        s, out=(s.out | gone) - back, was_out={**s.was_out, **dict.fromkeys(gone, i + 1)},
+        s,
+        out=(s.out | gone) - back,
+        was_out={**s.was_out, **dict.fromkeys(gone, i + 1)},
         outcomes={**s.outcomes, step.id: outcome},
-    )  # fmt: skip
+    )
     plugs = {p.id for p in s.places.values() if p.kind == PLUG and p.holds == "battery"}
     if "battery_off" in step.acts:
         s = replace(s, out=s.out | plugs, was_out={**s.was_out, **dict.fromkeys(plugs, i + 1)})
@@ -230,10 +232,28 @@ def _closed(s: BenchState, e: BenchEvent) -> BenchState:
 
 
 _CHANGES: Mapping[str, Callable[[BenchState, BenchEvent], BenchState]] = {
-    "begun": _begun, "replanned": _replanned, "step_done": _done, "step_skipped": _skipped, "gone_back": _gone_back,
-    "step_added": _added, "step_moved": _moved, "place_added": _placed, "place_changed": _placed,
-    "place_removed": _place_removed, "place_out": _place_out, "place_in": _place_in, "outline": _outline,
-    "leftover": _leftover, "explained": _explained, "found": _found, "wait_started": _wait_started,
-    "wait_ended": _wait_ended, "mishap": _mishap, "checked": _checked, "power_on": _power_on, "photo": _photo,
-    "note": _note, "closed": _closed,
-}  # fmt: skip
+    "begun": _begun,
+    "replanned": _replanned,
+    "step_done": _done,
+    "step_skipped": _skipped,
+    "gone_back": _gone_back,
+    "step_added": _added,
+    "step_moved": _moved,
+    "place_added": _placed,
+    "place_changed": _placed,
+    "place_removed": _place_removed,
+    "place_out": _place_out,
+    "place_in": _place_in,
+    "outline": _outline,
+    "leftover": _leftover,
+    "explained": _explained,
+    "found": _found,
+    "wait_started": _wait_started,
+    "wait_ended": _wait_ended,
+    "mishap": _mishap,
+    "checked": _checked,
+    "power_on": _power_on,
+    "photo": _photo,
+    "note": _note,
+    "closed": _closed,
+}

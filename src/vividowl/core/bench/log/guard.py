@@ -8,6 +8,7 @@ from vividowl.core.bench.interlocks import PLUGS_OPEN, after, all_breached
 from vividowl.core.bench.log.events import BenchCommand, BenchRefused, said
 from vividowl.core.bench.log.state import BenchState, plugs_open
 from vividowl.core.bench.steps.vocabulary import BenchStep
+from vividowl.core.quantities.words import say
 
 
 def guard(s: BenchState, c: BenchCommand, acts: Sequence[str]) -> None:
@@ -27,7 +28,7 @@ def guard(s: BenchState, c: BenchCommand, acts: Sequence[str]) -> None:
     rule = hard or broken[0]
     if hard is not None or not c.data.get("breach"):
         raise BenchRefused(rule.reason, reason="interlock", rule=rule.rule, remedy=rule.remedy)
-    said(c.data["breach"], "What happened", "lifted the cooler before I saw the battery plug.")
+    said(c.data["breach"], say("guard-what-happened"), say("guard-lifted-cooler-before-i-saw"))
 
 
 def broken_in(s: BenchState, steps: Sequence[BenchStep]) -> set[tuple[str, str]]:

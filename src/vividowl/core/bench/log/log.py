@@ -10,6 +10,7 @@ from vividowl.core.bench.log.events import BenchCommand, BenchEvent, BenchRefuse
 from vividowl.core.bench.log.evolve import evolve
 from vividowl.core.bench.log.state import BenchState
 from vividowl.core.bench.log.upcast import bring_up
+from vividowl.core.quantities.words import say
 
 
 @dataclass(frozen=True)
@@ -37,11 +38,12 @@ def append(log: BenchLog, command: BenchCommand) -> tuple[BenchLog, BenchEvent]:
     check_event(command.kind, command.data)
     stack = log.active if command.kind == "undo" else log.undone
     if not stack:
-        raise BenchRefused(f"There is nothing to {command.kind}.", reason="nothing")
+        raise BenchRefused(say("log-there-nothing-to", kind=command.kind), reason="nothing")
     meant = command.data.get("event")
     if meant and meant != stack[-1].id:
-        raise BenchRefused("Something else was done meanwhile, on another tablet.", reason="not_last",
-                           remedy="Look at it, then take it back if that is meant.")  # fmt: skip
+        raise BenchRefused(
+            say("log-something-else-was-done-meanwhile"), reason="not_last", remedy=say("log-look-at-then-take-back")
+        )
     if command.kind == "redo":
         check(log.state, command_of(stack[-1]))
     event = BenchEvent(command.id, command.kind, command.data, command.at, command.by)

@@ -108,8 +108,11 @@ def _power(s: BenchState, data: Mapping[str, Any], rules: Rules) -> dict[str, An
 def _again(s: BenchState, rows: Sequence[Mapping[str, Any]]) -> list[str]:
     """Steps that are to be done once more: what lies on a die is not what the new plan puts there."""
     ids = [str(row["id"]) for row in rows]
-    gone = [x for x in s.steps if x.id in s.outcomes and s.outcomes[x.id].how == "done" and x.id not in ids
-            and _LAID & set(x.acts)]  # fmt: skip
+    gone = [
+        x
+        for x in s.steps
+        if x.id in s.outcomes and s.outcomes[x.id].how == "done" and x.id not in ids and _LAID & set(x.acts)
+    ]
     if not gone or "cooler_off" not in s.facts:
         return []
     first = next((i for i, row in enumerate(rows) if "cleaned" in row.get("acts", ())), len(ids))

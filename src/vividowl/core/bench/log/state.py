@@ -10,6 +10,7 @@ from vividowl.core.bench.fasteners import PLUG, PLUG_PARTS, SCREW, SCREW_GROUPS,
 from vividowl.core.bench.interlocks import ALUMINIUM_SEEN, BARE, BARE_GPU, PLUGS_OPEN, Device
 from vividowl.core.bench.seen import ALUMINIUM
 from vividowl.core.bench.steps.vocabulary import BenchStep
+from vividowl.core.quantities.words import Words, say
 
 
 @dataclass(frozen=True)
@@ -177,7 +178,7 @@ def plugs_open(places: Mapping[str, Place], out: frozenset[str]) -> bool:
     return any(p in out and places[p].kind == PLUG and places[p].holds != "battery" for p in out)
 
 
-def place_words(place: Place, places: Mapping[str, Place]) -> str:
+def place_words(place: Place, places: Mapping[str, Place]) -> Words:
     """A place as one names it: screw B of the cooler, no. 3; or the fan plug.
 
     place: the screw or plug
@@ -186,7 +187,7 @@ def place_words(place: Place, places: Mapping[str, Place]) -> str:
     source: the definition
     """
     if place.kind == PLUG:
-        return f"{place.note or PLUG_PARTS[place.holds]} plug".replace("plug plug", "plug")
+        other = place.holds == "other" and not place.note
+        return say("state-plug", name=place.note or PLUG_PARTS[place.holds], other=other)
     letter = letter_of(place, classes_of(list(places.values())))
-    number = f", no. {place.number}" if place.number is not None else ""
-    return f"screw {letter} of the {SCREW_GROUPS[place.holds]}{number}"
+    return say("state-screw", letter=letter, holds=SCREW_GROUPS[place.holds], number=place.number)

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Collection, Mapping
-from dataclasses import MISSING, asdict, fields
+from dataclasses import MISSING, fields
 from typing import Any, TypeVar
 
 import cattrs
@@ -14,33 +14,48 @@ from vividowl.core.bench.interlocks import Device
 from vividowl.core.bench.log.events import NAME_MOST, TEXT_MOST
 from vividowl.core.bench.steps.vocabulary import BenchStep, check_step
 from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.words import Message, Several, Words, listed, say
 
 Row = TypeVar("Row", BenchStep, Place, Device)
 
 
-_KINDS = {str: "text", float: "number", int: "whole number", bool: "yes or no"}
+_KINDS = {str: "text", float: "number", int: "whole", bool: "flag"}
+
+
+class _Odd(TypeError):  # noqa: N818 - reads as what it says
+    """What is wrong with a value, as the rest of a sentence that names its field."""
+
+    def __init__(self, what: Words) -> None:
+        super().__init__(what)
+        self.what = what
 
 
 def _exactly(*allowed: type) -> Callable[[Any, Any], Any]:
     def take(value: Any, _: Any) -> Any:  # noqa: ANN401
         if not isinstance(value, allowed) or (isinstance(value, bool) and bool not in allowed):
-            raise TypeError(f"is no {_KINDS[allowed[0]]}")
+            raise _Odd(say("stored-no", allowed=_KINDS[allowed[0]]))
         if isinstance(value, str) and (len(value) > TEXT_MOST or "\0" in value):
-            raise ValueError(f"is longer than {TEXT_MOST} characters")
+            raise _Odd(say("stored-longer-than-characters", text_most=TEXT_MOST))
         return value
 
     return take
 
 
+def _words(value: Any, kind: Any) -> Words:  # noqa: ANN401
+    said: Words = value if isinstance(value, Message | Several) else _exactly(str)(value, kind)
+    return said
+
+
 def _names(value: Any, _: Any) -> tuple[str, ...]:  # noqa: ANN401
     if not isinstance(value, (list, tuple)) or not all(isinstance(v, str) and len(v) <= NAME_MOST for v in value):
-        raise TypeError("is no list of names")
+        raise _Odd(say("stored-no-list-names"))
     return tuple(value)
 
 
 def _converter(*, strict: bool) -> cattrs.Converter:
     made = cattrs.Converter(forbid_extra_keys=strict)
     made.register_structure_hook(str, _exactly(str))
+    made.register_structure_hook_func(lambda kind: kind == Words, _words)
     made.register_structure_hook(float, _exactly(float, int))
     made.register_structure_hook(int, _exactly(int))
     made.register_structure_hook(bool, _exactly(bool))
@@ -54,19 +69,22 @@ _RETIRED_TRAITS = ("alloy", "interface")
 
 
 def _taken(table: type[Row], data: Mapping[str, Any], needed: Collection[str], what: str) -> Row:
-    known = ", ".join(f.name for f in fields(table))
+    known = say("stored-known", names=listed(f.name for f in fields(table)))
     lacks = next((k for k in needed if k not in data), None)
     if lacks is not None:
-        raise CoreError(f"A {what} lacks “{lacks}”.", field=lacks, remedy=f"Known: {known}.")
+        raise CoreError(say("stored-lacks", what=what, lacks=lacks), field=lacks, remedy=known)
     try:
         return _STRICT.structure(data, table)
     except ClassValidationError as group:
         error = group.exceptions[0]
         if isinstance(error, ForbiddenExtraKeysError):
             odd = str(sorted(map(str, error.extra_fields))[0])[:40]
-            raise CoreError(f"A {what} knows no “{odd}”.", field=odd, remedy=f"Known: {known}.") from None
+            raise CoreError(say("stored-knows-no", what=what, odd=odd), field=odd, remedy=known) from None
         name = next((n.name for n in getattr(error, "__notes__", ()) if hasattr(n, "name")), "")
-        raise CoreError(f"“{name}” of a {what} {error}.", field=name) from None
+        raise CoreError(
+            say("stored-odd", name=name, what=what, odd=error.what if isinstance(error, _Odd) else str(error)),
+            field=name,
+        ) from None
 
 
 def step_from(data: Mapping[str, Any]) -> BenchStep:
@@ -121,4 +139,4 @@ def written(row: Row) -> dict[str, Any]:
     source: the definition
     """
     usual = {f.name: f.default for f in fields(row) if f.default is not MISSING}
-    return {k: v for k, v in asdict(row).items() if k not in usual or v != usual[k]}
+    return {k: v for k, v in ((f.name, getattr(row, f.name)) for f in fields(row)) if k not in usual or v != usual[k]}

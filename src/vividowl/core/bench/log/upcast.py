@@ -13,9 +13,20 @@ from vividowl.core.bench.log.made import Rules, event_of
 from vividowl.core.bench.log.state import BenchState
 
 _WAITS_1_MIN = {
-    "coat": 15, "fridge": 30, "alcohol": 5, "glue": 10, "baseline": 15, "burn_in": 40, "cool_down": 5, "solvent_hot": 10,
-    "solvent": 1440, "activator": 20, "plating": 240, "alloy_spill": 30, "other": 10,
-}  # fmt: skip
+    "coat": 15,
+    "fridge": 30,
+    "alcohol": 5,
+    "glue": 10,
+    "baseline": 15,
+    "burn_in": 40,
+    "cool_down": 5,
+    "solvent_hot": 10,
+    "solvent": 1440,
+    "activator": 20,
+    "plating": 240,
+    "alloy_spill": 30,
+    "other": 10,
+}
 _CHECKS_1 = ("boot", "fans", "keyboard", "pad", "wireless", "display", "temperatures")
 _BOOT_MOST_1_S = 40.0
 _WAIT_AFTER_1 = {"spill_alloy": "alloy_spill"}

@@ -11,15 +11,20 @@ from vividowl.core.bench.steps.cleaning import face_steps
 from vividowl.core.bench.steps.closing import seat_step
 from vividowl.core.bench.steps.faces import covered_step, inspect_step, stopgap_step
 from vividowl.core.bench.steps.vocabulary import BenchStep
+from vividowl.core.quantities.words import listed, say
 
 # Rules whose breach would end with a bare die, a cooler off, or unseen alloy under power.
 _LIFT = "lift_first"
 _DEADLY = frozenset(
     {
-        "interface_first", "interface_first_gpu", "inspect_alloy", "cooler_before_power", "interface_before_power",
+        "interface_first",
+        "interface_first_gpu",
+        "inspect_alloy",
+        "cooler_before_power",
+        "interface_before_power",
         "interface_before_power_gpu",
     }
-)  # fmt: skip
+)
 _ROUNDS = 8
 
 
@@ -66,9 +71,9 @@ def _first_trouble(s: BenchState, known: int) -> tuple[int, frozenset[str]] | No
 
 def _what_lacks(s: BenchState, facts: frozenset[str], then: BenchStep | None, known: int) -> list[BenchStep]:
     """Steps that are missing before a step, or at the end of the list."""
-    dies = [(BARE, "applied", "every die the cooler left")]
+    dies = [(BARE, "applied", say("whole-every-die-cooler-left"))]
     if s.device.two_dies:
-        dies = [(BARE, "applied", "the processor die"), (BARE_GPU, "applied_gpu", "the graphics die")]
+        dies = [(BARE, "applied", say("whole-processor-die")), (BARE_GPU, "applied_gpu", say("whole-graphics-die"))]
     bare = [d for d in dies if d[0] in facts or d[1] not in facts]
     seats = then is not None and "cooler_on" in then.acts
     looks = then is not None and "covered" in then.acts
@@ -98,11 +103,11 @@ def _lift_again() -> BenchStep:
     return BenchStep(
         "again_cooler_off",
         "open",
-        "Lift the cooler once more",
-        "it lies over a face that is not as it shall be",
-        "bit that fits",
+        say("whole-lift-cooler-once-more"),
+        say("whole-lies-over-face-that-not"),
+        say("whole-bit-that-fits"),
         "",
-        "Screws in order, a little each.",
+        say("whole-screws-in-order-little-each"),
         ("cooler_off",),
         photo=True,
         task="open_close",
@@ -126,15 +131,15 @@ def put_back(s: BenchState) -> BenchState:
     back = [p for p in s.places if p in out]
     if not back:
         return s
-    words = ", ".join(place_words(s.places[p], s.places) for p in back)
+    words = listed(place_words(s.places[p], s.places) for p in back)
     acts = ["plug_on"] if any(s.places[p].kind == PLUG and p not in battery for p in back) else []
     acts += ["inner_screws_in"] if any(s.places[p].kind == SCREW and s.places[p].holds != "cover" for p in back) else []
     acts += ["battery_on"] if battery else []
     step = BenchStep(
         "again_back",
         "close",
-        f"Put back: {words}",
-        "the list as it is now does not bring it back",
+        say("whole-put-back", words=words),
+        say("whole-list-as-now-does-not"),
         "",
         "",
         "",

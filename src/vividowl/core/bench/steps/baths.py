@@ -7,6 +7,7 @@ from dataclasses import replace
 from vividowl.core.bench.steps.vocabulary import BenchStep
 from vividowl.core.bench.waits import WAITS
 from vividowl.core.materials.plating import Bath
+from vividowl.core.quantities.words import Words, say
 
 
 def plating_steps(bath: Bath) -> list[BenchStep]:
@@ -16,88 +17,94 @@ def plating_steps(bath: Bath) -> list[BenchStep]:
     returns: steps (k,)
     source: handbook/materials.md: common practice, no source; the bath maker's sheet and licensed practice come first
     """
-    size = f"{bath.area_cm2:.0f} cm²"
-    current = "" if bath.amps is None else f", {bath.amps:.2f} A over {size}"
-    turn = "even, holes and edges too" if bath.amps is None else "thick on edges, bare in holes: turn the part"
+    current = "" if bath.amps is None else say("baths-over", amps=bath.amps, area_cm2=bath.area_cm2)
+    turn = say("baths-even-holes-and-edges-too") if bath.amps is None else say("baths-thick-on-edges-bare-in")
     minutes = min(WAITS["plating"].most_min, max(WAITS["plating"].least_min, 60.0 * bath.hours))
 
-    def step(name: str, text: str, why: str, tool: str, caution: str = "", **more: object) -> BenchStep:
+    def step(name: str, text: Words, why: Words, tool: Words, caution: Words = "", **more: object) -> BenchStep:
         return replace(BenchStep(f"plate_{name}", "fit", text, why, tool, "", caution, task="plating"), **more)  # type: ignore[arg-type]
 
     return [
         step(
             "mask",
-            "Take all off the plate that is no copper; mask what stays bare",
-            "mixed metals stain",
-            "plating tape",
+            say("baths-take-all-off-plate-that"),
+            say("baths-mixed-metals-stain"),
+            say("baths-plating-tape"),
             after_waits=("alcohol",),
         ),
         step(
             "degrease",
-            "Degrease: wipe dry, then acetone",
-            "grease leaves bald spots",
-            "acetone, gloves, ventilation",
-            "Acetone burns and numbs: no flame, fresh air.",
+            say("baths-degrease-wipe-dry-then-acetone"),
+            say("baths-grease-leaves-bald-spots"),
+            say("baths-acetone-gloves-ventilation"),
+            say("baths-acetone-burns-and-numbs-no"),
         ),
         step(
             "cleaner",
-            "Copper cleaner for 1 to 10 min, then rinse",
-            "oxide stops the nickel",
-            "copper cleaner, water",
+            say("baths-copper-cleaner-for-to-min"),
+            say("baths-oxide-stops-nickel"),
+            say("baths-copper-cleaner-water"),
             _ACIDS,
         ),
         step(
             "activator",
-            "Activator for 20 min, then rinse",
-            "copper does not start by itself",
-            "activator, water",
+            say("baths-activator-for-min-then-rinse"),
+            say("baths-copper-does-not-start-by"),
+            say("baths-activator-water"),
             _ACIDS,
             wait="activator",
             wait_min=WAITS["activator"].minutes,
         ),
         step(
             "bath",
-            f"Into the {bath.words} at {bath.temperature_c:.0f} °C for {hours_words(bath.hours)}: "
-            f"{bath.target_um:g} µm at {bath.rate_um_h:.1f} µm/h{current}",
+            say(
+                "baths-into-at-c-for-m",
+                words=bath.words,
+                temperature_c=bath.temperature_c,
+                hours=hours_words(bath.hours),
+                target_um=bath.target_um,
+                rate_um_h=bath.rate_um_h,
+                current=current,
+            ),
             turn,
-            "thermometer, stirrer, clock",
-            f"{_ACIDS} Never leave a heated bath alone.",
+            say("baths-thermometer-stirrer-clock"),
+            say("baths-never-leave-heated-bath-alone", acids=_ACIDS),
             wait="plating",
             wait_min=minutes,
             after_waits=("activator",),
         ),
         step(
             "measure",
-            "Rinse, dry, measure the layer on the coupon; look at edges and holes under magnification",
-            "thin films fail: after three months under alloy one looked like bare copper",
-            "gauge or scale, loupe",
+            say("baths-rinse-dry-measure-layer-on"),
+            say("baths-thin-films-fail-after-three"),
+            say("baths-gauge-or-scale-loupe"),
             after_waits=("plating",),
             asks="layer_um",
         ),
         step(
             "log",
-            "Into the bath log: bath, temperature, time, layer, what it looks like",
-            "baths tire; the next part wants to know",
-            "bath log",
+            say("baths-into-bath-log-bath-temperature"),
+            say("baths-baths-tire-next-part-wants"),
+            say("baths-bath-log"),
         ),
         step(
             "waste",
-            "Bath and rinse water into the labelled can",
-            "nickel must not go down the drain",
-            "labelled can",
-            "Legal disposal; licensed practice where the law asks.",
+            say("baths-bath-and-rinse-water-into"),
+            say("baths-nickel-must-not-go-down"),
+            say("baths-labelled-can"),
+            say("baths-legal-disposal-licensed-practice-where"),
         ),
     ]
 
 
-def hours_words(hours: float) -> str:
+def hours_words(hours: float) -> Words:
     """A time in a bath in words.
 
     hours: time [h]
     returns: words [text]
     source: the definition
     """
-    return f"{hours:.1f} h" if hours >= 1 else f"{60 * hours:.0f} min"
+    return say("baths-hours", hours=hours) if hours >= 1 else say("baths-minutes", minutes=60 * hours)
 
 
-_ACIDS = "Acids and nickel salts: nitrile gloves, closed goggles, apron, ventilation."
+_ACIDS = say("baths-acids-and-nickel-salts-nitrile")

@@ -5,9 +5,10 @@ from __future__ import annotations
 from vividowl.core.bench.interlocks import Device
 from vividowl.core.bench.steps.vocabulary import BenchStep, Work
 from vividowl.core.bench.waits import WAITS
+from vividowl.core.quantities.words import say
 
-_ROTOR = "Hold the rotor when blowing air."
-NEVER_SAND = "Never sand or polish it: that takes the saturated layer and the plating away."
+_ROTOR = say("cleaning-hold-rotor-when-blowing-air")
+NEVER_SAND = say("cleaning-never-sand-or-polish-that")
 
 
 def clean_steps(device: Device, work: Work) -> list[BenchStep]:
@@ -21,25 +22,42 @@ def clean_steps(device: Device, work: Work) -> list[BenchStep]:
     if not device.opens:
         return []
     steps = [
-        BenchStep("look", "clean", "Look at it before it is cleaned", "the print tells what was wrong" if device.lifts
-                  else "dust, a dragging fan or a swollen battery change the plan", "bright light, loupe", shows="seen",
-                  photo=True, task="clean"),
-    ]  # fmt: skip
+        BenchStep(
+            "look",
+            "clean",
+            say("cleaning-look-at-before-cleaned"),
+            say("cleaning-print-tells-what-was-wrong")
+            if device.lifts
+            else say("cleaning-dust-dragging-fan-or-swollen"),
+            say("cleaning-bright-light-loupe"),
+            shows="seen",
+            photo=True,
+            task="clean",
+        ),
+    ]
     if work.clean:
-        flick = "Clean fins, fan and vents; flick the fan: it spins on freely"
-        why = "dust is the first of all causes"
-        steps.append(BenchStep(
-            "dust_out", "clean", flick if device.has_fan else "Clean fins and vents",
-            f"{why}; a fan that drags undoes the best paste" if device.has_fan else why, "brush, air", "",
-            _ROTOR if device.has_fan else "", ("dust_out", "fan_free") if device.has_fan else ("dust_out",),
-            task="clean"))  # fmt: skip
+        flick = say("cleaning-clean-fins-fan-and-vents")
+        why = say("cleaning-dust-first-all-causes")
+        steps.append(
+            BenchStep(
+                "dust_out",
+                "clean",
+                flick if device.has_fan else say("cleaning-clean-fins-and-vents"),
+                say("cleaning-fan-that-drags-undoes-best", why=why) if device.has_fan else why,
+                say("cleaning-brush-air"),
+                "",
+                _ROTOR if device.has_fan else "",
+                ("dust_out", "fan_free") if device.has_fan else ("dust_out",),
+                task="clean",
+            )
+        )
     elif device.has_fan:
         steps.append(
             BenchStep(
                 "fan_flick",
                 "clean",
-                "Flick the fan: it spins on freely",
-                "it is closed up for years now",
+                say("cleaning-flick-fan-spins-on-freely"),
+                say("cleaning-closed-up-for-years-now"),
                 "",
                 "",
                 "",
@@ -61,38 +79,48 @@ def face_steps(*, old_alloy: bool) -> list[BenchStep]:
     """
     dry = WAITS["alcohol"].minutes
     if not old_alloy:
-        return [BenchStep(
-            "cleaned", "clean", "Every die and plate: dry wipe, then alcohol, until the cloth stays white",
-            "residue keeps the film thick", "lint-free cloth, alcohol", "",
-            "No metal on bare silicon. An old coat may come off: look after it.", ("cleaned",), wait="alcohol",
-            wait_min=dry, task="clean")]  # fmt: skip
+        return [
+            BenchStep(
+                "cleaned",
+                "clean",
+                say("cleaning-every-die-and-plate-dry"),
+                say("cleaning-residue-keeps-film-thick"),
+                say("cleaning-lint-free-cloth-alcohol"),
+                "",
+                say("cleaning-no-metal-on-bare-silicon"),
+                ("cleaned",),
+                wait="alcohol",
+                wait_min=dry,
+                task="clean",
+            )
+        ]
     return [
         BenchStep(
             "alloy_scrape",
             "clean",
-            "Scrape the dried crust with plastic; lift flakes and drops with the syringe",
-            "a loose flake shorts what it falls on",
-            "plastic scraper, syringe, tape round the die, gloves",
+            say("cleaning-scrape-dried-crust-with-plastic"),
+            say("cleaning-loose-flake-shorts-what-falls"),
+            say("cleaning-plastic-scraper-syringe-tape-round"),
             "",
-            f"{NEVER_SAND} Nothing of it near aluminium.",
+            say("cleaning-nothing-near-aluminium", never_sand=NEVER_SAND),
             task="alloy",
         ),
         BenchStep(
             "alloy_waste",
             "clean",
-            "Crust, swabs and gloves into the labelled jar",
-            "it goes on eating aluminium in the bin",
-            "jar with lid, labelled “gallium”",
+            say("cleaning-crust-swabs-and-gloves-into"),
+            say("cleaning-goes-on-eating-aluminium-in"),
+            say("cleaning-jar-with-lid-labelled-gallium"),
             "",
-            "Dispose of it by local rules.",
+            say("cleaning-dispose-by-local-rules"),
             task="alloy",
         ),
         BenchStep(
             "cleaned",
             "clean",
-            "Wipe die and plate with alcohol, one way, a fresh swab each; look at the copper",
-            "a silvery stain is the saturated layer and may stay; grey and bare spots are re-wetted",
-            "lint-free swabs, alcohol, loupe",
+            say("cleaning-wipe-die-and-plate-with"),
+            say("cleaning-silvery-stain-saturated-layer-and"),
+            say("cleaning-lint-free-swabs-alcohol-loupe"),
             "",
             NEVER_SAND,
             ("cleaned",),

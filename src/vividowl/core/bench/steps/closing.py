@@ -11,6 +11,7 @@ from vividowl.core.bench.steps.opening import ids_of, plug_words, plugs_in_the_w
 from vividowl.core.bench.steps.vocabulary import BenchStep, Work
 from vividowl.core.bench.waits import WAITS
 from vividowl.core.materials.kinds import CATALOGUE, Kind
+from vividowl.core.quantities.words import listed, say
 
 
 def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[BenchStep]:
@@ -30,17 +31,30 @@ def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[Ben
     battery = ids_of(places, PLUG, "battery")
     steps = [seat_step(device, places)] if device.lifts else []
     if other:
-        of = "fan and board" if device.lifts else "the fan"
-        steps.append(BenchStep("other_screws_in", "close", f"Put {screw_words(other, places)} of {of} back",
-                               "each class to its places", "bit that fits", "", "", ("inner_screws_in",), (), other,
-                               shows="map", task="open_close"))  # fmt: skip
+        of = say("closing-fan-and-board") if device.lifts else say("closing-fan")
+        steps.append(
+            BenchStep(
+                "other_screws_in",
+                "close",
+                say("closing-put-back", places=screw_words(other, places), of=of),
+                say("closing-each-class-to-its-places"),
+                say("closing-bit-that-fits"),
+                "",
+                "",
+                ("inner_screws_in",),
+                (),
+                other,
+                shows="map",
+                task="open_close",
+            )
+        )
     if plugs:
         steps.append(
             BenchStep(
                 "plugs_on",
                 "close",
-                f"Plug in: {plug_words(plugs, places)}",
-                "nothing closes while one is open",
+                say("closing-plug-in", places=plug_words(plugs, places)),
+                say("closing-nothing-closes-while-one-open"),
                 "spudger",
                 "",
                 "",
@@ -57,8 +71,8 @@ def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[Ben
             BenchStep(
                 "battery_on",
                 "close",
-                "Battery plug on, last of all",
-                "first off, last on",
+                say("closing-battery-plug-on-last-all"),
+                say("closing-first-off-last-on"),
                 "spudger",
                 "",
                 "",
@@ -73,11 +87,11 @@ def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[Ben
         BenchStep(
             "power_on",
             "close",
-            "First power-on, before the last screws",
-            "what is missing is still easy to reach",
+            say("closing-first-power-on-before-last"),
+            say("closing-what-missing-still-easy-to"),
             "",
             "",
-            "Loose cover: fingers away from the fan.",
+            say("closing-loose-cover-fingers-away-from"),
             ("power_on_ok",),
             shows="power",
             task="open_close",
@@ -86,9 +100,9 @@ def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[Ben
         BenchStep(
             "cover_screws_in",
             "close",
-            f"Cover on, {screw_words(cover, places)} back in their places",
-            "count in must equal count out",
-            "bit that fits",
+            say("closing-cover-on-back-in-their", places=screw_words(cover, places)),
+            say("closing-count-in-must-equal-count"),
+            say("closing-bit-that-fits"),
             "",
             "",
             ("cover_screws_in",),
@@ -103,9 +117,9 @@ def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[Ben
             BenchStep(
                 "burn_in",
                 "close",
-                "Burn in under load, above 45 °C",
-                "it settles mostly in the first 30 to 40 min; only then is it judged",
-                "the Before recipe",
+                say("closing-burn-in-under-load-above"),
+                say("closing-settles-mostly-in-first-to"),
+                say("closing-before-recipe"),
                 wait="burn_in",
                 wait_min=WAITS["burn_in"].minutes,
                 task=CATALOGUE[Kind.SHEET].task,
@@ -125,15 +139,15 @@ def seat_step(device: Device, places: Sequence[Place], step: str = "cooler_on") 
     """
     inner = tightening_order([p for p in places if p.kind == SCREW and p.holds == "cooler"])
     spring = any(p.head == "spring" for p in places if p.id in inner)
-    rounds = " ".join(f"{r.words}." for r in tightening_passes(device.tighten_percent))
+    rounds = listed((say("closing-round", words=r.words) for r in tightening_passes(device.tighten_percent)), "space")
     return BenchStep(
         step,
         "close",
-        f"Seat the cooler straight down, start {screw_words(inner, places)} by hand, tighten in order",
+        say("closing-seat-cooler-straight-down-start", places=screw_words(inner, places)),
         rounds,
-        "bit that fits",
+        say("closing-bit-that-fits"),
         "",
-        "Spring screws stop at the shoulder: do not force." if spring else "",
+        say("closing-spring-screws-stop-at-shoulder") if spring else "",
         ("cooler_on", "inner_screws_in"),
         (),
         inner,
@@ -150,28 +164,28 @@ def _tune(work: Work) -> list[BenchStep]:
         BenchStep(
             "tune_note",
             "close",
-            "Note the present settings, or save them to a file",
-            "so that they can be put back",
+            say("closing-note-present-settings-or-save"),
+            say("closing-so-that-they-can-be"),
             task="tune",
         ),
         BenchStep(
             "tune_set",
             "close",
-            f"Set it: {work.tuning}",
-            "in steps, the last half slowly",
-            "the maker's own setting where there is one",
+            say("closing-set", tuning=work.tuning),
+            say("closing-in-steps-last-half-slowly"),
+            say("closing-maker-s-own-setting-where"),
             "",
-            "A setting that is kept through a restart can lock a device out: set it to be lost first.",
+            say("closing-setting-that-kept-through-restart"),
             task="tune",
         ),
         BenchStep(
             "tune_try",
             "close",
-            "Run the Before recipe for 15 min; look for crashes and wrong pixels",
-            "what holds for a minute fails in a game",
-            "the Before recipe",
+            say("closing-run-before-recipe-for-min"),
+            say("closing-what-holds-for-minute-fails"),
+            say("closing-before-recipe"),
             "",
-            "Anything odd: one step back, and again.",
+            say("closing-anything-odd-one-step-back"),
             wait="other",
             wait_min=15.0,
             task="tune",
@@ -179,8 +193,8 @@ def _tune(work: Work) -> list[BenchStep]:
         BenchStep(
             "tune_keep",
             "close",
-            "Keep the setting, and write it into the notes",
-            "the owner and the next hand want to know",
+            say("closing-keep-setting-and-write-into"),
+            say("closing-owner-and-next-hand-want"),
             after_waits=("other",),
             task="tune",
         ),

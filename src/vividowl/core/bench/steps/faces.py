@@ -6,6 +6,7 @@ from collections.abc import Sequence
 
 from vividowl.core.bench.steps.vocabulary import BenchStep, PlannedPart
 from vividowl.core.materials.kinds import Kind
+from vividowl.core.quantities.words import Words, say
 
 
 def last_look(on_die: Sequence[PlannedPart]) -> list[BenchStep]:
@@ -29,10 +30,18 @@ def inspect_step(step: str = "alloy_inspect") -> BenchStep:
     returns: BenchStep
     source: handbook/materials.md: common practice, no source
     """
-    return BenchStep(step, "fit", "Inspect under magnification: all round the die, plugs and legs of parts",
-                     "one bead under a part is found by the first power", "loupe or microscope, syringe, swab", "",
-                     "A bead: lift it with the syringe, wipe with alcohol, look again.", ("alloy_inspected",),
-                     photo=True, task="alloy")  # fmt: skip
+    return BenchStep(
+        step,
+        "fit",
+        say("faces-inspect-under-magnification-all-round"),
+        say("faces-one-bead-under-part-found"),
+        say("faces-loupe-or-microscope-syringe-swab"),
+        "",
+        say("faces-bead-lift-with-syringe-wipe"),
+        ("alloy_inspected",),
+        photo=True,
+        task="alloy",
+    )
 
 
 def covered_step(step: str = "covered") -> BenchStep:
@@ -45,18 +54,18 @@ def covered_step(step: str = "covered") -> BenchStep:
     return BenchStep(
         step,
         "fit",
-        "Look at every face: each die covered, each pad whole and in its place, no film left on",
-        "what is bare now is bare under power",
-        "bright light",
+        say("faces-look-at-every-face-each"),
+        say("faces-what-bare-now-bare-under"),
+        say("faces-bright-light"),
         "",
-        "A pad that oils, crumbles or tore with the cooler is replaced, never doubled.",
+        say("faces-pad-that-oils-crumbles-or"),
         ("covered",),
         photo=True,
         task="open_close",
     )
 
 
-def stopgap_step(step: str, fact: str, words: str) -> BenchStep:
+def stopgap_step(step: str, fact: str, words: Words) -> BenchStep:
     """A new interface where the plan names none and the die would stay bare.
 
     step: its id [text]
@@ -65,6 +74,16 @@ def stopgap_step(step: str, fact: str, words: str) -> BenchStep:
     returns: BenchStep
     source: handbook/bench.md: common practice, no source
     """
-    return BenchStep(step, "fit", f"Put new paste on {words}", "the cooler was lifted: nothing goes back on a bare die",
-                     "tube, card, glove", "paste of the shop", "", (fact,), after_waits=("alcohol",), task="repaste",
-                     asks="dose_g")  # fmt: skip
+    return BenchStep(
+        step,
+        "fit",
+        say("faces-put-new-paste-on", words=words),
+        say("faces-cooler-was-lifted-nothing-goes"),
+        say("faces-tube-card-glove"),
+        say("faces-paste-shop"),
+        "",
+        (fact,),
+        after_waits=("alcohol",),
+        task="repaste",
+        asks="dose_g",
+    )

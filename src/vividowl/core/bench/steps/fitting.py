@@ -11,16 +11,10 @@ from vividowl.core.bench.steps.faces import last_look
 from vividowl.core.bench.steps.vocabulary import BenchStep, PlannedPart, Work
 from vividowl.core.bench.waits import WAITS
 from vividowl.core.materials.kinds import CATALOGUE, Kind, Trait
+from vividowl.core.quantities.words import Words, listed, say
 
-TARGET_WORDS: Mapping[str, str] = {
-    "cpu_die": "the processor die",
-    "gpu_die": "the graphics die",
-    "memory": "the memory",
-    "regulators": "the regulators",
-    "inductors": "the inductors",
-    "cover": "the bottom cover",
-    "other": "its place",
-}
+_TARGETS = ("cpu_die", "gpu_die", "memory", "regulators", "inductors", "cover", "other")
+TARGET_WORDS: Mapping[str, Words] = {t: say(f"onto-{t}") for t in _TARGETS}
 
 
 def apply_id(target: str, kind: str, index: int | None) -> str:
@@ -59,11 +53,11 @@ def fit_steps(device: Device, work: Work) -> list[BenchStep]:
             BenchStep(
                 "new_fan",
                 "fit",
-                "Take the old fan out, fit the new one; flick it: it spins on freely",
-                "the old one drags",
-                "bit that fits",
+                say("fitting-take-old-fan-out-fit"),
+                say("fitting-old-one-drags"),
+                say("closing-bit-that-fits"),
                 "",
-                "The cooler stays where it is." if not device.lifts else "",
+                say("fitting-cooler-stays-where") if not device.lifts else "",
                 ("fan_free",),
                 task="fan",
             )
@@ -71,9 +65,16 @@ def fit_steps(device: Device, work: Work) -> list[BenchStep]:
     return steps
 
 
-def _apply(part: PlannedPart, text: str, acts: tuple[str, ...], why: str, tool: str, caution: str = "",
-           after: tuple[str, ...] = ("alcohol",)) -> BenchStep:  # fmt: skip
-    material = f"{part.words}{f', {part.dose}' if part.dose else ''}"
+def _apply(
+    part: PlannedPart,
+    text: Words,
+    acts: tuple[str, ...],
+    why: Words,
+    tool: Words,
+    caution: Words = "",
+    after: tuple[str, ...] = ("alcohol",),
+) -> BenchStep:
+    material = listed((part.words, part.dose)) if part.dose else part.words
     return BenchStep(
         apply_id(part.target, part.kind, part.index),
         "fit",
@@ -94,13 +95,13 @@ def _apply(part: PlannedPart, text: str, acts: tuple[str, ...], why: str, tool: 
 def _insulate(work: Work) -> list[BenchStep]:
     out: list[BenchStep] = []
     if work.insulated_now and work.insulation in ("coat", "none"):
-        gear, minutes = "conformal coat, rated to 110 °C, fine brush", WAITS["coat"].minutes
+        gear, minutes = say("fitting-conformal-coat-rated-to-c"), WAITS["coat"].minutes
         out = [
             BenchStep(
                 "coat_1",
                 "fit",
-                "Coat the small parts round the die, first layer",
-                "alloy shorts them",
+                say("fitting-coat-small-parts-round-die"),
+                say("fitting-alloy-shorts-them"),
                 gear,
                 "",
                 "",
@@ -113,8 +114,8 @@ def _insulate(work: Work) -> list[BenchStep]:
             BenchStep(
                 "coat_2",
                 "fit",
-                "Second layer",
-                "one layer has pinholes",
+                say("fitting-second-layer"),
+                say("fitting-one-layer-has-pinholes"),
                 gear,
                 "",
                 "",
@@ -126,16 +127,21 @@ def _insulate(work: Work) -> list[BenchStep]:
             ),
         ]
     elif work.insulated_now:
-        words = {"tape": "Tape the small parts round the die", "lacquer": "Lacquer the small parts round the die"}
+        words = {
+            "tape": say("fitting-tape-small-parts-round-die"),
+            "lacquer": say("fitting-lacquer-small-parts-round-die"),
+        }
         out = [
             BenchStep(
                 "guard",
                 "fit",
                 words[work.insulation],
-                "alloy shorts them",
-                "heat-proof tape, knife" if work.insulation == "tape" else "clear lacquer, brush",
+                say("fitting-alloy-shorts-them"),
+                say("fitting-heat-proof-tape-knife")
+                if work.insulation == "tape"
+                else say("fitting-clear-lacquer-brush"),
                 "",
-                "Lacquer is the last choice: not rated for the heat." if work.insulation == "lacquer" else "",
+                say("fitting-lacquer-last-choice-not-rated") if work.insulation == "lacquer" else "",
                 ("coated_once", "coated"),
                 task="alloy",
             )
@@ -144,11 +150,11 @@ def _insulate(work: Work) -> list[BenchStep]:
         BenchStep(
             "insulated",
             "fit",
-            "With the loupe: coat, tape and foam round the die are whole",
-            "cleaning takes an old coat off without a word",
+            say("fitting-with-loupe-coat-tape-and"),
+            say("fitting-cleaning-takes-old-coat-off"),
             "loupe",
             "",
-            "Bare parts and alloy are a short circuit.",
+            say("fitting-bare-parts-and-alloy-short"),
             ("insulated",),
             after_waits=("coat",) if any(s.wait == "coat" for s in out) else ("alcohol",),
             task="alloy",
@@ -165,43 +171,80 @@ def _on_die(part: PlannedPart, fact: str) -> list[BenchStep]:
             BenchStep(
                 f"tray{number}",
                 "fit",
-                "Press a tiny drop into the tray",
-                "pressed out on the board it cannot be called back",
-                "syringe, tray, gloves",
-                f"{part.words}, {part.dose}",
-                "Never near aluminium.",
+                say("fitting-press-tiny-drop-into-tray"),
+                say("fitting-pressed-out-on-board-cannot"),
+                say("fitting-syringe-tray-gloves"),
+                listed((part.words, part.dose)),
+                say("fitting-never-near-aluminium"),
                 task="alloy",
             ),
             _apply(
                 part,
-                f"Rub a thin film onto {where} and the plate; suck the excess back",
+                say("fitting-rub-thin-film-onto-and", where=where),
                 ("alloy_applied", fact),
-                "it wets nothing by itself: re-wet grey spots; no pool, no bald spot",
-                "swab, syringe",
-                "One bead beside the die is a short circuit. Swab and gloves into the labelled jar.",
+                say("fitting-wets-nothing-by-itself-re"),
+                say("fitting-swab-syringe"),
+                say("fitting-one-bead-beside-die-short"),
                 ("coat", "alcohol"),
             ),
         ]
     if part.kind == Kind.SHEET:
         return [
-            _apply(part, f"Peel the first film, lay the sheet on {where}, press bubbles out from the middle",
-                   (fact, "film_on"), "air does not conduct", "tape or needle, card",
-                   "Fingers off. Touched or torn: take the spare piece.", ("fridge", "alcohol")),
-            BenchStep(f"film_off{number}", "fit", "Peel the second film; lay it on the tray where you see it",
-                      "forgetting it ruins the result", "tape or needle", "", "", ("film_off",), task=CATALOGUE[Kind.SHEET].task),
-        ]  # fmt: skip
+            _apply(
+                part,
+                say("fitting-peel-first-film-lay-sheet", where=where),
+                (fact, "film_on"),
+                say("fitting-air-does-not-conduct"),
+                say("fitting-tape-or-needle-card"),
+                say("fitting-fingers-off-touched-or-torn"),
+                ("fridge", "alcohol"),
+            ),
+            BenchStep(
+                f"film_off{number}",
+                "fit",
+                say("fitting-peel-second-film-lay-on"),
+                say("fitting-forgetting-ruins-result"),
+                say("fitting-tape-or-needle"),
+                "",
+                "",
+                ("film_off",),
+                task=CATALOGUE[Kind.SHEET].task,
+            ),
+        ]
     if part.kind == Kind.TUBE:
         return [
-            replace(_apply(part, f"Spread a thin even film on {where}", (fact,), "it cannot flow before it melts",
-                           "card, tape as a mask"), wait="solvent_hot", wait_min=WAITS["solvent_hot"].minutes,
-                    caution="10 min at about 100 °C, or 24 h open to the air. Ventilate; no flame."),
-            BenchStep(f"solvent{number}", "fit", "The solvent has left: the film is matt and dry",
-                      "found still liquid later, it never cured", after_waits=("solvent_hot",), task=CATALOGUE[Kind.TUBE].task),
-        ]  # fmt: skip
-    warm = "Warm it first: a stiff paste spreads when warm." if part.kind == Kind.PASTE_STIFF else ""
-    return [_apply(part, f"Put {part.school or 'a thin film'} on {where}", (fact,),
-                   "more than enough beats too little; what does not conduct is only a mess", "tube, card, glove",
-                   warm)]  # fmt: skip
+            replace(
+                _apply(
+                    part,
+                    say("fitting-spread-thin-even-film-on", where=where),
+                    (fact,),
+                    say("fitting-cannot-flow-before-melts"),
+                    say("fitting-card-tape-as-mask"),
+                ),
+                wait="solvent_hot",
+                wait_min=WAITS["solvent_hot"].minutes,
+                caution=say("fitting-min-at-about-c-or"),
+            ),
+            BenchStep(
+                f"solvent{number}",
+                "fit",
+                say("fitting-solvent-has-left-film-matt"),
+                say("fitting-found-still-liquid-later-never"),
+                after_waits=("solvent_hot",),
+                task=CATALOGUE[Kind.TUBE].task,
+            ),
+        ]
+    warm = say("fitting-warm-first-stiff-paste-spreads") if part.kind == Kind.PASTE_STIFF else ""
+    return [
+        _apply(
+            part,
+            say("fitting-put-on-2", school=part.school or say("vocabulary-thin-film"), where=where),
+            (fact,),
+            say("fitting-more-than-enough-beats-too"),
+            say("faces-tube-card-glove"),
+            warm,
+        )
+    ]
 
 
 def _lay(part: PlannedPart) -> BenchStep:
@@ -209,25 +252,49 @@ def _lay(part: PlannedPart) -> BenchStep:
     if part.kind == Kind.PUTTY:
         return _apply(
             part,
-            f"Lay putty on {where}: three beads on large parts, two on small ones",
+            say("fitting-lay-putty-on-three-beads", where=where),
             (),
-            "it takes any gap",
-            "glove, card",
+            say("fitting-takes-any-gap"),
+            say("fitting-glove-card"),
         )
     if part.kind == Kind.SHIM and part.bond == "paste":
-        return _apply(part, f"Lay the shim over {where}: paste that does not conduct on both its faces", (),
-                      "thin films, no more than fill the gap", "loupe, tube",
-                      "Nothing holds it but the cooler: it must not wander to the parts around it.")  # fmt: skip
+        return _apply(
+            part,
+            say("fitting-lay-shim-over-paste-that", where=where),
+            (),
+            say("fitting-thin-films-no-more-than"),
+            say("fitting-loupe-tube"),
+            say("fitting-nothing-holds-but-cooler-must"),
+        )
     if part.kind == Kind.SHIM:
         return replace(
-            _apply(part, f"Glue the shim to the heatsink over {where}; paste on its other face", (),
-                   "glued on one side it cannot wander, pasted on the other the chip comes free again",
-                   "loupe, heat glue, tube", "It must not touch the parts around it. No glue on the chip."),
-            wait="glue", wait_min=WAITS["glue"].minutes)  # fmt: skip
+            _apply(
+                part,
+                say("fitting-glue-shim-to-heatsink-over", where=where),
+                (),
+                say("fitting-glued-on-one-side-cannot"),
+                say("fitting-loupe-heat-glue-tube"),
+                say("fitting-must-not-touch-parts-around"),
+            ),
+            wait="glue",
+            wait_min=WAITS["glue"].minutes,
+        )
     if part.kind == Kind.PAD:
-        return _apply(part, f"Lay the pads on {where}; both films off now", (), "a film left on does not conduct",
-                      "tweezers", "Too thick lifts the cooler off the die.")  # fmt: skip
-    return _apply(part, f"Put {part.words} on {where}", (), "as planned", "glove, card")
+        return _apply(
+            part,
+            say("fitting-lay-pads-on-both-films", where=where),
+            (),
+            say("fitting-film-left-on-does-not"),
+            "tweezers",
+            say("fitting-too-thick-lifts-cooler-off"),
+        )
+    return _apply(
+        part,
+        say("fitting-put-on", words=part.words, where=where),
+        (),
+        say("fitting-as-planned"),
+        say("fitting-glove-card"),
+    )
 
 
 def cover_step(part: PlannedPart) -> BenchStep:
@@ -237,7 +304,13 @@ def cover_step(part: PlannedPart) -> BenchStep:
     returns: BenchStep
     source: handbook/materials.md: common practice, no source
     """
-    step = _apply(part, "Lay the pad on the heatsink where it meets the cover; both films off; close the cover by hand",
-                  (), "look along a straight edge: the cover lies flat", "alcohol, tweezers, straight edge",
-                  "The cover bulges, or the pad reaches over the battery: take it off again.", ())  # fmt: skip
+    step = _apply(
+        part,
+        say("fitting-lay-pad-on-heatsink-where"),
+        (),
+        say("fitting-look-along-straight-edge-cover"),
+        say("fitting-alcohol-tweezers-straight-edge"),
+        say("fitting-cover-bulges-or-pad-reaches"),
+        (),
+    )
     return replace(step, stage="close", task="cover")

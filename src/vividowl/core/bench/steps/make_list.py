@@ -27,14 +27,29 @@ def device_of(kind: str, work: Work, tighten_percent: int = 50, *, fanless: bool
     """
     on_die = work.on_die
     coat = work.insulated_now and any(p.kind == Kind.ALLOY for p in on_die)
-    return Device(kind in ("laptop", "handheld"), not fanless, len(on_die) > 1, coat, work.lifts, work.new_fan, work.opens,
-                  work.sealed, tighten_percent)  # fmt: skip
+    return Device(
+        kind in ("laptop", "handheld"),
+        not fanless,
+        len(on_die) > 1,
+        coat,
+        work.lifts,
+        work.new_fan,
+        work.opens,
+        work.sealed,
+        tighten_percent,
+    )
 
 
 def make_steps(
-    kind: str, work: Work, places: Sequence[Place], school_percent: int, own: Sequence[BenchStep] = (),
-    anchors: Sequence[str] = (), *, fanless: bool = False,
-) -> tuple[BenchStep, ...]:  # fmt: skip
+    kind: str,
+    work: Work,
+    places: Sequence[Place],
+    school_percent: int,
+    own: Sequence[BenchStep] = (),
+    anchors: Sequence[str] = (),
+    *,
+    fanless: bool = False,
+) -> tuple[BenchStep, ...]:
     """The step list. It opens as far as the plan needs and no further; whenever it lifts the cooler, every face is
     cleaned and covered anew.
 
@@ -51,9 +66,11 @@ def make_steps(
     """
     device = device_of(kind, work, school_percent, fanless=fanless)
     steps = [
-        *open_steps(kind, device, work, places), *clean_steps(device, work), *fit_steps(device, work),
+        *open_steps(kind, device, work, places),
+        *clean_steps(device, work),
+        *fit_steps(device, work),
         *close_steps(device, work, places),
-    ]  # fmt: skip
+    ]
     for step, anchor in zip(own, anchors, strict=True):
         check_step(step)
         at = next((i for i, s in enumerate(steps) if s.id == anchor), None)
@@ -111,8 +128,11 @@ def follow_map(
             out.append(step)
         elif step.id in by_id:
             new = by_id[step.id]
-            out.append(replace(step, text=new.text, why=new.why, caution=new.caution, takes_out=new.takes_out,
-                               puts_in=new.puts_in))  # fmt: skip
+            out.append(
+                replace(
+                    step, text=new.text, why=new.why, caution=new.caution, takes_out=new.takes_out, puts_in=new.puts_in
+                )
+            )
     here = {s.id for s in out}
     for i, step in enumerate(fresh):
         if step.id not in here:

@@ -9,9 +9,10 @@ from vividowl.core.bench.interlocks import Device
 from vividowl.core.bench.steps.vocabulary import DIE_TARGETS, BenchStep, Work
 from vividowl.core.bench.waits import WAITS
 from vividowl.core.materials.kinds import CATALOGUE, Kind
+from vividowl.core.quantities.words import Words, listed, say
 
-_OFF = "Shut down, unplug, hold the power button for 10 s. Strap on."
-_MAINS = "The power supply holds mains voltage: leave it closed. Licensed practice only."
+_OFF = say("opening-shut-down-unplug-hold-power")
+_MAINS = say("opening-power-supply-holds-mains-voltage")
 
 
 def ids_of(places: Sequence[Place], kind: str, *holds: str) -> tuple[str, ...]:
@@ -51,7 +52,7 @@ def plugs_in_the_way(device: Device) -> tuple[str, ...]:
     return ("fan",) if device.new_fan else ()
 
 
-def screw_words(ids: Sequence[str], places: Sequence[Place]) -> str:
+def screw_words(ids: Sequence[str], places: Sequence[Place]) -> Words:
     """Some screws as a step names them: the 6 screws (2 classes).
 
     ids: of the screws (n,) [text]
@@ -61,11 +62,10 @@ def screw_words(ids: Sequence[str], places: Sequence[Place]) -> str:
     """
     by_id = {p.id: p for p in places}
     classes = classes_of([by_id[i] for i in ids])
-    kinds = "" if len(classes) < 2 else f" ({len(classes)} classes)"
-    return f"the {len(ids)} screws{kinds}" if len(ids) > 1 else "the screw" if ids else "the screws"
+    return say("opening-screws", count=len(ids), classes=len(classes))
 
 
-def plug_words(ids: Sequence[str], places: Sequence[Place]) -> str:
+def plug_words(ids: Sequence[str], places: Sequence[Place]) -> Words:
     """Some plugs as a step names them.
 
     ids: of the plugs (n,) [text]
@@ -74,7 +74,7 @@ def plug_words(ids: Sequence[str], places: Sequence[Place]) -> str:
     source: the definition
     """
     by_id = {p.id: p for p in places}
-    return ", ".join(by_id[i].note or PLUG_PARTS[by_id[i].holds] for i in ids)
+    return listed(by_id[i].note or PLUG_PARTS[by_id[i].holds] for i in ids)
 
 
 def open_steps(kind: str, device: Device, work: Work, places: Sequence[Place]) -> list[BenchStep]:
@@ -89,7 +89,7 @@ def open_steps(kind: str, device: Device, work: Work, places: Sequence[Place]) -
     """
     steps = []
     if work.gates:
-        steps.append(BenchStep("gates", "open", "Read once more what was accepted", " ".join(work.gates)))
+        steps.append(BenchStep("gates", "open", say("opening-read-once-more-what-was"), listed(work.gates, "space")))
     if not device.opens:
         return steps
     sheets = [p for p in work.parts if p.kind == Kind.SHEET and p.target in DIE_TARGETS]
@@ -99,9 +99,9 @@ def open_steps(kind: str, device: Device, work: Work, places: Sequence[Place]) -
             BenchStep(
                 "chill",
                 "open",
-                "Put the sheet into the fridge",
-                "a cold film cuts clean and lets go of its liner",
-                "fridge, 4 to 8 °C",
+                say("opening-put-sheet-into-fridge"),
+                say("opening-cold-film-cuts-clean-and"),
+                say("opening-fridge-to-c"),
                 wait="fridge",
                 wait_min=WAITS["fridge"].minutes,
                 task=CATALOGUE[Kind.SHEET].task,
@@ -119,27 +119,52 @@ def open_steps(kind: str, device: Device, work: Work, places: Sequence[Place]) -
 def _to_the_battery(kind: str, device: Device, places: Sequence[Place]) -> list[BenchStep]:
     cover, battery = ids_of(places, SCREW, "cover"), ids_of(places, PLUG, "battery")
     steps = [
-        BenchStep("power_off", "open", _OFF, "nothing is touched while it has power", "wrist strap, mat", "",
-                  _MAINS if kind == "console" else "", ("power_off", "unplugged")),
-        BenchStep("cover_screws_out", "open", f"Take {screw_words(cover, places)} of the cover out",
-                  "a wrong length dents the board: each to its own tray" if cover else "map each one as it comes out",
-                  "bit that fits, tray", "", "Photograph a seal first.", ("cover_screws_out",), cover, shows="map",
-                  task="open_close"),
-        BenchStep("cover_off", "open", "Lift the cover: clips all round, then look for short ribbons",
-                  "the first state is the one that everything goes back to", "plastic pick", "",
-                  "Do not pry deeper than 2 to 3 mm. Do not pull when a ribbon holds.", ("cover_off",), photo=True,
-                  task="open_close"),
-    ]  # fmt: skip
+        BenchStep(
+            "power_off",
+            "open",
+            _OFF,
+            say("opening-nothing-touched-while-has-power"),
+            say("opening-wrist-strap-mat"),
+            "",
+            _MAINS if kind == "console" else "",
+            ("power_off", "unplugged"),
+        ),
+        BenchStep(
+            "cover_screws_out",
+            "open",
+            say("opening-take-cover-out", places=screw_words(cover, places)),
+            say("opening-wrong-length-dents-board-each") if cover else say("opening-map-each-one-as-comes"),
+            say("opening-bit-that-fits-tray"),
+            "",
+            say("opening-photograph-seal-first"),
+            ("cover_screws_out",),
+            cover,
+            shows="map",
+            task="open_close",
+        ),
+        BenchStep(
+            "cover_off",
+            "open",
+            say("opening-lift-cover-clips-all-round"),
+            say("opening-first-state-one-that-everything"),
+            say("opening-plastic-pick"),
+            "",
+            say("opening-do-not-pry-deeper-than"),
+            ("cover_off",),
+            photo=True,
+            task="open_close",
+        ),
+    ]
     if device.has_battery:
         steps.append(
             BenchStep(
                 "battery_off",
                 "open",
-                "Battery plug off",
-                "before anything else is touched",
-                "plastic spudger",
+                say("opening-battery-plug-off"),
+                say("opening-before-anything-else-touched"),
+                say("opening-plastic-spudger"),
                 "",
-                "Swollen or leaking: stop, isolate it, dispose of it by local rules.",
+                say("opening-swollen-or-leaking-stop-isolate"),
                 ("battery_off",),
                 battery,
                 shows="map",
@@ -158,11 +183,11 @@ def _what_is_in_the_way(device: Device, places: Sequence[Place]) -> list[BenchSt
             BenchStep(
                 "plugs_off",
                 "open",
-                f"Unplug: {plug_words(plugs, places)}",
-                "each is an open item until it is back",
-                "spudger, tweezers",
+                say("opening-unplug", plugs=plug_words(plugs, places)),
+                say("opening-each-open-item-until-back"),
+                say("opening-spudger-tweezers"),
                 "",
-                "Fan leads are fragile: push the plug, never pull the lead.",
+                say("opening-fan-leads-fragile-push-plug"),
                 ("plug_off",),
                 plugs,
                 shows="map",
@@ -171,37 +196,57 @@ def _what_is_in_the_way(device: Device, places: Sequence[Place]) -> list[BenchSt
         )
     if other:
         of, why = (
-            ("fan and board", "what is in the way of the cooler")
+            (say("closing-fan-and-board"), say("opening-what-in-way-cooler"))
             if device.lifts
-            else ("the fan", "the cooler stays on")
+            else (say("closing-fan"), say("opening-cooler-stays-on"))
         )
-        steps.append(BenchStep("other_screws_out", "open", f"Take {screw_words(other, places)} of {of} out", why,
-                               "bit that fits, tray", "", "", ("inner_screws_out",), other, shows="map",
-                               task="open_close"))  # fmt: skip
+        steps.append(
+            BenchStep(
+                "other_screws_out",
+                "open",
+                say("opening-take-out", places=screw_words(other, places), of=of),
+                why,
+                say("opening-bit-that-fits-tray"),
+                "",
+                "",
+                ("inner_screws_out",),
+                other,
+                shows="map",
+                task="open_close",
+            )
+        )
     return steps
 
 
 def _cut(work: Work) -> list[BenchStep]:
     """Cut before the cooler comes off: a bare die does not wait for a blade."""
-    pieces = ", ".join(f"{p.words}: {p.dose}" for p in work.parts if p.kind == Kind.SHEET)
-    return [BenchStep(
-        "cut", "open", "Cut the piece and a spare with a fresh blade; back into the fridge until they are laid",
-        "a dull or warm cut drags the film; a touched piece cannot be laid any more", "new blade, steel ruler", pieces,
-        "Both liners stay on. Fingers off the faces.", after_waits=("fridge",), task=CATALOGUE[Kind.SHEET].task,
-    )]  # fmt: skip
+    pieces = listed(say("opening-piece", words=p.words, dose=p.dose) for p in work.parts if p.kind == Kind.SHEET)
+    return [
+        BenchStep(
+            "cut",
+            "open",
+            say("opening-cut-piece-and-spare-with"),
+            say("opening-dull-or-warm-cut-drags"),
+            say("opening-new-blade-steel-ruler"),
+            pieces,
+            say("opening-both-liners-stay-on-fingers"),
+            after_waits=("fridge",),
+            task=CATALOGUE[Kind.SHEET].task,
+        )
+    ]
 
 
 def _lift(places: Sequence[Place]) -> list[BenchStep]:
     inner = ids_of(places, SCREW, "cooler")
     numbered = bool(inner) and all(p.number is not None for p in places if p.id in inner)
-    how = "in reverse of the printed numbers" if numbered else "back and forth across the middle"
+    how = say("opening-in-reverse-printed-numbers") if numbered else say("opening-back-and-forth-across-middle")
     return [
         BenchStep(
             "cooler_screws_out",
             "open",
-            f"Loosen {screw_words(inner, places)} of the cooler {how}, a little each",
-            "an even release keeps die and board from bending",
-            "bit that fits",
+            say("opening-loosen-cooler-little-each", places=screw_words(inner, places), how=how),
+            say("opening-even-release-keeps-die-and"),
+            say("closing-bit-that-fits"),
             "",
             "",
             ("inner_screws_out",),
@@ -212,11 +257,11 @@ def _lift(places: Sequence[Place]) -> list[BenchStep]:
         BenchStep(
             "cooler_off",
             "open",
-            "Lift the cooler: twist, never yank",
-            "warm the stack with a hair dryer when it sticks",
-            "hair dryer",
+            say("opening-lift-cooler-twist-never-yank"),
+            say("opening-warm-stack-with-hair-dryer"),
+            say("opening-hair-dryer"),
             "",
-            "Small parts sit beneath spring clamps.",
+            say("opening-small-parts-sit-beneath-spring"),
             ("cooler_off",),
             photo=True,
             task="open_close",

@@ -10,14 +10,16 @@ from vividowl.core.bench.waits import wait_minutes
 from vividowl.core.job.stages import BENCH
 from vividowl.core.materials.kinds import Kind
 from vividowl.core.materials.plating import Bath
-from vividowl.core.quantities.errors import CoreError, figure, require_range
+from vividowl.core.quantities.errors import CoreError, require_range
+from vividowl.core.quantities.words import Words, listed, say
 
 # What a step looks like on the screen besides its words: the map, the things to look at, the first power-on, a photo.
 SHOWS = ("", "map", "seen", "power")
 # What a step asks to be measured: words, unit, low, high. Without an answer it stays planned, not measured.
-ASKS: Mapping[str, tuple[str, str, float, float]] = {
-    "dose_g": ("Weighed", "g", 0.001, 100.0), "layer_um": ("Measured layer", "µm", 0.1, 200.0),
-}  # fmt: skip
+ASKS: Mapping[str, tuple[Words, Words, float, float]] = {
+    "dose_g": (say("vocabulary-weighed"), "g", 0.001, 100.0),
+    "layer_um": (say("vocabulary-measured-layer"), "µm", 0.1, 200.0),
+}
 
 
 @dataclass(frozen=True)
@@ -31,11 +33,11 @@ class BenchStep:
 
     id: str
     stage: str
-    text: str
-    why: str = ""
-    tool: str = ""
-    material: str = ""
-    caution: str = ""
+    text: Words
+    why: Words = ""
+    tool: Words = ""
+    material: Words = ""
+    caution: Words = ""
     acts: tuple[str, ...] = ()
     takes_out: tuple[str, ...] = ()
     puts_in: tuple[str, ...] = ()
@@ -60,9 +62,9 @@ class PlannedPart:
 
     target: str
     kind: str
-    words: str
-    dose: str
-    school: str
+    words: Words
+    dose: Words
+    school: Words
     index: int | None
     bond: str = ""
 
@@ -83,10 +85,10 @@ class Work:
     parts: tuple[PlannedPart, ...] = ()
     clean: bool = True
     new_fan: bool = False
-    tuning: str = ""
+    tuning: Words = ""
     insulation: str = "none"
     insulated_now: bool = False
-    gates: tuple[str, ...] = ()
+    gates: tuple[Words, ...] = ()
     old_alloy: bool = False
     bath: Bath | None = None
     sealed: bool = False
@@ -110,7 +112,7 @@ class Work:
         return found if found or not self.lifts else (STOPGAP,)
 
 
-STOPGAP = PlannedPart("cpu_die", Kind.PASTE_SOFT, "paste of the shop", "", "a thin film", None)
+STOPGAP = PlannedPart("cpu_die", Kind.PASTE_SOFT, say("faces-paste-shop"), "", say("vocabulary-thin-film"), None)
 
 
 def measured(asks: str, value: float) -> float:
@@ -123,9 +125,9 @@ def measured(asks: str, value: float) -> float:
     source: the table above; limits from memory
     """
     if asks not in ASKS:
-        raise CoreError("This step asks for no measured value.", field="value", remedy="Note it in words.")
+        raise CoreError(say("vocabulary-this-step-asks-for-no"), field="value", remedy=say("vocabulary-note-in-words"))
     words, unit, low, high = ASKS[asks]
-    return require_range("value", value, unit, low, high, f"{words}: check the unit and the digits.")
+    return require_range("value", value, unit, low, high, say("vocabulary-check-unit-and-digits", words=words))
 
 
 def check_step(step: BenchStep) -> BenchStep:
@@ -137,22 +139,28 @@ def check_step(step: BenchStep) -> BenchStep:
     source: the definitions above
     """
     if step.stage not in BENCH:
-        raise CoreError(f"“{step.stage}” is no stage of the bench; allowed: {', '.join(BENCH)}.", field="stage")
-    if not step.text.strip():
-        raise CoreError("The step says nothing.", field="text", remedy="Write what to do.")
+        raise CoreError(say("vocabulary-no-stage-bench-allowed", stage=step.stage, bench=listed(BENCH)), field="stage")
+    if isinstance(step.text, str) and not step.text.strip():
+        raise CoreError(say("vocabulary-step-says-nothing"), field="text", remedy=say("vocabulary-write-what-to-do"))
     unknown = [a for a in step.acts if a not in ACTS]
     if unknown:
-        raise CoreError(f"“{unknown[0]}” is no act of the bench.", field="acts")
+        raise CoreError(say("vocabulary-no-act-bench", unknown=unknown[0]), field="acts")
     if step.shows not in SHOWS:
-        raise CoreError(f"“{step.shows}” cannot be shown; allowed: {', '.join(SHOWS[1:])}.", field="shows")
+        raise CoreError(
+            say("vocabulary-cannot-be-shown-allowed", shows=step.shows, shows_2=listed(SHOWS[1:])), field="shows"
+        )
     if step.asks and step.asks not in ASKS:
-        raise CoreError(f"“{step.asks}” is nothing a step can ask for.", field="asks", remedy=", ".join(ASKS))
+        raise CoreError(
+            say("vocabulary-nothing-step-can-ask-for", asks=step.asks),
+            field="asks",
+            remedy=say("allowed", names=listed(ASKS)),
+        )
     if step.wait:
         wait_minutes(step.wait, step.wait_min or None)
     return step
 
 
-def dose_words(mass_g: float | None, volume_ul: float | None) -> str:
+def dose_words(mass_g: float | None, volume_ul: float | None) -> Words:
     """A dose as one reads it: 0.08 g (31 µL).
 
     mass_g: mass [g], None when not known
@@ -160,9 +168,9 @@ def dose_words(mass_g: float | None, volume_ul: float | None) -> str:
     returns: words, empty when nothing is known [text]
     source: the definition
     """
-    mass = "" if mass_g is None else f"{figure(float(f'{mass_g:.2g}'))} g"
-    volume = "" if volume_ul is None else f"{figure(float(f'{volume_ul:.2g}'))} µL"
-    return f"{mass} ({volume})" if mass and volume else mass or volume
+    if mass_g is None and volume_ul is None:
+        return ""
+    return say("vocabulary-dose", mass_g=mass_g, volume_ul=volume_ul)
 
 
 # Acts that cannot be taken back by lifting a hand: they are held for a second, not tapped.

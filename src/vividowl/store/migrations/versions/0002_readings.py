@@ -12,9 +12,13 @@ branch_labels = None
 depends_on = None
 
 RUN_COLUMNS: tuple[tuple[str, sa.types.TypeEngine[Any]], ...] = (
-    ("fan_blades", sa.Integer()), ("result_score", sa.Double()), ("result_duration_s", sa.Double()),
-    ("result_frame_rate", sa.Double()), ("window_from_s", sa.Double()), ("window_to_s", sa.Double()),
-)  # fmt: skip
+    ("fan_blades", sa.Integer()),
+    ("result_score", sa.Double()),
+    ("result_duration_s", sa.Double()),
+    ("result_frame_rate", sa.Double()),
+    ("window_from_s", sa.Double()),
+    ("window_to_s", sa.Double()),
+)
 RUN_CHECKS = {
     "ck_run_fan_blades": "fan_blades BETWEEN 3 AND 120",
     "ck_run_result_score": "result_score > 0",
@@ -46,12 +50,19 @@ def upgrade() -> None:
         sa.Column("removed_at", sa.DateTime(timezone=True), nullable=True),
         sa.CheckConstraint("reference_db BETWEEN 0 AND 140", name=op.f("ck_sound_file_reference_db")),
         sa.CheckConstraint("sha256 ~ '^[0-9a-f]{64}$'", name=op.f("ck_sound_file_sha256")),
-        sa.ForeignKeyConstraint(["shop_id", "run_id"], ["run.shop_id", "run.id"],
-                                name=op.f("fk_sound_file_shop_id_run_id_run"), ondelete="CASCADE"),
-        sa.ForeignKeyConstraint(["shop_id", "uploaded_by"], ["member.shop_id", "member.id"],
-                                name=op.f("fk_sound_file_shop_id_uploaded_by_member")),
+        sa.ForeignKeyConstraint(
+            ["shop_id", "run_id"],
+            ["run.shop_id", "run.id"],
+            name=op.f("fk_sound_file_shop_id_run_id_run"),
+            ondelete="CASCADE",
+        ),
+        sa.ForeignKeyConstraint(
+            ["shop_id", "uploaded_by"],
+            ["member.shop_id", "member.id"],
+            name=op.f("fk_sound_file_shop_id_uploaded_by_member"),
+        ),
         sa.PrimaryKeyConstraint("id", name=op.f("pk_sound_file")),
-    )  # fmt: skip
+    )
     op.create_index("ix_sound_file_run_id", "sound_file", ["run_id"])
     op.create_table(
         "log_mapping",
@@ -73,8 +84,13 @@ def downgrade() -> None:
         "UPDATE trace_file t SET removed_at = now() WHERE removed_at IS NULL AND EXISTS (SELECT 1 FROM trace_file o "
         "WHERE o.run_id = t.run_id AND o.removed_at IS NULL AND (o.uploaded_at, o.id) < (t.uploaded_at, t.id))"
     )
-    op.create_index("uq_trace_file_run_id_kept", "trace_file", ["run_id"], unique=True,
-                    postgresql_where=sa.text("removed_at IS NULL"))  # fmt: skip
+    op.create_index(
+        "uq_trace_file_run_id_kept",
+        "trace_file",
+        ["run_id"],
+        unique=True,
+        postgresql_where=sa.text("removed_at IS NULL"),
+    )
     for name in RUN_CHECKS:
         op.drop_constraint(op.f(name), "run")
     for name, _ in RUN_COLUMNS:

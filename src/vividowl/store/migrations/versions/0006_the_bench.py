@@ -41,14 +41,18 @@ def upgrade() -> None:
         sa.Column("received_at", sa.DateTime(timezone=True), nullable=False),
         sa.CheckConstraint("number > 0", name=op.f("ck_bench_event_number")),
         sa.CheckConstraint("turn > 0", name=op.f("ck_bench_event_turn")),
-        sa.ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"],
-                                name=op.f("fk_bench_event_shop_id_job_id_job")),
-        sa.ForeignKeyConstraint(["shop_id", "member_id"], ["member.shop_id", "member.id"],
-                                name=op.f("fk_bench_event_shop_id_member_id_member")),
+        sa.ForeignKeyConstraint(
+            ["shop_id", "job_id"], ["job.shop_id", "job.id"], name=op.f("fk_bench_event_shop_id_job_id_job")
+        ),
+        sa.ForeignKeyConstraint(
+            ["shop_id", "member_id"],
+            ["member.shop_id", "member.id"],
+            name=op.f("fk_bench_event_shop_id_member_id_member"),
+        ),
         sa.PrimaryKeyConstraint("id", name=op.f("pk_bench_event")),
         sa.UniqueConstraint("job_id", "device", "turn", name=op.f("uq_bench_event_job_id_device_turn")),
         sa.UniqueConstraint("job_id", "number", name=op.f("uq_bench_event_job_id_number")),
-    )  # fmt: skip
+    )
     op.create_index("ix_bench_event_shop_id_member_id_at", "bench_event", ["shop_id", "member_id", "at"])
     op.execute(GUARD)
     op.create_table(
@@ -64,13 +68,17 @@ def upgrade() -> None:
         sa.Column("uploaded_by", sa.Uuid(), nullable=False),
         sa.CheckConstraint("sha256 ~ '^[0-9a-f]{64}$'", name=op.f("ck_photo_sha256")),
         sa.CheckConstraint("width_px > 0 AND height_px > 0", name=op.f("ck_photo_size_px")),
-        sa.ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"],
-                                name=op.f("fk_photo_shop_id_job_id_job")),
-        sa.ForeignKeyConstraint(["shop_id", "uploaded_by"], ["member.shop_id", "member.id"],
-                                name=op.f("fk_photo_shop_id_uploaded_by_member")),
+        sa.ForeignKeyConstraint(
+            ["shop_id", "job_id"], ["job.shop_id", "job.id"], name=op.f("fk_photo_shop_id_job_id_job")
+        ),
+        sa.ForeignKeyConstraint(
+            ["shop_id", "uploaded_by"],
+            ["member.shop_id", "member.id"],
+            name=op.f("fk_photo_shop_id_uploaded_by_member"),
+        ),
         sa.PrimaryKeyConstraint("id", name=op.f("pk_photo")),
         sa.UniqueConstraint("shop_id", "id", name=op.f("uq_photo_shop_id_id")),
-    )  # fmt: skip
+    )
     op.create_index("ix_photo_job_id", "photo", ["job_id"])
     op.create_table(
         "device_model",
@@ -86,13 +94,19 @@ def upgrade() -> None:
         sa.Column("updated_at", sa.DateTime(timezone=True), nullable=False),
         sa.Column("updated_by", sa.Uuid(), nullable=False),
         sa.CheckConstraint("kind IN ('laptop', 'console', 'handheld', 'other')", name=op.f("ck_device_model_kind")),
-        sa.ForeignKeyConstraint(["shop_id", "outline_photo"], ["photo.shop_id", "photo.id"],
-                                name=op.f("fk_device_model_shop_id_outline_photo_photo")),
-        sa.ForeignKeyConstraint(["shop_id", "updated_by"], ["member.shop_id", "member.id"],
-                                name=op.f("fk_device_model_shop_id_updated_by_member")),
+        sa.ForeignKeyConstraint(
+            ["shop_id", "outline_photo"],
+            ["photo.shop_id", "photo.id"],
+            name=op.f("fk_device_model_shop_id_outline_photo_photo"),
+        ),
+        sa.ForeignKeyConstraint(
+            ["shop_id", "updated_by"],
+            ["member.shop_id", "member.id"],
+            name=op.f("fk_device_model_shop_id_updated_by_member"),
+        ),
         sa.PrimaryKeyConstraint("id", name=op.f("pk_device_model")),
         sa.UniqueConstraint("shop_id", "maker", "model", name=op.f("uq_device_model_shop_id_maker_model")),
-    )  # fmt: skip
+    )
     op.add_column("job", sa.Column("bench", json(), server_default="{}", nullable=False))
     op.alter_column("job", "bench", server_default=None)
 

@@ -1,0 +1,106 @@
+"""Calculators of the bench: plating, life, price."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from vividowl.core.materials.kinds import CATALOGUE, Kind, material
+from vividowl.core.materials.life import LifeSchool, interface_months
+from vividowl.core.materials.plating import PlatingMethod, plating_time
+from vividowl.core.plan.price import price_of
+from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import say
+from vividowl.service.workings.calculator import Input, Working
+from vividowl.words import told
+
+
+def _plating(
+    *, method: str, target_um: float, current_density_a_dm2: float | None, temperature_c: float | None
+) -> dict[str, Any]:
+    answer: dict[str, Any] = told(plating_time(PlatingMethod(method), target_um, current_density_a_dm2, temperature_c))
+    return answer
+
+
+def _bath(
+    *,
+    bath: str,
+    method: str,
+    minutes: float,
+    current_density_a_dm2: float | None,
+    temperature_c: float | None,
+    measured_um: float | None,
+) -> dict[str, Any]:
+    """An entry of the bath log: what it should have put on, and how much of that it did."""
+    require_range("minutes", minutes, "min", 1.0, 6000.0)
+    rate = plating_time(PlatingMethod(method), 1.0, current_density_a_dm2, temperature_c).rate_um_h
+    expected = rate * minutes / 60.0
+    if measured_um is not None:
+        require_range("measured_um", measured_um, "µm", 0.0, 500.0, say("bench-weigh-part-or-measure-witness"))
+    return {
+        "bath": bath,
+        "expected_um": expected,
+        "of_expected_percent": None if measured_um is None else 100.0 * measured_um / expected,
+    }
+
+
+def _life(*, kind: str, school: str, cold_plate: str) -> dict[str, Any]:
+    return {"months": interface_months(material(kind), LifeSchool(school), cold_plate)}
+
+
+def _price(*, parts: float, hands_min: float, hourly_rate: float, tax_percent: float) -> dict[str, Any]:
+    found = price_of(100 * parts, hands_min, 100 * hourly_rate, tax_percent)
+    return {
+        "parts": found.parts_cents / 100,
+        "work": found.work_cents / 100,
+        "tax": found.tax_cents / 100,
+        "total": found.total_cents / 100,
+    }
+
+
+BENCH = (
+    Working(
+        "plating",
+        (
+            Input("method", str, example="electroless", choices=tuple(PlatingMethod)),
+            Input("target_um", example="20"),
+            Input("current_density_a_dm2", default=None),
+            Input("temperature_c", default=None, example="70"),
+        ),
+        _plating,
+        (plating_time,),
+    ),
+    Working(
+        "bath",
+        (
+            Input("bath", str, example="Nickel A, third part"),
+            Input("method", str, example="electroless", choices=tuple(PlatingMethod)),
+            Input("minutes", example="240", unit="min"),
+            Input("current_density_a_dm2", default=None),
+            Input("temperature_c", default=None, example="70"),
+            Input("measured_um", default=None, unit="µm"),
+        ),
+        _bath,
+        (plating_time,),
+    ),
+    Working(
+        "life",
+        (
+            Input("kind", str, example=Kind.PASTE_STIFF, choices=tuple(CATALOGUE)),
+            Input("school", str, default="usual", choices=tuple(LifeSchool)),
+            Input("cold_plate", str, default="unknown", choices=("unknown", "copper", "nickel")),
+        ),
+        _life,
+        (interface_months,),
+    ),
+    Working(
+        "price",
+        (
+            Input("parts", example="4.5", unit=""),
+            Input("hands_min", example="65"),
+            Input("hourly_rate", example="60", unit=""),
+            Input("tax_percent", default=0.0, example="19"),
+        ),
+        _price,
+        (price_of,),
+    ),
+)

@@ -1,0 +1,152 @@
+"""Calculators of heat: layers, shims, warm covers, rises, watts."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from vividowl.core.heat.conduction import layer_resistance
+from vividowl.core.heat.skin import COVERS, PLACEMENTS, skin_temperature
+from vividowl.core.heat.temperature import at_reference_room, rise_over_room, sustained_capacity, thermal_resistance
+from vividowl.core.materials.pads import gap_from_crushed_pad
+from vividowl.core.materials.shim import BONDS, shim_gain, shim_height
+from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import say
+from vividowl.service.errors import Refused
+from vividowl.service.workings.calculator import Input, Working
+
+
+def _resistance(*, thickness_um: float, conductivity: float, area_mm2: float, power_w: float) -> dict[str, Any]:
+    require_range("power_w", power_w, "W", 0.0, 2000.0, say("heat-heat-that-crosses-layer"))
+    found = layer_resistance(thickness_um, conductivity, area_mm2)
+    return {"resistance_K_per_W": found, "drop_K": found * power_w}
+
+
+def _shim(
+    *,
+    width_mm: float,
+    length_mm: float,
+    power_w: float,
+    pad_um: float,
+    pad_conductivity: float,
+    shim_um: float,
+    bond: str,
+) -> dict[str, Any]:
+    height = shim_height(shim_um / 1000.0, gap_from_crushed_pad(pad_um / 1000.0), bond)
+    if not height.fits:
+        raise Refused(
+            "invalid",
+            height.reason,
+            field="shim_um",
+            remedy=say("heat-up-to-m-goes-in", limit_mm=1000 * height.limit_mm),
+        )
+    found = shim_gain(width_mm, length_mm, power_w, pad_um, pad_conductivity, shim_um, bond=bond)
+    return {"pad_K_per_W": found.pad_resistance, "shim_K_per_W": found.shim_resistance, "drop_K": found.drop_k}
+
+
+def _skin(
+    *,
+    power_w: float,
+    room_c: float,
+    material: str,
+    thickness_mm: float,
+    width_mm: float,
+    length_mm: float,
+    pad_mm2: float,
+    placement: str,
+    contact_s: float | None,
+) -> dict[str, Any]:
+    for name, value in (("width_mm", width_mm), ("length_mm", length_mm)):
+        require_range(name, value, "mm", 10.0, 1000.0, say("heat-measure-cover"))
+    found = skin_temperature(
+        power_w, room_c, material, thickness_mm, width_mm * length_mm, pad_mm2, placement, contact_s
+    )
+    return {
+        "skin_c": found.skin_c,
+        "limit_c": found.limit_c,
+        "allowed": found.allowed,
+        "cover_K_per_W": found.resistance,
+    }
+
+
+def _rise(*, reading_c: float, room_c: float, reference_room_c: float) -> dict[str, Any]:
+    return {
+        "rise_k": rise_over_room(reading_c, room_c),
+        "at_reference_c": at_reference_room(reading_c, room_c, reference_room_c),
+    }
+
+
+def _capacity(
+    *, reading_c: float, room_c: float, power_w: float, limit_c: float, reference_room_c: float
+) -> dict[str, Any]:
+    found = thermal_resistance(rise_over_room(reading_c, room_c), power_w)
+    return {"resistance_K_per_W": found, "capacity_w": sustained_capacity(limit_c, found, reference_room_c)}
+
+
+HEAT = (
+    Working(
+        "resistance",
+        (
+            Input("thickness_um", example="30"),
+            Input("conductivity", example="8.5"),
+            Input("area_mm2", example="195"),
+            Input("power_w", example="60", unit="W"),
+        ),
+        _resistance,
+        (layer_resistance,),
+    ),
+    Working(
+        "shim",
+        (
+            Input("width_mm", example="15"),
+            Input("length_mm", example="13"),
+            Input("power_w", example="8", of="power"),
+            Input("pad_um", example="2000"),
+            Input("pad_conductivity", example="3"),
+            Input("shim_um", example="1000"),
+            Input("bond", str, default="paste", choices=tuple(BONDS)),
+        ),
+        _shim,
+        (shim_gain,),
+    ),
+    Working(
+        "skin",
+        (
+            Input("power_w", example="4", of="power"),
+            Input("room_c", default=25.0, example="24"),
+            Input("material", str, default="aluminium", choices=tuple(COVERS)),
+            Input("thickness_mm", default=1.0, example="1"),
+            Input("width_mm", default=300.0, example="300", unit="mm"),
+            Input("length_mm", default=200.0, example="200", unit="mm"),
+            Input("pad_mm2", default=2400.0, example="2400", of="patch_mm2"),
+            Input("placement", str, default="desk", choices=tuple(PLACEMENTS)),
+            Input("contact_s", default=None),
+        ),
+        _skin,
+        (skin_temperature,),
+    ),
+    Working(
+        "rise",
+        (
+            Input("reading_c", example="95"),
+            Input("room_c", default=25.0, example="24"),
+            Input("reference_room_c", default=25.0, example="25"),
+        ),
+        _rise,
+        (
+            rise_over_room,
+            at_reference_room,
+        ),
+    ),
+    Working(
+        "capacity",
+        (
+            Input("reading_c", example="95"),
+            Input("room_c", default=25.0, example="24"),
+            Input("power_w", example="48", of="power"),
+            Input("limit_c", example="95"),
+            Input("reference_room_c", default=25.0, example="25"),
+        ),
+        _capacity,
+        (rise_over_room, thermal_resistance, sustained_capacity),
+    ),
+)

@@ -1,0 +1,219 @@
+"""Calculators of materials: doses, drops, gaps, pads, pieces."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from vividowl.core.materials.application import School, choose_school, drop_of
+from vividowl.core.materials.dose import check_syringe, dose, left_in_tube
+from vividowl.core.materials.kinds import CATALOGUE, Kind, Trait
+from vividowl.core.materials.nesting import nest, with_margin
+from vividowl.core.materials.pads import (
+    MAX_COMPRESSION,
+    MIN_COMPRESSION,
+    Gap,
+    choose_for_heights,
+    choose_pad,
+    gap_from_crushed_pad,
+    gap_from_imprint,
+    pad_force,
+)
+from vividowl.core.materials.pieces import Piece, Sheet
+from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import say
+from vividowl.service.workings.calculator import Input, Working, count, numbers, sizes
+from vividowl.words import sentence, told
+
+SHEETS_AT_MOST = 50
+
+
+def _gap(**given: Any) -> dict[str, Any]:  # noqa: ANN401
+    found = choose_pad(**given)
+    return {**told(found), "stack_mm": list(found.stack_mm)}
+
+
+def _heights(*, gaps_mm: list[float], tolerance_mm: float) -> dict[str, Any]:
+    found = choose_for_heights([Gap(g, tolerance_mm, "measured") for g in gaps_mm])
+    thickness = found.choice.thickness_mm if found.choice else None
+    return {"putty": found.putty, "thickness_mm": thickness, "reason": found.reason}
+
+
+def _force(*, compression: float, area_mm2: float, clamp_n: float) -> dict[str, Any]:
+    found = pad_force(compression, area_mm2, clamp_n=clamp_n)
+    return {"force_n": found.force_n, "clamp_percent": 100 * found.share, "lifts": found.lifts, "reason": found.reason}
+
+
+def nested(
+    sheet: list[tuple[float, float]], pieces: list[tuple[float, float]], kerf_mm: float, available: int | None
+) -> tuple[list[Sheet], list[Piece], Any]:
+    """One size of sheet, as many as there are or as are needed; several sizes are exactly these sheets."""
+    if available is not None:
+        require_range("available", available, "", 1, SHEETS_AT_MOST, say("material-how-many-sheets-there"))
+    times = (available or min(SHEETS_AT_MOST, len(pieces))) if len(sheet) == 1 else 1
+    sheets = [Sheet(sentence(say("material-sheet", i=i + 1)), w, h) for i, (w, h) in enumerate(sheet * times)]
+    named = [Piece(f"{w:g} × {h:g}", w, h) for w, h in pieces]
+    return sheets, named, nest(named, sheets, kerf_mm)
+
+
+def _cut(
+    *, sheet: list[tuple[float, float]], pieces: list[tuple[float, float]], kerf_mm: float, available: int | None
+) -> dict[str, Any]:
+    sheets, _, found = nested(sheet, pieces, kerf_mm, available)
+    used = sorted({p.sheet for p in found.placements})
+    area = sum(sheets[i].free_mm2 for i in used)
+    kept = sum(r.largest.area_mm2 for r in found.remainders if r.largest)
+    return {
+        "fits": found.fits,
+        "sheets": len(used),
+        "waste_share": found.waste_share,
+        "offcut_share": kept / area if area else 0.0,
+        "placements": [
+            {
+                "piece": p.piece,
+                "x_mm": p.box.x_mm,
+                "y_mm": p.box.y_mm,
+                "rotated": p.rotated,
+                "sheet": used.index(p.sheet),
+                "width_mm": p.box.width_mm,
+                "length_mm": p.box.length_mm,
+            }
+            for p in found.placements
+        ],
+    }
+
+
+def _piece(*, width_mm: float, length_mm: float, margin_mm: float, step_mm: float) -> dict[str, Any]:
+    return {"piece_mm": tuple(with_margin(width_mm, length_mm, margin_mm, step_mm))}
+
+
+def _school(*, width_mm: float, length_mm: float, paste: str, bare_die: str) -> dict[str, Any]:
+    found = choose_school(width_mm, length_mm, CATALOGUE[paste].has(Trait.STIFF), bare_die == "yes")
+    return {"school": found.school.value, "reason": found.reason}
+
+
+def _drop(*, school: str, volume_ul: float, width_mm: float, length_mm: float) -> dict[str, Any]:
+    found = drop_of(School(school), volume_ul, width_mm, length_mm)
+    return {"strokes": found.strokes, "stroke_mm": found.stroke_mm, "diameter_mm": found.diameter_mm}
+
+
+def _imprint(*, how: str, reading_mm: float) -> dict[str, Any]:
+    found = gap_from_imprint(reading_mm) if how == "putty_ball" else gap_from_crushed_pad(reading_mm)
+    return {"gap_mm": found.gap_mm, "tolerance_mm": found.tolerance_mm}
+
+
+MATERIAL = (
+    Working(
+        "dose",
+        (
+            Input("width_mm", example="15"),
+            Input("length_mm", example="13"),
+            Input("film_um", example="30"),
+            Input("waste", example="0.3"),
+            Input("density_g_ml", example="2.5"),
+            Input("faces", count, default=1, example="1"),
+        ),
+        lambda **g: told(dose(**g)),
+        (dose,),
+    ),
+    Working(
+        "syringe",
+        (Input("volume_ml", example="0.2"), Input("mass_g", example="2.1"), Input("density_g_ml", example="6.4")),
+        lambda **g: told(check_syringe(**g)),
+        (check_syringe,),
+    ),
+    Working(
+        "left",
+        (Input("held_g", example="1"), Input("used_g", example="0.12")),
+        lambda **g: told(left_in_tube(**g)),
+        (left_in_tube,),
+    ),
+    Working(
+        "school",
+        (
+            Input("width_mm", example="15"),
+            Input("length_mm", example="13"),
+            Input("paste", str, default=Kind.PASTE_SOFT, choices=(Kind.PASTE_SOFT, Kind.PASTE_STIFF)),
+            Input("bare_die", str, default="yes", choices=("yes", "no")),
+        ),
+        _school,
+        (choose_school,),
+    ),
+    Working(
+        "drop",
+        (
+            Input("school", str, example="line", choices=tuple(School)),
+            Input("volume_ul", example="10"),
+            Input("width_mm", example="15"),
+            Input("length_mm", example="13"),
+        ),
+        _drop,
+        (drop_of,),
+    ),
+    Working(
+        "imprint",
+        (
+            Input("how", str, example="putty_ball", choices=("putty_ball", "old_pad")),
+            Input("reading_mm", example="0.8", of="imprint_mm"),
+        ),
+        _imprint,
+        (
+            gap_from_imprint,
+            gap_from_crushed_pad,
+        ),
+    ),
+    Working(
+        "gap",
+        (
+            Input("gap_mm", example="0.8"),
+            Input("tolerance_mm", example="0.05"),
+            Input("min_compression", default=MIN_COMPRESSION, example="0.1"),
+            Input("max_compression", default=MAX_COMPRESSION, example="0.3"),
+        ),
+        _gap,
+        (choose_pad,),
+    ),
+    Working(
+        "heights",
+        (
+            Input("gaps_mm", numbers, example="0.8 0.85 1.4", of="gap_mm"),
+            Input("tolerance_mm", default=0.05, example="0.05"),
+        ),
+        _heights,
+        (
+            choose_for_heights,
+            choose_pad,
+        ),
+    ),
+    Working(
+        "force",
+        (
+            Input("compression", example="0.25"),
+            Input("area_mm2", example="960"),
+            Input("clamp_n", default=150.0, example="150"),
+        ),
+        _force,
+        (pad_force,),
+    ),
+    Working(
+        "piece",
+        (
+            Input("width_mm", example="15"),
+            Input("length_mm", example="13"),
+            Input("margin_mm", default=0.2, example="0.2"),
+            Input("step_mm", default=0.5, example="0.5"),
+        ),
+        _piece,
+        (with_margin,),
+    ),
+    Working(
+        "cut",
+        (
+            Input("sheet", sizes, example="80x80", unit="mm"),
+            Input("pieces", sizes, example="15.5x15.5,20.5x10.5,4*12x10", unit="mm"),
+            Input("kerf_mm", default=0.2, example="0.2"),
+            Input("available", count, default=None),
+        ),
+        _cut,
+        (nest,),
+    ),
+)

@@ -1,0 +1,53 @@
+"""Calculators of change, time and degrees."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from vividowl.core.quantities.change import duration_change, relative_change
+from vividowl.core.quantities.units import c_from_f, k_from_f_difference
+from vividowl.core.quantities.words import say
+from vividowl.service.errors import Refused
+from vividowl.service.workings.calculator import Input, Working, clock
+from vividowl.words import told
+
+
+def _fahrenheit(*, reading_f: float | None, difference_f: float | None) -> dict[str, Any]:
+    if reading_f is None and difference_f is None:
+        raise Refused(
+            "invalid",
+            say("numbers-neither-reading-nor-difference-was"),
+            field="reading_f",
+            remedy=say("numbers-reading-converts-with-difference-without"),
+        )
+    out: dict[str, Any] = {}
+    if reading_f is not None:
+        out["c"] = c_from_f(reading_f)
+    if difference_f is not None:
+        out["k"] = k_from_f_difference(difference_f)
+    return out
+
+
+NUMBERS = (
+    Working(
+        "change",
+        (Input("before", example="10748"), Input("after", example="11116"), Input("unit", str, default="")),
+        lambda **g: told(relative_change(**g)),
+        (relative_change,),
+    ),
+    Working(
+        "duration",
+        (Input("before", clock, example="19:21", of="before_s"), Input("after", clock, example="17:22", of="after_s")),
+        lambda before, after: told(duration_change(before, after)),
+        (duration_change,),
+    ),
+    Working(
+        "fahrenheit",
+        (Input("reading_f", default=None, example="140"), Input("difference_f", default=None, example="26")),
+        _fahrenheit,
+        (
+            c_from_f,
+            k_from_f_difference,
+        ),
+    ),
+)

@@ -1,0 +1,49 @@
+"""Calculators of sound and air."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from vividowl.core.heat.air import CFM_PER_M3_S, air_flow, fan_laws
+from vividowl.core.sound.levels import background_correction, energy_mean, energy_sum
+from vividowl.service.workings.calculator import Input, Working, numbers
+from vividowl.words import told
+
+
+def _airflow(*, power_w: float, rise_k: float, air_c: float) -> dict[str, Any]:
+    flow = air_flow(power_w, rise_k, air_c)
+    return {"flow_L_s": 1000.0 * flow, "flow_cfm": CFM_PER_M3_S * flow}
+
+
+def _levels(*, levels_db: list[float]) -> dict[str, Any]:
+    return {"mean_db": energy_mean(levels_db), "sum_db": energy_sum(levels_db)}
+
+
+SOUND = (
+    Working(
+        "airflow",
+        (
+            Input("power_w", example="100", of="power"),
+            Input("rise_k", example="20", of="exhaust_rise_k"),
+            Input("air_c", default=25.0, example="25"),
+        ),
+        _airflow,
+        (air_flow,),
+    ),
+    Working(
+        "levels",
+        (Input("levels_db", numbers, example="60 50"),),
+        _levels,
+        (
+            energy_mean,
+            energy_sum,
+        ),
+    ),
+    Working(
+        "background",
+        (Input("level_db", example="48"), Input("background_db", example="42")),
+        lambda **g: told(background_correction(**g)),
+        (background_correction,),
+    ),
+    Working("fan", (Input("level_change_db", example="-5.6"),), lambda **g: told(fan_laws(**g)), (fan_laws,)),
+)

@@ -1,0 +1,59 @@
+### jobs
+
+next-done = { $model } was handed over
+next-measure_before = Take the Before reading of { $model }
+next-decide = Decide what to do with { $model }
+next-leave_alone = Leave { $model } alone, and hand it back
+next-settle_plan = Settle the hazards of the plan for { $model }
+next-settle_intake = Settle what the owner accepts before { $model } is opened
+next-fit = Clean { $model } and note what goes where
+next-begin_list = Open { $model } and begin its step list
+next-measure_after = Take the After reading of { $model }
+next-repeat_run = See why the runs of { $model } cannot be compared, and repeat one
+next-hand_over =
+    { $verdict ->
+        [improved] Show what { $model } gained, and hand it over
+        [improved_if_same] Note fan and place of { $model }, then show what it gained
+        [worse_if_same] Look at { $model } again, and note fan and place: it came out worse
+        [no_difference_shown] Tell that nothing was gained on { $model }, and hand it over
+        [worse] Look at { $model } again: it came out worse
+       *[none] Hand { $model } over
+    }
+next-stopped = Do not open { $model }: { $reason }
+next-step = { $model }, step { $number }: { $text }
+fit-used-on-job = used on job { $number }
+fit-taken-back-from-job = taken back from job { $number }
+fit-fit = The fit
+fit-counted-in = { $name } is counted in { $wanted }.
+fit-not-what-was-chosen = { $name } is { $words }, not what was chosen.
+fit-these-pieces-belong-to-cut = These pieces belong to a cut sheet.
+fit-bench-list-has-open-items = The bench list has { $bench } open items.
+fit-bench-list-closed = The bench list is closed.
+fit-nothing-noted-as-cleaned-or = Nothing is noted as cleaned or fitted.
+fit-amount-has-no-unit = The amount has no unit.
+fit-give-amount-in-or-note = Give the amount in { $wanted }, or note it without a lot.
+fit-choose-lot-that-was-used = Choose the lot that was used.
+fit-there-no-such-item-on = There is no such item on this job.
+fit-take-cut-back-instead = Take the cut back instead.
+fit-settle-them-in-close-list = Settle them in Close; the list closes there.
+fit-take-closing-back-in-close = Take the closing back in Close.
+fit-tick-what-was-cleaned-or = Tick what was cleaned, or add what was fitted.
+fit-choose-g-ml-mm-or = Choose g, mL, mm or pieces.
+fit-reload-page = Reload the page.
+handover-type-price-with-point-or = Type the price with a point or comma for cents.
+handover-hand-over = The hand-over
+handover-job-stopped-battery-swollen = The job is stopped: the battery is swollen.
+handover-there-no-after-log-so = There is no After log, so the record proves nothing yet.
+handover-take-after-reading-first = Take the After reading first.
+intake-intake = The intake
+intake-there-no-suggestions-for = There are no suggestions for “{ $field }”.
+intake-not-settled-in = Not settled in { $where }: { $reason }
+intake-job-was-handed-over-and = Job { $number } was handed over and is closed.
+intake-gate-not-open-on-this = The gate “{ $rule }” is not open on this job.
+intake-this-not-to-be-accepted = { $reason } This is not to be accepted away.
+intake-acknowledgement-says-nothing = The acknowledgement says nothing.
+intake-then-acknowledge-in = { $remedy } Then acknowledge it in { $where }.
+intake-take-hand-over-back-to = Take the hand-over back to change it.
+intake-reload-job = Reload the job.
+intake-write-what-was-agreed-owner = Write what was agreed: owner accepts the loss of warranty.
+intake-this-gate-acknowledged-already = This gate is acknowledged already.

@@ -1,0 +1,34 @@
+### quantities
+
+change-percentage-degrees-has-no-meaning = A percentage of degrees has no meaning, since their zero is arbitrary.
+change-value-before-share-nothing-not = The value before is 0; a share of nothing is not defined.
+change-compare-rise-over-room-in = Compare the rise over room in kelvins: subtract the room from both readings first.
+change-duration-s-must-be-above = Duration is { SIG($value) } s, it must be above 0 s.
+errors-check-value-and-its-unit = Check the value and its unit.
+uncertainty-die-sensor = Die sensor
+uncertainty-room-thermometer = Room thermometer
+uncertainty-run-to-run = Run to run
+uncertainty-power-sensor = Power sensor
+uncertainty-value = of the value
+uncertainty-sound-meter = Sound meter
+uncertainty-noise-in-another-room = Noise in another room
+uncertainty-benchmark-result = Benchmark result
+uncertainty-no-uncertainty-to-combine = No uncertainty to combine.
+uncertainty-spread-needs-two-samples-or = A spread needs two samples or more.
+uncertainty-no-tolerance = “{ $name }” is no tolerance.
+uncertainty-allowed-to = { $words } is { SIG($value) } { $unit }, allowed are 0 to { SIG($most) } { $unit }.
+uncertainty-give-half-width-within-which = Give half of the width within which the true value lies.
+units-type-room-s-temperature-in = Type the room's temperature in °C, read at the bench away from the exhaust.
+units-was = Was it { FIX($room_c, 1) }?
+errors-below =
+    { LABEL($name) } is { $value ->
+        [none] not a number
+       *[other] { SIG($value) }
+    }{ UNIT($unit) }, allowed is { SIG($low) }{ UNIT($unit) } or more.
+errors-outside =
+    { LABEL($name) } is { $value ->
+        [none] not a number
+       *[other] { SIG($value) }
+    }{ UNIT($unit) }, allowed are { SIG($low) } to { SIG($high) }{ UNIT($unit) }.
+allowed = Allowed: { $names }.
+uncertainty-clock = Clock

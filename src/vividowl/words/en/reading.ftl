@@ -1,0 +1,71 @@
+### reading
+
+findings-not-settled-and-where-would = { $text }; not settled, and where it would end is not known.
+findings-k-vanish-within-seconds = { FIX($fast_drop_k, 0) } K vanish within seconds
+findings-load-starts-at =
+    Load starts at { $at }{ $boost_end ->
+        [none] { "" }
+       *[other] , boost ends at { $boost_end }
+    }
+findings-log-shows-no-idle-before = The log shows no idle before the load, so all of it is taken as loaded
+findings-figures-from-to-set-by = { $text }; figures from { $from_s } to { $to_s }, set by hand.
+findings-settled-from =
+    { $text }; settled from { $at }{ $to_go_k ->
+        [none] { "" }
+       *[other] { "" } ({ FIX($to_go_k, 1) } K to go)
+    }.
+findings-not-settled-more-minute-would =
+    { $text }; not settled: { $more } more minute{ $more ->
+        [one] { "" }
+       *[other] s
+    } would settle it, it would end near { FIX($final_c, 0) } ± { FIX($uncertainty_k, 0) } °C.
+findings-load-pauses-for-about-s =
+    The load pauses { $n ->
+        [one] once
+       *[other] { $n } times
+    } for about { FIX($seconds, 0) } s, as between the passes of a loop: utilisation falls with the power, so that is no throttling, and the figures leave it out.
+findings-held-back-by-heat-loaded =
+    Held back by heat{ $limit_c ->
+        [none] { "" }
+       *[other] { "" } at { FIX($limit_c, 0) } °C
+    } { FIX($share, 0) } % of the loaded time ({ $episodes ->
+        [one] { $episodes } episode
+       *[other] { $episodes } episodes
+    }{ $first_s ->
+        [none] { "" }
+       *[other] , first after { $first_s }
+    }){ $gives ->
+        [yes] , giving up { $given }
+       *[no] { "" }
+    }.
+findings-split-taken-from-cool-down = The split is taken from the cool-down ({ $fast }, { FIX($interface, 2) } K/W); at the start of the load, where the fan changes its speed, it would be { FIX($under_load, 2) } K/W.
+findings-log-only-s-long-ten = The log is only { FIX($duration_s, 0) } s long; ten minutes of load or more are needed to judge.
+findings-reads-c-from-first-sample = The { $name } reads { FIX($mean, 1) } °C from the first sample to the last: the sensor is stuck or the column is something else. Nothing else follows from it.
+findings-shared-cooler-processor-k-w = Shared cooler: processor { FIX($cpu, 2) } ± { FIX($cpu_u, 2) } K/W by its own watts and { FIX($cpu_from_gpu, 2) } K/W by those of graphics; graphics { FIX($gpu, 2) } ± { FIX($gpu_u, 2) } and { FIX($gpu_from_cpu, 2) } K/W.
+findings-whether-heat-holds-back-not = Whether heat holds it back is not known: neither power, clock nor a throttle flag was logged.
+findings-held-back-by-heat-time = Held back by heat 0 % of the time.
+findings-cool-down-agrees = The cool-down agrees: { $fast }.
+findings-cool-down-does-not-agree = The cool-down does not agree: { $fast }, { FIX($interface, 2) } K/W against { FIX($under_load, 2) } K/W under load. Take the split with care.
+findings-by-calculation-can-hold-w = By calculation it can hold { FIX($value, $digits) } ± { FIX($u95, $digits) } W at { FIX($limit, 0) } °C in a room of { FIX($reference_room_c, 0) } °C.
+findings-load-phases = Load phases: { $phases }.
+reading-die-sensor-never-moves-so = The die sensor never moves, so nothing follows from it.
+reading-both-chips-work-in-every = Both chips work in every phase, so the rise cannot be split.
+reading-room-temperature-not-noted = The room temperature is not noted.
+findings-steady =
+    { CAP($name) } { FIX($die_c, 1) } °C{ $power_w ->
+        [none] { "" }
+       *[other] { "" } at { FIX($power_w, 1) } W
+    }{ $over_k ->
+        [none] { "" }
+       *[other] , { FIX($over_k, 1) } K over the room
+    }{ $resistance ->
+        [none] { "" }
+       *[other] , { FIX($resistance, 2) } ± { FIX($u95, 2) } K/W
+    }.
+findings-phase =
+    { $chip ->
+        [processor] processor only
+        [graphics] graphics only
+       *[both] both
+    } { $from_s } to { $to_s }
+findings-given-up = { FIX($value, 0) } { $unit }

@@ -1,0 +1,32 @@
+### shop
+
+accounts-there-no-such-shop = There is no such shop.
+accounts-password-has-characters-at-least = The password has { $password } characters, at least { $password_least } are needed.
+accounts-no-login = “{ $login }” is no login.
+accounts-no-role = “{ $role }” is no role.
+accounts-name-empty = The name is empty.
+accounts-there-no-shop-yet = There is no shop yet.
+accounts-login-and-password-do-not = Login and password do not fit.
+accounts-there-no-demo-shop-here = There is no demo shop here.
+accounts-there-no-such-session-yours = There is no such session of yours.
+accounts-take-few-words-that-do = Take a few words that do not belong together.
+accounts-use-to-z-dot-dash = Use 2 to 80 of a–z, 0–9, dot, dash, underscore, @.
+accounts-stands-in-customer-s-record = It stands in the customer's record.
+accounts-login-taken = The login “{ $login }” is taken.
+accounts-there-shop-already = There is a shop already.
+accounts-shop-has-no-name = The shop has no name.
+accounts-run-start-empty-or-vividowl = Run ./start --empty, or vividowl demo.
+accounts-there-no-member = There is no member “{ $login }”.
+accounts-check-both-owner-can-set = Check both. An owner can set a new password with: vividowl user password LOGIN
+accounts-sign-in-with-login-and = Sign in with login and password.
+accounts-reload-page = Reload the page.
+accounts-choose-another = Choose another.
+accounts-sign-in-or-ask-its = Sign in, or ask its owner for an account.
+accounts-heads-record = It heads the record.
+accounts-see-vividowl-user-list = See: vividowl user list
+habits-rate-hour-without-tax = The rate of an hour without tax.
+habits-when-there-none = 0 when there is none.
+habits-no-way-putting-paste-on = “{ $school }” is no way of putting paste on.
+habits-no-way-looking-again = “{ $life }” is no way of looking again.
+habits-allowed-or-none-to-let = Allowed: { $school }, or none to let die and paste decide.
+settings-what-set-here = What is set here

@@ -1,0 +1,142 @@
+"""Sentences of codes and values, in a language."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import fields, is_dataclass
+from datetime import date, datetime
+from functools import cache
+from importlib.resources import files
+from numbers import Integral
+from typing import Any, Literal
+
+from babel import Locale
+from babel.lists import format_list
+from fluent.runtime import FluentBundle, FluentResource
+from fluent.runtime.types import fluent_number
+
+from vividowl.core.quantities.words import Message, Several, Value, Words
+
+ENGLISH = "en"
+_UNIT_OF_NAME = re.compile(r"_(c|k|w|s|h|g|mm|mm2|um|cm2|m|db|mv|min|percent|k_w|g_ml|um_h|a_dm2|months)$")
+_BETWEEN = {"comma": ", ", "semicolon": "; ", "space": " ", "none": ""}
+
+
+class NoSuchMessage(LookupError):  # noqa: N818
+    """A code that no message file has: a fault of the program, which the checks find before a reader does."""
+
+
+def sentence(words: Words, language: str = ENGLISH) -> str:
+    """The sentence of a code, or the text itself where it is somebody's own."""
+    if isinstance(words, str):
+        return str(words)
+    if isinstance(words, Several):
+        return _listed(words, language)
+    bundle = _bundle(language)
+    name, _, attribute = words.code.partition(".")
+    message = bundle.get_message(name) if bundle.has_message(name) else None
+    pattern = None if message is None else message.attributes.get(attribute) if attribute else message.value
+    if pattern is None:
+        raise NoSuchMessage(words.code)
+    text, errors = bundle.format_pattern(pattern, {n: _argument(v, language) for n, v in words.values})
+    if errors:
+        raise errors[0]
+    return str(text)
+
+
+def sources(language: str = ENGLISH) -> Mapping[str, str]:
+    """Message files by subject."""
+    folder = files("vividowl.words").joinpath(language)
+    return {f.name.removesuffix(".ftl"): f.read_text("utf-8") for f in folder.iterdir() if f.name.endswith(".ftl")}
+
+
+def _listed(words: Several, language: str) -> str:
+    said = [str(_argument(i, language)) for i in words.items]
+    if words.by in ("and", "or"):
+        style: Literal["standard", "or"] = "standard" if words.by == "and" else "or"
+        return format_list(said, style=style, locale=language).replace(", and ", " and ").replace(", or ", " or ")
+    return _BETWEEN[words.by].join(said)
+
+
+def _argument(value: Value, language: str) -> Any:  # noqa: ANN401 - what Fluent takes
+    """A value as the message gets it: yes and no for a flag, none for what is not known."""
+    if value is None:
+        return "none"
+    if isinstance(value, bool):
+        return "yes" if value else "no"
+    if isinstance(value, datetime):
+        return f"{value:%H:%M}"
+    if isinstance(value, date):
+        return f"{value:%Y-%m-%d}"
+    if isinstance(value, str | Message | Several):
+        return sentence(value, language)
+    # Numbers of any library count: a whole one stays whole.
+    number: Any = value
+    return fluent_number(int(number) if isinstance(number, Integral) else float(number), useGrouping=False)
+
+
+@cache
+def _bundle(language: str) -> FluentBundle:
+    decimal = Locale.parse(language).number_symbols["latn"]["decimal"]
+
+    def written(text: str) -> str:
+        return text.replace("-", "−").replace(".", decimal)
+
+    def fix(value: Any, digits: Any = 0, sign: Any = 0) -> str:  # noqa: ANN401 - what Fluent gives
+        """A number with a fixed count of decimals, a real minus sign and, when asked for, its plus."""
+        return written(f"{float(value):{'+' if sign else ''}.{int(digits)}f}")
+
+    def sig(value: Any, digits: Any = 6, sign: Any = 0) -> str:  # noqa: ANN401
+        """A number with its significant digits: no trailing zeros, no exponent where people would not write one."""
+        return written(f"{float(value):{'+' if sign else ''}.{int(digits)}g}")
+
+    def cap(text: Any) -> str:  # noqa: ANN401
+        """The text with a capital at its start, the rest as it is."""
+        return str(text)[:1].upper() + str(text)[1:]
+
+    def low(text: Any) -> str:  # noqa: ANN401
+        """The text with a small letter at its start, the rest as it is."""
+        return str(text)[:1].lower() + str(text)[1:]
+
+    def unit(text: Any) -> str:  # noqa: ANN401
+        """A unit with the space before it, nothing where there is none."""
+        return f" {text}" if str(text) else ""
+
+    def label(name: Any) -> str:  # noqa: ANN401
+        """A field as the page calls it: its message, else its name in plain words without the unit."""
+        field = str(name).rpartition(".")[2]
+        if bundle.has_message(f"field-{field}"):
+            return sentence(Message(f"field-{field}"), language)
+        return cap(_UNIT_OF_NAME.sub("", field).replace("_", " "))
+
+    functions: dict[str, Callable[[Any], Any]] = {
+        "FIX": fix,
+        "SIG": sig,
+        "CAP": cap,
+        "LOW": low,
+        "UNIT": unit,
+        "LABEL": label,
+    }
+    bundle = FluentBundle([language], functions=functions, use_isolating=False)
+    for text in sources(language).values():
+        bundle.add_resource(FluentResource(text))
+    return bundle
+
+
+def sentences(words: Sequence[Words], language: str = ENGLISH) -> list[str]:
+    """Several of them."""
+    return [sentence(w, language) for w in words]
+
+
+def told(value: Any) -> Any:  # noqa: ANN401 - anything that is stored or sent
+    """A value with its sentences made: a dataclass becomes fields by name, whatever it holds is told as well."""
+    if isinstance(value, Message | Several):
+        return sentence(value)
+    if is_dataclass(value) and not isinstance(value, type):
+        return {f.name: told(getattr(value, f.name)) for f in fields(value)}
+    if isinstance(value, Mapping):
+        return {k: told(v) for k, v in value.items()}
+    if isinstance(value, list | tuple):
+        return [told(v) for v in value] if isinstance(value, list) else tuple(told(v) for v in value)
+    return value

@@ -1,0 +1,142 @@
+"""The message files: what is used is there, what is there is used, and the variables fit."""
+
+from __future__ import annotations
+
+import ast
+import re
+from functools import cache
+from pathlib import Path
+
+import pytest
+from fluent.syntax import FluentParser
+from fluent.syntax import ast as ftl
+from fluent.syntax.visitor import Visitor
+
+from vividowl.core.quantities.words import listed, say
+from vividowl.words import sentence
+from vividowl.words.sentence import NoSuchMessage, sources
+
+ROOT = Path(__file__).parents[2]
+# Labels of fields are looked up by the name of the field.
+LOOKED_UP = re.compile(r"field-.*")
+
+
+class _Variables(Visitor):
+    def __init__(self):
+        self.names = set()
+
+    def visit_VariableReference(self, node):  # noqa: N802 - the library's name
+        self.names.add(node.id.name)
+
+
+def variables(pattern):
+    found = _Variables()
+    found.visit(pattern)
+    return found.names
+
+
+@cache
+def messages():
+    """Variables by code; a message of attributes only has none of its own."""
+    out = {}
+    for subject, text in sources().items():
+        for entry in FluentParser().parse(text).body:
+            assert not isinstance(entry, ftl.Junk), f"{subject}.ftl: {entry.content}"
+            if isinstance(entry, ftl.Message):
+                assert entry.id.name not in out, f"{subject}.ftl: {entry.id.name} stands twice"
+                if entry.value is not None:
+                    out[entry.id.name] = variables(entry.value)
+                out |= {f"{entry.id.name}.{a.id.name}": variables(a.value) for a in entry.attributes}
+    return out
+
+
+def _code(node):
+    """A code as a pattern, None where it is no text at all."""
+    if isinstance(node, ast.Constant) and isinstance(node.value, str):
+        return re.escape(node.value)
+    if isinstance(node, ast.JoinedStr):
+        return "".join(re.escape(v.value) if isinstance(v, ast.Constant) else r"[\w-]+" for v in node.values)
+    return None
+
+
+@cache
+def said():
+    """Every place in the program that says something: where, the code as a pattern, its variables or None."""
+    out = []
+    for path in sorted((ROOT / "src/vividowl").rglob("*.py")):
+        for node in ast.walk(ast.parse(path.read_text())):
+            name = getattr(node.func, "id", "") if isinstance(node, ast.Call) else ""
+            if name not in ("say", "_tell") or not node.args:
+                continue
+            code = _code(node.args[0])
+            where = f"{path.relative_to(ROOT)}:{node.lineno}"
+            if code is None:
+                assert path.name in ("words.py", "cli_reading.py"), f"{where}: a code is written out where it is said"
+                continue
+            whole = all(k.arg for k in node.keywords)
+            out.append((where, code, frozenset(k.arg for k in node.keywords) if whole else None))
+    return out
+
+
+@cache
+def said_by_the_page():
+    """Codes in the page's sources."""
+    text = "\n".join(p.read_text() for p in sorted((ROOT / "ui/src").rglob("*")) if p.suffix in (".ts", ".svelte"))
+    return [re.escape(c[0]) if "${" not in c[0] else re.sub(r"\\\$\\\{.*?\\\}", r"[\\w-]+", re.escape(c[0]))
+            for c in re.findall(r"""\bsay(?:Html)?\(\s*["'`]([\w.${}\- ()]+)["'`]()""", text)]  # fmt: skip
+
+
+def test_there_are_messages_and_they_are_said():
+    assert len(messages()) > 1000
+    assert len(said()) > 1000
+
+
+def test_every_code_that_is_said_has_its_message():
+    missing = [f"{w}: {c}" for w, c, _ in said() if not any(re.fullmatch(c, m) for m in messages())]
+    assert missing == []
+
+
+def test_every_message_is_said_somewhere():
+    patterns = [re.compile(c) for c in {c for _, c, _ in said()} | set(said_by_the_page())] + [LOOKED_UP]
+    assert [m for m in messages() if not any(p.fullmatch(m) for p in patterns)] == []
+
+
+def test_the_variables_of_a_message_are_those_it_is_said_with():
+    odd = []
+    for where, code, given in said():
+        if given is None or "[" in code:
+            continue
+        wanted = messages().get(code.replace("\\", ""), given)
+        if wanted != given:
+            odd.append(f"{where}: {code}: wants {sorted(wanted)}, is given {sorted(given)}")
+    assert odd == []
+
+
+def test_a_code_without_a_message_is_a_fault():
+    with pytest.raises(NoSuchMessage, match="nothing-of-the-kind"):
+        sentence(say("nothing-of-the-kind"))
+
+
+def test_the_core_makes_no_sentence_by_itself():
+    """As a text a message is its code: an English sentence made too early would show at once."""
+    assert str(say("kinds-has-to", words="Film", value=3.0)) == "kinds-has-to(words=Film, value=3.0)"
+
+
+@pytest.mark.parametrize(
+    ("words", "text"),
+    [
+        (listed(["a", "b", "c"], "and"), "a, b and c"),
+        (listed(["a", "b"], "or"), "a or b"),
+        (listed([], "and"), ""),
+        (listed([say("kind-pad"), "Grey Heron"]), "pad, Grey Heron"),
+        ("as typed: 5 % { $not }", "as typed: 5 % { $not }"),
+    ],
+)
+def test_words_one_after_another(words, text):
+    assert sentence(words) == text
+
+
+def test_numbers_keep_a_real_minus_and_the_digits_asked_for():
+    assert sentence(say("conditions-degrees", value=-0.04)) == "−0.0 °C"
+    assert sentence(say("effects-percent", percent=12.346)) == "+12.35 %"
+    assert sentence(say("options-cap-at-w", cap_w=1250.0)) == "cap at 1250 W"
