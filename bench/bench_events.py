@@ -26,6 +26,7 @@ from vividowl.host.cluster import Cluster
 from vividowl.host.serving import make_server, port_of
 from vividowl.service.bench import photos
 from vividowl.service.bench import work as bench_work
+from vividowl.service.bench.taking import Sent, take_events
 from vividowl.service.jobs import intake
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
@@ -140,13 +141,13 @@ def large_job(workshop: Workshop, owner, job: uuid.UUID) -> None:
     sent, now = [], datetime.now(UTC)
     for i in range(500):
         data = {"step": {"id": f"own{i}", "stage": "clean", "text": f"Step of its own, number {i}"}, "after": "cleaned"}
-        sent.append(bench_work.Sent(uuid.uuid4(), "step_added", data, len(sent) + 1, now))
+        sent.append(Sent(uuid.uuid4(), "step_added", data, len(sent) + 1, now))
     for _ in range(300):
         photo = uuid.uuid4()
         photos.receive_photo(workshop, owner, job, photo, io.BytesIO(out.getvalue()))
         data = {"photo": str(photo), "what": "step", "step": "cleaned"}
-        sent.append(bench_work.Sent(uuid.uuid4(), "photo", data, len(sent) + 1, now))
-    batch = bench_work.take_events(workshop, owner, job, "maker", sent, now)
+        sent.append(Sent(uuid.uuid4(), "photo", data, len(sent) + 1, now))
+    batch = take_events(workshop, owner, job, "maker", sent, now)
     assert not [t.refusal for t in batch.taken if t.refusal]
 
 

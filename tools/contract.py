@@ -21,9 +21,11 @@ from vividowl.core.bench.log.made import acts_of_place  # noqa: E402
 from vividowl.core.bench.log.state import BenchState  # noqa: E402
 from vividowl.core.job.stages import BENCH, PLACES  # noqa: E402
 from vividowl.core.materials.kinds import CATALOGUE  # noqa: E402
+from vividowl.core.quantities.words import say  # noqa: E402
 from vividowl.core.trace.roles import Role  # noqa: E402
 from vividowl.formats.words import CLEANED, TARGETS, VERDICTS  # noqa: E402
 from vividowl.words import told  # noqa: E402
+from vividowl.words.sentence import bundle_of, sentence_from  # noqa: E402
 
 RECENT, THEN_MOST = 20, 90
 # From the beginning: a whole service, and a change of plan. From the middle: anything, in any order.
@@ -104,10 +106,63 @@ def names() -> dict[str, Any]:
     }
 
 
+SAMPLE = """
+plain = Yes, as typed: 5 %
+held = Held back{ $limit_c ->
+        [none] { "" }
+       *[other] { " " }at { FIX($limit_c, 0) } °C
+    } { FIX($share, 1) } %
+count = { $n ->
+        [one] one screw
+       *[other] { $n } screws
+    }
+flag = { $sound ->
+        [yes] sound
+       *[no] odd
+    }
+signed = { FIX($x, 2, sign: 1) }
+size = { SIG($x) }
+rough = { SIG($x, 2) }
+capital = { CAP($words) } and { LOW($words) }
+unit = { SIG($x) }{ UNIT($unit) }
+    .remedy = Give it in { $unit }.
+"""
+
+
+def sentences() -> dict[str, Any]:
+    """contract/sentences.json: messages with values, and what both languages make of them."""
+    # No halves: one language rounds them to even, the other away from nought.
+    numbers = (0, 1, 2, -1, 0.04, -0.04, 0.126, 12.346, 48.0, 999.96, 1260, 1234567, 0.00001234, 2.6e-7, -273.15)
+    cases: list[tuple[str, dict[str, Any]]] = [
+        ("plain", {}),
+        ("held", {"limit_c": 95.4, "share": 12.34}),
+        ("held", {"limit_c": None, "share": 0}),
+        *[("count", {"n": n}) for n in (0, 1, 2, 1000)],
+        ("flag", {"sound": True}),
+        ("flag", {"sound": False}),
+        *[(code, {"x": x}) for code in ("signed", "size", "rough") for x in numbers],
+        ("capital", {"words": "gallium alloy"}),
+        ("capital", {"words": "Äußeres Teil"}),
+        ("capital", {"words": ""}),
+        ("unit", {"x": 0.3, "unit": "mm"}),
+        ("unit", {"x": 0.3, "unit": ""}),
+        ("unit.remedy", {"x": 1, "unit": "µm"}),
+    ]
+    bundle = bundle_of([SAMPLE])
+    return {
+        "messages": SAMPLE,
+        "cases": [
+            {"code": code, "values": values, "text": sentence_from(bundle, say(code, **values))}
+            for code, values in cases
+        ],
+    }
+
+
 def written() -> dict[str, str]:
     """Files by name, as they have to be."""
     return {
         "bench.json": json.dumps(bench(), ensure_ascii=False, sort_keys=True, separators=(",", ":")) + "\n",
+        "sentences.json": json.dumps(sentences(), ensure_ascii=False, indent=1) + "\n",
         "names.json": json.dumps(names(), ensure_ascii=False, indent=1) + "\n",
     }
 

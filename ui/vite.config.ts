@@ -1,10 +1,17 @@
 import { svelte } from '@sveltejs/vite-plugin-svelte';
 import { svelteTesting } from '@testing-library/svelte/vite';
+import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   plugins: [svelte(), svelteTesting()],
-  server: { host: '127.0.0.1', proxy: { '/api': process.env.API_URL ?? 'http://127.0.0.1:8000' } },
+  // The message files are the server's own: one text for both.
+  resolve: { alias: { $words: fileURLToPath(new URL('../src/vividowl/words/en', import.meta.url)) } },
+  server: {
+    host: '127.0.0.1',
+    fs: { allow: ['..'] },
+    proxy: { '/api': process.env.API_URL ?? 'http://127.0.0.1:8000' },
+  },
   // assetsInlineLimit 0: the content policy allows no data: fonts.
   build: { target: 'es2022', assetsInlineLimit: 0, outDir: '../src/vividowl/web/site', emptyOutDir: true },
   test: {

@@ -11,6 +11,7 @@ from PIL import Image
 from playwright.sync_api import expect
 
 from vividowl.service import clock
+from vividowl.service.bench import taking
 from vividowl.service.bench import view as bench_view
 from vividowl.service.bench import work as bench_work
 from vividowl.service.jobs import today as bench
@@ -240,7 +241,7 @@ def test_a_plain_repaste_takes_few_actions(page, logs, monkeypatch):
         if page.get_by_role("timer").is_visible():
             expect(page.get_by_text("In step")).to_be_visible()
             # Five minutes pass by themselves: the server's clock is set on, and the page is loaded anew.
-            for module in (bench, bench_view, bench_work):
+            for module in (bench, bench_view, bench_work, taking):
                 monkeypatch.setattr(module, "server_now", six_minutes_later)
             page.reload()
             expect(heading(page)).to_have_text(step["text"])

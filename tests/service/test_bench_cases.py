@@ -17,12 +17,12 @@ from tests.service.test_planning import SAFE
 from tests.service.test_stock import PASTE, lot
 from tests.service.test_use_cases import FIELDS, RUN, owner, upload  # noqa: F401 - a fixture
 
-from vividowl.service.bench import photos
+from vividowl.service.bench import photos, taking
 from vividowl.service.bench import view as bench_view
 from vividowl.service.bench import work as bench_work
 from vividowl.service.bench.store import load_log
+from vividowl.service.bench.taking import Sent, take_events
 from vividowl.service.bench.times import learnt_minutes
-from vividowl.service.bench.work import Sent
 from vividowl.service.errors import Refused
 from vividowl.service.jobs import fit, handover, intake
 from vividowl.service.jobs import today as bench
@@ -50,9 +50,7 @@ class Tablet:
 
     def send(self, *events, after_min=1.0):
         self.now += timedelta(minutes=after_min)
-        return bench_work.take_events(
-            self.workshop, self.actor, self.job, self.name, events, self.now + self.wrong_by, self.now
-        )
+        return take_events(self.workshop, self.actor, self.job, self.name, events, self.now + self.wrong_by, self.now)
 
     def do(self, event_kind, *, after_min=1.0, **data):
         (taken,) = self.send(self.event(event_kind, **data), after_min=after_min).taken
@@ -173,7 +171,7 @@ def test_what_a_refused_event_did_beside_the_log_is_gone(workshop, owner, tablet
         raise Refused("conflict", "The shelf says no.")
 
     with monkeypatch.context() as patched:
-        patched.setattr(bench_work, "make_effect", half)
+        patched.setattr(taking, "make_effect", half)
         first, second = tablet.send(
             tablet.event("step_done", step="power_off"), tablet.event("note", words="goes on all the same")
         ).taken

@@ -29,6 +29,15 @@ def spans():
                 yield pytest.param(working, one.key, low, high, open_, id=f"{working.name}.{one.key}")
 
 
+def refusal(name, values):
+    """What is said against it, empty when it is worked out."""
+    try:
+        work(name, values)
+    except Refused as refused:
+        return sentence(refused.detail)
+    return ""
+
+
 def given(working, key, value):
     known = {i.key: i.example or str(i.default or "") for i in working.inputs}
     return {**{k: v for k, v in known.items() if v}, key: f"{value:.10g}"}
@@ -41,11 +50,8 @@ def test_the_limits_that_the_page_shows_are_those_that_are_kept(working, key, lo
         with pytest.raises(Refused):
             work(working.name, given(working, key, beyond))
     for inside in (low + (step if open_ else 0.0), high):
-        try:
-            work(working.name, given(working, key, inside))
-        except Refused as refused:
-            # Another rule may still refuse it, but not for being outside of these limits.
-            assert "allowed are" not in sentence(refused.detail), sentence(refused.detail)
+        # Another rule may still refuse it, but not for being outside of these limits.
+        assert "allowed are" not in refusal(working.name, given(working, key, inside))
 
 
 @pytest.mark.parametrize("rule", [energy_mean, energy_sum])

@@ -275,7 +275,8 @@ def test_a_shop_from_before_the_shelf_gets_its_usual_ways(cluster, workshop):
             session.execute(
                 text(
                     "INSERT INTO shop (id, name, currency, demo, reference_room_c, hourly_rate_cents, tolerances, "
-                    "last_job_number, created_at) VALUES (gen_random_uuid(), 'Old', 'EUR', false, 25, 6000, '{}', 0, now())"
+                    "last_job_number, created_at) "
+                    "VALUES (gen_random_uuid(), 'Old', 'EUR', false, 25, 6000, '{}', 0, now())"
                 )
             )
         other.migrate()

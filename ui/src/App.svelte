@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './lib/say';
   import type { Component } from 'svelte';
   import { onMount } from 'svelte';
   import Header from './rooms/Header.svelte';
@@ -67,10 +68,10 @@
       listen(),
       listenForKeys(),
       offer([
-        { key: '?', words: 'Show the keys', run: () => (helpOpen = true) },
-        { key: '/', words: 'Find a job', run: () => (findOpen = true) },
-        { key: 'b', words: 'Go to the Bench', run: () => go('/') },
-        { key: 'n', words: 'Take a device in', run: () => go('/jobs/new') },
+        { key: '?', words: say('header-show-keys'), run: () => (helpOpen = true) },
+        { key: '/', words: say('find-find-job'), run: () => (findOpen = true) },
+        { key: 'b', words: say('app-go-to-bench'), run: () => go('/') },
+        { key: 'n', words: say('app-take-device-in'), run: () => go('/jobs/new') },
       ]),
     ];
     return () => stops.forEach((stop) => stop());
@@ -79,9 +80,9 @@
 
 {#if session.trouble}
   <main class="page">
-    <Notice tone="care" title="No connection"
+    <Notice tone="care" title={say('app-no-connection')}
       >{session.trouble}
-      {#snippet actions()}<Button onclick={() => void openSession()}>Try again</Button>{/snippet}</Notice
+      {#snippet actions()}<Button onclick={() => void openSession()}>{say('app-try-again')}</Button>{/snippet}</Notice
     >
   </main>
 {:else if session.present && !person}
@@ -89,7 +90,7 @@
     <page.default />
   {/await}
 {:else if person}
-  <a class="skip off-screen" href="#main">Skip to content</a>
+  <a class="skip off-screen" href="#main">{say('app-skip-to-content')}</a>
   {#if !whole}<Header {person} onhelp={() => (helpOpen = true)} onfind={() => (findOpen = true)} />{/if}
   {#if whole && shown && route}
     {@const Shown = shown.page}
@@ -99,11 +100,9 @@
       {#if session.present?.space === 'low' || session.present?.space === 'full'}
         <Notice
           tone={session.present.space === 'full' ? 'halt' : 'care'}
-          title={session.present.space === 'full' ? 'The disk is full' : 'The disk is nearly full'}
+          title={session.present.space === 'full' ? say('app-disk-full') : say('app-disk-nearly-full')}
         >
-          {session.present.space === 'full'
-            ? 'Logs, recordings and photos are not taken any more until some space is free.'
-            : 'Less than a tenth is free on the machine that runs the shop. Make room before a log does not fit.'}
+          {session.present.space === 'full' ? say('app-logs-recordings-and-photos') : say('app-less-than-tenth-free')}
         </Notice>
       {/if}
       {#if route}
@@ -112,8 +111,10 @@
           <Shown {...route.found} />
         {/if}
       {:else}
-        <h1>There is nothing here</h1>
-        <p class="quiet">The address {router.path} leads nowhere. <a href="/">Go to the Bench</a></p>
+        <h1>{say('app-there-nothing-here')}</h1>
+        <p class="quiet">
+          {say('app-address-leads-nowhere', { path: router.path })} <a href="/">{say('app-go-to-bench')}</a>
+        </p>
       {/if}
     </main>
   {/if}

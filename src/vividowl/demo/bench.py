@@ -16,7 +16,7 @@ from vividowl.demo.pictures import fins_picture
 from vividowl.service.bench import photos
 from vividowl.service.bench import view as bench_view
 from vividowl.service.bench import work as bench_work
-from vividowl.service.bench.work import Sent
+from vividowl.service.bench.taking import Sent, take_events
 from vividowl.service.models import models as device_models
 from vividowl.service.workshop import Actor, Workshop
 
@@ -108,7 +108,7 @@ class _Hand:
     def do(self, kind: str, data: dict[str, Any]) -> None:
         self.turn += 1
         sent = Sent(uuid.uuid4(), kind, data, self.turn, self.at)
-        batch = bench_work.take_events(self.workshop, self.actor, self.job_id, TABLET, [sent], self.at, self.at)
+        batch = take_events(self.workshop, self.actor, self.job_id, TABLET, [sent], self.at, self.at)
         refusal = batch.taken[0].refusal
         if refusal is not None:
             raise ValueError(f"The demo's own bench is refused: {kind} {data}: {refusal['detail']}")

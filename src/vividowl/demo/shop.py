@@ -18,7 +18,8 @@ from vividowl.core.trace.roles import Role
 from vividowl.demo.bench import keep_model, play_bench
 from vividowl.demo.logs import write_log
 from vividowl.demo.shelf import cut_for, stock_the_shelf
-from vividowl.demo.stories import Story, Trial, stories
+from vividowl.demo.stories import stories
+from vividowl.demo.story import Story, Trial
 from vividowl.formats.sound_file import write_wav
 from vividowl.service.jobs import fit, handover, intake
 from vividowl.service.measure import logs, recordings

@@ -9,8 +9,6 @@ from __future__ import annotations
 import contextlib
 import fcntl
 import os
-import pwd
-import secrets
 import shutil
 import signal
 import subprocess
@@ -22,6 +20,7 @@ from contextlib import contextmanager
 from pathlib import Path
 from typing import TYPE_CHECKING
 
+from vividowl.host.account import prepare_folder, write_secret
 from vividowl.host.postgres import ClusterError, bin_dir, clean_environment, free_port, last_line
 
 if TYPE_CHECKING:
@@ -91,7 +90,7 @@ class Cluster:
 
     def start(self) -> None:
         """Make the cluster when there is none, start it when it does not run, make the database, and take a seat."""
-        self._prepare_folder()
+        self._as = prepare_folder(self.base)
         with self._alone():
             if not (self.data / "PG_VERSION").exists():
                 self._init()
@@ -215,7 +214,7 @@ class Cluster:
         from psycopg import sql
 
         if not self._account_file.exists():
-            self._write_secret(self._account_file)
+            write_secret(self._account_file)
         own = self._account_file.read_text().strip()
         where = f"host=127.0.0.1 port={self.port} user={KEEPER} connect_timeout=10"
         secret = self._password_file.read_text().strip()
@@ -251,47 +250,9 @@ class Cluster:
         line.execute(sql.SQL("ALTER DATABASE {} OWNER TO {}").format(sql.Identifier(DATABASE), account))
         line.execute(sql.SQL("ALTER SCHEMA public OWNER TO {}").format(account))
 
-    def _write_secret(self, path: Path) -> None:
-        handle = os.open(path, os.O_WRONLY | os.O_CREAT | os.O_TRUNC, 0o600)
-        with os.fdopen(handle, "w") as out:
-            out.write(secrets.token_urlsafe(24) + "\n")
-        if not os.geteuid():
-            account = pwd.getpwnam("postgres")
-            os.chown(path, account.pw_uid, account.pw_gid)
-
-    def _prepare_folder(self) -> None:
-        try:
-            self.base.mkdir(parents=True, exist_ok=True)
-            if os.geteuid():
-                self.base.chmod(0o700)
-                self._as = []
-                return
-            account = pwd.getpwnam("postgres")
-            os.chown(self.base, account.pw_uid, account.pw_gid)
-            self.base.chmod(0o700)
-        except KeyError:
-            raise ClusterError("There is no account postgres. Run: apt-get install postgresql") from None
-        except OSError as error:
-            raise ClusterError(
-                f"The folder {self.base} cannot be used ({error.strerror}). Start as the account that made it."
-            ) from error
-        drop = ["setpriv", "--reuid=postgres", "--regid=postgres", "--init-groups"]
-        # The second form is for a project below a folder that only root may enter.
-        for extra in ([], ["--inh-caps=+dac_override", "--ambient-caps=+dac_override"]):
-            probe = subprocess.run(
-                [*drop, *extra, "touch", str(self.base / "probe")], cwd="/", capture_output=True, check=False
-            )
-            if probe.returncode == 0:
-                (self.base / "probe").unlink(missing_ok=True)
-                self._as = [*drop, *extra]
-                return
-        raise ClusterError(
-            f"The account postgres cannot write to {self.base}. Move the project out of a closed folder."
-        )
-
     def _init(self) -> None:
         shutil.rmtree(self.data, ignore_errors=True)
-        self._write_secret(self._password_file)
+        write_secret(self._password_file)
         extra = ["--no-sync"] if self.throwaway else []
         try:
             self._run(
@@ -315,7 +276,7 @@ class Cluster:
 
     def _run(self, *command: object) -> None:
         if self._as is None:
-            self._prepare_folder()
+            self._as = prepare_folder(self.base)
         # Never a pipe: the server would hold it open after pg_ctl has ended.
         with tempfile.TemporaryFile() as out:
             try:

@@ -29,17 +29,21 @@ class NoSuchMessage(LookupError):  # noqa: N818
 
 def sentence(words: Words, language: str = ENGLISH) -> str:
     """The sentence of a code, or the text itself where it is somebody's own."""
+    return sentence_from(_bundle(language), words)
+
+
+def sentence_from(bundle: FluentBundle, words: Words) -> str:
+    """The same from the messages of a bundle."""
     if isinstance(words, str):
         return str(words)
     if isinstance(words, Several):
-        return _listed(words, language)
-    bundle = _bundle(language)
+        return _listed(bundle, words)
     name, _, attribute = words.code.partition(".")
     message = bundle.get_message(name) if bundle.has_message(name) else None
     pattern = None if message is None else message.attributes.get(attribute) if attribute else message.value
     if pattern is None:
         raise NoSuchMessage(words.code)
-    text, errors = bundle.format_pattern(pattern, {n: _argument(v, language) for n, v in words.values})
+    text, errors = bundle.format_pattern(pattern, {n: _argument(bundle, v) for n, v in words.values})
     if errors:
         raise errors[0]
     return str(text)
@@ -51,15 +55,17 @@ def sources(language: str = ENGLISH) -> Mapping[str, str]:
     return {f.name.removesuffix(".ftl"): f.read_text("utf-8") for f in folder.iterdir() if f.name.endswith(".ftl")}
 
 
-def _listed(words: Several, language: str) -> str:
-    said = [str(_argument(i, language)) for i in words.items]
+def _listed(bundle: FluentBundle, words: Several) -> str:
+    said = [str(_argument(bundle, i)) for i in words.items]
     if words.by in ("and", "or"):
         style: Literal["standard", "or"] = "standard" if words.by == "and" else "or"
-        return format_list(said, style=style, locale=language).replace(", and ", " and ").replace(", or ", " or ")
+        return (
+            format_list(said, style=style, locale=bundle.locales[0]).replace(", and ", " and ").replace(", or ", " or ")
+        )
     return _BETWEEN[words.by].join(said)
 
 
-def _argument(value: Value, language: str) -> Any:  # noqa: ANN401 - what Fluent takes
+def _argument(bundle: FluentBundle, value: Value) -> Any:  # noqa: ANN401 - what Fluent takes
     """A value as the message gets it: yes and no for a flag, none for what is not known."""
     if value is None:
         return "none"
@@ -70,7 +76,7 @@ def _argument(value: Value, language: str) -> Any:  # noqa: ANN401 - what Fluent
     if isinstance(value, date):
         return f"{value:%Y-%m-%d}"
     if isinstance(value, str | Message | Several):
-        return sentence(value, language)
+        return sentence_from(bundle, value)
     # Numbers of any library count: a whole one stays whole.
     number: Any = value
     return fluent_number(int(number) if isinstance(number, Integral) else float(number), useGrouping=False)
@@ -78,6 +84,11 @@ def _argument(value: Value, language: str) -> Any:  # noqa: ANN401 - what Fluent
 
 @cache
 def _bundle(language: str) -> FluentBundle:
+    return bundle_of(tuple(sources(language).values()), language)
+
+
+def bundle_of(texts: Sequence[str], language: str = ENGLISH) -> FluentBundle:
+    """Messages with the functions that they may use."""
     decimal = Locale.parse(language).number_symbols["latn"]["decimal"]
 
     def written(text: str) -> str:
@@ -107,7 +118,7 @@ def _bundle(language: str) -> FluentBundle:
         """A field as the page calls it: its message, else its name in plain words without the unit."""
         field = str(name).rpartition(".")[2]
         if bundle.has_message(f"field-{field}"):
-            return sentence(Message(f"field-{field}"), language)
+            return sentence_from(bundle, Message(f"field-{field}"))
         return cap(_UNIT_OF_NAME.sub("", field).replace("_", " "))
 
     functions: dict[str, Callable[[Any], Any]] = {
@@ -119,7 +130,7 @@ def _bundle(language: str) -> FluentBundle:
         "LABEL": label,
     }
     bundle = FluentBundle([language], functions=functions, use_isolating=False)
-    for text in sources(language).values():
+    for text in texts:
         bundle.add_resource(FluentResource(text))
     return bundle
 

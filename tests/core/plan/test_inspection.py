@@ -6,8 +6,9 @@ import pytest
 from tests.said import refuses
 
 from vividowl.core.plan.cover import cover_pad, cover_paths, cover_skin
+from vividowl.core.plan.facts import facts_of
 from vividowl.core.plan.gates import plan_gates
-from vividowl.core.plan.inspection import check_inspection, facts_of, gap_advice, gap_of, gap_rows, heights_of, shim_of
+from vividowl.core.plan.inspection import check_inspection, gap_advice, gap_of, gap_rows, heights_of, shim_of
 from vividowl.core.plan.prediction import Action
 from vividowl.core.plan.spots import CHOICES, BathSpot, CoverSpot, GapSpot, Inspection, ShimSpot
 from vividowl.core.quantities.errors import CoreError, OutOfRange

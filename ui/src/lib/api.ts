@@ -1,4 +1,5 @@
 // The one way to the server: typed calls, problem details, idempotency keys, uploads with progress.
+import { say } from './say';
 import createClient from 'openapi-fetch';
 import type { components, paths } from './schema';
 
@@ -41,10 +42,10 @@ export class Problem extends Error {
 
 const UNREACHABLE: ProblemBody = {
   type: 'about:blank',
-  title: 'No connection',
+  title: say('app-no-connection'),
   status: 0,
-  detail: 'The server does not answer. What you typed is kept.',
-  remedy: 'Check that Vivid Owl is running, then try again.',
+  detail: say('api-server-does-not-answer'),
+  remedy: say('api-check-that-vivid-owl'),
   reason: 'offline',
   stage: '',
   errors: [],
@@ -93,7 +94,7 @@ export async function take<T>(call: Promise<{ data?: T; error?: unknown; respons
 
 function asProblem(error: unknown): ProblemBody {
   if (error && typeof error === 'object' && 'detail' in error) return { ...UNREACHABLE, ...(error as ProblemBody) };
-  return { ...UNREACHABLE, detail: 'The server answered in an unknown way.', reason: 'unknown' };
+  return { ...UNREACHABLE, detail: say('api-server-answered-in-unknown'), reason: 'unknown' };
 }
 
 export const FILE_MOST_BYTES = 200 * 1024 * 1024;
@@ -103,7 +104,7 @@ export function checkSize(file: File, remedy: string): Problem | null {
   if (file.size <= FILE_MOST_BYTES) return null;
   return new Problem({
     ...UNREACHABLE,
-    detail: `${file.name} has ${Math.round(file.size / 2 ** 20)} MB; files up to 200 MB are read.`,
+    detail: say('api-has-mb-files-up', { name: file.name, size: Math.round(file.size / 2 ** 20) }),
     remedy,
     reason: 'too_large',
   });
@@ -182,7 +183,7 @@ function send(url: string, file: File, progress: (share: number) => void): Uploa
     request.upload.onload = () => progress(1);
     request.onerror = () => reject(new Problem(UNREACHABLE));
     request.onabort = () =>
-      reject(new Problem({ ...UNREACHABLE, detail: 'The upload was stopped. Nothing was stored.', reason: 'stopped' }));
+      reject(new Problem({ ...UNREACHABLE, detail: say('api-upload-was-stopped-nothing'), reason: 'stopped' }));
     request.onload = () => {
       let body: unknown;
       try {

@@ -13,7 +13,7 @@ import TextField from './parts/TextField.svelte';
 import { openSession, session } from './session.svelte';
 import { json, makeJob, problem, serve } from './test-server';
 import { choose, theme } from './theme.svelte';
-import { dismiss, say, toasts } from './toasts.svelte';
+import { dismiss, toast, toasts } from './toasts.svelte';
 import Toasts from './parts/Toasts.svelte';
 
 const user = userEvent.setup();
@@ -91,14 +91,14 @@ describe('toasts', () => {
   it('carry an undo and go away when it is used', async () => {
     const back = vi.fn();
     render(Toasts);
-    say('Taken off.', { undo: back });
+    toast('Taken off.', { undo: back });
     await user.click(await screen.findByRole('button', { name: 'Undo' }));
     expect(back).toHaveBeenCalledOnce();
     expect(toasts.list.some((t) => t.text === 'Taken off.')).toBe(false);
   });
   it('never pile up beyond three', () => {
     toasts.list.forEach((t) => dismiss(t.id));
-    for (let i = 0; i < 5; i++) say(`word ${i}`);
+    for (let i = 0; i < 5; i++) toast(`word ${i}`);
     expect(toasts.list.map((t) => t.text)).toEqual(['word 2', 'word 3', 'word 4']);
   });
 });

@@ -1,7 +1,8 @@
 // Numbers as people read them: unit always, a real minus sign, "not known" instead of an invented zero.
+import { say } from './say';
 const DIGITS: Record<string, number> = { 'K/W': 2, MHz: 0, rpm: 0, '% of load': 1, points: 0, s: 0 };
 
-export const NOT_KNOWN = 'not known';
+export const NOT_KNOWN = say('format-not-known');
 
 export function fixed(value: number, digits: number): string {
   const text = Math.abs(value).toFixed(digits);
@@ -56,14 +57,14 @@ export function bytes(size: number): string {
 }
 
 export function day(iso: string | null): string {
-  if (!iso) return 'not set';
+  if (!iso) return say('format-not-set');
   return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
     new Date(iso),
   );
 }
 
 export function money(cents: number | null, currency: string): string {
-  if (cents === null) return 'not set';
+  if (cents === null) return say('format-not-set');
   return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(cents / 100);
 }
 

@@ -1,4 +1,5 @@
 // Keys of the whole application. A page offers actions; typing in a field never triggers one.
+import { say } from './say';
 export interface KeyAction {
   key: string;
   words: string;
@@ -48,7 +49,7 @@ function isChoosing(target: EventTarget | null): boolean {
 /** What has the focus and takes Enter for itself; a pedal is the key of its page, wherever the focus is. */
 function isPressing(target: EventTarget | null): boolean {
   if (!(target instanceof Element) || target.closest('[data-pedal]')) return false;
-  return target.closest('button, a, summary, [role="radio"], [role="slider"]') !== null;
+  return target.closest(say('keys-button-summary-role-radio')) !== null;
 }
 
 const nameOf = (event: KeyboardEvent): string => (event.key === ' ' ? 'Enter' : event.key);
@@ -57,11 +58,11 @@ export function listenForKeys(): () => void {
   const onKey = (event: KeyboardEvent) => {
     if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
     // A key that is held is one press. Only the arrows may run on.
-    if (event.repeat && !event.key.startsWith('Arrow')) {
+    if (event.repeat && !event.key.startsWith(say('keys-arrow'))) {
       if (nameOf(event) === 'Enter') event.preventDefault();
       return;
     }
-    if (isChoosing(event.target) && (event.key === ' ' || event.key.startsWith('Arrow'))) return;
+    if (isChoosing(event.target) && (event.key === ' ' || event.key.startsWith(say('keys-arrow')))) return;
     if ((event.key === 'Enter' || event.key === ' ') && isPressing(event.target)) return;
     if (document.querySelector('dialog[open]')) return;
     const action = heard(list).findLast((a) => a.key === nameOf(event));

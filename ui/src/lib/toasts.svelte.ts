@@ -19,7 +19,7 @@ export function dismiss(id: number): void {
   list = list.filter((t) => t.id !== id);
 }
 
-export function say(text: string, options: { tone?: Toast['tone']; undo?: () => void | Promise<void> } = {}): void {
+export function toast(text: string, options: { tone?: Toast['tone']; undo?: () => void | Promise<void> } = {}): void {
   const id = ++last;
   list = [
     ...list.slice(-2),

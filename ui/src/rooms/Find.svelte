@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../lib/say';
   import { client, take, type Job } from '../lib/api';
   import Dialog from '../lib/parts/Dialog.svelte';
   import TextField from '../lib/parts/TextField.svelte';
@@ -31,14 +32,14 @@
   }
 </script>
 
-<Dialog title="Find a job" bind:open>
+<Dialog title={say('find-find-job')} bind:open>
   <form
     onsubmit={(e) => {
       e.preventDefault();
       if (found[0]) openJob(found[0]);
     }}
   >
-    <TextField label="Number, device or customer" name="find" bind:value={text} focusFirst />
+    <TextField label={say('find-number-device-or-customer')} name="find" bind:value={text} focusFirst />
   </form>
   <ul>
     {#each found as job (job.id)}
@@ -50,7 +51,7 @@
         </button>
       </li>
     {:else}
-      <li class="quiet">No job fits “{text}”.</li>
+      <li class="quiet">{say('find-no-job-fits', { text })}</li>
     {/each}
   </ul>
 </Dialog>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../lib/say';
   import type { Schemas } from '../lib/api';
   import Button from '../lib/parts/Button.svelte';
   import { router } from '../lib/router.svelte';
@@ -13,48 +14,52 @@
   let { person, onhelp, onfind }: Props = $props();
 
   const places = [
-    { path: '/', name: 'Bench' },
-    { path: '/jobs', name: 'Jobs' },
-    { path: '/shelf', name: 'Shelf' },
-    { path: '/models', name: 'Models' },
-    { path: '/workings', name: 'Workings' },
-    { path: '/shop', name: 'Shop' },
+    { path: '/', name: say('header-bench') },
+    { path: '/jobs', name: say('header-jobs') },
+    { path: '/shelf', name: say('header-shelf') },
+    { path: '/models', name: say('header-models') },
+    { path: '/workings', name: say('header-workings') },
+    { path: '/shop', name: say('header-shop') },
   ];
   const isHere = (path: string) =>
     path === '/' ? router.path === '/' : router.path === path || router.path.startsWith(`${path}/`);
   const NEXT = { system: 'day', day: 'night', night: 'system' } as const;
-  const THEME_WORDS = { system: 'as the system', day: 'day', night: 'night' };
+  const THEME_WORDS = { system: say('header-as-system'), day: 'day', night: 'night' };
 </script>
 
 <header class="no-print">
   <div class="inner">
-    <a class="mark" href="/" aria-label="Vivid Owl, to the Bench">
+    <a class="mark" href="/" aria-label={say('header-vivid-owl-to-bench')}>
       <svg viewBox="0 0 44 32" width="44" height="32" aria-hidden="true">
         <path class="brow" d="M2 3q11 9 20 5q9 4 20-5" />
         <circle class="left" cx="13" cy="19" r="7.5" />
         <circle class="right" cx="31" cy="19" r="7.5" /><circle class="pupil" cx="31" cy="19" r="3.4" />
         <path class="beak" d="M20 25h4l-2 5z" />
       </svg>
-      <span>Vivid Owl</span>
+      <span>{say('header-vivid-owl')}</span>
     </a>
-    <nav aria-label="Places">
+    <nav aria-label={say('header-places')}>
       {#each places as place (place.path)}
         <a href={place.path} aria-current={isHere(place.path) ? 'page' : undefined}>{place.name}</a>
       {/each}
     </nav>
     <div class="right">
-      {#if person.demo}<span class="demo">Demo, invented data</span>{/if}
+      {#if person.demo}<span class="demo">{say('header-demo-invented-data')}</span>{/if}
       <span class="shop quiet">{person.shop_name}</span>
-      <Button kind="bare" label="Find a job, key slash" onclick={onfind}>Find</Button>
-      <Button kind="bare" label="Theme: {THEME_WORDS[theme.chosen]}. Change" onclick={() => choose(NEXT[theme.chosen])}>
+      <Button kind="bare" label={say('header-find-job-key-slash')} onclick={onfind}>{say('header-find')}</Button>
+      <Button
+        kind="bare"
+        label={say('header-theme-change', { chosen: THEME_WORDS[theme.chosen] })}
+        onclick={() => choose(NEXT[theme.chosen])}
+      >
         <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
           <circle class="disc" cx="12" cy="12" r="8.5" />
           {#if theme.chosen === 'night'}<circle class="full" cx="12" cy="12" r="8.5" />
           {:else if theme.chosen === 'system'}<path class="full" d="M12 3.5a8.5 8.5 0 0 1 0 17z" />{/if}
         </svg>
       </Button>
-      <Button kind="bare" label="Show the keys" onclick={onhelp}>?</Button>
-      <Button kind="bare" onclick={() => void signOut()}>Sign out</Button>
+      <Button kind="bare" label={say('header-show-keys')} onclick={onhelp}>?</Button>
+      <Button kind="bare" onclick={() => void signOut()}>{say('header-sign-out')}</Button>
     </div>
   </div>
 </header>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../lib/say';
   import Dialog from '../lib/parts/Dialog.svelte';
   import { keys } from '../lib/keys.svelte';
 
@@ -6,17 +7,17 @@
     open: boolean;
   }
   let { open = $bindable() }: Props = $props();
-  const WORDS: Record<string, string> = { Enter: 'Enter or Space' };
+  const WORDS: Record<string, string> = { Enter: say('key-help-enter-or-space') };
 </script>
 
-<Dialog title="Keys on this page" bind:open>
+<Dialog title={say('key-help-keys-on-this-page')} bind:open>
   <dl>
     {#each keys.offered as action (action.key + action.words)}
       <dt><kbd>{WORDS[action.key] ?? action.key}</kbd></dt>
       <dd>{action.words}</dd>
     {/each}
-    <dt><kbd>Tab</kbd></dt>
-    <dd>Move from field to field; in a chart, arrow keys read values</dd>
+    <dt><kbd>{say('key-help-tab')}</kbd></dt>
+    <dd>{say('key-help-move-from-field-to')}</dd>
   </dl>
 </Dialog>
 

@@ -128,7 +128,8 @@ class Interlock:
         return say(f"interlock-{self.rule}.check")
 
 
-# handbook/order-of-work.md, handbook/materials.md, handbook/bench.md; common practice, no source; the maker's instructions come first.
+# handbook/order-of-work.md, handbook/materials.md, handbook/bench.md; common practice, no source; the maker's
+# instructions come first.
 INTERLOCKS: tuple[Interlock, ...] = (
     Interlock(
         "power_first",

@@ -66,7 +66,7 @@ def air_flow(power: float, exhaust_rise_k: float, air_c: float = 25.0) -> float:
 def fan_laws(level_change_db: float, exponent_db: float = FAN_LEVEL_EXPONENT_DB) -> FanLawRatios:
     """Speed and flow that a change of fan noise implies.
 
-    level_change_db: level after less level before [dB]
+    level_change_db: level after less level before [dB], -60 to 60
     exponent_db: decibels a decade of speed [dB], 50 to 60
     returns: FanLawRatios
     raises: OutOfRange

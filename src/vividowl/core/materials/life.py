@@ -67,6 +67,7 @@ def interface_months(interface: Material, school: LifeSchool = LifeSchool.USUAL,
     school: how soon the shop looks again
     cold_plate: copper, nickel, aluminium or unknown; alloy lasts longer on nickel [text]
     returns: months [1], at least 1
+    range: kinds of the catalogue; dust and drift may come sooner
     formula: usual life times what the school makes of it; a life of one's own counts on nickel, too
     source: catalogue.toml: common practice, no source; or as the shop says
     """

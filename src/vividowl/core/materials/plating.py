@@ -75,6 +75,7 @@ def plating_time(
     own_rate_um_h: of this very bath, by its maker's sheet or a coupon [um/h], which beats both; None when not known
     returns: PlatingTime
     raises: OutOfRange
+    range: layers up to 200 um; a plated part or a plating shop is the better way
     formula: t = d / v, v of the bath, by Faraday's law or 2.5 um/h
     source: Faraday's law; the electroless rate is common practice, no source
     """

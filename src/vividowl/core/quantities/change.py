@@ -35,6 +35,7 @@ def relative_change(before: float, after: float, unit: str = "") -> Change:
     unit: unit [text]; degrees Celsius and Fahrenheit are refused
     returns: Change
     raises: CoreError for a temperature scale, OutOfRange for zero before
+    range: a quantity with a true zero: never degrees Celsius or Fahrenheit
     formula: (after - before) / before
     source: definition
     """

@@ -9,9 +9,10 @@ from vividowl.core.plan.inspection import bath_of
 from vividowl.core.plan.options import tuning_words
 from vividowl.core.plan.spots import Inspection
 from vividowl.core.quantities.words import Words, say
-from vividowl.service.plan.choices import OptionView, plan_view
+from vividowl.service.plan.choices import plan_view
 from vividowl.service.plan.found import plan_row
-from vividowl.service.plan.parts import Part
+from vividowl.service.plan.part import Part
+from vividowl.service.plan.views import OptionView
 from vividowl.service.shelf.stock import counted
 from vividowl.service.workshop import Workshop
 from vividowl.store.models import Acknowledgement, Job

@@ -3,35 +3,32 @@
 from __future__ import annotations
 
 import math
-import uuid
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
-from vividowl.core.bench.steps.procedures import Procedure, plating_procedure, procedures_for
-from vividowl.core.heat.skin import Skin
-from vividowl.core.job.gates import Gate, Severity
+from vividowl.core.bench.steps.procedures import plating_procedure, procedures_for
+from vividowl.core.job.gates import Severity
 from vividowl.core.materials.kinds import CATALOGUE, Kind, Material
 from vividowl.core.materials.life import interface_months, next_service
-from vividowl.core.materials.pads import Heights, PadChoice
-from vividowl.core.materials.shim import ShimFit, ShimGain, ShimHeight
 from vividowl.core.plan.cover import cover_pad, cover_paths, cover_skin
+from vividowl.core.plan.facts import facts_of
 from vividowl.core.plan.gates import plan_gates
-from vividowl.core.plan.inspection import bath_of, facts_of, gap_rows, heights_of, shim_of
+from vividowl.core.plan.inspection import bath_of, gap_rows, heights_of, shim_of
 from vividowl.core.plan.options import LEAVE, Candidate, Goal, Ranked, Situation, make_options, rank
 from vividowl.core.plan.prediction import Action, Option, Prediction, measurable_k, predict
-from vividowl.core.plan.price import Price, price_of, tasks_of
+from vividowl.core.plan.price import price_of, tasks_of
 from vividowl.core.plan.spots import GapAdvice, Inspection
 from vividowl.core.plan.unknowns import Known
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
-from vividowl.core.quantities.words import Words
 from vividowl.core.reading.measured import difference_u95
 from vividowl.service.clock import server_today
 from vividowl.service.jobs.device import has_battery
 from vividowl.service.measure.comparing import judged_by
 from vividowl.service.plan.found import inspection_of, plan_row, with_model
 from vividowl.service.plan.known import Z_80, BeforeKnown, before_of, known_of
-from vividowl.service.plan.parts import Part, parts_of
+from vividowl.service.plan.parts import parts_of
 from vividowl.service.plan.stocked import Stocked, die_materials, gap_products, stock_words
+from vividowl.service.plan.views import OptionView, OutcomeView, PlanView
 from vividowl.service.shelf.materials import kind_material
 from vividowl.service.shelf.shelf import ProductView
 from vividowl.service.shop.habits import Habits, habits_of, minutes_of
@@ -49,74 +46,6 @@ ACTION_TASKS = {
     Action.FAN: "fan",
     Action.TUNE: "tune",
 }
-
-
-@dataclass(frozen=True)
-class OptionView:
-    """An option at its place, with all that is shown of it."""
-
-    key: str
-    words: Words
-    actions: tuple[str, ...]
-    kind: str | None
-    product_id: uuid.UUID | None
-    prediction: Prediction
-    reason: Words
-    as_good: bool
-    gates: tuple[Gate, ...]
-    blocked: bool
-    parts: tuple[Part, ...]
-    stock: str
-    price: Price
-    priced: bool
-    hands_min: float
-    wait_min: float
-    life_months: int
-    life_reason: Words
-    procedures: tuple[Procedure, ...]
-    chip_drop_k: float | None
-    skin: Skin | None
-    cover_watts: float | None
-    cover_watts_u: float
-    cover_behind: float | None
-    cover_pad: PadChoice | None
-
-
-@dataclass(frozen=True)
-class OutcomeView:
-    """After over the prediction that was taken, at the fan speed of Before: resistance with its uncertainty [K/W]; as
-    the die temperature that the work of Before would reach [degC], and as watts at the limit [W]; inside: whether it
-    lies in the interval."""
-
-    resistance: float
-    resistance_u95: float
-    die_c: float | None
-    watts: float | None
-    inside: bool
-
-
-@dataclass(frozen=True)
-class PlanView:
-    """The plan of a job. missing: why nothing can be predicted, empty when it can."""
-
-    plan: Plan
-    inspection: Inspection
-    missing: Words
-    options: tuple[OptionView, ...]
-    held: bool
-    fanless: bool
-    before_die_c: float | None
-    before_watts: float | None
-    measurable_k: float | None
-    measurable_w: float | None
-    measurable_db: float
-    limit_c: float | None
-    reference_words: Words
-    gaps: tuple[GapAdvice, ...]
-    heights: Heights | None
-    shim: tuple[ShimGain, ShimFit, ShimHeight] | None
-    outcome: OutcomeView | None
-    room_c: float | None = None
 
 
 def _outcome(plan: Plan, known: Known | None, reference_room_c: float) -> OutcomeView | None:

@@ -2,52 +2,20 @@
 
 from __future__ import annotations
 
-import uuid
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
-from vividowl.core.materials.application import SCHOOL_WORDS, Drop, School, choose_school, drop_of
-from vividowl.core.materials.dose import dose, left_in_tube
+from vividowl.core.materials.application import SCHOOL_WORDS, School, choose_school, drop_of
+from vividowl.core.materials.dose import dose
 from vividowl.core.materials.kinds import CATALOGUE, Kind, Material, Trait
-from vividowl.core.materials.nesting import with_margin
 from vividowl.core.plan.cover import cover_pad
 from vividowl.core.plan.prediction import Action, Option
 from vividowl.core.plan.spots import GapAdvice, Inspection
-from vividowl.core.quantities.errors import OutOfRange
 from vividowl.core.quantities.words import Words, listed, say
+from vividowl.service.plan.part import MARGIN_MM, Part, part_of, sheet_part
 from vividowl.service.shelf.shelf import ProductView
 
-MARGIN_MM = 0.2
 PUTTY_WASTE = 0.3
-
-
-@dataclass(frozen=True)
-class Part:
-    """One place that gets something. amount in `unit`, None when something was not measured, which `lacks` names;
-    pieces to cut when it comes from a sheet; stock: held, short or not known; lot it would come from; left: what that
-    lot holds afterwards."""
-
-    target: str
-    kind: str
-    words: Words
-    product_id: uuid.UUID | None
-    product: str
-    amount: float | None
-    unit: str
-    volume_ul: float | None
-    width_mm: float | None
-    length_mm: float | None
-    count: int
-    together: bool
-    school: str | None
-    school_reason: Words
-    drop: Drop | None
-    lacks: Words
-    stock: str
-    lot_id: uuid.UUID | None
-    lot: str
-    left: float | None
-    price_cents: float | None
 
 
 def parts_of(
@@ -76,16 +44,18 @@ def parts_of(
         out += [_gap_part(advice, found.gap_filler == "putty" or advice.putty, gap_products) for advice in gaps]
         if not gaps:
             kind = Kind.PUTTY if found.gap_filler == "putty" else Kind.PAD
-            out.append(_part("memory", kind, None, None, kind, lacks=say("parts-measure-gaps-first")))
+            out.append(part_of("memory", kind, None, None, kind, lacks=say("parts-measure-gaps-first")))
     if Action.SHIM in option.actions and found.shim is not None:
         s = found.shim
         kept = next((p for p in gap_products if p.product.kind == Kind.SHIM and p.remaining >= 1), None)
-        out.append(_part("other", Kind.SHIM, kept, 1.0, "piece", width_mm=s.shim_width_mm, length_mm=s.shim_length_mm))
+        out.append(
+            part_of("other", Kind.SHIM, kept, 1.0, "piece", width_mm=s.shim_width_mm, length_mm=s.shim_length_mm)
+        )
     if Action.COVER in option.actions and found.cover is not None:
         c, pressed = found.cover, cover_pad(found)
         if pressed is None:
             out.append(
-                _part(
+                part_of(
                     "cover",
                     Kind.PAD,
                     None,
@@ -101,7 +71,7 @@ def parts_of(
             pads = [p for p in gap_products if p.product.kind == Kind.PAD and _near(p, stack[0])]
             words = say("parts-pad-mm-2", stack=listed((f"{t:g}" for t in stack), by="and"))
             out.append(
-                _sheet_part(
+                sheet_part(
                     "cover", pads[0] if pads else None, c.pad_width_mm, c.pad_length_mm, len(stack), False, words, 0.0
                 )
             )
@@ -120,17 +90,17 @@ def _die_part(
     school: School | None,
 ) -> Part:
     if size is None:
-        return _part(target, material.kind, product, None, "", lacks=say("parts-measure-die-dose-follows-from"))
+        return part_of(target, material.kind, product, None, "", lacks=say("parts-measure-die-dose-follows-from"))
     if product is not None and product.product.unit == "sheet":
-        return _sheet_part(target, product, *size, 1, False, material.words, MARGIN_MM, kind=material.kind)
+        return sheet_part(target, product, *size, 1, False, material.words, MARGIN_MM, kind=material.kind)
     faces = 2 if material.has(Trait.BOTH_FACES) else 1
     found = dose(*size, material.film_um, material.waste, material.density_g_ml, faces)
     way = choose_school(*size, material.has(Trait.STIFF), default=school) if material.has(Trait.PASTE) else None
     if material.kind == Kind.SHEET:
-        return _part(target, material.kind, product, 1.0, "piece", width_mm=size[0], length_mm=size[1])
+        return part_of(target, material.kind, product, 1.0, "piece", width_mm=size[0], length_mm=size[1])
     unit = product.product.unit if product is not None else "g"
     amount = {"g": found.mass_g, "mL": found.volume_ul / 1000.0}.get(unit, 1.0)
-    return _part(
+    return part_of(
         target,
         material.kind,
         product,
@@ -148,7 +118,7 @@ def _die_part(
 def _gap_part(advice: GapAdvice, putty: bool, products: Sequence[ProductView]) -> Part:
     spot = advice.spot
     if advice.open:
-        return _part(
+        return part_of(
             spot.target,
             Kind.PAD,
             None,
@@ -170,7 +140,7 @@ def _gap_part(advice: GapAdvice, putty: bool, products: Sequence[ProductView]) -
         )
         unit = product.product.unit if product else "g"
         each = found.mass_g if unit == "g" else found.volume_ul / 1000.0
-        return _part(
+        return part_of(
             spot.target,
             Kind.PUTTY,
             product,
@@ -189,7 +159,7 @@ def _gap_part(advice: GapAdvice, putty: bool, products: Sequence[ProductView]) -
         words = say("parts-pad-mm", thickness_mm=advice.pad.thickness_mm)
     fitting = [p for p in products if p.product.kind == Kind.PAD and _near(p, advice.pad.stack_mm[0])]
     fitting.sort(key=lambda p: not (p.offcuts or p.remaining >= 1))
-    return _sheet_part(
+    return sheet_part(
         spot.target,
         fitting[0] if fitting else None,
         spot.width_mm,
@@ -206,105 +176,3 @@ def _density(product: ProductView | None) -> float:
     if product is None:
         return CATALOGUE[Kind.PUTTY].density_g_ml
     return next(v.value for v in product.values if v.name == "density_g_ml")
-
-
-def _sheet_part(
-    target: str,
-    product: ProductView | None,
-    width_mm: float,
-    length_mm: float,
-    count: int,
-    together: bool,
-    words: Words,
-    margin_mm: float,
-    kind: str = Kind.PAD,
-) -> Part:
-    """Pieces of a sheet. Whether they find room is for the cut sheet to say; here only that there is one."""
-    width, length = with_margin(width_mm, length_mm, margin_mm) if margin_mm else (width_mm, length_mm)
-    held = product is not None and (product.remaining >= 1 or bool(product.offcuts))
-    price = None
-    if product is not None and product.product.price_cents is not None and product.product.sheet_width_mm:
-        sheet = product.product.sheet_width_mm * (product.product.sheet_length_mm or 0.0)
-        price = product.product.price_cents * min(1.0, width * length * count / sheet) if sheet else None
-    return Part(
-        target,
-        kind,
-        words,
-        product.product.id if product else None,
-        product.product.name if product else "",
-        float(count),
-        "piece",
-        None,
-        width,
-        length,
-        count,
-        together,
-        None,
-        "",
-        None,
-        "",
-        "held" if held else "short",
-        None,
-        "",
-        None,
-        price,
-    )
-
-
-def _part(
-    target: str,
-    kind: str,
-    product: ProductView | None,
-    amount: float | None,
-    unit: str,
-    *,
-    volume_ul: float | None = None,
-    width_mm: float | None = None,
-    length_mm: float | None = None,
-    count: int = 1,
-    school: School | None = None,
-    school_reason: Words = "",
-    drop: Drop | None = None,
-    lacks: Words = "",
-) -> Part:
-    """A part by amount: from the lot that is open and expires first, of those that hold enough."""
-    lot_id, lot, left, stock = None, "", None, "short" if product is None else "not known"
-    price = None
-    if product is not None and amount is not None:
-        stock = "short"
-        lots = [v.lot for v in product.lots if v.usable]
-        lots.sort(key=lambda x: (x.opened_on is None, x.expires_on is None, str(x.expires_on), x.code))
-        for row in lots:
-            try:
-                left = left_in_tube(row.remaining, amount).left_g
-            except OutOfRange:
-                continue
-            lot_id, lot, stock = row.id, row.code, "held"
-            break
-        if product.product.price_cents is not None:
-            price = product.product.price_cents * amount
-    if amount is None:
-        stock = "not known"
-    return Part(
-        target,
-        kind,
-        product.product.name if product else "",
-        product.product.id if product else None,
-        product.product.name if product else "",
-        amount,
-        unit,
-        volume_ul,
-        width_mm,
-        length_mm,
-        count,
-        False,
-        school.value if school else None,
-        school_reason,
-        drop,
-        lacks,
-        stock,
-        lot_id,
-        lot,
-        left,
-        price,
-    )

@@ -10,17 +10,19 @@ from typing import Any
 from vividowl.core.job.gates import Gate, Severity
 from vividowl.core.materials.kinds import DIE_KINDS
 from vividowl.core.plan.cover import cover_paths, cover_skin
+from vividowl.core.plan.facts import facts_of
 from vividowl.core.plan.gates import plan_gates
-from vividowl.core.plan.inspection import check_inspection, facts_of
+from vividowl.core.plan.inspection import check_inspection
 from vividowl.core.plan.prediction import Action
 from vividowl.core.plan.spots import Inspection
 from vividowl.core.quantities.words import say
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.jobs.device import has_battery
-from vividowl.service.plan.choices import OptionView, PlanView, plan_view
+from vividowl.service.plan.choices import plan_view
 from vividowl.service.plan.found import inspection_of, plan_row
 from vividowl.service.plan.outcomes import outcome_of
+from vividowl.service.plan.views import OptionView, PlanView
 from vividowl.service.workings.calculators import work
 from vividowl.service.workshop import Actor, Workshop, check_version, open_job
 from vividowl.store.deciding import Plan

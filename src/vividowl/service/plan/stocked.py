@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from vividowl.core.materials.kinds import DIE_KINDS, GAP_KINDS, Material
 from vividowl.service.clock import server_today
-from vividowl.service.plan.parts import Part
+from vividowl.service.plan.part import Part
 from vividowl.service.shelf.materials import kind_material, product_material
 from vividowl.service.shelf.shelf import ProductView, open_offcuts, product_view
 from vividowl.store.deciding import Product

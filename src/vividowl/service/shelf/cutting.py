@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import math
 import uuid
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
@@ -10,30 +9,21 @@ from typing import Any
 
 from sqlalchemy import func
 
-from vividowl.core.materials.nesting import SHEETS_MOST, nest
-from vividowl.core.materials.pieces import Box, Nesting, Piece, Sheet
+from vividowl.core.materials.nesting import nest
+from vividowl.core.materials.pieces import Nesting, Piece, Sheet
 from vividowl.core.quantities.words import Words, say
 from vividowl.formats.cut_sheet import CutDrawing as CutDrawing
 from vividowl.formats.cut_sheet import CutPiece, cut_dxf, cut_pdf, cut_svg
-from vividowl.service.clock import server_now, server_today
+from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
+from vividowl.service.shelf.sources import Source, box_of, sources_of
 from vividowl.service.shelf.stock import move
 from vividowl.service.workshop import Actor, Workshop, open_job
 from vividowl.store.deciding import CutSheet, Lot, Offcut, Product
 from vividowl.store.models import FitItem, Job, Shop
 from vividowl.store.scope import Scope
-from vividowl.words import sentence
 
 CUT_FORMATS = {"svg": "image/svg+xml", "dxf": "image/vnd.dxf", "pdf": "application/pdf"}
-
-
-@dataclass(frozen=True)
-class Source:
-    """A sheet or an offcut of the shelf as it is nested on."""
-
-    sheet: Sheet
-    lot_id: uuid.UUID
-    offcut_id: uuid.UUID | None
 
 
 @dataclass(frozen=True)
@@ -48,10 +38,6 @@ class CutView:
     stored: CutSheet | None = None
 
 
-def _box(row: Sequence[float]) -> Box:
-    return Box(*(float(v) for v in row))
-
-
 def expand(rows: Sequence[Mapping[str, Any]]) -> list[Piece]:
     """Pieces one by one from rows with a count; rows that stay together become strips."""
     out: list[Piece] = []
@@ -59,50 +45,6 @@ def expand(rows: Sequence[Mapping[str, Any]]) -> list[Piece]:
         strip = f"{row['label']} {number}" if row["together"] and row["count"] > 1 else ""
         out += [Piece(row["label"], row["width_mm"], row["length_mm"], strip) for _ in range(row["count"])]
     return out
-
-
-def _offcut_sheet(offcut: Offcut) -> Sheet:
-    taken = tuple(_box(b) for b in offcut.taken)
-    return Sheet(sentence(say("cutting-offcut", number=offcut.number)), offcut.width_mm, offcut.length_mm, taken, True)
-
-
-def sources_of(scope: Scope, product: Product, pieces: int) -> list[Source]:
-    """Offcuts and whole sheets of a product that may be cut, offcuts first."""
-    if product.unit != "sheet" or product.sheet_width_mm is None or product.sheet_length_mm is None:
-        raise Refused(
-            "invalid",
-            say("cutting-not-kept-in-sheets", name=product.name),
-            field="product_id",
-            remedy=say("cutting-choose-pad-or-phase-change"),
-        )
-    today = server_today()
-    out = [
-        Source(_offcut_sheet(o), o.lot_id, o.id)
-        for o in scope.session.scalars(
-            scope.select(Offcut)
-            .join(Lot, Lot.id == Offcut.lot_id)
-            .where(Lot.product_id == product.id, Offcut.used_by.is_(None), Offcut.removed_at.is_(None))
-            .order_by(Offcut.number)
-            .with_for_update(of=Offcut)
-        ).unique()
-    ]
-    for lot in product.lots:
-        if lot.removed_at is not None or (lot.expires_on is not None and lot.expires_on < today):
-            continue
-        whole = min(math.floor(lot.remaining + 1e-9), pieces)
-        size = (product.sheet_width_mm, product.sheet_length_mm)
-        out += [
-            Source(Sheet(sentence(say("cutting-sheet-lot", code=lot.code)), *size), lot.id, None) for _ in range(whole)
-        ]
-    if not out:
-        raise Refused(
-            "conflict",
-            say("cutting-no-sheet-and-no-offcut", name=product.name),
-            field="product_id",
-            remedy=say("cutting-add-lot-on-shelf-or"),
-            reason="short",
-        )
-    return out[:SHEETS_MOST]
 
 
 def _drawings(pieces: Sequence[Piece], sheets: Sequence[Sheet], found: Nesting) -> tuple[CutDrawing, ...]:
@@ -265,8 +207,8 @@ def stored_view(cut: CutSheet) -> CutView:
             s["name"],
             s["width_mm"],
             s["length_mm"],
-            tuple(_box(r).rect for r in s["taken"]),
-            tuple(CutPiece(p["label"], _box(p["rect"]).rect) for p in cut.placements if p["sheet"] == i),
+            tuple(box_of(r).rect for r in s["taken"]),
+            tuple(CutPiece(p["label"], box_of(p["rect"]).rect) for p in cut.placements if p["sheet"] == i),
         )
         for i, s in enumerate(cut.sheets)
     )

@@ -11,7 +11,8 @@ from vividowl.formats.errors import FormatError
 from vividowl.formats.shelf_csv import ShelfLine, date_of, number_of, read_shelf, write_shelf
 from vividowl.service.clock import server_today
 from vividowl.service.errors import Refused
-from vividowl.service.shelf.shelf import ShelfView, check_dates, check_product, shelf_view
+from vividowl.service.shelf.checks import check_dates, check_product
+from vividowl.service.shelf.shelf import ShelfView, shelf_view
 from vividowl.service.shelf.stock import move
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.deciding import Lot, Product

@@ -12,18 +12,18 @@ from sqlalchemy.exc import IntegrityError
 
 from vividowl.core.materials.kinds import CATALOGUE, DIE_KINDS
 from vividowl.core.quantities.errors import require_range
-from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.quantities.words import Words, say
 from vividowl.service.clock import server_now, server_today
 from vividowl.service.errors import Refused
+from vividowl.service.shelf.checks import AMOUNT_MOST, check_dates, check_product
 from vividowl.service.shelf.materials import Lesson, ValueView, checked_own, lessons_of, values_of
 from vividowl.service.shelf.stock import counted, move, moves_of
 from vividowl.service.workshop import Actor, Workshop, check_version
-from vividowl.store.deciding import UNITS, Lot, Offcut, Product, StockMove
+from vividowl.store.deciding import Lot, Offcut, Product, StockMove
 from vividowl.store.scope import Scope
 from vividowl.words import sentences
 
 SOON_DAYS = 60
-AMOUNT_MOST = 100_000.0
 
 
 @dataclass(frozen=True)
@@ -149,40 +149,6 @@ def get_shelf(workshop: Workshop, actor: Actor) -> ShelfView:
         return shelf_view(scope)
 
 
-def check_product(fields: Mapping[str, Any]) -> None:
-    """Refuse a product that cannot be."""
-    if fields["kind"] not in CATALOGUE:
-        raise Refused(
-            "invalid",
-            say("shelf-no-kind-material", fields=fields["kind"]),
-            field="kind",
-            remedy=say("allowed", names=listed(CATALOGUE)),
-        )
-    if fields["unit"] not in UNITS:
-        raise Refused(
-            "invalid",
-            say("shelf-no-unit-shelf", fields=fields["unit"]),
-            field="unit",
-            remedy=say("allowed", names=listed(UNITS)),
-        )
-    for name in ("sheet_width_mm", "sheet_length_mm"):
-        if fields[name] is not None:
-            require_range(name, fields[name], "mm", 5.0, 2000.0, say("shelf-measure-whole-sheet"))
-    if fields["unit"] == "sheet" and (fields["sheet_width_mm"] is None or fields["sheet_length_mm"] is None):
-        raise Refused(
-            "invalid",
-            say("shelf-sheet-has-no-size"),
-            field="sheet_width_mm",
-            remedy=say("shelf-give-width-and-length-whole"),
-        )
-    if fields["thickness_mm"] is not None:
-        require_range("thickness_mm", fields["thickness_mm"], "mm", 0.05, 20.0)
-    if fields["price_cents"] is not None:
-        require_range("price", fields["price_cents"] / 100, "", 0, 100000, say("shelf-price-one-unit-without-tax"))
-    if fields["low_at"] is not None:
-        require_range("low_at", fields["low_at"], "", 0, AMOUNT_MOST)
-
-
 def save_product(
     workshop: Workshop, actor: Actor, product_id: uuid.UUID | None, version: int, fields: Mapping[str, Any]
 ) -> ShelfView:
@@ -242,25 +208,6 @@ def add_lot(workshop: Workshop, actor: Actor, product_id: uuid.UUID, fields: Map
         move(scope, actor, lot.id, fields["held"], "received")
         scope.session.expire(product)
         return shelf_view(scope)
-
-
-def check_dates(fields: Mapping[str, Any]) -> None:
-    """Refuse dates of a lot that contradict each other."""
-    opened, received, expires = fields["opened_on"], fields["received_on"], fields["expires_on"]
-    if opened is not None and opened < received:
-        raise Refused(
-            "invalid",
-            say("shelf-opened-on-but-received-on", opened=opened, received=received),
-            field="opened_on",
-            remedy=say("shelf-lot-cannot-be-opened-before"),
-        )
-    if expires is not None and expires < received:
-        raise Refused(
-            "invalid",
-            say("shelf-expires-on-but-received-on", expires=expires, received=received),
-            field="expires_on",
-            remedy=say("shelf-check-year-on-label"),
-        )
 
 
 def save_lot(workshop: Workshop, actor: Actor, lot_id: uuid.UUID, fields: Mapping[str, Any]) -> ShelfView:

@@ -76,7 +76,8 @@ def sizes(text: str) -> list[tuple[float, float]]:
 @dataclass(frozen=True)
 class Input:
     """A key with how its text is read; REQUIRED as default when it must be given. example: what the page shows at
-    first; choices: the words that are allowed; of: the rule's own name for it; unit: where no rule takes it as it is."""
+    first; choices: the words that are allowed; of: the rule's own name for it; unit: where no rule takes it as
+    it is."""
 
     key: str
     read: Callable[[str], Any] = number

@@ -9,8 +9,8 @@ from vividowl.core.bench.log.events import BenchEvent
 from vividowl.core.bench.log.log import before
 from vividowl.core.quantities.words import Words, say
 from vividowl.service.bench import words as w
+from vividowl.service.bench.taking import Batch
 from vividowl.service.bench.view import BenchView, PlaceView, StepView
-from vividowl.service.bench.work import Batch
 from vividowl.web.bench.schemas import (
     AskOut,
     BenchEventOut,

@@ -16,7 +16,7 @@ from pydantic import BaseModel
 from vividowl.service.bench import photos
 from vividowl.service.bench import view as bench_view
 from vividowl.service.bench import work as bench_work
-from vividowl.service.bench.work import Sent
+from vividowl.service.bench.taking import Sent, take_events
 from vividowl.service.jobs import today as bench_case
 from vividowl.service.workshop import Workshop
 from vividowl.web.access import access, actor, takes_body, workshop
@@ -76,7 +76,7 @@ def renew(path: JobPath) -> BenchOut:
 def send_events(path: JobPath, body: EventsIn) -> BatchOut:
     """Take events in, in order. Each has its own id, so sending twice does nothing twice."""
     sent = [Sent(e.id, e.kind, e.data, e.turn, e.made_at) for e in body.events]
-    return batch_out(bench_work.take_events(workshop(), actor(), path.job_id, body.device, sent, body.sent_at))
+    return batch_out(take_events(workshop(), actor(), path.job_id, body.device, sent, body.sent_at))
 
 
 @api.get("/bench/stream", operation_id="streamBench", responses={200: {"content": {"text/event-stream": {}}}})

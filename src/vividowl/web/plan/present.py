@@ -7,7 +7,7 @@ from datetime import datetime
 from typing import Any
 
 from vividowl.core.quantities.words import listed, say
-from vividowl.service.plan.choices import OptionView, PlanView
+from vividowl.service.plan.views import OptionView, PlanView
 from vividowl.service.workings.calculators import WORKINGS
 from vividowl.service.workings.results import written
 from vividowl.web.plan.found import BathSpotOut, CoverSpotOut, FoundOut, GapSpotOut, ShimSpotOut

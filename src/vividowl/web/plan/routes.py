@@ -10,7 +10,7 @@ from flask_openapi.blueprint import APIBlueprint
 from vividowl.core.quantities.words import say
 from vividowl.service.errors import Refused
 from vividowl.service.plan import planning
-from vividowl.service.plan.choices import PlanView
+from vividowl.service.plan.views import PlanView
 from vividowl.service.shelf import cutting
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.idempotency import idempotent

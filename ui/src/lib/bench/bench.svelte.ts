@@ -1,7 +1,8 @@
 // One job at the bench: what the server says, what is on its way, and the way there.
+import { say } from '../say';
 import { v7 as uuidv7 } from 'uuid';
 import { client, Problem, sendPhoto, take } from '../api';
-import { say } from '../toasts.svelte';
+import { toast } from '../toasts.svelte';
 import { nowIso } from './clock';
 import { hear, line, lineSeen } from './news.svelte';
 import { deviceName, Outbox } from './outbox';
@@ -70,7 +71,7 @@ export class BenchJob {
   #words(id: string | undefined): string {
     if (id === undefined) return '';
     const known = [...(this.said?.recent ?? []), ...(this.said?.undone ?? [])].find((e) => e.id === id);
-    return known?.words ?? 'what was done last';
+    return known?.words ?? say('bench-what-was-done-last');
   }
 
   get #params() {
@@ -278,10 +279,10 @@ export class BenchJob {
       if (result.refusal) {
         const harmless = HARMLESS.includes(result.refusal.reason);
         this.#outbox.sendBack(event, result.refusal, !harmless);
-        if (harmless) say(`${result.refusal.detail} It was done on another screen.`);
+        if (harmless) toast(say('bench-was-done-on-another', { detail: result.refusal.detail }));
       } else if (result.number !== null) {
         this.#outbox.taken(result.id, result.number);
-        if (result.told) say(result.told, { tone: 'wrong' });
+        if (result.told) toast(result.told, { tone: 'wrong' });
       }
     }
   }

@@ -1,6 +1,7 @@
 // The clocks of all jobs, read against the server's time, and the bell when one is over, whatever page is open.
+import { say } from '../say';
 import { client, Problem, take, type Schemas } from '../api';
-import { say } from '../toasts.svelte';
+import { toast } from '../toasts.svelte';
 import { ring } from './bell';
 import { hear } from './news.svelte';
 
@@ -40,7 +41,7 @@ function tick(): void {
     if (rung[wait.id] || new Date(wait.due).getTime() > now) continue;
     rung[wait.id] = true;
     ring();
-    say(`${wait.words}: over. ${wait.model}, job ${wait.number}, can go on.`);
+    toast(say('waits-over-job-can-go', { words: wait.words, model: wait.model, number: wait.number }));
   }
 }
 

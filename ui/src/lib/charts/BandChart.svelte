@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say';
   import { hertz, outline, type Band } from './bands';
 
   interface Props {
@@ -33,7 +34,11 @@
 <svg
   viewBox="0 0 {W} {H + 44}"
   role="img"
-  aria-label="Third octaves: highest at {hertz(loudest.centre_hz)} with {loudest.level_db.toFixed(0)} {unit}"
+  aria-label={say('band-chart-third-octaves-highest-at', {
+    centre_hz: hertz(loudest.centre_hz),
+    level_db: loudest.level_db.toFixed(0),
+    unit,
+  })}
 >
   <g transform="translate(0 18)">
     {#each drawn.ticks as t (t.db)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say';
   import type { Drawing } from '../api';
   import { fixed } from '../format';
 
@@ -54,7 +55,10 @@
   </svg>
   <figcaption>
     {drawing.name}, {sheet}{#if drawing.kept}<span class="quiet"
-        >; stays: {fixed(drawing.kept.width_mm, 0)} × {fixed(drawing.kept.length_mm, 0)} mm and more</span
+        >{say('cut-drawing-stays-mm-and-more', {
+          width_mm: fixed(drawing.kept.width_mm, 0),
+          length_mm: fixed(drawing.kept.length_mm, 0),
+        })}</span
       >{/if}
   </figcaption>
 </figure>

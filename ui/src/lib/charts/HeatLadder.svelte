@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say';
   import DataTable from '../parts/DataTable.svelte';
   import type { Ladder } from '../api';
   import { figure } from '../format';
@@ -45,7 +46,7 @@
 
 {#if sides.length}
   <figure>
-    <svg viewBox="0 0 {W} 384" role="img" aria-label="Heat ladder; the table below holds the same figures">
+    <svg viewBox="0 0 {W} 384" role="img" aria-label={say('heat-ladder-heat-ladder-table-below')}>
       <pattern id="hatch-{uid}" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <path class="hatch" d="M0 0V9" />
       </pattern>
@@ -58,7 +59,9 @@
         >
           {RUNGS[span.name] ?? span.name}
         </text>
-        {#if span.name === culprit}<text class="stops" x="0" y={(labelY[i] ?? 0) + 9}>stops here</text>{/if}
+        {#if span.name === culprit}<text class="stops" x="0" y={(labelY[i] ?? 0) + 9}
+            >{say('heat-ladder-stops-here')}</text
+          >{/if}
       {/each}
       {#each sides as side (side.name)}
         {@const drawn = shape(side.ladder, FLOOR, pxPerK)}
@@ -91,18 +94,20 @@
           <text class="die" x={side.x + WIDE / 2} y={drawn.top - 12}>{figure(side.ladder.die_c, 'MHz')} °C</text>
           <text class="watts" x={side.x + WIDE / 2} y={FLOOR + 20}>{side.name}</text>
           <text class="watts" x={side.x + WIDE / 2} y={FLOOR + 37}>
-            {side.ladder.power === null ? 'W not known' : `${figure(side.ladder.power, 'W')} W`}
+            {side.ladder.power === null ? say('heat-ladder-w-not-known') : `${figure(side.ladder.power, 'W')} W`}
           </text>
           <text class="room" x={side.x + WIDE / 2} y={FLOOR + 55}>{figure(side.ladder.room_c, 'K')} °C</text>
         </g>
       {/each}
       <path class="floor" d="M0 {FLOOR}H{W}" />
-      <text class="name" x="0" y={FLOOR + 55}>room</text>
+      <text class="name" x="0" y={FLOOR + 55}>{say('heat-ladder-room')}</text>
     </svg>
-    <DataTable weight="small" caption="Heat ladder in figures">
+    <DataTable weight="small" caption={say('heat-ladder-heat-ladder-in-figures')}>
       <thead>
         <tr
-          ><th scope="col">drop</th>{#each sides as s (s.name)}<th scope="col" class="number {s.name}">{s.name}, K/W</th
+          ><th scope="col">{say('heat-ladder-drop')}</th>{#each sides as s (s.name)}<th
+              scope="col"
+              class="number {s.name}">{s.name}, K/W</th
             >{/each}</tr
         >
       </thead>
@@ -114,7 +119,9 @@
               {@const rung = s.ladder.rungs.find((r) => r.name === span.name)}
               <td class="number {s.name}">
                 {figure(rung?.resistance, 'K/W')}
-                <span class="off-screen">, {figure(rung?.drop_k, 'K')} K, from the {rung?.source}</span>
+                <span class="off-screen"
+                  >{say('heat-ladder-k-from', { drop_k: figure(rung?.drop_k, 'K'), source: rung?.source })}</span
+                >
               </td>
             {/each}
           </tr>
@@ -123,15 +130,15 @@
     </DataTable>
     <figcaption class="quiet">
       {told.size > 1
-        ? 'Drops by probe where one was read, the others from the log.'
+        ? say('heat-ladder-drops-by-probe-where')
         : told.has('probe')
-          ? 'Drops by probe.'
-          : 'Drops told from the log alone.'}
-      {#if rising.length}Still rising at the end of the log: {rising.join(' and ')}.{/if}
+          ? say('heat-ladder-drops-by-probe')
+          : say('heat-ladder-drops-told-from-log')}
+      {#if rising.length}{say('heat-ladder-still-rising-at-end', { and: rising.join(' and ') })}{/if}
     </figcaption>
   </figure>
 {:else}
-  <p class="quiet">The ladder stands once a log is in and the room is noted.</p>
+  <p class="quiet">{say('heat-ladder-ladder-stands-once-log')}</p>
 {/if}
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say';
   import { line as makePath } from 'd3-shape';
   import { clock, figure } from '../format';
   import Button from '../parts/Button.svelte';
@@ -71,7 +72,8 @@
   const readout = $derived(
     at === null
       ? ''
-      : `${clock(at)} after load: ` + readings.map((r) => `${r.side} ${figure(r.value, unit)} ${unit}`).join(', '),
+      : say('trace-chart-after-load', { at: clock(at) }) +
+          readings.map((r) => `${r.side} ${figure(r.value, unit)} ${unit}`).join(', '),
   );
 
   function toTime(event: PointerEvent): number {
@@ -114,11 +116,11 @@
       {height}
       role="slider"
       tabindex="0"
-      aria-label="{title}. Arrow keys read values, plus and minus zoom, Escape shows all."
+      aria-label={say('trace-chart-arrow-keys-read-values', { title })}
       aria-valuemin={scales.x.domain()[0]}
       aria-valuemax={scales.x.domain()[1]}
       aria-valuenow={at ?? 0}
-      aria-valuetext={readout || 'no time chosen'}
+      aria-valuetext={readout || say('trace-chart-no-time-chosen')}
       onkeydown={onKey}
       onpointerdown={(e) => {
         e.currentTarget.setPointerCapture(e.pointerId);
@@ -140,7 +142,7 @@
       {#each scales.minutes as m (m)}
         <path class="tickmark" d="M{scales.x(m * 60)} {floor}v5" />
         <text class="tick" x={scales.x(m * 60)} y={floor + 20} text-anchor="middle"
-          >{m === 0 ? 'load on' : `${m} min`}</text
+          >{m === 0 ? say('trace-chart-load-on') : `${m} min`}</text
         >
       {/each}
       <path class="axis" d="M{box.left} {floor}H{width - box.right}" />
@@ -210,7 +212,7 @@
             <rect class="window {l.side}" x={from} y={bandY(row)} width={wide} height="18" />
             {#if wide > 250}
               <text class="label {l.side}" x={from + wide / 2} y={bandY(row) + 13.5} text-anchor="middle"
-                >{l.side}: figures from this stretch</text
+                >{say('trace-chart-figures-from-this-stretch', { side: l.side })}</text
               >
             {/if}
           {/if}
@@ -260,13 +262,13 @@
             <svg viewBox="0 0 24 8" width="24" height="8" aria-hidden="true"
               ><rect class="held {lines[0]?.side}" width="24" height="8" /></svg
             >
-            held back by heat
+            {say('trace-chart-held-back-by-heat')}
           </span>
         {/if}
       </span>
       <span class="quiet readout">
-        {readout || (hint && !domain ? 'Drag to zoom' : '')}
-        {#if domain}<Button onclick={() => (domain = null)}>Show all</Button>{/if}
+        {readout || (hint && !domain ? say('trace-chart-drag-to-zoom') : '')}
+        {#if domain}<Button onclick={() => (domain = null)}>{say('trace-chart-show-all')}</Button>{/if}
       </span>
     </figcaption>
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say';
   // One or both runs of a job over time: two channels at choice, one axis, detail fetched for what is shown.
   import { client, Problem, take, type Reading, type Schemas, type SideName } from '../api';
   import Pick from '../parts/Pick.svelte';
@@ -99,13 +100,13 @@
 {#if pickable && channels.length > 1}
   <div class="pickers">
     <Pick
-      label="Charted"
+      label={say('trace-explorer-charted')}
       name="channel"
       bind:value={() => first, (v) => (picked = [v, picked[1]])}
       options={channels}
     />
     <Pick
-      label="and below it"
+      label={say('trace-explorer-and-below')}
       name="second"
       bind:value={() => second || NONE, (v) => (picked = [picked[0], v])}
       options={[{ value: NONE, label: 'nothing' }, ...channels]}

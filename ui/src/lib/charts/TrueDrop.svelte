@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say';
   import type { Schemas } from '../api';
   import { fixed } from '../format';
   import Button from '../parts/Button.svelte';
@@ -27,10 +28,14 @@
   });
   const words = $derived(
     drop.school === 'film'
-      ? `Put a drop of ${fixed(drop.diameter_mm, 1)} mm on, then spread it`
+      ? say('true-drop-put-drop-mm-on', { diameter_mm: fixed(drop.diameter_mm, 1) })
       : drop.school === 'bead'
-        ? `A bead of ${fixed(drop.diameter_mm, 1)} mm in the middle`
-        : `${drop.strokes === 1 ? 'One line' : 'Two crossing lines'} of ${fixed(drop.stroke_mm, 0)} mm, ${fixed(drop.diameter_mm, 1)} mm thick`,
+        ? say('true-drop-bead-mm-in-middle', { diameter_mm: fixed(drop.diameter_mm, 1) })
+        : say('true-drop-mm-mm-thick', {
+            strokes: drop.strokes,
+            stroke_mm: fixed(drop.stroke_mm, 0),
+            diameter_mm: fixed(drop.diameter_mm, 1),
+          }),
   );
 </script>
 
@@ -40,7 +45,7 @@
     width={scale ? (long + 2) * scale : 130}
     height={scale ? (short + 2) * scale : (130 * (short + 2)) / (long + 2)}
     role="img"
-    aria-label="{words} on a die of {fixed(widthMm, 1)} × {fixed(lengthMm, 1)} mm"
+    aria-label={say('true-drop-on-die-mm', { words, width_mm: fixed(widthMm, 1), length_mm: fixed(lengthMm, 1) })}
   >
     <rect class="die" x={-long / 2} y={-short / 2} width={long} height={short} rx="0.6" />
     {#if drop.strokes}
@@ -54,11 +59,11 @@
   <figcaption>
     {words}.
     {#if scale}
-      <span class="quiet">True size.</span>
-      <Button kind="bare" onclick={() => (matching = true)}>Match again</Button>
+      <span class="quiet">{say('true-drop-true-size')}</span>
+      <Button kind="bare" onclick={() => (matching = true)}>{say('true-drop-match-again')}</Button>
     {:else}
-      <span class="quiet">Not at true size yet.</span>
-      <Button kind="bare" onclick={() => (matching = true)}>Match to a bank card</Button>
+      <span class="quiet">{say('true-drop-not-at-true-size')}</span>
+      <Button kind="bare" onclick={() => (matching = true)}>{say('true-drop-match-to-bank-card')}</Button>
     {/if}
   </figcaption>
 </figure>

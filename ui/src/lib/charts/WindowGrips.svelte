@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say';
   // The two ends of the settled window and the stretch between them, to be dragged by hand or moved by arrow keys.
   import type { ScaleLinear } from 'd3-scale';
   import { clock } from '../format';
@@ -25,9 +26,9 @@
     { grip: 'to' as const, left: seen(shown[1]) - 8, wide: 44 },
   ]);
   const WORDS: Record<Grip, string> = {
-    both: 'Move the stretch the figures come from',
-    from: 'Where the stretch begins',
-    to: 'Where the stretch ends',
+    both: say('window-grips-move-stretch-figures-come'),
+    from: say('window-grips-where-stretch-begins'),
+    to: say('window-grips-where-stretch-ends'),
   };
 
   function moved(event: PointerEvent): [number, number] | null {
@@ -58,7 +59,7 @@
     aria-valuemin={Math.round(x.domain()[0] ?? 0)}
     aria-valuemax={Math.round(x.domain()[1] ?? 0)}
     aria-valuenow={Math.round(g.grip === 'to' ? shown[1] : shown[0])}
-    aria-valuetext="{clock(shown[0])} to {clock(shown[1])} after load"
+    aria-valuetext={say('window-grips-to-after-load', { shown: clock(shown[0]), shown_2: clock(shown[1]) })}
     title={WORDS[g.grip]}
     style:left="{g.left}px"
     style:top="{y - 22}px"

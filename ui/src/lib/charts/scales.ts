@@ -1,4 +1,5 @@
 // Scales and ticks of the trace chart, without a document.
+import { say } from '../say';
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import type { Reading } from '../api';
 
@@ -66,8 +67,8 @@ export function makeLine(side: Line['side'], reading: Reading, time: number[], v
   const marks = [];
   if (reading.load_seen) {
     const last = time.at(-1) ?? Infinity;
-    if (reading.boost_end_s > zero) marks.push({ at: reading.boost_end_s - zero, words: 'boost ends' });
-    if (reading.end_s < last) marks.push({ at: reading.end_s - zero, words: 'load off' });
+    if (reading.boost_end_s > zero) marks.push({ at: reading.boost_end_s - zero, words: say('scales-boost-ends') });
+    if (reading.end_s < last) marks.push({ at: reading.end_s - zero, words: say('scales-load-off') });
   }
   return {
     side,

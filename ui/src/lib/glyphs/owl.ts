@@ -1,4 +1,5 @@
 // Geometry of the owl: ring is rise over room (full circle 90 K), pupil is noise, lid is heat holding it back.
+import { say } from '../say';
 import type { Glance } from '../api';
 
 export const RISE_FULL_K = 90;
@@ -29,15 +30,19 @@ export function isHeld(glance: Glance): boolean {
 }
 
 function eyeWords(glance: Glance): string {
-  if (!glance.measured) return 'not measured yet';
-  const parts = [glance.rise_k === null ? 'rise not known' : `${Math.round(glance.rise_k)} kelvins over the room`];
+  if (!glance.measured) return say('owl-not-measured-yet');
+  const parts = [
+    glance.rise_k === null
+      ? say('owl-rise-not-known')
+      : say('owl-kelvins-over-room', { rise_k: Math.round(glance.rise_k) }),
+  ];
   if (glance.noise_db !== null) parts.push(`${Math.round(glance.noise_db)} decibels`);
-  if (isHeld(glance)) parts.push('held back by heat');
+  if (isHeld(glance)) parts.push(say('trace-chart-held-back-by-heat'));
   return parts.join(', ');
 }
 
 /** The owl in words. */
 export function owlWords(before: Glance, after: Glance, stopped: boolean): string {
-  if (stopped) return 'Stopped for safety: both eyes shut.';
-  return `Before: ${eyeWords(before)}. After: ${eyeWords(after)}.`;
+  if (stopped) return say('owl-stopped-for-safety-both');
+  return say('owl-before-after', { before: eyeWords(before), after: eyeWords(after) });
 }

@@ -1,4 +1,5 @@
 // Plain outlines to draw a map on when there is no photo, in a box of 1000 by 640, seen from below.
+import { say } from '../say';
 export const BOX = { width: 1000, height: 640 };
 
 export interface Outline {
@@ -12,7 +13,7 @@ const LAPTOP: Outline = {
     { d: 'M120 70H380V230H120Z', words: 'fan', x: 250, y: 158 },
     { d: 'M420 92H640V252H420Z', words: 'cooler', x: 530, y: 178 },
     { d: 'M220 392H780V570H220Z', words: 'battery', x: 500, y: 488 },
-    { d: 'M690 110H880V230H690Z', words: 'memory, drive', x: 785, y: 176 },
+    { d: 'M690 110H880V230H690Z', words: say('outlines-memory-drive'), x: 785, y: 176 },
   ],
 };
 const CONSOLE: Outline = {
@@ -20,7 +21,7 @@ const CONSOLE: Outline = {
   marks: [
     { d: 'M130 120H430V420H130Z', words: 'fan', x: 280, y: 276 },
     { d: 'M470 120H720V400H470Z', words: 'cooler', x: 595, y: 266 },
-    { d: 'M760 120H880V540H760Z', words: 'supply, closed', x: 820, y: 336 },
+    { d: 'M760 120H880V540H760Z', words: say('outlines-supply-closed'), x: 820, y: 336 },
   ],
 };
 const HANDHELD: Outline = {

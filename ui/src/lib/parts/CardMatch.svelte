@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say';
   import { CARD_HEIGHT_MM, CARD_WIDTH_MM, keepMatch, trueSize } from '../true-size.svelte';
   import Button from './Button.svelte';
   import Dialog from './Dialog.svelte';
@@ -11,16 +12,15 @@
   let width = $state(Math.round(CARD_WIDTH_MM * (trueSize.pxPerMm ?? USUAL)));
 </script>
 
-<Dialog title="Match this screen to a bank card" bind:open>
+<Dialog title={say('card-match-match-this-screen-to')} bind:open>
   <p>
-    Hold a bank card against the screen and move the slider until both edges meet. Every bank card is 85.60 × 53.98 mm
-    (ISO/IEC 7810, ID-1). It is kept for this screen.
+    {say('card-match-hold-bank-card-against')}
   </p>
   <div class="card" style:width="{width}px" style:height="{(width * CARD_HEIGHT_MM) / CARD_WIDTH_MM}px">
     <span></span>
   </div>
   <label>
-    Width of the card
+    {say('card-match-width-card')}
     <input type="range" min="180" max="1200" bind:value={width} />
   </label>
   <footer>
@@ -29,10 +29,10 @@
       onclick={() => {
         keepMatch(width / CARD_WIDTH_MM);
         open = false;
-      }}>They meet</Button
+      }}>{say('card-match-they-meet')}</Button
     >
-    <Button onclick={() => (width -= 1)} label="One pixel narrower">−1</Button>
-    <Button onclick={() => (width += 1)} label="One pixel wider">+1</Button>
+    <Button onclick={() => (width -= 1)} label={say('card-match-one-pixel-narrower')}>−1</Button>
+    <Button onclick={() => (width += 1)} label={say('card-match-one-pixel-wider')}>+1</Button>
   </footer>
 </Dialog>
 

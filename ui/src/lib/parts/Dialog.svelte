@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say';
   import type { Snippet } from 'svelte';
   import Button from './Button.svelte';
 
@@ -23,7 +24,7 @@
   {#if open}
     <header>
       <h2 id="{uid}-title">{title}</h2>
-      <Button kind="bare" label="Close" onclick={() => (open = false)}>✕</Button>
+      <Button kind="bare" label={say('dialog-close')} onclick={() => (open = false)}>✕</Button>
     </header>
     {@render children()}
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say';
   import type { Snippet } from 'svelte';
 
   interface Props {
@@ -16,7 +17,7 @@
 <div class="field" class:wide>
   <div class="top">
     <label for={id}>{label}</label>
-    {#if needed}<span class="needed" aria-hidden="true">needed</span>{/if}
+    {#if needed}<span class="needed" aria-hidden="true">{say('field-needed')}</span>{/if}
   </div>
   {@render children()}
   {#if error}

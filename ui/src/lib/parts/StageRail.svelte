@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say';
   import { STAGES } from '../words';
 
   interface Props {
@@ -11,7 +12,7 @@
   let { base, here, reachable, done, next }: Props = $props();
 </script>
 
-<nav aria-label="Stages">
+<nav aria-label={say('stage-rail-stages')}>
   <ol>
     {#each STAGES as stage, i (stage.id)}
       {@const open = reachable.includes(stage.id)}
@@ -19,12 +20,12 @@
         {#if open}
           <a href="{base}/{stage.id}" aria-current={here === stage.id ? 'step' : undefined}>
             <span class="number" aria-hidden="true">{i + 1}</span>{stage.name}
-            {#if done.includes(stage.id)}<span class="off-screen">, done</span>{/if}
+            {#if done.includes(stage.id)}<span class="off-screen">{say('stage-rail-done')}</span>{/if}
           </a>
         {:else}
           <span class="closed"
             ><span class="number" aria-hidden="true">{i + 1}</span>{stage.name}<span class="off-screen"
-              >, not open yet</span
+              >{say('stage-rail-not-open-yet')}</span
             ></span
           >
         {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../say';
   import { dismiss, toasts } from '../toasts.svelte';
   import Button from './Button.svelte';
 </script>
@@ -12,10 +13,10 @@
           onclick={() => {
             dismiss(toast.id);
             void toast.undo?.();
-          }}>Undo</Button
+          }}>{say('toasts-undo')}</Button
         >
       {/if}
-      <Button kind="bare" label="Dismiss" onclick={() => dismiss(toast.id)}>✕</Button>
+      <Button kind="bare" label={say('toasts-dismiss')} onclick={() => dismiss(toast.id)}>✕</Button>
     </div>
   {/each}
 </div>

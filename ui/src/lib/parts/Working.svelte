@@ -1,11 +1,12 @@
 <script lang="ts">
+  import { say } from '../say';
   import type { Snippet } from 'svelte';
 
   interface Props {
     summary?: string;
     children: Snippet;
   }
-  let { summary = 'Show the working', children }: Props = $props();
+  let { summary = say('working-show-working'), children }: Props = $props();
 </script>
 
 <details>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // Before the list: what it is made from, and the one button that begins it.
   import type { Problem } from '../../lib/api';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
@@ -26,35 +27,34 @@
     busy = false;
   }
 
-  $effect(() => offer([{ key: 'Enter', words: 'Begin the step list', run: () => void begin(true) }]));
+  $effect(() => offer([{ key: 'Enter', words: say('begin-list-begin-step-list'), run: () => void begin(true) }]));
 </script>
 
 <section>
-  <h2>Begin the step list</h2>
+  <h2>{say('begin-list-begin-step-list')}</h2>
   <p>
-    It is made from the plan{chosen ? ` (${chosen.words})` : ''}, the kind of device and what the shop knows of the
-    model: gates first, then opening, looking, cleaning, fitting, closing and the first power-on.
+    {say('begin-list-made-from-plan-no', { words: chosen?.words })}
   </p>
   <p class="quiet">
     {places
-      ? `The map of this model is kept: ${plural(places, 'place')} come with it.`
-      : 'This model has no map yet: tap its screws and plugs in as they come out, and keep it for the next one.'}
+      ? say('begin-list-map-this-model-kept', { places: plural(places, 'place') })
+      : say('begin-list-this-model-has-no')}
   </p>
   {#if trouble}
     <Notice tone="care" title={trouble.body.detail}>
       {trouble.body.remedy}
       {#snippet actions()}
         {#if reason === 'gate_open' || reason === 'undecided' || reason === 'left_alone'}
-          <Button href="/jobs/{jobId}/{trouble?.body.stage || 'plan'}">Settle it there</Button>
+          <Button href="/jobs/{jobId}/{trouble?.body.stage || 'plan'}">{say('begin-list-settle-there')}</Button>
         {/if}
       {/snippet}
     </Notice>
   {/if}
   <div class="row">
     <Button kind="main" key="Enter" {busy} onclick={() => void begin(true)}
-      >{places ? 'Begin, with the map' : 'Begin the list'}</Button
+      >{places ? say('begin-list-begin-with-map') : say('begin-list-begin-list')}</Button
     >
-    {#if places}<Button {busy} onclick={() => void begin(false)}>Begin without the map</Button>{/if}
+    {#if places}<Button {busy} onclick={() => void begin(false)}>{say('begin-list-begin-without-map')}</Button>{/if}
   </div>
 </section>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // Bench mode: one step over the whole screen. Enter, Space or a foot switch goes on; nothing needs a mouse.
   import { onMount, untrack } from 'svelte';
   import { canSpeak, hush, keepAwake, speak, wholeScreen } from '../../lib/bench/aids';
@@ -15,7 +16,7 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import { go } from '../../lib/router.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import KeyHelp from '../KeyHelp.svelte';
   import BeginList from './BeginList.svelte';
   import CountAndClose from './CountAndClose.svelte';
@@ -109,7 +110,7 @@
   function finish(current: Step, more: Record<string, unknown> = {}) {
     const value = current.asks ? parseNumber(measured) : null;
     if (value !== null && Number.isNaN(value)) {
-      say(`“${measured}” is no number. Leave it empty when nobody has weighed it.`, { tone: 'wrong' });
+      toast(say('bench-mode-no-number-leave-empty', { measured }), { tone: 'wrong' });
       return;
     }
     at.do('step_done', { step: current.id, ...(value === null ? {} : { value }), ...more });
@@ -169,8 +170,8 @@
     dismiss: () => (panel = null),
     leave: () => go(leave),
     keep_holding: () => undefined,
-    keep_waiting: () => say('The wait is not over. E ends it early, with a reason.'),
-    never_skipped: () => say('This step stands between a die and the power: do it, or take another plan.'),
+    keep_waiting: () => toast(say('bench-mode-wait-not-over-e')),
+    never_skipped: () => toast(say('bench-mode-this-step-stands-between')),
     nothing: () => undefined,
   };
 
@@ -195,8 +196,7 @@
   /** Whatever was touched, the foot acts on the step again. Fields keep the focus while one types in them. */
   function refocus(event: MouseEvent) {
     const target = event.target as Element;
-    if (panel || target.closest('input:not([type="radio"], [type="checkbox"], [type="file"]), textarea, select'))
-      return;
+    if (panel || target.closest(say('bench-mode-input-not-type-radio'))) return;
     requestAnimationFrame(() => !panel && sheet?.focus({ preventScroll: true }));
   }
 
@@ -215,11 +215,11 @@
   function back() {
     if (!at.canUndo) return;
     if (!at.undo()) {
-      say('That one is on the server already. It can be taken back when the line is back.', { tone: 'wrong' });
+      toast(say('bench-mode-that-one-on-server'), { tone: 'wrong' });
       return;
     }
     viewed = null;
-    say('Taken back. R brings it again.');
+    toast(say('bench-mode-taken-back-r-brings'));
   }
 
   function skip(reason: string) {
@@ -260,38 +260,38 @@
     offer([
       {
         key: 'Enter',
-        words: 'Step done, go on; held for a second where it matters',
+        words: say('bench-mode-step-done-go-on'),
         alone: true,
         run: down,
         release: up,
       },
-      { key: 'Backspace', words: 'Take the last step back', alone: true, run: () => input('back') },
-      { key: 'r', words: 'Bring it again', alone: true, run: () => input('again') },
-      { key: 'x', words: 'Skip this step with a reason', alone: true, run: () => input('skip') },
-      { key: 'm', words: 'Something went wrong', alone: true, run: () => input('mishap') },
-      { key: 't', words: 'Start a clock', alone: true, run: () => input('clock') },
-      { key: 'e', words: 'End the wait early', alone: true, run: () => input('early') },
-      { key: 'w', words: 'It has happened: record it', alone: true, run: () => input('happened') },
-      { key: 'p', words: 'Photo of this step', alone: true, run: quiet(() => photoField?.click()) },
-      { key: 's', words: 'Say the step aloud', alone: true, run: quiet(sayStep) },
-      { key: 'f', words: 'Whole screen', alone: true, run: () => void wholeScreen() },
+      { key: 'Backspace', words: say('bench-mode-take-last-step-back'), alone: true, run: () => input('back') },
+      { key: 'r', words: say('bench-mode-bring-again'), alone: true, run: () => input('again') },
+      { key: 'x', words: say('bench-mode-skip-this-step-with'), alone: true, run: () => input('skip') },
+      { key: 'm', words: say('bench-mode-something-went-wrong'), alone: true, run: () => input('mishap') },
+      { key: 't', words: say('bench-mode-start-clock'), alone: true, run: () => input('clock') },
+      { key: 'e', words: say('bench-mode-end-wait-early'), alone: true, run: () => input('early') },
+      { key: 'w', words: say('bench-mode-has-happened-record'), alone: true, run: () => input('happened') },
+      { key: 'p', words: say('bench-mode-photo-this-step'), alone: true, run: quiet(() => photoField?.click()) },
+      { key: 's', words: say('bench-mode-say-step-aloud'), alone: true, run: quiet(sayStep) },
+      { key: 'f', words: say('bench-mode-whole-screen'), alone: true, run: () => void wholeScreen() },
       {
         key: 'ArrowRight',
-        words: 'Look at the next step',
+        words: say('bench-mode-look-at-next-step'),
         alone: true,
         run: quiet(() => jump(Math.min(steps.length - 1, index + 1))),
       },
       {
         key: 'ArrowLeft',
-        words: 'Look at the step before',
+        words: say('bench-mode-look-at-step-before'),
         alone: true,
         run: quiet(() => jump(Math.max(0, index - 1))),
       },
-      { key: '?', words: 'These keys', alone: true, run: () => (helpOpen = true) },
-      { key: 'Escape', words: 'Leave bench mode', alone: true, run: () => input('cancel') },
+      { key: '?', words: say('bench-mode-these-keys'), alone: true, run: () => (helpOpen = true) },
+      { key: 'Escape', words: say('bench-mode-leave-bench-mode'), alone: true, run: () => input('cancel') },
       ...Array.from({ length: 10 }, (_, i) => ({
         key: String(i),
-        words: i === 1 ? 'Numbers: go to that step' : '',
+        words: i === 1 ? say('bench-mode-numbers-go-to-that') : '',
         alone: true,
         run: quiet(() => digit(String(i))),
       })),
@@ -300,15 +300,17 @@
 </script>
 
 <svelte:window onblur={up} />
-<svelte:head><title>Bench · {job?.model ?? ''}</title></svelte:head>
+<svelte:head><title>{say('bench-mode-bench', { model: job?.model ?? '' })}</title></svelte:head>
 <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
 <div class="bench" data-mode={mode} onclick={refocus}>
   <header>
     <strong class="device">{job?.model ?? '…'}</strong>
-    <span class="quiet">job {job?.number ?? ''}</span>
+    <span class="quiet">{say('bench-mode-job', { number: job?.number ?? '' })}</span>
     <RunningClocks jobId={id} {running} />
     <span class="line"><LineState {at} /></span>
-    <Button kind="bare" href={leave} key="Esc" label="Leave bench mode">Leave</Button>
+    <Button kind="bare" href={leave} key="Esc" label={say('bench-mode-leave-bench-mode')}
+      >{say('bench-mode-leave')}</Button
+    >
     <input
       bind:this={photoField}
       class="off-screen"
@@ -316,7 +318,7 @@
       accept="image/jpeg,image/png,image/webp"
       capture="environment"
       tabindex="-1"
-      aria-label="Photo of this step"
+      aria-label={say('bench-mode-photo-this-step')}
       onchange={photograph}
     />
   </header>
@@ -325,7 +327,7 @@
   {:else if bench && !bench.begun}
     <div class="pad" bind:this={sheet} tabindex="-1"><BeginList bind:this={begin} {at} jobId={id} /></div>
   {:else if bench}
-    <nav class="ruler" aria-label="Steps"><StepRuler {steps} here={index} onjump={jump} /></nav>
+    <nav class="ruler" aria-label={say('bench-mode-steps')}><StepRuler {steps} here={index} onjump={jump} /></nav>
     <main id="main" class:sided>
       {#if step}
         <div class="sheet" bind:this={sheet} tabindex="-1">
@@ -333,7 +335,7 @@
           {#if held}
             <p class="held" role="timer">
               <b>{remaining(new Date(held.due).getTime() - waits.now)}</b>
-              <span>{held.words.toLowerCase()}, then this step. Another job can have your hands meanwhile.</span>
+              <span>{say('bench-mode-then-this-step-another', { to_lower_case: held.words.toLowerCase() })}</span>
             </p>
           {/if}
           {#if step.asks && !step.outcome}
@@ -344,7 +346,7 @@
                 numeric
                 unit={step.asks.unit}
                 bind:value={measured}
-                hint="empty: it stays planned, not weighed"
+                hint={say('bench-mode-empty-stays-planned-not')}
               />
             </div>
           {/if}
@@ -377,10 +379,10 @@
         {@const told = panel}
         <ReasonPanel
           tone="halt"
-          title="What happened?"
-          text="{told.guard.reason} It goes into the record as what it is, and asks for a check before closing."
-          ready={['I saw it too late', 'The plug was hidden under the cooler', 'It slipped']}
-          verb="Record it"
+          title={say('bench-mode-what-happened')}
+          text={say('bench-mode-goes-into-record-as', { reason: told.guard.reason })}
+          ready={[say('bench-mode-i-saw-too-late'), say('bench-mode-plug-was-hidden-under'), say('bench-mode-slipped')]}
+          verb={say('bench-mode-record')}
           onsay={(words) => {
             told.send(words);
             panel = null;
@@ -389,14 +391,14 @@
         />
       {:else if panel?.kind === 'skip'}
         <ReasonPanel
-          title="Why is this step skipped?"
+          title={say('bench-mode-why-this-step-skipped')}
           ready={[
-            'This model has no such part',
-            'Done already, before the list',
-            'Not needed today',
-            'The owner does not want it',
+            say('bench-mode-this-model-has-no'),
+            say('bench-mode-done-already-before-list'),
+            say('bench-mode-not-needed-today'),
+            say('bench-mode-owner-does-not-want'),
           ]}
-          verb="Skip it"
+          verb={say('bench-mode-skip')}
           onsay={skip}
           oncancel={() => (panel = null)}
         />
@@ -404,10 +406,14 @@
         {@const early = panel}
         <ReasonPanel
           tone="care"
-          title="{early.wait.words}: end it early?"
-          text="{remaining(new Date(early.wait.due).getTime() - waits.now)} are left."
-          ready={['Looked: the surface is dry', 'Dried with warm air', 'Started late, it was lying longer']}
-          verb="End it"
+          title={say('bench-mode-end-early', { words: early.wait.words })}
+          text={say('bench-mode-left', { now: remaining(new Date(early.wait.due).getTime() - waits.now) })}
+          ready={[
+            say('bench-mode-looked-surface-dry'),
+            say('bench-mode-dried-with-warm-air'),
+            say('bench-mode-started-late-was-lying'),
+          ]}
+          verb={say('bench-mode-end')}
           onsay={(reason) => {
             at.do('wait_ended', { wait: early.wait.id, reason });
             panel = null;
@@ -432,21 +438,25 @@
             onpointercancel={up}
             oncontextmenu={(e) => e.preventDefault()}
           >
-            {#if at.settling}Taking it back …{:else if step.outcome}Go on{:else if held}Waiting{:else if holding}Keep
-              holding{:else if step.held && !guard}Hold a second: {step.shows === 'power'
-                ? 'looked at, go on'
-                : 'done'}{:else}Done, go on{/if}
-            <kbd>Enter</kbd>
+            {#if at.settling}{say('bench-mode-taking-back')}{:else if step.outcome}{say(
+                'bench-mode-go-on',
+              )}{:else if held}{say('bench-mode-waiting')}{:else if holding}{say(
+                'bench-mode-keep-holding',
+              )}{:else if step.held && !guard}{say('bench-mode-hold-second', {
+                power: step.shows === 'power',
+              })}{:else}{say('bench-mode-done-go-on')}{/if}
+            <kbd>{say('bench-mode-enter')}</kbd>
           </button>
-          <Button key="⌫" disabled={!at.canUndo} onclick={() => input('back')}>Take back</Button>
-          <Button key="X" disabled={step.outcome !== null || !step.skippable} onclick={() => input('skip')}>Skip</Button
+          <Button key="⌫" disabled={!at.canUndo} onclick={() => input('back')}>{say('bench-mode-take-back')}</Button>
+          <Button key="X" disabled={step.outcome !== null || !step.skippable} onclick={() => input('skip')}
+            >{say('bench-mode-skip-2')}</Button
           >
-          <Button key="M" onclick={() => input('mishap')}>Mishap</Button>
-          <Button key="T" onclick={() => input('clock')}>Clock</Button>
-          <Button key="P" onclick={() => photoField?.click()}>Photo</Button>
-          {#if held}<Button key="E" onclick={() => input('early')}>End wait</Button>{/if}
-          {#if canSpeak()}<Button key="S" onclick={sayStep}>Say it</Button>{/if}
-          {#if digits}<span class="digits" role="status">step {digits} …</span>{/if}
+          <Button key="M" onclick={() => input('mishap')}>{say('bench-mode-mishap')}</Button>
+          <Button key="T" onclick={() => input('clock')}>{say('bench-mode-clock')}</Button>
+          <Button key="P" onclick={() => photoField?.click()}>{say('bench-mode-photo')}</Button>
+          {#if held}<Button key="E" onclick={() => input('early')}>{say('bench-mode-end-wait')}</Button>{/if}
+          {#if canSpeak()}<Button key="S" onclick={sayStep}>{say('bench-mode-say')}</Button>{/if}
+          {#if digits}<span class="digits" role="status">{say('bench-mode-step', { digits })}</span>{/if}
         </div>
       {/if}
     </footer>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // The end of the list: what is still open, each with the one thing that settles it, and the key that closes.
   import { line, type BenchJob } from '../../lib/bench/bench.svelte';
   import type { Bench } from '../../lib/bench/types';
@@ -45,9 +46,20 @@
     const asked = bench.steps.filter((s) => s.asks && s.outcome?.how === 'done');
     const measured = asked.filter((s) => s.outcome?.value !== null);
     return [
-      ...(power ? [`First power-on: ${count('fine')} checks fine, ${count('unchecked')} not looked at.`] : []),
-      ...(asked.length ? [`Doses: ${measured.length} weighed, ${asked.length - measured.length} as planned.`] : []),
-      ...(bench.found.length ? [`Seen: ${plural(bench.found.length, 'part')} looked at and noted.`] : []),
+      ...(power
+        ? [say('count-and-close-first-power-on-checks', { fine: count('fine'), unchecked: count('unchecked') })]
+        : []),
+      ...(asked.length
+        ? [
+            say('count-and-close-doses-weighed-as-planned', {
+              count: measured.length,
+              count_2: asked.length - measured.length,
+            }),
+          ]
+        : []),
+      ...(bench.found.length
+        ? [say('count-and-close-seen-looked-at-and', { found: plural(bench.found.length, 'part') })]
+        : []),
     ];
   });
 
@@ -80,7 +92,9 @@
 
   $effect(() =>
     offer([
-      ...(!alone && !bench.blockers.length ? [{ key: 'Enter', words: 'Close the bench work', run: close }] : []),
+      ...(!alone && !bench.blockers.length
+        ? [{ key: 'Enter', words: say('count-and-close-close-bench-work'), run: close }]
+        : []),
       ...(alone ? shown : []).slice(0, 9).map((one, i) => ({
         key: String(i + 1),
         words: one.text,
@@ -92,27 +106,41 @@
 </script>
 
 <section>
-  <p class="over">Count, and close</p>
+  <p class="over">{say('count-and-close-count-and-close')}</p>
   {#if bench.closed}
-    <svelte:element this={alone ? 'h1' : 'h3'} class="head">The bench work is closed</svelte:element>
-    <p class="large">The After reading comes next. Taking back opens it again.</p>
-    <div class="row"><Button kind="main" key="Enter" onclick={onclosed}>On to After</Button></div>
+    <svelte:element this={alone ? 'h1' : 'h3'} class="head">{say('count-and-close-bench-work-closed')}</svelte:element>
+    <p class="large">{say('count-and-close-after-reading-comes-next')}</p>
+    <div class="row">
+      <Button kind="main" key="Enter" onclick={onclosed}>{say('count-and-close-on-to-after')}</Button>
+    </div>
   {:else if bench.blockers.length}
     {#if stepsOpen.length > 1}
-      <svelte:element this={alone ? 'h1' : 'h3'} class="head">{stepsOpen.length} steps are still to do</svelte:element>
+      <svelte:element this={alone ? 'h1' : 'h3'} class="head"
+        >{say('count-and-close-steps-still-to-do', { count: stepsOpen.length })}</svelte:element
+      >
       <p class="large">
-        {outOnes.length
-          ? `${plural(outOnes.filter((b) => bench.places.some((p) => p.id === b.of && p.kind === 'screw')).length, 'screw')} and ${plural(outOnes.filter((b) => bench.places.some((p) => p.id === b.of && p.kind === 'plug')).length, 'plug')} are out. `
-          : ''}Next: step {bench.steps.findIndex((s) => s.id === stepsOpen[0]?.of) + 1}, {bench.steps.find(
-          (s) => s.id === stepsOpen[0]?.of,
-        )?.text}
+        {say('count-and-close-and-out-no-next', {
+          count: !!outOnes.length,
+          screw: plural(
+            outOnes.filter((b) => bench.places.some((p) => p.id === b.of && p.kind === 'screw')).length,
+            'screw',
+          ),
+          plug: plural(
+            outOnes.filter((b) => bench.places.some((p) => p.id === b.of && p.kind === 'plug')).length,
+            'plug',
+          ),
+          of: bench.steps.findIndex((s) => s.id === stepsOpen[0]?.of) + 1,
+          text: bench.steps.find((s) => s.id === stepsOpen[0]?.of)?.text,
+        })}
       </p>
-      <div class="row"><Button kind="main" onclick={() => onstep(stepsOpen[0]?.of ?? '')}>Go on with it</Button></div>
+      <div class="row">
+        <Button kind="main" onclick={() => onstep(stepsOpen[0]?.of ?? '')}>{say('count-and-close-go-on-with')}</Button>
+      </div>
     {:else}
       <svelte:element this={alone ? 'h1' : 'h3'} class="head"
         >{bench.blockers.length === 1
-          ? 'One thing is open'
-          : `${bench.blockers.length} things are open`}</svelte:element
+          ? say('count-and-close-one-thing-open')
+          : say('count-and-close-things-open', { count: bench.blockers.length })}</svelte:element
       >
     {/if}
     <ul class:none={!shown.length}>
@@ -123,12 +151,12 @@
           {#if canAnswer(one)}
             <Button onclick={() => settle(one)}
               >{bench.steps.some((s) => s.id === one.of)
-                ? 'Go there'
+                ? say('count-and-close-go-there')
                 : bench.waits.some((w) => w.id === one.of)
-                  ? 'End it early'
+                  ? say('count-and-close-end-early')
                   : bench.places.some((p) => p.id === one.of)
-                    ? 'Explain'
-                    : 'Say what was checked'}</Button
+                    ? say('count-and-close-explain')
+                    : say('count-and-close-say-what-was-checked')}</Button
             >
           {/if}
         </li>
@@ -137,20 +165,22 @@
   {:else}
     <svelte:element this={alone ? 'h1' : 'h3'} class="head"
       >{screws.length
-        ? `${back} of ${screws.length} screws are back, nothing is left over`
+        ? say('count-and-close-screws-back-nothing-left', { back, count: screws.length })
         : opened
-          ? 'Nothing is open; the screws are not mapped'
-          : 'Nothing is open'}</svelte:element
+          ? say('count-and-close-nothing-open-screws-not')
+          : say('count-and-close-nothing-open')}</svelte:element
     >
     {#if opened && !screws.length}
-      <p class="large">Nobody has counted them: count what is in the tray before you close. The record says so.</p>
+      <p class="large">{say('count-and-close-nobody-has-counted-them')}</p>
     {/if}
     {#if said.length}
       <ul class="said">
         {#each said as one (one)}<li>{one}</li>{/each}
       </ul>
     {/if}
-    <div class="row"><Button kind="main" key="Enter" onclick={close}>Close the bench work</Button></div>
+    <div class="row">
+      <Button kind="main" key="Enter" onclick={close}>{say('count-and-close-close-bench-work')}</Button>
+    </div>
   {/if}
   {#if asked}
     {@const screw = bench.places.some((p) => p.id === asked?.of)}
@@ -159,9 +189,9 @@
       title={asked.text}
       text={asked.remedy}
       ready={screw
-        ? ['Thread torn, told the owner', 'It was missing when the device came in']
-        : ['Looked with the loupe, all in order', 'Looked at it, nothing found']}
-      verb="Note it"
+        ? [say('count-and-close-thread-torn-told-owner'), say('count-and-close-was-missing-when-device')]
+        : [say('count-and-close-looked-with-loupe-all'), say('count-and-close-looked-at-nothing-found')]}
+      verb={say('count-and-close-note')}
       onsay={answer}
       oncancel={() => (asked = null)}
     />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // Whether the line stands, what waits on this tablet, what was sent back, and a clock that is wrong: in words.
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { line } from '../../lib/bench/news.svelte';
@@ -12,36 +13,38 @@
     at.waiting === 0
       ? ''
       : at.waiting === 1
-        ? '1 step waits on this tablet'
-        : `${at.waiting} steps wait on this tablet`,
+        ? say('line-state-step-waits-on-this')
+        : say('line-state-steps-wait-on-this', { waiting: at.waiting }),
   );
   const off = $derived.by(() => {
     if (at.clockOffS === null) return '';
     const minutes = Math.round(Math.abs(at.clockOffS) / 60);
-    return `This tablet’s clock is ${minutes} min ${at.clockOffS > 0 ? 'fast' : 'slow'}; the server’s counts.`;
+    return say('line-state-this-tablets-clock-min', { minutes, clock_off_s: at.clockOffS > 0 });
   });
 </script>
 
 <div class="line" role="status">
   {#if !line.stands}
-    <strong class="down"><i></i>No connection. Go on: {waiting || 'what you do is kept here'}</strong>
+    <strong class="down"
+      ><i></i>{say('line-state-no-connection-go-on', { here: waiting || 'what you do is kept here' })}</strong
+    >
   {:else if waiting}
     <span class="busy"><i></i>{waiting}</span>
   {:else}
-    <span class="up"><i></i>In step</span>
+    <span class="up"><i></i>{say('line-state-in-step')}</span>
   {/if}
   {#if off}<span class="off">{off}</span>{/if}
 </div>
 {#if at.trouble}
   <div class="back" role="alert">
     <p><strong>{at.trouble.body.detail}</strong> {at.trouble.body.remedy}</p>
-    <Button onclick={() => void at.flush().then(() => at.refresh())}>Try again</Button>
+    <Button onclick={() => void at.flush().then(() => at.refresh())}>{say('line-state-try-again')}</Button>
   </div>
 {/if}
 {#each at.back as one (one.event.id)}
   <div class="back" role="alert">
-    <p><strong>Not taken: {one.refusal.detail}</strong> {one.refusal.remedy}</p>
-    <Button onclick={() => at.dismiss(one.event.id)}>Seen, put it aside</Button>
+    <p><strong>{say('line-state-not-taken', { detail: one.refusal.detail })}</strong> {one.refusal.remedy}</p>
+    <Button onclick={() => at.dismiss(one.event.id)}>{say('line-state-seen-put-aside')}</Button>
   </div>
 {/each}
 

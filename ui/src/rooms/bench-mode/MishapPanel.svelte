@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // What went wrong, by number; then the short list that gets one out of it.
   import { onMount } from 'svelte';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
@@ -45,26 +46,32 @@
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
-<section bind:this={box} tabindex="-1" aria-label="Mishap" onkeydown={keys}>
+<section bind:this={box} tabindex="-1" aria-label={say('bench-mode-mishap')} onkeydown={keys}>
   {#if kind}
     <h2>{kind.words}</h2>
     <ol>
       {#each kind.recovery as one (one)}<li>{one}</li>{/each}
     </ol>
-    {#if kind.check}<p class="check">Before it closes: {kind.check}</p>{/if}
+    {#if kind.check}<p class="check">{say('mishap-panel-before-closes', { check: kind.check })}</p>{/if}
     <div class="foot">
-      <label><span>What happened</span><input bind:value={words} name="mishap-words" maxlength="400" /></label>
-      <Button kind="main" onclick={note} key="W">Put it into the record</Button>
-      <Button onclick={() => (chosen = null)} key="Esc">Back</Button>
+      <label
+        ><span>{say('mishap-panel-what-happened')}</span><input
+          bind:value={words}
+          name="mishap-words"
+          maxlength="400"
+        /></label
+      >
+      <Button kind="main" onclick={note} key="W">{say('mishap-panel-put-into-record')}</Button>
+      <Button onclick={() => (chosen = null)} key="Esc">{say('mishap-panel-back')}</Button>
     </div>
   {:else}
-    <h2>What went wrong?</h2>
+    <h2>{say('mishap-panel-what-went-wrong')}</h2>
     <div class="kinds">
       {#each kinds as one, i (one.name)}
         <button type="button" onclick={() => (chosen = one.name)}><kbd>{i + 1}</kbd>{one.words}</button>
       {/each}
     </div>
-    <Button onclick={onclose} key="Esc">Nothing, back</Button>
+    <Button onclick={onclose} key="Esc">{say('mishap-panel-nothing-back')}</Button>
   {/if}
 </section>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // The first power-on, check by check. Each is "not looked at" until somebody has; boot, fans and temperatures have to
   // be, the rest goes into the record as not checked.
   import type { BenchJob } from '../../lib/bench/bench.svelte';
@@ -15,10 +16,10 @@
   }
   let { at, large = false, onswitched }: Props = $props();
   const STATES = [
-    { value: 'unchecked', label: 'not looked at' },
+    { value: 'unchecked', label: say('power-check-not-looked-at') },
     { value: 'fine', label: 'fine' },
     { value: 'fails', label: 'fails' },
-    { value: 'none', label: 'has none' },
+    { value: 'none', label: say('power-check-has-none') },
   ];
   const must = $derived(benchWords.table?.looked_at ?? []);
   // What tells whether the die lives stands first.
@@ -50,7 +51,7 @@
     {#each checks as check (check.name)}
       <li class:fails={full[check.name] === 'fails'}>
         <span
-          >{check.words}{#if must.includes(check.name)}<small>has to be looked at</small>{/if}</span
+          >{check.words}{#if must.includes(check.name)}<small>{say('power-check-has-to-be-looked')}</small>{/if}</span
         >
         <span class="states" role="radiogroup" aria-label={check.words}>
           {#each STATES as one (one.value)}
@@ -69,29 +70,36 @@
     {/each}
   </ul>
   <div class="foot">
-    <TextField label="Time to boot" name="boot_s" numeric unit="s" bind:value={boot} hint="empty when not timed" />
+    <TextField
+      label={say('power-check-time-to-boot')}
+      name="boot_s"
+      numeric
+      unit="s"
+      bind:value={boot}
+      hint={say('power-check-empty-when-not-timed')}
+    />
     {#if !large}
       <Button kind="main" onclick={() => confirm()}
         >{failing.length
-          ? `Note it: ${failing.length} fail${failing.length === 1 ? 's' : ''}`
+          ? say('power-check-note-fail', { count: failing.length })
           : unseen.length
-            ? `Note it: ${unseen.length} not looked at`
-            : 'Looked at each: all fine'}</Button
+            ? say('power-check-note-not-looked-at', { count: unseen.length })
+            : say('power-check-looked-at-each-all')}</Button
       >
     {/if}
   </div>
   {#if missing.length}
     <p class="missing" class:told role={told ? 'alert' : undefined}>
-      Look first: {missing.map((c) => c.words.toLowerCase()).join(', ')}.
+      {say('power-check-look-first', { join: missing.map((c) => c.words.toLowerCase()).join(', ') })}
     </p>
   {/if}
   {#if causes.length}
     <div class="causes">
-      <h3>Likely, most likely first</h3>
+      <h3>{say('power-check-likely-most-likely-first')}</h3>
       <ol>
         {#each causes as cause, i (i)}
           <li class:own={cause.from_map}>
-            {cause.text}{#if cause.from_map}<small>from this device’s map</small>{/if}
+            {cause.text}{#if cause.from_map}<small>{say('power-check-from-this-devices-map')}</small>{/if}
           </li>
         {/each}
       </ol>

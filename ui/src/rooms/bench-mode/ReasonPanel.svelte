@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // A reason in words: a number takes one that is often true, or one types. Gloves, foot switch and keyboard alike.
   import { onMount, untrack } from 'svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -45,11 +46,11 @@
   </div>
   <div class="own">
     <label>
-      <span>In your words</span>
+      <span>{say('reason-panel-in-your-words')}</span>
       <input bind:this={field} bind:value={words} maxlength="400" name="words" autocomplete="off" />
     </label>
     <Button kind="main" disabled={!enough} onclick={() => onsay(words.trim())} key="Enter">{verb}</Button>
-    <Button onclick={oncancel} key="Esc">Back</Button>
+    <Button onclick={oncancel} key="Esc">{say('mishap-panel-back')}</Button>
   </div>
 </section>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // A rule is in the way: what it is, what comes first, and a way to tell that it has happened already.
   import type { Guard } from '../../lib/bench/types';
   import Button from '../../lib/parts/Button.svelte';
@@ -12,14 +13,16 @@
   let { guard, first, onfirst, onhappened }: Props = $props();
 </script>
 
-<div class="rule" role="alertdialog" aria-label="A rule is in the way">
+<div class="rule" role="alertdialog" aria-label={say('rule-panel-rule-in-way')}>
   <div>
     <h2>{guard.reason}</h2>
     <p>{guard.remedy}</p>
   </div>
   <div class="keys">
-    <Button kind="main" key="Enter" onclick={onfirst}>{first ? `First: step ${first}` : 'Back to the step'}</Button>
-    {#if !guard.hard}<Button key="W" onclick={onhappened}>It has happened: record it</Button>{/if}
+    <Button kind="main" key="Enter" onclick={onfirst}
+      >{first ? say('rule-panel-first-step', { first }) : say('rule-panel-back-to-step')}</Button
+    >
+    {#if !guard.hard}<Button key="W" onclick={onhappened}>{say('bench-mode-has-happened-record')}</Button>{/if}
   </div>
 </div>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // What is seen, part by part, each state with a drawing to compare with; what follows for the plan stands below.
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { benchWords } from '../../lib/bench/bench.svelte';
@@ -33,7 +34,7 @@
 
 <div class:compact>
   {#if compact}
-    <div class="tabs" role="tablist" aria-label="Parts to look at">
+    <div class="tabs" role="tablist" aria-label={say('seen-picker-parts-to-look-at')}>
       {#each parts as one, i (one.part)}
         <button
           type="button"
@@ -73,19 +74,19 @@
           {#if found.get(one.part)?.photo}
             <img
               src="/api/photos/{found.get(one.part)?.photo}?size=small"
-              alt="{one.words}, as it was seen"
+              alt={say('seen-picker-as-was-seen', { words: one.words })}
               width="96"
               height="72"
               loading="lazy"
             />
           {/if}
           <label class="file">
-            {found.get(one.part)?.photo ? 'Another photo' : 'Photo of it'}
+            {found.get(one.part)?.photo ? say('seen-picker-another-photo') : say('seen-picker-photo')}
             <input
               type="file"
               accept="image/jpeg,image/png,image/webp"
               capture="environment"
-              aria-label="Photo: {one.words}"
+              aria-label={say('seen-picker-photo-2', { words: one.words })}
               onchange={(e) => void photograph(e, one.part, String(here))}
             />
           </label>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // What stands beside a step: the map with its order and tray, the things to look at, or its photos.
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import type { Bench, Step } from '../../lib/bench/types';
@@ -33,10 +34,10 @@
       {order}
       faint={(p) => mine.size > 0 && !mine.has(p.id)}
       onplace={(p) => at.do(p.is_out ? 'place_in' : 'place_out', { place: p.id })}
-      label="Map: {order.length} places of this step in their order"
+      label={say('side-pane-map-places-this-step', { count: order.length })}
     />
     {#if tray.length}
-      <ul class="tray" aria-label="Tray">
+      <ul class="tray" aria-label={say('side-pane-tray')}>
         {#each tray as c (c.letter)}
           <li>
             <svg viewBox="-30 -30 60 60" width="52" height="52" aria-hidden="true"
@@ -45,10 +46,10 @@
             <span><b>{c.here} × {c.letter}</b><small>{c.words}</small></span>
           </li>
         {/each}
-        <li class="count"><b>{outCount} of {mine.size} out</b></li>
+        <li class="count"><b>{say('side-pane-out', { out_count: outCount, size: mine.size })}</b></li>
       </ul>
     {:else if !mine.size}
-      <p class="quiet">Nothing is mapped here yet. In Open, tap the screws in as they come out.</p>
+      <p class="quiet">{say('side-pane-nothing-mapped-here-yet')}</p>
     {/if}
   {:else if step.shows === 'seen'}
     <SeenPicker {at} compact />
@@ -58,7 +59,7 @@
       {#each photos as photo (photo.photo)}
         <img
           src="/api/photos/{photo.photo}?size=small"
-          alt="Taken at this step"
+          alt={say('side-pane-taken-at-this-step')}
           loading="lazy"
           width="160"
           height="120"
@@ -66,7 +67,7 @@
       {/each}
     </div>
   {:else if step.photo && step.shows !== 'seen'}
-    <p class="wanted">A photo belongs here: <kbd>P</kbd> or the key below.</p>
+    <p class="wanted">{say('side-pane-photo-belongs-here')} <kbd>P</kbd> {say('side-pane-or-key-below')}</p>
   {/if}
 </aside>
 

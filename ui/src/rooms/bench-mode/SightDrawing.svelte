@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // A drawing to compare with, of a part in a state. Drawn from few strokes so that it reads at arm's length.
   interface Props {
     part: string;
@@ -57,7 +58,13 @@
     <rect class={seen === 'copper' ? 'copper' : 'metal'} x="14" y="14" width="72" height="44" rx="3" />
     {#if seen === 'nickel'}<path class="shine" d="M24 50L56 20M40 52L70 24" />{/if}
     {#if seen === 'aluminium'}<path class="line" d="M20 22H80M20 30H80M20 38H80M20 46H80" />{/if}
-    <text x="50" y="42">{seen === 'copper' ? 'Cu' : seen === 'nickel' ? 'Ni' : 'Al'}</text>
+    <text x="50" y="42"
+      >{seen === 'copper'
+        ? say('sight-drawing-cu')
+        : seen === 'nickel'
+          ? say('sight-drawing-ni')
+          : say('sight-drawing-al')}</text
+    >
   {:else if part === 'surroundings'}
     <rect class="die" x="36" y="22" width="28" height="28" />
     {#if seen !== 'parts_none' && !seen.includes('aluminium')}
@@ -66,7 +73,8 @@
       {/each}
     {/if}
     {#if seen === 'coat_whole'}<path class="coat" d="M14 10H86V62H14ZM33 19V53H67V19Z" fill-rule="evenodd" />{/if}
-    {#if seen === 'aluminium'}<rect class="metal" x="74" y="12" width="18" height="48" /><text x="83" y="40">Al</text
+    {#if seen === 'aluminium'}<rect class="metal" x="74" y="12" width="18" height="48" /><text x="83" y="40"
+        >{say('sight-drawing-al')}</text
       >{/if}
     {#if seen === 'no_aluminium'}<path class="turn" d="M74 36L80 43L92 27" />{/if}
   {:else if part === 'pads'}

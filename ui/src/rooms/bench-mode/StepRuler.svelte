@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // All steps as the edge of a ruler: long thick ticks are done, hollow ones skipped, the owl's colour is here.
   import type { Step } from '../../lib/bench/types';
 
@@ -8,7 +9,12 @@
     onjump: (index: number) => void;
   }
   let { steps, here, onjump }: Props = $props();
-  const NAMES: Record<string, string> = { open: 'Open', clean: 'Clean', fit: 'Fit', close: 'Close' };
+  const NAMES: Record<string, string> = {
+    open: say('step-ruler-open'),
+    clean: say('step-ruler-clean'),
+    fit: say('step-ruler-fit'),
+    close: say('step-ruler-close'),
+  };
 </script>
 
 <ol>
@@ -22,7 +28,11 @@
         class:done={step.outcome?.how === 'done'}
         class:skipped={step.outcome?.how === 'skipped'}
         class:here={i === here}
-        aria-label="Step {i + 1}: {step.text}{step.outcome ? `, ${step.outcome.how}` : ''}"
+        aria-label={say('step-ruler-step-no', {
+          i: i + 1,
+          text: step.text,
+          how: step.outcome?.how,
+        })}
         aria-current={i === here ? 'step' : undefined}
         onclick={() => onjump(i)}
       >

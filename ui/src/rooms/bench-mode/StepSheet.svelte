@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // One step in a size to read from where one stands.
   import { minutesWords } from '../../lib/bench/clock';
   import type { Step } from '../../lib/bench/types';
@@ -10,13 +11,18 @@
     wide: boolean;
   }
   let { step, number, of, wide }: Props = $props();
-  const STAGES: Record<string, string> = { open: 'Open', clean: 'Clean', fit: 'Fit', close: 'Close' };
+  const STAGES: Record<string, string> = {
+    open: say('step-ruler-open'),
+    clean: say('step-ruler-clean'),
+    fit: say('step-ruler-fit'),
+    close: say('step-ruler-close'),
+  };
   const why = $derived(step.why && (/[.!?:]$/.test(step.why) ? step.why : `${step.why}.`));
 </script>
 
 <article class:wide aria-live="polite" aria-atomic="true">
   <p class="over">
-    {STAGES[step.stage]} · step {number} of {of}
+    {say('step-sheet-step', { stage: STAGES[step.stage], number, of })}
     {#if step.outcome}<strong>{step.outcome.how === 'done' ? '✓ done' : '○ skipped'}</strong>{/if}
   </p>
   <h1>{step.text}</h1>
@@ -24,15 +30,15 @@
   {#if step.material || step.tool || step.wait}
     <dl>
       {#if step.material}<div class="material">
-          <dt>Material and dose</dt>
+          <dt>{say('step-sheet-material-and-dose')}</dt>
           <dd>{step.material}</dd>
         </div>{/if}
       {#if step.tool}<div>
-          <dt>Tool</dt>
+          <dt>{say('step-sheet-tool')}</dt>
           <dd>{step.tool}</dd>
         </div>{/if}
       {#if step.wait}<div>
-          <dt>Then wait</dt>
+          <dt>{say('step-sheet-then-wait')}</dt>
           <dd>{minutesWords(step.wait_min)}</dd>
         </div>{/if}
     </dl>
@@ -48,7 +54,7 @@
   {#if step.asks && step.outcome?.how === 'done'}
     <p class="why">
       {step.outcome.value === null || step.outcome.value === undefined
-        ? 'As planned, not weighed.'
+        ? say('step-sheet-as-planned-not-weighed')
         : `${step.asks.words}: ${step.outcome.value} ${step.asks.unit}.`}
     </p>
   {/if}

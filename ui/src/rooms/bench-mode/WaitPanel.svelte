@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // A clock of one's own: by number with its usual length, or any that makes sense. It runs on the server.
   import { onMount } from 'svelte';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
@@ -6,7 +7,7 @@
   import { minutesWords } from '../../lib/bench/clock';
   import { parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
 
   interface Props {
     at: BenchJob;
@@ -27,13 +28,20 @@
     if (!kind) return;
     const own = wanted !== null && !Number.isNaN(wanted) ? wanted : kind.minutes;
     if (own < kind.least_min || own > kind.most_min) {
-      say(`${kind.words}: ${minutesWords(kind.least_min)} to ${minutesWords(kind.most_min)} make sense.`, {
-        tone: 'wrong',
-      });
+      toast(
+        say('wait-panel-to-make-sense', {
+          words: kind.words,
+          least_min: minutesWords(kind.least_min),
+          most_min: minutesWords(kind.most_min),
+        }),
+        {
+          tone: 'wrong',
+        },
+      );
       return;
     }
     at.do('wait_started', { wait: name, minutes: own, ...(step ? { step } : {}) });
-    say(`${kind.words}: the clock runs for ${minutesWords(own)}.`);
+    toast(say('wait-panel-clock-runs-for', { words: kind.words, own: minutesWords(own) }));
     onclose();
   }
 
@@ -52,8 +60,8 @@
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
-<section bind:this={box} tabindex="-1" aria-label="Start a clock" onkeydown={keys}>
-  <h2>Start a clock</h2>
+<section bind:this={box} tabindex="-1" aria-label={say('bench-mode-start-clock')} onkeydown={keys}>
+  <h2>{say('bench-mode-start-clock')}</h2>
   <div class="kinds">
     {#each kinds as kind, i (kind.name)}
       <button type="button" onclick={() => start(kind.name)}
@@ -63,13 +71,13 @@
   </div>
   <div class="foot">
     <label
-      ><span>Other length, in minutes</span><input
+      ><span>{say('wait-panel-other-length-in-minutes')}</span><input
         bind:value={minutes}
         inputmode="decimal"
         name="wait-minutes"
       /></label
     >
-    <Button onclick={onclose} key="Esc">Back</Button>
+    <Button onclick={onclose} key="Esc">{say('mishap-panel-back')}</Button>
   </div>
 </section>
 

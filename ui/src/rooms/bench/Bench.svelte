@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { onMount } from 'svelte';
   import { client, Problem, take, type Job } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';
@@ -27,33 +28,39 @@
 
   onMount(() => {
     void load();
-    return offer([{ key: 'Enter', words: 'Open the next step', run: () => next && go(stageToOpen(next)) }]);
+    return offer([{ key: 'Enter', words: say('bench-open-next-step'), run: () => next && go(stageToOpen(next)) }]);
   });
 </script>
 
-<h1 class="off-screen">Bench</h1>
+<h1 class="off-screen">{say('bench-bench')}</h1>
 {#if trouble}
   <Notice tone="care"
-    >{trouble}{#snippet actions()}<Button onclick={() => void load()}>Try again</Button>{/snippet}</Notice
+    >{trouble}{#snippet actions()}<Button onclick={() => void load()}>{say('bench-try-again')}</Button
+      >{/snippet}</Notice
   >
 {:else if jobs && !jobs.length}
   <section class="empty">
-    <h2>The bench is clear</h2>
-    <p class="quiet">Take a device in: say what the customer says, then drop its log and see where the heat stops.</p>
-    <Button kind="main" href="/jobs/new" key="n">Take a device in</Button>
+    <h2>{say('bench-bench-clear')}</h2>
+    <p class="quiet">{say('bench-take-device-in-say')}</p>
+    <Button kind="main" href="/jobs/new" key="n">{say('bench-take-device-in')}</Button>
   </section>
 {:else if jobs}
   {#if next}
     <section class="next">
       <div>
-        <p class="over">Next for your hands</p>
+        <p class="over">{say('bench-next-for-your-hands')}</p>
         <h2>{next.next_step}</h2>
         <p class="quiet">
-          {next.symptom ? `“${next.symptom}”` : 'No symptom noted'} · {next.customer_name} · job {next.number}
+          {say('bench-no-no-symptom-noted', {
+            symptom: !!next.symptom,
+            symptom_2: next.symptom,
+            customer_name: next.customer_name,
+            number: next.number,
+          })}
         </p>
         <div class="actions">
-          <Button kind="main" href={stageToOpen(next)} key="Enter">Open the step</Button>
-          <Button href="/jobs/new" key="n">Take a device in</Button>
+          <Button kind="main" href={stageToOpen(next)} key="Enter">{say('bench-open-step')}</Button>
+          <Button href="/jobs/new" key="n">{say('bench-take-device-in')}</Button>
         </div>
       </div>
       <Owl before={next.glance_before} after={next.glance_after} verdict={next.verdict} size={160} />
@@ -63,7 +70,9 @@
   <ul>
     {#each jobs as job (job.id)}<li><BenchRow {job} /></li>{/each}
   </ul>
-  <p class="foot quiet">{jobs.length} devices on the bench. <a href="/jobs">All jobs, with those handed over</a></p>
+  <p class="foot quiet">
+    {say('bench-devices-on-bench', { count: jobs.length })} <a href="/jobs">{say('bench-all-jobs-with-those')}</a>
+  </p>
 {/if}
 
 <style>

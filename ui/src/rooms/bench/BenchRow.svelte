@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import type { Job } from '../../lib/api';
   import Owl from '../../lib/glyphs/Owl.svelte';
   import { railStage, STAGES } from '../../lib/words';
@@ -20,7 +21,7 @@
   </span>
   <span class="track" aria-hidden="true">
     {#if stopped}
-      <span class="barred">Stopped for safety</span>
+      <span class="barred">{say('bench-row-stopped-for-safety')}</span>
     {:else}
       {#each STAGES as stage, i (stage.id)}
         <span class="step" class:done={job.done.includes(stage.id)} class:here={i === at}>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // The clocks of all jobs as lengths on one line: how far each has run, what it is, whose it is.
   import { remaining } from '../../lib/bench/clock';
   import { waits } from '../../lib/bench/waits.svelte';
@@ -13,8 +14,8 @@
 </script>
 
 {#if rows.length}
-  <section aria-label="Waits that run">
-    <h2>Meanwhile</h2>
+  <section aria-label={say('wait-strip-waits-that-run')}>
+    <h2>{say('wait-strip-meanwhile')}</h2>
     <ul>
       {#each rows as row (row.id)}
         <li class:over={row.left <= 0}>
@@ -22,7 +23,7 @@
             <span class="who"><strong>{row.model}</strong> <span class="quiet">{row.number}</span></span>
             <span class="what">{row.words}</span>
             <span class="run" aria-hidden="true"><i style:width="{100 * row.share}%"></i></span>
-            <b>{row.left > 0 ? `${remaining(row.left)} left` : 'over, go on'}</b>
+            <b>{row.left > 0 ? `${remaining(row.left)} left` : say('wait-strip-over-go-on')}</b>
           </a>
         </li>
       {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // Clean: what is seen, each with a drawing; what follows for the plan; and the steps of this stage.
   import { client, Problem, take, type Job, type Plan } from '../../lib/api';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
@@ -41,21 +42,25 @@
   const said = $derived.by(() => {
     if (!was || !is) return '';
     const [a, b] = [was.die_c.median, is.die_c.median];
-    if (Math.abs(a - b) < 0.5) return `The prediction stays at ${fixed(b, 0)} °C.`;
-    return `What was seen moves the prediction from ${fixed(a, 0)} to ${fixed(b, 0)} °C.`;
+    if (Math.abs(a - b) < 0.5) return say('clean-page-prediction-stays-at-c', { b: fixed(b, 0) });
+    return say('clean-page-what-was-seen-moves', { a: fixed(a, 0), b: fixed(b, 0) });
   });
 </script>
 
-<h2>Clean: look first, then clean</h2>
+<h2>{say('clean-page-clean-look-first-then')}</h2>
 {#if bench && !bench.begun}
   <BeginList {at} jobId={job.id} />
 {:else if bench}
   {#if is}
     <section class="plan" class:barred={barred.length} aria-live="polite">
-      <p><strong>Planned: {is.words}.</strong> {said}</p>
+      <p><strong>{say('clean-page-planned', { words: is.words })}</strong> {said}</p>
       {#each barred as gate (gate.rule)}<p class="halt">{gate.reason} {gate.remedy}</p>{/each}
-      {#if barred.length && best && best.key !== is.key}<p>First in the plan now: {best.words}.</p>{/if}
-      <Button href="/jobs/{job.id}/plan">{barred.length ? 'Decide anew in Plan' : 'See the plan'}</Button>
+      {#if barred.length && best && best.key !== is.key}<p>
+          {say('clean-page-first-in-plan-now', { words: best.words })}
+        </p>{/if}
+      <Button href="/jobs/{job.id}/plan"
+        >{barred.length ? say('clean-page-decide-anew-in-plan') : say('clean-page-see-plan')}</Button
+      >
     </section>
   {/if}
   <SeenPicker {at} />

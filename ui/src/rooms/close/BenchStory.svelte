@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // What did not go as planned, told as what it is, with the check that it asked for.
   import type { Bench } from '../../lib/bench/types';
 
@@ -11,18 +12,29 @@
 
 {#if bench.breaches.length || bench.mishaps.length || bench.notes.length}
   <section>
-    <h3>What happened on the way</h3>
+    <h3>{say('bench-story-what-happened-on-way')}</h3>
     <ul>
       {#each bench.breaches as one (one.id)}
         <li class="breach">
-          <strong>{one.reason}</strong> Told by {one.by} at {time(one.at)}: “{one.words}”.
-          {one.checked ? `Checked: ${one.checked}.` : `To check: ${one.check}`}
+          <strong>{one.reason}</strong>
+          {say('bench-story-told-by-at-no', {
+            by: one.by,
+            at: time(one.at),
+            words: one.words,
+            checked: !!one.checked,
+            checked_2: one.checked,
+            check: one.check,
+          })}
         </li>
       {/each}
       {#each bench.mishaps as one (one.id)}
         <li class="mishap">
           <strong>{one.title}</strong>{one.words ? `: “${one.words}”` : ''}, {one.by}, {time(one.at)}.
-          {one.checked ? `Checked: ${one.checked}.` : one.check ? `To check: ${one.check}` : ''}
+          {one.checked
+            ? say('bench-story-checked', { checked: one.checked })
+            : one.check
+              ? say('bench-story-to-check', { check: one.check })
+              : ''}
         </li>
       {/each}
       {#each bench.notes as one (`${one.at}${one.words}`)}<li>{one.words} ({one.by})</li>{/each}

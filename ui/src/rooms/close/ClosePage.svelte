@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // Close: the count, the order to tighten, the first power-on, what is still open, and what is kept for the model.
   import { client, Problem, take, type Job } from '../../lib/api';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
@@ -7,7 +8,7 @@
   import Button from '../../lib/parts/Button.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { go } from '../../lib/router.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import BeginList from '../bench-mode/BeginList.svelte';
   import CountAndClose from '../bench-mode/CountAndClose.svelte';
   import PowerCheck from '../bench-mode/PowerCheck.svelte';
@@ -41,15 +42,21 @@
     try {
       const model = await take(client.PUT('/api/jobs/{job_id}/model', { params: { path: { job_id: job.id } } }));
       saved = model.id;
-      say(`Kept for ${model.model}: ${model.places.length} places, ${model.steps.length} own steps.`);
+      toast(
+        say('close-page-kept-for-places-own', {
+          model: model.model,
+          count: model.places.length,
+          count_2: model.steps.length,
+        }),
+      );
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      say(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
     }
   }
 </script>
 
-<h2>Close: count in equals count out</h2>
+<h2>{say('close-page-close-count-in-equals')}</h2>
 {#if bench && !bench.begun}
   <BeginList {at} jobId={job.id} />
 {:else if bench}
@@ -62,16 +69,17 @@
           outline={bench.outline || null}
           order={cooler?.tighten ?? []}
           onplace={(p) => at.do(p.is_out ? 'place_in' : 'place_out', { place: p.id })}
-          label="Map with the order to tighten"
+          label={say('close-page-map-with-order-to')}
         />
         <p class="quiet below">
-          {#if cooler}Order for the {cooler.words}, {cooler.by_number
-              ? 'by the printed numbers'
-              : 'a diagonal from the positions'}.
-            {bench.passes.map((p) => p.words).join('. ')}.{/if}
+          {#if cooler}{say('close-page-order-for', {
+              words: cooler.words,
+              by_number: !!cooler.by_number,
+              join: bench.passes.map((p) => p.words).join('. '),
+            })}{/if}
         </p>
       {:else}
-        <p class="quiet">Nothing is on the map, so nothing can be counted. Screws are mapped in Open.</p>
+        <p class="quiet">{say('close-page-nothing-on-map-so')}</p>
       {/if}
     </div>
     <div>
@@ -83,14 +91,14 @@
           noteOver();
         }}
       >
-        <TextField label="Left over in the tray" name="leftover" numeric bind:value={over} />
+        <TextField label={say('close-page-left-over-in-tray')} name="leftover" numeric bind:value={over} />
         <TextField
-          label="Where they come from"
+          label={say('close-page-where-they-come-from')}
           name="leftover-words"
           bind:value={overWords}
-          hint="empty while not known"
+          hint={say('close-page-empty-while-not-known')}
         />
-        <Button type="submit">Note it</Button>
+        <Button type="submit">{say('close-page-note')}</Button>
       </form>
     </div>
   </div>
@@ -99,22 +107,25 @@
   </section>
   {#if powerOpen}
     <section bind:this={powerBox}>
-      <h3>First power-on, before the last screws</h3>
+      <h3>{say('close-page-first-power-on-before')}</h3>
       <PowerCheck {at} />
     </section>
   {/if}
   <StageSteps {at} stage="close" onpower={() => powerBox?.scrollIntoView({ block: 'center' })} />
   <BenchStory {bench} />
   <section class="keep">
-    <h3>Keep for the next {job.model}</h3>
+    <h3>{say('close-page-keep-for-next', { model: job.model })}</h3>
     <p class="quiet">
-      Map, outline, own steps, dies and gaps. {bench.hands_min === null
-        ? ''
-        : `Hands so far ${fixed(bench.hands_min, 0)} min, waiting ${fixed(bench.waited_min, 0)} min.`}
+      {say('close-page-map-outline-own-steps', {
+        hands_min: bench.hands_min === null ? null : fixed(bench.hands_min, 0),
+        waited_min: fixed(bench.waited_min ?? 0, 0),
+      })}
     </p>
     <div class="row">
-      <Button onclick={() => void keep()}>Save to the model</Button>
-      {#if saved || bench.model_id}<Button href="/models/{saved || bench.model_id}">Open the model</Button>{/if}
+      <Button onclick={() => void keep()}>{say('close-page-save-to-model')}</Button>
+      {#if saved || bench.model_id}<Button href="/models/{saved || bench.model_id}"
+          >{say('close-page-open-model')}</Button
+        >{/if}
     </div>
   </section>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Schemas } from '../../lib/api';
   import Pick from '../../lib/parts/Pick.svelte';
@@ -10,23 +11,23 @@
   }
   let { channels, onmap }: Props = $props();
   const options = [
-    { value: '', label: 'no role' },
+    { value: '', label: say('column-table-no-role') },
     ...Object.entries(ROLES).map(([value, label]) => ({ value, label })),
   ];
   const sorted = $derived([...channels].sort((a, b) => Number(!!b.role) - Number(!!a.role)));
 
   function sure(confidence: number): string {
-    if (confidence >= 1) return 'set by hand';
-    return confidence >= 0.75 ? 'sure' : 'please check';
+    if (confidence >= 1) return say('column-table-set-by-hand');
+    return confidence >= 0.75 ? 'sure' : say('column-table-please-check');
   }
 </script>
 
 <DataTable>
   <thead>
     <tr
-      ><th scope="col">Column in the file</th><th scope="col">Unit</th><th scope="col">Understood as</th><th scope="col"
-        >How sure</th
-      ></tr
+      ><th scope="col">{say('column-table-column-in-file')}</th><th scope="col">{say('column-table-unit')}</th><th
+        scope="col">{say('column-table-understood-as')}</th
+      ><th scope="col">{say('column-table-how-sure')}</th></tr
     >
   </thead>
   <tbody>
@@ -37,14 +38,14 @@
         <td>
           {#if channel.numeric}
             <Pick
-              label="Role of {channel.header}"
+              label={say('column-table-role', { header: channel.header })}
               name="role"
               bare
               bind:value={() => channel.role ?? '', (v) => onmap(channel.header, v || null)}
               {options}
             />
           {:else}
-            <span class="quiet">text, kept</span>
+            <span class="quiet">{say('column-table-text-kept')}</span>
           {/if}
         </td>
         <td class="quiet">{channel.role ? sure(channel.confidence) : ''}</td>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Schemas } from '../../lib/api';
 
@@ -13,8 +14,10 @@
 <DataTable>
   <thead>
     <tr
-      ><th scope="col">Condition</th><th scope="col" class="before">before</th><th scope="col" class="after">after</th
-      ><th scope="col">so it is</th></tr
+      ><th scope="col">{say('condition-table-condition')}</th><th scope="col" class="before"
+        >{say('condition-table-before')}</th
+      ><th scope="col" class="after">{say('condition-table-after')}</th><th scope="col">{say('condition-table-so')}</th
+      ></tr
     >
   </thead>
   <tbody>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { untrack } from 'svelte';
   import { client, Problem, take, type Run, type SideName } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
@@ -8,7 +9,7 @@
   import Choice from '../../lib/parts/Choice.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
 
   interface Props {
     jobId: string;
@@ -80,7 +81,7 @@
       result_frame_rate: parseNumber(form.result_frame_rate),
     };
     for (const [key, value] of Object.entries(numbers))
-      if (Number.isNaN(value)) errors[key] = 'This is no number. Leave it empty if it is not known.';
+      if (Number.isNaN(value)) errors[key] = say('conditions-form-this-no-number-leave');
     if (Object.keys(errors).length) return;
     busy = true;
     try {
@@ -91,7 +92,7 @@
       dropDraft(draftKey);
       await onrun(kept);
       form = formOf(kept);
-      say('Conditions saved.');
+      toast(say('conditions-form-conditions-saved'));
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       errors = error.fields;
@@ -108,11 +109,19 @@
     void save();
   }}
 >
-  <h3>How it was run</h3>
+  <h3>{say('conditions-form-how-was-run')}</h3>
   <div class="grid">
-    <TextField label="Room" name="room_c" numeric unit="°C" bind:value={form.room_c} error={errors.room_c} needed />
     <TextField
-      label="Duration"
+      label={say('conditions-form-room')}
+      name="room_c"
+      numeric
+      unit="°C"
+      bind:value={form.room_c}
+      error={errors.room_c}
+      needed
+    />
+    <TextField
+      label={say('conditions-form-duration')}
       name="duration_min"
       numeric
       unit="min"
@@ -120,17 +129,17 @@
       error={errors.duration_min}
     />
     <TextField
-      label="Load"
+      label={say('conditions-form-load')}
       name="load_recipe"
       wide
       bind:value={form.load_recipe}
       error={errors.load_recipe}
       suggestions={suggestions.of('load_recipe')}
       onfocus={() => void suggestions.ask('load_recipe')}
-      hint="Program, scene or benchmark, so that After can repeat it"
+      hint={say('conditions-form-program-scene-or-benchmark')}
     />
     <TextField
-      label="Fan setting"
+      label={say('conditions-form-fan-setting')}
       name="fan_setting"
       bind:value={form.fan_setting}
       error={errors.fan_setting}
@@ -138,7 +147,7 @@
       onfocus={() => void suggestions.ask('fan_setting')}
     />
     <TextField
-      label="Power profile"
+      label={say('conditions-form-power-profile')}
       name="power_profile"
       bind:value={form.power_profile}
       error={errors.power_profile}
@@ -146,47 +155,52 @@
       onfocus={() => void suggestions.ask('power_profile')}
     />
     <TextField
-      label="Placement"
+      label={say('conditions-form-placement')}
       name="placement"
       wide
       bind:value={form.placement}
       error={errors.placement}
       suggestions={suggestions.of('placement')}
       onfocus={() => void suggestions.ask('placement')}
-      hint="Stand, lap, dock, lid, cooling mat, cover off"
+      hint={say('conditions-form-stand-lap-dock-lid')}
     />
     <Choice
-      legend="Start"
+      legend={say('conditions-form-start')}
       name="start"
       wide
       bind:value={form.start}
       options={[
-        { value: '', label: 'Not known' },
-        { value: 'cold', label: 'Cold' },
-        { value: 'warm', label: 'Warm' },
+        { value: '', label: say('conditions-form-not-known') },
+        { value: 'cold', label: say('conditions-form-cold') },
+        { value: 'warm', label: say('conditions-form-warm') },
       ]}
     />
-    <TextField label="Firmware" name="firmware" bind:value={form.firmware} error={errors.firmware} />
     <TextField
-      label="Tuning"
+      label={say('conditions-form-firmware')}
+      name="firmware"
+      bind:value={form.firmware}
+      error={errors.firmware}
+    />
+    <TextField
+      label={say('conditions-form-tuning')}
       name="tuning"
       bind:value={form.tuning}
       error={errors.tuning}
-      hint="Undervolt, cap, driver"
+      hint={say('conditions-form-undervolt-cap-driver')}
     />
     <TextField
-      label="Fan blades"
+      label={say('conditions-form-fan-blades')}
       name="fan_blades"
       numeric
       bind:value={form.fan_blades}
       error={errors.fan_blades}
-      hint="Of one fan; gives its speed from a recording"
+      hint={say('conditions-form-one-fan-gives-its')}
     />
   </div>
-  <h3>What it scored</h3>
+  <h3>{say('conditions-form-what-scored')}</h3>
   <div class="grid three">
     <TextField
-      label="Score"
+      label={say('conditions-form-score')}
       name="result_score"
       numeric
       unit="points"
@@ -194,7 +208,7 @@
       error={errors.result_score}
     />
     <TextField
-      label="Took"
+      label={say('conditions-form-took')}
       name="result_duration_s"
       numeric
       unit="m:ss"
@@ -202,7 +216,7 @@
       error={errors.result_duration_s}
     />
     <TextField
-      label="Frame rate"
+      label={say('conditions-form-frame-rate')}
       name="result_frame_rate"
       numeric
       unit="1/s"
@@ -214,13 +228,15 @@
     <Notice tone="care" title={trouble.body.detail}>
       {trouble.body.remedy}
       {#snippet actions()}
-        {#if trouble?.body.reason === 'stale'}<Button onclick={onreload}>Load the newer state</Button>{/if}
+        {#if trouble?.body.reason === 'stale'}<Button onclick={onreload}
+            >{say('conditions-form-load-newer-state')}</Button
+          >{/if}
       {/snippet}
     </Notice>
   {/if}
   <footer>
-    <Button kind={changed ? 'main' : 'plain'} type="submit" {busy}>Save the conditions</Button>
-    {#if changed}<span class="quiet">Not saved yet; kept in this browser.</span>{/if}
+    <Button kind={changed ? 'main' : 'plain'} type="submit" {busy}>{say('conditions-form-save-conditions')}</Button>
+    {#if changed}<span class="quiet">{say('conditions-form-not-saved-yet-kept')}</span>{/if}
   </footer>
 </form>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Schemas } from '../../lib/api';
   import { change, clock, differenceUnit, figure, NOT_KNOWN } from '../../lib/format';
@@ -12,8 +13,8 @@
     better: 'better',
     worse: 'worse',
     changed: 'changed',
-    not_shown: 'no difference',
-    not_known: 'not known',
+    not_shown: say('effect-table-no-difference'),
+    not_known: say('effect-table-not-known'),
   };
   const value = (e: Schemas['EffectOut'], v: number | null) =>
     e.before === null && e.after === null
@@ -27,11 +28,11 @@
 <DataTable weight="strong">
   <thead>
     <tr>
-      <th scope="col">What</th>
-      <th scope="col" class="before number">before</th>
-      <th scope="col" class="after number">after</th>
-      <th scope="col" class="number">change ± U</th>
-      <th scope="col">shows</th>
+      <th scope="col">{say('effect-table-what')}</th>
+      <th scope="col" class="before number">{say('condition-table-before')}</th>
+      <th scope="col" class="after number">{say('condition-table-after')}</th>
+      <th scope="col" class="number">{say('effect-table-change-u')}</th>
+      <th scope="col">{say('effect-table-shows')}</th>
     </tr>
   </thead>
   <tbody>

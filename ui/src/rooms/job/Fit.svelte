@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take, type FitItem, type Job, type Option } from '../../lib/api';
@@ -8,7 +9,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import Tick from '../../lib/parts/Tick.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import { AMOUNT_IS, CLEANED, INTERFACES, TARGETS } from '../../lib/words';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { go } from '../../lib/router.svelte';
@@ -66,7 +67,7 @@
   $effect(() =>
     begun || !at.bench
       ? undefined
-      : offer([{ key: 'Enter', words: 'Close the fit and go on', run: () => void save(true) }]),
+      : offer([{ key: 'Enter', words: say('fit-close-fit-and-go'), run: () => void save(true) }]),
   );
   // What the bench has noted as fitted or cleaned shows here at once.
   const told = $derived(at.said?.number ?? 0);
@@ -108,7 +109,7 @@
       }
       if (done) await ondone();
       else await onchange();
-      say(done ? 'Fit closed.' : 'Fit is open again.');
+      toast(done ? say('fit-fit-closed') : say('fit-fit-open-again'));
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       trouble = error;
@@ -123,10 +124,10 @@
       items = (await take(client.DELETE('/api/jobs/{job_id}/fit/items/{item_id}', { params: { path } }))).items;
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      say(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
       return;
     }
-    say(item.lot_id ? 'Taken off the list; the shelf has it back.' : 'Taken off the list.', {
+    toast(item.lot_id ? say('fit-taken-off-list-shelf') : say('fit-taken-off-list'), {
       undo: () => void bringBack(path),
     });
   }
@@ -136,15 +137,15 @@
       items = (await take(client.POST('/api/jobs/{job_id}/fit/items/{item_id}/restore', { params: { path } }))).items;
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      say(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
     }
   }
 </script>
 
-<h2>Fit: what was cleaned, and what went where</h2>
+<h2>{say('fit-fit-what-was-cleaned')}</h2>
 {#if begun}<div class="steps"><StageSteps {at} stage="fit" /></div>{/if}
 <fieldset>
-  <legend>Cleaned</legend>
+  <legend>{say('fit-cleaned')}</legend>
   <div class="ticks">
     {#each Object.entries(CLEANED) as [key, label] (key)}
       <Tick {label} bind:checked={() => form.cleaned[key] ?? false, (v) => (form.cleaned[key] = v)} />
@@ -157,15 +158,14 @@
   {#if sheets.length}<CutPanel jobId={job.id} parts={sheets} onbooked={() => void refresh()} />{/if}
 {/if}
 <section>
-  <h3>Fitted</h3>
+  <h3>{say('fit-fitted')}</h3>
   {#if items.length}
     <DataTable>
       <thead>
         <tr
-          ><th scope="col">Where</th><th scope="col">What</th><th scope="col">Product</th><th scope="col">Lot</th><th
-            scope="col"
-            class="number">Amount</th
-          ><td></td></tr
+          ><th scope="col">{say('fit-where')}</th><th scope="col">{say('effect-table-what')}</th><th scope="col"
+            >{say('fit-product')}</th
+          ><th scope="col">{say('fit-lot')}</th><th scope="col" class="number">{say('fit-amount')}</th><td></td></tr
         >
       </thead>
       <tbody>
@@ -179,8 +179,10 @@
               >{item.amount === null ? '–' : `${item.amount} ${item.amount_unit}${AMOUNT_IS[item.amount_is] ?? ''}`}</td
             >
             <td
-              ><Button kind="bare" label="Take {INTERFACES[item.kind]} off the list" onclick={() => void remove(item)}
-                >✕</Button
+              ><Button
+                kind="bare"
+                label={say('fit-take-off-list', { kind: INTERFACES[item.kind] })}
+                onclick={() => void remove(item)}>✕</Button
               ></td
             >
           </tr>
@@ -188,17 +190,17 @@
       </tbody>
     </DataTable>
   {:else}
-    <p class="quiet">Nothing yet. Name each place that got something new: die, memory, regulators.</p>
+    <p class="quiet">{say('fit-nothing-yet-name-each')}</p>
   {/if}
   <FitItemForm jobId={job.id} onitems={(found) => (items = found)} />
 </section>
 
 <TextField
-  label="What you saw and did"
+  label={say('fit-what-you-saw-and')}
   name="fit_note"
   lines={3}
   bind:value={form.note}
-  hint="Chalk, dust felt, pads torn: the next visit reads it"
+  hint={say('fit-chalk-dust-felt-pads')}
 />
 {#if trouble}
   <div class="gap">
@@ -207,22 +209,24 @@
       {#snippet actions()}
         {#if trouble?.body.reason === 'gate_open'}
           {@const where = job.gates.some((g) => g.stage === 'plan' && !g.acknowledged_by) ? 'plan' : 'intake'}
-          <Button href="/jobs/{job.id}/{where}">{where === 'plan' ? 'To the plan' : 'To the intake'}</Button>
+          <Button href="/jobs/{job.id}/{where}">{where === 'plan' ? say('fit-to-plan') : say('fit-to-intake')}</Button>
         {/if}
-        {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange()}>Load the newer state</Button>{/if}
+        {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange()}
+            >{say('conditions-form-load-newer-state')}</Button
+          >{/if}
       {/snippet}
     </Notice>
   </div>
 {/if}
 <footer>
   {#if begun}
-    <Button kind="main" {busy} onclick={() => void save(job.fit_done)}>Save and go on to Close</Button>
+    <Button kind="main" {busy} onclick={() => void save(job.fit_done)}>{say('fit-save-and-go-on')}</Button>
   {:else}
     <Button kind="main" {busy} key="Enter" onclick={() => void save(true)}
-      >{job.fit_done ? 'Save and go on to After' : 'Done, go on to After'}</Button
+      >{job.fit_done ? say('fit-save-and-go-on-2') : say('fit-done-go-on-to')}</Button
     >
-    {#if job.fit_done}<Button {busy} onclick={() => void save(false)}>Open it again</Button>{:else}
-      <Button href="/jobs/{job.id}/open">Work by the step list</Button>{/if}
+    {#if job.fit_done}<Button {busy} onclick={() => void save(false)}>{say('fit-open-again')}</Button>{:else}
+      <Button href="/jobs/{job.id}/open">{say('fit-work-by-step-list')}</Button>{/if}
   {/if}
 </footer>
 

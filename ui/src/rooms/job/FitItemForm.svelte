@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { onMount } from 'svelte';
   import { client, Problem, take, type FitItem, type Product, type Schemas } from '../../lib/api';
   import { parseNumber } from '../../lib/format';
@@ -17,7 +18,7 @@
   const UNITS = [
     { value: 'g', label: 'g' },
     { value: 'mL', label: 'mL' },
-    { value: 'mm', label: 'mm thick' },
+    { value: 'mm', label: say('fit-item-form-mm-thick') },
     { value: 'pieces', label: 'pieces' },
   ];
   let form = $state({
@@ -55,11 +56,11 @@
     errors = {};
     const amount = parseNumber(form.amount);
     if (Number.isNaN(amount)) {
-      errors.amount = 'This is no number. Leave it empty if it was not weighed.';
+      errors.amount = say('fit-item-form-this-no-number-leave');
       return;
     }
     if (chosen && amount === null) {
-      errors.amount = 'What comes from the shelf is booked by its amount.';
+      errors.amount = say('fit-item-form-what-comes-from-shelf');
       return;
     }
     try {
@@ -89,32 +90,32 @@
   }}
 >
   <Pick
-    label="Where"
+    label={say('fit-where')}
     name="target"
     bind:value={form.target}
     options={Object.entries(TARGETS).map(([value, label]) => ({ value, label }))}
     error={errors.target}
   />
   <Pick
-    label="What"
+    label={say('effect-table-what')}
     name="kind"
     bind:value={form.kind}
     options={Object.entries(INTERFACES).map(([value, label]) => ({ value, label }))}
     error={errors.kind}
   />
   <Pick
-    label="From the shelf"
+    label={say('fit-item-form-from-shelf')}
     name="lot_id"
     bind:value={form.lot_id}
     options={[
-      { value: '', label: lots.length ? 'No, not booked' : 'Nothing of this kind' },
-      ...lots.map(({ p, l }) => ({ value: l.id, label: `${p.name}, lot ${l.code}` })),
+      { value: '', label: lots.length ? say('fit-item-form-no-not-booked') : say('fit-item-form-nothing-this-kind') },
+      ...lots.map(({ p, l }) => ({ value: l.id, label: say('fit-item-form-lot', { name: p.name, code: l.code }) })),
     ]}
     error={errors.lot_id}
   />
   {#if !chosen}
     <TextField
-      label="Product"
+      label={say('fit-product')}
       name="product"
       bind:value={form.product}
       error={errors.product}
@@ -122,7 +123,7 @@
       onfocus={() => void suggestions.ask('product')}
     />
     <TextField
-      label="Lot"
+      label={say('fit-lot')}
       name="lot"
       bind:value={form.lot}
       error={errors.lot}
@@ -131,7 +132,7 @@
     />
   {/if}
   <TextField
-    label="Amount"
+    label={say('fit-amount')}
     name="amount"
     numeric
     unit={chosen ? unit : ''}
@@ -141,7 +142,7 @@
   {#if !chosen}
     <Pick label="in" name="amount_unit" bind:value={form.amount_unit} options={UNITS} error={errors.amount_unit} />
   {/if}
-  <div class="add"><Button type="submit">Add to the list</Button></div>
+  <div class="add"><Button type="submit">{say('fit-item-form-add-to-list')}</Button></div>
 </form>
 
 <style>

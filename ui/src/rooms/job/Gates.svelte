@@ -1,10 +1,11 @@
 <script lang="ts">
+  import { say } from './words';
   import { client, Problem, take, type Job } from '../../lib/api';
   import { day } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
 
   interface Props {
     job: Job;
@@ -24,7 +25,7 @@
         }),
       );
       errors = {};
-      say('Noted with your name and the time.');
+      toast(say('gates-noted-with-your-name'));
       await onchange();
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
@@ -38,7 +39,7 @@
     {@const open = gate.severity === 'acknowledge' && !gate.acknowledged_by}
     <Notice
       tone={gate.severity === 'stop' ? 'halt' : open ? 'care' : 'note'}
-      title={gate.severity === 'stop' ? `Stopped for safety. ${gate.reason}` : gate.reason}
+      title={gate.severity === 'stop' ? say('gates-stopped-for-safety', { reason: gate.reason }) : gate.reason}
     >
       <p>{gate.remedy}</p>
       {#if gate.acknowledged_by}
@@ -51,12 +52,12 @@
           }}
         >
           <TextField
-            label="What was agreed, in words"
+            label={say('gates-what-was-agreed-in')}
             name="words-{gate.rule}"
             bind:value={() => words[gate.rule] ?? '', (v) => (words[gate.rule] = v)}
             error={errors[gate.rule]}
           />
-          <Button type="submit">Acknowledge</Button>
+          <Button type="submit">{say('gates-acknowledge')}</Button>
         </form>
       {/if}
     </Notice>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take, type CustomerRecord, type Job, type Verdict } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
@@ -7,7 +8,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { session } from '../../lib/session.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import Headline from './Headline.svelte';
 
   interface Props {
@@ -54,7 +55,7 @@
     trouble = null;
     const price = parseNumber(form.price);
     if (price !== null && (Number.isNaN(price) || price < 0)) {
-      errors.price_cents = 'This is no price. Leave it empty until it is known.';
+      errors.price_cents = say('hand-over-this-no-price-leave');
       return;
     }
     busy = true;
@@ -71,8 +72,8 @@
       dropDraft(draftKey);
       // Waited for, so that the next write carries the new version.
       await onchange();
-      if (handed && !was) say(`Job ${job.number} is handed over.`, { undo: () => save(false) });
-      else say(handed ? 'Saved.' : was ? 'The hand-over was taken back.' : 'Saved.');
+      if (handed && !was) toast(say('hand-over-job-handed-over', { number: job.number }), { undo: () => save(false) });
+      else toast(handed ? say('hand-over-saved') : was ? say('hand-over-hand-over-was-taken') : say('hand-over-saved'));
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       errors = error.fields;
@@ -86,8 +87,8 @@
 {#if verdict}<Headline {verdict} />{/if}
 <p class="lead quiet">
   {job.handed_over_at
-    ? `Handed over on ${day(job.handed_over_at)}.`
-    : 'What the owner gets: the proof, the price, and the date to come back.'}
+    ? say('hand-over-handed-over-on', { handed_over_at: day(job.handed_over_at) })
+    : say('hand-over-what-owner-gets-proof')}
 </p>
 <form
   onsubmit={(e) => {
@@ -95,19 +96,31 @@
     void save(job.handed_over_at !== null);
   }}
 >
-  <TextField label="Price" name="price" numeric unit={currency} bind:value={form.price} error={errors.price_cents} />
   <TextField
-    label="Next service"
+    label={say('hand-over-price')}
+    name="price"
+    numeric
+    unit={currency}
+    bind:value={form.price}
+    error={errors.price_cents}
+  />
+  <TextField
+    label={say('hand-over-next-service')}
     name="next_service_on"
     type="date"
     bind:value={form.next}
     error={errors.next_service_on}
     hint={record
-      ? `Proposed: ${day(record.proposed_service_on)}, ${record.proposed_service_reason}${record.held_again_on ? `. By its own drift it would be held back from ${day(record.held_again_on)}` : ''}`
+      ? say('hand-over-proposed-no', {
+          proposed_service_on: day(record.proposed_service_on),
+          proposed_service_reason: record.proposed_service_reason,
+          held_again_on: !!record.held_again_on,
+          held_again_on_2: day(record.held_again_on),
+        })
       : ''}
   />
   <TextField
-    label="A word to the owner"
+    label={say('hand-over-word-to-owner')}
     name="handover_note"
     wide
     lines={3}
@@ -115,30 +128,34 @@
     error={errors.handover_note}
   />
   <div class="row">
-    <Button type="submit" {busy}>Save</Button>
-    {#if changed}<span class="quiet">Not saved yet; kept in this browser.</span>{/if}
+    <Button type="submit" {busy}>{say('hand-over-save')}</Button>
+    {#if changed}<span class="quiet">{say('conditions-form-not-saved-yet-kept')}</span>{/if}
   </div>
 </form>
 {#if trouble}
   <Notice tone="care" title={trouble.body.detail}>
     {trouble.body.remedy}
     {#snippet actions()}
-      {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange()}>Load the newer state</Button>{/if}
+      {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange()}
+          >{say('conditions-form-load-newer-state')}</Button
+        >{/if}
     {/snippet}
   </Notice>
 {/if}
 <section>
-  <h3>The record</h3>
+  <h3>{say('hand-over-record')}</h3>
   <div class="row">
-    <Button href="/record/{job.id}">Open the record</Button>
-    <Button href="/api/jobs/{job.id}/record.pdf" download>Record as PDF</Button>
+    <Button href="/record/{job.id}">{say('hand-over-open-record')}</Button>
+    <Button href="/api/jobs/{job.id}/record.pdf" download>{say('hand-over-record-as-pdf')}</Button>
   </div>
 </section>
 <footer>
   {#if job.handed_over_at}
-    <Button {busy} onclick={() => void save(false)}>Take the hand-over back</Button>
+    <Button {busy} onclick={() => void save(false)}>{say('hand-over-take-hand-over-back')}</Button>
   {:else}
-    <Button kind="main" {busy} onclick={() => void save(true)}>Hand {job.model} over</Button>
+    <Button kind="main" {busy} onclick={() => void save(true)}
+      >{say('hand-over-hand-over', { model: job.model })}</Button
+    >
   {/if}
 </footer>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take, type Job } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
@@ -71,10 +72,10 @@
     requestAnimationFrame(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
   }
 
-  onMount(() => offer([{ key: 'Enter', words: 'Save the intake and go on', run: () => void save() }]));
+  onMount(() => offer([{ key: 'Enter', words: say('intake-save-intake-and-go'), run: () => void save() }]));
 
   const known = (yes: string, no: string) => [
-    { value: 'unknown' as const, label: 'Not known' },
+    { value: 'unknown' as const, label: say('conditions-form-not-known') },
     { value: 'yes' as const, label: yes },
     { value: 'no' as const, label: no },
   ];
@@ -87,13 +88,13 @@
 {/if}
 {#if restored}
   <div class="gates">
-    <Notice title="Unsaved typing was brought back.">
+    <Notice title={say('intake-unsaved-typing-was-brought')}>
       {#snippet actions()}
         <Button
           onclick={() => {
             form = { ...saved };
             restored = false;
-          }}>Drop it</Button
+          }}>{say('intake-drop')}</Button
         >
       {/snippet}
     </Notice>
@@ -106,9 +107,9 @@
     void save();
   }}
 >
-  <IntakeSection title="Whose and what">
+  <IntakeSection title={say('intake-whose-and-what')}>
     <TextField
-      label="Customer"
+      label={say('intake-customer')}
       name="customer_name"
       bind:value={form.customer_name}
       error={errors.customer_name}
@@ -118,20 +119,20 @@
       focusFirst={!job}
     />
     <TextField
-      label="How to reach them"
+      label={say('intake-how-to-reach-them')}
       name="customer_contact"
       bind:value={form.customer_contact}
       error={errors.customer_contact}
     />
     <Choice
-      legend="Device"
+      legend={say('intake-device')}
       name="kind"
       wide
       bind:value={form.kind}
       options={Object.entries(KINDS).map(([value, label]) => ({ value: value as IntakeForm['kind'], label }))}
     />
     <TextField
-      label="Maker"
+      label={say('intake-maker')}
       name="maker"
       bind:value={form.maker}
       error={errors.maker}
@@ -139,7 +140,7 @@
       onfocus={() => void suggestions.ask('maker')}
     />
     <TextField
-      label="Model"
+      label={say('intake-model')}
       name="model"
       bind:value={form.model}
       error={errors.model}
@@ -148,7 +149,7 @@
       onfocus={() => void suggestions.ask('model', form.maker)}
     />
     <TextField
-      label="Symptom, in the customer's words"
+      label={say('intake-symptom-in-customers-words')}
       name="symptom"
       wide
       lines={3}
@@ -157,37 +158,42 @@
     />
   </IntakeSection>
   <IntakeLife bind:form {errors} {suggestions} />
-  <IntakeSection title="Before anyone opens it">
-    <Choice legend="Backup done" name="backup_done" bind:value={form.backup_done} options={known('Yes', 'No')} />
+  <IntakeSection title={say('intake-before-anyone-opens')}>
     <Choice
-      legend="Warranty"
+      legend={say('intake-backup-done')}
+      name="backup_done"
+      bind:value={form.backup_done}
+      options={known(say('intake-yes'), say('intake-no'))}
+    />
+    <Choice
+      legend={say('intake-warranty')}
       name="warranty"
       bind:value={form.warranty}
       options={[
-        { value: 'unknown', label: 'Not known' },
-        { value: 'running', label: 'Running' },
-        { value: 'over', label: 'Over' },
+        { value: 'unknown', label: say('conditions-form-not-known') },
+        { value: 'running', label: say('intake-running') },
+        { value: 'over', label: say('intake-over') },
       ]}
     />
     <Choice
-      legend="Tamper seal"
+      legend={say('intake-tamper-seal')}
       name="seal"
       bind:value={form.seal}
       options={[
-        { value: 'unknown', label: 'Not known' },
-        { value: 'intact', label: 'Intact' },
-        { value: 'broken', label: 'Broken' },
-        { value: 'none', label: 'None' },
+        { value: 'unknown', label: say('conditions-form-not-known') },
+        { value: 'intact', label: say('intake-intact') },
+        { value: 'broken', label: say('intake-broken') },
+        { value: 'none', label: say('intake-none') },
       ]}
     />
     <div class="ticks">
-      <Tick label="Battery swollen" tone="halt" bind:checked={form.battery_swollen} />
-      <Tick label="Traces of liquid" bind:checked={form.liquid_damage} />
+      <Tick label={say('intake-battery-swollen')} tone="halt" bind:checked={form.battery_swollen} />
+      <Tick label={say('intake-traces-liquid')} bind:checked={form.liquid_damage} />
     </div>
   </IntakeSection>
-  <IntakeSection title="Limits, if known" columns={3}>
+  <IntakeSection title={say('intake-limits-if-known')} columns={3}>
     <TextField
-      label="Processor power"
+      label={say('intake-processor-power')}
       name="power_limit_cpu_w"
       numeric
       unit="W"
@@ -195,27 +201,37 @@
       error={errors.power_limit_cpu_w}
     />
     <TextField
-      label="Graphics power"
+      label={say('intake-graphics-power')}
       name="power_limit_gpu_w"
       numeric
       unit="W"
       bind:value={form.power_limit_gpu_w}
       error={errors.power_limit_gpu_w}
     />
-    <TextField label="Temperature" name="limit_c" numeric unit="°C" bind:value={form.limit_c} error={errors.limit_c} />
+    <TextField
+      label={say('intake-temperature')}
+      name="limit_c"
+      numeric
+      unit="°C"
+      bind:value={form.limit_c}
+      error={errors.limit_c}
+    />
   </IntakeSection>
   {#if trouble}
     <Notice tone="care" title={trouble.body.detail}>
       {trouble.body.remedy}
       {#snippet actions()}
-        {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange?.()}>Load the newer state</Button
+        {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange?.()}
+            >{say('conditions-form-load-newer-state')}</Button
           >{/if}
       {/snippet}
     </Notice>
   {/if}
   <footer>
-    <Button kind="main" type="submit" {busy} key="Enter">{job ? 'Save the intake' : 'Take it in'}</Button>
-    {#if changed}<span class="quiet">Not saved yet; kept in this browser.</span>{/if}
+    <Button kind="main" type="submit" {busy} key="Enter"
+      >{job ? say('intake-save-intake') : say('intake-take-in')}</Button
+    >
+    {#if changed}<span class="quiet">{say('conditions-form-not-saved-yet-kept')}</span>{/if}
   </footer>
 </form>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import type { Suggestions } from '../../lib/suggestions.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
@@ -13,9 +14,9 @@
   let { form = $bindable(), errors, suggestions }: Props = $props();
 </script>
 
-<IntakeSection title="Its life">
+<IntakeSection title={say('intake-life-its-life')}>
   <TextField
-    label="Age"
+    label={say('intake-life-age')}
     name="age_months"
     numeric
     unit="months"
@@ -23,7 +24,7 @@
     error={errors.age_months}
   />
   <TextField
-    label="Since the last service"
+    label={say('intake-life-since-last-service')}
     name="months_since_service"
     numeric
     unit="months"
@@ -31,52 +32,52 @@
     error={errors.months_since_service}
   />
   <Choice
-    legend="Surroundings"
+    legend={say('intake-life-surroundings')}
     name="surroundings"
     wide
     bind:value={form.surroundings}
     options={[
-      { value: 'unknown', label: 'Not known' },
-      { value: 'normal', label: 'Clean' },
-      { value: 'dusty', label: 'Dusty' },
-      { value: 'pets', label: 'Pets' },
-      { value: 'smoke', label: 'Smoke' },
+      { value: 'unknown', label: say('conditions-form-not-known') },
+      { value: 'normal', label: say('intake-life-clean') },
+      { value: 'dusty', label: say('intake-life-dusty') },
+      { value: 'pets', label: say('intake-life-pets') },
+      { value: 'smoke', label: say('intake-life-smoke') },
     ]}
   />
   <Choice
-    legend="Used on"
+    legend={say('intake-life-used-on')}
     name="place"
     wide
     bind:value={form.place}
     options={[
-      { value: 'unknown', label: 'Not known' },
-      { value: 'desk', label: 'Desk' },
-      { value: 'stand', label: 'Stand' },
-      { value: 'dock', label: 'Dock' },
-      { value: 'lap', label: 'Lap' },
-      { value: 'hand', label: 'Hand' },
+      { value: 'unknown', label: say('conditions-form-not-known') },
+      { value: 'desk', label: say('intake-life-desk') },
+      { value: 'stand', label: say('intake-life-stand') },
+      { value: 'dock', label: say('intake-life-dock') },
+      { value: 'lap', label: say('intake-life-lap') },
+      { value: 'hand', label: say('intake-life-hand') },
     ]}
   />
   <Choice
-    legend="Fan"
+    legend={say('intake-life-fan')}
     name="fan"
     wide
     bind:value={form.fan}
     options={[
-      { value: 'unknown', label: 'Not known' },
-      { value: 'yes', label: 'Has one' },
-      { value: 'no', label: 'Has none' },
+      { value: 'unknown', label: say('conditions-form-not-known') },
+      { value: 'yes', label: say('intake-life-has-one') },
+      { value: 'no', label: say('intake-life-has-none') },
     ]}
   />
   <TextField
-    label="Where it lives"
+    label={say('intake-life-where-lives')}
     name="lives"
     bind:value={form.lives}
     error={errors.lives}
-    hint="Lid closed, shelf, carpet, in a bag"
+    hint={say('intake-life-lid-closed-shelf-carpet')}
   />
   <TextField
-    label="Interface from the factory"
+    label={say('intake-life-interface-from-factory')}
     name="factory_interface"
     bind:value={form.factory_interface}
     error={errors.factory_interface}

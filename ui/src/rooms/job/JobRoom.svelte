@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { untrack } from 'svelte';
   import type { Job } from '../../lib/api';
   import HeatLadder from '../../lib/charts/HeatLadder.svelte';
@@ -8,7 +9,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import StageRail from '../../lib/parts/StageRail.svelte';
   import { go } from '../../lib/router.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import { KINDS, railStage, STAGES } from '../../lib/words';
   import { BenchJob } from '../../lib/bench/bench.svelte';
   import { BENCH_STAGES, type BenchStage } from '../../lib/bench/types';
@@ -50,7 +51,7 @@
   const WALK = STAGES.flatMap((s) => (s.id === 'after' ? ['after', 'verdict'] : [s.id]));
   const index = $derived(WALK.indexOf(here));
   const nextName = $derived(
-    WALK[index + 1] === 'verdict' ? 'Verdict' : STAGES.find((s) => s.id === WALK[index + 1])?.name,
+    WALK[index + 1] === 'verdict' ? say('job-room-verdict') : STAGES.find((s) => s.id === WALK[index + 1])?.name,
   );
 
   function to(offset: number) {
@@ -74,26 +75,26 @@
     return offer([
       ...STAGES.flatMap((s, i) =>
         reachable.includes(s.id)
-          ? [{ key: String(i + 1), words: `Go to ${s.name}`, run: () => go(`${base}/${s.id}`) }]
+          ? [{ key: String(i + 1), words: say('job-room-go-to', { name: s.name }), run: () => go(`${base}/${s.id}`) }]
           : [],
       ),
-      { key: 'Backspace', words: 'One stage back', run: () => to(-1) },
+      { key: 'Backspace', words: say('job-room-one-stage-back'), run: () => to(-1) },
     ]);
   });
 </script>
 
 {#snippet afterTabs(shown: Job)}
   {#if shown.reachable.includes('verdict')}
-    <nav class="tabs" aria-label="After">
-      <a href="{base}/after" aria-current={here === 'after' ? 'page' : undefined}>Reading</a>
-      <a href="{base}/verdict" aria-current={here === 'verdict' ? 'page' : undefined}>Verdict</a>
+    <nav class="tabs" aria-label={say('job-room-after')}>
+      <a href="{base}/after" aria-current={here === 'after' ? 'page' : undefined}>{say('job-room-reading')}</a>
+      <a href="{base}/verdict" aria-current={here === 'verdict' ? 'page' : undefined}>{say('job-room-verdict')}</a>
     </nav>
   {/if}
 {/snippet}
 {#if state_?.trouble}
-  <Notice tone="care" title="The job cannot be shown">
+  <Notice tone="care" title={say('job-room-job-cannot-be-shown')}>
     {state_.trouble}
-    {#snippet actions()}<Button href="/">To the Bench</Button>{/snippet}
+    {#snippet actions()}<Button href="/">{say('job-room-to-bench')}</Button>{/snippet}
   </Notice>
 {:else if state_ && job}
   {@const kept = state_}
@@ -107,17 +108,24 @@
     />
     <div class="who">
       <h1>{job.model}</h1>
-      <p class="quiet">{KINDS[job.kind]} by {job.maker || 'an unknown maker'}, job {job.number}, {job.customer_name}</p>
+      <p class="quiet">
+        {say('job-room-by-job', {
+          kind: KINDS[job.kind],
+          maker: job.maker || 'an unknown maker',
+          number: job.number,
+          customer_name: job.customer_name,
+        })}
+      </p>
     </div>
-    {#if job.stage === 'stopped'}<strong class="stopped">Stopped for safety</strong>{/if}
-    {#if job.handed_over_at}<strong class="closed">Handed over</strong>{/if}
+    {#if job.stage === 'stopped'}<strong class="stopped">{say('job-room-stopped-for-safety')}</strong>{/if}
+    {#if job.handed_over_at}<strong class="closed">{say('job-room-handed-over')}</strong>{/if}
   </header>
   <div class="rail">
     <StageRail {base} here={railStage(here)} reachable={job.reachable} done={job.done} next={railStage(home)} />
   </div>
   <div class="room">
     <aside>
-      <h2>Where the heat stops</h2>
+      <h2>{say('job-room-where-heat-stops')}</h2>
       <HeatLadder
         before={kept.verdict?.before_ladder ?? kept.before?.ladder ?? null}
         after={kept.verdict?.after_ladder ?? kept.after?.ladder ?? null}
@@ -134,7 +142,7 @@
             onchange={() => kept.load()}
             onsaved={async () => {
               await kept.load();
-              say('Intake saved.');
+              toast(say('job-room-intake-saved'));
               if (kept.job?.stage !== 'stopped') to(1);
             }}
           />
@@ -171,7 +179,7 @@
     </div>
   </div>
 {:else}
-  <p class="quiet" role="status">Opening the job …</p>
+  <p class="quiet" role="status">{say('job-room-opening-job')}</p>
 {/if}
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { checkSize, client, Problem, take, uploadLog, type LogOptions, type Run, type SideName } from '../../lib/api';
   import TraceExplorer from '../../lib/charts/TraceExplorer.svelte';
   import { bytes, clock } from '../../lib/format';
@@ -6,7 +7,7 @@
   import FileDrop from '../../lib/parts/FileDrop.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import Working from '../../lib/parts/Working.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import { ROLES } from '../../lib/words';
   import ColumnTable from './ColumnTable.svelte';
   import RefusedLog from './RefusedLog.svelte';
@@ -43,7 +44,7 @@
 
   async function send(chosen: File, options: LogOptions = {}) {
     asked = options;
-    const refused = checkSize(chosen, 'Log fewer sensors or a longer interval, or cut the file.');
+    const refused = checkSize(chosen, say('log-panel-log-fewer-sensors-or'));
     const kept = await way.send(chosen, refused, (progress) =>
       uploadLog(jobId, side, chosen, { ...options, progress }),
     );
@@ -51,16 +52,16 @@
     replacing = false;
     await onrun(kept);
     way.forget();
-    say(`${chosen.name} is read.`);
+    toast(say('log-panel-read', { name: chosen.name }));
   }
 
   async function change(call: () => Promise<Run>, words: string) {
     try {
       await onrun(await call());
-      say(words);
+      toast(words);
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      say(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
       await onrun(run);
     }
   }
@@ -69,13 +70,16 @@
     change(
       () =>
         take(client.PUT('/api/jobs/{job_id}/runs/{side}/log/mapping', { params, body: { roles: { [header]: role } } })),
-      `“${header}” is now ${role ? (ROLES[role] ?? role).toLowerCase() : 'without a role'}, for this logger from now on.`,
+      say('log-panel-now-for-this-logger', {
+        header,
+        role: role ? (ROLES[role] ?? role).toLowerCase() : 'without a role',
+      }),
     );
 
   const choose = (from_s: number | null, to_s: number | null) =>
     change(
       () => take(client.PUT('/api/jobs/{job_id}/runs/{side}/window', { params, body: { from_s, to_s } })),
-      from_s === null ? 'The figures come from the stretch that was found.' : 'The figures come from your stretch.',
+      from_s === null ? say('log-panel-figures-come-from-stretch') : say('log-panel-figures-come-from-your'),
     );
 
   async function moveWindow(from: number, to: number) {
@@ -84,7 +88,7 @@
   }
 
   async function remove(id: string, name: string) {
-    await removeReading(params.path, 'log', id, `${name} was taken off.`, onrun);
+    await removeReading(params.path, 'log', id, say('log-panel-was-taken-off', { name }), onrun);
   }
 </script>
 
@@ -110,23 +114,29 @@
   />
   {#if run.reading.chosen}
     <p class="chosen">
-      <span>The figures come from a stretch set by hand.</span>
-      {#if !closed}<Button onclick={() => void choose(null, null)}>Back to the one found</Button>{/if}
+      <span>{say('log-panel-figures-come-from-stretch-2')}</span>
+      {#if !closed}<Button onclick={() => void choose(null, null)}>{say('log-panel-back-to-one-found')}</Button>{/if}
     </p>
   {/if}
   <div class="file">
     <span>
       <strong>{run.trace.file_name}</strong>
       <span class="quiet"
-        >{bytes(run.trace.size_bytes)}, {run.trace.samples} samples, one each {Number(run.trace.interval_s.toFixed(2))} s,
-        {clock(run.trace.duration_s)} long</span
+        >{say('log-panel-samples-one-each-s', {
+          size_bytes: bytes(run.trace.size_bytes),
+          samples: run.trace.samples,
+          interval_s: Number(run.trace.interval_s.toFixed(2)),
+          duration_s: clock(run.trace.duration_s),
+        })}</span
       >
     </span>
     <span class="actions">
-      {#if !closed}<Button onclick={() => (replacing = true)}>Another file</Button>{/if}
-      <Button href="/api/jobs/{jobId}/runs/{side}/log/file" download>The original</Button>
+      {#if !closed}<Button onclick={() => (replacing = true)}>{say('log-panel-another-file')}</Button>{/if}
+      <Button href="/api/jobs/{jobId}/runs/{side}/log/file" download>{say('log-panel-original')}</Button>
       {#if !closed}
-        <Button onclick={() => run.trace && void remove(run.trace.id, run.trace.file_name)}>Take off</Button>
+        <Button onclick={() => run.trace && void remove(run.trace.id, run.trace.file_name)}
+          >{say('log-panel-take-off')}</Button
+        >
       {/if}
     </span>
   </div>
@@ -137,27 +147,27 @@
     onfile={(f) => void send(f, { repeat: true })}
     onremove={(id, name) => void remove(id, name)}
   />
-  <Working summary="Columns: {understood} of {run.trace.channels.length} understood">
+  <Working summary={say('log-panel-columns-understood', { understood, count: run.trace.channels.length })}>
     <ColumnTable channels={run.trace.channels} onmap={(h, r) => void map(h, r)} />
   </Working>
   {#if run.trace.notices.length}
-    <Working summary="Mended while reading: {run.trace.notices.length}">
+    <Working summary={say('log-panel-mended-while-reading', { count: run.trace.notices.length })}>
       <ul>
         {#each run.trace.notices as text (text)}<li>{text}</li>{/each}
       </ul>
     </Working>
   {/if}
 {:else if closed}
-  <p class="quiet">No log was taken.</p>
+  <p class="quiet">{say('log-panel-no-log-was-taken')}</p>
 {:else}
   <FileDrop
-    label="Drop the {side === 'before' ? 'Before' : 'After'} log here"
-    hint="CSV or text with a header, workbook, JSON lines or Parquet, up to 200 MB; or press Enter to choose a file"
+    label={say('log-panel-drop-log-here', { before: side === 'before' })}
+    hint={say('log-panel-csv-or-text-with')}
     accept={ACCEPT}
     onfile={(f) => void send(f)}
   />
   {#if replacing}<div class="below">
-      <Button onclick={() => (replacing = false)}>Keep the present file</Button>
+      <Button onclick={() => (replacing = false)}>{say('log-panel-keep-present-file')}</Button>
     </div>{/if}
 {/if}
 

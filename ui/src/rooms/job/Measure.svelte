@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import type { Run, SideName } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -23,20 +24,24 @@
   const keep = (next: Run) => kept.keepRun(next);
 
   // Once a log is in, the step can be taken by key; offered anew when the log comes or goes.
-  $effect(() => (run?.trace ? offer([{ key: 'Enter', words: `Go on to ${nextName}`, run: onnext }]) : undefined));
+  $effect(() =>
+    run?.trace
+      ? offer([{ key: 'Enter', words: say('measure-go-on-to', { next_name: nextName }), run: onnext }])
+      : undefined,
+  );
 </script>
 
 {#if run}
   <div class="head">
-    <h2>{side === 'before' ? 'Before: how hot does it come in?' : 'After: the same recipe again'}</h2>
+    <h2>{side === 'before' ? say('measure-before-how-hot-does') : say('measure-after-same-recipe-again')}</h2>
     <RunClock jobId={kept.id} {side} {closed} />
-    {#if run.trace}<Button kind="main" key="Enter" onclick={onnext}>Go on to {nextName}</Button>{/if}
+    {#if run.trace}<Button kind="main" key="Enter" onclick={onnext}
+        >{say('measure-go-on-to', { next_name: nextName })}</Button
+      >{/if}
   </div>
   {#if run.prefilled}
     <div class="gap">
-      <Notice title="The Before recipe is filled in."
-        >Change only what really was different, note the room, and save.</Notice
-      >
+      <Notice title={say('measure-before-recipe-filled-in')}>{say('measure-change-only-what-really')}</Notice>
     </div>
   {/if}
   <LogPanel jobId={kept.id} {run} {side} {closed} onrun={keep} />

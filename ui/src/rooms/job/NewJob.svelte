@@ -1,10 +1,11 @@
 <script lang="ts">
+  import { say } from './words';
   import Intake from './Intake.svelte';
   import { go } from '../../lib/router.svelte';
 </script>
 
-<h1>Take a device in</h1>
-<p class="quiet">What the customer says, what it is, and what must be settled before anyone opens it.</p>
+<h1>{say('new-job-take-device-in')}</h1>
+<p class="quiet">{say('new-job-what-customer-says-what')}</p>
 <Intake job={null} onsaved={(job) => go(`/jobs/${job.id}/${job.stage === 'stopped' ? 'intake' : 'before'}`)} />
 
 <style>

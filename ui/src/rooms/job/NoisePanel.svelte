@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { untrack } from 'svelte';
   import { client, Problem, take, type Run, type SideName } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
@@ -38,9 +39,9 @@
     const level = parseNumber(form.level_db);
     const background = parseNumber(form.background_db);
     const distance = parseNumber(form.distance_m);
-    if (level === null || Number.isNaN(level)) errors.level_db = 'Type the level the meter shows.';
-    if (Number.isNaN(background)) errors.background_db = 'This is no number.';
-    if (Number.isNaN(distance)) errors.distance_m = 'This is no number.';
+    if (level === null || Number.isNaN(level)) errors.level_db = say('noise-panel-type-level-meter-shows');
+    if (Number.isNaN(background)) errors.background_db = say('noise-panel-this-no-number');
+    if (Number.isNaN(distance)) errors.distance_m = say('noise-panel-this-no-number');
     if (Object.keys(errors).length || level === null) return;
     try {
       const body = { level_db: level, background_db: background, place: form.place, distance_m: distance };
@@ -62,7 +63,7 @@
       text: [
         n.place,
         n.distance_m ? `${n.distance_m} m` : '',
-        n.background_db === null ? '' : `background ${fixed(n.background_db, 1)}`,
+        n.background_db === null ? '' : say('noise-panel-background', { background_db: fixed(n.background_db, 1) }),
       ]
         .filter(Boolean)
         .join(', '),
@@ -71,20 +72,21 @@
 </script>
 
 <section>
-  <h3>Noise, by the meter</h3>
+  <h3>{say('noise-panel-noise-by-meter')}</h3>
   {#if run.noise_figure}
     <p>
       <strong>{fixed(run.noise_figure.level_db, 1)} dB</strong>
       <span class="quiet">
-        mean by energy of {run.noise_figure.readings}, background taken out{run.noise_figure.upper_bound
-          ? '; an upper bound, the room is too loud'
-          : ''}
+        {say('noise-panel-mean-by-energy-background', {
+          readings: run.noise_figure.readings,
+          upper_bound: !!run.noise_figure.upper_bound,
+        })}
       </span>
     </p>
   {/if}
   <ReadingList
     {rows}
-    onremove={(id) => void removeReading(path, 'noise', id, 'The noise reading was taken off.', onrun)}
+    onremove={(id) => void removeReading(path, 'noise', id, say('noise-panel-noise-reading-was-taken'), onrun)}
   />
   <form
     onsubmit={(e) => {
@@ -92,25 +94,32 @@
       void add();
     }}
   >
-    <TextField label="Level" name="level_db" numeric unit="dB" bind:value={form.level_db} error={errors.level_db} />
     <TextField
-      label="Background"
+      label={say('noise-panel-level')}
+      name="level_db"
+      numeric
+      unit="dB"
+      bind:value={form.level_db}
+      error={errors.level_db}
+    />
+    <TextField
+      label={say('noise-panel-background-2')}
       name="background_db"
       numeric
       unit="dB"
       bind:value={form.background_db}
       error={errors.background_db}
     />
-    <TextField label="Place" name="place" bind:value={form.place} error={errors.place} />
+    <TextField label={say('noise-panel-place')} name="place" bind:value={form.place} error={errors.place} />
     <TextField
-      label="Distance"
+      label={say('noise-panel-distance')}
       name="distance_m"
       numeric
       unit="m"
       bind:value={form.distance_m}
       error={errors.distance_m}
     />
-    <Button type="submit">Add the reading</Button>
+    <Button type="submit">{say('noise-panel-add-reading')}</Button>
   </form>
 </section>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Job, Run } from '../../lib/api';
   import { figure } from '../../lib/format';
@@ -14,23 +15,25 @@
     ...job.gates.filter((g) => g.severity === 'stop').map((g) => ({ text: g.reason, stage: g.stage, halt: true })),
     ...job.gates
       .filter((g) => g.severity === 'acknowledge' && !g.acknowledged_by)
-      .map((g) => ({ text: `To settle: ${g.reason}`, stage: g.stage, halt: false })),
+      .map((g) => ({ text: say('open-items-to-settle', { reason: g.reason }), stage: g.stage, halt: false })),
     ...(job.stage === 'stopped' || job.stage === 'done'
       ? []
       : [
-          ...(before?.trace ? [] : [{ text: 'Before: no log yet', stage: 'before', halt: false }]),
+          ...(before?.trace ? [] : [{ text: say('open-items-before-no-log-yet'), stage: 'before', halt: false }]),
           ...(before?.trace && before.room_c === null
-            ? [{ text: 'Before: the room is not noted', stage: 'before', halt: false }]
+            ? [{ text: say('open-items-before-room-not-noted'), stage: 'before', halt: false }]
             : []),
           ...(job.done.includes('plan') || job.fit_done || !before?.trace
             ? []
-            : [{ text: 'Plan: not decided', stage: 'plan', halt: false }]),
-          ...(job.fit_done ? [] : [{ text: 'Bench work: not closed', stage: 'close', halt: false }]),
-          ...(after?.trace ? [] : [{ text: 'After: no log yet', stage: 'after', halt: false }]),
+            : [{ text: say('open-items-plan-not-decided'), stage: 'plan', halt: false }]),
+          ...(job.fit_done ? [] : [{ text: say('open-items-bench-work-not-closed'), stage: 'close', halt: false }]),
+          ...(after?.trace ? [] : [{ text: say('open-items-after-no-log-yet'), stage: 'after', halt: false }]),
           ...(after?.trace && after.room_c === null
-            ? [{ text: 'After: the room is not noted', stage: 'after', halt: false }]
+            ? [{ text: say('open-items-after-room-not-noted'), stage: 'after', halt: false }]
             : []),
-          ...(job.price_cents === null ? [{ text: 'Price not set', stage: 'handover', halt: false }] : []),
+          ...(job.price_cents === null
+            ? [{ text: say('open-items-price-not-set'), stage: 'handover', halt: false }]
+            : []),
         ]),
   ]);
   const rows = $derived(
@@ -42,7 +45,7 @@
 </script>
 
 <div class="items">
-  <h2>Still open</h2>
+  <h2>{say('open-items-still-open')}</h2>
   {#if open.length}
     <ul>
       {#each open as item (item.text)}
@@ -53,14 +56,17 @@
       {/each}
     </ul>
   {:else}
-    <p class="quiet">Nothing is open.</p>
+    <p class="quiet">{say('open-items-nothing-open')}</p>
   {/if}
   {#if rows.length}
-    <h2>Conditions</h2>
+    <h2>{say('open-items-conditions')}</h2>
     <DataTable weight="small">
       <thead>
         <tr
-          ><td></td><th scope="col" class="number before">before</th><th scope="col" class="number after">after</th></tr
+          ><td></td><th scope="col" class="number before">{say('condition-table-before')}</th><th
+            scope="col"
+            class="number after">{say('condition-table-after')}</th
+          ></tr
         >
       </thead>
       <tbody>

@@ -1,8 +1,9 @@
 <script lang="ts">
+  import { say } from './words';
   import { client, Problem, take, type FitItem, type Option, type Part, type Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import { TARGETS } from '../../lib/words';
 
   interface Props {
@@ -16,16 +17,16 @@
   const done = (part: Part) => items.some((i) => i.target === part.target && i.kind === part.kind);
   const amount = (part: Part) =>
     part.amount === null
-      ? 'measure the die first'
+      ? say('planned-parts-measure-die-first')
       : part.unit === 'piece'
         ? `${fixed(part.amount, 0)} ${part.amount === 1 ? 'piece' : 'pieces'}`
         : `${fixed(part.amount, 3)} ${part.unit}`;
   const cutParts = (part: Part) => part.unit === 'piece' && ['pad', 'phase_change_sheet'].includes(part.kind);
 
   function whence(part: Part): string {
-    if (part.lot) return `lot ${part.lot}`;
-    if (cutParts(part)) return 'cut it below';
-    return part.stock === 'not known' ? 'booked by its amount' : 'not on the shelf';
+    if (part.lot) return say('planned-parts-lot', { lot: part.lot });
+    if (cutParts(part)) return say('planned-parts-cut-below');
+    return part.stock === 'not known' ? say('planned-parts-booked-by-its-amount') : say('planned-parts-not-on-shelf');
   }
 
   async function book(part: Part) {
@@ -39,16 +40,18 @@
     } as Schemas['FitItemIn'];
     try {
       onitems((await take(client.POST('/api/jobs/{job_id}/fit/items', { params, body }))).items);
-      say(part.lot_id ? `Booked from lot ${part.lot}.` : 'Noted. It did not come from the shelf.');
+      toast(
+        part.lot_id ? say('planned-parts-booked-from-lot', { lot: part.lot }) : say('planned-parts-noted-did-not-come'),
+      );
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      say(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
     }
   }
 </script>
 
 <section>
-  <h3>Planned: {option.words}</h3>
+  <h3>{say('planned-parts-planned', { words: option.words })}</h3>
   <ul>
     {#each option.parts as part, i (i)}
       <li class:done={done(part)}>
@@ -57,9 +60,11 @@
         <span>{amount(part)}</span>
         <span class="quiet">{whence(part)}</span>
         {#if done(part)}
-          <span class="tick">✓ noted</span>
+          <span class="tick">{say('planned-parts-noted')}</span>
         {:else if !cutParts(part)}
-          <Button onclick={() => void book(part)}>{part.lot_id ? 'Fitted, book it' : 'Fitted, note it'}</Button>
+          <Button onclick={() => void book(part)}
+            >{part.lot_id ? say('planned-parts-fitted-book') : say('planned-parts-fitted-note')}</Button
+          >
         {:else}
           <span></span>
         {/if}

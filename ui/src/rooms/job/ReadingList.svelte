@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import Button from '../../lib/parts/Button.svelte';
 
   interface Props {
@@ -14,8 +15,10 @@
       <li>
         <strong>{row.value} {row.unit}</strong>
         <span class="quiet">{row.text}</span>
-        <Button kind="bare" label="Take off the reading of {row.value} {row.unit}" onclick={() => onremove(row.id)}
-          >✕</Button
+        <Button
+          kind="bare"
+          label={say('reading-list-take-off-reading', { row: row.value, unit: row.unit })}
+          onclick={() => onremove(row.id)}>✕</Button
         >
       </li>
     {/each}

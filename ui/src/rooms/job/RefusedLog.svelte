@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import type { Problem } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -23,16 +24,16 @@
   {#if nameable}
     <div class="name">
       <Pick
-        label="This column"
+        label={say('refused-log-this-column')}
         name="header"
         bind:value={header}
         options={[
-          { value: '', label: 'choose a column' },
+          { value: '', label: say('refused-log-choose-column') },
           ...problem.body.headers.map((h) => ({ value: h, label: h })),
         ]}
       />
       <Pick
-        label="holds the"
+        label={say('refused-log-holds')}
         name="role"
         bind:value={role}
         options={temperatures.map((r) => ({ value: r, label: (ROLES[r] ?? r).toLowerCase() }))}
@@ -42,14 +43,14 @@
   {#snippet actions()}
     {#if nameable}
       <Button kind="main" disabled={!header} onclick={() => onretry({ roles: { [header]: role } })}
-        >Read it again like this</Button
+        >{say('refused-log-read-again-like-this')}</Button
       >
     {:else if problem.body.reason === 'same_file_elsewhere'}
-      <Button onclick={() => onretry({ again: true })}>Use it here as well</Button>
+      <Button onclick={() => onretry({ again: true })}>{say('refused-log-use-here-as-well')}</Button>
     {:else if ['offline', 'stopped', 'broken_off'].includes(problem.body.reason)}
-      <Button kind="main" onclick={() => onretry({})}>Send {file.name} again</Button>
+      <Button kind="main" onclick={() => onretry({})}>{say('refused-log-send-again', { name: file.name })}</Button>
     {/if}
-    <Button onclick={ondrop}>Choose another file</Button>
+    <Button onclick={ondrop}>{say('refused-log-choose-another-file')}</Button>
   {/snippet}
 </Notice>
 

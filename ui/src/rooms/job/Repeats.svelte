@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import type { Schemas } from '../../lib/api';
   import { figure } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -16,18 +17,24 @@
   let { repeats, accept, closed, onfile, onremove }: Props = $props();
 </script>
 
-<Working summary={repeats.length ? `Repeats of this run: ${repeats.length}` : 'Repeats of this run: none'}>
+<Working
+  summary={repeats.length
+    ? say('repeats-repeats-this-run', { count: repeats.length })
+    : say('repeats-repeats-this-run-none')}
+>
   <p class="quiet">
-    The same recipe once more, after a rest. With repeats the verdict takes the scatter from run to run from them and no
-    longer from a usual value.
+    {say('repeats-same-recipe-once-more')}
   </p>
   {#if repeats.length}
     <DataTable>
       <thead>
         <tr
-          ><th scope="col">Log</th><th scope="col" class="number">die, °C</th><th scope="col" class="number"
-            >power, W</th
-          ><th scope="col">settled</th><th scope="col"><span class="off-screen">take off</span></th></tr
+          ><th scope="col">{say('repeats-log')}</th><th scope="col" class="number">{say('repeats-die-c')}</th><th
+            scope="col"
+            class="number">{say('repeats-power-w')}</th
+          ><th scope="col">{say('repeats-settled')}</th><th scope="col"
+            ><span class="off-screen">{say('repeats-take-off')}</span></th
+          ></tr
         >
       </thead>
       <tbody>
@@ -39,7 +46,10 @@
             <td>{r.settled ? 'yes' : 'no'}</td>
             <td class="number">
               {#if !closed}
-                <Button kind="bare" label="Take {r.file_name} off" onclick={() => onremove(r.id, r.file_name)}>✕</Button
+                <Button
+                  kind="bare"
+                  label={say('repeats-take-off-2', { file_name: r.file_name })}
+                  onclick={() => onremove(r.id, r.file_name)}>✕</Button
                 >
               {/if}
             </td>
@@ -50,7 +60,13 @@
   {/if}
   {#if !closed}
     <div class="drop">
-      <FileDrop low label="Drop the log of a repeat here" hint="or press Enter to choose a file" {accept} {onfile} />
+      <FileDrop
+        low
+        label={say('repeats-drop-log-repeat-here')}
+        hint={say('repeats-or-press-enter-to')}
+        {accept}
+        {onfile}
+      />
     </div>
   {/if}
 </Working>

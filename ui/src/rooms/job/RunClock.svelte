@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // A clock for the run: baseline, cool-down or burn-in count on the server while the hands are elsewhere.
   import type { SideName } from '../../lib/api';
   import { BenchJob } from '../../lib/bench/bench.svelte';
@@ -29,7 +30,7 @@
   {#each mine as wait (wait.id)}<span role="timer"
       >{wait.words} <b>{remaining(Date.parse(wait.due) - waits.now)}</b></span
     >{/each}
-  {#if !closed && !asking}<Button onclick={ask}>Start a clock</Button>{/if}
+  {#if !closed && !asking}<Button onclick={ask}>{say('run-clock-start-clock')}</Button>{/if}
 </span>
 {#if asking && at}
   <div class="panel"><WaitPanel {at} {only} onclose={() => (asking = false)} /></div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import Button from '../../lib/parts/Button.svelte';
   import Progress from '../../lib/parts/Progress.svelte';
   import type { FileOnItsWay } from './upload.svelte';
@@ -12,7 +13,7 @@
 
 <div class:low>
   <Progress label={way.label} share={way.share < 1 ? way.share : null} />
-  <Button onclick={() => way.stop()}>Stop</Button>
+  <Button onclick={() => way.stop()}>{say('sending-stop')}</Button>
 </div>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import type { Schemas, SideName } from '../../lib/api';
   import BandChart from '../../lib/charts/BandChart.svelte';
   import { hertz } from '../../lib/charts/bands';
@@ -15,7 +16,7 @@
 
   const unit = $derived(sound.calibrated ? 'dB' : 'dB below full scale');
   const level = (value: number | null) =>
-    value === null ? 'not known' : figure(sound.calibrated ? value : Math.abs(value), 'dB');
+    value === null ? say('effect-table-not-known') : figure(sound.calibrated ? value : Math.abs(value), 'dB');
   const marks = $derived([
     ...(sound.blade_pass_hz ? [{ hz: sound.blade_pass_hz, words: 'blades' }] : []),
     ...sound.whines_hz.slice(0, 1).map((hz) => ({ hz, words: 'whine' })),
@@ -30,48 +31,63 @@
       <span class="quiet">
         {clock(sound.duration_s)}{sound.reference_db === null
           ? ''
-          : `, the reference of ${figure(sound.reference_db, 'dB')} dB`}{sound.is_background ? ', the room alone' : ''}
+          : say('sound-card-reference-db', { reference_db: figure(sound.reference_db, 'dB') })}{sound.is_background
+          ? say('sound-card-room-alone')
+          : ''}
       </span>
     </span>
-    {#if onremove}<Button kind="bare" label="Take {sound.file_name} off" onclick={onremove}>✕</Button>{/if}
+    {#if onremove}<Button
+        kind="bare"
+        label={say('repeats-take-off-2', { file_name: sound.file_name })}
+        onclick={onremove}>✕</Button
+      >{/if}
   </header>
   {#if sound.laeq_db !== null}
     <dl>
       <div>
-        <dt>mean level, L<sub>Aeq</sub></dt>
+        <dt>{say('sound-card-mean-level-l')}<sub>{say('sound-card-aeq')}</sub></dt>
         <dd><strong>{level(sound.laeq_db)}</strong> {unit}</dd>
       </div>
       <div>
-        <dt>highest, L<sub>AFmax</sub></dt>
+        <dt>{say('sound-card-highest-l')}<sub>{say('sound-card-afmax')}</sub></dt>
         <dd>{level(sound.lafmax_db)}</dd>
       </div>
       <div>
-        <dt>a tenth of the time above</dt>
+        <dt>{say('sound-card-tenth-time-above')}</dt>
         <dd>{level(sound.l10_db)}</dd>
       </div>
       <div>
-        <dt>nine tenths above</dt>
+        <dt>{say('sound-card-nine-tenths-above')}</dt>
         <dd>{level(sound.l90_db)}</dd>
       </div>
     </dl>
     <BandChart bands={sound.bands} {side} {marks} {unit} />
     <ul>
       {#if sound.fan_rpm !== null}
-        <li>Fan at {figure(sound.fan_rpm, 'rpm')} rpm, from {hertz(sound.blade_pass_hz ?? 0)} and {blades} blades.</li>
+        <li>
+          {say('sound-card-fan-at-rpm-from', {
+            fan_rpm: figure(sound.fan_rpm, 'rpm'),
+            blade_pass_hz: hertz(sound.blade_pass_hz ?? 0),
+            blades,
+          })}
+        </li>
       {:else if blades === null}
-        <li class="quiet">Note the blades of the fan with the conditions, and the fan speed is read from the sound.</li>
+        <li class="quiet">{say('sound-card-note-blades-fan-with')}</li>
       {:else}
-        <li class="quiet">No blade tone stands out: the fan speed is not known from this recording.</li>
+        <li class="quiet">{say('sound-card-no-blade-tone-stands')}</li>
       {/if}
       {#if tones.length}
         <li>
-          {tones.length > 1 ? 'Tones' : 'A tone'} at {tones
-            .map((t) => `${hertz(t.frequency_hz)} (${figure(t.prominence_db, 'dB')} dB over the noise around)`)
-            .join(', ')}.
+          {say('sound-card-at', {
+            count: tones.length,
+            prominence_db: tones
+              .map((t) => `${hertz(t.frequency_hz)} (${figure(t.prominence_db, 'dB')} dB over the noise around)`)
+              .join(', '),
+          })}
         </li>
       {/if}
       {#each sound.whines_hz as hz (hz)}
-        <li class="care">Whine at {hertz(hz)}: a bearing or a coil; paste will not cure it.</li>
+        <li class="care">{say('sound-card-whine-at-bearing-or', { hz: hertz(hz) })}</li>
       {/each}
     </ul>
   {/if}

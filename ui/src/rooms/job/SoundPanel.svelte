@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { checkSize, uploadSound, type Run, type SideName } from '../../lib/api';
   import { parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -6,7 +7,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import Working from '../../lib/parts/Working.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import { removeReading } from './remove-reading';
   import Sending from './Sending.svelte';
   import SoundCard from './SoundCard.svelte';
@@ -35,10 +36,10 @@
     const level = toCalibrate ? parseNumber(reference) : null;
     wrong = '';
     if (toCalibrate && (level === null || Number.isNaN(level))) {
-      wrong = 'Type the level the meter or the calibrator shows, then drop the recording.';
+      wrong = say('sound-panel-type-level-meter-or');
       return;
     }
-    const refused = checkSize(file, 'Cut it to the loaded part; ten seconds are enough.');
+    const refused = checkSize(file, say('sound-panel-cut-to-loaded-part'));
     const kept = await way.send(file, refused, (progress) =>
       uploadSound(jobId, side, file, { referenceDb: level, background: kind === 'room', progress }),
     );
@@ -46,17 +47,17 @@
     await onrun(kept);
     way.forget();
     if (toCalibrate) reference = '';
-    say(`${file.name} is read.`);
+    toast(say('log-panel-read', { name: file.name }));
   }
 
   const roomKnown = $derived(run.sounds.some((sound) => sound.is_background));
 
   const remove = (id: string, name: string) =>
-    removeReading({ job_id: jobId, side }, 'sound', id, `${name} was taken off.`, onrun);
+    removeReading({ job_id: jobId, side }, 'sound', id, say('log-panel-was-taken-off', { name }), onrun);
 </script>
 
 <section>
-  <h3>Noise, recorded</h3>
+  <h3>{say('sound-panel-noise-recorded')}</h3>
   {#each run.sounds as sound (sound.id)}
     <SoundCard
       {sound}
@@ -66,7 +67,7 @@
     />
   {/each}
   {#if closed}
-    {#if !run.sounds.length}<p class="quiet">No recording was made.</p>{/if}
+    {#if !run.sounds.length}<p class="quiet">{say('sound-panel-no-recording-was-made')}</p>{/if}
   {:else if way.busy}
     <Sending {way} low />
   {:else if way.problem && way.file}
@@ -74,40 +75,40 @@
       {way.problem.body.remedy}
       {#snippet actions()}
         {#if ['offline', 'stopped', 'broken_off'].includes(way.problem?.body.reason ?? '')}
-          <Button kind="main" onclick={() => way.file && void send(way.file, last)}>Send {way.file?.name} again</Button>
+          <Button kind="main" onclick={() => way.file && void send(way.file, last)}
+            >{say('refused-log-send-again', { name: way.file?.name })}</Button
+          >
         {/if}
-        <Button onclick={() => way.forget()}>Choose another file</Button>
+        <Button onclick={() => way.forget()}>{say('refused-log-choose-another-file')}</Button>
       {/snippet}
     </Notice>
   {:else}
     <FileDrop
       low
-      label="Drop a recording here"
-      hint="WAV; the same phone at the same place in both runs"
+      label={say('sound-panel-drop-recording-here')}
+      hint={say('sound-panel-wav-same-phone-at')}
       accept={ACCEPT}
       onfile={(f) => void send(f, 'device')}
     />
-    <Working summary={roomKnown ? 'The room alone is recorded' : 'Record the room alone, too'}>
+    <Working summary={roomKnown ? say('sound-panel-room-alone-recorded') : say('sound-panel-record-room-alone-too')}>
       <p class="quiet">
-        With the device off, the same phone at the same place. It is taken out of the other recordings; without it a
-        change may be larger than it reads.
+        {say('sound-panel-with-device-off-same')}
       </p>
       <FileDrop
         low
-        label="Drop the room alone"
-        hint="device off, ten seconds are enough"
+        label={say('sound-panel-drop-room-alone')}
+        hint={say('sound-panel-device-off-ten-seconds')}
         accept={ACCEPT}
         onfile={(f) => void send(f, 'room')}
       />
     </Working>
-    <Working summary="Calibrate by a reference">
+    <Working summary={say('sound-panel-calibrate-by-reference')}>
       <p class="quiet">
-        A recording with the same phone of a source whose level is known makes the levels absolute. Without one only the
-        change from Before to After is firm.
+        {say('sound-panel-recording-with-same-phone')}
       </p>
       <div class="reference">
         <TextField
-          label="Level of the reference"
+          label={say('sound-panel-level-reference')}
           name="reference_db"
           numeric
           unit="dB"
@@ -116,8 +117,8 @@
         />
         <FileDrop
           low
-          label="Drop the reference"
-          hint="then all recordings follow"
+          label={say('sound-panel-drop-reference')}
+          hint={say('sound-panel-then-all-recordings-follow')}
           accept={ACCEPT}
           onfile={(f) => void send(f, 'reference')}
         />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { client, Problem, take, type Run, type SideName } from '../../lib/api';
   import { fixed, parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -24,7 +25,7 @@
     errors = {};
     const reading = parseNumber(form.reading_c);
     if (reading === null || Number.isNaN(reading)) {
-      errors.reading_c = 'Type the temperature in °C.';
+      errors.reading_c = say('spot-panel-type-temperature-in-c');
       return;
     }
     try {
@@ -50,21 +51,22 @@
 </script>
 
 <section>
-  <h3>Spots under load, by the probe</h3>
+  <h3>{say('spot-panel-spots-under-load-by')}</h3>
   {#if run.air}
     <p>
-      <strong>{fixed(run.air.flow * 1000, 1)} L/s of air</strong>
+      <strong>{say('spot-panel-l-s-air', { flow: fixed(run.air.flow * 1000, 1) })}</strong>
       <span class="quiet">
-        ({fixed(run.air.flow * CFM_PER_M3_S, 1)} CFM) carry {fixed(run.air.power, 0)} W away at {fixed(
-          run.air.exhaust_rise_k,
-          1,
-        )} K over the room
+        {say('spot-panel-cfm-carry-w-away', {
+          cfm: fixed(run.air.flow * CFM_PER_M3_S, 1),
+          power: fixed(run.air.power, 0),
+          exhaust_rise_k: fixed(run.air.exhaust_rise_k, 1),
+        })}
       </span>
     </p>
   {/if}
   <ReadingList
     {rows}
-    onremove={(id) => void removeReading(path, 'spot', id, 'The spot reading was taken off.', onrun)}
+    onremove={(id) => void removeReading(path, 'spot', id, say('spot-panel-spot-reading-was-taken'), onrun)}
   />
   <form
     onsubmit={(e) => {
@@ -73,26 +75,26 @@
     }}
   >
     <Choice
-      legend="Spot"
+      legend={say('spot-panel-spot')}
       name="spot"
       wide
       bind:value={form.spot}
       options={[
-        { value: 'exhaust', label: 'Exhaust' },
-        { value: 'skin', label: 'Skin' },
-        { value: 'heatsink', label: 'Heatsink' },
+        { value: 'exhaust', label: say('spot-panel-exhaust') },
+        { value: 'skin', label: say('spot-panel-skin') },
+        { value: 'heatsink', label: say('spot-panel-heatsink') },
       ]}
     />
     <TextField
-      label="Reading"
+      label={say('job-room-reading')}
       name="reading_c"
       numeric
       unit="°C"
       bind:value={form.reading_c}
       error={errors.reading_c}
     />
-    <TextField label="Where exactly" name="spot_place" bind:value={form.place} error={errors.place} />
-    <Button type="submit">Add the spot</Button>
+    <TextField label={say('spot-panel-where-exactly')} name="spot_place" bind:value={form.place} error={errors.place} />
+    <Button type="submit">{say('spot-panel-add-spot')}</Button>
   </form>
 </section>
 

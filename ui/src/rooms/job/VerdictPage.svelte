@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { onMount } from 'svelte';
   import type { Job, Verdict } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';
@@ -19,7 +20,7 @@
   let { job, verdict, onnext }: Props = $props();
   const readings = $derived(bothReadings(verdict));
   const channels = $derived(sharedChannels(verdict));
-  onMount(() => offer([{ key: 'Enter', words: 'Go on to Hand over', run: onnext }]));
+  onMount(() => offer([{ key: 'Enter', words: say('verdict-page-go-on-to-hand'), run: onnext }]));
 </script>
 
 <Headline {verdict} />
@@ -31,12 +32,14 @@
 {/each}
 {#if verdict.exhaust}
   <div class="gap">
-    <Notice tone={verdict.exhaust_explained ? 'note' : 'care'} title="The exhaust got hotter">{verdict.exhaust}</Notice>
+    <Notice tone={verdict.exhaust_explained ? 'note' : 'care'} title={say('verdict-page-exhaust-got-hotter')}
+      >{verdict.exhaust}</Notice
+    >
   </div>
 {/if}
 <TraceExplorer jobId={job.id} {readings} {channels} height={300} />
 <div class="gap"><EffectTable effects={verdict.effects} /></div>
-<p class="quiet small">U is the expanded uncertainty, k = 2. A change smaller than U is not claimed.</p>
+<p class="quiet small">{say('verdict-page-u-expanded-uncertainty-k')}</p>
 <Working>
   <dl>
     {#each verdict.effects as e (e.quantity)}
@@ -45,12 +48,13 @@
     {/each}
   </dl>
   <p class="quiet small">
-    Uncertainty after JCGM 100: sensor, room thermometer, run to run and the spread in the window, combined in
-    quadrature; what the same sensor adds to both runs cancels in the change.
+    {say('verdict-page-uncertainty-after-jcgm-sensor')}
   </p>
 </Working>
-<Working summary="Conditions, side by side"><ConditionTable conditions={verdict.conditions} /></Working>
-<footer><Button kind="main" key="Enter" onclick={onnext}>Go on to Hand over</Button></footer>
+<Working summary={say('verdict-page-conditions-side-by-side')}
+  ><ConditionTable conditions={verdict.conditions} /></Working
+>
+<footer><Button kind="main" key="Enter" onclick={onnext}>{say('verdict-page-go-on-to-hand')}</Button></footer>
 
 <style>
   .reasons {

@@ -1,4 +1,5 @@
 // The intake form as typed, and what is sent of it.
+import { say } from './words';
 import type { Job, Schemas } from '../../lib/api';
 import { parseNumber } from '../../lib/format';
 
@@ -69,13 +70,14 @@ export type Checked = { body: Schemas['IntakeIn']; errors: null } | { body: null
 /** What can be told wrong without asking the server: empty names and words where numbers belong. */
 export function check(form: IntakeForm): Checked {
   const errors: Record<string, string> = {};
-  if (!form.customer_name.trim()) errors.customer_name = 'This is needed: it stands on the record.';
-  if (!form.model.trim()) errors.model = 'This is needed: at least what it is called.';
+  if (!form.customer_name.trim()) errors.customer_name = say('intake-form-this-needed-stands-on');
+  if (!form.model.trim()) errors.model = say('intake-form-this-needed-at-least');
   const numbers: Record<string, number | null> = {};
   for (const key of NUMBERS) {
     const value = parseNumber(form[key]);
-    if (Number.isNaN(value)) errors[key] = `“${form[key]}” is no number. Leave it empty if it is not known.`;
-    else if (value !== null && WHOLE.has(key) && !Number.isInteger(value)) errors[key] = 'Whole months, please.';
+    if (Number.isNaN(value)) errors[key] = say('intake-form-no-number-leave-empty', { key: form[key] });
+    else if (value !== null && WHOLE.has(key) && !Number.isInteger(value))
+      errors[key] = say('intake-form-whole-months-please');
     else numbers[key] = value;
   }
   if (Object.keys(errors).length) return { body: null, errors };

@@ -1,6 +1,6 @@
 // Taking a log or a reading off, with the way back in the message.
 import { client, take, type Run, type SideName } from '../../lib/api';
-import { say } from '../../lib/toasts.svelte';
+import { toast } from '../../lib/toasts.svelte';
 
 export async function removeReading(
   where: { job_id: string; side: SideName },
@@ -11,7 +11,7 @@ export async function removeReading(
 ): Promise<void> {
   const params = { path: { ...where, what, row_id: id } };
   await onrun(await take(client.DELETE('/api/jobs/{job_id}/runs/{side}/{what}/{row_id}', { params })));
-  say(words, {
+  toast(words, {
     undo: async () =>
       onrun(await take(client.POST('/api/jobs/{job_id}/runs/{side}/{what}/{row_id}/restore', { params }))),
   });

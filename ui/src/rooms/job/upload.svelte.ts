@@ -1,4 +1,5 @@
 // One file on its way to the server: how far it is, how to stop it, and what was refused.
+import { say } from './words';
 import { Problem, type Run, type Upload } from '../../lib/api';
 
 export class FileOnItsWay {
@@ -13,7 +14,9 @@ export class FileOnItsWay {
 
   get label(): string {
     const name = this.file?.name ?? '';
-    return this.share < 1 ? `Sending ${name}, ${Math.round(this.share * 100)} %` : `Reading ${name} …`;
+    return this.share < 1
+      ? say('upload-sending', { name, share: Math.round(this.share * 100) })
+      : say('upload-reading', { name });
   }
 
   /** Send; gives the run, or null when it was refused, with the reason kept in problem. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import { client, take, type Job } from '../../lib/api';
   import { day } from '../../lib/format';
@@ -22,16 +23,16 @@
 </script>
 
 <div class="head">
-  <h1>All jobs</h1>
-  <Button kind="main" href="/jobs/new" key="n">Take a device in</Button>
+  <h1>{say('jobs-all-jobs')}</h1>
+  <Button kind="main" href="/jobs/new" key="n">{say('jobs-take-device-in')}</Button>
 </div>
 {#if jobs?.length}
   <DataTable>
     <thead>
       <tr
-        ><td></td><th scope="col">Job</th><th scope="col">Device</th><th scope="col">Customer</th><th scope="col"
-          >Verdict</th
-        ><th scope="col">Handed over</th></tr
+        ><td></td><th scope="col">{say('jobs-job')}</th><th scope="col">{say('jobs-device')}</th><th scope="col"
+          >{say('jobs-customer')}</th
+        ><th scope="col">{say('jobs-verdict')}</th><th scope="col">{say('jobs-handed-over')}</th></tr
       >
     </thead>
     <tbody>
@@ -50,21 +51,24 @@
           <th scope="row"><a href="/jobs/{job.id}">{job.number}</a></th>
           <td>{job.model}</td>
           <td>{job.customer_name}</td>
-          <td>{job.stage === 'stopped' ? 'Stopped for safety' : job.verdict ? VERDICTS[job.verdict] : '–'}</td>
-          <td>{job.handed_over_at ? day(job.handed_over_at) : 'on the bench'}</td>
+          <td>{job.stage === 'stopped' ? say('jobs-stopped-for-safety') : job.verdict ? VERDICTS[job.verdict] : '–'}</td
+          >
+          <td>{job.handed_over_at ? day(job.handed_over_at) : say('jobs-on-bench')}</td>
         </tr>
       {/each}
     </tbody>
   </DataTable>
   {#if total > STEP}
     <div class="pages">
-      <Button disabled={offset === 0} onclick={() => (offset = Math.max(0, offset - STEP))}>Newer</Button>
-      <span class="quiet">{offset + 1} to {Math.min(total, offset + STEP)} of {total}</span>
-      <Button disabled={offset + STEP >= total} onclick={() => (offset += STEP)}>Older</Button>
+      <Button disabled={offset === 0} onclick={() => (offset = Math.max(0, offset - STEP))}>{say('jobs-newer')}</Button>
+      <span class="quiet"
+        >{say('jobs-to', { offset: offset + 1, total: Math.min(total, offset + STEP), total_2: total })}</span
+      >
+      <Button disabled={offset + STEP >= total} onclick={() => (offset += STEP)}>{say('jobs-older')}</Button>
     </div>
   {/if}
 {:else if jobs}
-  <p class="quiet">No job yet. The first device you take in stands here.</p>
+  <p class="quiet">{say('jobs-no-job-yet-first')}</p>
 {/if}
 
 <style>

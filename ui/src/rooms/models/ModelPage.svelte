@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // One model: map with its order, dies, gaps, what was found, what it takes, and its notes.
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import { fixed, plural } from '../../lib/format';
@@ -9,7 +10,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { go } from '../../lib/router.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import { session } from '../../lib/session.svelte';
   import { KINDS, TARGETS } from '../../lib/words';
 
@@ -47,7 +48,7 @@
     attempt(async () => {
       const body = { version: model?.version ?? 0, torque_notes: torque, notes };
       show(await take(client.PUT('/api/models/{model_id}', { params, body })));
-      say('Notes kept.');
+      toast(say('model-page-notes-kept'));
     });
   async function remove() {
     const { error, response } = await client.DELETE('/api/models/{model_id}', { params });
@@ -55,25 +56,31 @@
       trouble = new Problem(error as Schemas['Problem']);
       return;
     }
-    say('The model is thrown away; its jobs keep their maps.');
+    toast(say('model-page-model-thrown-away-its'));
     go('/models');
   }
 
   const facts = $derived.by(() => {
     const m = model;
     if (!m) return [];
-    const die = (w: number | null, l: number | null) => (w === null || l === null ? 'not measured' : `${w} × ${l} mm`);
-    const rise = (v: number | null) => (v === null ? 'not known' : `${fixed(v, 0)} K over room`);
+    const die = (w: number | null, l: number | null) =>
+      w === null || l === null ? say('model-page-not-measured') : `${w} × ${l} mm`;
+    const rise = (v: number | null) =>
+      v === null ? say('model-page-not-known') : say('model-page-k-over-room', { v: fixed(v, 0) });
     return [
-      ['Processor die', die(m.cpu_die_width_mm, m.cpu_die_length_mm)],
-      ['Graphics die', die(m.gpu_die_width_mm, m.gpu_die_length_mm)],
-      ['Before a service, typically', rise(m.before_rise_k)],
-      ['After it', rise(m.after_rise_k)],
+      [say('model-page-processor-die'), die(m.cpu_die_width_mm, m.cpu_die_length_mm)],
+      [say('model-page-graphics-die'), die(m.gpu_die_width_mm, m.gpu_die_length_mm)],
+      [say('model-page-before-service-typically'), rise(m.before_rise_k)],
+      [say('model-page-after'), rise(m.after_rise_k)],
       [
-        'A healthy one, die to room',
+        say('model-page-healthy-one-die-to'),
         m.total_k_per_w === null
-          ? 'not known'
-          : `${fixed(m.total_k_per_w, 2)} K/W, of it interface ${m.interface_k_per_w === null ? 'not known' : `${fixed(m.interface_k_per_w, 2)} K/W`} (${m.reference.replaceAll('_', ' ')})`,
+          ? say('model-page-not-known')
+          : say('model-page-k-w-interface-k', {
+              total_k_per_w: fixed(m.total_k_per_w, 2),
+              interface_k_per_w: m.interface_k_per_w === null ? null : fixed(m.interface_k_per_w, 2),
+              reference: m.reference.replaceAll('_', ' '),
+            }),
       ],
     ];
   });
@@ -82,8 +89,8 @@
 {#if trouble}
   <Notice tone="care" title={trouble.body.detail}
     >{trouble.body.remedy}
-    {#snippet actions()}<Button onclick={() => void load()}>Load the newer state</Button><Button href="/models"
-        >All models</Button
+    {#snippet actions()}<Button onclick={() => void load()}>{say('model-page-load-newer-state')}</Button><Button
+        href="/models">{say('model-page-all-models')}</Button
       >{/snippet}</Notice
   >
 {/if}
@@ -92,16 +99,20 @@
     <div>
       <h1>{model.model}</h1>
       <p class="quiet">
-        {KINDS[model.kind]} by {model.maker || 'an unknown maker'} · {plural(model.jobs, 'job')} in the shop{model.source
-          ? ` · from ${model.source}`
-          : ''}
+        {say('model-page-by-in-shop-from', {
+          kind: KINDS[model.kind],
+          maker: model.maker || 'an unknown maker',
+          jobs: plural(model.jobs, 'job'),
+          source: !!model.source,
+          source_2: model.source,
+        })}
       </p>
     </div>
     <div class="row">
-      <Button href="/api/models/{model.id}/file" download>Export as JSON</Button>
-      {#if owner && !sure}<Button onclick={() => (sure = true)}>Throw it away</Button>{/if}
-      {#if sure}<Button kind="main" onclick={() => void remove()}>Yes, throw it away</Button>
-        <Button onclick={() => (sure = false)}>No</Button>{/if}
+      <Button href="/api/models/{model.id}/file" download>{say('model-page-export-as-json')}</Button>
+      {#if owner && !sure}<Button onclick={() => (sure = true)}>{say('model-page-throw-away')}</Button>{/if}
+      {#if sure}<Button kind="main" onclick={() => void remove()}>{say('model-page-yes-throw-away')}</Button>
+        <Button onclick={() => (sure = false)}>{say('model-page-no')}</Button>{/if}
     </div>
   </header>
   <div class="split">
@@ -110,7 +121,7 @@
         kind={model.kind}
         places={model.places}
         outline={model.outline}
-        label="Map: {plural(model.places.length, 'place')}"
+        label={say('model-page-map', { places: plural(model.places.length, 'place') })}
       />
       <ul class="classes">
         {#each model.classes as c (c.letter)}
@@ -130,45 +141,57 @@
             <dd>{value}</dd>
           </div>{/each}
       </dl>
-      <h2>Gaps</h2>
+      <h2>{say('model-page-gaps')}</h2>
       {#if model.gaps.length}
         <ul class="plain">
           {#each model.gaps as gap, i (i)}
             <li>
-              {TARGETS[gap.target] ?? gap.target}: {fixed(gap.reading_mm, 2)} mm, {gap.count} of {fixed(
-                gap.width_mm,
-                0,
-              )} × {fixed(gap.length_mm, 0)} mm
+              {say('model-page-mm-mm', {
+                target: TARGETS[gap.target] ?? gap.target,
+                reading_mm: fixed(gap.reading_mm, 2),
+                count: gap.count,
+                width_mm: fixed(gap.width_mm, 0),
+                length_mm: fixed(gap.length_mm, 0),
+              })}
             </li>
           {/each}
         </ul>
-      {:else}<p class="quiet">None measured yet.</p>{/if}
-      <h2>Found at the bench</h2>
+      {:else}<p class="quiet">{say('model-page-none-measured-yet')}</p>{/if}
+      <h2>{say('model-page-found-at-bench')}</h2>
       {#if model.found.length}
         <ul class="plain">
           {#each model.found as one (`${one.part}-${one.seen}`)}
-            <li>{one.part}: {one.seen.toLowerCase()}, {one.times} of {plural(model.learnt_jobs, 'job')}</li>
+            <li>
+              {say('model-page-figures', {
+                part: one.part,
+                to_lower_case: one.seen.toLowerCase(),
+                times: one.times,
+                learnt_jobs: plural(model.learnt_jobs, 'job'),
+              })}
+            </li>
           {/each}
         </ul>
-      {:else}<p class="quiet">Nothing out of order was noted.</p>{/if}
+      {:else}<p class="quiet">{say('model-page-nothing-out-order-was')}</p>{/if}
     </div>
   </div>
   {#if model.steps.length}
     <section>
-      <h2>Steps of its own</h2>
+      <h2>{say('model-page-steps-its-own')}</h2>
       <ul class="plain">
-        {#each model.steps as step (step.text)}<li>{step.text}<small>in {step.stage}</small></li>{/each}
+        {#each model.steps as step (step.text)}<li>
+            {step.text}<small>{say('model-page-in', { stage: step.stage })}</small>
+          </li>{/each}
       </ul>
     </section>
   {/if}
   {#if model.minutes.length}
     <section>
-      <h2>Hands it takes</h2>
+      <h2>{say('model-page-hands-takes')}</h2>
       <DataTable>
         <thead
           ><tr
-            ><th scope="col">Task</th><th scope="col" class="number">Median</th><th scope="col" class="number">Jobs</th
-            ></tr
+            ><th scope="col">{say('model-page-task')}</th><th scope="col" class="number">{say('model-page-median')}</th
+            ><th scope="col" class="number">{say('model-page-jobs')}</th></tr
           ></thead
         >
         <tbody>
@@ -185,23 +208,23 @@
   {/if}
   <section class="notes">
     <TextField
-      label="Torque and screws"
+      label={say('model-page-torque-and-screws')}
       name="torque_notes"
       lines={2}
       bind:value={torque}
-      hint="Snug, spring screws stop at the shoulder"
+      hint={say('model-page-snug-spring-screws-stop')}
     />
     <TextField
-      label="Notes"
+      label={say('model-page-notes')}
       name="notes"
       lines={3}
       bind:value={notes}
-      hint="Weak clip at the left, ribbon under the speaker"
+      hint={say('model-page-weak-clip-at-left')}
     />
-    <div><Button kind="main" onclick={() => void save()}>Keep the notes</Button></div>
+    <div><Button kind="main" onclick={() => void save()}>{say('model-page-keep-notes')}</Button></div>
   </section>
 {:else if !trouble}
-  <p class="quiet" role="status">Opening the model …</p>
+  <p class="quiet" role="status">{say('model-page-opening-model')}</p>
 {/if}
 
 <style>

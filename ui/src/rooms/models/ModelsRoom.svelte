@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // Models: what the shop has learnt of each, as plates with their maps.
   import { onMount } from 'svelte';
   import { client, Problem, sendText, take, type Schemas } from '../../lib/api';
@@ -7,7 +8,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import { plural } from '../../lib/format';
   import { go } from '../../lib/router.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import { KINDS } from '../../lib/words';
 
   let models = $state.raw<Schemas['ModelOut'][] | null>(null);
@@ -39,7 +40,7 @@
       const model = await sendText<Schemas['ModelOut']>(url, text, 'application/json');
       waiting = null;
       trouble = null;
-      say(`${model.model} taken in: ${plural(model.places.length, 'place')}.`);
+      toast(say('models-room-taken-in', { model: model.model, places: plural(model.places.length, 'place') }));
       go(`/models/${model.id}`);
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
@@ -51,41 +52,48 @@
 
 <header>
   <div>
-    <h1>Models</h1>
-    <p class="quiet">What the shop knows of a model, offered again on its next job.</p>
+    <h1>{say('models-room-models')}</h1>
+    <p class="quiet">{say('models-room-what-shop-knows-model')}</p>
   </div>
-  <Button onclick={() => field?.click()}>Import a model</Button>
+  <Button onclick={() => field?.click()}>{say('models-room-import-model')}</Button>
 </header>
 {#if trouble}
   <Notice tone="care" title={trouble.body.detail}>
     {trouble.body.remedy}
     {#snippet actions()}
       {#if waiting}
-        <Button onclick={() => waiting && void bring(waiting, true)}>Replace the kept one</Button>
-        <Button onclick={() => ((waiting = null), (trouble = null))}>Leave it</Button>
-      {:else}<Button onclick={() => void load()}>Load again</Button>{/if}
+        <Button onclick={() => waiting && void bring(waiting, true)}>{say('models-room-replace-kept-one')}</Button>
+        <Button onclick={() => ((waiting = null), (trouble = null))}>{say('models-room-leave')}</Button>
+      {:else}<Button onclick={() => void load()}>{say('models-room-load-again')}</Button>{/if}
     {/snippet}
   </Notice>
 {/if}
 {#if models && !models.length}
   <section class="empty">
-    <h2>No model is kept yet</h2>
-    <p class="quiet">Map a device in Open, and save it to its model in Close; or import one from another shop.</p>
+    <h2>{say('models-room-no-model-kept-yet')}</h2>
+    <p class="quiet">{say('models-room-map-device-in-open')}</p>
   </section>
 {:else if models}
   <ul>
     {#each models as model (model.id)}
       <li>
         <a href="/models/{model.id}">
-          <ScrewMap kind={model.kind} places={model.places} outline={model.outline} label="Map of {model.model}" />
+          <ScrewMap
+            kind={model.kind}
+            places={model.places}
+            outline={model.outline}
+            label={say('models-room-map', { model: model.model })}
+          />
           <strong>{model.model}</strong>
           <span class="quiet">{model.maker || KINDS[model.kind]} · {plural(model.jobs, 'job')}</span>
           <span
-            >{plural(model.places.filter((p) => p.kind === 'screw').length, 'screw')} in {model.classes.length}
-            {model.classes.length === 1 ? 'class' : 'classes'}, {plural(
-              model.places.filter((p) => p.kind === 'plug').length,
-              'plug',
-            )}{model.steps.length ? `, ${plural(model.steps.length, 'own step')}` : ''}</span
+            >{say('models-room-in-no', {
+              screw: plural(model.places.filter((p) => p.kind === 'screw').length, 'screw'),
+              count: model.classes.length,
+              plug: plural(model.places.filter((p) => p.kind === 'plug').length, 'plug'),
+              count_2: !!model.steps.length,
+              steps: plural(model.steps.length, 'own step'),
+            })}</span
           >
         </a>
       </li>
@@ -98,7 +106,7 @@
   type="file"
   accept=".json,application/json"
   tabindex="-1"
-  aria-label="Model file"
+  aria-label={say('models-room-model-file')}
   onchange={read}
 />
 

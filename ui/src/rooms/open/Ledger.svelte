@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // What is out and what is in, by class of screw and by plug: the map as a list.
   import type { Bench } from '../../lib/bench/types';
   import ClassShape from '../../lib/maps/ClassShape.svelte';
@@ -20,9 +21,11 @@
   const out = $derived(screws.filter((p) => p.is_out).length);
 </script>
 
-<aside aria-label="Ledger">
+<aside aria-label={say('ledger-ledger')}>
   <p class="sum">
-    <b>{out}</b> of <b>{screws.length}</b> screws out
+    <b>{out}</b>
+    {say('ledger-figures')} <b>{screws.length}</b>
+    {say('ledger-screws-out')}
   </p>
   <ul>
     {#each rows as row (row.letter)}
@@ -30,12 +33,16 @@
         <svg viewBox="-30 -30 60 60" width="38" height="38" aria-hidden="true"
           ><ClassShape shape={row.shape} letter={row.letter} r={22} /></svg
         >
-        <span>{row.words}<small>{row.letter}: {row.out} of {row.all} out</small></span>
+        <span>{row.words}<small>{say('ledger-out', { letter: row.letter, out: row.out, all: row.all })}</small></span>
       </li>
     {/each}
   </ul>
   {#if plugs.length}
-    <p class="sum plugs"><b>{plugs.filter((p) => p.is_out).length}</b> of <b>{plugs.length}</b> plugs off</p>
+    <p class="sum plugs">
+      <b>{plugs.filter((p) => p.is_out).length}</b>
+      {say('ledger-figures')} <b>{plugs.length}</b>
+      {say('ledger-plugs-off')}
+    </p>
     <ul>
       {#each plugs as plug (plug.id)}
         <li>
@@ -48,7 +55,11 @@
     </ul>
   {/if}
   {#if bench.leftover}<p class="care">
-      {bench.leftover} left over in the tray{bench.leftover_words ? `: ${bench.leftover_words}` : ''}
+      {say('ledger-left-over-in-tray', {
+        leftover: bench.leftover,
+        leftover_words: !!bench.leftover_words,
+        leftover_words_2: bench.leftover_words,
+      })}
     </p>{/if}
 </aside>
 

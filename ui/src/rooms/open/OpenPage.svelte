@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // Open: the map, the ledger beside it, the orders, and the steps of this stage.
   import type { Job } from '../../lib/api';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
@@ -48,13 +49,13 @@
   }
 </script>
 
-<h2>Open: every screw and plug has its place</h2>
+<h2>{say('open-page-open-every-screw-and')}</h2>
 {#if bench && !bench.begun}
   <BeginList {at} jobId={job.id} />
 {:else if bench}
-  <div class="tools" role="group" aria-label="Map">
+  <div class="tools" role="group" aria-label={say('open-page-map')}>
     <div class="modes">
-      {#each [['', 'Count'], ['screw', 'Put screws'], ['plug', 'Put plugs']] as [mode, words] (mode)}
+      {#each [['', say('open-page-count')], ['screw', say('open-page-put-screws')], ['plug', say('open-page-put-plugs')]] as [mode, words] (mode)}
         <button
           type="button"
           aria-pressed={(placing ?? '') === mode}
@@ -64,19 +65,21 @@
     </div>
     {#if bench.orders.length && !placing}
       <label class="order">
-        <span>Order</span>
+        <span>{say('open-page-order')}</span>
         <select bind:value={order}>
-          <option value="">none shown</option>
+          <option value="">{say('open-page-none-shown')}</option>
           {#each bench.orders as o (o.holds)}
-            <option value="{o.holds}:loosen">loosen the {o.words}</option>
-            <option value="{o.holds}:tighten">tighten the {o.words}</option>
+            <option value="{o.holds}:loosen">{say('open-page-loosen', { words: o.words })}</option>
+            <option value="{o.holds}:tighten">{say('open-page-tighten', { words: o.words })}</option>
           {/each}
         </select>
       </label>
     {/if}
-    <Button onclick={() => photoField?.click()}>{bench.outline ? 'Another photo' : 'Photo as map'}</Button>
-    {#if bench.outline}<Button onclick={() => at.do('outline', {})}>Plain outline</Button>{/if}
-    <Button href="/jobs/{job.id}/tray">Tray labels</Button>
+    <Button onclick={() => photoField?.click()}
+      >{bench.outline ? say('open-page-another-photo') : say('open-page-photo-as-map')}</Button
+    >
+    {#if bench.outline}<Button onclick={() => at.do('outline', {})}>{say('open-page-plain-outline')}</Button>{/if}
+    <Button href="/jobs/{job.id}/tray">{say('open-page-tray-labels')}</Button>
   </div>
   {#if placing}<PlaceForm bind:draft kind={placing} />{/if}
   <div class="split">
@@ -89,36 +92,40 @@
         {chosen}
         onplace={(p) => (chosen = p.id)}
         onground={put}
-        label="Map with {places.length} places"
+        label={say('open-page-map-with-places', { count: places.length })}
       />
       {#if walk.length}
         <p class="quiet below">
           {order.endsWith('tighten')
             ? bench.passes.map((p) => p.words).join('. ')
             : bench.orders.find((o) => order.startsWith(o.holds))?.by_number
-              ? 'Loosen in reverse of the printed numbers, a little each.'
-              : 'No numbers printed: back and forth across the middle, a little each.'}
+              ? say('open-page-loosen-in-reverse-printed')
+              : say('open-page-no-numbers-printed-back')}
         </p>
       {:else if !places.length}
         <p class="quiet below">
-          Nothing is mapped yet. Choose “Put screws”, say which class, and tap each place as it comes out.
+          {say('open-page-nothing-mapped-yet-choose')}
         </p>
       {/if}
       {#if one}
-        <div class="one" role="group" aria-label="Chosen place">
-          <strong>{one.words || 'New place'}</strong>
-          <span class="quiet">{one.is_out ? `out${one.was_out ? ` since step ${one.was_out}` : ''}` : 'in'}</span>
+        <div class="one" role="group" aria-label={say('open-page-chosen-place')}>
+          <strong>{one.words || say('open-page-new-place')}</strong>
+          <span class="quiet"
+            >{one.is_out
+              ? `out${one.was_out ? say('open-page-since-step', { was_out: one.was_out }) : ''}`
+              : 'in'}</span
+          >
           <Button onclick={() => at.do(one.is_out ? 'place_in' : 'place_out', { place: one.id })}
-            >{one.is_out ? 'It is in' : 'It is out'}</Button
+            >{one.is_out ? say('open-page-in') : say('open-page-out')}</Button
           >
           <Button
             disabled={one.is_out}
             onclick={() => {
               at.do('place_removed', { place: one.id });
               chosen = null;
-            }}>Wipe it off</Button
+            }}>{say('open-page-wipe-off')}</Button
           >
-          <Button kind="bare" label="Let go of it" onclick={() => (chosen = null)}>✕</Button>
+          <Button kind="bare" label={say('open-page-let-go')} onclick={() => (chosen = null)}>✕</Button>
         </div>
       {/if}
     </div>
@@ -132,7 +139,7 @@
   type="file"
   accept="image/jpeg,image/png,image/webp"
   tabindex="-1"
-  aria-label="Photo as the map"
+  aria-label={say('open-page-photo-as-map-2')}
   onchange={outline}
 />
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // What the next tap puts: class of a screw and what it holds, or which plug.
   import { benchWords } from '../../lib/bench/bench.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
@@ -17,17 +18,38 @@
 
 <div class="form">
   {#if kind === 'screw'}
-    <Pick label="Holds the" name="holds" options={options(table?.screw_groups)} bind:value={draft.screwHolds} />
-    <TextField label="Length" name="length_mm" numeric unit="mm" bind:value={draft.length} />
-    <Pick label="Drive" name="drive" options={options(table?.drives)} bind:value={draft.drive} />
-    <Pick label="Head" name="head" options={options(table?.heads)} bind:value={draft.head} />
-    <TextField label="Printed number" name="number" numeric bind:value={draft.number} hint="counts on by itself" />
+    <Pick
+      label={say('place-form-holds')}
+      name="holds"
+      options={options(table?.screw_groups)}
+      bind:value={draft.screwHolds}
+    />
+    <TextField label={say('place-form-length')} name="length_mm" numeric unit="mm" bind:value={draft.length} />
+    <Pick label={say('place-form-drive')} name="drive" options={options(table?.drives)} bind:value={draft.drive} />
+    <Pick label={say('place-form-head')} name="head" options={options(table?.heads)} bind:value={draft.head} />
+    <TextField
+      label={say('place-form-printed-number')}
+      name="number"
+      numeric
+      bind:value={draft.number}
+      hint={say('place-form-counts-on-by-itself')}
+    />
   {:else}
-    <Pick label="Plug of the" name="plug" options={options(table?.plug_parts)} bind:value={draft.plugHolds} />
-    <TextField label="Which, if there are several" name="note" bind:value={draft.note} hint="white antenna" />
+    <Pick
+      label={say('place-form-plug')}
+      name="plug"
+      options={options(table?.plug_parts)}
+      bind:value={draft.plugHolds}
+    />
+    <TextField
+      label={say('place-form-which-if-there-several')}
+      name="note"
+      bind:value={draft.note}
+      hint={say('place-form-white-antenna')}
+    />
   {/if}
 </div>
-<p class="quiet">Now tap the map, once for each.</p>
+<p class="quiet">{say('place-form-now-tap-map-once')}</p>
 
 <style>
   .form {

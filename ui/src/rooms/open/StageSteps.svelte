@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // The steps of one stage beside its page: done, skipped, moved, added; bench mode is one key away.
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { benchWords } from '../../lib/bench/bench.svelte';
@@ -11,7 +12,7 @@
   import Button from '../../lib/parts/Button.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { go } from '../../lib/router.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import LineState from '../bench-mode/LineState.svelte';
   import ReasonPanel from '../bench-mode/ReasonPanel.svelte';
 
@@ -29,18 +30,23 @@
   let own = $state<string | null>(null);
   let more = $state<string | null>(null);
   const benchHref = $derived(`/jobs/${at.jobId}/bench`);
-  const undoWords = $derived(at.undoWords ? `Take back: ${at.undoWords}` : 'Nothing to take back');
-  const redoWords = $derived(at.redoWords ? `Again: ${at.redoWords}` : '');
+  const undoWords = $derived(
+    at.undoWords ? say('stage-steps-take-back', { undo_words: at.undoWords }) : say('stage-steps-nothing-to-take-back'),
+  );
+  const redoWords = $derived(at.redoWords ? say('stage-steps-again', { redo_words: at.redoWords }) : '');
 
   function details(step: Step): string {
-    const hands = step.outcome && step.hands_min !== null ? `${fixed(step.hands_min, 0)} min of hands` : '';
+    const hands =
+      step.outcome && step.hands_min !== null
+        ? say('stage-steps-min-hands', { hands_min: fixed(step.hands_min, 0) })
+        : '';
     return [
       step.material,
       step.tool,
-      step.wait && !step.outcome ? `then wait ${minutesWords(step.wait_min)}` : '',
+      step.wait && !step.outcome ? say('stage-steps-then-wait', { wait_min: minutesWords(step.wait_min) }) : '',
       step.outcome?.how === 'skipped' ? `skipped: ${step.outcome.words}` : '',
       hands,
-      step.outcome && step.waited_min ? `${fixed(step.waited_min, 0)} min waited` : '',
+      step.outcome && step.waited_min ? say('stage-steps-min-waited', { waited_min: fixed(step.waited_min, 0) }) : '',
     ]
       .filter(Boolean)
       .join(' · ');
@@ -59,7 +65,7 @@
 
   async function renew() {
     const trouble = await at.renew();
-    if (trouble) say(`${trouble.body.detail} ${trouble.body.remedy}`, { tone: 'wrong' });
+    if (trouble) toast(`${trouble.body.detail} ${trouble.body.remedy}`, { tone: 'wrong' });
   }
 
   function answer(words: string) {
@@ -85,21 +91,23 @@
   }
 
   const over = $derived(bench?.closed != null);
-  $effect(() => (over ? undefined : offer([{ key: 'Enter', words: 'Bench mode', run: () => go(benchHref) }])));
+  $effect(() =>
+    over ? undefined : offer([{ key: 'Enter', words: say('stage-steps-bench-mode'), run: () => go(benchHref) }]),
+  );
 </script>
 
-<section aria-label="Steps of this stage">
+<section aria-label={say('stage-steps-steps-this-stage')}>
   <div class="head">
-    <h3>Steps</h3>
+    <h3>{say('stage-steps-steps')}</h3>
     <LineState {at} />
   </div>
   {#if bench?.plan_changed}
     <div class="changed" role="alert">
       <p>
-        <strong>The plan has changed since this list was made.</strong> What is done stays done; what is to come follows
-        the plan{bench.chosen ? `: ${bench.chosen.words}` : ''}.
+        <strong>{say('stage-steps-plan-has-changed-since')}</strong>
+        {say('stage-steps-what-done-stays-done', { words: bench.chosen?.words })}
       </p>
-      <Button onclick={() => void renew()}>Make the list anew</Button>
+      <Button onclick={() => void renew()}>{say('stage-steps-make-list-anew')}</Button>
     </div>
   {/if}
   <ol start={mine[0]?.number ?? 1}>
@@ -111,26 +119,31 @@
         <span class="what">
           <strong>{step.text}</strong>
           <small>{details(step)}</small>
-          {#if held}<small class="care">{held.words}: {remaining(new Date(held.due).getTime() - waits.now)} left</small>
+          {#if held}<small class="care"
+              >{say('stage-steps-left', {
+                words: held.words,
+                now: remaining(new Date(held.due).getTime() - waits.now),
+              })}</small
+            >
           {:else if guard && !step.outcome}<small class="care">{guard.remedy}</small>{/if}
         </span>
         {#if !step.outcome}
           <span class="keys">
             <Button disabled={held !== null} onclick={() => finish(step)}
-              >{step.shows === 'power' ? 'Go through it' : 'Done'}</Button
+              >{step.shows === 'power' ? say('stage-steps-go-through') : say('stage-steps-done')}</Button
             >
             <Button
               kind="bare"
-              label="More for step {number}"
+              label={say('stage-steps-more-for-step', { number })}
               onclick={() => (more = more === step.id ? null : step.id)}>⋯</Button
             >
           </span>
         {/if}
         {#if more === step.id && !step.outcome}
           <span class="more">
-            <Button onclick={() => (asked = { kind: 'skip', step })}>Skip with a reason</Button>
-            <Button onclick={() => move(step, -1)}>Earlier</Button>
-            <Button onclick={() => move(step, 1)}>Later</Button>
+            <Button onclick={() => (asked = { kind: 'skip', step })}>{say('stage-steps-skip-with-reason')}</Button>
+            <Button onclick={() => move(step, -1)}>{say('stage-steps-earlier')}</Button>
+            <Button onclick={() => move(step, 1)}>{say('stage-steps-later')}</Button>
           </span>
         {/if}
       </li>
@@ -138,14 +151,18 @@
         <li class="ask">
           <ReasonPanel
             tone={asked.kind === 'skip' ? 'note' : 'halt'}
-            title={asked.kind === 'skip' ? 'Why is this step skipped?' : (asked.guard?.reason ?? '')}
+            title={asked.kind === 'skip' ? say('stage-steps-why-this-step-skipped') : (asked.guard?.reason ?? '')}
             text={asked.kind === 'skip'
               ? ''
-              : `${asked.guard?.remedy ?? ''} If it has happened already, say so: it is recorded as what it is and asks for a check.`}
+              : say('stage-steps-if-has-happened-already', { remedy: asked.guard?.remedy ?? '' })}
             ready={asked.kind === 'skip'
-              ? ['This model has no such part', 'Done already, before the list', 'Not needed today']
-              : ['I saw it too late', 'It slipped']}
-            verb={asked.kind === 'skip' ? 'Skip it' : 'It has happened: record it'}
+              ? [
+                  say('stage-steps-this-model-has-no'),
+                  say('stage-steps-done-already-before-list'),
+                  say('stage-steps-not-needed-today'),
+                ]
+              : [say('stage-steps-i-saw-too-late'), say('stage-steps-slipped')]}
+            verb={asked.kind === 'skip' ? say('stage-steps-skip') : say('stage-steps-has-happened-record')}
             onsay={answer}
             oncancel={() => (asked = null)}
           />
@@ -154,11 +171,11 @@
     {/each}
   </ol>
   <div class="foot">
-    {#if over}<Button href={benchHref}>Bench mode</Button>
-    {:else}<Button kind="main" href={benchHref} key="Enter">Bench mode</Button>{/if}
+    {#if over}<Button href={benchHref}>{say('stage-steps-bench-mode')}</Button>
+    {:else}<Button kind="main" href={benchHref} key="Enter">{say('stage-steps-bench-mode')}</Button>{/if}
     <Button disabled={!at.canUndo} onclick={() => at.undo()}>{undoWords}</Button>
     {#if redoWords}<Button onclick={() => at.redo()}>{redoWords}</Button>{/if}
-    {#if own === null}<Button onclick={() => (own = '')}>Add a step</Button>{/if}
+    {#if own === null}<Button onclick={() => (own = '')}>{say('stage-steps-add-step')}</Button>{/if}
   </div>
   {#if own !== null}
     <form
@@ -168,16 +185,16 @@
       }}
     >
       <TextField
-        label="Step of your own, at the end of this stage"
+        label={say('stage-steps-step-your-own-at')}
         name="own-step"
         bind:value={own}
-        hint="Kept for the model when you save it in Close"
+        hint={say('stage-steps-kept-for-model-when')}
       />
-      <Button type="submit" kind="main">Add it</Button>
-      <Button onclick={() => (own = null)}>No</Button>
+      <Button type="submit" kind="main">{say('stage-steps-add')}</Button>
+      <Button onclick={() => (own = null)}>{say('stage-steps-no')}</Button>
     </form>
   {/if}
-  {#if benchWords.table === null}<p class="quiet" role="status">Loading …</p>{/if}
+  {#if benchWords.table === null}<p class="quiet" role="status">{say('stage-steps-loading')}</p>{/if}
 </section>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // Labels for the tray, one a class, to print and cut: letter and shape large, what it is, how many.
   import { untrack } from 'svelte';
   import { BenchJob } from '../../lib/bench/bench.svelte';
@@ -22,10 +23,10 @@
 </script>
 
 <div class="no-print top">
-  <h1>Tray labels</h1>
+  <h1>{say('open-page-tray-labels')}</h1>
   <div class="row">
-    <Button kind="main" onclick={() => print()}>Print</Button>
-    <Button href="/jobs/{id}/open">Back to the map</Button>
+    <Button kind="main" onclick={() => print()}>{say('tray-labels-print')}</Button>
+    <Button href="/jobs/{id}/open">{say('tray-labels-back-to-map')}</Button>
   </div>
 </div>
 {#if at.bench?.classes.length}
@@ -39,13 +40,13 @@
           <strong>{c.letter} · {c.count} {c.count === 1 ? 'screw' : 'screws'}</strong>
           <span>{c.words}</span>
           <span>{holds(c.letter).join(', ')}</span>
-          <small>{job ? `${job.model}, job ${job.number}` : ''}</small>
+          <small>{job ? say('tray-labels-job', { model: job.model, number: job.number }) : ''}</small>
         </div>
       </li>
     {/each}
   </ul>
 {:else}
-  <p class="quiet">There are no screws on the map yet. Put them in Open, then print their labels here.</p>
+  <p class="quiet">{say('tray-labels-there-no-screws-on')}</p>
 {/if}
 
 <style>

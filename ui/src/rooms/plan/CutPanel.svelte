@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { onMount } from 'svelte';
   import { client, Problem, take, type Cut, type Part, type Product, type Schemas } from '../../lib/api';
   import CutDrawing from '../../lib/charts/CutDrawing.svelte';
@@ -7,7 +8,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import { TARGETS } from '../../lib/words';
 
   interface Props {
@@ -74,7 +75,7 @@
     preview = null;
     cuts = [...cuts, done];
     onbooked();
-    say('Cut and booked. The offcut is on the shelf.', { undo: () => void undo(done) });
+    toast(say('cut-panel-cut-and-booked-offcut'), { undo: () => void undo(done) });
   }
 
   async function undo(cut: Cut) {
@@ -83,7 +84,7 @@
       const path = { job_id: jobId, cut_id: cut.id };
       cuts = (await take(client.DELETE('/api/jobs/{job_id}/cuts/{cut_id}', { params: { path } }))).cuts;
       onbooked();
-      say('Taken back: sheet and offcut lie on the shelf as before.');
+      toast(say('cut-panel-taken-back-sheet-and'));
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       trouble = error;
@@ -92,56 +93,66 @@
 </script>
 
 <section>
-  <h3>Cutting</h3>
+  <h3>{say('cut-panel-cutting')}</h3>
   {#if products.length}
     <div class="row">
       <Pick
-        label="From"
+        label={say('cut-panel-from')}
         name="cut-product"
         options={products.map((p) => ({
           value: p.id,
-          label: `${p.name}: ${fixed(p.remaining, 0)} sheets, ${p.offcuts.length} offcuts`,
+          label: say('cut-panel-sheets-offcuts', {
+            name: p.name,
+            remaining: fixed(p.remaining, 0),
+            count: p.offcuts.length,
+          }),
         }))}
         bind:value={productId}
       />
-      <TextField label="The blade takes" name="kerf_mm" unit="mm" numeric bind:value={kerf} />
-      <Button {busy} onclick={() => void nest()}>Lay the pieces out</Button>
+      <TextField label={say('cut-panel-blade-takes')} name="kerf_mm" unit="mm" numeric bind:value={kerf} />
+      <Button {busy} onclick={() => void nest()}>{say('cut-panel-lay-pieces-out')}</Button>
     </div>
   {:else}
-    <p class="quiet">No sheet of this kind is on the shelf. <a href="/shelf">Add one</a>.</p>
+    <p class="quiet">{say('cut-panel-no-sheet-this-kind')} <a href="/shelf">{say('cut-panel-add-one')}</a>.</p>
   {/if}
   {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
   {#if preview}
     {#if !preview.fits}
       <Notice
         tone="care"
-        title="{preview.unplaced.length} pieces find no room: {[...new Set(preview.unplaced)].join(', ')}"
+        title={say('cut-panel-pieces-find-no-room', {
+          count: preview.unplaced.length,
+          join: [...new Set(preview.unplaced)].join(', '),
+        })}
       >
-        Add a sheet on the Shelf, or choose another product.
+        {say('cut-panel-add-sheet-on-shelf')}
       </Notice>
     {/if}
     <div class="sheets">
       {#each preview.drawings as drawing, i (i)}<CutDrawing {drawing} />{/each}
     </div>
     <p class="quiet">
-      {fixed(100 * preview.waste_share, 0)} % of what is touched becomes no piece; what lies inside the dashed line stays
-      as an offcut.
+      {say('cut-panel-what-touched-becomes-no', { waste_share: fixed(100 * preview.waste_share, 0) })}
     </p>
     <div class="row">
-      <Button kind="main" {busy} disabled={!preview.fits} onclick={() => void book()}>Cut it and book it</Button>
+      <Button kind="main" {busy} disabled={!preview.fits} onclick={() => void book()}
+        >{say('cut-panel-cut-and-book')}</Button
+      >
     </div>
   {/if}
   {#each cuts as cut (cut.id)}
     <article>
-      <h4>Cut from {cut.product}</h4>
+      <h4>{say('cut-panel-cut-from', { product: cut.product })}</h4>
       <div class="sheets">
         {#each cut.drawings as drawing, i (i)}<CutDrawing {drawing} />{/each}
       </div>
       <div class="row">
         {#each ['pdf', 'svg', 'dxf'] as form (form)}
-          <Button href="/api/jobs/{jobId}/cuts/{cut.id}/sheet.{form}" download>{form.toUpperCase()} at 1:1</Button>
+          <Button href="/api/jobs/{jobId}/cuts/{cut.id}/sheet.{form}" download
+            >{say('cut-panel-at', { to_upper_case: form.toUpperCase() })}</Button
+          >
         {/each}
-        <Button kind="bare" onclick={() => void undo(cut)}>Take the cut back</Button>
+        <Button kind="bare" onclick={() => void undo(cut)}>{say('cut-panel-take-cut-back')}</Button>
       </div>
     </article>
   {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import Choice from '../../lib/parts/Choice.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
@@ -23,12 +24,12 @@
   const metal: Word[] = ['cold_plate', 'aluminium_near', 'parts_exposed', 'insulation'];
   const COVERS = ['aluminium', 'magnesium', 'steel', 'plastic', 'carbon', 'glass'].map((c) => ({ value: c, label: c }));
   const BONDS = [
-    { value: 'glue', label: 'heat glue' },
-    { value: 'paste', label: 'paste, both faces' },
+    { value: 'glue', label: say('found-heat-glue') },
+    { value: 'paste', label: say('found-paste-both-faces') },
   ];
   const METHODS = [
     { value: 'electroless', label: 'electroless' },
-    { value: 'electrolytic', label: 'with current' },
+    { value: 'electrolytic', label: say('found-with-current') },
   ];
 
   function set<K extends keyof NonNullable<PlanState['form']>>(key: K, value: NonNullable<PlanState['form']>[K]) {
@@ -60,75 +61,80 @@
 
 {#if plan.form}
   <Choice
-    legend="The customer wants it, above all"
+    legend={say('found-customer-wants-above-all')}
     name="goal"
     options={[...GOALS]}
     bind:value={() => plan.form?.goal ?? 'cooler', (v) => set('goal', v)}
   />
   <section>
-    <h3>What is known so far</h3>
+    <h3>{say('found-what-known-so-far')}</h3>
     <div class="grid">
       {#each seen as key (key)}{@render pick(key)}{/each}
       {@render pick('place')}
-      {@render number('cpu_w', 'Processor die, width', 'mm', 'cpu_die_width_mm')}
-      {@render number('cpu_l', 'Processor die, length', 'mm', 'cpu_die_length_mm')}
-      {@render number('gpu_w', 'Graphics die, width', 'mm', 'gpu_die_width_mm')}
-      {@render number('gpu_l', 'Graphics die, length', 'mm', 'gpu_die_length_mm')}
+      {@render number('cpu_w', say('found-processor-die-width'), 'mm', 'cpu_die_width_mm')}
+      {@render number('cpu_l', say('found-processor-die-length'), 'mm', 'cpu_die_length_mm')}
+      {@render number('gpu_w', say('found-graphics-die-width'), 'mm', 'gpu_die_width_mm')}
+      {@render number('gpu_l', say('found-graphics-die-length'), 'mm', 'gpu_die_length_mm')}
     </div>
   </section>
   <div class="more">
-    <Working summary="Metals and bare parts, for alloy">
+    <Working summary={say('found-metals-and-bare-parts')}>
       <div class="grid">
         {#each metal as key (key)}{@render pick(key)}{/each}
       </div>
     </Working>
-    <Working summary="Gaps, pads and putty{plan.form.gaps.length ? ` (${plan.form.gaps.length})` : ''}">
+    <Working
+      summary={say('found-gaps-pads-and-putty', { count: !!plan.form.gaps.length, count_2: plan.form.gaps.length })}
+    >
       <GapRows {plan} />
     </Working>
-    <Working summary="Copper shim on a small chip{plan.form.shim ? ' (measured)' : ''}">
+    <Working summary={say('found-copper-shim-on-small', { shim: !!plan.form.shim })}>
       {#if plan.form.shim}
-        <SpotForm {plan} group="shim" fields={SHIM_FIELDS} label="Held to the heatsink by" options={BONDS} />
+        <SpotForm {plan} group="shim" fields={SHIM_FIELDS} label={say('found-held-to-heatsink-by')} options={BONDS} />
         {#if plan.plan?.shim_reason}
           <p>
             {plan.plan.shim_reason}
-            {#if plan.plan.shim_drop_k !== null}<strong>The chip drops by {plan.plan.shim_drop_k.toFixed(0)} K.</strong
+            {#if plan.plan.shim_drop_k !== null}<strong
+                >{say('found-chip-drops-by-k', { shim_drop_k: plan.plan.shim_drop_k.toFixed(0) })}</strong
               >{/if}
           </p>
         {/if}
-        <Button onclick={() => set('shim', null)}>Forget the shim</Button>
+        <Button onclick={() => set('shim', null)}>{say('found-forget-shim')}</Button>
       {:else}
         <p class="quiet">
-          A thick pad on a small chip costs tens of kelvins. Measure package, die and pad to see how many.
+          {say('found-thick-pad-on-small')}
         </p>
-        <Button onclick={() => set('shim', emptySpot('shim', SHIM_FIELDS))}>Measure for a shim</Button>
+        <Button onclick={() => set('shim', emptySpot('shim', SHIM_FIELDS))}>{say('found-measure-for-shim')}</Button>
       {/if}
     </Working>
-    <Working summary="Coupling to the cover{plan.form.cover ? ' (measured)' : ''}">
+    <Working summary={say('found-coupling-to-cover-measured', { cover: !!plan.form.cover })}>
       {#if plan.form.cover}
-        <SpotForm {plan} group="cover" fields={COVER_FIELDS} label="Cover" options={COVERS} />
-        <Button onclick={() => set('cover', null)}>Forget the cover</Button>
+        <SpotForm {plan} group="cover" fields={COVER_FIELDS} label={say('found-cover')} options={COVERS} />
+        <Button onclick={() => set('cover', null)}>{say('found-forget-cover')}</Button>
       {:else}
         <p class="quiet">
-          A pad between heatsink and bottom cover lets a thin machine hold more watts, and warms the skin. Measure both
-          to see how much.
+          {say('found-pad-between-heatsink-and')}
         </p>
-        <Button onclick={() => set('cover', emptySpot('cover', COVER_FIELDS))}>Measure for the cover</Button>
+        <Button onclick={() => set('cover', emptySpot('cover', COVER_FIELDS))}>{say('found-measure-for-cover')}</Button>
       {/if}
     </Working>
-    <Working summary="Tuning and hazards">
+    <Working summary={say('found-tuning-and-hazards')}>
       <div class="grid">
-        {@render number('undervolt_mv', 'Undervolt by', 'mV', 'undervolt_mv')}
-        {@render number('cap_w', 'Power cap', 'W', 'cap_w')}
+        {@render number('undervolt_mv', say('found-undervolt-by'), 'mV', 'undervolt_mv')}
+        {@render number('cap_w', say('found-power-cap'), 'W', 'cap_w')}
       </div>
       <div class="ticks">
-        <Tick label="Carried and shaken" bind:checked={() => plan.form?.carried ?? false, (v) => set('carried', v)} />
         <Tick
-          label="The mains supply would be opened"
+          label={say('found-carried-and-shaken')}
+          bind:checked={() => plan.form?.carried ?? false, (v) => set('carried', v)}
+        />
+        <Tick
+          label={say('found-mains-supply-would-be')}
           tone="halt"
           bind:checked={() => plan.form?.opens_mains ?? false, (v) => set('opens_mains', v)}
         />
         <Tick
-          label="The cold plate would be plated here"
+          label={say('found-cold-plate-would-be')}
           tone="halt"
           bind:checked={
             () => plan.form?.plating ?? false,
@@ -140,8 +146,8 @@
         />
       </div>
       {#if plan.form.plating && plan.form.bath}
-        <SpotForm {plan} group="bath" fields={BATH_FIELDS} label="Bath" options={METHODS} />
-        <p class="quiet">The rate belongs to the bath: its sheet or a measured coupon beats the usual 2.5 µm/h.</p>
+        <SpotForm {plan} group="bath" fields={BATH_FIELDS} label={say('found-bath')} options={METHODS} />
+        <p class="quiet">{say('found-rate-belongs-to-bath')}</p>
       {/if}
     </Working>
   </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import Button from '../../lib/parts/Button.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
@@ -12,10 +13,10 @@
   }
   let { plan }: Props = $props();
   const NUMBERS = [
-    { key: 'reading_mm', label: 'Reading', unit: 'mm' },
-    { key: 'width_mm', label: 'Part, width', unit: 'mm' },
-    { key: 'length_mm', label: 'Part, length', unit: 'mm' },
-    { key: 'count', label: 'How many', unit: '' },
+    { key: 'reading_mm', label: say('gap-rows-reading'), unit: 'mm' },
+    { key: 'width_mm', label: say('gap-rows-part-width'), unit: 'mm' },
+    { key: 'length_mm', label: say('gap-rows-part-length'), unit: 'mm' },
+    { key: 'count', label: say('gap-rows-how-many'), unit: '' },
   ];
 
   function set(index: number, key: string, value: string) {
@@ -46,16 +47,16 @@
   {#each plan.form.gaps as row, i (i)}
     {@const advice = plan.plan?.gaps[i]}
     <fieldset>
-      <legend>Gap {i + 1}</legend>
+      <legend>{say('gap-rows-gap', { i: i + 1 })}</legend>
       <div class="row">
         <Pick
-          label="Under the cooler"
+          label={say('gap-rows-under-cooler')}
           name="gap-target-{i}"
           options={GAP_TARGETS}
           bind:value={() => row.target ?? '', (v) => set(i, 'target', v)}
         />
         <Pick
-          label="Read from"
+          label={say('gap-rows-read-from')}
           name="gap-how-{i}"
           options={GAP_WAYS}
           bind:value={() => row.how ?? '', (v) => set(i, 'how', v)}
@@ -73,7 +74,7 @@
         {/each}
         {#if row.how === 'measured'}
           <TextField
-            label="It may be off by"
+            label={say('gap-rows-may-be-off-by')}
             name="gap-tolerance-{i}"
             unit="mm"
             numeric
@@ -84,24 +85,24 @@
       </div>
       <div class="foot">
         <Tick
-          label="One strip for all of them"
+          label={say('gap-rows-one-strip-for-all')}
           bind:checked={() => row.together === 'yes', (v) => set(i, 'together', v ? 'yes' : 'no')}
         />
         {#if advice}
           <p class:putty={advice.putty || advice.open}>
             <strong
               >{advice.open
-                ? 'Measure again'
+                ? say('gap-rows-measure-again')
                 : advice.putty
-                  ? 'Putty'
-                  : `Pad ${advice.stack_mm.join(' + ')} mm`}</strong
+                  ? say('gap-rows-putty')
+                  : say('gap-rows-pad-mm', { join: advice.stack_mm.join(' + ') })}</strong
             >
             {advice.reason}
           </p>
         {/if}
         <Button
           kind="bare"
-          label="Forget gap {i + 1}"
+          label={say('gap-rows-forget-gap', { i: i + 1 })}
           onclick={() => {
             plan.form?.gaps.splice(i, 1);
             plan.changed();
@@ -111,7 +112,7 @@
     </fieldset>
   {/each}
   {#if plan.plan?.heights}<p class="quiet">{plan.plan.heights}</p>{/if}
-  <Button onclick={() => plan.form?.gaps.push(emptyGap())}>Add a gap</Button>
+  <Button onclick={() => plan.form?.gaps.push(emptyGap())}>{say('gap-rows-add-gap')}</Button>
 {/if}
 
 <style>

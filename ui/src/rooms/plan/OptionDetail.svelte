@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import type { Option, Plan } from '../../lib/api';
   import { fixed, money } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -16,18 +17,36 @@
   let { option, plan, busy, closed, ontake }: Props = $props();
   const taken = $derived(plan.chosen?.key === option.key);
   const range = (i: { low: number; median: number; high: number }, digits = 0) =>
-    `${fixed(i.median, digits)} (${fixed(i.low, digits)} to ${fixed(i.high, digits)})`;
+    say('option-detail-to', {
+      median: fixed(i.median, digits),
+      low: fixed(i.low, digits),
+      high: fixed(i.high, digits),
+    });
   const facts = $derived([
-    ['Die at the same work', `${range(option.die_c)} °C`],
-    ['Cooler by', `${range(option.gain_k)} K`],
-    ['Watts at the limit', option.watts ? `${range(option.watts)} W` : 'not known without a limit'],
+    [say('option-detail-die-at-same-work'), `${range(option.die_c)} °C`],
+    [say('option-detail-cooler-by'), `${range(option.gain_k)} K`],
     [
-      'Noise at the same temperature',
-      option.noise_db ? `${option.noise_floor ? 'at least ' : ''}${range(option.noise_db)} dB` : 'no fan',
+      say('option-detail-watts-at-limit'),
+      option.watts ? `${range(option.watts)} W` : say('option-detail-not-known-without-limit'),
     ],
-    ['Look again after', `${option.life_months} months`],
-    ['Takes', `${fixed(option.hands_min, 0)} min of hands, ${fixed(option.wait_min, 0)} min of waiting`],
-    ['Price', `${money(option.total_cents, plan.currency)}${option.priced ? '' : ', some parts not priced'}`],
+    [
+      say('option-detail-noise-at-same-temperature'),
+      option.noise_db
+        ? `${option.noise_floor ? say('option-detail-at-least') : ''}${range(option.noise_db)} dB`
+        : say('option-detail-no-fan'),
+    ],
+    [say('option-detail-look-again-after'), `${option.life_months} months`],
+    [
+      say('option-detail-takes'),
+      say('option-detail-min-hands-min-waiting', {
+        hands_min: fixed(option.hands_min, 0),
+        wait_min: fixed(option.wait_min, 0),
+      }),
+    ],
+    [
+      say('option-detail-price'),
+      `${money(option.total_cents, plan.currency)}${option.priced ? '' : say('option-detail-some-parts-not-priced')}`,
+    ],
   ]);
 </script>
 
@@ -52,23 +71,26 @@
       </div>
     {/each}
     {#if option.chip_drop_k !== null}<div>
-        <dt>The small chip</dt>
-        <dd>{fixed(option.chip_drop_k, 0)} K cooler</dd>
+        <dt>{say('option-detail-small-chip')}</dt>
+        <dd>{say('option-detail-k-cooler', { chip_drop_k: fixed(option.chip_drop_k, 0) })}</dd>
       </div>{/if}
     {#if option.skin}
       <div>
-        <dt>Cover</dt>
+        <dt>{say('found-cover')}</dt>
         <dd>
-          {fixed(option.skin.skin_c, 0)} °C ({fixed(option.skin.low_c, 0)} to {fixed(option.skin.high_c, 0)}), limit {fixed(
-            option.skin.limit_c,
-            0,
-          )} °C{option.skin.battery_c === null ? '' : `; at the battery up to ${fixed(option.skin.battery_c, 0)} °C`}
+          {say('option-detail-c-to-limit-c', {
+            skin_c: fixed(option.skin.skin_c, 0),
+            low_c: fixed(option.skin.low_c, 0),
+            high_c: fixed(option.skin.high_c, 0),
+            limit_c: fixed(option.skin.limit_c, 0),
+            battery_c: option.skin.battery_c === null ? null : fixed(option.skin.battery_c, 0),
+          })}
         </dd>
       </div>
     {/if}
   </dl>
   {#if option.parts.length}
-    <h4>What goes where</h4>
+    <h4>{say('option-detail-what-goes-where')}</h4>
     <ul>
       {#each option.parts as part, i (i)}<PartLine {part} />{/each}
     </ul>
@@ -77,12 +99,12 @@
   {#if !closed}
     <footer>
       {#if taken}
-        <Button {busy} onclick={() => ontake(null)}>Put the decision back</Button>
+        <Button {busy} onclick={() => ontake(null)}>{say('option-detail-put-decision-back')}</Button>
       {:else}
         <Button kind="main" {busy} disabled={option.blocked} onclick={() => ontake(option.key)}
-          >{option.key === 'leave' ? 'Leave it alone' : 'Take this plan'}</Button
+          >{option.key === 'leave' ? say('option-detail-leave-alone') : say('option-detail-take-this-plan')}</Button
         >
-        {#if option.blocked}<span class="halt">A stop stands in the way.</span>{/if}
+        {#if option.blocked}<span class="halt">{say('option-detail-stop-stands-in-way')}</span>{/if}
       {/if}
     </footer>
   {/if}

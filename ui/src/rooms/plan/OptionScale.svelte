@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import type { Option, Plan } from '../../lib/api';
   import { fixed, money } from '../../lib/format';
   import { STOCK } from './plan-words';
@@ -21,13 +22,18 @@
 
   function told(option: Option): string {
     const i = scale?.of(option);
-    if (!scale || !i) return 'not known';
-    return `${fixed(i.median, digits)} ${scale.unit}, ${fixed(i.low, digits)} to ${fixed(i.high, digits)}`;
+    if (!scale || !i) return say('option-scale-not-known');
+    return say('option-scale-to', {
+      median: fixed(i.median, digits),
+      unit: scale.unit,
+      low: fixed(i.low, digits),
+      high: fixed(i.high, digits),
+    });
   }
   function marks(option: Option): string {
     const open = option.gates.filter((g) => g.severity === 'acknowledge').length;
     if (option.blocked) return 'stopped';
-    return open ? `${open} to accept` : '';
+    return open ? say('option-scale-to-accept', { open }) : '';
   }
 </script>
 
@@ -54,7 +60,7 @@
             <span class="name">
               <strong>{option.words}</strong>
               <small>
-                {#if taken}<b>taken</b>{/if}
+                {#if taken}<b>{say('option-scale-taken')}</b>{/if}
                 {#if marks(option)}<b class:halt={option.blocked}>{marks(option)}</b>{/if}
                 {STOCK[option.stock] ?? option.stock}
               </small>
@@ -94,25 +100,31 @@
                 <line class="measured" x1={x(scale.measured)} x2={x(scale.measured)} y1="2" y2={ROW - 2} />
               {/if}
             </svg>
-            <span class="figure">{interval ? `${fixed(interval.median, digits)} ${scale.unit}` : 'not known'}</span>
+            <span class="figure"
+              >{interval ? `${fixed(interval.median, digits)} ${scale.unit}` : say('option-scale-not-known')}</span
+            >
             <span class="price">
               <strong
                 >{option.total_cents || option.key !== 'leave'
                   ? money(option.total_cents, plan.currency)
                   : 'free'}</strong
               >
-              <small>{option.hands_min ? `${fixed(option.hands_min, 0)} min of hands` : ''}</small>
+              <small
+                >{option.hands_min
+                  ? say('option-scale-min-hands', { hands_min: fixed(option.hands_min, 0) })
+                  : ''}</small
+              >
             </span>
           </button>
         </li>
       {/each}
     </ol>
     <p class="legend">
-      <span><i class="key now"></i>now</span>
-      <span><i class="key blur"></i>cannot be shown</span>
-      <span><i class="key span"></i>80 % interval with its median</span>
-      {#if scale.measured !== null}<span><i class="key measured"></i>measured After</span>{/if}
-      <span class="quiet">Judged against: {plan.reference_words}</span>
+      <span><i class="key now"></i>{say('option-scale-now')}</span>
+      <span><i class="key blur"></i>{say('option-scale-cannot-be-shown')}</span>
+      <span><i class="key span"></i>{say('option-scale-interval-with-its-median')}</span>
+      {#if scale.measured !== null}<span><i class="key measured"></i>{say('option-scale-measured-after')}</span>{/if}
+      <span class="quiet">{say('option-scale-judged-against', { reference_words: plan.reference_words })}</span>
     </p>
   </div>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import type { Part } from '../../lib/api';
   import TrueDrop from '../../lib/charts/TrueDrop.svelte';
   import { fixed } from '../../lib/format';
@@ -11,7 +12,7 @@
   let { part }: Props = $props();
   const UNITS: Record<string, string> = { piece: 'pieces' };
   const amount = $derived.by(() => {
-    if (part.amount === null) return 'amount not known';
+    if (part.amount === null) return say('part-line-amount-not-known');
     if (part.unit === 'piece') return `${fixed(part.amount, 0)} ${part.amount === 1 ? 'piece' : 'pieces'}`;
     return `${fixed(part.amount, part.amount < 1 ? 3 : 1)} ${UNITS[part.unit] ?? part.unit}`;
   });
@@ -29,11 +30,12 @@
     >
     <span class="quiet">{size}</span>
     <span class:short={part.stock !== 'held'}
-      >{STOCK[part.stock] ?? part.stock}{#if part.lot}, lot {part.lot}{/if}{#if part.left !== null}, {fixed(
-          part.left,
-          2,
-        )}
-        {part.unit} stay{/if}</span
+      >{STOCK[part.stock] ?? part.stock}{#if part.lot}{say('part-line-lot', {
+          lot: part.lot,
+        })}{/if}{#if part.left !== null}{say('part-line-stay', {
+          left: fixed(part.left, 2),
+          unit: part.unit,
+        })}{/if}</span
     >
   </div>
   {#if part.lacks}<p class="short">{part.lacks}</p>{/if}

@@ -1,11 +1,12 @@
 <script lang="ts">
+  import { say } from './words';
   import { onMount, untrack } from 'svelte';
   import type { Job, Plan } from '../../lib/api';
   import { day, fixed, money } from '../../lib/format';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import Gates from '../job/Gates.svelte';
   import CutPanel from './CutPanel.svelte';
   import Found from './Found.svelte';
@@ -32,15 +33,16 @@
 
   onMount(() => {
     void state_.load();
-    return offer([{ key: 'Enter', words: 'Take the plan that is shown, then go on', run: step }]);
+    return offer([{ key: 'Enter', words: say('plan-page-take-plan-that-shown'), run: step }]);
   });
 
   type Chosen = NonNullable<Plan['chosen']>;
   /** Watts tell nothing more once it holds all that it asks for. */
   const byWatts = (c: Chosen) => c.held && c.watts !== null && c.watts.high - c.watts.low > 0.5;
   function promise(c: Chosen): string {
-    const [i, words] = byWatts(c) && c.watts ? [c.watts, 'W at the limit'] : [c.die_c, '°C at the work of Before'];
-    return `${fixed(i.median, 0)} ${words} (${fixed(i.low, 0)} to ${fixed(i.high, 0)})`;
+    const [i, words] =
+      byWatts(c) && c.watts ? [c.watts, say('plan-page-w-at-limit')] : [c.die_c, say('plan-page-c-at-work-before')];
+    return say('plan-page-to', { median: fixed(i.median, 0), words, low: fixed(i.low, 0), high: fixed(i.high, 0) });
   }
   function measured(of: Plan): string {
     if (!of.outcome || !of.chosen) return '';
@@ -59,40 +61,44 @@
     if (closed || (key !== null && (plan?.chosen?.key === key || shown?.blocked))) return;
     const before = plan?.chosen?.key ?? null;
     if (await state_.choose(key))
-      say(key === null ? 'The decision is open again.' : 'Taken. What was promised is kept with it.', {
+      toast(key === null ? say('plan-page-decision-open-again') : say('plan-page-taken-what-was-promised'), {
         undo: () => void state_.choose(before),
       });
   }
 
   async function forget(id: string) {
     await state_.removeNote(id);
-    say('Taken off the plan.');
+    toast(say('plan-page-taken-off-plan'));
   }
 </script>
 
-<h2>Plan: what to do, and what it buys</h2>
+<h2>{say('plan-page-plan-what-to-do')}</h2>
 {#if state_.trouble}
   <div class="gap">
     <Notice tone="care" title={state_.trouble.body.detail}>
       {state_.trouble.body.remedy}
-      {#snippet actions()}<Button onclick={() => void state_.reload()}>Load the newer state</Button>{/snippet}
+      {#snippet actions()}<Button onclick={() => void state_.reload()}>{say('plan-page-load-newer-state')}</Button
+        >{/snippet}
     </Notice>
   </div>
 {/if}
 {#if plan}
   {#if plan.chosen}
     <div class="gap">
-      <Notice title="Taken: {plan.chosen.words}">
-        {plan.chosen.by}, {day(plan.chosen.at)}. Promised: {promise(plan.chosen)}, for {money(
-          plan.chosen.total_cents,
-          plan.currency,
-        )}.
+      <Notice title={say('plan-page-taken', { words: plan.chosen.words })}>
+        {say('plan-page-promised-for', {
+          by: plan.chosen.by,
+          at: day(plan.chosen.at),
+          chosen: promise(plan.chosen),
+          total_cents: money(plan.chosen.total_cents, plan.currency),
+        })}
         {#if plan.outcome}
           <p>
             <strong class={plan.outcome.inside ? 'in' : 'out'}
-              >After measured {measured(plan)} at the fan speed of Before: {plan.outcome.inside
-                ? 'inside the interval.'
-                : 'outside the interval.'}</strong
+              >{say('plan-page-after-measured-at-fan', {
+                plan: measured(plan),
+                inside: !!plan.outcome.inside,
+              })}</strong
             >
           </p>
         {/if}
@@ -104,9 +110,9 @@
     <Found state={state_} />
   {/if}
   {#if plan.missing}
-    <Notice title="Nothing can be predicted yet">
+    <Notice title={say('plan-page-nothing-can-be-predicted')}>
       {plan.missing}
-      {#snippet actions()}<Button href="/jobs/{job.id}/before">To Before</Button>{/snippet}
+      {#snippet actions()}<Button href="/jobs/{job.id}/before">{say('plan-page-to-before')}</Button>{/snippet}
     </Notice>
   {:else}
     <OptionScale {plan} selected={shown?.key ?? ''} onselect={(key) => (selected = key)} />
@@ -119,15 +125,17 @@
   {/if}
   {#if plan.notes.length}
     <section class="notes">
-      <h3>Worked out for this job</h3>
+      <h3>{say('plan-page-worked-out-for-this')}</h3>
       <ul>
         {#each plan.notes as note (note.id)}
           <li>
             <a href="/workings/{note.name}?{new URLSearchParams(note.given)}">{note.title}</a>
             <span>{note.lines.join(', ')}</span>
             <span class="quiet">{note.by}, {day(note.at)}</span>
-            {#if !closed}<Button kind="bare" label="Take {note.title} off" onclick={() => void forget(note.id)}
-                >✕</Button
+            {#if !closed}<Button
+                kind="bare"
+                label={say('plan-page-take-off', { title: note.title })}
+                onclick={() => void forget(note.id)}>✕</Button
               >{/if}
           </li>
         {/each}
@@ -135,12 +143,12 @@
     </section>
   {/if}
   {#if plan.chosen && onnext && nextName && plan.chosen.key !== 'leave'}
-    <footer><Button kind="main" onclick={onnext}>Go on to {nextName}</Button></footer>
+    <footer><Button kind="main" onclick={onnext}>{say('plan-page-go-on-to', { next_name: nextName })}</Button></footer>
   {:else if plan.chosen?.key === 'leave'}
-    <footer><Button kind="main" href="/jobs/{job.id}/handover">Go on to the hand-over</Button></footer>
+    <footer><Button kind="main" href="/jobs/{job.id}/handover">{say('plan-page-go-on-to-hand')}</Button></footer>
   {/if}
 {:else if !state_.trouble}
-  <p class="quiet" role="status">Working out the options …</p>
+  <p class="quiet" role="status">{say('plan-page-working-out-options')}</p>
 {/if}
 
 <style>

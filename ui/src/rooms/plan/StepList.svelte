@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import type { Schemas } from '../../lib/api';
   import Working from '../../lib/parts/Working.svelte';
 
@@ -10,13 +11,15 @@
     minutes >= 90 ? `${(minutes / 60).toFixed(minutes % 60 ? 1 : 0)} h` : `${Math.round(minutes)} min`;
 </script>
 
-<Working summary="{procedure.words}, step by step, {wait(procedure.wait_min)} of waiting">
+<Working
+  summary={say('step-list-step-by-step-waiting', { words: procedure.words, wait_min: wait(procedure.wait_min) })}
+>
   <p class="care">{procedure.caution}</p>
   <ol>
     {#each procedure.steps as step, i (i)}
       <li>
         <span
-          >{step.text}{#if step.wait_min}<b>wait {wait(step.wait_min)}</b>{/if}</span
+          >{step.text}{#if step.wait_min}<b>{say('step-list-wait', { wait_min: wait(step.wait_min) })}</b>{/if}</span
         >
         <small>{[step.why, step.gear].filter(Boolean).join('. ')}</small>
       </li>

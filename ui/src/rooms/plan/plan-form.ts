@@ -1,4 +1,5 @@
 // What was found, as typed, and what is sent of it. Empty means not measured; a word where a number belongs is told.
+import { say } from './words';
 import type { Plan, Schemas } from '../../lib/api';
 import { parseNumber } from '../../lib/format';
 
@@ -48,37 +49,37 @@ export const CHOICES = [
   'insulation', 'place',
 ] as const; // prettier-ignore
 export const SHIM_FIELDS: { key: string; label: string; unit: string; usual: string; needed: boolean }[] = [
-  { key: 'package_width_mm', label: 'Package, width', unit: 'mm', usual: '', needed: true },
-  { key: 'package_length_mm', label: 'Package, length', unit: 'mm', usual: '', needed: true },
-  { key: 'die_width_mm', label: 'Die in it, width', unit: 'mm', usual: '', needed: true },
-  { key: 'die_length_mm', label: 'Die in it, length', unit: 'mm', usual: '', needed: true },
-  { key: 'offset_x_mm', label: 'Die off the middle, across', unit: 'mm', usual: '0', needed: true },
-  { key: 'offset_y_mm', label: 'Die off the middle, along', unit: 'mm', usual: '0', needed: true },
-  { key: 'neighbours_mm', label: 'Bare parts begin after', unit: 'mm', usual: '', needed: false },
-  { key: 'power_w', label: 'Heat of the chip', unit: 'W', usual: '8', needed: true },
-  { key: 'pad_mm', label: 'Old pad, where it is pressed', unit: 'mm', usual: '2', needed: true },
-  { key: 'pad_conductivity', label: 'Its conductivity', unit: 'W/m·K', usual: '3', needed: true },
-  { key: 'shim_width_mm', label: 'Shim, width', unit: 'mm', usual: '', needed: true },
-  { key: 'shim_length_mm', label: 'Shim, length', unit: 'mm', usual: '', needed: true },
-  { key: 'shim_mm', label: 'Shim, thickness', unit: 'mm', usual: '1.5', needed: true },
+  { key: 'package_width_mm', label: say('plan-form-package-width'), unit: 'mm', usual: '', needed: true },
+  { key: 'package_length_mm', label: say('plan-form-package-length'), unit: 'mm', usual: '', needed: true },
+  { key: 'die_width_mm', label: say('plan-form-die-in-width'), unit: 'mm', usual: '', needed: true },
+  { key: 'die_length_mm', label: say('plan-form-die-in-length'), unit: 'mm', usual: '', needed: true },
+  { key: 'offset_x_mm', label: say('plan-form-die-off-middle-across'), unit: 'mm', usual: '0', needed: true },
+  { key: 'offset_y_mm', label: say('plan-form-die-off-middle-along'), unit: 'mm', usual: '0', needed: true },
+  { key: 'neighbours_mm', label: say('plan-form-bare-parts-begin-after'), unit: 'mm', usual: '', needed: false },
+  { key: 'power_w', label: say('plan-form-heat-chip'), unit: 'W', usual: '8', needed: true },
+  { key: 'pad_mm', label: say('plan-form-old-pad-where-pressed'), unit: 'mm', usual: '2', needed: true },
+  { key: 'pad_conductivity', label: say('plan-form-its-conductivity'), unit: 'W/m·K', usual: '3', needed: true },
+  { key: 'shim_width_mm', label: say('plan-form-shim-width'), unit: 'mm', usual: '', needed: true },
+  { key: 'shim_length_mm', label: say('plan-form-shim-length'), unit: 'mm', usual: '', needed: true },
+  { key: 'shim_mm', label: say('plan-form-shim-thickness'), unit: 'mm', usual: '1.5', needed: true },
 ];
 export const COVER_FIELDS: typeof SHIM_FIELDS = [
-  { key: 'thickness_mm', label: 'Cover, thickness', unit: 'mm', usual: '1', needed: true },
-  { key: 'width_mm', label: 'Cover, width', unit: 'mm', usual: '300', needed: true },
-  { key: 'length_mm', label: 'Cover, length', unit: 'mm', usual: '200', needed: true },
-  { key: 'pad_width_mm', label: 'Pad, width', unit: 'mm', usual: '40', needed: true },
-  { key: 'pad_length_mm', label: 'Pad, length', unit: 'mm', usual: '40', needed: true },
-  { key: 'pad_conductivity', label: 'Its conductivity', unit: 'W/m·K', usual: '6', needed: true },
-  { key: 'gap_mm', label: 'Gap to the closed cover', unit: 'mm', usual: '', needed: false },
-  { key: 'gap_tolerance_mm', label: 'It differs by', unit: 'mm', usual: '0.05', needed: true },
-  { key: 'battery_mm', label: 'Battery begins after', unit: 'mm', usual: '', needed: false },
+  { key: 'thickness_mm', label: say('plan-form-cover-thickness'), unit: 'mm', usual: '1', needed: true },
+  { key: 'width_mm', label: say('plan-form-cover-width'), unit: 'mm', usual: '300', needed: true },
+  { key: 'length_mm', label: say('plan-form-cover-length'), unit: 'mm', usual: '200', needed: true },
+  { key: 'pad_width_mm', label: say('plan-form-pad-width'), unit: 'mm', usual: '40', needed: true },
+  { key: 'pad_length_mm', label: say('plan-form-pad-length'), unit: 'mm', usual: '40', needed: true },
+  { key: 'pad_conductivity', label: say('plan-form-its-conductivity'), unit: 'W/m·K', usual: '6', needed: true },
+  { key: 'gap_mm', label: say('plan-form-gap-to-closed-cover'), unit: 'mm', usual: '', needed: false },
+  { key: 'gap_tolerance_mm', label: say('plan-form-differs-by'), unit: 'mm', usual: '0.05', needed: true },
+  { key: 'battery_mm', label: say('plan-form-battery-begins-after'), unit: 'mm', usual: '', needed: false },
 ];
 export const BATH_FIELDS: typeof SHIM_FIELDS = [
-  { key: 'area_cm2', label: 'Wetted area, both sides', unit: 'cm²', usual: '20', needed: true },
-  { key: 'target_um', label: 'Nickel wanted', unit: 'µm', usual: '20', needed: true },
-  { key: 'temperature_c', label: 'Bath', unit: '°C', usual: '70', needed: true },
-  { key: 'rate_um_h', label: 'Its rate, by sheet or coupon', unit: 'µm/h', usual: '', needed: false },
-  { key: 'current_density_a_dm2', label: 'Current density', unit: 'A/dm²', usual: '', needed: false },
+  { key: 'area_cm2', label: say('plan-form-wetted-area-both-sides'), unit: 'cm²', usual: '20', needed: true },
+  { key: 'target_um', label: say('plan-form-nickel-wanted'), unit: 'µm', usual: '20', needed: true },
+  { key: 'temperature_c', label: say('found-bath'), unit: '°C', usual: '70', needed: true },
+  { key: 'rate_um_h', label: say('plan-form-its-rate-by-sheet'), unit: 'µm/h', usual: '', needed: false },
+  { key: 'current_density_a_dm2', label: say('plan-form-current-density'), unit: 'A/dm²', usual: '', needed: false },
 ];
 /** The word that goes with the numbers of a group, and the one to begin with. */
 export const GROUP_WORD = {
@@ -138,12 +139,13 @@ export function check(form: FoundForm): Checked {
   const numberAt = (field: string, value: string | undefined): number | null => {
     const found = parseNumber(value ?? '');
     if (!Number.isNaN(found)) return found;
-    errors[field] = `“${value}” is no number.`;
+    errors[field] = say('plan-form-no-number', { value });
     return null;
   };
   const die = (name: 'cpu' | 'gpu') => {
     const [w, l] = [numberAt(`${name}_w`, form[`${name}_w`]), numberAt(`${name}_l`, form[`${name}_l`])];
-    if ((w === null) !== (l === null)) errors[w === null ? `${name}_w` : `${name}_l`] ??= 'Both sides, or none.';
+    if ((w === null) !== (l === null))
+      errors[w === null ? `${name}_w` : `${name}_l`] ??= say('plan-form-both-sides-or-none');
     return { [`${name}_die_width_mm`]: w, [`${name}_die_length_mm`]: l };
   };
   const spot = (group: Group, fields: typeof SHIM_FIELDS): Record<string, number | string | null> | null => {
@@ -153,7 +155,7 @@ export function check(form: FoundForm): Checked {
     const out: Record<string, number | string | null> = { [word]: row[word] ?? first };
     for (const f of fields) {
       const value = numberAt(`${group}.${f.key}`, row[f.key]);
-      if (value === null && f.needed) errors[`${group}.${f.key}`] ??= 'Needed.';
+      if (value === null && f.needed) errors[`${group}.${f.key}`] ??= say('plan-form-needed');
       out[f.key] = value;
     }
     return out;
@@ -161,7 +163,7 @@ export function check(form: FoundForm): Checked {
   const gaps = form.gaps.map((row, i) => {
     const at = (key: string) => {
       const value = numberAt(`gaps.${i}.${key}`, row[key]);
-      if (value === null) errors[`gaps.${i}.${key}`] ??= 'Needed.';
+      if (value === null) errors[`gaps.${i}.${key}`] ??= say('plan-form-needed');
       return value ?? 0;
     };
     return {

@@ -1,4 +1,5 @@
 // The one scale that all options of a plan share: what is shown, where now is, and how far the axis goes.
+import { say } from './words';
 import type { Option, Plan } from '../../lib/api';
 
 export interface PlanScale {
@@ -40,10 +41,10 @@ export function scaleOf(plan: Plan): PlanScale | null {
   return {
     unit: noise ? 'dB' : watts ? 'W' : '°C',
     title: noise
-      ? 'Change of level at the temperature of today'
+      ? say('scale-change-level-at-temperature')
       : watts
-        ? "Watts of today's work that it holds at its limit, in the reference room"
-        : 'Die temperature at the work and fan speed of Before',
+        ? say('scale-watts-todays-work-that')
+        : say('scale-die-temperature-at-work'),
     now,
     blur,
     low,

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   // Before and after over one another, with a slider between them; on paper they stand side by side.
   interface Props {
     before: string;
@@ -11,18 +12,23 @@
 
 <figure>
   <div class="pair no-print">
-    <img src={url(after)} alt="After the service" />
-    <img class="before" src={url(before)} alt="Before the service" style:clip-path="inset(0 {100 - share}% 0 0)" />
+    <img src={url(after)} alt={say('photo-pair-after-service')} />
+    <img
+      class="before"
+      src={url(before)}
+      alt={say('photo-pair-before-service')}
+      style:clip-path="inset(0 {100 - share}% 0 0)"
+    />
     <i style:left="{share}%" aria-hidden="true"></i>
-    <span class="word left">before</span><span class="word right">after</span>
+    <span class="word left">{say('photo-pair-before')}</span><span class="word right">{say('photo-pair-after')}</span>
   </div>
   <label class="no-print">
-    <span>From after to before</span>
-    <input type="range" min="0" max="100" bind:value={share} aria-label="How much of before is shown" />
+    <span>{say('photo-pair-from-after-to-before')}</span>
+    <input type="range" min="0" max="100" bind:value={share} aria-label={say('photo-pair-how-much-before-shown')} />
   </label>
   <div class="paper">
-    <span><img src={url(before)} alt="Before the service" />before</span>
-    <span><img src={url(after)} alt="After the service" />after</span>
+    <span><img src={url(before)} alt={say('photo-pair-before-service')} />{say('photo-pair-before')}</span>
+    <span><img src={url(after)} alt={say('photo-pair-after-service')} />{say('photo-pair-after')}</span>
   </div>
 </figure>
 

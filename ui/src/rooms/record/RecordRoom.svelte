@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { onMount } from 'svelte';
   import { client, Problem, take, type CustomerRecord } from '../../lib/api';
   import HeatLadder from '../../lib/charts/HeatLadder.svelte';
@@ -36,17 +37,22 @@
 {:else if record}
   {@const job = record.job}
   <div class="bar no-print">
-    <Button href="/jobs/{job.id}/handover">Back to the job</Button>
-    <Button href="/api/jobs/{job.id}/record.pdf" download>As PDF</Button>
-    <Button onclick={() => print()}>Print</Button>
+    <Button href="/jobs/{job.id}/handover">{say('record-room-back-to-job')}</Button>
+    <Button href="/api/jobs/{job.id}/record.pdf" download>{say('record-room-as-pdf')}</Button>
+    <Button onclick={() => print()}>{say('record-room-print')}</Button>
   </div>
   <article>
     <header>
       <div>
         <p class="shop">{record.shop_name}</p>
         <p class="quiet">
-          Record {job.number}, {job.maker}
-          {job.model}, {job.customer_name}, {day(job.handed_over_at ?? job.updated_at)}
+          {say('record-room-record', {
+            number: job.number,
+            maker: job.maker,
+            model: job.model,
+            customer_name: job.customer_name,
+            updated_at: day(job.handed_over_at ?? job.updated_at),
+          })}
         </p>
       </div>
       <Owl
@@ -60,9 +66,9 @@
     {#if record.verdict}
       <Headline verdict={record.verdict} level="h1" />
     {:else}
-      <h1>Not measured on both sides yet</h1>
+      <h1>{say('record-room-not-measured-on-both')}</h1>
     {/if}
-    {#if job.symptom}<p class="quiet">It came in with: “{job.symptom}”</p>{/if}
+    {#if job.symptom}<p class="quiet">{say('record-room-came-in-with', { symptom: job.symptom })}</p>{/if}
     {#if record.verdict}
       {#each record.verdict.reasons as reason (reason)}<p class="quiet">{reason}</p>{/each}
       {#if record.verdict.exhaust}<p class="quiet">{record.verdict.exhaust}</p>{/if}
@@ -80,25 +86,25 @@
           height={340}
         />
       </div>
-      <h2>What was measured</h2>
+      <h2>{say('record-room-what-was-measured')}</h2>
       <EffectTable effects={record.verdict.effects} />
-      <p class="quiet small">U is the expanded uncertainty, k = 2. A change smaller than U is not claimed.</p>
+      <p class="quiet small">{say('record-room-u-expanded-uncertainty-k')}</p>
     {/if}
     {#if record.before_photo && record.after_photo}
-      <h2>Before and after</h2>
+      <h2>{say('record-room-before-and-after')}</h2>
       <PhotoPair before={record.before_photo} after={record.after_photo} />
     {/if}
     <div class="two">
       <section>
-        <h2>What was done</h2>
+        <h2>{say('record-room-what-was-done')}</h2>
         {#if job.cleaned.length}<p>
-            Cleaned: {job.cleaned.map((c) => (CLEANED[c] ?? c).toLowerCase()).join(', ')}.
+            {say('record-room-cleaned', { join: job.cleaned.map((c) => (CLEANED[c] ?? c).toLowerCase()).join(', ') })}
           </p>{/if}
         {#each record.items as item (item.id)}
           <p>
             {TARGETS[item.target]}: {(INTERFACES[item.kind] ?? item.kind).toLowerCase()}{item.product
               ? `, ${item.product}`
-              : ''}{item.lot ? `, lot ${item.lot}` : ''}{item.amount === null
+              : ''}{item.lot ? say('record-room-lot', { lot: item.lot }) : ''}{item.amount === null
               ? ''
               : `, ${item.amount} ${item.amount_unit}${AMOUNT_IS[item.amount_is] ?? ''}`}.
           </p>
@@ -107,25 +113,32 @@
         {#each record.bench as line (line)}<p>{line}</p>{/each}
         {#each job.gates.filter((g) => g.acknowledged_by) as gate (gate.rule)}
           <p class="quiet">
-            Agreed: {gate.reason} “{gate.words}” ({gate.acknowledged_by}, {day(gate.acknowledged_at)})
+            {say('record-room-agreed', {
+              reason: gate.reason,
+              words: gate.words,
+              acknowledged_by: gate.acknowledged_by,
+              acknowledged_at: day(gate.acknowledged_at),
+            })}
           </p>
         {/each}
-        {#if !job.cleaned.length && !record.items.length}<p class="quiet">Nothing is noted yet.</p>{/if}
+        {#if !job.cleaned.length && !record.items.length}<p class="quiet">
+            {say('record-room-nothing-noted-yet')}
+          </p>{/if}
       </section>
       <section>
-        <h2>Price and next service</h2>
-        <p>Price: <strong>{money(job.price_cents, record.currency)}</strong></p>
-        <p>Next service: <strong>{day(job.next_service_on)}</strong></p>
+        <h2>{say('record-room-price-and-next-service')}</h2>
+        <p>{say('record-room-price')} <strong>{money(job.price_cents, record.currency)}</strong></p>
+        <p>{say('record-room-next-service')} <strong>{day(job.next_service_on)}</strong></p>
         {#if job.handover_note}<p>{job.handover_note}</p>{/if}
       </section>
     </div>
     {#if record.verdict}
-      <h2>How it was measured</h2>
+      <h2>{say('record-room-how-was-measured')}</h2>
       <ConditionTable conditions={record.verdict.conditions.filter((c) => c.before !== null || c.after !== null)} />
     {/if}
   </article>
 {:else}
-  <p class="quiet" role="status">Opening the record …</p>
+  <p class="quiet" role="status">{say('record-room-opening-record')}</p>
 {/if}
 
 <style>

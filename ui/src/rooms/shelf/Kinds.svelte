@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { client, Problem, take, type Schemas, type Shelf } from '../../lib/api';
   import { fixed, parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -7,7 +8,7 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import Working from '../../lib/parts/Working.svelte';
   import { session } from '../../lib/session.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import { SOURCES } from './shelf-form';
 
   interface Props {
@@ -17,7 +18,7 @@
   let { shelf, onshelf }: Props = $props();
   type Own = Record<string, { value: number; source: string; note: string }>;
   let chosen = $state('paste_soft');
-  let form = $state({ name: 'conductivity', value: '', source: 'data sheet' });
+  let form = $state({ name: 'conductivity', value: '', source: say('kinds-data-sheet') });
   let error = $state('');
   const owner = $derived(session.present?.person?.role === 'owner');
   const kind = $derived(shelf.kinds.find((k) => k.kind === chosen));
@@ -34,7 +35,7 @@
       onshelf(await take(client.PUT('/api/shelf/kinds/{kind}', { params: { path }, body: { own: values } })));
       error = '';
       form.value = '';
-      say(words, {
+      toast(words, {
         undo: async () =>
           onshelf(await take(client.PUT('/api/shelf/kinds/{kind}', { params: { path }, body: { own: before } }))),
       });
@@ -47,17 +48,20 @@
   async function set() {
     const value = parseNumber(form.value);
     if (!kind || value === null || Number.isNaN(value)) {
-      error = 'Type a number.';
+      error = say('kinds-type-number');
       return;
     }
-    await keep({ ...own(kind), [form.name]: { value, source: form.source, note: '' } }, 'Saved. Predictions follow.');
+    await keep(
+      { ...own(kind), [form.name]: { value, source: form.source, note: '' } },
+      say('kinds-saved-predictions-follow'),
+    );
   }
 
   async function back(name: string) {
     if (!kind) return;
     const rest = own(kind);
     delete rest[name];
-    await keep(rest, 'Back to the typical value.');
+    await keep(rest, say('kinds-back-to-typical-value'));
   }
 
   async function learn(lesson: Schemas['LessonOut']) {
@@ -66,43 +70,45 @@
     const before = found ? own(found) : {};
     try {
       onshelf(await take(client.POST('/api/shelf/kinds/{kind}/learn', { params: { path } })));
-      say('Learnt. Predictions follow.', {
+      toast(say('kinds-learnt-predictions-follow'), {
         undo: async () =>
           onshelf(await take(client.PUT('/api/shelf/kinds/{kind}', { params: { path }, body: { own: before } }))),
       });
     } catch (problem) {
       if (!(problem instanceof Problem)) throw problem;
-      say(`${problem.body.detail} ${problem.body.remedy}`, { tone: 'wrong' });
+      toast(`${problem.body.detail} ${problem.body.remedy}`, { tone: 'wrong' });
     }
   }
 </script>
 
 <section>
-  <h2>Typical values of the kinds</h2>
+  <h2>{say('kinds-typical-values-kinds')}</h2>
   <p class="quiet">
-    What a plan reckons with where a product says nothing of its own. Each value says where it is from.
+    {say('kinds-what-plan-reckons-with')}
   </p>
   {#if shelf.lessons.length}
-    <h3>What your own jobs say</h3>
+    <h3>{say('kinds-what-your-own-jobs')}</h3>
     <ul>
       {#each shelf.lessons as lesson (lesson.kind)}
         <li>
           <span>
-            <strong>{lesson.words}</strong>: {lesson.jobs} planned and measured {lesson.jobs === 1 ? 'job' : 'jobs'};
-            {#if lesson.proposed === null}three are needed before a typical value may follow.{:else}the interface came
-              out {fixed(lesson.proposed, 2)} times what was predicted, in force is {fixed(lesson.in_force, 2)}.{/if}
+            <strong>{lesson.words}</strong>{say('kinds-planned-and-measured', { jobs: lesson.jobs })}
+            {#if lesson.proposed === null}{say('kinds-three-needed-before-typical')}{:else}{say(
+                'kinds-interface-came-out-times',
+                { proposed: fixed(lesson.proposed, 2), in_force: fixed(lesson.in_force, 2) },
+              )}{/if}
           </span>
           {#if owner && lesson.proposed !== null && Math.abs(lesson.proposed - lesson.in_force) > 0.005}
-            <Button onclick={() => void learn(lesson)}>Learn it</Button>
+            <Button onclick={() => void learn(lesson)}>{say('kinds-learn')}</Button>
           {/if}
         </li>
       {/each}
     </ul>
   {/if}
-  <Working summary="Show and change them">
+  <Working summary={say('kinds-show-and-change-them')}>
     <div class="pick">
       <Pick
-        label="Kind"
+        label={say('kinds-kind')}
         name="kind-values"
         bind:value={chosen}
         options={shelf.kinds.map((k) => ({ value: k.kind, label: k.words }))}
@@ -112,10 +118,9 @@
       <DataTable>
         <thead>
           <tr
-            ><th scope="col">Value</th><th scope="col" class="number">In force</th><th scope="col">From</th><th
-              scope="col"
-              class="number">Can be</th
-            ><td></td></tr
+            ><th scope="col">{say('kinds-value')}</th><th scope="col" class="number">{say('kinds-in-force')}</th><th
+              scope="col">{say('kinds-from')}</th
+            ><th scope="col" class="number">{say('kinds-can-be')}</th><td></td></tr
           >
         </thead>
         <tbody>
@@ -124,11 +129,18 @@
               <th scope="row">{v.words}</th>
               <td class="number">{fixed(v.value, v.value < 20 ? 2 : 0)} {v.unit}</td>
               <td>{v.source}{v.note ? `, ${v.note}` : ''}</td>
-              <td class="number quiet">{fixed(v.low, v.low < 20 ? 1 : 0)} to {fixed(v.high, v.high < 20 ? 1 : 0)}</td>
+              <td class="number quiet"
+                >{say('kinds-to', {
+                  low: fixed(v.low, v.low < 20 ? 1 : 0),
+                  high: fixed(v.high, v.high < 20 ? 1 : 0),
+                })}</td
+              >
               <td>
                 {#if owner && (v.source !== 'from memory' || v.value !== v.typical)}
-                  <Button kind="bare" label="{v.words}: back to the typical value" onclick={() => void back(v.name)}
-                    >↺</Button
+                  <Button
+                    kind="bare"
+                    label={say('kinds-back-to-typical-value-2', { words: v.words })}
+                    onclick={() => void back(v.name)}>↺</Button
                   >
                 {/if}
               </td>
@@ -144,17 +156,17 @@
           }}
         >
           <Pick
-            label="Change"
+            label={say('kinds-change')}
             name="value-name"
             bind:value={form.name}
             options={kind.values.map((v) => ({ value: v.name, label: v.words }))}
           />
-          <TextField label="To" name="value" numeric bind:value={form.value} {error} />
-          <Pick label="It comes from" name="value-source" bind:value={form.source} options={SOURCES} />
-          <Button type="submit">Save</Button>
+          <TextField label={say('kinds-to-2')} name="value" numeric bind:value={form.value} {error} />
+          <Pick label={say('kinds-comes-from')} name="value-source" bind:value={form.source} options={SOURCES} />
+          <Button type="submit">{say('kinds-save')}</Button>
         </form>
       {:else}
-        <p class="quiet">Only an owner may change these.</p>
+        <p class="quiet">{say('kinds-only-owner-may-change')}</p>
       {/if}
     {/if}
   </Working>

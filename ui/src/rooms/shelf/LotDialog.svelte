@@ -1,11 +1,12 @@
 <script lang="ts">
+  import { say } from './words';
   import { client, Problem, take, type Product, type Schemas, type Shelf } from '../../lib/api';
   import { day, fixed, parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import Dialog from '../../lib/parts/Dialog.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import { today, UNIT_WORDS } from './shelf-form';
 
   interface Props {
@@ -43,8 +44,8 @@
   async function save() {
     errors = {};
     const amount = parseNumber(lot ? form.remaining : form.held);
-    if (amount === null || Number.isNaN(amount)) errors[lot ? 'remaining' : 'held'] = 'Type a number.';
-    if (!lot && !form.code.trim()) errors.code = 'Type what stands on the label.';
+    if (amount === null || Number.isNaN(amount)) errors[lot ? 'remaining' : 'held'] = say('kinds-type-number');
+    if (!lot && !form.code.trim()) errors.code = say('lot-dialog-type-what-stands-on');
     if (Object.keys(errors).length) return;
     const dates = { opened_on: form.opened_on || null, expires_on: form.expires_on || null };
     try {
@@ -64,7 +65,7 @@
             ),
       );
       open = false;
-      say('Saved.');
+      toast(say('lot-dialog-saved'));
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       errors = Object.keys(error.fields).length ? error.fields : { code: `${error.body.detail} ${error.body.remedy}` };
@@ -76,13 +77,18 @@
     const params = { path: { lot_id: lot.id } };
     onshelf(await take(client.DELETE('/api/shelf/lots/{lot_id}', { params })));
     open = false;
-    say('Taken off the shelf.', {
+    toast(say('lot-dialog-taken-off-shelf'), {
       undo: async () => onshelf(await take(client.POST('/api/shelf/lots/{lot_id}/restore', { params }))),
     });
   }
 </script>
 
-<Dialog title={lot ? `${product.name}, lot ${lot.code}` : `A lot of ${product.name} comes in`} bind:open>
+<Dialog
+  title={lot
+    ? say('lot-dialog-lot', { name: product.name, code: lot.code })
+    : say('lot-dialog-lot-comes-in', { name: product.name })}
+  bind:open
+>
   <form
     onsubmit={(e) => {
       e.preventDefault();
@@ -91,47 +97,73 @@
   >
     {#if lot}
       <TextField
-        label="What is left, weighed or counted"
+        label={say('lot-dialog-what-left-weighed-or')}
         name="remaining"
         numeric
         {unit}
         bind:value={form.remaining}
         error={errors.remaining}
       />
-      <TextField label="Why it differs" name="reason" bind:value={form.reason} hint="Weighed, spilt, dried out" />
-    {:else}
-      <TextField label="Code on the label" name="code" bind:value={form.code} error={errors.code} needed focusFirst />
-      <TextField label="It holds" name="held" numeric {unit} bind:value={form.held} error={errors.held} needed />
       <TextField
-        label="Received on"
+        label={say('lot-dialog-why-differs')}
+        name="reason"
+        bind:value={form.reason}
+        hint={say('lot-dialog-weighed-spilt-dried-out')}
+      />
+    {:else}
+      <TextField
+        label={say('lot-dialog-code-on-label')}
+        name="code"
+        bind:value={form.code}
+        error={errors.code}
+        needed
+        focusFirst
+      />
+      <TextField
+        label={say('lot-dialog-holds')}
+        name="held"
+        numeric
+        {unit}
+        bind:value={form.held}
+        error={errors.held}
+        needed
+      />
+      <TextField
+        label={say('lot-dialog-received-on')}
         name="received_on"
         type="date"
         bind:value={form.received_on}
         error={errors.received_on}
       />
     {/if}
-    <TextField label="Opened on" name="opened_on" type="date" bind:value={form.opened_on} error={errors.opened_on} />
     <TextField
-      label="Expires on"
+      label={say('lot-dialog-opened-on')}
+      name="opened_on"
+      type="date"
+      bind:value={form.opened_on}
+      error={errors.opened_on}
+    />
+    <TextField
+      label={say('lot-dialog-expires-on')}
       name="expires_on"
       type="date"
       bind:value={form.expires_on}
       error={errors.expires_on}
     />
     <footer>
-      <Button kind="main" type="submit">Save</Button>
-      {#if lot}<Button onclick={() => void remove()}>Take it off the shelf</Button>{/if}
+      <Button kind="main" type="submit">{say('kinds-save')}</Button>
+      {#if lot}<Button onclick={() => void remove()}>{say('lot-dialog-take-off-shelf')}</Button>{/if}
     </footer>
   </form>
   {#if moves.length}
-    <h3>In and out</h3>
+    <h3>{say('lot-dialog-in-and-out')}</h3>
     <DataTable weight="small">
       <thead>
         <tr
-          ><th scope="col">When</th><th scope="col">What</th><th scope="col" class="number">By</th><th
+          ><th scope="col">{say('lot-dialog-when')}</th><th scope="col">{say('lot-dialog-what')}</th><th
             scope="col"
-            class="number">Left</th
-          ></tr
+            class="number">{say('lot-dialog-by')}</th
+          ><th scope="col" class="number">{say('lot-dialog-left')}</th></tr
         >
       </thead>
       <tbody>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import type { Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -18,7 +19,7 @@
     width={offcut.width_mm * scale}
     height={offcut.length_mm * scale}
     role="img"
-    aria-label="Offcut {offcut.number}, largest piece {free}"
+    aria-label={say('offcut-shape-offcut-largest-piece', { number: offcut.number, free })}
   >
     <rect class="sheet" width={offcut.width_mm} height={offcut.length_mm} />
     {#each offcut.taken as t, i (i)}
@@ -26,8 +27,10 @@
     {/each}
   </svg>
   <figcaption>
-    <span><strong>No. {offcut.number}</strong><br />{free}</span>
-    <Button kind="bare" label="Throw offcut {offcut.number} away" onclick={onremove}>✕</Button>
+    <span><strong>{say('offcut-shape-no', { number: offcut.number })}</strong><br />{free}</span>
+    <Button kind="bare" label={say('offcut-shape-throw-offcut-away', { number: offcut.number })} onclick={onremove}
+      >✕</Button
+    >
   </figcaption>
 </figure>
 

@@ -1,8 +1,9 @@
 <script lang="ts">
+  import { say } from './words';
   import { client, Problem, take, type Product, type Schemas, type Shelf } from '../../lib/api';
   import { day, fixed, money } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import LotDialog from './LotDialog.svelte';
   import { UNIT_WORDS } from './shelf-form';
   import OffcutShape from './OffcutShape.svelte';
@@ -39,10 +40,10 @@
     }[what];
     try {
       onshelf(await take(call[0]!()));
-      say('Taken off the shelf.', { undo: async () => onshelf(await take(call[1]!())) });
+      toast(say('lot-dialog-taken-off-shelf'), { undo: async () => onshelf(await take(call[1]!())) });
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      say(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
     }
   }
 </script>
@@ -64,14 +65,25 @@
       <span class="tube" aria-hidden="true"
         ><i style:width="{(100 * row.remaining) / most}%" class:gone={row.expired}></i></span
       >
-      <span class="code">Lot {row.code}<i>{fixed(row.remaining, digits)} of {fixed(row.held, digits)} {unit}</i></span>
+      <span class="code"
+        >{say('product-card-lot', { code: row.code })}<i
+          >{say('product-card-figures', {
+            remaining: fixed(row.remaining, digits),
+            held: fixed(row.held, digits),
+            unit,
+          })}</i
+        ></span
+      >
       <span class="quiet state">
-        {#if row.expired}<b>expired</b>{:else if row.expires_soon}<b>expires {day(row.expires_on)}</b
-          >{:else if row.opened_on}opened {day(row.opened_on)}{:else}not opened{/if}
+        {#if row.expired}<b>{say('product-card-expired')}</b>{:else if row.expires_soon}<b
+            >{say('product-card-expires', { expires_on: day(row.expires_on) })}</b
+          >{:else if row.opened_on}{say('product-card-opened', { opened_on: day(row.opened_on) })}{:else}{say(
+            'product-card-not-opened',
+          )}{/if}
       </span>
     </button>
   {:else}
-    <p class="quiet">No lot yet.</p>
+    <p class="quiet">{say('product-card-no-lot-yet')}</p>
   {/each}
   {#if product.offcuts.length}
     <div class="offcuts">
@@ -81,10 +93,12 @@
     </div>
   {/if}
   <footer class="no-print">
-    <Button kind="bare" onclick={() => edit(null)}>Add a lot</Button>
-    <Button kind="bare" onclick={onedit}>Values</Button>
-    <Button kind="bare" label="Take {product.name} off the shelf" onclick={() => void remove('product', product.id)}
-      >✕</Button
+    <Button kind="bare" onclick={() => edit(null)}>{say('product-card-add-lot')}</Button>
+    <Button kind="bare" onclick={onedit}>{say('product-card-values')}</Button>
+    <Button
+      kind="bare"
+      label={say('product-card-take-off-shelf', { name: product.name })}
+      onclick={() => void remove('product', product.id)}>✕</Button
     >
   </footer>
 </article>

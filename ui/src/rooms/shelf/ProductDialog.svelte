@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { client, Problem, take, type Product, type Schemas, type Shelf } from '../../lib/api';
   import { fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -6,7 +7,7 @@
   import Dialog from '../../lib/parts/Dialog.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import { check, formOf, SOURCES, UNITS, UNIT_WORDS, type ProductForm } from './shelf-form';
 
   interface Props {
@@ -22,7 +23,9 @@
   const typical = $derived(kinds.find((k) => k.kind === form.kind)?.values ?? []);
   const usual = (name: string) => {
     const found = typical.find((v) => v.name === name);
-    return found ? `${fixed(found.value, found.value < 20 ? 1 : 0)} for the kind, ${found.source}` : '';
+    return found
+      ? say('product-dialog-for-kind', { found: fixed(found.value, found.value < 20 ? 1 : 0), source: found.source })
+      : '';
   };
 
   $effect(() => {
@@ -47,7 +50,7 @@
           : await take(client.POST('/api/shelf/products', { body: checked.body })),
       );
       open = false;
-      say(product ? 'Saved.' : 'It is on the shelf. Add a lot to it.');
+      toast(product ? say('lot-dialog-saved') : say('product-dialog-on-shelf-add-lot'));
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       errors = Object.keys(error.fields).length ? error.fields : { name: `${error.body.detail} ${error.body.remedy}` };
@@ -55,31 +58,44 @@
   }
 </script>
 
-<Dialog title={product ? product.name : 'A product for the shelf'} bind:open>
+<Dialog title={product ? product.name : say('product-dialog-product-for-shelf')} bind:open>
   <form
     onsubmit={(e) => {
       e.preventDefault();
       void save();
     }}
   >
-    <TextField label="Name" name="name" bind:value={form.name} error={errors.name} needed focusFirst />
+    <TextField
+      label={say('product-dialog-name')}
+      name="name"
+      bind:value={form.name}
+      error={errors.name}
+      needed
+      focusFirst
+    />
     <Pick
-      label="Kind"
+      label={say('kinds-kind')}
       name="kind"
       bind:value={form.kind}
       options={kinds.map((k) => ({ value: k.kind, label: k.words }))}
       error={errors.kind}
     />
-    <Pick label="Counted in" name="unit" bind:value={form.unit} options={UNITS} error={errors.unit} />
+    <Pick
+      label={say('product-dialog-counted-in')}
+      name="unit"
+      bind:value={form.unit}
+      options={UNITS}
+      error={errors.unit}
+    />
     <TextField
-      label="Price of one, without tax"
+      label={say('product-dialog-price-one-without-tax')}
       name="price"
       numeric
       bind:value={form.price}
       error={errors.price ?? errors.price_cents}
     />
     <TextField
-      label="Warn below"
+      label={say('product-dialog-warn-below')}
       name="low_at"
       numeric
       unit={UNIT_WORDS[form.unit] ?? ''}
@@ -88,7 +104,7 @@
     />
     {#if form.unit === 'sheet'}
       <TextField
-        label="Sheet, width"
+        label={say('product-dialog-sheet-width')}
         name="sheet_width_mm"
         numeric
         unit="mm"
@@ -96,7 +112,7 @@
         error={errors.sheet_width_mm}
       />
       <TextField
-        label="Sheet, length"
+        label={say('product-dialog-sheet-length')}
         name="sheet_length_mm"
         numeric
         unit="mm"
@@ -104,7 +120,7 @@
         error={errors.sheet_length_mm}
       />
       <TextField
-        label="Thickness"
+        label={say('product-dialog-thickness')}
         name="thickness_mm"
         numeric
         unit="mm"
@@ -112,9 +128,9 @@
         error={errors.thickness_mm}
       />
     {/if}
-    <h3>Its own values, where you know them</h3>
+    <h3>{say('product-dialog-its-own-values-where')}</h3>
     <TextField
-      label="Conductivity"
+      label={say('product-dialog-conductivity')}
       name="conductivity"
       numeric
       unit="W/m·K"
@@ -123,7 +139,7 @@
       hint={usual('conductivity')}
     />
     <TextField
-      label="Density"
+      label={say('product-dialog-density')}
       name="density_g_ml"
       numeric
       unit="g/mL"
@@ -132,7 +148,7 @@
       hint={usual('density_g_ml')}
     />
     <TextField
-      label="Usual film"
+      label={say('product-dialog-usual-film')}
       name="film_um"
       numeric
       unit="µm"
@@ -140,11 +156,11 @@
       error={errors.film_um}
       hint={usual('film_um')}
     />
-    <Pick label="They come from" name="source" bind:value={form.source} options={SOURCES} />
-    <footer><Button kind="main" type="submit">Save</Button></footer>
+    <Pick label={say('product-dialog-they-come-from')} name="source" bind:value={form.source} options={SOURCES} />
+    <footer><Button kind="main" type="submit">{say('kinds-save')}</Button></footer>
   </form>
   {#if product}
-    <h3 class="all">In force, with where each comes from</h3>
+    <h3 class="all">{say('product-dialog-in-force-with-where')}</h3>
     <DataTable weight="small">
       <tbody>
         {#each product.values as v (v.name)}

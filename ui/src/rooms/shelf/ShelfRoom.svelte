@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { say } from './words';
   import { onMount } from 'svelte';
   import { client, Problem, take, type Product, type Shelf } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import Kinds from './Kinds.svelte';
   import ProductCard from './ProductCard.svelte';
   import ProductDialog from './ProductDialog.svelte';
@@ -16,8 +17,8 @@
   let input: HTMLInputElement | undefined = $state();
   const planks = $derived(
     [
-      { title: 'For the die', kinds: shelf?.kinds.filter((k) => k.for_die) ?? [] },
-      { title: 'For gaps and all else', kinds: shelf?.kinds.filter((k) => !k.for_die) ?? [] },
+      { title: say('shelf-room-for-die'), kinds: shelf?.kinds.filter((k) => k.for_die) ?? [] },
+      { title: say('shelf-room-for-gaps-and-all'), kinds: shelf?.kinds.filter((k) => !k.for_die) ?? [] },
     ]
       .map((plank) => ({
         title: plank.title,
@@ -50,7 +51,7 @@
       const found = await importShelf(file);
       shelf = found.shelf;
       trouble = null;
-      say(`${found.products} products and ${found.lots} lots were added; what was there stays as it is.`);
+      toast(say('shelf-room-products-and-lots-were', { products: found.products, lots: found.lots }));
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       trouble = error;
@@ -62,19 +63,19 @@
 
 <header>
   <div>
-    <h1>Shelf</h1>
-    <p class="quiet">What lies there, how much of it, and how sure its values are. Every use comes from a job.</p>
+    <h1>{say('shelf-room-shelf')}</h1>
+    <p class="quiet">{say('shelf-room-what-lies-there-how')}</p>
   </div>
   <div class="actions no-print">
-    <Button kind="main" onclick={() => edit(null)}>Add a product</Button>
-    <Button href="/api/shelf/shelf.csv" download>Export CSV</Button>
-    <Button onclick={() => input?.click()}>Import CSV</Button>
+    <Button kind="main" onclick={() => edit(null)}>{say('shelf-room-add-product')}</Button>
+    <Button href="/api/shelf/shelf.csv" download>{say('shelf-room-export-csv')}</Button>
+    <Button onclick={() => input?.click()}>{say('shelf-room-import-csv')}</Button>
     <input
       bind:this={input}
       class="off-screen"
       type="file"
       accept=".csv,text/csv"
-      aria-label="A CSV of the shelf"
+      aria-label={say('shelf-room-csv-shelf')}
       tabindex="-1"
       onchange={(e) => void bring(e.currentTarget.files)}
     />
@@ -84,7 +85,7 @@
 {#if shelf}
   {#if warnings.length}
     <div class="gap">
-      <Notice tone="care" title="Look at these">
+      <Notice tone="care" title={say('shelf-room-look-at-these')}>
         <ul>
           {#each warnings as w, i (i)}<li><strong>{w.name}</strong> {w.text}</li>{/each}
         </ul>
@@ -108,14 +109,13 @@
     </section>
   {:else}
     <p>
-      The shelf is empty. Add the tubes and sheets you work with; a plan then says whether the shelf holds what it
-      needs, books it, and prices it.
+      {say('shelf-room-shelf-empty-add-tubes')}
     </p>
   {/each}
   <Kinds {shelf} onshelf={(found) => (shelf = found)} />
   <ProductDialog bind:open product={editing} kinds={shelf.kinds} onshelf={(found) => (shelf = found)} />
 {:else if !trouble}
-  <p class="quiet" role="status">Looking along the shelf …</p>
+  <p class="quiet" role="status">{say('shelf-room-looking-along-shelf')}</p>
 {/if}
 
 <style>

@@ -1,14 +1,15 @@
 // A CSV of the shelf to the server, as it is.
+import { say } from './words';
 import { Problem, sendText, type Schemas } from '../../lib/api';
 
 export async function importShelf(file: File): Promise<Schemas['ImportedOut']> {
   if (file.size > 2 * 2 ** 20)
     throw new Problem({
       type: 'about:blank',
-      title: 'Too large',
+      title: say('import-shelf-too-large'),
       status: 413,
-      detail: `${file.name} has ${Math.round(file.size / 2 ** 20)} MB; a shelf of up to 2 MB is read.`,
-      remedy: 'Split it.',
+      detail: say('import-shelf-has-mb-shelf-up', { name: file.name, size: Math.round(file.size / 2 ** 20) }),
+      remedy: say('import-shelf-split'),
       reason: 'too_large',
       stage: '',
       errors: [],

@@ -1,18 +1,19 @@
 // Products and lots as typed, and what is sent of them.
+import { say } from './words';
 import type { Product, Schemas } from '../../lib/api';
 import { parseNumber } from '../../lib/format';
 
 export const UNIT_WORDS: Record<string, string> = { g: 'g', mL: 'mL', sheet: 'sheets', piece: 'pieces' };
 export const UNITS = [
-  { value: 'g', label: 'g, by weight' },
+  { value: 'g', label: say('shelf-form-g-by-weight') },
   { value: 'mL', label: 'mL, by volume' },
-  { value: 'sheet', label: 'sheets, to cut from' },
+  { value: 'sheet', label: say('shelf-form-sheets-to-cut-from') },
   { value: 'piece', label: 'pieces' },
 ];
 export const SOURCES = [
-  { value: 'data sheet', label: 'Data sheet' },
-  { value: 'measured', label: 'Measured here' },
-  { value: 'from memory', label: 'From memory' },
+  { value: say('kinds-data-sheet'), label: say('shelf-form-data-sheet') },
+  { value: 'measured', label: say('shelf-form-measured-here') },
+  { value: say('shelf-form-from-memory'), label: say('shelf-form-from-memory-2') },
 ];
 
 export interface ProductForm {
@@ -49,7 +50,7 @@ export function formOf(product: Product | null): ProductForm {
     conductivity: own('conductivity'),
     density_g_ml: own('density_g_ml'),
     film_um: own('film_um'),
-    source: source && source !== 'learnt' ? source : 'data sheet',
+    source: source && source !== 'learnt' ? source : say('kinds-data-sheet'),
   };
 }
 
@@ -57,11 +58,11 @@ export type Checked = { body: Schemas['ProductIn']; errors: null } | { body: nul
 
 export function check(form: ProductForm, product: Product | null): Checked {
   const errors: Record<string, string> = {};
-  if (!form.name.trim()) errors.name = 'This is needed: what stands on the tube.';
+  if (!form.name.trim()) errors.name = say('shelf-form-this-needed-what-stands');
   const at = (name: keyof ProductForm) => {
     const value = parseNumber(form[name]);
     if (!Number.isNaN(value)) return value;
-    errors[name] = 'This is no number.';
+    errors[name] = say('shelf-form-this-no-number');
     return null;
   };
   const price = at('price');
@@ -77,8 +78,8 @@ export function check(form: ProductForm, product: Product | null): Checked {
   const film = own.film_um?.value;
   if (film !== undefined) {
     // The ends of the film go with its middle, as far apart as the kind's own.
-    own.film_low_um = { value: Math.max(5, film * 0.65), source: form.source, note: 'with the usual film' };
-    own.film_high_um = { value: film * 1.7, source: form.source, note: 'with the usual film' };
+    own.film_low_um = { value: Math.max(5, film * 0.65), source: form.source, note: say('shelf-form-with-usual-film') };
+    own.film_high_um = { value: film * 1.7, source: form.source, note: say('shelf-form-with-usual-film') };
   } else {
     delete own.film_low_um;
     delete own.film_high_um;

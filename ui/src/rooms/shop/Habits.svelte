@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import type { Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
   import Pick from '../../lib/parts/Pick.svelte';
@@ -16,10 +17,10 @@
 </script>
 
 <section>
-  <h2>Price and ways of the shop</h2>
+  <h2>{say('habits-price-and-ways-shop')}</h2>
   <div class="grid">
     <TextField
-      label="Rate of an hour, without tax"
+      label={say('habits-rate-hour-without-tax-2')}
       name="hourly_rate"
       numeric
       unit={shop.currency}
@@ -27,37 +28,37 @@
       error={errors.hourly_rate}
     />
     <TextField
-      label="Tax"
+      label={say('habits-tax')}
       name="tax_percent"
       numeric
       unit="%"
       bind:value={form.tax_percent}
       error={errors.tax_percent}
-      hint="0 when prices carry none"
+      hint={say('habits-when-prices-carry-none')}
     />
     <Pick
-      label="Paste goes on as"
+      label={say('habits-paste-goes-on-as')}
       name="application_school"
       options={SCHOOLS}
       bind:value={form.application_school}
-      hint="Schools differ; the plan says which was used and why"
+      hint={say('habits-schools-differ-plan-says')}
     />
     <Pick
-      label="Next look"
+      label={say('habits-next-look')}
       name="life_school"
       options={LIFE_SCHOOLS}
       bind:value={form.life_school}
-      hint="Paste 12 to 36 months, phase change 3 to 5 years, by school"
+      hint={say('habits-paste-to-months-phase')}
     />
     <Pick
-      label="Screws without numbers"
+      label={say('habits-screws-without-numbers')}
       name="tighten_percent"
       options={TIGHTENING}
       bind:value={form.tighten_percent}
-      hint="First round of the cooler’s screws; both schools are taught"
+      hint={say('habits-first-round-coolers-screws')}
     />
   </div>
-  <Working summary="Minutes of hands, task by task">
+  <Working summary={say('habits-minutes-hands-task-by')}>
     <div class="grid tasks">
       {#each shop.tasks as task (task.name)}
         <TextField
@@ -67,24 +68,30 @@
           unit="min"
           bind:value={() => form.hands_min[task.name] ?? '', (v) => (form.hands_min[task.name] = v)}
           error={errors[task.name]}
-          hint="usual {fixed(task.hands_min, 0)} min{task.wait_min
-            ? `, and ${fixed(task.wait_min, 0)} min of waiting`
-            : ''}{task.learnt_min === null
-            ? ''
-            : `; the bench shows ${fixed(task.learnt_min, 0)} min over ${task.learnt_jobs} jobs`}"
+          hint={say('habits-usual-min-min-waiting', {
+            hands_min: fixed(task.hands_min, 0),
+            wait_min: !!task.wait_min,
+            wait_min_2: fixed(task.wait_min, 0),
+            learnt_min: task.learnt_min === null ? null : fixed(task.learnt_min, 0),
+            learnt_jobs: task.learnt_jobs,
+          })}
         />
       {/each}
     </div>
   </Working>
-  <h3>How right were your predictions?</h3>
+  <h3>{say('habits-how-right-were-your')}</h3>
   {#if shop.predicted.jobs}
     <p>
-      {shop.predicted.inside} of {shop.predicted.jobs} measured jobs ended inside their interval of 80 %: {percent(
-        shop.predicted.share,
-      )} %, and by chance it could be {percent(shop.predicted.low)} to {percent(shop.predicted.high)} %.
+      {say('habits-measured-jobs-ended-inside', {
+        inside: shop.predicted.inside,
+        jobs: shop.predicted.jobs,
+        share: percent(shop.predicted.share),
+        low: percent(shop.predicted.low),
+        high: percent(shop.predicted.high),
+      })}
     </p>
   {:else}
-    <p class="quiet">No planned job was measured After yet. Each one that is counts here.</p>
+    <p class="quiet">{say('habits-no-planned-job-was')}</p>
   {/if}
 </section>
 

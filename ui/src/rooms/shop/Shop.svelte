@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { onMount } from 'svelte';
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import { parseNumber } from '../../lib/format';
@@ -6,7 +7,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { session } from '../../lib/session.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import { checkHabits, habitsForm, type HabitsForm } from './habits';
   import Habits from './Habits.svelte';
   import SignIns from './SignIns.svelte';
@@ -41,11 +42,11 @@
   async function save() {
     errors = {};
     const room = parseNumber(form.reference_room_c ?? '');
-    if (room === null || Number.isNaN(room)) errors.reference_room_c = 'Type a temperature in °C.';
+    if (room === null || Number.isNaN(room)) errors.reference_room_c = say('shop-type-temperature-in-c');
     const tolerances = {} as Record<ToleranceName, number>;
     for (const t of TOLERANCES) {
       const value = fromField(t, form[t.name] ?? '');
-      if (value === null) errors[t.name] = 'Type a number.';
+      if (value === null) errors[t.name] = say('shop-type-number');
       else tolerances[t.name] = value;
     }
     const ways = habits && checkHabits(habits);
@@ -60,11 +61,11 @@
           }),
         ),
       );
-      say('Saved. Verdicts of open jobs follow.');
+      toast(say('shop-saved-verdicts-open-jobs'));
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       errors = error.fields;
-      if (!Object.keys(errors).length) say(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+      if (!Object.keys(errors).length) toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
     } finally {
       busy = false;
     }
@@ -79,12 +80,13 @@
   <Notice tone="care">{trouble}</Notice>
 {:else if shop}
   <h1>{shop.name}</h1>
-  <h2>How sure are your instruments?</h2>
+  <h2>{say('shop-how-sure-your-instruments')}</h2>
   <p class="lead">
-    Every figure carries its uncertainty, and a change smaller than that is not claimed. Each value here is half of the
-    width within which the true one lies. The usual ones are from memory; put in what your data sheets say.
+    {say('shop-every-figure-carries-its')}
   </p>
-  {#if !owner}<div class="gap"><Notice title="Only an owner may change these.">You can look at them.</Notice></div>{/if}
+  {#if !owner}<div class="gap">
+      <Notice title={say('shop-only-owner-may-change')}>{say('shop-you-can-look-at')}</Notice>
+    </div>{/if}
   <form
     onsubmit={(e) => {
       e.preventDefault();
@@ -92,13 +94,13 @@
     }}
   >
     <TextField
-      label="Reference room"
+      label={say('shop-reference-room')}
       name="reference_room_c"
       numeric
       unit="°C"
       bind:value={() => form.reference_room_c ?? '', (v) => (form.reference_room_c = v)}
       error={errors.reference_room_c}
-      hint="The watts a device can hold are stated for this room"
+      hint={say('shop-watts-device-can-hold')}
     />
     {#each TOLERANCES as t (t.name)}
       <TextField
@@ -108,14 +110,14 @@
         unit={t.unit}
         bind:value={() => form[t.name] ?? '', (v) => (form[t.name] = v)}
         error={errors[t.name]}
-        hint="{t.hint}; usual {toField(t, shop.usual[t.name])} {t.unit}"
+        hint={say('shop-usual', { hint: t.hint, t: toField(t, shop.usual[t.name]), unit: t.unit })}
       />
     {/each}
     {#if habits}<Habits {shop} bind:form={habits} {errors} />{/if}
     {#if owner}
       <footer>
-        <Button kind="main" type="submit" {busy}>Save</Button>
-        <Button onclick={usual}>Fill in the usual tolerances</Button>
+        <Button kind="main" type="submit" {busy}>{say('shop-save')}</Button>
+        <Button onclick={usual}>{say('shop-fill-in-usual-tolerances')}</Button>
       </footer>
     {/if}
   </form>

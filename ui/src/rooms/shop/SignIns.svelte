@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { say } from './words';
   // Where one is signed in, with a way to end each: a tablet that was left somewhere is signed out from here.
   import { onMount } from 'svelte';
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
 
   let sessions = $state.raw<Schemas['OpenSessionOut'][]>([]);
   const when = (at: string) =>
@@ -12,7 +13,7 @@
   /** What a browser says of itself, in two words. */
   function device(agent: string): string {
     const program = /(Firefox|Edg|Chrome|Safari)/.exec(agent)?.[1] ?? '';
-    const names: Record<string, string> = { Edg: 'Edge', Chrome: 'Chromium family' };
+    const names: Record<string, string> = { Edg: say('sign-ins-edge'), Chrome: say('sign-ins-chromium-family') };
     const system = /(Windows|Android|iPad|iPhone|Mac OS|Linux)/.exec(agent)?.[1] ?? '';
     return [names[program] ?? program, system].filter(Boolean).join(', ') || 'A program';
   }
@@ -20,10 +21,10 @@
   async function load(call: Promise<Schemas['SessionsOut']>, told = '') {
     try {
       sessions = (await call).sessions;
-      if (told) say(told);
+      if (told) toast(told);
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      say(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
     }
   }
 
@@ -31,19 +32,21 @@
   const end = (id: string) =>
     load(
       take(client.DELETE('/api/sessions/{session_id}', { params: { path: { session_id: id } } })),
-      'Signed out there.',
+      say('sign-ins-signed-out-there'),
     );
 </script>
 
-<h2>Where you are signed in</h2>
+<h2>{say('sign-ins-where-you-signed-in')}</h2>
 <ul>
   {#each sessions as one (one.id)}
     <li>
       <strong>{device(one.agent)}</strong>
-      <span class="quiet">since {when(one.began_at)} UTC, last seen {when(one.seen_at)} UTC</span>
-      {#if one.here}<span class="here">this one</span>{:else}<Button
-          label="Sign out {device(one.agent)}, since {when(one.began_at)}"
-          onclick={() => end(one.id)}>Sign out there</Button
+      <span class="quiet"
+        >{say('sign-ins-since-utc-last-seen', { began_at: when(one.began_at), seen_at: when(one.seen_at) })}</span
+      >
+      {#if one.here}<span class="here">{say('sign-ins-this-one')}</span>{:else}<Button
+          label={say('sign-ins-sign-out-since', { agent: device(one.agent), began_at: when(one.began_at) })}
+          onclick={() => end(one.id)}>{say('sign-ins-sign-out-there')}</Button
         >{/if}
     </li>
   {/each}

@@ -1,4 +1,5 @@
 // Rates and ways of the shop as typed, and what is sent of them.
+import { say } from './words';
 import type { Schemas } from '../../lib/api';
 import { parseNumber } from '../../lib/format';
 
@@ -12,21 +13,21 @@ export interface HabitsForm {
 }
 
 export const SCHOOLS = [
-  { value: '', label: 'Die and paste decide' },
+  { value: '', label: say('habits-die-and-paste-decide') },
   { value: 'bead', label: 'A bead' },
   { value: 'line', label: 'A line' },
   { value: 'cross', label: 'A cross' },
-  { value: 'film', label: 'A spread film' },
+  { value: 'film', label: say('habits-spread-film') },
 ];
 export const LIFE_SCHOOLS = [
-  { value: 'careful', label: 'Careful, sooner' },
-  { value: 'usual', label: 'Usual' },
-  { value: 'long', label: 'Long' },
+  { value: 'careful', label: say('habits-careful-sooner') },
+  { value: 'usual', label: say('habits-usual') },
+  { value: 'long', label: say('habits-long') },
 ];
 
 export const TIGHTENING = [
-  { value: '50', label: 'Half the turns, then fully' },
-  { value: '70', label: '70 % of the turns, then fully' },
+  { value: '50', label: say('habits-half-turns-then-fully') },
+  { value: '70', label: say('habits-turns-then-fully') },
 ];
 
 export function habitsForm(shop: Schemas['ShopOut']): HabitsForm {
@@ -48,7 +49,7 @@ export function checkHabits(form: HabitsForm): Checked {
   const at = (name: string, text: string) => {
     const value = parseNumber(text);
     if (value !== null && !Number.isNaN(value)) return value;
-    errors[name] = 'Type a number.';
+    errors[name] = say('shop-type-number');
     return 0;
   };
   const body = {

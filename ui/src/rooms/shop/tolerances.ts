@@ -1,4 +1,5 @@
 // How the half-widths are typed: shares as percent, everything else as it is.
+import { say } from './words';
 import type { Schemas } from '../../lib/api';
 import { parseNumber } from '../../lib/format';
 
@@ -12,19 +13,39 @@ export interface Tolerance {
 }
 
 export const TOLERANCES: Tolerance[] = [
-  { name: 'run_to_run_k', label: 'Run to run', unit: 'K', hint: 'The same device tested twice; repeats replace it' },
-  { name: 'room_k', label: 'Room thermometer', unit: 'K', hint: 'At the bench' },
-  { name: 'die_sensor_k', label: 'Die sensor', unit: 'K', hint: 'Repeatability of the sensor on the chip' },
-  { name: 'power_share', label: 'Power sensor', unit: '%', hint: 'What the device says of its watts' },
-  { name: 'clock_share', label: 'Clock', unit: '%', hint: 'Mean clock of a run' },
-  { name: 'noise_db', label: 'Sound meter', unit: 'dB', hint: 'The same fan read twice' },
+  {
+    name: 'run_to_run_k',
+    label: say('tolerances-run-to-run'),
+    unit: 'K',
+    hint: say('tolerances-same-device-tested-twice'),
+  },
+  { name: 'room_k', label: say('tolerances-room-thermometer'), unit: 'K', hint: say('tolerances-at-bench') },
+  {
+    name: 'die_sensor_k',
+    label: say('tolerances-die-sensor'),
+    unit: 'K',
+    hint: say('tolerances-repeatability-sensor-on-chip'),
+  },
+  {
+    name: 'power_share',
+    label: say('tolerances-power-sensor'),
+    unit: '%',
+    hint: say('tolerances-what-device-says-its'),
+  },
+  { name: 'clock_share', label: say('tolerances-clock'), unit: '%', hint: say('tolerances-mean-clock-run') },
+  { name: 'noise_db', label: say('tolerances-sound-meter'), unit: 'dB', hint: say('tolerances-same-fan-read-twice') },
   {
     name: 'noise_room_db_per_k',
-    label: 'Noise in another room',
+    label: say('tolerances-noise-in-another-room'),
     unit: 'dB/K',
-    hint: 'What a fan that follows the heat adds',
+    hint: say('tolerances-what-fan-that-follows'),
   },
-  { name: 'result_share', label: 'Benchmark result', unit: '%', hint: 'Two runs of one benchmark' },
+  {
+    name: 'result_share',
+    label: say('tolerances-benchmark-result'),
+    unit: '%',
+    hint: say('tolerances-two-runs-one-benchmark'),
+  },
 ];
 
 export function toField(t: Tolerance, value: number): string {

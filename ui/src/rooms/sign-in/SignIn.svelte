@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { Problem } from '../../lib/api';
   import Owl from '../../lib/glyphs/Owl.svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -40,9 +41,9 @@
 
 <main>
   <div class="face"><Owl before={blank} after={cool} size={160} decorative /></div>
-  <h1>{setting ? 'Set up your shop' : 'Vivid Owl'}</h1>
+  <h1>{setting ? say('sign-in-set-up-your-shop') : say('sign-in-vivid-owl')}</h1>
   <p class="quiet">
-    {setting ? 'This installation is empty. You become its first owner.' : 'Hot in, cool out, and proof of it.'}
+    {setting ? say('sign-in-this-installation-empty-you') : say('sign-in-hot-in-cool-out')}
   </p>
   {#if trouble}<Notice tone="care">{trouble}</Notice>{/if}
   <form
@@ -52,30 +53,42 @@
     }}
   >
     {#if setting}
-      <TextField label="Code from the terminal" name="code" bind:value={form.code} error={errors.code} needed />
       <TextField
-        label="Name of the shop"
+        label={say('sign-in-code-from-terminal')}
+        name="code"
+        bind:value={form.code}
+        error={errors.code}
+        needed
+      />
+      <TextField
+        label={say('sign-in-name-shop')}
         name="shop_name"
         bind:value={form.shop_name}
         error={errors.shop_name}
         needed
       />
-      <TextField label="Your name" name="name" bind:value={form.name} error={errors.name} needed />
+      <TextField label={say('sign-in-your-name')} name="name" bind:value={form.name} error={errors.name} needed />
     {/if}
-    <TextField label="Login" name="login" bind:value={form.login} error={errors.login} autocomplete="username" />
     <TextField
-      label="Password"
+      label={say('sign-in-login')}
+      name="login"
+      bind:value={form.login}
+      error={errors.login}
+      autocomplete="username"
+    />
+    <TextField
+      label={say('sign-in-password')}
       name="password"
       type="password"
       bind:value={form.password}
       error={errors.password}
       autocomplete={setting ? 'new-password' : 'current-password'}
-      hint={setting ? 'At least 10 characters' : ''}
+      hint={setting ? say('sign-in-at-least-characters') : ''}
     />
-    <Button kind="main" type="submit" {busy}>{setting ? 'Open the shop' : 'Sign in'}</Button>
+    <Button kind="main" type="submit" {busy}>{setting ? say('sign-in-open-shop') : say('sign-in-sign-in')}</Button>
   </form>
   {#if session.present?.demo_available}
-    <Button {busy} onclick={() => void run(signInDemo)}>Enter the demo shop</Button>
+    <Button {busy} onclick={() => void run(signInDemo)}>{say('sign-in-enter-demo-shop')}</Button>
   {/if}
 </main>
 

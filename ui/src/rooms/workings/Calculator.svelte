@@ -1,11 +1,12 @@
 <script lang="ts">
+  import { say } from './words';
   import CutDrawing from '../../lib/charts/CutDrawing.svelte';
   import TrueDrop from '../../lib/charts/TrueDrop.svelte';
   import { parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
   import IntoJob from './IntoJob.svelte';
   import type { WorkingState } from './working.svelte';
 
@@ -22,9 +23,9 @@
   async function copy() {
     try {
       await navigator.clipboard.writeText(`${location.origin}${working.link}`);
-      say('The link is copied. It carries what you typed.');
+      toast(say('calculator-link-copied-carries-what'));
     } catch {
-      say('The address of this page is the link. Copy it from the bar above.');
+      toast(say('calculator-address-this-page-link'));
     }
   }
 </script>
@@ -52,7 +53,7 @@
           numeric={!['pieces', 'sheet', 'unit', 'gaps_mm', 'levels_db'].includes(input.key)}
           bind:value={() => working.form[input.key] ?? '', (v) => working.set(input.key, v)}
           error={working.errors[input.key]}
-          hint={input.needed ? '' : 'May stay empty'}
+          hint={input.needed ? '' : say('calculator-may-stay-empty')}
         />
       {/if}
     {/each}
@@ -67,7 +68,7 @@
         >
       </p>
     {:else}
-      <p class="quiet">{working.busy ? 'Working …' : 'Fill in what is marked, then it is worked out.'}</p>
+      <p class="quiet">{working.busy ? say('calculator-working') : say('calculator-fill-in-what-marked')}</p>
     {/each}
   </div>
 </div>
@@ -84,22 +85,26 @@
   </div>
   <div class="actions no-print">
     {#each ['pdf', 'svg', 'dxf'] as form (form)}
-      <Button href="/api/workings/cut/sheet.{form}?{cutQuery}" download>{form.toUpperCase()} at 1:1</Button>
+      <Button href="/api/workings/cut/sheet.{form}?{cutQuery}" download
+        >{say('calculator-at', { to_upper_case: form.toUpperCase() })}</Button
+      >
     {/each}
   </div>
 {/if}
 <dl>
-  <dt>Formula</dt>
+  <dt>{say('calculator-formula')}</dt>
   <dd>{info.formula}</dd>
-  <dt>Limits</dt>
+  <dt>{say('calculator-limits')}</dt>
   <dd>{info.limits}</dd>
-  <dt>Source</dt>
+  <dt>{say('calculator-source')}</dt>
   <dd>{info.source}</dd>
 </dl>
 <div class="actions no-print">
-  <Button kind="main" disabled={!working.results.length} onclick={() => (choosing = true)}>Put into a job</Button>
-  <Button onclick={() => void copy()}>Copy the link</Button>
-  <Button onclick={() => print()}>Print</Button>
+  <Button kind="main" disabled={!working.results.length} onclick={() => (choosing = true)}
+    >{say('calculator-put-into-job')}</Button
+  >
+  <Button onclick={() => void copy()}>{say('calculator-copy-link')}</Button>
+  <Button onclick={() => print()}>{say('calculator-print')}</Button>
 </div>
 <IntoJob bind:open={choosing} name={info.name} given={working.given} />
 

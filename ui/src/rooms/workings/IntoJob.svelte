@@ -1,7 +1,8 @@
 <script lang="ts">
+  import { say } from './words';
   import { client, Problem, take, type Job } from '../../lib/api';
   import Dialog from '../../lib/parts/Dialog.svelte';
-  import { say } from '../../lib/toasts.svelte';
+  import { toast } from '../../lib/toasts.svelte';
 
   interface Props {
     open: boolean;
@@ -32,7 +33,7 @@
       const params = { path: { job_id: job.id } };
       await take(client.POST('/api/jobs/{job_id}/plan/notes', { params, body: { name, given } }));
       open = false;
-      say(`It is in the plan of job ${job.number}, ${job.model}.`);
+      toast(say('into-job-in-plan-job', { number: job.number, model: job.model }));
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       trouble = `${error.body.detail} ${error.body.remedy}`;
@@ -40,20 +41,21 @@
   }
 </script>
 
-<Dialog title="Put it into which job?" bind:open>
+<Dialog title={say('into-job-put-into-which-job')} bind:open>
   {#if trouble}<p class="wrong" role="alert">{trouble}</p>{/if}
   {#if jobs === null}
-    <p class="quiet" role="status">Looking …</p>
+    <p class="quiet" role="status">{say('into-job-looking')}</p>
   {:else}
     <ul>
       {#each jobs as job (job.id)}
         <li>
           <button type="button" onclick={() => void put(job)}>
-            <strong>{job.model}</strong> <span class="quiet">job {job.number}, {job.customer_name}</span>
+            <strong>{job.model}</strong>
+            <span class="quiet">{say('into-job-job', { number: job.number, customer_name: job.customer_name })}</span>
           </button>
         </li>
       {:else}
-        <li class="quiet">No job is open. Take a device in first.</li>
+        <li class="quiet">{say('into-job-no-job-open-take')}</li>
       {/each}
     </ul>
   {/if}

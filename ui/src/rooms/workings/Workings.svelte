@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from './words';
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -36,11 +37,11 @@
   });
 </script>
 
-<h1>Workings</h1>
-<p class="lead quiet">Every calculator on its own. Nothing is kept until you put it into a job.</p>
+<h1>{say('workings-workings')}</h1>
+<p class="lead quiet">{say('workings-every-calculator-on-its')}</p>
 {#if trouble}<Notice tone="care">{trouble}</Notice>{/if}
 <div class="room">
-  <nav aria-label="Calculators" class="no-print">
+  <nav aria-label={say('workings-calculators')} class="no-print">
     {#each groups as group (group)}
       <h2>{group}</h2>
       <ul>
@@ -54,10 +55,11 @@
       </ul>
     {/each}
     {#if procedures.length}
-      <h2>Hands</h2>
+      <h2>{say('workings-hands')}</h2>
       <ul>
         <li>
-          <a href="/workings/steps" aria-current={name === 'steps' ? 'page' : undefined}>Step lists</a>
+          <a href="/workings/steps" aria-current={name === 'steps' ? 'page' : undefined}>{say('workings-step-lists')}</a
+          >
         </li>
       </ul>
     {/if}
@@ -66,13 +68,15 @@
     {#if shown}
       {#key shown}<Calculator state={shown} />{/key}
     {:else if name === 'steps' && all.length}
-      <h2>Step lists</h2>
+      <h2>{say('workings-step-lists')}</h2>
       <p class="quiet">
-        What goes wrong when a step is left out. The maker's instructions, local rules and licensed practice come first.
+        {say('workings-what-goes-wrong-when')}
       </p>
       {#each procedures as procedure (procedure.name)}<StepList {procedure} />{/each}
     {:else if name && all.length}
-      <Notice tone="care" title="There is no calculator “{name}”.">Choose one from the list.</Notice>
+      <Notice tone="care" title={say('workings-there-no-calculator', { name })}
+        >{say('workings-choose-one-from-list')}</Notice
+      >
     {/if}
   </div>
 </div>

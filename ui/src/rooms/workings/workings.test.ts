@@ -94,7 +94,7 @@ describe('workings', () => {
     expect(screen.getByText('Fingers off.')).toBeVisible();
   });
 
-  it('say when there is no such calculator', async () => {
+  it('says when there is no such calculator', async () => {
     serve({ 'GET /api/workings': { workings: [info], procedures: [] } });
     render(Workings, { name: 'magic' });
     expect(await screen.findByText('There is no calculator “magic”.')).toBeVisible();

@@ -5,15 +5,15 @@ from __future__ import annotations
 from collections.abc import Callable, Iterable, Mapping
 from dataclasses import replace
 
-from vividowl.core.bench.fasteners import PLACES_MOST, PLUG, SCREW, Place, classes_of, letter_of
 from vividowl.core.bench.first_power import check_power
 from vividowl.core.bench.interlocks import BY_RULE, NEVER_SKIPPED
 from vividowl.core.bench.log.close import blockers
 from vividowl.core.bench.log.events import PHOTO_USES, BenchCommand, BenchEvent, BenchRefused, check_event, said
 from vividowl.core.bench.log.evolve import put
 from vividowl.core.bench.log.guard import broken_in, guard
-from vividowl.core.bench.log.made import acts_of_place, event_of
-from vividowl.core.bench.log.state import BenchState, place_words
+from vividowl.core.bench.log.made import event_of
+from vividowl.core.bench.log.on_the_map import ON_THE_MAP
+from vividowl.core.bench.log.state import BenchState
 from vividowl.core.bench.log.stored import device_from, place_from, step_from
 from vividowl.core.bench.mishaps import mishap
 from vividowl.core.bench.seen import sight
@@ -179,104 +179,6 @@ def _moved(s: BenchState, c: BenchCommand) -> None:
         )
 
 
-def _place(s: BenchState, name: str) -> Place:
-    if name not in s.places:
-        raise BenchRefused(
-            say("decide-there-no-such-place-on"), reason="missing", field="place", remedy=say("decide-load-newer-map")
-        )
-    return s.places[name]
-
-
-def _place_added(s: BenchState, c: BenchCommand) -> None:
-    place = place_from(c.data["place"])
-    if place.id in s.places:
-        raise BenchRefused(say("decide-this-place-on-map-already"), reason="done_already", field="place")
-    if len(s.places) >= PLACES_MOST:
-        raise BenchRefused(
-            say("decide-map-holds-up-to-places", places_most=PLACES_MOST), reason="invalid", field="place"
-        )
-
-
-def _place_changed(s: BenchState, c: BenchCommand) -> None:
-    place = place_from(c.data["place"])
-    old = _place(s, place.id)
-    if place.id in s.out and (old.kind, old.holds) != (place.kind, place.holds):
-        raise BenchRefused(
-            say("decide-out-what-cannot-be-changed", places=place_words(old, s.places)),
-            reason="out",
-            field="place",
-            remedy=say("decide-put-back-first"),
-        )
-
-
-def _place_removed(s: BenchState, c: BenchCommand) -> None:
-    place = _place(s, c.data["place"])
-    if place.id in s.out:
-        raise BenchRefused(
-            say("decide-out-cannot-be-wiped-off", places=place_words(place, s.places)),
-            reason="out",
-            field="place",
-            remedy=say("decide-put-back-or-explain-why"),
-        )
-
-
-def _place_out(s: BenchState, c: BenchCommand) -> None:
-    place = _place(s, c.data["place"])
-    if place.id in s.out:
-        raise BenchRefused(
-            say("decide-out-already", places=place_words(place, s.places)), reason="done_already", field="place"
-        )
-    guard(s, c, acts_of_place(place, s, out=True))
-
-
-def _place_in(s: BenchState, c: BenchCommand) -> None:
-    place = _place(s, c.data["place"])
-    if place.id not in s.out:
-        raise BenchRefused(
-            say("decide-in-already", places=place_words(place, s.places)),
-            reason="done_already",
-            field="place",
-            remedy=say("decide-one-in-tray-too-many"),
-        )
-    letter, taken = letter_of(place, classes_of(list(s.places.values()))), c.data.get("letter")
-    if taken and place.kind == SCREW and taken != letter:
-        raise BenchRefused(
-            say("decide-this-place-takes-screw-not", letter=letter, taken=taken),
-            reason="wrong_screw",
-            field="letter",
-            remedy=say("decide-take-one-from-tray", letter=letter),
-        )
-    guard(s, c, acts_of_place(place, s, out=False))
-
-
-def _leftover(_: BenchState, c: BenchCommand) -> None:
-    count = c.data["count"]
-    if not 0 <= count <= PLACES_MOST:
-        raise BenchRefused(
-            say("decide-screws-left-over-allowed-to", count=count, places_most=PLACES_MOST),
-            reason="invalid",
-            field="count",
-        )
-
-
-def _explained(s: BenchState, c: BenchCommand) -> None:
-    place = _place(s, c.data["place"])
-    said(c.data["words"], say("decide-reason"), say("decide-thread-torn-told-owner"))
-    if place.kind == PLUG:
-        raise BenchRefused(
-            say("decide-unplugged-plug-not-explained-away", places=place_words(place, s.places)),
-            reason="plug_open",
-            field="place",
-            remedy=say("close-plug-in"),
-        )
-    if place.id not in s.out:
-        raise BenchRefused(
-            say("decide-in-there-nothing-to-explain", places=place_words(place, s.places)),
-            reason="done_already",
-            field="place",
-        )
-
-
 def _found(_: BenchState, c: BenchCommand) -> None:
     sight(c.data["part"], c.data["seen"])
 
@@ -345,14 +247,7 @@ _CHECKS: Mapping[str, Callable[[BenchState, BenchCommand], None]] = {
     "gone_back": _gone_back,
     "step_added": _added,
     "step_moved": _moved,
-    "place_added": _place_added,
-    "place_changed": _place_changed,
-    "place_removed": _place_removed,
-    "place_out": _place_out,
-    "place_in": _place_in,
-    "outline": lambda _s, _c: None,
-    "leftover": _leftover,
-    "explained": _explained,
+    **ON_THE_MAP,
     "found": _found,
     "wait_started": _wait_started,
     "wait_ended": _wait_ended,

@@ -27,7 +27,8 @@ VERSION = RULES_NOW
 
 @dataclass(frozen=True)
 class BenchCommand:
-    """What somebody tells. id: RFC 9562 identifier, given where it happened; at: when, by the server's clock; by: who."""
+    """What somebody tells. id: RFC 9562 identifier, given where it happened; at: when, by the server's clock; by:
+    who."""
 
     id: str
     kind: str

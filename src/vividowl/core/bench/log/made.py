@@ -1,4 +1,4 @@
-"""What the rules make of a command beside what it says: rules that it breaks, waits that begin, the list that follows."""
+"""What the rules make of a command beside what it says: rules broken, waits that begin, the list that follows."""
 
 from __future__ import annotations
 
@@ -26,7 +26,8 @@ _LAID = {"applied", "applied_gpu"}
 @dataclass(frozen=True)
 class Rules:
     """What the rules of a day are made of. known: version of the events that they are of; minutes of a wait by its kind
-    and what was asked for; results of a first power-on, by what was looked at and the time to boot; wait_after: a mishap."""
+    and what was asked for; results of a first power-on, by what was looked at and the time to boot; wait_after: a
+    mishap."""
 
     known: int
     minutes: Callable[[str, float | None], float]

@@ -8,6 +8,7 @@ from dataclasses import replace
 from vividowl.core.bench.interlocks import Device
 from vividowl.core.bench.steps.baths import plating_steps
 from vividowl.core.bench.steps.faces import last_look
+from vividowl.core.bench.steps.insulating import insulating_steps
 from vividowl.core.bench.steps.vocabulary import BenchStep, PlannedPart, Work
 from vividowl.core.bench.waits import WAITS
 from vividowl.core.materials.kinds import CATALOGUE, Kind, Trait
@@ -42,7 +43,7 @@ def fit_steps(device: Device, work: Work) -> list[BenchStep]:
     if work.bath is not None:
         steps += plating_steps(work.bath)
     if any(p.kind == Kind.ALLOY for p in on_die):
-        steps += _insulate(work)
+        steps += insulating_steps(work)
     steps += [_lay(p) for p in work.parts if not p.on_die and p.target != "cover"]
     for i, part in enumerate(on_die):
         steps += _on_die(part, "applied_gpu" if i else "applied")
@@ -90,77 +91,6 @@ def _apply(
         # Weighing the syringe before and after tells a dose; a sheet and a shim are counted.
         asks="dose_g" if CATALOGUE[part.kind].has(Trait.LIQUID) else "",
     )
-
-
-def _insulate(work: Work) -> list[BenchStep]:
-    out: list[BenchStep] = []
-    if work.insulated_now and work.insulation in ("coat", "none"):
-        gear, minutes = say("fitting-conformal-coat-rated-to-c"), WAITS["coat"].minutes
-        out = [
-            BenchStep(
-                "coat_1",
-                "fit",
-                say("fitting-coat-small-parts-round-die"),
-                say("fitting-alloy-shorts-them"),
-                gear,
-                "",
-                "",
-                ("coated_once",),
-                wait="coat",
-                wait_min=minutes,
-                after_waits=("alcohol",),
-                task="alloy",
-            ),
-            BenchStep(
-                "coat_2",
-                "fit",
-                say("fitting-second-layer"),
-                say("fitting-one-layer-has-pinholes"),
-                gear,
-                "",
-                "",
-                ("coated",),
-                wait="coat",
-                wait_min=minutes,
-                after_waits=("coat",),
-                task="alloy",
-            ),
-        ]
-    elif work.insulated_now:
-        words = {
-            "tape": say("fitting-tape-small-parts-round-die"),
-            "lacquer": say("fitting-lacquer-small-parts-round-die"),
-        }
-        out = [
-            BenchStep(
-                "guard",
-                "fit",
-                words[work.insulation],
-                say("fitting-alloy-shorts-them"),
-                say("fitting-heat-proof-tape-knife")
-                if work.insulation == "tape"
-                else say("fitting-clear-lacquer-brush"),
-                "",
-                say("fitting-lacquer-last-choice-not-rated") if work.insulation == "lacquer" else "",
-                ("coated_once", "coated"),
-                task="alloy",
-            )
-        ]
-    out.append(
-        BenchStep(
-            "insulated",
-            "fit",
-            say("fitting-with-loupe-coat-tape-and"),
-            say("fitting-cleaning-takes-old-coat-off"),
-            "loupe",
-            "",
-            say("fitting-bare-parts-and-alloy-short"),
-            ("insulated",),
-            after_waits=("coat",) if any(s.wait == "coat" for s in out) else ("alcohol",),
-            task="alloy",
-        )
-    )
-    return out
 
 
 def _on_die(part: PlannedPart, fact: str) -> list[BenchStep]:

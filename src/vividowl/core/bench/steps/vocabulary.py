@@ -178,7 +178,7 @@ _HELD = frozenset({"battery_off", "battery_on", "powered", "power_on_ok", "alloy
 
 
 def is_held(acts: Sequence[str], device: Device) -> bool:
-    """Whether a step is held for a second rather than tapped: battery, power, alloy, the first screw of a sealed device.
+    """Whether a step is held for a second rather than tapped: battery, power, alloy, first screw of a sealed device.
 
     acts: acts of one step (n,) [text]
     device: its traits

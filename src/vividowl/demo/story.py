@@ -1,0 +1,87 @@
+"""What a story of the demo shop is made of."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+from typing import Any
+
+from vividowl.core.materials.kinds import Kind
+from vividowl.core.simulate.device import Device
+from vividowl.demo.bench import BenchTale
+from vividowl.demo.logs import Style
+
+
+@dataclass(frozen=True)
+class Trial:
+    """A run of the demo: device, room, recipe, readings by hand. loud_db: level with the fan at full speed [dB];
+    what the meter shows and the phone records follows from the simulated fan speed by the fan laws. blades: of the
+    fan, for a recording; whine_hz: of its bearing [Hz]; repeats: further logs of the same recipe."""
+
+    device: Device
+    room_c: float
+    style: Style = field(default_factory=Style)
+    load_s: float = 900.0
+    loud_db: float | None = None
+    background_db: float | None = 31.0
+    spots: tuple[tuple[str, float | None, str], ...] = ()
+    recipe: dict[str, Any] = field(default_factory=dict)
+    pass_s: float = 0.0
+    tail_s: float = 60.0
+    blades: int | None = None
+    whine_hz: float | None = None
+    repeats: int = 0
+
+
+@dataclass(frozen=True)
+class Story:
+    """A job of the demo. found, goal and choice make its plan; cut names a product and the pieces cut from it;
+    bench: how its step list was worked."""
+
+    days_ago: int
+    intake: dict[str, Any]
+    recipe: dict[str, Any]
+    before: Trial | None = None
+    agreed: dict[str, str] = field(default_factory=dict)
+    cleaned: tuple[str, ...] = ()
+    items: tuple[dict[str, Any], ...] = ()
+    fit_note: str = ""
+    fit_done: bool = False
+    after: Trial | None = None
+    price_cents: int | None = None
+    note: str = ""
+    handed_over: bool = False
+    found: dict[str, Any] = field(default_factory=dict)
+    goal: str = "cooler"
+    choice: str = ""
+    cut: tuple[str, tuple[dict[str, Any], ...]] | None = None
+    bench: BenchTale | None = None
+
+
+LAPTOP_RECIPE = {
+    "load_recipe": "Even load on all cores",
+    "duration_min": 15.0,
+    "fan_setting": "automatic",
+    "power_profile": "performance",
+    "placement": "stand, lid open",
+    "start": "cold",
+}
+KIND_LAPTOP: dict[str, Any] = {"kind": "laptop", "backup_done": "yes", "warranty": "over", "seal": "none"}
+CONSOLE_RECIPE = {
+    "load_recipe": "Harbour scene, same save",
+    "duration_min": 25.0,
+    "fan_setting": "automatic",
+    "power_profile": "standard",
+    "placement": "upright on the bench",
+    "start": "cold",
+}
+
+
+def paste(target: str = "cpu_die") -> dict[str, Any]:
+    return {
+        "target": target,
+        "kind": Kind.PASTE_STIFF,
+        "product": "Grey Heron 11",
+        "lot": "GH-2607",
+        "amount": 0.08,
+        "amount_unit": "g",
+    }

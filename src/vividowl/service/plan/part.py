@@ -1,0 +1,147 @@
+"""One part of an option: what goes where, how much of it, and from which lot."""
+
+from __future__ import annotations
+
+import uuid
+from dataclasses import dataclass
+
+from vividowl.core.materials.application import Drop, School
+from vividowl.core.materials.dose import left_in_tube
+from vividowl.core.materials.kinds import Kind
+from vividowl.core.materials.nesting import with_margin
+from vividowl.core.quantities.errors import OutOfRange
+from vividowl.core.quantities.words import Words
+from vividowl.service.shelf.shelf import ProductView
+
+MARGIN_MM = 0.2
+
+
+@dataclass(frozen=True)
+class Part:
+    """One place that gets something. amount in `unit`, None when something was not measured, which `lacks` names;
+    pieces to cut when it comes from a sheet; stock: held, short or not known; lot it would come from; left: what that
+    lot holds afterwards."""
+
+    target: str
+    kind: str
+    words: Words
+    product_id: uuid.UUID | None
+    product: str
+    amount: float | None
+    unit: str
+    volume_ul: float | None
+    width_mm: float | None
+    length_mm: float | None
+    count: int
+    together: bool
+    school: str | None
+    school_reason: Words
+    drop: Drop | None
+    lacks: Words
+    stock: str
+    lot_id: uuid.UUID | None
+    lot: str
+    left: float | None
+    price_cents: float | None
+
+
+def sheet_part(
+    target: str,
+    product: ProductView | None,
+    width_mm: float,
+    length_mm: float,
+    count: int,
+    together: bool,
+    words: Words,
+    margin_mm: float,
+    kind: str = Kind.PAD,
+) -> Part:
+    """Pieces of a sheet. Whether they find room is for the cut sheet to say; here only that there is one."""
+    width, length = with_margin(width_mm, length_mm, margin_mm) if margin_mm else (width_mm, length_mm)
+    held = product is not None and (product.remaining >= 1 or bool(product.offcuts))
+    price = None
+    if product is not None and product.product.price_cents is not None and product.product.sheet_width_mm:
+        sheet = product.product.sheet_width_mm * (product.product.sheet_length_mm or 0.0)
+        price = product.product.price_cents * min(1.0, width * length * count / sheet) if sheet else None
+    return Part(
+        target,
+        kind,
+        words,
+        product.product.id if product else None,
+        product.product.name if product else "",
+        float(count),
+        "piece",
+        None,
+        width,
+        length,
+        count,
+        together,
+        None,
+        "",
+        None,
+        "",
+        "held" if held else "short",
+        None,
+        "",
+        None,
+        price,
+    )
+
+
+def part_of(
+    target: str,
+    kind: str,
+    product: ProductView | None,
+    amount: float | None,
+    unit: str,
+    *,
+    volume_ul: float | None = None,
+    width_mm: float | None = None,
+    length_mm: float | None = None,
+    count: int = 1,
+    school: School | None = None,
+    school_reason: Words = "",
+    drop: Drop | None = None,
+    lacks: Words = "",
+) -> Part:
+    """A part by amount: from the lot that is open and expires first, of those that hold enough."""
+    lot_id, lot, left, stock = None, "", None, "short" if product is None else "not known"
+    price = None
+    if product is not None and amount is not None:
+        stock = "short"
+        lots = [v.lot for v in product.lots if v.usable]
+        lots.sort(key=lambda x: (x.opened_on is None, x.expires_on is None, str(x.expires_on), x.code))
+        for row in lots:
+            try:
+                left = left_in_tube(row.remaining, amount).left_g
+            except OutOfRange:
+                continue
+            lot_id, lot, stock = row.id, row.code, "held"
+            break
+        if product.product.price_cents is not None:
+            price = product.product.price_cents * amount
+    if amount is None:
+        stock = "not known"
+    return Part(
+        target,
+        kind,
+        product.product.name if product else "",
+        product.product.id if product else None,
+        product.product.name if product else "",
+        amount,
+        unit,
+        volume_ul,
+        width_mm,
+        length_mm,
+        count,
+        False,
+        school.value if school else None,
+        school_reason,
+        drop,
+        lacks,
+        stock,
+        lot_id,
+        lot,
+        left,
+        price,
+    )

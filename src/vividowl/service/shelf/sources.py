@@ -1,0 +1,75 @@
+"""What may be cut: offcuts first, then whole sheets."""
+
+from __future__ import annotations
+
+import math
+import uuid
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from vividowl.core.materials.nesting import SHEETS_MOST
+from vividowl.core.materials.pieces import Box, Sheet
+from vividowl.core.quantities.words import say
+from vividowl.formats.cut_sheet import CutDrawing as CutDrawing
+from vividowl.service.clock import server_today
+from vividowl.service.errors import Refused
+from vividowl.store.deciding import Lot, Offcut, Product
+from vividowl.store.scope import Scope
+from vividowl.words import sentence
+
+
+@dataclass(frozen=True)
+class Source:
+    """A sheet or an offcut of the shelf as it is nested on."""
+
+    sheet: Sheet
+    lot_id: uuid.UUID
+    offcut_id: uuid.UUID | None
+
+
+def box_of(row: Sequence[float]) -> Box:
+    return Box(*(float(v) for v in row))
+
+
+def _offcut_sheet(offcut: Offcut) -> Sheet:
+    taken = tuple(box_of(b) for b in offcut.taken)
+    return Sheet(sentence(say("cutting-offcut", number=offcut.number)), offcut.width_mm, offcut.length_mm, taken, True)
+
+
+def sources_of(scope: Scope, product: Product, pieces: int) -> list[Source]:
+    """Offcuts and whole sheets of a product that may be cut, offcuts first."""
+    if product.unit != "sheet" or product.sheet_width_mm is None or product.sheet_length_mm is None:
+        raise Refused(
+            "invalid",
+            say("cutting-not-kept-in-sheets", name=product.name),
+            field="product_id",
+            remedy=say("cutting-choose-pad-or-phase-change"),
+        )
+    today = server_today()
+    out = [
+        Source(_offcut_sheet(o), o.lot_id, o.id)
+        for o in scope.session.scalars(
+            scope.select(Offcut)
+            .join(Lot, Lot.id == Offcut.lot_id)
+            .where(Lot.product_id == product.id, Offcut.used_by.is_(None), Offcut.removed_at.is_(None))
+            .order_by(Offcut.number)
+            .with_for_update(of=Offcut)
+        ).unique()
+    ]
+    for lot in product.lots:
+        if lot.removed_at is not None or (lot.expires_on is not None and lot.expires_on < today):
+            continue
+        whole = min(math.floor(lot.remaining + 1e-9), pieces)
+        size = (product.sheet_width_mm, product.sheet_length_mm)
+        out += [
+            Source(Sheet(sentence(say("cutting-sheet-lot", code=lot.code)), *size), lot.id, None) for _ in range(whole)
+        ]
+    if not out:
+        raise Refused(
+            "conflict",
+            say("cutting-no-sheet-and-no-offcut", name=product.name),
+            field="product_id",
+            remedy=say("cutting-add-lot-on-shelf-or"),
+            reason="short",
+        )
+    return out[:SHEETS_MOST]

@@ -1,0 +1,27 @@
+### page-record
+
+photo-pair-after-service = After the service
+photo-pair-before-service = Before the service
+photo-pair-before = before
+photo-pair-after = after
+photo-pair-from-after-to-before = From after to before
+photo-pair-how-much-before-shown = How much of before is shown
+record-room-back-to-job = Back to the job
+record-room-as-pdf = As PDF
+record-room-print = Print
+record-room-record = Record { $number }, { $maker } { $model }, { $customer_name }, { $updated_at }
+record-room-not-measured-on-both = Not measured on both sides yet
+record-room-came-in-with = It came in with: “{ $symptom }”
+record-room-what-was-measured = What was measured
+record-room-u-expanded-uncertainty-k = U is the expanded uncertainty, k = 2. A change smaller than U is not claimed.
+record-room-before-and-after = Before and after
+record-room-what-was-done = What was done
+record-room-cleaned = Cleaned: { $join }.
+record-room-lot = , lot { $lot }
+record-room-agreed = Agreed: { $reason } “{ $words }” ({ $acknowledged_by }, { $acknowledged_at })
+record-room-nothing-noted-yet = Nothing is noted yet.
+record-room-price-and-next-service = Price and next service
+record-room-price = Price:
+record-room-next-service = Next service:
+record-room-how-was-measured = How it was measured
+record-room-opening-record = Opening the record …

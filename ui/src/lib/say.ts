@@ -1,0 +1,79 @@
+// Sentences of the page, from the message files that the server reads as well.
+import { FluentBundle, FluentNumber, FluentResource, type FluentFunction, type FluentValue } from '@fluent/bundle';
+import names from '$words/names.ftl?raw';
+import page from '$words/page.ftl?raw';
+
+export type Said = string | number | boolean | null | undefined;
+
+const DECIMAL = (1.5).toLocaleString('en').charAt(1);
+const asNumber = (value: FluentValue): number => Number(value instanceof FluentNumber ? value.valueOf() : value);
+const asText = (value: FluentValue): string =>
+  value instanceof FluentNumber ? String(value.valueOf()) : String(value);
+const written = (text: string): string => text.replaceAll('-', '−').replace('.', DECIMAL);
+const signed = (value: number, text: string, sign: FluentValue | undefined): string =>
+  sign !== undefined && asNumber(sign) !== 0 && value >= 0 ? `+${text}` : text;
+
+/** No trailing zeros, no exponent where people would not write one; as the server does. */
+function significant(value: number, digits: number): string {
+  if (value === 0) return '0';
+  const exponent = Number(value.toExponential(digits - 1).split('e')[1]);
+  if (exponent < -4 || exponent >= digits) {
+    const [mantissa = '', power = ''] = value.toExponential(digits - 1).split('e');
+    const size = String(Math.abs(Number(power))).padStart(2, '0');
+    return `${trimmed(mantissa)}e${power.startsWith('-') ? '-' : '+'}${size}`;
+  }
+  return trimmed(value.toFixed(Math.max(0, digits - 1 - exponent)));
+}
+const trimmed = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
+
+const first = (given: (FluentValue | number | string)[]): FluentValue => given[0] as FluentValue;
+const digitsOf = (given: (FluentValue | number | string)[], usual: number): number =>
+  given[1] === undefined ? usual : asNumber(given[1] as FluentValue);
+const FUNCTIONS: Record<string, FluentFunction> = {
+  FIX: (given, named) => {
+    const x = asNumber(first(given));
+    return signed(x, written(x.toFixed(digitsOf(given, 0))), named.sign as FluentValue | undefined);
+  },
+  SIG: (given, named) => {
+    const x = asNumber(first(given));
+    return signed(x, written(significant(x, digitsOf(given, 6))), named.sign as FluentValue | undefined);
+  },
+  CAP: (given) => upper(asText(first(given))),
+  LOW: (given) => lower(asText(first(given))),
+  UNIT: (given) => (asText(first(given)) ? ` ${asText(first(given))}` : ''),
+};
+export const upper = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);
+export const lower = (text: string): string => text.slice(0, 1).toLowerCase() + text.slice(1);
+
+/** Messages with the functions that they may use. */
+export function bundleOf(texts: string[]): FluentBundle {
+  const made = new FluentBundle('en', { functions: FUNCTIONS, useIsolating: false });
+  for (const text of texts) made.addResource(new FluentResource(text));
+  return made;
+}
+
+const bundle = bundleOf([names, page]);
+
+/** Messages of a room, added when its code is loaded. */
+export function addWords(text: string): void {
+  bundle.addResource(new FluentResource(text));
+}
+
+/** The sentence of a code. A flag is yes or no, what is not known is none. */
+export function say(code: string, values: Record<string, Said> = {}, from: FluentBundle = bundle): string {
+  const [name = '', attribute] = code.split('.');
+  const message = from.getMessage(name);
+  const pattern = attribute === undefined ? message?.value : message?.attributes[attribute];
+  if (!pattern) throw new Error(`No message has the code ${code}.`);
+  const errors: Error[] = [];
+  const given = Object.fromEntries(Object.entries(values).map(([key, value]) => [key, argument(value)]));
+  const text = from.formatPattern(pattern, given, errors);
+  if (errors[0]) throw errors[0];
+  return text;
+}
+
+function argument(value: Said): string | FluentNumber {
+  if (value === null || value === undefined) return 'none';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  return typeof value === 'number' ? new FluentNumber(value, { useGrouping: false }) : value;
+}
