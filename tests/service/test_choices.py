@@ -95,7 +95,7 @@ def test_bad_pads_go_with_every_repaste(workshop, owner, before_only):  # noqa: 
     view = planning.save_findings(workshop, owner, before_only, 0, "cooler", {**SAFE, "pads_state": "bad"})
     assert all("new pads" in w for w in words(view) if w.startswith("clean, "))
     (die, pads) = option(view, "repaste:paste, soft").parts
-    assert (pads.amount, pads.lacks) == (None, "Measure the gaps first.")
+    assert (pads.amount, sentence(pads.lacks)) == (None, "Measure the gaps first.")
     assert die.amount is not None
 
 

@@ -5,6 +5,8 @@ import uuid
 from datetime import date, timedelta
 
 import pytest
+from sqlalchemy import text
+from sqlalchemy.exc import DBAPIError
 from tests.said import refuses, said_by
 from tests.service.test_use_cases import FIELDS, owner  # noqa: F401 - a fixture
 
@@ -12,6 +14,7 @@ from vividowl.service.errors import Refused
 from vividowl.service.jobs import fit, intake
 from vividowl.service.shelf import cutting, shelf
 from vividowl.service.shelf.stock import move
+from vividowl.store.deciding import StockMove
 
 PASTE = {
     "kind": "paste_stiff",
@@ -354,3 +357,11 @@ def test_what_was_weighed_is_not_laid_over_what_a_colleague_took(workshop, owner
 def test_a_cut_sheet_belongs_to_the_job_of_its_address(workshop, owner):  # noqa: F811
     with pytest.raises((Refused, LookupError)):
         cutting.cut_file(workshop, owner, uuid.uuid4(), uuid.uuid4(), "svg")
+
+
+def test_moves_stand_in_the_database_whatever_the_code_does(workshop, owner, pads):  # noqa: F811
+    for attempt in ("UPDATE stock_move SET amount = 0", "DELETE FROM stock_move"):
+        with pytest.raises(DBAPIError, match="never changed or deleted"), workshop.database.session() as session:
+            session.execute(text(attempt))
+    with workshop.scope(owner) as scope:
+        assert scope.session.scalars(scope.select(StockMove)).unique().all()

@@ -4,8 +4,11 @@ import io
 import threading
 from concurrent.futures import ThreadPoolExecutor
 from dataclasses import replace
+from datetime import timedelta
 
 import pytest
+from sqlalchemy import text
+from sqlalchemy.exc import DBAPIError
 from tests.logs import COOL, HOT, log_bytes
 from tests.said import refuses
 
@@ -17,7 +20,7 @@ from vividowl.service.measure import logs, verdict
 from vividowl.service.measure import runs as measure
 from vividowl.service.plan import planning
 from vividowl.service.shop import accounts
-from vividowl.store.models import Shop
+from vividowl.store.models import IdempotentReply, Shop
 
 FIELDS = {
     "customer_name": "Wen",
@@ -102,22 +105,76 @@ def test_two_saves_of_one_version_get_one_success_and_one_clear_refusal(workshop
         assert sorted(pool.map(save, ["a", "b"])) == ["saved", "stale"]
 
 
-def test_the_same_write_twice_at_once_is_done_once(workshop, owner):
-    gate = threading.Barrier(6)
+def create(workshop, owner, done=None):
+    """A write as a route does it: a job, and its number as the answer."""
+
+    def work():
+        number = intake.create_job(workshop, owner, FIELDS).job.number
+        if done is not None:
+            done.append(number)
+        return idempotency.Reply(201, str(number))
+
+    return work
+
+
+def numbers(workshop, owner):
+    return [v.job.number for v in intake.list_jobs(workshop, owner, limit=50, offset=0, open_only=False)[0]]
+
+
+def test_the_same_write_six_times_at_once_is_done_once_and_answered_six_times(workshop, owner):
+    gate, done = threading.Barrier(6), []
 
     def write(_):
         gate.wait()
-        try:
-            return idempotency.claim(workshop, owner, "key", "same request")
-        except Refused as error:
-            return error.reason
+        return idempotency.once(workshop, owner, "key", "same request", create(workshop, owner, done))
 
     with ThreadPoolExecutor(6) as pool:
         answers = list(pool.map(write, range(6)))
-    assert answers.count(None) == 1
-    assert answers.count("in_progress") == 5
-    idempotency.finish(workshop, owner, "key", idempotency.Reply(201, "{}"))
-    assert idempotency.claim(workshop, owner, "key", "same request") == idempotency.Reply(201, "{}")
+    assert len(done) == 1
+    assert answers == [idempotency.Reply(201, str(done[0]))] * 6
+    assert numbers(workshop, owner) == done
+
+
+def test_a_write_that_breaks_off_leaves_neither_itself_nor_its_key(workshop, owner):
+    def half():
+        intake.create_job(workshop, owner, FIELDS)
+        raise OSError("the line broke")
+
+    with pytest.raises(OSError, match="the line broke"):
+        idempotency.once(workshop, owner, "key", "request", half)
+    assert numbers(workshop, owner) == []
+    again = idempotency.once(workshop, owner, "key", "request", create(workshop, owner))
+    assert numbers(workshop, owner) == [int(again.body)]
+
+
+def test_a_server_that_dies_in_the_middle_leaves_no_key_behind(workshop, owner):
+    def killed():
+        intake.create_job(workshop, owner, FIELDS)
+        with workshop.database.engine.connect() as other:
+            other.execute(
+                text(
+                    "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE pid <> pg_backend_pid()"
+                    " AND datname = current_database() AND state LIKE 'idle in transaction%'"
+                )
+            )
+        return idempotency.Reply(201, "never kept")
+
+    with pytest.raises(DBAPIError):
+        idempotency.once(workshop, owner, "key", "request", killed)
+    again = idempotency.once(workshop, owner, "key", "request", create(workshop, owner))
+    assert numbers(workshop, owner) == [int(again.body)]
+
+
+def test_a_key_of_another_write_is_refused_and_an_old_one_is_forgotten(workshop, owner, monkeypatch):
+    first = idempotency.once(workshop, owner, "key", "one", create(workshop, owner))
+    with refuses(Refused, match="used for another write"):
+        idempotency.once(workshop, owner, "key", "another", create(workshop, owner))
+    later = idempotency.server_now() + idempotency.KEPT + timedelta(minutes=1)
+    monkeypatch.setattr(idempotency, "server_now", lambda: later)
+    second = idempotency.once(workshop, owner, "key", "another", create(workshop, owner))
+    assert int(second.body) == int(first.body) + 1
+    with workshop.scope(owner) as scope:
+        assert len(scope.session.scalars(scope.select(IdempotentReply)).all()) == 1
 
 
 def test_two_logs_dropped_at_once_leave_one_in_use(workshop, owner):
@@ -277,3 +334,12 @@ def test_who_cannot_become_a_member(workshop, owner, change, says):
     with refuses(Refused, match=says):
         accounts.add_member(workshop, owner.shop_id, **given)
     assert [m[0] for m in accounts.members(workshop, owner.shop_id)] == ["ada"]
+
+
+def test_what_the_owner_accepted_stands_in_the_database(workshop, owner):
+    job = intake.create_job(workshop, owner, {**FIELDS, "backup_done": "no"}).job.id
+    intake.acknowledge(workshop, owner, job, "backup", "owner accepts the risk")
+    for attempt in ("UPDATE acknowledgement SET words = 'nothing'", "DELETE FROM acknowledgement"):
+        with pytest.raises(DBAPIError, match="never changed or deleted"), workshop.database.session() as session:
+            session.execute(text(attempt))
+    assert intake.get_job(workshop, owner, job).gates[0].acknowledged_by is not None

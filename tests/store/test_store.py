@@ -2,12 +2,14 @@
 
 import hashlib
 import io
+import re
 import uuid
 from datetime import UTC, date, datetime
 
 import pytest
-from sqlalchemy import inspect, text
+from sqlalchemy import Enum, inspect, text
 from sqlalchemy.exc import IntegrityError
+from sqlalchemy.orm.exc import StaleDataError
 from tests.said import refuses
 
 from vividowl.service.shop import accounts
@@ -332,3 +334,49 @@ def put(session, table, **values):
             values.setdefault(column["name"], nothing.get(str(column["type"]).split("(")[0], ""))
     names, marks = ", ".join(values), ", ".join(f":{name}" for name in values)
     session.execute(text(f"INSERT INTO {table} ({names}) VALUES ({marks})"), values)
+
+
+def test_every_choice_that_is_stored_is_held_to_the_values_of_the_core(cluster, workshop):
+    """What the tables check and what the core knows is one list."""
+    with workshop.database.engine.connect() as connection:
+        stored = dict(
+            connection.execute(
+                text(
+                    "SELECT conname, pg_get_constraintdef(oid) FROM pg_constraint WHERE contype = 'c' AND convalidated"
+                )
+            ).all()
+        )
+    seen = 0
+    for table in Base.metadata.tables.values():
+        for column in table.columns:
+            if isinstance(column.type, Enum):
+                name = f"ck_{table.name}_{column.name}"
+                held = next(rule for known, rule in stored.items() if known.endswith(name))
+                assert sorted(re.findall(r"'([^']*)'::", held)) == sorted(column.type.enums), (
+                    f"{table.name}.{column.name}"
+                )
+                seen += 1
+    assert seen >= 16
+
+
+def test_a_version_counts_what_somebody_edits_and_an_older_one_is_refused(workshop, two_shops):
+    shop_id, _, (job_id, _) = two_shops
+    with workshop.database.session() as session:
+        job = Scope(session, shop_id).get(Job, job_id)
+        job.bench = {"step": 2}
+        session.flush()
+        assert job.version == 1  # follows from elsewhere
+        job.symptom = "loud"
+        session.flush()
+        job.symptom = "very loud"
+    assert job.version == 2  # once a transaction, however often it is written
+    with workshop.database.session() as first, workshop.database.session() as second:
+        mine, theirs = (Scope(s, shop_id).get(Job, job_id) for s in (first, second))
+        mine.symptom = "quiet"
+        first.commit()
+        theirs.symptom = "hot"
+        with pytest.raises(StaleDataError):
+            second.flush()
+        second.rollback()
+    with workshop.database.session() as session:
+        assert Scope(session, shop_id).get(Job, job_id).symptom == "quiet"

@@ -27,7 +27,8 @@ from vividowl.service.measure import runs as measure
 from vividowl.service.plan import planning
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Actor, Workshop
-from vividowl.store.deciding import CutSheet, Plan, StockMove
+from vividowl.store.base import rows_as_of
+from vividowl.store.deciding import CutSheet, Plan
 from vividowl.store.measuring import Run, TraceFile
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
@@ -117,13 +118,14 @@ def _play(
         if side == "after" and story.found:
             _decide(workshop, actor, job.id, story)
         if side == "after" and (story.cleaned or story.items):
-            for item in story.items:
-                lot_id = lots.get((item["product"], item["lot"]))
-                fit.add_item(workshop, actor, job.id, {**item, "lot_id": lot_id})
-            if story.cut is not None:
-                cut_for(workshop, actor, job.id, *story.cut)
-            if story.bench is not None:
-                play_bench(workshop, actor, job.id, job.model, story.bench, when + timedelta(hours=1))
+            with rows_as_of(when + timedelta(hours=2)):
+                for item in story.items:
+                    lot_id = lots.get((item["product"], item["lot"]))
+                    fit.add_item(workshop, actor, job.id, {**item, "lot_id": lot_id})
+                if story.cut is not None:
+                    cut_for(workshop, actor, job.id, *story.cut)
+                if story.bench is not None:
+                    play_bench(workshop, actor, job.id, job.model, story.bench, when + timedelta(hours=1))
             version = intake.get_job(workshop, actor, job.id).job.version
             fit.save_fit(
                 workshop, actor, job.id, version, cleaned=list(story.cleaned), note=story.fit_note, done=story.fit_done
@@ -252,8 +254,6 @@ def _date_back(workshop: Workshop, actor: Actor, job: Job, when: datetime) -> No
                 row.next_service_on = when.date() + months
         for plan in scope.session.scalars(scope.select(Plan).where(Plan.job_id == row.id, Plan.chosen_at.is_not(None))):
             plan.chosen_at = when + timedelta(hours=1)
-        for moved in scope.session.scalars(scope.select(StockMove).where(StockMove.job_id == row.id)).unique():
-            moved.at = when + timedelta(hours=2)
         for cut in scope.session.scalars(scope.select(CutSheet).where(CutSheet.job_id == row.id)).unique():
             cut.at = when + timedelta(hours=2)
         for run in scope.session.scalars(scope.select(Run).where(Run.job_id == job.id)):

@@ -2,18 +2,22 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
+from datetime import timedelta
 
 from sqlalchemy import delete
-from sqlalchemy.exc import IntegrityError
+from sqlalchemy.dialects.postgresql import insert
 
 from vividowl.core.quantities.words import say
+from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.models import IdempotentReply
 
 KEY_MOST = 80
-_WORKING = 0
+# So long a retry may come after the write; then its key is forgotten.
+KEPT = timedelta(days=2)
 
 
 @dataclass(frozen=True)
@@ -24,47 +28,40 @@ class Reply:
     body: str
 
 
-def claim(workshop: Workshop, actor: Actor, key: str, request_sha256: str) -> Reply | None:
-    """Claim a key for a write that begins now. Returns the answer when the write was done already."""
+def once(workshop: Workshop, actor: Actor, key: str, request_sha256: str, work: Callable[[], Reply]) -> Reply:
+    """Do a write once. Claim, work and answer are one transaction: what breaks off in between leaves no claim.
+
+    A second request with the same key waits for the first and gets its answer.
+    """
     if len(key) > KEY_MOST:
         raise Refused(
             "invalid",
             say("idempotency-idempotency-key-longer-than-characters", key_most=KEY_MOST),
             remedy=say("idempotency-use-uuid"),
         )
-    try:
-        with workshop.scope(actor) as scope:
-            scope.add(IdempotentReply(key=key, request_sha256=request_sha256, status=_WORKING, body=""))
-        return None
-    except IntegrityError:
-        pass
-    with workshop.scope(actor) as scope:
-        row = scope.reply(key)
-        if row is None or row.status == _WORKING:
-            raise Refused(
-                "conflict",
-                say("idempotency-same-write-still-being-worked"),
-                remedy=say("idempotency-wait-second-and-reload"),
-                reason="in_progress",
-            )
-        if row.request_sha256 != request_sha256:
-            raise Refused(
-                "invalid", say("idempotency-this-idempotency-key-was-used"), remedy=say("idempotency-use-new-key")
-            )
-        return Reply(row.status, row.body)
-
-
-def finish(workshop: Workshop, actor: Actor, key: str, reply: Reply) -> None:
-    """Keep the answer to a claimed write."""
-    with workshop.scope(actor) as scope:
-        row = scope.reply(key)
-        if row is not None:
-            row.status, row.body = reply.status, reply.body
-
-
-def drop(workshop: Workshop, actor: Actor, key: str) -> None:
-    """Let go of a claim whose write was refused, so that a corrected retry goes through."""
-    with workshop.scope(actor) as scope:
+    with workshop.together(actor) as scope:
+        of_the_shop = IdempotentReply.shop_id == actor.shop_id
         scope.session.execute(
-            delete(IdempotentReply).where(IdempotentReply.shop_id == actor.shop_id, IdempotentReply.key == key)
+            delete(IdempotentReply).where(of_the_shop, IdempotentReply.created_at < server_now() - KEPT)
         )
+        claim = insert(IdempotentReply).values(
+            shop_id=actor.shop_id,
+            key=key,
+            request_sha256=request_sha256,
+            status=0,
+            body="",
+            created_at=server_now(),
+        )
+        claimed = scope.session.execute(claim.on_conflict_do_nothing().returning(IdempotentReply.key)).first()
+        row = scope.reply(key)
+        if row is None:
+            raise LookupError(f"The reply {key} is neither claimed nor there.")
+        if claimed is None:
+            if row.request_sha256 != request_sha256:
+                raise Refused(
+                    "invalid", say("idempotency-this-idempotency-key-was-used"), remedy=say("idempotency-use-new-key")
+                )
+            return Reply(row.status, row.body)
+        reply = work()
+        row.status, row.body = reply.status, reply.body
+        return reply

@@ -64,6 +64,12 @@ class Workshop:
             )
 
     @contextmanager
+    def together(self, actor: Actor) -> Iterator[Scope]:
+        """One transaction over several use cases of one request: what they do counts as a whole or not at all."""
+        with self.database.together() as session:
+            yield Scope(session, actor.shop_id)
+
+    @contextmanager
     def scope(self, actor: Actor) -> Iterator[Scope]:
         """One transaction on the rows of the actor's shop."""
         with self.database.session() as session:

@@ -10,7 +10,8 @@ from sqlalchemy import CheckConstraint, ForeignKeyConstraint, Index, SmallIntege
 from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import Mapped, mapped_column, relationship
 
-from vividowl.store.base import Base, now
+from vividowl.core.job.device import DeviceKind
+from vividowl.store.base import Base, Versioned, check_of, now, one_of
 from vividowl.store.models import Member
 
 
@@ -76,7 +77,7 @@ class Photo(Base):
     )
 
 
-class DeviceModel(Base):
+class DeviceModel(Versioned, Base):
     """What the shop keeps of a model: outline, map, dies, gaps, notes, own steps. What it learns follows from jobs."""
 
     __tablename__ = "device_model"
@@ -84,8 +85,7 @@ class DeviceModel(Base):
     shop_id: Mapped[uuid.UUID]
     maker: Mapped[str] = mapped_column(String(80))
     model: Mapped[str] = mapped_column(String(120))
-    kind: Mapped[str] = mapped_column(String(20))
-    version: Mapped[int] = mapped_column(default=1)
+    kind: Mapped[DeviceKind] = mapped_column(one_of(DeviceKind, 20))
     data: Mapped[dict[str, Any]]
     outline_photo: Mapped[uuid.UUID | None]
     source: Mapped[str] = mapped_column(String(120), default="")
@@ -95,5 +95,5 @@ class DeviceModel(Base):
         UniqueConstraint("shop_id", "maker", "model"),
         ForeignKeyConstraint(["shop_id", "outline_photo"], ["photo.shop_id", "photo.id"]),
         ForeignKeyConstraint(["shop_id", "updated_by"], ["member.shop_id", "member.id"]),
-        CheckConstraint("kind IN ('laptop', 'console', 'handheld', 'other')", name="kind"),
+        check_of("kind", DeviceKind),
     )

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from contextlib import contextmanager
+from contextvars import ContextVar
 from pathlib import Path
 
 from alembic import command
@@ -16,8 +17,10 @@ from sqlalchemy.orm import Session, sessionmaker
 
 import vividowl.store.bench
 import vividowl.store.deciding  # noqa: F401 - their tables belong to the metadata
+from vividowl.store.base import count_versions
 from vividowl.store.feed import Feed
 
+_TOGETHER: ContextVar[Session | None] = ContextVar("together", default=None)
 MIGRATIONS = Path(__file__).parent / "migrations"
 
 
@@ -28,12 +31,28 @@ class Database:
         self.engine: Engine = create_engine(url, pool_size=10, max_overflow=20, pool_pre_ping=True)
         self.feed = Feed(self.engine.url.set(drivername="postgresql").render_as_string(hide_password=False))
         self._sessions = sessionmaker(self.engine, expire_on_commit=False)
+        count_versions(self._sessions)
 
     @contextmanager
     def session(self) -> Iterator[Session]:
-        """One transaction."""
+        """One transaction; within another that is held together it is a savepoint of it."""
+        outer = _TOGETHER.get()
+        if outer is not None:
+            with outer.begin_nested():
+                yield outer
+            return
         with self._sessions.begin() as session:
             yield session
+
+    @contextmanager
+    def together(self) -> Iterator[Session]:
+        """One transaction that all sessions opened within it, in the same thread, belong to."""
+        with self._sessions.begin() as session:
+            held = _TOGETHER.set(session)
+            try:
+                yield session
+            finally:
+                _TOGETHER.reset(held)
 
     def config(self) -> Config:
         """Alembic's settings for this database; a connection is handed over, since a URL may hold a percent sign."""

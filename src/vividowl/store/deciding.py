@@ -10,23 +10,24 @@ from sqlalchemy import CheckConstraint, ForeignKey, ForeignKeyConstraint, Index,
 from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import Mapped, mapped_column, relationship
 
-from vividowl.store.base import Base, now
+from vividowl.core.job.device import StockUnit
+from vividowl.core.materials.kinds import Kind
+from vividowl.core.plan.options import Goal
+from vividowl.store.base import Base, Versioned, check_of, now, one_of
 from vividowl.store.models import Member
 
-UNITS = ("g", "mL", "sheet", "piece")
 
-
-class Plan(Base):
+class Plan(Versioned, Base):
     """What is known for the decision, and the decision. chosen keeps the prediction as it was when it was taken;
     outcome what the After reading made of it; notes what was worked out apart."""
 
     __tablename__ = "plan"
+    UNGUARDED = frozenset({"outcome"})
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
     shop_id: Mapped[uuid.UUID]
     job_id: Mapped[uuid.UUID] = mapped_column(unique=True)
-    version: Mapped[int] = mapped_column(default=1)
     findings: Mapped[dict[str, Any]] = mapped_column(default=dict)
-    goal: Mapped[str] = mapped_column(String(20), default="cooler")
+    goal: Mapped[Goal] = mapped_column(one_of(Goal, 20), default=Goal("cooler"))
     chosen: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
     chosen_by: Mapped[uuid.UUID | None]
     chosen_at: Mapped[datetime | None]
@@ -36,21 +37,20 @@ class Plan(Base):
     __table_args__ = (
         ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"], ondelete="CASCADE"),
         ForeignKeyConstraint(["shop_id", "chosen_by"], ["member.shop_id", "member.id"]),
-        CheckConstraint("goal IN ('cooler', 'quieter', 'faster', 'cheaper', 'longest_rest')", name="goal"),
+        check_of("goal", Goal),
         CheckConstraint("(chosen IS NULL) = (chosen_at IS NULL)", name="chosen"),
     )
 
 
-class Product(Base):
+class Product(Versioned, Base):
     """A product that the shop keeps. own: its values by field with provenance; low_at: warn below this amount."""
 
     __tablename__ = "product"
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
     shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"))
-    version: Mapped[int] = mapped_column(default=1)
-    kind: Mapped[str] = mapped_column(String(40))
+    kind: Mapped[Kind] = mapped_column(one_of(Kind, 40))
     name: Mapped[str] = mapped_column(String(80))
-    unit: Mapped[str] = mapped_column(String(10))
+    unit: Mapped[StockUnit] = mapped_column(one_of(StockUnit, 10))
     own: Mapped[dict[str, Any]] = mapped_column(default=dict)
     price_cents: Mapped[int | None]
     low_at: Mapped[float | None]
@@ -63,16 +63,17 @@ class Product(Base):
     __table_args__ = (
         UniqueConstraint("shop_id", "id"),
         UniqueConstraint("shop_id", "name"),
-        CheckConstraint("unit IN ('g', 'mL', 'sheet', 'piece')", name="unit"),
+        check_of("unit", StockUnit),
         CheckConstraint("price_cents >= 0", name="price_cents"),
         CheckConstraint("low_at >= 0", name="low_at"),
         CheckConstraint("sheet_width_mm > 0 AND sheet_length_mm > 0", name="sheet_mm"),
         CheckConstraint("unit <> 'sheet' OR sheet_width_mm IS NOT NULL", name="sheet_has_size"),
         CheckConstraint("thickness_mm > 0", name="thickness_mm"),
+        check_of("kind", Kind),
     )
 
 
-class Lot(Base):
+class Lot(Versioned, Base):
     """A tube, or a pack of sheets, of one product. remaining in the product's unit; it never falls below nought."""
 
     __tablename__ = "lot"
@@ -86,7 +87,6 @@ class Lot(Base):
     held: Mapped[float]
     remaining: Mapped[float]
     # Rises with every move, so that what was weighed is not laid over what a colleague has taken meanwhile.
-    version: Mapped[int] = mapped_column(default=0)
     removed_at: Mapped[datetime | None]
     product: Mapped[Product] = relationship(lazy="joined", viewonly=True)
     __table_args__ = (

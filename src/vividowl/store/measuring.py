@@ -16,25 +16,26 @@ from sqlalchemy import (
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
-from vividowl.store.base import Base, now
+from vividowl.core.job.device import RunSide, Spot, Start
+from vividowl.store.base import Base, Versioned, check_of, now, one_of
 
 
-class Run(Base):
+class Run(Versioned, Base):
     """One test of the device: its conditions and what was read. glance keeps what the owl glyph shows."""
 
     __tablename__ = "run"
+    UNGUARDED = frozenset({"glance", "window_from_s", "window_to_s"})
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
     shop_id: Mapped[uuid.UUID]
     job_id: Mapped[uuid.UUID]
-    side: Mapped[str] = mapped_column(String(10))
-    version: Mapped[int] = mapped_column(default=1)
+    side: Mapped[RunSide] = mapped_column(one_of(RunSide, 10))
     room_c: Mapped[float | None]
     load_recipe: Mapped[str] = mapped_column(String(200), default="")
     duration_min: Mapped[float | None]
     fan_setting: Mapped[str] = mapped_column(String(80), default="")
     power_profile: Mapped[str] = mapped_column(String(80), default="")
     placement: Mapped[str] = mapped_column(String(120), default="")
-    start: Mapped[str] = mapped_column(String(10), default="")
+    start: Mapped[Start] = mapped_column(one_of(Start, 10), default=Start(""))
     firmware: Mapped[str] = mapped_column(String(80), default="")
     tuning: Mapped[str] = mapped_column(String(120), default="")
     fan_blades: Mapped[int | None]
@@ -49,10 +50,10 @@ class Run(Base):
         UniqueConstraint("shop_id", "id"),
         UniqueConstraint("job_id", "side"),
         ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"], ondelete="CASCADE"),
-        CheckConstraint("side IN ('before', 'after')", name="side"),
+        check_of("side", RunSide),
         CheckConstraint("room_c BETWEEN -10 AND 60", name="room_c"),
         CheckConstraint("duration_min > 0", name="duration_min"),
-        CheckConstraint("start IN ('', 'cold', 'warm')", name="start"),
+        check_of("start", Start),
         CheckConstraint("fan_blades BETWEEN 3 AND 120", name="fan_blades"),
         CheckConstraint("result_score > 0", name="result_score"),
         CheckConstraint("result_duration_s > 0", name="result_duration_s"),
@@ -159,14 +160,14 @@ class SpotReading(Base):
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
     shop_id: Mapped[uuid.UUID]
     run_id: Mapped[uuid.UUID]
-    spot: Mapped[str] = mapped_column(String(20))
+    spot: Mapped[Spot] = mapped_column(one_of(Spot, 20))
     reading_c: Mapped[float]
     place: Mapped[str] = mapped_column(String(80), default="")
     created_at: Mapped[datetime] = mapped_column(default=now)
     removed_at: Mapped[datetime | None]
     __table_args__ = (
         ForeignKeyConstraint(["shop_id", "run_id"], ["run.shop_id", "run.id"], ondelete="CASCADE"),
-        CheckConstraint("spot IN ('exhaust', 'skin', 'heatsink')", name="spot"),
+        check_of("spot", Spot),
         CheckConstraint("reading_c BETWEEN -40 AND 150", name="reading_c"),
         Index("ix_spot_reading_run_id", "run_id"),
     )

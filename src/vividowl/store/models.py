@@ -18,14 +18,17 @@ from sqlalchemy import (
 from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import Mapped, mapped_column, relationship
 
-from vividowl.store.base import Base, now
+from vividowl.core.job.device import AmountIs, Answer, DeviceKind, Role, Seal, Surroundings, Target, Warranty, WhereUsed
+from vividowl.core.materials.kinds import Kind
+from vividowl.store.base import Base, Versioned, check_of, now, one_of
 from vividowl.store.measuring import Run
 
 
-class Shop(Base):
+class Shop(Versioned, Base):
     """A workshop with its settings. demo marks the invented one."""
 
     __tablename__ = "shop"
+    UNGUARDED = frozenset({"catalogue", "last_job_number"})
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
     name: Mapped[str] = mapped_column(String(120))
     currency: Mapped[str] = mapped_column(String(3), default="EUR")
@@ -38,7 +41,6 @@ class Shop(Base):
     habits: Mapped[dict[str, Any]] = mapped_column(default=dict)
     # The shop's own values of the kinds of material: by kind and field a value with its provenance.
     catalogue: Mapped[dict[str, Any]] = mapped_column(default=dict)
-    version: Mapped[int] = mapped_column(default=0)
     last_job_number: Mapped[int] = mapped_column(default=0)
     created_at: Mapped[datetime] = mapped_column(default=now)
     __table_args__ = (
@@ -56,13 +58,13 @@ class Member(Base):
     shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"))
     login: Mapped[str] = mapped_column(String(80), unique=True)
     name: Mapped[str] = mapped_column(String(120))
-    role: Mapped[str] = mapped_column(String(20))
+    role: Mapped[Role] = mapped_column(one_of(Role, 20))
     password_hash: Mapped[str | None] = mapped_column(String(200))
     active: Mapped[bool] = mapped_column(default=True)
     created_at: Mapped[datetime] = mapped_column(default=now)
     __table_args__ = (
         UniqueConstraint("shop_id", "id"),
-        CheckConstraint("role IN ('owner', 'technician')", name="role"),
+        check_of("role", Role),
     )
 
 
@@ -94,29 +96,29 @@ class Customer(Base):
     __table_args__ = (UniqueConstraint("shop_id", "id"), UniqueConstraint("shop_id", "name", "contact"))
 
 
-class Job(Base):
+class Job(Versioned, Base):
     """One device from intake to hand-over. version guards against two people writing over each other."""
 
     __tablename__ = "job"
+    UNGUARDED = frozenset({"bench", "updated_at"})
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
     shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"))
     number: Mapped[int]
-    version: Mapped[int] = mapped_column(default=1)
     customer_id: Mapped[uuid.UUID]
-    kind: Mapped[str] = mapped_column(String(20))
+    kind: Mapped[DeviceKind] = mapped_column(one_of(DeviceKind, 20))
     maker: Mapped[str] = mapped_column(String(80))
     model: Mapped[str] = mapped_column(String(120))
     symptom: Mapped[str] = mapped_column(String(2000), default="")
     age_months: Mapped[int | None]
     months_since_service: Mapped[int | None]
-    surroundings: Mapped[str] = mapped_column(String(20), default="unknown")
+    surroundings: Mapped[Surroundings] = mapped_column(one_of(Surroundings, 20), default=Surroundings("unknown"))
     lives: Mapped[str] = mapped_column(String(200), default="")
     # Where it is used, and whether it has a fan: asked, never searched for in words.
-    place: Mapped[str] = mapped_column(String(10), default="unknown")
-    fan: Mapped[str] = mapped_column(String(10), default="unknown")
-    warranty: Mapped[str] = mapped_column(String(20), default="unknown")
-    seal: Mapped[str] = mapped_column(String(20), default="unknown")
-    backup_done: Mapped[str] = mapped_column(String(20), default="unknown")
+    place: Mapped[WhereUsed] = mapped_column(one_of(WhereUsed, 10), default=WhereUsed("unknown"))
+    fan: Mapped[Answer] = mapped_column(one_of(Answer, 10), default=Answer("unknown"))
+    warranty: Mapped[Warranty] = mapped_column(one_of(Warranty, 20), default=Warranty("unknown"))
+    seal: Mapped[Seal] = mapped_column(one_of(Seal, 20), default=Seal("unknown"))
+    backup_done: Mapped[Answer] = mapped_column(one_of(Answer, 20), default=Answer("unknown"))
     battery_swollen: Mapped[bool] = mapped_column(default=False)
     liquid_damage: Mapped[bool] = mapped_column(default=False)
     factory_interface: Mapped[str] = mapped_column(String(80), default="")
@@ -144,15 +146,15 @@ class Job(Base):
         UniqueConstraint("shop_id", "number"),
         ForeignKeyConstraint(["shop_id", "customer_id"], ["customer.shop_id", "customer.id"]),
         ForeignKeyConstraint(["shop_id", "created_by"], ["member.shop_id", "member.id"]),
-        CheckConstraint("kind IN ('laptop', 'console', 'handheld', 'other')", name="kind"),
+        check_of("kind", DeviceKind),
         CheckConstraint("age_months >= 0", name="age_months"),
         CheckConstraint("months_since_service >= 0", name="months_since_service"),
-        CheckConstraint("place IN ('unknown', 'desk', 'stand', 'dock', 'lap', 'hand')", name="place"),
-        CheckConstraint("fan IN ('unknown', 'yes', 'no')", name="fan"),
-        CheckConstraint("surroundings IN ('normal', 'dusty', 'pets', 'smoke', 'unknown')", name="surroundings"),
-        CheckConstraint("warranty IN ('running', 'over', 'unknown')", name="warranty"),
-        CheckConstraint("seal IN ('intact', 'broken', 'none', 'unknown')", name="seal"),
-        CheckConstraint("backup_done IN ('yes', 'no', 'unknown')", name="backup_done"),
+        check_of("place", WhereUsed),
+        check_of("fan", Answer),
+        check_of("surroundings", Surroundings),
+        check_of("warranty", Warranty),
+        check_of("seal", Seal),
+        check_of("backup_done", Answer),
         CheckConstraint("power_limit_cpu_w > 0 AND power_limit_gpu_w > 0", name="power_limits_w"),
         CheckConstraint("limit_c BETWEEN 40 AND 150", name="limit_c"),
         CheckConstraint("price_cents >= 0", name="price_cents"),
@@ -186,14 +188,14 @@ class FitItem(Base):
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
     shop_id: Mapped[uuid.UUID]
     job_id: Mapped[uuid.UUID]
-    target: Mapped[str] = mapped_column(String(40))
-    kind: Mapped[str] = mapped_column(String(40))
+    target: Mapped[Target] = mapped_column(one_of(Target, 40))
+    kind: Mapped[Kind] = mapped_column(one_of(Kind, 40))
     product: Mapped[str] = mapped_column(String(120), default="")
     lot: Mapped[str] = mapped_column(String(60), default="")
     amount: Mapped[float | None]
     amount_unit: Mapped[str] = mapped_column(String(10), default="")
     # planned, weighed, or typed by hand: a dose nobody weighed does not read like one that somebody did.
-    amount_is: Mapped[str] = mapped_column(String(10), default="typed")
+    amount_is: Mapped[AmountIs] = mapped_column(one_of(AmountIs, 10), default=AmountIs("typed"))
     # The lot that it was booked from, None when it did not come from the shelf.
     lot_id: Mapped[uuid.UUID | None]
     created_at: Mapped[datetime] = mapped_column(default=now)
@@ -202,8 +204,10 @@ class FitItem(Base):
         ForeignKeyConstraint(["shop_id", "lot_id"], ["lot.shop_id", "lot.id"]),
         ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"], ondelete="CASCADE"),
         CheckConstraint("amount > 0", name="amount"),
-        CheckConstraint("amount_is IN ('planned', 'weighed', 'typed')", name="amount_is"),
+        check_of("amount_is", AmountIs),
         Index("ix_fit_item_job_id", "job_id"),
+        check_of("target", Target),
+        check_of("kind", Kind),
     )
 
 

@@ -3,10 +3,11 @@
 from __future__ import annotations
 
 from datetime import date
-from typing import Annotated, Any, Literal
+from typing import Annotated, Any, TypeAlias
 
 from pydantic import AwareDatetime, BaseModel, BeforeValidator, ConfigDict, Field, StringConstraints, field_validator
 
+from vividowl.core.job.device import DeviceKind, RunSide
 from vividowl.core.materials.kinds import Kind as MaterialKind
 from vividowl.core.quantities.words import Message, Several, say
 from vividowl.words import sentence, sentences
@@ -22,18 +23,16 @@ Long = Annotated[str, StringConstraints(max_length=2000, pattern=NO_NUL, strip_w
 Number = Annotated[float, Field(allow_inf_nan=False, strict=True)]
 Whole = Annotated[int, Field(strict=True, ge=-(2**31), lt=2**31)]
 Flag = Annotated[bool, Field(strict=True)]
-Kind = Literal["laptop", "console", "handheld", "other"]
-Side = Literal["before", "after"]
-Target = Literal["cpu_die", "gpu_die", "memory", "regulators", "inductors", "cover", "other"]
+Kind: TypeAlias = DeviceKind
+Side: TypeAlias = RunSide
 # All that the catalogue has; it says which they are.
 InterfaceKind = MaterialKind
-Cleaned = Literal["fins", "fan", "contact", "vents", "old_interface", "pads_checked"]
 
 
 def _written(value: object) -> object:
     """A day or a moment is written out; a number counts from some year that nobody means."""
     if value is not None and not isinstance(value, (str, date)):
-        raise ValueError(say("fields-date-written-as"))
+        raise ValueError(sentence(say("fields-date-written-as")))
     return value
 
 

@@ -25,17 +25,12 @@ def idempotent(view: View) -> View:
         if not key:
             return view(*args, **kwargs)
         told = f"{request.method} {request.full_path}".encode() + request.get_data(cache=True)
-        kept = idempotency.claim(workshop(), actor(), key, hashlib.sha256(told).hexdigest())
-        if kept is not None:
-            return Response(kept.body, status=kept.status, mimetype="application/json")
-        try:
+
+        def work() -> idempotency.Reply:
             response = make_response(view(*args, **kwargs))
-        except Exception:
-            idempotency.drop(workshop(), actor(), key)
-            raise
-        idempotency.finish(
-            workshop(), actor(), key, idempotency.Reply(response.status_code, response.get_data(as_text=True))
-        )
-        return response
+            return idempotency.Reply(response.status_code, response.get_data(as_text=True))
+
+        reply = idempotency.once(workshop(), actor(), key, hashlib.sha256(told).hexdigest(), work)
+        return Response(reply.body, status=reply.status, mimetype="application/json")
 
     return once  # type: ignore[return-value]

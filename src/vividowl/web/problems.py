@@ -13,6 +13,7 @@ from flask_wtf.csrf import CSRFError
 from psycopg.errors import DiskFull
 from pydantic import BaseModel, ConfigDict, ValidationError
 from sqlalchemy.exc import DataError, DBAPIError, IntegrityError, OperationalError
+from sqlalchemy.orm.exc import StaleDataError
 from werkzeug.exceptions import HTTPException, MethodNotAllowed, RequestEntityTooLarge
 
 from vividowl.core.quantities.errors import CoreError
@@ -173,6 +174,11 @@ def on_database(error: DBAPIError) -> Response:
     )
 
 
+def on_stale(_error: StaleDataError) -> Response:
+    """Somebody else wrote the row between reading and writing."""
+    return _problem(409, say("problems-changed-meanwhile"), say("workshop-your-typing-kept-load-newer"), reason="stale")
+
+
 def on_full_disk() -> Response:
     """No space is left."""
     log.error("disk full")
@@ -218,5 +224,6 @@ def install(app: Flask) -> None:
     app.register_error_handler(RecursionError, on_depth)
     app.register_error_handler(OSError, on_os)
     app.register_error_handler(HTTPException, on_http)
+    app.register_error_handler(StaleDataError, on_stale)
     app.register_error_handler(DBAPIError, on_database)
     app.register_error_handler(Exception, on_fault)

@@ -1,5 +1,4 @@
 // Keys of the whole application. A page offers actions; typing in a field never triggers one.
-import { say } from './say';
 export interface KeyAction {
   key: string;
   words: string;
@@ -49,7 +48,7 @@ function isChoosing(target: EventTarget | null): boolean {
 /** What has the focus and takes Enter for itself; a pedal is the key of its page, wherever the focus is. */
 function isPressing(target: EventTarget | null): boolean {
   if (!(target instanceof Element) || target.closest('[data-pedal]')) return false;
-  return target.closest(say('keys-button-summary-role-radio')) !== null;
+  return target.closest('button, a, summary, [role="radio"], [role="slider"]') !== null;
 }
 
 const nameOf = (event: KeyboardEvent): string => (event.key === ' ' ? 'Enter' : event.key);
@@ -58,11 +57,11 @@ export function listenForKeys(): () => void {
   const onKey = (event: KeyboardEvent) => {
     if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
     // A key that is held is one press. Only the arrows may run on.
-    if (event.repeat && !event.key.startsWith(say('keys-arrow'))) {
+    if (event.repeat && !event.key.startsWith('Arrow')) {
       if (nameOf(event) === 'Enter') event.preventDefault();
       return;
     }
-    if (isChoosing(event.target) && (event.key === ' ' || event.key.startsWith(say('keys-arrow')))) return;
+    if (isChoosing(event.target) && (event.key === ' ' || event.key.startsWith('Arrow'))) return;
     if ((event.key === 'Enter' || event.key === ' ') && isPressing(event.target)) return;
     if (document.querySelector('dialog[open]')) return;
     const action = heard(list).findLast((a) => a.key === nameOf(event));

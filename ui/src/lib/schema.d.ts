@@ -1210,6 +1210,12 @@ export interface components {
             power: number;
         };
         /**
+         * Answer
+         * @description What somebody knows of a thing.
+         * @enum {string}
+         */
+        Answer: "unknown" | "yes" | "no";
+        /**
          * AskOut
          * @description What a step asks to be measured.
          */
@@ -1801,6 +1807,12 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * Cleaned
+         * @description What is cleaned or looked after.
+         * @enum {string}
+         */
+        Cleaned: "fins" | "fan" | "contact" | "vents" | "old_interface" | "pads_checked";
         /** ConditionOut */
         ConditionOut: {
             /** After */
@@ -1914,11 +1926,7 @@ export interface components {
             label: string;
             /** Length Mm */
             length_mm: number;
-            /**
-             * Target
-             * @enum {string}
-             */
-            target: "cpu_die" | "gpu_die" | "memory" | "regulators" | "inductors" | "cover" | "other";
+            target: components["schemas"]["Target"];
             /**
              * Together
              * @default false
@@ -1986,6 +1994,12 @@ export interface components {
              */
             two_dies: boolean;
         };
+        /**
+         * DeviceKind
+         * @description What comes to the bench.
+         * @enum {string}
+         */
+        DeviceKind: "laptop" | "console" | "handheld" | "other";
         /** DrawingOut */
         DrawingOut: {
             kept: components["schemas"]["BoxOut"] | null;
@@ -2096,7 +2110,7 @@ export interface components {
              * Cleaned
              * @default []
              */
-            cleaned: ("fins" | "fan" | "contact" | "vents" | "old_interface" | "pads_checked")[];
+            cleaned: components["schemas"]["Cleaned"][];
             /** Done */
             done: boolean;
             /**
@@ -2130,11 +2144,7 @@ export interface components {
              * @default
              */
             product: string | "";
-            /**
-             * Target
-             * @enum {string}
-             */
-            target: "cpu_die" | "gpu_die" | "memory" | "regulators" | "inductors" | "cover" | "other";
+            target: components["schemas"]["Target"];
         };
         /** FitItemOut */
         FitItemOut: {
@@ -2421,6 +2431,12 @@ export interface components {
             rise_k: number | null;
         };
         /**
+         * Goal
+         * @description What the customer wants most.
+         * @enum {string}
+         */
+        Goal: "cooler" | "quieter" | "faster" | "cheaper" | "longest_rest";
+        /**
          * GuardOut
          * @description hard: no story lifts it.
          */
@@ -2521,12 +2537,8 @@ export interface components {
         IntakeIn: {
             /** Age Months */
             age_months?: number | null;
-            /**
-             * Backup Done
-             * @default unknown
-             * @enum {string}
-             */
-            backup_done: "yes" | "no" | "unknown";
+            /** @default unknown */
+            backup_done: components["schemas"]["Answer"];
             /**
              * Battery Swollen
              * @default false
@@ -2544,17 +2556,9 @@ export interface components {
              * @default
              */
             factory_interface: string;
-            /**
-             * Fan
-             * @default unknown
-             * @enum {string}
-             */
-            fan: "unknown" | "yes" | "no";
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "laptop" | "console" | "handheld" | "other";
+            /** @default unknown */
+            fan: components["schemas"]["Answer"];
+            kind: components["schemas"]["DeviceKind"];
             /** Limit C */
             limit_c?: number | null;
             /**
@@ -2576,50 +2580,30 @@ export interface components {
             model: string;
             /** Months Since Service */
             months_since_service?: number | null;
-            /**
-             * Place
-             * @default unknown
-             * @enum {string}
-             */
-            place: "unknown" | "desk" | "stand" | "dock" | "lap" | "hand";
+            /** @default unknown */
+            place: components["schemas"]["WhereUsed"];
             /** Power Limit Cpu W */
             power_limit_cpu_w?: number | null;
             /** Power Limit Gpu W */
             power_limit_gpu_w?: number | null;
-            /**
-             * Seal
-             * @default unknown
-             * @enum {string}
-             */
-            seal: "intact" | "broken" | "none" | "unknown";
-            /**
-             * Surroundings
-             * @default unknown
-             * @enum {string}
-             */
-            surroundings: "normal" | "dusty" | "pets" | "smoke" | "unknown";
+            /** @default unknown */
+            seal: components["schemas"]["Seal"];
+            /** @default unknown */
+            surroundings: components["schemas"]["Surroundings"];
             /**
              * Symptom
              * @default
              */
             symptom: string;
-            /**
-             * Warranty
-             * @default unknown
-             * @enum {string}
-             */
-            warranty: "running" | "over" | "unknown";
+            /** @default unknown */
+            warranty: components["schemas"]["Warranty"];
         };
         /** IntakeUpdateIn */
         IntakeUpdateIn: {
             /** Age Months */
             age_months?: number | null;
-            /**
-             * Backup Done
-             * @default unknown
-             * @enum {string}
-             */
-            backup_done: "yes" | "no" | "unknown";
+            /** @default unknown */
+            backup_done: components["schemas"]["Answer"];
             /**
              * Battery Swollen
              * @default false
@@ -2637,17 +2621,9 @@ export interface components {
              * @default
              */
             factory_interface: string;
-            /**
-             * Fan
-             * @default unknown
-             * @enum {string}
-             */
-            fan: "unknown" | "yes" | "no";
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "laptop" | "console" | "handheld" | "other";
+            /** @default unknown */
+            fan: components["schemas"]["Answer"];
+            kind: components["schemas"]["DeviceKind"];
             /** Limit C */
             limit_c?: number | null;
             /**
@@ -2669,28 +2645,16 @@ export interface components {
             model: string;
             /** Months Since Service */
             months_since_service?: number | null;
-            /**
-             * Place
-             * @default unknown
-             * @enum {string}
-             */
-            place: "unknown" | "desk" | "stand" | "dock" | "lap" | "hand";
+            /** @default unknown */
+            place: components["schemas"]["WhereUsed"];
             /** Power Limit Cpu W */
             power_limit_cpu_w?: number | null;
             /** Power Limit Gpu W */
             power_limit_gpu_w?: number | null;
-            /**
-             * Seal
-             * @default unknown
-             * @enum {string}
-             */
-            seal: "intact" | "broken" | "none" | "unknown";
-            /**
-             * Surroundings
-             * @default unknown
-             * @enum {string}
-             */
-            surroundings: "normal" | "dusty" | "pets" | "smoke" | "unknown";
+            /** @default unknown */
+            seal: components["schemas"]["Seal"];
+            /** @default unknown */
+            surroundings: components["schemas"]["Surroundings"];
             /**
              * Symptom
              * @default
@@ -2698,12 +2662,8 @@ export interface components {
             symptom: string;
             /** Version */
             version: number;
-            /**
-             * Warranty
-             * @default unknown
-             * @enum {string}
-             */
-            warranty: "running" | "over" | "unknown";
+            /** @default unknown */
+            warranty: components["schemas"]["Warranty"];
         };
         /**
          * IntervalOut
@@ -3640,11 +3600,7 @@ export interface components {
         /** PlanIn */
         PlanIn: {
             found: components["schemas"]["FoundIn"];
-            /**
-             * Goal
-             * @enum {string}
-             */
-            goal: "cooler" | "quieter" | "faster" | "cheaper" | "longest_rest";
+            goal: components["schemas"]["Goal"];
             /** Version */
             version: number;
         };
@@ -3662,11 +3618,7 @@ export interface components {
             found: components["schemas"]["FoundOut"];
             /** Gaps */
             gaps: components["schemas"]["GapAdviceOut"][];
-            /**
-             * Goal
-             * @enum {string}
-             */
-            goal: "cooler" | "quieter" | "faster" | "cheaper" | "longest_rest";
+            goal: components["schemas"]["Goal"];
             /** Heights */
             heights: string;
             /** Held */
@@ -4061,12 +4013,8 @@ export interface components {
             result_score?: number | null;
             /** Room C */
             room_c?: number | null;
-            /**
-             * Start
-             * @default
-             * @enum {string}
-             */
-            start: "" | "cold" | "warm";
+            /** @default  */
+            start: components["schemas"]["Start"];
             /**
              * Tuning
              * @default
@@ -4129,6 +4077,12 @@ export interface components {
             /** Version */
             version: number;
         };
+        /**
+         * RunSide
+         * @description Which side of a service a run belongs to.
+         * @enum {string}
+         */
+        RunSide: "before" | "after";
         /** RungOut */
         RungOut: {
             /** Drop K */
@@ -4197,6 +4151,12 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * Seal
+         * @description The maker's seal over a screw.
+         * @enum {string}
+         */
+        Seal: "intact" | "broken" | "none" | "unknown";
         /** SeenOut */
         SeenOut: {
             /**
@@ -4456,6 +4416,12 @@ export interface components {
             /** To S */
             to_s: number;
         };
+        /**
+         * Spot
+         * @description Where a thermometer is held.
+         * @enum {string}
+         */
+        Spot: "exhaust" | "skin" | "heatsink";
         /** SpotIn */
         SpotIn: {
             /**
@@ -4465,11 +4431,7 @@ export interface components {
             place: string;
             /** Reading C */
             reading_c: number;
-            /**
-             * Spot
-             * @enum {string}
-             */
-            spot: "exhaust" | "skin" | "heatsink";
+            spot: components["schemas"]["Spot"];
         };
         /** SpotOut */
         SpotOut: {
@@ -4485,6 +4447,12 @@ export interface components {
             /** Spot */
             spot: string;
         };
+        /**
+         * Start
+         * @description How warm a run began; empty where nobody noted it.
+         * @enum {string}
+         */
+        Start: "" | "cold" | "warm";
         /** StatisticsOut */
         StatisticsOut: {
             /** Maximum */
@@ -4513,6 +4481,12 @@ export interface components {
             suggestions: string[];
         };
         /**
+         * Surroundings
+         * @description What the air is like where it lives.
+         * @enum {string}
+         */
+        Surroundings: "normal" | "dusty" | "pets" | "smoke" | "unknown";
+        /**
          * TakenOptionOut
          * @description What the plan promises now, by which a finding shows what it changed.
          */
@@ -4537,6 +4511,12 @@ export interface components {
             /** Told */
             told: string;
         };
+        /**
+         * Target
+         * @description Where a part goes.
+         * @enum {string}
+         */
+        Target: "cpu_die" | "gpu_die" | "memory" | "regulators" | "inductors" | "cover" | "other";
         /** TaskOut */
         TaskOut: {
             /** Hands Min */
@@ -4771,6 +4751,18 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * Warranty
+         * @description Whether the maker still stands for it.
+         * @enum {string}
+         */
+        Warranty: "running" | "over" | "unknown";
+        /**
+         * WhereUsed
+         * @description Where it is used, as the owner says it.
+         * @enum {string}
+         */
+        WhereUsed: "unknown" | "desk" | "stand" | "dock" | "lap" | "hand";
         /** WindowIn */
         WindowIn: {
             /** From S */
@@ -8742,7 +8734,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: "before" | "after";
+                side: components["schemas"]["RunSide"];
             };
             cookie?: never;
         };
@@ -8837,7 +8829,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: "before" | "after";
+                side: components["schemas"]["RunSide"];
             };
             cookie?: never;
         };
@@ -8977,7 +8969,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: "before" | "after";
+                side: components["schemas"]["RunSide"];
             };
             cookie?: never;
         };
@@ -9077,7 +9069,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: "before" | "after";
+                side: components["schemas"]["RunSide"];
             };
             cookie?: never;
         };
@@ -9208,7 +9200,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: "before" | "after";
+                side: components["schemas"]["RunSide"];
             };
             cookie?: never;
         };
@@ -9303,7 +9295,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: "before" | "after";
+                side: components["schemas"]["RunSide"];
             };
             cookie?: never;
         };
@@ -9438,7 +9430,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: "before" | "after";
+                side: components["schemas"]["RunSide"];
             };
             cookie?: never;
         };
@@ -9577,7 +9569,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: "before" | "after";
+                side: components["schemas"]["RunSide"];
             };
             cookie?: never;
         };
@@ -9708,7 +9700,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: "before" | "after";
+                side: components["schemas"]["RunSide"];
             };
             cookie?: never;
         };
@@ -9843,7 +9835,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: "before" | "after";
+                side: components["schemas"]["RunSide"];
             };
             cookie?: never;
         };
@@ -9978,7 +9970,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: "before" | "after";
+                side: components["schemas"]["RunSide"];
                 row_id: string;
                 what: "log" | "noise" | "spot" | "sound";
             };
@@ -10111,7 +10103,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: "before" | "after";
+                side: components["schemas"]["RunSide"];
                 row_id: string;
                 what: "log" | "noise" | "spot" | "sound";
             };

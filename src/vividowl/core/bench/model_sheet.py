@@ -11,6 +11,7 @@ from vividowl.core.bench.log.decide import STEPS_MOST
 from vividowl.core.bench.log.state import BenchState
 from vividowl.core.bench.log.stored import place_from, step_from
 from vividowl.core.bench.steps.vocabulary import BenchStep
+from vividowl.core.job.device import DeviceKind
 from vividowl.core.plan.inspection import gap_advice
 from vividowl.core.plan.spots import GapSpot
 from vividowl.core.quantities.errors import CoreError, require_range
@@ -18,7 +19,6 @@ from vividowl.core.quantities.words import listed, say
 
 FORMAT, VERSION = "vividowl-model", 1
 NAME_MOST, NOTE_MOST = 120, 2000
-DEVICE_KINDS = ("laptop", "console", "handheld", "other")
 
 
 @dataclass(frozen=True)
@@ -94,11 +94,11 @@ def sheet_from(data: Mapping[str, Any]) -> ModelSheet:
     if not model:
         raise CoreError(say("model-sheet-model-has-no-name"), field="model", remedy=say("model-sheet-give-its-name"))
     kind = data.get("kind")
-    if kind not in DEVICE_KINDS:
+    if kind not in tuple(DeviceKind):
         raise CoreError(
             say("model-sheet-no-kind-device", kind=str(kind)[:40]),
             field="kind",
-            remedy=say("allowed", names=listed(DEVICE_KINDS)),
+            remedy=say("allowed", names=listed(DeviceKind)),
         )
     places = tuple(map(place_from, _rows(data, "places", PLACES_MOST)))
     if len({p.id for p in places}) != len(places):

@@ -45,14 +45,12 @@ def make_effect(
         return _seen(scope, job, str(event.data["part"]), str(event.data["seen"]))
     if event.kind == "closed":
         job.fit_done = True
-        job.version += 1
         return {"closed": True}
     if event.kind == "step_done":
         effect: dict[str, Any] = {}
         new = [c for c in CLEANED_BY_STEP.get(event.data["step"], ()) if c not in job.cleaned]
         if new:
             job.cleaned = [*job.cleaned, *new]
-            job.version += 1
             effect["cleaned"] = new
         step = next(s for s in state.steps if s.id == event.data["step"])
         if step.part is not None:
@@ -92,15 +90,13 @@ def _seen(scope: Scope, job: Job, part: str, seen: str) -> dict[str, Any]:
     effect: dict[str, Any] = {}
     if (part, seen) in STOPPING and not job.battery_swollen:
         job.battery_swollen = True
-        job.version += 1
         effect["stopped"] = True
     if part == "pads" and "pads_checked" not in job.cleaned:
         job.cleaned = [*job.cleaned, "pads_checked"]
-        job.version += 1
         effect["cleaned"] = ["pads_checked"]
     changes = sight(part, seen).changes
     if changes:
-        plan = plan_row(scope, job.id, lock=True) or scope.add(Plan(job_id=job.id, version=0, findings={}, notes=[]))
+        plan = plan_row(scope, job.id, lock=True) or scope.add(Plan(job_id=job.id, findings={}, notes=[]))
         before = stored_inspection(inspection_of(plan.findings, job))
         effect["was"] = {name: before[name] for name in changes}
         effect["is"] = dict(changes)
@@ -111,7 +107,6 @@ def _seen(scope: Scope, job: Job, part: str, seen: str) -> dict[str, Any]:
 def _write(plan: Plan, job: Job, changes: Mapping[str, Any]) -> None:
     found = {**stored_inspection(inspection_of(plan.findings, job)), **changes}
     plan.findings = stored_inspection(check_inspection(inspection_of(found, job)))
-    plan.version += 1
 
 
 def _book(
@@ -162,13 +157,10 @@ def take_back(scope: Scope, actor: Actor, job: Job, effect: Mapping[str, Any]) -
     told: dict[str, Any] = {}
     if effect.get("closed"):
         job.fit_done = False
-        job.version += 1
     if effect.get("stopped"):
         job.battery_swollen = False
-        job.version += 1
     if effect.get("cleaned"):
         job.cleaned = [c for c in job.cleaned if c not in effect["cleaned"]]
-        job.version += 1
     if effect.get("was"):
         plan = plan_row(scope, job.id, lock=True)
         if plan is not None:

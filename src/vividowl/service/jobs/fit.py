@@ -71,7 +71,6 @@ def save_fit(
                 remedy=say("fit-tick-what-was-cleaned-or"),
             )
         job.cleaned, job.fit_note, job.fit_done = cleaned, note, done
-        job.version += 1
         scope.session.flush()
         return view_of(scope, job)
 

@@ -115,7 +115,6 @@ def hand_over(
             job.judged_by = {"tolerances": asdict(tolerances), "reference_room_c": reference_room_c}
         elif not handed_over:
             job.handed_over_at = job.judged_by = None
-        job.version += 1
         scope.session.flush()
         return _record(workshop, scope, job)
 

@@ -10,6 +10,7 @@ from typing import Any
 
 from sqlalchemy.exc import IntegrityError
 
+from vividowl.core.job.device import RunSide
 from vividowl.core.job.gates import Gate, Severity, intake_gates, worst_first
 from vividowl.core.job.stages import JobFacts, Next, Position, Stage, position_of
 from vividowl.core.quantities.errors import require_range
@@ -137,8 +138,8 @@ def _view(job: Job, rows: Sequence[Acknowledgement], plan: Plan | None) -> JobVi
     chosen = plan.chosen["key"] if plan is not None and plan.chosen else None
     runs = {r.side: r for r in job.runs}
     blank = {"rise_k": None, "noise_db": None, "held_share": None, "measured": False}
-    before, after = (runs[s].glance or blank if s in runs else blank for s in ("before", "after"))
-    verdict = runs["after"].glance.get("verdict") if "after" in runs else None
+    before, after = (runs[s].glance or blank if s in runs else blank for s in RunSide)
+    verdict = runs[RunSide.AFTER].glance.get("verdict") if RunSide.AFTER in runs else None
     facts = _facts(job, gates, bool(before["measured"]), bool(after["measured"]), verdict, chosen)
     at = position_of(facts)
     return JobView(job, at.stage, _words(at, job, gates, verdict), at.reachable, at.done, gates, before, after, verdict)
@@ -216,7 +217,6 @@ def update_intake(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: 
             )
         check_version(job.version, version, say("intake-intake"))
         _write_intake(scope, job, fields)
-        job.version += 1
         scope.session.flush()
         return view_of(scope, job)
 

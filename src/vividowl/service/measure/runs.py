@@ -227,10 +227,9 @@ def save_run(
         run = scope.run(job.id, side, lock=True)
         check_version(run.version if run else 0, version, say("runs-conditions", side=side))
         if run is None:
-            run = scope.add(Run(job_id=job.id, side=side, version=0))
+            run = scope.add(Run(job_id=job.id, side=side))
         for name in (*RECIPE_FIELDS, *RESULT_FIELDS, "room_c"):
             setattr(run, name, fields[name])
-        run.version += 1
         return finish(workshop, scope, job, run)
 
 

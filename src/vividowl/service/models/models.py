@@ -17,6 +17,7 @@ from sqlalchemy import func, select
 from vividowl.core.bench.log.state import BenchState
 from vividowl.core.bench.model_sheet import FORMAT, ModelSheet, own_steps, sheet_data, sheet_from
 from vividowl.core.bench.seen import PART_WORDS, SIGHTS
+from vividowl.core.job.device import DeviceKind
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import Words, say
 from vividowl.service.bench.photos import keep_photo, scale
@@ -119,16 +120,15 @@ def _keep(
             DeviceModel(
                 maker=sheet.maker,
                 model=sheet.model,
-                kind=sheet.kind,
+                kind=DeviceKind(sheet.kind),
                 data=data,
                 source=source,
                 outline_photo=outline,
                 updated_by=actor.member_id,
             )
         )
-    row.data, row.kind, row.source, row.updated_by = data, sheet.kind, source, actor.member_id
+    row.data, row.kind, row.source, row.updated_by = data, DeviceKind(sheet.kind), source, actor.member_id
     row.outline_photo = outline if outline is not None else row.outline_photo
-    row.version += 1
     scope.session.flush()
     return row
 

@@ -13,6 +13,7 @@ from vividowl.core.plan.cover import cover_paths, cover_skin
 from vividowl.core.plan.facts import facts_of
 from vividowl.core.plan.gates import plan_gates
 from vividowl.core.plan.inspection import check_inspection
+from vividowl.core.plan.options import Goal
 from vividowl.core.plan.prediction import Action
 from vividowl.core.plan.spots import Inspection
 from vividowl.core.quantities.words import say
@@ -59,8 +60,7 @@ def save_findings(
         inspection = check_inspection(inspection_of({**stored_inspection(Inspection()), **found}, job))
         # What cannot be computed is refused here, before it is kept.
         cover_paths(inspection)
-        plan.findings, plan.goal = stored_inspection(inspection), goal
-        plan.version += 1
+        plan.findings, plan.goal = stored_inspection(inspection), Goal(goal)
         scope.session.flush()
         return plan_view(workshop, scope, job)
 
@@ -68,7 +68,7 @@ def save_findings(
 def _plan_for_writing(scope: Scope, job: Job, version: int) -> Plan:
     plan = plan_row(scope, job.id, lock=True)
     check_version(plan.version if plan else 0, version, say("planning-plan"))
-    return plan or scope.add(Plan(job_id=job.id, version=0, findings={}, notes=[]))
+    return plan or scope.add(Plan(job_id=job.id, findings={}, notes=[]))
 
 
 def choose(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, key: str | None) -> PlanView:
@@ -95,7 +95,6 @@ def choose(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, ke
             plan.chosen_by, plan.chosen_at = actor.member_id, server_now()
             if not plan.findings:
                 plan.findings = stored_inspection(view.inspection)
-        plan.version += 1
         job.updated_at = server_now()
         scope.session.flush()
         note_outcome(workshop, scope, job)
@@ -144,7 +143,7 @@ def add_note(workshop: Workshop, actor: Actor, job_id: uuid.UUID, name: str, giv
     result = work(name, given)
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
-        plan = plan_row(scope, job.id, lock=True) or scope.add(Plan(job_id=job.id, version=0, findings={}, notes=[]))
+        plan = plan_row(scope, job.id, lock=True) or scope.add(Plan(job_id=job.id, findings={}, notes=[]))
         if len(plan.notes) >= NOTES_MOST:
             raise Refused(
                 "conflict",
@@ -160,7 +159,6 @@ def add_note(workshop: Workshop, actor: Actor, job_id: uuid.UUID, name: str, giv
             "at": server_now().isoformat(),
         }
         plan.notes = [*plan.notes, note]
-        plan.version += 1
         scope.session.flush()
         return plan_view(workshop, scope, job)
 
@@ -173,7 +171,6 @@ def remove_note(workshop: Workshop, actor: Actor, job_id: uuid.UUID, note_id: uu
         if plan is None or str(note_id) not in {n["id"] for n in plan.notes}:
             raise Refused("missing", say("planning-there-no-such-note-on"), remedy=say("planning-reload-page"))
         plan.notes = [n for n in plan.notes if n["id"] != str(note_id)]
-        plan.version += 1
         scope.session.flush()
         return plan_view(workshop, scope, job)
 

@@ -5,11 +5,11 @@ from __future__ import annotations
 from collections.abc import Mapping
 from typing import Any
 
+from vividowl.core.job.device import StockUnit
 from vividowl.core.materials.kinds import CATALOGUE
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import listed, say
 from vividowl.service.errors import Refused
-from vividowl.store.deciding import UNITS
 
 AMOUNT_MOST = 100_000.0
 
@@ -23,12 +23,12 @@ def check_product(fields: Mapping[str, Any]) -> None:
             field="kind",
             remedy=say("allowed", names=listed(CATALOGUE)),
         )
-    if fields["unit"] not in UNITS:
+    if fields["unit"] not in tuple(StockUnit):
         raise Refused(
             "invalid",
             say("shelf-no-unit-shelf", fields=fields["unit"]),
             field="unit",
-            remedy=say("allowed", names=listed(UNITS)),
+            remedy=say("allowed", names=listed(StockUnit)),
         )
     for name in ("sheet_width_mm", "sheet_length_mm"):
         if fields[name] is not None:

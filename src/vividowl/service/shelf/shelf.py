@@ -157,7 +157,7 @@ def save_product(
     own = checked_own(fields["kind"], fields["own"])
     with workshop.scope(actor) as scope:
         if product_id is None:
-            product = Product(version=0)
+            product = Product()
         else:
             product = scope.get(Product, product_id, lock=True)
             check_version(product.version, version, say("shelf-product"))
@@ -170,7 +170,6 @@ def save_product(
                 )
         for name, value in {**fields, "own": own}.items():
             setattr(product, name, value)
-        product.version += 1
         try:
             scope.add(product)
         except IntegrityError as error:
@@ -215,7 +214,6 @@ def save_lot(workshop: Workshop, actor: Actor, lot_id: uuid.UUID, fields: Mappin
     with workshop.scope(actor) as scope:
         lot = scope.get(Lot, lot_id, lock=True)
         check_version(lot.version, fields["version"], say("shelf-lot", code=lot.code))
-        lot.version += 1
         opened, expires = fields["opened_on"], fields["expires_on"]
         check_dates({"opened_on": opened, "expires_on": expires, "received_on": lot.received_on})
         lot.opened_on, lot.expires_on = opened, expires

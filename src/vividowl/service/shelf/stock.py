@@ -56,7 +56,6 @@ def move(
             remedy=say("stock-take-rest-from-another-lot"),
         )
     lot.remaining = max(0.0, left)
-    lot.version += 1
     scope.add(
         StockMove(
             lot_id=lot.id,

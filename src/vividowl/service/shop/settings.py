@@ -78,7 +78,6 @@ def save_settings(
     with workshop.scope(actor) as scope:
         shop = scope.session.scalars(select(Shop).where(Shop.id == scope.shop_id).with_for_update()).one()
         check_version(shop.version, version, say("settings-what-set-here"))
-        shop.version += 1
         shop.reference_room_c = reference_room_c
         shop.tolerances = {name: value for name, value in wanted.items() if value != usual[name]}
         keep_habits(scope, habits)

@@ -10,6 +10,7 @@ from pydantic import Field, StringConstraints, field_validator
 
 from vividowl.core.quantities.words import say
 from vividowl.web.fields import NO_NUL, Flag, In, Moment, Out, Short, Whole
+from vividowl.words import sentence
 
 DATA_MOST = 8000
 Told = Annotated[str, StringConstraints(max_length=2000, pattern=NO_NUL)]
@@ -35,9 +36,9 @@ class EventIn(In):
         try:
             text = json.dumps(data, allow_nan=False)
         except ValueError:
-            raise ValueError(say("told-number-in-not-finite")) from None
+            raise ValueError(sentence(say("told-number-in-not-finite"))) from None
         if len(text) > DATA_MOST or "\\u0000" in text:
-            raise ValueError(say("told-holds-more-than-characters-or", data_most=DATA_MOST))
+            raise ValueError(sentence(say("told-holds-more-than-characters-or", data_most=DATA_MOST)))
         return data
 
 

@@ -8,9 +8,9 @@ from typing import Annotated, Literal
 
 from pydantic import Field, StringConstraints
 
+from vividowl.core.job.device import Answer, Cleaned, Seal, Surroundings, Target, Warranty, WhereUsed
 from vividowl.web.fields import (
     NO_NUL,
-    Cleaned,
     Day,
     Flag,
     In,
@@ -22,7 +22,6 @@ from vividowl.web.fields import (
     Number,
     Out,
     Short,
-    Target,
     Whole,
 )
 
@@ -36,13 +35,13 @@ class IntakeIn(In):
     symptom: Long = ""
     age_months: Whole | None = None
     months_since_service: Whole | None = None
-    surroundings: Literal["normal", "dusty", "pets", "smoke", "unknown"] = "unknown"
+    surroundings: Surroundings = Surroundings.UNKNOWN
     lives: Medium = ""
-    place: Literal["unknown", "desk", "stand", "dock", "lap", "hand"] = "unknown"
-    fan: Literal["unknown", "yes", "no"] = "unknown"
-    warranty: Literal["running", "over", "unknown"] = "unknown"
-    seal: Literal["intact", "broken", "none", "unknown"] = "unknown"
-    backup_done: Literal["yes", "no", "unknown"] = "unknown"
+    place: WhereUsed = WhereUsed.UNKNOWN
+    fan: Answer = Answer.UNKNOWN
+    warranty: Warranty = Warranty.UNKNOWN
+    seal: Seal = Seal.UNKNOWN
+    backup_done: Answer = Answer.UNKNOWN
     battery_swollen: Flag = False
     liquid_damage: Flag = False
     factory_interface: Short = ""

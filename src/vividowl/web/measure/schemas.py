@@ -4,10 +4,11 @@ from __future__ import annotations
 
 import uuid
 from datetime import datetime
-from typing import Annotated, Literal
+from typing import Annotated
 
 from pydantic import Field, StringConstraints
 
+from vividowl.core.job.device import Spot, Start
 from vividowl.web.fields import NO_NUL, In, Medium, Number, Out, Short, Whole
 
 
@@ -19,7 +20,7 @@ class RunIn(In):
     fan_setting: Short = ""
     power_profile: Short = ""
     placement: Annotated[str, StringConstraints(max_length=120, pattern=NO_NUL, strip_whitespace=True)] = ""
-    start: Literal["", "cold", "warm"] = ""
+    start: Start = Start.NOT_NOTED
     firmware: Short = ""
     tuning: Annotated[str, StringConstraints(max_length=120, pattern=NO_NUL, strip_whitespace=True)] = ""
     fan_blades: Annotated[Whole, Field(ge=0, le=10_000)] | None = None
@@ -41,7 +42,7 @@ class NoiseIn(In):
 
 
 class SpotIn(In):
-    spot: Literal["exhaust", "skin", "heatsink"]
+    spot: Spot
     reading_c: Number
     place: Short = ""
 

@@ -2,13 +2,11 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Literal
+from typing import Annotated
 
 from pydantic import Field
 
 from vividowl.web.fields import Flag, In, Number, Out, Short, Whole
-
-Goal = Literal["cooler", "quieter", "faster", "cheaper", "longest_rest"]
 
 
 class GapSpotIn(In):

@@ -123,7 +123,7 @@ def plan_out(view: PlanView, chosen_by: str, currency: str) -> PlanOut:
     return PlanOut(
         **own,
         version=plan.version or 0,
-        goal=plan.goal,  # type: ignore[arg-type]  # a constraint of the table
+        goal=plan.goal,
         found=_found(view),
         options=[option_out(o) for o in view.options],
         gaps=[

@@ -8,8 +8,9 @@ from typing import Annotated
 
 from pydantic import Field
 
+from vividowl.core.plan.options import Goal
 from vividowl.web.fields import In, Out, Short, Whole
-from vividowl.web.plan.found import FoundIn, FoundOut, Goal
+from vividowl.web.plan.found import FoundIn, FoundOut
 
 
 class PlanIn(In):

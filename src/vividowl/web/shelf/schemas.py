@@ -8,7 +8,8 @@ from typing import Annotated, Literal
 
 from pydantic import Field, StringConstraints
 
-from vividowl.web.fields import NO_NUL, Day, Flag, In, Medium, Number, Out, Short, Target, Whole
+from vividowl.core.job.device import Target
+from vividowl.web.fields import NO_NUL, Day, Flag, In, Medium, Number, Out, Short, Whole
 
 Code = Annotated[str, StringConstraints(min_length=1, max_length=60, pattern=NO_NUL, strip_whitespace=True)]
 ProductName = Annotated[str, StringConstraints(min_length=1, max_length=80, pattern=NO_NUL, strip_whitespace=True)]

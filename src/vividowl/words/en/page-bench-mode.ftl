@@ -12,7 +12,6 @@ begin-list-settle-there = Settle it there
 begin-list-begin-with-map = Begin, with the map
 begin-list-begin-list = Begin the list
 begin-list-begin-without-map = Begin without the map
-bench-mode-input-not-type-radio = input:not([type="radio"], [type="checkbox"], [type="file"]), textarea, select
 bench-mode-step-done-go-on = Step done, go on; held for a second where it matters
 bench-mode-take-last-step-back = Take the last step back
 bench-mode-bring-again = Bring it again

@@ -105,7 +105,5 @@ api-has-mb-files-up = { $name } has { $size } MB; files up to 200 MB are read.
 api-upload-was-stopped-nothing = The upload was stopped. Nothing was stored.
 format-not-known = not known
 format-not-set = not set
-keys-button-summary-role-radio = button, a, summary, [role="radio"], [role="slider"]
-keys-arrow = Arrow
 bench-was-done-on-another = { $detail } It was done on another screen.
 waits-over-job-can-go = { $words }: over. { $model }, job { $number }, can go on.

@@ -2,9 +2,7 @@
 
 idempotency-idempotency-key-longer-than-characters = The idempotency key is longer than { $key_most } characters.
 idempotency-use-uuid = Use a UUID.
-idempotency-same-write-still-being-worked = The same write is still being worked on.
 idempotency-this-idempotency-key-was-used = This idempotency key was used for another write.
-idempotency-wait-second-and-reload = Wait a second and reload.
 idempotency-use-new-key = Use a new key.
 workshop-was-changed-meanwhile-on-another = { $what } was changed meanwhile, on another screen or by a colleague.
 workshop-job-was-handed-over-and = Job { $number } was handed over and is closed.

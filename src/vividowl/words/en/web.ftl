@@ -72,3 +72,4 @@ missing-row =
         [idempotent_reply] reply
        *[other] { $kind }
     } in this shop.
+problems-changed-meanwhile = This was changed meanwhile, on another screen or by a colleague.

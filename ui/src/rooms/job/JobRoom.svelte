@@ -13,17 +13,9 @@
   import { KINDS, railStage, STAGES } from '../../lib/words';
   import { BenchJob } from '../../lib/bench/bench.svelte';
   import { BENCH_STAGES, type BenchStage } from '../../lib/bench/types';
-  import CleanPage from '../clean/CleanPage.svelte';
-  import ClosePage from '../close/ClosePage.svelte';
-  import OpenPage from '../open/OpenPage.svelte';
-  import Fit from './Fit.svelte';
-  import HandOver from './HandOver.svelte';
-  import Intake from './Intake.svelte';
   import { JobState } from './job.svelte';
-  import Measure from './Measure.svelte';
   import OpenItems from './OpenItems.svelte';
-  import PlanPage from '../plan/PlanPage.svelte';
-  import VerdictPage from './VerdictPage.svelte';
+  import { STAGE_PAGES } from './stage-pages';
 
   interface Props {
     id: string;
@@ -137,43 +129,58 @@
     <div class="stage">
       {#key `${job.id}:${here}`}
         {#if here === 'intake'}
-          <Intake
-            {job}
-            onchange={() => kept.load()}
-            onsaved={async () => {
-              await kept.load();
-              toast(say('job-room-intake-saved'));
-              if (kept.job?.stage !== 'stopped') to(1);
-            }}
-          />
-        {:else if here === 'before' && kept.before}
-          <Measure state={kept} side="before" onnext={() => to(1)} {nextName} />
+          {#await STAGE_PAGES.intake() then { default: Intake }}
+            <Intake
+              {job}
+              onchange={() => kept.load()}
+              onsaved={async () => {
+                await kept.load();
+                toast(say('job-room-intake-saved'));
+                if (kept.job?.stage !== 'stopped') to(1);
+              }}
+            />
+          {/await}
+        {:else if (here === 'before' && kept.before) || (here === 'after' && kept.after)}
+          {#if here === 'after'}{@render afterTabs(job)}{/if}
+          {#await STAGE_PAGES.measure() then { default: Measure }}
+            <Measure state={kept} side={here === 'after' ? 'after' : 'before'} onnext={() => to(1)} {nextName} />
+          {/await}
         {:else if here === 'plan'}
-          <PlanPage {job} onchange={() => kept.load()} onnext={() => to(1)} {nextName} />
+          {#await STAGE_PAGES.plan() then { default: PlanPage }}
+            <PlanPage {job} onchange={() => kept.load()} onnext={() => to(1)} {nextName} />
+          {/await}
         {:else if here === 'open' && bench}
-          <OpenPage at={bench} {job} />
+          {@const at = bench}
+          {#await STAGE_PAGES.open() then { default: OpenPage }}<OpenPage {at} {job} />{/await}
         {:else if here === 'clean' && bench}
-          <CleanPage at={bench} {job} />
+          {@const at = bench}
+          {#await STAGE_PAGES.clean() then { default: CleanPage }}<CleanPage {at} {job} />{/await}
         {:else if here === 'close' && bench}
-          <ClosePage at={bench} {job} onnext={() => to(1)} />
+          {@const at = bench}
+          {#await STAGE_PAGES.close() then { default: ClosePage }}<ClosePage {at} {job} onnext={() => to(1)} />{/await}
         {:else if here === 'fit' && bench}
-          <Fit
-            {job}
-            at={bench}
-            onchange={() => kept.load()}
-            ondone={async () => {
-              await kept.load();
-              go(`${base}/after`);
-            }}
-          />
-        {:else if here === 'after' && kept.after}
-          {@render afterTabs(job)}
-          <Measure state={kept} side="after" onnext={() => to(1)} {nextName} />
+          {@const at = bench}
+          {#await STAGE_PAGES.fit() then { default: Fit }}
+            <Fit
+              {job}
+              {at}
+              onchange={() => kept.load()}
+              ondone={async () => {
+                await kept.load();
+                go(`${base}/after`);
+              }}
+            />
+          {/await}
         {:else if here === 'verdict' && kept.verdict}
+          {@const verdict = kept.verdict}
           {@render afterTabs(job)}
-          <VerdictPage {job} verdict={kept.verdict} onnext={() => to(1)} />
+          {#await STAGE_PAGES.verdict() then { default: VerdictPage }}
+            <VerdictPage {job} {verdict} onnext={() => to(1)} />
+          {/await}
         {:else if here === 'handover'}
-          <HandOver {job} verdict={kept.verdict} onchange={() => kept.load()} />
+          {#await STAGE_PAGES.handover() then { default: HandOver }}
+            <HandOver {job} verdict={kept.verdict} onchange={() => kept.load()} />
+          {/await}
         {/if}
       {/key}
     </div>

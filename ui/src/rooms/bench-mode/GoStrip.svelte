@@ -1,0 +1,114 @@
+<script lang="ts">
+  // The large button and what stands beside it.
+  import { canSpeak } from '../../lib/bench/aids';
+  import type { Step } from '../../lib/bench/types';
+  import Button from '../../lib/parts/Button.svelte';
+  import type { Hands } from './hands.svelte';
+  import { say } from './words';
+
+  interface Props {
+    hands: Hands;
+    step: Step;
+    onphoto: () => void;
+    onaloud: () => void;
+  }
+  let { hands, step, onphoto, onaloud }: Props = $props();
+</script>
+
+<div class="strip">
+  <button
+    class="go"
+    class:holding={hands.holding}
+    type="button"
+    data-pedal
+    aria-disabled={hands.at.settling || undefined}
+    onpointerdown={(e) => e.button === 0 && hands.down()}
+    onpointerup={() => hands.up()}
+    onpointerleave={() => hands.up()}
+    onpointercancel={() => hands.up()}
+    oncontextmenu={(e) => e.preventDefault()}
+  >
+    {#if hands.at.settling}{say('bench-mode-taking-back')}{:else if step.outcome}{say(
+        'bench-mode-go-on',
+      )}{:else if hands.held}{say('bench-mode-waiting')}{:else if hands.holding}{say(
+        'bench-mode-keep-holding',
+      )}{:else if step.held && !hands.guard}{say('bench-mode-hold-second', {
+        power: step.shows === 'power',
+      })}{:else}{say('bench-mode-done-go-on')}{/if}
+    <kbd>{say('bench-mode-enter')}</kbd>
+  </button>
+  <Button key="⌫" disabled={!hands.at.canUndo} onclick={() => hands.input('back')}>{say('bench-mode-take-back')}</Button
+  >
+  <Button key="X" disabled={step.outcome !== null || !step.skippable} onclick={() => hands.input('skip')}
+    >{say('bench-mode-skip-2')}</Button
+  >
+  <Button key="M" onclick={() => hands.input('mishap')}>{say('bench-mode-mishap')}</Button>
+  <Button key="T" onclick={() => hands.input('clock')}>{say('bench-mode-clock')}</Button>
+  <Button key="P" onclick={() => onphoto()}>{say('bench-mode-photo')}</Button>
+  {#if hands.held}<Button key="E" onclick={() => hands.input('early')}>{say('bench-mode-end-wait')}</Button>{/if}
+  {#if canSpeak()}<Button key="S" onclick={onaloud}>{say('bench-mode-say')}</Button>{/if}
+  {#if hands.digits}<span class="digits" role="status">{say('bench-mode-step', { digits: hands.digits })}</span>{/if}
+</div>
+
+<style>
+  .strip {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: stretch;
+    gap: var(--gap-2);
+    padding: var(--gap-3) var(--gap-4);
+  }
+  .strip :global(.button) {
+    min-height: 4.5rem;
+    font-size: var(--size-2);
+  }
+  .go {
+    position: relative;
+    overflow: hidden;
+    touch-action: none;
+    user-select: none;
+    flex: 1 1 18rem;
+    display: flex;
+    align-items: center;
+    justify-content: center;
+    gap: var(--gap-3);
+    min-height: 4.5rem;
+    border: 0;
+    border-radius: var(--round);
+    background: var(--owl);
+    color: var(--on-owl);
+    font: inherit;
+    font-family: var(--font-head);
+    font-size: var(--size-4);
+    font-weight: 700;
+    cursor: pointer;
+  }
+  /* The hold fills the button from the left: it is the progress itself, so it moves with reduced motion too. */
+  .go::before {
+    content: '';
+    position: absolute;
+    inset: 0;
+    background: currentcolor;
+    opacity: 0.28;
+    transform: scaleX(0);
+    transform-origin: left;
+  }
+  .go.holding::before {
+    transform: scaleX(1);
+    transition: transform 1s linear !important;
+  }
+  .go kbd {
+    padding: 0 0.5em;
+    border: 1px solid currentcolor;
+    border-radius: 3px;
+    font: inherit;
+    font-size: var(--size-1);
+    font-weight: 400;
+  }
+  .digits {
+    align-self: center;
+    font-size: var(--size-3);
+    font-weight: 700;
+    color: var(--owl);
+  }
+</style>

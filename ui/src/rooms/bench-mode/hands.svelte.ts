@@ -1,0 +1,215 @@
+// What the hands do in bench mode: where they are in the list, what an input means here, and what it does. The machine
+// in lib/bench/machine.ts decides; this holds what it is decided on and carries it out.
+import { parseNumber } from '../../lib/format';
+import { BenchJob, benchWords } from '../../lib/bench/bench.svelte';
+import { base, HOLD_MS, Lockout, move, type Does, type Input, type Sight, type State } from '../../lib/bench/machine';
+import { brokenGuard, runningWait, stepFirst } from '../../lib/bench/project';
+import type { Guard, Step, Wait } from '../../lib/bench/types';
+import { waits } from '../../lib/bench/waits.svelte';
+import { go } from '../../lib/router.svelte';
+import { toast } from '../../lib/toasts.svelte';
+import { say } from './words';
+
+export type Panel =
+  | { kind: 'rule'; guard: Guard; first: Step | null; send: (breach: string) => void }
+  | { kind: 'told'; guard: Guard; send: (breach: string) => void }
+  | { kind: 'skip' }
+  | { kind: 'mishap' }
+  | { kind: 'wait' }
+  | { kind: 'early'; wait: Wait };
+
+/** What the large button does where no step lies in front of one: the page hands it in. */
+export interface Others {
+  begin: () => void;
+  confirm: (breach?: string) => void;
+  close: () => void;
+}
+
+export class Hands {
+  readonly at: BenchJob;
+  viewed = $state<string | null>(null);
+  panel = $state.raw<Panel | null>(null);
+  digits = $state('');
+  measured = $state('');
+  holding = $state(false);
+
+  #others: Others;
+  #digitTimer: ReturnType<typeof setTimeout> | undefined;
+  #holdTimer: ReturnType<typeof setTimeout> | undefined;
+  readonly #lock = new Lockout();
+  readonly #id: string;
+
+  constructor(id: string, others: Others) {
+    this.#id = id;
+    this.#others = others;
+    this.at = new BenchJob(id);
+  }
+
+  readonly bench = $derived.by(() => this.at.bench);
+  readonly steps = $derived.by(() => this.bench?.steps ?? []);
+  // What is looked at stays what it is, wherever another tablet goes on.
+  readonly index = $derived.by(() => {
+    const found = this.viewed === null ? -1 : this.steps.findIndex((s) => s.id === this.viewed);
+    return found >= 0 ? found : this.steps.findIndex((s) => !s.outcome);
+  });
+  readonly step = $derived.by(() => (this.index >= 0 ? (this.steps[this.index] ?? null) : null));
+  readonly held = $derived.by(() =>
+    this.step && !this.step.outcome ? runningWait(this.step, this.bench?.waits ?? [], waits.now) : null,
+  );
+  readonly running = $derived.by(() =>
+    (this.bench?.waits ?? []).filter((w) => !w.ended && new Date(w.due).getTime() > waits.now),
+  );
+  readonly leave = $derived.by(() => `/jobs/${this.#id}/${this.step?.stage ?? 'close'}`);
+  readonly guard = $derived.by(() =>
+    this.step && !this.step.outcome ? brokenGuard(this.step.guards, new Set(this.bench?.facts ?? [])) : null,
+  );
+  readonly sight = $derived.by<Sight>(() => ({
+    begun: this.bench?.begun != null,
+    step: this.step && {
+      settled: this.step.outcome !== null,
+      held: this.step.held,
+      power: this.step.shows === 'power',
+      waits: this.held !== null,
+      broken: this.guard !== null,
+      skippable: this.step.skippable,
+    },
+    waiting: this.running.length > 0,
+    tellable: this.panel?.kind === 'rule' ? !this.panel.guard.hard : true,
+  }));
+  readonly mode = $derived.by<State>(() =>
+    this.panel === null ? base(this.sight) : this.panel.kind === 'rule' ? 'guard' : 'reason',
+  );
+
+  jump(to: number): void {
+    this.viewed = this.steps[to]?.id ?? null;
+    this.panel = null;
+  }
+
+  /** Go on from a step: what is next is the first open one behind it, else the first open one. */
+  #onward(from: Step): void {
+    const place = this.steps.findIndex((s) => s.id === from.id);
+    const behind = this.steps.findIndex((s, i) => i > place && !s.outcome);
+    const next = behind >= 0 ? behind : this.steps.findIndex((s) => !s.outcome && s.id !== from.id);
+    this.viewed = next >= 0 ? (this.steps[next]?.id ?? null) : null;
+    this.panel = null;
+    this.measured = '';
+  }
+
+  #finish(current: Step, more: Record<string, unknown> = {}): void {
+    const value = current.asks ? parseNumber(this.measured) : null;
+    if (value !== null && Number.isNaN(value)) {
+      toast(say('bench-mode-no-number-leave-empty', { measured: this.measured }), { tone: 'wrong' });
+      return;
+    }
+    this.at.do('step_done', { step: current.id, ...(value === null ? {} : { value }), ...more });
+    this.#onward(current);
+  }
+
+  /** Ask the machine what an input means here, and do it. */
+  input(what: Input): void {
+    const { does } = move(this.mode, what, this.sight);
+    this.#do[does]();
+    if (what === 'press' || what === 'hold') this.#lock.note(does, performance.now());
+  }
+
+  readonly #do: Record<Does, () => void> = {
+    begin: () => this.#others.begin(),
+    finish: () => this.step && this.#finish(this.step),
+    onward: () => this.step && this.#onward(this.step),
+    confirm: () => this.#others.confirm(),
+    close: () => this.#others.close(),
+    first: () => {
+      const first = this.panel?.kind === 'rule' ? this.panel.first : null;
+      const to = first ? this.steps.findIndex((s) => s.id === first.id) : -1;
+      if (to >= 0) this.jump(to);
+      else this.panel = null;
+    },
+    undo: () => this.#back(),
+    redo: () => this.at.redo(),
+    rule: () => {
+      const { step: current, bench, guard } = this;
+      if (!current || !bench || !guard) return;
+      const first = stepFirst(bench, guard, benchWords.table?.plugs_open ?? 'plugs_open');
+      const send = (breach: string) =>
+        current.shows === 'power' ? this.#others.confirm(breach) : this.#finish(current, { breach });
+      this.panel = { kind: 'rule', guard, first, send };
+    },
+    ask_skip: () => (this.panel = { kind: 'skip' }),
+    ask_mishap: () => (this.panel = { kind: 'mishap' }),
+    ask_clock: () => (this.panel = { kind: 'wait' }),
+    ask_early: () => (this.panel = { kind: 'early', wait: (this.held ?? this.running[0]) as Wait }),
+    ask_story: () => {
+      if (this.panel?.kind === 'rule') this.panel = { ...this.panel, kind: 'told' };
+    },
+    dismiss: () => (this.panel = null),
+    leave: () => go(this.leave),
+    keep_holding: () => undefined,
+    keep_waiting: () => toast(say('bench-mode-wait-not-over-e')),
+    never_skipped: () => toast(say('bench-mode-this-step-stands-between')),
+    nothing: () => undefined,
+  };
+
+  /** The large button, Enter, Space or the foot switch goes down. */
+  down(): void {
+    if (!this.#lock.lets(performance.now()) || this.at.settling) return;
+    const { does } = move(this.mode, 'press', this.sight);
+    if (does !== 'keep_holding') return this.input('press');
+    this.up();
+    this.holding = true;
+    this.#holdTimer = setTimeout(() => {
+      this.holding = false;
+      this.input('hold');
+    }, HOLD_MS);
+  }
+
+  up(): void {
+    clearTimeout(this.#holdTimer);
+    this.holding = false;
+  }
+
+  /** A power-on is told with its results; a breach is told as what it is. */
+  switched(results: Record<string, string>, boot: number | null, breach: string | null): void {
+    const current = this.step;
+    this.at.do('power_on', {
+      results,
+      ...(boot === null ? {} : { boot_s: boot }),
+      ...(breach ? { breach } : {}),
+    });
+    if (current && !Object.values(results).includes('fails')) this.#onward(current);
+  }
+
+  #back(): void {
+    if (!this.at.canUndo) return;
+    if (!this.at.undo()) {
+      toast(say('bench-mode-that-one-on-server'), { tone: 'wrong' });
+      return;
+    }
+    this.viewed = null;
+    toast(say('bench-mode-taken-back-r-brings'));
+  }
+
+  skip(reason: string): void {
+    const current = this.step;
+    if (!current) return;
+    this.at.do('step_skipped', { step: current.id, reason });
+    this.#onward(current);
+  }
+
+  digit(figure: string): void {
+    clearTimeout(this.#digitTimer);
+    this.digits += figure;
+    const settle = () => {
+      const to = Number(this.digits) - 1;
+      this.digits = '';
+      if (this.steps[to]) this.jump(to);
+    };
+    if (this.digits.length >= String(this.steps.length).length) settle();
+    else this.#digitTimer = setTimeout(settle, 900);
+  }
+
+  async photograph(file: File | undefined): Promise<void> {
+    // The first look inside and the last one make the pair of the record.
+    const what = this.step?.id === 'cover_off' ? 'before' : this.step?.stage === 'close' ? 'after' : 'step';
+    if (file) await this.at.addPhoto(file, what, this.step?.id ?? '');
+  }
+}
