@@ -5,19 +5,18 @@ from __future__ import annotations
 import io
 from collections.abc import Sequence
 from dataclasses import dataclass
-from html import escape
 from pathlib import Path
 
 import typst
 
-from vividowl.core.quantities.words import Words
+from vividowl.core.quantities.words import Words, say
+from vividowl.formats.svg import INK, SOFT, box, document, path, shape, words
 from vividowl.words import sentence
 
 CONTROL_MM = 50.0
 MARGIN_MM, GAP_MM, HEAD_MM = 10.0, 14.0, 18.0
 PAGE_LEAST = (210.0, 297.0)
-INK, SOFT, WELL, PIECE = "#22252b", "#5a5e66", "#e4ddcc", "#f6e0d6"
-FONT = "Atkinson Hyperlegible Next"
+WELL, PIECE = "#e4ddcc", "#f6e0d6"
 FONTS = Path(__file__).parent / "fonts"
 
 Rect = tuple[float, float, float, float]
@@ -45,43 +44,26 @@ class CutDrawing:
 def cut_svg(title: Words, drawings: Sequence[CutDrawing]) -> str:
     """All sheets below each other, one unit a millimetre."""
     width = max([CONTROL_MM, *(d.width_mm for d in drawings)]) + 2 * MARGIN_MM
-    parts = [_text(MARGIN_MM, MARGIN_MM, title, 4.0)]
+    parts = [words(MARGIN_MM, MARGIN_MM, title, size=4.0)]
     y = HEAD_MM
     for d in drawings:
-        parts.append(_text(MARGIN_MM, y - 2.0, f"{d.name}, {d.width_mm:g} × {d.length_mm:g} mm", 3.0))
-        parts.append(f'<g transform="translate({MARGIN_MM:g} {y:g})">')
-        parts.append(_rect((0, 0, d.width_mm, d.length_mm), "#fffdf7", INK, 0.3))
-        parts += [_rect(r, WELL, SOFT, 0.2, dashed=True) for r in d.taken]
+        size_words = say("cut-sheet-size", name=d.name, width_mm=d.width_mm, length_mm=d.length_mm)
+        parts.append(words(MARGIN_MM, y - 2.0, size_words, size=3.0))
+        drawn = [box(0, 0, d.width_mm, d.length_mm, fill="#fffdf7", stroke=INK, stroke_width=0.3)]
+        drawn += [box(*r, fill=WELL, stroke=SOFT, stroke_width=0.2, stroke_dasharray="1 0.8") for r in d.taken]
         for piece in d.pieces:
             x, top, w, h = piece.rect
-            parts.append(_rect(piece.rect, PIECE, INK, 0.25))
+            drawn.append(box(*piece.rect, fill=PIECE, stroke=INK, stroke_width=0.25))
             size = max(1.6, min(3.2, w / max(3, len(piece.label)) * 1.35, h * 0.5))
-            parts.append(_text(x + w / 2, top + h / 2 + size * 0.35, piece.label, size, "middle"))
-        parts.append("</g>")
+            drawn.append(words(x + w / 2, top + h / 2 + size * 0.35, piece.label, size=size, anchor="middle"))
+        parts.append(shape("g", drawn, transform=f"translate({MARGIN_MM:g} {y:g})"))
         y += d.length_mm + GAP_MM
     ends = f"M{MARGIN_MM:g} {y - 2:g}v4M{MARGIN_MM + CONTROL_MM:g} {y - 2:g}v4"
     line = f"M{MARGIN_MM:g} {y:g}h{CONTROL_MM:g}{ends}"
-    parts.append(f'<path d="{line}" fill="none" stroke="{INK}" stroke-width="0.3"/>')
-    parts.append(_text(MARGIN_MM, y + 6, f"This line is {CONTROL_MM:g} mm: print at 100 %, then measure it", 3.0))
+    parts.append(path(line, fill="none", stroke=INK, stroke_width=0.3))
+    parts.append(words(MARGIN_MM, y + 6, say("cut-sheet-this-line", mm=CONTROL_MM), size=3.0))
     height = y + 12
-    return (
-        f'<svg xmlns="http://www.w3.org/2000/svg" width="{width:g}mm" height="{height:g}mm" '
-        f'viewBox="0 0 {width:g} {height:g}" font-family="{FONT}">{"".join(parts)}</svg>'
-    )
-
-
-def _rect(rect: Rect, fill: str, stroke: str, line: float, *, dashed: bool = False) -> str:
-    x, y, w, h = rect
-    dash = ' stroke-dasharray="1 0.8"' if dashed else ""
-    return (
-        f'<rect x="{x:g}" y="{y:g}" width="{w:g}" height="{h:g}" fill="{fill}" stroke="{stroke}" '
-        f'stroke-width="{line:g}"{dash}/>'
-    )
-
-
-def _text(x: float, y: float, words: Words, size: float, anchor: str = "start") -> str:
-    at = f'x="{x:g}" y="{y:g}" font-size="{size:.2f}" fill="{INK}" text-anchor="{anchor}"'
-    return f"<text {at}>{escape(sentence(words))}</text>"
+    return document(width, height, parts, "mm")
 
 
 def cut_dxf(drawings: Sequence[CutDrawing]) -> bytes:

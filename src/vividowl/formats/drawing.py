@@ -4,37 +4,16 @@ from __future__ import annotations
 
 import math
 from collections.abc import Mapping, Sequence
-from html import escape
 from typing import Any
 
-from vividowl.core.quantities.words import Words
+from vividowl.core.quantities.words import say
 from vividowl.core.response.ladder import Ladder
 from vividowl.core.trace.throttling import HELD_SHARE
-from vividowl.words import sentence
+from vividowl.formats.svg import INK, PAPER, RULE, SOFT, Part, box, document, path, shape, words
 
-INK, SOFT, RULE, PAPER = "#22252b", "#5a5e66", "#cfc7b6", "#ffffff"
 BEFORE, AFTER = "#a83a18", "#00686b"
-FONT = "Atkinson Hyperlegible Next"
 RISE_FULL_K = 90.0
 NOISE_LOW_DB, NOISE_HIGH_DB = 25.0, 65.0
-
-
-def _svg(width: float, height: float, parts: Sequence[str]) -> str:
-    body = "".join(parts)
-    return (
-        f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {width:g} {height:g}" width="{width:g}" '
-        f'height="{height:g}" font-family="{FONT}">{body}</svg>'
-    )
-
-
-def _text(
-    x: float, y: float, words: Words, *, size: float = 11, fill: str = INK, anchor: str = "start", bold: bool = False
-) -> str:
-    weight = ' font-weight="700"' if bold else ""
-    return (
-        f'<text x="{x:.1f}" y="{y:.1f}" font-size="{size:g}" fill="{fill}" '
-        f'text-anchor="{anchor}"{weight}>{escape(sentence(words))}</text>'
-    )
 
 
 def _arc(cx: float, cy: float, radius: float, share: float) -> str:
@@ -45,33 +24,31 @@ def _arc(cx: float, cy: float, radius: float, share: float) -> str:
     return f"M{cx:.2f} {cy + radius:.2f}A{radius} {radius} 0 {int(share > 0.5)} 1 {x:.2f} {y:.2f}"
 
 
-def _eye(cx: float, cy: float, glance: Mapping[str, Any], colour: str, hollow: bool) -> list[str]:
+def _eye(cx: float, cy: float, glance: Mapping[str, Any], colour: str, hollow: bool) -> list[Part]:
     r = 22.0
     if not glance.get("measured"):
-        return [f'<circle cx="{cx}" cy="{cy}" r="{r}" fill="none" stroke="{RULE}" stroke-width="2"/>']
-    parts = [f'<circle cx="{cx}" cy="{cy}" r="{r}" fill="none" stroke="{RULE}" stroke-width="2"/>']
+        return [shape("circle", cx=cx, cy=cy, r=r, fill="none", stroke=RULE, stroke_width=2)]
+    parts = [shape("circle", cx=cx, cy=cy, r=r, fill="none", stroke=RULE, stroke_width=2)]
     rise = glance.get("rise_k")
     if rise is not None:
-        path = _arc(cx, cy, r, rise / RISE_FULL_K)
-        parts.append(f'<path d="{path}" fill="none" stroke="{colour}" stroke-width="8"/>')
+        ring = _arc(cx, cy, r, rise / RISE_FULL_K)
+        parts.append(path(ring, fill="none", stroke=colour, stroke_width=8))
         if hollow:
-            parts.append(f'<path d="{path}" fill="none" stroke="{PAPER}" stroke-width="4.4"/>')
+            parts.append(path(ring, fill="none", stroke=PAPER, stroke_width=4.4))
     noise = glance.get("noise_db")
     share = 0.4 if noise is None else (noise - NOISE_LOW_DB) / (NOISE_HIGH_DB - NOISE_LOW_DB)
     pupil = 3 + 10 * min(1.0, max(0.0, share))
     fill = "none" if hollow or noise is None else colour
-    parts.append(f'<circle cx="{cx}" cy="{cy}" r="{pupil:.1f}" fill="{fill}" stroke="{colour}" stroke-width="2.4"/>')
+    parts.append(shape("circle", cx=cx, cy=cy, r=pupil, fill=fill, stroke=colour, stroke_width=2.4))
     if (glance.get("held_share") or 0.0) > HELD_SHARE:
-        parts.append(f'<path d="M{cx - r - 4} {cy}A{r + 4} {r + 4} 0 0 1 {cx + r + 4} {cy}Z" fill="{INK}"/>')
+        parts.append(path(f"M{cx - r - 4} {cy}A{r + 4} {r + 4} 0 0 1 {cx + r + 4} {cy}Z", fill=INK))
     return parts
 
 
 def owl_svg(before: Mapping[str, Any], after: Mapping[str, Any], verdict: str | None) -> str:
     """Two eyes: left before, right after. Ring is rise over room (full circle 90 K), pupil is noise, a lid that
     covers the upper half is heat holding it back."""
-    parts = [
-        f'<path d="M6 4Q34 17 60 13Q86 17 114 4" fill="none" stroke="{INK}" stroke-width="3.4" stroke-linecap="round"/>'
-    ]
+    parts = [path("M6 4Q34 17 60 13Q86 17 114 4", fill="none", stroke=INK, stroke_width=3.4, stroke_linecap="round")]
     parts += _eye(32, 42, before, BEFORE, True) + _eye(88, 42, after, AFTER, False)
     beaks = {
         "improved": "M54 54h12l-6 12z",
@@ -83,11 +60,8 @@ def owl_svg(before: Mapping[str, Any], after: Mapping[str, Any], verdict: str | 
     }
     if verdict is not None and verdict in beaks:
         fill = "none" if verdict.endswith("_if_same") else INK
-        parts.append(f'<path d="{beaks[verdict]}" fill="{fill}" stroke="{INK}" stroke-width="1.6"/>')
-    return _svg(120, 72, parts)
-
-
-RUNG_WORDS = {"behind": "sink and air", "whole": "die to room"}
+        parts.append(path(beaks[verdict], fill=fill, stroke=INK, stroke_width=1.6))
+    return document(120, 72, parts)
 
 
 def ladder_svg(before: Ladder | None, after: Ladder | None, culprit: str | None) -> str:
@@ -95,7 +69,7 @@ def ladder_svg(before: Ladder | None, after: Ladder | None, culprit: str | None)
     width, height, floor, top = 276.0, 322.0, 270.0, 34.0
     ladders = [x for x in (before, after) if x is not None]
     if not ladders:
-        return _svg(width, 24, [_text(0, 16, "No ladder: the room was not noted.", fill=SOFT)])
+        return document(width, 24, [words(0, 16, say("drawing-no-ladder"), size=11, fill=SOFT)])
     most = max(x.die_c - x.room_c for x in ladders) or 1.0
     scale = (floor - top) / most
     parts = []
@@ -106,18 +80,22 @@ def ladder_svg(before: Ladder | None, after: Ladder | None, culprit: str | None)
         if ladder is None:
             continue
         parts += _one_ladder(ladder, x, floor, scale, colour, hollow, culprit if word == "before" else None)
-        watts = f"{ladder.power:.0f} W" if ladder.power else "power not known"
-        parts.append(_text(x + 36, floor + 20, word, size=14, fill=colour, anchor="middle"))
-        parts.append(_text(x + 36, floor + 35, watts, size=14, fill=colour, anchor="middle"))
-        parts.append(_text(x + 36, floor + 50, f"{ladder.room_c:.1f} °C", size=14, fill=SOFT, anchor="middle"))
-    parts.append(f'<path d="M0 {floor}H{width:g}" stroke="{INK}" stroke-width="2.4"/>')
-    parts.append(_text(0, floor + 50, "room", size=14, fill=SOFT))
-    return _svg(width, height, parts)
+        watts = say("drawing-watts", power_w=ladder.power or None)
+        parts.append(words(x + 36, floor + 20, say(f"side-{word}"), size=14, fill=colour, anchor="middle"))
+        parts.append(words(x + 36, floor + 35, watts, size=14, fill=colour, anchor="middle"))
+        parts.append(
+            words(
+                x + 36, floor + 50, say("conditions-degrees", value=ladder.room_c), size=14, fill=SOFT, anchor="middle"
+            )
+        )
+    parts.append(path(f"M0 {floor}H{width:g}", stroke=INK, stroke_width=2.4))
+    parts.append(words(0, floor + 50, say("conditions-room"), size=14, fill=SOFT))
+    return document(width, height, parts)
 
 
 def _one_ladder(
     ladder: Ladder, x: float, floor: float, scale: float, colour: str, hollow: bool, culprit: str | None
-) -> list[str]:
+) -> list[Part]:
     parts, y, last_name = [], floor, floor + 18
     wide = 72.0
     for rung in ladder.rungs:
@@ -125,25 +103,40 @@ def _one_ladder(
         fill = colour if not hollow else "none"
         if high < 1.5:
             continue
-        parts.append(
-            f'<rect x="{x}" y="{y - high + 1:.1f}" width="{wide}" height="{max(0.5, high - 2):.1f}" fill="{fill}" '
-            f'stroke="{colour}" stroke-width="1.6"/>'
-        )
+        parts.append(box(x, y - high + 1, wide, max(0.5, high - 2), fill=fill, stroke=colour, stroke_width=1.6))
         middle = y - high / 2 + 4
         if high > 16:
             ink = PAPER if not hollow else colour
             parts.append(
-                _text(x + wide / 2, middle, f"{rung.drop_k:.0f} K", size=14, fill=ink, anchor="middle", bold=True)
+                words(
+                    x + wide / 2,
+                    middle,
+                    say("drawing-kelvins", kelvins=rung.drop_k),
+                    size=14,
+                    fill=ink,
+                    anchor="middle",
+                    bold=True,
+                )
             )
         label = min(middle, last_name - 18, floor - 6)
         if hollow:
             here = rung.name == culprit
-            parts.append(_text(0, label - (8 if here else 0), RUNG_WORDS.get(rung.name, rung.name), size=14, bold=here))
+            parts.append(words(0, label - (8 if here else 0), say(f"rung-{rung.name}"), size=14, bold=here))
             if here:
-                parts.append(_text(0, label + 8, "stops here", size=13, fill=colour, bold=True))
+                parts.append(words(0, label + 8, say("drawing-stops-here"), size=13, fill=colour, bold=True))
             last_name = label - (8 if here else 0)
         y -= high
-    parts.append(_text(x + wide / 2, y - 6, f"{ladder.die_c:.0f} °C", size=18, fill=colour, anchor="middle", bold=True))
+    parts.append(
+        words(
+            x + wide / 2,
+            y - 6,
+            say("drawing-degrees", value=ladder.die_c),
+            size=18,
+            fill=colour,
+            anchor="middle",
+            bold=True,
+        )
+    )
     return parts
 
 
@@ -164,28 +157,28 @@ def chart_svg(
     def py(v: float) -> float:
         return bottom - (v - low) / ((high - low) or 1) * (bottom - top)
 
-    parts = [_text(left - 5, 10, "°C", size=12, fill=SOFT, anchor="end")]
+    parts = [words(left - 5, 10, "°C", size=12, fill=SOFT, anchor="end")]
     step = 10 if high - low <= 60 else 20
     for v in range(low, high + 1, step):
-        parts.append(f'<path d="M{left} {py(v):.1f}H{right}" stroke="{RULE}" stroke-width="0.8"/>')
-        parts.append(_text(left - 5, py(v) + 3.5, str(v), size=13, fill=SOFT, anchor="end"))
+        parts.append(path(f"M{left} {py(v):.1f}H{right}", stroke=RULE, stroke_width=0.8))
+        parts.append(words(left - 5, py(v) + 3.5, str(v), size=13, fill=SOFT, anchor="end"))
     minute_step = next((m for m in (1, 2, 5, 10, 20, 30, 60, 120, 240) if (t1 - t0) / 60 / m <= 7), 600)
     for minute in range(0, int(t1 // 60) + 1, minute_step):
-        words = f"{minute} min" if minute else "load on"
-        parts.append(_text(px(minute * 60), bottom + 16, words, size=13, fill=SOFT, anchor="middle"))
+        at = say("conditions-minutes", value=minute) if minute else say("drawing-load-on")
+        parts.append(words(px(minute * 60), bottom + 16, at, size=13, fill=SOFT, anchor="middle"))
     for (ts, vs, window), colour, dash, row, word in (
-        (before, BEFORE, ' stroke-dasharray="5 3"', 0, "before"),
-        (after, AFTER, "", 1, "after"),
+        (before, BEFORE, "5 3", 0, "before"),
+        (after, AFTER, None, 1, "after"),
     ):
         points = " ".join(f"{px(t):.1f},{py(v):.1f}" for t, v in zip(ts, vs, strict=True))
-        parts.append(f'<polyline points="{points}" fill="none" stroke="{colour}" stroke-width="1.5"{dash}/>')
+        parts.append(
+            shape("polyline", points=points, fill="none", stroke=colour, stroke_width=1.5, stroke_dasharray=dash)
+        )
         y, wide = bottom + 26 + 22 * row, max(2.0, px(window[1]) - px(window[0]))
         fill, ink = ("none", colour) if row == 0 else (colour, PAPER)
-        parts.append(
-            f'<rect x="{px(window[0]):.1f}" y="{y:.1f}" width="{wide:.1f}" height="17" fill="{fill}" '
-            f'stroke="{colour}" stroke-width="1"/>'
-        )
-        words = f"{word}: figures from this stretch"
+        parts.append(box(px(window[0]), y, wide, 17, fill=fill, stroke=colour, stroke_width=1))
         if wide > 190:
-            parts.append(_text(px(window[0]) + 6, y + 13, words, size=12, fill=ink))
-    return _svg(width, height, parts)
+            parts.append(
+                words(px(window[0]) + 6, y + 13, say("drawing-stretch", side=say(f"side-{word}")), size=12, fill=ink)
+            )
+    return document(width, height, parts)

@@ -55,8 +55,39 @@ def test_own_steps_are_told_with_what_they_follow():
         ({"cpu_die_mm": [15.0]}, CoreError, "no pair of width and length"),
         ({"cpu_die_mm": [15.0, 900.0]}, OutOfRange, "allowed are 1 to 60 mm"),
         ({"gaps": [{"target": "memory"}]}, CoreError, "A gap lacks “how”"),
-        ({"gaps": [{"target": "memory", "depth": 3}]}, CoreError, "A gap knows no “depth”"),
-        ({"gaps": [{"target": "memory", "how": "imprint", "reading_mm": "thick"}]}, CoreError, "not of the right kind"),
+        (
+            {
+                "gaps": [
+                    {
+                        "target": "memory",
+                        "how": "imprint",
+                        "reading_mm": 1,
+                        "tolerance_mm": 0,
+                        "width_mm": 9,
+                        "length_mm": 9,
+                        "depth": 3,
+                    }
+                ]
+            },
+            CoreError,
+            "A gap knows no “depth”",
+        ),
+        (
+            {
+                "gaps": [
+                    {
+                        "target": "memory",
+                        "how": "imprint",
+                        "reading_mm": "thick",
+                        "tolerance_mm": 0,
+                        "width_mm": 9,
+                        "length_mm": 9,
+                    }
+                ]
+            },
+            CoreError,
+            "“reading_mm” of a gap is no number",
+        ),
         ({"order": [7]}, CoreError, "“order” is no list of step ids"),
         ({"notes": "a\0b"}, CoreError, "“notes” is no text"),
     ],

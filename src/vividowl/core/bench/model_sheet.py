@@ -9,7 +9,7 @@ from typing import Any
 from vividowl.core.bench.fasteners import PLACES_MOST, Place
 from vividowl.core.bench.log.decide import STEPS_MOST
 from vividowl.core.bench.log.state import BenchState
-from vividowl.core.bench.log.stored import place_from, step_from
+from vividowl.core.bench.log.stored import place_from, step_from, taken
 from vividowl.core.bench.steps.vocabulary import BenchStep
 from vividowl.core.job.device import DeviceKind
 from vividowl.core.plan.inspection import gap_advice
@@ -163,28 +163,6 @@ def _is_number(value: object) -> bool:
 
 
 def _gap(row: Mapping[str, Any]) -> GapSpot:
-    kinds = {f.name: str(f.type) for f in fields(GapSpot)}
-    odd = [k for k in row if k not in kinds]
-    if odd:
-        raise CoreError(
-            say("model-sheet-gap-knows-no", odd=str(odd[0])[:40]),
-            field="gaps",
-            remedy=say("stored-known", names=listed(kinds)),
-        )
-    for name, value in row.items():
-        wanted = kinds[name]
-        right = (
-            isinstance(value, str)
-            if wanted == "str"
-            else isinstance(value, bool)
-            if wanted == "bool"
-            else _is_number(value)
-        )
-        if not right:
-            raise CoreError(say("model-sheet-gap-not-right-kind", name=name), field=f"gaps.{name}")
-    missing = [n for n in ("target", "how", "reading_mm", "tolerance_mm", "width_mm", "length_mm") if n not in row]
-    if missing:
-        raise CoreError(say("model-sheet-gap-lacks", missing=missing[0]), field=f"gaps.{missing[0]}")
-    spot = GapSpot(**row)
+    spot = taken(GapSpot, row, ("target", "how", "reading_mm", "tolerance_mm", "width_mm", "length_mm"), "gap")
     gap_advice(spot)
     return spot

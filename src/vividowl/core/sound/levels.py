@@ -127,19 +127,6 @@ def at_distance(level_db: float, from_m: float, to_m: float) -> float:
     return require_level_db(level_db) - 20.0 * math.log10(to_m / from_m)
 
 
-def loudness_ratio(difference_db: float) -> float:
-    """How many times as loud a change of level sounds.
-
-    difference_db: change of level [dB]
-    returns: ratio [1]
-    raises: OutOfRange
-    range: levels above about 40 phon
-    formula: 2^(dL/10)
-    source: sone and phon rule, ISO 532
-    """
-    return float(2.0 ** (require_range("difference_db", difference_db, "dB", -140.0, 140.0) / 10.0))
-
-
 def noise_figure(readings: Sequence[LevelReading]) -> NoiseFigure | None:
     """One figure for a run, from the readings of the place where most were taken.
 

@@ -4,15 +4,20 @@ from __future__ import annotations
 
 import uuid
 from collections.abc import Mapping
-from dataclasses import fields, replace
-from typing import Any, TypeVar
+from dataclasses import replace
+from typing import Any
+
+import cattrs
 
 from vividowl.core.bench.model_sheet import sheet_from
-from vividowl.core.plan.spots import BathSpot, CoverSpot, GapSpot, Inspection, ShimSpot
+from vividowl.core.plan.spots import Inspection
 from vividowl.store.bench import DeviceModel
 from vividowl.store.deciding import Plan
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
+
+# A field that is asked no more is left out; one that came later has its default.
+_STORED = cattrs.Converter(forbid_extra_keys=False)
 
 
 def inspection_of(found: Mapping[str, Any], job: Job) -> Inspection:
@@ -21,23 +26,7 @@ def inspection_of(found: Mapping[str, Any], job: Job) -> Inspection:
         usual = "hand" if job.kind == "handheld" else "desk"
         place = job.place if job.place != "unknown" else usual
         return Inspection(place=place, carried=job.kind == "handheld")
-    known = {f.name: found[f.name] for f in fields(Inspection) if f.name in found}
-    for name in ("cpu_die_mm", "gpu_die_mm"):
-        if known.get(name) is not None:
-            known[name] = (float(known[name][0]), float(known[name][1]))
-    known["gaps"] = tuple(GapSpot(**row) for row in found.get("gaps", ()))
-    known["shim"] = _spot(ShimSpot, found.get("shim"))
-    known["cover"] = _spot(CoverSpot, found.get("cover"))
-    known["bath"] = _spot(BathSpot, found.get("bath"))
-    return Inspection(**known)
-
-
-Spot = TypeVar("Spot", ShimSpot, CoverSpot, BathSpot)
-
-
-def _spot(table: type[Spot], found: Mapping[str, Any] | None) -> Spot | None:
-    """A stored group of findings; a field that is asked no more is left out."""
-    return table(**{f.name: found[f.name] for f in fields(table) if f.name in found}) if found else None
+    return _STORED.structure(found, Inspection)
 
 
 def with_model(scope: Scope, job: Job, found: Inspection) -> Inspection:

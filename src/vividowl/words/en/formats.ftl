@@ -161,3 +161,16 @@ record-pdf-item =
                *[other] { "" }
             }
     }.
+drawing-no-ladder = No ladder: the room was not noted.
+drawing-watts =
+    { $power_w ->
+        [none] power not known
+       *[other] { FIX($power_w, 0) } W
+    }
+drawing-kelvins = { FIX($kelvins, 0) } K
+drawing-degrees = { FIX($value, 0) } °C
+drawing-stops-here = stops here
+drawing-load-on = load on
+drawing-stretch = { $side }: figures from this stretch
+cut-sheet-size = { $name }, { SIG($width_mm) } × { SIG($length_mm) } mm
+cut-sheet-this-line = This line is { SIG($mm) } mm: print at 100 %, then measure it

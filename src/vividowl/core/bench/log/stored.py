@@ -13,10 +13,11 @@ from vividowl.core.bench.fasteners import Place, check_place
 from vividowl.core.bench.interlocks import Device
 from vividowl.core.bench.log.events import NAME_MOST, TEXT_MOST
 from vividowl.core.bench.steps.vocabulary import BenchStep, check_step
+from vividowl.core.plan.spots import GapSpot
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import Message, Several, Words, listed, say
 
-Row = TypeVar("Row", BenchStep, Place, Device)
+Row = TypeVar("Row", BenchStep, Place, Device, GapSpot)
 
 
 _KINDS = {str: "text", float: "number", int: "whole", bool: "flag"}
@@ -68,7 +69,17 @@ _STRICT, _TOLERANT = _converter(strict=True), _converter(strict=False)
 _RETIRED_TRAITS = ("alloy", "interface")
 
 
-def _taken(table: type[Row], data: Mapping[str, Any], needed: Collection[str], what: str) -> Row:
+def taken(table: type[Row], data: Mapping[str, Any], needed: Collection[str], what: str) -> Row:
+    """A row of a table from fields that came in: all that it needs, nothing that it does not know, each of its type.
+
+    table: a dataclass
+    data: fields by name
+    needed: fields that have to be there (n,) [text]
+    what: what such a row is called [text]
+    returns: a row of the table
+    raises: CoreError naming the field
+    source: the definition
+    """
     known = say("stored-known", names=listed(f.name for f in fields(table)))
     lacks = next((k for k in needed if k not in data), None)
     if lacks is not None:
@@ -95,7 +106,7 @@ def step_from(data: Mapping[str, Any]) -> BenchStep:
     raises: CoreError for unknown fields, wrong types, or what check_step refuses
     source: the definition
     """
-    return check_step(_taken(BenchStep, data, ("id", "stage", "text"), "step"))
+    return check_step(taken(BenchStep, data, ("id", "stage", "text"), "step"))
 
 
 def place_from(data: Mapping[str, Any]) -> Place:
@@ -106,7 +117,7 @@ def place_from(data: Mapping[str, Any]) -> Place:
     raises: CoreError, OutOfRange
     source: the definition
     """
-    return check_place(_taken(Place, data, ("id", "kind", "x", "y", "holds"), "place"))
+    return check_place(taken(Place, data, ("id", "kind", "x", "y", "holds"), "place"))
 
 
 def device_from(data: Mapping[str, Any]) -> Device:
@@ -117,7 +128,7 @@ def device_from(data: Mapping[str, Any]) -> Device:
     raises: CoreError
     source: the definition
     """
-    return _taken(Device, {k: v for k, v in data.items() if k not in _RETIRED_TRAITS}, (), "device")
+    return taken(Device, {k: v for k, v in data.items() if k not in _RETIRED_TRAITS}, (), "device")
 
 
 def read(table: type[Row], data: Mapping[str, Any]) -> Row:
