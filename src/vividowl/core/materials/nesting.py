@@ -4,13 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
-from typing import Any
+from typing import NamedTuple
 
 import numpy as np
-from rectpack import MaxRectsBaf, MaxRectsBl, MaxRectsBlsf, MaxRectsBssf
-from rectpack.geometry import Rectangle
 
 from vividowl.core.materials.pieces import UNIT, Box, Nesting, Piece, Placement, Remainder, Sheet
+from vividowl.core.materials.rectangles import Rect, Rule, Surface
 from vividowl.core.quantities.errors import OutOfRange, require_range
 from vividowl.core.quantities.words import say
 
@@ -18,7 +17,7 @@ KEEP_MM = 10.0  # an offcut narrower than this is not kept; common practice, no 
 PIECES_MOST, SHEETS_MOST = 200, 50
 TRIES_MOST, WORK_MOST = 150, 135_000
 PATIENCE = 30  # arrangements that bring nothing better, after which the search ends
-_PACKERS = (MaxRectsBssf, MaxRectsBaf, MaxRectsBl, MaxRectsBlsf)
+_RULES = tuple(Rule)
 
 
 @dataclass(frozen=True)
@@ -28,6 +27,14 @@ class _Block:
     pieces: tuple[int, ...]
     width: int
     length: int
+
+
+class _Laid(NamedTuple):
+    """A block by its number, on which sheet, and where."""
+
+    block: int
+    sheet: int
+    at: Rect
 
 
 def with_margin(width_mm: float, length_mm: float, margin_mm: float, step_mm: float = 0.5) -> tuple[float, float]:
@@ -61,7 +68,7 @@ def nest(pieces: Sequence[Piece], sheets: Sequence[Sheet], kerf_mm: float = 0.0,
     raises: OutOfRange for sizes that cannot be, and for a piece or strip larger than every sheet
     formula: best of several orders and rules of the maximal-rectangles heuristic; lost = area taken from the sheets
         less the pieces, where the largest rectangle left counts as kept
-    source: J. Jylanki, "A thousand ways to pack the bin" (2010) for the heuristic; packing by the rectpack library
+    source: J. Jylanki, "A thousand ways to pack the bin" (2010)
     """
     require_range("pieces", len(pieces), "", 1, PIECES_MOST, say("nesting-cut-in-several-goes"))
     require_range("sheets", len(sheets), "", 1, SHEETS_MOST, say("nesting-name-sheet-or-offcut"))
@@ -74,11 +81,11 @@ def nest(pieces: Sequence[Piece], sheets: Sequence[Sheet], kerf_mm: float = 0.0,
     blocks = _blocks(pieces, kerf)
     _refuse_oversize(pieces, sheets, blocks, kerf)
     tries = max(8, min(TRIES_MOST, WORK_MOST // len(blocks) ** 2))
-    best: tuple[tuple[float, ...], list[tuple[int, Any]], list[int]] | None = None
+    best: tuple[tuple[float, ...], list[_Laid], list[int]] | None = None
     done = since = 0
-    for order, packer, sheet_order in _arrangements(blocks, sheets, seed, tries):
+    for order, rule, sheet_order in _arrangements(blocks, sheets, seed, tries):
         done, since = done + 1, since + 1
-        placed, left, surfaces = _pack(blocks, order, packer, sheets, sheet_order, kerf)
+        placed, left, surfaces = _pack(blocks, order, rule, sheets, sheet_order, kerf)
         score = _score(blocks, sheets, placed, left, surfaces, kerf)
         if best is None or score < best[0]:
             best, since = (score, placed, left), 0
@@ -130,7 +137,7 @@ def _refuse_oversize(pieces: Sequence[Piece], sheets: Sequence[Sheet], blocks: S
 
 def _arrangements(
     blocks: Sequence[_Block], sheets: Sequence[Sheet], seed: int, tries: int
-) -> Iterable[tuple[list[int], type, list[int]]]:
+) -> Iterable[tuple[list[int], Rule, list[int]]]:
     """Orders of the blocks with a rule and an order of the sheets: the usual ones first, then shuffled ones."""
     numbers = range(len(blocks))
     keys = (
@@ -146,67 +153,56 @@ def _arrangements(
     rng = np.random.default_rng(seed)
     count = 0
     for order in orders:
-        for packer in _PACKERS:
+        for rule in _RULES:
             for sheet_order in (by_size, by_room) if by_size != by_room else (by_size,):
                 if count >= tries:
                     return
                 count += 1
-                yield order, packer, sheet_order
+                yield order, rule, sheet_order
     while count < tries and len(blocks) > 2:
         count += 1
         order = list(orders[count % len(orders)])
         for _ in range(max(1, len(order) // 4)):
             a, b = rng.integers(0, len(order), 2)
             order[a], order[b] = order[b], order[a]
-        yield order, _PACKERS[count % len(_PACKERS)], by_size if count % 2 else by_room
+        yield order, _RULES[count % len(_RULES)], by_size if count % 2 else by_room
 
 
-def _surface(packer: type, sheet: Sheet, kerf: int) -> Any:  # noqa: ANN401 - the library has no types
-    surface = packer(round(sheet.width_mm * UNIT) + kerf, round(sheet.length_mm * UNIT) + kerf, True)
+def _surface(rule: Rule, sheet: Sheet, kerf: int) -> Surface:
+    surface = Surface(round(sheet.width_mm * UNIT) + kerf, round(sheet.length_mm * UNIT) + kerf, rule)
     for box in sheet.taken:
-        _take(
-            surface,
-            round(box.x_mm * UNIT),
-            round(box.y_mm * UNIT),
-            round(box.width_mm * UNIT) + kerf,
-            round(box.length_mm * UNIT) + kerf,
-        )
+        x, y, width, length = (round(v * UNIT) for v in (box.x_mm, box.y_mm, box.width_mm, box.length_mm))
+        surface.take(Rect(x, y, width + kerf, length + kerf))
     return surface
-
-
-def _take(surface: Any, x: int, y: int, width: int, length: int) -> None:  # noqa: ANN401
-    """Mark a place as gone; the library itself only takes the places that it chose."""
-    surface._split(Rectangle(x, y, width, length))
-    surface._remove_duplicates()
 
 
 def _pack(
     blocks: Sequence[_Block],
     order: Sequence[int],
-    packer: type,
+    rule: Rule,
     sheets: Sequence[Sheet],
     sheet_order: Sequence[int],
     kerf: int,
-) -> tuple[list[tuple[int, Any]], list[int], dict[int, Any]]:
-    surfaces = {i: _surface(packer, sheets[i], kerf) for i in sheet_order}
-    placed: list[tuple[int, Any]] = []
+) -> tuple[list[_Laid], list[int], dict[int, Surface]]:
+    surfaces = {i: _surface(rule, sheets[i], kerf) for i in sheet_order}
+    placed: list[_Laid] = []
     left: list[int] = []
     for number in order:
         block = blocks[number]
         for i in sheet_order:
-            found = surfaces[i].add_rect(block.width, block.length, number)
+            found = surfaces[i].add(block.width, block.length)
             if found is not None:
-                placed.append((i, found))
+                placed.append(_Laid(number, i, found))
                 break
         else:
             left.append(number)
-    return placed, left, {i: s for i, s in surfaces.items() if len(s)}
+    return placed, left, {i: s for i, s in surfaces.items() if s.placed}
 
 
-def _largest(surface: Any, kerf: int) -> Box | None:  # noqa: ANN401
+def _largest(surface: Surface, kerf: int) -> Box | None:
     """The biggest rectangle left that is worth keeping."""
     keep = KEEP_MM * UNIT
-    free = [m for m in surface._max_rects if m.width - kerf >= keep and m.height - kerf >= keep]
+    free = [m for m in surface.free if m.width - kerf >= keep and m.height - kerf >= keep]
     if not free:
         return None
     m = max(free, key=lambda r: (r.width * r.height, -r.x, -r.y))
@@ -216,9 +212,9 @@ def _largest(surface: Any, kerf: int) -> Box | None:  # noqa: ANN401
 def _score(
     blocks: Sequence[_Block],
     sheets: Sequence[Sheet],
-    placed: Sequence[tuple[int, Any]],
+    placed: Sequence[_Laid],
     left: Sequence[int],
-    surfaces: dict[int, Any],
+    surfaces: dict[int, Surface],
     kerf: int,
 ) -> tuple[float, ...]:
     """Less is better: area without room, area lost, new sheets opened, sheets touched."""
@@ -232,15 +228,15 @@ def _result(
     pieces: Sequence[Piece],
     sheets: Sequence[Sheet],
     blocks: Sequence[_Block],
-    placed: Sequence[tuple[int, Any]],
+    placed: Sequence[_Laid],
     left: Sequence[int],
     kerf: int,
     tries: int,
 ) -> Nesting:
     placements: list[Placement] = []
     cut: dict[int, list[Box]] = {}
-    for sheet, found in placed:
-        block = blocks[found.rid]
+    for number, sheet, found in placed:
+        block = blocks[number]
         turned = (found.width, found.height) != (block.width, block.length)
         along = 0
         for i in block.pieces:
@@ -253,7 +249,7 @@ def _result(
     remainders, kept = [], 0.0
     for sheet in sorted(cut):
         surface = _surface(
-            MaxRectsBssf,
+            Rule.SHORT_SIDE,
             Sheet("", sheets[sheet].width_mm, sheets[sheet].length_mm, (*sheets[sheet].taken, *cut[sheet])),
             kerf,
         )
