@@ -12,8 +12,8 @@ from vividowl.core.materials.nesting import nest
 from vividowl.core.materials.pieces import Piece, Sheet
 from vividowl.core.materials.rectangles import Rect, Rule, Surface
 
-SIDE = 12
-sides = st.integers(1, 7)
+SIDE = 8
+sides = st.integers(1, 5)
 
 
 def grid(rects):
@@ -36,7 +36,7 @@ def maximal(taken):
     return {r for r in free if not any(o != r and o.holds(r) for o in free)}
 
 
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=60, deadline=None)
 @given(st.lists(st.tuples(sides, sides), max_size=6), st.sampled_from(Rule))
 def test_property_what_is_free_is_what_the_definition_says(pieces, rule):
     surface = Surface(SIDE, SIDE, rule)

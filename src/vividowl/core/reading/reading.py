@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.errors import CoreError, NotEnoughData
 from vividowl.core.quantities.uncertainty import standard_error
 from vividowl.core.quantities.words import Words, say
 from vividowl.core.response.cooldown import CoolDown, fit_cool_down, with_cool_down
@@ -113,7 +113,7 @@ def read_trace(
     limit_c: temperature limit of the device [degC], None when not known
     chosen: settled window set by hand, from and to [s], None to find it
     returns: Reading; what cannot be computed is None in it
-    raises: NotEnoughData without a die temperature, OutOfRange for a window outside the log
+    raises: NotEnoughData without a die temperature where figures are taken from, OutOfRange for a window outside the log
     source: as the parts
     """
     phases = find_phases(trace)
@@ -143,6 +143,12 @@ def read_trace(
     if inside.sum() < 2:
         inside = (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
     found = {role: statistics(values[inside]) for role, values in trace.channels.items()}
+    if found[trace.die_role] is None:
+        raise NotEnoughData(
+            say("reading-no-die-where-figures", from_s=clock_words(window.from_s), to_s=clock_words(window.to_s)),
+            field="window" if chosen is not None else "log",
+            remedy=say("reading-choose-where-it-was-logged", chosen=chosen is not None),
+        )
     power = trace.power
     felt = felt_power(trace, steady, inside)
     chips = ChipResistances(reason=say("reading-room-temperature-not-noted"))

@@ -89,7 +89,7 @@ def _range_within(values: Series, width: int) -> Series:
     windows = np.lib.stride_tricks.sliding_window_view(np.concatenate((values, np.full(width - 1, values[-1]))), width)
     every = max(1, width // 16)  # a smoothed series needs no closer look
     seen = windows[:, ::every]
-    return np.asarray(np.nanmax(seen, axis=1) - np.nanmin(seen, axis=1), dtype=np.float64)
+    return np.asarray(np.fmax.reduce(seen, axis=1) - np.fmin.reduce(seen, axis=1), dtype=np.float64)
 
 
 def _spread(begins: Mask, width: int) -> Mask:

@@ -69,3 +69,9 @@ findings-phase =
        *[both] both
     } { $from_s } to { $to_s }
 findings-given-up = { FIX($value, 0) } { $unit }
+reading-no-die-where-figures = The log holds no die temperature from { $from_s } to { $to_s }, where its figures would be taken from.
+reading-choose-where-it-was-logged =
+    { $chosen ->
+        [yes] Choose a part of the load in which the die was logged.
+       *[other] Log the die to the end of the load, or name another column as the die.
+    }
