@@ -1,10 +1,19 @@
 """Devices that the core is tried on. Invented; their closed-form steady state is the outside check."""
 
 from dataclasses import replace
+from pathlib import Path
 
 import pytest
 
 from vividowl.core.simulate.device import Device
+
+
+def pytest_collection_modifyitems(items):
+    """All tests of this folder are of the core: the lines that they reach are counted."""
+    for item in items:
+        if item.path.is_relative_to(Path(__file__).parent):
+            item.add_marker(pytest.mark.core)
+
 
 CHALK = Device(interface=0.75, sink=0.72, chassis=0.12, fan_full_rpm=4200, boost_power=70, sustained_power=58)
 

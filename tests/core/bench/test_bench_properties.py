@@ -2,6 +2,7 @@
 
 from datetime import timedelta
 
+import pytest
 from hypothesis import HealthCheck, settings
 from hypothesis import strategies as st
 from hypothesis.stateful import RuleBasedStateMachine, initialize, invariant, rule
@@ -192,7 +193,7 @@ Careless.TestCase.settings = settings(
     derandomize=True,
     suppress_health_check=[HealthCheck.too_slow, HealthCheck.filter_too_much],
 )
-TestCareless = Careless.TestCase
+TestCareless = pytest.mark.long(Careless.TestCase)
 
 
 def test_the_careless_hands_do_close_a_job_now_and_then():

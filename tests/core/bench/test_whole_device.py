@@ -250,7 +250,7 @@ Adversary.TestCase.settings = settings(
     derandomize=True,
     suppress_health_check=[HealthCheck.too_slow, HealthCheck.filter_too_much, HealthCheck.data_too_large],
 )
-TestAdversary = Adversary.TestCase
+TestAdversary = pytest.mark.long(Adversary.TestCase)
 
 
 PASTE = PlannedPart("cpu_die", "paste_soft", "paste", "0.08 g", "a film", 0)

@@ -107,3 +107,8 @@ def test_a_room_of_240_degrees_is_refused_with_a_guess_at_the_slip():
 def test_not_a_number_is_no_room():
     with refuses(OutOfRange, match="not a number"):
         require_room_c(float("nan"))
+
+
+def test_no_resistance_holds_no_watts():
+    with refuses(OutOfRange, "Thermal resistance"):
+        sustained_capacity(95.0, 0.0)

@@ -9,7 +9,17 @@ from tests.said import refuses
 
 from vividowl.core.materials.kinds import BANDS, CATALOGUE, DIE_KINDS, KIND_BANDS, material
 from vividowl.core.plan.options import LEAVE, Candidate, Goal, Situation, make_options, rank
-from vividowl.core.plan.prediction import Action, Interval, Option, Prediction, learn_factor, predict, share_inside
+from vividowl.core.plan.prediction import (
+    Action,
+    Interval,
+    Option,
+    Prediction,
+    learn_factor,
+    measurable_k,
+    predict,
+    share_inside,
+)
+from vividowl.core.plan.price import tasks_of
 from vividowl.core.plan.unknowns import Known, new_film, sample_unknowns, triangular
 from vividowl.core.quantities.errors import CoreError, OutOfRange
 from vividowl.words import sentence
@@ -307,3 +317,47 @@ def test_an_interval_knows_what_it_holds():
     found = Interval(1.0, 2.0, 3.0)
     assert [found.holds(v) for v in (0.9, 1.0, 3.0, 3.1)] == [False, True, True, False]
     assert isinstance(predict(DEAD, [CLEAN], 1)[0], Prediction)
+
+
+def test_without_a_material_for_the_die_the_other_work_can_still_be_chosen():
+    s = Situation({}, pads=True, fan_drags=True, shim=True, undervolt_mv=50.0)
+    keys = [o.key for o in make_options(s)]
+    assert keys[:2] == [LEAVE, "clean"]
+    assert not any(":" in key for key in keys)
+    assert {"fan", "tune"} <= set(keys)
+
+
+def test_nothing_can_be_ranked_without_leaving_it_alone():
+    (p,) = predict(DEAD, [CLEAN], 1)
+    with refuses(CoreError, "Leaving it alone is missing"):
+        rank(
+            [Candidate(CLEAN, p, False, 0, None, 12)],
+            Goal.COOLER,
+            held=True,
+            measurable_k=1.0,
+            measurable_w=1.0,
+            measurable_db=1.0,
+        )
+
+
+@pytest.mark.parametrize("limit", [None, 25.5])
+def test_watts_are_not_known_without_a_limit_above_the_room(limit):
+    (p,) = predict(replace(DEAD, limit_c=limit), [CLEAN], 1)
+    assert p.watts is None
+
+
+def test_a_triangle_without_width_is_its_value():
+    assert list(triangular(np.array([0.0, 0.5, 1.0]), 2.0, 2.0, 2.0)) == [2.0, 2.0, 2.0]
+
+
+def test_what_can_be_measured_is_the_uncertainty_of_a_difference_in_kelvins():
+    assert measurable_k(0.05, 40.0) == pytest.approx(2.0)
+    with refuses(OutOfRange, "Power"):
+        measurable_k(0.05, 0.0)
+
+
+def test_an_unknown_task_has_no_minutes():
+    with refuses(CoreError, "polish"):
+        tasks_of(["clean"], {"polish": 5.0})
+    with refuses(CoreError, "polish"):
+        tasks_of(["polish"])

@@ -1,6 +1,7 @@
 """Combination of uncertainties against JCGM 100 and the uncertainties library."""
 
 import math
+from dataclasses import replace
 
 import numpy as np
 import pytest
@@ -10,6 +11,7 @@ from uncertainties import ufloat
 from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
 from vividowl.core.quantities.uncertainty import (
     Tolerances,
+    checked_tolerances,
     combined,
     effective_degrees_of_freedom,
     effective_sample_size,
@@ -22,6 +24,7 @@ from vividowl.core.simulate.device import Device, simulate
 from vividowl.core.verdict.comparison import compare
 from vividowl.core.verdict.conditions import Conditions
 from vividowl.core.verdict.parts import Side
+from vividowl.words import sentence
 
 
 def test_published_end_gauge_example():
@@ -89,3 +92,18 @@ def test_a_constant_has_no_spread():
 def test_one_sample_has_no_spread():
     with refuses(NotEnoughData, match="two samples"):
         effective_sample_size(np.array([1.0]))
+
+
+def test_a_shops_own_half_widths_go_over_the_usual_ones_and_nothing_else_does():
+    assert checked_tolerances({"room_k": 0.2}) == replace(Tolerances(), room_k=0.2)
+    with refuses(OutOfRange) as found:
+        checked_tolerances({"rooms": 0.2})
+    assert (found.value.field, "room_k" in sentence(found.value.remedy)) == ("rooms", True)
+    for value in (-0.1, 1e6, math.nan):
+        with refuses(OutOfRange, "allowed"):
+            checked_tolerances({"room_k": value})
+
+
+def test_no_contributions_have_no_freedom():
+    with refuses(NotEnoughData, "No uncertainty to combine"):
+        effective_degrees_of_freedom([])

@@ -10,6 +10,8 @@ from vividowl.core.reading.reading import read_trace
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Trace
 
+pytestmark = pytest.mark.long
+
 DEVICES = 60
 OPTIONS = (
     Option("clean", "", (Action.CLEAN,)),

@@ -144,6 +144,7 @@ def test_without_power_or_step_the_reason_is_told():
         fit_response(loaded, find_load(loaded))
 
 
+@pytest.mark.long
 def test_the_fast_part_meets_the_eigenvalues_of_other_equations():
     batch = random_batch(6, 21)
     runs = run(batch, load_s=700.0, settle=False)

@@ -96,3 +96,10 @@ def test_twenty_watts_less_on_graphics_cool_the_processor():
     # handbook/temperature.md: a shared cooler couples both; here by 20 W times 0.27 K/W.
     hot, cool = (read_trace(coupled_log(((40, g),)), 23.0).die.mean for g in (80, 60))
     assert hot - cool == pytest.approx(20 * CG, abs=0.3)
+
+
+def test_a_chip_that_cools_while_it_works_has_no_resistance():
+    # A rise that falls with the own power cannot be a resistance, whatever the least squares say.
+    states = [State(40, 5, 5.0, 20.0), State(5, 75, 50.0, 5.0), State(40, 75, 20.0, 20.0)]
+    with refuses(NotEnoughData, "cannot be told apart"):
+        couple(states)

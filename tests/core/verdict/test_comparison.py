@@ -201,6 +201,7 @@ def test_spelling_is_not_a_difference():
     assert found["load"].bearing is Bearing.SAME
 
 
+@pytest.mark.long
 def test_false_claims_and_missed_gains_stay_rare(mild):
     # Pairs of simulated runs: no difference but the room, and a true gain of 3 K at 40 W. The fan is fixed: an
     # automatic one gives part of the gain away as quiet.

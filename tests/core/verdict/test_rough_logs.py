@@ -16,6 +16,8 @@ from vividowl.core.verdict.comparison import compare
 from vividowl.core.verdict.verdicts import Verdict
 from vividowl.words import sentence, sentences
 
+pytestmark = pytest.mark.long
+
 SEED, N = 60_606, 14
 SAMPLE = ("steady", "game", "empty cells")
 

@@ -7,6 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
 from enum import StrEnum
+from statistics import linear_regression
 
 from vividowl.core.materials.kinds import CATALOGUE, Material
 from vividowl.core.quantities.errors import CoreError, NotEnoughData, require_range
@@ -136,12 +137,10 @@ def fit_drift(
         )
     require_range("power", power, "W", 0.1, 2000.0)
     months, values = [m for m, _ in visits], [r for _, r in visits]
-    mean_m, mean_r = sum(months) / len(months), sum(values) / len(values)
-    spread = sum((m - mean_m) ** 2 for m in months)
-    if spread <= 0:
+    if min(months) == max(months):
         raise NotEnoughData(say("life-visits-one-day"), field="visits", remedy=say("life-measure-again-at-next-visit"))
-    slope = sum((m - mean_m) * (r - mean_r) for m, r in visits) / spread
+    slope, at_first = linear_regression(months, values)
     allowed = (limit_c - room_c) / power
-    now = start if start is not None else mean_r + slope * (months[-1] - mean_m)
+    now = start if start is not None else at_first + slope * months[-1]
     left = (allowed - now) / slope if slope > 0 else None
     return Drift(slope, max(0.0, left) if left is not None and left <= 120.0 else None)

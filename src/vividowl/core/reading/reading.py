@@ -113,7 +113,7 @@ def read_trace(
     limit_c: temperature limit of the device [degC], None when not known
     chosen: settled window set by hand, from and to [s], None to find it
     returns: Reading; what cannot be computed is None in it
-    raises: NotEnoughData without a die temperature where figures are taken from, OutOfRange for a window outside the log
+    raises: NotEnoughData without a die temperature where figures are taken from, OutOfRange for a window outside
     source: as the parts
     """
     phases = find_phases(trace)
