@@ -1,6 +1,6 @@
 """Step lists, sights, mishaps, waits, first power-on and times."""
 
-from dataclasses import fields
+from dataclasses import fields, replace
 
 import pytest
 from tests.bench_jobs import ALLOY, PASTE, PLACES, SHEET
@@ -270,3 +270,27 @@ def test_a_dose_reads_well():
     assert sentence(dose_words(0.0812, 31.4)) == "0.081 g (31 µL)"
     assert sentence(dose_words(None, 31.4)) == "31 µL"
     assert dose_words(None, None) == ""
+
+
+@pytest.mark.parametrize("clean", [True, False])
+def test_a_device_without_a_fan_has_none_to_flick_or_to_clean(clean):
+    work = replace(PASTE, clean=clean)
+    fanless = make_steps("laptop", work, [], 50, fanless=True)
+    assert not any("fan_free" in s.acts or "fan" in s.id for s in fanless)
+    assert any("fan_free" in s.acts for s in make_steps("laptop", work, [], 50))
+
+
+def test_a_shim_is_laid_on_paste_or_glued_as_the_plan_says():
+    def said(bond):
+        shim = PlannedPart("memory", "copper_shim", "copper shim", "1 piece", "", 0, bond=bond)
+        return [sentence(s.text) for s in make_steps("laptop", Work((shim,)), PLACES, 50) if s.part == 0]
+
+    assert "paste that does not conduct on both its faces" in " ".join(said("paste"))
+    assert " ".join(said("glue")).startswith("Glue the shim")
+
+
+@pytest.mark.parametrize(("field", "value"), [("shows", "film"), ("asks", "mood"), ("acts", ("polished",))])
+def test_a_step_that_asks_or_shows_what_there_is_not_is_refused(field, value):
+    with refuses(CoreError) as found:
+        check_step(replace(BenchStep("own_1", "clean", "Look again"), **{field: value}))
+    assert found.value.field == field

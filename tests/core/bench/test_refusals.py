@@ -1,10 +1,13 @@
 """Commands that cannot be: each is refused with the field, and the state stays what it was."""
 
+from dataclasses import replace
+
 import pytest
 from tests.bench_jobs import FINE, PLACES, Hand
 from tests.said import refuses, said_by
 
 from vividowl.core.bench.fasteners import PLACES_MOST, Place
+from vividowl.core.bench.log.close import blockers
 from vividowl.core.bench.log.decide import STEPS_MOST
 from vividowl.core.bench.log.events import BenchRefused, check_event
 from vividowl.core.bench.log.evolve import evolve
@@ -12,7 +15,7 @@ from vividowl.core.bench.log.log import BenchLog, grown
 from vividowl.core.bench.log.stored import TEXT_MOST, step_from
 from vividowl.core.bench.steps.vocabulary import BenchStep, measured
 from vividowl.core.quantities.errors import CoreError
-from vividowl.words import told
+from vividowl.words import sentence, told
 
 OWN = told(BenchStep("own_1", "clean", "Look again", own=True))
 
@@ -35,6 +38,10 @@ def refused(hand, kind, **data):
         ("cleaned", "step_added", {"step": {**OWN, "id": "cleaned"}}, "done_already", "this id"),
         ("cleaned", "step_added", {"step": OWN, "after": "nowhere"}, "missing", "nowhere"),
         ("cleaned", "place_added", {"place": told(PLACES[0])}, "done_already", "on the map"),
+        ("cleaned", "place_changed", {"place": told(replace(PLACES[0], id="nowhere"))}, "missing", "no such place"),
+        ("cleaned", "place_removed", {"place": "nowhere"}, "missing", "no such place"),
+        ("cleaned", "explained", {"place": "fan", "words": "thread is torn"}, "plug_open", "plug"),
+        ("power_off", "explained", {"place": "c0", "words": "thread is torn"}, "done_already", "explain"),
         ("cleaned", "wait_ended", {"wait": "nobody's"}, "missing", "no such wait"),
         ("cleaned", "checked", {"of": "nothing", "words": "looked with the loupe"}, "missing", "nothing of this kind"),
         ("cleaned", "photo", {"photo": "p1", "what": "selfie"}, "invalid", "before, after"),
@@ -80,6 +87,19 @@ def test_a_mishap_that_bars_power_bars_it_until_it_is_checked():
     hand.do("checked", of=lost.id, words="looked for it and took it out")
     hand.do("power_on", results=FINE)
     assert "power_on_ok" in hand.state.facts
+
+
+def test_a_place_that_is_in_its_hole_can_be_drawn_anew_and_wiped_off():
+    hand = Hand().until("power_off")
+    hand.do("place_changed", place=told(replace(PLACES[0], length_mm=7.0)))
+    assert hand.state.places[PLACES[0].id].length_mm == 7.0
+    hand.do("place_removed", place=PLACES[0].id)
+    assert PLACES[0].id not in hand.state.places
+
+
+def test_a_list_that_has_not_begun_keeps_its_job_open():
+    (blocker,) = blockers(BenchLog().state, Hand().at)
+    assert sentence(blocker.remedy).startswith("Begin it")
 
 
 @pytest.mark.parametrize(

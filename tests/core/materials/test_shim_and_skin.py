@@ -163,3 +163,21 @@ def test_a_free_cover_gives_off_what_a_warm_plate_of_the_reference_library_does(
 def test_what_cannot_be_is_refused_with_its_limit(call, text):
     with refuses(CoreError, match=text):
         call()
+
+
+def test_a_pad_that_is_no_thicker_than_its_gap_presses_nothing_out():
+    assert cover_bulge_mm(10.0, 0.0, "aluminium", 1.0, 200.0) == 0.0
+    assert cover_bulge_mm(0.0, 0.25, "aluminium", 1.0, 200.0) == 0.0
+
+
+def test_a_pad_over_all_of_the_cover_has_no_fin_around_it():
+    area = 20_000.0
+    whole = cover_resistance("plastic", 1.5, area, area, "desk")
+    assert whole == pytest.approx(1.0 / (PLACEMENTS["desk"] * area * 1e-6))
+
+
+def test_a_battery_at_the_pad_gets_the_pads_rise_and_one_far_away_on_plastic_next_to_none():
+    near, far = (skin_temperature(4.0, 25, "plastic", 0.3, 400_000, 1500, "desk", battery_mm=mm) for mm in (0.0, 300.0))
+    assert near.battery_c == pytest.approx(near.high_c, abs=0.1)
+    assert far.battery_c == pytest.approx(25.0, abs=0.5)
+    assert cover_resistance("plastic", 0.3, 400_000, 1500, "desk") > 0

@@ -5,6 +5,7 @@ from dataclasses import replace
 import pytest
 from tests.said import refuses
 
+from vividowl.core.materials.kinds import material
 from vividowl.core.plan.cover import cover_pad, cover_paths, cover_skin
 from vividowl.core.plan.facts import facts_of
 from vividowl.core.plan.gates import plan_gates
@@ -221,3 +222,25 @@ def test_a_pad_that_lifts_stops_where_pads_are_planned_and_putty_does_not():
     assert rules(Inspection(gaps=(heavy,)), [Action.PADS]) == {"pad_too_thick"}
     assert rules(Inspection(gaps=(heavy,), gap_filler="putty"), [Action.PADS]) == set()
     assert rules(Inspection(gaps=(heavy,)), [Action.CLEAN]) == set()
+
+
+def test_a_cover_of_which_only_the_pad_is_known_is_taken_as_it_is():
+    found = check_inspection(replace(Inspection(), cover=replace(COVER, gap_mm=None, battery_mm=None)))
+    assert found.cover is not None
+    assert cover_pad(found) is None
+    # The gap is then the usual one, so the path is nearly that of one that was measured.
+    assert cover_paths(found) == pytest.approx(cover_paths(replace(Inspection(), cover=COVER)), rel=0.3)
+
+
+def test_an_interface_that_is_rated_below_the_die_is_stopped_and_one_that_is_not_goes():
+    on_it = [Action.CLEAN, Action.REPASTE]
+    weak = replace(material("paste_soft"), service_c=90.0)
+    assert "service_temperature" in rules(Inspection(), on_it, "paste_soft", material=weak, hottest_c=97.0)
+    assert "service_temperature" not in rules(Inspection(), on_it, "paste_soft", material=weak, hottest_c=80.0)
+    assert "service_temperature" not in rules(Inspection(), on_it, "paste_soft", material=weak)
+
+
+def test_paste_where_only_a_pad_bridges_the_gap_is_stopped():
+    assert rules(Inspection(), [Action.CLEAN, Action.PADS], "paste_soft", paste_over_gap=True) - rules(
+        Inspection(), [Action.CLEAN, Action.PADS], "paste_soft"
+    )

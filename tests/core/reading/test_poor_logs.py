@@ -6,7 +6,7 @@ import numpy as np
 import pytest
 from tests.said import refuses
 
-from vividowl.core.quantities.errors import NotEnoughData
+from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
 from vividowl.core.reading.findings import findings
 from vividowl.core.reading.reading import read_trace
 from vividowl.core.response.cooldown import fit_cool_down
@@ -165,3 +165,39 @@ def test_a_column_called_like_a_die_that_jumps_with_the_load_is_its_power(mild):
         None,
         None,
     ]
+
+
+def activity(trace, watts):
+    return with_only(trace, cpu_power=watts, cpu_temperature=40.0 + 0.5 * watts)
+
+
+def test_a_burst_before_and_after_the_load_is_no_part_of_it(whole):
+    watts = np.full(len(whole.time_s), 5.0)
+    for from_s, to_s in ((20, 24), (100, 500), (560, 566)):
+        watts[from_s:to_s] = 60.0
+    load = find_load(activity(whole, watts))
+    assert (load.onset_s, load.end_s) == (pytest.approx(100, abs=2), pytest.approx(499, abs=2))
+
+
+def test_a_chip_logged_alone_has_the_total_as_its_power_and_none_without(whole):
+    die = whole.channels[Role.CPU_TEMPERATURE]
+    total = with_only(whole, cpu_temperature=die, total_power=whole.channels[Role.CPU_POWER])
+    late = whole.time_s > 300
+    by_hand = (die[late] - 24).mean() / whole.channels[Role.CPU_POWER][late].mean()
+    found = chip_resistances(total, find_phases(total), 24.0, late)
+    assert found.cpu == pytest.approx(float(by_hand), rel=0.02)
+    unknown = with_only(whole, cpu_temperature=die)
+    nothing = chip_resistances(unknown, find_phases(unknown), 24.0, late)
+    assert (nothing.cpu, nothing.gpu) == (None, None)
+
+
+@pytest.mark.parametrize(("from_s", "to_s"), [(100.0, 105.0), (-5.0, 100.0), (100.0, 5000.0), (float("nan"), 200.0)])
+def test_a_window_that_is_none_is_refused_with_what_is_allowed(from_s, to_s, whole):
+    with refuses(OutOfRange) as found:
+        read_trace(whole, 24, chosen=(from_s, to_s))
+    assert found.value.field == "window"
+
+
+def test_a_room_at_the_limit_says_nothing_of_watts(whole):
+    said = " ".join(sentence(words) for words in findings(read_trace(whole, 24), 24, limit_c=25.0))
+    assert "can hold" not in said

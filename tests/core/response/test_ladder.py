@@ -123,3 +123,27 @@ def test_rungs_told_in_different_ways_are_not_set_against_each_other():
     before = build_ladder(75, 25, 50, exhaust_c=49, response=told_by_log(0.3, 0.5, 0.2))
     after = build_ladder(74, 25, 50, response=told_by_log(0.3, 0.5, 0.2))
     assert culprit(before, after) is None
+
+
+def test_two_ladders_without_a_rung_in_common_name_nothing():
+    whole = build_ladder(80, 25, None)
+    assert culprit(whole, whole) is None
+    assert culprit(whole, build_ladder(95, 25, 50, heatsink_c=65)) is None
+
+
+def test_a_boundary_that_both_responses_share_parts_the_rise():
+    boundary = common_boundary(RESPONSE, RESPONSE)
+    parted = build_ladder(95, 25, 50, response=RESPONSE, boundary_s=boundary)
+    part, u = RESPONSE.soon(boundary)
+    assert [r.name for r in parted.rungs] == ["behind", "interface"]
+    assert parted.rungs[-1].drop_k == pytest.approx(part * 50)
+    assert u > 0
+    spread = Response(
+        tuple(Term(0.2, tau, 0.02, 1.0) for tau in (1.0, 1.5, 2.2, 3.3, 5.0, 7.5, 11.0, 17.0, 25.0)),
+        4.0,
+        (40.0,) * 9,
+        0.3,
+        0.02,
+        0.03,
+    )
+    assert common_boundary(spread, spread) is None

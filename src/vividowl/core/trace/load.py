@@ -40,7 +40,7 @@ class LoadPhase:
     signal: str
 
 
-def _activity(trace: Trace) -> tuple[Series, str] | None:
+def _activity(trace: Trace) -> tuple[Series, str]:
     """The signal that tells load from idle best: power, then utilisation, then the die itself. A cell that was left
     empty is neither load nor idle: it is bridged."""
     power = trace.power
@@ -62,12 +62,9 @@ def find_load(trace: Trace) -> LoadPhase:
     formula: the signal crosses half way between idle and the usual load and stays there
     source: common practice, no source
     """
-    found = _activity(trace)
+    raw, name = _activity(trace)
     time = trace.time_s
     start, end = float(time[0]), float(time[-1])
-    if found is None:
-        return LoadPhase(start, start, end, False, "nothing")
-    raw, name = found
     values = smooth(raw, max(1, round(3.0 / max(trace.interval_s, 0.05))))
     # Idle may be a blink in a long log, so the lowest ten seconds count; one lost sample does not.
     low = float(np.nanmin(smooth(raw, max(1, round(10.0 / max(trace.interval_s, 0.05))))))
@@ -178,10 +175,9 @@ def find_pauses(trace: Trace, load: LoadPhase) -> tuple[tuple[float, float], ...
 
 def _paused(trace: Trace, load: LoadPhase) -> Mask:
     inside = (trace.time_s >= load.onset_s) & (trace.time_s <= load.end_s)
-    found = _activity(trace)
-    if found is None or found[1] == "die temperature":
+    signal, name = _activity(trace)
+    if name == "die temperature":
         return np.zeros(len(inside), dtype=np.bool_)
-    signal = found[0]
     return inside & np.asarray(signal < DIP_BELOW * float(np.nanmedian(signal[inside])), dtype=np.bool_)
 
 
