@@ -1,6 +1,8 @@
 """The pages name files, modules and tests that are there; modules keep their size."""
 
 import re
+import runpy
+from datetime import date
 from pathlib import Path
 
 import pytest
@@ -69,3 +71,13 @@ def test_modules_and_folders_keep_their_size():
         assert len(path.read_text(encoding="utf-8").splitlines()) <= LONGER.get(name, 300), name
     for folder in (p for p in source.rglob("*") if p.is_dir() and "versions" not in p.parts):
         assert len(list(folder.glob("*.py"))) <= 17, folder
+
+
+def test_figures_of_earlier_days_stay_when_it_is_measured_anew():
+    with_run = runpy.run_path(str(ROOT / "bench" / "__main__.py"), run_name="measured")["with_run"]
+    page = with_run("# Performance\n\nWhat is said.\n", date(2026, 1, 1), {"reading": "a 1\nb 2", "fuzz": "none lost"})
+    again = with_run(page, date(2026, 1, 2), {"reading": "a 3"})
+    assert again.startswith("# Performance\n\nWhat is said.\n")
+    assert again.index("### 2026-01-02") < again.index("a 3") < again.index("### 2026-01-01") < again.index("a 1\nb 2")
+    assert "a 3" not in with_run(again, date(2026, 1, 2), {"reading": "a 4"})
+    assert "none lost" in with_run(again, date(2026, 1, 1), {"reading": "a 5"})

@@ -86,7 +86,7 @@ def planned(workshop, owner):  # noqa: F811
         job = intake.create_job(workshop, owner, {**FIELDS, "age_months": 40}).job.id
         measure.save_run(workshop, owner, job, "before", 0, RUN)
         upload(workshop, owner, job, "before", log_bytes(HOT, seed=seed))
-        view = planning.save_findings(workshop, owner, job, 0, "cooler", {**SAFE, **found})
+        view = planning.save_inspection(workshop, owner, job, 0, "cooler", {**SAFE, **found})
         planning.choose(workshop, owner, job, view.plan.version, key)
         return job
 
@@ -287,7 +287,7 @@ def test_a_finding_that_was_changed_by_hand_since_stays(workshop, owner, tablet)
     tablet.do("found", part="fins", seen="felt")
     view = planning.get_plan(workshop, owner, tablet.job)
     found = {**told(view.inspection), "dust": "none"}
-    planning.save_findings(workshop, owner, tablet.job, view.plan.version, "cooler", found)
+    planning.save_inspection(workshop, owner, tablet.job, view.plan.version, "cooler", found)
     tablet.do("undo")
     assert planning.get_plan(workshop, owner, tablet.job).inspection.dust == "none"
 
@@ -552,7 +552,7 @@ def test_alloy_is_not_laid_while_a_gate_stands_against_it(workshop, owner, plann
     tablet = Tablet(workshop, owner, job).until("apply_cpu_die_gallium_alloy_0")
     version = planning.get_plan(workshop, owner, job).plan.version
     # Somebody looks closer, and writes it into Plan rather than at the bench.
-    planning.save_findings(workshop, owner, job, version, "cooler", {**SAFE, **safe, "aluminium_near": "yes"})
+    planning.save_inspection(workshop, owner, job, version, "cooler", {**SAFE, **safe, "aluminium_near": "yes"})
     refused = tablet.do("step_done", step="apply_cpu_die_gallium_alloy_0", after_min=20, breach="it was on already")
     assert refused.refusal["reason"] == "gate_open"
     assert "Aluminium stands beside the contact" in refused.refusal["detail"]

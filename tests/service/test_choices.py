@@ -32,7 +32,7 @@ def test_each_kind_is_there_by_its_product_or_by_its_typical_values(workshop, ow
 
 def test_what_is_taken_keeps_its_promise_when_shelf_and_values_change(workshop, owner, before_only):  # noqa: F811
     product = shelf.save_product(workshop, owner, None, 0, PASTE).products[0].product
-    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", SAFE)
+    view = planning.save_inspection(workshop, owner, before_only, 0, "cooler", SAFE)
     taken = planning.choose(workshop, owner, before_only, view.plan.version, "repaste:Grey Heron 11").plan.chosen
     worse = {"conductivity": {"value": 1.0, "source": "measured", "note": ""}}
     shelf.save_product(workshop, owner, product.id, 1, {**PASTE, "own": worse, "price_cents": 9000})
@@ -57,7 +57,7 @@ def test_a_kinds_own_value_holds_for_its_products_unless_they_have_their_own(wor
 
 def test_a_life_and_a_service_temperature_of_ones_own_have_their_effect(workshop, owner, before_only):  # noqa: F811
     shelf.save_product(workshop, owner, None, 0, PASTE)
-    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", SAFE)
+    view = planning.save_inspection(workshop, owner, before_only, 0, "cooler", SAFE)
     usual = option(view, "repaste:Grey Heron 11")
     assert usual.life_months == 24
     assert "service_temperature" not in {g.rule for g in usual.gates}
@@ -75,7 +75,7 @@ def test_a_life_and_a_service_temperature_of_ones_own_have_their_effect(workshop
 def test_expired_and_empty_lots_do_not_count_as_stock(workshop, owner, before_only):  # noqa: F811
     product = shelf.save_product(workshop, owner, None, 0, PASTE).products[0].product
     shelf.add_lot(workshop, owner, product.id, lot("OLD", expires_on=DAY))
-    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", SAFE)
+    view = planning.save_inspection(workshop, owner, before_only, 0, "cooler", SAFE)
     assert option(view, "repaste:Grey Heron 11").stock == "short"
     shelf.add_lot(workshop, owner, product.id, lot("NEW"))
     part = option(planning.get_plan(workshop, owner, before_only), "repaste:Grey Heron 11").parts[0]
@@ -86,13 +86,13 @@ def test_an_opened_lot_is_used_before_a_sealed_one(workshop, owner, before_only)
     product = shelf.save_product(workshop, owner, None, 0, PASTE).products[0].product
     shelf.add_lot(workshop, owner, product.id, lot("A-SEALED"))
     shelf.add_lot(workshop, owner, product.id, {**lot("Z-OPEN"), "opened_on": DAY})
-    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", SAFE)
+    view = planning.save_inspection(workshop, owner, before_only, 0, "cooler", SAFE)
     assert option(view, "repaste:Grey Heron 11").parts[0].lot == "Z-OPEN"
 
 
 def test_bad_pads_go_with_every_repaste(workshop, owner, before_only):  # noqa: F811
     shelf.save_product(workshop, owner, None, 0, PADS)
-    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", {**SAFE, "pads_state": "bad"})
+    view = planning.save_inspection(workshop, owner, before_only, 0, "cooler", {**SAFE, "pads_state": "bad"})
     assert all("new pads" in w for w in words(view) if w.startswith("clean, "))
     (die, pads) = option(view, "repaste:paste, soft").parts
     assert (pads.amount, sentence(pads.lacks)) == (None, "Measure the gaps first.")

@@ -48,7 +48,7 @@ def test_without_a_reading_it_says_what_is_missing(workshop, owner):  # noqa: F8
 def test_a_reading_becomes_a_priced_stocked_plan(workshop, owner, before_only):  # noqa: F811
     product = shelf.save_product(workshop, owner, None, 0, PASTE).products[0].product
     shelf.add_lot(workshop, owner, product.id, lot())
-    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", SAFE)
+    view = planning.save_inspection(workshop, owner, before_only, 0, "cooler", SAFE)
     best = view.options[0]
     assert best.kind in ("paste_soft", "paste_stiff", "phase_change_sheet", "phase_change_paste")
     taken = option(view, "repaste:Grey Heron 11")
@@ -81,7 +81,7 @@ def test_a_stop_cannot_be_taken_and_an_acknowledgement_holds_the_fit(workshop, o
     assert view.options[-1].key == alloy
     with refuses(Refused, match="is not known yet"):
         planning.choose(workshop, owner, before_only, 0, alloy)
-    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", {**SAFE, "cold_plate": "copper"})
+    view = planning.save_inspection(workshop, owner, before_only, 0, "cooler", {**SAFE, "cold_plate": "copper"})
     view = planning.choose(workshop, owner, before_only, view.plan.version, alloy)
     job = intake.get_job(workshop, owner, before_only)
     assert [(g.rule, g.stage) for g in job.gates] == [("alloy_on_copper", "plan")]
@@ -92,7 +92,9 @@ def test_a_stop_cannot_be_taken_and_an_acknowledgement_holds_the_fit(workshop, o
     job = intake.get_job(workshop, owner, before_only)
     assert (job.stage, job.gates[0].acknowledged_by) == ("open", "Ada")
     # Aluminium is found after the decision: it is a stop again, and the fit cannot be closed over it.
-    planning.save_findings(workshop, owner, before_only, view.plan.version, "cooler", {**SAFE, "aluminium_near": "yes"})
+    planning.save_inspection(
+        workshop, owner, before_only, view.plan.version, "cooler", {**SAFE, "aluminium_near": "yes"}
+    )
     with refuses(Refused, match="destroys aluminium"):
         fit.save_fit(workshop, owner, before_only, job.job.version, cleaned=["fins"], note="", done=True)
 
@@ -109,7 +111,7 @@ def test_leaving_it_alone_leads_to_the_hand_over_without_an_after(workshop, owne
 
 
 def test_after_is_laid_over_the_prediction(workshop, owner, before_only):  # noqa: F811
-    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", SAFE)
+    view = planning.save_inspection(workshop, owner, before_only, 0, "cooler", SAFE)
     planning.choose(workshop, owner, before_only, view.plan.version, "repaste:paste, stiff (diamond)")
     assert planning.get_plan(workshop, owner, before_only).outcome is None
     measure.save_run(workshop, owner, before_only, "after", 0, RUN)
@@ -128,7 +130,7 @@ def test_after_is_laid_over_the_prediction(workshop, owner, before_only):  # noq
 def test_the_decision_can_be_put_back_and_two_screens_do_not_write_over_each_other(workshop, owner, before_only):  # noqa: F811
     view = planning.choose(workshop, owner, before_only, 0, "clean")
     with refuses(Refused, match="changed meanwhile"):
-        planning.save_findings(workshop, owner, before_only, 0, "quieter", SAFE)
+        planning.save_inspection(workshop, owner, before_only, 0, "quieter", SAFE)
     back = planning.choose(workshop, owner, before_only, view.plan.version, None)
     assert back.plan.chosen is None
     assert intake.get_job(workshop, owner, before_only).stage == "plan"
@@ -146,7 +148,7 @@ def test_gaps_become_pads_or_putty_with_their_reason(workshop, owner, before_onl
         "together": True,
     }
     odd = {**gap, "target": "regulators", "how": "measured", "reading_mm": 0.3, "tolerance_mm": 0.15, "count": 2}
-    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", {**SAFE, "gaps": [gap, odd]})
+    view = planning.save_inspection(workshop, owner, before_only, 0, "cooler", {**SAFE, "gaps": [gap, odd]})
     assert [a.putty for a in view.gaps] == [False, True]
     pads = next(o for o in view.options if o.key.startswith("pads:"))
     assert [(p.kind, p.count) for p in pads.parts[1:]] == [("pad", 4), ("putty", 2)]
@@ -169,7 +171,7 @@ def test_a_warm_cover_is_a_stop_on_the_lap_and_to_acknowledge_on_a_dock(workshop
     rules = {}
     version = 0
     for place in ("lap", "dock"):
-        view = planning.save_findings(
+        view = planning.save_inspection(
             workshop, owner, before_only, version, "cooler", {**SAFE, "cover": cover, "place": place}
         )
         version = view.plan.version
@@ -199,7 +201,7 @@ def test_three_jobs_let_a_typical_value_follow(workshop, owner):  # noqa: F811
             scope.add(
                 Plan(
                     job_id=job,
-                    findings={},
+                    inspection={},
                     outcome={
                         "resistance": 0.6,
                         "resistance_u95": 0.02,
@@ -253,12 +255,14 @@ def test_a_cover_taken_for_a_dock_is_judged_anew_when_it_moves_to_the_lap(worksh
         "gap_tolerance_mm": 0.05,
         "battery_mm": 150.0,
     }
-    view = planning.save_findings(workshop, owner, before_only, 0, "cooler", {**SAFE, "cover": cover, "place": "dock"})
+    view = planning.save_inspection(
+        workshop, owner, before_only, 0, "cooler", {**SAFE, "cover": cover, "place": "dock"}
+    )
     view = planning.choose(workshop, owner, before_only, view.plan.version, "cover")
     at_dock = {g.severity for g in intake.get_job(workshop, owner, before_only).gates if g.rule == "skin_limit"}
     assert "stop" not in at_dock
     hot = {**cover, "pad_conductivity": 6.0}
-    planning.save_findings(
+    planning.save_inspection(
         workshop, owner, before_only, view.plan.version, "cooler", {**SAFE, "cover": hot, "place": "lap"}
     )
     gates = {g.rule: g.severity for g in intake.get_job(workshop, owner, before_only).gates}

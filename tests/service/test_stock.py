@@ -296,7 +296,7 @@ def test_a_handed_over_job_books_nothing(workshop, owner, job, paste, pads):  # 
     for act in (
         lambda: fit.add_item(workshop, owner, job, item(paste.id)),
         lambda: cutting.book(workshop, owner, job, pads.id, rows(), 0.2),
-        lambda: planning.save_findings(workshop, owner, job, 0, "cooler", {}),
+        lambda: planning.save_inspection(workshop, owner, job, 0, "cooler", {}),
         lambda: planning.add_note(workshop, owner, job, "levels", {"levels_db": "60"}),
     ):
         with refuses(Refused, match="handed over and is closed"):

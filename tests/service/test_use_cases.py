@@ -291,7 +291,7 @@ def test_a_reading_of_another_run_cannot_be_touched_through_this_one(workshop, o
 def test_a_record_lists_what_was_agreed_fitted_and_asked(workshop, owner):
     job = both_runs(workshop, owner)
     looked = {"cold_plate": "copper", "aluminium_near": "no", "parts_exposed": "yes", "insulation": "coat"}
-    planning.save_findings(workshop, owner, job, 0, "cooler", looked)
+    planning.save_inspection(workshop, owner, job, 0, "cooler", looked)
     fit.add_item(
         workshop,
         owner,

@@ -259,9 +259,9 @@ def test_products_that_cannot_be_are_refused_by_the_database(two_shops, database
 def test_a_job_has_one_plan_and_a_decision_has_its_time(two_shops, database):
     first, _, (job, _) = two_shops
     with database.session() as session:
-        Scope(session, first).add(Plan(job_id=job, findings={}, notes=[]))
+        Scope(session, first).add(Plan(job_id=job, inspection={}, notes=[]))
     with pytest.raises(IntegrityError), database.session() as session:
-        Scope(session, first).add(Plan(job_id=job, findings={}, notes=[]))
+        Scope(session, first).add(Plan(job_id=job, inspection={}, notes=[]))
     with pytest.raises(IntegrityError), database.session() as session:
         session.execute(text("UPDATE plan SET chosen = '{}'"))
 

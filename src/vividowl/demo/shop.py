@@ -153,7 +153,7 @@ def _play(
 
 
 def _decide(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story) -> None:
-    view = planning.save_findings(workshop, actor, job_id, 0, story.goal, story.found)
+    view = planning.save_inspection(workshop, actor, job_id, 0, story.goal, story.found)
     if story.choice:
         planning.choose(workshop, actor, job_id, view.plan.version, story.choice)
 

@@ -26,7 +26,7 @@ class Plan(Versioned, Base):
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
     shop_id: Mapped[uuid.UUID]
     job_id: Mapped[uuid.UUID] = mapped_column(unique=True)
-    findings: Mapped[dict[str, Any]] = mapped_column(default=dict)
+    inspection: Mapped[dict[str, Any]] = mapped_column(default=dict)
     goal: Mapped[Goal] = mapped_column(one_of(Goal, 20), default=Goal("cooler"))
     chosen: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
     chosen_by: Mapped[uuid.UUID | None]

@@ -96,8 +96,8 @@ def _seen(scope: Scope, job: Job, part: str, seen: str) -> dict[str, Any]:
         effect["cleaned"] = ["pads_checked"]
     changes = sight(part, seen).changes
     if changes:
-        plan = plan_row(scope, job.id, lock=True) or scope.add(Plan(job_id=job.id, findings={}, notes=[]))
-        before = stored_inspection(inspection_of(plan.findings, job))
+        plan = plan_row(scope, job.id, lock=True) or scope.add(Plan(job_id=job.id, inspection={}, notes=[]))
+        before = stored_inspection(inspection_of(plan.inspection, job))
         effect["was"] = {name: before[name] for name in changes}
         effect["is"] = dict(changes)
         _write(plan, job, changes)
@@ -105,8 +105,8 @@ def _seen(scope: Scope, job: Job, part: str, seen: str) -> dict[str, Any]:
 
 
 def _write(plan: Plan, job: Job, changes: Mapping[str, Any]) -> None:
-    found = {**stored_inspection(inspection_of(plan.findings, job)), **changes}
-    plan.findings = stored_inspection(check_inspection(inspection_of(found, job)))
+    found = {**stored_inspection(inspection_of(plan.inspection, job)), **changes}
+    plan.inspection = stored_inspection(check_inspection(inspection_of(found, job)))
 
 
 def _book(
@@ -164,7 +164,7 @@ def take_back(scope: Scope, actor: Actor, job: Job, effect: Mapping[str, Any]) -
     if effect.get("was"):
         plan = plan_row(scope, job.id, lock=True)
         if plan is not None:
-            now = stored_inspection(inspection_of(plan.findings, job))
+            now = stored_inspection(inspection_of(plan.inspection, job))
             back = {k: v for k, v in effect["was"].items() if now[k] == effect["is"][k]}
             if back:
                 _write(plan, job, back)

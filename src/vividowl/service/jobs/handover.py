@@ -51,7 +51,7 @@ class Record:
 def _proposal(workshop: Workshop, scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> NextService:
     fitted = list({m: None for m in (item_material(scope, i) for i in items) if m is not None})
     plan = plan_row(scope, job.id)
-    cold_plate = inspection_of(plan.findings if plan else {}, job).cold_plate
+    cold_plate = inspection_of(plan.inspection if plan else {}, job).cold_plate
     school = habits_of(scope.shop()).life_school
     return next_service(today, job.surroundings, fitted, school, cold_plate, drift_for(workshop, scope, job))
 

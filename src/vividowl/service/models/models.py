@@ -88,7 +88,7 @@ def save_from_job(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> ModelV
         row = model_for(scope, job)
         old = sheet_of(row) if row is not None else ModelSheet(job.maker.strip(), job.model.strip(), job.kind)
         plan = plan_row(scope, job.id)
-        found = inspection_of(plan.findings if plan else {}, job)
+        found = inspection_of(plan.inspection if plan else {}, job)
         steps, anchors = own_steps(state)
         sheet = replace(
             old,

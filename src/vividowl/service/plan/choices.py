@@ -62,9 +62,9 @@ def _outcome(plan: Plan, known: Known | None, reference_room_c: float) -> Outcom
 
 def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
     """The plan as the page sees it, computed anew from what is known now."""
-    plan = plan_row(scope, job.id) or Plan(version=0, findings={}, goal="cooler", chosen=None, outcome=None, notes=[])
-    found = inspection_of(plan.findings, job)
-    if not plan.findings:
+    plan = plan_row(scope, job.id) or Plan(version=0, inspection={}, goal="cooler", chosen=None, outcome=None, notes=[])
+    found = inspection_of(plan.inspection, job)
+    if not plan.inspection:
         found = with_model(scope, job, found)
     gaps = gap_rows(found)
     heights, shim = heights_of(found), shim_of(found)

@@ -21,7 +21,7 @@ _STORED = cattrs.Converter(forbid_extra_keys=False)
 
 
 def inspection_of(found: Mapping[str, Any], job: Job) -> Inspection:
-    """Stored findings as what inspection found; where nothing is stored, what the intake says of the place."""
+    """The stored inspection; where nothing is stored, what the intake says of the place."""
     if not found:
         usual = "hand" if job.kind == "handheld" else "desk"
         place = job.place if job.place != "unknown" else usual

@@ -50,7 +50,7 @@ def stored_inspection(found: Inspection) -> dict[str, Any]:
     return asdict(found)
 
 
-def save_findings(
+def save_inspection(
     workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, goal: str, found: Mapping[str, Any]
 ) -> PlanView:
     """Keep what was found and what is wanted; the options follow. What was chosen stays as it was taken."""
@@ -60,7 +60,7 @@ def save_findings(
         inspection = check_inspection(inspection_of({**stored_inspection(Inspection()), **found}, job))
         # What cannot be computed is refused here, before it is kept.
         cover_paths(inspection)
-        plan.findings, plan.goal = stored_inspection(inspection), Goal(goal)
+        plan.inspection, plan.goal = stored_inspection(inspection), Goal(goal)
         scope.session.flush()
         return plan_view(workshop, scope, job)
 
@@ -68,7 +68,7 @@ def save_findings(
 def _plan_for_writing(scope: Scope, job: Job, version: int) -> Plan:
     plan = plan_row(scope, job.id, lock=True)
     check_version(plan.version if plan else 0, version, say("planning-plan"))
-    return plan or scope.add(Plan(job_id=job.id, findings={}, notes=[]))
+    return plan or scope.add(Plan(job_id=job.id, inspection={}, notes=[]))
 
 
 def choose(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, key: str | None) -> PlanView:
@@ -93,8 +93,8 @@ def choose(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, ke
                 raise Refused("conflict", stop.reason, field="key", remedy=stop.remedy, reason="stopped")
             plan.chosen = _snapshot(option, view)
             plan.chosen_by, plan.chosen_at = actor.member_id, server_now()
-            if not plan.findings:
-                plan.findings = stored_inspection(view.inspection)
+            if not plan.inspection:
+                plan.inspection = stored_inspection(view.inspection)
         job.updated_at = server_now()
         scope.session.flush()
         note_outcome(workshop, scope, job)
@@ -143,7 +143,7 @@ def add_note(workshop: Workshop, actor: Actor, job_id: uuid.UUID, name: str, giv
     result = work(name, given)
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
-        plan = plan_row(scope, job.id, lock=True) or scope.add(Plan(job_id=job.id, findings={}, notes=[]))
+        plan = plan_row(scope, job.id, lock=True) or scope.add(Plan(job_id=job.id, inspection={}, notes=[]))
         if len(plan.notes) >= NOTES_MOST:
             raise Refused(
                 "conflict",
@@ -180,7 +180,7 @@ def chosen_gates(job: Job, plan: Plan | None) -> tuple[Gate, ...]:
     if plan is None or plan.chosen is None:
         return ()
     chosen = plan.chosen
-    found = inspection_of(plan.findings, job)
+    found = inspection_of(plan.inspection, job)
     skin = None
     if chosen["cover_watts"] is not None:
         # Judged anew: the same watts are another matter on a lap than on the dock that was named first.
@@ -201,7 +201,7 @@ def chosen_gates(job: Job, plan: Plan | None) -> tuple[Gate, ...]:
 
 def item_gates(job: Job, plan: Plan | None, kind: str, target: str) -> tuple[Gate, ...]:
     """Gates of one thing that is about to be fitted, whatever the plan says."""
-    found = inspection_of(plan.findings if plan else {}, job)
+    found = inspection_of(plan.inspection if plan else {}, job)
     over_gap = target in ("memory", "regulators", "inductors") and kind in DIE_KINDS
     return plan_gates(
         facts_of(

@@ -1,4 +1,4 @@
-"""Plan of a job: findings, options, the choice, what was worked out, and its cut sheets."""
+"""Plan of a job: inspection, options, the choice, what was worked out, and its cut sheets."""
 
 from __future__ import annotations
 
@@ -63,7 +63,7 @@ def save_plan(path: JobPath, body: PlanIn) -> PlanOut:
                 remedy=say("routes-measure-both-or-leave-both"),
             )
         found[f"{die}_die_mm"] = sides if sides[0] is not None else None
-    return _plan(planning.save_findings(workshop(), actor(), path.job_id, body.version, body.goal, found))
+    return _plan(planning.save_inspection(workshop(), actor(), path.job_id, body.version, body.goal, found))
 
 
 @api.post("/plan/choice", responses={200: PlanOut}, operation_id="choosePlan")

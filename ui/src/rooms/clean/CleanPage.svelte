@@ -18,9 +18,9 @@
   // The plan as it stood when the page was opened, and as it stands after each finding.
   let first = $state.raw<Plan | null>(null);
   let now = $state.raw<Plan | null>(null);
-  const findings = $derived((bench?.found ?? []).map((f) => `${f.id}`).join());
+  const seen = $derived((bench?.found ?? []).map((f) => `${f.id}`).join());
   $effect(() => {
-    void findings;
+    void seen;
     void load();
   });
 

@@ -140,7 +140,7 @@ class BenchState:
 
     @property
     def now_facts(self) -> frozenset[str]:
-        """Facts with those that the map and the findings tell."""
+        """Facts with those that the map and what was seen tell."""
         told = {PLUGS_OPEN} if plugs_open(self.places, self.out) else set()
         if any((f.part, f.seen) in ALUMINIUM for f in self.found.values()):
             told.add(ALUMINIUM_SEEN)
