@@ -12,7 +12,7 @@ import argparse
 import subprocess
 import sys
 from collections.abc import Mapping
-from datetime import date
+from datetime import date, datetime
 from pathlib import Path
 
 FOLDER = Path(__file__).parent
@@ -83,7 +83,7 @@ def main() -> None:
         print(f"{name} …", flush=True)
         found = measure(name, given.demo)
         print(found)
-        PAGE.write_text(with_run(PAGE.read_text("utf-8"), date.today(), {name: found}), "utf-8")
+        PAGE.write_text(with_run(PAGE.read_text("utf-8"), datetime.now().astimezone().date(), {name: found}), "utf-8")
 
 
 if __name__ == "__main__":

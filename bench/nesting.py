@@ -13,10 +13,10 @@ import numpy as np
 
 sys.path.insert(0, str(Path(__file__).parents[1]))
 
-from tests.core.materials.test_rectangles import library  # noqa: E402
+from tests.core.materials.test_rectangles import library
 
-from vividowl.core.materials.nesting import nest  # noqa: E402
-from vividowl.core.materials.pieces import Piece, Sheet  # noqa: E402
+from vividowl.core.materials.nesting import nest
+from vividowl.core.materials.pieces import Piece, Sheet
 
 
 def main(cases: int) -> None:
@@ -30,7 +30,8 @@ def main(cases: int) -> None:
         between = time.perf_counter()
         found = nest([Piece("p", w, h) for w, h in pieces], [Sheet(f"s{i}", 80, 80) for i in range(20)])
         their_s, ours_s = their_s + between - began, ours_s + time.perf_counter() - between
-        assert found.fits and theirs is not None
+        assert found.fits
+        assert theirs is not None
         ours_sheets, their_sheets = ours_sheets + len({p.sheet for p in found.placements}), their_sheets + theirs
     print(
         f"nesting, {cases} cuts: sheets opened {ours_sheets / their_sheets:.3f} of the library's two rules, "
