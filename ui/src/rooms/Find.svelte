@@ -59,8 +59,6 @@
 <style>
   ul {
     margin: var(--gap-3) 0 0;
-    padding: 0;
-    list-style: none;
   }
   button {
     display: grid;

@@ -31,10 +31,4 @@
   dd {
     margin: 0;
   }
-  kbd {
-    padding: 0 var(--gap-2);
-    border: var(--line) solid var(--edge);
-    border-radius: var(--round);
-    font: inherit;
-  }
 </style>

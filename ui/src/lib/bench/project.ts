@@ -4,6 +4,11 @@ import { actsOf, foresee } from './foresee';
 import type { Acts, BenchEvent, BenchState, PlaceRow, StepRow } from './state';
 import type { Bench, BenchWords, Guard, Place, Queued, Step, Wait } from './types';
 
+/** What holds on a bench; nothing where there is none yet. */
+export function factsOf(bench: Bench | null): ReadonlySet<string> {
+  return new Set(bench?.facts ?? []);
+}
+
 /** The first rule that the facts break, or null. One that no story lifts is told before one that a story does. */
 export function brokenGuard(guards: readonly Guard[], facts: ReadonlySet<string>): Guard | null {
   const broken = guards.filter((g) => g.needs.some((n) => !facts.has(n)) || g.bars.some((b) => facts.has(b)));
@@ -19,7 +24,7 @@ export function runningWait(step: Step, waits: readonly Wait[], now: number): Wa
 
 /** The step that makes a missing fact true, or takes a barring one away. */
 export function stepFirst(bench: Bench, guard: Guard, plugsOpenName: string): Step | null {
-  const facts = new Set(bench.facts);
+  const facts = factsOf(bench);
   const missing = guard.needs.filter((n) => !facts.has(n));
   const barring = guard.bars.filter((b) => facts.has(b));
   const open = bench.steps.filter((s) => !s.outcome);

@@ -88,10 +88,6 @@
     cursor: default;
   }
   kbd {
-    padding: 0 0.4em;
-    border: 1px solid currentcolor;
-    border-radius: 3px;
-    font: inherit;
     font-size: var(--size-0);
     line-height: 1.5;
   }

@@ -37,9 +37,6 @@
 <style>
   ol {
     display: flex;
-    margin: 0;
-    padding: 0;
-    list-style: none;
   }
   li {
     flex: 1 1 0;

@@ -219,9 +219,6 @@
     font-size: var(--size-3);
   }
   ul {
-    margin: 0;
-    padding: 0;
-    list-style: none;
     border-top: 2px solid var(--ink);
   }
   ul.none {
@@ -237,13 +234,6 @@
   }
   li > span {
     flex: 1;
-  }
-  kbd {
-    padding: 0 0.5em;
-    border: 1px solid currentcolor;
-    border-radius: 3px;
-    font: inherit;
-    font-weight: 700;
   }
   .said {
     margin: var(--gap-3) 0;

@@ -98,12 +98,7 @@
     transition: transform 1s linear !important;
   }
   .go kbd {
-    padding: 0 0.5em;
-    border: 1px solid currentcolor;
-    border-radius: 3px;
-    font: inherit;
     font-size: var(--size-1);
-    font-weight: 400;
   }
   .digits {
     align-self: center;

@@ -107,16 +107,9 @@
     text-align: left;
     cursor: pointer;
   }
-  kbd {
-    padding: 0 0.5em;
-    border: 1px solid currentcolor;
-    border-radius: 3px;
-    font: inherit;
-    font-weight: 700;
-  }
   ol {
-    margin: 0;
     padding-left: 2rem;
+    list-style: decimal;
     font-size: var(--size-3);
   }
   .check {

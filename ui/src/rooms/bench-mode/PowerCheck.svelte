@@ -108,11 +108,6 @@
 </div>
 
 <style>
-  ul {
-    margin: 0;
-    padding: 0;
-    list-style: none;
-  }
   li {
     display: flex;
     align-items: center;
@@ -190,6 +185,7 @@
   ol {
     margin: var(--gap-2) 0 0;
     padding-left: 1.5rem;
+    list-style: decimal;
   }
   ol li {
     display: list-item;

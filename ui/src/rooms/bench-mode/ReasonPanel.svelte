@@ -95,13 +95,6 @@
     font-size: var(--size-2);
     cursor: pointer;
   }
-  kbd {
-    padding: 0 0.5em;
-    border: 1px solid currentcolor;
-    border-radius: 3px;
-    font: inherit;
-    font-weight: 700;
-  }
   .own {
     display: flex;
     flex-wrap: wrap;

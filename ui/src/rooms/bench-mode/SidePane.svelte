@@ -82,9 +82,6 @@
     display: flex;
     flex-wrap: wrap;
     gap: var(--gap-3) var(--gap-5);
-    margin: 0;
-    padding: 0;
-    list-style: none;
   }
   .tray li {
     display: flex;
@@ -115,11 +112,5 @@
     border-radius: var(--round);
     font-size: var(--size-3);
     text-align: center;
-  }
-  kbd {
-    padding: 0 0.5em;
-    border: 1px solid currentcolor;
-    border-radius: 3px;
-    font: inherit;
   }
 </style>

@@ -47,9 +47,7 @@
     display: flex;
     flex-direction: column;
     height: 100%;
-    margin: 0;
     padding: var(--gap-2) 0;
-    list-style: none;
     border-right: 3px solid var(--ink);
     overflow: hidden;
   }

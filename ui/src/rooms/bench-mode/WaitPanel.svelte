@@ -116,13 +116,6 @@
     color: var(--soft);
     white-space: nowrap;
   }
-  kbd {
-    padding: 0 0.5em;
-    border: 1px solid currentcolor;
-    border-radius: 3px;
-    font: inherit;
-    font-weight: 700;
-  }
   .foot {
     display: flex;
     flex-wrap: wrap;

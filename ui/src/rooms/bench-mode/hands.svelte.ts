@@ -3,7 +3,7 @@
 import { parseNumber } from '../../lib/format';
 import { BenchJob, benchWords } from '../../lib/bench/bench.svelte';
 import { base, HOLD_MS, Lockout, move, type Does, type Input, type Sight, type State } from '../../lib/bench/machine';
-import { brokenGuard, runningWait, stepFirst } from '../../lib/bench/project';
+import { brokenGuard, factsOf, runningWait, stepFirst } from '../../lib/bench/project';
 import type { Guard, Step, Wait } from '../../lib/bench/types';
 import { waits } from '../../lib/bench/waits.svelte';
 import { go } from '../../lib/router.svelte';
@@ -57,11 +57,11 @@ export class Hands {
     this.step && !this.step.outcome ? runningWait(this.step, this.bench?.waits ?? [], waits.now) : null,
   );
   readonly running = $derived.by(() =>
-    (this.bench?.waits ?? []).filter((w) => !w.ended && new Date(w.due).getTime() > waits.now),
+    (this.bench?.waits ?? []).filter((w) => !w.ended && Date.parse(w.due) > waits.now),
   );
   readonly leave = $derived.by(() => `/jobs/${this.#id}/${this.step?.stage ?? 'close'}`);
   readonly guard = $derived.by(() =>
-    this.step && !this.step.outcome ? brokenGuard(this.step.guards, new Set(this.bench?.facts ?? [])) : null,
+    this.step && !this.step.outcome ? brokenGuard(this.step.guards, factsOf(this.bench)) : null,
   );
   readonly sight = $derived.by<Sight>(() => ({
     begun: this.bench?.begun != null,

@@ -110,8 +110,6 @@
   }
   ul {
     margin: var(--gap-5) 0 0;
-    padding: 0;
-    list-style: none;
     border-top: 2px solid var(--ink);
   }
   .foot {

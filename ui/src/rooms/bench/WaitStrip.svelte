@@ -40,8 +40,6 @@
   }
   ul {
     margin: var(--gap-1) 0 0;
-    padding: 0;
-    list-style: none;
   }
   a {
     display: grid;

@@ -48,8 +48,6 @@
   }
   ul {
     margin: var(--gap-2) 0 0;
-    padding: 0;
-    list-style: none;
   }
   li {
     padding: var(--gap-2) var(--gap-3);

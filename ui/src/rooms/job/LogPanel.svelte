@@ -174,8 +174,6 @@
 <style>
   .findings {
     margin: 0 0 var(--gap-3);
-    padding: 0;
-    list-style: none;
     font-size: var(--size-2);
   }
   .chosen,

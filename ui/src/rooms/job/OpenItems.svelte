@@ -88,11 +88,6 @@
     margin: var(--gap-5) 0 var(--gap-2);
     font-size: var(--size-2);
   }
-  ul {
-    margin: 0;
-    padding: 0;
-    list-style: none;
-  }
   li {
     position: relative;
     padding: var(--gap-1) 0 var(--gap-1) 1.5rem;

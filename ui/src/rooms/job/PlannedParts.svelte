@@ -84,10 +84,7 @@
     margin-bottom: var(--gap-2);
   }
   ul {
-    margin: 0;
-    padding: 0;
     border-top: 2px solid var(--ink);
-    list-style: none;
   }
   li {
     display: grid;

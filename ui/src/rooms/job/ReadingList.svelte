@@ -26,11 +26,6 @@
 {/if}
 
 <style>
-  ul {
-    margin: 0;
-    padding: 0;
-    list-style: none;
-  }
   li {
     display: grid;
     grid-template-columns: 5.5rem 1fr auto;

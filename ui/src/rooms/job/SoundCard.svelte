@@ -119,12 +119,6 @@
   dd {
     margin: 0;
   }
-  ul,
-  p {
-    margin: 0;
-    padding: 0;
-    list-style: none;
-  }
   .care {
     color: var(--care);
     font-weight: 620;

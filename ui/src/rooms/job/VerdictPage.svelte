@@ -59,8 +59,6 @@
 <style>
   .reasons {
     margin: var(--gap-2) 0 var(--gap-4);
-    padding: 0;
-    list-style: none;
     color: var(--soft);
     max-width: 46rem;
   }

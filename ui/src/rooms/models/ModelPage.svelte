@@ -252,8 +252,6 @@
     flex-wrap: wrap;
     gap: var(--gap-2) var(--gap-5);
     margin: var(--gap-3) 0 0;
-    padding: 0;
-    list-style: none;
   }
   .classes li {
     display: flex;
@@ -285,8 +283,8 @@
     font-size: var(--size-2);
   }
   .plain {
-    margin: 0;
     padding-left: 1.2rem;
+    list-style: disc;
   }
   section {
     margin-top: var(--gap-5);

@@ -128,9 +128,6 @@
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(19rem, 1fr));
     gap: var(--gap-5);
-    margin: 0;
-    padding: 0;
-    list-style: none;
   }
   a {
     display: grid;

@@ -74,11 +74,6 @@
   .plugs {
     border-top: 1px solid var(--edge);
   }
-  ul {
-    margin: 0;
-    padding: 0;
-    list-style: none;
-  }
   li {
     display: flex;
     align-items: center;

@@ -210,8 +210,6 @@
   }
   ol {
     margin: var(--gap-2) 0 0;
-    padding: 0;
-    list-style: none;
     border-top: 2px solid var(--ink);
   }
   li {

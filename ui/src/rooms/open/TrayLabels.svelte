@@ -66,9 +66,6 @@
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(20rem, 1fr));
     gap: 0;
-    margin: 0;
-    padding: 0;
-    list-style: none;
   }
   li {
     display: flex;

@@ -139,11 +139,6 @@
     margin: 0;
     font-weight: 620;
   }
-  ul {
-    margin: 0;
-    padding: 0;
-    list-style: none;
-  }
   footer {
     display: flex;
     align-items: center;

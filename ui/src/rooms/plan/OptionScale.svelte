@@ -173,11 +173,6 @@
     top: 4px;
     transform: translateX(-50%);
   }
-  ol {
-    margin: 0;
-    padding: 0;
-    list-style: none;
-  }
   li {
     border-bottom: 1px solid var(--rule);
   }

@@ -169,8 +169,6 @@
   }
   .notes ul {
     margin: var(--gap-2) 0 0;
-    padding: 0;
-    list-style: none;
   }
   .notes li {
     display: grid;

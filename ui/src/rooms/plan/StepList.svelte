@@ -35,8 +35,8 @@
     background: var(--care-tint);
   }
   ol {
-    margin: 0;
     padding-left: 1.6rem;
+    list-style: decimal;
   }
   li {
     padding: var(--gap-1) 0;

@@ -183,8 +183,6 @@
   }
   ul {
     margin: var(--gap-2) 0;
-    padding: 0;
-    list-style: none;
   }
   li {
     display: flex;

@@ -136,8 +136,8 @@
     margin-bottom: var(--gap-4);
   }
   ul {
-    margin: 0;
     padding-left: 1.2rem;
+    list-style: disc;
   }
   section {
     margin-bottom: var(--gap-5);

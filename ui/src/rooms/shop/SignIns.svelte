@@ -58,8 +58,6 @@
   }
   ul {
     margin: var(--gap-3) 0 0;
-    padding: 0;
-    list-style: none;
     border-top: 1px solid var(--rule);
   }
   li {

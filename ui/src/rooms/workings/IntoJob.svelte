@@ -62,11 +62,6 @@
 </Dialog>
 
 <style>
-  ul {
-    margin: 0;
-    padding: 0;
-    list-style: none;
-  }
   button {
     width: 100%;
     min-height: var(--target);

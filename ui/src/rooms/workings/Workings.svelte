@@ -100,11 +100,6 @@
   nav h2:first-child {
     margin-top: 0;
   }
-  ul {
-    margin: 0;
-    padding: 0;
-    list-style: none;
-  }
   li a {
     display: flex;
     align-items: center;
