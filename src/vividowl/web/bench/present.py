@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
-from typing import Any
+from collections.abc import Mapping, Sequence
 
+from vividowl.core.bench.fasteners import ScrewClass
 from vividowl.core.bench.log.events import BenchEvent
 from vividowl.core.bench.log.log import before
+from vividowl.core.bench.log.state import FoundState, Outcome
 from vividowl.core.quantities.words import Words, say
 from vividowl.service.bench import words as w
 from vividowl.service.bench.taking import Batch
@@ -66,7 +67,7 @@ def batch_out(batch: Batch) -> BatchOut:
     )
 
 
-def _step(view: StepView, outcome: Any) -> BenchStepOut:  # noqa: ANN401
+def _step(view: StepView, outcome: Outcome | None) -> BenchStepOut:
     own = {k: v for k, v in told(view.step).items() if k in BenchStepOut.model_fields and k != "asks"}
     return BenchStepOut(
         **own,
@@ -104,7 +105,7 @@ def _place(view: PlaceView, bench: BenchView) -> PlaceOut:
     )
 
 
-def classes_out(classes: Sequence[Any]) -> list[ScrewClassOut]:
+def classes_out(classes: Sequence[ScrewClass]) -> list[ScrewClassOut]:
     """Classes of screws."""
     return [ScrewClassOut.model_validate(c) for c in classes]
 
@@ -216,7 +217,7 @@ def bench_out(bench: BenchView) -> BenchOut:
     )
 
 
-def _found(f: Any) -> SeenOut:  # noqa: ANN401
+def _found(f: FoundState) -> SeenOut:
     sight = w.SIGHTS[f.part][f.seen]
     return SeenOut(
         id=f.id,
@@ -235,8 +236,8 @@ def _found(f: Any) -> SeenOut:  # noqa: ANN401
 def words_out() -> BenchWordsOut:
     """Words of the bench that do not change."""
 
-    def named(table: Any) -> list[NamedOut]:  # noqa: ANN401
-        return [NamedOut(name=k, words=v) for k, v in table.items()]
+    def named(table: Mapping[str, Words]) -> list[NamedOut]:
+        return [NamedOut(name=k, words=sentence(v)) for k, v in table.items()]
 
     return BenchWordsOut(
         sights=[

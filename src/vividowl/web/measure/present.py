@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Any
-
+from vividowl.core.reading.reading import Reading
 from vividowl.service.measure.runs import RunView
 from vividowl.service.measure.sounds import SoundView
 from vividowl.web.measure.schemas import (
@@ -28,7 +27,7 @@ from vividowl.web.measure.schemas import (
 from vividowl.words import sentence, sentences
 
 
-def reading_out(reading: Any) -> ReadingOut:  # noqa: ANN401
+def reading_out(reading: Reading) -> ReadingOut:
     """A reading, flat."""
     return ReadingOut(
         die_role=reading.die_role.value,

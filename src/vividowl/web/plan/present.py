@@ -6,6 +6,7 @@ import uuid
 from datetime import datetime
 from typing import Any
 
+from vividowl.core.plan.prediction import Interval
 from vividowl.core.quantities.words import listed, say
 from vividowl.service.plan.views import OptionView, PlanView
 from vividowl.service.workings.calculators import WORKINGS
@@ -26,9 +27,6 @@ from vividowl.web.plan.schemas import (
 )
 from vividowl.words import sentence
 
-_INTERVALS = ("resistance", "die_c", "gain_k", "watts", "gain_w", "noise_db")
-
-
 _OPTION_OWN = (
     "key",
     "words",
@@ -47,18 +45,22 @@ _OPTION_OWN = (
 )
 
 
-def _interval(found: Any) -> IntervalOut | None:  # noqa: ANN401
+def _interval(found: Interval | None) -> IntervalOut | None:
     return IntervalOut.model_validate(found) if found is not None else None
 
 
 def option_out(view: OptionView) -> OptionOut:
     """An option."""
     p = view.prediction
-    own: dict[str, Any] = {n: getattr(view, n) for n in _OPTION_OWN}
-    intervals: dict[str, Any] = {n: _interval(getattr(p, n)) for n in _INTERVALS}
+    own = {n: getattr(view, n) for n in _OPTION_OWN}
     return OptionOut(
         **own,
-        **intervals,
+        resistance=IntervalOut.model_validate(p.resistance),
+        die_c=IntervalOut.model_validate(p.die_c),
+        gain_k=IntervalOut.model_validate(p.gain_k),
+        watts=_interval(p.watts),
+        gain_w=_interval(p.gain_w),
+        noise_db=_interval(p.noise_db),
         actions=list(view.actions),
         noise_floor=p.noise_floor,
         gates=[PlanGateOut.model_validate(g) for g in view.gates],
@@ -92,7 +94,7 @@ def note_out(note: dict[str, Any]) -> WorkedOut:
 
 def _found(view: PlanView) -> FoundOut:
     found = view.inspection
-    own: dict[str, Any] = {n: getattr(found, n) for n in FoundOut.model_fields if hasattr(found, n)}
+    own = {n: getattr(found, n) for n in FoundOut.model_fields if hasattr(found, n)}
     own["gaps"] = [GapSpotOut.model_validate(g) for g in found.gaps]
     own["shim"] = ShimSpotOut.model_validate(found.shim) if found.shim else None
     own["cover"] = CoverSpotOut.model_validate(found.cover) if found.cover else None
