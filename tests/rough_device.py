@@ -284,8 +284,8 @@ def run(f: Fleet, p: Plan, seed: int) -> Session:
         felt = felt + (np.maximum(t["die"], t["gpu"]) - felt) * dt / 2.5
         if k % round(0.5 / dt) == 0:
             over = felt - (f.limit_c - 1.0)
-            integral = np.clip(integral + over * f.governor_gain * 0.5, 0.0, 0.85)
-            raw = np.clip(1.0 - integral - 0.015 * np.maximum(0.0, over), 0.12, 1.0)
+            integral = np.minimum(np.maximum(integral + over * f.governor_gain * 0.5, 0.0), 0.85)
+            raw = np.minimum(np.maximum(1.0 - integral - 0.015 * np.maximum(0.0, over), 0.12), 1.0)
             clamp = np.round(raw * 40.0) / 40.0  # the clock goes in steps
             power_wobble = 0.8 * power_wobble + rng.normal(0.0, 0.006, n)
         speed = fan.turn(felt, dt)
@@ -373,13 +373,13 @@ class Fan:
         if self.forced is not None:
             return self.share
         place = (felt - f.fan_start_c) / f.fan_span_k * FAN_STEPS
-        up = np.clip(np.floor(place), 0, FAN_STEPS).astype(int)
-        down = np.clip(np.floor(place + 0.09 * FAN_STEPS), 0, FAN_STEPS).astype(int)
+        up = np.minimum(np.maximum(np.floor(place), 0), FAN_STEPS).astype(int)
+        down = np.minimum(np.maximum(np.floor(place + 0.09 * FAN_STEPS), 0), FAN_STEPS).astype(int)
         self.since = self.since + dt
         wanted = np.where(up > self.step, up, np.where((down < self.step) & (self.since > 6.0), down, self.step))
         self.since = np.where(wanted != self.step, 0.0, self.since)
         self.step = wanted
-        level = np.where(f.smooth_fan, np.clip(place / FAN_STEPS, 0.0, 1.0), self.step / FAN_STEPS)
+        level = np.where(f.smooth_fan, np.minimum(np.maximum(place / FAN_STEPS, 0.0), 1.0), self.step / FAN_STEPS)
         goal = f.fan_low + (1.0 - f.fan_low) * level
-        self.share = self.share + np.clip(goal - self.share, -0.04 * dt, 0.06 * dt)
+        self.share = self.share + np.minimum(np.maximum(goal - self.share, -0.04 * dt), 0.06 * dt)
         return self.share

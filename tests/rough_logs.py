@@ -4,6 +4,7 @@ missing lines, gaps, empty cells, smoothing. And the classes of pairs by which v
 from __future__ import annotations
 
 from dataclasses import dataclass, replace
+from functools import lru_cache
 
 import numpy as np
 from tests.rough_device import KEPT_S, Fleet, Session, changed, fleet, hotter_interface, part, plan, run
@@ -178,6 +179,17 @@ def devices(kind: Kind, n: int, seed: int) -> Fleet:
     return f
 
 
+def _run(kind: Kind, f: Fleet, n: int, seed: int, side: int) -> Session:
+    p = plan(n, seed + 100 + side, kind.load, 60.0 * kind.minutes, warm_share=kind.warm)
+    return run(f, p, seed + 200 + 10 * side)
+
+
+@lru_cache(maxsize=4)
+def _usual_run(kind: Kind, n: int, seed: int, side: int, extra_k: float) -> Session:
+    base = devices(kind, n, seed)
+    return _run(kind, hotter_interface(base, extra_k) if extra_k else base, n, seed, side)
+
+
 def pairs(
     kind: Kind,
     n: int,
@@ -188,17 +200,18 @@ def pairs(
 ) -> list[Pair]:
     """Pairs of sessions of n devices; extra_k: what the interface costs more on each side [K]."""
     base = devices(kind, n, seed)
-    sides = []
-    for k in (0, 1):
-        f = (before, after)[k] or (hotter_interface(base, extra_k[k]) if extra_k[k] else base)
-        p = plan(n, seed + 100 + k, kind.load, 60.0 * kind.minutes, warm_share=kind.warm)
-        sides.append((run(f, p, seed + 200 + 10 * k), p))
+    # Whatever the logger, the device ran the same.
+    bare = replace(kind, name="", logger=Logger())
+    sides = [
+        _run(kind, f, n, seed, k) if f else _usual_run(bare, n, seed, k, extra_k[k])
+        for k, f in enumerate((before, after))
+    ]
     rng = np.random.default_rng(seed + 300)
     out = []
     for i in range(n):
-        truths = tuple(truth_of(s, i, 0.5 if kind.load == "game" else 0.2) for s, _ in sides)
+        truths = tuple(truth_of(s, i, 0.5 if kind.load == "game" else 0.2) for s in sides)
         rooms = tuple(round(float(t.room_c + rng.uniform(-0.5, 0.5)), 1) for t in truths)
-        logs = [log(s, i, seed + 1000 * (k + 1) + i, kind.logger) for k, (s, _) in enumerate(sides)]
+        logs = [log(s, i, seed + 1000 * (k + 1) + i, kind.logger) for k, s in enumerate(sides)]
         out.append(Pair(*logs, rooms, truths, float(base.limit_c[i]) if kind.held else None))  # type: ignore[arg-type]
     return out
 

@@ -1,40 +1,59 @@
 """The real application behind a real server, driven by Debian's Chromium."""
 
+import fcntl
 import os
 import shutil
 import threading
 import zlib
 
 import pytest
-from sqlalchemy import text
+from playwright.sync_api import expect
+from sqlalchemy import select, text
 from tests.logs import COOL, HOT, log_bytes
 
 from vividowl.demo.shop import load_demo
+from vividowl.host.cluster import Cluster
 from vividowl.host.serving import make_server, port_of
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore
+from vividowl.store.models import Job
 from vividowl.web.app import Settings, create_app
 
 
 @pytest.fixture(scope="session")
-def site(cluster, database, tmp_path_factory):
-    """Address of a server with the demo shop, in a database of its own."""
-    with database.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as admin:
-        admin.execute(text("CREATE DATABASE site"))
-    own = Database(cluster.url.replace("/vividowl", "/site"))
-    own.migrate()
-    workshop = Workshop(own, FileStore(tmp_path_factory.mktemp("files")))
-    load_demo(workshop)
-    app = create_app(workshop, Settings("browser test key", demo_sign_in=True))
+def demo_shop(run_folder, process, tmp_path_factory):
+    """A copy of the demo shop for this process. The process that comes first loads it; all others wait for that."""
+    cluster, files = Cluster(run_folder / "demo", throwaway=True), run_folder / "demo-files"
+    with (run_folder / "demo.lock").open("w") as lock:
+        fcntl.flock(lock, fcntl.LOCK_EX)
+        cluster.start()
+        if not files.exists():
+            loading = Database(cluster.url)
+            loading.migrate()
+            load_demo(Workshop(loading, FileStore(files)))
+            loading.close()
+        beside = Database(cluster.url.replace("/vividowl", "/postgres"))
+        with beside.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as admin:
+            admin.execute(text(f"CREATE DATABASE {process} TEMPLATE vividowl"))
+        beside.close()
+    own = Database(cluster.url.replace("/vividowl", f"/{process}"))
+    yield Workshop(own, FileStore(shutil.copytree(files, tmp_path_factory.mktemp("demo") / "files")))
+    own.close()
+    cluster.leave()
+
+
+@pytest.fixture(scope="session")
+def site(demo_shop):
+    """Address of a server with the demo shop."""
+    app = create_app(demo_shop, Settings("browser test key", demo_sign_in=True))
     server = make_server(app, 0)
     thread = threading.Thread(target=server.serve, daemon=True)
     thread.start()
     yield f"http://127.0.0.1:{port_of(server)}"
-    own.feed.close()
+    demo_shop.database.feed.close()
     server.stop()
     thread.join(timeout=5)
-    own.close()
 
 
 @pytest.fixture(scope="session")
@@ -69,6 +88,10 @@ def browser_context_args(browser_context_args, site):
     }
 
 
+# A machine under load takes longer than a person would wait.
+expect.set_options(timeout=15_000)
+
+
 @pytest.fixture
 def page(page):
     """A page whose console must stay clean; a refusal by the server is no fault of the page."""
@@ -83,14 +106,12 @@ def page(page):
 
 
 @pytest.fixture
-def job_address(page):
-    """Address of a demo job by its model, and a stage."""
+def job_address(demo_shop):
+    """Address of a demo job by its number, and a stage."""
 
     def find(number, stage):
-        page.goto("/")
-        page.get_by_text("Next for your hands").wait_for()
-        jobs = page.evaluate("async () => (await (await fetch('/api/jobs?all=true&limit=100')).json()).jobs")
-        return f"/jobs/{next(j['id'] for j in jobs if j['number'] == number)}/{stage}"
+        with demo_shop.database.session() as session:
+            return f"/jobs/{session.scalars(select(Job.id).where(Job.number == number)).one()}/{stage}"
 
     return find
 

@@ -1,4 +1,4 @@
-"""Accessibility by axe in both themes, on every page of the slice."""
+"""Every page: accessibility by axe in both themes, and nothing that runs over the edge of a tablet or a screen."""
 
 import pytest
 from axe_playwright_python.sync_playwright import Axe
@@ -30,7 +30,7 @@ PAGES = [
 
 
 @pytest.mark.parametrize("place", PAGES)
-def test_axe_finds_nothing_by_day_and_by_night(page, job_address, place):
+def test_axe_finds_nothing_by_day_and_by_night_and_nothing_overflows(page, job_address, place):
     if place == "record":
         page.goto(job_address(2421, "verdict").replace("/jobs/", "/record/").replace("/verdict", ""))
     elif place == "stopped":
@@ -50,3 +50,7 @@ def test_axe_finds_nothing_by_day_and_by_night(page, job_address, place):
         page.evaluate("theme => { document.documentElement.dataset.theme = theme }", theme)
         found = Axe().run(page, options=asked)
         assert found.violations_count == 0, f"{theme}: {found.generate_report()}"
+    for width, height in ((820, 1180), (1280, 800)):
+        page.set_viewport_size({"width": width, "height": height})
+        wide = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")
+        assert wide <= 0, width

@@ -76,9 +76,20 @@ def test_it_serves_and_stops_with_its_database(root, how):
     assert not Cluster(root / "var/pg").running()
 
 
+# The start command with the first story alone: the whole demo is loaded for the browser's tests.
+ONE_STORY = """
+import sys
+from vividowl.demo import shop
+from vividowl.host.launch import main
+some = shop.stories()[:1]
+shop.stories = lambda: some
+sys.exit(main())
+"""
+
+
 def test_preparing_makes_the_demo_and_ends(root):
     done = subprocess.run(
-        [sys.executable, "-m", "vividowl.host", "--root", str(root), "--prepare"],
+        [sys.executable, "-c", ONE_STORY, "--root", str(root), "--prepare"],
         capture_output=True,
         text=True,
         check=True,
