@@ -105,5 +105,5 @@ prepare() {
   fi
   once bytecode "$ROOT/src/vividowl" -- bytecode
   once node "$ROOT/ui/package-lock.json" -- node_packages
-  once build "$ROOT/ui/src" "$ROOT/src/vividowl/words" "$ROOT/ui/index.html" "$ROOT/ui/vite.config.ts" "$ROOT/ui/package-lock.json" -- build_ui
+  once build "$ROOT/ui/src" "$ROOT/src/vividowl/words" "$ROOT/docs/handbook" "$ROOT/ui/index.html" "$ROOT/ui/vite.config.ts" "$ROOT/ui/handbook.plugin.ts" "$ROOT/ui/package-lock.json" -- build_ui
 }

@@ -2,9 +2,10 @@ import { svelte } from '@sveltejs/vite-plugin-svelte';
 import { svelteTesting } from '@testing-library/svelte/vite';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
+import { handbook } from './handbook.plugin.ts';
 
 export default defineConfig({
-  plugins: [svelte(), svelteTesting()],
+  plugins: [handbook(), svelte(), svelteTesting()],
   // The message files are the server's own: one text for both.
   resolve: { alias: { $words: fileURLToPath(new URL('../src/vividowl/words/en', import.meta.url)) } },
   server: {

@@ -1,8 +1,11 @@
 """A new device from intake to PDF, by keyboard alone, and what happens when things go wrong."""
 
 import re
+from pathlib import Path
 
 from playwright.sync_api import expect
+
+HANDBOOK = Path(__file__).parents[2] / "docs/handbook"
 
 
 def field_of(page, label):
@@ -247,7 +250,7 @@ def test_the_theme_is_chosen_and_kept(page):
 def test_paper_is_white_whatever_the_screen_shows(page, job_address):
     page.add_init_script("localStorage.setItem('theme', 'night')")
     page.goto(job_address(2421, "verdict").replace("/jobs/", "/record/").replace("/verdict", ""))
-    page.get_by_role("heading", level=1).wait_for()
+    page.get_by_role("article").wait_for()
     page.emulate_media(media="print")
     assert page.evaluate("getComputedStyle(document.querySelector('article')).backgroundColor") == "rgb(255, 255, 255)"
     expect(page.get_by_role("button", name="Print")).to_be_hidden()
@@ -286,3 +289,20 @@ def test_an_address_that_leads_nowhere_leads_back(page):
     expect(page.get_by_role("heading", name="There is nothing here")).to_be_visible()
     page.get_by_role("link", name="Go to the Bench").click()
     expect(page.get_by_text("Next for your hands")).to_be_visible()
+
+
+def test_why_opens_the_handbook_and_leads_to_all_of_it(page, job_address):
+    rule = next(
+        line for line in (HANDBOOK / "curve.md").read_text().splitlines() if line.startswith("- Judged against")
+    ).removeprefix("- ")
+    page.goto(job_address(2421, "before"))
+    page.get_by_role("button", name="Why? The curve").click()
+    opened = page.get_by_role("dialog", name="The curve: where the heat stops")
+    expect(opened).to_contain_text(rule)
+    opened.get_by_role("link", name="All rules of the trade").click()
+    expect(page).to_have_url(re.compile("/handbook/curve$"))
+    expect(page.get_by_role("main")).to_contain_text(rule)
+    page.get_by_role("link", name="Noise").click()
+    expect(page.get_by_role("main")).to_contain_text("Levels add by energy")
+    page.goto("/handbook/nothing")
+    expect(page.get_by_text("There is no page “nothing” in the handbook.")).to_be_visible()

@@ -31,6 +31,7 @@
     ['/shelf', () => import('./rooms/shelf/ShelfRoom.svelte')],
     ['/workings', workings],
     ['/workings/:name', workings],
+    ['/handbook/:subject', workings],
     ['/models', () => import('./rooms/models/ModelsRoom.svelte')],
     ['/models/:id', () => import('./rooms/models/ModelPage.svelte')],
     ['/shop', () => import('./rooms/shop/Shop.svelte')],

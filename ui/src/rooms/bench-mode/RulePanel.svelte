@@ -3,6 +3,7 @@
   // A rule is in the way: what it is, what comes first, and a way to tell that it has happened already.
   import type { Guard } from '../../lib/bench/types';
   import Button from '../../lib/parts/Button.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     guard: Guard;
@@ -15,7 +16,7 @@
 
 <div class="rule" role="alertdialog" aria-label={say('rule-panel-rule-in-way')}>
   <div>
-    <h2>{guard.reason}</h2>
+    <Titled why="bench"><h2>{guard.reason}</h2></Titled>
     <p>{guard.remedy}</p>
   </div>
   <div class="keys">

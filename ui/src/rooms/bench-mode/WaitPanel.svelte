@@ -8,6 +8,7 @@
   import { parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import { toast } from '../../lib/toasts.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     at: BenchJob;
@@ -61,7 +62,7 @@
 
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
 <section bind:this={box} tabindex="-1" aria-label={say('bench-mode-start-clock')} onkeydown={keys}>
-  <h2>{say('bench-mode-start-clock')}</h2>
+  <Titled why="waits"><h2>{say('bench-mode-start-clock')}</h2></Titled>
   <div class="kinds">
     {#each kinds as kind, i (kind.name)}
       <button type="button" onclick={() => start(kind.name)}

@@ -3,6 +3,7 @@
   // The clocks of all jobs as lengths on one line: how far each has run, what it is, whose it is.
   import { remaining } from '../../lib/bench/clock';
   import { waits } from '../../lib/bench/waits.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   const rows = $derived(
     waits.list.map((w) => {
@@ -15,7 +16,7 @@
 
 {#if rows.length}
   <section aria-label={say('wait-strip-waits-that-run')}>
-    <h2>{say('wait-strip-meanwhile')}</h2>
+    <Titled why="waits"><h2>{say('wait-strip-meanwhile')}</h2></Titled>
     <ul>
       {#each rows as row (row.id)}
         <li class:over={row.left <= 0}>

@@ -8,6 +8,7 @@
   import BeginList from '../bench-mode/BeginList.svelte';
   import SeenPicker from '../bench-mode/SeenPicker.svelte';
   import StageSteps from '../open/StageSteps.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     at: BenchJob;
@@ -47,7 +48,7 @@
   });
 </script>
 
-<h2>{say('clean-page-clean-look-first-then')}</h2>
+<Titled why="bench"><h2>{say('clean-page-clean-look-first-then')}</h2></Titled>
 {#if bench && !bench.begun}
   <BeginList {at} jobId={job.id} />
 {:else if bench}

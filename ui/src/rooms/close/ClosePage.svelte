@@ -15,6 +15,7 @@
   import Ledger from '../open/Ledger.svelte';
   import StageSteps from '../open/StageSteps.svelte';
   import BenchStory from './BenchStory.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     at: BenchJob;
@@ -56,7 +57,7 @@
   }
 </script>
 
-<h2>{say('close-page-close-count-in-equals')}</h2>
+<Titled why="bench"><h2>{say('close-page-close-count-in-equals')}</h2></Titled>
 {#if bench && !bench.begun}
   <BeginList {at} jobId={job.id} />
 {:else if bench}

@@ -10,6 +10,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { toast } from '../../lib/toasts.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     jobId: string;
@@ -109,7 +110,7 @@
     void save();
   }}
 >
-  <h3>{say('conditions-form-how-was-run')}</h3>
+  <Titled why="temperature"><h3>{say('conditions-form-how-was-run')}</h3></Titled>
   <div class="grid">
     <TextField
       label={say('conditions-form-room')}

@@ -17,6 +17,7 @@
   import CutPanel from '../plan/CutPanel.svelte';
   import FitItemForm from './FitItemForm.svelte';
   import PlannedParts from './PlannedParts.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     job: Job;
@@ -142,7 +143,7 @@
   }
 </script>
 
-<h2>{say('fit-fit-what-was-cleaned')}</h2>
+<Titled why="materials"><h2>{say('fit-fit-what-was-cleaned')}</h2></Titled>
 {#if begun}<div class="steps"><StageSteps {at} stage="fit" /></div>{/if}
 <fieldset>
   <legend>{say('fit-cleaned')}</legend>

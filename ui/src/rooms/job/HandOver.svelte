@@ -10,6 +10,7 @@
   import { session } from '../../lib/session.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import Headline from './Headline.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     job: Job;
@@ -85,11 +86,13 @@
 </script>
 
 {#if verdict}<Headline {verdict} />{/if}
-<p class="lead quiet">
-  {job.handed_over_at
-    ? say('hand-over-handed-over-on', { handed_over_at: day(job.handed_over_at) })
-    : say('hand-over-what-owner-gets-proof')}
-</p>
+<Titled why="life">
+  <p class="lead quiet">
+    {job.handed_over_at
+      ? say('hand-over-handed-over-on', { handed_over_at: day(job.handed_over_at) })
+      : say('hand-over-what-owner-gets-proof')}
+  </p>
+</Titled>
 <form
   onsubmit={(e) => {
     e.preventDefault();

@@ -158,7 +158,7 @@
     />
   </IntakeSection>
   <IntakeLife bind:form {errors} {suggestions} />
-  <IntakeSection title={say('intake-before-anyone-opens')}>
+  <IntakeSection title={say('intake-before-anyone-opens')} why="order-of-work">
     <Choice
       legend={say('intake-backup-done')}
       name="backup_done"

@@ -1,16 +1,22 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import type { Subject } from '../../lib/handbook';
+  import Why from '../../lib/parts/Why.svelte';
 
   interface Props {
     title: string;
     columns?: 2 | 3;
+    why?: Subject;
     children: Snippet;
   }
-  let { title, columns = 2, children }: Props = $props();
+  let { title, columns = 2, why, children }: Props = $props();
 </script>
 
 <section>
-  <h2>{title}</h2>
+  <div>
+    <h2>{title}</h2>
+    {#if why}<Why subject={why} />{/if}
+  </div>
   <div class="grid" class:three={columns === 3}>{@render children()}</div>
 </section>
 

@@ -16,6 +16,7 @@
   import { JobState } from './job.svelte';
   import OpenItems from './OpenItems.svelte';
   import { STAGE_PAGES } from './stage-pages';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     id: string;
@@ -117,7 +118,7 @@
   </div>
   <div class="room">
     <aside>
-      <h2>{say('job-room-where-heat-stops')}</h2>
+      <Titled why="curve"><h2>{say('job-room-where-heat-stops')}</h2></Titled>
       <HeatLadder
         before={kept.verdict?.before_ladder ?? kept.before?.ladder ?? null}
         after={kept.verdict?.after_ladder ?? kept.after?.ladder ?? null}

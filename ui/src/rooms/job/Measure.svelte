@@ -11,6 +11,7 @@
   import NoisePanel from './NoisePanel.svelte';
   import SoundPanel from './SoundPanel.svelte';
   import SpotPanel from './SpotPanel.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     state: JobState;
@@ -33,7 +34,11 @@
 
 {#if run}
   <div class="head">
-    <h2>{side === 'before' ? say('measure-before-how-hot-does') : say('measure-after-same-recipe-again')}</h2>
+    <Titled why="temperature"
+      ><h2>
+        {side === 'before' ? say('measure-before-how-hot-does') : say('measure-after-same-recipe-again')}
+      </h2></Titled
+    >
     <RunClock jobId={kept.id} {side} {closed} />
     {#if run.trace}<Button kind="main" key="Enter" onclick={onnext}
         >{say('measure-go-on-to', { next_name: nextName })}</Button

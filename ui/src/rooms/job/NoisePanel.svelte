@@ -8,6 +8,7 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import ReadingList from './ReadingList.svelte';
   import { removeReading } from './remove-reading';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     jobId: string;
@@ -72,7 +73,7 @@
 </script>
 
 <section>
-  <h3>{say('noise-panel-noise-by-meter')}</h3>
+  <Titled why="noise"><h3>{say('noise-panel-noise-by-meter')}</h3></Titled>
   {#if run.noise_figure}
     <p>
       <strong>{fixed(run.noise_figure.level_db, 1)} dB</strong>

@@ -12,6 +12,7 @@
   import Sending from './Sending.svelte';
   import SoundCard from './SoundCard.svelte';
   import { FileOnItsWay } from './upload.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     jobId: string;
@@ -57,7 +58,7 @@
 </script>
 
 <section>
-  <h3>{say('sound-panel-noise-recorded')}</h3>
+  <Titled why="noise"><h3>{say('sound-panel-noise-recorded')}</h3></Titled>
   {#each run.sounds as sound (sound.id)}
     <SoundCard
       {sound}

@@ -8,6 +8,7 @@
   import { SPOTS } from '../../lib/words';
   import ReadingList from './ReadingList.svelte';
   import { removeReading } from './remove-reading';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     jobId: string;
@@ -51,7 +52,7 @@
 </script>
 
 <section>
-  <h3>{say('spot-panel-spots-under-load-by')}</h3>
+  <Titled why="temperature"><h3>{say('spot-panel-spots-under-load-by')}</h3></Titled>
   {#if run.air}
     <p>
       <strong>{say('spot-panel-l-s-air', { flow: fixed(run.air.flow * 1000, 1) })}</strong>

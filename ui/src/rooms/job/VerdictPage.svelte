@@ -11,6 +11,7 @@
   import ConditionTable from './ConditionTable.svelte';
   import EffectTable from './EffectTable.svelte';
   import Headline from './Headline.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     job: Job;
@@ -23,7 +24,7 @@
   onMount(() => offer([{ key: 'Enter', words: say('verdict-page-go-on-to-hand'), run: onnext }]));
 </script>
 
-<Headline {verdict} />
+<Titled why="temperature"><Headline {verdict} /></Titled>
 <ul class="reasons">
   {#each verdict.reasons as reason (reason)}<li>{reason}</li>{/each}
 </ul>

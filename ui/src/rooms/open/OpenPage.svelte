@@ -10,6 +10,7 @@
   import PlaceForm from './PlaceForm.svelte';
   import StageSteps from './StageSteps.svelte';
   import { blankPlace, placeData, type PlaceDraft } from './place';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     at: BenchJob;
@@ -49,7 +50,7 @@
   }
 </script>
 
-<h2>{say('open-page-open-every-screw-and')}</h2>
+<Titled why="bench"><h2>{say('open-page-open-every-screw-and')}</h2></Titled>
 {#if bench && !bench.begun}
   <BeginList {at} jobId={job.id} />
 {:else if bench}

@@ -6,6 +6,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import PartLine from './PartLine.svelte';
   import StepList from './StepList.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     option: Option;
@@ -52,7 +53,9 @@
 
 <section aria-label={option.words}>
   <header>
-    <h3>{option.words[0]?.toUpperCase()}{option.words.slice(1)}</h3>
+    <Titled why={option.key === 'tune' ? 'tuning' : 'materials'}>
+      <h3>{option.words[0]?.toUpperCase()}{option.words.slice(1)}</h3>
+    </Titled>
     <p>{option.reason}</p>
   </header>
   {#each option.gates as gate (gate.rule)}

@@ -13,6 +13,7 @@
   import OptionDetail from './OptionDetail.svelte';
   import OptionScale from './OptionScale.svelte';
   import { PlanState } from './plan.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     job: Job;
@@ -72,7 +73,7 @@
   }
 </script>
 
-<h2>{say('plan-page-plan-what-to-do')}</h2>
+<Titled why="materials"><h2>{say('plan-page-plan-what-to-do')}</h2></Titled>
 {#if state_.trouble}
   <div class="gap">
     <Notice tone="care" title={state_.trouble.body.detail}>

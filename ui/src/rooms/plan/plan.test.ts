@@ -29,10 +29,10 @@ describe('the plan', () => {
   it('shows options in their order with reason, price and stock', async () => {
     serve({ 'GET /api/jobs/j1/plan': makePlan() });
     render(PlanPage, page(makePlan()));
-    const rows = (await screen.findAllByRole('button')).filter((b) => b.hasAttribute('aria-expanded'));
+    expect(await screen.findByText('12 K cooler at the same work: the most of all.')).toBeVisible();
+    const rows = screen.getAllByRole('button').filter((b) => b.hasAttribute('aria-expanded'));
     expect(rows[0]).toHaveTextContent(/1 ?repaste:Grey.*75 °C ?€60.00 ?60 min of hands/);
     expect(rows[1]).toHaveTextContent('leave it alone');
-    expect(screen.getByText('12 K cooler at the same work: the most of all.')).toBeVisible();
     expect(screen.getAllByRole('img', { name: '75 °C, 72 to 78' })[0]).toBeVisible();
   });
 

@@ -10,6 +10,7 @@
   import { session } from '../../lib/session.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import { SOURCES } from './shelf-form';
+  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     shelf: Shelf;
@@ -82,7 +83,7 @@
 </script>
 
 <section>
-  <h2>{say('kinds-typical-values-kinds')}</h2>
+  <Titled why="materials"><h2>{say('kinds-typical-values-kinds')}</h2></Titled>
   <p class="quiet">
     {say('kinds-what-plan-reckons-with')}
   </p>

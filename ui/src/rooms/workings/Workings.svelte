@@ -3,20 +3,23 @@
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import Notice from '../../lib/parts/Notice.svelte';
+  import HandbookText from '../../lib/parts/HandbookText.svelte';
+  import { SUBJECTS, titleOf } from '../../lib/handbook';
   import StepList from '../plan/StepList.svelte';
   import Calculator from './Calculator.svelte';
   import { WorkingState } from './working.svelte';
 
   interface Props {
     name?: string;
+    subject?: string;
   }
-  let { name }: Props = $props();
+  let { name, subject }: Props = $props();
   let all = $state.raw<Schemas['WorkingOut'][]>([]);
   let procedures = $state.raw<Schemas['ProcedureOut'][]>([]);
   let trouble = $state('');
   let shown = $state.raw<WorkingState | null>(null);
   const groups = $derived([...new Set(all.map((w) => w.group))]);
-  const info = $derived(name ? all.find((w) => w.name === name) : all[0]);
+  const info = $derived(subject ? undefined : name ? all.find((w) => w.name === name) : all[0]);
 
   $effect(() => {
     const wanted = info;
@@ -63,9 +66,24 @@
         </li>
       </ul>
     {/if}
+    <h2>{say('workings-rules')}</h2>
+    <ul>
+      {#each SUBJECTS as rules (rules)}
+        <li>
+          <a href="/handbook/{rules}" aria-current={subject === rules ? 'page' : undefined}>{titleOf(rules)}</a>
+        </li>
+      {/each}
+    </ul>
   </nav>
   <div class="bench">
-    {#if shown}
+    {#if subject && titleOf(subject)}
+      <h2>{titleOf(subject)}</h2>
+      <HandbookText {subject} />
+    {:else if subject}
+      <Notice tone="care" title={say('workings-there-no-rules', { subject })}
+        >{say('workings-choose-one-from-list')}</Notice
+      >
+    {:else if shown}
       {#key shown}<Calculator state={shown} />{/key}
     {:else if name === 'steps' && all.length}
       <h2>{say('workings-step-lists')}</h2>
