@@ -1,6 +1,7 @@
 // Scales and ticks of the trace chart, without a document.
 import { say } from '../say';
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
+import { line as makePath } from 'd3-shape';
 import type { Reading } from '../api';
 
 export interface Line {
@@ -95,4 +96,10 @@ export function nearest(time: number[], at: number): number {
   }
   const before = Math.max(0, low - 1);
   return Math.abs((time[before] ?? 0) - at) < Math.abs((time[low] ?? 0) - at) ? before : low;
+}
+
+/** A line as the path that is drawn. */
+export function pathOf(line: Line, scales: Scales): string {
+  const points = line.time.map((t, i): [number, number] => [scales.x(t), scales.y(line.values[i] ?? 0)]);
+  return makePath()(points) ?? '';
 }

@@ -1,7 +1,8 @@
 import { fireEvent, render, screen } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { makeReading, serve } from '../test-server';
+import { serve } from '../test-server';
+import { makeReading } from '../test-jobs';
 import { makeLine, type Line } from './scales';
 import TraceChart from './TraceChart.svelte';
 import TraceExplorer from './TraceExplorer.svelte';

@@ -2,8 +2,6 @@
   // Bench mode: one step over the whole screen. Enter, Space or a foot switch goes on; nothing needs a mouse.
   import { onMount, untrack } from 'svelte';
   import { hush, keepAwake, speak } from '../../lib/bench/aids';
-  import { remaining } from '../../lib/bench/clock';
-  import { waits } from '../../lib/bench/waits.svelte';
   import { client, Problem, take, type Job } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -14,6 +12,7 @@
   import BeginList from './BeginList.svelte';
   import CountAndClose from './CountAndClose.svelte';
   import GoStrip from './GoStrip.svelte';
+  import HeldClock from './HeldClock.svelte';
   import { Hands } from './hands.svelte';
   import { keysOf } from './keys';
   import LineState from './LineState.svelte';
@@ -49,11 +48,9 @@
   );
   const at = hands.at;
   const bench = $derived(hands.bench);
-  const steps = $derived(hands.steps);
   const index = $derived(hands.index);
   const step = $derived(hands.step);
   const held = $derived(hands.held);
-  const running = $derived(hands.running);
   const mode = $derived(hands.mode);
   const sided = $derived(step !== null && (step.shows === 'map' || step.shows === 'seen' || step.photo));
 
@@ -109,7 +106,7 @@
   <header>
     <strong class="device">{job?.model ?? '…'}</strong>
     <span class="quiet">{say('bench-mode-job', { number: job?.number ?? '' })}</span>
-    <RunningClocks jobId={id} {running} />
+    <RunningClocks jobId={id} running={hands.running} />
     <span class="line"><LineState {at} /></span>
     <Button kind="bare" href={hands.leave} key="Esc" label={say('bench-mode-leave-bench-mode')}
       >{say('bench-mode-leave')}</Button
@@ -131,17 +128,14 @@
     <div class="pad" bind:this={sheet} tabindex="-1"><BeginList bind:this={begin} {at} jobId={id} /></div>
   {:else if bench}
     <nav class="ruler" aria-label={say('bench-mode-steps')}>
-      <StepRuler {steps} here={index} onjump={(to) => hands.jump(to)} />
+      <StepRuler steps={hands.steps} here={index} onjump={(to) => hands.jump(to)} />
     </nav>
     <main id="main" class:sided>
       {#if step}
         <div class="sheet" bind:this={sheet} tabindex="-1">
-          <StepSheet {step} number={index + 1} of={steps.length} wide={!sided && step.shows !== 'power'} />
+          <StepSheet {step} number={index + 1} of={hands.steps.length} wide={!sided && step.shows !== 'power'} />
           {#if held}
-            <p class="held" role="timer">
-              <b>{remaining(new Date(held.due).getTime() - waits.now)}</b>
-              <span>{say('bench-mode-then-this-step-another', { to_lower_case: held.words.toLowerCase() })}</span>
-            </p>
+            <HeldClock {held} />
           {/if}
           {#if step.asks && !step.outcome}
             <div class="asks">
@@ -226,20 +220,6 @@
   }
   main.sided {
     grid-template-columns: minmax(0, 1fr) minmax(0, 1.05fr);
-  }
-  .held {
-    display: flex;
-    align-items: center;
-    gap: var(--gap-4);
-    margin-top: var(--gap-5);
-    padding: var(--gap-3) var(--gap-4);
-    border: 3px dashed var(--owl);
-    border-radius: var(--round);
-    font-size: var(--size-3);
-  }
-  .held b {
-    font-size: var(--size-5);
-    color: var(--owl);
   }
   footer {
     grid-column: 1 / -1;

@@ -1,58 +1,11 @@
-import 'fake-indexeddb/auto';
 import { render, screen, within } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { listenForKeys } from '../../lib/keys.svelte';
-import { json, makeJob, problem, serve, type Asked } from '../../lib/test-server';
-import { makeBench, makeStep, WORDS } from '../../lib/bench/test-bench';
-import type { Bench } from '../../lib/bench/types';
+import { json, problem } from '../../lib/test-server';
+import { makeBench, makeStep } from '../../lib/bench/test-bench';
 import BenchMode from './BenchMode.svelte';
-
-interface Sent {
-  events: { id: string; kind: string; data: Record<string, unknown> }[];
-}
-let sent: Sent['events'] = [];
-function served(bench: Partial<Bench> = {}, more: Record<string, unknown> = {}) {
-  serve({
-    'GET /api/jobs/j1': makeJob(),
-    'GET /api/bench/words': WORDS,
-    'GET /api/bench/waits': { waits: [], now: new Date().toISOString() },
-    'GET /api/jobs/j1/bench': () => makeBench(bench),
-    'POST /api/jobs/j1/bench/events': (asked: Asked) => {
-      const { events } = asked.body as Sent;
-      sent = [...sent, ...events];
-      const taken = events.map((e, i) => ({
-        id: e.id,
-        number: 6 + sent.length + i,
-        again: false,
-        refusal: null,
-        told: '',
-      }));
-      return { taken, number: 6 + sent.length, clock_off_s: null };
-    },
-    ...more,
-  });
-}
-async function open(bench: Partial<Bench> = {}, more: Record<string, unknown> = {}) {
-  served(bench, more);
-  const user = userEvent.setup();
-  listenForKeys();
-  render(BenchMode, { id: 'j1' });
-  await screen.findByRole('heading', { level: 1 });
-  return user;
-}
-const title = () => screen.getByRole('heading', { level: 1 }).textContent;
-const done = { how: 'done', at: '2026-03-02T09:10:00Z', by: 'Imke', words: '', value: null };
-/** Longer than the lockout after a press. */
-let clock = 0;
-const later = () => (clock += 1000);
-
-beforeEach(() => {
-  localStorage.clear();
-  sent = [];
-  vi.spyOn(performance, 'now').mockImplementation(() => clock);
-  later();
-});
+import { done, later, open, served, tablet, title } from './test-tablet';
 
 describe('bench mode', () => {
   it('goes on with Enter and with Space, and takes the whole keyboard', async () => {
@@ -65,7 +18,7 @@ describe('bench mode', () => {
     expect(title()).toBe('Do cooler_off');
     await user.keyboard('n'); // elsewhere this takes a device in
     expect(location.pathname).toBe('/');
-    expect(sent.map((e) => e.data.step)).toEqual(['power_off', 'battery_off']);
+    expect(tablet.sent.map((e) => e.data.step)).toEqual(['power_off', 'battery_off']);
   });
 
   it('stops at a rule, leads to the step that comes first, and goes on there', async () => {
@@ -77,7 +30,7 @@ describe('bench mode', () => {
     later();
     await user.keyboard('{Enter}');
     expect(title()).toBe('Do battery_off');
-    expect(sent).toEqual([]);
+    expect(tablet.sent).toEqual([]);
   });
 
   it('records a breach as what it is, in words', async () => {
@@ -85,18 +38,18 @@ describe('bench mode', () => {
     await user.keyboard('{Enter}');
     await user.keyboard('w');
     await user.keyboard('1');
-    await vi.waitFor(() => expect(sent).toHaveLength(1));
-    expect(sent[0]?.data).toEqual({ step: 'cooler_off', breach: 'I saw it too late' });
+    await vi.waitFor(() => expect(tablet.sent).toHaveLength(1));
+    expect(tablet.sent[0]?.data).toEqual({ step: 'cooler_off', breach: 'I saw it too late' });
   });
 
   it('skips only with a reason', async () => {
     const user = await open();
     await user.keyboard('x');
     await user.type(screen.getByRole('textbox', { name: 'In your words' }), 'no{Enter}');
-    expect(sent).toEqual([]);
+    expect(tablet.sent).toEqual([]);
     await user.type(screen.getByRole('textbox', { name: 'In your words' }), 't on this model{Enter}');
     await vi.waitFor(() =>
-      expect(sent[0]).toMatchObject({ kind: 'step_skipped', data: { reason: 'not on this model' } }),
+      expect(tablet.sent[0]).toMatchObject({ kind: 'step_skipped', data: { reason: 'not on this model' } }),
     );
   });
 
@@ -105,7 +58,7 @@ describe('bench mode', () => {
     await user.keyboard('{Enter}');
     await user.keyboard('{Backspace}');
     expect(title()).toBe('Do power_off');
-    await vi.waitFor(() => expect(sent.map((e) => e.kind)).toEqual(['step_done', 'undo']));
+    await vi.waitFor(() => expect(tablet.sent.map((e) => e.kind)).toEqual(['step_done', 'undo']));
   });
 
   it('waits before a step, and ends a wait early only with a reason', async () => {
@@ -128,7 +81,10 @@ describe('bench mode', () => {
     expect(screen.getByRole('heading', { name: 'Alcohol dries: end it early?' })).toBeVisible();
     await user.keyboard('1');
     await vi.waitFor(() =>
-      expect(sent[0]).toMatchObject({ kind: 'wait_ended', data: { wait: 'w1', reason: 'Looked: the surface is dry' } }),
+      expect(tablet.sent[0]).toMatchObject({
+        kind: 'wait_ended',
+        data: { wait: 'w1', reason: 'Looked: the surface is dry' },
+      }),
     );
   });
 
@@ -137,11 +93,11 @@ describe('bench mode', () => {
     await user.keyboard('t');
     await user.type(screen.getByRole('textbox', { name: 'Other length, in minutes' }), '2');
     await user.click(screen.getByRole('button', { name: /Coat dries/ }));
-    expect(sent).toEqual([]);
+    expect(tablet.sent).toEqual([]);
     await user.clear(screen.getByRole('textbox', { name: 'Other length, in minutes' }));
     await user.click(screen.getByRole('button', { name: /Coat dries/ }));
     await vi.waitFor(() =>
-      expect(sent[0]).toMatchObject({ kind: 'wait_started', data: { wait: 'coat', minutes: 15 } }),
+      expect(tablet.sent[0]).toMatchObject({ kind: 'wait_started', data: { wait: 'coat', minutes: 15 } }),
     );
   });
 
@@ -158,20 +114,20 @@ describe('bench mode', () => {
     expect(check('Boots within 40 s', 'not looked at')).toBeChecked();
     await holds(user, 1100);
     expect(screen.getByRole('alert')).toHaveTextContent('Look first: boots within 40 s.');
-    expect(sent).toEqual([]);
+    expect(tablet.sent).toEqual([]);
     await user.click(check('Boots within 40 s', 'fine'));
     await holds(user, 1100);
-    await vi.waitFor(() => expect(sent[0]?.data.results).toEqual({ boot: 'fine', wireless: 'unchecked' }));
+    await vi.waitFor(() => expect(tablet.sent[0]?.data.results).toEqual({ boot: 'fine', wireless: 'unchecked' }));
   });
 
   it('takes a held key for one press, and a second press within 600 ms for none', async () => {
     const user = await open();
     await user.keyboard('{Enter>20/}');
     expect(title()).toBe('Do battery_off');
-    clock += 599;
+    later(599);
     await user.keyboard('{Enter}');
     expect(title()).toBe('Do battery_off');
-    clock += 1;
+    later(1);
     await user.keyboard('{Enter}');
     expect(title()).toBe('Do cooler_off');
   });
@@ -180,9 +136,9 @@ describe('bench mode', () => {
     const user = await open({ steps: [makeStep('battery_off', { held: true, acts: ['battery_off'] })] });
     expect(screen.getByRole('button', { name: /Hold a second/ })).toBeVisible();
     await holds(user, 300);
-    expect(sent).toEqual([]);
+    expect(tablet.sent).toEqual([]);
     await holds(user, 1100);
-    await vi.waitFor(() => expect(sent.map((e) => e.kind)).toEqual(['step_done']));
+    await vi.waitFor(() => expect(tablet.sent.map((e) => e.kind)).toEqual(['step_done']));
   });
 
   it('gives the pedal back to the step, whatever was touched', async () => {
@@ -203,7 +159,7 @@ describe('bench mode', () => {
     await user.keyboard('{Enter}');
     await user.keyboard(' ');
     expect(screen.getByText('Do not power.')).toBeVisible();
-    expect(sent).toEqual([]);
+    expect(tablet.sent).toEqual([]);
   });
 
   it('tells no story for what would destroy the device, and skips no such step', async () => {
@@ -222,7 +178,7 @@ describe('bench mode', () => {
     expect(screen.queryByRole('button', { name: /It has happened/ })).toBeNull();
     await user.keyboard('w');
     expect(screen.getByRole('alertdialog')).toBeVisible();
-    expect(sent).toEqual([]);
+    expect(tablet.sent).toEqual([]);
   });
 
   it('sends what was weighed, and nothing when nobody has', async () => {
@@ -234,7 +190,7 @@ describe('bench mode', () => {
     later();
     await user.keyboard('{Enter}');
     await vi.waitFor(() =>
-      expect(sent.map((e) => e.data)).toEqual([{ step: 'apply', value: 0.082 }, { step: 'apply2' }]),
+      expect(tablet.sent.map((e) => e.data)).toEqual([{ step: 'apply', value: 0.082 }, { step: 'apply2' }]),
     );
   });
 
@@ -262,7 +218,7 @@ describe('bench mode', () => {
     expect(screen.getByText('Do not power.')).toBeVisible();
     await user.keyboard('w');
     await vi.waitFor(() =>
-      expect(sent[0]).toMatchObject({ kind: 'mishap', data: { what: 'lost_screw', step: 'power_off' } }),
+      expect(tablet.sent[0]).toMatchObject({ kind: 'mishap', data: { what: 'lost_screw', step: 'power_off' } }),
     );
   });
 
@@ -277,7 +233,7 @@ describe('bench mode', () => {
     const user = await open({ steps: [makeStep('a', { outcome: done })], blockers: [blocker] });
     expect(title()).toBe('One thing is open');
     await user.keyboard('{Enter}');
-    expect(sent).toEqual([]);
+    expect(tablet.sent).toEqual([]);
     expect(screen.getByText('The fan plug is open.')).toBeVisible();
   });
 
@@ -295,7 +251,7 @@ describe('bench mode', () => {
     const user = await open({ steps: [makeStep('a', { outcome: done })] });
     expect(title()).toBe('1 of 1 screws are back, nothing is left over');
     await user.keyboard('{Enter}');
-    await vi.waitFor(() => expect(sent[0]?.kind).toBe('closed'));
+    await vi.waitFor(() => expect(tablet.sent[0]?.kind).toBe('closed'));
   });
 
   it('says what is in the way of beginning, and where to settle it', async () => {

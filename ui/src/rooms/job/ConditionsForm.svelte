@@ -3,13 +3,13 @@
   import { untrack } from 'svelte';
   import { client, Problem, take, type Run, type SideName } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
-  import { clock, parseDuration, parseNumber } from '../../lib/format';
   import { Suggestions } from '../../lib/suggestions.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { toast } from '../../lib/toasts.svelte';
+  import { formOf, numbersOf, type ConditionsText } from './conditions-form';
   import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
@@ -21,43 +21,8 @@
   }
   let { jobId, run, side, onrun, onreload }: Props = $props();
 
-  interface Form {
-    room_c: string;
-    duration_min: string;
-    load_recipe: string;
-    fan_setting: string;
-    power_profile: string;
-    placement: string;
-    start: '' | 'cold' | 'warm';
-    firmware: string;
-    tuning: string;
-    fan_blades: string;
-    result_score: string;
-    result_duration_s: string;
-    result_frame_rate: string;
-  }
-  const text = (value: number | null) => (value === null ? '' : String(value));
-  const formOf = (r: Run): Form => ({
-    room_c: text(r.room_c),
-    duration_min: text(r.duration_min),
-    load_recipe: r.load_recipe,
-    fan_setting: r.fan_setting,
-    power_profile: r.power_profile,
-    placement: r.placement,
-    start: r.start as Form['start'],
-    firmware: r.firmware,
-    tuning: r.tuning,
-    fan_blades: text(r.fan_blades),
-    result_score: text(r.result_score),
-    result_duration_s:
-      r.result_duration_s !== null && Number.isInteger(r.result_duration_s)
-        ? clock(r.result_duration_s)
-        : text(r.result_duration_s),
-    result_frame_rate: text(r.result_frame_rate),
-  });
-
   const draftKey = untrack(() => `run:${jobId}:${side}`);
-  let form = $state<Form>({ ...untrack(() => formOf(run)), ...readDraft<Form>(draftKey) });
+  let form = $state<ConditionsText>({ ...untrack(() => formOf(run)), ...readDraft<ConditionsText>(draftKey) });
   let errors = $state<Record<string, string>>({});
   let trouble = $state<Problem | null>(null);
   let busy = $state(false);
@@ -73,14 +38,7 @@
   async function save() {
     errors = {};
     trouble = null;
-    const numbers = {
-      room_c: parseNumber(form.room_c),
-      duration_min: parseNumber(form.duration_min),
-      fan_blades: parseNumber(form.fan_blades),
-      result_score: parseNumber(form.result_score),
-      result_duration_s: parseDuration(form.result_duration_s),
-      result_frame_rate: parseNumber(form.result_frame_rate),
-    };
+    const numbers = numbersOf(form);
     for (const [key, value] of Object.entries(numbers))
       if (Number.isNaN(value)) errors[key] = say('conditions-form-this-no-number-leave');
     if (Object.keys(errors).length) return;

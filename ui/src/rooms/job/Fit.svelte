@@ -1,6 +1,5 @@
 <script lang="ts">
   import { say } from './words';
-  import DataTable from '../../lib/parts/DataTable.svelte';
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take, type FitItem, type Job, type Option } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
@@ -10,12 +9,13 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import Tick from '../../lib/parts/Tick.svelte';
   import { toast } from '../../lib/toasts.svelte';
-  import { AMOUNT_IS, CLEANED, INTERFACES, TARGETS } from '../../lib/words';
+  import { CLEANED } from '../../lib/words';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { go } from '../../lib/router.svelte';
   import StageSteps from '../open/StageSteps.svelte';
   import CutPanel from '../plan/CutPanel.svelte';
   import FitItemForm from './FitItemForm.svelte';
+  import FittedTable from './FittedTable.svelte';
   import PlannedParts from './PlannedParts.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
 
@@ -118,29 +118,6 @@
       busy = false;
     }
   }
-
-  async function remove(item: FitItem) {
-    const path = { job_id: job.id, item_id: item.id };
-    try {
-      items = (await take(client.DELETE('/api/jobs/{job_id}/fit/items/{item_id}', { params: { path } }))).items;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
-      return;
-    }
-    toast(item.lot_id ? say('fit-taken-off-list-shelf') : say('fit-taken-off-list'), {
-      undo: () => void bringBack(path),
-    });
-  }
-
-  async function bringBack(path: { job_id: string; item_id: string }) {
-    try {
-      items = (await take(client.POST('/api/jobs/{job_id}/fit/items/{item_id}/restore', { params: { path } }))).items;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
-    }
-  }
 </script>
 
 <Titled why="materials"><h2>{say('fit-fit-what-was-cleaned')}</h2></Titled>
@@ -160,39 +137,7 @@
 {/if}
 <section>
   <h3>{say('fit-fitted')}</h3>
-  {#if items.length}
-    <DataTable>
-      <thead>
-        <tr
-          ><th scope="col">{say('fit-where')}</th><th scope="col">{say('effect-table-what')}</th><th scope="col"
-            >{say('fit-product')}</th
-          ><th scope="col">{say('fit-lot')}</th><th scope="col" class="number">{say('fit-amount')}</th><td></td></tr
-        >
-      </thead>
-      <tbody>
-        {#each items as item (item.id)}
-          <tr>
-            <th scope="row">{TARGETS[item.target] ?? item.target}</th>
-            <td>{INTERFACES[item.kind] ?? item.kind}</td>
-            <td>{item.product || '–'}</td>
-            <td>{item.lot || '–'}{item.lot_id ? ', booked' : ''}</td>
-            <td class="number"
-              >{item.amount === null ? '–' : `${item.amount} ${item.amount_unit}${AMOUNT_IS[item.amount_is] ?? ''}`}</td
-            >
-            <td
-              ><Button
-                kind="bare"
-                label={say('fit-take-off-list', { kind: INTERFACES[item.kind] })}
-                onclick={() => void remove(item)}>✕</Button
-              ></td
-            >
-          </tr>
-        {/each}
-      </tbody>
-    </DataTable>
-  {:else}
-    <p class="quiet">{say('fit-nothing-yet-name-each')}</p>
-  {/if}
+  <FittedTable jobId={job.id} {items} onitems={(found) => (items = found)} />
   <FitItemForm jobId={job.id} onitems={(found) => (items = found)} />
 </section>
 

@@ -14,7 +14,7 @@
   import Gates from './Gates.svelte';
   import IntakeLife from './IntakeLife.svelte';
   import IntakeSection from './IntakeSection.svelte';
-  import { check, emptyForm, formOf, type IntakeForm } from './intake-form';
+  import { check, emptyForm, formOf, known, type IntakeForm } from './intake-form';
 
   interface Props {
     job: Job | null;
@@ -73,12 +73,6 @@
   }
 
   onMount(() => offer([{ key: 'Enter', words: say('intake-save-intake-and-go'), run: () => void save() }]));
-
-  const known = (yes: string, no: string) => [
-    { value: 'unknown' as const, label: say('conditions-form-not-known') },
-    { value: 'yes' as const, label: yes },
-    { value: 'no' as const, label: no },
-  ];
 </script>
 
 {#if job && job.gates.some((g) => g.stage === 'intake')}

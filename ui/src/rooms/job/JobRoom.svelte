@@ -3,16 +3,16 @@
   import { untrack } from 'svelte';
   import type { Job } from '../../lib/api';
   import HeatLadder from '../../lib/charts/HeatLadder.svelte';
-  import Owl from '../../lib/glyphs/Owl.svelte';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import StageRail from '../../lib/parts/StageRail.svelte';
   import { go } from '../../lib/router.svelte';
   import { toast } from '../../lib/toasts.svelte';
-  import { KINDS, railStage, STAGES } from '../../lib/words';
+  import { railStage, STAGES } from '../../lib/words';
   import { BenchJob } from '../../lib/bench/bench.svelte';
   import { BENCH_STAGES, type BenchStage } from '../../lib/bench/types';
+  import JobHead from './JobHead.svelte';
   import { JobState } from './job.svelte';
   import OpenItems from './OpenItems.svelte';
   import { STAGE_PAGES } from './stage-pages';
@@ -91,28 +91,7 @@
   </Notice>
 {:else if state_ && job}
   {@const kept = state_}
-  <header>
-    <Owl
-      before={job.glance_before}
-      after={job.glance_after}
-      verdict={job.verdict}
-      stopped={job.stage === 'stopped'}
-      size={84}
-    />
-    <div class="who">
-      <h1>{job.model}</h1>
-      <p class="quiet">
-        {say('job-room-by-job', {
-          kind: KINDS[job.kind],
-          maker: job.maker || 'an unknown maker',
-          number: job.number,
-          customer_name: job.customer_name,
-        })}
-      </p>
-    </div>
-    {#if job.stage === 'stopped'}<strong class="stopped">{say('job-room-stopped-for-safety')}</strong>{/if}
-    {#if job.handed_over_at}<strong class="closed">{say('job-room-handed-over')}</strong>{/if}
-  </header>
+  <JobHead {job} />
   <div class="rail">
     <StageRail {base} here={railStage(here)} reachable={job.reachable} done={job.done} next={railStage(home)} />
   </div>
@@ -191,26 +170,6 @@
 {/if}
 
 <style>
-  header {
-    display: flex;
-    align-items: center;
-    gap: var(--gap-4);
-    min-height: 4rem;
-  }
-  .who {
-    min-width: 0;
-    margin-right: auto;
-  }
-  .stopped,
-  .closed {
-    padding: var(--gap-2) var(--gap-3);
-    border: 2px solid currentcolor;
-    border-radius: var(--round);
-  }
-  .stopped {
-    color: var(--halt);
-    background: var(--halt-tint);
-  }
   .rail {
     margin: var(--gap-3) 0 var(--gap-5);
   }

@@ -2,17 +2,9 @@ import { render, screen } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
 import { makeBenchJob } from '../../lib/bench/test-bench';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import {
-  json,
-  makeJob,
-  makeOption,
-  makePlan,
-  makeProduct,
-  makeShelf,
-  paste,
-  problem,
-  serve,
-} from '../../lib/test-server';
+import { json, problem, serve } from '../../lib/test-server';
+import { makeJob, paste } from '../../lib/test-jobs';
+import { makeOption, makePlan, makeProduct, makeShelf } from '../../lib/test-plan';
 import { toasts } from '../../lib/toasts.svelte';
 import Fit from './Fit.svelte';
 import FitItemForm from './FitItemForm.svelte';

@@ -83,3 +83,10 @@ export function check(form: IntakeForm): Checked {
   if (Object.keys(errors).length) return { body: null, errors };
   return { body: { ...form, ...numbers } as unknown as Schemas['IntakeIn'], errors: null };
 }
+
+/** A yes or no that may be not known. */
+export const known = (yes: string, no: string) => [
+  { value: 'unknown' as const, label: say('conditions-form-not-known') },
+  { value: 'yes' as const, label: yes },
+  { value: 'no' as const, label: no },
+];

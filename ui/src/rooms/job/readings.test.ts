@@ -1,7 +1,8 @@
 import { render, screen, within } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { makeReading, makeRun, makeSound, makeTrace, serve } from '../../lib/test-server';
+import { serve } from '../../lib/test-server';
+import { makeReading, makeRun, makeSound, makeTrace } from '../../lib/test-jobs';
 import ConditionsForm from './ConditionsForm.svelte';
 import LogPanel from './LogPanel.svelte';
 import SoundPanel from './SoundPanel.svelte';

@@ -3,11 +3,8 @@
   // The steps of one stage beside its page: done, skipped, moved, added; bench mode is one key away.
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { benchWords } from '../../lib/bench/bench.svelte';
-  import { minutesWords, remaining } from '../../lib/bench/clock';
-  import { brokenGuard, runningWait } from '../../lib/bench/project';
+  import { brokenGuard } from '../../lib/bench/project';
   import type { BenchStage, Guard, Step } from '../../lib/bench/types';
-  import { waits } from '../../lib/bench/waits.svelte';
-  import { fixed } from '../../lib/format';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
@@ -15,6 +12,7 @@
   import { toast } from '../../lib/toasts.svelte';
   import LineState from '../bench-mode/LineState.svelte';
   import ReasonPanel from '../bench-mode/ReasonPanel.svelte';
+  import StepRow from './StepRow.svelte';
 
   interface Props {
     at: BenchJob;
@@ -34,23 +32,6 @@
     at.undoWords ? say('stage-steps-take-back', { undo_words: at.undoWords }) : say('stage-steps-nothing-to-take-back'),
   );
   const redoWords = $derived(at.redoWords ? say('stage-steps-again', { redo_words: at.redoWords }) : '');
-
-  function details(step: Step): string {
-    const hands =
-      step.outcome && step.hands_min !== null
-        ? say('stage-steps-min-hands', { hands_min: fixed(step.hands_min, 0) })
-        : '';
-    return [
-      step.material,
-      step.tool,
-      step.wait && !step.outcome ? say('stage-steps-then-wait', { wait_min: minutesWords(step.wait_min) }) : '',
-      step.outcome?.how === 'skipped' ? `skipped: ${step.outcome.words}` : '',
-      hands,
-      step.outcome && step.waited_min ? say('stage-steps-min-waited', { waited_min: fixed(step.waited_min, 0) }) : '',
-    ]
-      .filter(Boolean)
-      .join(' · ');
-  }
 
   function finish(step: Step) {
     if (step.shows === 'power') {
@@ -112,41 +93,16 @@
   {/if}
   <ol start={mine[0]?.number ?? 1}>
     {#each mine as { step, number } (step.id)}
-      {@const guard = step.outcome ? null : brokenGuard(step.guards, facts)}
-      {@const held = step.outcome ? null : runningWait(step, bench?.waits ?? [], waits.now)}
-      <li class:done={step.outcome?.how === 'done'} class:skipped={step.outcome?.how === 'skipped'}>
-        <span class="mark" aria-hidden="true">{step.outcome ? (step.outcome.how === 'done' ? '✓' : '○') : number}</span>
-        <span class="what">
-          <strong>{step.text}</strong>
-          <small>{details(step)}</small>
-          {#if held}<small class="care"
-              >{say('stage-steps-left', {
-                words: held.words,
-                now: remaining(new Date(held.due).getTime() - waits.now),
-              })}</small
-            >
-          {:else if guard && !step.outcome}<small class="care">{guard.remedy}</small>{/if}
-        </span>
-        {#if !step.outcome}
-          <span class="keys">
-            <Button disabled={held !== null} onclick={() => finish(step)}
-              >{step.shows === 'power' ? say('stage-steps-go-through') : say('stage-steps-done')}</Button
-            >
-            <Button
-              kind="bare"
-              label={say('stage-steps-more-for-step', { number })}
-              onclick={() => (more = more === step.id ? null : step.id)}>⋯</Button
-            >
-          </span>
-        {/if}
-        {#if more === step.id && !step.outcome}
-          <span class="more">
-            <Button onclick={() => (asked = { kind: 'skip', step })}>{say('stage-steps-skip-with-reason')}</Button>
-            <Button onclick={() => move(step, -1)}>{say('stage-steps-earlier')}</Button>
-            <Button onclick={() => move(step, 1)}>{say('stage-steps-later')}</Button>
-          </span>
-        {/if}
-      </li>
+      <StepRow
+        {at}
+        {step}
+        {number}
+        open={more === step.id}
+        onmore={() => (more = more === step.id ? null : step.id)}
+        onfinish={() => finish(step)}
+        onskip={() => (asked = { kind: 'skip', step })}
+        onmove={(by) => move(step, by)}
+      />
       {#if asked?.step.id === step.id}
         <li class="ask">
           <ReasonPanel
@@ -212,47 +168,8 @@
     margin: var(--gap-2) 0 0;
     border-top: 2px solid var(--ink);
   }
-  li {
-    display: grid;
-    grid-template-columns: 2.2rem minmax(0, 1fr) auto;
-    align-items: center;
-    gap: var(--gap-2);
-    min-height: 3.4rem;
-    padding: var(--gap-1) 0;
-    border-bottom: 1px solid var(--rule);
-  }
-  .mark {
-    font-weight: 700;
-    text-align: center;
-  }
-  .what {
-    display: grid;
-  }
-  .done strong,
-  .skipped strong {
-    font-weight: 400;
-    color: var(--soft);
-  }
-  small {
-    color: var(--soft);
-  }
-  .care {
-    color: var(--care);
-    font-weight: 620;
-  }
-  .keys {
-    display: flex;
-    gap: var(--gap-1);
-  }
-  .more {
-    grid-column: 2 / -1;
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-2);
-  }
   .ask {
-    display: block;
-    padding: 0;
+    border-bottom: 1px solid var(--rule);
   }
   .foot,
   form {

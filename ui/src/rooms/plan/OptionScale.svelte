@@ -3,6 +3,8 @@
   import type { Option, Plan } from '../../lib/api';
   import { fixed, money } from '../../lib/format';
   import { STOCK } from './plan-words';
+  import OptionBar from './OptionBar.svelte';
+  import OptionLegend from './OptionLegend.svelte';
   import { place, scaleOf } from './scale';
 
   interface Props {
@@ -12,8 +14,6 @@
   }
   let { plan, selected, onselect }: Props = $props();
   const WIDTH = 400;
-  const ROW = 40;
-  const uid = $props.id();
   const scale = $derived(scaleOf(plan));
   const x = (value: number) => (scale ? place(scale, value, WIDTH) : 0);
   const digits = $derived(scale?.unit === 'W' && plan.before_watts !== null && plan.before_watts < 20 ? 1 : 0);
@@ -65,41 +65,7 @@
                 {STOCK[option.stock] ?? option.stock}
               </small>
             </span>
-            <svg
-              viewBox="0 0 {WIDTH} {ROW}"
-              preserveAspectRatio="none"
-              class="bar"
-              role="img"
-              aria-label={told(option)}
-            >
-              <defs>
-                <pattern id="blur-{uid}-{i}" width="6" height="6" patternUnits="userSpaceOnUse">
-                  <path d="M0 6L6 0" class="hatch" />
-                </pattern>
-              </defs>
-              <rect
-                x={x(scale.now - scale.blur)}
-                width={Math.max(1, x(scale.now + scale.blur) - x(scale.now - scale.blur))}
-                height={ROW}
-                fill="url(#blur-{uid}-{i})"
-              />
-              <line class="now" x1={x(scale.now)} x2={x(scale.now)} y2={ROW} />
-              {#if interval}
-                <line class="span" x1={x(interval.low)} x2={x(interval.high)} y1={ROW / 2} y2={ROW / 2} />
-                <line class="end" x1={x(interval.low)} x2={x(interval.low)} y1={ROW / 2 - 7} y2={ROW / 2 + 7} />
-                <line class="end" x1={x(interval.high)} x2={x(interval.high)} y1={ROW / 2 - 7} y2={ROW / 2 + 7} />
-                <line
-                  class="median"
-                  x1={x(interval.median)}
-                  x2={x(interval.median)}
-                  y1={ROW / 2 - 11}
-                  y2={ROW / 2 + 11}
-                />
-              {/if}
-              {#if taken && scale.measured !== null}
-                <line class="measured" x1={x(scale.measured)} x2={x(scale.measured)} y1="2" y2={ROW - 2} />
-              {/if}
-            </svg>
+            <OptionBar {scale} {interval} {taken} blocked={option.blocked} told={told(option)} />
             <span class="figure"
               >{interval ? `${fixed(interval.median, digits)} ${scale.unit}` : say('option-scale-not-known')}</span
             >
@@ -119,13 +85,7 @@
         </li>
       {/each}
     </ol>
-    <p class="legend">
-      <span><i class="key now"></i>{say('option-scale-now')}</span>
-      <span><i class="key blur"></i>{say('option-scale-cannot-be-shown')}</span>
-      <span><i class="key span"></i>{say('option-scale-interval-with-its-median')}</span>
-      {#if scale.measured !== null}<span><i class="key measured"></i>{say('option-scale-measured-after')}</span>{/if}
-      <span class="quiet">{say('option-scale-judged-against', { reference_words: plan.reference_words })}</span>
-    </p>
+    <OptionLegend measured={scale.measured !== null} reference={plan.reference_words} />
   </div>
 {/if}
 
@@ -223,44 +183,6 @@
     color: var(--soft);
     text-decoration: line-through;
   }
-  .bar {
-    width: 100%;
-    height: 40px;
-    overflow: visible;
-  }
-  .bar line {
-    vector-effect: non-scaling-stroke;
-  }
-  .hatch {
-    stroke: var(--edge);
-    stroke-width: 1;
-    opacity: 0.55;
-  }
-  .now {
-    stroke: var(--before);
-    stroke-width: 2;
-    stroke-dasharray: 5 4;
-  }
-  .span {
-    stroke: var(--after);
-    stroke-width: 7;
-    opacity: 0.45;
-  }
-  .end {
-    stroke: var(--after);
-    stroke-width: 2;
-  }
-  .median {
-    stroke: var(--after);
-    stroke-width: 4;
-  }
-  .measured {
-    stroke: var(--ink);
-    stroke-width: 3;
-  }
-  .blocked :is(.span, .end, .median) {
-    stroke: var(--edge);
-  }
   .figure {
     font-weight: 620;
     white-space: nowrap;
@@ -270,50 +192,11 @@
     text-align: right;
     white-space: nowrap;
   }
-  .legend {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 var(--gap-4);
-    padding: var(--gap-2) var(--gap-1);
-    border-top: 1px solid var(--edge);
-    font-size: var(--size-0);
-  }
-  .legend span {
-    display: inline-flex;
-    align-items: center;
-    gap: var(--gap-2);
-  }
-  .key {
-    display: inline-block;
-    width: 1.4rem;
-    height: 0.8rem;
-  }
-  .key.now {
-    width: 2px;
-    border-left: 2px dashed var(--before);
-  }
-  .key.blur {
-    background: repeating-linear-gradient(135deg, var(--edge) 0 1px, transparent 1px 5px);
-  }
-  .key.span {
-    border: solid var(--after);
-    border-width: 0 2px;
-    background: linear-gradient(
-      transparent 30%,
-      color-mix(in srgb, var(--after) 45%, transparent) 30% 70%,
-      transparent 70%
-    );
-  }
-  .key.measured {
-    width: 3px;
-    background: var(--ink);
-  }
   @media (max-width: 760px) {
     .head,
     button {
       grid-template-columns: 1.4rem minmax(0, 1fr) 6rem;
     }
-    .bar,
     .axis,
     .labels {
       grid-column: 2 / 4;

@@ -1,7 +1,8 @@
 import { render, screen, within } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { makeOption, makePlan, serve } from '../../lib/test-server';
+import { serve } from '../../lib/test-server';
+import { makeOption, makePlan } from '../../lib/test-plan';
 import Found from './Found.svelte';
 import OptionDetail from './OptionDetail.svelte';
 import OptionScale from './OptionScale.svelte';

@@ -2,6 +2,12 @@
 import { say } from './words';
 import type { Option, Plan } from '../../lib/api';
 
+export interface Interval {
+  low: number;
+  median: number;
+  high: number;
+}
+
 export interface PlanScale {
   unit: string;
   title: string;
@@ -11,7 +17,7 @@ export interface PlanScale {
   low: number;
   high: number;
   ticks: number[];
-  of: (option: Option) => { low: number; median: number; high: number } | null;
+  of: (option: Option) => Interval | null;
   measured: number | null;
 }
 

@@ -1,7 +1,8 @@
 import { render, screen } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { json, makeJob, problem, serve, type Asked } from '../../lib/test-server';
+import { json, problem, serve, type Asked } from '../../lib/test-server';
+import { makeJob } from '../../lib/test-jobs';
 import Workings from './Workings.svelte';
 
 const input = (key: string, words: string, more = {}) => ({

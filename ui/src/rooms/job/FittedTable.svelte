@@ -1,0 +1,73 @@
+<script lang="ts">
+  import { say } from './words';
+  // What was fitted, and a way to take it off the list and bring it back.
+  import { client, Problem, take, type FitItem } from '../../lib/api';
+  import Button from '../../lib/parts/Button.svelte';
+  import DataTable from '../../lib/parts/DataTable.svelte';
+  import { toast } from '../../lib/toasts.svelte';
+  import { AMOUNT_IS, INTERFACES, TARGETS } from '../../lib/words';
+
+  interface Props {
+    jobId: string;
+    items: FitItem[];
+    onitems: (items: FitItem[]) => void;
+  }
+  let { jobId, items, onitems }: Props = $props();
+
+  async function remove(item: FitItem) {
+    const path = { job_id: jobId, item_id: item.id };
+    try {
+      onitems((await take(client.DELETE('/api/jobs/{job_id}/fit/items/{item_id}', { params: { path } }))).items);
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+      return;
+    }
+    toast(item.lot_id ? say('fit-taken-off-list-shelf') : say('fit-taken-off-list'), {
+      undo: () => void bringBack(path),
+    });
+  }
+
+  async function bringBack(path: { job_id: string; item_id: string }) {
+    try {
+      onitems((await take(client.POST('/api/jobs/{job_id}/fit/items/{item_id}/restore', { params: { path } }))).items);
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+    }
+  }
+</script>
+
+{#if items.length}
+  <DataTable>
+    <thead>
+      <tr
+        ><th scope="col">{say('fit-where')}</th><th scope="col">{say('effect-table-what')}</th><th scope="col"
+          >{say('fit-product')}</th
+        ><th scope="col">{say('fit-lot')}</th><th scope="col" class="number">{say('fit-amount')}</th><td></td></tr
+      >
+    </thead>
+    <tbody>
+      {#each items as item (item.id)}
+        <tr>
+          <th scope="row">{TARGETS[item.target] ?? item.target}</th>
+          <td>{INTERFACES[item.kind] ?? item.kind}</td>
+          <td>{item.product || '–'}</td>
+          <td>{item.lot || '–'}{item.lot_id ? ', booked' : ''}</td>
+          <td class="number"
+            >{item.amount === null ? '–' : `${item.amount} ${item.amount_unit}${AMOUNT_IS[item.amount_is] ?? ''}`}</td
+          >
+          <td
+            ><Button
+              kind="bare"
+              label={say('fit-take-off-list', { kind: INTERFACES[item.kind] })}
+              onclick={() => void remove(item)}>✕</Button
+            ></td
+          >
+        </tr>
+      {/each}
+    </tbody>
+  </DataTable>
+{:else}
+  <p class="quiet">{say('fit-nothing-yet-name-each')}</p>
+{/if}

@@ -1,0 +1,58 @@
+<script lang="ts">
+  import { say } from './words';
+  // Whose device it is, how it stands, and its owl.
+  import type { Job } from '../../lib/api';
+  import Owl from '../../lib/glyphs/Owl.svelte';
+  import { KINDS } from '../../lib/words';
+
+  interface Props {
+    job: Job;
+  }
+  let { job }: Props = $props();
+</script>
+
+<header>
+  <Owl
+    before={job.glance_before}
+    after={job.glance_after}
+    verdict={job.verdict}
+    stopped={job.stage === 'stopped'}
+    size={84}
+  />
+  <div class="who">
+    <h1>{job.model}</h1>
+    <p class="quiet">
+      {say('job-room-by-job', {
+        kind: KINDS[job.kind],
+        maker: job.maker || 'an unknown maker',
+        number: job.number,
+        customer_name: job.customer_name,
+      })}
+    </p>
+  </div>
+  {#if job.stage === 'stopped'}<strong class="stopped">{say('job-room-stopped-for-safety')}</strong>{/if}
+  {#if job.handed_over_at}<strong class="closed">{say('job-room-handed-over')}</strong>{/if}
+</header>
+
+<style>
+  header {
+    display: flex;
+    align-items: center;
+    gap: var(--gap-4);
+    min-height: 4rem;
+  }
+  .who {
+    min-width: 0;
+    margin-right: auto;
+  }
+  .stopped,
+  .closed {
+    padding: var(--gap-2) var(--gap-3);
+    border: 2px solid currentcolor;
+    border-radius: var(--round);
+  }
+  .stopped {
+    color: var(--halt);
+    background: var(--halt-tint);
+  }
+</style>
