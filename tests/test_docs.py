@@ -71,6 +71,10 @@ def test_modules_and_folders_keep_their_size():
         assert len(path.read_text(encoding="utf-8").splitlines()) <= LONGER.get(name, 300), name
     for folder in (p for p in source.rglob("*") if p.is_dir() and "versions" not in p.parts):
         assert len(list(folder.glob("*.py"))) <= 17, folder
+    for path in (ROOT / "ui/src").rglob("*"):
+        if path.suffix in (".svelte", ".ts") and path.name != "schema.d.ts":  # which is generated
+            most = 250 if path.suffix == ".svelte" else 300
+            assert len(path.read_text(encoding="utf-8").splitlines()) <= most, path
 
 
 def test_figures_of_earlier_days_stay_when_it_is_measured_anew():

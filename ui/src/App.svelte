@@ -23,7 +23,7 @@
   const pages: [string, Loader][] = [
     ['', () => import('./rooms/bench/Bench.svelte')],
     ['/jobs', () => import('./rooms/jobs/Jobs.svelte')],
-    ['/jobs/new', () => import('./rooms/job/NewJob.svelte')],
+    ['/jobs/new', () => import('./rooms/intake/NewJob.svelte')],
     ['/jobs/:id', jobRoom],
     ['/jobs/:id/bench', benchMode],
     ['/jobs/:id/tray', () => import('./rooms/open/TrayLabels.svelte')],

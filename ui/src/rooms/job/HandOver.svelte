@@ -9,7 +9,7 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import { session } from '../../lib/session.svelte';
   import { toast } from '../../lib/toasts.svelte';
-  import Headline from './Headline.svelte';
+  import Headline from '../verdict/Headline.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {

@@ -9,10 +9,10 @@
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import { AMOUNT_IS, CLEANED, INTERFACES, TARGETS } from '../../lib/words';
-  import { bothReadings, sharedChannels } from '../job/both-runs';
-  import ConditionTable from '../job/ConditionTable.svelte';
-  import EffectTable from '../job/EffectTable.svelte';
-  import Headline from '../job/Headline.svelte';
+  import { bothReadings, sharedChannels } from '../verdict/both-runs';
+  import ConditionTable from '../verdict/ConditionTable.svelte';
+  import EffectTable from '../verdict/EffectTable.svelte';
+  import Headline from '../verdict/Headline.svelte';
   import PhotoPair from './PhotoPair.svelte';
 
   interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '../job/words';
   import { client, Problem, take, type FitItem, type Option, type Part, type Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';

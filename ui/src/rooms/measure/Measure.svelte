@@ -1,11 +1,11 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '../job/words';
   import type { Run, SideName } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import ConditionsForm from './ConditionsForm.svelte';
-  import type { JobState } from './job.svelte';
+  import type { JobState } from '../job/job.svelte';
   import LogPanel from './LogPanel.svelte';
   import RunClock from './RunClock.svelte';
   import NoisePanel from './NoisePanel.svelte';

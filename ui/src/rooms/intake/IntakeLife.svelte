@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '../job/words';
   import type { Suggestions } from '../../lib/suggestions.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '../job/words';
   import { checkSize, client, Problem, take, uploadLog, type LogOptions, type Run, type SideName } from '../../lib/api';
   import TraceExplorer from '../../lib/charts/TraceExplorer.svelte';
   import { bytes, clock } from '../../lib/format';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '../job/words';
   import { onMount } from 'svelte';
   import type { Job, Verdict } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';

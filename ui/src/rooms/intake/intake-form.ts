@@ -1,5 +1,5 @@
 // The intake form as typed, and what is sent of it.
-import { say } from './words';
+import { say } from '../job/words';
 import type { Job, Schemas } from '../../lib/api';
 import { parseNumber } from '../../lib/format';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '../job/words';
   import Intake from './Intake.svelte';
   import { go } from '../../lib/router.svelte';
 </script>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '../job/words';
   // What was fitted, and a way to take it off the list and bring it back.
   import { client, Problem, take, type FitItem } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';

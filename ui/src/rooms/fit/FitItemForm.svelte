@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '../job/words';
   import { onMount } from 'svelte';
   import { client, Problem, take, type FitItem, type Product, type Schemas } from '../../lib/api';
   import { parseNumber } from '../../lib/format';

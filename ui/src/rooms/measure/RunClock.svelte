@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '../job/words';
   // A clock for the run: baseline, cool-down or burn-in count on the server while the hands are elsewhere.
   import type { SideName } from '../../lib/api';
   import { BenchJob } from '../../lib/bench/bench.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '../job/words';
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take, type Job } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
@@ -11,7 +11,7 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import Tick from '../../lib/parts/Tick.svelte';
   import { KINDS } from '../../lib/words';
-  import Gates from './Gates.svelte';
+  import Gates from '../job/Gates.svelte';
   import IntakeLife from './IntakeLife.svelte';
   import IntakeSection from './IntakeSection.svelte';
   import { check, emptyForm, formOf, known, type IntakeForm } from './intake-form';

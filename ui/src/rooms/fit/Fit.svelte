@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '../job/words';
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take, type FitItem, type Job, type Option } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';

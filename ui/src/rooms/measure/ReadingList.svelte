@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '../job/words';
   import Button from '../../lib/parts/Button.svelte';
 
   interface Props {

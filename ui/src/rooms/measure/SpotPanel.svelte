@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '../job/words';
   import { client, Problem, take, type Run, type SideName } from '../../lib/api';
   import { fixed, parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
