@@ -147,32 +147,14 @@ export function uploadSound(
   return send(`/api/jobs/${jobId}/runs/${side}/sound?${query}`, file, options.progress);
 }
 
-/** Send a text file as the body and unwrap the answer. */
-export async function sendText<T>(url: string, text: string, type: string): Promise<T> {
-  let answer: Response;
-  try {
-    const headers = { 'X-CSRFToken': csrfToken, 'Content-Type': type };
-    answer = await globalThis.fetch(url, { method: 'POST', body: text, headers });
-  } catch {
-    throw new Problem(UNREACHABLE);
-  }
-  const body: unknown = await answer.json().catch(() => undefined);
-  if (!answer.ok) throw new Problem(asProblem(body));
-  return body as T;
-}
+/** What is sent as it is: the text of a file, the bytes of a photo. */
+export const raw = (body: string | Blob, type: string) => ({
+  body: body as never,
+  bodySerializer: () => body,
+  headers: { 'Content-Type': type },
+});
 
-/** Send a photo's bytes under the id that this tablet gave it. */
-export async function sendPhoto(jobId: string, photoId: string, bytes: Blob): Promise<void> {
-  let answer: Response;
-  try {
-    const headers = { 'X-CSRFToken': csrfToken, 'Content-Type': 'application/octet-stream' };
-    answer = await globalThis.fetch(`/api/jobs/${jobId}/photos/${photoId}`, { method: 'POST', body: bytes, headers });
-  } catch {
-    throw new Problem(UNREACHABLE);
-  }
-  if (!answer.ok) throw new Problem(asProblem(await answer.json().catch(() => undefined)));
-}
-
+// Only XMLHttpRequest tells how far an upload is.
 function send(url: string, file: File, progress: (share: number) => void): Upload {
   const request = new XMLHttpRequest();
   const done = new Promise<Run>((resolve, reject) => {

@@ -5,6 +5,7 @@ import type { ProblemBody } from './api';
 export interface Asked {
   method: string;
   path: string;
+  query: string;
   body: unknown;
 }
 
@@ -16,7 +17,7 @@ export function serve(answers: Record<string, Answer>): Asked[] {
   vi.stubGlobal('fetch', async (request: Request) => {
     const url = new URL(request.url);
     const text = request.method === 'GET' ? '' : await request.text();
-    const asked = { method: request.method, path: url.pathname, body: text ? JSON.parse(text) : undefined };
+    const asked = { method: request.method, path: url.pathname, query: url.search, body: parsed(text) };
     log.push(asked);
     const key = Object.keys(answers).find((k) => matches(k, asked));
     if (!key) return json(404, problem({ status: 404, detail: `Nothing at ${asked.path}` }));
@@ -25,6 +26,15 @@ export function serve(answers: Record<string, Answer>): Asked[] {
     return found instanceof Response ? found : json(200, found);
   });
   return log;
+}
+
+/** What is sent as it is, a photo or a table, stays text. */
+function parsed(text: string): unknown {
+  try {
+    return text ? JSON.parse(text) : undefined;
+  } catch {
+    return text;
+  }
 }
 
 function matches(key: string, asked: Asked): boolean {

@@ -1,7 +1,7 @@
 // One job at the bench: what the server says, what is on its way, and the way there.
 import { say } from '../say';
 import { v7 as uuidv7 } from 'uuid';
-import { client, Problem, sendPhoto, take } from '../api';
+import { client, Problem, raw, take } from '../api';
 import { toast } from '../toasts.svelte';
 import { nowIso } from './clock';
 import { hear, line, lineSeen } from './news.svelte';
@@ -245,7 +245,10 @@ export class BenchJob {
     const bytes = event.photo ? await this.#outbox.photo(event.photo) : undefined;
     if (!event.photo || !bytes) return;
     try {
-      await sendPhoto(this.jobId, event.photo, bytes);
+      const params = { path: { job_id: this.jobId, photo_id: event.photo } };
+      await take(
+        client.POST('/api/jobs/{job_id}/photos/{photo_id}', { params, ...raw(bytes, 'application/octet-stream') }),
+      );
       await this.#outbox.dropPhoto(event.photo);
     } catch (error) {
       if (!(error instanceof Problem) || error.body.reason === 'offline' || error.body.status >= 500) throw error;

@@ -201,32 +201,18 @@ describe('the way to the server', () => {
   });
 
   it('sends a photo before the event that speaks of it', async () => {
-    const log: string[] = [];
-    served();
-    const plain = globalThis.fetch;
-    vi.stubGlobal('fetch', async (request: Request | string, init?: RequestInit) => {
-      if (typeof request === 'string') {
-        log.push(`${init?.method} photo`);
-        return json(201, {});
-      }
-      log.push(`${request.method} ${new URL(request.url).pathname.split('/').at(-1)}`);
-      return plain(request);
-    });
+    const log = served({ 'POST /api/jobs/j1/photos/*': () => json(201, {}) });
     const at = new BenchJob('j1');
     await at.refresh();
     await at.addPhoto(new Blob(['bytes']), 'step', 'power_off');
     await settled(at);
-    expect(log.indexOf('POST photo')).toBeLessThan(log.indexOf('POST events'));
+    const posts = log.filter((a) => a.method === 'POST').map((a) => a.path.split('/').at(4));
+    expect(posts).toEqual(['photos', 'bench']);
   });
 
   it('puts a photo aside that the server cannot read, and the rest goes on', async () => {
-    served();
-    const plain = globalThis.fetch;
-    vi.stubGlobal('fetch', (request: Request | string) =>
-      typeof request === 'string'
-        ? Promise.resolve(json(422, problem({ detail: 'This is no photo that can be read.', reason: 'not_photo' })))
-        : plain(request),
-    );
+    const refused = problem({ status: 422, detail: 'This is no photo that can be read.', reason: 'not_photo' });
+    served({ 'POST /api/jobs/j1/photos/*': () => json(422, refused) });
     const at = new BenchJob('j1');
     await at.refresh();
     await at.addPhoto(new Blob(['no picture']), 'step', '');

@@ -6,16 +6,20 @@
     name: string;
     error?: string | undefined;
     wide?: boolean;
+    /** What is asked stands beside it already; it is only told to those who do not see it. */
+    bare?: boolean;
+    /** The value that is no choice made yet, and does not look like one. */
+    unmade?: T;
   }
-  let { legend, options, value = $bindable(), name, error, wide = false }: Props = $props();
+  let { legend, options, value = $bindable(), name, error, wide = false, bare = false, unmade }: Props = $props();
   const uid = $props.id();
 </script>
 
 <fieldset class:wide aria-describedby={error ? `${uid}-error` : undefined}>
-  <legend>{legend}</legend>
+  <legend class:off-screen={bare}>{legend}</legend>
   <div class="row">
     {#each options as option (option.value)}
-      <label>
+      <label class:unmade={option.value === unmade}>
         <input type="radio" name="{name}-{uid}" value={option.value} bind:group={value} />
         <span>{option.label}</span>
       </label>
@@ -78,6 +82,14 @@
     box-shadow: inset 0 -3px 0 var(--owl);
     font-weight: 620;
     z-index: 1;
+  }
+  .unmade input:checked + span {
+    border-color: var(--edge);
+    border-style: dashed;
+    background: none;
+    box-shadow: none;
+    font-style: italic;
+    font-weight: 400;
   }
   input:focus-visible + span {
     outline: 3px solid var(--owl);

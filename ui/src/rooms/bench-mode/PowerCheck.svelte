@@ -6,6 +6,7 @@
   import { benchWords } from '../../lib/bench/bench.svelte';
   import { parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
+  import Choice from '../../lib/parts/Choice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
 
   interface Props {
@@ -46,26 +47,21 @@
   }
 </script>
 
-<div class="power" class:large>
+<div class="power">
   <ul>
     {#each checks as check (check.name)}
       <li class:fails={full[check.name] === 'fails'}>
         <span
           >{check.words}{#if must.includes(check.name)}<small>{say('power-check-has-to-be-looked')}</small>{/if}</span
         >
-        <span class="states" role="radiogroup" aria-label={check.words}>
-          {#each STATES as one (one.value)}
-            <label class:on={full[check.name] === one.value} class:open={one.value === 'unchecked'}>
-              <input
-                type="radio"
-                name="power-{check.name}"
-                value={one.value}
-                checked={full[check.name] === one.value}
-                onchange={() => (results[check.name] = one.value)}
-              />{one.label}
-            </label>
-          {/each}
-        </span>
+        <Choice
+          bare
+          legend={check.words}
+          name="power-{check.name}"
+          options={STATES}
+          unmade="unchecked"
+          bind:value={() => full[check.name] ?? 'unchecked', (v) => (results[check.name] = v)}
+        />
       </li>
     {/each}
   </ul>
@@ -121,53 +117,10 @@
     color: var(--halt);
     font-weight: 620;
   }
-  .states {
-    display: inline-flex;
-  }
-  label {
-    display: inline-flex;
-    align-items: center;
-    min-height: var(--target);
-    padding: 0 var(--gap-3);
-    border: var(--line) solid var(--edge);
-    margin-left: calc(-1 * var(--line));
-    cursor: pointer;
-    color: var(--ink);
-    font-weight: 400;
-    white-space: nowrap;
-  }
-  label.on {
-    background: var(--ink);
-    border-color: var(--ink);
-    color: var(--paper);
-    font-weight: 620;
-  }
-  /* Nobody has looked: that is no choice made, so it does not look like one. */
-  label.open.on {
-    background: transparent;
-    border-color: var(--edge);
-    border-style: dashed;
-    color: var(--ink);
-    font-style: italic;
-    font-weight: 400;
-  }
   small {
     margin-left: var(--gap-3);
     color: var(--soft);
     font-weight: 400;
-  }
-  label:focus-within {
-    outline: 3px solid var(--owl);
-    outline-offset: 1px;
-  }
-  input[type='radio'] {
-    position: absolute;
-    opacity: 0;
-    width: 1px;
-    height: 1px;
-  }
-  .large label {
-    min-height: 2.9rem;
   }
   .foot {
     display: flex;

@@ -107,7 +107,7 @@ describe('bench mode', () => {
     await user.keyboard('{/Enter}');
     later();
   };
-  const check = (name: string, label: string) => within(screen.getByRole('radiogroup', { name })).getByLabelText(label);
+  const check = (name: string, label: string) => within(screen.getByRole('group', { name })).getByLabelText(label);
 
   it('goes through the first power-on check by check, from not looked at', async () => {
     const user = await open({ steps: [makeStep('power_on', { shows: 'power', held: true })] });

@@ -2,7 +2,7 @@
   import { say } from './words';
   // Models: what the shop has learnt of each, as plates with their maps.
   import { onMount } from 'svelte';
-  import { client, Problem, sendText, take, type Schemas } from '../../lib/api';
+  import { client, Problem, raw, take, type Schemas } from '../../lib/api';
   import ScrewMap from '../../lib/maps/ScrewMap.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -36,8 +36,8 @@
 
   async function bring(text: string, replace: boolean) {
     try {
-      const url = `/api/models/import${replace ? '?replace=true' : ''}`;
-      const model = await sendText<Schemas['ModelOut']>(url, text, 'application/json');
+      const params = { query: replace ? { replace } : {} };
+      const model = await take(client.POST('/api/models/import', { params, ...raw(text, 'application/json') }));
       waiting = null;
       trouble = null;
       toast(say('models-room-taken-in', { model: model.model, places: plural(model.places.length, 'place') }));

@@ -23,6 +23,7 @@ function served(bench: Partial<Bench> = {}, more: Record<string, unknown> = {}) 
     'GET /api/bench/words': WORDS,
     'GET /api/jobs/j1/bench': () => makeBench(bench),
     'GET /api/jobs/j1/plan': () => json(404, problem({ status: 404 })),
+    'POST /api/jobs/j1/photos/*': () => json(201, {}),
     'POST /api/jobs/j1/bench/events': (asked: Asked) => {
       const { events } = asked.body as Sent;
       sent = [...sent, ...events];
@@ -153,10 +154,6 @@ it('keeps a photo with what was seen', async () => {
   };
   const user = userEvent.setup();
   render(CleanPage, { at: await at({ found: [found] }), job: makeJob() });
-  const plain = globalThis.fetch;
-  vi.stubGlobal('fetch', (request: Request | string) =>
-    typeof request === 'string' ? Promise.resolve(json(201, {})) : plain(request),
-  );
   await user.upload(screen.getByLabelText('Photo: Cold plate'), new File(['x'], 'p.jpg', { type: 'image/jpeg' }));
   await vi.waitFor(() => expect(sent.map((e) => e.kind)).toEqual(['photo', 'found']));
   expect(sent[1]?.data.photo).toBe(sent[0]?.data.photo);
@@ -225,19 +222,15 @@ describe('Models', () => {
 
   it('does not write over a kept model without being asked to', async () => {
     const user = userEvent.setup();
-    const asked: string[] = [];
-    serve({ 'GET /api/models': { models: [] } });
-    const plain = globalThis.fetch;
-    vi.stubGlobal('fetch', (request: Request | string) => {
-      if (typeof request !== 'string') return plain(request);
-      asked.push(request);
-      return Promise.resolve(json(409, problem({ status: 409, detail: 'Marrow 15 is kept already.', reason: 'kept' })));
-    });
+    const kept = problem({ status: 409, detail: 'Marrow 15 is kept already.', reason: 'kept' });
+    const log = serve({ 'GET /api/models': { models: [] }, 'POST /api/models/import': () => json(409, kept) });
     render(ModelsRoom);
     await screen.findByRole('heading', { name: 'No model is kept yet' });
     await user.upload(screen.getByLabelText('Model file'), new File(['{}'], 'm.json', { type: 'application/json' }));
     await user.click(await screen.findByRole('button', { name: 'Replace the kept one' }));
-    await vi.waitFor(() => expect(asked).toEqual(['/api/models/import', '/api/models/import?replace=true']));
+    await vi.waitFor(() =>
+      expect(log.filter((a) => a.method === 'POST').map((a) => a.query)).toEqual(['', '?replace=true']),
+    );
   });
 });
 

@@ -1,6 +1,6 @@
 // A CSV of the shelf to the server, as it is.
 import { say } from './words';
-import { Problem, sendText, type Schemas } from '../../lib/api';
+import { client, Problem, raw, take, type Schemas } from '../../lib/api';
 
 export async function importShelf(file: File): Promise<Schemas['ImportedOut']> {
   if (file.size > 2 * 2 ** 20)
@@ -15,5 +15,5 @@ export async function importShelf(file: File): Promise<Schemas['ImportedOut']> {
       errors: [],
       headers: [],
     });
-  return sendText<Schemas['ImportedOut']>('/api/shelf/import', await file.text(), 'text/csv');
+  return take(client.POST('/api/shelf/import', raw(await file.text(), 'text/csv')));
 }
