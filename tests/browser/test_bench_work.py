@@ -98,7 +98,7 @@ def tread(page, key="Enter"):
 def look_at_the_three(page, click):
     """Boot, fans and temperatures: what has to be looked at before the power counts."""
     for check in ("Boots within 40 s", "Fans turn", "Temperatures are sane"):
-        click(page.get_by_role("group", name=check).get_by_text("fine", exact=True))
+        click(page.get_by_role("group", name=check).get_by_role("radio", name="fine"))
 
 
 def test_a_whole_alloy_job_by_keyboard_with_the_line_down_and_a_second_tablet_watching(page, planned, new_context):
