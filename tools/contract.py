@@ -10,19 +10,31 @@ from typing import Any
 ROOT = Path(__file__).parents[1]
 sys.path.insert(0, str(ROOT))
 
+import cattrs  # noqa: E402
 from tests.bench_jobs import PLACES as MAP  # noqa: E402
 from tests.golden import LOGS, events_of, plain  # noqa: E402
 
-from vividowl.core.bench.fasteners import PLUG, SCREW  # noqa: E402
+from vividowl.core.bench.fasteners import PLUG, SCREW, SHAPES  # noqa: E402
 from vividowl.core.bench.interlocks import CANCELS, MAKES  # noqa: E402
 from vividowl.core.bench.log.events import KINDS, BenchEvent  # noqa: E402
 from vividowl.core.bench.log.log import BenchLog, before, grown  # noqa: E402
 from vividowl.core.bench.log.made import acts_of_place  # noqa: E402
 from vividowl.core.bench.log.state import BenchState  # noqa: E402
+from vividowl.core.job.device import DeviceKind  # noqa: E402
 from vividowl.core.job.stages import BENCH, PLACES  # noqa: E402
 from vividowl.core.materials.kinds import CATALOGUE  # noqa: E402
 from vividowl.core.quantities.words import say  # noqa: E402
+from vividowl.core.response.ladder import Ladder, Rung  # noqa: E402
 from vividowl.core.trace.roles import Role  # noqa: E402
+from vividowl.formats.drawing import (  # noqa: E402
+    BEAKS,
+    RISE_FULL_K,
+    highest_rise,
+    is_held,
+    joints,
+    pupil_share,
+    ring_end,
+)
 from vividowl.formats.words import CLEANED, TARGETS, VERDICTS  # noqa: E402
 from vividowl.words import told  # noqa: E402
 from vividowl.words.sentence import bundle_of, sentence_from  # noqa: E402
@@ -106,6 +118,53 @@ def names() -> dict[str, Any]:
     }
 
 
+def geometry() -> dict[str, Any]:
+    """contract/geometry.json: owl, heat ladder and map, which both languages draw."""
+    ladders = [
+        Ladder(25.0, 95.0, 45.0, (Rung("air", 10.0, 0.22, "log"), Rung("behind", 60.0, 1.33, "log"))),
+        Ladder(
+            22.4,
+            71.3,
+            58.0,
+            (
+                Rung("air", 15.9, None, "probe"),
+                Rung("heatsink", -0.4, None, "probe"),
+                Rung("interface", 33.4, 0.58, "log"),
+            ),
+        ),
+        Ladder(24.0, 24.3, None, ()),
+    ]
+    return {
+        "owl": {
+            "rise_full_k": RISE_FULL_K,
+            "verdicts": sorted(BEAKS),
+            "rings": [
+                {"share": share, "x": round(x, 4), "y": round(y, 4), "long_way": long_way}
+                for share in (0.0, 0.1, 0.25, 0.5, 0.51, 0.75, 0.999, 1.0, 1.4)
+                for x, y, long_way in [ring_end(share)]
+            ],
+            "pupils": [{"noise_db": db, "share": pupil_share(db)} for db in (None, 10, 25, 30.4, 45, 65, 90)],
+            "held": [
+                {"held_share": share, "held": is_held({"held_share": share})} for share in (None, 0, 0.02, 0.021, 1)
+            ],
+        },
+        "ladder": {
+            "highest_rise_k": highest_rise(ladders),
+            "highest_rise_of_none_k": highest_rise([]),
+            "cases": [
+                {
+                    "ladder": cattrs.unstructure(ladder),
+                    "floor": 300,
+                    "scale": 2.5,
+                    "joints": [[round(high, 6), round(low, 6)] for high, low in joints(ladder, 300, 2.5)],
+                }
+                for ladder in ladders
+            ],
+        },
+        "map": {"kinds": [str(kind) for kind in DeviceKind], "shapes": list(SHAPES)},
+    }
+
+
 SAMPLE = """
 plain = Yes, as typed: 5 %
 held = Held back{ $limit_c ->
@@ -163,6 +222,7 @@ def written() -> dict[str, str]:
     return {
         "bench.json": json.dumps(bench(), ensure_ascii=False, sort_keys=True, separators=(",", ":")) + "\n",
         "sentences.json": json.dumps(sentences(), ensure_ascii=False, indent=1) + "\n",
+        "geometry.json": json.dumps(geometry(), ensure_ascii=False, indent=1) + "\n",
         "names.json": json.dumps(names(), ensure_ascii=False, indent=1) + "\n",
     }
 

@@ -14,14 +14,53 @@ from vividowl.formats.svg import INK, PAPER, RULE, SOFT, Part, box, document, pa
 BEFORE, AFTER = "#a83a18", "#00686b"
 RISE_FULL_K = 90.0
 NOISE_LOW_DB, NOISE_HIGH_DB = 25.0, 65.0
+BEAKS = {
+    "improved": "M54 54h12l-6 12z",
+    "worse": "M54 66h12l-6 -12z",
+    "improved_if_same": "M54 54h12l-6 12z",
+    "worse_if_same": "M54 66h12l-6 -12z",
+    "no_difference_shown": "M53 58h14v4h-14z",
+    "cannot_be_compared": "M54 56l12 8m0 -8l-12 8",
+}
+
+
+def ring_end(share: float) -> tuple[float, float, bool]:
+    """Where a ring of radius 1 ends that runs from the bottom clockwise, and whether it goes the long way round."""
+    share = min(0.9999, max(0.0, share))
+    angle = math.pi / 2 + 2 * math.pi * share
+    return math.cos(angle), math.sin(angle), share > 0.5
+
+
+def pupil_share(noise_db: float | None) -> float | None:
+    """From quiet (0) to loud (1); None when no noise was read."""
+    if noise_db is None:
+        return None
+    return min(1.0, max(0.0, (noise_db - NOISE_LOW_DB) / (NOISE_HIGH_DB - NOISE_LOW_DB)))
+
+
+def is_held(glance: Mapping[str, Any]) -> bool:
+    """Whether heat held it back for long enough to be shown: the eye has a lid then."""
+    return bool((glance.get("held_share") or 0.0) > HELD_SHARE)
+
+
+def joints(ladder: Ladder, floor: float, scale: float) -> list[tuple[float, float]]:
+    """Upper and lower joint of each rung, from the floor upwards; floor in the drawing's units, scale in units a K."""
+    found, y = [], floor
+    for rung in ladder.rungs:
+        found.append((y - max(0.0, rung.drop_k * scale), y))
+        y = found[-1][0]
+    return found
+
+
+def highest_rise(ladders: Sequence[Ladder]) -> float:
+    """The largest rise [K] of the ladders that share a scale; 1 at least, so that there is a scale."""
+    return max([1.0, *(x.die_c - x.room_c for x in ladders)])
 
 
 def _arc(cx: float, cy: float, radius: float, share: float) -> str:
-    """Path of a ring from the bottom clockwise."""
-    share = min(0.9999, max(0.0, share))
-    angle = math.pi / 2 + 2 * math.pi * share
-    x, y = cx + radius * math.cos(angle), cy + radius * math.sin(angle)
-    return f"M{cx:.2f} {cy + radius:.2f}A{radius} {radius} 0 {int(share > 0.5)} 1 {x:.2f} {y:.2f}"
+    x, y, long_way = ring_end(share)
+    end = f"{cx + radius * x:.2f} {cy + radius * y:.2f}"
+    return f"M{cx:.2f} {cy + radius:.2f}A{radius} {radius} 0 {int(long_way)} 1 {end}"
 
 
 def _eye(cx: float, cy: float, glance: Mapping[str, Any], colour: str, hollow: bool) -> list[Part]:
@@ -36,11 +75,11 @@ def _eye(cx: float, cy: float, glance: Mapping[str, Any], colour: str, hollow: b
         if hollow:
             parts.append(path(ring, fill="none", stroke=PAPER, stroke_width=4.4))
     noise = glance.get("noise_db")
-    share = 0.4 if noise is None else (noise - NOISE_LOW_DB) / (NOISE_HIGH_DB - NOISE_LOW_DB)
-    pupil = 3 + 10 * min(1.0, max(0.0, share))
+    share = pupil_share(noise)
+    pupil = 3 + 10 * (0.4 if share is None else share)
     fill = "none" if hollow or noise is None else colour
     parts.append(shape("circle", cx=cx, cy=cy, r=pupil, fill=fill, stroke=colour, stroke_width=2.4))
-    if (glance.get("held_share") or 0.0) > HELD_SHARE:
+    if is_held(glance):
         parts.append(path(f"M{cx - r - 4} {cy}A{r + 4} {r + 4} 0 0 1 {cx + r + 4} {cy}Z", fill=INK))
     return parts
 
@@ -50,17 +89,9 @@ def owl_svg(before: Mapping[str, Any], after: Mapping[str, Any], verdict: str | 
     covers the upper half is heat holding it back."""
     parts = [path("M6 4Q34 17 60 13Q86 17 114 4", fill="none", stroke=INK, stroke_width=3.4, stroke_linecap="round")]
     parts += _eye(32, 42, before, BEFORE, True) + _eye(88, 42, after, AFTER, False)
-    beaks = {
-        "improved": "M54 54h12l-6 12z",
-        "worse": "M54 66h12l-6 -12z",
-        "improved_if_same": "M54 54h12l-6 12z",
-        "worse_if_same": "M54 66h12l-6 -12z",
-        "no_difference_shown": "M53 58h14v4h-14z",
-        "cannot_be_compared": "M54 56l12 8m0 -8l-12 8",
-    }
-    if verdict is not None and verdict in beaks:
+    if verdict is not None:
         fill = "none" if verdict.endswith("_if_same") else INK
-        parts.append(path(beaks[verdict], fill=fill, stroke=INK, stroke_width=1.6))
+        parts.append(path(BEAKS[verdict], fill=fill, stroke=INK, stroke_width=1.6))
     return document(120, 72, parts)
 
 
@@ -70,8 +101,7 @@ def ladder_svg(before: Ladder | None, after: Ladder | None, culprit: str | None)
     ladders = [x for x in (before, after) if x is not None]
     if not ladders:
         return document(width, 24, [words(0, 16, say("drawing-no-ladder"), size=11, fill=SOFT)])
-    most = max(x.die_c - x.room_c for x in ladders) or 1.0
-    scale = (floor - top) / most
+    scale = (floor - top) / highest_rise(ladders)
     parts = []
     for ladder, x, colour, hollow, word in (
         (before, 104.0, BEFORE, True, "before"),
@@ -96,10 +126,11 @@ def ladder_svg(before: Ladder | None, after: Ladder | None, culprit: str | None)
 def _one_ladder(
     ladder: Ladder, x: float, floor: float, scale: float, colour: str, hollow: bool, culprit: str | None
 ) -> list[Part]:
-    parts, y, last_name = [], floor, floor + 18
+    parts, last_name = [], floor + 18
     wide = 72.0
-    for rung in ladder.rungs:
-        high = rung.drop_k * scale
+    spans = joints(ladder, floor, scale)
+    for rung, (upper, y) in zip(ladder.rungs, spans, strict=True):
+        high = y - upper
         fill = colour if not hollow else "none"
         if high < 1.5:
             continue
@@ -125,11 +156,10 @@ def _one_ladder(
             if here:
                 parts.append(words(0, label + 8, say("drawing-stops-here"), size=13, fill=colour, bold=True))
             last_name = label - (8 if here else 0)
-        y -= high
     parts.append(
         words(
             x + wide / 2,
-            y - 6,
+            (spans[-1][0] if spans else floor) - 6,
             say("drawing-degrees", value=ladder.die_c),
             size=18,
             fill=colour,
