@@ -42,6 +42,12 @@ def test_the_page_of_constants_is_what_the_code_says():
     assert PAGE.read_text(encoding="utf-8") == written(), "run python tools/constants.py"
 
 
+def test_what_each_constant_is_and_where_it_comes_from_stands_beside_it():
+    rows = [line.split("|") for line in (ROOT / "docs/constants.md").read_text().splitlines() if line.startswith("| `")]
+    assert len(rows) > 200
+    assert [row[1] for row in rows if not row[3].strip()] == []
+
+
 def test_links_of_the_pages_lead_somewhere():
     for page in PAGES:
         path = ROOT / page

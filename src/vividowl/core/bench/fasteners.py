@@ -45,7 +45,7 @@ HEADS: Mapping[str, Words] = {
 # A class is told by letter and shape together, never by colour.
 SHAPES = ("circle", "square", "triangle", "diamond", "bar", "hexagon", "cross", "drop")
 LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ"
-PLACES_MOST = 200
+PLACES_MOST = 200  # on one map; a limit of the product
 
 
 @dataclass(frozen=True)
@@ -215,7 +215,7 @@ def loosening_order(places: Sequence[Place]) -> tuple[str, ...]:
     return tuple(reversed(tightening_order(places)))
 
 
-TIGHTENING_SCHOOLS = (50, 70)
+TIGHTENING_SCHOOLS = (50, 70)  # [%] of the turns in the first round; both are common practice, no source
 
 
 def tightening_passes(school_percent: int) -> tuple[Pass, ...]:

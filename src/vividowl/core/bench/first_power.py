@@ -9,7 +9,7 @@ from vividowl.core.bench.fasteners import PLUG, PLUG_PARTS, Place
 from vividowl.core.quantities.errors import CoreError, require_range
 from vividowl.core.quantities.words import Words, listed, say
 
-BOOT_MOST_S = 40.0
+BOOT_MOST_S = 40.0  # [s] to a picture; common practice, no source
 
 
 @dataclass(frozen=True)

@@ -11,8 +11,8 @@ from vividowl.core.quantities.words import Words, listed, say
 GAS_CONSTANT_AIR = 287.05  # [J/(kg K)] dry air, ISO 2533
 STANDARD_PRESSURE = 101325.0  # [Pa]
 HEAT_CAPACITY_AIR = 1006.0  # [J/(kg K)] dry air near 25 degC, textbook
-CFM_PER_M3_S = 2118.88
-FAN_LEVEL_EXPONENT_DB = 50.0
+CFM_PER_M3_S = 2118.88  # cubic feet a minute in a cubic metre a second (definition)
+FAN_LEVEL_EXPONENT_DB = 50.0  # [dB] a tenfold speed; common practice, no source
 # Resistance behind the interface goes with fan speed to the power of minus this, plus or minus its half-width: between
 # laminar fins with a share of plain conduction and turbulent ones. From memory.
 FAN_RESISTANCE_EXPONENT, FAN_RESISTANCE_EXPONENT_HALF_WIDTH = 0.5, 0.25
@@ -79,8 +79,8 @@ def fan_laws(level_change_db: float, exponent_db: float = FAN_LEVEL_EXPONENT_DB)
 
 
 EXHAUST_SHOWN_K = 2.0  # two readings of one spot differ by less than this anyway; from memory
-RATIO_TOLERANCE = 1.05
-FAN_SLOWER_DB = 0.5
+RATIO_TOLERANCE = 1.05  # of what flow and level are read to; from memory
+FAN_SLOWER_DB = 0.5  # [dB] from here on a change of level is one of the fan; from memory
 
 
 @dataclass(frozen=True)

@@ -189,7 +189,7 @@ YOUNG_GPA: Mapping[str, float] = {
     "carbon": 50.0,
     "glass": 70.0,
 }
-POISSON = 0.3
+POISSON = 0.3  # usual for plastics and metals; from memory
 # Coefficient of a long plate with a clamped rim under a force in its middle; from memory.
 BEND = 0.0072
 BULGE_MOST_MM = 0.5  # a cover that stands out more is seen and rocks on the table; from memory

@@ -6,8 +6,8 @@ from vividowl.core.quantities.errors import OutOfRange, require_range
 from vividowl.core.quantities.units import ABSOLUTE_ZERO_C, require_room_c
 from vividowl.core.quantities.words import say
 
-REFERENCE_ROOM_C = 25.0
-DIE_HIGH_C = 150.0
+REFERENCE_ROOM_C = 25.0  # [degC] to which readings are brought; the usual laboratory room; from memory
+DIE_HIGH_C = 150.0  # [degC] no die works above it; from memory
 
 
 def rise_over_room(reading_c: float, room_c: float) -> float:

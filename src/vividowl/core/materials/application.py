@@ -9,9 +9,9 @@ from enum import StrEnum
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import Words, say
 
-LONG_DIE_ASPECT = 1.6
-SMALL_DIE_MM2 = 90.0
-STROKE_SHARE = 0.8
+LONG_DIE_ASPECT = 1.6  # length over width from which a line is laid; common practice, no source
+SMALL_DIE_MM2 = 90.0  # [mm2] a bead alone covers it; from memory
+STROKE_SHARE = 0.8  # of the die's reach that a stroke takes; from memory
 # ISO/IEC 7810 ID-1, the size of a bank card, by which a screen is matched to true size.
 CARD_WIDTH_MM, CARD_HEIGHT_MM = 85.60, 53.98
 

@@ -8,7 +8,8 @@ from dataclasses import dataclass
 from vividowl.core.quantities.errors import OutOfRange, require_range
 from vividowl.core.quantities.words import say
 
-SYRINGE_TOLERANCE_SHARE = 0.2
+SYRINGE_TOLERANCE_SHARE = 0.2  # between printed mass and volume; from memory
+# [g/mL] lighter is no paste; heavier is no metal that is sold for it; from memory
 DENSITY_LOW, DENSITY_HIGH = 0.7, 20.0
 
 

@@ -25,7 +25,7 @@ class LifeSchool(StrEnum):
     LONG = "long"
 
 
-VISITS_LEAST = 2
+VISITS_LEAST = 2  # two points make a line (definition)
 
 
 @dataclass(frozen=True)

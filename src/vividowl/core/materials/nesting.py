@@ -14,7 +14,8 @@ from vividowl.core.quantities.errors import OutOfRange, require_range
 from vividowl.core.quantities.words import say
 
 KEEP_MM = 10.0  # an offcut narrower than this is not kept; common practice, no source
-PIECES_MOST, SHEETS_MOST = 200, 50
+PIECES_MOST, SHEETS_MOST = 200, 50  # in one cut; a limit of the product
+# Orders tried, and work in pairs of pieces, so that a plan while typing keeps its 100 ms
 TRIES_MOST, WORK_MOST = 150, 135_000
 PATIENCE = 30  # arrangements that bring nothing better, after which the search ends
 _RULES = tuple(Rule)

@@ -9,9 +9,9 @@ from itertools import combinations_with_replacement
 from vividowl.core.quantities.errors import OutOfRange, require_range
 from vividowl.core.quantities.words import Words, say
 
-PAD_THICKNESSES_MM = (0.5, 1.0, 1.5, 2.0, 2.5, 3.0)
-STACK_MOST = 2
-MIN_COMPRESSION, MAX_COMPRESSION = 0.10, 0.30
+PAD_THICKNESSES_MM = (0.5, 1.0, 1.5, 2.0, 2.5, 3.0)  # [mm] that are sold; common practice, no source
+STACK_MOST = 2  # pads over each other; more slide; from memory
+MIN_COMPRESSION, MAX_COMPRESSION = 0.10, 0.30  # share of its thickness; common practice, no source
 
 
 @dataclass(frozen=True)
@@ -91,7 +91,7 @@ def choose_pad(
 
 # Caliper and hand on a pressed ball, from memory. A pad comes back by up to a tenth after years under a cooler.
 IMPRINT_TOLERANCE_MM = 0.05
-REBOUND_LOW, REBOUND_HIGH = 0.0, 0.10
+REBOUND_LOW, REBOUND_HIGH = 0.0, 0.10  # share by which a crushed pad springs back, low and high; from memory
 # Pressure of a soft pad at 30 % compression [kPa] and what the screws or springs of a cooler press with [N]; from
 # memory. Pads may take half of the clamping force before the die goes short.
 PAD_KPA_AT_30, CLAMP_N, CLAMP_SHARE = 100.0, 150.0, 0.5

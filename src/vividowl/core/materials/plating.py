@@ -11,8 +11,9 @@ from vividowl.core.quantities.words import Words, say
 FARADAY = 96485.33212  # [C/mol], CODATA 2018, exact
 NICKEL_MOLAR_MASS = 58.6934e-3  # [kg/mol], IUPAC
 NICKEL_DENSITY = 8908.0  # [kg/m3], handbook value near room temperature
-NICKEL_CHARGE = 2
+NICKEL_CHARGE = 2  # electrons an ion (chemistry)
 ELECTROLESS_UM_H = 2.5  # at 70 degC, common practice, no source
+# [degC] band of a kit bath around its 70 degC; common practice, no source
 ELECTROLESS_LOW_C, ELECTROLESS_HIGH_C = 65.0, 75.0
 
 

@@ -14,7 +14,7 @@ COPPER_CONDUCTIVITY = 390.0  # [W/(m K)] near 25 degC, textbook
 EDGE_MM = 1.0  # caliper's and hand's tolerance on a shim's place; from memory
 # Thicknesses in which copper is sold [mm], and the film that each face needs at least [mm]; from memory.
 STOCK_MM = (0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.8, 1.0, 1.2, 1.5, 2.0, 2.5, 3.0)
-FILM_MM = 0.05
+FILM_MM = 0.05  # [mm] of paste on each face; common practice, no source
 # More than this on one face is no film any more: it creeps out, or sets with a void. From memory.
 FILM_MOST_MM = 0.3
 # What holds the shim to the heatsink: conductivity [W/(m K)] and film [mm], from memory. The chip's face is always

@@ -19,7 +19,7 @@ from vividowl.core.trace.trace import Series
 
 LOW, HIGH = 10.0, 90.0  # an 80 % interval
 SEATING_SPREAD = 0.03  # the same hands, the same paste, once more: spread of the resistance. From memory.
-UNTOUCHED_SPREAD = 0.01
+UNTOUCHED_SPREAD = 0.01  # of the resistance when nothing was lifted; from memory
 FAN_SHARE_LEAST = 0.3  # slower than this a fan stands still rather than turns
 CORE_VOLTAGE = (0.75, 1.0, 1.25)  # [V] low, usual, high under load; from memory
 DYNAMIC_SHARE = (0.60, 0.85, 0.97)  # of the power follows f V^2, the rest does not; from memory
@@ -28,11 +28,11 @@ DRAG_SHARE = (0.50, 0.75, 0.95)  # flow of a dragging fan over that of a sound o
 # does not add a whole new way; from memory.
 COVER_SHARED = (0.2, 0.4, 0.6)
 AIR_SIDE_SPREAD = 0.25  # of a cover's way to the room, as a spread of its logarithm; from memory
-MILLIVOLTS_MOST = 200.0
+MILLIVOLTS_MOST = 200.0  # [mV] that are seen; common practice, no source
 # A device at its power limit spends what an undervolt saves on clock: it gets faster, not cooler. So often where it is
 # known to be there, where it is known not to be, and where the limit is not known. From memory.
 AT_LIMIT_SHARE = {True: 0.85, False: 0.05, None: 0.35}
-NEAR_LIMIT_SHARE = 0.93
+NEAR_LIMIT_SHARE = 0.93  # of the power limit from which a device is at it; from memory
 
 
 class Action(StrEnum):
@@ -237,7 +237,8 @@ def share_inside(inside: Sequence[bool]) -> tuple[float, float, float] | None:
     return p, max(0.0, middle - half), min(1.0, middle + half)
 
 
-LEARN_JOBS_LEAST = 3
+LEARN_JOBS_LEAST = 3  # fewer teach a shop nothing; from memory
+# Of a shop around all shops, of a job around its shop; spread of the logarithm; from memory
 LEARN_PRIOR_SPREAD, LEARN_JOB_SPREAD = 0.25, 0.30
 
 

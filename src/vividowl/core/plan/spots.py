@@ -27,7 +27,7 @@ PADS_MOST_MM = STACK_MOST * PAD_THICKNESSES_MM[-1] * (1.0 - MIN_COMPRESSION)
 PUTTY_MOST_MM = 8.0  # a thicker bead slumps out of the gap; from memory
 COVER_GAP_MM = 1.0  # newer thin shells, handbook/materials.md: common practice, no source
 PLATE_CM2 = 20.0  # both sides of a cold plate of 30 x 30 mm, where nobody has measured
-UM_PER_MM = 1000.0
+UM_PER_MM = 1000.0  # (definition)
 
 
 @dataclass(frozen=True)

@@ -15,7 +15,7 @@ from vividowl.core.response.reference import class_reference
 from vividowl.core.response.terms import Response
 from vividowl.core.trace.trace import Series
 
-SAMPLES = 10_000
+SAMPLES = 10_000  # drawn a plan, so that a plan while typing keeps its 100 ms
 # Area of the contact by class of device: median [mm2] and spread of its logarithm. From memory.
 DIE_AREA: Mapping[str, tuple[float, float]] = {
     "laptop": (170.0, 0.35),
@@ -44,15 +44,15 @@ DUST: Mapping[str, tuple[float, float, float]] = {
 }
 INTERFACE_MONTHS_SCALE = 40.0  # an interface of unknown state is bad with 1 - exp(-months/40); from memory
 DUST_MONTHS_SCALE: Mapping[str, float] = {"dusty": 20.0, "pets": 20.0, "smoke": 26.0, "normal": 60.0, "unknown": 40.0}
-UNKNOWN_MONTHS = 30.0
-REFERENCE_SPREAD = 0.10
+UNKNOWN_MONTHS = 30.0  # [months] since a service that nobody remembers; from memory
+REFERENCE_SPREAD = 0.10  # of a model's healthy values, of the logarithm; from memory
 # The fast part of a reading is within 15 % in 95 of 100 devices (docs/accuracy.md), so half of that is its least u.
 INTERFACE_U_SHARE = 0.07
-FILM_SHARE_LEAST = 0.1
+FILM_SHARE_LEAST = 0.1  # of an interface that is film and not the die; from memory
 # One new interface in so many comes out badly: a bald corner, an edge that is not seated. It then costs so many times
 # more. From memory.
 BADLY_LAID_SHARE, BADLY_LAID_FACTOR = 0.12, (1.3, 3.0)
-HAND_SPREAD = 0.25
+HAND_SPREAD = 0.25  # of a film laid by another hand, of the logarithm; from memory
 # A heat pipe that has lost its filling is taken for dust by any log: so often, and then so little of what dust would
 # give is left for cleaning. From memory.
 DRY_PIPE_SHARE, DRY_PIPE_KEEPS = 0.10, (0.1, 0.7)

@@ -12,8 +12,8 @@ from numpy.typing import NDArray
 from vividowl.core.quantities.errors import NotEnoughData, OutOfRange, require_range
 from vividowl.core.quantities.words import Words, listed, say
 
-COVERAGE_FACTOR = 2.0
-BLOCKS_MOST = 2048
+COVERAGE_FACTOR = 2.0  # k for about 95 % (JCGM 100, 6.3.3)
+BLOCKS_MOST = 2048  # of a series whose scatter is judged; more cost time and tell nothing more
 
 
 @dataclass(frozen=True)

@@ -5,8 +5,8 @@ from __future__ import annotations
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import Words, listed, say
 
-ABSOLUTE_ZERO_C = -273.15
-ROOM_LOW_C, ROOM_HIGH_C = -10.0, 60.0
+ABSOLUTE_ZERO_C = -273.15  # [degC] (definition)
+ROOM_LOW_C, ROOM_HIGH_C = -10.0, 60.0  # [degC] colder and nobody repairs there; a limit of the product
 
 
 def c_from_f(reading_f: float) -> float:

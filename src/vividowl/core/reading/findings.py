@@ -10,9 +10,9 @@ from vividowl.core.reading.reading import Reading, clock_words
 from vividowl.core.response.reference import Reference, class_reference, judge_response
 from vividowl.core.trace.roles import ROLE_KINDS
 
-SHORT_LOG_S = 60.0
-AGREES_SHARE = 0.2
-SMALL_W = 20.0
+SHORT_LOG_S = 60.0  # [s] a log below it is told to be short; from memory
+AGREES_SHARE = 0.2  # within which cool-down and load tell the same interface; from memory
+SMALL_W = 20.0  # [W] below it a tenth is shown
 
 
 def findings(

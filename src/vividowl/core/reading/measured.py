@@ -20,14 +20,14 @@ from vividowl.core.reading.reading import Reading, Statistics
 
 # A few repeats in one sitting do not show all that changes from day to day. From memory.
 REPEATS_FLOOR = 0.2
-REPEATS_LEAST_FREEDOM = 2
+REPEATS_LEAST_FREEDOM = 2  # degrees of freedom from which repeats judge themselves (JCGM 100, G.3)
 # What is still to come counts in the value of a side; between two sides cut at equal times most of it is common, and
 # this share of it is taken to differ. From memory.
 TO_COME_WIDTH, TO_COME_DIFFERS = 0.6, 0.15
 # How much of the whole lies behind the interface is taken alike on both sides, since a log seldom tells it well. From
 # memory.
 BEHIND_INTERFACE_SHARE = 0.7
-LIMIT_ABOVE_ROOM_K = 1.0
+LIMIT_ABOVE_ROOM_K = 1.0  # [K] less is no limit of a die; from memory
 
 
 @dataclass(frozen=True)

@@ -30,9 +30,9 @@ from vividowl.core.trace.sensors import never_changes
 from vividowl.core.trace.throttling import Throttling, find_throttling
 from vividowl.core.trace.trace import Series, Trace
 
-HELD_AT_END_SHARE = 0.5
-HELD_TAIL_SHARE = 0.2
-BEGUN_S = 30.0
+HELD_AT_END_SHARE = 0.5  # of the tail held back, from which the end says nothing of settling; from memory
+HELD_TAIL_SHARE = 0.2  # of the load that is its tail; from memory
+BEGUN_S = 30.0  # [s] before the load that tell how it began; from memory
 
 
 @dataclass(frozen=True)

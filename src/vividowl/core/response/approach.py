@@ -12,7 +12,7 @@ from vividowl.core.quantities.words import say
 from vividowl.core.response.exponentials import fit_exponentials
 from vividowl.core.trace.trace import Series
 
-POINTS_MOST = 800
+POINTS_MOST = 800  # that a fit sees; more cost time and tell nothing more
 
 
 @dataclass(frozen=True)

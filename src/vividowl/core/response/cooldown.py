@@ -13,13 +13,14 @@ from vividowl.core.response.terms import DOUBT_FROM_S, DOUBT_TO_S, FAST_BELOW_S,
 from vividowl.core.trace.load import LoadPhase
 from vividowl.core.trace.trace import Series, Trace
 
-COOLING_LEAST_S = 20.0
-COOLING_MOST_S = 900.0
-DROP_LEAST_K = 3.0
-STEP_MOST_S = 2.0
+COOLING_LEAST_S = 20.0  # [s] a shorter cool-down tells no interface; from memory
+COOLING_MOST_S = 900.0  # [s] later the room's own drift is read; from memory
+DROP_LEAST_K = 3.0  # [K] a smaller fall is lost in whole kelvins; from memory
+STEP_MOST_S = 2.0  # [s] between lines; the interface is over sooner; from memory
 # Against devices of an independent simulator the fast part came out within 3 %, two standard deviations 5 %.
 MODEL_SHARE = 0.03
-EVEN_SHARE = 0.15
+EVEN_SHARE = 0.15  # by which the load may sag before its end; from memory
+# [s] and share of the drop: work that comes back so soon spoils the cool-down; from memory
 SOON_S, SOON_SHARE = 15.0, 0.08
 
 

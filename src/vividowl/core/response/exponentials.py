@@ -10,7 +10,7 @@ import numpy as np
 
 from vividowl.core.trace.trace import Series
 
-LOG_STEP = 1e-6
+LOG_STEP = 1e-6  # of the logarithm of a time constant, for a difference quotient (numerics)
 
 
 @dataclass(frozen=True)

@@ -12,9 +12,10 @@ from vividowl.core.quantities.words import say
 from vividowl.core.response.reference import INTERFACE_SHARE_POOR
 from vividowl.core.response.terms import Response
 
-FALL_SHOWN_K = 2.0
+FALL_SHOWN_K = 2.0  # [K] a smaller fall of a rung is not told; from memory
 # Where two rungs fell by much the same, neither is named.
 RUNNER_UP_MOST = 0.5
+# [K] of a probe, of the die's sensor, of the whole below the interface; standard uncertainty; from memory
 PROBE_U_K, DIE_U_K, WHOLE_U_K = 1.7, 1.2, 2.0
 
 

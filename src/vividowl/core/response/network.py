@@ -13,23 +13,22 @@ from vividowl.core.quantities.uncertainty import effective_sample_size
 from vividowl.core.quantities.words import say
 from vividowl.core.response.exponentials import Fit, fit_exponentials
 from vividowl.core.response.terms import FAST_BELOW_S, Response, Term
-from vividowl.core.trace.load import LoadPhase
+from vividowl.core.trace.load import LEAD_MOST_S, LoadPhase
 from vividowl.core.trace.trace import Series, Trace, scan
 
-INTERVAL_MOST_S = 5.5
-TERMS_MOST = 4
-COARSE_POINTS = 180
-LEAD_MOST_S = 300.0
-TAIL_S = 25.0
-BOUND_LOW_STEPS = 0.1
-BLOCK_WEIGHT_MOST = 8.0
+INTERVAL_MOST_S = 5.5  # [s] between lines; slower logs tell no fast part; from memory
+TERMS_MOST = 4  # of a Foster network that a log can tell apart; from memory
+COARSE_POINTS = 180  # of the slow part that a fit sees; more cost time
+TAIL_S = 25.0  # [s] after the load that are read; from memory
+BOUND_LOW_STEPS = 0.1  # of a line's interval: no time constant is shorter; from memory
+BLOCK_WEIGHT_MOST = 8.0  # samples that count in one block, since they are not independent; from memory
 # A further term has to explain this much more than chance would (Bayesian information, strong above 6).
 EVIDENCE_LEAST = 6.0
-GRID_POINTS = 9
-CALM_SHARE = 0.08
-SINCE_S = (0.0, 40.0, 120.0)
-REMEMBERS_S = 3.0
-IDLE_DRIFT_K_PER_S = 0.01
+GRID_POINTS = 9  # of time constants tried first (numerics)
+CALM_SHARE = 0.08  # of the power: what moves less is calm; from memory
+SINCE_S = (0.0, 40.0, 120.0)  # [s] since an earlier load, tried; from memory
+REMEMBERS_S = 3.0  # [s] that the fast parts take to forget an earlier load; from memory
+IDLE_DRIFT_K_PER_S = 0.01  # [K/s] a faster drift of the idle die is none of the sensor; from memory
 # Cases take minutes to warm through; a factor of 1.6 either way is common. From memory.
 USUAL_SLOW_S, USUAL_SLOW_SPREAD = 300.0, 0.45
 

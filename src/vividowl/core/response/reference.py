@@ -11,10 +11,10 @@ from vividowl.core.response.terms import Response
 
 # Healthy devices of a class: share of the rise faster than 3 s and slower than 120 s. From memory.
 CLASS_TYPICAL = {"laptop": (0.20, 0.25), "console": (0.22, 0.20), "handheld": (0.25, 0.30), "other": (0.22, 0.25)}
-POOR_OVER_TYPICAL = 1.5
-SLOW_OVER_TYPICAL = 1.6
-CHANGED_SHARE = 0.15
-INTERFACE_SHARE_POOR = 1.0 / 3.0
+POOR_OVER_TYPICAL = 1.5  # ratio from which an interface is poor; from memory
+SLOW_OVER_TYPICAL = 1.6  # ratio from which the slow part is large; from memory
+CHANGED_SHARE = 0.15  # of a device against its last visit; from memory
+INTERFACE_SHARE_POOR = 1.0 / 3.0  # of the whole rise; common practice, no source
 NOT_TOLD = say("reference-where-heat-stops-not-told")
 
 

@@ -16,10 +16,10 @@ from vividowl.core.trace.phases import Phase
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Mask, Series, Trace
 
-CONDITION_MOST = 10.0
-OTHER_CHIP_SHARE = 0.10
-LEVEL_U_K = 0.5
-RELATIVE_U_MOST = 0.25
+CONDITION_MOST = 10.0  # of the matrix of two load states; above it they are too alike (numerics)
+OTHER_CHIP_SHARE = 0.10  # of the power below which one chip works alone; from memory
+LEVEL_U_K = 0.5  # [K] of a level read over some minutes; standard uncertainty; from memory
+RELATIVE_U_MOST = 0.25  # of a resistance that is still told; from memory
 
 
 @dataclass(frozen=True)

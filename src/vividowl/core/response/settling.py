@@ -16,16 +16,17 @@ from vividowl.core.trace.heading import Heading, find_heading
 from vividowl.core.trace.load import LoadPhase, under_load
 from vividowl.core.trace.trace import Mask, Series, Trace, sensor_step
 
-REMAINING_SETTLED_K = 1.0
-SLOPE_SETTLED_K_PER_S = 0.1 / 60.0
-TAIL_SHARE = 0.2
-RESTLESS_TAIL_SHARE = 0.5
-WINDOW_LEAST_S = 45.0
-LOAD_LEAST_S = 30.0
-LONGEST_WAIT_S = 3 * 3600.0
-FINAL_U_LEAST_K = 0.7
-SLOPE_SHARE = 0.4
-POWER_SETTLED_SHARE = 0.03
+REMAINING_SETTLED_K = 1.0  # [K] still to come; from memory (docs/handbook/temperature.md)
+SLOPE_SETTLED_K_PER_S = 0.1 / 60.0  # [K/s] 0.1 K/min; from memory (docs/handbook/temperature.md)
+TAIL_SHARE = 0.2  # of the load from which figures are taken; from memory
+RESTLESS_TAIL_SHARE = 0.5  # the same where the load goes up and down by itself; from memory
+WINDOW_LEAST_S = 45.0  # [s] of it; from memory
+LOAD_LEAST_S = 30.0  # [s] a shorter load has no end that could be told; from memory
+LONGEST_WAIT_S = 3 * 3600.0  # [s] that are proposed to wait for; from memory
+FINAL_U_LEAST_K = 0.7  # [K] of a final value, whatever a fit says of itself; standard uncertainty; from memory
+SLOPE_SHARE = 0.4  # of the load over which the slope is read; from memory
+POWER_SETTLED_SHARE = 0.03  # by which the power may drift there; from memory
+# [s] read at the end; [K] to come beyond which a free fit is not believed; trust in the ladder's own u; from memory
 LAST_S, FREE_MOST_K, LADDER_U_SHARE = 12.0, 60.0, 0.8
 
 

@@ -9,12 +9,13 @@ import numpy as np
 
 from vividowl.core.trace.trace import Series
 
-FAST_BELOW_S = 3.0
-SLOW_ABOVE_S = 120.0
+FAST_BELOW_S = 3.0  # [s] die, interface and base; from memory (docs/handbook/curve.md)
+SLOW_ABOVE_S = 120.0  # [s] case and room; from memory (docs/handbook/curve.md)
 # A part this fast may be die and paste under a thick lid, a sensor that smooths, or the base: no log tells which.
 DOUBT_FROM_S, DOUBT_TO_S, DOUBT_SHARE = 3.0, 20.0, 0.08
-SLOW_DOUBT_FROM_S, SLOW_DOUBT_TO_S = 70.0, 200.0
-INTERFACE_MODEL_SHARE = 0.10
+SLOW_DOUBT_FROM_S, SLOW_DOUBT_TO_S = 70.0, 200.0  # [s] heatsink or case: no log tells which; from memory
+INTERFACE_MODEL_SHARE = 0.10  # of the interface that the model itself may be off; from memory
+# [s] where air may begin, tried in this order, and how far around it is doubted; from memory
 BOUNDARIES_S, BOUNDARY_FACTOR = (25.0, 18.0, 12.0, 35.0), 1.9
 
 

@@ -13,7 +13,7 @@ from vividowl.core.quantities.errors import require_range
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Series, Trace
 
-STEP_S = 0.1
+STEP_S = 0.1  # [s] of the simulated device; its fastest part takes longer (numerics)
 
 
 @dataclass(frozen=True)

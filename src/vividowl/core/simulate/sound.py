@@ -9,9 +9,9 @@ from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import say
 from vividowl.core.sound.levels import require_level_db
 
-HARMONICS = ((1, 1.0), (2, 0.35), (3, 0.15))
-WHINE_SHARE = 0.4
-WANDER = 0.0006
+HARMONICS = ((1, 1.0), (2, 0.35), (3, 0.15))  # of a blade tone, order and share; from memory
+WHINE_SHARE = 0.4  # of the power of a whining coil; from memory
+WANDER = 0.0006  # share by which a fan's speed goes up and down; from memory
 
 
 def simulate_fan_sound(

@@ -9,8 +9,9 @@ from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import say
 from vividowl.core.sound.spectrum import Tone
 
-FAN_LOW_RPM, FAN_HIGH_RPM = 600.0, 7000.0
-BLADES_LOW, BLADES_HIGH = 3, 120
+FAN_LOW_RPM, FAN_HIGH_RPM = 600.0, 7000.0  # [rpm] of laptops, consoles and handhelds; from memory
+BLADES_LOW, BLADES_HIGH = 3, 120  # of a fan; from memory
+# Share within which a tone is a harmonic; within which sound and log agree; from memory
 HARMONIC_NEAR, LOG_AGREES_SHARE = 0.006, 0.06
 
 

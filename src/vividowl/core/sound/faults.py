@@ -9,11 +9,12 @@ from numpy.typing import NDArray
 
 from vividowl.core.quantities.words import Words, say
 
-FAST_STEPS_HZ = 40.0
-BLOCK_S = 1.0
+FAST_STEPS_HZ = 40.0  # [Hz] levels a second (numerics)
+BLOCK_S = 1.0  # [s] judged calm or disturbed as one; from memory
 # A fan's fast level moves by a decibel or two; syllables and knocks by far more.
 CALM_RANGE_DB, ABOVE_USUAL_DB = 7.0, 6.0
-CALM_SHARE_LEAST, CALM_LEAST_S = 0.4, 2.0
+CALM_SHARE_LEAST, CALM_LEAST_S = 0.4, 2.0  # of the recording, and [s], that have to be calm; from memory
+# [dB] over the recording, and how evenly: a phone's own control of the level; from memory
 CREEP_DB, CREEP_CORRELATION = 2.0, 0.9
 # Noise has a kurtosis of 3, a limiter takes its peaks; a tone has less by itself.
 KURTOSIS_LEAST, TONAL_SHARE_MOST = 2.55, 0.2

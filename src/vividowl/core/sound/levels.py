@@ -9,9 +9,9 @@ from dataclasses import dataclass
 from vividowl.core.quantities.errors import CoreError, NotEnoughData, require_range
 from vividowl.core.quantities.words import say
 
-LEVEL_LOW_DB, LEVEL_HIGH_DB = 0.0, 140.0
-MARGIN_NO_CORRECTION_DB = 15.0
-MARGIN_LEAST_DB = 6.0
+LEVEL_LOW_DB, LEVEL_HIGH_DB = 0.0, 140.0  # [dB] threshold of hearing (definition); louder than any fan
+MARGIN_NO_CORRECTION_DB = 15.0  # [dB] over the background (ISO 3744)
+MARGIN_LEAST_DB = 6.0  # [dB] over the background (ISO 3744)
 
 
 @dataclass(frozen=True)

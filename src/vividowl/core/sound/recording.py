@@ -23,15 +23,15 @@ from vividowl.core.sound.spectrum import (
     tonal_share,
 )
 
-FAST_S = 0.125
-RATE_LOW_HZ, RATE_HIGH_HZ = 4000.0, 384_000.0
-SHORTEST_S = 0.5
-CLIPPED_AT = 0.999
-CLIPPED_SHARE = 1e-5
-SILENT_BELOW_DBFS = -85.0
-DEAD_SIDE_DB = 40.0
-WHINE_FROM_HZ = 1500.0
-BLOCK_S = 0.5
+FAST_S = 0.125  # [s] time weighting F (IEC 61672-1)
+RATE_LOW_HZ, RATE_HIGH_HZ = 4000.0, 384_000.0  # [Hz]; a limit of the product
+SHORTEST_S = 0.5  # [s]; a limit of the product
+CLIPPED_AT = 0.999  # of full scale; from memory
+CLIPPED_SHARE = 1e-5  # of the samples; from memory
+SILENT_BELOW_DBFS = -85.0  # [dB] under full scale; quieter is a dead microphone; from memory
+DEAD_SIDE_DB = 40.0  # [dB] between the sides of a stereo recording; from memory
+WHINE_FROM_HZ = 1500.0  # [Hz] a fan's own tones end below; from memory
+BLOCK_S = 0.5  # [s] of the levels that are charted
 
 
 @dataclass(frozen=True)

@@ -12,12 +12,12 @@ from vividowl.core.quantities.errors import require_range
 
 Samples = NDArray[np.float32]
 Spectrum = NDArray[np.float64]
-TONE_LOW_HZ, TONE_HIGH_HZ = 40.0, 12_000.0
-PROMINENT_DB = 8.0
-LISTED_DB = 0.0
-AUDIBLE_SHARE = 1e-5
-TONES_MOST = 12
-TONAL_LINES = 30
+TONE_LOW_HZ, TONE_HIGH_HZ = 40.0, 12_000.0  # [Hz] in which tones are looked for; from memory
+PROMINENT_DB = 8.0  # [dB] at 1 kHz, more below it (ECMA-418-1, tone-to-noise ratio)
+LISTED_DB = 0.0  # [dB] a weaker tone is not listed
+AUDIBLE_SHARE = 1e-5  # of the whole power: a weaker tone is not heard; from memory
+TONES_MOST = 12  # that are listed
+TONAL_LINES = 30  # the strongest lines of a spectrum, whose share tells a tone from noise; from memory
 
 
 @dataclass(frozen=True)

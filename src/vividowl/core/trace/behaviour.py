@@ -11,14 +11,14 @@ import numpy as np
 from vividowl.core.trace.roles import DIE_ROLES, ChannelGuess, Role
 from vividowl.core.trace.trace import Series, scan
 
-POINTS_MOST = 1500
-DIE_BAND_C = (15.0, 120.0)
-DIE_RANGE_K = (6.0, 90.0)
-POWER_BAND_W = (0.2, 600.0)
-FOLLOWS_LEAST = 0.9
-JUMP_LEAST = 0.7
-CONFIDENCE_BY_BEHAVIOUR = 0.5
-UNSURE_BELOW = 0.75
+POINTS_MOST = 1500  # of a column that are looked at; more cost time and tell nothing more
+DIE_BAND_C = (15.0, 120.0)  # [degC] in which dies are logged; from memory
+DIE_RANGE_K = (6.0, 90.0)  # [K] between idle and load; from memory
+POWER_BAND_W = (0.2, 600.0)  # [W] of chips and whole devices; from memory
+FOLLOWS_LEAST = 0.9  # how well a temperature follows the power (correlation); from memory
+JUMP_LEAST = 0.7  # share of its range that a power takes in one step; from memory
+CONFIDENCE_BY_BEHAVIOUR = 0.5  # of a role told by behaviour alone; from memory
+UNSURE_BELOW = 0.75  # confidence below which the page asks
 _OTHER = re.compile(
     r"\b(limit|max|min|target|ssd|disk|drive|nvme|battery|volt|vid|vcore|ambient|room|memory|mem|vram)\b"
 )

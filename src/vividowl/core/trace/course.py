@@ -11,8 +11,8 @@ from vividowl.core.trace.load import LoadPhase
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Mask, Series, Trace
 
-STEP_RATIO = 1.06
-FIRST_S = 45.0
+STEP_RATIO = 1.06  # between the edges of blocks (numerics)
+FIRST_S = 45.0  # [s] of the first block (numerics)
 
 
 @dataclass(frozen=True)

@@ -15,9 +15,9 @@ TAUS_S = np.array([2.0, 15.0, 60.0, 240.0, 800.0])
 # How much of the rise goes with each time constant: usual, in coolers that answer soon, in those that answer late. What
 # the three differ by is what is not known. From memory.
 SHARES = np.array([[0.30, 0.20, 0.25, 0.17, 0.08], [0.45, 0.25, 0.18, 0.09, 0.03], [0.18, 0.15, 0.25, 0.27, 0.15]])
-GAP_MOST_S = 120.0
-BLOCK_S = 30.0
-RESTLESS_SHARE = 0.05
+GAP_MOST_S = 120.0  # [s] that are bridged; from memory
+BLOCK_S = 30.0  # [s] over which a load is averaged; from memory
+RESTLESS_SHARE = 0.05  # of the power by which those averages may scatter in an even load; from memory
 
 
 @dataclass(frozen=True)

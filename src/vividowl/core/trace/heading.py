@@ -14,7 +14,8 @@ import numpy as np
 
 from vividowl.core.heat.air import FAN_RESISTANCE_EXPONENT
 from vividowl.core.quantities.words import Words, say
-from vividowl.core.trace.load import LoadPhase, under_load
+from vividowl.core.trace.felt_power import GAP_MOST_S
+from vividowl.core.trace.load import LEAD_MOST_S, LoadPhase, under_load
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Mask, Series, Trace, bridged, scan
 
@@ -23,20 +24,19 @@ TAUS_S = np.array([2.0, 8.0, 30.0, 90.0, 270.0, 800.0])
 # heat slowly, through their case; and how often the second kind is met, with a fan that turns, one that is not
 # logged, and one that stands still. From memory.
 USUAL = ((0.28, 0.18, 0.24, 0.20, 0.085, 0.015), (0.15, 0.12, 0.12, 0.10, 0.07, 0.04))
+# Shares of the rise by time constant, and their spreads, in a device that warms slowly; from memory
 SLOW = ((0.18, 0.11, 0.14, 0.14, 0.18, 0.25), (0.15, 0.12, 0.12, 0.12, 0.14, 0.25))
 SLOW_USUAL = {"turns": 1e-9, say("heading-not-logged"): 0.02, "stands": 0.6}
 BEGUN_TAUS_S = np.array([90.0, 400.0])
-BEGUN_SPREAD_K = 4.0
-LEVEL_SPREAD_K = 6.0
-POINTS_MOST = 400
-LEAD_MOST_S = 300.0
+BEGUN_SPREAD_K = 4.0  # [K] of what an earlier load left; from memory
+LEVEL_SPREAD_K = 6.0  # [K] of the idle level; from memory
+POINTS_MOST = 400  # that a fit sees; more cost time and tell nothing more
 # What the ladder does not know: a fan that changes its speed, a room that drifts, a sensor that counts in kelvins.
 ERROR_K, ERROR_CORRELATED_S, EARLY_FACTOR = 0.4, 30.0, 25.0
-GAP_MOST_S = 120.0
-LADDER_SHARE = 0.3
+LADDER_SHARE = 0.3  # of what is still to come that stays unsure; from memory
 # Terms slower than these answer to the fan as well.
 FAST_TERMS = 2
-FAN_TURNS_RPM = 200.0
+FAN_TURNS_RPM = 200.0  # [rpm] slower is a fan that stands; from memory
 
 
 @dataclass(frozen=True)

@@ -9,20 +9,21 @@ import numpy as np
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Mask, Series, Trace, bridged, smooth
 
-BOOST_LONGEST_S = 120.0
-BOOST_EXCESS = 0.06
-BOOST_SHARPNESS = 0.7
+LEAD_MOST_S = 300.0  # [s] before the load that are read; from memory
+BOOST_LONGEST_S = 120.0  # [s]; from memory
+BOOST_EXCESS = 0.06  # share above the sustained power; from memory
+BOOST_SHARPNESS = 0.7  # share of the fall that comes at once; from memory
 # After a boost the power does not come back to it, but for a moment; where it does, the load goes up and down by
 # itself.
 BOOST_BACK_SHARE = 0.06
-BOOST_EVEN_SHARE = 0.5
-STEP_SHARE = 0.2
-DIP_BELOW = 0.6
-DIP_RECOVERY_S = 30.0
-PAUSE_MOST_S = 60.0
+BOOST_EVEN_SHARE = 0.5  # of the fall by which a boost itself may scatter; from memory
+STEP_SHARE = 0.2  # of the signal that is a load; from memory
+DIP_BELOW = 0.6  # of the median that is a pause; from memory
+DIP_RECOVERY_S = 30.0  # [s] after a pause that are left out; from memory
+PAUSE_MOST_S = 60.0  # [s] without a value that are bridged before the load is looked for; from memory
 # A stretch shorter than this, and short beside the longest, is no part of the load when a pause parts it from the rest.
 STRAY_S = 40.0
-STRAY_SHARE = 0.3
+STRAY_SHARE = 0.3  # of the longest stretch; from memory
 
 
 @dataclass(frozen=True)

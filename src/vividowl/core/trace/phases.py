@@ -11,12 +11,12 @@ import numpy as np
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Mask, Series, Trace, bridged, smooth
 
-PHASE_LEAST_S = 60.0
-PAUSE_MOST_S = 20.0
-LOADED_LEAST_W = 3.0
-LOADED_SHARE = 0.12
-STEP_SHARE = 0.3
-USUAL_FROM, LOADED_FROM = 0.25, 0.5
+PHASE_LEAST_S = 60.0  # [s] a shorter one is not told; from memory
+PAUSE_MOST_S = 20.0  # [s] a shorter one parts no phase; from memory
+LOADED_LEAST_W = 3.0  # [W] of a chip that works; from memory
+LOADED_SHARE = 0.12  # of the larger chip's power; from memory
+STEP_SHARE = 0.3  # of the signal that is a load; from memory
+USUAL_FROM, LOADED_FROM = 0.25, 0.5  # of the way from idle to full: what is usual, what is loaded; from memory
 
 
 class Chip(StrEnum):

@@ -172,7 +172,7 @@ _UNIT_WORDS = {
 }
 
 
-CONFIDENCE_BY_UNIT = 0.5
+CONFIDENCE_BY_UNIT = 0.5  # of a role told by its unit alone; from memory
 # The only column of a unit is what a logger of that unit is there for.
 _BY_UNIT_ALONE: tuple[tuple[Role, str, str], ...] = (
     (Role.FAN_SPEED, "rpm", r"\b(limit|max|min|target|disk|drive)\b"),

@@ -8,12 +8,12 @@ import numpy as np
 
 from vividowl.core.trace.trace import Series
 
-POSSIBLE_C = (0.0, 130.0)
-FAR_K = 25.0
-JUMP_K = 30.0
-STUCK_LEAST_S = 60.0
-STUCK_LEAST_SAMPLES = 30
-FINE_STEP_K = 0.3
+POSSIBLE_C = (0.0, 130.0)  # [degC] between which a sensor of a chip reads; from memory
+FAR_K = 25.0  # [K] from the middle; from memory
+JUMP_K = 30.0  # [K] from one line to the next and back: a fault, not a die; from memory
+STUCK_LEAST_S = 60.0  # [s] at one value; from memory
+STUCK_LEAST_SAMPLES = 30  # at one value; from memory
+FINE_STEP_K = 0.3  # [K] a sensor with larger steps may stand at one value by itself; from memory
 
 
 @dataclass(frozen=True)

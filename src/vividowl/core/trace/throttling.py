@@ -10,23 +10,23 @@ from vividowl.core.trace.load import LoadPhase
 from vividowl.core.trace.roles import DIE_ROLES, Role
 from vividowl.core.trace.trace import Mask, Series, Trace, sensor_step, smooth
 
-NEAR_LIMIT_K = 2.5
-GIVEN_UP_SHARE = 0.03
-UTILISATION_KEPT = 0.85
-EPISODE_LEAST_S = 3.0
-BOOST_END_LOOK_S = 30.0
-REFERENCE_LEAST_S = 5.0
-SMOOTHED_S = 10.0
-PINNED_S = 30.0
-PINNED_K = 1.0
+NEAR_LIMIT_K = 2.5  # [K] below a known limit that are still at it; from memory
+GIVEN_UP_SHARE = 0.03  # of clock or power; from memory
+UTILISATION_KEPT = 0.85  # of the demand, so that it is heat that takes the clock; from memory
+EPISODE_LEAST_S = 3.0  # [s]; from memory
+BOOST_END_LOOK_S = 30.0  # [s] after a boost in which a fall is its end; from memory
+REFERENCE_LEAST_S = 5.0  # [s] of clock or power that is not held back; from memory
+SMOOTHED_S = 10.0  # [s]; from memory
+PINNED_S = 30.0  # [s] at the plateau; common practice, no source (docs/handbook/temperature.md)
+PINNED_K = 1.0  # [K] or one step of the sensor; common practice, no source (docs/handbook/temperature.md)
 # The plateau is where the die is most of the later part, and hardly ever above.
 LATER_FROM = 0.4
-PLATEAU_BAND_K = 1.5
-ABOVE_MOST = 0.08
-PLATEAU_LEAST = 0.12
+PLATEAU_BAND_K = 1.5  # [K] around the plateau; from memory
+ABOVE_MOST = 0.08  # share of the later part; from memory
+PLATEAU_LEAST = 0.12  # share of the later part; from memory
 # Work that goes up and down by itself gives and takes this much more before it counts as given up.
 RESTLESS_FACTOR = 1.0
-DEMAND_TOLD = 0.5
+DEMAND_TOLD = 0.5  # correlation of use and clock from which the demand moves the clock; from memory
 # More than this share of the load held back is told; less may be one line of a logger. From memory.
 HELD_SHARE = 0.02
 

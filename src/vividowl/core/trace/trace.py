@@ -15,8 +15,8 @@ from vividowl.core.trace.roles import DIE_ROLES, Role
 
 Series = NDArray[np.float64]
 Mask = NDArray[np.bool_]
-SAMPLES_LEAST = 10
-BRIDGED_S = 10.0
+SAMPLES_LEAST = 10  # of a log; a limit of the product
+BRIDGED_S = 10.0  # [s] without a value of one chip's power; from memory
 
 
 @dataclass(frozen=True)

@@ -18,14 +18,14 @@ from vividowl.core.verdict.headline import Phrase, headline_of
 from vividowl.core.verdict.parts import Effect, Shown, Side
 from vividowl.core.verdict.verdicts import Verdict
 
-FAN_RATIO_MOST = 1.5
-FAN_CHANGED_SHARE = 0.03
+FAN_RATIO_MOST = 1.5  # of two fan speeds that are still brought to one; from memory
+FAN_CHANGED_SHARE = 0.03  # from which it is told that the fan turned otherwise; from memory
 # A fan that goes in steps may stand on either of two at one temperature: a level alone says no more than that.
 FAN_STEP_RATIO = 1.12
-NOISE_RUNS_LEAST = 2
-MORE_RUNS = 2
-REPEATS_HELP_SHARE = 0.9
-FAN_STILL_RPM = 1.0
+NOISE_RUNS_LEAST = 2  # a side, so that noise has a scatter of its own
+MORE_RUNS = 2  # that are proposed
+REPEATS_HELP_SHARE = 0.9  # of the uncertainty that is left after more runs: above it they hardly help; from memory
+FAN_STILL_RPM = 1.0  # [rpm] slower is a fan that stands; from memory
 
 
 @dataclass(frozen=True)

@@ -7,8 +7,8 @@ from enum import StrEnum
 
 from vividowl.core.quantities.words import Words, say
 
-ROOM_CORRECTED_K = 5.0
-DURATION_SAME_SHARE = 0.2
+ROOM_CORRECTED_K = 5.0  # [K] between rooms; beyond it the correction is flagged; common practice, no source
+DURATION_SAME_SHARE = 0.2  # of the longer run; from memory
 # So much longer, and what the two have in common is no more than a start.
 DURATION_RATIO_MOST = 2.5
 

@@ -11,13 +11,13 @@ from dataclasses import dataclass
 from vividowl.core.reading.reading import Reading
 from vividowl.core.trace.roles import Role
 
-LAST_PART_MIDDLE = 0.9
-SAME_LENGTH_S = 10.0
-LAST_PART_ALIKE = 1.4
+LAST_PART_MIDDLE = 0.9  # of the run, where its last fifth has its middle (arithmetic)
+SAME_LENGTH_S = 10.0  # [s]; from memory
+LAST_PART_ALIKE = 1.4  # ratio of the parts from which figures are taken; from memory
 # Heat of an earlier load leaves with about this time constant; where the start was not logged it may be this far off.
 # From memory.
 START_FADES_S, START_UNKNOWN_K = 350.0, 3.0
-START_SHOWN_K = 3.0
+START_SHOWN_K = 3.0  # [K] between starts that are told; from memory
 # An automatic fan runs a few per cent faster for each kelvin of room, so the rise over it falls by about this share.
 # From memory.
 FAN_FOLLOWS_SHARE_PER_K = 0.01

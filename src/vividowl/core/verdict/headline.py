@@ -10,10 +10,10 @@ from vividowl.core.trace.throttling import HELD_SHARE
 from vividowl.core.verdict.parts import Effect, Shown, Side
 from vividowl.core.verdict.verdicts import Verdict
 
-SAME_POWER_SHARE = 0.05
+SAME_POWER_SHARE = 0.05  # within which the work is told to be the same; from memory
 HELD_SHARE_PERCENT = 100.0 * HELD_SHARE
-SHARE_TOLD_PERCENT = 1.0
-BELOW_LIMIT_TOLD_K = 3.0
+SHARE_TOLD_PERCENT = 1.0  # [%] of the time held back, whose change is told; from memory
+BELOW_LIMIT_TOLD_K = 3.0  # [K] below the limit that are told; from memory
 
 _WORDS = {
     Verdict.IMPROVED: say("headline-improved"),

@@ -15,8 +15,8 @@ from vividowl.core.sound.levels import NoiseFigure, at_distance
 from vividowl.core.trace.roles import Role
 from vividowl.core.verdict.parts import Effect, Side, effect_between
 
-SAME_FAN_SHARE = 0.01
-ROOM_UNKNOWN_DB = 1.3
+SAME_FAN_SHARE = 0.01  # within which a fan turned alike; from memory
+ROOM_UNKNOWN_DB = 1.3  # [dB] half-width of what an unknown room adds: K1 at the least margin (ISO 3744)
 
 
 def _level(figure: NoiseFigure, tol: Tolerances) -> Measured:

@@ -21,7 +21,7 @@ from vividowl.core.bench.steps.vocabulary import BenchStep, measured
 from vividowl.core.bench.waits import WAITS, wait_minutes
 from vividowl.core.quantities.words import listed, say
 
-STEPS_MOST = 600
+STEPS_MOST = 600  # in one list; a limit of the product
 # Clocks of the Before run count before the list does; of the After run when it is closed.
 _BEFORE_BEGIN = ("begun", "wait_started", "wait_ended", "photo", "note")
 _AFTER_CLOSE = ("wait_started", "wait_ended", "photo", "note")
