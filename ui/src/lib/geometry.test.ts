@@ -7,7 +7,7 @@ import { highestRise, shape } from './charts/ladder';
 import Owl from './glyphs/Owl.svelte';
 import { isHeld, pupilShare, RISE_FULL_K, ringPath } from './glyphs/owl';
 import ClassShape from './maps/ClassShape.svelte';
-import { BOX, OUTLINES } from './maps/outlines';
+import { BOX, OUTLINES, wordY } from './maps/outlines';
 
 interface Geometry {
   owl: {
@@ -74,6 +74,12 @@ describe('the map', () => {
         expect(y / BOX.height).toBeGreaterThan(0);
         expect(y / BOX.height).toBeLessThan(1);
       }
+  });
+  it('moves the word of a part away from what lies on it, and lets it stand otherwise', () => {
+    const fan = { x: 250, y: 158 };
+    expect(wordY(fan, [])).toBe(158);
+    expect(wordY(fan, [{ x: 0.9, y: 0.25 }])).toBe(158);
+    expect(wordY(fan, [{ x: 0.25, y: 0.24 }])).toBe(102);
   });
   it('has a mark of its own for every class of screws', () => {
     const drawn = map.shapes.map((shape) => {

@@ -2,7 +2,7 @@
   // Map of a device: outline or photo, screws and plugs in their places, the order as a path with numbers.
   import type { Schemas } from '../api';
   import ClassShape from './ClassShape.svelte';
-  import { BOX, OUTLINES } from './outlines';
+  import { BOX, OUTLINES, wordY } from './outlines';
 
   export type MapPlace = Schemas['ModelPlaceOut'] & { is_out?: boolean; words?: string; explained?: string };
   interface Props {
@@ -68,7 +68,7 @@
     <path class="shell" d={drawn.shell} />
     {#each drawn.marks as mark (mark.words)}
       <path class="mark" d={mark.d} />
-      <text class="word" x={mark.x} y={mark.y}>{mark.words}</text>
+      <text class="word" x={mark.x} y={wordY(mark, places)}>{mark.words}</text>
     {/each}
   {/if}
   {#if walk.length > 1}

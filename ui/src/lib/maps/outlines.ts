@@ -35,3 +35,10 @@ const HANDHELD: Outline = {
 const OTHER: Outline = { shell: 'M60 60H940V580H60Z', marks: [] };
 
 export const OUTLINES: Record<string, Outline> = { laptop: LAPTOP, console: CONSOLE, handheld: HANDHELD, other: OTHER };
+
+/** Height at which the word of a part is read, clear of what lies on it: screws, plugs and the word below a plug. */
+export function wordY(mark: { x: number; y: number }, places: { x: number; y: number }[]): number {
+  const clear = (y: number) =>
+    places.every((p) => Math.abs(p.x * BOX.width - mark.x) > 130 || Math.abs(p.y * BOX.height + 14 - y) > 52);
+  return [0, -56, 56, -84, 84].map((by) => mark.y + by).find(clear) ?? mark.y;
+}

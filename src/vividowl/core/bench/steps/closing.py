@@ -187,7 +187,7 @@ def _tune(work: Work) -> list[BenchStep]:
             "",
             say("closing-anything-odd-one-step-back"),
             wait="other",
-            wait_min=15.0,
+            wait_min=WAITS["baseline"].minutes,
             task="tune",
         ),
         BenchStep(
