@@ -40,5 +40,5 @@ export const OUTLINES: Record<string, Outline> = { laptop: LAPTOP, console: CONS
 export function wordY(mark: { x: number; y: number }, places: { x: number; y: number }[]): number {
   const clear = (y: number) =>
     places.every((p) => Math.abs(p.x * BOX.width - mark.x) > 130 || Math.abs(p.y * BOX.height + 14 - y) > 52);
-  return [0, -56, 56, -84, 84].map((by) => mark.y + by).find(clear) ?? mark.y;
+  return [0, -34, 34, -56, 56].map((by) => mark.y + by).find(clear) ?? mark.y;
 }
