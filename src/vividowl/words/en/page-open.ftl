@@ -87,3 +87,10 @@ tray-labels-print = Print
 tray-labels-back-to-map = Back to the map
 tray-labels-job = { $model }, job { $number }
 tray-labels-there-no-screws-on = There are no screws on the map yet. Put them in Open, then print their labels here.
+tray-labels-screws = { $count ->
+        [one] { $count } screw
+       *[other] { $count } screws
+    }
+ledger-off = off
+ledger-on = on
+stage-steps-skipped = skipped: { $why }

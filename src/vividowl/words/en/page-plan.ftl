@@ -217,3 +217,5 @@ cut-panel-taken-back-sheet-and = Taken back: sheet and offcut lie on the shelf a
 plan-page-decision-open-again = The decision is open again.
 plan-page-taken-what-was-promised = Taken. What was promised is kept with it.
 plan-page-taken-off-plan = Taken off the plan.
+option-scale-free = free
+option-scale-stopped = stopped

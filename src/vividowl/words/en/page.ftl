@@ -113,3 +113,19 @@ why-rules = The rules behind it: { $title }
 why-all-rules = All rules of the trade
 handbook-not-loaded = This page of the handbook did not come.
 handbook-not-loaded-remedy = Look whether the line is up, close this and open it again.
+maker-not-known = an unknown maker
+pieces = pieces
+piece-count = { $count ->
+        [one] { $count } piece
+       *[other] { $count } pieces
+    }
+place-out = out
+place-in = in
+trace-explorer-nothing = nothing
+scales-processor = processor
+scales-graphics = graphics
+scales-both = both
+outlines-fan = fan
+outlines-cooler = cooler
+outlines-battery = battery
+owl-decibels = { $noise_db } decibels

@@ -109,7 +109,7 @@
       label={say('trace-explorer-and-below')}
       name="second"
       bind:value={() => second || NONE, (v) => (picked = [picked[0], v])}
-      options={[{ value: NONE, label: 'nothing' }, ...channels]}
+      options={[{ value: NONE, label: say('trace-explorer-nothing') }, ...channels]}
     />
   </div>
 {/if}

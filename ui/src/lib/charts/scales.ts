@@ -60,7 +60,11 @@ export function makeScales(lines: Line[], box: Box, domain: [number, number] | n
   return { x, y, minutes };
 }
 
-const CHIPS: Record<string, string> = { cpu: 'processor', gpu: 'graphics', both: 'both' };
+const CHIPS: Record<string, string> = {
+  cpu: say('scales-processor'),
+  gpu: say('scales-graphics'),
+  both: say('scales-both'),
+};
 
 /** A reading and a channel's values as a line on an axis that starts where the load does. */
 export function makeLine(side: Line['side'], reading: Reading, time: number[], values: number[]): Line {

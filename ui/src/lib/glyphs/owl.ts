@@ -36,7 +36,7 @@ function eyeWords(glance: Glance): string {
       ? say('owl-rise-not-known')
       : say('owl-kelvins-over-room', { rise_k: Math.round(glance.rise_k) }),
   ];
-  if (glance.noise_db !== null) parts.push(`${Math.round(glance.noise_db)} decibels`);
+  if (glance.noise_db !== null) parts.push(say('owl-decibels', { noise_db: Math.round(glance.noise_db) }));
   if (isHeld(glance)) parts.push(say('trace-chart-held-back-by-heat'));
   return parts.join(', ');
 }

@@ -1,6 +1,7 @@
 <script lang="ts">
   // Map of a device: outline or photo, screws and plugs in their places, the order as a path with numbers.
   import type { Schemas } from '../api';
+  import { say } from '../say';
   import ClassShape from './ClassShape.svelte';
   import { BOX, OUTLINES, wordY } from './outlines';
 
@@ -49,7 +50,8 @@
     onplace?.(place);
   }
 
-  const words = (p: MapPlace) => `${p.words || p.holds}${p.is_out === undefined ? '' : p.is_out ? ', out' : ', in'}`;
+  const words = (p: MapPlace) =>
+    `${p.words || p.holds}${p.is_out === undefined ? '' : `, ${say(p.is_out ? 'place-out' : 'place-in')}`}`;
 </script>
 
 <!-- The list beside the map does all of this by keyboard. -->

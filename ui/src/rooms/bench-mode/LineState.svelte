@@ -26,7 +26,7 @@
 <div class="line" role="status">
   {#if !line.stands}
     <strong class="down"
-      ><i></i>{say('line-state-no-connection-go-on', { here: waiting || 'what you do is kept here' })}</strong
+      ><i></i>{say('line-state-no-connection-go-on', { here: waiting || say('line-state-kept-here') })}</strong
     >
   {:else if waiting}
     <span class="busy"><i></i>{waiting}</span>

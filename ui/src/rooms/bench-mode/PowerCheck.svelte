@@ -18,8 +18,8 @@
   let { at, large = false, onswitched }: Props = $props();
   const STATES = [
     { value: 'unchecked', label: say('power-check-not-looked-at') },
-    { value: 'fine', label: 'fine' },
-    { value: 'fails', label: 'fails' },
+    { value: 'fine', label: say('power-check-fine') },
+    { value: 'fails', label: say('power-check-fails') },
     { value: 'none', label: say('power-check-has-none') },
   ];
   const must = $derived(benchWords.table?.looked_at ?? []);

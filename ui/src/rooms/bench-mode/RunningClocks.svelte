@@ -1,5 +1,6 @@
 <script lang="ts">
   // The clocks that run: of this job by their kind, of the others by their device.
+  import { say } from './words';
   import { remaining } from '../../lib/bench/clock';
   import type { Wait } from '../../lib/bench/types';
   import { waits } from '../../lib/bench/waits.svelte';
@@ -19,7 +20,8 @@
   {/each}
   {#each others as wait (wait.id)}
     <span class="clock other" class:over={left(wait.due) <= 0}
-      ><span>{wait.model}, {wait.number}</span> <b>{left(wait.due) > 0 ? remaining(left(wait.due)) : 'over'}</b></span
+      ><span>{wait.model}, {wait.number}</span>
+      <b>{left(wait.due) > 0 ? remaining(left(wait.due)) : say('running-clocks-over')}</b></span
     >
   {/each}
 </span>

@@ -42,7 +42,7 @@
           aria-selected={i === shown}
           class:seen={now(one.part) !== ''}
           onclick={() => (shown = i)}
-          >{one.words}{#if now(one.part)}<b aria-label="noted">✓</b>{/if}</button
+          >{one.words}{#if now(one.part)}<b aria-label={say('seen-picker-noted')}>✓</b>{/if}</button
         >
       {/each}
     </div>

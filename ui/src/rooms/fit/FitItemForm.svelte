@@ -19,7 +19,7 @@
     { value: 'g', label: 'g' },
     { value: 'mL', label: 'mL' },
     { value: 'mm', label: say('fit-item-form-mm-thick') },
-    { value: 'pieces', label: 'pieces' },
+    { value: 'pieces', label: say('pieces') },
   ];
   let form = $state({
     target: 'cpu_die',

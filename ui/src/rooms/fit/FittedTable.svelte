@@ -53,7 +53,7 @@
           <th scope="row">{TARGETS[item.target] ?? item.target}</th>
           <td>{INTERFACES[item.kind] ?? item.kind}</td>
           <td>{item.product || '–'}</td>
-          <td>{item.lot || '–'}{item.lot_id ? ', booked' : ''}</td>
+          <td>{item.lot_id ? say('fit-lot-booked', { lot: item.lot || '–' }) : item.lot || '–'}</td>
           <td class="number"
             >{item.amount === null ? '–' : `${item.amount} ${item.amount_unit}${AMOUNT_IS[item.amount_is] ?? ''}`}</td
           >

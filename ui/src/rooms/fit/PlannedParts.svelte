@@ -19,7 +19,7 @@
     part.amount === null
       ? say('planned-parts-measure-die-first')
       : part.unit === 'piece'
-        ? `${fixed(part.amount, 0)} ${part.amount === 1 ? 'piece' : 'pieces'}`
+        ? say('piece-count', { count: Math.round(part.amount) })
         : `${fixed(part.amount, 3)} ${part.unit}`;
   const cutParts = (part: Part) => part.unit === 'piece' && ['pad', 'phase_change_sheet'].includes(part.kind);
 

@@ -24,7 +24,7 @@
     <p class="quiet">
       {say('job-room-by-job', {
         kind: KINDS[job.kind],
-        maker: job.maker || 'an unknown maker',
+        maker: job.maker || say('maker-not-known'),
         number: job.number,
         customer_name: job.customer_name,
       })}

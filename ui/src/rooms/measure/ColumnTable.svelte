@@ -18,7 +18,7 @@
 
   function sure(confidence: number): string {
     if (confidence >= 1) return say('column-table-set-by-hand');
-    return confidence >= 0.75 ? 'sure' : say('column-table-please-check');
+    return confidence >= 0.75 ? say('column-table-sure') : say('column-table-please-check');
   }
 </script>
 

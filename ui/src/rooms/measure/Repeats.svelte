@@ -43,7 +43,7 @@
             <th scope="row">{r.file_name}</th>
             <td class="number">{figure(r.die_c, '°C')}</td>
             <td class="number">{figure(r.power, 'W')}</td>
-            <td>{r.settled ? 'yes' : 'no'}</td>
+            <td>{r.settled ? say('repeats-yes') : say('repeats-no')}</td>
             <td class="number">
               {#if !closed}
                 <Button

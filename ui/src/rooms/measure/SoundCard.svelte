@@ -14,12 +14,12 @@
   }
   let { sound, side, blades, onremove }: Props = $props();
 
-  const unit = $derived(sound.calibrated ? 'dB' : 'dB below full scale');
+  const unit = $derived(sound.calibrated ? 'dB' : say('sound-card-below-full-scale'));
   const level = (value: number | null) =>
     value === null ? say('effect-table-not-known') : figure(sound.calibrated ? value : Math.abs(value), 'dB');
   const marks = $derived([
-    ...(sound.blade_pass_hz ? [{ hz: sound.blade_pass_hz, words: 'blades' }] : []),
-    ...sound.whines_hz.slice(0, 1).map((hz) => ({ hz, words: 'whine' })),
+    ...(sound.blade_pass_hz ? [{ hz: sound.blade_pass_hz, words: say('sound-card-blades') }] : []),
+    ...sound.whines_hz.slice(0, 1).map((hz) => ({ hz, words: say('sound-card-whine') })),
   ]);
   const tones = $derived(sound.tones.filter((t) => t.prominent).slice(0, 3));
 </script>

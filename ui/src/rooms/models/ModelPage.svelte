@@ -77,7 +77,7 @@
       <p class="quiet">
         {say('model-page-by-in-shop-from', {
           kind: KINDS[model.kind],
-          maker: model.maker || 'an unknown maker',
+          maker: model.maker || say('maker-not-known'),
           jobs: plural(model.jobs, 'job'),
           source: !!model.source,
           source_2: model.source,

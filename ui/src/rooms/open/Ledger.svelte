@@ -48,7 +48,7 @@
         <li>
           <button type="button" class:chosen={chosen === plug.id} onclick={() => onchoose(plug.id)}>
             <span>{plug.words || plug.note || plug.holds}</span>
-            <b>{plug.is_out ? 'off' : 'on'}</b>
+            <b>{plug.is_out ? say('ledger-off') : say('ledger-on')}</b>
           </button>
         </li>
       {/each}

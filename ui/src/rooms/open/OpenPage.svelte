@@ -5,6 +5,7 @@
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import ScrewMap from '../../lib/maps/ScrewMap.svelte';
   import Button from '../../lib/parts/Button.svelte';
+  import Choice from '../../lib/parts/Choice.svelte';
   import BeginList from '../bench-mode/BeginList.svelte';
   import Ledger from './Ledger.svelte';
   import PlaceForm from './PlaceForm.svelte';
@@ -54,16 +55,18 @@
 {#if bench && !bench.begun}
   <BeginList {at} jobId={job.id} />
 {:else if bench}
-  <div class="tools" role="group" aria-label={say('open-page-map')}>
-    <div class="modes">
-      {#each [['', say('open-page-count')], ['screw', say('open-page-put-screws')], ['plug', say('open-page-put-plugs')]] as [mode, words] (mode)}
-        <button
-          type="button"
-          aria-pressed={(placing ?? '') === mode}
-          onclick={() => (placing = (mode || null) as typeof placing)}>{words}</button
-        >
-      {/each}
-    </div>
+  <div class="tools">
+    <Choice
+      bare
+      legend={say('open-page-map')}
+      name="placing"
+      options={[
+        { value: '', label: say('open-page-count') },
+        { value: 'screw', label: say('open-page-put-screws') },
+        { value: 'plug', label: say('open-page-put-plugs') },
+      ]}
+      bind:value={() => placing ?? '', (v) => (placing = v || null)}
+    />
     {#if bench.orders.length && !placing}
       <label class="order">
         <span>{say('open-page-order')}</span>
@@ -113,8 +116,8 @@
           <strong>{one.words || say('open-page-new-place')}</strong>
           <span class="quiet"
             >{one.is_out
-              ? `out${one.was_out ? say('open-page-since-step', { was_out: one.was_out }) : ''}`
-              : 'in'}</span
+              ? `${say('place-out')}${one.was_out ? say('open-page-since-step', { was_out: one.was_out }) : ''}`
+              : say('place-in')}</span
           >
           <Button onclick={() => at.do(one.is_out ? 'place_in' : 'place_out', { place: one.id })}
             >{one.is_out ? say('open-page-in') : say('open-page-out')}</Button
@@ -154,25 +157,6 @@
     align-items: center;
     gap: var(--gap-2) var(--gap-3);
     margin-bottom: var(--gap-3);
-  }
-  .modes {
-    display: flex;
-  }
-  .modes button {
-    min-height: var(--target);
-    padding: 0 var(--gap-3);
-    border: var(--line) solid var(--ink);
-    margin-left: calc(-1 * var(--line));
-    background: var(--sheet);
-    color: var(--ink);
-    font: inherit;
-    font-weight: 620;
-    cursor: pointer;
-    white-space: nowrap;
-  }
-  .modes [aria-pressed='true'] {
-    background: var(--ink);
-    color: var(--paper);
   }
   .order {
     display: inline-flex;

@@ -33,7 +33,7 @@
       step.material,
       step.tool,
       step.wait && !step.outcome ? say('stage-steps-then-wait', { wait_min: minutesWords(step.wait_min) }) : '',
-      step.outcome?.how === 'skipped' ? `skipped: ${step.outcome.words}` : '',
+      step.outcome?.how === 'skipped' ? say('stage-steps-skipped', { why: step.outcome.words }) : '',
       hands,
       step.outcome && step.waited_min ? say('stage-steps-min-waited', { waited_min: fixed(step.waited_min, 0) }) : '',
     ]

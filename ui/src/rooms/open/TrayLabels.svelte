@@ -37,7 +37,7 @@
           ><ClassShape shape={c.shape} letter={c.letter} r={24} /></svg
         >
         <div>
-          <strong>{c.letter} · {c.count} {c.count === 1 ? 'screw' : 'screws'}</strong>
+          <strong>{c.letter} · {say('tray-labels-screws', { count: c.count })}</strong>
           <span>{c.words}</span>
           <span>{holds(c.letter).join(', ')}</span>
           <small>{job ? say('tray-labels-job', { model: job.model, number: job.number }) : ''}</small>

@@ -32,7 +32,7 @@
   }
   function marks(option: Option): string {
     const open = option.gates.filter((g) => g.severity === 'acknowledge').length;
-    if (option.blocked) return 'stopped';
+    if (option.blocked) return say('option-scale-stopped');
     return open ? say('option-scale-to-accept', { open }) : '';
   }
 </script>
@@ -73,7 +73,7 @@
               <strong
                 >{option.total_cents || option.key !== 'leave'
                   ? money(option.total_cents, plan.currency)
-                  : 'free'}</strong
+                  : say('option-scale-free')}</strong
               >
               <small
                 >{option.hands_min

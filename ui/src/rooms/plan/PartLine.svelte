@@ -13,7 +13,7 @@
   const UNITS: Record<string, string> = { piece: 'pieces' };
   const amount = $derived.by(() => {
     if (part.amount === null) return say('part-line-amount-not-known');
-    if (part.unit === 'piece') return `${fixed(part.amount, 0)} ${part.amount === 1 ? 'piece' : 'pieces'}`;
+    if (part.unit === 'piece') return say('piece-count', { count: Math.round(part.amount) });
     return `${fixed(part.amount, part.amount < 1 ? 3 : 1)} ${UNITS[part.unit] ?? part.unit}`;
   });
   const size = $derived(

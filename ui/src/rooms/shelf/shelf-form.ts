@@ -8,7 +8,7 @@ export const UNITS = [
   { value: 'g', label: say('shelf-form-g-by-weight') },
   { value: 'mL', label: 'mL, by volume' },
   { value: 'sheet', label: say('shelf-form-sheets-to-cut-from') },
-  { value: 'piece', label: 'pieces' },
+  { value: 'piece', label: say('pieces') },
 ];
 export const SOURCES = [
   { value: say('kinds-data-sheet'), label: say('shelf-form-data-sheet') },
