@@ -6,9 +6,7 @@ const TITLES = import.meta.glob<string>('../../../docs/handbook/*.md', {
 });
 const BODIES = import.meta.glob<string>('../../../docs/handbook/*.md', { query: '?body', import: 'default' });
 
-export type Subject =
-  'order-of-work' | 'temperature' | 'curve' | 'noise' | 'materials' | 'bench' | 'waits' | 'tuning' | 'life';
-export const SUBJECTS: Subject[] = [
+export const SUBJECTS = [
   'order-of-work',
   'temperature',
   'curve',
@@ -18,7 +16,8 @@ export const SUBJECTS: Subject[] = [
   'waits',
   'tuning',
   'life',
-];
+] as const;
+export type Subject = (typeof SUBJECTS)[number];
 const pathOf = (subject: string): string => `../../../docs/handbook/${subject}.md`;
 
 /** The heading of a page; nothing when there is no such page. */
@@ -28,6 +27,3 @@ export const titleOf = (subject: string): string | undefined => TITLES[pathOf(su
 export async function bodyOf(subject: string): Promise<string> {
   return (await BODIES[pathOf(subject)]?.()) ?? '';
 }
-
-/** Names of all pages that there are. */
-export const pages = (): string[] => Object.keys(TITLES).map((path) => path.replace(/^.*\/|\.md$/g, ''));

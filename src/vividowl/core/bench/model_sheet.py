@@ -18,7 +18,7 @@ from vividowl.core.quantities.errors import CoreError, require_range
 from vividowl.core.quantities.words import listed, say
 
 FORMAT, VERSION = "vividowl-model", 1  # of the file of a model
-NAME_MOST, NOTE_MOST = 120, 2000  # signs of a maker or model; a limit of the product
+NAME_MOST, NOTE_MOST = 120, 2000  # signs of a maker or model, signs of its notes; limits of the product
 
 
 @dataclass(frozen=True)

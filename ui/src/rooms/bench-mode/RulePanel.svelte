@@ -15,7 +15,8 @@
 </script>
 
 <div class="rule" role="alertdialog" aria-label={say('rule-panel-rule-in-way')}>
-  <div>
+  <!-- Whatever was read here, the foot goes on to the step. -->
+  <div data-pedal>
     <Titled why="bench"><h2>{guard.reason}</h2></Titled>
     <p>{guard.remedy}</p>
   </div>

@@ -47,6 +47,8 @@
   }
 
   function keys(event: KeyboardEvent) {
+    // What is pressed over the rules that lie above is not meant for the clocks.
+    if ((event.target as Element).closest('dialog')) return;
     if (event.key === 'Escape') {
       event.preventDefault();
       onclose();

@@ -33,6 +33,31 @@ describe('bench mode', () => {
     expect(tablet.sent).toEqual([]);
   });
 
+  it('goes on to the step with the pedal after the rules behind a rule were read', async () => {
+    const user = await open({ steps: makeBench().steps.slice(1) });
+    await user.keyboard('2');
+    await vi.waitFor(() => expect(title()).toBe('Do cooler_off'));
+    await user.keyboard('{Enter}');
+    await user.click(screen.getByRole('button', { name: /^Why\?/ }));
+    await user.click(screen.getByRole('button', { name: 'Close' }));
+    screen.getByRole('button', { name: /^Why\?/ }).focus(); // where a browser puts the focus back
+    later();
+    await user.keyboard('{Enter}');
+    expect(title()).toBe('Do battery_off');
+    expect(screen.queryByRole('button', { name: 'Close' })).toBeNull();
+  });
+
+  it('starts no clock by a digit that is pressed over the rules', async () => {
+    const user = await open();
+    await user.keyboard('t');
+    await user.click(screen.getByRole('button', { name: /^Why\?/ }));
+    screen.getByRole('button', { name: 'Close' }).focus();
+    await user.keyboard('1');
+    await user.keyboard('{Escape}');
+    expect(tablet.sent).toEqual([]);
+    expect(screen.getByRole('heading', { name: 'Start a clock' })).toBeVisible();
+  });
+
   it('records a breach as what it is, in words', async () => {
     const user = await open({ steps: makeBench().steps.slice(2) });
     await user.keyboard('{Enter}');
