@@ -64,7 +64,8 @@ def command_of(event: BenchEvent) -> BenchCommand:
     return BenchCommand(event.id, event.kind, event.data, event.at, event.by)
 
 
-TEXT_MOST, NAME_MOST, LIST_MOST = 400, 80, 600  # signs of what is told, signs of a name, entries of a list; limits of the product
+# Signs of what is told, signs of a name, entries of a list; limits of the product.
+TEXT_MOST, NAME_MOST, LIST_MOST = 400, 80, 600
 _WORDS_LEAST = 4
 TEXT, NAME, NUMBER, WHOLE, TABLE, ROWS = "text", "name", "number", "whole", "table", "list"
 
