@@ -5,6 +5,7 @@ import os
 import shutil
 import threading
 import zlib
+from contextlib import contextmanager
 
 import pytest
 from playwright.sync_api import expect
@@ -93,16 +94,35 @@ expect.set_options(timeout=15_000)
 
 
 @pytest.fixture
-def page(page):
-    """A page whose console must stay clean; a refusal by the server is no fault of the page."""
-    faults = []
-    page.on("pageerror", lambda error: faults.append(str(error)))
-    page.on(
-        "console",
-        lambda m: faults.append(m.text) if m.type == "error" and "Failed to load resource" not in m.text else None,
-    )
-    yield page
-    assert faults == []
+def watched():
+    """Holds that the console of a page stays clean; a refusal by the server is no fault of the page."""
+
+    @contextmanager
+    def watch(page):
+        faults = []
+
+        def said(message):
+            if message.type == "error" and "Failed to load resource" not in message.text:
+                faults.append(message.text)
+
+        def broke(error):
+            faults.append(str(error))
+
+        page.on("pageerror", broke)
+        page.on("console", said)
+        yield
+        page.remove_listener("pageerror", broke)
+        page.remove_listener("console", said)
+        assert faults == []
+
+    return watch
+
+
+@pytest.fixture
+def page(page, watched):
+    """A page of its own."""
+    with watched(page):
+        yield page
 
 
 @pytest.fixture

@@ -30,6 +30,21 @@ PAGES = [
 ]
 
 
+@pytest.fixture(scope="module")
+def one_page(browser, browser_context_args):
+    """One page for all places: what the browser has loaded once is there for the next."""
+    context = browser.new_context(**browser_context_args)
+    yield context.new_page()
+    context.close()
+
+
+@pytest.fixture
+def page(one_page, watched):
+    """It, with a clean console at each place."""
+    with watched(one_page):
+        yield one_page
+
+
 @pytest.mark.parametrize("place", PAGES)
 def test_axe_finds_nothing_by_day_and_by_night_and_nothing_overflows(page, job_address, place):
     if place == "record":

@@ -38,6 +38,7 @@ def maximal(taken):
 
 @settings(max_examples=60, deadline=None)
 @given(st.lists(st.tuples(sides, sides), max_size=6), st.sampled_from(Rule))
+@pytest.mark.long
 def test_property_what_is_free_is_what_the_definition_says(pieces, rule):
     surface = Surface(SIDE, SIDE, rule)
     laid = []

@@ -13,6 +13,7 @@ from vividowl.core.quantities.uncertainty import (
     Tolerances,
     checked_tolerances,
     combined,
+    coverage_factor,
     effective_degrees_of_freedom,
     effective_sample_size,
     standard_error,
@@ -25,6 +26,12 @@ from vividowl.core.verdict.comparison import compare
 from vividowl.core.verdict.conditions import Conditions
 from vividowl.core.verdict.parts import Side
 from vividowl.words import sentence
+
+
+@pytest.mark.parametrize(("freedom", "factor"), [(1, 12.71), (2, 4.30), (4, 2.78), (10, 2.23), (50, 2.01)])
+def test_published_coverage_factors(freedom, factor):
+    # JCGM 100:2008, table G.2, 95 %.
+    assert coverage_factor(freedom) == pytest.approx(factor, abs=0.005)
 
 
 def test_published_end_gauge_example():

@@ -7,7 +7,7 @@ from tests.said import refuses
 
 from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
 from vividowl.core.quantities.uncertainty import Tolerances
-from vividowl.core.reading.measured import Measured, at_fan_speed, coverage_factor, difference_u95, pool, resistance
+from vividowl.core.reading.measured import Measured, at_fan_speed, difference_u95, pool, resistance
 from vividowl.core.reading.reading import read_trace
 from vividowl.core.response.reference import Source, class_reference, judge_response, reference_from, share_words
 from vividowl.core.response.terms import Response, Term
@@ -36,12 +36,6 @@ def response(fast, middle, slow):
         0.01,
         0.02,
     )
-
-
-@pytest.mark.parametrize(("freedom", "factor"), [(1, 12.71), (2, 4.30), (4, 2.78), (10, 2.23), (50, 2.01)])
-def test_published_coverage_factors(freedom, factor):
-    # JCGM 100:2008, table G.2, 95 %.
-    assert coverage_factor(freedom) == pytest.approx(factor, abs=0.005)
 
 
 def test_pooled_scatter_of_repeats_by_hand():

@@ -116,6 +116,21 @@ def effective_degrees_of_freedom(contributions: Sequence[tuple[float, float]]) -
     return total / weight if weight > 0 else math.inf
 
 
+def coverage_factor(freedom: float) -> float:
+    """Factor for a level of confidence of 95 %.
+
+    freedom: effective degrees of freedom [1], > 0
+    returns: Student's t at 97.5 % [1]; 2 for freedom without limit, as the product uses throughout
+    raises: OutOfRange
+    source: JCGM 100:2008, table G.2
+    """
+    from scipy.special import stdtrit  # here, since the import alone takes part of a second of the start
+
+    if math.isinf(freedom):
+        return COVERAGE_FACTOR
+    return max(COVERAGE_FACTOR, float(stdtrit(require_range("freedom", freedom, "", 0.1), 0.975)))
+
+
 def effective_sample_size(values: NDArray[np.float64]) -> float:
     """How many independent samples a correlated series is worth.
 

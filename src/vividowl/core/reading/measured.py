@@ -8,11 +8,11 @@ from dataclasses import dataclass, replace
 
 from vividowl.core.heat.air import FAN_RESISTANCE_EXPONENT, FAN_RESISTANCE_EXPONENT_HALF_WIDTH
 from vividowl.core.heat.temperature import sustained_capacity, thermal_resistance
-from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.uncertainty import (
     COVERAGE_FACTOR,
     Tolerances,
     combined,
+    coverage_factor,
     effective_degrees_of_freedom,
     standard_from_half_width,
 )
@@ -227,18 +227,3 @@ def difference_u95(before: Measured, after: Measured) -> float:
     scatter = combined(before.scatter, after.scatter)
     drift = combined(before.drift, after.drift)
     return coverage_factor(effective_degrees_of_freedom([(scatter, freedom), (drift, math.inf)])) * u
-
-
-def coverage_factor(freedom: float) -> float:
-    """Factor for a level of confidence of 95 %.
-
-    freedom: effective degrees of freedom [1], > 0
-    returns: Student's t at 97.5 % [1]; 2 for freedom without limit, as the product uses throughout
-    raises: OutOfRange
-    source: JCGM 100:2008, table G.2
-    """
-    from scipy.special import stdtrit  # here, since the import alone takes part of a second of the start
-
-    if math.isinf(freedom):
-        return COVERAGE_FACTOR
-    return max(COVERAGE_FACTOR, float(stdtrit(require_range("freedom", freedom, "", 0.1), 0.975)))
