@@ -11,6 +11,7 @@ from typing import TYPE_CHECKING, NoReturn
 import click
 
 from vividowl.cli_reading import compare, noise, read, work
+from vividowl.cli_runs import burnin, drift, factors, rank
 from vividowl.core.quantities.errors import CoreError
 from vividowl.formats.errors import FormatError
 from vividowl.service.errors import Refused
@@ -45,7 +46,7 @@ def cli() -> None:
     """Vivid Owl without a browser."""
 
 
-for command in (read, compare, noise, work):
+for command in (read, compare, noise, work, rank, factors, burnin, drift):
     cli.add_command(command)
 
 

@@ -9,8 +9,10 @@ from typing import Any
 
 import click
 
-from vividowl.core.quantities.words import Value, Words, listed, say
+from vividowl.cli_said import write_line
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.trace.roles import ROLE_KINDS
+from vividowl.core.trace.sag import Minute
 from vividowl.core.verdict.comparison import Comparison
 from vividowl.service.measure.files import (
     CONDITION_KEYS,
@@ -40,12 +42,12 @@ def _rounded(value: Any) -> Any:  # noqa: ANN401
     return value
 
 
-def _tell(code: str, /, **values: Value) -> None:
-    click.echo(sentence(say(code, **values)))
-
-
 def _print(values: dict[str, Any]) -> None:
     click.echo(json.dumps(_rounded(told(values)), ensure_ascii=False, indent=2))
+
+
+def _minute(m: Minute) -> dict[str, float | None]:
+    return {"power_W": m.power, "clock_MHz": m.clock_mhz, "die_C": m.die_c}
 
 
 def reading_values(found: FileReading) -> dict[str, Any]:
@@ -86,6 +88,11 @@ def reading_values(found: FileReading) -> dict[str, Any]:
             "given_up_W": r.throttling.given_up_w,
             "given_up_MHz": r.throttling.given_up_mhz,
         },
+        "sag": {
+            "minute_1": _minute(r.sag.minute_1),
+            "minute_10": _minute(r.sag.minute_10),
+            "difference": _minute(r.sag.difference),
+        },
         "resistance_K_per_W": {chip: value for chip, value in chips.items() if value is not None},
         "coupled_K_per_W": None
         if coupled is None
@@ -116,11 +123,11 @@ def read(log: Path, room: float | None, limit: float | None, as_json: bool) -> N
     if as_json:
         return _print(reading_values(found))
     r = found.reading
-    _tell("cli-read", name=log.name, samples=r.samples, duration_s=r.duration_s, interval_s=r.interval_s)
+    write_line("cli-read", name=log.name, samples=r.samples, duration_s=r.duration_s, interval_s=r.interval_s)
     for notice in found.notices:
-        _tell("cli-mended", notice=notice)
+        write_line("cli-mended", notice=notice)
     for text in found.findings:
-        _tell("cli-item", text=text)
+        write_line("cli-item", text=text)
     return None
 
 
@@ -193,10 +200,10 @@ def compare(
         return _print(comparison_values(found))
     click.echo(sentence(found.headline))
     for reason in found.reasons:
-        _tell("cli-item", text=reason)
+        write_line("cli-item", text=reason)
     for e in found.effects:
         change = None if e.u95 is None else e.difference
-        _tell("cli-effect", words=e.words, unit=e.unit, before=e.before, after=e.after, change=change, u95=e.u95)
+        write_line("cli-effect", words=e.words, unit=e.unit, before=e.before, after=e.after, change=change, u95=e.u95)
     return None
 
 
@@ -234,19 +241,19 @@ def noise(wav: Path, reference: Path | None, reference_db: float | None, blades:
         return _print(sound_values(found))
     s = found.sound
     for fault in s.faults:
-        _tell("cli-item", text=fault)
+        write_line("cli-item", text=fault)
     if s.laeq_db is None:
         return None
     levels = {"laeq": s.laeq_db, "lafmax": s.lafmax_db, "l10": s.l10_db, "l90": s.l90_db}
-    _tell("cli-levels", **levels, calibrated=s.calibrated)
+    write_line("cli-levels", **levels, calibrated=s.calibrated)
     for tone in s.tones[:5]:
-        _tell("cli-tone", hz=tone.frequency_hz, over_db=tone.prominence_db, prominent=tone.prominent)
+        write_line("cli-tone", hz=tone.frequency_hz, over_db=tone.prominence_db, prominent=tone.prominent)
     if found.fan:
-        _tell("cli-fan", rpm=found.fan.rpm, hz=found.fan.blade_pass_hz)
+        write_line("cli-fan", rpm=found.fan.rpm, hz=found.fan.blade_pass_hz)
     elif blades is not None:
-        _tell("cli-fan-not-known")
+        write_line("cli-fan-not-known")
     for tone in found.whines:
-        _tell("cli-whine", hz=tone.frequency_hz)
+        write_line("cli-whine", hz=tone.frequency_hz)
     return None
 
 
@@ -265,7 +272,7 @@ def work(name: str | None, given: Sequence[str], as_json: bool) -> None:
     if as_json:
         return _print(found)
     for place in found.pop("placements", ()):
-        _tell(
+        write_line(
             "cli-piece",
             piece=place["piece"] + 1,
             sheet=place["sheet"] + 1,

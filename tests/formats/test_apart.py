@@ -16,8 +16,8 @@ from tests.said import refuses
 
 from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
+from vividowl.formats.log.sensor_log import read_log
 from vividowl.formats.photo import read_photo
-from vividowl.formats.sensor_log import read_log
 from vividowl.words import sentence
 
 

@@ -12,8 +12,8 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from vividowl.core.response.ladder import build_ladder
-from vividowl.formats.columns import min_max_view, read_columns, write_columns
 from vividowl.formats.drawing import chart_svg, ladder_svg, owl_svg
+from vividowl.formats.log.columns import min_max_view, read_columns, write_columns
 from vividowl.formats.record_pdf import RecordSheet, item_words, make_pdf
 from vividowl.formats.words import day, money, number
 from vividowl.words import sentence

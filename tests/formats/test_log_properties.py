@@ -7,7 +7,7 @@ from hypothesis import strategies as st
 
 from vividowl.core.trace.roles import Role
 from vividowl.formats.errors import FormatError
-from vividowl.formats.sensor_log import read_log, to_trace
+from vividowl.formats.log.sensor_log import read_log, to_trace
 from vividowl.words import sentences
 
 temperatures = st.lists(st.floats(20, 110), min_size=30, max_size=80)

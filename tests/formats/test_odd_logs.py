@@ -13,7 +13,7 @@ from tests.said import refuses
 
 from vividowl.core.trace.roles import Role
 from vividowl.formats.errors import FormatError
-from vividowl.formats.sensor_log import TIME, read_log, to_trace
+from vividowl.formats.log.sensor_log import TIME, read_log, to_trace
 from vividowl.words import sentence, sentences
 
 SAMPLES = rows(load_s=200)

@@ -7,7 +7,7 @@ from tests.said import refuses, said_by
 
 from vividowl.core.trace.roles import Role
 from vividowl.formats.errors import FormatError
-from vividowl.formats.sensor_log import apply_mapping, read_log, to_trace
+from vividowl.formats.log.sensor_log import apply_mapping, read_log, to_trace
 from vividowl.words import sentence, sentences
 
 SAMPLES = rows(load_s=200)

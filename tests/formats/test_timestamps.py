@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 from tests.said import refuses
 
 from vividowl.formats.errors import FormatError
-from vividowl.formats.timestamps import time_columns, to_seconds
+from vividowl.formats.log.timestamps import time_columns, to_seconds
 
 START = datetime(2026, 3, 28, 23, 59, 40)  # noqa: DTZ001 - loggers write local time without a zone
 

@@ -7,8 +7,6 @@ import pytest
 import soundfile
 from tests.logs import COOL, HOT, log_bytes
 
-from vividowl import cli
-
 READ_KEYS = {
     "channels",
     "samples",
@@ -19,26 +17,10 @@ READ_KEYS = {
     "stats",
     "throttling",
     "resistance_K_per_W",
+    "sag",
     "network",
     "findings",
 }
-
-
-@pytest.fixture
-def run(monkeypatch, capsys):
-    """Runs a command; gives exit code, standard output, standard error."""
-
-    def call(*arguments):
-        monkeypatch.setattr("sys.argv", ["vividowl", *map(str, arguments)])
-        try:
-            cli.main()
-            code = 0
-        except SystemExit as stop:
-            code = stop.code
-        said = capsys.readouterr()
-        return code, said.out, said.err
-
-    return call
 
 
 @pytest.fixture(scope="module")

@@ -3,7 +3,6 @@
 import json
 
 import pytest
-from tests.host.test_reading_commands import run  # noqa: F401 - a fixture
 
 KEYS = {
     ("dose", "width_mm=15", "length_mm=13", "film_um=30", "waste=0.3", "density_g_ml=2.5"): {
@@ -47,6 +46,7 @@ KEYS = {
     ("drop", "school=line", "volume_ul=10", "width_mm=12", "length_mm=20"): {"strokes", "stroke_mm", "diameter_mm"},
     ("imprint", "how=old_pad", "reading_mm=1"): {"gap_mm", "tolerance_mm"},
     ("bath", "bath=A", "method=electroless", "minutes=240"): {"bath", "expected_um", "of_expected_percent"},
+    ("repeats", "sd=0.5", "want=1"): {"runs_each", "u95"},
     ("price", "parts=4.5", "hands_min=65", "hourly_rate=60"): {"parts", "work", "tax", "total"},
     ("fahrenheit", "difference_f=26"): {"k"},
     ("capacity", "reading_c=95", "room_c=25", "power_w=50", "limit_c=95"): {"resistance_K_per_W", "capacity_w"},
@@ -54,12 +54,12 @@ KEYS = {
 
 
 @pytest.mark.parametrize(("given", "keys"), KEYS.items(), ids=[k[0] for k in KEYS])
-def test_each_working_has_its_fixed_keys(run, given, keys):  # noqa: F811
+def test_each_working_has_its_fixed_keys(run, given, keys):
     code, out, err = run("work", *given, "--json")
     assert (code, err, set(json.loads(out))) == (0, "", keys)
 
 
-def test_worked_examples_of_the_handbook(run):  # noqa: F811
+def test_worked_examples_of_the_handbook(run):
     # handbook/temperature.md, handbook/curve.md, handbook/noise.md, common practice.
     def value(*given):
         return json.loads(run("work", *given, "--json")[1])
@@ -73,7 +73,7 @@ def test_worked_examples_of_the_handbook(run):  # noqa: F811
     assert value("background", "level_db=46", "background_db=40")["correction_db"] == pytest.approx(1.26, abs=0.005)
 
 
-def test_a_cut_lists_its_placements(run):  # noqa: F811
+def test_a_cut_lists_its_placements(run):
     found = json.loads(run("work", "cut", "sheet=80x80", "pieces=15.5x15.5,20.5x10.5", "kerf_mm=0.2", "--json")[1])
     assert (found["fits"], found["sheets"]) == (True, 1)
     assert found["waste_share"] == pytest.approx(1 - (15.5**2 + 20.5 * 10.5) / 6400)
@@ -83,7 +83,7 @@ def test_a_cut_lists_its_placements(run):  # noqa: F811
     assert "sheets: 3" in said
 
 
-def test_a_bath_log_knows_what_the_bath_should_have_done(run):  # noqa: F811
+def test_a_bath_log_knows_what_the_bath_should_have_done(run):
     # handbook/materials.md, common practice: 10 µm in 4 h; by Faraday's law 0.205 µm/min at 1 A/dm².
     slow = json.loads(run("work", "bath", "bath=A", "method=electroless", "minutes=240", "measured_um=8", "--json")[1])
     assert (slow["expected_um"], slow["of_expected_percent"]) == (pytest.approx(10), pytest.approx(80))
@@ -92,13 +92,13 @@ def test_a_bath_log_knows_what_the_bath_should_have_done(run):  # noqa: F811
     assert json.loads(fast)["of_expected_percent"] is None
 
 
-def test_the_skin_of_a_lap_is_refused_and_of_a_dock_is_not(run):  # noqa: F811
+def test_the_skin_of_a_lap_is_refused_and_of_a_dock_is_not(run):
     lap, dock = (json.loads(run("work", "skin", "power_w=4", f"placement={p}", "--json")[1]) for p in ("lap", "dock"))
     assert (lap["limit_c"], lap["allowed"]) == (43, False)
     assert (dock["limit_c"], dock["allowed"]) == (51, True)
 
 
-def test_in_words_and_the_list(run):  # noqa: F811
+def test_in_words_and_the_list(run):
     assert run("work", "gap", "gap_mm=0.8", "tolerance_mm=0.05")[1].splitlines()[:2] == [
         "thickness_mm: 1",
         "stack_mm: 1",
@@ -130,7 +130,7 @@ def test_in_words_and_the_list(run):  # noqa: F811
         (("dose", "width_mm"), "is not key=value"),
     ],
 )
-def test_refusals_are_a_line_or_two_with_exit_code_2(run, given, says):  # noqa: F811
+def test_refusals_are_a_line_or_two_with_exit_code_2(run, given, says):
     code, out, err = run("work", *given)
     assert (code, out) == (2, "")
     assert says in err

@@ -66,12 +66,12 @@ def said():
     for path in sorted((ROOT / "src/vividowl").rglob("*.py")):
         for node in ast.walk(ast.parse(path.read_text())):
             name = getattr(node.func, "id", "") if isinstance(node, ast.Call) else ""
-            if name not in ("say", "_tell") or not node.args:
+            if name not in ("say", "write_line") or not node.args:
                 continue
             code = _code(node.args[0])
             where = f"{path.relative_to(ROOT)}:{node.lineno}"
             if code is None:
-                assert path.name in ("words.py", "cli_reading.py"), f"{where}: a code is written out where it is said"
+                assert path.name in ("words.py", "cli_said.py"), f"{where}: a code is written out where it is said"
                 continue
             whole = all(k.arg for k in node.keywords)
             out.append((where, code, frozenset(k.arg for k in node.keywords) if whole else None))

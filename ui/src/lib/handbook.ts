@@ -15,6 +15,7 @@ export const SUBJECTS = [
   'bench',
   'waits',
   'tuning',
+  'runs',
   'life',
 ] as const;
 export type Subject = (typeof SUBJECTS)[number];

@@ -26,6 +26,7 @@ from vividowl.core.trace.felt_power import FeltPower, felt_power
 from vividowl.core.trace.load import LoadPhase, find_load, find_pauses, under_load
 from vividowl.core.trace.phases import Chip, Phase, find_phases
 from vividowl.core.trace.roles import Role
+from vividowl.core.trace.sag import Sag, sag_of
 from vividowl.core.trace.sensors import never_changes
 from vividowl.core.trace.throttling import Throttling, find_throttling
 from vividowl.core.trace.trace import Series, Trace
@@ -53,7 +54,7 @@ class Reading:
     without power; course: what it showed at earlier ends of
     the load, course_by_halves: as means over its last half; last_part: share of the load that the window is; begun:
     die [degC] and power [W] just before the load, None when the log begins with it; idle_fan_rpm: lowest usual speed
-    of the fan before it, or None."""
+    of the fan before it, or None; sag: its first and its tenth minute."""
 
     samples: int
     duration_s: float
@@ -77,6 +78,7 @@ class Reading:
     response: Response | None
     response_reason: Words
     cool_down: CoolDown | None
+    sag: Sag
 
     @property
     def die(self) -> Statistics:
@@ -179,6 +181,7 @@ def read_trace(
         response,
         reason,
         cooling,
+        sag_of(trace, load),
     )
 
 

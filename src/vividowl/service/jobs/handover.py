@@ -12,7 +12,7 @@ from vividowl.core.materials.life import NextService, next_service
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import say
 from vividowl.core.trace.trace import Series
-from vividowl.formats.columns import min_max_view
+from vividowl.formats.log.columns import min_max_view
 from vividowl.formats.record_pdf import ChartLine, RecordSheet, make_pdf
 from vividowl.service.bench.store import load_log
 from vividowl.service.bench.story import BenchStory, story_of

@@ -18,7 +18,7 @@ from vividowl.core.verdict.comparison import Comparison, compare
 from vividowl.core.verdict.conditions import Conditions
 from vividowl.core.verdict.parts import Side
 from vividowl.formats.errors import FormatError
-from vividowl.formats.sensor_log import BYTES_MOST, apply_mapping, read_log, to_trace
+from vividowl.formats.log.sensor_log import BYTES_MOST, apply_mapping, read_log, to_trace
 from vividowl.formats.sound_file import BYTES_MOST as SOUND_BYTES_MOST
 from vividowl.formats.sound_file import read_sound_file
 from vividowl.service.errors import Refused

@@ -12,9 +12,9 @@ from typing import Any
 from vividowl.core.quantities.errors import NotEnoughData
 from vividowl.core.quantities.words import Words, say
 from vividowl.core.reading.reading import Reading, read_trace
-from vividowl.formats.columns import write_columns
 from vividowl.formats.errors import FormatError
-from vividowl.formats.sensor_log import ParsedLog, apply_mapping, read_log, to_trace
+from vividowl.formats.log.columns import write_columns
+from vividowl.formats.log.sensor_log import ParsedLog, apply_mapping, read_log, to_trace
 from vividowl.service.errors import Refused
 
 REMEMBERED = say("log-reading-columns-as-they-were-set")

@@ -14,9 +14,9 @@ from vividowl.core.quantities.words import Words, say
 from vividowl.core.reading.reading import read_trace
 from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.formats.apart import read_apart
-from vividowl.formats.columns import View, min_max_view, read_columns
 from vividowl.formats.errors import FormatError
-from vividowl.formats.sensor_log import BYTES_MOST, TIME, apply_mapping
+from vividowl.formats.log.columns import View, min_max_view, read_columns
+from vividowl.formats.log.sensor_log import BYTES_MOST, TIME, apply_mapping
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.measure.comparing import kept

@@ -14,8 +14,8 @@ from vividowl.core.reading.reading import Reading, read_trace
 from vividowl.core.sound.levels import LevelReading, NoiseFigure, noise_figure
 from vividowl.core.trace.roles import ChannelGuess, Role
 from vividowl.core.trace.trace import Trace
-from vividowl.formats.columns import read_columns
-from vividowl.formats.sensor_log import TIME, to_trace
+from vividowl.formats.log.columns import read_columns
+from vividowl.formats.log.sensor_log import TIME, to_trace
 from vividowl.service.workshop import Workshop
 from vividowl.store.measuring import NoiseReading, Run, TraceFile
 

@@ -5,8 +5,10 @@ from __future__ import annotations
 from typing import Any
 
 from vividowl.core.quantities.change import duration_change, relative_change
+from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR
 from vividowl.core.quantities.units import c_from_f, k_from_f_difference
 from vividowl.core.quantities.words import say
+from vividowl.core.runs.repeats import repeats_needed
 from vividowl.service.errors import Refused
 from vividowl.service.workings.calculator import Input, Working, clock
 from vividowl.words import told
@@ -49,5 +51,15 @@ NUMBERS = (
             c_from_f,
             k_from_f_difference,
         ),
+    ),
+    Working(
+        "repeats",
+        (
+            Input("sd", example="0.5", unit=""),
+            Input("want", example="1", unit=""),
+            Input("k", default=COVERAGE_FACTOR, example="2"),
+        ),
+        lambda **g: told(repeats_needed(**g)),
+        (repeats_needed,),
     ),
 )

@@ -66,6 +66,8 @@ RESULTS: Mapping[str, tuple[str, int]] = {
     "piece_mm": ("mm", 1),
     "c": ("°C", 1),
     "k": ("K", 1),
+    "runs_each": ("runs on each side", 0),
+    "u95": ("", 2),
     "strokes": ("", 0),
     "stroke_mm": ("mm", 0),
     "diameter_mm": ("mm", 1),

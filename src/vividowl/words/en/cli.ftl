@@ -35,3 +35,64 @@ cli-piece =
         [yes] , turned
        *[no] { "" }
     }
+cli-left-out = Line { $line } holds no value and was left out.
+cli-ranked =
+    { $place ->
+        [none] –
+       *[other] { $place }
+    }. { $group }: { SIG($mean, 4) }{ $u95 ->
+        [none] { "" }
+       *[other] { " " }± { SIG($u95, 2) }
+    }, runs { $n }{ $ties ->
+        [none] { "" }
+       *[other] , not told from { $ties }
+    }
+cli-factor =
+    { $term }: { $effect ->
+        [none] not known
+       *[other] { SIG($effect, 3, sign: 1) }{ $u95 ->
+            [none] , uncertainty not known
+           *[other] { " " }± { SIG($u95, 2) }, { $shown ->
+                [yes] shown
+               *[no] not shown
+            }
+        }
+    }
+cli-missing-run =
+    not run: { $run }{ $tells ->
+        [yes] { "" } (tells effects apart)
+       *[no] { "" }
+    }
+cli-bar =
+    { $term }: { SIG($start, 4) } to { $end ->
+        [none] not known
+       *[other] { SIG($end, 4) }
+    }
+cli-burn-in =
+    { $settled ->
+        [none] Not known whether it has run in.
+        [yes] It has run in.
+       *[no] It has not run in.
+    }{ $final ->
+        [none] { "" }
+       *[other] { "" } It ends at { SIG($final, 4) } ± { SIG($u95, 2) }.
+    }{ $settled ->
+        [no] { $more ->
+            [none] { "" }
+           *[other] { "" } It needs { SIG($more, 2) } more.
+        }
+       *[other] { "" }
+    }
+cli-drift =
+    { SIG($slope, 3, sign: 1) } a month{ $u95 ->
+        [none] , uncertainty not known
+       *[other] { " " }± { SIG($u95, 2) }, { $shown ->
+            [yes] shown
+           *[no] not shown
+        }
+    }; now { SIG($now, 4) }
+cli-months =
+    The limit is { SIG($months, 3) } months away, between { SIG($low, 3) } and { $high ->
+        [none] more than can be told
+       *[other] { SIG($high, 3) }
+    }.

@@ -16,7 +16,7 @@ import polars as pl
 
 from vividowl.core.quantities.words import Words, say
 from vividowl.formats.errors import FormatError
-from vividowl.formats.log_text import COLUMNS_MOST
+from vividowl.formats.log.text import COLUMNS_MOST
 
 UNPACKED_MOST = 400 * 1024 * 1024
 ROWS_MOST = 1_000_000

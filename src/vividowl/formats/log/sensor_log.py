@@ -18,10 +18,10 @@ from vividowl.core.trace.roles import ROLE_KINDS, ChannelGuess, Role, recognise
 from vividowl.core.trace.sensors import clean_temperature
 from vividowl.core.trace.trace import SAMPLES_LEAST, Trace
 from vividowl.formats.errors import FormatError
-from vividowl.formats.log_numbers import EMPTY_WORDS, read_cells
-from vividowl.formats.log_text import NUMBER, Body, Buffer, Layout, decode, fields, find_body, sniff
-from vividowl.formats.tables import as_text
-from vividowl.formats.timestamps import find_time, to_seconds
+from vividowl.formats.log.numbers import EMPTY_WORDS, read_cells
+from vividowl.formats.log.tables import as_text
+from vividowl.formats.log.text import NUMBER, Body, Buffer, Layout, decode, fields, find_body, sniff
+from vividowl.formats.log.timestamps import find_time, to_seconds
 
 BYTES_MOST = 200 * 1024 * 1024
 TIME = "time_s"

@@ -1,0 +1,235 @@
+"""Runs in groups: means with their uncertainty, the scatter within the groups, and the least difference that shows."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from enum import StrEnum
+from functools import cache
+
+from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
+from vividowl.core.quantities.uncertainty import coverage_factor, effective_degrees_of_freedom
+from vividowl.core.quantities.words import say
+
+# Scatters of groups that luck would set so far apart this seldom are not pooled (Bartlett's test); from memory.
+UNEQUAL_AT = 0.01
+# Stated uncertainties are believed until the scatter contradicts them this clearly (chance of it by luck); from memory.
+CONTRADICTED_AT = 0.01
+GROUPS_MOST = 200  # in one ranking; a limit of the product
+
+
+class Method(StrEnum):
+    """Where an uncertainty comes from: what was stated with each run, the scatter of all groups together, that of each
+    group by itself, or nowhere, since no run was repeated and none came with an uncertainty."""
+
+    STATED = "stated"
+    POOLED = "pooled"
+    WELCH = "welch"
+    NONE = "none"
+
+
+@dataclass(frozen=True)
+class Group:
+    """Runs that share all conditions. values: (n,) [any]; standard: standard uncertainty of each (n,) [same], or empty
+    where none was stated."""
+
+    name: str
+    values: tuple[float, ...]
+    standard: tuple[float, ...] = ()
+
+    def __post_init__(self) -> None:
+        if not self.values:
+            raise NotEnoughData(say("groups-empty", name=self.name), field="values")
+        if self.standard and len(self.standard) != len(self.values):
+            raise OutOfRange(say("groups-uncertainty-for-some", name=self.name), field="standard")
+        if not all(math.isfinite(v) for v in self.values):
+            raise OutOfRange(say("groups-no-number", name=self.name), field="values")
+        if not all(math.isfinite(u) and u > 0 for u in self.standard):
+            raise OutOfRange(
+                say("groups-uncertainty-not-above", name=self.name),
+                field="standard",
+                remedy=say("groups-give-standard-uncertainty"),
+            )
+
+    @property
+    def mean(self) -> float:
+        """Mean of the group."""
+        return math.fsum(self.values) / len(self.values)
+
+    @property
+    def squares(self) -> float:
+        """Sum of the squared deviations from the mean."""
+        mean = self.mean
+        left = [v - mean for v in self.values]
+        # The second sum takes out what rounding left in the mean.
+        return max(0.0, math.fsum(d * d for d in left) - math.fsum(left) ** 2 / len(left))
+
+
+@dataclass(frozen=True)
+class OneWay:
+    """Scatter between and within groups. between, within: sums of squares [any2]; between_freedom, within_freedom:
+    degrees of freedom [1]; f: ratio of the mean squares, None without any scatter within; explained: share of the whole
+    scatter [1]; residual: standard deviation within a group [any], None without a repeat."""
+
+    between: float
+    within: float
+    between_freedom: int
+    within_freedom: int
+    f: float | None
+    explained: float | None
+    residual: float | None
+
+
+def one_way(groups: Sequence[Group]) -> OneWay:
+    """Take the scatter of runs apart: between the groups and within them.
+
+    groups: groups of runs (g,), one or more
+    returns: OneWay
+    raises: NotEnoughData without a group
+    formula: SS_between = sum n_i (m_i - m)^2, SS_within = sum (x_ij - m_i)^2, F = MS_between / MS_within
+    source: one-way analysis of variance; checked on NIST StRD SiRstv, AtmWtAg and SmLs
+    """
+    if not groups:
+        raise NotEnoughData(say("groups-none"), field="groups", remedy=say("groups-give-two"))
+    runs = sum(len(g.values) for g in groups)
+    # About the first mean, so that a large common value takes no digits away.
+    about = groups[0].mean
+    means = [g.mean - about for g in groups]
+    grand = math.fsum(len(g.values) * m for g, m in zip(groups, means, strict=True)) / runs
+    between = math.fsum(len(g.values) * (m - grand) ** 2 for g, m in zip(groups, means, strict=True))
+    within = math.fsum(g.squares for g in groups)
+    freedom = (len(groups) - 1, runs - len(groups))
+    residual = math.sqrt(within / freedom[1]) if freedom[1] else None
+    whole = between + within
+    return OneWay(
+        between,
+        within,
+        *freedom,
+        (between / freedom[0]) / (within / freedom[1]) if within > 0 and freedom[0] else None,
+        between / whole if whole > 0 else None,
+        residual,
+    )
+
+
+@dataclass(frozen=True)
+class Scatter:
+    """What the means of groups are uncertain by. method: where from; variance: of one run, for each group (g,) [any2];
+    freedom: degrees of freedom of each (g,) [1]."""
+
+    method: Method
+    variance: tuple[float, ...]
+    freedom: tuple[float, ...]
+
+    def u_of_mean(self, groups: Sequence[Group], at: int) -> float | None:
+        """Standard uncertainty of the mean of one group.
+
+        groups: the groups that the scatter was found for (g,)
+        at: which of them [1]
+        returns: standard uncertainty [any], None where nothing tells it
+        formula: s / sqrt(n)
+        source: JCGM 100:2008, 4.2.3
+        """
+        if self.method is Method.NONE:
+            return None
+        return math.sqrt(self.variance[at] / len(groups[at].values))
+
+    def u95_of_mean(self, groups: Sequence[Group], at: int) -> float | None:
+        """Expanded uncertainty of the mean of one group.
+
+        groups: the groups that the scatter was found for (g,)
+        at: which of them [1]
+        returns: expanded uncertainty for about 95 % [any], None where nothing tells it
+        formula: k u, k for the degrees of freedom
+        source: JCGM 100:2008, G.3
+        """
+        u = self.u_of_mean(groups, at)
+        return None if u is None else coverage_factor(self.freedom[at]) * u
+
+
+def scatter_of(groups: Sequence[Group]) -> Scatter:
+    """Decide what the means of groups are uncertain by.
+
+    groups: groups of runs (g,), one or more
+    returns: Scatter
+    raises: NotEnoughData without a group
+    formula: stated uncertainties, unless the scatter contradicts them at 1 %; else the scatter pooled over the groups;
+        each by itself where all have repeats and their variances differ by Bartlett's test at 1 %
+    source: JCGM 100:2008, 4.2 and 4.3; Bartlett 1937; the limits from memory
+    """
+    whole = one_way(groups)
+    within, freedom = whole.within, whole.within_freedom
+    freedoms = [len(g.values) - 1 for g in groups]
+    if all(g.standard for g in groups) and not _contradicted(groups, freedom):
+        variances = tuple(math.fsum(u * u for u in g.standard) / len(g.standard) for g in groups)
+        return Scatter(Method.STATED, variances, (math.inf,) * len(groups))
+    if freedom == 0 or within <= 0.0:
+        return Scatter(Method.NONE, (0.0,) * len(groups), (0.0,) * len(groups))
+    own = [g.squares / f if f else 0.0 for g, f in zip(groups, freedoms, strict=True)]
+    if len(groups) > 1 and min(freedoms) > 0 and min(own) > 0 and _unequal(own, freedoms):
+        return Scatter(Method.WELCH, tuple(own), tuple(float(f) for f in freedoms))
+    return Scatter(Method.POOLED, (within / freedom,) * len(groups), (float(freedom),) * len(groups))
+
+
+def _unequal(variances: Sequence[float], freedoms: Sequence[int]) -> bool:
+    """Bartlett's test of equal variances."""
+    from scipy.special import chdtrc  # here, since the import alone takes part of a second of the start
+
+    whole, groups = sum(freedoms), len(variances)
+    pooled = math.fsum(f * v for f, v in zip(freedoms, variances, strict=True)) / whole
+    apart = whole * math.log(pooled) - math.fsum(f * math.log(v) for f, v in zip(freedoms, variances, strict=True))
+    correction = 1.0 + (math.fsum(1.0 / f for f in freedoms) - 1.0 / whole) / (3.0 * (groups - 1))
+    return bool(chdtrc(groups - 1, apart / correction) < UNEQUAL_AT)
+
+
+def _contradicted(groups: Sequence[Group], freedom: int) -> bool:
+    """Whether runs scatter more than the uncertainties stated with them allow."""
+    if freedom == 0:
+        return False
+    from scipy.special import chdtrc  # here, since the import alone takes part of a second of the start
+
+    chi2 = math.fsum(g.squares / (math.fsum(u * u for u in g.standard) / len(g.standard)) for g in groups)
+    return bool(chdtrc(freedom, chi2) < CONTRADICTED_AT)
+
+
+def difference_freedom(scatter: Scatter, groups: Sequence[Group], one: int, other: int) -> float:
+    """Degrees of freedom of the difference of two means.
+
+    scatter: what the means are uncertain by
+    groups: the groups (g,)
+    one: which group [1]
+    other: which other [1]
+    returns: degrees of freedom [1], inf for stated uncertainties
+    formula: that of the pooled variance, else Welch-Satterthwaite
+    source: JCGM 100:2008, G.4.1
+    """
+    if scatter.method is not Method.WELCH:
+        return scatter.freedom[one]
+    parts = [(math.sqrt(scatter.variance[i] / len(groups[i].values)), scatter.freedom[i]) for i in (one, other)]
+    return effective_degrees_of_freedom(parts)
+
+
+def simultaneous_factor(count: int, freedom: float) -> float:
+    """Factor for the difference of any two of several means, so that all of them together are right in 95 of 100.
+
+    count: how many means [1], >= 2
+    freedom: degrees of freedom of their scatter [1], inf when it is known
+    returns: factor of the standard uncertainty of a difference [1]
+    raises: NotEnoughData for a single mean
+    formula: q(0.95; count, freedom) / sqrt 2; with two means it is Student's t, 2 at the least
+    range: up to 200 means
+    source: Tukey's studentized range; Games and Howell for unequal variances
+    """
+    if count < 2:
+        raise NotEnoughData(say("groups-one-only"), field="count", remedy=say("groups-give-two"))
+    if count == 2:
+        return coverage_factor(freedom)
+    # Rounded down, which is to the safe side, so that many pairs ask for few values of a slow function.
+    return _studentized(min(count, GROUPS_MOST), math.floor(10.0 * freedom) / 10.0 if freedom < 1e4 else math.inf)
+
+
+@cache
+def _studentized(count: int, freedom: float) -> float:
+    from scipy.stats import studentized_range  # here, since the import alone takes part of a second of the start
+
+    return float(studentized_range.ppf(0.95, count, freedom)) / math.sqrt(2.0)

@@ -1,0 +1,1 @@
+"""Sensor logs in: text, workbooks, JSON lines, Parquet; stamps, numbers, columns. No reading of what they say."""

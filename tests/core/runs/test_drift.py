@@ -1,0 +1,128 @@
+"""Drift: a straight line against NIST StRD, and the month in which a limit is met."""
+
+import re
+from pathlib import Path
+
+import numpy as np
+import pytest
+import scipy.stats
+from tests.said import refuses
+
+from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
+from vividowl.core.runs.drift import drift
+from vividowl.core.runs.groups import Method
+from vividowl.core.runs.line import fit_line
+from vividowl.core.runs.repeats import repeats_needed
+from vividowl.words import sentence
+
+NORRIS = Path(scipy.stats.__file__).parent / "tests/data/nist_linregress/Norris.dat"
+
+
+def test_published_line():
+    text = NORRIS.read_text(encoding="latin-1").splitlines()
+    rows = [[float(v) for v in line.split()] for line in text[60:] if line.strip()]
+    y, x = [row[0] for row in rows], [row[1] for row in rows]
+    certified = {}
+    for line in text[28:50]:
+        match = re.match(r"\s*B([01])\s+(\S+)\s+(\S+)", line)
+        if match:
+            certified[match[1]] = (float(match[2]), float(match[3]))
+    (intercept, _), (slope, slope_sd) = certified["0"], certified["1"]
+    found = fit_line(x, y)
+    # NIST certifies 15 digits; a double holds 12 of them after these sums.
+    assert found.slope == pytest.approx(slope, rel=1e-12)
+    assert found.at(0.0) == pytest.approx(intercept, rel=1e-10)
+    assert found.slope_variance**0.5 == pytest.approx(slope_sd, rel=1e-12)
+    assert found.residual == pytest.approx(0.884796396144373, rel=1e-12)
+
+
+def test_weights_are_those_of_polyfit():
+    rng = np.random.default_rng(2)
+    x, u = np.arange(9.0), rng.uniform(0.2, 1.0, 9)
+    y = 3.0 + 0.5 * x + rng.normal(0, u)
+    (slope, at_zero), covariance = np.polyfit(x, y, 1, w=1 / u, cov="unscaled")
+    found = fit_line(list(x), list(y), list(u))
+    assert (found.slope, found.at(0.0)) == pytest.approx((slope, at_zero))
+    assert found.slope_variance == pytest.approx(covariance[0, 0])
+    assert found.u95_at(0.0) == pytest.approx(2 * covariance[1, 1] ** 0.5)
+
+
+def test_a_drift_meets_its_limit_between_an_early_and_a_late_month():
+    found = drift([0, 6, 12, 18], [0.40, 0.46, 0.52, 0.58], [0.01] * 4, limit=0.70)
+    assert found.slope == pytest.approx(0.01)
+    assert found.now == pytest.approx(0.58)
+    assert found.shown
+    assert found.to_limit == pytest.approx(12.0)
+    assert found.earliest < 12.0 < found.latest
+    # Where the edges of the band reach it, by the line's own uncertainty.
+    line = fit_line([0, 6, 12, 18], [0.40, 0.46, 0.52, 0.58], [0.01] * 4)
+    for months, side in ((found.earliest, 1.0), (found.latest, -1.0)):
+        assert line.at(18 + months) + side * line.u95_at(18 + months) == pytest.approx(0.70, abs=1e-6)
+
+
+def test_no_month_is_told_where_no_drift_is_shown():
+    found = drift([0, 6, 12], [0.40, 0.42, 0.39], limit=0.6)
+    assert not found.shown
+    assert (found.to_limit, found.earliest, found.latest) == (None, None, None)
+    assert sentence(found.reason) == "No drift is shown."
+
+
+def test_two_visits_tell_a_drift_only_with_their_uncertainty():
+    bare = drift([0, 12], [0.40, 0.56], limit=0.6)
+    assert (bare.u95, bare.shown, bare.to_limit) == (None, False, None)
+    assert "is not known" in sentence(bare.reason)
+    assert drift([0, 12], [0.40, 0.56], [0.01, 0.01], limit=0.6).to_limit == pytest.approx(3.0)
+
+
+def test_the_limit_may_be_behind_or_the_other_way():
+    rising = [0.40, 0.50, 0.60, 0.70]
+    assert drift([0, 6, 12, 18], rising, [0.01] * 4, limit=0.55).to_limit == 0.0
+    away = drift([0, 6, 12, 18], rising[::-1], [0.01] * 4, limit=0.9)
+    assert away.to_limit is None
+    assert "moves away" in sentence(away.reason)
+    assert drift([0, 6, 12, 18], rising, [0.01] * 4, limit=100.0).to_limit is None
+    assert drift([0, 6, 12, 18], rising, [0.01] * 4).to_limit is None
+
+
+def test_refusals():
+    with refuses(OutOfRange, "At visit 3 the months go back, from 6 to 3."):
+        drift([0, 6, 3], [1.0, 2.0, 3.0])
+    with refuses(NotEnoughData, "All visits are of one month."):
+        drift([3, 3], [1.0, 2.0])
+    with refuses(NotEnoughData, "All runs stand at the same place."):
+        fit_line([1.0, 1.0], [1.0, 2.0])
+    with refuses(OutOfRange, "The columns are not of one length."):
+        fit_line([1.0, 2.0], [1.0])
+
+
+@pytest.mark.parametrize("stated", [True, False])
+def test_property_slope_and_month_hold_95_of_100(stated):
+    rng = np.random.default_rng(9)
+    slope = month = told = 0
+    for _ in range(500):
+        y = 0.40 + 0.01 * np.array([0.0, 5, 11, 14, 20, 26]) + rng.normal(0, 0.01, 6)
+        found = drift([0, 5, 11, 14, 20, 26], list(y), [0.01] * 6 if stated else (), limit=0.80)
+        slope += abs(found.slope - 0.01) <= found.u95
+        if found.to_limit is not None:
+            told += 1
+            month += found.earliest <= 14.0 <= (found.latest if found.latest is not None else np.inf)
+    assert found.method is (Method.STATED if stated else Method.POOLED)
+    assert 0.93 <= slope / 500 <= 0.97
+    assert told >= 490
+    assert 0.93 <= month / told <= 0.97
+
+
+@pytest.mark.parametrize(("sd", "want", "runs", "u95"), [(0.5, 1.0, 2, 1.0), (1.0, 1.0, 8, 1.0), (0.5, 4.0, 1, 1.414)])
+def test_published_repeats(sd, want, runs, u95):
+    # Worked examples of the trade: 1 K with 0.5 K from run to run needs two runs each, with 1 K eight.
+    found = repeats_needed(sd, want)
+    assert found.runs_each == runs
+    assert found.u95 == pytest.approx(u95, abs=0.001)
+    assert found.u95 <= want
+
+
+def test_repeats_have_their_end():
+    with refuses(OutOfRange, "It would take 80000 runs on each side"):
+        repeats_needed(1.0, 0.01)
+    with refuses(OutOfRange, "Want is 0"):
+        repeats_needed(1.0, 0.0)
