@@ -55,6 +55,12 @@ BLANK = {
     "power_limit_cpu_w": None,
     "power_limit_gpu_w": None,
     "limit_c": None,
+    "serial": "",
+    "tag": "",
+    "lidded": "unknown",
+    "device_id": None,
+    "another_device": False,
+    "done_on": None,
 }
 
 

@@ -140,6 +140,12 @@ def served(workshop):
         "battery_swollen": False,
         "liquid_damage": False,
         "factory_interface": "",
+        "serial": "",
+        "tag": "",
+        "lidded": "unknown",
+        "device_id": None,
+        "another_device": False,
+        "done_on": None,
     }
     job = intake.create_job(workshop, owner, fields).job.id
     data = log_bytes(HOT, seed=4)

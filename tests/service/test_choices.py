@@ -14,6 +14,7 @@ from vividowl.service.measure import runs as measure
 from vividowl.service.plan import planning
 from vividowl.service.plan.found import inspection_of
 from vividowl.service.shelf import materials, shelf
+from vividowl.store.devices import Device
 from vividowl.store.models import Job
 from vividowl.words import sentence
 
@@ -110,7 +111,9 @@ def test_the_place_follows_what_the_intake_says(workshop, owner):  # noqa: F811
     assert place(lives="shelf") == "desk"
     # Words are words: a stand for laptops is no lap.
     assert place(lives="on a laptop stand, never on the lap") == "desk"
-    assert inspection_of({}, Job(lives="", place="unknown", kind="handheld")) == Inspection(place="hand", carried=True)
+    assert inspection_of({}, Job(lives="", place="unknown", device=Device(kind="handheld"))) == Inspection(
+        place="hand", carried=True
+    )
 
 
 def test_an_earlier_visit_of_the_model_is_what_it_is_judged_against(workshop, owner):  # noqa: F811

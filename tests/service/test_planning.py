@@ -231,7 +231,7 @@ def test_an_earlier_visit_shows_the_drift_and_when_it_is_held_back_again(worksho
     from vividowl.store.models import Job
 
     first = both_runs(workshop, owner)
-    second = both_runs(workshop, owner)
+    second = both_runs(workshop, owner, device_id=intake.get_job(workshop, owner, first).job.device_id)
     assert handover.get_record(workshop, owner, second).proposal.by_drift is None  # the same day tells nothing
     with workshop.scope(owner) as scope:
         row = scope.get(Job, first)

@@ -44,6 +44,12 @@ FIELDS = {
     "power_limit_cpu_w": None,
     "power_limit_gpu_w": None,
     "limit_c": 95.0,
+    "serial": "",
+    "tag": "",
+    "lidded": "unknown",
+    "device_id": None,
+    "another_device": False,
+    "done_on": None,
 }
 RUN = {
     "room_c": 24.0,
@@ -74,8 +80,8 @@ def upload(workshop, owner, job, side, data, name="log.csv"):
     )
 
 
-def both_runs(workshop, owner, before=HOT, after=COOL):
-    job = intake.create_job(workshop, owner, FIELDS).job.id
+def both_runs(workshop, owner, before=HOT, after=COOL, **fields):
+    job = intake.create_job(workshop, owner, {**FIELDS, **fields}).job.id
     measure.save_run(workshop, owner, job, "before", 0, RUN)
     upload(workshop, owner, job, "before", log_bytes(before, seed=1))
     measure.save_run(workshop, owner, job, "after", 0, RUN)

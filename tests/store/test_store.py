@@ -16,6 +16,7 @@ from vividowl.service.shop import accounts
 from vividowl.store.base import Base
 from vividowl.store.database import Database
 from vividowl.store.deciding import Lot, Plan, Product
+from vividowl.store.devices import Device
 from vividowl.store.files import BrokenOff, FileStore, TooLarge
 from vividowl.store.measuring import Run, TraceFile
 from vividowl.store.models import Customer, Job, Member, Shop
@@ -36,13 +37,9 @@ def two_shops(workshop):
             scope = Scope(session, shop_id)
             member = scope.one(Member)
             customer = scope.customer("Same Name", "")
+            device = scope.add(Device(customer_id=customer.id, kind="laptop", maker="", model="M"))
             job = Job(
-                number=scope.next_job_number(),
-                customer_id=customer.id,
-                kind="laptop",
-                maker="",
-                model="M",
-                created_by=member.id,
+                number=scope.next_job_number(), customer_id=customer.id, device_id=device.id, created_by=member.id
             )
             ids.append(scope.add(job).id)
     return first.shop_id, shop.id, ids
@@ -86,16 +83,9 @@ def test_repeats_go_when_a_shop_goes_back_to_one_log_a_run_and_rows_stay(cluster
             session.flush()
             scope = Scope(session, shop.id)
             member = scope.add(Member(login="ada", name="Ada", role="owner"))
-            job = scope.add(
-                Job(
-                    number=1,
-                    customer_id=scope.customer("W", "").id,
-                    kind="laptop",
-                    maker="",
-                    model="M",
-                    created_by=member.id,
-                )
-            )
+            owner = scope.customer("W", "").id
+            device = scope.add(Device(customer_id=owner, kind="laptop", maker="", model="M"))
+            job = scope.add(Job(number=1, customer_id=owner, device_id=device.id, created_by=member.id))
             run = scope.add(Run(job_id=job.id, side="before", result_score=10.0, window_from_s=1.0, window_to_s=9.0))
             for name in ("first.csv", "repeat.csv"):
                 figures = {"size_bytes": 1, "samples": 2, "interval_s": 1.0, "duration_s": 1.0}
@@ -134,11 +124,13 @@ def test_rows_of_another_shop_do_not_exist(workshop, two_shops):
 def test_a_row_cannot_point_into_another_shop(workshop, two_shops):
     one, two, _ = two_shops
     with workshop.database.session() as session:
-        foreign = Scope(session, two).one(Customer).id
+        foreign, device = Scope(session, two).one(Customer).id, Scope(session, two).one(Device).id
         member = Scope(session, one).one(Member).id
-    job = Job(number=99, customer_id=foreign, kind="laptop", maker="", model="M", created_by=member)
-    with pytest.raises(IntegrityError, match="fk_job_shop_id_customer_id"), workshop.database.session() as session:
-        Scope(session, one).add(job)
+        own, mine = Scope(session, one).one(Customer).id, Scope(session, one).one(Device).id
+    for which, customer_id, device_id in (("customer_id", foreign, mine), ("device_id", own, device)):
+        job = Job(number=99, customer_id=customer_id, device_id=device_id, created_by=member)
+        with pytest.raises(IntegrityError, match=f"fk_job_shop_id_{which}"), workshop.database.session() as session:
+            Scope(session, one).add(job)
 
 
 def test_numbers_count_up_in_each_shop_apart(workshop, two_shops):

@@ -7,6 +7,7 @@ import pytest
 from tests.logs import COOL, HOT, log_bytes
 
 from vividowl.service.shop import accounts
+from vividowl.store.models import Shop
 from vividowl.web.app import Settings, create_app
 
 PASSWORD = "four words to remember"
@@ -110,6 +111,18 @@ def shop(workshop):
 def ada(app, shop):
     """The owner, signed in."""
     return Caller(app).sign_in("ada")
+
+
+@pytest.fixture
+def stranger(app, workshop, shop):
+    """The owner of another shop, signed in."""
+    with workshop.database.session() as session:
+        other = Shop(name="Two")
+        session.add(other)
+        session.flush()
+        shop_id = other.id
+    accounts.add_member(workshop, shop_id, login="eve", name="Eve", role="owner", password=PASSWORD)
+    return Caller(app).sign_in("eve")
 
 
 @pytest.fixture

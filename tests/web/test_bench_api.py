@@ -9,11 +9,7 @@ from datetime import UTC, datetime
 import pytest
 from PIL import Image
 from tests.logs import HOT, log_bytes
-from tests.web.conftest import PASSWORD, Caller
 
-from vividowl.service.shop import accounts
-from vividowl.store.models import Shop
-from vividowl.store.scope import Scope
 from vividowl.web.bench import routes as bench_api
 
 
@@ -38,18 +34,6 @@ def job(ada):
     ada.call("POST", f"/api/jobs/{made}/plan/choice", {"version": 0, "key": "clean"})
     ada.call("POST", f"/api/jobs/{made}/bench/list", {"with_model": True})
     return made
-
-
-@pytest.fixture
-def stranger(app, workshop):
-    """The owner of another shop, signed in."""
-    with workshop.database.session() as session:
-        shop = Shop(name="Two")
-        session.add(shop)
-        session.flush()
-        shop_id = Scope(session, shop.id).shop_id
-    accounts.add_member(workshop, shop_id, login="eve", name="Eve", role="owner", password=PASSWORD)
-    return Caller(app).sign_in("eve")
 
 
 def photo_bytes():

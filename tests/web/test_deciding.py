@@ -4,11 +4,9 @@ import json
 
 import pytest
 from tests.logs import HOT, log_bytes
-from tests.web.conftest import PASSWORD, Caller
+from tests.web.conftest import Caller
 
 from vividowl.formats.shelf_csv import HEADERS
-from vividowl.service.shop import accounts
-from vividowl.store.models import Shop
 
 PASTE = {
     "kind": "paste_stiff",
@@ -28,17 +26,6 @@ PADS = {
     "thickness_mm": 1.0,
 }
 ROWS = [{"label": "Memory", "target": "memory", "width_mm": 12, "length_mm": 14, "count": 4, "together": True}]
-
-
-def other_owner(app, workshop):
-    """The owner of a second shop, signed in."""
-    with workshop.database.session() as session:
-        shop = Shop(name="Two")
-        session.add(shop)
-        session.flush()
-        shop_id = shop.id
-    accounts.add_member(workshop, shop_id, login="bo", name="Bo", role="owner", password=PASSWORD)
-    return Caller(app).sign_in("bo")
 
 
 def stocked(ada, product, held=2.0):
@@ -158,13 +145,13 @@ def test_an_unknown_finding_is_refused_by_name(ada, job):
     assert ada.problem("PUT", f"/api/jobs/{job}/plan", body, status=422)["errors"][0]["field"].endswith("mood")
 
 
-def test_the_shelf_goes_out_as_csv_and_into_another_shop(ada, app, workshop):
+def test_the_shelf_goes_out_as_csv_and_into_another_shop(ada, stranger):
     stocked(ada, PASTE)
     stocked(ada, PADS)
     data = ada.call("GET", "/api/shelf/shelf.csv").get_data()
     again = ada.call("POST", "/api/shelf/import", data=data)
     assert (again["products"], again["lots"]) == (0, 0)
-    bo = other_owner(app, workshop)
+    bo = stranger
     assert bo.call("GET", "/api/shelf")["products"] == []
     found = bo.call("POST", "/api/shelf/import", data=data)
     assert (found["products"], found["lots"]) == (2, 2)
@@ -205,9 +192,9 @@ def test_values_keep_their_provenance_and_only_an_owner_changes_a_kind(ada, app)
     assert "a paste, stiff (diamond) has 1.5 to 5 g/mL" in json.dumps(refused, ensure_ascii=False)
 
 
-def test_a_product_of_another_shop_is_none(ada, app, workshop):
+def test_a_product_of_another_shop_is_none(ada, stranger):
     product = stocked(ada, PASTE)
-    bo = other_owner(app, workshop)
+    bo = stranger
     bo.problem("DELETE", f"/api/shelf/products/{product['id']}", status=404)
     bo.problem("GET", f"/api/shelf/lots/{product['lots'][0]['id']}/moves", status=404)
 

@@ -259,16 +259,19 @@ def test_blades_and_results_have_limits(ada, job):
 
 
 def test_a_response_is_judged_by_the_own_last_visit_then_the_model_then_the_class(ada):
-    def told(customer, seed):
-        job = ada.new_job(customer_name=customer)["id"]
+    def told(customer, seed, **known):
+        job = ada.new_job(customer_name=customer, **known)["id"]
         ada.save_run(job, "before")
         run = ada.upload(job, "before", log_bytes(Device(interface=0.9), seed=seed, load_s=900))
         return " ".join(run["findings"])
 
     assert "class" in told("First", 31)
-    served = ada.new_job(customer_name="Regular")["id"]
+    taken = ada.new_job(customer_name="Regular")
+    served = taken["id"]
     for side, device in (("before", HOT), ("after", COOL)):
         ada.save_run(served, side)
         ada.upload(served, side, log_bytes(device, seed=21, load_s=900))
-    assert "own last visit" in told("Regular", 32)
+    assert "own last visit" in told("Regular", 32, device_id=taken["device_id"])
+    # Another laptop of the same model is another device, whoever brings it.
+    assert "same model" in told("Regular", 34)
     assert "same model" in told("Stranger", 33)

@@ -59,6 +59,12 @@ _BLANK: dict[str, Any] = {
     "power_limit_cpu_w": None,
     "power_limit_gpu_w": None,
     "limit_c": None,
+    "serial": "",
+    "tag": "",
+    "lidded": "unknown",
+    "device_id": None,
+    "another_device": False,
+    "done_on": None,
 }
 _NO_RECIPE: dict[str, Any] = {
     "load_recipe": "",

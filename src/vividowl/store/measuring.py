@@ -13,10 +13,12 @@ from sqlalchemy import (
     Index,
     String,
     UniqueConstraint,
+    text,
 )
+from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import Mapped, mapped_column
 
-from vividowl.core.job.device import RunSide, Spot, Start
+from vividowl.core.job.device import REFERENCES, RunSide, Spot, Start
 from vividowl.store.base import Base, Versioned, check_of, now, one_of
 
 
@@ -29,6 +31,9 @@ class Run(Versioned, Base):
     shop_id: Mapped[uuid.UUID]
     job_id: Mapped[uuid.UUID]
     side: Mapped[RunSide] = mapped_column(one_of(RunSide, 10))
+    # What it is called among the runs of its job, and the state that the device was in; None before states were kept.
+    name: Mapped[str] = mapped_column(String(120), default="")
+    state_id: Mapped[uuid.UUID | None]
     room_c: Mapped[float | None]
     load_recipe: Mapped[str] = mapped_column(String(200), default="")
     duration_min: Mapped[float | None]
@@ -45,11 +50,17 @@ class Run(Versioned, Base):
     window_from_s: Mapped[float | None]
     window_to_s: Mapped[float | None]
     glance: Mapped[dict[str, Any]] = mapped_column(default=dict)
+    created_at: Mapped[datetime] = mapped_column(default=now)
     updated_at: Mapped[datetime] = mapped_column(default=now, onupdate=now)
+    removed_at: Mapped[datetime | None]
     __table_args__ = (
         UniqueConstraint("shop_id", "id"),
-        UniqueConstraint("job_id", "side"),
+        # One reference a side; of the others there are as many as were run.
+        Index("uq_run_job_id_side", "job_id", "side", unique=True, postgresql_where=text("side <> 'other'")),
+        Index("ix_run_job_id", "job_id"),
+        Index("ix_run_state_id", "state_id"),
         ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"], ondelete="CASCADE"),
+        ForeignKeyConstraint(["shop_id", "state_id"], ["device_state.shop_id", "device_state.id"]),
         check_of("side", RunSide),
         CheckConstraint("room_c BETWEEN -10 AND 60", name="room_c"),
         CheckConstraint("duration_min > 0", name="duration_min"),
@@ -62,6 +73,11 @@ class Run(Versioned, Base):
             "(window_from_s IS NULL) = (window_to_s IS NULL) AND window_from_s < window_to_s", name="window"
         ),
     )
+
+    @property
+    def key(self) -> str:
+        """What it is asked for by: its side, where it is the reference of one, else its id."""
+        return self.side.value if self.side in REFERENCES else str(self.id)
 
 
 class TraceFile(Base):
@@ -83,6 +99,8 @@ class TraceFile(Base):
     channels: Mapped[list[Any]]
     notices: Mapped[list[Any]] = mapped_column(default=list)
     is_repeat: Mapped[bool] = mapped_column(default=False)
+    # What was read from it, for lists of many runs; None until it was read by the present rules.
+    figures: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
     uploaded_at: Mapped[datetime] = mapped_column(default=now)
     uploaded_by: Mapped[uuid.UUID]
     removed_at: Mapped[datetime | None]

@@ -21,6 +21,7 @@ from sqlalchemy.orm import Mapped, mapped_column, relationship
 from vividowl.core.job.device import AmountIs, Answer, DeviceKind, Role, Seal, Surroundings, Target, Warranty, WhereUsed
 from vividowl.core.materials.kinds import Kind
 from vividowl.store.base import Base, Versioned, check_of, now, one_of
+from vividowl.store.devices import Device
 from vividowl.store.measuring import Run
 
 
@@ -97,7 +98,7 @@ class Customer(Base):
 
 
 class Job(Versioned, Base):
-    """One device from intake to hand-over. version guards against two people writing over each other."""
+    """One visit of a device, from intake to hand-over. version guards against two people writing over each other."""
 
     __tablename__ = "job"
     UNGUARDED = frozenset({"bench", "updated_at"})
@@ -105,26 +106,19 @@ class Job(Versioned, Base):
     shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"))
     number: Mapped[int]
     customer_id: Mapped[uuid.UUID]
-    kind: Mapped[DeviceKind] = mapped_column(one_of(DeviceKind, 20))
-    maker: Mapped[str] = mapped_column(String(80))
-    model: Mapped[str] = mapped_column(String(120))
+    device_id: Mapped[uuid.UUID]
     symptom: Mapped[str] = mapped_column(String(2000), default="")
     age_months: Mapped[int | None]
     months_since_service: Mapped[int | None]
     surroundings: Mapped[Surroundings] = mapped_column(one_of(Surroundings, 20), default=Surroundings("unknown"))
     lives: Mapped[str] = mapped_column(String(200), default="")
-    # Where it is used, and whether it has a fan: asked, never searched for in words.
+    # Where it is used: asked, never searched for in words.
     place: Mapped[WhereUsed] = mapped_column(one_of(WhereUsed, 10), default=WhereUsed("unknown"))
-    fan: Mapped[Answer] = mapped_column(one_of(Answer, 10), default=Answer("unknown"))
     warranty: Mapped[Warranty] = mapped_column(one_of(Warranty, 20), default=Warranty("unknown"))
     seal: Mapped[Seal] = mapped_column(one_of(Seal, 20), default=Seal("unknown"))
     backup_done: Mapped[Answer] = mapped_column(one_of(Answer, 20), default=Answer("unknown"))
     battery_swollen: Mapped[bool] = mapped_column(default=False)
     liquid_damage: Mapped[bool] = mapped_column(default=False)
-    factory_interface: Mapped[str] = mapped_column(String(80), default="")
-    power_limit_cpu_w: Mapped[float | None]
-    power_limit_gpu_w: Mapped[float | None]
-    limit_c: Mapped[float | None]
     cleaned: Mapped[list[Any]] = mapped_column(default=list)
     fit_note: Mapped[str] = mapped_column(String(2000), default="")
     fit_done: Mapped[bool] = mapped_column(default=False)
@@ -136,30 +130,89 @@ class Job(Versioned, Base):
     handed_over_at: Mapped[datetime | None]
     # What the record was judged by when the job was handed over; while it is open the shop's present settings count.
     judged_by: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    # The day of the work, where that was another than the one on which it was written down.
+    done_on: Mapped[date | None]
     created_at: Mapped[datetime] = mapped_column(default=now)
     updated_at: Mapped[datetime] = mapped_column(default=now, onupdate=now)
     created_by: Mapped[uuid.UUID]
     customer: Mapped[Customer] = relationship(lazy="joined", overlaps="shop")
-    runs: Mapped[list[Run]] = relationship(lazy="selectin", order_by="Run.side.desc()", viewonly=True)
+    device: Mapped[Device] = relationship(lazy="joined", innerjoin=True, overlaps="customer")
+    # Before and After, which every list shows; further runs are asked for where they are looked at.
+    runs: Mapped[list[Run]] = relationship(
+        lazy="selectin",
+        order_by="Run.side.desc()",
+        primaryjoin="and_(Job.id == foreign(Run.job_id), Run.side != 'other')",
+        viewonly=True,
+    )
     __table_args__ = (
         UniqueConstraint("shop_id", "id"),
         UniqueConstraint("shop_id", "number"),
         ForeignKeyConstraint(["shop_id", "customer_id"], ["customer.shop_id", "customer.id"]),
         ForeignKeyConstraint(["shop_id", "created_by"], ["member.shop_id", "member.id"]),
-        check_of("kind", DeviceKind),
+        ForeignKeyConstraint(["shop_id", "device_id"], ["device.shop_id", "device.id"]),
         CheckConstraint("age_months >= 0", name="age_months"),
         CheckConstraint("months_since_service >= 0", name="months_since_service"),
         check_of("place", WhereUsed),
-        check_of("fan", Answer),
         check_of("surroundings", Surroundings),
         check_of("warranty", Warranty),
         check_of("seal", Seal),
         check_of("backup_done", Answer),
-        CheckConstraint("power_limit_cpu_w > 0 AND power_limit_gpu_w > 0", name="power_limits_w"),
-        CheckConstraint("limit_c BETWEEN 40 AND 150", name="limit_c"),
         CheckConstraint("price_cents >= 0", name="price_cents"),
         Index("ix_job_shop_id_updated_at", "shop_id", text("updated_at DESC")),
+        Index("ix_job_device_id", "device_id"),
     )
+
+    # What the device is, said by its job. Limits are those that a record was judged by, once it is handed over.
+
+    @property
+    def kind(self) -> DeviceKind:
+        """Kind of the device."""
+        return self.device.kind
+
+    @property
+    def maker(self) -> str:
+        """Its maker."""
+        return self.device.maker
+
+    @property
+    def model(self) -> str:
+        """Its model."""
+        return self.device.model
+
+    @property
+    def fan(self) -> Answer:
+        """Whether it has a fan."""
+        return self.device.fan
+
+    @property
+    def factory_interface(self) -> str:
+        """What its maker put on the die."""
+        return self.device.factory_interface
+
+    def _limit(self, name: str) -> float | None:
+        limits = (self.judged_by or {}).get("limits")
+        value: float | None = getattr(self.device, name) if limits is None else limits[name]
+        return value
+
+    @property
+    def limit_c(self) -> float | None:
+        """Its temperature limit [degC]."""
+        return self._limit("limit_c")
+
+    @property
+    def power_limit_cpu_w(self) -> float | None:
+        """Power limit of its processor [W]."""
+        return self._limit("power_limit_cpu_w")
+
+    @property
+    def power_limit_gpu_w(self) -> float | None:
+        """Power limit of its graphics [W]."""
+        return self._limit("power_limit_gpu_w")
+
+    @property
+    def day(self) -> date:
+        """The day of the work."""
+        return self.done_on or self.created_at.date()
 
 
 class Acknowledgement(Base):

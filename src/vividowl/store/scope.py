@@ -9,7 +9,9 @@ from typing import Any, TypeVar
 from sqlalchemy import ColumnElement, Select, String, cast, func, or_, select
 from sqlalchemy.orm import Session, lazyload
 
+from vividowl.core.job.device import REFERENCES
 from vividowl.store.base import Base
+from vividowl.store.devices import Device
 from vividowl.store.measuring import Run, TraceFile
 from vividowl.store.models import Customer, IdempotentReply, Job, Member, Shop
 
@@ -79,12 +81,18 @@ class Scope:
         query = self.select(Job)
         if find:
             pattern = "%" + find.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%"
-            query = query.join(Customer, Customer.id == Job.customer_id).where(
-                or_(
-                    cast(Job.number, String).like(pattern),
-                    Job.maker.ilike(pattern),
-                    Job.model.ilike(pattern),
-                    Customer.name.ilike(pattern),
+            query = (
+                query.join(Customer, Customer.id == Job.customer_id)
+                .join(Device, Device.id == Job.device_id)
+                .where(
+                    or_(
+                        cast(Job.number, String).like(pattern),
+                        Device.maker.ilike(pattern),
+                        Device.model.ilike(pattern),
+                        Device.serial.ilike(pattern),
+                        Device.tag.ilike(pattern),
+                        Customer.name.ilike(pattern),
+                    )
                 )
             )
         if open_only:
@@ -93,12 +101,17 @@ class Scope:
         rows = self.session.scalars(query.order_by(Job.updated_at.desc()).limit(limit).offset(offset)).unique().all()
         return rows, total
 
-    def run(self, job_id: uuid.UUID, side: str, *, lock: bool = False) -> Run | None:
-        """The run of one side of a job, or None."""
-        query = self.select(Run).where(Run.job_id == job_id, Run.side == side)
+    def run(self, job_id: uuid.UUID, key: str, *, lock: bool = False) -> Run | None:
+        """A run of a job: the reference of a side, or None; or another by its id, which has to be there."""
+        side = key in REFERENCES
+        which = Run.side == key if side else Run.id == uuid.UUID(key)
+        query = self.select(Run).where(Run.job_id == job_id, which, Run.removed_at.is_(None))
         if lock:
             query = query.with_for_update(of=Run)
-        return self.session.scalars(query.execution_options(populate_existing=True)).first()
+        found = self.session.scalars(query.execution_options(populate_existing=True)).first()
+        if found is None and not side:
+            raise NotFound("run")
+        return found
 
     def traces_with(self, sha256: str) -> Sequence[tuple[TraceFile, Run, Job]]:
         """Where in the shop the very same file is in use."""

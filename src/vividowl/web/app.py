@@ -19,11 +19,13 @@ from vividowl.service.workshop import Workshop
 from vividowl.web import access, problems
 from vividowl.web.bench import routes as bench_api
 from vividowl.web.description import document
+from vividowl.web.devices import routes as devices_api
 from vividowl.web.jobs import routes as jobs_api
 from vividowl.web.measure import routes as runs_api
 from vividowl.web.models import routes as models_api
 from vividowl.web.plan import routes as plan_api
 from vividowl.web.record import routes as record_api
+from vividowl.web.runs import routes as all_runs_api
 from vividowl.web.session import routes as session_api
 from vividowl.web.shelf import routes as shelf_api
 from vividowl.web.shop import routes as shop_api
@@ -98,6 +100,8 @@ def create_app(workshop: Workshop, settings: Settings) -> Application:
         shop_api.api,
         jobs_api.api,
         runs_api.api,
+        all_runs_api.api,
+        devices_api.api,
         plan_api.api,
         bench_api.api,
         models_api.api,

@@ -7,12 +7,13 @@ from typing import Annotated, Any, TypeAlias
 
 from pydantic import AwareDatetime, BaseModel, BeforeValidator, ConfigDict, Field, StringConstraints, field_validator
 
-from vividowl.core.job.device import DeviceKind, RunSide
+from vividowl.core.job.device import DeviceKind
 from vividowl.core.materials.kinds import Kind as MaterialKind
 from vividowl.core.quantities.words import Message, Several, say
 from vividowl.words import sentence, sentences
 
 NO_NUL = r"^[^\x00]*$"
+RUN_KEY = r"^(before|after|[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12})$"
 
 
 Name = Annotated[str, StringConstraints(max_length=120, min_length=1, pattern=NO_NUL, strip_whitespace=True)]
@@ -24,7 +25,8 @@ Number = Annotated[float, Field(allow_inf_nan=False, strict=True)]
 Whole = Annotated[int, Field(strict=True, ge=-(2**31), lt=2**31)]
 Flag = Annotated[bool, Field(strict=True)]
 Kind: TypeAlias = DeviceKind
-Side: TypeAlias = RunSide
+# A run of a job: the reference of a side, or another by its id.
+RunKey = Annotated[str, StringConstraints(pattern=RUN_KEY)]
 # All that the catalogue has; it says which they are.
 InterfaceKind = MaterialKind
 

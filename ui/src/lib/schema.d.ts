@@ -72,6 +72,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Devices, the one seen last on top, and those that may be one. */
+        get: operations["listDevices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/changes/{change_id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take back what was put together or taken apart. */
+        post: operations["undoDeviceChange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{device_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One device with all its visits. */
+        get: operations["getDevice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{device_id}/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put another device together with this one. */
+        post: operations["mergeDevices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{device_id}/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a visit out: it was another device. Answers with that other device. */
+        post: operations["splitDevice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -125,6 +210,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/all-runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All runs of a job with their states. */
+        get: operations["getAllRuns"];
+        put?: never;
+        /** A further run beside Before and After. */
+        post: operations["addRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/all-runs/{run_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a further run off the list; it can be brought back. */
+        delete: operations["removeRun"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/all-runs/{run_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a run back. */
+        post: operations["restoreRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/all-runs/{side}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Another name or state for a run. */
+        put: operations["changeRun"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/bench": {
         parameters: {
             query?: never;
@@ -171,6 +325,23 @@ export interface paths {
         put: operations["renewBench"];
         /** Begin the list from the plan and the model. */
         post: operations["beginBench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Any two runs against each other. */
+        get: operations["compareRuns"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -435,6 +606,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/rank": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The runs of a job in order. */
+        get: operations["rankRuns"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/record": {
         parameters: {
             query?: never;
@@ -654,6 +842,23 @@ export interface paths {
         put?: never;
         /** Bring a log or reading back. */
         post: operations["restoreReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/states": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The next state of the device, as somebody tells it. */
+        post: operations["addState"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1209,6 +1414,17 @@ export interface components {
             /** Power */
             power: number;
         };
+        /** AllRunsOut */
+        AllRunsOut: {
+            /** Factors */
+            factors: string[];
+            /** Figures */
+            figures: string[];
+            /** Runs */
+            runs: components["schemas"]["RunRowOut"][];
+            /** States */
+            states: components["schemas"]["StateOut"][];
+        };
         /**
          * Answer
          * @description What somebody knows of a thing.
@@ -1757,6 +1973,12 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * By
+         * @description What the runs are put together by.
+         * @enum {string}
+         */
+        By: "material" | "fan" | "placement" | "attempt" | "state" | "load" | "profile" | "firmware" | "tuning";
         /** CauseOut */
         CauseOut: {
             /** Check */
@@ -1765,6 +1987,23 @@ export interface components {
             from_map: boolean;
             /** Text */
             text: string;
+        };
+        /** ChangeOut */
+        ChangeOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Here */
+            here: boolean;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Visits */
+            visits: number;
         };
         /** ChannelOut */
         ChannelOut: {
@@ -2000,6 +2239,86 @@ export interface components {
          * @enum {string}
          */
         DeviceKind: "laptop" | "console" | "handheld" | "other";
+        /** DeviceOut */
+        DeviceOut: {
+            /** Advice */
+            advice: string;
+            /** Changes */
+            changes: components["schemas"]["ChangeOut"][];
+            /** Customer */
+            customer: string;
+            drift: components["schemas"]["DriftOut"] | null;
+            /** Factory Interface */
+            factory_interface: string;
+            /** Fan */
+            fan: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Lidded */
+            lidded: string;
+            /** Limit C */
+            limit_c: number | null;
+            /** Limit K Per W */
+            limit_k_per_w: number | null;
+            /** Lost Percent */
+            lost_percent: number | null;
+            /** Maker */
+            maker: string;
+            /** Model */
+            model: string;
+            /** Power Limit Cpu W */
+            power_limit_cpu_w: number | null;
+            /** Power Limit Gpu W */
+            power_limit_gpu_w: number | null;
+            /** Reasons */
+            reasons: string[];
+            /** Serial */
+            serial: string;
+            /** Tag */
+            tag: string;
+            /** Version */
+            version: number;
+            /** Visits */
+            visits: components["schemas"]["VisitOut"][];
+        };
+        /** DevicePage */
+        DevicePage: {
+            /** Devices */
+            devices: components["schemas"]["DeviceRowOut"][];
+            /** May Be One */
+            may_be_one: components["schemas"]["MayBeOneOut"][];
+            /** Total */
+            total: number;
+        };
+        /** DeviceRowOut */
+        DeviceRowOut: {
+            /** Customer */
+            customer: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Last On */
+            last_on: string | null;
+            /** Maker */
+            maker: string;
+            /** Model */
+            model: string;
+            /** Serial */
+            serial: string;
+            /** Tag */
+            tag: string;
+            /** Visits */
+            visits: number;
+        };
         /** DrawingOut */
         DrawingOut: {
             kept: components["schemas"]["BoxOut"] | null;
@@ -2013,6 +2332,23 @@ export interface components {
             taken: components["schemas"]["BoxOut"][];
             /** Width Mm */
             width_mm: number;
+        };
+        /** DriftOut */
+        DriftOut: {
+            /** Months To Limit */
+            months_to_limit: number | null;
+            /** Months To Limit High */
+            months_to_limit_high: number | null;
+            /** Months To Limit Low */
+            months_to_limit_low: number | null;
+            /** Reason */
+            reason: string;
+            /** Shown */
+            shown: boolean;
+            /** Slope K Per W Month */
+            slope_k_per_w_month: number;
+            /** U95 K Per W Month */
+            u95_k_per_w_month: number | null;
         };
         /** DropOut */
         DropOut: {
@@ -2104,6 +2440,15 @@ export interface components {
              */
             remedy: string;
         };
+        /** FigureOut */
+        FigureOut: {
+            /** Resistance K Per W */
+            resistance_k_per_w: number;
+            /** Settled */
+            settled: boolean;
+            /** U95 K Per W */
+            u95_k_per_w: number;
+        };
         /** FitIn */
         FitIn: {
             /**
@@ -2174,6 +2519,28 @@ export interface components {
         FitItemsOut: {
             /** Items */
             items: components["schemas"]["FitItemOut"][];
+        };
+        /** FittedItemOut */
+        FittedItemOut: {
+            /** Kind */
+            kind: string;
+            /** Lot */
+            lot: string;
+            /** Product */
+            product: string;
+            /** Target */
+            target: string;
+        };
+        /** FittedOut */
+        FittedOut: {
+            /** Kind */
+            kind: string;
+            /** Lot */
+            lot: string;
+            /** Product */
+            product: string;
+            /** Target */
+            target: string;
         };
         /** FoundIn */
         FoundIn: {
@@ -2537,6 +2904,11 @@ export interface components {
         IntakeIn: {
             /** Age Months */
             age_months?: number | null;
+            /**
+             * Another Device
+             * @default false
+             */
+            another_device: boolean;
             /** @default unknown */
             backup_done: components["schemas"]["Answer"];
             /**
@@ -2551,6 +2923,10 @@ export interface components {
             customer_contact: string;
             /** Customer Name */
             customer_name: string;
+            /** Device Id */
+            device_id?: string | null;
+            /** Done On */
+            done_on?: string | null;
             /**
              * Factory Interface
              * @default
@@ -2559,6 +2935,8 @@ export interface components {
             /** @default unknown */
             fan: components["schemas"]["Answer"];
             kind: components["schemas"]["DeviceKind"];
+            /** @default unknown */
+            lidded: components["schemas"]["Answer"];
             /** Limit C */
             limit_c?: number | null;
             /**
@@ -2588,6 +2966,11 @@ export interface components {
             power_limit_gpu_w?: number | null;
             /** @default unknown */
             seal: components["schemas"]["Seal"];
+            /**
+             * Serial
+             * @default
+             */
+            serial: string;
             /** @default unknown */
             surroundings: components["schemas"]["Surroundings"];
             /**
@@ -2595,6 +2978,11 @@ export interface components {
              * @default
              */
             symptom: string;
+            /**
+             * Tag
+             * @default
+             */
+            tag: string;
             /** @default unknown */
             warranty: components["schemas"]["Warranty"];
         };
@@ -2602,6 +2990,11 @@ export interface components {
         IntakeUpdateIn: {
             /** Age Months */
             age_months?: number | null;
+            /**
+             * Another Device
+             * @default false
+             */
+            another_device: boolean;
             /** @default unknown */
             backup_done: components["schemas"]["Answer"];
             /**
@@ -2616,6 +3009,10 @@ export interface components {
             customer_contact: string;
             /** Customer Name */
             customer_name: string;
+            /** Device Id */
+            device_id?: string | null;
+            /** Done On */
+            done_on?: string | null;
             /**
              * Factory Interface
              * @default
@@ -2624,6 +3021,8 @@ export interface components {
             /** @default unknown */
             fan: components["schemas"]["Answer"];
             kind: components["schemas"]["DeviceKind"];
+            /** @default unknown */
+            lidded: components["schemas"]["Answer"];
             /** Limit C */
             limit_c?: number | null;
             /**
@@ -2653,6 +3052,11 @@ export interface components {
             power_limit_gpu_w?: number | null;
             /** @default unknown */
             seal: components["schemas"]["Seal"];
+            /**
+             * Serial
+             * @default
+             */
+            serial: string;
             /** @default unknown */
             surroundings: components["schemas"]["Surroundings"];
             /**
@@ -2660,6 +3064,11 @@ export interface components {
              * @default
              */
             symptom: string;
+            /**
+             * Tag
+             * @default
+             */
+            tag: string;
             /** Version */
             version: number;
             /** @default unknown */
@@ -2696,8 +3105,15 @@ export interface components {
             customer_contact: string;
             /** Customer Name */
             customer_name: string;
+            /**
+             * Device Id
+             * Format: uuid
+             */
+            device_id: string;
             /** Done */
             done: string[];
+            /** Done On */
+            done_on: string | null;
             /** Factory Interface */
             factory_interface: string;
             /** Fan */
@@ -2721,6 +3137,8 @@ export interface components {
             id: string;
             /** Kind */
             kind: string;
+            /** Lidded */
+            lidded: string;
             /** Limit C */
             limit_c: number | null;
             /** Liquid Damage */
@@ -2751,12 +3169,16 @@ export interface components {
             reachable: string[];
             /** Seal */
             seal: string;
+            /** Serial */
+            serial: string;
             /** Stage */
             stage: string;
             /** Surroundings */
             surroundings: string;
             /** Symptom */
             symptom: string;
+            /** Tag */
+            tag: string;
             /**
              * Updated At
              * Format: date-time
@@ -2846,6 +3268,40 @@ export interface components {
             /** Words */
             words: string;
         };
+        /** LogRowOut */
+        LogRowOut: {
+            /** Clock Mhz */
+            clock_mhz: number | null;
+            /** Die C */
+            die_c: number | null;
+            /** Fan Rpm */
+            fan_rpm: number | null;
+            /** File Name */
+            file_name: string;
+            /** Held Share */
+            held_share: number | null;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Means */
+            means: {
+                [key: string]: number;
+            };
+            /** Power W */
+            power_w: number | null;
+            /** Repeat */
+            repeat: boolean;
+            /** Resistance K Per W */
+            resistance_k_per_w: number | null;
+            /** Rise K */
+            rise_k: number | null;
+            /** Sag W */
+            sag_w: number | null;
+            /** Settled */
+            settled: boolean | null;
+        };
         /** LotIn */
         LotIn: {
             /** Code */
@@ -2916,6 +3372,19 @@ export interface components {
             roles: {
                 [key: string]: string | null;
             };
+        };
+        /** MayBeOneOut */
+        MayBeOneOut: {
+            /** Devices */
+            devices: components["schemas"]["DeviceRowOut"][];
+        };
+        /** MergeIn */
+        MergeIn: {
+            /**
+             * Other
+             * Format: uuid
+             */
+            other: string;
         };
         /** MishapKindOut */
         MishapKindOut: {
@@ -3822,6 +4291,36 @@ export interface components {
             /** Warnings */
             warnings: string[];
         };
+        /** RankedOut */
+        RankedOut: {
+            /** Group */
+            group: string;
+            /** Mean */
+            mean: number;
+            /** N */
+            n: number;
+            /** Place */
+            place: number | null;
+            /** Runs */
+            runs: string[];
+            /** Ties With */
+            ties_with: string[];
+            /** U95 */
+            u95: number | null;
+        };
+        /** RankingOut */
+        RankingOut: {
+            /** Groups */
+            groups: components["schemas"]["RankedOut"][];
+            /** Method */
+            method: string;
+            /** Reason */
+            reason: string;
+            /** Unlike */
+            unlike: string[];
+            /** Without */
+            without: number;
+        };
         /** ReadingOut */
         ReadingOut: {
             /** Boost End S */
@@ -3974,6 +4473,57 @@ export interface components {
             /** Reason */
             reason: string;
         };
+        /** RunAddIn */
+        RunAddIn: {
+            /**
+             * Fan Setting
+             * @default
+             */
+            fan_setting: string;
+            /**
+             * Firmware
+             * @default
+             */
+            firmware: string;
+            /** Like */
+            like?: string | null;
+            /**
+             * Load Recipe
+             * @default
+             */
+            load_recipe: string;
+            /** Name */
+            name: string;
+            /**
+             * Placement
+             * @default
+             */
+            placement: string;
+            /**
+             * Power Profile
+             * @default
+             */
+            power_profile: string;
+            /** Room C */
+            room_c?: number | null;
+            /** State Id */
+            state_id?: string | null;
+            /**
+             * Tuning
+             * @default
+             */
+            tuning: string;
+        };
+        /** RunChangeIn */
+        RunChangeIn: {
+            /** Name */
+            name: string;
+            /**
+             * State Id
+             * Format: uuid
+             */
+            state_id: string;
+        };
         /** RunIn */
         RunIn: {
             /** Duration Min */
@@ -4077,12 +4627,48 @@ export interface components {
             /** Version */
             version: number;
         };
-        /**
-         * RunSide
-         * @description Which side of a service a run belongs to.
-         * @enum {string}
-         */
-        RunSide: "before" | "after";
+        /** RunRowOut */
+        RunRowOut: {
+            /** Duration Min */
+            duration_min: number | null;
+            /** Fan Setting */
+            fan_setting: string;
+            /** Firmware */
+            firmware: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Key */
+            key: string;
+            /** Load Recipe */
+            load_recipe: string;
+            /** Logs */
+            logs: components["schemas"]["LogRowOut"][];
+            /** Material */
+            material: string;
+            /** Name */
+            name: string;
+            /** Noise Db */
+            noise_db: number | null;
+            /** Placement */
+            placement: string;
+            /** Power Profile */
+            power_profile: string;
+            /** Result Score */
+            result_score: number | null;
+            /** Room C */
+            room_c: number | null;
+            /** Side */
+            side: string;
+            /** Start */
+            start: string;
+            /** State Id */
+            state_id: string | null;
+            /** Tuning */
+            tuning: string;
+        };
         /** RungOut */
         RungOut: {
             /** Drop K */
@@ -4416,6 +5002,14 @@ export interface components {
             /** To S */
             to_s: number;
         };
+        /** SplitIn */
+        SplitIn: {
+            /**
+             * Job
+             * Format: uuid
+             */
+            job: string;
+        };
         /**
          * Spot
          * @description Where a thermometer is held.
@@ -4453,6 +5047,77 @@ export interface components {
          * @enum {string}
          */
         Start: "" | "cold" | "warm";
+        /**
+         * StateCause
+         * @description What made a state of a device: as it came in, its interface was fitted, another attempt, a tuning step, another
+         *     firmware, heat cycles since, opened again, or told in words after the fact.
+         * @enum {string}
+         */
+        StateCause: "found" | "fitted" | "attempt" | "tuned" | "firmware" | "cycled" | "reopened" | "told";
+        /** StateIn */
+        StateIn: {
+            cause: components["schemas"]["StateCause"];
+            clean?: components["schemas"]["Answer"] | null;
+            /**
+             * Cover
+             * @default
+             */
+            cover: string;
+            /**
+             * Firmware
+             * @default
+             */
+            firmware: string;
+            /** Heat Cycles */
+            heat_cycles?: number | null;
+            /** Hours */
+            hours?: number | null;
+            /**
+             * Tuning
+             * @default
+             */
+            tuning: string;
+            /**
+             * Words
+             * @default
+             */
+            words: string;
+        };
+        /** StateOut */
+        StateOut: {
+            /** Attempt */
+            attempt: number;
+            /**
+             * Began At
+             * Format: date-time
+             */
+            began_at: string;
+            /** Cause */
+            cause: string;
+            /** Clean */
+            clean: string;
+            /** Cover */
+            cover: string;
+            /** Firmware */
+            firmware: string;
+            /** Fitted */
+            fitted: components["schemas"]["FittedOut"][];
+            /** Heat Cycles */
+            heat_cycles: number | null;
+            /** Hours */
+            hours: number | null;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Position */
+            position: number;
+            /** Tuning */
+            tuning: string;
+            /** Words */
+            words: string;
+        };
         /** StatisticsOut */
         StatisticsOut: {
             /** Maximum */
@@ -4683,6 +5348,33 @@ export interface components {
             values: number[];
             /** Words */
             words: string;
+        };
+        /** VisitOut */
+        VisitOut: {
+            after: components["schemas"]["FigureOut"] | null;
+            before: components["schemas"]["FigureOut"] | null;
+            /** Fitted */
+            fitted: components["schemas"]["FittedItemOut"][];
+            /** Handed Over */
+            handed_over: boolean;
+            /**
+             * Job Id
+             * Format: uuid
+             */
+            job_id: string;
+            /** Months */
+            months: number;
+            /** Number */
+            number: number;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** Symptom */
+            symptom: string;
+            /** Verdict */
+            verdict: string | null;
         };
         /**
          * Wait
@@ -5211,6 +5903,594 @@ export interface operations {
             };
             /** @description The database is away; nothing was stored */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listDevices: {
+        parameters: {
+            query?: {
+                limit?: number;
+                offset?: number;
+                find?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DevicePage"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undoDeviceChange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                change_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceOut"];
+                };
+            };
+            /** @description No request that can be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than allowed */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Of another type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was stored */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceOut"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    mergeDevices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MergeIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceOut"];
+                };
+            };
+            /** @description No request that can be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than allowed */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Of another type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was stored */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    splitDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SplitIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceOut"];
+                };
+            };
+            /** @description No request that can be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than allowed */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Of another type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was stored */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5811,6 +7091,631 @@ export interface operations {
             };
         };
     };
+    getAllRuns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AllRunsOut"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunAddIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AllRunsOut"];
+                };
+            };
+            /** @description No request that can be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than allowed */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Of another type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was stored */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+                run_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AllRunsOut"];
+                };
+            };
+            /** @description No request that can be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than allowed */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Of another type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was stored */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restoreRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+                run_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AllRunsOut"];
+                };
+            };
+            /** @description No request that can be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than allowed */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Of another type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was stored */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+                side: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunChangeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AllRunsOut"];
+                };
+            };
+            /** @description No request that can be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than allowed */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Of another type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was stored */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     getJobBench: {
         parameters: {
             query?: never;
@@ -6294,6 +8199,103 @@ export interface operations {
             };
             /** @description The disk is full; nothing was stored */
             507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    compareRuns: {
+        parameters: {
+            query: {
+                first: string;
+                second: string;
+            };
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VerdictOut"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8540,6 +10542,106 @@ export interface operations {
             };
         };
     };
+    rankRuns: {
+        parameters: {
+            query: {
+                by: components["schemas"]["By"];
+                value: string;
+                fan?: string;
+                placement?: string;
+                load?: string;
+            };
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RankingOut"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     getRecord: {
         parameters: {
             query?: never;
@@ -8734,7 +10836,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: components["schemas"]["RunSide"];
+                side: string;
             };
             cookie?: never;
         };
@@ -8829,7 +10931,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: components["schemas"]["RunSide"];
+                side: string;
             };
             cookie?: never;
         };
@@ -8969,7 +11071,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: components["schemas"]["RunSide"];
+                side: string;
             };
             cookie?: never;
         };
@@ -9069,7 +11171,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: components["schemas"]["RunSide"];
+                side: string;
             };
             cookie?: never;
         };
@@ -9200,7 +11302,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: components["schemas"]["RunSide"];
+                side: string;
             };
             cookie?: never;
         };
@@ -9295,7 +11397,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: components["schemas"]["RunSide"];
+                side: string;
             };
             cookie?: never;
         };
@@ -9430,7 +11532,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: components["schemas"]["RunSide"];
+                side: string;
             };
             cookie?: never;
         };
@@ -9569,7 +11671,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: components["schemas"]["RunSide"];
+                side: string;
             };
             cookie?: never;
         };
@@ -9700,7 +11802,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: components["schemas"]["RunSide"];
+                side: string;
             };
             cookie?: never;
         };
@@ -9835,7 +11937,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: components["schemas"]["RunSide"];
+                side: string;
             };
             cookie?: never;
         };
@@ -9970,7 +12072,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: components["schemas"]["RunSide"];
+                side: string;
                 row_id: string;
                 what: "log" | "noise" | "spot" | "sound";
             };
@@ -10103,7 +12205,7 @@ export interface operations {
             header?: never;
             path: {
                 job_id: string;
-                side: components["schemas"]["RunSide"];
+                side: string;
                 row_id: string;
                 what: "log" | "noise" | "spot" | "sound";
             };
@@ -10118,6 +12220,140 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RunOut"];
+                };
+            };
+            /** @description No request that can be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than allowed */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Of another type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was stored */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addState: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StateIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AllRunsOut"];
                 };
             };
             /** @description No request that can be read */

@@ -61,10 +61,28 @@ class Seal(StrEnum):
 
 
 class RunSide(StrEnum):
-    """Which side of a service a run belongs to."""
+    """Which side of a service a run stands for: the reference of the first state, of the latest, or neither."""
 
     BEFORE = "before"
     AFTER = "after"
+    OTHER = "other"
+
+
+REFERENCES = (RunSide.BEFORE, RunSide.AFTER)
+
+
+class StateCause(StrEnum):
+    """What made a state of a device: as it came in, its interface was fitted, another attempt, a tuning step, another
+    firmware, heat cycles since, opened again, or told in words after the fact."""
+
+    FOUND = "found"
+    FITTED = "fitted"
+    ATTEMPT = "attempt"
+    TUNED = "tuned"
+    FIRMWARE = "firmware"
+    CYCLED = "cycled"
+    REOPENED = "reopened"
+    TOLD = "told"
 
 
 class Start(StrEnum):

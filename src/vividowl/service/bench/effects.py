@@ -20,9 +20,10 @@ from vividowl.core.quantities.words import listed, say
 from vividowl.service.bench.plan import chosen_option
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
-from vividowl.service.jobs.fit import note_item, set_item
+from vividowl.service.jobs.fit import items_of, note_item, set_item
 from vividowl.service.plan.found import inspection_of, plan_row
 from vividowl.service.plan.planning import item_gates, stored_inspection
+from vividowl.service.runs.states import fitted
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.deciding import Plan
 from vividowl.store.models import Acknowledgement, FitItem, Job
@@ -45,6 +46,7 @@ def make_effect(
         return _seen(scope, job, str(event.data["part"]), str(event.data["seen"]))
     if event.kind == "closed":
         job.fit_done = True
+        fitted(scope, job, items_of(scope, job.id))
         return {"closed": True}
     if event.kind == "step_done":
         effect: dict[str, Any] = {}

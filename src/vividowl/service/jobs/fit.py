@@ -16,6 +16,7 @@ from vividowl.service.errors import Refused
 from vividowl.service.jobs.intake import JobView, require_settled, view_of
 from vividowl.service.plan.found import plan_row
 from vividowl.service.plan.planning import item_gates
+from vividowl.service.runs.states import fitted
 from vividowl.service.shelf.cutting import cuts_of
 from vividowl.service.shelf.stock import move
 from vividowl.service.workshop import Actor, Workshop, check_version, open_job
@@ -71,6 +72,8 @@ def save_fit(
                 remedy=say("fit-tick-what-was-cleaned-or"),
             )
         job.cleaned, job.fit_note, job.fit_done = cleaned, note, done
+        if done:
+            fitted(scope, job, items_of(scope, job.id))
         scope.session.flush()
         return view_of(scope, job)
 

@@ -112,7 +112,12 @@ def hand_over(
         if handed_over and job.handed_over_at is None:
             job.handed_over_at = server_now()
             tolerances, reference_room_c = judged_by(scope, job)
-            job.judged_by = {"tolerances": asdict(tolerances), "reference_room_c": reference_room_c}
+            limits = {name: getattr(job.device, name) for name in ("limit_c", "power_limit_cpu_w", "power_limit_gpu_w")}
+            job.judged_by = {
+                "tolerances": asdict(tolerances),
+                "reference_room_c": reference_room_c,
+                "limits": limits,
+            }
         elif not handed_over:
             job.handed_over_at = job.judged_by = None
         scope.session.flush()

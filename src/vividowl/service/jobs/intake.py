@@ -10,48 +10,43 @@ from typing import Any
 
 from sqlalchemy.exc import IntegrityError
 
-from vividowl.core.job.device import RunSide
+from vividowl.core.job.device import REFERENCES, RunSide
 from vividowl.core.job.gates import Gate, Severity, intake_gates, worst_first
 from vividowl.core.job.stages import JobFacts, Next, Position, Stage, position_of
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.verdict.verdicts import Verdict
+from vividowl.service.devices.known import device_for
 from vividowl.service.errors import Refused
 from vividowl.service.plan.found import plan_row
 from vividowl.service.plan.planning import chosen_gates
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.deciding import Plan
+from vividowl.store.devices import Device
 from vividowl.store.measuring import Run
 from vividowl.store.models import Acknowledgement, Customer, FitItem, Job
 from vividowl.store.scope import Scope
 
 LEFT_ALONE = "leave"
 INTAKE_FIELDS = (
-    "kind",
-    "maker",
-    "model",
     "symptom",
     "age_months",
     "months_since_service",
     "surroundings",
     "place",
-    "fan",
     "lives",
     "warranty",
     "seal",
     "backup_done",
     "battery_swollen",
     "liquid_damage",
-    "factory_interface",
-    "power_limit_cpu_w",
-    "power_limit_gpu_w",
-    "limit_c",
+    "done_on",
 )
 SUGGEST = {
-    "maker": Job.maker,
-    "model": Job.model,
+    "maker": Device.maker,
+    "model": Device.model,
     "customer_name": Customer.name,
-    "factory_interface": Job.factory_interface,
+    "factory_interface": Device.factory_interface,
     "load_recipe": Run.load_recipe,
     "fan_setting": Run.fan_setting,
     "power_profile": Run.power_profile,
@@ -138,7 +133,7 @@ def _view(job: Job, rows: Sequence[Acknowledgement], plan: Plan | None) -> JobVi
     chosen = plan.chosen["key"] if plan is not None and plan.chosen else None
     runs = {r.side: r for r in job.runs}
     blank = {"rise_k": None, "noise_db": None, "held_share": None, "measured": False}
-    before, after = (runs[s].glance or blank if s in runs else blank for s in RunSide)
+    before, after = (runs[s].glance or blank if s in runs else blank for s in REFERENCES)
     verdict = runs[RunSide.AFTER].glance.get("verdict") if RunSide.AFTER in runs else None
     facts = _facts(job, gates, bool(before["measured"]), bool(after["measured"]), verdict, chosen)
     at = position_of(facts)
@@ -183,15 +178,12 @@ def _write_intake(scope: Scope, job: Job, fields: dict[str, Any]) -> None:
     for name in ("age_months", "months_since_service"):
         if fields[name] is not None:
             require_range(name, fields[name], "months", 0, 600)
-    for name in ("power_limit_cpu_w", "power_limit_gpu_w"):
-        if fields[name] is not None:
-            require_range(name, fields[name], "W", 1, 2000)
-    if fields["limit_c"] is not None:
-        require_range("limit_c", fields["limit_c"], "°C", 40, 150)
     for name in INTAKE_FIELDS:
         setattr(job, name, fields[name])
     job.customer = scope.customer(fields["customer_name"], fields["customer_contact"])
     job.customer_id = job.customer.id
+    job.device = device_for(scope, job, fields)
+    job.device_id = job.device.id
 
 
 def create_job(workshop: Workshop, actor: Actor, fields: dict[str, Any]) -> JobView:
@@ -271,7 +263,7 @@ def suggestions(workshop: Workshop, actor: Actor, field: str, within: str) -> li
             field="field",
             remedy=say("allowed", names=listed(SUGGEST)),
         )
-    where = [Job.maker == within] if field == "model" and within else []
+    where = [Device.maker == within] if field == "model" and within else []
     with workshop.scope(actor) as scope:
         return scope.suggestions(SUGGEST[field], where)
 

@@ -161,10 +161,13 @@ def _exhaust(
 
 
 def compare_job(workshop: Workshop, scope: Scope, job: Job) -> Compared | None:
-    """Compare the runs of a job, None while one of them has no log."""
-    runs = [scope.run(job.id, side) for side in ("before", "after")]
-    traces = [kept(scope, TraceFile, run) for run in runs]
-    before, after = runs
+    """Compare Before and After of a job, None while one of them has no log."""
+    return compare_runs(workshop, scope, job, scope.run(job.id, "before"), scope.run(job.id, "after"))
+
+
+def compare_runs(workshop: Workshop, scope: Scope, job: Job, before: Run | None, after: Run | None) -> Compared | None:
+    """Compare any two runs of a job, None while one of them has no log."""
+    traces = [kept(scope, TraceFile, run) for run in (before, after)]
     if before is None or after is None or not traces[0] or not traces[1]:
         return None
     pair, logs = (before, after), (traces[0][0], traces[1][0])

@@ -152,7 +152,7 @@ def _refuse_after_without_before(scope: Scope, job: Job, side: str) -> None:
 
 def _refuse_known_file(scope: Scope, sha256: str, name: str, job: Job, side: str, again: bool) -> None:
     for _, run, other in scope.traces_with(sha256):
-        if other.id == job.id and run.side == side:
+        if other.id == job.id and run.key == side:
             raise Refused(
                 "conflict",
                 say("logs-log-that-already-here", name=name),

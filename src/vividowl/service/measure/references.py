@@ -12,6 +12,7 @@ from vividowl.core.response.terms import Response
 from vividowl.service.measure.comparing import kept, tolerances_of
 from vividowl.service.measure.readings import reading_of
 from vividowl.service.workshop import Workshop
+from vividowl.store.devices import Device
 from vividowl.store.measuring import Run, TraceFile
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
@@ -40,7 +41,13 @@ def _earlier(scope: Scope, job: Job) -> list[Job]:
     """Earlier jobs on the same model that were measured After, latest first."""
     query = (
         scope.select(Job)
-        .where(Job.id != job.id, Job.maker == job.maker, Job.model == job.model, Job.created_at < job.created_at)
+        .join(Device, Device.id == Job.device_id)
+        .where(
+            Job.id != job.id,
+            Device.maker == job.maker,
+            Device.model == job.model,
+            Job.created_at < job.created_at,
+        )
         .join(Run, Run.job_id == Job.id)
         .where(Run.side == "after")
         .order_by(Job.created_at.desc())
@@ -65,7 +72,7 @@ def drift_for(workshop: Workshop, scope: Scope, job: Job) -> Drift | None:
 
     None without an earlier visit of the same device, or where a reading, a power or a limit is missing.
     """
-    last = next((j for j in _earlier(scope, job) if j.customer_id == job.customer_id), None)
+    last = next((j for j in _earlier(scope, job) if j.device_id == job.device_id), None)
     then = _resistance(workshop, scope, last, "after") if last is not None else None
     came_in, now = (_resistance(workshop, scope, job, side) for side in ("before", "after"))
     if last is None or then is None or came_in is None or now is None:
@@ -82,7 +89,7 @@ def reference_for(workshop: Workshop, scope: Scope, job: Job) -> Reference:
     """The best reference there is for a job."""
     if job.model:
         jobs = _earlier(scope, job)
-        own = _healthy(workshop, scope, [j for j in jobs if j.customer_id == job.customer_id][:1])
+        own = _healthy(workshop, scope, [j for j in jobs if j.device_id == job.device_id][:1])
         for responses, source in (
             (own, Source.OWN_LAST_VISIT),
             (_healthy(workshop, scope, jobs) if not own else [], Source.SAME_MODEL),

@@ -23,6 +23,8 @@ from vividowl.service.measure.readings import glance_of, noise_of, reading_of
 from vividowl.service.measure.references import reference_for
 from vividowl.service.measure.sounds import SoundView, sound_views
 from vividowl.service.plan.planning import note_outcome
+from vividowl.service.runs.figures import keep_figures
+from vividowl.service.runs.states import put_in_state
 from vividowl.service.workshop import Actor, Workshop, check_version, open_job
 from vividowl.store.measuring import NoiseReading, Run, SoundFile, SpotReading, TraceFile
 from vividowl.store.models import Job
@@ -199,14 +201,16 @@ def run_for_writing(scope: Scope, job: Job, side: str) -> Run:
 def finish(workshop: Workshop, scope: Scope, job: Job, run: Run) -> RunView:
     """Bring the glance up to date and answer with the whole run."""
     scope.session.flush()
+    put_in_state(scope, job, run)
     traces, noise = kept(scope, TraceFile, run), kept(scope, NoiseReading, run)
+    keep_figures(workshop, run, traces, job.limit_c, judged_by(scope, job)[0])
     run.glance = glance_of(workshop, run, traces[0] if traces else None, job.limit_c, noise)
     scope.session.flush()
     note_verdict(workshop, scope, job)
     note_outcome(workshop, scope, job)
     job.updated_at = server_now()
     scope.session.flush()
-    return run_view(workshop, scope, job, run.side)
+    return run_view(workshop, scope, job, run.key)
 
 
 def save_run(

@@ -28,6 +28,7 @@ from vividowl.service.measure.references import reference_for
 from vividowl.service.plan.found import inspection_of, plan_row
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.bench import DeviceModel, Photo
+from vividowl.store.devices import Device
 from vividowl.store.measuring import Run
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
@@ -149,8 +150,13 @@ def list_models(workshop: Workshop, actor: Actor) -> list[ModelView]:
     """All models that are kept, by maker and name. What jobs taught is left for the page of one."""
     with workshop.scope(actor) as scope:
         rows = scope.session.scalars(scope.select(DeviceModel).order_by(DeviceModel.maker, DeviceModel.model)).all()
-        of = (Job.maker, Job.model)
-        counted = select(*of, func.count()).where(Job.shop_id == scope.shop_id).group_by(*of)
+        of = (Device.maker, Device.model)
+        counted = (
+            select(*of, func.count())
+            .join(Job, Job.device_id == Device.id)
+            .where(Device.shop_id == scope.shop_id)
+            .group_by(*of)
+        )
         jobs = {(maker, model): count for maker, model, count in scope.session.execute(counted)}
         return [
             ModelView(
@@ -174,7 +180,11 @@ def remove_model(workshop: Workshop, actor: Actor, model_id: uuid.UUID) -> None:
 
 
 def _jobs(scope: Scope, row: DeviceModel) -> Sequence[Job]:
-    query = scope.select(Job).where(Job.maker == row.maker, Job.model == row.model)
+    query = (
+        scope.select(Job)
+        .join(Device, Device.id == Job.device_id)
+        .where(Device.maker == row.maker, Device.model == row.model)
+    )
     return scope.session.scalars(query.order_by(Job.number.desc()).limit(LEARN_JOBS_MOST)).unique().all()
 
 

@@ -13,6 +13,9 @@ def job_out(view: JobView) -> JobOut:
     own = {n: getattr(job, n) for n in JobOut.model_fields if hasattr(job, n)}
     return JobOut(
         **own,
+        serial=job.device.serial,
+        tag=job.device.tag,
+        lidded=job.device.lidded,
         customer_name=job.customer.name,
         customer_contact=job.customer.contact,
         stage=view.stage,

@@ -48,6 +48,12 @@ class IntakeIn(In):
     power_limit_cpu_w: Number | None = None
     power_limit_gpu_w: Number | None = None
     limit_c: Number | None = None
+    serial: Short = ""
+    tag: Short = ""
+    lidded: Answer = Answer.UNKNOWN
+    device_id: uuid.UUID | None = None
+    another_device: Flag = False
+    done_on: Day | None = None
 
 
 class IntakeUpdateIn(IntakeIn):
@@ -104,6 +110,11 @@ class JobOut(Out):
     power_limit_cpu_w: float | None
     power_limit_gpu_w: float | None
     limit_c: float | None
+    serial: str
+    tag: str
+    lidded: str
+    device_id: uuid.UUID
+    done_on: date | None
     cleaned: list[str]
     fit_note: str
     fit_done: bool

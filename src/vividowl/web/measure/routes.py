@@ -15,7 +15,7 @@ from vividowl.service.errors import Refused
 from vividowl.service.measure import logs, recordings
 from vividowl.service.measure import runs as measure
 from vividowl.web.access import access, actor, takes_body, workshop
-from vividowl.web.fields import Side
+from vividowl.web.fields import RunKey
 from vividowl.web.idempotency import idempotent
 from vividowl.web.measure.present import run_out
 from vividowl.web.measure.schemas import MappingIn, NoiseIn, RunIn, RunOut, SpotIn, ViewOut, WindowIn
@@ -28,7 +28,7 @@ SOUND_MOST = 200 * 1024 * 1024 + 1
 
 class RunPath(BaseModel):
     job_id: uuid.UUID
-    side: Side
+    side: RunKey
 
 
 class RowPath(RunPath):

@@ -68,3 +68,43 @@ run-table-give-level = Name what it was, or leave the line out.
 run-table-no-uncertainty = Line { $line } has no uncertainty under { $name }.
 run-table-all-or-none = Give it for every run, or leave the column out.
 tables-factor-is-value = “{ $name }” is both a factor and the value.
+all-runs-too-many = This job has { $most } runs, which is the limit.
+all-runs-take-some-off = Take some off first.
+all-runs-no-such-run = There is no such run on this job.
+all-runs-no-such-state = There is no such state of this device.
+all-runs-same-twice = A run is not compared with itself.
+all-runs-choose-another = Choose another run.
+all-runs-has-no-log =
+    { $name ->
+        [none] One of the two runs has no log yet.
+       *[other] The run “{ $name }” has no log yet.
+    }
+all-runs-drop-its-log = Open it and drop its log.
+devices-serial-known = Serial number { $serial } is that of a { $maker } { $model } that has been here.
+devices-same-or-another = Choose it as the same device, or say that it is another one.
+ranked-one-level =
+    { $level ->
+        [none] No run says what it is to be ranked by.
+       *[other] There is one group only: { $level }.
+    }
+ranked-run-another = Add a run of another, or note on the runs which they are.
+devices-with-itself = A device is not put together with itself.
+devices-choose-other = Choose another device.
+devices-two-serials = They carry different serial numbers, { $one } and { $other }, so they are two devices.
+devices-correct-serial = Correct the serial number first if one of them is wrong.
+devices-no-such-visit = There is no such visit of this device.
+devices-only-visit = This is the only visit of the device.
+devices-nothing-to-split = There is nothing to take apart.
+devices-taken-back-already = That has been taken back already.
+history-no-after = No visit has an After reading yet, so nothing tells how it changes.
+history-no-later = No visit since the last service has a Before reading, so nothing tells how it changes.
+history-no-loss = No loss is shown since the last service.
+history-lost = It has lost { FIX($share, 0) } % since the last service; from { FIX($limit_share, 0) } % on a device is not fine.
+history-some-loss = It has lost { FIX($share, 0) } % since the last service.
+history-little-loss = It has lost { FIX($share, 0) } % since the last service, which is little.
+history-gained = It does better by { FIX($share, 0) } % than after the last service.
+history-held-again =
+    At this rate heat holds it back again in { FIX($months, 0) } months, between { FIX($low, 0) } and { $high ->
+        [none] more than can be told
+       *[other] { FIX($high, 0) }
+    }.

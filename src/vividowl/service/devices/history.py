@@ -1,0 +1,171 @@
+"""The history of a device: its visits with what was found, left and fitted, and what it lost since."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from datetime import date
+
+from sqlalchemy import Select, or_, select
+
+from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.words import Words, say
+from vividowl.core.runs.since_service import SinceService, since_service
+from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.devices import Device, DeviceChange
+from vividowl.store.measuring import Run, TraceFile
+from vividowl.store.models import Customer, FitItem, Job
+from vividowl.store.scope import Scope
+
+DAYS_A_MONTH = 30.44  # mean month of the Gregorian calendar
+
+
+@dataclass(frozen=True)
+class Figure:
+    """A resistance [K/W] with its standard uncertainty, and whether it had settled."""
+
+    resistance: float
+    u: float
+    settled: bool
+
+
+@dataclass(frozen=True)
+class Visit:
+    """A job of the device: its day, what was found and left, and what was fitted."""
+
+    job: Job
+    on: date
+    months: float
+    before: Figure | None
+    after: Figure | None
+    power_w: float | None
+    fitted: tuple[FitItem, ...]
+
+
+@dataclass(frozen=True)
+class History:
+    """A device with its visits, the first on top. since: what it lost since its last service, None where not known;
+    limit_k_per_w: what it may not pass in its own room at its own power; reasons: for the advice, or why there is none;
+    changes: what was put together or taken apart and may be taken back."""
+
+    device: Device
+    customer: str
+    visits: tuple[Visit, ...]
+    since: SinceService | None
+    limit_k_per_w: float | None
+    reasons: tuple[Words, ...]
+    changes: tuple[DeviceChange, ...]
+
+
+def jobs_of(scope: Scope, device_id: uuid.UUID) -> Select[Job]:
+    """Visits of a device."""
+    return scope.select(Job).where(Job.device_id == device_id)
+
+
+def get_device(workshop: Workshop, actor: Actor, device_id: uuid.UUID) -> History:
+    """One device with all its visits."""
+    with workshop.scope(actor) as scope:
+        return history_of(scope, scope.get(Device, device_id))
+
+
+def history_of(scope: Scope, device: Device) -> History:
+    jobs = sorted(scope.session.scalars(jobs_of(scope, device.id)).unique(), key=lambda j: (j.day, j.number))
+    ids = [j.id for j in jobs]
+    figures: dict[tuple[uuid.UUID, str], TraceFile] = {}
+    query = (
+        select(Run.job_id, Run.side, TraceFile)
+        .join(TraceFile, TraceFile.run_id == Run.id)
+        .where(Run.shop_id == scope.shop_id, Run.job_id.in_(ids), TraceFile.removed_at.is_(None), ~TraceFile.is_repeat)
+    )
+    for job_id, side, trace in scope.session.execute(query):
+        figures[job_id, side] = trace
+    items: dict[uuid.UUID, list[FitItem]] = {}
+    fitted = scope.select(FitItem).where(FitItem.job_id.in_(ids), FitItem.removed_at.is_(None))
+    for item in scope.session.scalars(fitted.order_by(FitItem.created_at)):
+        items.setdefault(item.job_id, []).append(item)
+    first = jobs[0].day if jobs else None
+    visits = tuple(
+        Visit(
+            job,
+            job.day,
+            (job.day - first).days / DAYS_A_MONTH if first is not None else 0.0,
+            _figure(figures.get((job.id, "before"))),
+            _figure(figures.get((job.id, "after"))),
+            _power(figures.get((job.id, "after")) or figures.get((job.id, "before"))),
+            tuple(items.get(job.id, ())),
+        )
+        for job in jobs
+    )
+    changes = scope.session.scalars(
+        scope.select(DeviceChange)
+        .where(
+            or_(DeviceChange.to_device_id == device.id, DeviceChange.from_device_id == device.id),
+            DeviceChange.undone_at.is_(None),
+        )
+        .order_by(DeviceChange.at.desc())
+    ).all()
+    customer = scope.get(Customer, device.customer_id)
+    rooms = _rooms(scope, ids)
+    return _judged(device, customer.name, visits, tuple(changes), rooms)
+
+
+def _rooms(scope: Scope, ids: Sequence[uuid.UUID]) -> Mapping[uuid.UUID, float]:
+    """Room of each visit [degC], where it was noted; of Before, else of After."""
+    query = scope.select(Run).where(Run.job_id.in_(ids), Run.room_c.is_not(None)).order_by(Run.side.desc())
+    found: dict[uuid.UUID, float] = {}
+    for run in scope.session.scalars(query):
+        if run.room_c is not None:
+            found.setdefault(run.job_id, run.room_c)
+    return found
+
+
+def _figure(trace: TraceFile | None) -> Figure | None:
+    f = (trace.figures or {}) if trace is not None else {}
+    if f.get("resistance_K_per_W") is None:
+        return None
+    return Figure(f["resistance_K_per_W"], f["resistance_u_K_per_W"], bool(f["settled"]))
+
+
+def _power(trace: TraceFile | None) -> float | None:
+    return (trace.figures or {}).get("power_W") if trace is not None else None
+
+
+def _judged(
+    device: Device,
+    customer: str,
+    visits: tuple[Visit, ...],
+    changes: tuple[DeviceChange, ...],
+    rooms: Mapping[uuid.UUID, float],
+) -> History:
+    """What the visits say: since the last service the resistance grows from its After to the Befores that follow."""
+    limit = _limit(device, visits, rooms)
+
+    def unknown(why: Words) -> History:
+        return History(device, customer, visits, None, limit, (why,), changes)
+
+    served = [i for i, v in enumerate(visits) if v.after is not None]
+    if not served:
+        return unknown(say("history-no-after"))
+    # The last service that a later visit looked at; else the last one.
+    at = next((i for i in reversed(served) if any(v.before for v in visits[i + 1 :])), served[-1])
+    points = [(v.months, v.after if i == 0 else v.before) for i, v in enumerate(visits[at:])]
+    told = [(months, figure) for months, figure in points if figure is not None]
+    try:
+        since = since_service(
+            [months for months, _ in told],
+            [figure.resistance for _, figure in told],
+            [figure.u for _, figure in told],
+            limit,
+        )
+    except CoreError as error:
+        return unknown(error.message)
+    return History(device, customer, visits, since, limit, since.reasons, changes)
+
+
+def _limit(device: Device, visits: Sequence[Visit], rooms: Mapping[uuid.UUID, float]) -> float | None:
+    """Resistance at which the device meets its limit in its own room at the power of its last visit [K/W]."""
+    last = next((v for v in reversed(visits) if v.power_w and v.job.id in rooms), None)
+    if device.limit_c is None or last is None or not last.power_w:
+        return None
+    return (device.limit_c - rooms[last.job.id]) / last.power_w

@@ -1,0 +1,43 @@
+"""What was read from each log, kept beside it, so that a list of many runs reads no log."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from typing import Any
+
+from vividowl.core.quantities.uncertainty import Tolerances
+from vividowl.core.reading.measured import resistance, rise
+from vividowl.core.trace.roles import ROLE_KINDS
+from vividowl.service.measure.readings import reading_of
+from vividowl.service.workshop import Workshop
+from vividowl.store.measuring import Run, TraceFile
+
+
+def figures_of(
+    workshop: Workshop, run: Run, trace: TraceFile, limit_c: float | None, tolerances: Tolerances, *, repeat: bool
+) -> dict[str, Any]:
+    """Figures of a log. None where not known; u: standard uncertainty of what differs from run to run."""
+    r = reading_of(workshop, run.shop_id, trace, run, limit_c, repeat=repeat)
+    over, kelvins = resistance(r, run.room_c, tolerances), rise(r, run.room_c, tolerances)
+    return {
+        "die": r.die_role.value,
+        "settled": r.window.settled,
+        "means": {role.value: s.mean for role, s in r.stats.items() if ROLE_KINDS[role].unit != ""},
+        "power_W": r.power.mean if r.power else None,
+        "held_share": r.throttling.share,
+        "rise_K": kelvins.value if kelvins else None,
+        "rise_u_K": kelvins.moving if kelvins else None,
+        "resistance_K_per_W": over.value if over else None,
+        "resistance_u_K_per_W": over.moving if over else None,
+        "sag_W": r.sag.difference.power,
+        "sag_MHz": r.sag.difference.clock_mhz,
+        "load_s": r.load.end_s - r.load.onset_s,
+    }
+
+
+def keep_figures(
+    workshop: Workshop, run: Run, traces: Sequence[TraceFile], limit_c: float | None, tolerances: Tolerances
+) -> None:
+    """Read the logs of a run for their figures."""
+    for at, trace in enumerate(traces):
+        trace.figures = figures_of(workshop, run, trace, limit_c, tolerances, repeat=at > 0)

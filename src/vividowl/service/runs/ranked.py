@@ -1,0 +1,157 @@
+"""The runs of a job in order: any factor down, any figure across, corrected for the room."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass
+from enum import StrEnum
+from typing import Any
+
+from vividowl.core.materials.kinds import CATALOGUE, Kind
+from vividowl.core.quantities.words import listed, say
+from vividowl.core.runs.groups import Group
+from vividowl.core.runs.rank import Ranking, rank
+from vividowl.core.trace.roles import ROLE_KINDS, Role
+from vividowl.service.errors import Refused
+from vividowl.service.runs.all_runs import LogRow, RunRow, all_runs
+from vividowl.service.workshop import Actor, Workshop
+from vividowl.words import sentence
+
+
+class By(StrEnum):
+    """What the runs are put together by."""
+
+    MATERIAL = "material"
+    FAN = "fan"
+    PLACEMENT = "placement"
+    ATTEMPT = "attempt"
+    STATE = "state"
+    LOAD = "load"
+    PROFILE = "profile"
+    FIRMWARE = "firmware"
+    TUNING = "tuning"
+
+
+def material_of(row: RunRow) -> str:
+    """What lies on the dies, in words; nothing where nobody noted it."""
+    lies = row.state.fitted if row.state is not None else []
+    on_die = [i for i in lies if i["target"] in ("cpu_die", "gpu_die")] or lies
+    names = dict.fromkeys(i["product"] or sentence(CATALOGUE[Kind(i["kind"])].words) for i in on_die)
+    return ", ".join(names)
+
+
+_FACTORS: Mapping[By, Callable[[RunRow], str]] = {
+    By.MATERIAL: material_of,
+    By.FAN: lambda r: r.run.fan_setting,
+    By.PLACEMENT: lambda r: r.run.placement,
+    By.ATTEMPT: lambda r: str(r.state.attempt) if r.state else "",
+    By.STATE: lambda r: str(r.state.position) if r.state else "",
+    By.LOAD: lambda r: r.run.load_recipe,
+    By.PROFILE: lambda r: r.run.power_profile,
+    By.FIRMWARE: lambda r: r.run.firmware or (r.state.firmware if r.state else ""),
+    By.TUNING: lambda r: r.run.tuning or (r.state.tuning if r.state else ""),
+}
+
+
+def factor_of(by: By, row: RunRow) -> str:
+    """Level of a factor in a run, nothing where it was not noted."""
+    return _FACTORS[by](row).strip()
+
+
+NOISE, RISE, RESISTANCE = "noise_db", "rise_K", "resistance_K_per_W"
+HIGHER = ("result_score", "result_frame_rate", "power_W", Role.CPU_CLOCK.value, Role.GPU_CLOCK.value)
+
+
+def figure_of(name: str, row: RunRow, log: LogRow, reference_room_c: float) -> float | None:
+    """A figure of a log: temperatures are brought to the reference room; None where not known."""
+    figures = log.trace.figures or {}
+    if name == NOISE:
+        return None if log.repeat else row.noise_db
+    if name.startswith("result_"):
+        return None if log.repeat else getattr(row.run, name)
+    if name in figures.get("means", {}):
+        value = float(figures["means"][name])
+        if ROLE_KINDS[Role(name)].unit != "°C":
+            return value
+        return None if row.run.room_c is None else value + reference_room_c - row.run.room_c
+    found: float | None = figures.get(name)
+    return found
+
+
+FIGURES = (RISE, RESISTANCE, "power_W", "held_share", "sag_W", "sag_MHz", NOISE, "result_score", "result_duration_s")
+
+
+def figures_there(rows: Sequence[RunRow], reference_room_c: float) -> tuple[str, ...]:
+    """Figures that two runs or more have."""
+    names = [*FIGURES, "result_frame_rate", *(role.value for role in Role if role in ROLE_KINDS)]
+    count = dict.fromkeys(names, 0)
+    for row in rows:
+        for log in row.logs:
+            for name in names:
+                count[name] += figure_of(name, row, log, reference_room_c) is not None
+    return tuple(name for name, n in count.items() if n >= 2)
+
+
+@dataclass(frozen=True)
+class RankedRuns:
+    """ranking; runs: keys of the runs of each group; unlike: conditions that differ between groups beside the factor,
+    so that the order may be theirs; without: runs that lack the factor or the figure."""
+
+    ranking: Ranking
+    runs: Mapping[str, tuple[str, ...]]
+    unlike: tuple[By, ...]
+    without: tuple[str, ...]
+
+
+def ranked_runs(
+    workshop: Workshop,
+    actor: Actor,
+    job_id: uuid.UUID,
+    by: By,
+    value: str,
+    only: Mapping[By, str],
+) -> RankedRuns:
+    """Rank the runs of a job by a factor. only: levels of other factors that are looked at."""
+    found = all_runs(workshop, actor, job_id)
+    rows = [r for r in found.runs if all(factor_of(f, r) == level for f, level in only.items())]
+    values: dict[str, list[float]] = {}
+    keys: dict[str, list[str]] = {}
+    members: dict[str, list[RunRow]] = {}
+    without: list[str] = []
+    for row in rows:
+        level = factor_of(by, row)
+        for log in row.logs:
+            figure = figure_of(value, row, log, found.reference_room_c)
+            if not level or figure is None:
+                if not log.repeat:
+                    without.append(row.run.key)
+                continue
+            values.setdefault(level, []).append(figure)
+            keys.setdefault(level, []).append(row.run.key)
+            members.setdefault(level, []).append(row)
+    if len(values) < 2:
+        raise Refused(
+            "invalid",
+            say("ranked-one-level", level=listed(values) if values else None),
+            field="by",
+            remedy=say("ranked-run-another"),
+        )
+    groups = [Group(level, tuple(figures)) for level, figures in values.items()]
+    ranking = rank(groups, higher_is_better=value in HIGHER)
+    return RankedRuns(
+        ranking, {k: tuple(dict.fromkeys(v)) for k, v in keys.items()}, _unlike(by, members), tuple(without)
+    )
+
+
+_COMPARED = (By.FAN, By.PLACEMENT, By.LOAD, By.PROFILE)
+
+
+def _unlike(by: By, members: Mapping[str, Sequence[RunRow]]) -> tuple[By, ...]:
+    """Conditions that are noted and not the same in all groups."""
+    out: list[By] = []
+    for other in _COMPARED:
+        levels: Any = [{factor_of(other, row) for row in rows} - {""} for rows in members.values()]
+        if other is not by and len(set().union(*levels)) > 1:
+            out.append(other)
+    return tuple(out)

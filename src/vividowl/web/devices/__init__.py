@@ -1,0 +1,1 @@
+"""Devices and their visits: routes, schemas, present."""

@@ -1,0 +1,1 @@
+"""All runs of a job: routes, schemas, present."""

@@ -1,0 +1,68 @@
+"""All runs of a job. Values as they are shown. No decisions here."""
+
+from __future__ import annotations
+
+from vividowl.core.trace.roles import Role
+from vividowl.service.runs.all_runs import AllRuns, LogRow, RunRow
+from vividowl.service.runs.ranked import By, RankedRuns, factor_of, figures_there, material_of
+from vividowl.web.runs.schemas import AllRunsOut, LogRowOut, RankedOut, RankingOut, RunRowOut, StateOut
+from vividowl.words import sentence
+
+
+def all_runs_out(found: AllRuns) -> AllRunsOut:
+    """All runs."""
+    return AllRunsOut(
+        states=[StateOut.model_validate(s) for s in found.states],
+        runs=[_run(r) for r in found.runs],
+        factors=[by.value for by in By if len({factor_of(by, r) for r in found.runs} - {""}) > 1],
+        figures=list(figures_there(found.runs, found.reference_room_c)),
+    )
+
+
+def _run(row: RunRow) -> RunRowOut:
+    own = {n: getattr(row.run, n) for n in RunRowOut.model_fields if hasattr(row.run, n)}
+    return RunRowOut(**own, noise_db=row.noise_db, material=material_of(row), logs=[_log(log) for log in row.logs])
+
+
+def _log(log: LogRow) -> LogRowOut:
+    f = log.trace.figures or {}
+    means = f.get("means", {})
+    die = f.get("die")
+    clock = Role.CPU_CLOCK if die == Role.CPU_TEMPERATURE else Role.GPU_CLOCK
+    return LogRowOut(
+        id=log.trace.id,
+        file_name=log.trace.file_name,
+        repeat=log.repeat,
+        die_c=means.get(die),
+        rise_k=f.get("rise_K"),
+        power_w=f.get("power_W"),
+        held_share=f.get("held_share"),
+        resistance_k_per_w=f.get("resistance_K_per_W"),
+        fan_rpm=means.get(Role.FAN_SPEED.value),
+        clock_mhz=means.get(clock.value),
+        sag_w=f.get("sag_W"),
+        settled=f.get("settled"),
+        means=means,
+    )
+
+
+def ranking_out(found: RankedRuns) -> RankingOut:
+    """A ranking with the runs behind each group."""
+    return RankingOut(
+        groups=[
+            RankedOut(
+                group=g.group,
+                n=g.n,
+                mean=g.mean,
+                u95=g.u95,
+                place=g.place,
+                ties_with=list(g.ties_with),
+                runs=list(found.runs[g.group]),
+            )
+            for g in found.ranking.groups
+        ],
+        method=found.ranking.method.value,
+        reason=sentence(found.ranking.reason),
+        unlike=[by.value for by in found.unlike],
+        without=len(found.without),
+    )

@@ -1,0 +1,119 @@
+"""All runs of a job: the list, further runs, states, any two compared, a ranking."""
+
+from __future__ import annotations
+
+import uuid
+from typing import Annotated
+
+from flask_openapi.blueprint import APIBlueprint
+from pydantic import BaseModel, Field
+
+from vividowl.service.runs import all_runs as case
+from vividowl.service.runs.ranked import By, ranked_runs
+from vividowl.web.access import access, actor, workshop
+from vividowl.web.fields import RunKey
+from vividowl.web.idempotency import idempotent
+from vividowl.web.jobs.routes import JobPath
+from vividowl.web.measure.routes import RunPath
+from vividowl.web.record.present import verdict_out
+from vividowl.web.record.schemas import VerdictOut
+from vividowl.web.runs.present import all_runs_out, ranking_out
+from vividowl.web.runs.schemas import AllRunsOut, RankingOut, RunAddIn, RunChangeIn, StateIn
+
+api = APIBlueprint("all_runs", __name__, url_prefix="/api/jobs/<uuid:job_id>")
+
+
+class RunIdPath(JobPath):
+    run_id: uuid.UUID
+
+
+class PairQuery(BaseModel):
+    first: RunKey
+    second: RunKey
+
+
+class RankQuery(BaseModel):
+    by: By
+    value: Annotated[str, Field(max_length=40)]
+    fan: Annotated[str, Field(max_length=120, pattern=r"^[^\x00]*$")] = ""
+    placement: Annotated[str, Field(max_length=120, pattern=r"^[^\x00]*$")] = ""
+    load: Annotated[str, Field(max_length=200, pattern=r"^[^\x00]*$")] = ""
+
+
+@api.get("/all-runs", responses={200: AllRunsOut}, operation_id="getAllRuns")
+@access("member")
+def get_all_runs(path: JobPath) -> AllRunsOut:
+    """All runs of a job with their states."""
+    return all_runs_out(case.all_runs(workshop(), actor(), path.job_id))
+
+
+@api.post("/all-runs", responses={201: AllRunsOut}, operation_id="addRun")
+@access("member")
+@idempotent
+def add_run(path: JobPath, body: RunAddIn) -> tuple[AllRunsOut, int]:
+    """A further run beside Before and After."""
+    given = body.model_dump(exclude={"name", "state_id", "like"})
+    found = case.add_run(
+        workshop(),
+        actor(),
+        path.job_id,
+        name=body.name,
+        state_id=body.state_id,
+        conditions=given,
+        like=body.like,
+    )
+    return all_runs_out(found), 201
+
+
+@api.put("/all-runs/<string:side>", responses={200: AllRunsOut}, operation_id="changeRun")
+@access("member")
+def change_run(path: RunPath, body: RunChangeIn) -> AllRunsOut:
+    """Another name or state for a run."""
+    found = case.change_run(workshop(), actor(), path.job_id, path.side, name=body.name, state_id=body.state_id)
+    return all_runs_out(found)
+
+
+@api.delete("/all-runs/<uuid:run_id>", responses={200: AllRunsOut}, operation_id="removeRun")
+@access("member")
+def remove_run(path: RunIdPath) -> AllRunsOut:
+    """Take a further run off the list; it can be brought back."""
+    return all_runs_out(case.set_run_removed(workshop(), actor(), path.job_id, path.run_id, True))
+
+
+@api.post("/all-runs/<uuid:run_id>/restore", responses={200: AllRunsOut}, operation_id="restoreRun")
+@access("member")
+def restore_run(path: RunIdPath) -> AllRunsOut:
+    """Bring a run back."""
+    return all_runs_out(case.set_run_removed(workshop(), actor(), path.job_id, path.run_id, False))
+
+
+@api.post("/states", responses={201: AllRunsOut}, operation_id="addState")
+@access("member")
+@idempotent
+def add_state(path: JobPath, body: StateIn) -> tuple[AllRunsOut, int]:
+    """The next state of the device, as somebody tells it."""
+    changed = body.model_dump(exclude={"cause"})
+    return all_runs_out(case.add_state(workshop(), actor(), path.job_id, body.cause, changed)), 201
+
+
+@api.get("/compare", responses={200: VerdictOut}, operation_id="compareRuns")
+@access("member")
+def compare(path: JobPath, query: PairQuery) -> VerdictOut:
+    """Any two runs against each other."""
+    return verdict_out(case.compare_two(workshop(), actor(), path.job_id, query.first, query.second))
+
+
+@api.get("/rank", responses={200: RankingOut}, operation_id="rankRuns")
+@access("member")
+def rank(path: JobPath, query: RankQuery) -> RankingOut:
+    """The runs of a job in order."""
+    only = {By.FAN: query.fan, By.PLACEMENT: query.placement, By.LOAD: query.load}
+    found = ranked_runs(
+        workshop(),
+        actor(),
+        path.job_id,
+        query.by,
+        query.value,
+        {by: level for by, level in only.items() if level},
+    )
+    return ranking_out(found)

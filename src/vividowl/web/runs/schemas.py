@@ -1,0 +1,126 @@
+"""All runs of a job."""
+
+from __future__ import annotations
+
+import uuid
+from datetime import datetime
+from typing import Annotated
+
+from pydantic import Field
+
+from vividowl.core.job.device import Answer, StateCause
+from vividowl.web.fields import In, Medium, Name, Number, Out, RunKey, Short
+
+
+class FittedOut(Out):
+    target: str
+    kind: str
+    product: str
+    lot: str
+
+
+class StateOut(Out):
+    id: uuid.UUID
+    position: int
+    cause: str
+    words: str
+    attempt: int
+    clean: str
+    cover: str
+    firmware: str
+    tuning: str
+    heat_cycles: float | None
+    hours: float | None
+    fitted: list[FittedOut]
+    began_at: datetime
+
+
+class LogRowOut(Out):
+    id: uuid.UUID
+    file_name: str
+    repeat: bool
+    die_c: float | None
+    rise_k: float | None
+    power_w: float | None
+    held_share: float | None
+    resistance_k_per_w: float | None
+    fan_rpm: float | None
+    clock_mhz: float | None
+    sag_w: float | None
+    settled: bool | None
+    means: dict[str, float]
+
+
+class RunRowOut(Out):
+    key: str
+    id: uuid.UUID
+    side: str
+    name: str
+    state_id: uuid.UUID | None
+    load_recipe: str
+    fan_setting: str
+    power_profile: str
+    placement: str
+    start: str
+    firmware: str
+    tuning: str
+    room_c: float | None
+    duration_min: float | None
+    result_score: float | None
+    noise_db: float | None
+    material: str
+    logs: list[LogRowOut]
+
+
+class AllRunsOut(Out):
+    states: list[StateOut]
+    runs: list[RunRowOut]
+    factors: list[str]
+    figures: list[str]
+
+
+class RunAddIn(In):
+    name: Name
+    state_id: uuid.UUID | None = None
+    like: RunKey | None = None
+    fan_setting: Short = ""
+    placement: Annotated[str, Field(max_length=120, pattern=r"^[^\x00]*$")] = ""
+    power_profile: Short = ""
+    load_recipe: Medium = ""
+    firmware: Short = ""
+    tuning: Annotated[str, Field(max_length=120, pattern=r"^[^\x00]*$")] = ""
+    room_c: Number | None = None
+
+
+class RunChangeIn(In):
+    name: Name
+    state_id: uuid.UUID
+
+
+class StateIn(In):
+    cause: StateCause
+    words: Medium = ""
+    clean: Answer | None = None
+    cover: Short = ""
+    firmware: Short = ""
+    tuning: Annotated[str, Field(max_length=120, pattern=r"^[^\x00]*$")] = ""
+    heat_cycles: Annotated[Number, Field(ge=0, le=100_000)] | None = None
+    hours: Annotated[Number, Field(ge=0, le=1_000_000)] | None = None
+
+
+class RankedOut(Out):
+    group: str
+    n: int
+    mean: float
+    u95: float | None
+    place: int | None
+    ties_with: list[str]
+    runs: list[str]
+
+
+class RankingOut(Out):
+    groups: list[RankedOut]
+    method: str
+    reason: str
+    unlike: list[str]
+    without: int

@@ -1,0 +1,109 @@
+"""All runs of a job: states, further runs, any two compared, a ranking."""
+
+from dataclasses import replace
+
+import pytest
+from tests.logs import COOL, HOT, log_bytes
+
+
+def further(ada, job, name, log, seed, like="after", **conditions):
+    """A further run with its log; its key."""
+    found = ada.call("POST", f"/api/jobs/{job}/all-runs", {"name": name, "like": like, **conditions}, status=201)
+    key = next(r["key"] for r in found["runs"] if r["name"] == name)
+    ada.upload(job, key, log_bytes(log, seed=seed))
+    return key
+
+
+def test_before_and_after_are_the_references_of_the_first_and_the_latest_state(ada):
+    job = ada.served_job()
+    found = ada.call("GET", f"/api/jobs/{job}/all-runs")
+    assert [(r["side"], r["key"]) for r in found["runs"]] == [("before", "before"), ("after", "after")]
+    assert [s["cause"] for s in found["states"]] == ["found", "fitted"]
+    assert [r["state_id"] for r in found["runs"]] == [s["id"] for s in found["states"]]
+    (log,) = found["runs"][0]["logs"]
+    assert log["resistance_k_per_w"] == pytest.approx(0.75 + 0.72 + 0.12, abs=0.05)  # as simulated
+    assert log["means"]["cpu_temperature"] == log["die_c"]
+
+
+def test_a_further_run_takes_the_conditions_of_another_and_has_its_own_log_and_figures(ada):
+    job = ada.served_job()
+    key = further(ada, job, "fan at full", COOL, 9, fan_setting="full", room_c=22.0)
+    row = next(r for r in ada.call("GET", f"/api/jobs/{job}/all-runs")["runs"] if r["key"] == key)
+    after = ada.call("GET", f"/api/jobs/{job}/runs/after")
+    assert (row["side"], row["fan_setting"], row["room_c"]) == ("other", "full", 22.0)
+    assert row["load_recipe"] == after["load_recipe"]
+    assert row["logs"][0]["rise_k"] is not None
+    # It can be opened, measured and charted like Before and After.
+    assert ada.call("GET", f"/api/jobs/{job}/runs/{key}")["reading"]["stats"]["cpu_temperature"]["mean"] == row["logs"][0]["die_c"]
+    # Before and After stay what they are.
+    assert ada.call("GET", f"/api/jobs/{job}/verdict")["verdict"].startswith("improved")
+
+
+def test_states_follow_each_other_and_keep_what_has_not_changed(ada):
+    job = ada.served_job()
+    body = {"cause": "firmware", "firmware": "1.12"}
+    found = ada.call("POST", f"/api/jobs/{job}/states", body, status=201)
+    assert [(s["position"], s["cause"], s["firmware"]) for s in found["states"]] == [
+        (1, "found", ""),
+        (2, "fitted", ""),
+        (3, "firmware", "1.12"),
+    ]
+    assert found["states"][2]["clean"] == "yes"
+    key = further(ada, job, "new firmware", COOL, 11)
+    found = ada.call("GET", f"/api/jobs/{job}/all-runs")
+    assert next(r for r in found["runs"] if r["key"] == key)["state_id"] == found["states"][2]["id"]
+    moved = ada.call(
+        "PUT", f"/api/jobs/{job}/all-runs/{key}", {"name": "old firmware", "state_id": found["states"][1]["id"]}
+    )
+    assert next(r for r in moved["runs"] if r["key"] == key)["name"] == "old firmware"
+
+
+def test_any_two_runs_are_compared_with_their_conditions(ada):
+    job = ada.served_job()
+    same = further(ada, job, "again", COOL, 12)
+    other = further(ada, job, "fan at full", COOL, 13, fan_setting="full")
+    path = f"/api/jobs/{job}/compare?first=after&second="
+    assert ada.call("GET", path + same)["verdict"] == "no_difference_shown"
+    forbidden = ada.call("GET", path + other)
+    assert forbidden["verdict"] == "cannot_be_compared"
+    assert any("fan setting" in reason for reason in forbidden["reasons"])
+    assert "not compared with itself" in ada.problem("GET", path + "after", status=422)["detail"]
+    bare = ada.call("POST", f"/api/jobs/{job}/all-runs", {"name": "no log"}, status=201)["runs"][-1]["key"]
+    assert "“no log” has no log yet" in ada.problem("GET", path + bare, status=404)["detail"]
+
+
+def test_materials_are_ranked_with_ties_and_what_else_differed_is_told(ada):
+    job = ada.served_job()
+    for name, interface in (("sheet", 0.16), ("alloy", 0.15)):
+        body = {"cause": "attempt", "words": name}
+        ada.call("POST", f"/api/jobs/{job}/states", body, status=201)
+        for k in range(2):
+            further(ada, job, f"{name} {k}", replace(COOL, interface=interface), 20 + k, placement=name)
+    ranked = ada.call("GET", f"/api/jobs/{job}/rank?by=state&value=resistance_K_per_W")
+    assert [g["place"] for g in ranked["groups"]][-1] > 1
+    assert ranked["groups"][-1]["group"] == "1"
+    assert ranked["unlike"] == ["placement"]
+    found = ada.call("GET", f"/api/jobs/{job}/all-runs")
+    assert "state" in found["factors"]
+    assert {"resistance_K_per_W", "rise_K", "cpu_temperature"} <= set(found["figures"])
+    one = ada.problem("GET", f"/api/jobs/{job}/rank?by=firmware&value=rise_K", status=422)
+    assert "No run says what it is to be ranked by" in one["detail"]
+
+
+def test_a_further_run_is_taken_off_and_brought_back_and_before_stays(ada):
+    job = ada.served_job()
+    key = further(ada, job, "spare", COOL, 15)
+    path = f"/api/jobs/{job}/all-runs/{key}"
+    assert len(ada.call("DELETE", path)["runs"]) == 2
+    assert len(ada.call("POST", path + "/restore", {})["runs"]) == 3
+    before = ada.call("GET", f"/api/jobs/{job}/all-runs")["runs"][0]["id"]
+    ada.problem("DELETE", f"/api/jobs/{job}/all-runs/{before}", status=404)
+
+
+def test_runs_and_states_of_another_job_are_not_there(ada, stranger):
+    job, other = ada.served_job(), ada.new_job(customer_name="Noor")["id"]
+    key = further(ada, job, "mine", HOT, 30)
+    state = ada.call("GET", f"/api/jobs/{job}/all-runs")["states"][0]["id"]
+    ada.problem("GET", f"/api/jobs/{other}/runs/{key}", status=404)
+    ada.problem("POST", f"/api/jobs/{other}/all-runs", {"name": "x", "state_id": state}, status=404)
+    stranger.problem("GET", f"/api/jobs/{job}/all-runs", status=404)
