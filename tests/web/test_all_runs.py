@@ -34,7 +34,10 @@ def test_a_further_run_takes_the_conditions_of_another_and_has_its_own_log_and_f
     assert row["load_recipe"] == after["load_recipe"]
     assert row["logs"][0]["rise_k"] is not None
     # It can be opened, measured and charted like Before and After.
-    assert ada.call("GET", f"/api/jobs/{job}/runs/{key}")["reading"]["stats"]["cpu_temperature"]["mean"] == row["logs"][0]["die_c"]
+    assert (
+        ada.call("GET", f"/api/jobs/{job}/runs/{key}")["reading"]["stats"]["cpu_temperature"]["mean"]
+        == row["logs"][0]["die_c"]
+    )
     # Before and After stay what they are.
     assert ada.call("GET", f"/api/jobs/{job}/verdict")["verdict"].startswith("improved")
 

@@ -27,6 +27,8 @@
     ['/jobs/:id', jobRoom],
     ['/jobs/:id/bench', benchMode],
     ['/jobs/:id/tray', () => import('./rooms/open/TrayLabels.svelte')],
+    ['/jobs/:id/runs', () => import('./rooms/runs/AllRuns.svelte')],
+    ['/jobs/:id/runs/:key', () => import('./rooms/runs/RunPage.svelte')],
     ['/jobs/:id/:stage', jobRoom],
     ['/shelf', () => import('./rooms/shelf/ShelfRoom.svelte')],
     ['/workings', workings],
@@ -34,6 +36,8 @@
     ['/handbook/:subject', workings],
     ['/models', () => import('./rooms/models/ModelsRoom.svelte')],
     ['/models/:id', () => import('./rooms/models/ModelPage.svelte')],
+    ['/devices', () => import('./rooms/devices/DevicesRoom.svelte')],
+    ['/devices/:id', () => import('./rooms/devices/DevicePage.svelte')],
     ['/shop', () => import('./rooms/shop/Shop.svelte')],
     ['/record/:id', () => import('./rooms/record/RecordRoom.svelte')],
   ];

@@ -2,29 +2,22 @@
 
 from __future__ import annotations
 
-import io
-import math
 import uuid
 from collections.abc import Callable, Mapping
+from dataclasses import replace
 from datetime import UTC, datetime, timedelta
 from typing import Any
 
-import numpy as np
-
-from vividowl.core.heat.air import FAN_LEVEL_EXPONENT_DB
-from vividowl.core.simulate.device import simulate
-from vividowl.core.simulate.sound import simulate_fan_sound
-from vividowl.core.trace.roles import Role
+from vividowl.core.job.device import StateCause
 from vividowl.demo.bench import keep_model, play_bench
-from vividowl.demo.logs import write_log
+from vividowl.demo.measuring import measure_run
 from vividowl.demo.shelf import cut_for, stock_the_shelf
 from vividowl.demo.stories import stories
-from vividowl.demo.story import Story, Trial
-from vividowl.formats.sound_file import write_wav
+from vividowl.demo.story import Story
+from vividowl.service.devices.known import with_serial
 from vividowl.service.jobs import fit, handover, intake
-from vividowl.service.measure import logs, recordings
-from vividowl.service.measure import runs as measure
 from vividowl.service.plan import planning
+from vividowl.service.runs import all_runs
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.base import rows_as_of
@@ -37,7 +30,6 @@ SHOP_NAME = "Lantern Street Repairs"
 OWNER = ("imke", "Imke Brandvold")
 TECHNICIAN = ("toru", "Toru Adeyemi")
 FIRST_NUMBER = 2417
-PHONE_FULL_SCALE_DB = 104.0
 
 
 _BLANK: dict[str, Any] = {
@@ -65,20 +57,6 @@ _BLANK: dict[str, Any] = {
     "device_id": None,
     "another_device": False,
     "done_on": None,
-}
-_NO_RECIPE: dict[str, Any] = {
-    "load_recipe": "",
-    "duration_min": None,
-    "fan_setting": "",
-    "power_profile": "",
-    "placement": "",
-    "start": "",
-    "firmware": "",
-    "tuning": "",
-    "fan_blades": None,
-    "result_score": None,
-    "result_duration_s": None,
-    "result_frame_rate": None,
 }
 
 
@@ -117,7 +95,7 @@ KEPT_MODELS = {
 def _play(
     workshop: Workshop, actor: Actor, story: Story, when: datetime, seed: int, lots: Mapping[tuple[str, str], uuid.UUID]
 ) -> None:
-    job = intake.create_job(workshop, actor, {**_BLANK, **story.intake}).job
+    job = intake.create_job(workshop, actor, {**_BLANK, **story.intake, "device_id": _seen(workshop, actor, story)}).job
     for rule, words in story.agreed.items():
         intake.acknowledge(workshop, actor, job.id, rule, words)
     for offset, (side, trial) in enumerate((("before", story.before), ("after", story.after))):
@@ -137,7 +115,8 @@ def _play(
                 workshop, actor, job.id, version, cleaned=list(story.cleaned), note=story.fit_note, done=story.fit_done
             )
         if trial is not None:
-            _measure(workshop, actor, job.id, side, story, trial, when + timedelta(hours=3 * offset), seed + offset)
+            measure_run(workshop, actor, job.id, side, story, trial, when + timedelta(hours=3 * offset), seed + offset)
+    _further(workshop, actor, job.id, story, when + timedelta(hours=6), seed)
     if story.bench is not None and story.bench.began_min is not None:
         began = datetime.now(UTC) - timedelta(minutes=story.bench.began_min)
         play_bench(workshop, actor, job.id, job.model, story.bench, began)
@@ -158,94 +137,31 @@ def _play(
     _date_back(workshop, actor, job, when)
 
 
+def _seen(workshop: Workshop, actor: Actor, story: Story) -> uuid.UUID | None:
+    """The device that came in earlier, by its serial number."""
+    with workshop.scope(actor) as scope:
+        known = with_serial(scope, story.intake.get("serial", ""))
+        return known[0].id if known else None
+
+
+def _further(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story, when: datetime, seed: int) -> None:
+    """Runs beside Before and After, each in the state of its material."""
+    for turn, run in enumerate(story.runs):
+        if run.fitted:
+            all_runs.add_state(workshop, actor, job_id, StateCause.FITTED, {"fitted": [run.fitted], "clean": "yes"})
+        found = all_runs.add_run(
+            workshop, actor, job_id, name=run.name, state_id=None, conditions=run.recipe, like="after"
+        )
+        recipe = replace(story, recipe={**story.recipe, **run.recipe})
+        key = next(row.run.key for row in found.runs if row.run.name == run.name)
+        at = when + timedelta(minutes=30 * turn)
+        measure_run(workshop, actor, job_id, key, recipe, run.trial, at, seed + 10 + turn)
+
+
 def _decide(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story) -> None:
     view = planning.save_inspection(workshop, actor, job_id, 0, story.goal, story.found)
     if story.choice:
         planning.choose(workshop, actor, job_id, view.plan.version, story.choice)
-
-
-def _measure(
-    workshop: Workshop,
-    actor: Actor,
-    job_id: uuid.UUID,
-    side: str,
-    story: Story,
-    trial: Trial,
-    when: datetime,
-    seed: int,
-) -> None:
-    version = measure.get_run(workshop, actor, job_id, side).version
-    conditions = {**_NO_RECIPE, **story.recipe, **trial.recipe, "room_c": trial.room_c, "fan_blades": trial.blades}
-    measure.save_run(workshop, actor, job_id, side, version, conditions)
-    ending = "txt" if trial.style.delimiter == chr(9) else "csv"
-    for turn in range(trial.repeats, -1, -1):
-        repeat = turn < trial.repeats
-        trace = simulate(
-            trial.device,
-            room_c=trial.room_c,
-            seed=seed + 50 * turn,
-            load_s=trial.load_s,
-            pass_s=trial.pass_s,
-            tail_s=trial.tail_s,
-        )
-        data = write_log(trace, when + timedelta(hours=trial.repeats - turn), trial.style, seed + 50 * turn)
-        name = f"{when:%Y%m%d}-{side}{f'-again-{trial.repeats - turn}' if repeat else ''}.{ending}"
-        logs.receive_log(
-            workshop,
-            actor,
-            job_id,
-            side,
-            io.BytesIO(data),
-            expected=len(data),
-            file_name=name,
-            mapping={},
-            again=False,
-            repeat=repeat,
-        )
-    # The fan at the end of the load, where a person holds meter and probe.
-    late = (trace.time_s > 30 + 0.7 * trial.load_s) & (trace.time_s < 30 + trial.load_s)
-    scatter = np.random.default_rng(seed).normal(0.0, 0.2, 3)
-    if trial.loud_db is not None:
-        rpm = float(trace.channels[Role.FAN_SPEED][late].mean())
-        level = trial.loud_db + FAN_LEVEL_EXPONENT_DB * math.log10(rpm / trial.device.fan_full_rpm)
-        for off in scatter:
-            measure.add_noise(
-                workshop,
-                actor,
-                job_id,
-                side,
-                {
-                    "level_db": round(level + off, 1),
-                    "background_db": trial.background_db,
-                    "place": "vent, mark on the mat",
-                    "distance_m": 0.3,
-                },
-            )
-        if trial.blades is not None:
-            samples = simulate_fan_sound(
-                rpm=rpm,
-                blades=trial.blades,
-                level_db=level,
-                seed=seed,
-                full_scale_db=PHONE_FULL_SCALE_DB,
-                whine_hz=trial.whine_hz,
-            )
-            data = write_wav(samples, 44100.0)
-            recordings.receive_sound(
-                workshop,
-                actor,
-                job_id,
-                side,
-                io.BytesIO(data),
-                expected=len(data),
-                file_name=f"{when:%Y%m%d}-{side}-vent.wav",
-                reference_db=None,
-            )
-    for spot, value, place in trial.spots:
-        reading_c = (
-            value if value is not None else round(float(trace.channels[Role.EXHAUST_TEMPERATURE][late].mean()), 1)
-        )
-        measure.add_spot(workshop, actor, job_id, side, {"spot": spot, "reading_c": reading_c, "place": place})
 
 
 def _date_back(workshop: Workshop, actor: Actor, job: Job, when: datetime) -> None:

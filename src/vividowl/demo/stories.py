@@ -9,6 +9,7 @@ from vividowl.demo.bench import BenchTale
 from vividowl.demo.devices import CHALK, CONSOLE, CONSOLE_CURED, CURED, FRESH, PINNED
 from vividowl.demo.later_stories import MORE_STORIES
 from vividowl.demo.logs import Style
+from vividowl.demo.many_runs import MANY_RUNS, TWICE_SEEN
 from vividowl.demo.story import CONSOLE_RECIPE, KIND_LAPTOP, LAPTOP_RECIPE, Story, Trial, paste
 
 _FIRST: tuple[Story, ...] = (
@@ -20,6 +21,8 @@ _FIRST: tuple[Story, ...] = (
             "customer_contact": "noor@mail.example",
             "maker": "Ondervale",
             "model": "Marrow 17",
+            "serial": TWICE_SEEN["serial"],
+            "limit_c": 95.0,
             "symptom": "Loud within a minute",
             "age_months": 30,
             "months_since_service": 30,
@@ -269,4 +272,4 @@ _FIRST: tuple[Story, ...] = (
 
 def stories() -> list[Story]:
     """All of them, in the order of their jobs."""
-    return [*_FIRST, *MORE_STORIES]
+    return [*_FIRST, *MORE_STORIES, *MANY_RUNS]

@@ -33,9 +33,19 @@ class Trial:
 
 
 @dataclass(frozen=True)
+class FurtherRun:
+    """A further run: its name, what lies on the die in a new state (nothing: the state before), its conditions."""
+
+    name: str
+    trial: Trial
+    fitted: dict[str, Any] = field(default_factory=dict)
+    recipe: dict[str, Any] = field(default_factory=dict)
+
+
+@dataclass(frozen=True)
 class Story:
     """A job of the demo. found, goal and choice make its plan; cut names a product and the pieces cut from it;
-    bench: how its step list was worked."""
+    bench: how its step list was worked; runs: further ones, each in the state of its material."""
 
     days_ago: int
     intake: dict[str, Any]
@@ -55,6 +65,7 @@ class Story:
     choice: str = ""
     cut: tuple[str, tuple[dict[str, Any], ...]] | None = None
     bench: BenchTale | None = None
+    runs: tuple[FurtherRun, ...] = ()
 
 
 LAPTOP_RECIPE = {

@@ -126,3 +126,9 @@ def test_repeats_have_their_end():
         repeats_needed(1.0, 0.01)
     with refuses(OutOfRange, "Want is 0"):
         repeats_needed(1.0, 0.0)
+
+
+def test_visits_that_do_not_lie_on_a_line_tell_no_rate():
+    found = drift([0, 6, 12], [0.40, 0.41, 0.58], [0.01] * 3, limit=0.7)
+    assert (found.method, found.shown, found.to_limit) == (Method.POOLED, False, None)
+    assert "do not lie on one straight line" in sentence(found.reason)

@@ -22,6 +22,10 @@ export type Cut = Schemas['CutOut'];
 export type Drawing = Schemas['DrawingOut'];
 export type ProblemBody = Schemas['Problem'];
 export type SideName = 'before' | 'after';
+/** Before or after, or the id of a further run. */
+export type RunKey = string;
+/** How a run is drawn: only what was before has its own hue and dashes. */
+export const lookOf = (key: RunKey): SideName => (key === 'before' ? 'before' : 'after');
 
 /** What the server refused, with its words and the fields it named. */
 export class Problem extends Error {
@@ -124,7 +128,7 @@ export interface LogOptions {
 /** Send a log's bytes; progress runs from 0 to 1 and then stays while the server reads. */
 export function uploadLog(
   jobId: string,
-  side: SideName,
+  side: RunKey,
   file: File,
   options: LogOptions & { progress: (share: number) => void },
 ): Upload {
@@ -137,7 +141,7 @@ export function uploadLog(
 /** Send a recording's bytes; a reference level makes it the calibration of the job, background the room alone. */
 export function uploadSound(
   jobId: string,
-  side: SideName,
+  side: RunKey,
   file: File,
   options: { referenceDb: number | null; background: boolean; progress: (share: number) => void },
 ): Upload {

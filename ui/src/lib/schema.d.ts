@@ -2247,6 +2247,8 @@ export interface components {
             changes: components["schemas"]["ChangeOut"][];
             /** Customer */
             customer: string;
+            /** Customer Contact */
+            customer_contact: string;
             drift: components["schemas"]["DriftOut"] | null;
             /** Factory Interface */
             factory_interface: string;
@@ -5072,6 +5074,12 @@ export interface components {
             heat_cycles?: number | null;
             /** Hours */
             hours?: number | null;
+            material?: components["schemas"]["Kind"] | null;
+            /**
+             * Product
+             * @default
+             */
+            product: string;
             /**
              * Tuning
              * @default

@@ -21,6 +21,34 @@ export const INTERFACES = named('kind', [
   'heat_glue',
   'copper_shim',
 ]);
+/** What to do about a device, by its history. */
+export const ADVICE = named('advice', ['redo', 'watch', 'leave', 'unknown']);
+/** What made a state of a device. */
+export const CAUSES = named('cause', ['found', 'fitted', 'attempt', 'tuned', 'firmware', 'cycled', 'reopened', 'told']);
+/** What runs are put together by, and what is compared of them. */
+export const FACTORS = named('factor', [
+  'material',
+  'fan',
+  'placement',
+  'attempt',
+  'state',
+  'load',
+  'profile',
+  'firmware',
+  'tuning',
+]);
+export const FIGURES = named('figure', [
+  'rise_K',
+  'resistance_K_per_W',
+  'power_W',
+  'held_share',
+  'sag_W',
+  'sag_MHz',
+  'noise_db',
+  'result_score',
+  'result_duration_s',
+  'result_frame_rate',
+]);
 export const CLEANED = named('cleaned', ['fins', 'fan', 'vents', 'contact', 'old_interface', 'pads_checked']);
 export const SPOTS = named('spot', ['exhaust', 'skin', 'heatsink']);
 export const ROLES = named('role', [

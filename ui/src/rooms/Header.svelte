@@ -16,6 +16,7 @@
   const places = [
     { path: '/', name: say('header-bench') },
     { path: '/jobs', name: say('header-jobs') },
+    { path: '/devices', name: say('header-devices') },
     { path: '/shelf', name: say('header-shelf') },
     { path: '/models', name: say('header-models') },
     { path: '/workings', name: say('header-workings') },
@@ -45,7 +46,6 @@
     </nav>
     <div class="right">
       {#if person.demo}<span class="demo">{say('header-demo-invented-data')}</span>{/if}
-      <span class="shop quiet">{person.shop_name}</span>
       <Button kind="bare" label={say('header-find-job-key-slash')} onclick={onfind}>{say('header-find')}</Button>
       <Button
         kind="bare"
@@ -125,10 +125,6 @@
     font-weight: 620;
     white-space: nowrap;
   }
-  .shop {
-    margin: 0 var(--gap-2);
-    white-space: nowrap;
-  }
   .mark svg * {
     fill: none;
     stroke: var(--ink);
@@ -156,10 +152,5 @@
   }
   .full {
     fill: currentcolor;
-  }
-  @media (max-width: 1000px) {
-    .shop {
-      display: none;
-    }
   }
 </style>

@@ -63,7 +63,9 @@ def drift(
     shown = u95 is not None and abs(line.slope) > u95
     basis = (line.slope, u95, now, now_u95, shown)
     if not shown:
-        why = say("drift-scatter-not-known") if u95 is None else say("drift-none-shown")
+        bent = bool(standard) and line.method is Method.POOLED
+        none = say("drift-not-straight") if bent else say("drift-none-shown")
+        why = say("drift-scatter-not-known") if u95 is None else none
         return Drift(*basis, None, None, None, line.method, why)
     if limit is None:
         return Drift(*basis, None, None, None, line.method)

@@ -50,7 +50,7 @@ class History:
     changes: what was put together or taken apart and may be taken back."""
 
     device: Device
-    customer: str
+    customer: Customer
     visits: tuple[Visit, ...]
     since: SinceService | None
     limit_k_per_w: float | None
@@ -107,7 +107,7 @@ def history_of(scope: Scope, device: Device) -> History:
     ).all()
     customer = scope.get(Customer, device.customer_id)
     rooms = _rooms(scope, ids)
-    return _judged(device, customer.name, visits, tuple(changes), rooms)
+    return _judged(device, customer, visits, tuple(changes), rooms)
 
 
 def _rooms(scope: Scope, ids: Sequence[uuid.UUID]) -> Mapping[uuid.UUID, float]:
@@ -133,7 +133,7 @@ def _power(trace: TraceFile | None) -> float | None:
 
 def _judged(
     device: Device,
-    customer: str,
+    customer: Customer,
     visits: tuple[Visit, ...],
     changes: tuple[DeviceChange, ...],
     rooms: Mapping[uuid.UUID, float],

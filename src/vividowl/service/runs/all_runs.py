@@ -10,6 +10,7 @@ from typing import Any
 from sqlalchemy import select
 
 from vividowl.core.job.device import RunSide, StateCause
+from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.quantities.words import say
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
@@ -47,11 +48,12 @@ class RunRow:
 @dataclass(frozen=True)
 class AllRuns:
     """States of the visit in their order, and its runs: Before, After, then the others as they were run;
-    reference_room_c: what temperatures are brought to."""
+    reference_room_c: what temperatures are brought to; tolerances: of the job."""
 
     states: tuple[DeviceState, ...]
     runs: tuple[RunRow, ...]
     reference_room_c: float
+    tolerances: Tolerances
 
 
 def all_runs(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> AllRuns:
@@ -92,6 +94,7 @@ def _all(workshop: Workshop, scope: Scope, job: Job) -> AllRuns:
             for run in runs
         ),
         reference_room_c,
+        tolerances,
     )
 
 
@@ -168,7 +171,11 @@ def add_state(
     """The next state of the device, as somebody tells it: another firmware, a tuning step, heat cycles, or words."""
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
-        next_state(scope, job, cause, {k: v for k, v in changed.items() if v not in (None, "")})
+        told = {k: v for k, v in changed.items() if v not in (None, "")}
+        if cause is StateCause.ATTEMPT:
+            # Another attempt begins with a fresh interface.
+            told |= {"attempt": states_of(scope, job)[-1].attempt + 1, "heat_cycles": None, "hours": None}
+        next_state(scope, job, cause, told)
         scope.session.flush()
         return _all(workshop, scope, job)
 

@@ -16,7 +16,7 @@ from vividowl.store.measuring import Run, TraceFile
 def figures_of(
     workshop: Workshop, run: Run, trace: TraceFile, limit_c: float | None, tolerances: Tolerances, *, repeat: bool
 ) -> dict[str, Any]:
-    """Figures of a log. None where not known; u: standard uncertainty of what differs from run to run."""
+    """Figures of a log. None where not known; u: standard uncertainties of what differs from run to run."""
     r = reading_of(workshop, run.shop_id, trace, run, limit_c, repeat=repeat)
     over, kelvins = resistance(r, run.room_c, tolerances), rise(r, run.room_c, tolerances)
     return {
@@ -26,9 +26,14 @@ def figures_of(
         "power_W": r.power.mean if r.power else None,
         "held_share": r.throttling.share,
         "rise_K": kelvins.value if kelvins else None,
-        "rise_u_K": kelvins.moving if kelvins else None,
         "resistance_K_per_W": over.value if over else None,
         "resistance_u_K_per_W": over.moving if over else None,
+        # What repeats average out, and what they do not.
+        "u": {
+            name: [m.scatter, m.drift]
+            for name, m in (("rise_K", kelvins), ("resistance_K_per_W", over))
+            if m is not None
+        },
         "sag_W": r.sag.difference.power,
         "sag_MHz": r.sag.difference.clock_mhz,
         "load_s": r.load.end_s - r.load.onset_s,

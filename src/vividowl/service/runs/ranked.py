@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import uuid
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
@@ -9,6 +10,7 @@ from enum import StrEnum
 from typing import Any
 
 from vividowl.core.materials.kinds import CATALOGUE, Kind
+from vividowl.core.quantities.uncertainty import Tolerances, combined, standard_from_half_width
 from vividowl.core.quantities.words import listed, say
 from vividowl.core.runs.groups import Group
 from vividowl.core.runs.rank import Ranking, rank
@@ -82,6 +84,23 @@ def figure_of(name: str, row: RunRow, log: LogRow, reference_room_c: float) -> f
 FIGURES = (RISE, RESISTANCE, "power_W", "held_share", "sag_W", "sag_MHz", NOISE, "result_score", "result_duration_s")
 
 
+def standard_of(name: str, row: RunRow, value: float, tolerances: Tolerances) -> float | None:
+    """Standard uncertainty of the mean of a run's logs, None where nothing but repeats tells it."""
+    first, n = row.logs[0].trace.figures or {}, len(row.logs)
+    role = Role(name) if name in Role.__members__.values() else None
+    if name in first.get("u", {}):
+        scatter, own = first["u"][name]
+        return combined(scatter / math.sqrt(n), own)
+    if role is not None and ROLE_KINDS[role].unit == "°C" and "rise_K" in first.get("u", {}):
+        scatter, own = first["u"]["rise_K"]
+        return combined(scatter / math.sqrt(n), own)
+    if name == NOISE:
+        return standard_from_half_width(tolerances.noise_db)
+    if name.startswith("result_"):
+        return standard_from_half_width(tolerances.result_share * abs(value)) or None
+    return None
+
+
 def figures_there(rows: Sequence[RunRow], reference_room_c: float) -> tuple[str, ...]:
     """Figures that two runs or more have."""
     names = [*FIGURES, "result_frame_rate", *(role.value for role in Role if role in ROLE_KINDS)]
@@ -115,21 +134,20 @@ def ranked_runs(
     """Rank the runs of a job by a factor. only: levels of other factors that are looked at."""
     found = all_runs(workshop, actor, job_id)
     rows = [r for r in found.runs if all(factor_of(f, r) == level for f, level in only.items())]
-    values: dict[str, list[float]] = {}
-    keys: dict[str, list[str]] = {}
+    values: dict[str, list[tuple[float, float | None]]] = {}
     members: dict[str, list[RunRow]] = {}
     without: list[str] = []
     for row in rows:
         level = factor_of(by, row)
-        for log in row.logs:
-            figure = figure_of(value, row, log, found.reference_room_c)
-            if not level or figure is None:
-                if not log.repeat:
-                    without.append(row.run.key)
-                continue
-            values.setdefault(level, []).append(figure)
-            keys.setdefault(level, []).append(row.run.key)
-            members.setdefault(level, []).append(row)
+        told = [figure_of(value, row, log, found.reference_room_c) for log in row.logs]
+        known = [figure for figure in told if figure is not None]
+        if not level or not known:
+            without.append(row.run.key)
+            continue
+        # Repeats of one run are one observation: what they share, they do not average out.
+        mean = sum(known) / len(known)
+        values.setdefault(level, []).append((mean, standard_of(value, row, mean, found.tolerances)))
+        members.setdefault(level, []).append(row)
     if len(values) < 2:
         raise Refused(
             "invalid",
@@ -137,11 +155,14 @@ def ranked_runs(
             field="by",
             remedy=say("ranked-run-another"),
         )
-    groups = [Group(level, tuple(figures)) for level, figures in values.items()]
+    stated = all(u is not None for group in values.values() for _, u in group)
+    groups = [
+        Group(level, tuple(v for v, _ in group), tuple(u for _, u in group if u is not None) if stated else ())
+        for level, group in values.items()
+    ]
     ranking = rank(groups, higher_is_better=value in HIGHER)
-    return RankedRuns(
-        ranking, {k: tuple(dict.fromkeys(v)) for k, v in keys.items()}, _unlike(by, members), tuple(without)
-    )
+    keys = {level: tuple(row.run.key for row in group) for level, group in members.items()}
+    return RankedRuns(ranking, keys, _unlike(by, members), tuple(without))
 
 
 _COMPARED = (By.FAN, By.PLACEMENT, By.LOAD, By.PROFILE)

@@ -53,7 +53,8 @@ def device_out(h: History) -> DeviceOut:
     d = h.since.drift if h.since is not None else None
     return DeviceOut(
         **own,
-        customer=h.customer,
+        customer=h.customer.name,
+        customer_contact=h.customer.contact,
         visits=[_visit(v) for v in h.visits],
         drift=None
         if d is None

@@ -88,6 +88,7 @@ class DeviceOut(Out):
     power_limit_gpu_w: float | None
     limit_c: float | None
     customer: str
+    customer_contact: str
     visits: list[VisitOut]
     drift: DriftOut | None
     limit_k_per_w: float | None

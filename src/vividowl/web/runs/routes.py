@@ -92,7 +92,9 @@ def restore_run(path: RunIdPath) -> AllRunsOut:
 @idempotent
 def add_state(path: JobPath, body: StateIn) -> tuple[AllRunsOut, int]:
     """The next state of the device, as somebody tells it."""
-    changed = body.model_dump(exclude={"cause"})
+    changed = body.model_dump(exclude={"cause", "material", "product"})
+    if body.material is not None:
+        changed["fitted"] = [{"target": "cpu_die", "kind": body.material, "product": body.product, "lot": ""}]
     return all_runs_out(case.add_state(workshop(), actor(), path.job_id, body.cause, changed)), 201
 
 

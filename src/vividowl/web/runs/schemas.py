@@ -9,7 +9,7 @@ from typing import Annotated
 from pydantic import Field
 
 from vividowl.core.job.device import Answer, StateCause
-from vividowl.web.fields import In, Medium, Name, Number, Out, RunKey, Short
+from vividowl.web.fields import In, InterfaceKind, Medium, Name, Number, Out, RunKey, Short
 
 
 class FittedOut(Out):
@@ -106,6 +106,9 @@ class StateIn(In):
     tuning: Annotated[str, Field(max_length=120, pattern=r"^[^\x00]*$")] = ""
     heat_cycles: Annotated[Number, Field(ge=0, le=100_000)] | None = None
     hours: Annotated[Number, Field(ge=0, le=1_000_000)] | None = None
+    # What lies on the die from now on, where another material was put there.
+    material: InterfaceKind | None = None
+    product: Short = ""
 
 
 class RankedOut(Out):

@@ -311,3 +311,23 @@ repeats-yes = yes
 repeats-no = no
 column-table-sure = sure
 fit-lot-booked = { $lot }, booked
+intake-serial = Serial number
+intake-serial-hint = As its maker put it on the device
+intake-tag = Shop's own tag
+intake-another-device = It is another device
+intake-lidded = Lid over the die
+intake-lidded-yes = With a lid
+intake-lidded-no = Bare
+intake-done-on = Day of the work
+intake-done-on-hint = Only for work of an earlier day
+same-device-has-been-here = Has been here. Is it this one?
+same-device-row =
+    { $model }{ $serial ->
+        [none] { "" }
+       *[other] , { $serial }
+    }: { $visits }, last on { $last_on }
+same-device-this-one = It is this one
+same-device-chosen = A further visit of
+same-device-another = Another device
+job-room-device = Device
+job-room-all-runs = All runs

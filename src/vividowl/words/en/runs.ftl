@@ -24,6 +24,7 @@ drift-one-month = All visits are of one month.
 drift-another-visit = A later visit tells a drift.
 drift-scatter-not-known = Two visits without an uncertainty tell no scatter: whether it drifts is not known.
 drift-none-shown = No drift is shown.
+drift-not-straight = The visits do not lie on one straight line, so that no rate is told.
 drift-past-limit = The limit has been passed already.
 drift-away-from-limit = It moves away from the limit, or was beyond it from the first visit.
 drift-far-away = At this rate the limit is more than a hundred years away.

@@ -1,14 +1,15 @@
 <script lang="ts">
   import { say } from '../say';
   // One or both runs of a job over time: two channels at choice, one axis, detail fetched for what is shown.
-  import { client, Problem, take, type Reading, type Schemas, type SideName } from '../api';
+  import { client, Problem, take, type Reading, type RunKey, type Schemas, type SideName } from '../api';
   import Pick from '../parts/Pick.svelte';
   import { makeLine } from './scales';
   import TraceChart from './TraceChart.svelte';
 
   interface Props {
     jobId: string;
-    readings: { side: SideName; reading: Reading }[];
+    /** key: the run that it is fetched from, where that is neither Before nor After. */
+    readings: { side: SideName; key?: RunKey; reading: Reading }[];
     channels: { value: string; label: string }[];
     height?: number;
     /** Lets channels be chosen and shows the second chart. */
@@ -38,7 +39,7 @@
 
   async function fetchChart(channel: string, stretch: [number, number] | null): Promise<Chart> {
     const found = await Promise.all(
-      readings.map(async ({ side, reading }) => {
+      readings.map(async ({ side, key, reading }) => {
         // Two runs may have been read from different sensors: each then shows its own.
         const own = readings.length > 1 && !(channel in reading.stats) ? reading.die_role : channel;
         const margin = stretch ? (stretch[1] - stretch[0]) * 0.05 : 0;
@@ -47,7 +48,7 @@
           : {};
         const view: Schemas['ViewOut'] = await take(
           client.GET('/api/jobs/{job_id}/runs/{side}/chart', {
-            params: { path: { job_id: jobId, side }, query: { channel: own, points: POINTS, ...cut } },
+            params: { path: { job_id: jobId, side: key ?? side }, query: { channel: own, points: POINTS, ...cut } },
           }),
         );
         return { side, view };

@@ -6,16 +6,24 @@
     accept: string;
     /** A low one, beside something that matters more. */
     low?: boolean;
-    onfile: (file: File) => void;
+    /** Takes several at once where there is an onfiles. */
+    onfile?: (file: File) => void;
+    onfiles?: (files: File[]) => void;
   }
-  let { label, hint, accept, low = false, onfile }: Props = $props();
+  let { label, hint, accept, low = false, onfile, onfiles }: Props = $props();
   let over = $state(false);
 
   function drop(event: DragEvent) {
     event.preventDefault();
     over = false;
-    const file = event.dataTransfer?.files[0];
-    if (file) onfile(file);
+    given(event.dataTransfer?.files);
+  }
+
+  function given(files: FileList | null | undefined) {
+    const [first] = files ?? [];
+    if (!first) return;
+    onfile?.(first);
+    onfiles?.([...(files ?? [])]);
   }
 </script>
 
@@ -32,10 +40,10 @@
 >
   <input
     type="file"
+    multiple={!!onfiles}
     {accept}
     onchange={(e) => {
-      const file = e.currentTarget.files?.[0];
-      if (file) onfile(file);
+      given(e.currentTarget.files);
       e.currentTarget.value = '';
     }}
   />

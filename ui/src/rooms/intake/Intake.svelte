@@ -1,7 +1,7 @@
 <script lang="ts">
   import { say } from '../job/words';
   import { onMount, untrack } from 'svelte';
-  import { client, Problem, take, type Job } from '../../lib/api';
+  import { client, Problem, take, type Job, type Schemas } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { offer } from '../../lib/keys.svelte';
   import { Suggestions } from '../../lib/suggestions.svelte';
@@ -13,25 +13,30 @@
   import { KINDS } from '../../lib/words';
   import Gates from '../job/Gates.svelte';
   import IntakeLife from './IntakeLife.svelte';
+  import IntakeLimits from './IntakeLimits.svelte';
   import IntakeSection from './IntakeSection.svelte';
-  import { check, emptyForm, formOf, known, type IntakeForm } from './intake-form';
+  import { check, emptyForm, formOf, known, withDevice, type IntakeForm } from './intake-form';
+  import SameDevice from './SameDevice.svelte';
 
   interface Props {
     job: Job | null;
+    /** A device that has been here and comes in again. */
+    device?: Schemas['DeviceOut'] | null;
     onsaved: (job: Job) => Promise<void> | void;
     onchange?: () => Promise<void>;
   }
-  let { job, onsaved, onchange }: Props = $props();
+  let { job, device = null, onsaved, onchange }: Props = $props();
 
   const draftKey = untrack(() => `intake:${job?.id ?? 'new'}`);
   const draft = readDraft<IntakeForm>(draftKey);
-  let form = $state<IntakeForm>({ ...untrack(() => (job ? formOf(job) : emptyForm())), ...draft });
+  const blank = untrack(() => (device ? withDevice(emptyForm(), device) : emptyForm()));
+  let form = $state<IntakeForm>({ ...untrack(() => (job ? formOf(job) : blank)), ...draft });
   let restored = $state(draft !== null);
   let errors = $state<Record<string, string>>({});
   let trouble = $state<Problem | null>(null);
   let busy = $state(false);
   const suggestions = new Suggestions();
-  const saved = $derived(job ? formOf(job) : emptyForm());
+  const saved = $derived(job ? formOf(job) : blank);
   const changed = $derived(JSON.stringify(form) !== JSON.stringify(saved));
 
   // The draft follows the typing, so that a reload or a refusal loses nothing.
@@ -143,6 +148,19 @@
       onfocus={() => void suggestions.ask('model', form.maker)}
     />
     <TextField
+      label={say('intake-serial')}
+      name="serial"
+      bind:value={form.serial}
+      error={errors.serial}
+      hint={say('intake-serial-hint')}
+    />
+    <TextField label={say('intake-tag')} name="tag" bind:value={form.tag} error={errors.tag} />
+    <SameDevice
+      {form}
+      onchoose={(device) => (form = withDevice(form, device))}
+      onforget={() => (form = { ...form, device_id: '' })}
+    />
+    <TextField
       label={say('intake-symptom-in-customers-words')}
       name="symptom"
       wide
@@ -185,36 +203,17 @@
       <Tick label={say('intake-traces-liquid')} bind:checked={form.liquid_damage} />
     </div>
   </IntakeSection>
-  <IntakeSection title={say('intake-limits-if-known')} columns={3}>
-    <TextField
-      label={say('intake-processor-power')}
-      name="power_limit_cpu_w"
-      numeric
-      unit="W"
-      bind:value={form.power_limit_cpu_w}
-      error={errors.power_limit_cpu_w}
-    />
-    <TextField
-      label={say('intake-graphics-power')}
-      name="power_limit_gpu_w"
-      numeric
-      unit="W"
-      bind:value={form.power_limit_gpu_w}
-      error={errors.power_limit_gpu_w}
-    />
-    <TextField
-      label={say('intake-temperature')}
-      name="limit_c"
-      numeric
-      unit="°C"
-      bind:value={form.limit_c}
-      error={errors.limit_c}
-    />
-  </IntakeSection>
+  <IntakeLimits bind:form {errors} />
   {#if trouble}
     <Notice tone="care" title={trouble.body.detail}>
       {trouble.body.remedy}
       {#snippet actions()}
+        {#if trouble?.body.reason === 'serial_known'}<Button
+            onclick={() => {
+              form = { ...form, another_device: true };
+              void save();
+            }}>{say('intake-another-device')}</Button
+          >{/if}
         {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange?.()}
             >{say('conditions-form-load-newer-state')}</Button
           >{/if}

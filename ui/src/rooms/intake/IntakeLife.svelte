@@ -4,7 +4,7 @@
   import Choice from '../../lib/parts/Choice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import IntakeSection from './IntakeSection.svelte';
-  import type { IntakeForm } from './intake-form';
+  import { known, type IntakeForm } from './intake-form';
 
   interface Props {
     form: IntakeForm;
@@ -83,5 +83,19 @@
     error={errors.factory_interface}
     suggestions={suggestions.of('factory_interface')}
     onfocus={() => void suggestions.ask('factory_interface')}
+  />
+  <Choice
+    legend={say('intake-lidded')}
+    name="lidded"
+    bind:value={form.lidded}
+    options={known(say('intake-lidded-yes'), say('intake-lidded-no'))}
+  />
+  <TextField
+    label={say('intake-done-on')}
+    name="done_on"
+    type="date"
+    bind:value={form.done_on}
+    error={errors.done_on}
+    hint={say('intake-done-on-hint')}
   />
 </IntakeSection>

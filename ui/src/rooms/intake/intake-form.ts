@@ -25,6 +25,14 @@ export interface IntakeForm {
   power_limit_cpu_w: string;
   power_limit_gpu_w: string;
   limit_c: string;
+  serial: string;
+  tag: string;
+  lidded: 'unknown' | 'yes' | 'no';
+  done_on: string;
+  /** A device that has been here, or empty for another one. */
+  device_id: string;
+  /** Whether the serial number of a known device stands on another one. */
+  another_device: boolean;
 }
 
 const NUMBERS = ['age_months', 'months_since_service', 'power_limit_cpu_w', 'power_limit_gpu_w', 'limit_c'] as const;
@@ -53,6 +61,12 @@ export function emptyForm(): IntakeForm {
     power_limit_cpu_w: '',
     power_limit_gpu_w: '',
     limit_c: '',
+    serial: '',
+    tag: '',
+    lidded: 'unknown',
+    done_on: '',
+    device_id: '',
+    another_device: false,
   };
 }
 
@@ -62,6 +76,7 @@ export function formOf(job: Job): IntakeForm {
     const value = job[key as keyof Job];
     form[key] = typeof value === 'number' ? String(value) : (value ?? '');
   }
+  form.another_device = false;
   return form as unknown as IntakeForm;
 }
 
@@ -81,7 +96,31 @@ export function check(form: IntakeForm): Checked {
     else numbers[key] = value;
   }
   if (Object.keys(errors).length) return { body: null, errors };
-  return { body: { ...form, ...numbers } as unknown as Schemas['IntakeIn'], errors: null };
+  const chosen = { device_id: form.device_id || null, done_on: form.done_on || null };
+  return { body: { ...form, ...numbers, ...chosen } as unknown as Schemas['IntakeIn'], errors: null };
+}
+
+/** The form with what is known of a device that has been here. */
+export function withDevice(form: IntakeForm, device: Schemas['DeviceOut']): IntakeForm {
+  const written = (v: number | null) => (v === null ? '' : String(v));
+  return {
+    ...form,
+    device_id: device.id,
+    another_device: false,
+    customer_name: form.customer_name || device.customer,
+    customer_contact: form.customer_contact || device.customer_contact,
+    kind: device.kind as IntakeForm['kind'],
+    maker: device.maker,
+    model: device.model,
+    serial: device.serial,
+    tag: device.tag,
+    fan: device.fan as IntakeForm['fan'],
+    lidded: device.lidded as IntakeForm['lidded'],
+    factory_interface: device.factory_interface,
+    power_limit_cpu_w: written(device.power_limit_cpu_w),
+    power_limit_gpu_w: written(device.power_limit_gpu_w),
+    limit_c: written(device.limit_c),
+  };
 }
 
 /** A yes or no that may be not known. */

@@ -3,6 +3,7 @@
   // Whose device it is, how it stands, and its owl.
   import type { Job } from '../../lib/api';
   import Owl from '../../lib/glyphs/Owl.svelte';
+  import Button from '../../lib/parts/Button.svelte';
   import { KINDS } from '../../lib/words';
 
   interface Props {
@@ -30,6 +31,10 @@
       })}
     </p>
   </div>
+  <nav class="no-print">
+    <Button kind="bare" href="/devices/{job.device_id}">{say('job-room-device')}</Button>
+    <Button kind="bare" href="/jobs/{job.id}/runs">{say('job-room-all-runs')}</Button>
+  </nav>
   {#if job.stage === 'stopped'}<strong class="stopped">{say('job-room-stopped-for-safety')}</strong>{/if}
   {#if job.handed_over_at}<strong class="closed">{say('job-room-handed-over')}</strong>{/if}
 </header>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { say } from '../job/words';
   import { untrack } from 'svelte';
-  import { client, Problem, take, type Run, type SideName } from '../../lib/api';
+  import { client, Problem, take, type Run, type RunKey } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { Suggestions } from '../../lib/suggestions.svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -15,7 +15,7 @@
   interface Props {
     jobId: string;
     run: Run;
-    side: SideName;
+    side: RunKey;
     onrun: (run: Run) => Promise<void>;
     onreload: () => void;
   }

@@ -1,6 +1,16 @@
 <script lang="ts">
   import { say } from '../job/words';
-  import { checkSize, client, Problem, take, uploadLog, type LogOptions, type Run, type SideName } from '../../lib/api';
+  import {
+    checkSize,
+    client,
+    lookOf,
+    Problem,
+    take,
+    uploadLog,
+    type LogOptions,
+    type Run,
+    type RunKey,
+  } from '../../lib/api';
   import TraceExplorer from '../../lib/charts/TraceExplorer.svelte';
   import { bytes, clock } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -19,7 +29,7 @@
   interface Props {
     jobId: string;
     run: Run;
-    side: SideName;
+    side: RunKey;
     /** The job was handed over: everything can be looked at and nothing changed. */
     closed?: boolean;
     onrun: (run: Run) => Promise<void>;
@@ -108,7 +118,7 @@
   {#if run.trouble}<Notice tone="care">{run.trouble}</Notice>{/if}
   <TraceExplorer
     {jobId}
-    readings={[{ side, reading: run.reading }]}
+    readings={[{ side: lookOf(side), key: side, reading: run.reading }]}
     {channels}
     onwindow={closed ? undefined : (from, to) => void moveWindow(from, to)}
   />

@@ -4,13 +4,9 @@
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
-  import ConditionsForm from './ConditionsForm.svelte';
   import type { JobState } from '../job/job.svelte';
-  import LogPanel from './LogPanel.svelte';
   import RunClock from './RunClock.svelte';
-  import NoisePanel from './NoisePanel.svelte';
-  import SoundPanel from './SoundPanel.svelte';
-  import SpotPanel from './SpotPanel.svelte';
+  import RunPanels from './RunPanels.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
@@ -49,15 +45,7 @@
       <Notice title={say('measure-before-recipe-filled-in')}>{say('measure-change-only-what-really')}</Notice>
     </div>
   {/if}
-  <LogPanel jobId={kept.id} {run} {side} {closed} onrun={keep} />
-  <div class="two">
-    <ConditionsForm jobId={kept.id} {run} {side} onrun={keep} onreload={() => void kept.load()} />
-    <div class="right">
-      <NoisePanel jobId={kept.id} {run} {side} onrun={keep} />
-      <SoundPanel jobId={kept.id} {run} {side} {closed} onrun={keep} />
-      <SpotPanel jobId={kept.id} {run} {side} onrun={keep} />
-    </div>
-  </div>
+  <RunPanels jobId={kept.id} {run} runKey={side} {closed} onrun={keep} onreload={() => void kept.load()} />
 {/if}
 
 <style>
@@ -72,21 +60,5 @@
   }
   .gap {
     margin-bottom: var(--gap-4);
-  }
-  .two {
-    display: grid;
-    grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
-    gap: var(--gap-6);
-    margin-top: var(--gap-6);
-  }
-  .right {
-    display: grid;
-    gap: var(--gap-6);
-    align-content: start;
-  }
-  @media (max-width: 760px) {
-    .two {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { say } from '../job/words';
   import { untrack } from 'svelte';
-  import { client, Problem, take, type Run, type SideName } from '../../lib/api';
+  import { client, Problem, take, type Run, type RunKey } from '../../lib/api';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { fixed, parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -13,7 +13,7 @@
   interface Props {
     jobId: string;
     run: Run;
-    side: SideName;
+    side: RunKey;
     onrun: (run: Run) => Promise<void>;
   }
   let { jobId, run, side, onrun }: Props = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { say } from '../job/words';
   // A clock for the run: baseline, cool-down or burn-in count on the server while the hands are elsewhere.
-  import type { SideName } from '../../lib/api';
+  import type { RunKey } from '../../lib/api';
   import { BenchJob } from '../../lib/bench/bench.svelte';
   import { remaining } from '../../lib/bench/clock';
   import { waits } from '../../lib/bench/waits.svelte';
@@ -10,7 +10,7 @@
 
   interface Props {
     jobId: string;
-    side: SideName;
+    side: RunKey;
     closed: boolean;
   }
   let { jobId, side, closed }: Props = $props();

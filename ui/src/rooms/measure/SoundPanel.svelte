@@ -1,6 +1,6 @@
 <script lang="ts">
   import { say } from '../job/words';
-  import { checkSize, uploadSound, type Run, type SideName } from '../../lib/api';
+  import { checkSize, lookOf, uploadSound, type Run, type RunKey } from '../../lib/api';
   import { parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import FileDrop from '../../lib/parts/FileDrop.svelte';
@@ -17,7 +17,7 @@
   interface Props {
     jobId: string;
     run: Run;
-    side: SideName;
+    side: RunKey;
     /** The job was handed over: recordings can be looked at and none added. */
     closed?: boolean;
     onrun: (run: Run) => Promise<void>;
@@ -62,7 +62,7 @@
   {#each run.sounds as sound (sound.id)}
     <SoundCard
       {sound}
-      {side}
+      side={lookOf(side)}
       blades={run.fan_blades}
       onremove={closed ? undefined : () => void remove(sound.id, sound.file_name)}
     />

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { say } from '../job/words';
-  import { client, Problem, take, type Run, type SideName } from '../../lib/api';
+  import { client, Problem, take, type Run, type RunKey } from '../../lib/api';
   import { fixed, parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
@@ -13,7 +13,7 @@
   interface Props {
     jobId: string;
     run: Run;
-    side: SideName;
+    side: RunKey;
     onrun: (run: Run) => Promise<void>;
   }
   let { jobId, run, side, onrun }: Props = $props();

@@ -1,9 +1,9 @@
 // Taking a log or a reading off, with the way back in the message.
-import { client, take, type Run, type SideName } from '../../lib/api';
+import { client, take, type Run, type RunKey } from '../../lib/api';
 import { toast } from '../../lib/toasts.svelte';
 
 export async function removeReading(
-  where: { job_id: string; side: SideName },
+  where: { job_id: string; side: RunKey },
   what: 'log' | 'noise' | 'spot' | 'sound',
   id: string,
   words: string,

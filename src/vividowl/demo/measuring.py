@@ -1,0 +1,125 @@
+"""Runs of the demo: logs, levels, recordings and spots of one device under load."""
+
+from __future__ import annotations
+
+import io
+import math
+import uuid
+from datetime import datetime, timedelta
+from typing import Any
+
+import numpy as np
+
+from vividowl.core.heat.air import FAN_LEVEL_EXPONENT_DB
+from vividowl.core.job.device import REFERENCES
+from vividowl.core.simulate.device import simulate
+from vividowl.core.simulate.sound import simulate_fan_sound
+from vividowl.core.trace.roles import Role
+from vividowl.demo.logs import write_log
+from vividowl.demo.story import Story, Trial
+from vividowl.formats.sound_file import write_wav
+from vividowl.service.measure import logs, recordings
+from vividowl.service.measure import runs as measure
+from vividowl.service.workshop import Actor, Workshop
+
+PHONE_FULL_SCALE_DB = 104.0
+_NO_RECIPE: dict[str, Any] = {
+    "load_recipe": "",
+    "duration_min": None,
+    "fan_setting": "",
+    "power_profile": "",
+    "placement": "",
+    "start": "",
+    "firmware": "",
+    "tuning": "",
+    "fan_blades": None,
+    "result_score": None,
+    "result_duration_s": None,
+    "result_frame_rate": None,
+}
+
+
+def measure_run(
+    workshop: Workshop,
+    actor: Actor,
+    job_id: uuid.UUID,
+    side: str,
+    story: Story,
+    trial: Trial,
+    when: datetime,
+    seed: int,
+) -> None:
+    """Measure one run as a trial says it."""
+    version = measure.get_run(workshop, actor, job_id, side).version
+    conditions = {**_NO_RECIPE, **story.recipe, **trial.recipe, "room_c": trial.room_c, "fan_blades": trial.blades}
+    measure.save_run(workshop, actor, job_id, side, version, conditions)
+    ending = "txt" if trial.style.delimiter == chr(9) else "csv"
+    for turn in range(trial.repeats, -1, -1):
+        repeat = turn < trial.repeats
+        trace = simulate(
+            trial.device,
+            room_c=trial.room_c,
+            seed=seed + 50 * turn,
+            load_s=trial.load_s,
+            pass_s=trial.pass_s,
+            tail_s=trial.tail_s,
+        )
+        data = write_log(trace, when + timedelta(hours=trial.repeats - turn), trial.style, seed + 50 * turn)
+        label = side if side in REFERENCES else f"{when:%H%M}"
+        name = f"{when:%Y%m%d}-{label}{f'-again-{trial.repeats - turn}' if repeat else ''}.{ending}"
+        logs.receive_log(
+            workshop,
+            actor,
+            job_id,
+            side,
+            io.BytesIO(data),
+            expected=len(data),
+            file_name=name,
+            mapping={},
+            again=False,
+            repeat=repeat,
+        )
+    # The fan at the end of the load, where a person holds meter and probe.
+    late = (trace.time_s > 30 + 0.7 * trial.load_s) & (trace.time_s < 30 + trial.load_s)
+    scatter = np.random.default_rng(seed).normal(0.0, 0.2, 3)
+    if trial.loud_db is not None:
+        rpm = float(trace.channels[Role.FAN_SPEED][late].mean())
+        level = trial.loud_db + FAN_LEVEL_EXPONENT_DB * math.log10(rpm / trial.device.fan_full_rpm)
+        for off in scatter:
+            measure.add_noise(
+                workshop,
+                actor,
+                job_id,
+                side,
+                {
+                    "level_db": round(level + off, 1),
+                    "background_db": trial.background_db,
+                    "place": "vent, mark on the mat",
+                    "distance_m": 0.3,
+                },
+            )
+        if trial.blades is not None:
+            samples = simulate_fan_sound(
+                rpm=rpm,
+                blades=trial.blades,
+                level_db=level,
+                seed=seed,
+                full_scale_db=PHONE_FULL_SCALE_DB,
+                whine_hz=trial.whine_hz,
+            )
+            data = write_wav(samples, 44100.0)
+            recordings.receive_sound(
+                workshop,
+                actor,
+                job_id,
+                side,
+                io.BytesIO(data),
+                expected=len(data),
+                file_name=f"{when:%Y%m%d}-{side}-vent.wav",
+                reference_db=None,
+            )
+    for spot, value, place in trial.spots:
+        reading_c = (
+            value if value is not None else round(float(trace.channels[Role.EXHAUST_TEMPERATURE][late].mean()), 1)
+        )
+        measure.add_spot(workshop, actor, job_id, side, {"spot": spot, "reading_c": reading_c, "place": place})

@@ -1,0 +1,211 @@
+<script lang="ts">
+  import { say } from './words';
+  // One device: its resistance over the visits, what was fitted when, what it lost since, and what to do.
+  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { day, fixed, NOT_KNOWN } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import DataTable from '../../lib/parts/DataTable.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
+  import { go } from '../../lib/router.svelte';
+  import { session } from '../../lib/session.svelte';
+  import { toast } from '../../lib/toasts.svelte';
+  import { ADVICE, INTERFACES, KINDS, TARGETS, VERDICTS } from '../../lib/words';
+  import VisitChart from './VisitChart.svelte';
+
+  interface Props {
+    id: string;
+  }
+  let { id }: Props = $props();
+  type Figure = Schemas['FigureOut'] | null;
+  let device = $state.raw<Schemas['DeviceOut'] | null>(null);
+  let trouble = $state.raw<Problem | null>(null);
+  const owner = $derived(session.present?.person?.role === 'owner');
+  const measured = $derived((device?.visits.filter((v) => v.before || v.after).length ?? 0) > 1);
+
+  async function attempt(call: () => Promise<void>) {
+    try {
+      await call();
+      trouble = null;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
+    }
+  }
+  const load = (device_id: string) =>
+    attempt(async () => {
+      device = await take(client.GET('/api/devices/{device_id}', { params: { path: { device_id } } }));
+    });
+  $effect(() => void load(id));
+
+  const undo = (change_id: string) =>
+    attempt(async () => {
+      await take(client.POST('/api/devices/changes/{change_id}/undo', { params: { path: { change_id } } }));
+      toast(say('devices-taken-back'));
+      await load(id);
+    });
+  const another = (visit: Schemas['VisitOut']) =>
+    attempt(async () => {
+      const params = { path: { device_id: id } };
+      const alone = await take(client.POST('/api/devices/{device_id}/split', { params, body: { job: visit.job_id } }));
+      const change = alone.changes[0];
+      toast(say('devices-taken-apart', { day: day(visit.on) }), change ? { undo: () => undo(change.id) } : {});
+      await load(id);
+    });
+
+  const figure = (f: Figure) =>
+    f ? `${fixed(f.resistance_k_per_w, 2)} ± ${fixed(f.u95_k_per_w, 2)}` : say('devices-not-measured');
+</script>
+
+{#if trouble}
+  <Notice tone="care" title={trouble.body.detail}
+    >{trouble.body.remedy}
+    {#snippet actions()}<Button onclick={() => void load(id)}>{say('devices-try-again')}</Button><Button href="/devices"
+        >{say('devices-all')}</Button
+      >{/snippet}</Notice
+  >
+{/if}
+{#if device}
+  {@const d = device}
+  <header>
+    <div>
+      <h1>{d.model}</h1>
+      <p class="quiet">
+        {say('devices-by', { kind: KINDS[d.kind], maker: d.maker || say('maker-not-known'), customer: d.customer })}
+        {#if d.serial}· {say('devices-serial', { serial: d.serial })}{/if}
+        {#if d.tag}· {say('devices-tag', { tag: d.tag })}{/if}
+      </p>
+    </div>
+    <Button kind="main" onclick={() => go(`/jobs/new?device=${d.id}`)}>{say('devices-take-in')}</Button>
+  </header>
+  <section class="advice {d.advice}">
+    <Titled why="runs"><h2>{say('devices-advice')}: {ADVICE[d.advice]}</h2></Titled>
+    <ul>
+      {#each d.reasons as reason (reason)}<li>{reason}</li>{/each}
+    </ul>
+    {#if d.drift}
+      <p class="quiet">
+        {say('devices-drift')}:
+        {#if d.drift.shown && d.drift.u95_k_per_w_month !== null}
+          {say('devices-drift-is', {
+            slope: fixed(d.drift.slope_k_per_w_month, 3),
+            u95: fixed(d.drift.u95_k_per_w_month, 3),
+          })}
+        {:else}{d.drift.reason || say('devices-drift-not-shown')}{/if}
+        {#if d.limit_k_per_w !== null}· {say('devices-limit', { limit: fixed(d.limit_k_per_w, 2) })}{/if}
+      </p>
+    {/if}
+  </section>
+  {#if measured}<VisitChart device={d} />{/if}
+  <DataTable weight="strong">
+    <thead>
+      <tr>
+        <th scope="col">{say('devices-visit')}</th>
+        <th scope="col" class="number before">{say('devices-came-in')} <small>{say('devices-k-per-w')}</small></th>
+        <th scope="col" class="fitted">{say('devices-fitted')}</th>
+        <th scope="col" class="number after">{say('devices-went-out')} <small>{say('devices-k-per-w')}</small></th>
+        <th scope="col" class="fitted">{say('devices-verdict')}</th>
+        {#if owner}<td></td>{/if}
+      </tr>
+    </thead>
+    <tbody>
+      {#each d.visits as v (v.job_id)}
+        <tr>
+          <th scope="row"
+            ><a href="/jobs/{v.job_id}">{day(v.on)}</a> <small>{say('devices-job', { number: v.number })}</small></th
+          >
+          <td class="number before">{figure(v.before)}</td>
+          <td class="fitted">
+            {#each v.fitted as item (item.target + item.kind)}
+              <span class="item">{TARGETS[item.target]}: {item.product || INTERFACES[item.kind]}</span>
+            {:else}<span class="quiet">{say('devices-nothing-fitted')}</span>{/each}
+          </td>
+          <td class="number after">{figure(v.after)}</td>
+          <td class="fitted">{v.verdict ? VERDICTS[v.verdict] : NOT_KNOWN}</td>
+          {#if owner}
+            <td class="number">
+              {#if d.visits.length > 1}
+                <Button kind="bare" onclick={() => void another(v)}>{say('devices-another-device')}</Button>
+              {/if}
+            </td>
+          {/if}
+        </tr>
+      {/each}
+    </tbody>
+  </DataTable>
+  {#if owner && d.changes.length}
+    <ul class="changes">
+      {#each d.changes as change (change.id)}
+        <li>
+          <span class="quiet"
+            >{day(change.at)}:
+            {change.here
+              ? say('devices-change-merged', { visits: change.visits })
+              : say('devices-change-split', { visits: change.visits })}</span
+          >
+          <Button onclick={() => void undo(change.id)}>{say('devices-undo')}</Button>
+        </li>
+      {/each}
+    </ul>
+  {/if}
+{:else if !trouble}
+  <p class="quiet" role="status">{say('devices-opening')}</p>
+{/if}
+
+<style>
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    gap: var(--gap-3);
+    margin-bottom: var(--gap-4);
+  }
+  .advice {
+    margin-bottom: var(--gap-4);
+    padding: var(--gap-3) var(--gap-4);
+    border: var(--line) solid var(--edge);
+    border-left-width: 8px;
+    border-radius: var(--round);
+  }
+  .advice.redo {
+    border-color: var(--before);
+    background: var(--before-tint);
+  }
+  .advice.watch {
+    border-color: var(--care);
+    background: var(--care-tint);
+  }
+  .advice.leave {
+    border-color: var(--after);
+    background: var(--after-tint);
+  }
+  h2 {
+    margin: 0;
+    font-size: var(--size-3);
+  }
+  small {
+    color: var(--soft);
+    font-weight: 400;
+  }
+  th a {
+    display: inline-flex;
+    align-items: center;
+    min-height: var(--target);
+  }
+  /* Text after a column of numbers keeps its distance. */
+  .fitted {
+    padding-left: var(--gap-5);
+  }
+  .item {
+    display: block;
+  }
+  .changes li {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    gap: var(--gap-3);
+    margin-top: var(--gap-3);
+  }
+</style>

@@ -1,0 +1,182 @@
+<script lang="ts">
+  import { say } from './words';
+  // Devices, the one seen last on top; above them those that may be one and that only a person can tell.
+  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { day, plural } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import DataTable from '../../lib/parts/DataTable.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import { session } from '../../lib/session.svelte';
+  import { toast } from '../../lib/toasts.svelte';
+  import { KINDS } from '../../lib/words';
+
+  const STEP = 25;
+  let page = $state.raw<Schemas['DevicePage'] | null>(null);
+  let trouble = $state.raw<Problem | null>(null);
+  let find = $state('');
+  let offset = $state(0);
+  const owner = $derived(session.present?.person?.role === 'owner');
+
+  async function load(at: number, text: string) {
+    try {
+      const query = { limit: STEP, offset: at, find: text };
+      const found = await take(client.GET('/api/devices', { params: { query } }));
+      // Only the answer to what is asked now counts.
+      if (at === offset && text === find) page = found;
+      trouble = null;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
+    }
+  }
+  // The list follows what is typed, once the hand rests.
+  $effect(() => {
+    const [at, text] = [offset, find];
+    const wait = setTimeout(() => void load(at, text), text ? 150 : 0);
+    return () => clearTimeout(wait);
+  });
+
+  async function same(keep: Schemas['DeviceRowOut'], other: Schemas['DeviceRowOut']) {
+    try {
+      const params = { path: { device_id: keep.id } };
+      const whole = await take(client.POST('/api/devices/{device_id}/merge', { params, body: { other: other.id } }));
+      const change = whole.changes[0];
+      toast(say('devices-put-together', { model: whole.model, visits: plural(whole.visits.length, 'visit') }), {
+        ...(change && { undo: () => undo(change.id) }),
+      });
+      await load(offset, find);
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
+    }
+  }
+
+  async function undo(change_id: string) {
+    await take(client.POST('/api/devices/changes/{change_id}/undo', { params: { path: { change_id } } }));
+    toast(say('devices-taken-back'));
+    await load(offset, find);
+  }
+</script>
+
+<header>
+  <div>
+    <h1>{say('devices-devices')}</h1>
+    <p class="quiet">{say('devices-each-with-its-visits')}</p>
+  </div>
+  <div class="find">
+    <TextField label={say('devices-find')} name="find" bind:value={find} hint={say('devices-find-hint')} />
+  </div>
+</header>
+{#if trouble}
+  <Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>
+{/if}
+{#if page && owner && page.may_be_one.length && !find && offset === 0}
+  <section class="apart">
+    <h2>{say('devices-not-told-apart')}</h2>
+    <p class="quiet">{say('devices-not-told-apart-words')}</p>
+    <ul>
+      {#each page.may_be_one as group (group.devices.map((d) => d.id).join())}
+        {@const [keep, other] = group.devices}
+        <li>
+          <span>
+            <strong>{keep?.model}</strong>, {keep?.customer}:
+            {#each group.devices as d, i (d.id)}{i ? ', ' : ''}<a href="/devices/{d.id}"
+                >{say('devices-visit-on', { day: day(d.last_on) })}</a
+              >{/each}
+          </span>
+          {#if keep && other}<Button onclick={() => void same(keep, other)}>{say('devices-same-device')}</Button>{/if}
+        </li>
+      {/each}
+    </ul>
+  </section>
+{/if}
+{#if page?.devices.length}
+  <DataTable weight="strong">
+    <thead>
+      <tr>
+        <th scope="col">{say('devices-device')}</th>
+        <th scope="col">{say('devices-customer')}</th>
+        <th scope="col">{say('devices-serial-tag')}</th>
+        <th scope="col" class="number">{say('devices-visits')}</th>
+        <th scope="col" class="number">{say('devices-last-visit')}</th>
+      </tr>
+    </thead>
+    <tbody>
+      {#each page.devices as d (d.id)}
+        <tr>
+          <th scope="row"><a href="/devices/{d.id}">{d.model}</a> <small>{KINDS[d.kind]}</small></th>
+          <td>{d.customer}</td>
+          <td>{[d.serial, d.tag].filter(Boolean).join(', ') || '–'}</td>
+          <td class="number">{d.visits}</td>
+          <td class="number">{day(d.last_on)}</td>
+        </tr>
+      {/each}
+    </tbody>
+  </DataTable>
+  {#if page.total > STEP}
+    <div class="pages">
+      <Button disabled={offset === 0} onclick={() => (offset = Math.max(0, offset - STEP))}
+        >{say('devices-earlier')}</Button
+      >
+      <span class="quiet"
+        >{say('devices-range', {
+          from: offset + 1,
+          to: Math.min(page.total, offset + STEP),
+          total: page.total,
+        })}</span
+      >
+      <Button disabled={offset + STEP >= page.total} onclick={() => (offset += STEP)}>{say('devices-later')}</Button>
+    </div>
+  {/if}
+{:else if page}
+  <p class="quiet">{find ? say('devices-none-found', { find }) : say('devices-none-yet')}</p>
+{/if}
+
+<style>
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: end;
+    justify-content: space-between;
+    gap: var(--gap-4);
+    margin-bottom: var(--gap-5);
+  }
+  .find {
+    width: min(22rem, 100%);
+  }
+  .apart {
+    margin-bottom: var(--gap-6);
+    padding: var(--gap-4);
+    border: var(--line) dashed var(--edge);
+    border-radius: var(--round);
+  }
+  .apart h2 {
+    margin: 0 0 var(--gap-1);
+    font-size: var(--size-2);
+  }
+  .apart li {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    gap: var(--gap-3);
+    padding: var(--gap-2) 0;
+    border-top: 1px solid var(--rule);
+  }
+  th a {
+    display: inline-flex;
+    align-items: center;
+    min-height: var(--target);
+  }
+  small {
+    color: var(--soft);
+    font-weight: 400;
+  }
+  .pages {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    margin-top: var(--gap-4);
+  }
+</style>

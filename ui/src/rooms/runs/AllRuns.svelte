@@ -1,0 +1,156 @@
+<script lang="ts">
+  import { say } from './words';
+  // All runs of a job: a row a log, with state and conditions; two picked are compared, all are ranked.
+  import { client, Problem, take, type Schemas, type Verdict } from '../../lib/api';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import { toast } from '../../lib/toasts.svelte';
+  import EffectTable from '../verdict/EffectTable.svelte';
+  import Headline from '../verdict/Headline.svelte';
+  import JobHead from '../job/JobHead.svelte';
+  import AddRuns from './AddRuns.svelte';
+  import NextState from './NextState.svelte';
+  import RankPanel from './RankPanel.svelte';
+  import RunTable from './RunTable.svelte';
+  import { nameOf } from './names';
+
+  interface Props {
+    id: string;
+  }
+  let { id }: Props = $props();
+  let job = $state.raw<Schemas['JobOut'] | null>(null);
+  let found = $state.raw<Schemas['AllRunsOut'] | null>(null);
+  let trouble = $state.raw<Problem | null>(null);
+  let picked = $state<string[]>([]);
+  let compared = $state.raw<Verdict | null>(null);
+  const params = $derived({ path: { job_id: id } });
+  const closed = $derived(!!job?.handed_over_at);
+  const names = $derived(new Map(found?.runs.map((r) => [r.key, nameOf(r)])));
+
+  async function attempt(call: () => Promise<void>) {
+    try {
+      await call();
+      trouble = null;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
+    }
+  }
+  const load = () =>
+    attempt(async () => {
+      [job, found] = await Promise.all([
+        take(client.GET('/api/jobs/{job_id}', { params })),
+        take(client.GET('/api/jobs/{job_id}/all-runs', { params })),
+      ]);
+    });
+  $effect(() => void load());
+
+  function pick(key: string) {
+    picked = picked.includes(key) ? picked.filter((k) => k !== key) : [...picked, key].slice(-2);
+    compared = null;
+  }
+  const compare = () =>
+    attempt(async () => {
+      const [first = '', second = ''] = picked;
+      compared = await take(
+        client.GET('/api/jobs/{job_id}/compare', { params: { ...params, query: { first, second } } }),
+      );
+    });
+  const remove = (run: Schemas['RunRowOut']) =>
+    attempt(async () => {
+      const path = { job_id: id, run_id: run.id };
+      found = await take(client.DELETE('/api/jobs/{job_id}/all-runs/{run_id}', { params: { path } }));
+      picked = picked.filter((k) => k !== run.key);
+      compared = null;
+      toast(say('run-list-taken-off', { name: nameOf(run) }), {
+        undo: () =>
+          attempt(async () => {
+            found = await take(client.POST('/api/jobs/{job_id}/all-runs/{run_id}/restore', { params: { path } }));
+          }),
+      });
+    });
+</script>
+
+{#if job}<JobHead {job} />{/if}
+<header>
+  <div>
+    <h2>{say('run-list-all-runs')}</h2>
+    <p class="quiet">{say('run-list-a-row-a-log')}</p>
+  </div>
+  <Button href="/jobs/{id}">{say('run-list-back-to-job')}</Button>
+</header>
+{#if trouble}
+  <Notice tone="care" title={trouble.body.detail}
+    >{trouble.body.remedy}
+    {#snippet actions()}<Button onclick={() => void load()}>{say('run-list-try-again')}</Button>{/snippet}</Notice
+  >
+{/if}
+{#if found}
+  <RunTable jobId={id} {found} {picked} {closed} onpick={pick} onremove={(run) => void remove(run)} />
+  <div class="compare">
+    <Button kind="main" disabled={picked.length < 2} onclick={() => void compare()}>{say('run-list-compare')}</Button>
+    <span class="quiet">
+      {picked.length < 2
+        ? say('run-list-compare-pick')
+        : say('run-list-compared', { first: names.get(picked[0] ?? ''), second: names.get(picked[1] ?? '') })}
+    </span>
+  </div>
+  {#if compared}
+    <section class="compared">
+      <Headline verdict={compared} />
+      <ul>
+        {#each compared.reasons as reason (reason)}<li>{reason}</li>{/each}
+      </ul>
+      <EffectTable effects={compared.effects} />
+    </section>
+  {/if}
+  <RankPanel jobId={id} {found} />
+  {#if !closed}
+    <div class="two">
+      <AddRuns jobId={id} {found} onadded={() => void load()} />
+      <NextState jobId={id} {found} onstate={(next) => (found = next)} />
+    </div>
+  {/if}
+{:else if !trouble}
+  <p class="quiet" role="status">{say('run-list-opening')}</p>
+{/if}
+
+<style>
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: end;
+    justify-content: space-between;
+    gap: var(--gap-3);
+    margin: var(--gap-4) 0 var(--gap-3);
+  }
+  h2 {
+    margin: 0;
+    font-size: var(--size-4);
+  }
+  .compare {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: var(--gap-3);
+    margin: var(--gap-4) 0 var(--gap-5);
+  }
+  .compared {
+    margin-bottom: var(--gap-6);
+    padding: var(--gap-4);
+    border: var(--line) solid var(--edge);
+    border-radius: var(--round);
+    background: var(--sheet);
+  }
+  .two {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: var(--gap-6);
+    margin-top: var(--gap-6);
+  }
+  @media (max-width: 760px) {
+    .two {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,202 @@
+<script lang="ts">
+  import { say } from './words';
+  // The runs in order by one factor: places, ties, and bars with their U on one scale.
+  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { fixed } from '../../lib/format';
+  import DataTable from '../../lib/parts/DataTable.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import Pick from '../../lib/parts/Pick.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
+  import { FACTORS, FIGURES, ROLES } from '../../lib/words';
+  import { digitsOf, mostFirst, unitOf } from './figures';
+
+  interface Props {
+    jobId: string;
+    found: Schemas['AllRunsOut'];
+  }
+  let { jobId, found }: Props = $props();
+  let by = $state('');
+  let value = $state('');
+  // Levels of other factors that are looked at; all of them where a person says so.
+  let only = $state<Record<string, string>>({});
+  const ALL = 'all';
+  let ranking = $state.raw<Schemas['RankingOut'] | null>(null);
+  let trouble = $state.raw<Problem | null>(null);
+
+  const factor = $derived(found.factors.includes(by) ? by : (found.factors[0] ?? ''));
+  const figure = $derived(
+    found.figures.includes(value)
+      ? value
+      : (['resistance_K_per_W', 'rise_K'].find((f) => found.figures.includes(f)) ?? found.figures[0] ?? ''),
+  );
+  // What would be mixed is held: the fan setting and the place that most runs have.
+  const held = $derived(
+    (
+      [
+        ['fan', (r: Schemas['RunRowOut']) => r.fan_setting],
+        ['placement', (r: Schemas['RunRowOut']) => r.placement],
+      ] as const
+    )
+      .filter(([name]) => name !== factor)
+      .map(([name, of]) => ({ name, levels: mostFirst(found.runs.filter((r) => r.logs.length).map(of)) }))
+      .filter((f) => f.levels.length > 1)
+      .map((f) => ({ ...f, chosen: only[f.name] ?? f.levels[0] ?? ALL })),
+  );
+  const unit = $derived(unitOf(figure));
+  const written = (v: number) => fixed(v, digitsOf(figure));
+  const label = (name: string) => FIGURES[name] ?? ROLES[name] ?? name;
+  const reach = $derived(Math.max(...(ranking?.groups ?? []).map((g) => g.mean + (g.u95 ?? 0)), 1e-9));
+  const best = $derived(ranking?.groups.filter((g) => g.place === 1).map((g) => groupWords(g.group)) ?? []);
+
+  function groupWords(group: string): string {
+    if (factor === 'state') return say('run-list-state') + ' ' + group;
+    if (factor === 'attempt') return say('run-list-attempt', { attempt: group });
+    return group;
+  }
+
+  // The ranking follows what is chosen and the runs themselves.
+  $effect(() => {
+    const [asked, of] = [factor, figure];
+    if (!asked || !of || !found.runs.length) return;
+    const within = Object.fromEntries(held.filter((f) => f.chosen !== ALL).map((f) => [f.name, f.chosen]));
+    const params = { path: { job_id: jobId }, query: { by: asked as 'material', value: of, ...within } };
+    void take(client.GET('/api/jobs/{job_id}/rank', { params }))
+      .then((next) => {
+        if (asked === factor && of === figure) [ranking, trouble] = [next, null];
+      })
+      .catch((error: unknown) => {
+        if (!(error instanceof Problem)) throw error;
+        [ranking, trouble] = [null, error];
+      });
+  });
+</script>
+
+<section>
+  <Titled why="runs"><h2>{say('run-list-rank')}</h2></Titled>
+  {#if !found.factors.length || !found.figures.length}
+    <p class="quiet">{say('run-list-nothing-differs')}</p>
+  {:else}
+    <div class="chosen">
+      <Pick
+        label={say('run-list-by')}
+        name="by"
+        bind:value={() => factor, (next) => (by = next)}
+        options={found.factors.map((f) => ({ value: f, label: FACTORS[f] ?? f }))}
+      />
+      <Pick
+        label={say('run-list-of')}
+        name="value"
+        bind:value={() => figure, (next) => (value = next)}
+        options={found.figures.map((f) => ({ value: f, label: label(f) }))}
+      />
+      {#each held as f (f.name)}
+        <Pick
+          label={say('run-list-only', { factor: (FACTORS[f.name] ?? '').toLowerCase() })}
+          name={f.name}
+          bind:value={() => f.chosen, (next) => (only = { ...only, [f.name]: next })}
+          options={[
+            ...f.levels.map((level) => ({ value: level, label: level })),
+            { value: ALL, label: say('run-list-all-mixed') },
+          ]}
+        />
+      {/each}
+    </div>
+    {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+    {#if ranking}
+      {#if best.length && best.length < ranking.groups.length}
+        <p class="best">{say('run-list-best', { names: best.join(', ') })}</p>
+      {/if}
+      <DataTable>
+        <thead>
+          <tr>
+            <th scope="col">{say('run-list-place')}</th>
+            <th scope="col">{FACTORS[factor]}</th>
+            <th scope="col" class="number">{say('run-list-mean')}</th>
+            <td></td>
+            <th scope="col" class="number">{say('run-list-runs')}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {#each ranking.groups as g (g.group)}
+            <tr>
+              <td class="place">{g.place ?? say('run-list-no-place')}</td>
+              <th scope="row"
+                >{groupWords(g.group)}
+                {#if g.ties_with.length}<small
+                    >{say('run-list-tie', { names: g.ties_with.map(groupWords).join(', ') })}</small
+                  >{/if}</th
+              >
+              <td class="number">{written(g.mean)}{g.u95 === null ? '' : ` ± ${written(g.u95)}`} {unit}</td>
+              <td class="drawn">
+                <svg viewBox="0 0 200 26" preserveAspectRatio="none" aria-hidden="true">
+                  <rect x="0" y="6" width={Math.max(0, (g.mean / reach) * 196)} height="14" />
+                  {#if g.u95 !== null}
+                    <path
+                      d="M{((g.mean - g.u95) / reach) * 196} 13H{((g.mean + g.u95) / reach) * 196}M{((g.mean - g.u95) /
+                        reach) *
+                        196} 8v10M{((g.mean + g.u95) / reach) * 196} 8v10"
+                    />
+                  {/if}
+                </svg>
+              </td>
+              <td class="number">{g.n}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </DataTable>
+      {#if ranking.reason}<p class="quiet">{ranking.reason}</p>{/if}
+      {#if ranking.unlike.length}
+        <Notice tone="care"
+          >{say('run-list-unlike', { names: ranking.unlike.map((f) => FACTORS[f]).join(', ') })}</Notice
+        >
+      {/if}
+      {#if ranking.without}<p class="quiet">{say('run-list-without', { n: ranking.without })}</p>{/if}
+    {/if}
+  {/if}
+</section>
+
+<style>
+  h2 {
+    margin: 0 0 var(--gap-2);
+    font-size: var(--size-3);
+  }
+  .chosen {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
+    gap: var(--gap-4);
+    margin-bottom: var(--gap-3);
+  }
+  .best {
+    margin: 0 0 var(--gap-2);
+    font-family: var(--font-head);
+    font-size: var(--size-3);
+  }
+  .place {
+    width: 4rem;
+    font-size: var(--size-3);
+    font-variant-numeric: tabular-nums;
+  }
+  small {
+    display: block;
+    color: var(--soft);
+    font-weight: 400;
+  }
+  .drawn {
+    width: 34%;
+  }
+  svg {
+    display: block;
+    width: 100%;
+    height: 26px;
+  }
+  rect {
+    fill: var(--after-tint);
+    stroke: var(--after);
+  }
+  path {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 2;
+    vector-effect: non-scaling-stroke;
+  }
+</style>

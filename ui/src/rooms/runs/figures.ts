@@ -1,0 +1,38 @@
+// Units and digits of the figures of a run.
+const UNITS: Record<string, [string, number]> = {
+  rise_K: ['K', 1],
+  resistance_K_per_W: ['K/W', 3],
+  power_W: ['W', 1],
+  held_share: ['', 2],
+  sag_W: ['W', 1],
+  sag_MHz: ['MHz', 0],
+  noise_db: ['dB', 1],
+  result_score: ['', 0],
+  result_duration_s: ['s', 0],
+  result_frame_rate: ['/s', 1],
+};
+const BY_ROLE: [string, string, number][] = [
+  ['_temperature', '°C', 1],
+  ['_hotspot', '°C', 1],
+  ['_power', 'W', 1],
+  ['_clock', 'MHz', 0],
+  ['_utilisation', '%', 0],
+  ['_speed', 'rpm', 0],
+];
+
+const found = (name: string): [string, number] => {
+  const known = UNITS[name];
+  if (known) return known;
+  const role = BY_ROLE.find(([end]) => name.endsWith(end));
+  return role ? [role[1], role[2]] : ['', 2];
+};
+
+export const unitOf = (name: string): string => found(name)[0];
+export const digitsOf = (name: string): number => found(name)[1];
+
+/** Levels of a factor, the one that most runs have first; nothing that was not noted. */
+export function mostFirst(levels: string[]): string[] {
+  const count = new Map<string, number>();
+  for (const level of levels) if (level) count.set(level, (count.get(level) ?? 0) + 1);
+  return [...count.keys()].sort((a, b) => (count.get(b) ?? 0) - (count.get(a) ?? 0));
+}
