@@ -74,6 +74,9 @@ def test_a_serial_number_that_is_known_is_asked_about(ada):
 def test_a_device_that_lost_much_since_its_service_is_not_fine(ada):
     first = visit(ada, days_ago=400, seed=1)
     visit(ada, device=first["device_id"], after=None, seed=5)
+    second = ada.call("GET", f"/api/devices/{first['device_id']}")["visits"][1]["job_id"]
+    # The reading itself says so, too, whatever others of its kind do.
+    assert "from 40 % on a device is not fine" in ada.call("GET", f"/api/jobs/{second}/runs/before")["findings"][0]
     found = ada.call("GET", f"/api/devices/{first['device_id']}")
     assert [v["after"] is None for v in found["visits"]] == [False, True]
     assert found["advice"] == "redo"

@@ -9,6 +9,7 @@ from datetime import date
 
 from sqlalchemy import Select, or_, select
 
+from vividowl.core.job.device import RunSide
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import Words, say
 from vividowl.core.runs.since_service import SinceService, since_service
@@ -169,3 +170,32 @@ def _limit(device: Device, visits: Sequence[Visit], rooms: Mapping[uuid.UUID, fl
     if device.limit_c is None or last is None or not last.power_w:
         return None
     return (device.limit_c - rooms[last.job.id]) / last.power_w
+
+
+def since_last_service(scope: Scope, job: Job, trace: TraceFile) -> SinceService | None:
+    """A log of a visit against what the last service of the same device left; None where either is not known."""
+    now = _figure(trace)
+    query = (
+        select(TraceFile, Job)
+        .join(Run, Run.id == TraceFile.run_id)
+        .join(Job, Job.id == Run.job_id)
+        .where(
+            TraceFile.shop_id == scope.shop_id,
+            Job.device_id == job.device_id,
+            Job.id != job.id,
+            Job.created_at < job.created_at,
+            Run.side == RunSide.AFTER,
+            TraceFile.removed_at.is_(None),
+            ~TraceFile.is_repeat,
+        )
+        .order_by(Job.created_at.desc())
+        .limit(1)
+    )
+    found = scope.session.execute(query).unique().first()
+    then = _figure(found[0]) if found is not None else None
+    if now is None or then is None or found is None:
+        return None
+    months = (job.day - found[1].day).days / DAYS_A_MONTH
+    if months <= 0:
+        return None
+    return since_service([0.0, months], [then.resistance, now.resistance], [then.u, now.u])

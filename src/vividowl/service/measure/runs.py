@@ -8,15 +8,18 @@ from dataclasses import dataclass
 from typing import Any
 
 from vividowl.core.heat.air import air_flow
+from vividowl.core.job.device import RunSide
 from vividowl.core.quantities.errors import CoreError, require_range
 from vividowl.core.quantities.units import require_room_c
 from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.findings import findings
 from vividowl.core.reading.reading import Reading
 from vividowl.core.response.ladder import Ladder, culprit
+from vividowl.core.runs.since_service import Advice
 from vividowl.core.sound.levels import NoiseFigure, background_correction, require_level_db
 from vividowl.core.trace.roles import Role
 from vividowl.service.clock import server_now
+from vividowl.service.devices.history import since_last_service
 from vividowl.service.errors import Refused
 from vividowl.service.measure.comparing import judged_by, kept, ladder_of, note_verdict
 from vividowl.service.measure.readings import glance_of, noise_of, reading_of
@@ -144,6 +147,10 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
             tolerances=tolerances,
             reference_room_c=reference_room_c,
         )
+        # A device that lost much since its own last service is not fine, whatever others of its kind do.
+        since = since_last_service(scope, job, trace) if side == RunSide.BEFORE else None
+        if since is not None and since.advice is not Advice.LEAVE:
+            told = (since.reasons[0], *told)
         try:
             ladder = ladder_of(run, reading, spots)
         except CoreError as error:

@@ -1,0 +1,83 @@
+"""A device with its visits, and many runs of one job, as a technician goes through them."""
+
+import re
+
+from playwright.sync_api import expect
+from tests.logs import COOL, log_bytes
+
+
+def test_a_device_that_lost_its_edge_is_found_judged_and_taken_in_again(page):
+    page.goto("/devices")
+    page.get_by_label("Find a device").fill("OV17-22914")
+    page.get_by_role("link", name="Marrow 17").click()
+    expect(page.get_by_role("heading", name="What to do: Do it again")).to_be_visible()
+    expect(page.get_by_text(re.compile(r"It has lost 4\d % since the last service"))).to_be_visible()
+    expect(page.get_by_text(re.compile(r"heat holds it back again in \d+ months"))).to_be_visible()
+    expect(page.get_by_role("img", name=re.compile("Resistance over 13 months: before on"))).to_be_visible()
+    expect(page.get_by_role("row").filter(has_text="Processor die: Quicksheen")).to_contain_text("Improved")
+    page.get_by_role("button", name="Take it in again").click()
+    expect(page.get_by_text(re.compile("A further visit of"))).to_be_visible()
+    expect(page.get_by_label("Serial number")).to_have_value("OV17-22914")
+    expect(page.get_by_label("Customer", exact=True)).to_have_value("Noor Valkenberg")
+    # Another one of the same make, and back: nothing is guessed.
+    page.get_by_role("button", name="Another device").click()
+    expect(page.get_by_text("Has been here. Is it this one?")).to_be_visible()
+
+
+def test_two_that_may_be_one_are_put_together_and_taken_apart_again(page):
+    for _ in range(2):
+        page.goto("/jobs/new")
+        page.get_by_label("Customer", exact=True).fill("Ottilie Brackwater")
+        page.get_by_label("Model", exact=True).fill("Heron 14")
+        page.get_by_role("button", name="Take it in").click()
+        page.wait_for_url(re.compile("/jobs/.*/before"))
+    page.goto("/devices")
+    group = page.get_by_role("listitem").filter(has_text="Ottilie Brackwater")
+    group.get_by_role("button", name="It is the same device").click()
+    expect(page.get_by_text("Put together: Heron 14 now has 2 visits")).to_be_visible()
+    expect(group).to_have_count(0)
+    page.get_by_role("row").filter(has_text="Ottilie Brackwater").get_by_role("link").click()
+    expect(page.get_by_role("row").filter(has_text="job 24")).to_have_count(2)
+    page.get_by_role("button", name="Take it back").click()
+    expect(page.get_by_text("Taken back")).to_be_visible()
+
+
+def test_runs_are_picked_compared_ranked_and_added_by_the_folder(page, job_address, tmp_path):
+    page.goto(job_address(2433, "after"))
+    page.get_by_role("link", name="All runs").click()
+    expect(page.get_by_role("heading", name="All runs")).to_be_visible()
+    for run in ("After", "Alloy, automatic"):
+        page.get_by_label(f"Pick {run}", exact=True).check(force=True)
+    page.get_by_role("button", name="Compare the two").click()
+    expect(page.get_by_role("heading", name=re.compile(r"Improved: \d K less"))).to_be_visible()
+    # Four materials at one fan setting: the alloy stands alone, paste and sheet are not told apart.
+    expect(page.get_by_text("Best: Quicksheen")).to_be_visible()
+    expect(page.get_by_role("row", name=re.compile("^1 Quicksheen"))).to_be_visible()
+    expect(page.get_by_role("row", name=re.compile("Thaw 40 not told from Grey Heron 11"))).to_be_visible()
+    page.get_by_label("Only fan setting").select_option("all")
+    expect(page.get_by_text("They also differ in Fan setting, so that the order may be theirs.")).to_be_visible()
+    page.get_by_label("Only fan setting").select_option("automatic")
+
+    page.get_by_label("What changed").select_option("firmware")
+    page.get_by_label("Firmware").fill("1.12")
+    page.get_by_role("button", name="Begin this state").click()
+    expect(page.get_by_text("State 6 has begun")).to_be_visible()
+    names = ("new_firmware_auto.csv", "new_firmware_fan-full.csv")
+    for seed, name in enumerate(names):
+        (tmp_path / name).write_bytes(log_bytes(COOL, seed=900 + seed, load_s=480))
+    (tmp_path / "notes.csv").write_text("no log at all\n", encoding="utf-8")
+    chosen = page.get_by_label(re.compile("Choose logs"))
+    chosen.set_input_files([tmp_path / n for n in (*names, "notes.csv")])
+    expect(page.get_by_text("2 runs were added")).to_be_visible()
+    expect(page.get_by_text(re.compile("notes.csv: "))).to_be_visible()
+    expect(page.get_by_text("new firmware fan full: full")).to_be_visible()
+    added = page.get_by_role("row").filter(has_text="new firmware fan full")
+    expect(added).to_contain_text("6. after a firmware change, 1.12")
+    added.get_by_role("button", name="Take off").click()
+    expect(added).to_have_count(0)
+    page.get_by_role("button", name="Undo").click()
+    expect(added).to_have_count(1)
+    # A further run is measured like Before and After.
+    added.get_by_role("link").click()
+    expect(page.get_by_role("heading", name="Run “new firmware fan full”")).to_be_visible()
+    expect(page.get_by_label("Fan setting")).to_have_value("full")
