@@ -81,3 +81,32 @@ def test_runs_are_picked_compared_ranked_and_added_by_the_folder(page, job_addre
     added.get_by_role("link").click()
     expect(page.get_by_role("heading", name="Run “new firmware fan full”")).to_be_visible()
     expect(page.get_by_label("Fan setting")).to_have_value("full")
+
+
+def test_what_came_from_what_names_the_run_that_is_missing(page, job_address):
+    page.goto(job_address(2434, "before"))
+    page.get_by_role("link", name="All runs").click()
+    fall = page.get_by_role("img", name=re.compile("^before 1.11. K.W, Material −0.2.*unexplained.*after 0.88"))
+    expect(fall).to_be_visible()
+    expect(
+        page.get_by_role("row", name=re.compile("Material as it came in → Grey Heron 11 −0.2. ± .* shown"))
+    ).to_be_visible()
+    missing = page.get_by_role("listitem").filter(has_text="Grey Heron 11 · 1.08 · undervolt −80 mV")
+    expect(missing).to_be_visible()
+    page.get_by_role("button", name="Material", exact=True).click()
+    expect(page.get_by_text(re.compile("Grey Heron 11 · 1.08 · none: New paste, old firmware"))).to_be_visible()
+    # Two changes alone are told apart as well; one is no design.
+    page.get_by_label("Firmware", exact=True).first.uncheck(force=True)
+    expect(page.get_by_role("row", name=re.compile("^Material × tuning"))).to_be_visible()
+
+
+def test_a_burn_in_says_where_it_ends_and_a_place_tells_on_a_fanless_device(page, job_address):
+    page.goto(job_address(2435, "after"))
+    page.get_by_role("link", name="All runs").click()
+    expect(page.get_by_text(re.compile(r"It has run in.\s+It ends at 0.7\d\d ± 0.0\d\d K/W"))).to_be_visible()
+    expect(page.get_by_role("img", name=re.compile("Resistance over heat cycles: 0: 0.89.*12: 0.77"))).to_be_visible()
+    page.goto(job_address(2436, "before"))
+    page.get_by_role("link", name="All runs").click()
+    expect(page.get_by_role("columnheader", name=re.compile("Sag"))).to_be_visible()
+    page.get_by_label("By", exact=True).select_option("placement")
+    expect(page.get_by_role("row", name=re.compile("dock, lid closed")).last).to_contain_text("4")

@@ -20,6 +20,7 @@ from vividowl.host.cluster import Cluster
 from vividowl.host.launch import LaunchError, choose_port, fill, main, secret_key
 from vividowl.host.paths import Places
 from vividowl.host.postgres import ClusterError, free_port
+from vividowl.service.devices.known import DEVICE_FIELDS
 from vividowl.service.errors import Refused
 from vividowl.service.jobs import intake
 from vividowl.service.measure import logs
@@ -123,7 +124,7 @@ def served(workshop):
         workshop, shop_name="Kept", name="Ada", login="ada", password="four words to remember"
     ).actor
     fields = {
-        **dict.fromkeys(intake.INTAKE_FIELDS),
+        **dict.fromkeys((*intake.INTAKE_FIELDS, *DEVICE_FIELDS)),
         "customer_name": "Wen",
         "customer_contact": "",
         "kind": "laptop",

@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+import math
 from dataclasses import replace
 from typing import Any
 
+from vividowl.core.job.device import StateCause
 from vividowl.core.materials.kinds import Kind
 from vividowl.core.simulate.device import Device
-from vividowl.demo.devices import CHALK, CURED
+from vividowl.demo.devices import CHALK, CURED, SLIM
 from vividowl.demo.logs import Style
 from vividowl.demo.story import KIND_LAPTOP, LAPTOP_RECIPE, FurtherRun, Story, Trial, paste
 
@@ -37,9 +39,59 @@ def _material(name: str, kind: Kind, product: str, interface: float) -> tuple[Fu
     device = replace(CURED, interface=interface)
     lies = {"target": "cpu_die", "kind": kind, "product": product, "lot": ""}
     return (
-        FurtherRun(f"{name}, automatic", Trial(device, 23.6, load_s=SHORT_S, repeats=1), lies),
-        FurtherRun(f"{name}, fan full", Trial(_at_full(device), 23.9, load_s=SHORT_S), {}, {"fan_setting": "full"}),
+        FurtherRun(
+            f"{name}, automatic",
+            Trial(device, 23.6, load_s=SHORT_S, repeats=1),
+            StateCause.FITTED,
+            {"fitted": [lies], "clean": "yes"},
+        ),
+        FurtherRun(f"{name}, fan full", Trial(_at_full(device), 23.9, load_s=SHORT_S), recipe={"fan_setting": "full"}),
     )
+
+
+UNDERVOLT = "undervolt −80 mV"
+# What three changes do to one device: a new fan table, less voltage, another interface.
+_MILD = replace(CHALK, interface=0.42, sink=0.52, boost_power=52, sustained_power=45)
+
+
+def _changed(fresh: bool, firmware: bool, undervolt: bool) -> Device:
+    device = replace(_MILD, interface=0.15) if fresh else _MILD
+    if firmware:
+        device = replace(device, fan_low_c=device.fan_low_c - 6.0, fan_high_c=device.fan_high_c - 6.0)
+    return replace(device, boost_power=48.0, sustained_power=40.5) if undervolt else device
+
+
+def _design() -> tuple[FurtherRun, ...]:
+    """Combinations of the three beside Before and After; that of old firmware, undervolt and new paste is missing."""
+    rows: tuple[tuple[str, bool, bool, bool, StateCause | None, dict[str, Any]], ...] = (
+        ("Undervolt", False, False, True, None, {}),
+        ("New firmware", False, True, False, StateCause.FIRMWARE, {"firmware": "1.12"}),
+        ("New firmware, undervolt", False, True, True, None, {}),
+        ("New paste, old firmware", True, False, False, StateCause.FIRMWARE, {"firmware": "1.08", "fitted": [_LIES]}),
+        ("New paste, new firmware", True, True, False, StateCause.FIRMWARE, {"firmware": "1.12"}),
+        ("New paste, new firmware, undervolt", True, True, True, None, {}),
+    )
+    return tuple(
+        FurtherRun(
+            name,
+            Trial(_changed(fresh, firmware, undervolt), 23.0 + 0.2 * turn, load_s=SHORT_S),
+            cause,
+            dict(changed),
+            {"firmware": "1.12" if firmware else "1.08", "tuning": UNDERVOLT if undervolt else "none"},
+        )
+        for turn, (name, fresh, firmware, undervolt, cause, changed) in enumerate(rows)
+    )
+
+
+_LIES = {"target": "cpu_die", "kind": Kind.PASTE_STIFF, "product": "Grey Heron 11", "lot": "GH-2607"}
+
+
+_SHEET = {**paste(), "kind": Kind.SHEET, "product": "Slow Tide 45", "lot": "", "amount": None, "amount_unit": ""}
+
+
+def _sheet(cycles: float) -> Device:
+    """A fresh sheet that runs in over its heat cycles."""
+    return replace(CURED, interface=0.12 + 0.16 * math.exp(-cycles / 4.0))
 
 
 MANY_RUNS: tuple[Story, ...] = (
@@ -79,6 +131,84 @@ MANY_RUNS: tuple[Story, ...] = (
             *_material("Soft paste", Kind.PASTE_SOFT, "Linden Soft", 0.21),
             *_material("Sheet", Kind.SHEET, "Thaw 40", 0.125),
             *_material("Alloy", Kind.ALLOY, "Quicksheen", 0.05),
+        ),
+    ),
+    Story(
+        1,
+        {
+            **KIND_LAPTOP,
+            "customer_name": "Casimir Ljungholt",
+            "customer_contact": "casimir@post.example",
+            "maker": "Ondervale",
+            "model": "Marrow 15",
+            "serial": "OV15-08876",
+            "symptom": "Firmware, undervolt, new paste: what brought what?",
+            "age_months": 26,
+            "surroundings": "normal",
+            "limit_c": 95.0,
+        },
+        {**LAPTOP_RECIPE, "duration_min": 8.0},
+        Trial(_changed(False, False, False), 22.9, load_s=SHORT_S, recipe={"firmware": "1.08", "tuning": "none"}),
+        runs=_design(),
+    ),
+    Story(
+        14,
+        {
+            **KIND_LAPTOP,
+            "customer_name": "Lucasta Hernfeld",
+            "customer_contact": "555 0143",
+            "maker": "Tessalay",
+            "model": "Quill 16",
+            "serial": "TQ16-3310",
+            "symptom": "Hot on calls",
+            "age_months": 31,
+            "surroundings": "normal",
+            "limit_c": 95.0,
+        },
+        {**LAPTOP_RECIPE, "duration_min": 8.0},
+        Trial(replace(CHALK, interface=0.55, sink=0.46), 22.6, load_s=SHORT_S),
+        cleaned=("contact", "old_interface"),
+        items=(
+            {**paste(), "kind": Kind.SHEET, "product": "Slow Tide 45", "lot": "", "amount": None, "amount_unit": ""},
+        ),
+        fit_done=True,
+        after=Trial(_sheet(0.0), 22.9, load_s=SHORT_S),
+        runs=tuple(
+            FurtherRun(
+                "After one cycle" if cycles == 1 else f"After {cycles} cycles",
+                Trial(_sheet(cycles), 22.5 + 0.1 * cycles, load_s=SHORT_S),
+                StateCause.CYCLED,
+                {"heat_cycles": float(cycles)},
+            )
+            for cycles in (1, 2, 4, 8, 12)
+        ),
+    ),
+    Story(
+        0,
+        {
+            **KIND_LAPTOP,
+            "customer_name": "Perpetua Ashgrove",
+            "customer_contact": "perpetua@mail.example",
+            "maker": "Ondervale",
+            "model": "Slate Thin 13",
+            "serial": "OST13-5521",
+            "symptom": "Slow on the dock, fine on the desk",
+            "age_months": 15,
+            "surroundings": "normal",
+            "place": "dock",
+            "fan": "no",
+            "power_limit_cpu_w": 15.0,
+            "limit_c": 95.0,
+        },
+        {**LAPTOP_RECIPE, "fan_setting": "no fan", "placement": "desk", "duration_min": 12.0},
+        Trial(SLIM, 22.0, load_s=720.0),
+        runs=tuple(
+            FurtherRun(name, Trial(device, 22.2, load_s=720.0), recipe={"placement": place})
+            for name, place, device in (
+                ("On a stand", "stand", replace(SLIM, chassis=1.6)),
+                ("On the lap", "lap", replace(SLIM, chassis=2.3)),
+                ("On the dock, lid closed", "dock, lid closed", replace(SLIM, chassis=2.8)),
+            )
         ),
     ),
 )

@@ -8,7 +8,6 @@ from dataclasses import replace
 from datetime import UTC, datetime, timedelta
 from typing import Any
 
-from vividowl.core.job.device import StateCause
 from vividowl.demo.bench import keep_model, play_bench
 from vividowl.demo.measuring import measure_run
 from vividowl.demo.shelf import cut_for, stock_the_shelf
@@ -145,12 +144,13 @@ def _seen(workshop: Workshop, actor: Actor, story: Story) -> uuid.UUID | None:
 
 
 def _further(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story, when: datetime, seed: int) -> None:
-    """Runs beside Before and After, each in the state of its material."""
+    """Runs beside Before and After, some of which begin a state of the device."""
+    like = "after" if story.after is not None else "before"
     for turn, run in enumerate(story.runs):
-        if run.fitted:
-            all_runs.add_state(workshop, actor, job_id, StateCause.FITTED, {"fitted": [run.fitted], "clean": "yes"})
+        if run.cause is not None:
+            all_runs.add_state(workshop, actor, job_id, run.cause, run.changed)
         found = all_runs.add_run(
-            workshop, actor, job_id, name=run.name, state_id=None, conditions=run.recipe, like="after"
+            workshop, actor, job_id, name=run.name, state_id=None, conditions=run.recipe, like=like
         )
         recipe = replace(story, recipe={**story.recipe, **run.recipe})
         key = next(row.run.key for row in found.runs if row.run.name == run.name)

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 from typing import Any
 
+from vividowl.core.job.device import StateCause
 from vividowl.core.materials.kinds import Kind
 from vividowl.core.simulate.device import Device
 from vividowl.demo.bench import BenchTale
@@ -34,18 +35,19 @@ class Trial:
 
 @dataclass(frozen=True)
 class FurtherRun:
-    """A further run: its name, what lies on the die in a new state (nothing: the state before), its conditions."""
+    """A further run: its name, its conditions, and the state that begins with it; no cause: the state before."""
 
     name: str
     trial: Trial
-    fitted: dict[str, Any] = field(default_factory=dict)
+    cause: StateCause | None = None
+    changed: dict[str, Any] = field(default_factory=dict)
     recipe: dict[str, Any] = field(default_factory=dict)
 
 
 @dataclass(frozen=True)
 class Story:
     """A job of the demo. found, goal and choice make its plan; cut names a product and the pieces cut from it;
-    bench: how its step list was worked; runs: further ones, each in the state of its material."""
+    bench: how its step list was worked; runs: further ones, in states of their own."""
 
     days_ago: int
     intake: dict[str, Any]

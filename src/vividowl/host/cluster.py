@@ -200,7 +200,10 @@ class Cluster:
                 last = str(error)
                 time.sleep(0.2)
                 continue
-            self._port_file.write_text(f"{port}\n")
+            # In one piece: whoever reads it meanwhile gets the old one or the new one.
+            fresh = self._port_file.with_suffix(".new")
+            fresh.write_text(f"{port}\n")
+            fresh.replace(self._port_file)
             return
         hint = (last_line(self.log).rpartition("FATAL:")[2].strip() or last).rstrip(".")
         raise ClusterError(

@@ -331,6 +331,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/burn-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far the latest interface has run in. */
+        get: operations["burnInRuns"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/compare": {
         parameters: {
             query?: never;
@@ -409,6 +426,23 @@ export interface paths {
         };
         /** The cut sheet at 1:1. */
         get: operations["getCutFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/factors": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What each of several changes brought. */
+        get: operations["factorRuns"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1452,6 +1486,15 @@ export interface components {
             /** Level Db */
             level_db: number;
         };
+        /** BarOut */
+        BarOut: {
+            /** End */
+            end: number | null;
+            /** Start */
+            start: number;
+            /** Term */
+            term: string;
+        };
         /** BatchOut */
         BatchOut: {
             /** Clock Off S */
@@ -1973,6 +2016,27 @@ export interface components {
             /** Words */
             words: string;
         };
+        /** BurnInOut */
+        BurnInOut: {
+            /** Final */
+            final: number | null;
+            /** Final U95 */
+            final_u95: number | null;
+            /** More Needed */
+            more_needed: number | null;
+            /** One Run U95 */
+            one_run_u95: number | null;
+            /** Points */
+            points: components["schemas"]["PointOut"][];
+            /** Reason */
+            reason: string;
+            /** Rest */
+            rest: number | null;
+            /** Settled */
+            settled: boolean | null;
+            /** Tau */
+            tau: number | null;
+        };
         /**
          * By
          * @description What the runs are put together by.
@@ -2052,6 +2116,13 @@ export interface components {
          * @enum {string}
          */
         Cleaned: "fins" | "fan" | "contact" | "vents" | "old_interface" | "pads_checked";
+        /** CombinationOut */
+        CombinationOut: {
+            /** Levels */
+            levels: components["schemas"]["LevelOut"][];
+            /** Runs */
+            runs: string[];
+        };
         /** ConditionOut */
         ConditionOut: {
             /** After */
@@ -2363,6 +2434,25 @@ export interface components {
             /** Strokes */
             strokes: number;
         };
+        /** EffectOfOut */
+        EffectOfOut: {
+            /** Effect */
+            effect: number | null;
+            /** Factors */
+            factors: string[];
+            /** High */
+            high: string[];
+            /** Low */
+            low: string[];
+            /** Reason */
+            reason: string;
+            /** Shown */
+            shown: boolean;
+            /** Term */
+            term: string;
+            /** U95 */
+            u95: number | null;
+        };
         /** EffectOut */
         EffectOut: {
             /** After */
@@ -2426,6 +2516,33 @@ export interface components {
              * Format: date-time
              */
             sent_at: string;
+        };
+        /** FactorsOut */
+        FactorsOut: {
+            /** Effects */
+            effects: components["schemas"]["EffectOfOut"][];
+            /** In Hand */
+            in_hand: components["schemas"]["CombinationOut"][];
+            /** Method */
+            method: string;
+            /** Missing */
+            missing: components["schemas"]["CombinationOut"][];
+            /** Missing That Tell All */
+            missing_that_tell_all: number;
+            /** One Run Sd */
+            one_run_sd: number | null;
+            /** Plans */
+            plans: components["schemas"]["RunPlanOut"][];
+            /** Reason */
+            reason: string;
+            /** Rest */
+            rest: number | null;
+            /** Rest U95 */
+            rest_u95: number | null;
+            /** Waterfall */
+            waterfall: components["schemas"]["BarOut"][];
+            /** Without */
+            without: number;
         };
         /**
          * FieldError
@@ -3269,6 +3386,13 @@ export interface components {
             proposed: number | null;
             /** Words */
             words: string;
+        };
+        /** LevelOut */
+        LevelOut: {
+            /** Factor */
+            factor: string;
+            /** Level */
+            level: string;
         };
         /** LogRowOut */
         LogRowOut: {
@@ -4118,6 +4242,17 @@ export interface components {
             /** Version */
             version: number;
         };
+        /** PointOut */
+        PointOut: {
+            /** Run */
+            run: string;
+            /** U95 */
+            u95: number | null;
+            /** Value */
+            value: number;
+            /** X */
+            x: number;
+        };
         /**
          * PowerOn
          * @description A first power-on: results by check, and whether all is fine.
@@ -4629,6 +4764,19 @@ export interface components {
             /** Version */
             version: number;
         };
+        /** RunPlanOut */
+        RunPlanOut: {
+            /** Mixed */
+            mixed: string[];
+            /** Plan */
+            plan: string;
+            /** Runs */
+            runs: number;
+            /** Tells Pairs */
+            tells_pairs: boolean;
+            /** To Do */
+            to_do: components["schemas"]["CombinationOut"][];
+        };
         /** RunRowOut */
         RunRowOut: {
             /** Duration Min */
@@ -4941,6 +5089,12 @@ export interface components {
             /** Password */
             password: string;
         };
+        /**
+         * Since
+         * @description What a burn-in is counted in.
+         * @enum {string}
+         */
+        Since: "heat_cycles" | "hours";
         /**
          * SkinOut
          * @description low_c and high_c: ends of the 95 % interval; battery_c: over the battery's nearest edge, at its upper end.
@@ -8216,6 +8370,102 @@ export interface operations {
             };
         };
     };
+    burnInRuns: {
+        parameters: {
+            query?: {
+                since?: components["schemas"]["Since"];
+            };
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BurnInOut"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     compareRuns: {
         parameters: {
             query: {
@@ -8828,6 +9078,103 @@ export interface operations {
                     "application/pdf": unknown;
                     "image/svg+xml": unknown;
                     "image/vnd.dxf": unknown;
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    factorRuns: {
+        parameters: {
+            query: {
+                by: components["schemas"]["By"][];
+                value: string;
+            };
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FactorsOut"];
                 };
             };
             /** @description Nobody is signed in */

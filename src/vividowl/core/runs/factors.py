@@ -57,7 +57,8 @@ class Bar:
 class Factors:
     """effects; missing: combinations that were not run, and how many of the first ones tell all; rest: of the change
     from before to after what no factor explains [y] with rest_u95, None where before or after is missing; waterfall:
-    bars from before to after, the rest last, none without a value before; method; freedom: degrees of freedom [1]."""
+    bars from before to after, the rest last, none without a value before; method; freedom: degrees of freedom [1];
+    one_run_sd: standard deviation of one run [y], None where nothing tells it."""
 
     design: Design
     effects: tuple[FactorEffect, ...]
@@ -68,6 +69,7 @@ class Factors:
     waterfall: tuple[Bar, ...]
     method: Method
     freedom: float
+    one_run_sd: float | None
     reason: Words = ""
 
 
@@ -118,6 +120,7 @@ def factor_effects(
         bars,
         found.method,
         found.freedom,
+        found.one_run_sd,
         found.reason,
     )
 
@@ -149,6 +152,9 @@ class _Runs:
         self.method = Method.STATED if stated else Method.POOLED if scatter else Method.NONE
         self.freedom = math.inf if stated else float(freedom)
         self._variance = squares / freedom if scatter else 0.0
+        self.one_run_sd: float | None = math.sqrt(self._variance) if scatter else None
+        if stated:
+            self.one_run_sd = float(np.sqrt(np.mean(self._u**2)))
         self.reason: Words = ""
         if self.method is Method.NONE:
             self.reason = say("groups-no-repeat") if freedom == 0 else say("groups-repeats-equal")
@@ -163,7 +169,11 @@ class _Runs:
         self, term: str, low: tuple[str, ...], high: tuple[str, ...], weights: Matrix, assumes: tuple[str, ...] = ()
     ) -> FactorEffect:
         effect, u95 = float(weights @ self._left), self._u95(weights)
-        reason: Words = say("factors-taken-to-do-nothing", pairs=listed(assumes)) if assumes else ""
+        reason: Words = (
+            say("factors-taken-to-do-nothing", pairs=listed(pair.replace(":", " × ") for pair in assumes))
+            if assumes
+            else ""
+        )
         return FactorEffect(
             term, low, high, effect, u95, u95 is not None and abs(effect) > u95, assumes, reason or self.reason
         )
@@ -235,9 +245,9 @@ class _Runs:
             return self._effect(term, low, (high_i, high_j), weights)
         tells = self._would_tell(contrast, missing, pairs=True)
         why = (
-            say("factors-pair-needs-more", term=term)
+            say("factors-pair-needs-more", term=term.replace(":", " × "))
             if tells is None
-            else say("factors-pair-needs-run", term=term, run=self._run(tells))
+            else say("factors-pair-needs-run", term=term.replace(":", " × "), run=self._run(tells))
         )
         return FactorEffect(term, low, (high_i, high_j), None, None, False, (), why)
 

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from typing import Any
 
 from vividowl.core.heat.air import air_flow
-from vividowl.core.job.device import RunSide
+from vividowl.core.job.device import REFERENCES, RunSide
 from vividowl.core.quantities.errors import CoreError, require_range
 from vividowl.core.quantities.units import require_room_c
 from vividowl.core.quantities.words import Words, listed, say
@@ -213,8 +213,9 @@ def finish(workshop: Workshop, scope: Scope, job: Job, run: Run) -> RunView:
     keep_figures(workshop, run, traces, job.limit_c, judged_by(scope, job)[0])
     run.glance = glance_of(workshop, run, traces[0] if traces else None, job.limit_c, noise)
     scope.session.flush()
-    note_verdict(workshop, scope, job)
-    note_outcome(workshop, scope, job)
+    if run.side in REFERENCES:
+        note_verdict(workshop, scope, job)
+        note_outcome(workshop, scope, job)
     job.updated_at = server_now()
     scope.session.flush()
     return run_view(workshop, scope, job, run.key)

@@ -16,7 +16,7 @@ from vividowl.core.runs.groups import Group
 from vividowl.core.runs.rank import Ranking, rank
 from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.service.errors import Refused
-from vividowl.service.runs.all_runs import LogRow, RunRow, all_runs
+from vividowl.service.runs.all_runs import AllRuns, LogRow, RunRow, all_runs
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.words import sentence
 
@@ -36,8 +36,10 @@ class By(StrEnum):
 
 
 def material_of(row: RunRow) -> str:
-    """What lies on the dies, in words; nothing where nobody noted it."""
+    """What lies on the dies, in words; as it came in, where nobody put anything there since."""
     lies = row.state.fitted if row.state is not None else []
+    if not lies:
+        return sentence(say("ranked-as-found")) if row.state is not None else ""
     on_die = [i for i in lies if i["target"] in ("cpu_die", "gpu_die")] or lies
     names = dict.fromkeys(i["product"] or sentence(CATALOGUE[Kind(i["kind"])].words) for i in on_die)
     return ", ".join(names)
@@ -113,6 +115,32 @@ def figures_there(rows: Sequence[RunRow], reference_room_c: float) -> tuple[str,
 
 
 @dataclass(frozen=True)
+class Observed:
+    """A run as one observation: the mean of its logs with its standard uncertainty, None where nothing tells it."""
+
+    row: RunRow
+    value: float
+    u: float | None
+
+
+def observed(found: AllRuns, value: str) -> list[Observed]:
+    """A figure of all runs that have it. Repeats of a run are one observation: what they share does not average out."""
+    out = []
+    for row in found.runs:
+        told = [figure_of(value, row, log, found.reference_room_c) for log in row.logs]
+        known = [figure for figure in told if figure is not None]
+        if known:
+            mean = sum(known) / len(known)
+            out.append(Observed(row, mean, standard_of(value, row, mean, found.tolerances)))
+    return out
+
+
+def stated(runs: Sequence[Observed]) -> list[float]:
+    """Standard uncertainties of runs, none where one of them has none."""
+    return [o.u for o in runs if o.u is not None] if all(o.u is not None for o in runs) else []
+
+
+@dataclass(frozen=True)
 class RankedRuns:
     """ranking; runs: keys of the runs of each group; unlike: conditions that differ between groups beside the factor,
     so that the order may be theirs; without: runs that lack the factor or the figure."""
@@ -133,21 +161,16 @@ def ranked_runs(
 ) -> RankedRuns:
     """Rank the runs of a job by a factor. only: levels of other factors that are looked at."""
     found = all_runs(workshop, actor, job_id)
-    rows = [r for r in found.runs if all(factor_of(f, r) == level for f, level in only.items())]
-    values: dict[str, list[tuple[float, float | None]]] = {}
-    members: dict[str, list[RunRow]] = {}
-    without: list[str] = []
-    for row in rows:
-        level = factor_of(by, row)
-        told = [figure_of(value, row, log, found.reference_room_c) for log in row.logs]
-        known = [figure for figure in told if figure is not None]
-        if not level or not known:
-            without.append(row.run.key)
-            continue
-        # Repeats of one run are one observation: what they share, they do not average out.
-        mean = sum(known) / len(known)
-        values.setdefault(level, []).append((mean, standard_of(value, row, mean, found.tolerances)))
-        members.setdefault(level, []).append(row)
+    values: dict[str, list[Observed]] = {}
+    for o in observed(found, value):
+        if all(factor_of(f, o.row) == level for f, level in only.items()) and factor_of(by, o.row):
+            values.setdefault(factor_of(by, o.row), []).append(o)
+    told = {o.row.run.id for group in values.values() for o in group}
+    without = [
+        r.run.key
+        for r in found.runs
+        if r.run.id not in told and all(factor_of(f, r) == level for f, level in only.items())
+    ]
     if len(values) < 2:
         raise Refused(
             "invalid",
@@ -155,13 +178,14 @@ def ranked_runs(
             field="by",
             remedy=say("ranked-run-another"),
         )
-    stated = all(u is not None for group in values.values() for _, u in group)
+    known = all(stated(group) for group in values.values())
     groups = [
-        Group(level, tuple(v for v, _ in group), tuple(u for _, u in group if u is not None) if stated else ())
+        Group(level, tuple(o.value for o in group), tuple(stated(group)) if known else ())
         for level, group in values.items()
     ]
+    members = {level: [o.row for o in group] for level, group in values.items()}
     ranking = rank(groups, higher_is_better=value in HIGHER)
-    keys = {level: tuple(row.run.key for row in group) for level, group in members.items()}
+    keys = {level: tuple(row.run.key for row in rows) for level, rows in members.items()}
     return RankedRuns(ranking, keys, _unlike(by, members), tuple(without))
 
 

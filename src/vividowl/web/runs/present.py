@@ -2,10 +2,27 @@
 
 from __future__ import annotations
 
+from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR
 from vividowl.core.trace.roles import Role
 from vividowl.service.runs.all_runs import AllRuns, LogRow, RunRow
 from vividowl.service.runs.ranked import By, RankedRuns, factor_of, figures_there, material_of
-from vividowl.web.runs.schemas import AllRunsOut, LogRowOut, RankedOut, RankingOut, RunRowOut, StateOut
+from vividowl.service.runs.told_apart import BurnInRuns, FactoredRuns
+from vividowl.web.runs.schemas import (
+    AllRunsOut,
+    BarOut,
+    BurnInOut,
+    CombinationOut,
+    EffectOfOut,
+    FactorsOut,
+    LevelOut,
+    LogRowOut,
+    PointOut,
+    RankedOut,
+    RankingOut,
+    RunPlanOut,
+    RunRowOut,
+    StateOut,
+)
 from vividowl.words import sentence
 
 
@@ -65,4 +82,69 @@ def ranking_out(found: RankedRuns) -> RankingOut:
         reason=sentence(found.ranking.reason),
         unlike=[by.value for by in found.unlike],
         without=len(found.without),
+    )
+
+
+def factors_out(found: FactoredRuns) -> FactorsOut:
+    """Effects of factors with the runs behind them."""
+    e = found.effects
+    names = e.design.factors
+
+    def combination(cell: tuple[str, ...]) -> CombinationOut:
+        levels = [LevelOut(factor=n, level=v) for n, v in zip(names, cell, strict=True)]
+        return CombinationOut(levels=levels, runs=list(found.runs.get(cell, ())))
+
+    return FactorsOut(
+        effects=[
+            EffectOfOut(
+                term=x.term,
+                factors=x.term.split(":"),
+                low=list(x.low),
+                high=list(x.high),
+                effect=x.effect,
+                u95=x.u95,
+                shown=x.shown,
+                reason=sentence(x.reason),
+            )
+            for x in e.effects
+        ],
+        waterfall=[BarOut(term=b.term, start=b.start, end=b.end) for b in e.waterfall],
+        rest=e.rest,
+        rest_u95=e.rest_u95,
+        missing=[combination(cell) for cell in e.missing],
+        missing_that_tell_all=e.needed,
+        in_hand=[combination(cell) for cell in found.runs],
+        plans=[
+            RunPlanOut(
+                plan=plan.plan.value,
+                runs=len(plan.runs),
+                to_do=[combination(cell) for cell in to_do],
+                tells_pairs=plan.tells_pairs,
+                mixed=sorted({pair for _, pairs in plan.mixed for pair in pairs}),
+            )
+            for plan, to_do in found.plans
+        ],
+        method=e.method.value,
+        one_run_sd=e.one_run_sd,
+        reason=sentence(e.reason),
+        without=found.without,
+    )
+
+
+def burn_in_out(found: BurnInRuns) -> BurnInOut:
+    """A burn-in with its points."""
+    b = found.found
+    return BurnInOut(
+        points=[
+            PointOut(x=x, value=value, u95=None if u is None else COVERAGE_FACTOR * u, run=run)
+            for x, value, u, run in found.points
+        ],
+        settled=b.settled,
+        final=b.final,
+        final_u95=b.final_u95,
+        rest=b.rest,
+        more_needed=b.more_needed,
+        one_run_u95=b.one_run_u95,
+        tau=b.tau,
+        reason=sentence(b.reason),
     )

@@ -10,6 +10,7 @@ from pydantic import BaseModel, Field
 
 from vividowl.service.runs import all_runs as case
 from vividowl.service.runs.ranked import By, ranked_runs
+from vividowl.service.runs.told_apart import Since, burn_in_runs, factored_runs
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.fields import RunKey
 from vividowl.web.idempotency import idempotent
@@ -17,8 +18,8 @@ from vividowl.web.jobs.routes import JobPath
 from vividowl.web.measure.routes import RunPath
 from vividowl.web.record.present import verdict_out
 from vividowl.web.record.schemas import VerdictOut
-from vividowl.web.runs.present import all_runs_out, ranking_out
-from vividowl.web.runs.schemas import AllRunsOut, RankingOut, RunAddIn, RunChangeIn, StateIn
+from vividowl.web.runs.present import all_runs_out, burn_in_out, factors_out, ranking_out
+from vividowl.web.runs.schemas import AllRunsOut, BurnInOut, FactorsOut, RankingOut, RunAddIn, RunChangeIn, StateIn
 
 api = APIBlueprint("all_runs", __name__, url_prefix="/api/jobs/<uuid:job_id>")
 
@@ -38,6 +39,15 @@ class RankQuery(BaseModel):
     fan: Annotated[str, Field(max_length=120, pattern=r"^[^\x00]*$")] = ""
     placement: Annotated[str, Field(max_length=120, pattern=r"^[^\x00]*$")] = ""
     load: Annotated[str, Field(max_length=200, pattern=r"^[^\x00]*$")] = ""
+
+
+class FactorsQuery(BaseModel):
+    by: Annotated[list[By], Field(min_length=1, max_length=5)]
+    value: Annotated[str, Field(max_length=40)]
+
+
+class BurnInQuery(BaseModel):
+    since: Since = Since.CYCLES
 
 
 @api.get("/all-runs", responses={200: AllRunsOut}, operation_id="getAllRuns")
@@ -119,3 +129,17 @@ def rank(path: JobPath, query: RankQuery) -> RankingOut:
         {by: level for by, level in only.items() if level},
     )
     return ranking_out(found)
+
+
+@api.get("/factors", responses={200: FactorsOut}, operation_id="factorRuns")
+@access("member")
+def factors(path: JobPath, query: FactorsQuery) -> FactorsOut:
+    """What each of several changes brought."""
+    return factors_out(factored_runs(workshop(), actor(), path.job_id, query.by, query.value))
+
+
+@api.get("/burn-in", responses={200: BurnInOut}, operation_id="burnInRuns")
+@access("member")
+def burn_in(path: JobPath, query: BurnInQuery) -> BurnInOut:
+    """How far the latest interface has run in."""
+    return burn_in_out(burn_in_runs(workshop(), actor(), path.job_id, query.since))

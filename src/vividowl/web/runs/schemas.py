@@ -127,3 +127,72 @@ class RankingOut(Out):
     reason: str
     unlike: list[str]
     without: int
+
+
+class LevelOut(Out):
+    factor: str
+    level: str
+
+
+class CombinationOut(Out):
+    levels: list[LevelOut]
+    runs: list[str]
+
+
+class EffectOfOut(Out):
+    term: str
+    factors: list[str]
+    low: list[str]
+    high: list[str]
+    effect: float | None
+    u95: float | None
+    shown: bool
+    reason: str
+
+
+class BarOut(Out):
+    term: str
+    start: float
+    end: float | None
+
+
+class RunPlanOut(Out):
+    plan: str
+    runs: int
+    to_do: list[CombinationOut]
+    tells_pairs: bool
+    mixed: list[str]
+
+
+class FactorsOut(Out):
+    effects: list[EffectOfOut]
+    waterfall: list[BarOut]
+    rest: float | None
+    rest_u95: float | None
+    missing: list[CombinationOut]
+    missing_that_tell_all: int
+    in_hand: list[CombinationOut]
+    plans: list[RunPlanOut]
+    method: str
+    one_run_sd: float | None
+    reason: str
+    without: int
+
+
+class PointOut(Out):
+    x: float
+    value: float
+    u95: float | None
+    run: str
+
+
+class BurnInOut(Out):
+    points: list[PointOut]
+    settled: bool | None
+    final: float | None
+    final_u95: float | None
+    rest: float | None
+    more_needed: float | None
+    one_run_u95: float | None
+    tau: float | None
+    reason: str

@@ -44,7 +44,6 @@ run-list-without =
     }
 run-list-nothing-differs = Runs with another material, fan setting, placement or state can be ranked here.
 run-list-best = Best: { $names }
-run-list-bar = { $group }: { $mean } ± { $u95 } { $unit }
 run-list-add = Add runs
 run-list-add-files = Choose logs
 run-list-add-words = One run for each file, with the conditions of the one they follow. What a file name tells is filled in as a guess.
@@ -72,7 +71,11 @@ run-list-take-off = Take off
 run-list-taken-off = { $name } was taken off
 run-list-open = Open
 run-list-attempt = Attempt { $attempt }
-run-list-cycles-since = after { $cycles } heat cycles
+run-list-cycles-since =
+    { $cycles ->
+        [one] after one heat cycle
+       *[other] after { $cycles } heat cycles
+    }
 run-list-filter = Show
 run-list-filter-all = all states
 run-list-only-other = Before and After stay; further runs can be taken off.
@@ -83,3 +86,31 @@ run-list-all-mixed = all, mixed
 run-list-material = Put on the die
 run-list-material-same = the same as before
 run-list-product = Product
+run-list-factors = What came from what
+run-list-factors-words = Changes made together cannot be told apart afterwards; with runs at enough of their combinations they can.
+run-list-factors-need-two = Note on the runs what changed, such as firmware, tuning or material: from two changes on they are told apart here.
+run-list-change = Change
+run-list-from-to = From, to
+run-list-brought = Brought
+run-list-shows = Shows
+run-list-shown = shown
+run-list-not-shown = not shown
+run-list-not-told = not told
+run-list-rest = unexplained
+run-list-missing = Runs that are missing; those in bold would tell all apart
+run-list-and-more = and { $n } more
+run-list-before-at = before { $value }
+run-list-after-at = after { $value }
+run-list-bar = { $term } { $change }
+run-list-bar-unknown = { $term } not known
+run-list-burn-in = Burn-in
+run-list-burn-in-unknown = Not known yet.
+run-list-burn-in-settled = It has run in.
+run-list-burn-in-going-on = It still changes.
+run-list-burn-in-more =
+    { $n ->
+        [one] Provisional: one more heat cycle.
+       *[other] Provisional: { $n } more heat cycles.
+    }
+run-list-burn-in-ends = It ends at { $final } ± { $u95 } K/W.
+run-list-burn-in-chart = Resistance over heat cycles: { $points }

@@ -83,6 +83,7 @@ all-runs-has-no-log =
 all-runs-drop-its-log = Open it and drop its log.
 devices-serial-known = Serial number { $serial } is that of a { $maker } { $model } that has been here.
 devices-same-or-another = Choose it as the same device, or say that it is another one.
+ranked-as-found = as it came in
 ranked-one-level =
     { $level ->
         [none] No run says what it is to be ranked by.

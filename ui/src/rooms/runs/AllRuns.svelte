@@ -9,6 +9,8 @@
   import Headline from '../verdict/Headline.svelte';
   import JobHead from '../job/JobHead.svelte';
   import AddRuns from './AddRuns.svelte';
+  import BurnInPanel from './BurnInPanel.svelte';
+  import FactorsPanel from './FactorsPanel.svelte';
   import NextState from './NextState.svelte';
   import RankPanel from './RankPanel.svelte';
   import RunTable from './RunTable.svelte';
@@ -104,7 +106,11 @@
       <EffectTable effects={compared.effects} />
     </section>
   {/if}
-  <RankPanel jobId={id} {found} />
+  <div class="sections">
+    <RankPanel jobId={id} {found} />
+    <FactorsPanel jobId={id} {found} nameOfRun={(key) => names.get(key) ?? key} />
+    <BurnInPanel jobId={id} {found} />
+  </div>
   {#if !closed}
     <div class="two">
       <AddRuns jobId={id} {found} onadded={() => void load()} />
@@ -116,6 +122,10 @@
 {/if}
 
 <style>
+  .sections {
+    display: grid;
+    gap: var(--gap-6);
+  }
   header {
     display: flex;
     flex-wrap: wrap;

@@ -7,7 +7,8 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
-  import { FACTORS, FIGURES, ROLES } from '../../lib/words';
+  import { FACTORS } from '../../lib/words';
+  import FigurePick from './FigurePick.svelte';
   import { digitsOf, mostFirst, unitOf } from './figures';
 
   interface Props {
@@ -24,11 +25,6 @@
   let trouble = $state.raw<Problem | null>(null);
 
   const factor = $derived(found.factors.includes(by) ? by : (found.factors[0] ?? ''));
-  const figure = $derived(
-    found.figures.includes(value)
-      ? value
-      : (['resistance_K_per_W', 'rise_K'].find((f) => found.figures.includes(f)) ?? found.figures[0] ?? ''),
-  );
   // What would be mixed is held: the fan setting and the place that most runs have.
   const held = $derived(
     (
@@ -42,9 +38,8 @@
       .filter((f) => f.levels.length > 1)
       .map((f) => ({ ...f, chosen: only[f.name] ?? f.levels[0] ?? ALL })),
   );
-  const unit = $derived(unitOf(figure));
-  const written = (v: number) => fixed(v, digitsOf(figure));
-  const label = (name: string) => FIGURES[name] ?? ROLES[name] ?? name;
+  const unit = $derived(unitOf(value));
+  const written = (v: number) => fixed(v, digitsOf(value));
   const reach = $derived(Math.max(...(ranking?.groups ?? []).map((g) => g.mean + (g.u95 ?? 0)), 1e-9));
   const best = $derived(ranking?.groups.filter((g) => g.place === 1).map((g) => groupWords(g.group)) ?? []);
 
@@ -56,13 +51,13 @@
 
   // The ranking follows what is chosen and the runs themselves.
   $effect(() => {
-    const [asked, of] = [factor, figure];
+    const [asked, of] = [factor, value];
     if (!asked || !of || !found.runs.length) return;
     const within = Object.fromEntries(held.filter((f) => f.chosen !== ALL).map((f) => [f.name, f.chosen]));
     const params = { path: { job_id: jobId }, query: { by: asked as 'material', value: of, ...within } };
     void take(client.GET('/api/jobs/{job_id}/rank', { params }))
       .then((next) => {
-        if (asked === factor && of === figure) [ranking, trouble] = [next, null];
+        if (asked === factor && of === value) [ranking, trouble] = [next, null];
       })
       .catch((error: unknown) => {
         if (!(error instanceof Problem)) throw error;
@@ -83,12 +78,7 @@
         bind:value={() => factor, (next) => (by = next)}
         options={found.factors.map((f) => ({ value: f, label: FACTORS[f] ?? f }))}
       />
-      <Pick
-        label={say('run-list-of')}
-        name="value"
-        bind:value={() => figure, (next) => (value = next)}
-        options={found.figures.map((f) => ({ value: f, label: label(f) }))}
-      />
+      <FigurePick {found} bind:value />
       {#each held as f (f.name)}
         <Pick
           label={say('run-list-only', { factor: (FACTORS[f.name] ?? '').toLowerCase() })}

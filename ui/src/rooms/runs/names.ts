@@ -11,13 +11,15 @@ export function nameOf(run: Schemas['RunRowOut']): string {
 
 /** A state in a few words: its number, what made it, and what is said of it. */
 export function stateWords(state: Schemas['StateOut']): string {
-  const cause = CAUSES[state.cause]?.toLowerCase() ?? state.cause;
+  const counted = state.heat_cycles !== null;
+  const cause = counted
+    ? say('run-list-cycles-since', { cycles: state.heat_cycles ?? 0 })
+    : (CAUSES[state.cause]?.toLowerCase() ?? state.cause);
   const more = [
     state.attempt > 1 ? say('run-list-attempt', { attempt: state.attempt }).toLowerCase() : '',
     state.words,
     state.cause === 'firmware' ? state.firmware : '',
     state.cause === 'tuned' ? state.tuning : '',
-    state.heat_cycles !== null ? say('run-list-cycles-since', { cycles: state.heat_cycles }) : '',
   ].filter(Boolean);
   return [say('run-list-state-of', { position: state.position, cause }), ...more].join(', ');
 }

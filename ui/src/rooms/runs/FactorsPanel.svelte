@@ -1,0 +1,145 @@
+<script lang="ts">
+  import { say } from './words';
+  // What each of several changes brought: a waterfall from before to after, effects with U, and the runs still missing.
+  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { change, fixed } from '../../lib/format';
+  import DataTable from '../../lib/parts/DataTable.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import Tick from '../../lib/parts/Tick.svelte';
+  import Titled from '../../lib/parts/Titled.svelte';
+  import { FACTORS } from '../../lib/words';
+  import { upper } from '../../lib/say';
+  import { unitOf } from './figures';
+  import FigurePick from './FigurePick.svelte';
+  import Waterfall from './Waterfall.svelte';
+
+  interface Props {
+    jobId: string;
+    found: Schemas['AllRunsOut'];
+    nameOfRun: (key: string) => string;
+  }
+  let { jobId, found, nameOfRun }: Props = $props();
+  const MOST = 5;
+  let left = $state<Record<string, boolean>>({});
+  let value = $state('');
+  let told = $state.raw<Schemas['FactorsOut'] | null>(null);
+  let trouble = $state.raw<Problem | null>(null);
+  let opened = $state('');
+
+  // A state is what the others make of it; as a factor of its own it would stand in all of them.
+  const offered = $derived(found.factors.filter((f) => f !== 'state').slice(0, MOST));
+  const chosen = $derived(offered.filter((f) => !left[f]));
+  const unit = $derived(unitOf(value));
+  const term = (t: string) => (t === 'rest' ? say('run-list-rest') : upper(t.split(':').join(' × ')));
+  const levels = (c: Schemas['CombinationOut']) => c.levels.map((l) => l.level).join(' · ');
+  const signed = (e: Schemas['EffectOfOut']) =>
+    e.effect === null ? say('run-list-not-told') : e.u95 === null ? fixed(e.effect, 2) : change(e.effect, e.u95, unit);
+
+  $effect(() => {
+    const [by, of] = [chosen, value];
+    if (!by.length || !of) return;
+    const params = { path: { job_id: jobId }, query: { by: by as ['material'], value: of } };
+    void take(client.GET('/api/jobs/{job_id}/factors', { params }))
+      .then((next) => {
+        if (by === chosen && of === value) [told, trouble] = [next, null];
+      })
+      .catch((error: unknown) => {
+        if (!(error instanceof Problem)) throw error;
+        [told, trouble] = [null, error];
+      });
+  });
+</script>
+
+<section>
+  <Titled why="runs"><h2>{say('run-list-factors')}</h2></Titled>
+  <p class="quiet">{say('run-list-factors-words')}</p>
+  {#if offered.length > 1}
+    <div class="chosen">
+      {#each offered as f (f)}
+        <Tick label={FACTORS[f] ?? f} bind:checked={() => !left[f], (on) => (left = { ...left, [f]: !on })} />
+      {/each}
+      <FigurePick {found} bind:value />
+    </div>
+    {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+    {#if told}
+      {#if told.waterfall.length}
+        <Waterfall bars={told.waterfall} {unit} {term} {opened} onopen={(t) => (opened = opened === t ? '' : t)} />
+        {#if opened}
+          <p class="opened">
+            {#each told.in_hand as c (levels(c))}<span><b>{levels(c)}</b>: {c.runs.map(nameOfRun).join(', ')}</span
+              >{/each}
+          </p>
+        {/if}
+      {/if}
+      <DataTable>
+        <thead>
+          <tr>
+            <th scope="col">{say('run-list-change')}</th>
+            <th scope="col">{say('run-list-from-to')}</th>
+            <th scope="col" class="number">{say('run-list-brought')} <small>{unit}</small></th>
+            <th scope="col">{say('run-list-shows')}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {#each told.effects as e (e.term + e.high.join())}
+            <tr>
+              <th scope="row">{term(e.term)}</th>
+              <td>{e.low.join(', ')} → {e.high.join(', ')}</td>
+              <td class="number">{signed(e)}</td>
+              <td>
+                {e.effect === null || e.u95 === null ? '' : e.shown ? say('run-list-shown') : say('run-list-not-shown')}
+                {#if e.reason}<small>{e.reason}</small>{/if}
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </DataTable>
+      {#if told.missing.length}
+        <h3>{say('run-list-missing')}</h3>
+        <ul>
+          {#each told.missing.slice(0, 8) as c, i (levels(c))}
+            <li class:needed={i < told.missing_that_tell_all}>{levels(c)}</li>
+          {/each}
+        </ul>
+        {#if told.missing.length > 8}
+          <p class="quiet">{say('run-list-and-more', { n: told.missing.length - 8 })}</p>
+        {/if}
+      {/if}
+      {#if told.without}<p class="quiet">{say('run-list-without', { n: told.without })}</p>{/if}
+    {/if}
+  {:else}
+    <p class="quiet">{say('run-list-factors-need-two')}</p>
+  {/if}
+</section>
+
+<style>
+  h2 {
+    margin: 0;
+    font-size: var(--size-3);
+  }
+  h3 {
+    margin: var(--gap-4) 0 var(--gap-1);
+    font-size: var(--size-2);
+  }
+  .chosen {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: end;
+    gap: var(--gap-3);
+    margin: var(--gap-3) 0;
+  }
+  small {
+    display: block;
+    color: var(--soft);
+    font-weight: 400;
+  }
+  thead small {
+    display: inline;
+  }
+  .needed {
+    font-weight: 620;
+  }
+  .opened span {
+    display: block;
+  }
+</style>
