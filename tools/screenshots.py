@@ -9,7 +9,7 @@ from pathlib import Path
 from playwright.sync_api import Browser, sync_playwright
 
 FOLDER = Path(__file__).parents[1] / "docs/screenshots"
-DESK, TABLET = (1280, 800), (820, 1180)
+DESK = (1280, 800)
 # name, demo job, stage or path, theme, size, whole page
 PICTURES: tuple[tuple[str, int, str, str, tuple[int, int], bool], ...] = (
     ("bench", 0, "/", "day", DESK, False),
@@ -25,10 +25,10 @@ PICTURES: tuple[tuple[str, int, str, str, tuple[int, int], bool], ...] = (
     ("workings", 0, "/workings/dose", "night", DESK, False),
     ("fit", 2421, "fit", "night", DESK, True),
     ("verdict", 2421, "verdict", "day", DESK, True),
-    ("cannot-be-compared", 2425, "verdict", "day", DESK, False),
+    ("all-runs", 2433, "runs", "day", DESK, True),
+    ("device", 2432, "device", "night", DESK, False),
     ("handover", 2420, "handover", "day", DESK, False),
     ("record", 2421, "record", "day", DESK, True),
-    ("tablet", 2422, "plan", "day", TABLET, False),
 )
 
 
@@ -46,7 +46,9 @@ def take(browser: Browser, address: str) -> None:
         if number:
             jobs = page.evaluate("async () => (await (await fetch('/api/jobs?all=true&limit=100')).json()).jobs")
             job = next(j["id"] for j in jobs if j["number"] == number)
-            path = f"/record/{job}" if place == "record" else f"/jobs/{job}/{place}"
+            device = next(j["device_id"] for j in jobs if j["number"] == number)
+            elsewhere = {"record": f"/record/{job}", "device": f"/devices/{device}"}
+            path = elsewhere.get(place, f"/jobs/{job}/{place}")
         page.goto(path)
         page.wait_for_load_state("networkidle")
         page.wait_for_timeout(300)

@@ -21,6 +21,9 @@ PAGES = [
     "bench",
     "tray",
     "/models",
+    "/devices",
+    "runs",
+    "device",
     "after",
     "verdict",
     "handover",
@@ -49,6 +52,13 @@ def page(one_page, watched):
 def test_axe_finds_nothing_by_day_and_by_night_and_nothing_overflows(page, job_address, place):
     if place == "record":
         page.goto(job_address(2421, "verdict").replace("/jobs/", "/record/").replace("/verdict", ""))
+    elif place == "device":
+        page.goto("/devices")
+        page.get_by_role("link", name="Marrow 17").first.click()
+        page.get_by_role("heading", level=2).first.wait_for()
+    elif place == "runs":
+        page.goto(job_address(2433, "runs"))
+        page.get_by_role("heading", name="Rank").wait_for()
     elif place == "stopped":
         page.goto(job_address(2423, "intake"))
     elif place == "door":

@@ -200,10 +200,8 @@ class Cluster:
                 last = str(error)
                 time.sleep(0.2)
                 continue
-            # In one piece: whoever reads it meanwhile gets the old one or the new one.
-            fresh = self._port_file.with_suffix(".new")
-            fresh.write_text(f"{port}\n")
-            fresh.replace(self._port_file)
+            (self.base / "port.new").write_text(f"{port}\n")
+            (self.base / "port.new").replace(self._port_file)  # in one piece, for whoever reads it meanwhile
             return
         hint = (last_line(self.log).rpartition("FATAL:")[2].strip() or last).rstrip(".")
         raise ClusterError(

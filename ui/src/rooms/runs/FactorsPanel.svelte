@@ -95,7 +95,7 @@
         </tbody>
       </DataTable>
       {#if told.missing.length}
-        <h3>{say('run-list-missing')}</h3>
+        <h3>{told.missing_that_tell_all ? say('run-list-missing') : say('run-list-missing-but-told')}</h3>
         <ul>
           {#each told.missing.slice(0, 8) as c, i (levels(c))}
             <li class:needed={i < told.missing_that_tell_all}>{levels(c)}</li>
