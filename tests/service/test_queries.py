@@ -8,8 +8,10 @@ from sqlalchemy import event
 from tests.service.test_use_cases import FIELDS, owner  # noqa: F401 - a fixture
 
 from vividowl.core.bench.model_sheet import ModelSheet, sheet_data
+from vividowl.service.devices import devices, history
 from vividowl.service.jobs import intake, today
 from vividowl.service.models import models
+from vividowl.service.runs import all_runs
 from vividowl.store.bench import DeviceModel
 
 
@@ -42,6 +44,7 @@ def take_in(workshop, actor, count, **more):
 
 LISTS = {
     "bench": lambda workshop, actor: today.bench(workshop, actor, limit=100, offset=0),
+    "devices": lambda workshop, actor: devices.list_devices(workshop, actor, limit=100, offset=0)[:2],
     "jobs": lambda workshop, actor: intake.list_jobs(workshop, actor, limit=100, offset=0, open_only=False),
 }
 
@@ -80,3 +83,42 @@ def test_the_order_of_the_bench_holds_across_pages(workshop, owner):  # noqa: F8
     assert pages == [view.job.number for view in whole]
     # A stopped one needs a decision: it is first, on the first page, however old it is.
     assert pages[0] == stopped.number
+
+
+def test_devices_that_may_be_one_are_asked_for_at_once(workshop, owner):  # noqa: F811
+    def groups(count, name):
+        for k in range(count):
+            for _ in range(2):
+                take_in(workshop, owner, 1, customer_name=f"{name} {k}")
+        with counted(workshop) as said:
+            return len(devices.list_devices(workshop, owner, limit=100, offset=0)[2]), said
+
+    few, asked = groups(1, "First")
+    many, more = groups(6, "Second")
+    assert (few, many) == (1, 7)
+    assert len(more) == len(asked)
+
+
+def test_a_device_with_forty_visits_and_a_job_with_many_runs_ask_no_more_questions(workshop, owner):  # noqa: F811
+    (job,) = take_in(workshop, owner, 1)
+    device = intake.get_job(workshop, owner, job.id).job.device_id
+
+    def asked(call):
+        with counted(workshop) as said:
+            return call(), len(said)
+
+    few, short = asked(lambda: history.get_device(workshop, owner, device))
+    take_in(workshop, owner, 39, device_id=device)
+    many, long = asked(lambda: history.get_device(workshop, owner, device))
+    assert (len(few.visits), len(many.visits)) == (1, 40)
+    assert long == short
+
+    def add(count):
+        for k in range(count):
+            all_runs.add_run(workshop, owner, job.id, name=f"Run {k}", state_id=None, conditions={}, like=None)
+        return asked(lambda: all_runs.all_runs(workshop, owner, job.id))
+
+    few, short = add(2)
+    many, long = add(30)
+    assert (len(few.runs), len(many.runs)) == (2, 32)
+    assert long == short

@@ -95,6 +95,7 @@ def test_refusals():
         fit_line([1.0, 2.0], [1.0])
 
 
+@pytest.mark.long
 @pytest.mark.parametrize("stated", [True, False])
 def test_property_slope_and_month_hold_95_of_100(stated):
     rng = np.random.default_rng(9)

@@ -208,6 +208,7 @@ def test_refusals():
         factor_effects(list("abcde"), many, [float(k) for k in range(5)])
 
 
+@pytest.mark.long
 @pytest.mark.parametrize("repeats", [2, 3])
 def test_property_effects_hold_95_of_100_and_none_is_seen_where_there_is_none(repeats):
     rng = np.random.default_rng(21)

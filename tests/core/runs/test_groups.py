@@ -121,6 +121,7 @@ def test_refusals():
         simultaneous_factor(1, 5)
 
 
+@pytest.mark.long
 @pytest.mark.parametrize("n", [2, 3, 6])
 def test_property_intervals_of_means_hold_95_of_100(n):
     rng = np.random.default_rng(14)

@@ -57,6 +57,7 @@ def test_refusals():
         rank([Group(str(i), (1.0, 2.0)) for i in range(201)])
 
 
+@pytest.mark.long
 @pytest.mark.parametrize(("count", "n"), [(2, 3), (4, 3), (6, 2)])
 def test_property_no_more_than_five_of_a_hundred_rankings_claim_where_nothing_differs(count, n):
     rng = np.random.default_rng(5)
@@ -69,6 +70,7 @@ def test_property_no_more_than_five_of_a_hundred_rankings_claim_where_nothing_di
     assert claims / draws <= 0.05 + 2 * (0.05 * 0.95 / draws) ** 0.5
 
 
+@pytest.mark.long
 def test_property_with_two_the_difference_holds_95_of_100():
     rng = np.random.default_rng(6)
     shown = 0

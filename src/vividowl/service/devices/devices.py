@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
 
-from sqlalchemy import func, or_, select
+from sqlalchemy import func, or_, select, tuple_
 
 from vividowl.core.quantities.words import say
 from vividowl.service.clock import server_now
@@ -82,23 +82,19 @@ def _may_be_one(scope: Scope) -> list[MayBeOne]:
         .order_by(*group)
         .limit(CANDIDATES_MOST)
     )
-    out = []
-    for customer_id, maker, model in scope.session.execute(query).all():
-        rows = scope.session.execute(
-            select(Device, Customer.name, func.count(Job.id), func.max(func.date(Job.created_at)))
-            .join(Customer, Customer.id == Device.customer_id)
-            .join(Job, Job.device_id == Device.id)
-            .where(
-                Device.shop_id == scope.shop_id,
-                Device.customer_id == customer_id,
-                Device.maker == maker,
-                Device.model == model,
-            )
-            .group_by(Device.id, Customer.name)
-            .order_by(func.max(Job.created_at))
-        )
-        out.append(MayBeOne(tuple(DeviceRow(*row) for row in rows)))
-    return out
+    rows = scope.session.execute(
+        select(Device, Customer.name, func.count(Job.id), func.max(func.date(Job.created_at)))
+        .join(Customer, Customer.id == Device.customer_id)
+        .join(Job, Job.device_id == Device.id)
+        .where(Device.shop_id == scope.shop_id, tuple_(*group).in_(query))
+        .group_by(Device.id, Customer.name)
+        .order_by(Customer.name, Device.model, func.max(Job.created_at))
+    )
+    groups: dict[tuple[uuid.UUID, str, str], list[DeviceRow]] = {}
+    for device, name, visits, last_on in rows:
+        key = (device.customer_id, device.maker, device.model)
+        groups.setdefault(key, []).append(DeviceRow(device, name, visits, last_on))
+    return [MayBeOne(tuple(group)) for group in groups.values()]
 
 
 def merge(workshop: Workshop, actor: Actor, device_id: uuid.UUID, other_id: uuid.UUID) -> History:
