@@ -2118,10 +2118,10 @@ export interface components {
         Cleaned: "fins" | "fan" | "contact" | "vents" | "old_interface" | "pads_checked";
         /** CombinationOut */
         CombinationOut: {
-            /** Levels */
-            levels: components["schemas"]["LevelOut"][];
             /** Runs */
             runs: string[];
+            /** Settings */
+            settings: components["schemas"]["SettingOut"][];
         };
         /** ConditionOut */
         ConditionOut: {
@@ -3386,13 +3386,6 @@ export interface components {
             proposed: number | null;
             /** Words */
             words: string;
-        };
-        /** LevelOut */
-        LevelOut: {
-            /** Factor */
-            factor: string;
-            /** Level */
-            level: string;
         };
         /** LogRowOut */
         LogRowOut: {
@@ -4951,6 +4944,13 @@ export interface components {
             password: string;
             /** Shop Name */
             shop_name: string;
+        };
+        /** SettingOut */
+        SettingOut: {
+            /** Factor */
+            factor: string;
+            /** Setting */
+            setting: string;
         };
         /** ShelfOut */
         ShelfOut: {

@@ -14,13 +14,13 @@ from vividowl.web.runs.schemas import (
     CombinationOut,
     EffectOfOut,
     FactorsOut,
-    LevelOut,
     LogRowOut,
     PointOut,
     RankedOut,
     RankingOut,
     RunPlanOut,
     RunRowOut,
+    SettingOut,
     StateOut,
 )
 from vividowl.words import sentence
@@ -91,8 +91,8 @@ def factors_out(found: FactoredRuns) -> FactorsOut:
     names = e.design.factors
 
     def combination(cell: tuple[str, ...]) -> CombinationOut:
-        levels = [LevelOut(factor=n, level=v) for n, v in zip(names, cell, strict=True)]
-        return CombinationOut(levels=levels, runs=list(found.runs.get(cell, ())))
+        settings = [SettingOut(factor=n, setting=v) for n, v in zip(names, cell, strict=True)]
+        return CombinationOut(settings=settings, runs=list(found.runs.get(cell, ())))
 
     return FactorsOut(
         effects=[

@@ -129,13 +129,13 @@ class RankingOut(Out):
     without: int
 
 
-class LevelOut(Out):
+class SettingOut(Out):
     factor: str
-    level: str
+    setting: str
 
 
 class CombinationOut(Out):
-    levels: list[LevelOut]
+    settings: list[SettingOut]
     runs: list[str]
 
 

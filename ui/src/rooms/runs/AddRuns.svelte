@@ -100,7 +100,7 @@
     </Notice>
   {/if}
   {#each refused as one (one.name)}
-    <Notice tone="care">{say('run-list-refused', one)}</Notice>
+    <Notice tone="care">{say('run-list-refused', { name: one.name, why: one.why })}</Notice>
   {/each}
 </section>
 

@@ -31,7 +31,7 @@
   const chosen = $derived(offered.filter((f) => !left[f]));
   const unit = $derived(unitOf(value));
   const term = (t: string) => (t === 'rest' ? say('run-list-rest') : upper(t.split(':').join(' × ')));
-  const levels = (c: Schemas['CombinationOut']) => c.levels.map((l) => l.level).join(' · ');
+  const levels = (c: Schemas['CombinationOut']) => c.settings.map((s) => s.setting).join(' · ');
   const signed = (e: Schemas['EffectOfOut']) =>
     e.effect === null ? say('run-list-not-told') : e.u95 === null ? fixed(e.effect, 2) : change(e.effect, e.u95, unit);
 
