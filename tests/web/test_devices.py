@@ -100,3 +100,15 @@ def test_a_technician_puts_no_devices_together_and_no_shop_sees_those_of_another
     stranger.problem("GET", f"/api/devices/{first['device_id']}", status=404)
     stranger.problem("POST", f"/api/devices/{first['device_id']}/merge", {"other": second["device_id"]}, status=404)
     assert stranger.call("GET", "/api/devices")["total"] == 0
+
+
+def test_a_visit_on_other_terms_tells_no_loss(ada):
+    first = visit(ada, days_ago=400, seed=1)
+    second = visit(ada, device=first["device_id"], after=None, seed=5)
+    ada.save_run(second["id"], "before", fan_setting="quiet")
+    found = ada.call("GET", f"/api/devices/{first['device_id']}")
+    assert (found["advice"], found["lost_percent"]) == ("unknown", None)
+    assert "other terms" in found["reasons"][0]
+    assert "since the last service" not in " ".join(
+        ada.call("GET", f"/api/jobs/{second['id']}/runs/before")["findings"]
+    )

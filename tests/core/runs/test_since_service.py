@@ -4,7 +4,7 @@ import pytest
 from tests.said import refuses
 
 from vividowl.core.quantities.errors import NotEnoughData
-from vividowl.core.runs.since_service import Advice, since_service
+from vividowl.core.runs.since_service import Advice, same_terms, since_service
 from vividowl.words import sentence
 
 
@@ -37,3 +37,12 @@ def test_a_limit_that_is_near_calls_for_a_service():
 def test_a_service_alone_tells_nothing():
     with refuses(NotEnoughData, "No visit since the last service has a Before reading"):
         since_service([0], [0.5], [0.01])
+
+
+def test_a_loss_is_judged_on_the_same_terms_only():
+    terms = ("even load", "automatic", "performance", "stand")
+    assert same_terms(terms, terms, 3000, 3400)
+    assert same_terms(terms, ("Even load", "", "", ""))
+    assert not same_terms(terms, ("even load", "quiet", "performance", "stand"))
+    # A fan that turns slower makes a larger resistance by itself; a faster one only hides a loss.
+    assert not same_terms(terms, terms, 3000, 2600)

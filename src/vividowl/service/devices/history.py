@@ -12,7 +12,8 @@ from sqlalchemy import Select, or_, select
 from vividowl.core.job.device import RunSide
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import Words, say
-from vividowl.core.runs.since_service import SinceService, since_service
+from vividowl.core.runs.since_service import SinceService, same_terms, since_service
+from vividowl.core.trace.roles import Role
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.devices import Device, DeviceChange
 from vividowl.store.measuring import Run, TraceFile
@@ -24,11 +25,14 @@ DAYS_A_MONTH = 30.44  # mean month of the Gregorian calendar
 
 @dataclass(frozen=True)
 class Figure:
-    """A resistance [K/W] with its standard uncertainty, and whether it had settled."""
+    """A resistance [K/W] with its standard uncertainty, whether it had settled, the terms that it
+    was run on, and its fan speed [rpm]."""
 
     resistance: float
     u: float
     settled: bool
+    terms: tuple[str, ...]
+    fan_rpm: float | None
 
 
 @dataclass(frozen=True)
@@ -73,14 +77,14 @@ def get_device(workshop: Workshop, actor: Actor, device_id: uuid.UUID) -> Histor
 def history_of(scope: Scope, device: Device) -> History:
     jobs = sorted(scope.session.scalars(jobs_of(scope, device.id)).unique(), key=lambda j: (j.day, j.number))
     ids = [j.id for j in jobs]
-    figures: dict[tuple[uuid.UUID, str], TraceFile] = {}
+    figures: dict[tuple[uuid.UUID, str], tuple[TraceFile, Run]] = {}
     query = (
-        select(Run.job_id, Run.side, TraceFile)
+        select(Run, TraceFile)
         .join(TraceFile, TraceFile.run_id == Run.id)
         .where(Run.shop_id == scope.shop_id, Run.job_id.in_(ids), TraceFile.removed_at.is_(None), ~TraceFile.is_repeat)
     )
-    for job_id, side, trace in scope.session.execute(query):
-        figures[job_id, side] = trace
+    for run, trace in scope.session.execute(query):
+        figures[run.job_id, run.side] = (trace, run)
     items: dict[uuid.UUID, list[FitItem]] = {}
     fitted = scope.select(FitItem).where(FitItem.job_id.in_(ids), FitItem.removed_at.is_(None))
     for item in scope.session.scalars(fitted.order_by(FitItem.created_at)):
@@ -91,9 +95,9 @@ def history_of(scope: Scope, device: Device) -> History:
             job,
             job.day,
             (job.day - first).days / DAYS_A_MONTH if first is not None else 0.0,
-            _figure(figures.get((job.id, "before"))),
-            _figure(figures.get((job.id, "after"))),
-            _power(figures.get((job.id, "after")) or figures.get((job.id, "before"))),
+            _figure(*figures.get((job.id, "before"), (None, None))),
+            _figure(*figures.get((job.id, "after"), (None, None))),
+            _power((figures.get((job.id, "after")) or figures.get((job.id, "before")) or (None,))[0]),
             tuple(items.get(job.id, ())),
         )
         for job in jobs
@@ -121,11 +125,17 @@ def _rooms(scope: Scope, ids: Sequence[uuid.UUID]) -> Mapping[uuid.UUID, float]:
     return found
 
 
-def _figure(trace: TraceFile | None) -> Figure | None:
+def _figure(trace: TraceFile | None, run: Run | None) -> Figure | None:
     f = (trace.figures or {}) if trace is not None else {}
-    if f.get("resistance_K_per_W") is None:
+    if f.get("resistance_K_per_W") is None or run is None:
         return None
-    return Figure(f["resistance_K_per_W"], f["resistance_u_K_per_W"], bool(f["settled"]))
+    terms = (run.load_recipe, run.fan_setting, run.power_profile, run.placement)
+    fan_rpm = f.get("means", {}).get(Role.FAN_SPEED.value)
+    return Figure(f["resistance_K_per_W"], f["resistance_u_K_per_W"], bool(f["settled"]), terms, fan_rpm)
+
+
+def _alike(then: Figure, now: Figure) -> bool:
+    return same_terms(then.terms, now.terms, then.fan_rpm, now.fan_rpm)
 
 
 def _power(trace: TraceFile | None) -> float | None:
@@ -152,6 +162,10 @@ def _judged(
     at = next((i for i in reversed(served) if any(v.before for v in visits[i + 1 :])), served[-1])
     points = [(v.months, v.after if i == 0 else v.before) for i, v in enumerate(visits[at:])]
     told = [(months, figure) for months, figure in points if figure is not None]
+    known = len(told)
+    told = [(months, figure) for months, figure in told if _alike(told[0][1], figure)]
+    if len(told) < 2 <= known:
+        return unknown(say("history-unlike"))
     try:
         since = since_service(
             [months for months, _ in told],
@@ -172,11 +186,11 @@ def _limit(device: Device, visits: Sequence[Visit], rooms: Mapping[uuid.UUID, fl
     return (device.limit_c - rooms[last.job.id]) / last.power_w
 
 
-def since_last_service(scope: Scope, job: Job, trace: TraceFile) -> SinceService | None:
+def since_last_service(scope: Scope, job: Job, run: Run, trace: TraceFile) -> SinceService | None:
     """A log of a visit against what the last service of the same device left; None where either is not known."""
-    now = _figure(trace)
+    now = _figure(trace, run)
     query = (
-        select(TraceFile, Job)
+        select(TraceFile, Job, Run)
         .join(Run, Run.id == TraceFile.run_id)
         .join(Job, Job.id == Run.job_id)
         .where(
@@ -192,8 +206,8 @@ def since_last_service(scope: Scope, job: Job, trace: TraceFile) -> SinceService
         .limit(1)
     )
     found = scope.session.execute(query).unique().first()
-    then = _figure(found[0]) if found is not None else None
-    if now is None or then is None or found is None:
+    then = _figure(found[0], found[2]) if found is not None else None
+    if now is None or then is None or found is None or not _alike(then, now):
         return None
     months = (job.day - found[1].day).days / DAYS_A_MONTH
     if months <= 0:

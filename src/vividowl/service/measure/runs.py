@@ -148,7 +148,7 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
             reference_room_c=reference_room_c,
         )
         # A device that lost much since its own last service is not fine, whatever others of its kind do.
-        since = since_last_service(scope, job, trace) if side == RunSide.BEFORE else None
+        since = since_last_service(scope, job, run, trace) if side == RunSide.BEFORE else None
         if since is not None and since.advice is not Advice.LEAVE:
             told = (since.reasons[0], *told)
         try:
