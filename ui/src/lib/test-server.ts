@@ -22,7 +22,7 @@ export function serve(answers: Record<string, Answer>): Asked[] {
     const key = Object.keys(answers).find((k) => matches(k, asked));
     if (!key) return json(404, problem({ status: 404, detail: `Nothing at ${asked.path}` }));
     const answer = answers[key];
-    const found = typeof answer === 'function' ? (answer as (a: Asked) => unknown)(asked) : answer;
+    const found = await (typeof answer === 'function' ? (answer as (a: Asked) => unknown)(asked) : answer);
     return found instanceof Response ? found : json(200, found);
   });
   return log;

@@ -43,12 +43,20 @@
     else dropDraft(draftKey);
   });
 
-  onMount(() => {
-    void take(client.GET('/api/jobs/{job_id}/record', { params })).then((found) => {
+  // The fields wait for what is proposed in them: a proposal that came late would mix with what is being typed.
+  let asked = $state(false);
+  onMount(async () => {
+    try {
+      const found = await take(client.GET('/api/jobs/{job_id}/record', { params }));
       record = found;
       if (!form.next) form.next = found.proposed_service_on;
       if (!form.price && typeof found.planned_cents === 'number') form.price = (found.planned_cents / 100).toFixed(2);
-    });
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
+    } finally {
+      asked = true;
+    }
   });
 
   async function save(handed: boolean) {
@@ -93,48 +101,50 @@
       : say('hand-over-what-owner-gets-proof')}
   </p>
 </Titled>
-<form
-  onsubmit={(e) => {
-    e.preventDefault();
-    void save(job.handed_over_at !== null);
-  }}
->
-  <TextField
-    label={say('hand-over-price')}
-    name="price"
-    numeric
-    unit={currency}
-    bind:value={form.price}
-    error={errors.price_cents}
-  />
-  <TextField
-    label={say('hand-over-next-service')}
-    name="next_service_on"
-    type="date"
-    bind:value={form.next}
-    error={errors.next_service_on}
-    hint={record
-      ? say('hand-over-proposed-no', {
-          proposed_service_on: day(record.proposed_service_on),
-          proposed_service_reason: record.proposed_service_reason,
-          held_again_on: !!record.held_again_on,
-          held_again_on_2: day(record.held_again_on),
-        })
-      : ''}
-  />
-  <TextField
-    label={say('hand-over-word-to-owner')}
-    name="handover_note"
-    wide
-    lines={3}
-    bind:value={form.note}
-    error={errors.handover_note}
-  />
-  <div class="row">
-    <Button type="submit" {busy}>{say('hand-over-save')}</Button>
-    {#if changed}<span class="quiet">{say('conditions-form-not-saved-yet-kept')}</span>{/if}
-  </div>
-</form>
+{#if asked}
+  <form
+    onsubmit={(e) => {
+      e.preventDefault();
+      void save(job.handed_over_at !== null);
+    }}
+  >
+    <TextField
+      label={say('hand-over-price')}
+      name="price"
+      numeric
+      unit={currency}
+      bind:value={form.price}
+      error={errors.price_cents}
+    />
+    <TextField
+      label={say('hand-over-next-service')}
+      name="next_service_on"
+      type="date"
+      bind:value={form.next}
+      error={errors.next_service_on}
+      hint={record
+        ? say('hand-over-proposed-no', {
+            proposed_service_on: day(record.proposed_service_on),
+            proposed_service_reason: record.proposed_service_reason,
+            held_again_on: !!record.held_again_on,
+            held_again_on_2: day(record.held_again_on),
+          })
+        : ''}
+    />
+    <TextField
+      label={say('hand-over-word-to-owner')}
+      name="handover_note"
+      wide
+      lines={3}
+      bind:value={form.note}
+      error={errors.handover_note}
+    />
+    <div class="row">
+      <Button type="submit" {busy}>{say('hand-over-save')}</Button>
+      {#if changed}<span class="quiet">{say('conditions-form-not-saved-yet-kept')}</span>{/if}
+    </div>
+  </form>
+{/if}
 {#if trouble}
   <Notice tone="care" title={trouble.body.detail}>
     {trouble.body.remedy}

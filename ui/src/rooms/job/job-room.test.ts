@@ -260,10 +260,24 @@ describe('hand over', () => {
     render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn() });
     await vi.waitFor(() => expect(screen.getByLabelText('Price')).toHaveValue('67.18'));
   });
+  it('takes typing only once the proposal is there, so that the two never mix', async () => {
+    let arrive: (price: number) => void = () => undefined;
+    const late = new Promise((resolve) => (arrive = (price) => resolve({ ...record, planned_cents: price })));
+    serve({ 'GET /api/jobs/j1/record': () => late });
+    render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn() });
+    expect(screen.queryByLabelText('Price')).toBeNull();
+    arrive(7206);
+    expect(await screen.findByLabelText('Price')).toHaveValue('72.06');
+  });
+  it('can be filled in when no proposal comes', async () => {
+    serve({});
+    render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn() });
+    expect(await screen.findByLabelText('Price')).toHaveValue('');
+  });
   it('refuses words for a price', async () => {
     const log = serve({ 'GET /api/jobs/j1/record': record });
     render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn() });
-    await user.type(screen.getByLabelText('Price'), 'cheap');
+    await user.type(await screen.findByLabelText('Price'), 'cheap');
     await user.click(screen.getByRole('button', { name: /Hand Marrow 15 over/ }));
     expect(screen.getByRole('alert')).toHaveTextContent('This is no price.');
     expect(log.some((a) => a.method === 'PUT')).toBe(false);
