@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import json
 import sys
+from datetime import timedelta
 from pathlib import Path
 from typing import Any
 
@@ -11,15 +12,17 @@ ROOT = Path(__file__).parents[1]
 sys.path.insert(0, str(ROOT))
 
 import cattrs  # noqa: E402
+from tests.bench_jobs import PASTE  # noqa: E402
 from tests.bench_jobs import PLACES as MAP  # noqa: E402
 from tests.golden import LOGS, events_of, plain  # noqa: E402
 
 from vividowl.core.bench.fasteners import PLUG, SCREW, SHAPES  # noqa: E402
 from vividowl.core.bench.interlocks import CANCELS, MAKES  # noqa: E402
-from vividowl.core.bench.log.events import KINDS, BenchEvent  # noqa: E402
-from vividowl.core.bench.log.log import BenchLog, before, grown  # noqa: E402
+from vividowl.core.bench.log.events import KINDS, BenchCommand, BenchEvent  # noqa: E402
+from vividowl.core.bench.log.log import BenchLog, append, before, grown, replay  # noqa: E402
 from vividowl.core.bench.log.made import acts_of_place  # noqa: E402
 from vividowl.core.bench.log.state import BenchState  # noqa: E402
+from vividowl.core.bench.steps.make_list import device_of, make_steps  # noqa: E402
 from vividowl.core.job.device import DeviceKind  # noqa: E402
 from vividowl.core.job.stages import BENCH, PLACES  # noqa: E402
 from vividowl.core.materials.kinds import CATALOGUE  # noqa: E402
@@ -75,6 +78,27 @@ def case(name: str, events: list[BenchEvent], start: int) -> dict[str, Any]:
     }
 
 
+def another_attempt(events: list[BenchEvent]) -> list[BenchEvent]:
+    """A closed log, begun once more, taken back and begun again. The golden logs are older than this kind."""
+    log = replay(events)
+    at, out = events[-1].at, list(events)
+
+    def do(kind: str, **data: Any) -> None:  # noqa: ANN401 - what the kind carries
+        nonlocal at, log
+        at += timedelta(minutes=20)
+        log, done = append(log, BenchCommand(f"another-{len(out)}", kind, data, at, "Toru"))
+        out.append(done)
+
+    steps = [told(s) for s in make_steps("laptop", PASTE, tuple(log.state.places.values()), 50)]
+    begun = {"number": 2, "steps": steps, "device": told(device_of("laptop", PASTE)), "plan": "repaste"}
+    do("attempt", **begun)
+    do("undo")
+    do("attempt", **begun)
+    for step in steps[:5]:
+        do("step_done", step=step["id"])
+    return out
+
+
 def places() -> list[dict[str, Any]]:
     """What taking a place out or putting it in means, for each kind of place."""
     state = BenchState(places={p.id: p for p in MAP}, out=frozenset({"c0"}))
@@ -91,6 +115,8 @@ def bench() -> dict[str, Any]:
         events = events_of(version, row)
         if row["name"] in WHOLE:
             cases.append(case(row["name"], events, 0))
+            if row["state"]["closed"] is not None:
+                cases.append(case(f"{row['name']}, then another attempt", another_attempt(events), len(events) - 6))
         elif row["name"].startswith("anything"):
             cases.append(case(row["name"], events, len(events) // 3))
     return {

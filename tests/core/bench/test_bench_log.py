@@ -11,7 +11,7 @@ from vividowl.core.bench.fasteners import Place
 from vividowl.core.bench.interlocks import BY_RULE
 from vividowl.core.bench.log.close import blockers
 from vividowl.core.bench.log.events import BenchCommand, BenchRefused, check_event
-from vividowl.core.bench.log.log import BenchLog, append, replay
+from vividowl.core.bench.log.log import BenchLog, append, attempts_of, replay
 from vividowl.core.bench.steps.make_list import device_of, make_steps
 from vividowl.core.bench.steps.vocabulary import BenchStep
 from vividowl.core.quantities.errors import CoreError
@@ -328,3 +328,54 @@ def test_a_plan_for_alloy_after_the_paste_step_asks_for_the_alloy_step_and_its_r
     hand.step("cleaned", breach="the paste had to come off again")
     error = refusal(hand.do, "step_done", step="apply_cpu_die_gallium_alloy_0", breach="I was in a hurry")
     assert error.rule == "insulate_before_alloy"
+
+
+def closed(work=PASTE):
+    hand = Hand(work).until("end")
+    hand.do("closed")
+    return hand
+
+
+def again(hand, number=2, work=PASTE):
+    steps = make_steps("laptop", work, tuple(hand.state.places.values()), 50)
+    return hand.do(
+        "attempt", number=number, steps=[told(s) for s in steps], device=told(device_of("laptop", work)), plan="repaste"
+    )
+
+
+def test_another_attempt_begins_from_the_start_on_the_map_that_is_known():
+    hand = closed()
+    places, first = hand.state.places, hand.state
+    again(hand)
+    state = hand.state
+    assert (state.attempt, state.closed, state.outcomes, state.facts) == (2, None, {}, frozenset())
+    assert state.places == places
+    assert state.next_step == state.steps[0]
+    # What the first left behind can still be asked for, and is what undo brings back.
+    assert attempts_of(hand.log) == (first, state)
+    hand.do("undo")
+    assert hand.state == first
+
+
+def test_a_screw_that_stayed_out_is_still_out_in_the_next_attempt():
+    hand = Hand(PASTE)
+    hand.until("end")
+    last = hand.state.steps[-1]
+    place = next(p for p in hand.state.places if p.startswith("c"))
+    hand.do("place_out", place=place, breach="thread torn in the first attempt")
+    hand.do("explained", place=place, words="thread torn, told the owner")
+    for breach in list(hand.state.breaches):
+        hand.do("checked", of=breach, words="looked at it with the loupe")
+    assert last.id in hand.state.outcomes
+    again_steps = blockers(hand.state, hand.at)
+    assert not again_steps
+    hand.do("closed")
+    again(hand)
+    assert place in hand.state.out
+    assert hand.state.explained[place]
+
+
+def test_an_attempt_waits_until_the_one_before_is_closed_and_counts_on():
+    hand = Hand(PASTE).until("cooler_off")
+    assert sentence(refusal(again, hand).message) == "Attempt 1 is not closed."
+    assert sentence(refusal(again, closed(), number=4).message) == "Attempt 4 cannot follow; the next one is 2."

@@ -30,7 +30,7 @@ from vividowl.words import sentence, told
 SERVER = "server"
 
 
-FROM_SERVER = ("begun", "replanned")
+FROM_SERVER = ("begun", "replanned", "attempt")
 
 
 # What may still be told of a job that is stopped for its battery.

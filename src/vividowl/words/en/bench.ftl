@@ -410,6 +410,7 @@ event-mishap = mishap
 event-checked = check
 event-power_on = first power-on
 event-photo = photo
+event-attempt = another attempt
 event-note = note
 event-closed = closing
 event-of-step = { $event } { $number }

@@ -139,3 +139,6 @@ state-plug =
 stored-odd = “{ $name }” of a { $what } { $odd }.
 stored-known = Known: { $names }.
 close-seen = { $part }: { LOW($seen) }.
+decide-attempt-not-closed = Attempt { $number } is not closed.
+decide-close-before-next-attempt = Count and close it first; what is open now belongs to it.
+decide-attempt-number = Attempt { $number } cannot follow; the next one is { $next }.

@@ -92,6 +92,28 @@ const CHANGES: Record<string, Change> = {
     const again = list(e.made.again);
     return planned({ ...s, outcomes: without(s.outcomes, (id) => again.includes(id)) }, e);
   },
+  attempt: (s, e) =>
+    planned(
+      {
+        ...s,
+        begun: e.at,
+        outcomes: {},
+        facts: [],
+        was_out: {},
+        leftover: 0,
+        leftover_words: '',
+        found: {},
+        waits: {},
+        breaches: {},
+        mishaps: {},
+        photos: s.photos.filter((p) => p.what === 'before' || p.what === 'map'),
+        power: [],
+        notes: [],
+        closed: null,
+        attempt: number(e.data.number) ?? s.attempt + 1,
+      },
+      e,
+    ),
   step_done: (s, e, table) => finished(s, e, text(e, 'step'), table),
   step_skipped: (s, e) => {
     const outcome = { how: 'skipped', at: e.at, by: e.by, words: said(e, 'reason'), value: null };

@@ -102,6 +102,7 @@ export interface BenchState {
   power: { results: Record<string, string>; boot_s: number | null; fine: boolean; at: string }[];
   notes: { words: string; step: string; at: string; by: string }[];
   closed: string | null;
+  attempt: number;
 }
 
 /** What happened. made: what the rules of its day made of it; empty for what the server has not judged yet. */

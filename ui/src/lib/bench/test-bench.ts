@@ -104,6 +104,7 @@ export function makeBench(more: Partial<Bench> = {}): Bench {
     now: new Date().toISOString(),
     begun: '2026-03-02T09:00:00Z',
     closed: null,
+    attempt: 1,
     has_battery: true,
     facts: [],
     steps: [

@@ -24,7 +24,7 @@ from vividowl.core.quantities.words import listed, say
 STEPS_MOST = 600  # in one list; a limit of the product
 # Clocks of the Before run count before the list does; of the After run when it is closed.
 _BEFORE_BEGIN = ("begun", "wait_started", "wait_ended", "photo", "note")
-_AFTER_CLOSE = ("wait_started", "wait_ended", "photo", "note")
+_AFTER_CLOSE = ("attempt", "wait_started", "wait_ended", "photo", "note")
 
 
 def decide(s: BenchState, command: BenchCommand) -> BenchEvent:
@@ -72,6 +72,20 @@ def _begun(s: BenchState, c: BenchCommand) -> None:
 def _replanned(_: BenchState, c: BenchCommand) -> None:
     device_from(c.data["device"])
     _check_list(step_from(row) for row in c.data["steps"])
+
+
+def _attempt(s: BenchState, c: BenchCommand) -> None:
+    if s.closed is None:
+        raise BenchRefused(
+            say("decide-attempt-not-closed", number=s.attempt),
+            reason="open",
+            remedy=say("decide-close-before-next-attempt"),
+        )
+    if c.data["number"] != s.attempt + 1:
+        raise BenchRefused(
+            say("decide-attempt-number", number=c.data["number"], next=s.attempt + 1), reason="invalid", field="number"
+        )
+    _replanned(s, c)
 
 
 def _check_list(steps: Iterable[BenchStep]) -> None:
@@ -242,6 +256,7 @@ def _closed(s: BenchState, c: BenchCommand) -> None:
 _CHECKS: Mapping[str, Callable[[BenchState, BenchCommand], None]] = {
     "begun": _begun,
     "replanned": _replanned,
+    "attempt": _attempt,
     "step_done": _done,
     "step_skipped": _skipped,
     "gone_back": _gone_back,

@@ -79,6 +79,12 @@ FIELDS: Mapping[str, Mapping[str, tuple[str, bool]]] = {
         "plan": (NAME, False),
     },
     "replanned": {"steps": (ROWS, True), "device": (TABLE, True), "plan": (NAME, False)},
+    "attempt": {
+        "number": (WHOLE, True),
+        "steps": (ROWS, True),
+        "device": (TABLE, True),
+        "plan": (NAME, False),
+    },
     "step_done": {"step": (NAME, True), "breach": (TEXT, False), "words": (TEXT, False), "value": (NUMBER, False)},
     "step_skipped": {"step": (NAME, True), "reason": (TEXT, True)},
     "gone_back": {"step": (NAME, True)},

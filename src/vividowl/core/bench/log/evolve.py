@@ -65,6 +65,20 @@ def _replanned(s: BenchState, e: BenchEvent) -> BenchState:
     return _planned(replace(s, outcomes={k: v for k, v in s.outcomes.items() if k not in again}), e)
 
 
+def _attempt(s: BenchState, e: BenchEvent) -> BenchState:
+    """Everything from the beginning, on the map that is known; what stayed out is out."""
+    fresh = BenchState(
+        begun=e.at,
+        places=s.places,
+        out=s.out,
+        explained=s.explained,
+        outline=s.outline,
+        attempt=e.data["number"],
+        photos=tuple(p for p in s.photos if p.what in ("before", "map")),
+    )
+    return _planned(fresh, e)
+
+
 def _acted(s: BenchState, e: BenchEvent, acts: Sequence[str], step: str) -> BenchState:
     """Some acts are done, and rules that they broke are told."""
     told = {
@@ -234,6 +248,7 @@ def _closed(s: BenchState, e: BenchEvent) -> BenchState:
 _CHANGES: Mapping[str, Callable[[BenchState, BenchEvent], BenchState]] = {
     "begun": _begun,
     "replanned": _replanned,
+    "attempt": _attempt,
     "step_done": _done,
     "step_skipped": _skipped,
     "gone_back": _gone_back,

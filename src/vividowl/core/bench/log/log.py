@@ -85,6 +85,17 @@ def before(log: BenchLog, events: int) -> BenchState:
     return _fold(log.active[: max(0, len(log.active) - events)])[0]
 
 
+def attempts_of(log: BenchLog) -> tuple[BenchState, ...]:
+    """What each attempt left behind, the latest being the log's own state.
+
+    log: the log
+    returns: states (n,), one or more
+    source: the definition
+    """
+    ends = [i for i, event in enumerate(log.active) if event.kind == "attempt"]
+    return (*(_fold(log.active[:i])[0] for i in ends), log.state)
+
+
 def _fold(events: Sequence[BenchEvent]) -> tuple[BenchState, tuple[BenchEvent, ...]]:
     """The state that events make, and the events as those of today."""
     state, active = BenchState(), list[BenchEvent]()

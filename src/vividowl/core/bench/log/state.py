@@ -114,7 +114,8 @@ class Note:
 @dataclass(frozen=True)
 class BenchState:
     """All that follows from the events. out: places that are out; was_out: by place the number of the step in which it
-    came out; found: by part; leftover: screws over in the tray; plan: key of the option that the list was made for."""
+    came out; found: by part; leftover: screws over in the tray; plan: key of the option that the list was made for;
+    attempt: the how manieth of the visit."""
 
     begun: datetime | None = None
     device: Device = field(default_factory=Device)
@@ -137,6 +138,7 @@ class BenchState:
     power: tuple[PowerOn, ...] = ()
     notes: tuple[Note, ...] = ()
     closed: datetime | None = None
+    attempt: int = 1
 
     @property
     def now_facts(self) -> frozenset[str]:
