@@ -38,7 +38,7 @@ def test_every_closed_route_turns_a_stranger_away(app, nobody, shop):
     for rule in app.url_map.iter_rules():
         if getattr(app.view_functions[rule.endpoint], "access_rule", None) == "public":
             continue
-        values = {a: {"side": "before", "what": "noise"}.get(a, str(uuid.uuid4())) for a in rule.arguments}
+        values = {a: {"side": "before", "what": "noise", "number": 1}.get(a, str(uuid.uuid4())) for a in rule.arguments}
         path = app.url_map.bind("localhost").build(
             rule.endpoint, values, method=next(iter(rule.methods - {"HEAD", "OPTIONS"}))
         )

@@ -7,6 +7,7 @@ from datetime import datetime
 from typing import Any
 
 from sqlalchemy import CheckConstraint, ForeignKey, ForeignKeyConstraint, Index, String, UniqueConstraint, text
+from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import Mapped, mapped_column
 
 from vividowl.core.job.device import Answer, DeviceKind, StateCause
@@ -98,4 +99,37 @@ class DeviceState(Versioned, Base):
         CheckConstraint("attempt BETWEEN 1 AND 99", name="attempt"),
         CheckConstraint("heat_cycles >= 0", name="heat_cycles"),
         CheckConstraint("hours >= 0", name="hours"),
+    )
+
+
+class Attempt(Versioned, Base):
+    """One go at a device during a visit. checks: by cause what its check showed; surface_score, print_score: how good
+    a surface and a print were, 1 to 5; left_words: why it stays as it is although it failed; the rest is what it left
+    behind when the next one began: cleaned, fit_note, promised and outcome of the plan, and its After run."""
+
+    __tablename__ = "attempt"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    job_id: Mapped[uuid.UUID]
+    number: Mapped[int]
+    checks: Mapped[dict[str, Any]] = mapped_column(default=dict)
+    surface_score: Mapped[int | None]
+    print_score: Mapped[int | None]
+    words: Mapped[str] = mapped_column(String(400), default="")
+    left_words: Mapped[str] = mapped_column(String(400), default="")
+    cleaned: Mapped[list[Any]] = mapped_column(default=list)
+    fit_note: Mapped[str] = mapped_column(String(2000), default="")
+    promised: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    outcome: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    ended_at: Mapped[datetime | None]
+    after_run_id: Mapped[uuid.UUID | None]
+    __table_args__ = (
+        UniqueConstraint("shop_id", "id"),
+        UniqueConstraint("job_id", "number"),
+        ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"], ondelete="CASCADE"),
+        ForeignKeyConstraint(["shop_id", "after_run_id"], ["run.shop_id", "run.id"]),
+        CheckConstraint("number BETWEEN 1 AND 99", name="number"),
+        CheckConstraint("surface_score BETWEEN 1 AND 5", name="surface_score"),
+        CheckConstraint("print_score BETWEEN 1 AND 5", name="print_score"),
+        Index("ix_attempt_after_run_id", "after_run_id"),
     )

@@ -122,6 +122,8 @@ class Job(Versioned, Base):
     cleaned: Mapped[list[Any]] = mapped_column(default=list)
     fit_note: Mapped[str] = mapped_column(String(2000), default="")
     fit_done: Mapped[bool] = mapped_column(default=False)
+    # The how manieth attempt of this visit is on the bench; the others stand in the table of attempts.
+    attempt: Mapped[int] = mapped_column(default=1)
     # What the list of jobs shows of the bench, derived from its events: stage, step, waits, how far it has come.
     bench: Mapped[dict[str, Any]] = mapped_column(default=dict)
     price_cents: Mapped[int | None]
@@ -251,6 +253,7 @@ class FitItem(Base):
     amount_is: Mapped[AmountIs] = mapped_column(one_of(AmountIs, 10), default=AmountIs("typed"))
     # The lot that it was booked from, None when it did not come from the shelf.
     lot_id: Mapped[uuid.UUID | None]
+    attempt: Mapped[int] = mapped_column(default=1)
     created_at: Mapped[datetime] = mapped_column(default=now)
     removed_at: Mapped[datetime | None]
     __table_args__ = (

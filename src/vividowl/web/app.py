@@ -17,6 +17,7 @@ from werkzeug.exceptions import NotFound
 
 from vividowl.service.workshop import Workshop
 from vividowl.web import access, problems
+from vividowl.web.attempts import routes as attempts_api
 from vividowl.web.bench import routes as bench_api
 from vividowl.web.description import document
 from vividowl.web.devices import routes as devices_api
@@ -101,6 +102,7 @@ def create_app(workshop: Workshop, settings: Settings) -> Application:
         jobs_api.api,
         runs_api.api,
         all_runs_api.api,
+        attempts_api.api,
         devices_api.api,
         plan_api.api,
         bench_api.api,

@@ -279,6 +279,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/attempts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All attempts of a job, with the causes of those that failed. */
+        get: operations["getAttempts"];
+        put?: never;
+        /** Begin the next attempt, from Open on with a fresh list. */
+        post: operations["beginAttempt"];
+        /** Go back to the attempt before, while nothing was done in this one. */
+        delete: operations["takeAttemptBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/attempts/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep what checks showed, scores and words of an attempt. */
+        put: operations["saveAttempt"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/bench": {
         parameters: {
             query?: never;
@@ -1479,6 +1515,84 @@ export interface components {
             /** Words */
             words: string;
         };
+        /** AttemptIn */
+        AttemptIn: {
+            /** Checks */
+            checks?: {
+                [key: string]: components["schemas"]["CheckResult"];
+            };
+            /**
+             * Left Words
+             * @default
+             */
+            left_words: string;
+            /** Print Score */
+            print_score?: number | null;
+            /** Surface Score */
+            surface_score?: number | null;
+            /** Version */
+            version: number;
+            /**
+             * Words
+             * @default
+             */
+            words: string;
+        };
+        /** AttemptOut */
+        AttemptOut: {
+            /** Causes */
+            causes: components["schemas"]["CauseOut"][];
+            /** Cleaned */
+            cleaned: string[];
+            /** Current */
+            current: boolean;
+            /** Ended At */
+            ended_at: string | null;
+            /** Failure */
+            failure: string;
+            /** Headline */
+            headline: string | null;
+            /** Interface K Per W */
+            interface_k_per_w: number | null;
+            /** Items */
+            items: components["schemas"]["FitItemOut"][];
+            /** Left Words */
+            left_words: string;
+            /** Noise Db */
+            noise_db: number | null;
+            /** Number */
+            number: number;
+            /** Print Score */
+            print_score: number | null;
+            /** Promised High K Per W */
+            promised_high_k_per_w: number | null;
+            /** Promised Low K Per W */
+            promised_low_k_per_w: number | null;
+            /** Resistance K Per W */
+            resistance_k_per_w: number | null;
+            /** Resistance U95 K Per W */
+            resistance_u95_k_per_w: number | null;
+            /** Surface Score */
+            surface_score: number | null;
+            /** Verdict */
+            verdict: string | null;
+            /** Version */
+            version: number;
+            /** Words */
+            words: string;
+        };
+        /**
+         * AttemptsOut
+         * @description counted: failed attempts of the shop whose cause was found; closed: the one on the bench is closed.
+         */
+        AttemptsOut: {
+            /** Attempts */
+            attempts: components["schemas"]["AttemptOut"][];
+            /** Closed */
+            closed: boolean;
+            /** Counted */
+            counted: number;
+        };
         /** BandOut */
         BandOut: {
             /** Centre Hz */
@@ -1667,9 +1781,15 @@ export interface components {
         /**
          * BenchState
          * @description All that follows from the events. out: places that are out; was_out: by place the number of the step in which it
-         *     came out; found: by part; leftover: screws over in the tray; plan: key of the option that the list was made for.
+         *     came out; found: by part; leftover: screws over in the tray; plan: key of the option that the list was made for;
+         *     attempt: the how manieth of the visit.
          */
         BenchState: {
+            /**
+             * Attempt
+             * @default 1
+             */
+            attempt: number;
             /** Begun */
             begun: string | null;
             /** Breaches */
@@ -2043,6 +2163,12 @@ export interface components {
          * @enum {string}
          */
         By: "material" | "fan" | "placement" | "attempt" | "state" | "load" | "profile" | "firmware" | "tuning";
+        /**
+         * Cause
+         * @description Why an attempt fails, the most frequent first.
+         * @enum {string}
+         */
+        Cause: "film" | "seat" | "lifted" | "too_little" | "fan_plug" | "not_run_in" | "solvent" | "alloy_bald" | "air" | "else";
         /** CauseOut */
         CauseOut: {
             /** Check */
@@ -2082,6 +2208,12 @@ export interface components {
             /** Unit */
             unit: string;
         };
+        /**
+         * CheckResult
+         * @description What a check showed.
+         * @enum {string}
+         */
+        CheckResult: "open" | "found" | "ruled_out";
         /** ChoiceIn */
         ChoiceIn: {
             /** Key */
@@ -3209,6 +3341,8 @@ export interface components {
         JobOut: {
             /** Age Months */
             age_months: number | null;
+            /** Attempt */
+            attempt: number;
             /** Backup Done */
             backup_done: string;
             /** Battery Swollen */
@@ -3235,6 +3369,8 @@ export interface components {
             done_on: string | null;
             /** Factory Interface */
             factory_interface: string;
+            /** Failed */
+            failed: boolean;
             /** Fan */
             fan: string;
             /** Fit Done */
@@ -7766,6 +7902,495 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AllRunsOut"];
+                };
+            };
+            /** @description No request that can be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than allowed */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Of another type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was stored */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getAttempts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttemptsOut"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginAttempt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttemptsOut"];
+                };
+            };
+            /** @description No request that can be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than allowed */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Of another type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was stored */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeAttemptBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttemptsOut"];
+                };
+            };
+            /** @description No request that can be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than allowed */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Of another type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was stored */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveAttempt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AttemptIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttemptsOut"];
                 };
             };
             /** @description No request that can be read */

@@ -59,6 +59,7 @@ class Next(StrEnum):
     BEGIN_LIST = "begin_list"
     MEASURE_AFTER = "measure_after"
     REPEAT_RUN = "repeat_run"
+    FIND_OUT_WHY = "find_out_why"
     HAND_OVER = "hand_over"
 
 
@@ -67,7 +68,8 @@ class JobFacts:
     """What decides where a job is. stopped: a gate of the intake stops it; handed_over; bench: stage of the next step,
     None before the list begins; bench_closed; before, after: measured; decided: an option was taken; left_alone: it is
     to leave the device alone; fit_done: the bench work is closed; cleaned: something was noted as cleaned; plan_barred:
-    a gate of the plan stops or waits; waits: any gate waits to be accepted; comparable: the verdict compares."""
+    a gate of the plan stops or waits; waits: any gate waits to be accepted; comparable: the verdict compares; failed:
+    it is worse, or no better where the plan promised it, and nobody left it so on purpose."""
 
     stopped: bool = False
     handed_over: bool = False
@@ -82,6 +84,7 @@ class JobFacts:
     plan_barred: bool = False
     waits: bool = False
     comparable: bool = True
+    failed: bool = False
 
 
 @dataclass(frozen=True)
@@ -143,4 +146,6 @@ def _next(f: JobFacts) -> tuple[Stage, Next]:
         return Stage.AFTER, Next.MEASURE_AFTER
     if not f.comparable:
         return Stage.VERDICT, Next.REPEAT_RUN
+    if f.failed:
+        return Stage.VERDICT, Next.FIND_OUT_WHY
     return Stage.HANDOVER, Next.HAND_OVER

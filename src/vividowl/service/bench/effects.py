@@ -17,6 +17,7 @@ from vividowl.core.materials.kinds import CATALOGUE, Kind, Trait
 from vividowl.core.plan.inspection import check_inspection
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import listed, say
+from vividowl.service.attempts.turning import bring_back, put_aside
 from vividowl.service.bench.plan import chosen_option
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
@@ -31,7 +32,7 @@ from vividowl.store.scope import Scope
 from vividowl.words import sentence
 
 # Kinds of events that may change something beside the log.
-WITH_EFFECT = ("found", "closed", "step_done", "undo", "redo")
+WITH_EFFECT = ("found", "closed", "attempt", "step_done", "undo", "redo")
 CLEANED_BY_STEP: Mapping[str, tuple[str, ...]] = {
     "dust_out": ("fins", "fan", "vents"),
     "cleaned": ("contact", "old_interface"),
@@ -48,6 +49,8 @@ def make_effect(
         job.fit_done = True
         fitted(scope, job, items_of(scope, job.id))
         return {"closed": True}
+    if event.kind == "attempt":
+        return put_aside(scope, job)
     if event.kind == "step_done":
         effect: dict[str, Any] = {}
         new = [c for c in CLEANED_BY_STEP.get(event.data["step"], ()) if c not in job.cleaned]
@@ -122,6 +125,7 @@ def _book(
     already = scope.one(
         FitItem,
         FitItem.job_id == job.id,
+        FitItem.attempt == job.attempt,
         FitItem.removed_at.is_(None),
         FitItem.target == part.target,
         FitItem.kind == part.kind,
@@ -157,6 +161,8 @@ def _book(
 def take_back(scope: Scope, actor: Actor, job: Job, effect: Mapping[str, Any]) -> dict[str, Any]:
     """Change back what an event had changed. What somebody changed by hand since stays as it is."""
     told: dict[str, Any] = {}
+    if effect.get("attempt"):
+        bring_back(scope, job, effect)
     if effect.get("closed"):
         job.fit_done = False
     if effect.get("stopped"):

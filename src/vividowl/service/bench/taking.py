@@ -38,6 +38,7 @@ WHILE_STOPPED = ("undo", "redo", "note", "photo", "found", "mishap", "checked", 
 
 
 CLOCK_OFF_S = 60.0
+_SAME_MOMENT = timedelta(seconds=2)  # what two clocks may differ by while they agree
 
 
 @dataclass(frozen=True)
@@ -157,7 +158,7 @@ class _Taking:
                 "",
             )
         command = BenchCommand(str(sent.id), sent.kind, sent.data, self._moment(sent), self.actor.name)
-        refusal, event, effect = self._try(command)
+        refusal, event, effect = self._try(command, sent.made_at)
         self.number += 1
         self.turn = sent.turn
         self.changed = True
@@ -189,11 +190,20 @@ class _Taking:
         begun = self.log.state.begun
         return max(moment, begun) if begun is not None else self.now
 
-    def _try(self, command: BenchCommand) -> tuple[dict[str, str] | None, BenchEvent | None, dict[str, Any]]:
+    def _of_earlier(self, made_at: datetime) -> bool:
+        """Whether a tablet that was away tells of an attempt that is over."""
+        state = self.log.state
+        return state.attempt > 1 and state.begun is not None and made_at - self.ahead < state.begun - _SAME_MOMENT
+
+    def _try(
+        self, command: BenchCommand, made_at: datetime
+    ) -> tuple[dict[str, str] | None, BenchEvent | None, dict[str, Any]]:
         """Refusal, or the event and its effect. What is refused leaves nothing behind beside the log either."""
         try:
             if command.kind in FROM_SERVER:
                 raise BenchRefused(say("work-list-begun-and-made-anew"), reason="unknown", field="kind")
+            if self._of_earlier(made_at):
+                raise BenchRefused(say("attempts-of-earlier", number=self.log.state.attempt), reason="earlier_attempt")
             if self.job.battery_swollen and command.kind not in WHILE_STOPPED:
                 raise BenchRefused(
                     say("work-job-stopped-battery-swollen"),

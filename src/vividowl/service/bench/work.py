@@ -12,6 +12,7 @@ from vividowl.core.bench.log.events import BenchCommand, BenchRefused
 from vividowl.core.bench.log.log import append
 from vividowl.core.bench.steps.make_list import device_of, in_order, make_steps
 from vividowl.core.quantities.words import say
+from vividowl.service.bench.effects import WITH_EFFECT, make_effect
 from vividowl.service.bench.plan import plan_key, work_of
 from vividowl.service.bench.store import load_log
 from vividowl.service.bench.taking import SERVER, _finish
@@ -99,6 +100,26 @@ def renew(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> None:
         )
 
 
+def begin_again(workshop: Workshop, scope: Scope, actor: Actor, job: Job) -> None:
+    """Begin the list of the next attempt, from the plan as it is now and the map that is known."""
+    state = load_log(workshop, scope, job.id).log.state
+    work, fanless, percent = work_of(workshop, scope, job), is_fanless(job), habits_of(scope.shop()).tighten_percent
+    steps = make_steps(job.kind, work, tuple(state.places.values()), percent, fanless=fanless)
+    _record(
+        workshop,
+        scope,
+        actor,
+        job,
+        "attempt",
+        {
+            "number": state.attempt + 1,
+            "steps": [told(s) for s in steps],
+            "plan": plan_key(scope, job),
+            "device": told(device_of(job.kind, work, percent, fanless=fanless)),
+        },
+    )
+
+
 def _record(
     workshop: Workshop,
     scope: Scope,
@@ -117,6 +138,7 @@ def _record(
         log, event = append(log, BenchCommand(str(event_id), kind, data, moment, actor.name))
     except BenchRefused as error:
         raise Refused("conflict", error.message, remedy=error.remedy, reason=error.reason) from error
+    effect = make_effect(workshop, scope, actor, job, event, log.state) if kind in WITH_EFFECT else {}
     turn = kept.turns.get(SERVER, 0) + 1
     scope.add(
         BenchEventRow(
@@ -131,7 +153,7 @@ def _record(
             device=SERVER,
             turn=turn,
             member_id=actor.member_id,
-            effect={},
+            effect=effect,
         )
     )
     _finish(workshop, scope, job, log, number + 1, moment)

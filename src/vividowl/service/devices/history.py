@@ -87,8 +87,10 @@ def history_of(scope: Scope, device: Device) -> History:
         figures[run.job_id, run.side] = (trace, run)
     items: dict[uuid.UUID, list[FitItem]] = {}
     fitted = scope.select(FitItem).where(FitItem.job_id.in_(ids), FitItem.removed_at.is_(None))
+    latest = {j.id: j.attempt for j in jobs}
     for item in scope.session.scalars(fitted.order_by(FitItem.created_at)):
-        items.setdefault(item.job_id, []).append(item)
+        if item.attempt == latest[item.job_id]:
+            items.setdefault(item.job_id, []).append(item)
     first = jobs[0].day if jobs else None
     visits = tuple(
         Visit(

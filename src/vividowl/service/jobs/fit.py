@@ -7,6 +7,8 @@ from collections.abc import Mapping, Sequence
 from datetime import datetime
 from typing import Any
 
+from sqlalchemy import select
+
 from vividowl.core.job.gates import Severity
 from vividowl.core.materials.kinds import CATALOGUE
 from vividowl.core.quantities.errors import require_range
@@ -25,9 +27,12 @@ from vividowl.store.models import FitItem, Job
 from vividowl.store.scope import Scope
 
 
-def items_of(scope: Scope, job_id: uuid.UUID) -> Sequence[FitItem]:
-    """What is fitted on a job, in order."""
-    query = scope.select(FitItem).where(FitItem.job_id == job_id, FitItem.removed_at.is_(None))
+def items_of(scope: Scope, job_id: uuid.UUID, attempt: int | None = None) -> Sequence[FitItem]:
+    """What is fitted on a job, in order; in the attempt that is on the bench, or in another one."""
+    which = attempt if attempt is not None else select(Job.attempt).where(Job.id == job_id).scalar_subquery()
+    query = scope.select(FitItem).where(
+        FitItem.job_id == job_id, FitItem.attempt == which, FitItem.removed_at.is_(None)
+    )
     return scope.session.scalars(query.order_by(FitItem.created_at)).all()
 
 
@@ -101,7 +106,7 @@ def note_item(scope: Scope, actor: Actor, job: Job, fields: Mapping[str, Any]) -
     ]
     if stops:
         raise Refused("conflict", stops[0].reason, field="kind", remedy=stops[0].remedy, reason="stopped")
-    item = scope.add(FitItem(job_id=job.id, **fields))
+    item = scope.add(FitItem(job_id=job.id, attempt=job.attempt, **fields))
     if item.lot_id is not None:
         _book(scope, actor, job, item, -1.0)
     return item

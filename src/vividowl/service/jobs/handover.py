@@ -14,6 +14,7 @@ from vividowl.core.quantities.words import say
 from vividowl.core.trace.trace import Series
 from vividowl.formats.log.columns import min_max_view
 from vividowl.formats.record_pdf import ChartLine, RecordSheet, make_pdf
+from vividowl.service.attempts.failing import has_failed
 from vividowl.service.bench.store import load_log
 from vividowl.service.bench.story import BenchStory, story_of
 from vividowl.service.clock import server_now, server_today
@@ -107,6 +108,15 @@ def hand_over(
                 field="handed_over",
                 remedy=say("handover-take-after-reading-first"),
                 reason="not_yet",
+            )
+        after = scope.run(job.id, "after")
+        if handed_over and job.handed_over_at is None and after is not None and has_failed(after.glance):
+            raise Refused(
+                "conflict",
+                say("handover-service-failed", failure=after.glance["failure"]),
+                field="handed_over",
+                remedy=say("handover-find-out-why"),
+                reason="failed",
             )
         job.price_cents, job.next_service_on, job.handover_note = price_cents, next_service_on, note
         if handed_over and job.handed_over_at is None:

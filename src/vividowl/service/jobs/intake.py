@@ -14,17 +14,16 @@ from vividowl.core.job.device import REFERENCES, RunSide
 from vividowl.core.job.gates import Gate, Severity, intake_gates, worst_first
 from vividowl.core.job.stages import JobFacts, Next, Position, Stage, position_of
 from vividowl.core.quantities.errors import require_range
-from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.quantities.words import Words, say
 from vividowl.core.verdict.verdicts import Verdict
+from vividowl.service.attempts.failing import has_failed
 from vividowl.service.devices.known import device_for
 from vividowl.service.errors import Refused
 from vividowl.service.plan.found import plan_row
 from vividowl.service.plan.planning import chosen_gates
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.deciding import Plan
-from vividowl.store.devices import Device
-from vividowl.store.measuring import Run
-from vividowl.store.models import Acknowledgement, Customer, FitItem, Job
+from vividowl.store.models import Acknowledgement, Job
 from vividowl.store.scope import Scope
 
 LEFT_ALONE = "leave"
@@ -42,18 +41,6 @@ INTAKE_FIELDS = (
     "liquid_damage",
     "done_on",
 )
-SUGGEST = {
-    "maker": Device.maker,
-    "model": Device.model,
-    "customer_name": Customer.name,
-    "factory_interface": Device.factory_interface,
-    "load_recipe": Run.load_recipe,
-    "fan_setting": Run.fan_setting,
-    "power_profile": Run.power_profile,
-    "placement": Run.placement,
-    "product": FitItem.product,
-    "lot": FitItem.lot,
-}
 
 
 @dataclass(frozen=True)
@@ -83,6 +70,7 @@ class JobView:
     glance_before: dict[str, Any]
     glance_after: dict[str, Any]
     verdict: str | None
+    failed: bool
 
 
 def gates_of(job: Job) -> tuple[Gate, ...]:
@@ -135,13 +123,30 @@ def _view(job: Job, rows: Sequence[Acknowledgement], plan: Plan | None) -> JobVi
     blank = {"rise_k": None, "noise_db": None, "held_share": None, "measured": False}
     before, after = (runs[s].glance or blank if s in runs else blank for s in REFERENCES)
     verdict = runs[RunSide.AFTER].glance.get("verdict") if RunSide.AFTER in runs else None
-    facts = _facts(job, gates, bool(before["measured"]), bool(after["measured"]), verdict, chosen)
+    facts = _facts(job, gates, bool(before["measured"]), bool(after["measured"]), verdict, chosen, has_failed(after))
     at = position_of(facts)
-    return JobView(job, at.stage, _words(at, job, gates, verdict), at.reachable, at.done, gates, before, after, verdict)
+    return JobView(
+        job,
+        at.stage,
+        _words(at, job, gates, verdict),
+        at.reachable,
+        at.done,
+        gates,
+        before,
+        after,
+        verdict,
+        facts.failed,
+    )
 
 
 def _facts(
-    job: Job, gates: Sequence[GateView], before: bool, after: bool, verdict: str | None, chosen: str | None
+    job: Job,
+    gates: Sequence[GateView],
+    before: bool,
+    after: bool,
+    verdict: str | None,
+    chosen: str | None,
+    failed: bool,
 ) -> JobFacts:
     waits = [g for g in gates if g.severity == Severity.ACKNOWLEDGE and g.acknowledged_by is None]
     stops = [g for g in gates if g.severity == Severity.STOP]
@@ -160,6 +165,7 @@ def _facts(
         plan_barred=bool(stops) or any(g.stage == "plan" for g in waits),
         waits=bool(waits),
         comparable=verdict != Verdict.CANNOT_BE_COMPARED,
+        failed=failed,
     )
 
 
@@ -252,20 +258,6 @@ def acknowledge(workshop: Workshop, actor: Actor, job_id: uuid.UUID, rule: str, 
                 "conflict", say("intake-this-gate-acknowledged-already"), remedy=say("intake-reload-job")
             ) from error
         return view_of(scope, job)
-
-
-def suggestions(workshop: Workshop, actor: Actor, field: str, within: str) -> list[str]:
-    """Texts used before in a field; models are narrowed to the maker typed."""
-    if field not in SUGGEST:
-        raise Refused(
-            "invalid",
-            say("intake-there-no-suggestions-for", field=field),
-            field="field",
-            remedy=say("allowed", names=listed(SUGGEST)),
-        )
-    where = [Device.maker == within] if field == "model" and within else []
-    with workshop.scope(actor) as scope:
-        return scope.suggestions(SUGGEST[field], where)
 
 
 def require_settled(view: JobView, *, field: str = "") -> None:

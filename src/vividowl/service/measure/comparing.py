@@ -192,7 +192,9 @@ def compare_runs(workshop: Workshop, scope: Scope, job: Job, before: Run | None,
     )
     ladders = _ladders(pair, readings, spots)
     fitted = scope.session.scalars(
-        scope.select(FitItem).where(FitItem.job_id == job.id, FitItem.removed_at.is_(None))
+        scope.select(FitItem).where(
+            FitItem.job_id == job.id, FitItem.attempt == job.attempt, FitItem.removed_at.is_(None)
+        )
     ).all()
     notes = (
         (BURN_IN_WORDS,)

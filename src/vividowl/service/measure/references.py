@@ -9,6 +9,7 @@ from vividowl.core.reading.measured import resistance
 from vividowl.core.reading.reading import Reading
 from vividowl.core.response.reference import Reference, Source, class_reference, reference_from
 from vividowl.core.response.terms import Response
+from vividowl.service.attempts.failing import has_failed
 from vividowl.service.measure.comparing import kept, tolerances_of
 from vividowl.service.measure.readings import reading_of
 from vividowl.service.workshop import Workshop
@@ -26,7 +27,7 @@ def _healthy(workshop: Workshop, scope: Scope, jobs: Sequence[Job]) -> list[Resp
     found = []
     for job in jobs:
         run = scope.run(job.id, "after")
-        if run is None:
+        if run is None or has_failed(run.glance):
             continue
         query = scope.select(TraceFile).where(TraceFile.run_id == run.id, TraceFile.removed_at.is_(None))
         trace = scope.session.scalars(query.order_by(TraceFile.uploaded_at)).first()

@@ -18,6 +18,7 @@ from vividowl.core.response.ladder import Ladder, culprit
 from vividowl.core.runs.since_service import Advice
 from vividowl.core.sound.levels import NoiseFigure, background_correction, require_level_db
 from vividowl.core.trace.roles import Role
+from vividowl.service.attempts.failing import note_failure
 from vividowl.service.clock import server_now
 from vividowl.service.devices.history import since_last_service
 from vividowl.service.errors import Refused
@@ -216,6 +217,7 @@ def finish(workshop: Workshop, scope: Scope, job: Job, run: Run) -> RunView:
     if run.side in REFERENCES:
         note_verdict(workshop, scope, job)
         note_outcome(workshop, scope, job)
+        note_failure(scope, job)
     job.updated_at = server_now()
     scope.session.flush()
     return run_view(workshop, scope, job, run.key)

@@ -61,12 +61,13 @@ def fitted(scope: Scope, job: Job, items: Sequence[FitItem]) -> DeviceState:
     last = states_of(scope, job)[-1]
     lies = fitted_of(items) or list(last.fitted)
     clean = Answer.YES if job.cleaned else last.clean
-    if last.cause in (StateCause.FITTED, StateCause.ATTEMPT) and (last.fitted, last.clean) == (lies, clean):
+    again = last.cause in (StateCause.FITTED, StateCause.ATTEMPT) and last.attempt >= job.attempt
+    if again and (last.fitted, last.clean) == (lies, clean):
         return last
-    fresh: dict[str, Any] = {"fitted": lies, "clean": clean}
+    fresh: dict[str, Any] = {"fitted": lies, "clean": clean, "attempt": max(job.attempt, last.attempt)}
     if fitted_of(items):
         fresh |= {"heat_cycles": None, "hours": None}
-    return next_state(scope, job, StateCause.FITTED, fresh)
+    return next_state(scope, job, StateCause.ATTEMPT if job.attempt > 1 else StateCause.FITTED, fresh)
 
 
 def put_in_state(scope: Scope, job: Job, run: Run) -> None:

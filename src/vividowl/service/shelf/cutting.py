@@ -176,6 +176,7 @@ def _note(scope: Scope, job_id: uuid.UUID, product: Product, source: Source, row
     lot = scope.get(Lot, source.lot_id)
     item = FitItem(
         job_id=job_id,
+        attempt=scope.get(Job, job_id).attempt,
         target=row["target"],
         kind=product.kind,
         product=product.name,

@@ -26,4 +26,5 @@ def job_out(view: JobView) -> JobOut:
         glance_before=GlanceOut.model_validate(view.glance_before),
         glance_after=GlanceOut.model_validate(view.glance_after),
         verdict=view.verdict,
+        failed=view.failed,
     )

@@ -8,7 +8,7 @@ from typing import Annotated
 from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel, Field
 
-from vividowl.service.jobs import fit, intake
+from vividowl.service.jobs import fit, intake, suggesting
 from vividowl.service.jobs import today as bench_case
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.idempotency import idempotent
@@ -102,7 +102,7 @@ def acknowledge(path: JobPath, body: AcknowledgeIn) -> tuple[JobOut, int]:
 @access("member")
 def get_suggestions(query: SuggestQuery) -> SuggestionsOut:
     """What was typed in this field before."""
-    return SuggestionsOut(suggestions=intake.suggestions(workshop(), actor(), query.field, query.within))
+    return SuggestionsOut(suggestions=suggesting.suggestions(workshop(), actor(), query.field, query.within))
 
 
 def _items(rows: object) -> FitItemsOut:

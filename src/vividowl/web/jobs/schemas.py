@@ -118,6 +118,7 @@ class JobOut(Out):
     cleaned: list[str]
     fit_note: str
     fit_done: bool
+    attempt: int
     price_cents: int | None
     next_service_on: date | None
     handover_note: str
@@ -132,6 +133,7 @@ class JobOut(Out):
     glance_before: GlanceOut
     glance_after: GlanceOut
     verdict: str | None
+    failed: bool
 
 
 class JobPage(Out):

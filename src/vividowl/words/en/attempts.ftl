@@ -69,3 +69,18 @@ cause-air = The air does not get through
 cause-else = Something that is not on this list
     .check = Run Before's recipe once more: same load, same place, same fan, room noted
     .remedy = Note what it was, in a few words
+
+attempts-after-run = After, attempt { $number }
+attempts-conditions-only = Conditions of attempt { $number }, taken back
+attempts-something-done = Something was done in attempt { $number } already.
+attempts-take-off-first = Take it off first, the last thing first.
+attempts-first = There is no attempt before the first.
+attempts-no-such = There is no attempt { $number }.
+attempts-attempt = attempt { $number }
+attempts-of-earlier = This was done before attempt { $number } began, and is kept apart.
+next-find_out_why = { $model }: find out why it is no better
+handover-service-failed = { $failure ->
+    [worse] The device is worse than before.
+   *[other] The device is no better, although the plan promised it.
+  }
+handover-find-out-why = Find out why first; or note there why it stays as it is.

@@ -1,0 +1,1 @@
+"""Attempts of a visit: whether one failed, why, the next one, and all side by side."""

@@ -1,0 +1,1 @@
+"""Attempts of a job over the wire."""
