@@ -26,6 +26,7 @@ PICTURES: tuple[tuple[str, int, str, str, tuple[int, int], bool], ...] = (
     ("fit", 2421, "fit", "night", DESK, True),
     ("verdict", 2421, "verdict", "day", DESK, True),
     ("all-runs", 2433, "runs", "day", DESK, True),
+    ("attempts", 2438, "attempts", "day", DESK, True),
     ("device", 2432, "device", "night", DESK, False),
     ("handover", 2420, "handover", "day", DESK, False),
     ("record", 2421, "record", "day", DESK, True),
@@ -60,15 +61,6 @@ def take(browser: Browser, address: str) -> None:
         page.screenshot(path=FOLDER / f"{name}.png", full_page=whole)
         context.close()
     page = browser.new_page(base_url=address, viewport={"width": DESK[0], "height": DESK[1]}, color_scheme="light")
-    page.goto("/")
-    page.get_by_text("Next for your hands").wait_for()
-    jobs = page.evaluate("async () => (await (await fetch('/api/jobs?all=true&limit=100')).json()).jobs")
-    page.goto(f"/jobs/{next(j['id'] for j in jobs if j['number'] == 2428)}/plan")
-    page.get_by_role("button", name="Lay the pieces out").click()
-    page.get_by_role("button", name="Cut it and book it").wait_for()
-    page.locator("section", has=page.get_by_role("heading", name="Cutting")).last.screenshot(
-        path=FOLDER / "cut-sheet.png"
-    )
     page.goto("/")
     page.get_by_role("button", name="Sign out").click()
     page.get_by_role("button", name="Sign in").wait_for()

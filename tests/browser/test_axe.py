@@ -23,6 +23,7 @@ PAGES = [
     "/models",
     "/devices",
     "runs",
+    "attempts",
     "device",
     "after",
     "verdict",
@@ -59,6 +60,9 @@ def test_axe_finds_nothing_by_day_and_by_night_and_nothing_overflows(page, job_a
     elif place == "runs":
         page.goto(job_address(2433, "runs"))
         page.get_by_role("heading", name="Rank").wait_for()
+    elif place == "attempts":
+        page.goto(job_address(2437, "attempts"))
+        page.get_by_role("heading", name="Side by side").wait_for()
     elif place == "stopped":
         page.goto(job_address(2423, "intake"))
     elif place == "door":

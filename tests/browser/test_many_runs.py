@@ -112,3 +112,42 @@ def test_a_burn_in_says_where_it_ends_and_a_place_tells_on_a_fanless_device(page
     # Watts given up between minute 1 and 10: most where the lid is closed.
     expect(page.get_by_role("row", name=re.compile(r"On the dock, lid closed .* −\d\.\d"))).to_be_visible()
     expect(page.get_by_role("row", name=re.compile(r"dock, lid closed \d\.\d+ ± "))).to_be_visible()
+
+
+def test_a_failed_attempt_is_found_out_and_a_second_one_put_beside_it(page, job_address):
+    page.goto(job_address(2438, "verdict"))
+    page.get_by_role("button", name="Find out why").click()
+    expect(page.get_by_role("heading", name="Why is it no better?")).to_be_visible()
+    first = page.get_by_role("listitem").filter(has=page.get_by_role("heading", name="A film was left"))
+    expect(first).to_contain_text("promised was")
+    first.get_by_label("It was this").check()
+    expect(first).to_contain_text("Peel both films")
+    page.get_by_role("group", name="Print when it was lifted").get_by_label("2").check()
+    page.get_by_label("What was seen").fill("Film on the lower face")
+    page.get_by_role("button", name="Save").click()
+    expect(page.get_by_role("row", name="Noted")).to_contain_text("Film on the lower face")
+    # It does not go out like this without a reason.
+    page.goto(job_address(2438, "handover"))
+    page.get_by_role("button", name="Hand Gannet 15 over").click()
+    expect(page.get_by_text("The device is worse than before.")).to_be_visible()
+    page.goto(job_address(2438, "attempts"))
+    page.get_by_role("button", name="Begin attempt 2").click()
+    expect(page.get_by_text("Attempt 2 has begun.")).to_be_visible()
+    # Taken back from the notice, and begun once more.
+    page.get_by_role("button", name="Undo").click()
+    expect(page.get_by_role("button", name="Begin attempt 2")).to_be_visible()
+    page.get_by_role("button", name="Begin attempt 2").click()
+    expect(page).to_have_url(re.compile("/open$"))
+    page.goto(job_address(2438, "attempts"))
+    expect(page.get_by_role("heading", name="Why was attempt 1 no better?")).to_be_visible()
+    expect(page.get_by_role("columnheader", name="Attempt 2 on the bench")).to_be_visible()
+
+
+def test_both_attempts_stand_in_the_record(page, job_address):
+    page.goto(job_address(2437, "attempts"))
+    row = page.get_by_role("row", name="Verdict")
+    expect(row).to_contain_text("Worse")
+    expect(row).to_contain_text("Improved")
+    page.goto(job_address(2437, "").replace("/jobs/", "/record/").rstrip("/"))
+    expect(page.get_by_role("heading", name="Attempts side by side")).to_be_visible()
+    expect(page.get_by_role("row", name="Cause found")).to_contain_text("Too little on the die")

@@ -116,6 +116,7 @@ SHEET = RecordSheet(
     items=(("cpu_die", "paste_stiff", "", "", None, "", "typed"),),
     fit_note="$x$ _y_",
     bench=("Worked by a list of 19 steps, 19 done.",),
+    attempts=(),
     gates=(("Reason.", "agreed (Imke)"),),
     price_cents=None,
     currency="EUR",
@@ -132,3 +133,8 @@ def test_a_draft_without_measurement_is_a_pdf_and_typed_marks_stay_text():
 
 def test_a_word_more_makes_another_pdf():
     assert make_pdf(SHEET) != make_pdf(replace(SHEET, note="Come back in spring."))
+
+
+def test_attempts_stand_side_by_side_on_the_record():
+    rows = (("Fitted", "sheet", "paste #2"), ("Verdict", "Worse", "Improved [much]"))
+    assert len(make_pdf(replace(SHEET, attempts=rows))) > len(make_pdf(SHEET))

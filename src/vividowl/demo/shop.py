@@ -12,7 +12,8 @@ from vividowl.demo.bench import keep_model, play_bench
 from vividowl.demo.measuring import measure_run
 from vividowl.demo.shelf import cut_for, stock_the_shelf
 from vividowl.demo.stories import stories
-from vividowl.demo.story import Story
+from vividowl.demo.story import Again, Story
+from vividowl.service.attempts import attempts, beginning
 from vividowl.service.devices.known import with_serial
 from vividowl.service.jobs import fit, handover, intake
 from vividowl.service.plan import planning
@@ -116,6 +117,8 @@ def _play(
         if trial is not None:
             measure_run(workshop, actor, job.id, side, story, trial, when + timedelta(hours=3 * offset), seed + offset)
     _further(workshop, actor, job.id, story, when + timedelta(hours=6), seed)
+    if story.again is not None:
+        _once_more(workshop, actor, job.id, story, story.again, when + timedelta(hours=6), seed + 20, lots)
     if story.bench is not None and story.bench.began_min is not None:
         began = datetime.now(UTC) - timedelta(minutes=story.bench.began_min)
         play_bench(workshop, actor, job.id, job.model, story.bench, began)
@@ -156,6 +159,27 @@ def _further(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story, 
         key = next(row.run.key for row in found.runs if row.run.name == run.name)
         at = when + timedelta(minutes=30 * turn)
         measure_run(workshop, actor, job_id, key, recipe, run.trial, at, seed + 10 + turn)
+
+
+def _once_more(
+    workshop: Workshop,
+    actor: Actor,
+    job_id: uuid.UUID,
+    story: Story,
+    again: Again,
+    when: datetime,
+    seed: int,
+    lots: Mapping[tuple[str, str], uuid.UUID],
+) -> None:
+    """A second attempt, after what the first one showed."""
+    told = {"checks": again.checks, "print_score": again.print_score, "words": again.words}
+    attempts.save_attempt(workshop, actor, job_id, 1, 0, told)
+    beginning.begin_attempt(workshop, actor, job_id)
+    for item in again.items:
+        fit.add_item(workshop, actor, job_id, {**item, "lot_id": lots.get((item["product"], item["lot"]))})
+    version = intake.get_job(workshop, actor, job_id).job.version
+    fit.save_fit(workshop, actor, job_id, version, cleaned=list(story.cleaned), note=story.fit_note, done=True)
+    measure_run(workshop, actor, job_id, "after", story, again.after, when, seed)
 
 
 def _decide(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story) -> None:

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from vividowl.core.materials.kinds import Kind
+from vividowl.demo.attempts import FAILED
 from vividowl.demo.bench import BenchTale
 from vividowl.demo.devices import CHALK, CONSOLE, CONSOLE_CURED, CURED, FRESH, PINNED
 from vividowl.demo.later_stories import MORE_STORIES
@@ -272,4 +273,4 @@ _FIRST: tuple[Story, ...] = (
 
 def stories() -> list[Story]:
     """All of them, in the order of their jobs."""
-    return [*_FIRST, *MORE_STORIES, *MANY_RUNS]
+    return [*_FIRST, *MORE_STORIES, *MANY_RUNS, *FAILED]

@@ -45,9 +45,20 @@ class FurtherRun:
 
 
 @dataclass(frozen=True)
+class Again:
+    """A second attempt: what was found of the first, what was fitted then, and what came of it."""
+
+    checks: dict[str, str]
+    print_score: int
+    words: str
+    items: tuple[dict[str, Any], ...]
+    after: Trial
+
+
+@dataclass(frozen=True)
 class Story:
     """A job of the demo. found, goal and choice make its plan; cut names a product and the pieces cut from it;
-    bench: how its step list was worked; runs: further ones, in states of their own."""
+    bench: how its step list was worked; runs: further ones, in states of their own; again: a second attempt."""
 
     days_ago: int
     intake: dict[str, Any]
@@ -68,6 +79,7 @@ class Story:
     cut: tuple[str, tuple[dict[str, Any], ...]] | None = None
     bench: BenchTale | None = None
     runs: tuple[FurtherRun, ...] = ()
+    again: Again | None = None
 
 
 LAPTOP_RECIPE = {

@@ -47,6 +47,16 @@
 #if d.fit_note != "" [#d.fit_note \ ]
 #for line in d.bench [#line \ ]
 #for gate in d.gates [#text(fill: soft)[Agreed: #gate] \ ]
+#if d.attempts.len() > 0 [
+  #section[Attempts side by side]
+  #let n = d.attempts.at(0).len() - 1
+  #table(columns: (1.1fr,) + (1.6fr,) * n, stroke: none, inset: (x: 0pt, y: 2.6pt), column-gutter: 6pt,
+    table.hline(stroke: 1pt + ink),
+    table.header([], ..range(n).map(i => [*attempt #(i + 1)*])),
+    table.hline(stroke: 0.6pt + ink),
+    ..d.attempts.map(row => (text(fill: soft, row.at(0)), ..row.slice(1))).flatten(),
+    table.hline(stroke: 0.6pt + ink))
+]
 #section[Price and next service]
 #grid(columns: (1fr, 1fr), [Price: *#d.price*], [Next service: *#d.next_service*])
 #if d.note != "" [#v(4pt) #d.note]

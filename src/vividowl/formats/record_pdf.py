@@ -65,6 +65,7 @@ class RecordSheet:
     items: tuple[tuple[str, str, str, str, float | None, str, str], ...]
     fit_note: str
     bench: tuple[Words, ...]
+    attempts: tuple[tuple[Words, ...], ...]
     gates: tuple[tuple[str, str], ...]
     price_cents: int | None
     currency: str
@@ -153,6 +154,7 @@ def _content(sheet: RecordSheet) -> dict[str, Any]:
         "items": [item_words(*i) for i in sheet.items],
         "fit_note": sheet.fit_note,
         "bench": list(sheet.bench),
+        "attempts": [list(row) for row in sheet.attempts],
         "gates": [f"{reason} {words}" for reason, words in sheet.gates],
         "price": money(sheet.price_cents, sheet.currency),
         "next_service": day(sheet.next_service_on),

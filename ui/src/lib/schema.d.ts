@@ -1515,6 +1515,30 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * AttemptCauseOut
+         * @description share: of ten such failures how many; speaks, against: signs in words; opens: its check opens the device.
+         */
+        AttemptCauseOut: {
+            /** Against */
+            against: string[];
+            /** Answer */
+            answer: string;
+            /** Cause */
+            cause: string;
+            /** Check */
+            check: string;
+            /** Opens */
+            opens: boolean;
+            /** Remedy */
+            remedy: string;
+            /** Share */
+            share: number;
+            /** Speaks */
+            speaks: string[];
+            /** Words */
+            words: string;
+        };
         /** AttemptIn */
         AttemptIn: {
             /** Checks */
@@ -1541,7 +1565,7 @@ export interface components {
         /** AttemptOut */
         AttemptOut: {
             /** Causes */
-            causes: components["schemas"]["CauseOut"][];
+            causes: components["schemas"]["AttemptCauseOut"][];
             /** Cleaned */
             cleaned: string[];
             /** Current */
@@ -1582,6 +1606,16 @@ export interface components {
             words: string;
         };
         /**
+         * AttemptRowOut
+         * @description A row of the attempts side by side: a cell each.
+         */
+        AttemptRowOut: {
+            /** Cells */
+            cells: string[];
+            /** Words */
+            words: string;
+        };
+        /**
          * AttemptsOut
          * @description counted: failed attempts of the shop whose cause was found; closed: the one on the bench is closed.
          */
@@ -1592,6 +1626,8 @@ export interface components {
             closed: boolean;
             /** Counted */
             counted: number;
+            /** Rows */
+            rows: components["schemas"]["AttemptRowOut"][];
         };
         /** BandOut */
         BandOut: {
@@ -4637,6 +4673,8 @@ export interface components {
         RecordOut: {
             /** After Photo */
             after_photo: string | null;
+            /** Attempts */
+            attempts: components["schemas"]["AttemptRowOut"][];
             /** Before Photo */
             before_photo: string | null;
             /** Bench */

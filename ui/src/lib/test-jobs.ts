@@ -37,6 +37,8 @@ export function makeJob(more: Partial<Job> = {}): Job {
     cleaned: [],
     fit_note: '',
     fit_done: false,
+    attempt: 1,
+    failed: false,
     price_cents: null,
     next_service_on: null,
     handover_note: '',

@@ -14,7 +14,9 @@ from vividowl.core.quantities.words import say
 from vividowl.core.trace.trace import Series
 from vividowl.formats.log.columns import min_max_view
 from vividowl.formats.record_pdf import ChartLine, RecordSheet, make_pdf
+from vividowl.service.attempts.attempts import attempts_view
 from vividowl.service.attempts.failing import has_failed
+from vividowl.service.attempts.side_by_side import Row, side_by_side
 from vividowl.service.bench.store import load_log
 from vividowl.service.bench.story import BenchStory, story_of
 from vividowl.service.clock import server_now, server_today
@@ -47,6 +49,7 @@ class Record:
     proposal: NextService
     planned_cents: int | None
     bench: BenchStory
+    attempts: tuple[Row, ...]
 
 
 def _proposal(workshop: Workshop, scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> NextService:
@@ -69,6 +72,7 @@ def _record(workshop: Workshop, scope: Scope, job: Job) -> Record:
         proposal,
         planned,
         story_of(load_log(workshop, scope, job.id).log.state),
+        side_by_side(attempts_view(workshop, scope, job).attempts) if job.attempt > 1 else (),
     )
 
 
@@ -173,6 +177,7 @@ def record_pdf(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> tuple[byt
         items=tuple((i.target, i.kind, i.product, i.lot, i.amount, i.amount_unit, i.amount_is) for i in record.items),
         fit_note=job.fit_note,
         bench=record.bench.lines,
+        attempts=tuple((row.words, *row.cells) for row in record.attempts),
         gates=tuple(
             (sentence(g.reason), f"{g.words} ({g.acknowledged_by}, {g.acknowledged_at:%Y-%m-%d})")
             for g in record.view.gates

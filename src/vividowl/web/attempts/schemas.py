@@ -15,7 +15,7 @@ Words = Annotated[str, StringConstraints(max_length=400, pattern=NO_NUL, strip_w
 Score = Annotated[Whole, Field(ge=1, le=5)]
 
 
-class CauseOut(Out):
+class AttemptCauseOut(Out):
     """share: of ten such failures how many; speaks, against: signs in words; opens: its check opens the device."""
 
     cause: str
@@ -45,17 +45,25 @@ class AttemptOut(Out):
     resistance_u95_k_per_w: float | None
     interface_k_per_w: float | None
     noise_db: float | None
-    causes: list[CauseOut]
+    causes: list[AttemptCauseOut]
     surface_score: int | None
     print_score: int | None
     words: str
     left_words: str
 
 
+class AttemptRowOut(Out):
+    """A row of the attempts side by side: a cell each."""
+
+    words: str
+    cells: list[str]
+
+
 class AttemptsOut(Out):
     """counted: failed attempts of the shop whose cause was found; closed: the one on the bench is closed."""
 
     attempts: list[AttemptOut]
+    rows: list[AttemptRowOut]
     counted: int
     closed: bool
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from vividowl.service.jobs.handover import Record
 from vividowl.service.measure.comparing import Compared
+from vividowl.web.attempts.present import rows_out
 from vividowl.web.jobs.present import job_out
 from vividowl.web.jobs.schemas import FitItemOut
 from vividowl.web.measure.present import reading_out
@@ -44,6 +45,7 @@ def record_out(record: Record) -> RecordOut:
         currency=record.shop.currency,
         items=[FitItemOut.model_validate(i) for i in record.items],
         bench=list(sentences(record.bench.lines)),
+        attempts=rows_out(record.attempts),
         before_photo=record.bench.before_photo,
         after_photo=record.bench.after_photo,
         verdict=verdict_out(record.compared) if record.compared else None,

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from datetime import date
 
+from vividowl.web.attempts.schemas import AttemptRowOut
 from vividowl.web.fields import (
     Out,
 )
@@ -67,6 +68,7 @@ class RecordOut(Out):
     currency: str
     items: list[FitItemOut]
     bench: list[str]
+    attempts: list[AttemptRowOut]
     before_photo: str | None
     after_photo: str | None
     verdict: VerdictOut | None

@@ -84,3 +84,20 @@ handover-service-failed = { $failure ->
    *[other] The device is no better, although the plan promised it.
   }
 handover-find-out-why = Find out why first; or note there why it stays as it is.
+
+attempts-row-fitted = Fitted
+attempts-row-cleaned = Cleaned
+attempts-row-verdict = Verdict
+attempts-row-resistance = Thermal resistance, K/W
+attempts-row-interface = of it faster than 3 s, K/W
+attempts-row-noise = Noise, dB
+attempts-row-cause = Cause found
+attempts-row-surface = Surface, of 5
+attempts-row-print = Print, of 5
+attempts-row-words = Noted
+attempts-not-measured = not measured
+attempts-row-left = Left as it is
+attempts-figure = { FIX($value, $digits) }{ $u95 ->
+    [none] {""}
+   *[other] {" "}± { FIX($u95, $digits) }
+  }

@@ -281,6 +281,7 @@ spot-panel-heatsink = Heatsink
 spot-panel-where-exactly = Where exactly
 spot-panel-add-spot = Add the spot
 verdict-page-go-on-to-hand = Go on to Hand over
+verdict-page-find-out-why = Find out why
 verdict-page-exhaust-got-hotter = The exhaust got hotter
 verdict-page-u-expanded-uncertainty-k = U is the expanded uncertainty, k = 2. A change smaller than U is not claimed.
 verdict-page-uncertainty-after-jcgm-sensor = Uncertainty after JCGM 100: sensor, room thermometer, run to run and the spread in the window, combined in quadrature; what the same sensor adds to both runs cancels in the change.
@@ -330,4 +331,8 @@ same-device-this-one = It is this one
 same-device-chosen = A further visit of
 same-device-another = Another device
 job-room-device = Device
+job-room-attempts = { $number ->
+    [1] Find out why
+   *[other] Attempt { $number }
+  }
 job-room-all-runs = All runs

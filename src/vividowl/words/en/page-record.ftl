@@ -15,6 +15,7 @@ record-room-came-in-with = It came in with: “{ $symptom }”
 record-room-what-was-measured = What was measured
 record-room-u-expanded-uncertainty-k = U is the expanded uncertainty, k = 2. A change smaller than U is not claimed.
 record-room-before-and-after = Before and after
+record-room-attempts = Attempts side by side
 record-room-what-was-done = What was done
 record-room-cleaned = Cleaned: { $join }.
 record-room-lot = , lot { $lot }

@@ -33,6 +33,9 @@
   </div>
   <nav class="no-print">
     <Button kind="bare" href="/devices/{job.device_id}">{say('job-room-device')}</Button>
+    {#if job.attempt > 1 || job.failed}
+      <Button kind="bare" href="/jobs/{job.id}/attempts">{say('job-room-attempts', { number: job.attempt })}</Button>
+    {/if}
     <Button kind="bare" href="/jobs/{job.id}/runs">{say('job-room-all-runs')}</Button>
   </nav>
   {#if job.stage === 'stopped'}<strong class="stopped">{say('job-room-stopped-for-safety')}</strong>{/if}

@@ -13,6 +13,7 @@
   import ConditionTable from '../verdict/ConditionTable.svelte';
   import EffectTable from '../verdict/EffectTable.svelte';
   import Headline from '../verdict/Headline.svelte';
+  import SideBySide from '../attempts/SideBySide.svelte';
   import PhotoPair from './PhotoPair.svelte';
 
   interface Props {
@@ -93,6 +94,10 @@
     {#if record.before_photo && record.after_photo}
       <h2>{say('record-room-before-and-after')}</h2>
       <PhotoPair before={record.before_photo} after={record.after_photo} />
+    {/if}
+    {#if record.attempts.length}
+      <h2>{say('record-room-attempts')}</h2>
+      <SideBySide rows={record.attempts} />
     {/if}
     <div class="two">
       <section>

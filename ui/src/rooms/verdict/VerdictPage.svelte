@@ -1,10 +1,10 @@
 <script lang="ts">
   import { say } from '../job/words';
-  import { onMount } from 'svelte';
   import type { Job, Verdict } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';
   import TraceExplorer from '../../lib/charts/TraceExplorer.svelte';
   import Button from '../../lib/parts/Button.svelte';
+  import { go } from '../../lib/router.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import Working from '../../lib/parts/Working.svelte';
   import { bothReadings, sharedChannels } from './both-runs';
@@ -21,7 +21,14 @@
   let { job, verdict, onnext }: Props = $props();
   const readings = $derived(bothReadings(verdict));
   const channels = $derived(sharedChannels(verdict));
-  onMount(() => offer([{ key: 'Enter', words: say('verdict-page-go-on-to-hand'), run: onnext }]));
+  const why = () => go(`/jobs/${job.id}/attempts`);
+  // After a service that failed the way on is to find out why.
+  const next = $derived(
+    job.failed
+      ? { words: say('verdict-page-find-out-why'), run: why }
+      : { words: say('verdict-page-go-on-to-hand'), run: onnext },
+  );
+  $effect(() => offer([{ key: 'Enter', words: next.words, run: next.run }]));
 </script>
 
 <Titled why="temperature"><Headline {verdict} /></Titled>
@@ -55,7 +62,7 @@
 <Working summary={say('verdict-page-conditions-side-by-side')}
   ><ConditionTable conditions={verdict.conditions} /></Working
 >
-<footer><Button kind="main" key="Enter" onclick={onnext}>{say('verdict-page-go-on-to-hand')}</Button></footer>
+<footer><Button kind="main" key="Enter" onclick={next.run}>{next.words}</Button></footer>
 
 <style>
   .reasons {

@@ -1,0 +1,47 @@
+<script lang="ts">
+  import { say } from './words';
+  // Attempts of a visit beside each other, a column each.
+  import type { Schemas } from '../../lib/api';
+  import DataTable from '../../lib/parts/DataTable.svelte';
+
+  interface Props {
+    rows: Schemas['AttemptRowOut'][];
+    /** Number of the attempt on the bench, or null where that is no matter. */
+    current?: number | null;
+  }
+  let { rows, current = null }: Props = $props();
+  const numbers = $derived((rows[0]?.cells ?? []).map((_, i) => i + 1));
+</script>
+
+<DataTable>
+  <thead>
+    <tr>
+      <td></td>
+      {#each numbers as number (number)}
+        <th scope="col"
+          >{say('attempts-number', { number })}
+          {#if number === current}<small>{say('attempts-current')}</small>{/if}</th
+        >
+      {/each}
+    </tr>
+  </thead>
+  <tbody>
+    {#each rows as row (row.words)}
+      <tr>
+        <th scope="row">{row.words}</th>
+        {#each row.cells as cell, i (i)}<td>{cell || '–'}</td>{/each}
+      </tr>
+    {/each}
+  </tbody>
+</DataTable>
+
+<style>
+  small {
+    color: var(--soft);
+    font-weight: 400;
+  }
+  td,
+  th {
+    vertical-align: top;
+  }
+</style>
