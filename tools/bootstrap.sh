@@ -3,6 +3,9 @@
 say() { printf '%s\n' "$*"; }
 stop() { printf 'vividowl: %s\n' "$*" >&2; exit 1; }
 
+# Some machines tell Python not to keep what it compiles; a start would then compile everything each time.
+unset PYTHONDONTWRITEBYTECODE
+
 VENV="$ROOT/.venv"
 STAMPS="$ROOT/var/stamps"
 
@@ -71,13 +74,10 @@ make_venv() {
 
 python_packages() {
   say "Installing Python packages …"
-  "$VENV/bin/uv" pip install -q --compile-bytecode --python "$VENV/bin/python" --require-hashes -r "$1" 2>"$ROOT/var/pip.log" &&
+  "$VENV/bin/uv" pip install -q --python "$VENV/bin/python" --require-hashes -r "$1" 2>"$ROOT/var/pip.log" &&
     "$VENV/bin/uv" pip install -q --python "$VENV/bin/python" --no-deps -e "$ROOT" 2>>"$ROOT/var/pip.log" ||
     stop "Python packages could not be installed: $(grep -m1 -i error "$ROOT/var/pip.log" || tail -1 "$ROOT/var/pip.log") (see var/pip.log)"
 }
-
-# Compiled ahead, since some machines tell Python not to keep what it compiles, and a start should be quick there too.
-bytecode() { "$VENV/bin/python" -m compileall -q "$ROOT/src/vividowl"; }
 
 node_packages() {
   say "Installing Node packages …"
@@ -103,7 +103,6 @@ prepare() {
   else
     once "$1" "$ROOT/$1" "$ROOT/pyproject.toml" -- python_packages "$ROOT/$1"
   fi
-  once bytecode "$ROOT/src/vividowl" -- bytecode
   once node "$ROOT/ui/package-lock.json" -- node_packages
   once build "$ROOT/ui/src" "$ROOT/src/vividowl/words" "$ROOT/docs/handbook" "$ROOT/ui/index.html" "$ROOT/ui/vite.config.ts" "$ROOT/ui/handbook.plugin.ts" "$ROOT/ui/package-lock.json" -- build_ui
 }

@@ -10,6 +10,7 @@ import pytest
 from vividowl.core.attempts.causes import SPEAKS, USUAL, Cause, CheckResult, find_causes, possible
 from vividowl.core.attempts.evidence import Attempted, Sign, evidence_of
 from vividowl.core.attempts.promise import Failure, Kept, failure_of, promise_kept
+from vividowl.core.bench.fasteners import Place
 from vividowl.core.bench.log.state import BenchState, Breach, Mishappened, Outcome, PowerOn, Wait
 from vividowl.core.bench.steps.vocabulary import BenchStep
 from vividowl.core.materials.kinds import Kind
@@ -17,6 +18,7 @@ from vividowl.core.plan.prediction import Interval
 from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.reading.measured import resistance
 from vividowl.core.reading.reading import read_trace
+from vividowl.core.response.resistance import ChipResistances
 from vividowl.core.simulate.device import Device, simulate
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Trace
@@ -231,3 +233,56 @@ def test_a_promise_is_missed_only_beyond_its_uncertainty(measured, u95, kept):
 )
 def test_what_counts_as_a_failure(verdict, kept, failure):
     assert failure_of(verdict, kept) is failure
+
+
+def two_chips(cpu, gpu):
+    return replace(reading(OLD), chips=ChipResistances(cpu=cpu, gpu=gpu))
+
+
+def test_one_chip_alone_is_its_contact_and_both_are_a_seat_or_a_pad():
+    a = Attempted(before=two_chips(1.0, 0.8), after=two_chips(1.5, 0.81), kinds=frozenset([Kind.PASTE_SOFT]))
+    assert Sign.ONE_CHIP in signs(a)
+    assert top(a) == [Cause.TOO_LITTLE]
+    both = replace(a, after=two_chips(1.5, 1.3), gaps_filled=True)
+    assert Sign.BOTH_CHIPS in signs(both)
+    assert set(top(both, 2)) == {Cause.SEAT, Cause.LIFTED}
+    neither = signs(replace(a, after=two_chips(1.0, 0.8)))
+    assert not {Sign.ONE_CHIP, Sign.BOTH_CHIPS} & neither
+
+
+def test_without_a_plan_the_fast_part_is_laid_against_that_of_before():
+    worse = replace(attempt(replace(OLD, interface=0.8), [Kind.PASTE_SOFT]), promised=None)
+    (found,) = [e for e in evidence_of(worse) if e.sign is Sign.FAST_LARGE]
+    assert "before it was 0.4" in sentence(found.words)
+    better = replace(attempt(replace(OLD, interface=0.12, sink=0.9), [Kind.PASTE_SOFT]), promised=None)
+    assert Sign.FAST_SMALL in signs(better)
+    same = signs(replace(attempt(OLD, [Kind.PASTE_SOFT]), promised=None))
+    assert not {Sign.FAST_LARGE, Sign.FAST_SMALL} & same
+
+
+def test_a_fan_that_turns_slower_is_told_and_a_fanless_device_has_none():
+    slow = attempt(replace(OLD, interface=0.12, fan_full_rpm=2400.0, fan_idle_rpm=900.0), [Kind.PASTE_SOFT])
+    assert Sign.FAN_SLOWER in signs(slow)
+    assert Cause.FAN_PLUG not in [r.cause for r in find_causes(replace(slow, has_fan=False))]
+    assert not {Sign.FAN_SLOWER, Sign.FAN_AT_SPEED} & signs(replace(slow, has_fan=False))
+
+
+def test_a_list_that_was_kept_speaks_against_what_it_looked_after():
+    state = BenchState(
+        begun=AT,
+        closed=AT,
+        places={"s1": Place("s1", "screw", 0.5, 0.5, "cooler")},
+        waits={"3": Wait("3", "solvent_hot", "x", AT, AT + timedelta(minutes=10))},
+        mishaps={"2": Mishappened("2", "touched_film", "", "", "", AT, "imke")},
+        breaches={"1": Breach("1", "look_before_closing", "", "in a hurry", AT, "imke")},
+    )
+    a = Attempted(kinds=frozenset([Kind.TUBE]), bench=state, cleaned=("contact",))
+    kept = {Sign.SCREWS_COUNTED, Sign.WAIT_WHOLE, Sign.FILM_MISHAP, Sign.SEATED_UNSEEN, Sign.FINS_NOT_CLEANED}
+    assert kept <= signs(a)
+    assert not signs(Attempted(bench=BenchState()))
+
+
+def test_a_full_print_clears_the_contact():
+    a = attempt(replace(OLD, interface=0.8), [Kind.PASTE_SOFT], print="full")
+    assert Sign.PRINT_FULL in signs(a)
+    assert top(a)[0] not in (Cause.SEAT, Cause.TOO_LITTLE)

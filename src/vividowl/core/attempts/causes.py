@@ -51,7 +51,7 @@ USUAL: Mapping[Cause, float] = {
 USUAL_COUNTS_AS = 10.0  # failed attempts of its own that outweigh the usual order in a shop; from memory
 
 _CONTACT = (Cause.FILM, Cause.SEAT, Cause.LIFTED, Cause.TOO_LITTLE, Cause.NOT_RUN_IN, Cause.SOLVENT, Cause.ALLOY_BALD)
-_STRONG, _CLEAR, _SOME = 12.0, 5.0, 2.0
+_SURE, _STRONG, _CLEAR, _SOME = 120.0, 12.0, 5.0, 2.0
 
 
 def _each(causes: Sequence[Cause], ratio: float) -> dict[Cause, float]:
@@ -75,9 +75,9 @@ SPEAKS: Mapping[Sign, Mapping[Cause, float]] = {
         Cause.FAN_PLUG: 1 / _CLEAR,
     },
     Sign.BOTH_CHIPS: {Cause.SEAT: _CLEAR, Cause.LIFTED: _CLEAR, Cause.TOO_LITTLE: 1 / _SOME},
-    Sign.FAN_STANDS: {Cause.FAN_PLUG: 10.0 * _STRONG},
+    Sign.FAN_STANDS: {Cause.FAN_PLUG: _SURE},
     Sign.FAN_SLOWER: {Cause.AIR: _SOME, Cause.FAN_PLUG: _SOME},
-    Sign.FAN_AT_SPEED: {Cause.FAN_PLUG: 1 / (10.0 * _STRONG), Cause.AIR: _SOME},
+    Sign.FAN_AT_SPEED: {Cause.FAN_PLUG: 1 / _SURE, Cause.AIR: _SOME},
     Sign.SHRINKS: {Cause.NOT_RUN_IN: _STRONG, Cause.SOLVENT: _SOME},
     Sign.STEADY: {Cause.NOT_RUN_IN: 1 / _CLEAR},
     Sign.YOUNG: {Cause.NOT_RUN_IN: _SOME},
@@ -96,13 +96,8 @@ SPEAKS: Mapping[Sign, Mapping[Cause, float]] = {
     Sign.FINS_NOT_CLEANED: {Cause.AIR: _CLEAR},
     Sign.PRINT_ONE_SIDED: {Cause.SEAT: _STRONG, Cause.LIFTED: _CLEAR},
     Sign.PRINT_BALD: {Cause.TOO_LITTLE: _STRONG, Cause.LIFTED: _SOME, Cause.ALLOY_BALD: _STRONG},
-    Sign.PRINT_LIQUID: {Cause.SOLVENT: 10.0 * _STRONG},
-    Sign.PRINT_FULL: {
-        Cause.SEAT: 1 / _STRONG,
-        Cause.LIFTED: 1 / _STRONG,
-        Cause.TOO_LITTLE: 1 / _STRONG,
-        Cause.ALLOY_BALD: 1 / _STRONG,
-    },
+    Sign.PRINT_LIQUID: {Cause.SOLVENT: _SURE},
+    Sign.PRINT_FULL: _each((Cause.SEAT, Cause.LIFTED, Cause.TOO_LITTLE, Cause.ALLOY_BALD), 1 / _SURE),
 }
 # What can be looked at without opening the device.
 FROM_OUTSIDE = (Cause.FAN_PLUG, Cause.NOT_RUN_IN, Cause.AIR)
