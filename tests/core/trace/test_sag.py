@@ -3,10 +3,16 @@
 import numpy as np
 import pytest
 
+from vividowl.core.reading.findings import findings
+from vividowl.core.reading.reading import read_trace
 from vividowl.core.trace.load import find_load
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.sag import Minute, sag_of
 from vividowl.core.trace.trace import Trace
+from vividowl.core.verdict.comparison import compare
+from vividowl.core.verdict.conditions import Conditions
+from vividowl.core.verdict.parts import Side
+from vividowl.words import sentences
 
 
 def fanless(load_s, step_s=1.0, lead_s=60.0, clock=True):
@@ -55,3 +61,18 @@ def test_what_was_not_logged_is_not_known():
     found = sag(fanless(900.0, clock=False))
     assert found.difference.clock_mhz is None
     assert found.difference.power < 0
+
+
+def test_the_reading_and_the_verdict_say_it_in_words():
+    reading = read_trace(fanless(900.0), 22.0)
+    assert reading.sag.told
+    said = sentences(findings(reading, 22.0))
+    assert any(s.startswith("From minute 1 to minute 10: 17.9 → 12.4 W, ") for s in said), said
+    held = fanless(900.0)
+    even = Trace(held.time_s, {**held.channels, Role.CPU_POWER: np.where(held.channels[Role.CPU_POWER] > 2, 12.0, 1.0)})
+    steady = read_trace(even, 22.0)
+    assert not steady.sag.told
+    assert any("it holds its power: 12.0 → 12.0 W" in s for s in sentences(findings(steady, 22.0)))
+    conditions = Conditions(load="the same", fan="no fan", placement="desk", room_c=22.0)
+    found = compare(Side(conditions, reading), Side(conditions, steady))
+    assert any("17.9 → 12.4 W before, 12.0 → 12.0 W after" in s for s in sentences(found.reasons))

@@ -48,6 +48,7 @@ def findings(
     out += _phases(reading)
     out += _pauses(reading)
     out += _held(reading)
+    out += _sag(reading)
     of = resistance(reading, room_c, tol)
     limit = limit_c if limit_c is not None else reading.throttling.limit_c
     if of is not None and limit is not None and limit > reference_room_c + 1:
@@ -170,6 +171,24 @@ def _held(reading: Reading) -> list[Words]:
             first_s=clock_words(held.first_s) if held.first_s is not None else None,
             gives=bool(given),
             given=listed(given, "and"),
+        )
+    ]
+
+
+def _sag(reading: Reading) -> list[Words]:
+    first, tenth = reading.sag.minute_1, reading.sag.minute_10
+    if first.power is None or tenth.power is None:
+        return []
+    return [
+        say(
+            "findings-sag",
+            told=reading.sag.told,
+            first_w=first.power,
+            tenth_w=tenth.power,
+            first_mhz=first.clock_mhz,
+            tenth_mhz=tenth.clock_mhz,
+            first_c=first.die_c,
+            tenth_c=tenth.die_c,
         )
     ]
 

@@ -10,6 +10,7 @@ from vividowl.core.trace.load import LoadPhase, under_load
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Mask, Series, Trace
 
+TOLD_SHARE = 0.03  # of the power at minute 1 that a sag is told from; from memory
 EARLY_S, LATE_S, ROUND_S = 60.0, 600.0, 20.0  # [s] from the onset; the width of each mean; as people quote it
 
 
@@ -46,6 +47,12 @@ class Sag:
     minute_1: Minute
     minute_10: Minute
     difference: Minute
+
+    @property
+    def told(self) -> bool:
+        """Whether it gives up enough power, or gains it, to be worth a word."""
+        first, change = self.minute_1.power, self.difference.power
+        return first is not None and change is not None and abs(change) > TOLD_SHARE * first
 
 
 def sag_of(trace: Trace, load: LoadPhase) -> Sag:

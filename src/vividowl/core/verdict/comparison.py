@@ -251,6 +251,10 @@ class _Case:
         before = self.befores[0].reading
         if _held(before) and self.by["power"].difference is not None:
             reasons.append(say("comparison-before-heat-held-back-for", share=100 * (before.throttling.share or 0)))
+        sags = [side.reading.sag for side in (self.befores[0], self.afters[0])]
+        if any(sag.told for sag in sags) and None not in [sag.difference.power for sag in sags]:
+            (b1, b10), (a1, a10) = ((sag.minute_1.power, sag.minute_10.power) for sag in sags)
+            reasons.append(say("comparison-sag", before_1=b1, before_10=b10, after_1=a1, after_10=a10))
         rooms = (self.befores[0].conditions.room_c, self.afters[0].conditions.room_c)
         terms = equal_terms([s.reading for s in self.befores], [s.reading for s in self.afters], rooms)
         if terms.start_apart_k is not None and abs(terms.start_apart_k) > START_SHOWN_K:

@@ -75,3 +75,14 @@ reading-choose-where-it-was-logged =
         [yes] Choose a part of the load in which the die was logged.
        *[other] Log the die to the end of the load, or name another column as the die.
     }
+findings-sag =
+    { $told ->
+        [yes] From minute 1 to minute 10:
+       *[other] From minute 1 to minute 10 it holds its power:
+    } { FIX($first_w, 1) } → { FIX($tenth_w, 1) } W{ $first_mhz ->
+        [none] {""}
+       *[other] , { FIX($first_mhz, 0) } → { FIX($tenth_mhz, 0) } MHz
+    }{ $first_c ->
+        [none] {""}
+       *[other] , { FIX($first_c, 0) } → { FIX($tenth_c, 0) } °C
+    }.

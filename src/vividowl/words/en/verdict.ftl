@@ -174,3 +174,4 @@ conditions-degrees = { FIX($value, 1) } °C
 conditions-minutes = { FIX($value, 0) } min
 conditions-room = room
 conditions-duration = duration
+comparison-sag = From minute 1 to minute 10 of the load: { FIX($before_1, 1) } → { FIX($before_10, 1) } W before, { FIX($after_1, 1) } → { FIX($after_10, 1) } W after.
