@@ -1,5 +1,8 @@
 """Repeats, recordings, a window set by hand, remembered columns, results, and what a response is judged against."""
 
+import re
+from dataclasses import replace
+
 import numpy as np
 import pytest
 from tests.logs import COOL, HOT, log_bytes, rows
@@ -55,6 +58,16 @@ def test_a_repeat_needs_a_log_and_becomes_the_log_when_that_is_taken_off(ada, jo
     run = ada.upload(job, "before", log_bytes(HOT, seed=5), query="&repeat=true", name="second.csv")
     run = ada.call("DELETE", f"/api/jobs/{job}/runs/before/log/{run['trace']['id']}")
     assert (run["trace"]["file_name"], run["repeats"]) == ("second.csv", [])
+
+
+def test_a_run_at_another_fan_speed_is_no_repeat_and_says_what_it_is(ada, job):
+    ada.upload(job, "before", log_bytes(COOL, seed=21), query="&again=true")
+    full = replace(COOL, fan_low_c=1.0, fan_high_c=2.0)
+    refused = ada.upload(job, "before", log_bytes(full, seed=22), query="&repeat=true", name="full.csv", status=409)
+    assert refused["reason"] == "no_repeat"
+    assert re.search(r"full.csv is no repeat of this run. The fan turned at \d+ rpm against \d+ rpm", refused["detail"])
+    assert "All runs" in refused["remedy"]
+    assert ada.call("GET", f"/api/jobs/{job}/runs/before")["repeats"] == []
 
 
 def test_repeats_have_a_limit(ada, job, monkeypatch):

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import contextlib
 import uuid
 from collections.abc import Mapping, Sequence
 from typing import Any, BinaryIO
@@ -22,10 +21,15 @@ from vividowl.service.errors import Refused
 from vividowl.service.measure.comparing import kept
 from vividowl.service.measure.log_reading import read_whole_log, refused, signature
 from vividowl.service.measure.readings import guesses_of, load_trace, remember_reading
+from vividowl.service.measure.refusing import (
+    refuse_after_without_before,
+    refuse_known_file,
+    refuse_no_repeat,
+    size_refusals,
+)
 from vividowl.service.measure.runs import RunView, finish, run_for_writing
 from vividowl.service.names import plain_name
 from vividowl.service.workshop import Actor, Workshop, open_job
-from vividowl.store.files import BrokenOff, TooLarge
 from vividowl.store.measuring import LogMapping, Run, TraceFile
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
@@ -54,7 +58,7 @@ def receive_log(
     with size_refusals(file_name, "log", remedy), workshop.files.receive(stream, expected, BYTES_MOST) as received:
         with workshop.scope(actor) as scope:
             job = scope.get(Job, job_id)
-            _refuse_after_without_before(scope, job, side)
+            refuse_after_without_before(scope, job, side)
             run = scope.run(job.id, side)
             room_c, limit_c = run.room_c if run else None, job.limit_c
             known = {row.signature: row.roles for row in scope.session.scalars(scope.select(LogMapping)).unique()}
@@ -67,8 +71,10 @@ def receive_log(
                 raise refused(error) from error
             with workshop.scope(actor) as scope:
                 job = open_job(scope, job_id)
-                _refuse_known_file(scope, received.sha256, file_name, job, side, again)
+                refuse_known_file(scope, received.sha256, file_name, job, side, again)
                 run = run_for_writing(scope, job, side)
+                if repeat:
+                    refuse_no_repeat(workshop, scope, job, run, found.reading, file_name)
                 _make_room(scope, run, repeat)
                 if mapping:
                     _remember_mapping(scope, found.headers, mapping)
@@ -110,72 +116,6 @@ def _make_room(scope: Scope, run: Run, repeat: bool) -> None:
             remedy=say("logs-take-one-off-first"),
         )
     scope.session.flush()
-
-
-def size_refusals(file_name: str, field: str, remedy: Words) -> contextlib.AbstractContextManager[None]:
-    @contextlib.contextmanager
-    def guard() -> Any:  # noqa: ANN401
-        try:
-            yield
-        except TooLarge as error:
-            raise Refused(
-                "invalid",
-                say("logs-file-error", name=file_name, error=error.message),
-                field=field,
-                remedy=remedy,
-                reason="too_large",
-            ) from error
-        except BrokenOff as error:
-            raise Refused(
-                "invalid",
-                say("logs-nothing-was-stored", file_name=file_name, error=error.message),
-                field=field,
-                remedy=say("logs-drop-file-again"),
-                reason="broken_off",
-            ) from error
-
-    return guard()
-
-
-def _refuse_after_without_before(scope: Scope, job: Job, side: str) -> None:
-    if side == "after":
-        before = scope.run(job.id, "before")
-        if not kept(scope, TraceFile, before):
-            raise Refused(
-                "conflict",
-                say("logs-this-job-has-no-before"),
-                field="log",
-                remedy=say("logs-drop-before-log-first-what"),
-                reason="no_before",
-            )
-
-
-def _refuse_known_file(scope: Scope, sha256: str, name: str, job: Job, side: str, again: bool) -> None:
-    for _, run, other in scope.traces_with(sha256):
-        if other.id == job.id and run.key == side:
-            raise Refused(
-                "conflict",
-                say("logs-log-that-already-here", name=name),
-                field="log",
-                remedy=say("logs-choose-other-file-if-there"),
-                reason="same_file_here",
-            )
-        if other.id == job.id:
-            raise Refused(
-                "conflict",
-                say("logs-very-file-that-serves-as", name=name, capitalize=run.side.capitalize()),
-                field="log",
-                remedy=say("logs-choose-log-other-run"),
-                reason="same_file_other_side",
-            )
-        if not again:
-            raise Refused(
-                "conflict",
-                say("logs-already-log-job", name=name, capitalize=run.side.capitalize(), number=other.number),
-                field="log",
-                remedy=say("logs-check-that-right-file-use"),
-                reason="same_file_elsewhere",
-            )
 
 
 def _remember_mapping(scope: Scope, headers: Sequence[str], mapping: Mapping[str, str | None]) -> None:

@@ -14,7 +14,7 @@ from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sound_file import BYTES_MOST, read_sound_file
 from vividowl.service.errors import Refused
-from vividowl.service.measure.logs import size_refusals
+from vividowl.service.measure.refusing import size_refusals
 from vividowl.service.measure.runs import RunView, finish, run_for_writing
 from vividowl.service.measure.sounds import kept_sounds
 from vividowl.service.names import plain_name

@@ -48,3 +48,5 @@ verdict-drop-missing-log-in-its = Drop the missing log in its stage.
 logs-file-error = { $name }: { $error }
 file-larger = The file is larger than { $most_mb } MB.
 file-broken-off = The upload broke off after { $size } of { $expected } bytes.
+logs-no-repeat = { $name } is no repeat of this run. { $why }
+logs-add-as-own-run = Add it in All runs as a run of its own; a repeat shares everything with its run.

@@ -220,6 +220,7 @@ refused-log-this-column = This column
 refused-log-choose-column = choose a column
 refused-log-holds = holds the
 refused-log-read-again-like-this = Read it again like this
+refused-log-to-all-runs = To All runs
 refused-log-use-here-as-well = Use it here as well
 refused-log-send-again = Send { $name } again
 refused-log-choose-another-file = Choose another file

@@ -86,3 +86,6 @@ findings-sag =
         [none] {""}
        *[other] , { FIX($first_c, 0) } → { FIX($tenth_c, 0) } °C
     }.
+repeat-other-sensor = This log tells the { $other }, the first one the { $first }: it is a run of another sensor.
+repeat-other-load = { FIX($other, 0) } W against { FIX($first, 0) } W: it is a run under another load, or with another power limit.
+repeat-other-fan = The fan turned at { FIX($other, 0) } rpm against { FIX($first, 0) } rpm: it is a run at another fan speed.

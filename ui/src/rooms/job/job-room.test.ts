@@ -163,7 +163,7 @@ describe('a refused log', () => {
     const retry = vi.fn();
     const refused = problem({ reason: 'no_temperature', detail: 'No die temperature.', headers: ['Sensor A', 'Fan'] });
     const { Problem } = await import('../../lib/api');
-    render(RefusedLog, { problem: new Problem(refused), file, onretry: retry, ondrop: vi.fn() });
+    render(RefusedLog, { jobId: 'j1', problem: new Problem(refused), file, onretry: retry, ondrop: vi.fn() });
     const again = screen.getByRole('button', { name: 'Read it again like this' });
     expect(again).toBeDisabled();
     await user.selectOptions(screen.getByLabelText('This column'), 'Sensor A');
@@ -171,10 +171,17 @@ describe('a refused log', () => {
     await user.click(again);
     expect(retry).toHaveBeenCalledWith({ roles: { 'Sensor A': 'gpu_temperature' } });
   });
+  it('that is no repeat is led to where it is a run of its own', () => {
+    const refused = problem({ reason: 'no_repeat', detail: 'It is a run at another fan speed.' });
+    render(RefusedLog, { jobId: 'j1', problem: new Problem(refused), file, onretry: vi.fn(), ondrop: vi.fn() });
+    expect(screen.getByText('It is a run at another fan speed.')).toBeVisible();
+    expect(screen.getByRole('link', { name: 'To All runs' })).toHaveAttribute('href', '/jobs/j1/runs');
+  });
   it('that is in use elsewhere can be used here on purpose', async () => {
     const retry = vi.fn();
     const { Problem } = await import('../../lib/api');
     render(RefusedLog, {
+      jobId: 'j1',
       problem: new Problem(problem({ reason: 'same_file_elsewhere' })),
       file,
       onretry: retry,

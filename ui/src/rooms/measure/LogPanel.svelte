@@ -108,6 +108,7 @@
   <RefusedLog
     problem={way.problem}
     file={way.file}
+    {jobId}
     onretry={(options) => way.file && void send(way.file, { ...asked, ...options })}
     ondrop={() => way.forget()}
   />

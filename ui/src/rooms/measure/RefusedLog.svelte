@@ -9,10 +9,11 @@
   interface Props {
     problem: Problem;
     file: File;
+    jobId: string;
     onretry: (options: { roles?: Record<string, string | null>; again?: boolean }) => void;
     ondrop: () => void;
   }
-  let { problem, file, onretry, ondrop }: Props = $props();
+  let { problem, file, jobId, onretry, ondrop }: Props = $props();
   const nameable = $derived(problem.body.reason === 'no_temperature' && problem.body.headers.length > 0);
   let header = $state('');
   let role = $state('cpu_temperature');
@@ -47,6 +48,8 @@
       >
     {:else if problem.body.reason === 'same_file_elsewhere'}
       <Button onclick={() => onretry({ again: true })}>{say('refused-log-use-here-as-well')}</Button>
+    {:else if problem.body.reason === 'no_repeat'}
+      <Button href="/jobs/{jobId}/runs">{say('refused-log-to-all-runs')}</Button>
     {:else if ['offline', 'stopped', 'broken_off'].includes(problem.body.reason)}
       <Button kind="main" onclick={() => onretry({})}>{say('refused-log-send-again', { name: file.name })}</Button>
     {/if}
