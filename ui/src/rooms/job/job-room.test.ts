@@ -171,7 +171,8 @@ describe('a refused log', () => {
     await user.click(again);
     expect(retry).toHaveBeenCalledWith({ roles: { 'Sensor A': 'gpu_temperature' } });
   });
-  it('that is no repeat is led to where it is a run of its own', () => {
+  it('that is no repeat is led to where it is a run of its own', async () => {
+    const { Problem } = await import('../../lib/api');
     const refused = problem({ reason: 'no_repeat', detail: 'It is a run at another fan speed.' });
     render(RefusedLog, { jobId: 'j1', problem: new Problem(refused), file, onretry: vi.fn(), ondrop: vi.fn() });
     expect(screen.getByText('It is a run at another fan speed.')).toBeVisible();
