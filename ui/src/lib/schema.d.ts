@@ -952,6 +952,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/known": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the shop's own services tell of models and materials. */
+        get: operations["getKnown"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/models": {
         parameters: {
             query?: never;
@@ -3515,6 +3532,22 @@ export interface components {
             /** Words */
             words: string;
         };
+        /** KnownOut */
+        KnownOut: {
+            gain_k_per_w: components["schemas"]["SpreadOut"] | null;
+            /** Jobs */
+            jobs: number;
+            /** Kept */
+            kept: number;
+            lasts: components["schemas"]["LastingOut"] | null;
+            /** Looked Again */
+            looked_again: number;
+            minutes: components["schemas"]["SpreadOut"] | null;
+            /** Promised */
+            promised: number;
+            /** Words */
+            words: string;
+        };
         /** LadderOut */
         LadderOut: {
             /** Die C */
@@ -3525,6 +3558,23 @@ export interface components {
             room_c: number;
             /** Rungs */
             rungs: components["schemas"]["RungOut"][];
+        };
+        /**
+         * LastingOut
+         * @description n services that were looked at again, gone of them half lost; months to lose half of the gain, null where that is
+         *     not reached yet.
+         */
+        LastingOut: {
+            /** Gone */
+            gone: number;
+            /** High Months */
+            high_months: number | null;
+            /** Low Months */
+            low_months: number | null;
+            /** Median Months */
+            median_months: number | null;
+            /** N */
+            n: number;
         };
         /** LearntFoundOut */
         LearntFoundOut: {
@@ -5372,6 +5422,20 @@ export interface components {
             spot: string;
         };
         /**
+         * SpreadOut
+         * @description n cases: median, and the quartiles between which half of them lie.
+         */
+        SpreadOut: {
+            /** High */
+            high: number;
+            /** Low */
+            low: number;
+            /** Median */
+            median: number;
+            /** N */
+            n: number;
+        };
+        /**
          * Start
          * @description How warm a run began; empty where nobody noted it.
          * @enum {string}
@@ -5785,6 +5849,18 @@ export interface components {
          * @enum {string}
          */
         Warranty: "running" | "over" | "unknown";
+        /**
+         * WhatIsKnownOut
+         * @description least: cases below which nothing is told.
+         */
+        WhatIsKnownOut: {
+            /** Least */
+            least: number;
+            /** Materials */
+            materials: components["schemas"]["KnownOut"][];
+            /** Models */
+            models: components["schemas"]["KnownOut"][];
+        };
         /**
          * WhereUsed
          * @description Where it is used, as the owner says it.
@@ -13502,6 +13578,98 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VerdictOut"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getKnown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIsKnownOut"];
                 };
             };
             /** @description Nobody is signed in */

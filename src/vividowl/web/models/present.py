@@ -2,16 +2,20 @@
 
 from __future__ import annotations
 
+from vividowl.service.models.known import Known
 from vividowl.service.models.letters import model_classes, task_words
 from vividowl.service.models.models import ModelView
 from vividowl.web.bench.present import classes_out
 from vividowl.web.models.schemas import (
+    KnownOut,
+    LastingOut,
     LearntFoundOut,
     LearntMinutesOut,
     ModelGapOut,
     ModelOut,
     ModelPlaceOut,
     ModelStepOut,
+    SpreadOut,
 )
 from vividowl.words import sentence, told
 
@@ -54,4 +58,18 @@ def model_out(view: ModelView) -> ModelOut:
         interface_k_per_w=learnt.interface_k_per_w,
         total_k_per_w=learnt.total_k_per_w,
         reference=sentence(learnt.reference),
+    )
+
+
+def known_out(known: Known) -> KnownOut:
+    """What many services tell of one model or material."""
+    return KnownOut(
+        words=sentence(known.words),
+        jobs=known.jobs,
+        gain_k_per_w=SpreadOut.model_validate(known.gain) if known.gain else None,
+        minutes=SpreadOut.model_validate(known.minutes) if known.minutes else None,
+        promised=known.promised,
+        kept=known.kept,
+        lasts=LastingOut.model_validate(known.lasts) if known.lasts else None,
+        looked_again=known.looked_again,
     )

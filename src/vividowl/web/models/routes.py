@@ -9,13 +9,15 @@ from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel
 
 from vividowl.core.quantities.words import say
+from vividowl.core.runs.lasting import TOLD_FROM
 from vividowl.service.errors import Refused
 from vividowl.service.models import models
+from vividowl.service.models.known import what_is_known
 from vividowl.service.models.models import IMPORT_MOST
 from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.jobs.routes import JobPath
-from vividowl.web.models.present import model_out
-from vividowl.web.models.schemas import ModelNotesIn, ModelOut, ModelsOut
+from vividowl.web.models.present import known_out, model_out
+from vividowl.web.models.schemas import ModelNotesIn, ModelOut, ModelsOut, WhatIsKnownOut
 from vividowl.words import sentence
 
 api = APIBlueprint("models", __name__, url_prefix="/api")
@@ -38,6 +40,18 @@ class ImportQuery(BaseModel):
 def list_models() -> ModelsOut:
     """All models that the shop keeps."""
     return ModelsOut(models=[model_out(v) for v in models.list_models(workshop(), actor())])
+
+
+@api.get("/known", responses={200: WhatIsKnownOut}, operation_id="getKnown")
+@access("member")
+def get_known() -> WhatIsKnownOut:
+    """What the shop's own services tell of models and materials."""
+    found = what_is_known(workshop(), actor())
+    return WhatIsKnownOut(
+        models=[known_out(k) for k in found.models],
+        materials=[known_out(k) for k in found.materials],
+        least=TOLD_FROM,
+    )
 
 
 @api.get("/models/<uuid:model_id>", responses={200: ModelOut}, operation_id="getModel")

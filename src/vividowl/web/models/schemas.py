@@ -89,3 +89,42 @@ class ModelNotesIn(In):
     version: Whole
     torque_notes: Told
     notes: Told
+
+
+class SpreadOut(Out):
+    """n cases: median, and the quartiles between which half of them lie."""
+
+    n: int
+    median: float
+    low: float
+    high: float
+
+
+class LastingOut(Out):
+    """n services that were looked at again, gone of them half lost; months to lose half of the gain, null where that is
+    not reached yet."""
+
+    n: int
+    gone: int
+    median_months: float | None
+    low_months: float | None
+    high_months: float | None
+
+
+class KnownOut(Out):
+    words: str
+    jobs: int
+    gain_k_per_w: SpreadOut | None
+    minutes: SpreadOut | None
+    promised: int
+    kept: int
+    lasts: LastingOut | None
+    looked_again: int
+
+
+class WhatIsKnownOut(Out):
+    """least: cases below which nothing is told."""
+
+    models: list[KnownOut]
+    materials: list[KnownOut]
+    least: int

@@ -64,3 +64,16 @@ models-room-model-file = Model file
 model-page-notes-kept = Notes kept.
 model-page-model-thrown-away-its = The model is thrown away; its jobs keep their maps.
 models-room-taken-in = { $model } taken in: { $places }.
+known-by-model = Known from services, by model
+known-by-material = Known from services, by material
+known-services = Services
+known-gain = Gain, K/W
+known-minutes = Minutes of hands
+known-promise = Promise kept
+known-lasting = Half of the gain gone after
+known-few = { $n } of { $least } needed
+known-spread = { $median } ({ $low } to { $high }), n = { $n }
+known-kept = { $kept } of { $promised }
+known-lasts = { $median } months ({ $low } to { $high }), { $gone } of { $n } gone
+known-lasts-beyond = not known yet: { $gone } of { $n } gone
+known-note = Medians with the quartiles between which half of the cases lie; of fewer than { $least } nothing is told. Devices that still hold their gain count as holding (product-limit estimate, 95 %).

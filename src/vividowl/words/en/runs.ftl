@@ -111,3 +111,4 @@ history-held-again =
         [none] more than can be told
        *[other] { FIX($high, 0) }
     }.
+lasting-values = the values

@@ -6,12 +6,14 @@
   import ScrewMap from '../../lib/maps/ScrewMap.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import KnownTable from './KnownTable.svelte';
   import { plural } from '../../lib/format';
   import { go } from '../../lib/router.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import { KINDS } from '../../lib/words';
 
   let models = $state.raw<Schemas['ModelOut'][] | null>(null);
+  let known = $state.raw<Schemas['WhatIsKnownOut'] | null>(null);
   let trouble = $state.raw<Problem | null>(null);
   let waiting = $state.raw<string | null>(null);
   let field: HTMLInputElement | undefined = $state();
@@ -19,6 +21,7 @@
   async function load() {
     try {
       models = (await take(client.GET('/api/models'))).models;
+      known = await take(client.GET('/api/known'));
       trouble = null;
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
@@ -99,6 +102,11 @@
       </li>
     {/each}
   </ul>
+{/if}
+{#if known && (known.models.length || known.materials.length)}
+  <KnownTable heading={say('known-by-model')} rows={known.models} least={known.least} />
+  <KnownTable heading={say('known-by-material')} rows={known.materials} least={known.least} />
+  <p class="quiet">{say('known-note', { least: known.least })}</p>
 {/if}
 <input
   bind:this={field}

@@ -1,0 +1,184 @@
+"""What the shop knows from its own services: by model and by material, with how many cases; silent below three."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass
+from typing import Any
+
+from sqlalchemy import select
+
+from vividowl.core.job.device import REFERENCES
+from vividowl.core.materials.kinds import CATALOGUE
+from vividowl.core.quantities.words import Words
+from vividowl.core.runs.lasting import Held, Lasting, Spread, held_of, lasting, spread_of
+from vividowl.core.runs.since_service import same_terms
+from vividowl.core.trace.roles import Role
+from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.deciding import Plan
+from vividowl.store.measuring import Run, TraceFile
+from vividowl.store.models import FitItem, Job
+from vividowl.store.scope import Scope
+
+JOBS_MOST = 2000  # latest jobs that are looked at; a limit of the product
+DAYS_A_MONTH = 30.44  # mean month of the Gregorian calendar
+_DIES = ("cpu_die", "gpu_die")
+
+
+@dataclass(frozen=True)
+class Known:
+    """What many services tell of one model or material. jobs: that were measured on both sides; gain: of the thermal
+    resistance [K/W]; minutes: of hands; promised, kept: plans whose promise was measured, and kept; lasts: time to lose
+    half of the gain. Each is None below three cases."""
+
+    words: Words
+    jobs: int
+    gain: Spread | None
+    minutes: Spread | None
+    promised: int
+    kept: int
+    lasts: Lasting | None
+    looked_again: int
+
+
+@dataclass(frozen=True)
+class WhatIsKnown:
+    """By model and by material, the most frequent first."""
+
+    models: tuple[Known, ...]
+    materials: tuple[Known, ...]
+
+
+@dataclass(frozen=True)
+class _Side:
+    """Resistance and its standard uncertainty [K/W], the terms that it was run on, and the fan [rpm]."""
+
+    value: tuple[float, float]
+    terms: tuple[str, ...]
+    fan_rpm: float | None
+
+
+@dataclass(frozen=True)
+class _Service:
+    job: Job
+    sides: Mapping[str, _Side]
+    kinds: frozenset[str]
+    kept: bool | None
+    held: Held | None
+
+    @property
+    def gain(self) -> float | None:
+        """Of the thermal resistance [K/W], None where one side is not known."""
+        if len(self.sides) < len(REFERENCES):
+            return None
+        return self.sides["before"].value[0] - self.sides["after"].value[0]
+
+
+def what_is_known(workshop: Workshop, actor: Actor) -> WhatIsKnown:
+    """What the shop's own services tell."""
+    with workshop.scope(actor) as scope:
+        services = _services(scope)
+    models: dict[str, list[_Service]] = {}
+    materials: dict[str, list[_Service]] = {}
+    for one in services:
+        models.setdefault(f"{one.job.maker} {one.job.model}".strip(), []).append(one)
+        for kind in one.kinds:
+            materials.setdefault(kind, []).append(one)
+    return WhatIsKnown(
+        _told((name, found) for name, found in models.items()),
+        _told((CATALOGUE[kind].words, found) for kind, found in materials.items()),
+    )
+
+
+def _told(groups: Iterable[tuple[Words, Sequence[_Service]]]) -> tuple[Known, ...]:
+    rows = [_known(words, found) for words, found in groups]
+    return tuple(sorted((r for r in rows if r.jobs), key=lambda r: -r.jobs))
+
+
+def _known(words: Words, services: Sequence[_Service]) -> Known:
+    gains = [s.gain for s in services if s.gain is not None]
+    minutes = [sum(s.job.bench["minutes"].values()) for s in services if s.job.bench.get("minutes")]
+    promised = [s.kept for s in services if s.kept is not None]
+    held = [s.held for s in services if s.held is not None]
+    return Known(
+        words, len(gains), spread_of(gains), spread_of(minutes), len(promised), sum(promised), lasting(held), len(held)
+    )
+
+
+def _services(scope: Scope) -> list[_Service]:
+    jobs = (
+        scope.session.scalars(scope.select(Job).order_by(Job.created_at.desc(), Job.number.desc()).limit(JOBS_MOST))
+        .unique()
+        .all()
+    )
+    ids = [j.id for j in jobs]
+    sides = _sides(scope, ids)
+    kinds = _kinds(scope, jobs)
+    kept = {
+        p.job_id: bool((p.outcome or {})["inside"])
+        for p in scope.session.scalars(scope.select(Plan).where(Plan.job_id.in_(ids), Plan.outcome.is_not(None)))
+    }
+    visits: dict[uuid.UUID, list[Job]] = {}
+    for job in sorted(jobs, key=lambda j: (j.day, j.number)):
+        visits.setdefault(job.device_id, []).append(job)
+    out = []
+    for of_device in visits.values():
+        for at, job in enumerate(of_device):
+            later = next((j for j in of_device[at + 1 :] if "before" in sides.get(j.id, {})), None)
+            own = sides.get(job.id, {})
+            held = _held(job, own, later, sides[later.id]["before"]) if later is not None else None
+            out.append(_Service(job, own, kinds.get(job.id, frozenset()), kept.get(job.id), held))
+    return out
+
+
+def _held(job: Job, own: Mapping[str, _Side], later: Job, found: _Side) -> Held | None:
+    """What the next visit says of this service's gain, None where the two were not run alike."""
+    months = (later.day - job.day).days / DAYS_A_MONTH
+    if len(own) < len(REFERENCES) or months <= 0:
+        return None
+    after = own["after"]
+    if not same_terms(after.terms, found.terms, after.fan_rpm, found.fan_rpm):
+        return None
+    return held_of(own["before"].value, after.value, found.value, months)
+
+
+def _sides(scope: Scope, ids: Sequence[uuid.UUID]) -> dict[uuid.UUID, dict[str, _Side]]:
+    query = (
+        select(Run, TraceFile.figures)
+        .join(TraceFile, TraceFile.run_id == Run.id)
+        .where(
+            Run.shop_id == scope.shop_id,
+            Run.job_id.in_(ids),
+            Run.side.in_(REFERENCES),
+            TraceFile.removed_at.is_(None),
+            ~TraceFile.is_repeat,
+        )
+    )
+    out: dict[uuid.UUID, dict[str, _Side]] = {}
+    for run, figures in scope.session.execute(query):
+        side = _side(run, figures or {})
+        if side is not None:
+            out.setdefault(run.job_id, {})[run.side.value] = side
+    return out
+
+
+def _side(run: Run, figures: Mapping[str, Any]) -> _Side | None:
+    value, u = figures.get("resistance_K_per_W"), figures.get("resistance_u_K_per_W")
+    if value is None or u is None:
+        return None
+    terms = (run.load_recipe, run.fan_setting, run.power_profile, run.placement)
+    return _Side((value, u), terms, figures.get("means", {}).get(Role.FAN_SPEED.value))
+
+
+def _kinds(scope: Scope, jobs: Sequence[Job]) -> dict[uuid.UUID, frozenset[str]]:
+    """What was laid on the dies by the last attempt of each job."""
+    attempt = {j.id: j.attempt for j in jobs}
+    query = scope.select(FitItem).where(
+        FitItem.job_id.in_(attempt), FitItem.target.in_(_DIES), FitItem.removed_at.is_(None)
+    )
+    out: dict[uuid.UUID, set[str]] = {}
+    for item in scope.session.scalars(query):
+        if item.attempt == attempt[item.job_id]:
+            out.setdefault(item.job_id, set()).add(item.kind.value)
+    return {job_id: frozenset(kinds) for job_id, kinds in out.items()}
