@@ -105,7 +105,7 @@ def lasting(held: Sequence[Held]) -> Lasting | None:
 def spread_of(values: Sequence[float]) -> Spread | None:
     """Median and quartiles of a few values.
 
-    values: any (n,)
+    values: of one quantity (n,) [any]
     returns: Spread; None below three, of which nothing is told
     raises: NotEnoughData for a value that is no number
     source: textbook statistics; quantiles by linear interpolation

@@ -26,10 +26,10 @@
   function lasts(row: Schemas['KnownOut']): string {
     const found = row.lasts;
     if (!found) return few(row.looked_again);
-    const cases = { n: found.n, gone: found.gone };
-    if (found.median_months === null) return say('known-lasts-beyond', cases);
+    if (found.median_months === null) return say('known-lasts-beyond', { n: found.n, gone: found.gone });
     return say('known-lasts', {
-      ...cases,
+      n: found.n,
+      gone: found.gone,
       median: fixed(found.median_months, 0),
       low: found.low_months === null ? '?' : fixed(found.low_months, 0),
       high: found.high_months === null ? '?' : fixed(found.high_months, 0),
