@@ -207,6 +207,7 @@ export class BenchJob {
   async flush(): Promise<void> {
     if (this.#sending || !this.#outbox.waiting.length) return;
     this.#sending = true;
+    let stopped = false;
     clearTimeout(this.#retry);
     try {
       while (this.#outbox.waiting.length) {
@@ -229,6 +230,7 @@ export class BenchJob {
       await this.refresh();
       this.#onsettled();
     } catch (error) {
+      stopped = true;
       if (!(error instanceof Problem)) throw error;
       if (error.body.reason === 'offline' || error.body.status >= 500) {
         lineSeen(false);
@@ -238,6 +240,8 @@ export class BenchJob {
       }
     } finally {
       this.#sending = false;
+      // What was done while the answer was being loaded waits for nobody else.
+      if (!stopped) void this.flush();
     }
   }
 

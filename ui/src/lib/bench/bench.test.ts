@@ -118,6 +118,30 @@ describe('the way to the server', () => {
     expect(toasts.list.at(-1)?.text).toContain('done on another screen');
   });
 
+  it('sends what is done while the answer to the step before is still being loaded', async () => {
+    let arrive: () => void = () => undefined;
+    let slow: Promise<void> | null = null;
+    const log = served({
+      'GET /api/jobs/j1/bench': async () => {
+        if (slow) await slow;
+        return makeBench({ number });
+      },
+    });
+    const at = new BenchJob('j1');
+    await at.refresh();
+    slow = new Promise((resolve) => (arrive = resolve));
+    at.do('note', { words: 'the first' });
+    const sent = () => log.filter((a) => a.path === EVENTS).length;
+    await vi.waitFor(() => expect(sent()).toBe(1));
+    await vi.waitFor(() => expect(at.waiting).toBe(0));
+    at.do('note', { words: 'the second' });
+    expect(at.waiting).toBe(1);
+    slow = null;
+    arrive();
+    await vi.waitFor(() => expect(sent()).toBe(2));
+    await settled(at);
+  });
+
   it('counts anew from what the server expects, with the same ids', async () => {
     let turns: [string, number][] = [];
     served({
