@@ -14,6 +14,7 @@ attempts-usual = Order as usually found in the trade{ $counted ->
     [one] , with one failed attempt of this shop
    *[other] , with { $counted } failed attempts of this shop
   }, moved by what speaks here. Shares are from memory, not measured.
+attempts-caution = What opens the device is looked at in the next attempt, by its list: shut down, unplugged, battery off first.
 attempts-share = { $tenths ->
     [0] hardly
     [10] sure

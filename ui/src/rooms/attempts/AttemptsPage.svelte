@@ -138,6 +138,9 @@
         {#if FAILED[failed.failure]}<p class="lead">{FAILED[failed.failure]}</p>{/if}
         <PromiseScale attempt={failed} />
         <p class="quiet small">{say('attempts-usual', { counted: all.counted })}</p>
+        {#if current.number === failed.number && likely.some((c) => c.opens && c.answer === 'open')}
+          <p class="caution">{say('attempts-caution')}</p>
+        {/if}
         <ol>
           {#each likely as cause, i (cause.cause)}
             <Cause
@@ -208,6 +211,11 @@
   }
   .small {
     font-size: var(--size-0);
+  }
+  .caution {
+    margin: var(--gap-3) 0;
+    padding-left: var(--gap-3);
+    border-left: 4px solid var(--care);
   }
   ol {
     margin: 0;

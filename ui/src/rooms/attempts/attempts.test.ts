@@ -67,6 +67,8 @@ describe('why it failed', () => {
     expect(names.slice(0, 2)).toEqual(['Cause film', 'Cause seat']);
     expect(screen.getByText('about 6 of 10')).toBeVisible();
     expect(screen.getByText('Check first')).toBeVisible();
+    // Nobody lifts a cooler between two runs without the list that guards the hands.
+    expect(screen.getByText(/shut down, unplugged, battery off first/)).toBeVisible();
     expect(screen.getByText('The log speaks for film.')).toBeVisible();
     expect(screen.getByText('Promised 0.60 to 0.80 K/W, measured 1.20 ± 0.10 K/W')).toBeVisible();
     expect(screen.getByText('One more that is hardly likely')).toBeVisible();
