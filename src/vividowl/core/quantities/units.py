@@ -5,6 +5,8 @@ from __future__ import annotations
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import Words, listed, say
 
+DAYS_A_MONTH = 30.44  # [day/month] mean month of the Gregorian calendar (definition)
+
 ABSOLUTE_ZERO_C = -273.15  # [degC] (definition)
 ROOM_LOW_C, ROOM_HIGH_C = -10.0, 60.0  # [degC] colder and nobody repairs there; a limit of the product
 

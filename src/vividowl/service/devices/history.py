@@ -11,6 +11,7 @@ from sqlalchemy import Select, or_, select
 
 from vividowl.core.job.device import RunSide
 from vividowl.core.quantities.errors import CoreError
+from vividowl.core.quantities.units import DAYS_A_MONTH
 from vividowl.core.quantities.words import Words, say
 from vividowl.core.runs.since_service import SinceService, same_terms, since_service
 from vividowl.core.trace.roles import Role
@@ -19,8 +20,6 @@ from vividowl.store.devices import Device, DeviceChange
 from vividowl.store.measuring import Run, TraceFile
 from vividowl.store.models import Customer, FitItem, Job
 from vividowl.store.scope import Scope
-
-DAYS_A_MONTH = 30.44  # mean month of the Gregorian calendar
 
 
 @dataclass(frozen=True)

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from vividowl.core.materials.life import Drift, fit_drift
+from vividowl.core.quantities.units import DAYS_A_MONTH
 from vividowl.core.reading.measured import resistance
 from vividowl.core.reading.reading import Reading
 from vividowl.core.response.reference import Reference, Source, class_reference, reference_from
@@ -19,7 +20,6 @@ from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 VISITS_LOOKED_AT = 6
-DAYS_A_MONTH = 30.44
 
 
 def _healthy(workshop: Workshop, scope: Scope, jobs: Sequence[Job]) -> list[Response]:

@@ -11,6 +11,7 @@ from sqlalchemy import select
 
 from vividowl.core.job.device import REFERENCES
 from vividowl.core.materials.kinds import CATALOGUE
+from vividowl.core.quantities.units import DAYS_A_MONTH
 from vividowl.core.quantities.words import Words
 from vividowl.core.runs.lasting import Held, Lasting, Spread, held_of, lasting, spread_of
 from vividowl.core.runs.since_service import same_terms
@@ -22,7 +23,6 @@ from vividowl.store.models import FitItem, Job
 from vividowl.store.scope import Scope
 
 JOBS_MOST = 2000  # latest jobs that are looked at; a limit of the product
-DAYS_A_MONTH = 30.44  # mean month of the Gregorian calendar
 _DIES = ("cpu_die", "gpu_die")
 
 
