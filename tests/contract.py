@@ -17,7 +17,7 @@ from tests.logs import HOT, log_bytes
 from tests.web.conftest import PASSWORD, Caller
 
 from vividowl.service.shop import accounts
-from vividowl.web.description import document
+from vividowl.web.description import kept
 
 CHECKS = [not_a_server_error, status_code_conformance, content_type_conformance, response_schema_conformance]
 # A stream never ends, and signing in and out would end the session that the others need.
@@ -51,7 +51,7 @@ class Contract:
             "kind": "paste_stiff",
             "form": "svg",
         }
-        self.schema = schemathesis.openapi.from_dict(document(app))
+        self.schema = schemathesis.openapi.from_dict(kept())
         self.statuses = Counter()
 
     @property

@@ -18,6 +18,7 @@ STEP_S = 0.1
 KEPT_S = 0.2
 EVERY = round(KEPT_S / STEP_S)
 FAN_STEPS = 11
+IDLE_SHORTER = 6.0
 
 
 @dataclass(frozen=True)
@@ -278,6 +279,7 @@ def run(f: Fleet, p: Plan, seed: int) -> Session:
     integral = np.zeros(n)
     felt = t["die"].copy()
     power_wobble = np.zeros(n)
+    slow = 1.0
 
     def advance(room: Array, share: Array, dt: float, k: int) -> tuple[Array, Array, Array]:
         nonlocal clamp, integral, felt, power_wobble
@@ -315,15 +317,18 @@ def run(f: Fleet, p: Plan, seed: int) -> Session:
         t["base"] = t["base"] + dt * (q2 + g2 - q3 - qc) / f.base_heat
         t["pipe"] = t["pipe"] + dt * (q3 - q4) / f.pipe_heat
         t["fin"] = t["fin"] + dt * (q4 - to_air) / f.fin_heat
-        t["case"] = t["case"] + dt * (qc + f.exhaust_share * to_air - out - qt) / f.case_heat
-        t["table"] = t["table"] + dt * (qt - f.table_out * (t["table"] - room)) / f.table_heat
+        t["case"] = t["case"] + dt * (qc + f.exhaust_share * to_air - out - qt) / (slow * f.case_heat)
+        t["table"] = t["table"] + dt * (qt - f.table_out * (t["table"] - room)) / (slow * f.table_heat)
         return cpu, gpu, speed
 
     start_room = p.room_c + cycle * np.sin(phase)
-    # Idle for long; those begun warm have worked for eight minutes and rested for one and a half.
-    for k in range(int(1500.0 / STEP_S / 3)):
-        # 0.3 s is still stable for the dies, whose time constants are 0.4 s and longer.
-        advance(start_room, np.zeros(n), 3 * STEP_S if k < 4900 else STEP_S, k)
+    # Idle for 25 minutes, of which only case and table still move after the first: they hold a sixth, for a sixth of the
+    # time. 0.3 s is still stable for the dies, whose time constants are 0.4 s and longer.
+    slow = 1.0 / IDLE_SHORTER
+    for k in range(int(1500.0 / IDLE_SHORTER / STEP_S / 3)):
+        advance(start_room, np.zeros(n), 3 * STEP_S, k)
+    slow = 1.0
+    # Those begun warm have worked for eight minutes and rested for one and a half.
     if p.warm.any():
         for k in range(int(480.0 / STEP_S)):
             advance(start_room, np.where(p.warm, 0.9, 0.0), STEP_S, k)

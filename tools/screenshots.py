@@ -72,7 +72,7 @@ def main() -> None:
     FOLDER.mkdir(exist_ok=True)
     with sync_playwright() as playwright:
         browser = playwright.chromium.launch(
-            executable_path=shutil.which("chromium"),
+            executable_path=shutil.which("chromium-headless-shell"),
             args=["--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1", "--disable-gpu", "--no-first-run"],
         )
         take(browser, sys.argv[1])

@@ -62,7 +62,7 @@ def browser_type_launch_args(browser_type_launch_args):
     """Debian's Chromium, kept from looking anything up outside."""
     return {
         **browser_type_launch_args,
-        "executable_path": os.environ.get("CHROMIUM") or shutil.which("chromium"),
+        "executable_path": os.environ.get("CHROMIUM") or shutil.which("chromium-headless-shell"),
         "args": [
             "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1",
             "--disable-gpu",

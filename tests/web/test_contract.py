@@ -4,11 +4,11 @@ import pytest
 from tests.contract import APART, Contract
 
 from vividowl.web.app import Settings, create_app
-from vividowl.web.describe import described
+from vividowl.web.description import kept
 
 EXAMPLES = 6
 NAMES = sorted(
-    o["operationId"] for path in described()["paths"].values() for o in path.values() if o["operationId"] not in APART
+    o["operationId"] for path in kept()["paths"].values() for o in path.values() if o["operationId"] not in APART
 )
 
 
@@ -46,7 +46,7 @@ def test_what_is_sent_is_what_it_says(ada, path, body):
 
 def test_an_interface_that_is_not_signed_in_says_so_everywhere(workshop):
     nobody = create_app(workshop, Settings("key", testing=True, cookie_secure=False)).test_client()
-    for path, methods in described()["paths"].items():
+    for path, methods in kept()["paths"].items():
         for method, operation in methods.items():
             if operation["operationId"] in (*APART, "getSession") or method != "get":
                 continue

@@ -4,7 +4,7 @@ import pytest
 from tests.web.conftest import Caller
 
 from vividowl.web.app import Settings, create_app
-from vividowl.web.describe import described
+from vividowl.web.description import kept
 
 
 def test_an_eleventh_guess_within_a_minute_has_to_wait(workshop, shop):
@@ -16,7 +16,7 @@ def test_an_eleventh_guess_within_a_minute_has_to_wait(workshop, shop):
 
 
 def test_every_write_describes_its_refusals():
-    paths = described()["paths"]
+    paths = kept()["paths"]
     for path, methods in paths.items():
         for method, operation in methods.items():
             assert operation["operationId"], path
@@ -43,7 +43,7 @@ def test_every_field_with_a_unit_says_so_in_its_name():
         "_share",
     )
     allowed = {"power_profile", "noise", "noise_figure", "power", "noise_floor"}
-    schemas = described()["components"]["schemas"]
+    schemas = kept()["components"]["schemas"]
     for name, schema in schemas.items():
         for field in schema.get("properties", {}):
             if any(word in field for word in told) and field not in allowed:

@@ -1,26 +1,30 @@
-"""Print the OpenAPI document: python -m vividowl.web.describe > docs/openapi.json"""
+"""Write the description of the interface anew: python -m vividowl.web.describe > src/vividowl/web/openapi.json"""
 
 from __future__ import annotations
 
 import json
+import os
 import tempfile
 from pathlib import Path
-from typing import Any
 
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore
-from vividowl.web.app import Settings, create_app
+from vividowl.web.blueprint import DESCRIBE
 from vividowl.web.description import document
 
 
-def described() -> dict[str, Any]:
-    """The OpenAPI document; no database is needed for it."""
+def described() -> str:
+    """The description as it is kept. The interface is read only now, since it is described as it is read."""
+    os.environ[DESCRIBE] = "yes"
+    from vividowl.web.app import Settings, create_app
+
     with tempfile.TemporaryDirectory() as folder:
+        # No database is needed for it.
         workshop = Workshop(Database("postgresql+psycopg://nobody@127.0.0.1/none"), FileStore(Path(folder)))
         app = create_app(workshop, Settings("not used for signing"))
-        return document(app)
+        return json.dumps(document(app), indent=1, ensure_ascii=False, sort_keys=True)
 
 
 if __name__ == "__main__":
-    print(json.dumps(described(), indent=1, ensure_ascii=False, sort_keys=True))
+    print(described())

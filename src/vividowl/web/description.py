@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import json
+from pathlib import Path
 from typing import Any
 
 from flask_openapi.openapi import OpenAPI
@@ -28,8 +30,17 @@ WRITING = {
 }
 
 
+KEPT = Path(__file__).with_name("openapi.json")
+
+
+def kept() -> dict[str, Any]:
+    """The OpenAPI document as it was last written, which a test holds to the operations."""
+    found: dict[str, Any] = json.loads(KEPT.read_text(encoding="utf-8"))
+    return found
+
+
 def document(app: OpenAPI) -> dict[str, Any]:
-    """The OpenAPI document of an application."""
+    """The OpenAPI document of an application whose blueprints were described."""
     found: dict[str, Any] = app.api_doc
     schemas = found["components"]["schemas"]
     problem = Problem.model_json_schema(mode="serialization", ref_template="#/components/schemas/{model}")

@@ -5,7 +5,7 @@ from pathlib import Path
 
 import numpy as np
 import pytest
-import scipy.stats
+import scipy
 from tests.said import refuses
 
 from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
@@ -15,7 +15,7 @@ from vividowl.core.runs.line import fit_line
 from vividowl.core.runs.repeats import repeats_needed
 from vividowl.words import sentence
 
-NORRIS = Path(scipy.stats.__file__).parent / "tests/data/nist_linregress/Norris.dat"
+NORRIS = Path(scipy.__file__).parent / "stats/tests/data/nist_linregress/Norris.dat"
 
 
 def test_published_line():

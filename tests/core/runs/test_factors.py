@@ -4,10 +4,7 @@ import itertools
 import math
 
 import numpy as np
-import pandas
 import pytest
-import statsmodels.formula.api as smf
-from scipy.stats import t
 from tests.said import refuses
 
 from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
@@ -54,6 +51,11 @@ def test_published_factorial_with_interactions_against_statsmodels(drop):
         95 - 1.0 * i - 3.0 * j - 8.0 * k + 1.5 * j * k + e
         for i, j, k, e in zip(a, b, c, rng.normal(0, 0.5, len(a)), strict=True)
     ]
+    # Here, since the import takes seconds that every other test would wait for.
+    import pandas
+    import statsmodels.formula.api as smf
+    from scipy.stats import t
+
     frame = pandas.DataFrame({"a": a, "b": b, "c": c, "y": y})
     theirs = smf.ols("y ~ (a + b + c) ** 2", frame).fit()
     found = factor_effects(["a", "b", "c"], cells, y)

@@ -6,8 +6,7 @@ from pathlib import Path
 
 import numpy as np
 import pytest
-import scipy.stats
-from scipy.stats import studentized_range, ttest_ind
+import scipy
 from tests.said import refuses
 
 from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
@@ -22,7 +21,7 @@ from vividowl.core.runs.groups import (
 )
 
 # NIST Statistical Reference Datasets, as the library SciPy ships them for its own tests.
-STRD = Path(scipy.stats.__file__).parent / "tests/data/nist_anova"
+STRD = Path(scipy.__file__).parent / "stats/tests/data/nist_anova"
 
 
 def strd(name):
@@ -69,6 +68,8 @@ def test_published_difference_of_unequal_groups_is_welchs_test():
     wide, narrow = Group("wide", (70.0, 78.0, 64.0, 75.0, 69.0)), Group("narrow", (61.0, 61.5, 60.8, 61.2))
     scatter = scatter_of([wide, narrow])
     assert scatter.method is Method.WELCH
+    from scipy.stats import ttest_ind
+
     told = ttest_ind(wide.values, narrow.values, equal_var=False)
     assert difference_freedom(scatter, [wide, narrow], 0, 1) == pytest.approx(told.df)
     u = math.hypot(scatter.u_of_mean([wide, narrow], 0), scatter.u_of_mean([wide, narrow], 1))
@@ -80,6 +81,8 @@ def test_published_factor_of_several_means():
     assert simultaneous_factor(4, 8) * math.sqrt(2) == pytest.approx(4.53, abs=0.005)
     assert simultaneous_factor(3, math.inf) * math.sqrt(2) == pytest.approx(3.31, abs=0.005)
     assert simultaneous_factor(2, 10) == pytest.approx(2.228, abs=0.001)
+    from scipy.stats import studentized_range
+
     assert simultaneous_factor(5, 7.26) >= studentized_range.ppf(0.95, 5, 7.26) / math.sqrt(2)
 
 

@@ -8,11 +8,6 @@ import pytest
 from vividowl.core.quantities.errors import NotEnoughData
 from vividowl.core.runs.lasting import Held, held_of, lasting, spread_of
 
-with warnings.catch_warnings():
-    warnings.simplefilter("ignore")
-    from lifelines import KaplanMeierFitter
-    from lifelines.utils import median_survival_times
-
 
 def drawn(seed, n=24):
     """Times to half of the gain by a Weibull law, looked at after a while: some are gone by then, some hold."""
@@ -23,6 +18,11 @@ def drawn(seed, n=24):
 
 @pytest.mark.parametrize("seed", range(6))
 def test_median_and_its_interval_are_those_of_lifelines(seed):
+    with warnings.catch_warnings():
+        warnings.simplefilter("ignore")
+        # Here, since the import takes seconds that every other test would wait for.
+        from lifelines import KaplanMeierFitter
+        from lifelines.utils import median_survival_times
     held = drawn(seed)
     fitter = KaplanMeierFitter().fit([h.months for h in held], [h.gone for h in held])
     found = lasting(held)

@@ -8,7 +8,6 @@ from typing import Any
 
 import numpy as np
 import numpy.typing as npt
-from scipy.stats import CensoredData, ecdf
 
 from vividowl.core.quantities.errors import NotEnoughData, require_range
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined
@@ -83,6 +82,8 @@ def lasting(held: Sequence[Held]) -> Lasting | None:
     """
     if len(held) < TOLD_FROM:
         return None
+    from scipy.stats import CensoredData, ecdf  # here, since the import alone takes seconds of every start
+
     data: Any = CensoredData(
         uncensored=[h.months for h in held if h.gone], right=[h.months for h in held if not h.gone]
     )

@@ -2,17 +2,16 @@
 
 from __future__ import annotations
 
-from flask_openapi.blueprint import APIBlueprint
-
 from vividowl.service.attempts import attempts as case
 from vividowl.service.attempts.beginning import begin_attempt, take_attempt_back
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.attempts.present import attempts_out
 from vividowl.web.attempts.schemas import AttemptIn, AttemptsOut
+from vividowl.web.blueprint import blueprint
 from vividowl.web.idempotency import idempotent
 from vividowl.web.jobs.routes import JobPath
 
-api = APIBlueprint("attempts", __name__, url_prefix="/api/jobs/<uuid:job_id>/attempts")
+api = blueprint("attempts", __name__, url_prefix="/api/jobs/<uuid:job_id>/attempts")
 
 
 class AttemptPath(JobPath):

@@ -10,7 +10,6 @@ from collections.abc import Iterator
 from typing import Literal
 
 from flask import Response, request
-from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel
 
 from vividowl.service.bench import photos
@@ -24,9 +23,10 @@ from vividowl.web.bench.present import batch_out, bench_out, words_out
 from vividowl.web.bench.schemas import BenchOut, PhotoOut, RunningWaitOut, RunningWaitsOut
 from vividowl.web.bench.told import BatchOut, BeginIn, EventsIn
 from vividowl.web.bench.words import BenchWordsOut
+from vividowl.web.blueprint import blueprint
 from vividowl.web.jobs.routes import JobPath
 
-api = APIBlueprint("bench", __name__, url_prefix="/api")
+api = blueprint("bench", __name__, url_prefix="/api")
 PHOTO_BODY_MOST = 31 * 1024 * 1024
 # Also how soon a tablet that went away lets go of its thread.
 HEARTBEAT_S = 2.0

@@ -5,17 +5,17 @@ from __future__ import annotations
 import uuid
 from typing import Annotated
 
-from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel, Field
 
 from vividowl.service.devices import devices
 from vividowl.service.devices.history import get_device as device_with_history
 from vividowl.web.access import access, actor, workshop
+from vividowl.web.blueprint import blueprint
 from vividowl.web.devices.present import device_out, row_out
 from vividowl.web.devices.schemas import DeviceOut, DevicePage, MayBeOneOut, MergeIn, SplitIn
 from vividowl.web.idempotency import idempotent
 
-api = APIBlueprint("devices", __name__, url_prefix="/api/devices")
+api = blueprint("devices", __name__, url_prefix="/api/devices")
 
 
 class DevicePath(BaseModel):

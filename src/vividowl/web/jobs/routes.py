@@ -5,12 +5,12 @@ from __future__ import annotations
 import uuid
 from typing import Annotated
 
-from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel, Field
 
 from vividowl.service.jobs import fit, intake, suggesting
 from vividowl.service.jobs import today as bench_case
 from vividowl.web.access import access, actor, workshop
+from vividowl.web.blueprint import blueprint
 from vividowl.web.idempotency import idempotent
 from vividowl.web.jobs.present import job_out
 from vividowl.web.jobs.schemas import (
@@ -26,7 +26,7 @@ from vividowl.web.jobs.schemas import (
     SuggestionsOut,
 )
 
-api = APIBlueprint("jobs", __name__, url_prefix="/api")
+api = blueprint("jobs", __name__, url_prefix="/api")
 
 
 class Page(BaseModel):

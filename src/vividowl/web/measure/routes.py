@@ -7,7 +7,6 @@ import uuid
 from typing import Annotated, Literal
 
 from flask import Response, request, send_file
-from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel, Field
 
 from vividowl.core.quantities.words import say
@@ -15,13 +14,14 @@ from vividowl.service.errors import Refused
 from vividowl.service.measure import logs, recordings
 from vividowl.service.measure import runs as measure
 from vividowl.web.access import access, actor, takes_body, workshop
+from vividowl.web.blueprint import blueprint
 from vividowl.web.fields import RunKey
 from vividowl.web.idempotency import idempotent
 from vividowl.web.measure.present import run_out
 from vividowl.web.measure.schemas import MappingIn, NoiseIn, RunIn, RunOut, SpotIn, ViewOut, WindowIn
 from vividowl.words import sentence
 
-api = APIBlueprint("runs", __name__, url_prefix="/api/jobs/<uuid:job_id>/runs/<string:side>")
+api = blueprint("runs", __name__, url_prefix="/api/jobs/<uuid:job_id>/runs/<string:side>")
 LOG_MOST = 200 * 1024 * 1024 + 1  # one more, so that the use case itself can say that it is too large
 SOUND_MOST = 200 * 1024 * 1024 + 1
 

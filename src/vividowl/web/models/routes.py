@@ -5,7 +5,6 @@ from __future__ import annotations
 import uuid
 
 from flask import Response, request
-from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel
 
 from vividowl.core.quantities.words import say
@@ -15,12 +14,13 @@ from vividowl.service.models import models
 from vividowl.service.models.known import what_is_known
 from vividowl.service.models.models import IMPORT_MOST
 from vividowl.web.access import access, actor, takes_body, workshop
+from vividowl.web.blueprint import blueprint
 from vividowl.web.jobs.routes import JobPath
 from vividowl.web.models.present import known_out, model_out
 from vividowl.web.models.schemas import ModelNotesIn, ModelOut, ModelsOut, WhatIsKnownOut
 from vividowl.words import sentence
 
-api = APIBlueprint("models", __name__, url_prefix="/api")
+api = blueprint("models", __name__, url_prefix="/api")
 
 
 # A file to keep, offered as one: its own type keeps browsers from showing it as a page.

@@ -5,7 +5,6 @@ from __future__ import annotations
 import uuid
 
 from flask import Response
-from flask_openapi.blueprint import APIBlueprint
 
 from vividowl.core.quantities.words import say
 from vividowl.service.errors import Refused
@@ -13,6 +12,7 @@ from vividowl.service.plan import planning
 from vividowl.service.plan.views import PlanView
 from vividowl.service.shelf import cutting
 from vividowl.web.access import access, actor, workshop
+from vividowl.web.blueprint import blueprint
 from vividowl.web.idempotency import idempotent
 from vividowl.web.jobs.routes import JobPath
 from vividowl.web.plan.present import plan_out
@@ -20,7 +20,7 @@ from vividowl.web.plan.schemas import ChoiceIn, NoteIn, PlanIn, PlanOut
 from vividowl.web.shelf.present import cut_out
 from vividowl.web.shelf.schemas import CutForm, CutIn, CutOut, CutsOut
 
-api = APIBlueprint("plan", __name__, url_prefix="/api/jobs/<uuid:job_id>")
+api = blueprint("plan", __name__, url_prefix="/api/jobs/<uuid:job_id>")
 
 
 class NotePath(JobPath):

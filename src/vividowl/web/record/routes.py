@@ -3,17 +3,17 @@
 from __future__ import annotations
 
 from flask import Response
-from flask_openapi.blueprint import APIBlueprint
 
 from vividowl.service.jobs import handover
 from vividowl.service.measure import verdict
 from vividowl.web.access import access, actor, workshop
+from vividowl.web.blueprint import blueprint
 from vividowl.web.jobs.routes import JobPath
 from vividowl.web.jobs.schemas import HandOverIn
 from vividowl.web.record.present import record_out, verdict_out
 from vividowl.web.record.schemas import RecordOut, VerdictOut
 
-api = APIBlueprint("record", __name__, url_prefix="/api/jobs/<uuid:job_id>")
+api = blueprint("record", __name__, url_prefix="/api/jobs/<uuid:job_id>")
 
 
 @api.get("/verdict", responses={200: VerdictOut}, operation_id="getVerdict")

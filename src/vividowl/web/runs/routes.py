@@ -5,13 +5,13 @@ from __future__ import annotations
 import uuid
 from typing import Annotated
 
-from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel, Field
 
 from vividowl.service.runs import all_runs as case
 from vividowl.service.runs.ranked import By, ranked_runs
 from vividowl.service.runs.told_apart import Since, burn_in_runs, factored_runs
 from vividowl.web.access import access, actor, workshop
+from vividowl.web.blueprint import blueprint
 from vividowl.web.fields import RunKey
 from vividowl.web.idempotency import idempotent
 from vividowl.web.jobs.routes import JobPath
@@ -21,7 +21,7 @@ from vividowl.web.record.schemas import VerdictOut
 from vividowl.web.runs.present import all_runs_out, burn_in_out, factors_out, ranking_out
 from vividowl.web.runs.schemas import AllRunsOut, BurnInOut, FactorsOut, RankingOut, RunAddIn, RunChangeIn, StateIn
 
-api = APIBlueprint("all_runs", __name__, url_prefix="/api/jobs/<uuid:job_id>")
+api = blueprint("all_runs", __name__, url_prefix="/api/jobs/<uuid:job_id>")
 
 
 class RunIdPath(JobPath):

@@ -9,7 +9,6 @@ from flask import current_app, request, session
 from flask_limiter import Limiter
 from flask_limiter.util import get_remote_address
 from flask_login import logout_user
-from flask_openapi.blueprint import APIBlueprint
 from flask_wtf.csrf import generate_csrf
 from pydantic import BaseModel
 
@@ -26,9 +25,10 @@ from vividowl.web.access import (
     start_session,
     workshop,
 )
+from vividowl.web.blueprint import blueprint
 from vividowl.web.session.schemas import OpenSessionOut, PersonOut, SessionOut, SessionsOut, SetUpIn, SignInIn
 
-api = APIBlueprint("session", __name__, url_prefix="/api")
+api = blueprint("session", __name__, url_prefix="/api")
 limiter = Limiter(get_remote_address, storage_uri="memory://", headers_enabled=True)
 
 

@@ -5,17 +5,17 @@ from __future__ import annotations
 import uuid
 
 from flask import Response, request
-from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel
 
 from vividowl.service.shelf import file as shelf_file
 from vividowl.service.shelf import materials, shelf
 from vividowl.web.access import access, actor, takes_body, workshop
+from vividowl.web.blueprint import blueprint
 from vividowl.web.idempotency import idempotent
 from vividowl.web.shelf.present import shelf_out
 from vividowl.web.shelf.schemas import ImportedOut, KindIn, LotIn, LotUpdateIn, MoveOut, MovesOut, ProductIn, ShelfOut
 
-api = APIBlueprint("shelf", __name__, url_prefix="/api/shelf")
+api = blueprint("shelf", __name__, url_prefix="/api/shelf")
 CSV_MOST_BYTES = 2 * 1024 * 1024
 
 

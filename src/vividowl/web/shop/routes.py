@@ -2,14 +2,13 @@
 
 from __future__ import annotations
 
-from flask_openapi.blueprint import APIBlueprint
-
 from vividowl.service.shop import settings as shop_settings
 from vividowl.web.access import access, actor, workshop
+from vividowl.web.blueprint import blueprint
 from vividowl.web.shop.schemas import HabitsOut, PredictedOut, ShopIn, ShopOut, TaskOut, TolerancesOut
 from vividowl.words import sentence
 
-api = APIBlueprint("shop", __name__, url_prefix="/api/shop")
+api = blueprint("shop", __name__, url_prefix="/api/shop")
 
 
 @api.get("", responses={200: ShopOut}, operation_id="getShop")

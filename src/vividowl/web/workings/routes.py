@@ -6,13 +6,13 @@ import json
 from typing import Annotated
 
 from flask import Response
-from flask_openapi.blueprint import APIBlueprint
 from pydantic import BaseModel, Field
 
 from vividowl.core.quantities.words import say
 from vividowl.service.errors import Refused
 from vividowl.service.workings.calculators import GROUPS, cut_drawings, cut_export, step_lists, work
 from vividowl.web.access import access
+from vividowl.web.blueprint import blueprint
 from vividowl.web.plan.routes import file_answer
 from vividowl.web.plan.schemas import ProcedureOut
 from vividowl.web.shelf.present import drawing_out
@@ -20,7 +20,7 @@ from vividowl.web.shelf.schemas import CutForm
 from vividowl.web.workings.present import results_out, working_out
 from vividowl.web.workings.schemas import WorkedResultOut, WorkIn, WorkingsOut
 
-api = APIBlueprint("workings", __name__, url_prefix="/api/workings")
+api = blueprint("workings", __name__, url_prefix="/api/workings")
 
 
 class WorkingPath(BaseModel):
