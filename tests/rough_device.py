@@ -322,8 +322,8 @@ def run(f: Fleet, p: Plan, seed: int) -> Session:
         return cpu, gpu, speed
 
     start_room = p.room_c + cycle * np.sin(phase)
-    # Idle for 25 minutes, of which only case and table still move after the first: they hold a sixth, for a sixth of the
-    # time. 0.3 s is still stable for the dies, whose time constants are 0.4 s and longer.
+    # Idle for 25 minutes, of which only case and table still move after the first: they hold a sixth, for a sixth of
+    # the time. 0.3 s is still stable for the dies, whose time constants are 0.4 s and longer.
     slow = 1.0 / IDLE_SHORTER
     for k in range(int(1500.0 / IDLE_SHORTER / STEP_S / 3)):
         advance(start_room, np.zeros(n), 3 * STEP_S, k)
