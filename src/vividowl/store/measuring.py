@@ -139,6 +139,34 @@ class SoundFile(Base):
     )
 
 
+class FrameFile(Base):
+    """An uploaded log of frame times, kept as it came, with what was read from it: frames, how long they took [s], mean
+    rate and rate of the slow one per cent [1/s], None where too few were logged."""
+
+    __tablename__ = "frame_file"
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
+    shop_id: Mapped[uuid.UUID]
+    run_id: Mapped[uuid.UUID]
+    sha256: Mapped[str] = mapped_column(String(64))
+    file_name: Mapped[str] = mapped_column(String(200))
+    size_bytes: Mapped[int]
+    frames: Mapped[int]
+    duration_s: Mapped[float]
+    rate_per_s: Mapped[float]
+    slow_rate_per_s: Mapped[float | None]
+    created_at: Mapped[datetime] = mapped_column(default=now)
+    uploaded_by: Mapped[uuid.UUID]
+    removed_at: Mapped[datetime | None]
+    __table_args__ = (
+        ForeignKeyConstraint(["shop_id", "run_id"], ["run.shop_id", "run.id"], ondelete="CASCADE"),
+        ForeignKeyConstraint(["shop_id", "uploaded_by"], ["member.shop_id", "member.id"]),
+        CheckConstraint("sha256 ~ '^[0-9a-f]{64}$'", name="sha256"),
+        CheckConstraint("frames > 0 AND duration_s > 0 AND rate_per_s > 0", name="frames"),
+        CheckConstraint("slow_rate_per_s > 0", name="slow_rate_per_s"),
+        Index("ix_frame_file_run_id", "run_id"),
+    )
+
+
 class LogMapping(Base):
     """Which column is what, as a person set it, for every log with these headers."""
 

@@ -3001,6 +3001,24 @@ export interface components {
             /** Words */
             words: string;
         };
+        /** FramesOut */
+        FramesOut: {
+            /** Duration S */
+            duration_s: number;
+            /** File Name */
+            file_name: string;
+            /** Frames */
+            frames: number;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Rate Per S */
+            rate_per_s: number;
+            /** Slow Rate Per S */
+            slow_rate_per_s: number | null;
+        };
         /** GapAdviceOut */
         GapAdviceOut: {
             /** Gap Mm */
@@ -4057,6 +4075,18 @@ export interface components {
              */
             seen_at: string;
         };
+        /**
+         * Opening
+         * @description What to do with a new machine.
+         * @enum {string}
+         */
+        Opening: "leave" | "maker" | "open";
+        /** OpeningOut */
+        OpeningOut: {
+            answer: components["schemas"]["Opening"];
+            /** Reasons */
+            reasons: string[];
+        };
         /** OptionOut */
         OptionOut: {
             /** Actions */
@@ -4445,6 +4475,7 @@ export interface components {
             missing: string;
             /** Notes */
             notes: components["schemas"]["WorkedOut"][];
+            opening: components["schemas"]["OpeningOut"] | null;
             /** Options */
             options: components["schemas"]["OptionOut"][];
             outcome: components["schemas"]["OutcomeOut"] | null;
@@ -4942,6 +4973,8 @@ export interface components {
             findings: string[];
             /** Firmware */
             firmware: string;
+            /** Frames */
+            frames: components["schemas"]["FramesOut"][];
             ladder: components["schemas"]["LadderOut"] | null;
             /** Load Recipe */
             load_recipe: string;
@@ -13168,7 +13201,7 @@ export interface operations {
                 job_id: string;
                 side: string;
                 row_id: string;
-                what: "log" | "noise" | "spot" | "sound";
+                what: "log" | "noise" | "spot" | "sound" | "frames";
             };
             cookie?: never;
         };
@@ -13301,7 +13334,7 @@ export interface operations {
                 job_id: string;
                 side: string;
                 row_id: string;
-                what: "log" | "noise" | "spot" | "sound";
+                what: "log" | "noise" | "spot" | "sound" | "frames";
             };
             cookie?: never;
         };

@@ -87,6 +87,7 @@ export function makeRun(more: Partial<Run> = {}): Run {
     repeats: [],
     sounds: [],
     air: null,
+    frames: [],
     ...more,
   };
 }

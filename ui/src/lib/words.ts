@@ -67,6 +67,8 @@ export const ROLES = named('role', [
   'exhaust_temperature',
   'room_temperature',
   'throttle_flag',
+  'frame_time',
+  'frame_rate',
 ]);
 export const VERDICTS = named('verdict', [
   'improved',

@@ -49,6 +49,7 @@ def findings(
     out += _pauses(reading)
     out += _held(reading)
     out += _sag(reading)
+    out += _frames(reading)
     of = resistance(reading, room_c, tol)
     limit = limit_c if limit_c is not None else reading.throttling.limit_c
     if of is not None and limit is not None and limit > reference_room_c + 1:
@@ -191,6 +192,13 @@ def _sag(reading: Reading) -> list[Words]:
             tenth_c=tenth.die_c,
         )
     ]
+
+
+def _frames(reading: Reading) -> list[Words]:
+    frames = reading.pace.frames
+    if frames is None:
+        return []
+    return [say("findings-frames", rate=frames.rate, slow_rate=frames.slow_rate)]
 
 
 def _cooling(reading: Reading) -> list[Words]:

@@ -24,6 +24,7 @@ from vividowl.core.response.terms import Response
 from vividowl.core.trace.course import Course, course_of
 from vividowl.core.trace.felt_power import FeltPower, felt_power
 from vividowl.core.trace.load import LoadPhase, find_load, find_pauses, under_load
+from vividowl.core.trace.pace import Pace, pace_of
 from vividowl.core.trace.phases import Chip, Phase, find_phases
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.sag import Sag, sag_of
@@ -54,7 +55,8 @@ class Reading:
     without power; course: what it showed at earlier ends of
     the load, course_by_halves: as means over its last half; last_part: share of the load that the window is; begun:
     die [degC] and power [W] just before the load, None when the log begins with it; idle_fan_rpm: lowest usual speed
-    of the fan before it, or None; sag: its first and its tenth minute."""
+    of the fan before it, or None; sag: its first and its tenth minute; pace: how evenly its clock and its
+    frames went."""
 
     samples: int
     duration_s: float
@@ -79,6 +81,7 @@ class Reading:
     response_reason: Words
     cool_down: CoolDown | None
     sag: Sag
+    pace: Pace
 
     @property
     def die(self) -> Statistics:
@@ -182,6 +185,7 @@ def read_trace(
         reason,
         cooling,
         sag_of(trace, load),
+        pace_of(trace, inside),
     )
 
 

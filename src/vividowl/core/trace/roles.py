@@ -28,6 +28,8 @@ class Role(StrEnum):
     EXHAUST_TEMPERATURE = "exhaust_temperature"
     ROOM_TEMPERATURE = "room_temperature"
     THROTTLE_FLAG = "throttle_flag"
+    FRAME_TIME = "frame_time"
+    FRAME_RATE = "frame_rate"
 
 
 @dataclass(frozen=True)
@@ -56,6 +58,8 @@ ROLE_KINDS: dict[Role, RoleKind] = {
     Role.EXHAUST_TEMPERATURE: RoleKind(say("role-exhaust_temperature"), "°C", _TEMPERATURE_UNITS),
     Role.ROOM_TEMPERATURE: RoleKind(say("role-room_temperature"), "°C", _TEMPERATURE_UNITS),
     Role.THROTTLE_FLAG: RoleKind(say("role-throttle_flag"), "", ("", "Yes/No")),
+    Role.FRAME_TIME: RoleKind(say("role-frame_time"), "ms", ("ms", "us", "s", "")),
+    Role.FRAME_RATE: RoleKind(say("role-frame_rate"), "/s", ("/s", "")),
 }
 DIE_ROLES = (Role.CPU_TEMPERATURE, Role.GPU_TEMPERATURE, Role.GPU_HOTSPOT)
 
@@ -67,7 +71,11 @@ _NOT_DIE = (
     r"\b(limit|max|min|target|distance|margin|throttling|throttle|ssd|disk|drive|nvme|vrm|memory|mem|vram|pch|"
     r"battery|skin|ambient|room|exhaust|outlet|heatsink|sink|fin|fins|inlet|intake|average)\b"
 )
+# What a logger has worked out of many frames is no frame: a low, a percentile, a display's own time.
+_NOT_FRAME = r"\b(low|lows|min|max|target|limit|display|displayed|render|gpu|cpu|percentile|p\d+|9\d)\b|[%]"
 _PATTERNS: tuple[tuple[Role, tuple[str, ...], str], ...] = (
+    (Role.FRAME_TIME, (r"\bframe ?times?\b",), _NOT_FRAME),
+    (Role.FRAME_RATE, (r"\b(frame ?rate|fps|frames per second)\b",), _NOT_FRAME),
     (Role.THROTTLE_FLAG, (r"\b(throttl\w*|prochot)\b",), r"\b(temp|temperature|limit|distance)\b"),
     (Role.GPU_HOTSPOT, (r"\b(hotspot|hot spot|junction)\b",), r"\b(limit|max|min)\b"),
     (
@@ -169,6 +177,9 @@ _UNIT_WORDS = {
     "j": "J",
     "wh": "Wh",
     "x": "x",
+    "fps": "/s",
+    "1/s": "/s",
+    "/s": "/s",
 }
 
 

@@ -11,6 +11,7 @@ from pathlib import Path
 
 import numpy as np
 import polars as pl
+from numpy.typing import NDArray
 
 from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.trace.behaviour import by_behaviour
@@ -241,10 +242,9 @@ def to_trace(frame: pl.DataFrame, guesses: Sequence[ChannelGuess]) -> tuple[Trac
     for i, guess in enumerate(guesses):
         if guess.role is None:
             continue
-        values = frame[f"c{i}"].cast(pl.Float64, strict=False).to_numpy().astype(np.float64)
-        unit = ROLE_KINDS[guess.role].unit
-        if unit == "°C":
-            cleaned = clean_temperature(time_s, (values - 32.0) / 1.8 if guess.unit == "°F" else values)
+        values = in_core_units(frame[f"c{i}"], guess)
+        if ROLE_KINDS[guess.role].unit == "°C":
+            cleaned = clean_temperature(time_s, values)
             values = cleaned.values
             for count, words in (
                 (cleaned.dropouts, say("sensor-log-drop-outs-sensor-were-left")),
@@ -253,11 +253,19 @@ def to_trace(frame: pl.DataFrame, guesses: Sequence[ChannelGuess]) -> tuple[Trac
             ):
                 if count:
                     notices.append(say("sensor-log-column", header=guess.header, count=count, words=words))
-        elif guess.unit == "mW":
-            values = values / 1000.0
-        elif guess.unit == "kW" or guess.unit == "GHz":
-            values = values * 1000.0
-        elif unit == "%" and guess.unit == "" and float(np.nanmax(values, initial=0.0)) <= 1.0:
-            values = values * 100.0
         channels[guess.role] = values
     return Trace(time_s, channels), tuple(notices)
+
+
+_FACTORS = {"mW": 1e-3, "kW": 1e3, "GHz": 1e3, "us": 1e-3, "s": 1e3}
+
+
+def in_core_units(column: pl.Series, guess: ChannelGuess) -> NDArray[np.float64]:
+    """A column in the unit of its role."""
+    values = column.cast(pl.Float64, strict=False).to_numpy().astype(np.float64)
+    if guess.unit == "°F":
+        return (values - 32.0) / 1.8
+    if guess.role is not None and ROLE_KINDS[guess.role].unit == "%" and guess.unit == "":
+        # A share where a percentage was meant.
+        return values * 100.0 if float(np.nanmax(values, initial=0.0)) <= 1.0 else values
+    return values * _FACTORS.get(guess.unit, 1.0)

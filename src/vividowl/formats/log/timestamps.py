@@ -114,8 +114,13 @@ def _parse_text(text: pl.Series, header: str, first_line: int) -> NDArray[np.flo
     plain = plain.str.replace(r"(\d),(\d+)$", "$1.$2")
     head = plain.head(20)
     formats = [f"{d} {c}" for d in _DATE_FORMATS for c in _CLOCK_FORMATS]
+    cells = head.drop_nulls().to_list()
     read = []
     for pattern in formats:
+        # What stands between the parts tells most formats apart, at a hundredth of the cost of trying them.
+        marks = set(re.sub(r"%[a-zA-Z]|%\.f", "", pattern))
+        if sum(marks <= set(cell) for cell in cells) < len(cells) - 1:
+            continue
         if head.str.to_datetime(pattern, strict=False).is_null().sum() <= 1:
             stamps = plain.str.to_datetime(pattern, strict=False, time_unit="us")
             if stamps.is_null().sum() <= 0.05 * len(stamps) + 1:

@@ -18,10 +18,11 @@ from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.core.verdict.comparison import Comparison, compare
 from vividowl.core.verdict.conditions import Conditions
 from vividowl.core.verdict.parts import Side
+from vividowl.service.measure.frames import frames_of_run, kept_frames
 from vividowl.service.measure.readings import noise_of, reading_of
 from vividowl.service.measure.sounds import kept_sounds, recorded_level
 from vividowl.service.workshop import Workshop
-from vividowl.store.measuring import NoiseReading, Run, SoundFile, SpotReading, TraceFile
+from vividowl.store.measuring import FrameFile, NoiseReading, Run, SoundFile, SpotReading, TraceFile
 from vividowl.store.models import FitItem, Job
 from vividowl.store.scope import Scope
 
@@ -95,7 +96,14 @@ def judged_by(scope: Scope, job: Job) -> tuple[Tolerances, float]:
     return tolerances_of(scope), scope.shop().reference_room_c
 
 
-def _side(run: Run, reading: Reading, noise: Sequence[NoiseReading], recordings: Sequence[SoundFile]) -> Side:
+def _side(
+    run: Run,
+    reading: Reading,
+    noise: Sequence[NoiseReading],
+    recordings: Sequence[SoundFile],
+    frame_files: Sequence[FrameFile] = (),
+) -> Side:
+    frames = frames_of_run(frame_files, reading.pace.frames)
     conditions = Conditions(
         load=run.load_recipe,
         fan=run.fan_setting,
@@ -113,7 +121,7 @@ def _side(run: Run, reading: Reading, noise: Sequence[NoiseReading], recordings:
         for name, value in (
             ("score", run.result_score),
             ("duration", run.result_duration_s),
-            ("frame_rate", run.result_frame_rate),
+            ("frame_rate", run.result_frame_rate or (frames.rate if frames is not None else None)),
         )
         if value is not None
     }
@@ -176,7 +184,7 @@ def compare_runs(workshop: Workshop, scope: Scope, job: Job, before: Run | None,
     spots = [kept(scope, SpotReading, run) for run in pair]
     sides = [
         [
-            _side(run, readings[i], noise[i], kept_sounds(scope, run)),
+            _side(run, readings[i], noise[i], kept_sounds(scope, run), kept_frames(scope, run)),
             *(_repeat(workshop, scope, run, trace, job) for trace in traces[i][1:]),
         ]
         for i, run in enumerate(pair)

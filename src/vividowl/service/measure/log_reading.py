@@ -12,9 +12,11 @@ from typing import Any
 from vividowl.core.quantities.errors import NotEnoughData
 from vividowl.core.quantities.words import Words, say
 from vividowl.core.reading.reading import Reading, read_trace
+from vividowl.core.trace.pace import Frames, frames_of
+from vividowl.core.trace.roles import DIE_ROLES, Role
 from vividowl.formats.errors import FormatError
 from vividowl.formats.log.columns import write_columns
-from vividowl.formats.log.sensor_log import ParsedLog, apply_mapping, read_log, to_trace
+from vividowl.formats.log.sensor_log import ParsedLog, apply_mapping, in_core_units, read_log, to_trace
 from vividowl.service.errors import Refused
 
 REMEMBERED = say("log-reading-columns-as-they-were-set")
@@ -59,9 +61,15 @@ def read_whole_log(
     room_c: float | None,
     limit_c: float | None,
     columns_to: Path,
-) -> LogRead:
-    """Read a log, write its columns aside, and work its figures out. known: what was set before, by signature."""
+) -> LogRead | Frames:
+    """Read a log, write its columns aside, and work its figures out. known: what was set before, by signature.
+
+    A log of frame times has no temperature, and gives its frames.
+    """
     parsed = _mapped(read_log(path, name), known, mapping)
+    frames = _frames(parsed)
+    if frames is not None:
+        return frames
     channels = _channels(parsed)
     with ThreadPoolExecutor(1) as beside:
         written = beside.submit(write_columns, parsed.frame, columns_to)
@@ -102,6 +110,19 @@ def _mapped(
         return replace(parsed, guesses=apply_mapping(guesses, mapping), notices=(*parsed.notices, *told))
     except FormatError as error:
         raise refused(error) from error
+
+
+def _frames(parsed: ParsedLog) -> Frames | None:
+    """Frames of a log that holds their times and no temperature of a die."""
+    roles = {g.role: i for i, g in enumerate(parsed.guesses) if g.role is not None}
+    if Role.FRAME_TIME not in roles or any(role in roles for role in DIE_ROLES):
+        return None
+    at = roles[Role.FRAME_TIME]
+    times = in_core_units(parsed.frame[f"c{at}"], parsed.guesses[at])
+    try:
+        return frames_of(times * 1e-3)
+    except NotEnoughData as error:
+        raise Refused("invalid", error.message, field="log", remedy=error.remedy, reason="too_short") from error
 
 
 def _channels(parsed: ParsedLog) -> list[dict[str, Any]]:

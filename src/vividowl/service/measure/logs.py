@@ -11,6 +11,7 @@ import numpy as np
 from vividowl.core.quantities.errors import NotEnoughData
 from vividowl.core.quantities.words import Words, say
 from vividowl.core.reading.reading import read_trace
+from vividowl.core.trace.pace import Frames
 from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
@@ -19,6 +20,7 @@ from vividowl.formats.log.sensor_log import BYTES_MOST, TIME, apply_mapping
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.measure.comparing import kept
+from vividowl.service.measure.frames import add_frames
 from vividowl.service.measure.log_reading import read_whole_log, refused, signature
 from vividowl.service.measure.readings import guesses_of, load_trace, remember_reading
 from vividowl.service.measure.refusing import (
@@ -73,6 +75,10 @@ def receive_log(
                 job = open_job(scope, job_id)
                 refuse_known_file(scope, received.sha256, file_name, job, side, again)
                 run = run_for_writing(scope, job, side)
+                if isinstance(found, Frames):
+                    add_frames(scope, run, actor.member_id, received, file_name, found)
+                    with workshop.files.keeping(actor.shop_id, received):
+                        return finish(workshop, scope, job, run)
                 if repeat:
                     refuse_no_repeat(workshop, scope, job, run, found.reading, file_name)
                 _make_room(scope, run, repeat)

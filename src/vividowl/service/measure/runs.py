@@ -7,7 +7,6 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
-from vividowl.core.heat.air import air_flow
 from vividowl.core.job.device import REFERENCES, RunSide
 from vividowl.core.quantities.errors import CoreError, require_range
 from vividowl.core.quantities.units import require_room_c
@@ -22,7 +21,9 @@ from vividowl.service.attempts.failing import note_failure
 from vividowl.service.clock import server_now
 from vividowl.service.devices.history import since_last_service
 from vividowl.service.errors import Refused
+from vividowl.service.measure.air import AirBalance, air_of
 from vividowl.service.measure.comparing import judged_by, kept, ladder_of, note_verdict
+from vividowl.service.measure.frames import kept_frames
 from vividowl.service.measure.readings import glance_of, noise_of, reading_of
 from vividowl.service.measure.references import reference_for
 from vividowl.service.measure.sounds import SoundView, sound_views
@@ -30,7 +31,7 @@ from vividowl.service.plan.planning import note_outcome
 from vividowl.service.runs.figures import keep_figures
 from vividowl.service.runs.states import put_in_state
 from vividowl.service.workshop import Actor, Workshop, check_version, open_job
-from vividowl.store.measuring import NoiseReading, Run, SoundFile, SpotReading, TraceFile
+from vividowl.store.measuring import FrameFile, NoiseReading, Run, SoundFile, SpotReading, TraceFile
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
@@ -60,15 +61,6 @@ class RepeatView:
 
 
 @dataclass(frozen=True)
-class AirBalance:
-    """What the exhaust says: rise of the air over the room [K], flow that carries the watts away [m3/s]."""
-
-    exhaust_rise_k: float
-    power: float
-    flow: float
-
-
-@dataclass(frozen=True)
 class RunView:
     """A run with what was read from it. prefilled: the recipe was taken from Before and is not saved yet."""
 
@@ -88,17 +80,7 @@ class RunView:
     repeats: tuple[RepeatView, ...]
     sounds: tuple[SoundView, ...]
     air: AirBalance | None
-
-
-def _air(run: Run, reading: Reading, spots: Sequence[SpotReading]) -> AirBalance | None:
-    """The air balance of a run with an exhaust reading, a room and a power; None when one is missing or no rise."""
-    by_hand = [s.reading_c for s in spots if s.spot == "exhaust"]
-    logged = reading.stats.get(Role.EXHAUST_TEMPERATURE)
-    exhaust = sum(by_hand) / len(by_hand) if by_hand else logged.mean if logged else None
-    if exhaust is None or run.room_c is None or reading.power is None or not reading.power.mean > 0:
-        return None
-    rise = exhaust - run.room_c
-    return AirBalance(rise, reading.power.mean, air_flow(reading.power.mean, rise, run.room_c)) if rise > 1.0 else None
+    frames: Sequence[FrameFile] = ()
 
 
 def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
@@ -172,7 +154,8 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
         trouble,
         tuple(_repeat_view(workshop, scope, run, t, job) for t in traces[1:]),
         sound_views(scope, job, stored, run.fan_blades, _logged_rpm(reading)),
-        _air(run, reading, spots) if reading else None,
+        air_of(run, reading, spots) if reading else None,
+        kept_frames(scope, stored),
     )
 
 
@@ -211,7 +194,7 @@ def finish(workshop: Workshop, scope: Scope, job: Job, run: Run) -> RunView:
     scope.session.flush()
     put_in_state(scope, job, run)
     traces, noise = kept(scope, TraceFile, run), kept(scope, NoiseReading, run)
-    keep_figures(workshop, run, traces, job.limit_c, judged_by(scope, job)[0])
+    keep_figures(workshop, run, traces, job.limit_c, judged_by(scope, job)[0], kept_frames(scope, run))
     run.glance = glance_of(workshop, run, traces[0] if traces else None, job.limit_c, noise)
     scope.session.flush()
     if run.side in REFERENCES:
@@ -247,11 +230,20 @@ def save_run(
         return finish(workshop, scope, job, run)
 
 
+_TABLES: dict[str, Any] = {
+    "log": TraceFile,
+    "noise": NoiseReading,
+    "spot": SpotReading,
+    "sound": SoundFile,
+    "frames": FrameFile,
+}
+
+
 def set_removed(
     workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, what: str, row_id: uuid.UUID, removed: bool
 ) -> RunView:
-    """Remove a log or a reading, or bring it back. what is log, noise, spot or sound."""
-    table = {"log": TraceFile, "noise": NoiseReading, "spot": SpotReading, "sound": SoundFile}[what]
+    """Remove a log or a reading, or bring it back. what: a name of the table above."""
+    table = _TABLES[what]
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         run = scope.run(job.id, side, lock=True)

@@ -25,7 +25,7 @@ from vividowl.service.clock import server_today
 from vividowl.service.jobs.device import has_battery
 from vividowl.service.measure.comparing import judged_by
 from vividowl.service.plan.found import inspection_of, plan_row, with_model
-from vividowl.service.plan.known import Z_80, BeforeKnown, before_of, known_of
+from vividowl.service.plan.known import Z_80, BeforeKnown, advice_for, before_of, known_of
 from vividowl.service.plan.parts import parts_of
 from vividowl.service.plan.stocked import Stocked, die_materials, gap_products, stock_words
 from vividowl.service.plan.views import OptionView, OutcomeView, PlanView
@@ -88,6 +88,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
             heights,
             shim,
             _outcome(plan, None, 0.0),
+            opening=advice_for(workshop, scope, job, before),
         )
     known, reference_words = known_of(workshop, scope, job, before, found)
     tolerances, reference_room_c = judged_by(scope, job)
@@ -159,6 +160,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
         shim,
         _outcome(plan, known, reference_room_c),
         known.room_c,
+        advice_for(workshop, scope, job, before),
     )
 
 

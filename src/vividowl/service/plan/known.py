@@ -2,19 +2,23 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
+from vividowl.core.plan.opening import Advice as OpeningAdvice
+from vividowl.core.plan.opening import NewMachine, is_new, should_open
 from vividowl.core.plan.spots import Inspection
 from vividowl.core.plan.unknowns import Known, interface_of
 from vividowl.core.quantities.words import Words, say
 from vividowl.core.reading.measured import Measured, resistance
 from vividowl.core.reading.reading import Reading
 from vividowl.core.response.reference import Source as ReferenceSource
+from vividowl.core.response.reference import judge_response
 from vividowl.core.sound.levels import energy_mean
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.throttling import HELD_SHARE
 from vividowl.service.jobs.device import is_fanless
 from vividowl.service.measure.comparing import judged_by, kept, power_limit_of
+from vividowl.service.measure.frames import frames_of_run, kept_frames
 from vividowl.service.measure.readings import noise_of, reading_of
 from vividowl.service.measure.references import reference_for
 from vividowl.service.workshop import Workshop
@@ -23,7 +27,6 @@ from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 Z_80 = 1.2816  # half the width of an 80 % interval in standard deviations of a normal distribution
-NEW_MONTHS = 6
 
 
 @dataclass(frozen=True)
@@ -101,8 +104,28 @@ def known_of(workshop: Workshop, scope: Scope, job: Job, before: BeforeKnown, fo
 
 def _sealed_new(job: Job) -> bool:
     """Whether nobody but the maker can have had it open, and it is too young for dust."""
-    age = job.age_months
-    return job.seal == "intact" and job.months_since_service is None and age is not None and age <= NEW_MONTHS
+    return job.seal == "intact" and is_new(job.age_months, job.months_since_service)
+
+
+def advice_for(workshop: Workshop, scope: Scope, job: Job, before: BeforeKnown | Words) -> OpeningAdvice | None:
+    """Whether a new machine should be opened at all; None for one that is not new."""
+    if not is_new(job.age_months, job.months_since_service):
+        return None
+    if not isinstance(before, BeforeKnown):
+        return should_open(NewMachine(None, None, None, job.seal == "intact", job.warranty.value, False))
+    reading = before.reading
+    frames = frames_of_run(kept_frames(scope, before.run), reading.pace.frames)
+    judged = judge_response(reading.response, reference_for(workshop, scope, job)) if reading.response else None
+    return should_open(
+        NewMachine(
+            reading.throttling.share,
+            replace(reading.pace, frames=frames),
+            before.level_db,
+            job.seal == "intact",
+            job.warranty.value,
+            judged is not None and judged.interface_poor,
+        )
+    )
 
 
 def _fan_floor(before: BeforeKnown) -> float | None:

@@ -10,6 +10,7 @@ from vividowl.core.heat.skin import Skin
 from vividowl.core.job.gates import Gate
 from vividowl.core.materials.pads import Heights, PadChoice
 from vividowl.core.materials.shim import ShimFit, ShimGain, ShimHeight
+from vividowl.core.plan.opening import Advice as OpeningAdvice
 from vividowl.core.plan.prediction import Prediction
 from vividowl.core.plan.price import Price
 from vividowl.core.plan.spots import GapAdvice, Inspection
@@ -84,3 +85,4 @@ class PlanView:
     shim: tuple[ShimGain, ShimFit, ShimHeight] | None
     outcome: OutcomeView | None
     room_c: float | None = None
+    opening: OpeningAdvice | None = None

@@ -15,6 +15,7 @@ from vividowl.core.quantities.words import say
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.measure.comparing import Compared, compare_runs, judged_by, kept
+from vividowl.service.measure.frames import kept_frames
 from vividowl.service.measure.runs import RECIPE_FIELDS
 from vividowl.service.runs.figures import keep_figures
 from vividowl.service.runs.states import next_state, put_in_state, states_of
@@ -78,7 +79,7 @@ def _all(workshop: Workshop, scope: Scope, job: Job) -> AllRuns:
     tolerances, reference_room_c = judged_by(scope, job)
     if stale:
         for run in stale:
-            keep_figures(workshop, run, logs[run.id], job.limit_c, tolerances)
+            keep_figures(workshop, run, logs[run.id], job.limit_c, tolerances, kept_frames(scope, run))
     for run in runs:
         put_in_state(scope, job, run)
     states = {s.id: s for s in states_of(scope, job)}

@@ -8,16 +8,25 @@ from typing import Any
 from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.reading.measured import resistance, rise
 from vividowl.core.trace.roles import ROLE_KINDS
+from vividowl.service.measure.frames import frames_of_run
 from vividowl.service.measure.readings import reading_of
 from vividowl.service.workshop import Workshop
-from vividowl.store.measuring import Run, TraceFile
+from vividowl.store.measuring import FrameFile, Run, TraceFile
 
 
 def figures_of(
-    workshop: Workshop, run: Run, trace: TraceFile, limit_c: float | None, tolerances: Tolerances, *, repeat: bool
+    workshop: Workshop,
+    run: Run,
+    trace: TraceFile,
+    limit_c: float | None,
+    tolerances: Tolerances,
+    frame_files: Sequence[FrameFile] = (),
+    *,
+    repeat: bool,
 ) -> dict[str, Any]:
     """Figures of a log. None where not known; u: standard uncertainties of what differs from run to run."""
     r = reading_of(workshop, run.shop_id, trace, run, limit_c, repeat=repeat)
+    frames = frames_of_run(frame_files, r.pace.frames)
     over, kelvins = resistance(r, run.room_c, tolerances), rise(r, run.room_c, tolerances)
     return {
         "die": r.die_role.value,
@@ -36,13 +45,22 @@ def figures_of(
         },
         "sag_W": r.sag.difference.power,
         "sag_MHz": r.sag.difference.clock_mhz,
+        "clock_spread_MHz": r.pace.clock_spread_mhz,
+        "frame_rate_per_s": frames.rate if frames else None,
+        "slow_frame_rate_per_s": frames.slow_rate if frames else None,
         "load_s": r.load.end_s - r.load.onset_s,
     }
 
 
 def keep_figures(
-    workshop: Workshop, run: Run, traces: Sequence[TraceFile], limit_c: float | None, tolerances: Tolerances
+    workshop: Workshop,
+    run: Run,
+    traces: Sequence[TraceFile],
+    limit_c: float | None,
+    tolerances: Tolerances,
+    frame_files: Sequence[FrameFile] = (),
 ) -> None:
-    """Read the logs of a run for their figures."""
+    """Read the logs of a run for their figures. A log of frame times belongs to the first of them."""
     for at, trace in enumerate(traces):
-        trace.figures = figures_of(workshop, run, trace, limit_c, tolerances, repeat=at > 0)
+        own = frame_files if at == 0 else ()
+        trace.figures = figures_of(workshop, run, trace, limit_c, tolerances, own, repeat=at > 0)

@@ -64,7 +64,16 @@ def factor_of(by: By, row: RunRow) -> str:
 
 
 NOISE, RISE, RESISTANCE = "noise_db", "rise_K", "resistance_K_per_W"
-HIGHER = ("result_score", "result_frame_rate", "power_W", Role.CPU_CLOCK.value, Role.GPU_CLOCK.value)
+FRAME_RATES = ("frame_rate_per_s", "slow_frame_rate_per_s")
+HIGHER = (
+    "result_score",
+    "result_frame_rate",
+    "power_W",
+    *FRAME_RATES,
+    Role.FRAME_RATE.value,
+    Role.CPU_CLOCK.value,
+    Role.GPU_CLOCK.value,
+)
 
 
 def figure_of(name: str, row: RunRow, log: LogRow, reference_room_c: float) -> float | None:
@@ -83,7 +92,19 @@ def figure_of(name: str, row: RunRow, log: LogRow, reference_room_c: float) -> f
     return found
 
 
-FIGURES = (RISE, RESISTANCE, "power_W", "held_share", "sag_W", "sag_MHz", NOISE, "result_score", "result_duration_s")
+FIGURES = (
+    RISE,
+    RESISTANCE,
+    "power_W",
+    "held_share",
+    "sag_W",
+    "sag_MHz",
+    "clock_spread_MHz",
+    *FRAME_RATES,
+    NOISE,
+    "result_score",
+    "result_duration_s",
+)
 
 
 def standard_of(name: str, row: RunRow, value: float, tolerances: Tolerances) -> float | None:

@@ -8,6 +8,7 @@ from vividowl.service.measure.sounds import SoundView
 from vividowl.web.measure.schemas import (
     AirOut,
     BandOut,
+    FramesOut,
     LadderOut,
     NoiseFigureOut,
     NoiseOut,
@@ -74,6 +75,7 @@ def run_out(view: RunView) -> RunOut:
         repeats=[RepeatOut.model_validate(r) for r in view.repeats],
         sounds=[sound_out(x) for x in view.sounds],
         air=AirOut.model_validate(view.air) if view.air else None,
+        frames=[FramesOut.model_validate(x) for x in view.frames],
     )
 
 

@@ -36,7 +36,7 @@ class RowPath(RunPath):
 
 
 class KindRowPath(RowPath):
-    what: Literal["log", "noise", "spot", "sound"]
+    what: Literal["log", "noise", "spot", "sound", "frames"]
 
 
 class LogQuery(BaseModel):

@@ -196,6 +196,15 @@ class SoundOut(Out):
     is_background: bool
 
 
+class FramesOut(Out):
+    id: uuid.UUID
+    file_name: str
+    frames: int
+    duration_s: float
+    rate_per_s: float
+    slow_rate_per_s: float | None
+
+
 class AirOut(Out):
     exhaust_rise_k: float
     power: float
@@ -231,6 +240,7 @@ class RunOut(Out):
     repeats: list[RepeatOut]
     sounds: list[SoundOut]
     air: AirOut | None
+    frames: list[FramesOut]
 
 
 class ViewOut(Out):

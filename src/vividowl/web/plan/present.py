@@ -16,6 +16,7 @@ from vividowl.web.plan.schemas import (
     ChosenOut,
     GapAdviceOut,
     IntervalOut,
+    OpeningOut,
     OptionOut,
     OutcomeOut,
     PartOut,
@@ -25,7 +26,7 @@ from vividowl.web.plan.schemas import (
     SkinOut,
     WorkedOut,
 )
-from vividowl.words import sentence
+from vividowl.words import sentence, sentences
 
 _OPTION_OWN = (
     "key",
@@ -104,6 +105,11 @@ def _found(view: PlanView) -> FoundOut:
     return FoundOut(**own)
 
 
+def _opening(view: PlanView) -> OpeningOut | None:
+    advice = view.opening
+    return OpeningOut(answer=advice.answer, reasons=sentences(advice.reasons)) if advice else None
+
+
 def plan_out(view: PlanView, chosen_by: str, currency: str) -> PlanOut:
     """A plan."""
     plan, chosen = view.plan, view.plan.chosen
@@ -158,5 +164,6 @@ def plan_out(view: PlanView, chosen_by: str, currency: str) -> PlanOut:
         else None,
         outcome=OutcomeOut.model_validate(view.outcome) if view.outcome else None,
         notes=[note_out(n) for n in plan.notes],
+        opening=_opening(view),
         currency=currency,
     )

@@ -8,6 +8,7 @@ from typing import Annotated
 
 from pydantic import Field
 
+from vividowl.core.plan.opening import Opening
 from vividowl.core.plan.options import Goal
 from vividowl.web.fields import In, Out, Short, Whole
 from vividowl.web.plan.found import FoundIn, FoundOut
@@ -178,6 +179,11 @@ class GapAdviceOut(Out):
     reason: str
 
 
+class OpeningOut(Out):
+    answer: Opening
+    reasons: list[str]
+
+
 class PlanOut(Out):
     version: int
     goal: Goal
@@ -200,4 +206,5 @@ class PlanOut(Out):
     chosen: ChosenOut | None
     outcome: OutcomeOut | None
     notes: list[WorkedOut]
+    opening: OpeningOut | None
     currency: str

@@ -59,7 +59,7 @@ def _log(log: LogRow) -> LogRowOut:
         clock_mhz=means.get(clock.value),
         sag_w=f.get("sag_W"),
         settled=f.get("settled"),
-        means=means,
+        figures={**{k: v for k, v in f.items() if isinstance(v, float)}, **means},
     )
 
 

@@ -48,7 +48,8 @@ class LogRowOut(Out):
     clock_mhz: float | None
     sag_w: float | None
     settled: bool | None
-    means: dict[str, float]
+    # Every figure that was read, by its name, which says its unit or what it measures.
+    figures: dict[str, float]
 
 
 class RunRowOut(Out):

@@ -234,6 +234,15 @@ repeats-settled = settled
 repeats-take-off = take off
 repeats-take-off-2 = Take { $file_name } off
 repeats-drop-log-repeat-here = Drop the log of a repeat here
+frame-times-none = Frame times: none
+frame-times-rate =
+    Frame times: { FIX($rate, 1) } frames a second{ $slow ->
+        [none] {""}
+       *[other] , the slow one per cent { FIX($slow, 1) }
+    }
+frame-times-what = A log with a line a frame and its time in milliseconds, of the same scene. The slow one per cent is the mean of the longest hundredth of the frames; it says more of stutter than the mean rate.
+frame-times-frames = { $n } frames in { $time }
+frame-times-drop = Drop a log of frame times here
 repeats-or-press-enter-to = or press Enter to choose a file
 run-clock-start-clock = Start a clock
 sending-stop = Stop

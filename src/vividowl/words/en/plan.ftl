@@ -181,3 +181,31 @@ parts-thin-film =
     }
 parts-mm = { SIG($mm) } mm
 note-line = { $words }: { $text }{ UNIT($unit) }
+opening-no-dust =
+    { $sealed ->
+        [yes] Nobody but the maker had it open and it is too young for dust: there is no dust in it to clean.
+       *[other] It is too young for much dust: cleaning buys next to nothing.
+    }
+opening-held-not-known = Its log does not say whether heat holds it back.
+opening-held =
+    { $little ->
+        [yes] Heat holds it back for { FIX($share, 0) } % of the load: there is no speed to win.
+       *[other] Heat holds it back for { FIX($share, 0) } % of the load.
+    }
+opening-clock =
+    { $uneven ->
+        [yes] Its clock is uneven: { FIX($clock_mhz, 0) } MHz, nine tenths of it within { FIX($spread_mhz, 0) } MHz.
+       *[other] Its clock is even: { FIX($clock_mhz, 0) } MHz, nine tenths of it within { FIX($spread_mhz, 0) } MHz.
+    }
+opening-frames =
+    { $stutters ->
+        [yes] { FIX($rate, 1) } frames a second, but the slow one per cent { FIX($slow, 1) }: that is seen as stutter.
+       *[other] { FIX($rate, 1) } frames a second, the slow one per cent { FIX($slow, 1) }: it runs evenly.
+    }
+opening-noise =
+    { $loud ->
+        [yes] It is loud, { FIX($level_db, 1) } dB: that is for the fan's table and the maker, not for paste.
+       *[other] It is not loud: { FIX($level_db, 1) } dB.
+    }
+opening-interface-stands-out = More of its rise comes within seconds of the load than in its kind: the factory's interface may not sit well.
+opening-warranty-runs = The warranty runs: opening it may end it.

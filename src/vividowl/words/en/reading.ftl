@@ -86,6 +86,13 @@ findings-sag =
         [none] {""}
        *[other] , { FIX($first_c, 0) } → { FIX($tenth_c, 0) } °C
     }.
+findings-frames =
+    { FIX($rate, 1) } frames a second{ $slow_rate ->
+        [none] {""}
+       *[other] , the slow one per cent { FIX($slow_rate, 1) }
+    }.
+pace-no-frame-times = { $n } of its lines hold the time of a frame; at least 2 are needed.
+pace-export-a-line-a-frame = Export the log with a line a frame and the time of each in milliseconds.
 repeat-other-sensor = This log tells the { $other }, the first one the { $first }: it is a run of another sensor.
 repeat-other-load = { FIX($other, 0) } W against { FIX($first, 0) } W: it is a run under another load, or with another power limit.
 repeat-other-fan = The fan turned at { FIX($other, 0) } rpm against { FIX($first, 0) } rpm: it is a run at another fan speed.

@@ -2,6 +2,7 @@
   // What is measured in one run: its log, its conditions, noise, sound and spots.
   import type { Run, RunKey } from '../../lib/api';
   import ConditionsForm from './ConditionsForm.svelte';
+  import FrameTimes from './FrameTimes.svelte';
   import LogPanel from './LogPanel.svelte';
   import NoisePanel from './NoisePanel.svelte';
   import SoundPanel from './SoundPanel.svelte';
@@ -19,6 +20,7 @@
 </script>
 
 <LogPanel {jobId} {run} side={runKey} {closed} {onrun} />
+{#if run.trace}<FrameTimes {jobId} {run} side={runKey} {closed} {onrun} />{/if}
 <div class="two">
   <ConditionsForm {jobId} {run} side={runKey} {onrun} {onreload} />
   <div class="right">

@@ -4,7 +4,7 @@ import { toast } from '../../lib/toasts.svelte';
 
 export async function removeReading(
   where: { job_id: string; side: RunKey },
-  what: 'log' | 'noise' | 'spot' | 'sound',
+  what: 'log' | 'noise' | 'spot' | 'sound' | 'frames',
   id: string,
   words: string,
   onrun: (run: Run) => Promise<void>,

@@ -106,6 +106,15 @@
       </Notice>
     </div>
   {/if}
+  {#if plan.opening}
+    <div class="gap">
+      <Notice title={say(`plan-page-opening-${plan.opening.answer}`)}>
+        <ul class="reasons">
+          {#each plan.opening.reasons as reason (reason)}<li>{reason}</li>{/each}
+        </ul>
+      </Notice>
+    </div>
+  {/if}
   {#if gates.length}<div class="gap"><Gates {job} {gates} {onchange} /></div>{/if}
   {#if !closed}
     <Found state={state_} />
@@ -164,6 +173,9 @@
   }
   .out {
     color: var(--care);
+  }
+  .reasons {
+    margin: 0;
   }
   .notes {
     margin-top: var(--gap-5);

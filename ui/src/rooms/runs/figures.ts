@@ -6,6 +6,9 @@ const UNITS: Record<string, [string, number]> = {
   held_share: ['', 2],
   sag_W: ['W', 1],
   sag_MHz: ['MHz', 0],
+  clock_spread_MHz: ['MHz', 0],
+  frame_rate_per_s: ['/s', 1],
+  slow_frame_rate_per_s: ['/s', 1],
   noise_db: ['dB', 1],
   result_score: ['', 0],
   result_duration_s: ['s', 0],
@@ -18,6 +21,8 @@ const BY_ROLE: [string, string, number][] = [
   ['_clock', 'MHz', 0],
   ['_utilisation', '%', 0],
   ['_speed', 'rpm', 0],
+  ['frame_time', 'ms', 2],
+  ['frame_rate', '/s', 1],
 ];
 
 const found = (name: string): [string, number] => {
