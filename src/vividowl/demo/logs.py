@@ -84,3 +84,15 @@ def _stamp(began: datetime, seconds: float, stamp: str, decimal: str) -> list[st
     if stamp == "iso":
         return [moment.isoformat(timespec="milliseconds")]
     return [f"{seconds:.1f}".replace(".", decimal)]
+
+
+def write_frames(usual_ms: float, slow_ms: float, seconds: float, seed: int) -> bytes:
+    """A log with a line a frame: most near the usual time, one in a hundred slow."""
+    rng = np.random.default_rng(seed)
+    n = round(1000.0 * seconds / usual_ms)
+    times = usual_ms * np.exp(rng.normal(0.0, 0.05, n))
+    slow = rng.choice(n, n // 100, replace=False)
+    times[slow] = slow_ms * np.exp(rng.normal(0.0, 0.05, len(slow)))
+    at = np.cumsum(times) / 1000.0
+    lines = [f"{t:.4f},{ms:.2f}" for t, ms in zip(at, times, strict=True)]
+    return ("\n".join(["Time [s],Frame Time [ms]", *lines]) + "\n").encode()

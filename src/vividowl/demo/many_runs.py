@@ -35,17 +35,24 @@ def _at_full(device: Device) -> Device:
     return replace(device, fan_low_c=1.0, fan_high_c=2.0)
 
 
+_LOUD_DB = 52.0  # of the fan at full speed
+
+
 def _material(name: str, kind: Kind, product: str, interface: float) -> tuple[FurtherRun, ...]:
     device = replace(CURED, interface=interface)
     lies = {"target": "cpu_die", "kind": kind, "product": product, "lot": ""}
     return (
         FurtherRun(
             f"{name}, automatic",
-            Trial(device, 23.6, load_s=SHORT_S, repeats=1),
+            Trial(device, 23.6, load_s=SHORT_S, repeats=1, loud_db=_LOUD_DB),
             StateCause.FITTED,
             {"fitted": [lies], "clean": "yes"},
         ),
-        FurtherRun(f"{name}, fan full", Trial(_at_full(device), 23.9, load_s=SHORT_S), recipe={"fan_setting": "full"}),
+        FurtherRun(
+            f"{name}, fan full",
+            Trial(_at_full(device), 23.9, load_s=SHORT_S, loud_db=_LOUD_DB),
+            recipe={"fan_setting": "full"},
+        ),
     )
 
 
@@ -183,6 +190,7 @@ MANY_RUNS: tuple[Story, ...] = (
                 Trial(_sheet(cycles), 22.5 + 0.1 * cycles, load_s=SHORT_S),
                 StateCause.CYCLED,
                 {"heat_cycles": float(cycles)},
+                days=float(cycles - 1),
             )
             for cycles in (1, 2, 4, 8, 12)
         ),
@@ -214,5 +222,27 @@ MANY_RUNS: tuple[Story, ...] = (
                 ("On the dock, lid closed", "dock, lid closed", replace(_THIN, chassis=2.8)),
             )
         ),
+    ),
+)
+
+NEW_MACHINE: tuple[Story, ...] = (
+    Story(
+        0,
+        {
+            **KIND_LAPTOP,
+            "customer_name": "Isolde Varga-Penn",
+            "customer_contact": "isolde@post.example",
+            "maker": "Tessalay",
+            "model": "Quill 17",
+            "serial": "TQ17-0092",
+            "symptom": "New; wants better paste from the start",
+            "age_months": 2,
+            "surroundings": "normal",
+            "warranty": "running",
+            "seal": "intact",
+            "limit_c": 95.0,
+        },
+        {**LAPTOP_RECIPE, "load_recipe": "harbour scene, high", "duration_min": 8.0},
+        Trial(replace(CURED, interface=0.17), 22.9, load_s=SHORT_S, loud_db=46.0, frame_ms=(13.6, 19.5)),
     ),
 )

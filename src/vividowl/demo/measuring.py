@@ -15,7 +15,7 @@ from vividowl.core.job.device import REFERENCES
 from vividowl.core.simulate.device import simulate
 from vividowl.core.simulate.sound import simulate_fan_sound
 from vividowl.core.trace.roles import Role
-from vividowl.demo.logs import write_log
+from vividowl.demo.logs import write_frames, write_log
 from vividowl.demo.story import Story, Trial
 from vividowl.formats.sound_file import write_wav
 from vividowl.service.measure import logs, recordings
@@ -79,13 +79,27 @@ def measure_run(
             again=False,
             repeat=repeat,
         )
+    if trial.frame_ms is not None:
+        data = write_frames(*trial.frame_ms, trial.load_s, seed)
+        logs.receive_log(
+            workshop,
+            actor,
+            job_id,
+            side,
+            io.BytesIO(data),
+            expected=len(data),
+            file_name=f"{when:%Y%m%d}-{side}-frames.csv",
+            mapping={},
+            again=False,
+        )
     # The fan at the end of the load, where a person holds meter and probe.
     late = (trace.time_s > 30 + 0.7 * trial.load_s) & (trace.time_s < 30 + trial.load_s)
     scatter = np.random.default_rng(seed).normal(0.0, 0.2, 3)
     if trial.loud_db is not None:
         rpm = float(trace.channels[Role.FAN_SPEED][late].mean())
         level = trial.loud_db + FAN_LEVEL_EXPONENT_DB * math.log10(rpm / trial.device.fan_full_rpm)
-        for off in scatter:
+        # At a mark on the mat, three times for Before and After; once for a run beside them.
+        for off in scatter if side in REFERENCES else scatter[:1]:
             measure.add_noise(
                 workshop,
                 actor,

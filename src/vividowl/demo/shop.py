@@ -111,12 +111,19 @@ def _play(
                 if story.bench is not None:
                     play_bench(workshop, actor, job.id, job.model, story.bench, when + timedelta(hours=1))
             version = intake.get_job(workshop, actor, job.id).job.version
-            fit.save_fit(
-                workshop, actor, job.id, version, cleaned=list(story.cleaned), note=story.fit_note, done=story.fit_done
-            )
+            with rows_as_of(when + timedelta(hours=2)):
+                fit.save_fit(
+                    workshop,
+                    actor,
+                    job.id,
+                    version,
+                    cleaned=list(story.cleaned),
+                    note=story.fit_note,
+                    done=story.fit_done,
+                )
         if trial is not None:
             measure_run(workshop, actor, job.id, side, story, trial, when + timedelta(hours=3 * offset), seed + offset)
-    _further(workshop, actor, job.id, story, when + timedelta(hours=6), seed)
+    moments = _further(workshop, actor, job.id, story, when + timedelta(hours=6), seed)
     if story.again is not None:
         _once_more(workshop, actor, job.id, story, story.again, when + timedelta(hours=6), seed + 20, lots)
     if story.bench is not None and story.bench.began_min is not None:
@@ -136,7 +143,7 @@ def _play(
             note=story.note,
             handed_over=story.handed_over,
         )
-    _date_back(workshop, actor, job, when)
+    _date_back(workshop, actor, job, when, moments)
 
 
 def _seen(workshop: Workshop, actor: Actor, story: Story) -> uuid.UUID | None:
@@ -146,19 +153,25 @@ def _seen(workshop: Workshop, actor: Actor, story: Story) -> uuid.UUID | None:
         return known[0].id if known else None
 
 
-def _further(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story, when: datetime, seed: int) -> None:
-    """Runs beside Before and After, some of which begin a state of the device."""
+def _further(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story, when: datetime, seed: int
+) -> dict[str, datetime]:
+    """Runs beside Before and After, some of which begin a state of the device; when each of them was."""
+    moments: dict[str, datetime] = {}
     like = "after" if story.after is not None else "before"
     for turn, run in enumerate(story.runs):
+        at = when + timedelta(days=run.days, minutes=30 * turn)
         if run.cause is not None:
-            all_runs.add_state(workshop, actor, job_id, run.cause, run.changed)
+            with rows_as_of(at):
+                all_runs.add_state(workshop, actor, job_id, run.cause, run.changed)
         found = all_runs.add_run(
             workshop, actor, job_id, name=run.name, state_id=None, conditions=run.recipe, like=like
         )
         recipe = replace(story, recipe={**story.recipe, **run.recipe})
         key = next(row.run.key for row in found.runs if row.run.name == run.name)
-        at = when + timedelta(minutes=30 * turn)
+        moments[key] = at
         measure_run(workshop, actor, job_id, key, recipe, run.trial, at, seed + 10 + turn)
+    return moments
 
 
 def _once_more(
@@ -188,7 +201,7 @@ def _decide(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story) -
         planning.choose(workshop, actor, job_id, view.plan.version, story.choice)
 
 
-def _date_back(workshop: Workshop, actor: Actor, job: Job, when: datetime) -> None:
+def _date_back(workshop: Workshop, actor: Actor, job: Job, when: datetime, moments: Mapping[str, datetime]) -> None:
     """Jobs of the demo happened in the past; the use cases themselves know only the present."""
     with workshop.scope(actor) as scope:
         row = scope.get(Job, job.id)
@@ -206,7 +219,8 @@ def _date_back(workshop: Workshop, actor: Actor, job: Job, when: datetime) -> No
             logs_of_run = scope.select(TraceFile).where(TraceFile.run_id == run.id).order_by(TraceFile.uploaded_at)
             for turn, trace in enumerate(scope.session.scalars(logs_of_run)):
                 # The first log of a run is the one that its repeats repeat, so their order is kept.
-                trace.uploaded_at = when + timedelta(hours=(0 if run.side == "before" else 3) + turn)
+                usual = when if run.side == "before" else when + timedelta(hours=3)
+                trace.uploaded_at = moments.get(run.key, usual) + timedelta(hours=turn)
 
 
 def clear_demo(workshop: Workshop) -> bool:

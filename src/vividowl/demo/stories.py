@@ -10,7 +10,7 @@ from vividowl.demo.bench import BenchTale
 from vividowl.demo.devices import CHALK, CONSOLE, CONSOLE_CURED, CURED, FRESH, PINNED
 from vividowl.demo.later_stories import MORE_STORIES
 from vividowl.demo.logs import Style
-from vividowl.demo.many_runs import MANY_RUNS, TWICE_SEEN
+from vividowl.demo.many_runs import MANY_RUNS, NEW_MACHINE, TWICE_SEEN
 from vividowl.demo.story import CONSOLE_RECIPE, KIND_LAPTOP, LAPTOP_RECIPE, Story, Trial, paste
 
 _FIRST: tuple[Story, ...] = (
@@ -273,4 +273,4 @@ _FIRST: tuple[Story, ...] = (
 
 def stories() -> list[Story]:
     """All of them, in the order of their jobs."""
-    return [*_FIRST, *MORE_STORIES, *MANY_RUNS, *FAILED]
+    return [*_FIRST, *MORE_STORIES, *MANY_RUNS, *FAILED, *NEW_MACHINE]

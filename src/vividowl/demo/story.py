@@ -16,7 +16,8 @@ from vividowl.demo.logs import Style
 class Trial:
     """A run of the demo: device, room, recipe, readings by hand. loud_db: level with the fan at full speed [dB];
     what the meter shows and the phone records follows from the simulated fan speed by the fan laws. blades: of the
-    fan, for a recording; whine_hz: of its bearing [Hz]; repeats: further logs of the same recipe."""
+    fan, for a recording; whine_hz: of its bearing [Hz]; repeats: further logs of the same recipe;
+    frame_ms: usual frame time of a log of frames and that of its slow one per cent [ms], or None."""
 
     device: Device
     room_c: float
@@ -31,17 +32,20 @@ class Trial:
     blades: int | None = None
     whine_hz: float | None = None
     repeats: int = 0
+    frame_ms: tuple[float, float] | None = None
 
 
 @dataclass(frozen=True)
 class FurtherRun:
-    """A further run: its name, its conditions, and the state that begins with it; no cause: the state before."""
+    """A further run: its name, its conditions, and the state that begins with it; no cause: the state before.
+    days: after the visit began."""
 
     name: str
     trial: Trial
     cause: StateCause | None = None
     changed: dict[str, Any] = field(default_factory=dict)
     recipe: dict[str, Any] = field(default_factory=dict)
+    days: float = 0.0
 
 
 @dataclass(frozen=True)

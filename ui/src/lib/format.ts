@@ -63,6 +63,16 @@ export function day(iso: string | null): string {
   );
 }
 
+/** Day and time on this machine's clock. */
+export function moment(iso: string): string {
+  return new Intl.DateTimeFormat('en-GB', {
+    day: 'numeric',
+    month: 'long',
+    hour: '2-digit',
+    minute: '2-digit',
+  }).format(new Date(iso));
+}
+
 export function money(cents: number | null, currency: string): string {
   if (cents === null) return say('format-not-set');
   return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(cents / 100);

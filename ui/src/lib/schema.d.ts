@@ -384,6 +384,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/burn-in/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the latest interface still needs before it has run in. */
+        get: operations["burnInOpen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/compare": {
         parameters: {
             query?: never;
@@ -393,6 +410,23 @@ export interface paths {
         };
         /** Any two runs against each other. */
         get: operations["compareRuns"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/compare-groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Two groups of runs by one figure. */
+        get: operations["compareGroups"];
         put?: never;
         post?: never;
         delete?: never;
@@ -721,6 +755,23 @@ export interface paths {
         get: operations["getRecordPdf"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/run-plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sets of runs that separate changes which are named beforehand. Nothing is stored. */
+        post: operations["planRuns"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2189,6 +2240,10 @@ export interface components {
             /** Words */
             words: string;
         };
+        /** BurnInOpenOut */
+        BurnInOpenOut: {
+            open: components["schemas"]["StillToRunInOut"] | null;
+        };
         /** BurnInOut */
         BurnInOut: {
             /** Final */
@@ -2209,6 +2264,8 @@ export interface components {
             settled: boolean | null;
             /** Tau */
             tau: number | null;
+            /** Without */
+            without: number;
         };
         /**
          * By
@@ -3125,6 +3182,15 @@ export interface components {
          * @enum {string}
          */
         Goal: "cooler" | "quieter" | "faster" | "cheaper" | "longest_rest";
+        /** GroupMeanOut */
+        GroupMeanOut: {
+            /** Mean */
+            mean: number;
+            /** N */
+            n: number;
+            /** U95 */
+            u95: number | null;
+        };
         /**
          * GuardOut
          * @description hard: no story lifts it.
@@ -3635,6 +3701,10 @@ export interface components {
             die_c: number | null;
             /** Fan Rpm */
             fan_rpm: number | null;
+            /** Figures */
+            figures: {
+                [key: string]: number;
+            };
             /** File Name */
             file_name: string;
             /** Held Share */
@@ -3644,10 +3714,6 @@ export interface components {
              * Format: uuid
              */
             id: string;
-            /** Means */
-            means: {
-                [key: string]: number;
-            };
             /** Power W */
             power_w: number | null;
             /** Repeat */
@@ -4488,6 +4554,30 @@ export interface components {
             /** Version */
             version: number;
         };
+        /** PlannedFactorIn */
+        PlannedFactorIn: {
+            factor: components["schemas"]["By"];
+            /** Settings */
+            settings: string[];
+        };
+        /** PlannedRunOut */
+        PlannedRunOut: {
+            /** In Hand */
+            in_hand: boolean;
+            /** Settings */
+            settings: string[];
+        };
+        /** PlannedSetOut */
+        PlannedSetOut: {
+            /** Mixed */
+            mixed: string[];
+            /** Plan */
+            plan: string;
+            /** Runs */
+            runs: components["schemas"]["PlannedRunOut"][];
+            /** Tells Pairs */
+            tells_pairs: boolean;
+        };
         /** PointOut */
         PointOut: {
             /** Run */
@@ -4695,6 +4785,8 @@ export interface components {
         RankingOut: {
             /** Groups */
             groups: components["schemas"]["RankedOut"][];
+            /** Held */
+            held: number | null;
             /** Method */
             method: string;
             /** Reason */
@@ -4831,6 +4923,13 @@ export interface components {
             power: number | null;
             /** Settled */
             settled: boolean;
+        };
+        /** RepeatsNeededOut */
+        RepeatsNeededOut: {
+            /** Runs Each */
+            runs_each: number;
+            /** U95 */
+            u95: number;
         };
         /**
          * ResultOut
@@ -5026,6 +5125,25 @@ export interface components {
             tells_pairs: boolean;
             /** To Do */
             to_do: components["schemas"]["CombinationOut"][];
+        };
+        /** RunPlansIn */
+        RunPlansIn: {
+            /** Factors */
+            factors: components["schemas"]["PlannedFactorIn"][];
+            /** Value */
+            value: string;
+            /** Want */
+            want?: number | null;
+        };
+        /** RunPlansOut */
+        RunPlansOut: {
+            /** Names */
+            names: string[];
+            /** One Run Sd */
+            one_run_sd: number | null;
+            /** Plans */
+            plans: components["schemas"]["PlannedSetOut"][];
+            repeats: components["schemas"]["RepeatsNeededOut"] | null;
         };
         /** RunRowOut */
         RunRowOut: {
@@ -5348,10 +5466,10 @@ export interface components {
         };
         /**
          * Since
-         * @description What a burn-in is counted in.
+         * @description What a burn-in is counted in since the fitting.
          * @enum {string}
          */
-        Since: "heat_cycles" | "hours";
+        Since: "heat_cycles" | "hours" | "days";
         /**
          * SkinOut
          * @description low_c and high_c: ends of the 95 % interval; battery_c: over the battery's nearest edge, at its upper end.
@@ -5573,6 +5691,15 @@ export interface components {
             /** Why */
             why: string;
         };
+        /** StillToRunInOut */
+        StillToRunInOut: {
+            /** Due */
+            due: string | null;
+            /** More */
+            more: number | null;
+            /** Wait Min */
+            wait_min: number | null;
+        };
         /** SuggestionsOut */
         SuggestionsOut: {
             /** Suggestions */
@@ -5716,6 +5843,21 @@ export interface components {
              * Format: date-time
              */
             uploaded_at: string;
+        };
+        /** TwoGroupsOut */
+        TwoGroupsOut: {
+            /** Difference */
+            difference: number;
+            first: components["schemas"]["GroupMeanOut"];
+            /** Method */
+            method: string;
+            second: components["schemas"]["GroupMeanOut"];
+            /** Shown */
+            shown: boolean;
+            /** U95 */
+            u95: number | null;
+            /** Unlike */
+            unlike: string[];
         };
         /** ValueOut */
         ValueOut: {
@@ -9238,6 +9380,100 @@ export interface operations {
             };
         };
     };
+    burnInOpen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BurnInOpenOut"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     compareRuns: {
         parameters: {
             query: {
@@ -9259,6 +9495,104 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VerdictOut"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    compareGroups: {
+        parameters: {
+            query: {
+                first: string[];
+                second: string[];
+                value: string;
+            };
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TwoGroupsOut"];
                 };
             };
             /** @description Nobody is signed in */
@@ -11948,6 +12282,140 @@ export interface operations {
             };
             /** @description The database is away; nothing was stored */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planRuns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunPlansIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunPlansOut"];
+                };
+            };
+            /** @description No request that can be read */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than allowed */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Of another type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was stored */
+            507: {
                 headers: {
                     [name: string]: unknown;
                 };

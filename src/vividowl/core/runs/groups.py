@@ -209,6 +209,35 @@ def difference_freedom(scatter: Scatter, groups: Sequence[Group], one: int, othe
     return effective_degrees_of_freedom(parts)
 
 
+@dataclass(frozen=True)
+class GroupDifference:
+    """Second mean less first [any] with its expanded uncertainty, None where nothing tells the scatter; shown: whether
+    it exceeds that; method: where it comes from."""
+
+    value: float
+    u95: float | None
+    shown: bool
+    method: Method
+
+
+def difference_of_means(first: Group, second: Group) -> GroupDifference:
+    """Two groups of runs against each other.
+
+    first: the one that is compared with
+    second: the other
+    returns: GroupDifference
+    formula: U = k sqrt(u1^2 + u2^2), k for the degrees of freedom, 2 at the least
+    source: JCGM 100:2008, 5.1.2 and G.4.1 (Welch-Satterthwaite)
+    """
+    groups = (first, second)
+    scatter, value = scatter_of(groups), second.mean - first.mean
+    us = [scatter.u_of_mean(groups, i) for i in (0, 1)]
+    if us[0] is None or us[1] is None:
+        return GroupDifference(value, None, False, scatter.method)
+    u95 = coverage_factor(difference_freedom(scatter, groups, 0, 1)) * math.hypot(us[0], us[1])
+    return GroupDifference(value, u95, abs(value) > u95, scatter.method)
+
+
 def simultaneous_factor(count: int, freedom: float) -> float:
     """Factor for the difference of any two of several means, so that all of them together are right in 95 of 100.
 

@@ -10,9 +10,11 @@ from enum import StrEnum
 from typing import Any
 
 from vividowl.core.materials.kinds import CATALOGUE, Kind
+from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.uncertainty import Tolerances, combined, standard_from_half_width
 from vividowl.core.quantities.words import listed, say
 from vividowl.core.runs.groups import Group
+from vividowl.core.runs.matched import Point, common_value, matched_at
 from vividowl.core.runs.rank import Ranking, rank
 from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.service.errors import Refused
@@ -64,6 +66,8 @@ def factor_of(by: By, row: RunRow) -> str:
 
 
 NOISE, RISE, RESISTANCE = "noise_db", "rise_K", "resistance_K_per_W"
+# Noise where the rise is held, and the rise where the noise is.
+MATCHED = {"noise_at_matched_rise_db": (RISE, NOISE), "rise_at_matched_noise_K": (NOISE, RISE)}
 FRAME_RATES = ("frame_rate_per_s", "slow_frame_rate_per_s")
 HIGHER = (
     "result_score",
@@ -132,7 +136,8 @@ def figures_there(rows: Sequence[RunRow], reference_room_c: float) -> tuple[str,
         for log in row.logs:
             for name in names:
                 count[name] += figure_of(name, row, log, reference_room_c) is not None
-    return tuple(name for name, n in count.items() if n >= 2)
+    found = [name for name, n in count.items() if n >= 2]
+    return (*found, *(name for name, needs in MATCHED.items() if set(needs) <= set(found)))
 
 
 @dataclass(frozen=True)
@@ -164,12 +169,14 @@ def stated(runs: Sequence[Observed]) -> list[float]:
 @dataclass(frozen=True)
 class RankedRuns:
     """ranking; runs: keys of the runs of each group; unlike: conditions that differ between groups beside the factor,
-    so that the order may be theirs; without: runs that lack the factor or the figure."""
+    so that the order may be theirs; without: runs that lack the factor or the figure; held: what is held alike [its
+    figure's unit], None where nothing is."""
 
     ranking: Ranking
     runs: Mapping[str, tuple[str, ...]]
     unlike: tuple[By, ...]
     without: tuple[str, ...]
+    held: float | None = None
 
 
 def ranked_runs(
@@ -182,6 +189,8 @@ def ranked_runs(
 ) -> RankedRuns:
     """Rank the runs of a job by a factor. only: levels of other factors that are looked at."""
     found = all_runs(workshop, actor, job_id)
+    if value in MATCHED:
+        return _matched(found, by, value, only)
     values: dict[str, list[Observed]] = {}
     for o in observed(found, value):
         if all(factor_of(f, o.row) == level for f, level in only.items()) and factor_of(by, o.row):
@@ -207,13 +216,39 @@ def ranked_runs(
     members = {level: [o.row for o in group] for level, group in values.items()}
     ranking = rank(groups, higher_is_better=value in HIGHER)
     keys = {level: tuple(row.run.key for row in rows) for level, rows in members.items()}
-    return RankedRuns(ranking, keys, _unlike(by, members), tuple(without))
+    return RankedRuns(ranking, keys, unlike_in(by, members), tuple(without))
+
+
+def _matched(found: AllRuns, by: By, value: str, only: Mapping[By, str]) -> RankedRuns:
+    """Groups where one quantity is held, read between the runs of each at several fan settings."""
+    across, down = ({o.row.run.id: o for o in observed(found, name)} for name in MATCHED[value])
+    points: dict[str, list[Point]] = {}
+    members: dict[str, list[RunRow]] = {}
+    for row in found.runs:
+        x, y, level = across.get(row.run.id), down.get(row.run.id), factor_of(by, row)
+        alike = all(factor_of(f, row) == wanted for f, wanted in only.items() if f is not By.FAN)
+        if level and alike and x is not None and y is not None:
+            points.setdefault(level, []).append(Point(x.value, y.value, x.u or 0.0, y.u or 0.0))
+            members.setdefault(level, []).append(row)
+    try:
+        held = common_value(list(points.values()))
+        at = {level: matched_at(group, held) for level, group in points.items()}
+        read = {level: m for level, m in at.items() if m is not None and m.u > 0}
+        groups = [Group(level, (m.value,), (m.u,)) for level, m in read.items()]
+        ranking = rank(groups)
+    except CoreError as error:
+        raise Refused("invalid", error.message, field="value", remedy=error.remedy, reason="too_few") from error
+    told = {level: rows for level, rows in members.items() if level in read}
+    seen = {row.run.key for rows in told.values() for row in rows}
+    keys = {level: tuple(row.run.key for row in rows) for level, rows in told.items()}
+    unlike = tuple(f for f in unlike_in(by, told) if f is not By.FAN)
+    return RankedRuns(ranking, keys, unlike, tuple(r.run.key for r in found.runs if r.run.key not in seen), held)
 
 
 _COMPARED = (By.FAN, By.PLACEMENT, By.LOAD, By.PROFILE)
 
 
-def _unlike(by: By, members: Mapping[str, Sequence[RunRow]]) -> tuple[By, ...]:
+def unlike_in(by: By | None, members: Mapping[str, Sequence[RunRow]]) -> tuple[By, ...]:
     """Conditions that are noted and not the same in all groups."""
     out: list[By] = []
     for other in _COMPARED:

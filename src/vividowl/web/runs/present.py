@@ -3,10 +3,15 @@
 from __future__ import annotations
 
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR
+from vividowl.core.quantities.words import listed, say
+from vividowl.core.runs.groups import scatter_of
 from vividowl.core.trace.roles import Role
 from vividowl.service.runs.all_runs import AllRuns, LogRow, RunRow
+from vividowl.service.runs.planned import RunPlans
 from vividowl.service.runs.ranked import By, RankedRuns, factor_of, figures_there, material_of
-from vividowl.service.runs.told_apart import BurnInRuns, FactoredRuns
+from vividowl.service.runs.running_in import BurnInRuns
+from vividowl.service.runs.told_apart import FactoredRuns
+from vividowl.service.runs.two_groups import TwoGroups
 from vividowl.web.runs.schemas import (
     AllRunsOut,
     BarOut,
@@ -14,14 +19,20 @@ from vividowl.web.runs.schemas import (
     CombinationOut,
     EffectOfOut,
     FactorsOut,
+    GroupMeanOut,
     LogRowOut,
+    PlannedRunOut,
+    PlannedSetOut,
     PointOut,
     RankedOut,
     RankingOut,
+    RepeatsNeededOut,
     RunPlanOut,
+    RunPlansOut,
     RunRowOut,
     SettingOut,
     StateOut,
+    TwoGroupsOut,
 )
 from vividowl.words import sentence
 
@@ -82,6 +93,26 @@ def ranking_out(found: RankedRuns) -> RankingOut:
         reason=sentence(found.ranking.reason),
         unlike=[by.value for by in found.unlike],
         without=len(found.without),
+        held=found.held,
+    )
+
+
+def two_groups_out(found: TwoGroups) -> TwoGroupsOut:
+    """Two groups of runs."""
+    groups = (found.first, found.second)
+    scatter = scatter_of(groups)
+    first, second = (
+        GroupMeanOut(n=len(g.values), mean=g.mean, u95=scatter.u95_of_mean(groups, i)) for i, g in enumerate(groups)
+    )
+    d = found.difference
+    return TwoGroupsOut(
+        first=first,
+        second=second,
+        difference=d.value,
+        u95=d.u95,
+        shown=d.shown,
+        method=d.method.value,
+        unlike=[by.value for by in found.unlike],
     )
 
 
@@ -146,5 +177,29 @@ def burn_in_out(found: BurnInRuns) -> BurnInOut:
         more_needed=b.more_needed,
         one_run_u95=b.one_run_u95,
         tau=b.tau,
+        without=found.without,
         reason=sentence(b.reason),
+    )
+
+
+def run_plans_out(found: RunPlans) -> RunPlansOut:
+    """Sets of runs that are still to be made."""
+    return RunPlansOut(
+        names=list(found.names),
+        plans=[
+            PlannedSetOut(
+                plan=p.proposed.plan.value,
+                runs=[PlannedRunOut(settings=list(cell), in_hand=cell in p.in_hand) for cell in p.proposed.runs],
+                tells_pairs=p.proposed.tells_pairs,
+                mixed=[
+                    sentence(
+                        say("planned-mixed", factor=name, pairs=listed([pair.replace(":", " × ") for pair in pairs]))
+                    )
+                    for name, pairs in p.proposed.mixed
+                ],
+            )
+            for p in found.plans
+        ],
+        repeats=RepeatsNeededOut.model_validate(found.repeats) if found.repeats else None,
+        one_run_sd=found.one_run_sd,
     )

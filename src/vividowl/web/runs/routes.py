@@ -7,9 +7,13 @@ from typing import Annotated
 
 from pydantic import BaseModel, Field
 
+from vividowl.service.clock import server_now
 from vividowl.service.runs import all_runs as case
+from vividowl.service.runs.planned import run_plans
 from vividowl.service.runs.ranked import By, ranked_runs
-from vividowl.service.runs.told_apart import Since, burn_in_runs, factored_runs
+from vividowl.service.runs.running_in import Since, burn_in_runs, still_to_run_in
+from vividowl.service.runs.told_apart import factored_runs
+from vividowl.service.runs.two_groups import compare_groups
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.blueprint import blueprint
 from vividowl.web.fields import RunKey
@@ -18,8 +22,21 @@ from vividowl.web.jobs.routes import JobPath
 from vividowl.web.measure.routes import RunPath
 from vividowl.web.record.present import verdict_out
 from vividowl.web.record.schemas import VerdictOut
-from vividowl.web.runs.present import all_runs_out, burn_in_out, factors_out, ranking_out
-from vividowl.web.runs.schemas import AllRunsOut, BurnInOut, FactorsOut, RankingOut, RunAddIn, RunChangeIn, StateIn
+from vividowl.web.runs.present import all_runs_out, burn_in_out, factors_out, ranking_out, run_plans_out, two_groups_out
+from vividowl.web.runs.schemas import (
+    AllRunsOut,
+    BurnInOpenOut,
+    BurnInOut,
+    FactorsOut,
+    RankingOut,
+    RunAddIn,
+    RunChangeIn,
+    RunPlansIn,
+    RunPlansOut,
+    StateIn,
+    StillToRunInOut,
+    TwoGroupsOut,
+)
 
 api = blueprint("all_runs", __name__, url_prefix="/api/jobs/<uuid:job_id>")
 
@@ -31,6 +48,12 @@ class RunIdPath(JobPath):
 class PairQuery(BaseModel):
     first: RunKey
     second: RunKey
+
+
+class GroupsQuery(BaseModel):
+    first: Annotated[list[RunKey], Field(min_length=1, max_length=200)]
+    second: Annotated[list[RunKey], Field(min_length=1, max_length=200)]
+    value: Annotated[str, Field(max_length=40)]
 
 
 class RankQuery(BaseModel):
@@ -115,6 +138,13 @@ def compare(path: JobPath, query: PairQuery) -> VerdictOut:
     return verdict_out(case.compare_two(workshop(), actor(), path.job_id, query.first, query.second))
 
 
+@api.get("/compare-groups", responses={200: TwoGroupsOut}, operation_id="compareGroups")
+@access("member")
+def compare_two_groups(path: JobPath, query: GroupsQuery) -> TwoGroupsOut:
+    """Two groups of runs by one figure."""
+    return two_groups_out(compare_groups(workshop(), actor(), path.job_id, query.first, query.second, query.value))
+
+
 @api.get("/rank", responses={200: RankingOut}, operation_id="rankRuns")
 @access("member")
 def rank(path: JobPath, query: RankQuery) -> RankingOut:
@@ -138,8 +168,24 @@ def factors(path: JobPath, query: FactorsQuery) -> FactorsOut:
     return factors_out(factored_runs(workshop(), actor(), path.job_id, query.by, query.value))
 
 
+@api.post("/run-plans", responses={200: RunPlansOut}, operation_id="planRuns")
+@access("member")
+def plan_runs(path: JobPath, body: RunPlansIn) -> RunPlansOut:
+    """Sets of runs that separate changes which are named beforehand. Nothing is stored."""
+    factors = [(By(f.factor), f.settings) for f in body.factors]
+    return run_plans_out(run_plans(workshop(), actor(), path.job_id, factors, body.value, body.want))
+
+
 @api.get("/burn-in", responses={200: BurnInOut}, operation_id="burnInRuns")
 @access("member")
 def burn_in(path: JobPath, query: BurnInQuery) -> BurnInOut:
     """How far the latest interface has run in."""
     return burn_in_out(burn_in_runs(workshop(), actor(), path.job_id, query.since))
+
+
+@api.get("/burn-in/open", responses={200: BurnInOpenOut}, operation_id="burnInOpen")
+@access("member")
+def burn_in_open(path: JobPath) -> BurnInOpenOut:
+    """What the latest interface still needs before it has run in."""
+    found = still_to_run_in(workshop(), actor(), path.job_id, server_now())
+    return BurnInOpenOut(open=StillToRunInOut.model_validate(found) if found else None)

@@ -9,6 +9,7 @@ from typing import Annotated
 from pydantic import Field
 
 from vividowl.core.job.device import Answer, StateCause
+from vividowl.service.runs.ranked import By
 from vividowl.web.fields import In, InterfaceKind, Medium, Name, Number, Out, RunKey, Short
 
 
@@ -128,6 +129,8 @@ class RankingOut(Out):
     reason: str
     unlike: list[str]
     without: int
+    # What is held alike, where noise or temperature is: in the unit of its own figure.
+    held: float | None
 
 
 class SettingOut(Out):
@@ -180,6 +183,69 @@ class FactorsOut(Out):
     without: int
 
 
+class GroupMeanOut(Out):
+    n: int
+    mean: float
+    u95: float | None
+
+
+class TwoGroupsOut(Out):
+    first: GroupMeanOut
+    second: GroupMeanOut
+    difference: float
+    u95: float | None
+    shown: bool
+    method: str
+    unlike: list[str]
+
+
+class PlannedFactorIn(In):
+    factor: By
+    settings: Annotated[list[Name], Field(min_length=1, max_length=6)]
+
+
+class RunPlansIn(In):
+    factors: Annotated[list[PlannedFactorIn], Field(min_length=2, max_length=5)]
+    value: Annotated[str, Field(max_length=40)]
+    # Least difference that shall show, in the unit of the figure.
+    want: Annotated[Number, Field(gt=0, le=1e6)] | None = None
+
+
+class RepeatsNeededOut(Out):
+    runs_each: int
+    u95: float
+
+
+class PlannedRunOut(Out):
+    settings: list[str]
+    in_hand: bool
+
+
+class PlannedSetOut(Out):
+    plan: str
+    runs: list[PlannedRunOut]
+    tells_pairs: bool
+    # Factors whose effect comes mixed with pairs of others, with these.
+    mixed: list[str]
+
+
+class RunPlansOut(Out):
+    names: list[str]
+    plans: list[PlannedSetOut]
+    repeats: RepeatsNeededOut | None
+    one_run_sd: float | None
+
+
+class StillToRunInOut(Out):
+    more: int | None
+    wait_min: float | None
+    due: datetime | None
+
+
+class BurnInOpenOut(Out):
+    open: StillToRunInOut | None
+
+
 class PointOut(Out):
     x: float
     value: float
@@ -196,4 +262,5 @@ class BurnInOut(Out):
     more_needed: float | None
     one_run_u95: float | None
     tau: float | None
+    without: int
     reason: str

@@ -200,6 +200,12 @@ open-items-before-no-log-yet = Before: no log yet
 open-items-before-room-not-noted = Before: the room is not noted
 open-items-plan-not-decided = Plan: not decided
 open-items-bench-work-not-closed = Bench work: not closed
+open-items-run-in =
+    { $more ->
+        [none] Burn-in: give it heat cycles and run it again
+        [one] Burn-in: one more heat cycle, { FIX($minutes, 0) } min, over by { $due } if it begins now
+       *[other] Burn-in: { $more } more heat cycles, { FIX($minutes, 0) } min, over by { $due } if they begin now
+    }
 open-items-after-no-log-yet = After: no log yet
 open-items-after-room-not-noted = After: the room is not noted
 open-items-price-not-set = Price not set

@@ -26,7 +26,66 @@ run-list-no-log = no log yet
 run-list-not-settled = not settled
 run-list-state-of = { $position }. { $cause }
 run-list-compare = Compare the two
-run-list-compare-pick = Pick two runs to compare them.
+run-list-compare-pick = Pick two runs to compare them, or several as a group.
+run-list-group = These as first group
+run-list-group-back = No group
+run-list-group-now =
+    { $n ->
+        [one] One run is the first group. Pick those it is compared with.
+       *[other] { $n } runs are the first group. Pick those they are compared with.
+    }
+run-list-groups = Two groups of runs
+run-list-groups-unknown = Nothing tells how far runs scatter: repeat one of them.
+run-list-groups-differ =
+    { $shown ->
+        [yes] The second group: { $change }, shown
+       *[other] No difference shown: { $change }
+    }
+run-list-groups-first = First { $mean } from { $n }.
+run-list-groups-second = Second { $mean } from { $n }.
+run-list-groups-unlike = Not alike in all of these runs: { $names }. The difference may be theirs.
+run-list-also = Also show
+run-list-also-none = nothing more
+run-list-wish = The customer wants it
+run-list-wish-cooler = Cooler
+run-list-wish-quieter = Quieter
+run-list-wish-faster = Faster
+run-list-held-alike = Read between the runs of each at the same { $figure }: { $at }. Nothing is read outside of them.
+run-list-burn-in-over = Over
+run-list-over-heat_cycles = Heat cycles since fitting
+run-list-over-hours = Hours since fitting
+run-list-over-days = Days since fitting
+run-list-burn-in-without =
+    { $n ->
+        [one] For one run since the fitting nobody noted the count.
+       *[other] For { $n } runs since the fitting nobody noted the count.
+    }
+plan-runs = Plan the runs
+plan-runs-words = Name what will change and its levels, the first as it is now. The sets below separate the changes; none is stored.
+plan-runs-factor = What changes
+plan-runs-levels = Levels, with a comma between
+plan-runs-add = One more change
+plan-runs-take-off = Leave { $factor } out
+plan-runs-want = Least difference that shall show
+plan-runs-propose = Propose runs
+plan-runs-full = All combinations
+plan-runs-half = Half of the combinations
+plan-runs-one_at_a_time = One change at a time
+plan-runs-count =
+    { $hand ->
+        [0] { $n } runs
+       *[other] { $n } runs, { $hand } in hand
+    }
+plan-runs-tells-pairs = Tells every change, and whether two of them add up.
+plan-runs-tells-changes = Tells every change, but not whether two of them add up.
+plan-runs-mixed = What it cannot tell: { $mixed }.
+plan-runs-in-hand = in hand
+plan-runs-repeats =
+    { $n ->
+        [one] One run of each is enough: what is left is ± { $u95 }.
+       *[other] { $n } runs of each side for it; what is left is ± { $u95 }. One run scatters by { $sd }.
+    }
+plan-runs-no-scatter = How far one run scatters is not known yet, so that nothing says how many repeats it takes.
 run-list-compared = { $first } against { $second }
 run-list-rank = Rank
 run-list-by = By
@@ -43,7 +102,13 @@ run-list-without =
        *[other] { $n } runs do not say it and are left out.
     }
 run-list-nothing-differs = Runs with another material, fan setting, placement or state can be ranked here.
-run-list-best = Best: { $names }
+run-list-best =
+    { $wish ->
+        [cooler] Best for cooler: { $names }
+        [quieter] Best for quieter: { $names }
+        [faster] Best for faster: { $names }
+       *[other] Best: { $names }
+    }
 run-list-add = Add runs
 run-list-add-files = Choose logs
 run-list-add-words = One run for each file, with the conditions of the one they follow. What a file name tells is filled in as a guess.
@@ -109,9 +174,19 @@ run-list-burn-in-unknown = Not known yet.
 run-list-burn-in-settled = It has run in.
 run-list-burn-in-going-on = It still changes.
 run-list-burn-in-more =
-    { $n ->
-        [one] Provisional: one more heat cycle.
-       *[other] Provisional: { $n } more heat cycles.
+    { $since ->
+        [hours] Provisional: about { $n } more { $n ->
+            [one] hour
+           *[other] hours
+        }.
+        [days] Provisional: about { $n } more { $n ->
+            [one] day
+           *[other] days
+        }.
+       *[other] { $n ->
+            [one] Provisional: one more heat cycle.
+           *[other] Provisional: { $n } more heat cycles.
+        }
     }
 run-list-burn-in-ends = It ends at { $final } ± { $u95 } K/W.
-run-list-burn-in-chart = Resistance over heat cycles: { $points }
+run-list-burn-in-chart = Resistance over { $over }: { $points }

@@ -89,6 +89,15 @@ ranked-one-level =
         [none] No run says what it is to be ranked by.
        *[other] There is one group only: { $level }.
     }
+planned-mixed = the effect of { $factor } comes mixed with { $pairs }
+planned-twice = One change is named twice.
+planned-name-another = Name each once, with all its levels.
+planned-one-level = { $factor } has one level only.
+planned-name-two-levels = Name two levels or more, the first as it is now.
+planned-too-many = All combinations would be { $cells } runs; at most { $most } can be planned.
+planned-fewer-levels = Leave a factor out, or name fewer levels.
+ranked-group-without = No run of one of the groups has this figure.
+ranked-pick-another-figure = Pick another figure, or other runs.
 ranked-run-another = Add a run of another, or note on the runs which they are.
 devices-with-itself = A device is not put together with itself.
 devices-choose-other = Choose another device.
@@ -112,3 +121,7 @@ history-held-again =
        *[other] { FIX($high, 0) }
     }.
 lasting-values = the values
+matched-one-setting = To hold one of noise and temperature, two groups need runs at two fan settings or more, each with its noise.
+matched-run-another-fan-setting = Run each at another fan setting, and read its noise at the same place.
+matched-do-not-meet = The runs of the groups do not meet: no temperature, or no noise, lies within those of two.
+matched-run-between = Run them at further fan settings, so that their ranges overlap.

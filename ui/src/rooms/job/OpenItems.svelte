@@ -1,8 +1,8 @@
 <script lang="ts">
   import { say } from './words';
   import DataTable from '../../lib/parts/DataTable.svelte';
-  import type { Job, Run } from '../../lib/api';
-  import { figure } from '../../lib/format';
+  import { client, Problem, take, type Job, type Run, type Schemas } from '../../lib/api';
+  import { figure, moment } from '../../lib/format';
 
   interface Props {
     job: Job;
@@ -10,6 +10,16 @@
     after: Run | null;
   }
   let { job, before, after }: Props = $props();
+  // Heat cycles that the latest interface still needs, with the moment they would be over.
+  let runningIn = $state.raw<Schemas['StillToRunInOut'] | null>(null);
+  $effect(() => {
+    if (!job.fit_done || !after?.trace || job.handed_over_at) return void (runningIn = null);
+    void take(client.GET('/api/jobs/{job_id}/burn-in/open', { params: { path: { job_id: job.id } } }))
+      .then((found) => (runningIn = found.open))
+      .catch((error: unknown) => {
+        if (!(error instanceof Problem)) throw error;
+      });
+  });
 
   const open = $derived([
     ...job.gates.filter((g) => g.severity === 'stop').map((g) => ({ text: g.reason, stage: g.stage, halt: true })),
@@ -31,6 +41,19 @@
           ...(after?.trace && after.room_c === null
             ? [{ text: say('open-items-after-room-not-noted'), stage: 'after', halt: false }]
             : []),
+          ...(runningIn
+            ? [
+                {
+                  text: say('open-items-run-in', {
+                    more: runningIn.more,
+                    minutes: runningIn.wait_min,
+                    due: runningIn.due ? moment(runningIn.due) : null,
+                  }),
+                  stage: 'runs',
+                  halt: false,
+                },
+              ]
+            : []),
           ...(job.price_cents === null
             ? [{ text: say('open-items-price-not-set'), stage: 'handover', halt: false }]
             : []),
@@ -50,7 +73,8 @@
     <ul>
       {#each open as item (item.text)}
         <li class:halt={item.halt}>
-          {#if job.reachable.includes(item.stage)}<a href="/jobs/{job.id}/{item.stage}">{item.text}</a
+          {#if item.stage === 'runs' || job.reachable.includes(item.stage)}<a href="/jobs/{job.id}/{item.stage}"
+              >{item.text}</a
             >{:else}{item.text}{/if}
         </li>
       {/each}

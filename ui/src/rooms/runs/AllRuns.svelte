@@ -14,6 +14,8 @@
   import NextState from './NextState.svelte';
   import RankPanel from './RankPanel.svelte';
   import RunTable from './RunTable.svelte';
+  import TwoGroups from './TwoGroups.svelte';
+  import PlanRuns from './PlanRuns.svelte';
   import { nameOf } from './names';
 
   interface Props {
@@ -24,6 +26,7 @@
   let found = $state.raw<Schemas['AllRunsOut'] | null>(null);
   let trouble = $state.raw<Problem | null>(null);
   let picked = $state<string[]>([]);
+  let first = $state<string[]>([]);
   let compared = $state.raw<Verdict | null>(null);
   const params = $derived({ path: { job_id: id } });
   const closed = $derived(!!job?.handed_over_at);
@@ -48,7 +51,10 @@
   $effect(() => void load());
 
   function pick(key: string) {
-    picked = picked.includes(key) ? picked.filter((k) => k !== key) : [...picked, key].slice(-2);
+    picked = picked.includes(key)
+      ? picked.filter((k) => k !== key)
+      : [...picked.filter((k) => !first.includes(k)), key];
+    first = first.filter((k) => k !== key);
     compared = null;
   }
   const compare = () =>
@@ -63,6 +69,7 @@
       const path = { job_id: id, run_id: run.id };
       found = await take(client.DELETE('/api/jobs/{job_id}/all-runs/{run_id}', { params: { path } }));
       picked = picked.filter((k) => k !== run.key);
+      first = first.filter((k) => k !== run.key);
       compared = null;
       toast(say('run-list-taken-off', { name: nameOf(run) }), {
         undo: () =>
@@ -88,15 +95,27 @@
   >
 {/if}
 {#if found}
-  <RunTable jobId={id} {found} {picked} {closed} onpick={pick} onremove={(run) => void remove(run)} />
+  <RunTable jobId={id} {found} {picked} {first} {closed} onpick={pick} onremove={(run) => void remove(run)} />
   <div class="compare">
-    <Button kind="main" disabled={picked.length < 2} onclick={() => void compare()}>{say('run-list-compare')}</Button>
+    <Button kind="main" disabled={picked.length !== 2 || first.length > 0} onclick={() => void compare()}
+      >{say('run-list-compare')}</Button
+    >
+    {#if first.length}
+      <Button onclick={() => ([picked, first] = [first, []])}>{say('run-list-group-back')}</Button>
+    {:else}
+      <Button disabled={!picked.length} onclick={() => ([first, picked] = [picked, []])}>{say('run-list-group')}</Button
+      >
+    {/if}
     <span class="quiet">
-      {picked.length < 2
-        ? say('run-list-compare-pick')
-        : say('run-list-compared', { first: names.get(picked[0] ?? ''), second: names.get(picked[1] ?? '') })}
+      {#if first.length}{say('run-list-group-now', { n: first.length })}
+      {:else if picked.length === 2}{say('run-list-compared', {
+          first: names.get(picked[0] ?? ''),
+          second: names.get(picked[1] ?? ''),
+        })}
+      {:else}{say('run-list-compare-pick')}{/if}
     </span>
   </div>
+  {#if first.length && picked.length}<TwoGroups jobId={id} {found} {first} second={picked} />{/if}
   {#if compared}
     <section class="compared">
       <Headline verdict={compared} />
@@ -109,6 +128,7 @@
   <div class="sections">
     <RankPanel jobId={id} {found} />
     <FactorsPanel jobId={id} {found} nameOfRun={(key) => names.get(key) ?? key} />
+    {#if !closed}<PlanRuns jobId={id} {found} />{/if}
     <BurnInPanel jobId={id} {found} />
   </div>
   {#if !closed}

@@ -4,6 +4,7 @@
   import { scaleLinear } from 'd3-scale';
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
+  import Choice from '../../lib/parts/Choice.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
@@ -13,13 +14,25 @@
   let { jobId, found }: Props = $props();
   const HEIGHT = 206;
   let width = $state(600);
+  let since = $state<'heat_cycles' | 'hours' | 'days'>('heat_cycles');
   let told = $state.raw<Schemas['BurnInOut'] | null>(null);
   let why = $state('');
-  const cycled = $derived(found.states.some((s) => s.heat_cycles !== null));
+  const cycled = $derived(found.states.some((s) => s.heat_cycles !== null || s.hours !== null));
+  const offered = $derived(
+    (['heat_cycles', 'hours', 'days'] as const).filter(
+      (s) => s === 'days' || found.states.some((state) => state[s] !== null),
+    ),
+  );
+
+  const counted = $derived(offered.includes(since) ? since : 'days');
 
   $effect(() => {
     if (!cycled || !found.runs.length) return;
-    void take(client.GET('/api/jobs/{job_id}/burn-in', { params: { path: { job_id: jobId } } }))
+    void take(
+      client.GET('/api/jobs/{job_id}/burn-in', {
+        params: { path: { job_id: jobId }, query: { since: counted } },
+      }),
+    )
       .then((next) => ([told, why] = [next, '']))
       .catch((error: unknown) => {
         if (!(error instanceof Problem)) throw error;
@@ -47,13 +60,22 @@
         ? say('run-list-burn-in-settled')
         : told.more_needed === null
           ? say('run-list-burn-in-going-on')
-          : say('run-list-burn-in-more', { n: Math.max(1, Math.ceil(told.more_needed)) }),
+          : say('run-list-burn-in-more', { n: Math.max(1, Math.ceil(told.more_needed)), since: counted }),
   );
 </script>
 
 {#if cycled}
   <section>
     <Titled why="runs"><h2>{say('run-list-burn-in')}</h2></Titled>
+    {#if offered.length > 1}
+      <Choice
+        bare
+        legend={say('run-list-burn-in-over')}
+        name="since"
+        bind:value={() => counted, (next) => (since = next)}
+        options={offered.map((s) => ({ value: s, label: say(`run-list-over-${s}`) }))}
+      />
+    {/if}
     {#if why}<p class="quiet">{why}</p>{/if}
     {#if told}
       <p class="verdict">
@@ -62,6 +84,7 @@
           {say('run-list-burn-in-ends', { final: fixed(told.final, 3), u95: fixed(told.final_u95, 3) })}
         {/if}
       </p>
+      {#if told.without}<p class="quiet">{say('run-list-burn-in-without', { n: told.without })}</p>{/if}
       {#if told.reason}<p class="quiet">{told.reason}</p>{/if}
       <div bind:clientWidth={width}>
         <svg
@@ -69,6 +92,7 @@
           height={HEIGHT}
           role="img"
           aria-label={say('run-list-burn-in-chart', {
+            over: say(`run-list-over-${counted}`).toLowerCase(),
             points: told.points.map((p) => `${fixed(p.x, 0)}: ${fixed(p.value, 3)} K/W`).join(', '),
           })}
         >
@@ -77,7 +101,7 @@
             <text class="tick end" x="42" y={y(tick) + 4}>{fixed(tick, 2)}</text>
           {/each}
           {#each x.ticks(6) as tick (tick)}<text class="tick middle" x={x(tick)} y={HEIGHT - 26}>{tick}</text>{/each}
-          <text class="tick end" x={width - 16} y={HEIGHT - 4}>{say('run-list-cycles')}</text>
+          <text class="tick end" x={width - 16} y={HEIGHT - 4}>{say(`run-list-over-${counted}`)}</text>
           {#if told.final !== null}<path class="final" d="M48 {y(told.final)}H{width - 16}" />{/if}
           <path class="course" d={course} />
           {#each told.points as p (p.run)}

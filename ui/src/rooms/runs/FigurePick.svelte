@@ -4,18 +4,22 @@
   import type { Schemas } from '../../lib/api';
   import Pick from '../../lib/parts/Pick.svelte';
   import { FIGURES, ROLES } from '../../lib/words';
+  import { isMatched } from './figures';
 
   interface Props {
     found: Schemas['AllRunsOut'];
     value: string;
+    /** Whether figures are offered where one of noise and temperature is held. */
+    matched?: boolean;
   }
-  let { found, value = $bindable() }: Props = $props();
+  let { found, value = $bindable(), matched = true }: Props = $props();
+  const offered = $derived(found.figures.filter((f) => matched || !isMatched(f)));
   const usual = $derived(
     ['resistance_K_per_W', 'rise_K'].find((f) => found.figures.includes(f)) ?? found.figures[0] ?? '',
   );
   // What is chosen holds as long as the runs have it.
   $effect(() => {
-    if (!found.figures.includes(value)) value = usual;
+    if (!offered.includes(value)) value = usual;
   });
 </script>
 
@@ -23,5 +27,5 @@
   label={say('run-list-of')}
   name="value"
   bind:value
-  options={found.figures.map((f) => ({ value: f, label: FIGURES[f] ?? ROLES[f] ?? f }))}
+  options={offered.map((f) => ({ value: f, label: FIGURES[f] ?? ROLES[f] ?? f }))}
 />

@@ -7,9 +7,10 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
-  import { FACTORS } from '../../lib/words';
+  import { FACTORS, FIGURES } from '../../lib/words';
   import FigurePick from './FigurePick.svelte';
-  import { digitsOf, mostFirst, unitOf } from './figures';
+  import Choice from '../../lib/parts/Choice.svelte';
+  import { digitsOf, heldWith, isMatched, mostFirst, unitOf, WISHES } from './figures';
 
   interface Props {
     jobId: string;
@@ -33,12 +34,19 @@
         ['placement', (r: Schemas['RunRowOut']) => r.placement],
       ] as const
     )
-      .filter(([name]) => name !== factor)
+      // Where one of noise and temperature is held, the fan is what was varied.
+      .filter(([name]) => name !== factor && !(name === 'fan' && isMatched(value)))
       .map(([name, of]) => ({ name, levels: mostFirst(found.runs.filter((r) => r.logs.length).map(of)) }))
       .filter((f) => f.levels.length > 1)
       .map((f) => ({ ...f, chosen: only[f.name] ?? f.levels[0] ?? ALL })),
   );
   const unit = $derived(unitOf(value));
+  const wishes = $derived(
+    Object.entries(WISHES)
+      .map(([wish, figures]) => ({ wish, figure: figures.find((f) => found.figures.includes(f)) ?? '' }))
+      .filter((w) => w.figure),
+  );
+  const wish = $derived(wishes.find((w) => w.figure === value)?.wish ?? '');
   const written = (v: number) => fixed(v, digitsOf(value));
   const reach = $derived(Math.max(...(ranking?.groups ?? []).map((g) => g.mean + (g.u95 ?? 0)), 1e-9));
   const best = $derived(ranking?.groups.filter((g) => g.place === 1).map((g) => groupWords(g.group)) ?? []);
@@ -71,6 +79,14 @@
   {#if !found.factors.length || !found.figures.length}
     <p class="quiet">{say('run-list-nothing-differs')}</p>
   {:else}
+    {#if wishes.length > 1}
+      <Choice
+        legend={say('run-list-wish')}
+        name="wish"
+        bind:value={() => wish, (next) => (value = wishes.find((w) => w.wish === next)?.figure ?? value)}
+        options={wishes.map((w) => ({ value: w.wish, label: say(`run-list-wish-${w.wish}`) }))}
+      />
+    {/if}
     <div class="chosen">
       <Pick
         label={say('run-list-by')}
@@ -94,7 +110,15 @@
     {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
     {#if ranking}
       {#if best.length && best.length < ranking.groups.length}
-        <p class="best">{say('run-list-best', { names: best.join(', ') })}</p>
+        <p class="best">{say('run-list-best', { names: best.join(', '), wish: wish || null })}</p>
+      {/if}
+      {#if ranking.held !== null}
+        <p class="quiet">
+          {say('run-list-held-alike', {
+            figure: (FIGURES[heldWith(value)] ?? '').toLowerCase(),
+            at: `${fixed(ranking.held, 1)} ${unitOf(heldWith(value))}`,
+          })}
+        </p>
       {/if}
       <DataTable>
         <thead>
@@ -152,9 +176,9 @@
   }
   .chosen {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(16rem, 1fr));
     gap: var(--gap-4);
-    margin-bottom: var(--gap-3);
+    margin: var(--gap-3) 0;
   }
   .best {
     margin: 0 0 var(--gap-2);

@@ -6,18 +6,24 @@
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
+  import { upper } from '../../lib/say';
+  import { FIGURES, ROLES } from '../../lib/words';
+  import { digitsOf, unitOf } from './figures';
   import { conditionsOf, nameOf, stateWords } from './names';
 
   interface Props {
     jobId: string;
     found: Schemas['AllRunsOut'];
     picked: string[];
+    /** Runs of the first of two groups, which wait for those they are compared with. */
+    first: string[];
     closed: boolean;
     onpick: (key: string) => void;
     onremove: (run: Schemas['RunRowOut']) => void;
   }
-  let { jobId, found, picked, closed, onpick, onremove }: Props = $props();
+  let { jobId, found, picked, first, closed, onpick, onremove }: Props = $props();
   let only = $state('');
+  let also = $state('');
 
   const states = $derived(new Map(found.states.map((s) => [s.id, stateWords(s)])));
   const shown = $derived(found.runs.filter((r) => !only || r.state_id === only));
@@ -25,11 +31,26 @@
   // A column that no run fills is not shown.
   const has = (of: (log: Schemas['LogRowOut']) => number | null) =>
     found.runs.some((r) => r.logs.some((l) => of(l) !== null));
+  // Figures that have no column of their own; one of them is shown at a time.
+  const OWN = [
+    'rise_K',
+    'power_W',
+    'resistance_K_per_W',
+    'fan_speed',
+    'sag_W',
+    'held_share',
+    'noise_db',
+    'result_score',
+  ];
+  const further = $derived(
+    found.figures.filter((f) => !OWN.includes(f) && f in (found.runs[0]?.logs[0]?.figures ?? {})),
+  );
+  const alsoWords = $derived(FIGURES[also] ?? ROLES[also] ?? also);
   const scored = $derived(found.runs.some((r) => r.result_score !== null));
   const heard = $derived(found.runs.some((r) => r.noise_db !== null));
 </script>
 
-{#if found.states.length > 1}
+{#if found.states.length > 1 || further.length}
   <div class="filter">
     <Pick
       label={say('run-list-filter')}
@@ -40,6 +61,17 @@
         ...found.states.map((s) => ({ value: s.id, label: states.get(s.id) ?? '' })),
       ]}
     />
+    {#if further.length}
+      <Pick
+        label={say('run-list-also')}
+        name="also"
+        bind:value={also}
+        options={[
+          { value: '', label: say('run-list-also-none') },
+          ...further.map((f) => ({ value: f, label: FIGURES[f] ?? ROLES[f] ?? f })),
+        ]}
+      />
+    {/if}
   </div>
 {/if}
 <div class="wide">
@@ -57,6 +89,7 @@
         {#if has((l) => l.held_share)}<th scope="col" class="number">{say('run-list-held')} <small>%</small></th>{/if}
         {#if heard}<th scope="col" class="number">{say('run-list-noise')} <small>dB</small></th>{/if}
         {#if scored}<th scope="col" class="number">{say('run-list-score')}</th>{/if}
+        {#if also}<th scope="col" class="number">{upper(alsoWords)} <small>{unitOf(also)}</small></th>{/if}
         <td></td>
       </tr>
     </thead>
@@ -69,11 +102,13 @@
                 <label>
                   <input
                     type="checkbox"
-                    checked={picked.includes(run.key)}
+                    checked={picked.includes(run.key) || first.includes(run.key)}
                     onchange={() => onpick(run.key)}
                     aria-label={say('run-list-pick', { name: nameOf(run) })}
                   />
-                  <span class="seal" aria-hidden="true">{picked.indexOf(run.key) + 1 || ''}</span>
+                  <span class="seal" aria-hidden="true"
+                    >{first.includes(run.key) ? 'A' : picked.indexOf(run.key) + 1 || ''}</span
+                  >
                 </label>
               {/if}
             </td>
@@ -102,10 +137,12 @@
                 >{/if}
               {#if heard}<td class="number">{at === 0 ? number(run.noise_db, 1) : ''}</td>{/if}
               {#if scored}<td class="number">{at === 0 ? number(run.result_score, 0) : ''}</td>{/if}
+              {#if also}<td class="number">{number(log.figures[also] ?? null, digitsOf(also))}</td>{/if}
             {:else}
               <td colspan="3" class="quiet">{say('run-list-no-log')}</td>
               {#if has((l) => l.fan_rpm)}<td></td>{/if}{#if has((l) => l.sag_w)}<td></td>{/if}
-              {#if has((l) => l.held_share)}<td></td>{/if}{#if heard}<td></td>{/if}{#if scored}<td></td>{/if}
+              {#if has((l) => l.held_share)}<td></td>{/if}{#if heard}<td></td>{/if}{#if scored}<td
+                ></td>{/if}{#if also}<td></td>{/if}
             {/if}
             <td class="number">
               {#if at === 0 && run.side === 'other' && !closed}
@@ -121,7 +158,9 @@
 
 <style>
   .filter {
-    width: min(26rem, 100%);
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(14rem, 26rem));
+    gap: var(--gap-4);
     margin-bottom: var(--gap-3);
   }
   .wide {

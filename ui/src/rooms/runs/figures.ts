@@ -10,6 +10,8 @@ const UNITS: Record<string, [string, number]> = {
   frame_rate_per_s: ['/s', 1],
   slow_frame_rate_per_s: ['/s', 1],
   noise_db: ['dB', 1],
+  noise_at_matched_rise_db: ['dB', 1],
+  rise_at_matched_noise_K: ['K', 1],
   result_score: ['', 0],
   result_duration_s: ['s', 0],
   result_frame_rate: ['/s', 1],
@@ -41,3 +43,15 @@ export function mostFirst(levels: string[]): string[] {
   for (const level of levels) if (level) count.set(level, (count.get(level) ?? 0) + 1);
   return [...count.keys()].sort((a, b) => (count.get(b) ?? 0) - (count.get(a) ?? 0));
 }
+
+/** Figures where another one is held alike, and which that is. */
+const HELD: Record<string, string> = { noise_at_matched_rise_db: 'rise_K', rise_at_matched_noise_K: 'noise_db' };
+export const isMatched = (name: string): boolean => name in HELD;
+export const heldWith = (name: string): string => HELD[name] ?? '';
+
+/** What a customer may wish most, and the figures that tell it, the best first. */
+export const WISHES: Record<string, string[]> = {
+  cooler: ['rise_at_matched_noise_K', 'resistance_K_per_W', 'rise_K'],
+  quieter: ['noise_at_matched_rise_db', 'noise_db'],
+  faster: ['frame_rate_per_s', 'result_frame_rate', 'result_score', 'power_W'],
+};
