@@ -10,7 +10,7 @@ from vividowl.core.bench.steps.procedures import PROCEDURES, delid_procedure, pl
 from vividowl.core.materials.application import CARD_HEIGHT_MM, CARD_WIDTH_MM, School, choose_school, drop_of
 from vividowl.core.materials.dose import dose, left_in_tube
 from vividowl.core.materials.kinds import material
-from vividowl.core.materials.life import LifeSchool, fit_drift, interface_months, next_service
+from vividowl.core.materials.life import LifeSchool, OwnServices, interface_months, next_service
 from vividowl.core.materials.pads import (
     Gap,
     choose_for_heights,
@@ -22,7 +22,7 @@ from vividowl.core.materials.pads import (
 from vividowl.core.plan.inspection import bath_of
 from vividowl.core.plan.price import TASKS, price_of, tasks_of
 from vividowl.core.plan.spots import BathSpot, Inspection
-from vividowl.core.quantities.errors import CoreError, NotEnoughData, OutOfRange
+from vividowl.core.quantities.errors import CoreError, OutOfRange
 from vividowl.words import sentence
 
 
@@ -142,20 +142,21 @@ def test_life_by_kind_school_and_plate():
 
 
 def test_drift_that_comes_sooner_than_dust_counts():
-    # 1.0 to 1.2 K/W in ten months at 50 W: at 95 degC in a room of 25 the limit is 1.4 K/W, ten months on.
-    drift = fit_drift([(0, 1.0), (10, 1.2)], 50, 95, 25)
-    assert (drift.per_month, drift.months_left) == (pytest.approx(0.02), pytest.approx(10.0))
-    found = next_service(date(2026, 1, 1), "normal", (), drift=drift)
+    found = next_service(date(2026, 1, 1), "normal", (), months_left=10.0)
     assert (found.months, "drift" in sentence(found.reason)) == (10, True)
     assert found.by_drift == date(2026, 11, 1)
-    # After a service it starts from its new resistance: 0.6 K/W below the limit at 0.02 a month is 40 months.
-    again = fit_drift([(0, 1.0), (10, 1.2)], 50, 95, 25, start=0.6)
-    assert again.months_left == pytest.approx(40.0)
-    later = next_service(date(2026, 1, 1), "normal", (), drift=again)
+    later = next_service(date(2026, 1, 1), "normal", (), months_left=40.0)
     assert (later.months, later.by_drift) == (12, date(2029, 5, 1))
-    assert fit_drift([(0, 1.2), (10, 1.0)], 50, 95, 25).months_left is None
-    with refuses(NotEnoughData, match="two visits"):
-        fit_drift([(0, 1.0)], 50, 95, 25)
+
+
+def test_what_the_own_services_lasted_counts_where_it_comes_first():
+    paste = material("paste_stiff")
+    own = OwnServices(paste.words, 7, 8.4)
+    found = next_service(date(2026, 1, 1), "normal", (paste,), own=[own])
+    assert found.months == 8
+    assert "of 7 own services" in sentence(found.reason)
+    # They say when half of the gain was gone; what comes sooner still comes first.
+    assert next_service(date(2026, 1, 1), "pets", (paste,), own=[own]).months == 6
 
 
 # ---- price ----

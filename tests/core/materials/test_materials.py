@@ -13,10 +13,9 @@ import vividowl
 from vividowl.core.heat.conduction import layer_resistance
 from vividowl.core.materials.dose import check_syringe, dose
 from vividowl.core.materials.kinds import CATALOGUE, NUMBERS, Kind, source_of
-from vividowl.core.materials.life import fit_drift
 from vividowl.core.materials.pads import PAD_THICKNESSES_MM, choose_pad
 from vividowl.core.materials.plating import FARADAY, PlatingMethod, faraday_rate_um_h, plating_time
-from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
+from vividowl.core.quantities.errors import OutOfRange
 
 
 def test_ten_microlitres_are_a_bead_of_2_7_mm():
@@ -168,8 +167,3 @@ def test_no_kind_stands_anywhere_as_a_bare_string():
 def test_a_pad_may_not_be_pressed_less_at_most_than_at_least():
     with refuses(OutOfRange, "compression"):
         choose_pad(1.0, 0.1, 0.3, 0.2)
-
-
-def test_visits_of_one_day_have_no_drift():
-    with refuses(NotEnoughData, "one day"):
-        fit_drift([(3.0, 1.0), (3.0, 1.2)], 50, 95, 25)

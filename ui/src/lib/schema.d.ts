@@ -3623,6 +3623,8 @@ export interface components {
             jobs: number;
             /** Kept */
             kept: number;
+            /** Kind */
+            kind: string;
             lasts: components["schemas"]["LastingOut"] | null;
             /** Looked Again */
             looked_again: number;

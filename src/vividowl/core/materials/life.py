@@ -7,10 +7,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
 from enum import StrEnum
-from statistics import linear_regression
 
 from vividowl.core.materials.kinds import CATALOGUE, Material
-from vividowl.core.quantities.errors import CoreError, NotEnoughData, require_range
+from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import Words, listed, say
 
 # Months until the next look. Common practice, no source.
@@ -25,9 +24,6 @@ class LifeSchool(StrEnum):
     LONG = "long"
 
 
-VISITS_LEAST = 2  # two points make a line (definition)
-
-
 @dataclass(frozen=True)
 class NextService:
     """on: proposed date; months: from today; reason: in words; by_drift: when it would be held back again by its own
@@ -40,12 +36,12 @@ class NextService:
 
 
 @dataclass(frozen=True)
-class Drift:
-    """per_month: growth of the resistance [K/W a month]; months_left: until it is held back again, None when that is
-    not to be expected within ten years."""
+class OwnServices:
+    """What a shop's own services of one kind tell. words: of the kind; cases; months until half of the gain is gone."""
 
-    per_month: float
-    months_left: float | None
+    words: Words
+    cases: int
+    months: float
 
 
 def add_months(day: date, months: int) -> date:
@@ -86,7 +82,8 @@ def next_service(
     interfaces: Sequence[Material],
     school: LifeSchool = LifeSchool.USUAL,
     cold_plate: str = "unknown",
-    drift: Drift | None = None,
+    months_left: float | None = None,
+    own: Sequence[OwnServices] = (),
 ) -> NextService:
     """Propose the next service date.
 
@@ -95,10 +92,11 @@ def next_service(
     interfaces: what was fitted, with the shop's own values (n,)
     school: how soon the shop looks again
     cold_plate: copper, nickel, aluminium or unknown [text]
-    drift: what earlier visits show, None when there is only one
+    months_left: until heat holds it back again by its own drift [months], None when that is not known or far off
+    own: how long the shop's own services with the same kinds lasted (n,)
     returns: NextService
     raises: CoreError for unknown surroundings
-    formula: the earliest of dust, each interface and drift
+    formula: the earliest of dust, each interface, what the own services lasted, and drift
     source: common practice, no source
     """
     if surroundings not in DUST_MONTHS:
@@ -108,39 +106,11 @@ def next_service(
         )
     choices = [(DUST_MONTHS[surroundings], say("life-dust", surroundings=surroundings))]
     choices += [(interface_months(m, school, cold_plate), say("life-due-for-look", words=m.words)) for m in interfaces]
-    if drift is not None and drift.months_left is not None:
-        choices.append((max(1, int(drift.months_left + 1e-6)), say("life-by-its-drift-so-far")))
+    choices += [
+        (max(1, round(o.months)), say("life-own-services", words=o.words, cases=o.cases, months=o.months)) for o in own
+    ]
+    if months_left is not None:
+        choices.append((max(1, int(months_left + 1e-6)), say("life-by-its-drift-so-far")))
     months, reason = min(choices, key=lambda choice: choice[0])
-    held_again = drift.months_left if drift is not None else None
-    by_drift = add_months(today, int(held_again + 1e-6)) if held_again is not None else None
+    by_drift = add_months(today, int(months_left + 1e-6)) if months_left is not None else None
     return NextService(add_months(today, months), months, reason, by_drift)
-
-
-def fit_drift(
-    visits: Sequence[tuple[float, float]], power: float, limit_c: float, room_c: float, start: float | None = None
-) -> Drift:
-    """How fast a device gets worse, from readings at successive visits without a service between them.
-
-    visits: months and resistance (n, 2) [months, K/W], n >= 2, months rising
-    power: heat it runs at [W], above 0
-    limit_c: limit at which it is held back [degC]
-    room_c: room where it lives [degC]
-    start: resistance that it starts from after a service [K/W], None for where the line stands now
-    returns: Drift
-    raises: NotEnoughData for fewer than two visits, OutOfRange
-    formula: straight line by least squares; months until (T_limit - T_room)/P is reached
-    source: least squares, textbook; a straight line is common practice, no source
-    """
-    if len(visits) < VISITS_LEAST:
-        raise NotEnoughData(
-            say("life-drift-needs-two-visits"), field="visits", remedy=say("life-measure-again-at-next-visit")
-        )
-    require_range("power", power, "W", 0.1, 2000.0)
-    months, values = [m for m, _ in visits], [r for _, r in visits]
-    if min(months) == max(months):
-        raise NotEnoughData(say("life-visits-one-day"), field="visits", remedy=say("life-measure-again-at-next-visit"))
-    slope, at_first = linear_regression(months, values)
-    allowed = (limit_c - room_c) / power
-    now = start if start is not None else at_first + slope * months[-1]
-    left = (allowed - now) / slope if slope > 0 else None
-    return Drift(slope, max(0.0, left) if left is not None and left <= 120.0 else None)

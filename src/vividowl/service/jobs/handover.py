@@ -25,7 +25,8 @@ from vividowl.service.jobs.fit import items_of
 from vividowl.service.jobs.intake import LEFT_ALONE, JobView, view_of
 from vividowl.service.measure.comparing import Compared, compare_job, judged_by
 from vividowl.service.measure.readings import load_trace
-from vividowl.service.measure.references import drift_for
+from vividowl.service.measure.references import months_until_held
+from vividowl.service.models.known import own_services
 from vividowl.service.plan.found import inspection_of, plan_row
 from vividowl.service.shelf.materials import item_material
 from vividowl.service.shop.habits import habits_of
@@ -57,7 +58,8 @@ def _proposal(workshop: Workshop, scope: Scope, job: Job, items: Sequence[FitIte
     plan = plan_row(scope, job.id)
     cold_plate = inspection_of(plan.inspection if plan else {}, job).cold_plate
     school = habits_of(scope.shop()).life_school
-    return next_service(today, job.surroundings, fitted, school, cold_plate, drift_for(workshop, scope, job))
+    left, own = months_until_held(workshop, scope, job), own_services(scope, {m.kind for m in fitted})
+    return next_service(today, job.surroundings, fitted, school, cold_plate, left, own)
 
 
 def _record(workshop: Workshop, scope: Scope, job: Job) -> Record:

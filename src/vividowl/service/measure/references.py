@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from vividowl.core.materials.life import Drift, fit_drift
 from vividowl.core.quantities.units import DAYS_A_MONTH
-from vividowl.core.reading.measured import resistance
+from vividowl.core.reading.measured import Measured, resistance
 from vividowl.core.reading.reading import Reading
 from vividowl.core.response.reference import Reference, Source, class_reference, reference_from
 from vividowl.core.response.terms import Response
+from vividowl.core.runs.drift import drift
 from vividowl.service.attempts.failing import has_failed
 from vividowl.service.measure.comparing import kept, tolerances_of
 from vividowl.service.measure.readings import reading_of
@@ -20,6 +20,7 @@ from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 VISITS_LOOKED_AT = 6
+PLANNED_MOST_MONTHS = 120.0
 
 
 def _healthy(workshop: Workshop, scope: Scope, jobs: Sequence[Job]) -> list[Response]:
@@ -57,7 +58,7 @@ def _earlier(scope: Scope, job: Job) -> list[Job]:
     return list(scope.session.scalars(query).unique())
 
 
-def _resistance(workshop: Workshop, scope: Scope, job: Job, side: str) -> tuple[float, Run, Reading] | None:
+def _resistance(workshop: Workshop, scope: Scope, job: Job, side: str) -> tuple[Measured, Run, Reading] | None:
     """The resistance of one side of a job [K/W] with its run and reading, None when it is not known."""
     run = scope.run(job.id, side)
     traces = kept(scope, TraceFile, run)
@@ -65,25 +66,31 @@ def _resistance(workshop: Workshop, scope: Scope, job: Job, side: str) -> tuple[
         return None
     reading = reading_of(workshop, scope.shop_id, traces[0], run, job.limit_c)
     found = resistance(reading, run.room_c, tolerances_of(scope))
-    return (found.value, run, reading) if found is not None else None
+    return (found, run, reading) if found is not None else None
 
 
-def drift_for(workshop: Workshop, scope: Scope, job: Job) -> Drift | None:
-    """How this device got worse since its last service, and when it would be held back again after the present one.
+def months_until_held(workshop: Workshop, scope: Scope, job: Job) -> float | None:
+    """When this device would be held back again after the present service, by what it lost since the one before.
 
-    None without an earlier visit of the same device, or where a reading, a power or a limit is missing.
+    None without an earlier visit of the same device, where a reading, a power or a limit is missing, where no drift is
+    shown, or where it lies further off than anybody plans.
     """
     last = next((j for j in _earlier(scope, job) if j.device_id == job.device_id), None)
     then = _resistance(workshop, scope, last, "after") if last is not None else None
     came_in, now = (_resistance(workshop, scope, job, side) for side in ("before", "after"))
     if last is None or then is None or came_in is None or now is None:
         return None
-    reading = now[2]
+    run, reading = now[1:]
     limit = job.limit_c if job.limit_c is not None else reading.throttling.limit_c
     months = (job.created_at - last.created_at).days / DAYS_A_MONTH
-    if reading.power is None or limit is None or months < 1.0 or now[1].room_c is None:
+    if reading.power is None or limit is None or months < 1.0 or run.room_c is None:
         return None
-    return fit_drift([(0.0, then[0]), (months, came_in[0])], reading.power.mean, limit, now[1].room_c, now[0])
+    sides = (then[0], came_in[0])
+    found = drift([0.0, months], [m.value for m in sides], [m.moving for m in sides])
+    if not found.shown or found.slope <= 0.0:
+        return None
+    left = ((limit - run.room_c) / reading.power.mean - now[0].value) / found.slope
+    return max(0.0, left) if left <= PLANNED_MOST_MONTHS else None
 
 
 def reference_for(workshop: Workshop, scope: Scope, job: Job) -> Reference:

@@ -3,14 +3,15 @@
 from __future__ import annotations
 
 import uuid
-from collections.abc import Iterable, Mapping, Sequence
+from collections.abc import Iterable, Mapping, Sequence, Set
 from dataclasses import dataclass
 from typing import Any
 
 from sqlalchemy import select
 
 from vividowl.core.job.device import REFERENCES
-from vividowl.core.materials.kinds import CATALOGUE
+from vividowl.core.materials.kinds import CATALOGUE, Kind
+from vividowl.core.materials.life import OwnServices
 from vividowl.core.quantities.units import DAYS_A_MONTH
 from vividowl.core.quantities.words import Words
 from vividowl.core.runs.lasting import Held, Lasting, Spread, held_of, lasting, spread_of
@@ -30,9 +31,10 @@ _DIES = ("cpu_die", "gpu_die")
 class Known:
     """What many services tell of one model or material. jobs: that were measured on both sides; gain: of the thermal
     resistance [K/W]; minutes: of hands; promised, kept: plans whose promise was measured, and kept; lasts: time to lose
-    half of the gain. Each is None below three cases."""
+    half of the gain; kind: of the material, empty for a model. Each is None below three cases."""
 
     words: Words
+    kind: str
     jobs: int
     gain: Spread | None
     minutes: Spread | None
@@ -86,23 +88,44 @@ def what_is_known(workshop: Workshop, actor: Actor) -> WhatIsKnown:
         for kind in one.kinds:
             materials.setdefault(kind, []).append(one)
     return WhatIsKnown(
-        _told((name, found) for name, found in models.items()),
-        _told((CATALOGUE[kind].words, found) for kind, found in materials.items()),
+        _told((name, "", found) for name, found in models.items()),
+        _told((CATALOGUE[kind].words, kind, found) for kind, found in materials.items()),
     )
 
 
-def _told(groups: Iterable[tuple[Words, Sequence[_Service]]]) -> tuple[Known, ...]:
-    rows = [_known(words, found) for words, found in groups]
+def own_services(scope: Scope, kinds: Set[str]) -> list[OwnServices]:
+    """How long the shop's own services with some kinds lasted, where enough of them were looked at again."""
+    if not kinds:
+        return []
+    services, out = _services(scope), []
+    for kind in sorted(kinds):
+        held = [s.held for s in services if s.held is not None and kind in s.kinds]
+        found = lasting(held)
+        if found is not None and found.median_months is not None:
+            out.append(OwnServices(CATALOGUE[Kind(kind)].words, len(held), found.median_months))
+    return out
+
+
+def _told(groups: Iterable[tuple[Words, str, Sequence[_Service]]]) -> tuple[Known, ...]:
+    rows = [_known(words, kind, found) for words, kind, found in groups]
     return tuple(sorted((r for r in rows if r.jobs), key=lambda r: -r.jobs))
 
 
-def _known(words: Words, services: Sequence[_Service]) -> Known:
+def _known(words: Words, kind: str, services: Sequence[_Service]) -> Known:
     gains = [s.gain for s in services if s.gain is not None]
     minutes = [sum(s.job.bench["minutes"].values()) for s in services if s.job.bench.get("minutes")]
     promised = [s.kept for s in services if s.kept is not None]
     held = [s.held for s in services if s.held is not None]
     return Known(
-        words, len(gains), spread_of(gains), spread_of(minutes), len(promised), sum(promised), lasting(held), len(held)
+        words,
+        kind,
+        len(gains),
+        spread_of(gains),
+        spread_of(minutes),
+        len(promised),
+        sum(promised),
+        lasting(held),
+        len(held),
     )
 
 

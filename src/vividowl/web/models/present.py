@@ -65,6 +65,7 @@ def known_out(known: Known) -> KnownOut:
     """What many services tell of one model or material."""
     return KnownOut(
         words=sentence(known.words),
+        kind=known.kind,
         jobs=known.jobs,
         gain_k_per_w=SpreadOut.model_validate(known.gain) if known.gain else None,
         minutes=SpreadOut.model_validate(known.minutes) if known.minutes else None,

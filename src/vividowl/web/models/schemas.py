@@ -113,6 +113,7 @@ class LastingOut(Out):
 
 class KnownOut(Out):
     words: str
+    kind: str
     jobs: int
     gain_k_per_w: SpreadOut | None
     minutes: SpreadOut | None

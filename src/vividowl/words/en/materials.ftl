@@ -40,10 +40,8 @@ life-dust =
        *[other] lives in a { $surroundings } place
     }
 life-due-for-look = the { $words } is due for a look
-life-drift-needs-two-visits = A drift needs two visits.
-life-visits-one-day = The visits are of one day.
+life-own-services = of { $cases } own services with { $words } half lost half of their gain within { FIX($months, 0) } months
 life-by-its-drift-so-far = by its drift so far it is held back again then
-life-measure-again-at-next-visit = Measure again at the next visit.
 nesting-cut-in-several-goes = Cut in several goes.
 nesting-name-sheet-or-offcut = Name a sheet or an offcut.
 nesting-blade-takes-to-mm = A blade takes 0 to 0.3 mm.

@@ -81,6 +81,12 @@ option-detail-no-fan = no fan
 option-detail-look-again-after = Look again after
 option-detail-takes = Takes
 option-detail-min-hands-min-waiting = { $hands_min } min of hands, { $wait_min } min of waiting
+option-detail-own-services = Own services with it
+option-detail-own-gain =
+    { $median } K/W less ({ $low } to { $high }) in { $n }{ $promised ->
+        [0] {""}
+       *[other] ; { $kept } of { $promised } promises kept
+    }
 option-detail-price = Price
 option-detail-some-parts-not-priced = , some parts not priced
 option-detail-small-chip = The small chip

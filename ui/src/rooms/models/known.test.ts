@@ -10,6 +10,7 @@ const row = (more: Partial<Schemas['KnownOut']> = {}): Schemas['KnownOut'] => ({
   minutes: null,
   promised: 4,
   kept: 3,
+  kind: 'paste_soft',
   lasts: { n: 4, gone: 3, median_months: 14, low_months: 9, high_months: null },
   looked_again: 4,
   ...more,

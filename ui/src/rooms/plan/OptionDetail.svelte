@@ -1,6 +1,6 @@
 <script lang="ts">
   import { say } from './words';
-  import type { Option, Plan } from '../../lib/api';
+  import type { Option, Plan, Schemas } from '../../lib/api';
   import { fixed, money } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -14,8 +14,10 @@
     busy: boolean;
     closed: boolean;
     ontake: (key: string | null) => void;
+    /** What the shop's own services with this kind brought, or null. */
+    known?: Schemas['KnownOut'] | null;
   }
-  let { option, plan, busy, closed, ontake }: Props = $props();
+  let { option, plan, busy, closed, ontake, known = null }: Props = $props();
   const taken = $derived(plan.chosen?.key === option.key);
   const range = (i: { low: number; median: number; high: number }, digits = 0) =>
     say('option-detail-to', {
@@ -48,6 +50,21 @@
       say('option-detail-price'),
       `${money(option.total_cents, plan.currency)}${option.priced ? '' : say('option-detail-some-parts-not-priced')}`,
     ],
+    ...(known?.gain_k_per_w
+      ? [
+          [
+            say('option-detail-own-services'),
+            say('option-detail-own-gain', {
+              median: fixed(known.gain_k_per_w.median, 2),
+              low: fixed(known.gain_k_per_w.low, 2),
+              high: fixed(known.gain_k_per_w.high, 2),
+              n: known.gain_k_per_w.n,
+              promised: known.promised,
+              kept: known.kept,
+            }),
+          ],
+        ]
+      : []),
   ]);
 </script>
 

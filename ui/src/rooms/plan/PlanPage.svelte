@@ -1,7 +1,7 @@
 <script lang="ts">
   import { say } from './words';
   import { onMount, untrack } from 'svelte';
-  import type { Job, Plan } from '../../lib/api';
+  import { client, Problem, take as take_, type Job, type Plan, type Schemas } from '../../lib/api';
   import { day, fixed, money } from '../../lib/format';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -24,6 +24,7 @@
   let { job, onchange, onnext, nextName }: Props = $props();
   const state_ = untrack(() => new PlanState(job.id, onchange));
   let selected = $state('');
+  let known = $state.raw<Schemas['KnownOut'][]>([]);
   const plan = $derived(state_.plan);
   const shown = $derived(plan?.options.find((o) => o.key === (selected || plan.chosen?.key)) ?? plan?.options[0]);
   const closed = $derived(job.handed_over_at !== null);
@@ -34,6 +35,12 @@
 
   onMount(() => {
     void state_.load();
+    // What the shop knows stands beside the prediction; a plan does not wait for it.
+    void take_(client.GET('/api/known'))
+      .then((found) => (known = found.materials))
+      .catch((error: unknown) => {
+        if (!(error instanceof Problem)) throw error;
+      });
     return offer([{ key: 'Enter', words: say('plan-page-take-plan-that-shown'), run: step }]);
   });
 
@@ -128,7 +135,14 @@
     <OptionScale {plan} selected={shown?.key ?? ''} onselect={(key) => (selected = key)} />
     {#if shown}
       {#key shown.key}
-        <OptionDetail option={shown} {plan} {closed} busy={state_.busy} ontake={(key) => void take(key)} />
+        <OptionDetail
+          option={shown}
+          {plan}
+          {closed}
+          busy={state_.busy}
+          ontake={(key) => void take(key)}
+          known={known.find((k) => k.kind === shown.kind) ?? null}
+        />
       {/key}
       {#if sheetParts.length && !closed}<CutPanel jobId={job.id} parts={sheetParts} />{/if}
     {/if}
