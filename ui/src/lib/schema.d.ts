@@ -3580,6 +3580,10 @@ export interface components {
             verdict: string | null;
             /** Version */
             version: number;
+            /** Visit */
+            visit: number;
+            /** Visits */
+            visits: number;
             /** Warranty */
             warranty: string;
         };

@@ -39,6 +39,8 @@ export function makeJob(more: Partial<Job> = {}): Job {
     fit_done: false,
     attempt: 1,
     failed: false,
+    visit: 1,
+    visits: 1,
     price_cents: null,
     next_service_on: null,
     handover_note: '',

@@ -16,24 +16,15 @@ LOST_SHARE = 0.40  # of growth from which a device is not fine; common practice,
 SOON_MONTHS = 3.0  # [month] until it is held back again that call for a service now; from memory
 
 
-FAN_SLOWER_MOST = 0.9  # of the fan speed then, below which a larger resistance may be the fan's alone; from memory
-
-
-def same_terms(
-    then: Sequence[str], now: Sequence[str], fan_then: float | None = None, fan_now: float | None = None
-) -> bool:
+def same_terms(then: Sequence[str], now: Sequence[str]) -> bool:
     """Whether a later run may be judged against an earlier one of the same device.
 
     then: load, fan setting, profile and place of the earlier run (n,) [text], empty where not noted
     now: the same of the later run (n,) [text]
-    fan_then: fan speed of the earlier run [rpm] or None
-    fan_now: fan speed of the later run [rpm] or None
-    returns: flag; what was not noted on one side does not part them, a fan that turned clearly slower does
+    returns: flag; what was not noted on one side does not part them
     source: handbook/runs.md: common practice, no source
     """
-    if any(a and b and a.casefold() != b.casefold() for a, b in zip(then, now, strict=True)):
-        return False
-    return fan_then is None or fan_now is None or fan_now >= FAN_SLOWER_MOST * fan_then
+    return not any(a and b and a.casefold() != b.casefold() for a, b in zip(then, now, strict=True))
 
 
 class Advice(StrEnum):

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import uuid
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date
 
 from sqlalchemy import Select, or_, select
@@ -15,6 +15,7 @@ from vividowl.core.quantities.units import DAYS_A_MONTH
 from vividowl.core.quantities.words import Words, say
 from vividowl.core.runs.since_service import SinceService, same_terms, since_service
 from vividowl.core.trace.roles import Role
+from vividowl.service.devices.one_speed import at_speed_of
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.devices import Device, DeviceChange
 from vividowl.store.measuring import Run, TraceFile
@@ -135,8 +136,12 @@ def _figure(trace: TraceFile | None, run: Run | None) -> Figure | None:
     return Figure(f["resistance_K_per_W"], f["resistance_u_K_per_W"], bool(f["settled"]), terms, fan_rpm)
 
 
-def _alike(then: Figure, now: Figure) -> bool:
-    return same_terms(then.terms, now.terms, then.fan_rpm, now.fan_rpm)
+def _brought(then: Figure, now: Figure) -> Figure | None:
+    """A later figure at the fan speed of an earlier one; None where the two cannot be judged against each other."""
+    found = at_speed_of(now.resistance, now.u, now.fan_rpm, then.fan_rpm)
+    if found is None or not same_terms(then.terms, now.terms):
+        return None
+    return replace(now, resistance=found[0], u=found[1], fan_rpm=then.fan_rpm)
 
 
 def _power(trace: TraceFile | None) -> float | None:
@@ -160,11 +165,12 @@ def _judged(
     if not served:
         return unknown(say("history-no-after"))
     # The last service that a later visit looked at; else the last one.
-    at = next((i for i in reversed(served) if any(v.before for v in visits[i + 1 :])), served[-1])
-    points = [(v.months, v.after if i == 0 else v.before) for i, v in enumerate(visits[at:])]
+    last = next((i for i in reversed(served) if any(v.before for v in visits[i + 1 :])), served[-1])
+    points = [(v.months, v.after if i == 0 else v.before) for i, v in enumerate(visits[last:])]
     told = [(months, figure) for months, figure in points if figure is not None]
     known = len(told)
-    told = [(months, figure) for months, figure in told if _alike(told[0][1], figure)]
+    base = told[0][1]
+    told = [(months, at) for months, figure in told if (at := _brought(base, figure)) is not None]
     if len(told) < 2 <= known:
         return unknown(say("history-unlike"))
     try:
@@ -208,9 +214,10 @@ def since_last_service(scope: Scope, job: Job, run: Run, trace: TraceFile) -> Si
     )
     found = scope.session.execute(query).unique().first()
     then = _figure(found[0], found[2]) if found is not None else None
-    if now is None or then is None or found is None or not _alike(then, now):
+    at = _brought(then, now) if then is not None and now is not None else None
+    if at is None or then is None or found is None:
         return None
     months = (job.day - found[1].day).days / DAYS_A_MONTH
     if months <= 0:
         return None
-    return since_service([0.0, months], [then.resistance, now.resistance], [then.u, now.u])
+    return since_service([0.0, months], [then.resistance, at.resistance], [then.u, at.u])

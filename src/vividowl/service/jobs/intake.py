@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
 
+from sqlalchemy import select
 from sqlalchemy.exc import IntegrityError
 
 from vividowl.core.job.device import REFERENCES, RunSide
@@ -71,6 +72,8 @@ class JobView:
     glance_after: dict[str, Any]
     verdict: str | None
     failed: bool
+    visit: int
+    visits: int
 
 
 def gates_of(job: Job) -> tuple[Gate, ...]:
@@ -88,20 +91,34 @@ def gates_of(job: Job) -> tuple[Gate, ...]:
 def view_of(scope: Scope, job: Job) -> JobView:
     """The job as the pages see it."""
     rows = scope.session.scalars(scope.select(Acknowledgement).where(Acknowledgement.job_id == job.id)).unique().all()
-    return _view(job, rows, plan_row(scope, job.id))
+    return _view(job, rows, plan_row(scope, job.id), visits_of(scope, [job]).get(job.id, (1, 1)))
 
 
 def views_of(scope: Scope, jobs: Sequence[Job]) -> list[JobView]:
-    """Several jobs, with two questions to the database in all."""
+    """Several jobs, with three questions to the database in all."""
     ids = [job.id for job in jobs]
     accepted: dict[uuid.UUID, list[Acknowledgement]] = {}
     for row in scope.session.scalars(scope.select(Acknowledgement).where(Acknowledgement.job_id.in_(ids))).unique():
         accepted.setdefault(row.job_id, []).append(row)
     plans = {p.job_id: p for p in scope.session.scalars(scope.select(Plan).where(Plan.job_id.in_(ids))).unique()}
-    return [_view(job, accepted.get(job.id, []), plans.get(job.id)) for job in jobs]
+    visits = visits_of(scope, jobs)
+    return [_view(job, accepted.get(job.id, []), plans.get(job.id), visits.get(job.id, (1, 1))) for job in jobs]
 
 
-def _view(job: Job, rows: Sequence[Acknowledgement], plan: Plan | None) -> JobView:
+def visits_of(scope: Scope, jobs: Sequence[Job]) -> dict[uuid.UUID, tuple[int, int]]:
+    """Which visit of its device each job is, and of how many."""
+    query = (
+        select(Job.id, Job.device_id)
+        .where(Job.shop_id == scope.shop_id, Job.device_id.in_({job.device_id for job in jobs}))
+        .order_by(Job.created_at, Job.number)
+    )
+    of_device: dict[uuid.UUID, list[uuid.UUID]] = {}
+    for job_id, device_id in scope.session.execute(query):
+        of_device.setdefault(device_id, []).append(job_id)
+    return {job_id: (at + 1, len(ids)) for ids in of_device.values() for at, job_id in enumerate(ids)}
+
+
+def _view(job: Job, rows: Sequence[Acknowledgement], plan: Plan | None, visit: tuple[int, int]) -> JobView:
     by_rule = {a.rule: a for a in rows}
     own = gates_of(job)
     at_intake = {g.rule for g in own}
@@ -136,6 +153,7 @@ def _view(job: Job, rows: Sequence[Acknowledgement], plan: Plan | None) -> JobVi
         after,
         verdict,
         facts.failed,
+        *visit,
     )
 
 

@@ -17,6 +17,7 @@ from vividowl.core.quantities.words import Words
 from vividowl.core.runs.lasting import Held, Lasting, Spread, held_of, lasting, spread_of
 from vividowl.core.runs.since_service import same_terms
 from vividowl.core.trace.roles import Role
+from vividowl.service.devices.one_speed import at_speed_of
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.deciding import Plan
 from vividowl.store.measuring import Run, TraceFile
@@ -161,9 +162,11 @@ def _held(job: Job, own: Mapping[str, _Side], later: Job, found: _Side) -> Held 
     if len(own) < len(REFERENCES) or months <= 0:
         return None
     after = own["after"]
-    if not same_terms(after.terms, found.terms, after.fan_rpm, found.fan_rpm):
+    now = at_speed_of(*found.value, found.fan_rpm, after.fan_rpm)
+    before = at_speed_of(*own["before"].value, own["before"].fan_rpm, after.fan_rpm)
+    if now is None or before is None or not same_terms(after.terms, found.terms):
         return None
-    return held_of(own["before"].value, after.value, found.value, months)
+    return held_of(before, after.value, now, months)
 
 
 def _sides(scope: Scope, ids: Sequence[uuid.UUID]) -> dict[uuid.UUID, dict[str, _Side]]:

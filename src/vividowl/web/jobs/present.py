@@ -27,4 +27,6 @@ def job_out(view: JobView) -> JobOut:
         glance_after=GlanceOut.model_validate(view.glance_after),
         verdict=view.verdict,
         failed=view.failed,
+        visit=view.visit,
+        visits=view.visits,
     )

@@ -134,6 +134,9 @@ class JobOut(Out):
     glance_after: GlanceOut
     verdict: str | None
     failed: bool
+    # Which visit of its device it is, and of how many.
+    visit: int
+    visits: int
 
 
 class JobPage(Out):

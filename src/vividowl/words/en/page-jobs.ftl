@@ -1,5 +1,6 @@
 ### page-jobs
 
+jobs-visit = visit { $visit } of { $visits }
 jobs-all-jobs = All jobs
 jobs-take-device-in = Take a device in
 jobs-job = Job

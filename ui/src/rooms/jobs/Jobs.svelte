@@ -49,7 +49,10 @@
             /></td
           >
           <th scope="row"><a href="/jobs/{job.id}">{job.number}</a></th>
-          <td>{job.model}</td>
+          <td
+            >{job.model}{#if job.visits > 1}<small>{say('jobs-visit', { visit: job.visit, visits: job.visits })}</small
+              >{/if}</td
+          >
           <td>{job.customer_name}</td>
           <td>{job.stage === 'stopped' ? say('jobs-stopped-for-safety') : job.verdict ? VERDICTS[job.verdict] : '–'}</td
           >
@@ -84,6 +87,10 @@
   }
   .owl {
     width: 4rem;
+  }
+  small {
+    display: block;
+    color: var(--soft);
   }
   th a {
     display: inline-flex;
