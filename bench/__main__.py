@@ -22,6 +22,7 @@ WITH_DEMO = ("step_on", "while_typing")
 # Arguments of a whole round, which takes about half an hour.
 USUAL: Mapping[str, tuple[str, ...]] = {
     "reading": (),
+    "all_runs": (),
     "deciding": (),
     "nesting": (),
     "upload": ("36000", "250"),

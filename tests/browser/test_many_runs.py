@@ -57,6 +57,22 @@ def test_runs_are_picked_compared_ranked_and_added_by_the_folder(page, job_addre
     page.get_by_label("Only fan setting").select_option("all")
     expect(page.get_by_text("They also differ in Fan setting, so that the order may be theirs.")).to_be_visible()
     page.get_by_label("Only fan setting").select_option("automatic")
+    # By the wish: quieter is judged at the same temperature, between the runs of each at two fan settings.
+    page.get_by_role("radio", name="Quieter").check()
+    expect(page.get_by_text("Best for quieter: Quicksheen")).to_be_visible()
+    expect(page.get_by_text(re.compile(r"at the same rise over the room: \d\d\.\d K"))).to_be_visible()
+    page.get_by_label("Also show").select_option("exhaust_temperature")
+    expect(page.get_by_role("columnheader", name=re.compile("Exhaust temperature °C"))).to_be_visible()
+    # Two runs as one group against two others.
+    for run in ("After", "Alloy, automatic"):
+        page.get_by_label(f"Pick {run}", exact=True).uncheck(force=True)
+    for run in ("Soft paste, automatic", "Sheet, automatic"):
+        page.get_by_label(f"Pick {run}", exact=True).check(force=True)
+    page.get_by_role("button", name="These as first group").click()
+    page.get_by_label("Pick Alloy, automatic", exact=True).check(force=True)
+    groups = page.get_by_role("region", name="Two groups of runs")
+    expect(groups).to_contain_text(re.compile(r"First 0\.8\d\d ± .* from 2"))
+    page.get_by_role("button", name="No group").click()
 
     page.get_by_label("What changed").select_option("firmware")
     page.get_by_label("Firmware").fill("1.12")
@@ -95,6 +111,15 @@ def test_what_came_from_what_names_the_run_that_is_missing(page, job_address):
     expect(missing).to_be_visible()
     page.get_by_role("button", name="Material", exact=True).click()
     expect(page.get_by_text(re.compile("Grey Heron 11 · 1.08 · none: New paste, old firmware"))).to_be_visible()
+    # Runs are planned before any is run, with what each set cannot tell and how many repeats it takes.
+    page.get_by_text("Plan the runs").click()
+    levels = page.get_by_label("Levels, with a comma between")
+    levels.nth(0).fill("Grey Heron 11, Quicksheen")
+    levels.nth(1).fill("1.08, 1.12")
+    page.get_by_label("Least difference that shall show").fill("0.02")
+    page.get_by_role("button", name="Propose runs").click()
+    expect(page.get_by_role("heading", name=re.compile("All combinations 4 runs, 2 in hand"))).to_be_visible()
+    expect(page.get_by_text(re.compile(r"\d+ runs of each side for it; what is left is ± 0.0\d\d K/W"))).to_be_visible()
     # Two changes alone are told apart as well; one is no design.
     page.get_by_label("Firmware", exact=True).first.uncheck(force=True)
     expect(page.get_by_role("row", name=re.compile("^Material × tuning"))).to_be_visible()
@@ -104,7 +129,12 @@ def test_a_burn_in_says_where_it_ends_and_a_place_tells_on_a_fanless_device(page
     page.goto(job_address(2435, "after"))
     page.get_by_role("link", name="All runs").click()
     expect(page.get_by_text(re.compile(r"It has run in.\s+It ends at 0.7\d\d ± 0.\d\d\d K/W"))).to_be_visible()
-    expect(page.get_by_role("img", name=re.compile("Resistance over heat cycles: 0: 0.89.*12: 0.77"))).to_be_visible()
+    over_cycles = re.compile("Resistance over heat cycles since fitting: 0: 0.89.*12: 0.77")
+    expect(page.get_by_role("img", name=over_cycles)).to_be_visible()
+    page.get_by_role("radio", name="Days since fitting").check()
+    expect(
+        page.get_by_role("img", name=re.compile("Resistance over days since fitting: 0: 0.89.*11: 0.77"))
+    ).to_be_visible()
     page.goto(job_address(2436, "before"))
     page.get_by_role("link", name="All runs").click()
     expect(page.get_by_role("columnheader", name=re.compile("Sag"))).to_be_visible()
@@ -151,3 +181,26 @@ def test_both_attempts_stand_in_the_record(page, job_address):
     page.goto(job_address(2437, "").replace("/jobs/", "/record/").rstrip("/"))
     expect(page.get_by_role("heading", name="Attempts side by side")).to_be_visible()
     expect(page.get_by_role("row", name="Cause found")).to_contain_text("Too little on the die")
+
+
+def test_a_new_machine_is_left_closed_with_its_reasons(page, job_address):
+    page.goto(job_address(2439, "plan"))
+    expect(page.get_by_text("Leave it closed: a new machine that does what it should")).to_be_visible()
+    for reason in (
+        "there is no dust in it to clean",
+        "the slow one per cent",
+        "Its clock is even",
+        "The warranty runs",
+    ):
+        expect(page.get_by_text(re.compile(reason)).first).to_be_visible()
+    page.goto(job_address(2439, "before"))
+    page.get_by_text(re.compile(r"Frame times: 7\d\.\d frames a second, the slow one per cent 5\d\.\d")).click()
+    page.get_by_role("button", name="Take off").last.click()
+    expect(page.get_by_text("Frame times: none")).to_be_visible()
+    page.get_by_role("button", name="Undo").click()
+    expect(page.get_by_text(re.compile("Frame times: 7"))).to_be_visible()
+
+
+def test_a_job_says_which_visit_of_its_device_it_is(page):
+    page.goto("/jobs")
+    expect(page.get_by_text("visit 3 of 3").first).to_be_visible()

@@ -80,7 +80,7 @@ def test_a_device_that_lost_much_since_its_service_is_not_fine(ada):
     found = ada.call("GET", f"/api/devices/{first['device_id']}")
     assert [v["after"] is None for v in found["visits"]] == [False, True]
     assert found["advice"] == "redo"
-    # As simulated: 1.59 K/W at 4200 rpm is 1.73 at the 2930 rpm that the fan turned after the service, at 0.80 K/W: 117 %.
+    # As simulated: 1.59 K/W at 4200 rpm is 1.73 at the 2930 rpm of the After run, which had 0.80 K/W: 117 %.
     assert found["lost_percent"] == pytest.approx(117, abs=12)
     assert "is not fine" in found["reasons"][0]
     assert found["drift"]["slope_k_per_w_month"] > 0

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from typing import Any
 
 from sqlalchemy import select
+from sqlalchemy.orm import defer
 
 from vividowl.core.job.device import RunSide, StateCause
 from vividowl.core.quantities.uncertainty import Tolerances
@@ -71,7 +72,12 @@ def _all(workshop: Workshop, scope: Scope, job: Job) -> AllRuns:
     runs = sorted(runs, key=lambda r: order.get(r.side, 2))
     ids = [r.id for r in runs]
     logs: dict[uuid.UUID, list[TraceFile]] = {}
-    query = scope.select(TraceFile).where(TraceFile.run_id.in_(ids), TraceFile.removed_at.is_(None))
+    # What a list of many runs does not show stays where it is.
+    query = (
+        scope.select(TraceFile)
+        .where(TraceFile.run_id.in_(ids), TraceFile.removed_at.is_(None))
+        .options(defer(TraceFile.channels), defer(TraceFile.notices))
+    )
     for trace in scope.session.scalars(query.order_by(TraceFile.is_repeat, TraceFile.uploaded_at, TraceFile.id)):
         logs.setdefault(trace.run_id, []).append(trace)
     # A log that an older program stored is read once more; what it says is kept.

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 import uuid
+from collections import Counter
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
@@ -18,8 +19,10 @@ from vividowl.core.runs.matched import Point, common_value, matched_at
 from vividowl.core.runs.rank import Ranking, rank
 from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.service.errors import Refused
+from vividowl.service.measure.runs import RESULT_FIELDS
 from vividowl.service.runs.all_runs import AllRuns, LogRow, RunRow, all_runs
 from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.devices import DeviceState
 from vividowl.words import sentence
 
 
@@ -37,18 +40,17 @@ class By(StrEnum):
     TUNING = "tuning"
 
 
-def material_of(row: RunRow) -> str:
-    """What lies on the dies, in words; as it came in, where nobody put anything there since."""
-    lies = row.state.fitted if row.state is not None else []
-    if not lies:
-        return sentence(say("ranked-as-found")) if row.state is not None else ""
-    on_die = [i for i in lies if i["target"] in ("cpu_die", "gpu_die")] or lies
+def material_in(state: DeviceState) -> str:
+    """What lies on the dies in a state, in words; as it came in, where nobody put anything there since."""
+    if not state.fitted:
+        return sentence(say("ranked-as-found"))
+    on_die = [i for i in state.fitted if i["target"] in ("cpu_die", "gpu_die")] or state.fitted
     names = dict.fromkeys(i["product"] or sentence(CATALOGUE[Kind(i["kind"])].words) for i in on_die)
     return ", ".join(names)
 
 
 _FACTORS: Mapping[By, Callable[[RunRow], str]] = {
-    By.MATERIAL: material_of,
+    By.MATERIAL: lambda r: material_in(r.state) if r.state else "",
     By.FAN: lambda r: r.run.fan_setting,
     By.PLACEMENT: lambda r: r.run.placement,
     By.ATTEMPT: lambda r: str(r.state.attempt) if r.state else "",
@@ -128,15 +130,22 @@ def standard_of(name: str, row: RunRow, value: float, tolerances: Tolerances) ->
     return None
 
 
-def figures_there(rows: Sequence[RunRow], reference_room_c: float) -> tuple[str, ...]:
-    """Figures that two runs or more have."""
-    names = [*FIGURES, "result_frame_rate", *(role.value for role in Role if role in ROLE_KINDS)]
-    count = dict.fromkeys(names, 0)
+_IN_C = {role.value for role, kind in ROLE_KINDS.items() if kind.unit == "°C"}
+
+
+def figures_there(rows: Sequence[RunRow]) -> tuple[str, ...]:
+    """Figures that two runs or more have, in their usual order."""
+    count: Counter[str] = Counter()
     for row in rows:
         for log in row.logs:
-            for name in names:
-                count[name] += figure_of(name, row, log, reference_room_c) is not None
-    found = [name for name, n in count.items() if n >= 2]
+            figures = log.trace.figures or {}
+            count.update(name for name in FIGURES if figures.get(name) is not None)
+            count.update(name for name in figures.get("means", ()) if row.run.room_c is not None or name not in _IN_C)
+            if not log.repeat:
+                count.update(name for name in RESULT_FIELDS if getattr(row.run, name) is not None)
+                count.update([NOISE] if row.noise_db is not None else [])
+    names = (*FIGURES, "result_frame_rate", *(role.value for role in Role))
+    found = [name for name in names if count[name] >= 2]
     return (*found, *(name for name, needs in MATCHED.items() if set(needs) <= set(found)))
 
 

@@ -2,13 +2,16 @@
 
 from __future__ import annotations
 
+import uuid
+from collections.abc import Mapping
+
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR
 from vividowl.core.quantities.words import listed, say
 from vividowl.core.runs.groups import scatter_of
 from vividowl.core.trace.roles import Role
 from vividowl.service.runs.all_runs import AllRuns, LogRow, RunRow
 from vividowl.service.runs.planned import RunPlans
-from vividowl.service.runs.ranked import By, RankedRuns, factor_of, figures_there, material_of
+from vividowl.service.runs.ranked import By, RankedRuns, factor_of, figures_there, material_in
 from vividowl.service.runs.running_in import BurnInRuns
 from vividowl.service.runs.told_apart import FactoredRuns
 from vividowl.service.runs.two_groups import TwoGroups
@@ -39,17 +42,31 @@ from vividowl.words import sentence
 
 def all_runs_out(found: AllRuns) -> AllRunsOut:
     """All runs."""
+    # In words once a state, and not once a run.
+    lies = {s.id: material_in(s) for s in found.states}
     return AllRunsOut(
         states=[StateOut.model_validate(s) for s in found.states],
-        runs=[_run(r) for r in found.runs],
-        factors=[by.value for by in By if len({factor_of(by, r) for r in found.runs} - {""}) > 1],
-        figures=list(figures_there(found.runs, found.reference_room_c)),
+        # Rows of our own, hundreds of them: they are not checked once more on the way out.
+        runs=[_run(r, lies[r.state.id] if r.state else "") for r in found.runs],
+        factors=[by.value for by in By if len(_levels(by, found, lies) - {""}) > 1],
+        figures=list(figures_there(found.runs)),
     )
 
 
-def _run(row: RunRow) -> RunRowOut:
-    own = {n: getattr(row.run, n) for n in RunRowOut.model_fields if hasattr(row.run, n)}
-    return RunRowOut(**own, noise_db=row.noise_db, material=material_of(row), logs=[_log(log) for log in row.logs])
+_OF_RUN = [n for n in RunRowOut.model_fields if n not in ("noise_db", "material", "logs")]
+
+
+def _levels(by: By, found: AllRuns, lies: Mapping[uuid.UUID, str]) -> set[str]:
+    if by is By.MATERIAL:
+        return {lies[r.state.id] for r in found.runs if r.state}
+    return {factor_of(by, r) for r in found.runs}
+
+
+def _run(row: RunRow, material: str) -> RunRowOut:
+    own = {n: getattr(row.run, n) for n in _OF_RUN}
+    return RunRowOut.model_construct(
+        **own, noise_db=row.noise_db, material=material, logs=[_log(log) for log in row.logs]
+    )
 
 
 def _log(log: LogRow) -> LogRowOut:
@@ -57,7 +74,7 @@ def _log(log: LogRow) -> LogRowOut:
     means = f.get("means", {})
     die = f.get("die")
     clock = Role.CPU_CLOCK if die == Role.CPU_TEMPERATURE else Role.GPU_CLOCK
-    return LogRowOut(
+    return LogRowOut.model_construct(
         id=log.trace.id,
         file_name=log.trace.file_name,
         repeat=log.repeat,
