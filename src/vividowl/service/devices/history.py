@@ -22,6 +22,8 @@ from vividowl.store.measuring import Run, TraceFile
 from vividowl.store.models import Customer, FitItem, Job
 from vividowl.store.scope import Scope
 
+SPEED_TOLD_SHARE = 0.02  # fan speeds that differ by more are told to have been brought together; from memory
+
 
 @dataclass(frozen=True)
 class Figure:
@@ -182,7 +184,11 @@ def _judged(
         )
     except CoreError as error:
         return unknown(error.message)
-    return History(device, customer, visits, since, limit, since.reasons, changes)
+    rpm = base.fan_rpm
+    # The table shows each as it was read; what was lost is reckoned at one speed.
+    moved = rpm and any(f.fan_rpm and abs(f.fan_rpm / rpm - 1.0) > SPEED_TOLD_SHARE for _, f in points if f is not None)
+    speed = (say("history-one-speed", rpm=rpm),) if moved else ()
+    return History(device, customer, visits, since, limit, (*since.reasons, *speed), changes)
 
 
 def _limit(device: Device, visits: Sequence[Visit], rooms: Mapping[uuid.UUID, float]) -> float | None:
