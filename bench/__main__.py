@@ -23,6 +23,7 @@ WITH_DEMO = ("step_on", "while_typing")
 USUAL: Mapping[str, tuple[str, ...]] = {
     "reading": (),
     "all_runs": (),
+    "since_service": (),
     "deciding": (),
     "nesting": (),
     "upload": ("36000", "250"),

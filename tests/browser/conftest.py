@@ -23,8 +23,8 @@ from vividowl.web.app import Settings, create_app
 
 
 @pytest.fixture(scope="session")
-def demo_shop(run_folder, process, tmp_path_factory):
-    """A copy of the demo shop for this process. The process that comes first loads it; all others wait for that."""
+def demo_cluster(run_folder):
+    """A server with the demo shop, and its files. The process that comes first loads it; all others wait for that."""
     cluster, files = Cluster(run_folder / "demo", throwaway=True), run_folder / "demo-files"
     with (run_folder / "demo.lock").open("w") as lock:
         fcntl.flock(lock, fcntl.LOCK_EX)
@@ -34,17 +34,28 @@ def demo_shop(run_folder, process, tmp_path_factory):
             loading.migrate()
             load_demo(Workshop(loading, FileStore(files)))
             loading.close()
-        beside = Database(cluster.url.replace("/vividowl", "/postgres"))
-        with beside.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as admin:
-            admin.execute(text(f"CREATE DATABASE {process} TEMPLATE vividowl"))
-        beside.close()
-    own = Database(cluster.url.replace("/vividowl", f"/{process}"))
-    yield Workshop(own, FileStore(shutil.copytree(files, tmp_path_factory.mktemp("demo") / "files")))
-    own.close()
+    yield cluster, files
     cluster.leave()
 
 
-@pytest.fixture(scope="session")
+@pytest.fixture(scope="module")
+def demo_shop(demo_cluster, run_folder, process, request, tmp_path_factory):
+    """A copy of the demo shop for each file of tests, so that none finds a shelf that another one has cut."""
+    cluster, files = demo_cluster
+    name = f"{process}_{request.module.__name__.rpartition('.')[2]}"
+    beside = Database(cluster.url.replace("/vividowl", "/postgres"))
+    # A template is copied by one at a time.
+    with (run_folder / "demo.lock").open("w") as lock:
+        fcntl.flock(lock, fcntl.LOCK_EX)
+        with beside.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as admin:
+            admin.execute(text(f"CREATE DATABASE {name} TEMPLATE vividowl"))
+    beside.close()
+    own = Database(cluster.url.replace("/vividowl", f"/{name}"))
+    yield Workshop(own, FileStore(shutil.copytree(files, tmp_path_factory.mktemp("demo") / "files")))
+    own.close()
+
+
+@pytest.fixture(scope="module")
 def site(demo_shop):
     """Address of a server with the demo shop."""
     app = create_app(demo_shop, Settings("browser test key", demo_sign_in=True))
@@ -76,7 +87,7 @@ def browser_type_launch_args(browser_type_launch_args):
     }
 
 
-@pytest.fixture(scope="session")
+@pytest.fixture(scope="module")
 def browser_context_args(browser_context_args, site):
     """A screen of 1280 by 800."""
     return {

@@ -53,9 +53,19 @@ def test_two_runs_are_compared_by_their_frames(ada):
 
 def test_a_frame_log_without_frames_is_refused_in_words(ada, fresh):
     found = ada.problem(
-        "POST", f"/api/jobs/{fresh}/runs/before/log?name=x.csv", data=frame_log(np.full(50, 0.001)), status=422
+        "POST", f"/api/jobs/{fresh}/runs/before/log?name=x.csv", data=frame_log(np.full(50, 12_000.0)), status=422
     )
     assert "hold the time of a frame" in found["detail"]
+    assert ada.call("GET", f"/api/jobs/{fresh}/runs/before")["frames"] == []
+
+
+def test_a_log_of_seconds_with_a_mean_frame_time_is_one_of_sensors_whose_temperature_a_person_names(ada, fresh):
+    lines = [f"{t},{16.7 + 0.1 * (t % 3)},{40 + min(t, 60) * 0.5}" for t in range(600)]
+    data = ("\n".join(["Time [s],Frame Time [ms],Zone 3", *lines]) + "\n").encode()
+    path = f"/api/jobs/{fresh}/runs/before/log?name=zones.csv"
+    refused = ada.problem("POST", path, data=data, status=422)
+    assert refused["reason"] == "no_temperature"
+    assert "Zone 3" in refused["headers"]
     assert ada.call("GET", f"/api/jobs/{fresh}/runs/before")["frames"] == []
 
 

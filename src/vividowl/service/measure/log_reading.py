@@ -9,14 +9,16 @@ from dataclasses import dataclass, replace
 from pathlib import Path
 from typing import Any
 
+import numpy as np
+
 from vividowl.core.quantities.errors import NotEnoughData
 from vividowl.core.quantities.words import Words, say
 from vividowl.core.reading.reading import Reading, read_trace
-from vividowl.core.trace.pace import Frames, frames_of
+from vividowl.core.trace.pace import FRAME_A_LINE_FACTOR, Frames, frames_of
 from vividowl.core.trace.roles import DIE_ROLES, Role
 from vividowl.formats.errors import FormatError
 from vividowl.formats.log.columns import write_columns
-from vividowl.formats.log.sensor_log import ParsedLog, apply_mapping, in_core_units, read_log, to_trace
+from vividowl.formats.log.sensor_log import TIME, ParsedLog, apply_mapping, in_core_units, read_log, to_trace
 from vividowl.service.errors import Refused
 
 REMEMBERED = say("log-reading-columns-as-they-were-set")
@@ -113,12 +115,18 @@ def _mapped(
 
 
 def _frames(parsed: ParsedLog) -> Frames | None:
-    """Frames of a log that holds their times and no temperature of a die."""
+    """Frames of a log with a line a frame and no temperature of a die.
+
+    One with a line a second is a log of sensors whose temperature has another name, which a person can tell.
+    """
     roles = {g.role: i for i, g in enumerate(parsed.guesses) if g.role is not None}
     if Role.FRAME_TIME not in roles or any(role in roles for role in DIE_ROLES):
         return None
     at = roles[Role.FRAME_TIME]
     times = in_core_units(parsed.frame[f"c{at}"], parsed.guesses[at])
+    step_s = float(np.median(np.diff(parsed.frame[TIME].to_numpy())))
+    if not step_s <= FRAME_A_LINE_FACTOR * float(np.nanmedian(times)) * 1e-3:
+        return None
     try:
         return frames_of(times * 1e-3)
     except NotEnoughData as error:

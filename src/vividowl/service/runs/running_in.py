@@ -14,6 +14,7 @@ from vividowl.core.materials.kinds import CATALOGUE, Trait
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import say
 from vividowl.core.runs.burn_in import BurnIn, burn_in
+from vividowl.service.bench.store import load_log
 from vividowl.service.errors import Refused
 from vividowl.service.runs.all_runs import AllRuns, all_runs
 from vividowl.service.runs.ranked import RESISTANCE, Observed, observed
@@ -91,8 +92,9 @@ def still_to_run_in(workshop: Workshop, actor: Actor, job_id: uuid.UUID, now: da
     try:
         told = burn_in_runs(workshop, actor, job_id, Since.CYCLES).found
     except Refused:
-        # Fewer runs than tell: one cycle and a run of it come next, where nobody has counted any.
-        return StillToRunIn(None, None, None) if last.heat_cycles is None else None
+        # Fewer runs than tell: a cycle and a run of it come next, where none was counted here or on the bench.
+        done = last.heat_cycles is not None or _cycled_on_the_bench(workshop, actor, job_id)
+        return None if done else StillToRunIn(None, None, None)
     if told.settled is not False:
         return None
     if told.more_needed is None:
@@ -100,6 +102,13 @@ def still_to_run_in(workshop: Workshop, actor: Actor, job_id: uuid.UUID, now: da
     more = max(1, -int(-told.more_needed // 1))
     wait_min = more * WAITS["burn_in"].minutes
     return StillToRunIn(more, wait_min, now + timedelta(minutes=wait_min))
+
+
+def _cycled_on_the_bench(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> bool:
+    """Whether the list of the bench has the burn-in behind it."""
+    with workshop.scope(actor) as scope:
+        outcome = load_log(workshop, scope, job_id).log.state.outcomes.get("burn_in")
+        return outcome is not None and outcome.how == "done"
 
 
 def _since_fitting(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> list[tuple[AllRuns, list[dict[str, str]]]]:

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { filesIn, meant } from './dropped';
+
   interface Props {
     label: string;
     hint: string;
@@ -9,21 +11,23 @@
     /** Takes several at once where there is an onfiles. */
     onfile?: (file: File) => void;
     onfiles?: (files: File[]) => void;
+    /** What the way to a whole folder is called, where there is one. */
+    folder?: string;
   }
-  let { label, hint, accept, low = false, onfile, onfiles }: Props = $props();
+  let { label, hint, accept, low = false, onfile, onfiles, folder = '' }: Props = $props();
   let over = $state(false);
 
   function drop(event: DragEvent) {
     event.preventDefault();
     over = false;
-    given(event.dataTransfer?.files);
+    void filesIn(event.dataTransfer, accept).then(given);
   }
 
-  function given(files: FileList | null | undefined) {
-    const [first] = files ?? [];
+  function given(files: File[]) {
+    const [first] = files;
     if (!first) return;
     onfile?.(first);
-    onfiles?.([...(files ?? [])]);
+    onfiles?.(files);
   }
 </script>
 
@@ -43,7 +47,7 @@
     multiple={!!onfiles}
     {accept}
     onchange={(e) => {
-      given(e.currentTarget.files);
+      given([...(e.currentTarget.files ?? [])]);
       e.currentTarget.value = '';
     }}
   />
@@ -56,6 +60,19 @@
   <strong>{label}</strong>
   <span class="quiet">{hint}</span>
 </label>
+{#if folder}
+  <label class="folder">
+    <input
+      type="file"
+      webkitdirectory
+      onchange={(e) => {
+        given(meant([...(e.currentTarget.files ?? [])], accept));
+        e.currentTarget.value = '';
+      }}
+    />
+    <span>{folder}</span>
+  </label>
+{/if}
 
 <style>
   .drop {
@@ -83,6 +100,21 @@
     background: var(--owl-tint);
   }
   .drop:focus-within {
+    outline: 3px solid var(--owl);
+    outline-offset: 2px;
+  }
+  .folder {
+    position: relative;
+    display: inline-flex;
+    align-items: center;
+    min-height: var(--target);
+    color: var(--owl);
+    font-weight: 620;
+    text-decoration: underline;
+    text-underline-offset: 4px;
+    cursor: pointer;
+  }
+  .folder:focus-within {
     outline: 3px solid var(--owl);
     outline-offset: 2px;
   }

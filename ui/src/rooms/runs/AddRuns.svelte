@@ -90,6 +90,7 @@
       label={say('run-list-add-files')}
       hint={say('run-list-add-hint')}
       low
+      folder={say('run-list-add-folder')}
       accept=".csv,.txt,.tsv,.log,.xlsx,.jsonl,.ndjson,.json,.parquet,text/csv,text/plain"
       onfiles={(files) => void addAll(files)}
     />
