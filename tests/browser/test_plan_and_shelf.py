@@ -24,6 +24,8 @@ def test_a_plan_is_made_taken_cut_booked_and_taken_back(page, job_address):
     expect(detail).to_contain_text("Look again after")
     detail.get_by_text(re.compile("Phase-change sheet, step by step")).click()
     expect(detail.get_by_text(re.compile("Peel the second liner"))).to_be_visible()
+    # What this one is cut from has come; another option is cut from other sheets.
+    expect(page.get_by_label("From", exact=True)).to_contain_text("Slow Tide 45")
     row(page, "clean, Loam 8, new pads").get_by_role("button").first.click()
     detail = page.get_by_role("region", name="clean, Loam 8, new pads", exact=True)
     expect(detail).to_contain_text("lot L-140")

@@ -143,8 +143,9 @@
           ontake={(key) => void take(key)}
           known={known.find((k) => k.kind === shown.kind) ?? null}
         />
+        <!-- Another option is cut from other sheets. -->
+        {#if sheetParts.length && !closed}<CutPanel jobId={job.id} parts={sheetParts} />{/if}
       {/key}
-      {#if sheetParts.length && !closed}<CutPanel jobId={job.id} parts={sheetParts} />{/if}
     {/if}
   {/if}
   {#if plan.notes.length}
