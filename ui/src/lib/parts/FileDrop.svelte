@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { filesIn, meant } from './dropped';
+  import { dropped, meant } from './dropped';
 
   interface Props {
     label: string;
@@ -20,7 +20,7 @@
   function drop(event: DragEvent) {
     event.preventDefault();
     over = false;
-    void filesIn(event.dataTransfer, accept).then(given);
+    dropped(event.dataTransfer, accept, given);
   }
 
   function given(files: File[]) {

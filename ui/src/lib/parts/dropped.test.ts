@@ -1,5 +1,5 @@
-import { describe, expect, it } from 'vitest';
-import { filesIn, meant } from './dropped';
+import { describe, expect, it, vi } from 'vitest';
+import { dropped, meant } from './dropped';
 
 const file = (name: string) => new File(['x'], name);
 const leaf = (name: string) => ({
@@ -21,17 +21,20 @@ const drop = (entries: unknown[], files: File[] = []) =>
 
 describe('what was dropped', () => {
   it('opens folders within folders and takes the logs in their order', async () => {
-    const found = await filesIn(
-      drop([folder(leaf('run 10.csv'), folder(leaf('run 2.CSV'), leaf('photo.jpg')), leaf('run 1.txt'))]),
-      '.csv,.txt,text/csv',
-    );
-    expect(found.map((f) => f.name)).toEqual(['run 1.txt', 'run 2.CSV', 'run 10.csv']);
+    const given = vi.fn();
+    const entries = [folder(leaf('run 10.csv'), folder(leaf('run 2.CSV'), leaf('photo.jpg')), leaf('run 1.txt'))];
+    dropped(drop(entries), '.csv,.txt,text/csv', given);
+    await vi.waitFor(() => expect(given).toHaveBeenCalledOnce());
+    const names = (given.mock.calls[0]?.[0] as File[]).map((f) => f.name);
+    expect(names).toEqual(['run 1.txt', 'run 2.CSV', 'run 10.csv']);
   });
 
-  it('passes plain files on as they are, whatever they are called', async () => {
-    const plain = file('odd.bin');
-    expect(await filesIn(drop([leaf('odd.bin')], [plain]), '.csv')).toEqual([plain]);
-    expect(await filesIn(null, '.csv')).toEqual([]);
+  it('passes plain files on at once and as they are, whatever they are called', () => {
+    const [plain, given] = [file('odd.bin'), vi.fn()];
+    dropped(drop([leaf('odd.bin')], [plain]), '.csv', given);
+    expect(given).toHaveBeenCalledWith([plain]);
+    dropped(null, '.csv', given);
+    expect(given).toHaveBeenLastCalledWith([]);
   });
 
   it('leaves out of a chosen folder what is no log', () => {

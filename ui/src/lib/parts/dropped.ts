@@ -1,12 +1,21 @@
 // Files of what was dropped or chosen: folders are opened, and what cannot be meant is left out.
 
-/** All files of a drop; those of folders, too, by their names. */
-export async function filesIn(data: DataTransfer | null, accept: string): Promise<File[]> {
-  const entries = [...(data?.items ?? [])].map((item) => item.webkitGetAsEntry?.() ?? null);
-  if (!entries.some((entry) => entry?.isDirectory)) return [...(data?.files ?? [])];
+type Entry = FileSystemEntry | null;
+// A drop can be read only while it is handled, so that this must not wait for anything.
+const entriesOf = (data: DataTransfer | null): Entry[] =>
+  [...(data?.items ?? [])].map((item) => item.webkitGetAsEntry?.() ?? null);
+
+/** Hand on what was dropped: files as they are, those of folders by their names once they are opened. */
+export function dropped(data: DataTransfer | null, accept: string, given: (files: File[]) => void): void {
+  const entries = entriesOf(data);
+  if (!entries.some((entry) => entry?.isDirectory)) return given([...(data?.files ?? [])]);
+  void opened(entries).then((found) => given(meant(found, accept)));
+}
+
+async function opened(entries: Entry[]): Promise<File[]> {
   const found: File[] = [];
   for (const entry of entries) if (entry) await collect(entry, found);
-  return meant(found, accept);
+  return found;
 }
 
 /** Files of a folder that have an ending which is accepted, by their names. */
