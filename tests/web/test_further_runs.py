@@ -126,5 +126,7 @@ def test_a_sheet_that_has_not_run_in_is_an_open_item_with_its_wait(ada, workshop
     days = ada.call("GET", f"/api/jobs/{later}/burn-in?since=days")
     assert [round(p["x"]) for p in days["points"]] == [2, 4, 6, 8, 10, 20]
     assert days["without"] == 0
+    # Cycles were noted and hours were not: only the run right after the fitting is known to be at no hours.
+    assert "There are 1 runs" in ada.problem("GET", f"/api/jobs/{later}/burn-in?since=hours", status=422)["detail"]
     cycles = ada.call("GET", f"/api/jobs/{later}/burn-in")
     assert (len(cycles["points"]), cycles["without"]) == (5, 1)

@@ -56,7 +56,7 @@ def burn_in_runs(workshop: Workshop, actor: Actor, job_id: uuid.UUID, since: Sin
                 continue
             x = _count(o, state, since, fitted_at)
             # Right after the fitting nothing has been counted yet; in a later visit nobody has noted it.
-            if x is None and at == 0:
+            if x is None and at == 0 and since is not Since.DAYS and state.heat_cycles is None and state.hours is None:
                 x = 0.0
             if x is None:
                 without += 1

@@ -20,7 +20,7 @@
 </script>
 
 <LogPanel {jobId} {run} side={runKey} {closed} {onrun} />
-{#if run.trace}<FrameTimes {jobId} {run} side={runKey} {closed} {onrun} />{/if}
+{#if run.trace || run.frames.length}<FrameTimes {jobId} {run} side={runKey} {closed} {onrun} />{/if}
 <div class="two">
   <ConditionsForm {jobId} {run} side={runKey} {onrun} {onreload} />
   <div class="right">
