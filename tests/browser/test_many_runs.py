@@ -57,6 +57,12 @@ def test_runs_are_picked_compared_ranked_and_added_by_the_folder(page, job_addre
     page.get_by_label("Only fan setting").select_option("all")
     expect(page.get_by_text("They also differ in Fan setting, so that the order may be theirs.")).to_be_visible()
     page.get_by_label("Only fan setting").select_option("automatic")
+    # At both fan settings at once, each with its own places.
+    page.get_by_label("Across").select_option("fan")
+    for setting in ("automatic", "full"):
+        expect(page.get_by_role("columnheader", name=setting)).to_be_visible()
+    expect(page.get_by_role("row", name=re.compile(r"^Quicksheen 1 0\.\d{3} ± 0\.\d{3} 1 0\.\d{3}"))).to_be_visible()
+    page.get_by_label("Across").select_option("none")
     # By the wish: quieter is judged at the same temperature, between the runs of each at two fan settings.
     page.get_by_role("radio", name="Quieter").check()
     expect(page.get_by_text("Best for quieter: Quicksheen")).to_be_visible()

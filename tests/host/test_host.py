@@ -182,7 +182,13 @@ def test_what_is_no_backup_changes_nothing(cluster, workshop, tmp_path):
     (tmp_path / "notes.txt").write_text("not an archive")
     with tarfile.open(tmp_path / "other.tar", "w") as archive:
         archive.add(tmp_path / "notes.txt", "notes.txt")
-    for name in ("notes.txt", "other.tar"):
+    for name, way_out in (("up.tar", {"name": "../out.txt"}), ("link.tar", {"name": "files", "linkname": "/etc"})):
+        member = tarfile.TarInfo(way_out["name"])
+        if "linkname" in way_out:
+            member.type, member.linkname = tarfile.SYMTYPE, way_out["linkname"]
+        with tarfile.open(tmp_path / name, "w") as archive:
+            archive.addfile(member, io.BytesIO(b""))
+    for name in ("notes.txt", "other.tar", "up.tar", "link.tar"):
         with pytest.raises(BackupError, match="is no backup of Vivid Owl"):
             read_backup(cluster, workshop.database, workshop.files.root, tmp_path / name)
     with pytest.raises(BackupError, match="no file"):

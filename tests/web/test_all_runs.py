@@ -22,7 +22,8 @@ def test_before_and_after_are_the_references_of_the_first_and_the_latest_state(a
     assert [r["state_id"] for r in found["runs"]] == [s["id"] for s in found["states"]]
     (log,) = found["runs"][0]["logs"]
     assert log["resistance_k_per_w"] == pytest.approx(0.75 + 0.72 + 0.12, abs=0.05)  # as simulated
-    assert log["figures"]["cpu_temperature"] == log["die_c"]
+    (told, _) = ada.call("GET", f"/api/jobs/{job}/all-runs/figure?name=cpu_temperature")["values"]
+    assert told == {"log": log["id"], "value": log["die_c"]}
 
 
 def test_a_further_run_takes_the_conditions_of_another_and_has_its_own_log_and_figures(ada):

@@ -59,6 +59,62 @@ def test_noise_is_ranked_at_the_same_temperature_and_the_other_way_round(ada):
     assert "two fan settings" in said["detail"]
 
 
+def with_columns(data, columns):
+    """A log with further columns at its end, each with the same value in every line."""
+    head, *lines = data.decode().splitlines()
+    cells = [f",{v}" for v in columns.values()]
+    return "\n".join(
+        [head + "".join(f",{name}" for name in columns), *(line + "".join(cells) for line in lines)]
+    ).encode()
+
+
+def test_a_column_without_a_role_is_a_figure_by_its_name(ada):
+    job = ada.served_job()
+    places = (("lap", 24.0), ("stand", 21.0))
+    keys = [further(ada, job, p, COOL, 130 + i, placement=p, room_c=room) for i, (p, room) in enumerate(places)]
+    for turn, (key, bay) in enumerate(zip(keys, (47.5, 41.5), strict=True)):
+        more = {"Drive bay [°C]": bay, "Fan steps": 3 + turn, "Words": "none"}
+        ada.upload(job, key, with_columns(log_bytes(COOL, seed=140 + turn), more))
+    path = f"/api/jobs/{job}/all-runs"
+    found = ada.call("GET", path)
+    assert {f for f in found["figures"] if f.startswith("column:")} == {"column:Drive bay [°C]", "column:Fan steps"}
+    logs = {log["id"]: r["key"] for r in found["runs"] for log in r["logs"]}
+    told = ada.call("GET", path + "/figure?name=column:Drive bay [°C]")["values"]
+    assert {logs[v["log"]]: v["value"] for v in told} == dict(zip(keys, (47.5, 41.5), strict=True))
+    # A temperature is brought to the reference room before it is ranked, a count is not.
+    ranked = ada.call("GET", f"/api/jobs/{job}/rank?by=placement&value=column:Drive bay [°C]")["groups"]
+    assert [g["group"] for g in ranked] == ["stand", "lap"]
+    assert ranked[1]["mean"] - ranked[0]["mean"] == pytest.approx((47.5 - 24.0) - (41.5 - 21.0))
+    counts = ada.call("GET", f"/api/jobs/{job}/rank?by=placement&value=column:Fan steps")["groups"]
+    assert [g["mean"] for g in counts] == [3.0, 4.0]
+    assert ada.call("GET", path + "/figure?name=column:nothing") == {"values": []}
+
+
+def test_runs_are_ranked_once_for_each_level_of_a_second_factor(ada):
+    job = ada.served_job()
+    for product, better, seed in (("Thaw 40", 0.0, 150), ("Quicksheen", 0.06, 160)):
+        body = {"cause": "attempt", "material": "paste_stiff", "product": product}
+        ada.call("POST", f"/api/jobs/{job}/states", body, status=201)
+        for turn, share in enumerate((0.5, 1.0)):
+            device = at_speed(replace(COOL, interface=0.13 - better), share)
+            further(ada, job, f"{product} {share}", device, seed + turn, fan_setting=f"{share}")
+    further(ada, job, "Quicksheen, silent", COOL, 170, fan_setting="silent")
+    path = f"/api/jobs/{job}/rank-across?by=material&value=resistance_K_per_W&across="
+    levels = {level["setting"]: level["ranking"] for level in ada.call("GET", path + "fan")["columns"]}
+    for share in ("0.5", "1.0"):
+        assert [g["group"] for g in levels[share]["groups"]] == ["Quicksheen", "Thaw 40"]
+    slow, fast = (levels[share]["groups"][0]["mean"] for share in ("0.5", "1.0"))
+    # The fan laws, handbook/curve.md: half the speed leaves the air more than a fifth more to carry.
+    assert slow > 1.2 * fast
+    # At that setting one material alone was run.
+    assert levels["silent"] is None
+    assert "already" in ada.problem("GET", path + "material", status=422)["detail"]
+    matched = path.replace("resistance_K_per_W", "noise_at_matched_rise_db") + "fan"
+    assert "already" in ada.problem("GET", matched, status=422)["detail"]
+    one = ada.problem("GET", path.replace("by=material", "by=tuning") + "fan", status=422)
+    assert one["detail"] == "No run says what it is to be ranked by."
+
+
 def test_runs_are_planned_before_any_of_them_is_run(ada):
     job = ada.served_job()
     factors = [

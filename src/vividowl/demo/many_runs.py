@@ -38,6 +38,11 @@ def _at_full(device: Device) -> Device:
 _LOUD_DB = 52.0  # of the fan at full speed
 
 
+def _at_full_fan(name: str, device: Device) -> FurtherRun:
+    trial = Trial(_at_full(device), 23.9, load_s=SHORT_S, loud_db=_LOUD_DB)
+    return FurtherRun(f"{name}, fan full", trial, recipe={"fan_setting": "full"})
+
+
 def _material(name: str, kind: Kind, product: str, interface: float) -> tuple[FurtherRun, ...]:
     device = replace(CURED, interface=interface)
     lies = {"target": "cpu_die", "kind": kind, "product": product, "lot": ""}
@@ -48,11 +53,7 @@ def _material(name: str, kind: Kind, product: str, interface: float) -> tuple[Fu
             StateCause.FITTED,
             {"fitted": [lies], "clean": "yes"},
         ),
-        FurtherRun(
-            f"{name}, fan full",
-            Trial(_at_full(device), 23.9, load_s=SHORT_S, loud_db=_LOUD_DB),
-            recipe={"fan_setting": "full"},
-        ),
+        _at_full_fan(name, device),
     )
 
 
@@ -133,12 +134,13 @@ MANY_RUNS: tuple[Story, ...] = (
             "limit_c": 95.0,
         },
         {**LAPTOP_RECIPE, "duration_min": 8.0},
-        Trial(replace(CHALK, interface=0.5, sink=0.46), 23.2, load_s=SHORT_S),
+        Trial(replace(CHALK, interface=0.5, sink=0.46), 23.2, load_s=SHORT_S, loud_db=_LOUD_DB),
         cleaned=("contact", "old_interface"),
         items=(paste(),),
         fit_done=True,
-        after=Trial(CURED, 23.4, Style(delimiter=";", decimal=","), load_s=SHORT_S, repeats=1),
+        after=Trial(CURED, 23.4, Style(delimiter=";", decimal=","), load_s=SHORT_S, repeats=1, loud_db=_LOUD_DB),
         runs=(
+            _at_full_fan("Stiff paste", CURED),
             *_material("Soft paste", Kind.PASTE_SOFT, "Linden Soft", 0.21),
             *_material("Sheet", Kind.SHEET, "Thaw 40", 0.125),
             *_material("Alloy", Kind.ALLOY, "Quicksheen", 0.05),

@@ -228,6 +228,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/all-runs/figure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A figure of all logs of a job, as it was measured. */
+        get: operations["runFigure"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/all-runs/{run_id}": {
         parameters: {
             query?: never;
@@ -719,6 +736,23 @@ export interface paths {
         };
         /** The runs of a job in order. */
         get: operations["rankRuns"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/rank-across": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The runs of a job in order, once for each level of a second factor. */
+        get: operations["rankRunsAcross"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2429,6 +2463,17 @@ export interface components {
             /** Width Mm */
             width_mm: number;
         };
+        /** CrossedLevelOut */
+        CrossedLevelOut: {
+            ranking: components["schemas"]["RankingOut"] | null;
+            /** Setting */
+            setting: string;
+        };
+        /** CrossedOut */
+        CrossedOut: {
+            /** Columns */
+            columns: components["schemas"]["CrossedLevelOut"][];
+        };
         /** CutIn */
         CutIn: {
             /**
@@ -3699,6 +3744,16 @@ export interface components {
             /** Words */
             words: string;
         };
+        /** LogFigureOut */
+        LogFigureOut: {
+            /**
+             * Log
+             * Format: uuid
+             */
+            log: string;
+            /** Value */
+            value: number;
+        };
         /** LogRowOut */
         LogRowOut: {
             /** Clock Mhz */
@@ -3707,10 +3762,6 @@ export interface components {
             die_c: number | null;
             /** Fan Rpm */
             fan_rpm: number | null;
-            /** Figures */
-            figures: {
-                [key: string]: number;
-            };
             /** File Name */
             file_name: string;
             /** Held Share */
@@ -5013,6 +5064,11 @@ export interface components {
              * Format: uuid
              */
             state_id: string;
+        };
+        /** RunFigureOut */
+        RunFigureOut: {
+            /** Values */
+            values: components["schemas"]["LogFigureOut"][];
         };
         /** RunIn */
         RunIn: {
@@ -7903,6 +7959,102 @@ export interface operations {
             };
             /** @description The disk is full; nothing was stored */
             507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    runFigure: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunFigureOut"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12033,6 +12185,107 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RankingOut"];
+                };
+            };
+            /** @description Nobody is signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not for this member, or sent by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not there, or of another shop */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done at this address; Allow says what is */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It clashes with what is there */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too often */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is away; nothing was stored */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rankRunsAcross: {
+        parameters: {
+            query: {
+                by: components["schemas"]["By"];
+                value: string;
+                fan?: string;
+                placement?: string;
+                load?: string;
+                across: components["schemas"]["By"];
+            };
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CrossedOut"];
                 };
             };
             /** @description Nobody is signed in */

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import os
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -11,6 +12,8 @@ import numpy as np
 import polars as pl
 from numpy.typing import NDArray
 from tsdownsample import MinMaxDownsampler
+
+from vividowl.formats.log.sensor_log import TIME
 
 
 @dataclass(frozen=True)
@@ -33,6 +36,15 @@ def write_columns(frame: pl.DataFrame, path: Path) -> None:
 def read_columns(path: Path, names: Sequence[str] | None = None) -> pl.DataFrame:
     """Read all columns or the named ones."""
     return pl.read_parquet(path, columns=list(names) if names is not None else None)
+
+
+def means_between(path: Path, names: Sequence[str], from_s: float, to_s: float) -> dict[str, float]:
+    """Means of the named columns over a stretch of time; without those that hold nothing there."""
+    if not names:
+        return {}
+    inside = pl.scan_parquet(path).filter(pl.col(TIME).is_between(from_s, to_s))
+    means = inside.select(pl.col(name).cast(pl.Float64).fill_nan(None).mean() for name in names).collect()
+    return {name: means[name][0] for name in names if means[name][0] is not None and math.isfinite(means[name][0])}
 
 
 def min_max_view(

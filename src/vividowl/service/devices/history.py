@@ -13,6 +13,7 @@ from vividowl.core.job.device import RunSide
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.units import DAYS_A_MONTH
 from vividowl.core.quantities.words import Words, say
+from vividowl.core.reading.measured import BEHIND_INTERFACE_SHARE
 from vividowl.core.runs.since_service import SinceService, same_terms, since_service
 from vividowl.core.trace.roles import Role
 from vividowl.service.devices.one_speed import at_speed_of
@@ -187,7 +188,7 @@ def _judged(
     rpm = base.fan_rpm
     # The table shows each as it was read; what was lost is reckoned at one speed.
     moved = rpm and any(f.fan_rpm and abs(f.fan_rpm / rpm - 1.0) > SPEED_TOLD_SHARE for _, f in points if f is not None)
-    speed = (say("history-one-speed", rpm=rpm),) if moved else ()
+    speed = (say("history-one-speed", rpm=rpm, air=BEHIND_INTERFACE_SHARE),) if moved else ()
     return History(device, customer, visits, since, limit, (*since.reasons, *speed), changes)
 
 

@@ -81,7 +81,7 @@ def _all(workshop: Workshop, scope: Scope, job: Job) -> AllRuns:
     for trace in scope.session.scalars(query.order_by(TraceFile.is_repeat, TraceFile.uploaded_at, TraceFile.id)):
         logs.setdefault(trace.run_id, []).append(trace)
     # A log that an older program stored is read once more; what it says is kept.
-    stale = [r for r in runs if any(t.figures is None for t in logs.get(r.id, ()))]
+    stale = [r for r in runs if any("columns" not in (t.figures or {}) for t in logs.get(r.id, ()))]
     tolerances, reference_room_c = judged_by(scope, job)
     if stale:
         for run in stale:

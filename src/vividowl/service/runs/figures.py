@@ -8,10 +8,29 @@ from typing import Any
 from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.reading.measured import resistance, rise
 from vividowl.core.trace.roles import ROLE_KINDS
+from vividowl.formats.log.columns import means_between
 from vividowl.service.measure.frames import frames_of_run
 from vividowl.service.measure.readings import reading_of
 from vividowl.service.workshop import Workshop
 from vividowl.store.measuring import FrameFile, Run, TraceFile
+
+FURTHER_COLUMNS_MOST = 60  # further columns of a log that are looked at, in their order; a limit of the product
+COLUMN_NAME_MOST = 120  # letters of the name of a column that tell it; a limit of the product
+
+
+def _further_columns(
+    workshop: Workshop, run: Run, trace: TraceFile, from_s: float, to_s: float
+) -> dict[str, dict[str, Any]]:
+    """Means of the columns that have no role, by header and unit, over the same stretch as the other figures."""
+    further = {f"c{i}": c for i, c in enumerate(trace.channels) if c["numeric"] and not c["role"]}
+    columns = list(further)[:FURTHER_COLUMNS_MOST]
+    means = means_between(workshop.files.columns(run.shop_id, trace.sha256), columns, from_s, to_s)
+    out: dict[str, dict[str, Any]] = {}
+    for column, mean in means.items():
+        header, unit = further[column]["header"][:COLUMN_NAME_MOST], further[column]["unit"]
+        # Of columns that share a name the first is meant.
+        out.setdefault(header if not unit or unit in header else f"{header} [{unit}]", {"mean": mean, "unit": unit})
+    return out
 
 
 def figures_of(
@@ -32,6 +51,7 @@ def figures_of(
         "die": r.die_role.value,
         "settled": r.window.settled,
         "means": {role.value: s.mean for role, s in r.stats.items() if ROLE_KINDS[role].unit != ""},
+        "columns": _further_columns(workshop, run, trace, r.window.from_s, r.window.to_s),
         "power_W": r.power.mean if r.power else None,
         "held_share": r.throttling.share,
         "rise_K": kelvins.value if kelvins else None,

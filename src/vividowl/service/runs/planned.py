@@ -13,7 +13,8 @@ from vividowl.core.runs.design import Design, Plan, Proposed, proposed_runs
 from vividowl.core.runs.repeats import Repeats, repeats_needed
 from vividowl.service.errors import Refused
 from vividowl.service.runs.all_runs import all_runs
-from vividowl.service.runs.ranked import By, factor_of, observed
+from vividowl.service.runs.observed import observed
+from vividowl.service.runs.ranked import By, factor_of
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.words import sentence
 

@@ -2,9 +2,7 @@
 
 from __future__ import annotations
 
-import math
 import uuid
-from collections import Counter
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
@@ -12,15 +10,13 @@ from typing import Any
 
 from vividowl.core.materials.kinds import CATALOGUE, Kind
 from vividowl.core.quantities.errors import CoreError
-from vividowl.core.quantities.uncertainty import Tolerances, combined, standard_from_half_width
 from vividowl.core.quantities.words import listed, say
 from vividowl.core.runs.groups import Group
 from vividowl.core.runs.matched import Point, common_value, matched_at
 from vividowl.core.runs.rank import Ranking, rank
-from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.service.errors import Refused
-from vividowl.service.measure.runs import RESULT_FIELDS
-from vividowl.service.runs.all_runs import AllRuns, LogRow, RunRow, all_runs
+from vividowl.service.runs.all_runs import AllRuns, RunRow, all_runs
+from vividowl.service.runs.observed import HIGHER, MATCHED, Observed, observed, stated
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.devices import DeviceState
 from vividowl.words import sentence
@@ -67,114 +63,6 @@ def factor_of(by: By, row: RunRow) -> str:
     return _FACTORS[by](row).strip()
 
 
-NOISE, RISE, RESISTANCE = "noise_db", "rise_K", "resistance_K_per_W"
-# Noise where the rise is held, and the rise where the noise is.
-MATCHED = {"noise_at_matched_rise_db": (RISE, NOISE), "rise_at_matched_noise_K": (NOISE, RISE)}
-FRAME_RATES = ("frame_rate_per_s", "slow_frame_rate_per_s")
-HIGHER = (
-    "result_score",
-    "result_frame_rate",
-    "power_W",
-    *FRAME_RATES,
-    Role.FRAME_RATE.value,
-    Role.CPU_CLOCK.value,
-    Role.GPU_CLOCK.value,
-)
-
-
-def figure_of(name: str, row: RunRow, log: LogRow, reference_room_c: float) -> float | None:
-    """A figure of a log: temperatures are brought to the reference room; None where not known."""
-    figures = log.trace.figures or {}
-    if name == NOISE:
-        return None if log.repeat else row.noise_db
-    if name.startswith("result_"):
-        return None if log.repeat else getattr(row.run, name)
-    if name in figures.get("means", {}):
-        value = float(figures["means"][name])
-        if ROLE_KINDS[Role(name)].unit != "°C":
-            return value
-        return None if row.run.room_c is None else value + reference_room_c - row.run.room_c
-    found: float | None = figures.get(name)
-    return found
-
-
-FIGURES = (
-    RISE,
-    RESISTANCE,
-    "power_W",
-    "held_share",
-    "sag_W",
-    "sag_MHz",
-    "clock_spread_MHz",
-    *FRAME_RATES,
-    NOISE,
-    "result_score",
-    "result_duration_s",
-)
-
-
-def standard_of(name: str, row: RunRow, value: float, tolerances: Tolerances) -> float | None:
-    """Standard uncertainty of the mean of a run's logs, None where nothing but repeats tells it."""
-    first, n = row.logs[0].trace.figures or {}, len(row.logs)
-    role = Role(name) if name in Role.__members__.values() else None
-    if name in first.get("u", {}):
-        scatter, own = first["u"][name]
-        return combined(scatter / math.sqrt(n), own)
-    if role is not None and ROLE_KINDS[role].unit == "°C" and "rise_K" in first.get("u", {}):
-        scatter, own = first["u"]["rise_K"]
-        return combined(scatter / math.sqrt(n), own)
-    if name == NOISE:
-        return standard_from_half_width(tolerances.noise_db)
-    if name.startswith("result_"):
-        return standard_from_half_width(tolerances.result_share * abs(value)) or None
-    return None
-
-
-_IN_C = {role.value for role, kind in ROLE_KINDS.items() if kind.unit == "°C"}
-
-
-def figures_there(rows: Sequence[RunRow]) -> tuple[str, ...]:
-    """Figures that two runs or more have, in their usual order."""
-    count: Counter[str] = Counter()
-    for row in rows:
-        for log in row.logs:
-            figures = log.trace.figures or {}
-            count.update(name for name in FIGURES if figures.get(name) is not None)
-            count.update(name for name in figures.get("means", ()) if row.run.room_c is not None or name not in _IN_C)
-            if not log.repeat:
-                count.update(name for name in RESULT_FIELDS if getattr(row.run, name) is not None)
-                count.update([NOISE] if row.noise_db is not None else [])
-    names = (*FIGURES, "result_frame_rate", *(role.value for role in Role))
-    found = [name for name in names if count[name] >= 2]
-    return (*found, *(name for name, needs in MATCHED.items() if set(needs) <= set(found)))
-
-
-@dataclass(frozen=True)
-class Observed:
-    """A run as one observation: the mean of its logs with its standard uncertainty, None where nothing tells it."""
-
-    row: RunRow
-    value: float
-    u: float | None
-
-
-def observed(found: AllRuns, value: str) -> list[Observed]:
-    """A figure of all runs that have it. Repeats of a run are one observation: what they share does not average out."""
-    out = []
-    for row in found.runs:
-        told = [figure_of(value, row, log, found.reference_room_c) for log in row.logs]
-        known = [figure for figure in told if figure is not None]
-        if known:
-            mean = sum(known) / len(known)
-            out.append(Observed(row, mean, standard_of(value, row, mean, found.tolerances)))
-    return out
-
-
-def stated(runs: Sequence[Observed]) -> list[float]:
-    """Standard uncertainties of runs, none where one of them has none."""
-    return [o.u for o in runs if o.u is not None] if all(o.u is not None for o in runs) else []
-
-
 @dataclass(frozen=True)
 class RankedRuns:
     """ranking; runs: keys of the runs of each group; unlike: conditions that differ between groups beside the factor,
@@ -197,7 +85,39 @@ def ranked_runs(
     only: Mapping[By, str],
 ) -> RankedRuns:
     """Rank the runs of a job by a factor. only: levels of other factors that are looked at."""
+    return _ranked(all_runs(workshop, actor, job_id), by, value, only)
+
+
+def ranked_across(
+    workshop: Workshop,
+    actor: Actor,
+    job_id: uuid.UUID,
+    by: By,
+    across: By,
+    value: str,
+    only: Mapping[By, str],
+) -> tuple[tuple[str, RankedRuns | None], ...]:
+    """Rank the runs of a job by a factor once for each level of another; None where a level has too few to rank."""
+    if by is across or (across is By.FAN and value in MATCHED):
+        raise Refused(
+            "invalid", say("ranked-across-itself"), field="across", remedy=say("ranked-choose-another-across")
+        )
     found = all_runs(workshop, actor, job_id)
+    levels = dict.fromkeys(level for row in found.runs if (level := factor_of(across, row)))
+    out: list[tuple[str, RankedRuns | None]] = []
+    last: Refused | None = None
+    for level in levels:
+        try:
+            out.append((level, _ranked(found, by, value, {**only, across: level})))
+        except Refused as refused:
+            last = refused
+            out.append((level, None))
+    if last is not None and all(ranked is None for _, ranked in out):
+        raise last
+    return tuple(out)
+
+
+def _ranked(found: AllRuns, by: By, value: str, only: Mapping[By, str]) -> RankedRuns:
     if value in MATCHED:
         return _matched(found, by, value, only)
     values: dict[str, list[Observed]] = {}

@@ -17,7 +17,7 @@ from vividowl.core.runs.burn_in import BurnIn, burn_in
 from vividowl.service.bench.store import load_log
 from vividowl.service.errors import Refused
 from vividowl.service.runs.all_runs import AllRuns, all_runs
-from vividowl.service.runs.ranked import RESISTANCE, Observed, observed
+from vividowl.service.runs.observed import RESISTANCE, Observed, observed
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.devices import DeviceState
 from vividowl.store.models import Job

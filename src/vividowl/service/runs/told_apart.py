@@ -12,7 +12,8 @@ from vividowl.core.runs.design import Proposed
 from vividowl.core.runs.factors import Factors, factor_effects
 from vividowl.service.errors import Refused
 from vividowl.service.runs.all_runs import all_runs
-from vividowl.service.runs.ranked import By, factor_of, observed, stated
+from vividowl.service.runs.observed import observed, stated
+from vividowl.service.runs.ranked import By, factor_of
 from vividowl.service.runs.tables import plans_for
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.words import sentence

@@ -10,7 +10,8 @@ from vividowl.core.quantities.words import say
 from vividowl.core.runs.groups import Group, GroupDifference, difference_of_means
 from vividowl.service.errors import Refused
 from vividowl.service.runs.all_runs import all_runs
-from vividowl.service.runs.ranked import By, observed, stated, unlike_in
+from vividowl.service.runs.observed import observed, stated
+from vividowl.service.runs.ranked import By, unlike_in
 from vividowl.service.workshop import Actor, Workshop
 
 

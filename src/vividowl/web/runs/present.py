@@ -3,15 +3,16 @@
 from __future__ import annotations
 
 import uuid
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR
 from vividowl.core.quantities.words import listed, say
 from vividowl.core.runs.groups import scatter_of
 from vividowl.core.trace.roles import Role
 from vividowl.service.runs.all_runs import AllRuns, LogRow, RunRow
+from vividowl.service.runs.observed import figures_there, measured_figure
 from vividowl.service.runs.planned import RunPlans
-from vividowl.service.runs.ranked import By, RankedRuns, factor_of, figures_there, material_in
+from vividowl.service.runs.ranked import By, RankedRuns, factor_of, material_in
 from vividowl.service.runs.running_in import BurnInRuns
 from vividowl.service.runs.told_apart import FactoredRuns
 from vividowl.service.runs.two_groups import TwoGroups
@@ -20,9 +21,12 @@ from vividowl.web.runs.schemas import (
     BarOut,
     BurnInOut,
     CombinationOut,
+    CrossedLevelOut,
+    CrossedOut,
     EffectOfOut,
     FactorsOut,
     GroupMeanOut,
+    LogFigureOut,
     LogRowOut,
     PlannedRunOut,
     PlannedSetOut,
@@ -30,6 +34,7 @@ from vividowl.web.runs.schemas import (
     RankedOut,
     RankingOut,
     RepeatsNeededOut,
+    RunFigureOut,
     RunPlanOut,
     RunPlansOut,
     RunRowOut,
@@ -87,8 +92,13 @@ def _log(log: LogRow) -> LogRowOut:
         clock_mhz=means.get(clock.value),
         sag_w=f.get("sag_W"),
         settled=f.get("settled"),
-        figures={**{k: v for k, v in f.items() if isinstance(v, float)}, **means},
     )
+
+
+def run_figure_out(found: AllRuns, name: str) -> RunFigureOut:
+    """A figure of all logs, as it was measured."""
+    told = ((log.trace.id, measured_figure(name, row, log)) for row in found.runs for log in row.logs)
+    return RunFigureOut(values=[LogFigureOut(log=log, value=value) for log, value in told if value is not None])
 
 
 def ranking_out(found: RankedRuns) -> RankingOut:
@@ -130,6 +140,15 @@ def two_groups_out(found: TwoGroups) -> TwoGroupsOut:
         shown=d.shown,
         method=d.method.value,
         unlike=[by.value for by in found.unlike],
+    )
+
+
+def crossed_out(found: Sequence[tuple[str, RankedRuns | None]]) -> CrossedOut:
+    """Rankings side by side, one a level of a second factor."""
+    return CrossedOut(
+        columns=[
+            CrossedLevelOut(setting=level, ranking=ranking_out(ranked) if ranked else None) for level, ranked in found
+        ]
     )
 
 

@@ -10,7 +10,7 @@ from pydantic import BaseModel, Field
 from vividowl.service.clock import server_now
 from vividowl.service.runs import all_runs as case
 from vividowl.service.runs.planned import run_plans
-from vividowl.service.runs.ranked import By, ranked_runs
+from vividowl.service.runs.ranked import By, ranked_across, ranked_runs
 from vividowl.service.runs.running_in import Since, burn_in_runs, still_to_run_in
 from vividowl.service.runs.told_apart import factored_runs
 from vividowl.service.runs.two_groups import compare_groups
@@ -22,15 +22,27 @@ from vividowl.web.jobs.routes import JobPath
 from vividowl.web.measure.routes import RunPath
 from vividowl.web.record.present import verdict_out
 from vividowl.web.record.schemas import VerdictOut
-from vividowl.web.runs.present import all_runs_out, burn_in_out, factors_out, ranking_out, run_plans_out, two_groups_out
+from vividowl.web.runs.present import (
+    all_runs_out,
+    burn_in_out,
+    crossed_out,
+    factors_out,
+    ranking_out,
+    run_figure_out,
+    run_plans_out,
+    two_groups_out,
+)
 from vividowl.web.runs.schemas import (
     AllRunsOut,
     BurnInOpenOut,
     BurnInOut,
+    CrossedOut,
     FactorsOut,
+    FigureName,
     RankingOut,
     RunAddIn,
     RunChangeIn,
+    RunFigureOut,
     RunPlansIn,
     RunPlansOut,
     StateIn,
@@ -53,20 +65,28 @@ class PairQuery(BaseModel):
 class GroupsQuery(BaseModel):
     first: Annotated[list[RunKey], Field(min_length=1, max_length=200)]
     second: Annotated[list[RunKey], Field(min_length=1, max_length=200)]
-    value: Annotated[str, Field(max_length=40)]
+    value: FigureName
+
+
+class FigureQuery(BaseModel):
+    name: FigureName
 
 
 class RankQuery(BaseModel):
     by: By
-    value: Annotated[str, Field(max_length=40)]
+    value: FigureName
     fan: Annotated[str, Field(max_length=120, pattern=r"^[^\x00]*$")] = ""
     placement: Annotated[str, Field(max_length=120, pattern=r"^[^\x00]*$")] = ""
     load: Annotated[str, Field(max_length=200, pattern=r"^[^\x00]*$")] = ""
 
 
+class CrossedQuery(RankQuery):
+    across: By
+
+
 class FactorsQuery(BaseModel):
     by: Annotated[list[By], Field(min_length=1, max_length=5)]
-    value: Annotated[str, Field(max_length=40)]
+    value: FigureName
 
 
 class BurnInQuery(BaseModel):
@@ -78,6 +98,13 @@ class BurnInQuery(BaseModel):
 def get_all_runs(path: JobPath) -> AllRunsOut:
     """All runs of a job with their states."""
     return all_runs_out(case.all_runs(workshop(), actor(), path.job_id))
+
+
+@api.get("/all-runs/figure", responses={200: RunFigureOut}, operation_id="runFigure")
+@access("member")
+def run_figure(path: JobPath, query: FigureQuery) -> RunFigureOut:
+    """A figure of all logs of a job, as it was measured."""
+    return run_figure_out(case.all_runs(workshop(), actor(), path.job_id), query.name)
 
 
 @api.post("/all-runs", responses={201: AllRunsOut}, operation_id="addRun")
@@ -145,20 +172,25 @@ def compare_two_groups(path: JobPath, query: GroupsQuery) -> TwoGroupsOut:
     return two_groups_out(compare_groups(workshop(), actor(), path.job_id, query.first, query.second, query.value))
 
 
+def _only(query: RankQuery) -> dict[By, str]:
+    """Levels of factors that are held."""
+    only = {By.FAN: query.fan, By.PLACEMENT: query.placement, By.LOAD: query.load}
+    return {by: level for by, level in only.items() if level}
+
+
 @api.get("/rank", responses={200: RankingOut}, operation_id="rankRuns")
 @access("member")
 def rank(path: JobPath, query: RankQuery) -> RankingOut:
     """The runs of a job in order."""
-    only = {By.FAN: query.fan, By.PLACEMENT: query.placement, By.LOAD: query.load}
-    found = ranked_runs(
-        workshop(),
-        actor(),
-        path.job_id,
-        query.by,
-        query.value,
-        {by: level for by, level in only.items() if level},
-    )
-    return ranking_out(found)
+    return ranking_out(ranked_runs(workshop(), actor(), path.job_id, query.by, query.value, _only(query)))
+
+
+@api.get("/rank-across", responses={200: CrossedOut}, operation_id="rankRunsAcross")
+@access("member")
+def rank_across(path: JobPath, query: CrossedQuery) -> CrossedOut:
+    """The runs of a job in order, once for each level of a second factor."""
+    found = ranked_across(workshop(), actor(), path.job_id, query.by, query.across, query.value, _only(query))
+    return crossed_out(found)
 
 
 @api.get("/factors", responses={200: FactorsOut}, operation_id="factorRuns")

@@ -12,6 +12,9 @@ from vividowl.core.job.device import Answer, StateCause
 from vividowl.service.runs.ranked import By
 from vividowl.web.fields import In, InterfaceKind, Medium, Name, Number, Out, RunKey, Short
 
+# A figure of a run; one of a column without a role is told by the column's name, which a logger may have made long.
+FigureName = Annotated[str, Field(max_length=160, pattern=r"^[^\x00]*$")]
+
 
 class FittedOut(Out):
     target: str
@@ -49,8 +52,6 @@ class LogRowOut(Out):
     clock_mhz: float | None
     sag_w: float | None
     settled: bool | None
-    # Every figure that was read, by its name, which says its unit or what it measures.
-    figures: dict[str, float]
 
 
 class RunRowOut(Out):
@@ -79,6 +80,16 @@ class AllRunsOut(Out):
     runs: list[RunRowOut]
     factors: list[str]
     figures: list[str]
+
+
+class LogFigureOut(Out):
+    log: uuid.UUID
+    # In the unit that the figure's name or its column says.
+    value: float
+
+
+class RunFigureOut(Out):
+    values: list[LogFigureOut]
 
 
 class RunAddIn(In):
@@ -131,6 +142,16 @@ class RankingOut(Out):
     without: int
     # What is held alike, where noise or temperature is: in the unit of its own figure.
     held: float | None
+
+
+class CrossedLevelOut(Out):
+    setting: str
+    # None where this setting has too few groups to rank.
+    ranking: RankingOut | None
+
+
+class CrossedOut(Out):
+    columns: list[CrossedLevelOut]
 
 
 class SettingOut(Out):
@@ -206,7 +227,7 @@ class PlannedFactorIn(In):
 
 class RunPlansIn(In):
     factors: Annotated[list[PlannedFactorIn], Field(min_length=2, max_length=5)]
-    value: Annotated[str, Field(max_length=40)]
+    value: FigureName
     # Least difference that shall show, in the unit of the figure.
     want: Annotated[Number, Field(gt=0, le=1e6)] | None = None
 

@@ -84,6 +84,8 @@ all-runs-drop-its-log = Open it and drop its log.
 devices-serial-known = Serial number { $serial } is that of a { $maker } { $model } that has been here.
 devices-same-or-another = Choose it as the same device, or say that it is another one.
 ranked-as-found = as it came in
+ranked-across-itself = That factor is ranked, or varied, already.
+ranked-choose-another-across = Choose another one across.
 ranked-one-level =
     { $level ->
         [none] No run says what it is to be ranked by.
@@ -109,7 +111,7 @@ devices-nothing-to-split = There is nothing to take apart.
 devices-taken-back-already = That has been taken back already.
 history-no-after = No visit has an After reading yet, so nothing tells how it changes.
 history-no-later = No visit since the last service has a Before reading, so nothing tells how it changes.
-history-one-speed = All visits are brought to the fan speed of that service, { FIX($rpm, 0) } rpm: a faster fan hides what an interface has lost.
+history-one-speed = All visits are brought to the fan speed of that service, { FIX($rpm, 0) } rpm: a faster fan hides what an interface has lost. { FIX($air, 1) } of the resistance are taken as the fan's part, from memory.
 history-no-loss = No loss is shown since the last service.
 history-unlike = Later visits were run on other terms, or with the fan clearly slower, so that nothing tells a loss.
 history-lost = It has lost { FIX($share, 0) } % since the last service; from { FIX($limit_share, 0) } % on a device is not fine.

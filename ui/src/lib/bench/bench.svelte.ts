@@ -59,6 +59,7 @@ export class BenchJob {
   #again = false;
   #retry: ReturnType<typeof setTimeout> | undefined;
   #stop: (() => void) | null = null;
+  readonly #online = () => void this.flush();
   #onsettled: () => void;
 
   constructor(jobId: string, onsettled: () => void = () => undefined) {
@@ -91,14 +92,16 @@ export class BenchJob {
       if (job === null || (job === this.jobId && number > (this.said?.number ?? 0))) void this.refresh();
       if (job === null) void this.flush();
     });
-    const online = () => void this.flush();
-    addEventListener('online', online);
-    return () => {
-      this.#stop?.();
-      this.#stop = null;
-      clearTimeout(this.#retry);
-      removeEventListener('online', online);
-    };
+    addEventListener('online', this.#online);
+    return () => this.rest();
+  }
+
+  /** Hear nothing, try nothing again. */
+  rest(): void {
+    this.#stop?.();
+    this.#stop = null;
+    clearTimeout(this.#retry);
+    removeEventListener('online', this.#online);
   }
 
   async refresh(): Promise<void> {
@@ -157,8 +160,7 @@ export class BenchJob {
     return photo;
   }
 
-  /** Take the latest back. False when that one is on the server and the line is down: what it changed cannot be shown
-   * from here. */
+  /** Take the latest back. False when the server has it and the line is down: what it changed cannot be shown here. */
   undo(): boolean {
     return this.#turn('undo', this.#stacks.active.at(-1));
   }

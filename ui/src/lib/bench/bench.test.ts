@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { v7 as uuidv7 } from 'uuid';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { json, problem, serve, type Asked } from '../test-server';
 import { toasts } from '../toasts.svelte';
 import { BenchJob } from './bench.svelte';
@@ -50,9 +50,20 @@ const served = (more: Record<string, unknown> = {}) =>
   });
 const settled = (at: BenchJob) => vi.waitFor(() => expect(at.queue).toHaveLength(0));
 
+const made: BenchJob[] = [];
+const benchOf = (job: string): BenchJob => {
+  const at = new BenchJob(job);
+  made.push(at);
+  return at;
+};
+
 beforeEach(() => {
   localStorage.clear();
   number = 5;
+});
+// What one test could not send must not arrive in the next.
+afterEach(() => {
+  for (const at of made.splice(0)) at.rest();
 });
 
 /** A note that counts already. */
@@ -63,7 +74,7 @@ const counted = (id: string) => ({
 describe('the way to the server', () => {
   it('shows a step at once and sends it with its turn and the tablet’s clock', async () => {
     const log = served();
-    const at = new BenchJob('j1');
+    const at = benchOf('j1');
     await at.refresh();
     at.do('step_done', { step: 'power_off' });
     expect(at.bench?.steps[0]?.outcome?.how).toBe('done'); // before any answer
@@ -76,7 +87,7 @@ describe('the way to the server', () => {
 
   it('keeps on while the line is down, survives a reload, and sends in order when it is back', async () => {
     served({ 'GET /api/jobs/j1/bench': makeBench() });
-    const at = new BenchJob('j1');
+    const at = benchOf('j1');
     await at.refresh();
     vi.stubGlobal(
       'fetch',
@@ -87,7 +98,7 @@ describe('the way to the server', () => {
     await vi.waitFor(() => expect(line.stands).toBe(false));
     expect(at.bench?.facts).toContain('battery_off');
     const log = served();
-    const again = new BenchJob('j1'); // the tablet was started anew
+    const again = benchOf('j1'); // the tablet was started anew
     expect(again.waiting).toBe(2);
     await again.flush();
     await settled(again);
@@ -98,19 +109,19 @@ describe('the way to the server', () => {
 
   it('keeps what was not taken, with its reason, until somebody has seen it', async () => {
     served({ [`POST ${EVENTS}`]: refuse({ reason: 'interlock', detail: 'The battery is still connected.' }) });
-    const at = new BenchJob('j1');
+    const at = benchOf('j1');
     await at.refresh();
     const event = at.do('step_done', { step: 'cooler_off' });
     await vi.waitFor(() => expect(at.back).toHaveLength(1));
     expect(at.back[0]?.refusal.detail).toBe('The battery is still connected.');
-    expect(new BenchJob('j1').back).toHaveLength(1);
+    expect(benchOf('j1').back).toHaveLength(1);
     at.dismiss(event.id);
     expect(at.back).toHaveLength(0);
   });
 
   it('says in passing that another tablet was faster', async () => {
     served({ [`POST ${EVENTS}`]: refuse({ reason: 'done_already', detail: 'Step 1 is done already.' }) });
-    const at = new BenchJob('j1');
+    const at = benchOf('j1');
     await at.refresh();
     at.do('step_done', { step: 'power_off' });
     await settled(at);
@@ -127,7 +138,7 @@ describe('the way to the server', () => {
         return makeBench({ number });
       },
     });
-    const at = new BenchJob('j1');
+    const at = benchOf('j1');
     await at.refresh();
     slow = new Promise((resolve) => (arrive = resolve));
     at.do('note', { words: 'the first' });
@@ -154,7 +165,7 @@ describe('the way to the server', () => {
         return takeAll(6)(asked);
       },
     });
-    const at = new BenchJob('j1');
+    const at = benchOf('j1');
     await at.refresh();
     at.do('note', { words: 'a note' });
     await settled(at);
@@ -165,7 +176,7 @@ describe('the way to the server', () => {
   it('keeps everything when the job was handed over meanwhile, and says so', async () => {
     const closed = problem({ status: 409, detail: 'Job 7 was handed over and is closed.', reason: 'handed_over' });
     served({ [`POST ${EVENTS}`]: () => json(409, closed) });
-    const at = new BenchJob('j1');
+    const at = benchOf('j1');
     await at.refresh();
     at.do('step_done', { step: 'power_off' });
     await vi.waitFor(() => expect(at.trouble?.body.reason).toBe('handed_over'));
@@ -180,7 +191,7 @@ describe('the way to the server', () => {
           recent: [counted('old')],
         }),
     });
-    const at = new BenchJob('j1');
+    const at = benchOf('j1');
     await at.refresh();
     at.undo();
     await settled(at);
@@ -193,7 +204,7 @@ describe('the way to the server', () => {
   it('takes two back in quick succession, the later one first, and brings them again in their order', async () => {
     const recent = ['one', 'two'].map(counted);
     const log = served({ 'GET /api/jobs/j1/bench': () => makeBench({ number, recent }) });
-    const at = new BenchJob('j1');
+    const at = benchOf('j1');
     await at.refresh();
     expect([at.undo(), at.undo(), at.undo()]).toEqual([true, true, false]);
     expect(at.settling).toBe(true);
@@ -209,7 +220,7 @@ describe('the way to the server', () => {
     served({
       'GET /api/jobs/j1/bench': () => makeBench({ number, recent: [counted('old')] }),
     });
-    const at = new BenchJob('j1');
+    const at = benchOf('j1');
     await at.refresh();
     vi.stubGlobal(
       'fetch',
@@ -226,7 +237,7 @@ describe('the way to the server', () => {
 
   it('sends a photo before the event that speaks of it', async () => {
     const log = served({ 'POST /api/jobs/j1/photos/*': () => json(201, {}) });
-    const at = new BenchJob('j1');
+    const at = benchOf('j1');
     await at.refresh();
     await at.addPhoto(new Blob(['bytes']), 'step', 'power_off');
     await settled(at);
@@ -237,7 +248,7 @@ describe('the way to the server', () => {
   it('puts a photo aside that the server cannot read, and the rest goes on', async () => {
     const refused = problem({ status: 422, detail: 'This is no photo that can be read.', reason: 'not_photo' });
     served({ 'POST /api/jobs/j1/photos/*': () => json(422, refused) });
-    const at = new BenchJob('j1');
+    const at = benchOf('j1');
     await at.refresh();
     await at.addPhoto(new Blob(['no picture']), 'step', '');
     at.do('note', { words: 'goes on' });

@@ -3,8 +3,7 @@
   // Which figure of the runs is looked at: the resistance at first, where the runs have one.
   import type { Schemas } from '../../lib/api';
   import Pick from '../../lib/parts/Pick.svelte';
-  import { FIGURES, ROLES } from '../../lib/words';
-  import { isMatched } from './figures';
+  import { figureWords, isMatched } from './figures';
 
   interface Props {
     found: Schemas['AllRunsOut'];
@@ -27,5 +26,5 @@
   label={say('run-list-of')}
   name="value"
   bind:value
-  options={offered.map((f) => ({ value: f, label: FIGURES[f] ?? ROLES[f] ?? f }))}
+  options={offered.map((f) => ({ value: f, label: figureWords(f) }))}
 />

@@ -3,14 +3,15 @@
   // The runs in order by one factor: places, ties, and bars with their U on one scale.
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
-  import DataTable from '../../lib/parts/DataTable.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
   import { FACTORS, FIGURES } from '../../lib/words';
+  import CrossedTable from './CrossedTable.svelte';
   import FigurePick from './FigurePick.svelte';
+  import RankTable from './RankTable.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
-  import { digitsOf, heldWith, isMatched, mostFirst, unitOf, WISHES } from './figures';
+  import { heldWith, isMatched, levelWords, mostFirst, unitOf, WISHES } from './figures';
 
   interface Props {
     jobId: string;
@@ -23,6 +24,8 @@
   let only = $state<Record<string, string>>({});
   const ALL = 'all';
   let ranking = $state.raw<Schemas['RankingOut'] | null>(null);
+  let crossed = $state.raw<Schemas['CrossedOut'] | null>(null);
+  let across = $state('');
   let trouble = $state.raw<Problem | null>(null);
 
   const factor = $derived(found.factors.includes(by) ? by : (found.factors[0] ?? ''));
@@ -35,41 +38,44 @@
       ] as const
     )
       // Where one of noise and temperature is held, the fan is what was varied.
-      .filter(([name]) => name !== factor && !(name === 'fan' && isMatched(value)))
+      .filter(([name]) => name !== factor && name !== second && !(name === 'fan' && isMatched(value)))
       .map(([name, of]) => ({ name, levels: mostFirst(found.runs.filter((r) => r.logs.length).map(of)) }))
       .filter((f) => f.levels.length > 1)
       .map((f) => ({ ...f, chosen: only[f.name] ?? f.levels[0] ?? ALL })),
   );
-  const unit = $derived(unitOf(value));
   const wishes = $derived(
     Object.entries(WISHES)
       .map(([wish, figures]) => ({ wish, figure: figures.find((f) => found.figures.includes(f)) ?? '' }))
       .filter((w) => w.figure),
   );
   const wish = $derived(wishes.find((w) => w.figure === value)?.wish ?? '');
-  const written = (v: number) => fixed(v, digitsOf(value));
-  const reach = $derived(Math.max(...(ranking?.groups ?? []).map((g) => g.mean + (g.u95 ?? 0)), 1e-9));
-  const best = $derived(ranking?.groups.filter((g) => g.place === 1).map((g) => groupWords(g.group)) ?? []);
-
-  function groupWords(group: string): string {
-    if (factor === 'state') return say('run-list-state') + ' ' + group;
-    if (factor === 'attempt') return say('run-list-attempt', { attempt: group });
-    return group;
-  }
+  const best = $derived(ranking?.groups.filter((g) => g.place === 1).map((g) => levelWords(factor, g.group)) ?? []);
+  // A second factor across; where one of noise and temperature is held, the fan is what was varied.
+  const NONE = 'none';
+  const crossing = $derived(found.factors.filter((f) => f !== factor && !(f === 'fan' && isMatched(value))));
+  const second = $derived(crossing.includes(across) ? across : '');
 
   // The ranking follows what is chosen and the runs themselves.
   $effect(() => {
-    const [asked, of] = [factor, value];
+    const [asked, of, over] = [factor, value, second];
     if (!asked || !of || !found.runs.length) return;
     const within = Object.fromEntries(held.filter((f) => f.chosen !== ALL).map((f) => [f.name, f.chosen]));
-    const params = { path: { job_id: jobId }, query: { by: asked as 'material', value: of, ...within } };
-    void take(client.GET('/api/jobs/{job_id}/rank', { params }))
+    const query = { by: asked as 'material', value: of, ...within };
+    const path = { job_id: jobId };
+    const answer = over
+      ? take(
+          client.GET('/api/jobs/{job_id}/rank-across', {
+            params: { path, query: { ...query, across: over as 'fan' } },
+          }),
+        ).then((next) => [null, next] as const)
+      : take(client.GET('/api/jobs/{job_id}/rank', { params: { path, query } })).then((next) => [next, null] as const);
+    answer
       .then((next) => {
-        if (asked === factor && of === value) [ranking, trouble] = [next, null];
+        if (asked === factor && of === value && over === second) [[ranking, crossed], trouble] = [next, null];
       })
       .catch((error: unknown) => {
         if (!(error instanceof Problem)) throw error;
-        [ranking, trouble] = [null, error];
+        [ranking, crossed, trouble] = [null, null, error];
       });
   });
 </script>
@@ -95,6 +101,17 @@
         options={found.factors.map((f) => ({ value: f, label: FACTORS[f] ?? f }))}
       />
       <FigurePick {found} bind:value />
+      {#if crossing.length}
+        <Pick
+          label={say('run-list-across')}
+          name="across"
+          bind:value={() => second || NONE, (next) => (across = next)}
+          options={[
+            { value: NONE, label: say('run-list-across-none') },
+            ...crossing.map((f) => ({ value: f, label: FACTORS[f] ?? f })),
+          ]}
+        />
+      {/if}
       {#each held as f (f.name)}
         <Pick
           label={say('run-list-only', { factor: (FACTORS[f.name] ?? '').toLowerCase() })}
@@ -108,6 +125,7 @@
       {/each}
     </div>
     {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+    {#if crossed}<CrossedTable {crossed} {factor} across={second} {value} />{/if}
     {#if ranking}
       {#if best.length && best.length < ranking.groups.length}
         <p class="best">{say('run-list-best', { names: best.join(', '), wish: wish || null })}</p>
@@ -120,44 +138,7 @@
           })}
         </p>
       {/if}
-      <DataTable>
-        <thead>
-          <tr>
-            <th scope="col">{say('run-list-place')}</th>
-            <th scope="col">{FACTORS[factor]}</th>
-            <th scope="col" class="number">{say('run-list-mean')}</th>
-            <td></td>
-            <th scope="col" class="number">{say('run-list-runs')}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {#each ranking.groups as g (g.group)}
-            <tr>
-              <td class="place">{g.place ?? say('run-list-no-place')}</td>
-              <th scope="row"
-                >{groupWords(g.group)}
-                {#if g.ties_with.length}<small
-                    >{say('run-list-tie', { names: g.ties_with.map(groupWords).join(', ') })}</small
-                  >{/if}</th
-              >
-              <td class="number">{written(g.mean)}{g.u95 === null ? '' : ` ± ${written(g.u95)}`} {unit}</td>
-              <td class="drawn">
-                <svg viewBox="0 0 200 26" preserveAspectRatio="none" aria-hidden="true">
-                  <rect x="0" y="6" width={Math.max(0, (g.mean / reach) * 196)} height="14" />
-                  {#if g.u95 !== null}
-                    <path
-                      d="M{((g.mean - g.u95) / reach) * 196} 13H{((g.mean + g.u95) / reach) * 196}M{((g.mean - g.u95) /
-                        reach) *
-                        196} 8v10M{((g.mean + g.u95) / reach) * 196} 8v10"
-                    />
-                  {/if}
-                </svg>
-              </td>
-              <td class="number">{g.n}</td>
-            </tr>
-          {/each}
-        </tbody>
-      </DataTable>
+      <RankTable {ranking} {factor} {value} />
       {#if ranking.reason}<p class="quiet">{ranking.reason}</p>{/if}
       {#if ranking.unlike.length}
         <Notice tone="care"
@@ -184,33 +165,5 @@
     margin: 0 0 var(--gap-2);
     font-family: var(--font-head);
     font-size: var(--size-3);
-  }
-  .place {
-    width: 4rem;
-    font-size: var(--size-3);
-    font-variant-numeric: tabular-nums;
-  }
-  small {
-    display: block;
-    color: var(--soft);
-    font-weight: 400;
-  }
-  .drawn {
-    width: 34%;
-  }
-  svg {
-    display: block;
-    width: 100%;
-    height: 26px;
-  }
-  rect {
-    fill: var(--after-tint);
-    stroke: var(--after);
-  }
-  path {
-    fill: none;
-    stroke: var(--ink);
-    stroke-width: 2;
-    vector-effect: non-scaling-stroke;
   }
 </style>

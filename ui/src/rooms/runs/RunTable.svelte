@@ -1,14 +1,14 @@
 <script lang="ts">
   import { say } from './words';
   // A row a log; the row of a run carries its state and conditions, its repeats follow.
-  import type { Schemas } from '../../lib/api';
+  import { client, Problem, take, type Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import { upper } from '../../lib/say';
-  import { FIGURES, ROLES } from '../../lib/words';
-  import { digitsOf, unitOf } from './figures';
+  import { toast } from '../../lib/toasts.svelte';
+  import { digitsOf, figureWords, isColumn, isMatched, unitOf } from './figures';
   import { conditionsOf, nameOf, stateWords } from './names';
 
   interface Props {
@@ -24,6 +24,7 @@
   let { jobId, found, picked, first, closed, onpick, onremove }: Props = $props();
   let only = $state('');
   let also = $state('');
+  let alsoValues = $state.raw(new Map<string, number>());
 
   const states = $derived(new Map(found.states.map((s) => [s.id, stateWords(s)])));
   const shown = $derived(found.runs.filter((r) => !only || r.state_id === only));
@@ -42,10 +43,21 @@
     'noise_db',
     'result_score',
   ];
-  const further = $derived(
-    found.figures.filter((f) => !OWN.includes(f) && f in (found.runs[0]?.logs[0]?.figures ?? {})),
-  );
-  const alsoWords = $derived(FIGURES[also] ?? ROLES[also] ?? also);
+  const further = $derived(found.figures.filter((f) => !OWN.includes(f) && !isMatched(f)));
+  const alsoWords = $derived(isColumn(also) ? figureWords(also) : upper(figureWords(also)));
+  $effect(() => {
+    const [name, runs] = [also, found.runs];
+    alsoValues = new Map();
+    if (!name || !runs.length) return;
+    take(client.GET('/api/jobs/{job_id}/all-runs/figure', { params: { path: { job_id: jobId }, query: { name } } }))
+      .then(({ values }) => {
+        if (name === also) alsoValues = new Map(values.map((v) => [v.log, v.value]));
+      })
+      .catch((error: unknown) => {
+        if (!(error instanceof Problem)) throw error;
+        toast(`${error.body.detail} ${error.body.remedy}`);
+      });
+  });
   const scored = $derived(found.runs.some((r) => r.result_score !== null));
   const heard = $derived(found.runs.some((r) => r.noise_db !== null));
 </script>
@@ -68,7 +80,7 @@
         bind:value={also}
         options={[
           { value: '', label: say('run-list-also-none') },
-          ...further.map((f) => ({ value: f, label: FIGURES[f] ?? ROLES[f] ?? f })),
+          ...further.map((f) => ({ value: f, label: figureWords(f) })),
         ]}
       />
     {/if}
@@ -89,7 +101,7 @@
         {#if has((l) => l.held_share)}<th scope="col" class="number">{say('run-list-held')} <small>%</small></th>{/if}
         {#if heard}<th scope="col" class="number">{say('run-list-noise')} <small>dB</small></th>{/if}
         {#if scored}<th scope="col" class="number">{say('run-list-score')}</th>{/if}
-        {#if also}<th scope="col" class="number">{upper(alsoWords)} <small>{unitOf(also)}</small></th>{/if}
+        {#if also}<th scope="col" class="number">{alsoWords} <small>{unitOf(also)}</small></th>{/if}
         <td></td>
       </tr>
     </thead>
@@ -137,7 +149,7 @@
                 >{/if}
               {#if heard}<td class="number">{at === 0 ? number(run.noise_db, 1) : ''}</td>{/if}
               {#if scored}<td class="number">{at === 0 ? number(run.result_score, 0) : ''}</td>{/if}
-              {#if also}<td class="number">{number(log.figures[also] ?? null, digitsOf(also))}</td>{/if}
+              {#if also}<td class="number">{number(alsoValues.get(log.id) ?? null, digitsOf(also))}</td>{/if}
             {:else}
               <td colspan="3" class="quiet">{say('run-list-no-log')}</td>
               {#if has((l) => l.fan_rpm)}<td></td>{/if}{#if has((l) => l.sag_w)}<td></td>{/if}

@@ -1,4 +1,14 @@
-// Units and digits of the figures of a run.
+// Words, units and digits of the figures of a run.
+import { FIGURES, ROLES } from '../../lib/words';
+import { say } from './words';
+
+/** Before the name of a column of a log that has no role. */
+const COLUMN = 'column:';
+export const isColumn = (name: string): boolean => name.startsWith(COLUMN);
+/** What a figure is called: a column as its logger calls it, with its unit. */
+export const figureWords = (name: string): string =>
+  FIGURES[name] ?? ROLES[name] ?? (isColumn(name) ? name.slice(COLUMN.length) : name);
+
 const UNITS: Record<string, [string, number]> = {
   rise_K: ['K', 1],
   resistance_K_per_W: ['K/W', 3],
@@ -28,6 +38,7 @@ const BY_ROLE: [string, string, number][] = [
 ];
 
 const found = (name: string): [string, number] => {
+  if (isColumn(name)) return ['', 1];
   const known = UNITS[name];
   if (known) return known;
   const role = BY_ROLE.find(([end]) => name.endsWith(end));
@@ -36,6 +47,13 @@ const found = (name: string): [string, number] => {
 
 export const unitOf = (name: string): string => found(name)[0];
 export const digitsOf = (name: string): number => found(name)[1];
+
+/** A level of a factor in words. */
+export function levelWords(factor: string, level: string): string {
+  if (factor === 'state') return `${say('run-list-state')} ${level}`;
+  if (factor === 'attempt') return say('run-list-attempt', { attempt: level });
+  return level;
+}
 
 /** Levels of a factor, the one that most runs have first; nothing that was not noted. */
 export function mostFirst(levels: string[]): string[] {

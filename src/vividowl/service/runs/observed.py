@@ -1,0 +1,152 @@
+"""Runs as observations: what each figure is in a run, brought to one room, with what is not known of it."""
+
+from __future__ import annotations
+
+import math
+from collections import Counter
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from typing import Any
+
+from vividowl.core.quantities.uncertainty import Tolerances, combined, standard_from_half_width
+from vividowl.core.trace.roles import ROLE_KINDS, Role
+from vividowl.service.measure.runs import RESULT_FIELDS
+from vividowl.service.runs.all_runs import AllRuns, LogRow, RunRow
+
+NOISE, RISE, RESISTANCE = "noise_db", "rise_K", "resistance_K_per_W"
+# Noise where the rise is held, and the rise where the noise is.
+MATCHED = {"noise_at_matched_rise_db": (RISE, NOISE), "rise_at_matched_noise_K": (NOISE, RISE)}
+FRAME_RATES = ("frame_rate_per_s", "slow_frame_rate_per_s")
+HIGHER = (
+    "result_score",
+    "result_frame_rate",
+    "power_W",
+    *FRAME_RATES,
+    Role.FRAME_RATE.value,
+    Role.CPU_CLOCK.value,
+    Role.GPU_CLOCK.value,
+)
+
+
+# Before the name of a column that has no role.
+COLUMN = "column:"
+# Of a unit of temperature, a kelvin.
+_DEGREES_PER_K = {"°C": 1.0, "°F": 1.8}
+
+
+def measured_figure(name: str, row: RunRow, log: LogRow) -> float | None:
+    """A figure of a log as it was measured; None where not known."""
+    figures = log.trace.figures or {}
+    if name == NOISE:
+        return None if log.repeat else row.noise_db
+    if name.startswith("result_"):
+        return None if log.repeat else getattr(row.run, name)
+    if name.startswith(COLUMN):
+        return _column(name, log).get("mean")
+    found: float | None = figures.get("means", {}).get(name, figures.get(name))
+    return found
+
+
+def _column(name: str, log: LogRow) -> Mapping[str, Any]:
+    found: Mapping[str, Any] = (log.trace.figures or {}).get("columns", {}).get(name.removeprefix(COLUMN), {})
+    return found
+
+
+def figure_of(name: str, row: RunRow, log: LogRow, reference_room_c: float) -> float | None:
+    """A figure of a log: temperatures are brought to the reference room; None where not known."""
+    value = measured_figure(name, row, log)
+    degrees = _DEGREES_PER_K.get(_unit_of(name, log))
+    if value is None or degrees is None:
+        return value
+    return None if row.run.room_c is None else value + degrees * (reference_room_c - row.run.room_c)
+
+
+def _unit_of(name: str, log: LogRow) -> str:
+    """Unit of a figure that is a temperature by its column; nothing for one that is a difference already."""
+    if name.startswith(COLUMN):
+        return str(_column(name, log).get("unit", ""))
+    return ROLE_KINDS[Role(name)].unit if name in _ROLES else ""
+
+
+FIGURES = (
+    RISE,
+    RESISTANCE,
+    "power_W",
+    "held_share",
+    "sag_W",
+    "sag_MHz",
+    "clock_spread_MHz",
+    *FRAME_RATES,
+    NOISE,
+    "result_score",
+    "result_duration_s",
+)
+
+
+def standard_of(name: str, row: RunRow, value: float, tolerances: Tolerances) -> float | None:
+    """Standard uncertainty of the mean of a run's logs, None where nothing but repeats tells it."""
+    first, n = row.logs[0].trace.figures or {}, len(row.logs)
+    role = Role(name) if name in _ROLES else None
+    if name in first.get("u", {}):
+        scatter, own = first["u"][name]
+        return combined(scatter / math.sqrt(n), own)
+    if role is not None and ROLE_KINDS[role].unit == "°C" and "rise_K" in first.get("u", {}):
+        scatter, own = first["u"]["rise_K"]
+        return combined(scatter / math.sqrt(n), own)
+    if name == NOISE:
+        return standard_from_half_width(tolerances.noise_db)
+    if name.startswith("result_"):
+        return standard_from_half_width(tolerances.result_share * abs(value)) or None
+    return None
+
+
+_ROLES = frozenset(role.value for role in Role)
+_IN_C = {role.value for role, kind in ROLE_KINDS.items() if kind.unit == "°C"}
+
+
+def figures_there(rows: Sequence[RunRow]) -> tuple[str, ...]:
+    """Figures that two runs or more have, in their usual order."""
+    count: Counter[str] = Counter()
+    for row in rows:
+        for log in row.logs:
+            figures = log.trace.figures or {}
+            count.update(name for name in FIGURES if figures.get(name) is not None)
+            count.update(name for name in figures.get("means", ()) if row.run.room_c is not None or name not in _IN_C)
+            count.update(
+                COLUMN + name
+                for name, column in figures.get("columns", {}).items()
+                if row.run.room_c is not None or column["unit"] not in _DEGREES_PER_K
+            )
+            if not log.repeat:
+                count.update(name for name in RESULT_FIELDS if getattr(row.run, name) is not None)
+                count.update([NOISE] if row.noise_db is not None else [])
+    names = (*FIGURES, "result_frame_rate", *(role.value for role in Role))
+    columns = sorted(name for name in count if name.startswith(COLUMN))
+    found = [name for name in (*names, *columns) if count[name] >= 2]
+    return (*found, *(name for name, needs in MATCHED.items() if set(needs) <= set(found)))
+
+
+@dataclass(frozen=True)
+class Observed:
+    """A run as one observation: the mean of its logs with its standard uncertainty, None where nothing tells it."""
+
+    row: RunRow
+    value: float
+    u: float | None
+
+
+def observed(found: AllRuns, value: str) -> list[Observed]:
+    """A figure of all runs that have it. Repeats of a run are one observation: what they share does not average out."""
+    out = []
+    for row in found.runs:
+        told = [figure_of(value, row, log, found.reference_room_c) for log in row.logs]
+        known = [figure for figure in told if figure is not None]
+        if known:
+            mean = sum(known) / len(known)
+            out.append(Observed(row, mean, standard_of(value, row, mean, found.tolerances)))
+    return out
+
+
+def stated(runs: Sequence[Observed]) -> list[float]:
+    """Standard uncertainties of runs, none where one of them has none."""
+    return [o.u for o in runs if o.u is not None] if all(o.u is not None for o in runs) else []

@@ -1,0 +1,105 @@
+<script lang="ts">
+  import { say } from './words';
+  // Rankings side by side: a row a group, a column a level of a second factor; each column has its own places.
+  import type { Schemas } from '../../lib/api';
+  import { fixed } from '../../lib/format';
+  import DataTable from '../../lib/parts/DataTable.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import { FACTORS } from '../../lib/words';
+  import { digitsOf, heldWith, levelWords, unitOf } from './figures';
+
+  interface Props {
+    crossed: Schemas['CrossedOut'];
+    factor: string;
+    across: string;
+    value: string;
+  }
+  let { crossed, factor, across, value }: Props = $props();
+  const unit = $derived(unitOf(value));
+  const written = (v: number) => fixed(v, digitsOf(value));
+  const groups = $derived([
+    ...new Set(crossed.columns.flatMap((level) => level.ranking?.groups.map((g) => g.group) ?? [])),
+  ]);
+  const columns = $derived(
+    crossed.columns.map(({ setting, ranking }) => ({
+      level: levelWords(across, setting),
+      told: ranking !== null,
+      held: ranking?.held ?? null,
+      at: new Map(ranking?.groups.map((g) => [g.group, g])),
+    })),
+  );
+  const rankings = $derived(crossed.columns.flatMap((level) => level.ranking ?? []));
+  const reasons = $derived([...new Set(rankings.map((r) => r.reason).filter(Boolean))]);
+  const unlike = $derived([...new Set(rankings.flatMap((r) => r.unlike))]);
+</script>
+
+<div class="wide">
+  <DataTable>
+    <thead>
+      <tr>
+        <th scope="col">{FACTORS[factor]} <small>{unit}</small></th>
+        {#each columns as column (column.level)}
+          <th scope="col">
+            {column.level}
+            {#if column.held !== null}<small>{fixed(column.held, 1)} {unitOf(heldWith(value))}</small>{/if}
+          </th>
+        {/each}
+      </tr>
+    </thead>
+    <tbody>
+      {#each groups as group (group)}
+        <tr>
+          <th scope="row">{levelWords(factor, group)}</th>
+          {#each columns as column (column.level)}
+            {@const g = column.at.get(group)}
+            <td class:best={g?.place === 1}>
+              {#if g}
+                <span class="place">{g.place ?? say('run-list-no-place')}</span>
+                <span class="mean">{written(g.mean)}{g.u95 === null ? '' : ` ± ${written(g.u95)}`}</span>
+                {#if g.ties_with.length}
+                  <small
+                    >{say('run-list-tie', { names: g.ties_with.map((t) => levelWords(factor, t)).join(', ') })}</small
+                  >
+                {/if}
+              {:else}<span class="quiet">{say('run-list-not-run')}</span>{/if}
+            </td>
+          {/each}
+        </tr>
+      {/each}
+    </tbody>
+  </DataTable>
+</div>
+{#each columns.filter((column) => !column.told) as column (column.level)}
+  <p class="quiet">{say('run-list-too-few-across', { level: column.level })}</p>
+{/each}
+{#each reasons as reason (reason)}<p class="quiet">{reason}</p>{/each}
+{#if unlike.length}
+  <Notice tone="care">{say('run-list-unlike', { names: unlike.map((f) => FACTORS[f]).join(', ') })}</Notice>
+{/if}
+
+<style>
+  .wide {
+    overflow-x: auto;
+  }
+  .place {
+    display: inline-block;
+    min-width: 2rem;
+    font-size: var(--size-3);
+    font-variant-numeric: tabular-nums;
+  }
+  .mean {
+    font-variant-numeric: tabular-nums;
+    white-space: nowrap;
+  }
+  .best {
+    background: var(--after-tint);
+  }
+  small {
+    display: block;
+    color: var(--soft);
+    font-weight: 400;
+  }
+  thead th:first-child small {
+    display: inline;
+  }
+</style>
