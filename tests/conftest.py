@@ -1,8 +1,11 @@
 """One throw-away PostgreSQL cluster a process; an empty, migrated database for each test that asks for one."""
 
+import copy
+import fcntl
 import logging
 import os
 import shutil
+import subprocess
 import tempfile
 from pathlib import Path
 
@@ -12,7 +15,9 @@ from argon2 import PasswordHasher
 from sqlalchemy import text
 from xdist.scheduler import LoadFileScheduling
 
+from vividowl.host.account import prepare_folder
 from vividowl.host.cluster import Cluster
+from vividowl.service.measure import logs
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
 from vividowl.store.base import Base
@@ -28,6 +33,29 @@ def _quick_hashes():
     usual, accounts._hasher = accounts._hasher, PasswordHasher(time_cost=1, memory_cost=8, parallelism=1)
     yield
     accounts._hasher = usual
+
+
+@pytest.fixture(scope="session", autouse=True)
+def _logs_read_once():
+    """The same log under the same conditions is read once a process, as hundreds of tests take one of a few in. What
+    was made of it is copied, so that no test sees another's."""
+    usual, kept = logs.read_apart, {}
+
+    def read(task, path, *given, name):
+        *others, columns = given
+        key = (task.__qualname__, path.read_bytes(), repr(others), name)
+        if key not in kept:
+            found = usual(task, path, *given, name=name)
+            kept[key] = found, columns.read_bytes() if columns.exists() else None
+        found, written = kept[key]
+        if written is not None:
+            columns.touch(0o600)
+            columns.write_bytes(written)
+        return copy.deepcopy(found)
+
+    logs.read_apart = read
+    yield
+    logs.read_apart = usual
 
 
 RUN = "VIVIDOWL_TEST_RUN"
@@ -61,9 +89,28 @@ def process():
 
 
 @pytest.fixture(scope="session")
-def cluster(run_folder, process):
+def seeded(run_folder):
+    """Lays a database server as it is when it has just been made into a folder: copied, since making one takes longer
+    than most tests. What makes it is tested where two starts meet."""
+    made = Cluster(run_folder / "made", throwaway=True)
+    with (run_folder / "made.lock").open("w") as lock:
+        fcntl.flock(lock, fcntl.LOCK_EX)
+        if not made.data.exists():
+            prepare_folder(made.base)
+            made._init()
+
+    def seed(base):
+        base.parent.mkdir(parents=True, exist_ok=True)
+        subprocess.run(["cp", "-a", str(made.base), str(base)], check=True)
+        return base
+
+    return seed
+
+
+@pytest.fixture(scope="session")
+def cluster(run_folder, process, seeded):
     """The cluster of this process."""
-    made = Cluster(run_folder / process, throwaway=True)
+    made = Cluster(seeded(run_folder / process), throwaway=True)
     made.start()
     yield made
     made.leave()

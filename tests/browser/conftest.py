@@ -23,11 +23,13 @@ from vividowl.web.app import Settings, create_app
 
 
 @pytest.fixture(scope="session")
-def demo_cluster(run_folder):
+def demo_cluster(run_folder, seeded):
     """A server with the demo shop, and its files. The process that comes first loads it; all others wait for that."""
     cluster, files = Cluster(run_folder / "demo", throwaway=True), run_folder / "demo-files"
     with (run_folder / "demo.lock").open("w") as lock:
         fcntl.flock(lock, fcntl.LOCK_EX)
+        if not files.exists():
+            seeded(cluster.base)
         cluster.start()
         if not files.exists():
             loading = Database(cluster.url)

@@ -28,11 +28,12 @@ from vividowl.service.shop import accounts
 
 
 @pytest.fixture
-def root(monkeypatch):
+def root(monkeypatch, seeded):
     """An installation of its own, whose cluster is stopped afterwards."""
     folder = Path(tempfile.mkdtemp(prefix="vividowl-root-"))
     folder.chmod(0o755)
     monkeypatch.setenv("VIVIDOWL_ROOT", str(folder))
+    seeded(folder / "var/pg")
     yield folder
     Cluster(folder / "var/pg").stop()
     shutil.rmtree(folder, ignore_errors=True)

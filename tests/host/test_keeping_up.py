@@ -41,8 +41,8 @@ def asked(database):
         return line.execute(text("SELECT 1")).scalar()
 
 
-def test_the_last_one_to_leave_stops_it_and_nobody_before(base):
-    first, second = Cluster(base, throwaway=True), Cluster(base, throwaway=True)
+def test_the_last_one_to_leave_stops_it_and_nobody_before(laid):
+    first, second = Cluster(laid, throwaway=True), Cluster(laid, throwaway=True)
     first.start()
     second.start()
     assert first.port == second.port
@@ -71,9 +71,15 @@ def test_two_cold_starts_at_once_wait_for_each_other(base):
     assert not Cluster(base).running()
 
 
+@pytest.fixture
+def laid(base, seeded):
+    """A folder with a cluster as it has just been made."""
+    return seeded(base)
+
+
 @pytest.mark.parametrize("how", [signal.SIGKILL, signal.SIGQUIT])
-def test_a_killed_server_is_back_on_its_port_and_the_application_with_it(base, how):
-    cluster = Cluster(base, throwaway=True)
+def test_a_killed_server_is_back_on_its_port_and_the_application_with_it(laid, how):
+    cluster = Cluster(laid, throwaway=True)
     cluster.start()
     database, closing = Database(cluster.url), threading.Event()
     keeper = threading.Thread(target=cluster.keep_up, args=(closing,), daemon=True)
@@ -96,8 +102,8 @@ def test_a_killed_server_is_back_on_its_port_and_the_application_with_it(base, h
         cluster.leave()
 
 
-def test_the_applications_account_may_do_nothing_beside_its_database(base):
-    cluster = Cluster(base)
+def test_the_applications_account_may_do_nothing_beside_its_database(laid):
+    cluster = Cluster(laid)
     cluster.start()
     database = Database(cluster.url)
     database.migrate()
@@ -108,15 +114,15 @@ def test_the_applications_account_may_do_nothing_beside_its_database(base):
         assert row.one() == (False, False, False)
     database.close()
     for name in ("password", "account-password", "start.lock"):
-        assert (base / name).stat().st_mode & 0o077 == 0
+        assert (laid / name).stat().st_mode & 0o077 == 0
     cluster.leave()
 
 
-def test_a_cluster_of_an_older_set_up_is_handed_to_the_account(base):
+def test_a_cluster_of_an_older_set_up_is_handed_to_the_account(laid):
     """There the application was the keeper, and its tables are the keeper's."""
-    cluster = Cluster(base)
+    cluster = Cluster(laid)
     cluster.start()
-    where = f"host=127.0.0.1 port={cluster.port} user={KEEPER} password={(base / 'password').read_text().strip()}"
+    where = f"host=127.0.0.1 port={cluster.port} user={KEEPER} password={(laid / 'password').read_text().strip()}"
     with psycopg.connect(f"{where} dbname={DATABASE}") as line:
         line.execute("CREATE TABLE old (id serial PRIMARY KEY, words text)")
         line.execute("INSERT INTO old (words) VALUES ('kept')")

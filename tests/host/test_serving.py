@@ -22,10 +22,11 @@ from vividowl.store.files import FileStore
 
 
 @pytest.fixture
-def root():
+def root(seeded):
     """An installation of its own."""
     folder = Path(tempfile.mkdtemp(prefix="vividowl-serve-"))
     folder.chmod(0o755)
+    seeded(folder / "var/pg")
     yield folder
     Cluster(folder / "var/pg").stop()
     shutil.rmtree(folder, ignore_errors=True)

@@ -9,6 +9,7 @@ from tests.logs import COOL, HOT, log_bytes
 from vividowl.service.shop import accounts
 from vividowl.store.models import Shop
 from vividowl.web.app import Settings, create_app
+from vividowl.web.session.routes import limiter
 
 PASSWORD = "four words to remember"
 
@@ -91,12 +92,22 @@ class Caller:
         return job
 
 
+SETTINGS = Settings("test key", set_up_code="the code", demo_sign_in=True, testing=True, cookie_secure=False)
+
+
+@pytest.fixture(scope="session")
+def made_app():
+    """The application, made once a process: its hundred addresses take longer to compile than most tests to run."""
+    return create_app(None, SETTINGS)
+
+
 @pytest.fixture
-def app(workshop):
+def app(made_app, workshop):
     """The application on an empty database."""
-    return create_app(
-        workshop, Settings("test key", set_up_code="the code", demo_sign_in=True, testing=True, cookie_secure=False)
-    )
+    made_app.extensions["workshop"] = workshop
+    # The limiter is one for all applications of a process; the one made last has switched it on or off.
+    limiter.enabled = made_app.config["RATELIMIT_ENABLED"]
+    return made_app
 
 
 @pytest.fixture

@@ -4,12 +4,13 @@ import uuid
 
 import pytest
 from tests.said import refuses
-from tests.web.conftest import PASSWORD, Caller
+from tests.web.conftest import PASSWORD, SETTINGS, Caller
 
 from vividowl.service.errors import Refused
 from vividowl.service.shop import accounts
 from vividowl.store.models import Member, Shop
 from vividowl.web.access import RULES
+from vividowl.web.app import Settings, create_app
 
 PUBLIC = {
     "session.get_session",
@@ -48,7 +49,8 @@ def test_every_closed_route_turns_a_stranger_away(app, nobody, shop):
     assert tried > 20
 
 
-def test_a_route_without_a_rule_answers_no_one(app, shop):
+def test_a_route_without_a_rule_answers_no_one(workshop, shop):
+    app = create_app(workshop, SETTINGS)
     app.add_url_rule("/api/forgotten", "forgotten", lambda: "secret")
     caller = Caller(app).sign_in("ada")
     assert "closed" in caller.problem("GET", "/api/forgotten", status=403)["detail"]
@@ -142,7 +144,6 @@ def test_answers_are_hardened(nobody):
 
 
 def test_cookies_are_secure_by_default(workshop):
-    from vividowl.web.app import Settings, create_app
 
     answer = create_app(workshop, Settings("key")).test_client().get("/api/session")
     assert "Secure" in answer.headers["Set-Cookie"]

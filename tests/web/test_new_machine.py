@@ -39,8 +39,8 @@ def test_frame_times_lie_beside_the_log_and_are_told(ada, fresh):
     where = f"/api/jobs/{fresh}/runs/before/frames/{run['frames'][0]['id']}"
     assert ada.call("DELETE", where)["frames"] == []
     assert len(ada.call("POST", f"{where}/restore")["frames"]) == 1
-    shown = ada.call("GET", f"/api/jobs/{fresh}/all-runs")["runs"]
-    assert shown[0]["logs"][0]["figures"]["frame_rate_per_s"] == pytest.approx(run["frames"][0]["rate_per_s"])
+    (shown,) = ada.call("GET", f"/api/jobs/{fresh}/all-runs/figure?name=frame_rate_per_s")["values"]
+    assert shown["value"] == pytest.approx(run["frames"][0]["rate_per_s"])
 
 
 def test_two_runs_are_compared_by_their_frames(ada):
