@@ -187,7 +187,7 @@ class Careless(RuleBasedStateMachine):
 
 
 Careless.TestCase.settings = settings(
-    max_examples=60,
+    max_examples=40,
     stateful_step_count=35,
     deadline=None,
     derandomize=True,

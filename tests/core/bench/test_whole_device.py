@@ -244,7 +244,7 @@ class Adversary(RuleBasedStateMachine):
 
 
 Adversary.TestCase.settings = settings(
-    max_examples=60,
+    max_examples=40,
     stateful_step_count=25,
     deadline=None,
     derandomize=True,

@@ -12,7 +12,7 @@ from vividowl.core.trace.trace import Trace
 
 pytestmark = pytest.mark.long
 
-DEVICES = 60
+DEVICES = 40
 OPTIONS = (
     Option("clean", "", (Action.CLEAN,)),
     Option("repaste", "", (Action.CLEAN, Action.REPASTE), material("paste_soft")),
@@ -45,11 +45,11 @@ def outcomes():
 
 @pytest.mark.parametrize("option", [0, 1])
 def test_intervals_hold_the_truth_about_four_times_in_five(outcomes, option):
-    # Of 60 devices a share of 0.8 lies within 0.8 +- 2.6 sqrt(0.8 0.2 / 60) in 99 of 100 draws (binomial, textbook);
+    # Of 40 devices a share of 0.8 lies within 0.8 +- 2.6 sqrt(0.8 0.2 / 40) in 99 of 100 draws (binomial, textbook);
     # the goal of 75 to 85 % is measured on 300 devices by bench/accuracy.py.
     inside = [row[option][0].resistance.holds(row[option][1]) for row in outcomes]
     assert len(inside) >= 0.95 * DEVICES
-    assert 0.66 <= np.mean(inside) <= 0.94
+    assert 0.63 <= np.mean(inside) <= 0.97
 
 
 @pytest.mark.parametrize("option", [0, 1])
