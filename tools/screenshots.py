@@ -42,7 +42,7 @@ def take(browser: Browser, address: str) -> None:
         context.add_init_script(f"localStorage.setItem('theme', '{theme}')")
         page = context.new_page()
         page.goto("/")
-        page.get_by_text("Next for your hands").wait_for()
+        page.get_by_text("Up next").wait_for()
         path = place
         if number:
             jobs = page.evaluate("async () => (await (await fetch('/api/jobs?all=true&limit=100')).json()).jobs")

@@ -55,7 +55,7 @@ def planned(page, logs):
 
     def make(key, model="Marrow 17", found=FOUND):
         page.goto("/")
-        page.get_by_text("Next for your hands").wait_for()
+        page.get_by_text("Up next").wait_for()
         job = call(page, "POST", "/api/jobs", {**INTAKE, "model": model})["id"]
         version = call(page, "GET", f"/api/jobs/{job}/runs/before")["version"]
         recipe = {"version": version, "room_c": 24.0, "load_recipe": "even load", "fan_setting": "automatic"}
@@ -153,7 +153,7 @@ def test_a_whole_alloy_job_by_keyboard_with_the_line_down_and_a_second_tablet_wa
     expect(page.get_by_text("No connection. Go on: 4 steps wait on this tablet")).to_be_visible()
     expect(heading(other)).to_have_text(wanted[5])
     page.context.set_offline(False)
-    expect(page.get_by_text("In step")).to_be_visible(timeout=10_000)
+    expect(page.get_by_text("Synced")).to_be_visible(timeout=10_000)
     expect(heading(other)).to_have_text(wanted[9], timeout=4000)
 
     for text in wanted[9:]:
@@ -222,7 +222,7 @@ class Counted:
 
 def test_a_plain_repaste_takes_few_actions(page, logs, monkeypatch):
     page.goto("/")
-    page.get_by_text("Next for your hands").wait_for()
+    page.get_by_text("Up next").wait_for()
     hands = Counted(page)
     hands.key("n")
     hands.fill("Customer", "Runa Petrosyan")
@@ -246,14 +246,14 @@ def test_a_plain_repaste_takes_few_actions(page, logs, monkeypatch):
     hands.click("Take this plan")
     expect(page.get_by_text(re.compile("Promised: "))).to_be_visible()
     hands.key("4")
-    expect(page.get_by_text("Begin the step list")).to_be_visible()
+    expect(page.get_by_text("The step list")).to_be_visible()
     hands.key("Enter")
     expect(heading(page)).to_contain_text("Shut down, unplug")
     job = page.url.split("/")[4]
     for step in steps(page, job):
         expect(heading(page)).to_have_text(step["text"])
         if page.get_by_role("timer").is_visible():
-            expect(page.get_by_text("In step")).to_be_visible()
+            expect(page.get_by_text("Synced")).to_be_visible()
             # Five minutes pass by themselves: the server's clock is set on, and the page is loaded anew.
             for module in (bench, bench_view, bench_work, taking):
                 monkeypatch.setattr(module, "server_now", six_minutes_later)
@@ -282,10 +282,10 @@ def test_a_plain_repaste_takes_few_actions(page, logs, monkeypatch):
 def test_a_map_is_drawn_kept_for_the_model_and_offered_on_the_next_job(page, planned):
     job = planned("clean", model="Heron 13 trial")
     page.goto(f"/jobs/{job}/open")
-    page.get_by_role("button", name="Begin the list").click()
+    page.get_by_role("button", name="Start work").click()
     expect(heading(page)).to_contain_text("Shut down, unplug")
     page.goto(f"/jobs/{job}/open")
-    page.get_by_role("radio", name="Put screws").check()
+    page.get_by_role("radio", name="Add screws").check()
     page.get_by_label("Length").fill("4")
     map_ = page.get_by_role("group", name=re.compile("Map with"))
     for x, y in ((80, 60), (400, 60), (400, 240), (80, 240)):
@@ -327,7 +327,7 @@ def test_a_held_pedal_and_a_pressed_button_prove_nothing(page, planned):
     pass_on(page, 700)
     expect(heading(page)).to_have_text(wanted[1])
     # A tap on Take back, then the foot: the step is done again, nothing else is taken back.
-    page.get_by_role("button", name=re.compile("Take back")).click()
+    page.get_by_role("button", name=re.compile("Undo")).click()
     expect(heading(page)).to_have_text(wanted[0])
     pass_on(page, 620)
     tread(page, " ")
@@ -397,5 +397,5 @@ def test_a_finding_changes_the_plan_and_bars_the_alloy(page, planned):
     page.get_by_role("group", name="Cold plate").get_by_text("Aluminium", exact=True).click()
     expect(page.get_by_text("Aluminium seen: alloy barred.")).to_be_visible()
     expect(page.get_by_role("link", name="Decide anew in Plan")).to_be_visible()
-    page.get_by_role("button", name=re.compile("Take back: finding")).click()
+    page.get_by_role("button", name=re.compile("Undo: finding")).click()
     expect(page.get_by_role("link", name="See the plan")).to_be_visible()

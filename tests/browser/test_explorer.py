@@ -86,7 +86,7 @@ def test_a_repeat_stands_beside_its_run(page, job_address, tmp_path):
 @pytest.mark.parametrize(
     ("number", "stage", "says"),
     [
-        (2418, "before", "Held back by heat at 95 °C"),
+        (2418, "before", "Throttled at 95 °C"),
         (2418, "verdict", "on a throttled machine the temperature stays at its limit and the watts tell"),
         (2420, "verdict", "That is no fault: the fan turns slower"),
         (2424, "before", "Whine at 7.3 kHz"),

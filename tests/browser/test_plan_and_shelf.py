@@ -21,7 +21,7 @@ def test_a_plan_is_made_taken_cut_booked_and_taken_back(page, job_address):
     expect(row(page, "clean, Loam 8, new pads")).to_contain_text("on the shelf")
     row(page, "clean, Slow Tide 45, new pads").get_by_role("button").click()
     detail = page.get_by_role("region", name="clean, Slow Tide 45, new pads")
-    expect(detail).to_contain_text("Look again after")
+    expect(detail).to_contain_text("Next service")
     detail.get_by_text(re.compile("Phase-change sheet, step by step")).click()
     expect(detail.get_by_text(re.compile("Peel the second liner"))).to_be_visible()
     # What this one is cut from has come; another option is cut from other sheets.
@@ -62,7 +62,7 @@ def test_a_plan_is_made_taken_cut_booked_and_taken_back(page, job_address):
     page.goto("/shelf")
     expect(page.get_by_role("button", name=re.compile(r"Lot L-140.*3\.50 of 3\.50 g"))).to_be_visible()
     page.goto(job_address(2428, "plan"))
-    page.get_by_role("button", name="Put the decision back").click()
+    page.get_by_role("button", name="Undo choice").click()
     expect(page.get_by_text("The decision is open again.")).to_be_visible()
 
 

@@ -41,7 +41,7 @@ def test_a_new_device_goes_the_whole_way_by_keyboard(page, logs):
     page.goto("/")
     expect(page.get_by_text("Demo, invented data")).to_be_visible()
     page.keyboard.press("n")
-    expect(page.get_by_role("heading", name="Take a device in")).to_be_visible()
+    expect(page.get_by_role("heading", name="New job")).to_be_visible()
     type_into(page, "Customer", "Runa Petrosyan")
     type_into(page, "Maker", "Ondervale")
     type_into(page, "Model", "Marrow 15 trial")
@@ -104,7 +104,7 @@ def test_a_new_device_goes_the_whole_way_by_keyboard(page, logs):
     press(page, "Go on to Verdict")
     heading = page.get_by_role(
         "heading",
-        name=re.compile(r"^Improved, if place was the same: same load, \d+ → \d+ W, clock \+\d+ %, held back \d+ % →"),
+        name=re.compile(r"^Improved, if place was the same: same load, \d+ → \d+ W, clock \+\d+ %, throttled \d+ % →"),
     )
     expect(heading).to_be_visible()
     expect(page.get_by_role("row", name=re.compile("Noise dB"))).to_contain_text("−6.7 ±")
@@ -201,7 +201,7 @@ def test_a_refused_log_says_why_and_nothing_typed_is_lost(page, job_address, tmp
 def test_a_reading_taken_off_comes_back_with_undo(page, job_address):
     page.goto(job_address(2421, "before"))
     expect(page.get_by_text("mean by energy of 3")).to_be_visible()
-    page.get_by_role("button", name=re.compile(r"Take off the reading of [\d.]+ dB")).first.click()
+    page.get_by_role("button", name=re.compile(r"Remove the reading of [\d.]+ dB")).first.click()
     expect(page.get_by_text("mean by energy of 2")).to_be_visible()
     page.get_by_role("button", name="Undo").click()
     expect(page.get_by_text("mean by energy of 3")).to_be_visible()
@@ -233,7 +233,7 @@ def test_signing_out_shows_the_door_and_the_demo_lets_in_again(page):
     page.keyboard.press("Enter")
     expect(page.get_by_role("alert")).to_contain_text("Login and password do not fit.")
     page.get_by_role("button", name="Enter the demo shop").click()
-    expect(page.get_by_text("Next for your hands")).to_be_visible()
+    expect(page.get_by_text("Up next")).to_be_visible()
 
 
 def test_the_theme_is_chosen_and_kept(page):
@@ -288,7 +288,7 @@ def test_an_address_that_leads_nowhere_leads_back(page):
     page.goto("/nowhere")
     expect(page.get_by_role("heading", name="There is nothing here")).to_be_visible()
     page.get_by_role("link", name="Go to the Bench").click()
-    expect(page.get_by_text("Next for your hands")).to_be_visible()
+    expect(page.get_by_text("Up next")).to_be_visible()
 
 
 def test_why_opens_the_handbook_and_leads_to_all_of_it(page, job_address):

@@ -72,14 +72,14 @@ def test_findings_of_a_sick_device_name_its_interface(chalk):
     told = findings(read_trace(simulate(chalk, room_c=24, seed=1), 24, 95.0), 24)
     assert sentence(told[0]).startswith("Load starts at 0:30, boost ends at 0:5")
     assert " W, 70.9 K over the room, 1.58 ± 0.0" in sentence(told[1])
-    assert sentence(told[2]).startswith("Held back by heat at 95 °C 9")
+    assert sentence(told[2]).startswith("Throttled at 95 °C 9")
     assert "giving up 25 W" in sentence(told[2])
     assert any("the interface is poor; heatsink and fins are" in text for text in sentences(told))
 
 
 def test_findings_of_a_healthy_device_do_not_blame_the_interface(cured):
     told = findings(read_trace(simulate(cured, room_c=24, seed=1), 24, 95.0), 24)
-    assert sentence(told[2]) == "Held back by heat 0 % of the time."
+    assert sentence(told[2]) == "Throttled 0 % of the time."
     assert not any("the interface is poor" in text for text in sentences(told))
 
 

@@ -61,7 +61,7 @@ def test_the_ladder_names_rungs_and_marks_the_culprit():
     before = build_ladder(95, 25, 45, heatsink_c=65)
     after = build_ladder(70, 25, 58, heatsink_c=64)
     drawn = ladder_svg(before, after, "interface")
-    for words in ("stops here", "95 °C", "70 °C", "45 W", "58 W", "30 K", "25.0 °C"):
+    for words in ("bottleneck", "95 °C", "70 °C", "45 W", "58 W", "30 K", "25.0 °C"):
         assert words in drawn
     assert "No ladder" in ladder_svg(None, None, None)
 

@@ -68,7 +68,7 @@ def test_without_a_room_no_resistance_is_made_up(run, files):
 def test_read_in_words(run, files):
     _, out, _ = run("read", files / "before.csv", "--room", "24", "--limit", "95")
     assert "Load starts at 0:30" in out
-    assert "Held back by heat at 95 °C" in out
+    assert "Throttled at 95 °C" in out
     assert "By calculation it can hold 4" in out
 
 

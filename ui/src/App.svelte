@@ -1,13 +1,15 @@
 <script lang="ts">
   import { say } from './lib/say';
   import type { Component } from 'svelte';
-  import { onMount } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import Header from './rooms/Header.svelte';
   import KeyHelp from './rooms/KeyHelp.svelte';
   import Find from './rooms/Find.svelte';
   import Button from './lib/parts/Button.svelte';
   import Notice from './lib/parts/Notice.svelte';
   import Toasts from './lib/parts/Toasts.svelte';
+  import Late from './lib/parts/Late.svelte';
+  import { followArrivals, type Arrivals } from './lib/arrival';
   import { watchWaits } from './lib/bench/waits.svelte';
   import { listenForKeys, offer } from './lib/keys.svelte';
   import { go, listen, match, router } from './lib/router.svelte';
@@ -19,6 +21,7 @@
   const jobRoom: Loader = () => import('./rooms/job/JobRoom.svelte');
   // Bench mode fills the screen and keeps the keyboard for itself.
   const benchMode: Loader = () => import('./rooms/bench-mode/BenchMode.svelte');
+  const door: Loader = () => import('./rooms/sign-in/SignIn.svelte');
   const workings: Loader = () => import('./rooms/workings/Workings.svelte');
   const pages: [string, Loader][] = [
     ['', () => import('./rooms/bench/Bench.svelte')],
@@ -53,24 +56,23 @@
     }
     return null;
   });
-  let shown = $state.raw<{ load: Loader; page: Page } | null>(null);
-  // A page is loaded on demand; while only its parameters change it stays mounted and follows at once.
-  const pageLoader = $derived(route?.load ?? null);
-  $effect(() => {
-    const load = pageLoader;
-    void load?.().then((loaded) => {
-      if (load === pageLoader) shown = { load, page: loaded.default };
-    });
-  });
   const person = $derived(session.present?.person ?? null);
-  const whole = $derived(shown !== null && shown.load === benchMode && shown.load === route?.load);
+  const whole = $derived(route?.load === benchMode);
   // The clocks of the bench are watched on every page, so that the bell rings wherever one is.
   const signedIn = $derived(person !== null);
   $effect(() => (signedIn ? watchWaits() : undefined));
 
+  let arrivals: Arrivals | undefined;
+  const turns = $derived(router.turns);
+  $effect(() => {
+    if (turns && !untrack(() => whole)) arrivals?.expect(router.down);
+  });
+
   onMount(() => {
     void openSession();
+    arrivals = followArrivals();
     const stops = [
+      arrivals.stop,
       listen(),
       listenForKeys(),
       offer([
@@ -92,15 +94,12 @@
     >
   </main>
 {:else if session.present && !person}
-  {#await import('./rooms/sign-in/SignIn.svelte') then page}
-    <page.default />
-  {/await}
+  <Late load={door} given={{}} />
 {:else if person}
   <a class="skip off-screen" href="#main">{say('app-skip-to-content')}</a>
   {#if !whole}<Header {person} onhelp={() => (helpOpen = true)} onfind={() => (findOpen = true)} />{/if}
-  {#if whole && shown && route}
-    {@const Shown = shown.page}
-    <Shown {...route.found} />
+  {#if whole && route}
+    <Late load={route.load} given={route.found} />
   {:else}
     <main id="main" class="page" tabindex="-1">
       {#if session.present?.space === 'low' || session.present?.space === 'full'}
@@ -112,10 +111,7 @@
         </Notice>
       {/if}
       {#if route}
-        {#if shown && shown.load === route.load}
-          {@const Shown = shown.page}
-          <Shown {...route.found} />
-        {/if}
+        <Late load={route.load} given={route.found} />
       {:else}
         <h1>{say('app-there-nothing-here')}</h1>
         <p class="quiet">
@@ -134,9 +130,6 @@
     max-width: var(--page);
     margin: 0 auto;
     padding: var(--gap-5) var(--gap-5) var(--gap-7);
-  }
-  .page:focus {
-    outline: none;
   }
   .skip:focus {
     position: fixed;

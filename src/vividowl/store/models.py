@@ -139,9 +139,9 @@ class Job(Versioned, Base):
     created_by: Mapped[uuid.UUID]
     customer: Mapped[Customer] = relationship(lazy="joined", overlaps="shop")
     device: Mapped[Device] = relationship(lazy="joined", innerjoin=True, overlaps="customer")
-    # Before and After, which every list shows; further runs are asked for where they are looked at.
+    # Before and After. A list that shows them asks for those of all its jobs at once; further runs are asked for where
+    # they are looked at.
     runs: Mapped[list[Run]] = relationship(
-        lazy="selectin",
         order_by="Run.side.desc()",
         primaryjoin="and_(Job.id == foreign(Run.job_id), Run.side != 'other')",
         viewonly=True,

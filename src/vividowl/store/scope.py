@@ -7,13 +7,13 @@ from collections.abc import Sequence
 from typing import Any, TypeVar
 
 from sqlalchemy import ColumnElement, Select, String, cast, func, or_, select
-from sqlalchemy.orm import Session, lazyload
+from sqlalchemy.orm import Session, lazyload, selectinload
 
 from vividowl.core.job.device import REFERENCES
 from vividowl.store.base import Base
 from vividowl.store.devices import Device
 from vividowl.store.measuring import Run, TraceFile
-from vividowl.store.models import Customer, IdempotentReply, Job, Member, Shop
+from vividowl.store.models import Customer, IdempotentReply, Job, Member, Shop, SignIn
 
 Row = TypeVar("Row", bound=Base)
 
@@ -78,7 +78,7 @@ class Scope:
 
     def jobs(self, *, limit: int, offset: int, open_only: bool, find: str = "") -> tuple[Sequence[Job], int]:
         """A page of jobs, latest first, and how many there are. find looks in number, device and customer."""
-        query = self.select(Job)
+        query = self.select(Job).options(selectinload(Job.runs))
         if find:
             pattern = "%" + find.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%"
             query = (
@@ -150,9 +150,12 @@ def member_by_login(session: Session, login: str) -> Member | None:
     return session.scalars(select(Member).where(Member.login == login, Member.active)).first()
 
 
-def member_by_id(session: Session, member_id: uuid.UUID) -> Member | None:
-    """An active member by id, over all shops: only sign-in may ask."""
-    return session.scalars(select(Member).where(Member.id == member_id, Member.active)).first()
+def session_with_member(session: Session, session_id: uuid.UUID) -> tuple[SignIn, Member, Shop] | None:
+    """A session with its active member and their shop, over all shops: only sign-in may ask."""
+    query = select(SignIn, Member, Shop).join(Member, Member.id == SignIn.member_id)
+    query = query.join(Shop, Shop.id == Member.shop_id).where(SignIn.id == session_id, Member.active)
+    found = session.execute(query).first()
+    return (found[0], found[1], found[2]) if found else None
 
 
 def shop_count(session: Session) -> int:

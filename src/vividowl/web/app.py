@@ -4,11 +4,13 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from datetime import timedelta
+from http import HTTPStatus
 from pathlib import Path
 from typing import Any
 
 import structlog
 from flask import Response, request, send_file, send_from_directory
+from flask_compress import Compress
 from flask_openapi.models.info import Info
 from flask_openapi.openapi import OpenAPI
 from flask_wtf.csrf import CSRFProtect
@@ -62,6 +64,18 @@ class Application(OpenAPI):
         return super().make_response(rv)
 
 
+COMPRESSED = [
+    "text/html",
+    "text/css",
+    "text/javascript",
+    "text/plain",
+    "text/csv",
+    "image/svg+xml",
+    "application/json",
+    "application/problem+json",
+]
+
+
 def create_app(workshop: Workshop, settings: Settings) -> Application:
     """Build the application around a workshop."""
     app = Application(
@@ -90,8 +104,13 @@ def create_app(workshop: Workshop, settings: Settings) -> Application:
         TESTING=settings.testing,
         PROPAGATE_EXCEPTIONS=False,
         RATELIMIT_ENABLED=not settings.testing,
+        # Text alone: what is packed already only costs time. A tablet at the far end of the workshop has a slow line.
+        COMPRESS_MIMETYPES=COMPRESSED,
+        COMPRESS_ALGORITHM=["br", "gzip"],
+        COMPRESS_STREAMS=False,
     )
     app.extensions["workshop"] = workshop
+    Compress(app)
     access.install(app)
     CSRFProtect(app)
     session_api.limiter.init_app(app)
@@ -144,15 +163,25 @@ def _add_site(app: Application) -> None:
         if path.startswith("api/") or len(path) > PATH_MOST or not path.isprintable():
             raise NotFound
         if path and (SITE / path).is_file():
-            response = send_from_directory(SITE, path)
+            response = _whole(send_from_directory(SITE, path))
             if path.startswith("assets/"):
                 response.headers["Cache-Control"] = "public, max-age=31536000, immutable"
             return response
         if path.startswith("assets/"):
             raise NotFound
-        response = send_from_directory(SITE, "index.html")
+        response = _whole(send_from_directory(SITE, "index.html"))
         response.headers["Cache-Control"] = "no-cache"
         return response
+
+
+def _whole(response: Response) -> Response:
+    """A text of the site in one piece, so that it can be packed; all else goes out as it lies on the disk."""
+    if response.mimetype in COMPRESSED and response.status_code == HTTPStatus.OK:
+        response.direct_passthrough = False
+        text = response.get_data()
+        response.close()  # the file
+        response.set_data(text)
+    return response
 
 
 def _harden(response: Response) -> Response:

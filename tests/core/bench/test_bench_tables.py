@@ -209,7 +209,7 @@ def test_every_mishap_has_a_short_list():
         assert 1 <= len(found.steps) <= 5
     assert mishap("spill_alloy").no_power
     assert mishap("spill_alloy").wait == "alloy_spill"  # half an hour of patience
-    with refuses(CoreError, match="“fire” is not in the list of mishaps"):
+    with refuses(CoreError, match="“fire” is not in the list of problems"):
         mishap("fire")
 
 

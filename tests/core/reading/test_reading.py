@@ -114,7 +114,7 @@ def test_a_pinned_die_is_steady_only_once_its_power_is(chalk):
 def test_a_settled_device_is_not_throttled(cured):
     reading = read_trace(without(simulate(cured, room_c=24, seed=7), Role.THROTTLE_FLAG), 24, 95.0)
     assert reading.throttling.share == 0.0
-    assert "Held back by heat 0 % of the time." in sentences(findings(reading, 24))
+    assert "Throttled 0 % of the time." in sentences(findings(reading, 24))
 
 
 def test_passes_of_a_loop_are_no_throttling(mild):

@@ -44,7 +44,7 @@ def test_a_good_service_on_a_throttled_machine_is_told_in_watts(chalk, cured):
     assert found.verdict is Verdict.IMPROVED
     # What was measured leads; what it could hold is calculated and stands in the details.
     assert sentence(found.headline) == (
-        "Improved: same load, 45 → 58 W, clock +9 %, held back 97 % → 0 %; now 26 K below its limit"
+        "Improved: same load, 45 → 58 W, clock +9 %, throttled 97 % → 0 %; now 26 K below its limit"
     )
     assert found.effect("resistance").shown is Shown.BETTER
     assert any("the watts tell" in r for r in sentences(found.reasons))

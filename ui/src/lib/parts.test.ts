@@ -13,9 +13,7 @@ const hot = { measured: true, rise_k: 71, noise_db: 53, held_share: 0.9 };
 describe('owl', () => {
   it('tells in words what it shows, at 32 px too', () => {
     render(Owl, { before: hot, after: blank, size: 32 });
-    expect(
-      screen.getByRole('img', { name: /Before: 71 kelvins .* held back by heat. After: not measured yet/ }),
-    ).toBeVisible();
+    expect(screen.getByRole('img', { name: /Before: 71 kelvins .* throttled. After: not measured yet/ })).toBeVisible();
   });
   it('shuts both eyes when stopped', () => {
     const { container } = render(Owl, { before: hot, after: blank, stopped: true, size: 76 });
@@ -51,7 +49,7 @@ describe('heat ladder', () => {
   };
   it('has a table that says the same', () => {
     render(HeatLadder, { before: ladder, after: null, culprit: 'interface' });
-    expect(screen.getByText('stops here')).toBeInTheDocument();
+    expect(screen.getByText('bottleneck')).toBeInTheDocument();
     expect(screen.getByRole('row', { name: /interface 0.66/ })).toHaveTextContent('30.0 K, from the log');
   });
   it('says why it does not stand yet', () => {

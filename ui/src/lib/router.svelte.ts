@@ -1,14 +1,33 @@
 // A small router on the History API: the path, ways to change it, and a listener that follows links.
 let current = $state(location.pathname);
+// How often one went somewhere, and how far down one was where Back leads to [px].
+let turns = $state(0);
+let down = 0;
 
 export const router = {
   get path() {
     return current;
   },
+  /** Counts each going to a page, also to the one that is shown. */
+  get turns() {
+    return turns;
+  },
+  /** How far down one was on the page that one comes back to [px]. */
+  get down() {
+    return down;
+  },
 };
 
+/** The place on a page is kept with its entry in the history. */
+const keepPlace = () => history.replaceState({ ...(history.state as object | null), down: scrollY }, '');
+
 export function go(path: string, replace = false): void {
-  if (path !== location.pathname + location.search) history[replace ? 'replaceState' : 'pushState'](null, '', path);
+  if (path !== location.pathname + location.search) {
+    if (!replace) keepPlace();
+    history[replace ? 'replaceState' : 'pushState'](null, '', path);
+  }
+  down = 0;
+  if (location.pathname !== current) turns += 1;
   current = location.pathname;
   scrollTo(0, 0);
 }
@@ -28,7 +47,19 @@ export function match(pattern: string, path: string): Record<string, string> | n
 }
 
 export function listen(): () => void {
-  const onPop = () => (current = location.pathname);
+  history.scrollRestoration = 'manual';
+  const onPop = (event: PopStateEvent) => {
+    down = (event.state as { down?: number } | null)?.down ?? 0;
+    turns += 1;
+    current = location.pathname;
+  };
+  // Back leaves a page without asking: its place is kept while one scrolls.
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const onScroll = () => {
+    clearTimeout(timer);
+    const path = location.pathname;
+    timer = setTimeout(() => path === location.pathname && keepPlace(), 150);
+  };
   const onClick = (event: MouseEvent) => {
     if (event.defaultPrevented || event.button !== 0 || event.metaKey || event.ctrlKey || event.shiftKey) return;
     const link = (event.target as Element | null)?.closest('a');
@@ -38,9 +69,12 @@ export function listen(): () => void {
     go(link.pathname + link.search);
   };
   addEventListener('popstate', onPop);
+  addEventListener('scroll', onScroll, { passive: true });
   addEventListener('click', onClick);
   return () => {
     removeEventListener('popstate', onPop);
+    removeEventListener('scroll', onScroll);
+    clearTimeout(timer);
     removeEventListener('click', onClick);
   };
 }

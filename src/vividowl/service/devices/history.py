@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 from datetime import date
 
 from sqlalchemy import Select, or_, select
+from sqlalchemy.orm import selectinload
 
 from vividowl.core.job.device import RunSide
 from vividowl.core.quantities.errors import CoreError
@@ -67,8 +68,8 @@ class History:
 
 
 def jobs_of(scope: Scope, device_id: uuid.UUID) -> Select[Job]:
-    """Visits of a device."""
-    return scope.select(Job).where(Job.device_id == device_id)
+    """Visits of a device with their runs."""
+    return scope.select(Job).options(selectinload(Job.runs)).where(Job.device_id == device_id)
 
 
 def get_device(workshop: Workshop, actor: Actor, device_id: uuid.UUID) -> History:

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import math
-from collections import Counter
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
@@ -100,30 +99,40 @@ def standard_of(name: str, row: RunRow, value: float, tolerances: Tolerances) ->
     return None
 
 
-_ROLES = frozenset(role.value for role in Role)
+_OF_A_LOG = frozenset(FIGURES)
+_ROLES = tuple(role.value for role in Role)
 _IN_C = {role.value for role, kind in ROLE_KINDS.items() if kind.unit == "°C"}
 
 
 def figures_there(rows: Sequence[RunRow]) -> tuple[str, ...]:
-    """Figures that two runs or more have, in their usual order."""
-    count: Counter[str] = Counter()
+    """Figures that two logs or more have, in their usual order."""
+    once: set[str] = set()
+    twice: set[str] = set()
     for row in rows:
         for log in row.logs:
-            figures = log.trace.figures or {}
-            count.update(name for name in FIGURES if figures.get(name) is not None)
-            count.update(name for name in figures.get("means", ()) if row.run.room_c is not None or name not in _IN_C)
-            count.update(
-                COLUMN + name
-                for name, column in figures.get("columns", {}).items()
-                if row.run.room_c is not None or column["unit"] not in _DEGREES_PER_K
-            )
-            if not log.repeat:
-                count.update(name for name in RESULT_FIELDS if getattr(row.run, name) is not None)
-                count.update([NOISE] if row.noise_db is not None else [])
-    names = (*FIGURES, "result_frame_rate", *(role.value for role in Role))
-    columns = sorted(name for name in count if name.startswith(COLUMN))
-    found = [name for name in (*names, *columns) if count[name] >= 2]
+            names = _figures_of(row, log)
+            twice |= once & names
+            once |= names
+    columns = sorted(name for name in twice if name.startswith(COLUMN))
+    found = [name for name in (*FIGURES, "result_frame_rate", *_ROLES, *columns) if name in twice]
     return (*found, *(name for name, needs in MATCHED.items() if set(needs) <= set(found)))
+
+
+def _figures_of(row: RunRow, log: LogRow) -> set[str]:
+    """Names of the figures of a log; a temperature counts where the room is known."""
+    figures = log.trace.figures or {}
+    names = {name for name, value in figures.items() if value is not None} & _OF_A_LOG
+    names.update(figures.get("means", ()))
+    if row.run.room_c is None:
+        names -= _IN_C
+    for name, column in figures.get("columns", {}).items():
+        if row.run.room_c is not None or column["unit"] not in _DEGREES_PER_K:
+            names.add(COLUMN + name)
+    if not log.repeat:
+        names.update(name for name in RESULT_FIELDS if getattr(row.run, name) is not None)
+        if row.noise_db is not None:
+            names.add(NOISE)
+    return names
 
 
 @dataclass(frozen=True)

@@ -20,7 +20,7 @@ from vividowl.service.errors import Refused
 from vividowl.service.names import plain_name
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.models import Member, Shop, SignIn
-from vividowl.store.scope import Scope, demo_owner, member_by_id, member_by_login, shop_count
+from vividowl.store.scope import Scope, demo_owner, member_by_login, session_with_member, shop_count
 
 PASSWORD_LEAST = 10
 IDLE_MOST = timedelta(hours=14)
@@ -57,6 +57,10 @@ def _signed_in(session: Session, member: Member) -> SignedIn:
     shop = session.get(Shop, member.shop_id)
     if shop is None:
         raise Refused("missing", say("accounts-there-no-such-shop"))
+    return _as_signed_in(member, shop)
+
+
+def _as_signed_in(member: Member, shop: Shop) -> SignedIn:
     return SignedIn(member.id, shop.id, member.name, member.role, shop.name, shop.demo, shop.currency)
 
 
@@ -112,14 +116,14 @@ def begin_session(workshop: Workshop, found: SignedIn, agent: str) -> uuid.UUID:
 def by_session(workshop: Workshop, session_id: uuid.UUID) -> SignedIn | None:
     """The member behind a session, None when it has ended or nobody was seen in it for a working day."""
     with workshop.database.session() as session:
-        row = session.get(SignIn, session_id)
+        found = session_with_member(session, session_id)
         now = server_now()
-        if row is None or row.ended_at is not None or now - row.seen_at > IDLE_MOST:
+        if found is None or found[0].ended_at is not None or now - found[0].seen_at > IDLE_MOST:
             return None
+        row, member, shop = found
         if now - row.seen_at > SEEN_EVERY:
             row.seen_at = now
-        member = member_by_id(session, row.member_id)
-        return _signed_in(session, member) if member else None
+        return _as_signed_in(member, shop)
 
 
 def end_session(workshop: Workshop, session_id: uuid.UUID) -> None:

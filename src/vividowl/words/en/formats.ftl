@@ -169,7 +169,7 @@ drawing-watts =
     }
 drawing-kelvins = { FIX($kelvins, 0) } K
 drawing-degrees = { FIX($value, 0) } °C
-drawing-stops-here = stops here
+drawing-stops-here = bottleneck
 drawing-load-on = load on
 drawing-stretch = { $side }: figures from this stretch
 cut-sheet-size = { $name }, { SIG($width_mm) } × { SIG($length_mm) } mm

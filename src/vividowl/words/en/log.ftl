@@ -1,7 +1,7 @@
 ### log
 
 close-to-check-after-breach = To check after a breach: { $reason }
-close-to-check-after-mishap = To check after a mishap: { $words }.
+close-to-check-after-mishap = To check after a problem: { $words }.
 close-step-open = Step { $i } is open: { $text }
 close-do-or-skip-with-reason = Do it, or skip it with a reason.
 close-until-utc = { $words } until { $due } UTC.

@@ -1,6 +1,6 @@
 ### page-bench-mode
 
-begin-list-begin-step-list = Begin the step list
+begin-list-begin-step-list = The step list
 begin-list-made-from-plan-no =
     It is made from the plan{ $words ->
         [none] { "" }
@@ -10,7 +10,7 @@ begin-list-map-this-model-kept = The map of this model is kept: { $places } come
 begin-list-this-model-has-no = This model has no map yet: tap its screws and plugs in as they come out, and keep it for the next one.
 begin-list-settle-there = Settle it there
 begin-list-begin-with-map = Begin, with the map
-begin-list-begin-list = Begin the list
+begin-list-begin-list = Start work
 begin-list-begin-without-map = Begin without the map
 bench-mode-step-done-go-on = Step done, go on; held for a second where it matters
 bench-mode-take-last-step-back = Take the last step back
@@ -63,13 +63,13 @@ bench-mode-hold-second =
     }
 bench-mode-done-go-on = Done, go on
 bench-mode-enter = Enter
-bench-mode-take-back = Take back
+bench-mode-take-back = Undo
 bench-mode-skip-2 = Skip
-bench-mode-mishap = Mishap
+bench-mode-mishap = Problem
 bench-mode-clock = Clock
 bench-mode-photo = Photo
 bench-mode-end-wait = End wait
-bench-mode-say = Say it
+bench-mode-say = Read aloud
 bench-mode-step = step { $digits } …
 count-and-close-first-power-on-checks = First power-on: { $fine } checks fine, { $unchecked } not looked at.
 count-and-close-doses-weighed-as-planned = Doses: { $count } weighed, { $count_2 } as planned.
@@ -109,7 +109,7 @@ line-state-this-tablets-clock-min =
        *[no] slow
     }; the server’s counts.
 line-state-no-connection-go-on = No connection. Go on: { $here }
-line-state-in-step = In step
+line-state-in-step = Synced
 line-state-try-again = Try again
 line-state-not-taken = Not taken: { $detail }
 line-state-seen-put-aside = Seen, put it aside
@@ -118,7 +118,7 @@ mishap-panel-what-happened = What happened
 mishap-panel-put-into-record = Put it into the record
 mishap-panel-back = Back
 mishap-panel-what-went-wrong = What went wrong?
-mishap-panel-nothing-back = Nothing, back
+mishap-panel-nothing-back = Cancel
 power-check-not-looked-at = not looked at
 power-check-has-none = has none
 power-check-has-to-be-looked = has to be looked at

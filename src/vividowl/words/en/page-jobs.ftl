@@ -2,7 +2,7 @@
 
 jobs-visit = visit { $visit } of { $visits }
 jobs-all-jobs = All jobs
-jobs-take-device-in = Take a device in
+jobs-take-device-in = New job
 jobs-job = Job
 jobs-device = Device
 jobs-customer = Customer

@@ -1,16 +1,16 @@
 ### page-shop
 
-habits-price-and-ways-shop = Price and ways of the shop
+habits-price-and-ways-shop = Pricing and defaults
 habits-rate-hour-without-tax-2 = Rate of an hour, without tax
 habits-tax = Tax
 habits-when-prices-carry-none = 0 when prices carry none
 habits-paste-goes-on-as = Paste goes on as
 habits-schools-differ-plan-says = Schools differ; the plan says which was used and why
-habits-next-look = Next look
+habits-next-look = Next service
 habits-paste-to-months-phase = Paste 12 to 36 months, phase change 3 to 5 years, by school
 habits-screws-without-numbers = Screws without numbers
 habits-first-round-coolers-screws = First round of the cooler’s screws; both schools are taught
-habits-minutes-hands-task-by = Minutes of hands, task by task
+habits-minutes-hands-task-by = Labour in minutes, task by task
 habits-usual-min-min-waiting =
     usual { $hands_min } min{ $wait_min ->
         [yes] , and { $wait_min_2 } min of waiting

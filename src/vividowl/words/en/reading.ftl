@@ -25,7 +25,7 @@ findings-load-pauses-for-about-s =
        *[other] { $n } times
     } for about { FIX($seconds, 0) } s, as between the passes of a loop: utilisation falls with the power, so that is no throttling, and the figures leave it out.
 findings-held-back-by-heat-loaded =
-    Held back by heat{ $limit_c ->
+    Throttled{ $limit_c ->
         [none] { "" }
        *[other] { "" } at { FIX($limit_c, 0) } °C
     } { FIX($share, 0) } % of the loaded time ({ $episodes ->
@@ -43,7 +43,7 @@ findings-log-only-s-long-ten = The log is only { FIX($duration_s, 0) } s long; t
 findings-reads-c-from-first-sample = The { $name } reads { FIX($mean, 1) } °C from the first sample to the last: the sensor is stuck or the column is something else. Nothing else follows from it.
 findings-shared-cooler-processor-k-w = Shared cooler: processor { FIX($cpu, 2) } ± { FIX($cpu_u, 2) } K/W by its own watts and { FIX($cpu_from_gpu, 2) } K/W by those of graphics; graphics { FIX($gpu, 2) } ± { FIX($gpu_u, 2) } and { FIX($gpu_from_cpu, 2) } K/W.
 findings-whether-heat-holds-back-not = Whether heat holds it back is not known: neither power, clock nor a throttle flag was logged.
-findings-held-back-by-heat-time = Held back by heat 0 % of the time.
+findings-held-back-by-heat-time = Throttled 0 % of the time.
 findings-cool-down-agrees = The cool-down agrees: { $fast }.
 findings-cool-down-does-not-agree = The cool-down does not agree: { $fast }, { FIX($interface, 2) } K/W against { FIX($under_load, 2) } K/W under load. Take the split with care.
 findings-by-calculation-can-hold-w = By calculation it can hold { FIX($value, $digits) } ± { FIX($u95, $digits) } W at { FIX($limit, 0) } °C in a room of { FIX($reference_room_c, 0) } °C.

@@ -2,9 +2,9 @@
 
 comparison-neither-fan-speed-nor-fan = Neither fan speed nor fan setting is known on both sides, and the fan alone could do it. Note the setting.
 comparison-where-stood-not-noted-on = Where it stood is not noted on both sides, and the place alone could do it. Note the placement.
-comparison-changed-by-more-than-two = { $words } changed by { $size }: more than two runs differ by.
+comparison-changed-by-more-than-two = { $words } changed by { $size }: larger than run-to-run variation.
 comparison-not-known-on-both-sides = { $words }: not known on both sides.
-comparison-changed-by-within-what-two = { $words } changed by { $size }: within what two runs differ by anyway.
+comparison-changed-by-within-what-two = { $words } changed by { $size }: within run-to-run variation.
 comparison-comparison-needs-run-on-both = A comparison needs a run on both sides.
 comparison-true-gain-up-to-k =
     A true gain up to { FIX($hidden_k, 1) } K could hide here{ $more ->
@@ -50,7 +50,7 @@ conditions-one-run-started-warm-does = One run started warm; it does not matter 
 conditions-rooms-differ-by-k-more = The rooms differ by { FIX($b, 1) } K, more than { FIX($room_corrected_k, 0) } K: corrected, but fan and leakage follow temperature, so take the result with care.
 conditions-against-and-not-both-have = { $words } against { $words_2 }, and not both have settled. Repeat for the longer time.
 conditions-room-was-not-noted-so = The room was not noted, so rises over it are not known. Note the room.
-conditions-rooms-differ-by-k-rises = The rooms differ by { FIX($b, 1) } K; rises over the room take it out.
+conditions-rooms-differ-by-k-rises = The rooms differ by { FIX($b, 1) } K; the figures are corrected for room temperature.
 conditions-one-run-was-longer-both = One run was longer; both have settled, so it does not matter.
 conditions-against-and-not-both-have-2 = { $words } against { $words_2 }, and not both have settled: both are judged at { FIX($b, 0) } min.
 conditions-not-noted = Not noted.
@@ -70,7 +70,7 @@ effects-heat-into-shared-cooler = heat into the shared cooler, { $window }
 effects-thermal-resistance = Thermal resistance
 effects-rise-power-as-cooler-remembers = rise / power as the cooler remembers it; { $r }
 effects-sustained-capacity = Sustained capacity
-effects-held-back-by-heat = Held back by heat
+effects-held-back-by-heat = Throttled
 effects-load = % of load
 effects-pinned-at-its-plateau-with =
     pinned at its plateau with power or clock given up; told by { $before ->
@@ -105,7 +105,7 @@ headline-if-same =
         [one] was
        *[other] were
     } the same
-headline-held-back = held back { FIX($before, 0) } % → { FIX($after, 0) } %
+headline-held-back = throttled { FIX($before, 0) } % → { FIX($after, 0) } %
 headline-same-load = same load, { "" }
 headline-at-w = { "" } at { FIX($before, 0) } W
 headline-with-fan-as-before = { "" } with the fan as before

@@ -24,7 +24,7 @@ describe('owl in words', () => {
     const before: Glance = { measured: true, rise_k: 70.7, noise_db: 53.1, held_share: 0.9 };
     expect(isHeld(before)).toBe(true);
     expect(owlWords(before, blank, false)).toBe(
-      'Before: 71 kelvins over the room, 53 decibels, held back by heat. After: not measured yet.',
+      'Before: 71 kelvins over the room, 53 decibels, throttled. After: not measured yet.',
     );
   });
   it('says that a stopped device is stopped', () => {

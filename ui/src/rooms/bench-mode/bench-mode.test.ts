@@ -169,7 +169,7 @@ describe('bench mode', () => {
   it('gives the pedal back to the step, whatever was touched', async () => {
     const user = await open();
     await user.click(screen.getByRole('button', { name: 'Step 3: Do cooler_off' }));
-    await user.click(screen.getByRole('button', { name: /Mishap/ }));
+    await user.click(screen.getByRole('button', { name: /Problem/ }));
     await user.keyboard('{Escape}');
     await user.click(screen.getByRole('button', { name: 'Step 1: Do power_off' }));
     await vi.waitFor(() => expect(document.activeElement).toHaveClass('sheet'));
@@ -227,7 +227,7 @@ describe('bench mode', () => {
     const user = userEvent.setup();
     listenForKeys();
     render(BenchMode, { id: 'j1' });
-    await screen.findByRole('button', { name: /Begin the list/ });
+    await screen.findByRole('button', { name: /Start work/ });
     await user.keyboard('?');
     expect(screen.getByRole('heading', { name: 'Keys on this page' })).toBeVisible();
     await user.keyboard('{Escape}');
@@ -289,7 +289,7 @@ describe('bench mode', () => {
     served({ begun: null, steps: [] }, { 'POST /api/jobs/j1/bench/list': () => json(409, refused) });
     const user = userEvent.setup();
     render(BenchMode, { id: 'j1' });
-    await user.click(await screen.findByRole('button', { name: /Begin the list/ }));
+    await user.click(await screen.findByRole('button', { name: /Start work/ }));
     expect(await screen.findByText('Nothing is decided yet.')).toBeVisible();
     expect(screen.getByRole('link', { name: /Settle it there/ })).toHaveAttribute('href', '/jobs/j1/plan');
   });

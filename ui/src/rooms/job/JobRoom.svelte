@@ -5,6 +5,7 @@
   import HeatLadder from '../../lib/charts/HeatLadder.svelte';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
+  import Late from '../../lib/parts/Late.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import StageRail from '../../lib/parts/StageRail.svelte';
   import { go } from '../../lib/router.svelte';
@@ -45,6 +46,10 @@
   const index = $derived(WALK.indexOf(here));
   const nextName = $derived(
     WALK[index + 1] === 'verdict' ? say('job-room-verdict') : STAGES.find((s) => s.id === WALK[index + 1])?.name,
+  );
+
+  const hereName = $derived(
+    here === 'verdict' ? say('job-room-verdict') : (STAGES.find((s) => s.id === railStage(here))?.name ?? ''),
   );
 
   function to(offset: number) {
@@ -106,61 +111,51 @@
       />
       <OpenItems {job} before={kept.before} after={kept.after} />
     </aside>
-    <div class="stage">
+    <div class="stage" data-stage={hereName}>
       {#key `${job.id}:${here}`}
         {#if here === 'intake'}
-          {#await STAGE_PAGES.intake() then { default: Intake }}
-            <Intake
-              {job}
-              onchange={() => kept.load()}
-              onsaved={async () => {
+          <Late
+            load={STAGE_PAGES.intake}
+            given={{
+              job,
+              onchange: () => kept.load(),
+              onsaved: async () => {
                 await kept.load();
                 toast(say('job-room-intake-saved'));
                 if (kept.job?.stage !== 'stopped') to(1);
-              }}
-            />
-          {/await}
+              },
+            }}
+          />
         {:else if (here === 'before' && kept.before) || (here === 'after' && kept.after)}
+          {@const side = here === 'after' ? ('after' as const) : ('before' as const)}
           {#if here === 'after'}{@render afterTabs(job)}{/if}
-          {#await STAGE_PAGES.measure() then { default: Measure }}
-            <Measure state={kept} side={here === 'after' ? 'after' : 'before'} onnext={() => to(1)} {nextName} />
-          {/await}
+          <Late load={STAGE_PAGES.measure} given={{ state: kept, side, onnext: () => to(1), nextName }} />
         {:else if here === 'plan'}
-          {#await STAGE_PAGES.plan() then { default: PlanPage }}
-            <PlanPage {job} onchange={() => kept.load()} onnext={() => to(1)} {nextName} />
-          {/await}
+          <Late load={STAGE_PAGES.plan} given={{ job, onchange: () => kept.load(), onnext: () => to(1), nextName }} />
         {:else if here === 'open' && bench}
-          {@const at = bench}
-          {#await STAGE_PAGES.open() then { default: OpenPage }}<OpenPage {at} {job} />{/await}
+          <Late load={STAGE_PAGES.open} given={{ at: bench, job }} />
         {:else if here === 'clean' && bench}
-          {@const at = bench}
-          {#await STAGE_PAGES.clean() then { default: CleanPage }}<CleanPage {at} {job} />{/await}
+          <Late load={STAGE_PAGES.clean} given={{ at: bench, job }} />
         {:else if here === 'close' && bench}
-          {@const at = bench}
-          {#await STAGE_PAGES.close() then { default: ClosePage }}<ClosePage {at} {job} onnext={() => to(1)} />{/await}
+          <Late load={STAGE_PAGES.close} given={{ at: bench, job, onnext: () => to(1) }} />
         {:else if here === 'fit' && bench}
-          {@const at = bench}
-          {#await STAGE_PAGES.fit() then { default: Fit }}
-            <Fit
-              {job}
-              {at}
-              onchange={() => kept.load()}
-              ondone={async () => {
+          <Late
+            load={STAGE_PAGES.fit}
+            given={{
+              job,
+              at: bench,
+              onchange: () => kept.load(),
+              ondone: async () => {
                 await kept.load();
                 go(`${base}/after`);
-              }}
-            />
-          {/await}
+              },
+            }}
+          />
         {:else if here === 'verdict' && kept.verdict}
-          {@const verdict = kept.verdict}
           {@render afterTabs(job)}
-          {#await STAGE_PAGES.verdict() then { default: VerdictPage }}
-            <VerdictPage {job} {verdict} onnext={() => to(1)} />
-          {/await}
+          <Late load={STAGE_PAGES.verdict} given={{ job, verdict: kept.verdict, onnext: () => to(1) }} />
         {:else if here === 'handover'}
-          {#await STAGE_PAGES.handover() then { default: HandOver }}
-            <HandOver {job} verdict={kept.verdict} onchange={() => kept.load()} />
-          {/await}
+          <Late load={STAGE_PAGES.handover} given={{ job, verdict: kept.verdict, onchange: () => kept.load() }} />
         {/if}
       {/key}
     </div>

@@ -62,10 +62,10 @@ describe('intake', () => {
       'PUT /api/jobs/j1': () => json(409, problem({ status: 409, detail: 'Changed meanwhile.', reason: 'stale' })),
     });
     render(Intake, { job: makeJob(), onsaved: vi.fn(), onchange: reload });
-    await user.type(screen.getByLabelText('Where it lives'), 'lap');
+    await user.type(screen.getByLabelText('Where it is used'), 'lap');
     await user.click(screen.getByRole('button', { name: /Save the intake/ }));
     expect(await screen.findByText('Changed meanwhile.')).toBeVisible();
-    expect(screen.getByLabelText('Where it lives')).toHaveValue('lap');
+    expect(screen.getByLabelText('Where it is used')).toHaveValue('lap');
     await user.click(screen.getByRole('button', { name: 'Load the newer state' }));
     expect(reload).toHaveBeenCalledOnce();
   });

@@ -69,8 +69,8 @@ describe('a log', () => {
     render(LogPanel, { jobId: 'j1', run, side: 'before', closed: true, onrun: vi.fn() });
     expect(await screen.findByRole('slider', { name: /processor temperature/ })).toBeVisible();
     expect(screen.queryByRole('slider', { name: 'Where the stretch begins' })).toBeNull();
-    expect(screen.queryByRole('button', { name: /Another file|Take off|Take again.csv off/ })).toBeNull();
-    expect(screen.getByRole('link', { name: 'The original' })).toBeVisible();
+    expect(screen.queryByRole('button', { name: /Another file|Remove|Take again.csv off/ })).toBeNull();
+    expect(screen.getByRole('link', { name: 'Download original' })).toBeVisible();
   });
 
   it('takes a repeat beside it and lets one be taken off', async () => {
@@ -171,16 +171,16 @@ describe('conditions', () => {
     const log = serve({ 'PUT /api/jobs/j1/runs/before': makeRun({ version: 1, result_duration_s: 1161 }) });
     const kept = vi.fn(async () => undefined);
     render(ConditionsForm, { jobId: 'j1', run: makeRun(), side: 'before', onrun: kept, onreload: vi.fn() });
-    await user.type(screen.getByLabelText('Took'), '19:75');
+    await user.type(screen.getByLabelText('Run time'), '19:75');
     await user.click(screen.getByRole('button', { name: 'Save the conditions' }));
     expect(screen.getByRole('alert')).toHaveTextContent('This is no number');
-    await user.clear(screen.getByLabelText('Took'));
-    await user.type(screen.getByLabelText('Took'), '19:21');
+    await user.clear(screen.getByLabelText('Run time'));
+    await user.type(screen.getByLabelText('Run time'), '19:21');
     await user.type(screen.getByLabelText('Fan blades'), '31');
     await user.click(screen.getByRole('button', { name: 'Save the conditions' }));
     const body = log.find((a) => a.method === 'PUT')?.body;
     expect(body).toMatchObject({ result_duration_s: 1161, fan_blades: 31, result_score: null });
-    await vi.waitFor(() => expect(screen.getByLabelText('Took')).toHaveValue('19:21'));
+    await vi.waitFor(() => expect(screen.getByLabelText('Run time')).toHaveValue('19:21'));
   });
 });
 

@@ -49,7 +49,7 @@ describe('Open', () => {
   it('puts a screw where the map is tapped, with the class that was said', async () => {
     const user = userEvent.setup();
     render(OpenPage, { at: await at(), job: makeJob() });
-    await user.click(screen.getByRole('radio', { name: 'Put screws' }));
+    await user.click(screen.getByRole('radio', { name: 'Add screws' }));
     await user.type(screen.getByLabelText(/Length/), '4,5');
     await user.type(screen.getByLabelText(/Printed number/), '3');
     const map = screen.getByRole('group', { name: /Map with 3 places/ });
@@ -74,7 +74,7 @@ describe('Open', () => {
     await user.click(screen.getByRole('button', { name: 'screw A of the cover, in' }));
     await user.click(screen.getByRole('button', { name: 'It is out' }));
     expect(screen.getByLabelText('Ledger')).toHaveTextContent('1 of 1 screws out');
-    expect(screen.getByRole('button', { name: 'Wipe it off' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: 'Delete' })).toBeDisabled();
   });
 
   it('shows the order to loosen as numbers on the map', async () => {

@@ -33,7 +33,7 @@ describe('the plan', () => {
     render(PlanPage, page(makePlan()));
     expect(await screen.findByText('12 K cooler at the same work: the most of all.')).toBeVisible();
     const rows = screen.getAllByRole('button').filter((b) => b.hasAttribute('aria-expanded'));
-    expect(rows[0]).toHaveTextContent(/1 ?repaste:Grey.*75 °C ?€60.00 ?60 min of hands/);
+    expect(rows[0]).toHaveTextContent(/1 ?repaste:Grey.*75 °C ?€60.00 ?60 min labour/);
     expect(rows[1]).toHaveTextContent('leave it alone');
     expect(screen.getAllByRole('img', { name: '75 °C, 72 to 78' })[0]).toBeVisible();
   });

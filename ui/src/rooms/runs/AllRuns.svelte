@@ -81,7 +81,7 @@
 </script>
 
 {#if job}<JobHead {job} />{/if}
-<header>
+<header data-stage={say('run-list-all-runs')}>
   <div>
     <h2>{say('run-list-all-runs')}</h2>
     <p class="quiet">{say('run-list-a-row-a-log')}</p>

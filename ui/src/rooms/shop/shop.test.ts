@@ -96,7 +96,7 @@ describe('the shop', () => {
     await user.clear(rate);
     await user.type(rate, '72,50');
     await user.selectOptions(screen.getByLabelText('Paste goes on as'), 'film');
-    await user.click(screen.getByText('Minutes of hands, task by task'));
+    await user.click(screen.getByText('Labour in minutes, task by task'));
     await user.clear(screen.getByLabelText('Clean fins'));
     await user.type(screen.getByLabelText('Clean fins'), '25');
     await user.click(screen.getByRole('button', { name: 'Save' }));

@@ -1,0 +1,53 @@
+"""What holds on every page: a title, the focus where one arrives, the place that Back leads to, a page that breaks."""
+
+import re
+
+from playwright.sync_api import expect
+
+
+def test_each_page_has_its_title_and_takes_the_focus_to_its_heading(page, job_address):
+    page.goto("/")
+    expect(page).to_have_title("Bench · Vivid Owl")
+    page.get_by_role("link", name="Shelf", exact=True).click()
+    expect(page).to_have_title("Shelf · Vivid Owl")
+    expect(page.get_by_role("heading", name="Shelf", exact=True)).to_be_focused()
+    page.goto(job_address(2421, "before"))
+    expect(page).to_have_title("Before · Marrow 15 · Vivid Owl")
+    page.get_by_role("navigation", name="Stages").get_by_role("link", name=re.compile("Plan")).click()
+    expect(page).to_have_title("Plan · Marrow 15 · Vivid Owl")
+    expect(page.get_by_role("heading", name=re.compile("^Plan: what to do"))).to_be_focused()
+    # A form puts the cursor where one types, and keeps it.
+    page.goto("/")
+    page.get_by_role("button", name=re.compile("New job")).or_(
+        page.get_by_role("link", name=re.compile("New job"))
+    ).first.click()
+    expect(page.get_by_label("Customer", exact=True)).to_be_focused()
+
+
+def test_back_finds_the_place_on_the_page(page):
+    page.goto("/jobs")
+    last = page.get_by_role("link").filter(has_text="2421").first
+    last.scroll_into_view_if_needed()
+    down = page.evaluate("scrollY")
+    assert down > 100
+    last.click()
+    expect(page.get_by_role("heading", name="Marrow 15")).to_be_visible()
+    assert page.evaluate("scrollY") == 0
+    page.go_back()
+    expect(page.get_by_role("heading", name="All jobs")).to_be_attached()
+    for _ in range(50):
+        if page.evaluate("scrollY") == down:
+            break
+        page.wait_for_timeout(100)
+    assert page.evaluate("scrollY") == down
+
+
+def test_a_page_whose_script_does_not_come_says_so_and_comes_when_asked_again(page):
+    page.goto("/")
+    page.get_by_text("Up next").wait_for()
+    page.route("**/assets/ShelfRoom*", lambda route: route.abort())
+    page.get_by_role("link", name="Shelf", exact=True).click()
+    expect(page.get_by_text("This page did not come")).to_be_visible()
+    page.unroute("**/assets/ShelfRoom*")
+    page.get_by_role("button", name="Try again").click()
+    expect(page.get_by_role("heading", name="Shelf", exact=True)).to_be_visible()
