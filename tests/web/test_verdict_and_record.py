@@ -13,7 +13,7 @@ def test_from_intake_to_pdf(ada):
     job = ada.served_job()
     verdict = ada.call("GET", f"/api/jobs/{job}/verdict")
     assert verdict["verdict"] == "improved"
-    assert verdict["headline"].startswith("Improved: same load, 45 → 58 W, clock +9 %, held back 9")
+    assert verdict["headline"].startswith("Improved: same load, 45 → 58 W, clock +9 %, throttled 9")
     assert verdict["culprit"] == "interface"
     by = {e["quantity"]: e for e in verdict["effects"]}
     assert set(by) == {

@@ -161,7 +161,7 @@ _FIRST: tuple[Story, ...] = (
             "kind": "console",
             "customer_name": "Dimas Okonjo-Reyes",
             "customer_contact": "dimas@post.example",
-            "maker": "Brannock",
+            "maker": "Orrelund",
             "model": "Basalt Home 2",
             "symptom": "Roars in the harbour level",
             "age_months": 38,

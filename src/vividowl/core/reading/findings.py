@@ -91,7 +91,7 @@ def _times(reading: Reading) -> Words:
             to_s=clock_words(window.to_s),
         )
     if window.settled:
-        to_go_k = abs(window.remaining_rise_k) if window.remaining_rise_k is not None else None
+        to_go_k = round(abs(window.remaining_rise_k), 1) if window.remaining_rise_k is not None else None
         return say("findings-settled-from", text=text, at=clock_words(window.from_s), to_go_k=to_go_k)
     if window.minutes_needed is not None and window.final_c is not None:
         more = max(1, round(window.minutes_needed))

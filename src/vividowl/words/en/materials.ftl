@@ -41,7 +41,7 @@ life-dust =
     }
 life-due-for-look = the { $words } is due for a look
 life-own-services = of { $cases } own services with { $words } half lost half of their gain within { FIX($months, 0) } months
-life-by-its-drift-so-far = by its drift so far it is held back again then
+life-by-its-drift-so-far = by its drift so far it throttles again then
 nesting-cut-in-several-goes = Cut in several goes.
 nesting-name-sheet-or-offcut = Name a sheet or an offcut.
 nesting-blade-takes-to-mm = A blade takes 0 to 0.3 mm.

@@ -81,7 +81,7 @@ hand-over-price = Price
 hand-over-next-service = Next service
 hand-over-proposed-no =
     Proposed: { $proposed_service_on }, { $proposed_service_reason }{ $held_again_on ->
-        [yes] . By its own drift it would be held back from { $held_again_on_2 }
+        [yes] . By its own drift it would throttle from { $held_again_on_2 }
        *[no] { "" }
     }
 hand-over-word-to-owner = Note to customer

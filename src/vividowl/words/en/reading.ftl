@@ -10,8 +10,13 @@ findings-load-starts-at =
 findings-log-shows-no-idle-before = The log shows no idle before the load, so all of it is taken as loaded
 findings-figures-from-to-set-by = { $text }; figures from { $from_s } to { $to_s }, set by hand.
 findings-settled-from =
-    { $text }; settled from { $at }{ $to_go_k ->
+    { $text }; { $to_go_k ->
+        [none] settled
+        [0] fully settled
+       *[other] settled
+    } from { $at }{ $to_go_k ->
         [none] { "" }
+        [0] { "" }
        *[other] { "" } ({ FIX($to_go_k, 1) } K to go)
     }.
 findings-not-settled-more-minute-would =
