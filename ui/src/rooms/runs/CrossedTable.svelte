@@ -91,10 +91,6 @@
     font-variant-numeric: tabular-nums;
     white-space: nowrap;
   }
-  td,
-  thead th:not(:first-child) {
-    padding-left: var(--gap-2);
-  }
   .best {
     background: var(--after-tint);
   }
