@@ -87,7 +87,11 @@ def test_a_column_without_a_role_is_a_figure_by_its_name(ada):
     assert ranked[1]["mean"] - ranked[0]["mean"] == pytest.approx((47.5 - 24.0) - (41.5 - 21.0))
     counts = ada.call("GET", f"/api/jobs/{job}/rank?by=placement&value=column:Fan steps")["groups"]
     assert [g["mean"] for g in counts] == [3.0, 4.0]
-    assert ada.call("GET", path + "/figure?name=column:nothing") == {"values": []}
+    # What is no figure is none, whatever else of that name is kept of a log or a run.
+    for name in ("column:nothing", "die", "settled", "means", "columns", "u", "result_nothing", "result_note"):
+        assert ada.call("GET", f"{path}/figure?name={name}") == {"values": []}
+        refused = ada.problem("GET", f"/api/jobs/{job}/rank?by=placement&value={name}", status=422)
+        assert refused["detail"] == "No run says what it is to be ranked by."
 
 
 def test_runs_are_ranked_once_for_each_level_of_a_second_factor(ada):

@@ -38,11 +38,13 @@ def measured_figure(name: str, row: RunRow, log: LogRow) -> float | None:
     figures = log.trace.figures or {}
     if name == NOISE:
         return None if log.repeat else row.noise_db
-    if name.startswith("result_"):
+    if name in RESULT_FIELDS:
         return None if log.repeat else getattr(row.run, name)
     if name.startswith(COLUMN):
         return _column(name, log).get("mean")
-    found: float | None = figures.get("means", {}).get(name, figures.get(name))
+    # What else is kept of a log, as which of its columns is the die, is no figure.
+    kept = figures if name in _OF_A_LOG else figures.get("means", {})
+    found: float | None = kept.get(name)
     return found
 
 
@@ -94,7 +96,7 @@ def standard_of(name: str, row: RunRow, value: float, tolerances: Tolerances) ->
         return combined(scatter / math.sqrt(n), own)
     if name == NOISE:
         return standard_from_half_width(tolerances.noise_db)
-    if name.startswith("result_"):
+    if name in RESULT_FIELDS:
         return standard_from_half_width(tolerances.result_share * abs(value)) or None
     return None
 
