@@ -30,7 +30,7 @@ def test_a_plan_is_made_taken_cut_booked_and_taken_back(page, job_address):
     detail = page.get_by_role("region", name="clean, Loam 8, new pads", exact=True)
     expect(detail).to_contain_text("lot L-140")
     expect(detail).to_contain_text("14.7 × 15.0 mm")
-    detail.get_by_role("button", name="Take this plan").click()
+    page.get_by_role("button", name="Choose this plan").click()
     expect(page.get_by_text(re.compile(r"Promised: \d+"))).to_be_visible()
     page.get_by_role("button", name="Lay the pieces out").click()
     expect(page.get_by_role("img", name=re.compile("Sheet of lot M10-7, 80 × 80 mm: 6 pieces"))).to_be_visible()
@@ -70,6 +70,7 @@ def test_what_is_found_moves_the_options_while_it_is_entered(page, job_address):
     page.goto(job_address(2428, "plan"))
     clean = row(page, "clean only")
     before = clean.inner_text()
+    page.get_by_text("What is known so far").click()
     pick(page, "Dust in the fins", "felt")
     expect(clean).not_to_have_text(before)
     alloy = row(page, "clean, Quicksheen, new pads")
@@ -79,12 +80,13 @@ def test_what_is_found_moves_the_options_while_it_is_entered(page, job_address):
     expect(alloy).to_contain_text("stopped")
     alloy.get_by_role("button").click()
     expect(page.get_by_text("gallium alloy destroys aluminium", exact=False)).to_be_visible()
-    expect(page.get_by_role("button", name="Take this plan")).to_be_disabled()
+    expect(page.get_by_role("button", name="Choose this plan")).to_be_disabled()
     # A reload shows what was entered: it saved itself.
     page.reload()
+    page.get_by_text("What is known so far").click()
     expect(page.get_by_label("Dust in the fins", exact=True)).to_have_value("felt")
     pick(page, "Dust in the fins", "unknown")
-    page.get_by_text("Metals and bare parts, for alloy").click()
+    alloy.get_by_role("button").click()
     pick(page, "Aluminium beside it", "no")
     expect(alloy).to_contain_text("1 to accept")
 
@@ -93,9 +95,9 @@ def test_a_docked_cover_may_be_accepted_and_a_lap_may_not(page, job_address):
     page.goto(job_address(2422, "plan"))
     cover = row(page, "couple the cover")
     expect(cover).not_to_contain_text("stopped")
+    cover.get_by_role("button").click()
     pick(page, "Used on", "lap")
     expect(cover).to_contain_text("stopped")
-    cover.get_by_role("button").click()
     expect(
         page.get_by_text(
             re.compile(r"The cover would reach \d+ °C, up to \d+ °C; on a lap or in a hand 43 °C is the limit")

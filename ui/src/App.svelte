@@ -129,7 +129,12 @@
   .page {
     max-width: var(--page);
     margin: 0 auto;
-    padding: var(--gap-5) var(--gap-5) var(--gap-7);
+    padding: var(--gap-5) var(--gap-5) calc(var(--gap-7) + var(--foot, 0px));
+  }
+  @media (max-width: 760px) {
+    .page {
+      padding: var(--gap-4) var(--gap-3) calc(var(--gap-6) + var(--foot, 0px));
+    }
   }
   .skip:focus {
     position: fixed;

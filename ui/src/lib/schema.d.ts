@@ -3310,6 +3310,28 @@ export interface components {
             /** Version */
             version: number;
         };
+        /**
+         * HeadlineOut
+         * @description The figures that lead a run's page, each with its expanded uncertainty.
+         */
+        HeadlineOut: {
+            /** Die C */
+            die_c: number | null;
+            /** Die U95 K */
+            die_u95_k: number | null;
+            /** Noise Db */
+            noise_db: number | null;
+            /** Noise U95 Db */
+            noise_u95_db: number | null;
+            /** Power U95 W */
+            power_u95_w: number | null;
+            /** Power W */
+            power_w: number | null;
+            /** Rise K */
+            rise_k: number | null;
+            /** Rise U95 K */
+            rise_u95_k: number | null;
+        };
         /** ImportedOut */
         ImportedOut: {
             /** Lots */
@@ -5136,6 +5158,7 @@ export interface components {
             firmware: string;
             /** Frames */
             frames: components["schemas"]["FramesOut"][];
+            headline: components["schemas"]["HeadlineOut"];
             ladder: components["schemas"]["LadderOut"] | null;
             /** Load Recipe */
             load_recipe: string;

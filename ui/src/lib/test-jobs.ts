@@ -61,6 +61,16 @@ export function makeJob(more: Partial<Job> = {}): Job {
 
 export function makeRun(more: Partial<Run> = {}): Run {
   return {
+    headline: {
+      die_c: null,
+      die_u95_k: null,
+      rise_k: null,
+      rise_u95_k: null,
+      power_w: null,
+      power_u95_w: null,
+      noise_db: null,
+      noise_u95_db: null,
+    },
     side: 'before',
     version: 0,
     prefilled: false,

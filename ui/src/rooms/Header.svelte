@@ -22,6 +22,11 @@
     { path: '/workings', name: say('header-workings') },
     { path: '/shop', name: say('header-shop') },
   ];
+  // On a phone the places fold into a menu, which closes as one goes somewhere.
+  let open = $state(false);
+  $effect(() => {
+    if (router.turns) open = false;
+  });
   const isHere = (path: string) =>
     path === '/' ? router.path === '/' : router.path === path || router.path.startsWith(`${path}/`);
   const NEXT = { system: 'day', day: 'night', night: 'system' } as const;
@@ -39,14 +44,21 @@
       </svg>
       <span>{say('header-vivid-owl')}</span>
     </a>
-    <nav aria-label={say('header-places')}>
+    <div class="menu">
+      <Button kind="bare" label={say('header-find-job-key-slash')} onclick={onfind}>{say('header-find')}</Button>
+      <Button expanded={open} onclick={() => (open = !open)}>{say('header-menu')}</Button>
+    </div>
+    <nav class:open aria-label={say('header-places')}>
       {#each places as place (place.path)}
         <a href={place.path} aria-current={isHere(place.path) ? 'page' : undefined}>{place.name}</a>
       {/each}
     </nav>
-    <div class="right">
+    <div class="right" class:open>
       {#if person.demo}<span class="demo">{say('header-demo-invented-data')}</span>{/if}
-      <Button kind="bare" label={say('header-find-job-key-slash')} onclick={onfind}>{say('header-find')}</Button>
+      <span class="find"
+        ><Button kind="bare" label={say('header-find-job-key-slash')} onclick={onfind}>{say('header-find')}</Button
+        ></span
+      >
       <Button
         kind="bare"
         label={say('header-theme-change', { chosen: THEME_WORDS[theme.chosen] })}
@@ -124,6 +136,47 @@
     font-size: var(--size-0);
     font-weight: 620;
     white-space: nowrap;
+  }
+  .menu {
+    display: none;
+    gap: var(--gap-1);
+    margin-left: auto;
+  }
+  @media (max-width: 1099px) {
+    .inner {
+      gap: 0 var(--gap-4);
+    }
+    .mark span {
+      display: none;
+    }
+  }
+  @media (max-width: 760px) {
+    .inner {
+      min-height: 3.5rem;
+      padding: var(--gap-1) var(--gap-3) var(--gap-3);
+    }
+    .mark span {
+      display: inline;
+    }
+    .menu {
+      display: flex;
+    }
+    .find {
+      display: none;
+    }
+    nav:not(.open),
+    .right:not(.open) {
+      display: none;
+    }
+    nav.open {
+      display: grid;
+      flex-basis: 100%;
+      grid-template-columns: 1fr 1fr;
+    }
+    .right.open {
+      flex-basis: 100%;
+      flex-wrap: wrap;
+    }
   }
   .mark svg * {
     fill: none;

@@ -19,7 +19,14 @@ SAME_FAN_SHARE = 0.01  # within which a fan turned alike; from memory
 ROOM_UNKNOWN_DB = 1.3  # [dB] half-width of what an unknown room adds: K1 at the least margin (ISO 3744)
 
 
-def _level(figure: NoiseFigure, tol: Tolerances) -> Measured:
+def noise_level(figure: NoiseFigure, tol: Tolerances) -> Measured:
+    """A level read by meter; readings of one sitting average out.
+
+    figure: the mean of the readings
+    tol: half-widths
+    returns: Measured [dB]
+    source: JCGM 100:2008, 4.2.3
+    """
     return Measured(figure.level_db, standard_from_half_width(tol.noise_db) / math.sqrt(figure.readings))
 
 
@@ -58,7 +65,7 @@ def noise_effect(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerance
             if figure.place and first.place and figure.place.casefold() != first.place.casefold():
                 said = [say("quieter-read-at-and-at-not", place=first.place, other=figure.place)]
                 continue
-            level = _level(figure, tol)
+            level = noise_level(figure, tol)
             if figure.distance_m and first.distance_m and figure.distance_m != first.distance_m:
                 level = replace(level, value=at_distance(level.value, figure.distance_m, first.distance_m))
                 said.append(say("quieter-converted-from-m-to-m", from_m=figure.distance_m, to_m=first.distance_m))

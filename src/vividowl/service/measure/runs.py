@@ -24,6 +24,7 @@ from vividowl.service.errors import Refused
 from vividowl.service.measure.air import AirBalance, air_of
 from vividowl.service.measure.comparing import judged_by, kept, ladder_of, note_verdict
 from vividowl.service.measure.frames import kept_frames
+from vividowl.service.measure.headline import Headline, headline_of
 from vividowl.service.measure.readings import glance_of, noise_of, reading_of
 from vividowl.service.measure.references import reference_for
 from vividowl.service.measure.sounds import SoundView, sound_views
@@ -80,7 +81,8 @@ class RunView:
     repeats: tuple[RepeatView, ...]
     sounds: tuple[SoundView, ...]
     air: AirBalance | None
-    frames: Sequence[FrameFile] = ()
+    frames: Sequence[FrameFile]
+    headline: Headline
 
 
 def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
@@ -156,6 +158,7 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
         sound_views(scope, job, stored, run.fan_blades, _logged_rpm(reading)),
         air_of(run, reading, spots) if reading else None,
         kept_frames(scope, stored),
+        headline_of(reading, run.room_c, noise_of(noise), judged_by(scope, job)[0]),
     )
 
 

@@ -9,6 +9,7 @@ from vividowl.web.measure.schemas import (
     AirOut,
     BandOut,
     FramesOut,
+    HeadlineOut,
     LadderOut,
     NoiseFigureOut,
     NoiseOut,
@@ -76,6 +77,7 @@ def run_out(view: RunView) -> RunOut:
         sounds=[sound_out(x) for x in view.sounds],
         air=AirOut.model_validate(view.air) if view.air else None,
         frames=[FramesOut.model_validate(x) for x in view.frames],
+        headline=HeadlineOut.model_validate(view.headline),
     )
 
 

@@ -211,6 +211,19 @@ class AirOut(Out):
     flow: float
 
 
+class HeadlineOut(Out):
+    """The figures that lead a run's page, each with its expanded uncertainty."""
+
+    die_c: float | None
+    die_u95_k: float | None
+    rise_k: float | None
+    rise_u95_k: float | None
+    power_w: float | None
+    power_u95_w: float | None
+    noise_db: float | None
+    noise_u95_db: float | None
+
+
 class RunOut(Out):
     side: str
     version: int
@@ -241,6 +254,7 @@ class RunOut(Out):
     sounds: list[SoundOut]
     air: AirOut | None
     frames: list[FramesOut]
+    headline: HeadlineOut
 
 
 class ViewOut(Out):

@@ -37,7 +37,6 @@ conditions-form-score = Score
 conditions-form-took = Run time
 conditions-form-frame-rate = Frame rate
 conditions-form-load-newer-state = Load the newer state
-conditions-form-save-conditions = Save the conditions
 conditions-form-not-saved-yet-kept = Not saved yet; kept in this browser.
 effect-table-no-difference = no difference
 effect-table-not-known = not known
@@ -163,7 +162,7 @@ log-panel-samples-one-each-s = { $size_bytes }, { $samples } samples, one each {
 log-panel-another-file = Another file
 log-panel-original = Download original
 log-panel-take-off = Remove
-log-panel-columns-understood = Columns: { $understood } of { $count } understood
+log-panel-columns-understood = { $understood } of { $count } understood
 log-panel-mended-while-reading = Mended while reading: { $count }
 log-panel-no-log-was-taken = No log was taken.
 log-panel-drop-log-here =
@@ -183,7 +182,7 @@ new-job-what-customer-says-what = What the customer says, what it is, and what m
 noise-panel-type-level-meter-shows = Type the level the meter shows.
 noise-panel-this-no-number = This is no number.
 noise-panel-background = background { $background_db }
-noise-panel-noise-by-meter = Noise, by the meter
+noise-panel-noise-by-meter = Noise by meter
 noise-panel-mean-by-energy-background =
     mean by energy of { $readings }, background taken out{ $upper_bound ->
         [yes] ; an upper bound, the room is too loud
@@ -230,8 +229,7 @@ refused-log-to-all-runs = To All runs
 refused-log-use-here-as-well = Use it here as well
 refused-log-send-again = Send { $name } again
 refused-log-choose-another-file = Choose another file
-repeats-repeats-this-run = Repeats of this run: { $count }
-repeats-repeats-this-run-none = Repeats of this run: none
+repeats-repeats-this-run = { $count }
 repeats-same-recipe-once-more = The same recipe once more, after a rest. With repeats the verdict takes the scatter from run to run from them and no longer from a usual value.
 repeats-log = Log
 repeats-die-c = die, °C
@@ -240,9 +238,9 @@ repeats-settled = settled
 repeats-take-off = take off
 repeats-take-off-2 = Take { $file_name } off
 repeats-drop-log-repeat-here = Drop the log of a repeat here
-frame-times-none = Frame times: none
+frame-times-none = none
 frame-times-rate =
-    Frame times: { FIX($rate, 1) } frames a second{ $slow ->
+    { FIX($rate, 1) } frames a second{ $slow ->
         [none] {""}
        *[other] , the slow one per cent { FIX($slow, 1) }
     }
@@ -271,7 +269,7 @@ sound-card-at =
 sound-card-whine-at-bearing-or = Whine at { $hz }: a bearing or a coil; paste will not cure it.
 sound-panel-type-level-meter-or = Type the level the meter or the calibrator shows, then drop the recording.
 sound-panel-cut-to-loaded-part = Cut it to the loaded part; ten seconds are enough.
-sound-panel-noise-recorded = Noise, recorded
+sound-panel-noise-recorded = Noise recordings
 sound-panel-no-recording-was-made = No recording was made.
 sound-panel-drop-recording-here = Drop a recording here
 sound-panel-wav-same-phone-at = WAV; the same phone at the same place in both runs
@@ -286,7 +284,7 @@ sound-panel-level-reference = Level of the reference
 sound-panel-drop-reference = Drop the reference
 sound-panel-then-all-recordings-follow = then all recordings follow
 spot-panel-type-temperature-in-c = Type the temperature in °C.
-spot-panel-spots-under-load-by = Spots under load, by the probe
+spot-panel-spots-under-load-by = Spots by probe, under load
 spot-panel-l-s-air = { $flow } L/s of air
 spot-panel-cfm-carry-w-away = ({ $cfm } CFM) carry { $power } W away at { $exhaust_rise_k } K over the room
 spot-panel-spot-reading-was-taken = The spot reading was taken off.
@@ -308,7 +306,6 @@ intake-form-no-number-leave-empty = “{ $key }” is no number. Leave it empty 
 intake-form-whole-months-please = Whole months, please.
 upload-sending = Sending { $name }, { $share } %
 upload-reading = Reading { $name } …
-conditions-form-conditions-saved = Conditions saved.
 fit-fit-closed = Fit closed.
 fit-fit-open-again = Fit is open again.
 fit-taken-off-list-shelf = Taken off the list; the shelf has it back.
@@ -352,3 +349,31 @@ job-room-attempts = { $number ->
    *[other] Attempt { $number }
   }
 job-room-all-runs = All runs
+conditions-form-duration-of-the-log = { $time }, from the log
+figure-strip-die = Die, end of the load
+figure-strip-over-room = Over room
+figure-strip-power = Power
+figure-strip-throttled = Throttled
+figure-strip-noise = Noise
+figure-strip-room-missing = room temperature missing
+figure-strip-no-flag = not in this log
+figure-strip-not-measured = not measured
+log-panel-what-the-log-says = What the log says ({ $count })
+log-panel-file = Log file
+log-panel-mended = { $count } mended
+log-panel-columns = Columns
+repeats-repeats = Repeats
+repeats-none = none
+frame-times-frames-title = Frame times
+run-panels-room-missing = room temperature missing
+run-panels-none = none
+run-panels-recordings = { $count ->
+    [one] { $count } recording
+   *[other] { $count } recordings
+}
+measure-all-there = All there.
+measure-choose-log = Choose the log
+measure-missing-log = log
+measure-missing-room = room temperature
+measure-missing-noise = noise
+figure-strip-still-rising = still rising

@@ -24,26 +24,11 @@ found-processor-die-length = Processor die, length
 found-graphics-die-width = Graphics die, width
 found-graphics-die-length = Graphics die, length
 found-metals-and-bare-parts = Metals and bare parts, for alloy
-found-gaps-pads-and-putty =
-    Gaps, pads and putty{ $count ->
-        [yes] { "" } ({ $count_2 })
-       *[no] { "" }
-    }
-found-copper-shim-on-small =
-    Copper shim on a small chip{ $shim ->
-        [yes] { "" } (measured)
-       *[no] { "" }
-    }
 found-held-to-heatsink-by = Held to the heatsink by
 found-chip-drops-by-k = The chip drops by { $shim_drop_k } K.
 found-forget-shim = Forget the shim
 found-thick-pad-on-small = A thick pad on a small chip costs tens of kelvins. Measure package, die and pad to see how many.
 found-measure-for-shim = Measure for a shim
-found-coupling-to-cover-measured =
-    Coupling to the cover{ $cover ->
-        [yes] { "" } (measured)
-       *[no] { "" }
-    }
 found-cover = Cover
 found-forget-cover = Forget the cover
 found-pad-between-heatsink-and = A pad between heatsink and bottom cover lets a thin machine hold more watts, and warms the skin. Measure both to see how much.
@@ -99,8 +84,6 @@ option-detail-c-to-limit-c =
 option-detail-what-goes-where = What goes where
 option-detail-put-decision-back = Undo choice
 option-detail-leave-alone = Leave it alone
-option-detail-take-this-plan = Take this plan
-option-detail-stop-stands-in-way = A stop stands in the way.
 option-scale-not-known = not known
 option-scale-to = { $median } { $unit }, { $low } to { $high }
 option-scale-to-accept = { $open } to accept
@@ -228,3 +211,15 @@ plan-page-taken-what-was-promised = Taken. What was promised is kept with it.
 plan-page-taken-off-plan = Taken off the plan.
 option-scale-free = free
 option-scale-stopped = stopped
+option-detail-choose = Choose this plan
+plan-page-shown = Shown: { $words }
+plan-page-missing-before = a log in Before
+found-gaps = Pads and putty in gaps
+found-gaps-noted = { $count ->
+    [one] { $count } gap
+   *[other] { $count } gaps
+}
+found-none = none
+found-measured = measured
+found-shim = Copper shim on a small chip
+found-cover-coupling = Coupling to the cover

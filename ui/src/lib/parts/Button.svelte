@@ -11,6 +11,10 @@
     disabled?: boolean;
     download?: boolean;
     label?: string;
+    /** Whether what it opens is open. */
+    expanded?: boolean;
+    /** The form that it sends, where it stands outside of it. */
+    form?: string;
     onclick?: (event: MouseEvent) => void;
   }
   let {
@@ -23,6 +27,8 @@
     disabled = false,
     download,
     label,
+    expanded,
+    form,
     onclick,
   }: Props = $props();
 </script>
@@ -37,6 +43,8 @@
     {type}
     {onclick}
     aria-label={label}
+    aria-expanded={expanded}
+    {form}
     disabled={disabled || busy}
     aria-busy={busy || undefined}
   >
@@ -90,5 +98,11 @@
   kbd {
     font-size: var(--size-0);
     line-height: 1.5;
+  }
+  /* A hand that has no keyboard is not told of keys. */
+  @media (max-width: 640px) {
+    kbd {
+      display: none;
+    }
   }
 </style>

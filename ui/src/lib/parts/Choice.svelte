@@ -8,14 +8,26 @@
     wide?: boolean;
     /** What is asked stands beside it already; it is only told to those who do not see it. */
     bare?: boolean;
+    /** What is asked stands in one line with the answers. */
+    inline?: boolean;
     /** The value that is no choice made yet, and does not look like one. */
     unmade?: T;
   }
-  let { legend, options, value = $bindable(), name, error, wide = false, bare = false, unmade }: Props = $props();
+  let {
+    legend,
+    options,
+    value = $bindable(),
+    name,
+    error,
+    wide = false,
+    bare = false,
+    inline = false,
+    unmade,
+  }: Props = $props();
   const uid = $props.id();
 </script>
 
-<fieldset class:wide aria-describedby={error ? `${uid}-error` : undefined}>
+<fieldset class:wide class:inline aria-describedby={error ? `${uid}-error` : undefined}>
   <legend class:off-screen={bare}>{legend}</legend>
   <div class="row">
     {#each options as option (option.value)}
@@ -43,6 +55,16 @@
     margin-bottom: var(--gap-1);
     font-size: var(--size-1);
     font-weight: 620;
+  }
+  .inline {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 var(--gap-3);
+  }
+  .inline legend {
+    float: left;
+    margin: 0;
   }
   .row {
     display: flex;

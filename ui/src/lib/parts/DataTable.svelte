@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import { foldWhenNarrow } from './narrow';
 
   interface Props {
     /** Rows of head and body; cells take the classes number, before, after and quiet. */
@@ -11,12 +12,18 @@
   let { children, caption = '', weight = 'plain' }: Props = $props();
 </script>
 
-<table class={weight}>
-  {#if caption}<caption class="off-screen">{caption}</caption>{/if}
-  {@render children()}
-</table>
+<div class="around">
+  <table class={weight} use:foldWhenNarrow>
+    {#if caption}<caption class="off-screen">{caption}</caption>{/if}
+    {@render children()}
+  </table>
+</div>
 
 <style>
+  .around {
+    min-width: 0;
+    overflow-x: auto;
+  }
   table {
     width: 100%;
     border-collapse: collapse;
@@ -70,5 +77,41 @@
   .small :global(tbody th) {
     color: var(--soft);
     font-weight: 400;
+  }
+  table:global(.folded),
+  table:global(.folded) :global(:is(tbody, tr)) {
+    display: block;
+  }
+  table:global(.folded) :global(thead) {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+  table:global(.folded) :global(tbody tr) {
+    padding: var(--gap-2) 0;
+    border-bottom: 1px solid var(--rule);
+  }
+  table:global(.folded) :global(tbody > tr > *) {
+    display: flex;
+    align-items: baseline;
+    justify-content: space-between;
+    gap: var(--gap-3);
+    width: auto;
+    padding: 2px 0;
+    border: 0;
+    text-align: right;
+  }
+  table:global(.folded) :global(tbody > tr > :is(th, td):not([data-label='']))::before {
+    flex: none;
+    color: var(--soft);
+    content: attr(data-label);
+    font-weight: 400;
+    text-align: left;
+  }
+  table:global(.folded) :global(tbody > tr > [data-label='']) {
+    justify-content: start;
+    text-align: left;
   }
 </style>

@@ -24,7 +24,7 @@
 <style>
   .toasts {
     position: fixed;
-    inset: auto auto var(--gap-4) 50%;
+    inset: auto auto calc(var(--gap-4) + var(--foot, 0px)) 50%;
     transform: translateX(-50%);
     display: flex;
     flex-direction: column;

@@ -88,6 +88,21 @@
     box-shadow: 7px 7px 0 var(--owl-tint);
     --paper: var(--sheet);
   }
+  @media (max-width: 640px) {
+    .next {
+      flex-direction: column-reverse;
+      align-items: start;
+      gap: var(--gap-2);
+      padding: var(--gap-4);
+    }
+    .next h2 {
+      font-size: var(--size-3);
+    }
+    .next :global(svg) {
+      width: 5.5rem;
+      height: auto;
+    }
+  }
   .over {
     color: var(--owl);
     font-weight: 700;

@@ -115,4 +115,13 @@
       display: none;
     }
   }
+  @media (max-width: 640px) {
+    a {
+      grid-template-columns: 4rem minmax(0, 1fr);
+      gap: 0 var(--gap-3);
+    }
+    .todo {
+      grid-column: 2;
+    }
+  }
 </style>

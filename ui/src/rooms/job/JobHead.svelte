@@ -18,7 +18,7 @@
     after={job.glance_after}
     verdict={job.verdict}
     stopped={job.stage === 'stopped'}
-    size={84}
+    size={64}
   />
   <div class="who">
     <h1>{job.model}</h1>
@@ -48,6 +48,28 @@
     align-items: center;
     gap: var(--gap-4);
     min-height: 4rem;
+  }
+  nav {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: end;
+  }
+  @media (max-width: 640px) {
+    header {
+      flex-wrap: wrap;
+      gap: var(--gap-1) var(--gap-3);
+    }
+    .who {
+      flex: 1;
+    }
+    .who p {
+      font-size: var(--size-1);
+    }
+    nav {
+      flex-basis: 100%;
+      justify-content: start;
+      margin-left: calc(-1 * var(--gap-4));
+    }
   }
   .who {
     min-width: 0;

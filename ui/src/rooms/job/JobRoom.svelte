@@ -2,7 +2,9 @@
   import { say } from './words';
   import { untrack } from 'svelte';
   import type { Job } from '../../lib/api';
+  import { MediaQuery } from 'svelte/reactivity';
   import HeatLadder from '../../lib/charts/HeatLadder.svelte';
+  import LadderStrip from '../../lib/charts/LadderStrip.svelte';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Late from '../../lib/parts/Late.svelte';
@@ -18,6 +20,7 @@
   import OpenItems from './OpenItems.svelte';
   import { STAGE_PAGES } from './stage-pages';
   import Titled from '../../lib/parts/Titled.svelte';
+  import Working from '../../lib/parts/Working.svelte';
 
   interface Props {
     id: string;
@@ -42,6 +45,10 @@
   );
   const here = $derived(stage && job?.reachable.includes(stage) ? stage : home);
   const base = $derived(`/jobs/${id}`);
+  // Beside the work where there is room for it; a strip above the work where there is not.
+  const broad = new MediaQuery('min-width: 1100px');
+  // The plan has a list and an option side by side and takes the whole width.
+  const wide = $derived(broad.current && here !== 'plan');
   const WALK = STAGES.flatMap((s) => (s.id === 'after' ? ['after', 'verdict'] : [s.id]));
   const index = $derived(WALK.indexOf(here));
   const nextName = $derived(
@@ -81,6 +88,15 @@
   });
 </script>
 
+{#snippet ladder(kept: JobState)}
+  <Titled why="curve"><h2>{say('job-room-where-heat-stops')}</h2></Titled>
+  <HeatLadder
+    before={kept.verdict?.before_ladder ?? kept.before?.ladder ?? null}
+    after={kept.verdict?.after_ladder ?? kept.after?.ladder ?? null}
+    culprit={kept.verdict ? kept.verdict.culprit : (kept.before?.culprit ?? null)}
+    rising={[kept.before, kept.after].filter((r) => r?.reading && !r.reading.settled).map((r) => r?.side ?? '')}
+  />
+{/snippet}
 {#snippet afterTabs(shown: Job)}
   {#if shown.reachable.includes('verdict')}
     <nav class="tabs" aria-label={say('job-room-after')}>
@@ -100,16 +116,26 @@
   <div class="rail">
     <StageRail {base} here={railStage(here)} reachable={job.reachable} done={job.done} next={railStage(home)} />
   </div>
-  <div class="room">
+  <div class="room" class:wide>
     <aside>
-      <Titled why="curve"><h2>{say('job-room-where-heat-stops')}</h2></Titled>
-      <HeatLadder
-        before={kept.verdict?.before_ladder ?? kept.before?.ladder ?? null}
-        after={kept.verdict?.after_ladder ?? kept.after?.ladder ?? null}
-        culprit={kept.verdict ? kept.verdict.culprit : (kept.before?.culprit ?? null)}
-        rising={[kept.before, kept.after].filter((r) => r?.reading && !r.reading.settled).map((r) => r?.side ?? '')}
-      />
-      <OpenItems {job} before={kept.before} after={kept.after} />
+      {#if wide}
+        {@render ladder(kept)}
+        <OpenItems {job} before={kept.before} after={kept.after} />
+      {:else}
+        <Working>
+          {#snippet line()}
+            <LadderStrip
+              before={kept.verdict?.before_ladder ?? kept.before?.ladder ?? null}
+              after={kept.verdict?.after_ladder ?? kept.after?.ladder ?? null}
+              culprit={kept.verdict ? kept.verdict.culprit : (kept.before?.culprit ?? null)}
+            />
+          {/snippet}
+          <div class="unfolded">
+            <div>{@render ladder(kept)}</div>
+            <div><OpenItems {job} before={kept.before} after={kept.after} /></div>
+          </div>
+        </Working>
+      {/if}
     </aside>
     <div class="stage" data-stage={hereName}>
       {#key `${job.id}:${here}`}
@@ -166,13 +192,17 @@
 
 <style>
   .rail {
-    margin: var(--gap-3) 0 var(--gap-5);
+    margin: 0 0 var(--gap-3);
   }
   .room {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: var(--gap-3);
+    align-items: start;
+  }
+  .room.wide {
     grid-template-columns: 17.5rem minmax(0, 1fr);
     gap: var(--gap-6);
-    align-items: start;
   }
   aside h2 {
     margin-bottom: var(--gap-3);
@@ -197,28 +227,17 @@
   .tabs a[aria-current] {
     box-shadow: inset 0 -4px 0 var(--owl);
   }
-  @media (max-width: 1000px) {
-    .room {
-      grid-template-columns: 1fr;
-    }
-    aside {
-      order: 2;
-      display: grid;
-      grid-template-columns: 17.5rem 1fr;
-      gap: 0 var(--gap-6);
-      padding-top: var(--gap-5);
-      border-top: 2px solid var(--ink);
-    }
-    aside h2 {
-      grid-column: 1 / -1;
-    }
+  .unfolded {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(16rem, 1fr));
+    gap: 0 var(--gap-6);
   }
-  @media (max-width: 640px) {
-    aside {
-      grid-template-columns: 1fr;
-    }
+  .room:not(.wide) aside {
+    border-bottom: var(--line) solid var(--rule);
+  }
+  @media (max-width: 1099px) {
     .rail {
-      overflow-x: auto;
+      margin: var(--gap-2) 0;
     }
   }
 </style>

@@ -117,7 +117,7 @@ describe('conditions', () => {
     });
     render(ConditionsForm, { jobId: 'j1', run: makeRun(), side: 'before', onrun: vi.fn(), onreload: vi.fn() });
     await user.type(screen.getByLabelText('Room'), '240');
-    await user.click(screen.getByRole('button', { name: 'Save the conditions' }));
+    await user.tab();
     expect(await screen.findByRole('alert')).toHaveTextContent('Room temperature is 240 °C. Was it 24.0?');
     expect(screen.getByLabelText('Room')).toHaveValue('240');
     expect(screen.getByLabelText('Room')).toHaveAttribute('aria-invalid', 'true');
@@ -130,10 +130,10 @@ describe('conditions', () => {
     render(ConditionsForm, { jobId: 'j1', run: makeRun(), side: 'before', onrun: kept, onreload: vi.fn() });
     await user.type(screen.getByLabelText('Placement'), 'stand');
     await user.click(screen.getByLabelText('Cold'));
-    await user.click(screen.getByRole('button', { name: 'Save the conditions' }));
-    const body = log.find((a) => a.method === 'PUT')?.body;
+    await vi.waitFor(() => expect(screen.getByText('Saved.')).toBeVisible());
+    const body = log.findLast((a) => a.method === 'PUT')?.body;
     expect(body).toMatchObject({ version: 0, room_c: null, placement: 'stand', start: 'cold' });
-    expect(kept).toHaveBeenCalledOnce();
+    expect(kept).toHaveBeenCalled();
   });
 });
 

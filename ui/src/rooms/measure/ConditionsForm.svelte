@@ -1,16 +1,17 @@
 <script lang="ts">
   import { say } from '../job/words';
-  import { untrack } from 'svelte';
+  import { onDestroy, untrack } from 'svelte';
   import { client, Problem, take, type Run, type RunKey } from '../../lib/api';
+  import { AutoSave } from '../../lib/autosave.svelte';
+  import { clock } from '../../lib/format';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { Suggestions } from '../../lib/suggestions.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import SaveStand from '../../lib/parts/SaveStand.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
-  import { toast } from '../../lib/toasts.svelte';
   import { formOf, numbersOf, type ConditionsText } from './conditions-form';
-  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     jobId: string;
@@ -25,39 +26,58 @@
   let form = $state<ConditionsText>({ ...untrack(() => formOf(run)), ...readDraft<ConditionsText>(draftKey) });
   let errors = $state<Record<string, string>>({});
   let trouble = $state<Problem | null>(null);
-  let busy = $state(false);
   const suggestions = new Suggestions();
-  const changed = $derived(JSON.stringify(form) !== JSON.stringify(formOf(run)));
+  /** As the server has it. */
+  let kept = $state.raw(untrack(() => formOf(run)));
+  const same = (a: ConditionsText, b: ConditionsText) => JSON.stringify(a) === JSON.stringify(b);
+  const changed = $derived(!same(form, kept));
+  // What another screen saved comes in where nothing is being typed here.
+  $effect(() => {
+    const next = formOf(run);
+    untrack(() => {
+      if (!changed) form = next;
+      kept = next;
+    });
+  });
+  const saver = new AutoSave(save);
+  onDestroy(() => void saver.flush());
 
   // The draft follows the typing, so that a reload or a refusal loses nothing.
   $effect(() => {
-    if (changed) keepDraft(draftKey, form);
-    else dropDraft(draftKey);
+    if (changed) {
+      keepDraft(draftKey, form);
+      untrack(() => saver.typed());
+    } else {
+      dropDraft(draftKey);
+      untrack(() => saver.same());
+    }
   });
 
-  async function save() {
-    errors = {};
+  async function save(): Promise<boolean> {
+    const sent = $state.snapshot(form);
     trouble = null;
     const numbers = numbersOf(form);
-    for (const [key, value] of Object.entries(numbers))
-      if (Number.isNaN(value)) errors[key] = say('conditions-form-this-no-number-leave');
-    if (Object.keys(errors).length) return;
-    busy = true;
+    errors = Object.fromEntries(
+      Object.entries(numbers)
+        .filter(([, value]) => Number.isNaN(value))
+        .map(([key]) => [key, say('conditions-form-this-no-number-leave')]),
+    );
+    if (Object.keys(errors).length) return false;
     try {
       const body = { ...form, ...numbers, version: run.version };
-      const kept = await take(
+      const next = await take(
         client.PUT('/api/jobs/{job_id}/runs/{side}', { params: { path: { job_id: jobId, side } }, body }),
       );
-      dropDraft(draftKey);
-      await onrun(kept);
-      form = formOf(kept);
-      toast(say('conditions-form-conditions-saved'));
+      // What was typed while it was under way stays.
+      kept = formOf(next);
+      if (same(form, sent)) form = kept;
+      await onrun(next);
+      return true;
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       errors = error.fields;
       if (!Object.keys(errors).length) trouble = error;
-    } finally {
-      busy = false;
+      return false;
     }
   }
 </script>
@@ -65,10 +85,10 @@
 <form
   onsubmit={(e) => {
     e.preventDefault();
-    void save();
+    void saver.flush();
   }}
+  onchange={() => void saver.flush()}
 >
-  <Titled why="temperature"><h3>{say('conditions-form-how-was-run')}</h3></Titled>
   <div class="grid">
     <TextField
       label={say('conditions-form-room')}
@@ -79,14 +99,21 @@
       error={errors.room_c}
       needed
     />
-    <TextField
-      label={say('conditions-form-duration')}
-      name="duration_min"
-      numeric
-      unit="min"
-      bind:value={form.duration_min}
-      error={errors.duration_min}
-    />
+    {#if run.trace}
+      <div class="told">
+        <span>{say('conditions-form-duration')}</span>
+        <p>{say('conditions-form-duration-of-the-log', { time: clock(run.trace.duration_s) })}</p>
+      </div>
+    {:else}
+      <TextField
+        label={say('conditions-form-duration')}
+        name="duration_min"
+        numeric
+        unit="min"
+        bind:value={form.duration_min}
+        error={errors.duration_min}
+      />
+    {/if}
     <TextField
       label={say('conditions-form-load')}
       name="load_recipe"
@@ -157,7 +184,7 @@
     />
   </div>
   <h3>{say('conditions-form-what-scored')}</h3>
-  <div class="grid three">
+  <div class="grid">
     <TextField
       label={say('conditions-form-score')}
       name="result_score"
@@ -193,10 +220,7 @@
       {/snippet}
     </Notice>
   {/if}
-  <footer>
-    <Button kind={changed ? 'main' : 'plain'} type="submit" {busy}>{say('conditions-form-save-conditions')}</Button>
-    {#if changed}<span class="quiet">{say('conditions-form-not-saved-yet-kept')}</span>{/if}
-  </footer>
+  <SaveStand stand={saver.stand} />
 </form>
 
 <style>
@@ -207,15 +231,13 @@
   }
   .grid {
     display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 11rem), 1fr));
     gap: var(--gap-3) var(--gap-4);
   }
-  .three {
-    grid-template-columns: repeat(3, minmax(0, 1fr));
+  .told span {
+    font-weight: 620;
   }
-  footer {
-    display: flex;
-    align-items: center;
-    gap: var(--gap-3);
+  .told p {
+    line-height: var(--target);
   }
 </style>

@@ -39,7 +39,8 @@
 </script>
 
 <Working
-  summary={own ? say('frame-times-rate', { rate: own.rate_per_s, slow: own.slow_rate_per_s }) : say('frame-times-none')}
+  summary={say('frame-times-frames-title')}
+  stand={own ? say('frame-times-rate', { rate: own.rate_per_s, slow: own.slow_rate_per_s }) : say('frame-times-none')}
 >
   <p class="quiet">{say('frame-times-what')}</p>
   {#if own}

@@ -97,6 +97,20 @@
     await choose(from + zero, to + zero);
   }
 
+  const fileStand = (trace: NonNullable<Run['trace']>) =>
+    [
+      trace.file_name,
+      say('log-panel-samples-one-each-s', {
+        size_bytes: bytes(trace.size_bytes),
+        samples: trace.samples,
+        interval_s: Number(trace.interval_s.toFixed(2)),
+        duration_s: clock(trace.duration_s),
+      }),
+      trace.notices.length ? say('log-panel-mended', { count: trace.notices.length }) : '',
+    ]
+      .filter(Boolean)
+      .join(' · ');
+
   async function remove(id: string, name: string) {
     await removeReading(params.path, 'log', id, say('log-panel-was-taken-off', { name }), onrun);
   }
@@ -112,15 +126,14 @@
     onretry={(options) => way.file && void send(way.file, { ...asked, ...options })}
     ondrop={() => way.forget()}
   />
-{:else if run.trace && run.reading && !replacing}
-  <ul class="findings">
-    {#each run.findings as text (text)}<li>{text}</li>{/each}
-  </ul>
+{/if}
+{#if run.trace && run.reading && !replacing}
   {#if run.trouble}<Notice tone="care">{run.trouble}</Notice>{/if}
   <TraceExplorer
     {jobId}
     readings={[{ side: lookOf(side), key: side, reading: run.reading }]}
     {channels}
+    height={190}
     onwindow={closed ? undefined : (from, to) => void moveWindow(from, to)}
   />
   {#if run.reading.chosen}
@@ -129,48 +142,46 @@
       {#if !closed}<Button onclick={() => void choose(null, null)}>{say('log-panel-back-to-one-found')}</Button>{/if}
     </p>
   {/if}
-  <div class="file">
-    <span>
-      <strong>{run.trace.file_name}</strong>
-      <span class="quiet"
-        >{say('log-panel-samples-one-each-s', {
-          size_bytes: bytes(run.trace.size_bytes),
-          samples: run.trace.samples,
-          interval_s: Number(run.trace.interval_s.toFixed(2)),
-          duration_s: clock(run.trace.duration_s),
-        })}</span
-      >
-    </span>
-    <span class="actions">
-      {#if !closed}<Button onclick={() => (replacing = true)}>{say('log-panel-another-file')}</Button>{/if}
-      <Button href="/api/jobs/{jobId}/runs/{side}/log/file" download>{say('log-panel-original')}</Button>
-      {#if !closed}
-        <Button onclick={() => run.trace && void remove(run.trace.id, run.trace.file_name)}
-          >{say('log-panel-take-off')}</Button
-        >
-      {/if}
-    </span>
-  </div>
-  <Repeats
-    repeats={run.repeats}
-    {closed}
-    accept={ACCEPT}
-    onfile={(f) => void send(f, { repeat: true })}
-    onremove={(id, name) => void remove(id, name)}
-  />
-  <Working summary={say('log-panel-columns-understood', { understood, count: run.trace.channels.length })}>
-    <ColumnTable channels={run.trace.channels} onmap={(h, r) => void map(h, r)} />
-  </Working>
-  {#if run.trace.notices.length}
-    <Working summary={say('log-panel-mended-while-reading', { count: run.trace.notices.length })}>
-      <ul>
-        {#each run.trace.notices as text (text)}<li>{text}</li>{/each}
+  <div class="folds">
+    <Working summary={say('log-panel-what-the-log-says', { count: run.findings.length })} stand={run.findings[0] ?? ''}>
+      <ul class="findings">
+        {#each run.findings as text (text)}<li>{text}</li>{/each}
       </ul>
     </Working>
-  {/if}
+    <Working summary={say('log-panel-file')} stand={fileStand(run.trace)}>
+      <div class="actions">
+        {#if !closed}<Button onclick={() => (replacing = true)}>{say('log-panel-another-file')}</Button>{/if}
+        <Button href="/api/jobs/{jobId}/runs/{side}/log/file" download>{say('log-panel-original')}</Button>
+        {#if !closed}
+          <Button onclick={() => run.trace && void remove(run.trace.id, run.trace.file_name)}
+            >{say('log-panel-take-off')}</Button
+          >
+        {/if}
+      </div>
+      {#if run.trace.notices.length}
+        <h3>{say('log-panel-mended-while-reading', { count: run.trace.notices.length })}</h3>
+        <ul>
+          {#each run.trace.notices as text (text)}<li>{text}</li>{/each}
+        </ul>
+      {/if}
+    </Working>
+    <Repeats
+      repeats={run.repeats}
+      {closed}
+      accept={ACCEPT}
+      onfile={(f) => void send(f, { repeat: true })}
+      onremove={(id, name) => void remove(id, name)}
+    />
+    <Working
+      summary={say('log-panel-columns')}
+      stand={say('log-panel-columns-understood', { understood, count: run.trace.channels.length })}
+    >
+      <ColumnTable channels={run.trace.channels} onmap={(h, r) => void map(h, r)} />
+    </Working>
+  </div>
 {:else if closed}
   <p class="quiet">{say('log-panel-no-log-was-taken')}</p>
-{:else}
+{:else if !way.busy && !way.problem}
   <FileDrop
     label={say('log-panel-drop-log-here', { before: side === 'before' })}
     hint={say('log-panel-csv-or-text-with')}
@@ -183,12 +194,13 @@
 {/if}
 
 <style>
-  .findings {
-    margin: 0 0 var(--gap-3);
-    font-size: var(--size-2);
+  .folds {
+    margin-top: var(--gap-3);
   }
-  .chosen,
-  .file {
+  h3 {
+    margin: var(--gap-3) 0 var(--gap-1);
+  }
+  .chosen {
     display: flex;
     flex-wrap: wrap;
     align-items: center;

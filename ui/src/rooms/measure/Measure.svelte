@@ -3,6 +3,7 @@
   import type { Run, SideName } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
+  import FootBar from '../../lib/parts/FootBar.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import type { JobState } from '../job/job.svelte';
   import RunClock from './RunClock.svelte';
@@ -20,6 +21,16 @@
   const closed = $derived(!!kept.job?.handed_over_at);
   const keep = (next: Run) => kept.keepRun(next);
 
+  const missing = $derived(
+    [
+      !run?.trace && say('measure-missing-log'),
+      run?.room_c === null && say('measure-missing-room'),
+      !run?.noise_figure && !run?.sounds.length && !closed && say('measure-missing-noise'),
+    ]
+      .filter((text): text is string => !!text)
+      .map((text) => ({ text })),
+  );
+
   // Once a log is in, the step can be taken by key; offered anew when the log comes or goes.
   $effect(() =>
     run?.trace
@@ -36,9 +47,6 @@
       </h2></Titled
     >
     <RunClock jobId={kept.id} {side} {closed} />
-    {#if run.trace}<Button kind="main" key="Enter" onclick={onnext}
-        >{say('measure-go-on-to', { next_name: nextName })}</Button
-      >{/if}
   </div>
   {#if run.prefilled}
     <div class="gap">
@@ -46,6 +54,15 @@
     </div>
   {/if}
   <RunPanels jobId={kept.id} {run} runKey={side} {closed} onrun={keep} onreload={() => void kept.load()} />
+  <FootBar {missing} note={run.trace ? say('measure-all-there') : ''}>
+    {#if run.trace}<Button kind="main" key="Enter" onclick={onnext}
+        >{say('measure-go-on-to', { next_name: nextName })}</Button
+      >{:else if !closed}<Button
+        kind="main"
+        onclick={() => document.querySelector<HTMLElement>('input[type=file]')?.click()}
+        >{say('measure-choose-log')}</Button
+      >{/if}
+  </FootBar>
 {/if}
 
 <style>
@@ -56,7 +73,7 @@
     justify-content: space-between;
     gap: var(--gap-4);
     min-height: var(--target);
-    margin-bottom: var(--gap-4);
+    margin-bottom: var(--gap-2);
   }
   .gap {
     margin-bottom: var(--gap-4);

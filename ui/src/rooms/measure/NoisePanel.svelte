@@ -8,7 +8,6 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import ReadingList from './ReadingList.svelte';
   import { removeReading } from './remove-reading';
-  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     jobId: string;
@@ -73,7 +72,6 @@
 </script>
 
 <section>
-  <Titled why="noise"><h3>{say('noise-panel-noise-by-meter')}</h3></Titled>
   {#if run.noise_figure}
     <p>
       <strong>{fixed(run.noise_figure.level_db, 1)} dB</strong>
@@ -131,7 +129,8 @@
   }
   form {
     display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 11rem), 1fr));
     gap: var(--gap-3) var(--gap-4);
+    align-items: end;
   }
 </style>

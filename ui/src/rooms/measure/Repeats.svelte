@@ -18,9 +18,8 @@
 </script>
 
 <Working
-  summary={repeats.length
-    ? say('repeats-repeats-this-run', { count: repeats.length })
-    : say('repeats-repeats-this-run-none')}
+  summary={say('repeats-repeats')}
+  stand={repeats.length ? say('repeats-repeats-this-run', { count: repeats.length }) : say('repeats-none')}
 >
   <p class="quiet">
     {say('repeats-same-recipe-once-more')}

@@ -12,7 +12,6 @@
   import Sending from './Sending.svelte';
   import SoundCard from './SoundCard.svelte';
   import { FileOnItsWay } from './upload.svelte';
-  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     jobId: string;
@@ -58,7 +57,6 @@
 </script>
 
 <section>
-  <Titled why="noise"><h3>{say('sound-panel-noise-recorded')}</h3></Titled>
   {#each run.sounds as sound (sound.id)}
     <SoundCard
       {sound}

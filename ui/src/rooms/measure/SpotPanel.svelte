@@ -8,7 +8,6 @@
   import { SPOTS } from '../../lib/words';
   import ReadingList from './ReadingList.svelte';
   import { removeReading } from './remove-reading';
-  import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     jobId: string;
@@ -52,7 +51,6 @@
 </script>
 
 <section>
-  <Titled why="temperature"><h3>{say('spot-panel-spots-under-load-by')}</h3></Titled>
   {#if run.air}
     <p>
       <strong>{say('spot-panel-l-s-air', { flow: fixed(run.air.flow * 1000, 1) })}</strong>
@@ -106,7 +104,8 @@
   }
   form {
     display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 11rem), 1fr));
     gap: var(--gap-3) var(--gap-4);
+    align-items: end;
   }
 </style>

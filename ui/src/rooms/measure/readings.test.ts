@@ -51,7 +51,8 @@ describe('a log', () => {
     render(LogPanel, { jobId: 'j1', run, side: 'before', onrun: vi.fn() });
     const offered = within(screen.getByLabelText('Charted')).getAllByRole('option');
     expect(offered.map((o) => o.textContent)).toEqual(['Processor temperature', 'Rail 1 [V]']);
-    expect(screen.getByText('Load starts at 0:30.')).toBeVisible();
+    await user.click(screen.getByText('What the log says (1)'));
+    expect(within(screen.getByRole('listitem')).getByText('Load starts at 0:30.')).toBeVisible();
   });
 
   it('goes back from a stretch set by hand to the one found', async () => {
@@ -70,6 +71,7 @@ describe('a log', () => {
     expect(await screen.findByRole('slider', { name: /processor temperature/ })).toBeVisible();
     expect(screen.queryByRole('slider', { name: 'Where the stretch begins' })).toBeNull();
     expect(screen.queryByRole('button', { name: /Another file|Remove|Take again.csv off/ })).toBeNull();
+    await user.click(screen.getByText('Log file'));
     expect(screen.getByRole('link', { name: 'Download original' })).toBeVisible();
   });
 
@@ -85,7 +87,7 @@ describe('a log', () => {
       side: 'before',
       onrun: vi.fn(async () => undefined),
     });
-    await user.click(screen.getByText('Repeats of this run: 1'));
+    await user.click(screen.getByText('Repeats'));
     expect(screen.getByRole('row', { name: /again.csv 83.4 45.1 yes/ })).toBeVisible();
     await user.upload(container.querySelector('input[type=file]') as HTMLInputElement, new File(['x'], 'third.csv'));
     await vi.waitFor(() => expect(sent[0]?.url).toContain('repeat=true'));
@@ -172,13 +174,14 @@ describe('conditions', () => {
     const kept = vi.fn(async () => undefined);
     render(ConditionsForm, { jobId: 'j1', run: makeRun(), side: 'before', onrun: kept, onreload: vi.fn() });
     await user.type(screen.getByLabelText('Run time'), '19:75');
-    await user.click(screen.getByRole('button', { name: 'Save the conditions' }));
+    await user.tab();
     expect(screen.getByRole('alert')).toHaveTextContent('This is no number');
     await user.clear(screen.getByLabelText('Run time'));
     await user.type(screen.getByLabelText('Run time'), '19:21');
     await user.type(screen.getByLabelText('Fan blades'), '31');
-    await user.click(screen.getByRole('button', { name: 'Save the conditions' }));
-    const body = log.find((a) => a.method === 'PUT')?.body;
+    await user.tab();
+    await vi.waitFor(() => expect(screen.getByText('Saved.')).toBeVisible());
+    const body = log.findLast((a) => a.method === 'PUT')?.body;
     expect(body).toMatchObject({ result_duration_s: 1161, fan_blades: 31, result_score: null });
     await vi.waitFor(() => expect(screen.getByLabelText('Run time')).toHaveValue('19:21'));
   });

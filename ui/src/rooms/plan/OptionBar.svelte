@@ -79,10 +79,10 @@
   .blocked :is(.span, .end, .median) {
     stroke: var(--edge);
   }
-  @media (max-width: 760px) {
+  @container (max-width: 480px) {
     svg {
       grid-column: 2 / 4;
-      grid-row: auto;
+      grid-row: 2;
     }
   }
 </style>

@@ -4,6 +4,10 @@
   import { fixed, money } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import Facts from './Facts.svelte';
+  import type { FactGroup } from './facts';
+  import type { PlanState } from './plan.svelte';
+  import Working from '../../lib/parts/Working.svelte';
   import PartLine from './PartLine.svelte';
   import StepList from './StepList.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
@@ -14,10 +18,13 @@
     busy: boolean;
     closed: boolean;
     ontake: (key: string | null) => void;
+    state: PlanState;
+    /** Groups of facts that matter here. */
+    matter: FactGroup[];
     /** What the shop's own services with this kind brought, or null. */
     known?: Schemas['KnownOut'] | null;
   }
-  let { option, plan, busy, closed, ontake, known = null }: Props = $props();
+  let { option, plan, busy, closed, ontake, state: plan_, matter, known = null }: Props = $props();
   const taken = $derived(plan.chosen?.key === option.key);
   const range = (i: { low: number; median: number; high: number }, digits = 0) =>
     say('option-detail-to', {
@@ -25,6 +32,14 @@
       low: fixed(i.low, digits),
       high: fixed(i.high, digits),
     });
+  // What opens a gate comes before the figures, what sizes a part after them.
+  const GATES: FactGroup[] = ['metals', 'cover'];
+  const partsStand = $derived(
+    option.parts
+      .map((part) => part.product || part.words)
+      .filter(Boolean)
+      .join(' · '),
+  );
   const facts = $derived([
     [say('option-detail-die-at-same-work'), `${range(option.die_c)} °C`],
     [say('option-detail-cooler-by'), `${range(option.gain_k)} K`],
@@ -68,13 +83,21 @@
   ]);
 </script>
 
+{#snippet matters(groups: FactGroup[])}
+  {#if !closed}
+    {#each groups as group (group)}<Facts state={plan_} {group} />{/each}
+  {/if}
+{/snippet}
 <section aria-label={option.words}>
   <header>
     <Titled why={option.key === 'tune' ? 'tuning' : 'materials'}>
       <h3>{option.words[0]?.toUpperCase()}{option.words.slice(1)}</h3>
     </Titled>
-    <p>{option.reason}</p>
+    {#if taken && !closed}
+      <Button {busy} onclick={() => ontake(null)}>{say('option-detail-put-decision-back')}</Button>
+    {/if}
   </header>
+  <p>{option.reason}</p>
   {#each option.gates as gate (gate.rule)}
     <Notice
       tone={gate.severity === 'stop' ? 'halt' : gate.severity === 'acknowledge' ? 'care' : 'note'}
@@ -83,6 +106,7 @@
       <p>{gate.remedy}</p>
     </Notice>
   {/each}
+  {@render matters(matter.filter((g) => GATES.includes(g)))}
   <dl>
     {#each facts as [words, value] (words)}
       <div>
@@ -109,46 +133,31 @@
       </div>
     {/if}
   </dl>
+  {@render matters(matter.filter((g) => !GATES.includes(g)))}
   {#if option.parts.length}
-    <h4>{say('option-detail-what-goes-where')}</h4>
-    <ul>
-      {#each option.parts as part, i (i)}<PartLine {part} />{/each}
-    </ul>
+    <Working summary={say('option-detail-what-goes-where')} stand={partsStand}>
+      <ul>
+        {#each option.parts as part, i (i)}<PartLine {part} />{/each}
+      </ul>
+    </Working>
   {/if}
   {#each option.procedures as procedure (procedure.name)}<StepList {procedure} />{/each}
-  {#if !closed}
-    <footer>
-      {#if taken}
-        <Button {busy} onclick={() => ontake(null)}>{say('option-detail-put-decision-back')}</Button>
-      {:else}
-        <Button kind="main" {busy} disabled={option.blocked} onclick={() => ontake(option.key)}
-          >{option.key === 'leave' ? say('option-detail-leave-alone') : say('option-detail-take-this-plan')}</Button
-        >
-        {#if option.blocked}<span class="halt">{say('option-detail-stop-stands-in-way')}</span>{/if}
-      {/if}
-    </footer>
-  {/if}
 </section>
 
 <style>
   section {
     display: grid;
-    gap: var(--gap-3);
-    margin-top: var(--gap-5);
-    padding: var(--gap-4);
+    gap: var(--gap-2);
+    align-content: start;
+    padding: var(--gap-3) var(--gap-4);
     border: var(--line) solid var(--edge);
     border-radius: var(--round);
     background: var(--sheet);
   }
-  h4 {
-    margin: var(--gap-2) 0 0;
-    font-family: var(--font-head);
-    font-size: var(--size-1);
-  }
   dl {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
-    gap: var(--gap-2) var(--gap-5);
+    grid-template-columns: repeat(auto-fill, minmax(12rem, 1fr));
+    gap: var(--gap-1) var(--gap-4);
     margin: 0;
   }
   dt {
@@ -159,13 +168,11 @@
     margin: 0;
     font-weight: 620;
   }
-  footer {
+  header {
     display: flex;
+    flex-wrap: wrap;
     align-items: center;
-    gap: var(--gap-3);
-  }
-  .halt {
-    color: var(--halt);
-    font-weight: 620;
+    justify-content: space-between;
+    gap: var(--gap-2) var(--gap-3);
   }
 </style>

@@ -18,6 +18,8 @@
   const x = (value: number) => (scale ? place(scale, value, WIDTH) : 0);
   const digits = $derived(scale?.unit === 'W' && plan.before_watts !== null && plan.before_watts < 20 ? 1 : 0);
 
+  // A narrow scale has room for four words or five.
+  const labelled = $derived(scale?.ticks.filter((_, i, all) => all.length < 6 || i % 2 === 0) ?? []);
   const tickDigits = $derived(scale && (scale.ticks[1] ?? 1) - (scale.ticks[0] ?? 0) < 1 ? 1 : 0);
 
   function told(option: Option): string {
@@ -45,7 +47,7 @@
         {#each scale.ticks as tick (tick)}<line x1={x(tick)} x2={x(tick)} y1="26" y2="34" />{/each}
       </svg>
       <div class="labels" aria-hidden="true">
-        {#each scale.ticks as tick (tick)}
+        {#each labelled as tick (tick)}
           <span style:left="{(100 * x(tick)) / WIDTH}%">{fixed(tick, tickDigits)}</span>
         {/each}
       </div>
@@ -91,14 +93,15 @@
 
 <style>
   .options {
+    container-type: inline-size;
     border-top: 2px solid var(--ink);
     border-bottom: 2px solid var(--ink);
   }
   .head,
   button {
     display: grid;
-    grid-template-columns: 1.6rem 13.5rem minmax(0, 1fr) 4.4rem 7.2rem;
-    gap: 0 var(--gap-3);
+    grid-template-columns: 1.4rem minmax(0, 12.5rem) minmax(5rem, 1fr) 3.4rem 6.2rem;
+    gap: 0 var(--gap-2);
     align-items: center;
     width: 100%;
   }
@@ -140,8 +143,8 @@
     border-bottom: 0;
   }
   button {
-    min-height: 3.4rem;
-    padding: 0;
+    min-height: 3rem;
+    padding: 2px 0;
     border: 0;
     background: none;
     text-align: left;
@@ -192,18 +195,25 @@
     text-align: right;
     white-space: nowrap;
   }
-  @media (max-width: 760px) {
+  @container (max-width: 480px) {
     .head,
     button {
-      grid-template-columns: 1.4rem minmax(0, 1fr) 6rem;
+      grid-template-columns: 1.4rem minmax(0, 1fr) 6.2rem;
     }
     .axis,
     .labels {
       grid-column: 2 / 4;
-      grid-row: auto;
+      grid-row: 2;
+    }
+    .title {
+      grid-column: 1 / 4;
     }
     .figure {
       display: none;
+    }
+    .price {
+      grid-column: 3;
+      grid-row: 1;
     }
   }
 </style>

@@ -1,17 +1,23 @@
 <script lang="ts">
   import { say } from './words';
   import { onMount, untrack } from 'svelte';
-  import { client, Problem, take as take_, type Job, type Plan, type Schemas } from '../../lib/api';
-  import { day, fixed, money } from '../../lib/format';
+  import { client, Problem, take as take_, type Job, type Schemas } from '../../lib/api';
+  import { day } from '../../lib/format';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import Gates from '../job/Gates.svelte';
+  import Choice from '../../lib/parts/Choice.svelte';
+  import FootBar from '../../lib/parts/FootBar.svelte';
+  import Working from '../../lib/parts/Working.svelte';
   import CutPanel from './CutPanel.svelte';
+  import { factsThatMatter } from './facts';
   import Found from './Found.svelte';
   import OptionDetail from './OptionDetail.svelte';
+  import PlanTaken from './PlanTaken.svelte';
   import OptionScale from './OptionScale.svelte';
+  import { GOALS } from './plan-words';
   import { PlanState } from './plan.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
 
@@ -27,10 +33,24 @@
   let known = $state.raw<Schemas['KnownOut'][]>([]);
   const plan = $derived(state_.plan);
   const shown = $derived(plan?.options.find((o) => o.key === (selected || plan.chosen?.key)) ?? plan?.options[0]);
+  const matter = $derived(shown ? factsThatMatter(shown) : []);
   const closed = $derived(job.handed_over_at !== null);
   const gates = $derived(job.gates.filter((g) => g.stage === 'plan'));
   const sheetParts = $derived(
     shown?.parts.filter((p) => p.unit === 'piece' && ['pad', 'phase_change_sheet'].includes(p.kind)) ?? [],
+  );
+
+  const footNote = $derived(
+    shown && shown.key !== plan?.chosen?.key ? say('plan-page-shown', { words: shown.words }) : '',
+  );
+  const missing = $derived(
+    [
+      ...(plan && !plan.chosen && !shown ? [say('plan-page-missing-before')] : []),
+      ...(shown && plan?.chosen?.key !== shown.key
+        ? shown.gates.filter((g) => g.severity === 'stop').map((g) => g.remedy)
+        : []),
+      ...gates.filter((g) => g.severity === 'acknowledge' && !g.acknowledged_by).map((g) => g.reason),
+    ].map((text) => ({ text })),
   );
 
   onMount(() => {
@@ -43,21 +63,6 @@
       });
     return offer([{ key: 'Enter', words: say('plan-page-take-plan-that-shown'), run: step }]);
   });
-
-  type Chosen = NonNullable<Plan['chosen']>;
-  /** Watts tell nothing more once it holds all that it asks for. */
-  const byWatts = (c: Chosen) => c.held && c.watts !== null && c.watts.high - c.watts.low > 0.5;
-  function promise(c: Chosen): string {
-    const [i, words] =
-      byWatts(c) && c.watts ? [c.watts, say('plan-page-w-at-limit')] : [c.die_c, say('plan-page-c-at-work-before')];
-    return say('plan-page-to', { median: fixed(i.median, 0), words, low: fixed(i.low, 0), high: fixed(i.high, 0) });
-  }
-  function measured(of: Plan): string {
-    if (!of.outcome || !of.chosen) return '';
-    if (byWatts(of.chosen) && of.outcome.watts !== null) return `${fixed(of.outcome.watts, 0)} W`;
-    if (of.outcome.die_c !== null) return `${fixed(of.outcome.die_c, 1)} °C`;
-    return `${fixed(of.outcome.resistance, 2)} K/W`;
-  }
 
   function step() {
     if (!shown) return;
@@ -74,13 +79,30 @@
       });
   }
 
+  function goal(value: (typeof GOALS)[number]['value']) {
+    if (!state_.form || state_.form.goal === value) return;
+    state_.form.goal = value;
+    state_.changed();
+  }
+
   async function forget(id: string) {
     await state_.removeNote(id);
     toast(say('plan-page-taken-off-plan'));
   }
 </script>
 
-<Titled why="materials"><h2>{say('plan-page-plan-what-to-do')}</h2></Titled>
+<div class="head">
+  <Titled why="materials"><h2>{say('plan-page-plan-what-to-do')}</h2></Titled>
+  {#if state_.form && !closed}
+    <Choice
+      inline
+      legend={say('found-customer-wants-above-all')}
+      name="goal"
+      options={[...GOALS]}
+      bind:value={() => state_.form?.goal ?? 'cooler', goal}
+    />
+  {/if}
+</div>
 {#if state_.trouble}
   <div class="gap">
     <Notice tone="care" title={state_.trouble.body.detail}>
@@ -91,63 +113,46 @@
   </div>
 {/if}
 {#if plan}
-  {#if plan.chosen}
-    <div class="gap">
-      <Notice title={say('plan-page-taken', { words: plan.chosen.words })}>
-        {say('plan-page-promised-for', {
-          by: plan.chosen.by,
-          at: day(plan.chosen.at),
-          chosen: promise(plan.chosen),
-          total_cents: money(plan.chosen.total_cents, plan.currency),
-        })}
-        {#if plan.outcome}
-          <p>
-            <strong class={plan.outcome.inside ? 'in' : 'out'}
-              >{say('plan-page-after-measured-at-fan', {
-                plan: measured(plan),
-                inside: !!plan.outcome.inside,
-              })}</strong
-            >
-          </p>
-        {/if}
-      </Notice>
-    </div>
-  {/if}
+  {#if plan.chosen}<div class="gap"><PlanTaken {plan} chosen={plan.chosen} /></div>{/if}
   {#if plan.opening}
     <div class="gap">
-      <Notice title={say(`plan-page-opening-${plan.opening.answer}`)}>
+      <Working summary={say(`plan-page-opening-${plan.opening.answer}`)}>
         <ul class="reasons">
           {#each plan.opening.reasons as reason (reason)}<li>{reason}</li>{/each}
         </ul>
-      </Notice>
+      </Working>
     </div>
   {/if}
   {#if gates.length}<div class="gap"><Gates {job} {gates} {onchange} /></div>{/if}
-  {#if !closed}
-    <Found state={state_} />
-  {/if}
   {#if plan.missing}
     <Notice title={say('plan-page-nothing-can-be-predicted')}>
       {plan.missing}
       {#snippet actions()}<Button href="/jobs/{job.id}/before">{say('plan-page-to-before')}</Button>{/snippet}
     </Notice>
   {:else}
-    <OptionScale {plan} selected={shown?.key ?? ''} onselect={(key) => (selected = key)} />
-    {#if shown}
-      {#key shown.key}
-        <OptionDetail
-          option={shown}
-          {plan}
-          {closed}
-          busy={state_.busy}
-          ontake={(key) => void take(key)}
-          known={known.find((k) => k.kind === shown.kind) ?? null}
-        />
-        <!-- Another option is cut from other sheets. -->
-        {#if sheetParts.length && !closed}<CutPanel jobId={job.id} parts={sheetParts} />{/if}
-      {/key}
+    <div class="split">
+      <OptionScale {plan} selected={shown?.key ?? ''} onselect={(key) => (selected = key)} />
+      {#if shown}
+        {#key shown.key}
+          <OptionDetail
+            option={shown}
+            {plan}
+            {closed}
+            state={state_}
+            {matter}
+            busy={state_.busy}
+            ontake={(key) => void take(key)}
+            known={known.find((k) => k.kind === shown.kind) ?? null}
+          />
+        {/key}
+      {/if}
+    </div>
+    {#if shown && sheetParts.length && !closed}
+      <!-- Another option is cut from other sheets. -->
+      {#key shown.key}<CutPanel jobId={job.id} parts={sheetParts} />{/key}
     {/if}
   {/if}
+  {#if !closed}<Found state={state_} without={matter} />{/if}
   {#if plan.notes.length}
     <section class="notes">
       <h3>{say('plan-page-worked-out-for-this')}</h3>
@@ -167,27 +172,45 @@
       </ul>
     </section>
   {/if}
-  {#if plan.chosen && onnext && nextName && plan.chosen.key !== 'leave'}
-    <footer><Button kind="main" onclick={onnext}>{say('plan-page-go-on-to', { next_name: nextName })}</Button></footer>
-  {:else if plan.chosen?.key === 'leave'}
-    <footer><Button kind="main" href="/jobs/{job.id}/handover">{say('plan-page-go-on-to-hand')}</Button></footer>
-  {/if}
+  <FootBar {missing} note={footNote}>
+    {#if plan.chosen?.key === 'leave' && shown?.key === 'leave'}
+      <Button kind="main" href="/jobs/{job.id}/handover">{say('plan-page-go-on-to-hand')}</Button>
+    {:else if plan.chosen && (shown?.key === plan.chosen.key || closed)}
+      {#if onnext && nextName}<Button kind="main" key="Enter" onclick={onnext}
+          >{say('plan-page-go-on-to', { next_name: nextName })}</Button
+        >{/if}
+    {:else if shown && !closed}
+      <Button kind="main" key="Enter" busy={state_.busy} disabled={shown.blocked} onclick={() => void take(shown.key)}
+        >{shown.key === 'leave' ? say('option-detail-leave-alone') : say('option-detail-choose')}</Button
+      >
+    {/if}
+  </FootBar>
 {:else if !state_.trouble}
   <p class="quiet" role="status">{say('plan-page-working-out-options')}</p>
 {/if}
 
 <style>
-  h2 {
-    margin-bottom: var(--gap-4);
+  .head {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    gap: var(--gap-2) var(--gap-5);
+    margin-bottom: var(--gap-2);
+  }
+  .split {
+    display: grid;
+    grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+    gap: var(--gap-5);
+    align-items: start;
+  }
+  @media (max-width: 1099px) {
+    .split {
+      grid-template-columns: minmax(0, 1fr);
+    }
   }
   .gap {
     margin-bottom: var(--gap-4);
-  }
-  .in {
-    color: var(--after);
-  }
-  .out {
-    color: var(--care);
   }
   .reasons {
     margin: 0;
@@ -204,8 +227,5 @@
     gap: var(--gap-3);
     align-items: center;
     border-bottom: 1px solid var(--rule);
-  }
-  footer {
-    margin-top: var(--gap-5);
   }
 </style>

@@ -3,6 +3,8 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { serve } from '../../lib/test-server';
 import { makeOption, makePlan } from '../../lib/test-plan';
+import type { Option } from '../../lib/api';
+import { factsThatMatter } from './facts';
 import Found from './Found.svelte';
 import OptionDetail from './OptionDetail.svelte';
 import OptionScale from './OptionScale.svelte';
@@ -18,25 +20,19 @@ async function opened(plan = makePlan(), saved = makePlan({ version: 3 })) {
   const log = serve({ 'GET /api/jobs/j1/plan': plan, 'PUT /api/jobs/j1/plan': saved });
   const kept = new PlanState('j1', async () => undefined);
   await kept.load();
-  render(Found, { state: kept });
+  render(Found, { state: kept, without: [] });
   return { log, kept };
 }
 const sent = (log: { method: string; body: unknown }[]) =>
   log.findLast((a) => a.method === 'PUT')?.body as { goal: string; found: Record<string, unknown> } | undefined;
 
 describe('what is known', () => {
-  it('takes the wish of the customer', async () => {
-    const { log } = await opened();
-    await user.click(screen.getByLabelText('Quieter'));
-    await vi.waitFor(() => expect(sent(log)?.goal).toBe('quieter'));
-  });
-
   it('sends a gap when it is whole, and shows what it asks for', async () => {
     const advice = {
       target: 'memory', gap_mm: 0.8, tolerance_mm: 0.05, stack_mm: [1], putty: false, open: false, reason: 'Pressed by 15 to 25 %.',
     }; // prettier-ignore
     const { log } = await opened(makePlan(), makePlan({ version: 3, gaps: [advice] }));
-    await user.click(screen.getByText('Gaps, pads and putty'));
+    await user.click(screen.getByText('Pads and putty in gaps'));
     await user.click(screen.getByRole('button', { name: 'Add a gap' }));
     const gap = within(screen.getByRole('group', { name: 'Gap 1' }));
     await user.type(gap.getByLabelText('Reading'), '0,8');
@@ -58,7 +54,7 @@ describe('what is known', () => {
     const plan = makePlan({ shim_drop_k: 23.2, shim_reason: 'It stays on the package.' });
     plan.found.shim = shim as typeof plan.found.shim;
     const { log } = await opened(plan);
-    await user.click(screen.getByText('Copper shim on a small chip (measured)'));
+    await user.click(screen.getByText('Copper shim on a small chip'));
     expect(screen.getByText('The chip drops by 23 K.')).toBeVisible();
     await user.click(screen.getByRole('button', { name: 'Forget the shim' }));
     await vi.waitFor(() => expect(sent(log)?.found.shim).toBeNull());
@@ -89,9 +85,28 @@ describe('what is known', () => {
   it('keeps what was typed when another screen was faster, and says so', async () => {
     localStorage.setItem('draft:plan:j1', JSON.stringify({ dust: 'felt' }));
     const { log, kept } = await opened();
+    await user.click(screen.getByText('What is known so far'));
     expect(screen.getByLabelText('Dust in the fins')).toHaveValue('felt');
     await vi.waitFor(() => expect(sent(log)?.found.dust).toBe('felt'));
     expect(kept.saved).toBe(true);
+  });
+});
+
+const around = {
+  plan: makePlan(),
+  state: new PlanState('j1', async () => undefined),
+  matter: [],
+  busy: false,
+  ontake: vi.fn(),
+};
+describe('facts that matter', () => {
+  it('stand with the option whose gates they open, and nowhere else', () => {
+    const gate = { rule: 'alloy_metal_unknown', severity: 'stop', reason: 'r', remedy: 'm' };
+    const pad = { kind: 'pad' } as Option['parts'][number];
+    expect(factsThatMatter(makeOption('repaste:x', { kind: 'gallium_alloy', gates: [gate] }))).toEqual(['metals']);
+    expect(factsThatMatter(makeOption('repaste:y', { kind: 'paste_soft', parts: [pad] }))).toEqual(['gaps']);
+    expect(factsThatMatter(makeOption('cover:y'))).toEqual(['cover']);
+    expect(factsThatMatter(makeOption('leave'))).toEqual([]);
   });
 });
 
@@ -123,7 +138,7 @@ describe('the options', () => {
       priced: false,
       noise_floor: true,
     });
-    render(OptionDetail, { option, plan: makePlan(), busy: false, closed: false, ontake: vi.fn() });
+    render(OptionDetail, { ...around, option, closed: false });
     for (const words of [
       '23 K cooler',
       '47 °C (40 to 54), limit 51 °C; at the battery up to 44 °C',
@@ -134,8 +149,8 @@ describe('the options', () => {
   });
 
   it('cannot be taken on a job that is closed', () => {
-    render(OptionDetail, { option: makeOption('x'), plan: makePlan(), busy: false, closed: true, ontake: vi.fn() });
-    expect(screen.queryByRole('button', { name: 'Take this plan' })).toBeNull();
+    render(OptionDetail, { ...around, option: makeOption('x'), closed: true });
+    expect(screen.queryByRole('button', { name: /Choose|Undo/ })).toBeNull();
   });
 
   it('list steps with their waits', async () => {

@@ -71,16 +71,19 @@ describe('the plan', () => {
     }; // prettier-ignore
     const log = serve({
       'GET /api/jobs/j1/plan': makePlan(),
+      'PUT /api/jobs/j1/plan': makePlan(),
       'POST /api/jobs/j1/plan/choice': makePlan({ version: 3, chosen }),
     });
     const props = page(makePlan());
     render(PlanPage, props);
-    await user.click(await screen.findByRole('button', { name: 'Take this plan' }));
+    await user.click(await screen.findByLabelText('Quieter'));
+    await vi.waitFor(() => expect(log.find((a) => a.method === 'PUT')?.body).toMatchObject({ goal: 'quieter' }));
+    await user.click(await screen.findByRole('button', { name: /Choose this plan/ }));
     expect(log.find((a) => a.method === 'POST')?.body).toEqual({ version: 2, key: 'repaste:Grey' });
-    expect(await screen.findByText('Taken: clean, Grey')).toBeVisible();
+    expect((await screen.findAllByText('Taken: clean, Grey'))[0]).toBeVisible();
     expect(screen.getByText(/Promised: 75 °C at the work of Before \(72 to 78\), for/)).toBeVisible();
     expect(props.onchange).toHaveBeenCalled();
-    await user.click(screen.getByRole('button', { name: 'Go on to Fit' }));
+    await user.click(screen.getByRole('button', { name: /Go on to Fit/ }));
     expect(props.onnext).toHaveBeenCalledOnce();
   });
 
@@ -95,7 +98,7 @@ describe('the plan', () => {
     const log = serve({ 'GET /api/jobs/j1/plan': plan });
     render(PlanPage, page(plan));
     expect(await screen.findByText('Alloy eats aluminium.')).toBeVisible();
-    expect(screen.getByRole('button', { name: 'Take this plan' })).toBeDisabled();
+    expect(screen.getByRole('button', { name: /Choose this plan/ })).toBeDisabled();
     await user.keyboard('{Enter}');
     expect(log.some((a) => a.method === 'POST')).toBe(false);
   });
@@ -117,7 +120,8 @@ describe('the plan', () => {
   it('shows dose, lot and how it goes on', async () => {
     serve({ 'GET /api/jobs/j1/plan': makePlan({ options: [makeOption('repaste:Grey', { parts: [die] })] }) });
     render(PlanPage, page(makePlan()));
-    const part = await screen.findByText('0.021 g');
+    await user.click(await screen.findByText('What goes where'));
+    const part = screen.getByText('0.021 g');
     expect(part.closest('li')).toHaveTextContent(
       /Processor die Grey 0.021 g ?8.6 µL 15.0 × 13.0 mm on the shelf, lot GH-1/,
     );
