@@ -343,6 +343,7 @@ def test_a_held_pedal_and_a_pressed_button_prove_nothing(page, planned):
     expect(page.get_by_role("button", name=re.compile("Hold a second"))).to_be_visible()
     tread(page)
     expect(heading(page)).to_have_text(wanted[battery + 1])
+    page.get_by_role("button", name=re.compile("^All steps")).click()
     page.get_by_role("button", name=re.compile("^Step 1:")).click()
     tread(page)
     expect(heading(page)).to_have_text(wanted[battery + 1])

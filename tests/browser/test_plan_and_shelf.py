@@ -112,7 +112,7 @@ def test_after_is_laid_over_what_was_promised(page, job_address):
     expect(
         page.get_by_text(re.compile("After measured .* at the fan speed of Before: inside the interval"))
     ).to_be_visible()
-    page.goto("/shop")
+    page.goto("/shop/pricing")
     # Four of the demo; other tests on the same shop may have measured more.
     said = re.compile(r"\d of [4-9] measured jobs ended inside their interval of 80 %")
     expect(page.get_by_text(said)).to_be_visible()

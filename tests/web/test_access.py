@@ -17,6 +17,7 @@ PUBLIC = {
     "session.sign_in",
     "session.sign_in_demo",
     "session.sign_out",
+    "tablets.pair",
     "session.set_up",
     "health",
     "home",

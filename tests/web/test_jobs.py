@@ -165,3 +165,15 @@ def test_a_fault_shows_no_traceback(app, ada, monkeypatch):
     found = ada.problem("GET", "/api/bench", status=500)
     assert "secret inside" not in str(found)
     assert "Something went wrong" in found["detail"]
+
+
+def test_an_intake_tells_what_it_would_trip_before_it_is_saved(ada):
+    asked = "kind=laptop&backup_done=no&warranty=running&battery_swollen=true"
+    found = ada.call("GET", f"/api/intake/gates?{asked}")["gates"]
+    assert [(g["rule"], g["severity"]) for g in found] == [
+        ("swollen_battery", "stop"),
+        ("warranty_and_seal", "acknowledge"),
+        ("backup", "acknowledge"),
+    ]
+    assert all(g["remedy"] for g in found)
+    ada.problem("GET", "/api/intake/gates?kind=toaster", status=422)

@@ -1,7 +1,7 @@
 """Settings of the shop: who may change them, what is allowed, and that verdicts follow."""
 
 import pytest
-from tests.web.conftest import Caller
+from tests.web.conftest import PASSWORD, Caller
 
 from vividowl.core.quantities.uncertainty import TOLERANCE_LIMITS, Tolerances
 
@@ -74,3 +74,17 @@ def test_settings_do_not_write_over_a_colleagues(ada):
     body = wanted(ada, room_k=1.5)
     ada.call("PUT", "/api/shop", body)
     assert ada.problem("PUT", "/api/shop", body, status=409)["reason"] == "stale"
+
+
+def test_an_owner_lets_people_in_and_shuts_them_out_but_not_themselves(ada, app):
+    body = {"name": "Joris", "login": "joris", "role": "technician", "password": PASSWORD}
+    found = ada.call("POST", "/api/shop/people", body, status=201)["people"]
+    assert {p["login"]: p["me"] for p in found}["joris"] is False
+    assert ada.problem("POST", "/api/shop/people", body, status=409)["errors"][0]["field"] == "login"
+    joris = Caller(app).sign_in("joris")
+    joris.problem("GET", "/api/shop/people", status=403)
+    ids = {p["login"]: p["id"] for p in found}
+    ada.call("PUT", f"/api/shop/people/{ids['joris']}", {"active": False})
+    joris.problem("GET", "/api/jobs", status=401)
+    me = next(p["id"] for p in found if p["me"])
+    assert "yourself out" in ada.problem("PUT", f"/api/shop/people/{me}", {"active": False}, status=409)["detail"]

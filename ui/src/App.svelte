@@ -2,6 +2,7 @@
   import { say } from './lib/say';
   import type { Component } from 'svelte';
   import { onMount, untrack } from 'svelte';
+  import Alarms from './rooms/Alarms.svelte';
   import Header from './rooms/Header.svelte';
   import KeyHelp from './rooms/KeyHelp.svelte';
   import Find from './rooms/Find.svelte';
@@ -22,6 +23,8 @@
   // Bench mode fills the screen and keeps the keyboard for itself.
   const benchMode: Loader = () => import('./rooms/bench-mode/BenchMode.svelte');
   const door: Loader = () => import('./rooms/sign-in/SignIn.svelte');
+  const shop: Loader = () => import('./rooms/shop/Shop.svelte');
+  const pair: Loader = () => import('./rooms/sign-in/Pair.svelte');
   const workings: Loader = () => import('./rooms/workings/Workings.svelte');
   const pages: [string, Loader][] = [
     ['', () => import('./rooms/bench/Bench.svelte')],
@@ -42,7 +45,8 @@
     ['/models/:id', () => import('./rooms/models/ModelPage.svelte')],
     ['/devices', () => import('./rooms/devices/DevicesRoom.svelte')],
     ['/devices/:id', () => import('./rooms/devices/DevicePage.svelte')],
-    ['/shop', () => import('./rooms/shop/Shop.svelte')],
+    ['/shop', shop],
+    ['/shop/:page', shop],
     ['/record/:id', () => import('./rooms/record/RecordRoom.svelte')],
   ];
 
@@ -93,11 +97,14 @@
       {#snippet actions()}<Button onclick={() => void openSession()}>{say('app-try-again')}</Button>{/snippet}</Notice
     >
   </main>
+{:else if session.present && router.path === '/pair'}
+  <Late load={pair} given={{}} />
 {:else if session.present && !person}
   <Late load={door} given={{}} />
 {:else if person}
   <a class="skip off-screen" href="#main">{say('app-skip-to-content')}</a>
   {#if !whole}<Header {person} onhelp={() => (helpOpen = true)} onfind={() => (findOpen = true)} />{/if}
+  <Alarms />
   {#if whole && route}
     <Late load={route.load} given={route.found} />
   {:else}

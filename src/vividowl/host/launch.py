@@ -11,11 +11,14 @@ import socket
 import sys
 import threading
 from collections.abc import Callable, Sequence
+from contextlib import ExitStack
 from pathlib import Path
+from typing import TYPE_CHECKING
 
 from sqlalchemy.exc import SQLAlchemyError
 
 from vividowl.host.cluster import Cluster
+from vividowl.host.errors import LaunchError
 from vividowl.host.journal import keep_journal
 from vividowl.host.paths import Places, places
 from vividowl.host.postgres import ClusterError, free_port
@@ -27,12 +30,11 @@ from vividowl.store.database import Database
 from vividowl.store.files import FileStore
 from vividowl.web.app import SITE, Settings, create_app
 
+if TYPE_CHECKING:
+    from vividowl.host.lan import Network
+
 USUAL_PORT = 8000
 WARM_AFTER_S = 2.0
-
-
-class LaunchError(RuntimeError):
-    """The application cannot start. One line, says what to do."""
 
 
 def _arguments(argv: Sequence[str] | None) -> argparse.Namespace:
@@ -42,6 +44,12 @@ def _arguments(argv: Sequence[str] | None) -> argparse.Namespace:
     parser.add_argument("--port", type=int, help="serve on this port (else 8000 or the next free one)")
     parser.add_argument("--fresh", action="store_true", help="throw the demo data away and make it anew")
     parser.add_argument("--empty", action="store_true", help="a real shop without the demo")
+    parser.add_argument("--lan", action="store_true", help="serve the shop's network too, over HTTPS")
+    parser.add_argument(
+        "--lan-port", type=int, default=8443, help="port of HTTPS; the next one hands the authority out"
+    )
+    parser.add_argument("--bind", help="address of this machine to listen on (else all)")
+    parser.add_argument("--host", action="append", default=[], help="name or address that tablets use; may be repeated")
     return parser.parse_args(argv)
 
 
@@ -120,7 +128,15 @@ def _warm_up() -> None:
     apart.warm_up()
 
 
-def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None:
+def _network(options: argparse.Namespace, where: Places) -> Network | None:
+    if not options.lan:
+        return None
+    from vividowl.host.lan import network  # here, since loopback needs none of it
+
+    return network(where, bind=options.bind, hosts=options.host, port=options.lan_port)
+
+
+def _serve(where: Places, workshop: Workshop, port: int, net: Network | None) -> None:
     from vividowl.host.serving import make_server  # here, since it loads the server
 
     _, nothing = accounts.state(workshop)
@@ -131,12 +147,20 @@ def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None
             secret_key(where),
             demo_sign_in=True,
             set_up_code=code,
+            hosts=(*Settings.hosts, *(net.hosts if net else ())),
             cookie_secure=os.environ.get("VIVIDOWL_COOKIE_SECURE", "1") != "0",
+            lan=net.lan if net else None,
         ),
     )
     server = make_server(app, port)
     address = f"http://127.0.0.1:{port}/"
+    around = ExitStack()
     try:
+        if net is not None:
+            from vividowl.host.lan import served
+
+            around.enter_context(served(net, app))
+            print(f"On the shop's network: {net.lan.address}/ (pair a tablet on the Shop page)", flush=True)
         print(f"Vivid Owl is at {address}" + (f"set-up#{code} (set up the shop there)" if code else ""), flush=True)
         print("Ctrl-C stops it.", flush=True)
         # After the first answers, which it would slow down.
@@ -148,6 +172,7 @@ def _serve(where: Places, workshop: Workshop, port: int, *, empty: bool) -> None
         pass
     finally:
         workshop.database.feed.close()
+        around.close()
         server.stop()
 
 
@@ -157,6 +182,7 @@ def run(options: argparse.Namespace, port: int | None) -> None:
     keep_journal(where.journal)
     if not (SITE / "index.html").exists():
         raise LaunchError("The interface is not built. Run ./start, which builds it.")
+    net = _network(options, where) if port is not None else None
     cluster, workshop = open_workshop(where)
     closing = threading.Event()
     keeper = threading.Thread(target=cluster.keep_up, args=(closing,), name="database keeper", daemon=True)
@@ -165,7 +191,7 @@ def run(options: argparse.Namespace, port: int | None) -> None:
         if port is not None:
             keeper.start()
             tidy(where, workshop)
-            _serve(where, workshop, port, empty=options.empty)
+            _serve(where, workshop, port, net)
     finally:
         closing.set()
         if keeper.ident is not None:

@@ -38,6 +38,11 @@ class Places:
         """The key that signs cookies."""
         return self.var / "secret"
 
+    @property
+    def tls(self) -> Path:
+        """The shop's certificate authority, and the certificate of the server."""
+        return self.var / "tls"
+
 
 def places(root: Path | None = None) -> Places:
     """The installation's places: given, from VIVIDOWL_ROOT, or the project that this package lies in."""

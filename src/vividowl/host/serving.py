@@ -8,15 +8,19 @@ from __future__ import annotations
 
 import contextlib
 import socket
+import ssl
+import sys
 import threading
 import time
 from typing import Any
 
 import structlog
 from cheroot.server import HTTPConnection, HTTPRequest
+from cheroot.ssl.builtin import BuiltinSSLAdapter
 from cheroot.wsgi import Gateway_10, Server
 from flask import Flask
 
+from vividowl.host.authority import Identity
 from vividowl.host.streams import Hub
 from vividowl.service.workshop import Workshop
 from vividowl.web.bench.routes import HANDED, HELLO, HUB, STILL_HERE, news_bytes
@@ -113,9 +117,10 @@ class _Connection(HTTPConnection):
         if not self.handed:
             super().close()
             return
-        # The line lives on in the hub: only this end of it is closed.
+        # The line lives on in the hub: only this end of it is closed. A line under TLS has one end, which the hub has.
         self.rfile.close()
-        self.socket.close()
+        if not isinstance(self.socket, ssl.SSLSocket):
+            self.socket.close()
 
 
 class _Gateway(Gateway_10):
@@ -135,10 +140,21 @@ class _Gateway(Gateway_10):
         if HANDED in self.env:
             shop_id, member_id = self.env[HANDED]
             connection = self.req.conn
-            line = socket.socket(fileno=socket.dup(connection.socket.fileno()))
+            line = connection.socket
+            if not isinstance(line, ssl.SSLSocket):
+                line = socket.socket(fileno=socket.dup(line.fileno()))
             connection.handed = True
             self.req.close_connection = True
             self.req.server.hub.take(line, shop_id, member_id)
+
+
+class _Tls(BuiltinSSLAdapter):
+    """TLS whose handshake is left to the thread that reads the request: who connects and says nothing then holds up one
+    thread for the seconds that a head may take, and not everyone who connects after."""
+
+    def wrap(self, sock: socket.socket) -> tuple[ssl.SSLSocket, dict[str, str]]:
+        line = self.context.wrap_socket(sock, server_side=True, do_handshake_on_connect=False)
+        return line, {"wsgi.url_scheme": "https", "HTTPS": "on"}
 
 
 class ShopServer(Server):
@@ -148,7 +164,9 @@ class ShopServer(Server):
     watch: Watch
 
     def error_log(self, msg: str = "", level: int = 20, traceback: bool = False) -> None:
-        structlog.get_logger().log(max(level, 30), msg, exc_info=traceback or None)
+        # Who does not trust the authority breaks the handshake off: that is their answer and no fault of ours.
+        broken_off = isinstance(sys.exc_info()[1], ssl.SSLError)
+        structlog.get_logger().log(max(level, 30), msg, exc_info=(traceback and not broken_off) or None)
 
     def stop(self) -> None:
         self.hub.close()
@@ -156,10 +174,23 @@ class ShopServer(Server):
         super().stop()
 
 
-def make_server(app: Flask, port: int, threads: int = THREADS) -> ShopServer:
-    """A server on loopback that listens already; port 0 takes any. Call serve() to run it and stop() to end it."""
+def make_server(
+    app: Flask,
+    port: int,
+    threads: int = THREADS,
+    *,
+    address: str = "127.0.0.1",
+    identity: Identity | None = None,
+) -> ShopServer:
+    """A server that listens already; port 0 takes any. Call serve() to run it and stop() to end it.
+
+    Without an identity it speaks plain HTTP, which is for loopback only.
+    """
     workshop: Workshop = app.extensions["workshop"]
-    server = ShopServer(("127.0.0.1", port), app, numthreads=threads, timeout=SILENT_MOST_S, server_name="vividowl")
+    server = ShopServer((address, port), app, numthreads=threads, timeout=SILENT_MOST_S, server_name="vividowl")
+    if identity is not None:
+        server.ssl_adapter = _Tls(str(identity.certificate), str(identity.key))
+        server.ssl_adapter.context.minimum_version = ssl.TLSVersion.TLSv1_2
     server.max_request_body_size = BODY_MOST
     server.gateway, server.ConnectionClass = _Gateway, _Connection
     server.hub = Hub(workshop.database.feed, news_bytes, HELLO, STILL_HERE)

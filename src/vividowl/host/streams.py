@@ -5,6 +5,7 @@ from __future__ import annotations
 import contextlib
 import queue
 import socket
+import ssl
 import threading
 import time
 import uuid
@@ -100,7 +101,7 @@ class Hub:
             return self._say(ear, said)
         try:
             return ear.line.recv(1) != b""
-        except BlockingIOError:
+        except (BlockingIOError, ssl.SSLWantReadError, ssl.SSLWantWriteError):
             return True
         except OSError:
             return False

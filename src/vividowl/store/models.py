@@ -70,7 +70,8 @@ class Member(Base):
 
 
 class SignIn(Base):
-    """A session of a member. agent: what their browser says of itself; ended_at: signed out, withdrawn or too old."""
+    """A session of a member. agent: what their browser says of itself; ended_at: signed out, withdrawn or too old.
+    pairing: number of the code that a tablet was paired with, which is good once; None for people."""
 
     __tablename__ = "sign_in"
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
@@ -80,8 +81,10 @@ class SignIn(Base):
     began_at: Mapped[datetime] = mapped_column(default=now)
     seen_at: Mapped[datetime] = mapped_column(default=now)
     ended_at: Mapped[datetime | None]
+    pairing: Mapped[uuid.UUID | None]
     __table_args__ = (
         ForeignKeyConstraint(["shop_id", "member_id"], ["member.shop_id", "member.id"], ondelete="CASCADE"),
+        UniqueConstraint("pairing"),
         Index("ix_sign_in_member_id", "member_id"),
     )
 

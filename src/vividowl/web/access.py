@@ -154,14 +154,20 @@ def install(app: Any) -> None:  # noqa: ANN401
     app.before_request(guard)
 
 
-def start_session(found: SignedIn) -> None:
-    """Begin a session: a fresh one, so that an id given before sign-in is worth nothing."""
+def agent() -> str:
+    """What the browser says of itself."""
+    return request.headers.get("User-Agent", "")
+
+
+def start_session(found: SignedIn, begun: uuid.UUID | None = None) -> None:
+    """Begin a session: a fresh one, so that an id given before sign-in is worth nothing. begun: that of a tablet, whose
+    cookie stays when its browser is closed."""
     from flask_login import login_user
 
     end_session()
     session.clear()
-    agent = request.headers.get("User-Agent", "")
-    login_user(User(found, accounts.begin_session(workshop(), found, agent)))
+    session.permanent = begun is not None
+    login_user(User(found, begun or accounts.begin_session(workshop(), found, agent())))
 
 
 def end_session() -> None:

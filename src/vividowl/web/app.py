@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from datetime import timedelta
 from http import HTTPStatus
 from pathlib import Path
 from typing import Any
@@ -17,6 +16,7 @@ from flask_wtf.csrf import CSRFProtect
 from pydantic import BaseModel
 from werkzeug.exceptions import NotFound
 
+from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
 from vividowl.web import access, problems
 from vividowl.web.attempts import routes as attempts_api
@@ -32,12 +32,22 @@ from vividowl.web.runs import routes as all_runs_api
 from vividowl.web.session import routes as session_api
 from vividowl.web.shelf import routes as shelf_api
 from vividowl.web.shop import routes as shop_api
+from vividowl.web.shop import tablets as tablets_api
 from vividowl.web.workings import routes as workings_api
 
 SITE = Path(__file__).parent / "site"
 # Longer than any page's, and shorter than what a file system takes for one name.
 PATH_MOST = 200
 POLICY = "default-src 'self'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'"
+
+
+@dataclass(frozen=True)
+class Lan:
+    """Where tablets of the shop's network find the application and its authority, whose fingerprint is SHA-256."""
+
+    address: str
+    authority_address: str
+    fingerprint: str
 
 
 @dataclass(frozen=True)
@@ -48,8 +58,9 @@ class Settings:
     secret_key: str
     demo_sign_in: bool = False
     set_up_code: str = ""
-    hosts: tuple[str, ...] = ("127.0.0.1", "localhost", "[::1]")
+    hosts: tuple[str, ...] = ("127.0.0.1", "localhost")
     cookie_secure: bool = True
+    lan: Lan | None = None
     testing: bool = False
 
 
@@ -94,13 +105,14 @@ def create_app(workshop: Workshop, settings: Settings) -> Application:
         SESSION_COOKIE_HTTPONLY=True,
         SESSION_COOKIE_SAMESITE="Lax",
         SESSION_COOKIE_SECURE=settings.cookie_secure,
-        PERMANENT_SESSION_LIFETIME=timedelta(hours=14),
+        PERMANENT_SESSION_LIFETIME=accounts.TABLET_IDLE_MOST,
         MAX_CONTENT_LENGTH=1024 * 1024,
         WTF_CSRF_TIME_LIMIT=None,
         WTF_CSRF_SSL_STRICT=False,
         TRUSTED_HOSTS=list(settings.hosts),
         DEMO_SIGN_IN=settings.demo_sign_in,
         SET_UP_CODE=settings.set_up_code,
+        LAN=settings.lan,
         TESTING=settings.testing,
         PROPAGATE_EXCEPTIONS=False,
         RATELIMIT_ENABLED=not settings.testing,
@@ -118,6 +130,7 @@ def create_app(workshop: Workshop, settings: Settings) -> Application:
     for api in (
         session_api.api,
         shop_api.api,
+        tablets_api.api,
         jobs_api.api,
         runs_api.api,
         all_runs_api.api,

@@ -56,3 +56,11 @@ export class AutoSave {
     }
   }
 }
+
+/** A form over a newer state: what was typed here stays, everything else is as the server has it now. */
+export function rebase<T extends object>(form: T, was: T, now: T): T {
+  const keys = Object.keys(now) as (keyof T)[];
+  return Object.fromEntries(
+    keys.map((key) => [key, JSON.stringify(form[key]) === JSON.stringify(was[key]) ? now[key] : form[key]]),
+  ) as T;
+}

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { AutoSave } from './autosave.svelte';
+import { AutoSave, rebase } from './autosave.svelte';
 
 beforeEach(() => vi.useFakeTimers());
 afterEach(() => vi.useRealTimers());
@@ -51,5 +51,16 @@ describe('a form that saves itself', () => {
     const write = vi.fn(async () => true);
     await new AutoSave(write).flush();
     expect(write).not.toHaveBeenCalled();
+  });
+});
+
+describe('a form over a newer state', () => {
+  it('keeps what was typed here and takes what another screen saved', () => {
+    const was = { room: '22', load: 'a', list: [1] };
+    expect(rebase({ room: '23', load: 'a', list: [1] }, was, { room: '22', load: 'b', list: [1, 2] })).toEqual({
+      room: '23',
+      load: 'b',
+      list: [1, 2],
+    });
   });
 });

@@ -1,4 +1,6 @@
 // Keys of the whole application. A page offers actions; typing in a field never triggers one.
+import { meant } from './pedals';
+
 export interface KeyAction {
   key: string;
   words: string;
@@ -51,7 +53,7 @@ function isPressing(target: EventTarget | null): boolean {
   return target.closest('button, a, summary, [role="radio"], [role="slider"]') !== null;
 }
 
-const nameOf = (event: KeyboardEvent): string => (event.key === ' ' ? 'Enter' : event.key);
+const nameOf = (event: KeyboardEvent): string => meant(event.key);
 
 export function listenForKeys(): () => void {
   const onKey = (event: KeyboardEvent) => {

@@ -40,6 +40,12 @@ export async function signInDemo(): Promise<void> {
   sessionStorage.removeItem('signed-out');
 }
 
+/** A tablet comes in with the code that it was shown. */
+export async function pairTablet(code: string): Promise<void> {
+  keep(await take(client.POST('/api/session/pair', { body: { code } })));
+  sessionStorage.removeItem('signed-out');
+}
+
 export async function signOut(): Promise<void> {
   keep(await take(client.DELETE('/api/session')));
   sessionStorage.setItem('signed-out', 'yes');

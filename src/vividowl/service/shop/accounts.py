@@ -24,6 +24,8 @@ from vividowl.store.scope import Scope, demo_owner, member_by_login, session_wit
 
 PASSWORD_LEAST = 10
 IDLE_MOST = timedelta(hours=14)
+# A paired tablet stays until it is withdrawn, or has lain for a season.
+TABLET_IDLE_MOST = timedelta(days=90)
 SEEN_EVERY = timedelta(minutes=5)
 ROLES = ("owner", "technician")
 _hasher = PasswordHasher()
@@ -57,10 +59,11 @@ def _signed_in(session: Session, member: Member) -> SignedIn:
     shop = session.get(Shop, member.shop_id)
     if shop is None:
         raise Refused("missing", say("accounts-there-no-such-shop"))
-    return _as_signed_in(member, shop)
+    return as_signed_in(member, shop)
 
 
-def _as_signed_in(member: Member, shop: Shop) -> SignedIn:
+def as_signed_in(member: Member, shop: Shop) -> SignedIn:
+    """A member of a shop as the one who is signed in."""
     return SignedIn(member.id, shop.id, member.name, member.role, shop.name, shop.demo, shop.currency)
 
 
@@ -118,12 +121,15 @@ def by_session(workshop: Workshop, session_id: uuid.UUID) -> SignedIn | None:
     with workshop.database.session() as session:
         found = session_with_member(session, session_id)
         now = server_now()
-        if found is None or found[0].ended_at is not None or now - found[0].seen_at > IDLE_MOST:
+        if found is None:
             return None
         row, member, shop = found
+        most = IDLE_MOST if row.pairing is None else TABLET_IDLE_MOST
+        if row.ended_at is not None or now - row.seen_at > most:
+            return None
         if now - row.seen_at > SEEN_EVERY:
             row.seen_at = now
-        return _as_signed_in(member, shop)
+        return as_signed_in(member, shop)
 
 
 def end_session(workshop: Workshop, session_id: uuid.UUID) -> None:

@@ -7,6 +7,7 @@ from typing import Annotated
 
 from pydantic import BaseModel, Field
 
+from vividowl.core.job import gates
 from vividowl.service.jobs import fit, intake, suggesting
 from vividowl.service.jobs import today as bench_case
 from vividowl.web.access import access, actor, workshop
@@ -19,12 +20,16 @@ from vividowl.web.jobs.schemas import (
     FitItemIn,
     FitItemOut,
     FitItemsOut,
+    IntakeGateOut,
+    IntakeGatesOut,
+    IntakeGatesQuery,
     IntakeIn,
     IntakeUpdateIn,
     JobOut,
     JobPage,
     SuggestionsOut,
 )
+from vividowl.words import sentence
 
 api = blueprint("jobs", __name__, url_prefix="/api")
 
@@ -65,6 +70,19 @@ def list_jobs(query: Page) -> JobPage:
         workshop(), actor(), limit=query.limit, offset=query.offset, open_only=not query.all, find=query.find
     )
     return JobPage(jobs=[job_out(v) for v in views], total=total)
+
+
+@api.get("/intake/gates", responses={200: IntakeGatesOut}, operation_id="intakeGates")
+@access("member")
+def intake_gates(query: IntakeGatesQuery) -> IntakeGatesOut:
+    """What an intake would trip, so that it is settled while the customer stands there."""
+    found = gates.intake_gates(**query.model_dump())
+    return IntakeGatesOut(
+        gates=[
+            IntakeGateOut(rule=g.rule, severity=g.severity.value, reason=sentence(g.reason), remedy=sentence(g.remedy))
+            for g in found
+        ]
+    )
 
 
 @api.post("/jobs", responses={201: JobOut}, operation_id="createJob")

@@ -60,6 +60,28 @@ class IntakeUpdateIn(IntakeIn):
     version: int
 
 
+class IntakeGatesQuery(In):
+    """The part of an intake that can trip a gate."""
+
+    kind: Kind
+    backup_done: Answer = Answer.UNKNOWN
+    warranty: Warranty = Warranty.UNKNOWN
+    seal: Seal = Seal.UNKNOWN
+    battery_swollen: bool = False
+    liquid_damage: bool = False
+
+
+class IntakeGateOut(Out):
+    rule: str
+    severity: str
+    reason: str
+    remedy: str
+
+
+class IntakeGatesOut(Out):
+    gates: list[IntakeGateOut]
+
+
 class AcknowledgeIn(In):
     rule: Short
     words: Annotated[str, StringConstraints(max_length=400, pattern=NO_NUL)]

@@ -39,7 +39,8 @@ def _login_and_address() -> str:
     return f"{login}@{get_remote_address()}"
 
 
-def _session() -> SessionOut:
+def session_out() -> SessionOut:
+    """Who is signed in, as the page has it."""
     found = signed_in()
     demo, empty = accounts.state(workshop())
     return SessionOut(
@@ -55,7 +56,7 @@ def _session() -> SessionOut:
 @access("public")
 def get_session() -> SessionOut:
     """Who is signed in, and what the sign-in page may offer."""
-    return _session()
+    return session_out()
 
 
 @api.post("/session", responses={200: SessionOut}, operation_id="signIn")
@@ -65,7 +66,7 @@ def get_session() -> SessionOut:
 def sign_in(body: SignInIn) -> SessionOut:
     """Sign in."""
     start_session(accounts.sign_in(workshop(), body.login, body.password))
-    return _session()
+    return session_out()
 
 
 @api.post("/session/demo", responses={200: SessionOut}, operation_id="signInDemo")
@@ -75,7 +76,7 @@ def sign_in_demo() -> SessionOut:
     if not (current_app.config["DEMO_SIGN_IN"] and from_this_machine()):
         raise Refused("forbidden", say("routes-demo-signs-itself-in-on"), remedy=say("routes-sign-in-by-password"))
     start_session(accounts.sign_in_demo(workshop()))
-    return _session()
+    return session_out()
 
 
 @api.delete("/session", responses={200: SessionOut}, operation_id="signOut")
@@ -85,7 +86,7 @@ def sign_out() -> SessionOut:
     end_session()
     logout_user()
     session.clear()
-    return _session()
+    return session_out()
 
 
 class OneSessionPath(BaseModel):
@@ -127,4 +128,4 @@ def set_up(body: SetUpIn) -> SessionOut:
             workshop(), shop_name=body.shop_name, name=body.name, login=body.login, password=body.password
         )
     )
-    return _session()
+    return session_out()

@@ -2,10 +2,27 @@
 
 from __future__ import annotations
 
+import uuid
+
+from pydantic import BaseModel
+
+from vividowl.service.shop import people
 from vividowl.service.shop import settings as shop_settings
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.blueprint import blueprint
-from vividowl.web.shop.schemas import HabitsOut, PredictedOut, ShopIn, ShopOut, TaskOut, TolerancesOut
+from vividowl.web.idempotency import idempotent
+from vividowl.web.shop.schemas import (
+    ActiveIn,
+    HabitsOut,
+    PeopleOut,
+    PersonIn,
+    PersonRowOut,
+    PredictedOut,
+    ShopIn,
+    ShopOut,
+    TaskOut,
+    TolerancesOut,
+)
 from vividowl.words import sentence
 
 api = blueprint("shop", __name__, url_prefix="/api/shop")
@@ -56,3 +73,35 @@ def _shop(found: shop_settings.ShopSettings) -> ShopOut:
             for n, w, h, wait in found.tasks
         ],
     )
+
+
+class PersonPath(BaseModel):
+    member_id: uuid.UUID
+
+
+def _people() -> PeopleOut:
+    return PeopleOut(people=[PersonRowOut.model_validate(p) for p in people.people(workshop(), actor())])
+
+
+@api.get("/people", responses={200: PeopleOut}, operation_id="getPeople")
+@access("owner")
+def get_people() -> PeopleOut:
+    """Who signs in to this shop."""
+    return _people()
+
+
+@api.post("/people", responses={201: PeopleOut}, operation_id="addPerson")
+@access("owner")
+@idempotent
+def add_person(body: PersonIn) -> tuple[PeopleOut, int]:
+    """Add someone."""
+    people.add_person(workshop(), actor(), **body.model_dump())
+    return _people(), 201
+
+
+@api.put("/people/<uuid:member_id>", responses={200: PeopleOut}, operation_id="setPersonActive")
+@access("owner")
+def set_active(path: PersonPath, body: ActiveIn) -> PeopleOut:
+    """Let someone in, or no longer."""
+    people.set_active(workshop(), actor(), path.member_id, body.active)
+    return _people()

@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
+import uuid
 from typing import Annotated
 
-from pydantic import Field
+from pydantic import Field, StringConstraints
 
-from vividowl.web.fields import In, Number, Out, Short, Whole
+from vividowl.web.fields import Flag, In, Name, Number, Out, Short, Whole
 
 
 class TolerancesIn(In):
@@ -85,3 +86,29 @@ class ShopOut(Out):
     habits: HabitsOut
     tasks: list[TaskOut]
     predicted: PredictedOut
+
+
+class PersonRowOut(Out):
+    """Someone who signs in. me: the one who asks."""
+
+    id: uuid.UUID
+    login: str
+    name: str
+    role: str
+    active: bool
+    me: bool
+
+
+class PeopleOut(Out):
+    people: list[PersonRowOut]
+
+
+class PersonIn(In):
+    login: Short
+    name: Name
+    role: Short
+    password: Annotated[str, StringConstraints(max_length=200)]
+
+
+class ActiveIn(In):
+    active: Flag

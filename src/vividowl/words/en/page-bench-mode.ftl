@@ -180,3 +180,5 @@ power-check-fine = fine
 power-check-fails = fails
 line-state-kept-here = what you do is kept here
 seen-picker-noted = noted
+bench-mode-more = More
+step-ruler-all-steps = All steps, now { $here } of { $of }

@@ -13,3 +13,6 @@ sign-in-at-least-characters = At least 10 characters
 sign-in-open-shop = Open the shop
 sign-in-sign-in = Sign in
 sign-in-enter-demo-shop = Enter the demo shop
+pair-title = Pairing this tablet
+pair-under-way = One moment …
+pair-sign-in = Sign in by password

@@ -1,7 +1,6 @@
 // The clocks of all jobs, read against the server's time, and the bell when one is over, whatever page is open.
-import { say } from '../say';
 import { client, Problem, take, type Schemas } from '../api';
-import { toast } from '../toasts.svelte';
+import { asking, begin, ringsNow, seen, snooze } from './alarms';
 import { ring } from './bell';
 import { hear } from './news.svelte';
 
@@ -10,7 +9,9 @@ export type RunningWait = Schemas['RunningWaitOut'];
 let list = $state.raw<RunningWait[]>([]);
 let now = $state(Date.now());
 let offsetMs = 0;
-const rung: Record<string, boolean> = {};
+let over = $state.raw<RunningWait[]>([]);
+const rangAt: Record<string, number> = {};
+let touchedAt = 0;
 
 export const waits = {
   get list() {
@@ -20,15 +21,30 @@ export const waits = {
   get now() {
     return now;
   },
+  /** Those that are over and that nobody has seen yet. */
+  get over() {
+    return over;
+  },
+  seen(id: string) {
+    seen(id);
+    delete rangAt[id];
+    tick();
+  },
+  snooze(id: string) {
+    snooze(id, now);
+    delete rangAt[id];
+    tick();
+  },
 };
 
-async function load(first: boolean): Promise<void> {
+const overs = () => list.map((wait) => ({ id: wait.id, due: Date.parse(wait.due) }));
+
+async function load(first = false): Promise<void> {
   try {
     const found = await take(client.GET('/api/bench/waits'));
     offsetMs = new Date(found.now).getTime() - Date.now();
     list = found.waits;
-    // What was over before this page was opened is shown, not rung.
-    if (first) for (const w of list) if (new Date(w.due).getTime() <= Date.now() + offsetMs) rung[w.id] = true;
+    if (first) begin(overs(), Date.now() + offsetMs);
     tick();
   } catch (error) {
     if (!(error instanceof Problem)) throw error;
@@ -37,20 +53,27 @@ async function load(first: boolean): Promise<void> {
 
 function tick(): void {
   now = Date.now() + offsetMs;
-  for (const wait of list) {
-    if (rung[wait.id] || new Date(wait.due).getTime() > now) continue;
-    rung[wait.id] = true;
-    ring();
-    toast(say('waits-over-job-can-go', { words: wait.words, model: wait.model, number: wait.number }));
+  const ask = asking(overs(), now).map((w) => w.id);
+  over = list.filter((wait) => ask.includes(wait.id));
+  const visible = document.visibilityState === 'visible';
+  let loud = false;
+  for (const { id } of over) {
+    if (!ringsNow(rangAt[id], touchedAt + offsetMs, visible, now)) continue;
+    rangAt[id] = now;
+    loud = true;
   }
+  if (loud) ring();
 }
 
 /** Watch the clocks until the returned function is called. */
 export function watchWaits(): () => void {
   void load(true);
-  const deaf = hear(() => void load(false));
+  const deaf = hear(() => void load());
   const timer = setInterval(tick, 1000);
+  const touched = () => (touchedAt = Date.now());
+  for (const kind of ['pointerdown', 'keydown']) addEventListener(kind, touched, { passive: true });
   return () => {
+    for (const kind of ['pointerdown', 'keydown']) removeEventListener(kind, touched);
     deaf();
     clearInterval(timer);
   };

@@ -1,8 +1,9 @@
 import { render, screen } from '@testing-library/svelte';
+import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import WaitStrip from '../../rooms/bench/WaitStrip.svelte';
 import { serve } from '../test-server';
-import { toasts } from '../toasts.svelte';
+import Alarms from '../../rooms/Alarms.svelte';
 import * as bell from './bell';
 import { waits, watchWaits } from './waits.svelte';
 
@@ -25,6 +26,7 @@ const answer = (list: unknown[], serverAheadS = 0) => ({
 });
 let stop: () => void = () => undefined;
 
+beforeEach(() => localStorage.clear());
 beforeEach(() => vi.useFakeTimers({ shouldAdvanceTime: true }));
 afterEach(() => {
   stop();
@@ -32,15 +34,47 @@ afterEach(() => {
 });
 
 describe('the clocks of all jobs', () => {
-  it('ring once when they are over, with the job that can go on', async () => {
+  it('ring when they are over, again and again where someone is at work, until one says that it was seen', async () => {
     const rung = vi.spyOn(bell, 'ring').mockImplementation(() => undefined);
+    const user = userEvent.setup({ advanceTimers: (ms) => vi.advanceTimersByTimeAsync(ms) });
     serve(answer([clockOf('w-ring', 3)]));
     stop = watchWaits();
+    render(Alarms);
     await vi.waitFor(() => expect(waits.list).toHaveLength(1));
     expect(rung).not.toHaveBeenCalled();
     await vi.advanceTimersByTimeAsync(6000);
     expect(rung).toHaveBeenCalledTimes(1);
-    expect(toasts.list.at(-1)?.text).toBe('Coat dries: over. Marrow 17, job 2429, can go on.');
+    expect(screen.getByRole('alert')).toHaveTextContent('Coat dries: over, Marrow 17, job 2429 can go on');
+    // Nobody has touched this tablet: it rings once and then waits.
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(rung).toHaveBeenCalledTimes(1);
+    await user.keyboard('x');
+    await vi.advanceTimersByTimeAsync(45_000);
+    expect(rung).toHaveBeenCalledTimes(4);
+    await user.click(screen.getByRole('button', { name: 'Again in 5 min' }));
+    expect(screen.queryByRole('alert')).toBeNull();
+    await vi.advanceTimersByTimeAsync(4 * 60_000);
+    expect(rung).toHaveBeenCalledTimes(4);
+    await vi.advanceTimersByTimeAsync(70_000);
+    expect(rung).toHaveBeenCalledTimes(5);
+    await user.click(screen.getByRole('button', { name: 'Seen' }));
+    await vi.advanceTimersByTimeAsync(20 * 60_000);
+    expect(rung).toHaveBeenCalledTimes(5);
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+
+  it('go on asking after a reload', async () => {
+    const rung = vi.spyOn(bell, 'ring').mockImplementation(() => undefined);
+    rung.mockClear();
+    serve(answer([clockOf('w-again', 2)]));
+    stop = watchWaits();
+    await vi.waitFor(() => expect(waits.list[0]?.id).toBe('w-again'));
+    await vi.advanceTimersByTimeAsync(4000);
+    expect(waits.over).toHaveLength(1);
+    stop();
+    stop = watchWaits();
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(waits.over).toHaveLength(1);
   });
 
   it('do not ring for what was over before the page was opened', async () => {

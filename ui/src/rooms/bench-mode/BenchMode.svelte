@@ -4,20 +4,18 @@
   import { hush, keepAwake, speak } from '../../lib/bench/aids';
   import { client, Problem, take, type Job } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';
-  import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { go } from '../../lib/router.svelte';
   import KeyHelp from '../KeyHelp.svelte';
+  import BenchHead from './BenchHead.svelte';
   import BeginList from './BeginList.svelte';
   import CountAndClose from './CountAndClose.svelte';
   import GoStrip from './GoStrip.svelte';
   import HeldClock from './HeldClock.svelte';
   import { Hands } from './hands.svelte';
   import { keysOf } from './keys';
-  import LineState from './LineState.svelte';
   import PowerCheck from './PowerCheck.svelte';
-  import RunningClocks from './RunningClocks.svelte';
   import SidePane from './SidePane.svelte';
   import StepPanels from './StepPanels.svelte';
   import StepRuler from './StepRuler.svelte';
@@ -103,14 +101,7 @@
 <svelte:head><title>{say('bench-mode-bench', { model: job?.model ?? '' })}</title></svelte:head>
 <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
 <div class="bench" data-mode={mode} onclick={refocus}>
-  <header>
-    <strong class="device">{job?.model ?? '…'}</strong>
-    <span class="quiet">{say('bench-mode-job', { number: job?.number ?? '' })}</span>
-    <RunningClocks jobId={id} running={hands.running} />
-    <span class="line"><LineState {at} /></span>
-    <Button kind="bare" href={hands.leave} key="Esc" label={say('bench-mode-leave-bench-mode')}
-      >{say('bench-mode-leave')}</Button
-    >
+  <BenchHead {hands} {job}>
     <input
       bind:this={photoField}
       class="off-screen"
@@ -121,7 +112,7 @@
       aria-label={say('bench-mode-photo-this-step')}
       onchange={photograph}
     />
-  </header>
+  </BenchHead>
   {#if missing}
     <div class="pad"><Notice tone="care" title={missing.body.detail}>{missing.body.remedy}</Notice></div>
   {:else if bench && !bench.begun}
@@ -188,19 +179,6 @@
     inset: 0;
     overflow: hidden;
   }
-  header {
-    grid-column: 1 / -1;
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: var(--gap-2) var(--gap-4);
-    padding: var(--gap-2) var(--gap-4);
-    border-bottom: 3px solid var(--ink);
-  }
-  .device {
-    font-family: var(--font-head);
-    font-size: var(--size-3);
-  }
   .pad {
     grid-column: 1 / -1;
     padding: var(--gap-6);
@@ -241,10 +219,13 @@
       grid-template-columns: minmax(0, 1fr);
     }
     .bench {
-      grid-template-columns: 4.4rem minmax(0, 1fr);
+      grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr);
+    }
+    .ruler {
+      padding: 0 var(--gap-3);
     }
     main {
-      padding: var(--gap-4);
+      padding: var(--gap-3) var(--gap-4);
     }
   }
 </style>

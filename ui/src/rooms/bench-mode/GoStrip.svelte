@@ -12,6 +12,8 @@
     onphoto: () => void;
     onaloud: () => void;
   }
+  // Open stays open from step to step: whoever wants it once wants it again.
+  let more = $state(false);
   let { hands, step, onphoto, onaloud }: Props = $props();
 </script>
 
@@ -39,16 +41,21 @@
   </button>
   <Button key="⌫" disabled={!hands.at.canUndo} onclick={() => hands.input('back')}>{say('bench-mode-take-back')}</Button
   >
-  <Button key="X" disabled={step.outcome !== null || !step.skippable} onclick={() => hands.input('skip')}
-    >{say('bench-mode-skip-2')}</Button
-  >
-  <Button key="M" onclick={() => hands.input('mishap')}>{say('bench-mode-mishap')}</Button>
-  <Button key="T" onclick={() => hands.input('clock')}>{say('bench-mode-clock')}</Button>
-  <Button key="P" onclick={() => onphoto()}>{say('bench-mode-photo')}</Button>
   {#if hands.held}<Button key="E" onclick={() => hands.input('early')}>{say('bench-mode-end-wait')}</Button>{/if}
-  {#if canSpeak()}<Button key="S" onclick={onaloud}>{say('bench-mode-say')}</Button>{/if}
+  <Button expanded={more} onclick={() => (more = !more)}>{say('bench-mode-more')}</Button>
   {#if hands.digits}<span class="digits" role="status">{say('bench-mode-step', { digits: hands.digits })}</span>{/if}
 </div>
+{#if more}
+  <div class="strip rest">
+    <Button key="X" disabled={step.outcome !== null || !step.skippable} onclick={() => hands.input('skip')}
+      >{say('bench-mode-skip-2')}</Button
+    >
+    <Button key="M" onclick={() => hands.input('mishap')}>{say('bench-mode-mishap')}</Button>
+    <Button key="T" onclick={() => hands.input('clock')}>{say('bench-mode-clock')}</Button>
+    <Button key="P" onclick={() => onphoto()}>{say('bench-mode-photo')}</Button>
+    {#if canSpeak()}<Button key="S" onclick={onaloud}>{say('bench-mode-say')}</Button>{/if}
+  </div>
+{/if}
 
 <style>
   .strip {
@@ -62,12 +69,34 @@
     min-height: 4.5rem;
     font-size: var(--size-2);
   }
+  .rest {
+    padding-top: 0;
+  }
+  .rest :global(.button) {
+    flex: 1 1 8rem;
+    min-height: 4rem;
+  }
+  @media (max-width: 640px) {
+    .strip {
+      padding: var(--gap-2) var(--gap-3);
+    }
+    .strip :global(.button) {
+      flex: 1;
+      min-height: 4rem;
+    }
+    .rest :global(.button) {
+      flex: 1 1 40%;
+    }
+    .rest {
+      padding-top: 0;
+    }
+  }
   .go {
     position: relative;
     overflow: hidden;
     touch-action: none;
     user-select: none;
-    flex: 1 1 18rem;
+    flex: 1 1 16rem;
     display: flex;
     align-items: center;
     justify-content: center;

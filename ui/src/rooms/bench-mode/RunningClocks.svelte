@@ -19,9 +19,9 @@
     <span class="clock" title={wait.step}><span>{wait.words}</span> <b>{remaining(left(wait.due))}</b></span>
   {/each}
   {#each others as wait (wait.id)}
-    <span class="clock other" class:over={left(wait.due) <= 0}
+    <a class="clock other" class:over={left(wait.due) <= 0} href="/jobs/{wait.job_id}/bench"
       ><span>{wait.model}, {wait.number}</span>
-      <b>{left(wait.due) > 0 ? remaining(left(wait.due)) : say('running-clocks-over')}</b></span
+      <b>{left(wait.due) > 0 ? remaining(left(wait.due)) : say('running-clocks-over')}</b></a
     >
   {/each}
 </span>
@@ -32,6 +32,11 @@
     flex-wrap: wrap;
     gap: var(--gap-2);
     margin-right: auto;
+  }
+  a {
+    min-height: var(--target);
+    align-items: center;
+    text-decoration: none;
   }
   .clock {
     display: inline-flex;

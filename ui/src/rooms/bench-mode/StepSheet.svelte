@@ -26,6 +26,14 @@
     {#if step.outcome}<strong>{step.outcome.how === 'done' ? '✓ done' : '○ skipped'}</strong>{/if}
   </p>
   <h1>{step.text}</h1>
+  {#if step.caution}
+    <p class="caution">
+      <svg viewBox="0 0 28 28" width="34" height="34" aria-hidden="true"
+        ><path class="solid" d="M14 2l13 24H1z" /><path class="mark" d="M14 11v7M14 21v1.5" /></svg
+      >
+      <span>{step.caution}</span>
+    </p>
+  {/if}
   {#if why}<p class="why">{why[0]?.toUpperCase()}{why.slice(1)}</p>{/if}
   {#if step.material || step.tool || step.wait}
     <dl>
@@ -42,14 +50,6 @@
           <dd>{minutesWords(step.wait_min)}</dd>
         </div>{/if}
     </dl>
-  {/if}
-  {#if step.caution}
-    <p class="caution">
-      <svg viewBox="0 0 28 28" width="34" height="34" aria-hidden="true"
-        ><path class="solid" d="M14 2l13 24H1z" /><path class="mark" d="M14 11v7M14 21v1.5" /></svg
-      >
-      <span>{step.caution}</span>
-    </p>
   {/if}
   {#if step.asks && step.outcome?.how === 'done'}
     <p class="why">
@@ -73,11 +73,11 @@
   }
   h1 {
     margin: var(--gap-3) 0 var(--gap-4);
-    font-size: clamp(2rem, 3.6vw, 3.4rem);
+    font-size: clamp(1.6rem, 3.6vw, 3.4rem);
     line-height: 1.1;
   }
   .wide h1 {
-    font-size: clamp(2.2rem, 5vw, 4.6rem);
+    font-size: clamp(1.7rem, 5vw, 4.6rem);
   }
   .why {
     font-size: clamp(1.15rem, 1.7vw, 1.6rem);

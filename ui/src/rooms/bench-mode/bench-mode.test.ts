@@ -168,10 +168,15 @@ describe('bench mode', () => {
 
   it('gives the pedal back to the step, whatever was touched', async () => {
     const user = await open();
-    await user.click(screen.getByRole('button', { name: 'Step 3: Do cooler_off' }));
+    const jump = async (name: string) => {
+      await user.click(screen.getByRole('button', { name: /All steps/ }));
+      await user.click(screen.getByRole('button', { name }));
+    };
+    await jump('Step 3: Do cooler_off');
+    await user.click(screen.getByRole('button', { name: 'More' }));
     await user.click(screen.getByRole('button', { name: /Problem/ }));
     await user.keyboard('{Escape}');
-    await user.click(screen.getByRole('button', { name: 'Step 1: Do power_off' }));
+    await jump('Step 1: Do power_off');
     await vi.waitFor(() => expect(document.activeElement).toHaveClass('sheet'));
     await user.keyboard(' ');
     expect(title()).toBe('Do battery_off');
@@ -189,15 +194,12 @@ describe('bench mode', () => {
 
   it('tells no story for what would destroy the device, and skips no such step', async () => {
     const guard = {
-      rule: 'interface_first',
-      hard: true,
-      needs: ['applied'],
-      bars: [],
-      reason: 'Bare die.',
-      remedy: 'Paste.',
-    };
+      rule: 'interface_first', hard: true, needs: ['applied'], bars: [], reason: 'Bare die.', remedy: 'Paste.',
+    }; // prettier-ignore
     const user = await open({ steps: [makeStep('cooler_on', { guards: [guard], skippable: false })] });
+    await user.click(screen.getByRole('button', { name: 'More' }));
     expect(screen.getByRole('button', { name: /Skip/ })).toBeDisabled();
+    await vi.waitFor(() => expect(document.activeElement).toHaveClass('sheet'));
     await user.keyboard('{Enter}');
     expect(screen.getByRole('alertdialog')).toHaveTextContent('Bare die.');
     expect(screen.queryByRole('button', { name: /It has happened/ })).toBeNull();

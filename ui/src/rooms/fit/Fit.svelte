@@ -5,6 +5,7 @@
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
+  import FootBar from '../../lib/parts/FootBar.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import Tick from '../../lib/parts/Tick.svelte';
@@ -63,6 +64,9 @@
     void refresh();
     void loadPlan();
   });
+  const missing = $derived(
+    job.fit_done || items.length || !planned?.parts.length ? [] : [{ text: say('fit-missing-parts') }],
+  );
   const begun = $derived(at.bench?.begun ?? null);
   // Without a list the fit is closed here; with one, Enter belongs to bench mode and the list closes in Close.
   $effect(() =>
@@ -164,17 +168,17 @@
     </Notice>
   </div>
 {/if}
-<footer>
+<FootBar {missing} note={job.fit_done ? say('fit-closed') : ''}>
   {#if begun}
     <Button kind="main" {busy} onclick={() => void save(job.fit_done)}>{say('fit-save-and-go-on')}</Button>
   {:else}
+    {#if job.fit_done}<Button {busy} onclick={() => void save(false)}>{say('fit-open-again')}</Button>{:else}
+      <Button href="/jobs/{job.id}/open">{say('fit-work-by-step-list')}</Button>{/if}
     <Button kind="main" {busy} key="Enter" onclick={() => void save(true)}
       >{job.fit_done ? say('fit-save-and-go-on-2') : say('fit-done-go-on-to')}</Button
     >
-    {#if job.fit_done}<Button {busy} onclick={() => void save(false)}>{say('fit-open-again')}</Button>{:else}
-      <Button href="/jobs/{job.id}/open">{say('fit-work-by-step-list')}</Button>{/if}
   {/if}
-</footer>
+</FootBar>
 
 <style>
   h2 {
@@ -206,10 +210,5 @@
   }
   .gap {
     margin-top: var(--gap-4);
-  }
-  footer {
-    display: flex;
-    gap: var(--gap-3);
-    margin-top: var(--gap-5);
   }
 </style>

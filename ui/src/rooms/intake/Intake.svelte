@@ -1,21 +1,24 @@
 <script lang="ts">
   import { say } from '../job/words';
-  import { onMount, untrack } from 'svelte';
+  import { onDestroy, onMount, untrack } from 'svelte';
   import { client, Problem, take, type Job, type Schemas } from '../../lib/api';
+  import { AutoSave, rebase } from '../../lib/autosave.svelte';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { offer } from '../../lib/keys.svelte';
   import { Suggestions } from '../../lib/suggestions.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
+  import FootBar from '../../lib/parts/FootBar.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import SaveStand from '../../lib/parts/SaveStand.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
-  import Tick from '../../lib/parts/Tick.svelte';
   import { KINDS } from '../../lib/words';
   import Gates from '../job/Gates.svelte';
+  import IntakeBefore from './IntakeBefore.svelte';
   import IntakeLife from './IntakeLife.svelte';
   import IntakeLimits from './IntakeLimits.svelte';
   import IntakeSection from './IntakeSection.svelte';
-  import { check, emptyForm, formOf, known, withDevice, type IntakeForm } from './intake-form';
+  import { agree, check, emptyForm, formOf, withDevice, type IntakeForm } from './intake-form';
   import SameDevice from './SameDevice.svelte';
 
   interface Props {
@@ -39,20 +42,47 @@
   const saved = $derived(job ? formOf(job) : blank);
   const changed = $derived(JSON.stringify(form) !== JSON.stringify(saved));
 
-  // The draft follows the typing, so that a reload or a refusal loses nothing.
+  let base = untrack(() => saved);
   $effect(() => {
-    if (changed) keepDraft(draftKey, form);
-    else dropDraft(draftKey);
+    const next = saved;
+    untrack(() => (form = rebase($state.snapshot(form), base, next)));
+    base = next;
   });
 
-  async function save() {
+  // The draft follows the typing, so that a reload or a refusal loses nothing.
+  $effect(() => {
+    if (changed) {
+      keepDraft(draftKey, form);
+      if (job) untrack(() => saver.typed());
+    } else {
+      dropDraft(draftKey);
+      untrack(() => saver.same());
+    }
+  });
+
+  let agreed = $state<Record<string, string>>({});
+  const settled = $derived(job?.gates.filter((g) => g.acknowledged_by).map((g) => g.rule) ?? []);
+  const saver = new AutoSave(async () => (await save()) !== null);
+  onDestroy(() => void saver.flush());
+  const missing = $derived(
+    [
+      [!form.customer_name.trim(), say('intake-missing-customer')],
+      [!form.model.trim(), say('intake-missing-model')],
+      [form.backup_done === 'unknown', say('intake-missing-backup')],
+      [form.warranty === 'unknown', say('intake-missing-warranty')],
+    ].flatMap(([is, text]) => (is ? [{ text: text as string }] : [])),
+  );
+
+  /** The server's job, or null where something stands in the way: it is told beside its field. */
+  async function save(): Promise<Job | null> {
     const { body, errors: wrong } = check(form);
     errors = wrong ?? {};
     trouble = null;
-    if (!body) return focusFirstError();
+    if (!body) return null;
+    const sent = JSON.stringify(form);
     busy = true;
     try {
-      const kept = job
+      let kept = job
         ? await take(
             client.PUT('/api/jobs/{job_id}', {
               params: { path: { job_id: job.id } },
@@ -62,22 +92,32 @@
         : await take(client.POST('/api/jobs', { body }));
       dropDraft(draftKey);
       restored = false;
-      await onsaved(kept);
+      if (job && JSON.stringify(form) === sent) form = formOf(kept);
+      kept = await agree(kept, agreed);
+      if (job) await onchange?.();
+      return kept;
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       errors = error.fields;
       trouble = error;
-      focusFirstError();
+      return null;
     } finally {
       busy = false;
     }
+  }
+
+  async function onward() {
+    if (job) await saver.flush();
+    const kept = !job ? await save() : saver.stand === 'refused' ? null : job;
+    if (kept) await onsaved(kept);
+    else focusFirstError();
   }
 
   function focusFirstError() {
     requestAnimationFrame(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
   }
 
-  onMount(() => offer([{ key: 'Enter', words: say('intake-save-intake-and-go'), run: () => void save() }]));
+  onMount(() => offer([{ key: 'Enter', words: say('intake-save-intake-and-go'), run: () => void onward() }]));
 </script>
 
 {#if job && job.gates.some((g) => g.stage === 'intake')}
@@ -101,10 +141,12 @@
 {/if}
 
 <form
+  id="intake"
   onsubmit={(e) => {
     e.preventDefault();
-    void save();
+    void onward();
   }}
+  onchange={() => job && void saver.flush()}
 >
   <IntakeSection title={say('intake-whose-and-what')}>
     <TextField
@@ -169,40 +211,8 @@
       error={errors.symptom}
     />
   </IntakeSection>
+  <IntakeBefore bind:form bind:agreed {settled} />
   <IntakeLife bind:form {errors} {suggestions} />
-  <IntakeSection title={say('intake-before-anyone-opens')} why="order-of-work">
-    <Choice
-      legend={say('intake-backup-done')}
-      name="backup_done"
-      bind:value={form.backup_done}
-      options={known(say('intake-yes'), say('intake-no'))}
-    />
-    <Choice
-      legend={say('intake-warranty')}
-      name="warranty"
-      bind:value={form.warranty}
-      options={[
-        { value: 'unknown', label: say('conditions-form-not-known') },
-        { value: 'running', label: say('intake-running') },
-        { value: 'over', label: say('intake-over') },
-      ]}
-    />
-    <Choice
-      legend={say('intake-tamper-seal')}
-      name="seal"
-      bind:value={form.seal}
-      options={[
-        { value: 'unknown', label: say('conditions-form-not-known') },
-        { value: 'intact', label: say('intake-intact') },
-        { value: 'broken', label: say('intake-broken') },
-        { value: 'none', label: say('intake-none') },
-      ]}
-    />
-    <div class="ticks">
-      <Tick label={say('intake-battery-swollen')} tone="halt" bind:checked={form.battery_swollen} />
-      <Tick label={say('intake-traces-liquid')} bind:checked={form.liquid_damage} />
-    </div>
-  </IntakeSection>
   <IntakeLimits bind:form {errors} />
   {#if trouble}
     <Notice tone="care" title={trouble.body.detail}>
@@ -211,7 +221,7 @@
         {#if trouble?.body.reason === 'serial_known'}<Button
             onclick={() => {
               form = { ...form, another_device: true };
-              void save();
+              void onward();
             }}>{say('intake-another-device')}</Button
           >{/if}
         {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange?.()}
@@ -220,28 +230,18 @@
       {/snippet}
     </Notice>
   {/if}
-  <footer>
-    <Button kind="main" type="submit" {busy} key="Enter"
-      >{job ? say('intake-save-intake') : say('intake-take-in')}</Button
-    >
-    {#if changed}<span class="quiet">{say('conditions-form-not-saved-yet-kept')}</span>{/if}
-  </footer>
 </form>
+<FootBar {missing} note={job ? '' : changed ? say('intake-kept-in-browser') : ''}>
+  {#if job}
+    <SaveStand stand={saver.stand} />
+    <Button kind="main" key="Enter" onclick={() => void onward()}>{say('intake-go-on')}</Button>
+  {:else}
+    <Button kind="main" type="submit" form="intake" {busy} key="Enter">{say('intake-take-in')}</Button>
+  {/if}
+</FootBar>
 
 <style>
   .gates {
     margin-bottom: var(--gap-4);
-  }
-  .ticks {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-2);
-    align-items: end;
-  }
-  footer {
-    display: flex;
-    align-items: center;
-    gap: var(--gap-4);
-    padding-top: var(--gap-4);
   }
 </style>

@@ -1,6 +1,6 @@
 // The intake form as typed, and what is sent of it.
 import { say } from '../job/words';
-import type { Job, Schemas } from '../../lib/api';
+import { client, take, type Job, type Schemas } from '../../lib/api';
 import { parseNumber } from '../../lib/format';
 
 export interface IntakeForm {
@@ -129,3 +129,14 @@ export const known = (yes: string, no: string) => [
   { value: 'yes' as const, label: yes },
   { value: 'no' as const, label: no },
 ];
+
+/** What was agreed goes with its gate, where the saved job has one. */
+export async function agree(kept: Job, agreed: Record<string, string>): Promise<Job> {
+  for (const gate of kept.gates) {
+    const words = agreed[gate.rule]?.trim();
+    if (!words || gate.acknowledged_by) continue;
+    const params = { path: { job_id: kept.id } };
+    kept = await take(client.POST('/api/jobs/{job_id}/acknowledgements', { params, body: { rule: gate.rule, words } }));
+  }
+  return kept;
+}

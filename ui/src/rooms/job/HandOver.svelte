@@ -1,11 +1,14 @@
 <script lang="ts">
   import { say } from './words';
-  import { onMount, untrack } from 'svelte';
+  import { onDestroy, onMount, untrack } from 'svelte';
   import { client, Problem, take, type CustomerRecord, type Job, type Verdict } from '../../lib/api';
+  import { AutoSave, rebase } from '../../lib/autosave.svelte';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { day, parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
+  import FootBar from '../../lib/parts/FootBar.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import SaveStand from '../../lib/parts/SaveStand.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { session } from '../../lib/session.svelte';
   import { toast } from '../../lib/toasts.svelte';
@@ -37,10 +40,23 @@
   const currency = $derived(session.present?.person?.currency ?? 'EUR');
   const changed = $derived(JSON.stringify(form) !== JSON.stringify(formOf(job)));
 
+  let base = untrack(() => formOf(job));
+  $effect(() => {
+    const next = formOf(job);
+    untrack(() => (form = rebase($state.snapshot(form), base, next)));
+    base = next;
+  });
+
   // The draft follows the typing, so that a reload or a refusal loses nothing.
   $effect(() => {
-    if (changed) keepDraft(draftKey, form);
-    else dropDraft(draftKey);
+    if (changed) {
+      keepDraft(draftKey, form);
+      // What is proposed in a field is not typed by anyone: it is kept with the hand-over.
+      if (asked && JSON.stringify(form) !== proposed) untrack(() => saver.typed());
+    } else {
+      dropDraft(draftKey);
+      untrack(() => saver.same());
+    }
   });
 
   // The fields wait for what is proposed in them: a proposal that came late would mix with what is being typed.
@@ -55,18 +71,33 @@
       if (!(error instanceof Problem)) throw error;
       trouble = error;
     } finally {
+      proposed = JSON.stringify(form);
       asked = true;
     }
   });
 
-  async function save(handed: boolean) {
+  let proposed = $state('');
+  const saver = new AutoSave(() => save(job.handed_over_at !== null));
+  onDestroy(() => void saver.flush());
+  const missing = $derived(
+    !job.handed_over_at && asked && !form.price.trim() ? [{ text: say('hand-over-missing-price') }] : [],
+  );
+
+  async function handOver() {
+    // A save that is under way carries the version that comes next.
+    await saver.flush();
+    if (saver.stand !== 'refused') await save(true);
+  }
+
+  async function save(handed: boolean): Promise<boolean> {
     errors = {};
     trouble = null;
     const price = parseNumber(form.price);
     if (price !== null && (Number.isNaN(price) || price < 0)) {
       errors.price_cents = say('hand-over-this-no-price-leave');
-      return;
+      return false;
     }
+    const sent = JSON.stringify(form);
     busy = true;
     const was = job.handed_over_at !== null;
     try {
@@ -81,12 +112,17 @@
       dropDraft(draftKey);
       // Waited for, so that the next write carries the new version.
       await onchange();
-      if (handed && !was) toast(say('hand-over-job-handed-over', { number: job.number }), { undo: () => save(false) });
-      else toast(handed ? say('hand-over-saved') : was ? say('hand-over-hand-over-was-taken') : say('hand-over-saved'));
+      // As the server writes it; what was typed while it was under way stays.
+      if (JSON.stringify(form) === sent) form = formOf(job);
+      if (handed && !was)
+        toast(say('hand-over-job-handed-over', { number: job.number }), { undo: () => void save(false) });
+      else if (was && !handed) toast(say('hand-over-hand-over-was-taken'));
+      return true;
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       errors = error.fields;
       trouble = error;
+      return false;
     } finally {
       busy = false;
     }
@@ -105,8 +141,9 @@
   <form
     onsubmit={(e) => {
       e.preventDefault();
-      void save(job.handed_over_at !== null);
+      void saver.flush();
     }}
+    onchange={() => void saver.flush()}
   >
     <TextField
       label={say('hand-over-price')}
@@ -139,10 +176,6 @@
       bind:value={form.note}
       error={errors.handover_note}
     />
-    <div class="row">
-      <Button type="submit" {busy}>{say('hand-over-save')}</Button>
-      {#if changed}<span class="quiet">{say('conditions-form-not-saved-yet-kept')}</span>{/if}
-    </div>
   </form>
 {/if}
 {#if trouble}
@@ -162,15 +195,16 @@
     <Button href="/api/jobs/{job.id}/record.pdf" download>{say('hand-over-record-as-pdf')}</Button>
   </div>
 </section>
-<footer>
+<FootBar {missing}>
+  <SaveStand stand={saver.stand} />
   {#if job.handed_over_at}
     <Button {busy} onclick={() => void save(false)}>{say('hand-over-take-hand-over-back')}</Button>
   {:else}
-    <Button kind="main" {busy} onclick={() => void save(true)}
+    <Button kind="main" {busy} onclick={() => void handOver()}
       >{say('hand-over-hand-over', { model: job.model })}</Button
     >
   {/if}
-</footer>
+</FootBar>
 
 <style>
   .lead {
@@ -178,7 +212,7 @@
   }
   form {
     display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 14rem), 1fr));
     gap: var(--gap-4);
     max-width: 46rem;
   }

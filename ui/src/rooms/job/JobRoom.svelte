@@ -11,7 +11,6 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import StageRail from '../../lib/parts/StageRail.svelte';
   import { go } from '../../lib/router.svelte';
-  import { toast } from '../../lib/toasts.svelte';
   import { railStage, STAGES } from '../../lib/words';
   import { BenchJob } from '../../lib/bench/bench.svelte';
   import { BENCH_STAGES, type BenchStage } from '../../lib/bench/types';
@@ -145,9 +144,7 @@
             given={{
               job,
               onchange: () => kept.load(),
-              onsaved: async () => {
-                await kept.load();
-                toast(say('job-room-intake-saved'));
+              onsaved: () => {
                 if (kept.job?.stage !== 'stopped') to(1);
               },
             }}

@@ -35,6 +35,38 @@ describe('intake', () => {
     expect(localStorage.getItem('draft:intake:new')).toBeNull();
   });
 
+  it('settles what opening costs while the customer stands there', async () => {
+    const gate = {
+      rule: 'warranty_and_seal',
+      severity: 'acknowledge',
+      reason: 'It may end the warranty.',
+      remedy: 'Ask.',
+    };
+    const whole = { ...gate, acknowledged_by: null, acknowledged_at: null, words: null, stage: 'intake' };
+    const saved = vi.fn();
+    const log = serve({
+      'GET /api/suggestions': NONE,
+      'GET /api/intake/gates': { gates: [gate] },
+      'POST /api/jobs': makeJob({ gates: [whole] }),
+      'POST /api/jobs/j1/acknowledgements': makeJob(),
+    });
+    render(Intake, { job: null, onsaved: saved });
+    expect(screen.getByRole('region', { name: 'Next step' })).toHaveTextContent(
+      'Missing: customer, model, backup not asked, warranty not asked',
+    );
+    await user.type(screen.getByLabelText('Customer'), 'Wen');
+    await user.type(screen.getByLabelText('Model'), 'Marrow 15');
+    await user.click(screen.getByLabelText('Running'));
+    expect(await screen.findByText('It may end the warranty.')).toBeVisible();
+    await user.type(screen.getByLabelText(/What was agreed/), 'She accepts it');
+    await user.click(screen.getByRole('button', { name: /Take it in/ }));
+    await vi.waitFor(() => expect(saved).toHaveBeenCalledOnce());
+    expect(log.findLast((a) => a.method === 'POST')?.body).toEqual({
+      rule: 'warranty_and_seal',
+      words: 'She accepts it',
+    });
+  });
+
   it('asks for what is needed without asking the server', async () => {
     const log = serve({ 'GET /api/suggestions': NONE });
     render(Intake, { job: null, onsaved: vi.fn() });
@@ -63,7 +95,7 @@ describe('intake', () => {
     });
     render(Intake, { job: makeJob(), onsaved: vi.fn(), onchange: reload });
     await user.type(screen.getByLabelText('Where it is used'), 'lap');
-    await user.click(screen.getByRole('button', { name: /Save the intake/ }));
+    await user.tab();
     expect(await screen.findByText('Changed meanwhile.')).toBeVisible();
     expect(screen.getByLabelText('Where it is used')).toHaveValue('lap');
     await user.click(screen.getByRole('button', { name: 'Load the newer state' }));
@@ -217,7 +249,8 @@ describe('hand over', () => {
     render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn(async () => undefined) });
     expect(await screen.findByText(/Proposed: 25 May 2027, dust/)).toBeVisible();
     await user.type(screen.getByLabelText('Price'), '89,5');
-    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await user.tab();
+    await vi.waitFor(() => expect(screen.getByText('Saved.')).toBeVisible());
     const sent = log.find((a) => a.method === 'PUT');
     expect(sent?.body).toMatchObject({
       price_cents: 8950,

@@ -2,7 +2,7 @@
   import { say } from '../job/words';
   import { onDestroy, untrack } from 'svelte';
   import { client, Problem, take, type Run, type RunKey } from '../../lib/api';
-  import { AutoSave } from '../../lib/autosave.svelte';
+  import { AutoSave, rebase } from '../../lib/autosave.svelte';
   import { clock } from '../../lib/format';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { Suggestions } from '../../lib/suggestions.svelte';
@@ -31,11 +31,11 @@
   let kept = $state.raw(untrack(() => formOf(run)));
   const same = (a: ConditionsText, b: ConditionsText) => JSON.stringify(a) === JSON.stringify(b);
   const changed = $derived(!same(form, kept));
-  // What another screen saved comes in where nothing is being typed here.
+  // What another screen saved comes in; what was typed here stays.
   $effect(() => {
     const next = formOf(run);
     untrack(() => {
-      if (!changed) form = next;
+      form = rebase($state.snapshot(form), kept, next);
       kept = next;
     });
   });

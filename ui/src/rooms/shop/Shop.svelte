@@ -1,155 +1,63 @@
 <script lang="ts">
+  // The shop: a page for its instruments, its pricing, its people, its devices, and how this one looks.
   import { say } from './words';
-  import { onMount } from 'svelte';
-  import { client, Problem, take, type Schemas } from '../../lib/api';
-  import { parseNumber } from '../../lib/format';
-  import Button from '../../lib/parts/Button.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
-  import TextField from '../../lib/parts/TextField.svelte';
   import { session } from '../../lib/session.svelte';
-  import { toast } from '../../lib/toasts.svelte';
-  import { checkHabits, habitsForm, type HabitsForm } from './habits';
-  import Habits from './Habits.svelte';
+  import Looks from './Looks.svelte';
+  import People from './People.svelte';
+  import ShopForm from './ShopForm.svelte';
   import SignIns from './SignIns.svelte';
-  import { fromField, TOLERANCES, toField, type ToleranceName } from './tolerances';
+  import Tablets from './Tablets.svelte';
 
-  let shop = $state<Schemas['ShopOut'] | null>(null);
-  let form = $state<Record<string, string>>({});
-  let habits = $state<HabitsForm | null>(null);
-  let errors = $state<Record<string, string>>({});
-  let trouble = $state('');
-  let busy = $state(false);
+  interface Props {
+    page?: string;
+  }
+  let { page = 'instruments' }: Props = $props();
   const owner = $derived(session.present?.person?.role === 'owner');
-
-  function show(found: Schemas['ShopOut']) {
-    shop = found;
-    habits = habitsForm(found);
-    form = {
-      reference_room_c: String(found.reference_room_c),
-      ...Object.fromEntries(TOLERANCES.map((t) => [t.name, toField(t, found.tolerances[t.name])])),
-    };
-  }
-
-  onMount(async () => {
-    try {
-      show(await take(client.GET('/api/shop')));
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = `${error.body.detail} ${error.body.remedy}`;
-    }
-  });
-
-  async function save() {
-    errors = {};
-    const room = parseNumber(form.reference_room_c ?? '');
-    if (room === null || Number.isNaN(room)) errors.reference_room_c = say('shop-type-temperature-in-c');
-    const tolerances = {} as Record<ToleranceName, number>;
-    for (const t of TOLERANCES) {
-      const value = fromField(t, form[t.name] ?? '');
-      if (value === null) errors[t.name] = say('shop-type-number');
-      else tolerances[t.name] = value;
-    }
-    const ways = habits && checkHabits(habits);
-    if (ways?.errors) errors = { ...errors, ...ways.errors };
-    if (Object.keys(errors).length || room === null || !ways?.body) return;
-    busy = true;
-    try {
-      show(
-        await take(
-          client.PUT('/api/shop', {
-            body: { version: shop?.version ?? 0, reference_room_c: room, tolerances, habits: ways.body },
-          }),
-        ),
-      );
-      toast(say('shop-saved-verdicts-open-jobs'));
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      errors = error.fields;
-      if (!Object.keys(errors).length) toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
-    } finally {
-      busy = false;
-    }
-  }
-
-  function usual() {
-    if (shop) for (const t of TOLERANCES) form[t.name] = toField(t, shop.usual[t.name]);
-  }
+  const PAGES = [
+    { id: 'instruments', name: say('shop-instruments') },
+    { id: 'pricing', name: say('shop-pricing') },
+    { id: 'people', name: say('shop-people') },
+    { id: 'devices', name: say('shop-devices') },
+    { id: 'looks', name: say('shop-looks') },
+  ];
 </script>
 
-{#if trouble}
-  <Notice tone="care">{trouble}</Notice>
-{:else if shop}
-  <h1>{shop.name}</h1>
-  <h2>{say('shop-how-sure-your-instruments')}</h2>
-  <p class="lead">
-    {say('shop-every-figure-carries-its')}
-  </p>
-  {#if !owner}<div class="gap">
-      <Notice title={say('shop-only-owner-may-change')}>{say('shop-you-can-look-at')}</Notice>
-    </div>{/if}
-  <form
-    onsubmit={(e) => {
-      e.preventDefault();
-      void save();
-    }}
-  >
-    <TextField
-      label={say('shop-reference-room')}
-      name="reference_room_c"
-      numeric
-      unit="°C"
-      bind:value={() => form.reference_room_c ?? '', (v) => (form.reference_room_c = v)}
-      error={errors.reference_room_c}
-      hint={say('shop-watts-device-can-hold')}
-    />
-    {#each TOLERANCES as t (t.name)}
-      <TextField
-        label={t.label}
-        name={t.name}
-        numeric
-        unit={t.unit}
-        bind:value={() => form[t.name] ?? '', (v) => (form[t.name] = v)}
-        error={errors[t.name]}
-        hint={say('shop-usual', { hint: t.hint, t: toField(t, shop.usual[t.name]), unit: t.unit })}
-      />
-    {/each}
-    {#if habits}<Habits {shop} bind:form={habits} {errors} />{/if}
-    {#if owner}
-      <footer>
-        <Button kind="main" type="submit" {busy}>{say('shop-save')}</Button>
-        <Button onclick={usual}>{say('shop-fill-in-usual-tolerances')}</Button>
-      </footer>
-    {/if}
-  </form>
+<h1>{session.present?.person?.shop_name ?? say('shop-shop')}</h1>
+<nav aria-label={say('shop-pages')}>
+  {#each PAGES as one (one.id)}
+    <a href="/shop/{one.id}" aria-current={one.id === page ? 'page' : undefined}>{one.name}</a>
+  {/each}
+</nav>
+{#if page === 'pricing'}
+  <ShopForm page="pricing" />
+{:else if page === 'people'}
+  {#if owner}<People />{/if}
   <SignIns />
+{:else if page === 'devices'}
+  <Tablets {owner} />
+{:else if page === 'looks'}
+  <Looks />
+{:else}
+  <ShopForm page="instruments" />
 {/if}
 
 <style>
-  h2 {
-    margin-top: var(--gap-4);
-  }
-  .lead {
-    max-width: 46rem;
-    margin: var(--gap-2) 0 var(--gap-5);
-  }
-  .gap {
-    margin-bottom: var(--gap-4);
-  }
-  form {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(0, 24rem));
-    gap: var(--gap-4) var(--gap-6);
-    align-items: start;
-  }
-  footer {
-    grid-column: 1 / -1;
+  nav {
     display: flex;
-    gap: var(--gap-3);
-    margin-top: var(--gap-3);
+    flex-wrap: wrap;
+    gap: var(--gap-1);
+    margin: var(--gap-3) 0 var(--gap-4);
+    border-bottom: 2px solid var(--ink);
   }
-  @media (max-width: 760px) {
-    form {
-      grid-template-columns: 1fr;
-    }
+  a {
+    display: inline-flex;
+    align-items: center;
+    min-height: var(--target);
+    padding: 0 var(--gap-3);
+    font-weight: 620;
+    text-decoration: none;
+  }
+  a[aria-current] {
+    box-shadow: inset 0 -4px 0 var(--owl);
   }
 </style>

@@ -68,6 +68,7 @@ describe('the shop', () => {
   it('sends shares as shares though they are typed as percent', async () => {
     const log = serve({
       'GET /api/sessions': SESSIONS,
+      'GET /api/shop/people': { people: [] },
       'GET /api/session': person('owner'),
       'GET /api/shop': shop,
       'PUT /api/shop': shop,
@@ -86,12 +87,13 @@ describe('the shop', () => {
   it('sends the rate in cents, the tax, the ways and the minutes', async () => {
     const log = serve({
       'GET /api/sessions': SESSIONS,
+      'GET /api/shop/people': { people: [] },
       'GET /api/session': person('owner'),
       'GET /api/shop': shop,
       'PUT /api/shop': shop,
     });
     await openSession();
-    render(Shop);
+    render(Shop, { page: 'pricing' });
     const rate = await screen.findByLabelText('Rate of an hour, without tax');
     await user.clear(rate);
     await user.type(rate, '72,50');
@@ -116,7 +118,7 @@ describe('the shop', () => {
   it('does not send words where minutes belong', async () => {
     const log = serve({ 'GET /api/sessions': SESSIONS, 'GET /api/session': person('owner'), 'GET /api/shop': shop });
     await openSession();
-    render(Shop);
+    render(Shop, { page: 'pricing' });
     await user.type(await screen.findByLabelText('Tax'), 'x');
     await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(screen.getByRole('alert')).toHaveTextContent('Type a number.');
@@ -125,6 +127,7 @@ describe('the shop', () => {
   it('puts a refusal beside its field and fills the usual ones in again', async () => {
     serve({
       'GET /api/sessions': SESSIONS,
+      'GET /api/shop/people': { people: [] },
       'GET /api/session': person('owner'),
       'GET /api/shop': { ...shop, tolerances: { ...usual, room_k: 2 } },
       'PUT /api/shop': () =>
@@ -155,10 +158,11 @@ describe('half-widths', () => {
 
   it('lists where one is signed in, and signs out another place', async () => {
     const log = serve({
-      'GET /api/sessions': SESSIONS, 'GET /api/session': person('technician'), 'GET /api/shop': shop,
+      'GET /api/sessions': SESSIONS,
+      'GET /api/shop/people': { people: [] }, 'GET /api/session': person('technician'), 'GET /api/shop': shop,
       'DELETE /api/sessions/b': { sessions: [SESSIONS.sessions[0]] },
     }); // prettier-ignore
-    render(Shop);
+    render(Shop, { page: 'people' });
     expect(await screen.findByText('this one')).toBeVisible();
     await userEvent.setup().click(screen.getByRole('button', { name: /Sign out Firefox, Android/ }));
     await vi.waitFor(() => expect(screen.queryByText('Firefox, Android')).toBeNull());

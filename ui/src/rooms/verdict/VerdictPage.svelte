@@ -5,6 +5,7 @@
   import TraceExplorer from '../../lib/charts/TraceExplorer.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import { go } from '../../lib/router.svelte';
+  import FootBar from '../../lib/parts/FootBar.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import Working from '../../lib/parts/Working.svelte';
   import { bothReadings, sharedChannels } from './both-runs';
@@ -62,7 +63,7 @@
 <Working summary={say('verdict-page-conditions-side-by-side')}
   ><ConditionTable conditions={verdict.conditions} /></Working
 >
-<footer><Button kind="main" key="Enter" onclick={next.run}>{next.words}</Button></footer>
+<FootBar><Button kind="main" key="Enter" onclick={next.run}>{next.words}</Button></FootBar>
 
 <style>
   .reasons {
@@ -87,8 +88,5 @@
   }
   dd {
     margin: 0;
-  }
-  footer {
-    margin-top: var(--gap-5);
   }
 </style>

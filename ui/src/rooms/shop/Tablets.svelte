@@ -1,0 +1,163 @@
+<script lang="ts">
+  // Tablets of the shop: how one comes in, which ones are in, and a way to withdraw each.
+  import { say } from './words';
+  import { onMount } from 'svelte';
+  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { moment } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import Choice from '../../lib/parts/Choice.svelte';
+  import DataTable from '../../lib/parts/DataTable.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import { toast } from '../../lib/toasts.svelte';
+  import Pedals from './Pedals.svelte';
+
+  interface Props {
+    owner: boolean;
+  }
+  let { owner }: Props = $props();
+  let found = $state.raw<Schemas['TabletsOut'] | null>(null);
+  let code = $state.raw<Schemas['PairingOut'] | null>(null);
+  let form = $state({ name: '', role: 'technician' });
+  let errors = $state<Record<string, string>>({});
+  const ROLES = [
+    { value: 'technician', label: say('shop-technician') },
+    { value: 'owner', label: say('shop-owner') },
+  ];
+
+  async function attempt<T>(call: Promise<T>): Promise<T | null> {
+    try {
+      errors = {};
+      return await call;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      errors = error.fields;
+      if (!Object.keys(errors).length) toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+      return null;
+    }
+  }
+  onMount(async () => {
+    if (owner) found = await attempt(take(client.GET('/api/tablets')));
+  });
+  async function offer() {
+    code = await attempt(take(client.POST('/api/tablets/pairings', { body: { ...form } })));
+  }
+  async function withdraw(id: string, name: string) {
+    const params = { path: { tablet_id: id } };
+    found = (await attempt(take(client.DELETE('/api/tablets/{tablet_id}', { params })))) ?? found;
+    toast(say('shop-tablet-withdrawn', { name }));
+  }
+</script>
+
+{#if owner && found}
+  <h2>{say('shop-tablets')}</h2>
+  {#if found.lan}
+    <div class="steps">
+      <section>
+        <h3>{say('shop-tablet-trust')}</h3>
+        <img
+          src={found.lan.authority_drawing}
+          alt={say('shop-tablet-trust-code', { at: found.lan.authority_address })}
+        />
+        <p>{say('shop-tablet-trust-how', { at: found.lan.authority_address })}</p>
+        <p class="quiet">{say('shop-tablet-fingerprint')}<br /><code>{found.lan.fingerprint}</code></p>
+      </section>
+      <section>
+        <h3>{say('shop-tablet-pair')}</h3>
+        {#if code}
+          <img src={code.drawing} alt={say('shop-tablet-pair-code')} />
+          <p>{say('shop-tablet-pair-how', { until: moment(code.until) })}</p>
+          <Button onclick={() => (code = null)}>{say('shop-tablet-another')}</Button>
+        {:else}
+          <form
+            onsubmit={(e) => {
+              e.preventDefault();
+              void offer();
+            }}
+          >
+            <TextField
+              label={say('shop-tablet-name')}
+              name="tablet"
+              bind:value={form.name}
+              error={errors.name}
+              hint={say('shop-tablet-name-hint')}
+              needed
+            />
+            <Choice legend={say('shop-role')} name="role" bind:value={form.role} options={ROLES} />
+            <Button kind="main" type="submit">{say('shop-tablet-make-code')}</Button>
+          </form>
+        {/if}
+      </section>
+    </div>
+  {:else}
+    <Notice title={say('shop-lan-off')}>{say('shop-lan-off-how')} <code>./start --lan</code></Notice>
+  {/if}
+  {#if found.tablets.length}
+    <DataTable weight="strong">
+      <thead>
+        <tr>
+          <th scope="col">{say('shop-tablet')}</th><th scope="col">{say('shop-role')}</th><th scope="col"
+            >{say('shop-tablet-since')}</th
+          ><th scope="col">{say('shop-tablet-seen')}</th><td></td>
+        </tr>
+      </thead>
+      <tbody>
+        {#each found.tablets as t (t.id)}
+          <tr>
+            <th scope="row">{t.name}{t.here ? say('shop-this-one') : ''}</th>
+            <td>{t.role === 'owner' ? say('shop-owner') : say('shop-technician')}</td>
+            <td>{moment(t.paired_at)}</td>
+            <td>{moment(t.seen_at)}</td>
+            <td
+              ><Button
+                label={say('shop-tablet-withdraw-one', { name: t.name })}
+                onclick={() => void withdraw(t.id, t.name)}>{say('shop-tablet-withdraw')}</Button
+              ></td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </DataTable>
+  {:else}
+    <p class="quiet none">{say('shop-no-tablet-yet')}</p>
+  {/if}
+{/if}
+<Pedals />
+
+<style>
+  h2 {
+    margin-bottom: var(--gap-2);
+  }
+  .steps {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 20rem), 1fr));
+    gap: var(--gap-5);
+    margin-bottom: var(--gap-5);
+  }
+  section {
+    display: grid;
+    gap: var(--gap-3);
+    align-content: start;
+    justify-items: start;
+    padding: var(--gap-4);
+    border: var(--line) solid var(--edge);
+    border-radius: var(--round);
+    background: var(--sheet);
+  }
+  img {
+    width: min(15rem, 100%);
+    background: #fff;
+  }
+  code {
+    overflow-wrap: anywhere;
+    font-size: var(--size-0);
+  }
+  form {
+    display: grid;
+    gap: var(--gap-3);
+    justify-items: start;
+  }
+  .none {
+    margin-bottom: var(--gap-4);
+  }
+</style>

@@ -1,0 +1,47 @@
+<script lang="ts">
+  // A tablet that opened the code of the Shop page: it comes in under its own name.
+  import { say } from './words';
+  import { onMount } from 'svelte';
+  import { Problem } from '../../lib/api';
+  import Owl from '../../lib/glyphs/Owl.svelte';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import { go } from '../../lib/router.svelte';
+  import { pairTablet } from '../../lib/session.svelte';
+
+  const blank = { measured: false, rise_k: null, noise_db: null, held_share: null };
+  let trouble = $state('');
+  onMount(async () => {
+    const code = location.hash.slice(1);
+    // The code is good once: it does not stay in the address.
+    history.replaceState(null, '', '/pair');
+    try {
+      await pairTablet(code);
+      go('/', true);
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = `${error.body.detail} ${error.body.remedy}`;
+    }
+  });
+</script>
+
+<main>
+  <Owl before={blank} after={blank} size={120} decorative />
+  <h1>{say('pair-title')}</h1>
+  {#if trouble}
+    <Notice tone="care">{trouble}{#snippet actions()}<Button href="/">{say('pair-sign-in')}</Button>{/snippet}</Notice>
+  {:else}
+    <p class="quiet" role="status">{say('pair-under-way')}</p>
+  {/if}
+</main>
+
+<style>
+  main {
+    display: grid;
+    gap: var(--gap-4);
+    justify-items: center;
+    max-width: 30rem;
+    margin: var(--gap-7) auto;
+    padding: 0 var(--gap-4);
+  }
+</style>
