@@ -3,9 +3,10 @@ import { svelteTesting } from '@testing-library/svelte/vite';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 import { handbook } from './handbook.plugin.ts';
+import { pwa } from './pwa.plugin.ts';
 
 export default defineConfig({
-  plugins: [handbook(), svelte(), svelteTesting()],
+  plugins: [handbook(), svelte(), svelteTesting(), pwa()],
   // The message files are the server's own: one text for both.
   resolve: { alias: { $words: fileURLToPath(new URL('../src/vividowl/words/en', import.meta.url)) } },
   server: {
@@ -14,7 +15,12 @@ export default defineConfig({
     proxy: { '/api': process.env.API_URL ?? 'http://127.0.0.1:8000' },
   },
   // assetsInlineLimit 0: the content policy allows no data: fonts.
-  build: { target: 'es2022', assetsInlineLimit: 0, outDir: '../src/vividowl/web/site', emptyOutDir: true },
+  build: {
+    target: 'es2022',
+    assetsInlineLimit: 0,
+    outDir: '../src/vividowl/web/site',
+    emptyOutDir: true,
+  },
   test: {
     environment: 'jsdom',
     setupFiles: ['./vitest.setup.ts'],

@@ -99,7 +99,24 @@ def browser_context_args(browser_context_args, site):
         "locale": "en-GB",
         "timezone_id": "UTC",
         "reduced_motion": "reduce",
+        # What a worker answers is no request of the page any more; tests of the worker let it in.
+        "service_workers": "block",
     }
+
+
+def pass_on(page, ms):
+    """Time passes on the page's own clock, which a busy machine lets run late."""
+    page.evaluate("ms => new Promise(done => setTimeout(done, ms))", ms)
+
+
+def tread(page, key="Enter"):
+    """The foot goes down: held for a second where the step asks for it, and not again within 600 ms."""
+    held = "Hold" in page.locator("[data-pedal]").inner_text()
+    page.keyboard.down(key)
+    if held:
+        pass_on(page, 1080)
+    page.keyboard.up(key)
+    pass_on(page, 620)
 
 
 # A machine under load takes longer than a person would wait.

@@ -9,6 +9,7 @@ from datetime import timedelta
 import pytest
 from PIL import Image
 from playwright.sync_api import expect
+from tests.browser.conftest import pass_on, tread
 
 from vividowl.service import clock
 from vividowl.service.bench import taking
@@ -93,21 +94,6 @@ def closed(page, job):
 
 def heading(page):
     return page.get_by_role("heading", level=1)
-
-
-def pass_on(page, ms):
-    """Time passes on the page's own clock, which a busy machine lets run late."""
-    page.evaluate("ms => new Promise(done => setTimeout(done, ms))", ms)
-
-
-def tread(page, key="Enter"):
-    """The foot goes down: held for a second where the step asks for it, and not again within 600 ms."""
-    held = "Hold" in page.locator("[data-pedal]").inner_text()
-    page.keyboard.down(key)
-    if held:
-        pass_on(page, 1080)
-    page.keyboard.up(key)
-    pass_on(page, 620)
 
 
 def look_at_the_three(page, click):

@@ -11,6 +11,7 @@
   import Toasts from './lib/parts/Toasts.svelte';
   import Late from './lib/parts/Late.svelte';
   import { followArrivals, type Arrivals } from './lib/arrival';
+  import { sendWhatWaits } from './lib/bench/sender.svelte';
   import { watchWaits } from './lib/bench/waits.svelte';
   import { listenForKeys, offer } from './lib/keys.svelte';
   import { go, listen, match, router } from './lib/router.svelte';
@@ -65,6 +66,9 @@
   // The clocks of the bench are watched on every page, so that the bell rings wherever one is.
   const signedIn = $derived(person !== null);
   $effect(() => (signedIn ? watchWaits() : undefined));
+  // What waits to be sent is this person's, and goes out from any page.
+  const personId = $derived(person?.id ?? '');
+  $effect(() => (personId ? sendWhatWaits(personId) : undefined));
 
   let arrivals: Arrivals | undefined;
   const turns = $derived(router.turns);

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import mimetypes
 from dataclasses import dataclass
 from http import HTTPStatus
 from pathlib import Path
@@ -35,6 +36,7 @@ from vividowl.web.shop import routes as shop_api
 from vividowl.web.shop import tablets as tablets_api
 from vividowl.web.workings import routes as workings_api
 
+mimetypes.add_type("application/manifest+json", ".webmanifest")
 SITE = Path(__file__).parent / "site"
 # Longer than any page's, and shorter than what a file system takes for one name.
 PATH_MOST = 200
@@ -83,6 +85,7 @@ COMPRESSED = [
     "text/csv",
     "image/svg+xml",
     "application/json",
+    "application/manifest+json",
     "application/problem+json",
 ]
 
@@ -179,6 +182,9 @@ def _add_site(app: Application) -> None:
             response = _whole(send_from_directory(SITE, path))
             if path.startswith("assets/"):
                 response.headers["Cache-Control"] = "public, max-age=31536000, immutable"
+                response.vary.discard("Cookie")
+            else:
+                response.headers["Cache-Control"] = "no-cache"
             return response
         if path.startswith("assets/"):
             raise NotFound

@@ -4620,6 +4620,11 @@ export interface components {
             currency: string;
             /** Demo */
             demo: boolean;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
             /** Name */
             name: string;
             /** Role */

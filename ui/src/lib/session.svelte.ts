@@ -1,4 +1,5 @@
 // Who is signed in. The demo signs itself in when the server offers it.
+import { forgetAnswers } from './offline';
 import { client, Problem, rememberToken, take, type Session } from './api';
 
 let present = $state<Session | null>(null);
@@ -15,6 +16,12 @@ export const session = {
 
 function keep(found: Session): Session {
   rememberToken(found.csrf_token);
+  // What one person has seen is not shown to the next.
+  const who = found.person?.id ?? '';
+  if (who && localStorage.getItem('last-person') !== who) {
+    if (localStorage.getItem('last-person')) void forgetAnswers();
+    localStorage.setItem('last-person', who);
+  }
   present = found;
   return found;
 }
@@ -48,6 +55,7 @@ export async function pairTablet(code: string): Promise<void> {
 
 export async function signOut(): Promise<void> {
   keep(await take(client.DELETE('/api/session')));
+  await forgetAnswers();
   sessionStorage.setItem('signed-out', 'yes');
 }
 

@@ -4,6 +4,8 @@ export interface Toast {
   text: string;
   tone: 'said' | 'wrong';
   undo?: () => void | Promise<void>;
+  /** Another thing that can be done about it. */
+  act?: { words: string; run: () => void };
 }
 
 let list = $state<Toast[]>([]);
@@ -19,11 +21,16 @@ export function dismiss(id: number): void {
   list = list.filter((t) => t.id !== id);
 }
 
-export function toast(text: string, options: { tone?: Toast['tone']; undo?: () => void | Promise<void> } = {}): void {
+interface Options {
+  tone?: Toast['tone'];
+  undo?: () => void | Promise<void>;
+  act?: Toast['act'];
+  /** It stays until it is dismissed. */
+  lasts?: boolean;
+}
+
+export function toast(text: string, { tone = 'said', undo, act, lasts = false }: Options = {}): void {
   const id = ++last;
-  list = [
-    ...list.slice(-2),
-    { id, text, tone: options.tone ?? 'said', ...(options.undo ? { undo: options.undo } : {}) },
-  ];
-  setTimeout(() => dismiss(id), options.undo || options.tone === 'wrong' ? 12000 : 5000);
+  list = [...list.slice(-2), { id, text, tone, ...(undo ? { undo } : {}), ...(act ? { act } : {}) }];
+  if (!lasts) setTimeout(() => dismiss(id), undo || tone === 'wrong' ? 12000 : 5000);
 }

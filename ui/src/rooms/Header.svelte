@@ -1,6 +1,7 @@
 <script lang="ts">
   import { say } from '../lib/say';
   import type { Schemas } from '../lib/api';
+  import WaitingHere from './WaitingHere.svelte';
   import Button from '../lib/parts/Button.svelte';
   import { router } from '../lib/router.svelte';
   import { signOut } from '../lib/session.svelte';
@@ -44,6 +45,7 @@
       </svg>
       <span>{say('header-vivid-owl')}</span>
     </a>
+    <WaitingHere />
     <div class="menu">
       <Button kind="bare" label={say('header-find-job-key-slash')} onclick={onfind}>{say('header-find')}</Button>
       <Button expanded={open} onclick={() => (open = !open)}>{say('header-menu')}</Button>

@@ -50,6 +50,11 @@ class SignedIn:
     currency: str
 
     @property
+    def id(self) -> uuid.UUID:
+        """Of the member, as the page knows them."""
+        return self.member_id
+
+    @property
     def actor(self) -> Actor:
         """The same as the one who acts."""
         return Actor(self.shop_id, self.member_id, self.role, self.name)

@@ -25,6 +25,7 @@ class SetUpIn(In):
 
 
 class PersonOut(Out):
+    id: uuid.UUID
     name: str
     role: str
     shop_name: str

@@ -184,3 +184,14 @@ alarm-over = { $words }: over, { $model }, job { $number } can go on
 alarm-open = Open it
 alarm-seen = Seen
 alarm-snooze = Again in 5 min
+waiting-no-line = No connection.
+waiting-here = { $count ->
+    [one] { $count } step waits here
+   *[other] { $count } steps wait here
+}
+waiting-others = { $count ->
+    [one] { $count } step of somebody else waits for them to sign in
+   *[other] { $count } steps of somebody else wait for them to sign in
+}
+offline-newer-version = A newer version of Vivid Owl is there.
+offline-load-it = Load it

@@ -9,12 +9,12 @@ import { deviceName, Outbox } from './outbox';
 import { project, stacks } from './project';
 import type { Bench, BenchWords, Queued, SentBack } from './types';
 
-const BATCH_MOST = 100;
-const RETRY_MS = 2000;
+const [BATCH_MOST, RETRY_MS] = [100, 2000];
 const HARMLESS = ['done_already'];
+/** Jobs whose bench is open on this page and sends by itself. */
+export const openBenches: string[] = [];
 
 let words = $state.raw<BenchWords | null>(null);
-
 /** Words of the bench that do not change, asked for once. */
 export const benchWords = {
   get table() {
@@ -60,11 +60,10 @@ export class BenchJob {
   #retry: ReturnType<typeof setTimeout> | undefined;
   #stop: (() => void) | null = null;
   readonly #online = () => void this.flush();
-  #onsettled: () => void;
+  readonly #onsettled: () => void;
 
   constructor(jobId: string, onsettled: () => void = () => undefined) {
-    this.jobId = jobId;
-    this.#onsettled = onsettled;
+    [this.jobId, this.#onsettled] = [jobId, onsettled];
     this.#outbox = new Outbox(jobId);
     this.#mirror();
   }
@@ -86,6 +85,7 @@ export class BenchJob {
 
   /** Load, listen to other tablets, and send what was left over. Call what it returns when done. */
   open(): () => void {
+    openBenches.push(this.jobId);
     void this.refresh();
     void this.flush();
     this.#stop ??= hear((job, number) => {
@@ -98,6 +98,7 @@ export class BenchJob {
 
   /** Hear nothing, try nothing again. */
   rest(): void {
+    if (this.#stop) openBenches.splice(openBenches.indexOf(this.jobId), 1);
     this.#stop?.();
     this.#stop = null;
     clearTimeout(this.#retry);
@@ -114,7 +115,6 @@ export class BenchJob {
       words ??= await take(client.GET('/api/bench/words'));
       const bench = await take(client.GET('/api/jobs/{job_id}/bench', { params: this.#params }));
       this.#heard(bench);
-      lineSeen(true);
       this.trouble = null;
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
@@ -131,7 +131,8 @@ export class BenchJob {
 
   #heard(bench: Bench): void {
     if (this.said && bench.number < this.said.number) return;
-    this.offsetMs = Date.parse(bench.now) - Date.now();
+    // The clock of an answer that was kept stands still.
+    if (line.stands) this.offsetMs = Date.parse(bench.now) - Date.now();
     this.#outbox.forgetUpTo(bench.number);
     this.said = bench;
     this.#mirror();
@@ -223,7 +224,6 @@ export class BenchJob {
           events: events.map(({ id, kind, data, turn, made_at }) => ({ id, kind, data, turn, made_at })),
         };
         const answer = await take(client.POST('/api/jobs/{job_id}/bench/events', { params: this.#params, body }));
-        lineSeen(true);
         this.clockOffS = answer.clock_off_s;
         this.#sort(events, answer.taken);
         this.#mirror();

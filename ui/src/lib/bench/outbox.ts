@@ -21,6 +21,51 @@ export function deviceName(): string {
   return name;
 }
 
+// Whose steps wait here: another person who signs in neither sees nor sends them.
+let owner = '';
+let heard: () => void = () => undefined;
+const PREFIX = 'bench:';
+const keyOf = (job: string) => `${PREFIX}${owner}:${job}`;
+
+/** From now on this person's; what was kept before there were persons becomes theirs. */
+export function outboxOf(person: string): void {
+  owner = person;
+  for (const key of Object.keys(localStorage)) {
+    if (!key.startsWith(PREFIX) || key.slice(PREFIX.length).includes(':')) continue;
+    localStorage.setItem(keyOf(key.slice(PREFIX.length)), localStorage.getItem(key) ?? '');
+    localStorage.removeItem(key);
+  }
+  heard();
+}
+
+/** Told whenever something is kept or sent. */
+export function onOutbox(ear: () => void): void {
+  heard = ear;
+}
+
+const countIn = (text: string | null): number => {
+  try {
+    return (JSON.parse(text ?? '{}') as Partial<Kept>).queue?.filter((q) => q.number === undefined).length ?? 0;
+  } catch {
+    return 0;
+  }
+};
+
+/** Jobs with steps of this person that wait, with how many; and how many of others do. */
+export function waitingHere(): { jobs: Record<string, number>; others: number } {
+  const jobs: Record<string, number> = {};
+  let others = 0;
+  for (const key of Object.keys(localStorage)) {
+    if (!key.startsWith(PREFIX)) continue;
+    const count = countIn(localStorage.getItem(key));
+    const [person = '', job = ''] = key.slice(PREFIX.length).split(':');
+    if (!count) continue;
+    if (person === owner) jobs[job] = count;
+    else others += count;
+  }
+  return { jobs, others };
+}
+
 let photos: ReturnType<typeof createStore> | null = null;
 const photoStore = () => (photos ??= createStore('vividowl-photos', 'waiting'));
 
@@ -45,7 +90,7 @@ export class Outbox {
   }
 
   get #key(): string {
-    return `bench:${this.jobId}`;
+    return keyOf(this.jobId);
   }
 
   get queue(): readonly Queued[] {
@@ -104,6 +149,7 @@ export class Outbox {
   #write(kept: Kept): void {
     this.#kept = kept;
     localStorage.setItem(this.#key, JSON.stringify(kept));
+    heard();
   }
 
   keepPhoto(id: string, bytes: Blob): Promise<void> {

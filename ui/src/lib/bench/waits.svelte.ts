@@ -2,7 +2,7 @@
 import { client, Problem, take, type Schemas } from '../api';
 import { asking, begin, ringsNow, seen, snooze } from './alarms';
 import { ring } from './bell';
-import { hear } from './news.svelte';
+import { hear, line } from './news.svelte';
 
 export type RunningWait = Schemas['RunningWaitOut'];
 
@@ -42,7 +42,7 @@ const overs = () => list.map((wait) => ({ id: wait.id, due: Date.parse(wait.due)
 async function load(first = false): Promise<void> {
   try {
     const found = await take(client.GET('/api/bench/waits'));
-    offsetMs = new Date(found.now).getTime() - Date.now();
+    if (line.stands) offsetMs = new Date(found.now).getTime() - Date.now();
     list = found.waits;
     if (first) begin(overs(), Date.now() + offsetMs);
     tick();

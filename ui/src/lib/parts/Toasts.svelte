@@ -16,6 +16,14 @@
           }}>{say('toasts-undo')}</Button
         >
       {/if}
+      {#if toast.act}
+        <Button
+          onclick={() => {
+            dismiss(toast.id);
+            toast.act?.run();
+          }}>{toast.act.words}</Button
+        >
+      {/if}
       <Button kind="bare" label={say('toasts-dismiss')} onclick={() => dismiss(toast.id)}>✕</Button>
     </div>
   {/each}
