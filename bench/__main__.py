@@ -24,6 +24,7 @@ USUAL: Mapping[str, tuple[str, ...]] = {
     "reading": (),
     "all_runs": (),
     "since_service": (),
+    "finding": (),
     "deciding": (),
     "nesting": (),
     "upload": ("36000", "250"),

@@ -13,6 +13,7 @@ from vividowl.service.jobs import intake, today
 from vividowl.service.models import models
 from vividowl.service.runs import all_runs
 from vividowl.store.bench import DeviceModel
+from vividowl.store.finding import Wanted
 
 
 @contextmanager
@@ -45,7 +46,7 @@ def take_in(workshop, actor, count, **more):
 LISTS = {
     "bench": lambda workshop, actor: today.bench(workshop, actor, limit=100, offset=0),
     "devices": lambda workshop, actor: devices.list_devices(workshop, actor, limit=100, offset=0)[:2],
-    "jobs": lambda workshop, actor: intake.list_jobs(workshop, actor, limit=100, offset=0, open_only=False),
+    "jobs": lambda workshop, actor: intake.list_jobs(workshop, actor, Wanted(), limit=100, offset=0),
 }
 
 

@@ -20,6 +20,7 @@ from vividowl.service.measure import logs, verdict
 from vividowl.service.measure import runs as measure
 from vividowl.service.plan import planning
 from vividowl.service.shop import accounts
+from vividowl.store.finding import Wanted
 from vividowl.store.models import IdempotentReply, Shop
 
 FIELDS = {
@@ -124,7 +125,7 @@ def create(workshop, owner, done=None):
 
 
 def numbers(workshop, owner):
-    return [v.job.number for v in intake.list_jobs(workshop, owner, limit=50, offset=0, open_only=False)[0]]
+    return [v.job.number for v in intake.list_jobs(workshop, owner, Wanted(), limit=50, offset=0)[0]]
 
 
 def test_the_same_write_six_times_at_once_is_done_once_and_answered_six_times(workshop, owner):

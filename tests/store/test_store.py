@@ -18,6 +18,7 @@ from vividowl.store.database import Database
 from vividowl.store.deciding import Lot, Plan, Product
 from vividowl.store.devices import Device
 from vividowl.store.files import BrokenOff, FileStore, TooLarge
+from vividowl.store.finding import Wanted, find_jobs
 from vividowl.store.measuring import Run, TraceFile
 from vividowl.store.models import Customer, Job, Member, Shop
 from vividowl.store.scope import NotFound, Scope
@@ -118,7 +119,7 @@ def test_rows_of_another_shop_do_not_exist(workshop, two_shops):
         assert Scope(session, one).get(Job, job_one).id == job_one
         with pytest.raises(NotFound, match="job"):
             Scope(session, one).get(Job, job_two)
-        assert Scope(session, two).jobs(limit=10, offset=0, open_only=False)[1] == 1
+        assert find_jobs(Scope(session, two), Wanted(), limit=10, offset=0)[1] == 1
 
 
 def test_a_row_cannot_point_into_another_shop(workshop, two_shops):
@@ -149,8 +150,8 @@ def test_a_search_takes_signs_literally(workshop, two_shops):
     one, _, _ = two_shops
     with workshop.database.session() as session:
         scope = Scope(session, one)
-        assert scope.jobs(limit=10, offset=0, open_only=False, find="same")[1] == 1
-        assert scope.jobs(limit=10, offset=0, open_only=False, find="%")[1] == 0
+        assert find_jobs(scope, Wanted(find="same"), limit=10, offset=0)[1] == 1
+        assert find_jobs(scope, Wanted(find="%"), limit=10, offset=0)[1] == 0
 
 
 def test_a_received_file_is_kept_whole_or_not_at_all(tmp_path):

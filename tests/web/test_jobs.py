@@ -138,10 +138,22 @@ def test_suggestions_come_from_earlier_jobs_and_models_from_their_maker(ada):
 
 def test_lists_are_paged_and_searched(ada):
     for i in range(5):
-        ada.new_job(customer_name=f"Customer {i}")
+        ada.new_job(
+            customer_name=f"Customer {'abcde'[i] * 3}", customer_contact=f"0151 77{i} 12", symptom=f"Hisses {i}x"
+        )
     page = ada.call("GET", "/api/jobs?limit=2&offset=2")
     assert (page["total"], len(page["jobs"])) == (5, 2)
-    assert ada.call("GET", "/api/jobs?find=customer%203")["total"] == 1
+    for words in ("customer%20ddd", "ddd%20cust", "DDD", "0151773", "hisses%203x%20marrow"):
+        found = ada.call("GET", f"/api/jobs?find={words}")["jobs"]
+        assert [j["customer_name"] for j in found] == ["Customer ddd"], words
+    job = ada.call("GET", "/api/jobs?find=ddd")["jobs"][0]
+    item = {"target": "cpu_die", "kind": "paste_stiff", "product": "Grey Heron 11", "lot": "GH-77", "amount": 0.1}
+    ada.call("POST", f"/api/jobs/{job['id']}/fit/items", {**item, "amount_unit": "g"}, status=201)
+    for words in ("find=gh-77", "find=heron&material=paste_stiff", "material=paste_stiff", "stage=before&find=ddd"):
+        assert [j["id"] for j in ada.call("GET", f"/api/jobs?{words}")["jobs"]] == [job["id"]], words
+    for words in ("material=paste_soft", "kind=console", "until=2020-01-01", "state=closed", "stage=fit"):
+        assert ada.call("GET", f"/api/jobs?{words}")["total"] == 0, words
+    assert [j["number"] for j in ada.call("GET", "/api/jobs?order=oldest")["jobs"]] == [1, 2, 3, 4, 5]
     assert ada.call("GET", "/api/jobs?find=5")["jobs"][0]["number"] == 5
     ada.problem("GET", "/api/jobs?limit=5000", status=422)
 

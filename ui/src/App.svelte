@@ -85,7 +85,7 @@
       listenForKeys(),
       offer([
         { key: '?', words: say('header-show-keys'), run: () => (helpOpen = true) },
-        { key: '/', words: say('find-find-job'), run: () => (findOpen = true) },
+        { key: '/', words: say('find-find'), run: () => (findOpen = true) },
         { key: 'b', words: say('app-go-to-bench'), run: () => go('/') },
         { key: 'n', words: say('app-take-device-in'), run: () => go('/jobs/new') },
       ]),

@@ -12,6 +12,7 @@ from sqlalchemy import (
     ForeignKeyConstraint,
     Index,
     String,
+    Text,
     UniqueConstraint,
     text,
 )
@@ -140,6 +141,8 @@ class Job(Versioned, Base):
     created_at: Mapped[datetime] = mapped_column(default=now)
     updated_at: Mapped[datetime] = mapped_column(default=now, onupdate=now)
     created_by: Mapped[uuid.UUID]
+    # What people look for it by, written by the database itself; asked in a search and shown nowhere.
+    known_by: Mapped[str] = mapped_column(Text, server_default="", deferred=True)
     customer: Mapped[Customer] = relationship(lazy="joined", overlaps="shop")
     device: Mapped[Device] = relationship(lazy="joined", innerjoin=True, overlaps="customer")
     # Before and After. A list that shows them asks for those of all its jobs at once; further runs are asked for where
@@ -164,7 +167,9 @@ class Job(Versioned, Base):
         check_of("backup_done", Answer),
         CheckConstraint("price_cents >= 0", name="price_cents"),
         Index("ix_job_shop_id_updated_at", "shop_id", text("updated_at DESC")),
+        Index("ix_job_shop_id_created_at", "shop_id", text("created_at DESC")),
         Index("ix_job_device_id", "device_id"),
+        Index("ix_job_known_by", "known_by", postgresql_using="gin", postgresql_ops={"known_by": "gin_trgm_ops"}),
     )
 
     # What the device is, said by its job. Limits are those that a record was judged by, once it is handed over.

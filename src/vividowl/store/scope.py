@@ -6,12 +6,11 @@ import uuid
 from collections.abc import Sequence
 from typing import Any, TypeVar
 
-from sqlalchemy import ColumnElement, Select, String, cast, func, or_, select
-from sqlalchemy.orm import Session, lazyload, selectinload
+from sqlalchemy import ColumnElement, Select, func, select
+from sqlalchemy.orm import Session, lazyload
 
 from vividowl.core.job.device import REFERENCES
 from vividowl.store.base import Base
-from vividowl.store.devices import Device
 from vividowl.store.measuring import Run, TraceFile
 from vividowl.store.models import Customer, IdempotentReply, Job, Member, Shop, SignIn
 
@@ -75,31 +74,6 @@ class Scope:
         shop = self.session.scalars(select(Shop).where(Shop.id == self.shop_id).with_for_update()).one()
         shop.last_job_number += 1
         return shop.last_job_number
-
-    def jobs(self, *, limit: int, offset: int, open_only: bool, find: str = "") -> tuple[Sequence[Job], int]:
-        """A page of jobs, latest first, and how many there are. find looks in number, device and customer."""
-        query = self.select(Job).options(selectinload(Job.runs))
-        if find:
-            pattern = "%" + find.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%"
-            query = (
-                query.join(Customer, Customer.id == Job.customer_id)
-                .join(Device, Device.id == Job.device_id)
-                .where(
-                    or_(
-                        cast(Job.number, String).like(pattern),
-                        Device.maker.ilike(pattern),
-                        Device.model.ilike(pattern),
-                        Device.serial.ilike(pattern),
-                        Device.tag.ilike(pattern),
-                        Customer.name.ilike(pattern),
-                    )
-                )
-            )
-        if open_only:
-            query = query.where(Job.handed_over_at.is_(None))
-        total = self.session.scalar(select(func.count()).select_from(query.subquery())) or 0
-        rows = self.session.scalars(query.order_by(Job.updated_at.desc()).limit(limit).offset(offset)).unique().all()
-        return rows, total
 
     def run(self, job_id: uuid.UUID, key: str, *, lock: bool = False) -> Run | None:
         """A run of a job: the reference of a side, or None; or another by its id, which has to be there."""

@@ -1,5 +1,6 @@
 // The application without a line: its worker, a newer version, and what is kept of the server's answers.
 import { KEPT_ANSWERS } from './kept';
+import { forgetRecent } from './recent';
 import { say } from './say';
 import { toast } from './toasts.svelte';
 
@@ -43,5 +44,6 @@ export function workOffline(): void {
 
 /** What one person has seen is not shown to the next. */
 export async function forgetAnswers(): Promise<void> {
+  forgetRecent();
   if (typeof caches !== 'undefined') await caches.delete(KEPT_ANSWERS);
 }

@@ -6218,6 +6218,12 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * Verdict
+         * @description improved_if_same and worse_if_same: shown, but something that could do it alone was not noted.
+         * @enum {string}
+         */
+        Verdict: "improved" | "worse" | "improved_if_same" | "worse_if_same" | "no_difference_shown" | "cannot_be_compared";
         /** VerdictOut */
         VerdictOut: {
             after_ladder: components["schemas"]["LadderOut"] | null;
@@ -6471,6 +6477,14 @@ export interface operations {
                 offset?: number;
                 all?: boolean;
                 find?: string;
+                state?: "" | "open" | "closed";
+                stage?: "" | "intake" | "before" | "plan" | "open" | "clean" | "fit" | "close" | "after" | "verdict" | "handover";
+                kind?: components["schemas"]["DeviceKind"] | null;
+                verdict?: components["schemas"]["Verdict"] | null;
+                material?: components["schemas"]["Kind"] | null;
+                since?: string | null;
+                until?: string | null;
+                order?: "changed" | "newest" | "oldest";
             };
             header?: never;
             path?: never;
@@ -7531,6 +7545,14 @@ export interface operations {
                 offset?: number;
                 all?: boolean;
                 find?: string;
+                state?: "" | "open" | "closed";
+                stage?: "" | "intake" | "before" | "plan" | "open" | "clean" | "fit" | "close" | "after" | "verdict" | "handover";
+                kind?: components["schemas"]["DeviceKind"] | null;
+                verdict?: components["schemas"]["Verdict"] | null;
+                material?: components["schemas"]["Kind"] | null;
+                since?: string | null;
+                until?: string | null;
+                order?: "changed" | "newest" | "oldest";
             };
             header?: never;
             path?: never;

@@ -1,73 +1,153 @@
 <script lang="ts">
+  // Finds anything from anywhere: jobs and devices on the server, the shelf, models and calculators by their names.
   import { say } from '../lib/say';
-  import { client, take, type Job } from '../lib/api';
+  import { client, Problem, take } from '../lib/api';
+  import { SUBJECTS, titleOf } from '../lib/handbook';
   import Dialog from '../lib/parts/Dialog.svelte';
   import TextField from '../lib/parts/TextField.svelte';
+  import { recent } from '../lib/recent';
   import { go } from '../lib/router.svelte';
 
+  interface Hit {
+    href: string;
+    what: string;
+    name: string;
+    more: string;
+  }
   interface Props {
     open: boolean;
   }
   let { open = $bindable() }: Props = $props();
   let text = $state('');
-  let found = $state<Job[]>([]);
+  let jobs = $state.raw<Hit[]>([]);
+  let named = $state.raw<Hit[]>([]);
+  let trouble = $state('');
   let asked = 0;
 
-  // Searches on the server while typing; only the latest answer counts.
+  /** What is few enough to be looked through here; asked for once, when the search is first opened. */
+  async function loadNamed(): Promise<Hit[]> {
+    const [shelf, models, workings] = await Promise.all([
+      take(client.GET('/api/shelf')),
+      take(client.GET('/api/models')),
+      take(client.GET('/api/workings')),
+    ]);
+    const hit = (href: string, what: string, name: string, more = ''): Hit => ({ href, what, name, more });
+    return [
+      ...shelf.products.map((p) =>
+        hit('/shelf', say('find-shelf'), p.name, p.lots.map((l) => say('find-lot', { code: l.code })).join(', ')),
+      ),
+      ...models.models.map((m) => hit(`/models/${m.id}`, say('find-model'), m.model, m.maker)),
+      ...workings.workings.map((w) => hit(`/workings/${w.name}`, say('find-working'), w.title, w.group)),
+      ...SUBJECTS.map((s) => hit(`/handbook/${s}`, say('find-handbook'), titleOf(s) ?? s)),
+    ];
+  }
+  const told = (error: unknown) => {
+    if (!(error instanceof Problem)) throw error;
+    trouble = `${error.body.detail} ${error.body.remedy}`;
+  };
   $effect(() => {
-    if (!open) return;
+    if (open && !named.length)
+      loadNamed()
+        .then((found) => (named = found))
+        .catch(told);
+  });
+
+  // Searches on the server while one types; only the latest answer counts.
+  $effect(() => {
     const find = text.trim();
+    if (!open || !find) return void (jobs = []);
     const mine = ++asked;
-    const timer = setTimeout(async () => {
-      const page = await take(client.GET('/api/jobs', { params: { query: { find, all: true, limit: 12 } } }));
-      if (mine === asked) found = page.jobs;
-    }, 120);
+    const timer = setTimeout(() => {
+      Promise.all([
+        take(client.GET('/api/jobs', { params: { query: { find, all: true, limit: 8 } } })),
+        take(client.GET('/api/devices', { params: { query: { find, limit: 4, offset: 0 } } })),
+      ])
+        .then(([page, devices]) => {
+          if (mine !== asked) return;
+          trouble = '';
+          jobs = [
+            ...page.jobs.map((j) => ({
+              href: `/jobs/${j.id}`,
+              what: say('find-job', { number: j.number }),
+              name: j.model,
+              more: j.customer_name,
+            })),
+            ...devices.devices.map((d) => ({
+              href: `/devices/${d.id}`,
+              what: say('find-device'),
+              name: d.model,
+              more: [d.customer, d.serial, d.tag].filter(Boolean).join(', '),
+            })),
+          ];
+        })
+        .catch(told);
+    }, 100);
     return () => clearTimeout(timer);
   });
 
-  function openJob(job: Job) {
+  const words = $derived(text.toLowerCase().split(/\s+/).filter(Boolean));
+  const hits = $derived(
+    words.length
+      ? [
+          ...jobs,
+          ...named.filter((h) => words.every((w) => `${h.name} ${h.more}`.toLowerCase().includes(w))).slice(0, 8),
+        ]
+      : recent().map((r) => ({
+          href: `/jobs/${r.id}`,
+          what: say('find-job', { number: r.number }),
+          name: r.model,
+          more: r.customer,
+        })),
+  );
+
+  function take_(href: string) {
     open = false;
     text = '';
-    go(`/jobs/${job.id}`);
+    go(href);
   }
 </script>
 
-<Dialog title={say('find-find-job')} bind:open>
+<Dialog title={say('find-find')} bind:open>
   <form
     onsubmit={(e) => {
       e.preventDefault();
-      if (found[0]) openJob(found[0]);
+      if (hits[0]) take_(hits[0].href);
     }}
   >
-    <TextField label={say('find-number-device-or-customer')} name="find" bind:value={text} focusFirst />
+    <TextField label={say('find-anything')} name="find" bind:value={text} hint={say('find-anything-hint')} focusFirst />
   </form>
+  {#if trouble}<p role="alert">{trouble}</p>{/if}
+  {#if !words.length && hits.length}<p class="quiet">{say('find-recent')}</p>{/if}
   <ul>
-    {#each found as job (job.id)}
+    {#each hits as hit (hit.href + hit.name)}
       <li>
-        <button type="button" onclick={() => openJob(job)}>
-          <strong>{job.number}</strong>
-          <span>{job.model}</span>
-          <span class="quiet">{job.customer_name}</span>
+        <button type="button" onclick={() => take_(hit.href)}>
+          <span class="quiet">{hit.what}</span>
+          <strong>{hit.name}</strong>
+          <span class="quiet more">{hit.more}</span>
         </button>
       </li>
     {:else}
-      <li class="quiet">{say('find-no-job-fits', { text })}</li>
+      <li class="quiet">{words.length ? say('find-nothing-fits', { text }) : say('find-type')}</li>
     {/each}
   </ul>
 </Dialog>
 
 <style>
+  p {
+    margin-top: var(--gap-3);
+  }
   ul {
-    margin: var(--gap-3) 0 0;
+    margin-top: var(--gap-2);
   }
   button {
     display: grid;
-    grid-template-columns: 5rem 1fr 1fr;
+    grid-template-columns: 7rem minmax(0, 1fr) minmax(0, 1fr);
     gap: var(--gap-3);
-    align-items: center;
+    align-items: baseline;
     width: 100%;
     min-height: var(--target);
-    padding: 0 var(--gap-2);
+    padding: var(--gap-2);
     border: 0;
     border-bottom: 1px solid var(--rule);
     background: none;
@@ -76,5 +156,14 @@
   }
   button:hover {
     background: var(--owl-tint);
+  }
+  @media (max-width: 640px) {
+    button {
+      grid-template-columns: 5rem minmax(0, 1fr);
+      gap: 0 var(--gap-2);
+    }
+    .more {
+      grid-column: 2;
+    }
   }
 </style>

@@ -24,6 +24,7 @@ from vividowl.service.plan.found import plan_row
 from vividowl.service.plan.planning import chosen_gates
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.deciding import Plan
+from vividowl.store.finding import Wanted, find_jobs
 from vividowl.store.models import Acknowledgement, Job
 from vividowl.store.scope import Scope
 
@@ -244,11 +245,11 @@ def get_job(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> JobView:
 
 
 def list_jobs(
-    workshop: Workshop, actor: Actor, *, limit: int, offset: int, open_only: bool, find: str = ""
+    workshop: Workshop, actor: Actor, wanted: Wanted, *, limit: int, offset: int
 ) -> tuple[list[JobView], int]:
-    """A page of jobs, latest first."""
+    """A page of the jobs that are wanted, and how many there are."""
     with workshop.scope(actor) as scope:
-        rows, total = scope.jobs(limit=limit, offset=offset, open_only=open_only, find=find.strip())
+        rows, total = find_jobs(scope, wanted, limit=limit, offset=offset)
         return views_of(scope, rows), total
 
 

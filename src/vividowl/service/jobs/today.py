@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import uuid
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import Any
 
@@ -13,6 +13,7 @@ from vividowl.service.clock import server_now
 from vividowl.service.jobs.intake import JobView, list_jobs
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.feed import News
+from vividowl.store.finding import Wanted
 from vividowl.store.models import Job
 
 # A shop with more open jobs than this looks for one by name.
@@ -23,9 +24,18 @@ __all__ = ["News", "RunningWait", "bench", "waits"]
 def bench(workshop: Workshop, actor: Actor, *, limit: int, offset: int) -> tuple[list[JobView], int]:
     """A page of the open jobs, in the order they need a hand. The order is of all of them: where a job is follows from
     its gates, plan and runs, so that the database alone cannot tell it."""
-    views, total = list_jobs(workshop, actor, limit=OPEN_MOST, offset=0, open_only=True)
+    views, total = list_jobs(workshop, actor, Wanted(handed_over=False), limit=OPEN_MOST, offset=0)
     in_order = sorted(views, key=lambda view: (HANDS_FIRST.index(view.stage), view.job.number))
     return in_order[offset : offset + limit], total
+
+
+def at_stage(
+    workshop: Workshop, actor: Actor, wanted: Wanted, stage: str, *, limit: int, offset: int
+) -> tuple[list[JobView], int]:
+    """A page of the open jobs that stand at a stage: where a job is, the database alone cannot tell."""
+    views, _ = list_jobs(workshop, actor, replace(wanted, handed_over=False), limit=OPEN_MOST, offset=0)
+    found = [view for view in views if view.stage == stage]
+    return found[offset : offset + limit], len(found)
 
 
 @dataclass(frozen=True)

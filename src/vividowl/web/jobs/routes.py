@@ -3,13 +3,18 @@
 from __future__ import annotations
 
 import uuid
-from typing import Annotated
+from datetime import date
+from typing import Annotated, Literal
 
 from pydantic import BaseModel, Field
 
 from vividowl.core.job import gates
+from vividowl.core.job.device import DeviceKind
+from vividowl.core.materials.kinds import Kind
+from vividowl.core.verdict.verdicts import Verdict
 from vividowl.service.jobs import fit, intake, suggesting
 from vividowl.service.jobs import today as bench_case
+from vividowl.store.finding import Wanted
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.blueprint import blueprint
 from vividowl.web.idempotency import idempotent
@@ -39,6 +44,29 @@ class Page(BaseModel):
     offset: Annotated[int, Field(ge=0, le=1_000_000)] = 0
     all: bool = False
     find: Annotated[str, Field(max_length=80, pattern=r"^[^\x00]*$")] = ""
+    state: Literal["", "open", "closed"] = ""
+    stage: Literal["", "intake", "before", "plan", "open", "clean", "fit", "close", "after", "verdict", "handover"] = ""
+    kind: DeviceKind | None = None
+    verdict: Verdict | None = None
+    material: Kind | None = None
+    since: date | None = None
+    until: date | None = None
+    order: Literal["changed", "newest", "oldest"] = "changed"
+
+    @property
+    def wanted(self) -> Wanted:
+        """As the store looks for it. all: kept for those who ask for closed jobs too."""
+        handed_over = {"open": False, "closed": True}.get(self.state, None if self.all else False)
+        return Wanted(
+            find=self.find,
+            handed_over=handed_over,
+            kind=self.kind.value if self.kind else "",
+            verdict=self.verdict.value if self.verdict else "",
+            material=self.material.value if self.material else "",
+            since=self.since,
+            until=self.until,
+            order=self.order,
+        )
 
 
 class JobPath(BaseModel):
@@ -66,9 +94,11 @@ def bench(query: Page) -> JobPage:
 @access("member")
 def list_jobs(query: Page) -> JobPage:
     """Jobs, latest first."""
-    views, total = intake.list_jobs(
-        workshop(), actor(), limit=query.limit, offset=query.offset, open_only=not query.all, find=query.find
-    )
+    asked = (workshop(), actor(), query.wanted)
+    if query.stage:
+        views, total = bench_case.at_stage(*asked, query.stage, limit=query.limit, offset=query.offset)
+    else:
+        views, total = intake.list_jobs(*asked, limit=query.limit, offset=query.offset)
     return JobPage(jobs=[job_out(v) for v in views], total=total)
 
 

@@ -1,8 +1,5 @@
 ### page
 
-find-find-job = Find a job
-find-number-device-or-customer = Number, device or customer
-find-no-job-fits = No job fits “{ $text }”.
 header-bench = Bench
 header-jobs = Jobs
 header-shelf = Shelf
@@ -195,3 +192,16 @@ waiting-others = { $count ->
 }
 offline-newer-version = A newer version of Vivid Owl is there.
 offline-load-it = Load it
+find-find = Find
+find-anything = Anything
+find-anything-hint = Job, device, serial, customer, phone, product, lot, model, calculator, rule
+find-recent = Opened last
+find-type = Type a few letters.
+find-nothing-fits = Nothing fits “{ $text }”.
+find-job = Job { $number }
+find-device = Device
+find-shelf = Shelf
+find-lot = lot { $code }
+find-model = Model
+find-working = Calculator
+find-handbook = Handbook

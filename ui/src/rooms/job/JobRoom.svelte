@@ -10,6 +10,7 @@
   import Late from '../../lib/parts/Late.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import StageRail from '../../lib/parts/StageRail.svelte';
+  import { opened } from '../../lib/recent';
   import { go } from '../../lib/router.svelte';
   import { railStage, STAGES } from '../../lib/words';
   import { BenchJob } from '../../lib/bench/bench.svelte';
@@ -39,6 +40,10 @@
   });
 
   const job = $derived(state_?.job ?? null);
+  // Only the number, whose it is and what: enough to find it again.
+  $effect(() => {
+    if (job) opened({ id: job.id, number: job.number, model: job.model, customer: job.customer_name });
+  });
   const home = $derived(
     !job ? 'intake' : job.stage === 'stopped' ? 'intake' : job.stage === 'done' ? 'handover' : job.stage,
   );

@@ -1,31 +1,73 @@
 <script lang="ts">
   import { say } from './words';
-  import DataTable from '../../lib/parts/DataTable.svelte';
-  import { client, take, type Job } from '../../lib/api';
+  // All jobs: found as one types, narrowed by what they are, a page at a time.
+  import { untrack } from 'svelte';
+  import { client, Problem, take, type Job } from '../../lib/api';
   import { day } from '../../lib/format';
   import Owl from '../../lib/glyphs/Owl.svelte';
   import Button from '../../lib/parts/Button.svelte';
+  import DataTable from '../../lib/parts/DataTable.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import Working from '../../lib/parts/Working.svelte';
   import { VERDICTS } from '../../lib/words';
+  import Filters from './Filters.svelte';
+  import { asAddress, BLANK, fromAddress, narrowed, type Wanted } from './wanted';
 
   const STEP = 25;
-  let jobs = $state<Job[] | null>(null);
+  const COUNTED_MOST = 1000;
+  let jobs = $state.raw<Job[] | null>(null);
+  let trouble = $state.raw<Problem | null>(null);
   let total = $state(0);
-  let offset = $state(0);
+  // The address holds what is looked for, so that Back and a bookmark find it again.
+  let wanted = $state<Wanted>(fromAddress(location.search));
+  const asked = $derived({ ...wanted });
+  const changed = $derived(JSON.stringify({ ...asked, offset: 0 }) !== JSON.stringify(BLANK));
 
-  // The page of jobs follows the offset.
+  // The list follows what is typed; only the answer to what is asked now counts.
   $effect(() => {
-    const at = offset;
-    void take(client.GET('/api/jobs', { params: { query: { all: true, limit: STEP, offset: at } } })).then((page) => {
-      jobs = page.jobs;
-      total = page.total;
-    });
+    const { offset, ...rest } = asked;
+    const query = { ...narrowed(rest), all: true, limit: STEP, offset };
+    history.replaceState(history.state, '', asAddress(asked));
+    let stale = false;
+    const wait = setTimeout(
+      () => {
+        take(client.GET('/api/jobs', { params: { query } }))
+          .then((page) => {
+            if (stale) return;
+            jobs = page.jobs;
+            total = page.total;
+            trouble = null;
+          })
+          .catch((error: unknown) => {
+            if (!(error instanceof Problem)) throw error;
+            if (!stale) trouble = error;
+          });
+      },
+      untrack(() => jobs) ? 120 : 0,
+    );
+    return () => {
+      stale = true;
+      clearTimeout(wait);
+    };
   });
+  const set = (more: Partial<Wanted>) => (wanted = { ...wanted, offset: 0, ...more });
 </script>
 
 <div class="head">
   <h1>{say('jobs-all-jobs')}</h1>
   <Button kind="main" href="/jobs/new" key="n">{say('jobs-take-device-in')}</Button>
 </div>
+<TextField
+  label={say('jobs-find')}
+  name="find"
+  bind:value={() => wanted.find, (find) => set({ find })}
+  hint={say('jobs-find-hint')}
+/>
+<Working summary={say('jobs-filters')} stand={changed ? say('jobs-narrowed') : say('jobs-none-set')}>
+  <Filters {wanted} onset={set} />
+</Working>
+{#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
 {#if jobs?.length}
   <DataTable>
     <thead>
@@ -61,15 +103,27 @@
       {/each}
     </tbody>
   </DataTable>
-  {#if total > STEP}
-    <div class="pages">
-      <Button disabled={offset === 0} onclick={() => (offset = Math.max(0, offset - STEP))}>{say('jobs-newer')}</Button>
-      <span class="quiet"
-        >{say('jobs-to', { offset: offset + 1, total: Math.min(total, offset + STEP), total_2: total })}</span
-      >
-      <Button disabled={offset + STEP >= total} onclick={() => (offset += STEP)}>{say('jobs-older')}</Button>
-    </div>
-  {/if}
+  <div class="pages">
+    <Button disabled={wanted.offset === 0} onclick={() => set({ offset: Math.max(0, wanted.offset - STEP) })}
+      >{say('jobs-page-back')}</Button
+    >
+    <span class="quiet" role="status"
+      >{say('jobs-to', {
+        offset: wanted.offset + 1,
+        total: wanted.offset + jobs.length,
+        total_2: total > COUNTED_MOST ? say('jobs-more-than', { most: COUNTED_MOST }) : total,
+      })}</span
+    >
+    <Button
+      disabled={jobs.length < STEP || wanted.offset + STEP >= total}
+      onclick={() => set({ offset: wanted.offset + STEP })}>{say('jobs-page-on')}</Button
+    >
+  </div>
+{:else if jobs && changed}
+  <p class="quiet">
+    {say('jobs-none-fits')}
+    <Button onclick={() => (wanted = { ...BLANK })}>{say('jobs-show-all')}</Button>
+  </p>
 {:else if jobs}
   <p class="quiet">{say('jobs-no-job-yet-first')}</p>
 {/if}
@@ -80,6 +134,7 @@
     display: flex;
     align-items: center;
     justify-content: space-between;
+    gap: var(--gap-3);
     margin-bottom: var(--gap-4);
   }
   .pages {
@@ -95,6 +150,7 @@
   th a {
     display: inline-flex;
     align-items: center;
+    min-width: var(--target);
     min-height: var(--target);
   }
 </style>

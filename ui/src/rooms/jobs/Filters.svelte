@@ -1,0 +1,77 @@
+<script lang="ts">
+  import { say } from './words';
+  import Pick from '../../lib/parts/Pick.svelte';
+  import TextField from '../../lib/parts/TextField.svelte';
+  import { INTERFACES, KINDS, STAGES, VERDICTS } from '../../lib/words';
+  import type { Wanted } from './wanted';
+
+  interface Props {
+    wanted: Wanted;
+    onset: (more: Partial<Wanted>) => void;
+  }
+  let { wanted, onset }: Props = $props();
+  const any = { value: '', label: say('jobs-any') };
+  const of = (words: Record<string, string>) => [
+    any,
+    ...Object.entries(words).map(([value, label]) => ({ value, label })),
+  ];
+  const PICKS: {
+    key: 'state' | 'stage' | 'kind' | 'verdict' | 'material' | 'order';
+    label: string;
+    options: { value: string; label: string }[];
+  }[] = [
+    {
+      key: 'state',
+      label: say('jobs-state'),
+      options: [
+        any,
+        { value: 'open', label: say('jobs-state-open') },
+        { value: 'closed', label: say('jobs-handed-over') },
+      ],
+    },
+    { key: 'stage', label: say('jobs-stage'), options: [any, ...STAGES.map((s) => ({ value: s.id, label: s.name }))] },
+    { key: 'kind', label: say('jobs-kind'), options: of(KINDS) },
+    { key: 'verdict', label: say('jobs-verdict'), options: of(VERDICTS) },
+    { key: 'material', label: say('jobs-material'), options: of(INTERFACES) },
+    {
+      key: 'order',
+      label: say('jobs-order'),
+      options: [
+        { value: 'changed', label: say('jobs-order-changed') },
+        { value: 'newest', label: say('jobs-order-newest') },
+        { value: 'oldest', label: say('jobs-order-oldest') },
+      ],
+    },
+  ];
+</script>
+
+<div class="grid">
+  {#each PICKS as pick (pick.key)}
+    <Pick
+      label={pick.label}
+      name={pick.key}
+      options={pick.options}
+      bind:value={() => wanted[pick.key], (value) => onset({ [pick.key]: value })}
+    />
+  {/each}
+  <TextField
+    label={say('jobs-since')}
+    name="since"
+    type="date"
+    bind:value={() => wanted.since, (since) => onset({ since })}
+  />
+  <TextField
+    label={say('jobs-until')}
+    name="until"
+    type="date"
+    bind:value={() => wanted.until, (until) => onset({ until })}
+  />
+</div>
+
+<style>
+  .grid {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 11rem), 1fr));
+    gap: var(--gap-3);
+  }
+</style>
