@@ -1,4 +1,5 @@
-// Builds the service worker once all files have their names, with the list of those that it keeps.
+// Builds the service worker once all files have their names, with the list of those that it keeps; and has the fonts of
+// plain words fetched at once, so that no text is set twice.
 import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
@@ -12,6 +13,17 @@ export function pwa(): Plugin {
   return {
     name: 'service-worker',
     apply: 'build',
+    transformIndexHtml: {
+      order: 'post',
+      handler: (_, { bundle }) =>
+        Object.keys(bundle ?? {})
+          .filter((name) => /-latin-wght-normal-[^/]*\.woff2$/.test(name))
+          .map((name) => ({
+            tag: 'link',
+            attrs: { rel: 'preload', as: 'font', type: 'font/woff2', href: `/${name}`, crossorigin: true },
+            injectTo: 'head-prepend' as const,
+          })),
+    },
     configResolved: (config) => void (out = config.build.outDir),
     closeBundle: async () => {
       const folder = fileURLToPath(new URL(out, new URL('.', import.meta.url)));

@@ -1,4 +1,11 @@
-"""Every page: accessibility by axe in both themes, and nothing that runs over the edge of a tablet or a screen."""
+"""Every page: accessibility by axe in both themes, and what it may weigh and how it fits: budget.json.
+
+Nothing runs over the edge of a phone, a tablet, a screen, or a screen at twice the size; what is pressed is large
+enough for a finger; nothing jumps while it comes; and no page loads more script than its budget.
+"""
+
+import json
+from pathlib import Path
 
 import pytest
 from axe_playwright_python.sync_playwright import Axe
@@ -34,10 +41,32 @@ PAGES = [
 ]
 
 
+BUDGET = json.loads((Path(__file__).parent / "budget.json").read_text())
+# 640 px is a screen of 1280 px at 200 %.
+SIZES = ((390, 844), (640, 400), (820, 1180), (1920, 1080), (1280, 800))
+SHIFTS = """(() => {
+  window.shifted = 0;
+  new PerformanceObserver((seen) => {
+    for (const one of seen.getEntries()) if (!one.hadRecentInput) window.shifted += one.value;
+  }).observe({type: 'layout-shift', buffered: true});
+})()"""
+SCRIPT = """() => performance.getEntriesByType('resource').filter((e) => e.name.endsWith('.js'))
+  .reduce((sum, e) => sum + e.encodedBodySize, 0)"""
+# What is pressed by itself; a link within a sentence and what only readers see are no targets.
+SMALL = """(least) => [...document.querySelectorAll('a, button, select, summary, [role=button], label:has(input)')]
+  .filter((e) => {
+    const box = e.getBoundingClientRect();
+    if (!box.width || box.width < 2 || (e.tagName === 'A' && getComputedStyle(e).display === 'inline')) return false;
+    return box.width < least - 0.5 || box.height < least - 0.5;
+  })
+  .map((e) => `${e.tagName} “${(e.textContent || e.getAttribute('aria-label') || '').trim().slice(0, 30)}”`)"""
+
+
 @pytest.fixture(scope="module")
 def one_page(browser, browser_context_args):
     """One page for all places: what the browser has loaded once is there for the next."""
     context = browser.new_context(**browser_context_args)
+    context.add_init_script(SHIFTS)
     yield context.new_page()
     context.close()
 
@@ -50,7 +79,7 @@ def page(one_page, watched):
 
 
 @pytest.mark.parametrize("place", PAGES)
-def test_axe_finds_nothing_by_day_and_by_night_and_nothing_overflows(page, job_address, place):
+def test_axe_finds_nothing_and_the_page_keeps_its_budget(page, job_address, place):
     if place == "record":
         page.goto(job_address(2421, "verdict").replace("/jobs/", "/record/").replace("/verdict", ""))
     elif place == "device":
@@ -75,12 +104,17 @@ def test_axe_finds_nothing_by_day_and_by_night_and_nothing_overflows(page, job_a
     else:
         page.goto(job_address(2421, place))
     page.wait_for_load_state("networkidle")
+    assert page.evaluate("window.shifted") < BUDGET["layout_shift"]
+    assert page.evaluate(SCRIPT) <= BUDGET["script_bytes"][place]
     # A theme changes colours and nothing else.
     for theme, asked in (("day", {}), ("night", {"runOnly": ["color-contrast"]})):
         page.evaluate("theme => { document.documentElement.dataset.theme = theme }", theme)
         found = Axe().run(page, options={"resultTypes": ["violations"], **asked})
         assert found.violations_count == 0, f"{theme}: {found.generate_report()}"
-    for width, height in ((820, 1180), (1280, 800)):
+    for width, height in SIZES:
         page.set_viewport_size({"width": width, "height": height})
         wide = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")
         assert wide <= 0, width
+        # A map that is small shows a way to make it larger.
+        small = page.evaluate(SMALL, BUDGET["target_px"])
+        assert small == [] or page.get_by_role("button", name="Larger map").is_visible(), (width, small)

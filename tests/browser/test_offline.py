@@ -29,26 +29,26 @@ def call(page, method, path, body=None):
     )
 
 
-@pytest.fixture
+@pytest.fixture(scope="module")
 def tablet(browser, browser_context_args):
-    """Opens a tablet: a browser of its own whose worker is in charge."""
-    opened = []
+    """Opens a tablet: a browser of its own whose worker is in charge. Those asked for by one name are one."""
+    opened = {}
 
-    def make():
-        context = browser.new_context(**{**browser_context_args, "service_workers": "allow"})
-        opened.append(context)
-        page = context.new_page()
-        page.goto("/")
-        page.get_by_text("Up next").wait_for()
-        assert page.evaluate(READY)
-        # The worker takes a page over that is opened after it.
-        page.reload()
-        page.get_by_text("Up next").wait_for()
-        return page
+    def make(name="first"):
+        if name not in opened:
+            context = browser.new_context(**{**browser_context_args, "service_workers": "allow"})
+            page = opened[name] = context.new_page()
+            page.goto("/")
+            page.get_by_text("Up next").wait_for()
+            assert page.evaluate(READY)
+            # The worker takes a page over that is opened after it.
+            page.reload()
+            page.get_by_text("Up next").wait_for()
+        return opened[name]
 
     yield make
-    for context in opened:
-        context.close()
+    for page in opened.values():
+        page.context.close()
 
 
 @pytest.fixture
@@ -110,7 +110,7 @@ def test_another_person_neither_sees_nor_sends_what_waits(bench):
 def test_two_tablets_without_a_line_on_one_job_lose_and_double_nothing(bench, tablet):
     one, address = bench
     job = address.split("/")[2]
-    other = tablet()
+    other = tablet("second")
     other.goto(address)
     expect(other.get_by_text("Synced")).to_be_visible()
 

@@ -4,8 +4,6 @@
   import { onMount, untrack } from 'svelte';
   import Alarms from './rooms/Alarms.svelte';
   import Header from './rooms/Header.svelte';
-  import KeyHelp from './rooms/KeyHelp.svelte';
-  import Find from './rooms/Find.svelte';
   import Button from './lib/parts/Button.svelte';
   import Notice from './lib/parts/Notice.svelte';
   import Toasts from './lib/parts/Toasts.svelte';
@@ -131,8 +129,10 @@
       {/if}
     </main>
   {/if}
-  <KeyHelp bind:open={helpOpen} />
-  <Find bind:open={findOpen} />
+  {#if helpOpen}{#await import('./rooms/KeyHelp.svelte') then { default: KeyHelp }}<KeyHelp
+        bind:open={helpOpen}
+      />{/await}{/if}
+  {#if findOpen}{#await import('./rooms/Find.svelte') then { default: Find }}<Find bind:open={findOpen} />{/await}{/if}
 {/if}
 <Toasts />
 

@@ -1,3 +1,4 @@
+import { watchWaits } from './bench/waits.svelte';
 import { render, screen } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
 import { createRawSnippet } from 'svelte';
@@ -185,11 +186,16 @@ describe('first owner', () => {
 describe('bench', () => {
   it('leads with the next step that hands can do, not with the stopped device', async () => {
     const stopped = makeJob({ id: 's', number: 1, stage: 'stopped', next_step: 'Do not open it' });
-    serve({ 'GET /api/bench': { jobs: [stopped, makeJob()], total: 2 } });
+    serve({
+      'GET /api/bench': { jobs: [stopped, makeJob()], total: 2 },
+      'GET /api/bench/waits': { waits: [], now: '2026-03-01T09:00:00Z' },
+    });
+    const stop = watchWaits();
     render(Bench);
     expect(await screen.findByRole('heading', { name: 'Take the Before reading of Marrow 15' })).toBeVisible();
     expect(screen.getByRole('link', { name: /Open the step/ })).toHaveAttribute('href', '/jobs/j1/before');
     expect(screen.getByText('Stopped for safety')).toBeVisible();
+    stop();
   });
   it('helps when it is empty, and says so when it cannot be read', async () => {
     serve({ 'GET /api/bench': { jobs: [], total: 0 } });

@@ -29,9 +29,12 @@ function keep(found: Session): Session {
 export async function openSession(): Promise<void> {
   try {
     trouble = '';
-    const found = keep(await take(client.GET('/api/session')));
+    const found = await take(client.GET('/api/session'));
+    rememberToken(found.csrf_token);
     const left = sessionStorage.getItem('signed-out') === 'yes';
-    if (!found.person && found.demo_available && !left) keep(await take(client.POST('/api/session/demo')));
+    // The door is not shown where the demo opens it by itself.
+    const opens = !found.person && found.demo_available && !left;
+    keep(opens ? await take(client.POST('/api/session/demo')) : found);
   } catch (error) {
     trouble = error instanceof Problem ? `${error.body.detail} ${error.body.remedy}` : String(error);
   }

@@ -23,23 +23,22 @@
 {/if}
 
 <style>
+  /* Over the page and not in it: nothing jumps when a clock runs out, and the foot of the bench stays free. */
   .alarms {
-    position: sticky;
-    top: 0;
+    position: fixed;
+    inset: var(--gap-2) var(--gap-3) auto auto;
     z-index: 8;
-    border-bottom: 2px solid var(--ink);
+    max-width: min(36rem, calc(100vw - 2 * var(--gap-3)));
+    border: 2px solid var(--ink);
+    border-radius: var(--round);
     background: var(--care-tint);
     color: var(--ink);
+    box-shadow: 5px 5px 0 var(--owl-tint);
   }
   div > div {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
-    gap: var(--gap-2) var(--gap-5);
-    max-width: var(--page);
-    margin: 0 auto;
-    padding: var(--gap-2) var(--gap-5);
+    display: grid;
+    gap: var(--gap-2);
+    padding: var(--gap-3) var(--gap-4);
   }
   span {
     display: flex;

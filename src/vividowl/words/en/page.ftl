@@ -205,3 +205,5 @@ find-lot = lot { $code }
 find-model = Model
 find-working = Calculator
 find-handbook = Handbook
+map-larger = Larger map
+map-whole = Whole map

@@ -5,14 +5,12 @@ import { client, Problem, raw, take } from '../api';
 import { toast } from '../toasts.svelte';
 import { nowIso } from './clock';
 import { hear, line, lineSeen } from './news.svelte';
-import { deviceName, Outbox } from './outbox';
+import { deviceName, openBenches, Outbox } from './outbox';
 import { project, stacks } from './project';
 import type { Bench, BenchWords, Queued, SentBack } from './types';
 
 const [BATCH_MOST, RETRY_MS] = [100, 2000];
 const HARMLESS = ['done_already'];
-/** Jobs whose bench is open on this page and sends by itself. */
-export const openBenches: string[] = [];
 
 let words = $state.raw<BenchWords | null>(null);
 /** Words of the bench that do not change, asked for once. */

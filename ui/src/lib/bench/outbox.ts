@@ -9,6 +9,9 @@ interface Kept {
   back: SentBack[];
 }
 
+/** Jobs whose bench is open on this page and sends by itself. */
+export const openBenches: string[] = [];
+
 const DEVICE = 'bench-device';
 
 /** A name for this tablet, made once. */

@@ -1,7 +1,6 @@
 // What waits on this tablet is sent from wherever one is in the application, not only from its own bench.
-import { BenchJob, openBenches } from './bench.svelte';
 import { hear, line } from './news.svelte';
-import { onOutbox, outboxOf, waitingHere } from './outbox';
+import { onOutbox, openBenches, outboxOf, waitingHere } from './outbox';
 
 let jobs = $state.raw<Record<string, number>>({});
 let others = $state(0);
@@ -27,6 +26,8 @@ function look(): void {
 async function send(): Promise<void> {
   for (const job of Object.keys(waitingHere().jobs)) {
     if (openBenches.includes(job)) continue; // its own page sends it
+    // Seldom needed, and large: it comes when something waits.
+    const { BenchJob } = await import('./bench.svelte');
     const at = new BenchJob(job);
     await at.flush();
     at.rest();

@@ -9,6 +9,7 @@ export type RunningWait = Schemas['RunningWaitOut'];
 let list = $state.raw<RunningWait[]>([]);
 let now = $state(Date.now());
 let offsetMs = 0;
+let known = $state(false);
 let over = $state.raw<RunningWait[]>([]);
 const rangAt: Record<string, number> = {};
 let touchedAt = 0;
@@ -16,6 +17,10 @@ let touchedAt = 0;
 export const waits = {
   get list() {
     return list;
+  },
+  /** Whether they were asked for, and told or not. */
+  get known() {
+    return known;
   },
   /** The moment by the server's clock, ticking once a second. */
   get now() {
@@ -48,6 +53,8 @@ async function load(first = false): Promise<void> {
     tick();
   } catch (error) {
     if (!(error instanceof Problem)) throw error;
+  } finally {
+    known = true;
   }
 }
 

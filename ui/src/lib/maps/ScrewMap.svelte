@@ -1,6 +1,7 @@
 <script lang="ts">
   // Map of a device: outline or photo, screws and plugs in their places, the order as a path with numbers.
   import type { Schemas } from '../api';
+  import Button from '../parts/Button.svelte';
   import { say } from '../say';
   import ClassShape from './ClassShape.svelte';
   import { BOX, OUTLINES, wordY } from './outlines';
@@ -29,6 +30,11 @@
     label,
   }: Props = $props();
 
+  // So wide a map has places of 44 px; a narrower one is made larger, and is moved under the finger.
+  const FINGER_PX = 560;
+  let width = $state(0);
+  let large = $state(false);
+
   const drawn = $derived(OUTLINES[kind] ?? OUTLINES.other);
   const by = $derived(new Map(places.map((p) => [p.id, p])));
   const walk = $derived(order.map((id) => by.get(id)).filter((p) => p !== undefined));
@@ -55,70 +61,81 @@
 </script>
 
 <!-- The list beside the map does all of this by keyboard. -->
-<svg
-  bind:this={svg}
-  viewBox="0 0 {BOX.width} {BOX.height}"
-  role={onplace || onground ? 'group' : 'img'}
-  aria-label={label}
-  class:placing={onground !== undefined}
-  onclick={ground}
->
-  {#if outline}
-    <image href="/api/photos/{outline}" width={BOX.width} height={BOX.height} preserveAspectRatio="xMidYMid slice" />
-    <rect class="veil" width={BOX.width} height={BOX.height} />
-  {:else if drawn}
-    <path class="shell" d={drawn.shell} />
-    {#each drawn.marks as mark (mark.words)}
-      <path class="mark" d={mark.d} />
-      <text class="word" x={mark.x} y={wordY(mark, places)}>{mark.words}</text>
+{#if onplace && width && width < FINGER_PX}
+  <Button onclick={() => (large = !large)}>{say(large ? 'map-whole' : 'map-larger')}</Button>
+{/if}
+<div class="frame" class:large bind:clientWidth={width}>
+  <svg
+    bind:this={svg}
+    viewBox="0 0 {BOX.width} {BOX.height}"
+    role={onplace || onground ? 'group' : 'img'}
+    aria-label={label}
+    class:placing={onground !== undefined}
+    onclick={ground}
+  >
+    {#if outline}
+      <image href="/api/photos/{outline}" width={BOX.width} height={BOX.height} preserveAspectRatio="xMidYMid slice" />
+      <rect class="veil" width={BOX.width} height={BOX.height} />
+    {:else if drawn}
+      <path class="shell" d={drawn.shell} />
+      {#each drawn.marks as mark (mark.words)}
+        <path class="mark" d={mark.d} />
+        <text class="word" x={mark.x} y={wordY(mark, places)}>{mark.words}</text>
+      {/each}
+    {/if}
+    {#if walk.length > 1}
+      <polyline class="walk" points={walk.map((p) => `${px(p)},${py(p)}`).join(' ')} />
+    {/if}
+    {#each places as place (place.id)}
+      {@const at = order.indexOf(place.id)}
+      <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+      <g
+        class="place"
+        class:out={place.is_out}
+        class:faint={faint(place)}
+        class:chosen={chosen === place.id}
+        role={onplace ? 'button' : undefined}
+        tabindex={onplace ? 0 : undefined}
+        aria-label={onplace ? words(place) : undefined}
+        onclick={(e) => {
+          if (!onplace) return;
+          e.stopPropagation();
+          onplace(place);
+        }}
+        onkeydown={(e) => press(e, place)}
+      >
+        <circle class="touch" cx={px(place)} cy={py(place)} r="38" />
+        {#if place.kind === 'screw'}
+          <ClassShape
+            shape={place.shape}
+            letter={place.letter}
+            x={px(place)}
+            y={py(place)}
+            r={21}
+            filled={!place.is_out}
+          />
+        {:else}
+          <path class="plug" d="M-22-13H14V13H-22ZM14-8H28M14 8H28" transform="translate({px(place)} {py(place)})" />
+          <text class="plug-word" x={px(place)} y={py(place) + 34}>{place.note || place.holds}</text>
+        {/if}
+        {#if at >= 0 && order.length > 1}
+          <g transform="translate({px(place) + 27} {py(place) - 25})">
+            <circle class="number" r="15" />
+            <text class="digit" y="6">{at + 1}</text>
+          </g>
+        {/if}
+      </g>
     {/each}
-  {/if}
-  {#if walk.length > 1}
-    <polyline class="walk" points={walk.map((p) => `${px(p)},${py(p)}`).join(' ')} />
-  {/if}
-  {#each places as place (place.id)}
-    {@const at = order.indexOf(place.id)}
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <g
-      class="place"
-      class:out={place.is_out}
-      class:faint={faint(place)}
-      class:chosen={chosen === place.id}
-      role={onplace ? 'button' : undefined}
-      tabindex={onplace ? 0 : undefined}
-      aria-label={onplace ? words(place) : undefined}
-      onclick={(e) => {
-        if (!onplace) return;
-        e.stopPropagation();
-        onplace(place);
-      }}
-      onkeydown={(e) => press(e, place)}
-    >
-      <circle class="touch" cx={px(place)} cy={py(place)} r="36" />
-      {#if place.kind === 'screw'}
-        <ClassShape
-          shape={place.shape}
-          letter={place.letter}
-          x={px(place)}
-          y={py(place)}
-          r={21}
-          filled={!place.is_out}
-        />
-      {:else}
-        <path class="plug" d="M-22-13H14V13H-22ZM14-8H28M14 8H28" transform="translate({px(place)} {py(place)})" />
-        <text class="plug-word" x={px(place)} y={py(place) + 34}>{place.note || place.holds}</text>
-      {/if}
-      {#if at >= 0 && order.length > 1}
-        <g transform="translate({px(place) + 27} {py(place) - 25})">
-          <circle class="number" r="15" />
-          <text class="digit" y="6">{at + 1}</text>
-        </g>
-      {/if}
-    </g>
-  {/each}
-</svg>
+  </svg>
+</div>
 
 <style>
+  .frame {
+    overflow: auto;
+  }
+  .frame.large svg {
+    width: 40rem;
+  }
   svg {
     display: block;
     width: 100%;

@@ -87,6 +87,8 @@
   span {
     display: flex;
     align-items: center;
+    justify-content: center;
+    min-width: calc(var(--target) + 2px);
     min-height: var(--target);
     padding: 0 var(--gap-3);
     border: var(--line) solid var(--edge);

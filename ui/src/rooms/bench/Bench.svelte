@@ -2,6 +2,8 @@
   import { say } from './words';
   import { onMount } from 'svelte';
   import { client, Problem, take, type Job } from '../../lib/api';
+  import { hear } from '../../lib/bench/news.svelte';
+  import { waits } from '../../lib/bench/waits.svelte';
   import { offer } from '../../lib/keys.svelte';
   import Owl from '../../lib/glyphs/Owl.svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -16,19 +18,39 @@
 
   const next = $derived(jobs?.find((j) => j.stage !== 'stopped') ?? null);
 
+  // Only the latest answer counts: news may come while an earlier one is under way.
+  let asked = 0;
   async function load() {
+    const mine = ++asked;
     try {
-      jobs = (await take(client.GET('/api/bench', { params: { query: { limit: 100 } } }))).jobs;
+      const page = await take(client.GET('/api/bench', { params: { query: { limit: 100 } } }));
+      if (mine !== asked) return;
+      jobs = page.jobs;
       trouble = '';
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      trouble = `${error.body.detail} ${error.body.remedy}`;
+      if (mine === asked && !jobs) trouble = `${error.body.detail} ${error.body.remedy}`;
     }
   }
+  // The bench follows what happens on it: news of the stream, and a wait that is over.
+  let rest: ReturnType<typeof setTimeout> | undefined;
+  const soon = () => {
+    clearTimeout(rest);
+    rest = setTimeout(() => void load(), 150);
+  };
+  const over = $derived(waits.list.filter((w) => Date.parse(w.due) <= waits.now).length);
+  $effect(() => {
+    if (over) soon();
+  });
 
   onMount(() => {
     void load();
-    return offer([{ key: 'Enter', words: say('bench-open-next-step'), run: () => next && go(stageToOpen(next)) }]);
+    const stops = [
+      hear(soon),
+      () => clearTimeout(rest),
+      offer([{ key: 'Enter', words: say('bench-open-next-step'), run: () => next && go(stageToOpen(next)) }]),
+    ];
+    return () => stops.forEach((stop) => stop());
   });
 </script>
 
@@ -44,7 +66,7 @@
     <p class="quiet">{say('bench-take-device-in-say')}</p>
     <Button kind="main" href="/jobs/new" key="n">{say('bench-take-device-in')}</Button>
   </section>
-{:else if jobs}
+{:else if jobs && waits.known}
   {#if next}
     <section class="next">
       <div>

@@ -117,8 +117,8 @@
   }
   @media (max-width: 640px) {
     a {
-      grid-template-columns: 4rem minmax(0, 1fr);
-      gap: 0 var(--gap-3);
+      grid-template-columns: 4.75rem minmax(0, 1fr);
+      gap: 0 var(--gap-4);
     }
     .todo {
       grid-column: 2;

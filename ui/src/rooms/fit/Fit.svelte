@@ -7,10 +7,12 @@
   import Button from '../../lib/parts/Button.svelte';
   import FootBar from '../../lib/parts/FootBar.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import Skeleton from '../../lib/parts/Skeleton.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import Tick from '../../lib/parts/Tick.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import { CLEANED } from '../../lib/words';
+  import { line } from '../../lib/bench/news.svelte';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { go } from '../../lib/router.svelte';
   import StageSteps from '../open/StageSteps.svelte';
@@ -37,6 +39,8 @@
     note: untrack(() => job.fit_note),
     ...readDraft<{ cleaned: Record<string, boolean>; note: string }>(draftKey),
   });
+  /** The list and the plan are there: what stands below them does not jump. */
+  let there = $state(false);
   let items = $state<FitItem[]>([]);
   let planned = $state.raw<Option | null>(null);
   let trouble = $state<Problem | null>(null);
@@ -61,8 +65,7 @@
   });
 
   onMount(() => {
-    void refresh();
-    void loadPlan();
+    void Promise.all([refresh(), loadPlan()]).finally(() => (there = true));
   });
   const missing = $derived(
     job.fit_done || items.length || !planned?.parts.length ? [] : [{ text: say('fit-missing-parts') }],
@@ -125,33 +128,37 @@
 </script>
 
 <Titled why="materials"><h2>{say('fit-fit-what-was-cleaned')}</h2></Titled>
-{#if begun}<div class="steps"><StageSteps {at} stage="fit" /></div>{/if}
-<fieldset>
-  <legend>{say('fit-cleaned')}</legend>
-  <div class="ticks">
-    {#each Object.entries(CLEANED) as [key, label] (key)}
-      <Tick {label} bind:checked={() => form.cleaned[key] ?? false, (v) => (form.cleaned[key] = v)} />
-    {/each}
-  </div>
-</fieldset>
+{#if there && (at.bench || at.trouble || !line.stands)}
+  {#if begun}<div class="steps"><StageSteps {at} stage="fit" /></div>{/if}
+  <fieldset>
+    <legend>{say('fit-cleaned')}</legend>
+    <div class="ticks">
+      {#each Object.entries(CLEANED) as [key, label] (key)}
+        <Tick {label} bind:checked={() => form.cleaned[key] ?? false, (v) => (form.cleaned[key] = v)} />
+      {/each}
+    </div>
+  </fieldset>
 
-{#if planned?.parts.length && !job.fit_done}
-  <PlannedParts jobId={job.id} option={planned} {items} onitems={(found) => (items = found)} />
-  {#if sheets.length}<CutPanel jobId={job.id} parts={sheets} onbooked={() => void refresh()} />{/if}
+  {#if planned?.parts.length && !job.fit_done}
+    <PlannedParts jobId={job.id} option={planned} {items} onitems={(found) => (items = found)} />
+    {#if sheets.length}<CutPanel jobId={job.id} parts={sheets} onbooked={() => void refresh()} />{/if}
+  {/if}
+  <section>
+    <h3>{say('fit-fitted')}</h3>
+    <FittedTable jobId={job.id} {items} onitems={(found) => (items = found)} />
+    <FitItemForm jobId={job.id} onitems={(found) => (items = found)} />
+  </section>
+
+  <TextField
+    label={say('fit-what-you-saw-and')}
+    name="fit_note"
+    lines={3}
+    bind:value={form.note}
+    hint={say('fit-chalk-dust-felt-pads')}
+  />
+{:else}
+  <Skeleton />
 {/if}
-<section>
-  <h3>{say('fit-fitted')}</h3>
-  <FittedTable jobId={job.id} {items} onitems={(found) => (items = found)} />
-  <FitItemForm jobId={job.id} onitems={(found) => (items = found)} />
-</section>
-
-<TextField
-  label={say('fit-what-you-saw-and')}
-  name="fit_note"
-  lines={3}
-  bind:value={form.note}
-  hint={say('fit-chalk-dust-felt-pads')}
-/>
 {#if trouble}
   <div class="gap">
     <Notice tone="care" title={trouble.body.detail}>

@@ -8,6 +8,7 @@
   import Button from '../../lib/parts/Button.svelte';
   import FootBar from '../../lib/parts/FootBar.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import Skeleton from '../../lib/parts/Skeleton.svelte';
   import SaveStand from '../../lib/parts/SaveStand.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { session } from '../../lib/session.svelte';
@@ -177,24 +178,26 @@
       error={errors.handover_note}
     />
   </form>
+  {#if trouble}
+    <Notice tone="care" title={trouble.body.detail}>
+      {trouble.body.remedy}
+      {#snippet actions()}
+        {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange()}
+            >{say('conditions-form-load-newer-state')}</Button
+          >{/if}
+      {/snippet}
+    </Notice>
+  {/if}
+  <section>
+    <h3>{say('hand-over-record')}</h3>
+    <div class="row">
+      <Button href="/record/{job.id}">{say('hand-over-open-record')}</Button>
+      <Button href="/api/jobs/{job.id}/record.pdf" download>{say('hand-over-record-as-pdf')}</Button>
+    </div>
+  </section>
+{:else}
+  <Skeleton />
 {/if}
-{#if trouble}
-  <Notice tone="care" title={trouble.body.detail}>
-    {trouble.body.remedy}
-    {#snippet actions()}
-      {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange()}
-          >{say('conditions-form-load-newer-state')}</Button
-        >{/if}
-    {/snippet}
-  </Notice>
-{/if}
-<section>
-  <h3>{say('hand-over-record')}</h3>
-  <div class="row">
-    <Button href="/record/{job.id}">{say('hand-over-open-record')}</Button>
-    <Button href="/api/jobs/{job.id}/record.pdf" download>{say('hand-over-record-as-pdf')}</Button>
-  </div>
-</section>
 <FootBar {missing}>
   <SaveStand stand={saver.stand} />
   {#if job.handed_over_at}

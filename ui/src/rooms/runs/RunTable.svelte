@@ -211,6 +211,7 @@
     outline-offset: 2px;
   }
   th a {
+    min-width: var(--target);
     display: inline-flex;
     align-items: center;
     min-height: var(--target);

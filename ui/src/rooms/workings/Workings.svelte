@@ -5,6 +5,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import HandbookText from '../../lib/parts/HandbookText.svelte';
   import { SUBJECTS, titleOf } from '../../lib/handbook';
+  import Skeleton from '../../lib/parts/Skeleton.svelte';
   import StepList from '../plan/StepList.svelte';
   import Calculator from './Calculator.svelte';
   import { WorkingState } from './working.svelte';
@@ -43,61 +44,62 @@
 <h1>{say('workings-workings')}</h1>
 <p class="lead quiet">{say('workings-every-calculator-on-its')}</p>
 {#if trouble}<Notice tone="care">{trouble}</Notice>{/if}
-<div class="room">
-  <nav aria-label={say('workings-calculators')} class="no-print">
-    {#each groups as group (group)}
-      <h2>{group}</h2>
-      <ul>
-        {#each all.filter((w) => w.group === group) as working (working.name)}
+{#if all.length}<div class="room">
+    <nav aria-label={say('workings-calculators')} class="no-print">
+      {#each groups as group (group)}
+        <h2>{group}</h2>
+        <ul>
+          {#each all.filter((w) => w.group === group) as working (working.name)}
+            <li>
+              <a href="/workings/{working.name}" aria-current={info?.name === working.name ? 'page' : undefined}
+                >{working.title}</a
+              >
+            </li>
+          {/each}
+        </ul>
+      {/each}
+      {#if procedures.length}
+        <h2>{say('workings-hands')}</h2>
+        <ul>
           <li>
-            <a href="/workings/{working.name}" aria-current={info?.name === working.name ? 'page' : undefined}
-              >{working.title}</a
+            <a href="/workings/steps" aria-current={name === 'steps' ? 'page' : undefined}
+              >{say('workings-step-lists')}</a
             >
+          </li>
+        </ul>
+      {/if}
+      <h2>{say('workings-rules')}</h2>
+      <ul>
+        {#each SUBJECTS as rules (rules)}
+          <li>
+            <a href="/handbook/{rules}" aria-current={subject === rules ? 'page' : undefined}>{titleOf(rules)}</a>
           </li>
         {/each}
       </ul>
-    {/each}
-    {#if procedures.length}
-      <h2>{say('workings-hands')}</h2>
-      <ul>
-        <li>
-          <a href="/workings/steps" aria-current={name === 'steps' ? 'page' : undefined}>{say('workings-step-lists')}</a
-          >
-        </li>
-      </ul>
-    {/if}
-    <h2>{say('workings-rules')}</h2>
-    <ul>
-      {#each SUBJECTS as rules (rules)}
-        <li>
-          <a href="/handbook/{rules}" aria-current={subject === rules ? 'page' : undefined}>{titleOf(rules)}</a>
-        </li>
-      {/each}
-    </ul>
-  </nav>
-  <div class="bench">
-    {#if subject && titleOf(subject)}
-      <h2>{titleOf(subject)}</h2>
-      <HandbookText {subject} />
-    {:else if subject}
-      <Notice tone="care" title={say('workings-there-no-rules', { subject })}
-        >{say('workings-choose-one-from-list')}</Notice
-      >
-    {:else if shown}
-      {#key shown}<Calculator state={shown} />{/key}
-    {:else if name === 'steps' && all.length}
-      <h2>{say('workings-step-lists')}</h2>
-      <p class="quiet">
-        {say('workings-what-goes-wrong-when')}
-      </p>
-      {#each procedures as procedure (procedure.name)}<StepList {procedure} />{/each}
-    {:else if name && all.length}
-      <Notice tone="care" title={say('workings-there-no-calculator', { name })}
-        >{say('workings-choose-one-from-list')}</Notice
-      >
-    {/if}
-  </div>
-</div>
+    </nav>
+    <div class="bench">
+      {#if subject && titleOf(subject)}
+        <h2>{titleOf(subject)}</h2>
+        <HandbookText {subject} />
+      {:else if subject}
+        <Notice tone="care" title={say('workings-there-no-rules', { subject })}
+          >{say('workings-choose-one-from-list')}</Notice
+        >
+      {:else if shown}
+        {#key shown}<Calculator state={shown} />{/key}
+      {:else if name === 'steps' && all.length}
+        <h2>{say('workings-step-lists')}</h2>
+        <p class="quiet">
+          {say('workings-what-goes-wrong-when')}
+        </p>
+        {#each procedures as procedure (procedure.name)}<StepList {procedure} />{/each}
+      {:else if name && all.length}
+        <Notice tone="care" title={say('workings-there-no-calculator', { name })}
+          >{say('workings-choose-one-from-list')}</Notice
+        >
+      {/if}
+    </div>
+  </div>{:else if !trouble}<Skeleton />{/if}
 
 <style>
   .lead {
@@ -121,7 +123,8 @@
   li a {
     display: flex;
     align-items: center;
-    min-height: 2.25rem;
+    min-width: var(--target);
+    min-height: var(--target);
     padding: 0 var(--gap-2);
     text-decoration: none;
   }
@@ -140,9 +143,6 @@
     ul {
       display: flex;
       flex-wrap: wrap;
-    }
-    li a {
-      min-height: var(--target);
     }
   }
 </style>
