@@ -58,6 +58,8 @@ def take(browser: Browser, address: str) -> None:
         if name == "bench-mode":
             page.keyboard.press("6")
             page.wait_for_timeout(1200)
+        # A whole page has its foot at its end, not in the middle.
+        page.evaluate("() => document.querySelectorAll('.foot').forEach((e) => (e.style.position = 'static'))")
         page.screenshot(path=FOLDER / f"{name}.png", full_page=whole)
         context.close()
     page = browser.new_page(base_url=address, viewport={"width": DESK[0], "height": DESK[1]}, color_scheme="light")
