@@ -9,6 +9,7 @@ import subprocess
 import tempfile
 from pathlib import Path
 
+import hypothesis
 import pytest
 import structlog
 from argon2 import PasswordHasher
@@ -25,6 +26,10 @@ from vividowl.store.database import Database
 from vividowl.store.files import FileStore
 
 structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.ERROR))
+
+# A machine under load is slow, and no property of the code.
+hypothesis.settings.register_profile("house", deadline=None)
+hypothesis.settings.load_profile("house")
 
 
 @pytest.fixture(scope="session", autouse=True)

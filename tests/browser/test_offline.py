@@ -142,4 +142,5 @@ def test_what_one_has_seen_is_gone_when_one_signs_out(bench):
     page.get_by_role("button", name="Sign out").click()
     page.get_by_role("heading", name="Vivid Owl").wait_for()
     expect(page.get_by_label("Login")).to_be_visible()
+    pass_on(page, 3000)
     assert set(page.evaluate(KEPT)) <= {"/api/session"}

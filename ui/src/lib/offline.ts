@@ -4,6 +4,7 @@ import { forgetRecent } from './recent';
 import { say } from './say';
 import { toast } from './toasts.svelte';
 
+const LATE_MS = 1500;
 const AFTER_MS = 3000; // the page's own first requests come first
 
 /** Whether a page may have a worker here: over HTTPS, or on this machine. */
@@ -45,5 +46,8 @@ export function workOffline(): void {
 /** What one person has seen is not shown to the next. */
 export async function forgetAnswers(): Promise<void> {
   forgetRecent();
-  if (typeof caches !== 'undefined') await caches.delete(KEPT_ANSWERS);
+  if (typeof caches === 'undefined') return;
+  await caches.delete(KEPT_ANSWERS);
+  // An answer that was on its way meanwhile is forgotten too.
+  setTimeout(() => void caches.delete(KEPT_ANSWERS), LATE_MS);
 }

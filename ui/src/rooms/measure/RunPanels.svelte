@@ -1,5 +1,6 @@
 <script lang="ts">
   // What is measured in one run: five figures and the trace; everything else folds, and its line says how it stands.
+  import { untrack } from 'svelte';
   import { say } from '../job/words';
   import type { Run, RunKey } from '../../lib/api';
   import { fixed } from '../../lib/format';
@@ -48,8 +49,8 @@
       run.spots.length === 0 && say('run-panels-none'),
     ),
   );
-  // Open from the start while something is missing in it; what one opens or closes stays so.
-  let open = $derived(run.room_c === null);
+  // Open from the start while something is missing in it; it never closes under the hand that types in it.
+  let open = $state(untrack(() => run.room_c === null));
 </script>
 
 {#if run.trace}
