@@ -21,6 +21,10 @@
   const closed = $derived(!!kept.job?.handed_over_at);
   const keep = (next: Run) => kept.keepRun(next);
 
+  // A run that was still rising is not all there, however many fields are filled.
+  const note = $derived(
+    !run?.trace ? '' : run.reading?.settled === false ? say('figure-strip-still-rising') : say('measure-all-there'),
+  );
   const missing = $derived(
     [
       !run?.trace && say('measure-missing-log'),
@@ -54,7 +58,7 @@
     </div>
   {/if}
   <RunPanels jobId={kept.id} {run} runKey={side} {closed} onrun={keep} onreload={() => void kept.load()} />
-  <FootBar {missing} note={run.trace ? say('measure-all-there') : ''}>
+  <FootBar {missing} {note}>
     {#if run.trace}<Button kind="main" key="Enter" onclick={onnext}
         >{say('measure-go-on-to', { next_name: nextName })}</Button
       >{:else if !closed}<Button
