@@ -109,11 +109,12 @@ def pass_on(page, ms):
     page.evaluate("ms => new Promise(done => setTimeout(done, ms))", ms)
 
 
-def tread(page, key="Enter"):
-    """The foot goes down: held for a second where the step asks for it, and not again within 600 ms."""
-    held = "Hold" in page.locator("[data-pedal]").inner_text()
+def tread(page, key="Enter", *, together=False):
+    """The foot goes down: held for a second where the step asks for it or it tells several together, and not again
+    within 600 ms."""
+    held = page.locator("[data-pedal]").get_attribute("data-hold") == "must"
     page.keyboard.down(key)
-    if held:
+    if held or together:
         pass_on(page, 1080)
     page.keyboard.up(key)
     pass_on(page, 620)

@@ -2241,6 +2241,8 @@ export interface components {
             acts: string[];
             /** After Waits */
             after_waits: string[];
+            /** Alone */
+            alone: boolean;
             asks: components["schemas"]["AskOut"] | null;
             /** Cancels */
             cancels: string[];
@@ -3401,6 +3403,16 @@ export interface components {
              * @default 50
              */
             tighten_percent: number;
+            /**
+             * Usual Fan
+             * @default
+             */
+            usual_fan: string;
+            /**
+             * Usual Load
+             * @default
+             */
+            usual_load: string;
         };
         /** HabitsOut */
         HabitsOut: {
@@ -3418,6 +3430,10 @@ export interface components {
             tax_percent: number;
             /** Tighten Percent */
             tighten_percent: number;
+            /** Usual Fan */
+            usual_fan: string;
+            /** Usual Load */
+            usual_load: string;
         };
         /** HandOverIn */
         HandOverIn: {

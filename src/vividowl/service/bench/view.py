@@ -25,7 +25,7 @@ from vividowl.core.bench.log.close import Blocker, blockers
 from vividowl.core.bench.log.log import BenchLog
 from vividowl.core.bench.log.made import acts_of_place
 from vividowl.core.bench.log.state import BenchState, place_words
-from vividowl.core.bench.steps.vocabulary import BenchStep, is_held
+from vividowl.core.bench.steps.vocabulary import BenchStep, is_alone, is_held
 from vividowl.core.bench.times import StepTime
 from vividowl.core.quantities.words import Words
 from vividowl.service.bench.plan import plan_key
@@ -44,14 +44,15 @@ REFUSED_SHOWN = 5
 
 @dataclass(frozen=True)
 class StepView:
-    """A step with the facts it takes away and makes, the rules that guard it, whether it is held rather than tapped and
-    may be skipped, and the minutes it took."""
+    """A step with the facts it takes away and makes, the rules that guard it, whether it is held rather than tapped,
+    may be skipped and is told alone, and the minutes it took."""
 
     step: BenchStep
     cancels: tuple[str, ...]
     makes: tuple[str, ...]
     held: bool
     skippable: bool
+    alone: bool
     guards: tuple[Interlock, ...]
     time: StepTime | None
 
@@ -151,6 +152,7 @@ def _step(step: BenchStep, state: BenchState, times: Mapping[str, StepTime]) -> 
         tuple(dict.fromkeys(f for a in step.acts for f in MAKES.get(a, ()))),
         is_held(step.acts, state.device),
         not NEVER_SKIPPED & set(step.acts),
+        is_alone(step.acts),
         rules_for(step.acts, state.device),
         times.get(step.id),
     )

@@ -31,22 +31,14 @@ from vividowl.service.measure.sounds import SoundView, sound_views
 from vividowl.service.plan.planning import note_outcome
 from vividowl.service.runs.figures import keep_figures
 from vividowl.service.runs.states import put_in_state
+from vividowl.service.shop.habits import habits_of
 from vividowl.service.workshop import Actor, Workshop, check_version, open_job
 from vividowl.store.measuring import FrameFile, NoiseReading, Run, SoundFile, SpotReading, TraceFile
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
-RECIPE_FIELDS = (
-    "load_recipe",
-    "duration_min",
-    "fan_setting",
-    "power_profile",
-    "placement",
-    "start",
-    "firmware",
-    "tuning",
-    "fan_blades",
-)
+RECIPE_TEXTS = ("load_recipe", "fan_setting", "power_profile", "placement", "start", "firmware", "tuning")
+RECIPE_FIELDS = (*RECIPE_TEXTS, "duration_min", "fan_blades")
 RESULT_FIELDS = ("result_score", "result_duration_s", "result_frame_rate")
 
 
@@ -86,7 +78,7 @@ class RunView:
 
 
 def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
-    """The run of one side; an After that was never saved comes pre-filled with the Before recipe."""
+    """The run of one side; one that was never saved comes with the recipe it is expected to follow."""
     run = scope.run(job.id, side)
     prefilled = False
     version = run.version if run else 0
@@ -94,13 +86,7 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
         run = Run(
             side=side,
             glance={},
-            load_recipe="",
-            fan_setting="",
-            power_profile="",
-            placement="",
-            start="",
-            firmware="",
-            tuning="",
+            **dict.fromkeys(RECIPE_TEXTS, ""),
             room_c=None,
             duration_min=None,
             fan_blades=None,
@@ -110,11 +96,10 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
             window_from_s=None,
             window_to_s=None,
         )
-        before = scope.run(job.id, "before") if side == "after" else None
-        if before is not None:
-            prefilled = True
-            for name in RECIPE_FIELDS:
-                setattr(run, name, getattr(before, name))
+        recipe = _recipe_for(scope, job, side)
+        prefilled = side == RunSide.AFTER and bool(recipe)
+        for name, value in recipe.items():
+            setattr(run, name, value)
     stored = run if version else None
     traces, noise, spots = (kept(scope, table, stored) for table in (TraceFile, NoiseReading, SpotReading))
     trace = traces[0] if traces else None
@@ -173,6 +158,17 @@ def _repeat_view(workshop: Workshop, scope: Scope, run: Run, trace: TraceFile, j
     return RepeatView(trace.id, trace.file_name, reading.die.mean, power, reading.window.settled)
 
 
+def _recipe_for(scope: Scope, job: Job, side: str) -> dict[str, Any]:
+    """What a run is expected to follow: After repeats Before, Before goes as this shop usually measures."""
+    if side == RunSide.AFTER:
+        before = scope.run(job.id, RunSide.BEFORE)
+        return {name: getattr(before, name) for name in RECIPE_FIELDS} if before is not None else {}
+    if side == RunSide.BEFORE:
+        ways = habits_of(scope.shop())
+        return {"load_recipe": ways.usual_load, "fan_setting": ways.usual_fan}
+    return {}
+
+
 def get_run(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str) -> RunView:
     """The run of one side."""
     with workshop.scope(actor) as scope:
@@ -180,15 +176,10 @@ def get_run(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str) -> R
 
 
 def run_for_writing(scope: Scope, job: Job, side: str) -> Run:
-    """The run of one side, locked; made with the Before recipe when it is not there yet."""
+    """The run of one side, locked; made with the recipe it is expected to follow when it is not there yet."""
     run = scope.run(job.id, side, lock=True)
     if run is None:
-        before = scope.run(job.id, "before") if side == "after" else None
-        run = Run(job_id=job.id, side=side)
-        if before is not None:
-            for name in RECIPE_FIELDS:
-                setattr(run, name, getattr(before, name))
-        scope.add(run)
+        run = scope.add(Run(job_id=job.id, side=side, **_recipe_for(scope, job, side)))
     return run
 
 

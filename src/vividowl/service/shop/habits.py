@@ -21,7 +21,8 @@ from vividowl.store.scope import Scope
 @dataclass(frozen=True)
 class Habits:
     """application_school: None lets die and paste decide; hands_min: the shop's own minutes by task;
-    tighten_percent: share of the turns in the first round of tightening."""
+    tighten_percent: share of the turns in the first round of tightening; usual_load and usual_fan: how the shop
+    measures, filled in on every new Before."""
 
     hourly_rate_cents: int
     tax_percent: float
@@ -29,6 +30,8 @@ class Habits:
     life_school: LifeSchool
     hands_min: Mapping[str, float]
     tighten_percent: int = TIGHTENING_SCHOOLS[0]
+    usual_load: str = ""
+    usual_fan: str = ""
 
 
 def habits_of(shop: Shop) -> Habits:
@@ -42,6 +45,8 @@ def habits_of(shop: Shop) -> Habits:
         LifeSchool(kept.get("life_school", LifeSchool.USUAL)),
         dict(kept.get("hands_min", {})),
         int(kept.get("tighten_percent", TIGHTENING_SCHOOLS[0])),
+        kept.get("usual_load", ""),
+        kept.get("usual_fan", ""),
     )
 
 
@@ -80,4 +85,6 @@ def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:
         "life_school": life,
         "hands_min": own,
         "tighten_percent": fields["tighten_percent"],
+        "usual_load": fields["usual_load"].strip(),
+        "usual_fan": fields["usual_fan"].strip(),
     }

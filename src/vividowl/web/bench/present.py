@@ -75,6 +75,7 @@ def _step(view: StepView, outcome: Outcome | None) -> BenchStepOut:
         makes=list(view.makes),
         held=view.held,
         skippable=view.skippable,
+        alone=view.alone,
         asks=_asks(view.step.asks),
         guards=[GuardOut.model_validate(g) for g in view.guards],
         outcome=OutcomeOfStepOut.model_validate(outcome) if outcome is not None else None,

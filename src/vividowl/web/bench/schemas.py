@@ -52,6 +52,7 @@ class BenchStepOut(Out):
     makes: list[str]
     held: bool
     skippable: bool
+    alone: bool
     asks: AskOut | None
     takes_out: list[str]
     puts_in: list[str]

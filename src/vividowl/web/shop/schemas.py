@@ -39,6 +39,8 @@ class HabitsIn(In):
     life_school: Short = "usual"
     hands_min: Annotated[dict[str, Number], Field(max_length=40, default_factory=dict)]
     tighten_percent: Whole = 50
+    usual_load: Short = ""
+    usual_fan: Short = ""
 
 
 class HabitsOut(Out):
@@ -48,6 +50,8 @@ class HabitsOut(Out):
     life_school: str
     hands_min: dict[str, float]
     tighten_percent: int
+    usual_load: str
+    usual_fan: str
 
 
 class ShopIn(In):

@@ -62,6 +62,8 @@ bench-mode-hold-second =
        *[no] done
     }
 bench-mode-done-go-on = Done, go on
+bench-mode-or-hold = or hold a second: { $count } steps, up to “{ $to }”
+bench-mode-told-together = { $count } steps told together. Undo takes them back together.
 bench-mode-enter = Enter
 bench-mode-take-back = Undo
 bench-mode-skip-2 = Skip
@@ -79,6 +81,7 @@ count-and-close-count-and-close = Count, and close
 count-and-close-bench-work-closed = The bench work is closed
 count-and-close-after-reading-comes-next = The After reading comes next. Taking back opens it again.
 count-and-close-on-to-after = On to After
+bench-mode-closed-all-back = All { $count } screws are back, nothing is left over. Bench work is closed.
 count-and-close-steps-still-to-do = { $count } steps are still to do
 count-and-close-and-out-no-next =
     { $count ->
@@ -132,6 +135,7 @@ power-check-note-fail =
 power-check-note-not-looked-at = Note it: { $count } not looked at
 power-check-looked-at-each-all = Looked at each: all fine
 power-check-look-first = Look first: { $join }.
+power-check-all-fine = Seen and fine: { $join }
 power-check-likely-most-likely-first = Likely, most likely first
 power-check-from-this-devices-map = from this device’s map
 reason-panel-in-your-words = In your words
@@ -166,6 +170,7 @@ step-sheet-step = { $stage } · step { $number } of { $of }
 step-sheet-material-and-dose = Material and dose
 step-sheet-tool = Tool
 step-sheet-then-wait = Then wait
+step-sheet-in-one-go = In the same go, if you hold:
 step-sheet-as-planned-not-weighed = As planned, not weighed.
 wait-panel-other-length-in-minutes = Other length, in minutes
 bench-mode-no-number-leave-empty = “{ $measured }” is no number. Leave it empty when nobody has weighed it.

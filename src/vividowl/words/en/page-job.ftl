@@ -321,6 +321,7 @@ repeats-yes = yes
 repeats-no = no
 column-table-sure = sure
 fit-lot-booked = { $lot }, booked
+known-model-kept = { $model } is a kept model: its map with { $places } comes with the job.
 intake-serial = Serial number
 intake-serial-hint = As its maker put it on the device
 intake-tag = Shop's own tag

@@ -98,6 +98,7 @@ part-line-amount-not-known = amount not known
 part-line-lot = , lot { $lot }
 part-line-stay = , { $left } { $unit } left
 plan-page-take-plan-that-shown = Take the plan that is shown, then go on
+plan-page-choose-and-start = Choose and start work
 plan-page-w-at-limit = W at the limit
 plan-page-c-at-work-before = °C at the work of Before
 plan-page-to = { $median } { $words } ({ $low } to { $high })

@@ -10,6 +10,9 @@ habits-next-look = Next service
 habits-paste-to-months-phase = Paste 12 to 36 months, phase change 3 to 5 years, by school
 habits-screws-without-numbers = Screws without numbers
 habits-first-round-coolers-screws = First round of the cooler’s screws; both schools are taught
+habits-usual-load = Usual load of a run
+habits-usual-hint = Filled in on every new Before
+habits-usual-fan = Usual fan setting
 habits-minutes-hands-task-by = Labour in minutes, task by task
 habits-usual-min-min-waiting =
     usual { $hands_min } min{ $wait_min ->

@@ -40,6 +40,8 @@ export class BenchJob {
   /** What taking back means now, and what bringing again means, in words; empty when there is nothing. */
   readonly undoWords = $derived(this.#words(this.#stacks.active.at(-1)));
   readonly redoWords = $derived(this.#words(this.#stacks.undone.at(-1)));
+  /** Id of what counts latest. */
+  readonly last = $derived(this.#stacks.active.at(-1));
   readonly canUndo = $derived(this.#stacks.active.length > 0);
   readonly canRedo = $derived(this.#stacks.undone.length > 0);
   /** Something that the server has is being taken back: until it answers, nothing is built on what is shown. */

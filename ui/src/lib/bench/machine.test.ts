@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { base, INPUTS, Lockout, LOCKOUT_MS, move, STATES, type Input, type Sight, type State } from './machine';
 
-const step = { settled: false, held: false, power: false, waits: false, broken: false, skippable: true };
+const step = { settled: false, held: false, power: false, waits: false, broken: false, skippable: true, runs: false };
 const AT: Record<State, Sight> = {
   idle: { begun: false, step: null, waiting: false, tellable: true },
   step: { begun: true, step, waiting: false, tellable: true },
@@ -22,7 +22,7 @@ describe('bench mode as a machine', () => {
     const table = Object.fromEntries(STATES.map((s) => [s, Object.fromEntries(INPUTS.map((i) => [i, at(s, i)]))]));
     const shown = {
       back: 'undo → step', again: 'redo → step', skip: 'ask_skip → reason', mishap: 'ask_mishap → reason',
-      clock: 'ask_clock → reason', early: 'nothing → step', happened: 'nothing → step', cancel: 'leave → step',
+      clock: 'ask_clock → reason', early: 'nothing → step', happened: 'nothing → step', cancel: 'leave → step', tap: 'nothing → step',
     }; // prettier-ignore
     const elsewhere = (state: State) => Object.fromEntries(INPUTS.map((i) => [i, `nothing → ${state}`]));
     const inState = (state: State) =>
@@ -52,6 +52,14 @@ describe('bench mode as a machine', () => {
     expect(at('step', 'press', { held: true, broken: true })).toBe('rule → guard');
     expect(at('step', 'hold', { held: true, broken: true })).toBe('rule → guard');
     expect(at('power', 'hold', { broken: true })).toBe('rule → guard');
+  });
+
+  it('tells one step by a tap and the run by a hold, and no held step by a tap', () => {
+    expect(at('step', 'press', { runs: true })).toBe('keep_holding → step');
+    expect(at('step', 'tap', { runs: true })).toBe('finish → step');
+    expect(at('step', 'hold', { runs: true })).toBe('finish_run → step');
+    expect(at('step', 'tap', { held: true })).toBe('nothing → step');
+    expect(at('step', 'press', { runs: true, broken: true })).toBe('rule → guard');
   });
 
   it('goes on from a settled step and skips it no more', () => {

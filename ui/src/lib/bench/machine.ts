@@ -6,16 +6,16 @@
 export const STATES = ['idle', 'step', 'wait', 'power', 'count', 'guard', 'reason'] as const;
 export type State = (typeof STATES)[number];
 
-/** press: Enter, Space, the foot switch or the large button; hold: the same for a second; the rest are keys and buttons
- * of their own. */
+/** press: Enter, Space, the foot switch or the large button; hold: the same for a second; tap: let go before that; the
+ * rest are keys and buttons of their own. */
 export const INPUTS = [
-  'press', 'hold', 'back', 'again', 'skip', 'mishap', 'clock', 'early', 'happened', 'cancel',
+  'press', 'hold', 'tap', 'back', 'again', 'skip', 'mishap', 'clock', 'early', 'happened', 'cancel',
 ] as const; // prettier-ignore
 export type Input = (typeof INPUTS)[number];
 
 /** What the page does. keep: nothing but a word why not. */
 export type Does =
-  | 'begin' | 'finish' | 'onward' | 'confirm' | 'close' | 'first' | 'undo' | 'redo' | 'rule' | 'ask_skip'
+  | 'begin' | 'finish' | 'finish_run' | 'onward' | 'confirm' | 'close' | 'first' | 'undo' | 'redo' | 'rule' | 'ask_skip'
   | 'ask_mishap' | 'ask_clock' | 'ask_early' | 'ask_story' | 'dismiss' | 'leave' | 'keep_holding' | 'keep_waiting'
   | 'never_skipped' | 'nothing'; // prettier-ignore
 
@@ -30,6 +30,8 @@ export interface Sight {
     waits: boolean;
     broken: boolean;
     skippable: boolean;
+    /** A hold tells more than this step. */
+    runs: boolean;
   } | null;
   /** A wait runs somewhere on this job. */
   waiting: boolean;
@@ -76,10 +78,12 @@ export const TABLE: Record<State, Row> = {
     ...AT_A_STEP,
     press: (s) => {
       if (s.step?.settled) return { to: 'step', does: 'onward' };
-      if (s.step?.held && !s.step.broken) return { to: 'step', does: 'keep_holding' };
+      if ((s.step?.held || s.step?.runs) && !s.step.broken) return { to: 'step', does: 'keep_holding' };
       return done('finish')(s);
     },
-    hold: (s) => (s.step?.settled ? { to: 'step', does: 'onward' } : done('finish')(s)),
+    hold: (s) => (s.step?.settled ? { to: 'step', does: 'onward' } : done(s.step?.runs ? 'finish_run' : 'finish')(s)),
+    // A step that is held for its own sake is not told by a tap.
+    tap: (s) => (s.step?.runs && !s.step.held ? done('finish')(s) : { to: base(s), does: 'nothing' }),
   },
   // A wait is ended with a reason and a hand, never with the foot.
   wait: { ...AT_A_STEP, press: stay('wait', 'keep_waiting'), hold: stay('wait', 'keep_waiting') },
@@ -113,7 +117,18 @@ export const LOCKOUT_MS = 600;
 /** So long a critical step is held. */
 export const HOLD_MS = 1000;
 /** What changes the list; the rest may follow each other as fast as it likes. */
-const CHANGES: readonly Does[] = ['begin', 'finish', 'onward', 'confirm', 'close', 'first', 'rule', 'undo', 'redo'];
+const CHANGES: readonly Does[] = [
+  'begin',
+  'finish',
+  'finish_run',
+  'onward',
+  'confirm',
+  'close',
+  'first',
+  'rule',
+  'undo',
+  'redo',
+];
 
 /** A clock that lets one press through and none for a while after it. */
 export class Lockout {

@@ -144,7 +144,15 @@ function asStep(row: StepRow, bench: Bench, state: BenchState, acts: Acts): Step
   const cancels = row.acts.flatMap((a) => acts.get(a)?.cancels ?? []).filter((c) => !row.acts.includes(c));
   const makes = row.acts.flatMap((a) => acts.get(a)?.makes ?? []);
   const acting = row.acts.length > 0;
-  const blank = { held: acting, skippable: !acting, asks: null, guards: [], hands_min: null, waited_min: null };
+  const blank = {
+    held: acting,
+    alone: acting,
+    skippable: !acting,
+    asks: null,
+    guards: [],
+    hands_min: null,
+    waited_min: null,
+  };
   return { ...fields, ...blank, cancels: [...new Set(cancels)], makes: [...new Set(makes)], outcome };
 }
 

@@ -18,6 +18,7 @@ export function makeStep(id: string, more: Partial<Step> = {}): Step {
     makes: [],
     held: false,
     skippable: true,
+    alone: false,
     asks: null,
     takes_out: [],
     puts_in: [],

@@ -7,6 +7,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { go } from '../../lib/router.svelte';
+  import { closeAllBack } from './all-back';
   import KeyHelp from '../KeyHelp.svelte';
   import BenchHead from './BenchHead.svelte';
   import BeginList from './BeginList.svelte';
@@ -35,6 +36,7 @@
   let count: CountAndClose | undefined = $state();
   let sheet: HTMLElement | undefined = $state();
   let helpOpen = $state(false);
+  let footPx = $state(0);
 
   const hands = untrack(
     () =>
@@ -42,6 +44,7 @@
         begin: () => begin?.begin(true),
         confirm: (breach) => power?.confirm(breach),
         close: () => count?.close(),
+        settled: () => closeAllBack(hands.at),
       }),
   );
   const at = hands.at;
@@ -64,7 +67,7 @@
 
   onMount(() => {
     void loadJob();
-    const stops = [at.open(), keepAwake(), hush, () => hands.up()];
+    const stops = [at.open(), keepAwake(), hush, () => hands.letGo()];
     return () => stops.forEach((stop) => stop());
   });
 
@@ -79,6 +82,12 @@
   $effect(() => {
     void index;
     if (mode !== 'reason' && mode !== 'guard') sheet?.focus({ preventScroll: true });
+  });
+
+  // What is said at the foot of the page stands above the large button.
+  $effect(() => {
+    document.documentElement.style.setProperty('--foot', `${footPx}px`);
+    return () => document.documentElement.style.removeProperty('--foot');
   });
 
   function sayStep() {
@@ -97,7 +106,7 @@
   );
 </script>
 
-<svelte:window onblur={() => hands.up()} />
+<svelte:window onblur={() => hands.letGo()} />
 <svelte:head><title>{say('bench-mode-bench', { model: job?.model ?? '' })}</title></svelte:head>
 <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
 <div class="bench" data-mode={mode} onclick={refocus}>
@@ -124,7 +133,13 @@
     <main id="main" class:sided>
       {#if step}
         <div class="sheet" bind:this={sheet} tabindex="-1">
-          <StepSheet {step} number={index + 1} of={hands.steps.length} wide={!sided && step.shows !== 'power'} />
+          <StepSheet
+            {step}
+            number={index + 1}
+            of={hands.steps.length}
+            wide={!sided && step.shows !== 'power'}
+            run={hands.run}
+          />
           {#if held}
             <HeldClock {held} />
           {/if}
@@ -156,7 +171,7 @@
         />
       {/if}
     </main>
-    <footer>
+    <footer bind:clientHeight={footPx}>
       {#if hands.panel}
         <StepPanels {hands} />
       {:else if step}

@@ -15,6 +15,9 @@
   // Open stays open from step to step: whoever wants it once wants it again.
   let more = $state(false);
   let { hands, step, onphoto, onaloud }: Props = $props();
+  const open = $derived(!step.outcome && !hands.held && !hands.guard);
+  const must = $derived(open && step.held);
+  const may = $derived(open && !step.held && hands.run.length > 1);
 </script>
 
 <div class="strip">
@@ -23,20 +26,25 @@
     class:holding={hands.holding}
     type="button"
     data-pedal
+    data-hold={must ? 'must' : may ? 'may' : undefined}
     aria-disabled={hands.at.settling || undefined}
     onpointerdown={(e) => e.button === 0 && hands.down()}
     onpointerup={() => hands.up()}
-    onpointerleave={() => hands.up()}
-    onpointercancel={() => hands.up()}
+    onpointerleave={() => hands.letGo()}
+    onpointercancel={() => hands.letGo()}
     oncontextmenu={(e) => e.preventDefault()}
   >
     {#if hands.at.settling}{say('bench-mode-taking-back')}{:else if step.outcome}{say(
         'bench-mode-go-on',
       )}{:else if hands.held}{say('bench-mode-waiting')}{:else if hands.holding}{say(
         'bench-mode-keep-holding',
-      )}{:else if step.held && !hands.guard}{say('bench-mode-hold-second', {
+      )}{:else if must}{say('bench-mode-hold-second', {
         power: step.shows === 'power',
-      })}{:else}{say('bench-mode-done-go-on')}{/if}
+      })}{:else}<span
+        >{say('bench-mode-done-go-on')}{#if may}<small
+            >{say('bench-mode-or-hold', { count: hands.run.length, to: hands.run.at(-1)?.text ?? '' })}</small
+          >{/if}</span
+      >{/if}
     <kbd>{say('bench-mode-enter')}</kbd>
   </button>
   <Button key="⌫" disabled={!hands.at.canUndo} onclick={() => hands.input('back')}>{say('bench-mode-take-back')}</Button
@@ -125,6 +133,12 @@
   .go.holding::before {
     transform: scaleX(1);
     transition: transform 1s linear !important;
+  }
+  .go small {
+    display: block;
+    font-family: var(--font-text);
+    font-size: var(--size-1);
+    font-weight: 400;
   }
   .go kbd {
     font-size: var(--size-1);

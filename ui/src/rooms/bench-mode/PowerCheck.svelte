@@ -48,6 +48,11 @@
 </script>
 
 <div class="power">
+  {#if missing.length > 1}
+    <Button onclick={() => missing.forEach((c) => (results[c.name] = 'fine'))}
+      >{say('power-check-all-fine', { join: missing.map((c) => c.words.toLowerCase()).join(', ') })}</Button
+    >
+  {/if}
   <ul>
     {#each checks as check (check.name)}
       <li class:fails={full[check.name] === 'fails'}>

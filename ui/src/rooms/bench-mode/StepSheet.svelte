@@ -9,8 +9,10 @@
     number: number;
     of: number;
     wide: boolean;
+    /** What a hold tells, this step first. */
+    run?: readonly Step[];
   }
-  let { step, number, of, wide }: Props = $props();
+  let { step, number, of, wide, run = [] }: Props = $props();
   const STAGES: Record<string, string> = {
     open: say('step-ruler-open'),
     clean: say('step-ruler-clean'),
@@ -50,6 +52,14 @@
           <dd>{minutesWords(step.wait_min)}</dd>
         </div>{/if}
     </dl>
+  {/if}
+  {#if run.length > 1}
+    <div class="run">
+      <p>{say('step-sheet-in-one-go')}</p>
+      <ol start={number + 1}>
+        {#each run.slice(1) as next (next.id)}<li>{next.text}</li>{/each}
+      </ol>
+    </div>
   {/if}
   {#if step.asks && step.outcome?.how === 'done'}
     <p class="why">
@@ -101,6 +111,23 @@
   .material dd {
     padding-bottom: 2px;
     border-bottom: 5px solid var(--after);
+  }
+  .run {
+    margin-top: var(--gap-5);
+    padding-top: var(--gap-3);
+    border-top: 1px solid var(--rule);
+    font-size: clamp(1.05rem, 1.4vw, 1.35rem);
+  }
+  .run p {
+    color: var(--soft);
+  }
+  .run ol {
+    margin: var(--gap-1) 0 0;
+    padding-left: 2.2rem;
+    list-style: decimal;
+  }
+  .run li {
+    display: list-item;
   }
   .caution {
     display: flex;

@@ -163,7 +163,7 @@ describe('bench mode', () => {
     await holds(user, 300);
     expect(tablet.sent).toEqual([]);
     await holds(user, 1100);
-    await vi.waitFor(() => expect(tablet.sent.map((e) => e.kind)).toEqual(['step_done']));
+    await vi.waitFor(() => expect(tablet.sent.map((e) => e.kind)).toEqual(['step_done', 'closed']));
   });
 
   it('gives the pedal back to the step, whatever was touched', async () => {
@@ -217,7 +217,7 @@ describe('bench mode', () => {
     later();
     await user.keyboard('{Enter}');
     await vi.waitFor(() =>
-      expect(tablet.sent.map((e) => e.data)).toEqual([{ step: 'apply', value: 0.082 }, { step: 'apply2' }]),
+      expect(tablet.sent.slice(0, 2).map((e) => e.data)).toEqual([{ step: 'apply', value: 0.082 }, { step: 'apply2' }]),
     );
   });
 

@@ -4,6 +4,7 @@ import { parseNumber } from '../../lib/format';
 import { BenchJob, benchWords } from '../../lib/bench/bench.svelte';
 import { base, HOLD_MS, Lockout, move, type Does, type Input, type Sight, type State } from '../../lib/bench/machine';
 import { brokenGuard, factsOf, runningWait, stepFirst } from '../../lib/bench/project';
+import { runOf } from '../../lib/bench/runs';
 import type { Guard, Step, Wait } from '../../lib/bench/types';
 import { waits } from '../../lib/bench/waits.svelte';
 import { go } from '../../lib/router.svelte';
@@ -23,7 +24,11 @@ export interface Others {
   begin: () => void;
   confirm: (breach?: string) => void;
   close: () => void;
+  /** The last step of the list was just told. */
+  settled: () => void;
 }
+
+const plugsOpen = (): string => benchWords.table?.plugs_open ?? 'plugs_open';
 
 export class Hands {
   readonly at: BenchJob;
@@ -36,6 +41,8 @@ export class Hands {
   #others: Others;
   #digitTimer: ReturnType<typeof setTimeout> | undefined;
   #holdTimer: ReturnType<typeof setTimeout> | undefined;
+  /** Ids of the events that the last hold told together. */
+  #together: string[] = [];
   readonly #lock = new Lockout();
   readonly #id: string;
 
@@ -63,6 +70,10 @@ export class Hands {
   readonly guard = $derived.by(() =>
     this.step && !this.step.outcome ? brokenGuard(this.step.guards, factsOf(this.bench)) : null,
   );
+  /** What a hold on the large button tells, the shown step first. */
+  readonly run = $derived.by(() =>
+    this.bench && this.index >= 0 ? runOf(this.bench, this.index, waits.now, plugsOpen()) : [],
+  );
   readonly sight = $derived.by<Sight>(() => ({
     begun: this.bench?.begun != null,
     step: this.step && {
@@ -72,6 +83,7 @@ export class Hands {
       waits: this.held !== null,
       broken: this.guard !== null,
       skippable: this.step.skippable,
+      runs: this.run.length > 1,
     },
     waiting: this.running.length > 0,
     tellable: this.panel?.kind === 'rule' ? !this.panel.guard.hard : true,
@@ -93,6 +105,7 @@ export class Hands {
     this.viewed = next >= 0 ? (this.steps[next]?.id ?? null) : null;
     this.panel = null;
     this.measured = '';
+    if (next < 0) this.#others.settled();
   }
 
   #finish(current: Step, more: Record<string, unknown> = {}): void {
@@ -105,16 +118,25 @@ export class Hands {
     this.#onward(current);
   }
 
+  /** The shown step and those behind it, each told as itself. */
+  #finishRun(): void {
+    const run = this.run;
+    this.#together = run.map((step) => this.at.do('step_done', { step: step.id }).id);
+    this.#onward(run.at(-1) as Step);
+    toast(say('bench-mode-told-together', { count: run.length }));
+  }
+
   /** Ask the machine what an input means here, and do it. */
   input(what: Input): void {
     const { does } = move(this.mode, what, this.sight);
     this.#do[does]();
-    if (what === 'press' || what === 'hold') this.#lock.note(does, performance.now());
+    if (what === 'press' || what === 'hold' || what === 'tap') this.#lock.note(does, performance.now());
   }
 
   readonly #do: Record<Does, () => void> = {
     begin: () => this.#others.begin(),
     finish: () => this.step && this.#finish(this.step),
+    finish_run: () => this.#finishRun(),
     onward: () => this.step && this.#onward(this.step),
     confirm: () => this.#others.confirm(),
     close: () => this.#others.close(),
@@ -129,7 +151,7 @@ export class Hands {
     rule: () => {
       const { step: current, bench, guard } = this;
       if (!current || !bench || !guard) return;
-      const first = stepFirst(bench, guard, benchWords.table?.plugs_open ?? 'plugs_open');
+      const first = stepFirst(bench, guard, plugsOpen());
       const send = (breach: string) =>
         current.shows === 'power' ? this.#others.confirm(breach) : this.#finish(current, { breach });
       this.panel = { kind: 'rule', guard, first, send };
@@ -154,7 +176,7 @@ export class Hands {
     if (!this.#lock.lets(performance.now()) || this.at.settling) return;
     const { does } = move(this.mode, 'press', this.sight);
     if (does !== 'keep_holding') return this.input('press');
-    this.up();
+    this.letGo();
     this.holding = true;
     this.#holdTimer = setTimeout(() => {
       this.holding = false;
@@ -162,7 +184,15 @@ export class Hands {
     }, HOLD_MS);
   }
 
+  /** It comes up again: before the second is over that is a tap. */
   up(): void {
+    const tapped = this.holding;
+    this.letGo();
+    if (tapped) this.input('tap');
+  }
+
+  /** The finger slid off, the window lost the focus: nothing is told. */
+  letGo(): void {
     clearTimeout(this.#holdTimer);
     this.holding = false;
   }
@@ -180,7 +210,9 @@ export class Hands {
 
   #back(): void {
     if (!this.at.canUndo) return;
-    if (!this.at.undo()) {
+    const ids = this.#together.includes(this.at.last ?? '') ? this.#together : [this.at.last];
+    this.#together = [];
+    if (!ids.map(() => this.at.undo()).every(Boolean)) {
       toast(say('bench-mode-that-one-on-server'), { tone: 'wrong' });
       return;
     }

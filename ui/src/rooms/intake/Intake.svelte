@@ -18,6 +18,7 @@
   import IntakeLife from './IntakeLife.svelte';
   import IntakeLimits from './IntakeLimits.svelte';
   import IntakeSection from './IntakeSection.svelte';
+  import KnownModel from './KnownModel.svelte';
   import { agree, check, emptyForm, formOf, withDevice, type IntakeForm } from './intake-form';
   import SameDevice from './SameDevice.svelte';
 
@@ -189,6 +190,7 @@
       suggestions={suggestions.of('model')}
       onfocus={() => void suggestions.ask('model', form.maker)}
     />
+    <KnownModel bind:form />
     <TextField
       label={say('intake-serial')}
       name="serial"

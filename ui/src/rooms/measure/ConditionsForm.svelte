@@ -11,6 +11,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import SaveStand from '../../lib/parts/SaveStand.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
+  import ResultFields from './ResultFields.svelte';
   import { formOf, numbersOf, type ConditionsText } from './conditions-form';
 
   interface Props {
@@ -19,8 +20,10 @@
     side: RunKey;
     onrun: (run: Run) => Promise<void>;
     onreload: () => void;
+    /** Enter in a field, once all that the next step needs is there. */
+    onward?: (() => void) | undefined;
   }
-  let { jobId, run, side, onrun, onreload }: Props = $props();
+  let { jobId, run, side, onrun, onreload, onward }: Props = $props();
 
   const draftKey = untrack(() => `run:${jobId}:${side}`);
   let form = $state<ConditionsText>({ ...untrack(() => formOf(run)), ...readDraft<ConditionsText>(draftKey) });
@@ -52,6 +55,11 @@
       untrack(() => saver.same());
     }
   });
+
+  async function enter() {
+    await saver.flush();
+    if (saver.stand === 'saved' && run.trace && run.room_c !== null) onward?.();
+  }
 
   async function save(): Promise<boolean> {
     const sent = $state.snapshot(form);
@@ -85,10 +93,12 @@
 <form
   onsubmit={(e) => {
     e.preventDefault();
-    void saver.flush();
+    void enter();
   }}
   onchange={() => void saver.flush()}
 >
+  <!-- Without it Enter in one of several fields sends nothing. -->
+  <button hidden>{say('foot-bar-next-step')}</button>
   <div class="grid">
     <TextField
       label={say('conditions-form-room')}
@@ -183,33 +193,7 @@
       hint={say('conditions-form-one-fan-gives-its')}
     />
   </div>
-  <h3>{say('conditions-form-what-scored')}</h3>
-  <div class="grid">
-    <TextField
-      label={say('conditions-form-score')}
-      name="result_score"
-      numeric
-      unit="points"
-      bind:value={form.result_score}
-      error={errors.result_score}
-    />
-    <TextField
-      label={say('conditions-form-took')}
-      name="result_duration_s"
-      numeric
-      unit="m:ss"
-      bind:value={form.result_duration_s}
-      error={errors.result_duration_s}
-    />
-    <TextField
-      label={say('conditions-form-frame-rate')}
-      name="result_frame_rate"
-      numeric
-      unit="1/s"
-      bind:value={form.result_frame_rate}
-      error={errors.result_frame_rate}
-    />
-  </div>
+  <ResultFields bind:form {errors} />
   {#if trouble}
     <Notice tone="care" title={trouble.body.detail}>
       {trouble.body.remedy}

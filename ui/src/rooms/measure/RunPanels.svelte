@@ -22,8 +22,9 @@
     closed: boolean;
     onrun: (run: Run) => Promise<void>;
     onreload: () => void;
+    onward?: () => void;
   }
-  let { jobId, run, runKey, closed, onrun, onreload }: Props = $props();
+  let { jobId, run, runKey, closed, onrun, onreload, onward }: Props = $props();
 
   const dots = (...parts: (string | false | null | undefined)[]) => parts.filter(Boolean).join(' · ');
   const conditions = $derived(
@@ -59,13 +60,13 @@
 {:else}
   <div class="two">
     <LogPanel {jobId} {run} side={runKey} {closed} {onrun} />
-    <ConditionsForm {jobId} {run} side={runKey} {onrun} {onreload} />
+    <ConditionsForm {jobId} {run} side={runKey} {onrun} {onreload} {onward} />
   </div>
 {/if}
 <div class="folds">
   {#if run.trace}
     <Working summary={say('conditions-form-how-was-run')} stand={conditions} bind:open>
-      <ConditionsForm {jobId} {run} side={runKey} {onrun} {onreload} />
+      <ConditionsForm {jobId} {run} side={runKey} {onrun} {onreload} {onward} />
     </Working>
   {/if}
   <Working summary={say('noise-panel-noise-by-meter')} stand={noise}>

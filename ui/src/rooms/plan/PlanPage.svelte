@@ -2,10 +2,10 @@
   import { say } from './words';
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take as take_, type Job, type Schemas } from '../../lib/api';
-  import { day } from '../../lib/format';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import { go } from '../../lib/router.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import Gates from '../job/Gates.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
@@ -15,6 +15,7 @@
   import { factsThatMatter } from './facts';
   import Found from './Found.svelte';
   import OptionDetail from './OptionDetail.svelte';
+  import PlanNotes from './PlanNotes.svelte';
   import PlanTaken from './PlanTaken.svelte';
   import OptionScale from './OptionScale.svelte';
   import { GOALS } from './plan-words';
@@ -35,6 +36,10 @@
   const shown = $derived(plan?.options.find((o) => o.key === (selected || plan.chosen?.key)) ?? plan?.options[0]);
   const matter = $derived(shown ? factsThatMatter(shown) : []);
   const closed = $derived(job.handed_over_at !== null);
+  // The first decision of a job goes straight to the bench; a later one is looked at against what was done.
+  const startable = $derived(
+    job.stage === 'plan' && !plan?.chosen && !!shown && !['leave', 'tune'].includes(shown.key),
+  );
   const gates = $derived(job.gates.filter((g) => g.stage === 'plan'));
   const sheetParts = $derived(
     shown?.parts.filter((p) => p.unit === 'piece' && ['pad', 'phase_change_sheet'].includes(p.kind)) ?? [],
@@ -67,7 +72,17 @@
   function step() {
     if (!shown) return;
     if (plan?.chosen?.key === shown.key || closed) onnext?.();
+    else if (startable) void start(shown.key);
     else void take(shown.key);
+  }
+
+  /** Choose it, begin its list, and off to the bench; where something is in the way, Open says what. */
+  async function start(key: string) {
+    await take(key);
+    if (plan?.chosen?.key !== key) return;
+    const trouble = await state_.begin();
+    if (trouble) toast(`${trouble.body.detail} ${trouble.body.remedy}`, { tone: 'wrong' });
+    go(`/jobs/${job.id}/${trouble ? 'open' : 'bench'}`);
   }
 
   async function take(key: string | null) {
@@ -83,11 +98,6 @@
     if (!state_.form || state_.form.goal === value) return;
     state_.form.goal = value;
     state_.changed();
-  }
-
-  async function forget(id: string) {
-    await state_.removeNote(id);
-    toast(say('plan-page-taken-off-plan'));
   }
 </script>
 
@@ -153,25 +163,7 @@
     {/if}
   {/if}
   {#if !closed}<Found state={state_} without={matter} />{/if}
-  {#if plan.notes.length}
-    <section class="notes">
-      <h3>{say('plan-page-worked-out-for-this')}</h3>
-      <ul>
-        {#each plan.notes as note (note.id)}
-          <li>
-            <a href="/workings/{note.name}?{new URLSearchParams(note.given)}">{note.title}</a>
-            <span>{note.lines.join(', ')}</span>
-            <span class="quiet">{note.by}, {day(note.at)}</span>
-            {#if !closed}<Button
-                kind="bare"
-                label={say('plan-page-take-off', { title: note.title })}
-                onclick={() => void forget(note.id)}>✕</Button
-              >{/if}
-          </li>
-        {/each}
-      </ul>
-    </section>
-  {/if}
+  {#if plan.notes.length}<PlanNotes {plan} {closed} onforget={(id) => state_.removeNote(id)} />{/if}
   <FootBar {missing} note={footNote}>
     {#if plan.chosen?.key === 'leave' && shown?.key === 'leave'}
       <Button kind="main" href="/jobs/{job.id}/handover">{say('plan-page-go-on-to-hand')}</Button>
@@ -180,8 +172,15 @@
           >{say('plan-page-go-on-to', { next_name: nextName })}</Button
         >{/if}
     {:else if shown && !closed}
-      <Button kind="main" key="Enter" busy={state_.busy} disabled={shown.blocked} onclick={() => void take(shown.key)}
-        >{shown.key === 'leave' ? say('option-detail-leave-alone') : say('option-detail-choose')}</Button
+      {#if startable}<Button disabled={shown.blocked} onclick={() => void take(shown.key)}
+          >{say('option-detail-choose')}</Button
+        >{/if}
+      <Button kind="main" key="Enter" busy={state_.busy} disabled={shown.blocked} onclick={step}
+        >{startable
+          ? say('plan-page-choose-and-start')
+          : shown.key === 'leave'
+            ? say('option-detail-leave-alone')
+            : say('option-detail-choose')}</Button
       >
     {/if}
   </FootBar>
@@ -214,18 +213,5 @@
   }
   .reasons {
     margin: 0;
-  }
-  .notes {
-    margin-top: var(--gap-5);
-  }
-  .notes ul {
-    margin: var(--gap-2) 0 0;
-  }
-  .notes li {
-    display: grid;
-    grid-template-columns: 8rem 1fr auto auto;
-    gap: var(--gap-3);
-    align-items: center;
-    border-bottom: 1px solid var(--rule);
   }
 </style>

@@ -109,6 +109,17 @@ export class PlanState {
     }
   }
 
+  /** Begin the step list of what was chosen. Gives what is in the way, or null. */
+  async begin(): Promise<Problem | null> {
+    try {
+      await take(client.POST('/api/jobs/{job_id}/bench/list', { params: this.#params, body: { with_model: true } }));
+      return null;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      return error;
+    }
+  }
+
   async removeNote(id: string): Promise<void> {
     const path = { job_id: this.jobId, note_id: id };
     this.plan = await take(client.DELETE('/api/jobs/{job_id}/plan/notes/{note_id}', { params: { path } }));

@@ -57,6 +57,13 @@
       bind:value={form.tighten_percent}
       hint={say('habits-first-round-coolers-screws')}
     />
+    <TextField
+      label={say('habits-usual-load')}
+      name="usual_load"
+      bind:value={form.usual_load}
+      hint={say('habits-usual-hint')}
+    />
+    <TextField label={say('habits-usual-fan')} name="usual_fan" bind:value={form.usual_fan} />
   </div>
   <Working summary={say('habits-minutes-hands-task-by')}>
     <div class="grid tasks">

@@ -10,6 +10,8 @@ export interface HabitsForm {
   life_school: string;
   hands_min: Record<string, string>;
   tighten_percent: string;
+  usual_load: string;
+  usual_fan: string;
 }
 
 export const SCHOOLS = [
@@ -39,6 +41,8 @@ export function habitsForm(shop: Schemas['ShopOut']): HabitsForm {
     life_school: h.life_school,
     hands_min: Object.fromEntries(shop.tasks.map((t) => [t.name, String(h.hands_min[t.name] ?? t.hands_min)])),
     tighten_percent: String(h.tighten_percent),
+    usual_load: h.usual_load,
+    usual_fan: h.usual_fan,
   };
 }
 
@@ -59,6 +63,8 @@ export function checkHabits(form: HabitsForm): Checked {
     life_school: form.life_school,
     hands_min: Object.fromEntries(Object.entries(form.hands_min).map(([name, text]) => [name, at(name, text)])),
     tighten_percent: Number(form.tighten_percent),
+    usual_load: form.usual_load,
+    usual_fan: form.usual_fan,
   };
   return Object.keys(errors).length ? { body: null, errors } : { body, errors: null };
 }

@@ -29,6 +29,8 @@ const shop = {
     life_school: 'usual',
     hands_min: {},
     tighten_percent: 50,
+    usual_load: 'even load',
+    usual_fan: 'automatic',
   },
   tasks: [{ name: 'clean', words: 'clean fins', hands_min: 15, wait_min: 5, learnt_min: null, learnt_jobs: 0 }],
   predicted: { jobs: 4, inside: 3, share: 0.75, low: 0.3, high: 0.95 },
@@ -109,6 +111,8 @@ describe('the shop', () => {
         application_school: 'film',
         hands_min: { clean: 25 },
         tighten_percent: 50,
+        usual_load: 'even load',
+        usual_fan: 'automatic',
       },
     });
     expect(screen.getByText(/3 of 4 measured jobs ended inside/)).toHaveTextContent(

@@ -186,3 +186,32 @@ def is_held(acts: Sequence[str], device: Device) -> bool:
     source: common practice, no source
     """
     return bool(_HELD & set(acts)) or (device.sealed and "cover_screws_out" in acts)
+
+
+# Looks that nobody can make up for once the cooler is on, what goes on a die, and the power: each is told by itself,
+# never together with what was done before it.
+_ALONE = frozenset(
+    {
+        "coated_once",
+        "coated",
+        "insulated",
+        "applied",
+        "applied_gpu",
+        "alloy_applied",
+        "alloy_inspected",
+        "film_off",
+        "covered",
+        "powered",
+        "power_on_ok",
+    }
+)
+
+
+def is_alone(acts: Sequence[str]) -> bool:
+    """Whether a step is told by itself, and not in one go with the steps before it.
+
+    acts: acts of one step (n,) [text]
+    returns: flag
+    source: common practice, no source
+    """
+    return bool(_ALONE & set(acts))
