@@ -14,7 +14,7 @@ export default ts.config(
   {
     files: ['**/*.svelte', '**/*.svelte.ts'],
     languageOptions: {
-      parserOptions: { project: './tsconfig.json', extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig },
+      parserOptions: { projectService: true, extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig },
     },
   },
   {
