@@ -20,6 +20,9 @@ LOGS = {
 # Of a step that the rules put in, its words may get better with the years; what it is may not.
 _WORDS = ("text", "why", "tool", "material", "caution")
 
+# What a place may say since: nobody said it then, and nothing is made up for it now.
+_LATER = ("gap_mm", "thickness_mm")
+
 
 def events_of(version, row):
     """The events of a log as they are stored."""
@@ -47,4 +50,8 @@ def seen(state):
         {k: v for k, v in step.items() if not (step["id"].startswith("again_") and k in _WORDS)}
         for step in found["steps"]
     ]
-    return {**found, "steps": steps}
+    places = {
+        name: {k: v for k, v in place.items() if not (k in _LATER and v is None)}
+        for name, place in found["places"].items()
+    }
+    return {**found, "steps": steps, "places": places}

@@ -318,6 +318,14 @@ def test_a_map_is_drawn_kept_for_the_model_and_offered_on_the_next_job(page, pla
     page.get_by_role("radio", name="Put plugs").check()
     page.get_by_label("Plug of the").select_option("battery")
     map_.click(position={"x": 240, "y": 200})
+    page.get_by_role("radio", name="Add pads").check()
+    page.get_by_label("Gap", exact=True).fill("1.3")
+    page.get_by_label("Pad thickness").fill("1.5")
+    map_.click(position={"x": 160, "y": 140})
+    # A pad is looked at, not taken out: its step lays it.
+    chosen = page.get_by_role("group", name="Chosen place")
+    expect(chosen).to_contain_text("pad on memory, 1.5 mm over a gap of 1.3 mm")
+    expect(chosen.get_by_role("button", name="Out")).not_to_be_visible()
     expect(page.get_by_label("Ledger")).to_contain_text("0 of 4 screws out")
     page.get_by_role("radio", name="Count").check()
     page.get_by_label("Order").select_option("cover:tighten")
@@ -327,17 +335,18 @@ def test_a_map_is_drawn_kept_for_the_model_and_offered_on_the_next_job(page, pla
     expect(page.get_by_text("A · 4 screws")).to_be_visible()
     page.goto(f"/jobs/{job}/close")
     page.get_by_role("button", name="Save to the model").click()
-    expect(page.get_by_text(re.compile("Kept for Heron 13 trial: 5 places"))).to_be_visible()
+    expect(page.get_by_text(re.compile("Kept for Heron 13 trial: 6 places"))).to_be_visible()
     page.get_by_role("link", name="Open the model").click()
     expect(page.get_by_role("heading", name="Heron 13 trial")).to_be_visible()
     with page.expect_download() as download:
         page.get_by_role("link", name="Export as JSON").click()
     sheet = json.loads(download.value.path().read_text())
-    assert len(sheet["places"]) == 5
+    assert len(sheet["places"]) == 6
+    assert [(p["gap_mm"], p["thickness_mm"]) for p in sheet["places"] if p["kind"] == "pad"] == [(1.3, 1.5)]
     assert "Petrosyan" not in json.dumps(sheet)
     again = planned("clean", model="Heron 13 trial")
     page.goto(f"/jobs/{again}/open")
-    expect(page.get_by_text("The map of this model is kept: 5 places come with it.")).to_be_visible()
+    expect(page.get_by_text("The map of this model is kept: 6 places come with it.")).to_be_visible()
 
 
 def test_a_held_pedal_and_a_pressed_button_prove_nothing(page, planned):

@@ -12,8 +12,9 @@ from vividowl.core.bench.interlocks import BY_RULE
 from vividowl.core.bench.log.close import blockers
 from vividowl.core.bench.log.events import BenchCommand, BenchRefused, check_event
 from vividowl.core.bench.log.log import BenchLog, append, attempts_of, replay
+from vividowl.core.bench.steps.fitting import pads_of
 from vividowl.core.bench.steps.make_list import device_of, make_steps
-from vividowl.core.bench.steps.vocabulary import BenchStep
+from vividowl.core.bench.steps.vocabulary import BenchStep, PlannedPart, Work
 from vividowl.core.quantities.errors import CoreError
 from vividowl.words import sentence, told
 
@@ -379,3 +380,19 @@ def test_an_attempt_waits_until_the_one_before_is_closed_and_counts_on():
     hand = Hand(PASTE).until("cooler_off")
     assert sentence(refusal(again, hand).message) == "Attempt 1 is not closed."
     assert sentence(refusal(again, closed(), number=4).message) == "Attempt 4 cannot follow; the next one is 2."
+
+
+def test_a_pad_is_on_the_map_and_neither_in_nor_out():
+    pad = Place("mem", "pad", 0.4, 0.3, "memory", gap_mm=1.3, thickness_mm=1.5, note="left")
+    pads = Work((*PASTE.parts, PlannedPart("memory", "pad", "Moss 1.5", "", "", 1)))
+    hand = Hand(pads, [*PLACES, pad])
+    (step,) = [s.id for s in hand.state.steps if pads_of(s.id, [*PLACES, pad])]
+    assert step == "apply_memory_pad_1"
+    said = refusal(hand.do, "place_out", place="mem")
+    assert said_by(said) == "pad on memory, left, 1.5 mm over a gap of 1.3 mm is neither in nor out: its step lays it."
+    # It bars nothing: the list is worked to its end with the pad where it is.
+    hand.until("end")
+    assert not hand.state.out
+    hand.at += timedelta(hours=2)
+    hand.do("closed")
+    assert hand.state.closed

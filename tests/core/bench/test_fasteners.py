@@ -110,12 +110,14 @@ def test_both_schools_of_tightening_have_two_rounds():
 @pytest.mark.parametrize(
     ("place", "error", "text"),
     [
-        (Place("a", "nail", 0, 0, "cover"), CoreError, "“nail” is neither screw nor plug"),
+        (Place("a", "nail", 0, 0, "cover"), CoreError, "“nail” is neither screw, plug nor pad"),
         (Place("a", "screw", 0, 0, "battery"), CoreError, "“battery” is not known here; allowed: cover, cooler"),
         (Place("a", "plug", 0, 0, "cover"), CoreError, "allowed: battery, fan"),
         (Place("a", "screw", 1.2, 0, "cover"), OutOfRange, "X is 1.2"),
         (Place("a", "screw", 0, 0, "cover", length_mm=500.0), OutOfRange, "allowed are 0.5 to 80 mm"),
         (Place("a", "screw", 0, 0, "cover", drive="square"), CoreError, "“square” is not known here"),
+        (Place("a", "pad", 0, 0, "battery"), CoreError, "allowed: memory, regulators"),
+        (Place("a", "pad", 0, 0, "memory", thickness_mm=15.0), OutOfRange, "allowed are 0.05 to 10 mm"),
         (Place("a", "screw", 0, 0, "cover", number=0), OutOfRange, "allowed are 1 to 99"),
     ],
 )

@@ -2263,6 +2263,8 @@ export interface components {
             outcome: components["schemas"]["OutcomeOfStepOut"] | null;
             /** Own */
             own: boolean;
+            /** Pads */
+            pads: string[];
             /** Photo */
             photo: boolean;
             /** Puts In */
@@ -2306,6 +2308,8 @@ export interface components {
             looked_at: string[];
             /** Mishaps */
             mishaps: components["schemas"]["MishapKindOut"][];
+            /** Pad Parts */
+            pad_parts: components["schemas"]["NamedOut"][];
             /** Plug Parts */
             plug_parts: components["schemas"]["NamedOut"][];
             /** Plugs Open */
@@ -4210,6 +4214,8 @@ export interface components {
         ModelPlaceOut: {
             /** Drive */
             drive: string;
+            /** Gap Mm */
+            gap_mm: number | null;
             /** Head */
             head: string;
             /** Holds */
@@ -4228,6 +4234,8 @@ export interface components {
             number: number | null;
             /** Shape */
             shape: string;
+            /** Thickness Mm */
+            thickness_mm: number | null;
             /** X */
             x: number;
             /** Y */
@@ -4735,8 +4743,9 @@ export interface components {
         };
         /**
          * Place
-         * @description A screw or a plug. x and y: where it sits, as a share of the outline's width and height; holds: what a screw
-         *     holds, or what is plugged; a screw's class is length [mm], drive and head; number: printed beside it.
+         * @description A screw, a plug or a pad. x and y: where it sits, as a share of the outline's width and height; holds: what a screw
+         *     holds, what is plugged, or what a pad cools; a screw's class is length [mm], drive and head; number: printed beside
+         *     it; a pad's gap_mm between part and cooler, and thickness_mm of the pad that fills it.
          */
         Place: {
             /**
@@ -4744,6 +4753,8 @@ export interface components {
              * @default unknown
              */
             drive: string;
+            /** Gap Mm */
+            gap_mm: number | null;
             /**
              * Head
              * @default unknown
@@ -4764,6 +4775,8 @@ export interface components {
             note: string;
             /** Number */
             number: number | null;
+            /** Thickness Mm */
+            thickness_mm: number | null;
             /** X */
             x: number;
             /** Y */
@@ -4775,6 +4788,8 @@ export interface components {
             drive: string;
             /** Explained */
             explained: string;
+            /** Gap Mm */
+            gap_mm: number | null;
             /** Guards In */
             guards_in: components["schemas"]["GuardOut"][];
             /** Guards Out */
@@ -4799,6 +4814,8 @@ export interface components {
             number: number | null;
             /** Shape */
             shape: string;
+            /** Thickness Mm */
+            thickness_mm: number | null;
             /** Was Out */
             was_out: number | null;
             /** Words */

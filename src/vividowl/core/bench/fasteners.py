@@ -1,4 +1,4 @@
-"""Screws and plugs of a device: places, classes as letter and shape, and the order to loosen and tighten them."""
+"""Screws, plugs and pads of a device: places, classes as letter and shape, and the order to loosen and tighten them."""
 
 from __future__ import annotations
 
@@ -9,7 +9,7 @@ from dataclasses import dataclass
 from vividowl.core.quantities.errors import CoreError, require_range
 from vividowl.core.quantities.words import Words, listed, say
 
-SCREW, PLUG = "screw", "plug"
+SCREW, PLUG, PAD = "screw", "plug", "pad"
 SCREW_GROUPS: Mapping[str, Words] = {
     "cover": say("screws-cover"),
     "cooler": say("screws-cooler"),
@@ -26,6 +26,12 @@ PLUG_PARTS: Mapping[str, Words] = {
     "drive": say("plug-drive"),
     "speaker": say("plug-speaker"),
     "other": say("plug-other"),
+}
+PAD_PARTS: Mapping[str, Words] = {
+    "memory": say("pad-memory"),
+    "regulators": say("pad-regulators"),
+    "inductors": say("pad-inductors"),
+    "other": say("pad-other"),
 }
 DRIVES: Mapping[str, Words] = {
     "cross": say("drive-cross"),
@@ -50,8 +56,9 @@ PLACES_MOST = 200  # on one map; a limit of the product
 
 @dataclass(frozen=True)
 class Place:
-    """A screw or a plug. x and y: where it sits, as a share of the outline's width and height; holds: what a screw
-    holds, or what is plugged; a screw's class is length [mm], drive and head; number: printed beside it."""
+    """A screw, a plug or a pad. x and y: where it sits, as a share of the outline's width and height; holds: what a
+    screw holds, what is plugged, or what a pad cools; a screw's class is length [mm], drive and head; number: printed
+    beside it; a pad's gap_mm between part and cooler, and thickness_mm of the pad that fills it."""
 
     id: str
     kind: str
@@ -63,6 +70,8 @@ class Place:
     head: str = "unknown"
     number: int | None = None
     note: str = ""
+    gap_mm: float | None = None
+    thickness_mm: float | None = None
 
 
 @dataclass(frozen=True)
@@ -93,12 +102,12 @@ class Pass:
 def check_place(place: Place) -> Place:
     """Refuse a place that cannot be.
 
-    place: the screw or plug
+    place: the screw, plug or pad
     returns: the same
     raises: CoreError, OutOfRange naming the field
     source: common practice, no source
     """
-    groups = {SCREW: SCREW_GROUPS, PLUG: PLUG_PARTS}.get(place.kind)
+    groups = {SCREW: SCREW_GROUPS, PLUG: PLUG_PARTS, PAD: PAD_PARTS}.get(place.kind)
     if groups is None:
         raise CoreError(
             say("fasteners-neither-screw-nor-plug", kind=place.kind),
@@ -114,6 +123,9 @@ def check_place(place: Place) -> Place:
     require_range("y", place.y, "", 0.0, 1.0, say("fasteners-place-inside-outline"))
     if place.length_mm is not None:
         require_range("length_mm", place.length_mm, "mm", 0.5, 80.0, say("fasteners-measure-from-below-head-or"))
+    for name in ("gap_mm", "thickness_mm"):
+        if getattr(place, name) is not None:
+            require_range(name, getattr(place, name), "mm", 0.05, 10.0, say("fasteners-gap-by-putty-or-pad"))
     if place.number is not None:
         require_range("number", place.number, "", 1, 99, say("fasteners-number-printed-beside-screw"))
     return place

@@ -25,6 +25,7 @@ from vividowl.core.bench.log.close import Blocker, blockers
 from vividowl.core.bench.log.log import BenchLog
 from vividowl.core.bench.log.made import acts_of_place
 from vividowl.core.bench.log.state import BenchState, place_words
+from vividowl.core.bench.steps.fitting import pads_of
 from vividowl.core.bench.steps.vocabulary import BenchStep, is_alone, is_held
 from vividowl.core.bench.times import StepTime
 from vividowl.core.quantities.words import Words
@@ -45,7 +46,7 @@ REFUSED_SHOWN = 5
 @dataclass(frozen=True)
 class StepView:
     """A step with the facts it takes away and makes, the rules that guard it, whether it is held rather than tapped,
-    may be skipped and is told alone, and the minutes it took."""
+    may be skipped and is told alone, the pads of the map that it lays, and the minutes it took."""
 
     step: BenchStep
     cancels: tuple[str, ...]
@@ -53,6 +54,7 @@ class StepView:
     held: bool
     skippable: bool
     alone: bool
+    pads: tuple[str, ...]
     guards: tuple[Interlock, ...]
     time: StepTime | None
 
@@ -130,7 +132,7 @@ def _view(scope: Scope, job: Job, log: BenchLog, number: int) -> BenchView:
         log,
         number,
         now,
-        tuple(_step(s, state, times) for s in state.steps),
+        tuple(_step(s, state, times, places) for s in state.steps),
         tuple(_place(p, state, classes) for p in places),
         classes,
         _orders(places),
@@ -145,7 +147,7 @@ def _view(scope: Scope, job: Job, log: BenchLog, number: int) -> BenchView:
     )
 
 
-def _step(step: BenchStep, state: BenchState, times: Mapping[str, StepTime]) -> StepView:
+def _step(step: BenchStep, state: BenchState, times: Mapping[str, StepTime], places: Sequence[Place]) -> StepView:
     return StepView(
         step,
         _cancels(step.acts),
@@ -153,6 +155,7 @@ def _step(step: BenchStep, state: BenchState, times: Mapping[str, StepTime]) -> 
         is_held(step.acts, state.device),
         not NEVER_SKIPPED & set(step.acts),
         is_alone(step.acts),
+        pads_of(step.id, places),
         rules_for(step.acts, state.device),
         times.get(step.id),
     )

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from vividowl.core.bench.fasteners import DRIVES, HEADS, PLUG_PARTS, SCREW_GROUPS
+from vividowl.core.bench.fasteners import DRIVES, HEADS, PAD_PARTS, PLUG_PARTS, SCREW_GROUPS
 from vividowl.core.bench.first_power import CHECKS, LOOKED_AT
 from vividowl.core.bench.interlocks import ALUMINIUM_SEEN, BY_RULE, CANCELS, MAKES, PLUGS_OPEN
 from vividowl.core.bench.mishaps import MISHAPS, Mishap
@@ -22,6 +22,7 @@ __all__ = [
     "LOOKED_AT",
     "MAKES",
     "MISHAPS",
+    "PAD_PARTS",
     "PART_WORDS",
     "PLUGS_OPEN",
     "PLUG_PARTS",

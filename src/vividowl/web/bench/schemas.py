@@ -53,6 +53,8 @@ class BenchStepOut(Out):
     held: bool
     skippable: bool
     alone: bool
+    # Pads of the map that it lays.
+    pads: list[str]
     asks: AskOut | None
     takes_out: list[str]
     puts_in: list[str]
@@ -79,6 +81,8 @@ class PlaceOut(Out):
     head: str
     number: int | None
     note: str
+    gap_mm: float | None
+    thickness_mm: float | None
     letter: str
     shape: str
     words: str

@@ -64,6 +64,7 @@ class BenchWordsOut(Out):
     heads: list[NamedOut]
     screw_groups: list[NamedOut]
     plug_parts: list[NamedOut]
+    pad_parts: list[NamedOut]
     plugs_open: str
     aluminium: list[list[str]]
     aluminium_seen: str

@@ -20,6 +20,8 @@ class ModelPlaceOut(Out):
     head: str
     number: int | None
     note: str
+    gap_mm: float | None
+    thickness_mm: float | None
     letter: str
     shape: str
 

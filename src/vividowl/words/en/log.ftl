@@ -131,6 +131,17 @@ events-type-list =
 events-type-number = number
 events-type-whole = whole number
 events-type-table = table
+state-pad =
+    pad on { $holds }{ $note ->
+        [none] { "" }
+       *[other] , { $note }
+    }{ $thickness_mm ->
+        [none] , thickness not known
+       *[other] , { SIG($thickness_mm) } mm
+    }{ $gap_mm ->
+        [none] { "" }
+       *[other] { " " }over a gap of { SIG($gap_mm) } mm
+    }
 state-plug =
     { $other ->
         [yes] { $name }

@@ -10,7 +10,7 @@ export function actsOfPlace(
   explained: Record<string, string>,
   comesOut: boolean,
 ): string[] {
-  if (!place) return [];
+  if (!place || place.kind === 'pad') return [];
   if (place.kind === 'plug') {
     if (place.holds === 'battery') return [comesOut ? 'battery_off' : 'battery_on'];
     return [comesOut ? 'plug_off' : 'plug_on'];

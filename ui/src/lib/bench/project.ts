@@ -147,6 +147,7 @@ function asStep(row: StepRow, bench: Bench, state: BenchState, acts: Acts): Step
   const blank = {
     held: acting,
     alone: acting,
+    pads: [],
     skippable: !acting,
     asks: null,
     guards: [],

@@ -33,6 +33,8 @@ export interface PlaceRow {
   head: string;
   number: number | null;
   note: string;
+  gap_mm: number | null;
+  thickness_mm: number | null;
 }
 
 export interface Outcome {
@@ -150,6 +152,8 @@ const PLACE: PlaceRow = {
   head: 'unknown',
   number: null,
   note: '',
+  gap_mm: null,
+  thickness_mm: null,
 };
 
 /** Fields that a table knows, with what is usual for those that are left out. */

@@ -1,6 +1,7 @@
 <script lang="ts">
   // Map of a device: outline or photo, screws and plugs in their places, the order as a path with numbers.
   import type { Schemas } from '../api';
+  import { fixed } from '../format';
   import Button from '../parts/Button.svelte';
   import { say } from '../say';
   import ClassShape from './ClassShape.svelte';
@@ -114,6 +115,12 @@
             r={21}
             filled={!place.is_out}
           />
+        {:else if place.kind === 'pad'}
+          <rect class="pad" x={px(place) - 27} y={py(place) - 17} width="54" height="34" rx="4" />
+          <text class="plug-word" x={px(place)} y={py(place) + 6}
+            >{place.thickness_mm === null ? '?' : fixed(place.thickness_mm, 1)}</text
+          >
+          <text class="plug-word" x={px(place)} y={py(place) + 36}>{place.note || place.holds}</text>
         {:else}
           <path class="plug" d="M-22-13H14V13H-22ZM14-8H28M14 8H28" transform="translate({px(place)} {py(place)})" />
           <text class="plug-word" x={px(place)} y={py(place) + 34}>{place.note || place.holds}</text>
@@ -190,6 +197,11 @@
     fill: var(--ink);
     stroke: var(--ink);
     stroke-width: 3.5;
+  }
+  .pad {
+    fill: var(--after-tint);
+    stroke: var(--after);
+    stroke-width: 3;
   }
   .out .plug {
     fill: var(--sheet);

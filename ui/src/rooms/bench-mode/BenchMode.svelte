@@ -53,7 +53,9 @@
   const step = $derived(hands.step);
   const held = $derived(hands.held);
   const mode = $derived(hands.mode);
-  const sided = $derived(step !== null && (step.shows === 'map' || step.shows === 'seen' || step.photo));
+  const sided = $derived(
+    step !== null && (step.shows === 'map' || step.pads.length > 0 || step.shows === 'seen' || step.photo),
+  );
 
   async function loadJob() {
     try {

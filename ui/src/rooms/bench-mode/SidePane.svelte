@@ -14,7 +14,7 @@
     kind: string;
   }
   let { at, bench, step, kind }: Props = $props();
-  const mine = $derived(new Set([...step.takes_out, ...step.puts_in]));
+  const mine = $derived(new Set([...step.takes_out, ...step.puts_in, ...step.pads]));
   const order = $derived(step.takes_out.length ? step.takes_out : step.puts_in);
   const tray = $derived(
     bench.classes
@@ -26,14 +26,14 @@
 </script>
 
 <aside>
-  {#if step.shows === 'map'}
+  {#if step.shows === 'map' || step.pads.length}
     <ScrewMap
       {kind}
       places={bench.places}
       outline={bench.outline || null}
       {order}
       faint={(p) => mine.size > 0 && !mine.has(p.id)}
-      onplace={(p) => at.do(p.is_out ? 'place_in' : 'place_out', { place: p.id })}
+      onplace={(p) => p.kind !== 'pad' && at.do(p.is_out ? 'place_in' : 'place_out', { place: p.id })}
       label={say('side-pane-map-places-this-step', { count: order.length })}
     />
     {#if tray.length}
@@ -47,6 +47,10 @@
           </li>
         {/each}
         <li class="count"><b>{say('side-pane-out', { out_count: outCount, size: mine.size })}</b></li>
+      </ul>
+    {:else if step.pads.length}
+      <ul>
+        {#each bench.places.filter((p) => mine.has(p.id)) as pad (pad.id)}<li>{pad.words}</li>{/each}
       </ul>
     {:else if !mine.size}
       <p class="quiet">{say('side-pane-nothing-mapped-here-yet')}</p>

@@ -69,7 +69,7 @@
           places={bench.places}
           outline={bench.outline || null}
           order={cooler?.tighten ?? []}
-          onplace={(p) => at.do(p.is_out ? 'place_in' : 'place_out', { place: p.id })}
+          onplace={(p) => p.kind !== 'pad' && at.do(p.is_out ? 'place_in' : 'place_out', { place: p.id })}
           label={say('close-page-map-with-order-to')}
         />
         <p class="quiet below">

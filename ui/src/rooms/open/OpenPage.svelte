@@ -10,7 +10,7 @@
   import Ledger from './Ledger.svelte';
   import PlaceForm from './PlaceForm.svelte';
   import StageSteps from './StageSteps.svelte';
-  import { blankPlace, placeData, type PlaceDraft } from './place';
+  import { blankPlace, placeData, type PlaceDraft, type PlaceKind } from './place';
   import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
@@ -21,7 +21,7 @@
   const bench = $derived(at.bench);
   const places = $derived(bench?.places ?? []);
   let draft = $state<PlaceDraft>(blankPlace());
-  let placing = $state<'screw' | 'plug' | null>(null);
+  let placing = $state<PlaceKind | null>(null);
   let chosen = $state<string | null>(null);
   let order = $state('');
   const one = $derived(places.find((p) => p.id === chosen) ?? null);
@@ -64,6 +64,7 @@
         { value: '', label: say('open-page-count') },
         { value: 'screw', label: say('open-page-put-screws') },
         { value: 'plug', label: say('open-page-put-plugs') },
+        { value: 'pad', label: say('open-page-put-pads') },
       ]}
       bind:value={() => placing ?? '', (v) => (placing = v || null)}
     />
@@ -114,14 +115,14 @@
       {#if one}
         <div class="one" role="group" aria-label={say('open-page-chosen-place')}>
           <strong>{one.words || say('open-page-new-place')}</strong>
-          <span class="quiet"
-            >{one.is_out
-              ? `${say('place-out')}${one.was_out ? say('open-page-since-step', { was_out: one.was_out }) : ''}`
-              : say('place-in')}</span
-          >
-          <Button onclick={() => at.do(one.is_out ? 'place_in' : 'place_out', { place: one.id })}
-            >{one.is_out ? say('open-page-in') : say('open-page-out')}</Button
-          >
+          {#if one.kind !== 'pad'}<span class="quiet"
+              >{one.is_out
+                ? `${say('place-out')}${one.was_out ? say('open-page-since-step', { was_out: one.was_out }) : ''}`
+                : say('place-in')}</span
+            >
+            <Button onclick={() => at.do(one.is_out ? 'place_in' : 'place_out', { place: one.id })}
+              >{one.is_out ? say('open-page-in') : say('open-page-out')}</Button
+            >{/if}
           <Button
             disabled={one.is_out}
             onclick={() => {

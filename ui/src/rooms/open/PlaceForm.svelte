@@ -4,11 +4,11 @@
   import { benchWords } from '../../lib/bench/bench.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
-  import type { PlaceDraft } from './place';
+  import type { PlaceDraft, PlaceKind } from './place';
 
   interface Props {
     draft: PlaceDraft;
-    kind: 'screw' | 'plug';
+    kind: PlaceKind;
   }
   let { draft = $bindable(), kind }: Props = $props();
   const table = $derived(benchWords.table);
@@ -34,6 +34,18 @@
       bind:value={draft.number}
       hint={say('place-form-counts-on-by-itself')}
     />
+  {:else if kind === 'pad'}
+    <Pick label={say('place-form-pad')} name="pad" options={options(table?.pad_parts)} bind:value={draft.padHolds} />
+    <TextField label={say('place-form-gap')} name="gap_mm" numeric unit="mm" bind:value={draft.gap} />
+    <TextField
+      label={say('place-form-thickness')}
+      name="thickness_mm"
+      numeric
+      unit="mm"
+      bind:value={draft.thickness}
+      hint={say('place-form-thickness-hint')}
+    />
+    <TextField label={say('place-form-which-if-there-several')} name="note" bind:value={draft.note} />
   {:else}
     <Pick
       label={say('place-form-plug')}

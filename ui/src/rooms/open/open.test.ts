@@ -116,6 +116,16 @@ describe('Open', () => {
   });
 
   it('sends a plug without the fields of a screw', () => {
+    expect(placeData({ ...blankPlace(), kind: 'pad', gap: '1,3', thickness: '1.5' }, 'p', 0.5, 0.5)).toEqual({
+      id: 'p',
+      x: 0.5,
+      y: 0.5,
+      kind: 'pad',
+      holds: 'memory',
+      gap_mm: 1.3,
+      thickness_mm: 1.5,
+      note: '',
+    });
     expect(placeData({ ...blankPlace(), kind: 'plug', note: ' white ' }, 'p', 0.12345, 0.5)).toEqual({
       id: 'p',
       x: 0.123,

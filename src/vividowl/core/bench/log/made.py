@@ -6,7 +6,7 @@ from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from typing import Any
 
-from vividowl.core.bench.fasteners import PLUG, SCREW, Place
+from vividowl.core.bench.fasteners import PAD, PLUG, SCREW, Place
 from vividowl.core.bench.first_power import check_power
 from vividowl.core.bench.interlocks import RULES_NOW, all_breached
 from vividowl.core.bench.log.events import BenchCommand, BenchEvent
@@ -123,12 +123,14 @@ def _again(s: BenchState, rows: Sequence[Mapping[str, Any]]) -> list[str]:
 def acts_of_place(place: Place, s: BenchState, *, out: bool) -> tuple[str, ...]:
     """What taking a place out or putting it in means for the rules.
 
-    place: the screw or plug
+    place: the screw, plug or pad
     s: the state before
     out: it comes out [flag]
     returns: acts [text]
     source: common practice, no source
     """
+    if place.kind == PAD:
+        return ()
     if place.kind == PLUG:
         if place.holds == "battery":
             return ("battery_off",) if out else ("battery_on",)

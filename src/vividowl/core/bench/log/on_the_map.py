@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping
 
-from vividowl.core.bench.fasteners import PLACES_MOST, PLUG, SCREW, Place, classes_of, letter_of
+from vividowl.core.bench.fasteners import PAD, PLACES_MOST, PLUG, SCREW, Place, classes_of, letter_of
 from vividowl.core.bench.log.events import BenchCommand, BenchRefused, said
 from vividowl.core.bench.log.guard import guard
 from vividowl.core.bench.log.made import acts_of_place
@@ -56,6 +56,13 @@ def _place_removed(s: BenchState, c: BenchCommand) -> None:
 
 def _place_out(s: BenchState, c: BenchCommand) -> None:
     place = _place(s, c.data["place"])
+    if place.kind == PAD:
+        raise BenchRefused(
+            say("decide-pad-is-laid-by-its-step", places=place_words(place, s.places)),
+            reason="invalid",
+            field="place",
+            remedy=say("decide-pad-tell-the-step"),
+        )
     if place.id in s.out:
         raise BenchRefused(
             say("decide-out-already", places=place_words(place, s.places)), reason="done_already", field="place"

@@ -6,7 +6,17 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from datetime import datetime
 
-from vividowl.core.bench.fasteners import PLUG, PLUG_PARTS, SCREW, SCREW_GROUPS, Place, classes_of, letter_of
+from vividowl.core.bench.fasteners import (
+    PAD,
+    PAD_PARTS,
+    PLUG,
+    PLUG_PARTS,
+    SCREW,
+    SCREW_GROUPS,
+    Place,
+    classes_of,
+    letter_of,
+)
 from vividowl.core.bench.interlocks import ALUMINIUM_SEEN, BARE, BARE_GPU, PLUGS_OPEN, Device
 from vividowl.core.bench.seen import ALUMINIUM
 from vividowl.core.bench.steps.vocabulary import BenchStep
@@ -181,9 +191,9 @@ def plugs_open(places: Mapping[str, Place], out: frozenset[str]) -> bool:
 
 
 def place_words(place: Place, places: Mapping[str, Place]) -> Words:
-    """A place as one names it: screw B of the cooler, no. 3; or the fan plug.
+    """A place as one names it: screw B of the cooler, no. 3; the fan plug; memory pad, 1.5 mm over 1.3 mm.
 
-    place: the screw or plug
+    place: the screw, plug or pad
     places: the map by id
     returns: words [text]
     source: the definition
@@ -191,5 +201,8 @@ def place_words(place: Place, places: Mapping[str, Place]) -> Words:
     if place.kind == PLUG:
         other = place.holds == "other" and not place.note
         return say("state-plug", name=place.note or PLUG_PARTS[place.holds], other=other)
+    if place.kind == PAD:
+        holds, thickness, gap = PAD_PARTS[place.holds], place.thickness_mm, place.gap_mm
+        return say("state-pad", holds=holds, thickness_mm=thickness, gap_mm=gap, note=place.note or None)
     letter = letter_of(place, classes_of(list(places.values())))
     return say("state-screw", letter=letter, holds=SCREW_GROUPS[place.holds], number=place.number)

@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
+from vividowl.core.bench.fasteners import PAD, Place
 from vividowl.core.bench.interlocks import Device
 from vividowl.core.bench.steps.baths import plating_steps
 from vividowl.core.bench.steps.faces import last_look
@@ -28,6 +29,17 @@ def apply_id(target: str, kind: str, index: int | None) -> str:
     source: the definition
     """
     return f"apply_{target}_{kind}" + ("" if index is None else f"_{index}")
+
+
+def pads_of(step: str, places: Sequence[Place]) -> tuple[str, ...]:
+    """Pads of the map that a step puts on.
+
+    step: its id [text]
+    places: screws, plugs and pads of the map (n,)
+    returns: ids of the pads on what the step covers (k,) [text]
+    source: the definition of apply_id
+    """
+    return tuple(p.id for p in places if p.kind == PAD and step.startswith(f"apply_{p.holds}_"))
 
 
 def fit_steps(device: Device, work: Work) -> list[BenchStep]:
