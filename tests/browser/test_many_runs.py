@@ -122,7 +122,7 @@ def test_what_came_from_what_names_the_run_that_is_missing(page, job_address):
     levels = page.get_by_label("Levels, with a comma between")
     levels.nth(0).fill("Grey Heron 11, Quicksheen")
     levels.nth(1).fill("1.08, 1.12")
-    page.get_by_label("Least difference that shall show").fill("0.02")
+    page.get_by_label("Smallest difference to show").fill("0.02")
     page.get_by_role("button", name="Propose runs").click()
     expect(page.get_by_role("heading", name=re.compile("All combinations 4 runs, 2 in hand"))).to_be_visible()
     expect(page.get_by_text(re.compile(r"\d+ runs of each side for it; what is left is ± 0.0\d\d K/W"))).to_be_visible()

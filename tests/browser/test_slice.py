@@ -56,7 +56,7 @@ def test_a_new_device_goes_the_whole_way_by_keyboard(page, logs):
     page.keyboard.press("Space")
     page.get_by_role("group", name="Warranty").get_by_label("Over").focus()
     page.keyboard.press("Space")
-    type_into(page, "Temperature", "95")
+    type_into(page, "Temperature limit", "95")
     page.keyboard.press("Enter")
 
     expect(page.get_by_role("heading", name="Before: how hot does it come in?")).to_be_visible()

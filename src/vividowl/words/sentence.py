@@ -12,6 +12,7 @@ from numbers import Integral
 from typing import Any, Literal
 
 from babel import Locale
+from babel.dates import format_date
 from babel.lists import format_list
 from fluent.runtime import FluentBundle, FluentResource
 from fluent.runtime.types import fluent_number
@@ -74,7 +75,7 @@ def _argument(bundle: FluentBundle, value: Value) -> Any:  # noqa: ANN401 - what
     if isinstance(value, datetime):
         return f"{value:%H:%M}"
     if isinstance(value, date):
-        return f"{value:%Y-%m-%d}"
+        return format_date(value, "d MMMM y", locale=bundle.locales[0])
     if isinstance(value, str | Message | Several):
         return sentence_from(bundle, value)
     # Numbers of any library count: a whole one stays whole.

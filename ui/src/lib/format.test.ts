@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bytes, change, clock, figure, money, parseNumber } from './format';
+import { bytes, change, clock, figure, money, parseDay, parseNumber } from './format';
 
 describe('figures', () => {
   it('says not known instead of a zero', () => {
@@ -46,4 +46,19 @@ describe('clock, size and price', () => {
     expect(money(8900, 'EUR')).toBe('€89.00');
     expect(money(null, 'EUR')).toBe('not set');
   });
+});
+
+describe('days as they are typed', () => {
+  it.each([
+    ['28 May 2027', '2027-05-28'],
+    ['28. mai 2027', null],
+    ['28.5.2027', '2027-05-28'],
+    ['28/05/2027', '2027-05-28'],
+    ['3 September 2026', '2026-09-03'],
+    ['2027-5-8', '2027-05-08'],
+    ['31 June 2027', null],
+    ['29 February 2028', '2028-02-29'],
+    ['tomorrow', null],
+    ['  ', ''],
+  ])('reads %s', (text, iso) => expect(parseDay(text)).toBe(iso));
 });

@@ -63,6 +63,23 @@ export function day(iso: string | null): string {
   );
 }
 
+const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+
+/** Read a day: 28 May 2027, 28.5.2027, 28/5/2027, 2027-05-28; the day stands before the month. yyyy-mm-dd, empty when
+ * nothing was typed, null when it is no day. */
+export function parseDay(text: string): string | null {
+  const plain = text.trim().toLowerCase();
+  if (!plain) return '';
+  const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(plain);
+  const own = /^(\d{1,2})[\s./-]+(\d{1,2}|[a-z]{3,9})\.?[\s./-]+(\d{4})$/.exec(plain);
+  const [y, m, d] = iso ? iso.slice(1) : own ? [own[3], own[2], own[1]] : [];
+  if (!y || !m || !d) return null;
+  const month = /^\d/.test(m) ? Number(m) : MONTHS.indexOf(m.slice(0, 3)) + 1;
+  const found = new Date(Date.UTC(Number(y), month - 1, Number(d)));
+  const fits = month >= 1 && found.getUTCMonth() === month - 1 && found.getUTCDate() === Number(d);
+  return fits ? found.toISOString().slice(0, 10) : null;
+}
+
 /** Day and time on this machine's clock. */
 export function moment(iso: string): string {
   return new Intl.DateTimeFormat('en-GB', {

@@ -57,6 +57,18 @@ stage-steps-min-hands = { $hands_min } min labour
 stage-steps-then-wait = then wait { $wait_min }
 stage-steps-min-waited = { $waited_min } min waited
 stage-steps-bench-mode = Bench mode
+stage-foot-first =
+    { $count ->
+        [one] 1 step of { $stage }
+       *[other] { $count } steps of { $stage }
+    }
+stage-foot-go-on = Go on to { $stage }
+stage-foot-left =
+    { $count ->
+        [one] 1 step left in this stage
+       *[other] { $count } steps left in this stage
+    }
+stage-foot-all-told = All steps of this stage are done
 stage-steps-steps-this-stage = Steps of this stage
 stage-steps-steps = Steps
 stage-steps-plan-has-changed-since = The plan has changed since this list was made.

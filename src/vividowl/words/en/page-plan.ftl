@@ -3,7 +3,7 @@
 cut-panel-cutting = Cutting
 cut-panel-from = From
 cut-panel-sheets-offcuts = { $name }: { $remaining } sheets, { $count } offcuts
-cut-panel-blade-takes = The blade takes
+cut-panel-blade-takes = Blade width
 cut-panel-lay-pieces-out = Lay the pieces out
 cut-panel-no-sheet-this-kind = No sheet of this kind is on the shelf.
 cut-panel-add-one = Add one

@@ -1,7 +1,7 @@
 ### page-shop
 
 habits-price-and-ways-shop = Pricing and defaults
-habits-rate-hour-without-tax-2 = Rate of an hour, without tax
+habits-rate-hour-without-tax-2 = Hourly rate, without tax
 habits-tax = Tax
 habits-when-prices-carry-none = 0 when prices carry none
 habits-paste-goes-on-as = Paste goes on as

@@ -11,7 +11,7 @@
     needed?: boolean;
     wide?: boolean;
     lines?: number;
-    type?: 'text' | 'password' | 'date';
+    type?: 'text' | 'password';
     numeric?: boolean;
     suggestions?: string[];
     autocomplete?: 'off' | 'username' | 'current-password' | 'new-password';

@@ -5,6 +5,7 @@
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
+  import FootBar from '../../lib/parts/FootBar.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import { plural } from '../../lib/format';
   import { go } from '../../lib/router.svelte';
@@ -12,8 +13,10 @@
   interface Props {
     at: BenchJob;
     jobId: string;
+    /** The button stands in the bar at the foot of a page. */
+    foot?: boolean;
   }
-  let { at, jobId }: Props = $props();
+  let { at, jobId, foot = false }: Props = $props();
   let busy = $state(false);
   const places = $derived(at.bench?.model_places ?? 0);
   const chosen = $derived(at.bench?.chosen ?? null);
@@ -30,6 +33,13 @@
   $effect(() => offer([{ key: 'Enter', words: say('begin-list-begin-step-list'), run: () => void begin(true) }]));
 </script>
 
+{#snippet actions()}
+  {#if places}<Button {busy} onclick={() => void begin(false)}>{say('begin-list-begin-without-map')}</Button>{/if}
+  {#if !chosen}<Button href="/jobs/{jobId}/plan">{say('begin-list-to-plan')}</Button>{/if}
+  <Button kind="main" key="Enter" {busy} onclick={() => void begin(true)}
+    >{places ? say('begin-list-begin-with-map') : say('begin-list-begin-list')}</Button
+  >
+{/snippet}
 <section>
   <h2>{say('begin-list-begin-step-list')}</h2>
   <p>
@@ -50,13 +60,16 @@
       {/snippet}
     </Notice>
   {/if}
-  <div class="row">
-    <Button kind="main" key="Enter" {busy} onclick={() => void begin(true)}
-      >{places ? say('begin-list-begin-with-map') : say('begin-list-begin-list')}</Button
-    >
-    {#if places}<Button {busy} onclick={() => void begin(false)}>{say('begin-list-begin-without-map')}</Button>{/if}
-  </div>
+  {#if !foot}<div class="row">{@render actions()}</div>{/if}
 </section>
+{#if foot}
+  <FootBar
+    missing={chosen ? [] : [{ text: say('begin-list-decision'), href: `/jobs/${jobId}/plan` }]}
+    note={chosen?.words ?? ''}
+  >
+    {@render actions()}
+  </FootBar>
+{/if}
 
 <style>
   section {

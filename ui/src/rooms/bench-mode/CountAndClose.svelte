@@ -92,9 +92,6 @@
 
   $effect(() =>
     offer([
-      ...(!alone && !bench.blockers.length
-        ? [{ key: 'Enter', words: say('count-and-close-close-bench-work'), run: close }]
-        : []),
       ...(alone ? shown : []).slice(0, 9).map((one, i) => ({
         key: String(i + 1),
         words: one.text,

@@ -7,6 +7,7 @@
   import Button from '../../lib/parts/Button.svelte';
   import BeginList from '../bench-mode/BeginList.svelte';
   import SeenPicker from '../bench-mode/SeenPicker.svelte';
+  import StageFoot from '../open/StageFoot.svelte';
   import StageSteps from '../open/StageSteps.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
 
@@ -50,7 +51,7 @@
 
 <Titled why="bench"><h2>{say('clean-page-clean-look-first-then')}</h2></Titled>
 {#if bench && !bench.begun}
-  <BeginList {at} jobId={job.id} />
+  <BeginList {at} jobId={job.id} foot />
 {:else if bench}
   {#if is}
     <section class="plan" class:barred={barred.length} aria-live="polite">
@@ -66,6 +67,7 @@
   {/if}
   <SeenPicker {at} />
   <StageSteps {at} stage="clean" />
+  <StageFoot {at} stage="clean" />
 {/if}
 
 <style>

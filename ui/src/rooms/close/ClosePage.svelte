@@ -13,6 +13,7 @@
   import CountAndClose from '../bench-mode/CountAndClose.svelte';
   import PowerCheck from '../bench-mode/PowerCheck.svelte';
   import Ledger from '../open/Ledger.svelte';
+  import StageFoot from '../open/StageFoot.svelte';
   import StageSteps from '../open/StageSteps.svelte';
   import BenchStory from './BenchStory.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
@@ -29,6 +30,7 @@
   let overWords = $state('');
   let powerBox: HTMLElement | undefined = $state();
   let saved = $state('');
+  let count: CountAndClose | undefined = $state();
   const powerOpen = $derived(bench?.steps.some((s) => s.shows === 'power' && !s.outcome) ?? false);
 
   function noteOver() {
@@ -59,7 +61,7 @@
 
 <Titled why="bench"><h2>{say('close-page-close-count-in-equals')}</h2></Titled>
 {#if bench && !bench.begun}
-  <BeginList {at} jobId={job.id} />
+  <BeginList {at} jobId={job.id} foot />
 {:else if bench}
   <div class="split">
     <div>
@@ -104,7 +106,7 @@
     </div>
   </div>
   <section class="gate">
-    <CountAndClose {at} {bench} onstep={() => go(`/jobs/${job.id}/bench`)} onclosed={onnext} />
+    <CountAndClose bind:this={count} {at} {bench} onstep={() => go(`/jobs/${job.id}/bench`)} onclosed={onnext} />
   </section>
   {#if powerOpen}
     <section bind:this={powerBox}>
@@ -113,6 +115,7 @@
     </section>
   {/if}
   <StageSteps {at} stage="close" onpower={() => powerBox?.scrollIntoView({ block: 'center' })} />
+  <StageFoot {at} stage="close" onclose={() => count?.close()} />
   <BenchStory {bench} />
   <section class="keep">
     <h3>{say('close-page-keep-for-next', { model: job.model })}</h3>

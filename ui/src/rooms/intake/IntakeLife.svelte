@@ -2,6 +2,7 @@
   import { say } from '../job/words';
   import type { Suggestions } from '../../lib/suggestions.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
+  import DateField from '../../lib/parts/DateField.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import IntakeSection from './IntakeSection.svelte';
   import { known, type IntakeForm } from './intake-form';
@@ -90,10 +91,9 @@
     bind:value={form.lidded}
     options={known(say('intake-lidded-yes'), say('intake-lidded-no'))}
   />
-  <TextField
+  <DateField
     label={say('intake-done-on')}
     name="done_on"
-    type="date"
     bind:value={form.done_on}
     error={errors.done_on}
     hint={say('intake-done-on-hint')}

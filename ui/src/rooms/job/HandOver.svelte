@@ -10,6 +10,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import Skeleton from '../../lib/parts/Skeleton.svelte';
   import SaveStand from '../../lib/parts/SaveStand.svelte';
+  import DateField from '../../lib/parts/DateField.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { session } from '../../lib/session.svelte';
   import { toast } from '../../lib/toasts.svelte';
@@ -154,10 +155,9 @@
       bind:value={form.price}
       error={errors.price_cents}
     />
-    <TextField
+    <DateField
       label={say('hand-over-next-service')}
       name="next_service_on"
-      type="date"
       bind:value={form.next}
       error={errors.next_service_on}
       hint={record

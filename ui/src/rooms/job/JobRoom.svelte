@@ -13,6 +13,7 @@
   import { opened } from '../../lib/recent';
   import { go } from '../../lib/router.svelte';
   import { railStage, STAGES } from '../../lib/words';
+  import { hear } from '../../lib/bench/news.svelte';
   import { BenchJob } from '../../lib/bench/bench.svelte';
   import { BENCH_STAGES, type BenchStage } from '../../lib/bench/types';
   import JobHead from './JobHead.svelte';
@@ -76,6 +77,12 @@
     const fresh = new BenchJob(jobId, () => void state_?.load());
     untrack(() => (bench = fresh));
     return fresh.open();
+  });
+
+  // Elsewhere another tablet's steps are heard of too: what it told changes the stage that the job is at.
+  $effect(() => {
+    if (atBench) return;
+    return hear((of) => (of === null || of === jobId) && void state_?.load());
   });
 
   // Number keys jump to a stage, Backspace steps back; offered anew when the reachable stages change.

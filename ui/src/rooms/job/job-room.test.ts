@@ -25,7 +25,7 @@ describe('intake', () => {
     render(Intake, { job: null, onsaved: saved });
     await user.type(screen.getByLabelText('Customer'), 'Wen');
     await user.type(screen.getByLabelText('Model'), 'Marrow 15');
-    await user.type(screen.getByLabelText('Temperature'), '95,5');
+    await user.type(screen.getByLabelText('Temperature limit'), '95,5');
     await user.click(screen.getByLabelText('Battery swollen'));
     expect(localStorage.getItem('draft:intake:new')).toContain('Marrow 15');
     await user.click(screen.getByRole('button', { name: /Take it in/ }));

@@ -8,12 +8,15 @@ export class JobState {
   verdict = $state<Verdict | null>(null);
   trouble = $state('');
   readonly id: string;
+  #turn = 0;
 
   constructor(id: string) {
     this.id = id;
   }
 
   async load(): Promise<void> {
+    // An answer that comes after a later question's is out of date.
+    const turn = ++this.#turn;
     const params = { path: { job_id: this.id } };
     const side = (name: SideName) => ({ params: { path: { job_id: this.id, side: name } } });
     try {
@@ -22,14 +25,17 @@ export class JobState {
         take(client.GET('/api/jobs/{job_id}/runs/{side}', side('before'))),
         take(client.GET('/api/jobs/{job_id}/runs/{side}', side('after'))),
       ]);
-      this.verdict =
+      const verdict =
         before.trace && after.trace ? await take(client.GET('/api/jobs/{job_id}/verdict', { params })) : null;
+      if (turn !== this.#turn) return;
+      this.verdict = verdict;
       this.job = job;
       this.before = before;
       this.after = after;
       this.trouble = '';
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
+      if (turn !== this.#turn) return;
       this.trouble = `${error.body.detail} ${error.body.remedy}`;
     }
   }

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { say } from './words';
   import Pick from '../../lib/parts/Pick.svelte';
-  import TextField from '../../lib/parts/TextField.svelte';
+  import { parseDay } from '../../lib/format';
+  import DateField from '../../lib/parts/DateField.svelte';
   import { INTERFACES, KINDS, STAGES, VERDICTS } from '../../lib/words';
   import type { Wanted } from './wanted';
 
@@ -54,17 +55,15 @@
       bind:value={() => wanted[pick.key], (value) => onset({ [pick.key]: value })}
     />
   {/each}
-  <TextField
+  <DateField
     label={say('jobs-since')}
     name="since"
-    type="date"
-    bind:value={() => wanted.since, (since) => onset({ since })}
+    bind:value={() => wanted.since, (since) => parseDay(since) === since && onset({ since })}
   />
-  <TextField
+  <DateField
     label={say('jobs-until')}
     name="until"
-    type="date"
-    bind:value={() => wanted.until, (until) => onset({ until })}
+    bind:value={() => wanted.until, (until) => parseDay(until) === until && onset({ until })}
   />
 </div>
 

@@ -152,7 +152,7 @@ describe('a recording', () => {
     await user.click(await screen.findByText('Calibrate by a reference'));
     await user.upload(drops()[2] as HTMLInputElement, file);
     expect(screen.getByRole('alert')).toHaveTextContent('Type the level');
-    await user.type(screen.getByLabelText('Level of the reference'), '94,0');
+    await user.type(screen.getByLabelText('Reference level'), '94,0');
     await user.upload(drops()[2] as HTMLInputElement, file);
     expect(sent[2]?.url).toContain('reference_db=94');
     expect(sent[2]?.url).not.toContain('background');

@@ -9,6 +9,7 @@
   import BeginList from '../bench-mode/BeginList.svelte';
   import Ledger from './Ledger.svelte';
   import PlaceForm from './PlaceForm.svelte';
+  import StageFoot from './StageFoot.svelte';
   import StageSteps from './StageSteps.svelte';
   import { blankPlace, placeData, type PlaceDraft, type PlaceKind } from './place';
   import Titled from '../../lib/parts/Titled.svelte';
@@ -53,7 +54,7 @@
 
 <Titled why="bench"><h2>{say('open-page-open-every-screw-and')}</h2></Titled>
 {#if bench && !bench.begun}
-  <BeginList {at} jobId={job.id} />
+  <BeginList {at} jobId={job.id} foot />
 {:else if bench}
   <div class="tools">
     <Choice
@@ -137,6 +138,7 @@
     <Ledger {bench} onchoose={(id) => (chosen = id)} {chosen} />
   </div>
   <StageSteps {at} stage="open" />
+  <StageFoot {at} stage="open" />
 {/if}
 <input
   bind:this={photoField}

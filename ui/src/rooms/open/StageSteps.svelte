@@ -5,7 +5,6 @@
   import { benchWords } from '../../lib/bench/bench.svelte';
   import { brokenGuard } from '../../lib/bench/project';
   import type { BenchStage, Guard, Step } from '../../lib/bench/types';
-  import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { go } from '../../lib/router.svelte';
@@ -70,11 +69,6 @@
     at.do('step_added', { step, ...(after ? { after } : {}) });
     own = null;
   }
-
-  const over = $derived(bench?.closed != null);
-  $effect(() =>
-    over ? undefined : offer([{ key: 'Enter', words: say('stage-steps-bench-mode'), run: () => go(benchHref) }]),
-  );
 </script>
 
 <section aria-label={say('stage-steps-steps-this-stage')}>
@@ -127,8 +121,6 @@
     {/each}
   </ol>
   <div class="foot">
-    {#if over}<Button href={benchHref}>{say('stage-steps-bench-mode')}</Button>
-    {:else}<Button kind="main" href={benchHref} key="Enter">{say('stage-steps-bench-mode')}</Button>{/if}
     <Button disabled={!at.canUndo} onclick={() => at.undo()}>{undoWords}</Button>
     {#if redoWords}<Button onclick={() => at.redo()}>{redoWords}</Button>{/if}
     {#if own === null}<Button onclick={() => (own = '')}>{say('stage-steps-add-step')}</Button>{/if}

@@ -5,6 +5,7 @@
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import Dialog from '../../lib/parts/Dialog.svelte';
+  import DateField from '../../lib/parts/DateField.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import { today, UNIT_WORDS } from './shelf-form';
@@ -128,25 +129,22 @@
         error={errors.held}
         needed
       />
-      <TextField
+      <DateField
         label={say('lot-dialog-received-on')}
         name="received_on"
-        type="date"
         bind:value={form.received_on}
         error={errors.received_on}
       />
     {/if}
-    <TextField
+    <DateField
       label={say('lot-dialog-opened-on')}
       name="opened_on"
-      type="date"
       bind:value={form.opened_on}
       error={errors.opened_on}
     />
-    <TextField
+    <DateField
       label={say('lot-dialog-expires-on')}
       name="expires_on"
-      type="date"
       bind:value={form.expires_on}
       error={errors.expires_on}
     />

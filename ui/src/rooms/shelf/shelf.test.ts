@@ -46,7 +46,7 @@ describe('the shelf', () => {
     render(ShelfRoom);
     await user.click(await screen.findByRole('button', { name: /Lot GH-1/ }));
     expect(await screen.findByText('used on job 7')).toBeVisible();
-    const left = screen.getByLabelText('What is left, weighed or counted');
+    const left = screen.getByLabelText('Amount left');
     await user.clear(left);
     await user.type(left, '0,4');
     await user.type(screen.getByLabelText('Why it differs'), 'dried out');
@@ -160,7 +160,7 @@ describe('lots and kinds', () => {
     await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(screen.getAllByRole('alert').map((a) => a.textContent)).toContain('Type what stands on the label.');
     await user.type(screen.getByLabelText('Code on the label'), 'GH-2');
-    await user.type(screen.getByLabelText('It holds'), '4');
+    await user.type(screen.getByLabelText('Contents'), '4');
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await vi.waitFor(() =>
       expect(log.find((a) => a.method === 'POST')?.body).toMatchObject({ code: 'GH-2', held: 4, opened_on: null }),

@@ -96,7 +96,7 @@ describe('the shop', () => {
     });
     await openSession();
     render(Shop, { page: 'pricing' });
-    const rate = await screen.findByLabelText('Rate of an hour, without tax');
+    const rate = await screen.findByLabelText('Hourly rate, without tax');
     await user.clear(rate);
     await user.type(rate, '72,50');
     await user.selectOptions(screen.getByLabelText('Paste goes on as'), 'film');
