@@ -1,9 +1,10 @@
 // Builds the service worker once all files have their names, with the list of those that it keeps; and has the fonts of
 // plain words fetched at once, so that no text is set twice.
 import { createHash } from 'node:crypto';
-import { readdirSync, readFileSync } from 'node:fs';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { join } from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
 import { build, type Plugin } from 'vite';
 
 const WORKER = fileURLToPath(new URL('src/sw.ts', import.meta.url));
@@ -41,6 +42,9 @@ export function pwa(): Plugin {
               .digest('hex')
               .slice(0, 12),
       }));
+      // Packed once and as small as it gets, not at each request; the server sends these where a browser takes them.
+      for (const url of files.filter((name) => /^\/assets\/.*\.(js|css)$/.test(name)))
+        writeFileSync(join(folder, `${url}.br`), brotliCompressSync(readFileSync(join(folder, url))));
       await build({
         configFile: false,
         publicDir: false,

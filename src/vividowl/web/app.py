@@ -179,7 +179,7 @@ def _add_site(app: Application) -> None:
         if path.startswith("api/") or len(path) > PATH_MOST or not path.isprintable():
             raise NotFound
         if path and (SITE / path).is_file():
-            response = _whole(send_from_directory(SITE, path))
+            response = _packed(path) or _whole(send_from_directory(SITE, path))
             if path.startswith("assets/"):
                 response.headers["Cache-Control"] = "public, max-age=31536000, immutable"
                 response.vary.discard("Cookie")
@@ -191,6 +191,16 @@ def _add_site(app: Application) -> None:
         response = _whole(send_from_directory(SITE, "index.html"))
         response.headers["Cache-Control"] = "no-cache"
         return response
+
+
+def _packed(path: str) -> Response | None:
+    """A text of the site as the build has packed it, where there is one and the browser takes it."""
+    if not request.accept_encodings["br"] or not (SITE / f"{path}.br").is_file():
+        return None
+    response = send_from_directory(SITE, f"{path}.br", mimetype=mimetypes.guess_type(path)[0])
+    response.headers["Content-Encoding"] = "br"
+    response.vary.add("Accept-Encoding")
+    return response
 
 
 def _whole(response: Response) -> Response:

@@ -80,10 +80,7 @@
   });
 
   // Elsewhere another tablet's steps are heard of too: what it told changes the stage that the job is at.
-  $effect(() => {
-    if (atBench) return;
-    return hear((of) => (of === null || of === jobId) && void state_?.load());
-  });
+  $effect(() => (atBench ? undefined : hear((of) => (of === null || of === jobId) && void state_?.load())));
 
   // Number keys jump to a stage, Backspace steps back; offered anew when the reachable stages change.
   $effect(() => {
