@@ -20,6 +20,19 @@ export default defineConfig({
     assetsInlineLimit: 0,
     outDir: '../src/vividowl/web/site',
     emptyOutDir: true,
+    // What every page is made of comes in one piece: on a slow line each request costs more than its bytes.
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            {
+              name: 'parts',
+              test: /src\/lib\/(parts\/(Button|Field|TextField|Choice|Dialog|FootBar|Late|Notice|Pick|Skeleton|Tick|Titled|Why|Working|HandbookText|SaveStand|Progress|DateField)|glyphs|format|handbook|words|keys|toasts|router|recent|suggestions|draft|autosave|bench\/clock)/,
+            },
+          ],
+        },
+      },
+    },
   },
   test: {
     environment: 'jsdom',
