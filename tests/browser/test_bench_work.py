@@ -260,7 +260,7 @@ def test_a_first_job_takes_at_most_thirty_actions(page, logs, monkeypatch):
     hands = Counted(page)
     take_in(
         hands,
-        ("Customer", "Runa Petrosyan"),
+        ("Customer", "Odalys Brennmoor"),
         ("Maker", "Ondervale"),
         ("Model", "Fallow 15"),
         ("Symptom, in the customer's words", "Hot after a minute"),
@@ -285,7 +285,7 @@ def test_a_job_on_a_kept_model_takes_at_most_twenty_two(page, logs, monkeypatch)
     page.get_by_text("Up next").wait_for()
     hands = Counted(page)
     take_in(
-        hands, ("Customer", "Runa Petrosyan"), ("Model", "Marrow 15"), known="its map with 18 places comes with the job"
+        hands, ("Customer", "Tove Arkwright"), ("Model", "Marrow 15"), known="its map with 18 places comes with the job"
     )
     measure(hands, logs[0], "24")
     expect(page.get_by_role("heading", name="Plan: what to do, and what it buys")).to_be_visible()

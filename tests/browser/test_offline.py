@@ -1,10 +1,13 @@
 """The tablet without a line: what it knows is there after a reload, what is done waits, nothing is lost or doubled."""
 
 import re
+import shutil
 
 import pytest
 from playwright.sync_api import expect
 from tests.browser.conftest import pass_on, tread
+
+from vividowl.web import app
 
 READY = """async () => {
   const worker = (await navigator.serviceWorker.ready).active;
@@ -86,6 +89,37 @@ def test_the_day_is_there_after_a_reload_without_a_line_and_work_goes_on(bench):
     assert after["number"] == number + 1
     page.goto(address)
     expect(heading(page)).to_have_text(second)
+
+
+def test_a_newer_version_that_comes_without_a_line_drops_nothing(bench, monkeypatch, tmp_path):
+    page, address = bench
+    job = address.split("/")[2]
+    number = call(page, "GET", f"/api/jobs/{job}/bench")["number"]
+    newer = shutil.copytree(app.SITE, tmp_path / "site")
+    with (newer / "sw.js").open("a") as worker:
+        worker.write("// a version later")
+    monkeypatch.setattr(app, "SITE", newer)
+    page.evaluate("navigator.serviceWorker.ready.then((found) => void found.update())")
+    offer = page.get_by_role("button", name="Load it")
+    expect(offer).to_be_visible()
+    page.context.set_offline(True)
+    pass_on(page, 700)
+    first = heading(page).inner_text()
+    tread(page)
+    expect(heading(page)).not_to_have_text(first)
+    second = heading(page).inner_text()
+    # It takes over when one says so, and the page comes anew from what it has kept.
+    page.evaluate("window.old = true")
+    offer.click()
+    page.wait_for_function("window.old === undefined")
+    expect(heading(page)).to_have_text(second)
+    expect(page.get_by_text(re.compile("1 step waits"))).to_be_visible()
+    page.context.set_offline(False)
+    expect(page.get_by_text("Synced")).to_be_visible()
+    assert call(page, "GET", f"/api/jobs/{job}/bench")["number"] == number + 1
+    page.keyboard.press("Backspace")
+    expect(heading(page)).to_have_text(first)
+    expect(page.get_by_text("Synced")).to_be_visible()
 
 
 def test_another_person_neither_sees_nor_sends_what_waits(bench):

@@ -66,7 +66,8 @@ def test_a_new_device_goes_the_whole_way_by_keyboard(page, logs):
     type_into(page, "Room", "24")
     type_into(page, "Load", "even load")
     type_into(page, "Fan setting", "automatic")
-    page.keyboard.press("Enter")
+    # Leaving the field saves it; Enter would go on to the plan.
+    page.keyboard.press("Tab")
     expect(page.get_by_text("24.0 °C · even load · automatic")).to_be_visible()
     expect(page.get_by_role("definition").filter(has_text="K ±")).to_be_visible()
     open_fold(page, "Noise by meter")
@@ -104,7 +105,7 @@ def test_a_new_device_goes_the_whole_way_by_keyboard(page, logs):
     choose_file(page, logs[1])
     expect(page.get_by_text(re.compile("^cool.csv · "))).to_be_visible()
     type_into(page, "Room", "25")
-    page.keyboard.press("Enter")
+    page.keyboard.press("Tab")
     expect(page.get_by_text("25.0 °C · even load · automatic")).to_be_visible()
     open_fold(page, "Noise by meter")
     type_into(page, "Level", "46.4")

@@ -32,14 +32,14 @@
   });
 </script>
 
-{#if one}
-  <p class="quiet" role="status">
-    {say('known-model-kept', { model: one.model, places: plural(one.places.length, 'place') })}
-  </p>
-{/if}
+<!-- Its line is there before its words, so that nothing moves under a finger. -->
+<p class="quiet" role="status">
+  {one ? say('known-model-kept', { model: one.model, places: plural(one.places.length, 'place') }) : ''}
+</p>
 
 <style>
   p {
     grid-column: 1 / -1;
+    min-height: 1.5em;
   }
 </style>
