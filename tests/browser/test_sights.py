@@ -49,8 +49,10 @@ def test_forced_colours_keep_every_state(forced, job_address):
     page.goto(job_address(2429, "bench"))
     button = page.locator("[data-pedal]")
     button.wait_for()
-    # The large button has an edge, though its colour is gone; what cannot be pressed is told from what can.
+    # The large button has an edge, and its words are not on a plate of their own colour.
     assert button.evaluate("e => getComputedStyle(e).borderTopWidth") != "0px"
+    assert button.evaluate("e => getComputedStyle(e).forcedColorAdjust") == "none"
+    assert button.evaluate("e => getComputedStyle(e).color !== getComputedStyle(e).backgroundColor")
     page.get_by_role("button", name="All steps").click()
     steps = page.get_by_role("dialog", name="Steps")
     here = steps.locator("[aria-current]")

@@ -85,9 +85,9 @@ def _gannet() -> list[Place]:
         Place("fan-l", "plug", 0.18, 0.3, "fan", note="left fan"),
         Place("fan-r", "plug", 0.85, 0.3, "fan", note="right fan"),
         Place("display", "plug", 0.72, 0.1, "display"),
-        Place("mem-l", "pad", 0.36, 0.36, "memory", note="left", gap_mm=1.3, thickness_mm=1.5),
-        Place("mem-r", "pad", 0.64, 0.36, "memory", note="right", gap_mm=1.3, thickness_mm=1.5),
-        Place("reg", "pad", 0.5, 0.19, "regulators", gap_mm=0.8, thickness_mm=1.0),
+        Place("mem-l", "pad", 0.47, 0.34, "memory", note="left", gap_mm=1.3, thickness_mm=1.5),
+        Place("mem-r", "pad", 0.59, 0.34, "memory", note="right", gap_mm=1.3, thickness_mm=1.5),
+        Place("reg", "pad", 0.59, 0.22, "regulators", gap_mm=0.8, thickness_mm=1.0),
     ]
     return [*cover, *cooler, *plugs]
 

@@ -64,7 +64,8 @@ bench-mode-hold-second =
        *[no] done
     }
 bench-mode-done-go-on = Done, go on
-bench-mode-or-hold = or hold a second: { $count } steps, up to “{ $to }”
+bench-mode-or-hold = or hold a second: { $count } steps
+bench-mode-or-hold-to = , up to “{ $to }”
 bench-mode-told-together = { $count } steps told together. Undo takes them back together.
 bench-mode-enter = Enter
 bench-mode-take-back = Undo

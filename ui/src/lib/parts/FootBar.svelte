@@ -72,8 +72,12 @@
       -webkit-line-clamp: 2;
       line-clamp: 2;
     }
+    .actions {
+      flex-wrap: wrap;
+      gap: var(--gap-2);
+    }
     .actions > :global(*) {
-      flex: 1;
+      flex: 1 1 auto;
     }
   }
 </style>

@@ -42,7 +42,9 @@
         power: step.shows === 'power',
       })}{:else}<span
         >{say('bench-mode-done-go-on')}{#if may}<small
-            >{say('bench-mode-or-hold', { count: hands.run.length, to: hands.run.at(-1)?.text ?? '' })}</small
+            >{say('bench-mode-or-hold', { count: hands.run.length })}<span class="to"
+              >{say('bench-mode-or-hold-to', { to: hands.run.at(-1)?.text ?? '' })}</span
+            ></small
           >{/if}</span
       >{/if}
     <kbd>{say('bench-mode-enter')}</kbd>
@@ -97,6 +99,10 @@
     }
     .rest {
       padding-top: 0;
+    }
+    /* The steps stand on the sheet above. */
+    .to {
+      display: none;
     }
   }
   .go {

@@ -90,6 +90,7 @@
     font-size: clamp(1.7rem, 5vw, 4.6rem);
   }
   .why {
+    margin-top: var(--gap-3);
     font-size: clamp(1.15rem, 1.7vw, 1.6rem);
     color: var(--soft);
   }

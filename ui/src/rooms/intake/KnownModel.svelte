@@ -40,6 +40,7 @@
 <style>
   p {
     grid-column: 1 / -1;
-    min-height: 1.5em;
+    min-height: 1.4em;
+    margin: calc(-1 * var(--gap-3)) 0;
   }
 </style>
