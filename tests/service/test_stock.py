@@ -187,7 +187,7 @@ def test_low_and_expired_are_told(workshop, owner, paste):  # noqa: F811
 
 def test_dates_that_contradict_each_other_are_refused(workshop, owner, paste):  # noqa: F811
     early = {"opened_on": DAY - timedelta(days=1), "expires_on": None, "remaining": None, "reason": ""}
-    with refuses(Refused, match="Opened on 2026-01-09, but received on 2026-01-10"):
+    with refuses(Refused, match="Opened on 9 January 2026, but received on 10 January 2026"):
         save_lot(workshop, owner, paste.id, early)
 
 

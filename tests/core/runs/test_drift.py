@@ -125,7 +125,7 @@ def test_published_repeats(sd, want, runs, u95):
 def test_repeats_have_their_end():
     with refuses(OutOfRange, "It would take 80000 runs on each side"):
         repeats_needed(1.0, 0.01)
-    with refuses(OutOfRange, "Want is 0"):
+    with refuses(OutOfRange, "Smallest difference to show is 0"):
         repeats_needed(1.0, 0.0)
 
 

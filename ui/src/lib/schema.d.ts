@@ -4743,9 +4743,9 @@ export interface components {
         };
         /**
          * Place
-         * @description A screw, a plug or a pad. x and y: where it sits, as a share of the outline's width and height; holds: what a screw
-         *     holds, what is plugged, or what a pad cools; a screw's class is length [mm], drive and head; number: printed beside
-         *     it; a pad's gap_mm between part and cooler, and thickness_mm of the pad that fills it.
+         * @description A screw, a plug or a pad. x and y: where it sits, as a share of the outline's width and height; holds: what a
+         *     screw holds, what is plugged, or what a pad cools; a screw's class is length [mm], drive and head; number: printed
+         *     beside it; a pad's gap_mm between part and cooler, and thickness_mm of the pad that fills it.
          */
         Place: {
             /**

@@ -6,6 +6,8 @@
   import ScrewMap from '../../lib/maps/ScrewMap.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import Sift from '../../lib/parts/Sift.svelte';
+  import { hasWords } from '../../lib/sift';
   import KnownTable from './KnownTable.svelte';
   import { plural } from '../../lib/format';
   import { go } from '../../lib/router.svelte';
@@ -17,6 +19,20 @@
   let trouble = $state.raw<Problem | null>(null);
   let waiting = $state.raw<string | null>(null);
   let field: HTMLInputElement | undefined = $state();
+
+  let [find, only, order] = $state(['', '', '']);
+  const SHOWS = [
+    { value: '', label: say('models-room-all') },
+    ...Object.entries(KINDS).map(([value, label]) => ({ value, label })),
+  ];
+  const ORDERS = [
+    { value: '', label: say('sift-by-name') },
+    { value: 'jobs', label: say('models-room-most-jobs') },
+  ];
+  const sifted = $derived.by(() => {
+    const found = (models ?? []).filter((m) => (!only || m.kind === only) && hasWords(find, [m.model, m.maker]));
+    return found.sort((a, b) => (order === 'jobs' ? b.jobs - a.jobs : 0) || a.model.localeCompare(b.model));
+  });
 
   async function load() {
     try {
@@ -77,8 +93,10 @@
     <p class="quiet">{say('models-room-map-device-in-open')}</p>
   </section>
 {:else if models}
+  <Sift bind:find bind:only bind:order shows={SHOWS} orders={ORDERS} shown={sifted.length} of={models.length} />
+  {#if !sifted.length}<p>{say('sift-nothing')}</p>{/if}
   <ul>
-    {#each models as model (model.id)}
+    {#each sifted as model (model.id)}
       <li>
         <a href="/models/{model.id}">
           <ScrewMap

@@ -4,6 +4,8 @@
   import { client, Problem, take, type Product, type Shelf } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import Sift from '../../lib/parts/Sift.svelte';
+  import { hasWords } from '../../lib/sift';
   import { toast } from '../../lib/toasts.svelte';
   import Kinds from './Kinds.svelte';
   import ProductCard from './ProductCard.svelte';
@@ -15,6 +17,32 @@
   let editing = $state.raw<Product | null>(null);
   let open = $state(false);
   let input: HTMLInputElement | undefined = $state();
+  let [find, only, order] = $state(['', '', '']);
+  const SHOWS = [
+    { value: '', label: say('shelf-room-all') },
+    { value: 'here', label: say('shelf-room-something-left') },
+    { value: 'low', label: say('shelf-room-running-low') },
+    { value: 'old', label: say('shelf-room-expired') },
+  ];
+  const ORDERS = [
+    { value: '', label: say('shelf-room-as-added') },
+    { value: 'name', label: say('sift-by-name') },
+    { value: 'left', label: say('shelf-room-least-left') },
+  ];
+  const KEPT: Record<string, (p: Product) => boolean> = {
+    here: (p) => p.remaining > 0,
+    low: (p) => p.low,
+    old: (p) => p.lots.some((lot) => lot.expired || lot.expires_soon),
+  };
+  const sifted = $derived.by(() => {
+    const words = new Map(shelf?.kinds.map((k) => [k.kind, k.words]));
+    const found = (shelf?.products ?? []).filter(
+      (p) =>
+        (KEPT[only]?.(p) ?? true) && hasWords(find, [p.name, words.get(p.kind) ?? '', ...p.lots.map((l) => l.code)]),
+    );
+    if (order === 'name') return found.sort((a, b) => a.name.localeCompare(b.name));
+    return order === 'left' ? found.sort((a, b) => a.remaining - b.remaining) : found;
+  });
   const planks = $derived(
     [
       { title: say('shelf-room-for-die'), kinds: shelf?.kinds.filter((k) => k.for_die) ?? [] },
@@ -22,9 +50,7 @@
     ]
       .map((plank) => ({
         title: plank.title,
-        rows: plank.kinds.flatMap((k) =>
-          (shelf?.products ?? []).filter((p) => p.kind === k.kind).map((p) => ({ p, k })),
-        ),
+        rows: plank.kinds.flatMap((k) => sifted.filter((p) => p.kind === k.kind).map((p) => ({ p, k }))),
       }))
       .filter((plank) => plank.rows.length),
   );
@@ -92,6 +118,17 @@
       </Notice>
     </div>
   {/if}
+  {#if shelf.products.length > 3}
+    <Sift
+      bind:find
+      bind:only
+      bind:order
+      shows={SHOWS}
+      orders={ORDERS}
+      shown={sifted.length}
+      of={shelf.products.length}
+    />
+  {/if}
   {#each planks as plank (plank.title)}
     <section>
       <h2>{plank.title}</h2>
@@ -109,7 +146,7 @@
     </section>
   {:else}
     <p>
-      {say('shelf-room-shelf-empty-add-tubes')}
+      {shelf.products.length ? say('sift-nothing') : say('shelf-room-shelf-empty-add-tubes')}
     </p>
   {/each}
   <Kinds {shelf} onshelf={(found) => (shelf = found)} />

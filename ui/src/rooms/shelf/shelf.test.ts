@@ -33,6 +33,27 @@ describe('the shelf', () => {
     expect(await screen.findByText(/The shelf is empty/)).toBeVisible();
   });
 
+  it('is sifted by words, by what runs low, and put in order', async () => {
+    const all = [
+      makeProduct({ id: 'a', name: 'Sable Reed 8', remaining: 5, low: false }),
+      makeProduct({ id: 'b', name: 'Ash Reed 4', remaining: 1, low: true }),
+      makeProduct({ id: 'c', name: 'Grey Heron 11', remaining: 3, low: false }),
+      makeProduct({ id: 'd', name: 'Moss Finch', remaining: 0, low: false }),
+    ];
+    serve({ 'GET /api/shelf': makeShelf(all) });
+    render(ShelfRoom);
+    const names = () =>
+      screen.getAllByRole('heading', { level: 3 }).flatMap((h) => h.textContent?.match(/\w+ Reed \d/)?.[0] ?? []);
+    await user.type(await screen.findByLabelText('Find'), 'reed');
+    expect(screen.getByText('2 of 4')).toBeVisible();
+    await user.selectOptions(screen.getByLabelText('Order'), 'by name');
+    expect(names()).toEqual(['Ash Reed 4', 'Sable Reed 8']);
+    await user.selectOptions(screen.getByLabelText('Show'), 'running low');
+    expect(screen.getByText('1 of 4')).toBeVisible();
+    await user.type(screen.getByLabelText('Find'), ' goose');
+    expect(screen.getByText(/Nothing here has all of these words/)).toBeVisible();
+  });
+
   it('corrects a lot by weighing, with the reason', async () => {
     const log = serve({
       'GET /api/shelf': makeShelf(),
