@@ -2,8 +2,8 @@
 
     python bench [--demo ADDRESS] [NAME …]
 
-NAME is a file of this folder; all are measured when none is given. ADDRESS is a running demo, which step_on and
-while_typing need; without one they are left out, and that is said. What failed is written down as failed.
+NAME is a file of this folder; all are measured when none is given. ADDRESS is a running demo, which step_on,
+while_typing and slow_line need; without one they are left out, and that is said. What failed is written down as failed.
 """
 
 from __future__ import annotations
@@ -18,7 +18,7 @@ from pathlib import Path
 FOLDER = Path(__file__).parent
 PAGE = FOLDER.parent / "docs" / "performance.md"
 RUNS = "## Runs, newest first\n"
-WITH_DEMO = ("step_on", "while_typing")
+WITH_DEMO = ("step_on", "while_typing", "slow_line")
 # Arguments of a whole round, which takes about half an hour.
 USUAL: Mapping[str, tuple[str, ...]] = {
     "reading": (),
@@ -30,6 +30,7 @@ USUAL: Mapping[str, tuple[str, ...]] = {
     "upload": ("36000", "250"),
     "while_typing": (),
     "step_on": (),
+    "slow_line": (),
     "bench_events": (),
     "users": (),
     "faults": ("20", "10"),
