@@ -20,8 +20,9 @@ describe('steps told in one go', () => {
       expect(ids(makeBench({ steps: [...plain('a'), makeStep('x', more as object), ...plain('b')] }))).toEqual(['a']);
   });
 
-  it('goes on from what is told alone, once it is the one that is shown', () => {
-    expect(ids(makeBench({ steps: [makeStep('covered', { alone: true }), ...plain('a')] }))).toEqual(['covered', 'a']);
+  it('tells the last look by itself: what hides it is told afterwards', () => {
+    const steps = [makeStep('covered', { alone: true }), ...plain('cooler_on')];
+    expect(ids(makeBench({ steps, model_places: 18 }))).toEqual(['covered']);
   });
 
   it('goes past a step between die and power only on a model whose map is kept', () => {

@@ -20,9 +20,9 @@ function* onward(bench: Bench, plugsOpen: string): Generator<Set<string>, never,
   }
 }
 
-/** The steps that a hold tells, the shown one first. It ends with whatever is held itself or starts a wait, and on a
- * model without a kept map also with each step that may not be skipped; it never reaches what is told alone, a
- * measured dose, the first power-on, or a step whose rule would be broken. now: by the server's clock. */
+/** The steps that a hold tells, the shown one first. It ends with whatever is held itself, starts a wait or is told
+ * alone, and on a model without a kept map also with each step that may not be skipped; it never reaches what is told
+ * alone, a measured dose, the first power-on, or a step whose rule would be broken. now: by the server's clock. */
 export function runOf(bench: Bench, index: number, now: number, plugsOpen: string): Step[] {
   const first = bench.steps[index];
   if (!first || first.outcome || first.shows === 'power') return [];
@@ -34,7 +34,7 @@ export function runOf(bench: Bench, index: number, now: number, plugsOpen: strin
   for (const next of bench.steps.slice(index + 1)) {
     const last = run.at(-1) as Step;
     const held = facts.next(last).value;
-    if (last.held || last.wait || (!known && !last.skippable)) break;
+    if (last.held || last.wait || last.alone || (!known && !last.skippable)) break;
     if (next.outcome || next.alone || next.asks || next.shows === 'power') break;
     if (runningWait(next, bench.waits, now) || brokenGuard(next.guards, held)) break;
     run.push(next);

@@ -5,7 +5,7 @@ import { BenchJob, benchWords } from '../../lib/bench/bench.svelte';
 import { base, HOLD_MS, Lockout, move, type Does, type Input, type Sight, type State } from '../../lib/bench/machine';
 import { brokenGuard, factsOf, runningWait, stepFirst } from '../../lib/bench/project';
 import { runOf } from '../../lib/bench/runs';
-import type { Guard, Step, Wait } from '../../lib/bench/types';
+import type { Guard, Queued, Step, Wait } from '../../lib/bench/types';
 import { waits } from '../../lib/bench/waits.svelte';
 import { go } from '../../lib/router.svelte';
 import { toast } from '../../lib/toasts.svelte';
@@ -41,6 +41,8 @@ export class Hands {
   #others: Others;
   #digitTimer: ReturnType<typeof setTimeout> | undefined;
   #holdTimer: ReturnType<typeof setTimeout> | undefined;
+  /** What the button named when it went down: a hold tells that and nothing that became possible meanwhile. */
+  #named: readonly Step[] = [];
   /** Ids of the events that the last hold told together. */
   #together: string[] = [];
   readonly #lock = new Lockout();
@@ -108,22 +110,31 @@ export class Hands {
     if (next < 0) this.#others.settled();
   }
 
-  #finish(current: Step, more: Record<string, unknown> = {}): void {
+  /** Tell a step, with what was measured at it. Gives its event, or null where that is no number. */
+  #tell(current: Step, more: Record<string, unknown> = {}): Queued | null {
     const value = current.asks ? parseNumber(this.measured) : null;
     if (value !== null && Number.isNaN(value)) {
       toast(say('bench-mode-no-number-leave-empty', { measured: this.measured }), { tone: 'wrong' });
-      return;
+      return null;
     }
-    this.at.do('step_done', { step: current.id, ...(value === null ? {} : { value }), ...more });
-    this.#onward(current);
+    return this.at.do('step_done', { step: current.id, ...(value === null ? {} : { value }), ...more });
+  }
+
+  #finish(current: Step, more: Record<string, unknown> = {}): void {
+    if (this.#tell(current, more)) this.#onward(current);
   }
 
   /** The shown step and those behind it, each told as itself. */
   #finishRun(): void {
-    const run = this.run;
-    this.#together = run.map((step) => this.at.do('step_done', { step: step.id }).id);
+    // Another tablet may have told some of them in that second, or broken a rule: then only what still stands is told.
+    const still = this.run.map((step) => step.id);
+    const run = this.#named.filter((step, i) => step.id === still[i]);
+    const first = run[0] && this.#tell(run[0]);
+    if (!first) return;
+    const rest = run.slice(1).map((step) => this.at.do('step_done', { step: step.id }).id);
+    this.#together = [first.id, ...rest];
     this.#onward(run.at(-1) as Step);
-    toast(say('bench-mode-told-together', { count: run.length }));
+    if (rest.length) toast(say('bench-mode-told-together', { count: run.length }));
   }
 
   /** Ask the machine what an input means here, and do it. */
@@ -177,6 +188,7 @@ export class Hands {
     const { does } = move(this.mode, 'press', this.sight);
     if (does !== 'keep_holding') return this.input('press');
     this.letGo();
+    this.#named = this.run;
     this.holding = true;
     this.#holdTimer = setTimeout(() => {
       this.holding = false;

@@ -29,6 +29,7 @@
     nextName: string | undefined;
   }
   let { job, onchange, onnext, nextName }: Props = $props();
+  const SETTLE_MS = 800;
   const state_ = untrack(() => new PlanState(job.id, onchange));
   let selected = $state('');
   let known = $state.raw<Schemas['KnownOut'][]>([]);
@@ -66,7 +67,19 @@
       .catch((error: unknown) => {
         if (!(error instanceof Problem)) throw error;
       });
-    return offer([{ key: 'Enter', words: say('plan-page-take-plan-that-shown'), run: step }]);
+    return offer([
+      {
+        key: 'Enter',
+        words: say('plan-page-take-plan-that-shown'),
+        run: () => performance.now() >= readable && step(),
+      },
+    ]);
+  });
+
+  // Whoever pressed Enter twice in the field before has decided nothing here.
+  let readable = 0;
+  $effect(() => {
+    if (plan && !readable) readable = performance.now() + SETTLE_MS;
   });
 
   function step() {

@@ -189,7 +189,7 @@ def is_held(acts: Sequence[str], device: Device) -> bool:
 
 
 # Looks that nobody can make up for once the cooler is on, what goes on a die, and the power: each is told by itself,
-# never together with what was done before it.
+# never together with what was done before it or what comes after.
 _ALONE = frozenset(
     {
         "coated_once",
@@ -208,7 +208,7 @@ _ALONE = frozenset(
 
 
 def is_alone(acts: Sequence[str]) -> bool:
-    """Whether a step is told by itself, and not in one go with the steps before it.
+    """Whether a step is told by itself, and not in one go with the steps around it.
 
     acts: acts of one step (n,) [text]
     returns: flag
