@@ -71,7 +71,7 @@
       {
         key: 'Enter',
         words: say('plan-page-take-plan-that-shown'),
-        run: () => performance.now() >= readable && step(),
+        run: () => step(performance.now() < readable),
       },
     ]);
   });
@@ -82,9 +82,11 @@
     if (plan && !readable) readable = performance.now() + SETTLE_MS;
   });
 
-  function step() {
+  /** Go on, or decide; a decision is not taken from a plan that has only just appeared. */
+  function step(justShown = false) {
     if (!shown) return;
     if (plan?.chosen?.key === shown.key || closed) onnext?.();
+    else if (justShown) return;
     else if (startable) void start(shown.key);
     else void take(shown.key);
   }
@@ -188,7 +190,7 @@
       {#if startable}<Button disabled={shown.blocked} onclick={() => void take(shown.key)}
           >{say('option-detail-choose')}</Button
         >{/if}
-      <Button kind="main" key="Enter" busy={state_.busy} disabled={shown.blocked} onclick={step}
+      <Button kind="main" key="Enter" busy={state_.busy} disabled={shown.blocked} onclick={() => step()}
         >{startable
           ? say('plan-page-choose-and-start')
           : shown.key === 'leave'
