@@ -104,5 +104,5 @@ prepare() {
     once "$1" "$ROOT/$1" "$ROOT/pyproject.toml" -- python_packages "$ROOT/$1"
   fi
   once node "$ROOT/ui/package-lock.json" -- node_packages
-  once build "$ROOT/ui/src" "$ROOT/src/vividowl/words" "$ROOT/docs/handbook" "$ROOT/ui/index.html" "$ROOT/ui/vite.config.ts" "$ROOT/ui/handbook.plugin.ts" "$ROOT/ui/package-lock.json" -- build_ui
+  once build "$ROOT/ui/src" "$ROOT/src/vividowl/words" "$ROOT/docs/handbook" "$ROOT/ui/index.html" "$ROOT/ui/vite.config.ts" "$ROOT/ui/build" "$ROOT/ui/public" "$ROOT/ui/package-lock.json" -- build_ui
 }

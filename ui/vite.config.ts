@@ -2,11 +2,13 @@ import { svelte } from '@sveltejs/vite-plugin-svelte';
 import { svelteTesting } from '@testing-library/svelte/vite';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
-import { handbook } from './handbook.plugin.ts';
-import { pwa } from './pwa.plugin.ts';
+import { early } from './build/early.ts';
+import { PIECES } from './build/pieces.ts';
+import { handbook } from './build/handbook.ts';
+import { pwa } from './build/worker.ts';
 
 export default defineConfig({
-  plugins: [handbook(), svelte(), svelteTesting(), pwa()],
+  plugins: [handbook(), svelte(), svelteTesting(), early(), pwa()],
   // The message files are the server's own: one text for both.
   resolve: { alias: { $words: fileURLToPath(new URL('../src/vividowl/words/en', import.meta.url)) } },
   server: {
@@ -20,16 +22,10 @@ export default defineConfig({
     assetsInlineLimit: 0,
     outDir: '../src/vividowl/web/site',
     emptyOutDir: true,
-    // What every page is made of comes in one piece: on a slow line each request costs more than its bytes.
     rolldownOptions: {
       output: {
         codeSplitting: {
-          groups: [
-            {
-              name: 'parts',
-              test: /src\/lib\/(parts\/(Button|Field|TextField|Choice|Dialog|FootBar|Late|Notice|Pick|Skeleton|Tick|Titled|Why|Working|HandbookText|SaveStand|Progress|DateField)|glyphs|format|handbook|words|keys|toasts|router|recent|suggestions|draft|autosave|bench\/clock)/,
-            },
-          ],
+          groups: PIECES,
         },
       },
     },

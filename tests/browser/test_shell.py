@@ -51,3 +51,25 @@ def test_a_page_whose_script_does_not_come_says_so_and_comes_when_asked_again(pa
     page.unroute("**/assets/ShelfRoom*")
     page.get_by_role("button", name="Try again").click()
     expect(page.get_by_role("heading", name="Shelf", exact=True)).to_be_visible()
+
+
+def test_a_first_visit_asks_for_each_thing_once_and_for_the_page_with_the_first_script(page, job_address):
+    """The first small script asks ahead; what the page then needs is taken from there and not asked again."""
+    page.goto("/")
+    page.get_by_text("Up next").wait_for()
+    asked = []
+    page.on("request", lambda request: asked.append(request.url.partition("://")[2].partition("/")[2]))
+    for address, words, ahead in (
+        ("/", "Up next", ["api/bench/waits", "api/bench?limit=100"]),
+        (job_address(2421, "before"), "Die, end of the load", ["runs/before", "runs/after", "verdict"]),
+    ):
+        asked.clear()
+        page.goto(address)
+        page.get_by_text(words).first.wait_for()
+        page.wait_for_load_state("networkidle")
+        told = [url for url in asked if url.startswith("api/")]
+        assert len(told) == len(set(told)), told
+        # The application itself begins with the stream.
+        early = told[: told.index("api/bench/stream")]
+        for wanted in ahead:
+            assert any(url.endswith(wanted) for url in early), (wanted, early)

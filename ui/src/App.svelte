@@ -13,7 +13,6 @@
   import { watchWaits } from './lib/bench/waits.svelte';
   import { listenForKeys, offer } from './lib/keys.svelte';
   import { go, listen, match, router } from './lib/router.svelte';
-  import { pageOfStage } from './rooms/job/stage-pages';
   import { openSession, session } from './lib/session.svelte';
 
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- pages take the parameters of their path
@@ -75,12 +74,9 @@
     if (turns && !untrack(() => whole)) arrivals?.expect(router.down);
   });
 
-  // The scripts of the page that was asked for come while it is still being found out who is here. One that does not
-  // come is told where it is needed.
-  untrack(() => {
-    const stage = /^\/jobs\/[^/]+\/([a-z]+)$/.exec(router.path)?.[1];
-    for (const script of [route?.load, stage ? pageOfStage(stage) : undefined]) void script?.().catch(() => undefined);
-  });
+  // The script of the page that was asked for comes while it is still being found out who is here. One that does not come
+  // is told where it is needed.
+  untrack(() => void route?.load().catch(() => undefined));
 
   onMount(() => {
     void openSession();

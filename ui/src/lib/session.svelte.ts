@@ -1,6 +1,5 @@
 // Who is signed in. The demo signs itself in when the server offers it.
 import { forgetAnswers } from './offline';
-import { KEPT_HEADER } from './kept';
 import { client, Problem, rememberToken, take, type Session } from './api';
 
 let present = $state<Session | null>(null);
@@ -27,20 +26,10 @@ function keep(found: Session): Session {
   return found;
 }
 
-/** What was asked before this script was here, else asked now. An answer that was kept is told as such by the client. */
-async function whoIsHere(): Promise<Session> {
-  const page = globalThis as { asked?: Promise<Response> | undefined };
-  const asked = page.asked;
-  page.asked = undefined;
-  const early = await asked?.catch(() => undefined);
-  if (early?.ok && !early.headers.has(KEPT_HEADER)) return (await early.json()) as Session;
-  return take(client.GET('/api/session'));
-}
-
 export async function openSession(): Promise<void> {
   try {
     trouble = '';
-    const found = await whoIsHere();
+    const found = await take(client.GET('/api/session'));
     rememberToken(found.csrf_token);
     const left = sessionStorage.getItem('signed-out') === 'yes';
     // The door is not shown where the demo opens it by itself.

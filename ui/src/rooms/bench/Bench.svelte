@@ -18,13 +18,15 @@
 
   const next = $derived(jobs?.find((j) => j.stage !== 'stopped') ?? null);
 
-  // Only the latest answer counts: news may come while an earlier one is under way.
+  // News may come while an earlier answer is under way: what is shown never goes back to an older one.
   let asked = 0;
+  let shown = 0;
   async function load() {
     const mine = ++asked;
     try {
       const page = await take(client.GET('/api/bench', { params: { query: { limit: 100 } } }));
-      if (mine !== asked) return;
+      if (mine < shown) return;
+      shown = mine;
       jobs = page.jobs;
       trouble = '';
     } catch (error) {

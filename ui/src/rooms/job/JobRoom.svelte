@@ -9,12 +9,14 @@
   import Button from '../../lib/parts/Button.svelte';
   import Late from '../../lib/parts/Late.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import Skeleton from '../../lib/parts/Skeleton.svelte';
   import StageRail from '../../lib/parts/StageRail.svelte';
   import { opened } from '../../lib/recent';
   import { go } from '../../lib/router.svelte';
   import { railStage, STAGES } from '../../lib/words';
   import { hear } from '../../lib/bench/news.svelte';
-  import { BenchJob } from '../../lib/bench/bench.svelte';
+  import type { BenchJob } from '../../lib/bench/bench.svelte';
+  import { followBench } from '../../lib/bench/follow';
   import { BENCH_STAGES, type BenchStage } from '../../lib/bench/types';
   import JobHead from './JobHead.svelte';
   import { JobState } from './job.svelte';
@@ -50,7 +52,7 @@
   );
   const here = $derived(stage && job?.reachable.includes(stage) ? stage : home);
   const base = $derived(`/jobs/${id}`);
-  // Beside the work where there is room for it; a strip above the work where there is not.
+  // Beside the work where there is room for it, else a strip above.
   const broad = new MediaQuery('min-width: 1100px');
   // The plan has a list and an option side by side and takes the whole width.
   const wide = $derived(broad.current && here !== 'plan');
@@ -69,18 +71,15 @@
     if (next && job?.reachable.includes(next)) go(`${base}/${next}`);
   }
 
-  // The bench of the job is followed while one of its stages is open.
+  const refresh = () => void state_?.load();
   let bench = $state.raw<BenchJob | null>(null);
   const atBench = $derived(BENCH_STAGES.includes(here as BenchStage) && job !== null);
   $effect(() => {
-    if (!atBench) return;
-    const fresh = new BenchJob(jobId, () => void state_?.load());
-    untrack(() => (bench = fresh));
-    return fresh.open();
+    if (atBench) return followBench(jobId, (found) => (bench = found), refresh);
   });
 
-  // Elsewhere another tablet's steps are heard of too: what it told changes the stage that the job is at.
-  $effect(() => (atBench ? undefined : hear((of) => (of === null || of === jobId) && void state_?.load())));
+  // Elsewhere another tablet's steps are heard of too.
+  $effect(() => (atBench ? undefined : hear((of) => (of === null || of === jobId) && refresh())));
 
   // Number keys jump to a stage, Backspace steps back; offered anew when the reachable stages change.
   $effect(() => {
@@ -188,6 +187,8 @@
           <Late load={STAGE_PAGES.verdict} given={{ job, verdict: kept.verdict, onnext: () => to(1) }} />
         {:else if here === 'handover'}
           <Late load={STAGE_PAGES.handover} given={{ job, verdict: kept.verdict, onchange: () => kept.load() }} />
+        {:else if atBench}
+          <Skeleton />
         {/if}
       {/key}
     </div>

@@ -9,13 +9,14 @@ export class JobState {
   trouble = $state('');
   readonly id: string;
   #turn = 0;
+  #shown = 0;
 
   constructor(id: string) {
     this.id = id;
   }
 
   async load(): Promise<void> {
-    // An answer that comes after a later question's is out of date.
+    // An answer that comes after a later question's is out of date; an earlier one is shown until the later is there.
     const turn = ++this.#turn;
     const params = { path: { job_id: this.id } };
     const side = (name: SideName) => ({ params: { path: { job_id: this.id, side: name } } });
@@ -27,7 +28,8 @@ export class JobState {
       ]);
       const verdict =
         before.trace && after.trace ? await take(client.GET('/api/jobs/{job_id}/verdict', { params })) : null;
-      if (turn !== this.#turn) return;
+      if (turn < this.#shown) return;
+      this.#shown = turn;
       this.verdict = verdict;
       this.job = job;
       this.before = before;

@@ -10,9 +10,3 @@ export const STAGE_PAGES = {
   verdict: () => import('../verdict/VerdictPage.svelte'),
   handover: () => import('./HandOver.svelte'),
 };
-
-/** The script of a stage, by the name in its address. */
-export const pageOfStage = (stage: string): (() => Promise<unknown>) | undefined =>
-  stage === 'before' || stage === 'after'
-    ? STAGE_PAGES.measure
-    : (STAGE_PAGES as Partial<Record<string, () => Promise<unknown>>>)[stage];

@@ -11,7 +11,7 @@
     type Run,
     type RunKey,
   } from '../../lib/api';
-  import TraceExplorer from '../../lib/charts/TraceExplorer.svelte';
+  import LateTrace from '../../lib/charts/LateTrace.svelte';
   import { bytes, clock } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import FileDrop from '../../lib/parts/FileDrop.svelte';
@@ -129,7 +129,7 @@
 {/if}
 {#if run.trace && run.reading && !replacing}
   {#if run.trouble}<Notice tone="care">{run.trouble}</Notice>{/if}
-  <TraceExplorer
+  <LateTrace
     {jobId}
     readings={[{ side: lookOf(side), key: side, reading: run.reading }]}
     {channels}

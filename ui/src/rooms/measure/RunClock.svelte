@@ -2,11 +2,10 @@
   import { say } from '../job/words';
   // A clock for the run: baseline, cool-down or burn-in count on the server while the hands are elsewhere.
   import type { RunKey } from '../../lib/api';
-  import { BenchJob } from '../../lib/bench/bench.svelte';
   import { remaining } from '../../lib/bench/clock';
   import { waits } from '../../lib/bench/waits.svelte';
   import Button from '../../lib/parts/Button.svelte';
-  import WaitPanel from '../bench-mode/WaitPanel.svelte';
+  import Late from '../../lib/parts/Late.svelte';
 
   interface Props {
     jobId: string;
@@ -14,26 +13,20 @@
     closed: boolean;
   }
   let { jobId, side, closed }: Props = $props();
-  let at = $state.raw<BenchJob | null>(null);
   let asking = $state(false);
   const mine = $derived(waits.list.filter((w) => w.job_id === jobId && Date.parse(w.due) > waits.now));
   const only = $derived(side === 'before' ? ['baseline', 'cool_down'] : ['burn_in', 'baseline', 'cool_down']);
-
-  function ask() {
-    at ??= new BenchJob(jobId);
-    void at.refresh();
-    asking = true;
-  }
+  const startClock = () => import('./StartClock.svelte');
 </script>
 
 <span class="clocks">
   {#each mine as wait (wait.id)}<span role="timer"
       >{wait.words} <b>{remaining(Date.parse(wait.due) - waits.now)}</b></span
     >{/each}
-  {#if !closed && !asking}<Button onclick={ask}>{say('run-clock-start-clock')}</Button>{/if}
+  {#if !closed && !asking}<Button onclick={() => (asking = true)}>{say('run-clock-start-clock')}</Button>{/if}
 </span>
-{#if asking && at}
-  <div class="panel"><WaitPanel {at} {only} onclose={() => (asking = false)} /></div>
+{#if asking}
+  <div class="panel"><Late load={startClock} given={{ jobId, only, onclose: () => (asking = false) }} /></div>
 {/if}
 
 <style>

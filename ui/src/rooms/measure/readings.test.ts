@@ -49,7 +49,7 @@ describe('a log', () => {
   it('offers columns that were not understood by their header, and no text', async () => {
     serve({ 'GET /api/jobs/j1/runs/before/chart': VIEW });
     render(LogPanel, { jobId: 'j1', run, side: 'before', onrun: vi.fn() });
-    const offered = within(screen.getByLabelText('Charted')).getAllByRole('option');
+    const offered = within(await screen.findByLabelText('Charted')).getAllByRole('option');
     expect(offered.map((o) => o.textContent)).toEqual(['Processor temperature', 'Rail 1 [V]']);
     await user.click(screen.getByText('What the log says (1)'));
     expect(within(screen.getByRole('listitem')).getByText('Load starts at 0:30.')).toBeVisible();

@@ -3,7 +3,7 @@
   import { onMount } from 'svelte';
   import { client, Problem, take, type CustomerRecord } from '../../lib/api';
   import HeatLadder from '../../lib/charts/HeatLadder.svelte';
-  import TraceExplorer from '../../lib/charts/TraceExplorer.svelte';
+  import LateTrace from '../../lib/charts/LateTrace.svelte';
   import { day, money } from '../../lib/format';
   import Owl from '../../lib/glyphs/Owl.svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -79,7 +79,7 @@
           after={record.verdict.after_ladder}
           culprit={record.verdict.culprit}
         />
-        <TraceExplorer
+        <LateTrace
           jobId={job.id}
           readings={bothReadings(record.verdict)}
           channels={sharedChannels(record.verdict)}

@@ -2,7 +2,7 @@
   import { say } from '../job/words';
   import type { Job, Verdict } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';
-  import TraceExplorer from '../../lib/charts/TraceExplorer.svelte';
+  import LateTrace from '../../lib/charts/LateTrace.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import { go } from '../../lib/router.svelte';
   import FootBar from '../../lib/parts/FootBar.svelte';
@@ -46,7 +46,7 @@
     >
   </div>
 {/if}
-<TraceExplorer jobId={job.id} {readings} {channels} height={300} />
+<LateTrace jobId={job.id} {readings} {channels} height={300} />
 <div class="gap"><EffectTable effects={verdict.effects} /></div>
 <p class="quiet small">{say('verdict-page-u-expanded-uncertainty-k')}</p>
 <Working>

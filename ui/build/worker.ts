@@ -1,5 +1,4 @@
-// Builds the service worker once all files have their names, with the list of those that it keeps; and has the fonts of
-// plain words fetched at once, behind the script: on a slow line words come before their shape.
+// Builds the service worker once all files have their names, with the list of those that it keeps.
 import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
@@ -7,34 +6,16 @@ import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
 import { build, type Plugin } from 'vite';
 
-const WORKER = fileURLToPath(new URL('src/sw.ts', import.meta.url));
+const WORKER = fileURLToPath(new URL('../src/sw.ts', import.meta.url));
 
 export function pwa(): Plugin {
   let out = '';
   return {
     name: 'service-worker',
     apply: 'build',
-    transformIndexHtml: {
-      order: 'post',
-      handler: (_, { bundle }) =>
-        Object.keys(bundle ?? {})
-          .filter((name) => /-latin-wght-normal-[^/]*\.woff2$/.test(name))
-          .map((name) => ({
-            tag: 'link',
-            attrs: {
-              rel: 'preload',
-              as: 'font',
-              type: 'font/woff2',
-              href: `/${name}`,
-              crossorigin: true,
-              fetchpriority: 'low',
-            },
-            injectTo: 'head-prepend' as const,
-          })),
-    },
     configResolved: (config) => void (out = config.build.outDir),
     closeBundle: async () => {
-      const folder = fileURLToPath(new URL(out, new URL('.', import.meta.url)));
+      const folder = fileURLToPath(new URL(out, new URL('..', import.meta.url)));
       const files = readdirSync(folder, { recursive: true, withFileTypes: true })
         .filter((entry) => entry.isFile())
         .map((entry) => join(entry.parentPath, entry.name).slice(folder.replace(/\/$/, '').length))

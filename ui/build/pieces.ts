@@ -1,0 +1,26 @@
+// How the script is cut. On a slow line a request costs more than its bytes, so what is always wanted together comes in
+// one piece; what a page does not use stays out of its pieces. A piece takes along what it builds on, unless that belongs
+// to one of higher priority: hence the order.
+export const PIECES = [
+  {
+    name: 'parts',
+    priority: 4,
+    test: /rolldown\/runtime|svelte\/src\/reactivity|src\/lib\/(parts\/(Button|Late|Notice|Skeleton|Titled|Why|narrow)|glyphs|format|words|keys|toasts|router|recent|offline|kept|api|session|theme|bench\/(clock|outbox|sender|waits|alarms|bell|news))/,
+  },
+  {
+    name: 'fields',
+    priority: 3,
+    test: /src\/lib\/(parts\/(DataTable|Field|TextField|Choice|Dialog|FootBar|Pick|Tick|Working|HandbookText|SaveStand|Progress|DateField)|handbook|suggestions|draft|autosave)/,
+  },
+  {
+    name: 'job',
+    priority: 2,
+    test: /src\/(rooms\/job\/(JobRoom|OpenItems|job\.|stage-pages)|lib\/(bench\/(follow|types)|charts\/LadderStrip|parts\/StageRail))/,
+  },
+  { name: 'job-words', priority: 3, test: /rooms\/job\/(words|Gates|JobHead)|page-job\.ftl/ },
+  { name: 'bench-words', priority: 2, test: /rooms\/bench-mode\/(words|WaitPanel)|page-bench-mode\.ftl/ },
+  { name: 'drop', priority: 2, test: /src\/lib\/(parts\/(FileDrop|dropped)|charts\/LateTrace)/ },
+  { name: 'measure', priority: 1, test: /src\/(rooms\/measure\/(?!StartClock)|lib\/parts\/FileDrop)/ },
+  { name: 'bench-log', priority: 2, test: /src\/lib\/bench\/(bench|evolve|project|foresee|state)/ },
+  { name: 'chart', priority: 1, test: /src\/lib\/charts\/Trace|node_modules\/d3-/ },
+];
