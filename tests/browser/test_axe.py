@@ -59,7 +59,11 @@ SMALL = """(least) => [...document.querySelectorAll('a, button, select, summary,
   .filter((e) => {
     const box = e.getBoundingClientRect();
     if (!box.width || box.width < 2 || (e.tagName === 'A' && getComputedStyle(e).display === 'inline')) return false;
-    return box.width < least - 0.5 || box.height < least - 0.5;
+    // A word of the trade is as large as its letters; what answers the finger reaches beyond them.
+    const reach = e.matches('[popovertarget]') ? getComputedStyle(e, '::after') : { width: 0, height: 0 };
+    const wide = Math.max(box.width, parseFloat(reach.width) || 0);
+    const high = Math.max(box.height, parseFloat(reach.height) || 0);
+    return wide < least - 0.5 || high < least - 0.5;
   })
   .map((e) => `${e.tagName} “${(e.textContent || e.getAttribute('aria-label') || '').trim().slice(0, 30)}”`)"""
 

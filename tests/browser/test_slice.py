@@ -69,7 +69,7 @@ def test_a_new_device_goes_the_whole_way_by_keyboard(page, logs):
     # Leaving the field saves it; Enter would go on to the plan.
     page.keyboard.press("Tab")
     expect(page.get_by_text("24.0 °C · even load · automatic")).to_be_visible()
-    expect(page.get_by_role("definition").filter(has_text="K ±")).to_be_visible()
+    expect(page.get_by_role("definition").filter(has_text=re.compile("K kelvins ±"))).to_be_visible()
     open_fold(page, "Noise by meter")
     type_into(page, "Level", "53.1")
     type_into(page, "Background", "31")
@@ -119,7 +119,7 @@ def test_a_new_device_goes_the_whole_way_by_keyboard(page, logs):
         name=re.compile(r"^Improved, if place was the same: same load, \d+ → \d+ W, clock \+\d+ %, throttled \d+ % →"),
     )
     expect(heading).to_be_visible()
-    expect(page.get_by_role("row", name=re.compile("Noise dB"))).to_contain_text("−6.7 ±")
+    expect(page.get_by_role("row", name=re.compile("Noise decibels"))).to_contain_text("−6.7 ±")
     expect(page.get_by_role("row", name=re.compile("Thermal resistance"))).to_contain_text("better")
     page.get_by_text("Show the working").focus()
     page.keyboard.press("Enter")

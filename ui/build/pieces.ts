@@ -10,7 +10,7 @@ export const PIECES = [
   {
     name: 'fields',
     priority: 3,
-    test: /src\/lib\/(parts\/(DataTable|Field|TextField|Choice|Dialog|FootBar|Pick|Tick|Working|HandbookText|SaveStand|Progress|DateField)|handbook|suggestions|draft|autosave)/,
+    test: /src\/lib\/(parts\/(BothSides|DataTable|Field|Term|Unit|TextField|Choice|Dialog|FootBar|Pick|Tick|Working|HandbookText|SaveStand|Progress|DateField)|glossary|handbook|suggestions|units|draft|autosave)/,
   },
   {
     name: 'job',

@@ -46,9 +46,9 @@ describe('parts', () => {
       unit: '°C',
       hint: 'At the bench',
     });
-    expect(screen.getByLabelText('Room')).toHaveAccessibleDescription('At the bench');
+    expect(screen.getByLabelText('Room')).toHaveAccessibleDescription('degrees Celsius At the bench');
     await rerender({ error: 'This is no number.' });
-    expect(screen.getByLabelText('Room')).toHaveAccessibleDescription('This is no number.');
+    expect(screen.getByLabelText('Room')).toHaveAccessibleDescription('degrees Celsius This is no number.');
     expect(screen.getByLabelText('Room')).toBeInvalid();
   });
 

@@ -57,10 +57,44 @@ export class AutoSave {
   }
 }
 
-/** A form over a newer state: what was typed here stays, everything else is as the server has it now. */
-export function rebase<T extends object>(form: T, was: T, now: T): T {
-  const keys = Object.keys(now) as (keyof T)[];
-  return Object.fromEntries(
-    keys.map((key) => [key, JSON.stringify(form[key]) === JSON.stringify(was[key]) ? now[key] : form[key]]),
-  ) as T;
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+/** One field that was changed here and on another screen, each to something else. */
+export interface Clash<T> {
+  key: keyof T & string;
+  mine: T[keyof T];
+  theirs: T[keyof T];
+}
+
+/** A form over a newer state: what was typed here stays, everything else is as the server has it now. Where both changed
+ *  the same field, both sides are kept until someone has chosen. */
+export class TwoSides<T extends object> {
+  clashes = $state.raw<Clash<T>[]>([]);
+  #sent: Partial<T> = {};
+
+  /** What this screen sent comes back as the server's; it is nobody else's. */
+  sending(form: T): void {
+    this.#sent = { ...form };
+  }
+
+  merge(form: T, was: T, now: T): T {
+    const keys = Object.keys(now) as (keyof T & string)[];
+    const found = keys.filter(
+      (key) =>
+        !same(form[key], was[key]) &&
+        !same(now[key], was[key]) &&
+        !same(form[key], now[key]) &&
+        !same(now[key], this.#sent[key]),
+    );
+    if (found.length)
+      this.clashes = [
+        ...this.clashes.filter((clash) => !found.includes(clash.key)),
+        ...found.map((key) => ({ key, mine: form[key], theirs: now[key] })),
+      ];
+    return Object.fromEntries(keys.map((key) => [key, same(form[key], was[key]) ? now[key] : form[key]])) as T;
+  }
+
+  settle(key: string): void {
+    this.clashes = this.clashes.filter((clash) => clash.key !== key);
+  }
 }

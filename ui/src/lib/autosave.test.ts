@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { AutoSave, rebase } from './autosave.svelte';
+import { AutoSave, TwoSides } from './autosave.svelte';
 
 beforeEach(() => vi.useFakeTimers());
 afterEach(() => vi.useRealTimers());
@@ -55,12 +55,30 @@ describe('a form that saves itself', () => {
 });
 
 describe('a form over a newer state', () => {
+  const was = { room: '22', load: 'a', list: [1] };
+
   it('keeps what was typed here and takes what another screen saved', () => {
-    const was = { room: '22', load: 'a', list: [1] };
-    expect(rebase({ room: '23', load: 'a', list: [1] }, was, { room: '22', load: 'b', list: [1, 2] })).toEqual({
+    const sides = new TwoSides<typeof was>();
+    expect(sides.merge({ room: '23', load: 'a', list: [1] }, was, { room: '22', load: 'b', list: [1, 2] })).toEqual({
       room: '23',
       load: 'b',
       list: [1, 2],
     });
+    expect(sides.clashes).toEqual([]);
+  });
+
+  it('tells both sides of a field that was changed on both screens, until one is chosen', () => {
+    const sides = new TwoSides<typeof was>();
+    expect(sides.merge({ ...was, room: '23' }, was, { ...was, room: '24' }).room).toBe('23');
+    expect(sides.clashes).toEqual([{ key: 'room', mine: '23', theirs: '24' }]);
+    sides.settle('room');
+    expect(sides.clashes).toEqual([]);
+  });
+
+  it('takes what this screen sent for nobody else’s, while one types on', () => {
+    const sides = new TwoSides<typeof was>();
+    sides.sending({ ...was, room: '23' });
+    expect(sides.merge({ ...was, room: '23.5' }, was, { ...was, room: '23' }).room).toBe('23.5');
+    expect(sides.clashes).toEqual([]);
   });
 });

@@ -102,7 +102,7 @@ describe('effect table', () => {
     expect(screen.getByRole('row', { name: /Die temperature/ })).toHaveTextContent('−24.3 ± 1.8');
     expect(screen.getByRole('row', { name: /Noise/ })).toHaveTextContent('not known');
     expect(screen.queryByRole('row', { name: /Nothing/ })).toBeNull();
-    expect(screen.getByRole('row', { name: /By recording/ })).toHaveTextContent('dB––−24.3 ± 1.8');
+    expect(screen.getByRole('row', { name: /By recording/ })).toHaveTextContent('dB decibels––−24.3 ± 1.8');
   });
 });
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { say } from '../say';
   import DataTable from '../parts/DataTable.svelte';
+  import Unit from '../parts/Unit.svelte';
   import type { Ladder } from '../api';
   import { figure } from '../format';
   import { RUNGS } from '../words';
@@ -107,7 +108,7 @@
         <tr
           ><th scope="col">{say('heat-ladder-drop')}</th>{#each sides as s (s.name)}<th
               scope="col"
-              class="number {s.name}">{s.name}, K/W</th
+              class="number {s.name}">{s.name}, <Unit of="K/W" /></th
             >{/each}</tr
         >
       </thead>

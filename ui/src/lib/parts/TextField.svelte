@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { spoken } from '../units';
   import Field from './Field.svelte';
 
   interface Props {
@@ -38,7 +39,9 @@
 
   const uid = $props.id();
   const id = $derived(`${name}-${uid}`);
-  const described = $derived(error || hint ? `${id}-note` : undefined);
+  const described = $derived(
+    [unit && `${id}-unit`, (error || hint) && `${id}-note`].filter(Boolean).join(' ') || undefined,
+  );
 
   // In a dialog that is not shown yet focus() does nothing; there the attribute counts when it opens.
   function focusNow(node: HTMLElement) {
@@ -68,7 +71,8 @@
         {onfocus}
         use:focusNow
       />
-      {#if unit}<span class="unit" aria-hidden="true">{unit}</span>{/if}
+      {#if unit}<span class="unit" aria-hidden="true">{unit}</span><span id="{id}-unit" hidden>{spoken(unit)}</span
+        >{/if}
     </span>
     {#if suggestions.length}
       <datalist id="{id}-list">

@@ -2,10 +2,11 @@
   import { say } from '../job/words';
   import { onDestroy, onMount, untrack } from 'svelte';
   import { client, Problem, take, type Job, type Schemas } from '../../lib/api';
-  import { AutoSave, rebase } from '../../lib/autosave.svelte';
+  import { AutoSave, TwoSides } from '../../lib/autosave.svelte';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { offer } from '../../lib/keys.svelte';
   import { Suggestions } from '../../lib/suggestions.svelte';
+  import BothSides from '../../lib/parts/BothSides.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import FootBar from '../../lib/parts/FootBar.svelte';
@@ -20,6 +21,7 @@
   import IntakeSection from './IntakeSection.svelte';
   import KnownModel from './KnownModel.svelte';
   import { agree, check, emptyForm, formOf, withDevice, type IntakeForm } from './intake-form';
+  import Restored from './Restored.svelte';
   import SameDevice from './SameDevice.svelte';
 
   interface Props {
@@ -43,10 +45,11 @@
   const saved = $derived(job ? formOf(job) : blank);
   const changed = $derived(JSON.stringify(form) !== JSON.stringify(saved));
 
+  const sides = new TwoSides<typeof form>();
   let base = untrack(() => saved);
   $effect(() => {
     const next = saved;
-    untrack(() => (form = rebase($state.snapshot(form), base, next)));
+    untrack(() => (form = sides.merge($state.snapshot(form), base, next)));
     base = next;
   });
 
@@ -81,6 +84,7 @@
     trouble = null;
     if (!body) return null;
     const sent = JSON.stringify(form);
+    sides.sending($state.snapshot(form));
     busy = true;
     try {
       let kept = job
@@ -126,20 +130,13 @@
     <Gates {job} gates={job.gates.filter((g) => g.stage === 'intake')} onchange={async () => onchange?.()} />
   </div>
 {/if}
-{#if restored}
-  <div class="gates">
-    <Notice title={say('intake-unsaved-typing-was-brought')}>
-      {#snippet actions()}
-        <Button
-          onclick={() => {
-            form = { ...saved };
-            restored = false;
-          }}>{say('intake-drop')}</Button
-        >
-      {/snippet}
-    </Notice>
-  </div>
-{/if}
+{#if restored}<Restored
+    ondrop={() => {
+      form = { ...saved };
+      restored = false;
+    }}
+  />{/if}
+<BothSides {sides} ontake={(key, value) => Object.assign(form, { [key]: value })} />
 
 <form
   id="intake"

@@ -2,9 +2,10 @@
   import { say } from './words';
   import { onDestroy, onMount, untrack } from 'svelte';
   import { client, Problem, take, type CustomerRecord, type Job, type Verdict } from '../../lib/api';
-  import { AutoSave, rebase } from '../../lib/autosave.svelte';
+  import { AutoSave, TwoSides } from '../../lib/autosave.svelte';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { day, parseNumber } from '../../lib/format';
+  import BothSides from '../../lib/parts/BothSides.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import FootBar from '../../lib/parts/FootBar.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -42,10 +43,11 @@
   const currency = $derived(session.present?.person?.currency ?? 'EUR');
   const changed = $derived(JSON.stringify(form) !== JSON.stringify(formOf(job)));
 
+  const sides = new TwoSides<ReturnType<typeof formOf>>();
   let base = untrack(() => formOf(job));
   $effect(() => {
     const next = formOf(job);
-    untrack(() => (form = rebase($state.snapshot(form), base, next)));
+    untrack(() => (form = sides.merge($state.snapshot(form), base, next)));
     base = next;
   });
 
@@ -100,6 +102,7 @@
       return false;
     }
     const sent = JSON.stringify(form);
+    sides.sending($state.snapshot(form));
     busy = true;
     const was = job.handed_over_at !== null;
     try {
@@ -147,6 +150,11 @@
     }}
     onchange={() => void saver.flush()}
   >
+    <BothSides
+      {sides}
+      ontake={(key, value) => (form[key] = value)}
+      names={{ next: 'next_service_on', note: 'handover_note' }}
+    />
     <TextField
       label={say('hand-over-price')}
       name="price"

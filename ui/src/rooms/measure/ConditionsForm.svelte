@@ -2,10 +2,11 @@
   import { say } from '../job/words';
   import { onDestroy, untrack } from 'svelte';
   import { client, Problem, take, type Run, type RunKey } from '../../lib/api';
-  import { AutoSave, rebase } from '../../lib/autosave.svelte';
+  import { AutoSave, TwoSides } from '../../lib/autosave.svelte';
   import { clock } from '../../lib/format';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { Suggestions } from '../../lib/suggestions.svelte';
+  import BothSides from '../../lib/parts/BothSides.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -34,11 +35,12 @@
   let kept = $state.raw(untrack(() => formOf(run)));
   const same = (a: ConditionsText, b: ConditionsText) => JSON.stringify(a) === JSON.stringify(b);
   const changed = $derived(!same(form, kept));
+  const sides = new TwoSides<ConditionsText>();
   // What another screen saved comes in; what was typed here stays.
   $effect(() => {
     const next = formOf(run);
     untrack(() => {
-      form = rebase($state.snapshot(form), kept, next);
+      form = sides.merge($state.snapshot(form), kept, next);
       kept = next;
     });
   });
@@ -63,6 +65,7 @@
 
   async function save(): Promise<boolean> {
     const sent = $state.snapshot(form);
+    sides.sending(sent);
     trouble = null;
     const numbers = numbersOf(form);
     errors = Object.fromEntries(
@@ -99,6 +102,7 @@
 >
   <!-- Without it Enter in one of several fields sends nothing. -->
   <button hidden>{say('foot-bar-next-step')}</button>
+  <BothSides {sides} ontake={(key, value) => Object.assign(form, { [key]: value })} />
   <div class="grid">
     <TextField
       label={say('conditions-form-room')}

@@ -3,6 +3,8 @@
   import { say } from '../job/words';
   import type { Run } from '../../lib/api';
   import { fixed } from '../../lib/format';
+  import Term from '../../lib/parts/Term.svelte';
+  import Unit from '../../lib/parts/Unit.svelte';
 
   interface Props {
     run: Run;
@@ -13,6 +15,7 @@
   const figures = $derived([
     {
       name: say('figure-strip-die'),
+      term: 'die temperature',
       value: h.die_c,
       u: h.die_u95_k,
       unit: '°C',
@@ -22,15 +25,25 @@
     },
     {
       name: say('figure-strip-over-room'),
+      term: 'rise over room',
       value: h.rise_k,
       u: h.rise_u95_k,
       unit: 'K',
       spread: 'K',
       none: run.room_c === null ? say('figure-strip-room-missing') : '',
     },
-    { name: say('figure-strip-power'), value: h.power_w, u: h.power_u95_w, unit: 'W', spread: 'W', none: '' },
+    {
+      name: say('figure-strip-power'),
+      term: 'power',
+      value: h.power_w,
+      u: h.power_u95_w,
+      unit: 'W',
+      spread: 'W',
+      none: '',
+    },
     {
       name: say('figure-strip-throttled'),
+      term: 'throttled (held back by heat)',
       value: held === null ? null : 100 * held,
       u: null,
       unit: '%',
@@ -39,6 +52,7 @@
     },
     {
       name: say('figure-strip-noise'),
+      term: 'level',
       value: h.noise_db ?? run.noise_figure?.level_db ?? null,
       u: h.noise_u95_db,
       unit: 'dB',
@@ -53,16 +67,16 @@
 <dl>
   {#each figures as f (f.name)}
     <div>
-      <dt>{f.name}</dt>
+      <dt><Term of={f.term} words={f.name} /></dt>
       {#if f.value === null}
         <dd class="none">{f.none || say('format-not-known')}</dd>
       {:else}
         <dd>
           <strong>{f.most ? '≤ ' : ''}{fixed(f.value, digits(f.unit))}</strong>
-          {f.unit}
+          <Unit of={f.unit} />
           {#if f.u !== null}<small
               >± {fixed(f.u, 1)}
-              {f.spread}{#if f.rising}<b>{say('figure-strip-still-rising')}</b>{/if}</small
+              <Unit of={f.spread} />{#if f.rising}<b>{say('figure-strip-still-rising')}</b>{/if}</small
             >{/if}
         </dd>
       {/if}

@@ -1,6 +1,8 @@
 <script lang="ts">
   import { say } from '../job/words';
   import DataTable from '../../lib/parts/DataTable.svelte';
+  import Term from '../../lib/parts/Term.svelte';
+  import Unit from '../../lib/parts/Unit.svelte';
   import type { Schemas } from '../../lib/api';
   import { change, clock, differenceUnit, figure, NOT_KNOWN } from '../../lib/format';
 
@@ -9,6 +11,17 @@
   }
   let { effects }: Props = $props();
 
+  const TERMS: Record<string, string> = {
+    die_temperature: 'die temperature',
+    rise: 'rise over room',
+    power: 'power',
+    resistance: 'thermal resistance',
+    resistance_same_fan: 'same fan',
+    sustained_capacity: 'sustained capacity',
+    throttle_share: 'throttled (held back by heat)',
+    noise: 'level',
+    recorded_level: 'L_Aeq, L_AFmax, L10, L90',
+  };
   const SHOWN: Record<string, string> = {
     better: 'better',
     worse: 'worse',
@@ -31,14 +44,17 @@
       <th scope="col">{say('effect-table-what')}</th>
       <th scope="col" class="before number">{say('condition-table-before')}</th>
       <th scope="col" class="after number">{say('condition-table-after')}</th>
-      <th scope="col" class="number">{say('effect-table-change-u')}</th>
+      <th scope="col" class="number"><Term of="expanded uncertainty" words={say('effect-table-change-u')} /></th>
       <th scope="col">{say('effect-table-shows')}</th>
     </tr>
   </thead>
   <tbody>
     {#each rows as e (e.quantity)}
       <tr>
-        <th scope="row">{e.words} <span class="quiet">{e.unit}</span></th>
+        <th scope="row"
+          >{#if TERMS[e.quantity]}<Term of={TERMS[e.quantity] ?? ''} words={e.words} />{:else}{e.words}{/if}
+          <span class="quiet"><Unit of={e.unit} /></span></th
+        >
         <td class="number before">
           {value(e, e.before)}{#if e.before_u95 !== null}<span class="u">± {figure(e.before_u95, e.unit)}</span>{/if}
         </td>
