@@ -123,5 +123,7 @@ def test_axe_finds_nothing_and_the_page_keeps_its_budget(page, job_address, plac
         wide = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")
         assert wide <= 0, width
         # A map that is small shows a way to make it larger.
-        small = page.evaluate(SMALL, BUDGET["target_px"])
+        # At 200 % a pixel of the page is two of the screen.
+        gloved = place == "bench" and height > 400
+        small = page.evaluate(SMALL, BUDGET["bench_target_px" if gloved else "target_px"])
         assert small == [] or page.get_by_role("button", name="Larger map").is_visible(), (width, small)

@@ -190,6 +190,7 @@
     scrollbar-gutter: auto;
   }
   .bench {
+    --target: clamp(2.75rem, 20vh - 2.25rem, 4rem); /* For gloves; at 200 % a pixel of the page is two. */
     display: grid;
     grid-template: auto minmax(0, 1fr) auto / 6.2rem minmax(0, 1fr);
     position: fixed;

@@ -91,8 +91,14 @@
       padding: var(--gap-2) var(--gap-3);
     }
     .strip :global(.button) {
-      flex: 1;
       min-height: 4rem;
+      padding: 0 var(--gap-3);
+    }
+    .strip .go {
+      flex-basis: 9rem;
+    }
+    .go kbd {
+      display: none;
     }
     .rest :global(.button) {
       flex: 1 1 40%;

@@ -40,7 +40,7 @@
   }
   .clock {
     display: inline-flex;
-    align-items: baseline;
+    align-items: center;
     gap: var(--gap-2);
     padding: var(--gap-1) var(--gap-3);
     border: 2px solid var(--owl);
