@@ -141,7 +141,7 @@ def test_a_new_device_goes_the_whole_way_by_keyboard(page, logs):
     press(page, "Hand Marrow 15 trial over")
     expect(page.get_by_text("Handed over", exact=True)).to_be_visible()
     press(page, "Open the record")
-    expect(page.get_by_role("heading", level=1)).to_contain_text("Improved")
+    expect(page.get_by_role("heading", level=1)).to_contain_text(": improved")
     for words in ("€89.00", "Grey Heron 11", "Runa Petrosyan", "even load"):
         expect(page.get_by_text(words).first).to_be_visible()
 

@@ -1,5 +1,6 @@
 """Parquet, chart views, drawings and the PDF."""
 
+import io
 import re
 import xml.etree.ElementTree as ET
 from dataclasses import replace
@@ -10,8 +11,11 @@ import polars as pl
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
+from PIL import Image
+from pypdf import PdfReader
 
 from vividowl.core.response.ladder import build_ladder
+from vividowl.core.verdict.plain import Plain
 from vividowl.formats.drawing import chart_svg, ladder_svg, owl_svg
 from vividowl.formats.log.columns import min_max_view, read_columns, write_columns
 from vividowl.formats.record_pdf import RecordSheet, item_words, make_pdf
@@ -67,12 +71,12 @@ def test_the_ladder_names_rungs_and_marks_the_culprit():
 
 
 def test_the_chart_stays_inside_its_box():
-    line = (list(range(-30, 900, 10)), [30 + 0.05 * i for i in range(93)], (400.0, 890.0))
+    line = (list(range(-30, 900, 10)), [30 + 0.05 * i for i in range(93)])
     drawn = chart_svg(line, line)
     xs = [float(p.split(",")[0]) for pts in re.findall(r'points="([^"]+)"', drawn) for p in pts.split()]
     assert min(xs) >= 39
     assert max(xs) <= 512.5
-    assert "before: figures from this stretch" in drawn
+    assert re.findall(r">(before|after)<", drawn) == ["before", "after"]
 
 
 @pytest.mark.parametrize(
@@ -121,7 +125,13 @@ SHEET = RecordSheet(
     price_cents=None,
     currency="EUR",
     next_service_on=None,
+    next_service_reason="",
     note="",
+    plain=Plain("It came in at 95 °C.", "Now it runs at 71 °C.", ("It is 26 degrees cooler.",)),
+    after_care=("Keep the vents free.",),
+    warranty_until=date(2026, 9, 1),
+    photos=(),
+    promise="",
 )
 
 
@@ -138,3 +148,37 @@ def test_a_word_more_makes_another_pdf():
 def test_attempts_stand_side_by_side_on_the_record():
     rows = (("Fitted", "sheet", "paste #2"), ("Verdict", "Worse", "Improved [much]"))
     assert len(make_pdf(replace(SHEET, attempts=rows))) > len(make_pdf(SHEET))
+
+
+def structure(part):
+    """All parts of a tagged file, from the top down."""
+    kids = part.get("/K", [])
+    for kid in kids if isinstance(kids, list) else [kids]:
+        found = kid.get_object() if hasattr(kid, "get_object") else kid
+        if isinstance(found, dict):
+            yield found
+            yield from structure(found)
+
+
+def jpeg():
+    data = io.BytesIO()
+    Image.new("RGB", (64, 48), "grey").save(data, "JPEG")
+    return data.getvalue()
+
+
+def test_the_first_page_says_it_plainly_and_the_file_is_for_keeping_and_for_reading_aloud():
+    """Read back by another library. PDF/A-2u says so in its metadata (ISO 19005-2, 6.6.4), a tagged file has a tree of
+    its parts and a language (ISO 32000-1, 14.7 and 14.9.2)."""
+    found = PdfReader(io.BytesIO(make_pdf(replace(SHEET, photos=(jpeg(), jpeg())))))
+    first = found.pages[0].extract_text()
+    for words in ("It came in at 95 °C.", "It is 26 degrees cooler.", "Keep the vents free.", "until 1 September 2026"):
+        assert words in first
+    root = found.trailer["/Root"]
+    assert root["/MarkInfo"]["/Marked"]
+    assert root["/Lang"] == "en"
+    parts = list(structure(root["/StructTreeRoot"]))
+    assert [str(part.get("/Alt")) for part in parts if part.get("/S") == "/Figure"].count("Before") == 1
+    assert {"/H1", "/H2"} <= {part.get("/S") for part in parts}
+    kept = root["/Metadata"].get_data().decode()
+    assert "<pdfaid:part>2</pdfaid:part>" in kept
+    assert "<pdfaid:conformance>U</pdfaid:conformance>" in kept

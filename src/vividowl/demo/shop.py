@@ -69,7 +69,7 @@ def load_demo(workshop: Workshop, today: datetime | None = None, tell: Callable[
     with workshop.database.session() as session:
         scope = Scope(session, owner.shop_id)
         scope.shop().last_job_number = FIRST_NUMBER - 1
-        scope.shop().habits = {"usual_load": "even load", "usual_fan": "automatic"}
+        scope.shop().habits = {"usual_load": "even load", "usual_fan": "automatic", "work_warranty_months": 6}
         accounts.add_demo_member(scope, TECHNICIAN[0], TECHNICIAN[1])
     lots = stock_the_shelf(workshop, owner, day.date())
     played = stories()

@@ -171,11 +171,11 @@ def _one_ladder(
 
 
 def chart_svg(
-    before: tuple[Sequence[float], Sequence[float], tuple[float, float]],
-    after: tuple[Sequence[float], Sequence[float], tuple[float, float]],
+    before: tuple[Sequence[float], Sequence[float]],
+    after: tuple[Sequence[float], Sequence[float]],
 ) -> str:
-    """Die temperature of both runs from load onset; each settled window is a bar under the axis."""
-    width, height, left, right, top, bottom = 520.0, 290.0, 40.0, 512.0, 22.0, 216.0
+    """Die temperature of both runs from load onset, each curve with its name."""
+    width, height, left, right, top, bottom = 520.0, 236.0, 40.0, 512.0, 22.0, 214.0
     times = [*before[0], *after[0]]
     values = [*before[1], *after[1]]
     t0, t1 = min(times), max(times)
@@ -196,19 +196,15 @@ def chart_svg(
     for minute in range(0, int(t1 // 60) + 1, minute_step):
         at = say("conditions-minutes", value=minute) if minute else say("drawing-load-on")
         parts.append(words(px(minute * 60), bottom + 16, at, size=13, fill=SOFT, anchor="middle"))
-    for (ts, vs, window), colour, dash, row, word in (
-        (before, BEFORE, "5 3", 0, "before"),
-        (after, AFTER, None, 1, "after"),
-    ):
+    for (ts, vs), colour, dash, word in ((before, BEFORE, "5 3", "before"), (after, AFTER, None, "after")):
         points = " ".join(f"{px(t):.1f},{py(v):.1f}" for t, v in zip(ts, vs, strict=True))
         parts.append(
             shape("polyline", points=points, fill="none", stroke=colour, stroke_width=1.5, stroke_dasharray=dash)
         )
-        y, wide = bottom + 26 + 22 * row, max(2.0, px(window[1]) - px(window[0]))
-        fill, ink = ("none", colour) if row == 0 else (colour, PAPER)
-        parts.append(box(px(window[0]), y, wide, 17, fill=fill, stroke=colour, stroke_width=1))
-        if wide > 190:
-            parts.append(
-                words(px(window[0]) + 6, y + 13, say("drawing-stretch", side=say(f"side-{word}")), size=12, fill=ink)
-            )
+        # Halfway through, where both have risen and neither has ended; the hotter one has its name above.
+        half = min(range(len(ts)), key=lambda i: abs(ts[i] - 0.5 * t1))
+        other = (after if word == "before" else before)[1]
+        above = vs[half] >= other[min(half, len(other) - 1)]
+        y = py(vs[half]) + (-8 if above else 18)
+        parts.append(words(px(ts[half]), y, say(f"side-{word}"), size=13, fill=colour, bold=True))
     return document(width, height, parts)

@@ -1,4 +1,5 @@
 #let d = json("record.json")
+#let w = d.words
 #let ink = rgb("#22252b")
 #let soft = rgb("#5a5e66")
 #let before = rgb("#a83a18")
@@ -7,56 +8,105 @@
 #set document(title: d.title, author: d.shop)
 #set page(paper: "a4", margin: (x: 17mm, top: 13mm, bottom: 15mm), footer: context [
   #set text(size: 8pt, fill: soft)
-  #d.footer #h(1fr) page #counter(page).display() of #counter(page).final().first()
+  #d.footer #h(1fr) #w.page-of #counter(page).display() / #counter(page).final().first()
 ])
 #set text(font: "Atkinson Hyperlegible Next", size: 9.5pt, fill: ink, lang: "en", number-width: "tabular")
 #set par(leading: 0.62em)
-#let head(body) = text(font: "Bricolage Grotesque", weight: 700, body)
-#let section(body) = block(above: 11pt, below: 5pt, text(size: 9pt, weight: 700, fill: owl, body))
+#show heading: set text(font: "Bricolage Grotesque", weight: 700)
+#show heading.where(level: 1): set text(size: 20pt)
+#show heading.where(level: 2): set text(size: 11.5pt, fill: owl)
+#show heading.where(level: 1): set block(above: 12pt, below: 8pt)
+#show heading.where(level: 2): set block(above: 13pt, below: 6pt)
 
+// Page one, for someone who knows nothing of it.
 #grid(columns: (1fr, auto), align: (left + horizon, right + horizon),
-  [#head(text(size: 15pt, d.shop)) \ #text(fill: soft, d.subtitle)],
-  image("owl.svg", width: 30mm))
+  [#text(font: "Bricolage Grotesque", weight: 700, size: 15pt, d.shop) \ #text(fill: soft, d.subtitle)],
+  image("owl.svg", width: 30mm, alt: w.owl))
 #line(length: 100%, stroke: 1.4pt + ink)
-#block(above: 12pt, below: 8pt, head(text(size: 19pt, d.headline)))
-#for reason in d.reasons [#text(fill: soft, reason) \ ]
+= #d.lead
+#if d.symptom != "" [#text(size: 11pt, fill: soft, d.symptom)]
+#if d.plain.len() > 0 {
+  let hues = (before, after, ink)
+  v(2pt)
+  grid(columns: (27mm, 1fr), row-gutter: 8pt, column-gutter: 5mm,
+    ..d.plain.enumerate().map(((i, row)) => (
+      text(size: 10pt, weight: 700, fill: hues.at(i), row.at(0)), text(size: 12.5pt, row.at(1)),
+    )).flatten())
+}
+#if d.photos == 2 {
+  v(6pt)
+  grid(columns: (1fr, 1fr), gutter: 5mm,
+    ..((0, w.before, before), (1, w.after, after)).map(((i, words, hue)) => [
+      #image("photo-" + str(i) + ".jpg", width: 100%, height: 50mm, fit: "cover", alt: words)
+      #v(-5pt) #text(size: 8.5pt, weight: 700, fill: hue, words)
+    ]))
+}
+#if d.has_comparison {
+  v(4pt)
+  image("chart.svg", width: if d.photos == 2 { 72% } else { 100% }, alt: w.chart)
+}
+#grid(columns: (1fr, 1fr), column-gutter: 9mm,
+  [
+    == #w.done
+    #if d.cleaned != "" [#d.cleaned \ ]
+    #for item in d.items [#item \ ]
+  ],
+  [
+    == #w.do
+    #for line in d.after_care [#block(below: 5pt, line)]
+  ])
+#line(length: 100%, stroke: 0.6pt + ink)
+#grid(columns: (1fr,) * d.facts.len(), column-gutter: 6mm,
+  ..d.facts.map(f => [
+    #text(size: 8.5pt, fill: soft, f.at(0)) \ #text(size: 12pt, weight: 700, f.at(1))
+    #if f.at(2) != "" [\ #text(size: 8.5pt, fill: soft, f.at(2))]
+  ]))
+#if d.note != "" [#v(4pt) #d.note]
 
+// Page two, for the curious.
+#if d.has_comparison or d.bench.len() > 0 [
+  #pagebreak()
+  = #w.details
+  #if d.headline != "" [#text(size: 11pt, weight: 700, d.headline) \ ]
+  #for reason in d.reasons [#text(fill: soft, reason) \ ]
+]
 #if d.has_comparison [
-  #grid(columns: (56mm, 1fr), gutter: 8mm, align: (left + bottom, left + bottom),
-    image("ladder.svg", width: 100%), image("chart.svg", width: 100%))
   #if d.exhaust != "" [#text(fill: soft, d.exhaust)]
-  #section[What was measured]
-  #table(columns: (1.5fr, 1fr, 1fr, 1.25fr, 1fr), stroke: none, inset: (x: 0pt, y: 3.2pt),
-    align: (left, right, right, right, right),
-    table.hline(stroke: 1pt + ink),
-    table.header([], text(fill: before, weight: 700)[before], text(fill: after, weight: 700)[after], [*change ± U*], [*shown*]),
-    table.hline(stroke: 0.6pt + ink),
-    ..d.effects.map(e => (
-      [#e.words #text(size: 8.5pt, fill: soft)[#e.unit]], text(fill: before, e.before), text(fill: after, e.after),
-      e.change, e.shown,
-    )).flatten(),
-    table.hline(stroke: 0.6pt + ink))
-  #text(size: 8pt, fill: soft)[U is the expanded uncertainty (k = 2, JCGM 100). A change smaller than U is not claimed.]
-  #section[How it was measured]
+  #grid(columns: (44mm, 1fr), gutter: 6mm,
+    [#v(13pt) #image("ladder.svg", width: 100%, alt: w.ladder)],
+    [
+      == #w.measured
+      #table(columns: (2.1fr, 0.8fr, 0.8fr, 1.3fr, 1.25fr), stroke: none, inset: (x: 0pt, y: 3pt),
+        align: (left, right, right, right, right),
+        table.hline(stroke: 1pt + ink),
+        table.header([], text(fill: before, weight: 700, w.before), text(fill: after, weight: 700, w.after),
+          strong(w.change-u), strong(w.shown)),
+        table.hline(stroke: 0.6pt + ink),
+        ..d.effects.map(e => (
+          [#e.words #text(size: 8.5pt, fill: soft)[#e.unit]], text(fill: before, e.before), text(fill: after, e.after),
+          e.change, e.shown,
+        )).flatten(),
+        table.hline(stroke: 0.6pt + ink))
+      #text(size: 8pt, fill: soft, w.u-is)
+    ])
+  == #w.conditions
   #table(columns: (1fr, 1.6fr, 1.6fr, 1fr), stroke: none, inset: (x: 0pt, y: 2pt),
     ..d.conditions.map(c => (text(fill: soft, c.words), c.before, c.after, text(fill: soft, c.bearing))).flatten())
 ]
-#section[What was done]
-#if d.cleaned != "" [Cleaned: #d.cleaned. \ ]
-#for item in d.items [#item \ ]
-#if d.fit_note != "" [#d.fit_note \ ]
-#for line in d.bench [#line \ ]
-#for gate in d.gates [#text(fill: soft)[Agreed: #gate] \ ]
+#if d.bench.len() + d.gates.len() > 0 or d.fit_note != "" or d.promise != "" [
+  == #w.bench
+  #if d.promise != "" [#d.promise \ ]
+  #if d.fit_note != "" [#d.fit_note \ ]
+  #for line in d.bench [#line \ ]
+  #for gate in d.gates [#text(fill: soft, gate) \ ]
+]
 #if d.attempts.len() > 0 [
-  #section[Attempts side by side]
+  == #w.attempts
   #let n = d.attempts.at(0).len() - 1
   #table(columns: (1.1fr,) + (1.6fr,) * n, stroke: none, inset: (x: 0pt, y: 2.6pt), column-gutter: 6pt,
     table.hline(stroke: 1pt + ink),
-    table.header([], ..range(n).map(i => [*attempt #(i + 1)*])),
+    table.header([], ..range(n).map(i => strong[#w.attempt #(i + 1)])),
     table.hline(stroke: 0.6pt + ink),
     ..d.attempts.map(row => (text(fill: soft, row.at(0)), ..row.slice(1))).flatten(),
     table.hline(stroke: 0.6pt + ink))
 ]
-#section[Price and next service]
-#grid(columns: (1fr, 1fr), [Price: *#d.price*], [Next service: *#d.next_service*])
-#if d.note != "" [#v(4pt) #d.note]

@@ -9,7 +9,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
 from pathlib import Path
-from typing import Any
+from typing import Any, Literal
 
 import typst
 
@@ -19,11 +19,33 @@ from vividowl.core.reading.reading import clock_words
 from vividowl.core.response.ladder import Ladder
 from vividowl.core.verdict.comparison import Comparison
 from vividowl.core.verdict.parts import Effect
+from vividowl.core.verdict.plain import Plain
 from vividowl.formats.drawing import chart_svg, ladder_svg, owl_svg
-from vividowl.formats.words import CLEANED, TARGETS, day, money, number
+from vividowl.formats.words import CLEANED, TARGETS, VERDICTS, day, money, number
 from vividowl.words import told
 
 HERE = Path(__file__).parent
+# For keeping (ISO 19005-2, every text as Unicode); tags for screen readers are written with it.
+PDF_STANDARD: Literal["a-2u"] = "a-2u"
+TITLES: dict[str, Words] = {
+    "before": say("record-pdf-before"),
+    "after": say("record-pdf-after"),
+    "change-u": say("record-pdf-change-u"),
+    "shown": say("record-pdf-shown"),
+    "details": say("record-pdf-details"),
+    "measured": say("record-pdf-measured"),
+    "u-is": say("record-pdf-u-is"),
+    "conditions": say("record-pdf-conditions"),
+    "done": say("record-pdf-done"),
+    "do": say("record-pdf-do"),
+    "bench": say("record-pdf-bench"),
+    "attempts": say("record-pdf-attempts"),
+    "attempt": say("record-pdf-attempt"),
+    "page-of": say("record-pdf-page-of"),
+    "owl": say("record-pdf-owl"),
+    "ladder": say("record-pdf-ladder"),
+    "chart": say("record-pdf-chart"),
+}
 SHOWN: dict[str, Words] = {
     "better": say("record-pdf-better"),
     "worse": say("record-pdf-worse"),
@@ -35,11 +57,10 @@ SHOWN: dict[str, Words] = {
 
 @dataclass(frozen=True)
 class ChartLine:
-    """time_s from load onset and value_c (n,); window_s: the settled window."""
+    """time_s from load onset and value_c (n,)."""
 
     time_s: Sequence[float]
     value_c: Sequence[float]
-    window_s: tuple[float, float]
 
 
 @dataclass(frozen=True)
@@ -70,7 +91,13 @@ class RecordSheet:
     price_cents: int | None
     currency: str
     next_service_on: date | None
+    next_service_reason: Words
     note: str
+    plain: Plain | None
+    after_care: tuple[Words, ...]
+    warranty_until: date | None
+    photos: tuple[bytes, ...]
+    promise: Words
 
 
 def item_words(target: str, kind: str, product: str, lot: str, amount: float | None, unit: str, known: str) -> Words:
@@ -120,21 +147,63 @@ def _effect(effect: Effect) -> dict[str, Words]:
     }
 
 
-def _content(sheet: RecordSheet) -> dict[str, Any]:
-    comparison = sheet.comparison
-    reasons: list[Words] = [*(comparison.reasons if comparison else ()), *sheet.notes]
-    if sheet.symptom:
-        reasons.insert(0, say("record-pdf-came-in-with", symptom=sheet.symptom))
+def _page_one(sheet: RecordSheet) -> dict[str, Any]:
+    """For someone who knows nothing of it."""
+    plain = sheet.plain
+    verdict = sheet.comparison.verdict.value if sheet.comparison else None
     return {
         "title": say("record-pdf-record", number=sheet.number),
         "shop": sheet.shop,
         "subtitle": say(
             "record-pdf-record-2", number=sheet.number, device=sheet.device, customer=sheet.customer, day=day(sheet.day)
         ),
-        "headline": say("record-pdf-headline", headline=comparison.headline)
-        if comparison
+        "lead": say("record-pdf-lead", device=sheet.device, verdict=VERDICTS[verdict])
+        if verdict
         else say("record-pdf-not-measured-on-both-sides"),
-        "reasons": reasons,
+        "symptom": say("record-pdf-came-in-with", symptom=sheet.symptom) if sheet.symptom else "",
+        "plain": [
+            [say("record-pdf-before"), plain.before],
+            [say("record-pdf-now"), plain.now],
+            [say("record-pdf-means"), listed(plain.means, "space")],
+        ]
+        if plain
+        else [],
+        "photos": len(sheet.photos),
+        "cleaned": say("record-pdf-cleaned", cleaned=listed(CLEANED.get(c, c) for c in sheet.cleaned))
+        if sheet.cleaned
+        else "",
+        "items": [item_words(*i) for i in sheet.items],
+        "after_care": list(sheet.after_care),
+        "facts": [
+            *(
+                [[say("record-pdf-price"), money(sheet.price_cents, sheet.currency), ""]]
+                if sheet.price_cents is not None or not sheet.handed_over
+                else []
+            ),
+            *(
+                [[say("record-pdf-warranty"), say("record-pdf-until", day=day(sheet.warranty_until)), ""]]
+                if sheet.warranty_until
+                else []
+            ),
+            [say("record-pdf-next-service"), day(sheet.next_service_on), sheet.next_service_reason],
+        ],
+        "note": sheet.note,
+        "footer": say(
+            "record-pdf-footer",
+            demo=sheet.demo,
+            shop=sheet.shop,
+            number=sheet.number,
+            draft=not sheet.handed_over,
+        ),
+    }
+
+
+def _page_two(sheet: RecordSheet) -> dict[str, Any]:
+    """For the curious: what was measured, how, and what went otherwise than planned."""
+    comparison = sheet.comparison
+    return {
+        "headline": say("record-pdf-headline", headline=comparison.headline) if comparison else "",
+        "reasons": [*(comparison.reasons if comparison else ()), *sheet.notes],
         "has_comparison": comparison is not None,
         "exhaust": sheet.exhaust,
         "effects": [_effect(e) for e in comparison.effects if shown_effect(e)] if comparison else [],
@@ -150,22 +219,12 @@ def _content(sheet: RecordSheet) -> dict[str, Any]:
         ]
         if comparison
         else [],
-        "cleaned": listed(CLEANED.get(c, c) for c in sheet.cleaned),
-        "items": [item_words(*i) for i in sheet.items],
         "fit_note": sheet.fit_note,
+        "promise": sheet.promise,
         "bench": list(sheet.bench),
         "attempts": [list(row) for row in sheet.attempts],
-        "gates": [f"{reason} {words}" for reason, words in sheet.gates],
-        "price": money(sheet.price_cents, sheet.currency),
-        "next_service": day(sheet.next_service_on),
-        "note": sheet.note,
-        "footer": say(
-            "record-pdf-footer",
-            demo=sheet.demo,
-            shop=sheet.shop,
-            number=sheet.number,
-            draft=not sheet.handed_over,
-        ),
+        "gates": [say("record-pdf-agreed", reason=reason, words=words) for reason, words in sheet.gates],
+        "words": TITLES,
     }
 
 
@@ -174,15 +233,21 @@ def make_pdf(sheet: RecordSheet) -> bytes:
     verdict = sheet.comparison.verdict.value if sheet.comparison else None
     with tempfile.TemporaryDirectory() as folder:
         root = Path(folder)
-        (root / "record.json").write_text(json.dumps(told(_content(sheet))))
+        (root / "record.json").write_text(json.dumps(told({**_page_one(sheet), **_page_two(sheet)})))
         (root / "owl.svg").write_text(owl_svg(sheet.glances[0], sheet.glances[1], verdict))
         (root / "ladder.svg").write_text(ladder_svg(*sheet.ladders, sheet.culprit))
         if sheet.lines is not None:
-            pair = [(line.time_s, line.value_c, line.window_s) for line in sheet.lines]
-            (root / "chart.svg").write_text(chart_svg(pair[0], pair[1]))
+            before, after = ((line.time_s, line.value_c) for line in sheet.lines)
+            (root / "chart.svg").write_text(chart_svg(before, after))
+        for place, photo in enumerate(sheet.photos):
+            (root / f"photo-{place}.jpg").write_bytes(photo)
         shutil.copy(HERE / "record.typ", root / "record.typ")
         return bytes(
             typst.compile(
-                str(root / "record.typ"), root=str(root), font_paths=[str(HERE / "fonts")], ignore_system_fonts=True
+                str(root / "record.typ"),
+                root=str(root),
+                font_paths=[str(HERE / "fonts")],
+                ignore_system_fonts=True,
+                pdf_standards=PDF_STANDARD,
             )
         )

@@ -3417,6 +3417,8 @@ export interface components {
              * @default
              */
             usual_load: string;
+            /** Work Warranty Months */
+            work_warranty_months?: number | null;
         };
         /** HabitsOut */
         HabitsOut: {
@@ -3438,6 +3440,8 @@ export interface components {
             usual_fan: string;
             /** Usual Load */
             usual_load: string;
+            /** Work Warranty Months */
+            work_warranty_months: number | null;
         };
         /** HandOverIn */
         HandOverIn: {
@@ -4825,6 +4829,18 @@ export interface components {
             /** Y */
             y: number;
         };
+        /**
+         * PlainOut
+         * @description What it did before, what it does now, and what that means, for someone who knows nothing of it.
+         */
+        PlainOut: {
+            /** Before */
+            before: string;
+            /** Means */
+            means: string[];
+            /** Now */
+            now: string;
+        };
         /** PlanGateOut */
         PlanGateOut: {
             /** Reason */
@@ -5177,6 +5193,8 @@ export interface components {
         };
         /** RecordOut */
         RecordOut: {
+            /** After Care */
+            after_care: string[];
             /** After Photo */
             after_photo: string | null;
             /** Attempts */
@@ -5192,8 +5210,11 @@ export interface components {
             /** Items */
             items: components["schemas"]["FitItemOut"][];
             job: components["schemas"]["JobOut"];
+            plain: components["schemas"]["PlainOut"] | null;
             /** Planned Cents */
             planned_cents: number | null;
+            /** Promise */
+            promise: string;
             /**
              * Proposed Service On
              * Format: date
@@ -5204,6 +5225,8 @@ export interface components {
             /** Shop Name */
             shop_name: string;
             verdict: components["schemas"]["VerdictOut"] | null;
+            /** Warranty Until */
+            warranty_until: string | null;
         };
         /** RefusalOut */
         RefusalOut: {

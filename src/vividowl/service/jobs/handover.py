@@ -8,15 +8,19 @@ from dataclasses import asdict, dataclass
 from datetime import date
 from typing import Any
 
-from vividowl.core.materials.life import NextService, next_service
+from vividowl.core.materials.after_care import after_care
+from vividowl.core.materials.kinds import CATALOGUE, Trait
+from vividowl.core.materials.life import NextService, add_months, next_service
 from vividowl.core.quantities.errors import require_range
-from vividowl.core.quantities.words import say
+from vividowl.core.quantities.words import Words, say
 from vividowl.core.trace.trace import Series
+from vividowl.core.verdict.plain import Plain, plain_words
 from vividowl.formats.log.columns import min_max_view
 from vividowl.formats.record_pdf import ChartLine, RecordSheet, make_pdf
 from vividowl.service.attempts.attempts import attempts_view
 from vividowl.service.attempts.failing import has_failed
 from vividowl.service.attempts.side_by_side import Row, side_by_side
+from vividowl.service.bench.photos import photo_bytes
 from vividowl.service.bench.store import load_log
 from vividowl.service.bench.story import BenchStory, story_of
 from vividowl.service.clock import server_now, server_today
@@ -31,6 +35,7 @@ from vividowl.service.plan.found import inspection_of, plan_row
 from vividowl.service.shelf.materials import item_material
 from vividowl.service.shop.habits import habits_of
 from vividowl.service.workshop import Actor, Workshop, check_version
+from vividowl.store.deciding import Plan
 from vividowl.store.measuring import TraceFile
 from vividowl.store.models import FitItem, Job, Shop
 from vividowl.store.scope import Scope
@@ -41,7 +46,8 @@ CHART_POINTS = 600
 
 @dataclass(frozen=True)
 class Record:
-    """All that the customer's record says."""
+    """All that the customer's record says; plain: the comparison in the customer's words; warranty_until: how long the
+    shop answers for its work, None where it has not said."""
 
     view: JobView
     shop: Shop
@@ -51,6 +57,10 @@ class Record:
     planned_cents: int | None
     bench: BenchStory
     attempts: tuple[Row, ...]
+    plain: Plain | None
+    after_care: tuple[Words, ...]
+    warranty_until: date | None
+    promise: Words
 
 
 def _proposal(workshop: Workshop, scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> NextService:
@@ -66,15 +76,40 @@ def _record(workshop: Workshop, scope: Scope, job: Job) -> Record:
     items, plan = items_of(scope, job.id), plan_row(scope, job.id)
     planned = plan.chosen["total_cents"] if plan is not None and plan.chosen else None
     proposal = _proposal(workshop, scope, job, items, server_today())
+    compared = compare_job(workshop, scope, job)
+    state = load_log(workshop, scope, job.id).log.state
+    runs_in = any(CATALOGUE[i.kind].has(Trait.BURN_IN) for i in items if i.kind in CATALOGUE)
+    months = habits_of(scope.shop()).work_warranty_months
+    done_on = (job.handed_over_at or server_now()).date()
     return Record(
         view_of(scope, job),
         scope.shop(),
         items,
-        compare_job(workshop, scope, job),
+        compared,
         proposal,
         planned,
-        story_of(load_log(workshop, scope, job.id).log.state),
+        story_of(state),
         side_by_side(attempts_view(workshop, scope, job).attempts) if job.attempt > 1 else (),
+        plain_words(compared.comparison) if compared else None,
+        after_care(job.fan, job.surroundings, runs_in=runs_in and "burn_in" not in state.outcomes),
+        add_months(done_on, months) if months and items else None,
+        _promise(plan),
+    )
+
+
+def _promise(plan: Plan | None) -> Words:
+    """What the plan promised, and how it came out."""
+    if plan is None or not plan.chosen or not plan.outcome:
+        return ""
+    promised, outcome = plan.chosen["resistance"], plan.outcome
+    return say(
+        "record-promise",
+        words=plan.chosen["words"],
+        low=promised["low"],
+        high=promised["high"],
+        measured=outcome["resistance"],
+        u95=outcome["resistance_u95"],
+        inside=bool(outcome["inside"]),
     )
 
 
@@ -145,14 +180,15 @@ def _line(workshop: Workshop, shop_id: uuid.UUID, trace: TraceFile, reading: Any
     read = load_trace(workshop.files.columns(shop_id, trace.sha256), only)
     values: Series = read.channels[reading.die_role]
     view = min_max_view(read.time_s - reading.load.onset_s, values, CHART_POINTS, -60.0, float("inf"))
-    window = (reading.window.from_s - reading.load.onset_s, reading.window.to_s - reading.load.onset_s)
-    return ChartLine(view.time_s.tolist(), view.values.tolist(), window)
+    return ChartLine(view.time_s.tolist(), view.values.tolist())
 
 
 def record_pdf(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> tuple[bytes, str]:
     """The record as a PDF, and a name for the file."""
     record = get_record(workshop, actor, job_id)
     job, compared = record.view.job, record.compared
+    pair = (record.bench.before_photo, record.bench.after_photo)
+    photos = tuple(photo_bytes(workshop, actor, uuid.UUID(photo), "large") for photo in pair if photo)
     lines = None
     if compared is not None:
         lines = (
@@ -188,6 +224,12 @@ def record_pdf(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> tuple[byt
         price_cents=job.price_cents,
         currency=record.shop.currency,
         next_service_on=job.next_service_on,
+        next_service_reason=record.proposal.reason if job.next_service_on == record.proposal.on else "",
         note=job.handover_note,
+        plain=record.plain,
+        after_care=record.after_care,
+        warranty_until=record.warranty_until,
+        photos=photos if all(pair) else (),
+        promise=record.promise,
     )
     return make_pdf(sheet), f"record-{job.number}.pdf"

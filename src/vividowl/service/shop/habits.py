@@ -17,12 +17,15 @@ from vividowl.service.errors import Refused
 from vividowl.store.models import Shop
 from vividowl.store.scope import Scope
 
+WARRANTY_MONTHS_MOST = 120
+
 
 @dataclass(frozen=True)
 class Habits:
     """application_school: None lets die and paste decide; hands_min: the shop's own minutes by task;
     tighten_percent: share of the turns in the first round of tightening; usual_load and usual_fan: how the shop
-    measures, filled in on every new Before."""
+    measures, filled in on every new Before; work_warranty_months: how long the shop answers for its work, None where
+    it has not said."""
 
     hourly_rate_cents: int
     tax_percent: float
@@ -32,6 +35,7 @@ class Habits:
     tighten_percent: int = TIGHTENING_SCHOOLS[0]
     usual_load: str = ""
     usual_fan: str = ""
+    work_warranty_months: int | None = None
 
 
 def habits_of(shop: Shop) -> Habits:
@@ -47,6 +51,7 @@ def habits_of(shop: Shop) -> Habits:
         int(kept.get("tighten_percent", TIGHTENING_SCHOOLS[0])),
         kept.get("usual_load", ""),
         kept.get("usual_fan", ""),
+        kept.get("work_warranty_months"),
     )
 
 
@@ -60,6 +65,8 @@ def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:
     """Keep them. Minutes that are the usual ones are not kept."""
     require_range("hourly_rate", fields["hourly_rate_cents"] / 100, "", 0, 1000, say("habits-rate-hour-without-tax"))
     require_range("tax_percent", fields["tax_percent"], "%", 0, 40, say("habits-when-there-none"))
+    if fields["work_warranty_months"] is not None:
+        require_range("work_warranty", fields["work_warranty_months"], "", 1, WARRANTY_MONTHS_MOST)
     school, life = fields["application_school"], fields["life_school"]
     if school is not None and school not in set(School):
         raise Refused(
@@ -87,4 +94,5 @@ def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:
         "tighten_percent": fields["tighten_percent"],
         "usual_load": fields["usual_load"].strip(),
         "usual_fan": fields["usual_fan"].strip(),
+        "work_warranty_months": fields["work_warranty_months"],
     }

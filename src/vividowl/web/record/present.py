@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from vividowl.core.verdict.plain import Plain
 from vividowl.service.jobs.handover import Record
 from vividowl.service.measure.comparing import Compared
 from vividowl.web.attempts.present import rows_out
@@ -9,7 +10,7 @@ from vividowl.web.jobs.present import job_out
 from vividowl.web.jobs.schemas import FitItemOut
 from vividowl.web.measure.present import reading_out
 from vividowl.web.measure.schemas import LadderOut
-from vividowl.web.record.schemas import ConditionOut, EffectOut, PhraseOut, RecordOut, VerdictOut
+from vividowl.web.record.schemas import ConditionOut, EffectOut, PhraseOut, PlainOut, RecordOut, VerdictOut
 from vividowl.words import sentence, sentences
 
 
@@ -37,6 +38,11 @@ def verdict_out(compared: Compared) -> VerdictOut:
     )
 
 
+def plain_out(plain: Plain) -> PlainOut:
+    """A comparison in the customer's words."""
+    return PlainOut(before=sentence(plain.before), now=sentence(plain.now), means=list(sentences(plain.means)))
+
+
 def record_out(record: Record) -> RecordOut:
     """The customer's record."""
     return RecordOut(
@@ -53,4 +59,8 @@ def record_out(record: Record) -> RecordOut:
         proposed_service_on=record.proposal.on,
         proposed_service_reason=sentence(record.proposal.reason),
         held_again_on=record.proposal.by_drift,
+        plain=plain_out(record.plain) if record.plain else None,
+        after_care=list(sentences(record.after_care)),
+        warranty_until=record.warranty_until,
+        promise=sentence(record.promise),
     )

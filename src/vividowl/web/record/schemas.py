@@ -62,6 +62,14 @@ class VerdictOut(Out):
     after_reading: ReadingOut
 
 
+class PlainOut(Out):
+    """What it did before, what it does now, and what that means, for someone who knows nothing of it."""
+
+    before: str
+    now: str
+    means: list[str]
+
+
 class RecordOut(Out):
     job: JobOut
     shop_name: str
@@ -76,3 +84,7 @@ class RecordOut(Out):
     proposed_service_on: date
     proposed_service_reason: str
     held_again_on: date | None
+    plain: PlainOut | None
+    after_care: list[str]
+    warranty_until: date | None
+    promise: str

@@ -41,6 +41,7 @@ class HabitsIn(In):
     tighten_percent: Whole = 50
     usual_load: Short = ""
     usual_fan: Short = ""
+    work_warranty_months: Whole | None = None
 
 
 class HabitsOut(Out):
@@ -52,6 +53,7 @@ class HabitsOut(Out):
     tighten_percent: int
     usual_load: str
     usual_fan: str
+    work_warranty_months: int | None
 
 
 class ShopIn(In):

@@ -13,6 +13,8 @@ habits-first-round-coolers-screws = First round of the cooler’s screws; both s
 habits-usual-load = Usual load of a run
 habits-usual-hint = Filled in on every new Before
 habits-usual-fan = Usual fan setting
+habits-work-warranty = Warranty of our work
+habits-work-warranty-hint = Stands on the record with its end date. Empty: the record says nothing of it.
 habits-minutes-hands-task-by = Labour in minutes, task by task
 habits-usual-min-min-waiting =
     usual { $hands_min } min{ $wait_min ->

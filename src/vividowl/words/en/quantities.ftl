@@ -37,6 +37,7 @@ field-cycles = Heat cycles since fitting
 field-film_um = Usual film
 field-held = Contents
 field-hourly_rate = Hourly rate, without tax
+field-work_warranty = Warranty of our work
 field-kerf_mm = Blade width
 field-leftover = Left over in the tray
 field-limit_c = Temperature limit

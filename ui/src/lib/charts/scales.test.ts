@@ -22,6 +22,10 @@ describe('chart scales', () => {
     const { minutes } = makeScales([line], box, null);
     expect(minutes[0]).toBe(0);
     expect(minutes.length).toBeLessThanOrEqual(10);
+    // On a phone the words of two ticks do not touch.
+    const narrow = makeScales([line], { ...box, width: 260 }, null);
+    const gap = (narrow.minutes[1] ?? Infinity) - (narrow.minutes[0] ?? 0);
+    expect(narrow.x(gap * 60) - narrow.x(0)).toBeGreaterThan(50);
   });
   it('fits the values of the stretch that is shown', () => {
     const { y } = makeScales([line], box, [250, 350]);

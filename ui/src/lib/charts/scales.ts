@@ -33,6 +33,9 @@ export interface Scales {
 }
 
 const MINUTE_STEPS = [1, 2, 5, 10, 20, 30, 60, 120, 240, 480];
+// “12 min” with the room that it needs on both sides.
+const TICK_PX = 64;
+const TICKS_MOST = 9;
 
 export function extent(values: number[]): [number, number] {
   let low = Infinity;
@@ -54,7 +57,8 @@ export function makeScales(lines: Line[], box: Box, domain: [number, number] | n
   const x = scaleLinear(shown, [box.left, box.width - box.right]);
   const y = scaleLinear(values, [box.height - box.bottom, box.top]).nice(5);
   const span = (shown[1] - shown[0]) / 60;
-  const step = MINUTE_STEPS.find((m) => span / m <= 9) ?? 960;
+  const most = Math.max(1, Math.min(TICKS_MOST, Math.floor((box.width - box.left - box.right) / TICK_PX)));
+  const step = MINUTE_STEPS.find((m) => span / m <= most) ?? 960;
   const minutes: number[] = [];
   for (let m = Math.ceil(shown[0] / 60 / step) * step; m * 60 <= shown[1]; m += step) minutes.push(m + 0);
   return { x, y, minutes };

@@ -37,8 +37,10 @@
     margin: var(--gap-3) 0 0;
     max-width: 46rem;
   }
+  /* Its place is kept while the pictures come. */
   .pair {
     position: relative;
+    aspect-ratio: 3 / 2;
     border: var(--line) solid var(--ink);
     border-radius: var(--round);
     overflow: hidden;
@@ -48,7 +50,7 @@
     width: 100%;
     height: auto;
   }
-  .before {
+  .pair img {
     position: absolute;
     inset: 0;
     height: 100%;

@@ -64,6 +64,15 @@
       hint={say('habits-usual-hint')}
     />
     <TextField label={say('habits-usual-fan')} name="usual_fan" bind:value={form.usual_fan} />
+    <TextField
+      label={say('habits-work-warranty')}
+      name="work_warranty"
+      numeric
+      unit="months"
+      bind:value={form.work_warranty_months}
+      error={errors.work_warranty}
+      hint={say('habits-work-warranty-hint')}
+    />
   </div>
   <Working summary={say('habits-minutes-hands-task-by')}>
     <div class="grid tasks">

@@ -12,6 +12,7 @@ export interface HabitsForm {
   tighten_percent: string;
   usual_load: string;
   usual_fan: string;
+  work_warranty_months: string;
 }
 
 export const SCHOOLS = [
@@ -43,6 +44,7 @@ export function habitsForm(shop: Schemas['ShopOut']): HabitsForm {
     tighten_percent: String(h.tighten_percent),
     usual_load: h.usual_load,
     usual_fan: h.usual_fan,
+    work_warranty_months: h.work_warranty_months === null ? '' : String(h.work_warranty_months),
   };
 }
 
@@ -65,6 +67,9 @@ export function checkHabits(form: HabitsForm): Checked {
     tighten_percent: Number(form.tighten_percent),
     usual_load: form.usual_load,
     usual_fan: form.usual_fan,
+    work_warranty_months: form.work_warranty_months.trim()
+      ? Math.round(at('work_warranty', form.work_warranty_months))
+      : null,
   };
   return Object.keys(errors).length ? { body: null, errors } : { body, errors: null };
 }

@@ -31,6 +31,7 @@ const shop = {
     tighten_percent: 50,
     usual_load: 'even load',
     usual_fan: 'automatic',
+    work_warranty_months: null,
   },
   tasks: [{ name: 'clean', words: 'clean fins', hands_min: 15, wait_min: 5, learnt_min: null, learnt_jobs: 0 }],
   predicted: { jobs: 4, inside: 3, share: 0.75, low: 0.3, high: 0.95 },
@@ -113,6 +114,7 @@ describe('the shop', () => {
         tighten_percent: 50,
         usual_load: 'even load',
         usual_fan: 'automatic',
+        work_warranty_months: null,
       },
     });
     expect(screen.getByText(/3 of 4 measured jobs ended inside/)).toHaveTextContent(

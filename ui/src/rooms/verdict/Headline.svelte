@@ -3,7 +3,7 @@
 
   interface Props {
     verdict: Verdict;
-    level?: 'h1' | 'h2';
+    level?: 'h1' | 'h2' | 'h3';
   }
   let { verdict, level = 'h2' }: Props = $props();
 </script>
