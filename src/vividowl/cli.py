@@ -12,6 +12,7 @@ import click
 
 from vividowl.cli_reading import compare, noise, read, work
 from vividowl.cli_runs import burnin, drift, factors, rank
+from vividowl.cli_verify import verify
 from vividowl.core.quantities.errors import CoreError
 from vividowl.formats.errors import FormatError
 from vividowl.service.errors import Refused
@@ -46,7 +47,7 @@ def cli() -> None:
     """Vivid Owl without a browser."""
 
 
-for command in (read, compare, noise, work, rank, factors, burnin, drift):
+for command in (read, compare, noise, work, rank, factors, burnin, drift, verify):
     cli.add_command(command)
 
 

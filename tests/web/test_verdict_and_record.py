@@ -1,11 +1,14 @@
 """The way from two logs to the customer's record."""
 
+import json
 import subprocess
 import sys
+import zipfile
 
 import pytest
-from tests.logs import HOT, log_bytes
+from tests.logs import COOL, HOT, log_bytes
 
+from vividowl.formats.data_file import check_data_file
 from vividowl.web.description import KEPT
 
 
@@ -48,6 +51,23 @@ def test_from_intake_to_pdf(ada):
     assert ada.call("GET", "/api/bench")["total"] == 0
     refused = ada.problem("POST", f"/api/jobs/{job}/runs/after/noise", {"level_db": 40}, status=409)
     assert refused["reason"] == "handed_over"
+
+
+def test_the_data_file_holds_what_was_measured_byte_for_byte_and_is_signed(ada, tmp_path):
+    job = ada.served_job()
+    path = tmp_path / "record.zip"
+    path.write_bytes(ada.call("GET", f"/api/jobs/{job}/record.zip").data)
+    found = check_data_file(path)
+    assert found.untouched
+    assert found.manifest["shop"] == ada.call("GET", "/api/session")["person"]["shop_name"]
+    with zipfile.ZipFile(path) as zipped:
+        logs = [zipped.read(name) for name in sorted(zipped.namelist()) if name.startswith("logs/")]
+        assert logs == [log_bytes(COOL, seed=2, room_c=25.5), log_bytes(HOT, seed=1)]
+        assert json.loads(zipped.read("record.json")) == ada.call("GET", f"/api/jobs/{job}/record")
+        assert zipped.read("record.pdf").startswith(b"%PDF-")
+    # The next record of the shop is signed with the same key.
+    path.write_bytes(ada.call("GET", f"/api/jobs/{job}/record.zip").data)
+    assert check_data_file(path).fingerprint == found.fingerprint
 
 
 def test_a_hand_over_can_be_taken_back(ada):

@@ -16,7 +16,8 @@ from sqlalchemy.exc import SQLAlchemyError
 from sqlalchemy.orm import Session, sessionmaker
 
 import vividowl.store.bench
-import vividowl.store.deciding  # noqa: F401 - their tables belong to the metadata
+import vividowl.store.deciding
+import vividowl.store.keys  # noqa: F401 - their tables belong to the metadata
 from vividowl.store.base import count_versions
 from vividowl.store.feed import Feed
 

@@ -6,6 +6,7 @@ from flask import Response
 
 from vividowl.service.jobs import handover
 from vividowl.service.measure import verdict
+from vividowl.service.record import data_file
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.blueprint import blueprint
 from vividowl.web.jobs.routes import JobPath
@@ -53,3 +54,12 @@ def record_pdf(path: JobPath) -> Response:
     """The record as a PDF."""
     data, name = handover.record_pdf(workshop(), actor(), path.job_id)
     return Response(data, mimetype="application/pdf", headers={"Content-Disposition": f'inline; filename="{name}"'})
+
+
+@api.get("/record.zip", operation_id="getRecordFile", responses={200: {"content": {"application/zip": {}}}})
+@access("member")
+def record_file(path: JobPath) -> Response:
+    """The data file of the record, signed by the shop."""
+    record = record_out(handover.get_record(workshop(), actor(), path.job_id))
+    data, name = data_file.data_file(workshop(), actor(), path.job_id, record.model_dump_json(indent=1).encode())
+    return Response(data, mimetype="application/zip", headers={"Content-Disposition": f'attachment; filename="{name}"'})

@@ -96,3 +96,15 @@ cli-months =
         [none] more than can be told
        *[other] { SIG($high, 3) }
     }.
+cli-verify-untouched = Untouched: record { $number } of { $shop } is as it was signed at { $at }.
+cli-verify-not-signed = Not as it was signed: the list of its files was changed, or another key signed it.
+cli-verify-file = { $name }: { $finding ->
+    [changed] was changed
+    [missing] is missing
+   *[added] was added and is not signed
+}.
+cli-verify-key = Signed with the key { $key }{ $expected ->
+    [yes] , the one you asked for
+    [no] , not the one you asked for
+   *[none] . Ask the shop whether this is its key
+}.

@@ -199,3 +199,6 @@ record-pdf-page-of = page
 record-pdf-owl = Two eyes of an owl: the left one shows the device before, the right one after.
 record-pdf-ladder = How many degrees each part on the way of the heat holds back, before and after.
 record-pdf-chart = Temperature over time under load, before and after.
+data-file-none = { $name } is no data file of a record, or is broken.
+data-file-none-remedy = Take the .zip as the shop gave it; a file that was unpacked and packed again is another one.
+data-file-too-large = A data file has up to { $files_most } files of together { $most } MB.

@@ -33,6 +33,7 @@
   <div class="bar no-print">
     <Button href="/jobs/{job.id}/handover">{say('record-room-back-to-job')}</Button>
     <Button href="/api/jobs/{job.id}/record.pdf" download>{say('record-room-as-pdf')}</Button>
+    <Button href="/api/jobs/{job.id}/record.zip" download>{say('record-room-data-file')}</Button>
     <Button onclick={() => print()}>{say('record-room-print')}</Button>
   </div>
   <article>
@@ -67,6 +68,7 @@
 <style>
   .bar {
     display: flex;
+    flex-wrap: wrap;
     gap: var(--gap-3);
     margin-bottom: var(--gap-4);
   }
