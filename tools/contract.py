@@ -2,9 +2,15 @@
 
 from __future__ import annotations
 
+import base64
+import io
 import json
+import random
 import sys
-from datetime import timedelta
+import tempfile
+import zipfile
+from collections.abc import Callable
+from datetime import UTC, datetime, timedelta
 from pathlib import Path
 from typing import Any
 
@@ -12,6 +18,7 @@ ROOT = Path(__file__).parents[1]
 sys.path.insert(0, str(ROOT))
 
 import cattrs  # noqa: E402
+from cryptography.hazmat.primitives.asymmetric.ed25519 import Ed25519PrivateKey  # noqa: E402
 from tests.bench_jobs import PASTE  # noqa: E402
 from tests.bench_jobs import PLACES as MAP  # noqa: E402
 from tests.golden import LOGS, events_of, plain  # noqa: E402
@@ -29,6 +36,7 @@ from vividowl.core.materials.kinds import CATALOGUE  # noqa: E402
 from vividowl.core.quantities.words import say  # noqa: E402
 from vividowl.core.response.ladder import Ladder, Rung  # noqa: E402
 from vividowl.core.trace.roles import Role  # noqa: E402
+from vividowl.formats.data_file import check_data_file, write_data_file  # noqa: E402
 from vividowl.formats.drawing import (  # noqa: E402
     BEAKS,
     RISE_FULL_K,
@@ -38,6 +46,7 @@ from vividowl.formats.drawing import (  # noqa: E402
     pupil_share,
     ring_end,
 )
+from vividowl.formats.errors import FormatError  # noqa: E402
 from vividowl.formats.words import CLEANED, TARGETS, VERDICTS  # noqa: E402
 from vividowl.words import told  # noqa: E402
 from vividowl.words.sentence import bundle_of, sentence_from  # noqa: E402
@@ -243,12 +252,73 @@ def sentences() -> dict[str, Any]:
     }
 
 
+def data_files() -> list[dict[str, Any]]:
+    """Data files of a record with what is found of each; null where it is none. RFC 8032, section 7.1, test 1 signs."""
+    secret = bytes.fromhex("9d61b19deffd5a60ba844af492ec2cc44449c5697b326919703bac031cae7f60")
+    key = Ed25519PrivateKey.from_private_bytes(secret)
+    contents = {"record.json": b'{"number": 7}', "logs/before-1-l.csv": b"t,T\n0,41\n1,42\n", "photos/1.jpg": bytes(64)}
+    good = write_data_file(contents, {"shop": "Lantern Street", "number": 7}, datetime(2026, 11, 30, tzinfo=UTC), key)
+
+    def rewritten(change: Callable[[dict[str, bytes]], None], *, later: bool = False) -> bytes:
+        with zipfile.ZipFile(io.BytesIO(good)) as old:
+            files = {name: old.read(name) for name in old.namelist()}
+        change(files)
+        out = io.BytesIO()
+        with zipfile.ZipFile(out, "w") as new:
+            for name, data in files.items():
+                new.writestr(zipfile.ZipInfo(name, (2026, 12 if later else 11, 30, 0, 0, 0)), data)
+        return out.getvalue()
+
+    cases = {
+        "untouched": good,
+        "packed anew": rewritten(lambda files: None, later=True),
+        "a file changed": rewritten(lambda files: files.update({"record.json": b'{"number": 8}'})),
+        "a file left out": rewritten(lambda files: files.pop("photos/1.jpg") and None),
+        "a file laid in": rewritten(lambda files: files.update({"more.txt": b"x"})),
+        "a manifest made to fit": rewritten(
+            lambda files: files.update(
+                {"manifest.json": files["manifest.json"].replace(b'"number": 7', b'"number": 9')}
+            )
+        ),
+        "a signature changed": rewritten(lambda files: files.update({"manifest.sig": bytes(64)})),
+        "no signature": rewritten(lambda files: files.pop("manifest.sig") and None),
+        "a key written another way": rewritten(
+            lambda files: files.update({"shop.pem": files["shop.pem"].replace(b"-----END", b"\n-----END")})
+        ),
+        "no zip": b"PK, but no more",
+        "broken off": good[: len(good) // 2],
+    }
+    draw = random.Random(8032)  # noqa: S311 - places to change, no secret
+    for place in sorted(draw.sample(range(len(good)), 40)):
+        cases[f"byte {place}"] = good[:place] + bytes([good[place] ^ (1 << draw.randrange(8))]) + good[place + 1 :]
+    return [
+        {"name": name, "zip": base64.b64encode(data).decode(), "found": _found(data)} for name, data in cases.items()
+    ]
+
+
+def _found(data: bytes) -> dict[str, Any] | None:
+    with tempfile.TemporaryDirectory() as folder:
+        path = Path(folder) / "x.zip"
+        path.write_bytes(data)
+        try:
+            checked = check_data_file(path)
+        except FormatError:
+            return None
+    return {
+        "signed": checked.signed,
+        "wrong": dict(sorted(checked.wrong.items())),
+        "repacked": checked.repacked,
+        "fingerprint": checked.fingerprint,
+    }
+
+
 def written() -> dict[str, str]:
     """Files by name, as they have to be."""
     return {
         "bench.json": json.dumps(bench(), ensure_ascii=False, sort_keys=True, separators=(",", ":")) + "\n",
         "sentences.json": json.dumps(sentences(), ensure_ascii=False, indent=1) + "\n",
         "geometry.json": json.dumps(geometry(), ensure_ascii=False, indent=1) + "\n",
+        "data_file.json": json.dumps(data_files(), ensure_ascii=False, indent=1) + "\n",
         "names.json": json.dumps(names(), ensure_ascii=False, indent=1) + "\n",
     }
 

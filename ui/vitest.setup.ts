@@ -8,10 +8,13 @@ class StillObserver implements ResizeObserver {
 }
 globalThis.ResizeObserver ??= StillObserver;
 
-// jsdom knows no modal dialogs.
-HTMLDialogElement.prototype.showModal ??= function (this: HTMLDialogElement) {
-  this.open = true;
-};
-HTMLDialogElement.prototype.close ??= function (this: HTMLDialogElement) {
-  this.open = false;
-};
+// jsdom knows no modal dialogs; a test without a document knows no dialogs at all.
+const Dialog = globalThis.HTMLDialogElement as typeof HTMLDialogElement | undefined;
+if (Dialog) {
+  Dialog.prototype.showModal ??= function (this: HTMLDialogElement) {
+    this.open = true;
+  };
+  Dialog.prototype.close ??= function (this: HTMLDialogElement) {
+    this.open = false;
+  };
+}

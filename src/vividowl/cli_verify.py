@@ -19,6 +19,7 @@ def verify_values(found: Checked, expected: str | None) -> dict[str, Any]:
     return {
         "untouched": found.untouched,
         "signed": found.signed,
+        "repacked": found.repacked,
         "key": found.fingerprint,
         "key_expected": None if expected is None else found.fingerprint == expected,
         "shop": about.get("shop"),
@@ -45,6 +46,8 @@ def verify(file: Path, key: str | None, as_json: bool) -> None:
         write_line("cli-verify-untouched", number=values["number"], shop=values["shop"], at=values["signed_at"])
     elif not found.signed:
         write_line("cli-verify-not-signed")
+    if found.repacked:
+        write_line("cli-verify-repacked")
     for name, finding in values["wrong"].items():
         write_line("cli-verify-file", name=name, finding=finding)
     write_line("cli-verify-key", key=found.fingerprint, expected=values["key_expected"])

@@ -37,6 +37,7 @@ PAGES = [
     "handover",
     "record",
     "stopped",
+    "/check",
     "door",
 ]
 

@@ -73,3 +73,29 @@ def test_a_first_visit_asks_for_each_thing_once_and_for_the_page_with_the_first_
         early = told[: told.index("api/bench/stream")]
         for wanted in ahead:
             assert any(url.endswith(wanted) for url in early), (wanted, early)
+
+
+def test_anyone_checks_a_data_file_and_is_told_which_file_was_changed(page, job_address, tmp_path):
+    """The real page and a real record: the file stays in the browser, only the number of its key is asked for."""
+    page.goto(job_address(2421, "verdict").replace("/jobs/", "/record/").replace("/verdict", ""))
+    with page.expect_download() as download:
+        page.get_by_role("link", name="Signed data file").click()
+    good = download.value.path().read_bytes()
+    asked = []
+    page.on("request", lambda request: asked.append((request.method, request.url)))
+    page.get_by_role("link", name="Is it untouched?").click()
+    expect(page.get_by_role("heading", name="Is this record untouched?")).to_be_visible()
+
+    def drop(data):
+        page.set_input_files("input[type=file]", {"name": "r.zip", "mimeType": "application/zip", "buffer": data})
+
+    drop(good)
+    expect(page.get_by_text("Record 2421 of Lantern Street Repairs is as it was signed")).to_be_visible()
+    expect(page.get_by_text("signed with the key of Lantern Street Repairs, which is in use")).to_be_visible()
+    place = good.index(b"%PDF-") + 2000
+    drop(good[:place] + bytes([good[place] ^ 1]) + good[place + 1 :])
+    expect(page.get_by_text("record.pdf was changed")).to_be_visible()
+    expect(page.get_by_text("is as it was signed")).to_be_hidden()
+    drop(b"not a zip")
+    expect(page.get_by_text("r.zip is no data file of a record")).to_be_visible()
+    assert {method for method, _ in asked} == {"GET"}

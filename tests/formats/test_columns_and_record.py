@@ -182,3 +182,9 @@ def test_the_first_page_says_it_plainly_and_the_file_is_for_keeping_and_for_read
     kept = root["/Metadata"].get_data().decode()
     assert "<pdfaid:part>2</pdfaid:part>" in kept
     assert "<pdfaid:conformance>U</pdfaid:conformance>" in kept
+
+
+@pytest.mark.parametrize("name", ["Bel\x07l \x1b[31m\x85", "back\\u0007slash", "李 Ж ☃"])
+def test_a_name_that_no_font_draws_does_not_stop_the_record(name):
+    found = PdfReader(io.BytesIO(make_pdf(replace(SHEET, customer=name, note=name))))
+    assert "Ondervale Marrow 15" in found.pages[0].extract_text()

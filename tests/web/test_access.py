@@ -19,6 +19,7 @@ PUBLIC = {
     "session.sign_out",
     "tablets.pair",
     "session.set_up",
+    "keys.get_key",
     "health",
     "home",
     "site",

@@ -65,7 +65,11 @@ def test_the_data_file_holds_what_was_measured_byte_for_byte_and_is_signed(ada, 
         assert logs == [log_bytes(COOL, seed=2, room_c=25.5), log_bytes(HOT, seed=1)]
         assert json.loads(zipped.read("record.json")) == ada.call("GET", f"/api/jobs/{job}/record")
         assert zipped.read("record.pdf").startswith(b"%PDF-")
-    # The next record of the shop is signed with the same key.
+    # Anyone may ask whose key it is; the next record of the shop is signed with the same one.
+    told = ada.call("GET", f"/api/keys/{found.fingerprint}")
+    assert (told["state"], told["shop"]) == ("signs", found.manifest["shop"])
+    assert ada.call("GET", f"/api/keys/{'0' * 64}") == {"state": "unknown", "shop": None, "since": None}
+    ada.problem("GET", "/api/keys/guess", status=422)
     path.write_bytes(ada.call("GET", f"/api/jobs/{job}/record.zip").data)
     assert check_data_file(path).fingerprint == found.fingerprint
 

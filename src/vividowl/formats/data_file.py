@@ -17,7 +17,7 @@ import zipfile
 import zlib
 from collections.abc import Mapping
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import UTC, datetime
 from enum import StrEnum
 from pathlib import Path
 from typing import Any
@@ -49,17 +49,19 @@ class Finding(StrEnum):
 
 @dataclass(frozen=True)
 class Checked:
-    """signed: whether the signature fits the manifest; wrong: files by what was found of them; fingerprint: SHA-256 of
-    the public key, hexadecimal; manifest: as it was signed."""
+    """signed: whether the signature fits the manifest; wrong: files by what was found of them; repacked: whether the
+    zip around them is another one than was written; fingerprint: SHA-256 of the public key, hexadecimal; manifest: as
+    it was signed."""
 
     signed: bool
     wrong: Mapping[str, Finding]
+    repacked: bool
     fingerprint: str
     manifest: Mapping[str, Any]
 
     @property
     def untouched(self) -> bool:
-        """Whether everything is as it was signed."""
+        """Whether every file is as it was signed."""
         return self.signed and not self.wrong
 
 
@@ -77,25 +79,29 @@ def write_data_file(
 ) -> bytes:
     """The zip of a record. contents: by name, as bytes or where they lie; about: what the manifest says of it."""
     public = key.public_key()
+    files = {
+        name: content if isinstance(content, bytes) else content.read_bytes()
+        for name, content in sorted(contents.items())
+    }
+    manifest = {
+        "format": FORMAT,
+        "version": VERSION,
+        **about,
+        "signed_at": made_at.astimezone(UTC).isoformat(timespec="seconds"),
+        "key": fingerprint(public),
+        "files": {name: {"sha256": hashlib.sha256(d).hexdigest(), "bytes": len(d)} for name, d in files.items()},
+    }
+    text = json.dumps(manifest, ensure_ascii=False, indent=1).encode()
+    return _zip({**files, MANIFEST: text, SIGNATURE: key.sign(text), KEY: _pem(public)}, made_at)
+
+
+def _zip(files: Mapping[str, bytes], stamp: datetime) -> bytes:
+    """The same files at the same time are the same bytes."""
     out = io.BytesIO()
-    listed: dict[str, dict[str, Any]] = {}
+    when = stamp.astimezone(UTC).timetuple()[:6]
     with zipfile.ZipFile(out, "w", zipfile.ZIP_STORED) as zipped:
-        for name, content in sorted(contents.items()):
-            data = content if isinstance(content, bytes) else content.read_bytes()
-            listed[name] = {"sha256": hashlib.sha256(data).hexdigest(), "bytes": len(data)}
-            zipped.writestr(name, data)
-        manifest = {
-            "format": FORMAT,
-            "version": VERSION,
-            **about,
-            "signed_at": made_at.isoformat(timespec="seconds"),
-            "key": fingerprint(public),
-            "files": listed,
-        }
-        text = json.dumps(manifest, ensure_ascii=False, indent=1).encode()
-        zipped.writestr(MANIFEST, text)
-        zipped.writestr(SIGNATURE, key.sign(text))
-        zipped.writestr(KEY, _pem(public))
+        for name, data in files.items():
+            zipped.writestr(zipfile.ZipInfo(name, when), data)
     return out.getvalue()
 
 
@@ -105,7 +111,7 @@ def check_data_file(path: Path) -> Checked:
         raise FormatError(say("files-there-no-such-file", path=str(path)), remedy=say("files-check-path"))
     try:
         with zipfile.ZipFile(path) as zipped:
-            return _check(zipped)
+            return _check(zipped, path)
     except (*_BROKEN, NotImplementedError, RuntimeError) as error:
         raise _no_record(path.name) from error
 
@@ -114,7 +120,7 @@ def _no_record(name: str) -> FormatError:
     return FormatError(say("data-file-none", name=name), remedy=say("data-file-none-remedy"), reason="no_data_file")
 
 
-def _check(zipped: zipfile.ZipFile) -> Checked:
+def _check(zipped: zipfile.ZipFile, path: Path) -> Checked:
     infos = zipped.infolist()
     names = [info.filename for info in infos]
     if len(infos) > FILES_MOST or sum(info.file_size for info in infos) > BYTES_MOST:
@@ -145,7 +151,18 @@ def _check(zipped: zipfile.ZipFile) -> Checked:
     wrong = {name: Finding.ADDED for name in names if name not in files and name not in (MANIFEST, SIGNATURE, KEY)}
     wrong |= {name: Finding.MISSING for name in files if name not in names}
     wrong |= {name: Finding.CHANGED for name in files if name in names and _sha256(zipped, name) != files[name]}
-    return Checked(signed, wrong, fingerprint(public), manifest)
+    repacked = not wrong and not _as_written(zipped, manifest, path)
+    return Checked(signed, wrong, repacked, fingerprint(public), manifest)
+
+
+def _as_written(zipped: zipfile.ZipFile, manifest: Mapping[str, Any], path: Path) -> bool:
+    """Whether the zip itself is, to the last byte, what is made of its files."""
+    try:
+        stamp = datetime.fromisoformat(manifest["signed_at"])
+    except (KeyError, TypeError, ValueError):
+        return False
+    names = [*sorted(manifest["files"]), MANIFEST, SIGNATURE, KEY]
+    return _zip({name: zipped.read(name) for name in names}, stamp) == path.read_bytes()
 
 
 def _sha256(zipped: zipfile.ZipFile, name: str) -> str | None:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+import re
 import shutil
 import tempfile
 from collections.abc import Mapping, Sequence
@@ -25,6 +26,8 @@ from vividowl.formats.words import CLEANED, TARGETS, VERDICTS, day, money, numbe
 from vividowl.words import told
 
 HERE = Path(__file__).parent
+# Signs that no font draws: control characters, as JSON writes them; line feed and tab stay.
+_CONTROL = re.compile(r"(?<!\\)((?:\\\\)*)\\u00(?:[01][0-9a-f]|7f|[89][0-9a-f])")
 # For keeping (ISO 19005-2, every text as Unicode); tags for screen readers are written with it.
 PDF_STANDARD: Literal["a-2u"] = "a-2u"
 TITLES: dict[str, Words] = {
@@ -233,7 +236,8 @@ def make_pdf(sheet: RecordSheet) -> bytes:
     verdict = sheet.comparison.verdict.value if sheet.comparison else None
     with tempfile.TemporaryDirectory() as folder:
         root = Path(folder)
-        (root / "record.json").write_text(json.dumps(told({**_page_one(sheet), **_page_two(sheet)})))
+        text = json.dumps(told({**_page_one(sheet), **_page_two(sheet)}), ensure_ascii=True)
+        (root / "record.json").write_text(_CONTROL.sub(r"\1", text))
         (root / "owl.svg").write_text(owl_svg(sheet.glances[0], sheet.glances[1], verdict))
         (root / "ladder.svg").write_text(ladder_svg(*sheet.ladders, sheet.culprit))
         if sheet.lines is not None:
@@ -242,12 +246,20 @@ def make_pdf(sheet: RecordSheet) -> bytes:
         for place, photo in enumerate(sheet.photos):
             (root / f"photo-{place}.jpg").write_bytes(photo)
         shutil.copy(HERE / "record.typ", root / "record.typ")
-        return bytes(
-            typst.compile(
-                str(root / "record.typ"),
-                root=str(root),
-                font_paths=[str(HERE / "fonts")],
-                ignore_system_fonts=True,
-                pdf_standards=PDF_STANDARD,
-            )
+        try:
+            return _set(root, PDF_STANDARD)
+        except typst.TypstError:
+            # A sign that no font here has cannot be kept for ever: the record comes all the same, without the promise.
+            return _set(root, None)
+
+
+def _set(root: Path, standard: Literal["a-2u"] | None) -> bytes:
+    return bytes(
+        typst.compile(
+            str(root / "record.typ"),
+            root=str(root),
+            font_paths=[str(HERE / "fonts")],
+            ignore_system_fonts=True,
+            pdf_standards=standard,
         )
+    )

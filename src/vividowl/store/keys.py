@@ -5,10 +5,11 @@ from __future__ import annotations
 import uuid
 from datetime import datetime
 
-from sqlalchemy import CheckConstraint, ForeignKey, Index, String, UniqueConstraint, text
-from sqlalchemy.orm import Mapped, mapped_column
+from sqlalchemy import CheckConstraint, ForeignKey, Index, String, UniqueConstraint, select, text
+from sqlalchemy.orm import Mapped, Session, mapped_column
 
 from vividowl.store.base import Base, now
+from vividowl.store.models import Shop
 
 
 class ShopKey(Base):
@@ -34,3 +35,10 @@ class ShopKey(Base):
         CheckConstraint("fingerprint ~ '^[0-9a-f]{64}$'", name="fingerprint"),
         CheckConstraint("octet_length(private_key) = 32", name="private_key"),
     )
+
+
+def key_of(session: Session, fingerprint: str) -> tuple[ShopKey, Shop] | None:
+    """The key of a fingerprint and whose it is: anyone who holds a record may ask."""
+    query = select(ShopKey, Shop).join(Shop, Shop.id == ShopKey.shop_id).where(ShopKey.fingerprint == fingerprint)
+    found = session.execute(query).first()
+    return (found[0], found[1]) if found else None

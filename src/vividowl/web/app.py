@@ -28,6 +28,7 @@ from vividowl.web.jobs import routes as jobs_api
 from vividowl.web.measure import routes as runs_api
 from vividowl.web.models import routes as models_api
 from vividowl.web.plan import routes as plan_api
+from vividowl.web.record import keys as keys_api
 from vividowl.web.record import routes as record_api
 from vividowl.web.runs import routes as all_runs_api
 from vividowl.web.session import routes as session_api
@@ -145,6 +146,7 @@ def create_app(workshop: Workshop, settings: Settings) -> Application:
         shelf_api.api,
         workings_api.api,
         record_api.api,
+        keys_api.api,
     ):
         app.register_api(api)
     _add_site(app)

@@ -2,10 +2,15 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
+from datetime import datetime
+from enum import StrEnum
+
 from cryptography.hazmat.primitives.asymmetric.ed25519 import Ed25519PrivateKey
 
 from vividowl.formats.data_file import fingerprint
-from vividowl.store.keys import ShopKey
+from vividowl.service.workshop import Workshop
+from vividowl.store.keys import ShopKey, key_of
 from vividowl.store.scope import Scope
 
 
@@ -17,3 +22,34 @@ def signing_key(scope: Scope) -> Ed25519PrivateKey:
         fresh = Ed25519PrivateKey.generate()
         kept = scope.add(ShopKey(fingerprint=fingerprint(fresh.public_key()), private_key=fresh.private_bytes_raw()))
     return Ed25519PrivateKey.from_private_bytes(kept.private_key)
+
+
+class KeyState(StrEnum):
+    """What a key is good for."""
+
+    SIGNS = "signs"
+    RETIRED = "retired"
+    WITHDRAWN = "withdrawn"
+
+
+@dataclass(frozen=True)
+class KeyTold:
+    """What anyone may know of a key. since: when it was retired or withdrawn."""
+
+    shop: str
+    state: KeyState
+    made_at: datetime
+    since: datetime | None
+
+
+def key_told(workshop: Workshop, fingerprint: str) -> KeyTold | None:
+    """Whose key it is, and whether it is still good; None where no shop here has it."""
+    with workshop.database.session() as session:
+        found = key_of(session, fingerprint)
+        if found is None:
+            return None
+        key, shop = found
+        if key.withdrawn_at is not None:
+            return KeyTold(shop.name, KeyState.WITHDRAWN, key.made_at, key.withdrawn_at)
+        state = KeyState.RETIRED if key.retired_at is not None else KeyState.SIGNS
+        return KeyTold(shop.name, state, key.made_at, key.retired_at)

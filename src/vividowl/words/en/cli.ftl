@@ -98,6 +98,7 @@ cli-months =
     }.
 cli-verify-untouched = Untouched: record { $number } of { $shop } is as it was signed at { $at }.
 cli-verify-not-signed = Not as it was signed: the list of its files was changed, or another key signed it.
+cli-verify-repacked = The zip around the files is not the one that was written: it was packed anew, or touched.
 cli-verify-file = { $name }: { $finding ->
     [changed] was changed
     [missing] is missing

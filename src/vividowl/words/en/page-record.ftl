@@ -8,6 +8,7 @@ photo-pair-from-after-to-before = From after to before
 photo-pair-how-much-before-shown = How much of before is shown
 record-room-back-to-job = Back to the job
 record-room-as-pdf = As PDF
+record-room-check = Is it untouched?
 record-room-data-file = Signed data file
 record-room-print = Print
 record-room-record = Record { $number }, { $maker } { $model }, { $customer_name }, { $updated_at }

@@ -34,6 +34,7 @@
     <Button href="/jobs/{job.id}/handover">{say('record-room-back-to-job')}</Button>
     <Button href="/api/jobs/{job.id}/record.pdf" download>{say('record-room-as-pdf')}</Button>
     <Button href="/api/jobs/{job.id}/record.zip" download>{say('record-room-data-file')}</Button>
+    <Button href="/check">{say('record-room-check')}</Button>
     <Button onclick={() => print()}>{say('record-room-print')}</Button>
   </div>
   <article>
