@@ -1,4 +1,8 @@
 import '@testing-library/jest-dom/vitest';
+import { configure } from '@testing-library/svelte';
+
+// A part that comes late comes later on a busy machine.
+configure({ asyncUtilTimeout: 10_000 });
 
 // jsdom lays nothing out; charts then keep the width they start with.
 class StillObserver implements ResizeObserver {

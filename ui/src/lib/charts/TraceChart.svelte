@@ -15,8 +15,8 @@
     unit: string;
     title: string;
     height?: number;
-    /** Says below what the hand can do. */
-    hint?: boolean;
+    /** Shows the stretch that the figures come from, and says what the hand can do; a customer's chart does neither. */
+    workings?: boolean;
     /** The stretch that is shown, null for all. */
     domain?: [number, number] | null;
     /** Where the read-out stands. */
@@ -31,7 +31,7 @@
     unit,
     title,
     height = 300,
-    hint = true,
+    workings = true,
     domain = $bindable(null),
     at = $bindable(null),
     full = true,
@@ -53,7 +53,7 @@
   });
 
   const BAND = 24;
-  const rows = $derived(full ? lines.length : 0);
+  const rows = $derived(full && workings ? lines.length : 0);
   const phased = $derived(full && lines.length === 1 && lines[0]?.phases.length);
   const top = $derived(phased ? 46 : 26);
   const box = $derived({ width, height, left: 46, right: 12, top, bottom: 34 + BAND * rows + (rows ? 4 : 0) });
@@ -150,7 +150,7 @@
           />
         {/if}
       </g>
-      {#if full}<TraceWindows {lines} {scales} {box} shown={windowOf} y={bandY} />{/if}
+      {#if rows}<TraceWindows {lines} {scales} {box} shown={windowOf} y={bandY} />{/if}
       {#if !full}
         <text class="mark" x={width - box.right} y="14" text-anchor="end">{readout || title}</text>
       {/if}
@@ -183,7 +183,7 @@
     <figcaption>
       <TraceKey {lines} />
       <span class="quiet readout">
-        {readout || (hint && !domain ? say('trace-chart-drag-to-zoom') : '')}
+        {readout || (workings && !domain ? say('trace-chart-drag-to-zoom') : '')}
         {#if domain}<Button onclick={() => (domain = null)}>{say('trace-chart-show-all')}</Button>{/if}
       </span>
     </figcaption>

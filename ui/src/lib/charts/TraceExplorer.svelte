@@ -122,7 +122,7 @@
       unit={drawn[0].unit}
       title="{drawn[0].words}, {sides}"
       {height}
-      hint={pickable}
+      workings={pickable}
       bind:domain
       bind:at
       {onwindow}
@@ -135,7 +135,7 @@
     unit={drawn[1].unit}
     title="{drawn[1].words}, {sides}"
     height={130}
-    hint={false}
+    workings={false}
     full={false}
     bind:domain
     bind:at
