@@ -275,6 +275,12 @@ def data_files() -> list[dict[str, Any]]:
         "a file changed": rewritten(lambda files: files.update({"record.json": b'{"number": 8}'})),
         "a file left out": rewritten(lambda files: files.pop("photos/1.jpg") and None),
         "a file laid in": rewritten(lambda files: files.update({"more.txt": b"x"})),
+        "files laid in that are called as what every object has": rewritten(
+            lambda files: files.update({"constructor": b"x", "__proto__": b"x"})
+        ),
+        "a manifest without files": rewritten(
+            lambda files: files.update({"manifest.json": b'{"format": "vivid-owl-record", "files": null}'})
+        ),
         "a manifest made to fit": rewritten(
             lambda files: files.update(
                 {"manifest.json": files["manifest.json"].replace(b'"number": 7', b'"number": 9')}

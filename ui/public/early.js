@@ -11,7 +11,7 @@
   function ask(url) {
     // Read to its end whether or not it is wanted, so that nothing is left open. A refusal may be of someone who has signed
     // in since; a line that broke may be whole again: both are asked anew.
-    asked[url] = fetch(url)
+    asked[url] = fetch(url, { signal: AbortSignal.timeout(20000) })
       .then(function (answer) {
         return answer.blob().then(function (body) {
           return answer.ok ? new Response(body, { status: answer.status, headers: answer.headers }) : undefined;

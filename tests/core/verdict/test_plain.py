@@ -61,6 +61,11 @@ def test_at_its_limit_before_and_after_the_work_is_told_and_no_degree():
     assert codes(plain.means) == ["plain-held", "plain-work"]
 
 
+def test_a_share_that_is_not_shown_to_differ_claims_nothing():
+    plain = told(rise=(40.0, 30.0, Shown.BETTER), throttle_share=(50.0, 46.0, Shown.NOT_SHOWN))
+    assert codes(plain.means) == ["plain-warmth"]
+
+
 def test_a_loss_is_told_as_plainly_as_a_gain():
     plain = told(
         Verdict.WORSE,

@@ -73,11 +73,11 @@ const inTime = (request: Request): Promise<Response> =>
     ),
   });
 
-/** What early.js asked before this script was here, each answer once. */
+/** What early.js asked before this script was here, each answer once, and only for the first page: later it is old. */
 async function askedBefore(request: Request): Promise<Response | undefined> {
   const { asked } = globalThis as { asked?: Record<string, Promise<Response | undefined>> };
   const url = request.url.slice(location.origin.length);
-  const answer = request.method === 'GET' ? asked?.[url] : undefined;
+  const answer = request.method === 'GET' && performance.now() < PATIENCE_MS ? asked?.[url] : undefined;
   if (answer && asked) Reflect.deleteProperty(asked, url);
   return answer;
 }

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.verdict.comparison import Comparison
-from vividowl.core.verdict.headline import SAME_POWER_SHARE, SHARE_TOLD_PERCENT
+from vividowl.core.verdict.headline import SAME_POWER_SHARE
 from vividowl.core.verdict.parts import Effect, Shown
 from vividowl.core.verdict.verdicts import Verdict
 
@@ -67,7 +67,7 @@ def _means(comparison: Comparison, by: Mapping[str, Effect]) -> tuple[Words, ...
 
 def _held(by: Mapping[str, Effect]) -> tuple[Words, ...]:
     held = by["throttle_share"]
-    if held.before is None or held.after is None or abs(held.after - held.before) < SHARE_TOLD_PERCENT:
+    if held.before is None or held.after is None or held.shown not in (Shown.BETTER, Shown.WORSE):
         return ()
     less = held.after < held.before
     if less and held.after < NEVER_PERCENT:

@@ -79,6 +79,7 @@ def _record(workshop: Workshop, scope: Scope, job: Job) -> Record:
     compared = compare_job(workshop, scope, job)
     state = load_log(workshop, scope, job.id).log.state
     runs_in = any(CATALOGUE[i.kind].has(Trait.BURN_IN) for i in items if i.kind in CATALOGUE)
+    cycled = state.outcomes.get("burn_in")
     months = habits_of(scope.shop()).work_warranty_months
     done_on = (job.handed_over_at or server_now()).date()
     return Record(
@@ -91,7 +92,7 @@ def _record(workshop: Workshop, scope: Scope, job: Job) -> Record:
         story_of(state),
         side_by_side(attempts_view(workshop, scope, job).attempts) if job.attempt > 1 else (),
         plain_words(compared.comparison) if compared else None,
-        after_care(job.fan, job.surroundings, runs_in=runs_in and "burn_in" not in state.outcomes),
+        after_care(job.fan, job.surroundings, runs_in=runs_in and (cycled is None or cycled.how != "done")),
         add_months(done_on, months) if months and items else None,
         _promise(plan),
     )

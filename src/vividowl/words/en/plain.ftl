@@ -71,7 +71,7 @@ after-care-dust = { $surroundings ->
     [pets] Pet hair
     [smoke] Smoke
    *[dusty] Dust
-} comes back where it is used; vacuum around the vents from outside now and then, with the device off.
+} comes back where it is used; brush it off the vents from outside now and then, with the device switched off and unplugged.
 after-care-runs-in = The new layer still settles over its first warm hours. What was measured is provisional until then: use it as usual and bring it back if it gets hotter, not cooler.
 after-care-come-back = If it gets loud or slow again before the next service, bring it in early.
 record-promise = The plan promised { FIX($low, 2) } to { FIX($high, 2) } K/W for “{ $words }”, with the fan as before; After measured { FIX($measured, 2) }{ $u95 ->

@@ -162,14 +162,16 @@ export async function checkDataFile(whole: Uint8Array<ArrayBuffer>): Promise<Che
     if (!plain || btoa(atob(plain)) !== plain || body !== `${plain}\n`) throw new NoDataFile();
     der = Uint8Array.from(atob(plain), (sign) => sign.charCodeAt(0));
     key = await crypto.subtle.importKey('spki', der, { name: 'Ed25519' }, true, ['verify']);
-    if (manifest.format !== FORMAT || typeof manifest.files !== 'object') throw new NoDataFile();
+    if (manifest.format !== FORMAT || !Object.values(manifest.files).every((entry) => typeof entry.sha256 === 'string'))
+      throw new NoDataFile();
   } catch {
     throw new NoDataFile();
   }
   const signed = await crypto.subtle.verify({ name: 'Ed25519' }, key, signature, text);
-  const wrong: Record<string, Finding> = {};
+  // A file may be called as what every object has.
+  const wrong = Object.create(null) as Record<string, Finding>;
   for (const name of files.keys())
-    if (!(name in manifest.files) && ![MANIFEST, SIGNATURE, KEY].includes(name)) wrong[name] = 'added';
+    if (!Object.hasOwn(manifest.files, name) && ![MANIFEST, SIGNATURE, KEY].includes(name)) wrong[name] = 'added';
   for (const [name, entry] of Object.entries(manifest.files)) {
     const bytes = files.get(name);
     if (bytes === undefined) wrong[name] = 'missing';
