@@ -50,5 +50,6 @@ def verify(file: Path, key: str | None, as_json: bool) -> None:
         write_line("cli-verify-repacked")
     for name, finding in values["wrong"].items():
         write_line("cli-verify-file", name=name, finding=finding)
-    write_line("cli-verify-key", key=found.fingerprint, expected=values["key_expected"])
+    if found.signed:
+        write_line("cli-verify-key", key=found.fingerprint, expected=values["key_expected"])
     sys.exit(0 if good else 1)

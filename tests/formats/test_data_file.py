@@ -118,6 +118,9 @@ def test_a_manifest_that_was_made_to_fit_is_not_signed(packed):
     found = check_data_file(packed)
     assert not found.signed
     assert not found.untouched
+    told = verify(packed).output
+    assert "Not as it was signed" in told
+    assert "Signed with the key" not in told
 
 
 def test_another_key_signs_for_nobody_else(packed):

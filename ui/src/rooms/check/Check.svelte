@@ -36,7 +36,8 @@
         const checked = await checkDataFile(new Uint8Array(await file.arrayBuffer()));
         if (mine !== turn) return;
         found = checked;
-        key = await whose(checked.fingerprint);
+        // A key that only lies beside it has signed nothing.
+        if (checked.signed) key = await whose(checked.fingerprint);
       }
     } catch (error) {
       if (mine !== turn) return;
