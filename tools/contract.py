@@ -36,7 +36,7 @@ from vividowl.core.materials.kinds import CATALOGUE  # noqa: E402
 from vividowl.core.quantities.words import say  # noqa: E402
 from vividowl.core.response.ladder import Ladder, Rung  # noqa: E402
 from vividowl.core.trace.roles import Role  # noqa: E402
-from vividowl.formats.data_file import check_data_file, write_data_file  # noqa: E402
+from vividowl.formats.data_file import check_data_file, seal, write_data_file  # noqa: E402
 from vividowl.formats.drawing import (  # noqa: E402
     BEAKS,
     RISE_FULL_K,
@@ -257,7 +257,9 @@ def data_files() -> list[dict[str, Any]]:
     secret = bytes.fromhex("9d61b19deffd5a60ba844af492ec2cc44449c5697b326919703bac031cae7f60")
     key = Ed25519PrivateKey.from_private_bytes(secret)
     contents = {"record.json": b'{"number": 7}', "logs/before-1-l.csv": b"t,T\n0,41\n1,42\n", "photos/1.jpg": bytes(64)}
-    good = write_data_file(contents, {"shop": "Lantern Street", "number": 7}, datetime(2026, 11, 30, tzinfo=UTC), key)
+    good = write_data_file(
+        contents, seal(contents, {"shop": "Lantern Street", "number": 7}, datetime(2026, 11, 30, tzinfo=UTC), key)
+    )
 
     def rewritten(change: Callable[[dict[str, bytes]], None], *, later: bool = False) -> bytes:
         with zipfile.ZipFile(io.BytesIO(good)) as old:

@@ -25,6 +25,8 @@ def verify_values(found: Checked, expected: str | None) -> dict[str, Any]:
         "shop": about.get("shop"),
         "number": about.get("number"),
         "signed_at": about.get("signed_at"),
+        "record_version": about.get("record_version"),
+        "draft": "record_version" in about and about["record_version"] is None,
         "wrong": {name: finding.value for name, finding in sorted(found.wrong.items())},
     }
 
@@ -44,6 +46,10 @@ def verify(file: Path, key: str | None, as_json: bool) -> None:
         sys.exit(0 if good else 1)
     if found.untouched:
         write_line("cli-verify-untouched", number=values["number"], shop=values["shop"], at=values["signed_at"])
+        if values["draft"]:
+            write_line("cli-verify-draft")
+        elif (values["record_version"] or 1) > 1:
+            write_line("cli-verify-version", version=values["record_version"])
     elif not found.signed:
         write_line("cli-verify-not-signed")
     if found.repacked:

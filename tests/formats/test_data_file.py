@@ -12,7 +12,7 @@ from cryptography.hazmat.primitives.asymmetric.ed25519 import Ed25519PrivateKey
 from cryptography.hazmat.primitives.serialization import Encoding, PublicFormat
 
 from vividowl.cli import cli
-from vividowl.formats.data_file import Finding, check_data_file, fingerprint, write_data_file
+from vividowl.formats.data_file import Finding, check_data_file, fingerprint, seal, write_data_file
 from vividowl.formats.errors import FormatError
 from vividowl.words import sentence
 
@@ -52,7 +52,7 @@ KEY = Ed25519PrivateKey.from_private_bytes(bytes.fromhex(RFC_8032[0][0]))
 @pytest.fixture
 def packed(tmp_path):
     path = tmp_path / "record-7.zip"
-    path.write_bytes(write_data_file(CONTENTS, {"shop": "Lantern Street", "number": 7}, WHEN, KEY))
+    path.write_bytes(write_data_file(CONTENTS, seal(CONTENTS, {"shop": "Lantern Street", "number": 7}, WHEN, KEY)))
     return path
 
 
@@ -125,7 +125,7 @@ def test_a_manifest_that_was_made_to_fit_is_not_signed(packed):
 
 def test_another_key_signs_for_nobody_else(packed):
     other = Ed25519PrivateKey.generate()
-    packed.write_bytes(write_data_file(CONTENTS, {}, WHEN, other))
+    packed.write_bytes(write_data_file(CONTENTS, seal(CONTENTS, {}, WHEN, other)))
     assert check_data_file(packed).fingerprint != fingerprint(KEY.public_key())
 
 

@@ -15,7 +15,7 @@ from tests.logs import HOT, log_bytes
 from tests.said import refuses
 from tests.service.test_planning import SAFE
 from tests.service.test_stock import PASTE, lot
-from tests.service.test_use_cases import FIELDS, RUN, owner, upload  # noqa: F401 - a fixture
+from tests.service.test_use_cases import FIELDS, RUN, draft, owner, upload  # noqa: F401 - a fixture
 
 from vividowl.service.bench import photos, taking
 from vividowl.service.bench import view as bench_view
@@ -24,7 +24,7 @@ from vividowl.service.bench.store import load_log
 from vividowl.service.bench.taking import Sent, take_events
 from vividowl.service.bench.times import learnt_minutes
 from vividowl.service.errors import Refused
-from vividowl.service.jobs import fit, handover, intake
+from vividowl.service.jobs import fit, intake
 from vividowl.service.jobs import today as bench
 from vividowl.service.measure import runs as measure
 from vividowl.service.models import models as device_models
@@ -377,7 +377,7 @@ def test_the_record_tells_a_breach_as_what_it_is(workshop, owner, tablet):  # no
     assert tablet.do("step_done", step="cooler_off", breach=told).refusal is None
     (key,) = tablet.state.breaches
     tablet.do("checked", of=key, words="nothing bridged, looked with the loupe")
-    lines = handover.get_record(workshop, owner, tablet.job).bench.lines
+    lines = draft(workshop, owner, tablet.job).bench.lines
     assert any(told in line and "Checked: nothing bridged" in line for line in sentences(lines))
 
 
@@ -515,24 +515,19 @@ def test_a_dose_is_planned_until_it_is_weighed(workshop, owner, tablet):  # noqa
     tablet.do("step_done", step=name, after_min=20)
     (item,) = fit.get_items(workshop, owner, tablet.job)
     assert item.amount_is == "planned"
-    assert any(
-        "Planned, not weighed" in line
-        for line in sentences(handover.get_record(workshop, owner, tablet.job).bench.lines)
-    )
+    assert any("Planned, not weighed" in line for line in sentences(draft(workshop, owner, tablet.job).bench.lines))
     tablet.do("undo")
     assert tablet.do("step_done", step=name, value=0.051, after_min=20).refusal is None
     (item,) = fit.get_items(workshop, owner, tablet.job)
     assert (item.amount, item.amount_is) == (0.051, "weighed")
-    assert any(
-        "Weighed: 0.051 g" in line for line in sentences(handover.get_record(workshop, owner, tablet.job).bench.lines)
-    )
+    assert any("Weighed: 0.051 g" in line for line in sentences(draft(workshop, owner, tablet.job).bench.lines))
 
 
 def test_the_record_says_what_nobody_checked_or_counted(workshop, owner, tablet):  # noqa: F811
     tablet.until("power_on")
     few = {"boot": "fine", "fans": "fine", "temperatures": "fine"}
     assert tablet.do("power_on", results=few, after_min=20).refusal is None
-    said = " ".join(sentences(handover.get_record(workshop, owner, tablet.job).bench.lines))
+    said = " ".join(sentences(draft(workshop, owner, tablet.job).bench.lines))
     assert (
         "3 checks fine; not checked: keyboard types, touchpad moves, wireless finds networks, display is whole" in said
     )

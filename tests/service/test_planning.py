@@ -4,7 +4,7 @@ import pytest
 from tests.logs import COOL, HOT, log_bytes
 from tests.said import refuses
 from tests.service.test_stock import PASTE, lot
-from tests.service.test_use_cases import FIELDS, RUN, both_runs, owner, upload  # noqa: F401 - a fixture
+from tests.service.test_use_cases import FIELDS, RUN, both_runs, draft, owner, upload  # noqa: F401 - a fixture
 
 from vividowl.service.errors import Refused
 from vividowl.service.jobs import fit, handover, intake
@@ -104,7 +104,16 @@ def test_leaving_it_alone_leads_to_the_hand_over_without_an_after(workshop, owne
     job = intake.get_job(workshop, owner, before_only)
     assert (job.stage, "handover" in job.reachable) == ("handover", True)
     handover.hand_over(
-        workshop, owner, before_only, job.job.version, price_cents=0, next_service_on=None, note="", handed_over=True
+        workshop,
+        owner,
+        before_only,
+        job.job.version,
+        price_cents=0,
+        next_service_on=None,
+        note="",
+        handed_over=True,
+        why="",
+        write=lambda record, version: b"{}",
     )
     with refuses(Refused, match="handed over and is closed"):
         planning.choose(workshop, owner, before_only, view.plan.version, None)
@@ -232,11 +241,11 @@ def test_an_earlier_visit_shows_the_drift_and_when_it_is_held_back_again(worksho
 
     first = both_runs(workshop, owner)
     second = both_runs(workshop, owner, device_id=intake.get_job(workshop, owner, first).job.device_id)
-    assert handover.get_record(workshop, owner, second).proposal.by_drift is None  # the same day tells nothing
+    assert draft(workshop, owner, second).proposal.by_drift is None  # the same day tells nothing
     with workshop.scope(owner) as scope:
         row = scope.get(Job, first)
         row.created_at = row.created_at - timedelta(days=365)
-    proposal = handover.get_record(workshop, owner, second).proposal
+    proposal = draft(workshop, owner, second).proposal
     # From 0.6 back to 1.25 K/W within a year: it is held back again well within the next two.
     assert proposal.by_drift is not None
     assert proposal.months <= 12

@@ -15,10 +15,11 @@ from tests.said import refuses
 from vividowl.core.simulate.device import Device
 from vividowl.service import idempotency
 from vividowl.service.errors import Refused
-from vividowl.service.jobs import fit, handover, intake
+from vividowl.service.jobs import fit, intake
 from vividowl.service.measure import logs, verdict
 from vividowl.service.measure import runs as measure
 from vividowl.service.plan import planning
+from vividowl.service.record import versions
 from vividowl.service.shop import accounts
 from vividowl.store.finding import Wanted
 from vividowl.store.models import IdempotentReply, Shop
@@ -73,6 +74,11 @@ RUN = {
 def owner(workshop):
     """Who acts."""
     return accounts.found_shop(workshop, shop_name="One", name="Ada", login="ada", password=None).actor
+
+
+def draft(workshop, owner, job):
+    """The record of a job that is not handed over."""
+    return versions.get_record(workshop, owner, job).stands
 
 
 def upload(workshop, owner, job, side, data, name="log.csv"):
@@ -312,13 +318,13 @@ def test_a_record_lists_what_was_agreed_fitted_and_asked(workshop, owner):
             "amount_unit": "g",
         },
     )
-    record = handover.get_record(workshop, owner, job)
+    record = draft(workshop, owner, job)
     assert [i.product for i in record.items] == ["Quicksheen"]
     # handbook/life.md, common practice: alloy on copper asks for a yearly look, dust with nothing known too.
     assert record.proposal.months == 12
-    data, name = handover.record_pdf(workshop, owner, job)
+    data, name = versions.record_pdf(workshop, owner, job)
     assert data.startswith(b"%PDF-")
-    assert name == "record-1.pdf"
+    assert name == "record-1-draft.pdf"
 
 
 def test_a_technician_is_refused_a_second_shop(workshop, owner):

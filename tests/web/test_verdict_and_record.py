@@ -6,9 +6,11 @@ import sys
 import zipfile
 
 import pytest
+from sqlalchemy import update
 from tests.logs import COOL, HOT, log_bytes
 
 from vividowl.formats.data_file import check_data_file
+from vividowl.store.models import Shop
 from vividowl.web.description import KEPT
 
 
@@ -63,7 +65,8 @@ def test_the_data_file_holds_what_was_measured_byte_for_byte_and_is_signed(ada, 
     with zipfile.ZipFile(path) as zipped:
         logs = [zipped.read(name) for name in sorted(zipped.namelist()) if name.startswith("logs/")]
         assert logs == [log_bytes(COOL, seed=2, room_c=25.5), log_bytes(HOT, seed=1)]
-        assert json.loads(zipped.read("record.json")) == ada.call("GET", f"/api/jobs/{job}/record")
+        shown = ada.call("GET", f"/api/jobs/{job}/record")
+        assert {**json.loads(zipped.read("record.json")), "versions": []} == shown
         assert zipped.read("record.pdf").startswith(b"%PDF-")
     # Anyone may ask whose key it is; the next record of the shop is signed with the same one.
     told = ada.call("GET", f"/api/keys/{found.fingerprint}")
@@ -74,12 +77,72 @@ def test_the_data_file_holds_what_was_measured_byte_for_byte_and_is_signed(ada, 
     assert check_data_file(path).fingerprint == found.fingerprint
 
 
-def test_a_hand_over_can_be_taken_back(ada):
-    job = ada.served_job()
+def close(ada, job, *, status=200, **change):
+    """Hand a job over, or change what was."""
     version = ada.call("GET", f"/api/jobs/{job}")["version"]
-    ada.call("PUT", f"/api/jobs/{job}/hand-over", {"version": version, "handed_over": True})
-    back = ada.call("PUT", f"/api/jobs/{job}/hand-over", {"version": version + 1, "handed_over": False})
-    assert back["job"]["stage"] == "handover"
+    body = {"version": version, "price_cents": 8900, "handed_over": True, **change}
+    if status != 200:
+        return ada.problem("PUT", f"/api/jobs/{job}/hand-over", body, status=status)
+    return ada.call("PUT", f"/api/jobs/{job}/hand-over", body)
+
+
+def test_a_hand_over_can_be_taken_back_and_the_next_one_says_why(ada):
+    job = ada.served_job()
+    close(ada, job)
+    back = close(ada, job, handed_over=False)
+    assert (back["job"]["stage"], back["version"]) == ("handover", None)
+    refused = close(ada, job, status=422)
+    assert (refused["reason"], refused["errors"][0]["field"]) == ("why", "why")
+    assert "Version 1 of this record was handed over" in refused["detail"]
+    again = close(ada, job, why="Taken back by mistake.")
+    assert [(v["number"], v["why"]) for v in again["versions"]] == [(2, "Taken back by mistake."), (1, "")]
+
+
+def test_what_is_put_right_later_is_a_version_of_its_own_and_the_old_one_stays_verifiable(ada, workshop, tmp_path):
+    job = ada.served_job()
+    first = close(ada, job, handover_note="Keep the vents free.")
+    assert (first["version"]["number"], first["version"]["made_by"]) == (1, "Ada")
+    refused = close(ada, job, price_cents=9900, handover_note="Keep the vents free.", status=422)
+    assert refused["errors"][0]["field"] == "why"
+    assert ada.call("GET", f"/api/jobs/{job}/record")["job"]["price_cents"] == 8900
+    # What is sent again unchanged is no new version, and needs no reason.
+    assert len(close(ada, job, handover_note="Keep the vents free.")["versions"]) == 1
+    second = close(ada, job, price_cents=9900, handover_note="Keep the vents free.", why="The pads were forgotten.")
+    assert (second["version"]["number"], second["job"]["price_cents"]) == (2, 9900)
+    assert [v["number"] for v in second["versions"]] == [2, 1]
+
+    def downloaded(query):
+        path = tmp_path / f"record{query[-1:]}.zip"
+        path.write_bytes(ada.call("GET", f"/api/jobs/{job}/record.zip{query}").data)
+        with zipfile.ZipFile(path) as zipped:
+            return path, json.loads(zipped.read("record.json")), zipped.read("record.pdf")
+
+    old_path, old, old_pdf = downloaded("?version=1")
+    new_path, new, new_pdf = downloaded("")
+    assert (old["job"]["price_cents"], new["job"]["price_cents"]) == (8900, 9900)
+    assert (old["version"]["number"], new["version"]["number"]) == (1, 2)
+    assert new["version"]["why"] == "The pads were forgotten."
+    assert old_pdf == ada.call("GET", f"/api/jobs/{job}/record.pdf?version=1").data != new_pdf
+    for path, number in ((old_path, 1), (new_path, 2)):
+        found = check_data_file(path)
+        assert (found.untouched, found.repacked, found.manifest["record_version"]) == (True, False, number)
+    # The old one is the same to the last byte whenever it is asked for, whatever the shop is called by then.
+    before = old_path.read_bytes()
+    with workshop.database.session() as session:
+        session.execute(update(Shop).values(name="Another Name"))
+    assert downloaded("?version=1")[0].read_bytes() == before
+    assert ada.call("GET", f"/api/jobs/{job}/record")["shop_name"] == first["shop_name"]
+    assert ada.problem("GET", f"/api/jobs/{job}/record?version=3", status=404)["detail"].startswith("There is no such")
+
+
+def test_a_draft_says_that_it_is_one(ada, tmp_path):
+    job = ada.served_job()
+    assert ada.call("GET", f"/api/jobs/{job}/record")["version"] is None
+    path = tmp_path / "draft.zip"
+    answer = ada.call("GET", f"/api/jobs/{job}/record.zip")
+    path.write_bytes(answer.data)
+    assert "draft" in answer.headers["Content-Disposition"]
+    assert check_data_file(path).manifest["record_version"] is None
 
 
 def test_without_an_after_there_is_no_verdict_and_no_hand_over(ada):

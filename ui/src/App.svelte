@@ -49,6 +49,7 @@
     ['/shop/:page', shop],
     ['/check', check],
     ['/record/:id', () => import('./rooms/record/RecordRoom.svelte')],
+    ['/record/:id/:version', () => import('./rooms/record/RecordRoom.svelte')],
   ];
 
   let helpOpen = $state(false);

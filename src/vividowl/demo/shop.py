@@ -17,6 +17,8 @@ from vividowl.service.attempts import attempts, beginning
 from vividowl.service.devices.known import with_serial
 from vividowl.service.jobs import fit, handover, intake
 from vividowl.service.plan import planning
+from vividowl.service.record.record import record_of
+from vividowl.service.record.versions import Writer
 from vividowl.service.runs import all_runs
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Actor, Workshop
@@ -60,8 +62,10 @@ _BLANK: dict[str, Any] = {
 }
 
 
-def load_demo(workshop: Workshop, today: datetime | None = None, tell: Callable[[str], None] = lambda _: None) -> None:
-    """Make the demo shop. Its clock runs back from ``today``."""
+def load_demo(
+    workshop: Workshop, write: Writer, today: datetime | None = None, tell: Callable[[str], None] = lambda _: None
+) -> None:
+    """Make the demo shop. Its clock runs back from ``today``. write: how a record is written."""
     day = (today or datetime.now(UTC)).replace(hour=9, minute=12, second=0, microsecond=0)
     owner = accounts.found_shop(
         workshop, shop_name=SHOP_NAME, name=OWNER[1], login=OWNER[0], password=None, demo=True
@@ -75,7 +79,7 @@ def load_demo(workshop: Workshop, today: datetime | None = None, tell: Callable[
     played = stories()
     for index, story in enumerate(played):
         tell(f"demo job {index + 1} of {len(played)}")
-        _play(workshop, owner, story, day - timedelta(days=story.days_ago), 100 * index, lots)
+        _play(workshop, owner, story, day - timedelta(days=story.days_ago), 100 * index, lots, write)
 
 
 # Models that are kept once a list was worked through, with what the shop notes of their screws and of them.
@@ -94,7 +98,13 @@ KEPT_MODELS = {
 
 
 def _play(
-    workshop: Workshop, actor: Actor, story: Story, when: datetime, seed: int, lots: Mapping[tuple[str, str], uuid.UUID]
+    workshop: Workshop,
+    actor: Actor,
+    story: Story,
+    when: datetime,
+    seed: int,
+    lots: Mapping[tuple[str, str], uuid.UUID],
+    write: Writer,
 ) -> None:
     job = intake.create_job(workshop, actor, {**_BLANK, **story.intake, "device_id": _seen(workshop, actor, story)}).job
     for rule, words in story.agreed.items():
@@ -132,19 +142,28 @@ def _play(
         play_bench(workshop, actor, job.id, job.model, story.bench, began)
     if story.bench is not None and not story.bench.until and job.model in KEPT_MODELS:
         keep_model(workshop, actor, job.id, KEPT_MODELS[job.model])
-    if story.price_cents is not None or story.handed_over:
-        record = handover.get_record(workshop, actor, job.id)
-        handover.hand_over(
-            workshop,
-            actor,
-            job.id,
-            record.view.job.version,
-            price_cents=story.price_cents,
-            next_service_on=record.proposal.on,
-            note=story.note,
-            handed_over=story.handed_over,
-        )
     _date_back(workshop, actor, job, when, moments)
+    if story.price_cents is not None or story.handed_over:
+        with rows_as_of(when + timedelta(hours=5) if story.handed_over else datetime.now(UTC)):
+            _hand_over(workshop, actor, job.id, story, write)
+
+
+def _hand_over(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story, write: Writer) -> None:
+    with workshop.scope(actor) as scope:
+        record = record_of(workshop, scope, scope.get(Job, job_id))
+        version, proposed_on = record.view.job.version, record.proposal.on
+    handover.hand_over(
+        workshop,
+        actor,
+        job_id,
+        version,
+        price_cents=story.price_cents,
+        next_service_on=proposed_on,
+        note=story.note,
+        handed_over=story.handed_over,
+        why="",
+        write=write,
+    )
 
 
 def _seen(workshop: Workshop, actor: Actor, story: Story) -> uuid.UUID | None:
@@ -207,11 +226,6 @@ def _date_back(workshop: Workshop, actor: Actor, job: Job, when: datetime, momen
     with workshop.scope(actor) as scope:
         row = scope.get(Job, job.id)
         row.created_at, row.updated_at = when, when + timedelta(hours=4)
-        if row.handed_over_at is not None:
-            row.handed_over_at = when + timedelta(hours=5)
-            if row.next_service_on is not None:
-                months = row.next_service_on - datetime.now(UTC).date()
-                row.next_service_on = when.date() + months
         for plan in scope.session.scalars(scope.select(Plan).where(Plan.job_id == row.id, Plan.chosen_at.is_not(None))):
             plan.chosen_at = when + timedelta(hours=1)
         for cut in scope.session.scalars(scope.select(CutSheet).where(CutSheet.job_id == row.id)).unique():

@@ -70,29 +70,46 @@ def fingerprint(key: Ed25519PublicKey) -> str:
     return hashlib.sha256(key.public_bytes(Encoding.Raw, PublicFormat.Raw)).hexdigest()
 
 
-def _pem(key: Ed25519PublicKey) -> bytes:
+def pem(key: Ed25519PublicKey) -> bytes:
+    """The public key as it lies in a data file."""
     return key.public_bytes(Encoding.PEM, PublicFormat.SubjectPublicKeyInfo)
 
 
-def write_data_file(
+@dataclass(frozen=True)
+class Seal:
+    """What holds a data file together: the manifest, byte for byte, its signature, and the public key as PEM."""
+
+    manifest: bytes
+    signature: bytes
+    key: bytes
+
+
+def seal(
     contents: Mapping[str, bytes | Path], about: Mapping[str, Any], made_at: datetime, key: Ed25519PrivateKey
-) -> bytes:
-    """The zip of a record. contents: by name, as bytes or where they lie; about: what the manifest says of it."""
-    public = key.public_key()
-    files = {
-        name: content if isinstance(content, bytes) else content.read_bytes()
-        for name, content in sorted(contents.items())
-    }
+) -> Seal:
+    """Sign what a data file holds. contents: by name, as bytes or where they lie; about: what the manifest says."""
+    files = {name: _bytes(content) for name, content in sorted(contents.items())}
     manifest = {
         "format": FORMAT,
         "version": VERSION,
         **about,
         "signed_at": made_at.astimezone(UTC).isoformat(timespec="seconds"),
-        "key": fingerprint(public),
+        "key": fingerprint(key.public_key()),
         "files": {name: {"sha256": hashlib.sha256(d).hexdigest(), "bytes": len(d)} for name, d in files.items()},
     }
     text = json.dumps(manifest, ensure_ascii=False, indent=1).encode()
-    return _zip({**files, MANIFEST: text, SIGNATURE: key.sign(text), KEY: _pem(public)}, made_at)
+    return Seal(text, key.sign(text), pem(key.public_key()))
+
+
+def write_data_file(contents: Mapping[str, bytes | Path], sealed: Seal) -> bytes:
+    """The zip of a record: the same files under the same seal are the same bytes, whenever it is written."""
+    stamp = datetime.fromisoformat(json.loads(sealed.manifest)["signed_at"])
+    files = {name: _bytes(content) for name, content in sorted(contents.items())}
+    return _zip({**files, MANIFEST: sealed.manifest, SIGNATURE: sealed.signature, KEY: sealed.key}, stamp)
+
+
+def _bytes(content: bytes | Path) -> bytes:
+    return content if isinstance(content, bytes) else content.read_bytes()
 
 
 def _zip(files: Mapping[str, bytes], stamp: datetime) -> bytes:
@@ -141,7 +158,7 @@ def _check(zipped: zipfile.ZipFile, path: Path) -> Checked:
         public = load_pem_public_key(zipped.read(KEY))
     except (ValueError, KeyError, TypeError, AttributeError) as error:
         raise _no_record(zipped.filename or "") from error
-    if not isinstance(public, Ed25519PublicKey) or _pem(public) != zipped.read(KEY) or manifest.get("format") != FORMAT:
+    if not isinstance(public, Ed25519PublicKey) or pem(public) != zipped.read(KEY) or manifest.get("format") != FORMAT:
         raise _no_record(zipped.filename or "")
     try:
         public.verify(zipped.read(SIGNATURE), text)

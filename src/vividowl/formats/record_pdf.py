@@ -10,7 +10,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
 from pathlib import Path
-from typing import Any, Literal
+from typing import Any, Literal, Protocol
 
 import typst
 
@@ -58,12 +58,16 @@ SHOWN: dict[str, Words] = {
 }
 
 
-@dataclass(frozen=True)
-class ChartLine:
-    """time_s from load onset and value_c (n,)."""
+class Line(Protocol):
+    """A curve: time_s from load onset and value_c (n,)."""
 
-    time_s: Sequence[float]
-    value_c: Sequence[float]
+    @property
+    def time_s(self) -> Sequence[float]:
+        """From load onset (n,) [s]."""
+
+    @property
+    def value_c(self) -> Sequence[float]:
+        """Temperature (n,) [degC]."""
 
 
 @dataclass(frozen=True)
@@ -83,7 +87,7 @@ class RecordSheet:
     culprit: str | None
     exhaust: Words
     notes: tuple[Words, ...]
-    lines: tuple[ChartLine, ChartLine] | None
+    lines: tuple[Line, Line] | None
     glances: tuple[Mapping[str, Any], Mapping[str, Any]]
     cleaned: tuple[str, ...]
     items: tuple[tuple[str, str, str, str, float | None, str, str], ...]

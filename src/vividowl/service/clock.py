@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
-from datetime import UTC, date, datetime
+from datetime import date, datetime
+
+from vividowl.store.base import now
 
 
 def server_now() -> datetime:
-    """The present moment, UTC."""
-    return datetime.now(UTC)
+    """The present moment, UTC; another while rows are added as of that."""
+    return now()
 
 
 def server_today() -> date:

@@ -17,7 +17,8 @@ from sqlalchemy.orm import Session, sessionmaker
 
 import vividowl.store.bench
 import vividowl.store.deciding
-import vividowl.store.keys  # noqa: F401 - their tables belong to the metadata
+import vividowl.store.keys
+import vividowl.store.records  # noqa: F401 - their tables belong to the metadata
 from vividowl.store.base import count_versions
 from vividowl.store.feed import Feed
 

@@ -134,6 +134,8 @@ class Job(Versioned, Base):
     next_service_on: Mapped[date | None]
     handover_note: Mapped[str] = mapped_column(String(2000), default="")
     handed_over_at: Mapped[datetime | None]
+    # What the customer reads: the language of the record, the quote and the ticket.
+    language: Mapped[str] = mapped_column(String(2), default="en")
     # What the record was judged by when the job was handed over; while it is open the shop's present settings count.
     judged_by: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
     # The day of the work, where that was another than the one on which it was written down.
@@ -165,6 +167,7 @@ class Job(Versioned, Base):
         check_of("warranty", Warranty),
         check_of("seal", Seal),
         check_of("backup_done", Answer),
+        CheckConstraint("language ~ '^[a-z]{2}$'", name="language"),
         CheckConstraint("price_cents >= 0", name="price_cents"),
         Index("ix_job_shop_id_updated_at", "shop_id", text("updated_at DESC")),
         Index("ix_job_shop_id_created_at", "shop_id", text("created_at DESC")),

@@ -2518,6 +2518,14 @@ export interface components {
             unit: string;
         };
         /**
+         * ChartOut
+         * @description Temperature of the die before and after, thinned for drawing: peaks and dips are kept.
+         */
+        ChartOut: {
+            after: components["schemas"]["LineOut"];
+            before: components["schemas"]["LineOut"];
+        };
+        /**
          * CheckResult
          * @description What a check showed.
          * @enum {string}
@@ -3492,6 +3500,11 @@ export interface components {
             price_cents?: number | null;
             /** Version */
             version: number;
+            /**
+             * Why
+             * @default
+             */
+            why: string;
         };
         /**
          * HeadlineOut
@@ -3990,6 +4003,16 @@ export interface components {
             proposed: number | null;
             /** Words */
             words: string;
+        };
+        /**
+         * LineOut
+         * @description A curve. time_s: from the start of the load; both (n,).
+         */
+        LineOut: {
+            /** Time S */
+            time_s: number[];
+            /** Value C */
+            value_c: number[];
         };
         /** LogFigureOut */
         LogFigureOut: {
@@ -5237,7 +5260,10 @@ export interface components {
             /** Uncertainty K */
             uncertainty_k: number | null;
         };
-        /** RecordOut */
+        /**
+         * RecordOut
+         * @description version: None for a draft, of a job that is not handed over; versions: all that there are, the latest first.
+         */
         RecordOut: {
             /** After Care */
             after_care: string[];
@@ -5249,6 +5275,7 @@ export interface components {
             before_photo: string | null;
             /** Bench */
             bench: string[];
+            chart: components["schemas"]["ChartOut"] | null;
             /** Currency */
             currency: string;
             /** Held Again On */
@@ -5271,6 +5298,12 @@ export interface components {
             /** Shop Name */
             shop_name: string;
             verdict: components["schemas"]["VerdictOut"] | null;
+            version: components["schemas"]["VersionOut"] | null;
+            /**
+             * Versions
+             * @default []
+             */
+            versions: components["schemas"]["VersionOut"][];
             /** Warranty Until */
             warranty_until: string | null;
         };
@@ -6358,6 +6391,23 @@ export interface components {
             showable_k: number | null;
             /** Verdict */
             verdict: string;
+        };
+        /**
+         * VersionOut
+         * @description Which version of a record it is. why: empty for the first.
+         */
+        VersionOut: {
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+            /** Made By */
+            made_by: string;
+            /** Number */
+            number: number;
+            /** Why */
+            why: string;
         };
         /** ViewOut */
         ViewOut: {
@@ -12863,7 +12913,9 @@ export interface operations {
     };
     getRecord: {
         parameters: {
-            query?: never;
+            query?: {
+                version?: number | null;
+            };
             header?: never;
             path: {
                 job_id: string;
@@ -12957,7 +13009,9 @@ export interface operations {
     };
     getRecordPdf: {
         parameters: {
-            query?: never;
+            query?: {
+                version?: number | null;
+            };
             header?: never;
             path: {
                 job_id: string;
@@ -13051,7 +13105,9 @@ export interface operations {
     };
     getRecordFile: {
         parameters: {
-            query?: never;
+            query?: {
+                version?: number | null;
+            };
             header?: never;
             path: {
                 job_id: string;

@@ -1,36 +1,45 @@
-"""The data file of a job: its record, what was measured byte for byte, and photos, signed by the shop."""
+"""What the data file of a job holds beside its record: all that was measured, byte for byte, and photos."""
 
 from __future__ import annotations
 
 import re
 import uuid
+from collections.abc import Mapping
 from pathlib import Path
+from typing import Any
 
-from vividowl.formats.data_file import write_data_file
 from vividowl.service.bench.store import load_log
-from vividowl.service.clock import server_now
-from vividowl.service.jobs.handover import record_pdf
-from vividowl.service.record.keys import signing_key
-from vividowl.service.workshop import Actor, Workshop
+from vividowl.service.workshop import Workshop
 from vividowl.store.bench import Photo
+from vividowl.store.files import FileStore
 from vividowl.store.measuring import Run, SoundFile, TraceFile
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 _PLAIN = re.compile(r"[^A-Za-z0-9._-]+")
+ORIGINAL, COLUMNS, PHOTO = "original", "columns", "photo"
 
 
-def data_file(workshop: Workshop, actor: Actor, job_id: uuid.UUID, record_json: bytes) -> tuple[bytes, str]:
-    """The zip of a job, and a name for it. record_json: the record as the interface gives it."""
-    pdf, _ = record_pdf(workshop, actor, job_id)
-    with workshop.scope(actor) as scope:
-        job = scope.get(Job, job_id)
-        contents: dict[str, bytes | Path] = {"record.json": record_json, "record.pdf": pdf}
-        contents |= _measured(workshop, scope, job)
-        contents |= _photos(workshop, scope, job)
-        about = {"shop": scope.shop().name, "number": job.number, "device": f"{job.maker} {job.model}".strip()}
-        made = write_data_file(contents, about, server_now(), signing_key(scope))
-        return made, f"record-{job.number}.zip"
+def about(scope: Scope, job: Job, version: int | None) -> dict[str, Any]:
+    """What the manifest says of a data file. version: None for a job that is not handed over."""
+    device = f"{job.maker} {job.model}".strip()
+    return {"shop": scope.shop().name, "number": job.number, "device": device, "record_version": version}
+
+
+def sources_of(workshop: Workshop, scope: Scope, job: Job) -> dict[str, list[str]]:
+    """Files of a job by their name in the data file, as kind and SHA-256 in the file store."""
+    return _measured(scope, job) | _photos(workshop, scope, job)
+
+
+def places(workshop: Workshop, shop_id: uuid.UUID, sources: Mapping[str, Any]) -> dict[str, Path]:
+    """Where they lie."""
+    return {name: _place(workshop.files, shop_id, kind, sha256) for name, (kind, sha256) in sources.items()}
+
+
+def _place(files: FileStore, shop_id: uuid.UUID, kind: str, sha256: str) -> Path:
+    if kind == PHOTO:
+        return files.photo(shop_id, sha256, "large")
+    return files.columns(shop_id, sha256) if kind == COLUMNS else files.original(shop_id, sha256)
 
 
 def _name(folder: str, key: str, place: int, given: str) -> str:
@@ -38,8 +47,8 @@ def _name(folder: str, key: str, place: int, given: str) -> str:
     return f"{folder}/{key}-{place}-{_PLAIN.sub('_', given)[-80:] or 'file'}"
 
 
-def _measured(workshop: Workshop, scope: Scope, job: Job) -> dict[str, Path]:
-    out: dict[str, Path] = {}
+def _measured(scope: Scope, job: Job) -> dict[str, list[str]]:
+    out: dict[str, list[str]] = {}
     runs = scope.session.scalars(
         scope.select(Run).where(Run.job_id == job.id, Run.removed_at.is_(None)).order_by(Run.created_at)
     ).all()
@@ -50,21 +59,21 @@ def _measured(workshop: Workshop, scope: Scope, job: Job) -> dict[str, Path]:
             .order_by(TraceFile.uploaded_at)
         ).all()
         for place, log in enumerate(logs, 1):
-            out[_name("logs", run.key, place, log.file_name)] = workshop.files.original(scope.shop_id, log.sha256)
-            out[f"columns/{run.key}-{place}.parquet"] = workshop.files.columns(scope.shop_id, log.sha256)
+            out[_name("logs", run.key, place, log.file_name)] = [ORIGINAL, log.sha256]
+            out[f"columns/{run.key}-{place}.parquet"] = [COLUMNS, log.sha256]
         sounds = scope.session.scalars(
             scope.select(SoundFile)
             .where(SoundFile.run_id == run.id, SoundFile.removed_at.is_(None))
             .order_by(SoundFile.created_at)
         ).all()
         for place, sound in enumerate(sounds, 1):
-            out[_name("sounds", run.key, place, sound.file_name)] = workshop.files.original(scope.shop_id, sound.sha256)
+            out[_name("sounds", run.key, place, sound.file_name)] = [ORIGINAL, sound.sha256]
     return out
 
 
-def _photos(workshop: Workshop, scope: Scope, job: Job) -> dict[str, Path]:
-    out: dict[str, Path] = {}
-    for place, told in enumerate(load_log(workshop, scope, job.id).log.state.photos, 1):
-        photo = scope.get(Photo, uuid.UUID(told.photo))
-        out[f"photos/{place}-{told.what}.jpg"] = workshop.files.photo(scope.shop_id, photo.sha256, "large")
-    return out
+def _photos(workshop: Workshop, scope: Scope, job: Job) -> dict[str, list[str]]:
+    told = load_log(workshop, scope, job.id).log.state.photos
+    return {
+        f"photos/{place}-{photo.what}.jpg": [PHOTO, scope.get(Photo, uuid.UUID(photo.photo)).sha256]
+        for place, photo in enumerate(told, 1)
+    }

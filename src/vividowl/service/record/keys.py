@@ -14,14 +14,19 @@ from vividowl.store.keys import ShopKey, key_of
 from vividowl.store.scope import Scope
 
 
-def signing_key(scope: Scope) -> Ed25519PrivateKey:
+def private_key(kept: ShopKey) -> Ed25519PrivateKey:
+    """A kept key, ready to sign."""
+    return Ed25519PrivateKey.from_private_bytes(kept.private_key)
+
+
+def signing_key(scope: Scope) -> ShopKey:
     """The key that signs for the shop; made when it first signs."""
     scope.session.refresh(scope.shop(), with_for_update=True)  # two that sign first make one key
     kept = scope.one(ShopKey, ShopKey.retired_at.is_(None), ShopKey.withdrawn_at.is_(None))
     if kept is None:
         fresh = Ed25519PrivateKey.generate()
         kept = scope.add(ShopKey(fingerprint=fingerprint(fresh.public_key()), private_key=fresh.private_bytes_raw()))
-    return Ed25519PrivateKey.from_private_bytes(kept.private_key)
+    return kept
 
 
 class KeyState(StrEnum):

@@ -209,3 +209,5 @@ class HandOverIn(In):
     next_service_on: Day | None = None
     handover_note: Long = ""
     handed_over: Flag
+    # What is put right in a record that was handed over.
+    why: Annotated[str, StringConstraints(max_length=400, pattern=NO_NUL)] = ""

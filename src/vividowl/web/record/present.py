@@ -3,14 +3,24 @@
 from __future__ import annotations
 
 from vividowl.core.verdict.plain import Plain
-from vividowl.service.jobs.handover import Record
 from vividowl.service.measure.comparing import Compared
+from vividowl.service.record.record import Record
+from vividowl.service.record.versions import Kept, VersionTold
 from vividowl.web.attempts.present import rows_out
 from vividowl.web.jobs.present import job_out
 from vividowl.web.jobs.schemas import FitItemOut
 from vividowl.web.measure.present import reading_out
 from vividowl.web.measure.schemas import LadderOut
-from vividowl.web.record.schemas import ConditionOut, EffectOut, PhraseOut, PlainOut, RecordOut, VerdictOut
+from vividowl.web.record.schemas import (
+    ChartOut,
+    ConditionOut,
+    EffectOut,
+    PhraseOut,
+    PlainOut,
+    RecordOut,
+    VerdictOut,
+    VersionOut,
+)
 from vividowl.words import sentence, sentences
 
 
@@ -43,9 +53,11 @@ def plain_out(plain: Plain) -> PlainOut:
     return PlainOut(before=sentence(plain.before), now=sentence(plain.now), means=list(sentences(plain.means)))
 
 
-def record_out(record: Record) -> RecordOut:
-    """The customer's record."""
+def record_out(record: Record, version: VersionTold | None) -> RecordOut:
+    """The customer's record. version: None for a draft."""
     return RecordOut(
+        version=VersionOut.model_validate(version) if version else None,
+        versions=[],
         job=job_out(record.view),
         shop_name=record.shop.name,
         currency=record.shop.currency,
@@ -63,4 +75,17 @@ def record_out(record: Record) -> RecordOut:
         after_care=list(sentences(record.after_care)),
         warranty_until=record.warranty_until,
         promise=sentence(record.promise),
+        chart=ChartOut.model_validate(record.lines) if record.lines else None,
     )
+
+
+def record_json(record: Record, version: VersionTold | None) -> bytes:
+    """A record as it leaves the house. Which other versions there are is none of its own."""
+    return record_out(record, version).model_dump_json(indent=1, exclude={"versions"}).encode()
+
+
+def kept_out(kept: Kept) -> RecordOut:
+    """A record as it stands, with the versions that there are."""
+    stands = kept.stands
+    out = RecordOut.model_validate_json(stands) if isinstance(stands, bytes) else record_out(stands, None)
+    return out.model_copy(update={"versions": [VersionOut.model_validate(v) for v in kept.versions]})

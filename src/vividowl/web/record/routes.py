@@ -6,13 +6,13 @@ from flask import Response
 
 from vividowl.service.jobs import handover
 from vividowl.service.measure import verdict
-from vividowl.service.record import data_file
+from vividowl.service.record import versions
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.blueprint import blueprint
 from vividowl.web.jobs.routes import JobPath
 from vividowl.web.jobs.schemas import HandOverIn
-from vividowl.web.record.present import record_out, verdict_out
-from vividowl.web.record.schemas import RecordOut, VerdictOut
+from vividowl.web.record.present import kept_out, record_json, verdict_out
+from vividowl.web.record.schemas import RecordOut, RecordQuery, VerdictOut
 
 api = blueprint("record", __name__, url_prefix="/api/jobs/<uuid:job_id>")
 
@@ -26,16 +26,16 @@ def get_verdict(path: JobPath) -> VerdictOut:
 
 @api.get("/record", responses={200: RecordOut}, operation_id="getRecord")
 @access("member")
-def get_record(path: JobPath) -> RecordOut:
+def get_record(path: JobPath, query: RecordQuery) -> RecordOut:
     """What the customer gets."""
-    return record_out(handover.get_record(workshop(), actor(), path.job_id))
+    return kept_out(versions.get_record(workshop(), actor(), path.job_id, query.version))
 
 
 @api.put("/hand-over", responses={200: RecordOut}, operation_id="handOver")
 @access("member")
 def hand_over(path: JobPath, body: HandOverIn) -> RecordOut:
     """Price, next date, and the hand-over itself."""
-    record = handover.hand_over(
+    kept = handover.hand_over(
         workshop(),
         actor(),
         path.job_id,
@@ -44,22 +44,23 @@ def hand_over(path: JobPath, body: HandOverIn) -> RecordOut:
         next_service_on=body.next_service_on,
         note=body.handover_note,
         handed_over=body.handed_over,
+        why=body.why,
+        write=record_json,
     )
-    return record_out(record)
+    return kept_out(kept)
 
 
 @api.get("/record.pdf", operation_id="getRecordPdf", responses={200: {"content": {"application/pdf": {}}}})
 @access("member")
-def record_pdf(path: JobPath) -> Response:
+def record_pdf(path: JobPath, query: RecordQuery) -> Response:
     """The record as a PDF."""
-    data, name = handover.record_pdf(workshop(), actor(), path.job_id)
+    data, name = versions.record_pdf(workshop(), actor(), path.job_id, query.version)
     return Response(data, mimetype="application/pdf", headers={"Content-Disposition": f'inline; filename="{name}"'})
 
 
 @api.get("/record.zip", operation_id="getRecordFile", responses={200: {"content": {"application/zip": {}}}})
 @access("member")
-def record_file(path: JobPath) -> Response:
+def record_file(path: JobPath, query: RecordQuery) -> Response:
     """The data file of the record, signed by the shop."""
-    record = record_out(handover.get_record(workshop(), actor(), path.job_id))
-    data, name = data_file.data_file(workshop(), actor(), path.job_id, record.model_dump_json(indent=1).encode())
+    data, name = versions.data_file(workshop(), actor(), path.job_id, record_json, query.version)
     return Response(data, mimetype="application/zip", headers={"Content-Disposition": f'attachment; filename="{name}"'})

@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
-from datetime import date
+from datetime import date, datetime
+from typing import Annotated
+
+from pydantic import Field
 
 from vividowl.web.attempts.schemas import AttemptRowOut
-from vividowl.web.fields import (
-    Out,
-)
+from vividowl.web.fields import In, Out
 from vividowl.web.jobs.schemas import FitItemOut, JobOut
 from vividowl.web.measure.schemas import LadderOut, ReadingOut
 
@@ -70,7 +71,40 @@ class PlainOut(Out):
     means: list[str]
 
 
+class VersionOut(Out):
+    """Which version of a record it is. why: empty for the first."""
+
+    number: int
+    made_at: datetime
+    made_by: str
+    why: str
+
+
+class RecordQuery(In):
+    """Which version; the latest unless one is asked for."""
+
+    version: Annotated[int, Field(ge=1, le=100_000)] | None = None
+
+
+class LineOut(Out):
+    """A curve. time_s: from the start of the load; both (n,)."""
+
+    time_s: list[float]
+    value_c: list[float]
+
+
+class ChartOut(Out):
+    """Temperature of the die before and after, thinned for drawing: peaks and dips are kept."""
+
+    before: LineOut
+    after: LineOut
+
+
 class RecordOut(Out):
+    """version: None for a draft, of a job that is not handed over; versions: all that there are, the latest first."""
+
+    version: VersionOut | None
+    versions: list[VersionOut] = Field(default=[])
     job: JobOut
     shop_name: str
     currency: str
@@ -88,3 +122,4 @@ class RecordOut(Out):
     after_care: list[str]
     warranty_until: date | None
     promise: str
+    chart: ChartOut | None

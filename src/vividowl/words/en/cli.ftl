@@ -97,6 +97,8 @@ cli-months =
        *[other] { SIG($high, 3) }
     }.
 cli-verify-untouched = Untouched: record { $number } of { $shop } is as it was signed at { $at }.
+cli-verify-draft = It is a draft: the job was not handed over when it was signed.
+cli-verify-version = It is version { $version } of this record.
 cli-verify-not-signed = Not as it was signed: the list of its files was changed, or another key signed it.
 cli-verify-repacked = The zip around the files is not the one that was written: it was packed anew, or touched.
 cli-verify-file = { $name }: { $finding ->

@@ -57,3 +57,5 @@ intake-take-hand-over-back-to = Take the hand-over back to change it.
 intake-reload-job = Reload the job.
 intake-write-what-was-agreed-owner = Write what was agreed: owner accepts the loss of warranty.
 intake-this-gate-acknowledged-already = This gate is acknowledged already.
+versions-why-is-missing = Version { $number } of this record was handed over. What is changed now needs a reason.
+versions-say-what-was-put-right = Say in a few words what is put right. It becomes the next version; the old one stays readable.

@@ -35,3 +35,6 @@ record-room-warranty = Our work is warranted
 record-room-until = until { $day }
 record-room-details = The measurement in detail
 record-room-at-the-bench = At the bench
+record-room-draft = Draft: the job is not handed over yet, and its data file says so.
+record-room-version = Version { $number } of { $of }
+record-room-latest = Open the latest one

@@ -63,6 +63,8 @@ missing-row =
         [stock_move] stock move
         [cut_sheet] cut sheet
         [trace_file] log
+        [record_version] version of the record
+        [customer_link] link
         [sound_file] recording
         [log_mapping] mapping
         [noise_reading] reading

@@ -86,6 +86,10 @@
             shop: found.manifest.shop ?? '?',
             day: day(found.manifest.signed_at ?? null),
           })}
+          {#if found.manifest.record_version === null}<p>{say('check-draft')}</p>
+          {:else if found.manifest.record_version}<p>
+              {say('check-version', { version: found.manifest.record_version })}
+            </p>{/if}
           {#if found.repacked}<p>{say('check-repacked')}</p>{/if}
         </Notice>
       {/if}

@@ -19,6 +19,8 @@ export interface Manifest {
   number?: number;
   device?: string;
   signed_at?: string;
+  /** Null for a draft. */
+  record_version?: number | null;
 }
 
 export interface Checked {

@@ -16,6 +16,8 @@
   import { session } from '../../lib/session.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import Headline from '../verdict/Headline.svelte';
+  import HandedOver from './HandedOver.svelte';
+  import RecordFiles from './RecordFiles.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
@@ -56,7 +58,7 @@
     if (changed) {
       keepDraft(draftKey, form);
       // What is proposed in a field is not typed by anyone: it is kept with the hand-over.
-      if (asked && JSON.stringify(form) !== proposed) untrack(() => saver.typed());
+      if (asked && !job.handed_over_at && JSON.stringify(form) !== proposed) untrack(() => saver.typed());
     } else {
       dropDraft(draftKey);
       untrack(() => saver.same());
@@ -81,16 +83,30 @@
   });
 
   let proposed = $state('');
-  const saver = new AutoSave(() => save(job.handed_over_at !== null));
+  const saver = new AutoSave(() => save(false));
+  // What was handed over before is a version already: the next one says what is put right in it.
+  let why = $state('');
+  const latest = $derived(record?.versions[0]?.number ?? 0);
   onDestroy(() => void saver.flush());
   const missing = $derived(
-    !job.handed_over_at && asked && !form.price.trim() ? [{ text: say('hand-over-missing-price') }] : [],
+    job.handed_over_at || !asked
+      ? []
+      : [
+          ...(form.price.trim() ? [] : [{ text: say('hand-over-missing-price') }]),
+          ...(latest && !why.trim() ? [{ text: say('hand-over-missing-why') }] : []),
+        ],
   );
 
-  async function handOver() {
-    // A save that is under way carries the version that comes next.
-    await saver.flush();
-    if (saver.stand !== 'refused') await save(true);
+  // Only what the button itself began holds it: a field that saves itself as it is left would swallow the press.
+  async function begin(handed: boolean): Promise<boolean> {
+    busy = true;
+    try {
+      // A save that is under way carries the version that comes next.
+      await saver.flush();
+      return saver.stand !== 'refused' && (await save(handed));
+    } finally {
+      busy = false;
+    }
   }
 
   async function save(handed: boolean): Promise<boolean> {
@@ -103,7 +119,6 @@
     }
     const sent = JSON.stringify(form);
     sides.sending($state.snapshot(form));
-    busy = true;
     const was = job.handed_over_at !== null;
     try {
       const body = {
@@ -112,9 +127,11 @@
         next_service_on: form.next || null,
         handover_note: form.note,
         handed_over: handed,
+        why,
       };
       record = await take(client.PUT('/api/jobs/{job_id}/hand-over', { params, body }));
       dropDraft(draftKey);
+      if (handed) why = '';
       // Waited for, so that the next write carries the new version.
       await onchange();
       // As the server writes it; what was typed while it was under way stays.
@@ -128,8 +145,6 @@
       errors = error.fields;
       trouble = error;
       return false;
-    } finally {
-      busy = false;
     }
   }
 </script>
@@ -142,7 +157,9 @@
       : say('hand-over-what-owner-gets-proof')}
   </p>
 </Titled>
-{#if asked}
+{#if asked && job.handed_over_at && record}
+  <HandedOver {job} bind:record save={() => begin(true)} bind:form bind:why {errors} {busy} />
+{:else if asked}
   <form
     onsubmit={(e) => {
       e.preventDefault();
@@ -185,33 +202,38 @@
       bind:value={form.note}
       error={errors.handover_note}
     />
+    {#if latest}
+      <TextField
+        label={say('hand-over-why', { number: latest })}
+        name="why"
+        wide
+        needed
+        bind:value={why}
+        error={errors.why}
+        hint={say('hand-over-why-hint', { number: latest })}
+      />
+    {/if}
   </form>
-  {#if trouble}
-    <Notice tone="care" title={trouble.body.detail}>
-      {trouble.body.remedy}
-      {#snippet actions()}
-        {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange()}
-            >{say('conditions-form-load-newer-state')}</Button
-          >{/if}
-      {/snippet}
-    </Notice>
-  {/if}
-  <section>
-    <h3>{say('hand-over-record')}</h3>
-    <div class="row">
-      <Button href="/record/{job.id}">{say('hand-over-open-record')}</Button>
-      <Button href="/api/jobs/{job.id}/record.pdf" download>{say('hand-over-record-as-pdf')}</Button>
-    </div>
-  </section>
+  <RecordFiles {job} />
 {:else}
   <Skeleton />
 {/if}
+{#if trouble}
+  <Notice tone="care" title={trouble.body.detail}>
+    {trouble.body.remedy}
+    {#snippet actions()}
+      {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange()}
+          >{say('conditions-form-load-newer-state')}</Button
+        >{/if}
+    {/snippet}
+  </Notice>
+{/if}
 <FootBar {missing}>
-  <SaveStand stand={saver.stand} />
+  {#if !job.handed_over_at}<SaveStand stand={saver.stand} />{/if}
   {#if job.handed_over_at}
-    <Button {busy} onclick={() => void save(false)}>{say('hand-over-take-hand-over-back')}</Button>
+    <Button {busy} onclick={() => void begin(false)}>{say('hand-over-take-hand-over-back')}</Button>
   {:else}
-    <Button kind="main" {busy} onclick={() => void handOver()}
+    <Button kind="main" {busy} onclick={() => void begin(true)}
       >{say('hand-over-hand-over', { model: job.model })}</Button
     >
   {/if}
@@ -226,20 +248,5 @@
     grid-template-columns: repeat(auto-fit, minmax(min(100%, 14rem), 1fr));
     gap: var(--gap-4);
     max-width: 46rem;
-  }
-  .row {
-    grid-column: 1 / -1;
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: var(--gap-3);
-  }
-  section {
-    margin: var(--gap-5) 0;
-    padding-top: var(--gap-4);
-    border-top: var(--line) solid var(--rule);
-  }
-  h3 {
-    margin-bottom: var(--gap-3);
   }
 </style>

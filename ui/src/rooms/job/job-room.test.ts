@@ -239,6 +239,8 @@ describe('fit', () => {
 
 describe('hand over', () => {
   const record = {
+    versions: [],
+    version: null,
     job: makeJob(),
     proposed_service_on: '2027-05-25',
     proposed_service_reason: 'dust',

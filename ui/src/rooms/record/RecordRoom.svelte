@@ -11,14 +11,20 @@
 
   interface Props {
     id: string;
+    /** Which version; the latest unless one is asked for. */
+    version?: string;
   }
-  let { id }: Props = $props();
+  let { id, version }: Props = $props();
   let record = $state<CustomerRecord | null>(null);
   let trouble = $state('');
 
   onMount(async () => {
     try {
-      record = await take(client.GET('/api/jobs/{job_id}/record', { params: { path: { job_id: id } } }));
+      record = await take(
+        client.GET('/api/jobs/{job_id}/record', {
+          params: { path: { job_id: id }, query: version ? { version: Number(version) } : {} },
+        }),
+      );
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       trouble = `${error.body.detail} ${error.body.remedy}`;
@@ -30,13 +36,28 @@
   <Notice tone="care">{trouble}</Notice>
 {:else if record}
   {@const job = record.job}
+  {@const query = version ? `?version=${version}` : ''}
   <div class="bar no-print">
     <Button href="/jobs/{job.id}/handover">{say('record-room-back-to-job')}</Button>
-    <Button href="/api/jobs/{job.id}/record.pdf" download>{say('record-room-as-pdf')}</Button>
-    <Button href="/api/jobs/{job.id}/record.zip" download>{say('record-room-data-file')}</Button>
+    <Button href="/api/jobs/{job.id}/record.pdf{query}" download>{say('record-room-as-pdf')}</Button>
+    <Button href="/api/jobs/{job.id}/record.zip{query}" download>{say('record-room-data-file')}</Button>
     <Button href="/check">{say('record-room-check')}</Button>
     <Button onclick={() => print()}>{say('record-room-print')}</Button>
   </div>
+  {#if !record.version}
+    <p class="stand quiet">{say('record-room-draft')}</p>
+  {:else if record.versions.length > 1}
+    <div class="stand no-print">
+      {@const latest = record.versions[0]?.number ?? 1}
+      <Notice
+        tone={record.version.number === latest ? 'note' : 'care'}
+        title={say('record-room-version', { number: record.version.number, of: latest })}
+      >
+        {record.version.why}
+        {#if record.version.number !== latest}<a href="/record/{job.id}">{say('record-room-latest')}</a>{/if}
+      </Notice>
+    </div>
+  {/if}
   <article>
     <header>
       <div>
@@ -72,6 +93,9 @@
     flex-wrap: wrap;
     gap: var(--gap-3);
     margin-bottom: var(--gap-4);
+  }
+  .stand {
+    margin: 0 0 var(--gap-4);
   }
   article {
     padding: var(--gap-6);

@@ -1,0 +1,142 @@
+"""The record of a job: all that it says, gathered from where it is kept."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import date
+
+from vividowl.core.materials.after_care import after_care
+from vividowl.core.materials.kinds import CATALOGUE, Trait
+from vividowl.core.materials.life import NextService, add_months, next_service
+from vividowl.core.quantities.words import Words, say
+from vividowl.core.reading.reading import Reading
+from vividowl.core.trace.trace import Series
+from vividowl.core.verdict.plain import Plain, plain_words
+from vividowl.formats.log.columns import min_max_view
+from vividowl.service.attempts.attempts import attempts_view
+from vividowl.service.attempts.side_by_side import Row, side_by_side
+from vividowl.service.bench.store import load_log
+from vividowl.service.bench.story import BenchStory, story_of
+from vividowl.service.clock import server_now, server_today
+from vividowl.service.jobs.fit import items_of
+from vividowl.service.jobs.intake import JobView, view_of
+from vividowl.service.measure.comparing import Compared, compare_job
+from vividowl.service.measure.readings import load_trace
+from vividowl.service.measure.references import months_until_held
+from vividowl.service.models.known import own_services
+from vividowl.service.plan.found import inspection_of, plan_row
+from vividowl.service.shelf.materials import item_material
+from vividowl.service.shop.habits import habits_of
+from vividowl.service.workshop import Workshop
+from vividowl.store.deciding import Plan
+from vividowl.store.measuring import TraceFile
+from vividowl.store.models import FitItem, Job, Shop
+from vividowl.store.scope import Scope
+
+CHART_POINTS = 600
+
+
+@dataclass(frozen=True)
+class Line:
+    """Temperature of the die: time_s from load onset and value_c (n,), thinned for drawing."""
+
+    time_s: list[float]
+    value_c: list[float]
+
+
+@dataclass(frozen=True)
+class Lines:
+    """Both sides of the comparison."""
+
+    before: Line
+    after: Line
+
+
+@dataclass(frozen=True)
+class Record:
+    """All that the customer's record says; plain: the comparison in the customer's words; warranty_until: how long the
+    shop answers for its work, None where it has not said."""
+
+    view: JobView
+    shop: Shop
+    items: Sequence[FitItem]
+    compared: Compared | None
+    proposal: NextService
+    planned_cents: int | None
+    bench: BenchStory
+    attempts: tuple[Row, ...]
+    plain: Plain | None
+    after_care: tuple[Words, ...]
+    warranty_until: date | None
+    promise: Words
+    lines: Lines | None
+
+
+def _proposal(workshop: Workshop, scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> NextService:
+    fitted = list({m: None for m in (item_material(scope, i) for i in items) if m is not None})
+    plan = plan_row(scope, job.id)
+    cold_plate = inspection_of(plan.inspection if plan else {}, job).cold_plate
+    school = habits_of(scope.shop()).life_school
+    left, own = months_until_held(workshop, scope, job), own_services(scope, {m.kind for m in fitted})
+    return next_service(today, job.surroundings, fitted, school, cold_plate, left, own)
+
+
+def record_of(workshop: Workshop, scope: Scope, job: Job) -> Record:
+    """The record of a job as it is now."""
+    items, plan = items_of(scope, job.id), plan_row(scope, job.id)
+    planned = plan.chosen["total_cents"] if plan is not None and plan.chosen else None
+    proposal = _proposal(workshop, scope, job, items, server_today())
+    compared = compare_job(workshop, scope, job)
+    state = load_log(workshop, scope, job.id).log.state
+    runs_in = any(CATALOGUE[i.kind].has(Trait.BURN_IN) for i in items if i.kind in CATALOGUE)
+    cycled = state.outcomes.get("burn_in")
+    months = habits_of(scope.shop()).work_warranty_months
+    done_on = (job.handed_over_at or server_now()).date()
+    return Record(
+        view_of(scope, job),
+        scope.shop(),
+        items,
+        compared,
+        proposal,
+        planned,
+        story_of(state),
+        side_by_side(attempts_view(workshop, scope, job).attempts) if job.attempt > 1 else (),
+        plain_words(compared.comparison) if compared else None,
+        after_care(job.fan, job.surroundings, runs_in=runs_in and (cycled is None or cycled.how != "done")),
+        add_months(done_on, months) if months and items else None,
+        _promise(plan),
+        _lines(workshop, scope.shop_id, compared) if compared else None,
+    )
+
+
+def _line(workshop: Workshop, shop_id: uuid.UUID, trace: TraceFile, reading: Reading) -> Line:
+    only = [c if c["role"] == reading.die_role.value else {**c, "role": None} for c in trace.channels]
+    read = load_trace(workshop.files.columns(shop_id, trace.sha256), only)
+    values: Series = read.channels[reading.die_role]
+    view = min_max_view(read.time_s - reading.load.onset_s, values, CHART_POINTS, -60.0, float("inf"))
+    return Line(view.time_s.tolist(), view.values.tolist())
+
+
+def _lines(workshop: Workshop, shop_id: uuid.UUID, compared: Compared) -> Lines:
+    return Lines(
+        _line(workshop, shop_id, compared.before_trace, compared.before_reading),
+        _line(workshop, shop_id, compared.after_trace, compared.after_reading),
+    )
+
+
+def _promise(plan: Plan | None) -> Words:
+    """What the plan promised, and how it came out."""
+    if plan is None or not plan.chosen or not plan.outcome:
+        return ""
+    promised, outcome = plan.chosen["resistance"], plan.outcome
+    return say(
+        "record-promise",
+        words=plan.chosen["words"],
+        low=promised["low"],
+        high=promised["high"],
+        measured=outcome["resistance"],
+        u95=outcome["resistance_u95"],
+        inside=bool(outcome["inside"]),
+    )

@@ -1,0 +1,63 @@
+"""The record as it is set on paper."""
+
+from __future__ import annotations
+
+import uuid
+
+from vividowl.formats.record_pdf import RecordSheet, make_pdf
+from vividowl.service.clock import server_now
+from vividowl.service.record.record import Record
+from vividowl.service.workshop import Workshop
+from vividowl.store.bench import Photo
+from vividowl.store.scope import Scope
+from vividowl.words import sentence
+
+
+def _photo(workshop: Workshop, scope: Scope, photo_id: uuid.UUID) -> bytes:
+    photo = scope.get(Photo, photo_id)
+    return workshop.files.photo(scope.shop_id, photo.sha256, "large").read_bytes()
+
+
+def pdf_of(workshop: Workshop, scope: Scope, record: Record) -> bytes:
+    """The record as a PDF."""
+    job, compared = record.view.job, record.compared
+    pair = (record.bench.before_photo, record.bench.after_photo)
+    photos = tuple(_photo(workshop, scope, uuid.UUID(photo)) for photo in pair if photo)
+    sheet = RecordSheet(
+        shop=record.shop.name,
+        demo=record.shop.demo,
+        number=job.number,
+        customer=job.customer.name,
+        device=f"{job.maker} {job.model}".strip(),
+        symptom=job.symptom,
+        day=(job.handed_over_at or server_now()).date(),
+        handed_over=job.handed_over_at is not None,
+        comparison=compared.comparison if compared else None,
+        ladders=(compared.before_ladder, compared.after_ladder) if compared else (None, None),
+        culprit=compared.culprit if compared else None,
+        exhaust=compared.exhaust.text if compared and compared.exhaust else "",
+        notes=compared.notes if compared else (),
+        lines=(record.lines.before, record.lines.after) if record.lines else None,
+        glances=(record.view.glance_before, record.view.glance_after),
+        cleaned=tuple(job.cleaned),
+        items=tuple((i.target, i.kind, i.product, i.lot, i.amount, i.amount_unit, i.amount_is) for i in record.items),
+        fit_note=job.fit_note,
+        bench=record.bench.lines,
+        attempts=tuple((row.words, *row.cells) for row in record.attempts),
+        gates=tuple(
+            (sentence(g.reason), f"{g.words} ({g.acknowledged_by}, {g.acknowledged_at:%Y-%m-%d})")
+            for g in record.view.gates
+            if g.acknowledged_by and g.acknowledged_at
+        ),
+        price_cents=job.price_cents,
+        currency=record.shop.currency,
+        next_service_on=job.next_service_on,
+        next_service_reason=record.proposal.reason if job.next_service_on == record.proposal.on else "",
+        note=job.handover_note,
+        plain=record.plain,
+        after_care=record.after_care,
+        warranty_until=record.warranty_until,
+        photos=photos if all(pair) else (),
+        promise=record.promise,
+    )
+    return make_pdf(sheet)

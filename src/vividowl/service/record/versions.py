@@ -1,0 +1,173 @@
+"""Versions of a record: what was handed over stands; what is put right later is a new one beside it."""
+
+from __future__ import annotations
+
+import uuid
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from pathlib import Path
+
+from cryptography.hazmat.primitives.asymmetric.ed25519 import Ed25519PrivateKey
+
+from vividowl.core.quantities.words import say
+from vividowl.formats.data_file import Seal, pem, seal, write_data_file
+from vividowl.service.clock import server_now
+from vividowl.service.errors import Refused
+from vividowl.service.record.data_file import about, places, sources_of
+from vividowl.service.record.keys import private_key, signing_key
+from vividowl.service.record.record import Record, record_of
+from vividowl.service.record.sheet import pdf_of
+from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.keys import ShopKey
+from vividowl.store.models import Job
+from vividowl.store.records import RecordVersion
+from vividowl.store.scope import NotFound, Scope
+
+
+@dataclass(frozen=True)
+class VersionTold:
+    """Which version of a record it is, who made it, when and why."""
+
+    number: int
+    made_at: datetime
+    made_by: str
+    why: str
+
+
+# How a record is written as JSON, which the interface knows. version: None for a draft.
+Writer = Callable[[Record, VersionTold | None], bytes]
+
+
+def told_of(row: RecordVersion) -> VersionTold:
+    """What is told of a version."""
+    return VersionTold(row.number, row.made_at, row.member.name, row.why)
+
+
+def versions_of(scope: Scope, job_id: uuid.UUID) -> Sequence[RecordVersion]:
+    """Versions of a record, the latest first."""
+    query = scope.select(RecordVersion).where(RecordVersion.job_id == job_id).order_by(RecordVersion.number.desc())
+    return scope.session.scalars(query).all()
+
+
+def require_why(why: str, kept: Sequence[RecordVersion]) -> None:
+    """Refuse to change what was handed over without a reason."""
+    if not why.strip():
+        raise Refused(
+            "invalid",
+            say("versions-why-is-missing", number=kept[0].number if kept else 1),
+            field="why",
+            remedy=say("versions-say-what-was-put-right"),
+            reason="why",
+        )
+
+
+def keep_version(workshop: Workshop, scope: Scope, actor: Actor, job: Job, why: str, write: Writer) -> RecordVersion:
+    """Keep the record of a job as it is now, signed, as its next version."""
+    kept = versions_of(scope, job.id)
+    number = kept[0].number + 1 if kept else 1
+    if kept:
+        require_why(why, kept)
+    at = server_now()
+    record = record_of(workshop, scope, job)
+    text = write(record, VersionTold(number, at, actor.name, why))
+    pdf = pdf_of(workshop, scope, record)
+    sources = sources_of(workshop, scope, job)
+    key = signing_key(scope)
+    sealed = seal(
+        {"record.json": text, "record.pdf": pdf, **places(workshop, scope.shop_id, sources)},
+        about(scope, job, number),
+        at,
+        private_key(key),
+    )
+    return scope.add(
+        RecordVersion(
+            job_id=job.id,
+            number=number,
+            why=why,
+            made_at=at,
+            made_by=actor.member_id,
+            record=text,
+            pdf=pdf,
+            manifest=sealed.manifest,
+            signature=sealed.signature,
+            key_id=key.id,
+            sources=sources,
+        )
+    )
+
+
+def version_row(scope: Scope, job: Job, number: int | None) -> RecordVersion | None:
+    """A version of a record: the one asked for; else the latest of a job that is handed over, None for a draft."""
+    kept = versions_of(scope, job.id)
+    if number is None:
+        return kept[0] if kept and job.handed_over_at is not None else None
+    found = next((row for row in kept if row.number == number), None)
+    if found is None:
+        raise NotFound("record_version")
+    return found
+
+
+@dataclass(frozen=True)
+class Kept:
+    """A record as it stands: a version as it was written, or the draft of a job that has none or is open again; and the
+    versions that there are, the latest first."""
+
+    stands: bytes | Record
+    versions: tuple[VersionTold, ...]
+
+
+def kept_of(workshop: Workshop, scope: Scope, job: Job, number: int | None = None) -> Kept:
+    """The record of a job: the version asked for, else the latest, else as the job is now."""
+    row = version_row(scope, job, number)
+    told = tuple(told_of(v) for v in versions_of(scope, job.id))
+    return Kept(row.record if row is not None else record_of(workshop, scope, job), told)
+
+
+def get_record(workshop: Workshop, actor: Actor, job_id: uuid.UUID, number: int | None = None) -> Kept:
+    """The same, by the id of the job."""
+    with workshop.scope(actor) as scope:
+        return kept_of(workshop, scope, scope.get(Job, job_id), number)
+
+
+def record_pdf(workshop: Workshop, actor: Actor, job_id: uuid.UUID, number: int | None = None) -> tuple[bytes, str]:
+    """The record as a PDF, and a name for the file."""
+    with workshop.scope(actor) as scope:
+        job = scope.get(Job, job_id)
+        row = version_row(scope, job, number)
+        pdf = row.pdf if row is not None else pdf_of(workshop, scope, record_of(workshop, scope, job))
+        return pdf, f"{_name(job, row)}.pdf"
+
+
+def data_file(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, write: Writer, number: int | None = None
+) -> tuple[bytes, str]:
+    """The data file of a record, signed by the shop, and a name for it. That of a draft says that it is one."""
+    with workshop.scope(actor) as scope:
+        job = scope.get(Job, job_id)
+        row = version_row(scope, job, number)
+        if row is not None:
+            return file_of(workshop, scope, row), f"{_name(job, row)}.zip"
+        record = record_of(workshop, scope, job)
+        contents: dict[str, bytes | Path] = {
+            "record.json": write(record, None),
+            "record.pdf": pdf_of(workshop, scope, record),
+            **places(workshop, scope.shop_id, sources_of(workshop, scope, job)),
+        }
+        sealed = seal(contents, about(scope, job, None), server_now(), private_key(signing_key(scope)))
+        return write_data_file(contents, sealed), f"{_name(job, None)}.zip"
+
+
+def file_of(workshop: Workshop, scope: Scope, row: RecordVersion) -> bytes:
+    """The data file of a version, byte for byte as it was signed."""
+    key: Ed25519PrivateKey = private_key(scope.get(ShopKey, row.key_id))
+    contents: dict[str, bytes | Path] = {"record.json": row.record, "record.pdf": row.pdf}
+    contents |= places(workshop, scope.shop_id, row.sources)
+    return write_data_file(contents, Seal(row.manifest, row.signature, pem(key.public_key())))
+
+
+def _name(job: Job, row: RecordVersion | None) -> str:
+    """A second version is told from the first by its name."""
+    if row is None:
+        return f"record-{job.number}-draft"
+    return f"record-{job.number}" if row.number == 1 else f"record-{job.number}-v{row.number}"
