@@ -182,5 +182,7 @@ def test_the_command_says_whose_it_is_and_which_file_was_changed(packed):
         "shop": "Lantern Street",
         "number": 7,
         "signed_at": "2026-11-30T12:00:00+00:00",
+        "record_version": None,
+        "draft": False,
         "wrong": {"record.json": "changed"},
     }

@@ -8,7 +8,6 @@ import ColumnTable from '../measure/ColumnTable.svelte';
 import ConditionsForm from '../measure/ConditionsForm.svelte';
 import Fit from '../fit/Fit.svelte';
 import Gates from './Gates.svelte';
-import HandOver from './HandOver.svelte';
 import Intake from '../intake/Intake.svelte';
 import NoisePanel from '../measure/NoisePanel.svelte';
 import OpenItems from './OpenItems.svelte';
@@ -234,59 +233,6 @@ describe('fit', () => {
     render(Fit, { job: makeJob(), at: makeBenchJob({ begun: null }), onchange: vi.fn(), ondone: vi.fn() });
     await user.click(screen.getByRole('button', { name: /Done, go on/ }));
     expect(await screen.findByRole('link', { name: 'To the intake' })).toHaveAttribute('href', '/jobs/j1/intake');
-  });
-});
-
-describe('hand over', () => {
-  const record = {
-    versions: [],
-    version: null,
-    job: makeJob(),
-    proposed_service_on: '2027-05-25',
-    proposed_service_reason: 'dust',
-    planned_cents: null,
-  };
-  it('proposes the next date and sends the price in cents', async () => {
-    const log = serve({ 'GET /api/jobs/j1/record': record, 'PUT /api/jobs/j1/hand-over': record });
-    render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn(async () => undefined) });
-    expect(await screen.findByText(/Proposed: 25 May 2027, dust/)).toBeVisible();
-    await user.type(screen.getByLabelText('Price'), '89,5');
-    await user.tab();
-    await vi.waitFor(() => expect(screen.getByText('Saved.')).toBeVisible());
-    const sent = log.find((a) => a.method === 'PUT');
-    expect(sent?.body).toMatchObject({
-      price_cents: 8950,
-      next_service_on: '2027-05-25',
-      handed_over: false,
-      version: 3,
-    });
-  });
-  it('starts from the price that was planned', async () => {
-    serve({ 'GET /api/jobs/j1/record': { ...record, planned_cents: 6718 } });
-    render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn() });
-    await vi.waitFor(() => expect(screen.getByLabelText('Price')).toHaveValue('67.18'));
-  });
-  it('takes typing only once the proposal is there, so that the two never mix', async () => {
-    let arrive: (price: number) => void = () => undefined;
-    const late = new Promise((resolve) => (arrive = (price) => resolve({ ...record, planned_cents: price })));
-    serve({ 'GET /api/jobs/j1/record': () => late });
-    render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn() });
-    expect(screen.queryByLabelText('Price')).toBeNull();
-    arrive(7206);
-    expect(await screen.findByLabelText('Price')).toHaveValue('72.06');
-  });
-  it('can be filled in when no proposal comes', async () => {
-    serve({});
-    render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn() });
-    expect(await screen.findByLabelText('Price')).toHaveValue('');
-  });
-  it('refuses words for a price', async () => {
-    const log = serve({ 'GET /api/jobs/j1/record': record });
-    render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn() });
-    await user.type(await screen.findByLabelText('Price'), 'cheap');
-    await user.click(screen.getByRole('button', { name: /Hand Marrow 15 over/ }));
-    expect(screen.getByRole('alert')).toHaveTextContent('This is no price.');
-    expect(log.some((a) => a.method === 'PUT')).toBe(false);
   });
 });
 

@@ -47,8 +47,8 @@
   {#if !record.version}
     <p class="stand quiet">{say('record-room-draft')}</p>
   {:else if record.versions.length > 1}
+    {@const latest = record.versions[0]?.number ?? 1}
     <div class="stand no-print">
-      {@const latest = record.versions[0]?.number ?? 1}
       <Notice
         tone={record.version.number === latest ? 'note' : 'care'}
         title={say('record-room-version', { number: record.version.number, of: latest })}
