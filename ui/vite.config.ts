@@ -11,6 +11,7 @@ export default defineConfig({
   plugins: [handbook(), svelte(), svelteTesting(), early(), pwa()],
   // The message files are the server's own: one text for both.
   resolve: { alias: { $words: fileURLToPath(new URL('../src/vividowl/words/en', import.meta.url)) } },
+  define: { __LANGUAGE__: '"en"' },
   server: {
     host: '127.0.0.1',
     fs: { allow: ['..'] },

@@ -56,12 +56,12 @@ for command in (read, compare, noise, work, rank, factors, burnin, drift, verify
 def demo(fresh: bool) -> None:
     """Make the demo shop in an empty database."""
     from vividowl.demo.shop import clear_demo, load_demo
-    from vividowl.web.record.present import record_json
+    from vividowl.web.record.routes import EDGE
 
     with _installation() as (_, _, workshop):
         if fresh and not clear_demo(workshop):
             raise Refused("conflict", "This database holds a real shop.", remedy="Leave --fresh out.")
-        load_demo(workshop, record_json, tell=click.echo)
+        load_demo(workshop, EDGE, tell=click.echo)
     click.echo("The demo shop is ready.")
 
 

@@ -20,7 +20,7 @@ from vividowl.store.database import Database
 from vividowl.store.files import FileStore
 from vividowl.store.models import Job
 from vividowl.web.app import Settings, create_app
-from vividowl.web.record.present import record_json
+from vividowl.web.record.routes import EDGE
 
 
 @pytest.fixture(scope="session")
@@ -35,7 +35,7 @@ def demo_cluster(run_folder, seeded):
         if not files.exists():
             loading = Database(cluster.url)
             loading.migrate()
-            load_demo(Workshop(loading, FileStore(files)), record_json)
+            load_demo(Workshop(loading, FileStore(files)), EDGE)
             loading.close()
     yield cluster, files
     cluster.leave()

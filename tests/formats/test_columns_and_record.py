@@ -18,8 +18,8 @@ from vividowl.core.response.ladder import build_ladder
 from vividowl.core.verdict.plain import Plain
 from vividowl.formats.drawing import chart_svg, ladder_svg, owl_svg
 from vividowl.formats.log.columns import min_max_view, read_columns, write_columns
-from vividowl.formats.record_pdf import RecordSheet, item_words, make_pdf
-from vividowl.formats.words import day, money, number
+from vividowl.formats.record_pdf import RecordSheet, make_pdf
+from vividowl.formats.words import day, item_words, money, number
 from vividowl.words import sentence
 
 
@@ -116,8 +116,8 @@ SHEET = RecordSheet(
     notes=(),
     lines=None,
     glances=(BLANK, BLANK),
-    cleaned=("fins",),
-    items=(("cpu_die", "paste_stiff", "", "", None, "", "typed"),),
+    lead="Device: improved",
+    done=("Cleaned: fins.", item_words("cpu_die", "paste_stiff", "", "", None, "", "typed")),
     fit_note="$x$ _y_",
     bench=("Worked by a list of 19 steps, 19 done.",),
     attempts=(),

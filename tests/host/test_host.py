@@ -25,7 +25,7 @@ from vividowl.service.errors import Refused
 from vividowl.service.jobs import intake
 from vividowl.service.measure import logs
 from vividowl.service.shop import accounts
-from vividowl.web.record.present import record_json
+from vividowl.web.record.routes import EDGE
 
 
 @pytest.fixture
@@ -249,10 +249,10 @@ def test_the_demo_is_the_same_each_time(workshop, monkeypatch):
     some = shop.stories()[7:9]
     monkeypatch.setattr(shop, "stories", lambda: some)
     when = datetime(2026, 5, 4, tzinfo=UTC)
-    load_demo(workshop, record_json, when)
+    load_demo(workshop, EDGE, when)
     first = print_of()
     assert clear_demo(workshop)
-    load_demo(workshop, record_json, when)
+    load_demo(workshop, EDGE, when)
     assert print_of() == first
     assert len(first[0]) == len(some)
     assert first[1]

@@ -10,6 +10,7 @@ from vividowl.service.errors import Refused
 from vividowl.service.jobs import fit, handover, intake
 from vividowl.service.measure import runs as measure
 from vividowl.service.plan import planning
+from vividowl.service.record.versions import Edge
 from vividowl.service.shelf import materials, shelf
 from vividowl.service.shop import settings as shop_settings
 from vividowl.store.deciding import Plan
@@ -113,7 +114,7 @@ def test_leaving_it_alone_leads_to_the_hand_over_without_an_after(workshop, owne
         note="",
         handed_over=True,
         why="",
-        write=lambda record, version: b"{}",
+        edge=Edge(lambda record, version: b"{}", str),
     )
     with refuses(Refused, match="handed over and is closed"):
         planning.choose(workshop, owner, before_only, view.plan.version, None)

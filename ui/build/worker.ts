@@ -5,6 +5,7 @@ import { fileURLToPath } from 'node:url';
 import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
 import { build, type Plugin } from 'vite';
+import { buildCustomerPages } from './customer.ts';
 
 const WORKER = fileURLToPath(new URL('../src/sw.ts', import.meta.url));
 
@@ -16,11 +17,14 @@ export function pwa(): Plugin {
     configResolved: (config) => void (out = config.build.outDir),
     closeBundle: async () => {
       const folder = fileURLToPath(new URL(out, new URL('..', import.meta.url)));
+      await buildCustomerPages(folder);
       const files = readdirSync(folder, { recursive: true, withFileTypes: true })
         .filter((entry) => entry.isFile())
         .map((entry) => join(entry.parentPath, entry.name).slice(folder.replace(/\/$/, '').length))
         .filter((url) => url !== '/sw.js');
-      const kept = files.sort().map((url) => ({
+      // The pages of customers belong to their phones.
+      const own = files.filter((url) => !/^\/(assets\/)?customer-/.test(url));
+      const kept = own.sort().map((url) => ({
         url,
         // What stands in assets has its hash in its name.
         revision: url.startsWith('/assets/')

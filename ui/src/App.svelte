@@ -24,7 +24,6 @@
   const door: Loader = () => import('./rooms/sign-in/SignIn.svelte');
   const shop: Loader = () => import('./rooms/shop/Shop.svelte');
   const pair: Loader = () => import('./rooms/sign-in/Pair.svelte');
-  const check: Loader = () => import('./rooms/check/Check.svelte');
   const workings: Loader = () => import('./rooms/workings/Workings.svelte');
   const pages: [string, Loader][] = [
     ['', () => import('./rooms/bench/Bench.svelte')],
@@ -47,7 +46,6 @@
     ['/devices/:id', () => import('./rooms/devices/DevicePage.svelte')],
     ['/shop', shop],
     ['/shop/:page', shop],
-    ['/check', check],
     ['/record/:id', () => import('./rooms/record/RecordRoom.svelte')],
     ['/record/:id/:version', () => import('./rooms/record/RecordRoom.svelte')],
   ];
@@ -108,8 +106,6 @@
   </main>
 {:else if session.present && router.path === '/pair'}
   <Late load={pair} given={{}} />
-{:else if session.present && !person && router.path === '/check'}
-  <main><Late load={check} given={{}} /></main>
 {:else if session.present && !person}
   <Late load={door} given={{}} />
 {:else if person}

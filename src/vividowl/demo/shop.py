@@ -18,7 +18,7 @@ from vividowl.service.devices.known import with_serial
 from vividowl.service.jobs import fit, handover, intake
 from vividowl.service.plan import planning
 from vividowl.service.record.record import record_of
-from vividowl.service.record.versions import Writer
+from vividowl.service.record.versions import Edge
 from vividowl.service.runs import all_runs
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Actor, Workshop
@@ -59,13 +59,14 @@ _BLANK: dict[str, Any] = {
     "device_id": None,
     "another_device": False,
     "done_on": None,
+    "language": "en",
 }
 
 
 def load_demo(
-    workshop: Workshop, write: Writer, today: datetime | None = None, tell: Callable[[str], None] = lambda _: None
+    workshop: Workshop, edge: Edge, today: datetime | None = None, tell: Callable[[str], None] = lambda _: None
 ) -> None:
-    """Make the demo shop. Its clock runs back from ``today``. write: how a record is written."""
+    """Make the demo shop. Its clock runs back from ``today``. edge: how a record leaves the house."""
     day = (today or datetime.now(UTC)).replace(hour=9, minute=12, second=0, microsecond=0)
     owner = accounts.found_shop(
         workshop, shop_name=SHOP_NAME, name=OWNER[1], login=OWNER[0], password=None, demo=True
@@ -79,7 +80,7 @@ def load_demo(
     played = stories()
     for index, story in enumerate(played):
         tell(f"demo job {index + 1} of {len(played)}")
-        _play(workshop, owner, story, day - timedelta(days=story.days_ago), 100 * index, lots, write)
+        _play(workshop, owner, story, day - timedelta(days=story.days_ago), 100 * index, lots, edge)
 
 
 # Models that are kept once a list was worked through, with what the shop notes of their screws and of them.
@@ -104,7 +105,7 @@ def _play(
     when: datetime,
     seed: int,
     lots: Mapping[tuple[str, str], uuid.UUID],
-    write: Writer,
+    edge: Edge,
 ) -> None:
     job = intake.create_job(workshop, actor, {**_BLANK, **story.intake, "device_id": _seen(workshop, actor, story)}).job
     for rule, words in story.agreed.items():
@@ -145,10 +146,10 @@ def _play(
     _date_back(workshop, actor, job, when, moments)
     if story.price_cents is not None or story.handed_over:
         with rows_as_of(when + timedelta(hours=5) if story.handed_over else datetime.now(UTC)):
-            _hand_over(workshop, actor, job.id, story, write)
+            _hand_over(workshop, actor, job.id, story, edge)
 
 
-def _hand_over(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story, write: Writer) -> None:
+def _hand_over(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story, edge: Edge) -> None:
     with workshop.scope(actor) as scope:
         record = record_of(workshop, scope, scope.get(Job, job_id))
         version, proposed_on = record.view.job.version, record.proposal.on
@@ -162,7 +163,7 @@ def _hand_over(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story
         note=story.note,
         handed_over=story.handed_over,
         why="",
-        write=write,
+        edge=edge,
     )
 
 

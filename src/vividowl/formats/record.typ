@@ -10,7 +10,7 @@
   #set text(size: 8pt, fill: soft)
   #d.footer #h(1fr) #w.page-of #counter(page).display() / #counter(page).final().first()
 ])
-#set text(font: "Atkinson Hyperlegible Next", size: 9.5pt, fill: ink, lang: "en", number-width: "tabular")
+#set text(font: "Atkinson Hyperlegible Next", size: 9.5pt, fill: ink, lang: d.language, number-width: "tabular")
 #set par(leading: 0.62em)
 #show heading: set text(font: "Bricolage Grotesque", weight: 700)
 #show heading.where(level: 1): set text(size: 20pt)
@@ -48,8 +48,7 @@
 #grid(columns: (1fr, 1fr), column-gutter: 9mm,
   [
     == #w.done
-    #if d.cleaned != "" [#d.cleaned \ ]
-    #for item in d.items [#item \ ]
+    #for line in d.done [#line \ ]
   ],
   [
     == #w.do
@@ -62,6 +61,11 @@
     #if f.at(2) != "" [\ #text(size: 8.5pt, fill: soft, f.at(2))]
   ]))
 #if d.note != "" [#v(4pt) #d.note]
+#if d.link [
+  #v(4pt)
+  #grid(columns: (22mm, 1fr), column-gutter: 5mm, align: horizon,
+    image("link.svg", width: 22mm, alt: d.link-words), d.link-words)
+]
 
 // Page two, for the curious.
 #if d.has_comparison or d.bench.len() > 0 [

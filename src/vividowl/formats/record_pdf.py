@@ -12,9 +12,9 @@ from datetime import date
 from pathlib import Path
 from typing import Any, Literal, Protocol
 
+import segno
 import typst
 
-from vividowl.core.materials.kinds import CATALOGUE, Kind
 from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.reading import clock_words
 from vividowl.core.response.ladder import Ladder
@@ -22,8 +22,8 @@ from vividowl.core.verdict.comparison import Comparison
 from vividowl.core.verdict.parts import Effect
 from vividowl.core.verdict.plain import Plain
 from vividowl.formats.drawing import chart_svg, ladder_svg, owl_svg
-from vividowl.formats.words import CLEANED, TARGETS, VERDICTS, day, money, number
-from vividowl.words import told
+from vividowl.formats.words import day, money, number
+from vividowl.words import locale, told
 
 HERE = Path(__file__).parent
 # Signs that no font draws: control characters, as JSON writes them; line feed and tab stay.
@@ -89,8 +89,8 @@ class RecordSheet:
     notes: tuple[Words, ...]
     lines: tuple[Line, Line] | None
     glances: tuple[Mapping[str, Any], Mapping[str, Any]]
-    cleaned: tuple[str, ...]
-    items: tuple[tuple[str, str, str, str, float | None, str, str], ...]
+    lead: Words
+    done: tuple[Words, ...]
     fit_note: str
     bench: tuple[Words, ...]
     attempts: tuple[tuple[Words, ...], ...]
@@ -105,20 +105,7 @@ class RecordSheet:
     warranty_until: date | None
     photos: tuple[bytes, ...]
     promise: Words
-
-
-def item_words(target: str, kind: str, product: str, lot: str, amount: float | None, unit: str, known: str) -> Words:
-    """One fitted item as a sentence."""
-    return say(
-        "record-pdf-item",
-        target=TARGETS.get(target, target),
-        kind=CATALOGUE[Kind(kind)].words if kind in CATALOGUE else kind,
-        product=product or None,
-        lot=lot or None,
-        amount=amount,
-        unit=unit,
-        known=known,
-    )
+    link: str = ""
 
 
 def shown_effect(effect: Effect) -> bool:
@@ -157,16 +144,14 @@ def _effect(effect: Effect) -> dict[str, Words]:
 def _page_one(sheet: RecordSheet) -> dict[str, Any]:
     """For someone who knows nothing of it."""
     plain = sheet.plain
-    verdict = sheet.comparison.verdict.value if sheet.comparison else None
     return {
+        "language": locale().language,
         "title": say("record-pdf-record", number=sheet.number),
         "shop": sheet.shop,
         "subtitle": say(
             "record-pdf-record-2", number=sheet.number, device=sheet.device, customer=sheet.customer, day=day(sheet.day)
         ),
-        "lead": say("record-pdf-lead", device=sheet.device, verdict=VERDICTS[verdict])
-        if verdict
-        else say("record-pdf-not-measured-on-both-sides"),
+        "lead": sheet.lead,
         "symptom": say("record-pdf-came-in-with", symptom=sheet.symptom) if sheet.symptom else "",
         "plain": [
             [say("record-pdf-before"), plain.before],
@@ -176,10 +161,7 @@ def _page_one(sheet: RecordSheet) -> dict[str, Any]:
         if plain
         else [],
         "photos": len(sheet.photos),
-        "cleaned": say("record-pdf-cleaned", cleaned=listed(CLEANED.get(c, c) for c in sheet.cleaned))
-        if sheet.cleaned
-        else "",
-        "items": [item_words(*i) for i in sheet.items],
+        "done": list(sheet.done),
         "after_care": list(sheet.after_care),
         "facts": [
             *(
@@ -195,6 +177,8 @@ def _page_one(sheet: RecordSheet) -> dict[str, Any]:
             [say("record-pdf-next-service"), day(sheet.next_service_on), sheet.next_service_reason],
         ],
         "note": sheet.note,
+        "link": bool(sheet.link),
+        "link-words": say("record-pdf-link"),
         "footer": say(
             "record-pdf-footer",
             demo=sheet.demo,
@@ -247,6 +231,8 @@ def make_pdf(sheet: RecordSheet) -> bytes:
         if sheet.lines is not None:
             before, after = ((line.time_s, line.value_c) for line in sheet.lines)
             (root / "chart.svg").write_text(chart_svg(before, after))
+        if sheet.link:
+            segno.make(sheet.link, error="m").save(str(root / "link.svg"), border=0)
         for place, photo in enumerate(sheet.photos):
             (root / f"photo-{place}.jpg").write_bytes(photo)
         shutil.copy(HERE / "record.typ", root / "record.typ")

@@ -111,13 +111,13 @@ def fill(workshop: Workshop, *, fresh: bool, empty: bool) -> None:
     if not fresh and (empty or not nothing):
         return
     from vividowl.demo.shop import clear_demo, load_demo
-    from vividowl.web.record.present import record_json
+    from vividowl.web.record.routes import EDGE
 
     if not nothing and not clear_demo(workshop):
         raise LaunchError("This database holds a real shop, which --fresh does not throw away. Leave --fresh out.")
     if not empty:
         print("Making the demo shop …", flush=True)
-        load_demo(workshop, record_json)
+        load_demo(workshop, EDGE)
 
 
 def _warm_up() -> None:

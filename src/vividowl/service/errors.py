@@ -9,7 +9,7 @@ from vividowl.core.quantities.words import Words
 
 
 class Refused(Exception):  # noqa: N818 - reads as what it says
-    """A use case refused. kind is one of invalid, conflict, forbidden, missing, full; the text says what and why;
+    """A use case refused. kind is one of invalid, conflict, forbidden, missing, gone, full; the text says what and why;
     stage: where it is settled, empty where it is not settled in one."""
 
     def __init__(

@@ -6,7 +6,7 @@ import uuid
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import CheckConstraint, ForeignKey, ForeignKeyConstraint, Index, String, UniqueConstraint, select
+from sqlalchemy import CheckConstraint, ForeignKey, ForeignKeyConstraint, Index, String, UniqueConstraint, update
 from sqlalchemy.orm import Mapped, Session, mapped_column, relationship
 
 from vividowl.store.base import Base, now
@@ -68,4 +68,9 @@ class CustomerLink(Base):
 
 def link_of(session: Session, link_id: uuid.UUID) -> CustomerLink | None:
     """A link by its id, over all shops: whoever holds it may ask."""
-    return session.scalars(select(CustomerLink).where(CustomerLink.id == link_id).with_for_update()).first()
+    return session.get(CustomerLink, link_id)
+
+
+def count_view(session: Session, link_id: uuid.UUID) -> None:
+    """Count that it was opened; two at once are two."""
+    session.execute(update(CustomerLink).where(CustomerLink.id == link_id).values(views=CustomerLink.views + 1))

@@ -29,6 +29,7 @@ from vividowl.web.measure import routes as runs_api
 from vividowl.web.models import routes as models_api
 from vividowl.web.plan import routes as plan_api
 from vividowl.web.record import keys as keys_api
+from vividowl.web.record import links as links_api
 from vividowl.web.record import routes as record_api
 from vividowl.web.runs import routes as all_runs_api
 from vividowl.web.session import routes as session_api
@@ -36,6 +37,7 @@ from vividowl.web.shelf import routes as shelf_api
 from vividowl.web.shop import routes as shop_api
 from vividowl.web.shop import tablets as tablets_api
 from vividowl.web.workings import routes as workings_api
+from vividowl.words import ENGLISH, languages
 
 mimetypes.add_type("application/manifest+json", ".webmanifest")
 SITE = Path(__file__).parent / "site"
@@ -147,6 +149,7 @@ def create_app(workshop: Workshop, settings: Settings) -> Application:
         workings_api.api,
         record_api.api,
         keys_api.api,
+        links_api.api,
     ):
         app.register_api(api)
     _add_site(app)
@@ -174,6 +177,21 @@ def _add_site(app: Application) -> None:
         }
         return found, 200 if ready else 503
 
+    @app.route("/robots.txt", endpoint="robots")
+    @access.access("public")
+    def robots() -> Response:
+        return Response("User-agent: *\nDisallow: /\n", mimetype="text/plain")
+
+    @app.route("/check", endpoint="check")
+    @access.access("public")
+    def check() -> Response:
+        return _customer_page(_asked_language())
+
+    @app.route("/r/<token>", endpoint="linked")
+    @access.access("public")
+    def linked(token: str) -> Response:
+        return _customer_page(links_api.language_of(token) or _asked_language())
+
     @app.route("/", endpoint="home", defaults={"path": ""})
     @app.route("/<path:path>", endpoint="site")
     @access.access("public")
@@ -193,6 +211,22 @@ def _add_site(app: Application) -> None:
         response = _whole(send_from_directory(SITE, "index.html"))
         response.headers["Cache-Control"] = "no-cache"
         return response
+
+
+def _customer_page(language: str) -> Response:
+    """A page for customers, in a language. Robots stay out, and where it was opened from is told to no one."""
+    response = _whole(send_from_directory(SITE, f"customer-{language}.html"))
+    response.headers["Cache-Control"] = "no-cache"
+    response.headers["X-Robots-Tag"] = "noindex, nofollow"
+    response.headers["Referrer-Policy"] = "no-referrer"
+    return response
+
+
+def _asked_language() -> str:
+    """The language that a browser asks for, where there are words in it."""
+    wanted = request.args.get("lang", "")
+    known = languages()
+    return wanted if wanted in known else request.accept_languages.best_match(known) or ENGLISH
 
 
 def _packed(path: str) -> Response | None:

@@ -23,7 +23,7 @@ from vividowl.store.scope import NotFound
 from vividowl.words import sentence
 
 log = structlog.get_logger()
-STATUS = {"invalid": 422, "conflict": 409, "forbidden": 403, "missing": 404, "full": 507}
+STATUS = {"invalid": 422, "conflict": 409, "forbidden": 403, "missing": 404, "gone": 410, "full": 507}
 
 
 class FieldError(BaseModel):

@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Callable, Mapping, Sequence
+from collections.abc import Callable, Iterator, Mapping, Sequence
+from contextlib import contextmanager
+from contextvars import ContextVar
 from dataclasses import fields, is_dataclass
 from datetime import date, datetime
 from functools import cache
@@ -20,6 +22,9 @@ from fluent.runtime.types import fluent_number
 from vividowl.core.quantities.words import Message, Several, Value, Words
 
 ENGLISH = "en"
+# What the shop's own English is written in; any other language by its own rules.
+_REGION = {ENGLISH: "en_GB"}
+_SPOKEN: ContextVar[str] = ContextVar("spoken", default=ENGLISH)
 _UNIT_OF_NAME = re.compile(r"_(c|k|w|s|h|g|mm|mm2|um|cm2|m|db|mv|min|percent|k_w|g_ml|um_h|a_dm2|months)$")
 _BETWEEN = {"comma": ", ", "semicolon": "; ", "space": " ", "none": ""}
 
@@ -28,9 +33,47 @@ class NoSuchMessage(LookupError):  # noqa: N818
     """A code that no message file has: a fault of the program, which the checks find before a reader does."""
 
 
-def sentence(words: Words, language: str = ENGLISH) -> str:
-    """The sentence of a code, or the text itself where it is somebody's own."""
-    return sentence_from(_bundle(language), words)
+@contextmanager
+def spoken(language: str) -> Iterator[None]:
+    """Let all sentences inside the block be made in a language: what leaves the house for a customer."""
+    held = _SPOKEN.set(language)
+    try:
+        yield
+    finally:
+        _SPOKEN.reset(held)
+
+
+@cache
+def languages() -> tuple[str, ...]:
+    """Languages that there are message files in, English first."""
+    folders = (f.name for f in files("vividowl.words").iterdir() if f.is_dir() and f.joinpath("names.ftl").is_file())
+    return (ENGLISH, *sorted(name for name in folders if name != ENGLISH))
+
+
+def locale() -> Locale:
+    """How numbers, days and prices are written in the language that is spoken."""
+    return _locale(_SPOKEN.get())
+
+
+@cache
+def _locale(language: str) -> Locale:
+    return Locale.parse(_REGION.get(language, language))
+
+
+def sentence(words: Words) -> str:
+    """The sentence of a code in the language that is spoken, or the text itself where it is somebody's own."""
+    language = _SPOKEN.get()
+    try:
+        return sentence_from(_bundle(language), words)
+    except NoSuchMessage:
+        if language == ENGLISH:
+            raise
+        return in_english(words)
+
+
+def in_english(words: Words) -> str:
+    """What is not told in a language is told in English: better than nothing, and a fault that the checks look for."""
+    return sentence_from(_bundle(ENGLISH), words)
 
 
 def sentence_from(bundle: FluentBundle, words: Words) -> str:
@@ -60,9 +103,7 @@ def _listed(bundle: FluentBundle, words: Several) -> str:
     said = [str(_argument(bundle, i)) for i in words.items]
     if words.by in ("and", "or"):
         style: Literal["standard", "or"] = "standard" if words.by == "and" else "or"
-        return (
-            format_list(said, style=style, locale=bundle.locales[0]).replace(", and ", " and ").replace(", or ", " or ")
-        )
+        return format_list(said, style=style, locale=_locale(bundle.locales[0]))
     return _BETWEEN[words.by].join(said)
 
 
@@ -75,7 +116,7 @@ def _argument(bundle: FluentBundle, value: Value) -> Any:  # noqa: ANN401 - what
     if isinstance(value, datetime):
         return f"{value:%H:%M}"
     if isinstance(value, date):
-        return format_date(value, "d MMMM y", locale=bundle.locales[0])
+        return format_date(value, "long", locale=_locale(bundle.locales[0]))
     if isinstance(value, str | Message | Several):
         return sentence_from(bundle, value)
     # Numbers of any library count: a whole one stays whole.
@@ -92,7 +133,7 @@ def _bundle(language: str) -> FluentBundle:
 
 def bundle_of(texts: Sequence[str], language: str = ENGLISH) -> FluentBundle:
     """Messages with the functions that they may use."""
-    decimal = Locale.parse(language).number_symbols["latn"]["decimal"]
+    decimal = _locale(language).number_symbols["latn"]["decimal"]
 
     def written(text: str) -> str:
         return text.replace("-", "−").replace(".", decimal)
@@ -138,9 +179,9 @@ def bundle_of(texts: Sequence[str], language: str = ENGLISH) -> FluentBundle:
     return bundle
 
 
-def sentences(words: Sequence[Words], language: str = ENGLISH) -> list[str]:
+def sentences(words: Sequence[Words]) -> list[str]:
     """Several of them."""
-    return [sentence(w, language) for w in words]
+    return [sentence(w) for w in words]
 
 
 def told(value: Any) -> Any:  # noqa: ANN401 - anything that is stored or sent

@@ -1,5 +1,5 @@
 // Numbers as people read them: unit always, a real minus sign, "not known" instead of an invented zero.
-import { say } from './say';
+import { LOCALE, say } from './say';
 const DIGITS: Record<string, number> = { 'K/W': 2, MHz: 0, rpm: 0, '% of load': 1, points: 0, s: 0 };
 
 export const NOT_KNOWN = say('format-not-known');
@@ -58,7 +58,7 @@ export function bytes(size: number): string {
 
 export function day(iso: string | null): string {
   if (!iso) return say('format-not-set');
-  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
+  return new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
     new Date(iso),
   );
 }
@@ -82,7 +82,7 @@ export function parseDay(text: string): string | null {
 
 /** Day and time on this machine's clock. */
 export function moment(iso: string): string {
-  return new Intl.DateTimeFormat('en-GB', {
+  return new Intl.DateTimeFormat(LOCALE, {
     day: 'numeric',
     month: 'long',
     hour: '2-digit',
@@ -92,7 +92,7 @@ export function moment(iso: string): string {
 
 export function money(cents: number | null, currency: string): string {
   if (cents === null) return say('format-not-set');
-  return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(cents / 100);
+  return new Intl.NumberFormat(LOCALE, { style: 'currency', currency }).format(cents / 100);
 }
 
 /** Read what a person typed: decimal point or comma, a real minus. null when empty, NaN when it is no number. */

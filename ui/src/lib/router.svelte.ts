@@ -64,7 +64,8 @@ export function listen(): () => void {
     if (event.defaultPrevented || event.button !== 0 || event.metaKey || event.ctrlKey || event.shiftKey) return;
     const link = (event.target as Element | null)?.closest('a');
     if (!link || link.origin !== location.origin || link.target || link.hasAttribute('download')) return;
-    if (link.pathname.startsWith('/api/')) return;
+    // Files, and the pages of customers, are no rooms of this application.
+    if (/^\/(api|r|check)(\/|$)/.test(link.pathname)) return;
     event.preventDefault();
     go(link.pathname + link.search);
   };

@@ -2,10 +2,15 @@
 import { FluentBundle, FluentNumber, FluentResource, type FluentFunction, type FluentValue } from '@fluent/bundle';
 import names from '$words/names.ftl?raw';
 import page from '$words/page.ftl?raw';
+import shared from '$words/page-shared.ftl?raw';
 
 export type Said = string | number | boolean | null | undefined;
 
-const DECIMAL = (1.5).toLocaleString('en').charAt(1);
+/** The language that this build speaks: the workshop's is English, the pages of customers come in each. */
+declare const __LANGUAGE__: string;
+export const LOCALE = __LANGUAGE__ === 'en' ? 'en-GB' : __LANGUAGE__;
+
+const DECIMAL = (1.5).toLocaleString(LOCALE).charAt(1);
 const asNumber = (value: FluentValue): number => Number(value instanceof FluentNumber ? value.valueOf() : value);
 const asText = (value: FluentValue): string =>
   value instanceof FluentNumber ? String(value.valueOf()) : String(value);
@@ -47,12 +52,12 @@ export const lower = (text: string): string => text.slice(0, 1).toLowerCase() + 
 
 /** Messages with the functions that they may use. */
 export function bundleOf(texts: string[]): FluentBundle {
-  const made = new FluentBundle('en', { functions: FUNCTIONS, useIsolating: false });
+  const made = new FluentBundle(__LANGUAGE__, { functions: FUNCTIONS, useIsolating: false });
   for (const text of texts) made.addResource(new FluentResource(text));
   return made;
 }
 
-const bundle = bundleOf([names, page]);
+const bundle = bundleOf([names, shared, page]);
 
 /** Messages of a room, added when its code is loaded. */
 export function addWords(text: string): void {

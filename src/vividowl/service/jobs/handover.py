@@ -14,7 +14,7 @@ from vividowl.service.errors import Refused
 from vividowl.service.jobs.intake import LEFT_ALONE
 from vividowl.service.measure.comparing import compare_job, judged_by
 from vividowl.service.plan.found import plan_row
-from vividowl.service.record.versions import Kept, Writer, keep_version, kept_of, require_why, versions_of
+from vividowl.service.record.versions import Edge, Kept, keep_version, kept_of, require_why, versions_of
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.models import Job
 
@@ -30,10 +30,10 @@ def hand_over(
     note: str,
     handed_over: bool,
     why: str,
-    write: Writer,
+    edge: Edge,
 ) -> Kept:
     """Save price and date; hand the device over, or take the hand-over back. What is handed over is kept as a version
-    of the record; what is changed after that needs a reason and is the next one. write: how the record is written."""
+    of the record; what is changed after that needs a reason and is the next one. edge: how it leaves the house."""
     if price_cents is not None:
         require_range("price", price_cents / 100, "", 0, 100000, say("handover-type-price-with-point-or"))
     with workshop.scope(actor) as scope:
@@ -81,5 +81,5 @@ def hand_over(
             job.handed_over_at = job.judged_by = None
         scope.session.flush()
         if closes or corrects:
-            keep_version(workshop, scope, actor, job, why.strip(), write)
+            keep_version(workshop, scope, actor, job, why.strip(), edge)
         return kept_of(workshop, scope, job)

@@ -10,11 +10,12 @@ from datetime import date
 from vividowl.core.materials.after_care import after_care
 from vividowl.core.materials.kinds import CATALOGUE, Trait
 from vividowl.core.materials.life import NextService, add_months, next_service
-from vividowl.core.quantities.words import Words, say
+from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.reading import Reading
 from vividowl.core.trace.trace import Series
 from vividowl.core.verdict.plain import Plain, plain_words
 from vividowl.formats.log.columns import min_max_view
+from vividowl.formats.words import CLEANED, VERDICTS, item_words
 from vividowl.service.attempts.attempts import attempts_view
 from vividowl.service.attempts.side_by_side import Row, side_by_side
 from vividowl.service.bench.store import load_log
@@ -72,6 +73,8 @@ class Record:
     warranty_until: date | None
     promise: Words
     lines: Lines | None
+    lead: Words
+    done: tuple[Words, ...]
 
 
 def _proposal(workshop: Workshop, scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> NextService:
@@ -108,6 +111,25 @@ def record_of(workshop: Workshop, scope: Scope, job: Job) -> Record:
         add_months(done_on, months) if months and items else None,
         _promise(plan),
         _lines(workshop, scope.shop_id, compared) if compared else None,
+        _lead(job, compared),
+        _done(job, items),
+    )
+
+
+def _lead(job: Job, compared: Compared | None) -> Words:
+    """The device, and what was found, in one line."""
+    if compared is None:
+        return say("record-pdf-not-measured-on-both-sides")
+    device = f"{job.maker} {job.model}".strip()
+    return say("record-pdf-lead", device=device, verdict=VERDICTS[compared.comparison.verdict.value])
+
+
+def _done(job: Job, items: Sequence[FitItem]) -> tuple[Words, ...]:
+    """What was cleaned, and what was put where."""
+    cleaned = [say("record-pdf-cleaned", cleaned=listed(CLEANED.get(c, c) for c in job.cleaned))] if job.cleaned else []
+    return (
+        *cleaned,
+        *(item_words(i.target, i.kind, i.product, i.lot, i.amount, i.amount_unit, i.amount_is) for i in items),
     )
 
 

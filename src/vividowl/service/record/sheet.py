@@ -5,12 +5,13 @@ from __future__ import annotations
 import uuid
 
 from vividowl.formats.record_pdf import RecordSheet, make_pdf
+from vividowl.formats.words import day
 from vividowl.service.clock import server_now
 from vividowl.service.record.record import Record
 from vividowl.service.workshop import Workshop
 from vividowl.store.bench import Photo
 from vividowl.store.scope import Scope
-from vividowl.words import sentence
+from vividowl.words import sentence, spoken
 
 
 def _photo(workshop: Workshop, scope: Scope, photo_id: uuid.UUID) -> bytes:
@@ -18,8 +19,13 @@ def _photo(workshop: Workshop, scope: Scope, photo_id: uuid.UUID) -> bytes:
     return workshop.files.photo(scope.shop_id, photo.sha256, "large").read_bytes()
 
 
-def pdf_of(workshop: Workshop, scope: Scope, record: Record) -> bytes:
-    """The record as a PDF."""
+def pdf_of(workshop: Workshop, scope: Scope, record: Record, link: str = "") -> bytes:
+    """The record as a PDF, in the language that its customer reads. link: where it is opened, drawn as a code."""
+    with spoken(record.view.job.language):
+        return _set(workshop, scope, record, link)
+
+
+def _set(workshop: Workshop, scope: Scope, record: Record, link: str) -> bytes:
     job, compared = record.view.job, record.compared
     pair = (record.bench.before_photo, record.bench.after_photo)
     photos = tuple(_photo(workshop, scope, uuid.UUID(photo)) for photo in pair if photo)
@@ -39,13 +45,13 @@ def pdf_of(workshop: Workshop, scope: Scope, record: Record) -> bytes:
         notes=compared.notes if compared else (),
         lines=(record.lines.before, record.lines.after) if record.lines else None,
         glances=(record.view.glance_before, record.view.glance_after),
-        cleaned=tuple(job.cleaned),
-        items=tuple((i.target, i.kind, i.product, i.lot, i.amount, i.amount_unit, i.amount_is) for i in record.items),
+        lead=record.lead,
+        done=record.done,
         fit_note=job.fit_note,
         bench=record.bench.lines,
         attempts=tuple((row.words, *row.cells) for row in record.attempts),
         gates=tuple(
-            (sentence(g.reason), f"{g.words} ({g.acknowledged_by}, {g.acknowledged_at:%Y-%m-%d})")
+            (sentence(g.reason), f"{g.words} ({g.acknowledged_by}, {day(g.acknowledged_at.date())})")
             for g in record.view.gates
             if g.acknowledged_by and g.acknowledged_at
         ),
@@ -59,5 +65,6 @@ def pdf_of(workshop: Workshop, scope: Scope, record: Record) -> bytes:
         warranty_until=record.warranty_until,
         photos=photos if all(pair) else (),
         promise=record.promise,
+        link=link,
     )
     return make_pdf(sheet)

@@ -16,8 +16,10 @@ from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.record.data_file import about, places, sources_of
 from vividowl.service.record.keys import private_key, signing_key
+from vividowl.service.record.links import live_link, new_link
 from vividowl.service.record.record import Record, record_of
 from vividowl.service.record.sheet import pdf_of
+from vividowl.service.shop.habits import habits_of
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.keys import ShopKey
 from vividowl.store.models import Job
@@ -35,8 +37,13 @@ class VersionTold:
     why: str
 
 
-# How a record is written as JSON, which the interface knows. version: None for a draft.
-Writer = Callable[[Record, VersionTold | None], bytes]
+@dataclass(frozen=True)
+class Edge:
+    """What only the interface knows of a record that leaves the house. write: how it is written as JSON, with its
+    version, None for a draft; address: where a link is opened."""
+
+    write: Callable[[Record, VersionTold | None], bytes]
+    address: Callable[[uuid.UUID], str]
 
 
 def told_of(row: RecordVersion) -> VersionTold:
@@ -62,7 +69,7 @@ def require_why(why: str, kept: Sequence[RecordVersion]) -> None:
         )
 
 
-def keep_version(workshop: Workshop, scope: Scope, actor: Actor, job: Job, why: str, write: Writer) -> RecordVersion:
+def keep_version(workshop: Workshop, scope: Scope, actor: Actor, job: Job, why: str, edge: Edge) -> RecordVersion:
     """Keep the record of a job as it is now, signed, as its next version."""
     kept = versions_of(scope, job.id)
     number = kept[0].number + 1 if kept else 1
@@ -70,8 +77,11 @@ def keep_version(workshop: Workshop, scope: Scope, actor: Actor, job: Job, why: 
         require_why(why, kept)
     at = server_now()
     record = record_of(workshop, scope, job)
-    text = write(record, VersionTold(number, at, actor.name, why))
-    pdf = pdf_of(workshop, scope, record)
+    text = edge.write(record, VersionTold(number, at, actor.name, why))
+    link = live_link(scope, job.id)
+    if link is None and habits_of(scope.shop()).customer_address:
+        link = new_link(scope, actor, job)
+    pdf = pdf_of(workshop, scope, record, edge.address(link.id) if link is not None else "")
     sources = sources_of(workshop, scope, job)
     key = signing_key(scope)
     sealed = seal(
@@ -136,26 +146,26 @@ def record_pdf(workshop: Workshop, actor: Actor, job_id: uuid.UUID, number: int 
         job = scope.get(Job, job_id)
         row = version_row(scope, job, number)
         pdf = row.pdf if row is not None else pdf_of(workshop, scope, record_of(workshop, scope, job))
-        return pdf, f"{_name(job, row)}.pdf"
+        return pdf, f"{name_of(job, row)}.pdf"
 
 
 def data_file(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, write: Writer, number: int | None = None
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, edge: Edge, number: int | None = None
 ) -> tuple[bytes, str]:
     """The data file of a record, signed by the shop, and a name for it. That of a draft says that it is one."""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
         row = version_row(scope, job, number)
         if row is not None:
-            return file_of(workshop, scope, row), f"{_name(job, row)}.zip"
+            return file_of(workshop, scope, row), f"{name_of(job, row)}.zip"
         record = record_of(workshop, scope, job)
         contents: dict[str, bytes | Path] = {
-            "record.json": write(record, None),
+            "record.json": edge.write(record, None),
             "record.pdf": pdf_of(workshop, scope, record),
             **places(workshop, scope.shop_id, sources_of(workshop, scope, job)),
         }
         sealed = seal(contents, about(scope, job, None), server_now(), private_key(signing_key(scope)))
-        return write_data_file(contents, sealed), f"{_name(job, None)}.zip"
+        return write_data_file(contents, sealed), f"{name_of(job, None)}.zip"
 
 
 def file_of(workshop: Workshop, scope: Scope, row: RecordVersion) -> bytes:
@@ -166,8 +176,8 @@ def file_of(workshop: Workshop, scope: Scope, row: RecordVersion) -> bytes:
     return write_data_file(contents, Seal(row.manifest, row.signature, pem(key.public_key())))
 
 
-def _name(job: Job, row: RecordVersion | None) -> str:
-    """A second version is told from the first by its name."""
+def name_of(job: Job, row: RecordVersion | None) -> str:
+    """A name for its files: a second version is told from the first by it."""
     if row is None:
         return f"record-{job.number}-draft"
     return f"record-{job.number}" if row.number == 1 else f"record-{job.number}-v{row.number}"

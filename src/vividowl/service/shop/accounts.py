@@ -18,6 +18,7 @@ from vividowl.core.quantities.words import listed, say
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.names import plain_name
+from vividowl.service.shop.habits import habits_of
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.models import Member, Shop, SignIn
 from vividowl.store.scope import Scope, demo_owner, member_by_login, session_with_member, shop_count
@@ -48,6 +49,7 @@ class SignedIn:
     shop_name: str
     demo: bool
     currency: str
+    language: str
 
     @property
     def id(self) -> uuid.UUID:
@@ -69,7 +71,9 @@ def _signed_in(session: Session, member: Member) -> SignedIn:
 
 def as_signed_in(member: Member, shop: Shop) -> SignedIn:
     """A member of a shop as the one who is signed in."""
-    return SignedIn(member.id, shop.id, member.name, member.role, shop.name, shop.demo, shop.currency)
+    return SignedIn(
+        member.id, shop.id, member.name, member.role, shop.name, shop.demo, shop.currency, habits_of(shop).language
+    )
 
 
 def sign_in(workshop: Workshop, login: str, password: str) -> SignedIn:

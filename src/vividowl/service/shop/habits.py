@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
@@ -16,8 +17,11 @@ from vividowl.service.bench.times import learnt_minutes
 from vividowl.service.errors import Refused
 from vividowl.store.models import Shop
 from vividowl.store.scope import Scope
+from vividowl.words import ENGLISH, languages
 
 WARRANTY_MONTHS_MOST = 120
+LINK_MONTHS, LINK_MONTHS_MOST = 24, 120
+_ADDRESS = re.compile(r"https?://[A-Za-z0-9.-]+(:[0-9]{1,5})?(/[A-Za-z0-9._~/-]*)?")
 
 
 @dataclass(frozen=True)
@@ -25,7 +29,8 @@ class Habits:
     """application_school: None lets die and paste decide; hands_min: the shop's own minutes by task;
     tighten_percent: share of the turns in the first round of tightening; usual_load and usual_fan: how the shop
     measures, filled in on every new Before; work_warranty_months: how long the shop answers for its work, None where
-    it has not said."""
+    it has not said; language: what its customers read unless another is asked for; customer_address: where they reach
+    the application from outside, empty where they do not; link_months: how long a link to a record is good."""
 
     hourly_rate_cents: int
     tax_percent: float
@@ -36,6 +41,9 @@ class Habits:
     usual_load: str = ""
     usual_fan: str = ""
     work_warranty_months: int | None = None
+    language: str = ENGLISH
+    customer_address: str = ""
+    link_months: int = LINK_MONTHS
 
 
 def habits_of(shop: Shop) -> Habits:
@@ -52,6 +60,9 @@ def habits_of(shop: Shop) -> Habits:
         kept.get("usual_load", ""),
         kept.get("usual_fan", ""),
         kept.get("work_warranty_months"),
+        kept.get("language", ENGLISH),
+        kept.get("customer_address", ""),
+        int(kept.get("link_months", LINK_MONTHS)),
     )
 
 
@@ -67,6 +78,22 @@ def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:
     require_range("tax_percent", fields["tax_percent"], "%", 0, 40, say("habits-when-there-none"))
     if fields["work_warranty_months"] is not None:
         require_range("work_warranty", fields["work_warranty_months"], "", 1, WARRANTY_MONTHS_MOST)
+    require_range("link_months", fields["link_months"], "", 1, LINK_MONTHS_MOST)
+    if fields["language"] not in languages():
+        raise Refused(
+            "invalid",
+            say("intake-no-such-language", language=fields["language"]),
+            field="language",
+            remedy=say("allowed", names=listed(languages())),
+        )
+    address = fields["customer_address"].strip().rstrip("/")
+    if address and not _ADDRESS.fullmatch(address):
+        raise Refused(
+            "invalid",
+            say("habits-no-address", address=address),
+            field="customer_address",
+            remedy=say("habits-address-is-like"),
+        )
     school, life = fields["application_school"], fields["life_school"]
     if school is not None and school not in set(School):
         raise Refused(
@@ -95,4 +122,7 @@ def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:
         "usual_load": fields["usual_load"].strip(),
         "usual_fan": fields["usual_fan"].strip(),
         "work_warranty_months": fields["work_warranty_months"],
+        "language": fields["language"],
+        "customer_address": address,
+        "link_months": fields["link_months"],
     }

@@ -63,6 +63,12 @@ def get_settings(workshop: Workshop, actor: Actor) -> ShopSettings:
         return _settings(scope)
 
 
+def customer_address(workshop: Workshop, actor: Actor) -> str:
+    """Where customers reach the application from outside; empty where they do not."""
+    with workshop.scope(actor) as scope:
+        return habits_of(scope.shop()).customer_address
+
+
 def save_settings(
     workshop: Workshop,
     actor: Actor,

@@ -54,6 +54,8 @@ class IntakeIn(In):
     device_id: uuid.UUID | None = None
     another_device: Flag = False
     done_on: Day | None = None
+    # What the customer reads: the record, the quote, the ticket.
+    language: Annotated[str, StringConstraints(pattern=r"^[a-z]{2}$")] = "en"
 
 
 class IntakeUpdateIn(IntakeIn):
@@ -137,6 +139,7 @@ class JobOut(Out):
     lidded: str
     device_id: uuid.UUID
     done_on: date | None
+    language: str
     cleaned: list[str]
     fit_note: str
     fit_done: bool

@@ -21,7 +21,7 @@ from vividowl.web.record.schemas import (
     VerdictOut,
     VersionOut,
 )
-from vividowl.words import sentence, sentences
+from vividowl.words import sentence, sentences, spoken
 
 
 def verdict_out(compared: Compared) -> VerdictOut:
@@ -54,13 +54,21 @@ def plain_out(plain: Plain) -> PlainOut:
 
 
 def record_out(record: Record, version: VersionTold | None) -> RecordOut:
-    """The customer's record. version: None for a draft."""
+    """The customer's record, in the language that they read. version: None for a draft."""
+    with spoken(record.view.job.language):
+        return _record_out(record, version)
+
+
+def _record_out(record: Record, version: VersionTold | None) -> RecordOut:
     return RecordOut(
+        language=record.view.job.language,
         version=VersionOut.model_validate(version) if version else None,
         versions=[],
         job=job_out(record.view),
         shop_name=record.shop.name,
         currency=record.shop.currency,
+        lead=sentence(record.lead),
+        done=list(sentences(record.done)),
         items=[FitItemOut.model_validate(i) for i in record.items],
         bench=list(sentences(record.bench.lines)),
         attempts=rows_out(record.attempts),

@@ -7,13 +7,16 @@ from flask import Response
 from vividowl.service.jobs import handover
 from vividowl.service.measure import verdict
 from vividowl.service.record import versions
+from vividowl.service.record.versions import Edge
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.blueprint import blueprint
 from vividowl.web.jobs.routes import JobPath
 from vividowl.web.jobs.schemas import HandOverIn
+from vividowl.web.record.links import record_address
 from vividowl.web.record.present import kept_out, record_json, verdict_out
 from vividowl.web.record.schemas import RecordOut, RecordQuery, VerdictOut
 
+EDGE = Edge(record_json, record_address)
 api = blueprint("record", __name__, url_prefix="/api/jobs/<uuid:job_id>")
 
 
@@ -45,7 +48,7 @@ def hand_over(path: JobPath, body: HandOverIn) -> RecordOut:
         note=body.handover_note,
         handed_over=body.handed_over,
         why=body.why,
-        write=record_json,
+        edge=EDGE,
     )
     return kept_out(kept)
 
@@ -62,5 +65,5 @@ def record_pdf(path: JobPath, query: RecordQuery) -> Response:
 @access("member")
 def record_file(path: JobPath, query: RecordQuery) -> Response:
     """The data file of the record, signed by the shop."""
-    data, name = versions.data_file(workshop(), actor(), path.job_id, record_json, query.version)
+    data, name = versions.data_file(workshop(), actor(), path.job_id, EDGE, query.version)
     return Response(data, mimetype="application/zip", headers={"Content-Disposition": f'attachment; filename="{name}"'})

@@ -105,9 +105,12 @@ class RecordOut(Out):
 
     version: VersionOut | None
     versions: list[VersionOut] = Field(default=[])
+    language: str
     job: JobOut
     shop_name: str
     currency: str
+    lead: str
+    done: list[str]
     items: list[FitItemOut]
     bench: list[str]
     attempts: list[AttemptRowOut]

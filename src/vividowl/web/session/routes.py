@@ -27,6 +27,7 @@ from vividowl.web.access import (
 )
 from vividowl.web.blueprint import blueprint
 from vividowl.web.session.schemas import OpenSessionOut, PersonOut, SessionOut, SessionsOut, SetUpIn, SignInIn
+from vividowl.words import languages
 
 api = blueprint("session", __name__, url_prefix="/api")
 limiter = Limiter(get_remote_address, storage_uri="memory://", headers_enabled=True)
@@ -49,6 +50,7 @@ def session_out() -> SessionOut:
         set_up_needed=empty,
         csrf_token=generate_csrf(),
         space=workshop().space,  # type: ignore[arg-type]  # one of the three
+        languages=list(languages()),
     )
 
 

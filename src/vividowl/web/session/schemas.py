@@ -31,14 +31,18 @@ class PersonOut(Out):
     shop_name: str
     demo: bool
     currency: str
+    language: str
 
 
 class SessionOut(Out):
+    """languages: what customers can be written to in; that of a person is what their shop usually writes in."""
+
     person: PersonOut | None
     demo_available: bool
     set_up_needed: bool
     csrf_token: str
     space: Literal["ok", "low", "full"]
+    languages: list[str]
 
 
 class OpenSessionOut(Out):

@@ -42,6 +42,9 @@ class HabitsIn(In):
     usual_load: Short = ""
     usual_fan: Short = ""
     work_warranty_months: Whole | None = None
+    language: Short = "en"
+    customer_address: Short = ""
+    link_months: Whole = 24
 
 
 class HabitsOut(Out):
@@ -54,6 +57,9 @@ class HabitsOut(Out):
     usual_load: str
     usual_fan: str
     work_warranty_months: int | None
+    language: str
+    customer_address: str
+    link_months: int
 
 
 class ShopIn(In):

@@ -7,7 +7,6 @@ from base64 import urlsafe_b64decode, urlsafe_b64encode
 from datetime import datetime, timedelta
 from typing import Annotated, Any
 
-import segno
 from flask import current_app
 from itsdangerous import BadSignature, SignatureExpired, TimestampSigner
 from pydantic import BaseModel, StringConstraints
@@ -20,6 +19,7 @@ from vividowl.service.shop.accounts import ROLES
 from vividowl.service.shop.tablets import Invitation
 from vividowl.web.access import access, actor, agent, session_id, start_session, workshop
 from vividowl.web.blueprint import blueprint
+from vividowl.web.codes import drawing
 from vividowl.web.fields import NO_NUL, In, Name, Out, Short
 from vividowl.web.idempotency import idempotent
 from vividowl.web.session.routes import limiter, session_out
@@ -73,10 +73,6 @@ class TabletPath(BaseModel):
     tablet_id: uuid.UUID
 
 
-def _drawing(text: str) -> str:
-    return str(segno.make(text, error="m").svg_data_uri(scale=5, border=2, light="#fff"))
-
-
 def _codes() -> TimestampSigner:
     return TimestampSigner(current_app.config["SECRET_KEY"], salt=_SALT)
 
@@ -105,7 +101,7 @@ def _all() -> TabletsOut:
         shown = LanOut(
             address=lan.address,
             authority_address=lan.authority_address,
-            authority_drawing=_drawing(lan.authority_address),
+            authority_drawing=drawing(lan.authority_address),
             fingerprint=lan.fingerprint,
         )
     rows = tablets.tablets(workshop(), actor(), session_id())
@@ -132,7 +128,7 @@ def offer(body: PairingIn) -> tuple[PairingOut, int]:
     # After the hash: it is sent to no server and stands in no list of requests.
     address = f"{lan.address}/pair#{code}"
     until = server_now() + timedelta(minutes=CODE_MINUTES)
-    return PairingOut(address=address, drawing=_drawing(address), until=until), 201
+    return PairingOut(address=address, drawing=drawing(address), until=until), 201
 
 
 @api.delete("/tablets/<uuid:tablet_id>", responses={200: TabletsOut}, operation_id="withdrawTablet")

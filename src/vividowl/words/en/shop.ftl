@@ -48,3 +48,6 @@ tablets-lan-off = The shop’s network is not served.
 tablets-lan-off-remedy = Start with ./start --lan; then tablets can reach this computer.
 accounts-not-oneself = You cannot shut yourself out.
 accounts-not-oneself-remedy = Ask another owner of the shop.
+intake-no-such-language = There are no words in “{ $language }” here.
+habits-no-address = “{ $address }” is no address that a browser opens.
+habits-address-is-like = Write it like https://records.example.org, or leave it empty.

@@ -2,7 +2,9 @@
   import { say } from '../job/words';
   import type { Suggestions } from '../../lib/suggestions.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
+  import { languageOptions } from '../../lib/languages';
   import DateField from '../../lib/parts/DateField.svelte';
+  import Pick from '../../lib/parts/Pick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import IntakeSection from './IntakeSection.svelte';
   import { known, type IntakeForm } from './intake-form';
@@ -13,6 +15,7 @@
     suggestions: Suggestions;
   }
   let { form = $bindable(), errors, suggestions }: Props = $props();
+  const languages = languageOptions();
 </script>
 
 <IntakeSection title={say('intake-life-its-life')}>
@@ -32,6 +35,9 @@
     bind:value={form.months_since_service}
     error={errors.months_since_service}
   />
+  {#if languages.length > 1}
+    <Pick label={say('intake-language')} name="language" options={languages} bind:value={form.language} />
+  {/if}
   <Choice
     legend={say('intake-life-surroundings')}
     name="surroundings"

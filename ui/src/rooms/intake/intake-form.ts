@@ -2,6 +2,7 @@
 import { say } from '../job/words';
 import { client, take, type Job, type Schemas } from '../../lib/api';
 import { parseNumber } from '../../lib/format';
+import { session } from '../../lib/session.svelte';
 
 export interface IntakeForm {
   customer_name: string;
@@ -29,6 +30,7 @@ export interface IntakeForm {
   tag: string;
   lidded: 'unknown' | 'yes' | 'no';
   done_on: string;
+  language: string;
   /** A device that has been here, or empty for another one. */
   device_id: string;
   /** Whether the serial number of a known device stands on another one. */
@@ -65,6 +67,7 @@ export function emptyForm(): IntakeForm {
     tag: '',
     lidded: 'unknown',
     done_on: '',
+    language: session.present?.person?.language ?? 'en',
     device_id: '',
     another_device: false,
   };

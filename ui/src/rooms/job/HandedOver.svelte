@@ -6,6 +6,7 @@
   import Button from '../../lib/parts/Button.svelte';
   import DateField from '../../lib/parts/DateField.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
+  import CustomerLinks from './CustomerLinks.svelte';
   import RecordFiles from './RecordFiles.svelte';
   import Versions from './Versions.svelte';
 
@@ -87,6 +88,7 @@
   <Button onclick={() => (correcting = true)}>{say('hand-over-put-right')}</Button>
 {/if}
 <RecordFiles {job} />
+<CustomerLinks jobId={job.id} />
 <Versions {job} versions={record.versions} />
 
 <style>

@@ -2,25 +2,20 @@
   // For someone who knows nothing of it: what was wrong, what it did, what it does, what to do, what it costs.
   import { say } from './words';
   import type { CustomerRecord } from '../../lib/api';
-  import LateTrace from '../../lib/charts/LateTrace.svelte';
   import { day, money } from '../../lib/format';
-  import { lower } from '../../lib/say';
-  import { AMOUNT_IS, CLEANED, INTERFACES, TARGETS, VERDICTS } from '../../lib/words';
-  import { bothReadings, sharedChannels } from '../verdict/both-runs';
   import PhotoPair from './PhotoPair.svelte';
+  import RecordChart from './RecordChart.svelte';
 
   interface Props {
     record: CustomerRecord;
+    /** Where a photo of it is got. */
+    photo: (which: 'before' | 'after') => string;
   }
-  let { record }: Props = $props();
+  let { record, photo }: Props = $props();
   const job = $derived(record.job);
-  const device = $derived(`${job.maker} ${job.model}`.trim());
-  const verdict = $derived(record.verdict ? VERDICTS[record.verdict.verdict] : undefined);
 </script>
 
-<h1>
-  {verdict ? say('record-room-lead', { device, verdict: lower(verdict) }) : say('record-room-not-measured-on-both')}
-</h1>
+<h1>{record.lead}</h1>
 {#if job.symptom}<p class="symptom quiet">{say('record-room-came-in-with', { symptom: job.symptom })}</p>{/if}
 {#if record.plain}
   <dl class="plain">
@@ -39,33 +34,15 @@
   </dl>
 {/if}
 {#if record.before_photo && record.after_photo}
-  <div class="photos"><PhotoPair before={record.before_photo} after={record.after_photo} /></div>
+  <div class="photos"><PhotoPair before={photo('before')} after={photo('after')} /></div>
 {/if}
-{#if record.verdict}
-  <LateTrace
-    jobId={job.id}
-    readings={bothReadings(record.verdict)}
-    channels={sharedChannels(record.verdict)}
-    pickable={false}
-    height={260}
-  />
-{/if}
+{#if record.chart}<RecordChart chart={record.chart} />{/if}
 <div class="two">
   <section>
     <h2>{say('record-room-what-was-done')}</h2>
-    {#if job.cleaned.length}<p>
-        {say('record-room-cleaned', { join: job.cleaned.map((c) => lower(CLEANED[c] ?? c)).join(', ') })}
-      </p>{/if}
-    {#each record.items as item (item.id)}
-      <p>
-        {TARGETS[item.target]}: {lower(INTERFACES[item.kind] ?? item.kind)}{item.product
-          ? `, ${item.product}`
-          : ''}{item.lot ? say('record-room-lot', { lot: item.lot }) : ''}{item.amount === null
-          ? ''
-          : `, ${item.amount} ${item.amount_unit}${AMOUNT_IS[item.amount_is] ?? ''}`}.
-      </p>
-    {/each}
-    {#if !job.cleaned.length && !record.items.length}<p class="quiet">{say('record-room-nothing-noted-yet')}</p>{/if}
+    {#each record.done as line (line)}<p>{line}</p>{:else}<p class="quiet">
+        {say('record-room-nothing-noted-yet')}
+      </p>{/each}
   </section>
   <section>
     <h2>{say('record-room-what-to-do')}</h2>

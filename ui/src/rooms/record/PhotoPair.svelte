@@ -2,20 +2,20 @@
   import { say } from './words';
   // Before and after over one another, with a slider between them; on paper they stand side by side.
   interface Props {
+    /** Where they are got. */
     before: string;
     after: string;
   }
   let { before, after }: Props = $props();
   let share = $state(50);
-  const url = (id: string) => `/api/photos/${id}`;
 </script>
 
 <figure>
   <div class="pair no-print">
-    <img src={url(after)} alt={say('photo-pair-after-service')} />
+    <img src={after} alt={say('photo-pair-after-service')} />
     <img
       class="before"
-      src={url(before)}
+      src={before}
       alt={say('photo-pair-before-service')}
       style:clip-path="inset(0 {100 - share}% 0 0)"
     />
@@ -27,8 +27,8 @@
     <input type="range" min="0" max="100" bind:value={share} aria-label={say('photo-pair-how-much-before-shown')} />
   </label>
   <div class="paper">
-    <span><img src={url(before)} alt={say('photo-pair-before-service')} />{say('photo-pair-before')}</span>
-    <span><img src={url(after)} alt={say('photo-pair-after-service')} />{say('photo-pair-after')}</span>
+    <span><img src={before} alt={say('photo-pair-before-service')} />{say('photo-pair-before')}</span>
+    <span><img src={after} alt={say('photo-pair-after-service')} />{say('photo-pair-after')}</span>
   </div>
 </figure>
 

@@ -80,7 +80,10 @@
         size={160}
       />
     </header>
-    <PageOne {record} />
+    <PageOne
+      {record}
+      photo={(which) => `/api/photos/${which === 'before' ? record?.before_photo : record?.after_photo}`}
+    />
     {#if record.verdict || record.bench.length || record.attempts.length}<PageTwo {record} />{/if}
   </article>
 {:else}

@@ -2,6 +2,7 @@
   import { say } from './words';
   import type { Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
+  import { languageOptions } from '../../lib/languages';
   import Pick from '../../lib/parts/Pick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import Working from '../../lib/parts/Working.svelte';
@@ -72,6 +73,28 @@
       bind:value={form.work_warranty_months}
       error={errors.work_warranty}
       hint={say('habits-work-warranty-hint')}
+    />
+    <Pick
+      label={say('habits-language')}
+      name="language"
+      options={languageOptions()}
+      bind:value={form.language}
+      hint={say('habits-language-hint')}
+    />
+    <TextField
+      label={say('habits-customer-address')}
+      name="customer_address"
+      bind:value={form.customer_address}
+      error={errors.customer_address}
+      hint={say('habits-customer-address-hint')}
+    />
+    <TextField
+      label={say('habits-link-months')}
+      name="link_months"
+      numeric
+      unit="months"
+      bind:value={form.link_months}
+      error={errors.link_months}
     />
   </div>
   <Working summary={say('habits-minutes-hands-task-by')}>

@@ -13,6 +13,9 @@ export interface HabitsForm {
   usual_load: string;
   usual_fan: string;
   work_warranty_months: string;
+  language: string;
+  customer_address: string;
+  link_months: string;
 }
 
 export const SCHOOLS = [
@@ -45,6 +48,9 @@ export function habitsForm(shop: Schemas['ShopOut']): HabitsForm {
     usual_load: h.usual_load,
     usual_fan: h.usual_fan,
     work_warranty_months: h.work_warranty_months === null ? '' : String(h.work_warranty_months),
+    language: h.language,
+    customer_address: h.customer_address,
+    link_months: String(h.link_months),
   };
 }
 
@@ -70,6 +76,9 @@ export function checkHabits(form: HabitsForm): Checked {
     work_warranty_months: form.work_warranty_months.trim()
       ? Math.round(at('work_warranty', form.work_warranty_months))
       : null,
+    language: form.language,
+    customer_address: form.customer_address,
+    link_months: Math.round(at('link_months', form.link_months)),
   };
   return Object.keys(errors).length ? { body: null, errors } : { body, errors: null };
 }

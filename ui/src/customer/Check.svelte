@@ -1,10 +1,11 @@
 <script lang="ts">
   // Anyone who holds a record's data file finds out whether it is untouched, by whose key, or which file was changed.
   import { say } from './words';
-  import { client, Problem, take, type Schemas } from '../../lib/api';
-  import { day } from '../../lib/format';
-  import FileDrop from '../../lib/parts/FileDrop.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
+  import type { Schemas } from '../lib/api';
+  import { day } from '../lib/format';
+  import FileDrop from '../lib/parts/FileDrop.svelte';
+  import Notice from '../lib/parts/Notice.svelte';
+  import { ask, Refusal } from './ask';
   import { checkDataFile, NoDataFile, type Checked } from './data-file';
 
   const MOST_MB = 1024;
@@ -49,9 +50,9 @@
 
   async function whose(fingerprint: string): Promise<Schemas['KeyOut'] | 'offline'> {
     try {
-      return await take(client.GET('/api/keys/{fingerprint}', { params: { path: { fingerprint } } }));
+      return await ask<Schemas['KeyOut']>(`/api/keys/${fingerprint}`);
     } catch (error) {
-      if (!(error instanceof Problem)) throw error;
+      if (!(error instanceof Refusal)) throw error;
       return 'offline';
     }
   }

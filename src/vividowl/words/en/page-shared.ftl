@@ -1,0 +1,4 @@
+### page-shared
+
+format-not-known = not known
+format-not-set = not set
