@@ -38,6 +38,7 @@ field-film_um = Usual film
 field-held = Contents
 field-hourly_rate = Hourly rate, without tax
 field-work_warranty = Warranty of our work
+field-link_months = Links to records are good for
 field-kerf_mm = Blade width
 field-leftover = Left over in the tray
 field-limit_c = Temperature limit
