@@ -61,6 +61,7 @@ BLANK = {
     "device_id": None,
     "another_device": False,
     "done_on": None,
+    "language": "en",
 }
 
 

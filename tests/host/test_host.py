@@ -149,6 +149,7 @@ def served(workshop):
         "device_id": None,
         "another_device": False,
         "done_on": None,
+        "language": "en",
     }
     job = intake.create_job(workshop, owner, fields).job.id
     data = log_bytes(HOT, seed=4)

@@ -52,6 +52,7 @@ FIELDS = {
     "device_id": None,
     "another_device": False,
     "done_on": None,
+    "language": "en",
 }
 RUN = {
     "room_c": 24.0,

@@ -80,9 +80,9 @@ class Caller:
     def upload(self, job, side, data, *, name="log.csv", status=201, query=""):
         return self.call("POST", f"/api/jobs/{job}/runs/{side}/log?name={name}{query}", data=data, status=status)
 
-    def served_job(self):
+    def served_job(self, **fields):
         """A job with both runs."""
-        job = self.new_job()["id"]
+        job = self.new_job(**fields)["id"]
         self.save_run(job, "before")
         self.upload(job, "before", log_bytes(HOT, seed=1))
         fit = {"version": 1, "cleaned": ["fins", "contact"], "fit_note": "chalk", "done": True}

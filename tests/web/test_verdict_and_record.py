@@ -1,11 +1,13 @@
 """The way from two logs to the customer's record."""
 
+import io
 import json
 import subprocess
 import sys
 import zipfile
 
 import pytest
+from pypdf import PdfReader
 from sqlalchemy import update
 from tests.logs import COOL, HOT, log_bytes
 
@@ -197,3 +199,27 @@ def test_the_page_is_served_for_every_address_outside_the_api(nobody):
     assert nobody.client.get("/assets/none.js").status_code == 404
     with nobody.client.get("/../pyproject.toml") as answer:
         assert answer.mimetype == "text/html"
+
+
+@pytest.mark.parametrize(
+    ("language", "says"), [("de", "Jetzt läuft es unter derselben Last"), ("es", "Ahora, con la misma carga")]
+)
+def test_a_record_leaves_the_house_in_the_language_of_its_customer(ada, monkeypatch, tmp_path, language, says):
+    def hole(words):
+        raise AssertionError(f"{words} has no {language}")
+
+    monkeypatch.setattr(sys.modules["vividowl.words.sentence"], "in_english", hole)
+    job = ada.served_job(language=language, place="desk", surroundings="pets")
+    item = {"target": "cpu_die", "kind": "phase_change_sheet", "amount": 1, "amount_unit": "pieces"}
+    ada.call("POST", f"/api/jobs/{job}/fit/items", item, status=201)
+    record = close(ada, job)
+    assert (record["language"], record["plain"]["now"].startswith(says)) == (language, True)
+    assert says in text_of(ada.call("GET", f"/api/jobs/{job}/record.pdf").data)
+    path = tmp_path / "record.zip"
+    path.write_bytes(ada.call("GET", f"/api/jobs/{job}/record.zip").data)
+    with zipfile.ZipFile(path) as zipped:
+        assert json.loads(zipped.read("record.json"))["plain"] == record["plain"]
+
+
+def text_of(pdf):
+    return " ".join("".join(page.extract_text() for page in PdfReader(io.BytesIO(pdf)).pages).split())

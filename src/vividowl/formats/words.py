@@ -46,6 +46,6 @@ def item_words(target: str, kind: str, product: str, lot: str, amount: float | N
         product=product or None,
         lot=lot or None,
         amount=amount,
-        unit=unit,
+        unit=say("record-pdf-pieces", amount=amount) if unit == "pieces" else unit,
         known=known,
     )

@@ -1822,6 +1822,25 @@ export interface components {
             /** Active */
             active: boolean;
         };
+        /**
+         * AgreedOut
+         * @description A hazard that somebody accepted by name.
+         */
+        AgreedOut: {
+            /**
+             * Acknowledged At
+             * Format: date-time
+             */
+            acknowledged_at: string;
+            /** Acknowledged By */
+            acknowledged_by: string;
+            /** Reason */
+            reason: string;
+            /** Rule */
+            rule: string;
+            /** Words */
+            words: string;
+        };
         /** AirOut */
         AirOut: {
             /** Exhaust Rise K */
@@ -5430,6 +5449,56 @@ export interface components {
             uncertainty_k: number | null;
         };
         /**
+         * RecordJobOut
+         * @description What a record says of its job. No more leaves the house.
+         */
+        RecordJobOut: {
+            /** Customer Contact */
+            customer_contact: string;
+            /** Customer Name */
+            customer_name: string;
+            /** Fit Note */
+            fit_note: string;
+            /** Gates */
+            gates: components["schemas"]["AgreedOut"][];
+            glance_after: components["schemas"]["GlanceOut"];
+            glance_before: components["schemas"]["GlanceOut"];
+            /** Handed Over At */
+            handed_over_at: string | null;
+            /** Handover Note */
+            handover_note: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Kind */
+            kind: string;
+            /** Maker */
+            maker: string;
+            /** Model */
+            model: string;
+            /** Next Service On */
+            next_service_on: string | null;
+            /** Number */
+            number: number;
+            /** Price Cents */
+            price_cents: number | null;
+            /** Serial */
+            serial: string;
+            /** Stage */
+            stage: string;
+            /** Symptom */
+            symptom: string;
+            /**
+             * Updated At
+             * Format: date-time
+             */
+            updated_at: string;
+            /** Verdict */
+            verdict: string | null;
+        };
+        /**
          * RecordOut
          * @description version: None for a draft, of a job that is not handed over; versions: all that there are, the latest first.
          */
@@ -5453,7 +5522,7 @@ export interface components {
             held_again_on: string | null;
             /** Items */
             items: components["schemas"]["FitItemOut"][];
-            job: components["schemas"]["JobOut"];
+            job: components["schemas"]["RecordJobOut"];
             /** Language */
             language: string;
             /** Lead */

@@ -49,11 +49,13 @@ def story_of(state: BenchState) -> BenchStory:
         else say("story-bench-work-not-closed-steps", done=done, steps=len(state.steps))
     )
     skipped = [
-        (s, state.outcomes[s.id].words)
-        for s in state.steps
+        (number, s, state.outcomes[s.id].words)
+        for number, s in enumerate(state.steps, 1)
         if s.id in state.outcomes and state.outcomes[s.id].how == "skipped"
     ]
-    out += [say("story-skipped", text=s.text, words=words) for s, words in skipped]
+    out += [
+        say("story-skipped", stage=say(f"stage-{s.stage}"), number=number, words=words) for number, s, words in skipped
+    ]
     out += [
         _told(say("story-out-order", reason=BY_RULE[b.rule].reason, words=b.words, by=b.by), b.checked)
         for b in state.breaches.values()
@@ -95,7 +97,7 @@ def _measured(state: BenchState) -> list[Words]:
         if not step.asks or outcome is None or outcome.how != "done":
             continue
         words, unit, _, _ = ASKS[step.asks]
-        what = step.material or step.text
+        what = step.material or say(f"stage-{step.stage}")
         if outcome.value is not None:
             out.append(say("story-measured", words=words, value=outcome.value, unit=unit, what=what))
         else:

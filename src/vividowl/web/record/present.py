@@ -3,20 +3,22 @@
 from __future__ import annotations
 
 from vividowl.core.verdict.plain import Plain
+from vividowl.service.jobs.intake import JobView
 from vividowl.service.measure.comparing import Compared
 from vividowl.service.record.record import Record
 from vividowl.service.record.versions import Kept, VersionTold
 from vividowl.web.attempts.present import rows_out
-from vividowl.web.jobs.present import job_out
-from vividowl.web.jobs.schemas import FitItemOut
+from vividowl.web.jobs.schemas import FitItemOut, GlanceOut
 from vividowl.web.measure.present import reading_out
 from vividowl.web.measure.schemas import LadderOut
 from vividowl.web.record.schemas import (
+    AgreedOut,
     ChartOut,
     ConditionOut,
     EffectOut,
     PhraseOut,
     PlainOut,
+    RecordJobOut,
     RecordOut,
     VerdictOut,
     VersionOut,
@@ -53,6 +55,22 @@ def plain_out(plain: Plain) -> PlainOut:
     return PlainOut(before=sentence(plain.before), now=sentence(plain.now), means=list(sentences(plain.means)))
 
 
+def _job_out(view: JobView) -> RecordJobOut:
+    job = view.job
+    own = {n: getattr(job, n) for n in RecordJobOut.model_fields if hasattr(job, n)}
+    return RecordJobOut(
+        **own,
+        serial=job.device.serial,
+        customer_name=job.customer.name,
+        customer_contact=job.customer.contact,
+        stage=view.stage,
+        gates=[AgreedOut.model_validate(g) for g in view.gates if g.acknowledged_by],
+        glance_before=GlanceOut.model_validate(view.glance_before),
+        glance_after=GlanceOut.model_validate(view.glance_after),
+        verdict=view.verdict,
+    )
+
+
 def record_out(record: Record, version: VersionTold | None) -> RecordOut:
     """The customer's record, in the language that they read. version: None for a draft."""
     with spoken(record.view.job.language):
@@ -64,7 +82,7 @@ def _record_out(record: Record, version: VersionTold | None) -> RecordOut:
         language=record.view.job.language,
         version=VersionOut.model_validate(version) if version else None,
         versions=[],
-        job=job_out(record.view),
+        job=_job_out(record.view),
         shop_name=record.shop.name,
         currency=record.shop.currency,
         lead=sentence(record.lead),

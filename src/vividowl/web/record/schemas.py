@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import uuid
 from datetime import date, datetime
 from typing import Annotated
 
@@ -9,7 +10,7 @@ from pydantic import Field
 
 from vividowl.web.attempts.schemas import AttemptRowOut
 from vividowl.web.fields import In, Out
-from vividowl.web.jobs.schemas import FitItemOut, JobOut
+from vividowl.web.jobs.schemas import FitItemOut, GlanceOut
 from vividowl.web.measure.schemas import LadderOut, ReadingOut
 
 
@@ -100,13 +101,48 @@ class ChartOut(Out):
     after: LineOut
 
 
+class AgreedOut(Out):
+    """A hazard that somebody accepted by name."""
+
+    rule: str
+    reason: str
+    acknowledged_by: str
+    acknowledged_at: datetime
+    words: str
+
+
+class RecordJobOut(Out):
+    """What a record says of its job. No more leaves the house."""
+
+    id: uuid.UUID
+    number: int
+    customer_name: str
+    customer_contact: str
+    kind: str
+    maker: str
+    model: str
+    serial: str
+    symptom: str
+    fit_note: str
+    price_cents: int | None
+    next_service_on: date | None
+    handover_note: str
+    handed_over_at: datetime | None
+    updated_at: datetime
+    stage: str
+    gates: list[AgreedOut]
+    glance_before: GlanceOut
+    glance_after: GlanceOut
+    verdict: str | None
+
+
 class RecordOut(Out):
     """version: None for a draft, of a job that is not handed over; versions: all that there are, the latest first."""
 
     version: VersionOut | None
     versions: list[VersionOut] = Field(default=[])
     language: str
-    job: JobOut
+    job: RecordJobOut
     shop_name: str
     currency: str
     lead: str

@@ -386,7 +386,7 @@ work-job-stopped-battery-swollen = The job is stopped: the battery is swollen.
 work-stays-on-this-tablet-take = It stays on this tablet. Take the hand-over back to send it, or put it aside.
 work-isolate-battery-when-replaced-clear = Isolate the battery. When it is replaced, clear the mark in Intake.
 story-sight = { LOW($part) } { LOW($seen) }
-story-skipped = Skipped: { $text } ({ $words }).
+story-skipped = Skipped in { $stage }: step { $number } ({ $words }).
 story-mishap =
     { $what }{ $words ->
         [none] { "" }

@@ -36,8 +36,10 @@ life-not-known-here-allowed = “{ $surroundings }” is not known here; allowed
 life-dust =
     dust, { $surroundings ->
         [unknown] surroundings not known
-        [normal] lives in a clean place
-       *[other] lives in a { $surroundings } place
+        [normal] used in a clean place
+        [pets] used where pets live
+        [smoke] used where people smoke
+       *[dusty] used in a dusty place
     }
 life-due-for-look = the { $words } is due for a look
 life-own-services = of { $cases } own services with { $words } half lost half of their gain within { FIX($months, 0) } months

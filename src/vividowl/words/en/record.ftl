@@ -74,3 +74,7 @@ record-pdf-page-of = page
 record-pdf-owl = Two eyes of an owl: the left one shows the device before, the right one after.
 record-pdf-ladder = How many degrees each part on the way of the heat holds back, before and after.
 record-pdf-chart = Temperature over time under load, before and after.
+record-pdf-pieces = { $amount ->
+    [one] piece
+   *[other] pieces
+}

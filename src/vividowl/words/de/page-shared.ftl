@@ -1,0 +1,4 @@
+### page-shared
+
+format-not-known = nicht bekannt
+format-not-set = nicht festgelegt

@@ -1,0 +1,4 @@
+### steps
+
+vocabulary-weighed = Gewogen
+vocabulary-measured-layer = Gemessene Schicht

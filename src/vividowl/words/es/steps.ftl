@@ -1,0 +1,4 @@
+### steps
+
+vocabulary-weighed = Pesado
+vocabulary-measured-layer = Capa medida

@@ -1,0 +1,177 @@
+### verdict
+
+comparison-neither-fan-speed-nor-fan = No se conoce en ambos lados ni la velocidad ni el ajuste del ventilador, y el ventilador solo podría explicarlo. Anote el ajuste.
+comparison-where-stood-not-noted-on = No se anotó en ambos lados dónde estaba, y el sitio solo podría explicarlo. Anote el sitio.
+comparison-changed-by-more-than-two = { $words } cambió en { $size }: más que la variación de una prueba a otra.
+comparison-not-known-on-both-sides = { $words }: no se conoce en ambos lados.
+comparison-changed-by-within-what-two = { $words } cambió en { $size }: dentro de la variación de una prueba a otra.
+comparison-comparison-needs-run-on-both = Una comparación necesita una prueba en cada lado.
+comparison-true-gain-up-to-k =
+    Una mejora real de hasta { FIX($hidden_k, 1) } K podría esconderse aquí{ $more ->
+        [runs] ; dos pruebas más en cada lado mostrarían { FIX($showable_k, 1) } K
+        [hardly] ; repetir apenas lo reduciría: sí lo harían una carga constante, el mismo ventilador y una prueba más larga
+       *[none] { "" }
+    }.
+comparison-two-logs-hold-different-die = Los dos registros tienen sensores de chip distintos. Compare el mismo en ambos lados.
+comparison-die-sensor-never-moves-so = Un sensor de chip no se mueve nunca, así que de él no se sigue nada. Registre otro.
+comparison-room-was-not-noted-on = La sala no se anotó en ambos lados, así que no se conoce la subida sobre ella. Anote la sala.
+comparison-fan-turned-after-against-rpm =
+    Después, el ventilador giró { $if_ratio ->
+        [yes] más despacio
+       *[no] más deprisa
+    } ({ FIX($after, 0) } frente a { FIX($before, 0) } rpm); la resistencia se convirtió a una misma velocidad.
+comparison-before-heat-held-back-for = Antes, el calor lo frenaba el { FIX($share, 0) } % de la carga; en un aparato frenado la temperatura se queda en su límite y lo que habla son los vatios.
+comparison-after-began-k-what-left =
+    La segunda prueba empezó { FIX($start_apart_k, 0) } K { $if_start_apart_k ->
+        [yes] más caliente
+       *[no] más fría
+    }; lo que queda de eso está en la incertidumbre.
+comparison-not-both-runs-had-settled = No se habían estabilizado las dos pruebas: se juzgan como se midieron, en tiempos iguales.
+comparison-heat-held-device-back-on = En un lado el calor frenó el aparato, y allí no se registró la potencia. Registre la potencia.
+comparison-fan-ran-much-after-against =
+    Después, el ventilador fue mucho { $faster ->
+        [yes] más deprisa
+       *[no] más despacio
+    } ({ FIX($after, 0) } frente a { FIX($before, 0) } rpm), y eso solo ya { $faster ->
+        [yes] enfría
+       *[no] calienta
+    }. Repita a una velocidad fija.
+comparison-one-level-on-each-side = Un solo nivel en cada lado no basta para un veredicto, porque un ventilador por escalones puede estar en uno de dos: repita ambos o registre su velocidad.
+conditions-fan-setting = ajuste del ventilador
+conditions-power-profile = perfil de energía
+conditions-repeat-one-side-with-same = Repita un lado con la misma carga.
+conditions-repeat-with-same-fan-setting = Repita con el mismo ajuste del ventilador.
+conditions-repeat-with-same-power-profile = Repita con el mismo perfil de energía.
+conditions-repeat-in-same-place-lid = Repita en el mismo sitio: tapa, soporte, base y regazo cambian el aire.
+conditions-compare-same-sensor-on-both = Compare el mismo sensor en ambos lados.
+conditions-firmware-update-can-change-fan = Un firmware nuevo puede cambiar la curva del ventilador y los límites; parte del efecto puede ser suya.
+conditions-undervolt-cap-or-driver-changed = Entre medias cambió la tensión, un límite o el controlador; parte del efecto puede venir de ahí.
+conditions-one-run-started-warm-does = Una prueba empezó en caliente; si las dos se han estabilizado, no importa.
+conditions-rooms-differ-by-k-more = Las salas difieren en { FIX($b, 1) } K, más de { FIX($room_corrected_k, 0) } K: está corregido, pero el ventilador y las fugas siguen a la temperatura; tome el resultado con cuidado.
+conditions-against-and-not-both-have = { $words } frente a { $words_2 }, y no se han estabilizado las dos. Repita con el tiempo más largo.
+conditions-room-was-not-noted-so = No se anotó la sala, así que no se conocen las subidas sobre ella. Anote la sala.
+conditions-rooms-differ-by-k-rises = Las salas difieren en { FIX($b, 1) } K; las cifras están corregidas según la temperatura de la sala.
+conditions-one-run-was-longer-both = Una prueba fue más larga; las dos se han estabilizado, así que no importa.
+conditions-against-and-not-both-have-2 = { $words } frente a { $words_2 }, y no se han estabilizado las dos: ambas se juzgan a los { FIX($b, 0) } min.
+conditions-not-noted = Sin anotar.
+conditions-was-before-and-after = { CAP($words) }: «{ $b }» antes, «{ $a }» después. { $name }
+conditions-cold-start-against-warm-one = Un arranque en frío frente a uno en caliente, y no se han estabilizado los dos. Repita con el mismo arranque.
+effects-mean-over-end-load = media del final de la carga
+effects-duration-same-work = Duración del mismo trabajo
+effects-frame-rate = Fotogramas por segundo
+effects-what-two-runs-one-benchmark = dos pruebas iguales difieren en { SIG($result_share) } %
+effects-at-min-load-on-both = { "" } a los { FIX($at_s, 1) } min de carga en ambos lados
+effects-resistance-same-fan = Resistencia con el mismo ventilador
+effects-die-temperature = Temperatura del chip
+effects-s-before-s-after = { $window }, { FIX($from_s, 0) } s antes, { FIX($window_from_s, 0) } s después
+effects-rise-over-room = Subida sobre la sala
+effects-t-t-room-valid-in = T − T_sala{ $terms }, válida en cualquier sala con igual potencia y ventilador; { $over }
+effects-heat-into-shared-cooler = calor al disipador común, { $window }
+effects-thermal-resistance = Resistencia térmica
+effects-rise-power-as-cooler-remembers = subida / potencia según la memoria del disipador; { $r }
+effects-sustained-capacity = Potencia sostenida
+effects-held-back-by-heat = Frenado por calor
+effects-load = % de la carga
+effects-pinned-at-its-plateau-with =
+    clavado en su tope, con potencia o frecuencia cedidas; se reconoce por { $before ->
+        [none] nada
+       *[other] { $before }
+    } antes, { $after ->
+        [none] nada
+       *[other] { $after }
+    } después
+effects-fan-speed = Velocidad del ventilador
+effects-less-time-more-throughput = { FIX($less_time_percent, 1) } % menos de tiempo es { FIX($more_throughput_percent, 1) } % más de rendimiento; { $working }
+headline-db-no-hotter =
+    { FIX($difference, 0) } dB { $if_difference ->
+        [yes] menos de ruido
+       *[no] más de ruido
+    }, sin más calor
+headline-now-k-below-its-limit = ahora { FIX($below, 0) } K por debajo de su límite
+headline-quieter-by-db-and-hotter = { FIX($difference, 0) } dB más silencioso, y { FIX($rise_difference, 0) } K más caliente
+headline-cooler-by-k-and-louder = { FIX($difference, 0) } K más fresco, y { FIX($noise_difference, 0) } dB más ruidoso
+headline-k-over-room =
+    { FIX($difference, 0) } K { $if_difference ->
+        [yes] menos
+       *[no] más
+    } sobre la sala{ $at }
+headline-w-at-same-temperature =
+    { FIX($difference, 0) } W { $if_difference ->
+        [yes] más
+       *[no] menos
+    } a la misma temperatura
+headline-if-same =
+    , si { $same } { $assumes ->
+        [one] fue igual
+       *[other] fueron iguales
+    }
+headline-held-back = frenado { FIX($before, 0) } % → { FIX($after, 0) } %
+headline-same-load = misma carga, { "" }
+headline-at-w = { "" } a { FIX($before, 0) } W
+headline-with-fan-as-before = { "" } con el ventilador como antes
+headline-k-at-w =
+    { FIX($kelvins, 0) } K { $if_difference ->
+        [yes] menos
+       *[no] más
+    } a { FIX($before, 0) } W{ $at_fan }
+headline-cannot-be-compared = No se puede comparar
+headline-at-its-c-limit = en su límite de { FIX($plateau, 0) } °C { "" }
+headline-no-difference-shown = Sin diferencia demostrada
+headline-clock = frecuencia { FIX($percent, 0, sign: 1) } %
+parts-before-after =
+    { $name }: antes { $before ->
+        [none] no se sabe
+       *[other] { FIX($before, $digits) } { $unit }
+    }, después { $after ->
+        [none] no se sabe
+       *[other] { FIX($after, $digits) } { $unit }
+    }
+parts-scatter-from-repeats = dispersión de las repeticiones
+quieter-energy-mean-readings-background-taken = media energética de las lecturas, sin el ruido de fondo (ISO 3744)
+quieter-weighted-energy-mean-recordings-same = media energética A de las grabaciones, mismo teléfono, mismo sitio y ganancia; solo la diferencia es firme
+quieter-rooms-differ-db-for-fan = las salas difieren, ± { FIX($half_width_db, 1) } dB por el ventilador que las sigue
+quieter-room-alone-was-not-recorded = no se grabó la sala sola en ambos lados, así que el cambio real puede ser mayor
+quieter-noise-by-recording = Ruido, por grabación
+quieter-read-at-and-at-not = leído en «{ $place }» y en «{ $other }»: no se puede comparar
+quieter-converted-from-m-to-m = convertido de { SIG($from_m) } m a { SIG($to_m) } m
+quieter-background-was-too-near-so = el ruido de fondo estaba demasiado cerca, así que un nivel es un tope
+conditions-load = carga
+conditions-placement = sitio
+conditions-sensor = sensor
+conditions-start = arranque
+conditions-firmware = firmware
+conditions-tuning = ajustes
+conditions-side-not-noted =
+    { $side ->
+        [before] Sin anotar antes; se toma como igual
+       *[after] Sin anotar después; se toma como igual
+        [neither] Sin anotar en ningún lado
+    }.
+quieter-noise = Ruido
+effects-score = Puntuación
+effects-points = puntos
+effects-frames-s = fotogramas/s
+effects-percent = { FIX($percent, 2, sign: 1) } %
+effects-power = Potencia
+effects-clock = Frecuencia
+effects-same-fan-working = R + { FIX($behind, 2) } K/W·((N / { FIX($rpm, 0) } rpm)^{ SIG($exponent) } − 1), exponente ± { SIG($half_width) }; { $both }
+effects-capacity-working =
+    calculado: (T_límite − { FIX($room_c, 0) } °C) / R, { $limit_c ->
+        [none] límite desconocido
+       *[other] límite { FIX($limit_c, 0) } °C
+    }{ $draws_w ->
+        [none] { "" }
+       *[other] , no más de los { SIG($draws_w) } W que consume
+    }
+comparison-size = { FIX($change, $digits, sign: 1) } ± { FIX($u95, $digits) } { $unit }
+headline-improved = Mejor
+headline-worse = Peor
+headline-fan = el ventilador
+headline-place = el sitio
+headline-figure = { FIX($value, $digits) }
+headline-watts = { FIX($value, $digits) } W
+conditions-degrees = { FIX($value, 1) } °C
+conditions-minutes = { FIX($value, 0) } min
+conditions-room = sala
+conditions-duration = duración
+comparison-sag = Del minuto 1 al minuto 10 de carga: { FIX($before_1, 1) } → { FIX($before_10, 1) } W antes, { FIX($after_1, 1) } → { FIX($after_10, 1) } W después.
