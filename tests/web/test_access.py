@@ -22,6 +22,7 @@ PUBLIC = {
     "keys.get_key",
     "links.open_link",
     "links.open_file",
+    "links.open_dates",
     "links.open_photo",
     "robots",
     "check",

@@ -10,6 +10,7 @@ from vividowl.core.quantities.words import say
 from vividowl.core.response.ladder import Ladder
 from vividowl.core.trace.throttling import HELD_SHARE
 from vividowl.formats.svg import INK, PAPER, RULE, SOFT, Part, box, document, path, shape, words
+from vividowl.words import sentence
 
 BEFORE, AFTER = "#a83a18", "#00686b"
 RISE_FULL_K = 90.0
@@ -95,17 +96,24 @@ def owl_svg(before: Mapping[str, Any], after: Mapping[str, Any], verdict: str | 
     return document(120, 72, parts)
 
 
+# Room for the names of rungs, and a mean letter of theirs, bold [px of the drawing].
+NAMES, LETTER = 98.0, 7.9
+
+
 def ladder_svg(before: Ladder | None, after: Ladder | None, culprit: str | None) -> str:
     """Both ladders on one scale, standing on the floor that is the room."""
-    width, height, floor, top = 276.0, 322.0, 270.0, 34.0
     ladders = [x for x in (before, after) if x is not None]
+    # The bars stand beside the longest name, which other languages have longer than English.
+    longest = max((len(sentence(say(f"rung-{rung.name}"))) for x in ladders for rung in x.rungs), default=0)
+    aside = max(0.0, LETTER * longest - NAMES)
+    width, height, floor, top = 276.0 + aside, 322.0, 270.0, 34.0
     if not ladders:
         return document(width, 24, [words(0, 16, say("drawing-no-ladder"), size=11, fill=SOFT)])
     scale = (floor - top) / highest_rise(ladders)
     parts = []
     for ladder, x, colour, hollow, word in (
-        (before, 104.0, BEFORE, True, "before"),
-        (after, 196.0, AFTER, False, "after"),
+        (before, 104.0 + aside, BEFORE, True, "before"),
+        (after, 196.0 + aside, AFTER, False, "after"),
     ):
         if ladder is None:
             continue

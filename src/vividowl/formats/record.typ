@@ -80,7 +80,7 @@
     [#v(13pt) #image("ladder.svg", width: 100%, alt: w.ladder)],
     [
       == #w.measured
-      #table(columns: (2.1fr, 0.8fr, 0.8fr, 1.3fr, 1.25fr), stroke: none, inset: (x: 0pt, y: 3pt),
+      #table(columns: (2.1fr, 0.8fr, 0.8fr, 1.35fr, 1.3fr), column-gutter: 5pt, stroke: none, inset: (x: 0pt, y: 3pt),
         align: (left, right, right, right, right),
         table.hline(stroke: 1pt + ink),
         table.header([], text(fill: before, weight: 700, w.before), text(fill: after, weight: 700, w.after),

@@ -203,7 +203,7 @@ def _page_two(sheet: RecordSheet) -> dict[str, Any]:
                 "words": c.words,
                 "before": c.before or say("record-pdf-not-noted"),
                 "after": c.after or say("record-pdf-not-noted"),
-                "bearing": c.bearing.value,
+                "bearing": say(f"bearing-{c.bearing.value}"),
             }
             for c in comparison.conditions
             if c.before or c.after

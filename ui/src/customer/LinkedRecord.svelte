@@ -66,6 +66,7 @@
     <h2>{say('customer-keep')}</h2>
     <a href="{at}/record.pdf" download>{say('customer-pdf')}</a>
     <a href="{at}/record.zip" download>{say('customer-zip')}</a>
+    <a href="{at}/dates.ics" download>{say('customer-dates')}</a>
     <a href="/check">{say('customer-check')}</a>
   </nav>
   <p class="quiet foot">{say('customer-until', { day: day(found.expires_at) })}</p>

@@ -5,6 +5,8 @@ from __future__ import annotations
 from vividowl.core.quantities.words import Words, say
 
 DUSTY = ("dusty", "pets", "smoke")
+# Heat cycles after which a phase-change interface has settled. Common practice, no source.
+HEAT_CYCLES = 10
 
 
 def after_care(fan: str, surroundings: str, *, runs_in: bool) -> tuple[Words, ...]:

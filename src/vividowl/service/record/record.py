@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
 
-from vividowl.core.materials.after_care import after_care
+from vividowl.core.materials.after_care import HEAT_CYCLES, after_care
 from vividowl.core.materials.kinds import CATALOGUE, Trait
 from vividowl.core.materials.life import NextService, add_months, next_service
 from vividowl.core.quantities.words import Words, listed, say
@@ -58,7 +58,8 @@ class Lines:
 @dataclass(frozen=True)
 class Record:
     """All that the customer's record says; plain: the comparison in the customer's words; warranty_until: how long the
-    shop answers for its work, None where it has not said."""
+    shop answers for its work, None where it has not said; heat_cycles: still to come until
+    what was measured is final."""
 
     view: JobView
     shop: Shop
@@ -75,6 +76,7 @@ class Record:
     lines: Lines | None
     lead: Words
     done: tuple[Words, ...]
+    heat_cycles: int
 
 
 def _proposal(workshop: Workshop, scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> NextService:
@@ -93,8 +95,9 @@ def record_of(workshop: Workshop, scope: Scope, job: Job) -> Record:
     proposal = _proposal(workshop, scope, job, items, server_today())
     compared = compare_job(workshop, scope, job)
     state = load_log(workshop, scope, job.id).log.state
-    runs_in = any(CATALOGUE[i.kind].has(Trait.BURN_IN) for i in items if i.kind in CATALOGUE)
+    burns_in = any(CATALOGUE[i.kind].has(Trait.BURN_IN) for i in items if i.kind in CATALOGUE)
     cycled = state.outcomes.get("burn_in")
+    runs_in = burns_in and (cycled is None or cycled.how != "done")
     months = habits_of(scope.shop()).work_warranty_months
     done_on = (job.handed_over_at or server_now()).date()
     return Record(
@@ -107,12 +110,13 @@ def record_of(workshop: Workshop, scope: Scope, job: Job) -> Record:
         story_of(state),
         side_by_side(attempts_view(workshop, scope, job).attempts) if job.attempt > 1 else (),
         plain_words(compared.comparison) if compared else None,
-        after_care(job.fan, job.surroundings, runs_in=runs_in and (cycled is None or cycled.how != "done")),
+        after_care(job.fan, job.surroundings, runs_in=runs_in),
         add_months(done_on, months) if months and items else None,
         _promise(plan),
         _lines(workshop, scope.shop_id, compared) if compared else None,
         _lead(job, compared),
         _done(job, items),
+        HEAT_CYCLES if runs_in else 0,
     )
 
 

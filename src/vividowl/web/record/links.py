@@ -13,7 +13,7 @@ from pydantic import BaseModel, StringConstraints
 
 from vividowl.core.quantities.words import say
 from vividowl.service.errors import Refused
-from vividowl.service.record import links, opening
+from vividowl.service.record import dates, links, opening
 from vividowl.service.shop.settings import customer_address
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.blueprint import blueprint
@@ -170,6 +170,15 @@ def open_file(path: FilePath) -> Response:
     data, name = opening.linked_file(workshop(), link_id_of(path.token), path.what)
     headers = {"Content-Disposition": f'attachment; filename="{name}"'}
     return Response(data, mimetype=f"application/{path.what}", headers=headers)
+
+
+@api.get("/open/<token>/dates.ics", operation_id="openLinkedDates", responses={200: {"content": {}}})
+@access("public")
+@limiter.limit(GUESSES, deduct_when=guessed)
+def open_dates(path: TokenPath) -> Response:
+    """Dates of the record that a link leads to, as a calendar file."""
+    data, name = dates.linked_dates(workshop(), link_id_of(path.token))
+    return Response(data, mimetype="text/calendar", headers={"Content-Disposition": f'attachment; filename="{name}"'})
 
 
 @api.get("/open/<token>/photos/<which>", operation_id="openLinkedPhoto", responses={200: {"content": {}}})

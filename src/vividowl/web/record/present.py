@@ -100,6 +100,7 @@ def _record_out(record: Record, version: VersionTold | None) -> RecordOut:
         plain=plain_out(record.plain) if record.plain else None,
         after_care=list(sentences(record.after_care)),
         warranty_until=record.warranty_until,
+        heat_cycles=record.heat_cycles,
         promise=sentence(record.promise),
         chart=ChartOut.model_validate(record.lines) if record.lines else None,
     )

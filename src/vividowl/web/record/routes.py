@@ -6,7 +6,7 @@ from flask import Response
 
 from vividowl.service.jobs import handover
 from vividowl.service.measure import verdict
-from vividowl.service.record import versions
+from vividowl.service.record import dates, versions
 from vividowl.service.record.versions import Edge
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.blueprint import blueprint
@@ -59,6 +59,14 @@ def record_pdf(path: JobPath, query: RecordQuery) -> Response:
     """The record as a PDF."""
     data, name = versions.record_pdf(workshop(), actor(), path.job_id, query.version)
     return Response(data, mimetype="application/pdf", headers={"Content-Disposition": f'inline; filename="{name}"'})
+
+
+@api.get("/dates.ics", operation_id="getDates", responses={200: {"content": {"text/calendar": {}}}})
+@access("member")
+def dates_file(path: JobPath) -> Response:
+    """Dates of the job as a calendar file."""
+    data, name = dates.job_dates(workshop(), actor(), path.job_id)
+    return Response(data, mimetype="text/calendar", headers={"Content-Disposition": f'attachment; filename="{name}"'})
 
 
 @api.get("/record.zip", operation_id="getRecordFile", responses={200: {"content": {"application/zip": {}}}})

@@ -160,5 +160,6 @@ class RecordOut(Out):
     plain: PlainOut | None
     after_care: list[str]
     warranty_until: date | None
+    heat_cycles: int
     promise: str
     chart: ChartOut | None

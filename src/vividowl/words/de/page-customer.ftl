@@ -16,3 +16,4 @@ customer-often = Das wurde zu oft versucht; warten Sie eine Stunde
 customer-offline = Keine Verbindung
 customer-again = Noch einmal
 customer-ask-shop = Fragen Sie die Werkstatt nach einem neuen.
+customer-dates = Termine für Ihren Kalender

@@ -16,3 +16,4 @@ customer-often = This was tried too often; wait an hour
 customer-offline = No connection
 customer-again = Try again
 customer-ask-shop = Ask the shop for a new one.
+customer-dates = Dates for your calendar

@@ -38,3 +38,4 @@ record-chart-is = Temperature over time under load, before and now.
 record-chart-degrees = { $value } °C
 record-chart-minutes = { $minutes } min
 record-chart-load-on = load on
+record-room-dates = Dates for the calendar

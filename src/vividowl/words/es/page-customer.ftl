@@ -16,3 +16,4 @@ customer-often = Se intentó demasiadas veces; espere una hora
 customer-offline = Sin conexión
 customer-again = Intentar de nuevo
 customer-ask-shop = Pida uno nuevo al taller.
+customer-dates = Fechas para su calendario

@@ -41,6 +41,7 @@
     <Button href="/jobs/{job.id}/handover">{say('record-room-back-to-job')}</Button>
     <Button href="/api/jobs/{job.id}/record.pdf{query}" download>{say('record-room-as-pdf')}</Button>
     <Button href="/api/jobs/{job.id}/record.zip{query}" download>{say('record-room-data-file')}</Button>
+    <Button href="/api/jobs/{job.id}/dates.ics" download>{say('record-room-dates')}</Button>
     <Button href="/check">{say('record-room-check')}</Button>
     <Button onclick={() => print()}>{say('record-room-print')}</Button>
   </div>

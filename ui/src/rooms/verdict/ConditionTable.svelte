@@ -2,6 +2,7 @@
   import { say } from '../job/words';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Schemas } from '../../lib/api';
+  import { BEARINGS } from '../../lib/words';
 
   interface Props {
     conditions: Schemas['ConditionOut'][];
@@ -26,7 +27,7 @@
         <th scope="row">{c.words}</th>
         <td>{c.before ?? '–'}</td>
         <td>{c.after ?? '–'}</td>
-        <td>{c.bearing}</td>
+        <td>{BEARINGS[c.bearing] ?? c.bearing}</td>
       </tr>
     {/each}
   </tbody>
