@@ -1,8 +1,9 @@
 """Links that customers open without an account."""
 
 import io
-from datetime import UTC, datetime, timedelta
+from datetime import UTC, date, datetime, timedelta
 
+import icalendar
 import pytest
 from pypdf import PdfReader
 from sqlalchemy import update
@@ -136,3 +137,43 @@ def test_the_pages_of_customers_keep_robots_out_and_tell_no_one_where_they_were_
             assert answer.headers["X-Robots-Tag"] == "noindex, nofollow"
             assert answer.headers["Referrer-Policy"] == "no-referrer"
     assert "Disallow: /" in nobody.client.get("/robots.txt").get_data(as_text=True)
+
+
+def test_a_key_is_renewed_and_one_that_was_stolen_is_withdrawn(ada, nobody, stranger):
+    job = handed_over(ada)
+    (first,) = ada.call("GET", "/api/keys")["keys"]
+    renewed = ada.call("POST", "/api/keys", status=201)["keys"]
+    assert [k["state"] for k in renewed] == ["signs", "retired"]
+    assert nobody.call("GET", f"/api/keys/{first['fingerprint']}")["state"] == "retired"
+    # The record that the first one signed is the same as before, and still checked by it.
+    assert first["fingerprint"].encode() in ada.call("GET", f"/api/jobs/{job}/record.zip").data
+    stranger.problem("DELETE", f"/api/keys/{first['fingerprint']}", status=404)
+    gone = ada.call("DELETE", f"/api/keys/{first['fingerprint']}")["keys"]
+    assert [k["state"] for k in gone] == ["signs", "withdrawn"]
+    assert nobody.call("GET", f"/api/keys/{first['fingerprint']}")["state"] == "withdrawn"
+    # Without one in use, the next record makes its own.
+    ada.call("DELETE", f"/api/keys/{renewed[0]['fingerprint']}")
+    version = ada.call("GET", f"/api/jobs/{job}")["version"]
+    ada.call("PUT", f"/api/jobs/{job}/hand-over", {"version": version, "handed_over": True, "why": "New key"})
+    assert [k["state"] for k in ada.call("GET", "/api/keys")["keys"]] == ["signs", "withdrawn", "withdrawn"]
+
+
+def test_the_dates_of_a_record_come_as_a_calendar_file(ada, nobody):
+    job = ada.served_job()
+    item = {"target": "cpu_die", "kind": "phase_change_sheet"}
+    ada.call("POST", f"/api/jobs/{job}/fit/items", item, status=201)
+    assert len(dates_of(ada, f"/api/jobs/{job}/dates.ics")) == 0  # nothing is sure of a draft
+    version = ada.call("GET", f"/api/jobs/{job}")["version"]
+    body = {"version": version, "next_service_on": "2027-05-30", "handed_over": True}
+    ada.call("PUT", f"/api/jobs/{job}/hand-over", body)
+    _, token = linked(ada, job)
+    for caller, path in ((ada, f"/api/jobs/{job}/dates.ics"), (nobody, f"/api/open/{token}/dates.ics")):
+        cycles, service = dates_of(caller, path)
+        assert cycles["RRULE"]["COUNT"] == [10]
+        assert service.decoded("DTSTART") == date(2027, 5, 30)
+
+
+def dates_of(caller, path):
+    answer = caller.call("GET", path)
+    assert answer.mimetype == "text/calendar"
+    return icalendar.Calendar.from_ical(answer.data).walk("VEVENT")

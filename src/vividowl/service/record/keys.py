@@ -9,9 +9,10 @@ from enum import StrEnum
 from cryptography.hazmat.primitives.asymmetric.ed25519 import Ed25519PrivateKey
 
 from vividowl.formats.data_file import fingerprint
-from vividowl.service.workshop import Workshop
+from vividowl.service.clock import server_now
+from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.keys import ShopKey, key_of
-from vividowl.store.scope import Scope
+from vividowl.store.scope import NotFound, Scope
 
 
 def private_key(kept: ShopKey) -> Ed25519PrivateKey:
@@ -41,10 +42,42 @@ class KeyState(StrEnum):
 class KeyTold:
     """What anyone may know of a key. since: when it was retired or withdrawn."""
 
+    fingerprint: str
     shop: str
     state: KeyState
     made_at: datetime
     since: datetime | None
+
+
+def _told(key: ShopKey, shop: str) -> KeyTold:
+    if key.withdrawn_at is not None:
+        return KeyTold(key.fingerprint, shop, KeyState.WITHDRAWN, key.made_at, key.withdrawn_at)
+    state = KeyState.RETIRED if key.retired_at is not None else KeyState.SIGNS
+    return KeyTold(key.fingerprint, shop, state, key.made_at, key.retired_at)
+
+
+def keys(workshop: Workshop, actor: Actor) -> list[KeyTold]:
+    """Keys of the shop, the latest first."""
+    with workshop.scope(actor) as scope:
+        rows = scope.session.scalars(scope.select(ShopKey).order_by(ShopKey.made_at.desc()))
+        return [_told(key, scope.shop().name) for key in rows]
+
+
+def renew_key(workshop: Workshop, actor: Actor) -> None:
+    """Let a new key sign from now on. What the one before has signed stays in order."""
+    with workshop.scope(actor) as scope:
+        signing_key(scope).retired_at = server_now()
+        scope.session.flush()
+        signing_key(scope)
+
+
+def withdraw_key(workshop: Workshop, actor: Actor, fingerprint: str) -> None:
+    """Withdraw a key that somebody else may have had: whoever checks what it signed is told so."""
+    with workshop.scope(actor) as scope:
+        kept = scope.one(ShopKey, ShopKey.fingerprint == fingerprint)
+        if kept is None:
+            raise NotFound("shop_key")
+        kept.withdrawn_at = kept.withdrawn_at or server_now()
 
 
 def key_told(workshop: Workshop, fingerprint: str) -> KeyTold | None:
@@ -53,8 +86,4 @@ def key_told(workshop: Workshop, fingerprint: str) -> KeyTold | None:
         found = key_of(session, fingerprint)
         if found is None:
             return None
-        key, shop = found
-        if key.withdrawn_at is not None:
-            return KeyTold(shop.name, KeyState.WITHDRAWN, key.made_at, key.withdrawn_at)
-        state = KeyState.RETIRED if key.retired_at is not None else KeyState.SIGNS
-        return KeyTold(shop.name, state, key.made_at, key.retired_at)
+        return _told(found[0], found[1].name)

@@ -65,6 +65,7 @@ missing-row =
         [trace_file] log
         [record_version] version of the record
         [customer_link] link
+        [shop_key] key
         [sound_file] recording
         [log_mapping] mapping
         [noise_reading] reading

@@ -2,6 +2,7 @@
   // The shop: a page for its instruments, its pricing, its people, its devices, and how this one looks.
   import { say } from './words';
   import { session } from '../../lib/session.svelte';
+  import Keys from './Keys.svelte';
   import Looks from './Looks.svelte';
   import People from './People.svelte';
   import ShopForm from './ShopForm.svelte';
@@ -13,13 +14,14 @@
   }
   let { page = 'instruments' }: Props = $props();
   const owner = $derived(session.present?.person?.role === 'owner');
-  const PAGES = [
+  const PAGES = $derived([
     { id: 'instruments', name: say('shop-instruments') },
     { id: 'pricing', name: say('shop-pricing') },
     { id: 'people', name: say('shop-people') },
     { id: 'devices', name: say('shop-devices') },
+    ...(owner ? [{ id: 'keys', name: say('shop-keys') }] : []),
     { id: 'looks', name: say('shop-looks') },
-  ];
+  ]);
 </script>
 
 <h1>{session.present?.person?.shop_name ?? say('shop-shop')}</h1>
@@ -35,6 +37,8 @@
   <SignIns />
 {:else if page === 'devices'}
   <Tablets {owner} />
+{:else if page === 'keys' && owner}
+  <Keys />
 {:else if page === 'looks'}
   <Looks />
 {:else}
