@@ -13,7 +13,7 @@ from vividowl.words.sentence import sources
 UI = Path(__file__).parents[2] / "ui/src"
 OTHERS = [language for language in languages() if language != "en"]
 # Files whose every message a customer can meet.
-WHOLE = ("plain", "names", "record", "verdict", "calendar", "page-shared", "page-customer", "page-check")
+WHOLE = ("plain", "names", "record", "verdict", "calendar", "counter", "page-shared", "page-customer", "page-check")
 # Of other files, what the record says of a bench, of attempts, of agreements and of the next service.
 PARTS = {
     "bench": r"(story|sight|part|mishap|interlock|power)-|low$",

@@ -14,7 +14,7 @@ const worker = globalThis as unknown as {
 
 precacheAndRoute(__KEPT__);
 cleanupOutdatedCaches();
-registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/(api|r|check)(\/|$)/] }));
+registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/(api|r|q|check)(\/|$)/] }));
 
 const PATIENCE_S = 6;
 // What the bench and a job's stages are made of. Streams, files and the record come from the server alone.

@@ -16,6 +16,7 @@ from sqlalchemy.exc import SQLAlchemyError
 from sqlalchemy.orm import Session, sessionmaker
 
 import vividowl.store.bench
+import vividowl.store.counter
 import vividowl.store.deciding
 import vividowl.store.keys
 import vividowl.store.records  # noqa: F401 - their tables belong to the metadata

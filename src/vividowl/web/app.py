@@ -22,6 +22,7 @@ from vividowl.service.workshop import Workshop
 from vividowl.web import access, problems
 from vividowl.web.attempts import routes as attempts_api
 from vividowl.web.bench import routes as bench_api
+from vividowl.web.counter import routes as counter_api
 from vividowl.web.description import KEPT
 from vividowl.web.devices import routes as devices_api
 from vividowl.web.jobs import routes as jobs_api
@@ -150,6 +151,7 @@ def create_app(workshop: Workshop, settings: Settings) -> Application:
         record_api.api,
         keys_api.api,
         links_api.api,
+        counter_api.api,
     ):
         app.register_api(api)
     _add_site(app)
@@ -188,9 +190,11 @@ def _add_site(app: Application) -> None:
         return _customer_page(_asked_language())
 
     @app.route("/r/<token>", endpoint="linked")
+    @app.route("/q/<token>", endpoint="quoted")
     @access.access("public")
     def linked(token: str) -> Response:
-        return _customer_page(links_api.language_of(token) or _asked_language())
+        asked = links_api.language_of(token) if request.endpoint == "linked" else counter_api.language_of(token)
+        return _customer_page(asked or _asked_language())
 
     @app.route("/", endpoint="home", defaults={"path": ""})
     @app.route("/<path:path>", endpoint="site")

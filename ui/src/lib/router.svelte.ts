@@ -65,7 +65,7 @@ export function listen(): () => void {
     const link = (event.target as Element | null)?.closest('a');
     if (!link || link.origin !== location.origin || link.target || link.hasAttribute('download')) return;
     // Files, and the pages of customers, are no rooms of this application.
-    if (/^\/(api|r|check)(\/|$)/.test(link.pathname)) return;
+    if (/^\/(api|r|q|check)(\/|$)/.test(link.pathname)) return;
     event.preventDefault();
     go(link.pathname + link.search);
   };

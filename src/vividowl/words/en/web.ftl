@@ -66,6 +66,7 @@ missing-row =
         [record_version] version of the record
         [customer_link] link
         [shop_key] key
+        [condition_photo] photo
         [sound_file] recording
         [log_mapping] mapping
         [noise_reading] reading
