@@ -32,6 +32,7 @@
     ['/jobs/:id', jobRoom],
     ['/jobs/:id/bench', benchMode],
     ['/jobs/:id/tray', () => import('./rooms/open/TrayLabels.svelte')],
+    ['/jobs/:id/counter', () => import('./rooms/counter/CounterPage.svelte')],
     ['/jobs/:id/attempts', () => import('./rooms/attempts/AttemptsPage.svelte')],
     ['/jobs/:id/runs', () => import('./rooms/runs/AllRuns.svelte')],
     ['/jobs/:id/runs/:key', () => import('./rooms/runs/RunPage.svelte')],

@@ -12,7 +12,7 @@
 
 #grid(columns: (1fr, auto), align: (left + horizon, right + horizon),
   [#text(font: "Bricolage Grotesque", weight: 700, size: 15pt, d.shop) \ #text(fill: soft, d.day)
-   #v(2pt) = #d.title],
+   #heading(level: 1, d.title)],
   [#image("code.svg", width: 27mm, alt: d.scan) #text(size: 7.5pt, fill: soft, d.scan)])
 #line(length: 100%, stroke: 1.4pt + ink)
 #grid(columns: (34mm, 1fr), row-gutter: 7pt, column-gutter: 5mm,

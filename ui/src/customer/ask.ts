@@ -11,10 +11,19 @@ export class Refusal extends Error {
   }
 }
 
-export async function ask<T>(path: string): Promise<T> {
+export const ask = <T>(path: string): Promise<T> => send<T>(path, {});
+
+/** Tell the server something, with the token that it gives to its own pages. */
+export async function tell<T>(path: string, body: object): Promise<T> {
+  const { csrf_token } = await ask<{ csrf_token: string }>('/api/session');
+  const headers = { 'Content-Type': 'application/json', 'X-CSRFToken': csrf_token };
+  return send<T>(path, { method: 'POST', headers, body: JSON.stringify(body) });
+}
+
+async function send<T>(path: string, given: RequestInit): Promise<T> {
   let answer: Response;
   try {
-    answer = await fetch(path, { signal: AbortSignal.timeout(20_000) });
+    answer = await fetch(path, { ...given, signal: AbortSignal.timeout(20_000) });
   } catch {
     throw new Refusal('offline');
   }

@@ -2944,6 +2944,21 @@ export interface components {
         };
         /** ConditionOut */
         ConditionOut: {
+            /** After */
+            after: string | null;
+            /** Bearing */
+            bearing: string;
+            /** Before */
+            before: string | null;
+            /** Condition */
+            condition: string;
+            /** Text */
+            text: string;
+            /** Words */
+            words: string;
+        };
+        /** ConditionPhotoOut */
+        ConditionPhotoOut: {
             /**
              * Id
              * Format: uuid
@@ -2993,7 +3008,7 @@ export interface components {
             /** Accessories */
             accessories: string;
             /** Conditions */
-            conditions: components["schemas"]["ConditionOut"][];
+            conditions: components["schemas"]["ConditionPhotoOut"][];
             consent: components["schemas"]["SignedOut"] | null;
             /** Consent Words */
             consent_words: string[];
@@ -4975,12 +4990,12 @@ export interface components {
         OfferOut: {
             /** Expected */
             expected: string;
-            /** Hours */
-            hours: string;
             /** Key */
             key: string;
             /** Price Cents */
             price_cents: number | null;
+            /** Takes */
+            takes: string;
             /** Title */
             title: string;
         };
@@ -6622,11 +6637,18 @@ export interface components {
             /** Words */
             words: string;
         };
+        /** SignInIn */
+        SignInIn: {
+            /** Login */
+            login: string;
+            /** Password */
+            password: string;
+        };
         /**
-         * SignIn
+         * SignatureIn
          * @description strokes: points x, y, both as shares of the pad's width.
          */
-        SignIn: {
+        SignatureIn: {
             /** Name */
             name: string;
             /** Strokes */
@@ -6638,13 +6660,6 @@ export interface components {
              * @enum {string}
              */
             what: "consent" | "picked_up";
-        };
-        /** SignInIn */
-        SignInIn: {
-            /** Login */
-            login: string;
-            /** Password */
-            password: string;
         };
         /**
          * SignedOut
@@ -11644,7 +11659,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SignIn"];
+                "application/json": components["schemas"]["SignatureIn"];
             };
         };
         responses: {

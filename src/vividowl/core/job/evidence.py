@@ -10,9 +10,11 @@ from itertools import pairwise
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import Words, say
 
-# A signature: how many strokes and points it may have, and how much ink makes one, as a share of the pad's width.
+# How many strokes and points a signature may have [1]. Our choice: more than any hand draws.
 STROKES_MOST, POINTS_MOST = 200, 20_000
+# How much ink makes a signature, as a share of the pad's width [1]. Our choice: a dot and a short dash are none.
 INK_LEAST = 0.1
+# How many marks a photo of the condition takes [1]. Our choice.
 MARKS_MOST = 40
 
 
@@ -51,6 +53,7 @@ def check_signature(name: str, strokes: Sequence[Sequence[Sequence[float]]]) -> 
 
     name: whose it is, in letters [text]
     strokes: points x, y of each stroke, as shares of the pad's width (n, m, 2) [1]
+    returns: nothing
     raises: CoreError
     source: common practice, no source
     """

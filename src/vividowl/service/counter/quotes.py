@@ -39,7 +39,7 @@ def make_quote(
 ) -> CounterView:
     """Offer options of the plan. keys: which, in the order of the offer; days: how long it is good; words: what the
     shop adds. The one before is withdrawn."""
-    require_range("days", days, "", 1, DAYS_MOST)
+    require_range("good_days", days, "", 1, DAYS_MOST)
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         found = {option.key: option for option in plan_view(workshop, scope, job).options}
@@ -71,11 +71,12 @@ def make_quote(
 
 def _told(option: OptionView) -> dict[str, Any]:
     """An option as it is offered: in words that need no knowledge, and with its price."""
+    minutes = option.hands_min + option.wait_min
     return {
         "key": option.key,
         "title": sentence(listed(_done(option), "and")),
         "expected": sentence(_expected(option)),
-        "hours": sentence(say("quote-takes", minutes=option.hands_min + option.wait_min)),
+        "takes": sentence(say("quote-takes", minutes=minutes)) if minutes >= 1 else "",
         "price_cents": option.price.total_cents if option.priced else None,
     }
 

@@ -110,7 +110,7 @@ def save_counter(
 ) -> CounterView:
     """Keep what came along and what was agreed."""
     if fields["limit_cents"] is not None:
-        require_range("limit", fields["limit_cents"] / 100, "", 0, 100000)
+        require_range("price_limit", fields["limit_cents"] / 100, "", 0, 100000)
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
         sheet = sheet_of(scope, job, lock=True)

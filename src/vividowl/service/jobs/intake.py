@@ -15,11 +15,12 @@ from vividowl.core.job.device import REFERENCES, RunSide
 from vividowl.core.job.gates import Gate, Severity, intake_gates, worst_first
 from vividowl.core.job.stages import JobFacts, Next, Position, Stage, position_of
 from vividowl.core.quantities.errors import require_range
-from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.quantities.words import Words, say
 from vividowl.core.verdict.verdicts import Verdict
 from vividowl.service.attempts.failing import has_failed
 from vividowl.service.devices.known import device_for
 from vividowl.service.errors import Refused
+from vividowl.service.languages import require_language
 from vividowl.service.plan.found import plan_row
 from vividowl.service.plan.planning import chosen_gates
 from vividowl.service.workshop import Actor, Workshop, check_version
@@ -27,7 +28,6 @@ from vividowl.store.deciding import Plan
 from vividowl.store.finding import Wanted, find_jobs
 from vividowl.store.models import Acknowledgement, Job
 from vividowl.store.scope import Scope
-from vividowl.words import languages
 
 LEFT_ALONE = "leave"
 INTAKE_FIELDS = (
@@ -205,13 +205,7 @@ def _write_intake(scope: Scope, job: Job, fields: dict[str, Any]) -> None:
     for name in ("age_months", "months_since_service"):
         if fields[name] is not None:
             require_range(name, fields[name], "months", 0, 600)
-    if fields["language"] not in languages():
-        raise Refused(
-            "invalid",
-            say("intake-no-such-language", language=fields["language"]),
-            field="language",
-            remedy=say("allowed", names=listed(languages())),
-        )
+    require_language(fields["language"])
     for name in INTAKE_FIELDS:
         setattr(job, name, fields[name])
     job.customer = scope.customer(fields["customer_name"], fields["customer_contact"])

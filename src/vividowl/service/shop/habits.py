@@ -15,9 +15,10 @@ from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import listed, say
 from vividowl.service.bench.times import learnt_minutes
 from vividowl.service.errors import Refused
+from vividowl.service.languages import require_language
 from vividowl.store.models import Shop
 from vividowl.store.scope import Scope
-from vividowl.words import ENGLISH, languages
+from vividowl.words import ENGLISH
 
 WARRANTY_MONTHS_MOST = 120
 LINK_MONTHS, LINK_MONTHS_MOST = 24, 120
@@ -79,13 +80,7 @@ def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:
     if fields["work_warranty_months"] is not None:
         require_range("work_warranty", fields["work_warranty_months"], "", 1, WARRANTY_MONTHS_MOST)
     require_range("link_months", fields["link_months"], "", 1, LINK_MONTHS_MOST)
-    if fields["language"] not in languages():
-        raise Refused(
-            "invalid",
-            say("intake-no-such-language", language=fields["language"]),
-            field="language",
-            remedy=say("allowed", names=listed(languages())),
-        )
+    require_language(fields["language"])
     address = fields["customer_address"].strip().rstrip("/")
     if address and not _ADDRESS.fullmatch(address):
         raise Refused(

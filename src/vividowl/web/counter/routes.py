@@ -18,14 +18,14 @@ from vividowl.web.counter.schemas import (
     AnswerIn,
     ConditionChangeIn,
     ConditionIn,
-    ConditionOut,
+    ConditionPhotoOut,
     CounterIn,
     CounterOut,
     OfferedOut,
     OfferOut,
     QuoteIn,
     QuoteOut,
-    SignIn,
+    SignatureIn,
     plain,
 )
 from vividowl.web.idempotency import idempotent
@@ -72,7 +72,7 @@ def _out(view: CounterView) -> CounterOut:
         limit_cents=kept.limit_cents,
         limits=kept.limits,
         pick_up_at=kept.pick_up_at,
-        conditions=[ConditionOut.model_validate(c) for c in view.conditions],
+        conditions=[ConditionPhotoOut.model_validate(c) for c in view.conditions],
         consent_words=list(view.consent_words),
         consent=plain(kept.consent),
         pick_up_words=list(view.pick_up_words),
@@ -99,7 +99,7 @@ def save_counter(path: JobPath, body: CounterIn) -> CounterOut:
 @api.post("/jobs/<uuid:job_id>/counter/signatures", responses={201: CounterOut}, operation_id="signCounter")
 @access("member")
 @idempotent
-def sign(path: JobPath, body: SignIn) -> tuple[CounterOut, int]:
+def sign(path: JobPath, body: SignatureIn) -> tuple[CounterOut, int]:
     """Keep a signature with the words that it stands under."""
     view = sheet.sign(workshop(), actor(), path.job_id, body.version, body.what, body.name, body.strokes)
     return _out(view), 201

@@ -25,7 +25,7 @@ class CounterIn(In):
     pick_up_at: Moment | None = None
 
 
-class SignIn(In):
+class SignatureIn(In):
     """strokes: points x, y, both as shares of the pad's width."""
 
     version: Whole
@@ -73,7 +73,7 @@ class MarkOut(Out):
     words: str
 
 
-class ConditionOut(Out):
+class ConditionPhotoOut(Out):
     id: uuid.UUID
     photo_id: uuid.UUID
     place: str
@@ -95,7 +95,7 @@ class OfferOut(Out):
     key: str
     title: str
     expected: str
-    hours: str
+    takes: str
     price_cents: int | None
 
 
@@ -123,7 +123,7 @@ class CounterOut(Out):
     limit_cents: int | None
     limits: str
     pick_up_at: datetime | None
-    conditions: list[ConditionOut]
+    conditions: list[ConditionPhotoOut]
     consent_words: list[str]
     consent: SignedOut | None
     pick_up_words: list[str]

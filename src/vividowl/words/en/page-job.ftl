@@ -417,3 +417,4 @@ links-gone =
        *[no] over since { $day }
     }, opened { $views } times
 intake-language = Customer reads
+job-room-counter = Counter

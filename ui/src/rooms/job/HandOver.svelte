@@ -43,6 +43,11 @@
   let record = $state<CustomerRecord | null>(null);
   const params = $derived({ path: { job_id: job.id } });
   const currency = $derived(session.present?.person?.currency ?? 'EUR');
+  const lead = $derived(
+    job.handed_over_at
+      ? say('hand-over-handed-over-on', { handed_over_at: day(job.handed_over_at) })
+      : say('hand-over-what-owner-gets-proof'),
+  );
   const changed = $derived(JSON.stringify(form) !== JSON.stringify(formOf(job)));
 
   const sides = new TwoSides<ReturnType<typeof formOf>>();
@@ -83,8 +88,9 @@
   });
 
   let proposed = $state('');
-  const saver = new AutoSave(() => save(false));
-  // What was handed over before is a version already: the next one says what is put right in it.
+  // What another tablet has closed meanwhile is not opened again by a field that saves itself.
+  const saver = new AutoSave(async () => job.handed_over_at !== null || (await save(false)));
+  // The next version says what is put right in the one before.
   let why = $state('');
   const latest = $derived(record?.versions[0]?.number ?? 0);
   onDestroy(() => void saver.flush());
@@ -97,7 +103,7 @@
         ],
   );
 
-  // Only what the button itself began holds it: a field that saves itself as it is left would swallow the press.
+  // Only what the button began holds it: a field that saves itself as it is left would swallow the press.
   async function begin(handed: boolean): Promise<boolean> {
     busy = true;
     try {
@@ -110,8 +116,7 @@
   }
 
   async function save(handed: boolean): Promise<boolean> {
-    errors = {};
-    trouble = null;
+    [errors, trouble] = [{}, null];
     const price = parseNumber(form.price);
     if (price !== null && (Number.isNaN(price) || price < 0)) {
       errors.price_cents = say('hand-over-this-no-price-leave');
@@ -121,14 +126,9 @@
     sides.sending($state.snapshot(form));
     const was = job.handed_over_at !== null;
     try {
-      const body = {
-        version: job.version,
-        price_cents: price === null ? null : Math.round(price * 100),
-        next_service_on: form.next || null,
-        handover_note: form.note,
-        handed_over: handed,
-        why,
-      };
+      const price_cents = price === null ? null : Math.round(price * 100);
+      const told = { price_cents, next_service_on: form.next || null, handover_note: form.note, why };
+      const body = { version: job.version, handed_over: handed, ...told };
       record = await take(client.PUT('/api/jobs/{job_id}/hand-over', { params, body }));
       dropDraft(draftKey);
       if (handed) why = '';
@@ -151,11 +151,7 @@
 
 {#if verdict}<Headline {verdict} />{/if}
 <Titled why="life">
-  <p class="lead quiet">
-    {job.handed_over_at
-      ? say('hand-over-handed-over-on', { handed_over_at: day(job.handed_over_at) })
-      : say('hand-over-what-owner-gets-proof')}
-  </p>
+  <p class="lead quiet">{lead}</p>
 </Titled>
 {#if asked && job.handed_over_at && record}
   <HandedOver {job} bind:record save={() => begin(true)} bind:form bind:why {errors} {busy} />

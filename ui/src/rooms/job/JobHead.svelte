@@ -32,6 +32,7 @@
     </p>
   </div>
   <nav class="no-print">
+    <Button kind="bare" href="/jobs/{job.id}/counter">{say('job-room-counter')}</Button>
     <Button kind="bare" href="/devices/{job.device_id}">{say('job-room-device')}</Button>
     {#if job.attempt > 1 || job.failed}
       <Button kind="bare" href="/jobs/{job.id}/attempts">{say('job-room-attempts', { number: job.attempt })}</Button>
