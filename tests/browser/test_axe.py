@@ -37,7 +37,10 @@ PAGES = [
     "handover",
     "record",
     "stopped",
+    "counter",
     "/check",
+    "link",
+    "quote",
     "door",
 ]
 
@@ -99,6 +102,22 @@ def test_axe_finds_nothing_and_the_page_keeps_its_budget(page, job_address, plac
     elif place == "attempts":
         page.goto(job_address(2437, "attempts"))
         page.get_by_role("heading", name="Side by side").wait_for()
+    elif place == "link":
+        page.goto(job_address(2417, "handover"))
+        page.get_by_role("button", name="Make a link").click()
+        page.goto(page.get_by_role("link", name="/r/").get_attribute("href"))
+        page.get_by_role("heading", name="Keep it").wait_for()
+    elif place == "quote":
+        page.goto(job_address(2424, "counter"))
+        page.get_by_role("button", name="Make a quote").click()
+        page.get_by_role("group", name="Which options").get_by_role("checkbox").nth(1).check(force=True)
+        page.get_by_role("button", name="Make the quote").click()
+        page.goto(page.get_by_role("link", name="/q/").get_attribute("href"))
+        page.get_by_role("button", name="Accept").wait_for()
+    elif place == "counter":
+        page.goto(job_address(2421, "counter"))
+        page.get_by_role("button", name="Sign", exact=True).first.click()
+        page.get_by_role("img", name="Pad for a signature").wait_for()
     elif place == "stopped":
         page.goto(job_address(2423, "intake"))
     elif place == "door":

@@ -2948,6 +2948,8 @@ export interface components {
             after: string | null;
             /** Bearing */
             bearing: string;
+            /** Bearing Words */
+            bearing_words: string;
             /** Before */
             before: string | null;
             /** Condition */

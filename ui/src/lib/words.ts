@@ -75,7 +75,6 @@ export const ROLES = named('role', [
   'frame_time',
   'frame_rate',
 ]);
-export const BEARINGS = small('bearing', ['same', 'corrected', 'noted', 'unknown', 'forbids']);
 export const VERDICTS = named('verdict', [
   'improved',
   'worse',

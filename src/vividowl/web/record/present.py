@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from vividowl.core.quantities.words import say
+from vividowl.core.verdict.conditions import ConditionFinding
 from vividowl.core.verdict.plain import Plain
 from vividowl.service.jobs.intake import JobView
 from vividowl.service.measure.comparing import Compared
@@ -26,6 +28,18 @@ from vividowl.web.record.schemas import (
 from vividowl.words import sentence, sentences, spoken
 
 
+def _condition(condition: ConditionFinding) -> ConditionOut:
+    return ConditionOut(
+        condition=condition.condition,
+        words=sentence(condition.words),
+        before=sentence(condition.before) if condition.before else None,
+        after=sentence(condition.after) if condition.after else None,
+        bearing=condition.bearing.value,
+        bearing_words=sentence(say(f"bearing-{condition.bearing.value}")),
+        text=sentence(condition.text),
+    )
+
+
 def verdict_out(compared: Compared) -> VerdictOut:
     """A verdict with all that is drawn beside it."""
     c = compared.comparison
@@ -41,7 +55,7 @@ def verdict_out(compared: Compared) -> VerdictOut:
         exhaust=sentence(compared.exhaust.text) if compared.exhaust else None,
         exhaust_explained=compared.exhaust.explained if compared.exhaust else None,
         effects=[EffectOut.model_validate(e) for e in c.effects],
-        conditions=[ConditionOut.model_validate(x) for x in c.conditions],
+        conditions=[_condition(x) for x in c.conditions],
         before_ladder=LadderOut.model_validate(compared.before_ladder) if compared.before_ladder else None,
         after_ladder=LadderOut.model_validate(compared.after_ladder) if compared.after_ladder else None,
         culprit=compared.culprit,

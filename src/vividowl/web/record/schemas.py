@@ -34,6 +34,7 @@ class ConditionOut(Out):
     before: str | None
     after: str | None
     bearing: str
+    bearing_words: str
     text: str
 
 

@@ -2,7 +2,6 @@
   import { say } from '../job/words';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Schemas } from '../../lib/api';
-  import { BEARINGS } from '../../lib/words';
 
   interface Props {
     conditions: Schemas['ConditionOut'][];
@@ -27,7 +26,7 @@
         <th scope="row">{c.words}</th>
         <td>{c.before ?? '–'}</td>
         <td>{c.after ?? '–'}</td>
-        <td>{BEARINGS[c.bearing] ?? c.bearing}</td>
+        <td>{c.bearing_words}</td>
       </tr>
     {/each}
   </tbody>
