@@ -389,32 +389,5 @@ hand-over-why-hint = Stands in the new version. Version { $number } stays readab
 hand-over-keep-version = Save as version { $number }
 hand-over-cancel = Cancel
 hand-over-put-right = Put the record right
-versions-title = Versions of this record
-versions-version = Version { $number }
-versions-made = { $at }, { $by }
-versions-handed-over = Handed over
-versions-pdf = PDF
-versions-data-file = Signed data file
-links-title = For the customer's phone
-links-none = A link opens this record without an account. It can be withdrawn at any time.
-links-make = Make a link
-links-copy = Copy
-links-copied = The link is copied.
-links-copy-by-hand = This browser does not let it be copied; mark the address and copy it by hand.
-links-withdraw = Withdraw
-links-was-withdrawn = The link is withdrawn; it opens nothing from now on.
-links-code = Code to scan: { $address }
-links-stand =
-    Good until { $day }, { $views ->
-        [0] not opened yet
-        [1] opened once
-       *[other] opened { $views } times
-    }.
-links-inside-only = It opens in the shop's own network only: the address for customers is set in Shop.
-links-gone =
-    Made on { $made }, { $withdrawn ->
-        [yes] withdrawn on { $day }
-       *[no] over since { $day }
-    }, opened { $views } times
 intake-language = Customer reads
 job-room-counter = Counter

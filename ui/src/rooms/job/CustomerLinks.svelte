@@ -1,6 +1,6 @@
 <script lang="ts">
   // Links by which the customer opens the record on a phone: to show, to copy, to withdraw.
-  import { say } from './words';
+  import { say } from './closed-words';
   import { onMount } from 'svelte';
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import { day } from '../../lib/format';

@@ -5,10 +5,9 @@
   import { day, money } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import DateField from '../../lib/parts/DateField.svelte';
+  import Late from '../../lib/parts/Late.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
-  import CustomerLinks from './CustomerLinks.svelte';
   import RecordFiles from './RecordFiles.svelte';
-  import Versions from './Versions.svelte';
 
   interface Props {
     job: Job;
@@ -20,6 +19,7 @@
     save: () => Promise<boolean>;
   }
   let { job, record = $bindable(), form = $bindable(), why = $bindable(), errors, busy, save }: Props = $props();
+  const closed = () => import('./Closed.svelte');
   let correcting = $state(false);
   const latest = $derived(record.versions[0]?.number ?? 1);
 
@@ -88,8 +88,7 @@
   <Button onclick={() => (correcting = true)}>{say('hand-over-put-right')}</Button>
 {/if}
 <RecordFiles {job} />
-<CustomerLinks jobId={job.id} />
-<Versions {job} versions={record.versions} />
+<Late load={closed} given={{ job, versions: record.versions }} />
 
 <style>
   form {
