@@ -1,10 +1,14 @@
 """Links that customers open without an account."""
 
 import io
+import re
 from datetime import UTC, date, datetime, timedelta
+from urllib.parse import unquote
 
 import icalendar
 import pytest
+import zxingcpp
+from PIL import Image, ImageDraw
 from pypdf import PdfReader
 from sqlalchemy import update
 
@@ -177,3 +181,23 @@ def dates_of(caller, path):
     answer = caller.call("GET", path)
     assert answer.mimetype == "text/calendar"
     return icalendar.Calendar.from_ical(answer.data).walk("VEVENT")
+
+
+def test_the_code_to_scan_holds_the_address_of_the_link(ada):
+    """Read by a decoder of ISO/IEC 18004 that is not the library that drew it."""
+    link, _ = linked(ada, handed_over(ada))
+    svg = unquote(link["drawing"].partition(",")[2])
+    side, scale = (int(re.search(found, svg)[1]) for found in (r"width='(\d+)'", r"scale\((\d+)\)"))
+    picture = Image.new("L", (side, side), 255)
+    draw = ImageDraw.Draw(picture)
+    x = y = 0.0
+    # Dark modules are strokes one module high: from where, then by turns how long, and how far the next lies.
+    for kind, told in re.findall(r"([Mmh])([-0-9. ]+)", re.search(r"class='qrline'[^>]* d='([^']+)'", svg)[1]):
+        by = [float(number) for number in re.findall(r"-?[0-9.]+", told)]
+        if kind == "h":
+            draw.rectangle((x * scale, (y - 0.5) * scale, (x + by[0]) * scale - 1, (y + 0.5) * scale - 1), fill=0)
+            x += by[0]
+        else:
+            x, y = (by[0], by[1]) if kind == "M" else (x + by[0], y + by[1])
+    (read,) = zxingcpp.read_barcodes(picture)
+    assert read.text == link["address"]

@@ -5,7 +5,9 @@ import json
 import subprocess
 import sys
 import zipfile
+from pathlib import Path
 
+import jsonschema_rs
 import pytest
 from pypdf import PdfReader
 from sqlalchemy import update
@@ -14,6 +16,9 @@ from tests.logs import COOL, HOT, log_bytes
 from vividowl.formats.data_file import check_data_file
 from vividowl.store.models import Shop
 from vividowl.web.description import KEPT
+from vividowl.web.record.schema import schema
+
+PUBLISHED = Path(__file__).parents[2] / "docs/record.schema.json"
 
 
 def test_from_intake_to_pdf(ada):
@@ -223,3 +228,19 @@ def test_a_record_leaves_the_house_in_the_language_of_its_customer(ada, monkeypa
 
 def text_of(pdf):
     return " ".join("".join(page.extract_text() for page in PdfReader(io.BytesIO(pdf)).pages).split())
+
+
+def test_what_leaves_the_house_fits_its_published_schema(ada, tmp_path):
+    """record.json against docs/record.schema.json, by a validator of JSON Schema (draft 2020-12) that is not ours."""
+    assert PUBLISHED.read_text() == f"{schema()}\n", "run python -m vividowl.web.record.schema"
+    published = json.loads(PUBLISHED.read_text())
+    jsonschema_rs.meta.validate(published)
+    job = ada.served_job()
+    close(ada, job)
+    path = tmp_path / "record.zip"
+    path.write_bytes(ada.call("GET", f"/api/jobs/{job}/record.zip").data)
+    with zipfile.ZipFile(path) as zipped:
+        record = json.loads(zipped.read("record.json"))
+    jsonschema_rs.validate(published, record)
+    for broken in ({**record, "lead": 3}, {n: v for n, v in record.items() if n != "job"}):
+        assert not jsonschema_rs.is_valid(published, broken)
