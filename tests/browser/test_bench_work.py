@@ -383,7 +383,8 @@ def test_a_held_pedal_and_a_pressed_button_prove_nothing(page, planned):
     expect(heading(page)).to_have_text(wanted[1])
     pass_on(page, 620)
     # A tap on the ruler shows a step; the foot acts on that one.
-    for _ in range(battery - 1):
+    for before in range(1, battery):
+        expect(heading(page)).to_have_text(wanted[before])
         tread(page)
     expect(heading(page)).to_have_text("Battery plug off")
     page.keyboard.press("Enter")

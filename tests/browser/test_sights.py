@@ -1,5 +1,7 @@
 """For every sight: colours that the system forces keep every state, and what is chosen is told by more than colour."""
 
+import re
+
 import pytest
 from playwright.sync_api import expect
 
@@ -64,6 +66,7 @@ def test_a_line_of_the_chart_is_told_by_its_dashes(forced, job_address):
     page = forced
     page.goto(job_address(2421, "verdict"))
     page.get_by_role("heading", name="Improved").wait_for()
+    page.get_by_role("slider", name=re.compile("before and after")).first.wait_for()  # the chart comes after the words
     dashes = page.locator("svg path").evaluate_all("all => all.map((e) => getComputedStyle(e).strokeDasharray)")
     assert "none" in dashes
     assert any(d != "none" for d in dashes)

@@ -141,6 +141,22 @@ def test_nothing_of_the_bench_leaves_its_shop(ada, stranger, job):
     assert stranger.call("GET", "/api/models")["models"] == []
 
 
+def test_an_alarm_that_one_tablet_has_seen_is_quiet_on_all(ada, stranger, workshop, job):
+    sent = event("wait_started", 1, wait="alcohol", minutes=3)
+    ada.call("POST", f"/api/jobs/{job}/bench/events", batch(sent))
+    (wait,) = ada.call("GET", "/api/bench/waits")["waits"]
+    assert (wait["seen"], wait["put_off_until"]) == (False, None)
+    path = f"/api/jobs/{job}/bench/quiet"
+    (put_off,) = ada.call("POST", path, {"wait_id": wait["id"], "minutes": 5}, status=201)["waits"]
+    assert not put_off["seen"]
+    assert put_off["put_off_until"] > wait["began"]
+    (seen,) = ada.call("POST", path, {"wait_id": wait["id"]}, status=201)["waits"]
+    assert (seen["seen"], seen["put_off_until"]) == (True, None)
+    stranger.problem("POST", path, {"wait_id": wait["id"]}, status=404)
+    assert ada.problem("POST", path, {"wait_id": "none"}, status=404)["reason"] == "unknown"
+    ada.problem("POST", path, {"wait_id": wait["id"], "minutes": 1e9}, status=422)
+
+
 def test_an_event_id_of_another_job_does_not_pass_for_this_one(ada, job):
     sent = event("note", 1, words="here")
     ada.call("POST", f"/api/jobs/{job}/bench/events", batch(sent))

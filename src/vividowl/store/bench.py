@@ -97,3 +97,14 @@ class DeviceModel(Versioned, Base):
         ForeignKeyConstraint(["shop_id", "updated_by"], ["member.shop_id", "member.id"]),
         check_of("kind", DeviceKind),
     )
+
+
+class QuietWait(Base):
+    """A wait whose alarm is quiet on every tablet. until: put off until then, None when somebody has seen it."""
+
+    __tablename__ = "quiet_wait"
+    shop_id: Mapped[uuid.UUID]
+    job_id: Mapped[uuid.UUID] = mapped_column(primary_key=True)
+    wait_id: Mapped[str] = mapped_column(String(80), primary_key=True)
+    until: Mapped[datetime | None]
+    __table_args__ = (ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"], ondelete="CASCADE"),)

@@ -5,20 +5,26 @@ from __future__ import annotations
 import uuid
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
-from datetime import datetime
+from datetime import datetime, timedelta
 from typing import Any
 
 from vividowl.core.job.stages import HANDS_FIRST
+from vividowl.core.quantities.errors import require_range
+from vividowl.core.quantities.words import say
 from vividowl.service.clock import server_now
+from vividowl.service.errors import Refused
 from vividowl.service.jobs.intake import JobView, list_jobs
 from vividowl.service.workshop import Actor, Workshop
-from vividowl.store.feed import News
+from vividowl.store.bench import QuietWait
+from vividowl.store.feed import News, tell
 from vividowl.store.finding import Wanted
 from vividowl.store.models import Job
 
 # A shop with more open jobs than this looks for one by name.
 OPEN_MOST = 2000
-__all__ = ["News", "RunningWait", "bench", "waits"]
+# For how long an alarm may be put off [min].
+QUIET_MOST_MIN = 240.0
+__all__ = ["News", "RunningWait", "bench", "quiet", "waits"]
 
 
 def bench(workshop: Workshop, actor: Actor, *, limit: int, offset: int) -> tuple[list[JobView], int]:
@@ -40,7 +46,8 @@ def at_stage(
 
 @dataclass(frozen=True)
 class RunningWait:
-    """A clock of the bench: the job it belongs to, its kind and words, the step, when it began and is due."""
+    """A clock of the bench: the job it belongs to, its kind and words, the step, when it began and is due; seen, or put
+    off until then, on whichever tablet."""
 
     job_id: uuid.UUID
     number: int
@@ -51,6 +58,8 @@ class RunningWait:
     step: str
     began: datetime
     due: datetime
+    seen: bool
+    put_off_until: datetime | None
 
 
 def waits(workshop: Workshop, actor: Actor) -> tuple[list[RunningWait], datetime]:
@@ -58,11 +67,30 @@ def waits(workshop: Workshop, actor: Actor) -> tuple[list[RunningWait], datetime
     with workshop.scope(actor) as scope:
         query = scope.select(Job).where(Job.handed_over_at.is_(None), Job.bench["waits"].as_string() != "[]")
         jobs = scope.session.scalars(query).unique().all()
-        found = [_wait(job, wait) for job in jobs for wait in job.bench.get("waits", ())]
+        rows = scope.session.scalars(scope.select(QuietWait).where(QuietWait.job_id.in_([job.id for job in jobs])))
+        quiet = {(row.job_id, row.wait_id): row for row in rows}
+        found = [
+            _wait(job, wait, quiet.get((job.id, wait["id"]))) for job in jobs for wait in job.bench.get("waits", ())
+        ]
     return sorted(found, key=lambda w: w.due), server_now()
 
 
-def _wait(job: Job, wait: Mapping[str, Any]) -> RunningWait:
+def quiet(workshop: Workshop, actor: Actor, job_id: uuid.UUID, wait_id: str, minutes: float | None) -> None:
+    """Let the alarm of a wait be quiet on every tablet: for some minutes, or, None, since somebody has seen it."""
+    if minutes is not None:
+        require_range("minutes", minutes, "min", 0, QUIET_MOST_MIN)
+    with workshop.scope(actor) as scope:
+        job = scope.get(Job, job_id, lock=True)
+        if all(wait["id"] != wait_id for wait in job.bench.get("waits", ())):
+            raise Refused("missing", say("today-no-such-wait"), remedy=say("intake-reload-job"), reason="unknown")
+        row = scope.one(QuietWait, QuietWait.job_id == job.id, QuietWait.wait_id == wait_id)
+        row = row or scope.add(QuietWait(job_id=job.id, wait_id=wait_id))
+        row.until = server_now() + timedelta(minutes=minutes) if minutes is not None else None
+        # No event of the bench: only the clocks are looked at anew.
+        tell(scope.session, scope.shop_id, job.id, 0)
+
+
+def _wait(job: Job, wait: Mapping[str, Any], quiet: QuietWait | None) -> RunningWait:
     return RunningWait(
         job.id,
         job.number,
@@ -73,4 +101,6 @@ def _wait(job: Job, wait: Mapping[str, Any]) -> RunningWait:
         wait["step"],
         datetime.fromisoformat(wait["began"]),
         datetime.fromisoformat(wait["due"]),
+        quiet is not None and quiet.until is None,
+        quiet.until if quiet is not None else None,
     )

@@ -20,7 +20,7 @@ from vividowl.service.jobs import today as bench_case
 from vividowl.service.workshop import Workshop
 from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.bench.present import batch_out, bench_out, words_out
-from vividowl.web.bench.schemas import BenchOut, PhotoOut, RunningWaitOut, RunningWaitsOut
+from vividowl.web.bench.schemas import BenchOut, PhotoOut, QuietIn, RunningWaitOut, RunningWaitsOut
 from vividowl.web.bench.told import BatchOut, BeginIn, EventsIn
 from vividowl.web.bench.words import BenchWordsOut
 from vividowl.web.blueprint import blueprint
@@ -122,6 +122,14 @@ def waits() -> RunningWaitsOut:
     """The clocks of all open jobs."""
     found, now = bench_case.waits(workshop(), actor())
     return RunningWaitsOut(waits=[RunningWaitOut.model_validate(w) for w in found], now=now)
+
+
+@api.post("/jobs/<uuid:job_id>/bench/quiet", responses={201: RunningWaitsOut}, operation_id="quietWait")
+@access("member")
+def quiet_wait(path: JobPath, body: QuietIn) -> tuple[RunningWaitsOut, int]:
+    """Let the alarm of a wait be quiet on every tablet."""
+    bench_case.quiet(workshop(), actor(), path.job_id, body.wait_id, body.minutes)
+    return waits(), 201
 
 
 @api.get("/bench/words", responses={200: BenchWordsOut}, operation_id="getBenchWords")

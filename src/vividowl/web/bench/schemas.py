@@ -8,7 +8,7 @@ from typing import Any
 
 from vividowl.core.bench.log.close import BlockerCode
 from vividowl.core.bench.log.state import BenchState
-from vividowl.web.fields import Out
+from vividowl.web.fields import In, Number, Out, Short
 
 
 class GuardOut(Out):
@@ -276,6 +276,15 @@ class RunningWaitOut(Out):
     step: str
     began: datetime
     due: datetime
+    seen: bool
+    put_off_until: datetime | None
+
+
+class QuietIn(In):
+    """minutes: for how long its alarm is put off; none: somebody has seen it."""
+
+    wait_id: Short
+    minutes: Number | None = None
 
 
 class RunningWaitsOut(Out):

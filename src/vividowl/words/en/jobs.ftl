@@ -68,3 +68,4 @@ links-withdrawn = This link was withdrawn by the shop.
 links-over = This link is over.
 links-ask-shop = Ask the shop that gave it to you for a new one.
 links-no-photo = There is no such photo on this record.
+today-no-such-wait = This wait is not running any more.

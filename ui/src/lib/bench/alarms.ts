@@ -8,6 +8,8 @@ export interface Over {
   id: string;
   /** When it was over [ms]. */
   due: number;
+  /** On whichever tablet it was seen, or put off until then [ms]. */
+  quiet?: number;
 }
 
 type Kept = Record<string, number>;
@@ -45,7 +47,7 @@ export function asking(list: Over[], now: number): Over[] {
   const known = Object.fromEntries(Object.entries(state).filter(([id]) => list.some((w) => w.id === id)));
   for (const { id, due } of list) if (due <= now) known[id] ??= 0;
   if (JSON.stringify(known) !== JSON.stringify(state)) keep(known);
-  return list.filter((w) => w.due <= now && now - w.due < STALE_MS && (known[w.id] ?? 0) <= now);
+  return list.filter((w) => w.due <= now && now - w.due < STALE_MS && Math.max(known[w.id] ?? 0, w.quiet ?? 0) <= now);
 }
 
 /** Whether it rings at this moment: once when it begins to ask, then again and again where someone is at work. */

@@ -1,6 +1,6 @@
 // The clocks of all jobs, read against the server's time, and the bell when one is over, whatever page is open.
 import { client, Problem, take, type Schemas } from '../api';
-import { asking, begin, ringsNow, seen, snooze } from './alarms';
+import { asking, begin, ringsNow, seen, snooze, SNOOZE_MIN } from './alarms';
 import { ring } from './bell';
 import { hear, line } from './news.svelte';
 
@@ -32,17 +32,30 @@ export const waits = {
   },
   seen(id: string) {
     seen(id);
-    delete rangAt[id];
-    tick();
+    hushed(id, null);
   },
   snooze(id: string) {
     snooze(id, now);
-    delete rangAt[id];
-    tick();
+    hushed(id, SNOOZE_MIN);
   },
 };
 
-const overs = () => list.map((wait) => ({ id: wait.id, due: Date.parse(wait.due) }));
+/** Quiet here at once, and on the other tablets by the server; without a line it is quiet here. */
+function hushed(id: string, minutes: number | null): void {
+  const wait = list.find((one) => one.id === id);
+  delete rangAt[id];
+  tick();
+  if (!wait) return;
+  const params = { path: { job_id: wait.job_id } };
+  const body = { wait_id: id, minutes };
+  take(client.POST('/api/jobs/{job_id}/bench/quiet', { params, body })).catch((error: unknown) => {
+    if (!(error instanceof Problem)) throw error;
+  });
+}
+
+const quietOf = (wait: RunningWait): number =>
+  wait.seen ? Number.MAX_SAFE_INTEGER : wait.put_off_until ? Date.parse(wait.put_off_until) : 0;
+const overs = () => list.map((wait) => ({ id: wait.id, due: Date.parse(wait.due), quiet: quietOf(wait) }));
 
 async function load(first = false): Promise<void> {
   try {

@@ -19,6 +19,8 @@ const clockOf = (id: string, leftS: number, serverAheadS = 0) => {
     step: 'First layer',
     began: new Date(now - 60_000).toISOString(),
     due: new Date(now + 1000 * leftS).toISOString(),
+    seen: false,
+    put_off_until: null as string | null,
   };
 };
 const answer = (list: unknown[], serverAheadS = 0) => ({
@@ -61,6 +63,28 @@ describe('the clocks of all jobs', () => {
     await vi.advanceTimersByTimeAsync(20 * 60_000);
     expect(rung).toHaveBeenCalledTimes(5);
     expect(screen.queryByRole('alert')).toBeNull();
+  });
+
+  it('are quiet here too where they were seen or put off on another tablet, and say so to the others', async () => {
+    const rung = vi.spyOn(bell, 'ring').mockImplementation(() => undefined);
+    rung.mockClear();
+    const soon = new Date(Date.now() + 120_000).toISOString();
+    const clocks = [
+      { ...clockOf('w-seen', 2), seen: true },
+      { ...clockOf('w-off', 2), put_off_until: soon },
+      clockOf('w-mine', 2),
+    ];
+    const log = serve({ ...answer(clocks), 'POST /api/jobs/j1/bench/quiet': { waits: [], now: soon } });
+    stop = watchWaits();
+    await vi.waitFor(() => expect(waits.list).toHaveLength(3));
+    await vi.advanceTimersByTimeAsync(4000);
+    expect(waits.over.map((wait) => wait.id)).toEqual(['w-mine']);
+    waits.seen('w-mine');
+    await vi.waitFor(() =>
+      expect(log.find((a) => a.method === 'POST')?.body).toEqual({ wait_id: 'w-mine', minutes: null }),
+    );
+    await vi.advanceTimersByTimeAsync(120_000);
+    expect(waits.over.map((wait) => wait.id)).toEqual(['w-off']);
   });
 
   it('go on asking after a reload', async () => {

@@ -109,7 +109,7 @@
     </fieldset>
     <TextField label={say('quotes-words')} name="quote_words" wide lines={2} bind:value={words} />
     <div class="row">
-      <TextField label={say('quotes-days')} name="good_days" numeric unit="d" bind:value={days} />
+      <TextField label={say('quotes-days')} name="good_days" numeric unit="days" bind:value={days} />
       <Button kind="main" {busy} disabled={!keys.length} onclick={() => void send()}>{say('quotes-send')}</Button>
       <Button onclick={() => (offering = false)}>{say('quotes-cancel')}</Button>
     </div>

@@ -32,6 +32,9 @@ const shop = {
     usual_load: 'even load',
     usual_fan: 'automatic',
     work_warranty_months: null,
+    language: 'en',
+    customer_address: '',
+    link_months: 24,
   },
   tasks: [{ name: 'clean', words: 'clean fins', hands_min: 15, wait_min: 5, learnt_min: null, learnt_jobs: 0 }],
   predicted: { jobs: 4, inside: 3, share: 0.75, low: 0.3, high: 0.95 },
@@ -115,6 +118,9 @@ describe('the shop', () => {
         usual_load: 'even load',
         usual_fan: 'automatic',
         work_warranty_months: null,
+        language: 'en',
+        customer_address: '',
+        link_months: 24,
       },
     });
     expect(screen.getByText(/3 of 4 measured jobs ended inside/)).toHaveTextContent(
