@@ -77,9 +77,12 @@ def owner(workshop):
     return accounts.found_shop(workshop, shop_name="One", name="Ada", login="ada", password=None).actor
 
 
+EDGE = versions.Edge(lambda record, version: b"{}", str)
+
+
 def draft(workshop, owner, job):
     """The record of a job that is not handed over."""
-    return versions.get_record(workshop, owner, job).stands
+    return versions.get_record(workshop, owner, job, EDGE).stands
 
 
 def upload(workshop, owner, job, side, data, name="log.csv"):
@@ -323,7 +326,7 @@ def test_a_record_lists_what_was_agreed_fitted_and_asked(workshop, owner):
     assert [i.product for i in record.items] == ["Quicksheen"]
     # handbook/life.md, common practice: alloy on copper asks for a yearly look, dust with nothing known too.
     assert record.proposal.months == 12
-    data, name = versions.record_pdf(workshop, owner, job)
+    data, name = versions.record_pdf(workshop, owner, job, EDGE)
     assert data.startswith(b"%PDF-")
     assert name == "record-1-draft.pdf"
 

@@ -10,11 +10,12 @@ from pathlib import Path
 import jsonschema_rs
 import pytest
 from pypdf import PdfReader
-from sqlalchemy import update
+from sqlalchemy import delete, update
 from tests.logs import COOL, HOT, log_bytes
 
 from vividowl.formats.data_file import check_data_file
 from vividowl.store.models import Shop
+from vividowl.store.records import RecordVersion
 from vividowl.web.description import KEPT
 from vividowl.web.record.schema import schema
 
@@ -140,6 +141,17 @@ def test_what_is_put_right_later_is_a_version_of_its_own_and_the_old_one_stays_v
     assert downloaded("?version=1")[0].read_bytes() == before
     assert ada.call("GET", f"/api/jobs/{job}/record")["shop_name"] == first["shop_name"]
     assert ada.problem("GET", f"/api/jobs/{job}/record?version=3", status=404)["detail"].startswith("There is no such")
+
+
+def test_a_job_closed_before_versions_were_kept_gets_its_first_when_it_is_asked_for(ada, workshop):
+    job = ada.served_job()
+    close(ada, job)
+    with workshop.database.session() as session:
+        session.execute(delete(RecordVersion))
+    again = ada.call("GET", f"/api/jobs/{job}/record")
+    assert [v["number"] for v in again["versions"]] == [1]
+    assert "draft" not in ada.call("GET", f"/api/jobs/{job}/record.pdf").headers["Content-Disposition"]
+    ada.call("POST", f"/api/jobs/{job}/links", status=201)
 
 
 def test_a_draft_says_that_it_is_one(ada, tmp_path):

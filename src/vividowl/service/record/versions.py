@@ -134,16 +134,28 @@ def kept_of(workshop: Workshop, scope: Scope, job: Job, number: int | None = Non
     return Kept(row.record if row is not None else record_of(workshop, scope, job), told)
 
 
-def get_record(workshop: Workshop, actor: Actor, job_id: uuid.UUID, number: int | None = None) -> Kept:
+def _closed(workshop: Workshop, scope: Scope, actor: Actor, job_id: uuid.UUID, edge: Edge) -> Job:
+    """The job. One that was handed over before versions were kept gets its first when it is next asked for."""
+    job = scope.get(Job, job_id)
+    if job.handed_over_at is not None and not versions_of(scope, job.id):
+        job = scope.get(Job, job_id, lock=True)  # two that ask at once make one
+        if not versions_of(scope, job.id):
+            keep_version(workshop, scope, actor, job, "", edge)
+    return job
+
+
+def get_record(workshop: Workshop, actor: Actor, job_id: uuid.UUID, edge: Edge, number: int | None = None) -> Kept:
     """The same, by the id of the job."""
     with workshop.scope(actor) as scope:
-        return kept_of(workshop, scope, scope.get(Job, job_id), number)
+        return kept_of(workshop, scope, _closed(workshop, scope, actor, job_id, edge), number)
 
 
-def record_pdf(workshop: Workshop, actor: Actor, job_id: uuid.UUID, number: int | None = None) -> tuple[bytes, str]:
+def record_pdf(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, edge: Edge, number: int | None = None
+) -> tuple[bytes, str]:
     """The record as a PDF, and a name for the file."""
     with workshop.scope(actor) as scope:
-        job = scope.get(Job, job_id)
+        job = _closed(workshop, scope, actor, job_id, edge)
         row = version_row(scope, job, number)
         pdf = row.pdf if row is not None else pdf_of(workshop, scope, record_of(workshop, scope, job))
         return pdf, f"{name_of(job, row)}.pdf"
@@ -154,7 +166,7 @@ def data_file(
 ) -> tuple[bytes, str]:
     """The data file of a record, signed by the shop, and a name for it. That of a draft says that it is one."""
     with workshop.scope(actor) as scope:
-        job = scope.get(Job, job_id)
+        job = _closed(workshop, scope, actor, job_id, edge)
         row = version_row(scope, job, number)
         if row is not None:
             return file_of(workshop, scope, row), f"{name_of(job, row)}.zip"

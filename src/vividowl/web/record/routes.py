@@ -31,7 +31,7 @@ def get_verdict(path: JobPath) -> VerdictOut:
 @access("member")
 def get_record(path: JobPath, query: RecordQuery) -> RecordOut:
     """What the customer gets."""
-    return kept_out(versions.get_record(workshop(), actor(), path.job_id, query.version))
+    return kept_out(versions.get_record(workshop(), actor(), path.job_id, EDGE, query.version))
 
 
 @api.put("/hand-over", responses={200: RecordOut}, operation_id="handOver")
@@ -57,7 +57,7 @@ def hand_over(path: JobPath, body: HandOverIn) -> RecordOut:
 @access("member")
 def record_pdf(path: JobPath, query: RecordQuery) -> Response:
     """The record as a PDF."""
-    data, name = versions.record_pdf(workshop(), actor(), path.job_id, query.version)
+    data, name = versions.record_pdf(workshop(), actor(), path.job_id, EDGE, query.version)
     return Response(data, mimetype="application/pdf", headers={"Content-Disposition": f'inline; filename="{name}"'})
 
 
