@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../say';
+  import { say } from './drop-words';
   import type { Schemas } from '../api';
   import { fixed } from '../format';
   import Button from '../parts/Button.svelte';
