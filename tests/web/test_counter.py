@@ -30,8 +30,16 @@ def save(caller, job, **fields):
 
 
 def signed(caller, job, what="consent", *, status=201, **fields):
-    version = caller.call("GET", f"/api/jobs/{job}/counter")["version"]
-    body = {"version": version, "what": what, "name": "Wen Abernathy", "strokes": STROKES, **fields}
+    sheet = caller.call("GET", f"/api/jobs/{job}/counter")
+    words = sheet["consent_words" if what == "consent" else "pick_up_words"]
+    body = {
+        "version": sheet["version"],
+        "what": what,
+        "name": "Wen Abernathy",
+        "words": words,
+        "strokes": STROKES,
+        **fields,
+    }
     if status != 201:
         return caller.problem("POST", f"/api/jobs/{job}/counter/signatures", body, status=status)
     return caller.call("POST", f"/api/jobs/{job}/counter/signatures", body, status=201)
@@ -63,6 +71,13 @@ def test_a_signature_of_no_strokes_is_none(ada, strokes):
     ada.problem("POST", f"/api/jobs/{job}/counter/signatures", {"version": 1, "strokes": [[["a"]]]}, status=422)
 
 
+def test_nobody_signs_words_that_they_have_not_read(ada):
+    job = ada.new_job()["id"]
+    shown = ada.call("GET", f"/api/jobs/{job}/counter")["consent_words"]
+    assert signed(ada, job, words=[*shown, "And more."], status=409)["reason"] == "stale"
+    assert signed(ada, job, words=shown)["consent"]["words"] == shown
+
+
 def test_photos_of_the_condition_carry_marks_and_come_on_the_ticket(ada, stranger):
     job = ada.new_job()["id"]
     photo_id = "6f0cf0d8-6f60-4b0e-9f0c-6f0cf0d86f60"
@@ -77,6 +92,10 @@ def test_photos_of_the_condition_carry_marks_and_come_on_the_ticket(ada, strange
     text = text_of(ada.call("GET", f"/api/jobs/{job}/ticket.pdf").data)
     assert all(said in text for said in ("Edges", "left corner bent", "deep scratch"))
     stranger.problem("PUT", path, change, status=404)
+    other = ada.new_job(serial="M15-OTHER")["id"]
+    ada.problem("PUT", path.replace(job, other), change, status=404)
+    taken = {"photo_id": photo_id, "place": "lid"}
+    ada.problem("POST", f"/api/jobs/{other}/counter/conditions", taken, status=404)
     ada.problem("PUT", path, {**change, "marks": [{"x": 1.2, "y": 0.5}]}, status=422)
     assert ada.call("PUT", path, {**change, "removed": True})["conditions"] == []
     assert len(ada.call("PUT", path, change)["conditions"]) == 1

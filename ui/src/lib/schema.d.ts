@@ -6679,7 +6679,7 @@ export interface components {
         };
         /**
          * SignatureIn
-         * @description strokes: points x, y, both as shares of the pad's width.
+         * @description words: as they were shown to who signs; strokes: points x, y, both as shares of the pad's width.
          */
         SignatureIn: {
             /** Name */
@@ -6693,6 +6693,8 @@ export interface components {
              * @enum {string}
              */
             what: "consent" | "picked_up";
+            /** Words */
+            words: string[];
         };
         /**
          * SignedOut

@@ -18,7 +18,7 @@ from vividowl.service.plan.views import OptionView
 from vividowl.service.workshop import Actor, Workshop, open_job
 from vividowl.store.counter import Quote, quote_of
 from vividowl.store.models import Job, Shop
-from vividowl.store.scope import Scope
+from vividowl.store.scope import NotFound, Scope
 from vividowl.words import sentence, spoken
 
 NONE_OF_THEM = ""
@@ -101,6 +101,8 @@ def withdraw_quote(workshop: Workshop, actor: Actor, job_id: uuid.UUID, quote_id
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
         quote = scope.get(Quote, quote_id, lock=True)
+        if quote.job_id != job.id:
+            raise NotFound("quote")
         quote.withdrawn_at = quote.withdrawn_at or server_now()
         scope.session.flush()
         return view_of(scope, job)

@@ -23,9 +23,10 @@ from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.record.versions import versions_of
 from vividowl.service.workshop import Actor, Workshop, check_version
+from vividowl.store.bench import Photo
 from vividowl.store.counter import ConditionPhoto, CounterSheet, Quote
 from vividowl.store.models import Job, Shop
-from vividowl.store.scope import Scope
+from vividowl.store.scope import NotFound, Scope
 from vividowl.words import sentences, spoken
 
 PHOTOS_MOST = 30
@@ -129,9 +130,11 @@ def sign(
     version: int,
     what: str,
     name: str,
+    words: Sequence[str],
     strokes: Sequence[Sequence[Sequence[float]]],
 ) -> CounterView:
-    """Keep a signature with the very words that it stands under. what: consent, or picked_up."""
+    """Keep a signature with the very words that it stands under. what: consent, or picked_up; words: as they were
+    shown, refused where something changed since: nobody signs what they have not read."""
     check_signature(name, strokes)
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
@@ -146,8 +149,11 @@ def sign(
                 "conflict", say("counter-not-handed-over"), reason="not_yet", remedy=say("links-hand-over-first")
             )
         view = view_of(scope, job)
+        now = list(view.consent_words if what == CONSENT else view.pick_up_words)
+        if list(words) != now:
+            raise Refused("conflict", say("counter-words-changed"), reason="stale", remedy=say("counter-read-again"))
         signed = {
-            "words": list(view.consent_words if what == CONSENT else view.pick_up_words),
+            "words": now,
             "language": job.language,
             "name": name.strip(),
             "at": server_now().isoformat(),
@@ -164,6 +170,8 @@ def add_condition(workshop: Workshop, actor: Actor, job_id: uuid.UUID, photo_id:
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)
         require_photo(scope, str(photo_id))
+        if scope.get(Photo, photo_id).job_id != job.id:
+            raise NotFound("photo")
         view = view_of(scope, job)
         if len(view.conditions) >= PHOTOS_MOST:
             raise Refused(
@@ -183,6 +191,8 @@ def change_condition(
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
         row = scope.get(ConditionPhoto, condition_id, lock=True)
+        if row.job_id != job.id:
+            raise NotFound("condition_photo")
         row.place, row.note = ConditionPlace(fields["place"]), fields["note"].strip()
         row.marks = [{"x": m["x"], "y": m["y"], "words": m["words"].strip()} for m in fields["marks"]]
         row.removed_at = (row.removed_at or server_now()) if fields["removed"] else None

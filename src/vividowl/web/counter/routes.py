@@ -101,7 +101,7 @@ def save_counter(path: JobPath, body: CounterIn) -> CounterOut:
 @idempotent
 def sign(path: JobPath, body: SignatureIn) -> tuple[CounterOut, int]:
     """Keep a signature with the words that it stands under."""
-    view = sheet.sign(workshop(), actor(), path.job_id, body.version, body.what, body.name, body.strokes)
+    view = sheet.sign(workshop(), actor(), path.job_id, body.version, body.what, body.name, body.words, body.strokes)
     return _out(view), 201
 
 

@@ -26,11 +26,12 @@ class CounterIn(In):
 
 
 class SignatureIn(In):
-    """strokes: points x, y, both as shares of the pad's width."""
+    """words: as they were shown to who signs; strokes: points x, y, both as shares of the pad's width."""
 
     version: Whole
     what: Literal["consent", "picked_up"]
     name: Annotated[str, StringConstraints(max_length=120, pattern=NO_NUL)]
+    words: Annotated[list[Annotated[str, StringConstraints(max_length=4000)]], Field(max_length=20)]
     strokes: Annotated[list[Stroke], Field(max_length=STROKES_MOST)]
 
 

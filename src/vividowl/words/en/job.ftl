@@ -29,3 +29,5 @@ quotes-no-such-option = This option was not offered.
 quotes-answered = This quote is answered already.
 quotes-withdrawn = This quote was withdrawn; there may be a newer one.
 quotes-over = This quote is over.
+counter-words-changed = What is to be signed has changed since it was shown.
+counter-read-again = Load it again, read it together, and sign then.

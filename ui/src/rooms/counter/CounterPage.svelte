@@ -102,8 +102,10 @@
   onDestroy(() => void saver.flush());
 
   async function sign(what: 'consent' | 'picked_up', name: string, strokes: number[][][]) {
+    // As they stand while the pen is lifted: what is saved only now was not read by anyone.
+    const read = (what === 'consent' ? sheet?.consent_words : sheet?.pick_up_words) ?? [];
     await saver.flush();
-    const body = { version: sheet?.version ?? 1, what, name, strokes };
+    const body = { version: sheet?.version ?? 1, what, name, words: read, strokes };
     if (await pressed(() => take(client.POST('/api/jobs/{job_id}/counter/signatures', { params, body }))))
       toast(say('counter-signed'));
   }
