@@ -11,6 +11,7 @@ from dataclasses import dataclass, fields
 from datetime import date
 
 from vividowl.core.quantities.words import listed, say
+from vividowl.formats.cells import as_it_was, harmless
 from vividowl.formats.errors import FormatError
 
 CELL_MOST, NUMBER_MOST = 200, 1e9
@@ -48,13 +49,8 @@ def write_shelf(lines: Sequence[ShelfLine]) -> bytes:
     writer = csv.writer(out, lineterminator="\r\n")
     writer.writerow(HEADERS)
     for line in lines:
-        writer.writerow([_harmless(getattr(line, name)) for name in HEADERS])
+        writer.writerow([harmless(getattr(line, name)) for name in HEADERS])
     return out.getvalue().encode("utf-8")
-
-
-def _harmless(text: str) -> str:
-    """A text that a spreadsheet would run as a formula gets an apostrophe in front."""
-    return f"'{text}" if text[:1] in ("=", "+", "-", "@", "\t") else text
 
 
 def read_shelf(data: bytes) -> list[ShelfLine]:
@@ -102,7 +98,7 @@ def read_shelf(data: bytes) -> list[ShelfLine]:
                     say("shelf-csv-line-cell-longer-than-characters", number=number, name=name, cell_most=CELL_MOST),
                     remedy=say("shelf-csv-correct-cell"),
                 )
-        cells = {name: cell.strip().removeprefix("'") for name, cell in zip(headers, row, strict=True)}
+        cells = {name: as_it_was(cell.strip()) for name, cell in zip(headers, row, strict=True)}
         out.append(ShelfLine(**{name: cells.get(name, "") for name in HEADERS}))
     return out
 

@@ -19,6 +19,7 @@ import vividowl.store.bench
 import vividowl.store.counter
 import vividowl.store.deciding
 import vividowl.store.keys
+import vividowl.store.past
 import vividowl.store.records  # noqa: F401 - their tables belong to the metadata
 from vividowl.store.base import count_versions
 from vividowl.store.feed import Feed

@@ -119,6 +119,7 @@ class StockMove(Base):
         ForeignKeyConstraint(["shop_id", "member_id"], ["member.shop_id", "member.id"]),
         CheckConstraint("remaining >= 0", name="remaining"),
         Index("ix_stock_move_lot_id_at", "lot_id", "at"),
+        Index("ix_stock_move_job_id", "job_id"),
     )
 
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import uuid
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import UTC, date, datetime, time, timedelta
@@ -24,7 +25,7 @@ TRIGRAM = 3
 class Wanted:
     """What is looked for; what is empty or None is not asked. find: words, each of which must occur; handed_over: True
     for closed jobs, False for open ones; kind, verdict, material: stored names; since and until: days taken in, both
-    included; order: changed, newest or oldest."""
+    included; jobs: none but these; order: changed, newest or oldest."""
 
     find: str = ""
     handed_over: bool | None = None
@@ -33,6 +34,7 @@ class Wanted:
     material: str = ""
     since: date | None = None
     until: date | None = None
+    jobs: frozenset[uuid.UUID] | None = None
     order: str = "changed"
 
 
@@ -64,6 +66,8 @@ def jobs_where(scope: Scope, wanted: Wanted) -> Select[Job]:
         query = query.where(Job.id.in_(fitted.where(FitItem.kind == wanted.material, FitItem.removed_at.is_(None))))
     if wanted.since is not None:
         query = query.where(Job.created_at >= _midnight(wanted.since))
+    if wanted.jobs is not None:
+        query = query.where(Job.id.in_(wanted.jobs))
     if wanted.until is not None:
         query = query.where(Job.created_at < _midnight(wanted.until) + timedelta(days=1))
     return query

@@ -91,13 +91,14 @@ class SignIn(Base):
 
 
 class Customer(Base):
-    """Whose device it is."""
+    """Whose device it is. erased_at: when the shop forgot who it was."""
 
     __tablename__ = "customer"
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
     shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"))
     name: Mapped[str] = mapped_column(String(120))
     contact: Mapped[str] = mapped_column(String(200), default="")
+    erased_at: Mapped[datetime | None]
     __table_args__ = (UniqueConstraint("shop_id", "id"), UniqueConstraint("shop_id", "name", "contact"))
 
 
@@ -138,6 +139,9 @@ class Job(Versioned, Base):
     language: Mapped[str] = mapped_column(String(2), default="en")
     # What the record was judged by when the job was handed over; while it is open the shop's present settings count.
     judged_by: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    # The list that it was brought in from, and what its row there told: its line, its sign, its cells by heading.
+    import_id: Mapped[uuid.UUID | None]
+    past: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
     # The day of the work, where that was another than the one on which it was written down.
     done_on: Mapped[date | None]
     created_at: Mapped[datetime] = mapped_column(default=now)
@@ -160,6 +164,9 @@ class Job(Versioned, Base):
         ForeignKeyConstraint(["shop_id", "customer_id"], ["customer.shop_id", "customer.id"]),
         ForeignKeyConstraint(["shop_id", "created_by"], ["member.shop_id", "member.id"]),
         ForeignKeyConstraint(["shop_id", "device_id"], ["device.shop_id", "device.id"]),
+        ForeignKeyConstraint(["shop_id", "import_id"], ["past_import.shop_id", "past_import.id"]),
+        CheckConstraint("(import_id IS NULL) = (past IS NULL)", name="past"),
+        Index("ix_job_import_id", "import_id", postgresql_where=text("import_id IS NOT NULL")),
         CheckConstraint("age_months >= 0", name="age_months"),
         CheckConstraint("months_since_service >= 0", name="months_since_service"),
         check_of("place", WhereUsed),
@@ -172,6 +179,7 @@ class Job(Versioned, Base):
         Index("ix_job_shop_id_updated_at", "shop_id", text("updated_at DESC")),
         Index("ix_job_shop_id_created_at", "shop_id", text("created_at DESC")),
         Index("ix_job_device_id", "device_id"),
+        Index("ix_job_customer_id", "customer_id"),
         Index("ix_job_known_by", "known_by", postgresql_using="gin", postgresql_ops={"known_by": "gin_trgm_ops"}),
     )
 

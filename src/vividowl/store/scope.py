@@ -71,9 +71,14 @@ class Scope:
 
     def next_job_number(self) -> int:
         """Draw the next job number; the shop's row is locked until the transaction ends."""
-        shop = self.session.scalars(select(Shop).where(Shop.id == self.shop_id).with_for_update()).one()
+        shop = self.locked_shop()
         shop.last_job_number += 1
         return shop.last_job_number
+
+    def locked_shop(self) -> Shop:
+        """The shop as it is now, its row locked until the transaction ends: who numbers jobs waits for it."""
+        query = select(Shop).where(Shop.id == self.shop_id).with_for_update()
+        return self.session.scalars(query.execution_options(populate_existing=True)).one()
 
     def run(self, job_id: uuid.UUID, key: str, *, lock: bool = False) -> Run | None:
         """A run of a job: the reference of a side, or None; or another by its id, which has to be there."""

@@ -23,11 +23,13 @@ from vividowl.web import access, problems
 from vividowl.web.attempts import routes as attempts_api
 from vividowl.web.bench import routes as bench_api
 from vividowl.web.counter import routes as counter_api
+from vividowl.web.customers import routes as customers_api
 from vividowl.web.description import KEPT
 from vividowl.web.devices import routes as devices_api
 from vividowl.web.jobs import routes as jobs_api
 from vividowl.web.measure import routes as runs_api
 from vividowl.web.models import routes as models_api
+from vividowl.web.past import routes as past_api
 from vividowl.web.plan import routes as plan_api
 from vividowl.web.record import keys as keys_api
 from vividowl.web.record import links as links_api
@@ -146,6 +148,8 @@ def create_app(workshop: Workshop, settings: Settings) -> Application:
         plan_api.api,
         bench_api.api,
         models_api.api,
+        past_api.api,
+        customers_api.api,
         shelf_api.api,
         workings_api.api,
         record_api.api,

@@ -126,6 +126,12 @@ function asProblem(error: unknown): ProblemBody {
   return { ...UNREACHABLE, detail: say('api-server-answered-in-unknown'), reason: 'unknown' };
 }
 
+/** What went wrong with a request that was made without the client: its answer, or what stopped it. */
+export async function asProblemOf(what: unknown): Promise<Problem> {
+  if (what instanceof Problem) return what;
+  return new Problem(what instanceof Response ? asProblem(await what.json().catch(() => null)) : UNREACHABLE);
+}
+
 export const FILE_MOST_BYTES = 200 * 1024 * 1024;
 
 /** What can be told wrong about a file before it is sent. */

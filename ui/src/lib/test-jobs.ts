@@ -6,6 +6,7 @@ export const blankGlance: Glance = { measured: false, rise_k: null, noise_db: nu
 export function makeJob(more: Partial<Job> = {}): Job {
   return {
     id: 'j1',
+    from_list: false,
     language: 'en',
     number: 7,
     version: 3,

@@ -38,10 +38,20 @@ def bench(workshop: Workshop, actor: Actor, *, limit: int, offset: int) -> tuple
 def at_stage(
     workshop: Workshop, actor: Actor, wanted: Wanted, stage: str, *, limit: int, offset: int
 ) -> tuple[list[JobView], int]:
-    """A page of the open jobs that stand at a stage: where a job is, the database alone cannot tell."""
-    views, _ = list_jobs(workshop, actor, replace(wanted, handed_over=False), limit=OPEN_MOST, offset=0)
-    found = [view for view in views if view.stage == stage]
+    """A page of the open jobs that stand at a stage."""
+    found = _all_at_stage(workshop, actor, wanted, stage)
     return found[offset : offset + limit], len(found)
+
+
+def _all_at_stage(workshop: Workshop, actor: Actor, wanted: Wanted, stage: str) -> list[JobView]:
+    """Where a job is, the database alone cannot tell."""
+    views, _ = list_jobs(workshop, actor, replace(wanted, handed_over=False), limit=OPEN_MOST, offset=0)
+    return [view for view in views if view.stage == stage]
+
+
+def only_at_stage(workshop: Workshop, actor: Actor, wanted: Wanted, stage: str) -> Wanted:
+    """What is wanted, narrowed to the open jobs that stand at a stage."""
+    return replace(wanted, jobs=frozenset(view.job.id for view in _all_at_stage(workshop, actor, wanted, stage)))
 
 
 @dataclass(frozen=True)

@@ -23,7 +23,10 @@ def make_link(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> CustomerLi
     """A link to the record of a job that is handed over."""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)
-        if job.handed_over_at is None or scope.one(RecordVersion, RecordVersion.job_id == job.id) is None:
+        kept = scope.one(RecordVersion, RecordVersion.job_id == job.id) is not None
+        if job.import_id is not None and not kept:
+            raise Refused("conflict", say("links-from-a-list", number=job.number), reason="from_list")
+        if job.handed_over_at is None or not kept:
             raise Refused(
                 "conflict",
                 say("links-no-record-yet", number=job.number),

@@ -135,9 +135,11 @@ def kept_of(workshop: Workshop, scope: Scope, job: Job, number: int | None = Non
 
 
 def _closed(workshop: Workshop, scope: Scope, actor: Actor, job_id: uuid.UUID, edge: Edge) -> Job:
-    """The job. One that was handed over before versions were kept gets its first when it is next asked for."""
+    """The job. One that was handed over before versions were kept gets its first when it is next asked for. One that
+    comes from a list was not handed over here, and one of a customer who was erased is no one's: they get none."""
     job = scope.get(Job, job_id)
-    if job.handed_over_at is not None and not versions_of(scope, job.id):
+    ours = job.import_id is None and job.customer.erased_at is None
+    if ours and job.handed_over_at is not None and not versions_of(scope, job.id):
         job = scope.get(Job, job_id, lock=True)  # two that ask at once make one
         if not versions_of(scope, job.id):
             keep_version(workshop, scope, actor, job, "", edge)

@@ -27,6 +27,7 @@ def job_out(view: JobView) -> JobOut:
         glance_after=GlanceOut.model_validate(view.glance_after),
         verdict=view.verdict,
         failed=view.failed,
+        from_list=job.import_id is not None,
         visit=view.visit,
         visits=view.visits,
     )

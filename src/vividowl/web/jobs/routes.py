@@ -6,17 +6,21 @@ import uuid
 from datetime import date
 from typing import Annotated, Literal
 
+from flask import Response
 from pydantic import BaseModel, Field
 
 from vividowl.core.job import gates
 from vividowl.core.job.device import DeviceKind
 from vividowl.core.materials.kinds import Kind
 from vividowl.core.verdict.verdicts import Verdict
+from vividowl.service.clock import server_today
 from vividowl.service.jobs import fit, intake, suggesting
 from vividowl.service.jobs import today as bench_case
+from vividowl.service.out import everything
 from vividowl.store.finding import Wanted
 from vividowl.web.access import access, actor, workshop
 from vividowl.web.blueprint import blueprint
+from vividowl.web.downloads import download
 from vividowl.web.idempotency import idempotent
 from vividowl.web.jobs.present import job_out
 from vividowl.web.jobs.schemas import (
@@ -36,6 +40,7 @@ from vividowl.web.jobs.schemas import (
 )
 from vividowl.words import sentence
 
+WORKBOOK = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 api = blueprint("jobs", __name__, url_prefix="/api")
 
 
@@ -100,6 +105,31 @@ def list_jobs(query: Page) -> JobPage:
     else:
         views, total = intake.list_jobs(*asked, limit=query.limit, offset=query.offset)
     return JobPage(jobs=[job_out(v) for v in views], total=total)
+
+
+def _wanted(query: Page) -> Wanted:
+    """What a list asks for, down to its stage."""
+    if query.stage:
+        return bench_case.only_at_stage(workshop(), actor(), query.wanted, query.stage)
+    return query.wanted
+
+
+def _name(ending: str) -> str:
+    return f"jobs-{server_today()}.{ending}"
+
+
+@api.get("/jobs/out.xlsx", responses={200: {"content": {WORKBOOK: {}}}}, operation_id="getWorkbook")
+@access("owner")
+def get_workbook(query: Page) -> Response:
+    """The jobs of a list with all that belongs to them, as a workbook."""
+    return download(everything.workbook(workshop(), actor(), _wanted(query)), WORKBOOK, _name("xlsx"))
+
+
+@api.get("/jobs/out.zip", responses={200: {"content": {"application/zip": {}}}}, operation_id="getFolder")
+@access("owner")
+def get_folder(query: Page) -> Response:
+    """The same as CSV and JSON, in a zip."""
+    return download(everything.folder(workshop(), actor(), _wanted(query)), "application/zip", _name("zip"))
 
 
 @api.get("/intake/gates", responses={200: IntakeGatesOut}, operation_id="intakeGates")

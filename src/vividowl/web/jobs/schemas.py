@@ -159,6 +159,8 @@ class JobOut(Out):
     glance_after: GlanceOut
     verdict: str | None
     failed: bool
+    # Whether it was brought in from a list of past jobs.
+    from_list: bool
     # Which visit of its device it is, and of how many.
     visit: int
     visits: int

@@ -20,6 +20,9 @@
   }
   let { job, record = $bindable(), form = $bindable(), why = $bindable(), errors, busy, save }: Props = $props();
   const closed = () => import('./Closed.svelte');
+  const told = () => import('../data/PastTold.svelte');
+  // What comes from a list was not handed over here: there is no record that the shop could stand for.
+  const past = $derived(job.from_list && !record.versions.length);
   let correcting = $state(false);
   const latest = $derived(record.versions[0]?.number ?? 1);
 
@@ -85,10 +88,14 @@
       </div>
     {/if}
   </dl>
-  <Button onclick={() => (correcting = true)}>{say('hand-over-put-right')}</Button>
+  {#if !past}<Button onclick={() => (correcting = true)}>{say('hand-over-put-right')}</Button>{/if}
 {/if}
-<RecordFiles {job} />
-<Late load={closed} given={{ job, versions: record.versions }} />
+{#if past}
+  <Late load={told} given={{ jobId: job.id }} />
+{:else}
+  <RecordFiles {job} />
+  <Late load={closed} given={{ job, versions: record.versions }} />
+{/if}
 
 <style>
   form {

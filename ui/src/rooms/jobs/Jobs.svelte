@@ -11,7 +11,9 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import Working from '../../lib/parts/Working.svelte';
   import { VERDICTS } from '../../lib/words';
+  import { session } from '../../lib/session.svelte';
   import Filters from './Filters.svelte';
+  import SaveList from './SaveList.svelte';
   import { asAddress, BLANK, fromAddress, narrowed, type Wanted } from './wanted';
 
   const STEP = 25;
@@ -22,12 +24,14 @@
   // The address holds what is looked for, so that Back and a bookmark find it again.
   let wanted = $state<Wanted>(fromAddress(location.search));
   const asked = $derived({ ...wanted });
+  const owner = $derived(session.present?.person?.role === 'owner');
+  // What is sent; a page of it is asked for by its offset.
+  const sought = $derived(narrowed(asked));
   const changed = $derived(JSON.stringify({ ...asked, offset: 0 }) !== JSON.stringify(BLANK));
 
   // The list follows what is typed; only the answer to what is asked now counts.
   $effect(() => {
-    const { offset, ...rest } = asked;
-    const query = { ...narrowed(rest), all: true, limit: STEP, offset };
+    const query = { ...sought, all: true, limit: STEP, offset: asked.offset };
     history.replaceState(history.state, '', asAddress(asked));
     let stale = false;
     const wait = setTimeout(
@@ -119,6 +123,7 @@
       onclick={() => set({ offset: wanted.offset + STEP })}>{say('jobs-page-on')}</Button
     >
   </div>
+  {#if owner}<SaveList query={sought} narrowed={changed} />{/if}
 {:else if jobs && changed}
   <p class="quiet">
     {say('jobs-none-fits')}

@@ -48,5 +48,5 @@ export function asAddress(wanted: Wanted): string {
 }
 
 /** What is sent: what was not chosen is not asked. */
-export const narrowed = (wanted: Omit<Wanted, 'offset'>): Record<string, string> =>
-  Object.fromEntries(Object.entries(wanted).filter(([, value]) => value !== ''));
+export const narrowed = (wanted: Wanted): Record<string, string> =>
+  Object.fromEntries(Object.entries({ ...wanted, offset: '' }).filter(([, value]) => value !== ''));

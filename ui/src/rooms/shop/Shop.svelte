@@ -2,6 +2,7 @@
   // The shop: a page for its instruments, its pricing, its people, its devices, and how this one looks.
   import { say } from './words';
   import { session } from '../../lib/session.svelte';
+  import Late from '../../lib/parts/Late.svelte';
   import Keys from './Keys.svelte';
   import Looks from './Looks.svelte';
   import People from './People.svelte';
@@ -14,12 +15,19 @@
   }
   let { page = 'instruments' }: Props = $props();
   const owner = $derived(session.present?.person?.role === 'owner');
+  const OWN = [
+    { id: 'keys', name: say('shop-keys') },
+    { id: 'past', name: say('shop-past') },
+    { id: 'customers', name: say('shop-customers') },
+  ];
+  const past = () => import('../data/PastJobs.svelte');
+  const customers = () => import('../data/Customers.svelte');
   const PAGES = $derived([
     { id: 'instruments', name: say('shop-instruments') },
     { id: 'pricing', name: say('shop-pricing') },
     { id: 'people', name: say('shop-people') },
     { id: 'devices', name: say('shop-devices') },
-    ...(owner ? [{ id: 'keys', name: say('shop-keys') }] : []),
+    ...(owner ? OWN : []),
     { id: 'looks', name: say('shop-looks') },
   ]);
 </script>
@@ -39,6 +47,10 @@
   <Tablets {owner} />
 {:else if page === 'keys' && owner}
   <Keys />
+{:else if page === 'past' && owner}
+  <Late load={past} given={{}} />
+{:else if page === 'customers' && owner}
+  <Late load={customers} given={{}} />
 {:else if page === 'looks'}
   <Looks />
 {:else}

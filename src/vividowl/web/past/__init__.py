@@ -1,0 +1,1 @@
+"""Past jobs from a list. Routes, and what goes in and out."""

@@ -1,0 +1,136 @@
+<script lang="ts">
+  // Past jobs from a list: brought, looked at row by row, taken in as a whole, taken back as a whole.
+  import { onMount } from 'svelte';
+  import { asProblemOf, client, raw, take, type Problem, type Schemas } from '../../lib/api';
+  import Button from '../../lib/parts/Button.svelte';
+  import FileDrop from '../../lib/parts/FileDrop.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import { toast } from '../../lib/toasts.svelte';
+  import PastColumns from './PastColumns.svelte';
+  import PastLists from './PastLists.svelte';
+  import PastRows from './PastRows.svelte';
+  import { say } from './words';
+
+  type List = Schemas['PastListOut'];
+  const STEP = 50;
+  let lists = $state.raw<Schemas['PastImportOut'][] | null>(null);
+  let list = $state.raw<List | null>(null);
+  let trouble = $state.raw<Problem | null>(null);
+  let busy = $state(false);
+  let shown = $state<'' | 'new' | 'twice' | 'known' | 'faulty'>('');
+  const path = $derived({ import_id: list?.id ?? '' });
+
+  /** One thing at a time; what is refused is told where one looks, and what was told before stays. */
+  async function doing(work: () => Promise<void>) {
+    busy = true;
+    trouble = null;
+    try {
+      await work();
+    } catch (error) {
+      trouble = await asProblemOf(error);
+    } finally {
+      busy = false;
+    }
+  }
+  const refresh = async () => {
+    lists = (await take(client.GET('/api/past-jobs'))).lists;
+  };
+  onMount(() => void doing(refresh));
+
+  const bring = (file: File) =>
+    doing(async () => {
+      const params = { query: { name: file.name } };
+      list = await take(client.POST('/api/past-jobs', { params, ...raw(file, 'application/octet-stream') }));
+      shown = '';
+    });
+  const look = (id: string) =>
+    doing(async () => {
+      const params = { path: { import_id: id }, query: { limit: STEP } };
+      list = await take(client.GET('/api/past-jobs/{import_id}', { params }));
+      shown = '';
+    });
+  const tell = (said: Partial<Omit<Schemas['PastTellIn'], 'version'>>) =>
+    doing(async () => {
+      if (!list) return;
+      const { version, sheet, kind } = list;
+      const roles = list.columns.map((column) => column.role as Schemas['PastRole'] | null);
+      const order = list.day_order as Schemas['DayOrder'];
+      const body = { version, roles, sheet, day_order: order, kind: kind as Schemas['DeviceKind'], ...said };
+      list = await take(client.PUT('/api/past-jobs/{import_id}', { params: { path }, body }));
+      shown = '';
+    });
+  const show = (state: typeof shown, offset = 0) =>
+    doing(async () => {
+      const query = { state, offset, limit: STEP };
+      const more = await take(client.GET('/api/past-jobs/{import_id}', { params: { path, query } }));
+      list = offset && list ? { ...more, rows: [...list.rows, ...more.rows] } : more;
+      shown = state;
+    });
+  const takeIn = () =>
+    doing(async () => {
+      if (!list) return;
+      const body = { version: list.version };
+      const taken = await take(client.POST('/api/past-jobs/{import_id}/take-in', { params: { path }, body }));
+      toast(say('past-taken', { count: taken.counts?.new ?? 0 }));
+      list = null;
+      await refresh();
+    });
+  const aside = () =>
+    doing(async () => {
+      await client.DELETE('/api/past-jobs/{import_id}', { params: { path } });
+      list = null;
+      toast(say('past-put-aside'));
+      await refresh();
+    });
+  const takeBack = (row: Schemas['PastImportOut']) =>
+    doing(async () => {
+      const params = { path: { import_id: row.id } };
+      const body = { version: row.version };
+      const found = await take(client.POST('/api/past-jobs/{import_id}/take-back', { params, body }));
+      toast(found.stay.length ? say('past-stay', { numbers: found.stay.join(', ') }) : say('past-gone'));
+      await refresh();
+    });
+</script>
+
+<h2>{say('past-title')}</h2>
+<p class="quiet lead">{say('past-lead')}</p>
+{#if !list}
+  <FileDrop
+    label={say('past-drop')}
+    hint={say('past-drop-hint')}
+    accept=".csv,.tsv,.txt,.xlsx"
+    onfile={(f) => void bring(f)}
+  />
+{/if}
+<p role="status" class="quiet">{busy && !list ? say('past-reading') : ''}</p>
+{#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+{#if list}
+  <h3>{list.file_name}</h3>
+  {#each list.notices as notice (notice)}<p class="quiet">{notice}</p>{/each}
+  <PastColumns {list} {busy} ontell={(said) => void tell(said)} />
+  <PastRows {list} {shown} onshow={(state, offset) => void show(state, offset)} />
+  <div class="row">
+    <Button kind="main" {busy} disabled={!list.counts?.new} onclick={() => void takeIn()}
+      >{say('past-take', { count: list.counts?.new ?? 0 })}</Button
+    >
+    <Button disabled={busy} onclick={() => void aside()}>{say('past-aside')}</Button>
+  </div>
+{:else if lists}
+  <PastLists {lists} {busy} onlook={(id) => void look(id)} onback={(row) => void takeBack(row)} />
+{/if}
+
+<style>
+  .lead {
+    max-width: 44rem;
+    margin: var(--gap-2) 0 var(--gap-4);
+  }
+  h3 {
+    overflow-wrap: anywhere;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: var(--gap-3);
+    margin-top: var(--gap-4);
+  }
+</style>

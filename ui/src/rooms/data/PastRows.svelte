@@ -1,0 +1,106 @@
+<script lang="ts">
+  // A dry run: what each row of a list becomes, and why some become nothing.
+  import type { Schemas } from '../../lib/api';
+  import { day, money } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
+  import Choice from '../../lib/parts/Choice.svelte';
+  import DataTable from '../../lib/parts/DataTable.svelte';
+  import { session } from '../../lib/session.svelte';
+  import { say } from './words';
+
+  type State = '' | 'new' | 'twice' | 'known' | 'faulty';
+  interface Props {
+    list: Schemas['PastListOut'];
+    shown: State;
+    onshow: (state: State, offset: number) => void;
+  }
+  let { list, shown, onshow }: Props = $props();
+  const counts = $derived(list.counts ?? { new: 0, twice: 0, known: 0, faulty: 0 });
+  const all = $derived(counts.new + counts.twice + counts.known + counts.faulty);
+  const STATES: Record<string, string> = {
+    new: say('past-state-new'),
+    twice: say('past-state-twice'),
+    known: say('past-state-known'),
+    faulty: say('past-state-faulty'),
+  };
+  const options = $derived<{ value: State; label: string }[]>([
+    { value: '', label: say('past-all', { count: all }) },
+    { value: 'new', label: say('past-new', { count: counts.new }) },
+    { value: 'twice', label: say('past-twice', { count: counts.twice }) },
+    { value: 'known', label: say('past-known', { count: counts.known }) },
+    { value: 'faulty', label: say('past-faulty', { count: counts.faulty }) },
+  ]);
+  const currency = $derived(session.present?.person?.currency ?? '');
+</script>
+
+<section>
+  <h4>{say('past-rows')}</h4>
+  <Choice
+    bare
+    legend={say('past-show')}
+    name="shown"
+    {options}
+    bind:value={() => shown, (state: State) => onshow(state, 0)}
+  />
+  {#if list.rows.length}
+    <DataTable>
+      <thead>
+        <tr>
+          <th scope="col">{say('past-line')}</th><th scope="col">{say('past-becomes')}</th><th scope="col"
+            >{say('past-date')}</th
+          ><th scope="col">{say('past-customer')}</th><th scope="col">{say('past-device')}</th><th scope="col"
+            >{say('past-work')}</th
+          ><th scope="col" class="number">{say('past-price')}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each list.rows as row (row.line)}
+          <tr class={row.state}>
+            <th scope="row">{row.line}</th>
+            <td>
+              <span class="state">{STATES[row.state]}</span>
+              {#each row.why as why (why)}<small>{why}</small>{/each}
+            </td>
+            <td>{row.day ? day(row.day) : '–'}</td>
+            <td>{row.customer || row.contact || '–'}</td>
+            <td
+              >{row.device || '–'}{#if row.serial}<small>{row.serial}</small>{/if}</td
+            >
+            <td>{row.work || row.symptom || '–'}</td>
+            <td class="number">{row.price_cents === null ? '–' : money(row.price_cents, currency)}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </DataTable>
+    {#if list.rows.length < list.rows_total}
+      <Button onclick={() => onshow(shown, list.rows.length)}>{say('past-more')}</Button>
+    {/if}
+  {:else}
+    <p class="quiet">{say('past-no-rows')}</p>
+  {/if}
+</section>
+
+<style>
+  section {
+    display: grid;
+    gap: var(--gap-3);
+    justify-items: start;
+    margin-top: var(--gap-5);
+  }
+  section > :global(.around) {
+    width: 100%;
+  }
+  small {
+    display: block;
+    max-width: 22rem;
+    color: var(--soft);
+  }
+  .faulty .state {
+    color: var(--care);
+    font-weight: 620;
+  }
+  .twice .state,
+  .known .state {
+    color: var(--soft);
+  }
+</style>

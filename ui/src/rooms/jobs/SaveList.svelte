@@ -1,0 +1,62 @@
+<script lang="ts">
+  // The jobs of this list, with their runs, stock moves and predictions, as a file that other programs read.
+  import { asProblemOf, type Problem } from '../../lib/api';
+  import Button from '../../lib/parts/Button.svelte';
+  import Notice from '../../lib/parts/Notice.svelte';
+  import Working from '../../lib/parts/Working.svelte';
+  import { say } from './words';
+
+  interface Props {
+    /** What the list asks for, as the server takes it. */
+    query: Record<string, string>;
+    /** Whether it is narrowed. */
+    narrowed: boolean;
+  }
+  let { query, narrowed }: Props = $props();
+  let writing = $state('');
+  let trouble = $state.raw<Problem | null>(null);
+
+  async function save(ending: string) {
+    writing = ending;
+    trouble = null;
+    try {
+      // As long as it takes: a hundred thousand jobs are written for more than a minute.
+      const answer = await fetch(`/api/jobs/out.${ending}?${new URLSearchParams({ ...query, all: 'true' })}`);
+      if (!answer.ok) throw await asProblemOf(answer);
+      const address = URL.createObjectURL(await answer.blob());
+      const name = /filename=([\w.-]+)/.exec(answer.headers.get('Content-Disposition') ?? '')?.[1] ?? `jobs.${ending}`;
+      Object.assign(document.createElement('a'), { href: address, download: name }).click();
+      setTimeout(() => URL.revokeObjectURL(address), 60_000);
+    } catch (error) {
+      trouble = await asProblemOf(error);
+    } finally {
+      writing = '';
+    }
+  }
+</script>
+
+<Working summary={say('jobs-save-list')} stand={narrowed ? say('jobs-save-narrowed') : say('jobs-save-all')}>
+  <p class="quiet">{say('jobs-save-what')}</p>
+  <div class="row">
+    <Button busy={writing === 'xlsx'} disabled={!!writing} onclick={() => void save('xlsx')}
+      >{say('jobs-save-workbook')}</Button
+    >
+    <Button busy={writing === 'zip'} disabled={!!writing} onclick={() => void save('zip')}
+      >{say('jobs-save-folder')}</Button
+    >
+  </div>
+  <p role="status" class="quiet">{writing ? say('jobs-save-writing') : ''}</p>
+  {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+</Working>
+
+<style>
+  p {
+    max-width: 44rem;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: var(--gap-3);
+    margin: var(--gap-3) 0;
+  }
+</style>
