@@ -25,6 +25,7 @@ USUAL: Mapping[str, tuple[str, ...]] = {
     "all_runs": (),
     "since_service": (),
     "finding": (),
+    "out": (),
     "deciding": (),
     "nesting": (),
     "upload": ("36000", "250"),

@@ -8,7 +8,7 @@ from tests.said import refuses
 from tests.web.conftest import Caller
 
 from vividowl.service.errors import Refused
-from vividowl.service.past import imports
+from vividowl.service.past import imports, taking
 from vividowl.store.devices import Device
 from vividowl.store.models import Customer, Job
 from vividowl.store.past import PastImport
@@ -98,7 +98,11 @@ def test_what_the_list_said_is_kept_and_no_record_is_signed_of_it(ada):
     (job,) = jobs(ada)
     assert job["price_cents"] is None
     told = ada.call("GET", f"/api/jobs/{job['id']}/past")
-    assert (told["line"], told["cells"]["Price"], told["cells"]["Temp before"]) == (2, "free", "92")
+    cells = {cell["name"]: cell["text"] for cell in told["cells"]}
+    assert (told["line"], cells["Price"], cells["Temp before"]) == (2, "free", "92")
+    # In the order of the list.
+    assert list(cells) == HEAD.split(";")
+    assert job["gates"] == []
     record = ada.call("GET", f"/api/jobs/{job['id']}/record")
     assert record["versions"] == []
     assert ada.problem("GET", f"/api/jobs/{ada.new_job()['id']}/past", status=404)["detail"]
@@ -119,7 +123,7 @@ def test_the_same_row_twice_and_what_is_in_the_shop_already(ada):
     again = bring(ada, as_list(*ROWS))
     assert again["counts"] == {"new": 1, "twice": 0, "known": 2, "faulty": 0}
     first = jobs(ada)[0]["number"]
-    assert again["rows"][0]["why"] == [f"Is in the shop already: job {first}."]
+    assert again["rows"][0]["why"] == [f"As job {first}."]
     # The same device on the same day is the same visit, whatever else is written.
     third = bring(ada, as_list(ROWS[0].replace("cleaned", "cleaned well")))
     assert third["counts"]["known"] == 1
@@ -198,8 +202,8 @@ def test_what_breaks_off_in_the_middle_leaves_nothing(ada, workshop, monkeypatch
             raise ValueError("the machine stops here")
         return usual(*given)
 
-    usual = imports._job_row
-    monkeypatch.setattr(imports, "_job_row", breaks)
+    usual = taking._job_row
+    monkeypatch.setattr(taking, "_job_row", breaks)
     assert take_in(ada, found, status=500)["detail"]
     assert jobs(ada) == []
     assert (rows_of(workshop, Customer), rows_of(workshop, Job)) == (0, 0)

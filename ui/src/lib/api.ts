@@ -126,10 +126,11 @@ function asProblem(error: unknown): ProblemBody {
   return { ...UNREACHABLE, detail: say('api-server-answered-in-unknown'), reason: 'unknown' };
 }
 
-/** What went wrong with a request that was made without the client: its answer, or what stopped it. */
-export async function asProblemOf(what: unknown): Promise<Problem> {
-  if (what instanceof Problem) return what;
-  return new Problem(what instanceof Response ? asProblem(await what.json().catch(() => null)) : UNREACHABLE);
+/** A request that is made without the client, and takes as long as it takes: its answer, or a Problem thrown. */
+export async function patientGet(url: string): Promise<Response> {
+  const answer = await fetch(url).catch(() => null);
+  if (answer?.ok) return answer;
+  throw new Problem(answer ? asProblem(await answer.json().catch(() => null)) : UNREACHABLE);
 }
 
 export const FILE_MOST_BYTES = 200 * 1024 * 1024;

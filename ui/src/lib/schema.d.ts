@@ -5589,6 +5589,16 @@ export interface components {
          * @enum {string}
          */
         Passcode: "not_asked" | "typed_by_owner" | "kept_apart";
+        /**
+         * PastCellOut
+         * @description A cell by its heading.
+         */
+        PastCellOut: {
+            /** Name */
+            name: string;
+            /** Text */
+            text: string;
+        };
         /** PastColumnOut */
         PastColumnOut: {
             /** Examples */
@@ -5808,9 +5818,7 @@ export interface components {
          */
         PastToldOut: {
             /** Cells */
-            cells: {
-                [key: string]: string;
-            };
+            cells: components["schemas"]["PastCellOut"][];
             /** File Name */
             file_name: string;
             /** Line */

@@ -10,13 +10,14 @@ from pydantic import BaseModel, Field
 
 from vividowl.core.job.past_columns import PastRole
 from vividowl.core.quantities.words import say
-from vividowl.service.past import imports
+from vividowl.service.past import imports, taking
 from vividowl.service.past.reading import ListView, RowView
 from vividowl.web.access import access, actor, takes_body, workshop
 from vividowl.web.blueprint import blueprint
 from vividowl.web.idempotency import idempotent
 from vividowl.web.jobs.routes import JobPath
 from vividowl.web.past.schemas import (
+    PastCellOut,
     PastColumnOut,
     PastCountsOut,
     PastImportOut,
@@ -129,7 +130,7 @@ def discard(path: ImportPath) -> tuple[str, int]:
 @idempotent
 def take_in(path: ImportPath, body: PastVersionIn) -> PastImportOut:
     """Take in all rows that are new, or none."""
-    return PastImportOut.model_validate(imports.take_in(workshop(), actor(), path.import_id, body.version))
+    return PastImportOut.model_validate(taking.take_in(workshop(), actor(), path.import_id, body.version))
 
 
 @api.post("/past-jobs/<uuid:import_id>/take-back", responses={200: PastTakenBackOut}, operation_id="takePastJobsBack")
@@ -137,7 +138,7 @@ def take_in(path: ImportPath, body: PastVersionIn) -> PastImportOut:
 @idempotent
 def take_back(path: ImportPath, body: PastVersionIn) -> PastTakenBackOut:
     """Take a whole list back."""
-    row, stay = imports.take_back(workshop(), actor(), path.import_id, body.version)
+    row, stay = taking.take_back(workshop(), actor(), path.import_id, body.version)
     return PastTakenBackOut(**PastImportOut.model_validate(row).model_dump(), stay=stay)
 
 
@@ -146,4 +147,8 @@ def take_back(path: ImportPath, body: PastVersionIn) -> PastTakenBackOut:
 def told(path: JobPath) -> PastToldOut:
     """What the row of a list said that a job was brought in from."""
     found = imports.told_of(workshop(), actor(), path.job_id)
-    return PastToldOut(file_name=found.file_name, line=found.line, cells=dict(found.cells))
+    return PastToldOut(
+        file_name=found.file_name,
+        line=found.line,
+        cells=[PastCellOut(name=name, text=text) for name, text in found.cells],
+    )

@@ -93,12 +93,19 @@ class PastTakenBackOut(PastImportOut):
     stay: list[int]
 
 
+class PastCellOut(Out):
+    """A cell by its heading."""
+
+    name: str
+    text: str
+
+
 class PastToldOut(Out):
     """What the row of a list said: the list, its line, its cells by heading."""
 
     file_name: str
     line: int
-    cells: dict[str, str]
+    cells: list[PastCellOut]
 
 
 class PastTellIn(In):

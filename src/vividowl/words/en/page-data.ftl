@@ -9,7 +9,6 @@ past-columns = What the columns are
 past-column-left-out = Left out
 past-column = Column { $number }
 past-column-what = What “{ $heading }” is
-past-example = for instance { $texts }
 past-sheet = Sheet
 past-order = What comes first in the dates
 past-order-day = Day
@@ -37,6 +36,7 @@ past-price = Price
 past-no-rows = No row of this kind.
 past-more = Show more rows
 past-take = { $count ->
+    [0] Nothing new to take in
     [one] Take in 1 job
    *[other] Take in { $count } jobs
 }

@@ -1,6 +1,6 @@
 <script lang="ts">
   // Customers by name or contact; of the one chosen, all that is kept, to take along or to erase.
-  import { asProblemOf, client, take, type Problem, type Schemas } from '../../lib/api';
+  import { client, Problem, take, type Schemas } from '../../lib/api';
   import { day } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -24,7 +24,8 @@
     try {
       await work();
     } catch (error) {
-      trouble = await asProblemOf(error);
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
     } finally {
       busy = false;
     }
@@ -62,7 +63,7 @@
 <h2>{say('customers-title')}</h2>
 <p class="quiet lead">{say('customers-lead')}</p>
 {#if chosen}
-  <p><Button onclick={() => (chosen = null)}>{say('customers-back')}</Button></p>
+  <p class="back"><Button onclick={() => (chosen = null)}>{say('customers-back')}</Button></p>
   <h3>{chosen.name}</h3>
   <p class="quiet">
     {[
@@ -115,6 +116,9 @@
   .lead {
     max-width: 44rem;
     margin: var(--gap-2) 0 var(--gap-4);
+  }
+  .back {
+    margin-bottom: var(--gap-4);
   }
   ul {
     margin: var(--gap-3) 0 var(--gap-4);

@@ -29,7 +29,7 @@
 </script>
 
 <section aria-busy={busy}>
-  <h4>{say('past-columns')}</h4>
+  <h3>{say('past-columns')}</h3>
   {#if list.sheets.length > 1}
     <Pick
       label={say('past-sheet')}
@@ -43,9 +43,7 @@
       <li>
         <div>
           <strong>{heading(column, at)}</strong>
-          {#if column.examples.length}<span class="quiet"
-              >{say('past-example', { texts: column.examples.join(' · ') })}</span
-            >{/if}
+          {#if column.examples.length}<span class="quiet">{column.examples.join(' · ')}</span>{/if}
         </div>
         <Pick
           bare

@@ -1,7 +1,7 @@
 <script lang="ts">
   // Past jobs from a list: brought, looked at row by row, taken in as a whole, taken back as a whole.
   import { onMount } from 'svelte';
-  import { asProblemOf, client, raw, take, type Problem, type Schemas } from '../../lib/api';
+  import { client, Problem, raw, take, type Schemas } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
   import FileDrop from '../../lib/parts/FileDrop.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -27,7 +27,8 @@
     try {
       await work();
     } catch (error) {
-      trouble = await asProblemOf(error);
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
     } finally {
       busy = false;
     }
@@ -105,7 +106,7 @@
 <p role="status" class="quiet">{busy && !list ? say('past-reading') : ''}</p>
 {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
 {#if list}
-  <h3>{list.file_name}</h3>
+  <p class="name">{list.file_name}</p>
   {#each list.notices as notice (notice)}<p class="quiet">{notice}</p>{/each}
   <PastColumns {list} {busy} ontell={(said) => void tell(said)} />
   <PastRows {list} {shown} onshow={(state, offset) => void show(state, offset)} />
@@ -124,13 +125,24 @@
     max-width: 44rem;
     margin: var(--gap-2) 0 var(--gap-4);
   }
-  h3 {
+  .name {
+    font-weight: 700;
     overflow-wrap: anywhere;
   }
   .row {
     display: flex;
     flex-wrap: wrap;
     gap: var(--gap-3);
+    position: sticky;
+    bottom: 0;
     margin-top: var(--gap-4);
+    padding: var(--gap-3) 0;
+    border-top: var(--line) solid var(--rule);
+    background: var(--paper);
+  }
+  @media print {
+    .row {
+      display: none;
+    }
   }
 </style>

@@ -51,8 +51,8 @@
       <Button
         kind="main"
         onclick={() => {
-          sure = null;
           onback(row);
+          sure = null;
         }}>{say('past-back')}</Button
       >
       <Button onclick={() => (sure = null)}>{say('past-keep')}</Button>

@@ -1,7 +1,7 @@
 <script lang="ts">
   // A dry run: what each row of a list becomes, and why some become nothing.
   import type { Schemas } from '../../lib/api';
-  import { day, money } from '../../lib/format';
+  import { day, fixed, money, NOT_KNOWN } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
@@ -30,11 +30,15 @@
     { value: 'known', label: say('past-known', { count: counts.known }) },
     { value: 'faulty', label: say('past-faulty', { count: counts.faulty }) },
   ]);
+  const degrees = (value: number | null) => (value === null ? NOT_KNOWN : `${fixed(value, 0)} °C`);
+  /** As the list tells them, under whatever conditions. */
+  const temperatures = (row: Schemas['PastRowOut']) =>
+    row.before_c === null && row.after_c === null ? '' : `${degrees(row.before_c)} → ${degrees(row.after_c)}`;
   const currency = $derived(session.present?.person?.currency ?? '');
 </script>
 
 <section>
-  <h4>{say('past-rows')}</h4>
+  <h3>{say('past-rows')}</h3>
   <Choice
     bare
     legend={say('past-show')}
@@ -66,7 +70,9 @@
             <td
               >{row.device || '–'}{#if row.serial}<small>{row.serial}</small>{/if}</td
             >
-            <td>{row.work || row.symptom || '–'}</td>
+            <td
+              >{row.work || row.symptom || '–'}{#if temperatures(row)}<small>{temperatures(row)}</small>{/if}</td
+            >
             <td class="number">{row.price_cents === null ? '–' : money(row.price_cents, currency)}</td>
           </tr>
         {/each}

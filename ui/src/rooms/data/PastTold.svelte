@@ -25,7 +25,7 @@
   {#if told}
     <p class="quiet">{say('past-told-from', { name: told.file_name, line: told.line })}</p>
     <dl>
-      {#each Object.entries(told.cells) as [name, text] (name)}
+      {#each told.cells as { name, text } (name)}
         <div>
           <dt>{name}</dt>
           <dd>{text}</dd>

@@ -1,6 +1,6 @@
 <script lang="ts">
   // The jobs of this list, with their runs, stock moves and predictions, as a file that other programs read.
-  import { asProblemOf, type Problem } from '../../lib/api';
+  import { patientGet, Problem } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import Working from '../../lib/parts/Working.svelte';
@@ -21,14 +21,14 @@
     trouble = null;
     try {
       // As long as it takes: a hundred thousand jobs are written for more than a minute.
-      const answer = await fetch(`/api/jobs/out.${ending}?${new URLSearchParams({ ...query, all: 'true' })}`);
-      if (!answer.ok) throw await asProblemOf(answer);
+      const answer = await patientGet(`/api/jobs/out.${ending}?${new URLSearchParams({ ...query, all: 'true' })}`);
       const address = URL.createObjectURL(await answer.blob());
       const name = /filename=([\w.-]+)/.exec(answer.headers.get('Content-Disposition') ?? '')?.[1] ?? `jobs.${ending}`;
       Object.assign(document.createElement('a'), { href: address, download: name }).click();
       setTimeout(() => URL.revokeObjectURL(address), 60_000);
     } catch (error) {
-      trouble = await asProblemOf(error);
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
     } finally {
       writing = '';
     }

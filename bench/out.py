@@ -1,0 +1,118 @@
+"""Everything out of a large shop: what a list ten times as long costs in time and in memory.
+
+    python bench/out.py [JOBS]            100000 when left out
+
+Prints, for both forms, seconds and the peak of memory as ratios to a tenth of the jobs: time may grow tenfold, memory
+may not grow. Each is measured in a process of its own, on a database of its own that is thrown away.
+"""
+
+from __future__ import annotations
+
+import logging
+import resource
+import subprocess
+import sys
+import tempfile
+import time
+from pathlib import Path
+
+import structlog
+from sqlalchemy import text
+
+sys.path.insert(0, str(Path(__file__).parents[1]))
+from finding import JOBS, MANY
+from tests.web.conftest import PASSWORD, Caller
+
+from vividowl.host.cluster import Cluster
+from vividowl.service.out import everything
+from vividowl.service.shop import accounts
+from vividowl.service.workshop import Actor, Workshop
+from vividowl.store.database import Database
+from vividowl.store.files import FileStore
+from vividowl.store.finding import Wanted
+from vividowl.store.models import Member
+from vividowl.web.app import Settings, create_app
+
+# Two runs with figures for each job, and a move of stock for every second one, as a shop has them.
+RUNS = """
+INSERT INTO run SELECT (jsonb_populate_record(b, jsonb_build_object('id', gen_random_uuid(), 'job_id', j.id,
+  'side', s, 'state_id', NULL))).* FROM job j, unnest(ARRAY['before', 'after']) s,
+  run b WHERE b.id = (SELECT id FROM run LIMIT 1) AND NOT EXISTS (SELECT 1 FROM run r WHERE r.job_id = j.id)
+"""
+TRACES = """
+INSERT INTO trace_file SELECT (jsonb_populate_record(b, jsonb_build_object('id', gen_random_uuid(), 'run_id', r.id))).*
+FROM run r, trace_file b
+WHERE b.id = (SELECT id FROM trace_file LIMIT 1) AND NOT EXISTS (SELECT 1 FROM trace_file t WHERE t.run_id = r.id)
+"""
+MEMORY_RATIO_MOST = 1.2
+
+
+def fill(url: str, folder: Path, jobs: int) -> None:
+    """A shop with one measured job, and as many others made of it."""
+    database = Database(url)
+    database.migrate()
+    workshop = Workshop(database, FileStore(folder / "files"))
+    accounts.found_shop(workshop, shop_name="One", name="Ada", login="ada", password=PASSWORD)
+    ada = Caller(create_app(workshop, Settings("bench", testing=True, cookie_secure=False))).sign_in("ada")
+    ada.served_job()
+    with database.engine.begin() as connection:
+        connection.execute(text(MANY), {"jobs": jobs})
+        connection.execute(text(JOBS))
+        connection.execute(text(RUNS))
+        connection.execute(text(TRACES))
+    with database.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as connection:
+        connection.execute(text("VACUUM ANALYZE"))
+    database.close()
+
+
+def write(url: str, folder: str, form: str, share: str) -> None:
+    """In a process of its own: write the jobs, or a tenth of them, and tell seconds, peak memory [MB], size [MB]."""
+    database = Database(url)
+    workshop = Workshop(database, FileStore(Path(folder) / "files"))
+    with database.session() as session:
+        member = session.query(Member).one()
+        actor = Actor(member.shop_id, member.id, "owner", member.name)
+    wanted = Wanted() if share == "all" else Wanted(find="marrow 11")
+    before = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss
+    began = time.perf_counter()
+    with getattr(everything, form)(workshop, actor, wanted) as file:
+        size = file.seek(0, 2)
+    took = time.perf_counter() - began
+    peak = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss
+    print(took, peak / 1024, before / 1024, size / 2**20)
+    database.close()
+
+
+def main(jobs: int) -> int:
+    """Measure; 1 when memory grows with the jobs."""
+    structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.WARNING))
+    folder = Path(tempfile.mkdtemp(prefix="vividowl-bench-"))
+    folder.chmod(0o755)
+    cluster = Cluster(folder / "pg", throwaway=True)
+    cluster.start()
+    grown = 0
+    try:
+        fill(cluster.url, folder, jobs)
+        for form in ("workbook", "folder"):
+            found = {}
+            for share in ("part", "all"):
+                command = [sys.executable, __file__, "--write", cluster.url, str(folder), form, share]
+                told = subprocess.run(command, capture_output=True, text=True, check=True).stdout
+                found[share] = [float(figure) for figure in told.split()]
+            (_, part, _, small), (took, whole, start, large) = found["part"], found["all"]
+            ratio = whole / part
+            grown += ratio > MEMORY_RATIO_MOST
+            print(
+                f"{form:9} {jobs} jobs in {took:.0f} s, {large:.0f} MB written; file {large / small:.1f} of a part's, "
+                f"peak of memory {ratio:.2f} of a part's ({whole:.0f} MB, {start:.0f} MB before it began)"
+            )
+    finally:
+        cluster.stop()
+    return 1 if grown else 0
+
+
+if __name__ == "__main__":
+    if sys.argv[1:2] == ["--write"]:
+        write(*sys.argv[2:])
+        sys.exit(0)
+    sys.exit(main(int(sys.argv[1]) if len(sys.argv) > 1 else 100_000))
