@@ -35,14 +35,15 @@ from vividowl.web.app import Settings, create_app
 
 # Two runs with figures for each job, and a move of stock for every second one, as a shop has them.
 RUNS = """
-INSERT INTO run SELECT (jsonb_populate_record(b, jsonb_build_object('id', gen_random_uuid(), 'job_id', j.id,
-  'side', s, 'state_id', NULL))).* FROM job j, unnest(ARRAY['before', 'after']) s,
-  run b WHERE b.id = (SELECT id FROM run LIMIT 1) AND NOT EXISTS (SELECT 1 FROM run r WHERE r.job_id = j.id)
+INSERT INTO run SELECT made.* FROM job j CROSS JOIN unnest(ARRAY['before', 'after']) s JOIN run b ON b.id = :like,
+  LATERAL jsonb_populate_record(b, jsonb_build_object('id', gen_random_uuid(), 'job_id', j.id, 'side', s,
+    'state_id', NULL)) made
+WHERE j.number >= 10
 """
 TRACES = """
-INSERT INTO trace_file SELECT (jsonb_populate_record(b, jsonb_build_object('id', gen_random_uuid(), 'run_id', r.id))).*
-FROM run r, trace_file b
-WHERE b.id = (SELECT id FROM trace_file LIMIT 1) AND NOT EXISTS (SELECT 1 FROM trace_file t WHERE t.run_id = r.id)
+INSERT INTO trace_file SELECT made.* FROM run r JOIN trace_file b ON b.id = :like,
+  LATERAL jsonb_populate_record(b, jsonb_build_object('id', gen_random_uuid(), 'run_id', r.id)) made
+WHERE r.job_id <> :job
 """
 MEMORY_RATIO_MOST = 1.2
 
@@ -58,8 +59,10 @@ def fill(url: str, folder: Path, jobs: int) -> None:
     with database.engine.begin() as connection:
         connection.execute(text(MANY), {"jobs": jobs})
         connection.execute(text(JOBS))
-        connection.execute(text(RUNS))
-        connection.execute(text(TRACES))
+        run, job = connection.execute(text("SELECT id, job_id FROM run LIMIT 1")).one()
+        trace = connection.execute(text("SELECT id FROM trace_file LIMIT 1")).scalar_one()
+        connection.execute(text(RUNS), {"like": run})
+        connection.execute(text(TRACES), {"like": trace, "job": job})
     with database.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as connection:
         connection.execute(text("VACUUM ANALYZE"))
     database.close()

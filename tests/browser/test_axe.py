@@ -15,6 +15,8 @@ PAGES = [
     "/jobs",
     "/jobs/new",
     "/shop",
+    "/shop/past",
+    "/shop/customers",
     "/shelf",
     "/workings/dose",
     "/handbook/materials",

@@ -123,7 +123,6 @@ def visits_of(scope: Scope, jobs: Sequence[Job]) -> dict[uuid.UUID, tuple[int, i
 
 def _view(job: Job, rows: Sequence[Acknowledgement], plan: Plan | None, visit: tuple[int, int]) -> JobView:
     by_rule = {a.rule: a for a in rows}
-    # One that was closed when it came from a list has nothing to settle.
     own = () if job.from_list_closed else gates_of(job)
     at_intake = {g.rule for g in own}
     gates = tuple(

@@ -98,3 +98,7 @@ customers-erase-keep = Keep it
 customers-erased-now = Erased. The shop's figures stay.
 past-told = What the list said
 past-told-from = { $name }, line { $line }. Nothing was measured here, so there is no record to hand out.
+jobs-save-what = Jobs, runs with their figures, stock moves, and predictions with what came of them. It holds names and contacts of customers.
+jobs-save-workbook = Save as a workbook
+jobs-save-folder = Save as CSV and JSON
+jobs-save-writing = Being written. A long list takes a minute or two.

@@ -37,7 +37,3 @@ jobs-until = Taken in until
 jobs-save-list = Save this list
 jobs-save-all = all jobs
 jobs-save-narrowed = as narrowed above
-jobs-save-what = Jobs, runs with their figures, stock moves, and predictions with what came of them. It holds names and contacts of customers.
-jobs-save-workbook = Save as a workbook
-jobs-save-folder = Save as CSV and JSON
-jobs-save-writing = Being written. A long list takes a minute or two.

@@ -7,16 +7,18 @@
   import Owl from '../../lib/glyphs/Owl.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
+  import Late from '../../lib/parts/Late.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import Working from '../../lib/parts/Working.svelte';
   import { VERDICTS } from '../../lib/words';
   import { session } from '../../lib/session.svelte';
   import Filters from './Filters.svelte';
-  import SaveList from './SaveList.svelte';
   import { asAddress, BLANK, fromAddress, narrowed, type Wanted } from './wanted';
 
   const STEP = 25;
+  const saveList = () => import('../data/SaveList.svelte');
+  let saving = $state(false);
   const COUNTED_MOST = 1000;
   let jobs = $state.raw<Job[] | null>(null);
   let trouble = $state.raw<Problem | null>(null);
@@ -123,7 +125,15 @@
       onclick={() => set({ offset: wanted.offset + STEP })}>{say('jobs-page-on')}</Button
     >
   </div>
-  {#if owner}<SaveList query={sought} narrowed={changed} />{/if}
+  {#if owner}
+    <Working
+      summary={say('jobs-save-list')}
+      stand={changed ? say('jobs-save-narrowed') : say('jobs-save-all')}
+      bind:open={saving}
+    >
+      {#if saving}<Late load={saveList} given={{ query: sought }} />{/if}
+    </Working>
+  {/if}
 {:else if jobs && changed}
   <p class="quiet">
     {say('jobs-none-fits')}

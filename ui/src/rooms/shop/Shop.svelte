@@ -1,61 +1,41 @@
 <script lang="ts">
-  // The shop: a page for its instruments, its pricing, its people, its devices, and how this one looks.
+  // The shop: a page for its instruments, its pricing, its people, its devices, its customers, and how this one looks.
   import { say } from './words';
-  import { session } from '../../lib/session.svelte';
+  import type { Component } from 'svelte';
   import Late from '../../lib/parts/Late.svelte';
-  import Keys from './Keys.svelte';
-  import Looks from './Looks.svelte';
-  import People from './People.svelte';
-  import ShopForm from './ShopForm.svelte';
-  import SignIns from './SignIns.svelte';
-  import Tablets from './Tablets.svelte';
+  import { session } from '../../lib/session.svelte';
 
   interface Props {
     page?: string;
   }
   let { page = 'instruments' }: Props = $props();
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- each page takes what it is given
+  type Load = () => Promise<{ default: Component<any> }>;
   const owner = $derived(session.present?.person?.role === 'owner');
-  const OWN = [
-    { id: 'keys', name: say('shop-keys') },
-    { id: 'past', name: say('shop-past') },
-    { id: 'customers', name: say('shop-customers') },
+  const form: Load = () => import('./ShopForm.svelte');
+  const EVERYONES: { id: string; name: string; load: Load }[] = [
+    { id: 'instruments', name: say('shop-instruments'), load: form },
+    { id: 'pricing', name: say('shop-pricing'), load: form },
+    { id: 'people', name: say('shop-people'), load: () => import('./Everyone.svelte') },
+    { id: 'devices', name: say('shop-devices'), load: () => import('./Tablets.svelte') },
+    { id: 'looks', name: say('shop-looks'), load: () => import('./Looks.svelte') },
   ];
-  const past = () => import('../data/PastJobs.svelte');
-  const customers = () => import('../data/Customers.svelte');
-  const PAGES = $derived([
-    { id: 'instruments', name: say('shop-instruments') },
-    { id: 'pricing', name: say('shop-pricing') },
-    { id: 'people', name: say('shop-people') },
-    { id: 'devices', name: say('shop-devices') },
-    ...(owner ? OWN : []),
-    { id: 'looks', name: say('shop-looks') },
-  ]);
+  const OWNERS: typeof EVERYONES = [
+    { id: 'keys', name: say('shop-keys'), load: () => import('./Keys.svelte') },
+    { id: 'past', name: say('shop-past'), load: () => import('../data/PastJobs.svelte') },
+    { id: 'customers', name: say('shop-customers'), load: () => import('../data/Customers.svelte') },
+  ];
+  const pages = $derived(owner ? [...EVERYONES, ...OWNERS] : EVERYONES);
+  const shown = $derived(pages.find((one) => one.id === page) ?? pages[0]);
 </script>
 
 <h1>{session.present?.person?.shop_name ?? say('shop-shop')}</h1>
 <nav aria-label={say('shop-pages')}>
-  {#each PAGES as one (one.id)}
-    <a href="/shop/{one.id}" aria-current={one.id === page ? 'page' : undefined}>{one.name}</a>
+  {#each pages as one (one.id)}
+    <a href="/shop/{one.id}" aria-current={one === shown ? 'page' : undefined}>{one.name}</a>
   {/each}
 </nav>
-{#if page === 'pricing'}
-  <ShopForm page="pricing" />
-{:else if page === 'people'}
-  {#if owner}<People />{/if}
-  <SignIns />
-{:else if page === 'devices'}
-  <Tablets {owner} />
-{:else if page === 'keys' && owner}
-  <Keys />
-{:else if page === 'past' && owner}
-  <Late load={past} given={{}} />
-{:else if page === 'customers' && owner}
-  <Late load={customers} given={{}} />
-{:else if page === 'looks'}
-  <Looks />
-{:else}
-  <ShopForm page="instruments" />
-{/if}
+{#if shown}{#key shown.id}<Late load={shown.load} given={{ page: shown.id, owner }} />{/key}{/if}
 
 <style>
   nav {

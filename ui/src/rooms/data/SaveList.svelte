@@ -3,16 +3,13 @@
   import { patientGet, Problem } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
-  import Working from '../../lib/parts/Working.svelte';
   import { say } from './words';
 
   interface Props {
     /** What the list asks for, as the server takes it. */
     query: Record<string, string>;
-    /** Whether it is narrowed. */
-    narrowed: boolean;
   }
-  let { query, narrowed }: Props = $props();
+  let { query }: Props = $props();
   let writing = $state('');
   let trouble = $state.raw<Problem | null>(null);
 
@@ -35,19 +32,17 @@
   }
 </script>
 
-<Working summary={say('jobs-save-list')} stand={narrowed ? say('jobs-save-narrowed') : say('jobs-save-all')}>
-  <p class="quiet">{say('jobs-save-what')}</p>
-  <div class="row">
-    <Button busy={writing === 'xlsx'} disabled={!!writing} onclick={() => void save('xlsx')}
-      >{say('jobs-save-workbook')}</Button
-    >
-    <Button busy={writing === 'zip'} disabled={!!writing} onclick={() => void save('zip')}
-      >{say('jobs-save-folder')}</Button
-    >
-  </div>
-  <p role="status" class="quiet">{writing ? say('jobs-save-writing') : ''}</p>
-  {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
-</Working>
+<p class="quiet">{say('jobs-save-what')}</p>
+<div class="row">
+  <Button busy={writing === 'xlsx'} disabled={!!writing} onclick={() => void save('xlsx')}
+    >{say('jobs-save-workbook')}</Button
+  >
+  <Button busy={writing === 'zip'} disabled={!!writing} onclick={() => void save('zip')}
+    >{say('jobs-save-folder')}</Button
+  >
+</div>
+<p role="status" class="quiet">{writing ? say('jobs-save-writing') : ''}</p>
+{#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
 
 <style>
   p {
