@@ -58,6 +58,8 @@ def fill(url: str, folder: Path, jobs: int) -> None:
     ada.served_job()
     with database.engine.begin() as connection:
         connection.execute(text(MANY), {"jobs": jobs})
+        # The database has to know how many there are before it looks each of them up.
+        connection.execute(text("ANALYZE"))
         connection.execute(text(JOBS))
         run, job = connection.execute(text("SELECT id, job_id FROM run LIMIT 1")).one()
         trace = connection.execute(text("SELECT id FROM trace_file LIMIT 1")).scalar_one()

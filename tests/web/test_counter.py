@@ -136,6 +136,13 @@ def test_a_quote_is_accepted_by_its_link_and_the_job_knows(ada, nobody):
     assert again["reason"] == "answered"
     (kept,) = ada.call("GET", f"/api/jobs/{job}/counter")["quotes"]
     assert (kept["state"], kept["answer"], kept["answer_words"]) == ("accepted", keys[1], "Please")
+    # Where one decides and where one looks for what is next it is told, until a newer quote asks anew.
+    told = ada.call("GET", f"/api/jobs/{job}/plan")["answer"]
+    assert (told["key"], told["words"], told["title"]) == (keys[1], "Please", seen["options"][1]["title"])
+    (row,) = ada.call("GET", "/api/bench")["jobs"]
+    assert row["next_step"] == f"Marrow 15: the customer accepted “{told['title']}”"
+    ada.call("POST", f"/api/jobs/{job}/quotes", offer, status=201)
+    assert ada.call("GET", f"/api/jobs/{job}/plan")["answer"] is None
 
 
 def test_a_newer_quote_takes_the_place_of_the_one_before_and_an_old_one_is_over(ada, nobody, workshop):
@@ -152,6 +159,15 @@ def test_a_newer_quote_takes_the_place_of_the_one_before_and_an_old_one_is_over(
         session.execute(update(Quote).values(good_until=(datetime.now(UTC) - timedelta(days=1)).date()))
     assert nobody.problem("POST", f"/api/quotes/{tokens[1]}/answer", {"key": keys[0]}, status=410)["reason"] == "over"
     nobody.problem("GET", "/api/quotes/guess", status=404)
+
+
+def test_a_quote_that_was_declined_is_told_where_one_decides(ada, nobody):
+    job, keys = planned(ada)
+    sheet = ada.call("POST", f"/api/jobs/{job}/quotes", {"keys": keys[:1]}, status=201)
+    token = sheet["quotes"][0]["address"].rsplit("/", 1)[1]
+    nobody.call("POST", f"/api/quotes/{token}/answer", {"key": ""})
+    assert ada.call("GET", f"/api/jobs/{job}/plan")["answer"]["key"] == ""
+    assert "was declined" in ada.call("GET", f"/api/jobs/{job}")["next_step"]
 
 
 def test_a_quote_offers_only_what_the_plan_has(ada, stranger):

@@ -2312,6 +2312,27 @@ export interface components {
             words: string;
         };
         /**
+         * AnswerOut
+         * @description What the customer answered to the latest quote. key: of the option taken, empty where they declined.
+         */
+        AnswerOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Key */
+            key: string;
+            /** Number */
+            number: number;
+            /** Price Cents */
+            price_cents: number | null;
+            /** Title */
+            title: string;
+            /** Words */
+            words: string;
+        };
+        /**
          * AskOut
          * @description What a step asks to be measured.
          */
@@ -6066,6 +6087,7 @@ export interface components {
         };
         /** PlanOut */
         PlanOut: {
+            answer: components["schemas"]["AnswerOut"] | null;
             /** Before Die C */
             before_die_c: number | null;
             /** Before Watts */

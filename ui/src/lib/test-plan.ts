@@ -42,6 +42,7 @@ export function makeOption(key: string, more: Partial<Option> = {}): Option {
 export function makePlan(more: Partial<Plan> = {}): Plan {
   return {
     version: 2,
+    answer: null,
     opening: null,
     goal: 'cooler',
     found: {

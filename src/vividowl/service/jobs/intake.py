@@ -8,7 +8,6 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import select
 from sqlalchemy.exc import IntegrityError
 
 from vividowl.core.job.device import REFERENCES, RunSide
@@ -20,6 +19,7 @@ from vividowl.core.verdict.verdicts import Verdict
 from vividowl.service.attempts.failing import has_failed
 from vividowl.service.devices.known import device_for
 from vividowl.service.errors import Refused
+from vividowl.service.jobs.beside import Answered, answers_of, visits_of
 from vividowl.service.languages import require_language
 from vividowl.service.plan.found import plan_row
 from vividowl.service.plan.planning import chosen_gates
@@ -94,34 +94,27 @@ def gates_of(job: Job) -> tuple[Gate, ...]:
 def view_of(scope: Scope, job: Job) -> JobView:
     """The job as the pages see it."""
     rows = scope.session.scalars(scope.select(Acknowledgement).where(Acknowledgement.job_id == job.id)).unique().all()
-    return _view(job, rows, plan_row(scope, job.id), visits_of(scope, [job]).get(job.id, (1, 1)))
+    visit, answer = visits_of(scope, [job]).get(job.id, (1, 1)), answers_of(scope, [job.id]).get(job.id)
+    return _view(job, rows, plan_row(scope, job.id), visit, answer)
 
 
 def views_of(scope: Scope, jobs: Sequence[Job]) -> list[JobView]:
-    """Several jobs, with three questions to the database in all."""
+    """Several jobs, with four questions to the database in all."""
     ids = [job.id for job in jobs]
     accepted: dict[uuid.UUID, list[Acknowledgement]] = {}
     for row in scope.session.scalars(scope.select(Acknowledgement).where(Acknowledgement.job_id.in_(ids))).unique():
         accepted.setdefault(row.job_id, []).append(row)
     plans = {p.job_id: p for p in scope.session.scalars(scope.select(Plan).where(Plan.job_id.in_(ids))).unique()}
-    visits = visits_of(scope, jobs)
-    return [_view(job, accepted.get(job.id, []), plans.get(job.id), visits.get(job.id, (1, 1))) for job in jobs]
+    visits, answers = visits_of(scope, jobs), answers_of(scope, ids)
+    return [
+        _view(job, accepted.get(job.id, []), plans.get(job.id), visits.get(job.id, (1, 1)), answers.get(job.id))
+        for job in jobs
+    ]
 
 
-def visits_of(scope: Scope, jobs: Sequence[Job]) -> dict[uuid.UUID, tuple[int, int]]:
-    """Which visit of its device each job is, and of how many."""
-    query = (
-        select(Job.id, Job.device_id)
-        .where(Job.shop_id == scope.shop_id, Job.device_id.in_({job.device_id for job in jobs}))
-        .order_by(Job.created_at, Job.number)
-    )
-    of_device: dict[uuid.UUID, list[uuid.UUID]] = {}
-    for job_id, device_id in scope.session.execute(query):
-        of_device.setdefault(device_id, []).append(job_id)
-    return {job_id: (at + 1, len(ids)) for ids in of_device.values() for at, job_id in enumerate(ids)}
-
-
-def _view(job: Job, rows: Sequence[Acknowledgement], plan: Plan | None, visit: tuple[int, int]) -> JobView:
+def _view(
+    job: Job, rows: Sequence[Acknowledgement], plan: Plan | None, visit: tuple[int, int], answer: Answered | None
+) -> JobView:
     by_rule = {a.rule: a for a in rows}
     own = () if job.from_list_closed else gates_of(job)
     at_intake = {g.rule for g in own}
@@ -148,7 +141,7 @@ def _view(job: Job, rows: Sequence[Acknowledgement], plan: Plan | None, visit: t
     return JobView(
         job,
         at.stage,
-        _words(at, job, gates, verdict),
+        _words(at, job, gates, verdict, answer),
         at.reachable,
         at.done,
         gates,
@@ -190,7 +183,7 @@ def _facts(
     )
 
 
-def _words(at: Position, job: Job, gates: Sequence[GateView], verdict: str | None) -> Words:
+def _words(at: Position, job: Job, gates: Sequence[GateView], verdict: str | None, answer: Answered | None) -> Words:
     """What is next, in words."""
     if at.next is Next.NOTHING_STOPPED:
         return say("next-stopped", model=job.model, reason=gates[0].reason)
@@ -198,6 +191,8 @@ def _words(at: Position, job: Job, gates: Sequence[GateView], verdict: str | Non
         return say("next-step", model=job.model, number=job.bench["step"], text=job.bench["text"])
     if at.next is Next.HAND_OVER:
         return say("next-hand_over", model=job.model, verdict=verdict)
+    if at.next is Next.DECIDE and answer is not None:
+        return say("next-answered", model=job.model, title=answer.title or None)
     return say(f"next-{at.next.value}", model=job.model)
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import uuid
 from collections.abc import Mapping
-from dataclasses import asdict
+from dataclasses import asdict, dataclass
 from typing import Any
 
 from vividowl.core.job.gates import Gate, Severity
@@ -19,6 +19,7 @@ from vividowl.core.plan.spots import Inspection
 from vividowl.core.quantities.words import say
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
+from vividowl.service.jobs.beside import Answered, answers_of
 from vividowl.service.jobs.device import has_battery
 from vividowl.service.plan.choices import plan_view
 from vividowl.service.plan.found import inspection_of, plan_row
@@ -38,11 +39,21 @@ def get_plan(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> PlanView:
         return plan_view(workshop, scope, scope.get(Job, job_id))
 
 
-def names_for(workshop: Workshop, actor: Actor, view: PlanView) -> tuple[str, str]:
-    """Who took the option, empty when nobody did, and the shop's currency."""
+@dataclass(frozen=True)
+class Beside:
+    """What is told beside a plan: who took the option, empty when nobody did; the shop's currency; what the customer
+    answered to the latest quote, None while there is no answer."""
+
+    chosen_by: str
+    currency: str
+    answer: Answered | None
+
+
+def beside(workshop: Workshop, actor: Actor, job_id: uuid.UUID, view: PlanView) -> Beside:
+    """What is told beside the plan of a job."""
     with workshop.scope(actor) as scope:
         by = scope.get(Member, view.plan.chosen_by).name if view.plan.chosen_by else ""
-        return by, scope.shop().currency
+        return Beside(by, scope.shop().currency, answers_of(scope, [job_id]).get(job_id))
 
 
 def stored_inspection(found: Inspection) -> dict[str, Any]:

@@ -8,11 +8,13 @@ from typing import Any
 
 from vividowl.core.plan.prediction import Interval
 from vividowl.core.quantities.words import listed, say
+from vividowl.service.plan.planning import Beside
 from vividowl.service.plan.views import OptionView, PlanView
 from vividowl.service.workings.calculators import WORKINGS
 from vividowl.service.workings.results import written
 from vividowl.web.plan.found import BathSpotOut, CoverSpotOut, FoundOut, GapSpotOut, ShimSpotOut
 from vividowl.web.plan.schemas import (
+    AnswerOut,
     ChosenOut,
     GapAdviceOut,
     IntervalOut,
@@ -110,7 +112,7 @@ def _opening(view: PlanView) -> OpeningOut | None:
     return OpeningOut(answer=advice.answer, reasons=sentences(advice.reasons)) if advice else None
 
 
-def plan_out(view: PlanView, chosen_by: str, currency: str) -> PlanOut:
+def plan_out(view: PlanView, beside: Beside) -> PlanOut:
     """A plan."""
     plan, chosen = view.plan, view.plan.chosen
     own = {
@@ -157,7 +159,7 @@ def plan_out(view: PlanView, chosen_by: str, currency: str) -> PlanOut:
             die_c=IntervalOut(**chosen["die_c"]),
             watts=IntervalOut(**chosen["watts"]) if chosen["watts"] else None,
             total_cents=chosen["total_cents"],
-            by=chosen_by,
+            by=beside.chosen_by,
             at=plan.chosen_at,
         )
         if chosen and plan.chosen_at
@@ -165,5 +167,6 @@ def plan_out(view: PlanView, chosen_by: str, currency: str) -> PlanOut:
         outcome=OutcomeOut.model_validate(view.outcome) if view.outcome else None,
         notes=[note_out(n) for n in plan.notes],
         opening=_opening(view),
-        currency=currency,
+        currency=beside.currency,
+        answer=AnswerOut.model_validate(beside.answer) if beside.answer else None,
     )

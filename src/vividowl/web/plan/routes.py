@@ -35,16 +35,15 @@ class CutFilePath(CutPath):
     form: CutForm
 
 
-def _plan(view: PlanView) -> PlanOut:
-    by, currency = planning.names_for(workshop(), actor(), view)
-    return plan_out(view, by, currency)
+def _plan(job_id: uuid.UUID, view: PlanView) -> PlanOut:
+    return plan_out(view, planning.beside(workshop(), actor(), job_id, view))
 
 
 @api.get("/plan", responses={200: PlanOut}, operation_id="getPlan")
 @access("member")
 def get_plan(path: JobPath) -> PlanOut:
     """The options side by side."""
-    return _plan(planning.get_plan(workshop(), actor(), path.job_id))
+    return _plan(path.job_id, planning.get_plan(workshop(), actor(), path.job_id))
 
 
 @api.put("/plan", responses={200: PlanOut}, operation_id="savePlan")
@@ -63,7 +62,9 @@ def save_plan(path: JobPath, body: PlanIn) -> PlanOut:
                 remedy=say("routes-measure-both-or-leave-both"),
             )
         found[f"{die}_die_mm"] = sides if sides[0] is not None else None
-    return _plan(planning.save_inspection(workshop(), actor(), path.job_id, body.version, body.goal, found))
+    return _plan(
+        path.job_id, planning.save_inspection(workshop(), actor(), path.job_id, body.version, body.goal, found)
+    )
 
 
 @api.post("/plan/choice", responses={200: PlanOut}, operation_id="choosePlan")
@@ -71,7 +72,7 @@ def save_plan(path: JobPath, body: PlanIn) -> PlanOut:
 @idempotent
 def choose(path: JobPath, body: ChoiceIn) -> PlanOut:
     """Take an option, or put the decision back with no key."""
-    return _plan(planning.choose(workshop(), actor(), path.job_id, body.version, body.key))
+    return _plan(path.job_id, planning.choose(workshop(), actor(), path.job_id, body.version, body.key))
 
 
 @api.post("/plan/notes", responses={201: PlanOut}, operation_id="addPlanNote")
@@ -79,14 +80,14 @@ def choose(path: JobPath, body: ChoiceIn) -> PlanOut:
 @idempotent
 def add_note(path: JobPath, body: NoteIn) -> tuple[PlanOut, int]:
     """Put something worked out into the job."""
-    return _plan(planning.add_note(workshop(), actor(), path.job_id, body.name, body.given)), 201
+    return _plan(path.job_id, planning.add_note(workshop(), actor(), path.job_id, body.name, body.given)), 201
 
 
 @api.delete("/plan/notes/<uuid:note_id>", responses={200: PlanOut}, operation_id="removePlanNote")
 @access("member")
 def remove_note(path: NotePath) -> PlanOut:
     """Take it off again."""
-    return _plan(planning.remove_note(workshop(), actor(), path.job_id, path.note_id))
+    return _plan(path.job_id, planning.remove_note(workshop(), actor(), path.job_id, path.note_id))
 
 
 @api.get("/cuts", responses={200: CutsOut}, operation_id="getCuts")

@@ -184,6 +184,17 @@ class OpeningOut(Out):
     reasons: list[str]
 
 
+class AnswerOut(Out):
+    """What the customer answered to the latest quote. key: of the option taken, empty where they declined."""
+
+    number: int
+    key: str
+    title: str
+    price_cents: int | None
+    words: str
+    at: datetime
+
+
 class PlanOut(Out):
     version: int
     goal: Goal
@@ -208,3 +219,4 @@ class PlanOut(Out):
     notes: list[WorkedOut]
     opening: OpeningOut | None
     currency: str
+    answer: AnswerOut | None

@@ -3,6 +3,10 @@
 next-done = { $model } was handed over
 next-measure_before = Take the Before reading of { $model }
 next-decide = Decide what to do with { $model }
+next-answered = { $title ->
+    [none] The quote for { $model } was declined: decide what to do
+   *[other] { $model }: the customer accepted “{ $title }”
+}
 next-leave_alone = Leave { $model } alone, and hand it back
 next-settle_plan = Settle the hazards of the plan for { $model }
 next-settle_intake = Settle what the owner accepts before { $model } is opened

@@ -20,6 +20,7 @@
   import OptionScale from './OptionScale.svelte';
   import { GOALS } from './plan-words';
   import { PlanState } from './plan.svelte';
+  import QuoteAnswer from './QuoteAnswer.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
@@ -34,7 +35,9 @@
   let selected = $state('');
   let known = $state.raw<Schemas['KnownOut'][]>([]);
   const plan = $derived(state_.plan);
-  const shown = $derived(plan?.options.find((o) => o.key === (selected || plan.chosen?.key)) ?? plan?.options[0]);
+  const shown = $derived(
+    plan?.options.find((o) => o.key === (selected || plan.chosen?.key || plan.answer?.key)) ?? plan?.options[0],
+  );
   const matter = $derived(shown ? factsThatMatter(shown) : []);
   const closed = $derived(job.handed_over_at !== null);
   // The first decision of a job goes straight to the bench; a later one is looked at against what was done.
@@ -138,6 +141,9 @@
   </div>
 {/if}
 {#if plan}
+  {#if plan.answer}
+    <div class="gap"><QuoteAnswer {plan} answer={plan.answer} onshow={(key) => (selected = key)} /></div>
+  {/if}
   {#if plan.chosen}<div class="gap"><PlanTaken {plan} chosen={plan.chosen} /></div>{/if}
   {#if plan.opening}
     <div class="gap">

@@ -38,6 +38,22 @@ describe('the plan', () => {
     expect(screen.getAllByRole('img', { name: '75 °C, 72 to 78' })[0]).toBeVisible();
   });
 
+  it('says what the customer accepted, shows it first, and warns when another is chosen', async () => {
+    const answer = { number: 1, key: 'leave', title: 'leave it as it is', price_cents: 0, words: 'Thanks', at: '2026-11-12T09:00:00Z' }; // prettier-ignore
+    serve({ 'GET /api/jobs/j1/plan': makePlan({ answer }) });
+    const first = render(PlanPage, page(makePlan()));
+    expect(await screen.findByText(/The customer accepted “leave it as it is” for €0.00/)).toBeVisible();
+    expect(screen.getByText('They add: “Thanks”')).toBeVisible();
+    expect(screen.queryByText(/not what they agreed to/)).toBeNull();
+    first.unmount();
+    const interval = { low: 0.9, median: 1, high: 1.1 };
+    const chosen = { key: 'repaste', words: 'repaste', held: false, resistance: interval, die_c: interval, watts: null, total_cents: 6000, by: 'Imke', at: '2026-11-13T09:00:00Z' }; // prettier-ignore
+    serve({ 'GET /api/jobs/j1/plan': makePlan({ answer: { ...answer, key: '' }, chosen }) });
+    render(PlanPage, page(makePlan()));
+    expect(await screen.findByText(/The customer declined quote 1/)).toBeVisible();
+    expect(screen.getByText(/not what they agreed to. Ask them/)).toBeVisible();
+  });
+
   it('says what is missing instead of inventing options', async () => {
     serve({ 'GET /api/jobs/j1/plan': makePlan({ options: [], missing: 'There is no Before log yet.' }) });
     render(PlanPage, page(makePlan()));
