@@ -57,14 +57,18 @@ def fill(url: str, folder: Path, jobs: int) -> None:
     ada = Caller(create_app(workshop, Settings("bench", testing=True, cookie_secure=False))).sign_in("ada")
     ada.served_job()
     with database.engine.begin() as connection:
-        connection.execute(text(MANY), {"jobs": jobs})
-        # The database has to know how many there are before it looks each of them up.
-        connection.execute(text("ANALYZE"))
-        connection.execute(text(JOBS))
         run, job = connection.execute(text("SELECT id, job_id FROM run LIMIT 1")).one()
         trace = connection.execute(text("SELECT id FROM trace_file LIMIT 1")).scalar_one()
-        connection.execute(text(RUNS), {"like": run})
-        connection.execute(text(TRACES), {"like": trace, "job": job})
+    # After each step the database has to know how many there are, before it looks each of them up.
+    for query, given in (
+        (MANY, {"jobs": jobs}),
+        (JOBS, {}),
+        (RUNS, {"like": run}),
+        (TRACES, {"like": trace, "job": job}),
+    ):
+        with database.engine.begin() as connection:
+            connection.execute(text(query), given)
+            connection.execute(text("ANALYZE"))
     with database.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as connection:
         connection.execute(text("VACUUM ANALYZE"))
     database.close()

@@ -130,20 +130,28 @@ def database(cluster):
     opened.close()
 
 
-@pytest.fixture
-def workshop(database, tmp_path):
-    """Empty tables and an empty file store."""
+@pytest.fixture(scope="session")
+def emptied(database):
+    """What empties all tables, in one go. Row by row: an eighth of the time that TRUNCATE takes on tables with a few
+    rows. Rows that stand are let go of for this once."""
     with database.engine.begin() as connection:
-        # Row by row: an eighth of the time that TRUNCATE takes on tables with a few rows.
         guarded = connection.scalars(
             text("SELECT DISTINCT tgrelid::regclass::text FROM pg_trigger WHERE NOT tgisinternal")
         ).all()
-        for table in guarded:
-            connection.execute(text(f"ALTER TABLE {table} DISABLE TRIGGER USER"))
-        for table in reversed(Base.metadata.sorted_tables):
-            connection.execute(table.delete())
-        for table in guarded:
-            connection.execute(text(f"ALTER TABLE {table} ENABLE TRIGGER USER"))
+    return ";".join(
+        (
+            *(f"ALTER TABLE {table} DISABLE TRIGGER USER" for table in guarded),
+            *(f"DELETE FROM {table.name}" for table in reversed(Base.metadata.sorted_tables)),
+            *(f"ALTER TABLE {table} ENABLE TRIGGER USER" for table in guarded),
+        )
+    )
+
+
+@pytest.fixture
+def workshop(database, emptied, tmp_path):
+    """Empty tables and an empty file store."""
+    with database.engine.begin() as connection:
+        connection.exec_driver_sql(emptied)
     return Workshop(database, FileStore(tmp_path / "files"))
 
 

@@ -17,7 +17,7 @@ from vividowl.core.sound.recording import read_sound
 from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
 from vividowl.formats.photo import read_photo
-from vividowl.formats.shelf_csv import date_of, number_of, read_shelf
+from vividowl.formats.sheets.shelf_csv import date_of, number_of, read_shelf
 from vividowl.formats.sound_file import read_sound_file, write_wav
 from vividowl.service.errors import Refused
 from vividowl.service.measure.log_reading import read_whole_log

@@ -12,7 +12,7 @@ from tests.said import refuses
 
 from vividowl.formats.cut_sheet import CutDrawing, CutPiece, cut_dxf, cut_pdf, cut_svg
 from vividowl.formats.errors import FormatError
-from vividowl.formats.shelf_csv import HEADERS, ShelfLine, date_of, number_of, read_shelf, write_shelf
+from vividowl.formats.sheets.shelf_csv import HEADERS, ShelfLine, date_of, number_of, read_shelf, write_shelf
 
 PIECES = (CutPiece("Memory <1>", (10.2, 0.0, 12.0, 14.0)), CutPiece("Die", (22.4, 0.0, 15.5, 15.5)))
 SHEET = CutDrawing("Sheet of lot A", 80.0, 60.0, ((0.0, 0.0, 10.0, 10.0),), PIECES)

@@ -7,7 +7,7 @@ import pytest
 import xlsxwriter
 
 from vividowl.formats.errors import FormatError
-from vividowl.formats.past_table import ROWS_MOST, read_past_table
+from vividowl.formats.sheets.past_table import ROWS_MOST, read_past_table
 from vividowl.words import sentence, sentences
 
 HEAD = ["Date", "Customer", "Model", "Price"]

@@ -6,7 +6,7 @@ import pytest
 from tests.logs import HOT, log_bytes
 from tests.web.conftest import Caller
 
-from vividowl.formats.shelf_csv import HEADERS
+from vividowl.formats.sheets.shelf_csv import HEADERS
 
 PASTE = {
     "kind": "paste_stiff",

@@ -6,7 +6,6 @@ from datetime import UTC, date, datetime, timedelta
 from urllib.parse import unquote
 
 import icalendar
-import pytest
 import zxingcpp
 from PIL import Image, ImageDraw
 from pypdf import PdfReader
@@ -72,22 +71,13 @@ def test_a_withdrawn_and_an_old_link_say_so(ada, nobody, workshop):
     assert old["expires_at"] > old["made_at"]
 
 
-@pytest.mark.parametrize(
-    "change",
-    [
-        lambda token: "guess",
-        lambda token: token[:-2] + ("AA" if token[-2:] != "AA" else "BB"),
-        lambda token: ("A" if token[0] != "A" else "B") + token[1:],
-        lambda token: token.split(".")[0],
-        lambda token: token + ".x",
-        lambda token: "é",
-    ],
-)
-def test_a_link_that_was_made_up_leads_nowhere(ada, nobody, change):
+def test_a_link_that_was_made_up_leads_nowhere(ada, nobody):
     _, token = linked(ada, handed_over(ada))
-    answer = nobody.client.get(f"/api/open/{change(token)}")
-    assert answer.status_code in (404, 422)
-    assert "record" not in answer.get_json()
+    last, first = "AA" if token[-2:] != "AA" else "BB", "A" if token[0] != "A" else "B"
+    for guess in ("guess", token[:-2] + last, first + token[1:], token.split(".")[0], token + ".x", "é"):
+        answer = nobody.client.get(f"/api/open/{guess}")
+        assert answer.status_code in (404, 422), guess
+        assert "record" not in answer.get_json()
 
 
 def test_another_shop_neither_sees_nor_withdraws_a_link(ada, stranger):

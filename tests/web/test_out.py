@@ -13,7 +13,7 @@ import pytest
 import python_calamine
 from tests.web.conftest import Caller
 
-from vividowl.formats.tables_out import CellKind, Column, Table, write_workbook
+from vividowl.formats.sheets.tables_out import CellKind, Column, Table, write_workbook
 from vividowl.service.out.everything import schema
 from vividowl.service.out.tables import TABLES
 
@@ -77,11 +77,11 @@ def test_workbook_is_typed_and_its_heads_stay(ada, measured):
             assert "<hyperlink" not in sheet
 
 
-def test_csv_defuses_what_a_spreadsheet_would_run(ada, measured):
+def test_csv_defuses_what_a_spreadsheet_would_run(ada):
+    ada.new_job(symptom=FORMULA, customer_name="@SUM(A1)")
     files = _unzipped(_got(ada, "out.zip?all=true"))
-    rows = list(csv.DictReader(io.StringIO(files["jobs.csv"].decode())))
-    assert rows[1]["symptom"] == "'" + FORMULA
-    assert rows[1]["customer"] == "'@SUM(A1)"
+    (row,) = csv.DictReader(io.StringIO(files["jobs.csv"].decode()))
+    assert (row["symptom"], row["customer"]) == ("'" + FORMULA, "'@SUM(A1)")
     # A figure below nought is a figure.
     moves = pl.read_csv(files["stock_moves.csv"])
     assert moves.columns == [c.name for c in TABLES[2][2]]
@@ -110,9 +110,8 @@ def test_what_was_predicted_and_what_came_of_it(ada):
     assert row["inside"] == (between and row["measured_resistance_K_per_W"] <= row["predicted_resistance_high_K_per_W"])
 
 
-@pytest.mark.parametrize(
-    ("asked", "models"),
-    [
+def test_filters_of_the_page_apply(ada, measured):
+    for asked, models in (
         ("state=open", ["Gale"]),
         ("state=closed", ["Marrow 15"]),
         ("kind=console&all=true", ["Gale"]),
@@ -120,13 +119,11 @@ def test_what_was_predicted_and_what_came_of_it(ada):
         ("verdict=improved&all=true", ["Marrow 15"]),
         ("stage=before", ["Gale"]),
         ("since=2030-01-01&all=true", []),
-    ],
-)
-def test_filters_of_the_page_apply(ada, measured, asked, models):
-    sheets = _book(_got(ada, f"out.xlsx?{asked}"))
-    jobs = _objects(sheets["jobs"])
-    assert [job["model"] for job in jobs] == models
-    assert {run["job"] for run in _objects(sheets["runs"])} <= {job["job"] for job in jobs}
+    ):
+        sheets = _book(_got(ada, f"out.xlsx?{asked}"))
+        jobs = _objects(sheets["jobs"])
+        assert [job["model"] for job in jobs] == models, asked
+        assert {run["job"] for run in _objects(sheets["runs"])} <= {job["job"] for job in jobs}
 
 
 def test_no_other_shop_gets_them_and_of_this_one_the_owner_alone(app, ada, measured, stranger):
@@ -136,7 +133,7 @@ def test_no_other_shop_gets_them_and_of_this_one_the_owner_alone(app, ada, measu
         assert tom.problem("GET", f"/api/jobs/out.{ending}", status=403)["remedy"]
 
 
-def test_nothing_is_left_behind(ada, measured, workshop):
+def test_nothing_is_left_behind(ada, workshop):
     assert _got(ada, "out.zip?all=true")
     assert _got(ada, "out.xlsx?all=true")
     assert list((workshop.files.root / "incoming").iterdir()) == []

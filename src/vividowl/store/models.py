@@ -231,11 +231,6 @@ class Job(Versioned, Base):
         return self._limit("power_limit_gpu_w")
 
     @property
-    def from_list_closed(self) -> bool:
-        """Whether it was brought in from a list of past jobs, and nobody has opened it since."""
-        return self.import_id is not None and self.handed_over_at is not None
-
-    @property
     def day(self) -> date:
         """The day of the work."""
         return self.done_on or self.created_at.date()

@@ -116,7 +116,8 @@ def _view(
     job: Job, rows: Sequence[Acknowledgement], plan: Plan | None, visit: tuple[int, int], answer: Answered | None
 ) -> JobView:
     by_rule = {a.rule: a for a in rows}
-    own = () if job.from_list_closed else gates_of(job)
+    # One that was closed when it came from a list has nothing to settle.
+    own = () if job.import_id is not None and job.handed_over_at is not None else gates_of(job)
     at_intake = {g.rule for g in own}
     gates = tuple(
         GateView(

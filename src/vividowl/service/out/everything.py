@@ -9,7 +9,7 @@ from dataclasses import replace
 from pathlib import Path
 from typing import BinaryIO
 
-from vividowl.formats.tables_out import Table, schema_of, write_folder, write_workbook
+from vividowl.formats.sheets.tables_out import Table, schema_of, write_folder, write_workbook
 from vividowl.service.clock import server_now
 from vividowl.service.out.tables import TABLES, tables_of
 from vividowl.service.workshop import Actor, Workshop

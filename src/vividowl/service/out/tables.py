@@ -10,7 +10,7 @@ from sqlalchemy import ColumnElement, Select, func, select
 from sqlalchemy.orm import aliased
 
 from vividowl.core.trace.roles import ROLE_KINDS
-from vividowl.formats.tables_out import Cell, CellKind, Column, Table
+from vividowl.formats.sheets.tables_out import Cell, CellKind, Column, Table
 from vividowl.store.deciding import Lot, Plan, Product, StockMove
 from vividowl.store.devices import Device
 from vividowl.store.finding import Wanted, jobs_where

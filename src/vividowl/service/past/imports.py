@@ -11,7 +11,7 @@ from vividowl.core.job.device import DeviceKind
 from vividowl.core.job.past_columns import PastRole
 from vividowl.core.job.past_rows import DayOrder
 from vividowl.core.quantities.words import say
-from vividowl.formats.past_table import BYTES_MOST, COLUMNS_MOST
+from vividowl.formats.sheets.past_table import BYTES_MOST, COLUMNS_MOST
 from vividowl.service.errors import Refused
 from vividowl.service.kept_files import kept_files
 from vividowl.service.measure.refusing import size_refusals

@@ -18,7 +18,7 @@ from vividowl.core.job.past_rows import DayOrder, PastJob, day_order, past_job, 
 from vividowl.core.quantities.words import Words, say
 from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
-from vividowl.formats.past_table import PastTable, read_past_table
+from vividowl.formats.sheets.past_table import PastTable, read_past_table
 from vividowl.service.clock import server_today
 from vividowl.service.errors import Refused
 from vividowl.service.workshop import Workshop

@@ -15,7 +15,7 @@ from vividowl.core.runs.drift import Drift, drift
 from vividowl.core.runs.factors import Factors, factor_effects
 from vividowl.core.runs.groups import Group
 from vividowl.core.runs.rank import Ranking, rank
-from vividowl.formats.run_table import RunTable, read_run_table
+from vividowl.formats.sheets.run_table import RunTable, read_run_table
 
 Found = TypeVar("Found")
 

@@ -8,7 +8,7 @@ from typing import Any
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import say
 from vividowl.formats.errors import FormatError
-from vividowl.formats.shelf_csv import ShelfLine, date_of, number_of, read_shelf, write_shelf
+from vividowl.formats.sheets.shelf_csv import ShelfLine, date_of, number_of, read_shelf, write_shelf
 from vividowl.service.clock import server_today
 from vividowl.service.errors import Refused
 from vividowl.service.shelf.checks import check_dates, check_product

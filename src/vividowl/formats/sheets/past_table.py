@@ -16,9 +16,9 @@ import python_calamine
 
 from vividowl.core.job.past_columns import Cell, heading_line
 from vividowl.core.quantities.words import Words, say
-from vividowl.formats.cells import as_it_was
 from vividowl.formats.errors import FormatError
 from vividowl.formats.log.text import decode, fields
+from vividowl.formats.sheets.cells import as_it_was
 
 ROWS_MOST, COLUMNS_MOST, CELL_MOST = 20_000, 60, 4000
 BYTES_MOST = 20 * 2**20

@@ -11,8 +11,8 @@ from dataclasses import dataclass, fields
 from datetime import date
 
 from vividowl.core.quantities.words import listed, say
-from vividowl.formats.cells import as_it_was, harmless
 from vividowl.formats.errors import FormatError
+from vividowl.formats.sheets.cells import as_it_was, harmless
 
 CELL_MOST, NUMBER_MOST = 200, 1e9
 _CONTROL = re.compile(r"[\x00-\x08\x0a-\x1f\x7f]")

@@ -17,7 +17,7 @@ import xlsxwriter
 from xlsxwriter.format import Format
 from xlsxwriter.worksheet import Worksheet
 
-from vividowl.formats.cells import harmless
+from vividowl.formats.sheets.cells import harmless
 
 FORMAT, VERSION = "vivid-owl-tables", 1
 JSON_NAME, SCHEMA_NAME = "everything.json", "everything.schema.json"

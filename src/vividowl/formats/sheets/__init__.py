@@ -1,0 +1,1 @@
+"""Tables as spreadsheets write and read them."""
