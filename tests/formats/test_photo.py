@@ -5,11 +5,11 @@ import struct
 import zlib
 
 import pytest
-from PIL import ExifTags, Image
+from PIL import ExifTags, Image, ImageChops
 from tests.said import refuses
 
 from vividowl.formats.errors import FormatError
-from vividowl.formats.photo import LARGE_PX, PHOTO_MOST, SMALL_PX, read_photo
+from vividowl.formats.photo import LARGE_PX, PHOTO_MOST, SMALL_PX, marked_photo, read_photo
 
 
 def picture(size=(800, 600), kind="JPEG", mode="RGB", **more):
@@ -96,3 +96,17 @@ def test_what_is_no_photo_is_refused_with_a_remedy(data, text, reason):
         read_photo(data)
     assert caught.value.reason == reason
     assert caught.value.remedy
+
+
+def test_marks_are_drawn_where_they_are_and_nowhere_else():
+    out = io.BytesIO()
+    Image.new("RGB", (400, 300), (128, 128, 128)).save(out, "JPEG")
+    with Image.open(io.BytesIO(marked_photo(out.getvalue(), [(0.25, 0.5)]))) as marked:
+        assert marked.size == (400, 300)
+        grey = ImageChops.difference(marked.convert("L"), Image.new("L", marked.size, 128)).point(
+            lambda v: 255 * (v > 40)
+        )
+        left, top, right, bottom = grey.getbbox()
+    # A ring of an eighth of the longer side around a quarter of the width and half of the height.
+    assert ((left + right) / 2, (top + bottom) / 2) == (pytest.approx(100, abs=3), pytest.approx(150, abs=3))
+    assert 40 <= right - left <= 66

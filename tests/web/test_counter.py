@@ -90,7 +90,7 @@ def test_photos_of_the_condition_carry_marks_and_come_on_the_ticket(ada, strange
     (changed,) = ada.call("PUT", path, change)["conditions"]
     assert (changed["place"], changed["marks"][0]["words"]) == ("edges", "deep scratch")
     text = text_of(ada.call("GET", f"/api/jobs/{job}/ticket.pdf").data)
-    assert all(said in text for said in ("Edges", "left corner bent", "deep scratch"))
+    assert all(said in text for said in ("Edges", "left corner bent", "1: deep scratch"))
     stranger.problem("PUT", path, change, status=404)
     other = ada.new_job(serial="M15-OTHER")["id"]
     ada.problem("PUT", path.replace(job, other), change, status=404)

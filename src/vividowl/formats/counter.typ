@@ -21,7 +21,7 @@
   == #d.condition-title
   #grid(columns: (1fr,) * 3, gutter: 4mm,
     ..d.conditions.enumerate().map(((i, c)) => block(breakable: false)[
-      #image("photo-" + str(i) + ".jpg", width: 100%, height: 38mm, fit: "cover", alt: c.place)
+      #image("photo-" + str(i) + ".jpg", width: 100%, height: 38mm, fit: "contain", alt: c.place)
       #v(-5pt) #text(size: 9pt, weight: 700, c.place)
       #for line in c.lines [\ #text(size: 9pt, line)]
     ]))

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import io
 import warnings
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
@@ -19,6 +20,7 @@ PIXELS_MOST = 80_000_000
 WHOLE_PIXELS_MOST = 50_000_000
 LARGE_PX, SMALL_PX = 1600, 320
 KINDS = ("JPEG", "PNG", "WEBP")
+_INK = "#22252b"
 _REMEDY = say("photo-take-as-jpeg-png-or")
 
 
@@ -105,3 +107,22 @@ def _jpeg(picture: Picture, quality: int) -> bytes:
     out = io.BytesIO()
     picture.save(out, "JPEG", quality=quality, optimize=True)
     return out.getvalue()
+
+
+def marked_photo(jpeg: bytes, marks: Sequence[tuple[float, float]]) -> bytes:
+    """A photo with numbered rings drawn into it, for paper. marks (n, 2): x and y as shares of its width and height."""
+    from PIL import Image, ImageDraw, ImageFont
+
+    with Image.open(io.BytesIO(jpeg)) as opened:
+        picture = opened.convert("RGB")
+    draw, wide = ImageDraw.Draw(picture), max(picture.size)
+    radius, line = wide / 16, max(2, wide // 110)
+    font = ImageFont.load_default(size=wide / 14)
+    for number, (x, y) in enumerate(marks, 1):
+        at = (x * picture.width, y * picture.height)
+        ring = [at[0] - radius, at[1] - radius, at[0] + radius, at[1] + radius]
+        # Dark on a light rim, so that it shows on any device.
+        draw.ellipse(ring, outline="white", width=3 * line)
+        draw.ellipse([ring[0] + line, ring[1] + line, ring[2] - line, ring[3] - line], outline=_INK, width=line)
+        draw.text(at, str(number), fill=_INK, anchor="mm", font=font, stroke_width=line, stroke_fill="white")
+    return _jpeg(picture, 88)

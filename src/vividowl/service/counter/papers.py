@@ -7,6 +7,7 @@ from datetime import datetime
 
 from vividowl.core.quantities.words import Words, say
 from vividowl.formats.counter_pdf import ConditionShown, CounterPaper, make_counter_pdf
+from vividowl.formats.photo import marked_photo
 from vividowl.service.counter.sheet import CONSENT, CounterView, view_of
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.bench import Photo
@@ -59,9 +60,10 @@ def _paper(workshop: Workshop, scope: Scope, view: CounterView, what: str, addre
 
 def _shown(workshop: Workshop, scope: Scope, condition: ConditionPhoto) -> ConditionShown:
     photo = scope.get(Photo, condition.photo_id)
-    marked = [m["words"] for m in condition.marks if m["words"]]
+    marked = [say("ticket-mark", number=n, words=m["words"]) for n, m in enumerate(condition.marks, 1) if m["words"]]
+    whole = workshop.files.photo(scope.shop_id, photo.sha256, "large").read_bytes()
     return ConditionShown(
         say("cap", words=say(f"place-{condition.place.value}")),
         (*([condition.note] if condition.note else []), *marked),
-        workshop.files.photo(scope.shop_id, photo.sha256, "small").read_bytes(),
+        marked_photo(whole, [(m["x"], m["y"]) for m in condition.marks]),
     )

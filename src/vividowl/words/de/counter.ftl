@@ -76,6 +76,7 @@ ticket-customer = Kunde
 ticket-serial = Seriennummer
 ticket-symptom = Was nicht stimmt
 ticket-ready = Fertig
+ticket-mark = { $number }: { $words }
 ticket-condition = Zustand
 ticket-agreed = Was vereinbart ist
 ticket-handed-back = Was zurückgegeben wird

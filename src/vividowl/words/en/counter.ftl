@@ -76,6 +76,7 @@ ticket-customer = Customer
 ticket-serial = Serial number
 ticket-symptom = What is wrong
 ticket-ready = Ready
+ticket-mark = { $number }: { $words }
 ticket-condition = Condition
 ticket-agreed = What is agreed
 ticket-handed-back = What is handed back

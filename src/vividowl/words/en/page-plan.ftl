@@ -224,7 +224,10 @@ found-none = none
 found-measured = measured
 found-shim = Copper shim on a small chip
 found-cover-coupling = Coupling to the cover
-quote-answer-accepted = The customer accepted “{ $title }” for { $price } on { $day }
+quote-answer-accepted = The customer accepted “{ $title }”{ $priced ->
+    [yes] {" "}for { $price }
+   *[no] {""}
+} on { $day }
 quote-answer-declined = The customer declined quote { $number } on { $day }
 quote-answer-words = They add: “{ $words }”
 quote-answer-other = What is chosen is not what they agreed to. Ask them before you begin.

@@ -76,6 +76,7 @@ ticket-customer = Cliente
 ticket-serial = Número de serie
 ticket-symptom = Qué le pasa
 ticket-ready = Listo
+ticket-mark = { $number }: { $words }
 ticket-condition = Estado
 ticket-agreed = Qué se ha acordado
 ticket-handed-back = Qué se devuelve

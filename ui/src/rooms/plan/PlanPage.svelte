@@ -142,7 +142,9 @@
 {/if}
 {#if plan}
   {#if plan.answer}
-    <div class="gap"><QuoteAnswer {plan} answer={plan.answer} onshow={(key) => (selected = key)} /></div>
+    <div class="gap">
+      <QuoteAnswer {plan} answer={plan.answer} shown={shown?.key ?? ''} onshow={(key) => (selected = key)} />
+    </div>
   {/if}
   {#if plan.chosen}<div class="gap"><PlanTaken {plan} chosen={plan.chosen} /></div>{/if}
   {#if plan.opening}

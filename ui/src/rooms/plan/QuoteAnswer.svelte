@@ -9,9 +9,11 @@
   interface Props {
     plan: Plan;
     answer: NonNullable<Plan['answer']>;
+    /** The option that one looks at. */
+    shown: string;
     onshow: (key: string) => void;
   }
-  let { plan, answer, onshow }: Props = $props();
+  let { plan, answer, shown, onshow }: Props = $props();
   const offered = $derived(plan.options.find((option) => option.key === answer.key));
   // To do other than was accepted, or anything of what was declined, is not agreed.
   const other = $derived(!!plan.chosen && plan.chosen.key !== answer.key);
@@ -19,6 +21,7 @@
     answer.key
       ? say('quote-answer-accepted', {
           title: answer.title,
+          priced: answer.price_cents !== null,
           price: money(answer.price_cents, plan.currency),
           day: day(answer.at),
         })
@@ -31,7 +34,7 @@
   {#if other}<p>{say('quote-answer-other')}</p>{/if}
   {#if answer.key && !offered}<p>{say('quote-answer-gone')}</p>{/if}
   {#snippet actions()}
-    {#if offered && plan.chosen?.key !== answer.key}
+    {#if offered && shown !== answer.key}
       <Button onclick={() => onshow(answer.key)}>{say('quote-answer-show')}</Button>
     {/if}
   {/snippet}
