@@ -101,4 +101,4 @@ past-told-from = { $name }, line { $line }. Nothing was measured here, so there 
 jobs-save-what = Jobs, runs with their figures, stock moves, and predictions with what came of them. It holds names and contacts of customers.
 jobs-save-workbook = Save as a workbook
 jobs-save-folder = Save as CSV and JSON
-jobs-save-writing = Being written. A long list takes a minute or two.
+jobs-save-writing = Being written. A very long list takes a few minutes.
