@@ -66,12 +66,15 @@ export function rememberToken(token: string): void {
 // A line that says nothing for this long is taken as broken. A photo of a poor camera line takes longer.
 const PATIENCE_MS = 20_000;
 const PHOTO_PATIENCE_MS = 90_000;
+/** What a request says that it takes as long as it takes: RFC 7240, 4.3. */
+export const PATIENT = { Prefer: 'wait=600' };
+const patience = ({ headers }: Request): number => {
+  const wait = /wait=(\d+)/.exec(headers.get('Prefer') ?? '')?.[1];
+  if (wait) return Number(wait) * 1000;
+  return headers.get('Content-Type') === 'application/octet-stream' ? PHOTO_PATIENCE_MS : PATIENCE_MS;
+};
 const inTime = (request: Request): Promise<Response> =>
-  globalThis.fetch(request, {
-    signal: AbortSignal.timeout(
-      request.headers.get('Content-Type') === 'application/octet-stream' ? PHOTO_PATIENCE_MS : PATIENCE_MS,
-    ),
-  });
+  globalThis.fetch(request, { signal: AbortSignal.timeout(patience(request)) });
 
 /** What early.js asked before this script was here, each answer once, and only for the first page: later it is old. */
 async function askedBefore(request: Request): Promise<Response | undefined> {

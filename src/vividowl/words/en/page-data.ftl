@@ -5,6 +5,7 @@ past-lead = Bring the list that you kept until now. You see what each row become
 past-drop = Bring a list
 past-drop-hint = CSV or a workbook, a row a job, up to 20,000 rows
 past-reading = Being read …
+past-working = At work. A list of twenty thousand rows takes up to a minute.
 past-columns = What the columns are
 past-column-left-out = Left out
 past-column = Column { $number }

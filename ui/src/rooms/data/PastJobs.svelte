@@ -1,7 +1,7 @@
 <script lang="ts">
   // Past jobs from a list: brought, looked at row by row, taken in as a whole, taken back as a whole.
   import { onMount } from 'svelte';
-  import { client, Problem, raw, take, type Schemas } from '../../lib/api';
+  import { client, PATIENT, Problem, raw, take, type Schemas } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
   import FileDrop from '../../lib/parts/FileDrop.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -71,7 +71,9 @@
     doing(async () => {
       if (!list) return;
       const body = { version: list.version };
-      const taken = await take(client.POST('/api/past-jobs/{import_id}/take-in', { params: { path }, body }));
+      const taken = await take(
+        client.POST('/api/past-jobs/{import_id}/take-in', { params: { path }, body, headers: PATIENT }),
+      );
       toast(say('past-taken', { count: taken.counts?.new ?? 0 }));
       list = null;
       await refresh();
@@ -87,7 +89,7 @@
     doing(async () => {
       const params = { path: { import_id: row.id } };
       const body = { version: row.version };
-      const found = await take(client.POST('/api/past-jobs/{import_id}/take-back', { params, body }));
+      const found = await take(client.POST('/api/past-jobs/{import_id}/take-back', { params, body, headers: PATIENT }));
       toast(found.stay.length ? say('past-stay', { numbers: found.stay.join(', ') }) : say('past-gone'));
       await refresh();
     });
@@ -103,7 +105,7 @@
     onfile={(f) => void bring(f)}
   />
 {/if}
-<p role="status" class="quiet">{busy && !list ? say('past-reading') : ''}</p>
+<p role="status" class="quiet">{busy ? (list ? say('past-working') : say('past-reading')) : ''}</p>
 {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
 {#if list}
   <p class="name">{list.file_name}</p>
