@@ -2,8 +2,9 @@
 
     python bench/out.py [JOBS]            100000 when left out
 
-Prints, for both forms, the size of the file and the peak of memory as ratios to a part of the jobs, about a thirtieth of
-them: the file may grow, memory may not. Each is measured in a process of its own, on a database of its own that is thrown away.
+Prints, for both forms, the size of the file and the peak of memory as ratios to a part of the jobs, about a thirtieth
+of them: the file may grow, memory may not. Each is measured in a process of its own, on a database of its own that is
+thrown away.
 """
 
 from __future__ import annotations

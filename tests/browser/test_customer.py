@@ -3,6 +3,7 @@
 import re
 
 from playwright.sync_api import expect
+from tests.browser.conftest import pass_on
 
 PHONE = {"width": 390, "height": 844}
 
@@ -119,7 +120,11 @@ def test_from_the_counter_to_the_link_on_a_phone_and_the_check_page(page, browse
     assert "draft" not in customer.locator("main").inner_text()
 
     # Withdrawn, the link opens nothing; the pick-up is acknowledged.
-    page.get_by_role("button", name="Withdraw").click()
+    # A press that cannot be taken back asks first, and two at once are one.
+    page.get_by_role("button", name="Withdraw").dblclick()
+    expect(page.get_by_role("button", name="Keep it")).to_be_visible()
+    pass_on(page, 700)
+    page.get_by_role("button", name="Withdraw for good").click()
     expect(page.get_by_text("The link is withdrawn")).to_be_visible()
     customer.goto(link)
     expect(customer.get_by_text("This link was withdrawn by the shop")).to_be_visible()

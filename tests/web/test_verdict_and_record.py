@@ -231,7 +231,9 @@ def test_a_record_leaves_the_house_in_the_language_of_its_customer(ada, monkeypa
     ada.call("POST", f"/api/jobs/{job}/fit/items", item, status=201)
     record = close(ada, job)
     assert (record["language"], record["plain"]["now"].startswith(says)) == (language, True)
-    assert says in text_of(ada.call("GET", f"/api/jobs/{job}/record.pdf").data)
+    text = text_of(ada.call("GET", f"/api/jobs/{job}/record.pdf").data)
+    assert says in text
+    assert {"de": "kalt", "es": "en frío"}[language] in text
     path = tmp_path / "record.zip"
     path.write_bytes(ada.call("GET", f"/api/jobs/{job}/record.zip").data)
     with zipfile.ZipFile(path) as zipped:

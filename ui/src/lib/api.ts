@@ -46,7 +46,7 @@ export class Problem extends Error {
   }
 }
 
-const UNREACHABLE: ProblemBody = {
+export const UNREACHABLE: ProblemBody = {
   type: 'about:blank',
   title: say('app-no-connection'),
   status: 0,
@@ -66,15 +66,14 @@ export function rememberToken(token: string): void {
 // A line that says nothing for this long is taken as broken. A photo of a poor camera line takes longer.
 const PATIENCE_MS = 20_000;
 const PHOTO_PATIENCE_MS = 90_000;
-/** What a request says that it takes as long as it takes: RFC 7240, 4.3. */
-export const PATIENT = { Prefer: 'wait=600' };
-const patience = ({ headers }: Request): number => {
-  const wait = /wait=(\d+)/.exec(headers.get('Prefer') ?? '')?.[1];
-  if (wait) return Number(wait) * 1000;
-  return headers.get('Content-Type') === 'application/octet-stream' ? PHOTO_PATIENCE_MS : PATIENCE_MS;
-};
+// What takes as long as it takes says so by RFC 7240, 4.3: Prefer: wait, in seconds.
 const inTime = (request: Request): Promise<Response> =>
-  globalThis.fetch(request, { signal: AbortSignal.timeout(patience(request)) });
+  globalThis.fetch(request, {
+    signal: AbortSignal.timeout(
+      Number(request.headers.get('Prefer')?.slice(5)) * 1000 ||
+        (request.headers.get('Content-Type') === 'application/octet-stream' ? PHOTO_PATIENCE_MS : PATIENCE_MS),
+    ),
+  });
 
 /** What early.js asked before this script was here, each answer once, and only for the first page: later it is old. */
 async function askedBefore(request: Request): Promise<Response | undefined> {
@@ -124,16 +123,9 @@ export async function take<T>(call: Promise<{ data?: T; error?: unknown; respons
   return answer.data;
 }
 
-function asProblem(error: unknown): ProblemBody {
+export function asProblem(error: unknown): ProblemBody {
   if (error && typeof error === 'object' && 'detail' in error) return { ...UNREACHABLE, ...(error as ProblemBody) };
   return { ...UNREACHABLE, detail: say('api-server-answered-in-unknown'), reason: 'unknown' };
-}
-
-/** A request that is made without the client, and takes as long as it takes: its answer, or a Problem thrown. */
-export async function patientGet(url: string): Promise<Response> {
-  const answer = await fetch(url).catch(() => null);
-  if (answer?.ok) return answer;
-  throw new Problem(answer ? asProblem(await answer.json().catch(() => null)) : UNREACHABLE);
 }
 
 export const FILE_MOST_BYTES = 200 * 1024 * 1024;

@@ -31,7 +31,7 @@ class Conditions:
     fan: str | None = None
     power_profile: str | None = None
     placement: str | None = None
-    start: str | None = None
+    start: Words | None = None
     firmware: str | None = None
     tuning: str | None = None
     sensor: Words | None = None

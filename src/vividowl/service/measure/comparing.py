@@ -109,7 +109,7 @@ def _side(
         fan=run.fan_setting,
         power_profile=run.power_profile,
         placement=run.placement,
-        start=run.start,
+        start=say(f"start-{run.start.value}") if run.start else None,
         firmware=run.firmware,
         tuning=run.tuning,
         sensor=ROLE_KINDS[reading.die_role].words,

@@ -6,6 +6,7 @@
   import Button from '../../lib/parts/Button.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import Tick from '../../lib/parts/Tick.svelte';
+  import Sure from '../../lib/parts/Sure.svelte';
   import { toast } from '../../lib/toasts.svelte';
 
   interface Props {
@@ -81,7 +82,13 @@
           <a href={quote.address} target="_blank" rel="noopener">{quote.address}</a>
           <div class="row">
             <Button onclick={() => void copy(quote.address)}>{say('quotes-copy')}</Button>
-            <Button {busy} onclick={() => void withdraw(quote)}>{say('quotes-withdraw')}</Button>
+            <Sure
+              words={say('quotes-withdraw')}
+              sure={say('quotes-withdraw-sure')}
+              keep={say('quotes-keep')}
+              {busy}
+              onsure={() => void withdraw(quote)}
+            />
           </div>
         </div>
       </div>

@@ -6,11 +6,13 @@
   import { KINDS } from '../../lib/words';
   import { say } from './words';
 
+  type List = Schemas['PastListOut'];
   type Said = Partial<Omit<Schemas['PastTellIn'], 'version'>>;
   interface Props {
-    list: Schemas['PastListOut'];
+    list: List;
     busy: boolean;
-    ontell: (said: Said) => void;
+    /** What is said of the list as it then is. */
+    ontell: (saying: (list: List) => Said) => void;
   }
   let { list, busy, ontell }: Props = $props();
   const roles = $derived([
@@ -23,8 +25,12 @@
 
   /** One role stands once: whoever says it of another column takes it from the first. */
   function set(at: number, role: string) {
-    const next = list.columns.map((column, k) => (k === at ? role : column.role === role ? '' : (column.role ?? '')));
-    ontell({ roles: next.map((one) => (one || null) as Schemas['PastRole'] | null) });
+    ontell(({ columns }) => ({
+      roles: columns.map((column, k) => {
+        const said = k === at ? role : column.role === role ? '' : column.role;
+        return (said || null) as Schemas['PastRole'] | null;
+      }),
+    }));
   }
 </script>
 
@@ -35,7 +41,7 @@
       label={say('past-sheet')}
       name="sheet"
       options={list.sheets.map((name) => ({ value: name, label: name }))}
-      bind:value={() => list.sheet, (sheet) => ontell({ sheet, roles: null })}
+      bind:value={() => list.sheet, (sheet) => ontell(() => ({ sheet, roles: null }))}
     />
   {/if}
   <ul>
@@ -65,14 +71,14 @@
         { value: 'month_first', label: say('past-order-month') },
         ...(list.day_order === 'unknown' ? [{ value: 'unknown', label: say('past-order-unknown') }] : []),
       ]}
-      bind:value={() => list.day_order, (order) => ontell({ day_order: order as Schemas['DayOrder'] })}
+      bind:value={() => list.day_order, (order) => ontell(() => ({ day_order: order as Schemas['DayOrder'] }))}
     />
   {/if}
   <Choice
     legend={say('past-kind')}
     name="kind"
     options={Object.entries(KINDS).map(([value, label]) => ({ value, label }))}
-    bind:value={() => list.kind, (kind) => ontell({ kind: kind as Schemas['DeviceKind'] })}
+    bind:value={() => list.kind, (kind) => ontell(() => ({ kind: kind as Schemas['DeviceKind'] }))}
   />
 </section>
 

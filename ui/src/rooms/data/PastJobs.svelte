@@ -1,10 +1,11 @@
 <script lang="ts">
   // Past jobs from a list: brought, looked at row by row, taken in as a whole, taken back as a whole.
   import { onMount } from 'svelte';
-  import { client, PATIENT, Problem, raw, take, type Schemas } from '../../lib/api';
+  import { client, Problem, raw, take, type Schemas } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
   import FileDrop from '../../lib/parts/FileDrop.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import { PATIENT } from '../../lib/patient';
   import { toast } from '../../lib/toasts.svelte';
   import PastColumns from './PastColumns.svelte';
   import PastLists from './PastLists.svelte';
@@ -12,6 +13,7 @@
   import { say } from './words';
 
   type List = Schemas['PastListOut'];
+  type Saying = (list: List) => Partial<Omit<Schemas['PastTellIn'], 'version'>>;
   const STEP = 50;
   let lists = $state.raw<Schemas['PastImportOut'][] | null>(null);
   let list = $state.raw<List | null>(null);
@@ -20,18 +22,25 @@
   let shown = $state<'' | 'new' | 'twice' | 'known' | 'faulty'>('');
   const path = $derived({ import_id: list?.id ?? '' });
 
-  /** One thing at a time; what is refused is told where one looks, and what was told before stays. */
-  async function doing(work: () => Promise<void>) {
+  /** One thing after the other, each on what the one before has left; what is refused is told where one looks. */
+  let waiting = 0;
+  let last: Promise<void> = Promise.resolve();
+  function doing(work: () => Promise<void>): Promise<void> {
+    waiting += 1;
     busy = true;
-    trouble = null;
-    try {
-      await work();
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    } finally {
-      busy = false;
-    }
+    last = last.then(async () => {
+      trouble = null;
+      try {
+        await work();
+      } catch (error) {
+        if (!(error instanceof Problem)) throw error;
+        trouble = error;
+      } finally {
+        waiting -= 1;
+        busy = waiting > 0;
+      }
+    });
+    return last;
   }
   const refresh = async () => {
     lists = (await take(client.GET('/api/past-jobs'))).lists;
@@ -50,13 +59,13 @@
       list = await take(client.GET('/api/past-jobs/{import_id}', { params }));
       shown = '';
     });
-  const tell = (said: Partial<Omit<Schemas['PastTellIn'], 'version'>>) =>
+  const tell = (saying: Saying) =>
     doing(async () => {
       if (!list) return;
       const { version, sheet, kind } = list;
       const roles = list.columns.map((column) => column.role as Schemas['PastRole'] | null);
       const order = list.day_order as Schemas['DayOrder'];
-      const body = { version, roles, sheet, day_order: order, kind: kind as Schemas['DeviceKind'], ...said };
+      const body = { version, roles, sheet, day_order: order, kind: kind as Schemas['DeviceKind'], ...saying(list) };
       list = await take(client.PUT('/api/past-jobs/{import_id}', { params: { path }, body }));
       shown = '';
     });
@@ -110,7 +119,7 @@
 {#if list}
   <p class="name">{list.file_name}</p>
   {#each list.notices as notice (notice)}<p class="quiet">{notice}</p>{/each}
-  <PastColumns {list} {busy} ontell={(said) => void tell(said)} />
+  <PastColumns {list} {busy} ontell={(saying) => void tell(saying)} />
   <PastRows {list} {shown} onshow={(state, offset) => void show(state, offset)} />
   <div class="row">
     <Button kind="main" {busy} disabled={!list.counts?.new} onclick={() => void takeIn()}

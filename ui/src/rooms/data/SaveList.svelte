@@ -1,8 +1,9 @@
 <script lang="ts">
   // The jobs of this list, with their runs, stock moves and predictions, as a file that other programs read.
-  import { patientGet, Problem } from '../../lib/api';
+  import { Problem } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import { patientGet } from '../../lib/patient';
   import { say } from './words';
 
   interface Props {

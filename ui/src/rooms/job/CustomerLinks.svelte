@@ -6,6 +6,7 @@
   import { day } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import Sure from '../../lib/parts/Sure.svelte';
   import { toast } from '../../lib/toasts.svelte';
 
   interface Props {
@@ -65,7 +66,13 @@
         </p>
         <div class="row no-print">
           <Button onclick={() => live && copy(live)}>{say('links-copy')}</Button>
-          <Button {busy} onclick={() => live && withdraw(live)}>{say('links-withdraw')}</Button>
+          <Sure
+            words={say('links-withdraw')}
+            sure={say('links-withdraw-sure')}
+            keep={say('links-keep')}
+            {busy}
+            onsure={() => void (live && withdraw(live))}
+          />
         </div>
       </div>
     </div>
