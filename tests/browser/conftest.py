@@ -118,7 +118,7 @@ def tread(page, key="Enter", *, together=False):
     if held or together:
         pass_on(page, 1080)
     page.keyboard.up(key)
-    pass_on(page, 620)
+    pass_on(page, 720)
 
 
 # A machine under load takes longer than a person would wait.

@@ -183,12 +183,13 @@ def run_for_writing(scope: Scope, job: Job, side: str) -> Run:
     return run
 
 
-def finish(workshop: Workshop, scope: Scope, job: Job, run: Run) -> RunView:
-    """Bring the glance up to date and answer with the whole run."""
+def finish(workshop: Workshop, scope: Scope, job: Job, run: Run, *, logs: bool = True) -> RunView:
+    """Bring the glance up to date and answer with the whole run. logs: whether what they say may have changed."""
     scope.session.flush()
     put_in_state(scope, job, run)
     traces, noise = kept(scope, TraceFile, run), kept(scope, NoiseReading, run)
-    keep_figures(workshop, run, traces, job.limit_c, judged_by(scope, job)[0], kept_frames(scope, run))
+    if logs:
+        keep_figures(workshop, run, traces, job.limit_c, judged_by(scope, job)[0], kept_frames(scope, run))
     run.glance = glance_of(workshop, run, traces[0] if traces else None, job.limit_c, noise)
     scope.session.flush()
     if run.side in REFERENCES:
@@ -266,7 +267,7 @@ def add_noise(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, fi
         job = open_job(scope, job_id)
         run = run_for_writing(scope, job, side)
         scope.add(NoiseReading(run_id=run.id, **fields))
-        return finish(workshop, scope, job, run)
+        return finish(workshop, scope, job, run, logs=False)
 
 
 def add_spot(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, fields: Mapping[str, Any]) -> RunView:
@@ -276,4 +277,4 @@ def add_spot(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, fie
         job = open_job(scope, job_id)
         run = run_for_writing(scope, job, side)
         scope.add(SpotReading(run_id=run.id, **fields))
-        return finish(workshop, scope, job, run)
+        return finish(workshop, scope, job, run, logs=False)
