@@ -161,6 +161,17 @@ def test_a_newer_quote_takes_the_place_of_the_one_before_and_an_old_one_is_over(
     nobody.problem("GET", "/api/quotes/guess", status=404)
 
 
+def test_a_quote_is_withdrawn_through_its_own_job_alone(ada, stranger):
+    job, keys = planned(ada)
+    (quote,) = ada.call("POST", f"/api/jobs/{job}/quotes", {"keys": keys[:1]}, status=201)["quotes"]
+    other = ada.new_job(serial="M15-OTHER")["id"]
+    ada.problem("DELETE", f"/api/jobs/{other}/quotes/{quote['id']}", status=404)
+    stranger.problem("DELETE", f"/api/jobs/{job}/quotes/{quote['id']}", status=404)
+    assert ada.call("GET", f"/api/jobs/{job}/counter")["quotes"][0]["state"] == "open"
+    ada.call("DELETE", f"/api/jobs/{job}/quotes/{quote['id']}")
+    assert ada.call("GET", f"/api/jobs/{job}/counter")["quotes"][0]["state"] == "withdrawn"
+
+
 def test_a_quote_that_was_declined_is_told_where_one_decides(ada, nobody):
     job, keys = planned(ada)
     sheet = ada.call("POST", f"/api/jobs/{job}/quotes", {"keys": keys[:1]}, status=201)

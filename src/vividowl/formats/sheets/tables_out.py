@@ -8,7 +8,7 @@ import json
 import zipfile
 from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass
-from datetime import date, datetime
+from datetime import UTC, date, datetime
 from enum import StrEnum
 from pathlib import Path
 from typing import Any
@@ -125,9 +125,14 @@ def _write_cell(sheet: Worksheet, row: int, at: int, cell: Cell, shown: Format |
     elif isinstance(cell, str):
         sheet.write_string(row, at, cell[:TEXT_MOST])
     elif isinstance(cell, date):
-        sheet.write_datetime(row, at, cell, shown)
+        sheet.write_datetime(row, at, _in_utc(cell), shown)
     else:
         sheet.write_number(row, at, cell)
+
+
+def _in_utc(cell: date) -> date:
+    """A moment by UTC, whatever zone the database tells it in; a day as it is."""
+    return cell.astimezone(UTC) if isinstance(cell, datetime) else cell
 
 
 def write_folder(path: Path, tables: Iterable[Table], about: Mapping[str, Any], schema: str) -> None:
@@ -157,7 +162,7 @@ def _write_both(table: Table, out: io.TextIOWrapper, told: Callable[[str], objec
     writer.writerow(names)
     before = "\n"
     for cells in table.rows:
-        plain = [cell.isoformat() if isinstance(cell, date) else cell for cell in cells]
+        plain = [_in_utc(cell).isoformat() if isinstance(cell, date) else cell for cell in cells]
         writer.writerow([harmless(cell) if isinstance(cell, str) else cell for cell in plain])
         told(before + json.dumps(dict(zip(names, plain, strict=True)), ensure_ascii=False, allow_nan=False))
         before = ",\n"

@@ -97,5 +97,5 @@ def _forget_replies(scope: Scope, view: CustomerView, known: set[str]) -> None:
 
 def _unspoken(scope: Scope, photos: Sequence[str]) -> list[str]:
     """Those of the photos that nothing speaks of any more."""
-    still = set(scope.session.scalars(select(Photo.sha256).where(Photo.sha256.in_(photos))))
+    still = {photo.sha256 for photo in scope.session.scalars(scope.select(Photo).where(Photo.sha256.in_(photos)))}
     return [sha256 for sha256 in photos if sha256 not in still]

@@ -34,6 +34,8 @@ _FILES: tuple[tuple[type[TraceFile | SoundFile | FrameFile], str], ...] = (
     (SoundFile, "recordings"),
     (FrameFile, "frame-times"),
 )
+# Columns that rows are told in the order of, where a table has them.
+_IN_ORDER = ("created_at", "made_at", "at", "uploaded_at", "number", "position", "id")
 # What the shop keeps that is of no customer, or of all of them.
 OF_NO_CUSTOMER = frozenset(
     {
@@ -78,7 +80,7 @@ class CustomerView:
 def find_customers(workshop: Workshop, actor: Actor, find: str) -> list[CustomerFound]:
     """Customers by parts of their name or contact, the latest first."""
     with workshop.scope(actor) as scope:
-        last = func.max(func.coalesce(Job.done_on, func.date(Job.created_at)))
+        last = func.max(func.coalesce(Job.done_on, func.date(func.timezone("UTC", Job.created_at))))
         query = (
             select(Customer, func.count(Job.id), last)
             .outerjoin(Job, Job.customer_id == Customer.id)
@@ -116,7 +118,10 @@ def tables_of(scope: Scope, view: CustomerView) -> dict[str, list[dict[str, Any]
     for table in Base.metadata.sorted_tables:
         where = _belongs(table, view.customer.id, devices, jobs, runs)
         if where is not None:
-            rows = scope.session.execute(select(*_told(table)).where(table.c.shop_id == scope.shop_id, where))
+            order = [table.c[name] for name in _IN_ORDER if name in table.c]
+            rows = scope.session.execute(
+                select(*_told(table)).where(table.c.shop_id == scope.shop_id, where).order_by(*order)
+            )
             out[table.name] = [_plain(row, names) for row in rows.mappings()]
     return out
 

@@ -114,19 +114,19 @@
     onfile={(f) => void bring(f)}
   />
 {/if}
-<p role="status" class="quiet">{busy ? (list ? say('past-working') : say('past-reading')) : ''}</p>
+<p role="status" class="quiet stand">{busy ? (list ? say('past-working') : say('past-reading')) : ''}</p>
 {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
 {#if list}
   <p class="name">{list.file_name}</p>
   {#each list.notices as notice (notice)}<p class="quiet">{notice}</p>{/each}
   <PastColumns {list} {busy} ontell={(saying) => void tell(saying)} />
-  <PastRows {list} {shown} onshow={(state, offset) => void show(state, offset)} />
   <div class="row">
     <Button kind="main" {busy} disabled={!list.counts?.new} onclick={() => void takeIn()}
       >{say('past-take', { count: list.counts?.new ?? 0 })}</Button
     >
     <Button disabled={busy} onclick={() => void aside()}>{say('past-aside')}</Button>
   </div>
+  <PastRows {list} {shown} onshow={(state, offset) => void show(state, offset)} />
 {:else if lists}
   <PastLists {lists} {busy} onlook={(id) => void look(id)} onback={(row) => void takeBack(row)} />
 {/if}
@@ -136,6 +136,10 @@
     max-width: 44rem;
     margin: var(--gap-2) 0 var(--gap-4);
   }
+  /* Nothing jumps from under a finger while it works. */
+  .stand {
+    min-height: 1.6em;
+  }
   .name {
     font-weight: 700;
     overflow-wrap: anywhere;
@@ -144,12 +148,7 @@
     display: flex;
     flex-wrap: wrap;
     gap: var(--gap-3);
-    position: sticky;
-    bottom: 0;
-    margin-top: var(--gap-4);
-    padding: var(--gap-3) 0;
-    border-top: var(--line) solid var(--rule);
-    background: var(--paper);
+    margin-top: var(--gap-5);
   }
   @media print {
     .row {
