@@ -46,7 +46,7 @@ export class Problem extends Error {
   }
 }
 
-export const UNREACHABLE: ProblemBody = {
+const UNREACHABLE: ProblemBody = {
   type: 'about:blank',
   title: say('app-no-connection'),
   status: 0,
@@ -63,16 +63,12 @@ export function rememberToken(token: string): void {
   csrfToken = token;
 }
 
-// A line that says nothing for this long is taken as broken. A photo of a poor camera line takes longer.
+// A line that says nothing for this long is taken as broken.
 const PATIENCE_MS = 20_000;
-const PHOTO_PATIENCE_MS = 90_000;
-// What takes as long as it takes says so by RFC 7240, 4.3: Prefer: wait, in seconds.
+// What takes longer, as a photo over a poor line, says so by RFC 7240, 4.3: Prefer: wait, in seconds.
 const inTime = (request: Request): Promise<Response> =>
   globalThis.fetch(request, {
-    signal: AbortSignal.timeout(
-      Number(request.headers.get('Prefer')?.slice(5)) * 1000 ||
-        (request.headers.get('Content-Type') === 'application/octet-stream' ? PHOTO_PATIENCE_MS : PATIENCE_MS),
-    ),
+    signal: AbortSignal.timeout(Number(request.headers.get('Prefer')?.slice(5)) * 1000 || PATIENCE_MS),
   });
 
 /** What early.js asked before this script was here, each answer once, and only for the first page: later it is old. */
@@ -123,7 +119,7 @@ export async function take<T>(call: Promise<{ data?: T; error?: unknown; respons
   return answer.data;
 }
 
-export function asProblem(error: unknown): ProblemBody {
+function asProblem(error: unknown): ProblemBody {
   if (error && typeof error === 'object' && 'detail' in error) return { ...UNREACHABLE, ...(error as ProblemBody) };
   return { ...UNREACHABLE, detail: say('api-server-answered-in-unknown'), reason: 'unknown' };
 }
@@ -182,7 +178,7 @@ export function uploadSound(
 export const raw = (body: string | Blob, type: string) => ({
   body: body as never,
   bodySerializer: () => body,
-  headers: { 'Content-Type': type },
+  headers: { 'Content-Type': type, Prefer: 'wait=90' },
 });
 
 // Only XMLHttpRequest tells how far an upload is.
