@@ -115,6 +115,7 @@ def test_erased_is_who_it_was_and_the_figures_stay(ada, job, workshop, nobody):
     # No record is made anew of a job that is nobody's.
     assert ada.call("GET", f"/api/jobs/{job}/record")["versions"] == []
     assert data_of(ada, customer)["customer.json"]
+    assert ada.problem("POST", f"/api/jobs/{job}/links", status=409)["reason"] == "erased"
 
 
 def test_nobody_is_erased_by_a_slip(ada, job):

@@ -3,6 +3,7 @@
 import io
 
 import pytest
+import xlsxwriter
 from sqlalchemy import func, select
 from tests.said import refuses
 from tests.web.conftest import Caller
@@ -160,6 +161,23 @@ def test_columns_are_told_and_days_that_read_both_ways_are_asked_about(ada):
     assert look(ada, found)["rows"] == found["rows"]
     refused = {n: found[n] for n in ("version", "sheet", "day_order", "kind")} | {"roles": ["day", "day", None]}
     assert "two columns" in ada.problem("PUT", f"/api/past-jobs/{found['id']}", refused, status=422)["detail"]
+
+
+def test_what_is_said_of_a_workbook_counts_from_the_first_word_on(ada):
+    out = io.BytesIO()
+    with xlsxwriter.Workbook(out, {"in_memory": True}) as book:
+        for name in ("2023", "2024"):
+            sheet = book.add_worksheet(name)
+            for at, row in enumerate((["When", "Who", "What"], ["2024-05-03", "Ann", f"Gale {name}"])):
+                sheet.write_row(at, 0, row)
+    found = bring(ada, out.getvalue(), "old.xlsx")
+    found = tell(ada, found, roles=["day", "customer", "model"])
+    assert [c["role"] for c in found["columns"]] == ["day", "customer", "model"]
+    assert found["rows"][0]["device"] == "Gale 2023"
+    found = tell(ada, found, sheet="2024", roles=None)
+    assert (found["sheet"], [c["role"] for c in found["columns"]]) == ("2024", ["day", None, None])
+    found = tell(ada, found, roles=["day", None, "model"])
+    assert found["rows"][0]["device"] == "Gale 2024"
 
 
 def test_a_whole_list_is_taken_back(ada, workshop):

@@ -88,8 +88,7 @@ def tell(
         row = draft_of(scope, import_id, lock=True)
         check_version(row.version, version, say("past-list"))
         said: dict[str, Any] = {"sheet": sheet, "day_order": DayOrder(order).value, "kind": DeviceKind(kind).value}
-        same_sheet = sheet == row.said.get("sheet", "")
-        if roles is not None and same_sheet:
+        if roles is not None:
             named = [role for role in roles if role]
             twice = next((role for role in named if named.count(role) > 1), None)
             if twice is not None:

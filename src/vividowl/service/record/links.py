@@ -24,6 +24,8 @@ def make_link(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> CustomerLi
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)
         kept = scope.one(RecordVersion, RecordVersion.job_id == job.id) is not None
+        if job.customer.erased_at is not None:
+            raise Refused("conflict", say("links-erased", number=job.number), reason="erased")
         if job.import_id is not None and not kept:
             raise Refused("conflict", say("links-from-a-list", number=job.number), reason="from_list")
         if job.handed_over_at is None or not kept:

@@ -63,6 +63,7 @@ intake-write-what-was-agreed-owner = Write what was agreed: owner accepts the lo
 intake-this-gate-acknowledged-already = This gate is acknowledged already.
 versions-why-is-missing = Version { $number } of this record was handed over. What is changed now needs a reason.
 versions-say-what-was-put-right = Say in a few words what is put right. It becomes the next version; the old one stays readable.
+links-erased = The customer of job { $number } was erased: there is nobody whom a link could be given to.
 links-from-a-list = Job { $number } comes from a list of past jobs: there is no record that a link could show.
 links-no-record-yet = Job { $number } is not handed over: there is no record that a link could show.
 links-hand-over-first = Hand it over first.

@@ -87,7 +87,7 @@ customers-save-what = A zip: what is written as JSON, logs, recordings and photo
 customers-erase = Erase who it was
 customers-erase-title = Erase { $name }?
 customers-erase-goes = Goes: name and contact, serial numbers, symptom and notes, counter sheet with signatures, condition photos, quotes, links, kept records with their PDF, names of log files.
-customers-erase-stays = Stays: maker and model, measurements, materials, prices, verdicts, and what was typed at the bench or accepted at a gate. Look there for a name before you go on, listen to recordings for a voice, and put lists aside that were brought and not taken in.
+customers-erase-stays = Stays: maker and model, measurements, photos taken at the bench, materials, prices, verdicts, and what was typed at the bench or accepted at a gate. Look there for a name before you go on, listen to recordings for a voice, and put lists aside that were brought and not taken in.
 customers-erase-backups = Backups made before still hold it, and so does a data file that the customer has. It cannot be undone.
 customers-erase-open = { $count ->
     [one] Job { $numbers } is still open: hand the device over first.
