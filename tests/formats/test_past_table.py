@@ -153,6 +153,7 @@ def test_as_many_rows_as_are_read(read):
         (b"\x00\x01\x02\x03" * 50, "no list of jobs"),
         (b"PK\x03\x04 torn off", "cannot be opened"),
         (as_csv(["x"] * 61, ["y"] * 61), "61 columns"),
+        (b"a," * 400_000, "400001 columns"),
         (as_csv(HEAD, ["2024-05-03", "x" * 5000, "", ""]), "a cell of 5000 letters"),
     ],
 )

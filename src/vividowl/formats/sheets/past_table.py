@@ -74,11 +74,7 @@ def _table(
     if wide == 1:
         raise FormatError(say("past-table-one-column", name=name), remedy=say("past-table-save-as"))
     if wide > COLUMNS_MOST:
-        raise FormatError(
-            say("past-table-too-wide", name=name, columns=wide, most=COLUMNS_MOST),
-            remedy=say("past-table-fewer-columns"),
-            reason="too_large",
-        )
+        raise _too_wide(name, wide)
     filled = [(line, (*row, *[None] * (wide - len(row)))) for line, row in numbered]
     at = heading_line([row for _, row in filled[:TOP]])
     headings: tuple[Cell, ...] = filled[at][1] if at is not None else (None,) * wide
@@ -111,10 +107,31 @@ def _too_long(name: str, rows: int) -> FormatError:
     )
 
 
+def _too_wide(name: str, columns: int) -> FormatError:
+    return FormatError(
+        say("past-table-too-wide", name=name, columns=columns, most=COLUMNS_MOST),
+        remedy=say("past-table-fewer-columns"),
+        reason="too_large",
+    )
+
+
+def _cell_too_long(name: str, letters: int) -> FormatError:
+    return FormatError(
+        say("past-table-cell-too-long", name=name, letters=letters, most=CELL_MOST),
+        remedy=say("past-table-shorten"),
+        reason="too_large",
+    )
+
+
 def _text(data: bytes, name: str) -> tuple[list[tuple[Cell, ...]], list[Words]]:
     text, _, notices = decode(data, name)
     lines = bytes(text).decode("utf-8-sig", errors="replace")
     head = lines.splitlines()[:TOP]
+    long = max(head, key=len, default="")
+    if len(long) > COLUMNS_MOST * CELL_MOST:
+        # Not parted before it is refused: millions of cells take half a minute.
+        columns = max(map(long.count, ";\t,|")) + 1
+        raise _too_wide(name, columns) if columns > COLUMNS_MOST else _cell_too_long(name, len(long))
     separator = max(
         (";", "\t", ",", "|"), key=lambda mark: sum(len(fields(line, mark)) - 1 for line in head), default=","
     )
@@ -144,11 +161,7 @@ def _cell(value: Any, name: str) -> Cell:  # noqa: ANN401 - whatever the reader 
         return str(value)
     text = str(value)
     if len(text) > CELL_MOST:
-        raise FormatError(
-            say("past-table-cell-too-long", name=name, letters=len(text), most=CELL_MOST),
-            remedy=say("past-table-shorten"),
-            reason="too_large",
-        )
+        raise _cell_too_long(name, len(text))
     return text
 
 
