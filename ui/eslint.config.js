@@ -14,7 +14,7 @@ export default ts.config(
   {
     files: ['**/*.svelte', '**/*.svelte.ts'],
     languageOptions: {
-      parserOptions: { projectService: true, extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig },
+      parserOptions: { parser: ts.parser, svelteConfig },
     },
   },
   {

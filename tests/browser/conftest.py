@@ -111,8 +111,9 @@ def pass_on(page, ms):
 
 
 def tread(page, key="Enter", *, together=False):
-    """The foot goes down: held for a second where the step asks for it or it tells several together, and not again
-    within 600 ms."""
+    """The foot goes down, when what was taken back is: held for a second where the step asks for it or it tells several
+    together, and not again within 600 ms."""
+    expect(page.locator("[data-pedal]")).not_to_have_attribute("aria-disabled", "true")
     held = page.locator("[data-pedal]").get_attribute("data-hold") == "must"
     page.keyboard.down(key)
     if held or together:

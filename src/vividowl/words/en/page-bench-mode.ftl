@@ -139,6 +139,7 @@ power-check-note-not-looked-at = Note it: { $count } not looked at
 power-check-looked-at-each-all = Looked at each: all fine
 power-check-look-first = Look first: { $join }.
 power-check-all-fine = Seen and fine: { $join }
+power-check-all-fine-step-done = Seen and fine, step done: { $join }
 power-check-likely-most-likely-first = Likely, most likely first
 power-check-from-this-devices-map = from this device’s map
 reason-panel-in-your-words = In your words

@@ -158,7 +158,7 @@
             </div>
           {/if}
           {#if step.shows === 'power' && !step.outcome}
-            <PowerCheck bind:this={power} {at} large onswitched={(...told) => hands.switched(...told)} />
+            <PowerCheck bind:this={power} {at} {hands} />
           {/if}
         </div>
         {#if sided}<SidePane {at} {bench} {step} kind={job?.kind ?? 'laptop'} />{/if}

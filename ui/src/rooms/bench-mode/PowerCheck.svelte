@@ -8,14 +8,15 @@
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
+  import { toast } from '../../lib/toasts.svelte';
+  import type { Hands } from './hands.svelte';
 
   interface Props {
     at: BenchJob;
-    large?: boolean;
-    /** What is done with the results; without it they are noted at once. */
-    onswitched?: (results: Record<string, string>, boot: number | null, breach: string | null) => void;
+    /** In bench mode: the step is told with the results, and its button stands in the foot. Else they are noted here. */
+    hands?: Hands;
   }
-  let { at, large = false, onswitched }: Props = $props();
+  let { at, hands }: Props = $props();
   const STATES = [
     { value: 'unchecked', label: say('power-check-not-looked-at') },
     { value: 'fine', label: say('power-check-fine') },
@@ -41,16 +42,24 @@
   export function confirm(breach: string | null = null): void {
     told = true;
     if (missing.length) return;
-    const value = seconds === null || Number.isNaN(seconds) ? null : seconds;
-    if (onswitched) return onswitched(full, value, breach);
-    at.do('power_on', { results: full, ...(value === null ? {} : { boot_s: value }) });
+    if (Number.isNaN(seconds))
+      return toast(say('bench-mode-no-number-leave-empty', { measured: boot }), { tone: 'wrong' });
+    if (hands) return hands.switched(full, seconds, breach);
+    at.do('power_on', { results: full, ...(seconds === null ? {} : { boot_s: seconds }) });
+  }
+
+  /** What has to be looked at was: in bench mode that is the step, without a second press. */
+  function allFine(): void {
+    missing.forEach((c) => (results[c.name] = 'fine'));
+    hands?.looked();
   }
 </script>
 
 <div class="power">
   {#if missing.length > 1}
-    <Button onclick={() => missing.forEach((c) => (results[c.name] = 'fine'))}
-      >{say('power-check-all-fine', { join: missing.map((c) => c.words.toLowerCase()).join(', ') })}</Button
+    {@const join = missing.map((c) => c.words.toLowerCase()).join(', ')}
+    <Button onclick={allFine}
+      >{hands ? say('power-check-all-fine-step-done', { join }) : say('power-check-all-fine', { join })}</Button
     >
   {/if}
   <ul>
@@ -79,7 +88,7 @@
       bind:value={boot}
       hint={say('power-check-empty-when-not-timed')}
     />
-    {#if !large}
+    {#if !hands}
       <Button kind="main" onclick={() => confirm()}
         >{failing.length
           ? say('power-check-note-fail', { count: failing.length })

@@ -209,6 +209,11 @@ export class Hands {
     this.holding = false;
   }
 
+  /** What has to be looked at was named and is fine: a button of its own, which tells the step as a hold does. */
+  looked(): void {
+    if (this.#lock.lets(performance.now()) && !this.at.settling) this.input('hold');
+  }
+
   /** A power-on is told with its results; a breach is told as what it is. */
   switched(results: Record<string, string>, boot: number | null, breach: string | null): void {
     const current = this.step;
