@@ -26,6 +26,7 @@ USUAL: Mapping[str, tuple[str, ...]] = {
     "since_service": (),
     "finding": (),
     "out": (),
+    "record_pdf": (),
     "deciding": (),
     "nesting": (),
     "upload": ("36000", "250"),

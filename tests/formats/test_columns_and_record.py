@@ -184,6 +184,15 @@ def test_the_first_page_says_it_plainly_and_the_file_is_for_keeping_and_for_read
     assert "<pdfaid:conformance>U</pdfaid:conformance>" in kept
 
 
+def test_a_second_pair_of_photos_takes_no_page_of_its_own():
+    two, four = (PdfReader(io.BytesIO(make_pdf(replace(SHEET, photos=(jpeg(),) * n)))) for n in (2, 4))
+    assert len(four.pages) == len(two.pages)
+    parts = list(structure(four.trailer["/Root"]["/StructTreeRoot"]))
+    told = [str(part.get("/Alt")) for part in parts if part.get("/S") == "/Figure"]
+    assert (told.count("Before"), told.count("After")) == (2, 2)
+    assert "until 1 September 2026" in four.pages[0].extract_text()
+
+
 @pytest.mark.parametrize("name", ["Bel\x07l \x1b[31m\x85", "back\\u0007slash", "李 Ж ☃"])
 def test_a_name_that_no_font_draws_does_not_stop_the_record(name):
     found = PdfReader(io.BytesIO(make_pdf(replace(SHEET, customer=name, note=name))))

@@ -371,6 +371,24 @@ def test_photos_come_once_and_an_event_needs_its_photo(workshop, owner, tablet):
         photos.receive_photo(workshop, owner, tablet.job, uuid.uuid4(), io.BytesIO(b"a film"))
 
 
+def test_photos_of_the_record_pair_up_in_the_order_in_which_they_were_taken(workshop, owner, tablet):  # noqa: F811
+    def taken(what):
+        photo = str(uuid.uuid4())
+        photos.receive_photo(workshop, owner, tablet.job, uuid.UUID(photo), io.BytesIO(jpeg()))
+        assert tablet.do("photo", photo=photo, what=what).refusal is None
+        return photo
+
+    def told():
+        story = draft(workshop, owner, tablet.job).bench
+        return (story.before_photo, story.after_photo), (story.earlier_before_photo, story.earlier_after_photo)
+
+    before = [taken("before") for _ in range(3)]
+    after = [taken("after")]
+    assert told() == ((before[2], after[0]), (None, None))
+    after += [taken("after")]
+    assert told() == ((before[2], after[1]), (before[1], after[0]))
+
+
 def test_the_record_tells_a_breach_as_what_it_is(workshop, owner, tablet):  # noqa: F811
     tablet.until("battery_off")
     told = "the plug was hidden under the cooler"

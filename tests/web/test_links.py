@@ -40,7 +40,9 @@ def test_a_link_opens_one_record_without_an_account_and_is_counted(ada, nobody):
     assert found["record"]["job"]["customer_contact"] == ""
     assert nobody.call("GET", f"/api/open/{token}/record.pdf").data.startswith(b"%PDF-")
     assert nobody.call("GET", f"/api/open/{token}/record.zip").data.startswith(b"PK")
-    assert nobody.problem("GET", f"/api/open/{token}/photos/before", status=404)["reason"] == "unknown"
+    for which in ("before", "earlier_after"):
+        assert nobody.problem("GET", f"/api/open/{token}/photos/{which}", status=404)["reason"] == "unknown"
+    assert nobody.problem("GET", f"/api/open/{token}/photos/symptom", status=422)
     nobody.call("GET", f"/api/open/{token}")
     # Two views; what is taken along beside is none.
     assert ada.call("GET", f"/api/jobs/{job}/links")["links"][0]["views"] == 2

@@ -117,9 +117,10 @@ class _Hand:
             raise ValueError(f"The demo's own bench is refused: {kind} {data}: {refusal['detail']}")
 
     def photograph(self, clean: bool, what: str, step: str) -> None:
-        photo = uuid.uuid4()
-        photos.receive_photo(self.workshop, self.actor, self.job_id, photo, io.BytesIO(fins_picture(clean)))
-        self.do("photo", {"photo": str(photo), "what": what, "step": step})
+        for near in (True, False):
+            photo, data = uuid.uuid4(), io.BytesIO(fins_picture(clean, near))
+            photos.receive_photo(self.workshop, self.actor, self.job_id, photo, data)
+            self.do("photo", {"photo": str(photo), "what": what, "step": step})
 
 
 def play_bench(

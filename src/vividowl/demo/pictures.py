@@ -9,8 +9,8 @@ import numpy as np
 WIDTH, HEIGHT = 1200, 800
 
 
-def fins_picture(clean: bool) -> bytes:
-    """A photo-like picture of fins behind a fan's outlet, as JPEG."""
+def fins_picture(clean: bool, near: bool = False) -> bytes:
+    """A photo-like picture of fins behind a fan's outlet, as JPEG: all of them, or some from near."""
     from PIL import Image, ImageDraw, ImageFilter
 
     rng = np.random.default_rng(7 if clean else 8)
@@ -29,6 +29,8 @@ def fins_picture(clean: bool) -> bytes:
             tone = int(rng.uniform(96, 140))
             draw.ellipse((left - r, top - r / 2, left + r, top + r / 2), fill=(tone, tone - 6, tone - 16))
         picture = picture.filter(ImageFilter.GaussianBlur(2.2))
+    if near:
+        picture = picture.resize((WIDTH, HEIGHT), box=(450, 380, 870, 660))
     grain = rng.normal(0, 6, (HEIGHT, WIDTH, 1))
     light = np.linspace(1.08, 0.84, WIDTH)[None, :, None]
     pixels = np.clip(np.asarray(picture, dtype=float) * light + grain, 0, 255).astype(np.uint8)

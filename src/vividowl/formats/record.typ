@@ -33,17 +33,20 @@
       text(size: 10pt, weight: 700, fill: hues.at(i), row.at(0)), text(size: 12.5pt, row.at(1)),
     )).flatten())
 }
-#if d.photos == 2 {
+#if d.photos > 0 {
+  let names = ((w.before, before), (w.after, after))
   v(6pt)
-  grid(columns: (1fr, 1fr), gutter: 5mm,
-    ..((0, w.before, before), (1, w.after, after)).map(((i, words, hue)) => [
-      #image("photo-" + str(i) + ".jpg", width: 100%, height: 50mm, fit: "cover", alt: words)
-      #v(-5pt) #text(size: 8.5pt, weight: 700, fill: hue, words)
-    ]))
+  grid(columns: (1fr,) * d.photos, gutter: if d.photos == 2 { 5mm } else { 3mm },
+    ..range(d.photos).map(i => {
+      let (words, hue) = names.at(calc.rem(i, 2))
+      image("photo-" + str(i) + ".jpg", width: 100%, height: if d.photos == 2 { 50mm } else { 36mm }, fit: "cover", alt: words)
+      v(-5pt)
+      text(size: 8.5pt, weight: 700, fill: hue, words)
+    }))
 }
 #if d.has_comparison {
   v(4pt)
-  image("chart.svg", width: if d.photos == 2 { 72% } else { 100% }, alt: w.chart)
+  image("chart.svg", width: if d.photos > 0 { 72% } else { 100% }, alt: w.chart)
 }
 #grid(columns: (1fr, 1fr), column-gutter: 9mm,
   [

@@ -103,7 +103,7 @@ class RecordSheet:
     plain: Plain | None
     after_care: tuple[Words, ...]
     warranty_until: date | None
-    photos: tuple[bytes, ...]
+    photos: tuple[bytes, ...]  # pairs: before, after, before, after
     promise: Words
     link: str = ""
 

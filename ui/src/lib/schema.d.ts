@@ -6552,6 +6552,10 @@ export interface components {
             currency: string;
             /** Done */
             done: string[];
+            /** Earlier After Photo */
+            earlier_after_photo: string | null;
+            /** Earlier Before Photo */
+            earlier_before_photo: string | null;
             /** Heat Cycles */
             heat_cycles: number;
             /** Held Again On */
@@ -20193,7 +20197,7 @@ export interface operations {
             header?: never;
             path: {
                 token: string;
-                which: "before" | "after";
+                which: "before" | "after" | "earlier_before" | "earlier_after";
             };
             cookie?: never;
         };

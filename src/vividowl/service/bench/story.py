@@ -18,11 +18,13 @@ _WITH_IT_ON = ("fins", "fan", "corrosion", "battery")
 
 @dataclass(frozen=True)
 class BenchStory:
-    """lines in words; a pair of photos by id, None when there is none."""
+    """lines in words; photos by id, None when there is none: the last pair, and the one that was taken before it."""
 
     lines: tuple[Words, ...] = ()
     before_photo: str | None = None
     after_photo: str | None = None
+    earlier_before_photo: str | None = None
+    earlier_after_photo: str | None = None
 
 
 def story_of(state: BenchState) -> BenchStory:
@@ -72,10 +74,14 @@ def story_of(state: BenchState) -> BenchStory:
     out += _measured(state)
     if state.power:
         out.append(_power(state))
-    pair = {
-        what: next((p.photo for p in reversed(state.photos) if p.what == what), None) for what in ("before", "after")
-    }
-    return BenchStory(tuple(out), pair["before"], pair["after"])
+    return BenchStory(tuple(out), *_pairs(state))
+
+
+def _pairs(state: BenchState) -> tuple[str | None, ...]:
+    """The last photo before and after; then those before them, which pair up in the order in which they were taken."""
+    before, after = ([p.photo for p in state.photos if p.what == what] for what in ("before", "after"))
+    last = (before[-1] if before else None, after[-1] if after else None)
+    return (*last, before[-2], after[-2]) if len(before) > 1 and len(after) > 1 else last
 
 
 def _counted(state: BenchState) -> list[Words]:

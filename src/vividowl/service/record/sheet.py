@@ -6,7 +6,6 @@ import uuid
 
 from vividowl.formats.record_pdf import RecordSheet, make_pdf
 from vividowl.formats.words import day
-from vividowl.service.clock import server_now
 from vividowl.service.record.record import Record
 from vividowl.service.workshop import Workshop
 from vividowl.store.bench import Photo
@@ -26,9 +25,9 @@ def pdf_of(workshop: Workshop, scope: Scope, record: Record, link: str = "") -> 
 
 
 def _set(workshop: Workshop, scope: Scope, record: Record, link: str) -> bytes:
-    job, compared = record.view.job, record.compared
-    pair = (record.bench.before_photo, record.bench.after_photo)
-    photos = tuple(_photo(workshop, scope, uuid.UUID(photo)) for photo in pair if photo)
+    job, compared, bench = record.view.job, record.compared, record.bench
+    pairs = ((bench.earlier_before_photo, bench.earlier_after_photo), (bench.before_photo, bench.after_photo))
+    photos = tuple(_photo(workshop, scope, uuid.UUID(one)) for b, a in pairs if b and a for one in (b, a))
     sheet = RecordSheet(
         shop=record.shop.name,
         demo=record.shop.demo,
@@ -36,7 +35,7 @@ def _set(workshop: Workshop, scope: Scope, record: Record, link: str) -> bytes:
         customer=job.customer.name,
         device=f"{job.maker} {job.model}".strip(),
         symptom=job.symptom,
-        day=(job.handed_over_at or server_now()).date(),
+        day=(job.handed_over_at or job.updated_at).date(),
         handed_over=job.handed_over_at is not None,
         comparison=compared.comparison if compared else None,
         ladders=(compared.before_ladder, compared.after_ladder) if compared else (None, None),
@@ -63,7 +62,7 @@ def _set(workshop: Workshop, scope: Scope, record: Record, link: str) -> bytes:
         plain=record.plain,
         after_care=record.after_care,
         warranty_until=record.warranty_until,
-        photos=photos if all(pair) else (),
+        photos=photos,
         promise=record.promise,
         link=link,
     )

@@ -60,7 +60,7 @@ class FilePath(TokenPath):
 
 
 class PhotoPath(TokenPath):
-    which: Literal["before", "after"]
+    which: Literal["before", "after", "earlier_before", "earlier_after"]
 
 
 class OpenedOut(Out):

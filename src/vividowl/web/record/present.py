@@ -106,6 +106,8 @@ def _record_out(record: Record, version: VersionTold | None) -> RecordOut:
         attempts=rows_out(record.attempts),
         before_photo=record.bench.before_photo,
         after_photo=record.bench.after_photo,
+        earlier_before_photo=record.bench.earlier_before_photo,
+        earlier_after_photo=record.bench.earlier_after_photo,
         verdict=verdict_out(record.compared) if record.compared else None,
         planned_cents=record.planned_cents,
         proposed_service_on=record.proposal.on,

@@ -12,9 +12,11 @@ TITLE = "record.json of a data file"
 def schema() -> str:
     """The schema of record.json (JSON Schema, draft 2020-12), as it is published."""
     found = RecordOut.model_json_schema(mode="serialization")
-    # Which other versions there are is told by the interface and stands in no file.
+    # Which other versions there are is told by the interface and stands in no file. What came later than the first
+    # files has a value where it is missing, so that those still fit.
     del found["properties"]["versions"]
-    found["required"] = [name for name in found["required"] if name != "versions"]
+    late = {"versions", *(name for name, what in found["properties"].items() if "default" in what)}
+    found["required"] = [name for name in found["required"] if name not in late]
     told = {"$schema": "https://json-schema.org/draft/2020-12/schema", **found, "title": TITLE}
     return json.dumps(told, indent=1, ensure_ascii=False, sort_keys=True)
 

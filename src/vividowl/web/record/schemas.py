@@ -153,6 +153,9 @@ class RecordOut(Out):
     attempts: list[AttemptRowOut]
     before_photo: str | None
     after_photo: str | None
+    # A second pair, where one was taken; records kept before there could be one know nothing of it.
+    earlier_before_photo: str | None = None
+    earlier_after_photo: str | None = None
     verdict: VerdictOut | None
     planned_cents: int | None
     proposed_service_on: date

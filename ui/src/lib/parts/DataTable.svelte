@@ -114,4 +114,9 @@
     justify-content: start;
     text-align: left;
   }
+  @media print {
+    .strong {
+      break-inside: avoid;
+    }
+  }
 </style>

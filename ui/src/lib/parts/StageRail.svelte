@@ -13,7 +13,7 @@
   let { base, here, reachable, done, next }: Props = $props();
 </script>
 
-<nav aria-label={say('stage-rail-stages')}>
+<nav class="no-print" aria-label={say('stage-rail-stages')}>
   <ol>
     {#each STAGES as stage, i (stage.id)}
       {@const open = reachable.includes(stage.id)}

@@ -106,7 +106,7 @@
 {/snippet}
 {#snippet afterTabs(shown: Job)}
   {#if shown.reachable.includes('verdict')}
-    <nav class="tabs" aria-label={say('job-room-after')}>
+    <nav class="tabs no-print" aria-label={say('job-room-after')}>
       <a href="{base}/after" aria-current={here === 'after' ? 'page' : undefined}>{say('job-room-reading')}</a>
       <a href="{base}/verdict" aria-current={here === 'verdict' ? 'page' : undefined}>{say('job-room-verdict')}</a>
     </nav>

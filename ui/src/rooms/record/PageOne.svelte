@@ -9,7 +9,7 @@
   interface Props {
     record: CustomerRecord;
     /** Where a photo of it is got. */
-    photo: (which: 'before' | 'after') => string;
+    photo: (which: 'before' | 'after' | 'earlier_before' | 'earlier_after') => string;
   }
   let { record, photo }: Props = $props();
   const job = $derived(record.job);
@@ -34,7 +34,12 @@
   </dl>
 {/if}
 {#if record.before_photo && record.after_photo}
-  <div class="photos"><PhotoPair before={photo('before')} after={photo('after')} /></div>
+  <div class="photos">
+    {#if record.earlier_before_photo && record.earlier_after_photo}
+      <PhotoPair before={photo('earlier_before')} after={photo('earlier_after')} />
+    {/if}
+    <PhotoPair before={photo('before')} after={photo('after')} />
+  </div>
 {/if}
 {#if record.chart}<RecordChart chart={record.chart} />{/if}
 <div class="two">
@@ -112,6 +117,9 @@
     line-height: 1.35;
   }
   .photos {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 20rem), 1fr));
+    gap: 0 var(--gap-5);
     margin-bottom: var(--gap-4);
   }
   .two {

@@ -81,10 +81,7 @@
         size={160}
       />
     </header>
-    <PageOne
-      {record}
-      photo={(which) => `/api/photos/${which === 'before' ? record?.before_photo : record?.after_photo}`}
-    />
+    <PageOne {record} photo={(which) => `/api/photos/${record?.[`${which}_photo`]}`} />
     {#if record.verdict || record.bench.length || record.attempts.length}<PageTwo {record} />{/if}
   </article>
 {:else}
