@@ -58,9 +58,11 @@
 <div class="power">
   {#if missing.length > 1}
     {@const join = missing.map((c) => c.words.toLowerCase()).join(', ')}
-    <Button onclick={allFine}
-      >{hands ? say('power-check-all-fine-step-done', { join }) : say('power-check-all-fine', { join })}</Button
-    >
+    <div class="all">
+      <Button onclick={allFine}
+        >{hands ? say('power-check-all-fine-step-done', { join }) : say('power-check-all-fine', { join })}</Button
+      >
+    </div>
   {/if}
   <ul>
     {#each checks as check (check.name)}
@@ -118,6 +120,14 @@
 </div>
 
 <style>
+  .all {
+    margin: var(--gap-3) 0;
+  }
+  .all :global(.button) {
+    max-width: 100%;
+    text-align: left;
+    white-space: normal;
+  }
   li {
     display: flex;
     align-items: center;
@@ -174,5 +184,13 @@
   .missing.told {
     color: var(--halt);
     font-weight: 700;
+  }
+  /* On a phone the answers stand in one row below what they answer. */
+  @media (max-width: 40rem) {
+    li {
+      flex-direction: column;
+      align-items: start;
+      gap: var(--gap-1);
+    }
   }
 </style>
