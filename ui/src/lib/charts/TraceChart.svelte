@@ -77,12 +77,12 @@
   function toTime(event: PointerEvent): number {
     const rect = (event.currentTarget as SVGElement).getBoundingClientRect();
     const x = ((event.clientX - rect.left) / rect.width) * width;
-    const [low, high] = scales.x.domain() as [number, number];
+    const [low, high] = scales.x.domain();
     return Math.min(high, Math.max(low, scales.x.invert(x)));
   }
 
   function onKey(event: KeyboardEvent) {
-    const [low, high] = scales.x.domain() as [number, number];
+    const [low, high] = scales.x.domain();
     const step = (high - low) / (event.shiftKey ? 10 : 100);
     const now = at ?? low;
     if (event.key === 'ArrowRight') at = Math.min(high, now + step);

@@ -1,13 +1,13 @@
 <script lang="ts">
   import { say } from '../say';
   // The two ends of the settled window and the stretch between them, to be dragged by hand or moved by arrow keys.
-  import type { ScaleLinear } from 'd3-scale';
+  import type { Linear } from './linear';
   import { clock } from '../format';
   import { moveWindow, type Grip } from './window';
 
   interface Props {
     shown: [number, number];
-    x: ScaleLinear<number, number>;
+    x: Linear;
     y: number;
     side: 'before' | 'after';
     onmove: (window: [number, number]) => void;
@@ -18,7 +18,7 @@
 
   let drag: { grip: Grip; fromX: number; start: [number, number] } | null = null;
   let settle: ReturnType<typeof setTimeout> | undefined;
-  const range = $derived(x.range() as [number, number]);
+  const range = $derived(x.range());
   const seen = (t: number) => Math.min(range[1], Math.max(range[0], x(t)));
   const grips = $derived([
     { grip: 'both' as const, left: seen(shown[0]), wide: Math.max(0, seen(shown[1]) - seen(shown[0])) },
@@ -33,7 +33,7 @@
 
   function moved(event: PointerEvent): [number, number] | null {
     if (!drag) return null;
-    const [low, high] = x.domain() as [number, number];
+    const [low, high] = x.domain();
     return moveWindow(drag.start, drag.grip, x.invert(event.clientX) - x.invert(drag.fromX), low, high);
   }
 
@@ -42,7 +42,7 @@
     if (event.key === 'Escape') oncancel();
     if (!way) return;
     event.preventDefault();
-    const [low, high] = x.domain() as [number, number];
+    const [low, high] = x.domain();
     const next = moveWindow(shown, grip, way * (event.shiftKey ? 60 : 5), low, high);
     onmove(next);
     clearTimeout(settle);
@@ -56,8 +56,8 @@
     class="{g.grip} {side}"
     role="slider"
     aria-label={WORDS[g.grip]}
-    aria-valuemin={Math.round(x.domain()[0] ?? 0)}
-    aria-valuemax={Math.round(x.domain()[1] ?? 0)}
+    aria-valuemin={Math.round(x.domain()[0])}
+    aria-valuemax={Math.round(x.domain()[1])}
     aria-valuenow={Math.round(g.grip === 'to' ? shown[1] : shown[0])}
     aria-valuetext={say('window-grips-to-after-load', { shown: clock(shown[0]), shown_2: clock(shown[1]) })}
     title={WORDS[g.grip]}

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { linear } from './linear';
 import { makeScales, nearest, type Line } from './scales';
 
 const line: Line = {
@@ -41,5 +42,20 @@ describe('nearest sample', () => {
     expect(nearest(line.time, 140)).toBe(1);
     expect(nearest(line.time, 170)).toBe(2);
     expect(nearest(line.time, 5000)).toBe(3);
+  });
+});
+
+describe('a straight scale', () => {
+  it('goes there and back, rounds outwards and has its ticks inside', () => {
+    const scale = linear([31.2, 96.4], [300, 0], 5);
+    expect(scale.domain()).toEqual([30, 100]);
+    expect([scale(30), scale(65), scale(100)]).toEqual([300, 150, 0]);
+    expect(scale.invert(scale(71.3))).toBeCloseTo(71.3, 9);
+    expect(scale.ticks(5)).toEqual([30, 40, 50, 60, 70, 80, 90, 100]);
+  });
+  it('puts what never moved in the middle', () => {
+    const scale = linear([40, 40], [300, 0], 5);
+    expect(scale(40)).toBe(150);
+    expect(scale.ticks(5)).toEqual([40]);
   });
 });

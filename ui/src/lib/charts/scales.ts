@@ -1,8 +1,7 @@
 // Scales and ticks of the trace chart, without a document.
 import { say } from '../say';
-import { scaleLinear, type ScaleLinear } from 'd3-scale';
-import { line as makePath } from 'd3-shape';
 import type { Reading } from '../api';
+import { linear, type Linear } from './linear';
 
 export interface Line {
   side: 'before' | 'after';
@@ -27,8 +26,8 @@ export interface Box {
 }
 
 export interface Scales {
-  x: ScaleLinear<number, number>;
-  y: ScaleLinear<number, number>;
+  x: Linear;
+  y: Linear;
   minutes: number[];
 }
 
@@ -54,8 +53,8 @@ export function makeScales(lines: Line[], box: Box, domain: [number, number] | n
   const values = extent(
     lines.flatMap((l) => l.values.filter((_, i) => (l.time[i] ?? 0) >= shown[0] && (l.time[i] ?? 0) <= shown[1])),
   );
-  const x = scaleLinear(shown, [box.left, box.width - box.right]);
-  const y = scaleLinear(values, [box.height - box.bottom, box.top]).nice(5);
+  const x = linear(shown, [box.left, box.width - box.right]);
+  const y = linear(values, [box.height - box.bottom, box.top], 5);
   const span = (shown[1] - shown[0]) / 60;
   const most = Math.max(1, Math.min(TICKS_MOST, Math.floor((box.width - box.left - box.right) / TICK_PX)));
   const step = MINUTE_STEPS.find((m) => span / m <= most) ?? 960;
@@ -108,6 +107,7 @@ export function nearest(time: number[], at: number): number {
 
 /** A line as the path that is drawn. */
 export function pathOf(line: Line, scales: Scales): string {
-  const points = line.time.map((t, i): [number, number] => [scales.x(t), scales.y(line.values[i] ?? 0)]);
-  return makePath()(points) ?? '';
+  return line.time
+    .map((t, i) => `${i ? 'L' : 'M'}${scales.x(t).toFixed(2)},${scales.y(line.values[i] ?? 0).toFixed(2)}`)
+    .join('');
 }

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { say } from './words';
   // Resistance over the visits: as it came in hollow, as it went out solid, each with its U; the drift, and its limit.
-  import { scaleLinear } from 'd3-scale';
+  import { linear } from '../../lib/charts/linear';
   import type { Schemas } from '../../lib/api';
   import { day, fixed } from '../../lib/format';
 
@@ -25,11 +25,11 @@
   const limit = $derived(device.limit_k_per_w);
   const ahead = $derived(device.drift?.months_to_limit ?? null);
   const end = $derived(ahead !== null && ahead < 2 * last ? last + ahead : last);
-  const x = $derived(scaleLinear([-0.02 * end, end * 1.03], [BOX.left, width - BOX.right]));
+  const x = $derived(linear([-0.02 * end, end * 1.03], [BOX.left, width - BOX.right]));
   const top = $derived(
     Math.max(...points.map((p) => p.value + p.u95), limit !== null && ahead !== null ? limit : 0, 0.1),
   );
-  const y = $derived(scaleLinear([0, top * 1.08], [HEIGHT - BOX.bottom, BOX.top]).nice(4));
+  const y = $derived(linear([0, top * 1.08], [HEIGHT - BOX.bottom, BOX.top], 4));
   // The line of the drift begins at the last service that a later visit looked at.
   const line = $derived.by(() => {
     const drift = device.drift;
@@ -67,7 +67,7 @@
     {/each}
     <text class="tick end" x={width - BOX.right} y={HEIGHT - 4}>{say('devices-months')}</text>
     <text class="tick" x={0} y={14}>{say('devices-k-per-w')}</text>
-    {#if limit !== null && limit <= y.domain()[1]!}
+    {#if limit !== null && limit <= y.domain()[1]}
       <path class="limit" d="M{BOX.left} {y(limit)}H{width - BOX.right}" />
       <text class="tick end care" x={width - BOX.right} y={y(limit) - 6}
         >{say('devices-limit', { limit: fixed(limit, 2) })}</text

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { say } from './words';
   // How far the latest interface has run in: its runs over heat cycles, the end with its U, and what is still needed.
-  import { scaleLinear } from 'd3-scale';
+  import { linear } from '../../lib/charts/linear';
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
   import Choice from '../../lib/parts/Choice.svelte';
@@ -41,9 +41,9 @@
   });
 
   const reach = $derived(Math.max(...(told?.points ?? []).map((p) => p.x), 1) + (told?.more_needed ?? 0));
-  const x = $derived(scaleLinear([0, reach * 1.05], [48, width - 16]));
+  const x = $derived(linear([0, reach * 1.05], [48, width - 16]));
   const bounds = $derived(told?.points.flatMap((p) => [p.value - (p.u95 ?? 0), p.value + (p.u95 ?? 0)]) ?? [0, 1]);
-  const y = $derived(scaleLinear([Math.min(...bounds), Math.max(...bounds)], [HEIGHT - 46, 14]).nice(4));
+  const y = $derived(linear([Math.min(...bounds), Math.max(...bounds)], [HEIGHT - 46, 14], 4));
   const course = $derived.by(() => {
     const { final, rest, tau, points } = told ?? {};
     const last = points?.at(-1)?.x;

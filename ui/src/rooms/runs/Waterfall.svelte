@@ -1,7 +1,7 @@
 <script lang="ts">
   import { say } from './words';
   // Bars from before to after that add up; the last is what no change explains. Each opens its runs.
-  import { scaleLinear } from 'd3-scale';
+  import { linear } from '../../lib/charts/linear';
   import type { Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
 
@@ -22,7 +22,7 @@
   const values = $derived(bars.flatMap((b) => [b.start, b.end ?? b.start]));
   const [low, high] = $derived([Math.min(...values), Math.max(...values)]);
   const pad = $derived((high - low || Math.abs(high) || 1) * 0.15);
-  const x = $derived(scaleLinear([low - pad, high + pad], [LEFT, width - 70]));
+  const x = $derived(linear([low - pad, high + pad], [LEFT, width - 70]));
   const digits = $derived(high - low < 2 ? 3 : 1);
   const height = $derived((bars.length + 2) * ROW);
   const written = (v: number) => `${fixed(v, digits)} ${unit}`;
