@@ -46,6 +46,8 @@ PAGES = [
     "quote",
     "door",
 ]
+# What a technician has in the other hand; nothing jumps there either.
+ON_A_PHONE = ("/", "/shelf", "intake", "before", "plan", "open", "clean", "fit", "close", "bench", "after", "verdict")
 
 
 BUDGET = json.loads((Path(__file__).parent / "budget.json").read_text())
@@ -157,3 +159,9 @@ def test_axe_finds_nothing_and_the_page_keeps_its_budget(page, job_address, plac
         gloved = place == "bench" and height > 400
         small = page.evaluate(SMALL, BUDGET["bench_target_px" if gloved else "target_px"])
         assert small == [] or page.get_by_role("button", name="Larger map").is_visible(), (width, small)
+    if place in ON_A_PHONE:
+        page.set_viewport_size({"width": 390, "height": 844})
+        page.reload()
+        page.wait_for_load_state("networkidle")
+        assert page.evaluate("window.shifted") < BUDGET["layout_shift"], "on a phone"
+        page.set_viewport_size({"width": 1280, "height": 800})

@@ -446,6 +446,7 @@ def test_a_finding_changes_the_plan_and_bars_the_alloy(page, planned):
     call(page, "POST", f"/api/jobs/{job}/bench/list", {"with_model": True})
     page.goto(f"/jobs/{job}/clean")
     expect(page.get_by_text("Planned: clean, Quicksheen.")).to_be_visible()
+    page.get_by_role("tab", name="Cold plate").click()
     page.get_by_role("group", name="Cold plate").get_by_text("Aluminium", exact=True).click()
     expect(page.get_by_text("Aluminium seen: alloy barred.")).to_be_visible()
     expect(page.get_by_role("link", name="Decide anew in Plan")).to_be_visible()

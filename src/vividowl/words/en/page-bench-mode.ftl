@@ -188,6 +188,6 @@ running-clocks-over = over
 power-check-fine = fine
 power-check-fails = fails
 line-state-kept-here = what you do is kept here
-seen-picker-noted = noted
+seen-picker-not-looked-at = not looked at
 bench-mode-more = More
 step-ruler-all-steps = All steps, now { $here } of { $of }

@@ -30,3 +30,4 @@ close-page-map-outline-own-steps =
 close-page-save-to-model = Save to the model
 close-page-open-model = Open the model
 close-page-kept-for-places-own = Kept for { $model }: { $count } places, { $count_2 } own steps.
+close-page-how-many = A whole number: 0, 1, 2 …

@@ -7,16 +7,22 @@
 
   interface Props {
     at: BenchJob;
-    compact?: boolean;
   }
-  let { at, compact = false }: Props = $props();
+  let { at }: Props = $props();
   const parts = $derived(benchWords.table?.sights ?? []);
   const found = $derived(new Map((at.bench?.found ?? []).map((f) => [f.part, f])));
   // What was picked here shows at once; the server's word follows.
   const now = (part: string) =>
     at.queue.findLast((q) => q.kind === 'found' && q.data.part === part)?.data.seen ?? found.get(part)?.seen ?? '';
-  let shown = $state(0);
-  const part = $derived(parts[Math.min(shown, parts.length - 1)]);
+  // What nobody has looked at yet stands there first, and stays when it was noted.
+  let shown = $state('');
+  $effect(() => {
+    if (!shown) shown = (parts.find((one) => !now(one.part)) ?? parts[0])?.part ?? '';
+  });
+  const one = $derived(parts.find((part) => part.part === shown));
+  const here = $derived(one ? now(one.part) : '');
+  const chosen = $derived(one?.states.find((state) => state.name === here));
+  const photo = $derived(one ? found.get(one.part)?.photo : undefined);
 
   async function photograph(event: Event, name: string, seen: string) {
     const input = event.currentTarget as HTMLInputElement;
@@ -26,77 +32,75 @@
     const photo = await at.addPhoto(file, 'found', '');
     at.do('found', { part: name, seen, photo });
   }
-
-  function pick(name: string, seen: string) {
-    at.do('found', { part: name, seen });
-  }
 </script>
 
-<div class:compact>
-  {#if compact}
-    <div class="tabs" role="tablist" aria-label={say('seen-picker-parts-to-look-at')}>
-      {#each parts as one, i (one.part)}
+<div class="picker">
+  <div class="beside">
+    <div class="parts" role="tablist" aria-label={say('seen-picker-parts-to-look-at')}>
+      {#each parts as part (part.part)}
+        {@const state = part.states.find((look) => look.name === now(part.part))}
         <button
           type="button"
           role="tab"
-          aria-selected={i === shown}
-          class:seen={now(one.part) !== ''}
-          onclick={() => (shown = i)}
-          >{one.words}{#if now(one.part)}<b aria-label={say('seen-picker-noted')}>✓</b>{/if}</button
+          aria-selected={part.part === shown}
+          class:unsound={state && !state.sound}
+          onclick={() => (shown = part.part)}
+          ><span>{part.words}</span><small>{state?.words ?? say('seen-picker-not-looked-at')}</small></button
         >
       {/each}
     </div>
-  {/if}
-  {#each compact ? (part ? [part] : []) : parts as one (one.part)}
-    {@const here = now(one.part)}
-    {@const chosen = one.states.find((x) => x.name === here)}
-    <fieldset>
-      <legend>{one.words}</legend>
-      <div class="states">
-        {#each one.states as look (look.name)}
-          <label class:on={here === look.name} title={look.tells}>
-            <input
-              type="radio"
-              name="seen-{one.part}"
-              value={look.name}
-              checked={here === look.name}
-              onchange={() => pick(one.part, look.name)}
-            />
-            <span class="drawing"><SightDrawing part={one.part} seen={look.name} /></span>
-            <strong>{look.words}</strong>
-            <small>{look.tells}</small>
-          </label>
-        {/each}
-      </div>
-      {#if chosen?.follows}<p class:sound={chosen.sound}>{chosen.follows}</p>{/if}
-      {#if here}
-        <div class="proof">
-          {#if found.get(one.part)?.photo}
-            <img
-              src="/api/photos/{found.get(one.part)?.photo}?size=small"
-              alt={say('seen-picker-as-was-seen', { words: one.words })}
-              width="96"
-              height="72"
-              loading="lazy"
-            />
-          {/if}
-          <label class="file">
-            {found.get(one.part)?.photo ? say('seen-picker-another-photo') : say('seen-picker-photo')}
-            <input
-              type="file"
-              accept="image/jpeg,image/png,image/webp"
-              capture="environment"
-              aria-label={say('seen-picker-photo-2', { words: one.words })}
-              onchange={(e) => void photograph(e, one.part, String(here))}
-            />
-          </label>
+    {#if one}
+      <fieldset>
+        <legend>{one.words}</legend>
+        <div class="states">
+          {#each one.states as look (look.name)}
+            <label class:on={here === look.name} title={look.tells}>
+              <input
+                type="radio"
+                name="seen-{one.part}"
+                value={look.name}
+                checked={here === look.name}
+                onchange={() => at.do('found', { part: one.part, seen: look.name })}
+              />
+              <span class="drawing"><SightDrawing part={one.part} seen={look.name} /></span>
+              <strong>{look.words}</strong>
+              <small>{look.tells}</small>
+            </label>
+          {/each}
         </div>
-      {/if}
-    </fieldset>
-  {/each}
+        {#if chosen?.follows}<p class:sound={chosen.sound}>{chosen.follows}</p>{/if}
+        {#if here}
+          <div class="proof no-print">
+            {#if photo}
+              <img
+                src="/api/photos/{photo}?size=small"
+                alt={say('seen-picker-as-was-seen', { words: one.words })}
+                width="96"
+                height="72"
+                loading="lazy"
+              />
+            {/if}
+            <label class="file">
+              {photo ? say('seen-picker-another-photo') : say('seen-picker-photo')}
+              <input
+                type="file"
+                accept="image/jpeg,image/png,image/webp"
+                capture="environment"
+                aria-label={say('seen-picker-photo-2', { words: one.words })}
+                onchange={(e) => void photograph(e, one.part, String(here))}
+              />
+            </label>
+          </div>
+        {/if}
+      </fieldset>
+    {/if}
+  </div>
 </div>
 
 <style>
+  .picker {
+    container-type: inline-size;
+  }
   fieldset {
     margin: 0 0 var(--gap-4);
     padding: 0;
@@ -182,29 +186,63 @@
     border-color: var(--ink);
     font-weight: 620;
   }
-  .tabs {
+  .parts {
     display: flex;
     flex-wrap: wrap;
     gap: var(--gap-1);
     margin-bottom: var(--gap-3);
   }
-  .tabs button {
-    display: inline-flex;
-    gap: var(--gap-1);
-    min-height: 3rem;
-    padding: 0 var(--gap-3);
+  .parts button {
+    display: grid;
+    align-content: center;
+    min-height: var(--target);
+    padding: var(--gap-1) var(--gap-3);
     border: var(--line) solid var(--edge);
     border-radius: var(--round);
     background: var(--paper);
     color: var(--ink);
     font: inherit;
-    font-weight: 620;
+    line-height: 1.25;
+    text-align: left;
     cursor: pointer;
-    align-items: center;
   }
-  .tabs [aria-selected='true'] {
+  .parts small {
+    color: inherit;
+  }
+  .parts span,
+  .parts .unsound small {
+    font-weight: 620;
+  }
+  .parts [aria-selected='true'] {
     background: var(--ink);
     border-color: var(--ink);
     color: var(--paper);
+  }
+  /* Where there is room: all parts with what was seen of them on the left, the drawings of one on the right. */
+  @container (min-width: 44rem) {
+    .beside {
+      display: grid;
+      grid-template-columns: 12rem minmax(0, 1fr);
+      gap: var(--gap-5);
+      align-items: start;
+    }
+    .parts {
+      flex-direction: column;
+      flex-wrap: nowrap;
+    }
+    .parts button {
+      grid-template-columns: minmax(0, 1fr) auto;
+      gap: var(--gap-2);
+      align-items: baseline;
+    }
+  }
+  @media print {
+    .parts {
+      display: grid;
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+    }
+    fieldset {
+      display: none;
+    }
   }
 </style>

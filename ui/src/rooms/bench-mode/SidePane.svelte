@@ -56,7 +56,7 @@
       <p class="quiet">{say('side-pane-nothing-mapped-here-yet')}</p>
     {/if}
   {:else if step.shows === 'seen'}
-    <SeenPicker {at} compact />
+    <SeenPicker {at} />
   {/if}
   {#if photos.length}
     <div class="photos">

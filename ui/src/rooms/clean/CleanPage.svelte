@@ -64,6 +64,8 @@
         >{barred.length ? say('clean-page-decide-anew-in-plan') : say('clean-page-see-plan')}</Button
       >
     </section>
+  {:else if !now}
+    <div class="plan" aria-hidden="true"></div>
   {/if}
   <SeenPicker {at} />
   <StageSteps {at} stage="clean" />
@@ -80,6 +82,7 @@
     align-items: center;
     justify-content: space-between;
     gap: var(--gap-2) var(--gap-4);
+    min-height: 4.6rem; /* Its place is kept while the plan comes. */
     margin-bottom: var(--gap-5);
     padding: var(--gap-3) var(--gap-4);
     border-left: 6px solid var(--after);
@@ -93,5 +96,10 @@
     flex-basis: 100%;
     color: var(--halt);
     font-weight: 620;
+  }
+  @media (max-width: 640px) {
+    .plan {
+      min-height: 8.2rem;
+    }
   }
 </style>

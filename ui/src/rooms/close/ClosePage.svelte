@@ -3,7 +3,7 @@
   // Close: the count, the order to tighten, the first power-on, what is still open, and what is kept for the model.
   import { client, Problem, take, type Job } from '../../lib/api';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
-  import { fixed } from '../../lib/format';
+  import { fixed, parseNumber } from '../../lib/format';
   import ScrewMap from '../../lib/maps/ScrewMap.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
@@ -28,14 +28,16 @@
   const cooler = $derived(bench?.orders.find((o) => o.holds === 'cooler') ?? bench?.orders[0] ?? null);
   let over = $state('');
   let overWords = $state('');
+  let overError = $state('');
   let powerBox: HTMLElement | undefined = $state();
   let saved = $state('');
   let count: CountAndClose | undefined = $state();
   const powerOpen = $derived(bench?.steps.some((s) => s.shows === 'power' && !s.outcome) ?? false);
 
   function noteOver() {
-    const count = Math.round(Number(over));
-    if (Number.isNaN(count) || over.trim() === '') return;
+    const count = parseNumber(over);
+    overError = count !== null && Number.isInteger(count) && count >= 0 ? '' : say('close-page-how-many');
+    if (overError) return;
     at.do('leftover', { count, words: overWords.trim() });
     over = '';
     overWords = '';
@@ -84,9 +86,6 @@
       {:else}
         <p class="quiet">{say('close-page-nothing-on-map-so')}</p>
       {/if}
-    </div>
-    <div>
-      <Ledger {bench} chosen={null} onchoose={() => undefined} />
       <form
         class="over"
         onsubmit={(e) => {
@@ -94,7 +93,13 @@
           noteOver();
         }}
       >
-        <TextField label={say('close-page-left-over-in-tray')} name="leftover" numeric bind:value={over} />
+        <TextField
+          label={say('close-page-left-over-in-tray')}
+          name="leftover"
+          numeric
+          bind:value={over}
+          error={overError}
+        />
         <TextField
           label={say('close-page-where-they-come-from')}
           name="leftover-words"
@@ -104,6 +109,7 @@
         <Button type="submit">{say('close-page-note')}</Button>
       </form>
     </div>
+    <Ledger {bench} chosen={null} onchoose={() => undefined} />
   </div>
   <section class="gate">
     <CountAndClose bind:this={count} {at} {bench} onstep={() => go(`/jobs/${job.id}/bench`)} onclosed={onnext} />
@@ -161,8 +167,10 @@
   }
   .over {
     display: grid;
-    gap: var(--gap-2);
-    margin-top: var(--gap-3);
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 11rem), 1fr));
+    gap: var(--gap-2) var(--gap-3);
+    align-items: start;
+    margin-top: var(--gap-4);
   }
   .row {
     display: flex;
