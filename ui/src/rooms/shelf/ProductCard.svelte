@@ -105,7 +105,10 @@
 <LotDialog bind:open {product} {lot} {onshelf} />
 
 <style>
+  /* Cards of a row begin together and stand on one plank. */
   article {
+    display: flex;
+    flex-direction: column;
     padding: var(--gap-3) var(--gap-4) var(--gap-1);
     border: var(--line) solid var(--edge);
     /* The plank that it stands on. */
@@ -198,6 +201,7 @@
   }
   footer {
     display: flex;
+    margin-top: auto; /* at the foot of the card, however much lies above */
     justify-content: flex-end;
     border-top: 1px solid var(--rule);
   }

@@ -186,7 +186,6 @@
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(21rem, 1fr));
     gap: var(--gap-4);
-    align-items: end;
     padding-top: var(--gap-2);
   }
 </style>
