@@ -184,6 +184,34 @@ def test_the_first_page_says_it_plainly_and_the_file_is_for_keeping_and_for_read
     assert "<pdfaid:conformance>U</pdfaid:conformance>" in kept
 
 
+def test_what_a_file_for_keeping_must_have_and_may_not_have_is_so():
+    """No validator of PDF/A for Python, Node or Debian is in their registries; these are the demands of ISO 19005-2
+    that a file like this can fail, each read back by another library. Numbers of clauses are from memory."""
+    found = PdfReader(io.BytesIO(make_pdf(replace(SHEET, photos=(jpeg(),) * 4))))
+    root, trailer = found.trailer["/Root"], found.trailer
+    # 6.1.3: named for ever, and open to anyone.
+    assert len(trailer["/ID"]) == 2
+    assert "/Encrypt" not in trailer
+    # 6.2.3: what its colours mean.
+    (intent,) = root["/OutputIntents"]
+    assert intent["/S"] == "/GTS_PDFA1"
+    assert len(intent["/DestOutputProfile"].get_data()) > 100
+    # 6.5.1, 6.4: it does nothing, and asks nothing.
+    assert not {"/OpenAction", "/AA", "/AcroForm"} & set(root)
+    assert "/JavaScript" not in root.get("/Names", {})
+    fonts = {}
+    for page in found.pages:
+        assert "/AA" not in page
+        fonts |= page["/Resources"]["/Font"]
+    assert fonts
+    for font in (font.get_object() for font in fonts.values()):
+        (drawn,) = font["/DescendantFonts"]
+        descriptor = drawn.get_object()["/FontDescriptor"]
+        # 6.2.11.4.1: letters come with the file; 6.2.11.7.2, level U: each says which letter it is.
+        assert {"/FontFile", "/FontFile2", "/FontFile3"} & set(descriptor)
+        assert b"beginbf" in font["/ToUnicode"].get_data()
+
+
 def test_a_second_pair_of_photos_takes_no_page_of_its_own():
     two, four = (PdfReader(io.BytesIO(make_pdf(replace(SHEET, photos=(jpeg(),) * n)))) for n in (2, 4))
     assert len(four.pages) == len(two.pages)
