@@ -158,6 +158,8 @@ def play_bench(
 
 
 def _due(workshop: Workshop, actor: Actor, job_id: uuid.UUID, kinds: Sequence[str]) -> list[datetime]:
+    if not kinds:
+        return []
     waits = bench_view.get_bench(workshop, actor, job_id).state.waits.values()
     return [w.due for w in waits if w.wait in kinds]
 

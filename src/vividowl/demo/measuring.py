@@ -15,6 +15,7 @@ from vividowl.core.job.device import REFERENCES
 from vividowl.core.simulate.device import simulate
 from vividowl.core.simulate.sound import simulate_fan_sound
 from vividowl.core.trace.roles import Role
+from vividowl.core.trace.trace import Trace
 from vividowl.demo.logs import write_frames, write_log
 from vividowl.demo.story import Story, Trial
 from vividowl.formats.sound_file import write_wav
@@ -53,10 +54,9 @@ def measure_run(
     version = measure.get_run(workshop, actor, job_id, side).version
     conditions = {**_NO_RECIPE, **story.recipe, **trial.recipe, "room_c": trial.room_c, "fan_blades": trial.blades}
     measure.save_run(workshop, actor, job_id, side, version, conditions)
-    ending = "txt" if trial.style.delimiter == chr(9) else "csv"
-    for turn in range(trial.repeats, -1, -1):
-        repeat = turn < trial.repeats
-        trace = simulate(
+    turns = range(trial.repeats, -1, -1)
+    traces = [
+        simulate(
             trial.device,
             room_c=trial.room_c,
             seed=seed + 50 * turn,
@@ -64,6 +64,13 @@ def measure_run(
             pass_s=trial.pass_s,
             tail_s=trial.tail_s,
         )
+        for turn in turns
+    ]
+    # By hand before by log: what is noted beside a log has the two runs of a job judged anew each time.
+    _by_hand(workshop, actor, job_id, side, trial, traces[-1], when, seed)
+    ending = "txt" if trial.style.delimiter == chr(9) else "csv"
+    for turn, trace in zip(turns, traces, strict=True):
+        repeat = turn < trial.repeats
         data = write_log(trace, when + timedelta(hours=trial.repeats - turn), trial.style, seed + 50 * turn)
         label = side if side in REFERENCES else f"{when:%H%M}"
         name = f"{when:%Y%m%d}-{label}{f'-again-{trial.repeats - turn}' if repeat else ''}.{ending}"
@@ -92,6 +99,19 @@ def measure_run(
             mapping={},
             again=False,
         )
+
+
+def _by_hand(
+    workshop: Workshop,
+    actor: Actor,
+    job_id: uuid.UUID,
+    side: str,
+    trial: Trial,
+    trace: Trace,
+    when: datetime,
+    seed: int,
+) -> None:
+    """Levels, a recording and probes of a run."""
     # The fan at the end of the load, where a person holds meter and probe.
     late = (trace.time_s > 30 + 0.7 * trial.load_s) & (trace.time_s < 30 + trial.load_s)
     scatter = np.random.default_rng(seed).normal(0.0, 0.2, 3)
