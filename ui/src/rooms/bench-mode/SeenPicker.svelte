@@ -222,7 +222,7 @@
   @container (min-width: 44rem) {
     .beside {
       display: grid;
-      grid-template-columns: 12rem minmax(0, 1fr);
+      grid-template-columns: 15rem minmax(0, 1fr);
       gap: var(--gap-5);
       align-items: start;
     }
