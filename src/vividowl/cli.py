@@ -12,6 +12,7 @@ import click
 
 from vividowl.cli_reading import compare, noise, read, work
 from vividowl.cli_runs import burnin, drift, factors, rank
+from vividowl.cli_said import visible
 from vividowl.cli_verify import verify
 from vividowl.core.quantities.errors import CoreError
 from vividowl.formats.errors import FormatError
@@ -142,7 +143,9 @@ def main() -> None:
         print(f"vividowl: {error.format_message()}", file=sys.stderr)
         sys.exit(2)
     except (FormatError, CoreError) as error:
-        print(f"vividowl: {sentence(error.message)}\n{sentence(error.remedy)}".rstrip(), file=sys.stderr)
+        print(
+            f"vividowl: {visible(sentence(error.message))}\n{visible(sentence(error.remedy))}".rstrip(), file=sys.stderr
+        )
         sys.exit(2)
     except Refused as error:
         print(f"vividowl: {sentence(error.detail)} {sentence(error.remedy)}".rstrip(), file=sys.stderr)

@@ -186,3 +186,11 @@ def test_the_command_says_whose_it_is_and_which_file_was_changed(packed):
         "draft": False,
         "wrong": {"record.json": "changed"},
     }
+
+
+def test_a_name_cannot_write_a_line_of_the_answer(packed):
+    rewrite(packed, lambda files: files.update({"a\x1b[2J\nUntouched: all is well\u202e.txt": b""}))
+    told = verify(packed)
+    assert told.exit_code == 1
+    assert r"a\x1b[2J\nUntouched: all is well\u202e.txt: was added and is not signed." in told.output
+    assert not any(line.startswith("Untouched") for line in told.output.splitlines())

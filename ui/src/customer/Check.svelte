@@ -6,7 +6,7 @@
   import FileDrop from '../lib/parts/FileDrop.svelte';
   import Notice from '../lib/parts/Notice.svelte';
   import { ask, Refusal } from './ask';
-  import { checkDataFile, NoDataFile, type Checked } from './data-file';
+  import { checkDataFile, NoDataFile, visible, type Checked } from './data-file';
 
   const MOST_MB = 1024;
   let name = $state('');
@@ -22,9 +22,9 @@
     withdrawn: ({ shop, day }) => say('check-key-withdrawn', { shop, day }),
   };
   const FAULT = {
-    changed: (of: string) => say('check-was-changed', { name: of }),
-    missing: (of: string) => say('check-was-missing', { name: of }),
-    added: (of: string) => say('check-was-added', { name: of }),
+    changed: (of: string) => say('check-was-changed', { name: visible(of) }),
+    missing: (of: string) => say('check-was-missing', { name: visible(of) }),
+    added: (of: string) => say('check-was-added', { name: visible(of) }),
   };
 
   async function look(file: File) {
@@ -84,7 +84,7 @@
         >
           {say('check-untouched-words', {
             number: found.manifest.number ?? '?',
-            shop: found.manifest.shop ?? '?',
+            shop: visible(found.manifest.shop ?? '?'),
             day: day(found.manifest.signed_at ?? null),
           })}
           {#if found.manifest.record_version === null}<p>{say('check-draft')}</p>

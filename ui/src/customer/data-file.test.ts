@@ -1,7 +1,7 @@
 // @vitest-environment node
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { checkDataFile, NoDataFile, type Checked } from './data-file';
+import { checkDataFile, NoDataFile, type Checked, visible } from './data-file';
 
 interface Case {
   name: string;
@@ -36,5 +36,10 @@ describe('the data file of a record', () => {
       expect(untouched(c.found), c.name).toBe(false);
       expect(untouched(await find(c.zip)), c.name).toBe(false);
     }
+  });
+
+  it('shows a name that would turn a line around as what it is', () => {
+    expect(visible('a\u202egnp.txt\nUntouched')).toBe('a\\u{202e}gnp.txt\\u{a}Untouched');
+    expect(visible('Größe 1, día.csv')).toBe('Größe 1, día.csv');
   });
 });

@@ -184,3 +184,7 @@ export async function checkDataFile(whole: Uint8Array<ArrayBuffer>): Promise<Che
   const repacked = clean && !asWritten(whole, files, order, manifest.signed_at ?? '');
   return { signed, wrong, repacked, fingerprint: await sha256(der.subarray(der.length - RAW_KEY_BYTES)), manifest };
 }
+
+/** Signs that are not seen, or that turn a line around, as what they are: a file in a zip may bear any name. */
+export const visible = (text: string): string =>
+  text.replace(/[\p{C}\p{Zl}\p{Zp}]/gu, (sign) => `\\u{${sign.codePointAt(0)?.toString(16) ?? ''}}`);
