@@ -163,6 +163,18 @@ def test_columns_are_told_and_days_that_read_both_ways_are_asked_about(ada):
     assert "two columns" in ada.problem("PUT", f"/api/past-jobs/{found['id']}", refused, status=422)["detail"]
 
 
+def test_an_order_that_the_days_told_is_not_taken_over_to_another_column(ada):
+    rows = ("25/4/2024;3/4/2024;Ann;Gale", "26/4/2024;5/6/2024;Bo;Gale")
+    found = bring(ada, as_list(*rows, head="When;Paid;Who;What"))
+    found = tell(ada, found, roles=["day", None, "customer", "model"], day_order="unknown")
+    assert (found["day_order"], found["day_order_said"], found["needs_order"]) == ("day_first", False, False)
+    found = tell(ada, found, roles=[None, "day", "customer", "model"], day_order="unknown")
+    assert (found["day_order"], found["day_order_said"], found["needs_order"]) == ("unknown", False, True)
+    assert found["counts"]["faulty"] == 2
+    found = tell(ada, found, day_order="month_first")
+    assert (found["day_order_said"], found["rows"][0]["day"]) == (True, "2024-03-04")
+
+
 def test_what_is_said_of_a_workbook_counts_from_the_first_word_on(ada):
     out = io.BytesIO()
     with xlsxwriter.Workbook(out, {"in_memory": True}) as book:

@@ -5697,6 +5697,8 @@ export interface components {
             counts: components["schemas"]["PastCountsOut"] | null;
             /** Day Order */
             day_order: string;
+            /** Day Order Said */
+            day_order_said: boolean;
             /** File Name */
             file_name: string;
             /**

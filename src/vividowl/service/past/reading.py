@@ -63,7 +63,8 @@ class ColumnView:
 
 @dataclass(frozen=True)
 class ListView:
-    """A list, read. needs_order: whether its days can be read both ways and nobody has said which it is."""
+    """A list, read. order_said: whether a person said what comes first in its days, or the days themselves did.
+    needs_order: whether they can be read both ways and nobody has said which it is."""
 
     row: PastImport
     columns: tuple[ColumnView, ...]
@@ -71,6 +72,7 @@ class ListView:
     sheet: str
     sheets: tuple[str, ...]
     order: DayOrder
+    order_said: bool
     needs_order: bool
     kind: DeviceKind
     notices: tuple[Words, ...]
@@ -98,9 +100,8 @@ def list_view(workshop: Workshop, scope: Scope, row: PastImport) -> ListView:
     table = read_list(workshop.files.original(scope.shop_id, row.sha256), row.file_name, said.get("sheet", ""))
     roles = roles_of(table, said)
     days = [cells[roles.index(PastRole.DAY)] for cells in table.rows] if PastRole.DAY in roles else []
-    order = DayOrder(said.get("day_order", DayOrder.UNKNOWN))
-    if order is DayOrder.UNKNOWN:
-        order = day_order(days)
+    told = DayOrder(said.get("day_order", DayOrder.UNKNOWN))
+    order = day_order(days) if told is DayOrder.UNKNOWN else told
     kind = DeviceKind(said.get("kind", DeviceKind.OTHER))
     rows = _rows(scope, table, roles, order, kind)
     unclear = order is DayOrder.UNKNOWN and any(map(reads_both_ways, days))
@@ -114,6 +115,7 @@ def list_view(workshop: Workshop, scope: Scope, row: PastImport) -> ListView:
         table.sheet,
         table.sheets,
         order,
+        told is not DayOrder.UNKNOWN,
         unclear,
         kind,
         table.notices,

@@ -68,6 +68,7 @@ def _list(view: ListView, query: RowsQuery) -> PastListOut:
         sheet=view.sheet,
         sheets=list(view.sheets),
         day_order=view.order,
+        day_order_said=view.order_said,
         needs_order=view.needs_order,
         kind=view.kind,
         notices=sentences(view.notices),

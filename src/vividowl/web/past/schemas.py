@@ -81,6 +81,7 @@ class PastListOut(PastImportOut):
     sheet: str
     sheets: list[str]
     day_order: str
+    day_order_said: bool
     needs_order: bool
     kind: str
     notices: list[str]

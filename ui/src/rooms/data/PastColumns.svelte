@@ -41,7 +41,7 @@
       label={say('past-sheet')}
       name="sheet"
       options={list.sheets.map((name) => ({ value: name, label: name }))}
-      bind:value={() => list.sheet, (sheet) => ontell(() => ({ sheet, roles: null }))}
+      bind:value={() => list.sheet, (sheet) => ontell(() => ({ sheet, roles: null, day_order: 'unknown' }))}
     />
   {/if}
   <ul>

@@ -64,7 +64,8 @@
       if (!list) return;
       const { version, sheet, kind } = list;
       const roles = list.columns.map((column) => column.role as Schemas['PastRole'] | null);
-      const order = list.day_order as Schemas['DayOrder'];
+      // What the days say of themselves is found anew: it may be another column's next time.
+      const order = list.day_order_said ? (list.day_order as Schemas['DayOrder']) : 'unknown';
       const body = { version, roles, sheet, day_order: order, kind: kind as Schemas['DeviceKind'], ...saying(list) };
       list = await take(client.PUT('/api/past-jobs/{import_id}', { params: { path }, body }));
       shown = '';
