@@ -1,4 +1,5 @@
-"""For every sight: colours that the system forces keep every state, and what is chosen is told by more than colour."""
+"""For every sight: colours that the system forces keep every state, what is chosen is told by more than colour, and
+paper carries what a page says and nothing to press."""
 
 import re
 
@@ -70,3 +71,24 @@ def test_a_line_of_the_chart_is_told_by_its_dashes(forced, job_address):
     dashes = page.locator("svg path").evaluate_all("all => all.map((e) => getComputedStyle(e).strokeDasharray)")
     assert "none" in dashes
     assert any(d != "none" for d in dashes)
+
+
+def test_paper_carries_what_a_page_says_and_nothing_to_press(page, job_address):
+    for place, said in (
+        ("verdict", page.get_by_role("row", name=re.compile("^Die temperature"))),
+        ("plan", page.get_by_text("Promised: ").first),
+        ("clean", page.get_by_role("tab", selected=True)),
+        ("close", page.get_by_text("5 mm, cross-head, countersunk")),
+    ):
+        page.emulate_media(media="screen")
+        page.goto(job_address(2421, place))
+        expect(said).to_be_visible()
+        expect(page.get_by_role("banner")).to_be_visible()
+        page.evaluate("document.documentElement.dataset.theme = 'night'")
+        page.emulate_media(media="print")
+        expect(said).to_be_visible()
+        expect(page.get_by_role("heading", level=1)).to_be_visible()
+        expect(page.get_by_role("banner")).to_be_hidden()
+        assert page.locator(".button:visible").count() == 0
+        # Ink on white, whatever the screen showed.
+        assert said.evaluate("e => getComputedStyle(e).color.match(/\\d+/g).slice(0, 3).every(c => c < 128)")

@@ -241,8 +241,9 @@
       display: grid;
       grid-template-columns: repeat(2, minmax(0, 1fr));
     }
-    fieldset {
-      display: none;
+    .parts [aria-selected='true'] {
+      background: none;
+      color: var(--ink);
     }
   }
 </style>
