@@ -7,29 +7,17 @@ Prints ratios within one run: the whole answer, and the use case alone. Makes an
 
 from __future__ import annotations
 
-import logging
 import statistics
 import sys
-import tempfile
 import time
 import uuid
 from collections.abc import Callable
-from pathlib import Path
 
-import structlog
+from own_shop import own_shop
 from sqlalchemy import text
-
-sys.path.insert(0, str(Path(__file__).parents[1]))
 from tests.logs import COOL, log_bytes
-from tests.web.conftest import PASSWORD, Caller
 
-from vividowl.host.cluster import Cluster
 from vividowl.service.runs.all_runs import all_runs
-from vividowl.service.shop import accounts
-from vividowl.service.workshop import Workshop
-from vividowl.store.database import Database
-from vividowl.store.files import FileStore
-from vividowl.web.app import Settings, create_app
 
 TIMES, ALLOWED_RATIO = 25, 3.0
 
@@ -46,17 +34,8 @@ def middle(work: Callable[[], object]) -> float:
 
 def main(runs: int) -> int:
     """Measure; 1 when it takes more than is allowed."""
-    structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.WARNING))
-    folder = Path(tempfile.mkdtemp(prefix="vividowl-bench-"))
-    folder.chmod(0o755)
-    cluster = Cluster(folder / "pg", throwaway=True)
-    cluster.start()
-    try:
-        database = Database(cluster.url)
-        database.migrate()
-        workshop = Workshop(database, FileStore(folder / "files"))
-        owner = accounts.found_shop(workshop, shop_name="One", name="Ada", login="ada", password=PASSWORD).actor
-        ada = Caller(create_app(workshop, Settings("bench", testing=False, cookie_secure=False))).sign_in("ada")
+    with own_shop() as shop:
+        ada, database = shop.signed_in(), shop.workshop.database
         job = ada.new_job()["id"]
         ada.save_run(job, "before")
         ada.upload(job, "before", log_bytes(COOL, seed=1))
@@ -101,13 +80,11 @@ def main(runs: int) -> int:
                 found = connection.execute(rows, {"job": job}).all()
             assert len(found) == runs
 
-        query, case = middle(bare), middle(lambda: all_runs(workshop, owner, uuid.UUID(job)))
+        query, case = middle(bare), middle(lambda: all_runs(shop.workshop, shop.owner, uuid.UUID(job)))
         page = middle(lambda: ada.call("GET", f"/api/jobs/{job}/all-runs"))
         print(f"{runs} runs: the page answers in {page / query:.1f} times the bare query of its rows ", end="")
         print(f"(allowed {ALLOWED_RATIO:.0f}), the use case in {case / query:.1f} times")
         return int(page / query > ALLOWED_RATIO)
-    finally:
-        cluster.leave()
 
 
 if __name__ == "__main__":

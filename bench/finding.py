@@ -8,24 +8,11 @@ database of its own.
 
 from __future__ import annotations
 
-import logging
 import sys
-import tempfile
 import time
-from pathlib import Path
 
-import structlog
+from own_shop import own_shop
 from sqlalchemy import text
-
-sys.path.insert(0, str(Path(__file__).parents[1]))
-from tests.web.conftest import PASSWORD, Caller
-
-from vividowl.host.cluster import Cluster
-from vividowl.service.shop import accounts
-from vividowl.service.workshop import Workshop
-from vividowl.store.database import Database
-from vividowl.store.files import FileStore
-from vividowl.web.app import Settings, create_app
 
 TIMES, ALLOWED_MS = 15, 100.0
 # As one types: a first letter, a part of a word, two words, a phone number, a serial number, what nobody has, filters.
@@ -64,17 +51,8 @@ FROM (SELECT *, row_number() OVER () + 9 AS n FROM device WHERE serial LIKE 'SN-
 
 def main(jobs: int) -> int:
     """Measure; 1 when a search takes longer than is allowed."""
-    structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.WARNING))
-    folder = Path(tempfile.mkdtemp(prefix="vividowl-bench-"))
-    folder.chmod(0o755)
-    cluster = Cluster(folder / "pg", throwaway=True)
-    cluster.start()
-    try:
-        database = Database(cluster.url)
-        database.migrate()
-        workshop = Workshop(database, FileStore(folder / "files"))
-        accounts.found_shop(workshop, shop_name="One", name="Ada", login="ada", password=PASSWORD)
-        ada = Caller(create_app(workshop, Settings("bench", testing=False, cookie_secure=False))).sign_in("ada")
+    with own_shop() as shop:
+        ada, database = shop.signed_in(), shop.workshop.database
         ada.new_job()
         began = time.perf_counter()
         with database.engine.begin() as connection:
@@ -102,9 +80,6 @@ def main(jobs: int) -> int:
             print(
                 f"{name:20} {median:7.1f} ms, slowest {longest:7.1f}, {median / bare:5.2f} of the latest, {total} found"
             )
-        database.close()
-    finally:
-        cluster.stop()
     return 1 if slow else 0
 
 

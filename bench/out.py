@@ -9,30 +9,22 @@ thrown away.
 
 from __future__ import annotations
 
-import logging
 import resource
 import subprocess
 import sys
-import tempfile
 import time
 from pathlib import Path
 
-import structlog
+from finding import JOBS, MANY
+from own_shop import OwnShop, own_shop
 from sqlalchemy import text
 
-sys.path.insert(0, str(Path(__file__).parents[1]))
-from finding import JOBS, MANY
-from tests.web.conftest import PASSWORD, Caller
-
-from vividowl.host.cluster import Cluster
 from vividowl.service.out import everything
-from vividowl.service.shop import accounts
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore
 from vividowl.store.finding import Wanted
 from vividowl.store.models import Member
-from vividowl.web.app import Settings, create_app
 
 # Two runs with figures for each job, and a move of stock for every second one, as a shop has them.
 RUNS = """
@@ -49,14 +41,10 @@ WHERE r.job_id <> :job
 MEMORY_RATIO_MOST = 1.2
 
 
-def fill(url: str, folder: Path, jobs: int) -> None:
-    """A shop with one measured job, and as many others made of it."""
-    database = Database(url)
-    database.migrate()
-    workshop = Workshop(database, FileStore(folder / "files"))
-    accounts.found_shop(workshop, shop_name="One", name="Ada", login="ada", password=PASSWORD)
-    ada = Caller(create_app(workshop, Settings("bench", testing=True, cookie_secure=False))).sign_in("ada")
-    ada.served_job()
+def fill(shop: OwnShop, jobs: int) -> None:
+    """One measured job, and as many others made of it."""
+    shop.signed_in().served_job()
+    database = shop.workshop.database
     with database.engine.begin() as connection:
         run, job = connection.execute(text("SELECT id, job_id FROM run LIMIT 1")).one()
         trace = connection.execute(text("SELECT id FROM trace_file LIMIT 1")).scalar_one()
@@ -72,7 +60,6 @@ def fill(url: str, folder: Path, jobs: int) -> None:
             connection.execute(text("ANALYZE"))
     with database.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as connection:
         connection.execute(text("VACUUM ANALYZE"))
-    database.close()
 
 
 def write(url: str, folder: str, form: str, share: str) -> None:
@@ -95,18 +82,13 @@ def write(url: str, folder: str, form: str, share: str) -> None:
 
 def main(jobs: int) -> int:
     """Measure; 1 when memory grows with the jobs."""
-    structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.WARNING))
-    folder = Path(tempfile.mkdtemp(prefix="vividowl-bench-"))
-    folder.chmod(0o755)
-    cluster = Cluster(folder / "pg", throwaway=True)
-    cluster.start()
     grown = 0
-    try:
-        fill(cluster.url, folder, jobs)
+    with own_shop() as shop:
+        fill(shop, jobs)
         for form in ("workbook", "folder"):
             found = {}
             for share in ("part", "all"):
-                command = [sys.executable, __file__, "--write", cluster.url, str(folder), form, share]
+                command = [sys.executable, __file__, "--write", shop.url, str(shop.folder), form, share]
                 told = subprocess.run(command, capture_output=True, text=True, check=True).stdout
                 found[share] = [float(figure) for figure in told.split()]
             (_, part, _, small), (took, whole, start, large) = found["part"], found["all"]
@@ -116,8 +98,6 @@ def main(jobs: int) -> int:
                 f"{form:9} {jobs} jobs in {took:.0f} s, {large:.0f} MB written; file {large / small:.1f} of a part's, "
                 f"peak of memory {ratio:.2f} of a part's ({whole:.0f} MB, {start:.0f} MB before it began)"
             )
-    finally:
-        cluster.stop()
     return 1 if grown else 0
 
 

@@ -9,28 +9,15 @@ less with four.
 from __future__ import annotations
 
 import io
-import logging
 import statistics
 import sys
-import tempfile
 import time
 import uuid
 from datetime import UTC, datetime
-from pathlib import Path
 
 import numpy as np
-import structlog
+from own_shop import Caller, own_shop
 from PIL import Image
-
-sys.path.insert(0, str(Path(__file__).parents[1]))
-from tests.web.conftest import PASSWORD, Caller
-
-from vividowl.host.cluster import Cluster
-from vividowl.service.shop import accounts
-from vividowl.service.workshop import Workshop
-from vividowl.store.database import Database
-from vividowl.store.files import FileStore
-from vividowl.web.app import Settings, create_app
 
 MOST_S = 1.0
 
@@ -68,17 +55,8 @@ def photograph(ada: Caller, job: str, what: str, turn: int) -> None:
 
 def main(times: int) -> int:
     """Measure, print, and give 1 where the goal is missed."""
-    structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.ERROR))
-    folder = Path(tempfile.mkdtemp(prefix="vividowl-bench-"))
-    folder.chmod(0o755)
-    cluster = Cluster(folder / "pg", throwaway=True)
-    cluster.start()
-    database = Database(cluster.url)
-    try:
-        database.migrate()
-        workshop = Workshop(database, FileStore(folder / "files"))
-        accounts.found_shop(workshop, shop_name="One", name="Ada", login="ada", password=PASSWORD)
-        ada = Caller(create_app(workshop, Settings("bench", testing=True, cookie_secure=False))).sign_in("ada")
+    with own_shop() as shop:
+        ada = shop.signed_in()
         job = ada.served_job()
         ada.call("POST", f"/api/jobs/{job}/plan/choice", {"version": 0, "key": "clean"})
         ada.call("POST", f"/api/jobs/{job}/bench/list", {"with_model": True})
@@ -93,9 +71,6 @@ def main(times: int) -> int:
             median = statistics.median(each)
             print(f"{photos} photos: median {median:.2f} s, worst {max(each):.2f} s, {median / bare:.2f} of none")
         return 0 if max(found[4]) <= MOST_S else 1
-    finally:
-        database.close()
-        cluster.leave()
 
 
 if __name__ == "__main__":

@@ -13,28 +13,19 @@ import vividowl  # noqa: F401 - it sets the threads of numpy, so it stands first
 import http.client
 import io
 import json
-import logging
-import shutil
 import statistics
 import sys
-import tempfile
 import threading
 import time
 from pathlib import Path
 
 import numpy as np
 import polars as pl
-import structlog
+from own_shop import PASSWORD, own_shop
 
-from vividowl.host.cluster import Cluster
 from vividowl.host.serving import make_server, port_of
-from vividowl.service.shop import accounts
-from vividowl.service.workshop import Workshop
-from vividowl.store.database import Database
-from vividowl.store.files import FileStore
 from vividowl.web.app import Settings, create_app
 
-PASSWORD = "four words to remember"  # noqa: S105 - of a shop that lives for a minute
 ALLOWED_FACTOR, ALLOWED_EXTRA_S = 1.5, 0.3
 
 
@@ -94,7 +85,7 @@ class Client:
 
     def sign_in(self) -> None:
         """Sign in and fetch the token."""
-        for body in (None, json.dumps({"login": "bench", "password": PASSWORD}).encode()):
+        for body in (None, json.dumps({"login": "ada", "password": PASSWORD}).encode()):
             self.call("GET" if body is None else "POST", "/api/session", body)
             self.token = self.call("GET", "/api/session")[0]["csrf_token"]
 
@@ -103,17 +94,8 @@ def main() -> None:
     """Measure five times, each with a file of its own, and print medians and the ratio to what is allowed."""
     rows = int(sys.argv[1]) if len(sys.argv) > 1 else 36_000
     columns = int(sys.argv[2]) if len(sys.argv) > 2 else 60
-    structlog.configure(wrapper_class=structlog.make_filtering_bound_logger(logging.ERROR))
-    folder = Path(tempfile.mkdtemp(prefix="vividowl-bench-"))
-    folder.chmod(0o755)
-    cluster = Cluster(folder / "pg", throwaway=True)
-    cluster.start()
-    database = Database(cluster.url)
-    try:
-        database.migrate()
-        workshop = Workshop(database, FileStore(folder / "files"))
-        accounts.found_shop(workshop, shop_name="Bench", name="B", login="bench", password=PASSWORD)
-        server = make_server(create_app(workshop, Settings("bench", cookie_secure=False)), 0, threads=4)
+    with own_shop() as shop:
+        server = make_server(create_app(shop.workshop, Settings("bench", cookie_secure=False)), 0, threads=4)
         threading.Thread(target=server.serve, daemon=True).start()
         client = Client(port_of(server))
         client.sign_in()
@@ -141,12 +123,8 @@ def main() -> None:
         print(f"bare columnar read {b:.3f} s; last byte sent to figures answered {o:.3f} s; {o / b:.2f} times")
         print(f"allowed {allowed:.3f} s; used {o / allowed:.2f} of it")
         print(f"peak memory {max(grown):.1f} times the file (allowed 4); a channel drawn in {max(drawn):.3f} s")
-    finally:
         client.line.close()
         server.stop()
-        database.close()
-        cluster.stop()
-        shutil.rmtree(folder, ignore_errors=True)
 
 
 if __name__ == "__main__":
