@@ -28,7 +28,9 @@
   function doing(work: () => Promise<void>): Promise<void> {
     waiting += 1;
     busy = true;
-    last = last.then(async () => {
+    // What broke before holds nothing up.
+    const free = last.catch(() => undefined);
+    last = free.then(async () => {
       trouble = null;
       try {
         await work();
