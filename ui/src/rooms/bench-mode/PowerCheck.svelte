@@ -10,6 +10,7 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import type { Hands } from './hands.svelte';
+  import { hold } from './hold';
 
   interface Props {
     at: BenchJob;
@@ -48,19 +49,23 @@
     at.do('power_on', { results: full, ...(seconds === null ? {} : { boot_s: seconds }) });
   }
 
-  /** What has to be looked at was: in bench mode that is the step, without a second press. */
-  function allFine(): void {
-    missing.forEach((c) => (results[c.name] = 'fine'));
-    hands?.looked();
-  }
+  const allFine = () => missing.forEach((c) => (results[c.name] = 'fine'));
 </script>
 
 <div class="power">
   {#if missing.length > 1}
     {@const join = missing.map((c) => c.words.toLowerCase()).join(', ')}
-    <div class="all">
+    <div
+      class="all"
+      use:hold={() => {
+        allFine();
+        hands?.looked();
+      }}
+    >
       <Button onclick={allFine}
-        >{hands ? say('power-check-all-fine-step-done', { join }) : say('power-check-all-fine', { join })}</Button
+        ><span
+          >{say('power-check-all-fine', { join })}{#if hands}<small>{say('power-check-or-hold')}</small>{/if}</span
+        ></Button
       >
     </div>
   {/if}
@@ -121,9 +126,18 @@
 
 <style>
   .all {
+    width: fit-content;
+    max-width: 100%;
     margin: var(--gap-3) 0;
+    touch-action: none;
+    user-select: none;
+  }
+  .all small {
+    display: block;
+    margin: 0;
   }
   .all :global(.button) {
+    padding-block: var(--gap-2);
     max-width: 100%;
     text-align: left;
     white-space: normal;

@@ -209,7 +209,7 @@ export class Hands {
     this.holding = false;
   }
 
-  /** What has to be looked at was named and is fine: a button of its own, which tells the step as a hold does. */
+  /** What has to be looked at was named and is fine: a hold on them tells the step as one on the large button. */
   looked(): void {
     if (this.#lock.lets(performance.now()) && !this.at.settling) this.input('hold');
   }
