@@ -222,7 +222,7 @@ def five_minutes_pass(page, monkeypatch):
 
 def work_the_list(page, hands, monkeypatch, *, look_and_tell):
     """The whole list in as few presses as it takes: a hold wherever the button offers to tell several together.
-    look_and_tell: whether a hold on what was looked at at the first power-on tells the step, or a tap and the step do."""
+    look_and_tell: what was looked at at the first power-on tells the step by a hold; else a tap and the step do."""
     job = page.url.split("/")[4]
     texts = [s["text"] for s in steps(page, job)]
     while page.locator("[data-pedal]").is_visible():
