@@ -22,6 +22,8 @@ _WORDS = ("text", "why", "tool", "material", "caution")
 
 # What a place may say since: nobody said it then, and nothing is made up for it now.
 _LATER = ("gap_mm", "thickness_mm")
+# What a device's traits say since: no older list knew what kind it is of, and nothing is made up for it now.
+_LATER_TRAITS = ("kind",)
 
 
 def events_of(version, row):
@@ -54,4 +56,5 @@ def seen(state):
         name: {k: v for k, v in place.items() if not (k in _LATER and v is None)}
         for name, place in found["places"].items()
     }
-    return {**found, "steps": steps, "places": places}
+    device = {k: v for k, v in found["device"].items() if not (k in _LATER_TRAITS and v == "")}
+    return {**found, "steps": steps, "places": places, "device": device}

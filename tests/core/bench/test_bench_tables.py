@@ -6,9 +6,9 @@ import pytest
 from tests.bench_jobs import ALLOY, PASTE, PLACES, SHEET
 from tests.said import refuses
 
-from vividowl.core.bench.first_power import CHECKS, check_power, likely_causes
+from vividowl.core.bench.first_power import CHECKS, check_power, checks_of, likely_causes
 from vividowl.core.bench.interlocks import ACTS, ALUMINIUM_SEEN, INTERLOCKS, MAKES, PLUGS_OPEN, Device, after, breached
-from vividowl.core.bench.mishaps import MISHAPS, mishap
+from vividowl.core.bench.mishaps import MISHAPS, mishap, recovery
 from vividowl.core.bench.seen import PART_WORDS, SIGHTS, sight
 from vividowl.core.bench.steps.make_list import device_of, in_order, make_steps
 from vividowl.core.bench.steps.vocabulary import BenchStep, PlannedPart, Work, check_step, dose_words
@@ -215,19 +215,60 @@ def test_every_mishap_has_a_short_list():
 
 def test_a_boot_of_more_than_forty_seconds_fails():
     # handbook/bench.md: boot within 40 s; common practice, no source.
-    assert check_power(FINE, 40.0)["boot"] == "fine"
-    assert check_power(FINE, 40.5)["boot"] == "fails"
+    assert check_power(FINE, 40.0, Device())["boot"] == "fine"
+    assert check_power(FINE, 40.5, Device())["boot"] == "fails"
 
 
 def test_what_nobody_looked_at_is_not_fine():
-    found = check_power({k: v for k, v in FINE.items() if k != "wireless"}, None)
+    found = check_power({k: v for k, v in FINE.items() if k != "wireless"}, None, Device())
     assert found["wireless"] == "unchecked"
     with refuses(CoreError, match="Not looked at: temperatures are sane"):
-        check_power({**FINE, "temperatures": "unchecked"}, None)
+        check_power({**FINE, "temperatures": "unchecked"}, None, Device())
     with refuses(CoreError, match="“perhaps” is no result"):
-        check_power({**FINE, "fans": "perhaps"}, None)
+        check_power({**FINE, "fans": "perhaps"}, None, Device())
     with refuses(CoreError, match="“horn” is no check"):
-        check_power({**FINE, "horn": "fine"}, None)
+        check_power({**FINE, "horn": "fine"}, None, Device())
+
+
+@pytest.mark.parametrize(
+    ("device", "has", "lacks"),
+    [
+        (Device(kind="laptop"), {"keyboard", "pad", "display", "charging", "fans"}, {"picture", "drive", "controls"}),
+        (Device(kind="laptop", has_fan=False), {"keyboard", "temperatures"}, {"fans"}),
+        (Device(kind="console", has_battery=False), {"picture", "drive", "fans"}, {"keyboard", "pad", "charging"}),
+        (Device(kind="handheld"), {"controls", "display", "charging"}, {"keyboard", "pad", "picture"}),
+    ],
+)
+def test_only_what_a_device_has_is_looked_at(device, has, lacks):
+    found = check_power(
+        {"boot": "fine", "temperatures": "fine", **({"fans": "fine"} if device.has_fan else {})}, None, device
+    )
+    assert has <= set(found)
+    assert not lacks & set(found)
+    assert not {"keyboard", "picture"} <= set(checks_of(device))
+
+
+def test_a_wheel_is_offered_at_an_outer_screw_without_power_only():
+    cover, inner, off = PLACES[0], PLACES[6], frozenset({"battery_off"})
+    laptop, console = Device(), Device(has_battery=False)
+
+    def offered(place, acts, facts, device):
+        return "wheel. " in " ".join(sentence(s) for s in recovery("stripped_screw", place, acts, facts, device))
+
+    assert offered(cover, (), off, laptop)
+    assert offered(None, ("cover_screws_out",), off, laptop)
+    assert offered(cover, (), frozenset({"unplugged"}), console)
+    assert not offered(cover, (), frozenset({"unplugged"}), laptop)
+    assert not offered(inner, (), off, laptop)
+    assert not offered(None, ("inner_screws_out",), off, laptop)
+    assert not offered(None, (), off, laptop)
+
+
+def test_a_wait_is_ended_early_for_a_reason_of_its_own():
+    for name, kind in WAITS.items():
+        assert kind.early, name
+    assert "fridge" in sentence(WAITS["fridge"].early[0])
+    assert not any("dry" in sentence(reason) for reason in WAITS["fridge"].early)
 
 
 def test_causes_come_from_the_map_first():

@@ -19,7 +19,7 @@ from vividowl.core.bench.log.events import BenchRefused
 from vividowl.core.bench.log.log import replay
 from vividowl.core.bench.seen import SIGHTS
 from vividowl.core.bench.steps.make_list import device_of, make_steps
-from vividowl.core.bench.steps.vocabulary import PlannedPart, Work
+from vividowl.core.bench.steps.vocabulary import PlannedPart, Work, is_alone
 from vividowl.core.materials.kinds import DIE_KINDS
 from vividowl.core.materials.plating import Bath
 from vividowl.core.quantities.errors import CoreError
@@ -110,6 +110,27 @@ class Device:
     def power(self, event):
         assert self.on, f"power with the cooler off: {event}"
         assert not self.lifted or self.whole_faces, f"power on a bare die: {event}"
+
+
+# Steps at which a hand opens, lays, coats, glues or touches inside, by what they are called.
+HANDS_INSIDE = (
+    "cover_screws_out", "cover_off", "plugs_off", "cooler_screws_out", "cooler_off", "dust_out", "fan_flick",
+    "alloy_scrape", "cleaned", "coat_", "guard", "insulated", "tray", "apply_", "film_off", "new_fan", "covered",
+    "alloy_inspect", "cooler_on", "plugs_on", "applied", "inspect",
+)  # fmt: skip
+
+
+def hands_under_power(ids):
+    """Steps of a list that reach inside after the battery plug or the power, with no shutdown in between."""
+    live, found = False, []
+    for name in (i.removeprefix("again_") for i in ids):
+        if name.startswith(("battery_on", "power_on")):
+            live = True
+        elif name.startswith(("battery_off", "power_off")):
+            live = False
+        elif live and name.startswith(HANDS_INSIDE):
+            found.append(name)
+    return found
 
 
 class Adversary(RuleBasedStateMachine):
@@ -238,6 +259,12 @@ class Adversary(RuleBasedStateMachine):
         assert not state.leftover or state.leftover_words
 
     @invariant()
+    def no_hand_goes_inside_after_power(self):
+        if hasattr(self, "hand"):
+            left = [s.id for s in self.hand.state.steps if s.id not in self.hand.state.outcomes and not s.own]
+            assert not hands_under_power(left)
+
+    @invariant()
     def the_log_reads_back(self):
         if hasattr(self, "hand"):
             assert replay(self.hand.all) == self.hand.log
@@ -273,6 +300,61 @@ def test_a_plan_that_needs_no_die_leaves_the_cooler_on(work):
     assert "cooler" not in " ".join(s.text for s in hand.state.steps).lower()
     hand.until("end").do("closed")
     assert hand.state.closed
+
+
+@pytest.mark.parametrize("kind", ["laptop", "console", "handheld"])
+@pytest.mark.parametrize("work", [*STAY_ON.values(), Work((PASTE, SECOND, PAD), new_fan=True)])
+def test_nothing_needs_a_hand_inside_after_the_battery_plug_or_the_power(work, kind):
+    """order-of-work.md: all connected, battery last, then power; common practice, no source."""
+    assert not hands_under_power([s.id for s in make_steps(kind, work, PLACES, 50)])
+
+
+def test_a_plan_that_lays_something_after_power_opens_the_device_anew():
+    hand = Hand(Work((PASTE,))).until("cover_screws_in")
+    work = Work((PASTE, PAD), opened=True)
+    steps = make_steps("laptop", work, PLACES, 50)
+    hand.do("replanned", steps=[told(s) for s in steps], device=told(device_of("laptop", work)))
+    left = [s.id for s in hand.state.steps if s.id not in hand.state.outcomes]
+    opens = ["power_off", "cover_screws_out", "cover_off", "battery_off"]
+    assert left == [*opens, "apply_cover_pad_0", "battery_on", "power_on", "cover_screws_in"]
+    hand.until("end").do("closed")
+
+
+def test_a_pad_is_not_laid_while_the_battery_is_on():
+    hand = Hand(STAY_ON["couple the cover"]).until("battery_off")
+    with refuses(BenchRefused, match="battery"):
+        hand.do("step_done", step="apply_cover_pad_0")
+
+
+@pytest.mark.parametrize(
+    ("work", "laid"),
+    [
+        (Work((PlannedPart("other", "copper_shim", "shim", "1 piece", "", 0),)), "apply_other_copper_shim_0"),
+        (Work((replace(PASTE, kind="phase_change_paste"),)), "apply_cpu_die_phase_change_paste_0"),
+        (Work((PASTE,)), "cleaned"),
+    ],
+)
+def test_no_cooler_no_battery_and_no_power_before_it_is_set_or_dry(work, laid):
+    hand = Hand(work).until(laid)
+    hand.step(laid)
+    hand.pause_min = 0.1
+    for step in ("cooler_on", "battery_on"):
+        with refuses(BenchRefused, match="until"):
+            hand.do("step_done", step=step, breach=SAID)
+    for act in (
+        lambda: hand.do("power_on", results=FINE, breach=SAID),
+        lambda: hand.do("place_in", place="bat", breach=SAID),
+    ):
+        with refuses(BenchRefused, match="until"):
+            act()
+
+
+def test_while_a_sheet_chills_the_same_device_is_opened():
+    hand = Hand(Work((replace(PASTE, kind="phase_change_sheet"),)), pause_min=0.2)
+    for step in ("chill", "power_off", "cover_screws_out", "cover_off", "battery_off", "plugs_off"):
+        hand.step(step)
+    with refuses(BenchRefused, match="fridge"):
+        hand.step("cut")
 
 
 def test_tuning_opens_nothing():
@@ -356,6 +438,10 @@ def test_a_plate_that_had_alloy_is_never_sanded():
     alloy = Work((replace(PASTE, kind="gallium_alloy"),), insulation="coat", old_alloy=True)
     steps = {s.id: s for s in Hand(alloy).state.steps}
     assert list(steps).index("alloy_scrape") < list(steps).index("cleaned") < list(steps).index("alloy_inspect")
+    # Flakes conduct: neither brush nor air before they are off and away; each told singly.
+    assert list(steps).index("alloy_waste") < list(steps).index("dust_out")
+    assert is_alone(steps["alloy_scrape"].acts)
+    assert is_alone(steps["alloy_waste"].acts)
     assert "plastic" in steps["alloy_scrape"].text
     assert "jar" in steps["alloy_waste"].text
     assert "Never sand" in steps["cleaned"].caution
@@ -366,7 +452,7 @@ def test_alloy_that_is_only_found_on_opening_changes_the_way_it_is_cleaned():
     hand = Hand(Work((PASTE,))).until("dust_out")
     hand.do("found", part="contact", seen="alloyed")
     names = [s.id for s in hand.state.steps]
-    assert names.index("alloy_scrape") + 2 == names.index("cleaned")
+    assert names.index("alloy_scrape") + 2 == names.index("dust_out") < names.index("cleaned")
     hand.until("end").do("closed")
 
 

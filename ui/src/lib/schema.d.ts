@@ -2581,6 +2581,8 @@ export interface components {
             breaches: components["schemas"]["BreachOut"][];
             /** Causes */
             causes: components["schemas"]["CauseOut"][];
+            /** Checks */
+            checks: string[];
             chosen: components["schemas"]["TakenOptionOut"] | null;
             /** Classes */
             classes: components["schemas"]["ScrewClassOut"][];
@@ -3455,7 +3457,8 @@ export interface components {
         DayOrder: "day_first" | "month_first" | "unknown";
         /**
          * Device
-         * @description What the rules must know of the device and its plan. two_dies: the cooler sits on a processor and a graphics die;
+         * @description What the rules must know of the device and its plan. kind: laptop, console, handheld or other, empty in a list of
+         *     an older program; two_dies: the cooler sits on a processor and a graphics die;
          *     coat: the parts round the die have to be insulated now; lifts: the plan takes the cooler off; new_fan: it fits one;
          *     opens: it opens the device at all; sealed: warranty runs or a seal is whole; tighten_percent: share of the turns in
          *     the first round of tightening [%].
@@ -3476,6 +3479,11 @@ export interface components {
              * @default true
              */
             has_fan: boolean;
+            /**
+             * Kind
+             * @default
+             */
+            kind: string;
             /**
              * Lifts
              * @default true
@@ -7828,6 +7836,8 @@ export interface components {
         };
         /** WaitKindOut */
         WaitKindOut: {
+            /** Early */
+            early: string[];
             /** Least Min */
             least_min: number;
             /** Minutes */

@@ -6,6 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from vividowl.core.bench.fasteners import PLUG, PLUG_PARTS, Place
+from vividowl.core.bench.interlocks import Device
 from vividowl.core.quantities.errors import CoreError, require_range
 from vividowl.core.quantities.words import Words, listed, say
 
@@ -14,25 +15,39 @@ BOOT_MOST_S = 40.0  # [s] to a picture; common practice, no source
 
 @dataclass(frozen=True)
 class PowerCheck:
-    """words; plugs: parts of the map that feed it; causes when it fails, most likely first."""
+    """words; plugs: parts of the map that feed it; causes when it fails, most likely first; kinds of device that have
+    it, empty for all; needs: a trait of the device without which there is nothing to look at, empty for none."""
 
     words: Words
     plugs: tuple[str, ...]
     causes: tuple[Words, ...]
+    kinds: tuple[str, ...] = ()
+    needs: str = ""
+
+    def fits(self, device: Device) -> bool:
+        """Whether a device has what is looked at. A list of an older program does not say what kind it is of."""
+        if self.needs and not getattr(device, self.needs):
+            return False
+        return not self.kinds or device.kind in self.kinds or (not device.kind and "laptop" in self.kinds)
 
 
-def _check(name: str, plugs: tuple[str, ...], causes: int) -> PowerCheck:
-    return PowerCheck(say(f"power-{name}"), plugs, tuple(say(f"power-{name}.cause-{n}") for n in range(1, causes + 1)))
+def _check(name: str, plugs: tuple[str, ...], causes: int, *kinds: str, needs: str = "") -> PowerCheck:
+    reasons = tuple(say(f"power-{name}.cause-{n}") for n in range(1, causes + 1))
+    return PowerCheck(say(f"power-{name}"), plugs, reasons, kinds, needs)
 
 
 # handbook/bench.md; common practice, no source.
 CHECKS: Mapping[str, PowerCheck] = {
     "boot": _check("boot", ("battery", "drive", "ribbon"), 4),
-    "fans": _check("fans", ("fan",), 3),
-    "keyboard": _check("keyboard", ("ribbon",), 2),
-    "pad": _check("pad", ("ribbon",), 1),
+    "fans": _check("fans", ("fan",), 3, needs="has_fan"),
+    "keyboard": _check("keyboard", ("ribbon",), 2, "laptop", "other"),
+    "pad": _check("pad", ("ribbon",), 1, "laptop"),
+    "controls": _check("controls", ("ribbon",), 2, "handheld"),
+    "picture": _check("picture", (), 2, "console"),
+    "drive": _check("drive", ("drive", "ribbon"), 2, "console"),
     "wireless": _check("wireless", ("antenna",), 2),
-    "display": _check("display", ("display",), 2),
+    "display": _check("display", ("display",), 2, "laptop", "handheld", "other"),
+    "charging": _check("charging", ("battery",), 2, "laptop", "handheld", needs="has_battery"),
     "temperatures": _check("temperatures", (), 4),
 }
 # "unchecked" is what a check is until somebody has looked.
@@ -50,13 +65,24 @@ class Cause:
     from_map: bool
 
 
-def check_power(results: Mapping[str, str], boot_s: float | None) -> dict[str, str]:
+def checks_of(device: Device) -> tuple[str, ...]:
+    """What is looked at on a device.
+
+    device: its traits
+    returns: names of CHECKS (n,) [text]
+    source: common practice, no source
+    """
+    return tuple(name for name, check in CHECKS.items() if check.fits(device))
+
+
+def check_power(results: Mapping[str, str], boot_s: float | None, device: Device) -> dict[str, str]:
     """Results of the first power-on, complete and sane; a boot that took too long fails.
 
     results: by check fine, fails, none (the device has no such part) or unchecked, as which one that is left out counts
         [text]
     boot_s: time to boot [s], None when not timed
-    returns: results of all checks [text]
+    device: its traits
+    returns: results of all checks that the device has something for [text]
     raises: CoreError, OutOfRange
     source: common practice, no source
     """
@@ -69,8 +95,8 @@ def check_power(results: Mapping[str, str], boot_s: float | None) -> dict[str, s
             raise CoreError(
                 say("first-power-no-result-allowed", value=value, results=listed(RESULTS)), field=f"results.{name}"
             )
-    out = {name: results.get(name, "unchecked") for name in CHECKS}
-    missing = [name for name in LOOKED_AT if out[name] == "unchecked"]
+    out = {name: results.get(name, "unchecked") for name in checks_of(device)}
+    missing = [name for name in LOOKED_AT if out.get(name) == "unchecked"]
     if missing:
         raise CoreError(
             say("first-power-not-looked-at", missing=listed(say("low", words=CHECKS[m].words) for m in missing)),

@@ -52,6 +52,10 @@ CANCELS: Mapping[str, tuple[str, ...]] = {
     "powered": ("power_off", "unplugged"),
     "power_on_ok": ("power_off", "unplugged"),
     "cover_screws_in": ("cover_off",),
+    # A hand lays, glues or changes something inside that no other act names.
+    "inside": (),
+    "alloy_scraped": (),
+    "alloy_away": (),
 }
 # What an act makes true besides itself.
 MAKES: Mapping[str, tuple[str, ...]] = {
@@ -60,6 +64,8 @@ MAKES: Mapping[str, tuple[str, ...]] = {
     "alloy_applied": (ALLOY_UNSEEN,),
 }
 ACTS = tuple(CANCELS)
+# Acts that give power, or close over what has to be dry and set before there is any.
+CLOSE_OVER = frozenset({"cooler_on", "battery_on", "powered", "power_on_ok"})
 # Acts that are done or replanned, but never skipped: each stands between a die and the power.
 NEVER_SKIPPED = frozenset(
     {
@@ -81,7 +87,8 @@ NEVER_SKIPPED = frozenset(
 
 @dataclass(frozen=True)
 class Device:
-    """What the rules must know of the device and its plan. two_dies: the cooler sits on a processor and a graphics die;
+    """What the rules must know of the device and its plan. kind: laptop, console, handheld or other, empty in a list of
+    an older program; two_dies: the cooler sits on a processor and a graphics die;
     coat: the parts round the die have to be insulated now; lifts: the plan takes the cooler off; new_fan: it fits one;
     opens: it opens the device at all; sealed: warranty runs or a seal is whole; tighten_percent: share of the turns in
     the first round of tightening [%]."""
@@ -95,6 +102,7 @@ class Device:
     opens: bool = True
     sealed: bool = False
     tighten_percent: int = 50
+    kind: str = ""
 
 
 @dataclass(frozen=True)
@@ -133,7 +141,7 @@ class Interlock:
 INTERLOCKS: tuple[Interlock, ...] = (
     Interlock(
         "power_first",
-        ("cover_screws_out", "cover_off", "battery_off", "inner_screws_out", "plug_off", "cooler_off"),
+        ("cover_screws_out", "cover_off", "battery_off", "inner_screws_out", "plug_off", "cooler_off", "inside"),
         needs=("power_off", "unplugged"),
     ),
     Interlock("cooler_on_battery", ("cooler_off",), needs=("battery_off",), only="has_battery"),
@@ -150,6 +158,8 @@ INTERLOCKS: tuple[Interlock, ...] = (
             "applied",
             "applied_gpu",
             "alloy_applied",
+            "inside",
+            "alloy_scraped",
         ),
         needs=("battery_off",),
         only="has_battery",

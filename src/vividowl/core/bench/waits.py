@@ -12,31 +12,50 @@ from vividowl.core.quantities.words import Words, listed, say
 @dataclass(frozen=True)
 class WaitKind:
     """words; minutes: the usual wait; least_min and most_min: what makes sense [min]; single: the one thing of the shop
-    that it occupies, empty for none."""
+    that it occupies, empty for none; before_power: it is over before the cooler, the battery plug or any power; early:
+    reasons for ending it early that make sense for it."""
 
     words: Words
     minutes: float
     least_min: float
     most_min: float
     single: Words = ""
+    before_power: bool = False
+    early: tuple[Words, ...] = ()
+
+
+def _wait(
+    name: str,
+    minutes: float,
+    least_min: float,
+    most_min: float,
+    *,
+    early: int,
+    single: Words = "",
+    before_power: bool = False,
+) -> WaitKind:
+    reasons = tuple(say(f"wait-{name}.early-{n}") for n in range(1, early + 1))
+    return WaitKind(say(f"wait-{name}"), minutes, least_min, most_min, single, before_power, reasons)
 
 
 # handbook/waits.md; common practice, no source.
 WAITS: Mapping[str, WaitKind] = {
-    "coat": WaitKind(say("wait-coat"), 15, 10, 60),
-    "fridge": WaitKind(say("wait-fridge"), 30, 3, 240),
-    "alcohol": WaitKind(say("wait-alcohol"), 5, 1, 60),
-    "glue": WaitKind(say("wait-glue"), 10, 5, 720),
-    "baseline": WaitKind(say("wait-baseline"), 15, 10, 60, say("waits-test-outlet")),
-    "burn_in": WaitKind(say("wait-burn_in"), 40, 30, 1440, say("waits-test-outlet")),
-    "cool_down": WaitKind(say("wait-cool_down"), 5, 1.5, 60),
-    "solvent_hot": WaitKind(say("wait-solvent_hot"), 10, 10, 60, "oven"),
-    "solvent": WaitKind(say("wait-solvent"), 1440, 720, 2880),
-    "activator": WaitKind(say("wait-activator"), 20, 5, 60),
-    "plating": WaitKind(say("wait-plating"), 240, 5, 960),
-    "alloy_spill": WaitKind(say("wait-alloy_spill"), 30, 10, 240),
-    "other": WaitKind(say("wait-other"), 10, 0.1, 2880),
+    "coat": _wait("coat", 15, 10, 60, early=2, before_power=True),
+    "fridge": _wait("fridge", 30, 3, 240, early=3),
+    "alcohol": _wait("alcohol", 5, 1, 60, early=2, before_power=True),
+    "glue": _wait("glue", 10, 5, 720, early=2, before_power=True),
+    "baseline": _wait("baseline", 15, 10, 60, early=2, single=say("waits-test-outlet")),
+    "burn_in": _wait("burn_in", 40, 30, 1440, early=2, single=say("waits-test-outlet")),
+    "cool_down": _wait("cool_down", 5, 1.5, 60, early=1),
+    "solvent_hot": _wait("solvent_hot", 10, 10, 60, early=1, single=say("waits-oven"), before_power=True),
+    "solvent": _wait("solvent", 1440, 720, 2880, early=1, before_power=True),
+    "activator": _wait("activator", 20, 5, 60, early=1),
+    "plating": _wait("plating", 240, 5, 960, early=2),
+    "alloy_spill": _wait("alloy_spill", 30, 10, 240, early=1, before_power=True),
+    "other": _wait("other", 10, 0.1, 2880, early=1),
 }
+# Over before the cooler goes on, the battery plug, or any power: what is wet, soft or burns.
+BEFORE_POWER = tuple(name for name, kind in WAITS.items() if kind.before_power)
 
 
 def wait_minutes(kind: str, minutes: float | None = None) -> float:

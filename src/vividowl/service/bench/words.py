@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 from vividowl.core.bench.fasteners import DRIVES, HEADS, PAD_PARTS, PLUG_PARTS, SCREW_GROUPS
-from vividowl.core.bench.first_power import CHECKS, LOOKED_AT
+from vividowl.core.bench.first_power import CHECKS, LOOKED_AT, checks_of
 from vividowl.core.bench.interlocks import ALUMINIUM_SEEN, BY_RULE, CANCELS, MAKES, PLUGS_OPEN
-from vividowl.core.bench.mishaps import MISHAPS, Mishap
+from vividowl.core.bench.mishaps import MISHAPS, Mishap, recovery
 from vividowl.core.bench.seen import ALUMINIUM, PART_WORDS, SIGHTS, Sight
 from vividowl.core.bench.steps.vocabulary import ASKS
 from vividowl.core.bench.waits import WAITS, WaitKind
@@ -32,4 +32,6 @@ __all__ = [
     "Mishap",
     "Sight",
     "WaitKind",
+    "checks_of",
+    "recovery",
 ]

@@ -141,6 +141,7 @@ def bench_out(bench: BenchView) -> BenchOut:
     """The bench of a job."""
     state, log = bench.state, bench.log
     step_words = {x.id: x.text for x in state.steps}
+    step_acts = {x.id: x.acts for x in state.steps}
     hands = [v.time.hands_min for v in bench.steps if v.time is not None]
     return BenchOut(
         job_id=bench.job.id,
@@ -149,6 +150,7 @@ def bench_out(bench: BenchView) -> BenchOut:
         begun=state.begun,
         closed=state.closed,
         has_battery=state.device.has_battery,
+        checks=list(w.checks_of(state.device)),
         facts=sorted(state.now_facts),
         steps=[_step(v, state.outcomes.get(v.step.id)) for v in bench.steps],
         places=[_place(p, bench) for p in bench.places],
@@ -180,7 +182,13 @@ def bench_out(bench: BenchView) -> BenchOut:
                 id=m.id,
                 what=m.what,
                 title=sentence(w.MISHAPS[m.what].words),
-                recovery=list(sentences(w.MISHAPS[m.what].steps)),
+                recovery=list(
+                    sentences(
+                        w.recovery(
+                            m.what, state.places.get(m.place), step_acts.get(m.step, ()), state.facts, state.device
+                        )
+                    )
+                ),
                 step=m.step,
                 words=m.words,
                 at=m.at,
@@ -265,7 +273,14 @@ def words_out() -> BenchWordsOut:
         ],
         checks=[NamedOut(name=n, words=sentence(c.words)) for n, c in w.CHECKS.items()],
         waits=[
-            WaitKindOut(name=n, words=sentence(x.words), minutes=x.minutes, least_min=x.least_min, most_min=x.most_min)
+            WaitKindOut(
+                name=n,
+                words=sentence(x.words),
+                minutes=x.minutes,
+                least_min=x.least_min,
+                most_min=x.most_min,
+                early=list(sentences(x.early)),
+            )
             for n, x in w.WAITS.items()
         ],
         drives=named(w.DRIVES),

@@ -235,6 +235,7 @@ class BenchOut(Out):
     begun: datetime | None
     closed: datetime | None
     has_battery: bool
+    checks: list[str]
     facts: list[str]
     steps: list[BenchStepOut]
     places: list[PlaceOut]

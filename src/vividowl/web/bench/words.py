@@ -37,6 +37,7 @@ class WaitKindOut(Out):
     minutes: float
     least_min: float
     most_min: float
+    early: list[str]
 
 
 class ActOut(Out):

@@ -54,7 +54,6 @@ decide-in-there-nothing-to-explain = The { $places } is in; there is nothing to 
 decide-there-no-such-wait = There is no such wait.
 decide-this-wait-ended-already = This wait is ended already.
 decide-reason-for-ending-early = The reason for ending it early
-decide-surface-dry-looked-with-loupe = surface is dry, looked with the loupe.
 decide-there-nothing-this-kind-to = There is nothing of this kind to check.
 decide-no-power-before-check = { $words }: no power before the check.
 decide-photo-for = A photo is for { $photo_uses }.

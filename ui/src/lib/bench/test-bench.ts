@@ -110,6 +110,7 @@ export function makeBench(more: Partial<Bench> = {}): Bench {
     closed: null,
     attempt: 1,
     has_battery: true,
+    checks: ['boot', 'wireless'],
     facts: [],
     steps: [
       makeStep('power_off', { acts: ['power_off', 'unplugged'] }),
@@ -201,7 +202,17 @@ export const WORDS: BenchWords = {
     { name: 'boot', words: 'Boots within 40 s' },
     { name: 'wireless', words: 'Wireless finds networks' },
   ],
-  waits: [{ name: 'coat', words: 'Coat dries', minutes: 15, least_min: 10, most_min: 60 }],
+  waits: [
+    { name: 'coat', words: 'Coat dries', minutes: 15, least_min: 10, most_min: 60, early: ['Touch-dry'] },
+    {
+      name: 'alcohol',
+      words: 'Alcohol dries',
+      minutes: 5,
+      least_min: 1,
+      most_min: 60,
+      early: ['Looked: the surface is dry'],
+    },
+  ],
   drives: [{ name: 'cross', words: 'cross-head' }],
   heads: [{ name: 'pan', words: 'pan head' }],
   screw_groups: [{ name: 'cover', words: 'cover' }],

@@ -25,9 +25,11 @@
     { value: 'none', label: say('power-check-has-none') },
   ];
   const must = $derived(benchWords.table?.looked_at ?? []);
-  // What tells whether the die lives stands first.
+  // What this device has, what tells whether the die lives first.
   const checks = $derived(
-    [...(benchWords.table?.checks ?? [])].sort((a, b) => Number(must.includes(b.name)) - Number(must.includes(a.name))),
+    (benchWords.table?.checks ?? [])
+      .filter((check) => at.bench?.checks.includes(check.name))
+      .sort((a, b) => Number(must.includes(b.name)) - Number(must.includes(a.name))),
   );
   let results = $state<Record<string, string>>({});
   let boot = $state('');

@@ -1,5 +1,6 @@
 <script lang="ts">
   // What is asked before a step goes on: a rule, a reason, a mishap, a clock.
+  import { benchWords } from '../../lib/bench/bench.svelte';
   import { remaining } from '../../lib/bench/clock';
   import { waits } from '../../lib/bench/waits.svelte';
   import type { Hands } from './hands.svelte';
@@ -57,8 +58,7 @@
     title={say('bench-mode-end-early', { words: early.wait.words })}
     text={say('bench-mode-left', { now: remaining(new Date(early.wait.due).getTime() - waits.now) })}
     ready={[
-      say('bench-mode-looked-surface-dry'),
-      say('bench-mode-dried-with-warm-air'),
+      ...(benchWords.table?.waits.find((kind) => kind.name === early.wait.wait)?.early ?? []),
       say('bench-mode-started-late-was-lying'),
     ]}
     verb={say('bench-mode-end')}

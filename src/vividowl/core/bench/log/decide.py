@@ -10,7 +10,7 @@ from vividowl.core.bench.interlocks import BY_RULE, NEVER_SKIPPED
 from vividowl.core.bench.log.close import blockers
 from vividowl.core.bench.log.events import PHOTO_USES, BenchCommand, BenchEvent, BenchRefused, check_event, said
 from vividowl.core.bench.log.evolve import put
-from vividowl.core.bench.log.guard import broken_in, guard
+from vividowl.core.bench.log.guard import broken_in, guard, refuse_while_waiting
 from vividowl.core.bench.log.made import event_of
 from vividowl.core.bench.log.on_the_map import ON_THE_MAP
 from vividowl.core.bench.log.state import BenchState
@@ -128,14 +128,7 @@ def _done(s: BenchState, c: BenchCommand) -> None:
 
 
 def _finished(s: BenchState, c: BenchCommand, step: BenchStep) -> None:
-    running = next((w for w in s.waits.values() if w.wait in step.after_waits and w.runs(c.at)), None)
-    if running is not None:
-        raise BenchRefused(
-            say("close-until-utc", words=WAITS[running.wait].words, due=running.due),
-            reason="waiting",
-            field="step",
-            remedy=say("decide-do-something-else-or-end"),
-        )
+    refuse_while_waiting(s, c, step.after_waits)
     value = c.data.get("value")
     if value is not None:
         measured(step.asks, value)
@@ -208,7 +201,8 @@ def _wait_ended(s: BenchState, c: BenchCommand) -> None:
     if wait.ended is not None:
         raise BenchRefused(say("decide-this-wait-ended-already"), reason="done_already", field="wait")
     if wait.due > c.at:
-        said(c.data.get("reason"), say("decide-reason-for-ending-early"), say("decide-surface-dry-looked-with-loupe"))
+        example = WAITS[wait.wait].early[0] if wait.wait in WAITS else ""
+        said(c.data.get("reason"), say("decide-reason-for-ending-early"), example)
 
 
 def _mishap(_: BenchState, c: BenchCommand) -> None:
@@ -222,7 +216,7 @@ def _checked(s: BenchState, c: BenchCommand) -> None:
 
 
 def _power_on(s: BenchState, c: BenchCommand) -> None:
-    results = check_power(c.data["results"], c.data.get("boot_s"))
+    results = check_power(c.data["results"], c.data.get("boot_s"), s.device)
     barred = next((m for m in s.mishaps.values() if mishap(m.what).no_power and not m.checked), None)
     if barred is not None:
         what = mishap(barred.what)

@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from vividowl.core.bench.interlocks import PLUGS_OPEN, after, all_breached
+from vividowl.core.bench.interlocks import CLOSE_OVER, PLUGS_OPEN, after, all_breached
 from vividowl.core.bench.log.events import BenchCommand, BenchRefused, said
 from vividowl.core.bench.log.state import BenchState, plugs_open
 from vividowl.core.bench.steps.vocabulary import BenchStep
+from vividowl.core.bench.waits import BEFORE_POWER, WAITS
 from vividowl.core.quantities.words import say
 
 
@@ -21,6 +22,8 @@ def guard(s: BenchState, c: BenchCommand, acts: Sequence[str]) -> None:
     raises: BenchRefused naming the rule
     source: the definition
     """
+    if CLOSE_OVER & set(acts):
+        refuse_while_waiting(s, c, BEFORE_POWER)
     broken = all_breached(acts, s.now_facts, s.device)
     if not broken:
         return
@@ -29,6 +32,26 @@ def guard(s: BenchState, c: BenchCommand, acts: Sequence[str]) -> None:
     if hard is not None or not c.data.get("breach"):
         raise BenchRefused(rule.reason, reason="interlock", rule=rule.rule, remedy=rule.remedy)
     said(c.data["breach"], say("guard-what-happened"), say("guard-lifted-cooler-before-i-saw"))
+
+
+def refuse_while_waiting(s: BenchState, c: BenchCommand, kinds: Sequence[str]) -> None:
+    """Refuse what has to wait while a wait of some kinds runs.
+
+    s: the state
+    c: what somebody tells
+    kinds: names of WAITS (n,) [text]
+    returns: nothing
+    raises: BenchRefused naming the wait
+    source: handbook/waits.md: common practice, no source
+    """
+    running = next((w for w in s.waits.values() if w.wait in kinds and w.runs(c.at)), None)
+    if running is not None:
+        raise BenchRefused(
+            say("close-until-utc", words=WAITS[running.wait].words, due=running.due),
+            reason="waiting",
+            field="step",
+            remedy=say("decide-do-something-else-or-end"),
+        )
 
 
 def broken_in(s: BenchState, steps: Sequence[BenchStep]) -> set[tuple[str, str]]:

@@ -8,14 +8,14 @@ from typing import Any
 
 from vividowl.core.bench.fasteners import PAD, PLUG, SCREW, Place
 from vividowl.core.bench.first_power import check_power
-from vividowl.core.bench.interlocks import RULES_NOW, all_breached
+from vividowl.core.bench.interlocks import RULES_NOW, Device, all_breached
 from vividowl.core.bench.log.events import BenchCommand, BenchEvent
 from vividowl.core.bench.log.evolve import evolve
 from vividowl.core.bench.log.state import BenchState
 from vividowl.core.bench.log.stored import written
 from vividowl.core.bench.log.whole import put_back, whole
 from vividowl.core.bench.mishaps import mishap
-from vividowl.core.bench.steps.cleaning import face_steps
+from vividowl.core.bench.steps.cleaning import crust_steps, wipe_step
 from vividowl.core.bench.steps.make_list import follow_map
 from vividowl.core.bench.steps.vocabulary import BenchStep
 from vividowl.core.bench.waits import wait_minutes
@@ -31,7 +31,7 @@ class Rules:
 
     known: int
     minutes: Callable[[str, float | None], float]
-    results: Callable[[Mapping[str, str], float | None], Mapping[str, str]]
+    results: Callable[[Mapping[str, str], float | None, Device], Mapping[str, str]]
     wait_after: Callable[[str], str]
 
 
@@ -98,7 +98,7 @@ def _broken(s: BenchState, acts: Sequence[str], data: Mapping[str, Any], rules: 
 
 
 def _power(s: BenchState, data: Mapping[str, Any], rules: Rules) -> dict[str, Any]:
-    results = rules.results(data["results"], data.get("boot_s"))
+    results = rules.results(data["results"], data.get("boot_s"), s.device)
     step = next((x for x in s.steps if x.shows == "power" and x.id not in s.outcomes), None)
     fine = "fails" not in results.values()
     acts = ("powered",) if not fine else step.acts if step is not None else ("power_on_ok",)
@@ -107,8 +107,13 @@ def _power(s: BenchState, data: Mapping[str, Any], rules: Rules) -> dict[str, An
 
 
 def _again(s: BenchState, rows: Sequence[Mapping[str, Any]]) -> list[str]:
-    """Steps that are to be done once more: what lies on a die is not what the new plan puts there."""
+    """Steps that are to be done once more: what lies on a die is not what the new plan puts there, or a hand goes
+    inside again though the device has been closed or under power since."""
     ids = [str(row["id"]) for row in rows]
+    return list(dict.fromkeys([*_laid_otherwise(s, rows, ids), *_opened_again(s, rows, ids)]))
+
+
+def _laid_otherwise(s: BenchState, rows: Sequence[Mapping[str, Any]], ids: Sequence[str]) -> list[str]:
     gone = [
         x
         for x in s.steps
@@ -118,6 +123,21 @@ def _again(s: BenchState, rows: Sequence[Mapping[str, Any]]) -> list[str]:
         return []
     first = next((i for i, row in enumerate(rows) if "cleaned" in row.get("acts", ())), len(ids))
     return [i for i in ids[first:] if i in s.outcomes]
+
+
+# What opens a device and what closes it again, as far as a hand that only lays something inside needs it.
+_OPENS = {"power_off", "cover_screws_out", "cover_off", "battery_off"}
+_SHUTS = {"battery_on", "power_on_ok", "cover_screws_in"}
+
+
+def _opened_again(s: BenchState, rows: Sequence[Mapping[str, Any]], ids: Sequence[str]) -> list[str]:
+    left = (i for i, row in enumerate(rows) if row["id"] not in s.outcomes and "inside" in row.get("acts", ()))
+    hand = next(left, None)
+    if hand is None or not {"battery_on", "powered", "power_on_ok", "cover_screws_in"} & s.facts:
+        return []
+    opens = [i for i, row in zip(ids[:hand], rows, strict=False) if _OPENS & set(row.get("acts", ()))]
+    shuts = [i for i, row in zip(ids[hand:], rows[hand:], strict=True) if _SHUTS & set(row.get("acts", ()))]
+    return [i for i in (*opens, *shuts) if i in s.outcomes]
 
 
 def acts_of_place(place: Place, s: BenchState, *, out: bool) -> tuple[str, ...]:
@@ -168,9 +188,16 @@ def _kept(s: BenchState, plain: BenchState) -> tuple[BenchStep, ...]:
 
 
 def _scraped(s: BenchState) -> tuple[BenchStep, ...]:
-    """Alloy found on the plate: what is still to be cleaned is cleaned its way."""
-    at = next((i for i, x in enumerate(s.steps) if x.id == "cleaned" and x.id not in s.outcomes), None)
-    if at is None:
+    """Alloy found on the plate: it is scraped before anything else is cleaned, and the faces are wiped its way."""
+    cleaning = ("dust_out", "fan_flick", "cleaned")
+    left = [x for x in s.steps if x.id not in s.outcomes]
+    if not any(x.id == "cleaned" for x in left):
         return s.steps
-    fresh = [x for x in face_steps(old_alloy=True) if x.id == "cleaned" or x.id not in {y.id for y in s.steps}]
-    return (*s.steps[:at], *fresh, *s.steps[at + 1 :])
+    first = next(x.id for x in left if x.id in cleaning)
+    have = {x.id for x in s.steps}
+    out: list[BenchStep] = []
+    for step in s.steps:
+        if step.id == first:
+            out += [x for x in crust_steps() if x.id not in have]
+        out.append(wipe_step(old_alloy=True) if step.id == "cleaned" else step)
+    return tuple(out)

@@ -8,6 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 
+from vividowl.core.bench.interlocks import Device
 from vividowl.core.bench.log.events import BenchEvent, command_of
 from vividowl.core.bench.log.made import Rules, event_of
 from vividowl.core.bench.log.state import BenchState
@@ -36,7 +37,7 @@ def _minutes(kind: str, minutes: float | None) -> float:
     return minutes if minutes is not None else _WAITS_1_MIN[kind]
 
 
-def _results(results: Mapping[str, str], boot_s: float | None) -> dict[str, str]:
+def _results(results: Mapping[str, str], boot_s: float | None, _: Device) -> dict[str, str]:
     out = {name: results.get(name, "unchecked") for name in _CHECKS_1}
     return {**out, "boot": "fails"} if boot_s is not None and boot_s > _BOOT_MOST_1_S else out
 

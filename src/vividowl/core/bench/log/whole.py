@@ -95,7 +95,9 @@ def _what_lacks(s: BenchState, facts: frozenset[str], then: BenchStep | None, kn
     if out and not looks:
         out.append(covered_step("again_covered"))
     if not seats and not looks and (out or "cooler_off" in facts):
-        out.append(seat_step(s.device, list(s.places.values()), "again_cooler_on"))
+        seat = seat_step(s.device, list(s.places.values()), "again_cooler_on")
+        # The rules of the first version knew no wait before the cooler.
+        out.append(seat if known > 1 else replace(seat, after_waits=()))
     return [_named(step, s, out[:i]) for i, step in enumerate(out)]
 
 

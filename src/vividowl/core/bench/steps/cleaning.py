@@ -35,6 +35,8 @@ def clean_steps(device: Device, work: Work) -> list[BenchStep]:
             task="clean",
         ),
     ]
+    if device.lifts and work.old_alloy:
+        steps += crust_steps()
     if work.clean:
         flick = say("cleaning-clean-fins-fan-and-vents")
         why = say("cleaning-dust-first-all-causes")
@@ -66,34 +68,16 @@ def clean_steps(device: Device, work: Work) -> list[BenchStep]:
             )
         )
     if device.lifts:
-        steps += face_steps(old_alloy=work.old_alloy)
+        steps.append(wipe_step(old_alloy=work.old_alloy))
     return steps
 
 
-def face_steps(*, old_alloy: bool) -> list[BenchStep]:
-    """Steps that clean every face the cooler leaves.
+def crust_steps() -> list[BenchStep]:
+    """Steps that take dried alloy away, before a brush or air can blow its flakes over the board: flakes conduct.
 
-    old_alloy: the old interface is gallium alloy [flag]
-    returns: steps (k,), the last of them marks the faces as clean
-    source: handbook/materials.md, handbook/bench.md: common practice, no source
+    returns: steps (k,)
+    source: handbook/materials.md: common practice, no source
     """
-    dry = WAITS["alcohol"].minutes
-    if not old_alloy:
-        return [
-            BenchStep(
-                "cleaned",
-                "clean",
-                say("cleaning-every-die-and-plate-dry"),
-                say("cleaning-residue-keeps-film-thick"),
-                say("cleaning-lint-free-cloth-alcohol"),
-                "",
-                say("cleaning-no-metal-on-bare-silicon"),
-                ("cleaned",),
-                wait="alcohol",
-                wait_min=dry,
-                task="clean",
-            )
-        ]
     return [
         BenchStep(
             "alloy_scrape",
@@ -103,6 +87,7 @@ def face_steps(*, old_alloy: bool) -> list[BenchStep]:
             say("cleaning-plastic-scraper-syringe-tape-round"),
             "",
             say("cleaning-nothing-near-aluminium", never_sand=NEVER_SAND),
+            ("alloy_scraped",),
             task="alloy",
         ),
         BenchStep(
@@ -113,19 +98,52 @@ def face_steps(*, old_alloy: bool) -> list[BenchStep]:
             say("cleaning-jar-with-lid-labelled-gallium"),
             "",
             say("cleaning-dispose-by-local-rules"),
+            ("alloy_away",),
             task="alloy",
         ),
-        BenchStep(
-            "cleaned",
-            "clean",
+    ]
+
+
+def wipe_step(*, old_alloy: bool) -> BenchStep:
+    """The step that cleans every face the cooler leaves.
+
+    old_alloy: the old interface is gallium alloy [flag]
+    returns: BenchStep, which marks the faces as clean
+    source: handbook/materials.md, handbook/bench.md: common practice, no source
+    """
+    words = (
+        (
             say("cleaning-wipe-die-and-plate-with"),
             say("cleaning-silvery-stain-saturated-layer-and"),
             say("cleaning-lint-free-swabs-alcohol-loupe"),
             "",
             NEVER_SAND,
-            ("cleaned",),
-            wait="alcohol",
-            wait_min=dry,
-            task="alloy",
-        ),
-    ]
+        )
+        if old_alloy
+        else (
+            say("cleaning-every-die-and-plate-dry"),
+            say("cleaning-residue-keeps-film-thick"),
+            say("cleaning-lint-free-cloth-alcohol"),
+            "",
+            say("cleaning-no-metal-on-bare-silicon"),
+        )
+    )
+    return BenchStep(
+        "cleaned",
+        "clean",
+        *words,
+        ("cleaned",),
+        wait="alcohol",
+        wait_min=WAITS["alcohol"].minutes,
+        task="alloy" if old_alloy else "clean",
+    )
+
+
+def face_steps(*, old_alloy: bool) -> list[BenchStep]:
+    """Steps that clean every face the cooler leaves, where nothing else is cleaned in between.
+
+    old_alloy: the old interface is gallium alloy [flag]
+    returns: steps (k,), the last of them marks the faces as clean
+    source: handbook/materials.md, handbook/bench.md: common practice, no source
+    """
+    return [*(crust_steps() if old_alloy else ()), wipe_step(old_alloy=old_alloy)]

@@ -9,7 +9,7 @@ from vividowl.core.bench.interlocks import Device
 from vividowl.core.bench.steps.fitting import cover_step
 from vividowl.core.bench.steps.opening import ids_of, plug_words, plugs_in_the_way, screw_words, screws_in_the_way
 from vividowl.core.bench.steps.vocabulary import BenchStep, Work
-from vividowl.core.bench.waits import WAITS
+from vividowl.core.bench.waits import BEFORE_POWER, WAITS
 from vividowl.core.materials.kinds import CATALOGUE, Kind
 from vividowl.core.quantities.words import listed, say
 
@@ -66,6 +66,7 @@ def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[Ben
                 task="open_close",
             )
         )
+    steps += [cover_step(p) for p in work.parts if p.target == "cover"]
     if device.has_battery:
         steps.append(
             BenchStep(
@@ -79,6 +80,7 @@ def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[Ben
                 ("battery_on",),
                 (),
                 battery,
+                after_waits=BEFORE_POWER,
                 shows="map",
                 task="open_close",
             )
@@ -93,10 +95,10 @@ def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[Ben
             "",
             say("closing-loose-cover-fingers-away-from"),
             ("power_on_ok",),
+            after_waits=BEFORE_POWER,
             shows="power",
             task="open_close",
         ),
-        *[cover_step(p) for p in work.parts if p.target == "cover"],
         BenchStep(
             "cover_screws_in",
             "close",
@@ -151,6 +153,7 @@ def seat_step(device: Device, places: Sequence[Place], step: str = "cooler_on") 
         ("cooler_on", "inner_screws_in"),
         (),
         inner,
+        after_waits=BEFORE_POWER,
         shows="map",
         task="open_close",
     )

@@ -71,7 +71,7 @@ def fit_steps(device: Device, work: Work) -> list[BenchStep]:
                 say("closing-bit-that-fits"),
                 "",
                 say("fitting-cooler-stays-where") if not device.lifts else "",
-                ("fan_free",),
+                ("inside", "fan_free"),
                 task="fan",
             )
         )
@@ -195,7 +195,7 @@ def _lay(part: PlannedPart) -> BenchStep:
         return _apply(
             part,
             say("fitting-lay-putty-on-three-beads", where=where),
-            (),
+            ("inside",),
             say("fitting-takes-any-gap"),
             say("fitting-glove-card"),
         )
@@ -203,7 +203,7 @@ def _lay(part: PlannedPart) -> BenchStep:
         return _apply(
             part,
             say("fitting-lay-shim-over-paste-that", where=where),
-            (),
+            ("inside",),
             say("fitting-thin-films-no-more-than"),
             say("fitting-loupe-tube"),
             say("fitting-nothing-holds-but-cooler-must"),
@@ -213,7 +213,7 @@ def _lay(part: PlannedPart) -> BenchStep:
             _apply(
                 part,
                 say("fitting-glue-shim-to-heatsink-over", where=where),
-                (),
+                ("inside",),
                 say("fitting-glued-on-one-side-cannot"),
                 say("fitting-loupe-heat-glue-tube"),
                 say("fitting-must-not-touch-parts-around"),
@@ -225,22 +225,23 @@ def _lay(part: PlannedPart) -> BenchStep:
         return _apply(
             part,
             say("fitting-lay-pads-on-both-films", where=where),
-            (),
+            ("inside",),
             say("fitting-film-left-on-does-not"),
             "tweezers",
             say("fitting-too-thick-lifts-cooler-off"),
         )
-    return _apply(
+    laid = _apply(
         part,
         say("fitting-put-on", words=part.words, where=where),
-        (),
+        ("inside",),
         say("fitting-as-planned"),
         say("fitting-glove-card"),
     )
+    return replace(laid, wait="glue", wait_min=WAITS["glue"].minutes) if part.kind == Kind.GLUE else laid
 
 
 def cover_step(part: PlannedPart) -> BenchStep:
-    """The pad between heatsink and cover, laid last, when all below is known to work.
+    """The pad between heatsink and cover, laid last of all, while the battery plug is still off.
 
     part: of the plan
     returns: BenchStep
@@ -249,7 +250,7 @@ def cover_step(part: PlannedPart) -> BenchStep:
     step = _apply(
         part,
         say("fitting-lay-pad-on-heatsink-where"),
-        (),
+        ("inside",),
         say("fitting-look-along-straight-edge-cover"),
         say("fitting-alcohol-tweezers-straight-edge"),
         say("fitting-cover-bulges-or-pad-reaches"),

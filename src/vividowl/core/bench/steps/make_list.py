@@ -37,6 +37,7 @@ def device_of(kind: str, work: Work, tighten_percent: int = 50, *, fanless: bool
         work.opens,
         work.sealed,
         tighten_percent,
+        kind,
     )
 
 

@@ -199,6 +199,8 @@ _ALONE = frozenset(
         "applied_gpu",
         "alloy_applied",
         "alloy_inspected",
+        "alloy_scraped",
+        "alloy_away",
         "film_off",
         "covered",
         "powered",
