@@ -21,6 +21,7 @@ from vividowl.formats.log.columns import min_max_view, read_columns, write_colum
 from vividowl.formats.record_pdf import RecordSheet, make_pdf
 from vividowl.formats.words import day, item_words, money, number
 from vividowl.words import sentence
+from vividowl.words.sentence import spoken
 
 
 def test_columns_survive_parquet(tmp_path):
@@ -98,6 +99,10 @@ def test_prices_dates_and_items_in_words():
     assert day(date(2026, 3, 1)) == "1 March 2026"
     words = item_words("cpu_die", "paste_stiff", "Grey Heron 11", "GH-1", 0.08, "g", "weighed")
     assert sentence(words) == "Processor die: paste, stiff (diamond), Grey Heron 11, lot GH-1, 0.08 g weighed."
+    sheets = item_words("gpu_die", "phase_change_sheet", "Slow Tide 45", "", 2.0, "pieces", "typed")
+    assert sentence(sheets).endswith("Slow Tide 45, 1 piece and 1 spare.")
+    with spoken("de"):
+        assert sentence(sheets).endswith("Slow Tide 45, 1 Stück und 1 Reserve.")
 
 
 SHEET = RecordSheet(

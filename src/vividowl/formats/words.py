@@ -8,6 +8,7 @@ from babel.dates import format_date
 from babel.numbers import format_currency
 
 from vividowl.core.materials.kinds import CATALOGUE, Kind
+from vividowl.core.materials.pieces import spare_pieces
 from vividowl.core.quantities.words import Words, say
 from vividowl.core.verdict.verdicts import Verdict
 from vividowl.words import locale
@@ -39,6 +40,8 @@ def day(value: date | None) -> Words:
 
 def item_words(target: str, kind: str, product: str, lot: str, amount: float | None, unit: str, known: str) -> Words:
     """One fitted item as a sentence."""
+    spare = spare_pieces(kind, target, amount, unit)
+    amount = None if amount is None else amount - spare
     return say(
         "record-pdf-item",
         target=TARGETS.get(target, target),
@@ -48,4 +51,5 @@ def item_words(target: str, kind: str, product: str, lot: str, amount: float | N
         amount=amount,
         unit=say("record-pdf-pieces", amount=amount) if unit == "pieces" else unit,
         known=known,
+        spare=spare,
     )

@@ -21,6 +21,7 @@ from sqlalchemy.orm import Mapped, mapped_column, relationship
 
 from vividowl.core.job.device import AmountIs, Answer, DeviceKind, Role, Seal, Surroundings, Target, Warranty, WhereUsed
 from vividowl.core.materials.kinds import Kind
+from vividowl.core.materials.pieces import spare_pieces
 from vividowl.store.base import Base, Versioned, check_of, now, one_of
 from vividowl.store.devices import Device
 from vividowl.store.measuring import Run
@@ -275,6 +276,12 @@ class FitItem(Base):
     attempt: Mapped[int] = mapped_column(default=1)
     created_at: Mapped[datetime] = mapped_column(default=now)
     removed_at: Mapped[datetime | None]
+
+    @property
+    def spare(self) -> int:
+        """Pieces of it that were cut and kept."""
+        return spare_pieces(self.kind, self.target, self.amount, self.amount_unit)
+
     __table_args__ = (
         ForeignKeyConstraint(["shop_id", "lot_id"], ["lot.shop_id", "lot.id"]),
         ForeignKeyConstraint(["shop_id", "job_id"], ["job.shop_id", "job.id"], ondelete="CASCADE"),

@@ -116,7 +116,7 @@ class Device:
 HANDS_INSIDE = (
     "cover_screws_out", "cover_off", "plugs_off", "cooler_screws_out", "cooler_off", "dust_out", "fan_flick",
     "alloy_scrape", "cleaned", "coat_", "guard", "insulated", "tray", "apply_", "film_off", "new_fan", "covered",
-    "alloy_inspect", "cooler_on", "plugs_on", "applied", "inspect",
+    "alloy_inspect", "shim_", "cooler_on", "plugs_on", "applied", "inspect",
 )  # fmt: skip
 
 
@@ -355,6 +355,17 @@ def test_while_a_sheet_chills_the_same_device_is_opened():
         hand.step(step)
     with refuses(BenchRefused, match="fridge"):
         hand.step("cut")
+
+
+def test_what_a_shim_is_planned_on_is_done_before_it_is_glued():
+    shim = PlannedPart("other", "copper_shim", "shim", "1 piece", "", 0, "glue", "shifted 2 mm to the right", True)
+    steps = {s.id: s for s in make_steps("laptop", Work((shim, replace(PASTE, index=1))), PLACES, 50)}
+    names = list(steps)
+    assert names.index("shim_guard_0") < names.index("shim_print_0") < names.index("apply_other_copper_shim_0")
+    assert "putty" in sentence(steps["shim_print_0"].text)
+    assert "2 mm to the right" in sentence(steps["apply_other_copper_shim_0"].material)
+    plain = [s.id for s in make_steps("laptop", Work((replace(shim, insulate=False),)), PLACES, 50)]
+    assert "shim_guard_0" not in plain
 
 
 def test_tuning_opens_nothing():

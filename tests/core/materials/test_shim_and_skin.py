@@ -64,6 +64,19 @@ def test_an_off_centre_die_must_stay_covered():
         shim_fit(12, 12, 18, 18, 9, 9, offset_y_mm=5.0)
 
 
+def test_a_shim_that_has_to_be_shifted_says_by_how_much_and_which_way():
+    # By hand: package 20, shim 15, die 8 mm, 5 mm off. It covers from 5 - 3.5 = 1.5 mm on, the package lets it go to
+    # 2.5 mm; two edges at once.
+    found = shim_fit(15, 15, 20, 20, 8, 8, offset_x_mm=5.0, offset_y_mm=-5.0)
+    assert found.fits
+    assert (found.place_x_mm, found.place_y_mm) == pytest.approx((2.5, -2.5))
+    assert "only when it is shifted 2.5 mm to the right (1.5 to 2.5 mm)" in sentence(found.reason)
+    assert "2.5 mm away from you (1.5 to 2.5 mm)" in sentence(found.shift)
+    assert "left" in sentence(shim_fit(15, 15, 20, 20, 8, 8, offset_x_mm=-5.0).shift)
+    assert "towards you" in sentence(shim_fit(15, 15, 20, 20, 8, 8, offset_y_mm=5.0).shift)
+    assert shim_fit(15, 15, 20, 20, 8, 8, offset_x_mm=3.0).shift == ""  # in the middle it covers to 3.5 mm
+
+
 def test_bare_neighbours_are_named():
     near = shim_fit(18, 18, 18, 18, 9, 9, neighbours_mm=0.5)
     assert near.fits

@@ -47,6 +47,13 @@ CASES = [
         replace(COVER, skin=skin(41.0, 43.1, 43.0), lap_use=True),
         replace(COVER, skin=skin(41.0, 42.9, 43.0), lap_use=True),
     ),
+    ("after_on_lap", ACK, replace(COVER, skin=skin(43.0, 44.0, 51.0), after_on_lap=True), COVER),
+    (
+        "after_on_lap",
+        ACK,
+        replace(COVER, skin=skin(43.0, 44.0, 51.0), after_on_lap=True),
+        replace(COVER, after_on_lap=True),
+    ),
     ("skin_limit", ACK, replace(COVER, skin=skin(49.0, 51.1, 51.0)), replace(COVER, skin=skin(49.0, 50.9, 51.0))),
     ("skin_limit", STOP, replace(COVER, skin=skin(55.0, 60.1, 51.0)), PlanFacts(skin=skin(55.0, 60.1, 51.0))),
     ("skin_not_known", STOP, replace(COVER, skin=None), COVER),

@@ -3,12 +3,15 @@
 import pytest
 
 from vividowl.core.materials.after_care import after_care
+from vividowl.core.plan.spots import is_on_lap
 from vividowl.core.quantities.words import Message, Several
 from vividowl.core.verdict.comparison import Comparison
 from vividowl.core.verdict.headline import Phrase
 from vividowl.core.verdict.parts import Effect, Shown
 from vividowl.core.verdict.plain import plain_words
 from vividowl.core.verdict.verdicts import Verdict
+from vividowl.words import sentence
+from vividowl.words.sentence import spoken
 
 
 def effect(quantity, before=None, after=None, shown=Shown.NOT_KNOWN, difference=None):
@@ -141,3 +144,23 @@ def test_what_nobody_noted_is_told_with_the_claim():
 )
 def test_what_the_customer_should_do(fan, surroundings, runs_in, said):
     assert codes(after_care(fan, surroundings, runs_in=runs_in)) == said
+
+
+def test_what_was_accepted_is_what_the_owner_is_told_first():
+    told = after_care("no", "normal", runs_in=False, accepted=["warranty_and_seal", "skin_limit"], skin_high_c=55.4)
+    assert "dock or a stand only" in sentence(told[0])
+    assert "55 °C" in sentence(told[0])
+    assert len(told) == 3
+    # Measured where it may not be used: the same warning, once.
+    again = after_care("no", "normal", runs_in=False, accepted=["skin_limit", "after_on_lap"], skin_high_c=55.4)
+    assert again == told
+    with spoken("de"):
+        assert "nie auf dem Schoß" in sentence(told[0])
+
+
+@pytest.mark.parametrize(
+    ("place", "lap"),
+    [("on the lap", True), ("Lap", True), ("in bed", True), ("laptop stand", False), ("dock", False), ("", False)],
+)
+def test_a_place_on_skin_or_in_bedding_is_known_by_its_words(place, lap):
+    assert is_on_lap(place) is lap

@@ -3850,6 +3850,8 @@ export interface components {
             lot_id: string | null;
             /** Product */
             product: string;
+            /** Spare */
+            spare: number;
             /** Target */
             target: string;
         };
@@ -5590,6 +5592,8 @@ export interface components {
             school: string | null;
             /** School Reason */
             school_reason: string;
+            /** Spare */
+            spare: number;
             /** Stock */
             stock: string;
             /** Target */
@@ -6135,6 +6139,8 @@ export interface components {
             reference_words: string;
             /** Shim Drop K */
             shim_drop_k: number | null;
+            /** Shim Place Mm */
+            shim_place_mm: number[];
             /** Shim Reason */
             shim_reason: string;
             /** Version */

@@ -187,5 +187,6 @@ export const paste: FitItem = {
   amount: 0.08,
   amount_unit: 'g',
   amount_is: 'planned',
+  spare: 0,
   lot_id: null,
 };

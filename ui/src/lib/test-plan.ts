@@ -88,6 +88,7 @@ export function makePlan(more: Partial<Plan> = {}): Plan {
     heights: '',
     shim_drop_k: null,
     shim_reason: '',
+    shim_place_mm: [],
     chosen: null,
     outcome: null,
     notes: [],

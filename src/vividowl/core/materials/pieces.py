@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from vividowl.core.materials.kinds import Kind
+
 UNIT = 100  # lengths are packed in whole hundredths of a millimetre, so that nothing hangs on rounding
 
 
@@ -90,3 +92,18 @@ class Nesting:
     def fits(self) -> bool:
         """Whether every piece has its place."""
         return not self.unplaced
+
+
+def spare_pieces(kind: str, target: str, count: float | None, unit: str) -> int:
+    """How many of some pieces are spare: on a die lies one piece of a sheet, and what was cut beside it is kept.
+
+    kind: of interface [text]
+    target: where it goes [text]
+    count: how many there are, None when not known [1]
+    unit: that they are counted in [text]
+    returns: spare pieces [1]
+    source: handbook/materials.md: spare piece at hand; common practice, no source
+    """
+    if kind != Kind.SHEET or target not in ("cpu_die", "gpu_die") or unit not in ("piece", "pieces") or not count:
+        return 0
+    return max(0, round(count) - 1)

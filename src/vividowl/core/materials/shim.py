@@ -34,12 +34,39 @@ class ShimGain:
 
 @dataclass(frozen=True)
 class ShimFit:
-    """fits; touching: it reaches beyond the package on this many sides; uncovered_mm: die left bare [mm];
-    reason in words."""
+    """fits; reason in words; uncovered_mm: die left bare [mm]; place_x_mm and place_y_mm: where its middle lies from
+    the package's, across and along [mm]; shift: that place in words, empty when it may lie in the middle; insulate:
+    bare parts stand so near that they are covered first."""
 
     fits: bool
     reason: Words
     uncovered_mm: float
+    place_x_mm: float = 0.0
+    place_y_mm: float = 0.0
+    shift: Words = ""
+    insulate: bool = False
+
+
+@dataclass(frozen=True)
+class _Shift:
+    """Where a shim's middle lies from the package's along one axis [mm], and from where to where it covers the die."""
+
+    axis: str
+    place: float
+    low: float
+    high: float
+
+    @property
+    def needed(self) -> bool:
+        """Whether the middle does not do."""
+        return not self.low - 1e-9 <= 0.0 <= self.high + 1e-9
+
+    @property
+    def words(self) -> Words:
+        """By how much, and which way."""
+        near, far = sorted((abs(self.low), abs(self.high)))
+        way = f"{self.axis}-{'plus' if self.place > 0 else 'minus'}"
+        return say("shim-shift", mm=abs(self.place), near=near, far=far, way=way)
 
 
 @dataclass(frozen=True)
@@ -183,7 +210,8 @@ def shim_fit(
     returns: ShimFit
     raises: OutOfRange
     formula: the shim sits over the die and must stay within the package; what of the die it leaves bare is named, and
-        neighbours are measured from where it lies, not from the package's middle
+        neighbours are measured from where it lies, not from the package's middle; along an axis it covers the die from
+        offset + (die - shim)/2 to offset - (die - shim)/2, as far as the package lets it
     source: geometry; smaller than the package is common practice, no source
     """
     for name, value in (
@@ -196,6 +224,7 @@ def shim_fit(
     ):
         require_range(name, value, "mm", 1.0, 200.0, say("shim-measure-with-plastic-calipers"))
     uncovered, over, nearest = 0.0, 0.0, math.inf
+    shifts: list[_Shift] = []
     for shim, package, die, offset, name in (
         (shim_width_mm, package_width_mm, die_width_mm, offset_x_mm, "offset_x_mm"),
         (shim_length_mm, package_length_mm, die_length_mm, offset_y_mm, "offset_y_mm"),
@@ -212,25 +241,25 @@ def shim_fit(
         place = max(-room, min(room, offset))
         bare = max(offset + die / 2.0 - (place + shim / 2.0), (place - shim / 2.0) - (offset - die / 2.0), 0.0)
         uncovered = max(uncovered, bare)
+        slack = (shim - die) / 2.0
+        shifts.append(_Shift(name[-4], place, max(-room, offset - slack), min(room, offset + slack)))
         if neighbours_mm is not None:
             nearest = min(nearest, neighbours_mm + package / 2.0 - (abs(place) + shim / 2.0))
+    at = (shifts[0].place, shifts[1].place)
     if over > 0:
-        return ShimFit(
-            False,
-            say(
-                "shim-shim-mm-wider-than-package",
-                over=over,
-                package_width_mm=package_width_mm,
-                package_length_mm=package_length_mm,
-            ),
-            uncovered,
+        wide = say(
+            "shim-shim-mm-wider-than-package",
+            over=over,
+            package_width_mm=package_width_mm,
+            package_length_mm=package_length_mm,
         )
+        return ShimFit(False, wide, uncovered, *at)
     if uncovered > 1e-9:
-        return ShimFit(False, say("shim-leaves-mm-die-bare", uncovered=uncovered), uncovered)
-    if nearest < EDGE_MM:
-        return ShimFit(
-            True,
-            say("shim-fits-but-bare-parts-stand", nearest=max(0.0, nearest)),
-            0.0,
-        )
-    return ShimFit(True, say("shim-stays-on-package-and-covers"), 0.0)
+        return ShimFit(False, say("shim-leaves-mm-die-bare", uncovered=uncovered), uncovered, *at)
+    moved = listed((s.words for s in shifts if s.needed), "and")
+    shift: Words = say("shim-shifted", shift=moved) if any(s.needed for s in shifts) else ""
+    reason = say("shim-covers-only-shifted", shift=moved) if shift else say("shim-stays-on-package-and-covers")
+    if nearest >= EDGE_MM:
+        return ShimFit(True, reason, 0.0, *at, shift)
+    near = say("shim-fits-but-bare-parts-stand", nearest=max(0.0, nearest))
+    return ShimFit(True, listed((reason, near), "space") if shift else near, 0.0, *at, shift, insulate=True)

@@ -15,6 +15,7 @@ from vividowl.core.plan.prediction import Action
 from vividowl.core.plan.spots import (
     LAP_PLACES,
     Inspection,
+    is_on_lap,
 )
 from vividowl.core.quantities.words import Words, listed, say
 
@@ -42,6 +43,7 @@ def facts_of(
     paste_over_gap: bool = False,
     material: Material | None = None,
     hottest_c: float | None = None,
+    after_place: str = "",
 ) -> PlanFacts:
     """Facts of one option, for its gates.
 
@@ -55,6 +57,7 @@ def facts_of(
     paste_over_gap: paste is planned on memory, regulators or inductors [flag]
     material: that interface with its service temperature, None when it is not known
     hottest_c: die at its limit, or as hot as it is predicted to be [degC], None when it is not known
+    after_place: where the After was run, as it was typed [text]
     returns: PlanFacts
     source: common practice, no source
     """
@@ -88,4 +91,5 @@ def facts_of(
         plating=found.plating and opened,
         sealed=sealed and opened,
         rated=_rated(material, hottest_c),
+        after_on_lap=is_on_lap(after_place),
     )

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from vividowl.core.heat.skin import BATTERY_WARN_C, NEVER_ABOVE_C, Skin
+from vividowl.core.heat.skin import BATTERY_WARN_C, BURN_8_H_C, NEVER_ABOVE_C, Skin
 from vividowl.core.job.gates import Gate, Severity, worst_first
 from vividowl.core.quantities.words import Words, say
 
@@ -24,7 +24,8 @@ class PlanFacts:
     cover_force: why its pad presses too hard, empty when it does not; cover_gap: whether the gap to the cover is
     measured; battery: the device has one; battery_mm: from the pad's edge to its outline [mm], None when nobody
     measured; opens_mains: the mains supply would be opened; swollen: the battery; plating: chemicals are used;
-    sealed: warranty running or a seal intact; rated: why the interface does not stand the heat, empty when it does.
+    sealed: warranty running or a seal intact; rated: why the interface does not stand the heat, empty when it does;
+    after_on_lap: the After was run on the lap or in the hand.
     """
 
     alloy: bool = False
@@ -50,6 +51,7 @@ class PlanFacts:
     plating: bool = False
     sealed: bool = False
     rated: Words = ""
+    after_on_lap: bool = False
 
 
 def plan_gates(facts: PlanFacts) -> tuple[Gate, ...]:
@@ -195,6 +197,15 @@ def _cover(f: PlanFacts) -> list[Gate]:
                 Severity.ACKNOWLEDGE,
                 say("gates-for-this-contact-c-limit", said=said, limit=limit),
                 say("gates-only-for-docked-machine-on"),
+            )
+        )
+    if f.after_on_lap and high > BURN_8_H_C:
+        gates.append(
+            Gate(
+                "after_on_lap",
+                Severity.ACKNOWLEDGE,
+                say("gates-after-was-run-on-lap", said=said, limit=BURN_8_H_C),
+                say("gates-repeat-after-where-cover-may"),
             )
         )
     battery = f.skin.battery_c

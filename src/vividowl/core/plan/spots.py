@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from dataclasses import dataclass
 
 from vividowl.core.heat.skin import (
@@ -23,6 +24,20 @@ YES_NO = ("yes", "no", "unknown")
 GAP_TARGETS = ("memory", "regulators", "inductors", "other")
 GAP_WAYS = ("measured", "imprint", "old_pad")
 LAP_PLACES = ("lap", "hand")
+# How people write that it lay on somebody or in bedding, as whole words.
+_LAP_WORDS = frozenset({"lap", "laps", "knee", "knees", "hand", "hands", "handheld", "bed", "sofa", "couch", "blanket"})
+
+
+def is_on_lap(place: str) -> bool:
+    """Whether a place that somebody typed is one where the cover lies on skin or in bedding.
+
+    place: as it was typed, empty when nobody did [text]
+    returns: flag
+    source: common practice, no source
+    """
+    return bool(_LAP_WORDS & set(re.findall(r"[a-z]+", place.casefold())))
+
+
 PADS_MOST_MM = STACK_MOST * PAD_THICKNESSES_MM[-1] * (1.0 - MIN_COMPRESSION)
 PUTTY_MOST_MM = 8.0  # a thicker bead slumps out of the gap; from memory
 COVER_GAP_MM = 1.0  # newer thin shells, handbook/materials.md: common practice, no source

@@ -5,7 +5,7 @@ from __future__ import annotations
 from vividowl.core.bench.steps.vocabulary import PlannedPart, Work, dose_words
 from vividowl.core.materials.application import SCHOOL_WORDS, School
 from vividowl.core.materials.kinds import CATALOGUE, Kind
-from vividowl.core.plan.inspection import bath_of
+from vividowl.core.plan.inspection import bath_of, shim_of
 from vividowl.core.plan.options import tuning_words
 from vividowl.core.plan.spots import Inspection
 from vividowl.core.quantities.words import Words, say
@@ -31,7 +31,14 @@ def _dose(part: Part) -> Words:
         return part.lacks
     if part.unit == "piece":
         sized = bool(part.width_mm and part.length_mm)
-        return say("amount-pieces", count=part.count, sized=sized, width_mm=part.width_mm, length_mm=part.length_mm)
+        return say(
+            "amount-pieces",
+            count=part.count - part.spare,
+            sized=sized,
+            width_mm=part.width_mm,
+            length_mm=part.length_mm,
+            spare=part.spare,
+        )
     if part.unit == "g":
         return dose_words(part.amount, part.volume_ul)
     return counted(float(f"{part.amount:.2g}"), part.unit)
@@ -45,6 +52,7 @@ def work_of(workshop: Workshop, scope: Scope, job: Job) -> Work:
     accepted = {a.rule: a.words for a in rows}
     if option is None:
         return Work(sealed=sealed)
+    shim = shim_of(found)
     parts = tuple(
         PlannedPart(
             p.target,
@@ -54,6 +62,8 @@ def work_of(workshop: Workshop, scope: Scope, job: Job) -> Work:
             SCHOOL_WORDS[School(p.school)] if p.school else "",
             i,
             found.shim.bond if p.kind == Kind.SHIM and found.shim is not None else "",
+            shim[1].shift if p.kind == Kind.SHIM and shim is not None else "",
+            insulate=p.kind == Kind.SHIM and shim is not None and shim[1].insulate,
         )
         for i, p in enumerate(option.parts)
     )

@@ -9,6 +9,7 @@ from vividowl.core.materials.application import Drop, School
 from vividowl.core.materials.dose import left_in_tube
 from vividowl.core.materials.kinds import Kind
 from vividowl.core.materials.nesting import with_margin
+from vividowl.core.materials.pieces import spare_pieces
 from vividowl.core.quantities.errors import OutOfRange
 from vividowl.core.quantities.words import Words
 from vividowl.service.shelf.shelf import ProductView
@@ -43,6 +44,11 @@ class Part:
     lot: str
     left: float | None
     price_cents: float | None
+
+    @property
+    def spare(self) -> int:
+        """Pieces of it that are cut and kept."""
+        return spare_pieces(self.kind, self.target, self.amount, self.unit)
 
 
 def sheet_part(

@@ -7,6 +7,8 @@ from collections.abc import Mapping
 from dataclasses import asdict, dataclass
 from typing import Any
 
+from vividowl.core.heat.skin import Skin
+from vividowl.core.job.device import RunSide
 from vividowl.core.job.gates import Gate, Severity
 from vividowl.core.materials.kinds import DIE_KINDS
 from vividowl.core.plan.cover import cover_paths, cover_skin
@@ -186,26 +188,37 @@ def remove_note(workshop: Workshop, actor: Actor, job_id: uuid.UUID, note_id: uu
         return plan_view(workshop, scope, job)
 
 
+def chosen_skin(job: Job, plan: Plan | None) -> Skin | None:
+    """How warm the cover gets that the option taken couples, None for another option."""
+    if plan is None or plan.chosen is None or plan.chosen["cover_watts"] is None:
+        return None
+    chosen = plan.chosen
+    # Judged anew: the same watts are another matter on a lap than on the dock that was named first.
+    return cover_skin(
+        inspection_of(plan.inspection, job),
+        chosen["cover_watts"],
+        chosen["cover_behind"],
+        chosen["room_c"],
+        chosen.get("cover_watts_u", 0.0),
+    )
+
+
 def chosen_gates(job: Job, plan: Plan | None) -> tuple[Gate, ...]:
     """Gates of the option that was taken, with what is known now."""
     if plan is None or plan.chosen is None:
         return ()
     chosen = plan.chosen
     found = inspection_of(plan.inspection, job)
-    skin = None
-    if chosen["cover_watts"] is not None:
-        # Judged anew: the same watts are another matter on a lap than on the dock that was named first.
-        skin = cover_skin(
-            found, chosen["cover_watts"], chosen["cover_behind"], chosen["room_c"], chosen.get("cover_watts_u", 0.0)
-        )
+    after = next((r for r in job.runs if r.side == RunSide.AFTER), None)
     facts = facts_of(
         found,
         [Action(a) for a in chosen["actions"]],
         chosen["kind"],
         swollen=job.battery_swollen,
         sealed=job.warranty == "running" or job.seal == "intact",
-        skin=skin,
+        skin=chosen_skin(job, plan),
         battery=has_battery(job),
+        after_place=after.placement if after is not None else "",
     )
     return plan_gates(facts)
 

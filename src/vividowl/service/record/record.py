@@ -28,6 +28,7 @@ from vividowl.service.measure.readings import load_trace
 from vividowl.service.measure.references import months_until_held
 from vividowl.service.models.known import own_services
 from vividowl.service.plan.found import inspection_of, plan_row
+from vividowl.service.plan.planning import chosen_skin
 from vividowl.service.shelf.materials import item_material
 from vividowl.service.shop.habits import habits_of
 from vividowl.service.workshop import Workshop
@@ -100,8 +101,10 @@ def record_of(workshop: Workshop, scope: Scope, job: Job) -> Record:
     runs_in = burns_in and (cycled is None or cycled.how != "done")
     months = habits_of(scope.shop()).work_warranty_months
     done_on = (job.handed_over_at or server_now()).date()
+    view, skin = view_of(scope, job), chosen_skin(job, plan)
+    accepted = [g.rule for g in view.gates if g.acknowledged_by is not None]
     return Record(
-        view_of(scope, job),
+        view,
         scope.shop(),
         items,
         compared,
@@ -110,7 +113,13 @@ def record_of(workshop: Workshop, scope: Scope, job: Job) -> Record:
         story_of(state),
         side_by_side(attempts_view(workshop, scope, job).attempts) if job.attempt > 1 else (),
         plain_words(compared.comparison) if compared else None,
-        after_care(job.fan, job.surroundings, runs_in=runs_in),
+        after_care(
+            job.fan,
+            job.surroundings,
+            runs_in=runs_in,
+            accepted=accepted,
+            skin_high_c=skin.high_c if skin is not None else None,
+        ),
         add_months(done_on, months) if months and items else None,
         _promise(plan),
         _lines(workshop, scope.shop_id, compared) if compared else None,

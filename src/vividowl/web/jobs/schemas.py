@@ -201,6 +201,7 @@ class FitItemOut(Out):
     amount: float | None
     amount_unit: str
     amount_is: str
+    spare: int
     lot_id: uuid.UUID | None
 
 

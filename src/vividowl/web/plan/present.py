@@ -150,6 +150,7 @@ def plan_out(view: PlanView, beside: Beside) -> PlanOut:
         ],
         heights=sentence(view.heights.reason if view.heights else ""),
         shim_drop_k=view.shim[0].drop_k if view.shim else None,
+        shim_place_mm=[view.shim[1].place_x_mm, view.shim[1].place_y_mm] if view.shim else [],
         shim_reason=sentence(listed((view.shim[1].reason, view.shim[2].reason), "space")) if view.shim else "",
         chosen=ChosenOut(
             key=chosen["key"],

@@ -64,6 +64,7 @@ class PartOut(Out):
     width_mm: float | None
     length_mm: float | None
     count: int
+    spare: int
     together: bool
     school: str | None
     school_reason: str
@@ -214,6 +215,7 @@ class PlanOut(Out):
     heights: str
     shim_drop_k: float | None
     shim_reason: str
+    shim_place_mm: list[float]
     chosen: ChosenOut | None
     outcome: OutcomeOut | None
     notes: list[WorkedOut]

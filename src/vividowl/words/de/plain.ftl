@@ -65,6 +65,10 @@ plain-if-same = Das gilt, wenn { $same } wie zuvor { $assumes ->
 plain-fan = die Lüftereinstellung
 plain-place = der Platz, an dem es stand
 after-care-vents = Halten Sie die Lüftungsschlitze frei: Ein Tisch ist gut, Bett oder Decke nehmen ihm die Luft.
+after-care-skin-limit = Nur auf einem Dock oder Ständer benutzen, nie auf dem Schoß, im Bett oder in der Hand: Die Unterseite wird bis zu { FIX($skin_high_c, 0) } °C warm und kann die Haut verbrennen. Das haben Sie so angenommen.
+after-care-cover-battery-warm = Die Unterseite wird nahe dem Akku warm. Wo das Gerät es anbietet, nur bis 80 % laden, und vorbeikommen, wenn sich das Gehäuse wölbt.
+after-care-alloy-carried = Ausgeschaltet und ohne Stöße tragen: Innen liegt Flüssigmetall, das beim Schütteln wandern kann.
+after-care-alloy-on-copper = Flüssigmetall liegt auf Kupfer: einmal im Jahr prüfen lassen.
 after-care-case = Es hat keinen Lüfter und kühlt über sein Gehäuse: Lassen Sie das Gehäuse frei und halten Sie es aus der Sonne.
 after-care-dust = { $surroundings ->
     [pets] Tierhaare kommen

@@ -31,7 +31,10 @@ record-pdf-item =
     }{ $amount ->
         [none] { "" }
        *[other]
-            , { SIG($amount) } { $unit }{ $known ->
+            , { SIG($amount) } { $unit }{ $spare ->
+                [0] { "" }
+               *[other] { "" } und { $spare } Reserve
+            }{ $known ->
                 [planned] { "" } geplant
                 [weighed] { "" } gewogen
                *[other] { "" }

@@ -464,6 +464,9 @@ amount-pieces =
     }{ $sized ->
         [yes] { "" } of { SIG($width_mm) } × { SIG($length_mm) } mm
        *[no] { "" }
+    }{ $spare ->
+        [0] { "" }
+       *[other] , { $spare } more as a spare
     }
 part-with-lot =
     { $words }{ $lot ->

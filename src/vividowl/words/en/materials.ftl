@@ -79,6 +79,14 @@ plating-current-over-wetted-area-in = Current over the wetted area, in A/dm².
 plating-bring-bath-to-c-or = Bring the bath to 70 °C, or enter the rate of the bath itself.
 shim-measure-copper-with-calipers = Measure the copper with calipers.
 shim-mm-goes-into-gap-with = { SIG($shim_mm) } mm goes into the gap of { $asked } with { FIX($film, 2) } mm of paste on the chip.
+shim-shift = { FIX($mm, 1) } mm { $way ->
+        [x-plus] to the right
+        [x-minus] to the left
+        [y-plus] towards you
+       *[y-minus] away from you
+    } ({ FIX($near, 1) } to { FIX($far, 1) } mm)
+shim-shifted = shifted { $shift } from the middle of the package
+shim-covers-only-shifted = It covers the die only when it is shifted { $shift } from the middle of the package, as drawn.
 shim-stays-on-package-and-covers = It stays on the package and covers the die.
 shim-take-mm-next-size-down = Take { SIG($stock) } mm, the next size down.
 shim-no-copper-thin-enough-take = No copper is thin enough: take putty.

@@ -12,3 +12,5 @@ true-drop-true-size = True size.
 true-drop-match-again = Match again
 true-drop-not-at-true-size = Not at true size yet.
 true-drop-match-to-bank-card = Match to a bank card
+shim-drawing-label = Package { $package }, die { $die }, shim { $shim }. { $words }
+shim-drawing-key = Outline: the shim. Dark: the die. Cross: the middle of the package. Dashed: where bare parts begin.

@@ -107,6 +107,9 @@ pieces = pieces
 piece-count = { $count ->
         [one] { $count } piece
        *[other] { $count } pieces
+    }{ $spare ->
+        [0] { "" }
+       *[other] { "" } and { $spare } spare
     }
 place-out = out
 place-in = in

@@ -66,6 +66,10 @@ plain-if-same = This holds if { $same } { $assumes ->
 plain-fan = the fan setting
 plain-place = the place where it stood
 after-care-vents = Keep the vents free: a table is good, a bed or a blanket chokes it.
+after-care-skin-limit = Use it on a dock or a stand only, never on the lap, in bed or in the hand: the bottom gets up to { FIX($skin_high_c, 0) } °C and can burn skin. You accepted this.
+after-care-cover-battery-warm = The bottom near the battery gets warm. Charge to 80 % where the device offers it, and come in when the case bulges.
+after-care-alloy-carried = Carry it switched off and without shocks: there is liquid metal inside, and it may wander when it is shaken.
+after-care-alloy-on-copper = Liquid metal lies on copper: let it be checked once a year.
 after-care-case = It has no fan and cools through its case: leave the case free, and out of the sun.
 after-care-dust = { $surroundings ->
     [pets] Pet hair

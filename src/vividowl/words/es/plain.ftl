@@ -68,6 +68,10 @@ plain-if-same = Esto vale si { $same } { $assumes ->
 plain-fan = el ajuste del ventilador
 plain-place = el sitio donde estaba
 after-care-vents = Deje libres las rejillas: una mesa va bien; una cama o una manta lo ahogan.
+after-care-skin-limit = Úselo solo en una base o un soporte, nunca sobre las piernas, en la cama ni en la mano: la parte inferior llega a { FIX($skin_high_c, 0) } °C y puede quemar la piel. Usted lo aceptó.
+after-care-cover-battery-warm = La parte inferior se calienta cerca de la batería. Cargue hasta el 80 % si el equipo lo permite y tráigalo si la carcasa se abomba.
+after-care-alloy-carried = Llévelo apagado y sin golpes: dentro hay metal líquido que puede desplazarse si se agita.
+after-care-alloy-on-copper = Hay metal líquido sobre cobre: hágalo revisar una vez al año.
 after-care-case = No tiene ventilador y se enfría por su carcasa: déjela libre y sin sol.
 after-care-dust = { $surroundings ->
     [pets] El pelo de animales vuelve

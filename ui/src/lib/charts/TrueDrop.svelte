@@ -2,9 +2,7 @@
   import { say } from './drop-words';
   import type { Schemas } from '../api';
   import { fixed } from '../format';
-  import Button from '../parts/Button.svelte';
-  import CardMatch from '../parts/CardMatch.svelte';
-  import { trueSize } from '../true-size.svelte';
+  import TrueSized from './TrueSized.svelte';
 
   interface Props {
     drop: Schemas['DropOut'];
@@ -12,8 +10,6 @@
     lengthMm: number;
   }
   let { drop, widthMm, lengthMm }: Props = $props();
-  let matching = $state(false);
-  const scale = $derived(trueSize.pxPerMm);
   const long = $derived(Math.max(widthMm, lengthMm));
   const short = $derived(Math.min(widthMm, lengthMm));
   const strokes = $derived.by(() => {
@@ -39,51 +35,23 @@
   );
 </script>
 
-<figure>
-  <svg
-    viewBox="{-long / 2 - 1} {-short / 2 - 1} {long + 2} {short + 2}"
-    width={scale ? (long + 2) * scale : 130}
-    height={scale ? (short + 2) * scale : (130 * (short + 2)) / (long + 2)}
-    role="img"
-    aria-label={say('true-drop-on-die-mm', { words, width_mm: fixed(widthMm, 1), length_mm: fixed(lengthMm, 1) })}
-  >
-    <rect class="die" x={-long / 2} y={-short / 2} width={long} height={short} rx="0.6" />
-    {#if drop.strokes}
-      {#each strokes as [x1, y1, x2, y2] (`${y1}:${y2}`)}
-        <line class="paste" {x1} {y1} {x2} {y2} stroke-width={drop.diameter_mm} />
-      {/each}
-    {:else}
-      <circle class="drop" r={drop.diameter_mm / 2} />
-    {/if}
-  </svg>
-  <figcaption>
-    {words}.
-    {#if scale}
-      <span class="quiet">{say('true-drop-true-size')}</span>
-      <Button kind="bare" onclick={() => (matching = true)}>{say('true-drop-match-again')}</Button>
-    {:else}
-      <span class="quiet">{say('true-drop-not-at-true-size')}</span>
-      <Button kind="bare" onclick={() => (matching = true)}>{say('true-drop-match-to-bank-card')}</Button>
-    {/if}
-  </figcaption>
-</figure>
-<CardMatch bind:open={matching} />
+<TrueSized
+  widthMm={long}
+  lengthMm={short}
+  label={say('true-drop-on-die-mm', { words, width_mm: fixed(widthMm, 1), length_mm: fixed(lengthMm, 1) })}
+  words="{words}."
+>
+  <rect class="die" x={-long / 2} y={-short / 2} width={long} height={short} rx="0.6" />
+  {#if drop.strokes}
+    {#each strokes as [x1, y1, x2, y2] (`${y1}:${y2}`)}
+      <line class="paste" {x1} {y1} {x2} {y2} stroke-width={drop.diameter_mm} />
+    {/each}
+  {:else}
+    <circle class="drop" r={drop.diameter_mm / 2} />
+  {/if}
+</TrueSized>
 
 <style>
-  figure {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: var(--gap-4);
-    margin: var(--gap-2) 0;
-  }
-  svg {
-    flex: none;
-    max-width: 100%;
-  }
-  figcaption {
-    flex: 1 1 14rem;
-  }
   .die {
     fill: var(--well);
     stroke: var(--ink);

@@ -14,6 +14,13 @@
   }
   let { jobId, items, onitems }: Props = $props();
 
+  const amount = (item: FitItem) => {
+    if (item.amount === null) return '–';
+    const count = { count: item.amount - item.spare, spare: item.spare };
+    const words = item.amount_unit === 'pieces' ? say('piece-count', count) : `${item.amount} ${item.amount_unit}`;
+    return words + (AMOUNT_IS[item.amount_is] ?? '');
+  };
+
   async function remove(item: FitItem) {
     const path = { job_id: jobId, item_id: item.id };
     try {
@@ -54,9 +61,7 @@
           <td>{INTERFACES[item.kind] ?? item.kind}</td>
           <td>{item.product || '–'}</td>
           <td>{item.lot_id ? say('fit-lot-booked', { lot: item.lot || '–' }) : item.lot || '–'}</td>
-          <td class="number"
-            >{item.amount === null ? '–' : `${item.amount} ${item.amount_unit}${AMOUNT_IS[item.amount_is] ?? ''}`}</td
-          >
+          <td class="number">{amount(item)}</td>
           <td
             ><Button
               kind="bare"

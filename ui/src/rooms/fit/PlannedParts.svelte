@@ -19,7 +19,7 @@
     part.amount === null
       ? say('planned-parts-measure-die-first')
       : part.unit === 'piece'
-        ? say('piece-count', { count: Math.round(part.amount) })
+        ? say('piece-count', { count: Math.round(part.amount) - part.spare, spare: part.spare })
         : `${fixed(part.amount, 3)} ${part.unit}`;
   const cutParts = (part: Part) => part.unit === 'piece' && ['pad', 'phase_change_sheet'].includes(part.kind);
 

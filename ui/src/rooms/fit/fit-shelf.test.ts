@@ -14,7 +14,7 @@ afterEach(() => vi.unstubAllGlobals());
 const user = userEvent.setup();
 const part = {
   target: 'cpu_die', kind: 'paste_stiff', words: 'Grey', product_id: 'p1', product: 'Grey Heron 11', amount: 0.020642,
-  unit: 'g', volume_ul: 8, width_mm: 15, length_mm: 13, count: 1, together: false, school: 'film', school_reason: '',
+  unit: 'g', volume_ul: 8, width_mm: 15, length_mm: 13, count: 1, spare: 0, together: false, school: 'film', school_reason: '',
   drop: null, lacks: '', stock: 'held', lot_id: 'l1', lot: 'GH-1', left: 3.9, price_cents: 20,
 }; // prettier-ignore
 

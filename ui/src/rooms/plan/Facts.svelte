@@ -1,6 +1,7 @@
 <script lang="ts">
   // One group of what is known or found: the facts that open a gate, size a part or tune the device.
   import { say } from './words';
+  import ShimDrawing from '../../lib/charts/ShimDrawing.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
@@ -77,6 +78,9 @@
               >{say('found-chip-drops-by-k', { shim_drop_k: plan.plan.shim_drop_k.toFixed(0) })}</strong
             >{/if}
         </p>
+        {#if plan.plan.found.shim}
+          <ShimDrawing spot={plan.plan.found.shim} place={plan.plan.shim_place_mm} words={plan.plan.shim_reason} />
+        {/if}
       {/if}
       <Button onclick={() => set('shim', null)}>{say('found-forget-shim')}</Button>
     {:else}

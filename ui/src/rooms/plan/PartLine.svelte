@@ -13,7 +13,8 @@
   const UNITS: Record<string, string> = { piece: 'pieces' };
   const amount = $derived.by(() => {
     if (part.amount === null) return say('part-line-amount-not-known');
-    if (part.unit === 'piece') return say('piece-count', { count: Math.round(part.amount) });
+    if (part.unit === 'piece')
+      return say('piece-count', { count: Math.round(part.amount) - part.spare, spare: part.spare });
     return `${fixed(part.amount, part.amount < 1 ? 3 : 1)} ${UNITS[part.unit] ?? part.unit}`;
   });
   const size = $derived(

@@ -12,7 +12,7 @@ export function factsThatMatter(option: Option): FactGroup[] {
   const found: Record<FactGroup, boolean> = {
     metals: option.kind === 'gallium_alloy' || rules.some((r) => r.startsWith('alloy') || r.startsWith('parts_')),
     gaps: option.parts.some((part) => GAP_FILLERS.includes(part.kind)),
-    shim: option.parts.some((part) => part.kind === 'shim' || part.target === 'shim'),
+    shim: option.parts.some((part) => part.kind === 'copper_shim'),
     cover: option.key.startsWith('cover') || rules.some((r) => r.startsWith('cover') || r === 'skin_limit'),
     tuning: option.key.startsWith('tune') || rules.some((r) => r.startsWith('mains') || r.startsWith('plating')),
   };

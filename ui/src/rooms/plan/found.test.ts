@@ -51,11 +51,13 @@ describe('what is known', () => {
 
   it('measures for a shim and says how far the chip drops', async () => {
     const shim = { ...Object.fromEntries(SHIM_FIELDS.map((f) => [f.key, 15])), neighbours_mm: null, bond: 'paste' };
-    const plan = makePlan({ shim_drop_k: 23.2, shim_reason: 'It stays on the package.' });
+    const plan = makePlan({ shim_drop_k: 23.2, shim_reason: 'It stays on the package.', shim_place_mm: [2.5, 0] });
     plan.found.shim = shim as typeof plan.found.shim;
     const { log } = await opened(plan);
     await user.click(screen.getByText('Copper shim on a small chip'));
     expect(screen.getByText('The chip drops by 23 K.')).toBeVisible();
+    // Seen from above: package, die and shim, and where it lies.
+    expect(screen.getByRole('img', { name: /Package 15\.0 × 15\.0 mm, die 15\.0 × 15\.0 mm/ })).toBeVisible();
     await user.click(screen.getByRole('button', { name: 'Forget the shim' }));
     await vi.waitFor(() => expect(sent(log)?.found.shim).toBeNull());
     await user.click(screen.getByRole('button', { name: 'Measure for a shim' }));

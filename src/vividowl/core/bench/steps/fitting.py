@@ -56,7 +56,10 @@ def fit_steps(device: Device, work: Work) -> list[BenchStep]:
         steps += plating_steps(work.bath)
     if any(p.kind == Kind.ALLOY for p in on_die):
         steps += insulating_steps(work)
-    steps += [_lay(p) for p in work.parts if not p.on_die and p.target != "cover"]
+    for part in work.parts:
+        if not part.on_die and part.target != "cover":
+            steps += _before_shim(part) if part.kind == Kind.SHIM else []
+            steps.append(_lay(part))
     for i, part in enumerate(on_die):
         steps += _on_die(part, "applied_gpu" if i else "applied")
     if device.lifts:
@@ -87,7 +90,7 @@ def _apply(
     caution: Words = "",
     after: tuple[str, ...] = ("alcohol",),
 ) -> BenchStep:
-    material = listed((part.words, part.dose)) if part.dose else part.words
+    material = listed(w for w in (part.words, part.dose, part.shift) if w)
     return BenchStep(
         apply_id(part.target, part.kind, part.index),
         "fit",
@@ -187,6 +190,41 @@ def _on_die(part: PlannedPart, fact: str) -> list[BenchStep]:
             warm,
         )
     ]
+
+
+def _before_shim(part: PlannedPart) -> list[BenchStep]:
+    """What a shim is planned on: bare parts beside it are covered, and the print shows that it does not hold the
+    cooler off its die."""
+    number = "" if part.index is None else f"_{part.index}"
+    out = []
+    if part.insulate:
+        out.append(
+            BenchStep(
+                f"shim_guard{number}",
+                "fit",
+                say("fitting-cover-bare-parts-beside-shim"),
+                say("fitting-copper-that-wanders-shorts-them"),
+                say("fitting-heat-proof-tape-knife"),
+                acts=("inside",),
+                after_waits=("alcohol",),
+                task=CATALOGUE[Kind.SHIM].task,
+            )
+        )
+    out.append(
+        BenchStep(
+            f"shim_print{number}",
+            "fit",
+            say("fitting-lay-shim-dry-and-press"),
+            say("fitting-print-shows-both-chips-touch"),
+            say("fitting-putty-card"),
+            part.shift,
+            say("fitting-no-print-on-die-stop"),
+            ("inside",),
+            after_waits=("alcohol",),
+            task=CATALOGUE[Kind.SHIM].task,
+        )
+    )
+    return out
 
 
 def _lay(part: PlannedPart) -> BenchStep:

@@ -58,7 +58,8 @@ DIE_TARGETS = ("cpu_die", "gpu_die")
 @dataclass(frozen=True)
 class PlannedPart:
     """A part of the plan. target and kind by name; words: product or kind; dose in words; school: how it is put on;
-    index in the plan, None when the plan does not name it; bond: what holds a shim to the heatsink."""
+    index in the plan, None when the plan does not name it; bond: what holds a shim to the heatsink; shift: where a shim
+    lies when not in the middle; insulate: bare parts beside a shim are covered first."""
 
     target: str
     kind: str
@@ -67,6 +68,8 @@ class PlannedPart:
     school: Words
     index: int | None
     bond: str = ""
+    shift: Words = ""
+    insulate: bool = False
 
     @property
     def on_die(self) -> bool:
