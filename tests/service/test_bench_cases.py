@@ -320,14 +320,14 @@ def test_closing_lets_the_after_reading_begin(workshop, owner, tablet):  # noqa:
     assert intake.get_job(workshop, owner, tablet.job).stage == "close"
     version = intake.get_job(workshop, owner, tablet.job).job.version
     with refuses(Refused, match=r"The bench list has \d+ open items"):
-        fit.save_fit(workshop, owner, tablet.job, version, cleaned=["fins"], note="", done=True)
+        fit.save_fit(workshop, owner, tablet.job, version, cleaned=["fins"], fit_note="", done=True)
     tablet.until("end")
     assert tablet.do("closed").refusal is None
     view = intake.get_job(workshop, owner, tablet.job)
     assert (view.stage, view.job.fit_done) == ("after", True)
     assert set(view.job.cleaned) == {"fins", "fan", "vents", "contact", "old_interface"}
     with refuses(Refused, match="The bench list is closed"):
-        fit.save_fit(workshop, owner, tablet.job, view.job.version, cleaned=["fins"], note="", done=False)
+        fit.save_fit(workshop, owner, tablet.job, view.job.version, cleaned=["fins"], fit_note="", done=False)
     tablet.do("undo")
     assert not intake.get_job(workshop, owner, tablet.job).job.fit_done
 

@@ -88,7 +88,7 @@ def test_a_stop_cannot_be_taken_and_an_acknowledgement_holds_the_fit(workshop, o
     assert [(g.rule, g.stage) for g in job.gates] == [("alloy_on_copper", "plan")]
     assert job.stage == "plan"
     with refuses(Refused, match="Not settled in Plan: On bare copper"):
-        fit.save_fit(workshop, owner, before_only, job.job.version, cleaned=["fins"], note="", done=True)
+        fit.save_fit(workshop, owner, before_only, job.job.version, cleaned=["fins"], fit_note="", done=True)
     intake.acknowledge(workshop, owner, before_only, "alloy_on_copper", "Owner agrees to a yearly look")
     job = intake.get_job(workshop, owner, before_only)
     assert (job.stage, job.gates[0].acknowledged_by) == ("open", "Ada")
@@ -97,7 +97,7 @@ def test_a_stop_cannot_be_taken_and_an_acknowledgement_holds_the_fit(workshop, o
         workshop, owner, before_only, view.plan.version, "cooler", {**SAFE, "aluminium_near": "yes"}
     )
     with refuses(Refused, match="destroys aluminium"):
-        fit.save_fit(workshop, owner, before_only, job.job.version, cleaned=["fins"], note="", done=True)
+        fit.save_fit(workshop, owner, before_only, job.job.version, cleaned=["fins"], fit_note="", done=True)
 
 
 def test_leaving_it_alone_leads_to_the_hand_over_without_an_after(workshop, owner, before_only):  # noqa: F811
@@ -109,9 +109,7 @@ def test_leaving_it_alone_leads_to_the_hand_over_without_an_after(workshop, owne
         owner,
         before_only,
         job.job.version,
-        price_cents=0,
-        next_service_on=None,
-        note="",
+        {"price_cents": 0},
         handed_over=True,
         why="",
         edge=Edge(lambda record, version: b"{}", str),

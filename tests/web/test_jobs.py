@@ -70,8 +70,39 @@ def test_a_swollen_battery_stops_the_job_until_it_is_cleared(ada):
     words = {"rule": "swollen_battery", "words": "never mind"}
     assert "not to be accepted away" in ada.problem("POST", f"{path}/acknowledgements", words, status=409)["detail"]
     assert ada.problem("POST", f"{path}/runs/before/noise", {"level_db": 40}, status=409)["reason"] == "stopped"
-    cleared = {"customer_name": "Wen", "kind": "laptop", "model": "Marrow 15", "version": 1, "backup_done": "yes"}
-    assert ada.call("PUT", path, cleared)["stage"] == "before"
+    # What is left out of a change stays: a stop is cleared by saying so.
+    assert ada.call("PUT", path, {"version": 1, "tag": "R-7"})["stage"] == "stopped"
+    assert ada.call("PUT", path, {"version": 2, "battery_swollen": False})["stage"] == "before"
+
+
+def test_only_what_is_given_changes_and_every_change_counts(ada):
+    job = ada.new_job(maker="Ondervale", serial="S-1", symptom="Loud")
+    path = f"/api/jobs/{job['id']}"
+    # The maker stands on the device, the customer in a row of its own: a change of either is one of the intake.
+    assert ada.call("PUT", path, {"version": 1, "maker": "Tern"})["version"] == 2
+    assert ada.problem("PUT", path, {"version": 1, "maker": "Gannet"}, status=409)["reason"] == "stale"
+    now = ada.call("PUT", path, {"version": 2, "customer_contact": "030 1"})
+    assert (now["version"], now["maker"], now["serial"], now["symptom"]) == (3, "Tern", "S-1", "Loud")
+    assert ada.call("PUT", path, {"version": 3, "maker": ""})["maker"] == ""
+    assert ada.call("PUT", path, {"version": 4, "maker": ""})["version"] == 4
+    ada.problem("PUT", path, {"version": 4, "model": ""}, status=422)
+
+
+def test_conditions_fit_and_hand_over_keep_what_is_not_given(ada):
+    job = ada.new_job()["id"]
+    ada.save_run(job, "before", room_c=22, load_recipe="Canyon loop")
+    run = ada.call("PUT", f"/api/jobs/{job}/runs/before", {"version": 1, "placement": "stand"})
+    assert (run["room_c"], run["load_recipe"], run["placement"]) == (22, "Canyon loop", "stand")
+    path, version = f"/api/jobs/{job}", ada.call("GET", f"/api/jobs/{job}")["version"]
+    fit = ada.call("PUT", f"{path}/fit", {"version": version, "cleaned": ["fins"], "fit_note": "felt", "done": False})
+    kept = ada.call("PUT", f"{path}/fit", {"version": fit["version"], "cleaned": ["fan"], "done": False})
+    assert (kept["cleaned"], kept["fit_note"]) == (["fan"], "felt")
+    body = {"version": kept["version"], "handed_over": False}
+    ada.call("PUT", f"{path}/hand-over", {**body, "price_cents": 8900})
+    version = ada.call("GET", path)["version"]
+    again = {"version": version, "handed_over": False, "handover_note": "Bring it back warm"}
+    last = ada.call("PUT", f"{path}/hand-over", again)["job"]
+    assert (last["price_cents"], last["handover_note"]) == (8900, "Bring it back warm")
 
 
 def test_a_gate_is_acknowledged_by_name_in_words_and_only_once(ada):

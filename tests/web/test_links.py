@@ -112,7 +112,11 @@ def test_where_customers_reach_the_shop_a_hand_over_makes_a_link_and_draws_it_on
     ada.call("DELETE", f"/api/links/{link['id']}")
     old = link["address"]
     version = ada.call("GET", f"/api/jobs/{job}")["version"]
-    ada.call("PUT", f"/api/jobs/{job}/hand-over", {"version": version, "handed_over": True, "why": "No price"})
+    ada.call(
+        "PUT",
+        f"/api/jobs/{job}/hand-over",
+        {"version": version, "handed_over": True, "price_cents": None, "why": "No price"},
+    )
     found = ada.call("GET", f"/api/jobs/{job}/links")["links"]
     assert [k["address"] == old for k in found] == [False, True]
     habits = {**habits, "customer_address": "javascript:alert(1)"}
@@ -150,7 +154,11 @@ def test_a_key_is_renewed_and_one_that_was_stolen_is_withdrawn(ada, nobody, stra
     # Without one in use, the next record makes its own.
     ada.call("DELETE", f"/api/keys/{renewed[0]['fingerprint']}")
     version = ada.call("GET", f"/api/jobs/{job}")["version"]
-    ada.call("PUT", f"/api/jobs/{job}/hand-over", {"version": version, "handed_over": True, "why": "New key"})
+    ada.call(
+        "PUT",
+        f"/api/jobs/{job}/hand-over",
+        {"version": version, "handed_over": True, "price_cents": None, "why": "New key"},
+    )
     assert [k["state"] for k in ada.call("GET", "/api/keys")["keys"]] == ["signs", "withdrawn", "withdrawn"]
 
 

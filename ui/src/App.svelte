@@ -25,28 +25,30 @@
   const shop: Loader = () => import('./rooms/shop/Shop.svelte');
   const pair: Loader = () => import('./rooms/sign-in/Pair.svelte');
   const workings: Loader = () => import('./rooms/workings/Workings.svelte');
-  const pages: [string, Loader][] = [
+  // A page belongs to its address: another id is another page. `same` names the parameters that make it another one where
+  // not all do: a job's room stays while one goes through its stages.
+  const pages: [string, Loader, same?: string[]][] = [
     ['', () => import('./rooms/bench/Bench.svelte')],
     ['/jobs', () => import('./rooms/jobs/Jobs.svelte')],
     ['/jobs/new', () => import('./rooms/intake/NewJob.svelte')],
-    ['/jobs/:id', jobRoom],
+    ['/jobs/:id', jobRoom, ['id']],
     ['/jobs/:id/bench', benchMode],
     ['/jobs/:id/tray', () => import('./rooms/open/TrayLabels.svelte')],
     ['/jobs/:id/counter', () => import('./rooms/counter/CounterPage.svelte')],
     ['/jobs/:id/attempts', () => import('./rooms/attempts/AttemptsPage.svelte')],
     ['/jobs/:id/runs', () => import('./rooms/runs/AllRuns.svelte')],
     ['/jobs/:id/runs/:key', () => import('./rooms/runs/RunPage.svelte')],
-    ['/jobs/:id/:stage', jobRoom],
+    ['/jobs/:id/:stage', jobRoom, ['id']],
     ['/shelf', () => import('./rooms/shelf/ShelfRoom.svelte')],
     ['/workings', workings],
-    ['/workings/:name', workings],
-    ['/handbook/:subject', workings],
+    ['/workings/:name', workings, []],
+    ['/handbook/:subject', workings, []],
     ['/models', () => import('./rooms/models/ModelsRoom.svelte')],
     ['/models/:id', () => import('./rooms/models/ModelPage.svelte')],
     ['/devices', () => import('./rooms/devices/DevicesRoom.svelte')],
     ['/devices/:id', () => import('./rooms/devices/DevicePage.svelte')],
     ['/shop', shop],
-    ['/shop/:page', shop],
+    ['/shop/:page', shop, []],
     ['/record/:id', () => import('./rooms/record/RecordRoom.svelte')],
     ['/record/:id/:version', () => import('./rooms/record/RecordRoom.svelte')],
   ];
@@ -55,12 +57,14 @@
   let findOpen = $state(false);
 
   const route = $derived.by(() => {
-    for (const [pattern, load] of pages) {
+    for (const [pattern, load, same] of pages) {
       const found = match(pattern, router.path);
-      if (found) return { load, found };
+      if (found) return { load, found, identity: (same ?? Object.keys(found)).map((name) => found[name]).join('/') };
     }
     return null;
   });
+  // Held still by its value, so that nothing remounts while only the rest of the address changes.
+  const identity = $derived(route?.identity ?? '');
   const person = $derived(session.present?.person ?? null);
   const whole = $derived(route?.load === benchMode);
   // The clocks of the bench are watched on every page, so that the bell rings wherever one is.
@@ -114,7 +118,7 @@
   {#if !whole}<Header {person} onhelp={() => (helpOpen = true)} onfind={() => (findOpen = true)} />{/if}
   <Alarms />
   {#if whole && route}
-    <Late load={route.load} given={route.found} />
+    {#key identity}<Late load={route.load} given={route.found} />{/key}
   {:else}
     <main id="main" class="page" tabindex="-1">
       {#if session.present?.space === 'low' || session.present?.space === 'full'}
@@ -126,7 +130,7 @@
         </Notice>
       {/if}
       {#if route}
-        <Late load={route.load} given={route.found} />
+        {#key identity}<Late load={route.load} given={route.found} />{/key}
       {:else}
         <h1>{say('app-there-nothing-here')}</h1>
         <p class="quiet">

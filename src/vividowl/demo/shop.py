@@ -130,7 +130,7 @@ def _play(
                     job.id,
                     version,
                     cleaned=list(story.cleaned),
-                    note=story.fit_note,
+                    fit_note=story.fit_note,
                     done=story.fit_done,
                 )
         if trial is not None:
@@ -158,9 +158,7 @@ def _hand_over(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story
         actor,
         job_id,
         version,
-        price_cents=story.price_cents,
-        next_service_on=proposed_on,
-        note=story.note,
+        {"price_cents": story.price_cents, "next_service_on": proposed_on, "handover_note": story.note},
         handed_over=story.handed_over,
         why="",
         edge=edge,
@@ -212,7 +210,7 @@ def _once_more(
     for item in again.items:
         fit.add_item(workshop, actor, job_id, {**item, "lot_id": lots.get((item["product"], item["lot"]))})
     version = intake.get_job(workshop, actor, job_id).job.version
-    fit.save_fit(workshop, actor, job_id, version, cleaned=list(story.cleaned), note=story.fit_note, done=True)
+    fit.save_fit(workshop, actor, job_id, version, cleaned=list(story.cleaned), fit_note=story.fit_note, done=True)
     measure_run(workshop, actor, job_id, "after", story, again.after, when, seed)
 
 

@@ -82,8 +82,21 @@ class Versioned:
         return {"version_id_col": cls.version, "version_id_generator": False}
 
 
+def changed_elsewhere(session: Session, row: Versioned) -> None:
+    """Count a row as changed whose values stand in another one: the device and the customer of a job."""
+    counted = session.info.setdefault("counted", set())
+    if row not in counted:
+        row.version += 1
+        counted.add(row)
+
+
 def count_versions(sessions: sessionmaker[Session]) -> None:
     """Let every transaction that changes what somebody edits count once, whatever wrote it."""
+
+    @event.listens_for(sessions, "after_soft_rollback")
+    def forget(session: Session, _: Any) -> None:  # noqa: ANN401
+        # What a savepoint counted is gone with it; what was counted before it may count twice, which harms nobody.
+        session.info.pop("counted", None)
 
     @event.listens_for(sessions, "before_flush")
     def count(session: Session, *_: Any) -> None:  # noqa: ANN401

@@ -111,7 +111,7 @@ describe('drafts', () => {
     expect(readDraft('x')).toEqual({ a: '1' });
     dropDraft('x');
     expect(readDraft('x')).toBeNull();
-    localStorage.setItem('draft:y', '{broken');
+    localStorage.setItem('draft::y', '{broken');
     expect(readDraft('y')).toBeNull();
   });
 });

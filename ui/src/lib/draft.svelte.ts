@@ -1,7 +1,20 @@
-// What is typed and not yet saved, kept in the browser until the server has it.
+// What is typed and not yet saved, kept in the browser until the server has it. It belongs to the person who typed it:
+// nobody else finds it in a form.
+let owner = '';
+
+const place = (key: string) => `draft:${owner}:${key}`;
+
+/** Whose drafts are read and kept from now on. */
+export function draftsOf(person: string): void {
+  owner = person;
+  // Of a version that kept them for whoever came next.
+  for (const key of Object.keys(localStorage))
+    if (/^draft:(intake|run|noise|handover|fit|plan):/.test(key)) localStorage.removeItem(key);
+}
+
 export function readDraft<T extends object>(key: string): Partial<T> | null {
   try {
-    const text = localStorage.getItem(`draft:${key}`);
+    const text = localStorage.getItem(place(key));
     const found: unknown = text ? JSON.parse(text) : null;
     return found && typeof found === 'object' ? (found as Partial<T>) : null;
   } catch {
@@ -11,7 +24,7 @@ export function readDraft<T extends object>(key: string): Partial<T> | null {
 
 export function keepDraft(key: string, value: object): void {
   try {
-    localStorage.setItem(`draft:${key}`, JSON.stringify(value));
+    localStorage.setItem(place(key), JSON.stringify(value));
   } catch {
     // A full or closed store only costs the safety net.
   }
@@ -19,7 +32,7 @@ export function keepDraft(key: string, value: object): void {
 
 export function dropDraft(key: string): void {
   try {
-    localStorage.removeItem(`draft:${key}`);
+    localStorage.removeItem(place(key));
   } catch {
     // Nothing to drop.
   }

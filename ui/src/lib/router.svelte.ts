@@ -32,6 +32,15 @@ export function go(path: string, replace = false): void {
   scrollTo(0, 0);
 }
 
+/** A part of an address in plain text, or null where it is none: such an address leads nowhere. */
+function readable(part: string): string | null {
+  try {
+    return decodeURIComponent(part);
+  } catch {
+    return null;
+  }
+}
+
 /** Values of the `:names` in a pattern, or null when the path does not fit. */
 export function match(pattern: string, path: string): Record<string, string> | null {
   const want = pattern.split('/');
@@ -40,8 +49,11 @@ export function match(pattern: string, path: string): Record<string, string> | n
   const found: Record<string, string> = {};
   for (const [i, part] of want.entries()) {
     const got = have[i] ?? '';
-    if (part.startsWith(':')) found[part.slice(1)] = decodeURIComponent(got);
-    else if (part !== got) return null;
+    if (part.startsWith(':')) {
+      const value = readable(got);
+      if (value === null) return null;
+      found[part.slice(1)] = value;
+    } else if (part !== got) return null;
   }
   return found;
 }

@@ -2309,7 +2309,7 @@ export interface components {
              * Words
              * @default
              */
-            words: string;
+            words?: string;
         };
         /**
          * AnswerOut
@@ -2380,7 +2380,7 @@ export interface components {
              * Left Words
              * @default
              */
-            left_words: string;
+            left_words?: string;
             /** Print Score */
             print_score?: number | null;
             /** Surface Score */
@@ -2391,7 +2391,7 @@ export interface components {
              * Words
              * @default
              */
-            words: string;
+            words?: string;
         };
         /** AttemptOut */
         AttemptOut: {
@@ -2499,12 +2499,12 @@ export interface components {
              * Target Um
              * @default 20
              */
-            target_um: number;
+            target_um?: number;
             /**
              * Temperature C
              * @default 70
              */
-            temperature_c: number;
+            temperature_c?: number;
         };
         /** BathSpotOut */
         BathSpotOut: {
@@ -2527,7 +2527,7 @@ export interface components {
              * With Model
              * @default true
              */
-            with_model: boolean;
+            with_model?: boolean;
         };
         /**
          * BenchEventOut
@@ -3150,18 +3150,18 @@ export interface components {
              * Marks
              * @default []
              */
-            marks: components["schemas"]["MarkIn"][];
+            marks?: components["schemas"]["MarkIn"][];
             /**
              * Note
              * @default
              */
-            note: string;
+            note?: string;
             place: components["schemas"]["ConditionPlace"];
             /**
              * Removed
              * @default false
              */
-            removed: boolean;
+            removed?: boolean;
         };
         /** ConditionIn */
         ConditionIn: {
@@ -3220,16 +3220,16 @@ export interface components {
              * Accessories
              * @default
              */
-            accessories: string;
+            accessories?: string;
             /** Limit Cents */
             limit_cents?: number | null;
             /**
              * Limits
              * @default
              */
-            limits: string;
+            limits?: string;
             /** @default not_asked */
-            passcode: components["schemas"]["Passcode"];
+            passcode?: components["schemas"]["Passcode"];
             /** Pick Up At */
             pick_up_at?: string | null;
             /** Version */
@@ -3270,7 +3270,7 @@ export interface components {
              * Gap Tolerance Mm
              * @default 0.1
              */
-            gap_tolerance_mm: number;
+            gap_tolerance_mm?: number;
             /** Length Mm */
             length_mm: number;
             /** Material */
@@ -3392,7 +3392,7 @@ export interface components {
              * Kerf Mm
              * @default 0.2
              */
-            kerf_mm: number;
+            kerf_mm?: number;
             /**
              * Product Id
              * Format: uuid
@@ -3430,7 +3430,7 @@ export interface components {
              * Count
              * @default 1
              */
-            count: number;
+            count?: number;
             /** Label */
             label: string;
             /** Length Mm */
@@ -3440,7 +3440,7 @@ export interface components {
              * Together
              * @default false
              */
-            together: boolean;
+            together?: boolean;
             /** Width Mm */
             width_mm: number;
         };
@@ -3787,20 +3787,23 @@ export interface components {
             /** U95 K Per W */
             u95_k_per_w: number;
         };
-        /** FitIn */
+        /**
+         * FitIn
+         * @description What was changed: what is left out stays as it is.
+         */
         FitIn: {
             /**
              * Cleaned
              * @default []
              */
-            cleaned: components["schemas"]["Cleaned"][];
+            cleaned?: components["schemas"]["Cleaned"][];
             /** Done */
             done: boolean;
             /**
              * Fit Note
              * @default
              */
-            fit_note: string;
+            fit_note?: string;
             /** Version */
             version: number;
         };
@@ -3813,20 +3816,20 @@ export interface components {
              * @default
              * @enum {string}
              */
-            amount_unit: "" | "g" | "mL" | "mm" | "pieces";
+            amount_unit?: "" | "g" | "mL" | "mm" | "pieces";
             kind: components["schemas"]["Kind"];
             /**
              * Lot
              * @default
              */
-            lot: string;
+            lot?: string;
             /** Lot Id */
             lot_id?: string | null;
             /**
              * Product
              * @default
              */
-            product: string | "";
+            product?: string | "";
             target: components["schemas"]["Target"];
         };
         /** FitItemOut */
@@ -3850,7 +3853,10 @@ export interface components {
             lot_id: string | null;
             /** Product */
             product: string;
-            /** Spare */
+            /**
+             * Spare
+             * @default 0
+             */
             spare: number;
             /** Target */
             target: string;
@@ -3888,7 +3894,7 @@ export interface components {
              * Aluminium Near
              * @default unknown
              */
-            aluminium_near: string;
+            aluminium_near?: string;
             bath?: components["schemas"]["BathSpotIn"] | null;
             /** Cap W */
             cap_w?: number | null;
@@ -3896,12 +3902,12 @@ export interface components {
              * Carried
              * @default false
              */
-            carried: boolean;
+            carried?: boolean;
             /**
              * Cold Plate
              * @default unknown
              */
-            cold_plate: string;
+            cold_plate?: string;
             cover?: components["schemas"]["CoverSpotIn"] | null;
             /** Cpu Die Length Mm */
             cpu_die_length_mm?: number | null;
@@ -3911,17 +3917,17 @@ export interface components {
              * Dust
              * @default unknown
              */
-            dust: string;
+            dust?: string;
             /**
              * Fan State
              * @default unknown
              */
-            fan_state: string;
+            fan_state?: string;
             /**
              * Gap Filler
              * @default pads
              */
-            gap_filler: string;
+            gap_filler?: string;
             /** Gaps */
             gaps?: components["schemas"]["GapSpotIn"][];
             /** Gpu Die Length Mm */
@@ -3932,43 +3938,43 @@ export interface components {
              * Insulation
              * @default none
              */
-            insulation: string;
+            insulation?: string;
             /**
              * Old Interface
              * @default unknown
              */
-            old_interface: string;
+            old_interface?: string;
             /**
              * Opens Mains
              * @default false
              */
-            opens_mains: boolean;
+            opens_mains?: boolean;
             /**
              * Pads State
              * @default unknown
              */
-            pads_state: string;
+            pads_state?: string;
             /**
              * Parts Exposed
              * @default unknown
              */
-            parts_exposed: string;
+            parts_exposed?: string;
             /**
              * Place
              * @default desk
              */
-            place: string;
+            place?: string;
             /**
              * Plating
              * @default false
              */
-            plating: boolean;
+            plating?: boolean;
             shim?: components["schemas"]["ShimSpotIn"] | null;
             /**
              * Undervolt Mv
              * @default 0
              */
-            undervolt_mv: number;
+            undervolt_mv?: number;
         };
         /** FoundOut */
         FoundOut: {
@@ -4078,7 +4084,7 @@ export interface components {
              * Count
              * @default 1
              */
-            count: number;
+            count?: number;
             /** How */
             how: string;
             /** Length Mm */
@@ -4091,12 +4097,12 @@ export interface components {
              * Together
              * @default false
              */
-            together: boolean;
+            together?: boolean;
             /**
              * Tolerance Mm
              * @default 0.05
              */
-            tolerance_mm: number;
+            tolerance_mm?: number;
             /** Width Mm */
             width_mm: number;
         };
@@ -4196,7 +4202,7 @@ export interface components {
              * Customer Address
              * @default
              */
-            customer_address: string;
+            customer_address?: string;
             /** Hands Min */
             hands_min?: {
                 [key: string]: number;
@@ -4207,34 +4213,34 @@ export interface components {
              * Language
              * @default en
              */
-            language: string;
+            language?: string;
             /**
              * Life School
              * @default usual
              */
-            life_school: string;
+            life_school?: string;
             /**
              * Link Months
              * @default 24
              */
-            link_months: number;
+            link_months?: number;
             /** Tax Percent */
             tax_percent: number;
             /**
              * Tighten Percent
              * @default 50
              */
-            tighten_percent: number;
+            tighten_percent?: number;
             /**
              * Usual Fan
              * @default
              */
-            usual_fan: string;
+            usual_fan?: string;
             /**
              * Usual Load
              * @default
              */
-            usual_load: string;
+            usual_load?: string;
             /** Work Warranty Months */
             work_warranty_months?: number | null;
         };
@@ -4267,7 +4273,10 @@ export interface components {
             /** Work Warranty Months */
             work_warranty_months: number | null;
         };
-        /** HandOverIn */
+        /**
+         * HandOverIn
+         * @description What was changed: what is left out stays as it is.
+         */
         HandOverIn: {
             /** Handed Over */
             handed_over: boolean;
@@ -4275,7 +4284,7 @@ export interface components {
              * Handover Note
              * @default
              */
-            handover_note: string;
+            handover_note?: string;
             /** Next Service On */
             next_service_on?: string | null;
             /** Price Cents */
@@ -4286,7 +4295,7 @@ export interface components {
              * Why
              * @default
              */
-            why: string;
+            why?: string;
         };
         /**
          * HeadlineOut
@@ -4357,19 +4366,19 @@ export interface components {
              * Another Device
              * @default false
              */
-            another_device: boolean;
+            another_device?: boolean;
             /** @default unknown */
-            backup_done: components["schemas"]["Answer"];
+            backup_done?: components["schemas"]["Answer"];
             /**
              * Battery Swollen
              * @default false
              */
-            battery_swollen: boolean;
+            battery_swollen?: boolean;
             /**
              * Customer Contact
              * @default
              */
-            customer_contact: string;
+            customer_contact?: string;
             /** Customer Name */
             customer_name: string;
             /** Device Id */
@@ -4380,67 +4389,70 @@ export interface components {
              * Factory Interface
              * @default
              */
-            factory_interface: string;
+            factory_interface?: string;
             /** @default unknown */
-            fan: components["schemas"]["Answer"];
+            fan?: components["schemas"]["Answer"];
             kind: components["schemas"]["DeviceKind"];
             /**
              * Language
              * @default en
              */
-            language: string;
+            language?: string;
             /** @default unknown */
-            lidded: components["schemas"]["Answer"];
+            lidded?: components["schemas"]["Answer"];
             /** Limit C */
             limit_c?: number | null;
             /**
              * Liquid Damage
              * @default false
              */
-            liquid_damage: boolean;
+            liquid_damage?: boolean;
             /**
              * Lives
              * @default
              */
-            lives: string;
+            lives?: string;
             /**
              * Maker
              * @default
              */
-            maker: string;
+            maker?: string;
             /** Model */
             model: string;
             /** Months Since Service */
             months_since_service?: number | null;
             /** @default unknown */
-            place: components["schemas"]["WhereUsed"];
+            place?: components["schemas"]["WhereUsed"];
             /** Power Limit Cpu W */
             power_limit_cpu_w?: number | null;
             /** Power Limit Gpu W */
             power_limit_gpu_w?: number | null;
             /** @default unknown */
-            seal: components["schemas"]["Seal"];
+            seal?: components["schemas"]["Seal"];
             /**
              * Serial
              * @default
              */
-            serial: string;
+            serial?: string;
             /** @default unknown */
-            surroundings: components["schemas"]["Surroundings"];
+            surroundings?: components["schemas"]["Surroundings"];
             /**
              * Symptom
              * @default
              */
-            symptom: string;
+            symptom?: string;
             /**
              * Tag
              * @default
              */
-            tag: string;
+            tag?: string;
             /** @default unknown */
-            warranty: components["schemas"]["Warranty"];
+            warranty?: components["schemas"]["Warranty"];
         };
-        /** IntakeUpdateIn */
+        /**
+         * IntakeUpdateIn
+         * @description What was changed: what is left out stays as it is.
+         */
         IntakeUpdateIn: {
             /** Age Months */
             age_months?: number | null;
@@ -4448,21 +4460,24 @@ export interface components {
              * Another Device
              * @default false
              */
-            another_device: boolean;
+            another_device?: boolean;
             /** @default unknown */
-            backup_done: components["schemas"]["Answer"];
+            backup_done?: components["schemas"]["Answer"];
             /**
              * Battery Swollen
              * @default false
              */
-            battery_swollen: boolean;
+            battery_swollen?: boolean;
             /**
              * Customer Contact
              * @default
              */
-            customer_contact: string;
-            /** Customer Name */
-            customer_name: string;
+            customer_contact?: string;
+            /**
+             * Customer Name
+             * @default
+             */
+            customer_name?: string;
             /** Device Id */
             device_id?: string | null;
             /** Done On */
@@ -4471,67 +4486,71 @@ export interface components {
              * Factory Interface
              * @default
              */
-            factory_interface: string;
+            factory_interface?: string;
             /** @default unknown */
-            fan: components["schemas"]["Answer"];
-            kind: components["schemas"]["DeviceKind"];
+            fan?: components["schemas"]["Answer"];
+            /** @default other */
+            kind?: components["schemas"]["DeviceKind"];
             /**
              * Language
              * @default en
              */
-            language: string;
+            language?: string;
             /** @default unknown */
-            lidded: components["schemas"]["Answer"];
+            lidded?: components["schemas"]["Answer"];
             /** Limit C */
             limit_c?: number | null;
             /**
              * Liquid Damage
              * @default false
              */
-            liquid_damage: boolean;
+            liquid_damage?: boolean;
             /**
              * Lives
              * @default
              */
-            lives: string;
+            lives?: string;
             /**
              * Maker
              * @default
              */
-            maker: string;
-            /** Model */
-            model: string;
+            maker?: string;
+            /**
+             * Model
+             * @default
+             */
+            model?: string;
             /** Months Since Service */
             months_since_service?: number | null;
             /** @default unknown */
-            place: components["schemas"]["WhereUsed"];
+            place?: components["schemas"]["WhereUsed"];
             /** Power Limit Cpu W */
             power_limit_cpu_w?: number | null;
             /** Power Limit Gpu W */
             power_limit_gpu_w?: number | null;
             /** @default unknown */
-            seal: components["schemas"]["Seal"];
+            seal?: components["schemas"]["Seal"];
             /**
              * Serial
              * @default
              */
-            serial: string;
+            serial?: string;
             /** @default unknown */
-            surroundings: components["schemas"]["Surroundings"];
+            surroundings?: components["schemas"]["Surroundings"];
             /**
              * Symptom
              * @default
              */
-            symptom: string;
+            symptom?: string;
             /**
              * Tag
              * @default
              */
-            tag: string;
+            tag?: string;
             /** Version */
             version: number;
             /** @default unknown */
-            warranty: components["schemas"]["Warranty"];
+            warranty?: components["schemas"]["Warranty"];
         };
         /**
          * IntervalOut
@@ -4946,7 +4965,7 @@ export interface components {
              * Reason
              * @default
              */
-            reason: string;
+            reason?: string;
             /** Remaining */
             remaining?: number | null;
             /** Version */
@@ -4971,7 +4990,7 @@ export interface components {
              * Words
              * @default
              */
-            words: string;
+            words?: string;
             /** X */
             x: number;
             /** Y */
@@ -5245,7 +5264,7 @@ export interface components {
              * Place
              * @default
              */
-            place: string;
+            place?: string;
         };
         /** NoiseOut */
         NoiseOut: {
@@ -5533,7 +5552,7 @@ export interface components {
              * Note
              * @default
              */
-            note: string;
+            note?: string;
             /** Source */
             source: string;
             /** Value */
@@ -5835,7 +5854,7 @@ export interface components {
          */
         PastTellIn: {
             /** @default unknown */
-            day_order: components["schemas"]["DayOrder"];
+            day_order?: components["schemas"]["DayOrder"];
             kind: components["schemas"]["DeviceKind"];
             /** Roles */
             roles?: (components["schemas"]["PastRole"] | null)[] | null;
@@ -5843,7 +5862,7 @@ export interface components {
              * Sheet
              * @default
              */
-            sheet: string;
+            sheet?: string;
             /** Version */
             version: number;
         };
@@ -6314,7 +6333,7 @@ export interface components {
              * Version
              * @default 0
              */
-            version: number;
+            version?: number;
         };
         /** ProductOut */
         ProductOut: {
@@ -6372,14 +6391,14 @@ export interface components {
              * Days
              * @default 14
              */
-            days: number;
+            days?: number;
             /** Keys */
             keys: string[];
             /**
              * Words
              * @default
              */
-            words: string;
+            words?: string;
         };
         /**
          * QuoteOut
@@ -6698,31 +6717,31 @@ export interface components {
              * Fan Setting
              * @default
              */
-            fan_setting: string;
+            fan_setting?: string;
             /**
              * Firmware
              * @default
              */
-            firmware: string;
+            firmware?: string;
             /** Like */
             like?: string | null;
             /**
              * Load Recipe
              * @default
              */
-            load_recipe: string;
+            load_recipe?: string;
             /** Name */
             name: string;
             /**
              * Placement
              * @default
              */
-            placement: string;
+            placement?: string;
             /**
              * Power Profile
              * @default
              */
-            power_profile: string;
+            power_profile?: string;
             /** Room C */
             room_c?: number | null;
             /** State Id */
@@ -6731,7 +6750,7 @@ export interface components {
              * Tuning
              * @default
              */
-            tuning: string;
+            tuning?: string;
         };
         /** RunChangeIn */
         RunChangeIn: {
@@ -6748,7 +6767,10 @@ export interface components {
             /** Values */
             values: components["schemas"]["LogFigureOut"][];
         };
-        /** RunIn */
+        /**
+         * RunIn
+         * @description What was changed: what is left out stays as it is.
+         */
         RunIn: {
             /** Duration Min */
             duration_min?: number | null;
@@ -6758,27 +6780,27 @@ export interface components {
              * Fan Setting
              * @default
              */
-            fan_setting: string;
+            fan_setting?: string;
             /**
              * Firmware
              * @default
              */
-            firmware: string;
+            firmware?: string;
             /**
              * Load Recipe
              * @default
              */
-            load_recipe: string;
+            load_recipe?: string;
             /**
              * Placement
              * @default
              */
-            placement: string;
+            placement?: string;
             /**
              * Power Profile
              * @default
              */
-            power_profile: string;
+            power_profile?: string;
             /** Result Duration S */
             result_duration_s?: number | null;
             /** Result Frame Rate */
@@ -6788,12 +6810,12 @@ export interface components {
             /** Room C */
             room_c?: number | null;
             /** @default  */
-            start: components["schemas"]["Start"];
+            start?: components["schemas"]["Start"];
             /**
              * Tuning
              * @default
              */
-            tuning: string;
+            tuning?: string;
             /** Version */
             version: number;
         };
@@ -7094,7 +7116,7 @@ export interface components {
              * Bond
              * @default glue
              */
-            bond: string;
+            bond?: string;
             /** Die Length Mm */
             die_length_mm: number;
             /** Die Width Mm */
@@ -7105,12 +7127,12 @@ export interface components {
              * Offset X Mm
              * @default 0
              */
-            offset_x_mm: number;
+            offset_x_mm?: number;
             /**
              * Offset Y Mm
              * @default 0
              */
-            offset_y_mm: number;
+            offset_y_mm?: number;
             /** Package Length Mm */
             package_length_mm: number;
             /** Package Width Mm */
@@ -7358,7 +7380,7 @@ export interface components {
              * Place
              * @default
              */
-            place: string;
+            place?: string;
             /** Reading C */
             reading_c: number;
             spot: components["schemas"]["Spot"];
@@ -7412,12 +7434,12 @@ export interface components {
              * Cover
              * @default
              */
-            cover: string;
+            cover?: string;
             /**
              * Firmware
              * @default
              */
-            firmware: string;
+            firmware?: string;
             /** Heat Cycles */
             heat_cycles?: number | null;
             /** Hours */
@@ -7427,17 +7449,17 @@ export interface components {
              * Product
              * @default
              */
-            product: string;
+            product?: string;
             /**
              * Tuning
              * @default
              */
-            tuning: string;
+            tuning?: string;
             /**
              * Words
              * @default
              */
-            words: string;
+            words?: string;
         };
         /** StateOut */
         StateOut: {

@@ -1,4 +1,5 @@
 // Who is signed in. The demo signs itself in when the server offers it.
+import { draftsOf } from './draft.svelte';
 import { forgetAnswers } from './offline';
 import { client, Problem, rememberToken, take, type Session } from './api';
 
@@ -18,6 +19,7 @@ function keep(found: Session): Session {
   rememberToken(found.csrf_token);
   // What one person has seen is not shown to the next.
   const who = found.person?.id ?? '';
+  draftsOf(who);
   if (who && localStorage.getItem('last-person') !== who) {
     if (localStorage.getItem('last-person')) void forgetAnswers();
     localStorage.setItem('last-person', who);

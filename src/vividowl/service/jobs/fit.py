@@ -44,12 +44,22 @@ def get_items(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> Sequence[F
 
 
 def save_fit(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, *, cleaned: list[str], note: str, done: bool
+    workshop: Workshop,
+    actor: Actor,
+    job_id: uuid.UUID,
+    version: int,
+    *,
+    done: bool,
+    cleaned: list[str] | None = None,
+    fit_note: str | None = None,
 ) -> JobView:
-    """Save what was cleaned; done closes the step, for which open gates must be acknowledged."""
+    """Save what was cleaned, and a note: what is not given stays. done closes the step, for which open gates must be
+    acknowledged."""
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         check_version(job.version, version, say("fit-fit"))
+        cleaned = list(job.cleaned) if cleaned is None else cleaned
+        fit_note = job.fit_note if fit_note is None else fit_note
         view = view_of(scope, job)
         if done:
             require_settled(view, field="done")
@@ -76,7 +86,7 @@ def save_fit(
                 field="cleaned",
                 remedy=say("fit-tick-what-was-cleaned-or"),
             )
-        job.cleaned, job.fit_note, job.fit_done = cleaned, note, done
+        job.cleaned, job.fit_note, job.fit_done = cleaned, fit_note, done
         if done:
             fitted(scope, job, items_of(scope, job.id))
         scope.session.flush()

@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 import uuid
+from collections.abc import Mapping
 from dataclasses import asdict
-from datetime import date
+from typing import Any
 
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import say
@@ -18,24 +19,26 @@ from vividowl.service.record.versions import Edge, Kept, keep_version, kept_of, 
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.models import Job
 
+# What is settled with the owner as a device goes out.
+SETTLED = ("price_cents", "next_service_on", "handover_note")
+
 
 def hand_over(
     workshop: Workshop,
     actor: Actor,
     job_id: uuid.UUID,
     version: int,
+    given: Mapping[str, Any],
     *,
-    price_cents: int | None,
-    next_service_on: date | None,
-    note: str,
     handed_over: bool,
     why: str,
     edge: Edge,
 ) -> Kept:
-    """Save price and date; hand the device over, or take the hand-over back. What is handed over is kept as a version
-    of the record; what is changed after that needs a reason and is the next one. edge: how it leaves the house."""
-    if price_cents is not None:
-        require_range("price", price_cents / 100, "", 0, 100000, say("handover-type-price-with-point-or"))
+    """Save price, date and note, of which what is not given stays; hand the device over, or take the hand-over back.
+    What is handed over is kept as a version of the record; what is changed after that needs a reason and is the next
+    one. edge: how it leaves the house."""
+    if given.get("price_cents") is not None:
+        require_range("price", given["price_cents"] / 100, "", 0, 100000, say("handover-type-price-with-point-or"))
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)
         check_version(job.version, version, say("handover-hand-over"))
@@ -62,9 +65,9 @@ def hand_over(
                 remedy=say("handover-find-out-why"),
                 reason="failed",
             )
-        told = (price_cents, next_service_on, note)
+        told = tuple(given.get(name, getattr(job, name)) for name in SETTLED)
         closes = handed_over and job.handed_over_at is None
-        corrects = handed_over and not closes and told != (job.price_cents, job.next_service_on, job.handover_note)
+        corrects = handed_over and not closes and told != tuple(getattr(job, name) for name in SETTLED)
         if corrects:
             require_why(why, versions_of(scope, job.id))
         job.price_cents, job.next_service_on, job.handover_note = told

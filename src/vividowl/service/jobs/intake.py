@@ -17,13 +17,14 @@ from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import Words, say
 from vividowl.core.verdict.verdicts import Verdict
 from vividowl.service.attempts.failing import has_failed
-from vividowl.service.devices.known import device_for
+from vividowl.service.devices.known import DEVICE_FIELDS, device_for
 from vividowl.service.errors import Refused
 from vividowl.service.jobs.beside import Answered, answers_of, visits_of
 from vividowl.service.languages import require_language
 from vividowl.service.plan.found import plan_row
 from vividowl.service.plan.planning import chosen_gates
 from vividowl.service.workshop import Actor, Workshop, check_version
+from vividowl.store.base import changed_elsewhere
 from vividowl.store.deciding import Plan
 from vividowl.store.finding import Wanted, find_jobs
 from vividowl.store.models import Acknowledgement, Job
@@ -220,8 +221,17 @@ def create_job(workshop: Workshop, actor: Actor, fields: dict[str, Any]) -> JobV
         return view_of(scope, job)
 
 
+def _noted(job: Job) -> dict[str, Any]:
+    """What was noted at intake so far."""
+    own = {name: getattr(job, name) for name in INTAKE_FIELDS}
+    device = {name: getattr(job.device, name) for name in DEVICE_FIELDS}
+    customer = {"customer_name": job.customer.name, "customer_contact": job.customer.contact}
+    return {**own, **device, **customer, "device_id": job.device_id, "another_device": False}
+
+
 def update_intake(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, fields: dict[str, Any]) -> JobView:
-    """Change what was noted at intake. Allowed while stopped: that is how a stop is cleared."""
+    """Change what was noted at intake: what is not given stays. Allowed while stopped: that is how a stop is
+    cleared."""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)
         if job.handed_over_at is not None:
@@ -232,7 +242,10 @@ def update_intake(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: 
                 reason="handed_over",
             )
         check_version(job.version, version, say("intake-intake"))
-        _write_intake(scope, job, fields)
+        was = _noted(job)
+        _write_intake(scope, job, {**was, **fields})
+        if _noted(job) != was:
+            changed_elsewhere(scope.session, job)
         scope.session.flush()
         return view_of(scope, job)
 

@@ -204,24 +204,24 @@ def finish(workshop: Workshop, scope: Scope, job: Job, run: Run, *, logs: bool =
 def save_run(
     workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, version: int, fields: Mapping[str, Any]
 ) -> RunView:
-    """Save the conditions of a run."""
-    if fields["room_c"] is not None:
+    """Save conditions of a run: what is not given stays."""
+    if fields.get("room_c") is not None:
         require_room_c(fields["room_c"])
-    if fields["duration_min"] is not None:
+    if fields.get("duration_min") is not None:
         require_range("duration_min", fields["duration_min"], "min", 0.5, 1440)
-    if fields["fan_blades"] is not None:
+    if fields.get("fan_blades") is not None:
         require_range("fan_blades", fields["fan_blades"], "", 3, 120, say("runs-count-blades-one-fan"))
     for name in RESULT_FIELDS:
-        if fields[name] is not None:
+        if fields.get(name) is not None:
             require_range(name, fields[name], "", 1e-9, 1e12, say("runs-leave-empty-when-there-none"))
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         run = scope.run(job.id, side, lock=True)
         check_version(run.version if run else 0, version, say("runs-conditions", side=side))
-        if run is None:
-            run = scope.add(Run(job_id=job.id, side=side))
+        run = run_for_writing(scope, job, side)
         for name in (*RECIPE_FIELDS, *RESULT_FIELDS, "room_c"):
-            setattr(run, name, fields[name])
+            if name in fields:
+                setattr(run, name, fields[name])
         return finish(workshop, scope, job, run)
 
 

@@ -164,7 +164,7 @@ def get_job(path: JobPath) -> JobOut:
 @access("member")
 def update_intake(path: JobPath, body: IntakeUpdateIn) -> JobOut:
     """Change the intake."""
-    fields = body.model_dump(exclude={"version"})
+    fields = body.model_dump(exclude={"version"}, exclude_unset=True)
     return job_out(intake.update_intake(workshop(), actor(), path.job_id, body.version, fields))
 
 
@@ -191,9 +191,8 @@ def _items(rows: object) -> FitItemsOut:
 @access("member")
 def save_fit(path: JobPath, body: FitIn) -> JobOut:
     """What was cleaned; done closes the step."""
-    view = fit.save_fit(
-        workshop(), actor(), path.job_id, body.version, cleaned=list(body.cleaned), note=body.fit_note, done=body.done
-    )
+    fields = body.model_dump(exclude={"version", "done"}, exclude_unset=True)
+    view = fit.save_fit(workshop(), actor(), path.job_id, body.version, done=body.done, **fields)
     return job_out(view)
 
 

@@ -8,7 +8,7 @@ from typing import Annotated, Literal
 
 from pydantic import Field, StringConstraints
 
-from vividowl.core.job.device import Answer, Cleaned, Seal, Surroundings, Target, Warranty, WhereUsed
+from vividowl.core.job.device import Answer, Cleaned, DeviceKind, Seal, Surroundings, Target, Warranty, WhereUsed
 from vividowl.web.fields import (
     NO_NUL,
     Day,
@@ -59,7 +59,12 @@ class IntakeIn(In):
 
 
 class IntakeUpdateIn(IntakeIn):
-    version: int
+    """What was changed: what is left out stays as it is."""
+
+    version: Whole
+    customer_name: Name = ""
+    kind: Kind = DeviceKind.OTHER
+    model: Name = ""
 
 
 class IntakeGatesQuery(In):
@@ -176,6 +181,8 @@ class SuggestionsOut(Out):
 
 
 class FitIn(In):
+    """What was changed: what is left out stays as it is."""
+
     version: Whole
     cleaned: list[Cleaned] = Field(default=[])
     fit_note: Long = ""
@@ -201,7 +208,8 @@ class FitItemOut(Out):
     amount: float | None
     amount_unit: str
     amount_is: str
-    spare: int
+    # Records that were kept before it was told apart do not say it.
+    spare: int = 0
     lot_id: uuid.UUID | None
 
 
@@ -210,6 +218,8 @@ class FitItemsOut(Out):
 
 
 class HandOverIn(In):
+    """What was changed: what is left out stays as it is."""
+
     version: Whole
     price_cents: Annotated[Whole, Field(ge=0, le=10_000_000)] | None = None
     next_service_on: Day | None = None

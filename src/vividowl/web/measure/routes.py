@@ -70,7 +70,7 @@ def get_run(path: RunPath) -> RunOut:
 @access("member")
 def save_run(path: RunPath, body: RunIn) -> RunOut:
     """Save the conditions."""
-    fields = body.model_dump(exclude={"version"})
+    fields = body.model_dump(exclude={"version"}, exclude_unset=True)
     return run_out(measure.save_run(workshop(), actor(), path.job_id, path.side, body.version, fields))
 
 

@@ -13,6 +13,8 @@ from vividowl.web.fields import NO_NUL, In, Medium, Number, Out, Short, Whole
 
 
 class RunIn(In):
+    """What was changed: what is left out stays as it is."""
+
     version: Whole
     room_c: Number | None = None
     load_recipe: Medium = ""

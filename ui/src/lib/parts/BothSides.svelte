@@ -1,17 +1,16 @@
 <script lang="ts" generics="T extends object">
   // What was changed on two screens: what stands here, what came from there, and a way to take either.
   import { say } from '../say';
-  import type { Clash, TwoSides } from '../autosave.svelte';
+  import type { LiveForm } from '../live-form.svelte';
   import Button from './Button.svelte';
   import Notice from './Notice.svelte';
 
   interface Props {
-    sides: TwoSides<T>;
-    ontake: (key: keyof T, value: T[keyof T]) => void;
+    form: LiveForm<T>;
     /** Names of fields that are not called as their keys. */
     names?: Partial<Record<string, string>>;
   }
-  let { sides, ontake, names = {} }: Props = $props();
+  let { form, names = {} }: Props = $props();
 
   const inputs = (key: string) => {
     const name = names[key] ?? key;
@@ -27,16 +26,12 @@
     const chosen = inputs(key).find((input) => input.type === 'radio' && input.value === value);
     return chosen?.labels?.[0]?.textContent?.trim() || (value === '' ? say('both-sides-empty') : String(value));
   };
-  function take(clash: Clash<T>) {
-    ontake(clash.key, clash.theirs);
-    sides.settle(clash.key);
-  }
 </script>
 
-{#if sides.clashes.length}
+{#if form.clashes.length}
   <Notice tone="care" title={say('both-sides-title')}>
     <ul>
-      {#each sides.clashes as clash (clash.key)}
+      {#each form.clashes as clash (clash.key)}
         <li>
           <span
             >{say('both-sides-line', {
@@ -45,8 +40,8 @@
               theirs: wordsOf(clash.key, clash.theirs),
             })}</span
           >
-          <Button onclick={() => sides.settle(clash.key)}>{say('both-sides-keep')}</Button>
-          <Button onclick={() => take(clash)}>{say('both-sides-take')}</Button>
+          <Button onclick={() => form.settle(clash.key, false)}>{say('both-sides-keep')}</Button>
+          <Button onclick={() => form.settle(clash.key, true)}>{say('both-sides-take')}</Button>
         </li>
       {/each}
     </ul>

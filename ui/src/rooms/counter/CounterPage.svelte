@@ -3,8 +3,9 @@
   import { PASSCODES, say } from './words';
   import { onDestroy } from 'svelte';
   import { client, Problem, raw, take, type Job, type Schemas } from '../../lib/api';
-  import { AutoSave } from '../../lib/autosave.svelte';
   import { parseNumber } from '../../lib/format';
+  import { LiveForm } from '../../lib/live-form.svelte';
+  import BothSides from '../../lib/parts/BothSides.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import DateField from '../../lib/parts/DateField.svelte';
@@ -27,7 +28,6 @@
   type Sheet = Schemas['CounterOut'];
   let job = $state.raw<Job | null>(null);
   let sheet = $state<Sheet | null>(null);
-  let form = $state({ accessories: '', passcode: 'not_asked', limit: '', limits: '', day: '', time: '' });
   let trouble = $state.raw<Problem | null>(null);
   let errors = $state<Record<string, string>>({});
   let busy = $state(false);
@@ -71,24 +71,30 @@
       job = found;
       return counter;
     });
-    if (done && sheet) form = formOf(sheet);
+    if (!done || !sheet) return;
+    if (live) live.take(formOf(sheet));
+    else live = new LiveForm(formOf(sheet), { key: `counter:${id}`, write, reload: load, saves: () => true });
   }
   $effect(() => {
     void id;
     void load();
   });
 
-  const saver = new AutoSave(async () => {
+  type Form = ReturnType<typeof formOf>;
+  let live = $state.raw<LiveForm<Form> | null>(null);
+  $effect(() => live?.track());
+  async function write(form: Form): Promise<Form | null> {
     const limit = parseNumber(form.limit);
     if (limit !== null && (Number.isNaN(limit) || limit < 0)) {
       errors = { price_limit: say('counter-no-price') };
-      return false;
+      return null;
     }
     const ready = momentOf(form.day, form.time);
     if (ready === undefined) {
       errors = { time: say('counter-no-time') };
-      return false;
+      return null;
     }
+    errors = {};
     const body = {
       version: sheet?.version ?? 1,
       accessories: form.accessories,
@@ -97,14 +103,15 @@
       limits: form.limits,
       pick_up_at: ready,
     };
-    return act(() => take(client.PUT('/api/jobs/{job_id}/counter', { params, body })));
-  });
-  onDestroy(() => void saver.flush());
+    sheet = await take(client.PUT('/api/jobs/{job_id}/counter', { params, body }));
+    return formOf(sheet);
+  }
+  onDestroy(() => void live?.saver.flush());
 
   async function sign(what: 'consent' | 'picked_up', name: string, strokes: number[][][]) {
     // As they stand while the pen is lifted: what is saved only now was not read by anyone.
     const read = (what === 'consent' ? sheet?.consent_words : sheet?.pick_up_words) ?? [];
-    await saver.flush();
+    await live?.saver.flush();
     const body = { version: sheet?.version ?? 1, what, name, words: read, strokes };
     if (await pressed(() => take(client.POST('/api/jobs/{job_id}/counter/signatures', { params, body }))))
       toast(say('counter-signed'));
@@ -134,27 +141,29 @@
   }
 </script>
 
-{#if trouble}
-  <Notice tone="care" title={trouble.body.detail}>
-    {trouble.body.remedy}
+{#if trouble ?? live?.trouble}
+  {@const told = (trouble ?? live?.trouble) as Problem}
+  <Notice tone="care" title={told.body.detail}>
+    {told.body.remedy}
     {#snippet actions()}<Button onclick={() => void load()}>{say('counter-load-again')}</Button>{/snippet}
   </Notice>
 {/if}
-{#if job && sheet}
+{#if job && sheet && live}
   <JobHead {job} />
   <div class="head">
     <h2>{say('counter-title')}</h2>
-    <SaveStand stand={saver.stand} />
+    <SaveStand stand={live.saver.stand} />
     <Button href="/jobs/{id}">{say('counter-to-job')}</Button>
     <Button href="/api/jobs/{id}/ticket.pdf" download>{say('counter-ticket')}</Button>
     {#if job.handed_over_at}<Button href="/api/jobs/{id}/pick-up.pdf" download>{say('counter-pick-up-sheet')}</Button
       >{/if}
   </div>
-  <form oninput={() => saver.typed()} onchange={() => void saver.flush()} onsubmit={(e) => e.preventDefault()}>
+  <BothSides form={live} />
+  <form onchange={() => void live?.saver.flush()} onsubmit={(e) => e.preventDefault()}>
     <TextField
       label={say('counter-accessories')}
       name="accessories"
-      bind:value={form.accessories}
+      bind:value={live.fields.accessories}
       hint={say('counter-accessories-hint')}
     />
     <TextField
@@ -162,22 +171,28 @@
       name="price_limit"
       numeric
       unit={currency}
-      bind:value={form.limit}
+      bind:value={live.fields.limit}
       error={errors.price_limit}
       hint={say('counter-limit-hint')}
     />
     <div class="moment">
-      <DateField label={say('counter-ready')} name="pick_up_on" bind:value={form.day} />
+      <DateField label={say('counter-ready')} name="pick_up_on" bind:value={live.fields.day} />
       <TextField
         label={say('counter-at')}
         name="pick_up_time"
-        bind:value={form.time}
+        bind:value={live.fields.time}
         error={errors.time}
         hint={say('counter-at-hint')}
       />
     </div>
-    <Choice legend={say('counter-passcode')} name="passcode" wide options={PASSCODES} bind:value={form.passcode} />
-    <TextField label={say('counter-limits')} name="limits" wide lines={2} bind:value={form.limits} />
+    <Choice
+      legend={say('counter-passcode')}
+      name="passcode"
+      wide
+      options={PASSCODES}
+      bind:value={live.fields.passcode}
+    />
+    <TextField label={say('counter-limits')} name="limits" wide lines={2} bind:value={live.fields.limits} />
   </form>
   <section>
     <h2>{say('counter-condition')}</h2>

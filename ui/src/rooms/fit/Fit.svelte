@@ -2,8 +2,9 @@
   import { say } from '../job/words';
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take, type FitItem, type Job, type Option } from '../../lib/api';
-  import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { offer } from '../../lib/keys.svelte';
+  import { LiveForm } from '../../lib/live-form.svelte';
+  import BothSides from '../../lib/parts/BothSides.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import FootBar from '../../lib/parts/FootBar.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -30,39 +31,33 @@
   }
   let { job, at, onchange, ondone }: Props = $props();
 
-  const draftKey = untrack(() => `fit:${job.id}`);
-  let form = $state({
-    cleaned: untrack(() => Object.fromEntries(Object.keys(CLEANED).map((k) => [k, job.cleaned.includes(k)]))) as Record<
-      string,
-      boolean
-    >,
-    note: untrack(() => job.fit_note),
-    ...readDraft<{ cleaned: Record<string, boolean>; note: string }>(draftKey),
+  // Each tick is a field of its own: two hands may tick different ones.
+  type FitForm = Record<string, boolean | string>;
+  const formOf = (j: Job): FitForm => ({
+    ...Object.fromEntries(Object.keys(CLEANED).map((k) => [k, j.cleaned.includes(k)])),
+    note: j.fit_note,
   });
+  /** What the press is for: it closes the step, or leaves it open. */
+  let closes = false;
+  const live = new LiveForm<FitForm>(
+    untrack(() => formOf(job)),
+    { key: `fit:${untrack(() => job.id)}`, write, reload: () => onchange(), whole: true },
+  );
+  $effect(() => {
+    const now = formOf(job);
+    untrack(() => live.take(now));
+  });
+  $effect(() => live.track());
   /** The list and the plan are there: what stands below them does not jump. */
   let there = $state(false);
   let items = $state<FitItem[]>([]);
   let planned = $state.raw<Option | null>(null);
-  let trouble = $state<Problem | null>(null);
   let busy = $state(false);
+  const trouble = $derived(live.trouble);
   const sheets = $derived(
     planned?.parts.filter((p) => p.unit === 'piece' && ['pad', 'phase_change_sheet'].includes(p.kind)) ?? [],
   );
   const params = $derived({ path: { job_id: job.id } });
-
-  // The draft follows the typing, so that a reload or a refusal loses nothing.
-  $effect(() => {
-    const cleaned = Object.keys(CLEANED).filter((k) => form.cleaned[k]);
-    if (
-      form.note !== job.fit_note ||
-      cleaned.join() !==
-        Object.keys(CLEANED)
-          .filter((k) => job.cleaned.includes(k))
-          .join()
-    )
-      keepDraft(draftKey, form);
-    else dropDraft(draftKey);
-  });
 
   onMount(() => {
     void Promise.all([refresh(), loadPlan()]).finally(() => (there = true));
@@ -98,29 +93,24 @@
     items = (await take(client.GET('/api/jobs/{job_id}/fit/items', { params }))).items;
   }
 
+  async function write(form: FitForm): Promise<FitForm> {
+    const cleaned = Object.keys(CLEANED).filter((k) => form[k]) as ('fins' | 'fan')[];
+    const body = { version: job.version, cleaned, fit_note: String(form.note), done: closes };
+    return formOf(await take(client.PUT('/api/jobs/{job_id}/fit', { params, body })));
+  }
+
   async function save(done: boolean) {
-    busy = true;
-    trouble = null;
+    if (busy) return;
+    [busy, closes] = [true, done];
     try {
-      const cleaned = Object.keys(CLEANED).filter((k) => form.cleaned[k]) as ('fins' | 'fan')[];
-      await take(
-        client.PUT('/api/jobs/{job_id}/fit', {
-          params,
-          body: { version: job.version, cleaned, fit_note: form.note, done },
-        }),
-      );
-      dropDraft(draftKey);
+      if (!(await live.save())) return;
       if (begun) {
         await onchange();
-        go(`/jobs/${job.id}/close`);
-        return;
+        return go(`/jobs/${job.id}/close`);
       }
       if (done) await ondone();
       else await onchange();
       toast(done ? say('fit-fit-closed') : say('fit-fit-open-again'));
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
     } finally {
       busy = false;
     }
@@ -130,11 +120,12 @@
 <Titled why="materials"><h2>{say('fit-fit-what-was-cleaned')}</h2></Titled>
 {#if there && (at.bench || at.trouble || !line.stands)}
   {#if begun}<div class="steps"><StageSteps {at} stage="fit" /></div>{/if}
+  <BothSides form={live} names={{ note: 'fit_note' }} />
   <fieldset>
     <legend>{say('fit-cleaned')}</legend>
     <div class="ticks">
       {#each Object.entries(CLEANED) as [key, label] (key)}
-        <Tick {label} bind:checked={() => form.cleaned[key] ?? false, (v) => (form.cleaned[key] = v)} />
+        <Tick {label} bind:checked={() => live.fields[key] === true, (v) => (live.fields[key] = v)} />
       {/each}
     </div>
   </fieldset>
@@ -153,7 +144,7 @@
     label={say('fit-what-you-saw-and')}
     name="fit_note"
     lines={3}
-    bind:value={form.note}
+    bind:value={() => String(live.fields.note), (v) => (live.fields.note = v)}
     hint={say('fit-chalk-dust-felt-pads')}
   />
 {:else}
@@ -168,9 +159,6 @@
           {@const where = job.gates.some((g) => g.stage === 'plan' && !g.acknowledged_by) ? 'plan' : 'intake'}
           <Button href="/jobs/{job.id}/{where}">{where === 'plan' ? say('fit-to-plan') : say('fit-to-intake')}</Button>
         {/if}
-        {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange()}
-            >{say('conditions-form-load-newer-state')}</Button
-          >{/if}
       {/snippet}
     </Notice>
   </div>

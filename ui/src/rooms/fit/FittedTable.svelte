@@ -16,8 +16,10 @@
 
   const amount = (item: FitItem) => {
     if (item.amount === null) return '–';
-    const count = { count: item.amount - item.spare, spare: item.spare };
-    const words = item.amount_unit === 'pieces' ? say('piece-count', count) : `${item.amount} ${item.amount_unit}`;
+    const words =
+      item.amount_unit === 'pieces'
+        ? say('piece-count', { count: item.amount - item.spare, spare: item.spare })
+        : `${item.amount} ${item.amount_unit}`;
     return words + (AMOUNT_IS[item.amount_is] ?? '');
   };
 

@@ -1,9 +1,8 @@
 <script lang="ts">
   import { say } from '../job/words';
   import { onDestroy, onMount, untrack } from 'svelte';
-  import { client, Problem, take, type Job, type Schemas } from '../../lib/api';
-  import { AutoSave, TwoSides } from '../../lib/autosave.svelte';
-  import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
+  import { client, take, type Job, type Schemas } from '../../lib/api';
+  import { LiveForm } from '../../lib/live-form.svelte';
   import { offer } from '../../lib/keys.svelte';
   import { Suggestions } from '../../lib/suggestions.svelte';
   import BothSides from '../../lib/parts/BothSides.svelte';
@@ -20,7 +19,7 @@
   import IntakeLimits from './IntakeLimits.svelte';
   import IntakeSection from './IntakeSection.svelte';
   import KnownModel from './KnownModel.svelte';
-  import { agree, check, emptyForm, formOf, withDevice, type IntakeForm } from './intake-form';
+  import { agree, check, emptyForm, formOf, only, withDevice, type IntakeForm } from './intake-form';
   import Restored from './Restored.svelte';
   import SameDevice from './SameDevice.svelte';
 
@@ -33,41 +32,31 @@
   }
   let { job, device = null, onsaved, onchange }: Props = $props();
 
-  const draftKey = untrack(() => `intake:${job?.id ?? 'new'}`);
-  const draft = readDraft<IntakeForm>(draftKey);
   const blank = untrack(() => (device ? withDevice(emptyForm(), device) : emptyForm()));
-  let form = $state<IntakeForm>({ ...untrack(() => (job ? formOf(job) : blank)), ...draft });
-  let restored = $state(draft !== null);
-  let errors = $state<Record<string, string>>({});
-  let trouble = $state<Problem | null>(null);
-  let busy = $state(false);
+  const live = new LiveForm<IntakeForm>(
+    untrack(() => (job ? formOf(job) : blank)),
+    {
+      key: `intake:${untrack(() => job?.id) ?? 'new'}`,
+      write,
+      reload: async () => onchange?.(),
+      saves: () => !!job,
+      whole: untrack(() => !job),
+    },
+  );
+  const form = $derived(live.fields);
+  const errors = $derived(live.errors);
   const suggestions = new Suggestions();
-  const saved = $derived(job ? formOf(job) : blank);
-  const changed = $derived(JSON.stringify(form) !== JSON.stringify(saved));
-
-  const sides = new TwoSides<typeof form>();
-  let base = untrack(() => saved);
   $effect(() => {
-    const next = saved;
-    untrack(() => (form = sides.merge($state.snapshot(form), base, next)));
-    base = next;
+    const now = job && formOf(job);
+    if (now) untrack(() => live.take(now));
   });
-
-  // The draft follows the typing, so that a reload or a refusal loses nothing.
-  $effect(() => {
-    if (changed) {
-      keepDraft(draftKey, form);
-      if (job) untrack(() => saver.typed());
-    } else {
-      dropDraft(draftKey);
-      untrack(() => saver.same());
-    }
-  });
+  $effect(() => live.track());
 
   let agreed = $state<Record<string, string>>({});
   const settled = $derived(job?.gates.filter((g) => g.acknowledged_by).map((g) => g.rule) ?? []);
-  const saver = new AutoSave(async () => (await save()) !== null);
-  onDestroy(() => void saver.flush());
+  let busy = $state(false);
+  let taken: Job | null = null;
+  onDestroy(() => void (job && live.saver.flush()));
   const missing = $derived(
     [
       [!form.customer_name.trim(), say('intake-missing-customer')],
@@ -77,45 +66,34 @@
     ].flatMap(([is, text]) => (is ? [{ text: text as string }] : [])),
   );
 
-  /** The server's job, or null where something stands in the way: it is told beside its field. */
-  async function save(): Promise<Job | null> {
-    const { body, errors: wrong } = check(form);
-    errors = wrong ?? {};
-    trouble = null;
+  /** What can be told wrong is told beside its field; what was agreed goes with its gate. */
+  async function write(typed: IntakeForm, changed: (keyof IntakeForm)[]): Promise<IntakeForm | null> {
+    const { body, errors: wrong } = check(typed);
+    live.errors = wrong ?? {};
     if (!body) return null;
-    const sent = JSON.stringify(form);
-    sides.sending($state.snapshot(form));
-    busy = true;
-    try {
-      let kept = job
-        ? await take(
-            client.PUT('/api/jobs/{job_id}', {
-              params: { path: { job_id: job.id } },
-              body: { ...body, version: job.version },
-            }),
-          )
-        : await take(client.POST('/api/jobs', { body }));
-      dropDraft(draftKey);
-      restored = false;
-      if (job && JSON.stringify(form) === sent) form = formOf(kept);
-      kept = await agree(kept, agreed);
-      if (job) await onchange?.();
-      return kept;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      errors = error.fields;
-      trouble = error;
-      return null;
-    } finally {
-      busy = false;
-    }
+    const kept = job
+      ? await take(
+          client.PUT('/api/jobs/{job_id}', {
+            params: { path: { job_id: job.id } },
+            body: { ...only(body, changed), version: job.version },
+          }),
+        )
+      : await take(client.POST('/api/jobs', { body }));
+    taken = await agree(kept, agreed);
+    if (job) await onchange?.();
+    return formOf(taken);
   }
 
   async function onward() {
-    if (job) await saver.flush();
-    const kept = !job ? await save() : saver.stand === 'refused' ? null : job;
-    if (kept) await onsaved(kept);
-    else focusFirstError();
+    busy = true;
+    try {
+      const saved = live.changed.length || !job ? await live.save() : true;
+      const kept = job ?? taken;
+      if (saved && kept) await onsaved(kept);
+      else focusFirstError();
+    } finally {
+      busy = false;
+    }
   }
 
   function focusFirstError() {
@@ -130,13 +108,8 @@
     <Gates {job} gates={job.gates.filter((g) => g.stage === 'intake')} onchange={async () => onchange?.()} />
   </div>
 {/if}
-{#if restored}<Restored
-    ondrop={() => {
-      form = { ...saved };
-      restored = false;
-    }}
-  />{/if}
-<BothSides {sides} ontake={(key, value) => Object.assign(form, { [key]: value })} />
+{#if live.restored}<Restored ondrop={() => live.drop()} />{/if}
+<BothSides form={live} />
 
 <form
   id="intake"
@@ -144,13 +117,13 @@
     e.preventDefault();
     void onward();
   }}
-  onchange={() => job && void saver.flush()}
+  onchange={() => job && void live.saver.flush()}
 >
   <IntakeSection title={say('intake-whose-and-what')}>
     <TextField
       label={say('intake-customer')}
       name="customer_name"
-      bind:value={form.customer_name}
+      bind:value={live.fields.customer_name}
       error={errors.customer_name}
       needed
       suggestions={suggestions.of('customer_name')}
@@ -160,20 +133,20 @@
     <TextField
       label={say('intake-how-to-reach-them')}
       name="customer_contact"
-      bind:value={form.customer_contact}
+      bind:value={live.fields.customer_contact}
       error={errors.customer_contact}
     />
     <Choice
       legend={say('intake-device')}
       name="kind"
       wide
-      bind:value={form.kind}
+      bind:value={live.fields.kind}
       options={Object.entries(KINDS).map(([value, label]) => ({ value: value as IntakeForm['kind'], label }))}
     />
     <TextField
       label={say('intake-maker')}
       name="maker"
-      bind:value={form.maker}
+      bind:value={live.fields.maker}
       error={errors.maker}
       suggestions={suggestions.of('maker')}
       onfocus={() => void suggestions.ask('maker')}
@@ -181,58 +154,55 @@
     <TextField
       label={say('intake-model')}
       name="model"
-      bind:value={form.model}
+      bind:value={live.fields.model}
       error={errors.model}
       needed
       suggestions={suggestions.of('model')}
       onfocus={() => void suggestions.ask('model', form.maker)}
     />
-    <KnownModel bind:form />
+    <KnownModel bind:form={live.fields} fresh={!job} />
     <TextField
       label={say('intake-serial')}
       name="serial"
-      bind:value={form.serial}
+      bind:value={live.fields.serial}
       error={errors.serial}
       hint={say('intake-serial-hint')}
     />
-    <TextField label={say('intake-tag')} name="tag" bind:value={form.tag} error={errors.tag} />
+    <TextField label={say('intake-tag')} name="tag" bind:value={live.fields.tag} error={errors.tag} />
     <SameDevice
       {form}
-      onchoose={(device) => (form = withDevice(form, device))}
-      onforget={() => (form = { ...form, device_id: '' })}
+      onchoose={(device) => (live.fields = withDevice(form, device))}
+      onforget={() => (live.fields.device_id = '')}
     />
     <TextField
       label={say('intake-symptom-in-customers-words')}
       name="symptom"
       wide
       lines={3}
-      bind:value={form.symptom}
+      bind:value={live.fields.symptom}
       error={errors.symptom}
     />
   </IntakeSection>
-  <IntakeBefore bind:form bind:agreed {settled} />
-  <IntakeLife bind:form {errors} {suggestions} />
-  <IntakeLimits bind:form {errors} />
-  {#if trouble}
-    <Notice tone="care" title={trouble.body.detail}>
-      {trouble.body.remedy}
+  <IntakeBefore bind:form={live.fields} bind:agreed {settled} />
+  <IntakeLife bind:form={live.fields} {errors} {suggestions} />
+  <IntakeLimits bind:form={live.fields} {errors} />
+  {#if live.trouble}
+    <Notice tone="care" title={live.trouble.body.detail}>
+      {live.trouble.body.remedy}
       {#snippet actions()}
-        {#if trouble?.body.reason === 'serial_known'}<Button
+        {#if live.trouble?.body.reason === 'serial_known'}<Button
             onclick={() => {
-              form = { ...form, another_device: true };
+              live.fields.another_device = true;
               void onward();
             }}>{say('intake-another-device')}</Button
-          >{/if}
-        {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange?.()}
-            >{say('conditions-form-load-newer-state')}</Button
           >{/if}
       {/snippet}
     </Notice>
   {/if}
 </form>
-<FootBar {missing} note={job ? '' : changed ? say('intake-kept-in-browser') : ''}>
+<FootBar {missing} note={!job && live.changed.length ? say('intake-kept-in-browser') : ''}>
   {#if job}
-    <SaveStand stand={saver.stand} />
+    <SaveStand stand={live.saver.stand} />
     <Button kind="main" key="Enter" onclick={() => void onward()}>{say('intake-go-on')}</Button>
   {:else}
     <Button kind="main" type="submit" form="intake" {busy} key="Enter">{say('intake-take-in')}</Button>

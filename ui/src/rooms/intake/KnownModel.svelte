@@ -3,12 +3,17 @@
   // A model that the shop keeps: its maker and kind are filled in, and its map is promised.
   import { client, take, type Schemas } from '../../lib/api';
   import { plural } from '../../lib/format';
+  import { KINDS } from '../../lib/words';
   import type { IntakeForm } from './intake-form';
+
+  import Button from '../../lib/parts/Button.svelte';
 
   interface Props {
     form: IntakeForm;
+    /** A device that comes in: what is known of its model is filled in once. Of one that is here it is offered. */
+    fresh: boolean;
   }
-  let { form = $bindable() }: Props = $props();
+  let { form = $bindable(), fresh }: Props = $props();
   let kept = $state.raw<Schemas['ModelOut'][] | null>(null);
   const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
   const fits = $derived(
@@ -25,16 +30,25 @@
       .catch(() => undefined);
   });
 
-  // Only what is still empty is filled in: a maker that was typed counts.
+  const differs = $derived(one && (form.maker !== one.maker || form.kind !== one.kind));
+  const fill = () => one && Object.assign(form, { maker: one.maker, kind: one.kind });
+  // Once a model: a maker that a hand takes away again stays away.
+  let filled = '';
   $effect(() => {
-    if (!one || form.maker.trim()) return;
-    form = { ...form, maker: one.maker, kind: one.kind as IntakeForm['kind'] };
+    if (!fresh || !one || filled === one.model || form.maker.trim()) return;
+    filled = one.model;
+    fill();
   });
 </script>
 
 <!-- Its line is there before its words, so that nothing moves under a finger. -->
 <p class="quiet" role="status">
   {one ? say('known-model-kept', { model: one.model, places: plural(one.places.length, 'place') }) : ''}
+  {#if one && differs && !form.maker.trim()}
+    <Button kind="bare" onclick={fill}
+      >{say('known-model-fill', { maker: one.maker, kind: KINDS[one.kind] ?? '' })}</Button
+    >
+  {/if}
 </p>
 
 <style>

@@ -103,6 +103,10 @@ export function check(form: IntakeForm): Checked {
   return { body: { ...form, ...numbers, ...chosen } as unknown as Schemas['IntakeIn'], errors: null };
 }
 
+/** Of what would be sent, what was changed. */
+export const only = (body: Schemas['IntakeIn'], changed: (keyof IntakeForm)[]): Partial<Schemas['IntakeIn']> =>
+  Object.fromEntries(changed.map((key) => [key, body[key as keyof Schemas['IntakeIn']]]));
+
 /** The form with what is known of a device that has been here. */
 export function withDevice(form: IntakeForm, device: Schemas['DeviceOut']): IntakeForm {
   const written = (v: number | null) => (v === null ? '' : String(v));

@@ -1,10 +1,9 @@
 <script lang="ts">
   import { say } from './words';
   import { onDestroy, onMount, untrack } from 'svelte';
-  import { client, Problem, take, type CustomerRecord, type Job, type Verdict } from '../../lib/api';
-  import { AutoSave, TwoSides } from '../../lib/autosave.svelte';
-  import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
+  import { client, Problem, take, type CustomerRecord, type Job, type Schemas, type Verdict } from '../../lib/api';
   import { day, parseNumber } from '../../lib/format';
+  import { LiveForm } from '../../lib/live-form.svelte';
   import BothSides from '../../lib/parts/BothSides.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import FootBar from '../../lib/parts/FootBar.svelte';
@@ -27,20 +26,18 @@
   }
   let { job, verdict, onchange }: Props = $props();
 
-  const draftKey = untrack(() => `handover:${job.id}`);
   const formOf = (j: Job) => ({
     price: j.price_cents === null ? '' : (j.price_cents / 100).toFixed(2),
     next: j.next_service_on ?? '',
     note: j.handover_note,
   });
-  let form = $state({
-    ...untrack(() => formOf(job)),
-    ...readDraft<{ price: string; next: string; note: string }>(draftKey),
-  });
-  let errors = $state<Record<string, string>>({});
-  let trouble = $state<Problem | null>(null);
+  type Form = ReturnType<typeof formOf>;
+  let trouble = $state.raw<Problem | null>(null);
   let busy = $state(false);
   let record = $state<CustomerRecord | null>(null);
+  // Made once it is known what is proposed: a proposal that came late would mix with what is being typed.
+  let live = $state.raw<LiveForm<Form> | null>(null);
+  const errors = $derived(live?.errors ?? {});
   const params = $derived({ path: { job_id: job.id } });
   const currency = $derived(session.present?.person?.currency ?? 'EUR');
   const lead = $derived(
@@ -48,104 +45,96 @@
       ? say('hand-over-handed-over-on', { handed_over_at: day(job.handed_over_at) })
       : say('hand-over-what-owner-gets-proof'),
   );
-  const changed = $derived(JSON.stringify(form) !== JSON.stringify(formOf(job)));
-
-  const sides = new TwoSides<ReturnType<typeof formOf>>();
-  let base = untrack(() => formOf(job));
   $effect(() => {
-    const next = formOf(job);
-    untrack(() => (form = sides.merge($state.snapshot(form), base, next)));
-    base = next;
+    const now = formOf(job);
+    untrack(() => live?.take(now));
   });
+  $effect(() => live?.track());
 
-  // The draft follows the typing, so that a reload or a refusal loses nothing.
-  $effect(() => {
-    if (changed) {
-      keepDraft(draftKey, form);
-      // What is proposed in a field is not typed by anyone: it is kept with the hand-over.
-      if (asked && !job.handed_over_at && JSON.stringify(form) !== proposed) untrack(() => saver.typed());
-    } else {
-      dropDraft(draftKey);
-      untrack(() => saver.same());
-    }
-  });
-
-  // The fields wait for what is proposed in them: a proposal that came late would mix with what is being typed.
-  let asked = $state(false);
   onMount(async () => {
+    let proposed: Partial<Form> = {};
     try {
       const found = await take(client.GET('/api/jobs/{job_id}/record', { params }));
       record = found;
-      if (!form.next) form.next = found.proposed_service_on;
-      if (!form.price && typeof found.planned_cents === 'number') form.price = (found.planned_cents / 100).toFixed(2);
+      const planned = found.planned_cents;
+      proposed = {
+        ...(job.next_service_on ? {} : { next: found.proposed_service_on }),
+        ...(job.price_cents === null && typeof planned === 'number' ? { price: (planned / 100).toFixed(2) } : {}),
+      };
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       trouble = error;
-    } finally {
-      proposed = JSON.stringify(form);
-      asked = true;
     }
+    // What another tablet has closed meanwhile is not opened again by a field that saves itself.
+    const saves = () => job.handed_over_at === null;
+    const write = (typed: Form, changed: (keyof Form)[]) => put(typed, changed, false);
+    live = new LiveForm(formOf(job), { key: `handover:${job.id}`, write, reload: onchange, saves }, proposed);
   });
 
-  let proposed = $state('');
-  // What another tablet has closed meanwhile is not opened again by a field that saves itself.
-  const saver = new AutoSave(async () => job.handed_over_at !== null || (await save(false)));
   // The next version says what is put right in the one before.
   let why = $state('');
   const latest = $derived(record?.versions[0]?.number ?? 0);
-  onDestroy(() => void saver.flush());
+  onDestroy(() => {
+    if (job.handed_over_at === null) void live?.saver.flush();
+  });
   const missing = $derived(
-    job.handed_over_at || !asked
+    job.handed_over_at || !live
       ? []
       : [
-          ...(form.price.trim() ? [] : [{ text: say('hand-over-missing-price') }]),
+          ...(live.fields.price.trim() ? [] : [{ text: say('hand-over-missing-price') }]),
           ...(latest && !why.trim() ? [{ text: say('hand-over-missing-why') }] : []),
         ],
   );
 
   // Only what the button began holds it: a field that saves itself as it is left would swallow the press.
   async function begin(handed: boolean): Promise<boolean> {
+    if (busy || !live) return false;
     busy = true;
+    const was = job.handed_over_at !== null;
     try {
       // A save that is under way carries the version that comes next.
-      await saver.flush();
-      return saver.stand !== 'refused' && (await save(handed));
+      if (!was) await live.saver.flush();
+      if (live.clashes.length || live.saver.stand === 'refused') return false;
+      [live.errors, trouble] = [{}, null];
+      // All that stands in the fields goes along, also what was proposed there.
+      const kept = await put(live.fields, ['price', 'next', 'note'], handed);
+      if (!kept) return false;
+      live.take(kept);
+      live.drop();
+      if (handed) why = '';
+      if (handed && !was)
+        toast(say('hand-over-job-handed-over', { number: job.number }), { undo: () => void begin(false) });
+      else if (was && !handed) toast(say('hand-over-hand-over-was-taken'));
+      return true;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      live.errors = error.fields;
+      trouble = error;
+      // What is newer comes in; the press is repeated by whoever has seen it.
+      if (error.body.reason === 'stale') await onchange();
+      return false;
     } finally {
       busy = false;
     }
   }
 
-  async function save(handed: boolean): Promise<boolean> {
-    [errors, trouble] = [{}, null];
-    const price = parseNumber(form.price);
+  async function put(typed: Form, changed: (keyof Form)[], handed: boolean): Promise<Form | null> {
+    const price = parseNumber(typed.price);
     if (price !== null && (Number.isNaN(price) || price < 0)) {
-      errors.price_cents = say('hand-over-this-no-price-leave');
-      return false;
+      if (live) live.errors = { price_cents: say('hand-over-this-no-price-leave') };
+      return null;
     }
-    const sent = JSON.stringify(form);
-    sides.sending($state.snapshot(form));
-    const was = job.handed_over_at !== null;
-    try {
-      const price_cents = price === null ? null : Math.round(price * 100);
-      const told = { price_cents, next_service_on: form.next || null, handover_note: form.note, why };
-      const body = { version: job.version, handed_over: handed, ...told };
-      record = await take(client.PUT('/api/jobs/{job_id}/hand-over', { params, body }));
-      dropDraft(draftKey);
-      if (handed) why = '';
-      // Waited for, so that the next write carries the new version.
-      await onchange();
-      // As the server writes it; what was typed while it was under way stays.
-      if (JSON.stringify(form) === sent) form = formOf(job);
-      if (handed && !was)
-        toast(say('hand-over-job-handed-over', { number: job.number }), { undo: () => void save(false) });
-      else if (was && !handed) toast(say('hand-over-hand-over-was-taken'));
-      return true;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      errors = error.fields;
-      trouble = error;
-      return false;
-    }
+    const fields = {
+      price: { price_cents: price === null ? null : Math.round(price * 100) },
+      next: { next_service_on: typed.next || null },
+      note: { handover_note: typed.note },
+    };
+    const given = Object.assign({}, ...changed.map((key) => fields[key])) as Partial<Schemas['HandOverIn']>;
+    const body = { version: job.version, handed_over: handed, why, ...given };
+    record = await take(client.PUT('/api/jobs/{job_id}/hand-over', { params, body }));
+    // Waited for, so that the next write carries the new version.
+    await onchange();
+    return formOf(job);
   }
 </script>
 
@@ -153,33 +142,29 @@
 <Titled why="life">
   <p class="lead quiet">{lead}</p>
 </Titled>
-{#if asked && job.handed_over_at && record}
-  <HandedOver {job} bind:record save={() => begin(true)} bind:form bind:why {errors} {busy} />
-{:else if asked}
+{#if live && job.handed_over_at && record}
+  <HandedOver {job} bind:record save={() => begin(true)} bind:form={live.fields} bind:why {errors} {busy} />
+{:else if live}
   <form
     onsubmit={(e) => {
       e.preventDefault();
-      void saver.flush();
+      void live?.saver.flush();
     }}
-    onchange={() => void saver.flush()}
+    onchange={() => void live?.saver.flush()}
   >
-    <BothSides
-      {sides}
-      ontake={(key, value) => (form[key] = value)}
-      names={{ next: 'next_service_on', note: 'handover_note' }}
-    />
+    <BothSides form={live} names={{ next: 'next_service_on', note: 'handover_note' }} />
     <TextField
       label={say('hand-over-price')}
       name="price"
       numeric
       unit={currency}
-      bind:value={form.price}
+      bind:value={live.fields.price}
       error={errors.price_cents}
     />
     <DateField
       label={say('hand-over-next-service')}
       name="next_service_on"
-      bind:value={form.next}
+      bind:value={live.fields.next}
       error={errors.next_service_on}
       hint={record
         ? say('hand-over-proposed-no', {
@@ -195,7 +180,7 @@
       name="handover_note"
       wide
       lines={3}
-      bind:value={form.note}
+      bind:value={live.fields.note}
       error={errors.handover_note}
     />
     {#if latest}
@@ -214,18 +199,12 @@
 {:else}
   <Skeleton />
 {/if}
-{#if trouble}
-  <Notice tone="care" title={trouble.body.detail}>
-    {trouble.body.remedy}
-    {#snippet actions()}
-      {#if trouble?.body.reason === 'stale'}<Button onclick={() => void onchange()}
-          >{say('conditions-form-load-newer-state')}</Button
-        >{/if}
-    {/snippet}
-  </Notice>
+{#if trouble ?? live?.trouble}
+  {@const told = (trouble ?? live?.trouble) as Problem}
+  <Notice tone="care" title={told.body.detail}>{told.body.remedy}</Notice>
 {/if}
 <FootBar {missing}>
-  {#if !job.handed_over_at}<SaveStand stand={saver.stand} />{/if}
+  {#if !job.handed_over_at && live}<SaveStand stand={live.saver.stand} />{/if}
   {#if job.handed_over_at}
     <Button {busy} onclick={() => void begin(false)}>{say('hand-over-take-hand-over-back')}</Button>
   {:else}

@@ -26,12 +26,16 @@ describe('hand over', () => {
     await user.tab();
     await vi.waitFor(() => expect(screen.getByText('Saved.')).toBeVisible());
     const sent = log.find((a) => a.method === 'PUT');
-    expect(sent?.body).toMatchObject({
-      price_cents: 8950,
-      next_service_on: '2027-05-25',
-      handed_over: false,
-      version: 3,
-    });
+    // The proposed day was typed by nobody: it goes along when the device does.
+    expect(sent?.body).toEqual({ price_cents: 8950, handed_over: false, version: 3, why: '' });
+    await user.click(screen.getByRole('button', { name: 'Hand Marrow 15 over' }));
+    await vi.waitFor(() =>
+      expect(log.findLast((a) => a.method === 'PUT')?.body).toMatchObject({
+        price_cents: 8950,
+        next_service_on: '2027-05-25',
+        handed_over: true,
+      }),
+    );
   });
   it('starts from the price that was planned', async () => {
     serve({ 'GET /api/jobs/j1/record': { ...record, planned_cents: 6718 } });

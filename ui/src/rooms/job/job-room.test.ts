@@ -26,12 +26,12 @@ describe('intake', () => {
     await user.type(screen.getByLabelText('Model'), 'Marrow 15');
     await user.type(screen.getByLabelText('Temperature limit'), '95,5');
     await user.click(screen.getByLabelText('Battery swollen'));
-    expect(localStorage.getItem('draft:intake:new')).toContain('Marrow 15');
+    expect(localStorage.getItem('draft::intake:new')).toContain('Marrow 15');
     await user.click(screen.getByRole('button', { name: /Take it in/ }));
     const sent = log.find((a) => a.method === 'POST');
     expect(sent?.body).toMatchObject({ customer_name: 'Wen', limit_c: 95.5, battery_swollen: true, age_months: null });
     expect(saved).toHaveBeenCalledOnce();
-    expect(localStorage.getItem('draft:intake:new')).toBeNull();
+    expect(localStorage.getItem('draft::intake:new')).toBeNull();
   });
 
   it('settles what opening costs while the customer stands there', async () => {
@@ -78,7 +78,10 @@ describe('intake', () => {
   });
 
   it('brings unsaved typing back and lets it be dropped', async () => {
-    localStorage.setItem('draft:intake:j1', JSON.stringify({ symptom: 'Hisses' }));
+    localStorage.setItem(
+      'draft::intake:j1',
+      JSON.stringify({ base: { symptom: 'Loud' }, changed: { symptom: 'Hisses' } }),
+    );
     serve({ 'GET /api/suggestions': NONE });
     render(Intake, { job: makeJob(), onsaved: vi.fn() });
     expect(screen.getByLabelText("Symptom, in the customer's words")).toHaveValue('Hisses');
@@ -86,19 +89,67 @@ describe('intake', () => {
     expect(screen.getByLabelText("Symptom, in the customer's words")).toHaveValue('Loud');
   });
 
-  it('keeps the typing and offers the newer state when a colleague was faster', async () => {
-    const reload = vi.fn();
+  it('takes in what a colleague saved first, and sends only what was typed here', async () => {
+    const newer = makeJob({ version: 4, serial: 'S-1' });
+    const answers = [json(409, problem({ status: 409, detail: 'Changed meanwhile.', reason: 'stale' }))];
+    const log = serve({
+      'GET /api/suggestions': NONE,
+      'PUT /api/jobs/j1': () => answers.shift() ?? makeJob({ ...newer, version: 5, lives: 'lap' }),
+    });
+    const given = {
+      job: makeJob(),
+      onsaved: vi.fn(),
+      onchange: async () => void (await view.rerender({ job: newer })),
+    };
+    const view = render(Intake, given);
+    await user.type(screen.getByLabelText('Where it is used'), 'lap');
+    await user.tab();
+    await vi.waitFor(() => expect(screen.getByText('Saved.')).toBeVisible());
+    expect(log.filter((a) => a.method === 'PUT').map((a) => a.body)).toEqual([
+      { lives: 'lap', version: 3 },
+      { lives: 'lap', version: 4 },
+    ]);
+    expect(screen.getByLabelText('Serial number')).toHaveValue('S-1');
+    expect(screen.queryByText('Changed meanwhile.')).toBeNull();
+  });
+
+  it('tells a refusal that stays, and keeps the typing', async () => {
     serve({
       'GET /api/suggestions': NONE,
       'PUT /api/jobs/j1': () => json(409, problem({ status: 409, detail: 'Changed meanwhile.', reason: 'stale' })),
     });
-    render(Intake, { job: makeJob(), onsaved: vi.fn(), onchange: reload });
+    render(Intake, { job: makeJob(), onsaved: vi.fn(), onchange: vi.fn() });
     await user.type(screen.getByLabelText('Where it is used'), 'lap');
     await user.tab();
     expect(await screen.findByText('Changed meanwhile.')).toBeVisible();
     expect(screen.getByLabelText('Where it is used')).toHaveValue('lap');
-    await user.click(screen.getByRole('button', { name: 'Load the newer state' }));
-    expect(reload).toHaveBeenCalledOnce();
+  });
+
+  it('changes nothing by being opened, and offers what is known of the model', async () => {
+    const model = { model: 'Tern Pocket', maker: 'Ondervale', kind: 'laptop', places: [] };
+    const log = serve({ 'GET /api/suggestions': NONE, 'GET /api/models': { models: [model] } });
+    const device = { maker: '', model: 'Tern Pocket', kind: 'handheld' as const };
+    render(Intake, { job: makeJob(device), onsaved: vi.fn(), onchange: vi.fn() });
+    const fill = await screen.findByRole('button', { name: 'Fill in Ondervale, Laptop' });
+    expect(screen.getByLabelText('Maker')).toHaveValue('');
+    expect(log.filter((a) => a.method === 'PUT')).toEqual([]);
+    await user.click(fill);
+    expect(screen.getByLabelText('Maker')).toHaveValue('Ondervale');
+  });
+
+  it('fills in a known model once for a device that comes in, and leaves an emptied maker empty', async () => {
+    const model = { model: 'Tern Pocket', maker: 'Ondervale', kind: 'handheld', places: [] };
+    serve({
+      'GET /api/suggestions': NONE,
+      'GET /api/models': { models: [model] },
+      'GET /api/intake/gates': { gates: [] },
+    });
+    render(Intake, { job: null, onsaved: vi.fn() });
+    await user.type(screen.getByLabelText('Model'), 'Tern Pocket');
+    await vi.waitFor(() => expect(screen.getByLabelText('Maker')).toHaveValue('Ondervale'));
+    await user.clear(screen.getByLabelText('Maker'));
+    await user.tab();
+    expect(screen.getByLabelText('Maker')).toHaveValue('');
   });
 });
 
@@ -152,7 +203,7 @@ describe('conditions', () => {
     expect(await screen.findByRole('alert')).toHaveTextContent('Room temperature is 240 °C. Was it 24.0?');
     expect(screen.getByLabelText('Room')).toHaveValue('240');
     expect(screen.getByLabelText('Room')).toHaveAttribute('aria-invalid', 'true');
-    expect(localStorage.getItem('draft:run:j1:before')).toContain('240');
+    expect(localStorage.getItem('draft::run:j1:before')).toContain('240');
   });
 
   it('send an empty number as not known', async () => {
@@ -162,8 +213,16 @@ describe('conditions', () => {
     await user.type(screen.getByLabelText('Placement'), 'stand');
     await user.click(screen.getByLabelText('Cold'));
     await vi.waitFor(() => expect(screen.getByText('Saved.')).toBeVisible());
-    const body = log.findLast((a) => a.method === 'PUT')?.body;
-    expect(body).toMatchObject({ version: 0, room_c: null, placement: 'stand', start: 'cold' });
+    const bodies = log.filter((a) => a.method === 'PUT').map((a) => a.body);
+    expect(bodies).toEqual([
+      { version: 0, placement: 'stand' },
+      { version: 0, start: 'cold' },
+    ]);
+    await user.type(screen.getByLabelText('Room'), '24');
+    await user.tab();
+    await user.clear(screen.getByLabelText('Room'));
+    await user.tab();
+    await vi.waitFor(() => expect(log.findLast((a) => a.method === 'PUT')?.body).toEqual({ version: 0, room_c: null }));
     expect(kept).toHaveBeenCalled();
   });
 });

@@ -37,8 +37,8 @@ export class JobState {
       this.trouble = '';
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      if (turn !== this.#turn) return;
-      this.trouble = `${error.body.detail} ${error.body.remedy}`;
+      // What is shown stays, with what was typed in it: only a room that was never there cannot be shown.
+      if (turn === this.#turn && !this.job) this.trouble = `${error.body.detail} ${error.body.remedy}`;
     }
   }
 

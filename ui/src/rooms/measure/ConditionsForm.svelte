@@ -1,13 +1,11 @@
 <script lang="ts">
   import { say } from '../job/words';
   import { onDestroy, untrack } from 'svelte';
-  import { client, Problem, take, type Run, type RunKey } from '../../lib/api';
-  import { AutoSave, TwoSides } from '../../lib/autosave.svelte';
+  import { client, take, type Run, type RunKey } from '../../lib/api';
   import { clock } from '../../lib/format';
-  import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
+  import { LiveForm } from '../../lib/live-form.svelte';
   import { Suggestions } from '../../lib/suggestions.svelte';
   import BothSides from '../../lib/parts/BothSides.svelte';
-  import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import SaveStand from '../../lib/parts/SaveStand.svelte';
@@ -20,76 +18,45 @@
     run: Run;
     side: RunKey;
     onrun: (run: Run) => Promise<void>;
-    onreload: () => void;
+    onreload: () => Promise<void>;
     /** Enter in a field, once all that the next step needs is there. */
     onward?: (() => void) | undefined;
   }
   let { jobId, run, side, onrun, onreload, onward }: Props = $props();
 
-  const draftKey = untrack(() => `run:${jobId}:${side}`);
-  let form = $state<ConditionsText>({ ...untrack(() => formOf(run)), ...readDraft<ConditionsText>(draftKey) });
-  let errors = $state<Record<string, string>>({});
-  let trouble = $state<Problem | null>(null);
   const suggestions = new Suggestions();
-  /** As the server has it. */
-  let kept = $state.raw(untrack(() => formOf(run)));
-  const same = (a: ConditionsText, b: ConditionsText) => JSON.stringify(a) === JSON.stringify(b);
-  const changed = $derived(!same(form, kept));
-  const sides = new TwoSides<ConditionsText>();
-  // What another screen saved comes in; what was typed here stays.
+  const live = new LiveForm<ConditionsText>(
+    untrack(() => formOf(run)),
+    { key: `run:${untrack(() => `${jobId}:${side}`)}`, write, reload: async () => onreload(), saves: () => true },
+  );
+  const errors = $derived(live.errors);
   $effect(() => {
-    const next = formOf(run);
-    untrack(() => {
-      form = sides.merge($state.snapshot(form), kept, next);
-      kept = next;
-    });
+    const now = formOf(run);
+    untrack(() => live.take(now));
   });
-  const saver = new AutoSave(save);
-  onDestroy(() => void saver.flush());
-
-  // The draft follows the typing, so that a reload or a refusal loses nothing.
-  $effect(() => {
-    if (changed) {
-      keepDraft(draftKey, form);
-      untrack(() => saver.typed());
-    } else {
-      dropDraft(draftKey);
-      untrack(() => saver.same());
-    }
-  });
+  $effect(() => live.track());
+  onDestroy(() => void live.saver.flush());
 
   async function enter() {
-    await saver.flush();
-    if (saver.stand === 'saved' && run.trace && run.room_c !== null) onward?.();
+    await live.saver.flush();
+    if (live.saver.stand === 'saved' && run.trace && run.room_c !== null) onward?.();
   }
 
-  async function save(): Promise<boolean> {
-    const sent = $state.snapshot(form);
-    sides.sending(sent);
-    trouble = null;
-    const numbers = numbersOf(form);
-    errors = Object.fromEntries(
-      Object.entries(numbers)
-        .filter(([, value]) => Number.isNaN(value))
-        .map(([key]) => [key, say('conditions-form-this-no-number-leave')]),
+  async function write(typed: ConditionsText, changed: (keyof ConditionsText)[]): Promise<ConditionsText | null> {
+    const numbers = numbersOf(typed);
+    const wrong = Object.entries(numbers).filter(([, value]) => Number.isNaN(value));
+    live.errors = Object.fromEntries(wrong.map(([key]) => [key, say('conditions-form-this-no-number-leave')]));
+    if (wrong.length) return null;
+    const body = { ...typed, ...numbers };
+    const given = Object.fromEntries(changed.map((key) => [key, body[key]])) as Partial<typeof body>;
+    const next = await take(
+      client.PUT('/api/jobs/{job_id}/runs/{side}', {
+        params: { path: { job_id: jobId, side } },
+        body: { ...given, version: run.version },
+      }),
     );
-    if (Object.keys(errors).length) return false;
-    try {
-      const body = { ...form, ...numbers, version: run.version };
-      const next = await take(
-        client.PUT('/api/jobs/{job_id}/runs/{side}', { params: { path: { job_id: jobId, side } }, body }),
-      );
-      // What was typed while it was under way stays.
-      kept = formOf(next);
-      if (same(form, sent)) form = kept;
-      await onrun(next);
-      return true;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      errors = error.fields;
-      if (!Object.keys(errors).length) trouble = error;
-      return false;
-    }
+    await onrun(next);
+    return formOf(next);
   }
 </script>
 
@@ -98,18 +65,18 @@
     e.preventDefault();
     void enter();
   }}
-  onchange={() => void saver.flush()}
+  onchange={() => void live.saver.flush()}
 >
   <!-- Without it Enter in one of several fields sends nothing. -->
   <button hidden>{say('foot-bar-next-step')}</button>
-  <BothSides {sides} ontake={(key, value) => Object.assign(form, { [key]: value })} />
+  <BothSides form={live} />
   <div class="grid">
     <TextField
       label={say('conditions-form-room')}
       name="room_c"
       numeric
       unit="°C"
-      bind:value={form.room_c}
+      bind:value={live.fields.room_c}
       error={errors.room_c}
       needed
     />
@@ -124,7 +91,7 @@
         name="duration_min"
         numeric
         unit="min"
-        bind:value={form.duration_min}
+        bind:value={live.fields.duration_min}
         error={errors.duration_min}
       />
     {/if}
@@ -132,7 +99,7 @@
       label={say('conditions-form-load')}
       name="load_recipe"
       wide
-      bind:value={form.load_recipe}
+      bind:value={live.fields.load_recipe}
       error={errors.load_recipe}
       suggestions={suggestions.of('load_recipe')}
       onfocus={() => void suggestions.ask('load_recipe')}
@@ -141,7 +108,7 @@
     <TextField
       label={say('conditions-form-fan-setting')}
       name="fan_setting"
-      bind:value={form.fan_setting}
+      bind:value={live.fields.fan_setting}
       error={errors.fan_setting}
       suggestions={suggestions.of('fan_setting')}
       onfocus={() => void suggestions.ask('fan_setting')}
@@ -149,7 +116,7 @@
     <TextField
       label={say('conditions-form-power-profile')}
       name="power_profile"
-      bind:value={form.power_profile}
+      bind:value={live.fields.power_profile}
       error={errors.power_profile}
       suggestions={suggestions.of('power_profile')}
       onfocus={() => void suggestions.ask('power_profile')}
@@ -158,7 +125,7 @@
       label={say('conditions-form-placement')}
       name="placement"
       wide
-      bind:value={form.placement}
+      bind:value={live.fields.placement}
       error={errors.placement}
       suggestions={suggestions.of('placement')}
       onfocus={() => void suggestions.ask('placement')}
@@ -168,7 +135,7 @@
       legend={say('conditions-form-start')}
       name="start"
       wide
-      bind:value={form.start}
+      bind:value={live.fields.start}
       options={[
         { value: '', label: say('conditions-form-not-known') },
         { value: 'cold', label: say('conditions-form-cold') },
@@ -178,13 +145,13 @@
     <TextField
       label={say('conditions-form-firmware')}
       name="firmware"
-      bind:value={form.firmware}
+      bind:value={live.fields.firmware}
       error={errors.firmware}
     />
     <TextField
       label={say('conditions-form-tuning')}
       name="tuning"
-      bind:value={form.tuning}
+      bind:value={live.fields.tuning}
       error={errors.tuning}
       hint={say('conditions-form-undervolt-cap-driver')}
     />
@@ -192,23 +159,16 @@
       label={say('conditions-form-fan-blades')}
       name="fan_blades"
       numeric
-      bind:value={form.fan_blades}
+      bind:value={live.fields.fan_blades}
       error={errors.fan_blades}
       hint={say('conditions-form-one-fan-gives-its')}
     />
   </div>
-  <ResultFields bind:form {errors} />
-  {#if trouble}
-    <Notice tone="care" title={trouble.body.detail}>
-      {trouble.body.remedy}
-      {#snippet actions()}
-        {#if trouble?.body.reason === 'stale'}<Button onclick={onreload}
-            >{say('conditions-form-load-newer-state')}</Button
-          >{/if}
-      {/snippet}
-    </Notice>
+  <ResultFields bind:form={live.fields} {errors} />
+  {#if live.trouble && !Object.keys(errors).length}
+    <Notice tone="care" title={live.trouble.body.detail}>{live.trouble.body.remedy}</Notice>
   {/if}
-  <SaveStand stand={saver.stand} />
+  <SaveStand stand={live.saver.stand} />
 </form>
 
 <style>

@@ -57,15 +57,7 @@
       <Notice title={say('measure-before-recipe-filled-in')}>{say('measure-change-only-what-really')}</Notice>
     </div>
   {/if}
-  <RunPanels
-    jobId={kept.id}
-    {run}
-    runKey={side}
-    {closed}
-    onrun={keep}
-    onreload={() => void kept.load()}
-    onward={onnext}
-  />
+  <RunPanels jobId={kept.id} {run} runKey={side} {closed} onrun={keep} onreload={() => kept.load()} onward={onnext} />
   <FootBar {missing} {note}>
     {#if run.trace}<Button kind="main" key="Enter" onclick={onnext}
         >{say('measure-go-on-to', { next_name: nextName })}</Button

@@ -21,7 +21,7 @@
     runKey: RunKey;
     closed: boolean;
     onrun: (run: Run) => Promise<void>;
-    onreload: () => void;
+    onreload: () => Promise<void>;
     onward?: () => void;
   }
   let { jobId, run, runKey, closed, onrun, onreload, onward }: Props = $props();

@@ -85,7 +85,7 @@ describe('what is known', () => {
   });
 
   it('keeps what was typed when another screen was faster, and says so', async () => {
-    localStorage.setItem('draft:plan:j1', JSON.stringify({ dust: 'felt' }));
+    localStorage.setItem('draft::plan:j1', JSON.stringify({ base: { dust: 'unknown' }, changed: { dust: 'felt' } }));
     const { log, kept } = await opened();
     await user.click(screen.getByText('What is known so far'));
     expect(screen.getByLabelText('Dust in the fins')).toHaveValue('felt');

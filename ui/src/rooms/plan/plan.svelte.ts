@@ -1,22 +1,18 @@
 // The plan of a job on the page: what is typed is saved by itself, and the options follow.
 import { client, Problem, take, type Plan } from '../../lib/api';
-import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
+import { LiveForm } from '../../lib/live-form.svelte';
 import { check, formOf, type FoundForm } from './plan-form';
 
 const PAUSE_MS = 180;
 
 export class PlanState {
   plan = $state.raw<Plan | null>(null);
-  form = $state<FoundForm | null>(null);
-  errors = $state<Record<string, string>>({});
-  trouble = $state<Problem | null>(null);
+  live = $state.raw<LiveForm<FoundForm> | null>(null);
+  /** What stood in the way of a press. */
+  #pressed = $state.raw<Problem | null>(null);
   busy = $state(false);
-  saved = $state(true);
   readonly jobId: string;
   readonly #told: () => Promise<void>;
-  #timer: ReturnType<typeof setTimeout> | undefined;
-  #sending = false;
-  #again = false;
 
   constructor(jobId: string, told: () => Promise<void>) {
     this.jobId = jobId;
@@ -27,63 +23,57 @@ export class PlanState {
     return { path: { job_id: this.jobId } };
   }
 
-  get #draft() {
-    return `plan:${this.jobId}`;
+  get form(): FoundForm | null {
+    return this.live?.fields ?? null;
+  }
+
+  get errors(): Record<string, string> {
+    return this.live?.errors ?? {};
+  }
+
+  get trouble(): Problem | null {
+    const kept = this.live?.trouble ?? null;
+    return this.#pressed ?? (kept && !Object.keys(kept.fields).length ? kept : null);
+  }
+
+  get saved(): boolean {
+    return this.live?.saver.stand === 'saved';
   }
 
   async load(): Promise<void> {
     try {
       const plan = await take(client.GET('/api/jobs/{job_id}/plan', { params: this.#params }));
-      const draft = readDraft<FoundForm>(this.#draft);
-      this.form = { ...formOf(plan), ...draft };
       this.plan = plan;
-      this.trouble = null;
-      if (draft) this.changed();
+      this.#pressed = null;
+      if (this.live) return this.live.take(formOf(plan));
+      this.live = new LiveForm(formOf(plan), {
+        key: `plan:${this.jobId}`,
+        write: (form) => this.#write(form),
+        reload: () => this.load(),
+        saves: () => true,
+        restMs: PAUSE_MS,
+      });
+      if (this.live.restored) this.changed();
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      this.trouble = error;
+      this.#pressed = error;
     }
   }
 
   /** Something was typed: keep it at once, save it when the hand rests. */
   changed(): void {
-    if (!this.form) return;
-    this.saved = false;
-    keepDraft(this.#draft, this.form);
-    clearTimeout(this.#timer);
-    this.#timer = setTimeout(() => void this.save(), PAUSE_MS);
+    this.live?.track();
   }
 
-  async save(): Promise<void> {
-    if (!this.form || !this.plan) return;
-    const checked = check(this.form);
-    this.errors = checked.errors ?? {};
-    if (!checked.found) return;
-    if (this.#sending) {
-      this.#again = true;
-      return;
-    }
-    this.#sending = true;
-    try {
-      const body = { version: this.plan.version, goal: this.form.goal, found: checked.found };
-      this.plan = await take(client.PUT('/api/jobs/{job_id}/plan', { params: this.#params, body }));
-      this.trouble = null;
-      if (!this.#again) {
-        this.saved = true;
-        dropDraft(this.#draft);
-        if (this.plan?.chosen) await this.#told();
-      }
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      this.errors = error.fields;
-      if (!Object.keys(error.fields).length || error.body.reason === 'stale') this.trouble = error;
-    } finally {
-      this.#sending = false;
-      if (this.#again) {
-        this.#again = false;
-        void this.save();
-      }
-    }
+  async #write(form: FoundForm): Promise<FoundForm | null> {
+    if (!this.plan || !this.live) return null;
+    const checked = check(form);
+    this.live.errors = checked.errors ?? {};
+    if (!checked.found) return null;
+    const body = { version: this.plan.version, goal: form.goal, found: checked.found };
+    this.plan = await take(client.PUT('/api/jobs/{job_id}/plan', { params: this.#params, body }));
+    if (this.plan.chosen) await this.#told();
+    return formOf(this.plan);
   }
 
   /** Take the newer state of the server; what was typed stays in the fields. */
@@ -97,12 +87,12 @@ export class PlanState {
     try {
       const body = { version: this.plan.version, key };
       this.plan = await take(client.POST('/api/jobs/{job_id}/plan/choice', { params: this.#params, body }));
-      this.trouble = null;
+      this.#pressed = null;
       await this.#told();
       return true;
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      this.trouble = error;
+      this.#pressed = error;
       return false;
     } finally {
       this.busy = false;

@@ -66,10 +66,10 @@ describe('the plan', () => {
     const log = serve({ 'GET /api/jobs/j1/plan': makePlan(), 'PUT /api/jobs/j1/plan': better });
     render(PlanPage, page(makePlan()));
     await user.selectOptions(await screen.findByLabelText('Dust in the fins'), 'felt');
-    expect(localStorage.getItem('draft:plan:j1')).toContain('felt');
+    expect(localStorage.getItem('draft::plan:j1')).toContain('felt');
     expect(await screen.findByText('Dust it is.')).toBeVisible();
     expect(log.find((a) => a.method === 'PUT')?.body).toMatchObject({ version: 2, found: { dust: 'felt' } });
-    await vi.waitFor(() => expect(localStorage.getItem('draft:plan:j1')).toBeNull());
+    await vi.waitFor(() => expect(localStorage.getItem('draft::plan:j1')).toBeNull());
   });
 
   it('does not send half a die and says so beside it', async () => {

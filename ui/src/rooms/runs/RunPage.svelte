@@ -56,7 +56,7 @@
     onrun={async (next) => {
       run = next;
     }}
-    onreload={() => void load()}
+    onreload={load}
   />
 {:else if !trouble}
   <p class="quiet" role="status">{say('run-list-opening')}</p>
