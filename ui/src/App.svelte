@@ -11,6 +11,7 @@
   import { followArrivals, type Arrivals } from './lib/arrival';
   import { sendWhatWaits } from './lib/bench/sender.svelte';
   import { watchWaits } from './lib/bench/waits.svelte';
+  import { tellFailures } from './lib/failures';
   import { listenForKeys, offer } from './lib/keys.svelte';
   import { go, listen, match, router } from './lib/router.svelte';
   import { openSession, session } from './lib/session.svelte';
@@ -91,6 +92,7 @@
       arrivals.stop,
       listen(),
       listenForKeys(),
+      tellFailures(),
       offer([
         { key: '?', words: say('header-show-keys'), run: () => (helpOpen = true) },
         { key: '/', words: say('find-find'), run: () => (findOpen = true) },

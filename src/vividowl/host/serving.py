@@ -23,7 +23,7 @@ from flask import Flask
 from vividowl.host.authority import Identity
 from vividowl.host.streams import Hub
 from vividowl.service.workshop import Workshop
-from vividowl.web.bench.routes import HANDED, HELLO, HUB, STILL_HERE, news_bytes
+from vividowl.web.bench.routes import HANDED, HEARTBEAT_S, HELLO, HUB, STILL_HERE, news_bytes
 
 THREADS = 64
 BODY_MOST = 210 * 1024 * 1024
@@ -193,7 +193,7 @@ def make_server(
         server.ssl_adapter.context.minimum_version = ssl.TLSVersion.TLSv1_2
     server.max_request_body_size = BODY_MOST
     server.gateway, server.ConnectionClass = _Gateway, _Connection
-    server.hub = Hub(workshop.database.feed, news_bytes, HELLO, STILL_HERE)
+    server.hub = Hub(workshop.database.feed, news_bytes, HELLO, STILL_HERE, HEARTBEAT_S)
     server.watch = Watch()
     server.prepare()
     return server

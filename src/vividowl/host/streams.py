@@ -18,7 +18,7 @@ from vividowl.store.feed import Feed, News
 # A member has a few tablets with a few pages each; the oldest page beyond that is let go and asks again when it is
 # looked at.
 A_MEMBER_MOST, ALL_MOST = 12, 600
-LOOK_EVERY_S, HEARTBEAT_S = 0.1, 2.0
+LOOK_EVERY_S = 0.1
 
 
 @dataclass
@@ -36,8 +36,11 @@ class _Ear:
 class Hub:
     """One thread that writes to all of them. Who does not take what is written is let go, and asks again."""
 
-    def __init__(self, feed: Feed, written: Callable[[News], bytes], hello: bytes, still: bytes) -> None:
+    def __init__(
+        self, feed: Feed, written: Callable[[News], bytes], hello: bytes, still: bytes, heartbeat_s: float
+    ) -> None:
         self._feed, self._written, self._hello, self._still = feed, written, hello, still
+        self._heartbeat_s = heartbeat_s
         self._lock = threading.Lock()
         self._ears: list[_Ear] = []
         self._thread: threading.Thread | None = None
@@ -94,7 +97,7 @@ class Hub:
             while True:
                 said += self._written(ear.news.get_nowait())
         now = time.monotonic()
-        if not said and now - ear.spoken > HEARTBEAT_S:
+        if not said and now - ear.spoken > self._heartbeat_s:
             said = self._still
         if said:
             ear.spoken = now

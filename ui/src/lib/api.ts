@@ -1,7 +1,7 @@
 // The one way to the server: typed calls, problem details, idempotency keys, uploads with progress.
 import { say } from './say';
 import createClient from 'openapi-fetch';
-import { lineSeen } from './bench/news.svelte';
+import { lineSeen, lineSlow } from './bench/news.svelte';
 import { KEPT_HEADER } from './kept';
 import type { components, paths } from './schema';
 
@@ -100,21 +100,29 @@ client.use({
     return request;
   },
   onResponse({ response }) {
-    // What was kept of the server's answers is shown, and the line is told as broken.
-    lineSeen(!response.headers.has(KEPT_HEADER));
+    // What was kept of the server's answers is shown, and asked for again.
+    if (isKept(response)) lineSlow();
+    else lineSeen(true);
   },
 });
 
 export { client };
 
-/** Unwrap a call: the data, or a Problem thrown. */
-export async function take<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+/** Whether an answer is one that was kept, not the server's of now. */
+export const isKept = (answer: Response): boolean => answer.headers.has(KEPT_HEADER);
+
+/** Unwrap a call: the data, or a Problem thrown. seen: told of the answer itself. */
+export async function take<T>(
+  call: Promise<{ data?: T; error?: unknown; response: Response }>,
+  seen?: (answer: Response) => void,
+): Promise<T> {
   let answer;
   try {
     answer = await call;
   } catch {
     throw new Problem(UNREACHABLE);
   }
+  seen?.(answer.response);
   if (answer.error !== undefined || answer.data === undefined) throw new Problem(asProblem(answer.error));
   return answer.data;
 }

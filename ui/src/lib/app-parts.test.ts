@@ -11,7 +11,9 @@ import Choice from './parts/Choice.svelte';
 import FileDrop from './parts/FileDrop.svelte';
 import Progress from './parts/Progress.svelte';
 import TextField from './parts/TextField.svelte';
-import { openSession, session } from './session.svelte';
+import { Problem } from './api';
+import { tellFailures } from './failures';
+import { openSession, session, signOut } from './session.svelte';
 import { json, problem, serve } from './test-server';
 import { makeJob } from './test-jobs';
 import { choose, theme } from './theme.svelte';
@@ -28,6 +30,16 @@ beforeEach(() => {
 afterEach(() => vi.unstubAllGlobals());
 
 describe('parts', () => {
+  it('a button takes the second half of a double press for none of its own, unless it counts', async () => {
+    const press = vi.fn();
+    const { rerender } = render(Button, { children: text('Add'), onclick: press });
+    await user.dblClick(screen.getByRole('button', { name: 'Add' }));
+    expect(press).toHaveBeenCalledOnce();
+    await rerender({ repeats: true });
+    await user.dblClick(screen.getByRole('button', { name: 'Add' }));
+    expect(press).toHaveBeenCalledTimes(3);
+  });
+
   it('a button that is busy cannot be pressed twice', async () => {
     const press = vi.fn();
     render(Button, { children: text('Save'), busy: true, onclick: press });
@@ -205,5 +217,37 @@ describe('bench', () => {
     serve({ 'GET /api/bench': () => json(503, problem({ status: 503, detail: 'The database does not answer.' })) });
     render(Bench);
     expect(await screen.findByRole('alert')).toHaveTextContent('The database does not answer.');
+  });
+});
+
+describe('notices', () => {
+  it('that last stay, whatever else is said, and are said once', () => {
+    toasts.list.forEach((t) => dismiss(t.id));
+    toast('A newer version is there.', { lasts: true });
+    toast('A newer version is there.', { lasts: true });
+    for (const word of ['one', 'two', 'three', 'four']) toast(word);
+    expect(toasts.list.map((t) => t.text)).toEqual(['A newer version is there.', 'two', 'three', 'four']);
+  });
+
+  it('tell what was refused where no page did', () => {
+    const stop = tellFailures();
+    const failed = (reason: unknown) => {
+      const event = Object.assign(new Event('unhandledrejection', { cancelable: true }), { reason });
+      dispatchEvent(event);
+      return event.defaultPrevented;
+    };
+    expect(failed(new Problem(problem({ detail: 'It was taken off already.', remedy: 'Load the page again.' })))).toBe(
+      true,
+    );
+    expect(toasts.list.at(-1)?.text).toBe('It was taken off already. Load the page again.');
+    expect(failed(new Error('x is undefined'))).toBe(false);
+    expect(toasts.list.at(-1)?.text).toMatch(/That did not work/);
+    stop();
+  });
+
+  it('say that signing out did not work without a line', async () => {
+    vi.stubGlobal('fetch', async () => Promise.reject(new TypeError('no line')));
+    await signOut();
+    expect(toasts.list.at(-1)?.text).toMatch(/You are still signed in/);
   });
 });

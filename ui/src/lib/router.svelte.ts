@@ -2,6 +2,8 @@
 let current = $state(location.pathname);
 // How often one went somewhere, and how far down one was where Back leads to [px].
 let turns = $state(0);
+// How often one was sent anywhere, also to the page that is shown.
+let sent = $state(0);
 let down = 0;
 
 export const router = {
@@ -11,6 +13,10 @@ export const router = {
   /** Counts each going to a page, also to the one that is shown. */
   get turns() {
     return turns;
+  },
+  /** Counts each going anywhere: the part behind the question mark may be another one. */
+  get sent() {
+    return sent;
   },
   /** How far down one was on the page that one comes back to [px]. */
   get down() {
@@ -28,6 +34,7 @@ export function go(path: string, replace = false): void {
   }
   down = 0;
   if (location.pathname !== current) turns += 1;
+  sent += 1;
   current = location.pathname;
   scrollTo(0, 0);
 }
@@ -63,6 +70,7 @@ export function listen(): () => void {
   const onPop = (event: PopStateEvent) => {
     down = (event.state as { down?: number } | null)?.down ?? 0;
     turns += 1;
+    sent += 1;
     current = location.pathname;
   };
   // Back leaves a page without asking: its place is kept while one scrolls.

@@ -1,6 +1,8 @@
 // Who is signed in. The demo signs itself in when the server offers it.
 import { draftsOf } from './draft.svelte';
 import { forgetAnswers } from './offline';
+import { say } from './say';
+import { toast } from './toasts.svelte';
 import { client, Problem, rememberToken, take, type Session } from './api';
 
 let present = $state<Session | null>(null);
@@ -58,8 +60,15 @@ export async function pairTablet(code: string): Promise<void> {
   sessionStorage.removeItem('signed-out');
 }
 
+/** Leave. Only the server can end a session: without a line it is told that nothing has ended. */
 export async function signOut(): Promise<void> {
-  keep(await take(client.DELETE('/api/session')));
+  try {
+    keep(await take(client.DELETE('/api/session')));
+  } catch (error) {
+    if (!(error instanceof Problem)) throw error;
+    toast(say('session-not-signed-out', { detail: error.body.detail }), { tone: 'wrong' });
+    return;
+  }
   await forgetAnswers();
   sessionStorage.setItem('signed-out', 'yes');
 }

@@ -6,10 +6,13 @@ export interface Toast {
   undo?: () => void | Promise<void>;
   /** Another thing that can be done about it. */
   act?: { words: string; run: () => void };
+  /** It stays until it is dismissed, whatever else is said meanwhile. */
+  lasts: boolean;
 }
 
 let list = $state<Toast[]>([]);
 let last = 0;
+const PASSING_MOST = 3;
 
 export const toasts = {
   get list() {
@@ -31,6 +34,10 @@ interface Options {
 
 export function toast(text: string, { tone = 'said', undo, act, lasts = false }: Options = {}): void {
   const id = ++last;
-  list = [...list.slice(-2), { id, text, tone, ...(undo ? { undo } : {}), ...(act ? { act } : {}) }];
+  const next: Toast = { id, text, tone, lasts, ...(undo ? { undo } : {}), ...(act ? { act } : {}) };
+  // What lasts is said once, however often it is found.
+  const others = list.filter((t) => !(t.lasts && lasts && t.text === text));
+  const passing = [...others.filter((t) => !t.lasts), ...(lasts ? [] : [next])].slice(-PASSING_MOST);
+  list = [...others, next].filter((t) => t.lasts || passing.includes(t));
   if (!lasts) setTimeout(() => dismiss(id), undo || tone === 'wrong' ? 12000 : 5000);
 }

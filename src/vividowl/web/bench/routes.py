@@ -29,8 +29,9 @@ from vividowl.web.jobs.routes import JobPath
 api = blueprint("bench", __name__, url_prefix="/api")
 PHOTO_BODY_MOST = 31 * 1024 * 1024
 # Also how soon a tablet that went away lets go of its thread.
-HEARTBEAT_S = 2.0
-HELLO, STILL_HERE = b"retry: 1000\nevent: open\ndata: {}\n\n", b": still here\n\n"
+# A page that hears nothing for twelve seconds takes the line as down.
+HEARTBEAT_S = 5.0
+HELLO, STILL_HERE = b"retry: 1000\nevent: open\ndata: {}\n\n", b"event: here\ndata: {}\n\n"
 # Where a server says that it writes to listeners itself, and where a view says for whom.
 HUB, HANDED = "vividowl.hub", "vividowl.handed"
 _TICK_S = 0.5

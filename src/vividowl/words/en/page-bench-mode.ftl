@@ -189,3 +189,4 @@ line-state-kept-here = what you do is kept here
 seen-picker-not-looked-at = not looked at
 bench-mode-more = More
 step-ruler-all-steps = All steps, now { $here } of { $of }
+bench-mode-press-again = Press again to confirm

@@ -224,3 +224,7 @@ unit-minutes-seconds = minutes and seconds
 unit-gram = grams
 unit-millilitre = millilitres
 unit-density = grams per millilitre
+session-not-signed-out = You are still signed in: { $detail } Sign out again once there is a connection.
+app-did-not-work = That did not work. Try again; if it stays, load the page again.
+bench-photo-not-kept = This photo was not kept: the storage of this tablet is full. { $detail } Free some space, then take it again.
+bench-storage-full = The storage of this tablet is full. Steps go out while there is a connection; a reload without one would lose them.

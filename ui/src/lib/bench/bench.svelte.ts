@@ -1,10 +1,11 @@
 // One job at the bench: what the server says, what is on its way, and the way there.
 import { say } from '../say';
 import { v7 as uuidv7 } from 'uuid';
-import { client, Problem, raw, take } from '../api';
+import { client, isKept, Problem, raw, take } from '../api';
 import { toast } from '../toasts.svelte';
 import { nowIso } from './clock';
 import { hear, line, lineSeen } from './news.svelte';
+import { serverClock } from './server-clock.svelte';
 import { deviceName, openBenches, Outbox } from './outbox';
 import { project, stacks } from './project';
 import type { Bench, BenchWords, Queued, SentBack } from './types';
@@ -28,7 +29,10 @@ export class BenchJob {
   back = $state.raw<readonly SentBack[]>([]);
   trouble = $state.raw<Problem | null>(null);
   clockOffS = $state<number | null>(null);
-  offsetMs = $state(0);
+  get offsetMs(): number {
+    return serverClock.offsetMs;
+  }
+
   readonly bench = $derived.by(() =>
     this.said && words ? project(this.said, this.queue, this.offsetMs, words) : this.said,
   );
@@ -113,7 +117,11 @@ export class BenchJob {
     this.#loading = true;
     try {
       words ??= await take(client.GET('/api/bench/words'));
-      const bench = await take(client.GET('/api/jobs/{job_id}/bench', { params: this.#params }));
+      let fresh = true;
+      const call = client.GET('/api/jobs/{job_id}/bench', { params: this.#params });
+      const bench = await take(call, (answer) => (fresh = !isKept(answer)));
+      // The clock of an answer that was kept stands still.
+      if (fresh) serverClock.learn(bench.now);
       this.#heard(bench);
       this.trouble = null;
     } catch (error) {
@@ -131,8 +139,6 @@ export class BenchJob {
 
   #heard(bench: Bench): void {
     if (this.said && bench.number < this.said.number) return;
-    // The clock of an answer that was kept stands still.
-    if (line.stands) this.offsetMs = Date.parse(bench.now) - Date.now();
     this.#outbox.forgetUpTo(bench.number);
     this.said = bench;
     this.#mirror();
@@ -140,7 +146,7 @@ export class BenchJob {
 
   /** The moment by the server's clock. */
   now(): number {
-    return Date.now() + this.offsetMs;
+    return serverClock.now();
   }
 
   /** Something happened: kept at once, shown at once, sent as soon as the line allows. */
@@ -154,7 +160,16 @@ export class BenchJob {
   /** Keep a photo and send it. Gives its id. */
   async addPhoto(file: Blob, what: string, step: string): Promise<string> {
     const photo = uuidv7();
-    await this.#outbox.keepPhoto(photo, file);
+    if (!(await this.#outbox.keepPhoto(photo, file))) {
+      // No room to keep it: it goes out at once, or it is told that it is lost.
+      try {
+        await this.#upload(photo, file);
+      } catch (error) {
+        if (!(error instanceof Problem)) throw error;
+        toast(say('bench-photo-not-kept', { detail: error.body.detail }), { tone: 'wrong', lasts: true });
+        return '';
+      }
+    }
     this.#outbox.add('photo', { photo, what, ...(step ? { step } : {}) }, photo);
     this.#mirror();
     await this.flush();
@@ -247,14 +262,18 @@ export class BenchJob {
     }
   }
 
+  async #upload(photo_id: string, bytes: Blob): Promise<void> {
+    const params = { path: { job_id: this.jobId, photo_id } };
+    await take(
+      client.POST('/api/jobs/{job_id}/photos/{photo_id}', { params, ...raw(bytes, 'application/octet-stream') }),
+    );
+  }
+
   async #sendPhoto(event: Queued): Promise<void> {
     const bytes = event.photo ? await this.#outbox.photo(event.photo) : undefined;
     if (!event.photo || !bytes) return;
     try {
-      const params = { path: { job_id: this.jobId, photo_id: event.photo } };
-      await take(
-        client.POST('/api/jobs/{job_id}/photos/{photo_id}', { params, ...raw(bytes, 'application/octet-stream') }),
-      );
+      await this.#upload(event.photo, bytes);
       await this.#outbox.dropPhoto(event.photo);
     } catch (error) {
       if (!(error instanceof Problem) || error.body.reason === 'offline' || error.body.status >= 500) throw error;

@@ -257,6 +257,43 @@ describe('the way to the server', () => {
   });
 });
 
+describe('a full storage', () => {
+  const full = () =>
+    vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+
+  it('sends the step from the page and says that it is not kept', async () => {
+    const log = served();
+    const at = new BenchJob('j1');
+    await at.refresh();
+    const room = full();
+    at.do('step_done', { step: 'power_off' });
+    await vi.waitFor(() => expect(log.filter((a) => a.path === EVENTS)).toHaveLength(1));
+    expect(toasts.list.at(-1)?.text).toMatch(/storage of this tablet is full/);
+    at.do('step_done', { step: 'battery_off' });
+    await vi.waitFor(() => expect(log.filter((a) => a.path === EVENTS)).toHaveLength(2));
+    expect(log.filter((a) => a.path === EVENTS).map((a) => (a.body as Sent).events.map((e) => e.turn))).toEqual([
+      [1],
+      [2],
+    ]);
+    room.mockRestore();
+  });
+
+  it('sends a photo at once that finds no room, and says when it cannot', async () => {
+    const log = served({ 'POST /api/jobs/j1/photos/.*': { id: 'p', width_px: 1, height_px: 1 } });
+    const at = new BenchJob('j1');
+    await at.refresh();
+    const room = vi.spyOn(Outbox.prototype, 'keepPhoto').mockResolvedValue(false);
+    await at.addPhoto(new Blob(['jpeg']), 'step', 'power_off');
+    expect(log.filter((a) => a.method === 'POST').map((a) => a.path.split('/').at(4))).toEqual(['photos', 'bench']);
+    vi.stubGlobal('fetch', async () => Promise.reject(new TypeError('no line')));
+    expect(await at.addPhoto(new Blob(['jpeg']), 'step', 'power_off')).toBe('');
+    expect(toasts.list.at(-1)?.text).toMatch(/This photo was not kept/);
+    room.mockRestore();
+  });
+});
+
 describe('the outbox', () => {
   it('gives every event an identifier of version 7 and the next turn', () => {
     const box = new Outbox('j1');

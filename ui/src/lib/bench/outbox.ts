@@ -1,6 +1,8 @@
 // What happened on this tablet and is not on the server yet. It survives a reload and a dead battery.
 import { v7 as uuidv7 } from 'uuid';
 import { createStore, del, get, set } from 'idb-keyval';
+import { say } from '../say';
+import { toast } from '../toasts.svelte';
 import type { Queued, SentBack } from './types';
 
 interface Kept {
@@ -14,12 +16,15 @@ export const openBenches: string[] = [];
 
 const DEVICE = 'bench-device';
 
-/** A name for this tablet, made once. */
+let unkept = '';
+
+/** A name for this tablet, made once; where there is no room to keep it, once a page. */
 export function deviceName(): string {
-  let name = localStorage.getItem(DEVICE);
-  if (!name) {
-    name = `tablet-${uuidv7()}`;
+  const name = localStorage.getItem(DEVICE) ?? (unkept ||= `tablet-${uuidv7()}`);
+  try {
     localStorage.setItem(DEVICE, name);
+  } catch {
+    // It is told where a step finds no room.
   }
   return name;
 }
@@ -75,6 +80,8 @@ const photoStore = () => (photos ??= createStore('vividowl-photos', 'waiting'));
 export class Outbox {
   readonly jobId: string;
   #kept: Kept;
+  /** What is kept here found no room in the browser's storage. */
+  #unsaved = false;
 
   constructor(jobId: string) {
     this.jobId = jobId;
@@ -83,6 +90,7 @@ export class Outbox {
 
   /** What is kept now, by this page or another one of the same tablet: read anew before each change. */
   #read(): Kept {
+    if (this.#unsaved) return this.#kept;
     const blank: Kept = { turn: 0, queue: [], back: [] };
     try {
       const text = localStorage.getItem(this.#key);
@@ -151,12 +159,25 @@ export class Outbox {
 
   #write(kept: Kept): void {
     this.#kept = kept;
-    localStorage.setItem(this.#key, JSON.stringify(kept));
+    try {
+      localStorage.setItem(this.#key, JSON.stringify(kept));
+      this.#unsaved = false;
+    } catch {
+      // No room: it is sent from here, and it is told that a reload would lose it.
+      if (!this.#unsaved) toast(say('bench-storage-full'), { tone: 'wrong', lasts: true });
+      this.#unsaved = true;
+    }
     heard();
   }
 
-  keepPhoto(id: string, bytes: Blob): Promise<void> {
-    return set(id, bytes, photoStore());
+  /** Keep a photo's bytes until they are sent. False where there is no room for them. */
+  async keepPhoto(id: string, bytes: Blob): Promise<boolean> {
+    try {
+      await set(id, bytes, photoStore());
+      return true;
+    } catch {
+      return false;
+    }
   }
 
   photo(id: string): Promise<Blob | undefined> {

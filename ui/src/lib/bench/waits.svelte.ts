@@ -1,14 +1,14 @@
 // The clocks of all jobs, read against the server's time, and the bell when one is over, whatever page is open.
-import { client, Problem, take, type Schemas } from '../api';
+import { client, isKept, Problem, take, type Schemas } from '../api';
 import { asking, begin, ringsNow, seen, snooze, SNOOZE_MIN } from './alarms';
 import { ring } from './bell';
-import { hear, line } from './news.svelte';
+import { hear } from './news.svelte';
+import { serverClock } from './server-clock.svelte';
 
 export type RunningWait = Schemas['RunningWaitOut'];
 
 let list = $state.raw<RunningWait[]>([]);
-let now = $state(Date.now());
-let offsetMs = 0;
+let now = $state(serverClock.now());
 let known = $state(false);
 let over = $state.raw<RunningWait[]>([]);
 const rangAt: Record<string, number> = {};
@@ -59,10 +59,11 @@ const overs = () => list.map((wait) => ({ id: wait.id, due: Date.parse(wait.due)
 
 async function load(first = false): Promise<void> {
   try {
-    const found = await take(client.GET('/api/bench/waits'));
-    if (line.stands) offsetMs = new Date(found.now).getTime() - Date.now();
+    let fresh = true;
+    const found = await take(client.GET('/api/bench/waits'), (answer) => (fresh = !isKept(answer)));
+    if (fresh) serverClock.learn(found.now);
     list = found.waits;
-    if (first) begin(overs(), Date.now() + offsetMs);
+    if (first) begin(overs(), serverClock.now());
     tick();
   } catch (error) {
     if (!(error instanceof Problem)) throw error;
@@ -72,13 +73,13 @@ async function load(first = false): Promise<void> {
 }
 
 function tick(): void {
-  now = Date.now() + offsetMs;
+  now = serverClock.now();
   const ask = asking(overs(), now).map((w) => w.id);
   over = list.filter((wait) => ask.includes(wait.id));
   const visible = document.visibilityState === 'visible';
   let loud = false;
   for (const { id } of over) {
-    if (!ringsNow(rangAt[id], touchedAt + offsetMs, visible, now)) continue;
+    if (!ringsNow(rangAt[id], touchedAt + serverClock.offsetMs, visible, now)) continue;
     rangAt[id] = now;
     loud = true;
   }

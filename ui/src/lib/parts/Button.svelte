@@ -15,6 +15,8 @@
     expanded?: boolean;
     /** The form that it sends, where it stands outside of it. */
     form?: string;
+    /** It may be pressed again at once: what counts up, or goes step by step. */
+    repeats?: boolean;
     onclick?: (event: MouseEvent) => void;
   }
   let {
@@ -29,8 +31,15 @@
     label,
     expanded,
     form,
+    repeats = false,
     onclick,
   }: Props = $props();
+
+  // The second half of a double press is no press of its own.
+  function pressed(event: MouseEvent) {
+    if (event.detail > 1 && !repeats) return event.preventDefault();
+    onclick?.(event);
+  }
 </script>
 
 {#if href && !disabled}
@@ -41,7 +50,7 @@
   <button
     class="button {kind}"
     {type}
-    {onclick}
+    onclick={pressed}
     aria-label={label}
     aria-expanded={expanded}
     {form}

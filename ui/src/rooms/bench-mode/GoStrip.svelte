@@ -14,6 +14,7 @@
   }
   // Open stays open from step to step: whoever wants it once wants it again.
   let more = $state(false);
+  let keyed = false;
   let { hands, step, onphoto, onaloud }: Props = $props();
   const open = $derived(!step.outcome && !hands.held && !hands.guard);
   const must = $derived(open && step.held);
@@ -32,13 +33,19 @@
     onpointerup={() => hands.up()}
     onpointerleave={() => hands.letGo()}
     onpointercancel={() => hands.letGo()}
+    onkeydown={() => (keyed = true)}
+    onclick={(e) => {
+      // Voice control and screen readers send a click with neither pointer nor key.
+      if (e.detail === 0 && !keyed) hands.clicked();
+      keyed = false;
+    }}
     oncontextmenu={(e) => e.preventDefault()}
   >
     {#if hands.at.settling}{say('bench-mode-taking-back')}{:else if step.outcome}{say(
         'bench-mode-go-on',
       )}{:else if hands.held}{say('bench-mode-waiting')}{:else if hands.holding}{say(
         'bench-mode-keep-holding',
-      )}{:else if must}{say('bench-mode-hold-second', {
+      )}{:else if hands.armed}{say('bench-mode-press-again')}{:else if must}{say('bench-mode-hold-second', {
         power: step.shows === 'power',
       })}{:else}<span
         >{say('bench-mode-done-go-on')}{#if may}<small

@@ -67,6 +67,22 @@ describe('bench mode', () => {
     expect(tablet.sent[0]?.data).toEqual({ step: 'cooler_off', breach: 'I saw it too late' });
   });
 
+  it('hears a click that comes without pointer and key, and asks twice where a step is held', async () => {
+    const [off, battery, cooler] = makeBench().steps;
+    await open({ steps: [off, { ...battery, held: true }, cooler] as never });
+    const go = () => screen.getByRole('button', { name: /Enter$/ });
+    go().click();
+    await vi.waitFor(() => expect(title()).toBe('Do battery_off'));
+    later();
+    go().click(); // the battery plug is held for a second by hand
+    await vi.waitFor(() => expect(go()).toHaveTextContent('Press again to confirm'));
+    expect(title()).toBe('Do battery_off');
+    later();
+    go().click();
+    await vi.waitFor(() => expect(title()).toBe('Do cooler_off'));
+    await vi.waitFor(() => expect(tablet.sent.map((e) => e.data.step)).toEqual(['power_off', 'battery_off']));
+  });
+
   it('skips only with a reason', async () => {
     const user = await open();
     await user.keyboard('x');

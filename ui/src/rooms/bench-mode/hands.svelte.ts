@@ -28,6 +28,9 @@ export interface Others {
   settled: () => void;
 }
 
+/** So long does the first of two presses stand for the beginning of a hold. */
+const ARMED_MS = 8000;
+
 const plugsOpen = (): string => benchWords.table?.plugs_open ?? 'plugs_open';
 
 export class Hands {
@@ -37,6 +40,8 @@ export class Hands {
   digits = $state('');
   measured = $state('');
   holding = $state(false);
+  /** A step that is held was pressed once by what cannot hold. */
+  armed = $state(false);
 
   #others: Others;
   #digitTimer: ReturnType<typeof setTimeout> | undefined;
@@ -207,6 +212,22 @@ export class Hands {
   letGo(): void {
     clearTimeout(this.#holdTimer);
     this.holding = false;
+  }
+
+  /** Pressed by what can neither hold nor let go, as voice control: what is held is pressed twice instead. */
+  clicked(): void {
+    if (!this.#lock.lets(performance.now()) || this.at.settling) return;
+    const { does } = move(this.mode, 'press', this.sight);
+    if (does !== 'keep_holding') return this.input('press');
+    const held = this.step?.held || this.mode === 'power';
+    if (!held) return this.input('tap');
+    if (this.armed) {
+      this.armed = false;
+      this.#named = this.run;
+      return this.input('hold');
+    }
+    this.armed = true;
+    setTimeout(() => (this.armed = false), ARMED_MS);
   }
 
   /** What has to be looked at was named and is fine: a hold on them tells the step as one on the large button. */

@@ -2,6 +2,7 @@
   import { say } from './words';
   // Close: the count, the order to tighten, the first power-on, what is still open, and what is kept for the model.
   import { client, Problem, take, type Job } from '../../lib/api';
+  import { once } from '../../lib/once';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { fixed, parseNumber } from '../../lib/format';
   import ScrewMap from '../../lib/maps/ScrewMap.svelte';
@@ -43,7 +44,7 @@
     overWords = '';
   }
 
-  async function keep() {
+  const keep = once(async () => {
     try {
       const model = await take(client.PUT('/api/jobs/{job_id}/model', { params: { path: { job_id: job.id } } }));
       saved = model.id;
@@ -58,7 +59,7 @@
       if (!(error instanceof Problem)) throw error;
       toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
     }
-  }
+  });
 </script>
 
 <Titled why="bench"><h2>{say('close-page-close-count-in-equals')}</h2></Titled>

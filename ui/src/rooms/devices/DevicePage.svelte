@@ -2,6 +2,7 @@
   import { say } from './words';
   // One device: its resistance over the visits, what was fitted when, what it lost since, and what to do.
   import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { day, fixed, NOT_KNOWN } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
@@ -38,20 +39,22 @@
     });
   $effect(() => void load(id));
 
-  const undo = (change_id: string) =>
+  const undo = once((change_id: string) =>
     attempt(async () => {
       await take(client.POST('/api/devices/changes/{change_id}/undo', { params: { path: { change_id } } }));
       toast(say('devices-taken-back'));
       await load(id);
-    });
-  const another = (visit: Schemas['VisitOut']) =>
+    }),
+  );
+  const another = once((visit: Schemas['VisitOut']) =>
     attempt(async () => {
       const params = { path: { device_id: id } };
       const alone = await take(client.POST('/api/devices/{device_id}/split', { params, body: { job: visit.job_id } }));
       const change = alone.changes[0];
-      toast(say('devices-taken-apart', { day: day(visit.on) }), change ? { undo: () => undo(change.id) } : {});
+      toast(say('devices-taken-apart', { day: day(visit.on) }), change ? { undo: () => void undo(change.id) } : {});
       await load(id);
-    });
+    }),
+  );
 
   const figure = (f: Figure) =>
     f ? `${fixed(f.resistance_k_per_w, 2)} ± ${fixed(f.u95_k_per_w, 2)}` : say('devices-not-measured');

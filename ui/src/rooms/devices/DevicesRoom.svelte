@@ -2,6 +2,7 @@
   import { say } from './words';
   // Devices, the one seen last on top; above them those that may be one and that only a person can tell.
   import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { day, plural } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
@@ -37,7 +38,7 @@
     return () => clearTimeout(wait);
   });
 
-  async function same(keep: Schemas['DeviceRowOut'], other: Schemas['DeviceRowOut']) {
+  const same = once(async (keep: Schemas['DeviceRowOut'], other: Schemas['DeviceRowOut']) => {
     try {
       const params = { path: { device_id: keep.id } };
       const whole = await take(client.POST('/api/devices/{device_id}/merge', { params, body: { other: other.id } }));
@@ -50,13 +51,13 @@
       if (!(error instanceof Problem)) throw error;
       trouble = error;
     }
-  }
+  });
 
-  async function undo(change_id: string) {
+  const undo = once(async (change_id: string) => {
     await take(client.POST('/api/devices/changes/{change_id}/undo', { params: { path: { change_id } } }));
     toast(say('devices-taken-back'));
     await load(offset, find);
-  }
+  });
 </script>
 
 <header>

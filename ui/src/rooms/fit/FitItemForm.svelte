@@ -2,6 +2,7 @@
   import { say } from '../job/words';
   import { onMount } from 'svelte';
   import { client, Problem, take, type FitItem, type Product, type Schemas } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { parseNumber } from '../../lib/format';
   import { Suggestions } from '../../lib/suggestions.svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -52,7 +53,7 @@
   let errors = $state<Record<string, string>>({});
   const suggestions = new Suggestions();
 
-  async function add() {
+  const add = once(async () => {
     errors = {};
     const amount = parseNumber(form.amount);
     if (Number.isNaN(amount)) {
@@ -80,7 +81,7 @@
       errors = error.fields;
       if (!Object.keys(errors).length) errors.product = `${error.body.detail} ${error.body.remedy}`;
     }
-  }
+  });
 </script>
 
 <form

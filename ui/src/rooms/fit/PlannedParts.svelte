@@ -1,6 +1,7 @@
 <script lang="ts">
   import { say } from '../job/words';
   import { client, Problem, take, type FitItem, type Option, type Part, type Schemas } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import { toast } from '../../lib/toasts.svelte';
@@ -29,7 +30,7 @@
     return part.stock === 'not known' ? say('planned-parts-booked-by-its-amount') : say('planned-parts-not-on-shelf');
   }
 
-  async function book(part: Part) {
+  const book = once(async (part: Part) => {
     const unit = part.unit === 'piece' ? 'pieces' : part.unit;
     const body = {
       target: part.target,
@@ -47,7 +48,7 @@
       if (!(error instanceof Problem)) throw error;
       toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
     }
-  }
+  });
 </script>
 
 <section>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { say } from './words';
   import { client, Problem, take, type Job } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { day } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -16,7 +17,7 @@
   let words = $state<Record<string, string>>({});
   let errors = $state<Record<string, string>>({});
 
-  async function acknowledge(rule: string) {
+  const acknowledge = once(async (rule: string) => {
     try {
       await take(
         client.POST('/api/jobs/{job_id}/acknowledgements', {
@@ -31,7 +32,7 @@
       if (!(error instanceof Problem)) throw error;
       errors = { [rule]: `${error.body.detail} ${error.body.remedy}` };
     }
-  }
+  });
 </script>
 
 <div class="gates">

@@ -12,6 +12,7 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import Working from '../../lib/parts/Working.svelte';
   import { VERDICTS } from '../../lib/words';
+  import { router } from '../../lib/router.svelte';
   import { session } from '../../lib/session.svelte';
   import Filters from './Filters.svelte';
   import { asAddress, BLANK, fromAddress, narrowed, type Wanted } from './wanted';
@@ -25,6 +26,9 @@
   let total = $state(0);
   // The address holds what is looked for, so that Back and a bookmark find it again.
   let wanted = $state<Wanted>(fromAddress(location.search));
+  $effect(() => {
+    if (router.sent) wanted = fromAddress(location.search);
+  });
   const asked = $derived({ ...wanted });
   const owner = $derived(session.present?.person?.role === 'owner');
   // What is sent; a page of it is asked for by its offset.

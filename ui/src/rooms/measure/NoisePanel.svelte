@@ -2,6 +2,7 @@
   import { say } from '../job/words';
   import { untrack } from 'svelte';
   import { client, Problem, take, type Run, type RunKey } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { dropDraft, keepDraft, readDraft } from '../../lib/draft.svelte';
   import { fixed, parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -34,7 +35,7 @@
     if (form.level_db) keepDraft(draftKey, form);
   });
 
-  async function add() {
+  const add = once(async () => {
     errors = {};
     const level = parseNumber(form.level_db);
     const background = parseNumber(form.background_db);
@@ -53,7 +54,7 @@
       errors = error.fields;
       if (!Object.keys(errors).length) errors.level_db = `${error.body.detail} ${error.body.remedy}`;
     }
-  }
+  });
 
   const rows = $derived(
     run.noise.map((n) => ({

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { say } from '../job/words';
   import { client, Problem, take, type Run, type RunKey } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { fixed, parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
@@ -21,7 +22,7 @@
   let errors = $state<Record<string, string>>({});
   const path = $derived({ job_id: jobId, side });
 
-  async function add() {
+  const add = once(async () => {
     errors = {};
     const reading = parseNumber(form.reading_c);
     if (reading === null || Number.isNaN(reading)) {
@@ -37,7 +38,7 @@
       errors = error.fields;
       if (!Object.keys(errors).length) errors.reading_c = `${error.body.detail} ${error.body.remedy}`;
     }
-  }
+  });
 
   const CFM_PER_M3_S = 2118.88;
   const rows = $derived(

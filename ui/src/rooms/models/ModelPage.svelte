@@ -2,6 +2,7 @@
   import { say } from './words';
   // One model: map with its order, dies, gaps, what was found, what it takes, and its notes.
   import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { fixed, plural } from '../../lib/format';
   import ScrewMap from '../../lib/maps/ScrewMap.svelte';
   import ClassShape from '../../lib/maps/ClassShape.svelte';
@@ -45,13 +46,14 @@
     }
   }
   const load = () => attempt(async () => show(await take(client.GET('/api/models/{model_id}', { params }))));
-  const save = () =>
+  const save = once(() =>
     attempt(async () => {
       const body = { version: model?.version ?? 0, torque_notes: torque, notes };
       show(await take(client.PUT('/api/models/{model_id}', { params, body })));
       toast(say('model-page-notes-kept'));
-    });
-  async function remove() {
+    }),
+  );
+  const remove = once(async () => {
     const { error, response } = await client.DELETE('/api/models/{model_id}', { params });
     if (!response.ok) {
       trouble = new Problem(error as Schemas['Problem']);
@@ -59,7 +61,7 @@
     }
     toast(say('model-page-model-thrown-away-its'));
     go('/models');
-  }
+  });
 </script>
 
 {#if trouble}

@@ -3,6 +3,7 @@
   // Models: what the shop has learnt of each, as plates with their maps.
   import { onMount } from 'svelte';
   import { client, Problem, raw, take, type Schemas } from '../../lib/api';
+  import { once } from '../../lib/once';
   import ScrewMap from '../../lib/maps/ScrewMap.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -53,7 +54,7 @@
     if (file) await bring(await file.text(), false);
   }
 
-  async function bring(text: string, replace: boolean) {
+  const bring = once(async (text: string, replace: boolean) => {
     try {
       const params = { query: replace ? { replace } : {} };
       const model = await take(client.POST('/api/models/import', { params, ...raw(text, 'application/json') }));
@@ -66,7 +67,7 @@
       trouble = error;
       waiting = error.body.reason === 'kept' ? text : null;
     }
-  }
+  });
 </script>
 
 <header>

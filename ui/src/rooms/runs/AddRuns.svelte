@@ -2,6 +2,7 @@
   import { say } from './words';
   // Several logs in one go: a run each, conditions from another, and what the file name tells as a guess.
   import { checkSize, client, Problem, take, uploadLog, type Schemas } from '../../lib/api';
+  import { once } from '../../lib/once';
   import FileDrop from '../../lib/parts/FileDrop.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
@@ -24,7 +25,7 @@
   const model = $derived(found.runs.some((r) => r.key === like) ? like : (found.runs.at(-1)?.key ?? ''));
   const within = $derived(found.states.some((s) => s.id === stateId) ? stateId : (found.states.at(-1)?.id ?? ''));
 
-  async function add(file: File) {
+  const add = once(async (file: File) => {
     const guess = guessFrom(file.name);
     const tooLarge = checkSize(file, '');
     if (tooLarge) throw tooLarge;
@@ -44,7 +45,7 @@
       );
       throw error;
     }
-  }
+  });
 
   async function addAll(files: File[]) {
     refused = [];

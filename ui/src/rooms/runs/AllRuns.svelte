@@ -2,6 +2,7 @@
   import { say } from './words';
   // All runs of a job: a row a log, with state and conditions; two picked are compared, all are ranked.
   import { client, Problem, take, type Schemas, type Verdict } from '../../lib/api';
+  import { once } from '../../lib/once';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import { toast } from '../../lib/toasts.svelte';
@@ -64,7 +65,7 @@
         client.GET('/api/jobs/{job_id}/compare', { params: { ...params, query: { first, second } } }),
       );
     });
-  const remove = (run: Schemas['RunRowOut']) =>
+  const remove = once((run: Schemas['RunRowOut']) =>
     attempt(async () => {
       const path = { job_id: id, run_id: run.id };
       found = await take(client.DELETE('/api/jobs/{job_id}/all-runs/{run_id}', { params: { path } }));
@@ -77,7 +78,8 @@
             found = await take(client.POST('/api/jobs/{job_id}/all-runs/{run_id}/restore', { params: { path } }));
           }),
       });
-    });
+    }),
+  );
 </script>
 
 {#if job}<JobHead {job} />{/if}

@@ -2,6 +2,7 @@
   import { say } from './words';
   // What somebody did to the device between runs makes its next state.
   import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -27,7 +28,7 @@
   let product = $state('');
   let trouble = $state.raw<Problem | null>(null);
 
-  async function begin() {
+  const begin = once(async () => {
     const heat_cycles = parseNumber(cycles);
     const body = {
       cause: cause as Cause,
@@ -49,7 +50,7 @@
       if (!(error instanceof Problem)) throw error;
       trouble = error;
     }
-  }
+  });
   const latest = $derived(found.states.at(-1));
 </script>
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   // Sets of runs that separate several changes, named before any of them is run, and how many repeats a difference needs.
   import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { fixed, parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -36,7 +37,7 @@
       .map((l) => l.trim())
       .filter(Boolean);
 
-  async function propose() {
+  const propose = once(async () => {
     const least = parseNumber(want);
     const factors = rows.map((r) => ({ factor: r.factor, settings: split(r.levels) }));
     const empty = factors.find((f) => !f.settings.length);
@@ -52,7 +53,7 @@
       if (!(error instanceof Problem)) throw error;
       [told, trouble] = [null, error];
     }
-  }
+  });
   const written = (v: number) => `${fixed(v, digitsOf(value))} ${unitOf(value)}`.trim();
 </script>
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { say } from './words';
   import { client, Problem, take, type Schemas, type Shelf } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { fixed, parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
@@ -29,7 +30,7 @@
     return Object.fromEntries(rows.map((v) => [v.name, { value: v.value, source: v.source, note: v.note }]));
   }
 
-  async function keep(values: Own, words: string) {
+  const keep = once(async (values: Own, words: string) => {
     const path = { kind: chosen };
     const before = kind ? own(kind) : {};
     try {
@@ -44,7 +45,7 @@
       if (!(problem instanceof Problem)) throw problem;
       error = Object.values(problem.fields)[0] ?? `${problem.body.detail} ${problem.body.remedy}`;
     }
-  }
+  });
 
   async function set() {
     const value = parseNumber(form.value);
@@ -65,7 +66,7 @@
     await keep(rest, say('kinds-back-to-typical-value'));
   }
 
-  async function learn(lesson: Schemas['LessonOut']) {
+  const learn = once(async (lesson: Schemas['LessonOut']) => {
     const path = { kind: lesson.kind };
     const found = shelf.kinds.find((k) => k.kind === lesson.kind);
     const before = found ? own(found) : {};
@@ -79,7 +80,7 @@
       if (!(problem instanceof Problem)) throw problem;
       toast(`${problem.body.detail} ${problem.body.remedy}`, { tone: 'wrong' });
     }
-  }
+  });
 </script>
 
 <section>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { say } from './words';
   import { client, Problem, take, type Product, type Schemas, type Shelf } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { day, fixed, parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
@@ -42,7 +43,7 @@
     }
   });
 
-  async function save() {
+  const save = once(async () => {
     errors = {};
     const amount = parseNumber(lot ? form.remaining : form.held);
     if (amount === null || Number.isNaN(amount)) errors[lot ? 'remaining' : 'held'] = say('kinds-type-number');
@@ -71,9 +72,9 @@
       if (!(error instanceof Problem)) throw error;
       errors = Object.keys(error.fields).length ? error.fields : { code: `${error.body.detail} ${error.body.remedy}` };
     }
-  }
+  });
 
-  async function remove() {
+  const remove = once(async () => {
     if (!lot) return;
     const params = { path: { lot_id: lot.id } };
     onshelf(await take(client.DELETE('/api/shelf/lots/{lot_id}', { params })));
@@ -81,7 +82,7 @@
     toast(say('lot-dialog-taken-off-shelf'), {
       undo: async () => onshelf(await take(client.POST('/api/shelf/lots/{lot_id}/restore', { params }))),
     });
-  }
+  });
 </script>
 
 <Dialog

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { say } from './words';
   import { client, Problem, take, type Product, type Schemas, type Shelf } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { day, fixed, money } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import { toast } from '../../lib/toasts.svelte';
@@ -27,7 +28,7 @@
     open = true;
   }
 
-  async function remove(what: 'product' | 'offcut', id: string) {
+  const remove = once(async (what: 'product' | 'offcut', id: string) => {
     const call = {
       product: [
         () => client.DELETE('/api/shelf/products/{product_id}', { params: { path: { product_id: id } } }),
@@ -45,7 +46,7 @@
       if (!(error instanceof Problem)) throw error;
       toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
     }
-  }
+  });
 </script>
 
 <article class:low={product.low}>

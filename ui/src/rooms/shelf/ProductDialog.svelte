@@ -1,6 +1,7 @@
 <script lang="ts">
   import { say } from './words';
   import { client, Problem, take, type Product, type Schemas, type Shelf } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
@@ -34,7 +35,7 @@
     errors = {};
   });
 
-  async function save() {
+  const save = once(async () => {
     const checked = check(form, product);
     errors = checked.errors ?? {};
     if (!checked.body) return;
@@ -55,7 +56,7 @@
       if (!(error instanceof Problem)) throw error;
       errors = Object.keys(error.fields).length ? error.fields : { name: `${error.body.detail} ${error.body.remedy}` };
     }
-  }
+  });
 </script>
 
 <Dialog title={product ? product.name : say('product-dialog-product-for-shelf')} bind:open>

@@ -2,6 +2,7 @@
   import { say } from './words';
   import { onMount } from 'svelte';
   import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { once } from '../../lib/once';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
@@ -31,12 +32,12 @@
   }
   onMount(() => void load(take(client.GET('/api/shop/people'))));
 
-  async function add() {
+  const add = once(async () => {
     const name = form.name;
     if (!(await load(take(client.POST('/api/shop/people', { body: { ...form } }))))) return;
     form = { ...BLANK };
     toast(say('shop-person-added', { name }));
-  }
+  });
   const turn = (id: string, active: boolean) =>
     load(take(client.PUT('/api/shop/people/{member_id}', { params: { path: { member_id: id } }, body: { active } })));
 </script>

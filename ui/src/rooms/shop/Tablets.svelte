@@ -3,6 +3,7 @@
   import { say } from './words';
   import { onMount } from 'svelte';
   import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { once } from '../../lib/once';
   import { moment } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
@@ -39,14 +40,14 @@
   onMount(async () => {
     if (owner) found = await attempt(take(client.GET('/api/tablets')));
   });
-  async function offer() {
+  const offer = once(async () => {
     code = await attempt(take(client.POST('/api/tablets/pairings', { body: { ...form } })));
-  }
-  async function withdraw(id: string, name: string) {
+  });
+  const withdraw = once(async (id: string, name: string) => {
     const params = { path: { tablet_id: id } };
     found = (await attempt(take(client.DELETE('/api/tablets/{tablet_id}', { params })))) ?? found;
     toast(say('shop-tablet-withdrawn', { name }));
-  }
+  });
 </script>
 
 {#if owner && found}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { say } from './words';
   import { client, Problem, take, type Job } from '../../lib/api';
+  import { once } from '../../lib/once';
   import Dialog from '../../lib/parts/Dialog.svelte';
   import { toast } from '../../lib/toasts.svelte';
 
@@ -28,7 +29,7 @@
     }
   }
 
-  async function put(job: Job) {
+  const put = once(async (job: Job) => {
     try {
       const params = { path: { job_id: job.id } };
       await take(client.POST('/api/jobs/{job_id}/plan/notes', { params, body: { name, given } }));
@@ -38,7 +39,7 @@
       if (!(error instanceof Problem)) throw error;
       trouble = `${error.body.detail} ${error.body.remedy}`;
     }
-  }
+  });
 </script>
 
 <Dialog title={say('into-job-put-into-which-job')} bind:open>
