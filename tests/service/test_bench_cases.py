@@ -272,6 +272,15 @@ def test_an_empty_tube_does_not_stop_the_step_but_is_told(workshop, owner, table
     assert item.lot_id is None
 
 
+def test_what_a_step_could_not_book_is_told_in_words(workshop, owner, tablet):  # noqa: F811
+    tablet.until("apply_cpu_die_paste_stiff_0")
+    version = planning.get_plan(workshop, owner, tablet.job).plan.version
+    planning.choose(workshop, owner, tablet.job, version, None)
+    taken = tablet.do("step_done", step="apply_cpu_die_paste_stiff_0", after_min=20)
+    assert taken.told.startswith("The plan has changed since")
+    assert "(" not in taken.told
+
+
 def test_a_finding_changes_the_plan_and_undo_changes_it_back(workshop, owner, tablet):  # noqa: F811
     before = planning.get_plan(workshop, owner, tablet.job)
     tablet.do("found", part="plate", seen="aluminium")

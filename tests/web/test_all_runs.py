@@ -43,6 +43,38 @@ def test_a_further_run_takes_the_conditions_of_another_and_has_its_own_log_and_f
     assert ada.call("GET", f"/api/jobs/{job}/verdict")["verdict"].startswith("improved")
 
 
+def test_a_log_dropped_under_all_runs_becomes_the_after_and_back(ada):
+    job = ada.served_job()
+    same = log_bytes(COOL, seed=41)
+    path = f"/api/jobs/{job}"
+    found = ada.call("POST", f"{path}/all-runs", {"name": "dropped first", "like": "after"}, status=201)
+    run = next(r for r in found["runs"] if r["name"] == "dropped first")
+    ada.upload(job, run["key"], same)
+    refused = ada.problem("POST", f"{path}/runs/after/log?name=log.csv", data=same, status=409)
+    assert refused["reason"] == "same_file_other_run"
+    assert "the run “dropped first”" in refused["detail"]
+    assert "Make that run the After in All runs" in refused["remedy"]
+    was = ada.call("GET", f"{path}/runs/after")["trace"]["sha256"]
+    found = ada.call("POST", f"{path}/all-runs/{run['id']}/reference", {"side": "after"})
+    assert [r["name"] for r in found["runs"] if r["side"] == "other"] == ["Earlier After"]
+    assert ada.call("GET", f"{path}/runs/after")["trace"]["sha256"] != was
+    assert ada.call("GET", f"{path}/verdict")["verdict"].startswith("improved")
+    earlier = next(r for r in found["runs"] if r["side"] == "other")
+    ada.call("POST", f"{path}/all-runs/{earlier['id']}/reference", {"side": "after"})
+    assert ada.call("GET", f"{path}/runs/after")["trace"]["sha256"] == was
+    ada.problem("POST", f"{path}/all-runs/{earlier['id']}/reference", {"side": "after"}, status=404)
+
+
+def test_a_run_that_was_taken_off_keeps_its_file_from_no_other(ada):
+    job = ada.served_job()
+    same = log_bytes(COOL, seed=42)
+    found = ada.call("POST", f"/api/jobs/{job}/all-runs", {"name": "a mistake"}, status=201)
+    run = next(r for r in found["runs"] if r["name"] == "a mistake")
+    ada.upload(job, run["key"], same)
+    ada.call("DELETE", f"/api/jobs/{job}/all-runs/{run['id']}")
+    assert ada.upload(job, "after", same)["trace"] is not None
+
+
 def test_states_follow_each_other_and_keep_what_has_not_changed(ada):
     job = ada.served_job()
     body = {"cause": "firmware", "firmware": "1.12"}

@@ -98,7 +98,8 @@ class Scope:
             select(TraceFile, Run, Job)
             .join(Run, Run.id == TraceFile.run_id)
             .join(Job, Job.id == Run.job_id)
-            .where(TraceFile.shop_id == self.shop_id, TraceFile.sha256 == sha256, TraceFile.removed_at.is_(None))
+            .where(TraceFile.shop_id == self.shop_id, TraceFile.sha256 == sha256)
+            .where(TraceFile.removed_at.is_(None), Run.removed_at.is_(None))
         )
         return [(t, r, j) for t, r, j in self.session.execute(query).unique().all()]
 

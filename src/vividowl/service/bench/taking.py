@@ -182,7 +182,7 @@ class _Taking:
                 effect=told(effect),
             )
         )
-        return Taken(sent.id, self.number, False, refusal, str(effect.get("told", "")))
+        return Taken(sent.id, self.number, False, refusal, sentence(effect.get("told", "")))
 
     def _moment(self, sent: Sent) -> datetime:
         """When it happened by the server's clock: the tablet tells how long ago, not how late it thinks it is."""

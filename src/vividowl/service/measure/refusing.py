@@ -5,6 +5,7 @@ from __future__ import annotations
 import contextlib
 from typing import Any
 
+from vividowl.core.job.device import RunSide
 from vividowl.core.quantities.words import Words, say
 from vividowl.core.reading.reading import Reading
 from vividowl.core.reading.repeat import why_no_repeat
@@ -85,6 +86,14 @@ def refuse_known_file(scope: Scope, sha256: str, name: str, job: Job, side: str,
                 field="log",
                 remedy=say("logs-choose-other-file-if-there"),
                 reason="same_file_here",
+            )
+        if other.id == job.id and run.side is RunSide.OTHER:
+            raise Refused(
+                "conflict",
+                say("logs-very-file-of-run", name=name, run=run.name or None),
+                field="log",
+                remedy=say("logs-make-that-run", side=side),
+                reason="same_file_other_run",
             )
         if other.id == job.id:
             raise Refused(

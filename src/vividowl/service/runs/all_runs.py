@@ -17,7 +17,8 @@ from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.measure.comparing import Compared, compare_runs, judged_by, kept
 from vividowl.service.measure.frames import kept_frames
-from vividowl.service.measure.runs import RECIPE_FIELDS
+from vividowl.service.measure.refusing import refuse_after_without_before
+from vividowl.service.measure.runs import RECIPE_FIELDS, finish
 from vividowl.service.runs.figures import keep_figures
 from vividowl.service.runs.states import next_state, put_in_state, states_of
 from vividowl.service.workshop import Actor, Workshop, open_job
@@ -25,6 +26,7 @@ from vividowl.store.devices import DeviceState
 from vividowl.store.measuring import Run, TraceFile
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
+from vividowl.words import sentence
 
 RUNS_MOST = 400  # of a job; a limit of the product
 
@@ -169,6 +171,29 @@ def set_run_removed(workshop: Workshop, actor: Actor, job_id: uuid.UUID, run_id:
             raise Refused("missing", say("all-runs-no-such-run"), remedy=say("runs-reload-page"))
         run.removed_at = server_now() if removed else None
         scope.session.flush()
+        return _all(workshop, scope, job)
+
+
+def make_reference(workshop: Workshop, actor: Actor, job_id: uuid.UUID, run_id: uuid.UUID, side: RunSide) -> AllRuns:
+    """Make a further run the Before or the After of the job. What was that until now becomes a further run; one that
+    holds no log is taken off."""
+    with workshop.scope(actor) as scope:
+        job = open_job(scope, job_id)
+        run = scope.get(Run, run_id, lock=True)
+        if run.job_id != job.id or run.side is not RunSide.OTHER or run.removed_at is not None:
+            raise Refused("missing", say("all-runs-no-such-run"), remedy=say("runs-reload-page"))
+        if not kept(scope, TraceFile, run):
+            raise Refused("conflict", say("all-runs-has-no-log", name=run.name), remedy=say("all-runs-drop-its-log"))
+        if side is RunSide.AFTER:
+            refuse_after_without_before(scope, job, side)
+        old = scope.run(job.id, side, lock=True)
+        if old is not None:
+            old.side, old.name = RunSide.OTHER, sentence(say("all-runs-earlier", side=side.value))
+            if not kept(scope, TraceFile, old):
+                old.removed_at = server_now()
+            scope.session.flush()
+        run.side, run.name = side, ""
+        finish(workshop, scope, job, run)
         return _all(workshop, scope, job)
 
 

@@ -7,6 +7,7 @@ from typing import Annotated
 
 from pydantic import BaseModel, Field
 
+from vividowl.core.job.device import RunSide
 from vividowl.service.clock import server_now
 from vividowl.service.runs import all_runs as case
 from vividowl.service.runs.planned import run_plans
@@ -40,6 +41,7 @@ from vividowl.web.runs.schemas import (
     FactorsOut,
     FigureName,
     RankingOut,
+    ReferenceIn,
     RunAddIn,
     RunChangeIn,
     RunFigureOut,
@@ -145,6 +147,13 @@ def remove_run(path: RunIdPath) -> AllRunsOut:
 def restore_run(path: RunIdPath) -> AllRunsOut:
     """Bring a run back."""
     return all_runs_out(case.set_run_removed(workshop(), actor(), path.job_id, path.run_id, False))
+
+
+@api.post("/all-runs/<uuid:run_id>/reference", responses={200: AllRunsOut}, operation_id="makeReference")
+@access("member")
+def make_reference(path: RunIdPath, body: ReferenceIn) -> AllRunsOut:
+    """Make a further run the Before or the After."""
+    return all_runs_out(case.make_reference(workshop(), actor(), path.job_id, path.run_id, RunSide(body.side)))
 
 
 @api.post("/states", responses={201: AllRunsOut}, operation_id="addState")

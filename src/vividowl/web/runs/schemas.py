@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import uuid
 from datetime import datetime
-from typing import Annotated
+from typing import Annotated, Literal
 
 from pydantic import Field
 
@@ -103,6 +103,12 @@ class RunAddIn(In):
     firmware: Short = ""
     tuning: Annotated[str, Field(max_length=120, pattern=r"^[^\x00]*$")] = ""
     room_c: Number | None = None
+
+
+class ReferenceIn(In):
+    """What a run is to be from now on."""
+
+    side: Literal["before", "after"]
 
 
 class RunChangeIn(In):

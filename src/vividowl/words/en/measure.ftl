@@ -15,6 +15,15 @@ logs-there-no-channel-to-chart = There is no channel “{ $channel }” to chart
 logs-there-no-log-yet-that = There is no log yet that this could repeat.
 logs-this-job-has-no-before = This job has no Before log, so an After has nothing to be compared with.
 logs-log-that-already-here = { $name } is the log that is already here.
+logs-very-file-of-run = { $name } is the very file of { $run ->
+        [none] a further run
+       *[other] the run “{ $run }”
+    } of this job.
+logs-make-that-run = { $side ->
+        [before] Make that run the Before in All runs
+        [after] Make that run the After in All runs
+       *[other] Use that run in All runs
+    }, or choose another file.
 logs-very-file-that-serves-as = { $name } is the very file that serves as the { $capitalize } log of this job.
 logs-already-log-job = { $name } is already the { $capitalize } log of job { $number }.
 logs-drop-one-on-page = Drop one on the page.

@@ -391,3 +391,5 @@ hand-over-put-right = Put the record right
 intake-language = Customer reads
 job-room-counter = Counter
 known-model-fill = Fill in { $maker }, { $kind }
+log-panel-this-run = this run
+refused-log-leave-it = Leave it

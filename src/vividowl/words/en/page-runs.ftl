@@ -195,3 +195,9 @@ run-list-burn-in-more =
     }
 run-list-burn-in-ends = It ends at { $final } ± { $u95 } K/W.
 run-list-burn-in-chart = Resistance over { $over }: { $points }
+run-list-make-before = Make it the Before
+run-list-make-after = Make it the After
+run-list-made = { $name } is the { $side ->
+        [before] Before
+       *[after] After
+    } now; what was it before stays as a further run.

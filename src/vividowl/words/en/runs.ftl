@@ -128,3 +128,7 @@ matched-one-setting = To hold one of noise and temperature, two groups need runs
 matched-run-another-fan-setting = Run each at another fan setting, and read its noise at the same place.
 matched-do-not-meet = The runs of the groups do not meet: no temperature, or no noise, lies within those of two.
 matched-run-between = Run them at further fan settings, so that their ranges overlap.
+all-runs-earlier = { $side ->
+        [before] Earlier Before
+       *[after] Earlier After
+    }

@@ -64,14 +64,14 @@
       ? []
       : lines.map((l) => {
           const i = nearest(l.time, at ?? 0);
-          return { side: l.side, time: l.time[i] ?? 0, value: l.values[i] ?? 0 };
+          return { side: l.side, name: l.name, time: l.time[i] ?? 0, value: l.values[i] ?? 0 };
         }),
   );
   const readout = $derived(
     at === null
       ? ''
       : say('trace-chart-after-load', { at: clock(at) }) +
-          readings.map((r) => `${r.side} ${figure(r.value, unit)} ${unit}`).join(', '),
+          readings.map((r) => `${r.name} ${figure(r.value, unit)} ${unit}`).join(', '),
   );
 
   function toTime(event: PointerEvent): number {

@@ -9,7 +9,7 @@
   interface Props {
     jobId: string;
     /** key: the run that it is fetched from, where that is neither Before nor After. */
-    readings: { side: SideName; key?: RunKey; reading: Reading }[];
+    readings: { side: SideName; key?: RunKey; name?: string; reading: Reading }[];
     channels: { value: string; label: string }[];
     height?: number;
     /** Lets channels be chosen and shows the second chart. */
@@ -88,14 +88,14 @@
       (chart) =>
         chart && {
           ...chart,
-          lines: readings.flatMap(({ side, reading }) => {
+          lines: readings.flatMap(({ side, name, reading }) => {
             const view = chart.views.find((v) => v.side === side)?.view;
-            return view ? [makeLine(side, reading, view.time_s, view.values)] : [];
+            return view ? [makeLine(side, reading, view.time_s, view.values, name)] : [];
           }),
         },
     ),
   );
-  const sides = $derived(readings.map((r) => r.side).join(' and '));
+  const sides = $derived(readings.map((r) => r.name ?? r.side).join(' and '));
 </script>
 
 {#if pickable && channels.length > 1}

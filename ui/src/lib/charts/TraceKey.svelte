@@ -15,7 +15,7 @@
   {#each lines as l (l.side)}
     <span>
       <svg viewBox="0 0 34 8" width="34" height="8" aria-hidden="true"><TraceLine side={l.side} d="M1 4h32" /></svg>
-      {l.side}
+      {l.name}
     </span>
   {/each}
   {#if lines.some((l) => l.held.length)}

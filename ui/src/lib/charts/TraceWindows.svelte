@@ -22,7 +22,7 @@
     <rect class="window {l.side}" x={from} y={y(row)} width={wide} height="18" />
     {#if wide > 250}
       <text class="label {l.side}" x={from + wide / 2} y={y(row) + 13.5} text-anchor="middle"
-        >{say('trace-chart-figures-from-this-stretch', { side: l.side })}</text
+        >{say('trace-chart-figures-from-this-stretch', { side: l.name })}</text
       >
     {/if}
   {/if}

@@ -4,6 +4,7 @@ import { makeScales, nearest, type Line } from './scales';
 
 const line: Line = {
   side: 'before',
+  name: 'before',
   time: [-30, 0, 300, 900],
   values: [31, 40, 80, 95],
   window: [600, 900],

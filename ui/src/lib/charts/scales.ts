@@ -5,6 +5,8 @@ import { linear, type Linear } from './linear';
 
 export interface Line {
   side: 'before' | 'after';
+  /** What it is called: a further run is neither before nor after. */
+  name: string;
   time: number[];
   values: number[];
   /** Settled window and throttle episodes, s on the chart's own axis. */
@@ -70,7 +72,13 @@ const CHIPS: Record<string, string> = {
 };
 
 /** A reading and a channel's values as a line on an axis that starts where the load does. */
-export function makeLine(side: Line['side'], reading: Reading, time: number[], values: number[]): Line {
+export function makeLine(
+  side: Line['side'],
+  reading: Reading,
+  time: number[],
+  values: number[],
+  name: string = side,
+): Line {
   const zero = reading.onset_s;
   const marks = [];
   if (reading.load_seen) {
@@ -80,6 +88,7 @@ export function makeLine(side: Line['side'], reading: Reading, time: number[], v
   }
   return {
     side,
+    name,
     time: time.map((t) => t - zero),
     values,
     window: [reading.from_s - zero, reading.to_s - zero],

@@ -15,8 +15,8 @@ afterEach(() => {
 const user = userEvent.setup();
 const plain = { window: [60, 120] as [number, number], held: [], marks: [], phases: [] };
 const lines: Line[] = [
-  { side: 'before', time: [0, 60, 120], values: [40, 80, 95], ...plain },
-  { side: 'after', time: [0, 60, 120], values: [40, 60, 70], ...plain },
+  { side: 'before', name: 'before', time: [0, 60, 120], values: [40, 80, 95], ...plain },
+  { side: 'after', name: 'this run', time: [0, 60, 120], values: [40, 60, 70], ...plain },
 ];
 
 describe('a line', () => {
@@ -49,7 +49,7 @@ describe('trace chart', () => {
     const chart = screen.getByRole('slider');
     chart.focus();
     for (let i = 0; i < 5; i++) await user.keyboard('{Shift>}{ArrowRight}{/Shift}');
-    expect(chart).toHaveAttribute('aria-valuetext', '1:00 after load: before 80.0 °C, after 60.0 °C');
+    expect(chart).toHaveAttribute('aria-valuetext', '1:00 after load: before 80.0 °C, this run 60.0 °C');
     await user.keyboard('+');
     expect(Number(chart.getAttribute('aria-valuemin'))).toBeGreaterThan(0);
     await user.click(screen.getByRole('button', { name: 'Show all' }));

@@ -36,10 +36,10 @@
   </p>
   {#if cause.speaks.length || cause.against.length}
     <ul>
-      {#each cause.speaks as words (words)}
+      {#each cause.speaks as words, at (at)}
         <li><b aria-label={say('attempts-speaks')}>+</b>{words}</li>
       {/each}
-      {#each cause.against as words (words)}
+      {#each cause.against as words, at (at)}
         <li class="against"><b aria-label={say('attempts-against')}>−</b>{words}</li>
       {/each}
     </ul>

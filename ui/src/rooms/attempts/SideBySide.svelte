@@ -26,7 +26,7 @@
     </tr>
   </thead>
   <tbody>
-    {#each rows as row (row.words)}
+    {#each rows as row, at (at)}
       <tr>
         <th scope="row">{row.words}</th>
         {#each row.cells as cell, i (i)}<td>{cell || '–'}</td>{/each}

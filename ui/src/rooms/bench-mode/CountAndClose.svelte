@@ -172,7 +172,7 @@
     {/if}
     {#if said.length}
       <ul class="said">
-        {#each said as one (one)}<li>{one}</li>{/each}
+        {#each said as one, at (at)}<li>{one}</li>{/each}
       </ul>
     {/if}
     <div class="row">

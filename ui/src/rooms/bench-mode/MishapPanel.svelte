@@ -50,7 +50,7 @@
   {#if kind}
     <h2>{kind.words}</h2>
     <ol>
-      {#each kind.recovery as one (one)}<li>{one}</li>{/each}
+      {#each kind.recovery as one, at (at)}<li>{one}</li>{/each}
     </ol>
     {#if kind.check}<p class="check">{say('mishap-panel-before-closes', { check: kind.check })}</p>{/if}
     <div class="foot">

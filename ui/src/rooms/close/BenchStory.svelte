@@ -37,7 +37,7 @@
               : ''}
         </li>
       {/each}
-      {#each bench.notes as one (`${one.at}${one.words}`)}<li>{one.words} ({one.by})</li>{/each}
+      {#each bench.notes as one, at (at)}<li>{one.words} ({one.by})</li>{/each}
     </ul>
   </section>
 {/if}

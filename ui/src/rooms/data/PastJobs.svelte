@@ -121,7 +121,7 @@
 {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
 {#if list}
   <p class="name">{list.file_name}</p>
-  {#each list.notices as notice (notice)}<p class="quiet">{notice}</p>{/each}
+  {#each list.notices as notice, at (at)}<p class="quiet">{notice}</p>{/each}
   <PastColumns {list} {busy} ontell={(saying) => void tell(saying)} />
   <div class="row">
     <Button kind="main" {busy} disabled={!list.counts?.new} onclick={() => void takeIn()}

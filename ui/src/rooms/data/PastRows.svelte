@@ -63,7 +63,7 @@
             <th scope="row">{row.line}</th>
             <td>
               <span class="state">{STATES[row.state]}</span>
-              {#each row.why as why (why)}<small>{why}</small>{/each}
+              {#each row.why as why, at (at)}<small>{why}</small>{/each}
             </td>
             <td>{row.day ? day(row.day) : '–'}</td>
             <td>{row.customer || row.contact || '–'}</td>

@@ -84,7 +84,7 @@
   <section class="advice {d.advice}">
     <Titled why="runs"><h2>{say('devices-advice')}: {ADVICE[d.advice]}</h2></Titled>
     <ul>
-      {#each d.reasons as reason (reason)}<li>{reason}</li>{/each}
+      {#each d.reasons as reason, at (at)}<li>{reason}</li>{/each}
     </ul>
     {#if d.drift}
       <p class="quiet">
@@ -119,7 +119,7 @@
           >
           <td class="number before">{figure(v.before)}</td>
           <td class="fitted">
-            {#each v.fitted as item (item.target + item.kind)}
+            {#each v.fitted as item, at (at)}
               <span class="item">{TARGETS[item.target]}: {item.product || INTERFACES[item.kind]}</span>
             {:else}<span class="quiet">{say('devices-nothing-fitted')}</span>{/each}
           </td>

@@ -74,7 +74,7 @@
       >
     {/if}
     {#if line}<path class="drift" d="M{x(line.x1)} {y(line.y1)}L{x(line.x2)} {y(line.y2)}" />{/if}
-    {#each points as p (`${p.side}${p.months}`)}
+    {#each points as p, at (at)}
       {@const shift = p.side === 'before' ? -5 : 5}
       <g class={p.side} transform="translate({shift} 0)">
         <path class="bar" d="M{x(p.months)} {y(p.value - p.u95)}V{y(p.value + p.u95)}" />

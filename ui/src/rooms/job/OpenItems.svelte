@@ -71,7 +71,7 @@
   <h2>{say('open-items-still-open')}</h2>
   {#if open.length}
     <ul>
-      {#each open as item (item.text)}
+      {#each open as item, at (at)}
         <li class:halt={item.halt}>
           {#if item.stage === 'runs' || job.reachable.includes(item.stage)}<a href="/jobs/{job.id}/{item.stage}"
               >{item.text}</a

@@ -123,6 +123,8 @@
     problem={way.problem}
     file={way.file}
     {jobId}
+    accept={ACCEPT}
+    onfile={(chosen) => void send(chosen, asked.repeat ? { repeat: true } : {})}
     onretry={(options) => way.file && void send(way.file, { ...asked, ...options })}
     ondrop={() => way.forget()}
   />
@@ -131,7 +133,14 @@
   {#if run.trouble}<Notice tone="care">{run.trouble}</Notice>{/if}
   <LateTrace
     {jobId}
-    readings={[{ side: lookOf(side), key: side, reading: run.reading }]}
+    readings={[
+      {
+        side: lookOf(side),
+        key: side,
+        reading: run.reading,
+        ...(side === 'before' || side === 'after' ? {} : { name: say('log-panel-this-run') }),
+      },
+    ]}
     {channels}
     height={190}
     onwindow={closed ? undefined : (from, to) => void moveWindow(from, to)}
@@ -145,7 +154,7 @@
   <div class="folds">
     <Working summary={say('log-panel-what-the-log-says', { count: run.findings.length })} stand={run.findings[0] ?? ''}>
       <ul class="findings">
-        {#each run.findings as text (text)}<li>{text}</li>{/each}
+        {#each run.findings as text, at (at)}<li>{text}</li>{/each}
       </ul>
     </Working>
     <Working summary={say('log-panel-file')} stand={fileStand(run.trace)}>
@@ -161,7 +170,7 @@
       {#if run.trace.notices.length}
         <h3>{say('log-panel-mended-while-reading', { count: run.trace.notices.length })}</h3>
         <ul>
-          {#each run.trace.notices as text (text)}<li>{text}</li>{/each}
+          {#each run.trace.notices as text, at (at)}<li>{text}</li>{/each}
         </ul>
       {/if}
     </Working>

@@ -11,9 +11,12 @@
     file: File;
     jobId: string;
     onretry: (options: { roles?: Record<string, string | null>; again?: boolean }) => void;
+    accept: string;
+    onfile: (file: File) => void;
     ondrop: () => void;
   }
-  let { problem, file, jobId, onretry, ondrop }: Props = $props();
+  let { problem, file, jobId, onretry, accept, onfile, ondrop }: Props = $props();
+  let chooser: HTMLInputElement | undefined = $state();
   const nameable = $derived(problem.body.reason === 'no_temperature' && problem.body.headers.length > 0);
   let header = $state('');
   let role = $state('cpu_temperature');
@@ -53,9 +56,26 @@
     {:else if ['offline', 'stopped', 'broken_off'].includes(problem.body.reason)}
       <Button kind="main" onclick={() => onretry({})}>{say('refused-log-send-again', { name: file.name })}</Button>
     {/if}
-    <Button onclick={ondrop}>{say('refused-log-choose-another-file')}</Button>
+    {#if problem.body.reason === 'same_file_other_run'}
+      <Button href="/jobs/{jobId}/runs">{say('refused-log-to-all-runs')}</Button>
+    {/if}
+    <Button onclick={() => chooser?.click()}>{say('refused-log-choose-another-file')}</Button>
+    <Button kind="bare" onclick={ondrop}>{say('refused-log-leave-it')}</Button>
   {/snippet}
 </Notice>
+<input
+  bind:this={chooser}
+  class="off-screen"
+  type="file"
+  {accept}
+  tabindex="-1"
+  aria-label={say('refused-log-choose-another-file')}
+  onchange={(e) => {
+    const chosen = e.currentTarget.files?.[0];
+    e.currentTarget.value = '';
+    if (chosen) onfile(chosen);
+  }}
+/>
 
 <style>
   .name {

@@ -86,12 +86,12 @@
           })}
         </li>
       {/if}
-      {#each sound.whines_hz as hz (hz)}
+      {#each sound.whines_hz as hz, at (at)}
         <li class="care">{say('sound-card-whine-at-bearing-or', { hz: hertz(hz) })}</li>
       {/each}
     </ul>
   {/if}
-  {#each sound.faults as fault (fault)}<p class="care">{fault}</p>{/each}
+  {#each sound.faults as fault, at (at)}<p class="care">{fault}</p>{/each}
 </article>
 
 <style>

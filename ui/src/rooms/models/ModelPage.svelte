@@ -120,7 +120,7 @@
     <section>
       <h2>{say('model-page-steps-its-own')}</h2>
       <ul class="plain">
-        {#each model.steps as step (step.text)}<li>
+        {#each model.steps as step, at (at)}<li>
             {step.text}<small>{say('model-page-in', { stage: step.stage })}</small>
           </li>{/each}
       </ul>

@@ -151,7 +151,7 @@
     <div class="gap">
       <Working summary={say(`plan-page-opening-${plan.opening.answer}`)}>
         <ul class="reasons">
-          {#each plan.opening.reasons as reason (reason)}<li>{reason}</li>{/each}
+          {#each plan.opening.reasons as reason, at (at)}<li>{reason}</li>{/each}
         </ul>
       </Working>
     </div>

@@ -45,13 +45,13 @@
 <div class="two">
   <section>
     <h2>{say('record-room-what-was-done')}</h2>
-    {#each record.done as line (line)}<p>{line}</p>{:else}<p class="quiet">
+    {#each record.done as line, at (at)}<p>{line}</p>{:else}<p class="quiet">
         {say('record-room-nothing-noted-yet')}
       </p>{/each}
   </section>
   <section>
     <h2>{say('record-room-what-to-do')}</h2>
-    {#each record.after_care as line (line)}<p>{line}</p>{/each}
+    {#each record.after_care as line, at (at)}<p>{line}</p>{/each}
   </section>
 </div>
 <dl class="facts">

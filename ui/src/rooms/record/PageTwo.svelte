@@ -19,7 +19,7 @@
 <h2 class="details">{say('record-room-details')}</h2>
 {#if record.verdict}
   <Headline verdict={record.verdict} level="h3" />
-  {#each record.verdict.reasons as reason (reason)}<p class="quiet">{reason}</p>{/each}
+  {#each record.verdict.reasons as reason, at (at)}<p class="quiet">{reason}</p>{/each}
   {#if record.verdict.exhaust}<p class="quiet">{record.verdict.exhaust}</p>{/if}
   <div class="pictures">
     <HeatLadder
@@ -40,7 +40,7 @@
   <h3>{say('record-room-at-the-bench')}</h3>
   {#if record.promise}<p>{record.promise}</p>{/if}
   {#if job.fit_note}<p>{job.fit_note}</p>{/if}
-  {#each record.bench as line (line)}<p>{line}</p>{/each}
+  {#each record.bench as line, at (at)}<p>{line}</p>{/each}
 {/if}
 {#each job.gates.filter((g) => g.acknowledged_by) as gate (gate.rule)}
   <p class="quiet">

@@ -80,6 +80,15 @@
       });
     }),
   );
+  const make = once((run: Schemas['RunRowOut'], side: 'before' | 'after') =>
+    attempt(async () => {
+      const params = { path: { job_id: id, run_id: run.id } };
+      const body = { side };
+      found = await take(client.POST('/api/jobs/{job_id}/all-runs/{run_id}/reference', { params, body }));
+      [picked, first, compared] = [[], [], null];
+      toast(say('run-list-made', { name: run.name, side }));
+    }),
+  );
 </script>
 
 {#if job}<JobHead {job} />{/if}
@@ -97,7 +106,16 @@
   >
 {/if}
 {#if found}
-  <RunTable jobId={id} {found} {picked} {first} {closed} onpick={pick} onremove={(run) => void remove(run)} />
+  <RunTable
+    jobId={id}
+    {found}
+    {picked}
+    {first}
+    {closed}
+    onpick={pick}
+    onremove={(run) => void remove(run)}
+    onmake={(run, side) => void make(run, side)}
+  />
   <div class="compare">
     <Button kind="main" disabled={picked.length !== 2 || first.length > 0} onclick={() => void compare()}
       >{say('run-list-compare')}</Button
@@ -122,7 +140,7 @@
     <section class="compared">
       <Headline verdict={compared} />
       <ul>
-        {#each compared.reasons as reason (reason)}<li>{reason}</li>{/each}
+        {#each compared.reasons as reason, at (at)}<li>{reason}</li>{/each}
       </ul>
       <EffectTable effects={compared.effects} />
     </section>

@@ -72,7 +72,7 @@
 {#each columns.filter((column) => !column.told) as column (column.level)}
   <p class="quiet">{say('run-list-too-few-across', { level: column.level })}</p>
 {/each}
-{#each reasons as reason (reason)}<p class="quiet">{reason}</p>{/each}
+{#each reasons as reason, at (at)}<p class="quiet">{reason}</p>{/each}
 {#if unlike.length}
   <Notice tone="care">{say('run-list-unlike', { names: unlike.map((f) => FACTORS[f]).join(', ') })}</Notice>
 {/if}

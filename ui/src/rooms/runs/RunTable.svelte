@@ -20,8 +20,10 @@
     closed: boolean;
     onpick: (key: string) => void;
     onremove: (run: Schemas['RunRowOut']) => void;
+    /** From now on it is the Before or the After of the job. */
+    onmake: (run: Schemas['RunRowOut'], side: 'before' | 'after') => void;
   }
-  let { jobId, found, picked, first, closed, onpick, onremove }: Props = $props();
+  let { jobId, found, picked, first, closed, onpick, onremove, onmake }: Props = $props();
   let only = $state('');
   let also = $state('');
   let alsoValues = $state.raw(new Map<string, number>());
@@ -158,6 +160,10 @@
             {/if}
             <td class="number">
               {#if at === 0 && run.side === 'other' && !closed}
+                {#if log}
+                  <Button kind="bare" onclick={() => onmake(run, 'before')}>{say('run-list-make-before')}</Button>
+                  <Button kind="bare" onclick={() => onmake(run, 'after')}>{say('run-list-make-after')}</Button>
+                {/if}
                 <Button kind="bare" onclick={() => onremove(run)}>{say('run-list-take-off')}</Button>
               {/if}
             </td>

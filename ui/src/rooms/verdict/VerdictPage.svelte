@@ -34,9 +34,9 @@
 
 <Titled why="temperature"><Headline {verdict} /></Titled>
 <ul class="reasons">
-  {#each verdict.reasons as reason (reason)}<li>{reason}</li>{/each}
+  {#each verdict.reasons as reason, at (at)}<li>{reason}</li>{/each}
 </ul>
-{#each verdict.notes as note (note)}
+{#each verdict.notes as note, at (at)}
   <div class="gap"><Notice tone="care">{note}</Notice></div>
 {/each}
 {#if verdict.exhaust}
