@@ -114,8 +114,8 @@ def backup(file: Path) -> None:
     """Write database and files to one archive."""
     from vividowl.host.backup import write_backup
 
-    with _installation() as (where, cluster, _):
-        size = write_backup(cluster, where.files, file)
+    with _installation() as (where, cluster, workshop):
+        size = write_backup(cluster, workshop.database, where.files, file)
     click.echo(f"{file} holds {size / 1e6:.1f} MB.")
 
 
@@ -123,14 +123,22 @@ def backup(file: Path) -> None:
 @click.argument("file", type=click.Path(path_type=Path))
 @click.option("--yes", is_flag=True, help="Do not ask.")
 def restore(file: Path, yes: bool) -> None:
-    """Put an archive in place of the present database and files."""
+    """Put an archive in place of the present database and files. What is no whole backup replaces nothing."""
     from vividowl.host.backup import read_backup
+    from vividowl.host.cluster import Cluster
+    from vividowl.host.paths import places
 
     if not yes:
         click.confirm("The present data will be replaced. Go on?", abort=True)
-    with _installation() as (where, cluster, workshop):
-        read_backup(cluster, workshop.database, where.files, file)
-    click.echo(f"Restored from {file}.")
+    where = places()
+    # The present tables are not asked: they may be what is broken.
+    cluster = Cluster(where.cluster)
+    cluster.start()
+    try:
+        found = read_backup(cluster, where.files, file)
+    finally:
+        cluster.leave()
+    click.echo(f"Restored from {file}: {found.rows} rows in {found.tables} tables, {found.files} files.")
 
 
 def main() -> None:

@@ -1,29 +1,22 @@
 """The private cluster, starting up, backup and the command line."""
 
-import io
 import os
 import shutil
 import socket
-import tarfile
 import tempfile
 from pathlib import Path
 
 import pytest
 from click.testing import CliRunner
-from tests.logs import HOT, log_bytes
 from tests.said import refuses
 
 from vividowl.cli import cli
 from vividowl.demo import shop
-from vividowl.host.backup import BackupError, read_backup, write_backup
 from vividowl.host.cluster import Cluster
 from vividowl.host.launch import LaunchError, choose_port, fill, main, secret_key
 from vividowl.host.paths import Places
 from vividowl.host.postgres import ClusterError, free_port
-from vividowl.service.devices.known import DEVICE_FIELDS
 from vividowl.service.errors import Refused
-from vividowl.service.jobs import intake
-from vividowl.service.measure import logs
 from vividowl.service.shop import accounts
 from vividowl.web.record.routes import EDGE
 
@@ -118,85 +111,6 @@ def test_empty_does_not_mix_with_the_demo(workshop):
         fill(workshop, fresh=False, empty=True)
     fill(workshop, fresh=True, empty=True)
     assert accounts.state(workshop) == (False, True)
-
-
-def served(workshop):
-    """A shop with one job whose log is stored."""
-    owner = accounts.found_shop(
-        workshop, shop_name="Kept", name="Ada", login="ada", password="four words to remember"
-    ).actor
-    fields = {
-        **dict.fromkeys((*intake.INTAKE_FIELDS, *DEVICE_FIELDS)),
-        "customer_name": "Wen",
-        "customer_contact": "",
-        "kind": "laptop",
-        "maker": "",
-        "model": "Marrow",
-        "symptom": "",
-        "surroundings": "unknown",
-        "place": "unknown",
-        "fan": "unknown",
-        "lives": "",
-        "warranty": "over",
-        "seal": "none",
-        "backup_done": "yes",
-        "battery_swollen": False,
-        "liquid_damage": False,
-        "factory_interface": "",
-        "serial": "",
-        "tag": "",
-        "lidded": "unknown",
-        "device_id": None,
-        "another_device": False,
-        "done_on": None,
-        "language": "en",
-    }
-    job = intake.create_job(workshop, owner, fields).job.id
-    data = log_bytes(HOT, seed=4)
-    logs.receive_log(
-        workshop, owner, job, "before", io.BytesIO(data), expected=len(data), file_name="a.csv", mapping={}, again=False
-    )
-    return owner, job, data
-
-
-def test_a_backup_brings_rows_and_files_back(cluster, workshop, tmp_path):
-    owner, job, data = served(workshop)
-    target = tmp_path / "shop.owl"
-    assert write_backup(cluster, workshop.files.root, target) > len(data)
-    accounts.set_password(workshop, "ada", "changed after the backup")
-    shutil.rmtree(workshop.files.root)
-    read_backup(cluster, workshop.database, workshop.files.root, target)
-    assert accounts.sign_in(workshop, "ada", "four words to remember").shop_name == "Kept"
-    path, name = logs.original_file(workshop, owner, job, "before")
-    assert (path.read_bytes(), name) == (data, "a.csv")
-
-
-def test_a_backup_never_overwrites_and_names_a_missing_folder(cluster, workshop, tmp_path):
-    (tmp_path / "there").write_text("mine")
-    with pytest.raises(BackupError, match="exists already"):
-        write_backup(cluster, workshop.files.root, tmp_path / "there")
-    with pytest.raises(BackupError, match=r"does not exist\. Make it first"):
-        write_backup(cluster, workshop.files.root, tmp_path / "no" / "where")
-    assert (tmp_path / "there").read_text() == "mine"
-
-
-def test_what_is_no_backup_changes_nothing(cluster, workshop, tmp_path):
-    served(workshop)
-    (tmp_path / "notes.txt").write_text("not an archive")
-    with tarfile.open(tmp_path / "other.tar", "w") as archive:
-        archive.add(tmp_path / "notes.txt", "notes.txt")
-    for name, way_out in (("up.tar", {"name": "../out.txt"}), ("link.tar", {"name": "files", "linkname": "/etc"})):
-        member = tarfile.TarInfo(way_out["name"])
-        if "linkname" in way_out:
-            member.type, member.linkname = tarfile.SYMTYPE, way_out["linkname"]
-        with tarfile.open(tmp_path / name, "w") as archive:
-            archive.addfile(member, io.BytesIO(b""))
-    for name in ("notes.txt", "other.tar", "up.tar", "link.tar"):
-        with pytest.raises(BackupError, match="is no backup of Vivid Owl"):
-            read_backup(cluster, workshop.database, workshop.files.root, tmp_path / name)
-    with pytest.raises(BackupError, match="no file"):
-        read_backup(cluster, workshop.database, workshop.files.root, tmp_path / "none")
-    assert accounts.sign_in(workshop, "ada", "four words to remember").shop_name == "Kept"
 
 
 def test_the_command_line_from_members_to_restore(root, monkeypatch):

@@ -234,6 +234,56 @@ class Cluster:
         except psycopg.Error as error:
             raise ClusterError(f"The database does not answer: {str(error).splitlines()[0]} See {self.log}.") from error
 
+    @contextmanager
+    def _keeper(self) -> Iterator[psycopg.Connection[tuple[object, ...]]]:
+        """A connection of the account that made the cluster."""
+        import psycopg
+
+        where = f"host=127.0.0.1 port={self.port} user={KEEPER} connect_timeout=10 dbname=postgres"
+        try:
+            with psycopg.connect(where, password=self._password_file.read_text().strip(), autocommit=True) as line:
+                yield line
+        except psycopg.Error as error:
+            raise ClusterError(f"The database does not answer: {str(error).splitlines()[0]} See {self.log}.") from error
+
+    @contextmanager
+    def another_database(self, name: str) -> Iterator[str]:
+        """An empty database of the application's account beside its own; its address. It is gone afterwards, unless it
+        has taken the other one's place."""
+        from psycopg import sql
+
+        drop = sql.SQL("DROP DATABASE IF EXISTS {} WITH (FORCE)").format(sql.Identifier(name))
+        with self._keeper() as line:
+            line.execute(drop)
+            line.execute(sql.SQL("CREATE DATABASE {} OWNER {}").format(sql.Identifier(name), sql.Identifier(ACCOUNT)))
+        try:
+            yield self.url.rpartition("/")[0] + f"/{name}"
+        finally:
+            with self._keeper() as line:
+                line.execute(drop)
+
+    def swap_databases(self, coming: str, going: str) -> None:
+        """Let a database take the place of the application's own, in one go; the one that was there is dropped. Who is
+        connected meanwhile is let go of and finds the new one."""
+        from psycopg import sql
+
+        own, new, old = (sql.Identifier(name) for name in (DATABASE, coming, going))
+        with self._keeper() as line:
+            line.execute(sql.SQL("DROP DATABASE IF EXISTS {} WITH (FORCE)").format(old))
+            for name in (own, new):
+                line.execute(sql.SQL("ALTER DATABASE {} WITH ALLOW_CONNECTIONS false").format(name))
+            line.execute(
+                "SELECT pg_terminate_backend(pid, 5000) FROM pg_stat_activity WHERE datname = ANY(%s)",
+                [[DATABASE, coming]],
+            )
+            try:
+                with line.transaction():
+                    line.execute(sql.SQL("ALTER DATABASE {} RENAME TO {}").format(own, old))
+                    line.execute(sql.SQL("ALTER DATABASE {} RENAME TO {}").format(new, own))
+            finally:
+                line.execute(sql.SQL("ALTER DATABASE {} WITH ALLOW_CONNECTIONS true").format(own))
+            line.execute(sql.SQL("DROP DATABASE IF EXISTS {} WITH (FORCE)").format(old))
+
     @staticmethod
     def _hand_over(line: psycopg.Connection[tuple[object, ...]]) -> None:
         from psycopg import sql

@@ -12,6 +12,7 @@ import sys
 import threading
 from collections.abc import Callable, Sequence
 from contextlib import ExitStack
+from datetime import UTC, datetime
 from pathlib import Path
 from typing import TYPE_CHECKING
 
@@ -26,7 +27,7 @@ from vividowl.host.revive import stands
 from vividowl.service.kept_files import kept_files
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
-from vividowl.store.database import Database
+from vividowl.store.database import Database, UnknownRevision
 from vividowl.store.files import FileStore
 from vividowl.web.app import SITE, Settings, create_app
 
@@ -35,6 +36,8 @@ if TYPE_CHECKING:
 
 USUAL_PORT = 8000
 WARM_AFTER_S = 2.0
+# Saved before a migration; older ones are let go of.
+SAVED_MOST = 3
 
 
 def _arguments(argv: Sequence[str] | None) -> argparse.Namespace:
@@ -83,12 +86,34 @@ def secret_key(where: Places) -> str:
 
 
 def open_workshop(where: Places) -> tuple[Cluster, Workshop]:
-    """Start the database, migrate, and open the files."""
+    """Start the database, migrate, and open the files. Tables of an earlier version are saved first."""
     cluster = Cluster(where.cluster)
     cluster.start()
     database = Database(cluster.url)
-    database.migrate()
+    with database.alone():
+        _save_before_migrating(where, cluster, database)
+        try:
+            database.migrate()
+        except UnknownRevision as error:
+            raise LaunchError(
+                f"This database was made by a newer version of Vivid Owl ({error}). Start that version."
+            ) from error
     return cluster, Workshop(database, FileStore(where.files))
+
+
+def _save_before_migrating(where: Places, cluster: Cluster, database: Database) -> None:
+    here, known = database.revision(), database.revisions()
+    if here is None or here == known[-1] or here not in known:
+        return
+    from vividowl.host.backup import write_backup
+
+    where.backups.mkdir(mode=0o700, exist_ok=True)
+    target = where.backups / f"before-{known[-1]}-{datetime.now(UTC):%Y%m%dT%H%M%S}.owl"
+    print(f"Saving the database before it is brought to the new version: {target} …", flush=True)
+    # Its files stay where they are: they are named by what they hold, and nothing changes them.
+    write_backup(cluster, database, where.files, target, with_files=False)
+    for old in sorted(where.backups.glob("before-*.owl"), key=lambda p: p.stat().st_mtime)[:-SAVED_MOST]:
+        old.unlink()
 
 
 def tidy(where: Places, workshop: Workshop) -> None:

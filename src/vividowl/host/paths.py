@@ -29,6 +29,11 @@ class Places:
         return self.var / "files"
 
     @property
+    def backups(self) -> Path:
+        """The database as it was before it was brought to a newer version."""
+        return self.var / "backups"
+
+    @property
     def journal(self) -> Path:
         """What the application writes down of itself."""
         return self.var / "vividowl.log"

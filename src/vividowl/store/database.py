@@ -28,6 +28,14 @@ _TOGETHER: ContextVar[Session | None] = ContextVar("together", default=None)
 MIGRATIONS = Path(__file__).parent / "migrations"
 
 
+# One number for the lock under which tables are migrated; any that nobody else uses.
+MIGRATING = 4_911_230
+
+
+class UnknownRevision(RuntimeError):  # noqa: N818 - reads as what it says
+    """The tables are of a version that this program does not know: a newer one made them."""
+
+
 class Database:
     """A PostgreSQL database: sessions that commit as a whole or not at all."""
 
@@ -67,10 +75,14 @@ class Database:
     def migrate(self, revision: str = "head") -> None:
         """Bring the tables to a revision, forwards or backwards."""
         config = self.config()
+        known = self.revisions()
         with self.engine.begin() as connection:
+            # Two that start at once wait for each other here; the second finds it done.
+            connection.execute(text("SELECT pg_advisory_xact_lock(:lock)"), {"lock": MIGRATING})
             config.attributes["connection"] = connection
             here = MigrationContext.configure(connection).get_current_revision()
-            known = [s.revision for s in ScriptDirectory.from_config(config).walk_revisions()][::-1]
+            if here is not None and here not in known:
+                raise UnknownRevision(f"revision {here}")
             if (
                 revision != "head"
                 and here in known
@@ -79,6 +91,21 @@ class Database:
                 command.downgrade(config, revision)
             else:
                 command.upgrade(config, revision)
+
+    @contextmanager
+    def alone(self) -> Iterator[None]:
+        """Nobody else saves or migrates meanwhile."""
+        with self.engine.connect() as connection:
+            connection.execute(text("SELECT pg_advisory_lock(:lock)"), {"lock": MIGRATING + 1})
+            try:
+                yield
+            finally:
+                connection.rollback()
+                connection.execute(text("SELECT pg_advisory_unlock(:lock)"), {"lock": MIGRATING + 1})
+
+    def revisions(self) -> list[str]:
+        """All revisions that this program knows, the first one first."""
+        return [s.revision for s in ScriptDirectory.from_config(self.config()).walk_revisions()][::-1]
 
     def revision(self) -> str | None:
         """The revision the tables are at."""
