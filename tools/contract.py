@@ -6,6 +6,7 @@ import base64
 import io
 import json
 import random
+import struct
 import sys
 import tempfile
 import zipfile
@@ -296,12 +297,125 @@ def data_files() -> list[dict[str, Any]]:
         "no zip": b"PK, but no more",
         "broken off": good[: len(good) // 2],
     }
+    cases |= _odd_zips(good) | _odd_manifests(contents, key)
     draw = random.Random(8032)  # noqa: S311 - places to change, no secret
     for place in sorted(draw.sample(range(len(good)), 40)):
         cases[f"byte {place}"] = good[:place] + bytes([good[place] ^ (1 << draw.randrange(8))]) + good[place + 1 :]
     return [
         {"name": name, "zip": base64.b64encode(data).decode(), "found": _found(data)} for name, data in cases.items()
     ]
+
+
+def _odd_zips(good: bytes) -> dict[str, bytes]:
+    """The same files under another wrapping: what one reader passes over and another one reads."""
+    end = len(good) - 22
+    (start,) = struct.unpack_from("<I", good, end + 16)
+    (first_name,) = struct.unpack_from("<H", good, 26)
+
+    def patched(*changes: tuple[int, bytes]) -> bytes:
+        out = bytearray(good)
+        for at, data in changes:
+            out[at : at + len(data)] = data
+        return bytes(out)
+
+    def short(value: int) -> bytes:
+        return struct.pack("<H", value)
+
+    forged = good.replace(b"0,41", b"0,31")
+    zip64 = struct.pack("<IQHHIIQQQQ", 0x06064B50, 44, 45, 45, 0, 0, 6, 6, end - start, start)
+    locator = struct.pack("<IIQI", 0x07064B50, 0, end, 1)
+    packed = io.BytesIO()
+    with zipfile.ZipFile(io.BytesIO(good)) as old, zipfile.ZipFile(packed, "w", zipfile.ZIP_DEFLATED) as new:
+        for name in old.namelist():
+            new.writestr(zipfile.ZipInfo(name, (2026, 11, 30, 0, 0, 0)), old.read(name), zipfile.ZIP_DEFLATED)
+    (second,) = struct.unpack_from("<I", good, start + 46 + first_name + 42)
+    crc = struct.unpack_from("<I", good, 14)[0] ^ 1
+    return {
+        "junk in front": b"MZ" + good,
+        "junk behind": good + b"\n",
+        "a comment": patched((end + 20, short(2))) + b"hi",
+        "two zips joined": forged + good,
+        "two zips joined the other way": good + forged,
+        "zip64 beside it": good[:end] + zip64 + locator + good[end:],
+        "a gap before the table": good[:start] + b"\0\0" + patched((end + 16, struct.pack("<I", start + 2)))[start:],
+        "one file more in the end record": patched((end + 8, short(7)), (end + 10, short(7))),
+        "one file less in the end record": patched((end + 8, short(5)), (end + 10, short(5))),
+        "on another disk": patched((end + 4, short(1))),
+        "encrypted, says the table": patched((start + 8, short(1))),
+        "encrypted, says the file": patched((6, short(1))),
+        "with a reader of version 99": patched((start + 6, short(99)), (4, short(99))),
+        "another name in front of the file": patched((30, b"L")),
+        "another length in front of the file": patched((22, short(1))),
+        "an extra field, says the table": patched((start + 30, short(4))),
+        "an extra field in front of the file": patched((28, short(4))),
+        "a wrong check sum in both places": patched((14, struct.pack("<I", crc)), (start + 16, struct.pack("<I", crc))),
+        "two entries for one place": patched((start + 46 + first_name + 42, struct.pack("<I", 0))),
+        "a name that is no UTF-8": patched((30, b"\xff"), (start + 46, b"\xff")),
+        "packed": packed.getvalue(),
+        "a place beyond the end": patched((start + 42, struct.pack("<I", second + 10**6))),
+    }
+
+
+def _odd_manifests(contents: dict[str, bytes], key: Ed25519PrivateKey) -> dict[str, bytes]:
+    """Manifests signed in order that say what no reader should take, by the true key or by one's own."""
+    when = datetime(2026, 11, 30, tzinfo=UTC)
+    about = {"shop": "Lantern Street", "number": 7}
+    sealed = seal(contents, about, when, key)
+    plain = json.loads(sealed.manifest)
+
+    def signed(text: bytes) -> bytes:
+        # Under the usual moment, whatever the manifest says of it.
+        files = {**contents, "manifest.json": text, "manifest.sig": key.sign(text), "shop.pem": sealed.key}
+        out = io.BytesIO()
+        with zipfile.ZipFile(out, "w") as made:
+            for name, data in files.items():
+                made.writestr(zipfile.ZipInfo(name, (2026, 11, 30, 0, 0, 0)), data)
+        return out.getvalue()
+
+    def saying(**more: object) -> bytes:
+        return signed(json.dumps({**plain, **more}, ensure_ascii=False, indent=1).encode())
+
+    text = sealed.manifest
+    own = Ed25519PrivateKey.from_private_bytes(bytes(range(32)))
+    forged = {**contents, "record.json": b'{"number": 8}'}
+    deep = b"[" * 5000 + b"]" * 5000
+    first = next(iter(plain["files"]))
+    return {
+        "changed and signed anew by one's own key": write_data_file(forged, seal(forged, about, when, own)),
+        "another fingerprint than its key's": saying(key="0" * 64),
+        "not a number": signed(text.replace(b'"number": 7', b'"number": NaN')),
+        "a number of 400 digits": signed(text.replace(b'"number": 7', b'"number": ' + b"9" * 400)),
+        "a number of 5000 digits": signed(text.replace(b'"number": 7', b'"number": ' + b"9" * 5000)),
+        "half a number": saying(number=7.5),
+        "a number as words": saying(number="7"),
+        "a shop that is a table": saying(shop={"name": "Lantern Street"}),
+        "a shop that is null": saying(shop=None),
+        "signed in 1970": saying(signed_at="1970-01-01T00:00:00+00:00"),
+        "signed in 9999": saying(signed_at="9999-12-31T23:59:59+00:00"),
+        "signed on the 31st of February": saying(signed_at="2026-02-31T00:00:00+00:00"),
+        "signed elsewhere": saying(signed_at="2026-11-30T01:00:00+01:00"),
+        "signed with a Z": saying(signed_at="2026-11-30T00:00:00Z"),
+        "half of a sign": signed(text.replace(b"Lantern Street", b"Lantern \\ud800Street")),
+        "a name twice": signed(text.replace(b'"number": 7', b'"number": 9,\n "number": 7')),
+        "blanks": signed(text.replace(b'"number": 7', b'"number":  7')),
+        "escapes": signed(text.replace(b"Lantern", b"\\u004cantern")),
+        "UTF-16": signed(text.decode().encode("utf-16")),
+        "a mark of byte order": signed(b"\xef\xbb\xbf" + text),
+        "deep": signed(text.replace(b'"number": 7', b'"number": ' + deep)),
+        "what nobody knows": saying(mood="calm"),
+        "files as a list": saying(files=list(plain["files"])),
+        "a file that is a word": saying(files={**plain["files"], first: "x"}),
+        "a sum in capitals": saying(files={**plain["files"], first: {"sha256": "A" * 64, "bytes": 1}}),
+        "a file that is a figure": saying(files={**plain["files"], "1": {"sha256": "a" * 64, "bytes": 1}}),
+        "another version": saying(version=2),
+        "version true": saying(version=True),
+        "a draft": write_data_file(contents, seal(contents, {**about, "record_version": None}, when, key)),
+        "a version of it": write_data_file(contents, seal(contents, {**about, "record_version": 2}, when, key)),
+        "version nought of it": saying(record_version=0),
+        "a shop with signs of its own": write_data_file(
+            contents, seal(contents, {"shop": "Größe \u2028\x7f\t", "number": 7, "device": "数"}, when, key)
+        ),
+    }
 
 
 def _found(data: bytes) -> dict[str, Any] | None:

@@ -5,6 +5,7 @@ import random
 import zipfile
 from contextlib import suppress
 from datetime import UTC, datetime
+from pathlib import Path
 
 import pytest
 from click.testing import CliRunner
@@ -16,6 +17,7 @@ from vividowl.formats.data_file import Finding, check_data_file, fingerprint, se
 from vividowl.formats.errors import FormatError
 from vividowl.words import sentence
 
+ROOT = Path(__file__).parents[2]
 WHEN = datetime(2026, 11, 30, 12, tzinfo=UTC)
 CONTENTS = {
     "record.json": b'{"number": 7}',
@@ -112,7 +114,7 @@ def test_a_manifest_that_was_made_to_fit_is_not_signed(packed):
         files["record.json"] = b'{"number": 8}'
         manifest = json.loads(files["manifest.json"])
         manifest["number"] = 8
-        files["manifest.json"] = json.dumps(manifest).encode()
+        files["manifest.json"] = json.dumps(manifest, ensure_ascii=False, indent=1).encode()
 
     rewrite(packed, change)
     found = check_data_file(packed)
@@ -156,18 +158,51 @@ def test_a_name_that_stands_twice_is_refused(packed):
         check_data_file(packed)
 
 
+def test_nothing_that_two_readers_could_take_for_different_things_is_taken():
+    """contract/data_file.json: one table of cases for the command and for the page."""
+    cases = {c["name"]: c["found"] for c in json.loads((ROOT / "contract/data_file.json").read_text())}
+    whole = {"untouched", "packed anew", "a draft", "a version of it", "a shop with signs of its own"}
+    own = "changed and signed anew by one's own key"
+    taken = {n for n, found in cases.items() if found and found["signed"] and not found["wrong"]}
+    assert {n for n in taken if not n.startswith("byte")} == {*whole, own}
+    # Its own key signs it, so that the files are as signed; it is another key, and that is said instead of Untouched.
+    assert cases[own]["fingerprint"] != cases["untouched"]["fingerprint"]
+
+
+@pytest.fixture(autouse=True)
+def _no_installation(tmp_path, monkeypatch):
+    """The command looks for keys where this machine's own shop keeps them: here there is none."""
+    monkeypatch.setenv("VIVIDOWL_ROOT", str(tmp_path / "nowhere"))
+
+
+@pytest.mark.parametrize(
+    ("state", "code", "heading"),
+    [("signs", 0, "Untouched"), ("retired", 0, "Untouched"), ("withdrawn", 1, "Not believed")],
+)
+def test_a_key_of_this_installation_counts_as_known(packed, monkeypatch, state, code, heading):
+    monkeypatch.setattr("vividowl.cli_verify.known_key", lambda _: state)
+    told = verify(packed)
+    assert told.exit_code == code
+    assert told.output.startswith(heading)
+    assert json.loads(verify(packed, "--json").output)["untouched"] is (code == 0)
+
+
 def verify(*arguments):
     return CliRunner().invoke(cli, ["verify", *map(str, arguments)])
 
 
 def test_the_command_says_whose_it_is_and_which_file_was_changed(packed):
     told = verify(packed)
-    assert told.exit_code == 0
-    assert "Untouched: record 7 of Lantern Street is as it was signed" in told.output
-    assert verify(packed, "--key", fingerprint(KEY.public_key()).upper()).exit_code == 0
+    assert told.exit_code == 3  # nobody here knows that key
+    assert "Untouched" not in told.output
+    assert "Signed by a key that is not known here. Record 7, which names Lantern Street" in told.output
+    mine = verify(packed, "--key", fingerprint(KEY.public_key()).upper())
+    assert mine.exit_code == 0
+    assert "Untouched: record 7 of Lantern Street is as it was signed" in mine.output
     other = verify(packed, "--key", "00" * 32)
     assert other.exit_code == 1
     assert "not the one you asked for" in other.output
+    assert "Untouched" not in other.output
     rewrite(packed, lambda files: files.update({"record.json": b"{}"}))
     changed = verify(packed)
     assert changed.exit_code == 1
@@ -179,6 +214,7 @@ def test_the_command_says_whose_it_is_and_which_file_was_changed(packed):
         "repacked": False,
         "key": fingerprint(KEY.public_key()),
         "key_expected": None,
+        "key_known": None,
         "shop": "Lantern Street",
         "number": 7,
         "signed_at": "2026-11-30T12:00:00+00:00",
@@ -189,8 +225,8 @@ def test_the_command_says_whose_it_is_and_which_file_was_changed(packed):
 
 
 def test_a_name_cannot_write_a_line_of_the_answer(packed):
-    rewrite(packed, lambda files: files.update({"a\x1b[2J\nUntouched: all is well\u202e.txt": b""}))
+    rewrite(packed, lambda files: files.update({"a\x1b[2J\nUntouched: all is well.txt": b""}))
     told = verify(packed)
     assert told.exit_code == 1
-    assert r"a\x1b[2J\nUntouched: all is well\u202e.txt: was added and is not signed." in told.output
+    assert r"a\x1b[2J\nUntouched: all is well.txt: was added and is not signed." in told.output
     assert not any(line.startswith("Untouched") for line in told.output.splitlines())

@@ -21,6 +21,19 @@
     retired: ({ shop, day }) => say('check-key-retired', { shop, day }),
     withdrawn: ({ shop, day }) => say('check-key-withdrawn', { shop, day }),
   };
+  /** By whose key it is signed: one that a shop here stands for, one that it has withdrawn, or one that nobody knows. */
+  const standing = $derived(
+    key && key !== 'offline' && key.state === 'withdrawn'
+      ? 'withdrawn'
+      : key && key !== 'offline' && key.state !== 'unknown'
+        ? 'known'
+        : 'unknown',
+  );
+  const HEADING = {
+    known: { tone: 'note' as const, title: say('check-untouched') },
+    unknown: { tone: 'care' as const, title: say('check-unknown-key') },
+    withdrawn: { tone: 'halt' as const, title: say('check-withdrawn-key') },
+  };
   const FAULT = {
     changed: (of: string) => say('check-was-changed', { name: visible(of) }),
     missing: (of: string) => say('check-was-missing', { name: visible(of) }),
@@ -78,11 +91,8 @@
           </ul>
         </Notice>
       {:else}
-        <Notice
-          tone={key && key !== 'offline' && key.state === 'withdrawn' ? 'halt' : 'note'}
-          title={say('check-untouched')}
-        >
-          {say('check-untouched-words', {
+        <Notice tone={HEADING[standing].tone} title={HEADING[standing].title}>
+          {say(standing === 'known' ? 'check-untouched-words' : 'check-as-signed-words', {
             number: found.manifest.number ?? '?',
             shop: visible(found.manifest.shop ?? '?'),
             day: day(found.manifest.signed_at ?? null),

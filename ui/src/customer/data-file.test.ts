@@ -22,15 +22,18 @@ async function find(zip: string): Promise<Omit<Checked, 'manifest'> | null> {
 const untouched = (found: Case['found']) => !!found?.signed && !found.repacked && !Object.keys(found.wrong).length;
 
 describe('the data file of a record', () => {
-  it.each(CASES.slice(0, 13).map((c) => [c.name, c] as const))('says the same as the server of: %s', async (_, c) => {
-    const found = await find(c.zip);
-    expect(found && { ...found, wrong: Object.entries(found.wrong).sort() }).toEqual(
-      c.found && { ...c.found, wrong: Object.entries(c.found.wrong).sort() },
-    );
-  });
+  it.each(CASES.filter((c) => !c.name.startsWith('byte ')).map((c) => [c.name, c] as const))(
+    'says the same as the server of: %s',
+    async (_, c) => {
+      const found = await find(c.zip);
+      expect(found && { ...found, wrong: Object.entries(found.wrong).sort() }).toEqual(
+        c.found && { ...c.found, wrong: Object.entries(c.found.wrong).sort() },
+      );
+    },
+  );
 
   it('finds a changed byte wherever it is, as the server does', async () => {
-    const flipped = CASES.slice(13);
+    const flipped = CASES.filter((c) => c.name.startsWith('byte '));
     expect(flipped.length).toBe(40);
     for (const c of flipped) {
       expect(untouched(c.found), c.name).toBe(false);

@@ -5,12 +5,8 @@ const SIGNATURE = 'manifest.sig';
 const KEY = 'shop.pem';
 const FORMAT = 'vivid-owl-record';
 const FILES_MOST = 500;
-const END_MARK = 0x06054b50;
-const ENTRY_MARK = 0x02014b50;
-const LOCAL_MARK = 0x04034b50;
-const END_BYTES = 22;
-const COMMENT_MOST = 65535;
-const RAW_KEY_BYTES = 32;
+const MANIFEST_MOST = 1024 * 1024;
+const [RAW_KEY_BYTES, SIGNATURE_BYTES] = [32, 64];
 
 export type Finding = 'changed' | 'missing' | 'added';
 
@@ -39,43 +35,53 @@ const hex = (bytes: ArrayBuffer): string =>
   [...new Uint8Array(bytes)].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 const sha256 = async (bytes: BufferSource): Promise<string> => hex(await crypto.subtle.digest('SHA-256', bytes));
 
-/** Files of a zip that nothing is packed in, by name; one that is packed or broken stands without bytes. */
-function filesOf(whole: Uint8Array<ArrayBuffer>): Map<string, Uint8Array<ArrayBuffer> | null> {
-  const view = new DataView(whole.buffer, whole.byteOffset, whole.byteLength);
-  let end = whole.length - END_BYTES;
-  while (end >= 0 && end >= whole.length - END_BYTES - COMMENT_MOST && view.getUint32(end, true) !== END_MARK) end -= 1;
-  if (end < 0 || view.getUint32(end, true) !== END_MARK) throw new NoDataFile();
-  const count = view.getUint16(end + 10, true);
-  let at = view.getUint32(end + 16, true);
-  if (count > FILES_MOST) throw new NoDataFile();
-  const files = new Map<string, Uint8Array<ArrayBuffer> | null>();
-  for (let i = 0; i < count; i += 1) {
-    if (at + 46 > end || view.getUint32(at, true) !== ENTRY_MARK) throw new NoDataFile();
-    const [method, length] = [view.getUint16(at + 10, true), view.getUint32(at + 24, true)];
-    const [nameLength, extra, comment] = [28, 30, 32].map((offset) => view.getUint16(at + offset, true)) as [
-      number,
-      number,
-      number,
-    ];
-    const local = view.getUint32(at + 42, true);
-    const name = new TextDecoder().decode(whole.subarray(at + 46, at + 46 + nameLength));
-    // A name that stands twice would let one be checked and the other be read.
-    if (files.has(name)) throw new NoDataFile();
-    files.set(name, method === 0 ? stored(whole, view, local, length) : null);
-    at += 46 + nameLength + extra + comment;
-  }
-  return files;
-}
+const [END_MARK, ENTRY_MARK, LOCAL_MARK] = [0x06054b50, 0x02014b50, 0x04034b50];
+const [END_BYTES, ENTRY_BYTES, LOCAL_BYTES] = [22, 46, 30];
+const NEEDED = 20;
+const insist = (fits: boolean): void => {
+  if (!fits) throw new NoDataFile();
+};
+const plainText = (bytes: Uint8Array): string =>
+  new TextDecoder('utf-8', { fatal: true, ignoreBOM: true }).decode(bytes);
 
-function stored(
-  whole: Uint8Array<ArrayBuffer>,
-  view: DataView,
-  local: number,
-  length: number,
-): Uint8Array<ArrayBuffer> | null {
-  if (local + 30 > whole.length || view.getUint32(local, true) !== LOCAL_MARK) return null;
-  const from = local + 30 + view.getUint16(local + 26, true) + view.getUint16(local + 28, true);
-  return from + length <= whole.length ? whole.subarray(from, from + length) : null;
+/** Bytes of each file by name, null where they are not those that their check sum was made of. The grammar is that of
+ *  `_members` in data_file.py: files one after another from the first byte on, their table, one end record, no more. */
+function membersOf(whole: Uint8Array<ArrayBuffer>): Map<string, Uint8Array<ArrayBuffer> | null> {
+  const view = new DataView(whole.buffer, whole.byteOffset, whole.byteLength);
+  const [two, four] = [(at: number) => view.getUint16(at, true), (at: number) => view.getUint32(at, true)];
+  const end = whole.length - END_BYTES;
+  insist(end >= 0 && four(end) === END_MARK);
+  const [disk, firstDisk, here, count, comment] = [4, 6, 8, 10, 20].map((more) => two(end + more));
+  const [size, start] = [four(end + 12), four(end + 16)];
+  insist(!disk && !firstDisk && here === count && !comment && start + size === end && (count ?? 0) <= FILES_MOST);
+  const files = new Map<string, Uint8Array<ArrayBuffer> | null>();
+  let at = start;
+  let dataAt = 0;
+  for (let i = 0; i < (count ?? 0); i += 1) {
+    insist(at + ENTRY_BYTES <= end);
+    // Version needed, flags, method, time, day, check sum, both sizes, length of the name: the same in both places.
+    const shared = whole.subarray(at + 6, at + 30);
+    const [length, nameLength] = [four(at + 24), two(at + 28)];
+    insist(four(at) === ENTRY_MARK && two(at + 6) === NEEDED && !two(at + 8) && !two(at + 10));
+    insist(four(at + 20) === length && !two(at + 30) && !two(at + 32) && !two(at + 34) && four(at + 42) === dataAt);
+    const name = whole.subarray(at + ENTRY_BYTES, at + ENTRY_BYTES + nameLength);
+    at += ENTRY_BYTES + nameLength;
+    const [nameAt, bytesAt] = [dataAt + LOCAL_BYTES, dataAt + LOCAL_BYTES + nameLength];
+    insist(bytesAt + length <= start && four(dataAt) === LOCAL_MARK && !two(dataAt + 28));
+    insist(shared.every((byte, n) => whole[dataAt + 4 + n] === byte));
+    insist(name.every((byte, n) => whole[nameAt + n] === byte));
+    const path = plainText(name);
+    // A name that stands twice would let one be checked and the other be read.
+    insist(path !== '' && !files.has(path));
+    const data = whole.subarray(bytesAt, bytesAt + length);
+    files.set(
+      path,
+      crc32(data) === new DataView(shared.buffer, shared.byteOffset + 10).getUint32(0, true) ? data : null,
+    );
+    dataAt = bytesAt + length;
+  }
+  insist(dataAt === start && at === end);
+  return files;
 }
 
 const CRC_TABLE = Uint32Array.from({ length: 256 }, (_, n) => {
@@ -146,29 +152,80 @@ function asWritten(
   return is(end) && place === whole.length;
 }
 
+type Whole = Manifest & { key: string; signed_at: string; files: Record<string, { sha256: string; bytes: number }> };
+/** Half of a sign, which no text in UTF-8 has. */
+const HALF = /\p{Surrogate}/u;
+const NEEDS = ['format', 'version', 'signed_at', 'key', 'files'];
+const MAY = ['shop', 'number', 'device', 'record_version'];
+const isWhole = (value: unknown, least: number): boolean => Number.isSafeInteger(value) && (value as number) >= least;
+const isTable = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** The manifest, as it is written and no other way: what two readers could take for different things is none. */
+function manifestOf(bytes: Uint8Array): Whole {
+  const text = plainText(bytes);
+  const found: unknown = JSON.parse(text, (name: string, value: unknown) => {
+    insist(!HALF.test(name) && !(typeof value === 'string' && HALF.test(value)));
+    return value;
+  });
+  // One text for one value: no name twice, no blanks, no escapes that are not needed, no half of a sign.
+  if (JSON.stringify(found, null, 1) !== text || !isTable(found)) throw new NoDataFile();
+  insist(NEEDS.every((name) => Object.hasOwn(found, name)));
+  insist(Object.keys(found).every((name) => NEEDS.includes(name) || MAY.includes(name)));
+  const { signed_at, files } = found;
+  insist(found.format === FORMAT && found.version === 1 && typeof found.key === 'string');
+  insist(typeof signed_at === 'string' && /^(19[89]\d|20\d\d)-.*\+00:00$/.test(signed_at));
+  insist(new Date(String(signed_at)).toISOString() === String(signed_at).replace('+00:00', '.000Z'));
+  insist(['shop', 'device'].every((name) => typeof (found[name] ?? '') === 'string' && found[name] !== null));
+  insist(found.number === undefined || isWhole(found.number, 0));
+  insist((found.record_version ?? null) === null || isWhole(found.record_version, 1));
+  if (!isTable(files)) throw new NoDataFile();
+  for (const [name, entry] of Object.entries(files)) {
+    if (!name || /^[0-9]+$/.test(name) || !isTable(entry)) throw new NoDataFile();
+    insist(Object.keys(entry).sort().join() === 'bytes,sha256');
+    insist(/^[0-9a-f]{64}$/.test(String(entry.sha256)) && typeof entry.sha256 === 'string' && isWhole(entry.bytes, 0));
+  }
+  return found as unknown as Whole;
+}
+
+async function keyOf(pem: Uint8Array): Promise<{ key: CryptoKey; raw: Uint8Array<ArrayBuffer> }> {
+  const body = /^-----BEGIN PUBLIC KEY-----\n([A-Za-z0-9+/=\n]+)-----END PUBLIC KEY-----\n$/.exec(plainText(pem))?.[1];
+  const plain = (body ?? '').replaceAll('\n', '');
+  // What reads as the same key but is written another way was touched.
+  insist(plain !== '' && btoa(atob(plain)) === plain && body === `${plain}\n`);
+  const der = Uint8Array.from(atob(plain), (sign) => sign.charCodeAt(0));
+  const key = await crypto.subtle.importKey('spki', der, { name: 'Ed25519' }, true, ['verify']);
+  return { key, raw: der.subarray(der.length - RAW_KEY_BYTES) };
+}
+
+/** Names in the order of their signs, as the server sorts them. */
+function sorted(names: string[]): string[] {
+  const signs = (name: string) => [...name].map((sign) => sign.codePointAt(0) ?? 0);
+  return names.toSorted((a, b) => {
+    const [mine, theirs] = [signs(a), signs(b)];
+    const at = mine.findIndex((sign, i) => sign !== theirs[i]);
+    return at < 0 ? mine.length - theirs.length : (mine[at] ?? 0) - (theirs[at] ?? -1);
+  });
+}
+
 /** Check a data file; what is wrong with one is told file by file. Throws NoDataFile where it is none. */
 export async function checkDataFile(whole: Uint8Array<ArrayBuffer>): Promise<Checked> {
-  const files = filesOf(whole);
-  const [text, signature, pem] = [MANIFEST, SIGNATURE, KEY].map((name) => files.get(name));
-  if (!text || !signature || !pem) throw new NoDataFile();
-  let manifest: Manifest & { format?: string; files: Record<string, { sha256: string }> };
-  let der: Uint8Array<ArrayBuffer>;
-  let key: CryptoKey;
+  // A browser that has no such signatures says so; anything else that cannot be read is no data file.
+  await crypto.subtle.generateKey({ name: 'Ed25519' }, false, ['sign', 'verify']);
+  let read;
   try {
-    manifest = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(text)) as typeof manifest;
-    const body = /^-----BEGIN PUBLIC KEY-----\n([A-Za-z0-9+/=\n]+)-----END PUBLIC KEY-----\n$/.exec(
-      new TextDecoder().decode(pem),
-    )?.[1];
-    const plain = (body ?? '').replaceAll('\n', '');
-    // What reads as the same key but is written another way was touched.
-    if (!plain || btoa(atob(plain)) !== plain || body !== `${plain}\n`) throw new NoDataFile();
-    der = Uint8Array.from(atob(plain), (sign) => sign.charCodeAt(0));
-    key = await crypto.subtle.importKey('spki', der, { name: 'Ed25519' }, true, ['verify']);
-    if (manifest.format !== FORMAT || !Object.values(manifest.files).every((entry) => typeof entry.sha256 === 'string'))
-      throw new NoDataFile();
+    const files = membersOf(whole);
+    const [text, signature, pem] = [MANIFEST, SIGNATURE, KEY].map((name) => files.get(name));
+    if (!text || !signature || !pem) throw new NoDataFile();
+    insist(text.length <= MANIFEST_MOST && signature.length === SIGNATURE_BYTES);
+    const manifest = manifestOf(text);
+    const { key, raw } = await keyOf(pem);
+    insist(manifest.key === (await sha256(raw)));
+    read = { files, text, signature, manifest, key };
   } catch {
     throw new NoDataFile();
   }
+  const { files, text, signature, manifest, key } = read;
   const signed = await crypto.subtle.verify({ name: 'Ed25519' }, key, signature, text);
   // A file may be called as what every object has.
   const wrong = Object.create(null) as Record<string, Finding>;
@@ -180,9 +237,9 @@ export async function checkDataFile(whole: Uint8Array<ArrayBuffer>): Promise<Che
     else if (bytes === null || (await sha256(bytes)) !== entry.sha256) wrong[name] = 'changed';
   }
   const clean = !Object.keys(wrong).length;
-  const order = [...Object.keys(manifest.files).sort(), MANIFEST, SIGNATURE, KEY];
-  const repacked = clean && !asWritten(whole, files, order, manifest.signed_at ?? '');
-  return { signed, wrong, repacked, fingerprint: await sha256(der.subarray(der.length - RAW_KEY_BYTES)), manifest };
+  const order = [...sorted(Object.keys(manifest.files)), MANIFEST, SIGNATURE, KEY];
+  const repacked = clean && !asWritten(whole, files, order, manifest.signed_at);
+  return { signed, wrong, repacked, fingerprint: manifest.key, manifest };
 }
 
 /** Signs that are not seen, or that turn a line around, as what they are: a file in a zip may bear any name. */

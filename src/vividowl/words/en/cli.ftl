@@ -97,6 +97,8 @@ cli-months =
        *[other] { SIG($high, 3) }
     }.
 cli-verify-untouched = Untouched: record { $number } of { $shop } is as it was signed at { $at }.
+cli-verify-unknown-key = Signed by a key that is not known here. Record { $number }, which names { $shop }, is as it was signed with it at { $at }; whether that shop signed it, only its key can tell.
+cli-verify-other-key = Not believed: record { $number }, which names { $shop }, is as it was signed at { $at }, but not with a key that stands for that shop.
 cli-verify-draft = It is a draft: the job was not handed over when it was signed.
 cli-verify-version = It is version { $version } of this record.
 cli-verify-not-signed = Not as it was signed: the list of its files was changed, or another key signed it.
@@ -109,5 +111,10 @@ cli-verify-file = { $name }: { $finding ->
 cli-verify-key = Signed with the key { $key }{ $expected ->
     [yes] , the one you asked for
     [no] , not the one you asked for
-   *[none] . Ask the shop whether this is its key
+   *[none] { $known ->
+        [signs] , the shop's own
+        [retired] , the shop's own until a newer one took over
+        [withdrawn] , which the shop has withdrawn: somebody else may have had it
+       *[none] . Ask the shop whether this is its key
+    }
 }.
