@@ -14,6 +14,7 @@ from tests.costly import ask_for_too_much, die, hog, who
 from tests.formats.test_sensor_log import SAMPLES, text
 from tests.said import refuses
 
+from vividowl.formats import apart
 from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
 from vividowl.formats.log.sensor_log import read_log
@@ -169,3 +170,16 @@ def test_a_picture_that_unpacks_to_gigabytes_is_refused():
     out = io.BytesIO()
     Image.new("RGB", (300, 200)).save(out, "PNG")
     assert read_apart(read_photo, out.getvalue(), name="photo").width_px == 300
+
+
+def test_who_waits_for_a_reader_is_told_when_it_takes_too_long(monkeypatch):
+    monkeypatch.setattr(apart, "QUEUE_MOST_S", 0.2)
+    held = [apart._free.get() for _ in range(apart.READERS)]
+    try:
+        with pytest.raises(FormatError) as found:
+            apart.read_apart(len, "four", name="four.csv")
+    finally:
+        for reader in held:
+            apart._free.put(reader)
+    assert found.value.reason == "busy"
+    assert str(sentence(found.value.message)).startswith("four.csv was not read: other files are being read")

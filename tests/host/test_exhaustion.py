@@ -8,12 +8,14 @@ import time
 import urllib.request
 
 import pytest
+from flask import request
 from tests.web.conftest import PASSWORD, Caller
 
 from vividowl.host import serving
 from vividowl.host.serving import make_server, port_of
 from vividowl.service.shop import accounts
 from vividowl.store.feed import tell
+from vividowl.web.access import access
 from vividowl.web.app import Settings, create_app
 
 
@@ -113,3 +115,82 @@ def listens(server, workshop, port, cookie, lines):
     lines[0].settimeout(5)
     while lines[0].recv(4096):
         pass
+
+
+def test_what_is_worked_on_for_long_is_answered(workshop, monkeypatch):
+    monkeypatch.setattr(serving, "BODY_LEAST_S", 0.5)
+    monkeypatch.setattr(serving, "ANSWER_LEAST_S", 0.5)
+    app = create_app(workshop, Settings("key", testing=True, cookie_secure=False))
+
+    @app.get("/api/slow")
+    @access("public")
+    def slow():
+        request.get_data()
+        time.sleep(3)
+        return "worked"
+
+    with served(app) as port, dial(port, with_body(port, "/api/slow", b"{}")) as line:
+        assert b"worked" in all_of(line)
+
+
+def test_an_answer_goes_at_the_pace_of_its_line_and_who_takes_nothing_is_let_go(workshop, monkeypatch):
+    monkeypatch.setattr(serving, "BODY_LEAST_S", 0.5)
+    monkeypatch.setattr(serving, "ANSWER_LEAST_S", 1.0)
+    monkeypatch.setattr(serving, "ANSWER_BYTES_S", 3_000_000.0)
+    app = create_app(workshop, Settings("key", testing=True, cookie_secure=False))
+    app.add_url_rule("/api/large", view_func=access("public")(lambda: b"x" * LARGE))
+    ask = b"GET /api/large HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\n\r\n"
+    with served(app) as port:
+        with narrow(port) as line:
+            line.sendall(ask)
+            # Seconds, where what comes in would have been given up after half a one.
+            assert len(all_of(line, pause_s=0.02)) > LARGE
+        with narrow(port) as line:
+            line.sendall(ask)
+            time.sleep(4.5)
+            assert len(all_of(line)) < LARGE
+
+
+def test_half_open_lines_of_one_address_do_not_close_it(site, monkeypatch):
+    port, cookie, _ = site
+    monkeypatch.setattr(serving, "COMING_MOST", 5)
+    lines = [dial(port, b"GET / HTTP/1.1\r\nHost: 127") for _ in range(12)]
+    assert asks(port, cookie)[0]["waits"] == []
+    for line in lines:
+        line.close()
+
+
+LARGE = 6_000_000
+
+
+@contextlib.contextmanager
+def served(app):
+    server = make_server(app, 0, threads=8)
+    thread = threading.Thread(target=server.serve, daemon=True)
+    thread.start()
+    yield port_of(server)
+    server.stop()
+    thread.join(10)
+
+
+def with_body(port, path, body):
+    head = f"GET {path} HTTP/1.1\r\nHost: 127.0.0.1:{port}\r\nContent-Length: {len(body)}\r\nConnection: close\r\n\r\n"
+    return head.encode() + body
+
+
+def narrow(port):
+    line = socket.socket()
+    line.setsockopt(socket.SOL_SOCKET, socket.SO_RCVBUF, 32_768)
+    line.settimeout(20)
+    line.connect(("127.0.0.1", port))
+    return line
+
+
+def all_of(line, pause_s=0.0):
+    line.settimeout(20)
+    heard = bytearray()
+    with contextlib.suppress(OSError):
+        while piece := line.recv(65_536):
+            heard += piece
+            time.sleep(pause_s)
+    return bytes(heard)

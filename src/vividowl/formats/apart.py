@@ -29,6 +29,8 @@ Result = TypeVar("Result")
 
 READERS = 2
 TIME_MOST_S = 90.0
+# So long one waits for a reader, and so many do at a time: who waits holds a connection, and the others want one too.
+QUEUE_MOST_S, QUEUE_MOST = 45.0, 8
 MEMORY_MOST = 2 * 2**30
 # The address space holds far more than the memory that is used; this only stops what would ask for it in one go.
 SPACE_MOST = 12 * 2**30
@@ -101,9 +103,10 @@ def read_apart(
     """What a task makes of a file, worked out in another process.
 
     task: a function of a module, by name; given: its arguments; name: of the file, for the words of a refusal.
-    Raises what the task raises, and FormatError when the file costs too much or ends its reader.
+    Raises what the task raises, FormatError when the file costs too much or ends its reader, and one with the reason
+    busy when all readers are at work for others.
     """
-    reader = _free.get()
+    reader = _next_free(name)
     keep: _Reader | None = None
     try:
         reader = reader if reader is not None and reader.process.poll() is None else _fresh()
@@ -121,6 +124,23 @@ def read_apart(
     if good:
         return value  # type: ignore[no-any-return]
     raise value
+
+
+_waiting = threading.BoundedSemaphore(QUEUE_MOST)
+
+
+def _next_free(name: Words) -> _Reader | None:
+    busy = FormatError(say("apart-busy", name=name), remedy=say("apart-busy-remedy"), reason="busy")
+    with contextlib.suppress(queue.Empty):
+        return _free.get_nowait()
+    if not _waiting.acquire(blocking=False):
+        raise busy
+    try:
+        return _free.get(timeout=QUEUE_MOST_S)
+    except queue.Empty:
+        raise busy from None
+    finally:
+        _waiting.release()
 
 
 def _answer(reader: _Reader, name: Words, time_most_s: float, memory_most: int) -> tuple[bool, Any]:

@@ -12,6 +12,7 @@ import ssl
 import sys
 import threading
 import time
+from dataclasses import dataclass
 from typing import Any
 
 import structlog
@@ -29,42 +30,82 @@ THREADS = 64
 BODY_MOST = 210 * 1024 * 1024
 # A tablet at the far end of the workshop may pause; a line that says nothing for this long is given up.
 SILENT_MOST_S = 60
-# The head of a request is there in seconds, and a body comes at least at the pace of a poor wireless line.
+# The head of a request is there in seconds, and a body comes at least at the pace of a poor wireless line. What is
+# worked on has an end of its own kind. An answer is taken at least at the pace of a line that one would give up.
 HEAD_MOST_S, BODY_LEAST_S, BODY_BYTES_S = 10.0, 60.0, 40_000.0
-# So many requests of one address may be on their way in at the same time.
+ANSWER_LEAST_S, ANSWER_BYTES_S = 60.0, 2_000.0
+# So many requests of one address may have begun without having said what they want; one more, and the oldest is let go.
 COMING_MOST = 40
 _WATCH_S = 0.5
+# An answer is written in pieces, so that it can be seen to be taken.
+_PIECE = 64 * 1024
+
+
+@dataclass
+class _Held:
+    """A connection and what it is at: its head, its body, the work for it, or its answer."""
+
+    address: str
+    since: float
+    at: str = "head"
+    size: int = 0
+    request: HTTPRequest | None = None
+
+    def late(self, now: float) -> bool:
+        """Whether it has taken longer than it may."""
+        if self.at == "head":
+            return now > self.since + HEAD_MOST_S
+        if self.at == "body":
+            # What has wholly come in is being worked on.
+            if getattr(getattr(self.request, "rfile", None), "remaining", 1) == 0:
+                return False
+            return now > self.since + BODY_LEAST_S + self.size / BODY_BYTES_S
+        return now > self.since + ANSWER_LEAST_S + self.size / ANSWER_BYTES_S
 
 
 class Watch:
-    """Knows which connections are still saying what they want, and since when."""
+    """Knows what each connection is at, and since when."""
 
     def __init__(self) -> None:
         self._lock = threading.Lock()
-        self._coming: dict[HTTPConnection, tuple[str, float]] = {}
+        self._held: dict[HTTPConnection, _Held] = {}
         self._closing = threading.Event()
         threading.Thread(target=self._run, name="connections", daemon=True).start()
 
-    def begins(self, connection: HTTPConnection) -> bool:
-        """A head is awaited; False when this address has too many of them."""
+    def begins(self, connection: HTTPConnection) -> None:
+        """A head is awaited. Who has said nothing for longest makes room, so that one address that opens lines and says
+        nothing does not close it for the others behind it."""
         address = str(getattr(connection, "remote_addr", ""))
         with self._lock:
-            if sum(a == address for a, _ in self._coming.values()) >= COMING_MOST:
-                return False
-            self._coming[connection] = (address, time.monotonic() + HEAD_MOST_S)
-        return True
+            heads = [c for c, held in self._held.items() if held.address == address and held.at == "head"]
+            for old in heads[: max(0, len(heads) - COMING_MOST + 1)]:
+                _let_go(old)
+                del self._held[old]
+            self._held[connection] = _Held(address, time.monotonic())
 
-    def body(self, connection: HTTPConnection, size: int) -> None:
+    def body(self, connection: HTTPConnection, size: int, request: HTTPRequest) -> None:
         """The head is there, a body of some size follows."""
+        self._now_at(connection, "body", size, request)
+
+    def answers(self, connection: HTTPConnection, size: int) -> None:
+        """So many bytes of an answer are about to go out."""
         with self._lock:
-            if connection in self._coming:
-                address, _ = self._coming[connection]
-                self._coming[connection] = (address, time.monotonic() + BODY_LEAST_S + size / BODY_BYTES_S)
+            held = self._held.get(connection)
+            if held is not None and held.at == "answer":
+                held.size += size
+                return
+        self._now_at(connection, "answer", size, None)
+
+    def _now_at(self, connection: HTTPConnection, at: str, size: int, request: HTTPRequest | None) -> None:
+        with self._lock:
+            held = self._held.get(connection)
+            if held is not None:
+                self._held[connection] = _Held(held.address, time.monotonic(), at, size, request)
 
     def done(self, connection: HTTPConnection) -> None:
-        """It has said what it wants, or is gone."""
+        """It has its answer, or is gone."""
         with self._lock:
-            self._coming.pop(connection, None)
+            self._held.pop(connection, None)
 
     def close(self) -> None:
         """Watch no more."""
@@ -74,25 +115,31 @@ class Watch:
         while not self._closing.wait(_WATCH_S):
             now = time.monotonic()
             with self._lock:
-                late = [c for c, (_, until) in self._coming.items() if now > until]
+                late = [c for c, held in self._held.items() if held.late(now)]
             for connection in late:
-                with contextlib.suppress(OSError):
-                    connection.socket.shutdown(socket.SHUT_RDWR)
+                _let_go(connection)
+
+
+def _let_go(connection: HTTPConnection) -> None:
+    with contextlib.suppress(OSError):
+        connection.socket.shutdown(socket.SHUT_RDWR)
 
 
 class _Request(HTTPRequest):
-    """A request whose coming in is watched."""
+    """A request that is watched from its first byte to the last one of its answer."""
 
     def parse_request(self) -> None:
         watch: Watch = self.server.watch
-        if not watch.begins(self.conn):
-            self.close_connection = True
-            with contextlib.suppress(OSError):
-                self.simple_response("503 Service Unavailable", "Too many requests of this address are on their way.")
-            return
+        watch.begins(self.conn)
         super().parse_request()
         if self.ready:
-            watch.body(self.conn, int(self.inheaders.get(b"Content-Length", 0) or 0))
+            watch.body(self.conn, int(self.inheaders.get(b"Content-Length", 0) or 0), self)
+
+    def write(self, chunk: bytes) -> None:
+        for at in range(0, len(chunk), _PIECE):
+            piece = chunk[at : at + _PIECE]
+            self.server.watch.answers(self.conn, len(piece))
+            super().write(piece)
 
     def respond(self) -> None:
         try:
@@ -190,7 +237,10 @@ def make_server(
     server = ShopServer((address, port), app, numthreads=threads, timeout=SILENT_MOST_S, server_name="vividowl")
     if identity is not None:
         server.ssl_adapter = _Tls(str(identity.certificate), str(identity.key))
-        server.ssl_adapter.context.minimum_version = ssl.TLSVersion.TLSv1_2
+        context = server.ssl_adapter.context
+        context.minimum_version = ssl.TLSVersion.TLSv1_2
+        # Of TLS 1.2 only what still counts as sound: forward secrecy and authenticated encryption (RFC 9325, 4.2).
+        context.set_ciphers("ECDHE+AESGCM:ECDHE+CHACHA20")
     server.max_request_body_size = BODY_MOST
     server.gateway, server.ConnectionClass = _Gateway, _Connection
     server.hub = Hub(workshop.database.feed, news_bytes, HELLO, STILL_HERE, HEARTBEAT_S)

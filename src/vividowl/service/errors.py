@@ -6,11 +6,12 @@ from collections.abc import Mapping, Sequence
 from typing import Any
 
 from vividowl.core.quantities.words import Words
+from vividowl.formats.errors import FormatError
 
 
 class Refused(Exception):  # noqa: N818 - reads as what it says
-    """A use case refused. kind is one of invalid, conflict, forbidden, missing, gone, full; the text says what and why;
-    stage: where it is settled, empty where it is not settled in one."""
+    """A use case refused. kind is one of invalid, conflict, forbidden, missing, gone, full, busy; the text says
+    what and why; stage: where it is settled, empty where it is not settled in one."""
 
     def __init__(
         self,
@@ -35,6 +36,18 @@ class Refused(Exception):  # noqa: N818 - reads as what it says
     def __reduce__(self) -> tuple[object, ...]:
         """Exceptions with named arguments do not travel between processes by themselves."""
         return _again, (self.kind, self.detail, self.field, self.remedy, self.reason, self.stage, self.extra)
+
+
+def refused_file(error: FormatError, field: str, reason: str = "") -> Refused:
+    """What a reader of files said, as a use case says it. reason: where the reader gave none of its own."""
+    return Refused(
+        "busy" if error.reason == "busy" else "invalid",
+        error.message,
+        field=field,
+        remedy=error.remedy,
+        reason=error.reason or reason,
+        extra={"headers": list(error.headers)} if error.headers else None,
+    )
 
 
 def _again(

@@ -23,7 +23,9 @@ from vividowl.store.scope import NotFound
 from vividowl.words import sentence
 
 log = structlog.get_logger()
-STATUS = {"invalid": 422, "conflict": 409, "forbidden": 403, "missing": 404, "gone": 410, "full": 507}
+STATUS = {"invalid": 422, "conflict": 409, "forbidden": 403, "missing": 404, "gone": 410, "full": 507, "busy": 503}
+# What is busy is asked for again after this.
+AGAIN_S = 20
 
 
 class FieldError(BaseModel):
@@ -69,7 +71,7 @@ def on_refused(error: Refused) -> Response:
     """A use case refused."""
     status = 401 if error.reason == "signed_out" else STATUS[error.kind]
     errors = [_field_error(error.field, error.detail, error.remedy)] if error.field else []
-    return _problem(
+    response = _problem(
         status,
         error.detail,
         remedy=error.remedy,
@@ -78,6 +80,9 @@ def on_refused(error: Refused) -> Response:
         errors=errors,
         headers=[str(h) for h in error.extra.get("headers", ())],
     )
+    if status == STATUS["busy"]:
+        response.headers["Retry-After"] = str(AGAIN_S)
+    return response
 
 
 def on_rule(error: CoreError) -> Response:

@@ -13,7 +13,7 @@ from vividowl.core.quantities.words import say
 from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
 from vividowl.formats.photo import PHOTO_MOST, ScaledPhoto, read_photo
-from vividowl.service.errors import Refused
+from vividowl.service.errors import Refused, refused_file
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.bench import Photo
 from vividowl.store.models import Job
@@ -50,7 +50,7 @@ def scale(data: bytes) -> ScaledPhoto:
     try:
         return read_apart(read_photo, data, name=say("photos-photo"))
     except FormatError as error:
-        raise Refused("invalid", error.message, field="photo", remedy=error.remedy, reason=error.reason) from error
+        raise refused_file(error, "photo") from error
 
 
 def keep_photo(

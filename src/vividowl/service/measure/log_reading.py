@@ -19,7 +19,7 @@ from vividowl.core.trace.roles import DIE_ROLES, Role
 from vividowl.formats.errors import FormatError
 from vividowl.formats.log.columns import write_columns
 from vividowl.formats.log.sensor_log import TIME, ParsedLog, apply_mapping, in_core_units, read_log, to_trace
-from vividowl.service.errors import Refused
+from vividowl.service.errors import Refused, refused_file
 
 REMEMBERED = say("log-reading-columns-as-they-were-set")
 
@@ -41,18 +41,6 @@ class LogRead:
 def signature(headers: Sequence[str]) -> str:
     """The name of a logger by its columns."""
     return hashlib.sha256("\x1f".join(headers).encode("utf-8", "replace")).hexdigest()
-
-
-def refused(error: FormatError) -> Refused:
-    """What a reader of files said, as a use case says it."""
-    return Refused(
-        "invalid",
-        error.message,
-        field="log",
-        remedy=error.remedy,
-        reason=error.reason,
-        extra={"headers": list(error.headers)} if error.headers else None,
-    )
 
 
 def read_whole_log(
@@ -111,7 +99,7 @@ def _mapped(
         told = (REMEMBERED,) if guesses != parsed.guesses else ()
         return replace(parsed, guesses=apply_mapping(guesses, mapping), notices=(*parsed.notices, *told))
     except FormatError as error:
-        raise refused(error) from error
+        raise refused_file(error, "log") from error
 
 
 def _frames(parsed: ParsedLog) -> Frames | None:

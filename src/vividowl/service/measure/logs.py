@@ -18,10 +18,10 @@ from vividowl.formats.errors import FormatError
 from vividowl.formats.log.columns import View, min_max_view, read_columns
 from vividowl.formats.log.sensor_log import BYTES_MOST, TIME, apply_mapping
 from vividowl.service.clock import server_now
-from vividowl.service.errors import Refused
+from vividowl.service.errors import Refused, refused_file
 from vividowl.service.measure.comparing import kept
 from vividowl.service.measure.frames import add_frames
-from vividowl.service.measure.log_reading import read_whole_log, refused, signature
+from vividowl.service.measure.log_reading import read_whole_log, signature
 from vividowl.service.measure.readings import guesses_of, load_trace, remember_reading
 from vividowl.service.measure.refusing import (
     refuse_after_without_before,
@@ -70,7 +70,7 @@ def receive_log(
                     read_whole_log, received.path, file_name, known, mapping, room_c, limit_c, columns, name=file_name
                 )
             except FormatError as error:
-                raise refused(error) from error
+                raise refused_file(error, "log") from error
             with workshop.scope(actor) as scope:
                 job = open_job(scope, job_id)
                 refuse_known_file(scope, received.sha256, file_name, job, side, again)
@@ -162,7 +162,7 @@ def map_log(
             path = workshop.files.columns(actor.shop_id, trace.sha256)
             read_trace(load_trace(path, channels), run.room_c, job.limit_c)
         except FormatError as error:
-            raise Refused("invalid", error.message, field="mapping", remedy=error.remedy) from error
+            raise refused_file(error, "mapping") from error
         except NotEnoughData as error:
             raise Refused(
                 "invalid",

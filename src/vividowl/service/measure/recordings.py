@@ -13,7 +13,7 @@ from vividowl.core.sound.recording import SoundReading, read_sound
 from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sound_file import BYTES_MOST, read_sound_file
-from vividowl.service.errors import Refused
+from vividowl.service.errors import Refused, refused_file
 from vividowl.service.measure.refusing import size_refusals
 from vividowl.service.measure.runs import RunView, finish, run_for_writing
 from vividowl.service.measure.sounds import kept_sounds
@@ -36,7 +36,9 @@ def read_recording(received: Received, file_name: str) -> SoundReading:
     """Read a recording that has arrived."""
     try:
         return read_apart(read_whole_recording, received.path, file_name, name=file_name)
-    except (FormatError, CoreError) as error:
+    except FormatError as error:
+        raise refused_file(error, "sound", "not_sound") from error
+    except CoreError as error:
         raise Refused("invalid", error.message, field="sound", remedy=error.remedy, reason="not_sound") from error
 
 

@@ -20,7 +20,7 @@ from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sheets.past_table import PastTable, read_past_table
 from vividowl.service.clock import server_today
-from vividowl.service.errors import Refused
+from vividowl.service.errors import refused_file
 from vividowl.service.workshop import Workshop
 from vividowl.store.devices import Device
 from vividowl.store.models import Job
@@ -89,9 +89,7 @@ def read_list(path: Path, name: str, sheet: str = "") -> PastTable:
     try:
         return read_apart(read_past_table, path, name, sheet, name=name)
     except FormatError as error:
-        raise Refused(
-            "invalid", error.message, field="file", remedy=error.remedy, reason=error.reason or "unreadable"
-        ) from error
+        raise refused_file(error, "file", "unreadable") from error
 
 
 def list_view(workshop: Workshop, scope: Scope, row: PastImport) -> ListView:

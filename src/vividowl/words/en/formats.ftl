@@ -129,3 +129,5 @@ cut-sheet-this-line = This line is { SIG($mm) } mm: print at 100 %, then measure
 data-file-none = { $name } is no data file of a record, or is broken.
 data-file-none-remedy = Take the .zip as the shop gave it; a file that was unpacked and packed again is another one.
 data-file-too-large = A data file has up to { $files_most } files of together { $most } MB.
+apart-busy = { $name } was not read: other files are being read at the moment, and nothing was stored.
+apart-busy-remedy = Send it again in half a minute.

@@ -53,7 +53,7 @@
       <Button onclick={() => onretry({ again: true })}>{say('refused-log-use-here-as-well')}</Button>
     {:else if problem.body.reason === 'no_repeat'}
       <Button href="/jobs/{jobId}/runs">{say('refused-log-to-all-runs')}</Button>
-    {:else if ['offline', 'stopped', 'broken_off'].includes(problem.body.reason)}
+    {:else if ['offline', 'stopped', 'broken_off', 'busy'].includes(problem.body.reason)}
       <Button kind="main" onclick={() => onretry({})}>{say('refused-log-send-again', { name: file.name })}</Button>
     {/if}
     {#if problem.body.reason === 'same_file_other_run'}
