@@ -5,13 +5,13 @@ from datetime import timedelta
 import pytest
 from tests.logs import COOL, HOT, log_bytes
 
-from vividowl.service.clock import server_today
+from vividowl.service.clock import server_now
 
 
 def visit(ada, device=None, before=HOT, after=COOL, seed=1, days_ago=0, **fields):
     """A visit with both runs; its job as it was taken in."""
     known = {"device_id": device} if device else {}
-    on = str(server_today() - timedelta(days=days_ago)) if days_ago else None
+    on = str(server_now().date() - timedelta(days=days_ago)) if days_ago else None
     job = ada.new_job(done_on=on, **known, **fields)
     ada.save_run(job["id"], "before")
     ada.upload(job["id"], "before", log_bytes(before, seed=seed))

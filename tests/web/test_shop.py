@@ -1,5 +1,8 @@
 """Settings of the shop: who may change them, what is allowed, and that verdicts follow."""
 
+from datetime import datetime, timedelta
+from zoneinfo import ZoneInfo
+
 import pytest
 from tests.web.conftest import PASSWORD, Caller
 
@@ -38,6 +41,18 @@ def test_absurd_ones_are_refused_and_nothing_changes(ada, change, field, says):
     found = ada.problem("PUT", "/api/shop", wanted(ada, **change), status=422)
     assert (found["errors"][0]["field"], says in found["errors"][0]["message"]) == (field, True)
     assert ada.call("GET", "/api/shop") == before
+
+
+def test_a_zone_is_of_the_list_and_jobs_are_found_by_its_days(ada):
+    job = ada.new_job(done_on=None)["id"]
+    body = wanted(ada)
+    refused = ada.problem("PUT", "/api/shop", {**body, "habits": {**body["habits"], "zone": "Here"}}, status=422)
+    assert "Name one of the IANA list" in refused["errors"][0]["remedy"]
+    ada.call("PUT", "/api/shop", {**body, "habits": {**body["habits"], "zone": "Pacific/Kiritimati"}})
+    assert ada.call("GET", "/api/session")["person"]["zone"] == "Pacific/Kiritimati"
+    today = datetime.now(ZoneInfo("Pacific/Kiritimati")).date()
+    for since, found in ((today, [job]), (today + timedelta(days=1), [])):
+        assert [j["id"] for j in ada.call("GET", f"/api/jobs?since={since}")["jobs"]] == found
 
 
 def test_a_technician_may_look_and_not_touch(app, ada):

@@ -40,7 +40,14 @@ class Database:
     """A PostgreSQL database: sessions that commit as a whole or not at all."""
 
     def __init__(self, url: str) -> None:
-        self.engine: Engine = create_engine(url, pool_size=10, max_overflow=20, pool_pre_ping=True)
+        self.engine: Engine = create_engine(
+            url,
+            pool_size=10,
+            max_overflow=20,
+            pool_pre_ping=True,
+            # Moments come back in UTC, whatever zone the machine is in.
+            connect_args={"options": "-c timezone=UTC"},
+        )
         self.feed = Feed(self.engine.url.set(drivername="postgresql").render_as_string(hide_password=False))
         self._sessions = sessionmaker(self.engine, expire_on_commit=False)
         count_versions(self._sessions)

@@ -5,7 +5,7 @@ from __future__ import annotations
 import uuid
 from collections.abc import Sequence
 from dataclasses import dataclass
-from datetime import UTC, date, datetime, time, timedelta
+from datetime import date, datetime, time, timedelta
 from typing import Any
 
 from sqlalchemy import ColumnElement, Select, func, select
@@ -13,7 +13,7 @@ from sqlalchemy.orm import selectinload
 
 from vividowl.store.devices import Device
 from vividowl.store.measuring import Run
-from vividowl.store.models import FitItem, Job
+from vividowl.store.models import FitItem, Job, Shop
 from vividowl.store.scope import Scope
 
 # Beyond this a list says “more than”: nobody turns to the page, and counting on would take longer than the page.
@@ -42,8 +42,9 @@ def _like(word: str) -> str:
     return "%" + word.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%"
 
 
-def _midnight(day: date) -> datetime:
-    return datetime.combine(day, time(), UTC)
+def day_done(shop: Shop) -> ColumnElement[date]:
+    """The day of a job's work in a query: as a list said it, else the one where the shop is."""
+    return func.coalesce(Job.done_on, func.date(func.timezone(shop.zone.key, Job.created_at)))
 
 
 def jobs_where(scope: Scope, wanted: Wanted) -> Select[Job]:
@@ -65,11 +66,12 @@ def jobs_where(scope: Scope, wanted: Wanted) -> Select[Job]:
         fitted = scope.select(FitItem).with_only_columns(FitItem.job_id)
         query = query.where(Job.id.in_(fitted.where(FitItem.kind == wanted.material, FitItem.removed_at.is_(None))))
     if wanted.since is not None:
-        query = query.where(Job.created_at >= _midnight(wanted.since))
+        query = query.where(Job.created_at >= datetime.combine(wanted.since, time(), scope.shop().zone))
     if wanted.jobs is not None:
         query = query.where(Job.id.in_(wanted.jobs))
     if wanted.until is not None:
-        query = query.where(Job.created_at < _midnight(wanted.until) + timedelta(days=1))
+        next_day = wanted.until + timedelta(days=1)
+        query = query.where(Job.created_at < datetime.combine(next_day, time(), scope.shop().zone))
     return query
 
 

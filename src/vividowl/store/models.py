@@ -5,6 +5,7 @@ from __future__ import annotations
 import uuid
 from datetime import date, datetime
 from typing import Any
+from zoneinfo import ZoneInfo
 
 from sqlalchemy import (
     CheckConstraint,
@@ -25,6 +26,8 @@ from vividowl.core.materials.pieces import spare_pieces
 from vividowl.store.base import Base, Versioned, check_of, now, one_of
 from vividowl.store.devices import Device
 from vividowl.store.measuring import Run
+
+NO_ZONE = "UTC"
 
 
 class Shop(Versioned, Base):
@@ -51,6 +54,11 @@ class Shop(Versioned, Base):
         CheckConstraint("hourly_rate_cents >= 0", name="hourly_rate_cents"),
         CheckConstraint("tax_percent BETWEEN 0 AND 40", name="tax_percent"),
     )
+
+    @property
+    def zone(self) -> ZoneInfo:
+        """Where the shop is: its days begin there."""
+        return ZoneInfo(self.habits.get("zone", NO_ZONE))
 
 
 class Member(Base):
@@ -230,11 +238,6 @@ class Job(Versioned, Base):
     def power_limit_gpu_w(self) -> float | None:
         """Power limit of its graphics [W]."""
         return self._limit("power_limit_gpu_w")
-
-    @property
-    def day(self) -> date:
-        """The day of the work."""
-        return self.done_on or self.created_at.date()
 
 
 class Acknowledgement(Base):

@@ -1,4 +1,5 @@
 // Numbers as people read them: unit always, a real minus sign, "not known" instead of an invented zero.
+import { shopZone } from './zone';
 import { LOCALE, say } from './say';
 const DIGITS: Record<string, number> = { 'K/W': 2, MHz: 0, rpm: 0, '% of load': 1, points: 0, s: 0 };
 
@@ -80,13 +81,14 @@ export function parseDay(text: string): string | null {
   return fits ? found.toISOString().slice(0, 10) : null;
 }
 
-/** Day and time on this machine's clock. */
+/** Day and time where the shop is. */
 export function moment(iso: string): string {
   return new Intl.DateTimeFormat(LOCALE, {
     day: 'numeric',
     month: 'long',
     hour: '2-digit',
     minute: '2-digit',
+    timeZone: shopZone(),
   }).format(new Date(iso));
 }
 

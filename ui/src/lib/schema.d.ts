@@ -4260,6 +4260,11 @@ export interface components {
             usual_load?: string;
             /** Work Warranty Months */
             work_warranty_months?: number | null;
+            /**
+             * Zone
+             * @default UTC
+             */
+            zone?: string;
         };
         /** HabitsOut */
         HabitsOut: {
@@ -4289,6 +4294,8 @@ export interface components {
             usual_load: string;
             /** Work Warranty Months */
             work_warranty_months: number | null;
+            /** Zone */
+            zone: string;
         };
         /**
          * HandOverIn
@@ -5935,6 +5942,8 @@ export interface components {
             role: string;
             /** Shop Name */
             shop_name: string;
+            /** Zone */
+            zone: string;
         };
         /**
          * PersonRowOut
@@ -7107,7 +7116,10 @@ export interface components {
             /** Sessions */
             sessions: components["schemas"]["OpenSessionOut"][];
         };
-        /** SetUpIn */
+        /**
+         * SetUpIn
+         * @description zone: where the shop is, as the browser knows it.
+         */
         SetUpIn: {
             /** Code */
             code: string;
@@ -7119,6 +7131,11 @@ export interface components {
             password: string;
             /** Shop Name */
             shop_name: string;
+            /**
+             * Zone
+             * @default UTC
+             */
+            zone?: string;
         };
         /** SettingOut */
         SettingOut: {

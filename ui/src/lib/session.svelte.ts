@@ -2,6 +2,7 @@
 import { draftsOf } from './draft.svelte';
 import { forgetAnswers } from './offline';
 import { say } from './say';
+import { useZone } from './zone';
 import { toast } from './toasts.svelte';
 import { client, Problem, rememberToken, take, type Session } from './api';
 
@@ -22,6 +23,7 @@ function keep(found: Session): Session {
   // What one person has seen is not shown to the next.
   const who = found.person?.id ?? '';
   draftsOf(who);
+  useZone(found.person?.zone);
   if (who && localStorage.getItem('last-person') !== who) {
     if (localStorage.getItem('last-person')) void forgetAnswers();
     localStorage.setItem('last-person', who);
@@ -75,6 +77,7 @@ export async function signOut(): Promise<void> {
 
 export async function setUp(body: {
   code: string;
+  zone: string;
   shop_name: string;
   name: string;
   login: string;

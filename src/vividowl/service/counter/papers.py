@@ -8,6 +8,7 @@ from datetime import datetime
 from vividowl.core.quantities.words import Words, say
 from vividowl.formats.counter_pdf import ConditionShown, CounterPaper, make_counter_pdf
 from vividowl.formats.photo import marked_photo
+from vividowl.service.clock import day_of, done_day
 from vividowl.service.counter.sheet import CONSENT, CounterView, view_of
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.bench import Photo
@@ -39,20 +40,20 @@ def _paper(workshop: Workshop, scope: Scope, view: CounterView, what: str, addre
     if ticket and job.symptom:
         facts.append((say("ticket-symptom"), job.symptom))
     if ticket and sheet.pick_up_at is not None:
-        at = sheet.pick_up_at
+        at = sheet.pick_up_at.astimezone(view.shop.zone)
         facts.append((say("ticket-ready"), say("ticket-ready-at", day=at.date(), clock=at)))
     now = view.consent_words if ticket else view.pick_up_words
     return CounterPaper(
         title=say("ticket-title", number=job.number) if ticket else say("ticket-pick-up", number=job.number),
         shop=view.shop.name,
-        day=say("ticket-came-in", day=job.day),
+        day=say("ticket-came-in", day=done_day(view.shop, job)),
         facts=tuple(facts),
         conditions=tuple(_shown(workshop, scope, c) for c in view.conditions) if ticket else (),
         words_title=say("ticket-agreed") if ticket else say("ticket-handed-back"),
         words=tuple(signed["words"]) if signed else now,
         address=address,
         strokes=signed["strokes"] if signed else (),
-        signed=say("ticket-signed", name=signed["name"], day=datetime.fromisoformat(signed["at"]).date())
+        signed=say("ticket-signed", name=signed["name"], day=day_of(view.shop, datetime.fromisoformat(signed["at"])))
         if signed
         else "",
     )

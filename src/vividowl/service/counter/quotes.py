@@ -10,7 +10,7 @@ from typing import Any
 
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import Words, listed, say
-from vividowl.service.clock import server_now
+from vividowl.service.clock import server_now, today_of
 from vividowl.service.counter.sheet import CounterView, view_of
 from vividowl.service.errors import Refused
 from vividowl.service.plan.choices import plan_view
@@ -62,7 +62,7 @@ def make_quote(
                 number=len(earlier) + 1,
                 made_at=server_now(),
                 made_by=actor.member_id,
-                good_until=(server_now() + timedelta(days=days)).date(),
+                good_until=today_of(scope.shop()) + timedelta(days=days),
                 content=content,
             )
         )
@@ -108,13 +108,13 @@ def withdraw_quote(workshop: Workshop, actor: Actor, job_id: uuid.UUID, quote_id
         return view_of(scope, job)
 
 
-def state_of(quote: Quote) -> str:
+def state_of(quote: Quote, shop: Shop) -> str:
     """How a quote stands: open, accepted, declined, withdrawn or over."""
     if quote.answered_at is not None:
         return "accepted" if quote.answer else "declined"
     if quote.withdrawn_at is not None:
         return "withdrawn"
-    return "over" if quote.good_until < server_now().date() else "open"
+    return "over" if quote.good_until < today_of(shop) else "open"
 
 
 def offered(workshop: Workshop, quote_id: uuid.UUID) -> Offered:
@@ -135,7 +135,7 @@ def answer_quote(workshop: Workshop, quote_id: uuid.UUID, key: str, words: str) 
     with workshop.database.session() as session:
         found = _offered(quote_of(session, quote_id, lock=True), session)
         quote = found.quote
-        _require_open(quote)
+        _require_open(quote, found.shop)
         if key != NONE_OF_THEM and key not in _keys(quote.content):
             raise Refused("missing", say("quotes-no-such-option"), field="key", reason="option")
         quote.answer, quote.answered_at, quote.words = key, server_now(), words.strip()
@@ -147,11 +147,11 @@ def _keys(content: Mapping[str, Any]) -> set[str]:
     return {option["key"] for option in content["options"]}
 
 
-def _require_open(quote: Quote) -> None:
+def _require_open(quote: Quote, shop: Shop) -> None:
     ask = say("links-ask-shop")
     if quote.answered_at is not None:
         raise Refused("conflict", say("quotes-answered"), reason="answered", remedy=ask)
     if quote.withdrawn_at is not None:
         raise Refused("gone", say("quotes-withdrawn"), reason="withdrawn", remedy=ask)
-    if quote.good_until < server_now().date():
+    if quote.good_until < today_of(shop):
         raise Refused("gone", say("quotes-over"), reason="over", remedy=ask)

@@ -19,8 +19,9 @@ from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.base import Base
 from vividowl.store.bench import Photo
 from vividowl.store.devices import Device
+from vividowl.store.finding import day_done
 from vividowl.store.measuring import FrameFile, Run, SoundFile, TraceFile
-from vividowl.store.models import Customer, Job, Member
+from vividowl.store.models import Customer, Job, Member, Shop
 from vividowl.store.records import RecordVersion
 from vividowl.store.scope import Scope
 
@@ -70,6 +71,7 @@ class CustomerView:
     customer: Customer
     devices: Sequence[Device]
     jobs: Sequence[Job]
+    shop: Shop
 
     @property
     def open_jobs(self) -> tuple[int, ...]:
@@ -80,7 +82,7 @@ class CustomerView:
 def find_customers(workshop: Workshop, actor: Actor, find: str) -> list[CustomerFound]:
     """Customers by parts of their name or contact, the latest first."""
     with workshop.scope(actor) as scope:
-        last = func.max(func.coalesce(Job.done_on, func.date(func.timezone("UTC", Job.created_at))))
+        last = func.max(day_done(scope.shop()))
         query = (
             select(Customer, func.count(Job.id), last)
             .outerjoin(Job, Job.customer_id == Customer.id)
@@ -100,7 +102,7 @@ def view_of(scope: Scope, customer: Customer) -> CustomerView:
     devices = scope.session.scalars(scope.select(Device).where(Device.customer_id == customer.id)).unique().all()
     query = scope.select(Job).where(Job.customer_id == customer.id).order_by(Job.created_at, Job.number)
     jobs = scope.session.scalars(query).unique().all()
-    return CustomerView(customer, devices, jobs)
+    return CustomerView(customer, devices, jobs, scope.shop())
 
 
 def get_customer(workshop: Workshop, actor: Actor, customer_id: uuid.UUID) -> CustomerView:

@@ -17,6 +17,7 @@ from vividowl.core.quantities.words import Words, say
 from vividowl.core.reading.measured import BEHIND_INTERFACE_SHARE
 from vividowl.core.runs.since_service import SinceService, same_terms, since_service
 from vividowl.core.trace.roles import Role
+from vividowl.service.clock import done_day
 from vividowl.service.devices.one_speed import at_speed_of
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.devices import Device, DeviceChange
@@ -79,7 +80,10 @@ def get_device(workshop: Workshop, actor: Actor, device_id: uuid.UUID) -> Histor
 
 
 def history_of(scope: Scope, device: Device) -> History:
-    jobs = sorted(scope.session.scalars(jobs_of(scope, device.id)).unique(), key=lambda j: (j.day, j.number))
+    shop = scope.shop()
+    jobs = sorted(
+        scope.session.scalars(jobs_of(scope, device.id)).unique(), key=lambda j: (done_day(shop, j), j.number)
+    )
     ids = [j.id for j in jobs]
     figures: dict[tuple[uuid.UUID, str], tuple[TraceFile, Run]] = {}
     query = (
@@ -95,12 +99,12 @@ def history_of(scope: Scope, device: Device) -> History:
     for item in scope.session.scalars(fitted.order_by(FitItem.created_at)):
         if item.attempt == latest[item.job_id]:
             items.setdefault(item.job_id, []).append(item)
-    first = jobs[0].day if jobs else None
+    first = done_day(shop, jobs[0]) if jobs else None
     visits = tuple(
         Visit(
             job,
-            job.day,
-            (job.day - first).days / DAYS_A_MONTH if first is not None else 0.0,
+            done_day(shop, job),
+            (done_day(shop, job) - first).days / DAYS_A_MONTH if first is not None else 0.0,
             _figure(*figures.get((job.id, "before"), (None, None))),
             _figure(*figures.get((job.id, "after"), (None, None))),
             _power((figures.get((job.id, "after")) or figures.get((job.id, "before")) or (None,))[0]),
@@ -225,7 +229,7 @@ def since_last_service(scope: Scope, job: Job, run: Run, trace: TraceFile) -> Si
     at = _brought(then, now) if then is not None and now is not None else None
     if at is None or then is None or found is None:
         return None
-    months = (job.day - found[1].day).days / DAYS_A_MONTH
+    months = (done_day(scope.shop(), job) - done_day(scope.shop(), found[1])).days / DAYS_A_MONTH
     if months <= 0:
         return None
     return since_service([0.0, months], [then.resistance, at.resistance], [then.u, at.u])

@@ -5,13 +5,13 @@ from __future__ import annotations
 import uuid
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
-from datetime import datetime, timedelta
+from datetime import date, datetime, timedelta
 from typing import Any
 
 from vividowl.core.job.stages import HANDS_FIRST
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import say
-from vividowl.service.clock import server_now
+from vividowl.service.clock import server_now, today_of
 from vividowl.service.errors import Refused
 from vividowl.service.jobs.intake import JobView, list_jobs
 from vividowl.service.workshop import Actor, Workshop
@@ -25,6 +25,12 @@ OPEN_MOST = 2000
 # For how long an alarm may be put off [min].
 QUIET_MOST_MIN = 240.0
 __all__ = ["News", "RunningWait", "bench", "quiet", "waits"]
+
+
+def shop_today(workshop: Workshop, actor: Actor) -> date:
+    """The present day where the shop is."""
+    with workshop.scope(actor) as scope:
+        return today_of(scope.shop())
 
 
 def bench(workshop: Workshop, actor: Actor, *, limit: int, offset: int) -> tuple[list[JobView], int]:

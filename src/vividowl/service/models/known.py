@@ -17,11 +17,12 @@ from vividowl.core.quantities.words import Words
 from vividowl.core.runs.lasting import Held, Lasting, Spread, held_of, lasting, spread_of
 from vividowl.core.runs.since_service import same_terms
 from vividowl.core.trace.roles import Role
+from vividowl.service.clock import done_day
 from vividowl.service.devices.one_speed import at_speed_of
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.deciding import Plan
 from vividowl.store.measuring import Run, TraceFile
-from vividowl.store.models import FitItem, Job
+from vividowl.store.models import FitItem, Job, Shop
 from vividowl.store.scope import Scope
 
 JOBS_MOST = 2000  # latest jobs that are looked at; a limit of the product
@@ -143,22 +144,23 @@ def _services(scope: Scope) -> list[_Service]:
         p.job_id: bool((p.outcome or {})["inside"])
         for p in scope.session.scalars(scope.select(Plan).where(Plan.job_id.in_(ids), Plan.outcome.is_not(None)))
     }
+    shop = scope.shop()
     visits: dict[uuid.UUID, list[Job]] = {}
-    for job in sorted(jobs, key=lambda j: (j.day, j.number)):
+    for job in sorted(jobs, key=lambda j: (done_day(shop, j), j.number)):
         visits.setdefault(job.device_id, []).append(job)
     out = []
     for of_device in visits.values():
         for at, job in enumerate(of_device):
             later = next((j for j in of_device[at + 1 :] if "before" in sides.get(j.id, {})), None)
             own = sides.get(job.id, {})
-            held = _held(job, own, later, sides[later.id]["before"]) if later is not None else None
+            held = _held(shop, job, own, later, sides[later.id]["before"]) if later is not None else None
             out.append(_Service(job, own, kinds.get(job.id, frozenset()), kept.get(job.id), held))
     return out
 
 
-def _held(job: Job, own: Mapping[str, _Side], later: Job, found: _Side) -> Held | None:
+def _held(shop: Shop, job: Job, own: Mapping[str, _Side], later: Job, found: _Side) -> Held | None:
     """What the next visit says of this service's gain, None where the two were not run alike."""
-    months = (later.day - job.day).days / DAYS_A_MONTH
+    months = (done_day(shop, later) - done_day(shop, job)).days / DAYS_A_MONTH
     if len(own) < len(REFERENCES) or months <= 0:
         return None
     after = own["after"]

@@ -10,7 +10,7 @@ from enum import StrEnum
 from pathlib import Path
 from typing import Any
 
-from sqlalchemy import Date, cast, func, select
+from sqlalchemy import func, select
 
 from vividowl.core.job.device import DeviceKind
 from vividowl.core.job.past_columns import Cell, PastRole, guess_roles
@@ -19,10 +19,11 @@ from vividowl.core.quantities.words import Words, say
 from vividowl.formats.apart import read_apart
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sheets.past_table import PastTable, read_past_table
-from vividowl.service.clock import server_today
+from vividowl.service.clock import today_of
 from vividowl.service.errors import refused_file
 from vividowl.service.workshop import Workshop
 from vividowl.store.devices import Device
+from vividowl.store.finding import day_done
 from vividowl.store.models import Job
 from vividowl.store.past import PastImport
 from vividowl.store.scope import Scope
@@ -144,7 +145,7 @@ def _shown(cell: Cell) -> str:
 def _rows(
     scope: Scope, table: PastTable, roles: Sequence[PastRole | None], order: DayOrder, kind: DeviceKind
 ) -> tuple[RowView, ...]:
-    today = server_today()
+    today = today_of(scope.shop())
     jobs = [past_job(cells, roles, order, kind.value, today) for cells in table.rows]
     by_sign, by_serial = _known(scope, {job.serial.casefold() for job in jobs if job.serial})
     seen: dict[str, int] = {}
@@ -172,9 +173,8 @@ def _known(scope: Scope, serials: set[str]) -> tuple[dict[str, int], dict[tuple[
     sign = Job.past["sign"].as_string()
     signs = select(sign, Job.number).where(Job.shop_id == scope.shop_id, Job.import_id.is_not(None))
     by_sign: dict[str, int] = dict(scope.session.execute(signs).all())
-    day = func.coalesce(Job.done_on, cast(func.timezone("UTC", Job.created_at), Date))
     devices = (
-        select(func.lower(Device.serial), day, Job.number)
+        select(func.lower(Device.serial), day_done(scope.shop()), Job.number)
         .join(Device, Device.id == Job.device_id)
         .where(Job.shop_id == scope.shop_id, func.lower(Device.serial).in_(serials))
     )

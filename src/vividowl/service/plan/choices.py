@@ -21,7 +21,7 @@ from vividowl.core.plan.spots import GapAdvice, Inspection
 from vividowl.core.plan.unknowns import Known
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
 from vividowl.core.reading.measured import difference_u95
-from vividowl.service.clock import server_today
+from vividowl.service.clock import today_of
 from vividowl.service.jobs.device import has_battery
 from vividowl.service.measure.comparing import judged_by
 from vividowl.service.plan.found import inspection_of, plan_row, with_model
@@ -217,7 +217,7 @@ def _option_view(
         price = price_of(0, 0, 0, 0)
     fitted = tuple(dict.fromkeys([*([kind] if kind else []), *(p.kind for p in parts)]))
     lasts = [option.material if option.material is not None and k == kind else by_kind[k] for k in fitted]
-    life = next_service(server_today(), job.surroundings, lasts, habits.life_school, found.cold_plate)
+    life = next_service(today_of(habits), job.surroundings, lasts, habits.life_school, found.cold_plate)
     own = min((interface_months(m, habits.life_school, found.cold_plate) for m in lasts), default=life.months)
     shim = shim_of(found) if Action.SHIM in actions else None
     pressed = cover_pad(found) if Action.COVER in actions else None

@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from vividowl.core.materials.kinds import DIE_KINDS, GAP_KINDS, Material
-from vividowl.service.clock import server_today
+from vividowl.service.clock import today_of
 from vividowl.service.plan.part import Part
 from vividowl.service.shelf.materials import kind_material, product_material
 from vividowl.service.shelf.shelf import ProductView, open_offcuts, product_view
@@ -31,7 +31,7 @@ def die_materials(scope: Scope) -> list[Stocked]:
     query = (
         scope.select(Product).where(Product.removed_at.is_(None), Product.kind.in_(DIE_KINDS)).order_by(Product.name)
     )
-    views = [product_view(scope, p, server_today()) for p in scope.session.scalars(query).unique()]
+    views = [product_view(scope, p, today_of(scope.shop())) for p in scope.session.scalars(query).unique()]
     views.sort(key=lambda v: (not any(lot.usable for lot in v.lots), DIE_KINDS.index(v.product.kind)))
     out = [Stocked(v.product.name, product_material(scope, v.product), v) for v in views[:DIE_PRODUCTS_MOST]]
     kinds = {s.material.kind for s in out}
@@ -47,7 +47,7 @@ def gap_products(scope: Scope) -> list[ProductView]:
     query = scope.select(Product).where(Product.removed_at.is_(None), Product.kind.in_(GAP_KINDS))
     offcuts = open_offcuts(scope)
     return [
-        product_view(scope, p, server_today(), [o for o in offcuts if o.lot.product_id == p.id])
+        product_view(scope, p, today_of(scope.shop()), [o for o in offcuts if o.lot.product_id == p.id])
         for p in scope.session.scalars(query.order_by(Product.name)).unique()
     ]
 

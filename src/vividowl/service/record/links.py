@@ -8,7 +8,7 @@ from datetime import datetime
 
 from vividowl.core.materials.life import add_months
 from vividowl.core.quantities.words import say
-from vividowl.service.clock import server_now
+from vividowl.service.clock import day_of, server_now
 from vividowl.service.errors import Refused
 from vividowl.service.shop.habits import habits_of
 from vividowl.service.workshop import Actor, Workshop
@@ -44,8 +44,8 @@ def new_link(scope: Scope, actor: Actor, job: Job) -> CustomerLink:
     if sum(link.withdrawn_at is None for link in kept) >= LINKS_MOST:
         raise Refused("conflict", say("links-too-many", most=LINKS_MOST), remedy=say("links-withdraw-one"))
     at = server_now()
-    until = add_months(at.date(), habits_of(scope.shop()).link_months)
-    expires = datetime(until.year, until.month, until.day, 23, 59, 59, tzinfo=at.tzinfo)
+    until = add_months(day_of(scope.shop(), at), habits_of(scope.shop()).link_months)
+    expires = datetime(until.year, until.month, until.day, 23, 59, 59, tzinfo=scope.shop().zone)
     return scope.add(CustomerLink(job_id=job.id, made_at=at, made_by=actor.member_id, expires_at=expires))
 
 

@@ -20,7 +20,7 @@ from vividowl.service.attempts.attempts import attempts_view
 from vividowl.service.attempts.side_by_side import Row, side_by_side
 from vividowl.service.bench.store import load_log
 from vividowl.service.bench.story import BenchStory, story_of
-from vividowl.service.clock import server_now, server_today
+from vividowl.service.clock import day_of, server_now, today_of
 from vividowl.service.jobs.fit import items_of
 from vividowl.service.jobs.intake import JobView, view_of
 from vividowl.service.measure.comparing import Compared, compare_job
@@ -93,14 +93,14 @@ def record_of(workshop: Workshop, scope: Scope, job: Job) -> Record:
     """The record of a job as it is now."""
     items, plan = items_of(scope, job.id), plan_row(scope, job.id)
     planned = plan.chosen["total_cents"] if plan is not None and plan.chosen else None
-    proposal = _proposal(workshop, scope, job, items, server_today())
+    proposal = _proposal(workshop, scope, job, items, today_of(scope.shop()))
     compared = compare_job(workshop, scope, job)
     state = load_log(workshop, scope, job.id).log.state
     burns_in = any(CATALOGUE[i.kind].has(Trait.BURN_IN) for i in items if i.kind in CATALOGUE)
     cycled = state.outcomes.get("burn_in")
     runs_in = burns_in and (cycled is None or cycled.how != "done")
     months = habits_of(scope.shop()).work_warranty_months
-    done_on = (job.handed_over_at or server_now()).date()
+    done_on = day_of(scope.shop(), job.handed_over_at or server_now())
     view, skin = view_of(scope, job), chosen_skin(job, plan)
     accepted = [g.rule for g in view.gates if g.acknowledged_by is not None]
     return Record(

@@ -6,6 +6,7 @@ import uuid
 
 from vividowl.formats.record_pdf import RecordSheet, make_pdf
 from vividowl.formats.words import day
+from vividowl.service.clock import day_of
 from vividowl.service.record.record import Record
 from vividowl.service.workshop import Workshop
 from vividowl.store.bench import Photo
@@ -35,7 +36,7 @@ def _set(workshop: Workshop, scope: Scope, record: Record, link: str) -> bytes:
         customer=job.customer.name,
         device=f"{job.maker} {job.model}".strip(),
         symptom=job.symptom,
-        day=(job.handed_over_at or job.updated_at).date(),
+        day=day_of(record.shop, job.handed_over_at or job.updated_at),
         handed_over=job.handed_over_at is not None,
         comparison=compared.comparison if compared else None,
         ladders=(compared.before_ladder, compared.after_ladder) if compared else (None, None),
@@ -50,7 +51,7 @@ def _set(workshop: Workshop, scope: Scope, record: Record, link: str) -> bytes:
         bench=record.bench.lines,
         attempts=tuple((row.words, *row.cells) for row in record.attempts),
         gates=tuple(
-            (sentence(g.reason), f"{g.words} ({g.acknowledged_by}, {day(g.acknowledged_at.date())})")
+            (sentence(g.reason), f"{g.words} ({g.acknowledged_by}, {day(day_of(record.shop, g.acknowledged_at))})")
             for g in record.view.gates
             if g.acknowledged_by and g.acknowledged_at
         ),

@@ -9,7 +9,7 @@ from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import say
 from vividowl.formats.errors import FormatError
 from vividowl.formats.sheets.shelf_csv import ShelfLine, date_of, number_of, read_shelf, write_shelf
-from vividowl.service.clock import server_today
+from vividowl.service.clock import today_of
 from vividowl.service.errors import Refused
 from vividowl.service.shelf.checks import check_dates, check_product
 from vividowl.service.shelf.shelf import ShelfView, shelf_view
@@ -124,7 +124,7 @@ def _take_line(scope: Scope, actor: Actor, number: int, line: ShelfLine) -> tupl
             remedy=say("file-what-left-lies-between-nought"),
         )
     dates = {n: date_of(number, n, getattr(line, n)) for n in ("received_on", "opened_on", "expires_on")}
-    dates["received_on"] = dates["received_on"] or server_today()
+    dates["received_on"] = dates["received_on"] or today_of(scope.shop())
     check_dates(dates)
     lot = scope.add(Lot(product_id=product.id, code=line.lot[:60], held=held, remaining=0.0, **dates))
     move(scope, actor, lot.id, left, say("file-read-from-file"))

@@ -13,7 +13,7 @@ from sqlalchemy.exc import IntegrityError
 from vividowl.core.materials.kinds import CATALOGUE, DIE_KINDS
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import Words, say
-from vividowl.service.clock import server_now, server_today
+from vividowl.service.clock import server_now, today_of
 from vividowl.service.errors import Refused
 from vividowl.service.shelf.checks import AMOUNT_MOST, check_dates, check_product
 from vividowl.service.shelf.materials import Lesson, ValueView, checked_own, lessons_of, values_of
@@ -126,7 +126,8 @@ def shelf_view(scope: Scope) -> ShelfView:
         .all()
     )
     offcuts = open_offcuts(scope)
-    day, shop = server_today(), scope.shop()
+    shop = scope.shop()
+    day = today_of(shop)
     return ShelfView(
         tuple(product_view(scope, p, day, [o for o in offcuts if o.lot.product_id == p.id]) for p in products),
         tuple(

@@ -11,7 +11,7 @@ from vividowl.core.materials.nesting import SHEETS_MOST
 from vividowl.core.materials.pieces import Box, Sheet
 from vividowl.core.quantities.words import say
 from vividowl.formats.cut_sheet import CutDrawing as CutDrawing
-from vividowl.service.clock import server_today
+from vividowl.service.clock import today_of
 from vividowl.service.errors import Refused
 from vividowl.store.deciding import Lot, Offcut, Product
 from vividowl.store.scope import Scope
@@ -45,7 +45,7 @@ def sources_of(scope: Scope, product: Product, pieces: int) -> list[Source]:
             field="product_id",
             remedy=say("cutting-choose-pad-or-phase-change"),
         )
-    today = server_today()
+    today = today_of(scope.shop())
     out = [
         Source(_offcut_sheet(o), o.lot_id, o.id)
         for o in scope.session.scalars(

@@ -7,6 +7,7 @@ import uuid
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from functools import cache
+from zoneinfo import available_timezones
 
 from argon2 import PasswordHasher
 from argon2.exceptions import VerificationError
@@ -20,7 +21,7 @@ from vividowl.service.errors import Refused
 from vividowl.service.names import plain_name
 from vividowl.service.shop.habits import habits_of
 from vividowl.service.workshop import Actor, Workshop
-from vividowl.store.models import Member, Shop, SignIn
+from vividowl.store.models import NO_ZONE, Member, Shop, SignIn
 from vividowl.store.scope import Scope, demo_owner, member_by_login, session_with_member, shop_count
 
 PASSWORD_LEAST = 10
@@ -50,6 +51,7 @@ class SignedIn:
     demo: bool
     currency: str
     language: str
+    zone: str
 
     @property
     def id(self) -> uuid.UUID:
@@ -71,8 +73,17 @@ def _signed_in(session: Session, member: Member) -> SignedIn:
 
 def as_signed_in(member: Member, shop: Shop) -> SignedIn:
     """A member of a shop as the one who is signed in."""
+    language = habits_of(shop).language
     return SignedIn(
-        member.id, shop.id, member.name, member.role, shop.name, shop.demo, shop.currency, habits_of(shop).language
+        member.id,
+        shop.id,
+        member.name,
+        member.role,
+        shop.name,
+        shop.demo,
+        shop.currency,
+        language,
+        shop.zone.key,
     )
 
 
@@ -218,9 +229,17 @@ def _make_member(scope: Scope, login: str, name: str, role: str, password: str |
 
 
 def found_shop(
-    workshop: Workshop, *, shop_name: str, name: str, login: str, password: str | None, demo: bool = False
+    workshop: Workshop,
+    *,
+    shop_name: str,
+    name: str,
+    login: str,
+    password: str | None,
+    demo: bool = False,
+    zone: str = NO_ZONE,
 ) -> SignedIn:
-    """Make a shop and its first owner. A real shop only while there is none."""
+    """Make a shop and its first owner. A real shop only while there is none. zone: of the IANA list; one that is not
+    known here is left for the owner to say."""
     with workshop.database.session() as session:
         if shop_count(session):
             raise Refused("conflict", say("accounts-there-shop-already"), remedy=say("accounts-sign-in-or-ask-its"))
@@ -229,6 +248,7 @@ def found_shop(
                 "invalid", say("accounts-shop-has-no-name"), field="shop_name", remedy=say("accounts-heads-record")
             )
         shop = Shop(name=shop_name.strip(), demo=demo)
+        shop.habits = {"zone": zone if zone in available_timezones() else NO_ZONE}
         session.add(shop)
         session.flush()
         owner = _make_member(Scope(session, shop.id), login, name, "owner", password)

@@ -6,6 +6,7 @@ import re
 from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
+from zoneinfo import ZoneInfo, available_timezones
 
 from vividowl.core.bench.fasteners import TIGHTENING_SCHOOLS, tightening_passes
 from vividowl.core.materials.application import School
@@ -31,13 +32,15 @@ class Habits:
     tighten_percent: share of the turns in the first round of tightening; usual_load and usual_fan: how the shop
     measures, filled in on every new Before; work_warranty_months: how long the shop answers for its work, None where
     it has not said; language: what its customers read unless another is asked for; customer_address: where they reach
-    the application from outside, empty where they do not; link_months: how long a link to a record is good."""
+    the application from outside, empty where they do not; link_months: how long a link to a record is good; zone: where
+    the shop is, in which its days begin."""
 
     hourly_rate_cents: int
     tax_percent: float
     application_school: School | None
     life_school: LifeSchool
     hands_min: Mapping[str, float]
+    zone: ZoneInfo
     tighten_percent: int = TIGHTENING_SCHOOLS[0]
     usual_load: str = ""
     usual_fan: str = ""
@@ -57,6 +60,7 @@ def habits_of(shop: Shop) -> Habits:
         School(school) if school else None,
         LifeSchool(kept.get("life_school", LifeSchool.USUAL)),
         dict(kept.get("hands_min", {})),
+        shop.zone,
         int(kept.get("tighten_percent", TIGHTENING_SCHOOLS[0])),
         kept.get("usual_load", ""),
         kept.get("usual_fan", ""),
@@ -104,6 +108,13 @@ def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:
             field="life_school",
             remedy=say("allowed", names=listed(LifeSchool)),
         )
+    if fields["zone"] not in available_timezones():
+        raise Refused(
+            "invalid",
+            say("habits-no-zone", zone=fields["zone"]),
+            field="zone",
+            remedy=say("habits-zone-is-like"),
+        )
     tightening_passes(fields["tighten_percent"])
     tasks_of((), fields["hands_min"])
     shop = scope.shop()
@@ -120,4 +131,5 @@ def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:
         "language": fields["language"],
         "customer_address": address,
         "link_months": fields["link_months"],
+        "zone": fields["zone"],
     }

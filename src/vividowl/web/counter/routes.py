@@ -45,7 +45,7 @@ class QuotePath(JobPath):
     quote_id: uuid.UUID
 
 
-def _quote(quote: Any) -> QuoteOut:  # noqa: ANN401 - a row
+def _quote(quote: Any, shop: Any) -> QuoteOut:  # noqa: ANN401 - rows
     address, _ = address_of(token_of(quote.id), "q")
     return QuoteOut(
         id=quote.id,
@@ -54,7 +54,7 @@ def _quote(quote: Any) -> QuoteOut:  # noqa: ANN401 - a row
         good_until=quote.good_until,
         options=[OfferOut.model_validate(o) for o in quote.content["options"]],
         words=quote.content["words"],
-        state=quotes.state_of(quote),
+        state=quotes.state_of(quote, shop),
         answer=quote.answer,
         answer_words=quote.words,
         answered_at=quote.answered_at,
@@ -77,7 +77,7 @@ def _out(view: CounterView) -> CounterOut:
         consent=plain(kept.consent),
         pick_up_words=list(view.pick_up_words),
         picked_up=plain(kept.picked_up),
-        quotes=[_quote(q) for q in view.quotes],
+        quotes=[_quote(q, view.shop) for q in view.quotes],
     )
 
 
@@ -173,7 +173,7 @@ def _offered(found: Offered) -> OfferedOut:
         good_until=quote.good_until,
         options=[OfferOut.model_validate(o) for o in quote.content["options"]],
         words=quote.content["words"],
-        state=quotes.state_of(quote),
+        state=quotes.state_of(quote, found.shop),
         answer=quote.answer,
         answered_at=quote.answered_at,
     )

@@ -8,6 +8,7 @@ from typing import Annotated
 from flask import Response
 from pydantic import BaseModel, Field
 
+from vividowl.service.clock import done_day
 from vividowl.service.customers import erasing, kept
 from vividowl.service.customers.kept import CustomerView
 from vividowl.web.access import access, actor, workshop
@@ -40,7 +41,7 @@ def _out(view: CustomerView) -> CustomerOut:
                 id=job.id,
                 number=job.number,
                 device=f"{job.maker} {job.model}".strip(),
-                day=job.day,
+                day=done_day(view.shop, job),
                 open=job.handed_over_at is None,
             )
             for job in view.jobs

@@ -13,7 +13,6 @@ from vividowl.core.job import gates
 from vividowl.core.job.device import DeviceKind
 from vividowl.core.materials.kinds import Kind
 from vividowl.core.verdict.verdicts import Verdict
-from vividowl.service.clock import server_today
 from vividowl.service.jobs import fit, intake, suggesting
 from vividowl.service.jobs import today as bench_case
 from vividowl.service.out import everything
@@ -115,7 +114,7 @@ def _wanted(query: Page) -> Wanted:
 
 
 def _name(ending: str) -> str:
-    return f"jobs-{server_today()}.{ending}"
+    return f"jobs-{bench_case.shop_today(workshop(), actor())}.{ending}"
 
 
 @api.get("/jobs/out.xlsx", responses={200: {"content": {WORKBOOK: {}}}}, operation_id="getWorkbook")

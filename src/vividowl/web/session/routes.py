@@ -127,7 +127,12 @@ def set_up(body: SetUpIn) -> SessionOut:
         )
     start_session(
         accounts.found_shop(
-            workshop(), shop_name=body.shop_name, name=body.name, login=body.login, password=body.password
+            workshop(),
+            shop_name=body.shop_name,
+            name=body.name,
+            login=body.login,
+            password=body.password,
+            zone=body.zone,
         )
     )
     return session_out()

@@ -17,7 +17,10 @@ class SignInIn(In):
 
 
 class SetUpIn(In):
+    """zone: where the shop is, as the browser knows it."""
+
     code: Short
+    zone: Short = "UTC"
     shop_name: Name
     name: Name
     login: Short
@@ -32,6 +35,7 @@ class PersonOut(Out):
     demo: bool
     currency: str
     language: str
+    zone: str
 
 
 class SessionOut(Out):

@@ -5,7 +5,7 @@ from __future__ import annotations
 import uuid
 from typing import Annotated
 
-from pydantic import Field, StringConstraints
+from pydantic import Field, StringConstraints, field_validator
 
 from vividowl.web.fields import Flag, In, Name, Number, Out, Short, Whole
 
@@ -45,6 +45,7 @@ class HabitsIn(In):
     language: Short = "en"
     customer_address: Short = ""
     link_months: Whole = 24
+    zone: Short = "UTC"
 
 
 class HabitsOut(Out):
@@ -60,6 +61,12 @@ class HabitsOut(Out):
     language: str
     customer_address: str
     link_months: int
+    zone: str
+
+    @field_validator("zone", mode="before")
+    @classmethod
+    def _key(cls, zone: object) -> str:
+        return str(zone)
 
 
 class ShopIn(In):

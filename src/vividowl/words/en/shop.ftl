@@ -49,5 +49,7 @@ tablets-lan-off-remedy = Start with ./start --lan; then tablets can reach this c
 accounts-not-oneself = You cannot shut yourself out.
 accounts-not-oneself-remedy = Ask another owner of the shop.
 intake-no-such-language = There are no words in “{ $language }” here.
+habits-no-zone = There is no time zone “{ $zone }”.
+habits-zone-is-like = Name one of the IANA list, like Europe/Berlin or Pacific/Auckland.
 habits-no-address = “{ $address }” is no address that a browser opens.
 habits-address-is-like = Write it like https://records.example.org, or leave it empty.

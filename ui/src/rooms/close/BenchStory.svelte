@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { local } from '../../lib/zone';
   import { say } from './words';
   // What did not go as planned, told as what it is, with the check that it asked for.
   import type { Bench } from '../../lib/bench/types';
@@ -7,7 +8,6 @@
     bench: Pick<Bench, 'breaches' | 'mishaps' | 'notes'>;
   }
   let { bench }: Props = $props();
-  const time = (at: string) => new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
 </script>
 
 {#if bench.breaches.length || bench.mishaps.length || bench.notes.length}
@@ -19,7 +19,7 @@
           <strong>{one.reason}</strong>
           {say('bench-story-told-by-at-no', {
             by: one.by,
-            at: time(one.at),
+            at: local(one.at).time,
             words: one.words,
             checked: !!one.checked,
             checked_2: one.checked,
@@ -29,7 +29,7 @@
       {/each}
       {#each bench.mishaps as one (one.id)}
         <li class="mishap">
-          <strong>{one.title}</strong>{one.words ? `: “${one.words}”` : ''}, {one.by}, {time(one.at)}.
+          <strong>{one.title}</strong>{one.words ? `: “${one.words}”` : ''}, {one.by}, {local(one.at).time}.
           {one.checked
             ? say('bench-story-checked', { checked: one.checked })
             : one.check

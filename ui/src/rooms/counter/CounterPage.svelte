@@ -18,7 +18,7 @@
   import JobHead from '../job/JobHead.svelte';
   import Conditions from './Conditions.svelte';
   import Quotes from './Quotes.svelte';
-  import { local, momentOf } from './moments';
+  import { local, momentOf } from '../../lib/zone';
   import SignSection from './SignSection.svelte';
 
   interface Props {

@@ -2,7 +2,7 @@
 import { fireEvent, render, screen } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
-import { local, momentOf } from './moments';
+import { local, momentOf, today, useZone } from '../../lib/zone';
 import SignSection from './SignSection.svelte';
 
 const user = userEvent.setup();
@@ -14,6 +14,18 @@ describe('a moment', () => {
     const back = local(iso as string);
     expect(back.day).toBe('2026-12-02');
     expect(momentOf(back.day, back.time)).toBe(iso);
+  });
+  it('is of the zone of the shop, over a change of clocks as well', () => {
+    useZone('Pacific/Auckland');
+    expect(momentOf('2026-12-02', '09:00')).toBe('2026-12-01T20:00:00.000Z');
+    expect(local('2026-12-01T20:00:00Z')).toEqual({ day: '2026-12-02', time: '09:00' });
+    // The clocks go back on 5 April 2026 at three (IANA time zone data).
+    expect(momentOf('2026-04-05', '01:30')).toBe('2026-04-04T12:30:00.000Z');
+    expect(momentOf('2026-04-05', '09:00')).toBe('2026-04-04T21:00:00.000Z');
+    vi.useFakeTimers({ now: new Date('2026-12-01T12:00:00Z') });
+    expect(today()).toBe('2026-12-02');
+    vi.useRealTimers();
+    useZone(undefined);
   });
   it('is none without a day, and refused where the time is none', () => {
     expect(momentOf('', '16:30')).toBeNull();

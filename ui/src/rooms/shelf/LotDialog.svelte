@@ -9,7 +9,8 @@
   import DateField from '../../lib/parts/DateField.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { toast } from '../../lib/toasts.svelte';
-  import { today, UNIT_WORDS } from './shelf-form';
+  import { today } from '../../lib/zone';
+  import { UNIT_WORDS } from './shelf-form';
 
   interface Props {
     open: boolean;

@@ -98,8 +98,3 @@ export function check(form: ProductForm, product: Product | null): Checked {
   };
   return Object.keys(errors).length ? { body: null, errors } : { body, errors: null };
 }
-
-/** Today by UTC, as the server counts days. */
-export function today(): string {
-  return new Date().toISOString().slice(0, 10);
-}

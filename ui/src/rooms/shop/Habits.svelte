@@ -3,6 +3,7 @@
   import type { Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
   import { languageOptions } from '../../lib/languages';
+  import { zoneHere } from '../../lib/zone';
   import Pick from '../../lib/parts/Pick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import Working from '../../lib/parts/Working.svelte';
@@ -87,6 +88,14 @@
       bind:value={form.customer_address}
       error={errors.customer_address}
       hint={say('habits-customer-address-hint')}
+    />
+    <TextField
+      label={say('habits-zone')}
+      name="zone"
+      suggestions={Intl.supportedValuesOf('timeZone')}
+      bind:value={form.zone}
+      error={errors.zone}
+      hint={form.zone === zoneHere() ? say('habits-zone-hint') : say('habits-zone-here', { zone: zoneHere() })}
     />
     <TextField
       label={say('habits-link-months')}

@@ -4,11 +4,10 @@
   import { onMount } from 'svelte';
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
+  import { moment } from '../../lib/format';
   import { toast } from '../../lib/toasts.svelte';
 
   let sessions = $state.raw<Schemas['OpenSessionOut'][]>([]);
-  const when = (at: string) =>
-    new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: 'UTC' });
 
   /** What a browser says of itself, in two words. */
   function device(agent: string): string {
@@ -42,10 +41,10 @@
     <li>
       <strong>{device(one.agent)}</strong>
       <span class="quiet"
-        >{say('sign-ins-since-utc-last-seen', { began_at: when(one.began_at), seen_at: when(one.seen_at) })}</span
+        >{say('sign-ins-since-utc-last-seen', { began_at: moment(one.began_at), seen_at: moment(one.seen_at) })}</span
       >
       {#if one.here}<span class="here">{say('sign-ins-this-one')}</span>{:else}<Button
-          label={say('sign-ins-sign-out-since', { agent: device(one.agent), began_at: when(one.began_at) })}
+          label={say('sign-ins-sign-out-since', { agent: device(one.agent), began_at: moment(one.began_at) })}
           onclick={() => end(one.id)}>{say('sign-ins-sign-out-there')}</Button
         >{/if}
     </li>

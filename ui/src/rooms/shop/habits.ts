@@ -16,6 +16,7 @@ export interface HabitsForm {
   language: string;
   customer_address: string;
   link_months: string;
+  zone: string;
 }
 
 export const SCHOOLS = [
@@ -51,6 +52,7 @@ export function habitsForm(shop: Schemas['ShopOut']): HabitsForm {
     language: h.language,
     customer_address: h.customer_address,
     link_months: String(h.link_months),
+    zone: h.zone,
   };
 }
 
@@ -79,6 +81,7 @@ export function checkHabits(form: HabitsForm): Checked {
     language: form.language,
     customer_address: form.customer_address,
     link_months: Math.round(at('link_months', form.link_months)),
+    zone: form.zone,
   };
   return Object.keys(errors).length ? { body: null, errors } : { body, errors: null };
 }

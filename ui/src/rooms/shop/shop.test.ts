@@ -35,6 +35,7 @@ const shop = {
     language: 'en',
     customer_address: '',
     link_months: 24,
+    zone: 'UTC',
   },
   tasks: [{ name: 'clean', words: 'clean fins', hands_min: 15, wait_min: 5, learnt_min: null, learnt_jobs: 0 }],
   predicted: { jobs: 4, inside: 3, share: 0.75, low: 0.3, high: 0.95 },
@@ -121,6 +122,7 @@ describe('the shop', () => {
         language: 'en',
         customer_address: '',
         link_months: 24,
+        zone: 'UTC',
       },
     });
     expect(screen.getByText(/3 of 4 measured jobs ended inside/)).toHaveTextContent(

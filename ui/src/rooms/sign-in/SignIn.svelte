@@ -6,6 +6,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { go } from '../../lib/router.svelte';
+  import { zoneHere } from '../../lib/zone';
   import { session, setUp, signIn, signInDemo } from '../../lib/session.svelte';
 
   const setting = $derived(session.present?.set_up_needed ?? false);
@@ -30,7 +31,7 @@
   }
 
   async function openShop() {
-    await setUp({ ...form });
+    await setUp({ ...form, zone: zoneHere() });
     // The address with the code has done its work.
     go('/', true);
   }

@@ -156,7 +156,7 @@ def blockers(s: BenchState, at: datetime) -> tuple[Blocker, ...]:
     out += [
         Blocker(
             BlockerCode.WAIT,
-            say("close-until-utc", words=WAITS[w.wait].words, due=w.due),
+            say("close-waits", words=WAITS[w.wait].words, minutes=w.minutes_left(at)),
             say("close-wait-or-end-early-with"),
             "close",
             w.id,

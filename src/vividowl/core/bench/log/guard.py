@@ -47,7 +47,7 @@ def refuse_while_waiting(s: BenchState, c: BenchCommand, kinds: Sequence[str]) -
     running = next((w for w in s.waits.values() if w.wait in kinds and w.runs(c.at)), None)
     if running is not None:
         raise BenchRefused(
-            say("close-until-utc", words=WAITS[running.wait].words, due=running.due),
+            say("close-waits", words=WAITS[running.wait].words, minutes=running.minutes_left(c.at)),
             reason="waiting",
             field="step",
             remedy=say("decide-do-something-else-or-end"),

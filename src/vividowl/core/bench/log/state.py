@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Mapping
 from dataclasses import dataclass, field
-from datetime import datetime
+from datetime import datetime, timedelta
 
 from vividowl.core.bench.fasteners import (
     PAD,
@@ -50,6 +51,10 @@ class Wait:
     def runs(self, at: datetime) -> bool:
         """Whether it still counts at a moment."""
         return self.ended is None and self.due > at
+
+    def minutes_left(self, at: datetime) -> int:
+        """How long it still counts [min], begun minutes as whole ones."""
+        return math.ceil((self.due - at) / timedelta(minutes=1))
 
 
 @dataclass(frozen=True)
