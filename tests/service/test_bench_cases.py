@@ -17,6 +17,7 @@ from tests.service.test_planning import SAFE
 from tests.service.test_stock import PASTE, lot
 from tests.service.test_use_cases import FIELDS, RUN, draft, owner, upload  # noqa: F401 - a fixture
 
+from vividowl.core.plan.price import TASKS
 from vividowl.service.bench import photos, taking
 from vividowl.service.bench import view as bench_view
 from vividowl.service.bench import work as bench_work
@@ -461,7 +462,7 @@ def test_notes_of_a_model_do_not_write_over_a_colleagues(workshop, owner, tablet
         device_models.save_notes(workshop, owner, kept.id, kept.version, "tight", "")
 
 
-def test_minutes_of_three_benches_feed_the_price(workshop, owner, planned):  # noqa: F811
+def test_minutes_of_three_benches_are_proposed_and_move_no_price_by_themselves(workshop, owner, planned):  # noqa: F811
     for seed in (1, 2, 3):
         job = planned(seed=seed)
         bench_work.begin(workshop, owner, job, with_model=False, at=NOON)
@@ -476,8 +477,17 @@ def test_minutes_of_three_benches_feed_the_price(workshop, owner, planned):  # n
     assert learnt["repaste"].hands_min == pytest.approx(15.0)
     settings = shop_settings.get_settings(workshop, owner)
     assert settings.learnt["clean"].jobs == 3
-    option = next(o for o in planning.get_plan(workshop, owner, planned(seed=4)).options if o.key == "clean")
-    assert option.hands_min > 60
+    job = planned(seed=4)
+
+    def minutes():
+        return next(o for o in planning.get_plan(workshop, owner, job).options if o.key == "clean").hands_min
+
+    usual = minutes()
+    assert usual == sum(TASKS[name].hands_min for name in ("open_close", "clean", "measure"))
+    with workshop.scope(owner) as scope:
+        shop = scope.shop()
+        shop.habits = {**shop.habits, "hands_min": {"clean": 60.0}}
+    assert minutes() == usual + 60 - TASKS["clean"].hands_min
 
 
 def test_the_log_is_read_from_where_it_was_left(workshop, owner, tablet):  # noqa: F811

@@ -61,7 +61,9 @@ def test_a_reading_becomes_a_priced_stocked_plan(workshop, owner, before_only): 
     assert taken.price.parts_cents == round(900 * part.amount)
     assert taken.price.work_cents == round(taken.hands_min * 6000 / 60)
     assert option(view, "leave").price.total_cents == 0
-    assert option(view, "repaste:gallium alloy").stock == "short"
+    alloy = option(view, "repaste:gallium alloy")
+    assert (alloy.stock, alloy.price.total_cents) == ("short", None)
+    assert alloy.price.work_cents > 0
     chosen = planning.choose(workshop, owner, before_only, view.plan.version, taken.key)
     assert chosen.plan.chosen["words"] == "clean, Grey Heron 11"
     job = intake.get_job(workshop, owner, before_only)

@@ -97,7 +97,7 @@ def test_a_wait_holds_the_next_step_until_it_is_over_or_ended_with_a_reason():
     hand = Hand(pause_min=1.0).until("apply_cpu_die_paste_stiff_0")
     error = refusal(hand.step, "apply_cpu_die_paste_stiff_0")
     assert error.reason == "waiting"
-    assert "Alcohol dries until" in said_by(error)
+    assert "Alcohol dries: " in said_by(error)
     (wait,) = hand.state.waits.values()
     assert wait.due - wait.began == timedelta(minutes=5)
     assert refusal(hand.do, "wait_ended", wait=wait.id).reason == "incomplete"

@@ -20,7 +20,7 @@ from vividowl.core.materials.pads import (
     pad_force,
 )
 from vividowl.core.plan.inspection import bath_of
-from vividowl.core.plan.price import TASKS, price_of, tasks_of
+from vividowl.core.plan.price import TASKS, Price, price_of, share_cents, tasks_of
 from vividowl.core.plan.spots import BathSpot, Inspection
 from vividowl.core.quantities.errors import CoreError, OutOfRange
 from vividowl.words import sentence
@@ -163,10 +163,14 @@ def test_what_the_own_services_lasted_counts_where_it_comes_first():
 
 
 def test_a_price_is_parts_hands_and_tax():
-    price = price_of(450, 65, 6000, 19)
-    assert (price.parts_cents, price.work_cents) == (450, 6500)
-    assert price.tax_cents == round(0.19 * 6950)
-    assert price.total_cents == 450 + 6500 + price.tax_cents
+    # By hand: 65 min of 60 an hour are 65.00; 19 % of 69.50 are 13.205, so 13.21.
+    assert price_of(450, 65, 6000, 19) == Price(450, 6500, 1321, 8271)
+    # Half a cent goes up, where binary fractions and bankers would go down.
+    assert price_of(50, 0, 0, 1) == Price(50, 0, 1, 51)
+    assert price_of(0, 0.5, 300, 0).work_cents == 3
+    assert (share_cents(125, 0.5), share_cents(5, 0.1), share_cents(105, 0.1)) == (63, 1, 11)
+    # What is not known makes nothing free.
+    assert price_of(None, 65, 6000, 19) == Price(None, 6500, None, None)
     with refuses(OutOfRange, match="allowed are 0 to 40 %"):
         price_of(0, 0, 0, 190)
 

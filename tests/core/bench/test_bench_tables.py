@@ -301,6 +301,10 @@ def test_overlapping_waits_count_once():
 def test_somebody_who_was_away_or_at_another_job_is_not_guessed():
     assert step_times(0.0, [45.0], [])[0].hands_min is None
     assert step_times(0.0, [20.0], [], elsewhere=[10.0])[0].hands_min is None
+    # The first of three told in a row holds the minutes of all of them, and nobody knows how they share them.
+    told = step_times(0.0, [8.0, 8.05, 8.1, 12.0], [])
+    assert [t.hands_min for t in told[:3]] == [None, None, None]
+    assert told[3].hands_min == pytest.approx(3.9)
     # Another job during a wait is what waits are for.
     assert step_times(0.0, [20.0], [Span(2.0, 17.0)], elsewhere=[10.0])[0].hands_min == 5.0
     with pytest.raises(OutOfRange):

@@ -339,13 +339,13 @@ def test_no_cooler_no_battery_and_no_power_before_it_is_set_or_dry(work, laid):
     hand.step(laid)
     hand.pause_min = 0.1
     for step in ("cooler_on", "battery_on"):
-        with refuses(BenchRefused, match="until"):
+        with refuses(BenchRefused, match="min to go"):
             hand.do("step_done", step=step, breach=SAID)
     for act in (
         lambda: hand.do("power_on", results=FINE, breach=SAID),
         lambda: hand.do("place_in", place="bat", breach=SAID),
     ):
-        with refuses(BenchRefused, match="until"):
+        with refuses(BenchRefused, match="min to go"):
             act()
 
 

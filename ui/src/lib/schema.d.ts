@@ -3143,7 +3143,7 @@ export interface components {
             key: string;
             resistance: components["schemas"]["IntervalOut"];
             /** Total Cents */
-            total_cents: number;
+            total_cents: number | null;
             watts: components["schemas"]["IntervalOut"] | null;
             /** Words */
             words: string;
@@ -5477,9 +5477,7 @@ export interface components {
             /** Parts */
             parts: components["schemas"]["PartOut"][];
             /** Parts Cents */
-            parts_cents: number;
-            /** Priced */
-            priced: boolean;
+            parts_cents: number | null;
             /** Procedures */
             procedures: components["schemas"]["ProcedureOut"][];
             /** Product Id */
@@ -5491,9 +5489,9 @@ export interface components {
             /** Stock */
             stock: string;
             /** Tax Cents */
-            tax_cents: number;
+            tax_cents: number | null;
             /** Total Cents */
-            total_cents: number;
+            total_cents: number | null;
             /** Wait Min */
             wait_min: number;
             watts: components["schemas"]["IntervalOut"] | null;

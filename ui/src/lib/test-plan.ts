@@ -27,7 +27,6 @@ export function makeOption(key: string, more: Partial<Option> = {}): Option {
     work_cents: 6000,
     tax_cents: 0,
     total_cents: 6000,
-    priced: true,
     hands_min: 60,
     wait_min: 20,
     life_months: 12,

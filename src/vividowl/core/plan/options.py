@@ -279,7 +279,7 @@ def _placed(
         safer = any(gains[i] > gains[index] for i in equal)
         why = say("options-most-all") if not equal else say("options-nothing-else-better-by-more", safer=safer)
     elif as_good:
-        dearer = (c.total_cents or 0) > (best.total_cents or 0)
+        dearer = c.total_cents is not None and best.total_cents is not None and c.total_cents > best.total_cents
         more_risk = c.to_acknowledge > best.to_acknowledge
         but = "risk" if more_risk else "dearer" if dearer else "none"
         why = say("options-as-good-as-first-by", but=but)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from decimal import ROUND_HALF_UP, Decimal
 
 from vividowl.core.quantities.errors import CoreError, require_range
 from vividowl.core.quantities.words import Words, listed, say
@@ -38,12 +39,12 @@ TASKS: Mapping[str, Task] = {
 
 @dataclass(frozen=True)
 class Price:
-    """parts_cents, work_cents, tax_cents, total_cents."""
+    """parts_cents, work_cents, tax_cents, total_cents; None where it is not known."""
 
-    parts_cents: int
+    parts_cents: int | None
     work_cents: int
-    tax_cents: int
-    total_cents: int
+    tax_cents: int | None
+    total_cents: int | None
 
 
 def tasks_of(names: Sequence[str], own_hands_min: Mapping[str, float] | None = None) -> tuple[float, float]:
@@ -66,22 +67,50 @@ def tasks_of(names: Sequence[str], own_hands_min: Mapping[str, float] | None = N
     return sum(own.get(n, TASKS[n].hands_min) for n in names), sum(TASKS[n].wait_min for n in names)
 
 
-def price_of(parts_cents: float, hands_min: float, hourly_rate_cents: float, tax_percent: float) -> Price:
+def whole_cents(value: Decimal) -> int:
+    """Whole cents.
+
+    value: [cents]
+    returns: the nearest whole one, a half upwards [cents]
+    source: commercial rounding; common practice, no source
+    """
+    return int(value.quantize(Decimal(1), ROUND_HALF_UP))
+
+
+def share_cents(price_cents: int, share: float) -> int:
+    """Price of some of what one unit costs.
+
+    price_cents: of one unit [cents], 0 to 1e8
+    share: units, 0 to 1e4
+    returns: whole cents
+    raises: OutOfRange
+    formula: price share
+    source: arithmetic
+    """
+    require_range("parts", price_cents, "cents", 0.0, 1e8)
+    require_range("share", share, "", 0.0, 1e4)
+    return whole_cents(price_cents * Decimal(repr(float(share))))
+
+
+def price_of(parts_cents: int | None, hands_min: float, hourly_rate_cents: int, tax_percent: float) -> Price:
     """Price of a job.
 
-    parts_cents: parts without tax [cents], 0 to 1e8
+    parts_cents: parts without tax [cents], 0 to 1e8; None where the price of one is not known
     hands_min: minutes of hands [min], 0 to 6000
     hourly_rate_cents: rate without tax [cents/h], 0 to 1e6
     tax_percent: tax on all of it [%], 0 to 40
-    returns: Price; each part rounded to whole cents, the total is their sum
+    returns: Price; each part rounded to whole cents, a half upwards, the total is their sum; with parts that are not
+        known neither tax nor total is
     raises: OutOfRange
     formula: parts + hands rate / 60, then tax on the sum
     source: arithmetic; the tax is the shop's setting
     """
-    require_range("parts", parts_cents, "cents", 0.0, 1e8)
     require_range("hands", hands_min, "min", 0.0, 6000.0)
     require_range("hourly_rate", hourly_rate_cents, "cents", 0.0, 1e6)
     require_range("tax", tax_percent, "%", 0.0, 40.0, say("price-give-tax-in-per-cent"))
-    parts, work = round(parts_cents), round(hands_min * hourly_rate_cents / 60.0)
-    tax = round((parts + work) * tax_percent / 100.0)
-    return Price(parts, work, tax, parts + work + tax)
+    work = whole_cents(Decimal(repr(float(hands_min))) * hourly_rate_cents / 60)
+    if parts_cents is None:
+        return Price(None, work, None, None)
+    require_range("parts", parts_cents, "cents", 0.0, 1e8)
+    tax = whole_cents((parts_cents + work) * Decimal(repr(float(tax_percent))) / 100)
+    return Price(parts_cents, work, tax, parts_cents + work + tax)

@@ -77,7 +77,7 @@ def _told(option: OptionView) -> dict[str, Any]:
         "title": sentence(listed(_done(option), "and")),
         "expected": sentence(_expected(option)),
         "takes": sentence(say("quote-takes", minutes=minutes)) if minutes >= 1 else "",
-        "price_cents": option.price.total_cents if option.priced else None,
+        "price_cents": option.price.total_cents,
     }
 
 

@@ -31,7 +31,7 @@ from vividowl.service.plan.stocked import Stocked, die_materials, gap_products, 
 from vividowl.service.plan.views import OptionView, OutcomeView, PlanView
 from vividowl.service.shelf.materials import kind_material
 from vividowl.service.shelf.shelf import ProductView
-from vividowl.service.shop.habits import Habits, habits_of, minutes_of
+from vividowl.service.shop.habits import Habits, habits_of
 from vividowl.service.workshop import Workshop
 from vividowl.store.deciding import Plan
 from vividowl.store.models import Job
@@ -108,7 +108,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
         )
     )
     predictions = predict(known, options, job.number, samples=DRAWS, reference_room_c=reference_room_c)
-    habits, for_gaps = replace(habits_of(scope.shop()), hands_min=minutes_of(scope)), gap_products(scope)
+    habits, for_gaps = habits_of(scope.shop()), gap_products(scope)
     by_material = {id(s.material): s for s in materials.values()}
     by_kind = {kind: kind_material(scope, kind) for kind in CATALOGUE}
     views = [
@@ -211,8 +211,9 @@ def _option_view(
     )
     names = _tasks(actions, kind, found)
     hands, wait = tasks_of(names, habits.hands_min)
-    cents = [part.price_cents for part in parts]
-    price = price_of(sum(c for c in cents if c is not None), hands, habits.hourly_rate_cents, habits.tax_percent)
+    known_cents = [part.price_cents for part in parts if part.price_cents is not None]
+    parts_cents = sum(known_cents) if len(known_cents) == len(parts) else None
+    price = price_of(parts_cents, hands, habits.hourly_rate_cents, habits.tax_percent)
     if option.key == LEAVE:
         price = price_of(0, 0, 0, 0)
     fitted = tuple(dict.fromkeys([*([kind] if kind else []), *(p.kind for p in parts)]))
@@ -237,7 +238,6 @@ def _option_view(
         parts,
         stock_words(parts),
         price,
-        all(c is not None for c in cents),
         hands,
         wait,
         own if option.key != LEAVE else life.months,

@@ -10,6 +10,7 @@ from vividowl.core.materials.dose import left_in_tube
 from vividowl.core.materials.kinds import Kind
 from vividowl.core.materials.nesting import with_margin
 from vividowl.core.materials.pieces import spare_pieces
+from vividowl.core.plan.price import share_cents
 from vividowl.core.quantities.errors import OutOfRange
 from vividowl.core.quantities.words import Words
 from vividowl.service.shelf.shelf import ProductView
@@ -43,7 +44,7 @@ class Part:
     lot_id: uuid.UUID | None
     lot: str
     left: float | None
-    price_cents: float | None
+    price_cents: int | None
 
     @property
     def spare(self) -> int:
@@ -68,7 +69,7 @@ def sheet_part(
     price = None
     if product is not None and product.product.price_cents is not None and product.product.sheet_width_mm:
         sheet = product.product.sheet_width_mm * (product.product.sheet_length_mm or 0.0)
-        price = product.product.price_cents * min(1.0, width * length * count / sheet) if sheet else None
+        price = share_cents(product.product.price_cents, min(1.0, width * length * count / sheet)) if sheet else None
     return Part(
         target,
         kind,
@@ -125,7 +126,7 @@ def part_of(
             lot_id, lot, stock = row.id, row.code, "held"
             break
         if product.product.price_cents is not None:
-            price = product.product.price_cents * amount
+            price = share_cents(product.product.price_cents, amount)
     if amount is None:
         stock = "not known"
     return Part(

@@ -38,7 +38,7 @@ def parts_of(
             areas = [(p.width_mm or 0.0) * (p.length_mm or 0.0) for p in out]
             spare = areas.index(max(areas))
             one = out[spare]
-            cents = None if one.price_cents is None else 2.0 * one.price_cents
+            cents = None if one.price_cents is None else 2 * one.price_cents
             out[spare] = replace(one, count=2, amount=None if one.amount is None else 2.0, price_cents=cents)
     if Action.PADS in option.actions:
         out += [_gap_part(advice, found.gap_filler == "putty" or advice.putty, gap_products) for advice in gaps]

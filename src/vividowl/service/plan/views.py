@@ -36,7 +36,6 @@ class OptionView:
     parts: tuple[Part, ...]
     stock: str
     price: Price
-    priced: bool
     hands_min: float
     wait_min: float
     life_months: int

@@ -14,7 +14,6 @@ from vividowl.core.materials.life import LifeSchool
 from vividowl.core.plan.price import TASKS, tasks_of
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import listed, say
-from vividowl.service.bench.times import learnt_minutes
 from vividowl.service.errors import Refused
 from vividowl.service.languages import require_language
 from vividowl.store.models import Shop
@@ -69,12 +68,6 @@ def habits_of(shop: Shop) -> Habits:
         kept.get("customer_address", ""),
         int(kept.get("link_months", LINK_MONTHS)),
     )
-
-
-def minutes_of(scope: Scope) -> dict[str, float]:
-    """Minutes of hands by task: as the shop set them, else as its benches have shown, else the usual ones."""
-    learnt = {task: time.hands_min for task, time in learnt_minutes(scope).items()}
-    return {**learnt, **habits_of(scope.shop()).hands_min}
 
 
 def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:

@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
+from dataclasses import asdict
 from typing import Any
 
 from vividowl.core.materials.kinds import CATALOGUE, Kind, material
 from vividowl.core.materials.life import LifeSchool, interface_months
 from vividowl.core.materials.plating import PlatingMethod, plating_time
-from vividowl.core.plan.price import price_of
+from vividowl.core.plan.price import price_of, share_cents
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import say
 from vividowl.service.workings.calculator import Input, Working
@@ -48,13 +49,8 @@ def _life(*, kind: str, school: str, cold_plate: str) -> dict[str, Any]:
 
 
 def _price(*, parts: float, hands_min: float, hourly_rate: float, tax_percent: float) -> dict[str, Any]:
-    found = price_of(100 * parts, hands_min, 100 * hourly_rate, tax_percent)
-    return {
-        "parts": found.parts_cents / 100,
-        "work": found.work_cents / 100,
-        "tax": found.tax_cents / 100,
-        "total": found.total_cents / 100,
-    }
+    found = price_of(share_cents(100, parts), hands_min, share_cents(100, hourly_rate), tax_percent)
+    return {name.removesuffix("_cents"): cents / 100 for name, cents in asdict(found).items()}
 
 
 BENCH = (

@@ -39,7 +39,6 @@ _OPTION_OWN = (
     "as_good",
     "blocked",
     "stock",
-    "priced",
     "hands_min",
     "wait_min",
     "life_months",

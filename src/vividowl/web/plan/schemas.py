@@ -74,7 +74,7 @@ class PartOut(Out):
     lot_id: uuid.UUID | None
     lot: str
     left: float | None
-    price_cents: float | None
+    price_cents: int | None
 
 
 class StepOut(Out):
@@ -122,11 +122,10 @@ class OptionOut(Out):
     blocked: bool
     parts: list[PartOut]
     stock: str
-    parts_cents: int
+    parts_cents: int | None
     work_cents: int
-    tax_cents: int
-    total_cents: int
-    priced: bool
+    tax_cents: int | None
+    total_cents: int | None
     hands_min: float
     wait_min: float
     life_months: int
@@ -143,7 +142,7 @@ class ChosenOut(Out):
     resistance: IntervalOut
     die_c: IntervalOut
     watts: IntervalOut | None
-    total_cents: int
+    total_cents: int | None
     by: str
     at: datetime
 

@@ -73,7 +73,7 @@ option-detail-own-gain =
        *[other] ; { $kept } of { $promised } promises kept
     }
 option-detail-price = Price
-option-detail-some-parts-not-priced = , some parts not priced
+option-detail-some-parts-not-priced = not known: some parts have no price on the shelf. Work alone { $work }, without tax
 option-detail-small-chip = The small chip
 option-detail-k-cooler = { $chip_drop_k } K cooler
 option-detail-c-to-limit-c =
@@ -108,7 +108,10 @@ plan-page-opening-leave = Leave it closed: nothing measured so far asks for open
 plan-page-opening-maker = Do not open it: take it back to the maker first
 plan-page-opening-open = It may be opened: something is not as it should be
 plan-page-taken = Taken: { $words }
-plan-page-promised-for = { $by }, { $at }. Promised: { $chosen }, for { $total_cents }.
+plan-page-promised-for = { $by }, { $at }. Promised: { $chosen }{ $total_cents ->
+        [none] ; its price is open
+       *[other] , for { $total_cents }
+    }.
 plan-page-after-measured-at-fan =
     After measured { $plan } at the fan speed of Before: { $inside ->
         [yes] inside the interval.
@@ -211,6 +214,7 @@ plan-page-decision-open-again = The decision is open again.
 plan-page-taken-what-was-promised = Taken. What was promised is kept with it.
 plan-page-taken-off-plan = Taken off the plan.
 option-scale-free = free
+option-scale-no-price = price open
 option-scale-stopped = stopped
 option-detail-choose = Choose this plan
 plan-page-shown = Shown: { $words }

@@ -20,10 +20,8 @@ habits-usual-min-min-waiting =
     usual { $hands_min } min{ $wait_min ->
         [yes] , and { $wait_min_2 } min of waiting
        *[no] { "" }
-    }{ $learnt_min ->
-        [none] { "" }
-       *[other] ; the bench shows { $learnt_min } min over { $learnt_jobs } jobs
     }
+habits-take-minutes = Take { $minutes } min, the middle of { $jobs } jobs at the bench
 habits-how-right-were-your = How right were your predictions?
 habits-measured-jobs-ended-inside = { $inside } of { $jobs } measured jobs ended inside their interval of 80 %: { $share } %, and by chance it could be { $low } to { $high } %.
 habits-no-planned-job-was = No planned job was measured After yet. Each one that is counts here.

@@ -24,7 +24,7 @@
   let words = $state('');
   let days = $state('14');
   const params = $derived({ path: { job_id: jobId } });
-  const free = $derived(plan?.options.filter((option) => !option.blocked && option.priced) ?? []);
+  const free = $derived(plan?.options.filter((option) => !option.blocked && option.total_cents !== null) ?? []);
   const STATES: Record<string, (q: Schemas['QuoteOut']) => string> = {
     open: (q) => say('quotes-open', { day: day(q.good_until) }),
     accepted: (q) => say('quotes-accepted', { at: moment(q.answered_at ?? ''), title: titleOf(q) }),

@@ -63,7 +63,9 @@
     ],
     [
       say('option-detail-price'),
-      `${money(option.total_cents, plan.currency)}${option.priced ? '' : say('option-detail-some-parts-not-priced')}`,
+      option.total_cents === null
+        ? say('option-detail-some-parts-not-priced', { work: money(option.work_cents, plan.currency) })
+        : money(option.total_cents, plan.currency),
     ],
     ...(known?.gain_k_per_w
       ? [

@@ -73,9 +73,11 @@
             >
             <span class="price">
               <strong
-                >{option.total_cents || option.key !== 'leave'
-                  ? money(option.total_cents, plan.currency)
-                  : say('option-scale-free')}</strong
+                >{option.total_cents === null
+                  ? say('option-scale-no-price')
+                  : option.total_cents || option.key !== 'leave'
+                    ? money(option.total_cents, plan.currency)
+                    : say('option-scale-free')}</strong
               >
               <small
                 >{option.hands_min

@@ -32,7 +32,7 @@
     by: chosen.by,
     at: day(chosen.at),
     chosen: promise(chosen),
-    total_cents: money(chosen.total_cents, plan.currency),
+    total_cents: chosen.total_cents === null ? null : money(chosen.total_cents, plan.currency),
   })}
   {#if plan.outcome}
     <p>

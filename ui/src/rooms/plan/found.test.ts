@@ -137,14 +137,14 @@ describe('the options', () => {
     const option = makeOption('x', {
       chip_drop_k: 23,
       skin: { skin_c: 47.2, low_c: 40.1, high_c: 54.3, limit_c: 51, allowed: false, battery_c: 44.4 },
-      priced: false,
+      total_cents: null,
       noise_floor: true,
     });
     render(OptionDetail, { ...around, option, closed: false });
     for (const words of [
       '23 K cooler',
       '47 °C (40 to 54), limit 51 °C; at the battery up to 44 °C',
-      '€60.00, some parts not priced',
+      'not known: some parts have no price on the shelf. Work alone €60.00, without tax',
       'at least −10 (−13 to −7) dB',
     ])
       expect(screen.getByText(words)).toBeVisible();

@@ -2,6 +2,7 @@
   import { say } from './words';
   import type { Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
+  import Button from '../../lib/parts/Button.svelte';
   import { languageOptions } from '../../lib/languages';
   import { zoneHere } from '../../lib/zone';
   import Pick from '../../lib/parts/Pick.svelte';
@@ -109,21 +110,27 @@
   <Working summary={say('habits-minutes-hands-task-by')}>
     <div class="grid tasks">
       {#each shop.tasks as task (task.name)}
-        <TextField
-          label={task.words[0]?.toUpperCase() + task.words.slice(1)}
-          name="hands-{task.name}"
-          numeric
-          unit="min"
-          bind:value={() => form.hands_min[task.name] ?? '', (v) => (form.hands_min[task.name] = v)}
-          error={errors[task.name]}
-          hint={say('habits-usual-min-min-waiting', {
-            hands_min: fixed(task.hands_min, 0),
-            wait_min: !!task.wait_min,
-            wait_min_2: fixed(task.wait_min, 0),
-            learnt_min: task.learnt_min === null ? null : fixed(task.learnt_min, 0),
-            learnt_jobs: task.learnt_jobs,
-          })}
-        />
+        <div>
+          <TextField
+            label={task.words[0]?.toUpperCase() + task.words.slice(1)}
+            name="hands-{task.name}"
+            numeric
+            unit="min"
+            bind:value={() => form.hands_min[task.name] ?? '', (v) => (form.hands_min[task.name] = v)}
+            error={errors[task.name]}
+            hint={say('habits-usual-min-min-waiting', {
+              hands_min: fixed(task.hands_min, 0),
+              wait_min: !!task.wait_min,
+              wait_min_2: fixed(task.wait_min, 0),
+            })}
+          />
+          {#if task.learnt_min !== null && fixed(task.learnt_min, 0) !== (form.hands_min[task.name] || fixed(task.hands_min, 0))}
+            {@const minutes = fixed(task.learnt_min, 0)}
+            <Button kind="bare" onclick={() => (form.hands_min[task.name] = minutes)}
+              >{say('habits-take-minutes', { minutes, jobs: task.learnt_jobs })}</Button
+            >
+          {/if}
+        </div>
       {/each}
     </div>
   </Working>
