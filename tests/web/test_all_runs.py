@@ -1,9 +1,11 @@
 """All runs of a job: states, further runs, any two compared, a ranking."""
 
+from concurrent.futures import ThreadPoolExecutor
 from dataclasses import replace
 
 import pytest
 from tests.logs import COOL, HOT, log_bytes
+from tests.web.conftest import Caller
 
 
 def further(ada, job, name, log, seed, like="after", **conditions):
@@ -143,3 +145,12 @@ def test_runs_and_states_of_another_job_are_not_there(ada, stranger):
     ada.problem("GET", f"/api/jobs/{other}/runs/{key}", status=404)
     ada.problem("POST", f"/api/jobs/{other}/all-runs", {"name": "x", "state_id": state}, status=404)
     stranger.problem("GET", f"/api/jobs/{job}/all-runs", status=404)
+
+
+def test_many_who_look_first_at_once_see_the_same(app, ada, workshop):
+    job = ada.new_job()["id"]
+    callers = [Caller(app).sign_in("ada") for _ in range(6)]
+    with ThreadPoolExecutor(6) as many:
+        found = list(many.map(lambda c: c.call("GET", f"/api/jobs/{job}/all-runs"), callers))
+    assert [len(f["states"]) for f in found] == [1] * 6
+    assert len({f["states"][0]["id"] for f in found}) == 1

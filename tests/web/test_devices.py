@@ -4,6 +4,7 @@ from datetime import timedelta
 
 import pytest
 from tests.logs import COOL, HOT, log_bytes
+from tests.web.test_all_runs import further
 
 from vividowl.service.clock import server_now
 
@@ -86,6 +87,17 @@ def test_a_device_that_lost_much_since_its_service_is_not_fine(ada):
     assert found["drift"]["slope_k_per_w_month"] > 0
     assert found["limit_k_per_w"] > 0
     assert 12 < found["visits"][1]["months"] < 14
+
+
+def test_the_room_of_a_further_run_does_not_decide_a_devices_limit(ada):
+    first = visit(ada, days_ago=400, seed=1)
+    visit(ada, device=first["device_id"], after=None, seed=5)
+    second = ada.call("GET", f"/api/devices/{first['device_id']}")["visits"][1]["job_id"]
+    limit = ada.call("GET", f"/api/devices/{first['device_id']}")["limit_k_per_w"]
+    further(ada, second, "in the sun", HOT, 9, like="before", room_c=38.0)
+    assert ada.call("GET", f"/api/devices/{first['device_id']}")["limit_k_per_w"] == limit
+    ada.save_run(second, "before", room_c=30.0)
+    assert ada.call("GET", f"/api/devices/{first['device_id']}")["limit_k_per_w"] < limit
 
 
 def test_a_device_without_a_later_visit_is_not_judged(ada):

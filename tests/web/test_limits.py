@@ -1,8 +1,17 @@
 """Guessing is slowed down, and every answer keeps to its schema."""
 
+import threading
+import time
+from collections import Counter
+from concurrent.futures import ThreadPoolExecutor
+from types import SimpleNamespace
+
 import pytest
+from argon2.exceptions import VerifyMismatchError
 from tests.web.conftest import Caller
 
+from vividowl.service.errors import Refused
+from vividowl.service.shop import accounts
 from vividowl.web.app import Settings, create_app
 from vividowl.web.description import kept
 
@@ -13,6 +22,35 @@ def test_an_eleventh_guess_within_a_minute_has_to_wait(workshop, shop):
         caller.problem("POST", "/api/session", {"login": "ada", "password": "guess"}, status=403)
     refused = caller.problem("POST", "/api/session", {"login": "ada", "password": "guess"}, status=429)
     assert "Wait a minute" in refused["remedy"]
+
+
+def test_sixty_who_sign_in_at_once_leave_the_database_to_the_others(workshop, shop, monkeypatch):
+    held, hashing = threading.Event(), []
+
+    def slow(_kept, _password):
+        hashing.append(workshop.database.engine.pool.checkedout())
+        held.wait(20)
+        raise VerifyMismatchError
+
+    monkeypatch.setattr(accounts, "_hasher", SimpleNamespace(verify=slow, check_needs_rehash=lambda _: False))
+
+    def guess(_):
+        try:
+            accounts.sign_in(workshop, "ada", "guess")
+        except Refused as error:
+            return error.kind
+
+    with ThreadPoolExecutor(60) as many:
+        asked = many.map(guess, range(60))
+        while len(hashing) < 2:
+            time.sleep(0.01)
+        time.sleep(0.5)
+        assert workshop.database.engine.pool.checkedout() == 0
+        held.set()
+        told = Counter(asked)
+    # Two at a time, sixteen wait for them, and the others are told at once.
+    assert told["busy"] == 60 - 18
+    assert told["forbidden"] == 18
 
 
 def test_every_write_describes_its_refusals():

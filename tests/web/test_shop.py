@@ -1,9 +1,11 @@
 """Settings of the shop: who may change them, what is allowed, and that verdicts follow."""
 
+from dataclasses import replace
 from datetime import datetime, timedelta
 from zoneinfo import ZoneInfo
 
 import pytest
+from sqlalchemy import text
 from tests.web.conftest import PASSWORD, Caller
 
 from vividowl.core.quantities.uncertainty import TOLERANCE_LIMITS, Tolerances
@@ -103,3 +105,22 @@ def test_an_owner_lets_people_in_and_shuts_them_out_but_not_themselves(ada, app)
     joris.problem("GET", "/api/jobs", status=401)
     me = next(p["id"] for p in found if p["me"])
     assert "yourself out" in ada.problem("PUT", f"/api/shop/people/{me}", {"active": False}, status=409)["detail"]
+
+
+def test_settings_are_saved_before_open_jobs_are_judged_anew(app, ada, workshop):
+    ada.served_job()
+    waiting = []
+    later = replace(workshop, later=waiting.append)
+    app.extensions["workshop"] = later
+    try:
+        saved = ada.call("PUT", "/api/shop", wanted(ada, run_to_run_k=10))
+        # Nobody holds the shop while its jobs are judged: it can be saved again.
+        again = ada.call("PUT", "/api/shop", {**wanted(ada, run_to_run_k=9), "version": saved["version"]})
+    finally:
+        app.extensions["workshop"] = workshop
+    assert again["tolerances"]["run_to_run_k"] == 9
+    assert len(waiting) == 2
+    with workshop.database.session() as session:
+        session.execute(text("""UPDATE run SET glance = glance || '{"verdict": "worse"}' WHERE side = 'after'"""))
+    waiting[1]()
+    assert ada.call("GET", "/api/jobs")["jobs"][0]["verdict"] == "improved"

@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
+import threading
 import uuid
-from collections.abc import Iterator, Mapping
+from collections.abc import Callable, Iterator, Mapping
 from contextlib import contextmanager
 from dataclasses import dataclass, field
 
@@ -38,14 +39,20 @@ class KeptLog:
     turns: Mapping[str, int] = field(default_factory=dict)
 
 
+def in_background(task: Callable[[], None]) -> None:
+    """Do what nobody waits for beside the answer."""
+    threading.Thread(target=task, name="background", daemon=True).start()
+
+
 @dataclass(frozen=True)
 class Workshop:
     """Database and files of this installation. bench_logs: logs of the bench by job; a copy that any
-    process can make anew from the events."""
+    process can make anew from the events. later: does what nobody waits for."""
 
     database: Database
     files: FileStore
     bench_logs: dict[uuid.UUID, KeptLog] = field(default_factory=dict, repr=False, compare=False)
+    later: Callable[[Callable[[], None]], None] = in_background
 
     @property
     def space(self) -> str:

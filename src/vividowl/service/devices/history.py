@@ -10,7 +10,7 @@ from datetime import date
 from sqlalchemy import Select, or_, select
 from sqlalchemy.orm import selectinload
 
-from vividowl.core.job.device import RunSide
+from vividowl.core.job.device import REFERENCES, RunSide
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.units import DAYS_A_MONTH
 from vividowl.core.quantities.words import Words, say
@@ -89,7 +89,8 @@ def history_of(scope: Scope, device: Device) -> History:
     query = (
         select(Run, TraceFile)
         .join(TraceFile, TraceFile.run_id == Run.id)
-        .where(Run.shop_id == scope.shop_id, Run.job_id.in_(ids), TraceFile.removed_at.is_(None), ~TraceFile.is_repeat)
+        .where(Run.shop_id == scope.shop_id, Run.job_id.in_(ids), Run.removed_at.is_(None))
+        .where(TraceFile.removed_at.is_(None), ~TraceFile.is_repeat)
     )
     for run, trace in scope.session.execute(query):
         figures[run.job_id, run.side] = (trace, run)
@@ -127,12 +128,16 @@ def history_of(scope: Scope, device: Device) -> History:
 
 def _rooms(scope: Scope, ids: Sequence[uuid.UUID]) -> Mapping[uuid.UUID, float]:
     """Room of each visit [degC], where it was noted; of Before, else of After."""
-    query = scope.select(Run).where(Run.job_id.in_(ids), Run.room_c.is_not(None)).order_by(Run.side.desc())
-    found: dict[uuid.UUID, float] = {}
-    for run in scope.session.scalars(query):
-        if run.room_c is not None:
-            found.setdefault(run.job_id, run.room_c)
-    return found
+    query = scope.select(Run).where(
+        Run.job_id.in_(ids), Run.room_c.is_not(None), Run.removed_at.is_(None), Run.side.in_(REFERENCES)
+    )
+    noted = {(run.job_id, run.side): run.room_c for run in scope.session.scalars(query)}
+    return {
+        job: room
+        for side in reversed(REFERENCES)
+        for (job, of), room in noted.items()
+        if of == side and room is not None
+    }
 
 
 def _figure(trace: TraceFile | None, run: Run | None) -> Figure | None:

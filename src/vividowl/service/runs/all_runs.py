@@ -7,7 +7,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
-from sqlalchemy import select
+from sqlalchemy import func, select
 from sqlalchemy.orm import defer
 
 from vividowl.core.job.device import RunSide, StateCause
@@ -63,7 +63,28 @@ class AllRuns:
 def all_runs(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> AllRuns:
     """All runs of a job."""
     with workshop.scope(actor) as scope:
-        return _all(workshop, scope, scope.get(Job, job_id))
+        job = scope.get(Job, job_id)
+        if _unfinished(scope, job):
+            # An older program left it so, or nothing was run yet: it is made up for once, whoever asks first.
+            job = scope.get(Job, job_id, lock=True)
+        return _all(workshop, scope, job)
+
+
+def _unfinished(scope: Scope, job: Job) -> bool:
+    runs = scope.select(Run).where(Run.job_id == job.id, Run.removed_at.is_(None))
+    unread = (
+        scope.select(TraceFile)
+        .join(Run, Run.id == TraceFile.run_id)
+        .where(Run.job_id == job.id, Run.removed_at.is_(None), TraceFile.removed_at.is_(None))
+        .where(func.coalesce(TraceFile.figures.has_key("columns"), False).is_(False))
+    )
+    states = scope.select(DeviceState).where(DeviceState.job_id == job.id)
+    has = scope.session.scalar
+    return bool(
+        not has(select(states.exists()))
+        or has(select(runs.where(Run.state_id.is_(None)).exists()))
+        or has(select(unread.exists()))
+    )
 
 
 def _all(workshop: Workshop, scope: Scope, job: Job) -> AllRuns:

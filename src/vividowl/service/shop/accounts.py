@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+import threading
 import uuid
 from dataclasses import dataclass
 from datetime import datetime, timedelta
@@ -31,6 +32,8 @@ TABLET_IDLE_MOST = timedelta(days=90)
 SEEN_EVERY = timedelta(minutes=5)
 ROLES = ("owner", "technician")
 _hasher = PasswordHasher()
+# A hash takes all of a processor and much memory, on purpose: so many at a time, and so many wait for their turn.
+_hashing, _queue = threading.Semaphore(2), threading.BoundedSemaphore(18)
 
 
 @cache
@@ -91,21 +94,37 @@ def sign_in(workshop: Workshop, login: str, password: str) -> SignedIn:
     """Sign in by login and password."""
     with workshop.database.session() as session:
         member = member_by_login(session, login.strip().lower())
-        try:
-            _hasher.verify(member.password_hash if member and member.password_hash else _nobody(), password)
-            fits = member is not None and member.password_hash is not None
-        except VerificationError:
-            fits = False
-        if member is None or not fits:
+        kept = member.password_hash if member is not None else None
+    # Between two sessions: a hash takes long, and a connection is what the others want.
+    fits, anew = _checked(kept, password)
+    with workshop.database.session() as session:
+        member = member_by_login(session, login.strip().lower())
+        if member is None or not fits or member.password_hash != kept:
             raise Refused(
                 "forbidden",
                 say("accounts-login-and-password-do-not"),
                 field="password",
                 remedy=say("accounts-check-both-owner-can-set"),
             )
-        if member.password_hash and _hasher.check_needs_rehash(member.password_hash):
-            member.password_hash = _hasher.hash(password)
+        if anew is not None:
+            member.password_hash = anew
         return _signed_in(session, member)
+
+
+def _checked(kept: str | None, password: str) -> tuple[bool, str | None]:
+    """Whether a password is the one that a hash was made of, and a hash anew where it was made by older rules."""
+    if not _queue.acquire(blocking=False):
+        raise Refused("busy", say("accounts-many-sign-in"), reason="busy", remedy=say("accounts-sign-in-in-a-moment"))
+    try:
+        with _hashing:
+            try:
+                _hasher.verify(kept or _nobody(), password)
+            except VerificationError:
+                return False, None
+            anew = _hasher.hash(password) if kept and _hasher.check_needs_rehash(kept) else None
+            return kept is not None, anew
+    finally:
+        _queue.release()
 
 
 def sign_in_demo(workshop: Workshop) -> SignedIn:

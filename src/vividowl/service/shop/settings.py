@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import asdict, dataclass
+from functools import partial
 from typing import Any
 
 from sqlalchemy import select
@@ -88,6 +89,21 @@ def save_settings(
         shop.tolerances = {name: value for name, value in wanted.items() if value != usual[name]}
         keep_habits(scope, habits)
         scope.session.flush()
-        for job in scope.session.scalars(scope.select(Job).where(Job.handed_over_at.is_(None))).all():
-            note_verdict(workshop, scope, job)
-        return _settings(scope)
+    workshop.later(partial(_judge_anew, workshop, actor))
+    return get_settings(workshop, actor)
+
+
+def _judge_anew(workshop: Workshop, actor: Actor) -> None:
+    """Let verdicts of open jobs follow, a job at a time, so that nobody waits for all of them."""
+    with workshop.scope(actor) as scope:
+        jobs = scope.session.scalars(
+            scope.select(Job)
+            .with_only_columns(Job.id)
+            .where(Job.handed_over_at.is_(None))
+            .order_by(Job.updated_at.desc())
+        ).all()
+    for job_id in jobs:
+        with workshop.scope(actor) as scope:
+            job = scope.get(Job, job_id, lock=True)
+            if job.handed_over_at is None:
+                note_verdict(workshop, scope, job)
