@@ -5,12 +5,14 @@ import json
 import subprocess
 import sys
 import zipfile
+from datetime import UTC, datetime
 from pathlib import Path
 
 import jsonschema_rs
 import pytest
+from babel.dates import format_date
 from pypdf import PdfReader
-from sqlalchemy import delete, update
+from sqlalchemy import delete, text, update
 from tests.logs import COOL, HOT, log_bytes
 
 from vividowl.formats.data_file import check_data_file
@@ -258,3 +260,22 @@ def test_what_leaves_the_house_fits_its_published_schema(ada, tmp_path):
     jsonschema_rs.validate(published, record)
     for broken in ({**record, "lead": 3}, {n: v for n, v in record.items() if n != "job"}):
         assert not jsonschema_rs.is_valid(published, broken)
+
+
+def test_a_record_that_was_not_kept_says_that_it_is_written_anew_and_when_it_was_handed_over(ada, workshop):
+    job = ada.served_job(language="de")
+    # What is kept at the hand-over is what was said then.
+    assert close(ada, job)["version"]["anew"] == ""
+    with workshop.database.session() as session:
+        session.execute(text("ALTER TABLE record_version DISABLE TRIGGER USER"))
+        session.execute(text("DELETE FROM record_version"))
+        session.execute(text("ALTER TABLE record_version ENABLE TRIGGER USER"))
+        session.execute(text("UPDATE job SET handed_over_at = '2026-03-02 09:00Z'"))
+    found = ada.call("GET", f"/api/jobs/{job}/record")
+    today = format_date(datetime.now(UTC).date(), "long", "de")
+    assert found["version"]["anew"].startswith(f"Am {today} aus den Messungen neu geschrieben, mit Version ")
+    assert "bei der Übergabe am 2. März 2026" in found["version"]["anew"]
+    assert found["job"]["handed_over_at"].startswith("2026-03-02")
+    assert found["versions"][0]["anew"] == found["version"]["anew"]
+    pdf = PdfReader(io.BytesIO(ada.call("GET", f"/api/jobs/{job}/record.pdf").data))
+    assert "neu geschrieben" in pdf.pages[0].extract_text().replace("\n", " ")

@@ -106,6 +106,7 @@ class RecordSheet:
     photos: tuple[bytes, ...]  # pairs: before, after, before, after
     promise: Words
     link: str = ""
+    anew: str = ""
 
 
 def shown_effect(effect: Effect) -> bool:
@@ -148,8 +149,18 @@ def _page_one(sheet: RecordSheet) -> dict[str, Any]:
         "language": locale().language,
         "title": say("record-pdf-record", number=sheet.number),
         "shop": sheet.shop,
-        "subtitle": say(
-            "record-pdf-record-2", number=sheet.number, device=sheet.device, customer=sheet.customer, day=day(sheet.day)
+        "subtitle": listed(
+            [
+                say(
+                    "record-pdf-record-2",
+                    number=sheet.number,
+                    device=sheet.device,
+                    customer=sheet.customer,
+                    day=day(sheet.day),
+                ),
+                *([sheet.anew] if sheet.anew else []),
+            ],
+            "semicolon",
         ),
         "lead": sheet.lead,
         "symptom": say("record-pdf-came-in-with", symptom=sheet.symptom) if sheet.symptom else "",

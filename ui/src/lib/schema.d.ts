@@ -7823,9 +7823,15 @@ export interface components {
         };
         /**
          * VersionOut
-         * @description Which version of a record it is. why: empty for the first.
+         * @description Which version of a record it is. why: empty for the first; anew: said of one that was not kept at the
+         *     hand-over.
          */
         VersionOut: {
+            /**
+             * Anew
+             * @default
+             */
+            anew: string;
             /**
              * Made At
              * Format: date-time

@@ -5,14 +5,15 @@ from __future__ import annotations
 import uuid
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import datetime, timedelta
+from importlib import metadata
 from pathlib import Path
 
 from cryptography.hazmat.primitives.asymmetric.ed25519 import Ed25519PrivateKey
 
 from vividowl.core.quantities.words import say
 from vividowl.formats.data_file import Seal, pem, seal, write_data_file
-from vividowl.service.clock import server_now
+from vividowl.service.clock import day_of, server_now
 from vividowl.service.errors import Refused
 from vividowl.service.record.data_file import about, places, sources_of
 from vividowl.service.record.keys import private_key, signing_key
@@ -25,16 +26,22 @@ from vividowl.store.keys import ShopKey
 from vividowl.store.models import Job
 from vividowl.store.records import RecordVersion
 from vividowl.store.scope import NotFound, Scope
+from vividowl.words import sentence, spoken
+
+# A hand-over keeps its record in the same breath.
+AT_ONCE = timedelta(minutes=1)
 
 
 @dataclass(frozen=True)
 class VersionTold:
-    """Which version of a record it is, who made it, when and why."""
+    """Which version of a record it is, who made it, when and why; anew: said of one that was not kept at the hand-over,
+    empty for all others."""
 
     number: int
     made_at: datetime
     made_by: str
     why: str
+    anew: str = ""
 
 
 @dataclass(frozen=True)
@@ -46,9 +53,22 @@ class Edge:
     address: Callable[[uuid.UUID], str]
 
 
-def told_of(row: RecordVersion) -> VersionTold:
+def told_of(scope: Scope, job: Job, row: RecordVersion) -> VersionTold:
     """What is told of a version."""
-    return VersionTold(row.number, row.made_at, row.member.name, row.why)
+    return VersionTold(
+        row.number, row.made_at, row.member.name, row.why, _anew(scope, job, row.number, row.made_at, None)
+    )
+
+
+def _anew(scope: Scope, job: Job, number: int, at: datetime, program: str | None) -> str:
+    """Said of the first version where it was written after the hand-over: by an older program nothing was kept, and the
+    rules and words are those of the one that wrote it."""
+    handed = job.handed_over_at
+    if number > 1 or handed is None or at - handed < AT_ONCE:
+        return ""
+    days = {"day": day_of(scope.shop(), at), "handed": day_of(scope.shop(), handed)}
+    with spoken(job.language):
+        return sentence(say("record-written-anew", program=program, **days))
 
 
 def versions_of(scope: Scope, job_id: uuid.UUID) -> Sequence[RecordVersion]:
@@ -77,11 +97,12 @@ def keep_version(workshop: Workshop, scope: Scope, actor: Actor, job: Job, why: 
         require_why(why, kept)
     at = server_now()
     record = record_of(workshop, scope, job)
-    text = edge.write(record, VersionTold(number, at, actor.name, why))
+    anew = _anew(scope, job, number, at, metadata.version("vividowl"))
+    text = edge.write(record, VersionTold(number, at, actor.name, why, anew))
     link = live_link(scope, job.id)
     if link is None and habits_of(scope.shop()).customer_address:
         link = new_link(scope, actor, job)
-    pdf = pdf_of(workshop, scope, record, edge.address(link.id) if link is not None else "")
+    pdf = pdf_of(workshop, scope, record, edge.address(link.id) if link is not None else "", anew)
     sources = sources_of(workshop, scope, job)
     key = signing_key(scope)
     sealed = seal(
@@ -130,7 +151,7 @@ class Kept:
 def kept_of(workshop: Workshop, scope: Scope, job: Job, number: int | None = None) -> Kept:
     """The record of a job: the version asked for, else the latest, else as the job is now."""
     row = version_row(scope, job, number)
-    told = tuple(told_of(v) for v in versions_of(scope, job.id))
+    told = tuple(told_of(scope, job, v) for v in versions_of(scope, job.id))
     return Kept(row.record if row is not None else record_of(workshop, scope, job), told)
 
 

@@ -131,4 +131,9 @@ def kept_out(kept: Kept) -> RecordOut:
     """A record as it stands, with the versions that there are."""
     stands = kept.stands
     out = RecordOut.model_validate_json(stands) if isinstance(stands, bytes) else record_out(stands, None)
-    return out.model_copy(update={"versions": [VersionOut.model_validate(v) for v in kept.versions]})
+    versions = [VersionOut.model_validate(v) for v in kept.versions]
+    if out.version is not None:
+        listed = next(v for v in versions if v.number == out.version.number)
+        # An older program wrote some anew and did not say so.
+        listed.anew = out.version.anew = out.version.anew or listed.anew
+    return out.model_copy(update={"versions": versions})

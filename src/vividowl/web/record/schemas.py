@@ -74,12 +74,14 @@ class PlainOut(Out):
 
 
 class VersionOut(Out):
-    """Which version of a record it is. why: empty for the first."""
+    """Which version of a record it is. why: empty for the first; anew: said of one that was not kept at the
+    hand-over."""
 
     number: int
     made_at: datetime
     made_by: str
     why: str
+    anew: str = ""
 
 
 class RecordQuery(In):

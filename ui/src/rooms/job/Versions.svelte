@@ -19,7 +19,7 @@
         <li>
           <a href="/record/{job.id}/{version.number}">{say('versions-version', { number: version.number })}</a>
           <span class="quiet">{say('versions-made', { at: moment(version.made_at), by: version.made_by })}</span>
-          <span>{version.why || say('versions-handed-over')}</span>
+          <span>{version.anew || version.why || say('versions-handed-over')}</span>
           <a class="file" href="/api/jobs/{job.id}/record.pdf?version={version.number}" download
             >{say('versions-pdf')}</a
           >

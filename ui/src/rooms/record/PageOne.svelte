@@ -16,6 +16,7 @@
 </script>
 
 <h1>{record.lead}</h1>
+{#if record.version?.anew}<p class="quiet">{record.version.anew}</p>{/if}
 {#if job.symptom}<p class="symptom quiet">{say('record-room-came-in-with', { symptom: job.symptom })}</p>{/if}
 {#if record.plain}
   <dl class="plain">
