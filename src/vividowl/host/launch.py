@@ -5,16 +5,18 @@ from __future__ import annotations
 import argparse
 import errno
 import fcntl
+import ipaddress
 import os
+import re
 import secrets
 import socket
 import sys
 import threading
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from contextlib import ExitStack
 from datetime import UTC, datetime
 from pathlib import Path
-from typing import TYPE_CHECKING
+from typing import TYPE_CHECKING, Any
 
 from sqlalchemy.exc import SQLAlchemyError
 
@@ -53,7 +55,35 @@ def _arguments(argv: Sequence[str] | None) -> argparse.Namespace:
     )
     parser.add_argument("--bind", help="address of this machine to listen on (else all)")
     parser.add_argument("--host", action="append", default=[], help="name or address that tablets use; may be repeated")
+    parser.add_argument(
+        "--public", action="append", default=[], help="name under which customers reach it; may be repeated"
+    )
+    parser.add_argument(
+        "--proxy", action="append", default=[], help="address of a proxy in front of it, or a network; may be repeated"
+    )
+    parser.add_argument("--proxy-header", default="X-Forwarded-For", help="in which the proxy names who asks")
     return parser.parse_args(argv)
+
+
+_NAME = re.compile(r"(?=.{1,253}$)([a-z0-9]([a-z0-9-]{0,61}[a-z0-9])?\.)+[a-z]([a-z0-9-]{0,61}[a-z0-9])?")
+
+
+def outside(options: argparse.Namespace) -> dict[str, Any]:
+    """How it is reached from outside, or an error that says what may be given."""
+    names = tuple(name.strip().lower().rstrip(".") for name in options.public)
+    for name in names:
+        if not _NAME.fullmatch(name):
+            raise LaunchError(f"“{name}” is no name of the outside. Give one like records.example.org with --public.")
+    for proxy in options.proxy:
+        try:
+            ipaddress.ip_network(proxy)
+        except ValueError as error:
+            raise LaunchError(
+                f"“{proxy}” is no address of a proxy. Give one like 127.0.0.1, or a network like 10.0.0.0/24."
+            ) from error
+    if not re.fullmatch(r"[A-Za-z][A-Za-z0-9-]{0,60}", options.proxy_header):
+        raise LaunchError(f"“{options.proxy_header}” is no header. The usual one is X-Forwarded-For.")
+    return {"public": names, "proxies": tuple(options.proxy), "proxy_header": options.proxy_header}
 
 
 def choose_port(wanted: int | None) -> int:
@@ -116,6 +146,16 @@ def _save_before_migrating(where: Places, cluster: Cluster, database: Database) 
         old.unlink()
 
 
+def _for_the_owner_alone(folder: Path) -> None:
+    """Take from others what an older version let them read. The folder itself comes last, so that it tells that all of
+    it was done."""
+    if not folder.is_dir() or folder.stat().st_mode & 0o077 == 0:
+        return
+    for path in folder.rglob("*"):
+        path.chmod(0o700 if path.is_dir() else 0o600)
+    folder.chmod(0o700)
+
+
 def tidy(where: Places, workshop: Workshop) -> None:
     """Take away what an earlier run left half-done. Only one server of this installation does, and not while another
     one takes uploads in."""
@@ -124,6 +164,7 @@ def tidy(where: Places, workshop: Workshop) -> None:
         fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)  # held as long as the process lives
     except BlockingIOError:
         return
+    _for_the_owner_alone(where.files)
     workshop.files.clean_incoming()
     workshop.files.sweep(kept_files(workshop))
 
@@ -162,7 +203,7 @@ def _network(options: argparse.Namespace, where: Places) -> Network | None:
     return network(where, bind=options.bind, hosts=options.host, port=options.lan_port)
 
 
-def _serve(where: Places, workshop: Workshop, port: int, net: Network | None) -> None:
+def _serve(where: Places, workshop: Workshop, port: int, net: Network | None, reached: Mapping[str, Any]) -> None:
     from vividowl.host.serving import make_server  # here, since it loads the server
 
     _, nothing = accounts.state(workshop)
@@ -176,6 +217,7 @@ def _serve(where: Places, workshop: Workshop, port: int, net: Network | None) ->
             hosts=(*Settings.hosts, *(net.hosts if net else ())),
             cookie_secure=os.environ.get("VIVIDOWL_COOKIE_SECURE", "1") != "0",
             lan=net.lan if net else None,
+            **reached,
         ),
     )
     server = make_server(app, port)
@@ -208,7 +250,7 @@ def run(options: argparse.Namespace, port: int | None) -> None:
     keep_journal(where.journal)
     if not (SITE / "index.html").exists():
         raise LaunchError("The interface is not built. Run ./start, which builds it.")
-    net = _network(options, where) if port is not None else None
+    net, reached = _network(options, where) if port is not None else None, outside(options)
     cluster, workshop = open_workshop(where)
     closing = threading.Event()
     keeper = threading.Thread(target=cluster.keep_up, args=(closing,), name="database keeper", daemon=True)
@@ -217,7 +259,7 @@ def run(options: argparse.Namespace, port: int | None) -> None:
         if port is not None:
             keeper.start()
             tidy(where, workshop)
-            _serve(where, workshop, port, net)
+            _serve(where, workshop, port, net, reached)
     finally:
         closing.set()
         if keeper.ident is not None:

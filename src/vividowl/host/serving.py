@@ -13,6 +13,7 @@ import sys
 import threading
 import time
 from dataclasses import dataclass
+from functools import partial
 from typing import Any
 
 import structlog
@@ -23,6 +24,7 @@ from flask import Flask
 
 from vividowl.host.authority import Identity
 from vividowl.host.streams import Hub
+from vividowl.service.shop.accounts import still_open
 from vividowl.service.workshop import Workshop
 from vividowl.web.bench.routes import HANDED, HEARTBEAT_S, HELLO, HUB, STILL_HERE, news_bytes
 
@@ -185,14 +187,14 @@ class _Gateway(Gateway_10):
     def respond(self) -> None:
         super().respond()
         if HANDED in self.env:
-            shop_id, member_id = self.env[HANDED]
+            shop_id, member_id, session_id = self.env[HANDED]
             connection = self.req.conn
             line = connection.socket
             if not isinstance(line, ssl.SSLSocket):
                 line = socket.socket(fileno=socket.dup(line.fileno()))
             connection.handed = True
             self.req.close_connection = True
-            self.req.server.hub.take(line, shop_id, member_id)
+            self.req.server.hub.take(line, shop_id, member_id, session_id)
 
 
 class _Tls(BuiltinSSLAdapter):
@@ -243,7 +245,7 @@ def make_server(
         context.set_ciphers("ECDHE+AESGCM:ECDHE+CHACHA20")
     server.max_request_body_size = BODY_MOST
     server.gateway, server.ConnectionClass = _Gateway, _Connection
-    server.hub = Hub(workshop.database.feed, news_bytes, HELLO, STILL_HERE, HEARTBEAT_S)
+    server.hub = Hub(workshop.database.feed, news_bytes, HELLO, STILL_HERE, HEARTBEAT_S, partial(still_open, workshop))
     server.watch = Watch()
     server.prepare()
     return server

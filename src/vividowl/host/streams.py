@@ -9,9 +9,11 @@ import ssl
 import threading
 import time
 import uuid
-from collections.abc import Callable
+from collections.abc import Callable, Collection, Sequence
 from contextlib import ExitStack
 from dataclasses import dataclass, field
+
+from sqlalchemy.exc import SQLAlchemyError
 
 from vividowl.store.feed import Feed, News
 
@@ -27,6 +29,7 @@ class _Ear:
 
     line: socket.socket
     member_id: uuid.UUID
+    session_id: uuid.UUID
     news: queue.Queue[News]
     leave: ExitStack
     over: bool = False
@@ -37,20 +40,26 @@ class Hub:
     """One thread that writes to all of them. Who does not take what is written is let go, and asks again."""
 
     def __init__(
-        self, feed: Feed, written: Callable[[News], bytes], hello: bytes, still: bytes, heartbeat_s: float
+        self,
+        feed: Feed,
+        written: Callable[[News], bytes],
+        hello: bytes,
+        still: bytes,
+        heartbeat_s: float,
+        may_listen: Callable[[Collection[uuid.UUID]], set[uuid.UUID]],
     ) -> None:
         self._feed, self._written, self._hello, self._still = feed, written, hello, still
-        self._heartbeat_s = heartbeat_s
+        self._heartbeat_s, self._may_listen = heartbeat_s, may_listen
         self._lock = threading.Lock()
         self._ears: list[_Ear] = []
         self._thread: threading.Thread | None = None
         self._closing = threading.Event()
 
-    def take(self, line: socket.socket, shop_id: uuid.UUID, member_id: uuid.UUID) -> None:
+    def take(self, line: socket.socket, shop_id: uuid.UUID, member_id: uuid.UUID, session_id: uuid.UUID) -> None:
         """Take a connection over whose head has been sent."""
         line.setblocking(False)
         leave = ExitStack()
-        ear = _Ear(line, member_id, leave.enter_context(self._feed.listen(shop_id)), leave)
+        ear = _Ear(line, member_id, session_id, leave.enter_context(self._feed.listen(shop_id)), leave)
         if not self._say(ear, self._hello):
             self._let_go(ear)
             return
@@ -77,9 +86,13 @@ class Hub:
             self._thread.join(5)
 
     def _run(self) -> None:
+        asked = time.monotonic()
         while not self._closing.wait(LOOK_EVERY_S) and not self._feed.closing.is_set():
             with self._lock:
                 ears = list(self._ears)
+            if ears and time.monotonic() - asked > self._heartbeat_s:
+                asked = time.monotonic()
+                self._ask(ears)
             gone = [ear for ear in ears if ear.over or not self._serve(ear)]
             if gone:
                 with self._lock:
@@ -90,6 +103,14 @@ class Hub:
             left, self._ears = self._ears, []
         for ear in left:
             self._let_go(ear)
+
+    def _ask(self, ears: Sequence[_Ear]) -> None:
+        """Who was signed out or withdrawn meanwhile hears no more."""
+        # With the database away nothing is heard either, and it is asked again.
+        with contextlib.suppress(SQLAlchemyError):
+            open_ = self._may_listen({ear.session_id for ear in ears})
+            for ear in ears:
+                ear.over = ear.over or ear.session_id not in open_
 
     def _serve(self, ear: _Ear) -> bool:
         said = b""

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import hashlib
 from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import timedelta
@@ -39,6 +40,8 @@ def once(workshop: Workshop, actor: Actor, key: str, request_sha256: str, work: 
             say("idempotency-idempotency-key-longer-than-characters", key_most=KEY_MOST),
             remedy=say("idempotency-use-uuid"),
         )
+    # Of the one who asks: nobody gets the answer that was another's.
+    own = hashlib.sha256(f"{actor.member_id} {key}".encode()).hexdigest()
     with workshop.together(actor) as scope:
         of_the_shop = IdempotentReply.shop_id == actor.shop_id
         scope.session.execute(
@@ -46,16 +49,16 @@ def once(workshop: Workshop, actor: Actor, key: str, request_sha256: str, work: 
         )
         claim = insert(IdempotentReply).values(
             shop_id=actor.shop_id,
-            key=key,
+            key=own,
             request_sha256=request_sha256,
             status=0,
             body="",
             created_at=server_now(),
         )
         claimed = scope.session.execute(claim.on_conflict_do_nothing().returning(IdempotentReply.key)).first()
-        row = scope.reply(key)
+        row = scope.reply(own)
         if row is None:
-            raise LookupError(f"The reply {key} is neither claimed nor there.")
+            raise LookupError(f"The reply {own} is neither claimed nor there.")
         if claimed is None:
             if row.request_sha256 != request_sha256:
                 raise Refused(

@@ -10,6 +10,7 @@ from urllib.parse import urlsplit
 
 from flask import current_app, request, session
 from flask_login import LoginManager, UserMixin, current_user
+from werkzeug.exceptions import NotFound
 
 from vividowl.core.quantities.words import say
 from vividowl.service.errors import Refused
@@ -18,7 +19,10 @@ from vividowl.service.shop.accounts import SignedIn
 from vividowl.service.workshop import Actor, Workshop
 
 View = TypeVar("View", bound=Callable[..., Any])
-RULES = ("public", "member", "owner")
+# What customers reach under a public name; what anybody on this machine and in the shop's network does.
+RULES = ("customer", "public", "member", "owner")
+# A proxy of any make names who asks in one of these, or in others that begin like the first.
+FORWARDED = ("X-Forwarded", "Forwarded", "Via", "X-Real-Ip", "X-Client-Ip", "True-Client-Ip", "Cf-Connecting-Ip")
 
 
 class User(UserMixin):  # type: ignore[misc]
@@ -78,7 +82,7 @@ def actor() -> Actor:
 
 def from_this_machine() -> bool:
     """Whether the request comes straight from this machine, not through a proxy."""
-    if any(request.headers.get(h) for h in ("Forwarded", "X-Forwarded-For", "X-Forwarded-Host", "Via")):
+    if any(name.title().startswith(FORWARDED) for name, _ in request.headers):
         return False
     try:
         return ipaddress.ip_address(request.remote_addr or "").is_loopback
@@ -107,13 +111,20 @@ def same_origin() -> None:
         return
     origin, site = request.headers.get("Origin"), request.headers.get("Sec-Fetch-Site", "same-origin")
     host = urlsplit(origin).netloc if origin else request.host
-    if host != request.host or site not in ("same-origin", "none"):
+    # A proxy may pass another name on than the one that was asked for; under each of ours the pages are ours.
+    ours = host == request.host or urlsplit(f"//{host}").hostname in current_app.config["PUBLIC_HOSTS"]
+    if not ours or site not in ("same-origin", "none"):
         raise Refused(
             "forbidden",
             say("access-this-was-sent-by-page"),
             reason="origin",
             remedy=say("access-open-application-itself-and-do"),
         )
+
+
+def for_customers() -> bool:
+    """Whether it was asked for under a name of the outside."""
+    return urlsplit(f"//{request.host}").hostname in current_app.config["PUBLIC_HOSTS"]
 
 
 def guard() -> None:
@@ -126,7 +137,9 @@ def guard() -> None:
         raise Refused(
             "forbidden", say("access-this-address-closed"), remedy=say("access-ask-maintainers"), reason="no_rule"
         )
-    if rule == "public":
+    if rule != "customer" and for_customers():
+        raise NotFound
+    if rule in ("customer", "public"):
         return
     found = signed_in()
     if found is None:

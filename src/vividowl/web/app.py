@@ -16,6 +16,7 @@ from flask_openapi.openapi import OpenAPI
 from flask_wtf.csrf import CSRFProtect
 from pydantic import BaseModel
 from werkzeug.exceptions import NotFound
+from werkzeug.security import safe_join
 
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
@@ -31,6 +32,7 @@ from vividowl.web.measure import routes as runs_api
 from vividowl.web.models import routes as models_api
 from vividowl.web.past import routes as past_api
 from vividowl.web.plan import routes as plan_api
+from vividowl.web.proxy import FORWARDED_FOR, Behind
 from vividowl.web.record import keys as keys_api
 from vividowl.web.record import links as links_api
 from vividowl.web.record import routes as record_api
@@ -46,7 +48,12 @@ mimetypes.add_type("application/manifest+json", ".webmanifest")
 SITE = Path(__file__).parent / "site"
 # Longer than any page's, and shorter than what a file system takes for one name.
 PATH_MOST = 200
-POLICY = "default-src 'self'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'"
+POLICY = (
+    "default-src 'self'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; "
+    "form-action 'none'"
+)
+# Half a year. By name only: browsers do not keep it for addresses.
+STRICT = "max-age=15552000"
 
 
 @dataclass(frozen=True)
@@ -61,7 +68,9 @@ class Lan:
 @dataclass(frozen=True)
 class Settings:
     """secret_key signs cookies; demo_sign_in lets the demo sign itself in; set_up_code founds the first shop;
-    cookie_secure off is only for browsers that keep secure cookies from plain http on loopback."""
+    cookie_secure off is only for browsers that keep secure cookies from plain http on loopback; public: names under
+    which customers reach it, and nothing else is answered; proxies: addresses of those in front of it, which name in
+    proxy_header who asks."""
 
     secret_key: str
     demo_sign_in: bool = False
@@ -69,6 +78,9 @@ class Settings:
     hosts: tuple[str, ...] = ("127.0.0.1", "localhost")
     cookie_secure: bool = True
     lan: Lan | None = None
+    public: tuple[str, ...] = ()
+    proxies: tuple[str, ...] = ()
+    proxy_header: str = FORWARDED_FOR
     testing: bool = False
 
 
@@ -118,7 +130,8 @@ def create_app(workshop: Workshop, settings: Settings) -> Application:
         MAX_CONTENT_LENGTH=1024 * 1024,
         WTF_CSRF_TIME_LIMIT=None,
         WTF_CSRF_SSL_STRICT=False,
-        TRUSTED_HOSTS=list(settings.hosts),
+        TRUSTED_HOSTS=[*settings.hosts, *settings.public],
+        PUBLIC_HOSTS=frozenset(settings.public),
         DEMO_SIGN_IN=settings.demo_sign_in,
         SET_UP_CODE=settings.set_up_code,
         LAN=settings.lan,
@@ -160,6 +173,8 @@ def create_app(workshop: Workshop, settings: Settings) -> Application:
         app.register_api(api)
     _add_site(app)
     app.after_request(_harden)
+    if settings.proxies:
+        app.wsgi_app = Behind(app.wsgi_app, settings.proxies, settings.proxy_header)  # type: ignore[method-assign]
     return app
 
 
@@ -184,29 +199,30 @@ def _add_site(app: Application) -> None:
         return found, 200 if ready else 503
 
     @app.route("/robots.txt", endpoint="robots")
-    @access.access("public")
+    @access.access("customer")
     def robots() -> Response:
         return Response("User-agent: *\nDisallow: /\n", mimetype="text/plain")
 
     @app.route("/check", endpoint="check")
-    @access.access("public")
+    @access.access("customer")
     def check() -> Response:
         return _customer_page(_asked_language())
 
     @app.route("/r/<token>", endpoint="linked")
     @app.route("/q/<token>", endpoint="quoted")
-    @access.access("public")
+    @access.access("customer")
     def linked(token: str) -> Response:
         asked = links_api.language_of(token) if request.endpoint == "linked" else counter_api.language_of(token)
         return _customer_page(asked or _asked_language())
 
     @app.route("/", endpoint="home", defaults={"path": ""})
     @app.route("/<path:path>", endpoint="site")
-    @access.access("public")
+    @access.access("customer")
     def site(path: str) -> Response:
         if path.startswith("api/") or len(path) > PATH_MOST or not path.isprintable():
             raise NotFound
-        if path and (SITE / path).is_file():
+        inside = safe_join(str(SITE), path)
+        if inside is not None and Path(inside).is_file():
             response = _packed(path) or _whole(send_from_directory(SITE, path))
             if path.startswith("assets/"):
                 response.headers["Cache-Control"] = "public, max-age=31536000, immutable"
@@ -214,7 +230,7 @@ def _add_site(app: Application) -> None:
             else:
                 response.headers["Cache-Control"] = "no-cache"
             return response
-        if path.startswith("assets/"):
+        if inside is None or path.startswith("assets/") or access.for_customers():
             raise NotFound
         response = _whole(send_from_directory(SITE, "index.html"))
         response.headers["Cache-Control"] = "no-cache"
@@ -263,6 +279,8 @@ def _harden(response: Response) -> Response:
     response.headers.setdefault("X-Frame-Options", "DENY")
     response.headers.setdefault("Referrer-Policy", "same-origin")
     response.headers.setdefault("Cross-Origin-Opener-Policy", "same-origin")
+    if request.is_secure:
+        response.headers.setdefault("Strict-Transport-Security", STRICT)
     if request.path.startswith("/api/"):
         response.headers.setdefault("Cache-Control", "no-store")
     structlog.get_logger().debug("request", method=request.method, path=request.path, status=response.status_code)

@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 import threading
 import uuid
+from collections.abc import Collection
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from functools import cache
@@ -169,6 +170,13 @@ def by_session(workshop: Workshop, session_id: uuid.UUID) -> SignedIn | None:
         if now - row.seen_at > SEEN_EVERY:
             row.seen_at = now
         return as_signed_in(member, shop)
+
+
+def still_open(workshop: Workshop, sessions: Collection[uuid.UUID]) -> set[uuid.UUID]:
+    """Those of some sessions that have not ended."""
+    with workshop.database.session() as session:
+        query = select(SignIn.id).join(Member, Member.id == SignIn.member_id)
+        return set(session.scalars(query.where(SignIn.id.in_(sessions), SignIn.ended_at.is_(None), Member.active)))
 
 
 def end_session(workshop: Workshop, session_id: uuid.UUID) -> None:

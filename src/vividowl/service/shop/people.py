@@ -5,7 +5,10 @@ from __future__ import annotations
 import uuid
 from dataclasses import dataclass
 
+from sqlalchemy import update
+
 from vividowl.core.quantities.words import say
+from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.shop.accounts import add_member
 from vividowl.service.workshop import Actor, Workshop
@@ -46,3 +49,10 @@ def set_active(workshop: Workshop, actor: Actor, member_id: uuid.UUID, active: b
         if member.id == actor.member_id:
             raise Refused("conflict", say("accounts-not-oneself"), remedy=say("accounts-not-oneself-remedy"))
         member.active = active
+        if not active:
+            # Let in again later, they sign in again: an old cookie opens nothing.
+            scope.session.execute(
+                update(SignIn)
+                .where(SignIn.shop_id == scope.shop_id, SignIn.member_id == member.id, SignIn.ended_at.is_(None))
+                .values(ended_at=server_now())
+            )

@@ -18,7 +18,7 @@ from vividowl.service.bench import work as bench_work
 from vividowl.service.bench.taking import Sent, take_events
 from vividowl.service.jobs import today as bench_case
 from vividowl.service.workshop import Workshop
-from vividowl.web.access import access, actor, takes_body, workshop
+from vividowl.web.access import access, actor, session_id, takes_body, workshop
 from vividowl.web.bench.present import batch_out, bench_out, words_out
 from vividowl.web.bench.schemas import BenchOut, PhotoOut, QuietIn, RunningWaitOut, RunningWaitsOut
 from vividowl.web.bench.told import BatchOut, BeginIn, EventsIn
@@ -86,7 +86,7 @@ def stream() -> Response:
     """News of the bench as server-sent events: job and number of its latest event."""
     if HUB in request.environ:
         # The server writes to all of them from one thread, once the head is sent.
-        request.environ[HANDED] = (actor().shop_id, actor().member_id)
+        request.environ[HANDED] = (actor().shop_id, actor().member_id, session_id())
         # An iterator without an end that is known: a length of nought would tell the browser that this was all.
         return Response(iter(()), mimetype="text/event-stream", headers={"X-Accel-Buffering": "no"})
     return Response(

@@ -30,7 +30,7 @@ from vividowl.web.counter.schemas import (
 )
 from vividowl.web.idempotency import idempotent
 from vividowl.web.jobs.routes import JobPath
-from vividowl.web.record.links import GUESSES, TokenPath, address_of, guessed, link_id_of, token_of
+from vividowl.web.record.links import GUESSES, TokenPath, address_of, link_id_of, token_of, was_given
 from vividowl.web.session.routes import limiter
 
 PDF: Any = {200: {"content": {"application/pdf": {}}}}
@@ -180,16 +180,16 @@ def _offered(found: Offered) -> OfferedOut:
 
 
 @api.get("/quotes/<token>", responses={200: OfferedOut}, operation_id="openQuote")
-@access("public")
-@limiter.limit(GUESSES, deduct_when=guessed)
+@access("customer")
+@limiter.limit(GUESSES, exempt_when=was_given)
 def open_quote(path: TokenPath) -> OfferedOut:
     """A quote, to whoever holds its link."""
     return _offered(quotes.offered(workshop(), link_id_of(path.token)))
 
 
 @api.post("/quotes/<token>/answer", responses={200: OfferedOut}, operation_id="answerQuote")
-@access("public")
-@limiter.limit("10 per hour")
+@access("customer")
+@limiter.limit(GUESSES, exempt_when=was_given)
 def answer_quote(path: TokenPath, body: AnswerIn) -> OfferedOut:
     """Accept an option, or decline all of them."""
     return _offered(quotes.answer_quote(workshop(), link_id_of(path.token), body.key, body.words))

@@ -73,7 +73,7 @@ def withdraw_key(path: KeyPath) -> KeysOut:
 
 
 @api.get("/keys/<fingerprint>", responses={200: KeyOut}, operation_id="getKey")
-@access("public")
+@access("customer")
 @limiter.limit("60 per minute")
 def get_key(path: KeyPath) -> KeyOut:
     """Whose key it is, and whether it is still good."""

@@ -55,7 +55,7 @@ def session_out() -> SessionOut:
 
 
 @api.get("/session", responses={200: SessionOut}, operation_id="getSession")
-@access("public")
+@access("customer")
 def get_session() -> SessionOut:
     """Who is signed in, and what the sign-in page may offer."""
     return session_out()
