@@ -156,7 +156,9 @@ def main() -> None:
         )
         sys.exit(2)
     except Refused as error:
-        print(f"vividowl: {sentence(error.detail)} {sentence(error.remedy)}".rstrip(), file=sys.stderr)
+        print(
+            f"vividowl: {visible(sentence(error.detail))} {visible(sentence(error.remedy))}".rstrip(), file=sys.stderr
+        )
         sys.exit(2)
     except OSError as error:
         _stop(error)

@@ -18,5 +18,5 @@ def write_line(code: str, /, **values: Value) -> None:
 def visible(text: str) -> str:
     """Signs that a terminal obeys, or that turn its line around, as what they are: a file may bear any name, and must
     not write a line of ours."""
-    obeyed = ("Cc", "Cf", "Zl", "Zp")
+    obeyed = ("Cc", "Cf", "Cs", "Zl", "Zp")
     return "".join(ascii(c)[1:-1] if unicodedata.category(c) in obeyed else c for c in text)

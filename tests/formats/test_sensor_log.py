@@ -1,5 +1,7 @@
 """Reading logs: every disorder a file can have, and clear words where it cannot be used."""
 
+import tracemalloc
+
 import numpy as np
 import pytest
 from tests.logs import HEADERS, rows, text
@@ -210,3 +212,27 @@ def test_a_mapping_that_names_what_is_not_there_is_refused(mapping, says):
     parsed = read_log("\n".join(text(SAMPLES)).encode())
     with refuses(FormatError, match=says):
         apply_mapping(parsed.guesses, mapping)
+
+
+@pytest.mark.parametrize("cell", ["nan", "NaN", "inf", "9" * 400])
+def test_cells_that_are_no_number_are_counted_and_told(cell):
+    lines = text(SAMPLES)
+    for at in range(60, 74):
+        stamp, _, *rest = lines[at].split(",")
+        lines[at] = ",".join([stamp, cell, *rest])
+    trace, notices, _ = trace_of("\n".join(lines).encode())
+    assert any("14 of" in n and "hold no number" in n for n in sentences(notices))
+    assert not np.isinf(trace.channels[Role.CPU_TEMPERATURE]).any()
+
+
+@pytest.mark.parametrize("end", [b"\n", b"\r\n"])
+def test_a_log_followed_by_line_ends_alone_costs_no_more_than_the_log(tmp_path, end):
+    path = tmp_path / "log.csv"
+    path.write_bytes(end.join(line.encode() for line in text(SAMPLES)) + end * 2_000_000)
+    tracemalloc.start()
+    found = read_log(path, path.name)
+    peak = tracemalloc.get_traced_memory()[1]
+    tracemalloc.stop()
+    assert len(found.frame) == len(SAMPLES)
+    # The file once, and a little: each line end is no row.
+    assert peak < 5 * path.stat().st_size

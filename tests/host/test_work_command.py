@@ -68,7 +68,8 @@ def test_worked_examples_of_the_handbook(run):
     found = value("duration", "before=19:21", "after=17:22")
     assert (found["saved_s"], round(found["less_time_percent"], 1)) == (119, 10.2)
     assert round(found["more_throughput_percent"], 1) == 11.4
-    assert value("levels", "levels_db=60,50")["mean_db"] == pytest.approx(57.4, abs=0.05)
+    for both in ("60,50", "60, 50", "60;50", "60,0 50,0", "60.0,50.0"):
+        assert value("levels", f"levels_db={both}")["mean_db"] == pytest.approx(57.4, abs=0.05)
     assert value("airflow", "power_w=100", "rise_k=20")["flow_cfm"] == pytest.approx(8.9, abs=0.05)
     assert value("background", "level_db=46", "background_db=40")["correction_db"] == pytest.approx(1.26, abs=0.005)
 
@@ -128,6 +129,8 @@ def test_in_words_and_the_list(run):
             "allowed are 0 to 2000 W",
         ),
         (("dose", "width_mm"), "is not key=value"),
+        (("levels", "levels_db=45,2,50"), "Its commas can be read both ways"),
+        (("levels", "levels_db=45,2"), "Its commas can be read both ways"),
     ],
 )
 def test_refusals_are_a_line_or_two_with_exit_code_2(run, given, says):
@@ -135,3 +138,10 @@ def test_refusals_are_a_line_or_two_with_exit_code_2(run, given, says):
     assert (code, out) == (2, "")
     assert says in err
     assert len(err.strip().splitlines()) <= 2
+
+
+def test_a_key_of_broken_letters_is_refused_in_words_that_any_terminal_can_write(run):
+    code, _, err = run("work", "levels", "lev\udcff=3")
+    assert code == 2
+    assert "lev\\udcff" in err
+    err.encode()

@@ -92,6 +92,16 @@ def test_an_unsettled_run_says_so_and_where_it_would_end():
     assert "would settle it" in sentence(findings(reading, 24)[0])
 
 
+@pytest.mark.parametrize("seed", range(6))
+def test_random_temperatures_lead_nowhere(mild, seed):
+    trace = simulate(mild, room_c=22, seed=seed)
+    noise = np.random.default_rng(seed).uniform(30.0, 90.0, len(trace.time_s))
+    reading = read_trace(replace(trace, channels={**trace.channels, Role.CPU_TEMPERATURE: noise}), 22)
+    assert not reading.window.settled
+    assert reading.window.final_c is None
+    assert "where it would end is not known" in sentence(findings(reading, 22)[0])
+
+
 def test_a_pinned_temperature_is_throttling_with_or_without_the_flag(chalk):
     trace = simulate(chalk, room_c=24, seed=6)
     flagged, told = read_trace(trace, 24, 95.0), read_trace(without(trace, Role.THROTTLE_FLAG), 24, 95.0)

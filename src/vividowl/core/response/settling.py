@@ -108,6 +108,8 @@ def find_settled_window(
             if settled
             else window
         )
+    if heading.erratic:
+        return window
     remaining, final_u = _both_ways(trace, window, response, heading, mean)
     settled = abs(remaining) < REMAINING_SETTLED_K and (flat or goes_by_itself)
     return replace(

@@ -33,6 +33,9 @@ LEVEL_SPREAD_K = 6.0  # [K] of the idle level; from memory
 POINTS_MOST = 400  # that a fit sees; more cost time and tell nothing more
 # What the ladder does not know: a fan that changes its speed, a room that drifts, a sensor that counts in kelvins.
 ERROR_K, ERROR_CORRELATED_S, EARLY_FACTOR = 0.4, 30.0, 25.0
+# Mean square of what the ladder leaves over, in its own errors: devices stay below 0.3, random cells are at 13; between
+# the two, no value matters.
+ERRATIC = 3.0
 LADDER_SHARE = 0.3  # of what is still to come that stays unsure; from memory
 # Terms slower than these answer to the fan as well.
 FAST_TERMS = 2
@@ -42,11 +45,13 @@ FAN_TURNS_RPM = 200.0  # [rpm] slower is a fan that stands; from memory
 @dataclass(frozen=True)
 class Heading:
     """final_c: where the die ends when the load goes on [degC]; final_u_k: its standard uncertainty [K]; left:
-    what each time constant has still to go at the end of the load [K] (k,)."""
+    what each time constant has still to go at the end of the load [K] (k,); erratic: the die goes a course that no
+    device goes, so that nothing follows from it [flag]."""
 
     final_c: float
     final_u_k: float
     left: Series
+    erratic: bool = False
 
     def remaining_k(self, after_s: float | Series = 0.0) -> Series:
         """Change still to come after so many more seconds of the load [K]."""
@@ -131,6 +136,7 @@ def find_heading(trace: Trace, load: LoadPhase, window: tuple[float, float]) -> 
         now + remaining,
         unsure,
         (full - taken[-1]) * np.asarray(weights)[: len(TAUS_S)],
+        float(np.mean(((level - a @ np.asarray(weights)) / error)[known] ** 2)) > ERRATIC,
     )
 
 

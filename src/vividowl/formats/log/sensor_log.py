@@ -150,6 +150,9 @@ def _parse(
             if numeric[i]:
                 units[i] = found[1]
     frame = frame.with_columns(cleaned)
+    # What a logger writes as nan, or as a number that no computer holds, is no number, and is told as such.
+    floats = pl.selectors.float()
+    frame = frame.with_columns(pl.when(floats.is_finite()).then(floats))
     lacking = frame.null_count().row(0)
     gaps = [(h, lacking[i]) for i, h in enumerate(layout.headers) if numeric[i]]
     notices: list[Words] = [

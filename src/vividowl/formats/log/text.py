@@ -19,6 +19,8 @@ COLUMNS_MOST = 400
 SNIFFED_BYTES = 131072
 CHUNK = 1 << 20
 FOOTER_MOST = 20
+# So many empty lines in a row are no lines of a log.
+EMPTY_MOST = 1000
 NUMBER = re.compile(r"^[+-]?\d+([.,]\d+)?([eE][+-]?\d+)?$")
 Buffer = bytes | mmap.mmap
 
@@ -202,8 +204,12 @@ def find_body(text: Buffer, layout: Layout, name: str) -> Body:
         start = at + 1 if at >= 0 else len(text)
     notices: list[str] = []
     mended: bytes | None = None
-    if text.find(header, start) >= 0:
-        lines = bytes(text[start:]).split(b"\n")
+    if any(text.find(end * EMPTY_MOST, start) >= 0 for end in (b"\n", b"\r\n")):
+        # Each would become a row: a file that is all line ends costs fifty times its size.
+        mended, start = re.sub(rb"[\r\n]{%d,}" % EMPTY_MOST, b"\n", bytes(text[start:])), 0
+    held: Buffer = text if mended is None else mended
+    if held.find(header, start) >= 0:
+        lines = bytes(held[start:]).split(b"\n")
         kept = [line for line in lines if line.rstrip(b"\r") != header]
         if len(kept) < len(lines):
             notices.append(sentence(say("log-text-header-was-repeated-times-repeats", kept=len(lines) - len(kept))))

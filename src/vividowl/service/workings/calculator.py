@@ -14,6 +14,10 @@ from vividowl.service.workings.documented import Parameter, documented, together
 REQUIRED = object()
 
 
+class UnclearComma(ValueError):  # noqa: N818 - reads as what it says
+    """A comma that may part two numbers, or one number from its decimals."""
+
+
 def number(text: str) -> float:
     """A number with decimal point or comma and a real or a keyboard minus."""
     plain = text.replace("\u2212", "-").replace(" ", "")
@@ -38,8 +42,17 @@ def count(text: str) -> int:
 
 
 def numbers(text: str) -> list[float]:
-    """Several numbers."""
-    return [finite(float(part)) for part in re.split(r"[,;\s]+", text.strip()) if part]
+    """Several numbers. A comma parts them where there is a decimal point or a blank behind it, and is a decimal comma
+    where a semicolon or a blank parts them; 45,2,50 is two readings or three, and a person says which."""
+    plain = text.strip().replace("\u2212", "-")
+    tight = re.search(r"\d,[-+]?\d", plain)
+    if tight and "." not in plain:
+        if ";" in plain or re.search(r"[^,\s]\s+[^,\s]", plain):
+            return [finite(float(part.replace(",", "."))) for part in re.split(r"[;\s]+|,\s+", plain) if part]
+        digits = {len(part.strip("+- ")) for part in plain.split(",")}
+        if len(digits) > 1 or digits == {1}:
+            raise UnclearComma
+    return [finite(float(part)) for part in re.split(r"[,;\s]+", plain) if part]
 
 
 def clock(text: str) -> float:

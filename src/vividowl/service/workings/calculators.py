@@ -15,7 +15,7 @@ from vividowl.formats.cut_sheet import CutDrawing, CutPiece
 from vividowl.service.errors import Refused
 from vividowl.service.shelf.cutting import CUT_FORMATS, draw
 from vividowl.service.workings.bench import BENCH
-from vividowl.service.workings.calculator import REQUIRED, Input, Working, how_it_is_read
+from vividowl.service.workings.calculator import REQUIRED, Input, UnclearComma, Working, how_it_is_read
 from vividowl.service.workings.heat import HEAT
 from vividowl.service.workings.material import MATERIAL, nested
 from vividowl.service.workings.numbers import NUMBERS
@@ -86,7 +86,7 @@ def _value(name: str, one: Input, text: str) -> Any:  # noqa: ANN401
             "invalid",
             say("workings-not-read", key=one.key, text=text, as_what=how_it_is_read(one.read)),
             field=one.key,
-            remedy=say("workings-decimal"),
+            remedy=say("workings-comma") if isinstance(error, UnclearComma) else say("workings-decimal"),
         ) from error
 
 

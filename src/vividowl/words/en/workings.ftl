@@ -239,7 +239,7 @@ result-of_expected_percent = Of that it did
 
 reads-number = a number
 reads-count = a whole number
-reads-numbers = numbers such as 60,50
+reads-numbers = numbers such as 60 50
 reads-clock = seconds, or minutes and seconds such as 19:21
 reads-sizes = sizes such as 15.5x15.5,3*12x10
 reads-str = a word
@@ -251,6 +251,7 @@ workings-needs = { $name } needs { $key }.
 workings-give = Give { $key }= and { $as_what }.
 workings-not-known-as = “{ $text }” is not known here as { $key }.
 workings-not-read = { $key } is “{ $text }”, which is not { $as_what }.
+workings-comma = Its commas can be read both ways: put blanks between the numbers, as in 45.2 50 or 45,2 50.
 workings-decimal = Decimal point or comma, without the unit.
 workings-no-format = “{ $form }” is no format of a cut sheet.
 workings-cut-sheet = Cut sheet
