@@ -1,6 +1,8 @@
 """Past jobs from a list: looked at, taken in with their own days, taken back as a whole."""
 
 import io
+import threading
+from concurrent.futures import ThreadPoolExecutor
 
 import pytest
 import xlsxwriter
@@ -238,9 +240,40 @@ def test_what_breaks_off_in_the_middle_leaves_nothing(ada, workshop, monkeypatch
     assert jobs(ada) == []
     assert (rows_of(workshop, Customer), rows_of(workshop, Job)) == (0, 0)
     monkeypatch.undo()
-    # The list is there still, and so are the numbers.
+    # The list is there still; numbers that were drawn are not given twice.
     assert take_in(ada, found)["counts"]["new"] == 3
-    assert jobs(ada)[0]["number"] == 1
+    assert jobs(ada)[0]["number"] == 4
+
+
+def test_nobody_waits_for_a_list_and_only_one_is_taken_in_at_a_time(app, ada, workshop, monkeypatch):
+    monkeypatch.setattr(taking, "AT_A_TIME", 1)
+    first, second = bring(ada, as_list(*ROWS)), bring(ada, as_list(ROWS[1].replace("78", "99")), "other.csv")
+    reached, go_on, usual = threading.Event(), threading.Event(), taking._job_row
+
+    def slow(*given):
+        if given[3] == 2:
+            reached.set()
+            assert go_on.wait(20)
+        return usual(*given)
+
+    monkeypatch.setattr(taking, "_job_row", slow)
+    beside = Caller(app).sign_in("ada")
+    with ThreadPoolExecutor(1) as one:
+        taken = one.submit(take_in, ada, first)
+        assert reached.wait(20)
+        try:
+            assert beside.call("GET", f"/api/past-jobs/{first['id']}/progress") == {"done": 1, "total": 3}
+            # A device comes in meanwhile, with a number behind the list's, and settings are saved.
+            assert beside.new_job(customer_name="Cy Blum")["number"] == 4
+            assert workshop.database.engine.pool.checkedout() < 5
+            refused = beside.problem(
+                "POST", f"/api/past-jobs/{second['id']}/take-in", {"version": second["version"]}, status=409
+            )
+            assert refused["reason"] == "taking_in"
+        finally:
+            go_on.set()
+        assert taken.result(30)["counts"]["new"] == 3
+    assert beside.call("GET", f"/api/past-jobs/{first['id']}/progress") == {"done": 0, "total": 0}
 
 
 def test_a_list_that_arrives_in_part_is_not_kept(workshop, shop):

@@ -73,6 +73,12 @@ class Database:
             finally:
                 _TOGETHER.reset(held)
 
+    @contextmanager
+    def apart(self) -> Iterator[Session]:
+        """A transaction of its own, also within one that is held together: what it locks it lets go of at its end."""
+        with self._sessions.begin() as session:
+            yield session
+
     def config(self) -> Config:
         """Alembic's settings for this database; a connection is handed over, since a URL may hold a percent sign."""
         config = Config()

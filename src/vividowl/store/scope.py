@@ -76,9 +76,15 @@ class Scope:
         return shop.last_job_number
 
     def locked_shop(self) -> Shop:
-        """The shop as it is now, its row locked until the transaction ends: who numbers jobs waits for it."""
-        query = select(Shop).where(Shop.id == self.shop_id).with_for_update()
+        """The shop as it is now, its row locked until the transaction ends: who numbers jobs waits for it, and nobody
+        who only refers to it."""
+        query = select(Shop).where(Shop.id == self.shop_id).with_for_update(key_share=True)
         return self.session.scalars(query.execution_options(populate_existing=True)).one()
+
+    def alone_at(self, what: str) -> bool:
+        """Whether nobody else of the shop is at something; then nobody else begins it until the transaction ends."""
+        number = func.hashtextextended(f"{what} {self.shop_id}", 0)
+        return bool(self.session.scalar(select(func.pg_try_advisory_xact_lock(number))))
 
     def run(self, job_id: uuid.UUID, key: str, *, lock: bool = False) -> Run | None:
         """A run of a job: the reference of a side, or None; or another by its id, which has to be there."""

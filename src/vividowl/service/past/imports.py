@@ -129,6 +129,12 @@ class Told:
     cells: tuple[tuple[str, str], ...]
 
 
+def require_own(workshop: Workshop, actor: Actor, import_id: uuid.UUID) -> None:
+    """Refuse a list of another shop."""
+    with workshop.scope(actor) as scope:
+        scope.get(PastImport, import_id)
+
+
 def told_of(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> Told:
     """What the list said of a job."""
     with workshop.scope(actor) as scope:

@@ -36,29 +36,48 @@ NOON = time(12, tzinfo=UTC)
 def take_in(workshop: Workshop, actor: Actor, import_id: uuid.UUID, version: int) -> PastImport:
     """Take in all rows of a list that are new: all of them or, where it breaks off, none. The file itself is let go of
     then: what its rows said is kept with their jobs."""
+    try:
+        row = _take_in(workshop, actor, import_id, version)
+    finally:
+        workshop.progress.pop(import_id, None)
+    drop_file(workshop, actor, row.sha256)
+    return row
+
+
+def _take_in(workshop: Workshop, actor: Actor, import_id: uuid.UUID, version: int) -> PastImport:
     with workshop.scope(actor) as scope:
+        # One list after the other: the second sees what the first has brought.
+        if not scope.alone_at("take-in"):
+            raise Refused("conflict", say("past-one-at-a-time"), remedy=say("past-wait-for-it"), reason="taking_in")
         row = draft_of(scope, import_id, lock=True)
         check_version(row.version, version, say("past-list"))
-        # One list after the other: the second sees what the first has brought.
-        shop = scope.locked_shop()
         view = list_view(workshop, scope, row)
         new = sorted((r for r in view.rows if r.state is RowState.NEW), key=lambda r: (r.job.day or date.max, r.line))
         if not new:
             raise Refused("conflict", say("past-nothing-new"), remedy=say("past-correct-list"), reason="nothing_new")
-        first = shop.last_job_number + 1
-        shop.last_job_number += len(new)
+        workshop.progress[import_id] = (0, len(new))
+        first = _numbers(workshop, actor, len(new))
         customers = _customers(scope, new)
         devices = _devices(scope, new, customers)
-        language = habits_of(shop).language
+        language = habits_of(scope.shop()).language
         for at in range(0, len(new), AT_A_TIME):
             part = list(enumerate(new[at : at + AT_A_TIME], first + at))
             rows = [_job_row(scope, actor, row.id, number, one, devices[one.line], language) for number, one in part]
             scope.session.execute(insert(Job), rows)
+            workshop.progress[import_id] = (at + len(rows), len(new))
         row.state, row.taken_at, row.counts = ImportState.TAKEN, server_now(), view.counts
         row.said = {**row.said, "roles": [c.role.value if c.role else None for c in view.columns]}
         scope.session.flush()
-    drop_file(workshop, actor, row.sha256)
-    return row
+        return row
+
+
+def _numbers(workshop: Workshop, actor: Actor, count: int) -> int:
+    """Draw so many numbers in a row, and give the first. At once, so that nobody who takes a device in meanwhile waits
+    for the list; where the list breaks off, its numbers are left out."""
+    with workshop.database.apart() as session:
+        shop = Scope(session, actor.shop_id).locked_shop()
+        shop.last_job_number += count
+        return shop.last_job_number - count + 1
 
 
 def _name_of(job: PastJob) -> tuple[str, str]:

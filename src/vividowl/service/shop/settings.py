@@ -7,8 +7,6 @@ from dataclasses import asdict, dataclass
 from functools import partial
 from typing import Any
 
-from sqlalchemy import select
-
 from vividowl.core.plan.price import TASKS
 from vividowl.core.quantities.uncertainty import Tolerances, checked_tolerances
 from vividowl.core.quantities.units import require_room_c
@@ -18,7 +16,7 @@ from vividowl.service.measure.comparing import note_verdict, tolerances_of
 from vividowl.service.plan.outcomes import Record, record_of
 from vividowl.service.shop.habits import Habits, habits_of, keep_habits
 from vividowl.service.workshop import Actor, Workshop, check_version
-from vividowl.store.models import Job, Shop
+from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 
@@ -83,7 +81,7 @@ def save_settings(
     wanted = asdict(checked_tolerances(tolerances))
     usual = asdict(Tolerances())
     with workshop.scope(actor) as scope:
-        shop = scope.session.scalars(select(Shop).where(Shop.id == scope.shop_id).with_for_update()).one()
+        shop = scope.locked_shop()
         check_version(shop.version, version, say("settings-what-set-here"))
         shop.reference_room_c = reference_room_c
         shop.tolerances = {name: value for name, value in wanted.items() if value != usual[name]}

@@ -23,6 +23,7 @@ from vividowl.web.past.schemas import (
     PastImportOut,
     PastImportsOut,
     PastListOut,
+    PastProgressOut,
     PastRoleOut,
     PastRowOut,
     PastTakenBackOut,
@@ -132,6 +133,15 @@ def discard(path: ImportPath) -> tuple[str, int]:
 def take_in(path: ImportPath, body: PastVersionIn) -> PastImportOut:
     """Take in all rows that are new, or none."""
     return PastImportOut.model_validate(taking.take_in(workshop(), actor(), path.import_id, body.version))
+
+
+@api.get("/past-jobs/<uuid:import_id>/progress", responses={200: PastProgressOut}, operation_id="pastJobsProgress")
+@access("owner")
+def progress(path: ImportPath) -> PastProgressOut:
+    """How far a list is that is being taken in."""
+    imports.require_own(workshop(), actor(), path.import_id)
+    done, total = workshop().progress.get(path.import_id, (0, 0))
+    return PastProgressOut(done=done, total=total)
 
 
 @api.post("/past-jobs/<uuid:import_id>/take-back", responses={200: PastTakenBackOut}, operation_id="takePastJobsBack")

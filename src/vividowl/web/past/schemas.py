@@ -121,3 +121,10 @@ class PastTellIn(In):
 
 class PastVersionIn(In):
     version: Whole
+
+
+class PastProgressOut(Out):
+    """Rows that are written, of all that will be; nought of nought while nothing is."""
+
+    done: int
+    total: int

@@ -36,6 +36,7 @@ past-work = Work
 past-price = Price
 past-no-rows = No row of this kind.
 past-more = Show more rows
+past-so-far = Taking in: { $done } of { $total } jobs
 past-take = { $count ->
     [0] Nothing new to take in
     [one] Take in 1 job

@@ -81,3 +81,5 @@ customers-jobs-are-open = { $count ->
 customers-hand-over-first = Hand the device over first, or take the job to its end.
 customers-name-differs = The name is not “{ $name }”.
 customers-type-the-name = Type the name as it stands. Erasing cannot be undone.
+past-one-at-a-time = Another list of this shop is being taken in.
+past-wait-for-it = Take this one in when it is done; nothing of it was changed.

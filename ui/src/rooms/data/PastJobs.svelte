@@ -15,10 +15,12 @@
   type List = Schemas['PastListOut'];
   type Saying = (list: List) => Partial<Omit<Schemas['PastTellIn'], 'version'>>;
   const STEP = 50;
+  const ASK_EVERY_MS = 700;
   let lists = $state.raw<Schemas['PastImportOut'][] | null>(null);
   let list = $state.raw<List | null>(null);
   let trouble = $state.raw<Problem | null>(null);
   let busy = $state(false);
+  let soFar = $state('');
   let shown = $state<'' | 'new' | 'twice' | 'known' | 'faulty'>('');
   const path = $derived({ import_id: list?.id ?? '' });
 
@@ -79,13 +81,24 @@
       list = offset && list ? { ...more, rows: [...list.rows, ...more.rows] } : more;
       shown = state;
     });
+  /** How far it is; what does not come is asked for again. */
+  async function ask() {
+    const { data } = await client
+      .GET('/api/past-jobs/{import_id}/progress', { params: { path } })
+      .catch(() => ({ data: undefined }));
+    if (busy && data?.total) soFar = say('past-so-far', { done: data.done, total: data.total });
+  }
   const takeIn = () =>
     doing(async () => {
       if (!list) return;
       const body = { version: list.version };
+      const asking = setInterval(() => void ask(), ASK_EVERY_MS);
       const taken = await take(
         client.POST('/api/past-jobs/{import_id}/take-in', { params: { path }, body, headers: PATIENT }),
-      );
+      ).finally(() => {
+        clearInterval(asking);
+        soFar = '';
+      });
       toast(say('past-taken', { count: taken.counts?.new ?? 0 }));
       list = null;
       await refresh();
@@ -117,7 +130,7 @@
     onfile={(f) => void bring(f)}
   />
 {/if}
-<p role="status" class="quiet stand">{busy ? (list ? say('past-working') : say('past-reading')) : ''}</p>
+<p role="status" class="quiet stand">{busy ? (list ? soFar || say('past-working') : say('past-reading')) : ''}</p>
 {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
 {#if list}
   <p class="name">{list.file_name}</p>
