@@ -3,7 +3,8 @@
     python bench/faults.py [APP_KILLS DATABASE_KILLS]     100 and 30 when left out
 
 The application is killed by SIGKILL at random during events, edits, uploads and photos and started anew, the server of
-the database likewise, and lines are cut in the middle of a body. Then all is counted. Needs PostgreSQL.
+the database likewise, and lines are cut in the middle of a body. Then all is counted. Afterwards: damaged and older
+backups, slow lines, a burst of sign-ins, many streams and tabs (crowds.py). Needs PostgreSQL and Chromium.
 """
 
 import argparse
@@ -16,6 +17,7 @@ from pathlib import Path
 import structlog
 
 sys.path.insert(0, str(Path(__file__).parents[1]))
+from bench.crowds import main as crowds
 from tests.faulty import torment
 
 
@@ -42,6 +44,8 @@ def main() -> None:
         finally:
             shutil.rmtree(folder, ignore_errors=True)
         print(f"| {name} | {found.row()} |", flush=True)
+    print()
+    crowds()
 
 
 if __name__ == "__main__":

@@ -54,7 +54,9 @@ export class LiveForm<T extends object> {
   /** As the server has it. */
   #server: T;
   readonly #ways: Ways<T>;
-  #sent: Partial<T> = {};
+  /** What is under way: what the server says of it meanwhile may be its own way of writing it, and is heard with the
+   *  answer. */
+  #under: Key<T>[] = [];
 
   /** proposed: what lies in a field that nobody has filled in; it is sent when somebody says so. */
   constructor(server: T, ways: Ways<T>, proposed: Partial<T> = {}) {
@@ -98,7 +100,9 @@ export class LiveForm<T extends object> {
   }
 
   /** The server has this now. */
-  take(next: T): void {
+  take(newest: T): void {
+    const next = { ...newest };
+    for (const key of this.#under) next[key] = this.#server[key];
     const [fields, base] = [$state.snapshot(this.fields) as T, { ...this.#base }];
     let clashes = this.clashes;
     for (const key of keysOf(next)) {
@@ -107,8 +111,7 @@ export class LiveForm<T extends object> {
       base[key] = next[key];
       clashes = clashes.filter((c) => c.key !== key);
       if (!mine) fields[key] = next[key];
-      else if (!same(fields[key], next[key]) && !same(next[key], this.#sent[key]))
-        clashes = [...clashes, { key, mine: fields[key], theirs: next[key] }];
+      else if (!same(fields[key], next[key])) clashes = [...clashes, { key, mine: fields[key], theirs: next[key] }];
     }
     [this.#server, this.#base, this.fields, this.clashes] = [next, base, fields, clashes];
   }
@@ -151,15 +154,14 @@ export class LiveForm<T extends object> {
     const changed = this.changed.filter((key) => !held.includes(key));
     [this.errors, this.trouble] = [{}, null];
     if (!changed.length && !this.#ways.whole) return !held.length;
-    this.#sent = sent;
+    this.#under = changed;
     try {
-      const next = await this.#ways.write(sent, changed);
+      const next = await this.#ways.write(sent, changed).finally(() => (this.#under = []));
       if (next === null) return false;
       this.#landed(next, sent, changed);
       return !held.length;
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      this.#sent = {};
       if (error.body.reason === 'stale' && merges < MERGES_MOST) {
         await this.#ways.reload();
         await tick();

@@ -111,6 +111,22 @@ describe('a form over what others change too', () => {
     expect(form.changed).toEqual([]);
   });
 
+  it('hears no other hand in what the server makes of its own words while they are under way', async () => {
+    const server = { ...SERVER, serial: '' };
+    const { form } = made(server, {
+      write: async () => {
+        // The page is told of the change before its own answer is there: written as the server writes it.
+        form.take({ ...server, serial: '89.00' });
+        return { ...server, serial: '89.00' };
+      },
+    });
+    form.fields.serial = '89,00';
+    expect(await form.save()).toBe(true);
+    expect(form.clashes).toEqual([]);
+    expect(form.fields.serial).toBe('89,00');
+    expect(form.changed).toEqual([]);
+  });
+
   it('sends no proposal that nobody touched', async () => {
     const write = vi.fn(async (typed: Form) => typed);
     const ways = { key: 'k', write, reload: async () => undefined };
