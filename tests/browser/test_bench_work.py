@@ -158,7 +158,7 @@ def test_a_whole_alloy_job_by_keyboard_with_the_line_down_and_a_second_tablet_wa
 
     view = closed(page, job)
     assert [s["outcome"]["how"] for s in view["steps"]] == ["done"] * len(wanted)
-    assert [w["reason"] for w in view["waits"]] == ["Looked: the surface is dry"] * 3
+    assert [w["reason"] for w in view["waits"]] == ["Looked: the surface is dry", *["Touch-dry, by its data sheet"] * 2]
     assert view["breaches"] == []
     # What went on the die is noted and booked without another word.
     (item,) = call(page, "GET", f"/api/jobs/{job}/fit/items")["items"]

@@ -5,12 +5,12 @@ export const PIECES = [
   {
     name: 'parts',
     priority: 4,
-    test: /rolldown\/runtime|svelte\/src\/reactivity|src\/lib\/(parts\/(Button|Late|Notice|Skeleton|Titled|Why|narrow)|glyphs|format|words|keys|toasts|router|recent|offline|kept|api|session|theme|bench\/(clock|outbox|sender|waits|alarms|bell|news))/,
+    test: /rolldown\/runtime|svelte\/src\/reactivity|src\/lib\/(parts\/(Button|Late|Notice|Skeleton|Titled|Why|narrow)|glyphs|format|words|keys|toasts|router|recent|offline|kept|api|session|theme|once|failures|zone|bench\/(clock|server-clock|outbox|sender|waits|alarms|bell|news))/,
   },
   {
     name: 'fields',
     priority: 3,
-    test: /src\/lib\/(parts\/(BothSides|DataTable|Field|Term|Unit|TextField|Choice|Dialog|FootBar|Pick|Tick|Working|HandbookText|SaveStand|Progress|DateField)|glossary|handbook|suggestions|units|draft|autosave)/,
+    test: /src\/lib\/(parts\/(BothSides|DataTable|Field|Term|Unit|TextField|Choice|Dialog|FootBar|Pick|Tick|Working|HandbookText|SaveStand|Progress|DateField)|glossary|handbook|suggestions|units|draft|autosave|live-form)/,
   },
   {
     name: 'job',
