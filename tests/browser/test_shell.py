@@ -98,8 +98,10 @@ def test_anyone_checks_a_data_file_and_is_told_which_file_was_changed(page, job_
     expect(page.get_by_text("is as it was signed")).to_be_hidden()
     # A list of files that was made to fit, with the real key laid beside it: nobody signed that.
     drop(good.replace(b'"number": 2421', b'"number": 2422'))
-    expect(page.get_by_text("Not as it was signed")).to_be_visible()
+    expect(page.get_by_text("r.zip is no data file of a record, or is broken")).to_be_visible()
     expect(page.get_by_text("It is signed with")).to_be_hidden()
+    drop(good)
+    expect(page.get_by_text("is as it was signed")).to_be_visible()
     drop(b"not a zip")
     expect(page.get_by_text("r.zip is no data file of a record")).to_be_visible()
     assert {method for method, _ in asked} == {"GET"}

@@ -205,7 +205,7 @@ def test_a_refused_log_says_why_and_nothing_typed_is_lost(page, job_address, tmp
     choose_file(page, bad)
     expect(page.get_by_role("alert")).to_contain_text("picture.csv is not a text file")
     expect(field_of(page, "Load")).to_have_value("canyon loop")
-    press(page, "Choose another file")
+    press(page, "Leave it")
     expect(page.get_by_text("Drop the Before log here")).to_be_visible()
     type_into(page, "Load", "")
 

@@ -208,7 +208,7 @@
   {#if job.handed_over_at}
     <Button {busy} onclick={() => void begin(false)}>{say('hand-over-take-hand-over-back')}</Button>
   {:else}
-    <Button kind="main" {busy} onclick={() => void begin(true)}
+    <Button kind="main" busy={busy || !live} onclick={() => void begin(true)}
       >{say('hand-over-hand-over', { model: job.model })}</Button
     >
   {/if}
