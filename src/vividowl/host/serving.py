@@ -38,6 +38,8 @@ HEAD_MOST_S, BODY_LEAST_S, BODY_BYTES_S = 10.0, 60.0, 40_000.0
 ANSWER_LEAST_S, ANSWER_BYTES_S = 60.0, 2_000.0
 # So many requests of one address may have begun without having said what they want; one more, and the oldest is let go.
 COMING_MOST = 40
+# Who asks at once with many others is not silent yet.
+SILENT_LEAST_S = 1.0
 _WATCH_S = 0.5
 # An answer is written in pieces, so that it can be seen to be taken.
 _PIECE = 64 * 1024
@@ -75,15 +77,9 @@ class Watch:
         threading.Thread(target=self._run, name="connections", daemon=True).start()
 
     def begins(self, connection: HTTPConnection) -> None:
-        """A head is awaited. Who has said nothing for longest makes room, so that one address that opens lines and says
-        nothing does not close it for the others behind it."""
-        address = str(getattr(connection, "remote_addr", ""))
+        """A head is awaited."""
         with self._lock:
-            heads = [c for c, held in self._held.items() if held.address == address and held.at == "head"]
-            for old in heads[: max(0, len(heads) - COMING_MOST + 1)]:
-                _let_go(old)
-                del self._held[old]
-            self._held[connection] = _Held(address, time.monotonic())
+            self._held[connection] = _Held(str(getattr(connection, "remote_addr", "")), time.monotonic())
 
     def body(self, connection: HTTPConnection, size: int, request: HTTPRequest) -> None:
         """The head is there, a body of some size follows."""
@@ -117,9 +113,18 @@ class Watch:
         while not self._closing.wait(_WATCH_S):
             now = time.monotonic()
             with self._lock:
-                late = [c for c, held in self._held.items() if held.late(now)]
+                late = [c for c, held in self._held.items() if held.late(now)] + self._too_many(now)
             for connection in late:
                 _let_go(connection)
+
+    def _too_many(self, now: float) -> list[HTTPConnection]:
+        """Who has said nothing for longest makes room, so that one address that opens lines and says nothing does not
+        close it for the others behind it."""
+        heads: dict[str, list[HTTPConnection]] = {}
+        for connection, held in self._held.items():
+            if held.at == "head" and now > held.since + SILENT_LEAST_S:
+                heads.setdefault(held.address, []).append(connection)
+        return [c for silent in heads.values() for c in silent[: max(0, len(silent) - COMING_MOST)]]
 
 
 def _let_go(connection: HTTPConnection) -> None:
