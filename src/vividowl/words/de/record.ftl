@@ -3,10 +3,10 @@
 record-pdf-no-difference = kein Unterschied
 record-pdf-not-known = nicht bekannt
 record-pdf-record = Nachweis { $number }
-record-written-anew = Am { $day } aus den Messungen neu geschrieben, { $program ->
-        [none] mit einer späteren Version des Programms
-       *[other] mit Version { $program } des Programms
-    }: Was bei der Übergabe am { $handed } geschrieben war, ist nicht aufbewahrt.
+record-written-anew = Am { $day } aus den Messungen neu erstellt, mit { $program ->
+        [none] einer späteren Version
+       *[other] Version { $program }
+    }. Der Nachweis, der am { $handed } übergeben wurde, ist nicht erhalten.
 record-pdf-record-2 = Nachweis { $number } · { $device } · { $customer } · { $day }
 record-pdf-came-in-with = Gebracht wurde es mit: „{ $symptom }“
 record-pdf-not-measured-on-both-sides = Noch nicht vorher und nachher gemessen.

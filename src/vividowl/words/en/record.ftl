@@ -3,10 +3,10 @@
 record-pdf-no-difference = no difference
 record-pdf-not-known = not known
 record-pdf-record = Record { $number }
-record-written-anew = Written anew on { $day } from the measurements, { $program ->
-        [none] by a later version of the program
-       *[other] by version { $program } of the program
-    }: what was written at the hand-over on { $handed } was not kept.
+record-written-anew = Written anew on { $day } from the measurements, by { $program ->
+        [none] a later version
+       *[other] version { $program }
+    }. The record handed over on { $handed } was not kept.
 record-pdf-record-2 = Record { $number } · { $device } · { $customer } · { $day }
 record-pdf-came-in-with = It came in with: “{ $symptom }”
 record-pdf-not-measured-on-both-sides = Not measured on both sides yet.

@@ -3,10 +3,10 @@
 record-pdf-no-difference = sin diferencia
 record-pdf-not-known = no se sabe
 record-pdf-record = Informe { $number }
-record-written-anew = Escrito de nuevo el { $day } a partir de las mediciones, { $program ->
-        [none] con una versión posterior del programa
-       *[other] con la versión { $program } del programa
-    }: lo que se escribió en la entrega del { $handed } no se conservó.
+record-written-anew = Redactado de nuevo el { $day } a partir de las mediciones, con { $program ->
+        [none] una versión posterior
+       *[other] la versión { $program }
+    }. El informe entregado el { $handed } no se conservó.
 record-pdf-record-2 = Informe { $number } · { $device } · { $customer } · { $day }
 record-pdf-came-in-with = Llegó con: «{ $symptom }»
 record-pdf-not-measured-on-both-sides = Aún no se ha medido antes y después.
