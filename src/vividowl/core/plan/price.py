@@ -81,7 +81,7 @@ def share_cents(price_cents: int, share: float) -> int:
     """Price of some of what one unit costs.
 
     price_cents: of one unit [cents], 0 to 1e8
-    share: units, 0 to 1e4
+    share: how many of it [units], 0 to 1e4
     returns: whole cents
     raises: OutOfRange
     formula: price share

@@ -195,8 +195,10 @@ run-list-burn-in-more =
     }
 run-list-burn-in-ends = It ends at { $final } ± { $u95 } K/W.
 run-list-burn-in-chart = Resistance over { $over }: { $points }
-run-list-make-before = Make it the Before
-run-list-make-after = Make it the After
+run-list-make-before = As Before
+run-list-make-before-of = Use { $name } as Before
+run-list-make-after = As After
+run-list-make-after-of = Use { $name } as After
 run-list-made = { $name } is the { $side ->
         [before] Before
        *[after] After

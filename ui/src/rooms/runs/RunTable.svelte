@@ -161,8 +161,16 @@
             <td class="number">
               {#if at === 0 && run.side === 'other' && !closed}
                 {#if log}
-                  <Button kind="bare" onclick={() => onmake(run, 'before')}>{say('run-list-make-before')}</Button>
-                  <Button kind="bare" onclick={() => onmake(run, 'after')}>{say('run-list-make-after')}</Button>
+                  <Button
+                    kind="bare"
+                    label={say('run-list-make-before-of', { name: run.name })}
+                    onclick={() => onmake(run, 'before')}>{say('run-list-make-before')}</Button
+                  >
+                  <Button
+                    kind="bare"
+                    label={say('run-list-make-after-of', { name: run.name })}
+                    onclick={() => onmake(run, 'after')}>{say('run-list-make-after')}</Button
+                  >
                 {/if}
                 <Button kind="bare" onclick={() => onremove(run)}>{say('run-list-take-off')}</Button>
               {/if}
