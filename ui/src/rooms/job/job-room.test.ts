@@ -10,6 +10,7 @@ import Fit from '../fit/Fit.svelte';
 import Gates from './Gates.svelte';
 import Intake from '../intake/Intake.svelte';
 import NoisePanel from '../measure/NoisePanel.svelte';
+import { JobState } from './job.svelte';
 import OpenItems from './OpenItems.svelte';
 
 beforeEach(() => localStorage.clear());
@@ -239,6 +240,19 @@ describe('noise', () => {
     expect(screen.getByRole('alert')).toHaveTextContent('Type the level the meter shows.');
     expect(log).toEqual([]);
   });
+  it('is added once by a double press', async () => {
+    let answer: (run: Response) => void = () => undefined;
+    const log = serve({
+      'POST /api/jobs/j1/runs/before/noise': () => new Promise<Response>((done) => (answer = done)),
+    });
+    const kept = vi.fn(async () => undefined);
+    render(NoisePanel, { jobId: 'j1', run: makeRun(), side: 'before', onrun: kept });
+    await user.type(screen.getByLabelText('Level'), '45.2');
+    await user.dblClick(screen.getByRole('button', { name: 'Add the reading' }));
+    answer(json(201, makeRun()));
+    await vi.waitFor(() => expect(kept).toHaveBeenCalledOnce());
+    expect(log.map((a) => a.body)).toEqual([{ level_db: 45.2, background_db: null, place: '', distance_m: null }]);
+  });
   it('says when the figure is only an upper bound', () => {
     const run = makeRun({ noise: [reading], noise_figure: { level_db: 40.2, upper_bound: true, readings: 1 } });
     render(NoisePanel, { jobId: 'j1', run, side: 'before', onrun: vi.fn() });
@@ -292,6 +306,42 @@ describe('fit', () => {
     render(Fit, { job: makeJob(), at: makeBenchJob({ begun: null }), onchange: vi.fn(), ondone: vi.fn() });
     await user.click(screen.getByRole('button', { name: /Done, go on/ }));
     expect(await screen.findByRole('link', { name: 'To the intake' })).toHaveAttribute('href', '/jobs/j1/intake');
+  });
+});
+
+describe('a job on the page', () => {
+  const answers = (job: () => unknown) => ({
+    'GET /api/jobs/j1': job,
+    'GET /api/jobs/j1/runs/before': makeRun(),
+    'GET /api/jobs/j1/runs/after': makeRun({ side: 'after' }),
+  });
+  it('stays as it is when it cannot be asked for again', async () => {
+    let broken = false;
+    serve(answers(() => (broken ? json(503, problem({ status: 503, detail: 'Busy.' })) : json(200, makeJob()))));
+    const state = new JobState('j1');
+    await state.load();
+    broken = true;
+    await state.load();
+    expect([state.job?.id, state.trouble]).toEqual(['j1', '']);
+  });
+  it('says why it cannot be shown when it never was', async () => {
+    serve(answers(() => json(503, problem({ status: 503, detail: 'Busy.', remedy: 'Wait.' }))));
+    const state = new JobState('j1');
+    await state.load();
+    expect([state.job, state.trouble]).toEqual([null, 'Busy. Wait.']);
+  });
+  it('is not set back by an answer that comes late', async () => {
+    const waiting: ((value: Response) => void)[] = [];
+    serve(answers(() => new Promise<Response>((done) => waiting.push(done))));
+    const state = new JobState('j1');
+    const first = state.load();
+    const second = state.load();
+    await vi.waitFor(() => expect(waiting).toHaveLength(2));
+    waiting[1]?.(json(200, makeJob({ version: 5 })));
+    await second;
+    waiting[0]?.(json(200, makeJob({ version: 4 })));
+    await first;
+    expect(state.job?.version).toBe(5);
   });
 });
 
