@@ -10,7 +10,7 @@ export const PIECES = [
   {
     name: 'fields',
     priority: 3,
-    test: /src\/lib\/(parts\/(BothSides|DataTable|Field|Term|Unit|TextField|Choice|Dialog|FootBar|Pick|Tick|Working|HandbookText|SaveStand|Progress|DateField)|glossary|handbook|suggestions|units|draft|autosave|live-form)/,
+    test: /src\/lib\/(parts\/(BothSides|DataTable|Field|Term|Unit|TextField|Choice|Dialog|FootBar|Pick|Tick|Working|SaveStand|Progress|DateField)|glossary|suggestions|units|draft|autosave|live-form)/,
   },
   {
     name: 'job',

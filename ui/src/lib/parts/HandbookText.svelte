@@ -1,16 +1,20 @@
 <script lang="ts">
   import { say } from '../say';
-  import { bodyOf } from '../handbook';
+  import { pathOf } from '../handbook';
   import Notice from './Notice.svelte';
 
   interface Props {
     subject: string;
   }
   let { subject }: Props = $props();
+
+  const BODIES = import.meta.glob<string>('../../../../docs/handbook/*.md', { query: '?body', import: 'default' });
+  // HTML that was made from our own file when the application was built.
+  const body = $derived(BODIES[`../${pathOf(subject)}`]?.() ?? Promise.resolve(''));
 </script>
 
 <div class="text">
-  {#await bodyOf(subject) then html}
+  {#await body then html}
     <!-- eslint-disable-next-line svelte/no-at-html-tags -- made from a file of this repository when it was built -->
     {@html html}
   {:catch}

@@ -2,8 +2,7 @@
   // The rules behind what stands here: a page of the handbook, over the page.
   import { say } from '../say';
   import { titleOf, type Subject } from '../handbook';
-  import Dialog from './Dialog.svelte';
-  import HandbookText from './HandbookText.svelte';
+  import Notice from './Notice.svelte';
 
   interface Props {
     subject: Subject;
@@ -22,10 +21,11 @@
   onclick={() => (open = true)}>{say('why-why')}</button
 >
 {#if open}
-  <Dialog {title} bind:open>
-    <HandbookText {subject} />
-    <p><a href="/handbook/{subject}" onclick={() => (open = false)}>{say('why-all-rules')}</a></p>
-  </Dialog>
+  {#await import('./HandbookDialog.svelte') then { default: HandbookDialog }}
+    <HandbookDialog {subject} {title} bind:open />
+  {:catch}
+    <Notice tone="care" title={say('handbook-not-loaded')}>{say('handbook-not-loaded-remedy')}</Notice>
+  {/await}
 {/if}
 
 <style>
