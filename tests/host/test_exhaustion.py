@@ -160,6 +160,16 @@ def test_half_open_lines_of_one_address_do_not_close_it(site, monkeypatch):
         line.close()
 
 
+def test_sixty_who_come_at_the_same_moment_are_all_let_in(workshop):
+    app = create_app(workshop, Settings("key", testing=True, cookie_secure=False))
+    server = make_server(app, 0, threads=2)
+    waiting = [socket.create_connection(("127.0.0.1", port_of(server)), timeout=3) for _ in range(60)]
+    assert len(waiting) == 60
+    for line in waiting:
+        line.close()
+    server.stop()
+
+
 LARGE = 6_000_000
 
 

@@ -4,8 +4,11 @@ from __future__ import annotations
 
 import ast
 import re
+from concurrent.futures import ThreadPoolExecutor
 from functools import cache
+from importlib import import_module
 from pathlib import Path
+from unittest.mock import Mock
 
 import pytest
 from fluent.syntax import FluentParser
@@ -149,3 +152,13 @@ def test_numbers_keep_a_real_minus_and_the_digits_asked_for():
     assert sentence(say("conditions-degrees", value=-0.04)) == "−0.0 °C"
     assert sentence(say("effects-percent", percent=12.346)) == "+12.35 %"
     assert sentence(say("options-cap-at-w", cap_w=1250.0)) == "cap at 1250 W"
+
+
+def test_the_messages_are_read_once_however_many_ask_for_the_first_sentence_at_once(monkeypatch):
+    made = import_module("vividowl.words.sentence")
+    monkeypatch.setattr(made, "_BUNDLES", {})
+    read = Mock(wraps=made.sources)
+    monkeypatch.setattr(made, "sources", read)
+    with ThreadPoolExecutor(12) as many:
+        said = set(many.map(lambda _: made.sentence(say("accounts-many-sign-in")), range(12)))
+    assert (len(said), read.call_count) == (1, 1)

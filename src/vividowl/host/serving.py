@@ -38,6 +38,8 @@ HEAD_MOST_S, BODY_LEAST_S, BODY_BYTES_S = 10.0, 60.0, 40_000.0
 ANSWER_LEAST_S, ANSWER_BYTES_S = 60.0, 2_000.0
 # So many requests of one address may have begun without having said what they want; one more, and the oldest is let go.
 COMING_MOST = 40
+# So many lines may wait at the door of the system while one is being let in.
+WAITING_MOST = 256
 # Who asks at once with many others is not silent yet.
 SILENT_LEAST_S = 1.0
 _WATCH_S = 0.5
@@ -248,6 +250,7 @@ def make_server(
         context.minimum_version = ssl.TLSVersion.TLSv1_2
         # Of TLS 1.2 only what still counts as sound: forward secrecy and authenticated encryption (RFC 9325, 4.2).
         context.set_ciphers("ECDHE+AESGCM:ECDHE+CHACHA20")
+    server.request_queue_size = WAITING_MOST
     server.max_request_body_size = BODY_MOST
     server.gateway, server.ConnectionClass = _Gateway, _Connection
     server.hub = Hub(workshop.database.feed, news_bytes, HELLO, STILL_HERE, HEARTBEAT_S, partial(still_open, workshop))

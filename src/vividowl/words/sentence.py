@@ -11,6 +11,7 @@ from datetime import date, datetime
 from functools import cache
 from importlib.resources import files
 from numbers import Integral
+from threading import Lock
 from typing import Any, Literal
 
 from babel import Locale
@@ -26,6 +27,8 @@ ENGLISH = "en"
 _REGION = {ENGLISH: "en_GB"}
 _SPOKEN: ContextVar[str] = ContextVar("spoken", default=ENGLISH)
 _UNIT_OF_NAME = re.compile(r"_(c|k|w|s|h|g|mm|mm2|um|cm2|m|db|mv|min|percent|k_w|g_ml|um_h|a_dm2|months)$")
+_BUNDLES: dict[str, FluentBundle] = {}
+_READING = Lock()
 _BETWEEN = {"comma": ", ", "semicolon": "; ", "space": " ", "none": ""}
 
 
@@ -124,11 +127,15 @@ def _argument(bundle: FluentBundle, value: Value) -> Any:  # noqa: ANN401 - what
     return fluent_number(int(number) if isinstance(number, Integral) else float(number), useGrouping=False)
 
 
-@cache
 def _bundle(language: str) -> FluentBundle:
-    # What only the page says is not read here: reading all takes most of a second of each start.
-    said_here = [text for subject, text in sources(language).items() if not subject.startswith("page-")]
-    return bundle_of(said_here, language)
+    # Read once, however many ask for the first sentence at the same moment: sixty who each read it stood for a minute.
+    if language not in _BUNDLES:
+        with _READING:
+            if language not in _BUNDLES:
+                # What only the page says is not read here: reading all takes most of a second of each start.
+                said_here = [text for subject, text in sources(language).items() if not subject.startswith("page-")]
+                _BUNDLES[language] = bundle_of(said_here, language)
+    return _BUNDLES[language]
 
 
 def bundle_of(texts: Sequence[str], language: str = ENGLISH) -> FluentBundle:

@@ -3,7 +3,7 @@ import { once } from './once';
 
 it('counts a press once while it is under way, and each thing for itself', async () => {
   const ends: (() => void)[] = [];
-  const work = vi.fn((_: string) => new Promise<void>((end) => ends.push(end)));
+  const work = vi.fn<(thing: string) => Promise<void>>(() => new Promise<void>((end) => ends.push(end)));
   const press = once(work);
   const first = press('a');
   void press('a');

@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
+import os
 import re
 import threading
 import uuid
 from collections.abc import Collection
+from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from functools import cache
@@ -33,8 +35,12 @@ TABLET_IDLE_MOST = timedelta(days=90)
 SEEN_EVERY = timedelta(minutes=5)
 ROLES = ("owner", "technician")
 _hasher = PasswordHasher()
-# A hash takes all of a processor and much memory, on purpose: so many at a time, and so many wait for their turn.
-_hashing, _queue = threading.Semaphore(2), threading.BoundedSemaphore(18)
+# A hash takes all of a processor and much memory, on purpose: so many at a time, behind everyone else's work, and so
+# many wait for their turn.
+_hashing = ThreadPoolExecutor(
+    2, "hashing", initializer=lambda: os.setpriority(os.PRIO_PROCESS, threading.get_native_id(), 10)
+)
+_queue = threading.BoundedSemaphore(18)
 
 
 @cache
@@ -117,15 +123,18 @@ def _checked(kept: str | None, password: str) -> tuple[bool, str | None]:
     if not _queue.acquire(blocking=False):
         raise Refused("busy", say("accounts-many-sign-in"), reason="busy", remedy=say("accounts-sign-in-in-a-moment"))
     try:
-        with _hashing:
-            try:
-                _hasher.verify(kept or _nobody(), password)
-            except VerificationError:
-                return False, None
-            anew = _hasher.hash(password) if kept and _hasher.check_needs_rehash(kept) else None
-            return kept is not None, anew
+        return _hashing.submit(_verified, kept, password).result()
     finally:
         _queue.release()
+
+
+def _verified(kept: str | None, password: str) -> tuple[bool, str | None]:
+    try:
+        _hasher.verify(kept or _nobody(), password)
+    except VerificationError:
+        return False, None
+    anew = _hasher.hash(password) if kept and _hasher.check_needs_rehash(kept) else None
+    return kept is not None, anew
 
 
 def sign_in_demo(workshop: Workshop) -> SignedIn:
