@@ -170,7 +170,9 @@ def test_no_power_before_a_conductive_spill_was_looked_at():
     spill = hand.do("mishap", what="spill_alloy", words="a bead beside the die", step="apply_cpu_die_paste_stiff_0")
     assert hand.state.waits[spill.id].wait == "alloy_spill"
     error = refusal(hand.step, "power_on")
-    assert sentence(error.remedy) == "Inspected under magnification: no alloy on board, plugs or legs."
+    assert sentence(error.remedy) == (
+        "Inspected under magnification: no alloy on board, plugs or legs, and none ran under a chip."
+    )
     hand.do("checked", of=spill.id, words="inspected under magnification, clean")
     hand.step("power_on")
 

@@ -193,7 +193,7 @@ def test_tasks_add_up_and_a_shop_has_its_own():
     # handbook/materials.md, common practice: what each list must not leave out.
     [
         ("phase_change_sheet", ["fridge", "second liner", "middle", "spare", "Burn in"]),
-        ("phase_change_paste", ["24 h", "100 °C", "Burn in"]),
+        ("phase_change_paste", ["often 24", "removed cooler", "never a board", "100 °C", "Burn in"]),
         ("gallium_alloy", ["aluminium", "cleaning", "Second layer", "tray", "magnification"]),
         ("delidding", ["Mark the corner", "plastic", "Four dots", "Clamp"]),
     ],

@@ -77,8 +77,8 @@ def test_one_sheet_of_20_by_30_does_both_dies():
 
 
 def test_margin_rounds_up_so_that_a_die_is_covered():
-    # handbook/materials.md, common practice: 14.66 x 15.04 mm is cut as 15.5 x 15.5 mm.
-    assert with_margin(14.66, 15.04, 0.2) == (15.5, 15.5)
+    # handbook/materials.md, common practice: 13.42 x 16.08 mm is cut as 14.0 x 16.5 mm.
+    assert with_margin(13.42, 16.08, 0.2) == (14.0, 16.5)
     assert with_margin(15.0, 15.0, 0.0) == (15.0, 15.0)
 
 

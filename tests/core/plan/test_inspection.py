@@ -200,8 +200,8 @@ def test_alloy_is_asked_about_metal_and_parts_and_paste_is_not():
     found = Inspection()
     assert rules(found, [Action.REPASTE], "gallium_alloy") == {"alloy_metal_unknown", "parts_not_insulated"}
     safe = replace(found, cold_plate="nickel", aluminium_near="no", parts_exposed="no")
-    assert rules(safe, [Action.REPASTE], "gallium_alloy") == set()
-    assert rules(replace(safe, place="lap"), [Action.REPASTE], "gallium_alloy") == {"alloy_carried"}
+    assert rules(safe, [Action.REPASTE], "gallium_alloy") == {"alloy_on_nickel"}
+    assert rules(replace(safe, place="lap"), [Action.REPASTE], "gallium_alloy") == {"alloy_on_nickel", "alloy_carried"}
     assert rules(replace(safe, aluminium_near="yes"), [Action.REPASTE], "paste_soft") == set()
 
 

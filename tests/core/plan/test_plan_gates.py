@@ -26,6 +26,7 @@ CASES = [
     ("alloy_metal_unknown", STOP, replace(SAFE_ALLOY, cold_plate="unknown"), SAFE_ALLOY),
     ("alloy_metal_unknown", STOP, replace(SAFE_ALLOY, aluminium_near=None), PlanFacts(aluminium_near=None)),
     ("alloy_on_copper", ACK, replace(SAFE_ALLOY, cold_plate="copper"), SAFE_ALLOY),
+    ("alloy_on_nickel", NOTE, SAFE_ALLOY, replace(SAFE_ALLOY, cold_plate="copper")),
     ("parts_not_insulated", STOP, replace(SAFE_ALLOY, insulation="none"), replace(SAFE_ALLOY, insulation="tape")),
     (
         "parts_not_insulated",

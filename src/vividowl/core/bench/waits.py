@@ -40,7 +40,7 @@ def _wait(
 
 # handbook/waits.md; common practice, no source.
 WAITS: Mapping[str, WaitKind] = {
-    "coat": _wait("coat", 15, 10, 60, early=2, before_power=True),
+    "coat": _wait("coat", 15, 10, 2880, early=2, before_power=True),
     "fridge": _wait("fridge", 30, 3, 240, early=3),
     "alcohol": _wait("alcohol", 5, 1, 60, early=2, before_power=True),
     "glue": _wait("glue", 10, 5, 720, early=2, before_power=True),
@@ -48,7 +48,7 @@ WAITS: Mapping[str, WaitKind] = {
     "burn_in": _wait("burn_in", 40, 30, 1440, early=2, single=say("waits-test-outlet")),
     "cool_down": _wait("cool_down", 5, 1.5, 60, early=1),
     "solvent_hot": _wait("solvent_hot", 10, 10, 60, early=1, single=say("waits-oven"), before_power=True),
-    "solvent": _wait("solvent", 1440, 720, 2880, early=1, before_power=True),
+    "solvent": _wait("solvent", 1440, 720, 2880, early=2, before_power=True),
     "activator": _wait("activator", 20, 5, 60, early=1),
     "plating": _wait("plating", 240, 5, 960, early=2),
     "alloy_spill": _wait("alloy_spill", 30, 10, 240, early=1, before_power=True),

@@ -48,7 +48,7 @@ def with_margin(width_mm: float, length_mm: float, margin_mm: float, step_mm: fl
     returns: width and length of the piece [mm]
     raises: OutOfRange
     formula: ceil((side + 2 margin) / step) step
-    source: common practice, no source; 14.66 x 15.04 mm becomes 15.5 x 15.5 mm with 0.2 mm a side
+    source: common practice, no source; 13.42 x 16.08 mm becomes 14.0 x 16.5 mm with 0.2 mm a side
     """
     for name, value in (("width_mm", width_mm), ("length_mm", length_mm)):
         require_range(name, value, "mm", 1.0, 200.0, say("application-measure-die-with-plastic-calipers"))

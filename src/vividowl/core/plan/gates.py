@@ -101,6 +101,15 @@ def _alloy(f: PlanFacts) -> list[Gate]:
                 say("gates-tell-owner-and-agree-on"),
             )
         )
+    if f.cold_plate == "nickel":
+        gates.append(
+            Gate(
+                "alloy_on_nickel",
+                Severity.NOTE,
+                say("gates-nickel-is-a-barrier-where-whole"),
+                say("gates-take-maker-s-word"),
+            )
+        )
     if f.parts_exposed is not False and f.insulation not in COATINGS:
         known = say("gates-bare-parts-stand") if f.parts_exposed else say("gates-nobody-has-looked-whether-bare")
         gates.append(

@@ -25,7 +25,7 @@ TASKS: Mapping[str, Task] = {
     "clean": Task(15, 5, say("price-clean-fins-and-fan-alcohol")),
     "repaste": Task(12, 0, say("price-renew-interface")),
     "phase_change_sheet": Task(15, 70, say("price-chill-lay-burn-in")),
-    "phase_change_paste": Task(15, 50, say("price-open-time-then-burn-in")),
+    "phase_change_paste": Task(15, 1480, say("price-open-time-then-burn-in")),
     "alloy": Task(30, 30, say("price-coat-twice-apply-alloy")),
     "pads": Task(20, 0, say("price-measure-cut-and-place-pads")),
     "putty": Task(15, 0, say("price-lay-putty")),

@@ -39,7 +39,7 @@ describe('bench mode', () => {
     await vi.waitFor(() => expect(title()).toBe('Do cooler_off'));
     await user.keyboard('{Enter}');
     await user.click(screen.getByRole('button', { name: /^Why\?/ }));
-    await user.click(screen.getByRole('button', { name: 'Close' }));
+    await user.click(await screen.findByRole('button', { name: 'Close' }));
     screen.getByRole('button', { name: /^Why\?/ }).focus(); // where a browser puts the focus back
     later();
     await user.keyboard('{Enter}');
@@ -51,7 +51,7 @@ describe('bench mode', () => {
     const user = await open();
     await user.keyboard('t');
     await user.click(screen.getByRole('button', { name: /^Why\?/ }));
-    screen.getByRole('button', { name: 'Close' }).focus();
+    (await screen.findByRole('button', { name: 'Close' })).focus();
     await user.keyboard('1');
     await user.keyboard('{Escape}');
     expect(tablet.sent).toEqual([]);

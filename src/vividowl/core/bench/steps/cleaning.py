@@ -38,13 +38,13 @@ def clean_steps(device: Device, work: Work) -> list[BenchStep]:
     if device.lifts and work.old_alloy:
         steps += crust_steps()
     if work.clean:
-        flick = say("cleaning-clean-fins-fan-and-vents")
+        fans = say("cleaning-clean-fins-fan-and-vents")
         why = say("cleaning-dust-first-all-causes")
         steps.append(
             BenchStep(
                 "dust_out",
                 "clean",
-                flick if device.has_fan else say("cleaning-clean-fins-and-vents"),
+                fans if device.has_fan else say("cleaning-clean-fins-and-vents"),
                 say("cleaning-fan-that-drags-undoes-best", why=why) if device.has_fan else why,
                 say("cleaning-brush-air"),
                 "",
@@ -58,7 +58,7 @@ def clean_steps(device: Device, work: Work) -> list[BenchStep]:
             BenchStep(
                 "fan_flick",
                 "clean",
-                say("cleaning-flick-fan-spins-on-freely"),
+                say("cleaning-turn-fan-by-hand"),
                 say("cleaning-closed-up-for-years-now"),
                 "",
                 "",

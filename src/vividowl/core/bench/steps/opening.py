@@ -11,7 +11,6 @@ from vividowl.core.bench.waits import WAITS
 from vividowl.core.materials.kinds import CATALOGUE, Kind
 from vividowl.core.quantities.words import Words, listed, say
 
-_OFF = say("opening-shut-down-unplug-hold-power")
 _MAINS = say("opening-power-supply-holds-mains-voltage")
 
 
@@ -122,11 +121,12 @@ def _to_the_battery(kind: str, device: Device, places: Sequence[Place]) -> list[
         BenchStep(
             "power_off",
             "open",
-            _OFF,
+            # With a battery in, the button starts many devices: then it is held once the battery is off.
+            say("opening-shut-down-unplug") if device.has_battery else say("opening-shut-down-unplug-hold-power"),
             say("opening-nothing-touched-while-has-power"),
             say("opening-wrist-strap-mat"),
             "",
-            _MAINS if kind == "console" else "",
+            _MAINS if kind == "console" else say("opening-firmware-disconnects-battery") if device.has_battery else "",
             ("power_off", "unplugged"),
         ),
         BenchStep(

@@ -104,10 +104,10 @@ _TUBE = Procedure(
             say("fitting-card-tape-as-mask"),
         ),
         Step(
-            say("procedures-let-solvent-leave-min-at"),
+            say("procedures-let-solvent-leave"),
             say("fitting-found-still-liquid-later-never"),
-            10,
-            say("procedures-hot-plate-or-oven-at"),
+            1440,
+            say("procedures-ventilation-no-flame"),
         ),
         Step(say("procedures-close-and-tighten-in-order"), say("procedures-thins-out-under-pressure")),
         Step(
