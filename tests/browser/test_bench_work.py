@@ -394,10 +394,13 @@ def test_a_held_pedal_and_a_pressed_button_prove_nothing(page, planned):
     expect(heading(page)).to_have_text(wanted[1])
     # A hold tells what the button names: the plain steps up to the battery, never what lies behind; one undo for all.
     expect(
-        page.get_by_role("button", name=re.compile("or hold a second: 3 steps, up to “Battery plug off”"))
+        page.get_by_role(
+            "button",
+            name=re.compile("or hold a second: 3 steps, up to “Battery plug off, then hold the power button for 10 s”"),
+        )
     ).to_be_visible()
     tread(page, together=True)
-    battery = next(i for i, text in enumerate(wanted) if text == "Battery plug off")
+    battery = next(i for i, text in enumerate(wanted) if text.startswith("Battery plug off"))
     expect(heading(page)).to_have_text(wanted[battery + 1])
     page.get_by_role("button", name=re.compile("Undo")).first.click()
     expect(heading(page)).to_have_text(wanted[1])
@@ -406,10 +409,10 @@ def test_a_held_pedal_and_a_pressed_button_prove_nothing(page, planned):
     for before in range(1, battery):
         expect(heading(page)).to_have_text(wanted[before])
         tread(page)
-    expect(heading(page)).to_have_text("Battery plug off")
+    expect(heading(page)).to_have_text("Battery plug off, then hold the power button for 10 s")
     page.keyboard.press("Enter")
     pass_on(page, 700)
-    expect(heading(page)).to_have_text("Battery plug off")
+    expect(heading(page)).to_have_text("Battery plug off, then hold the power button for 10 s")
     expect(page.get_by_role("button", name=re.compile("Hold a second"))).to_be_visible()
     tread(page)
     expect(heading(page)).to_have_text(wanted[battery + 1])

@@ -424,7 +424,7 @@ def test_a_model_is_kept_from_a_job_and_offered_on_the_next(workshop, owner, tab
     bench_work.begin(workshop, owner, job, with_model=True)
     steps = bench_view.get_bench(workshop, owner, job).state.steps
     assert [s.text for s in steps[:2]] == [
-        "Shut down (no sleep), unplug charger and every cable, card and disc. Strap on.",
+        "Shut down, unplug, strap on",
         "Heat the strip",
     ]
     assert f"the {len(COVER)} screws" in steps[2].text

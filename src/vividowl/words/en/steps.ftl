@@ -167,9 +167,9 @@ fitting-open-to-air-by-data-sheet = Open to the air for the hours of its data sh
 fitting-heat-proof-tape-knife = heat-proof tape, knife
 fitting-clear-lacquer-brush = clear lacquer, brush
 fitting-lacquer-last-choice-not-rated = Lacquer is the last choice: not rated for the heat.
-opening-shut-down-unplug = Shut down (no sleep), unplug charger and every cable, card and disc. Strap on.
-opening-shut-down-unplug-hold-power = Shut down (no standby), unplug everything, then hold the power button for 10 s. Strap on.
-opening-firmware-disconnects-battery = Firmware with a battery disconnect: use it as you shut down. Best below a third of its charge. The power button only with the battery off: with it in, many start.
+opening-shut-down-unplug = Shut down, unplug, strap on
+opening-shut-down-unplug-hold-power = Shut down, unplug, hold the power button for 10 s, strap on
+opening-firmware-disconnects-battery = Off, not asleep. Charger, cables, cards and discs out. Use the firmware's own battery disconnect where there is one. Leave the power button alone: with the battery in, it starts many devices.
 opening-power-supply-holds-mains-voltage = The power supply holds mains voltage: leave it closed. Licensed practice only.
 opening-screws =
     { $count ->
