@@ -11,6 +11,7 @@ import click
 
 from vividowl.cli_said import write_line
 from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.reading.findings import held_back_unknown
 from vividowl.core.trace.roles import ROLE_KINDS
 from vividowl.core.trace.sag import Minute
 from vividowl.core.verdict.comparison import Comparison
@@ -83,6 +84,7 @@ def reading_values(found: FileReading) -> dict[str, Any]:
         },
         "throttling": {
             "share": r.throttling.share,
+            "reason": None if r.throttling.unknown is None else held_back_unknown(r.throttling.unknown),
             "episodes": r.throttling.episodes if r.throttling.share is not None else None,
             "first_s": r.throttling.first_s,
             "given_up_W": r.throttling.given_up_w,
@@ -151,7 +153,7 @@ def comparison_values(found: Comparison) -> dict[str, Any]:
         "verdict": found.verdict.value,
         "headline": found.headline,
         "hidden_gain_K": found.hidden_gain_k,
-        "assumes": list(found.assumes),
+        "assumes": [{"assumption": a.name, "state": a.standing.value, "why": a.why} for a in found.assumes],
         "effects": [
             {
                 "quantity": e.quantity,

@@ -251,7 +251,7 @@ def test_a_fanless_device_is_compared_without_fan_and_noise(workshop, owner):
         sink_capacity=30,
         chassis_capacity=120,
     )
-    job = intake.create_job(workshop, owner, FIELDS).job.id
+    job = intake.create_job(workshop, owner, {**FIELDS, "fan": "no"}).job.id
     for side, device, seed in (("before", slim, 1), ("after", replace(slim, sink=1.6), 2)):
         measure.save_run(workshop, owner, job, side, 0, RUN)
         upload(workshop, owner, job, side, fanless_log(device, seed))

@@ -47,7 +47,7 @@ LEAD = say("plain-now-lead", comparable=True)
         ),
         (
             say("plain-if-same", same=say("plain-fan"), assumes=1),
-            "This holds if the fan setting was as before; nobody noted it.",
+            "This holds if the fan setting was as before; that is not certain.",
         ),
     ],
 )

@@ -78,7 +78,17 @@ def test_a_side_without_a_run_is_refused(mild):
 
 
 def test_same_temperature_more_watts_is_the_gain_it_is(mild):
-    stronger = replace(mild, interface=0.15, sustained_power=49.5, boost_power=60, fan_low_c=20, fan_high_c=21)
+    # What draws more clocks higher.
+    clock = mild.clock_full_mhz * (60 / mild.boost_power) ** (1 / 3)
+    stronger = replace(
+        mild,
+        interface=0.15,
+        sustained_power=49.5,
+        boost_power=60,
+        fan_low_c=20,
+        fan_high_c=21,
+        clock_full_mhz=clock,
+    )
     found = compare(side(replace(mild, fan_low_c=20, fan_high_c=21), 1), side(stronger, 2))
     assert found.verdict is Verdict.IMPROVED
     assert sentence(found.headline) == "Improved: 9 W more at the same temperature"

@@ -5,6 +5,7 @@ import pytest
 from vividowl.core.materials.after_care import after_care
 from vividowl.core.plan.spots import is_on_lap
 from vividowl.core.quantities.words import Message, Several
+from vividowl.core.verdict.assumptions import Assumption, Standing
 from vividowl.core.verdict.comparison import Comparison
 from vividowl.core.verdict.headline import Phrase
 from vividowl.core.verdict.parts import Effect, Shown
@@ -21,6 +22,7 @@ def effect(quantity, before=None, after=None, shown=Shown.NOT_KNOWN, difference=
 
 
 HEADLINE = (Phrase("the headline"),)
+DOUBTS = tuple(Assumption(name, Standing.UNKNOWN, "", "", carries=True) for name in ("fan", "placement"))
 
 
 def told(verdict=Verdict.IMPROVED, assumes=(), hidden=None, phrases=HEADLINE, **effects):
@@ -124,7 +126,7 @@ def test_what_was_not_seen_by_itself_is_called_calculated():
 
 
 def test_what_nobody_noted_is_told_with_the_claim():
-    plain = told(Verdict.IMPROVED_IF_SAME, assumes=("fan", "placement"), rise=(40.0, 30.0, Shown.BETTER))
+    plain = told(Verdict.IMPROVED_IF_SAME, assumes=DOUBTS, rise=(40.0, 30.0, Shown.BETTER))
     assert codes(plain.means) == ["plain-warmth", "plain-if-same"]
     assert plain.means[1].value("assumes") == 2
 

@@ -2381,6 +2381,26 @@ export interface components {
             words: string;
         };
         /**
+         * AssumptionOut
+         * @description What an answer rests on. standing: checked, noted, doubtful or unknown; carries: it could be what is claimed.
+         */
+        AssumptionOut: {
+            /** Carries */
+            carries: boolean;
+            /** Name */
+            name: string;
+            /** Remedy */
+            remedy: string;
+            /** Standing */
+            standing: string;
+            /** Standing Words */
+            standing_words: string;
+            /** Why */
+            why: string;
+            /** Words */
+            words: string;
+        };
+        /**
          * AttemptCauseOut
          * @description share: of ten such failures how many; speaks, against: signs in words; opens: its check opens the device.
          */
@@ -7843,6 +7863,8 @@ export interface components {
             phrases: components["schemas"]["PhraseOut"][];
             /** Reasons */
             reasons: string[];
+            /** Rests On */
+            rests_on: components["schemas"]["AssumptionOut"][];
             /** Showable K */
             showable_k: number | null;
             /** Verdict */

@@ -9,6 +9,7 @@ from vividowl.core.reading.measured import capacity, resistance, rise
 from vividowl.core.reading.reading import Reading, clock_words
 from vividowl.core.response.reference import Reference, class_reference, judge_response
 from vividowl.core.trace.roles import ROLE_KINDS
+from vividowl.core.trace.throttling import Unknown
 
 SHORT_LOG_S = 60.0  # [s] a log below it is told to be short; from memory
 AGREES_SHARE = 0.2  # within which cool-down and load tell the same interface; from memory
@@ -152,10 +153,22 @@ def _pauses(reading: Reading) -> list[Words]:
     return [say("findings-load-pauses-for-about-s", n=n, seconds=seconds)]
 
 
+def held_back_unknown(why: Unknown) -> Words:
+    """Why it is not known whether heat held a device back.
+
+    why: of Unknown
+    returns: one sentence [text]
+    source: definition
+    """
+    if why is Unknown.LIMIT:
+        return say("findings-held-back-limit-not-known")
+    return say("findings-whether-heat-holds-back-not")
+
+
 def _held(reading: Reading) -> list[Words]:
     held = reading.throttling
     if held.share is None:
-        return [say("findings-whether-heat-holds-back-not")]
+        return [held_back_unknown(held.unknown or Unknown.NOT_LOGGED)]
     if held.share < 0.005:
         return [say("findings-held-back-by-heat-time")]
     given = [

@@ -28,7 +28,7 @@ from vividowl.core.trace.pace import Pace, pace_of
 from vividowl.core.trace.phases import Chip, Phase, find_phases
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.sag import Sag, sag_of
-from vividowl.core.trace.sensors import never_changes
+from vividowl.core.trace.sensors import CLIPPED_FROM_S, is_clipped, never_changes
 from vividowl.core.trace.throttling import Throttling, find_throttling
 from vividowl.core.trace.trace import Series, Trace
 
@@ -50,19 +50,20 @@ class Statistics:
 @dataclass(frozen=True)
 class Reading:
     """What a log says. stats and power are over the settled window; response is None when not known,
-    response_reason then says why; die_stuck: the die sensor never moved, so nothing follows from it; pauses: start and
-    end of those between the passes of a looping benchmark [s]; felt: the power that the die at the end answers to, None
-    without power; course: what it showed at earlier ends of
-    the load, course_by_halves: as means over its last half; last_part: share of the load that the window is; begun:
-    die [degC] and power [W] just before the load, None when the log begins with it; idle_fan_rpm: lowest usual speed
-    of the fan before it, or None; sag: its first and its tenth minute; pace: how evenly its clock and its
-    frames went."""
+    response_reason then says why; die_stuck: the die sensor never moved, so nothing follows from it; die_clipped:
+    it shows one value from early on though nothing is given up for it; pauses: start and end of those between the
+    passes of a looping benchmark [s]; felt: the power that the die at the end answers to, None without power;
+    course: what it showed at earlier ends of the load, course_by_halves: as means over its last half; last_part:
+    share of the load that the window is; begun: die [degC] and power [W] just before the load, None when the log
+    begins with it; idle_fan_rpm: lowest usual speed of the fan before it, or None; sag: its first and its tenth
+    minute; pace: how evenly its clock and its frames went."""
 
     samples: int
     duration_s: float
     interval_s: float
     die_role: Role
     die_stuck: bool
+    die_clipped: bool
     load: LoadPhase
     pauses: tuple[tuple[float, float], ...]
     phases: tuple[Phase, ...]
@@ -167,6 +168,7 @@ def read_trace(
         trace.interval_s,
         trace.die_role,
         stuck,
+        not stuck and _clipped(trace, steady),
         load,
         find_pauses(trace, load) if len({p.chip for p in phases}) < 2 else (),
         phases,
@@ -187,6 +189,15 @@ def read_trace(
         sag_of(trace, load),
         pace_of(trace, inside),
     )
+
+
+def _clipped(trace: Trace, load: LoadPhase) -> bool:
+    """Whether the sensor of the deciding die shows no more than one value."""
+    late = (trace.time_s >= max(load.onset_s + CLIPPED_FROM_S, load.boost_end_s)) & (trace.time_s < load.end_s)
+    die, power = trace.channels[trace.die_role], trace.power
+    if late.sum() < 2:
+        return False
+    return is_clipped(trace.time_s[late], die[late], None if power is None else power[late])
 
 
 def _begun(trace: Trace, load: LoadPhase) -> tuple[float, float] | None:

@@ -13,6 +13,10 @@ FAR_K = 25.0  # [K] from the middle; from memory
 JUMP_K = 30.0  # [K] from one line to the next and back: a fault, not a die; from memory
 STUCK_LEAST_S = 60.0  # [s] at one value; from memory
 STUCK_LEAST_SAMPLES = 30  # at one value; from memory
+CLIPPED_LEAST_S = 240.0  # [s] at one value under load, from a minute and a half on; from memory
+CLIPPED_WITHIN_K = 0.3  # [K] between the means of its fifths; from memory
+CLIPPED_EVEN_SHARE = 0.02  # of the power, from which a governor is at work; from memory
+CLIPPED_FROM_S = 90.0  # [s] of the load, before which a die may well stay for a while; from memory
 FINE_STEP_K = 0.3  # [K] a sensor with larger steps may stand at one value by itself; from memory
 
 
@@ -87,6 +91,33 @@ def _stuck(time_s: Series, values: Series) -> np.ndarray:
         if time_s[where[b - 1]] - time_s[where[a]] >= STUCK_LEAST_S:
             out[where[a + 1 : b]] = True
     return out
+
+
+def is_clipped(time_s: Series, die_c: Series, power: Series | None) -> bool:
+    """Whether a die stays at one value from early in the load to its end, though nothing is given up for it: the sensor
+    shows no more than that value, or hangs.
+
+    time_s: times from a minute and a half after the load began to its end (n,) [s]
+    die_c: the die (n,) [degC]
+    power: power (n,) [W], None when it was not logged
+    returns: True when it does [flag]
+    range: four minutes or more; a governor that holds the die gives up power, and a die at even power still climbs
+    formula: the means of its fifths lie within 0.3 K, those of the power within 2 %
+    source: common practice, no source
+    """
+    known = np.isfinite(die_c)
+    if known.sum() < STUCK_LEAST_SAMPLES or time_s[-1] - time_s[0] < CLIPPED_LEAST_S:
+        return False
+    if float(np.ptp(_fifths(die_c[known]))) > CLIPPED_WITHIN_K:
+        return False
+    if power is None or np.isfinite(power).sum() < STUCK_LEAST_SAMPLES:
+        return True
+    watts = _fifths(power[np.isfinite(power)])
+    return float(np.ptp(watts)) < CLIPPED_EVEN_SHARE * float(watts.max())
+
+
+def _fifths(values: Series) -> Series:
+    return np.array([part.mean() for part in np.array_split(values, 5)])
 
 
 def never_changes(readings_c: Series) -> bool:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from enum import StrEnum
 
 import numpy as np
 
@@ -26,17 +27,30 @@ ABOVE_MOST = 0.08  # share of the later part; from memory
 PLATEAU_LEAST = 0.12  # share of the later part; from memory
 # Work that goes up and down by itself gives and takes this much more before it counts as given up.
 RESTLESS_FACTOR = 1.0
+# A die that stood above its plateau for so long is at rest there and at no limit; from memory.
+ABOVE_LIMIT_S = 10.0
+# What is still given up after the boost was over and the governor had come to rest shows a limit; from memory.
+AFTER_BOOST_S = 30.0
 DEMAND_TOLD = 0.5  # correlation of use and clock from which the demand moves the clock; from memory
 # More than this share of the load held back is told; less may be one line of a logger. From memory.
 HELD_SHARE = 0.02
 
 
+class Unknown(StrEnum):
+    """Why it is not known whether heat held a device back."""
+
+    NOT_LOGGED = "not_logged"
+    LIMIT = "limit"
+
+
 @dataclass(frozen=True)
 class Throttling:
-    """share: of loaded time 0 to 1, None when neither power, clock nor flag was logged; episodes: number;
+    """share: of loaded time 0 to 1, None when neither power, clock nor flag was logged, or when a die that stays could
+    as well be at rest; episodes: number;
     first_s: time from load onset to the first [s]; limit_c: plateau it is held at [degC], None when not held;
     spans_s: start and end of each episode in the log [s]; told_by: flag, power or clock;
-    given_up_w, given_up_mhz: mean over the episodes of what it gave before less what it gave then, None if not known.
+    given_up_w, given_up_mhz: mean over the episodes of what it gave before less what it gave then, None if not known;
+    unknown: why the share is not known.
     """
 
     share: float | None
@@ -47,15 +61,18 @@ class Throttling:
     told_by: str
     given_up_w: float | None = None
     given_up_mhz: float | None = None
+    unknown: Unknown | None = None
 
 
 @dataclass(frozen=True)
 class _Pinned:
-    """at: samples at the plateau (n,); near: samples no cooler than it; plateau_c."""
+    """at: samples at the plateau (n,); near: samples no cooler than it; plateau_c; stood_above: whether the die stood
+    above it for a while."""
 
     at: Mask
     near: Mask
     plateau_c: float
+    stood_above: bool
 
 
 def _pinned(time: Series, die: Series, limit_c: float | None) -> _Pinned | None:
@@ -78,10 +95,11 @@ def _pinned(time: Series, die: Series, limit_c: float | None) -> _Pinned | None:
     if fit.max() < 0.0:
         return None
     plateau = float(levels[int(np.argmax(fit))])
+    above_s = float(np.sum(calm > plateau + max(PLATEAU_BAND_K, band))) * step_s
     near = np.asarray(calm >= plateau - max(PLATEAU_BAND_K, band), dtype=np.bool_)
     width = max(2, round(PINNED_S / max(step_s, 0.05)))
     flat = _range_within(calm, width) <= band
-    return _Pinned(near & _spread(flat, width), near, plateau)
+    return _Pinned(near & _spread(flat, width), near, plateau, above_s > ABOVE_LIMIT_S)
 
 
 def _range_within(values: Series, width: int) -> Series:
@@ -131,6 +149,30 @@ def _wanted(
     return wanted, restless
 
 
+def _later(time: Series, signal: Series, load: LoadPhase) -> tuple[Mask, int]:
+    """Samples after any boost, whose end is a setting of its own (n,), and how many of them tell a level."""
+    step_s = float(np.median(np.diff(time))) if len(time) > 1 else 1.0
+    later = np.asarray((time > load.boost_end_s + AFTER_BOOST_S) & np.isfinite(signal), dtype=np.bool_)
+    return later, max(3, round(REFERENCE_LEAST_S / max(step_s, 0.05)))
+
+
+def _was_free(time: Series, signal: Series, near: Mask, load: LoadPhase) -> bool:
+    """Whether the die was seen cooler than its plateau after the boost."""
+    later, least = _later(time, signal, load)
+    return int((later & ~near).sum()) >= least
+
+
+def _gives_up_more(time: Series, signal: Series, at: Mask, load: LoadPhase) -> bool:
+    """Whether a device gives up more and more while its die stays, as only a limit makes it do."""
+    later, least = _later(time, signal, load)
+    stays = signal[later & at]
+    part = len(stays) // 5
+    if part < least:
+        return False
+    first = float(np.mean(stays[:part]))
+    return first - float(np.mean(stays[-part:])) > GIVEN_UP_SHARE * first
+
+
 def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None) -> Throttling:
     """Share of the loaded time in which the device was held back by heat.
 
@@ -147,7 +189,7 @@ def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None)
     inside = (trace.time_s >= load.onset_s) & (trace.time_s < load.end_s)
     time = trace.time_s[inside]
     if len(time) < 3 or not np.isfinite(trace.channels[trace.die_role][inside]).any():
-        return Throttling(None, 0, None, None, (), "")
+        return Throttling(None, 0, None, None, (), "", unknown=Unknown.NOT_LOGGED)
     dies = [trace.die_role, *(r for r in DIE_ROLES if r is not trace.die_role and trace.has(r))]
     pins = [
         found
@@ -178,7 +220,7 @@ def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None)
         if used is not None:
             held &= ~(used < UTILISATION_KEPT * float(np.nanmedian(used)))
     else:
-        return Throttling(None, 0, None, None, (), "")
+        return Throttling(None, 0, None, None, (), "", unknown=Unknown.NOT_LOGGED)
     spans = _spans(time, held)
     if flag is None:
         # The step down at the end of a boost is no throttling, though the die is still near its peak.
@@ -189,6 +231,12 @@ def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None)
                 abs(a - load.boost_end_s) < SMOOTHED_S and b - a < BOOST_END_LOOK_S and load.boost_end_s > load.onset_s
             )
         )
+    if spans and flag is None and limit_c is None and not _gives_up_more(time, signals[told_by], at, load):
+        # A die that stood above its plateau is at rest there; one that never did, and never gave more, tells neither.
+        if all(p.stood_above for p in pins):
+            spans = ()
+        elif not _was_free(time, signals[told_by], near, load):
+            return Throttling(None, 0, None, None, (), "", unknown=Unknown.LIMIT)
     loaded = float(time[-1] - time[0]) or 1.0
     within = np.zeros(len(time), dtype=bool)
     for a, b in spans:

@@ -11,9 +11,10 @@ from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.reading import Reading
 from vividowl.core.trace.throttling import HELD_SHARE
+from vividowl.core.verdict.assumptions import Assumption, assumptions_of
 from vividowl.core.verdict.conditions import Bearing, ConditionFinding, Conditions, judge_conditions
 from vividowl.core.verdict.effects import build_effects
-from vividowl.core.verdict.equal_terms import START_SHOWN_K, equal_terms, length_of
+from vividowl.core.verdict.equal_terms import START_SHOWN_K, EqualTerms, equal_terms, length_of
 from vividowl.core.verdict.headline import Phrase, headline_of
 from vividowl.core.verdict.parts import Effect, Shown, Side
 from vividowl.core.verdict.verdicts import Verdict
@@ -31,7 +32,7 @@ FAN_STILL_RPM = 1.0  # [rpm] slower is a fan that stands; from memory
 @dataclass(frozen=True)
 class Comparison:
     """The verdict with its reasons, effects and conditions; phrases: the verdict as one sentence, in pieces; assumes:
-    conditions that were not noted and could do it alone, fan or placement; hidden_gain_k: a gain that could still hide
+    what it rests on, each checked, noted, doubtful or not known; hidden_gain_k: a gain that could still hide
     behind "no difference shown" [K], None otherwise; showable_k: what two more runs on each side would show [K], or
     None."""
 
@@ -40,7 +41,7 @@ class Comparison:
     reasons: tuple[Words, ...]
     effects: tuple[Effect, ...]
     conditions: tuple[ConditionFinding, ...]
-    assumes: tuple[str, ...] = ()
+    assumes: tuple[Assumption, ...] = ()
     hidden_gain_k: float | None = None
     showable_k: float | None = None
 
@@ -53,6 +54,11 @@ class Comparison:
     def claims(self) -> bool:
         """Whether a difference is claimed."""
         return self.verdict not in (Verdict.NO_DIFFERENCE_SHOWN, Verdict.CANNOT_BE_COMPARED)
+
+    @property
+    def doubts(self) -> tuple[Assumption, ...]:
+        """What is doubtful or not known and could be what is claimed."""
+        return tuple(a for a in self.assumes if a.carries)
 
     def effect(self, quantity: str) -> Effect:
         """The effect on one quantity."""
@@ -99,15 +105,16 @@ def compare(
             conditions,
         )
     shown, assumes = case.shown(), case.assumes()
+    doubts = tuple(a for a in assumes if a.carries)
     verdict = {
-        Shown.BETTER: Verdict.IMPROVED_IF_SAME if assumes else Verdict.IMPROVED,
-        Shown.WORSE: Verdict.WORSE_IF_SAME if assumes else Verdict.WORSE,
+        Shown.BETTER: Verdict.IMPROVED_IF_SAME if doubts else Verdict.IMPROVED,
+        Shown.WORSE: Verdict.WORSE_IF_SAME if doubts else Verdict.WORSE,
     }.get(shown, Verdict.NO_DIFFERENCE_SHOWN)
     hidden, showable = case.hidden() if verdict is Verdict.NO_DIFFERENCE_SHOWN else (None, None)
     return Comparison(
         verdict,
-        headline_of(verdict, befores[0], effects, assumes, limit_c),
-        case.reasons(verdict, assumes, hidden, showable),
+        headline_of(verdict, befores[0], effects, [a.name for a in doubts], limit_c),
+        case.reasons(verdict, doubts, hidden, showable),
         effects,
         conditions,
         assumes,
@@ -203,15 +210,14 @@ class _Case:
             return False
         return ratio > FAN_STEP_RATIO if level.difference > 0 else ratio < 1.0 / FAN_STEP_RATIO
 
-    def assumes(self) -> tuple[str, ...]:
-        """Conditions that were not noted on both sides and could do it alone."""
-        bearing = {c.condition: c.bearing for c in self.conditions}
-        fan_seen = self.by["fan_speed"].difference is not None
-        return tuple(
-            name
-            for name, seen in (("fan", fan_seen), ("placement", False))
-            if bearing[name] is Bearing.UNKNOWN and not seen
-        )
+    def terms(self) -> EqualTerms:
+        """The runs at equal times."""
+        rooms = (self.befores[0].conditions.room_c, self.afters[0].conditions.room_c)
+        return equal_terms([s.reading for s in self.befores], [s.reading for s in self.afters], rooms)
+
+    def assumes(self) -> tuple[Assumption, ...]:
+        """What the answer rests on."""
+        return assumptions_of(self.befores, self.afters, self.by, self.main(), self.terms(), self.conditions)
 
     def hidden(self) -> tuple[float | None, float | None]:
         """The gain that could hide [K], and what two more runs on each side would show [K]."""
@@ -223,7 +229,7 @@ class _Case:
         return scale * max(0.0, main.u95 - main.difference), scale * later if later is not None else None
 
     def reasons(
-        self, verdict: Verdict, assumes: Sequence[str], hidden_k: float | None, showable_k: float | None
+        self, verdict: Verdict, doubts: Sequence[Assumption], hidden_k: float | None, showable_k: float | None
     ) -> tuple[Words, ...]:
         """Why, in sentences."""
         main, noise = self.main(), self.by["noise"]
@@ -234,7 +240,8 @@ class _Case:
             if showable_k is not None and hidden_k > 0.0:
                 more = "hardly" if showable_k > REPEATS_HELP_SHARE * main_k else "runs"
             reasons.append(say("comparison-true-gain-up-to-k", hidden_k=hidden_k, more=more, showable_k=showable_k))
-        reasons += [_ASSUMED[name] for name in assumes if verdict is not Verdict.NO_DIFFERENCE_SHOWN]
+        if verdict is not Verdict.NO_DIFFERENCE_SHOWN:
+            reasons += [listed([w for w in (a.why, a.remedy) if w], "space") for a in doubts]
         ratio, fan = self._fan_ratio(), self.by["fan_speed"]
         if main.quantity == "resistance_same_fan" and ratio is not None and abs(ratio - 1.0) > FAN_CHANGED_SHARE:
             reasons.append(
@@ -255,8 +262,7 @@ class _Case:
         if any(sag.told for sag in sags) and None not in [sag.difference.power for sag in sags]:
             (b1, b10), (a1, a10) = ((sag.minute_1.power, sag.minute_10.power) for sag in sags)
             reasons.append(say("comparison-sag", before_1=b1, before_10=b10, after_1=a1, after_10=a10))
-        rooms = (self.befores[0].conditions.room_c, self.afters[0].conditions.room_c)
-        terms = equal_terms([s.reading for s in self.befores], [s.reading for s in self.afters], rooms)
+        terms = self.terms()
         if terms.start_apart_k is not None and abs(terms.start_apart_k) > START_SHOWN_K:
             reasons.append(
                 say(
@@ -269,12 +275,6 @@ class _Case:
             reasons.append(say("comparison-not-both-runs-had-settled"))
         reasons += [c.text for c in self.conditions if c.bearing in (Bearing.NOTED, Bearing.CORRECTED)]
         return tuple(reasons)
-
-
-_ASSUMED = {
-    "fan": say("comparison-neither-fan-speed-nor-fan"),
-    "placement": say("comparison-where-stood-not-noted-on"),
-}
 
 
 def _reason(effect: Effect) -> Words:

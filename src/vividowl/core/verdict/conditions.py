@@ -25,7 +25,8 @@ class Bearing(StrEnum):
 
 @dataclass(frozen=True)
 class Conditions:
-    """How a run was made. Every field may be None: not known. room_c [degC], duration_min [min]."""
+    """How a run was made. Every field may be None: not known. room_c [degC], duration_min [min]; die_column: heading of
+    the die's column in the log."""
 
     load: str | None = None
     fan: str | None = None
@@ -37,6 +38,7 @@ class Conditions:
     sensor: Words | None = None
     room_c: float | None = None
     duration_min: float | None = None
+    die_column: str | None = None
 
 
 @dataclass(frozen=True)

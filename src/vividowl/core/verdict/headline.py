@@ -21,7 +21,16 @@ _WORDS = {
     Verdict.IMPROVED_IF_SAME: say("headline-improved"),
     Verdict.WORSE_IF_SAME: say("headline-worse"),
 }
-_ASSUMED = {"fan": say("headline-fan"), "placement": say("headline-place")}
+_ASSUMED = {
+    "load": say("headline-load"),
+    "fan": say("headline-fan"),
+    "room": say("headline-room"),
+    "thermometer": say("headline-thermometer"),
+    "sensor": say("headline-sensor"),
+    "power": say("headline-power"),
+    "split": say("headline-split"),
+    "placement": say("headline-place"),
+}
 _COLON = ": "
 
 
@@ -42,7 +51,7 @@ def headline_of(
     verdict: the verdict
     before: the first run before
     effects: effects (n,)
-    assumes: conditions that were not noted and could do it alone (k,)
+    assumes: names of what is doubtful or not known and could do it alone (k,)
     limit_c: temperature limit [degC] or None
     returns: the sentence without its full stop (p,)
     source: common practice, no source

@@ -15,7 +15,16 @@ NEVER_PERCENT = 0.5  # [%] of the loaded time that are told as never; half of th
 HALF_AS_LOUD_DB = 10.0  # [dB] that sound about half as loud; sone and phon rule (ISO 532-1)
 CLEARLY_DB = 3.0  # [dB] that anyone hears; common practice, no source
 # A kelvin is a degree of difference, the name that the customer knows.
-_ASSUMED = {"fan": say("plain-fan"), "placement": say("plain-place")}
+_ASSUMED = {
+    "load": say("plain-load"),
+    "fan": say("plain-fan"),
+    "room": say("plain-room"),
+    "thermometer": say("plain-thermometer"),
+    "sensor": say("plain-sensor"),
+    "power": say("plain-power"),
+    "split": say("plain-split"),
+    "placement": say("plain-place"),
+}
 
 
 @dataclass(frozen=True)
@@ -59,9 +68,9 @@ def _means(comparison: Comparison, by: Mapping[str, Effect]) -> tuple[Words, ...
         return told if trade else (say("plain-no-difference", hidden=comparison.hidden_gain_k),)
     if not told:
         told = (say("plain-calculated", words=comparison.headline),)
-    if comparison.assumes:
-        same = listed((_ASSUMED[name] for name in comparison.assumes), "and")
-        told = (*told, say("plain-if-same", same=same, assumes=len(comparison.assumes)))
+    if comparison.doubts:
+        same = listed((_ASSUMED[doubt.name] for doubt in comparison.doubts), "and")
+        told = (*told, say("plain-if-same", same=same, assumes=len(comparison.doubts)))
     return told
 
 

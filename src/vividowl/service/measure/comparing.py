@@ -18,6 +18,7 @@ from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.core.verdict.comparison import Comparison, compare
 from vividowl.core.verdict.conditions import Conditions
 from vividowl.core.verdict.parts import Side
+from vividowl.service.jobs.device import is_fanless
 from vividowl.service.measure.frames import frames_of_run, kept_frames
 from vividowl.service.measure.readings import noise_of, reading_of
 from vividowl.service.measure.sounds import kept_sounds, recorded_level
@@ -97,7 +98,9 @@ def judged_by(scope: Scope, job: Job) -> tuple[Tolerances, float]:
 
 
 def _side(
+    job: Job,
     run: Run,
+    trace: TraceFile,
     reading: Reading,
     noise: Sequence[NoiseReading],
     recordings: Sequence[SoundFile],
@@ -106,7 +109,7 @@ def _side(
     frames = frames_of_run(frame_files, reading.pace.frames)
     conditions = Conditions(
         load=run.load_recipe,
-        fan=run.fan_setting,
+        fan="no fan" if is_fanless(job) else run.fan_setting,
         power_profile=run.power_profile,
         placement=run.placement,
         start=say(f"start-{run.start.value}") if run.start else None,
@@ -115,6 +118,7 @@ def _side(
         sensor=ROLE_KINDS[reading.die_role].words,
         room_c=run.room_c,
         duration_min=run.duration_min,
+        die_column=next((c["header"] for c in trace.channels if c["role"] == reading.die_role), None),
     )
     results = {
         name: value
@@ -131,7 +135,7 @@ def _side(
 def _repeat(workshop: Workshop, scope: Scope, run: Run, trace: TraceFile, job: Job) -> Side:
     """A repeat of a run's recipe: it has a log, while meter, phone and results belong to the run."""
     reading = reading_of(workshop, scope.shop_id, trace, run, job.limit_c, repeat=True)
-    return replace(_side(run, reading, (), ()), results={})
+    return replace(_side(job, run, trace, reading, (), ()), results={})
 
 
 def _ladders(
@@ -184,7 +188,7 @@ def compare_runs(workshop: Workshop, scope: Scope, job: Job, before: Run | None,
     spots = [kept(scope, SpotReading, run) for run in pair]
     sides = [
         [
-            _side(run, readings[i], noise[i], kept_sounds(scope, run), kept_frames(scope, run)),
+            _side(job, run, logs[i], readings[i], noise[i], kept_sounds(scope, run), kept_frames(scope, run)),
             *(_repeat(workshop, scope, run, trace, job) for trace in traces[i][1:]),
         ]
         for i, run in enumerate(pair)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from pathlib import Path
 
@@ -70,7 +70,12 @@ def read_file(
     return FileReading(guesses, reading, said, (*parsed.notices, *dropouts))
 
 
-def conditions_from(given: Mapping[str, str], room_c: float | None, reading: Reading) -> Conditions:
+def die_column(channels: Sequence[ChannelGuess], reading: Reading) -> str | None:
+    """Heading of the column that the deciding die was read from."""
+    return next((c.header for c in channels if c.role is reading.die_role), None)
+
+
+def conditions_from(given: Mapping[str, str], room_c: float | None, found: FileReading) -> Conditions:
     """Conditions from keys; an unknown key is refused."""
     unknown = sorted(set(given) - set(CONDITION_KEYS))
     if unknown:
@@ -80,7 +85,12 @@ def conditions_from(given: Mapping[str, str], room_c: float | None, reading: Rea
             remedy=say("allowed", names=listed(CONDITION_KEYS)),
         )
     words = {key: given.get(key) for key in CONDITION_KEYS}
-    return Conditions(**words, sensor=ROLE_KINDS[reading.die_role].words, room_c=room_c)  # type: ignore[arg-type]
+    return Conditions(
+        **words,  # type: ignore[arg-type]
+        sensor=ROLE_KINDS[found.reading.die_role].words,
+        die_column=die_column(found.channels, found.reading),
+        room_c=room_c,
+    )
 
 
 def compare_files(
@@ -96,7 +106,7 @@ def compare_files(
     sides = []
     for path, room_c, given in ((before, before_room_c, before_given), (after, after_room_c, after_given)):
         found = read_file(path, room_c, limit_c)
-        sides.append(Side(conditions_from(given, room_c, found.reading), found.reading))
+        sides.append(Side(conditions_from(given, room_c, found), found.reading))
     return compare(sides[0], sides[1], limit_c=limit_c)
 
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from vividowl.core.quantities.words import say
+from vividowl.core.verdict.assumptions import Assumption
 from vividowl.core.verdict.conditions import ConditionFinding
 from vividowl.core.verdict.plain import Plain
 from vividowl.service.jobs.intake import JobView
@@ -15,6 +16,7 @@ from vividowl.web.measure.present import reading_out
 from vividowl.web.measure.schemas import LadderOut
 from vividowl.web.record.schemas import (
     AgreedOut,
+    AssumptionOut,
     ChartOut,
     ConditionOut,
     EffectOut,
@@ -40,6 +42,18 @@ def _condition(condition: ConditionFinding) -> ConditionOut:
     )
 
 
+def _assumption(found: Assumption) -> AssumptionOut:
+    return AssumptionOut(
+        name=found.name,
+        words=sentence(say(f"assumption-{found.name}")),
+        standing=found.standing.value,
+        standing_words=sentence(say(f"standing-{found.standing.value}")),
+        why=sentence(found.why),
+        remedy=sentence(found.remedy),
+        carries=found.carries,
+    )
+
+
 def verdict_out(compared: Compared) -> VerdictOut:
     """A verdict with all that is drawn beside it."""
     c = compared.comparison
@@ -47,7 +61,8 @@ def verdict_out(compared: Compared) -> VerdictOut:
         verdict=c.verdict.value,
         headline=sentence(c.headline),
         phrases=[PhraseOut(text=sentence(x.text), side=x.side) for x in c.phrases],
-        assumes=list(c.assumes),
+        assumes=[a.name for a in c.doubts],
+        rests_on=[_assumption(a) for a in c.assumes],
         hidden_gain_k=c.hidden_gain_k,
         showable_k=c.showable_k,
         reasons=list(sentences(c.reasons)),

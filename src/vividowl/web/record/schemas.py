@@ -38,6 +38,18 @@ class ConditionOut(Out):
     text: str
 
 
+class AssumptionOut(Out):
+    """What an answer rests on. standing: checked, noted, doubtful or unknown; carries: it could be what is claimed."""
+
+    name: str
+    words: str
+    standing: str
+    standing_words: str
+    why: str
+    remedy: str
+    carries: bool
+
+
 class PhraseOut(Out):
     """A piece of the headline. side: before or after for a figure of one side, assumed for what nobody noted."""
 
@@ -50,6 +62,7 @@ class VerdictOut(Out):
     headline: str
     phrases: list[PhraseOut]
     assumes: list[str]
+    rests_on: list[AssumptionOut] = Field(default_factory=list)
     hidden_gain_k: float | None
     showable_k: float | None
     reasons: list[str]

@@ -61,9 +61,15 @@ plain-calculated = Aus Watt und Temperaturen berechnet, nicht selbst gemessen: {
 plain-if-same = Das gilt, wenn { $same } wie zuvor { $assumes ->
     [one] war
    *[other] waren
-}; notiert hat es niemand.
+}; sicher ist das nicht.
 plain-fan = die Lüftereinstellung
 plain-place = der Platz, an dem es stand
+plain-load = die Arbeit des Geräts
+plain-room = die Raumtemperatur
+plain-thermometer = der Ort des Thermometers
+plain-sensor = der Fühler des Geräts
+plain-power = die Art, wie die Leistung gemessen wird
+plain-split = der Anteil von Prozessor und Grafik
 after-care-vents = Halten Sie die Lüftungsschlitze frei: Ein Tisch ist gut, Bett oder Decke nehmen ihm die Luft.
 after-care-skin-limit = Nur auf einem Dock oder Ständer benutzen, nie auf dem Schoß, im Bett oder in der Hand: Die Unterseite wird bis zu { FIX($skin_high_c, 0) } °C warm und kann die Haut verbrennen. Das haben Sie so angenommen.
 after-care-cover-battery-warm = Die Unterseite wird nahe dem Akku warm. Wo das Gerät es anbietet, nur bis 80 % laden, und vorbeikommen, wenn sich das Gehäuse wölbt.

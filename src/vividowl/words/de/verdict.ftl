@@ -170,6 +170,12 @@ headline-improved = Verbessert
 headline-worse = Schlechter
 headline-fan = Lüfter
 headline-place = Platz
+headline-load = Last
+headline-room = Raum
+headline-thermometer = Ort des Thermometers
+headline-sensor = Fühler
+headline-power = Bedeutung der Leistung
+headline-split = Aufteilung der Chips
 headline-figure = { FIX($value, $digits) }
 headline-watts = { FIX($value, $digits) } W
 conditions-degrees = { FIX($value, 1) } °C
@@ -182,3 +188,77 @@ bearing-corrected = herausgerechnet
 bearing-noted = vermerkt
 bearing-unknown = nicht bekannt
 bearing-forbids = verbietet es
+
+## Worauf eine Antwort beruht
+
+assumed-load-by-power = Die Leistung in beiden Protokollen zeigt, was jeder Lauf gearbeitet hat.
+assumed-load-by-work =
+    { $name ->
+        [frames] Die Bildrate
+       *[clock] Der Takt
+    } war auf beiden Seiten gleich.
+assumed-load-not-logged = Nichts in den Protokollen zeigt, dass die Last gleich war: weder Leistung noch Takt noch Bildrate.
+assumed-load-remedy = Eine Seite mit gleicher Last wiederholen und Leistung oder Takt mitschreiben.
+assumed-use-moved = Die Auslastung ging von { FIX($before, 0) } auf { FIX($after, 0) } %: Das war eine andere Last.
+assumed-work-moved =
+    { $name ->
+        [frames] Die Bildrate ging von { FIX($before, 0) } auf { FIX($after, 0) } je Sekunde
+       *[clock] Der Takt ging von { FIX($before, 0) } auf { FIX($after, 0) } MHz
+    }, und keine Leistung wurde mitgeschrieben: Last oder Leistungsgrenze können sich geändert haben.
+assumed-power-differs = Vorher nahm es { FIX($before, 0) } W auf, nachher { FIX($after, 0) } W, und ein Kühler an seiner Grenze wird mit weniger Leistung von selbst besser.
+assumed-power-differs-remedy = Eine Seite mit der Leistung der anderen wiederholen.
+assumed-fan-logged = Die Drehzahl des Lüfters steht in beiden Protokollen.
+assumed-fan-fixed = Als fest notiert: { $setting }.
+assumed-fan-auto = Der Lüfter war nicht fest eingestellt und seine Drehzahl steht nicht in beiden Protokollen; er kann anders gelaufen sein.
+assumed-fan-remedy = Mit festem Lüfter wiederholen oder seine Drehzahl mitschreiben.
+assumed-room-logged = Die Raumtemperatur steht in beiden Protokollen.
+assumed-room-noted = Von Hand notiert, und der Verlauf gibt keinen Anlass, daran zu zweifeln.
+assumed-room-fell =
+    { $side ->
+        [before] Vorher
+       *[after] Nachher
+    } fiel die Temperatur des Chips bei gleicher Leistung um { FIX($fell, 1) } K: Der Raum kann abgekühlt sein.
+assumed-room-late = Nur { FIX($percent, 0) } % des Unterschieds waren zur Hälfte des Laufs da: Was sich innen ändert, zeigt sich in Minuten, ein Raum nicht.
+assumed-room-remedy = Mit Fenster und Heizung, wie sie sind, wiederholen und den Raum auch am Ende notieren.
+assumed-idle-not-logged = Der Raum wurde von Hand notiert; die Protokolle enthalten keinen Leerlauf, der das Thermometer prüfen könnte.
+assumed-idle-agrees = Im Leerlauf standen beide Seiten so weit über dem notierten Raum, wie sie sollten.
+assumed-idle-differs =
+    Schon im Leerlauf stand Nachher { FIX($apart, 1) } K { $warmer ->
+        [yes] wärmer
+       *[no] kühler
+    } über dem notierten Raum, als es sollte: Das ist das Thermometer oder der Fühler.
+assumed-thermometer-remedy = Mit dem Thermometer fern der Abluft und unverändertem Fühler wiederholen.
+assumed-sensor-same = Dieselbe Spalte auf beiden Seiten.
+assumed-sensor-noted = Dieselbe Art Fühler auf beiden Seiten; die Namen der Spalten sind nicht bekannt.
+assumed-sensor-other = Vorher wurde der Chip aus „{ $before }“ gelesen, nachher aus „{ $after }“.
+assumed-sensor-other-remedy = Auf beiden Seiten dieselbe Spalte wählen.
+assumed-sensor-clipped =
+    { $side ->
+        [before] Vorher
+        [after] Nachher
+       *[both] Auf beiden Seiten
+    } zeigt der Chip von früh an ein und denselben Wert, obwohl nichts dafür hergegeben wird: Der Fühler zeigt vielleicht nicht mehr als das.
+assumed-sensor-clipped-remedy = Einen anderen Fühler des Chips mitschreiben.
+assumed-firmware = Die Firmware hat sich dazwischen geändert: Sie kann den Fühler anders lesen oder den Lüfter anders steuern.
+assumed-firmware-remedy = Vorher mit der neuen Firmware wiederholen, wo der alte Zustand noch zu haben ist; sonst dazusagen.
+assumed-power-agrees = Leistung im Leerlauf und Takt geben keinen Anlass, an der Leistungsspalte zu zweifeln.
+assumed-power-idle = Im Leerlauf nahm es vorher { FIX($before, 0) } W und nachher { FIX($after, 0) } W auf: Die Leistungsspalte kann etwas anderes bedeuten.
+assumed-power-clock = Die Leistung änderte sich um { FIX($power, 0, sign: 1) } %, der Takt um { FIX($clock, 0, sign: 1) } %: Die Leistungsspalte kann etwas anderes bedeuten.
+assumed-power-remedy = Nachsehen, ob beide Protokolle die Leistung desselben enthalten, des Chips allein.
+assumed-split-same = Prozessor und Grafik teilten sich die Leistung auf beiden Seiten gleich.
+assumed-split-moved = Von der Leistung gingen vorher { FIX($before, 0) } % und nachher { FIX($after, 0) } % in den Prozessor.
+assumed-split-remedy = Mit einer Last wiederholen, die nur einen Chip beschäftigt.
+assumed-placement-noted = Auf beiden Seiten wurde derselbe Platz notiert; Deckel, Tuch und Dock sind in einem Protokoll nicht zu sehen.
+assumed-placement-remedy = Am selben Platz wiederholen, Deckel und Ständer gleich.
+assumption-load = Last
+assumption-fan = Lüfter
+assumption-room = Raum
+assumption-thermometer = Thermometer
+assumption-sensor = Fühler des Chips
+assumption-power = Bedeutung der Leistung
+assumption-split = Aufteilung der Chips
+assumption-placement = Platz
+standing-checked = vom Protokoll bestätigt
+standing-noted = von Hand notiert
+standing-doubtful = zweifelhaft
+standing-unknown = nicht bekannt

@@ -296,6 +296,14 @@ verdict-page-find-out-why = Find out why
 verdict-page-exhaust-got-hotter = The exhaust got hotter
 verdict-page-u-expanded-uncertainty-k = U is the expanded uncertainty, k = 2. A change smaller than U is not claimed.
 verdict-page-uncertainty-after-jcgm-sensor = Uncertainty after JCGM 100: sensor, room thermometer, run to run and the spread in the window, combined in quadrature; what the same sensor adds to both runs cancels in the change.
+rests-on =
+    What it rests on{ $open ->
+        [0] { "" }
+       *[other] : { $open } not sure
+    }
+rests-on-assumed = Taken to be the same
+rests-on-known = Known how
+rests-on-why = Why
 verdict-page-conditions-side-by-side = Conditions, side by side
 intake-form-this-needed-stands-on = This is needed: it stands on the record.
 intake-form-this-needed-at-least = This is needed: at least what it is called.

@@ -62,9 +62,15 @@ plain-calculated = Calculated from watts and temperatures, not seen by itself: {
 plain-if-same = This holds if { $same } { $assumes ->
     [one] was
    *[other] were
-} as before; nobody noted it.
+} as before; that is not certain.
 plain-fan = the fan setting
 plain-place = the place where it stood
+plain-load = the work it did
+plain-room = the temperature of the room
+plain-thermometer = the place of the thermometer
+plain-sensor = its sensor
+plain-power = the way its power is measured
+plain-split = the share of processor and graphics
 after-care-vents = Keep the vents free: a table is good, a bed or a blanket chokes it.
 after-care-skin-limit = Use it on a dock or a stand only, never on the lap, in bed or in the hand: the bottom gets up to { FIX($skin_high_c, 0) } °C and can burn skin. You accepted this.
 after-care-cover-battery-warm = The bottom near the battery gets warm. Charge to 80 % where the device offers it, and come in when the case bulges.

@@ -170,6 +170,12 @@ headline-improved = Improved
 headline-worse = Worse
 headline-fan = fan
 headline-place = place
+headline-load = load
+headline-room = room
+headline-thermometer = thermometer's place
+headline-sensor = sensor
+headline-power = meaning of the power
+headline-split = split between the chips
 headline-figure = { FIX($value, $digits) }
 headline-watts = { FIX($value, $digits) } W
 conditions-degrees = { FIX($value, 1) } °C
@@ -182,3 +188,77 @@ bearing-corrected = corrected
 bearing-noted = noted
 bearing-unknown = not known
 bearing-forbids = forbids
+
+## What an answer rests on
+
+assumed-load-by-power = The power in both logs shows what each run worked.
+assumed-load-by-work =
+    { $name ->
+        [frames] The frame rate
+       *[clock] The clock
+    } was the same on both sides.
+assumed-load-not-logged = Nothing in the logs shows that the load was the same: neither power, clock nor frame rate.
+assumed-load-remedy = Repeat one side with the same load, and log power or clock.
+assumed-use-moved = The use went from { FIX($before, 0) } to { FIX($after, 0) } %: that was another load.
+assumed-work-moved =
+    { $name ->
+        [frames] The frame rate went from { FIX($before, 0) } to { FIX($after, 0) } a second
+       *[clock] The clock went from { FIX($before, 0) } to { FIX($after, 0) } MHz
+    }, and no power was logged: the load or its power limit may have changed.
+assumed-power-differs = It drew { FIX($before, 0) } W before and { FIX($after, 0) } W after, and a cooler at its limit gets better with less power by itself.
+assumed-power-differs-remedy = Repeat one side at the power of the other.
+assumed-fan-logged = The fan's speed is in both logs.
+assumed-fan-fixed = Noted as fixed: { $setting }.
+assumed-fan-auto = The fan was not fixed and its speed is in neither log, so it may have turned otherwise.
+assumed-fan-remedy = Repeat with the fan fixed, or log its speed.
+assumed-room-logged = The room's temperature is in both logs.
+assumed-room-noted = Noted by hand, and the curve gives no reason to doubt that it stayed.
+assumed-room-fell =
+    { $side ->
+        [before] Before
+       *[after] After
+    } the die fell by { FIX($fell, 1) } K at even power: the room may have cooled.
+assumed-room-late = Only { FIX($percent, 0) } % of the difference was there at half of the run: what changed inside shows within minutes, a room does not.
+assumed-room-remedy = Repeat with windows and heating as they are, and note the room at the end too.
+assumed-idle-not-logged = The room was noted by hand; the logs hold no idle that could check the thermometer.
+assumed-idle-agrees = At idle both sides stood as far over the noted room as they should.
+assumed-idle-differs =
+    At idle After already stood { FIX($apart, 1) } K { $warmer ->
+        [yes] warmer
+       *[no] cooler
+    } over the noted room than it should: that is the thermometer or the sensor.
+assumed-thermometer-remedy = Repeat with the thermometer away from the exhaust and the sensor unchanged.
+assumed-sensor-same = The same column on both sides.
+assumed-sensor-noted = The same kind of sensor on both sides; the columns' names are not known.
+assumed-sensor-other = Before the die was read from “{ $before }”, after from “{ $after }”.
+assumed-sensor-other-remedy = Choose the same column on both sides.
+assumed-sensor-clipped =
+    { $side ->
+        [before] Before
+        [after] After
+       *[both] On both sides
+    } the die shows one and the same value from early on though nothing is given up for it: the sensor may show no more than that.
+assumed-sensor-clipped-remedy = Log another sensor of the die.
+assumed-firmware = The firmware changed in between: it may read the sensor or turn the fan otherwise.
+assumed-firmware-remedy = Repeat Before with the new firmware where the old state can be had, else say so.
+assumed-power-agrees = Idle power and clock give no reason to doubt what the power column means.
+assumed-power-idle = At idle it drew { FIX($before, 0) } W before and { FIX($after, 0) } W after: the power column may mean something else.
+assumed-power-clock = Power changed by { FIX($power, 0, sign: 1) } %, the clock by { FIX($clock, 0, sign: 1) } %: the power column may mean something else.
+assumed-power-remedy = Look whether both logs hold the power of the same thing, the package alone.
+assumed-split-same = Processor and graphics shared the power alike on both sides.
+assumed-split-moved = Of the power { FIX($before, 0) } % went into the processor before and { FIX($after, 0) } % after.
+assumed-split-remedy = Repeat with a load that works one chip alone.
+assumed-placement-noted = The same place was noted on both sides; lid, cloth and dock cannot be seen in a log.
+assumed-placement-remedy = Repeat in the same place, lid and stand alike.
+assumption-load = load
+assumption-fan = fan
+assumption-room = room
+assumption-thermometer = thermometer
+assumption-sensor = sensor of the die
+assumption-power = meaning of the power
+assumption-split = split between the chips
+assumption-placement = place
+standing-checked = checked by the log
+standing-noted = noted by hand
+standing-doubtful = doubtful
+standing-unknown = not known

@@ -64,9 +64,15 @@ plain-calculated = Calculado a partir de vatios y temperaturas, no medido por s�
 plain-if-same = Esto vale si { $same } { $assumes ->
     [one] fue igual
    *[other] fueron iguales
-} que antes; nadie lo anotó.
+} que antes; no es seguro.
 plain-fan = el ajuste del ventilador
 plain-place = el sitio donde estaba
+plain-load = el trabajo del equipo
+plain-room = la temperatura de la sala
+plain-thermometer = el lugar del termómetro
+plain-sensor = el sensor del equipo
+plain-power = la forma de medir la potencia
+plain-split = el reparto entre procesador y gráficos
 after-care-vents = Deje libres las rejillas: una mesa va bien; una cama o una manta lo ahogan.
 after-care-skin-limit = Úselo solo en una base o un soporte, nunca sobre las piernas, en la cama ni en la mano: la parte inferior llega a { FIX($skin_high_c, 0) } °C y puede quemar la piel. Usted lo aceptó.
 after-care-cover-battery-warm = La parte inferior se calienta cerca de la batería. Cargue hasta el 80 % si el equipo lo permite y tráigalo si la carcasa se abomba.

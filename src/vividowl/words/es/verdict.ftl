@@ -170,6 +170,12 @@ headline-improved = Mejor
 headline-worse = Peor
 headline-fan = el ventilador
 headline-place = el sitio
+headline-load = la carga
+headline-room = la sala
+headline-thermometer = el lugar del termómetro
+headline-sensor = el sensor
+headline-power = el significado de la potencia
+headline-split = el reparto entre chips
 headline-figure = { FIX($value, $digits) }
 headline-watts = { FIX($value, $digits) } W
 conditions-degrees = { FIX($value, 1) } °C
@@ -182,3 +188,77 @@ bearing-corrected = corregido
 bearing-noted = anotado
 bearing-unknown = no se sabe
 bearing-forbids = lo impide
+
+## En qué se apoya una respuesta
+
+assumed-load-by-power = La potencia de ambos registros muestra cuánto trabajó cada prueba.
+assumed-load-by-work =
+    { $name ->
+        [frames] Los fotogramas por segundo fueron los mismos
+       *[clock] La frecuencia fue la misma
+    } en ambos lados.
+assumed-load-not-logged = Nada en los registros muestra que la carga fuera la misma: ni potencia, ni frecuencia, ni fotogramas.
+assumed-load-remedy = Repetir un lado con la misma carga y registrar la potencia o la frecuencia.
+assumed-use-moved = El uso pasó de { FIX($before, 0) } a { FIX($after, 0) } %: era otra carga.
+assumed-work-moved =
+    { $name ->
+        [frames] Los fotogramas pasaron de { FIX($before, 0) } a { FIX($after, 0) } por segundo
+       *[clock] La frecuencia pasó de { FIX($before, 0) } a { FIX($after, 0) } MHz
+    } y no se registró la potencia: puede haber cambiado la carga o su límite de potencia.
+assumed-power-differs = Antes consumía { FIX($before, 0) } W y después { FIX($after, 0) } W, y un disipador al límite mejora por sí solo con menos potencia.
+assumed-power-differs-remedy = Repetir un lado con la potencia del otro.
+assumed-fan-logged = La velocidad del ventilador está en ambos registros.
+assumed-fan-fixed = Anotado como fijo: { $setting }.
+assumed-fan-auto = El ventilador no estaba fijo y su velocidad no está en ambos registros; puede haber girado de otro modo.
+assumed-fan-remedy = Repetir con el ventilador fijo o registrar su velocidad.
+assumed-room-logged = La temperatura de la sala está en ambos registros.
+assumed-room-noted = Anotada a mano, y la curva no da motivo para dudar de ella.
+assumed-room-fell =
+    { $side ->
+        [before] Antes
+       *[after] Después
+    }, el chip bajó { FIX($fell, 1) } K a la misma potencia: la sala puede haberse enfriado.
+assumed-room-late = Solo el { FIX($percent, 0) } % de la diferencia existía a mitad de la prueba: lo que cambia dentro se ve en minutos; una sala, no.
+assumed-room-remedy = Repetir con ventanas y calefacción como están y anotar la sala también al final.
+assumed-idle-not-logged = La sala se anotó a mano; los registros no contienen reposo con que comprobar el termómetro.
+assumed-idle-agrees = En reposo ambos lados estaban sobre la sala anotada lo que debían.
+assumed-idle-differs =
+    Ya en reposo, después estaba { FIX($apart, 1) } K { $warmer ->
+        [yes] más caliente
+       *[no] más frío
+    } sobre la sala anotada de lo que debía: es el termómetro o el sensor.
+assumed-thermometer-remedy = Repetir con el termómetro lejos de la salida de aire y el mismo sensor.
+assumed-sensor-same = La misma columna en ambos lados.
+assumed-sensor-noted = El mismo tipo de sensor en ambos lados; no se conocen los nombres de las columnas.
+assumed-sensor-other = Antes el chip se leyó de «{ $before }»; después, de «{ $after }».
+assumed-sensor-other-remedy = Elegir la misma columna en ambos lados.
+assumed-sensor-clipped =
+    { $side ->
+        [before] Antes
+        [after] Después
+       *[both] En ambos lados
+    } el chip muestra desde pronto un mismo valor aunque no se ceda nada por ello: puede que el sensor no muestre más.
+assumed-sensor-clipped-remedy = Registrar otro sensor del chip.
+assumed-firmware = El firmware cambió entremedias: puede leer el sensor o mover el ventilador de otro modo.
+assumed-firmware-remedy = Repetir el antes con el firmware nuevo si aún se puede; si no, decirlo.
+assumed-power-agrees = La potencia en reposo y la frecuencia no dan motivo para dudar de la columna de potencia.
+assumed-power-idle = En reposo consumía { FIX($before, 0) } W antes y { FIX($after, 0) } W después: la columna de potencia puede significar otra cosa.
+assumed-power-clock = La potencia cambió un { FIX($power, 0, sign: 1) } %, la frecuencia un { FIX($clock, 0, sign: 1) } %: la columna de potencia puede significar otra cosa.
+assumed-power-remedy = Mirar si ambos registros contienen la potencia de lo mismo, solo del chip.
+assumed-split-same = Procesador y gráficos se repartieron la potencia igual en ambos lados.
+assumed-split-moved = De la potencia, antes iba al procesador el { FIX($before, 0) } % y después el { FIX($after, 0) } %.
+assumed-split-remedy = Repetir con una carga que use un solo chip.
+assumed-placement-noted = En ambos lados se anotó el mismo sitio; tapa, tela y base no se ven en un registro.
+assumed-placement-remedy = Repetir en el mismo sitio, con tapa y soporte iguales.
+assumption-load = carga
+assumption-fan = ventilador
+assumption-room = sala
+assumption-thermometer = termómetro
+assumption-sensor = sensor del chip
+assumption-power = significado de la potencia
+assumption-split = reparto entre chips
+assumption-placement = sitio
+standing-checked = comprobado por el registro
+standing-noted = anotado a mano
+standing-doubtful = dudoso
+standing-unknown = no se sabe

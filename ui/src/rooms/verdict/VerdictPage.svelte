@@ -12,6 +12,7 @@
   import ConditionTable from './ConditionTable.svelte';
   import EffectTable from './EffectTable.svelte';
   import Headline from './Headline.svelte';
+  import RestsOn from './RestsOn.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
@@ -60,6 +61,9 @@
     {say('verdict-page-uncertainty-after-jcgm-sensor')}
   </p>
 </Working>
+<Working summary={say('rests-on', { open: verdict.rests_on.filter((a) => a.carries).length })}
+  ><RestsOn assumptions={verdict.rests_on} /></Working
+>
 <Working summary={say('verdict-page-conditions-side-by-side')}
   ><ConditionTable conditions={verdict.conditions} /></Working
 >
