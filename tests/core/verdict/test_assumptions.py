@@ -167,3 +167,9 @@ def test_power_that_moved_to_the_other_chip_is_no_gain(steady):
     found = compare(*sides)
     assert standing(found, "split") is Standing.DOUBTFUL
     assert found.verdict not in OUTRIGHT
+
+
+def test_a_die_that_a_governor_holds_is_no_clipped_sensor(chalk):
+    held = side(chalk, 1)
+    assert held.reading.throttling.share > 0.5
+    assert not held.reading.die_clipped

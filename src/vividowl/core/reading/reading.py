@@ -168,7 +168,7 @@ def read_trace(
         trace.interval_s,
         trace.die_role,
         stuck,
-        not stuck and _clipped(trace, steady),
+        not stuck and not throttling.spans_s and _clipped(trace, steady),
         load,
         find_pauses(trace, load) if len({p.chip for p in phases}) < 2 else (),
         phases,

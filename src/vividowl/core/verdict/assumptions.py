@@ -9,6 +9,7 @@ from enum import StrEnum
 
 from vividowl.core.quantities.words import Words, say
 from vividowl.core.reading.reading import Reading
+from vividowl.core.response.settling import RESTLESS_TAIL_SHARE
 from vividowl.core.trace.roles import Role
 from vividowl.core.verdict.conditions import Bearing, ConditionFinding
 from vividowl.core.verdict.equal_terms import EqualTerms, length_of
@@ -23,6 +24,9 @@ FAN_COULD_SHARE = 0.25
 HALF_OF_CLAIM = 0.5  # what idle shows of the claim, from which the claim may be a sensor's or a thermometer's
 # What is changed inside is there within minutes; a room that moves is not. Share of the claim at half of the run.
 EARLY_SHARE_LEAST = 0.6
+# A room seldom moves by more than this, so a small claim is asked for more of it; from memory.
+ROOM_COULD_K, EARLY_SHARE_SMALL = 4.0, 0.8
+EARLY_SHARE_RESTLESS = 0.35  # of a game, whose scenes are not alike at half of the run; from memory
 COMMON_LEAST_S = 360.0  # [s] of load on both sides, shorter runs do not tell a room that moves
 FELL_K = 1.5  # [K] that a die falls at even power before its room is doubted; from memory
 EVEN_SHARE = 0.03  # of power and fan that are even; from memory
@@ -182,7 +186,7 @@ def _room(p: _Pair) -> Iterator[Assumption]:
             yield Assumption("room", Standing.DOUBTFUL, say("assumed-room-fell", side=side, fell=fell), remedy, True)
             return
     early = _early_share(p)
-    if early is not None and early < EARLY_SHARE_LEAST:
+    if early is not None and early < _early_least(p):
         yield Assumption(
             "room", Standing.DOUBTFUL, say("assumed-room-late", percent=100 * max(0.0, early)), remedy, True
         )
@@ -204,6 +208,17 @@ def _fell(reading: Reading) -> float | None:
     return fell if fell > FELL_K and not lower_power and not faster_fan else None
 
 
+def _restless(p: _Pair) -> bool:
+    """Whether the work goes up and down by itself, as a game's does."""
+    return max(r.last_part for r in p.readings) >= RESTLESS_TAIL_SHARE
+
+
+def _early_least(p: _Pair) -> float:
+    if _restless(p):
+        return EARLY_SHARE_RESTLESS
+    return EARLY_SHARE_SMALL if p.claim_k is not None and abs(p.claim_k) < ROOM_COULD_K else EARLY_SHARE_LEAST
+
+
 def _early_share(p: _Pair) -> float | None:
     """Share of the claim that was there at half of the run, None where the runs cannot tell it."""
     b, a = p.readings
@@ -215,7 +230,7 @@ def _early_share(p: _Pair) -> float | None:
     for at_s in (0.5 * common, common):
         over = []
         for reading, room_c in zip(p.readings, rooms, strict=True):
-            die_c, watts, _ = reading.course.at(at_s)
+            die_c, watts, _ = (reading.course_by_halves if _restless(p) else reading.course).at(at_s)
             if die_c != die_c or (p.main.unit == "K/W" and not watts > 0.0):
                 return None
             over.append((die_c - (room_c or 0.0)) / (watts if p.main.unit == "K/W" else 1.0))

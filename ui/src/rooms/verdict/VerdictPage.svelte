@@ -61,7 +61,7 @@
     {say('verdict-page-uncertainty-after-jcgm-sensor')}
   </p>
 </Working>
-<Working summary={say('rests-on', { open: verdict.rests_on.filter((a) => a.carries).length })}
+<Working summary={say('rests-on', { open: verdict.assumes.length })} open={verdict.assumes.length > 0}
   ><RestsOn assumptions={verdict.rests_on} /></Working
 >
 <Working summary={say('verdict-page-conditions-side-by-side')}
