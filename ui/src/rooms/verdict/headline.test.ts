@@ -1,7 +1,8 @@
-import { render, screen } from '@testing-library/svelte';
+import { render, screen, within } from '@testing-library/svelte';
 import { describe, expect, it } from 'vitest';
 import type { Verdict } from '../../lib/api';
 import Headline from './Headline.svelte';
+import RestsOn from './RestsOn.svelte';
 
 const spans = (phrases: Verdict['phrases']) => {
   const headline = phrases.map((p) => p.text).join('');
@@ -28,5 +29,21 @@ describe('the headline of a verdict', () => {
   });
   it('leaves a plain sentence alone', () => {
     expect(spans([phrase('No difference shown')])).not.toHaveProperty('assumed');
+  });
+});
+
+describe('what an answer rests on', () => {
+  it('begins with what could be the claim, and the one thing to do', () => {
+    const known = { name: 'load', words: 'Load', standing: 'checked', standing_words: 'checked by the log' };
+    const open = { name: 'room', words: 'Room', standing: 'doubtful', standing_words: 'doubtful' };
+    const assumptions = [
+      { ...known, why: 'The power shows it.', remedy: '', carries: false },
+      { ...open, why: 'The die fell at even power.', remedy: 'Repeat with windows as they are.', carries: true },
+    ];
+    render(RestsOn, { assumptions });
+    const rows = screen.getAllByRole('row').slice(1);
+    expect(rows.map((row) => within(row).getByRole('rowheader').textContent)).toEqual(['Room', 'Load']);
+    expect(rows[0]).toHaveTextContent('The die fell at even power. Repeat with windows as they are.');
+    expect(rows[1]).toHaveTextContent('The power shows it.');
   });
 });
