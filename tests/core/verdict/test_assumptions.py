@@ -8,12 +8,13 @@ import pytest
 
 from vividowl.core.reading.reading import read_trace
 from vividowl.core.simulate.device import simulate
+from vividowl.core.sound.levels import NoiseFigure
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Trace
 from vividowl.core.verdict.assumptions import Standing
 from vividowl.core.verdict.comparison import compare
 from vividowl.core.verdict.conditions import Conditions
-from vividowl.core.verdict.parts import Side
+from vividowl.core.verdict.parts import Shown, Side
 from vividowl.core.verdict.verdicts import Verdict
 
 DIE, POWER, CLOCK, FAN = Role.CPU_TEMPERATURE, Role.CPU_POWER, Role.CPU_CLOCK, Role.FAN_SPEED
@@ -105,6 +106,10 @@ def test_a_gain_that_no_fan_could_do_is_told_outright(chalk, cured):
     found = compare(side(chalk, 1, given=given, drop=(FAN,)), side(cured, 2, given=given, drop=(FAN,)))
     (fan,) = [a for a in found.assumes if a.name == "fan"]
     assert (fan.standing, fan.carries) == (Standing.UNKNOWN, False)
+    # One that nobody noted may have been forced, and could do any of it.
+    given = replace(SAME, fan=None)
+    found = compare(side(chalk, 1, given=given, drop=(FAN,)), side(cured, 2, given=given, drop=(FAN,)))
+    assert doubted(found, "fan")
 
 
 def window(t, v, kelvins=5.0, from_s=360.0, over_s=90.0):
@@ -173,3 +178,15 @@ def test_a_die_that_a_governor_holds_is_no_clipped_sensor(chalk):
     held = side(chalk, 1)
     assert held.reading.throttling.share > 0.5
     assert not held.reading.die_clipped
+
+
+def test_quieter_with_a_fan_that_nobody_noted_is_an_if(steady):
+    given = replace(SAME, fan=None)
+    bare = {"given": given, "drop": (FAN,)}
+    loud, calm = (
+        [replace(side(steady, seed, **bare), noise=NoiseFigure(level, False, "vent", 0.3, 3)) for seed in seeds]
+        for level, seeds in ((50.0, (1, 3)), (40.0, (2, 4)))
+    )
+    found = compare(loud, calm)
+    assert found.effect("noise").shown is Shown.BETTER
+    assert doubted(found, "fan")

@@ -167,10 +167,11 @@ def _fan(p: _Pair) -> Iterator[Assumption]:
     elif found.bearing is Bearing.SAME and isinstance(found.before, str) and _SPEED.search(found.before):
         yield Assumption("fan", Standing.NOTED, say("assumed-fan-fixed", setting=found.before))
     else:
-        room_c = p.before.conditions.room_c
-        carries = p.could(FAN_COULD_SHARE * (b.die.mean - room_c)) if room_c is not None else p.claim_k is not None
-        why = say("assumed-fan-auto") if found.bearing is Bearing.SAME else say("comparison-neither-fan-speed-nor-fan")
-        yield Assumption("fan", Standing.UNKNOWN, why, say("assumed-fan-remedy"), carries)
+        # Automatic on both sides, its table may have been raised; where nobody noted it, it may have been forced.
+        noted, room_c = found.bearing is Bearing.SAME, p.before.conditions.room_c
+        could = p.could(FAN_COULD_SHARE * (b.die.mean - room_c)) if room_c is not None else p.claim_k is not None
+        why = say("assumed-fan-auto") if noted else say("comparison-neither-fan-speed-nor-fan")
+        yield Assumption("fan", Standing.UNKNOWN, why, say("assumed-fan-remedy"), could or not noted)
 
 
 def _room(p: _Pair) -> Iterator[Assumption]:
