@@ -12,6 +12,7 @@ import click
 from vividowl.cli_said import write_line
 from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.findings import held_back_unknown
+from vividowl.core.reading.limits import sensors_in
 from vividowl.core.trace.roles import ROLE_KINDS
 from vividowl.core.trace.sag import Minute
 from vividowl.core.verdict.comparison import Comparison
@@ -29,6 +30,10 @@ from vividowl.service.workings.calculators import work as work_out
 from vividowl.words import sentence, told
 
 FILE = click.Path(path_type=Path)
+# Effects that are those of one sensor.
+OF_THE_DIE = frozenset(
+    {"die_temperature", "rise", "resistance", "resistance_same_fan", "sustained_capacity", "throttle_share"}
+)
 AS_JSON = click.option("--json", "as_json", is_flag=True, help="JSON instead of words.")
 
 
@@ -51,7 +56,7 @@ def _minute(m: Minute) -> dict[str, float | None]:
     return {"power_W": m.power, "clock_MHz": m.clock_mhz, "die_C": m.die_c}
 
 
-def reading_values(found: FileReading) -> dict[str, Any]:
+def reading_values(found: FileReading, limit_c: float | None = None) -> dict[str, Any]:
     """A reading under the fixed keys; null is "not known"."""
     r = found.reading
     chips = {"cpu": r.chips.cpu, "gpu": r.chips.gpu}
@@ -90,6 +95,17 @@ def reading_values(found: FileReading) -> dict[str, Any]:
             "given_up_W": r.throttling.given_up_w,
             "given_up_MHz": r.throttling.given_up_mhz,
         },
+        "sensors": [
+            {
+                "sensor": s.role.value,
+                "limit_C": s.limit_c,
+                "limit_noted": s.limit_noted,
+                "end_C": s.end_c,
+                "over_limit_K": s.over_limit_k,
+            }
+            for s in sensors_in(r, {} if limit_c is None else {r.die_role: limit_c})
+        ],
+        "core_spread_K": None if r.core_spread is None else r.core_spread.mean,
         "sag": {
             "minute_1": _minute(r.sag.minute_1),
             "minute_10": _minute(r.sag.minute_10),
@@ -123,7 +139,7 @@ def read(log: Path, room: float | None, limit: float | None, as_json: bool) -> N
     """Read a sensor LOG: load, settled values, throttling, resistances, and what they say."""
     found = read_file(log, room, limit)
     if as_json:
-        return _print(reading_values(found))
+        return _print(reading_values(found, limit))
     r = found.reading
     write_line("cli-read", name=log.name, samples=r.samples, duration_s=r.duration_s, interval_s=r.interval_s)
     for notice in found.notices:
@@ -149,6 +165,7 @@ def _pairs(pairs: Sequence[str], remedy: Words) -> dict[str, str]:
 
 def comparison_values(found: Comparison) -> dict[str, Any]:
     """A comparison under the fixed keys; null is "not known"."""
+    die = found.sensors[0] if found.sensors else None
     return {
         "verdict": found.verdict.value,
         "headline": found.headline,
@@ -157,6 +174,8 @@ def comparison_values(found: Comparison) -> dict[str, Any]:
         "effects": [
             {
                 "quantity": e.quantity,
+                "sensor": die.role.value if die is not None and e.quantity in OF_THE_DIE else None,
+                "limit_C": die.limit_c if die is not None and e.quantity in OF_THE_DIE else None,
                 "unit": e.unit,
                 "before": e.before,
                 "after": e.after,
@@ -165,6 +184,20 @@ def comparison_values(found: Comparison) -> dict[str, Any]:
                 "shown": e.shown.value,
             }
             for e in found.effects
+        ],
+        "sensors": [
+            {
+                "sensor": s.role.value,
+                "limit_C": s.limit_c,
+                "limit_noted": s.limit_noted,
+                "before_C": s.before_c,
+                "after_C": s.after_c,
+                "difference_K": s.difference_k,
+                "U95_K": s.u95_k,
+                "over_limit_K": s.over_limit_k,
+                "shown": s.shown.value,
+            }
+            for s in found.sensors
         ],
         "reasons": list(found.reasons),
         "conditions": [

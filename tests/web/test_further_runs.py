@@ -73,16 +73,16 @@ def test_a_column_without_a_role_is_a_figure_by_its_name(ada):
     places = (("lap", 24.0), ("stand", 21.0))
     keys = [further(ada, job, p, COOL, 130 + i, placement=p, room_c=room) for i, (p, room) in enumerate(places)]
     for turn, (key, bay) in enumerate(zip(keys, (47.5, 41.5), strict=True)):
-        more = {"Drive bay [°C]": bay, "Fan steps": 3 + turn, "Words": "none"}
+        more = {"Left bay [°C]": bay, "Fan steps": 3 + turn, "Words": "none"}
         ada.upload(job, key, with_columns(log_bytes(COOL, seed=140 + turn), more))
     path = f"/api/jobs/{job}/all-runs"
     found = ada.call("GET", path)
-    assert {f for f in found["figures"] if f.startswith("column:")} == {"column:Drive bay [°C]", "column:Fan steps"}
+    assert {f for f in found["figures"] if f.startswith("column:")} == {"column:Left bay [°C]", "column:Fan steps"}
     logs = {log["id"]: r["key"] for r in found["runs"] for log in r["logs"]}
-    told = ada.call("GET", path + "/figure?name=column:Drive bay [°C]")["values"]
+    told = ada.call("GET", path + "/figure?name=column:Left bay [°C]")["values"]
     assert {logs[v["log"]]: v["value"] for v in told} == dict(zip(keys, (47.5, 41.5), strict=True))
     # A temperature is brought to the reference room before it is ranked, a count is not.
-    ranked = ada.call("GET", f"/api/jobs/{job}/rank?by=placement&value=column:Drive bay [°C]")["groups"]
+    ranked = ada.call("GET", f"/api/jobs/{job}/rank?by=placement&value=column:Left bay [°C]")["groups"]
     assert [g["group"] for g in ranked] == ["stand", "lap"]
     assert ranked[1]["mean"] - ranked[0]["mean"] == pytest.approx((47.5 - 24.0) - (41.5 - 21.0))
     counts = ada.call("GET", f"/api/jobs/{job}/rank?by=placement&value=column:Fan steps")["groups"]

@@ -7,7 +7,7 @@ from datetime import datetime, timedelta
 
 import numpy as np
 
-from vividowl.core.trace.roles import Role
+from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.core.trace.trace import Trace
 
 
@@ -34,6 +34,9 @@ _HEADERS = {
     Role.CPU_UTILISATION: "Total CPU Usage [%]",
     Role.FAN_SPEED: "Fan [RPM]",
     Role.EXHAUST_TEMPERATURE: "Exhaust probe [{t}]",
+    Role.GPU_HOTSPOT: "Hot Spot [{t}]",
+    Role.MEMORY_TEMPERATURE: "Memory [{t}]",
+    Role.SKIN_TEMPERATURE: "Skin [{t}]",
     Role.THROTTLE_FLAG: "Thermal throttling [Yes/No]",
 }
 _GRAPHICS = {
@@ -65,7 +68,7 @@ def write_log(trace: Trace, began: datetime, style: Style, seed: int) -> bytes:
             if role is Role.THROTTLE_FLAG:
                 cells.append("Yes" if value > 0.5 else "No")
                 continue
-            if role in (Role.CPU_TEMPERATURE, Role.EXHAUST_TEMPERATURE):
+            if ROLE_KINDS[role].unit == "°C":
                 value = 0.0 if i in lost and role is Role.CPU_TEMPERATURE else value
                 value = value * 1.8 + 32.0 if style.fahrenheit else value
             digits = 0 if role in (Role.CPU_CLOCK, Role.FAN_SPEED) else 1

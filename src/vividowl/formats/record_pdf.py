@@ -21,6 +21,7 @@ from vividowl.core.response.ladder import Ladder
 from vividowl.core.verdict.comparison import Comparison
 from vividowl.core.verdict.parts import Effect
 from vividowl.core.verdict.plain import Plain
+from vividowl.core.verdict.sensors import SensorVerdict
 from vividowl.formats.drawing import chart_svg, ladder_svg, owl_svg
 from vividowl.formats.words import day, money, number
 from vividowl.words import locale, told
@@ -200,6 +201,25 @@ def _page_one(sheet: RecordSheet) -> dict[str, Any]:
     }
 
 
+def _sensor(sensor: SensorVerdict) -> dict[str, Words]:
+    """A temperature beside the deciding die, as a line of the table."""
+    change: Words = say("record-pdf-not-known")
+    if sensor.difference_k is not None:
+        change = say(
+            "record-pdf-change",
+            change=number(sensor.difference_k, "K", signed=True),
+            u95=number(sensor.u95_k, "K"),
+        )
+    return {
+        "words": sensor.words,
+        "unit": say("record-pdf-limit", limit=sensor.limit_c),
+        "before": number(sensor.before_c, "°C"),
+        "after": number(sensor.after_c, "°C"),
+        "change": change,
+        "shown": SHOWN[sensor.shown.value],
+    }
+
+
 def _page_two(sheet: RecordSheet) -> dict[str, Any]:
     """For the curious: what was measured, how, and what went otherwise than planned."""
     comparison = sheet.comparison
@@ -208,7 +228,12 @@ def _page_two(sheet: RecordSheet) -> dict[str, Any]:
         "reasons": [*(comparison.reasons if comparison else ()), *sheet.notes],
         "has_comparison": comparison is not None,
         "exhaust": sheet.exhaust,
-        "effects": [_effect(e) for e in comparison.effects if shown_effect(e)] if comparison else [],
+        "effects": [
+            *(_effect(e) for e in comparison.effects if shown_effect(e)),
+            *(_sensor(s) for s in comparison.sensors[1:]),
+        ]
+        if comparison
+        else [],
         "conditions": [
             {
                 "words": c.words,

@@ -16,7 +16,7 @@ from vividowl.store.base import Base, Versioned, check_of, now, one_of
 
 class Device(Versioned, Base):
     """One device, whose visits are jobs. serial: the maker's; tag: the shop's own sign on it; either may be empty.
-    lidded: whether a lid lies over the die."""
+    lidded: whether a lid lies over the die. sensor_limits: noted limits of its other sensors, by role [degC]."""
 
     __tablename__ = "device"
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
@@ -33,6 +33,7 @@ class Device(Versioned, Base):
     power_limit_cpu_w: Mapped[float | None]
     power_limit_gpu_w: Mapped[float | None]
     limit_c: Mapped[float | None]
+    sensor_limits: Mapped[dict[str, Any]] = mapped_column(JSONB, default=dict)
     created_at: Mapped[datetime] = mapped_column(default=now)
     __table_args__ = (
         UniqueConstraint("shop_id", "id"),

@@ -230,6 +230,13 @@ class Job(Versioned, Base):
         return self._limit("limit_c")
 
     @property
+    def sensor_limits(self) -> dict[str, float]:
+        """Noted limits of its other sensors, by role [degC]."""
+        limits = (self.judged_by or {}).get("limits") or {}
+        found: dict[str, float] = limits.get("sensor_limits", self.device.sensor_limits)
+        return found
+
+    @property
     def power_limit_cpu_w(self) -> float | None:
         """Power limit of its processor [W]."""
         return self._limit("power_limit_cpu_w")

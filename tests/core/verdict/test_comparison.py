@@ -40,12 +40,13 @@ def side(device, seed, *, noise_db=None, drop=(), **conditions):
     return Side(given, read_trace(trace, room), noise)
 
 
-def test_a_good_service_on_a_throttled_machine_is_told_in_watts(chalk, cured):
+def test_a_good_service_on_a_throttled_machine_leads_with_kelvins_at_equal_work(chalk, cured):
     found = compare(side(chalk, 1, noise_db=53), side(cured, 2, noise_db=46.4))
     assert found.verdict is Verdict.IMPROVED
-    # What was measured leads; what it could hold is calculated and stands in the details.
+    # Kelvins at equal work lead; what is felt of them follows, what it could hold is calculated and stands below.
     assert sentence(found.headline) == (
-        "Improved: same load, 45 → 58 W, clock +9 %, throttled 97 % → 0 %; now 26 K below its limit"
+        "Improved: 39 K less at 45 W with the fan as before, throttled 97 % → 0 %, under the same load 45 → 58 W; "
+        "now 26 K below its limit"
     )
     assert found.effect("resistance").shown is Shown.BETTER
     assert any("the watts tell" in r for r in sentences(found.reasons))
@@ -73,7 +74,7 @@ def test_a_worse_service_is_called_worse(mild):
     # A fan whose speed is in one log only may have turned otherwise.
     unseen = compare(side(mild, 7), side(worse, 8, drop=(Role.FAN_SPEED,)))
     assert unseen.verdict is Verdict.WORSE_IF_SAME
-    assert sentence(unseen.headline) == "Worse, if fan was the same: 11 K more over the room at 40 W"
+    assert sentence(unseen.headline) == "Worse, if fan was the same: 11 K more at 40 W"
 
 
 def test_the_difference_is_surer_than_the_figures_since_the_sensor_is_the_same(mild):

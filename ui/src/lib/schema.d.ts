@@ -3615,6 +3615,10 @@ export interface components {
             power_limit_gpu_w: number | null;
             /** Reasons */
             reasons: string[];
+            /** Sensor Limits */
+            sensor_limits: {
+                [key: string]: number;
+            };
             /** Serial */
             serial: string;
             /** Tag */
@@ -4490,6 +4494,10 @@ export interface components {
             power_limit_gpu_w?: number | null;
             /** @default unknown */
             seal?: components["schemas"]["Seal"];
+            /** Sensor Limits */
+            sensor_limits?: {
+                [key: string]: number;
+            };
             /**
              * Serial
              * @default
@@ -4591,6 +4599,10 @@ export interface components {
             power_limit_gpu_w?: number | null;
             /** @default unknown */
             seal?: components["schemas"]["Seal"];
+            /** Sensor Limits */
+            sensor_limits?: {
+                [key: string]: number;
+            };
             /**
              * Serial
              * @default
@@ -4716,6 +4728,10 @@ export interface components {
             reachable: string[];
             /** Seal */
             seal: string;
+            /** Sensor Limits */
+            sensor_limits: {
+                [key: string]: number;
+            };
             /** Serial */
             serial: string;
             /** Stage */
@@ -7137,6 +7153,35 @@ export interface components {
             words: string;
         };
         /**
+         * SensorOut
+         * @description A temperature by itself. limit_noted: by the shop, else the usual one from memory; difference_k: at equal work,
+         *     fan and room.
+         */
+        SensorOut: {
+            /** After C */
+            after_c: number;
+            /** Before C */
+            before_c: number;
+            /** Difference K */
+            difference_k: number | null;
+            /** Limit C */
+            limit_c: number | null;
+            /** Limit Noted */
+            limit_noted: boolean;
+            /** Over Limit K */
+            over_limit_k: number | null;
+            /** Role */
+            role: string;
+            /** Short Words */
+            short_words: string;
+            /** Shown */
+            shown: string;
+            /** U95 K */
+            u95_k: number | null;
+            /** Words */
+            words: string;
+        };
+        /**
          * SessionOut
          * @description languages: what customers can be written to in; that of a person is what their shop usually writes in.
          */
@@ -7865,6 +7910,8 @@ export interface components {
             reasons: string[];
             /** Rests On */
             rests_on: components["schemas"]["AssumptionOut"][];
+            /** Sensors */
+            sensors: components["schemas"]["SensorOut"][];
             /** Showable K */
             showable_k: number | null;
             /** Verdict */

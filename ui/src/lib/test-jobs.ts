@@ -31,6 +31,7 @@ export function makeJob(more: Partial<Job> = {}): Job {
     power_limit_cpu_w: null,
     power_limit_gpu_w: null,
     limit_c: 95,
+    sensor_limits: {},
     serial: '',
     tag: '',
     lidded: 'unknown',

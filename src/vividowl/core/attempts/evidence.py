@@ -16,7 +16,8 @@ from vividowl.core.reading.measured import Measured, at_fan_speed, difference_u9
 from vividowl.core.reading.reading import Reading
 from vividowl.core.response.terms import Response
 from vividowl.core.trace.roles import Role
-from vividowl.core.verdict.comparison import FAN_CHANGED_SHARE, FAN_STILL_RPM
+from vividowl.core.verdict.comparison import FAN_STILL_RPM
+from vividowl.core.verdict.headline import FAN_CHANGED_SHARE
 
 CHIP_GROWN_SHARE = 0.10  # of growth of one chip's resistance that is told from none; from memory
 CYCLES_RUN_IN = 5.0  # [1] heat cycles after which burn-in explains little; from memory

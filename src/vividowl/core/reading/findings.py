@@ -2,15 +2,20 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
+
 from vividowl.core.heat.temperature import REFERENCE_ROOM_C
 from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.reading.limits import AGAIN, sensors_in
 from vividowl.core.reading.measured import capacity, resistance, rise
 from vividowl.core.reading.reading import Reading, clock_words
 from vividowl.core.response.reference import Reference, class_reference, judge_response
-from vividowl.core.trace.roles import ROLE_KINDS
+from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.core.trace.throttling import Unknown
 
+# [K] between the hottest core and the coolest under an even load from which they are told; from memory
+CORES_APART_K = 12.0
 SHORT_LOG_S = 60.0  # [s] a log below it is told to be short; from memory
 AGREES_SHARE = 0.2  # within which cool-down and load tell the same interface; from memory
 SMALL_W = 20.0  # [W] below it a tenth is shown
@@ -24,6 +29,7 @@ def findings(
     reference: Reference | None = None,
     tolerances: Tolerances | None = None,
     reference_room_c: float = REFERENCE_ROOM_C,
+    sensor_limits_c: Mapping[Role, float] | None = None,
 ) -> tuple[Words, ...]:
     """Say in words what the log says.
 
@@ -33,6 +39,7 @@ def findings(
     reference: what the response is judged against, None for the typical laptop
     tolerances: half-widths, the shop's own or the defaults
     reference_room_c: room of the sustained capacity [degC]
+    sensor_limits_c: noted limits of other sensors by role [degC], None for the usual ones
     returns: sentences (n,) [text]
     raises: OutOfRange
     source: common practice, no source
@@ -46,6 +53,7 @@ def findings(
         out.append(say("findings-reads-c-from-first-sample", name=name, mean=reading.die.mean))
         return tuple(out)
     out.append(_steady(reading, room_c, tol))
+    out += _above_limits(reading, limit_c, sensor_limits_c or {})
     out += _phases(reading)
     out += _pauses(reading)
     out += _held(reading)
@@ -117,6 +125,26 @@ def _steady(reading: Reading, room_c: float | None, tol: Tolerances) -> Words:
         resistance=of.value if of is not None else None,
         u95=of.u95 if of is not None else None,
     )
+
+
+def _above_limits(reading: Reading, limit_c: float | None, noted: Mapping[Role, float]) -> list[Words]:
+    """What stands above its limit, and cores that lie far apart."""
+    out: list[Words]
+    limits = dict(noted) | ({reading.die_role: limit_c} if limit_c is not None else {})
+    out = [
+        say(
+            "comparison-sensor-over",
+            sensor=ROLE_KINDS[s.role].words,
+            after=s.end_c,
+            limit=s.limit_c,
+            noted=s.limit_noted,
+        )
+        for s in sensors_in(reading, limits)
+        if s.over_limit_k is not None and s.role not in AGAIN
+    ]
+    if reading.core_spread is not None and reading.core_spread.mean > CORES_APART_K:
+        out.append(say("findings-cores-apart", spread=reading.core_spread.mean))
+    return out
 
 
 def _phases(reading: Reading) -> list[Words]:

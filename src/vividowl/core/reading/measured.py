@@ -17,6 +17,7 @@ from vividowl.core.quantities.uncertainty import (
     standard_from_half_width,
 )
 from vividowl.core.reading.reading import Reading, Statistics
+from vividowl.core.trace.roles import Role
 
 # A few repeats in one sitting do not show all that changes from day to day. From memory.
 REPEATS_FLOOR = 0.2
@@ -58,35 +59,37 @@ class Measured:
         return COVERAGE_FACTOR * self.own
 
 
-def die_temperature(reading: Reading, tol: Tolerances) -> Measured:
+def die_temperature(reading: Reading, tol: Tolerances, role: Role | None = None) -> Measured:
     """Die over the end of the load, as measured; what is still to come counts as uncertainty.
 
     reading: the reading
     tol: half-widths
+    role: another of its temperatures, None for the deciding die
     returns: Measured [degC]
     source: JCGM 100:2008
     """
-    window = reading.window
+    window, of = reading.window, reading.stats[role or reading.die_role]
     to_come = abs(window.remaining_rise_k or 0.0)
-    scatter = combined(standard_from_half_width(tol.run_to_run_k), reading.die.standard_error)
+    scatter = combined(standard_from_half_width(tol.run_to_run_k), of.standard_error)
     shared = combined(
         standard_from_half_width(tol.die_sensor_k), TO_COME_WIDTH * to_come, 0.5 * (window.uncertainty_k or 0.0)
     )
-    return Measured(reading.die.mean, scatter, standard_from_half_width(TO_COME_DIFFERS * to_come), shared)
+    return Measured(of.mean, scatter, standard_from_half_width(TO_COME_DIFFERS * to_come), shared)
 
 
-def rise(reading: Reading, room_c: float | None, tol: Tolerances) -> Measured | None:
+def rise(reading: Reading, room_c: float | None, tol: Tolerances, role: Role | None = None) -> Measured | None:
     """Rise of the die over the room as measured, None without a room.
 
     reading: the reading
     room_c: room [degC] or None
     tol: half-widths
+    role: another of its temperatures, None for the deciding die
     returns: Measured [K] or None
     source: JCGM 100:2008
     """
     if room_c is None:
         return None
-    die = die_temperature(reading, tol)
+    die = die_temperature(reading, tol, role)
     drift = combined(die.drift, standard_from_half_width(tol.room_k))
     return Measured(die.value - room_c, die.scatter, drift, die.shared)
 
@@ -105,7 +108,11 @@ def by_share(statistics: Statistics, share: float) -> Measured:
 
 
 def resistance(
-    reading: Reading, room_c: float | None, tol: Tolerances, at: tuple[float, float] | None = None
+    reading: Reading,
+    room_c: float | None,
+    tol: Tolerances,
+    at: tuple[float, float] | None = None,
+    role: Role | None = None,
 ) -> Measured | None:
     """Rise over the heat into the cooler, None when either is not known.
 
@@ -113,11 +120,12 @@ def resistance(
     room_c: room [degC] or None
     tol: half-widths
     at: die [degC] and power that it felt [W] at an earlier time, None for the end of the load
+    role: another of its temperatures, None for the deciding die
     returns: Measured [K/W] or None
     formula: R = dT / P with P as the die feels it; u_R^2 = (u_dT / P)^2 + (dT u_P / P^2)^2
     source: JCGM 100:2008, 5.1.2
     """
-    over, power, felt = rise(reading, room_c, tol), reading.power, reading.felt
+    over, power, felt = rise(reading, room_c, tol, role), reading.power, reading.felt
     if over is None or room_c is None or power is None or felt is None or reading.die_stuck:
         return None
     die_c, felt_w = at if at is not None else (reading.die.mean, felt.watts)

@@ -56,7 +56,7 @@ class Reading:
     course: what it showed at earlier ends of the load, course_by_halves: as means over its last half; last_part:
     share of the load that the window is; begun: die [degC] and power [W] just before the load, None when the log
     begins with it; idle_fan_rpm: lowest usual speed of the fan before it, or None; sag: its first and its tenth
-    minute; pace: how evenly its clock and its frames went."""
+    minute; pace: how evenly its clock and its frames went; core_spread: hottest core less coolest [K], or None."""
 
     samples: int
     duration_s: float
@@ -83,6 +83,7 @@ class Reading:
     cool_down: CoolDown | None
     sag: Sag
     pace: Pace
+    core_spread: Statistics | None = None
 
     @property
     def die(self) -> Statistics:
@@ -188,6 +189,7 @@ def read_trace(
         cooling,
         sag_of(trace, load),
         pace_of(trace, inside),
+        statistics(trace.core_spread_k[inside]) if trace.core_spread_k is not None else None,
     )
 
 

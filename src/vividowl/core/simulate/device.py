@@ -11,8 +11,9 @@ import numpy as np
 from vividowl.core.heat.air import FAN_RESISTANCE_EXPONENT, HEAT_CAPACITY_AIR, air_density
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.trace.roles import Role
-from vividowl.core.trace.trace import Series, Trace
+from vividowl.core.trace.trace import Series, Trace, scan
 
+MEMORY_TAU_S = 25.0  # [s] of memory on its pad; from memory
 STEP_S = 0.1  # [s] of the simulated device; its fastest part takes longer (numerics)
 
 
@@ -22,7 +23,9 @@ class Device:
 
     interface: die to heatsink; sink: heatsink to air at the fan's highest speed; chassis: slow part to the room.
     fan_low_c and fan_high_c: die temperatures between which the fan goes from idle to full; flow_full: air it moves
-    at full speed [m3/s].
+    at full speed [m3/s]. memory_pad: pad between memory and heatsink [K/W], memory_power: its heat under load [W];
+    hot_spot: how far the hottest spot of the die stands above its sensor [K/W]; skin_share: of the chassis' rise that
+    reaches the surface [1]. Nought: that sensor is not there.
     """
 
     interface: float = 0.25
@@ -44,6 +47,10 @@ class Device:
     clock_full_mhz: float = 3900.0
     fanless: bool = False
     flow_full: float = 0.004
+    memory_pad: float = 0.0
+    memory_power: float = 8.0
+    hot_spot: float = 0.0
+    skin_share: float = 0.0
 
 
 def simulate(
@@ -71,7 +78,7 @@ def simulate(
     noise_k: standard deviation of the temperature sensor [K]
     pass_s: length of one pass of a looping benchmark [s], 0 for an even load
     room_drift_k: how far the room warms over the run [K]
-    returns: Trace with temperature, power, clock, utilisation, fan, exhaust and throttle flag
+    returns: Trace with temperature, power, clock, utilisation, fan, exhaust and throttle flag, and the parts it has
     raises: OutOfRange
     formula: three heat capacities in a row, explicit Euler at 0.1 s; air-side resistance goes with N^-0.8
     source: lumped heat balance, textbook; the exponent is that of turbulent forced convection; exhaust by the first law
@@ -97,14 +104,31 @@ def simulate(
     if not device.fanless:
         channels[Role.FAN_SPEED] = np.maximum(0.0, noisy(4, 15.0, 0))
         channels[Role.EXHAUST_TEMPERATURE] = noisy(5, 0.2, 1)
+    for role, values in _parts(device, rows, room_c).items():
+        channels[role] = np.round(values[::every] + rng.normal(0.0, noise_k, n), 1)
     return Trace(np.arange(n, dtype=np.float64) * (every * STEP_S), channels)
+
+
+def _parts(device: Device, rows: Series, room_c: float) -> dict[Role, Series]:
+    """Temperatures of what sits beside the die, at each step (n,)."""
+    out: dict[Role, Series] = {}
+    use, sink, chassis = rows[:, 3] / 100.0, rows[:, 7], rows[:, 8]
+    if device.hot_spot > 0.0:
+        out[Role.GPU_HOTSPOT] = rows[:, 0] + device.hot_spot * rows[:, 1]
+    if device.memory_pad > 0.0:
+        goal = sink + device.memory_power * use * device.memory_pad
+        keep = np.full((len(goal), 1), 1.0 - STEP_S / MEMORY_TAU_S)
+        out[Role.MEMORY_TEMPERATURE] = goal[0] + scan(keep, (1.0 - keep) * (goal - goal[0])[:, None])[:, 0]
+    if device.skin_share > 0.0:
+        out[Role.SKIN_TEMPERATURE] = room_c + device.skin_share * (chassis - room_c)
+    return out
 
 
 @lru_cache(maxsize=24)
 def _run(
     device: Device, room_c: float, lead_s: float, load_s: float, tail_s: float, pass_s: float, room_drift_k: float
 ) -> Series:
-    """What the device does at each step, without any noise, so that repeats of a run cost nothing (n, 7)."""
+    """What the device does at each step, without any noise, so that repeats of a run cost nothing (n, 9)."""
     steps = int((lead_s + load_s + tail_s) / STEP_S)
     idle, boost, sustained, limit_c = device.idle_power, device.boost_power, device.sustained_power, device.limit_c
     boost_s, leakage, full_rpm = device.boost_s, device.leakage_per_k, device.fan_full_rpm
@@ -112,7 +136,7 @@ def _run(
     start = room_c + idle * (device.sink + device.chassis)
     die, sink, chassis = start + 1.0, start, room_c + idle * device.chassis
     rpm, clamp = device.fan_idle_rpm, 1.0
-    rows = np.empty((steps, 7))
+    rows = np.empty((steps, 9))
     for i in range(steps):
         t = i * STEP_S
         room = room_c + room_drift_k * t / (steps * STEP_S)
@@ -137,7 +161,7 @@ def _run(
         held = wanted > 1.5 * idle and clamp < 0.97
         clock = device.clock_full_mhz * max(0.2, power / boost) ** (1 / 3) if use > 0.1 else 800.0
         exhaust = room + q3 / (_air_heat(room) * device.flow_full * rpm / full_rpm)
-        rows[i] = (die, power, clock, 100 * use, rpm, exhaust, held)
+        rows[i] = (die, power, clock, 100 * use, rpm, exhaust, held, sink, chassis)
     rows.setflags(write=False)
     return rows
 

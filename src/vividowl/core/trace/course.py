@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from collections.abc import Mapping
+from dataclasses import dataclass, field
 
 import numpy as np
 
 from vividowl.core.trace.felt_power import FeltPower
 from vividowl.core.trace.load import LoadPhase
-from vividowl.core.trace.roles import Role
+from vividowl.core.trace.roles import JUDGED_ROLES, Role
 from vividowl.core.trace.trace import Mask, Series, Trace
 
 STEP_RATIO = 1.06  # between the edges of blocks (numerics)
@@ -18,18 +19,24 @@ FIRST_S = 45.0  # [s] of the first block (numerics)
 @dataclass(frozen=True)
 class Course:
     """after_s: length of the load [s] (m,), rising to the whole; die_c, felt_w, fan_rpm: means over the last part of
-    that length [degC], [W], [rpm] (m,), NaN where nothing was logged."""
+    that length [degC], [W], [rpm] (m,), NaN where nothing was logged; others_c: of the other temperatures [degC]."""
 
     after_s: Series
     die_c: Series
     felt_w: Series
     fan_rpm: Series
+    others_c: Mapping[Role, Series] = field(default_factory=dict)
 
     def at(self, after_s: float) -> tuple[float, float, float]:
         """Die [degC], power that it felt [W] and fan [rpm] after so long a load; NaN where not known."""
         if not len(self.after_s):
             return (float("nan"),) * 3
         return tuple(float(np.interp(after_s, self.after_s, v)) for v in (self.die_c, self.felt_w, self.fan_rpm))  # type: ignore[return-value]
+
+    def other_at(self, role: Role, after_s: float) -> float:
+        """Another temperature after so long a load [degC]; NaN where not known."""
+        values = self.others_c.get(role)
+        return float("nan") if values is None or not len(values) else float(np.interp(after_s, self.after_s, values))
 
 
 def course_of(trace: Trace, load: LoadPhase, working: Mask, felt: FeltPower | None, share: float) -> Course:
@@ -50,10 +57,12 @@ def course_of(trace: Trace, load: LoadPhase, working: Mask, felt: FeltPower | No
     after = np.array(steps[::-1])
     fan = trace.get(Role.FAN_SPEED)
     none = np.full(len(trace.time_s), np.nan)
+    others = [r for r in JUDGED_ROLES if r is not trace.die_role and trace.has(r)]
     columns = (
         trace.channels[trace.die_role],
         felt.course if felt is not None else none,
         fan if fan is not None else none,
+        *(trace.channels[r] for r in others),
     )
     since = trace.time_s - load.onset_s
     first = np.searchsorted(since, np.maximum(after * (1.0 - share), 0.0), side="left")
@@ -66,4 +75,5 @@ def course_of(trace: Trace, load: LoadPhase, working: Mask, felt: FeltPower | No
         with np.errstate(invalid="ignore", divide="ignore"):
             means.append((total[last] - total[first]) / (count[last] - count[first]))
     told = np.isfinite(means[0])
-    return Course(after[told], *(m[told] for m in means))
+    kept = [m[told] for m in means]
+    return Course(after[told], kept[0], kept[1], kept[2], dict(zip(others, kept[3:], strict=True)))

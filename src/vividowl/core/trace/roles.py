@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 
@@ -16,6 +16,11 @@ class Role(StrEnum):
     CPU_TEMPERATURE = "cpu_temperature"
     GPU_TEMPERATURE = "gpu_temperature"
     GPU_HOTSPOT = "gpu_hotspot"
+    CORE_TEMPERATURE = "core_temperature"
+    MEMORY_TEMPERATURE = "memory_temperature"
+    REGULATOR_TEMPERATURE = "regulator_temperature"
+    DRIVE_TEMPERATURE = "drive_temperature"
+    SKIN_TEMPERATURE = "skin_temperature"
     CPU_POWER = "cpu_power"
     GPU_POWER = "gpu_power"
     TOTAL_POWER = "total_power"
@@ -46,6 +51,11 @@ ROLE_KINDS: dict[Role, RoleKind] = {
     Role.CPU_TEMPERATURE: RoleKind(say("role-cpu_temperature"), "°C", _TEMPERATURE_UNITS),
     Role.GPU_TEMPERATURE: RoleKind(say("role-gpu_temperature"), "°C", _TEMPERATURE_UNITS),
     Role.GPU_HOTSPOT: RoleKind(say("role-gpu_hotspot"), "°C", _TEMPERATURE_UNITS),
+    Role.CORE_TEMPERATURE: RoleKind(say("role-core_temperature"), "°C", _TEMPERATURE_UNITS),
+    Role.MEMORY_TEMPERATURE: RoleKind(say("role-memory_temperature"), "°C", _TEMPERATURE_UNITS),
+    Role.REGULATOR_TEMPERATURE: RoleKind(say("role-regulator_temperature"), "°C", _TEMPERATURE_UNITS),
+    Role.DRIVE_TEMPERATURE: RoleKind(say("role-drive_temperature"), "°C", _TEMPERATURE_UNITS),
+    Role.SKIN_TEMPERATURE: RoleKind(say("role-skin_temperature"), "°C", _TEMPERATURE_UNITS),
     Role.CPU_POWER: RoleKind(say("role-cpu_power"), "W", ("W", "mW", "kW", "")),
     Role.GPU_POWER: RoleKind(say("role-gpu_power"), "W", ("W", "mW", "kW", "")),
     Role.TOTAL_POWER: RoleKind(say("role-total_power"), "W", ("W", "mW", "kW", "")),
@@ -62,6 +72,21 @@ ROLE_KINDS: dict[Role, RoleKind] = {
     Role.FRAME_RATE: RoleKind(say("role-frame_rate"), "/s", ("/s", "")),
 }
 DIE_ROLES = (Role.CPU_TEMPERATURE, Role.GPU_TEMPERATURE, Role.GPU_HOTSPOT)
+# Each of these is judged by itself, in the order in which they are told.
+JUDGED_ROLES = (
+    Role.CPU_TEMPERATURE,
+    Role.GPU_TEMPERATURE,
+    Role.GPU_HOTSPOT,
+    Role.CORE_TEMPERATURE,
+    Role.MEMORY_TEMPERATURE,
+    Role.REGULATOR_TEMPERATURE,
+    Role.DRIVE_TEMPERATURE,
+    Role.SKIN_TEMPERATURE,
+    Role.HEATSINK_TEMPERATURE,
+    Role.EXHAUST_TEMPERATURE,
+)
+# Several columns may be one of these: the hottest of them counts, and their spread is kept beside it.
+MANY_ROLES = frozenset({Role.CORE_TEMPERATURE})
 
 _CPU = r"\b(cpu|processor|package|pkg|core|cores|apu|soc|die)\b"
 _GPU = r"\b(gpu|graphics|gfx|igpu|dgpu|video)\b"
@@ -71,13 +96,22 @@ _NOT_DIE = (
     r"\b(limit|max|min|target|distance|margin|throttling|throttle|ssd|disk|drive|nvme|vrm|memory|mem|vram|pch|"
     r"battery|skin|ambient|room|exhaust|outlet|heatsink|sink|fin|fins|inlet|intake|average)\b"
 )
+_NOT_SENSOR = r"\b(limit|max|min|target|distance|margin|throttling|throttle|power|clock|usage|load|average)\b"
 # What a logger has worked out of many frames is no frame: a low, a percentile, a display's own time.
 _NOT_FRAME = r"\b(low|lows|min|max|target|limit|display|displayed|render|gpu|cpu|percentile|p\d+|9\d)\b|[%]"
 _PATTERNS: tuple[tuple[Role, tuple[str, ...], str], ...] = (
     (Role.FRAME_TIME, (r"\bframe ?times?\b",), _NOT_FRAME),
     (Role.FRAME_RATE, (r"\b(frame ?rate|fps|frames per second)\b",), _NOT_FRAME),
     (Role.THROTTLE_FLAG, (r"\b(throttl\w*|prochot)\b",), r"\b(temp|temperature|limit|distance)\b"),
-    (Role.GPU_HOTSPOT, (r"\b(hotspot|hot spot|junction)\b",), r"\b(limit|max|min)\b"),
+    (Role.MEMORY_TEMPERATURE, (r"\b(memory|mem|vram|dram|dimm)\b", rf"{_TEMP}|\bjunction\b|°"), _NOT_SENSOR),
+    (
+        Role.REGULATOR_TEMPERATURE,
+        (r"\b(vrm|vrms|regulator|regulators|mosfet|mosfets|mos)\b", rf"{_TEMP}|°"),
+        _NOT_SENSOR,
+    ),
+    (Role.DRIVE_TEMPERATURE, (r"\b(ssd|nvme|drive|disk|hdd)\b", rf"{_TEMP}|°"), _NOT_SENSOR),
+    (Role.SKIN_TEMPERATURE, (r"\b(skin|palm ?rest|bottom cover|chassis|keyboard)\b", rf"{_TEMP}|°"), _NOT_SENSOR),
+    (Role.GPU_HOTSPOT, (r"\b(hotspot|hot spot|junction)\b",), r"\b(limit|max|min|memory|mem|vram)\b"),
     (
         Role.HEATSINK_TEMPERATURE,
         (r"\b(heatsink|heat sink|cold plate|coldplate|sink|probe)\b",),
@@ -131,6 +165,7 @@ _COMPILED = tuple(
 )
 _PREFERRED = r"\b(package|pkg|total|overall|tdie|average|avg|effective)\b"
 _SINGLE = r"(#\s*\d|\b(core|fan|p|e)[ _]?\d+\b|\b[pe] core\b)"
+_ONE_CORE = r"\bcores? ?#? ?\d+\b"
 _UNIT_WORDS = {
     "min": "min",
     "minutes": "min",
@@ -221,6 +256,30 @@ def unit_of(header: str, unit_row: str = "") -> str:
     return ""
 
 
+def is_one_core(header: str) -> bool:
+    """Whether a heading names one core of several.
+
+    header: as written [text]
+    returns: True when it does [flag]
+    source: common practice, no source
+    """
+    return bool(re.search(_ONE_CORE, _words(header)))
+
+
+def _other_cores(
+    headers: Sequence[str], units: Sequence[str], chosen: Mapping[int, tuple[Role, float]]
+) -> list[tuple[int, float]]:
+    """Columns of single cores beside the one that counts as the processor, where there are several."""
+    _, wanted, unwanted = next(p for p in _COMPILED if p[0] is Role.CPU_TEMPERATURE)
+    cores = []
+    for index, header in enumerate(headers):
+        words = _words(header)
+        fits = all(p.search(words) or p.search(header) for p in wanted) and not unwanted.search(words)
+        if fits and is_one_core(header) and units[index] in _TEMPERATURE_UNITS:
+            cores.append(index)
+    return [(index, 0.6) for index in cores if index not in chosen] if len(cores) > 1 else []
+
+
 def _words(header: str) -> str:
     bare = re.sub(r"[\[(][^\])]*[\])]", " ", header)
     bare = re.sub(r"(?<=[a-z])(?=[A-Z])", " ", bare)
@@ -232,7 +291,7 @@ def recognise(headers: Sequence[str], unit_rows: Sequence[str] = ()) -> tuple[Ch
 
     headers: column headers (n,) [text]
     unit_rows: cells of the unit row (n,) [text] or empty
-    returns: one ChannelGuess a header (n,)
+    returns: one ChannelGuess a header (n,); single cores beside the processor share one role
     source: common practice, no source
     """
     units = [unit_of(h, unit_rows[i] if i < len(unit_rows) else "") for i, h in enumerate(headers)]
@@ -256,6 +315,8 @@ def recognise(headers: Sequence[str], unit_rows: Sequence[str] = ()) -> tuple[Ch
         if len(same) == 1 and not rivals & set(best) and same[0] not in {i for _, i in best.values()}:
             best[role] = (CONFIDENCE_BY_UNIT, same[0])
     chosen = {index: (role, score) for role, (score, index) in best.items()}
+    for index, score in _other_cores(headers, units, chosen):
+        chosen[index] = (Role.CORE_TEMPERATURE, score)
     return tuple(
         ChannelGuess(
             header,

@@ -21,13 +21,15 @@ BRIDGED_S = 10.0  # [s] without a value of one chip's power; from memory
 
 @dataclass(frozen=True)
 class Trace:
-    """time_s: (n,) rising from 0; channels: role to (n,) in the unit of ROLE_KINDS, NaN where nothing was logged.
+    """time_s: (n,) rising from 0; channels: role to (n,) in the unit of ROLE_KINDS, NaN where nothing was logged;
+    core_spread_k: hottest core less coolest (n,) [K], None without single cores.
 
     NaN policy: statistics skip NaN; a channel with nothing finite counts as absent.
     """
 
     time_s: Series
     channels: Mapping[Role, Series] = field(default_factory=dict)
+    core_spread_k: Series | None = None
 
     def __post_init__(self) -> None:
         if len(self.time_s) < SAMPLES_LEAST:
@@ -48,7 +50,8 @@ class Trace:
     def until(self, time_s: float) -> Trace:
         """The log up to a time [s]."""
         kept = self.time_s <= time_s
-        return Trace(self.time_s[kept], {role: values[kept] for role, values in self.channels.items()})
+        spread = None if self.core_spread_k is None else self.core_spread_k[kept]
+        return Trace(self.time_s[kept], {role: values[kept] for role, values in self.channels.items()}, spread)
 
     @property
     def duration_s(self) -> float:

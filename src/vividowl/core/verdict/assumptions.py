@@ -13,7 +13,7 @@ from vividowl.core.response.settling import RESTLESS_TAIL_SHARE
 from vividowl.core.trace.roles import Role
 from vividowl.core.verdict.conditions import Bearing, ConditionFinding
 from vividowl.core.verdict.equal_terms import EqualTerms, length_of
-from vividowl.core.verdict.parts import Effect, Shown, Side
+from vividowl.core.verdict.parts import Effect, Side
 
 CLOCK_SAME_SHARE = 0.03  # of two clocks of one load; from memory
 USE_SAME_PERCENT = 7.0  # [%] of use of two runs of one load; from memory
@@ -58,6 +58,16 @@ class Assumption:
 
 
 @dataclass(frozen=True)
+class Claim:
+    """kelvins: what is claimed (below nought: cooler after), None without a claim; u95_k: its U95 [K]; of_the_die:
+    whether the deciding die carries it."""
+
+    kelvins: float | None
+    u95_k: float
+    of_the_die: bool
+
+
+@dataclass(frozen=True)
 class _Pair:
     """The first run of each side, the claim in kelvins (below nought: cooler after), its U95, None without a claim."""
 
@@ -69,6 +79,7 @@ class _Pair:
     bearing: Mapping[str, ConditionFinding]
     claim_k: float | None
     u95_k: float
+    of_the_die: bool
 
     @property
     def readings(self) -> tuple[Reading, Reading]:
@@ -90,6 +101,7 @@ def assumptions_of(
     afters: Sequence[Side],
     by: Mapping[str, Effect],
     main: Effect,
+    claim: Claim,
     terms: EqualTerms,
     conditions: Sequence[ConditionFinding],
 ) -> tuple[Assumption, ...]:
@@ -98,14 +110,13 @@ def assumptions_of(
     befores: runs before (n,)
     afters: runs after (m,)
     by: effects by quantity
-    main: the effect that carries the verdict
+    main: the effect that carries the verdict of the deciding die
+    claim: what is claimed
     terms: the runs at equal times
     conditions: as judged (k,)
     returns: assumptions (p,), in the order in which they are asked about
     source: common practice, no source; the constants are from memory
     """
-    scale = (by["power"].before or 0.0) if main.unit == "K/W" else 1.0
-    claims = main.shown in (Shown.BETTER, Shown.WORSE) and main.difference is not None
     pair = _Pair(
         befores[0],
         afters[0],
@@ -113,8 +124,9 @@ def assumptions_of(
         main,
         terms,
         {c.condition: c for c in conditions},
-        main.difference * scale if claims and main.difference is not None else None,
-        (main.u95 or 0.0) * scale,
+        claim.kelvins,
+        claim.u95_k,
+        claim.of_the_die,
     )
     return tuple(found for one in _ALL for found in one(pair))
 
@@ -225,7 +237,7 @@ def _early_share(p: _Pair) -> float | None:
     b, a = p.readings
     common = min(length_of(b), length_of(a))
     rooms = p.before.conditions.room_c, p.after.conditions.room_c
-    if p.claim_k is None or common < COMMON_LEAST_S or None in rooms:
+    if p.claim_k is None or not p.of_the_die or common < COMMON_LEAST_S or None in rooms:
         return None
     apart = []
     for at_s in (0.5 * common, common):

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from vividowl.core.heat.temperature import REFERENCE_ROOM_C
@@ -10,17 +10,18 @@ from vividowl.core.quantities.errors import NotEnoughData
 from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.reading import Reading
+from vividowl.core.trace.roles import Role
 from vividowl.core.trace.throttling import HELD_SHARE
-from vividowl.core.verdict.assumptions import Assumption, assumptions_of
+from vividowl.core.verdict.assumptions import Assumption, Claim, assumptions_of
 from vividowl.core.verdict.conditions import Bearing, ConditionFinding, Conditions, judge_conditions
 from vividowl.core.verdict.effects import build_effects
 from vividowl.core.verdict.equal_terms import START_SHOWN_K, EqualTerms, equal_terms, length_of
-from vividowl.core.verdict.headline import Phrase, headline_of
+from vividowl.core.verdict.headline import FAN_CHANGED_SHARE, Phrase, Told, headline_of
 from vividowl.core.verdict.parts import Effect, Shown, Side
+from vividowl.core.verdict.sensors import SensorVerdict, carrying, sensors_of
 from vividowl.core.verdict.verdicts import Verdict
 
 FAN_RATIO_MOST = 1.5  # of two fan speeds that are still brought to one; from memory
-FAN_CHANGED_SHARE = 0.03  # from which it is told that the fan turned otherwise; from memory
 # A fan that goes in steps may stand on either of two at one temperature: a level alone says no more than that.
 FAN_STEP_RATIO = 1.12
 NOISE_RUNS_LEAST = 2  # a side, so that noise has a scatter of its own
@@ -34,7 +35,7 @@ class Comparison:
     """The verdict with its reasons, effects and conditions; phrases: the verdict as one sentence, in pieces; assumes:
     what it rests on, each checked, noted, doubtful or not known; hidden_gain_k: a gain that could still hide
     behind "no difference shown" [K], None otherwise; showable_k: what two more runs on each side would show [K], or
-    None."""
+    None; sensors: every temperature by itself, the deciding die first."""
 
     verdict: Verdict
     phrases: tuple[Phrase, ...]
@@ -44,6 +45,7 @@ class Comparison:
     assumes: tuple[Assumption, ...] = ()
     hidden_gain_k: float | None = None
     showable_k: float | None = None
+    sensors: tuple[SensorVerdict, ...] = ()
 
     @property
     def headline(self) -> Words:
@@ -73,6 +75,7 @@ def compare(
     power_limit: float | None = None,
     tolerances: Tolerances | None = None,
     reference_room_c: float = REFERENCE_ROOM_C,
+    sensor_limits_c: Mapping[Role, float] | None = None,
 ) -> Comparison:
     """Compare two readings of one device.
 
@@ -82,6 +85,7 @@ def compare(
     power_limit: what the device draws at most [W], or None
     tolerances: half-widths, the shop's own or the defaults
     reference_room_c: room of the sustained capacity [degC]
+    sensor_limits_c: noted limits of other sensors by role [degC], None for the usual ones
     returns: Comparison
     raises: OutOfRange, NotEnoughData without a run on a side
     formula: an effect is shown when it exceeds U = k u_c of the difference; parts common to both runs cancel
@@ -94,32 +98,38 @@ def compare(
     both_settled = all(s.reading.window.settled for s in (*befores, *afters))
     conditions = judge_conditions(_with_length(befores[0]), _with_length(afters[0]), both_settled)
     effects = build_effects(befores, afters, tol, limit_c, reference_room_c, power_limit)
-    case = _Case(befores, afters, {e.quantity: e for e in effects}, conditions)
+    by = {e.quantity: e for e in effects}
+    limits = dict(sensor_limits_c or {})
+    if limit_c is not None:
+        limits[befores[0].reading.die_role] = limit_c
+    case = _Case(befores, afters, by, conditions, tol, limits)
+    sensors = case.sensors()
     forbidding = case.forbidding()
     if forbidding:
+        verdict = Verdict.CANNOT_BE_COMPARED
+        told = Told(befores[0], by, case.main(), sensors)
         return Comparison(
-            Verdict.CANNOT_BE_COMPARED,
-            headline_of(Verdict.CANNOT_BE_COMPARED, befores[0], effects, (), limit_c),
-            tuple(forbidding),
-            effects,
-            conditions,
+            verdict, headline_of(verdict, told, ()), tuple(forbidding), effects, conditions, sensors=sensors
         )
-    shown, assumes = case.shown(), case.assumes()
+    carrier = carrying(case.main().shown, sensors)
+    shown, assumes = case.shown(carrier), case.assumes(carrier)
     doubts = tuple(a for a in assumes if a.carries)
     verdict = {
         Shown.BETTER: Verdict.IMPROVED_IF_SAME if doubts else Verdict.IMPROVED,
         Shown.WORSE: Verdict.WORSE_IF_SAME if doubts else Verdict.WORSE,
     }.get(shown, Verdict.NO_DIFFERENCE_SHOWN)
     hidden, showable = case.hidden() if verdict is Verdict.NO_DIFFERENCE_SHOWN else (None, None)
+    told = Told(befores[0], by, case.main(), sensors, carrier, limit_c)
     return Comparison(
         verdict,
-        headline_of(verdict, befores[0], effects, [a.name for a in doubts], limit_c),
-        case.reasons(verdict, doubts, hidden, showable),
+        headline_of(verdict, told, [a.name for a in doubts]),
+        case.reasons(verdict, doubts, hidden, showable, (sensors, carrier)),
         effects,
         conditions,
         assumes,
         hidden,
         showable,
+        sensors,
     )
 
 
@@ -142,6 +152,8 @@ class _Case:
     afters: Sequence[Side]
     by: dict[str, Effect]
     conditions: tuple[ConditionFinding, ...]
+    tol: Tolerances
+    limits_c: Mapping[Role, float]
 
     def _fan_ratio(self) -> float | None:
         """Fan speed after over before: infinite when it stood still before, None when not known or still on both."""
@@ -189,9 +201,17 @@ class _Case:
                 )
         return out
 
-    def shown(self) -> Shown:
-        """What is shown: by the main effect, else by the noise where more than one level speaks for it."""
+    def sensors(self) -> tuple[SensorVerdict, ...]:
+        """Every temperature by itself, the deciding die first."""
+        terms, main = self.terms(), self.main()
+        return sensors_of(self.befores, self.afters, terms, main, self.by["power"], self.tol, self.limits_c)
+
+    def shown(self, carrier: SensorVerdict | None) -> Shown:
+        """What is shown: by the sensor that carries it, by the main effect, else by the noise where more than one level
+        speaks for it."""
         main, noise = self.main(), self.by["noise"]
+        if carrier is not None:
+            return carrier.shown
         if main.shown in (Shown.BETTER, Shown.WORSE):
             return main.shown
         if noise.shown in (Shown.BETTER, Shown.WORSE) and self._noise_is_firm():
@@ -215,9 +235,16 @@ class _Case:
         rooms = (self.befores[0].conditions.room_c, self.afters[0].conditions.room_c)
         return equal_terms([s.reading for s in self.befores], [s.reading for s in self.afters], rooms)
 
-    def assumes(self) -> tuple[Assumption, ...]:
+    def assumes(self, carrier: SensorVerdict | None) -> tuple[Assumption, ...]:
         """What the answer rests on."""
-        return assumptions_of(self.befores, self.afters, self.by, self.main(), self.terms(), self.conditions)
+        main, terms = self.main(), self.terms()
+        if carrier is None:
+            scale = (self.by["power"].before or 0.0) if main.unit == "K/W" else 1.0
+            claims = main.shown in (Shown.BETTER, Shown.WORSE) and main.difference is not None
+            claim = Claim(scale * (main.difference or 0.0) if claims else None, scale * (main.u95 or 0.0), True)
+        else:
+            claim = Claim(carrier.difference_k, carrier.u95_k or 0.0, False)
+        return assumptions_of(self.befores, self.afters, self.by, main, claim, terms, self.conditions)
 
     def hidden(self) -> tuple[float | None, float | None]:
         """The gain that could hide [K], and what two more runs on each side would show [K]."""
@@ -229,7 +256,12 @@ class _Case:
         return scale * max(0.0, main.u95 - main.difference), scale * later if later is not None else None
 
     def reasons(
-        self, verdict: Verdict, doubts: Sequence[Assumption], hidden_k: float | None, showable_k: float | None
+        self,
+        verdict: Verdict,
+        doubts: Sequence[Assumption],
+        hidden_k: float | None,
+        showable_k: float | None,
+        judged: tuple[tuple[SensorVerdict, ...], SensorVerdict | None],
     ) -> tuple[Words, ...]:
         """Why, in sentences."""
         main, noise = self.main(), self.by["noise"]
@@ -240,6 +272,7 @@ class _Case:
             if showable_k is not None and hidden_k > 0.0:
                 more = "hardly" if showable_k > REPEATS_HELP_SHARE * main_k else "runs"
             reasons.append(say("comparison-true-gain-up-to-k", hidden_k=hidden_k, more=more, showable_k=showable_k))
+        reasons += _of_sensors(*judged)
         if verdict is not Verdict.NO_DIFFERENCE_SHOWN:
             reasons += [listed([w for w in (a.why, a.remedy) if w], "space") for a in doubts]
         ratio, fan = self._fan_ratio(), self.by["fan_speed"]
@@ -275,6 +308,19 @@ class _Case:
             reasons.append(say("comparison-not-both-runs-had-settled"))
         reasons += [c.text for c in self.conditions if c.bearing in (Bearing.NOTED, Bearing.CORRECTED)]
         return tuple(reasons)
+
+
+def _of_sensors(sensors: Sequence[SensorVerdict], carrier: SensorVerdict | None) -> list[Words]:
+    """What carries the verdict in place of the die, and what stands above its limit."""
+    out: list[Words] = []
+    for s in sensors:
+        if s is carrier:
+            out.append(say("comparison-sensor-carries", sensor=s.words, change=s.difference_k, u95=s.u95_k))
+        if s.tells and s.over_limit_k is not None:
+            out.append(
+                say("comparison-sensor-over", sensor=s.words, after=s.after_c, limit=s.limit_c, noted=s.limit_noted)
+            )
+    return out
 
 
 def _reason(effect: Effect) -> Words:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Callable, Sequence
 from dataclasses import replace
 
@@ -22,10 +23,15 @@ from vividowl.core.reading.measured import (
 )
 from vividowl.core.reading.reading import Reading, Statistics
 from vividowl.core.trace.roles import Role
+from vividowl.core.trace.throttling import HELD_SHARE
 from vividowl.core.verdict.equal_terms import EqualTerms, equal_terms
 from vividowl.core.verdict.parts import Effect, Side, effect_between, pair_text
 from vividowl.core.verdict.quieter import noise_effect, recorded_effect
 
+SAME_LIMIT_K = 3.0  # [K] between plateaus that are one limit; from memory
+LIMIT_SPAN_LEAST_K = 10.0  # [K] between limit and room, so that a ratio tells anything; from memory
+# Clock against power at the limit: from V^2 f with the voltage rising along to a flat voltage. From memory.
+CLOCK_BY_POWER, CLOCK_BY_POWER_HALF_WIDTH = 0.5, 0.25
 _RESULTS = (
     ("score", say("effects-score"), say("effects-points"), False),
     ("duration", say("effects-duration-same-work"), "s", True),
@@ -114,6 +120,35 @@ def _on_equal_terms(
     return over, of
 
 
+def _pinned_alike(before: Side, after: Side) -> bool:
+    """Whether heat held both back at the same limit, so that watts and clock answer to the room."""
+    limits = [s.reading.throttling.limit_c for s in (before, after)]
+    shares = [s.reading.throttling.share or 0.0 for s in (before, after)]
+    if limits[0] is None or limits[1] is None or None in (before.conditions.room_c, after.conditions.room_c):
+        return False
+    return min(shares) > HELD_SHARE and abs(limits[1] - limits[0]) <= SAME_LIMIT_K
+
+
+def _in_the_first_room(
+    of: Measured | None, side: Side, first_room_c: float | None, exponent: float, half_width: float, tol: Tolerances
+) -> Measured | None:
+    """Watts or clock of a run at its limit, as they would be in the room of the first run before."""
+    limit_c, room_c = side.reading.throttling.limit_c, side.conditions.room_c
+    if of is None or limit_c is None or room_c is None or first_room_c is None:
+        return of
+    span, wanted = limit_c - room_c, limit_c - first_room_c
+    if span < LIMIT_SPAN_LEAST_K or wanted < LIMIT_SPAN_LEAST_K:
+        return of
+    ratio = wanted / span
+    value = of.value * ratio**exponent
+    # The room and what two runs of one device differ by move a die at its limit as they move a free one.
+    share = combined(standard_from_half_width(tol.room_k), standard_from_half_width(tol.run_to_run_k)) / span
+    unsure = abs(math.log(ratio)) * standard_from_half_width(half_width)
+    return Measured(
+        value, of.scatter, combined(of.drift, value * exponent * share, value * unsure), of.shared, of.freedom
+    )
+
+
 def _at_time(terms: EqualTerms) -> Words:
     return "" if terms.at_s is None else say("effects-at-min-load-on-both", at_s=terms.at_s / 60.0)
 
@@ -149,6 +184,20 @@ def build_effects(
     def channel(pick: Callable[[Reading], Statistics | None], share: float) -> list[list[Measured | None]]:
         return each(lambda s: by_share(found, share) if (found := pick(s.reading)) is not None else None)
 
+    pinned = _pinned_alike(befores[0], afters[0])
+
+    def in_one_room(
+        runs: list[list[Measured | None]], exponent: float, half_width: float
+    ) -> list[list[Measured | None]]:
+        if not pinned:
+            return runs
+        first = befores[0].conditions.room_c
+        return [
+            [_in_the_first_room(m, s, first, exponent, half_width, tol) for s, m in zip(side, found, strict=True)]
+            for side, found in zip(sides, runs, strict=True)
+        ]
+
+    one_room = say("effects-in-one-room", window=window, room_c=befores[0].conditions.room_c) if pinned else window
     die = each(lambda s: die_temperature(s.reading, tol))
     over, r = _on_equal_terms(sides, terms, tol)
     limit = limit_c if limit_c is not None else b.throttling.limit_c
@@ -184,9 +233,9 @@ def build_effects(
             "power",
             say("effects-power"),
             "W",
-            channel(lambda x: x.power, tol.power_share),
+            in_one_room(channel(lambda x: x.power, tol.power_share), 1.0, 0.0),
             None,
-            say("effects-heat-into-shared-cooler", window=window),
+            say("effects-heat-into-shared-cooler", window=one_room),
         ),
         effect_between(
             "resistance",
@@ -206,7 +255,12 @@ def build_effects(
             say("effects-capacity-working", room_c=reference_room_c, limit_c=limit, draws_w=power_limit),
         ),
         effect_between(
-            "clock", say("effects-clock"), "MHz", channel(lambda x: x.clock, tol.clock_share), False, window
+            "clock",
+            say("effects-clock"),
+            "MHz",
+            in_one_room(channel(lambda x: x.clock, tol.clock_share), CLOCK_BY_POWER, CLOCK_BY_POWER_HALF_WIDTH),
+            False,
+            one_room,
         ),
         effect_between(
             "throttle_share",

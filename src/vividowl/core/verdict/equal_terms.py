@@ -5,11 +5,11 @@ it does not."""
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from vividowl.core.reading.reading import Reading
-from vividowl.core.trace.roles import Role
+from vividowl.core.trace.roles import JUDGED_ROLES, Role
 
 LAST_PART_MIDDLE = 0.9  # of the run, where its last fifth has its middle (arithmetic)
 SAME_LENGTH_S = 10.0  # [s]; from memory
@@ -25,11 +25,13 @@ FAN_FOLLOWS_SHARE_PER_K = 0.01
 
 @dataclass(frozen=True)
 class AtTime:
-    """One run at the common time: die_c [degC]; watts that it felt [W] and fan_rpm, or None."""
+    """One run at the common time: die_c [degC]; watts that it felt [W] and fan_rpm, or None; others_c: its other
+    temperatures [degC]."""
 
     die_c: float
     watts: float | None
     fan_rpm: float | None
+    others_c: Mapping[Role, float]
 
 
 @dataclass(frozen=True)
@@ -88,7 +90,8 @@ def equal_terms(
 def _own(reading: Reading) -> AtTime:
     fan = reading.stats.get(Role.FAN_SPEED)
     watts = reading.felt.watts if reading.felt is not None else None
-    return AtTime(reading.die.mean, watts, fan.mean if fan is not None else None)
+    others = {r: reading.stats[r].mean for r in JUDGED_ROLES if r in reading.stats}
+    return AtTime(reading.die.mean, watts, fan.mean if fan is not None else None, others)
 
 
 def _at(reading: Reading, after_s: float, halves: bool) -> AtTime:
@@ -96,7 +99,8 @@ def _at(reading: Reading, after_s: float, halves: bool) -> AtTime:
         return _own(reading)
     course = reading.course_by_halves if halves else reading.course
     die, watts, fan = (v if math.isfinite(v) else None for v in course.at(after_s))
-    return AtTime(die, watts, fan) if die is not None else _own(reading)
+    others = {r: c for r in course.others_c if math.isfinite(c := course.other_at(r, after_s))}
+    return AtTime(die, watts, fan, others) if die is not None else _own(reading)
 
 
 def _start_apart(before: Reading, after: Reading, rooms_c: tuple[float | None, float | None]) -> float | None:

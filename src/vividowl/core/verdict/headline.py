@@ -8,10 +8,13 @@ from dataclasses import dataclass
 from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.trace.throttling import HELD_SHARE
 from vividowl.core.verdict.parts import Effect, Shown, Side
+from vividowl.core.verdict.sensors import SensorVerdict
 from vividowl.core.verdict.verdicts import Verdict
 
 SAME_POWER_SHARE = 0.05  # within which the work is told to be the same; from memory
 HELD_SHARE_PERCENT = 100.0 * HELD_SHARE
+FAN_CHANGED_SHARE = 0.03  # from which it is told that the fan turned otherwise; from memory
+OTHERS_MOST = 2  # sensors told beside the one that carries the verdict
 SHARE_TOLD_PERCENT = 1.0  # [%] of the time held back, whose change is told; from memory
 BELOW_LIMIT_TOLD_K = 3.0  # [K] below the limit that are told; from memory
 
@@ -43,33 +46,98 @@ class Phrase:
     side: str = ""
 
 
-def headline_of(
-    verdict: Verdict, before: Side, effects: Sequence[Effect], assumes: Sequence[str], limit_c: float | None
-) -> tuple[Phrase, ...]:
-    """One sentence for a verdict, piece by piece.
+@dataclass(frozen=True)
+class Told:
+    """What a headline is made from: the first run before, the effects by name, the effect that carries the die's
+    verdict, every sensor with the deciding die first, the one that carries the verdict in place of it or None, and the
+    limit [degC] or None."""
+
+    before: Side
+    by: Mapping[str, Effect]
+    main: Effect
+    sensors: Sequence[SensorVerdict] = ()
+    carrier: SensorVerdict | None = None
+    limit_c: float | None = None
+
+
+def headline_of(verdict: Verdict, told: Told, assumes: Sequence[str]) -> tuple[Phrase, ...]:
+    """One sentence for a verdict, piece by piece: what was shown leads, sensors above their limits follow.
 
     verdict: the verdict
-    before: the first run before
-    effects: effects (n,)
+    told: what it is made from
     assumes: names of what is doubtful or not known and could do it alone (k,)
-    limit_c: temperature limit [degC] or None
     returns: the sentence without its full stop (p,)
     source: common practice, no source
     """
-    by = {e.quantity: e for e in effects}
     if verdict is Verdict.CANNOT_BE_COMPARED:
         return (Phrase(say("headline-cannot-be-compared")),)
-    trade = _trade(by)
+    others = _others(told)
     if verdict is Verdict.NO_DIFFERENCE_SHOWN:
-        told = trade if trade and not _held(before, by, limit_c) else None
-        plain = Phrase(say("headline-no-difference-shown"))
-        return (plain, Phrase(_COLON), Phrase(told)) if told else (plain,)
-    said = _held(before, by, limit_c) or (Phrase(trade or _cooler(by) or _quieter(by)),)
+        trade, plain = _trade(told.by), Phrase(say("headline-no-difference-shown"))
+        return (plain, Phrase(_COLON), Phrase(trade), *others) if trade else (plain, *others)
+    said = _said(told, alone=not others and told.carrier is None)
     if verdict in (Verdict.IMPROVED_IF_SAME, Verdict.WORSE_IF_SAME):
         same = listed((_ASSUMED[a] for a in assumes), "and")
         assumed = Phrase(say("headline-if-same", same=same, assumes=len(assumes)), "assumed")
-        return (Phrase(_WORDS[verdict]), assumed, Phrase(_COLON), *said)
-    return (Phrase(_WORDS[verdict]), Phrase(_COLON), *said)
+        return (Phrase(_WORDS[verdict]), assumed, Phrase(_COLON), *said, *others)
+    return (Phrase(_WORDS[verdict]), Phrase(_COLON), *said, *others)
+
+
+def _said(told: Told, alone: bool) -> tuple[Phrase, ...]:
+    """What the sensor that carries the verdict shows; alone: no other sensor is told, so the die needs no name."""
+    carrier, main = told.carrier, told.main
+    if carrier is not None and carrier.difference_k is not None:
+        first = say(
+            "headline-sensor-k",
+            sensor=carrier.short_words,
+            kelvins=abs(carrier.difference_k),
+            less=carrier.difference_k < 0,
+            over=carrier.over_limit_k,
+        )
+        if main.shown not in (Shown.BETTER, Shown.WORSE):
+            return (Phrase(first),)
+        return (Phrase(first), Phrase("; "), *_of_the_die(told, alone=False))
+    return _of_the_die(told, alone)
+
+
+def _of_the_die(told: Told, alone: bool) -> tuple[Phrase, ...]:
+    lead = () if alone or not told.sensors else (Phrase(say("headline-named", sensor=told.sensors[0].short_words)),)
+    pinned = _pinned(told)
+    if pinned is not None:
+        return (*lead, *pinned)
+    trade = _trade(told.by)
+    if trade is not None:
+        return (Phrase(trade),)
+    kelvins = _kelvins(told)
+    if kelvins is None:
+        return (Phrase(_quieter(told.by)),)
+    return (*lead, Phrase(kelvins), *_felt(told, alone))
+
+
+def _others(told: Told) -> tuple[Phrase, ...]:
+    """Sensors that stand above their limits or got worse, the worst first."""
+    over, worse = [], []
+    for sensor in told.sensors:
+        if sensor is told.carrier or not sensor.tells:
+            continue
+        if sensor.over_limit_k is not None:
+            over.append(sensor)
+        elif sensor is not told.sensors[0] and sensor.firm and sensor.shown is Shown.WORSE:
+            worse.append(sensor)
+    over.sort(key=lambda s: -(s.over_limit_k or 0.0))
+    words = [
+        say(
+            "headline-over-limit",
+            sensor=s.short_words,
+            over=s.over_limit_k,
+            still=s.was_over_k is not None,
+        )
+        for s in over
+    ] + [
+        say("headline-sensor-k", sensor=s.short_words, kelvins=abs(s.difference_k or 0.0), less=False, over=None)
+        for s in worse
+    ]
+    return tuple(part for text in words[:OTHERS_MOST] for part in (Phrase("; "), Phrase(text)))
 
 
 def _watts(before: float, after: float) -> tuple[Phrase, ...]:
@@ -81,26 +149,43 @@ def _watts(before: float, after: float) -> tuple[Phrase, ...]:
     )
 
 
-def _held(before: Side, by: Mapping[str, Effect], limit_c: float | None) -> tuple[Phrase, ...] | None:
-    """At its limit before: the temperature hardly moves, so watts, clock and share held back lead."""
-    held, power, clock, die = by["throttle_share"], by["power"], by["clock"], by["die_temperature"]
-    if held.before is None or held.before <= HELD_SHARE_PERCENT or held.after is None:
+def _pinned(told: Told) -> tuple[Phrase, ...] | None:
+    """At the same limit on both sides: the temperature hardly moves, so watts and clock lead."""
+    held, power, clock, die = (told.by[q] for q in ("throttle_share", "power", "clock", "die_temperature"))
+    if None in (held.before, held.after) or min(held.before or 0.0, held.after or 0.0) <= HELD_SHARE_PERCENT:
         return None
-    if power.before is None or power.after is None or clock.unit != "MHz":
+    if power.before is None or power.after is None or power.shown is not Shown.CHANGED:
         return None
-    plateau = limit_c if limit_c is not None else before.reading.throttling.limit_c
-    watts = _watts(power.before, power.after)
+    plateau = told.limit_c if told.limit_c is not None else told.before.reading.throttling.limit_c
+    if die.shown is not Shown.NOT_SHOWN or plateau is None:
+        return None
     parts: list[Words] = []
     if clock.before and clock.after and clock.shown in (Shown.BETTER, Shown.WORSE):
         parts.append(say("headline-clock", percent=100.0 * (clock.after / clock.before - 1.0)))
-    if held.after > HELD_SHARE_PERCENT and die.shown is Shown.NOT_SHOWN and plateau is not None:
-        return (Phrase(say("headline-at-its-c-limit", plateau=plateau)), *watts, *_after(parts))
+    return (
+        Phrase(say("headline-at-its-c-limit", plateau=plateau)),
+        *_watts(power.before, power.after),
+        *_after(parts),
+    )
+
+
+def _felt(told: Told, alone: bool) -> tuple[Phrase, ...]:
+    """What a customer feels of it: less held back; alone also more watts under the same load, room below the limit."""
+    held, power, die = (told.by[q] for q in ("throttle_share", "power", "die_temperature"))
+    if held.before is None or held.after is None or max(held.before, held.after) <= HELD_SHARE_PERCENT:
+        return ()
+    out: list[Phrase] = []
     if abs(held.after - held.before) >= SHARE_TOLD_PERCENT:
-        parts.append(say("headline-held-back", before=held.before, after=held.after))
+        out += _after([say("headline-held-back", before=held.before, after=held.after)])
+    if not alone:
+        return tuple(out)
+    if power.before and power.after and abs(power.after - power.before) > SAME_POWER_SHARE * power.before:
+        out += [Phrase(say("headline-same-load")), *_watts(power.before, power.after)]
+    plateau = told.limit_c if told.limit_c is not None else told.before.reading.throttling.limit_c
     below = plateau - die.after if plateau is not None and die.after is not None else 0.0
-    now = (Phrase("; "), Phrase(say("headline-now-k-below-its-limit", below=below)))
-    cool = held.after <= HELD_SHARE_PERCENT and below >= BELOW_LIMIT_TOLD_K
-    return (Phrase(say("headline-same-load")), *watts, *_after(parts), *(now if cool else ()))
+    if held.after <= HELD_SHARE_PERCENT and below >= BELOW_LIMIT_TOLD_K:
+        out += [Phrase("; "), Phrase(say("headline-now-k-below-its-limit", below=below))]
+    return tuple(out)
 
 
 def _after(parts: Sequence[Words]) -> tuple[Phrase, ...]:
@@ -121,34 +206,23 @@ def _trade(by: Mapping[str, Effect]) -> Words | None:
     return None
 
 
-def _cooler(by: Mapping[str, Effect]) -> Words | None:
-    rise, power, resistance, die = by["rise"], by["power"], by["resistance"], by["die_temperature"]
-    same = (
-        power.before is not None
-        and power.after is not None
-        and abs(power.after - power.before) <= SAME_POWER_SHARE * power.before
+def _kelvins(told: Told) -> Words | None:
+    """Kelvins at equal work: the figure that the verdict of the die stands on."""
+    main, power = told.main, told.by["power"]
+    if main.shown not in (Shown.BETTER, Shown.WORSE) or main.difference is None:
+        return None
+    if main.unit != "K/W" or not power.before:
+        return say("headline-k-over-room", difference=abs(main.difference), if_difference=main.difference < 0)
+    fan = told.by["fan_speed"]
+    turned = fan.before and fan.after and abs(fan.after / fan.before - 1.0) > FAN_CHANGED_SHARE
+    same_fan = main.quantity == "resistance_same_fan" and turned
+    return say(
+        "headline-k-at-w",
+        kelvins=abs(main.difference) * power.before,
+        if_difference=main.difference < 0,
+        before=power.before,
+        at_fan=say("headline-with-fan-as-before") if same_fan else "",
     )
-    if rise.shown in (Shown.BETTER, Shown.WORSE) and rise.difference is not None and (same or power.before is None):
-        at = say("headline-at-w", before=power.before) if power.before is not None else ""
-        return say("headline-k-over-room", difference=abs(rise.difference), if_difference=rise.difference < 0, at=at)
-    if (
-        resistance.shown in (Shown.BETTER, Shown.WORSE)
-        and power.difference is not None
-        and die.shown is Shown.NOT_SHOWN
-        and power.shown is Shown.CHANGED
-        and abs(power.difference) > 1.0
-    ):
-        return say(
-            "headline-w-at-same-temperature", difference=abs(power.difference), if_difference=power.difference > 0
-        )
-    for quantity, at_fan in (("resistance", ""), ("resistance_same_fan", say("headline-with-fan-as-before"))):
-        of = by.get(quantity, resistance)
-        if of.shown in (Shown.BETTER, Shown.WORSE) and of.difference is not None and power.before:
-            kelvins = abs(of.difference) * power.before
-            return say(
-                "headline-k-at-w", kelvins=kelvins, if_difference=of.difference < 0, before=power.before, at_fan=at_fan
-            )
-    return None
 
 
 def _quieter(by: Mapping[str, Effect]) -> Words:

@@ -62,12 +62,18 @@ def _means(comparison: Comparison, by: Mapping[str, Effect]) -> tuple[Words, ...
     if comparison.verdict is Verdict.CANNOT_BE_COMPARED:
         return (say("plain-not-comparable"),)
     told = (*_held(by), *_warmth(by), *_noise(by))
+    over = tuple(
+        say("plain-sensor-over", sensor=s.short_words, over=s.over_limit_k, still=s.was_over_k is not None)
+        for s in comparison.sensors[1:]
+        if s.tells and s.over_limit_k is not None
+    )
     if comparison.verdict is Verdict.NO_DIFFERENCE_SHOWN:
         # A trade of one for the other is no difference as a whole, and both are said.
         trade = len(comparison.phrases) > 1 and bool(told)
-        return told if trade else (say("plain-no-difference", hidden=comparison.hidden_gain_k),)
+        return (*(told if trade else (say("plain-no-difference", hidden=comparison.hidden_gain_k),)), *over)
     if not told:
         told = (say("plain-calculated", words=comparison.headline),)
+    told = (*told, *over)
     if comparison.doubts:
         same = listed((_ASSUMED[doubt.name] for doubt in comparison.doubts), "and")
         told = (*told, say("plain-if-same", same=same, assumes=len(comparison.doubts)))

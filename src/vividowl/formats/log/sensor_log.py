@@ -15,7 +15,7 @@ from numpy.typing import NDArray
 
 from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.trace.behaviour import by_behaviour
-from vividowl.core.trace.roles import ROLE_KINDS, ChannelGuess, Role, recognise
+from vividowl.core.trace.roles import MANY_ROLES, ROLE_KINDS, ChannelGuess, Role, is_one_core, recognise
 from vividowl.core.trace.sensors import clean_temperature
 from vividowl.core.trace.trace import SAMPLES_LEAST, Trace
 from vividowl.formats.errors import FormatError
@@ -229,17 +229,19 @@ def apply_mapping(guesses: Sequence[ChannelGuess], roles: Mapping[str, str | Non
         if guess.header in roles:
             name = roles[guess.header]
             role = Role(name) if name is not None and name not in used else None
-            used.add(name)
+            if role not in MANY_ROLES:
+                used.add(name)
             out.append(replace(guess, role=role, confidence=1.0 if role else 0.0))
         else:
-            free = guess.role is None or guess.role not in taken
+            free = guess.role is None or guess.role in MANY_ROLES or guess.role not in taken
             out.append(guess if free else replace(guess, role=None, confidence=0.0))
     return tuple(out)
 
 
 def to_trace(frame: pl.DataFrame, guesses: Sequence[ChannelGuess]) -> tuple[Trace, tuple[Words, ...]]:
     """The channels that have a role, in the core's units. What a temperature sensor cannot have read becomes NaN."""
-    channels = {}
+    channels: dict[Role, NDArray[np.float64]] = {}
+    cores: list[NDArray[np.float64]] = []
     notices: list[Words] = []
     time_s = frame[TIME].to_numpy().astype(np.float64)
     for i, guess in enumerate(guesses):
@@ -256,7 +258,14 @@ def to_trace(frame: pl.DataFrame, guesses: Sequence[ChannelGuess]) -> tuple[Trac
             ):
                 if count:
                     notices.append(say("sensor-log-column", header=guess.header, count=count, words=words))
-        channels[guess.role] = values
+        if guess.role in MANY_ROLES or (guess.role is Role.CPU_TEMPERATURE and is_one_core(guess.header)):
+            cores.append(values)
+        if guess.role not in MANY_ROLES:
+            channels[guess.role] = values
+    if len(cores) > 1:
+        all_cores = np.vstack(cores)
+        channels[Role.CORE_TEMPERATURE] = np.fmax.reduce(all_cores)
+        return Trace(time_s, channels, np.fmax.reduce(all_cores) - np.fmin.reduce(all_cores)), tuple(notices)
     return Trace(time_s, channels), tuple(notices)
 
 

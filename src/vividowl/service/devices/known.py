@@ -7,7 +7,8 @@ from collections.abc import Mapping, Sequence
 from typing import Any
 
 from vividowl.core.quantities.errors import require_range
-from vividowl.core.quantities.words import say
+from vividowl.core.quantities.words import listed, say
+from vividowl.core.reading.limits import USUAL_LIMITS_C
 from vividowl.service.errors import Refused
 from vividowl.store.devices import Device
 from vividowl.store.models import Job
@@ -25,6 +26,7 @@ DEVICE_FIELDS = (
     "power_limit_cpu_w",
     "power_limit_gpu_w",
     "limit_c",
+    "sensor_limits",
 )
 
 
@@ -51,6 +53,15 @@ def device_for(scope: Scope, job: Job, fields: Mapping[str, Any]) -> Device:
             require_range(name, fields[name], "W", 1, 2000)
     if fields["limit_c"] is not None:
         require_range("limit_c", fields["limit_c"], "°C", 40, 150)
+    for role, limit_c in fields["sensor_limits"].items():
+        if role not in USUAL_LIMITS_C:
+            raise Refused(
+                "invalid",
+                say("devices-no-limit-of", role=role),
+                field="sensor_limits",
+                remedy=say("allowed", names=listed(USUAL_LIMITS_C)),
+            )
+        require_range(role, limit_c, "°C", 30, 150)
     chosen: uuid.UUID | None = fields["device_id"]
     own: Device | None = job.device if job.device_id is not None else None
     device = scope.get(Device, chosen) if chosen is not None else own

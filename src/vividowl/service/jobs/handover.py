@@ -20,6 +20,7 @@ from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.models import Job
 
 # What is settled with the owner as a device goes out.
+LIMITS = ("limit_c", "power_limit_cpu_w", "power_limit_gpu_w", "sensor_limits")
 SETTLED = ("price_cents", "next_service_on", "handover_note")
 
 
@@ -74,7 +75,7 @@ def hand_over(
         if closes:
             job.handed_over_at = server_now()
             tolerances, reference_room_c = judged_by(scope, job)
-            limits = {name: getattr(job.device, name) for name in ("limit_c", "power_limit_cpu_w", "power_limit_gpu_w")}
+            limits = {name: getattr(job.device, name) for name in LIMITS}
             job.judged_by = {
                 "tolerances": asdict(tolerances),
                 "reference_room_c": reference_room_c,

@@ -201,6 +201,7 @@ def compare_runs(workshop: Workshop, scope: Scope, job: Job, before: Run | None,
         power_limit=power_limit_of(job, readings),
         tolerances=tolerances,
         reference_room_c=reference_room_c,
+        sensor_limits_c=sensor_limits_of(job),
     )
     ladders = _ladders(pair, readings, spots)
     fitted = scope.session.scalars(
@@ -227,6 +228,11 @@ def compare_runs(workshop: Workshop, scope: Scope, job: Job, before: Run | None,
         _exhaust(pair, readings, spots, comparison.effect("noise").difference),
         notes,
     )
+
+
+def sensor_limits_of(job: Job) -> dict[Role, float]:
+    """Noted limits of the sensors of a job's device [degC]."""
+    return {Role(role): limit_c for role, limit_c in job.sensor_limits.items()}
 
 
 def power_limit_of(job: Job, readings: Sequence[Reading]) -> float | None:

@@ -22,7 +22,7 @@ from vividowl.service.clock import server_now
 from vividowl.service.devices.history import since_last_service
 from vividowl.service.errors import Refused
 from vividowl.service.measure.air import AirBalance, air_of
-from vividowl.service.measure.comparing import judged_by, kept, ladder_of, note_verdict
+from vividowl.service.measure.comparing import judged_by, kept, ladder_of, note_verdict, sensor_limits_of
 from vividowl.service.measure.frames import kept_frames
 from vividowl.service.measure.headline import Headline, headline_of
 from vividowl.service.measure.readings import glance_of, noise_of, reading_of
@@ -116,6 +116,7 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
             reference=reference_for(workshop, scope, job),
             tolerances=tolerances,
             reference_room_c=reference_room_c,
+            sensor_limits_c=sensor_limits_of(job),
         )
         # A device that lost much since its own last service is not fine, whatever others of its kind do.
         since = since_last_service(scope, job, run, trace) if side == RunSide.BEFORE else None

@@ -87,6 +87,7 @@ class DeviceOut(Out):
     power_limit_cpu_w: float | None
     power_limit_gpu_w: float | None
     limit_c: float | None
+    sensor_limits: dict[str, float]
     customer: str
     customer_contact: str
     visits: list[VisitOut]

@@ -25,6 +25,9 @@ from vividowl.web.fields import (
     Whole,
 )
 
+# By role; which sensors may have one is said by the use case.
+SensorLimits = Annotated[dict[Annotated[str, StringConstraints(max_length=40)], Number], Field(max_length=20)]
+
 
 class IntakeIn(In):
     customer_name: Name
@@ -48,6 +51,7 @@ class IntakeIn(In):
     power_limit_cpu_w: Number | None = None
     power_limit_gpu_w: Number | None = None
     limit_c: Number | None = None
+    sensor_limits: SensorLimits = Field(default_factory=dict)
     serial: Short = ""
     tag: Short = ""
     lidded: Answer = Answer.UNKNOWN
@@ -139,6 +143,7 @@ class JobOut(Out):
     power_limit_cpu_w: float | None
     power_limit_gpu_w: float | None
     limit_c: float | None
+    sensor_limits: dict[str, float]
     serial: str
     tag: str
     lidded: str

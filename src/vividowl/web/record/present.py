@@ -24,6 +24,7 @@ from vividowl.web.record.schemas import (
     PlainOut,
     RecordJobOut,
     RecordOut,
+    SensorOut,
     VerdictOut,
     VersionOut,
 )
@@ -63,6 +64,7 @@ def verdict_out(compared: Compared) -> VerdictOut:
         phrases=[PhraseOut(text=sentence(x.text), side=x.side) for x in c.phrases],
         assumes=[a.name for a in c.doubts],
         rests_on=[_assumption(a) for a in c.assumes],
+        sensors=[SensorOut.model_validate(s) for s in c.sensors],
         hidden_gain_k=c.hidden_gain_k,
         showable_k=c.showable_k,
         reasons=list(sentences(c.reasons)),

@@ -50,6 +50,23 @@ class AssumptionOut(Out):
     carries: bool
 
 
+class SensorOut(Out):
+    """A temperature by itself. limit_noted: by the shop, else the usual one from memory; difference_k: at equal work,
+    fan and room."""
+
+    role: str
+    words: str
+    short_words: str
+    limit_c: float | None
+    limit_noted: bool
+    before_c: float
+    after_c: float
+    difference_k: float | None
+    u95_k: float | None
+    over_limit_k: float | None
+    shown: str
+
+
 class PhraseOut(Out):
     """A piece of the headline. side: before or after for a figure of one side, assumed for what nobody noted."""
 
@@ -63,6 +80,7 @@ class VerdictOut(Out):
     phrases: list[PhraseOut]
     assumes: list[str]
     rests_on: list[AssumptionOut] = Field(default_factory=list)
+    sensors: list[SensorOut] = Field(default_factory=list)
     hidden_gain_k: float | None
     showable_k: float | None
     reasons: list[str]

@@ -90,3 +90,7 @@ record-promise = Der Plan versprach { FIX($low, 2) } bis { FIX($high, 2) } K/W b
     [yes] wie versprochen
    *[no] nicht wie versprochen
 }.
+plain-sensor-over = { $sensor }: { $still ->
+    [yes] noch
+   *[no] jetzt
+} { FIX($over, 0) } Grad über dem, was üblich ist; wir sagen Ihnen, was sich tun lässt.

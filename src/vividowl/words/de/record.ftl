@@ -84,3 +84,7 @@ record-pdf-chart = Temperatur unter Last über die Zeit, vorher und nachher.
 record-pdf-pieces = { $amount ->
    *[other] Stück
 }
+record-pdf-limit = °C{ $limit ->
+    [none] { "" }
+   *[other] , Grenze { FIX($limit, 0) }
+}

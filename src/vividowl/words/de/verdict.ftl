@@ -94,20 +94,14 @@ headline-k-over-room =
     { FIX($difference, 0) } K { $if_difference ->
         [yes] weniger
        *[no] mehr
-    } über dem Raum{ $at }
-headline-w-at-same-temperature =
-    { FIX($difference, 0) } W { $if_difference ->
-        [yes] mehr
-       *[no] weniger
-    } bei gleicher Temperatur
+    } über dem Raum
 headline-if-same =
     , wenn { $same } gleich { $assumes ->
         [one] war
        *[other] waren
     }
 headline-held-back = gedrosselt { FIX($before, 0) } % → { FIX($after, 0) } %
-headline-same-load = gleiche Last, { "" }
-headline-at-w = { "" } bei { FIX($before, 0) } W
+headline-same-load = , unter gleicher Last { "" }
 headline-with-fan-as-before = { "" } mit dem Lüfter wie vorher
 headline-k-at-w =
     { FIX($kelvins, 0) } K { $if_difference ->
@@ -262,3 +256,22 @@ standing-checked = vom Protokoll bestätigt
 standing-noted = von Hand notiert
 standing-doubtful = zweifelhaft
 standing-unknown = nicht bekannt
+headline-over-limit = { $sensor } { $still ->
+        [yes] noch
+       *[no] jetzt
+    } { FIX($over, 0) } K über der Grenze
+headline-sensor-k =
+    { $sensor } { FIX($kelvins, 0) } K { $less ->
+        [yes] weniger
+       *[no] mehr
+    }{ $over ->
+        [none] { "" }
+       *[other] , { FIX($over, 0) } K über der Grenze
+    }
+headline-named = { $sensor } { "" }
+comparison-sensor-carries = { $sensor }: { FIX($change, 1, sign: 1) } ± { FIX($u95, 1) } K bei gleicher Arbeit, mehr als der Zufall unter mehreren Fühlern.
+comparison-sensor-over = { $sensor }: am Ende { FIX($after, 0) } °C, über { FIX($limit, 0) } °C, { $noted ->
+        [yes] der notierten Grenze
+       *[no] der üblichen Grenze, aus dem Gedächtnis: die des Herstellers notieren
+    }.
+effects-in-one-room = { $window }; nachher so, wie es bei { FIX($room_c, 1) } °C wäre, denn an der Grenze gibt ein Chip im kühleren Raum mehr her

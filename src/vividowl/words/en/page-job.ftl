@@ -401,3 +401,20 @@ job-room-counter = Counter
 known-model-fill = Fill in { $maker }, { $kind }
 log-panel-this-run = this run
 refused-log-leave-it = Leave it
+sensor-table-sensor = Sensor
+sensor-table-change = at equal work ± U
+sensor-table-its-limit = its limit
+sensor-table-better = better
+sensor-table-worse = worse
+sensor-table-changed = changed
+sensor-table-limit = { $limit } °C{ $noted ->
+    [yes] { "" }
+   *[no] , usual
+}
+sensor-table-over = { $over } K over it
+sensor-table-is = Change at the watts, the fan and the room of Before. A usual limit is from memory: note the maker's with the device.
+intake-limit-hotspot = Graphics hot spot limit
+intake-limit-memory = Memory limit
+intake-limit-regulators = Regulator limit
+intake-limit-drive = Drive limit
+intake-limit-surface = Surface limit

@@ -102,3 +102,4 @@ pace-export-a-line-a-frame = Export the log with a line a frame and the time of 
 repeat-other-sensor = This log tells the { $other }, the first one the { $first }: it is a run of another sensor.
 repeat-other-load = { FIX($other, 0) } W against { FIX($first, 0) } W: it is a run under another load, or with another power limit.
 repeat-other-fan = The fan turned at { FIX($other, 0) } rpm against { FIX($first, 0) } rpm: it is a run at another fan speed.
+findings-cores-apart = The cores lie { FIX($spread, 0) } K apart under load: a tilted cooler or a bald corner makes one of them hotter, and so does a load on few cores or cores of two kinds.

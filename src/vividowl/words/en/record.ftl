@@ -85,3 +85,7 @@ record-pdf-pieces = { $amount ->
     [one] piece
    *[other] pieces
 }
+record-pdf-limit = °C{ $limit ->
+    [none] { "" }
+   *[other] , limit { FIX($limit, 0) }
+}

@@ -132,3 +132,4 @@ all-runs-earlier = { $side ->
         [before] Earlier Before
        *[after] Earlier After
     }
+devices-no-limit-of = There is no limit of “{ $role }” to note.

@@ -94,20 +94,14 @@ headline-k-over-room =
     { FIX($difference, 0) } K { $if_difference ->
         [yes] less
        *[no] more
-    } over the room{ $at }
-headline-w-at-same-temperature =
-    { FIX($difference, 0) } W { $if_difference ->
-        [yes] more
-       *[no] fewer
-    } at the same temperature
+    } over the room
 headline-if-same =
     , if { $same } { $assumes ->
         [one] was
        *[other] were
     } the same
 headline-held-back = throttled { FIX($before, 0) } % → { FIX($after, 0) } %
-headline-same-load = same load, { "" }
-headline-at-w = { "" } at { FIX($before, 0) } W
+headline-same-load = , under the same load { "" }
 headline-with-fan-as-before = { "" } with the fan as before
 headline-k-at-w =
     { FIX($kelvins, 0) } K { $if_difference ->
@@ -262,3 +256,22 @@ standing-checked = checked by the log
 standing-noted = noted by hand
 standing-doubtful = doubtful
 standing-unknown = not known
+headline-over-limit = { $sensor } { $still ->
+        [yes] still
+       *[no] now
+    } { FIX($over, 0) } K over its limit
+headline-sensor-k =
+    { $sensor } { FIX($kelvins, 0) } K { $less ->
+        [yes] less
+       *[no] more
+    }{ $over ->
+        [none] { "" }
+       *[other] , { FIX($over, 0) } K over its limit
+    }
+headline-named = { $sensor } { "" }
+comparison-sensor-carries = { $sensor } changed by { FIX($change, 1, sign: 1) } ± { FIX($u95, 1) } K at equal work, more than chance among several sensors.
+comparison-sensor-over = { $sensor } ends at { FIX($after, 0) } °C, above { FIX($limit, 0) } °C, { $noted ->
+        [yes] the limit noted for it
+       *[no] the usual limit, from memory: note the maker's
+    }.
+effects-in-one-room = { $window }; after as it would be at { FIX($room_c, 1) } °C, since a die at its limit gives more in a cooler room

@@ -93,3 +93,7 @@ record-promise = El plan prometía de { FIX($low, 2) } a { FIX($high, 2) } K/W, 
     [yes] como se prometió
    *[no] no como se prometió
 }.
+plain-sensor-over = { $sensor }: { $still ->
+    [yes] aún
+   *[no] ahora
+} { FIX($over, 0) } grados por encima de lo habitual; le decimos qué se puede hacer.

@@ -85,3 +85,7 @@ record-pdf-pieces = { $amount ->
     [one] pieza
    *[other] piezas
 }
+record-pdf-limit = °C{ $limit ->
+    [none] { "" }
+   *[other] , límite { FIX($limit, 0) }
+}

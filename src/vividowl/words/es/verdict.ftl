@@ -94,20 +94,14 @@ headline-k-over-room =
     { FIX($difference, 0) } K { $if_difference ->
         [yes] menos
        *[no] más
-    } sobre la sala{ $at }
-headline-w-at-same-temperature =
-    { FIX($difference, 0) } W { $if_difference ->
-        [yes] más
-       *[no] menos
-    } a la misma temperatura
+    } sobre la sala
 headline-if-same =
     , si { $same } { $assumes ->
         [one] fue igual
        *[other] fueron iguales
     }
 headline-held-back = frenado { FIX($before, 0) } % → { FIX($after, 0) } %
-headline-same-load = misma carga, { "" }
-headline-at-w = { "" } a { FIX($before, 0) } W
+headline-same-load = , con la misma carga { "" }
 headline-with-fan-as-before = { "" } con el ventilador como antes
 headline-k-at-w =
     { FIX($kelvins, 0) } K { $if_difference ->
@@ -262,3 +256,22 @@ standing-checked = comprobado por el registro
 standing-noted = anotado a mano
 standing-doubtful = dudoso
 standing-unknown = no se sabe
+headline-over-limit = { $sensor } { $still ->
+        [yes] aún
+       *[no] ahora
+    } { FIX($over, 0) } K por encima del límite
+headline-sensor-k =
+    { $sensor } { FIX($kelvins, 0) } K { $less ->
+        [yes] menos
+       *[no] más
+    }{ $over ->
+        [none] { "" }
+       *[other] , { FIX($over, 0) } K por encima del límite
+    }
+headline-named = { $sensor } { "" }
+comparison-sensor-carries = { $sensor }: { FIX($change, 1, sign: 1) } ± { FIX($u95, 1) } K a igual trabajo, más que el azar entre varios sensores.
+comparison-sensor-over = { $sensor }: termina a { FIX($after, 0) } °C, por encima de { FIX($limit, 0) } °C, { $noted ->
+        [yes] el límite anotado
+       *[no] el límite habitual, de memoria: anote el del fabricante
+    }.
+effects-in-one-room = { $window }; después tal como sería a { FIX($room_c, 1) } °C, pues en su límite un chip da más en una sala más fresca

@@ -8,6 +8,13 @@
     form: IntakeForm;
     errors: Record<string, string>;
   }
+  const SENSORS = [
+    { role: 'gpu_hotspot', label: say('intake-limit-hotspot') },
+    { role: 'memory_temperature', label: say('intake-limit-memory') },
+    { role: 'regulator_temperature', label: say('intake-limit-regulators') },
+    { role: 'drive_temperature', label: say('intake-limit-drive') },
+    { role: 'skin_temperature', label: say('intake-limit-surface') },
+  ];
   let { form = $bindable(), errors }: Props = $props();
 </script>
 
@@ -36,4 +43,17 @@
     bind:value={form.limit_c}
     error={errors.limit_c}
   />
+  {#each SENSORS as sensor (sensor.role)}
+    <TextField
+      label={sensor.label}
+      name={sensor.role}
+      numeric
+      unit="°C"
+      bind:value={
+        () => form.sensor_limits[sensor.role] ?? '',
+        (typed) => (form.sensor_limits = { ...form.sensor_limits, [sensor.role]: typed })
+      }
+      error={errors[sensor.role]}
+    />
+  {/each}
 </IntakeSection>

@@ -26,6 +26,8 @@ export interface IntakeForm {
   power_limit_cpu_w: string;
   power_limit_gpu_w: string;
   limit_c: string;
+  /** By role, of the sensors beside the die. */
+  sensor_limits: Record<string, string>;
   serial: string;
   tag: string;
   lidded: 'unknown' | 'yes' | 'no';
@@ -63,6 +65,7 @@ export function emptyForm(): IntakeForm {
     power_limit_cpu_w: '',
     power_limit_gpu_w: '',
     limit_c: '',
+    sensor_limits: {},
     serial: '',
     tag: '',
     lidded: 'unknown',
@@ -73,12 +76,16 @@ export function emptyForm(): IntakeForm {
   };
 }
 
+const writtenLimits = (limits: Record<string, number>): Record<string, string> =>
+  Object.fromEntries(Object.entries(limits).map(([role, limit]) => [role, String(limit)]));
+
 export function formOf(job: Job): IntakeForm {
   const form: Record<string, unknown> = { ...emptyForm() };
   for (const key of Object.keys(form)) {
     const value = job[key as keyof Job];
     form[key] = typeof value === 'number' ? String(value) : (value ?? '');
   }
+  form.sensor_limits = writtenLimits(job.sensor_limits);
   form.another_device = false;
   return form as unknown as IntakeForm;
 }
@@ -98,9 +105,15 @@ export function check(form: IntakeForm): Checked {
       errors[key] = say('intake-form-whole-months-please');
     else numbers[key] = value;
   }
+  const sensor_limits: Record<string, number> = {};
+  for (const [role, typed] of Object.entries(form.sensor_limits)) {
+    const value = parseNumber(typed);
+    if (Number.isNaN(value)) errors[role] = say('intake-form-no-number-leave-empty', { key: typed });
+    else if (value !== null) sensor_limits[role] = value;
+  }
   if (Object.keys(errors).length) return { body: null, errors };
   const chosen = { device_id: form.device_id || null, done_on: form.done_on || null };
-  return { body: { ...form, ...numbers, ...chosen } as unknown as Schemas['IntakeIn'], errors: null };
+  return { body: { ...form, ...numbers, ...chosen, sensor_limits } as unknown as Schemas['IntakeIn'], errors: null };
 }
 
 /** Of what would be sent, what was changed. */
@@ -127,6 +140,7 @@ export function withDevice(form: IntakeForm, device: Schemas['DeviceOut']): Inta
     power_limit_cpu_w: written(device.power_limit_cpu_w),
     power_limit_gpu_w: written(device.power_limit_gpu_w),
     limit_c: written(device.limit_c),
+    sensor_limits: writtenLimits(device.sensor_limits),
   };
 }
 

@@ -8,6 +8,7 @@
   import ConditionTable from '../verdict/ConditionTable.svelte';
   import EffectTable from '../verdict/EffectTable.svelte';
   import Headline from '../verdict/Headline.svelte';
+  import SensorTable from '../verdict/SensorTable.svelte';
 
   interface Props {
     record: CustomerRecord;
@@ -33,6 +34,7 @@
       <p class="quiet small">{say('record-room-u-expanded-uncertainty-k')}</p>
     </div>
   </div>
+  {#if record.verdict.sensors.length > 1}<SensorTable sensors={record.verdict.sensors} />{/if}
   <h3>{say('record-room-how-was-measured')}</h3>
   <ConditionTable conditions={record.verdict.conditions.filter((c) => c.before !== null || c.after !== null)} />
 {/if}

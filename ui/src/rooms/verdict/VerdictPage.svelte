@@ -13,6 +13,7 @@
   import EffectTable from './EffectTable.svelte';
   import Headline from './Headline.svelte';
   import RestsOn from './RestsOn.svelte';
+  import SensorTable from './SensorTable.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
@@ -48,6 +49,7 @@
   </div>
 {/if}
 <LateTrace jobId={job.id} {readings} {channels} height={300} />
+{#if verdict.sensors.length > 1}<div class="gap"><SensorTable sensors={verdict.sensors} /></div>{/if}
 <div class="gap"><EffectTable effects={verdict.effects} /></div>
 <p class="quiet small">{say('verdict-page-u-expanded-uncertainty-k')}</p>
 <Working>
