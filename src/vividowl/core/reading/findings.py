@@ -134,7 +134,7 @@ def _above_limits(reading: Reading, limit_c: float | None, noted: Mapping[Role, 
     out = [
         say(
             "comparison-sensor-over",
-            sensor=ROLE_KINDS[s.role].words,
+            sensor=say(f"sensor-{s.role}"),
             after=s.end_c,
             limit=s.limit_c,
             noted=s.limit_noted,

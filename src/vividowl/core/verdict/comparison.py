@@ -317,9 +317,8 @@ def _of_sensors(sensors: Sequence[SensorVerdict], carrier: SensorVerdict | None)
         if s is carrier:
             out.append(say("comparison-sensor-carries", sensor=s.words, change=s.difference_k, u95=s.u95_k))
         if s.tells and s.over_limit_k is not None:
-            out.append(
-                say("comparison-sensor-over", sensor=s.words, after=s.after_c, limit=s.limit_c, noted=s.limit_noted)
-            )
+            told = {"after": s.after_c, "limit": s.limit_c, "noted": s.limit_noted}
+            out.append(say("comparison-sensor-over", sensor=s.short_words, **told))
     return out
 
 

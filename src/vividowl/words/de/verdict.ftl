@@ -270,8 +270,8 @@ headline-sensor-k =
     }
 headline-named = { $sensor } { "" }
 comparison-sensor-carries = { $sensor }: { FIX($change, 1, sign: 1) } ± { FIX($u95, 1) } K bei gleicher Arbeit, mehr als der Zufall unter mehreren Fühlern.
-comparison-sensor-over = { $sensor }: am Ende { FIX($after, 0) } °C, über { FIX($limit, 0) } °C, { $noted ->
-        [yes] der notierten Grenze
-       *[no] der üblichen Grenze, aus dem Gedächtnis: die des Herstellers notieren
+comparison-sensor-over = Über der Grenze: { $sensor } mit { FIX($after, 0) } °C am Ende; { FIX($limit, 0) } °C { $noted ->
+        [yes] sind als Grenze notiert
+       *[no] sind üblich: die Grenze des Herstellers notieren
     }.
 effects-in-one-room = { $window }; nachher so, wie es bei { FIX($room_c, 1) } °C wäre, denn an der Grenze gibt ein Chip im kühleren Raum mehr her

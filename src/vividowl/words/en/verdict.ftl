@@ -270,8 +270,8 @@ headline-sensor-k =
     }
 headline-named = { $sensor } { "" }
 comparison-sensor-carries = { $sensor } changed by { FIX($change, 1, sign: 1) } ± { FIX($u95, 1) } K at equal work, more than chance among several sensors.
-comparison-sensor-over = { $sensor } ends at { FIX($after, 0) } °C, above { FIX($limit, 0) } °C, { $noted ->
+comparison-sensor-over = Above its limit: { $sensor }, with { FIX($after, 0) } °C at the end; { FIX($limit, 0) } °C is { $noted ->
         [yes] the limit noted for it
-       *[no] the usual limit, from memory: note the maker's
+       *[no] what is usual: note the maker's limit
     }.
 effects-in-one-room = { $window }; after as it would be at { FIX($room_c, 1) } °C, since a die at its limit gives more in a cooler room

@@ -270,8 +270,8 @@ headline-sensor-k =
     }
 headline-named = { $sensor } { "" }
 comparison-sensor-carries = { $sensor }: { FIX($change, 1, sign: 1) } ± { FIX($u95, 1) } K a igual trabajo, más que el azar entre varios sensores.
-comparison-sensor-over = { $sensor }: termina a { FIX($after, 0) } °C, por encima de { FIX($limit, 0) } °C, { $noted ->
+comparison-sensor-over = Por encima del límite: { $sensor }, con { FIX($after, 0) } °C al final; { FIX($limit, 0) } °C es { $noted ->
         [yes] el límite anotado
-       *[no] el límite habitual, de memoria: anote el del fabricante
+       *[no] lo habitual: anote el límite del fabricante
     }.
 effects-in-one-room = { $window }; después tal como sería a { FIX($room_c, 1) } °C, pues en su límite un chip da más en una sala más fresca

@@ -34,7 +34,7 @@
       <p class="quiet small">{say('record-room-u-expanded-uncertainty-k')}</p>
     </div>
   </div>
-  {#if record.verdict.sensors.length > 1}<SensorTable sensors={record.verdict.sensors} />{/if}
+  <SensorTable sensors={record.verdict.sensors} />
   <h3>{say('record-room-how-was-measured')}</h3>
   <ConditionTable conditions={record.verdict.conditions.filter((c) => c.before !== null || c.after !== null)} />
 {/if}

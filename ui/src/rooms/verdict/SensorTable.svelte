@@ -3,7 +3,7 @@
   import { say } from '../job/words';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Schemas } from '../../lib/api';
-  import { change, figure, NOT_KNOWN } from '../../lib/format';
+  import { change, figure, fixed, NOT_KNOWN } from '../../lib/format';
 
   interface Props {
     sensors: Schemas['SensorOut'][];
@@ -21,48 +21,56 @@
       (a, b) => (b.over_limit_k ?? 0) - (a.over_limit_k ?? 0) || sensors.indexOf(a) - sensors.indexOf(b),
     ),
   );
+  // Air and heatsink alone say nothing that the other table does not.
+  const NEITHER = ['exhaust_temperature', 'heatsink_temperature'];
+  const judged = $derived(sensors.filter((s) => !NEITHER.includes(s.role)));
   // A limit is marked where it was passed, and where nobody noted it.
   const limit = (s: Schemas['SensorOut']) =>
-    s.limit_c === null
-      ? NOT_KNOWN
-      : say('sensor-table-limit', { limit: figure(s.limit_c, '°C'), noted: s.limit_noted });
+    s.limit_c === null ? NOT_KNOWN : say('sensor-table-limit', { limit: fixed(s.limit_c, 0), noted: s.limit_noted });
 </script>
 
-<DataTable weight="strong">
-  <thead>
-    <tr>
-      <th scope="col">{say('sensor-table-sensor')} <span class="quiet">°C</span></th>
-      <th scope="col" class="before number">{say('condition-table-before')}</th>
-      <th scope="col" class="after number">{say('condition-table-after')}</th>
-      <th scope="col" class="number">{say('sensor-table-change')}</th>
-      <th scope="col">{say('effect-table-shows')}</th>
-      <th scope="col">{say('sensor-table-its-limit')}</th>
-    </tr>
-  </thead>
-  <tbody>
-    {#each rows as s (s.role)}
-      <tr>
-        <th scope="row">{s.words}</th>
-        <td class="number before">{figure(s.before_c, '°C')}</td>
-        <td class="number after">{figure(s.after_c, '°C')}</td>
-        <td class="number">
-          {#if s.difference_k === null}<span class="quiet">{NOT_KNOWN}</span>{:else}<strong
-              >{change(s.difference_k, s.u95_k, 'K')}</strong
-            >{/if}
-        </td>
-        <td class={s.shown}>{SHOWN[s.shown]}</td>
-        <td class:over={s.over_limit_k !== null}
-          >{limit(s)}{#if s.over_limit_k !== null}<strong
-              >{say('sensor-table-over', { over: figure(s.over_limit_k, 'K') })}</strong
-            >{/if}</td
-        >
-      </tr>
-    {/each}
-  </tbody>
-</DataTable>
-<p class="quiet small">{say('sensor-table-is')}</p>
+{#if judged.length > 1}
+  <div class="sensors">
+    <DataTable weight="strong">
+      <thead>
+        <tr>
+          <th scope="col">{say('sensor-table-sensor')} <span class="quiet">°C</span></th>
+          <th scope="col" class="before number">{say('condition-table-before')}</th>
+          <th scope="col" class="after number">{say('condition-table-after')}</th>
+          <th scope="col" class="number">{say('sensor-table-change')}</th>
+          <th scope="col">{say('effect-table-shows')}</th>
+          <th scope="col">{say('sensor-table-its-limit')}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each rows as s (s.role)}
+          <tr>
+            <th scope="row">{s.words}</th>
+            <td class="number before">{figure(s.before_c, '°C')}</td>
+            <td class="number after">{figure(s.after_c, '°C')}</td>
+            <td class="number">
+              {#if s.difference_k === null}<span class="quiet">{NOT_KNOWN}</span>{:else}<strong
+                  >{change(s.difference_k, s.u95_k, 'K')}</strong
+                >{/if}
+            </td>
+            <td class={s.shown}>{SHOWN[s.shown]}</td>
+            <td class:over={s.over_limit_k !== null}
+              >{limit(s)}{#if s.over_limit_k !== null}<strong
+                  >{say('sensor-table-over', { over: fixed(s.over_limit_k, 0) })}</strong
+                >{/if}</td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </DataTable>
+    <p class="quiet small">{say('sensor-table-is')}</p>
+  </div>
+{/if}
 
 <style>
+  .sensors {
+    margin: var(--gap-4) 0;
+  }
   .better {
     color: var(--after);
     font-weight: 620;

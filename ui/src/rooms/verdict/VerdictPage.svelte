@@ -49,7 +49,7 @@
   </div>
 {/if}
 <LateTrace jobId={job.id} {readings} {channels} height={300} />
-{#if verdict.sensors.length > 1}<div class="gap"><SensorTable sensors={verdict.sensors} /></div>{/if}
+<SensorTable sensors={verdict.sensors} />
 <div class="gap"><EffectTable effects={verdict.effects} /></div>
 <p class="quiet small">{say('verdict-page-u-expanded-uncertainty-k')}</p>
 <Working>
