@@ -128,8 +128,10 @@ def test_burnin_and_drift_keys(run, table):
 
 
 def test_work_repeats(run):
-    assert answer(run("work", "repeats", "sd=0.5", "want=1", "--json")) == {"runs_each": 2, "u95": 1.0}
-    assert answer(run("work", "repeats", "sd=1", "want=1", "k=2", "--json"))["runs_each"] == 8
+    found = answer(run("work", "repeats", "sd=0.5", "want=1", "power=0.5", "--json"))
+    assert found == {"runs_each": 2, "u95": 1.0, "power": 0.5}
+    # 2 ((2 + 1.2816) 0.5 / 1)^2 = 5.4 (textbook, z of 0.9)
+    assert answer(run("work", "repeats", "sd=0.5", "want=1", "k=2", "--json"))["runs_each"] == 6
 
 
 @pytest.mark.parametrize(

@@ -46,7 +46,7 @@ KEYS = {
     ("drop", "school=line", "volume_ul=10", "width_mm=12", "length_mm=20"): {"strokes", "stroke_mm", "diameter_mm"},
     ("imprint", "how=old_pad", "reading_mm=1"): {"gap_mm", "tolerance_mm"},
     ("bath", "bath=A", "method=electroless", "minutes=240"): {"bath", "expected_um", "of_expected_percent"},
-    ("repeats", "sd=0.5", "want=1"): {"runs_each", "u95"},
+    ("repeats", "sd=0.5", "want=1"): {"runs_each", "u95", "power"},
     ("price", "parts=4.5", "hands_min=65", "hourly_rate=60"): {"parts", "work", "tax", "total"},
     ("fahrenheit", "difference_f=26"): {"k"},
     ("capacity", "reading_c=95", "room_c=25", "power_w=50", "limit_c=95"): {"resistance_K_per_W", "capacity_w"},

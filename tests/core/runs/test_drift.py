@@ -3,6 +3,8 @@
 import re
 from pathlib import Path
 
+from statistics import NormalDist
+
 import numpy as np
 import pytest
 import scipy
@@ -12,7 +14,8 @@ from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
 from vividowl.core.runs.drift import drift
 from vividowl.core.runs.groups import Method
 from vividowl.core.runs.line import fit_line
-from vividowl.core.runs.repeats import repeats_needed
+from vividowl.core.quantities.uncertainty import Tolerances
+from vividowl.core.runs.repeats import own_scatter, repeats_needed
 from vividowl.words import sentence
 
 NORRIS = Path(scipy.__file__).parent / "stats/tests/data/nist_linregress/Norris.dat"
@@ -115,15 +118,43 @@ def test_property_slope_and_month_hold_95_of_100(stated):
 
 @pytest.mark.parametrize(("sd", "want", "runs", "u95"), [(0.5, 1.0, 2, 1.0), (1.0, 1.0, 8, 1.0), (0.5, 4.0, 1, 1.414)])
 def test_published_repeats(sd, want, runs, u95):
-    # Worked examples of the trade: 1 K with 0.5 K from run to run needs two runs each, with 1 K eight.
-    found = repeats_needed(sd, want)
+    # Worked examples of the trade: U = 1 K with 0.5 K from run to run needs two runs each, with 1 K eight. A true
+    # difference as large as U is shown every second time.
+    found = repeats_needed(sd, want, power=0.5)
     assert found.runs_each == runs
     assert found.u95 == pytest.approx(u95, abs=0.001)
     assert found.u95 <= want
 
 
+def test_nine_in_ten_means_nine_in_ten():
+    # By trial: normal runs, a true difference of 1 K, shown where it exceeds k s sqrt(2 / n).
+    rng = np.random.default_rng(5)
+    for power in (0.8, 0.9, 0.95):
+        found = repeats_needed(0.5, 1.0, power=power)
+        n = found.runs_each
+        gains = rng.normal(1.0, 0.5, (20_000, n)).mean(axis=1) - rng.normal(0.0, 0.5, (20_000, n)).mean(axis=1)
+        shown = float(np.mean(gains > found.u95))
+        assert found.power >= power
+        assert shown == pytest.approx(found.power, abs=0.01)
+        # A run less would not do it.
+        assert n == 1 or 1.0 < (2.0 + NormalDist().inv_cdf(power)) * 0.5 * (2.0 / (n - 1)) ** 0.5
+
+
+def test_a_shops_own_repeats_take_the_place_of_the_usual():
+    rng = np.random.default_rng(6)
+    runs = [list(40.0 + rng.normal(0.0, 0.3, 4)) for _ in range(8)]
+    own = own_scatter(runs, Tolerances())
+    assert (own.logs, own.runs) == (32, 8)
+    # A rectangle of half-width a has the standard deviation a / sqrt(3) (JCGM 100:2008, 4.3.7).
+    assert 0.3 * 3**0.5 <= own.half_width_k <= 1.4 * 0.3 * 3**0.5
+    assert own.shown_k < own.shown_usual_k
+    # Repeats that agree wholly save no more than half: they were made in one sitting.
+    assert own_scatter([[40.0] * 9], Tolerances()).half_width_k == Tolerances().run_to_run_k / 2
+    assert own_scatter(runs[:2], Tolerances()) is None
+
+
 def test_repeats_have_their_end():
-    with refuses(OutOfRange, "It would take 80000 runs on each side"):
+    with refuses(OutOfRange, "It would take 215372 runs on each side"):
         repeats_needed(1.0, 0.01)
     with refuses(OutOfRange, "Smallest difference to show is 0"):
         repeats_needed(1.0, 0.0)

@@ -5621,6 +5621,22 @@ export interface components {
             /** Watts */
             watts: number | null;
         };
+        /**
+         * OwnScatterOut
+         * @description What repeats in this shop scatter by, and what taking it lets show.
+         */
+        OwnScatterOut: {
+            /** Half Width K */
+            half_width_k: number;
+            /** Logs */
+            logs: number;
+            /** Runs */
+            runs: number;
+            /** Shown K */
+            shown_k: number;
+            /** Shown Usual K */
+            shown_usual_k: number;
+        };
         /** OwnValueIn */
         OwnValueIn: {
             /**
@@ -7349,6 +7365,7 @@ export interface components {
             habits: components["schemas"]["HabitsOut"];
             /** Name */
             name: string;
+            own_scatter: components["schemas"]["OwnScatterOut"] | null;
             predicted: components["schemas"]["PredictedOut"];
             /** Reference Room C */
             reference_room_c: number;

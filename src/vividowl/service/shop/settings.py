@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import uuid
 from collections.abc import Mapping
 from dataclasses import asdict, dataclass
 from functools import partial
@@ -11,11 +12,13 @@ from vividowl.core.plan.price import TASKS
 from vividowl.core.quantities.uncertainty import Tolerances, checked_tolerances
 from vividowl.core.quantities.units import require_room_c
 from vividowl.core.quantities.words import Words, say
+from vividowl.core.runs.repeats import OwnScatter, own_scatter
 from vividowl.service.bench.times import TaskTime, learnt_minutes
 from vividowl.service.measure.comparing import note_verdict, tolerances_of
 from vividowl.service.plan.outcomes import Record, record_of
 from vividowl.service.shop.habits import Habits, habits_of, keep_habits
 from vividowl.service.workshop import Actor, Workshop, check_version
+from vividowl.store.measuring import TraceFile
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
@@ -25,7 +28,7 @@ class ShopSettings:
     """version of what is kept; name; reference_room_c [degC]; tolerances in force and the usual ones; habits: rates
     and ways; tasks: name,
     words, usual minutes of hands and of waiting; record: how often predictions were right; learnt: minutes that
-    the benches have shown, by task."""
+    the benches have shown, by task; own: what its repeats scatter by, None while there are few."""
 
     version: int
     name: str
@@ -37,6 +40,19 @@ class ShopSettings:
     tasks: tuple[tuple[str, Words, float, float], ...]
     record: Record
     learnt: Mapping[str, TaskTime]
+    own: OwnScatter | None
+
+
+def _own_scatter(scope: Scope) -> OwnScatter | None:
+    """What repeats in this shop scatter by."""
+    rises: dict[uuid.UUID, list[float]] = {}
+    of_trace = TraceFile.figures["rise_K"].as_float()
+    repeated = scope.select(TraceFile).with_only_columns(TraceFile.run_id).where(TraceFile.is_repeat)
+    query = scope.select(TraceFile).with_only_columns(TraceFile.run_id, of_trace)
+    query = query.where(TraceFile.run_id.in_(repeated), TraceFile.removed_at.is_(None), of_trace.is_not(None))
+    for run_id, rise_k in scope.session.execute(query):
+        rises.setdefault(run_id, []).append(rise_k)
+    return own_scatter(list(rises.values()), Tolerances())
 
 
 def _settings(scope: Scope) -> ShopSettings:
@@ -53,6 +69,7 @@ def _settings(scope: Scope) -> ShopSettings:
         tasks,
         record_of(scope),
         learnt_minutes(scope),
+        _own_scatter(scope),
     )
 
 

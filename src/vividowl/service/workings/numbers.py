@@ -8,7 +8,7 @@ from vividowl.core.quantities.change import duration_change, relative_change
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR
 from vividowl.core.quantities.units import c_from_f, k_from_f_difference
 from vividowl.core.quantities.words import say
-from vividowl.core.runs.repeats import repeats_needed
+from vividowl.core.runs.repeats import NINE_IN_TEN, repeats_needed
 from vividowl.service.errors import Refused
 from vividowl.service.workings.calculator import Input, Working, clock
 from vividowl.words import told
@@ -58,6 +58,7 @@ NUMBERS = (
             Input("sd", example="0.5", unit=""),
             Input("want", example="1", unit=""),
             Input("k", default=COVERAGE_FACTOR, example="2"),
+            Input("power", default=NINE_IN_TEN, example="0.9"),
         ),
         lambda **g: told(repeats_needed(**g)),
         (repeats_needed,),

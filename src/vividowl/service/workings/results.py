@@ -67,6 +67,7 @@ RESULTS: Mapping[str, tuple[str, int]] = {
     "c": ("°C", 1),
     "k": ("K", 1),
     "runs_each": ("runs on each side", 0),
+    "power": ("", 2),
     "u95": ("", 2),
     "strokes": ("", 0),
     "stroke_mm": ("mm", 0),

@@ -14,6 +14,7 @@ from vividowl.web.idempotency import idempotent
 from vividowl.web.shop.schemas import (
     ActiveIn,
     HabitsOut,
+    OwnScatterOut,
     PeopleOut,
     PersonIn,
     PersonRowOut,
@@ -61,6 +62,7 @@ def _shop(found: shop_settings.ShopSettings) -> ShopOut:
         usual=TolerancesOut.model_validate(found.usual),
         habits=HabitsOut.model_validate(found.habits),
         predicted=PredictedOut.model_validate(found.record),
+        own_scatter=OwnScatterOut.model_validate(found.own) if found.own else None,
         tasks=[
             TaskOut(
                 name=n,

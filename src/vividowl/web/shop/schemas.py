@@ -95,6 +95,16 @@ class PredictedOut(Out):
     high: float | None
 
 
+class OwnScatterOut(Out):
+    """What repeats in this shop scatter by, and what taking it lets show."""
+
+    half_width_k: float
+    logs: int
+    runs: int
+    shown_k: float
+    shown_usual_k: float
+
+
 class ShopOut(Out):
     version: int
     name: str
@@ -105,6 +115,7 @@ class ShopOut(Out):
     habits: HabitsOut
     tasks: list[TaskOut]
     predicted: PredictedOut
+    own_scatter: OwnScatterOut | None
 
 
 class PersonRowOut(Out):

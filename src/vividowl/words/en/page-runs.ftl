@@ -82,8 +82,8 @@ plan-runs-mixed = What it cannot tell: { $mixed }.
 plan-runs-in-hand = in hand
 plan-runs-repeats =
     { $n ->
-        [one] One run of each is enough: what is left is ± { $u95 }.
-       *[other] { $n } runs of each side for it; what is left is ± { $u95 }. One run scatters by { $sd }.
+        [one] One run of each is enough to show it nine times in ten: what is left is ± { $u95 }.
+       *[other] { $n } runs of each side show it nine times in ten; what is left is ± { $u95 }. One run scatters by { $sd }.
     }
 plan-runs-no-scatter = How far one run scatters is not known yet, so that nothing says how many repeats it takes.
 run-list-compared = { $first } against { $second }

@@ -156,3 +156,5 @@ keys-sure = Withdraw this key?
 keys-sure-words = Withdraw a key only when somebody else may have had it: a stolen copy of your data, for instance. Whoever checks a record that it signed is told not to rely on it; this cannot be undone.
 keys-gone = The key is withdrawn.
 keys-keep = Keep it
+shop-own-scatter = Your own repeats, { $logs } logs of { $runs } runs, lie within ± { FIX($half_width, 1) } K of each other. Taken as run to run, a difference of { FIX($shown, 1) } K can be shown instead of { FIX($usual, 1) } K.
+shop-own-scatter-take = Take ± { FIX($half_width, 1) } K

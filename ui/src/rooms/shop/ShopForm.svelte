@@ -108,6 +108,23 @@
         error={errors.reference_room_c}
         hint={say('shop-watts-device-can-hold')}
       />
+      {#if shop.own_scatter}
+        {@const own = shop.own_scatter}
+        <div class="own">
+          <p>
+            {say('shop-own-scatter', {
+              runs: own.runs,
+              logs: own.logs,
+              half_width: own.half_width_k,
+              shown: own.shown_k,
+              usual: own.shown_usual_k,
+            })}
+          </p>
+          {#if owner}<Button onclick={() => (form.run_to_run_k = own.half_width_k.toFixed(1))}
+              >{say('shop-own-scatter-take', { half_width: own.half_width_k })}</Button
+            >{/if}
+        </div>
+      {/if}
       {#each TOLERANCES as t (t.name)}
         <TextField
           label={t.label}
@@ -130,6 +147,18 @@
 {/if}
 
 <style>
+  .own {
+    grid-column: 1 / -1;
+    display: flex;
+    flex-wrap: wrap;
+    gap: var(--gap-3) var(--gap-4);
+    align-items: center;
+    justify-content: space-between;
+  }
+  .own p {
+    max-width: 40rem;
+    margin: 0;
+  }
   h2 {
     margin-top: var(--gap-4);
   }

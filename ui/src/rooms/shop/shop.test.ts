@@ -38,6 +38,7 @@ const shop = {
     zone: 'UTC',
   },
   tasks: [{ name: 'clean', words: 'clean fins', hands_min: 15, wait_min: 5, learnt_min: null, learnt_jobs: 0 }],
+  own_scatter: null,
   predicted: { jobs: 4, inside: 3, share: 0.75, low: 0.3, high: 0.95 },
 };
 const person = (role: string) => ({
