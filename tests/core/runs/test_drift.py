@@ -2,7 +2,6 @@
 
 import re
 from pathlib import Path
-
 from statistics import NormalDist
 
 import numpy as np
@@ -11,10 +10,10 @@ import scipy
 from tests.said import refuses
 
 from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
+from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.runs.drift import drift
 from vividowl.core.runs.groups import Method
 from vividowl.core.runs.line import fit_line
-from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.runs.repeats import own_scatter, repeats_needed
 from vividowl.words import sentence
 
@@ -137,7 +136,7 @@ def test_nine_in_ten_means_nine_in_ten():
         assert found.power >= power
         assert shown == pytest.approx(found.power, abs=0.01)
         # A run less would not do it.
-        assert n == 1 or 1.0 < (2.0 + NormalDist().inv_cdf(power)) * 0.5 * (2.0 / (n - 1)) ** 0.5
+        assert n == 1 or (2.0 + NormalDist().inv_cdf(power)) * 0.5 * (2.0 / (n - 1)) ** 0.5 > 1.0
 
 
 def test_a_shops_own_repeats_take_the_place_of_the_usual():

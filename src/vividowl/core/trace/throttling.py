@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 
@@ -27,6 +28,11 @@ ABOVE_MOST = 0.08  # share of the later part; from memory
 PLATEAU_LEAST = 0.12  # share of the later part; from memory
 # Work that goes up and down by itself gives and takes this much more before it counts as given up.
 RESTLESS_FACTOR = 1.0
+# Work that goes up and down by itself by so much shows a limit only where the die stays at it two fifths of the time,
+# four times as much as just below, and is held for a twentieth of the load; from memory, looked at on two simulated
+# devices.
+RESTLESS_LEAST, SCENES_PERCENT, RESTLESS_HELD_LEAST = 0.02, 5.0, 0.05
+SHARP_LEAST, SHARP_RATIO = 0.4, 4.0
 # A die that stood above its plateau for so long is at rest there and at no limit; from memory.
 ABOVE_LIMIT_S = 10.0
 # What is still given up after the boost was over and the governor had come to rest shows a limit; from memory.
@@ -34,6 +40,9 @@ AFTER_BOOST_S = 30.0
 DEMAND_TOLD = 0.5  # correlation of use and clock from which the demand moves the clock; from memory
 # More than this share of the load held back is told; less may be one line of a logger. From memory.
 HELD_SHARE = 0.02
+
+
+_Spans = tuple[tuple[float, float], ...]
 
 
 class Unknown(StrEnum):
@@ -57,7 +66,7 @@ class Throttling:
     episodes: int
     first_s: float | None
     limit_c: float | None
-    spans_s: tuple[tuple[float, float], ...]
+    spans_s: _Spans
     told_by: str
     given_up_w: float | None = None
     given_up_mhz: float | None = None
@@ -67,12 +76,13 @@ class Throttling:
 @dataclass(frozen=True)
 class _Pinned:
     """at: samples at the plateau (n,); near: samples no cooler than it; plateau_c; stood_above: whether the die stood
-    above it for a while."""
+    above it for a while; sharp: whether it stays there far more than just below."""
 
     at: Mask
     near: Mask
     plateau_c: float
     stood_above: bool
+    sharp: bool
 
 
 def _pinned(time: Series, die: Series, limit_c: float | None) -> _Pinned | None:
@@ -99,7 +109,17 @@ def _pinned(time: Series, die: Series, limit_c: float | None) -> _Pinned | None:
     near = np.asarray(calm >= plateau - max(PLATEAU_BAND_K, band), dtype=np.bool_)
     width = max(2, round(PINNED_S / max(step_s, 0.05)))
     flat = _range_within(calm, width) <= band
-    return _Pinned(near & _spread(flat, width), near, plateau, above_s > ABOVE_LIMIT_S)
+    return _Pinned(near & _spread(flat, width), near, plateau, above_s > ABOVE_LIMIT_S, _sharp(later, plateau, band))
+
+
+def _sharp(later: Series, plateau_c: float, band_k: float) -> bool:
+    """Whether a die stays at its plateau far more than just below, as at a limit that is come to again and again."""
+
+    def share(level_c: float) -> float:
+        return float(np.mean(np.abs(later - level_c) <= 0.5 * band_k))
+
+    there, below = share(plateau_c), sum(share(plateau_c - k * band_k) for k in (1.5, 2.5, 3.5)) / 3.0
+    return there >= SHARP_LEAST and there >= SHARP_RATIO * below
 
 
 def _range_within(values: Series, width: int) -> Series:
@@ -173,6 +193,26 @@ def _gives_up_more(time: Series, signal: Series, at: Mask, load: LoadPhase) -> b
     return first - float(np.mean(stays[-part:])) > GIVEN_UP_SHARE * first
 
 
+def _of_a_limit(
+    time: Series, signal: Series, spans: _Spans, pins: Sequence[_Pinned], load: LoadPhase, restless: bool
+) -> _Spans | None:
+    """Of the spans those that a limit explains where none is known, None where it is not known whether any does."""
+    if restless:
+        # Scenes that come and go make a die linger anywhere, and a power limit gives less then, too.
+        if sum(b - a for a, b in spans) < RESTLESS_HELD_LEAST * float(time[-1] - time[0]):
+            return ()
+        if not any(p.sharp for p in pins):
+            return None
+    at = np.logical_or.reduce([p.at for p in pins])
+    if _gives_up_more(time, signal, at, load):
+        return spans
+    # A die that stood above its plateau is at rest there; one that never did, and never gave more, tells neither.
+    if all(p.stood_above for p in pins):
+        return ()
+    near = np.logical_or.reduce([p.near for p in pins])
+    return spans if _was_free(time, signal, near, load) else None
+
+
 def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None) -> Throttling:
     """Share of the loaded time in which the device was held back by heat.
 
@@ -231,12 +271,12 @@ def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None)
                 abs(a - load.boost_end_s) < SMOOTHED_S and b - a < BOOST_END_LOOK_S and load.boost_end_s > load.onset_s
             )
         )
-    if spans and flag is None and limit_c is None and not _gives_up_more(time, signals[told_by], at, load):
-        # A die that stood above its plateau is at rest there; one that never did, and never gave more, tells neither.
-        if all(p.stood_above for p in pins):
-            spans = ()
-        elif not _was_free(time, signals[told_by], near, load):
+    if spans and flag is None and limit_c is None:
+        scenes = restless[told_by] > RESTLESS_LEAST or (used is not None and float(np.nanstd(used)) > SCENES_PERCENT)
+        explained = _of_a_limit(time, signals[told_by], spans, pins, load, scenes)
+        if explained is None:
             return Throttling(None, 0, None, None, (), "", unknown=Unknown.LIMIT)
+        spans = explained
     loaded = float(time[-1] - time[0]) or 1.0
     within = np.zeros(len(time), dtype=bool)
     for a, b in spans:
@@ -259,7 +299,7 @@ def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None)
     )
 
 
-def _spans(time: Series, held: Mask) -> tuple[tuple[float, float], ...]:
+def _spans(time: Series, held: Mask) -> _Spans:
     """Episodes of at least three seconds; pauses shorter than that do not end one."""
     edges = np.flatnonzero(np.diff(np.concatenate(([0], held.astype(int), [0]))))
     spans: list[tuple[float, float]] = []
