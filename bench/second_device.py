@@ -135,7 +135,7 @@ def run(d: Devices, s: Session) -> Ran:
             clock = np.clip(clock + np.where(die > d.limit_c, -0.012, 0.004), 0.35, 1.0)
         wanted = d.idle_w + use * (ceiling - d.idle_w)
         power = wanted * np.where(use > 0.1, clock**2.4, 1.0) + d.leak_w * np.maximum(0.0, die / 80.0) ** 2
-        average += (power - average) * STEP_S / d.tau_s
+        average = average + (power - average) * STEP_S / d.tau_s
         if k % 4 == 0:
             goal = np.clip((die - d.fan_low_c) / d.fan_span_k, 0.0, 1.0)
             stepped = np.round(goal * np.maximum(1, d.steps)) / np.maximum(1, d.steps)
@@ -143,7 +143,7 @@ def run(d: Devices, s: Session) -> Ran:
             level = np.where((d.steps > 0) & (np.abs(goal - level) < 0.7 / np.maximum(1, d.steps)), level, goal)
             level = np.where(d.steps > 0, np.where(np.abs(stepped - level) > 1e-9, stepped, level), goal)
         target = d.rpm * (0.35 + 0.65 * level) + s.rpm_more
-        speed += (target - speed) * STEP_S / 5.0
+        speed = speed + (target - speed) * STEP_S / 5.0
         flow = speed / d.rpm
         q1 = (die - plate) * d.paste
         q2 = (plate - vapour) * d.plate

@@ -45,7 +45,7 @@ def test_a_good_service_on_a_throttled_machine_leads_with_kelvins_at_equal_work(
     assert found.verdict is Verdict.IMPROVED
     # Kelvins at equal work lead; what is felt of them follows, what it could hold is calculated and stands below.
     assert sentence(found.headline) == (
-        "Improved: 39 K less at 45 W with the fan as before, throttled 97 % → 0 %, under the same load 45 → 58 W; "
+        "Improved: 38 K less at 45 W with the fan as before, throttled 97 % → 0 %, under the same load 45 → 58 W; "
         "now 26 K below its limit"
     )
     assert found.effect("resistance").shown is Shown.BETTER

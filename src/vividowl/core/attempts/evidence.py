@@ -137,7 +137,7 @@ def _slow(a: Attempted, before: Response, after: Response, whole_was: Measured, 
     was, slow = whole_was.value - before.interface, whole.value - after.interface
     fans = [r.stats.get(Role.FAN_SPEED) if r is not None else None for r in (a.before, a.after)]
     if fans[0] is not None and fans[1] is not None:
-        whole = at_fan_speed(whole, fans[1].mean, fans[0].mean, max(0.0, slow)) or whole
+        whole = at_fan_speed(whole, fans[1].mean, fans[0].mean, max(0.0, slow), 0.0) or whole
         slow = whole.value - after.interface
     parts = COVERAGE_FACTOR * combined(after.interface_whole_u, before.interface_whole_u)
     sign = Sign.SLOW_LARGE if slow - was > math.hypot(difference_u95(whole_was, whole), parts) else Sign.SLOW_SAME

@@ -25,9 +25,9 @@ REPEATS_LEAST_FREEDOM = 2  # degrees of freedom from which repeats judge themsel
 # What is still to come counts in the value of a side; between two sides cut at equal times most of it is common, and
 # this share of it is taken to differ. From memory.
 TO_COME_WIDTH, TO_COME_DIFFERS = 0.6, 0.15
-# How much of the whole lies behind the interface is taken alike on both sides, since a log seldom tells it well. From
-# memory.
-BEHIND_INTERFACE_SHARE = 0.7
+# How much of the whole answers to the fan is taken alike on both sides, since a log seldom tells it well, and so far it
+# may be off as a share of it. From memory, looked at on two simulated devices.
+BEHIND_INTERFACE_SHARE, BEHIND_HALF_WIDTH_SHARE = 0.55, 0.45
 LIMIT_ABOVE_ROOM_K = 1.0  # [K] less is no limit of a die; from memory
 
 
@@ -144,13 +144,20 @@ def resistance(
     return Measured(value, scatter, drift, shared)
 
 
-def at_fan_speed(of: Measured | None, fan_rpm: float | None, wanted_rpm: float, behind: float) -> Measured | None:
+def at_fan_speed(
+    of: Measured | None,
+    fan_rpm: float | None,
+    wanted_rpm: float,
+    behind: float,
+    behind_half_width_share: float = BEHIND_HALF_WIDTH_SHARE,
+) -> Measured | None:
     """What the resistance would be at another fan speed, None when no fan speed was logged.
 
     of: resistance at the fan speed of the run [K/W] or None
     fan_rpm: that speed [rpm] or None
     wanted_rpm: fan speed to convert to [rpm], > 0
     behind: resistance behind the interface, which answers to the fan [K/W]
+    behind_half_width_share: how far that may be off, as a share of it [1]
     returns: Measured [K/W] or None
     range: speeds within a factor of 1.5; the conversion carries the uncertainty of its exponent
     formula: R + behind ((N / N_wanted)^0.5 - 1)
@@ -159,9 +166,10 @@ def at_fan_speed(of: Measured | None, fan_rpm: float | None, wanted_rpm: float, 
     if of is None or fan_rpm is None or not fan_rpm > 0 or not wanted_rpm > 0:
         return None
     ratio = fan_rpm / wanted_rpm
-    value = of.value + behind * (ratio**FAN_RESISTANCE_EXPONENT - 1.0)
+    change = behind * (ratio**FAN_RESISTANCE_EXPONENT - 1.0)
     u = behind * abs(math.log(ratio)) * standard_from_half_width(FAN_RESISTANCE_EXPONENT_HALF_WIDTH)
-    return Measured(value, of.scatter, combined(of.drift, u), of.shared, of.freedom)
+    unsure = abs(change) * standard_from_half_width(behind_half_width_share)
+    return Measured(of.value + change, of.scatter, combined(of.drift, u, unsure), of.shared, of.freedom)
 
 
 def capacity(

@@ -22,12 +22,17 @@ from vividowl.core.reading.measured import (
     rise,
 )
 from vividowl.core.reading.reading import Reading, Statistics
+from vividowl.core.response.settling import RESTLESS_TAIL_SHARE
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.throttling import HELD_SHARE
 from vividowl.core.verdict.equal_terms import EqualTerms, equal_terms
 from vividowl.core.verdict.parts import Effect, Side, effect_between, pair_text
 from vividowl.core.verdict.quieter import noise_effect, recorded_effect
 
+# A resistance at another power, per unit of the logarithm of the powers' ratio, beyond a difference of so much. From
+# memory, looked at on two simulated devices.
+BEND_SHARE, BEND_FROM = 0.15, 0.03
+SCENES_CLOCK_SHARE = 0.12  # half-width of the clock of two runs of a game, whose scenes are not alike; from memory
 SAME_LIMIT_K = 3.0  # [K] between plateaus that are one limit; from memory
 LIMIT_SPAN_LEAST_K = 10.0  # [K] between limit and room, so that a ratio tells anything; from memory
 # Clock against power at the limit: from V^2 f with the voltage rising along to a flat voltage. From memory.
@@ -100,6 +105,15 @@ def _first_rooms(befores: Sequence[Side], afters: Sequence[Side]) -> tuple[float
     return befores[0].conditions.room_c, afters[0].conditions.room_c
 
 
+def _bend_share(terms: EqualTerms) -> float:
+    """How far a resistance may differ between the powers of both sides, as a share of it: leakage, air that rises by
+    itself and a fan's table bend it."""
+    watts = [side[0].watts for side in terms.runs]
+    if not watts[0] or not watts[1]:
+        return 0.0
+    return BEND_SHARE * max(0.0, abs(math.log(watts[1] / watts[0])) - BEND_FROM)
+
+
 def _on_equal_terms(
     sides: tuple[Sequence[Side], Sequence[Side]], terms: EqualTerms, tol: Tolerances
 ) -> tuple[list[list[Measured | None]], list[list[Measured | None]]]:
@@ -107,7 +121,8 @@ def _on_equal_terms(
     over: list[list[Measured | None]] = []
     of: list[list[Measured | None]] = []
     u = standard_from_half_width(terms.half_width_k)
-    for side, at, extra in zip(sides, terms.runs, (0.0, u), strict=True):
+    bent = standard_from_half_width(_bend_share(terms))
+    for side, at, extra, bend in zip(sides, terms.runs, (0.0, u), (0.0, bent), strict=True):
         over.append([])
         of.append([])
         for s, then in zip(side, at, strict=True):
@@ -116,7 +131,7 @@ def _on_equal_terms(
             over[-1].append(replace(k, value=k.value + shift, drift=combined(k.drift, extra)) if k else None)
             watts = then.watts
             r = resistance(s.reading, s.conditions.room_c, tol, (then.die_c, watts)) if watts is not None else None
-            of[-1].append(replace(r, drift=combined(r.drift, extra / watts)) if r and watts else None)
+            of[-1].append(replace(r, drift=combined(r.drift, extra / watts, bend * r.value)) if r and watts else None)
     return over, of
 
 
@@ -197,6 +212,8 @@ def build_effects(
             for side, found in zip(sides, runs, strict=True)
         ]
 
+    scenes = max(x.last_part for x in (b, a)) >= RESTLESS_TAIL_SHARE
+    clock_share = max(tol.clock_share, SCENES_CLOCK_SHARE) if scenes else tol.clock_share
     one_room = say("effects-in-one-room", window=window, room_c=befores[0].conditions.room_c) if pinned else window
     die = each(lambda s: die_temperature(s.reading, tol))
     over, r = _on_equal_terms(sides, terms, tol)
@@ -258,7 +275,7 @@ def build_effects(
             "clock",
             say("effects-clock"),
             "MHz",
-            in_one_room(channel(lambda x: x.clock, tol.clock_share), CLOCK_BY_POWER, CLOCK_BY_POWER_HALF_WIDTH),
+            in_one_room(channel(lambda x: x.clock, clock_share), CLOCK_BY_POWER, CLOCK_BY_POWER_HALF_WIDTH),
             False,
             one_room,
         ),
