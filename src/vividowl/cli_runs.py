@@ -12,6 +12,7 @@ import click
 from vividowl.cli_said import write_line
 from vividowl.core.runs.burn_in import BurnIn
 from vividowl.core.runs.drift import Drift
+from vividowl.core.runs.groups import Method
 from vividowl.core.runs.rank import Ranking
 from vividowl.service.runs.tables import FactorsFound, burn_in_table, drift_table, factors_table, rank_table
 from vividowl.words import told
@@ -55,11 +56,14 @@ def rank_values(found: Ranking) -> dict[str, Any]:
 @click.option("--by", required=True, metavar="COLUMN", help="Column that names the groups.")
 @VALUE
 @U
+@click.option("--sitting", metavar="COLUMN", help="Column that tells the sitting; runs of one count once.")
 @click.option("--higher-is-better", is_flag=True, help="Order by the highest mean; the lowest is best otherwise.")
 @AS_JSON
-def rank(table: Path, by: str, value: str, u: str | None, higher_is_better: bool, as_json: bool) -> None:
+def rank(
+    table: Path, by: str, value: str, u: str | None, sitting: str | None, higher_is_better: bool, as_json: bool
+) -> None:
     """Put the groups of a TABLE of runs in order, with ties where nothing tells them apart."""
-    done = rank_table(table, by, value, u, higher_is_better)
+    done = rank_table(table, by, value, u, higher_is_better, sitting)
     found = done.found
     if as_json:
         return _print(rank_values(found), done.left_out)
@@ -68,6 +72,8 @@ def rank(table: Path, by: str, value: str, u: str | None, higher_is_better: bool
         write_line("cli-ranked", place=g.place, group=g.group, mean=g.mean, u95=g.u95, n=g.n, ties=ties)
     if found.reason:
         write_line("cli-item", text=found.reason)
+    elif sitting is None and found.method is not Method.STATED:
+        write_line("cli-sitting-not-told")
     return _left_out(done.left_out)
 
 
@@ -115,10 +121,15 @@ def factors_values(told_by: FactorsFound) -> dict[str, Any]:
 @click.option("--factors", "names", required=True, metavar="A,B,…", help="Columns of the factors, by commas.")
 @VALUE
 @U
+@click.option("--levels", multiple=True, metavar="FACTOR=A,B,…", help="Order of a factor's levels, before first.")
 @AS_JSON
-def factors(table: Path, names: str, value: str, u: str | None, as_json: bool) -> None:
+def factors(table: Path, names: str, value: str, u: str | None, levels: Sequence[str], as_json: bool) -> None:
     """Tell what each of several changes brought, from a TABLE of runs at combinations of them."""
-    done = factors_table(table, [name.strip() for name in names.split(",") if name.strip()], value, u)
+    order = {
+        name.strip(): [level.strip() for level in told_of.split(",")]
+        for name, _, told_of in (text.partition("=") for text in levels)
+    }
+    done = factors_table(table, [name.strip() for name in names.split(",") if name.strip()], value, u, order)
     found = done.found.effects
     if as_json:
         return _print(factors_values(done.found), done.left_out)

@@ -44,9 +44,9 @@ def test_rank_keys_places_and_lines_left_out(run, table):
         ("soft paste", 2, 3, []),
     ]
     assert found["left_out"] == [8]
-    assert found["method"] == "pooled"
+    assert found["method"] == "welch"
     _, out, _ = run("rank", table(RANKED), "--by", "material", "--value", "hottest")
-    assert "1. alloy: 64.95 ± 0.53, runs 2, not told from sheet" in out
+    assert "1. alloy: 64.95 ± 0.64, runs 2, not told from sheet" in out
     assert "Line 8 holds no value and was left out." in out
 
 
@@ -72,6 +72,43 @@ old,-80,84.3
 new,0,88.0
 new,0,88.2
 """
+
+
+def test_the_order_of_the_lines_turns_no_effect(run, table):
+    asked = ("--factors", "firmware,undervolt", "--value", "die", "--json")
+    head, *lines = FACTORS.splitlines()
+    turned = "\n".join([head, *reversed(lines)]) + "\n"
+    effects = [
+        {e["term"]: (e["from"], e["effect"]) for e in answer(run("factors", table(t), *asked))["effects"]}
+        for t in (FACTORS, turned)
+    ]
+    assert effects[0]["undervolt"] == ({"undervolt": "0"}, pytest.approx(-6.0))
+    assert effects[0].keys() == effects[1].keys()
+    for term, (level, effect) in effects[0].items():
+        assert effects[1][term] == (level, effect if effect is None else pytest.approx(effect))
+    # Whoever tells the order turns it.
+    told = answer(run("factors", table(FACTORS), *asked, "--levels", "undervolt=-80,0"))
+    assert {e["term"]: e["effect"] for e in told["effects"]}["undervolt"] == pytest.approx(6.0)
+    code, out, _ = run("factors", table(FACTORS), *asked[:-1], "--levels", "undervolt=0,-90")
+    assert code != 0 or "-80" in out
+
+
+def test_a_blank_cell_is_no_level(run, table):
+    found = answer(run("factors", table(FACTORS + ",0,99.0\n"), "--factors", "firmware", "--value", "die", "--json"))
+    assert found["left_out"] == [8]
+    assert [e["to"] for e in found["effects"]] == [{"firmware": "new"}]
+
+
+def test_runs_of_one_sitting_count_once(run, table):
+    rows = ["m,day,v", *(f"a,1,{v}" for v in (60.0, 60.1, 59.9)), *(f"b,2,{v}" for v in (61.0, 61.1, 60.9))]
+    text = "\n".join(rows) + "\n"
+    asked = ("rank", table(text), "--by", "m", "--value", "v")
+    apart = answer(run(*asked, "--json"))
+    assert [g["place"] for g in apart["groups"]] == [1, 2]
+    # One sitting each: nothing tells what changes from day to day.
+    once = answer(run(*asked, "--sitting", "day", "--json"))
+    assert [(g["n"], g["place"]) for g in once["groups"]] == [(1, None), (1, None)]
+    assert "--sitting" in run(*asked)[1]
 
 
 def test_factors_keys_the_missing_run_and_bars(run, table):

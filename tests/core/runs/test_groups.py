@@ -92,7 +92,11 @@ def test_what_is_stated_counts_until_the_runs_contradict_it():
     assert found.method is Method.STATED
     assert found.u95_of_mean(calm, 0) == pytest.approx(2 * 0.5 / math.sqrt(3))
     wild = [Group("a", (70.0, 75.0, 66.0), (0.5, 0.5, 0.5)), Group("b", (66.1, 60.6), (0.5, 0.5))]
-    assert scatter_of(wild).method is Method.POOLED
+    wider = scatter_of(wild)
+    # Birge 1932: all stated uncertainties grow by the root of chi^2 over its degrees of freedom.
+    chi2 = (sum((v - 211 / 3) ** 2 for v in (70.0, 75.0, 66.0)) + 2 * 2.75**2) / 0.25
+    assert (wider.method, wider.freedom) == (Method.STATED, (3.0, 3.0))
+    assert wider.variance[0] == pytest.approx(0.25 * chi2 / 3)
 
 
 def test_no_repeat_and_equal_repeats_say_nothing_of_the_scatter():

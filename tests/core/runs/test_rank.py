@@ -26,8 +26,25 @@ def test_two_that_differ_by_less_than_their_uncertainty_share_a_place():
         ("putty", 4),
     ]
     assert [g.ties_with for g in found.groups] == [("phase-change sheet",), ("gallium alloy",), (), ()]
-    assert found.method is Method.POOLED
+    assert found.method is Method.WELCH
     assert found.groups[0].n == 3
+
+
+@pytest.mark.parametrize(
+    ("runs", "scatters"),
+    [((3, 3, 3, 3), (1, 1, 1, 1)), ((3, 3, 3, 3), (0.2, 0.5, 1.0, 1.5)), ((4,) * 6, (1, 1, 1, 1, 1, 3))],
+)
+def test_groups_that_are_alike_split_in_five_of_a_hundred_at_most_however_they_scatter(runs, scatters):
+    rng = np.random.default_rng(11)
+    split = 0
+    for _ in range(400):
+        drawn = [tuple(rng.normal(0.0, s, n)) for n, s in zip(runs, scatters, strict=True)]
+        found = rank([Group(str(i), values) for i, values in enumerate(drawn)])
+        split += any(len(g.ties_with) < len(runs) - 1 for g in found.groups)
+    # The lower end of Wilson's interval of 95 % for what was counted must not lie above 5 %.
+    p, n, z = split / 400, 400, 1.96
+    low = (p + z * z / (2 * n) - z * ((p * (1 - p) + z * z / (4 * n)) / n) ** 0.5) / (1 + z * z / n)
+    assert low <= 0.05
 
 
 def test_higher_may_be_better():

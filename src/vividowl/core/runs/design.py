@@ -22,7 +22,7 @@ _TOLD = 1e-7  # what a contrast may miss by and still be told (numerics)
 
 @dataclass(frozen=True)
 class Design:
-    """Factors with their levels in order of appearance; the first is low, the last is high."""
+    """Factors with their levels in order; the first is low, the last is high."""
 
     factors: tuple[str, ...]
     levels: tuple[tuple[str, ...], ...]
@@ -61,12 +61,15 @@ class Design:
         return np.concatenate(parts)
 
 
-def design_of(factors: Sequence[str], cells: Sequence[Sequence[str]]) -> Design:
+def design_of(
+    factors: Sequence[str], cells: Sequence[Sequence[str]], order: Sequence[Sequence[str]] | None = None
+) -> Design:
     """Factors with the levels that occur.
 
     factors: names (k,) [text]
     cells: levels of each run (n, k) [text]
-    returns: Design, levels in order of appearance
+    order: levels of each factor, the first is before (k, m) [text]; None for the order of appearance
+    returns: Design
     raises: OutOfRange for fewer than one factor or more than five, a name twice, too many combinations; NotEnoughData
         for a factor with one level
     source: the definition
@@ -76,6 +79,15 @@ def design_of(factors: Sequence[str], cells: Sequence[Sequence[str]]) -> Design:
     if len(set(factors)) < len(factors):
         raise OutOfRange(say("design-name-twice"), field="factors")
     levels = tuple(tuple(dict.fromkeys(cell[at] for cell in cells)) for at in range(len(factors)))
+    if order is not None:
+        for name, there, told in zip(factors, levels, order, strict=True):
+            if set(there) - set(told):
+                unknown = next(level for level in there if level not in told)
+                raise OutOfRange(say("design-level-not-told", name=name, level=unknown), field="levels")
+        levels = tuple(
+            tuple(level for level in dict.fromkeys(told) if level in there)
+            for there, told in zip(levels, order, strict=True)
+        )
     for name, found in zip(factors, levels, strict=True):
         if len(found) < 2:
             raise NotEnoughData(

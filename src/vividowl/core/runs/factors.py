@@ -31,7 +31,8 @@ _TOLD = 1e-7  # what a contrast may miss by and still be told (numerics)
 @dataclass(frozen=True)
 class FactorEffect:
     """term: a factor, or two as "A:B"; low, high: levels that it goes between, one each or one of both factors; effect
-    with u95 [y], None where the runs do not tell; shown: whether it exceeds its uncertainty; assumes: pairs that are
+    with u95 [y], None where the runs do not tell; shown: whether it exceeds what is by luck in one of all effects
+    together; assumes: pairs that are
     taken to do nothing, since they stand in one number with it; reason: why something is not known."""
 
     term: str
@@ -81,6 +82,7 @@ def factor_effects(
     cells: Sequence[Sequence[str]],
     values: Sequence[float],
     standard: Sequence[float] = (),
+    order: Sequence[Sequence[str]] | None = None,
 ) -> Factors:
     """Effects of factors and of their pairs, with what is missing to tell them.
 
@@ -88,6 +90,7 @@ def factor_effects(
     cells: levels of each run (n, k) [text]
     values: what each run gave (n,) [y]
     standard: standard uncertainty of each (n,) [y], or empty
+    order: levels of each factor, the first is before (k, m) [text]; None for the order of appearance
     returns: Factors
     raises: NotEnoughData with fewer than two runs or a factor with one level, OutOfRange for lengths that differ
     formula: least squares; the effect of a factor is the change of the mean from its first to its last level, of a pair
@@ -100,9 +103,12 @@ def factor_effects(
         raise NotEnoughData(say("factors-one-run"), field="values", remedy=say("factors-run-more"))
     if len(cells) != len(values) or (standard and len(standard) != len(values)):
         raise OutOfRange(say("line-lengths-differ"), field="values")
-    design = design_of(factors, cells)
+    design = design_of(factors, cells, order)
     found = _Runs(design, cells, values, standard)
     missing, needed = missing_runs(design, cells)
+    found.among = sum(len(levels) - 1 for levels in design.levels) + sum(
+        (len(design.levels[i]) - 1) * (len(design.levels[j]) - 1) for i, j in design.pairs()
+    )
     effects = [found.factor(at, high, missing) for at in range(len(factors)) for high in design.levels[at][1:]] + [
         found.pair(i, j, a, b, missing)
         for i, j in design.pairs()
@@ -132,6 +138,7 @@ class _Runs:
         self, design: Design, cells: Sequence[Sequence[str]], values: Sequence[float], standard: Sequence[float]
     ) -> None:
         self._design = design
+        self.among = 1  # effects that are judged together
         self._cells = [tuple(cell) for cell in cells]
         self._y = np.asarray(values, dtype=float)
         # About their mean, so that a large common value takes no digits away; every contrast is free of it.
@@ -165,17 +172,26 @@ class _Runs:
         variance = self._u**2 if self.method is Method.STATED else np.full(len(self._y), self._variance)
         return coverage_factor(self.freedom) * math.sqrt(float((weights**2) @ variance))
 
+    def _together(self) -> float:
+        """By how much more than its own U95 an effect must differ from nought, so that of all of them together one is
+        shown by luck in 5 of 100."""
+        from scipy.special import stdtrit  # here, since the import alone takes part of a second of the start
+
+        freedom = min(self.freedom, 1e6)
+        return max(1.0, float(stdtrit(freedom, 1.0 - 0.025 / self.among)) / coverage_factor(self.freedom))
+
     def _effect(
         self, term: str, low: tuple[str, ...], high: tuple[str, ...], weights: Matrix, assumes: tuple[str, ...] = ()
     ) -> FactorEffect:
         effect, u95 = float(weights @ self._left), self._u95(weights)
+        least = None if u95 is None else u95 * self._together()
         reason: Words = (
             say("factors-taken-to-do-nothing", pairs=listed(pair.replace(":", " × ") for pair in assumes))
             if assumes
             else ""
         )
         return FactorEffect(
-            term, low, high, effect, u95, u95 is not None and abs(effect) > u95, assumes, reason or self.reason
+            term, low, high, effect, u95, least is not None and abs(effect) > least, assumes, reason or self.reason
         )
 
     def factor_weights(self, at: int, high: str | None = None) -> tuple[Matrix | None, tuple[str, ...]]:

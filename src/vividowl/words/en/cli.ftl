@@ -118,3 +118,4 @@ cli-verify-key = Signed with the key { $key }{ $expected ->
        *[none] . Ask the shop whether this is its key
     }
 }.
+cli-sitting-not-told = Runs count as made on days of their own. If several were made in one sitting, name its column by --sitting: they share what changes from day to day.

@@ -133,3 +133,4 @@ all-runs-earlier = { $side ->
        *[after] Earlier After
     }
 devices-no-limit-of = There is no limit of “{ $role }” to note.
+design-level-not-told = “{ $level }” is a level of { $name } whose place in the order was not told.
