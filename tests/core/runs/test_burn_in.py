@@ -94,6 +94,23 @@ def test_refusals():
         burn_in([2, 2, 2, 2], [0.5, 0.4, 0.4, 0.41])
 
 
+SHAPES = {
+    "two speeds": lambda x: 70 + 5 * np.exp(-x / 1.5) + 4 * np.exp(-x / 30),
+    "power law": lambda x: 66 + 9 * x**-0.35,
+    "pumps out": lambda x: 70 + 5 * np.exp(-x / 2) + 0.12 * x,
+}
+
+
+@pytest.mark.parametrize("shape", SHAPES)
+def test_what_is_no_single_approach_is_seldom_called_settled(shape):
+    # With 0.2 K from run to run, 1 to 5 K are still to come at three times the count.
+    x, rng = np.array([1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 18, 22], float), np.random.default_rng(3)
+    found = [burn_in(list(x), list(SHAPES[shape](x) + rng.normal(0, 0.2, len(x)))) for _ in range(60)]
+    assert sum(f.settled is True for f in found) <= 5
+    told = next(f for f in found if f.settled is False and "otherwise than one approach" in sentence(f.reason))
+    assert (told.final, told.more_needed) == (None, pytest.approx(10.5))
+
+
 @pytest.mark.long
 @pytest.mark.parametrize("stated", [True, False])
 def test_property_the_end_is_held_95_of_100(stated):
@@ -105,5 +122,6 @@ def test_property_the_end_is_held_95_of_100(stated):
         if found.final is not None:
             inside += abs(found.final - 0.45) <= found.final_u95
             asked += 1
-    assert asked >= 480
+    # Of true approaches some are taken for something else, which asks for more runs and claims nothing.
+    assert asked >= 300
     assert 0.93 <= inside / asked <= 0.97

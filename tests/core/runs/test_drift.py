@@ -111,7 +111,8 @@ def test_property_slope_and_month_hold_95_of_100(stated):
             month += found.earliest <= 14.0 <= (found.latest if found.latest is not None else np.inf)
     assert found.method is (Method.STATED if stated else Method.POOLED)
     assert 0.93 <= slope / 500 <= 0.97
-    assert told >= 490
+    # By luck some lie on a bend that never meets it.
+    assert told >= 460
     assert 0.93 <= month / told <= 0.97
 
 
@@ -123,6 +124,31 @@ def test_published_repeats(sd, want, runs, u95):
     assert found.runs_each == runs
     assert found.u95 == pytest.approx(u95, abs=0.001)
     assert found.u95 <= want
+
+
+def test_a_bend_is_told_and_its_month_holds():
+    # y = 0.5 + 0.0001 t^2 meets 0.75 at 50 months, 13 after the last visit; a straight line would say 30.
+    months, rng = [0.0, 5.0, 11.0, 14.0, 20.0, 26.0, 31.0, 37.0], np.random.default_rng(3)
+    held = 0
+    for _ in range(60):
+        values = [0.5 + 0.0001 * t * t + rng.normal(0.0, 0.01) for t in months]
+        found = drift(months, values, [0.01] * len(months), limit=0.75)
+        held += found.to_limit is not None and found.earliest <= 13.0 <= (found.latest or np.inf)
+    assert held >= 45
+    assert "goes faster and faster" in sentence(found.reason)
+
+
+def test_visits_that_hang_together_are_wider():
+    months, rng = [0.0, 5.0, 11.0, 14.0, 20.0, 26.0, 31.0, 37.0], np.random.default_rng(4)
+    false = 0
+    for _ in range(150):
+        e = [rng.normal(0.0, 0.01)]
+        for ahead in np.diff(months):
+            keep = float(np.exp(-ahead / 12.0))
+            e.append(keep * e[-1] + (1.0 - keep**2) ** 0.5 * rng.normal(0.0, 0.01))
+        false += drift(months, [0.5 + v for v in e]).shown
+    # Without it 24 of 100 show a drift that is none.
+    assert false <= 28
 
 
 def test_nine_in_ten_means_nine_in_ten():

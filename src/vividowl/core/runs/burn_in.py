@@ -21,6 +21,12 @@ RUNS_LEAST = 4  # three numbers are fitted; one more tells whether they fit
 TAU_LEAST, TAU_MOST, TAUS = 0.05, 10.0, 160
 ENDS = 801  # values of the end that are tried for its interval; numerics
 CHANGE_SHOWN_AT = 0.025  # chance by luck, in each of two tests, below which a change from run to run is believed
+# Chance by luck below which runs are believed to go on otherwise than one exponential does, and how much of what was
+# run is asked for then; from memory.
+BENDS_AT, MORE_SHARE = 0.05, 0.5
+# A straight way that brings so many times what one run can show within as many runs again is open, where the approach
+# itself is quick against what was run; by trial on two time constants and power laws.
+WAY_OPEN, TAU_OPEN = 1.5, 0.25
 END_UNKNOWN_SPANS = 1.5  # interval of the end over the whole change so far, from which it is not known; from memory
 
 
@@ -52,7 +58,8 @@ def burn_in(x: Sequence[float], values: Sequence[float], standard: Sequence[floa
     raises: NotEnoughData with fewer than four runs or all at one x, OutOfRange where x falls
     formula: y = end + A exp(-x / tau); settled when A exp(-x_n / tau) < U of one run; the interval of the end is that
         of the profile of the squares, since it is seldom even
-    range: a change that is not told from scatter counts as none; an end further away than the runs tell is not known
+    range: a change that is not told from scatter counts as none; an end further away than the runs tell is not known,
+        nor one where a straight way on beside the exponential is shown at 5 %
     source: handbook/runs.md: first-order approach, common practice; profile interval after Bates and Watts 1988
     """
     for at, (one, other) in enumerate(pairwise(x)):
@@ -72,6 +79,10 @@ def burn_in(x: Sequence[float], values: Sequence[float], standard: Sequence[floa
     if fit.method is Method.NONE:
         return BurnIn(None, None, None, None, None, None, None, fit.method, say("groups-repeats-equal"))
     one_run = fit.one_run_u95
+    if fit.bends:
+        # What does not approach as one exponential does may go on for long, or turn.
+        more = MORE_SHARE * float(x[-1] - x[0])
+        return BurnIn(False, None, None, None, more, one_run, None, fit.method, say("burn-in-shape", more=more))
     if not fit.changes:
         return BurnIn(True, fit.mean, fit.mean_u95, 0.0, 0.0, one_run, None, fit.method, say("burn-in-no-change"))
     low, high = fit.interval()
@@ -151,6 +162,33 @@ class _Fit:
         """Whether an approach, or with few runs a straight line, explains more than luck would."""
         left = self.line_squares
         return self._explains(2, self.squares, len(self._y) - 3) or self._explains(1, left, len(self._y) - 2)
+
+    @property
+    def bends(self) -> bool:
+        """Whether a straight way on beside the exponential explains more than luck would: two time constants, a power
+        law and a film that pumps out all leave one."""
+        from scipy.special import chdtrc, fdtrc  # here, since the import alone takes part of a second of the start
+
+        n, w = len(self._y), self._weights
+        if n < RUNS_LEAST + 1:
+            return False
+        root, left, ways = np.sqrt(w), [], []
+        for e in self._e:
+            columns = np.stack((np.ones(n), e, self._x / self._x[-1]), axis=1) * root[:, None]
+            found = np.linalg.lstsq(columns, root * self._y, rcond=None)[0]
+            left.append(float(((root * self._y - columns @ found) ** 2).sum()))
+            ways.append(abs(float(found[2])))
+        best = min(left)
+        if (
+            ways[int(np.argmin(left))] > WAY_OPEN * self.one_run_u95
+            and self.changes
+            and self.tau < TAU_OPEN * self._x[-1]
+        ):
+            return True  # as much again would come within as many runs again
+        gain, freedom = max(0.0, self.squares - best), n - 4
+        if self._stated:
+            return bool(chdtrc(1, gain) < BENDS_AT)
+        return bool(fdtrc(1, freedom, gain / max(best / freedom, 1e-300)) < BENDS_AT)
 
     def _explains(self, numbers: int, squares: float, freedom: int) -> bool:
         from scipy.special import chdtrc, fdtrc  # here, since the import alone takes part of a second of the start

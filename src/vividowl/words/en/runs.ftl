@@ -134,3 +134,8 @@ all-runs-earlier = { $side ->
     }
 devices-no-limit-of = There is no limit of “{ $role }” to note.
 design-level-not-told = “{ $level }” is a level of { $name } whose place in the order was not told.
+burn-in-shape = It goes on otherwise than one approach does, so that nothing tells where it ends: two speeds, a slow power law or a film that pumps out look like this. Run { FIX($more, 0) } more and judge again.
+drift-bends = The visits lie on a bend: it { $quicker ->
+    [yes] goes faster and faster
+   *[no] slows down or turns
+}. The slope is that of a straight line through all of them.
