@@ -133,25 +133,32 @@ def _by_hand(
                 },
             )
         if trial.blades is not None:
-            samples = simulate_fan_sound(
-                rpm=rpm,
-                blades=trial.blades,
-                level_db=level,
-                seed=seed,
-                full_scale_db=PHONE_FULL_SCALE_DB,
-                whine_hz=trial.whine_hz,
-            )
-            data = write_wav(samples, 44100.0)
-            recordings.receive_sound(
-                workshop,
-                actor,
-                job_id,
-                side,
-                io.BytesIO(data),
-                expected=len(data),
-                file_name=f"{when:%Y%m%d}-{side}-vent.wav",
-                reference_db=None,
-            )
+            # The room alone is a rush without a blade in it.
+            for name, loud_db, turns, share in (("vent", level, rpm, 0.2), ("room", trial.background_db, 600.0, 0.0)):
+                if loud_db is None:
+                    continue
+                samples = simulate_fan_sound(
+                    rpm=turns,
+                    blades=trial.blades,
+                    level_db=loud_db,
+                    seed=seed,
+                    full_scale_db=PHONE_FULL_SCALE_DB,
+                    tone_share=share,
+                    whine_hz=trial.whine_hz if name == "vent" else None,
+                )
+                data = write_wav(samples, 44100.0)
+                recordings.receive_sound(
+                    workshop,
+                    actor,
+                    job_id,
+                    side,
+                    io.BytesIO(data),
+                    expected=len(data),
+                    file_name=f"{when:%Y%m%d}-{side}-{name}.wav",
+                    reference_db=None,
+                    is_background=name == "room",
+                    marked_place=True,
+                )
     for spot, value, place in trial.spots:
         reading_c = (
             value if value is not None else round(float(trace.channels[Role.EXHAUST_TEMPERATURE][late].mean()), 1)

@@ -126,10 +126,28 @@ def test_scores_durations_and_frame_rates_by_the_handbook(mild, name, before, af
 
 
 def test_recordings_of_one_phone_are_compared_by_their_difference(mild):
-    found = compare(side(mild, 1, recording=Recorded(-30.0, True)), side(mild, 2, recording=Recorded(-36.5, True)))
+    before, after = (Recorded(level, True, -60.0, None, True) for level in (-30.0, -36.5))
+    found = compare(side(mild, 1, recording=before), side(mild, 2, recording=after))
     effect = found.effect("recorded_level")
     assert (effect.difference, effect.shown) == (-6.5, Shown.BETTER)
     assert "only the difference is firm" in sentence(effect.working)
+
+
+@pytest.mark.parametrize(
+    ("change", "why"),
+    [
+        ({"marked_place": False}, "the place of the phone was not marked"),
+        # Six decibels less gain: the room falls with the fan.
+        ({"room_db": -66.0}, "the gain of the phone may differ"),
+        ({"room_db": None, "floor_db": -86.0}, "the gain of the phone may differ"),
+    ],
+)
+def test_a_step_back_or_another_gain_is_no_quieter_fan(mild, change, why):
+    before = Recorded(-30.0, True, -60.0, -80.0, True)
+    after = replace(Recorded(-36.5, True, -60.0, -80.0, True), **change)
+    effect = compare(side(mild, 1, recording=before), side(mild, 2, recording=after)).effect("recorded_level")
+    assert (effect.difference, effect.shown) == (None, Shown.NOT_KNOWN)
+    assert why in sentence(effect.working)
 
 
 def test_the_reference_used_is_named_and_the_own_last_visit_counts_most():

@@ -174,11 +174,17 @@ export function uploadSound(
   jobId: string,
   side: RunKey,
   file: File,
-  options: { referenceDb: number | null; background: boolean; progress: (share: number) => void },
+  options: {
+    referenceDb: number | null;
+    background: boolean;
+    markedPlace: boolean;
+    progress: (share: number) => void;
+  },
 ): Upload {
   const query = new URLSearchParams({ name: file.name });
   if (options.referenceDb !== null) query.set('reference_db', String(options.referenceDb));
   if (options.background) query.set('background', 'true');
+  if (options.markedPlace) query.set('marked_place', 'true');
   return send(`/api/jobs/${jobId}/runs/${side}/sound?${query}`, file, options.progress);
 }
 

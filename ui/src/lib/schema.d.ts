@@ -1268,7 +1268,7 @@ export interface paths {
         put?: never;
         /**
          * Upload a recording: the raw bytes are the body. reference_db makes it the calibration of the
-         * @description job; background says that the room alone was recorded.
+         * @description job; background says that the room alone was recorded; marked_place that the phone lay where it is marked.
          */
         post: operations["uploadSound"];
         delete?: never;
@@ -18017,6 +18017,7 @@ export interface operations {
                 name?: string;
                 reference_db?: number | null;
                 background?: boolean;
+                marked_place?: boolean;
             };
             header?: never;
             path: {

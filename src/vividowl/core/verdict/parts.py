@@ -32,10 +32,14 @@ class Shown(StrEnum):
 @dataclass(frozen=True)
 class Recorded:
     """level_db: A-weighted level of a recording over full scale [dB]; room_out: whether the room alone was recorded too
-    and lies far enough below to be taken out."""
+    and lies far enough below to be taken out; room_db: level of that recording, floor_db: of what the microphone itself
+    hisses [dB], or None; marked_place: whether the phone lay at the place that is marked for both sides."""
 
     level_db: float
     room_out: bool
+    room_db: float | None = None
+    floor_db: float | None = None
+    marked_place: bool = False
 
 
 @dataclass(frozen=True)

@@ -13,9 +13,12 @@ from vividowl.core.reading.measured import (
 )
 from vividowl.core.sound.levels import NoiseFigure, at_distance
 from vividowl.core.trace.roles import Role
-from vividowl.core.verdict.parts import Effect, Side, effect_between
+from vividowl.core.verdict.parts import Effect, Recorded, Side, effect_between
 
 SAME_FAN_SHARE = 0.01  # within which a fan turned alike; from memory
+# [dB] within which the room alone, or else the hiss of the microphone, is the same on both sides, so that the phone's
+# gain is too; from memory.
+ROOMS_ALIKE_DB, FLOORS_ALIKE_DB = 2.0, 1.0
 ROOM_UNKNOWN_DB = 1.3  # [dB] half-width of what an unknown room adds: K1 at the least margin (ISO 3744)
 
 
@@ -80,6 +83,17 @@ def noise_effect(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerance
     return effect_between("noise", say("quieter-noise"), "dB", runs, True, listed(said, "semicolon"))
 
 
+def _not_alike(recordings: Sequence[Recorded]) -> Words:
+    """Why recordings are not at one place and one gain, nothing where they are: a phone turns its gain by itself, and a
+    step back is as much as a good service."""
+    if not all(r.marked_place for r in recordings):
+        return say("quieter-place-not-marked")
+    rooms, floors = ([getattr(r, of) for r in recordings] for of in ("room_db", "floor_db"))
+    levels, most_db = (floors, FLOORS_ALIKE_DB) if None in rooms else (rooms, ROOMS_ALIKE_DB)
+    alike = None not in levels and max(levels) - min(levels) <= most_db
+    return "" if alike else say("quieter-gain-may-differ")
+
+
 def recorded_effect(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> Effect | None:
     """The change between recordings of one phone at one place.
 
@@ -102,7 +116,10 @@ def recorded_effect(befores: Sequence[Side], afters: Sequence[Side], tol: Tolera
         for side in (befores, afters)
     ]
     runs[1] = _in_other_room(runs[1], _of_the_room(befores, afters, tol))
-    said = [say("quieter-weighted-energy-mean-recordings-same")]
+    said: list[Words] = [say("quieter-weighted-energy-mean-recordings-same")]
+    doubt = _not_alike([s.recording for s in (*befores, *afters) if s.recording is not None])
+    if doubt:
+        runs, said = [[None], [None]], [*said, doubt]
     if not room_known:
         said.append(say("quieter-room-alone-was-not-recorded"))
     working = listed(said, "semicolon")

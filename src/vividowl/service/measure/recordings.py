@@ -53,6 +53,7 @@ def receive_sound(
     file_name: str,
     reference_db: float | None,
     is_background: bool = False,
+    marked_place: bool = False,
 ) -> RunView:
     """Take a recording in: bytes and levels, all or nothing."""
     if reference_db is not None and is_background:
@@ -95,7 +96,7 @@ def receive_sound(
                     sha256=received.sha256,
                     file_name=file_name,
                     size_bytes=received.size_bytes,
-                    reading=told(reading),
+                    reading={**told(reading), "marked_place": marked_place},
                     reference_db=reference_db,
                     is_background=is_background,
                     uploaded_by=actor.member_id,

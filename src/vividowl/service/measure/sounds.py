@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+import math
 import uuid
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
-from vividowl.core.sound.fan_speed import FanSpeed, fan_speed
+from vividowl.core.quantities.words import say
+from vividowl.core.sound.fan_speed import FanSpeed, fan_speed, fitting_blades
 from vividowl.core.sound.levels import background_correction, energy_mean
 from vividowl.core.sound.recording import whines
 from vividowl.core.sound.spectrum import Tone
@@ -15,6 +17,7 @@ from vividowl.core.verdict.parts import Recorded
 from vividowl.store.measuring import Run, SoundFile
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
+from vividowl.words import sentence
 
 
 @dataclass(frozen=True)
@@ -93,12 +96,19 @@ def _view(row: SoundFile, scale: float | None, blades: int | None, logged_rpm: f
         tuple(v + (scale or 0.0) for v in r["levels_db"]),
         fan,
         whines(tones, fan, blades) if device else (),
-        tuple(r["faults"]),
+        (*r["faults"], *_misfit(tones, blades if device else None)),
         row.is_background,
     )
 
 
+def _misfit(tones: Sequence[Tone], blades: int | None) -> tuple[str, ...]:
+    """That the blades were counted otherwise than the tones say."""
+    fits = fitting_blades(tones, blades) if blades is not None else None
+    return () if fits is None else (sentence(say("recording-blades-do-not-fit", blades=blades, fits=fits)),)
+
+
 ABOVE_FULL_SCALE_DB = 120.0
+HISS_FROM_HZ, HISS_TO_HZ = 12_000.0, 20_000.0  # [Hz]; from memory
 
 
 def recorded_level(rows: Sequence[SoundFile]) -> Recorded | None:
@@ -112,9 +122,23 @@ def recorded_level(rows: Sequence[SoundFile]) -> Recorded | None:
     if not own:
         return None
     level = energy_mean(own)
+    floors = [floor for r in known if (floor := _hiss(r.reading["bands"])) is not None]
+    floor, marked = (min(floors) if floors else None), all(r.reading.get("marked_place") for r in known)
     if not room:
-        return Recorded(level - ABOVE_FULL_SCALE_DB, False)
+        return Recorded(level - ABOVE_FULL_SCALE_DB, False, None, floor, marked)
     background = energy_mean(room)
     # A room as loud as the device leaves nothing to tell but an upper bound.
     corrected = background_correction(level, min(level, background))
-    return Recorded(corrected.corrected_db - ABOVE_FULL_SCALE_DB, not corrected.upper_bound)
+    return Recorded(
+        corrected.corrected_db - ABOVE_FULL_SCALE_DB,
+        not corrected.upper_bound,
+        background - ABOVE_FULL_SCALE_DB,
+        floor,
+        marked,
+    )
+
+
+def _hiss(bands: Sequence[Mapping[str, float]]) -> float | None:
+    """Level of the highest bands, where a microphone hisses and a fan is seldom heard [dB over full scale]."""
+    high = [b["level_db"] for b in bands if HISS_FROM_HZ <= b["centre_hz"] <= HISS_TO_HZ]
+    return 10.0 * math.log10(sum(10.0 ** (0.1 * level) for level in high)) if high else None

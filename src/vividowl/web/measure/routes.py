@@ -50,6 +50,7 @@ class SoundQuery(BaseModel):
     name: Annotated[str, Field(max_length=200, pattern=r"^[^\x00]*$")] = "recording.wav"
     reference_db: float | None = None
     background: bool = False
+    marked_place: bool = False
 
 
 class ChartQuery(BaseModel):
@@ -128,7 +129,7 @@ def choose_window(path: RunPath, body: WindowIn) -> RunOut:
 @takes_body(SOUND_MOST)
 def upload_sound(path: RunPath, query: SoundQuery) -> tuple[RunOut, int]:
     """Upload a recording: the raw bytes are the body. reference_db makes it the calibration of the
-    job; background says that the room alone was recorded."""
+    job; background says that the room alone was recorded; marked_place that the phone lay where it is marked."""
     view = recordings.receive_sound(
         workshop(),
         actor(),
@@ -139,6 +140,7 @@ def upload_sound(path: RunPath, query: SoundQuery) -> tuple[RunOut, int]:
         file_name=query.name or "recording.wav",
         reference_db=query.reference_db,
         is_background=query.background,
+        marked_place=query.marked_place,
     )
     return run_out(view), 201
 

@@ -275,3 +275,5 @@ comparison-sensor-over = Über der Grenze: { $sensor } mit { FIX($after, 0) } °
        *[no] sind üblich: die Grenze des Herstellers notieren
     }.
 effects-in-one-room = { $window }; nachher so, wie es bei { FIX($room_c, 1) } °C wäre, denn an der Grenze gibt ein Chip im kühleren Raum mehr her
+quieter-place-not-marked = der Platz des Telefons war nicht für beide Aufnahmen markiert, also folgt kein Unterschied
+quieter-gain-may-differ = die Verstärkung des Telefons kann sich unterscheiden: Weder der Raum allein noch sein Rauschen ist auf beiden Seiten gleich

@@ -418,3 +418,5 @@ intake-limit-memory = Memory limit
 intake-limit-regulators = Regulator limit
 intake-limit-drive = Drive limit
 intake-limit-surface = Surface limit
+sound-panel-marked-place = The phone lies at its mark, as on the other side
+sound-panel-not-marked = Without a mark a recording tells tones and speed, but no difference in level: one step back is worth as much as a good service.

@@ -21,3 +21,4 @@ recording-side-dead-other-one-was =
     } side is dead; the other one was read.
 recording-microphone-was-clipped-samples-sit = The microphone was clipped: { $sum } samples sit at full scale, so levels are too low. Record again with less gain or from further away.
 recording-record-reference-again = Record the reference again.
+recording-blades-do-not-fit = { $blades } blades do not fit the tones, { $fits } would: count them again.

@@ -275,3 +275,5 @@ comparison-sensor-over = Above its limit: { $sensor }, with { FIX($after, 0) } Â
        *[no] what is usual: note the maker's limit
     }.
 effects-in-one-room = { $window }; after as it would be at { FIX($room_c, 1) } Â°C, since a die at its limit gives more in a cooler room
+quieter-place-not-marked = the place of the phone was not marked for both recordings, so no difference follows
+quieter-gain-may-differ = the gain of the phone may differ: neither the room alone nor its hiss is the same on both sides

@@ -275,3 +275,5 @@ comparison-sensor-over = Por encima del límite: { $sensor }, con { FIX($after, 
        *[no] lo habitual: anote el límite del fabricante
     }.
 effects-in-one-room = { $window }; después tal como sería a { FIX($room_c, 1) } °C, pues en su límite un chip da más en una sala más fresca
+quieter-place-not-marked = el lugar del teléfono no estaba marcado para ambas grabaciones, así que no se deduce ninguna diferencia
+quieter-gain-may-differ = la ganancia del teléfono puede diferir: ni la sala sola ni su siseo son iguales en ambos lados

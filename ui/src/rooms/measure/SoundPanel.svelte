@@ -5,6 +5,7 @@
   import Button from '../../lib/parts/Button.svelte';
   import FileDrop from '../../lib/parts/FileDrop.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import Tick from '../../lib/parts/Tick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import Working from '../../lib/parts/Working.svelte';
   import { toast } from '../../lib/toasts.svelte';
@@ -29,6 +30,10 @@
   let wrong = $state('');
   type Kind = 'device' | 'room' | 'reference';
   let last: Kind = 'device';
+  // What only a hand knows is asked once; the last answer is offered.
+  const MARKED = 'phone-at-mark';
+  let marked = $state(localStorage.getItem(MARKED) === 'yes');
+  $effect(() => localStorage.setItem(MARKED, marked ? 'yes' : 'no'));
 
   async function send(file: File, kind: Kind) {
     last = kind;
@@ -41,7 +46,12 @@
     }
     const refused = checkSize(file, say('sound-panel-cut-to-loaded-part'));
     const kept = await way.send(file, refused, (progress) =>
-      uploadSound(jobId, side, file, { referenceDb: level, background: kind === 'room', progress }),
+      uploadSound(jobId, side, file, {
+        referenceDb: level,
+        background: kind === 'room',
+        markedPlace: marked,
+        progress,
+      }),
     );
     if (!kept) return;
     await onrun(kept);
@@ -82,6 +92,8 @@
       {/snippet}
     </Notice>
   {:else}
+    <Tick label={say('sound-panel-marked-place')} bind:checked={marked} />
+    {#if !marked}<p class="quiet">{say('sound-panel-not-marked')}</p>{/if}
     <FileDrop
       low
       label={say('sound-panel-drop-recording-here')}
