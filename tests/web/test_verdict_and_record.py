@@ -28,7 +28,7 @@ def test_from_intake_to_pdf(ada):
     job = ada.served_job()
     verdict = ada.call("GET", f"/api/jobs/{job}/verdict")
     assert verdict["verdict"] == "improved"
-    assert verdict["headline"].startswith("Improved: 39 K less at 45 W with the fan as before, throttled 9")
+    assert verdict["headline"].startswith("Improved: 38 K less at 45 W with the fan as before, throttled 9")
     assert verdict["culprit"] == "interface"
     by = {e["quantity"]: e for e in verdict["effects"]}
     assert set(by) == {

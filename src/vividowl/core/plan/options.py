@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import StrEnum
 
 from vividowl.core.materials.kinds import DIE_KINDS, Material, Trait
@@ -52,7 +52,8 @@ class Situation:
 @dataclass(frozen=True)
 class Candidate:
     """An option with all that ranks it. blocked: a stop stands; to_acknowledge: gates to accept; total_cents: price or
-    None; life_months: until the next look."""
+    None; life_months: until the next look; unseen: nobody looked into the fins, so that what cleaning brings counts by
+    the low end of its interval."""
 
     option: Option
     prediction: Prediction
@@ -60,6 +61,7 @@ class Candidate:
     to_acknowledge: int
     total_cents: int | None
     life_months: int
+    unseen: bool = False
 
 
 @dataclass(frozen=True)
@@ -152,6 +154,7 @@ def rank(
     measurable_db: float,
     held: bool,
     pumped_out: bool = False,
+    renew: Words = "",
 ) -> tuple[Ranked, ...]:
     """Order the options by what the customer wants; leaving it alone wins when no gain can be measured.
 
@@ -162,6 +165,7 @@ def rank(
     measurable_db: the same of noise [dB]
     held: heat holds the device back [flag]
     pumped_out: the old interface had crept out, so that of equals one that does not creep comes first [flag]
+    renew: why a device that this shop serviced is renewed, or nothing: then it is never left alone [text]
     returns: places (n,), best first; blocked options last
     raises: CoreError when leaving it alone is missing, or nothing tells the wanted gain
     formula: by the median of the wanted gain; options within the measurable of the best, or within 15 % of its gain,
@@ -198,18 +202,28 @@ def rank(
         best = max((gains[i] for i in worth), default=0.0)
         alike = max(least, ALIKE_SHARE * best)
         worth.sort(key=lambda i: (0, *ties(i)) if best - gains[i] < alike else (1, -gains[i]))
+    if renew and not worth:
+        worth = sorted((i for i in free if Action.REPASTE in candidates[i].option.actions), key=lambda i: -gains[i])[:1]
     rest = [i for i in free if i not in worth]
     rest.sort(key=lambda i: (-gains[i], *ties(i)))
     blocked = sorted((i for i, c in enumerate(candidates) if c.blocked and i != home), key=lambda i: -gains[i])
     order = [*worth, home, *rest, *blocked]
-    return tuple(
+    placed = [
         _placed(candidates, i, place, order, gains, least, goal, held, i in worth) for place, i in enumerate(order)
-    )
+    ]
+    if renew and worth:
+        placed[0] = replace(placed[0], reason=listed((renew, placed[0].reason), "space"))
+    return tuple(placed)
 
 
 def _gain(c: Candidate, goal: Goal, held: bool) -> float:
     """Median of what the goal counts, more is better."""
     p = c.prediction
+    if c.unseen and c.option.actions == (Action.CLEAN,):
+        # What nobody has seen is not sold.
+        if goal is Goal.QUIETER:
+            return -p.noise_db.high if p.noise_db is not None else 0.0
+        return p.gain_w.low if (goal is Goal.FASTER or held) and p.gain_w is not None else p.gain_k.low
     if goal is Goal.QUIETER:
         # Kelvins are no decibels: without a fan nothing gets quieter.
         return -p.noise_db.median if p.noise_db is not None else 0.0
@@ -262,6 +276,8 @@ def _placed(
             return Ranked(index, say("options-nothing-here-gains-more-than"), False)
         return Ranked(index, say("options-costs-nothing-changes-nothing"), False)
     said = _said(c, goal, held)
+    if not worth and c.unseen and c.option.actions == (Action.CLEAN,):
+        return Ranked(index, say("options-look-into-fins-first", said=said), False)
     if not worth:
         return Ranked(index, say("options-too-little-to-be-shown", said=said), False)
     if goal is Goal.CHEAPER:

@@ -8,7 +8,7 @@ from vividowl.core.heat.temperature import REFERENCE_ROOM_C
 from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.limits import AGAIN, sensors_in
-from vividowl.core.reading.measured import capacity, resistance, rise
+from vividowl.core.reading.measured import Measured, capacity, resistance, rise
 from vividowl.core.reading.reading import Reading, clock_words
 from vividowl.core.response.reference import Reference, class_reference, judge_response
 from vividowl.core.trace.roles import ROLE_KINDS, Role
@@ -16,6 +16,7 @@ from vividowl.core.trace.throttling import Unknown
 
 # [K] between the hottest core and the coolest under an even load from which they are told; from memory
 CORES_APART_K = 12.0
+WELL_BELOW_K = 10.0  # [K] below its limit at the end of the load, from which nothing is wrong; from memory
 SHORT_LOG_S = 60.0  # [s] a log below it is told to be short; from memory
 AGREES_SHARE = 0.2  # within which cool-down and load tell the same interface; from memory
 SMALL_W = 20.0  # [W] below it a tenth is shown
@@ -30,6 +31,7 @@ def findings(
     tolerances: Tolerances | None = None,
     reference_room_c: float = REFERENCE_ROOM_C,
     sensor_limits_c: Mapping[Role, float] | None = None,
+    lost: bool = False,
 ) -> tuple[Words, ...]:
     """Say in words what the log says.
 
@@ -40,6 +42,7 @@ def findings(
     tolerances: half-widths, the shop's own or the defaults
     reference_room_c: room of the sustained capacity [degC]
     sensor_limits_c: noted limits of other sensors by role [degC], None for the usual ones
+    lost: it lost much since its own last service, so that it is not fine whatever others of its kind do [flag]
     returns: sentences (n,) [text]
     raises: OutOfRange
     source: common practice, no source
@@ -52,6 +55,10 @@ def findings(
         name = ROLE_KINDS[reading.die_role].words
         out.append(say("findings-reads-c-from-first-sample", name=name, mean=reading.die.mean))
         return tuple(out)
+    of = resistance(reading, room_c, tol)
+    fine = None if lost else _nothing_wrong(reading, limit_c, sensor_limits_c or {}, reference, of)
+    if fine is not None:
+        out.insert(0, fine)
     out.append(_steady(reading, room_c, tol))
     out += _above_limits(reading, limit_c, sensor_limits_c or {})
     out += _phases(reading)
@@ -59,7 +66,6 @@ def findings(
     out += _held(reading)
     out += _sag(reading)
     out += _frames(reading)
-    of = resistance(reading, room_c, tol)
     limit = limit_c if limit_c is not None else reading.throttling.limit_c
     if of is not None and limit is not None and limit > reference_room_c + 1:
         watts = capacity(of, limit, reference_room_c)
@@ -125,6 +131,28 @@ def _steady(reading: Reading, room_c: float | None, tol: Tolerances) -> Words:
         resistance=of.value if of is not None else None,
         u95=of.u95 if of is not None else None,
     )
+
+
+def _nothing_wrong(
+    reading: Reading,
+    limit_c: float | None,
+    noted: Mapping[Role, float],
+    reference: Reference | None,
+    of: Measured | None,
+) -> Words | None:
+    """That nothing is wrong with its cooling, None where that is not known: its limit is noted and lies well above
+    where it ends, nothing held it back, no sensor stands above its limit, and its heat goes as in its kind."""
+    held, response = reading.throttling.share, reading.response
+    if limit_c is None or held is None or held > 0.0 or response is None or not response.tells_interface:
+        return None
+    ends_c = max(reading.die.mean, reading.window.final_c or 0.0)
+    judged = judge_response(response, reference or class_reference("laptop"), of.value if of is not None else None)
+    if limit_c - ends_c < WELL_BELOW_K or judged.interface_poor or judged.slow_part_large:
+        return None
+    limits = dict(noted) | {reading.die_role: limit_c}
+    if any(s.over_limit_k is not None for s in sensors_in(reading, limits)):
+        return None
+    return say("findings-nothing-wrong", below=limit_c - ends_c)
 
 
 def _above_limits(reading: Reading, limit_c: float | None, noted: Mapping[Role, float]) -> list[Words]:

@@ -178,7 +178,7 @@ def _on_a_bend(
     last: float,
 ) -> Drift:
     """A drift that quickens or slows down: when it meets its limit follows the bend."""
-    reason, slope = say("drift-bends", quicker=bent.slope_at(last) * bent.numbers[2] > 0), bent.slope_at(last)
+    reason, slope = say("drift-bends", quicker=bool(bent.slope_at(last) * bent.numbers[2] > 0.0)), bent.slope_at(last)
     if limit is None or (limit - bent.at(last)) * slope <= 0:
         return Drift(*basis, None, None, None, method, reason)
 

@@ -38,9 +38,10 @@ class Advice(StrEnum):
 
 @dataclass(frozen=True)
 class SinceService:
-    """lost_share: growth of the resistance since the last service [1]; shown: whether it exceeds its uncertainty;
-    drift: as a straight line; advice with its reasons."""
+    """months: since that service [month]; lost_share: growth of the resistance since then [1]; shown: whether it
+    exceeds its uncertainty; drift: as a straight line; advice with its reasons."""
 
+    months: float
     lost_share: float
     shown: bool
     drift: Drift
@@ -83,4 +84,4 @@ def since_service(
         reasons.append(say("history-held-again", months=found.to_limit, low=found.earliest, high=found.latest))
         if found.to_limit < SOON_MONTHS:
             advice = Advice.REDO
-    return SinceService(lost, shown, found, advice, tuple(reasons))
+    return SinceService(months[-1] - months[0], lost, shown, found, advice, tuple(reasons))

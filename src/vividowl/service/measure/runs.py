@@ -109,6 +109,9 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
     if trace is not None:
         reading = reading_of(workshop, scope.shop_id, trace, run, job.limit_c)
         tolerances, reference_room_c = judged_by(scope, job)
+        # A device that lost much since its own last service is not fine, whatever others of its kind do.
+        since = since_last_service(scope, job, run, trace) if side == RunSide.BEFORE else None
+        lost = since is not None and since.advice is not Advice.LEAVE
         told = findings(
             reading,
             run.room_c,
@@ -117,10 +120,9 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
             tolerances=tolerances,
             reference_room_c=reference_room_c,
             sensor_limits_c=sensor_limits_of(job),
+            lost=lost,
         )
-        # A device that lost much since its own last service is not fine, whatever others of its kind do.
-        since = since_last_service(scope, job, run, trace) if side == RunSide.BEFORE else None
-        if since is not None and since.advice is not Advice.LEAVE:
+        if since is not None and lost:
             told = (since.reasons[0], *told)
         try:
             ladder = ladder_of(run, reading, spots)

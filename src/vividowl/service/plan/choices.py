@@ -20,10 +20,13 @@ from vividowl.core.plan.price import price_of, tasks_of
 from vividowl.core.plan.spots import GapAdvice, Inspection
 from vividowl.core.plan.unknowns import Known
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
+from vividowl.core.quantities.words import Words, say
 from vividowl.core.reading.measured import difference_u95
+from vividowl.core.runs.since_service import Advice
 from vividowl.service.clock import today_of
+from vividowl.service.devices.history import since_last_service
 from vividowl.service.jobs.device import has_battery
-from vividowl.service.measure.comparing import judged_by
+from vividowl.service.measure.comparing import judged_by, kept
 from vividowl.service.plan.found import inspection_of, plan_row, with_model
 from vividowl.service.plan.known import Z_80, BeforeKnown, advice_for, before_of, known_of
 from vividowl.service.plan.parts import parts_of
@@ -34,6 +37,7 @@ from vividowl.service.shelf.shelf import ProductView
 from vividowl.service.shop.habits import Habits, habits_of
 from vividowl.service.workshop import Workshop
 from vividowl.store.deciding import Plan
+from vividowl.store.measuring import TraceFile
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
@@ -131,6 +135,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
                 sum(g.severity is Severity.ACKNOWLEDGE for g in v.gates),
                 v.price.total_cents,
                 v.life_months,
+                found.dust == "unknown",
             )
             for o, v in zip(options, views, strict=True)
         ],
@@ -140,6 +145,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
         measurable_db=least_db,
         held=known.held,
         pumped_out=found.old_interface == "pumped_out",
+        renew=comes_back(scope, job),
     )
     return PlanView(
         plan,
@@ -162,6 +168,18 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
         known.room_c,
         advice_for(workshop, scope, job, before),
     )
+
+
+def comes_back(scope: Scope, job: Job) -> Words:
+    """Why a device that this shop serviced is renewed, nothing where it did not lose that much since."""
+    run = scope.run(job.id, "before")
+    traces = kept(scope, TraceFile, run)
+    since = since_last_service(scope, job, run, traces[0]) if run is not None and traces else None
+    if since is None or since.advice is not Advice.REDO:
+        return ""
+    warranty, months = habits_of(scope.shop()).work_warranty_months, since.months
+    answered = warranty is not None and months <= warranty
+    return say("options-renew", answered=answered, percent=100.0 * since.lost_share, months=months)
 
 
 def _at_place(view: OptionView, ranked: Ranked) -> OptionView:

@@ -22,7 +22,7 @@ from vividowl.service.bench.store import load_log
 from vividowl.service.bench.story import BenchStory, story_of
 from vividowl.service.clock import day_of, server_now, today_of
 from vividowl.service.jobs.fit import items_of
-from vividowl.service.jobs.intake import JobView, view_of
+from vividowl.service.jobs.intake import LEFT_ALONE, JobView, view_of
 from vividowl.service.measure.comparing import Compared, compare_job
 from vividowl.service.measure.readings import load_trace
 from vividowl.service.measure.references import months_until_held
@@ -123,17 +123,19 @@ def record_of(workshop: Workshop, scope: Scope, job: Job) -> Record:
         add_months(done_on, months) if months and items else None,
         _promise(plan),
         _lines(workshop, scope.shop_id, compared) if compared else None,
-        _lead(job, compared),
+        _lead(job, compared, plan is not None and plan.chosen is not None and plan.chosen["key"] == LEFT_ALONE),
         _done(job, items),
         HEAT_CYCLES if runs_in else 0,
     )
 
 
-def _lead(job: Job, compared: Compared | None) -> Words:
+def _lead(job: Job, compared: Compared | None, left_alone: bool) -> Words:
     """The device, and what was found, in one line."""
+    device = f"{job.maker} {job.model}".strip()
+    if compared is None and left_alone:
+        return say("record-pdf-left-alone", device=device)
     if compared is None:
         return say("record-pdf-not-measured-on-both-sides")
-    device = f"{job.maker} {job.model}".strip()
     return say("record-pdf-lead", device=device, verdict=VERDICTS[compared.comparison.verdict.value])
 
 

@@ -88,3 +88,4 @@ record-pdf-limit = °C{ $limit ->
     [none] { "" }
    *[other] , Grenze { FIX($limit, 0) }
 }
+record-pdf-left-alone = { $device }: An der Kühlung fehlt nichts, deshalb blieb sie, wie sie ist

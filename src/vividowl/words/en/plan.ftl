@@ -213,3 +213,8 @@ opening-noise =
     }
 opening-interface-stands-out = More of its rise comes within seconds of the load than in its kind: the factory's interface may not sit well.
 opening-warranty-runs = The warranty runs: opening it may end it.
+options-look-into-fins-first = Look into the fins first: { $said } if they are full of dust, next to nothing if they are clean.
+options-renew = { $answered ->
+    [yes] Renew it, in warranty
+   *[no] Renew it
+}: it lost { FIX($percent, 0) } % since our own service of { FIX($months, 0) } months ago.

@@ -103,3 +103,4 @@ repeat-other-sensor = This log tells the { $other }, the first one the { $first 
 repeat-other-load = { FIX($other, 0) } W against { FIX($first, 0) } W: it is a run under another load, or with another power limit.
 repeat-other-fan = The fan turned at { FIX($other, 0) } rpm against { FIX($first, 0) } rpm: it is a run at another fan speed.
 findings-cores-apart = The cores lie { FIX($spread, 0) } K apart under load: a tilted cooler or a bald corner makes one of them hotter, and so does a load on few cores or cores of two kinds.
+findings-nothing-wrong = Nothing is wrong with its cooling: it ends { FIX($below, 0) } K below its limit, never held back, as its kind does.

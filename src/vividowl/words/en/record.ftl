@@ -89,3 +89,4 @@ record-pdf-limit = °C{ $limit ->
     [none] { "" }
    *[other] , limit { FIX($limit, 0) }
 }
+record-pdf-left-alone = { $device }: nothing is wrong with its cooling, so it was left alone

@@ -89,3 +89,4 @@ record-pdf-limit = °C{ $limit ->
     [none] { "" }
    *[other] , límite { FIX($limit, 0) }
 }
+record-pdf-left-alone = { $device }: a su refrigeración no le pasa nada, así que se dejó como está
