@@ -515,7 +515,7 @@ def test_the_log_is_read_from_where_it_was_left(workshop, owner, tablet):  # noq
                     "pad_width_mm": 60.0,
                     "pad_length_mm": 60.0,
                     "pad_conductivity": 0.2,
-                    "gap_mm": 0.8,
+                    "gap_mm": 1.0,
                     "gap_tolerance_mm": 0.05,
                     "battery_mm": 150.0,
                 },
