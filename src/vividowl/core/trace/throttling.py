@@ -28,11 +28,10 @@ ABOVE_MOST = 0.08  # share of the later part; from memory
 PLATEAU_LEAST = 0.12  # share of the later part; from memory
 # Work that goes up and down by itself gives and takes this much more before it counts as given up.
 RESTLESS_FACTOR = 1.0
-# Work that goes up and down by itself by so much shows a limit only where the die stays at it two fifths of the time,
-# four times as much as just below, and is held for a twelfth of the load; from memory, looked at on two simulated
-# devices.
-RESTLESS_LEAST, SCENES_PERCENT, RESTLESS_HELD_LEAST = 0.02, 5.0, 0.08
-SHARP_LEAST, SHARP_RATIO = 0.4, 4.0
+# Work that goes up and down by itself by so much shows a limit only where the die stays at it three fifths of the time,
+# six times as much as just below, and is held for a tenth of the load; from memory, looked at on two simulated devices.
+RESTLESS_LEAST, SCENES_PERCENT, RESTLESS_HELD_LEAST = 0.02, 5.0, 0.1
+SHARP_LEAST, SHARP_RATIO = 0.6, 6.0
 # A die that stood above its plateau for so long is at rest there and at no limit; from memory.
 ABOVE_LIMIT_S = 10.0
 # What is still given up after the boost was over and the governor had come to rest shows a limit; from memory.
