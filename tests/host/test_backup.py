@@ -54,6 +54,7 @@ def served(workshop):
         "another_device": False,
         "done_on": None,
         "language": "en",
+        "sensor_limits": {},
     }
     job = intake.create_job(workshop, owner, fields).job.id
     data = log_bytes(HOT, seed=4)

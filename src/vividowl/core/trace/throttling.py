@@ -31,6 +31,7 @@ RESTLESS_FACTOR = 1.0
 # Work that goes up and down by itself by so much shows a limit only where the die stays at it three fifths of the time,
 # six times as much as just below, and is held for a tenth of the load; from memory, looked at on two simulated devices.
 RESTLESS_LEAST, SCENES_PERCENT, RESTLESS_HELD_LEAST = 0.02, 5.0, 0.1
+# Share of the time at the plateau, and that over the share just below it; as above, from memory.
 SHARP_LEAST, SHARP_RATIO = 0.6, 6.0
 # A die that stood above its plateau for so long is at rest there and at no limit; from memory.
 ABOVE_LIMIT_S = 10.0
