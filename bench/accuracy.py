@@ -193,14 +193,7 @@ def pairs(n: int) -> list[Result]:
         goal = "shown in 95 %, outright or with an if" if asked else "none set"
         out += [
             Result(f"No difference but the room{words}", "no claim in 95 %", n - claimed, n, 0.95, ""),
-            Result(
-                f"A true gain of 3 K{words}",
-                "shown in 95 %, outright or with an if" if asked else "none set",
-                n - missed,
-                n,
-                asked,
-                "",
-            ),
+            Result(f"A true gain of 3 K{words}", goal, n - missed, n, asked, ""),
         ]
     return out
 

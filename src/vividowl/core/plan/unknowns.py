@@ -44,6 +44,7 @@ DUST: Mapping[str, tuple[float, float, float]] = {
 }
 INTERFACE_MONTHS_SCALE = 40.0  # an interface of unknown state is bad with 1 - exp(-months/40); from memory
 DUST_MONTHS_SCALE: Mapping[str, float] = {"dusty": 20.0, "pets": 20.0, "smoke": 26.0, "normal": 60.0, "unknown": 40.0}
+CLEAN_ANYWAY_SHARE = 0.12  # of devices whose fins are clean however long they ran; from memory
 UNKNOWN_MONTHS = 30.0  # [months] since a service that nobody remembers; from memory
 REFERENCE_SPREAD = 0.10  # of a model's healthy values, of the logarithm; from memory
 # The fast part of a reading is within 15 % in 95 of 100 devices of one simulator and in 64 of another, so that its
@@ -257,7 +258,9 @@ def _dust(known: Known, behind: Series, rng: np.random.Generator) -> tuple[Serie
     elif known.dust == "unknown":
         months = known.months if known.months is not None else UNKNOWN_MONTHS
         felt = 1.0 - math.exp(-months / DUST_MONTHS_SCALE.get(known.surroundings, DUST_MONTHS_SCALE["unknown"]))
-        state = rng.choice(3, n, p=[0.4 * (1.0 - felt), 0.6 * (1.0 - felt), felt])
+        dusty = (1.0 - CLEAN_ANYWAY_SHARE) * felt
+        clean = CLEAN_ANYWAY_SHARE + (0.4 - CLEAN_ANYWAY_SHARE) * (1.0 - felt)
+        state = rng.choice(3, n, p=[clean, max(0.0, 1.0 - clean - dusty), dusty])
         dust = np.choose(state, [triangular(where, *DUST[name]) for name in ("none", "light", "felt")])
     else:
         dust = triangular(where, *DUST[known.dust])

@@ -1,0 +1,54 @@
+"""What a plan sells: not what nobody has seen, and never leaving alone what this shop itself has to renew."""
+
+import pytest
+
+from vividowl.core.materials.kinds import material
+from vividowl.core.plan.options import LEAVE, Candidate, Goal, Situation, make_options, rank
+from vividowl.core.plan.prediction import predict
+from vividowl.core.plan.unknowns import Known
+from vividowl.core.quantities.words import say
+from vividowl.words import sentence
+
+DUSTY = Known(1.2, 0.03, 45.0, 24.0, interface=0.2, interface_u=0.02, months=40.0, surroundings="dusty")
+CLEAN = Known(0.8, 0.02, 45.0, 24.0, interface=0.15, interface_u=0.02, months=2.0, dust="none", old_interface="sound")
+
+
+def placed(known, *, unseen=False, renew="", measurable_k=2.0):
+    options = make_options(Situation({"paste": material("paste_soft")}))
+    found = predict(known, options, 7)
+    candidates = [
+        Candidate(o, p, False, 0, cents, 12, unseen)
+        for o, p, cents in zip(options, found, (0, 4000, 9000), strict=True)
+    ]
+    ranked = rank(
+        candidates,
+        Goal.COOLER,
+        measurable_k=measurable_k,
+        measurable_w=1.0,
+        measurable_db=2.0,
+        held=False,
+        renew=renew,
+    )
+    return [(options[r.index].key, sentence(r.reason)) for r in ranked]
+
+
+def test_cleaning_is_not_sold_while_nobody_looked_into_the_fins():
+    seen, blind = placed(DUSTY), placed(DUSTY, unseen=True)
+    assert "clean" in [key for key, _ in seen[: [k for k, _ in seen].index(LEAVE)]]
+    above = [key for key, _ in blind[: [k for k, _ in blind].index(LEAVE)]]
+    assert "clean" not in above
+    assert "Look into the fins first" in dict(blind)["clean"]
+
+
+def test_nothing_wrong_is_left_alone_and_says_so():
+    assert placed(CLEAN)[0][0] == LEAVE
+
+
+@pytest.mark.parametrize(
+    ("answered", "words"), [(True, "Renew it, in warranty: it lost 45 %"), (False, "Renew it: it")]
+)
+def test_what_this_shop_serviced_and_lost_much_is_renewed(answered, words):
+    renew = say("options-renew", answered=answered, percent=45.0, months=3.0)
+    first = placed(CLEAN, renew=renew)[0]
+    assert first[0] == "repaste:paste"
+    assert words in first[1]
