@@ -41,6 +41,4 @@ def test_what_is_no_limit_is_refused(ada, limits, says):
     kept = ada.new_job()
     body = {"version": kept["version"], "sensor_limits": limits}
     problem = ada.problem("PUT", f"/api/jobs/{kept['id']}", body, status=422)
-        "PUT", f"/api/jobs/{kept['id']}", {"version": kept["version"], "sensor_limits": limits}, status=422
-    )
     assert says in problem["detail"]
