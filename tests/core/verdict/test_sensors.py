@@ -5,6 +5,7 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
+from vividowl.core.reading.findings import findings
 from vividowl.core.reading.limits import sensors_in
 from vividowl.core.reading.reading import read_trace
 from vividowl.core.simulate.device import Device, simulate
@@ -112,3 +113,14 @@ def test_the_spread_of_the_cores_is_read():
     spread = np.full(len(trace.time_s), 11.0)
     reading = read_trace(Trace(trace.time_s, trace.channels, spread), 24.0)
     assert reading.core_spread.mean == pytest.approx(11.0)
+
+
+def test_a_sensor_that_hangs_is_left_out_and_that_is_said():
+    hung = side(DEVICE, 1)
+    trace = simulate(DEVICE, room_c=24.0, seed=1)
+    stuck = {**trace.channels, Role.MEMORY_TEMPERATURE: np.full(len(trace.time_s), 118.0)}
+    reading = read_trace(Trace(trace.time_s, stuck), 24.0)
+    assert any("left out: memory" in s for s in sentences(findings(reading, 24.0)))
+    found = compare(replace(hung, reading=reading), side(replace(DEVICE, interface=0.1), 2))
+    assert Role.MEMORY_TEMPERATURE not in by_role(found)
+    assert "memory" not in sentence(found.headline)

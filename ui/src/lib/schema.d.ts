@@ -7171,7 +7171,7 @@ export interface components {
         /**
          * SensorOut
          * @description A temperature by itself. limit_noted: by the shop, else the usual one from memory; difference_k: at equal work,
-         *     fan and room.
+         *     fan and room; tells: it says something beside the die.
          */
         SensorOut: {
             /** After C */
@@ -7192,6 +7192,8 @@ export interface components {
             short_words: string;
             /** Shown */
             shown: string;
+            /** Tells */
+            tells: boolean;
             /** U95 K */
             u95_k: number | null;
             /** Words */

@@ -11,7 +11,7 @@ from vividowl.core.reading.limits import AGAIN, sensors_in
 from vividowl.core.reading.measured import Measured, capacity, resistance, rise
 from vividowl.core.reading.reading import Reading, clock_words
 from vividowl.core.response.reference import Reference, class_reference, judge_response
-from vividowl.core.trace.roles import ROLE_KINDS, Role
+from vividowl.core.trace.roles import JUDGED_ROLES, ROLE_KINDS, Role
 from vividowl.core.trace.throttling import Unknown
 
 # [K] between the hottest core and the coolest under an even load from which they are told; from memory
@@ -170,6 +170,7 @@ def _above_limits(reading: Reading, limit_c: float | None, noted: Mapping[Role, 
         for s in sensors_in(reading, limits)
         if s.over_limit_k is not None and s.role not in AGAIN
     ]
+    out += [say("findings-sensor-dead", sensor=say(f"sensor-{role}")) for role in JUDGED_ROLES if role in reading.dead]
     if reading.core_spread is not None and reading.core_spread.mean > CORES_APART_K:
         out.append(say("findings-cores-apart", spread=reading.core_spread.mean))
     return out

@@ -48,7 +48,9 @@ def sensors_in(reading: Reading, limits_c: Mapping[Role, float]) -> tuple[Sensor
     """
     roles = sorted(JUDGED_ROLES, key=lambda r: r is not reading.die_role)
     return tuple(
-        SensorEnd(role, *limit_of(role, limits_c), reading.stats[role].mean) for role in roles if role in reading.stats
+        SensorEnd(role, *limit_of(role, limits_c), reading.stats[role].mean)
+        for role in roles
+        if role in reading.stats and role not in reading.dead
     )
 
 

@@ -26,7 +26,7 @@ from vividowl.core.trace.felt_power import FeltPower, felt_power
 from vividowl.core.trace.load import LoadPhase, find_load, find_pauses, under_load
 from vividowl.core.trace.pace import Pace, pace_of
 from vividowl.core.trace.phases import Chip, Phase, find_phases
-from vividowl.core.trace.roles import Role
+from vividowl.core.trace.roles import JUDGED_ROLES, Role
 from vividowl.core.trace.sag import Sag, sag_of
 from vividowl.core.trace.sensors import CLIPPED_FROM_S, is_clipped, never_changes
 from vividowl.core.trace.throttling import Throttling, find_throttling
@@ -56,7 +56,8 @@ class Reading:
     course: what it showed at earlier ends of the load, course_by_halves: as means over its last half; last_part:
     share of the load that the window is; begun: die [degC] and power [W] just before the load, None when the log
     begins with it; idle_fan_rpm: lowest usual speed of the fan before it, or None; sag: its first and its tenth
-    minute; pace: how evenly its clock and its frames went; core_spread: hottest core less coolest [K], or None."""
+    minute; pace: how evenly its clock and its frames went; core_spread: hottest core less coolest [K], or None;
+    dead: temperatures beside the die that show one value throughout."""
 
     samples: int
     duration_s: float
@@ -84,6 +85,7 @@ class Reading:
     sag: Sag
     pace: Pace
     core_spread: Statistics | None = None
+    dead: frozenset[Role] = frozenset()
 
     @property
     def die(self) -> Statistics:
@@ -190,6 +192,9 @@ def read_trace(
         sag_of(trace, load),
         pace_of(trace, inside),
         statistics(trace.core_spread_k[inside]) if trace.core_spread_k is not None else None,
+        frozenset(
+            r for r in JUDGED_ROLES if r is not trace.die_role and trace.has(r) and never_changes(trace.channels[r])
+        ),
     )
 
 

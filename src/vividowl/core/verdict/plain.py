@@ -63,7 +63,13 @@ def _means(comparison: Comparison, by: Mapping[str, Effect]) -> tuple[Words, ...
         return (say("plain-not-comparable"),)
     told = (*_held(by), *_warmth(by), *_noise(by))
     over = tuple(
-        say("plain-sensor-over", sensor=s.short_words, over=s.over_limit_k, still=s.was_over_k is not None)
+        say(
+            "plain-sensor-over",
+            sensor=s.short_words,
+            over=s.over_limit_k,
+            still=s.was_over_k is not None,
+            noted=s.limit_noted,
+        )
         for s in comparison.sensors[1:]
         if s.tells and s.over_limit_k is not None
     )

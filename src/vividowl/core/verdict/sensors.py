@@ -90,7 +90,7 @@ def sensors_of(
     tol: Tolerances,
     limits_c: Mapping[Role, float],
 ) -> tuple[SensorVerdict, ...]:
-    """Judge every temperature that both sides logged.
+    """Judge every temperature that both sides logged; a sensor that shows one value throughout is left out.
 
     befores: runs before (n,)
     afters: runs after (m,)
@@ -106,7 +106,7 @@ def sensors_of(
     die = befores[0].reading.die_role
     out = []
     for role in sorted(JUDGED_ROLES, key=lambda r: r is not die):
-        if not all(role in s.reading.stats for s in (*befores, *afters)):
+        if not all(role in s.reading.stats and role not in s.reading.dead for s in (*befores, *afters)):
             continue
         scale = (power.before or 0.0) if main.unit == "K/W" else 1.0
         if role is die:

@@ -52,7 +52,7 @@ class AssumptionOut(Out):
 
 class SensorOut(Out):
     """A temperature by itself. limit_noted: by the shop, else the usual one from memory; difference_k: at equal work,
-    fan and room."""
+    fan and room; tells: it says something beside the die."""
 
     role: str
     words: str
@@ -65,6 +65,7 @@ class SensorOut(Out):
     u95_k: float | None
     over_limit_k: float | None
     shown: str
+    tells: bool
 
 
 class PhraseOut(Out):

@@ -93,4 +93,7 @@ record-promise = Der Plan versprach { FIX($low, 2) } bis { FIX($high, 2) } K/W b
 plain-sensor-over = { $sensor }: { $still ->
     [yes] noch
    *[no] jetzt
-} { FIX($over, 0) } Grad über dem, was üblich ist; wir sagen Ihnen, was sich tun lässt.
+} { FIX($over, 0) } Grad über { $noted ->
+    [yes] der Grenze
+   *[no] dem, was üblich ist
+}; bitte sprechen Sie uns darauf an.

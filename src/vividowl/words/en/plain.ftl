@@ -94,4 +94,7 @@ record-promise = The plan promised { FIX($low, 2) } to { FIX($high, 2) } K/W for
 plain-sensor-over = The { $sensor } { $still ->
     [yes] is still
    *[no] is now
-} { FIX($over, 0) } degrees above what is usual for it; we tell you what can be done.
+} { FIX($over, 0) } degrees above { $noted ->
+    [yes] its limit
+   *[no] what is usual for it
+}; please ask us about it.

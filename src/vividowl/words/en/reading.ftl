@@ -104,3 +104,4 @@ repeat-other-load = { FIX($other, 0) } W against { FIX($first, 0) } W: it is a r
 repeat-other-fan = The fan turned at { FIX($other, 0) } rpm against { FIX($first, 0) } rpm: it is a run at another fan speed.
 findings-cores-apart = The cores lie { FIX($spread, 0) } K apart under load: a tilted cooler or a bald corner makes one of them hotter, and so does a load on few cores or cores of two kinds.
 findings-nothing-wrong = Nothing is wrong with its cooling: it ends { FIX($below, 0) } K below its limit, never held back, as its kind does.
+findings-sensor-dead = One sensor shows one and the same value throughout and is left out: { $sensor }.

@@ -96,4 +96,7 @@ record-promise = El plan prometía de { FIX($low, 2) } a { FIX($high, 2) } K/W, 
 plain-sensor-over = { $sensor }: { $still ->
     [yes] aún
    *[no] ahora
-} { FIX($over, 0) } grados por encima de lo habitual; le decimos qué se puede hacer.
+} { FIX($over, 0) } grados por encima { $noted ->
+    [yes] del límite
+   *[no] de lo habitual
+}; pregúntenos, por favor.

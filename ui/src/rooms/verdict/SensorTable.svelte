@@ -21,9 +21,8 @@
       (a, b) => (b.over_limit_k ?? 0) - (a.over_limit_k ?? 0) || sensors.indexOf(a) - sensors.indexOf(b),
     ),
   );
-  // Air and heatsink alone say nothing that the other table does not.
-  const NEITHER = ['exhaust_temperature', 'heatsink_temperature'];
-  const judged = $derived(sensors.filter((s) => !NEITHER.includes(s.role)));
+  // The die with its exhaust alone says nothing that the other table does not.
+  const judged = $derived(sensors.filter((s) => s.tells));
   // A limit is marked where it was passed, and where nobody noted it.
   const limit = (s: Schemas['SensorOut']) =>
     s.limit_c === null ? NOT_KNOWN : say('sensor-table-limit', { limit: fixed(s.limit_c, 0), noted: s.limit_noted });

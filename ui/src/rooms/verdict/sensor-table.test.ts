@@ -15,6 +15,7 @@ const sensor = (more: Partial<Schemas['SensorOut']>): Schemas['SensorOut'] => ({
   u95_k: 1.8,
   over_limit_k: null,
   shown: 'better',
+  tells: true,
   ...more,
 });
 const memory = sensor({
@@ -44,7 +45,9 @@ describe('sensors side by side', () => {
   });
 
   it('is not there for a die with its exhaust alone', () => {
-    render(SensorTable, { sensors: [sensor({}), sensor({ role: 'exhaust_temperature', words: 'exhaust air' })] });
+    render(SensorTable, {
+      sensors: [sensor({}), sensor({ role: 'exhaust_temperature', words: 'exhaust air', tells: false })],
+    });
     expect(screen.queryByRole('table')).toBeNull();
   });
 });
