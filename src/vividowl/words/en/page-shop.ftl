@@ -156,5 +156,5 @@ keys-sure = Withdraw this key?
 keys-sure-words = Withdraw a key only when somebody else may have had it: a stolen copy of your data, for instance. Whoever checks a record that it signed is told not to rely on it; this cannot be undone.
 keys-gone = The key is withdrawn.
 keys-keep = Keep it
-shop-own-scatter = Your own repeats, { $logs } logs of { $runs } runs, lie within ± { FIX($half_width, 1) } K of each other. Taken as run to run, a difference of { FIX($shown, 1) } K can be shown instead of { FIX($usual, 1) } K.
+shop-own-scatter = Your own repeats, { $logs } logs of { $runs } runs, allow ± { FIX($half_width, 1) } K from run to run. Run to run and thermometer then add ± { FIX($shown, 1) } K to what a difference has to exceed, instead of the usual ± { FIX($usual, 1) } K. What changes from day to day is not in them, so half of the usual is the least.
 shop-own-scatter-take = Take ± { FIX($half_width, 1) } K

@@ -2,19 +2,19 @@
   import { say } from '../job/words';
   import TextField from '../../lib/parts/TextField.svelte';
   import IntakeSection from './IntakeSection.svelte';
-  import type { IntakeForm } from './intake-form';
+  import { limitField, LIMITED, type IntakeForm } from './intake-form';
 
   interface Props {
     form: IntakeForm;
     errors: Record<string, string>;
   }
-  const SENSORS = [
-    { role: 'gpu_hotspot', label: say('intake-limit-hotspot') },
-    { role: 'memory_temperature', label: say('intake-limit-memory') },
-    { role: 'regulator_temperature', label: say('intake-limit-regulators') },
-    { role: 'drive_temperature', label: say('intake-limit-drive') },
-    { role: 'skin_temperature', label: say('intake-limit-surface') },
-  ];
+  const LABELS: Record<(typeof LIMITED)[number], string> = {
+    gpu_hotspot: say('intake-limit-hotspot'),
+    memory_temperature: say('intake-limit-memory'),
+    regulator_temperature: say('intake-limit-regulators'),
+    drive_temperature: say('intake-limit-drive'),
+    skin_temperature: say('intake-limit-surface'),
+  };
   let { form = $bindable(), errors }: Props = $props();
 </script>
 
@@ -43,17 +43,14 @@
     bind:value={form.limit_c}
     error={errors.limit_c}
   />
-  {#each SENSORS as sensor (sensor.role)}
+  {#each LIMITED as role (role)}
     <TextField
-      label={sensor.label}
-      name={sensor.role}
+      label={LABELS[role]}
+      name={limitField(role)}
       numeric
       unit="°C"
-      bind:value={
-        () => form.sensor_limits[sensor.role] ?? '',
-        (typed) => (form.sensor_limits = { ...form.sensor_limits, [sensor.role]: typed })
-      }
-      error={errors[sensor.role]}
+      bind:value={form[limitField(role)]}
+      error={errors[limitField(role)] ?? errors[role]}
     />
   {/each}
 </IntakeSection>

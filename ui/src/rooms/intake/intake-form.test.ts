@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { check, emptyForm } from './intake-form';
+import { check, emptyForm, only } from './intake-form';
 
 const filled = { ...emptyForm(), customer_name: 'Wen', model: 'Marrow 15' };
 
@@ -20,5 +20,14 @@ describe('intake form', () => {
   });
   it('wants whole months', () => {
     expect(check({ ...filled, age_months: '3.5' }).errors?.age_months).toBe('Whole months, please.');
+  });
+  it('sends the limits of sensors together, and keeps each a field of its own', () => {
+    const typed = { ...filled, limit_memory_temperature: '95', limit_gpu_hotspot: '' };
+    const { body } = check(typed);
+    expect(body?.sensor_limits).toEqual({ memory_temperature: 95 });
+    expect(body).not.toHaveProperty('limit_memory_temperature');
+    expect(only(body!, ['limit_memory_temperature'])).toEqual({ sensor_limits: { memory_temperature: 95 } });
+    const wrong = check({ ...filled, limit_skin_temperature: 'warm' }).errors;
+    expect(wrong?.limit_skin_temperature).toContain('“warm” is no number');
   });
 });

@@ -4,7 +4,18 @@ import { client, take, type Job, type Schemas } from '../../lib/api';
 import { parseNumber } from '../../lib/format';
 import { session } from '../../lib/session.svelte';
 
-export interface IntakeForm {
+/** Sensors beside the die whose limits are noted: each is a field of its own, so that two tablets may fill in two. */
+export const LIMITED = [
+  'gpu_hotspot',
+  'memory_temperature',
+  'regulator_temperature',
+  'drive_temperature',
+  'skin_temperature',
+] as const;
+export type LimitField = `limit_${(typeof LIMITED)[number]}`;
+export const limitField = (role: (typeof LIMITED)[number]): LimitField => `limit_${role}`;
+
+export interface IntakeForm extends Record<LimitField, string> {
   customer_name: string;
   customer_contact: string;
   kind: 'laptop' | 'console' | 'handheld' | 'other';
@@ -26,8 +37,6 @@ export interface IntakeForm {
   power_limit_cpu_w: string;
   power_limit_gpu_w: string;
   limit_c: string;
-  /** By role, of the sensors beside the die. */
-  sensor_limits: Record<string, string>;
   serial: string;
   tag: string;
   lidded: 'unknown' | 'yes' | 'no';
@@ -41,6 +50,12 @@ export interface IntakeForm {
 
 const NUMBERS = ['age_months', 'months_since_service', 'power_limit_cpu_w', 'power_limit_gpu_w', 'limit_c'] as const;
 const WHOLE = new Set<string>(['age_months', 'months_since_service']);
+
+const limitsOf = (noted: Record<string, number>): Record<LimitField, string> =>
+  Object.fromEntries(LIMITED.map((role) => [limitField(role), String(noted[role] ?? '')])) as Record<
+    LimitField,
+    string
+  >;
 
 export function emptyForm(): IntakeForm {
   return {
@@ -65,7 +80,7 @@ export function emptyForm(): IntakeForm {
     power_limit_cpu_w: '',
     power_limit_gpu_w: '',
     limit_c: '',
-    sensor_limits: {},
+    ...limitsOf({}),
     serial: '',
     tag: '',
     lidded: 'unknown',
@@ -76,16 +91,13 @@ export function emptyForm(): IntakeForm {
   };
 }
 
-const writtenLimits = (limits: Record<string, number>): Record<string, string> =>
-  Object.fromEntries(Object.entries(limits).map(([role, limit]) => [role, String(limit)]));
-
 export function formOf(job: Job): IntakeForm {
   const form: Record<string, unknown> = { ...emptyForm() };
   for (const key of Object.keys(form)) {
     const value = job[key as keyof Job];
     form[key] = typeof value === 'number' ? String(value) : (value ?? '');
   }
-  form.sensor_limits = writtenLimits(job.sensor_limits);
+  Object.assign(form, limitsOf(job.sensor_limits));
   form.another_device = false;
   return form as unknown as IntakeForm;
 }
@@ -106,19 +118,27 @@ export function check(form: IntakeForm): Checked {
     else numbers[key] = value;
   }
   const sensor_limits: Record<string, number> = {};
-  for (const [role, typed] of Object.entries(form.sensor_limits)) {
+  const rest: Partial<IntakeForm> = { ...form };
+  for (const role of LIMITED) {
+    const typed = form[limitField(role)];
+    delete rest[limitField(role)];
     const value = parseNumber(typed);
-    if (Number.isNaN(value)) errors[role] = say('intake-form-no-number-leave-empty', { key: typed });
+    if (Number.isNaN(value)) errors[limitField(role)] = say('intake-form-no-number-leave-empty', { key: typed });
     else if (value !== null) sensor_limits[role] = value;
   }
   if (Object.keys(errors).length) return { body: null, errors };
   const chosen = { device_id: form.device_id || null, done_on: form.done_on || null };
-  return { body: { ...form, ...numbers, ...chosen, sensor_limits } as unknown as Schemas['IntakeIn'], errors: null };
+  return { body: { ...rest, ...numbers, ...chosen, sensor_limits } as unknown as Schemas['IntakeIn'], errors: null };
 }
 
 /** Of what would be sent, what was changed. */
 export const only = (body: Schemas['IntakeIn'], changed: (keyof IntakeForm)[]): Partial<Schemas['IntakeIn']> =>
-  Object.fromEntries(changed.map((key) => [key, body[key as keyof Schemas['IntakeIn']]]));
+  Object.fromEntries(
+    changed.map((key) => {
+      const name = LIMITED.some((role) => limitField(role) === key) ? 'sensor_limits' : key;
+      return [name, body[name as keyof Schemas['IntakeIn']]];
+    }),
+  );
 
 /** The form with what is known of a device that has been here. */
 export function withDevice(form: IntakeForm, device: Schemas['DeviceOut']): IntakeForm {
@@ -140,7 +160,7 @@ export function withDevice(form: IntakeForm, device: Schemas['DeviceOut']): Inta
     power_limit_cpu_w: written(device.power_limit_cpu_w),
     power_limit_gpu_w: written(device.power_limit_gpu_w),
     limit_c: written(device.limit_c),
-    sensor_limits: writtenLimits(device.sensor_limits),
+    ...limitsOf(device.sensor_limits),
   };
 }
 
