@@ -6,6 +6,7 @@ from vividowl.core.job.evidence import INK_LEAST, Passcode, check_signature, con
 from vividowl.core.quantities.errors import CoreError
 from vividowl.words import sentence, sentences
 
+BACK = {"device": "Marrow 15", "serial": "", "accessories": "", "paid": None}
 LINE = [[[0.1, 0.1], [0.5, 0.1], [0.5, 0.2]]]
 
 
@@ -60,10 +61,31 @@ def test_consent_says_what_is_left_and_what_is_risked():
         "The passcode was not asked for.",
         "My data is not backed up; it can be lost, and I accept that.",
     ]
-    back = sentences(pick_up_words(device="Marrow 15", serial="", accessories="", record=2, paid=None))
+    back = sentences(pick_up_words(**BACK, record=2))
     assert back == [
         "I have Marrow 15 back.",
         "Nothing had come along with it.",
         "I have been given the record of the service, version 2.",
         "No price is set.",
     ]
+
+
+def test_what_was_agreed_beyond_the_usual_stands_in_the_consent():
+    said = sentences(
+        consent_words(
+            device="Marrow 15",
+            serial="",
+            shop="Lantern Street Repairs",
+            accessories="",
+            limit="",
+            limits="no soldering",
+            passcode=Passcode.NOT_ASKED,
+            backup="yes",
+            warranty="running",
+            marks=0,
+        )
+    )
+    assert any("no soldering" in s for s in said)
+    assert "warranty" in said[-1]
+    assert not any("photographed" in s for s in said)
+    assert not any("version" in s for s in sentences(pick_up_words(**BACK, record=None)))

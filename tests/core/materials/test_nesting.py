@@ -6,7 +6,7 @@ from hypothesis import strategies as st
 from tests.said import refuses
 
 from vividowl.core.materials.nesting import nest, with_margin
-from vividowl.core.materials.pieces import Box, Piece, Sheet
+from vividowl.core.materials.pieces import Box, Piece, Sheet, spare_pieces
 from vividowl.core.quantities.errors import OutOfRange
 
 
@@ -130,3 +130,18 @@ def test_a_piece_without_size_is_refused(size):
 def test_the_same_seed_gives_the_same_sheet():
     pieces = [Piece(str(i), 8 + i, 20 - i) for i in range(10)]
     assert nest(pieces, [Sheet("", 80, 80)], 0.2, 3) == nest(pieces, [Sheet("", 80, 80)], 0.2, 3)
+
+
+@pytest.mark.parametrize(
+    ("kind", "target", "count", "unit", "spare"),
+    [
+        ("phase_change_sheet", "cpu_die", 2.0, "pieces", 1),
+        ("phase_change_sheet", "gpu_die", 1.0, "piece", 0),
+        ("phase_change_sheet", "memory", 4.0, "pieces", 0),
+        ("paste", "cpu_die", 2.0, "pieces", 0),
+        ("phase_change_sheet", "cpu_die", None, "pieces", 0),
+        ("phase_change_sheet", "cpu_die", 40.0, "mm", 0),
+    ],
+)
+def test_on_a_die_lies_one_piece_of_a_sheet_and_the_rest_is_spare(kind, target, count, unit, spare):
+    assert spare_pieces(kind, target, count, unit) == spare

@@ -52,3 +52,14 @@ def test_what_is_not_known_is_said_and_not_guessed():
 )
 def test_new_is_young_and_never_serviced(age, service, new):
     assert is_new(age, service) is new
+
+
+def test_an_uneven_clock_a_stutter_and_a_bad_interface_are_reasons():
+    uneven = Pace(4000.0, 900.0, Frames(36_000, 600.0, 60.0, 12.0))
+    plain = " ".join(sentences(should_open(FINE).reasons))
+    said = sentences(should_open(changed(pace=uneven, interface_bad=True)).reasons)
+    assert any("12.0" in s and s not in plain for s in said)
+    assert any("900" in s for s in said)
+    # A log without a line a frame has no slow hundredth, and one without a clock has no spread.
+    bare = sentences(should_open(changed(pace=Pace(None, None, Frames(600, 600.0, 60.0, None)))).reasons)
+    assert not any("MHz" in s or "per cent" in s for s in bare)

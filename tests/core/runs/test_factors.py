@@ -227,3 +227,11 @@ def test_property_effects_hold_95_of_100_and_none_is_seen_where_there_is_none(re
                 nulls += 1
     assert 0.93 <= inside / asked <= 0.97
     assert false / nulls <= 0.05 + 2 * math.sqrt(0.05 * 0.95 / nulls)
+
+
+def test_the_order_told_and_not_the_first_line_says_which_level_is_before():
+    cells = grid(("new", "old"), ("clean", "dusty"))
+    design = design_of(["paste", "dust"], cells, [["old", "new", "never run"], ["dusty", "clean"]])
+    assert design.levels == (("old", "new"), ("dusty", "clean"))
+    with refuses(OutOfRange, "old"):
+        design_of(["paste", "dust"], cells, [["new"], ["dusty", "clean"]])

@@ -77,6 +77,9 @@ def test_the_clock_spread_holds_nine_tenths_of_the_lines():
     assert pace_of(short, everywhere(short)).clock_spread_mhz is None
     bare = trace()
     assert pace_of(bare, everywhere(bare)).frames is None
+    for name in ("frame_time", "frame_rate"):
+        empty = trace(1.0, 20, **{name: np.full(20, np.nan)})
+        assert pace_of(empty, everywhere(empty)).frames is None
 
 
 @pytest.mark.parametrize(

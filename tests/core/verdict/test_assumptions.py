@@ -16,6 +16,7 @@ from vividowl.core.verdict.comparison import compare
 from vividowl.core.verdict.conditions import Conditions
 from vividowl.core.verdict.parts import Shown, Side
 from vividowl.core.verdict.verdicts import Verdict
+from vividowl.words import sentences
 
 DIE, POWER, CLOCK, FAN = Role.CPU_TEMPERATURE, Role.CPU_POWER, Role.CPU_CLOCK, Role.FAN_SPEED
 USE, OUTRIGHT = Role.CPU_UTILISATION, (Verdict.IMPROVED, Verdict.WORSE)
@@ -190,3 +191,40 @@ def test_quieter_with_a_fan_that_nobody_noted_is_an_if(steady):
     found = compare(loud, calm)
     assert found.effect("noise").shown is Shown.BETTER
     assert doubted(found, "fan")
+
+
+def test_a_room_in_both_logs_is_checked(steady):
+    def logged(seed):
+        trace = simulate(steady, room_c=24.0, seed=seed)
+        channels = {**trace.channels, Role.ROOM_TEMPERATURE: np.full(len(trace.time_s), 24.0)}
+        return Side(SAME, read_trace(Trace(trace.time_s, channels), 24.0))
+
+    assert standing(compare(logged(1), logged(2)), "room") is Standing.CHECKED
+
+
+def test_a_thermometer_that_no_idle_can_check_is_only_noted(steady):
+    def without_idle(seed):
+        trace = simulate(steady, room_c=24.0, seed=seed, lead_s=0.0, tail_s=0.0)
+        cut = slice(30, None)
+        return Side(SAME, read_trace(Trace(trace.time_s[cut], {r: v[cut] for r, v in trace.channels.items()}), 24.0))
+
+    assert standing(compare(without_idle(1), without_idle(2)), "thermometer") is Standing.NOTED
+
+
+def test_watts_that_grow_without_the_clock_are_other_watts(steady):
+    # Under load alone, so that idle cannot show it.
+    more = {"cpu_power": lambda t, v: np.where(v > 20.0, 1.4 * v, v)}
+    found = compare(side(steady, 1), side(steady, 2, **more))
+    assert doubted(found, "power")
+    assert any("the clock by" in s for s in sentences(a.why for a in found.assumes))
+
+
+def test_a_split_that_stays_is_checked_and_one_without_watts_is_not_asked(steady):
+    def shared(seed, of_graphics):
+        trace = simulate(steady, room_c=24.0, seed=seed)
+        channels = dict(trace.channels)
+        channels[Role.GPU_POWER] = of_graphics * channels[POWER]
+        return Side(SAME, read_trace(Trace(trace.time_s, channels), 24.0))
+
+    assert standing(compare(shared(1, 0.5), shared(2, 0.5)), "split") is Standing.CHECKED
+    assert standing(compare(shared(1, 0.5), side(steady, 2)), "split") is None

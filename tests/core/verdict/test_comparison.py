@@ -152,6 +152,13 @@ def test_noise_from_another_place_is_not_compared(mild):
     assert "not comparable" in sentence(found.effect("noise").working)
 
 
+def test_a_level_that_the_room_drowned_is_an_upper_bound_and_that_is_said(mild):
+    after = side(mild, 24)
+    after = Side(after.conditions, after.reading, NoiseFigure(41, True, "vent", 0.3, 3))
+    noise = compare(side(mild, 23, noise_db=46), after).effect("noise")
+    assert "upper bound" in sentence(noise.working)
+
+
 def test_noise_from_another_distance_is_converted_and_that_is_said(mild):
     after = side(mild, 26)
     after = Side(after.conditions, after.reading, NoiseFigure(46 - 6.02, False, "vent", 0.6, 3))
@@ -300,3 +307,22 @@ def test_held_before_and_still_held_after_leads_with_the_watts_at_the_limit(chal
     better = replace(chalk, interface=chalk.interface - 0.25)
     found = compare(side(chalk, 1), side(better, 2), limit_c=95.0)
     assert re.match(r"Improved: at its 95 °C limit 4\d → 5\d W, clock \+\d+ %$", sentence(found.headline))
+
+
+def test_a_gain_at_the_limit_on_one_side_only_needs_its_power(chalk, cured):
+    blind = {"drop": (Role.CPU_POWER,)}
+    found = compare(side(chalk, 1, **blind), side(cured, 2, **blind), limit_c=95.0)
+    assert found.verdict is Verdict.CANNOT_BE_COMPARED
+    assert any("held" in s for s in sentences(found.reasons))
+
+
+def test_benchmarks_stand_with_what_two_runs_may_differ_by(mild):
+    before = replace(side(mild, 1), results={"score": 1000.0, "duration": 300.0})
+    after = replace(side(replace(mild, interface=0.1), 2), results={"score": 1200.0, "duration": 240.0})
+    found = compare(before, after)
+    score, duration = found.effect("score"), found.effect("duration")
+    assert (score.shown, duration.shown) == (Shown.BETTER, Shown.BETTER)
+    # A fifth less time is a quarter more work in the same time (arithmetic).
+    assert "25" in sentence(duration.working)
+    alone = compare(before, side(mild, 2)).effect("score")
+    assert (alone.before, alone.after, alone.difference) == (1000.0, None, None)

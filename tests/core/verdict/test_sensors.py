@@ -124,3 +124,12 @@ def test_a_sensor_that_hangs_is_left_out_and_that_is_said():
     found = compare(replace(hung, reading=reading), side(replace(DEVICE, interface=0.1), 2))
     assert Role.MEMORY_TEMPERATURE not in by_role(found)
     assert "memory" not in sentence(found.headline)
+
+
+def test_what_got_worse_below_its_limit_follows_the_gain():
+    looser = replace(DEVICE, interface=0.1, memory_pad=6.5)
+    limits = {Role.MEMORY_TEMPERATURE: 130.0}
+    found = compare(side(DEVICE, 1), side(looser, 2), sensor_limits_c=limits)
+    assert found.verdict is Verdict.IMPROVED
+    memory = by_role(found)[Role.MEMORY_TEMPERATURE]
+    assert sentence(found.headline).endswith(f"; memory {memory.difference_k:.0f} K more")
