@@ -109,9 +109,8 @@ def test_a_newer_version_that_comes_without_a_line_drops_nothing(bench, monkeypa
     expect(heading(page)).not_to_have_text(first)
     second = heading(page).inner_text()
     # It takes over when one says so, and the page comes anew from what it has kept.
-    page.evaluate("window.old = true")
-    offer.click()
-    page.wait_for_function("window.old === undefined")
+    with page.expect_event("load"):
+        offer.click()
     expect(heading(page)).to_have_text(second)
     expect(page.get_by_text(re.compile("1 step waits"))).to_be_visible()
     page.context.set_offline(False)

@@ -128,6 +128,18 @@ def test_materials_are_ranked_with_ties_and_what_else_differed_is_told(ada):
     assert "No run says what it is to be ranked by" in one["detail"]
 
 
+def test_ranking_and_verdict_say_the_same_of_the_same_pair_whatever_the_fan_did(ada):
+    job = ada.served_job()
+    ranked = ada.call("GET", f"/api/jobs/{job}/rank?by=state&value=resistance_K_per_W")
+    pair = {e["quantity"]: e for e in ada.call("GET", f"/api/jobs/{job}/compare?first=before&second=after")["effects"]}
+    assert ranked["fan_rpm"] == pytest.approx(pair["fan_speed"]["before"])
+    means = {g["group"]: g["mean"] for g in ranked["groups"]}
+    assert means["2"] - means["1"] == pytest.approx(pair["resistance_same_fan"]["difference"], abs=0.001)
+    # Where the fan is what is ranked by, nothing takes it out.
+    further(ada, job, "fan fixed", replace(COOL, interface=0.2), 16, fan_setting="fixed 3000")
+    assert ada.call("GET", f"/api/jobs/{job}/rank?by=fan&value=rise_K")["fan_rpm"] is None
+
+
 def test_a_further_run_is_taken_off_and_brought_back_and_before_stays(ada):
     job = ada.served_job()
     key = further(ada, job, "spare", COOL, 15)

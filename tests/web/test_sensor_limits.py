@@ -25,6 +25,13 @@ def test_a_noted_limit_is_what_a_sensor_is_held_against(ada):
     assert (memory["limit_c"], memory["limit_noted"]) == (90.0, True)
     assert memory["over_limit_k"] == pytest.approx(6.5, abs=0.3)
     assert verdict["headline"].endswith("memory still 6 K over its limit") or "7 K over" in verdict["headline"]
+    # The plan renews what is between it and the cooler, and the device's history says it of both sides.
+    answer = ada.call("GET", f"/api/jobs/{job}/plan")["options"][0]
+    assert "pads" in answer["actions"]
+    assert "memory reached 98 °C, 8 K over its limit of 90 °C" in answer["reason"]
+    kept = ada.call("GET", f"/api/jobs/{job}")
+    (visit,) = ada.call("GET", f"/api/devices/{kept['device_id']}")["visits"]
+    assert all("memory" in words for side in ("before", "after") for words in visit[side]["hot"])
     # Without a limit of its own the usual one counts.
     kept = ada.call("GET", f"/api/jobs/{job}")
     ada.call("PUT", f"/api/jobs/{job}", {"version": kept["version"], "sensor_limits": {}})

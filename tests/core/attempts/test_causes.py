@@ -17,7 +17,7 @@ from vividowl.core.materials.kinds import Kind
 from vividowl.core.plan.prediction import Interval
 from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.reading.measured import resistance
-from vividowl.core.reading.reading import read_trace
+from vividowl.core.reading.reading import Statistics, read_trace
 from vividowl.core.response.resistance import ChipResistances
 from vividowl.core.simulate.device import Device, simulate
 from vividowl.core.trace.roles import Role
@@ -280,6 +280,23 @@ def test_a_list_that_was_kept_speaks_against_what_it_looked_after():
     kept = {Sign.SCREWS_COUNTED, Sign.WAIT_WHOLE, Sign.FILM_MISHAP, Sign.SEATED_UNSEEN, Sign.FINS_NOT_CLEANED}
     assert kept <= signs(a)
     assert not signs(Attempted(bench=BenchState()))
+
+
+def test_cores_far_apart_with_clean_fins_are_a_tilted_cooler_and_no_blocked_air():
+    def spread(of, kelvins):
+        return replace(of, core_spread=Statistics(kelvins, kelvins, kelvins, 0.1))
+
+    worse = attempt(replace(OLD, sink=0.9), [Kind.PASTE_SOFT], cleaned=("fins",))
+    apart = replace(worse, before=spread(worse.before, 4.0), after=spread(worse.after, 18.0))
+    assert {Sign.CORES_APART, Sign.FINS_CLEANED} <= signs(apart)
+    causes = [r.cause for r in find_causes(apart)]
+    assert causes.index(Cause.SEAT) < causes.index(Cause.AIR)
+    (told,) = [e for e in evidence_of(apart) if e.sign is Sign.CORES_APART]
+    assert sentence(told.words) == "The cores are 18 K apart under load, 4 K before: one corner has less contact."
+    # Cores of two kinds lie as far apart before; without a log of before only a wide spread tells.
+    assert Sign.CORES_APART not in signs(replace(apart, before=spread(worse.before, 16.0)))
+    assert Sign.CORES_APART in signs(replace(apart, before=None))
+    assert Sign.CORES_APART not in signs(replace(apart, before=None, after=spread(worse.after, 9.0)))
 
 
 def test_a_full_print_clears_the_contact():

@@ -4,7 +4,7 @@ import pytest
 
 from vividowl.core.materials.kinds import material
 from vividowl.core.plan.options import LEAVE, Candidate, Goal, Situation, make_options, rank
-from vividowl.core.plan.prediction import predict
+from vividowl.core.plan.prediction import Action, predict
 from vividowl.core.plan.unknowns import Known
 from vividowl.core.quantities.words import say
 from vividowl.words import sentence
@@ -13,8 +13,9 @@ DUSTY = Known(1.2, 0.03, 45.0, 24.0, interface=0.2, interface_u=0.02, months=40.
 CLEAN = Known(0.8, 0.02, 45.0, 24.0, interface=0.15, interface_u=0.02, months=2.0, dust="none", old_interface="sound")
 
 
-def placed(known, *, unseen=False, renew="", measurable_k=2.0):
-    options = make_options(Situation({"paste": material("paste_soft")}))
+def placed(known, *, unseen=False, renew="", renews=Action.REPASTE, measurable_k=2.0):
+    pads_due = renews is Action.PADS
+    options = make_options(Situation({"paste": material("paste_soft")}, pads_due=pads_due))
     found = predict(known, options, 7)
     candidates = [
         Candidate(o, p, False, 0, cents, 12, unseen)
@@ -28,6 +29,7 @@ def placed(known, *, unseen=False, renew="", measurable_k=2.0):
         measurable_db=2.0,
         held=False,
         renew=renew,
+        renews=renews,
     )
     return [(options[r.index].key, sentence(r.reason)) for r in ranked]
 
@@ -52,3 +54,11 @@ def test_what_this_shop_serviced_and_lost_much_is_renewed(answered, words):
     first = placed(CLEAN, renew=renew)[0]
     assert first[0] == "repaste:paste"
     assert words in first[1]
+
+
+def test_memory_above_its_limit_is_not_left_alone_and_not_only_cleaned():
+    hot = say("options-hot", sensor=say("sensor-memory_temperature"), end=113.0, over=8.0, limit=105.0)
+    for known in (CLEAN, DUSTY):
+        first = placed(known, renew=hot, renews=Action.PADS)[0]
+        assert first[0] == "repaste:paste"
+        assert "memory reached 113 °C, 8 K over its limit of 105 °C" in first[1]

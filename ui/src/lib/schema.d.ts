@@ -3798,6 +3798,8 @@ export interface components {
         FactorsOut: {
             /** Effects */
             effects: components["schemas"]["EffectOfOut"][];
+            /** Fan Rpm */
+            fan_rpm: number | null;
             /** In Hand */
             in_hand: components["schemas"]["CombinationOut"][];
             /** Method */
@@ -3838,6 +3840,8 @@ export interface components {
         };
         /** FigureOut */
         FigureOut: {
+            /** Hot */
+            hot: string[];
             /** Resistance K Per W */
             resistance_k_per_w: number;
             /** Settled */
@@ -6561,6 +6565,8 @@ export interface components {
         };
         /** RankingOut */
         RankingOut: {
+            /** Fan Rpm */
+            fan_rpm: number | null;
             /** Groups */
             groups: components["schemas"]["RankedOut"][];
             /** Held */

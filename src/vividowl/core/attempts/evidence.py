@@ -12,6 +12,7 @@ from vividowl.core.materials.kinds import CATALOGUE, Kind, Trait
 from vividowl.core.plan.prediction import Interval
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined
 from vividowl.core.quantities.words import Words, say
+from vividowl.core.reading.findings import CORES_APART_K
 from vividowl.core.reading.measured import Measured, at_fan_speed, difference_u95
 from vividowl.core.reading.reading import Reading
 from vividowl.core.response.terms import Response
@@ -20,6 +21,7 @@ from vividowl.core.verdict.comparison import FAN_STILL_RPM
 from vividowl.core.verdict.headline import FAN_CHANGED_SHARE
 
 CHIP_GROWN_SHARE = 0.10  # of growth of one chip's resistance that is told from none; from memory
+CORES_GROWN_K = 5.0  # [K] by which cores lie further apart than before where a corner lost its contact; from memory
 CYCLES_RUN_IN = 5.0  # [1] heat cycles after which burn-in explains little; from memory
 
 
@@ -51,6 +53,8 @@ class Sign(StrEnum):
     FILM_MISHAP = "film_mishap"
     PAD_TIGHT = "pad_tight"
     FINS_NOT_CLEANED = "fins_not_cleaned"
+    FINS_CLEANED = "fins_cleaned"
+    CORES_APART = "cores_apart"
     PRINT_ONE_SIDED = "print_one_sided"
     PRINT_BALD = "print_bald"
     PRINT_LIQUID = "print_liquid"
@@ -102,7 +106,7 @@ def evidence_of(a: Attempted) -> tuple[Evidence, ...]:
     formula: a part counts as larger or smaller where the difference exceeds U = k sqrt(u_1^2 + u_2^2)
     source: handbook/runs.md: common practice, no source
     """
-    found = [*_parts(a), *_chips(a), *_fan(a), *_again(a), *_list(a), *_parts_laid(a), *_print(a)]
+    found = [*_parts(a), *_chips(a), *_cores(a), *_fan(a), *_again(a), *_list(a), *_parts_laid(a), *_print(a)]
     return tuple(e for e in found if e is not None)
 
 
@@ -161,6 +165,16 @@ def _chips(a: Attempted) -> list[Evidence]:
     if all(grown):
         return [Evidence(Sign.BOTH_CHIPS, say("evidence-both_chips"))]
     return [Evidence(Sign.ONE_CHIP, say("evidence-one_chip"))] if any(grown) else []
+
+
+def _cores(a: Attempted) -> list[Evidence]:
+    """Cores far apart where they were not before: the cooler is tilted or a corner is bald, which no air does."""
+    was, now = (
+        r.core_spread.mean if r is not None and r.core_spread is not None else None for r in (a.before, a.after)
+    )
+    if now is None or (now <= CORES_APART_K if was is None else now - was < CORES_GROWN_K):
+        return []
+    return [Evidence(Sign.CORES_APART, say("evidence-cores_apart", now=now, was=was))]
 
 
 def _fan(a: Attempted) -> list[Evidence]:
@@ -223,7 +237,9 @@ def _list(a: Attempted) -> list[Evidence]:
 
 def _parts_laid(a: Attempted) -> list[Evidence]:
     out = [Evidence(Sign.PAD_TIGHT, say("evidence-pad_tight"))] if a.pad_tight else []
-    if a.cleaned and "fins" not in a.cleaned:
+    if "fins" in a.cleaned:
+        out.append(Evidence(Sign.FINS_CLEANED, say("evidence-fins_cleaned")))
+    elif a.cleaned:
         out.append(Evidence(Sign.FINS_NOT_CLEANED, say("evidence-fins_not_cleaned")))
     return out
 

@@ -155,6 +155,7 @@ def rank(
     held: bool,
     pumped_out: bool = False,
     renew: Words = "",
+    renews: Action = Action.REPASTE,
 ) -> tuple[Ranked, ...]:
     """Order the options by what the customer wants; leaving it alone wins when no gain can be measured.
 
@@ -165,7 +166,9 @@ def rank(
     measurable_db: the same of noise [dB]
     held: heat holds the device back [flag]
     pumped_out: the old interface had crept out, so that of equals one that does not creep comes first [flag]
-    renew: why a device that this shop serviced is renewed, or nothing: then it is never left alone [text]
+    renew: why it is renewed whatever its die gains, or nothing: this shop serviced it and it comes back, or a sensor
+        under a pad stands above its limit; then it is never left alone [text]
+    renews: what an option must do then to come first
     returns: places (n,), best first; blocked options last
     raises: CoreError when leaving it alone is missing, or nothing tells the wanted gain
     formula: by the median of the wanted gain; options within the measurable of the best, or within 15 % of its gain,
@@ -202,8 +205,9 @@ def rank(
         best = max((gains[i] for i in worth), default=0.0)
         alike = max(least, ALIKE_SHARE * best)
         worth.sort(key=lambda i: (0, *ties(i)) if best - gains[i] < alike else (1, -gains[i]))
-    if renew and not worth:
-        worth = sorted((i for i in free if Action.REPASTE in candidates[i].option.actions), key=lambda i: -gains[i])[:1]
+    if renew:
+        does = [i for i in free if renews in candidates[i].option.actions]
+        worth = [i for i in worth if i in does] or sorted(does, key=lambda i: -gains[i])[:1]
     rest = [i for i in free if i not in worth]
     rest.sort(key=lambda i: (-gains[i], *ties(i)))
     blocked = sorted((i for i, c in enumerate(candidates) if c.blocked and i != home), key=lambda i: -gains[i])

@@ -54,6 +54,19 @@ def sensors_in(reading: Reading, limits_c: Mapping[Role, float]) -> tuple[Sensor
     )
 
 
+def hot_in(ends_c: Mapping[Role, float], limits_c: Mapping[Role, float]) -> tuple[SensorEnd, ...]:
+    """What stood above its limit, of temperatures that were kept.
+
+    ends_c: each at the end of the load by role [degC]
+    limits_c: noted limits by role [degC]
+    returns: sensors (k,), the furthest above first
+    source: definition
+    """
+    ends = [SensorEnd(r, *limit_of(r, limits_c), ends_c[r]) for r in JUDGED_ROLES if r in ends_c and r not in AGAIN]
+    hot = [end for end in ends if end.over_limit_k is not None]
+    return tuple(sorted(hot, key=lambda s: -(s.over_limit_k or 0.0)))
+
+
 def limit_of(role: Role, noted: Mapping[Role, float]) -> tuple[float | None, bool]:
     """The limit of a sensor, and whether it was noted.
 

@@ -28,6 +28,8 @@ TO_COME_WIDTH, TO_COME_DIFFERS = 0.6, 0.15
 # How much of the whole answers to the fan is taken alike on both sides, since a log seldom tells it well, and so far it
 # may be off as a share of it. From memory, looked at on two simulated devices.
 BEHIND_INTERFACE_SHARE, BEHIND_HALF_WIDTH_SHARE = 0.55, 0.45
+SPEEDS_APART_MOST = 1.5  # as far as the conversion between fan speeds holds
+SPEED_TOLD_SHARE = 0.02  # fan speeds that differ by more are told to have been brought together; from memory
 LIMIT_ABOVE_ROOM_K = 1.0  # [K] less is no limit of a die; from memory
 
 
@@ -170,6 +172,26 @@ def at_fan_speed(
     u = behind * abs(math.log(ratio)) * standard_from_half_width(FAN_RESISTANCE_EXPONENT_HALF_WIDTH)
     unsure = abs(change) * standard_from_half_width(behind_half_width_share)
     return Measured(of.value + change, of.scatter, combined(of.drift, u, unsure), of.shared, of.freedom)
+
+
+def at_speed_of(of: Measured, fan_rpm: float | None, other: float, other_rpm: float | None) -> Measured | None:
+    """A rise or resistance at the fan speed of another run: a faster fan hides what an interface has lost.
+
+    of: rise [K] or resistance [K/W] of a run
+    fan_rpm: its fan speed [rpm], None or nought where nobody logged it
+    other: the same of the other run [K] or [K/W]
+    other_rpm: fan speed of that [rpm], None or nought where nobody logged it
+    returns: Measured, as it is where one of the speeds is not known; None where they lie too far apart
+    range: speeds within a factor of 1.5
+    formula: at_fan_speed with a share of the smaller of both as what answers to the fan: what one has more is in its
+        interface, which no fan reaches
+    source: as at_fan_speed
+    """
+    if not fan_rpm or not other_rpm:
+        return of
+    if not 1.0 / SPEEDS_APART_MOST <= fan_rpm / other_rpm <= SPEEDS_APART_MOST:
+        return None
+    return at_fan_speed(of, fan_rpm, other_rpm, BEHIND_INTERFACE_SHARE * min(of.value, other))
 
 
 def capacity(

@@ -14,30 +14,30 @@ from vividowl.core.job.device import REFERENCES, RunSide
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.units import DAYS_A_MONTH
 from vividowl.core.quantities.words import Words, say
-from vividowl.core.reading.measured import BEHIND_INTERFACE_SHARE
+from vividowl.core.reading.limits import SensorEnd, hot_in
+from vividowl.core.reading.measured import BEHIND_INTERFACE_SHARE, SPEED_TOLD_SHARE, Measured, at_speed_of
 from vividowl.core.runs.since_service import SinceService, same_terms, since_service
 from vividowl.core.trace.roles import Role
 from vividowl.service.clock import done_day
-from vividowl.service.devices.one_speed import at_speed_of
+from vividowl.service.measure.comparing import sensor_limits_of
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.devices import Device, DeviceChange
 from vividowl.store.measuring import Run, TraceFile
 from vividowl.store.models import Customer, FitItem, Job
 from vividowl.store.scope import Scope
 
-SPEED_TOLD_SHARE = 0.02  # fan speeds that differ by more are told to have been brought together; from memory
-
 
 @dataclass(frozen=True)
 class Figure:
-    """A resistance [K/W] with its standard uncertainty, whether it had settled, the terms that it
-    was run on, and its fan speed [rpm]."""
+    """A resistance [K/W] with its standard uncertainty, whether it had settled, the terms that it was run on, its fan
+    speed [rpm], and what stood above its limit."""
 
     resistance: float
     u: float
     settled: bool
     terms: tuple[str, ...]
     fan_rpm: float | None
+    hot: tuple[SensorEnd, ...] = ()
 
 
 @dataclass(frozen=True)
@@ -106,8 +106,8 @@ def history_of(scope: Scope, device: Device) -> History:
             job,
             done_day(shop, job),
             (done_day(shop, job) - first).days / DAYS_A_MONTH if first is not None else 0.0,
-            _figure(*figures.get((job.id, "before"), (None, None))),
-            _figure(*figures.get((job.id, "after"), (None, None))),
+            _figure(job, *figures.get((job.id, "before"), (None, None))),
+            _figure(job, *figures.get((job.id, "after"), (None, None))),
             _power((figures.get((job.id, "after")) or figures.get((job.id, "before")) or (None,))[0]),
             tuple(items.get(job.id, ())),
         )
@@ -140,21 +140,29 @@ def _rooms(scope: Scope, ids: Sequence[uuid.UUID]) -> Mapping[uuid.UUID, float]:
     }
 
 
-def _figure(trace: TraceFile | None, run: Run | None) -> Figure | None:
+def _figure(job: Job, trace: TraceFile | None, run: Run | None) -> Figure | None:
     f = (trace.figures or {}) if trace is not None else {}
     if f.get("resistance_K_per_W") is None or run is None:
         return None
     terms = (run.load_recipe, run.fan_setting, run.power_profile, run.placement)
-    fan_rpm = f.get("means", {}).get(Role.FAN_SPEED.value)
-    return Figure(f["resistance_K_per_W"], f["resistance_u_K_per_W"], bool(f["settled"]), terms, fan_rpm)
+    means = {Role(name): mean for name, mean in f.get("means", {}).items()}
+    limits = sensor_limits_of(job) | ({Role(f["die"]): job.limit_c} if job.limit_c is not None else {})
+    return Figure(
+        f["resistance_K_per_W"],
+        f["resistance_u_K_per_W"],
+        bool(f["settled"]),
+        terms,
+        means.get(Role.FAN_SPEED),
+        hot_in(means, limits),
+    )
 
 
 def _brought(then: Figure, now: Figure) -> Figure | None:
     """A later figure at the fan speed of an earlier one; None where the two cannot be judged against each other."""
-    found = at_speed_of(now.resistance, now.u, now.fan_rpm, then.fan_rpm)
+    found = at_speed_of(Measured(now.resistance, now.u), now.fan_rpm, then.resistance, then.fan_rpm)
     if found is None or not same_terms(then.terms, now.terms):
         return None
-    return replace(now, resistance=found[0], u=found[1], fan_rpm=then.fan_rpm)
+    return replace(now, resistance=found.value, u=found.moving, fan_rpm=then.fan_rpm)
 
 
 def _power(trace: TraceFile | None) -> float | None:
@@ -212,7 +220,7 @@ def _limit(device: Device, visits: Sequence[Visit], rooms: Mapping[uuid.UUID, fl
 
 def since_last_service(scope: Scope, job: Job, run: Run, trace: TraceFile) -> SinceService | None:
     """A log of a visit against what the last service of the same device left; None where either is not known."""
-    now = _figure(trace, run)
+    now = _figure(job, trace, run)
     query = (
         select(TraceFile, Job, Run)
         .join(Run, Run.id == TraceFile.run_id)
@@ -230,7 +238,7 @@ def since_last_service(scope: Scope, job: Job, run: Run, trace: TraceFile) -> Si
         .limit(1)
     )
     found = scope.session.execute(query).unique().first()
-    then = _figure(found[0], found[2]) if found is not None else None
+    then = _figure(found[1], found[0], found[2]) if found is not None else None
     at = _brought(then, now) if then is not None and now is not None else None
     if at is None or then is None or found is None:
         return None

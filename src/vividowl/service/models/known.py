@@ -14,11 +14,11 @@ from vividowl.core.materials.kinds import CATALOGUE, Kind
 from vividowl.core.materials.life import OwnServices
 from vividowl.core.quantities.units import DAYS_A_MONTH
 from vividowl.core.quantities.words import Words
+from vividowl.core.reading.measured import Measured, at_speed_of
 from vividowl.core.runs.lasting import Held, Lasting, Spread, held_of, lasting, spread_of
 from vividowl.core.runs.since_service import same_terms
 from vividowl.core.trace.roles import Role
 from vividowl.service.clock import done_day
-from vividowl.service.devices.one_speed import at_speed_of
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.deciding import Plan
 from vividowl.store.measuring import Run, TraceFile
@@ -58,7 +58,7 @@ class WhatIsKnown:
 class _Side:
     """Resistance and its standard uncertainty [K/W], the terms that it was run on, and the fan [rpm]."""
 
-    value: tuple[float, float]
+    value: Measured
     terms: tuple[str, ...]
     fan_rpm: float | None
 
@@ -73,10 +73,12 @@ class _Service:
 
     @property
     def gain(self) -> float | None:
-        """Of the thermal resistance [K/W], None where one side is not known."""
+        """Of the thermal resistance at the fan speed of before [K/W], None where one side is not known."""
         if len(self.sides) < len(REFERENCES):
             return None
-        return self.sides["before"].value[0] - self.sides["after"].value[0]
+        before, after = self.sides["before"], self.sides["after"]
+        now = at_speed_of(after.value, after.fan_rpm, before.value.value, before.fan_rpm)
+        return before.value.value - now.value if now is not None else None
 
 
 def what_is_known(workshop: Workshop, actor: Actor) -> WhatIsKnown:
@@ -164,11 +166,13 @@ def _held(shop: Shop, job: Job, own: Mapping[str, _Side], later: Job, found: _Si
     if len(own) < len(REFERENCES) or months <= 0:
         return None
     after = own["after"]
-    now = at_speed_of(*found.value, found.fan_rpm, after.fan_rpm)
-    before = at_speed_of(*own["before"].value, own["before"].fan_rpm, after.fan_rpm)
+    now, before = (
+        at_speed_of(side.value, side.fan_rpm, after.value.value, after.fan_rpm) for side in (found, own["before"])
+    )
     if now is None or before is None or not same_terms(after.terms, found.terms):
         return None
-    return held_of(before, after.value, now, months)
+    was, left, found_now = ((m.value, m.moving) for m in (before, after.value, now))
+    return held_of(was, left, found_now, months)
 
 
 def _sides(scope: Scope, ids: Sequence[uuid.UUID]) -> dict[uuid.UUID, dict[str, _Side]]:
@@ -196,7 +200,7 @@ def _side(run: Run, figures: Mapping[str, Any]) -> _Side | None:
     if value is None or u is None:
         return None
     terms = (run.load_recipe, run.fan_setting, run.power_profile, run.placement)
-    return _Side((value, u), terms, figures.get("means", {}).get(Role.FAN_SPEED.value))
+    return _Side(Measured(value, u), terms, figures.get("means", {}).get(Role.FAN_SPEED.value))
 
 
 def _kinds(scope: Scope, jobs: Sequence[Job]) -> dict[uuid.UUID, frozenset[str]]:

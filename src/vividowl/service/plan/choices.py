@@ -20,13 +20,15 @@ from vividowl.core.plan.price import price_of, tasks_of
 from vividowl.core.plan.spots import GapAdvice, Inspection
 from vividowl.core.plan.unknowns import Known
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
-from vividowl.core.quantities.words import Words, say
+from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.reading.limits import sensors_in
 from vividowl.core.reading.measured import difference_u95
 from vividowl.core.runs.since_service import Advice
+from vividowl.core.trace.roles import Role
 from vividowl.service.clock import today_of
 from vividowl.service.devices.history import since_last_service
 from vividowl.service.jobs.device import has_battery
-from vividowl.service.measure.comparing import judged_by, kept
+from vividowl.service.measure.comparing import judged_by, kept, sensor_limits_of
 from vividowl.service.plan.found import inspection_of, plan_row, with_model
 from vividowl.service.plan.known import Z_80, BeforeKnown, advice_for, before_of, known_of
 from vividowl.service.plan.parts import parts_of
@@ -43,6 +45,7 @@ from vividowl.store.scope import Scope
 
 # The page shows whole kelvins and watts, and follows while one types: four thousand draws move no figure of it.
 DRAWS = 4000
+UNDER_PADS = (Role.MEMORY_TEMPERATURE, Role.REGULATOR_TEMPERATURE)
 ACTION_TASKS = {
     Action.CLEAN: "clean",
     Action.SHIM: "shim",
@@ -98,11 +101,12 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
     tolerances, reference_room_c = judged_by(scope, job)
     materials = {s.name: s for s in die_materials(scope)}
     paths = cover_paths(found)
+    under_pads = _hot_under_pads(job, before)
     options = make_options(
         Situation(
             {name: s.material for name, s in materials.items()},
             bool(found.gaps),
-            found.pads_state == "bad",
+            found.pads_state == "bad" or bool(under_pads),
             found.gap_filler == "putty",
             found.shim is not None,
             sum(paths) if paths else None,
@@ -145,7 +149,8 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
         measurable_db=least_db,
         held=known.held,
         pumped_out=found.old_interface == "pumped_out",
-        renew=comes_back(scope, job),
+        renew=listed([w for w in (comes_back(scope, job), *under_pads) if w], "space"),
+        renews=Action.PADS if under_pads else Action.REPASTE,
     )
     return PlanView(
         plan,
@@ -168,6 +173,16 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
         known.room_c,
         advice_for(workshop, scope, job, before),
     )
+
+
+def _hot_under_pads(job: Job, before: BeforeKnown) -> list[Words]:
+    """What is above its limit and hands its heat on through a pad or putty, which is renewed with the cooler off."""
+    hot = sensors_in(before.reading, sensor_limits_of(job))
+    return [
+        say("options-hot", sensor=say(f"sensor-{s.role}"), end=s.end_c, over=s.over_limit_k, limit=s.limit_c)
+        for s in hot
+        if s.role in UNDER_PADS and s.over_limit_k is not None
+    ]
 
 
 def comes_back(scope: Scope, job: Job) -> Words:

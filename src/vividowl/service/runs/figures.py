@@ -50,7 +50,7 @@ def figures_of(
     return {
         "die": r.die_role.value,
         "settled": r.window.settled,
-        "means": {role.value: s.mean for role, s in r.stats.items() if ROLE_KINDS[role].unit != ""},
+        "means": {role.value: s.mean for role, s in r.stats.items() if ROLE_KINDS[role].unit and role not in r.dead},
         "columns": _further_columns(workshop, run, trace, r.window.from_s, r.window.to_s),
         "power_W": r.power.mean if r.power else None,
         "held_share": r.throttling.share,

@@ -4,10 +4,11 @@ from __future__ import annotations
 
 import math
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 from vividowl.core.quantities.uncertainty import Tolerances, combined, standard_from_half_width
+from vividowl.core.reading.measured import SPEED_TOLD_SHARE, Measured, at_speed_of
 from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.service.measure.runs import RESULT_FIELDS
 from vividowl.service.runs.all_runs import AllRuns, LogRow, RunRow
@@ -156,6 +157,27 @@ def observed(found: AllRuns, value: str) -> list[Observed]:
             mean = sum(known) / len(known)
             out.append(Observed(row, mean, standard_of(value, row, mean, found.tolerances)))
     return out
+
+
+def at_one_speed(runs: Sequence[Observed], value: str) -> tuple[list[Observed], float | None]:
+    """A rise or resistance of runs at the fan speed of the first of them, and that speed [rpm]; as they are, and None,
+    where a speed was not logged, lies too far off, or all are alike. A faster fan is no better paste."""
+    speeds = [_fan_rpm(o.row) for o in runs]
+    if value not in (RISE, RESISTANCE) or len(runs) < 2 or not all(speeds):
+        return list(runs), None
+    first, rpm = runs[0].value, speeds[0]
+    moved = [at_speed_of(Measured(o.value, o.u or 0.0), n, first, rpm) for o, n in zip(runs, speeds, strict=True)]
+    told = [(o, m) for o, m in zip(runs, moved, strict=True) if m is not None]
+    apart = max(abs(math.log((n or 1.0) / (rpm or 1.0))) for n in speeds)
+    if len(told) < len(runs) or apart < SPEED_TOLD_SHARE:
+        return list(runs), None
+    return [replace(o, value=m.value, u=m.moving if o.u is not None else None) for o, m in told], rpm
+
+
+def _fan_rpm(row: RunRow) -> float | None:
+    """Fan speed of a run, None where one of its logs does not hold it or it stood still."""
+    speeds = [(log.trace.figures or {}).get("means", {}).get(Role.FAN_SPEED.value) for log in row.logs]
+    return sum(speeds) / len(speeds) if speeds and all(speeds) else None
 
 
 def stated(runs: Sequence[Observed]) -> list[float]:

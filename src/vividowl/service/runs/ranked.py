@@ -16,7 +16,7 @@ from vividowl.core.runs.matched import Point, common_value, matched_at
 from vividowl.core.runs.rank import Ranking, rank
 from vividowl.service.errors import Refused
 from vividowl.service.runs.all_runs import AllRuns, RunRow, all_runs
-from vividowl.service.runs.observed import HIGHER, MATCHED, Observed, observed, stated
+from vividowl.service.runs.observed import HIGHER, MATCHED, Observed, at_one_speed, observed, stated
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.devices import DeviceState
 from vividowl.words import sentence
@@ -67,13 +67,14 @@ def factor_of(by: By, row: RunRow) -> str:
 class RankedRuns:
     """ranking; runs: keys of the runs of each group; unlike: conditions that differ between groups beside the factor,
     so that the order may be theirs; without: runs that lack the factor or the figure; held: what is held alike [its
-    figure's unit], None where nothing is."""
+    figure's unit], None where nothing is; fan_rpm: speed that all were brought to [rpm], None where none was."""
 
     ranking: Ranking
     runs: Mapping[str, tuple[str, ...]]
     unlike: tuple[By, ...]
     without: tuple[str, ...]
     held: float | None = None
+    fan_rpm: float | None = None
 
 
 def ranked_runs(
@@ -121,9 +122,14 @@ def _ranked(found: AllRuns, by: By, value: str, only: Mapping[By, str]) -> Ranke
     if value in MATCHED:
         return _matched(found, by, value, only)
     values: dict[str, list[Observed]] = {}
-    for o in observed(found, value):
-        if all(factor_of(f, o.row) == level for f, level in only.items()) and factor_of(by, o.row):
-            values.setdefault(factor_of(by, o.row), []).append(o)
+    runs = [
+        o
+        for o in observed(found, value)
+        if all(factor_of(f, o.row) == level for f, level in only.items()) and factor_of(by, o.row)
+    ]
+    runs, fan_rpm = at_one_speed(runs, value) if by is not By.FAN else (runs, None)
+    for o in runs:
+        values.setdefault(factor_of(by, o.row), []).append(o)
     told = {o.row.run.id for group in values.values() for o in group}
     without = [
         r.run.key
@@ -145,7 +151,7 @@ def _ranked(found: AllRuns, by: By, value: str, only: Mapping[By, str]) -> Ranke
     members = {level: [o.row for o in group] for level, group in values.items()}
     ranking = rank(groups, higher_is_better=value in HIGHER)
     keys = {level: tuple(row.run.key for row in rows) for level, rows in members.items()}
-    return RankedRuns(ranking, keys, unlike_in(by, members), tuple(without))
+    return RankedRuns(ranking, keys, unlike_in(by, members), tuple(without), fan_rpm=fan_rpm)
 
 
 def _matched(found: AllRuns, by: By, value: str, only: Mapping[By, str]) -> RankedRuns:

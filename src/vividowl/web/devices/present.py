@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from vividowl.core.job.device import RunSide
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR
+from vividowl.core.quantities.words import say
 from vividowl.core.runs.since_service import Advice
 from vividowl.service.devices.devices import DeviceRow
 from vividowl.service.devices.history import Figure, History, Visit
@@ -28,7 +29,8 @@ def row_out(row: DeviceRow) -> DeviceRowOut:
 def _figure(f: Figure | None) -> FigureOut | None:
     if f is None:
         return None
-    return FigureOut(resistance_k_per_w=f.resistance, u95_k_per_w=COVERAGE_FACTOR * f.u, settled=f.settled)
+    hot = [sentence(say("history-hot", sensor=say(f"sensor-{s.role}"), over=s.over_limit_k)) for s in f.hot]
+    return FigureOut(resistance_k_per_w=f.resistance, u95_k_per_w=COVERAGE_FACTOR * f.u, settled=f.settled, hot=hot)
 
 
 def _visit(v: Visit) -> VisitOut:

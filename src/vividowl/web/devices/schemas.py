@@ -34,6 +34,8 @@ class FigureOut(Out):
     resistance_k_per_w: float
     u95_k_per_w: float
     settled: bool
+    # What stood above its limit.
+    hot: list[str]
 
 
 class FittedItemOut(Out):

@@ -121,6 +121,7 @@ def ranking_out(found: RankedRuns) -> RankingOut:
         unlike=[by.value for by in found.unlike],
         without=len(found.without),
         held=found.held,
+        fan_rpm=found.fan_rpm,
     )
 
 
@@ -195,6 +196,7 @@ def factors_out(found: FactoredRuns) -> FactorsOut:
         one_run_sd=e.one_run_sd,
         reason=sentence(e.reason),
         without=found.without,
+        fan_rpm=found.fan_rpm,
     )
 
 

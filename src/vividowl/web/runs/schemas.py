@@ -148,6 +148,8 @@ class RankingOut(Out):
     without: int
     # What is held alike, where noise or temperature is: in the unit of its own figure.
     held: float | None
+    # Speed of the fan that all were brought to.
+    fan_rpm: float | None
 
 
 class CrossedLevelOut(Out):
@@ -208,6 +210,7 @@ class FactorsOut(Out):
     one_run_sd: float | None
     reason: str
     without: int
+    fan_rpm: float | None
 
 
 class GroupMeanOut(Out):

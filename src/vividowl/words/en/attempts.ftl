@@ -34,6 +34,11 @@ evidence-screw_mishap = A screw or clip was stripped, lost or broken.
 evidence-film_mishap = The film was touched or torn.
 evidence-pad_tight = A pad is thicker than its gap allows somewhere in its tolerance.
 evidence-fins_not_cleaned = The fins are not noted as cleaned.
+evidence-fins_cleaned = The fins are noted as cleaned.
+evidence-cores_apart = The cores are { FIX($now, 0) } K apart under load{ $was ->
+    [none] {""}
+   *[other] , { FIX($was, 0) } K before
+}: one corner has less contact.
 evidence-print_one_sided = The print is pressed on one side only.
 evidence-print_bald = The print has a bald patch.
 evidence-print_liquid = The print is still liquid.

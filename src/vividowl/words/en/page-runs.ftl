@@ -51,6 +51,7 @@ run-list-wish-cooler = Cooler
 run-list-wish-quieter = Quieter
 run-list-wish-faster = Faster
 run-list-held-alike = Read between the runs of each at the same { $figure }: { $at }. Nothing is read outside of them.
+run-list-one-speed = All are brought to the fan speed of the first of them, { $rpm } rpm.
 run-list-burn-in-over = Over
 run-list-over-heat_cycles = Heat cycles since fitting
 run-list-over-hours = Hours since fitting

@@ -112,6 +112,7 @@ devices-taken-back-already = That has been taken back already.
 history-no-after = No visit has an After reading yet, so nothing tells how it changes.
 history-no-later = No visit since the last service has a Before reading, so nothing tells how it changes.
 history-one-speed = All visits are brought to the fan speed of that service, { FIX($rpm, 0) } rpm: a faster fan hides what an interface has lost. { FIX($air, 1) } of the resistance are taken as the fan's part, from memory.
+history-hot = { $sensor } { FIX($over, 0) } K over its limit
 history-no-loss = No loss is shown since the last service.
 history-unlike = Later visits were run on other terms, or with the fan clearly slower, so that nothing tells a loss.
 history-lost = It has lost { FIX($share, 0) } % since the last service; from { FIX($limit_share, 0) } % on a device is not fine.

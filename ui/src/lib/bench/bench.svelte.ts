@@ -63,6 +63,7 @@ export class BenchJob {
   #again = false;
   #retry: ReturnType<typeof setTimeout> | undefined;
   #stop: (() => void) | null = null;
+  #rests = false;
   readonly #online = () => void this.flush();
   readonly #onsettled: () => void;
 
@@ -89,6 +90,7 @@ export class BenchJob {
 
   /** Load, listen to other tablets, and send what was left over. Call what it returns when done. */
   open(): () => void {
+    this.#rests = false;
     openBenches.push(this.jobId);
     void this.refresh();
     void this.flush();
@@ -102,6 +104,7 @@ export class BenchJob {
 
   /** Hear nothing, try nothing again. */
   rest(): void {
+    this.#rests = true;
     if (this.#stop) openBenches.splice(openBenches.indexOf(this.jobId), 1);
     this.#stop?.();
     this.#stop = null;
@@ -251,7 +254,7 @@ export class BenchJob {
       if (!(error instanceof Problem)) throw error;
       if (error.body.reason === 'offline' || error.body.status >= 500) {
         lineSeen(false);
-        this.#retry = setTimeout(() => void this.flush(), RETRY_MS);
+        if (!this.#rests) this.#retry = setTimeout(() => void this.flush(), RETRY_MS);
       } else {
         this.trouble = error;
       }

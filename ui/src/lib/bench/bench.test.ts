@@ -64,6 +64,7 @@ beforeEach(() => {
 // What one test could not send must not arrive in the next.
 afterEach(() => {
   for (const at of made.splice(0)) at.rest();
+  vi.restoreAllMocks();
 });
 
 /** A note that counts already. */
@@ -265,9 +266,9 @@ describe('a full storage', () => {
 
   it('sends the step from the page and says that it is not kept', async () => {
     const log = served();
-    const at = new BenchJob('j1');
+    const at = benchOf('j1');
     await at.refresh();
-    const room = full();
+    full();
     at.do('step_done', { step: 'power_off' });
     await vi.waitFor(() => expect(log.filter((a) => a.path === EVENTS)).toHaveLength(1));
     expect(toasts.list.at(-1)?.text).toMatch(/storage of this tablet is full/);
@@ -277,20 +278,18 @@ describe('a full storage', () => {
       [1],
       [2],
     ]);
-    room.mockRestore();
   });
 
   it('sends a photo at once that finds no room, and says when it cannot', async () => {
     const log = served({ 'POST /api/jobs/j1/photos/.*': { id: 'p', width_px: 1, height_px: 1 } });
-    const at = new BenchJob('j1');
+    const at = benchOf('j1');
     await at.refresh();
-    const room = vi.spyOn(Outbox.prototype, 'keepPhoto').mockResolvedValue(false);
+    vi.spyOn(Outbox.prototype, 'keepPhoto').mockResolvedValue(false);
     await at.addPhoto(new Blob(['jpeg']), 'step', 'power_off');
     expect(log.filter((a) => a.method === 'POST').map((a) => a.path.split('/').at(4))).toEqual(['photos', 'bench']);
     vi.stubGlobal('fetch', async () => Promise.reject(new TypeError('no line')));
     expect(await at.addPhoto(new Blob(['jpeg']), 'step', 'power_off')).toBe('');
     expect(toasts.list.at(-1)?.text).toMatch(/This photo was not kept/);
-    room.mockRestore();
   });
 });
 

@@ -60,6 +60,9 @@
     f ? `${fixed(f.resistance_k_per_w, 2)} ± ${fixed(f.u95_k_per_w, 2)}` : say('devices-not-measured');
 </script>
 
+{#snippet hot(f: Schemas['FigureOut'] | null)}
+  {#each f?.hot ?? [] as words (words)}<span class="hot">{words}</span>{/each}
+{/snippet}
 {#if trouble}
   <Notice tone="care" title={trouble.body.detail}
     >{trouble.body.remedy}
@@ -117,13 +120,13 @@
           <th scope="row"
             ><a href="/jobs/{v.job_id}">{day(v.on)}</a> <small>{say('devices-job', { number: v.number })}</small></th
           >
-          <td class="number before">{figure(v.before)}</td>
+          <td class="number before">{figure(v.before)}{@render hot(v.before)}</td>
           <td class="fitted">
             {#each v.fitted as item, at (at)}
               <span class="item">{TARGETS[item.target]}: {item.product || INTERFACES[item.kind]}</span>
             {:else}<span class="quiet">{say('devices-nothing-fitted')}</span>{/each}
           </td>
-          <td class="number after">{figure(v.after)}</td>
+          <td class="number after">{figure(v.after)}{@render hot(v.after)}</td>
           <td class="fitted">{v.verdict ? VERDICTS[v.verdict] : NOT_KNOWN}</td>
           {#if owner}
             <td class="number">
@@ -200,8 +203,13 @@
   .fitted {
     padding-left: var(--gap-5);
   }
-  .item {
+  .item,
+  .hot {
     display: block;
+  }
+  .hot {
+    color: var(--care);
+    font-size: var(--size-1);
   }
   .changes li {
     display: flex;

@@ -25,6 +25,7 @@
       level: levelWords(across, setting),
       told: ranking !== null,
       held: ranking?.held ?? null,
+      fanRpm: ranking?.fan_rpm ?? null,
       at: new Map(ranking?.groups.map((g) => [g.group, g])),
     })),
   );
@@ -42,6 +43,7 @@
           <th scope="col">
             {column.level}
             {#if column.held !== null}<small>{fixed(column.held, 1)} {unitOf(heldWith(value))}</small>{/if}
+            {#if column.fanRpm !== null}<small>{fixed(column.fanRpm, 0)} rpm</small>{/if}
           </th>
         {/each}
       </tr>

@@ -58,10 +58,14 @@
       {#each offered as f (f)}
         <Tick label={FACTORS[f] ?? f} bind:checked={() => !left[f], (on) => (left = { ...left, [f]: !on })} />
       {/each}
-      <FigurePick {found} bind:value />
+      <!-- Less power is a gain in kelvins and none in kelvins per watt. -->
+      <FigurePick {found} bind:value first={offered.includes('tuning') ? 'rise_K' : ''} />
     </div>
     {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
     {#if told}
+      {#if told.fan_rpm !== null}
+        <p class="quiet">{say('run-list-one-speed', { rpm: fixed(told.fan_rpm, 0) })}</p>
+      {/if}
       {#if told.waterfall.length}
         <Waterfall bars={told.waterfall} {unit} {term} {opened} onopen={(t) => (opened = opened === t ? '' : t)} />
         {#if opened}

@@ -138,6 +138,9 @@
           })}
         </p>
       {/if}
+      {#if ranking.fan_rpm !== null}
+        <p class="quiet">{say('run-list-one-speed', { rpm: fixed(ranking.fan_rpm, 0) })}</p>
+      {/if}
       <RankTable {ranking} {factor} {value} />
       {#if ranking.reason}<p class="quiet">{ranking.reason}</p>{/if}
       {#if ranking.unlike.length}
