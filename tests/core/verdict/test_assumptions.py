@@ -7,6 +7,7 @@ import numpy as np
 import pytest
 
 from vividowl.core.reading.reading import read_trace
+from vividowl.core.response.resistance import Coupled
 from vividowl.core.simulate.device import simulate
 from vividowl.core.sound.levels import NoiseFigure
 from vividowl.core.trace.roles import Role
@@ -14,7 +15,7 @@ from vividowl.core.trace.trace import Trace
 from vividowl.core.verdict.assumptions import Standing
 from vividowl.core.verdict.comparison import compare
 from vividowl.core.verdict.conditions import Conditions
-from vividowl.core.verdict.parts import Shown, Side
+from vividowl.core.verdict.parts import Recorded, Shown, Side
 from vividowl.core.verdict.verdicts import Verdict
 from vividowl.words import sentences
 
@@ -173,6 +174,46 @@ def test_power_that_moved_to_the_other_chip_is_no_gain(steady):
     found = compare(*sides)
     assert standing(found, "split") is Standing.DOUBTFUL
     assert found.verdict not in OUTRIGHT
+
+
+def test_a_split_that_the_shared_cooler_does_not_explain_is_no_doubt(steady):
+    def sides(coupled):
+        for share, better in ((0.8, 0.0), (0.65, 0.2)):
+            trace = simulate(replace(steady, interface=steady.interface - better), room_c=24.0, seed=3)
+            channels = dict(trace.channels)
+            watts = channels[POWER]
+            channels |= {POWER: share * watts, Role.GPU_POWER: (1 - share) * watts}
+            reading = read_trace(Trace(trace.time_s, channels), 24.0)
+            yield Side(SAME, replace(reading, chips=replace(reading.chips, coupled=coupled)))
+
+    def numbers(own):
+        return Coupled(own, 0.9, 0.8, 1.1, *4 * (0.02,), 3.0)
+
+    assert doubted(compare(*sides(None)), "split")
+    # 0.05 K/W between the chips and 6 W that moved are 0.3 K of 8 K; 1.0 K/W would be 6 K of them.
+    assert standing(compare(*sides(numbers(0.95))), "split") is Standing.CHECKED
+    assert doubted(compare(*sides(numbers(1.9))), "split")
+
+
+@pytest.mark.parametrize(
+    ("speeds", "expected", "carries"),
+    [
+        ((3600.0, 3630.0), Standing.CHECKED, False),
+        ((3600.0, 4300.0), Standing.DOUBTFUL, True),
+        ((3600.0, 3000.0), Standing.DOUBTFUL, False),
+        ((3600.0, None), Standing.UNKNOWN, True),
+    ],
+)
+def test_a_fan_that_was_heard_needs_no_log(steady, speeds, expected, carries):
+    better = replace(steady, interface=steady.interface - 0.15)
+    sides = [
+        replace(side(device, seed, drop=(FAN,)), recording=Recorded(-30.0, True, -60.0, None, True, rpm))
+        for device, seed, rpm in zip((steady, better), (1, 2), speeds, strict=True)
+    ]
+    found = compare(*sides)
+    (fan,) = [a for a in found.assumes if a.name == "fan"]
+    assert (fan.standing, fan.carries) == (expected, carries)
+    assert (found.verdict is Verdict.IMPROVED) is not carries
 
 
 def test_a_die_that_a_governor_holds_is_no_clipped_sensor(chalk):

@@ -6965,6 +6965,8 @@ export interface components {
             noise_figure: components["schemas"]["NoiseFigureOut"] | null;
             /** Placement */
             placement: string;
+            /** Places Offered */
+            places_offered: string[];
             /** Power Profile */
             power_profile: string;
             /** Prefilled */

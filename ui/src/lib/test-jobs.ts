@@ -77,6 +77,7 @@ export function makeRun(more: Partial<Run> = {}): Run {
     side: 'before',
     version: 0,
     prefilled: false,
+    places_offered: [],
     room_c: null,
     load_recipe: '',
     duration_min: null,

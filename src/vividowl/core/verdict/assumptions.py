@@ -174,16 +174,28 @@ def _work(p: _Pair) -> tuple[Words, Words]:
 
 def _fan(p: _Pair) -> Iterator[Assumption]:
     found, (b, _) = p.bearing["fan"], p.readings
+    heard = [side.recording.fan_rpm if side.recording is not None else None for side in (p.before, p.after)]
     if p.by["fan_speed"].difference is not None:
         yield Assumption("fan", Standing.CHECKED, say("assumed-fan-logged"))
     elif found.bearing is Bearing.SAME and isinstance(found.before, str) and _SPEED.search(found.before):
         yield Assumption("fan", Standing.NOTED, say("assumed-fan-fixed", setting=found.before))
+    elif heard[0] and heard[1]:
+        yield _fan_heard(p, heard[0], heard[1])
     else:
         # Automatic on both sides, its table may have been raised; where nobody noted it, it may have been forced.
         noted, room_c = found.bearing is Bearing.SAME, p.before.conditions.room_c
         could = p.could(FAN_COULD_SHARE * (b.die.mean - room_c)) if room_c is not None else p.claim_k is not None
         why = say("assumed-fan-auto") if noted else say("comparison-neither-fan-speed-nor-fan")
         yield Assumption("fan", Standing.UNKNOWN, why, say("assumed-fan-remedy"), could or not noted)
+
+
+def _fan_heard(p: _Pair, before_rpm: float, after_rpm: float) -> Assumption:
+    """What two recordings say of the fan: by its blades a few revolutions are heard."""
+    if abs(after_rpm / before_rpm - 1.0) <= EVEN_SHARE:
+        return Assumption("fan", Standing.CHECKED, say("assumed-fan-heard", rpm=after_rpm))
+    carries = p.claim_k is not None and (after_rpm > before_rpm) == (p.claim_k < 0.0)
+    why = say("assumed-fan-heard-apart", before=before_rpm, after=after_rpm)
+    return Assumption("fan", Standing.DOUBTFUL, why, say("assumed-fan-remedy"), carries)
 
 
 def _room(p: _Pair) -> Iterator[Assumption]:
@@ -314,10 +326,27 @@ def _split(p: _Pair) -> Iterator[Assumption]:
             return
         shares.append(cpu.mean / (cpu.mean + gpu.mean))
     if abs(shares[1] - shares[0]) > SPLIT_SAME:
+        moves_k = _split_moves(p, shares[1] - shares[0])
+        if moves_k is not None and not p.leans(moves_k):
+            yield Assumption("split", Standing.CHECKED, say("assumed-split-reckoned", kelvins=moves_k))
+            return
         why = say("assumed-split-moved", before=100 * shares[0], after=100 * shares[1])
         yield Assumption("split", Standing.DOUBTFUL, why, say("assumed-split-remedy"), p.claim_k is not None)
     else:
         yield Assumption("split", Standing.CHECKED, say("assumed-split-same"))
+
+
+def _split_moves(p: _Pair, share: float) -> float | None:
+    """What the die gains by power that moves to its own chip, by the four numbers of the shared cooler [K], None where
+    neither log knows them."""
+    coupled = next((r.chips.coupled for r in p.readings if r.chips.coupled is not None), None)
+    power = p.by["power"].before
+    if coupled is None or not power:
+        return None
+    own = coupled.cpu - coupled.cpu_from_gpu
+    if p.before.reading.die_role is not Role.CPU_TEMPERATURE:
+        own = -(coupled.gpu - coupled.gpu_from_cpu)
+    return own * share * power
 
 
 def _placement(p: _Pair) -> Iterator[Assumption]:

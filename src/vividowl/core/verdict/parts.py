@@ -33,13 +33,15 @@ class Shown(StrEnum):
 class Recorded:
     """level_db: A-weighted level of a recording over full scale [dB]; room_out: whether the room alone was recorded too
     and lies far enough below to be taken out; room_db: level of that recording, floor_db: of what the microphone itself
-    hisses [dB], or None; marked_place: whether the phone lay at the place that is marked for both sides."""
+    hisses [dB], or None; marked_place: whether the phone lay at the place that is marked for both sides; fan_rpm: speed
+    of the fan that was heard, its shaft beside its blades [rpm], or None."""
 
     level_db: float
     room_out: bool
     room_db: float | None = None
     floor_db: float | None = None
     marked_place: bool = False
+    fan_rpm: float | None = None
 
 
 @dataclass(frozen=True)

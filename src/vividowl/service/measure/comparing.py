@@ -129,7 +129,7 @@ def _side(
         )
         if value is not None
     }
-    return Side(conditions, reading, noise_of(noise), recorded_level(recordings), results)
+    return Side(conditions, reading, noise_of(noise), recorded_level(recordings, run.fan_blades), results)
 
 
 def _repeat(workshop: Workshop, scope: Scope, run: Run, trace: TraceFile, job: Job) -> Side:

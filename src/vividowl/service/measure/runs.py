@@ -37,6 +37,7 @@ from vividowl.store.measuring import FrameFile, NoiseReading, Run, SoundFile, Sp
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
+PLACES_OFFERED = 3  # as many as a finger tells apart in one row; a limit of the product
 RECIPE_TEXTS = ("load_recipe", "fan_setting", "power_profile", "placement", "start", "firmware", "tuning")
 RECIPE_FIELDS = (*RECIPE_TEXTS, "duration_min", "fan_blades")
 RESULT_FIELDS = ("result_score", "result_duration_s", "result_frame_rate")
@@ -55,7 +56,8 @@ class RepeatView:
 
 @dataclass(frozen=True)
 class RunView:
-    """A run with what was read from it. prefilled: the recipe was taken from Before and is not saved yet."""
+    """A run with what was read from it. prefilled: the recipe was taken from Before and is not saved yet;
+    places_offered: where it may stand, while nobody told it."""
 
     side: str
     version: int
@@ -75,6 +77,7 @@ class RunView:
     air: AirBalance | None
     frames: Sequence[FrameFile]
     headline: Headline
+    places_offered: tuple[str, ...]
 
 
 def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
@@ -147,6 +150,7 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
         air_of(run, reading, spots) if reading else None,
         kept_frames(scope, stored),
         headline_of(reading, run.room_c, noise_of(noise), judged_by(scope, job)[0]),
+        _places_offered(scope, job, run),
     )
 
 
@@ -165,11 +169,22 @@ def _recipe_for(scope: Scope, job: Job, side: str) -> dict[str, Any]:
     """What a run is expected to follow: After repeats Before, Before goes as this shop usually measures."""
     if side == RunSide.AFTER:
         before = scope.run(job.id, RunSide.BEFORE)
-        return {name: getattr(before, name) for name in RECIPE_FIELDS} if before is not None else {}
+        # Where it stands, and under what lid or cloth, no log shows: that is asked each time.
+        copied = [name for name in RECIPE_FIELDS if name != "placement"]
+        return {name: getattr(before, name) for name in copied} if before is not None else {}
     if side == RunSide.BEFORE:
         ways = habits_of(scope.shop())
         return {"load_recipe": ways.usual_load, "fan_setting": ways.usual_fan}
     return {}
+
+
+def _places_offered(scope: Scope, job: Job, run: Run) -> tuple[str, ...]:
+    """Where it may stand, as at Before first, then as this shop mostly measures; none once it is told."""
+    if run.placement:
+        return ()
+    before = scope.run(job.id, RunSide.BEFORE) if run.side == RunSide.AFTER else None
+    own = [before.placement] if before is not None and before.placement else []
+    return tuple(dict.fromkeys([*own, *scope.suggestions(Run.placement, [])]))[:PLACES_OFFERED]
 
 
 def get_run(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str) -> RunView:

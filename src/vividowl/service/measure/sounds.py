@@ -111,7 +111,7 @@ ABOVE_FULL_SCALE_DB = 120.0
 HISS_FROM_HZ, HISS_TO_HZ = 12_000.0, 20_000.0  # [Hz]; from memory
 
 
-def recorded_level(rows: Sequence[SoundFile]) -> Recorded | None:
+def recorded_level(rows: Sequence[SoundFile], blades: int | None) -> Recorded | None:
     """Energy mean of a run's recordings over full scale, None without one: only its change is firm. A recording of the
     room alone is taken out of it."""
     known = [r for r in rows if r.reference_db is None and r.reading["laeq_db"] is not None]
@@ -125,7 +125,7 @@ def recorded_level(rows: Sequence[SoundFile]) -> Recorded | None:
     floors = [floor for r in known if (floor := _hiss(r.reading["bands"])) is not None]
     floor, marked = (min(floors) if floors else None), all(r.reading.get("marked_place") for r in known)
     if not room:
-        return Recorded(level - ABOVE_FULL_SCALE_DB, False, None, floor, marked)
+        return Recorded(level - ABOVE_FULL_SCALE_DB, False, None, floor, marked, _fan_heard(known, blades))
     background = energy_mean(room)
     # A room as loud as the device leaves nothing to tell but an upper bound.
     corrected = background_correction(level, min(level, background))
@@ -135,7 +135,18 @@ def recorded_level(rows: Sequence[SoundFile]) -> Recorded | None:
         background - ABOVE_FULL_SCALE_DB,
         floor,
         marked,
+        _fan_heard(known, blades),
     )
+
+
+def _fan_heard(rows: Sequence[SoundFile], blades: int | None) -> float | None:
+    """Speed of the fan over the recordings of a run [rpm], None where one of them does not tell it."""
+    device = [r for r in rows if not r.is_background]
+    if blades is None or not device:
+        return None
+    found = [fan_speed([Tone(**t) for t in r.reading["tones"]], blades) for r in device]
+    speeds = [f.rpm for f in found if f is not None]
+    return sum(speeds) / len(speeds) if len(speeds) == len(device) else None
 
 
 def _hiss(bands: Sequence[Mapping[str, float]]) -> float | None:

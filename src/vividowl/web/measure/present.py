@@ -64,6 +64,7 @@ def run_out(view: RunView) -> RunOut:
         side=view.side,
         version=view.version,
         prefilled=view.prefilled,
+        places_offered=list(view.places_offered),
         trace=TraceOut.model_validate(view.trace) if view.trace else None,
         noise=[NoiseOut.model_validate(r) for r in view.noise],
         spots=[SpotOut.model_validate(r) for r in view.spots],

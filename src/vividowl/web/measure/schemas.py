@@ -230,6 +230,7 @@ class RunOut(Out):
     side: str
     version: int
     prefilled: bool
+    places_offered: list[str]
     room_c: float | None
     load_recipe: str
     duration_min: float | None

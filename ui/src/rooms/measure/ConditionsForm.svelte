@@ -5,6 +5,7 @@
   import { clock } from '../../lib/format';
   import { LiveForm } from '../../lib/live-form.svelte';
   import { Suggestions } from '../../lib/suggestions.svelte';
+  import Button from '../../lib/parts/Button.svelte';
   import BothSides from '../../lib/parts/BothSides.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -36,6 +37,11 @@
   });
   $effect(() => live.track());
   onDestroy(() => void live.saver.flush());
+
+  function put(place: string) {
+    live.fields.placement = place;
+    void live.saver.flush();
+  }
 
   async function enter() {
     await live.saver.flush();
@@ -131,6 +137,13 @@
       onfocus={() => void suggestions.ask('placement')}
       hint={say('conditions-form-stand-lap-dock-lid')}
     />
+    {#if !live.fields.placement && run.places_offered.length}
+      <div class="offered" role="group" aria-label={say('conditions-form-placement')}>
+        {#each run.places_offered as place (place)}
+          <Button onclick={() => put(place)}>{place}</Button>
+        {/each}
+      </div>
+    {/if}
     <Choice
       legend={say('conditions-form-start')}
       name="start"
@@ -181,6 +194,12 @@
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(min(100%, 11rem), 1fr));
     gap: var(--gap-3) var(--gap-4);
+  }
+  .offered {
+    display: flex;
+    flex-wrap: wrap;
+    grid-column: 1 / -1;
+    gap: var(--gap-2);
   }
   .told span {
     font-weight: 620;
