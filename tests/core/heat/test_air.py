@@ -82,6 +82,20 @@ def test_more_watts_explain_a_hotter_exhaust():
     assert "more watts leave in the same air" in sentence(found.text)
 
 
+def test_a_logged_fan_explains_a_hotter_exhaust_without_any_noise():
+    # Same watts in 80 % of the air: 25 K become 31.25 (first law; flow as the speed, fan laws).
+    found = judge_exhaust(50, 25, 56.2, 25, None, fan_ratio=0.8)
+    assert found.explained
+    assert found.allowed_ratio == pytest.approx(1.25)
+    assert "the fan at 80 % of its speed accounts for 1.25 times" in sentence(found.text)
+    # A meter that heard it louder is not believed before the log.
+    assert judge_exhaust(50, 25, 56.2, 25, 3.0, fan_ratio=0.8).explained
+    assert not judge_exhaust(50, 25, 60, 25, None, fan_ratio=1.0).explained
+    unknown = judge_exhaust(50, 25, 60, 25, None)
+    assert unknown.explained is None
+    assert "Neither noise nor fan speed tells why" in sentence(unknown.text)
+
+
 @pytest.mark.parametrize("after", [49.0, 50.0, 51.5])
 def test_a_cooler_or_equal_exhaust_needs_no_word(after):
     assert judge_exhaust(50, 25, after, 25, -6) is None

@@ -6958,6 +6958,8 @@ export interface components {
             frames: components["schemas"]["FramesOut"][];
             headline: components["schemas"]["HeadlineOut"];
             ladder: components["schemas"]["LadderOut"] | null;
+            /** Lead */
+            lead: string;
             /** Load Recipe */
             load_recipe: string;
             /** Noise */

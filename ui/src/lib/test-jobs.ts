@@ -93,6 +93,7 @@ export function makeRun(more: Partial<Run> = {}): Run {
     noise_figure: null,
     reading: null,
     findings: [],
+    lead: '',
     ladder: null,
     culprit: null,
     trouble: null,

@@ -80,16 +80,17 @@ def fan_laws(level_change_db: float, exponent_db: float = FAN_LEVEL_EXPONENT_DB)
 
 EXHAUST_SHOWN_K = 2.0  # two readings of one spot differ by less than this anyway; from memory
 RATIO_TOLERANCE = 1.05  # of what flow and level are read to; from memory
-FAN_SLOWER_DB = 0.5  # [dB] from here on a change of level is one of the fan; from memory
+FAN_SLOWER_RATIO = 0.98  # of speeds below which a fan turns slower; from memory
 
 
 @dataclass(frozen=True)
 class ExhaustFinding:
-    """measured_ratio and allowed_ratio [1] of the exhaust rise; explained: slower fan and power account for it."""
+    """measured_ratio and allowed_ratio [1] of the exhaust rise; explained: slower fan and power account for it, None
+    where nothing tells what the fan did."""
 
     measured_ratio: float
-    allowed_ratio: float
-    explained: bool
+    allowed_ratio: float | None
+    explained: bool | None
     text: Words
 
 
@@ -98,8 +99,9 @@ def judge_exhaust(
     before_room_c: float,
     after_c: float,
     after_room_c: float,
-    level_change_db: float,
+    level_change_db: float | None,
     power_ratio: float = 1.0,
+    fan_ratio: float | None = None,
 ) -> ExhaustFinding | None:
     """Explain a hotter exhaust after a service, or warn. None when the exhaust did not get hotter by 2 K or more.
 
@@ -107,9 +109,10 @@ def judge_exhaust(
     before_room_c: room before [degC]
     after_c: exhaust after [degC]
     after_room_c: room after [degC]
-    level_change_db: noise after less noise before [dB]
+    level_change_db: noise after less noise before [dB], None when not known
     power_ratio: power after over power before [1], > 0; 1 when not known
-    returns: ExhaustFinding or None
+    fan_ratio: fan speed after over before [1], > 0; None when not logged; it counts before the noise
+    returns: ExhaustFinding or None; explained is None where neither noise nor fan speed tells
     raises: OutOfRange
     range: 5 % is left for the readings' own tolerance
     formula: exhaust rise goes with power over flow; flow by the fan laws
@@ -121,15 +124,24 @@ def judge_exhaust(
     if rise_before <= 0 or rise_after - rise_before < EXHAUST_SHOWN_K:
         return None
     measured = rise_after / rise_before
-    allowed = fan_laws(level_change_db).exhaust_rise_ratio * power_ratio
+    if fan_ratio is not None:
+        speed: float | None = require_range("fan_ratio", fan_ratio, "", 0.01, 100.0)
+    else:
+        speed = fan_laws(level_change_db).speed_ratio if level_change_db is not None else None
+    if speed is None:
+        said = say("air-exhaust-not-known", rise_before=rise_before, rise_after=rise_after)
+        return ExhaustFinding(measured, None, None, said)
+    allowed = power_ratio / speed
     explained = measured <= allowed * RATIO_TOLERANCE
     start = say(
         "air-exhaust-rise-went-from-to",
         rise_before=rise_before,
         rise_after=rise_after,
         measured=measured,
-        level_change_db=abs(level_change_db),
-        quieter=level_change_db <= 0,
+        by="fan" if fan_ratio is not None else "noise",
+        fan_percent=100.0 * speed,
+        level_change_db=abs(level_change_db or 0.0),
+        quieter=(level_change_db or 0.0) <= 0,
         watts=abs(power_ratio - 1.0) > 0.02,
         power_ratio=power_ratio,
         allowed=allowed,
@@ -137,7 +149,7 @@ def judge_exhaust(
     )
     if not explained:
         end = say("air-that-does-not-explain-check")
-    elif level_change_db < -FAN_SLOWER_DB:
+    elif speed < FAN_SLOWER_RATIO:
         end = say("air-that-no-fault-fan-turns")
     else:
         end = say("air-that-no-fault-more-watts")

@@ -56,7 +56,7 @@ def findings(
         out.append(say("findings-reads-c-from-first-sample", name=name, mean=reading.die.mean))
         return tuple(out)
     of = resistance(reading, room_c, tol)
-    fine = None if lost else _nothing_wrong(reading, limit_c, sensor_limits_c or {}, reference, of)
+    fine = None if lost else nothing_wrong(reading, limit_c, sensor_limits_c or {}, reference, of)
     if fine is not None:
         out.insert(0, fine)
     out.append(_steady(reading, room_c, tol))
@@ -133,15 +133,24 @@ def _steady(reading: Reading, room_c: float | None, tol: Tolerances) -> Words:
     )
 
 
-def _nothing_wrong(
+def nothing_wrong(
     reading: Reading,
     limit_c: float | None,
     noted: Mapping[Role, float],
     reference: Reference | None,
     of: Measured | None,
 ) -> Words | None:
-    """That nothing is wrong with its cooling, None where that is not known: its limit is noted and lies well above
-    where it ends, nothing held it back, no sensor stands above its limit, and its heat goes as in its kind."""
+    """That nothing is wrong with its cooling: its limit is noted and lies well above where it ends, nothing held it
+    back, no sensor stands above its limit, and its heat goes as in its kind.
+
+    reading: the reading
+    limit_c: noted limit of the die [degC] or None
+    noted: limits of the other sensors by role [degC]
+    reference: what the response is judged against, None for the typical laptop
+    of: its resistance [K/W] or None
+    returns: a sentence, None where that is not known [text]
+    source: common practice, no source
+    """
     held, response = reading.throttling.share, reading.response
     if limit_c is None or held is None or held > 0.0 or response is None or not response.tells_interface:
         return None

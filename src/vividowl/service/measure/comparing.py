@@ -164,12 +164,15 @@ def _exhaust(
     for run, reading, by_hand in zip(runs, readings, spots, strict=True):
         read = [s.reading_c for s in by_hand if s.spot == "exhaust"]
         logged = reading.stats.get(Role.EXHAUST_TEMPERATURE)
-        if run.room_c is None or level_change_db is None or not (read or logged):
+        if run.room_c is None or not (read or logged):
             return None
         values += [sum(read) / len(read) if read else logged.mean if logged else 0.0, run.room_c]
     watts = [reading.power.mean if reading.power else None for reading in readings]
     ratio = watts[1] / watts[0] if watts[0] and watts[1] else 1.0
-    return judge_exhaust(values[0], values[1], values[2], values[3], level_change_db or 0.0, ratio)
+    fans = [reading.stats.get(Role.FAN_SPEED) for reading in readings]
+    speeds = [fan.mean if fan is not None else 0.0 for fan in fans]
+    fan_ratio = speeds[1] / speeds[0] if min(speeds) > 0 else None
+    return judge_exhaust(values[0], values[1], values[2], values[3], level_change_db, ratio, fan_ratio)
 
 
 def compare_job(workshop: Workshop, scope: Scope, job: Job) -> Compared | None:

@@ -14,7 +14,6 @@ from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.findings import findings
 from vividowl.core.reading.reading import Reading
 from vividowl.core.response.ladder import Ladder, culprit
-from vividowl.core.runs.since_service import Advice
 from vividowl.core.sound.levels import NoiseFigure, background_correction, require_level_db
 from vividowl.core.trace.roles import Role
 from vividowl.service.attempts.failing import note_failure
@@ -25,6 +24,7 @@ from vividowl.service.measure.air import AirBalance, air_of
 from vividowl.service.measure.comparing import judged_by, kept, ladder_of, note_verdict, sensor_limits_of
 from vividowl.service.measure.frames import kept_frames
 from vividowl.service.measure.headline import Headline, headline_of
+from vividowl.service.measure.lead import has_lost, lead_of
 from vividowl.service.measure.readings import glance_of, noise_of, reading_of
 from vividowl.service.measure.references import reference_for
 from vividowl.service.measure.sounds import SoundView, sound_views
@@ -57,7 +57,7 @@ class RepeatView:
 @dataclass(frozen=True)
 class RunView:
     """A run with what was read from it. prefilled: the recipe was taken from Before and is not saved yet;
-    places_offered: where it may stand, while nobody told it."""
+    places_offered: where it may stand, while nobody told it; lead: that nothing is wrong, where that is known."""
 
     side: str
     version: int
@@ -78,6 +78,7 @@ class RunView:
     frames: Sequence[FrameFile]
     headline: Headline
     places_offered: tuple[str, ...]
+    lead: Words
 
 
 def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
@@ -108,13 +109,13 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
     trace = traces[0] if traces else None
     reading: Reading | None = None
     told: tuple[Words, ...] = ()
+    lead: Words = ""
     ladder, trouble = None, None
     if trace is not None:
         reading = reading_of(workshop, scope.shop_id, trace, run, job.limit_c)
         tolerances, reference_room_c = judged_by(scope, job)
-        # A device that lost much since its own last service is not fine, whatever others of its kind do.
         since = since_last_service(scope, job, run, trace) if side == RunSide.BEFORE else None
-        lost = since is not None and since.advice is not Advice.LEAVE
+        lost, lead = has_lost(since), lead_of(workshop, scope, job, run, reading, since)
         told = findings(
             reading,
             run.room_c,
@@ -151,6 +152,7 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
         kept_frames(scope, stored),
         headline_of(reading, run.room_c, noise_of(noise), judged_by(scope, job)[0]),
         _places_offered(scope, job, run),
+        lead,
     )
 
 

@@ -23,12 +23,13 @@ from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined, stan
 from vividowl.core.quantities.words import Words, listed, say
 from vividowl.core.reading.limits import sensors_in
 from vividowl.core.reading.measured import difference_u95
-from vividowl.core.runs.since_service import Advice
+from vividowl.core.runs.since_service import Advice, SinceService
 from vividowl.core.trace.roles import Role
 from vividowl.service.clock import today_of
 from vividowl.service.devices.history import since_last_service
 from vividowl.service.jobs.device import has_battery
 from vividowl.service.measure.comparing import judged_by, kept, sensor_limits_of
+from vividowl.service.measure.lead import lead_of
 from vividowl.service.plan.found import inspection_of, plan_row, with_model
 from vividowl.service.plan.known import Z_80, BeforeKnown, advice_for, before_of, known_of
 from vividowl.service.plan.parts import parts_of
@@ -152,6 +153,9 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
         renew=listed([w for w in (comes_back(scope, job), *under_pads) if w], "space"),
         renews=Action.PADS if under_pads else Action.REPASTE,
     )
+    if options[ranked[0].index].key == LEAVE:
+        fine = lead_of(workshop, scope, job, before.run, before.reading, _since(scope, job))
+        ranked = (replace(ranked[0], reason=listed([w for w in (fine, ranked[0].reason) if w], "space")), *ranked[1:])
     return PlanView(
         plan,
         found,
@@ -185,11 +189,16 @@ def _hot_under_pads(job: Job, before: BeforeKnown) -> list[Words]:
     ]
 
 
-def comes_back(scope: Scope, job: Job) -> Words:
-    """Why a device that this shop serviced is renewed, nothing where it did not lose that much since."""
+def _since(scope: Scope, job: Job) -> SinceService | None:
+    """What Before says of the device's last service here, None where it is not known."""
     run = scope.run(job.id, "before")
     traces = kept(scope, TraceFile, run)
-    since = since_last_service(scope, job, run, traces[0]) if run is not None and traces else None
+    return since_last_service(scope, job, run, traces[0]) if run is not None and traces else None
+
+
+def comes_back(scope: Scope, job: Job) -> Words:
+    """Why a device that this shop serviced is renewed, nothing where it did not lose that much since."""
+    since = _since(scope, job)
     if since is None or since.advice is not Advice.REDO:
         return ""
     warranty, months = habits_of(scope.shop()).work_warranty_months, since.months

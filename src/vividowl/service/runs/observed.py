@@ -160,13 +160,15 @@ def observed(found: AllRuns, value: str) -> list[Observed]:
 
 
 def at_one_speed(runs: Sequence[Observed], value: str) -> tuple[list[Observed], float | None]:
-    """A rise or resistance of runs at the fan speed of the first of them, and that speed [rpm]; as they are, and None,
-    where a speed was not logged, lies too far off, or all are alike. A faster fan is no better paste."""
+    """A rise or resistance of runs at one fan speed, and that speed [rpm]: of two that of the first, as a verdict has
+    it, of more the middle one, from which none is far. As they are, and None, where a speed was not logged, is too far
+    off, or all are alike. A faster fan is no better paste."""
     speeds = [_fan_rpm(o.row) for o in runs]
     if value not in (RISE, RESISTANCE) or len(runs) < 2 or not all(speeds):
         return list(runs), None
-    first, rpm = runs[0].value, speeds[0]
-    moved = [at_speed_of(Measured(o.value, o.u or 0.0), n, first, rpm) for o, n in zip(runs, speeds, strict=True)]
+    at = 0 if len(runs) == 2 else sorted(range(len(runs)), key=lambda i: speeds[i] or 0.0)[(len(runs) - 1) // 2]
+    other, rpm = runs[at].value, speeds[at]
+    moved = [at_speed_of(Measured(o.value, o.u or 0.0), n, other, rpm) for o, n in zip(runs, speeds, strict=True)]
     told = [(o, m) for o, m in zip(runs, moved, strict=True) if m is not None]
     apart = max(abs(math.log((n or 1.0) / (rpm or 1.0))) for n in speeds)
     if len(told) < len(runs) or apart < SPEED_TOLD_SHARE:

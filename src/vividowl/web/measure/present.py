@@ -71,6 +71,7 @@ def run_out(view: RunView) -> RunOut:
         noise_figure=NoiseFigureOut.model_validate(view.noise_figure) if view.noise_figure else None,
         reading=reading_out(view.reading) if view.reading else None,
         findings=sentences(view.findings),
+        lead=sentence(view.lead),
         ladder=LadderOut.model_validate(view.ladder) if view.ladder else None,
         culprit=view.culprit,
         trouble=sentence(view.trouble) if view.trouble is not None else None,

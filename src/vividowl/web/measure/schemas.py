@@ -246,6 +246,8 @@ class RunOut(Out):
     noise_figure: NoiseFigureOut | None
     reading: ReadingOut | None
     findings: list[str]
+    # That nothing is wrong, where that is known.
+    lead: str
     ladder: LadderOut | None
     culprit: str | None
     trouble: str | None

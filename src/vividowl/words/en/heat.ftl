@@ -1,13 +1,17 @@
 ### heat
 
 air-exhaust-rise-went-from-to =
-    The exhaust rise went from { FIX($rise_before, 0) } to { FIX($rise_after, 0) } K, { FIX($measured, 2) } times; { FIX($level_change_db, 1) } dB { $quieter ->
-        [yes] less
-       *[no] more
-    } noise{ $watts ->
+    The exhaust rise went from { FIX($rise_before, 0) } to { FIX($rise_after, 0) } K, { FIX($measured, 2) } times; { $by ->
+        [fan] the fan at { FIX($fan_percent, 0) } % of its speed
+       *[noise] { FIX($level_change_db, 1) } dB { $quieter ->
+            [yes] less
+           *[no] more
+        } noise
+    }{ $watts ->
         [yes] { "" } and { FIX($power_ratio, 2) } times the watts account
        *[no] { "" } accounts
     } for { FIX($allowed, 2) } times, ± { FIX($ratio_tolerance, 0) } %.
+air-exhaust-not-known = The exhaust rise went from { FIX($rise_before, 0) } to { FIX($rise_after, 0) } K. Neither noise nor fan speed tells why: a slower fan, more watts and a better interface all warm the exhaust.
 air-that-does-not-explain-check = That does not explain it: check power, seating and vents.
 air-that-no-fault-fan-turns = That is no fault: the fan turns slower, so the watts leave in less air.
 air-that-no-fault-more-watts = That is no fault: more watts leave in the same air.

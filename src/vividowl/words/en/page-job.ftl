@@ -23,6 +23,7 @@ conditions-form-fan-setting = Fan setting
 conditions-form-power-profile = Power profile
 conditions-form-placement = Placement
 conditions-form-stand-lap-dock-lid = Stand, lap, dock; lid open or closed; cloth, mat, cover
+conditions-form-places-offered = Usual places
 conditions-form-start = Start
 conditions-form-not-known = Not known
 conditions-form-cold = Cold

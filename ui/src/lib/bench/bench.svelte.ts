@@ -11,7 +11,8 @@ import { project, stacks } from './project';
 import type { Bench, BenchWords, Queued, SentBack } from './types';
 
 const [BATCH_MOST, RETRY_MS] = [100, 2000];
-const HARMLESS = ['done_already'];
+/** The line or the server failed, not what was sent: it is tried again. */
+const passes = ({ body }: Problem) => body.reason === 'offline' || body.status >= 500;
 
 let words = $state.raw<BenchWords | null>(null);
 /** Words of the bench that do not change, asked for once. */
@@ -252,7 +253,7 @@ export class BenchJob {
     } catch (error) {
       stopped = true;
       if (!(error instanceof Problem)) throw error;
-      if (error.body.reason === 'offline' || error.body.status >= 500) {
+      if (passes(error)) {
         lineSeen(false);
         if (!this.#rests) this.#retry = setTimeout(() => void this.flush(), RETRY_MS);
       } else {
@@ -279,7 +280,7 @@ export class BenchJob {
       await this.#upload(event.photo, bytes);
       await this.#outbox.dropPhoto(event.photo);
     } catch (error) {
-      if (!(error instanceof Problem) || error.body.reason === 'offline' || error.body.status >= 500) throw error;
+      if (!(error instanceof Problem) || passes(error)) throw error;
       // The picture itself is refused: the tablet says why; its event would point at nothing.
       const { detail, remedy, reason } = error.body;
       this.#outbox.sendBack(event, { detail, remedy, reason, rule: '', field: 'photo', next_turn: null }, true);
@@ -308,7 +309,7 @@ export class BenchJob {
         return;
       }
       if (result.refusal) {
-        const harmless = HARMLESS.includes(result.refusal.reason);
+        const harmless = result.refusal.reason === 'done_already';
         this.#outbox.sendBack(event, result.refusal, !harmless);
         if (harmless) toast(say('bench-was-done-on-another', { detail: result.refusal.detail }));
       } else if (result.number !== null) {

@@ -138,7 +138,7 @@
       hint={say('conditions-form-stand-lap-dock-lid')}
     />
     {#if !live.fields.placement && run.places_offered.length}
-      <div class="offered" role="group" aria-label={say('conditions-form-placement')}>
+      <div class="offered" role="group" aria-label={say('conditions-form-places-offered')}>
         {#each run.places_offered as place (place)}
           <Button onclick={() => put(place)}>{place}</Button>
         {/each}

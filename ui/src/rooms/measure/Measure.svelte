@@ -47,7 +47,7 @@
   <div class="head">
     <Titled why="temperature"
       ><h2>
-        {side === 'before' ? say('measure-before-how-hot-does') : say('measure-after-same-recipe-again')}
+        {side === 'before' ? run.lead || say('measure-before-how-hot-does') : say('measure-after-same-recipe-again')}
       </h2></Titled
     >
     <RunClock jobId={kept.id} {side} {closed} />

@@ -43,7 +43,7 @@
 {/each}
 {#if verdict.exhaust}
   <div class="gap">
-    <Notice tone={verdict.exhaust_explained ? 'note' : 'care'} title={say('verdict-page-exhaust-got-hotter')}
+    <Notice tone={verdict.exhaust_explained === false ? 'care' : 'note'} title={say('verdict-page-exhaust-got-hotter')}
       >{verdict.exhaust}</Notice
     >
   </div>
