@@ -19,7 +19,7 @@ import numpy as np
 
 ROOT = Path(__file__).parents[1]
 sys.path.insert(0, str(ROOT))
-from bench import odd, rough, second  # noqa: E402
+from bench import noise, odd, rough, second  # noqa: E402
 from bench.rough import wilson  # noqa: E402
 from tests.other_device import Batch, Runs, changed, foster, random_batch, run  # noqa: E402
 from tests.sick_devices import UNDERVOLT_MV, sick_devices, told_of, truths, undervolt_gain  # noqa: E402
@@ -39,7 +39,7 @@ from vividowl.core.verdict.verdicts import Verdict  # noqa: E402
 NOISE_K, POWER_NOISE, LEAD_S, LOAD_S = 0.25, 0.01, 40.0, 1200.0
 TOL = Tolerances()
 NO_DIFFERENCE = "no_difference_shown"
-ODD_PAIRS = 100
+ODD_PAIRS, RECORDED = 100, 60
 
 
 @dataclass(frozen=True)
@@ -274,6 +274,11 @@ def second_rows(n: int) -> list[Result]:
     return [Result(r.what, r.goal, r.good, r.of, r.asked, r.usual, r.most) for r in second.rows(n)]
 
 
+def noise_rows(n: int) -> list[Result]:
+    """Recordings."""
+    return [Result(r.what, r.goal, r.good, r.of, r.asked, r.usual, r.most) for r in noise.rows(n)]
+
+
 def table(results: Sequence[Result]) -> str:
     """The results as a table."""
     lines = ["| what | goal | reached | usual error |", "|---|---|---|---|"]
@@ -303,6 +308,9 @@ def main() -> None:
     again = second_rows(min(many, ODD_PAIRS))
     on_second = table(again)
     print(on_second, flush=True)
+    recorded = noise_rows(min(many, RECORDED))
+    of_noise = table(recorded)
+    print(of_noise, flush=True)
     by_class, missed = rough.table(rough.all_classes(many))
     print(by_class)
     for text in missed:
@@ -310,13 +318,19 @@ def main() -> None:
     if "--write" in sys.argv:
         page = ROOT / "docs/accuracy.md"
         text = page.read_text()
-        for name, found in (("table", clean), ("odd", assumed), ("second", on_second), ("rough", by_class)):
+        for name, found in (
+            ("table", clean),
+            ("odd", assumed),
+            ("second", on_second),
+            ("noise", of_noise),
+            ("rough", by_class),
+        ):
             head, _, rest = text.partition(f"<!-- {name} -->\n")
             text = (
                 f"{head}<!-- {name} -->\n{found}\n<!-- end of {name} -->{rest.partition(f'<!-- end of {name} -->')[2]}"
             )
         page.write_text(text)
-    if missed or not all(r.reached for r in (*results, *doubted, *again)):
+    if missed or not all(r.reached for r in (*results, *doubted, *again, *recorded)):
         sys.exit(1)
 
 

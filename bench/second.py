@@ -32,7 +32,7 @@ from vividowl.core.verdict.conditions import Conditions
 from vividowl.core.verdict.parts import Shown, Side
 from vividowl.core.verdict.verdicts import Verdict
 
-SEED = 81_000  # none of the devices that a constant was looked at with
+SEED = 90_400
 NOTED = Conditions(
     load="the same", fan="automatic", power_profile="p", placement="desk", start="cold", die_column="Die", firmware="1"
 )

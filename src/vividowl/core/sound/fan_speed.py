@@ -8,7 +8,7 @@ from dataclasses import dataclass
 
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import say
-from vividowl.core.sound.spectrum import Tone
+from vividowl.core.sound.spectrum import LISTED_DB, Tone
 
 FAN_LOW_RPM, FAN_HIGH_RPM = 600.0, 7000.0  # [rpm] of laptops, consoles and handhelds; from memory
 BLADES_LOW, BLADES_HIGH = 3, 120  # of a fan; from memory
@@ -75,7 +75,7 @@ def fan_speed(tones: Sequence[Tone], blades: int, logged_rpm: float | None = Non
         and (f[0] >= best[0] or abs(math.log(f[1].rpm / best[1].rpm)) < math.log(TWO_FANS_RATIO))
     ]
     # A second tone near the blade tone is a second fan, even where no shaft of it is heard.
-    near = any(_beside(tone.frequency_hz / best[1].blade_pass_hz) and tone.prominent for tone in tones)
+    near = any(_beside(tone.frequency_hz / best[1].blade_pass_hz) and tone.prominence_db >= LISTED_DB for tone in tones)
     beside = near and "log" not in best[1].told_by
     return best[1] if not rivals and not beside else None
 
@@ -89,7 +89,8 @@ def fitting_blades(tones: Sequence[Tone], blades: int) -> int | None:
     formula: prominent tone over a line of the shaft that is a whole number between 3 and 120
     source: blade-pass frequency, textbook
     """
-    shafts = [t.frequency_hz for t in tones if SHAFT_LOW_HZ <= t.frequency_hz <= SHAFT_HIGH_HZ]
+    heard = [t for t in tones if t.prominence_db >= LISTED_DB]
+    shafts = [t.frequency_hz for t in heard if SHAFT_LOW_HZ <= t.frequency_hz <= SHAFT_HIGH_HZ]
     shafts = [f for f in shafts if not _of_the_mains(f)]
     loud = [t for t in tones if t.prominent and t.frequency_hz > SHAFT_HIGH_HZ and not _of_the_mains(t.frequency_hz)]
     if not shafts or not loud or fan_speed(tones, blades) is not None:

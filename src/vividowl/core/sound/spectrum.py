@@ -15,8 +15,11 @@ Spectrum = NDArray[np.float64]
 TONE_LOW_HZ, TONE_HIGH_HZ = 40.0, 12_000.0  # [Hz] in which tones are looked for; from memory
 PROMINENT_DB = 8.0  # [dB] at 1 kHz, more below it (ECMA-418-1, tone-to-noise ratio)
 LISTED_DB = 0.0  # [dB] a weaker tone is not listed
+# But for a line that may be a fan's shaft: nobody hears it, and it tells the speed. From memory, looked at on fans of
+# random strength.
+SHAFT_LISTED_DB, SHAFT_MOST_HZ = -12.0, 130.0
 AUDIBLE_SHARE = 1e-5  # of the whole power: a weaker tone is not heard; from memory
-TONES_MOST = 12  # that are listed
+TONES_MOST, SHAFTS_MOST = 12, 6  # that are listed, and lines that nobody hears
 TONAL_LINES = 30  # the strongest lines of a spectrum, whose share tells a tone from noise; from memory
 
 
@@ -149,9 +152,11 @@ def find_tones(frequency: Spectrum, power: Spectrum, rate_hz: float) -> tuple[To
         own = float(power[near].sum() - np.exp(floor[near]).sum())
         if noise > 0 and own > AUDIBLE_SHARE * float(power.sum()):
             ratio = 10.0 * math.log10(own / noise)
-            if ratio >= LISTED_DB:
+            if ratio >= (SHAFT_LISTED_DB if f < SHAFT_MOST_HZ else LISTED_DB):
                 out.append(Tone(float(f), ratio))
-    return tuple(sorted(out, key=lambda t: -t.prominence_db)[:TONES_MOST])
+    out.sort(key=lambda t: -t.prominence_db)
+    heard = [t for t in out if t.prominence_db >= LISTED_DB]
+    return (*heard[:TONES_MOST], *out[len(heard) :][:SHAFTS_MOST])
 
 
 def tonal_share(power: Spectrum) -> float:

@@ -1,0 +1,222 @@
+"""Recordings in which an assumption does not hold: what is told of level and fan speed on a fan of its own making.
+
+The sound is made here and not by the product: rush of air by an octave-wise slope that differs from fan to fan, blade
+tones of random strength, a line of the shaft, the hum of the mains, a room, the microphone's own hiss, and a gain that
+the phone turns by itself. Invented; the rates are what counts.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import asdict, dataclass, field, replace
+from types import SimpleNamespace
+from typing import Any
+
+import numpy as np
+import numpy.typing as npt
+from bench.second import Row
+
+from vividowl.core.quantities.uncertainty import Tolerances
+from vividowl.core.reading.reading import read_trace
+from vividowl.core.simulate.device import Device, simulate
+from vividowl.core.sound.fan_speed import fan_speed
+from vividowl.core.sound.recording import read_sound
+from vividowl.core.verdict.conditions import Conditions
+from vividowl.core.verdict.parts import Shown, Side
+from vividowl.core.verdict.quieter import recorded_effect
+from vividowl.service.measure.sounds import recorded_level
+
+Samples = npt.NDArray[np.float64]
+RATE_HZ, SECONDS, SEED = 44_100, 5.0, 31_000
+SPEED_OFF = 0.03  # of a speed that is told wrongly
+TOL = Tolerances()
+
+
+@dataclass(frozen=True)
+class Fan:
+    """rpm and blades; level_db of its rush; tone, shaft: of its lines over the rush [dB]; slope: of the rush an octave
+    [dB]; hum_db, whine_hz: what hums or whines beside it; still: it does not turn; second: speed of another fan over
+    its own [1]; commutation: whether its motor's line stands above its blades'."""
+
+    rpm: float
+    blades: int
+    level_db: float = -40.0
+    tone: float = -8.0
+    shaft: float = -22.0
+    slope: float = -4.0
+    hum_db: float | None = None
+    whine_hz: float | None = None
+    still: bool = False
+    second: float | None = None
+    commutation: bool = False
+
+
+@dataclass(frozen=True)
+class Place:
+    """How a recording was made: times as far away, gain of the phone and how it settles [dB], room and hiss [dB]."""
+
+    times_as_far: float = 1.0
+    gain_db: float = 0.0
+    settles_db: float = 0.0
+    room_db: float = -58.0
+    hiss_db: float = -78.0
+
+
+def some_fan(rng: np.random.Generator) -> Fan:
+    """A fan as they come."""
+    return Fan(
+        float(rng.uniform(1800, 4800)),
+        int(rng.choice([7, 9, 11, 13, 17, 23, 29, 37])),
+        float(rng.uniform(-46, -34)),
+        float(rng.uniform(-14, -3)),
+        float(rng.uniform(-26, -14)),
+        float(rng.uniform(-6, -2.5)),
+    )
+
+
+def _rush(rng: np.random.Generator, n: int, slope: float) -> Samples:
+    f = np.fft.rfftfreq(n, 1 / RATE_HZ)
+    shaped = np.fft.rfft(rng.normal(size=n)) * np.maximum(f, 150.0) ** (slope / 6.02) * (f > 80.0)
+    out: Samples = np.fft.irfft(shaped, n)
+    return out / out.std()
+
+
+def _lines(rng: np.random.Generator, t: Samples, hz: float, db: float, orders: int = 3) -> Samples:
+    out = np.zeros_like(t)
+    for k in range(1, orders + 1):
+        if k * hz < 0.45 * RATE_HZ:
+            level = 10 ** ((db - 7.0 * (k - 1) + rng.normal(0, 2)) / 20)
+            out += level * np.sin(2 * np.pi * k * hz * t + rng.uniform(0, 6))
+                2 * np.pi * k * hz * t + rng.uniform(0, 6)
+            )
+    return np.sqrt(2.0) * out
+
+
+def record(fan: Fan | None, place: Place, seed: int) -> Samples:
+    """What a phone keeps of a fan at a place; of the room alone without one."""
+    rng = np.random.default_rng(seed)
+    n = int(SECONDS * RATE_HZ)
+    t = np.arange(n) / RATE_HZ
+    out = 10 ** (place.room_db / 20) * _rush(rng, n, -5.0)
+    if fan is not None:
+        level = 10 ** ((fan.level_db - 20.0 * np.log10(place.times_as_far)) / 20)
+        heard = np.zeros(n)
+        if not fan.still:
+            turn = fan.rpm / 60.0
+            heard += _rush(rng, n, fan.slope) + _lines(rng, t, fan.blades * turn, fan.tone)
+            heard += _lines(rng, t, turn, fan.shaft, 2)
+            if fan.second is not None:
+                heard += _rush(rng, n, fan.slope) + _lines(rng, t, fan.second * fan.blades * turn, fan.tone)
+            if fan.commutation:
+                heard += _lines(rng, t, 12.0 * turn, fan.tone + 6.0)
+        if fan.hum_db is not None:
+            heard += _lines(rng, t, 100.0, fan.hum_db, 6)
+        if fan.whine_hz is not None:
+            heard += _lines(rng, t, fan.whine_hz, -2.0)
+        out = out + level * heard
+    gain = place.gain_db + place.settles_db * np.exp(-t / 1.5)
+    kept: Samples = np.clip((out + 10 ** (place.hiss_db / 20) * rng.normal(size=n)) * 10 ** (gain / 20), -1.0, 1.0)
+    return np.round(kept * 32767) / 32767
+
+
+def _file(samples: Samples, *, marked: bool, background: bool = False) -> Any:
+    read = read_sound([samples.astype(np.float32)], RATE_HZ, steady=not background)
+    return SimpleNamespace(reading=asdict(read) | {"marked_place": marked}, is_background=background, reference_db=None)
+
+
+def _reading() -> Any:
+    trace = simulate(Device(sustained_power=40, boost_power=50), room_c=24.0, seed=1, load_s=300.0)
+    return read_trace(trace, 24.0)
+
+
+@dataclass(frozen=True)
+class Class:
+    """What differs between the sides: place of After, what becomes of its fan, whether the place was marked and the
+    room recorded; most: share that may be called quieter, or least where a gain is true."""
+
+    name: str
+    goal: str
+    after: Callable[[Place], Place] = lambda p: p
+    fan: Callable[[Fan], Fan] = lambda f: f
+    before: Callable[[Place], Place] = lambda p: p
+    marked: bool = True
+    room: bool = True
+    asked: float = 0.0
+    most: float = 0.05
+    usual: str = field(default="")
+
+
+LEVELS = (
+    Class("unchanged, same marked place, room recorded", "called quieter in at most 5 %"),
+    Class(
+        "one and a half times as far away after, place not marked",
+        "called quieter in at most 5 %",
+        after=lambda p: replace(p, times_as_far=1.5),
+        marked=False,
+    ),
+    Class("gain 4 dB lower after", "called quieter in at most 5 %", after=lambda p: replace(p, gain_db=-4.0)),
+    Class(
+        "gain 4 dB lower after, room not recorded",
+        "called quieter in at most 5 %",
+        after=lambda p: replace(p, gain_db=-4.0),
+        room=False,
+    ),
+    Class(
+        "gain 6 dB higher at first before, settling",
+        "called quieter in at most 5 %",
+        before=lambda p: replace(p, settles_db=6.0),
+    ),
+    Class("room 8 dB louder before", "called quieter in at most 5 %", before=lambda p: replace(p, room_db=-50.0)),
+    Class(
+        "fan 6 dB quieter after, same marked place",
+        "called quieter in at least 90 %",
+        fan=lambda f: replace(f, level_db=f.level_db - 6.0),
+        asked=0.90,
+        most=1.0,
+    ),
+)
+
+
+def _quieter(c: Class, seed: int, reading: Any) -> bool:
+    fan = some_fan(np.random.default_rng(seed))
+    sides = []
+    for k, (of, at) in enumerate(((fan, c.before(Place())), (c.fan(fan), c.after(Place())))):
+        files = [_file(record(of, at, seed + 10 + k), marked=c.marked)]
+        if c.room:
+            files.append(_file(record(None, at, seed + 20 + k), marked=c.marked, background=True))
+        sides.append([Side(Conditions(room_c=24.0), reading, recording=recorded_level(files, None))])
+    found = recorded_effect(sides[0], sides[1], TOL)
+    return found is not None and found.shown is Shown.BETTER
+
+
+SPEEDS: tuple[tuple[str, Callable[[Fan], Fan]], ...] = (
+    ("turning", lambda f: f),
+    ("at rest, mains hum", lambda f: replace(f, still=True, hum_db=-3.0)),
+    ("at rest, whining coil with multiples", lambda f: replace(f, still=True, whine_hz=7.3 * f.rpm / 60.0)),
+    ("turning, mains hum", lambda f: replace(f, hum_db=-3.0)),
+    ("turning, its motor louder than its blades", lambda f: replace(f, commutation=True)),
+    ("two fans 6 % apart", lambda f: replace(f, second=1.06)),
+    ("turning, tone buried in the rush", lambda f: replace(f, tone=-40.0, shaft=-45.0)),
+)
+
+
+def rows(n: int) -> list[Row]:
+    """All classes on n fans each."""
+    reading, out = _reading(), []
+    for at, c in enumerate(LEVELS):
+        called = sum(_quieter(c, SEED + 1000 * at + 40 * i, reading) for i in range(n))
+        out.append(Row(c.name, c.goal, called, n, c.asked, c.most))
+    for at, (name, change) in enumerate(SPEEDS):
+        wrong = told = 0
+        for i in range(n):
+            seed = SEED + 50_000 + 1000 * at + 40 * i
+            fan = change(some_fan(np.random.default_rng(seed)))
+            samples = record(fan, Place(), seed + 1)
+            speed = fan_speed(read_sound([samples.astype(np.float32)], RATE_HZ).tones, fan.blades)
+            if speed is not None:
+                told += 1
+                # Of two fans near each other no one speed is right.
+                right = abs(speed.rpm / fan.rpm - 1.0) <= SPEED_OFF and not fan.still and fan.second is None
+                wrong += not right
+        out.append(Row(f"fan speed: {name}", "wrong in at most 5 %", wrong, n, 0.0, 0.05, f"told in {told}"))
+    return out
