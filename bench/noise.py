@@ -87,8 +87,6 @@ def _lines(rng: np.random.Generator, t: Samples, hz: float, db: float, orders: i
         if k * hz < 0.45 * RATE_HZ:
             level = 10 ** ((db - 7.0 * (k - 1) + rng.normal(0, 2)) / 20)
             out += level * np.sin(2 * np.pi * k * hz * t + rng.uniform(0, 6))
-                2 * np.pi * k * hz * t + rng.uniform(0, 6)
-            )
     return np.sqrt(2.0) * out
 
 
