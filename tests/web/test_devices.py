@@ -125,3 +125,29 @@ def test_a_visit_on_other_terms_tells_no_loss(ada):
     assert "since the last service" not in " ".join(
         ada.call("GET", f"/api/jobs/{second['id']}/runs/before")["findings"]
     )
+
+
+def test_what_was_found_and_fitted_the_last_time_is_laid_before_the_next_plan(ada):
+    first = visit(ada, serial="A-1", days_ago=200)
+    found = {
+        "cpu_die_width_mm": 14.0,
+        "cpu_die_length_mm": 11.0,
+        "cold_plate": "copper",
+        "aluminium_near": "no",
+        "dust": "felt",
+    }
+    found["parts_exposed"] = "no"
+    version = ada.call("GET", f"/api/jobs/{first['id']}/plan")["version"]
+    ada.call("PUT", f"/api/jobs/{first['id']}/plan", {"version": version, "goal": "cooler", "found": found})
+    alloy = {"target": "cpu_die", "kind": "gallium_alloy", "product": "Quicksheen"}
+    ada.call("POST", f"/api/jobs/{first['id']}/fit/items", alloy, status=201)
+    again = visit(ada, first["device_id"], after=None, seed=30, serial="A-1")
+    plan = ada.call("GET", f"/api/jobs/{again['id']}/plan")
+    seen = plan["found"]
+    assert (seen["cpu_die_width_mm"], seen["cold_plate"], seen["old_interface"]) == (14.0, "copper", "alloy")
+    # Dust is of its day.
+    assert seen["dust"] == "unknown"
+    assert f"From the last visit, job {first['number']}" in plan["remembered"]
+    assert "on the dies Quicksheen" in plan["remembered"]
+    stranger = visit(ada, after=None, seed=40, serial="B-2")
+    assert ada.call("GET", f"/api/jobs/{stranger['id']}/plan")["remembered"] == ""

@@ -1,5 +1,7 @@
 """Sag between minute 1 and minute 10, against the course that a log was made with."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 
@@ -76,3 +78,8 @@ def test_the_reading_and_the_verdict_say_it_in_words():
     conditions = Conditions(load="the same", fan="no fan", placement="desk", room_c=22.0)
     found = compare(Side(conditions, reading), Side(conditions, steady))
     assert any("17.9 → 12.4 W before, 12.0 → 12.0 W after" in s for s in sentences(found.reasons))
+    # Without a fan both minutes are told even where nothing sags; beside a fan they are not.
+    for fan, told in (("no fan", True), ("automatic", False)):
+        given = replace(conditions, fan=fan)
+        reasons = sentences(compare(Side(given, steady), Side(given, steady)).reasons)
+        assert any("12.0 → 12.0 W before" in s for s in reasons) is told

@@ -6263,6 +6263,8 @@ export interface components {
             outcome: components["schemas"]["OutcomeOut"] | null;
             /** Reference Words */
             reference_words: string;
+            /** Remembered */
+            remembered: string;
             /** Shim Drop K */
             shim_drop_k: number | null;
             /** Shim Place Mm */

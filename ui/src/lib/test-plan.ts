@@ -43,6 +43,7 @@ export function makePlan(more: Partial<Plan> = {}): Plan {
     version: 2,
     answer: null,
     opening: null,
+    remembered: '',
     goal: 'cooler',
     found: {
       cpu_die_width_mm: null,

@@ -13,7 +13,7 @@ from vividowl.core.reading.reading import Reading
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.throttling import HELD_SHARE
 from vividowl.core.verdict.assumptions import Assumption, Claim, assumptions_of
-from vividowl.core.verdict.conditions import Bearing, ConditionFinding, Conditions, judge_conditions
+from vividowl.core.verdict.conditions import NO_FAN, Bearing, ConditionFinding, Conditions, judge_conditions
 from vividowl.core.verdict.effects import build_effects
 from vividowl.core.verdict.equal_terms import START_SHOWN_K, EqualTerms, equal_terms, length_of
 from vividowl.core.verdict.headline import FAN_CHANGED_SHARE, Phrase, Told, headline_of
@@ -292,7 +292,9 @@ class _Case:
         if _held(before) and self.by["power"].difference is not None:
             reasons.append(say("comparison-before-heat-held-back-for", share=100 * (before.throttling.share or 0)))
         sags = [side.reading.sag for side in (self.befores[0], self.afters[0])]
-        if any(sag.told for sag in sags) and None not in [sag.difference.power for sag in sags]:
+        # Without a fan the first minute and the tenth are two devices.
+        fanless = self.befores[0].conditions.fan == NO_FAN
+        if (fanless or any(sag.told for sag in sags)) and None not in [sag.difference.power for sag in sags]:
             (b1, b10), (a1, a10) = ((sag.minute_1.power, sag.minute_10.power) for sag in sags)
             reasons.append(say("comparison-sag", before_1=b1, before_10=b10, after_1=a1, after_10=a10))
         terms = self.terms()

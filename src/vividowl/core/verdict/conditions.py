@@ -11,6 +11,7 @@ ROOM_CORRECTED_K = 5.0  # [K] between rooms; beyond it the correction is flagged
 DURATION_SAME_SHARE = 0.2  # of the longer run; from memory
 # So much longer, and what the two have in common is no more than a start.
 DURATION_RATIO_MOST = 2.5
+NO_FAN = "no fan"  # the fan setting of a device without one
 
 
 class Bearing(StrEnum):

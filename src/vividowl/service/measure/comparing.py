@@ -16,7 +16,7 @@ from vividowl.core.response.ladder import Ladder, build_ladder, culprit
 from vividowl.core.response.terms import common_boundary
 from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.core.verdict.comparison import Comparison, compare
-from vividowl.core.verdict.conditions import Conditions
+from vividowl.core.verdict.conditions import NO_FAN, Conditions
 from vividowl.core.verdict.parts import Side
 from vividowl.service.jobs.device import is_fanless
 from vividowl.service.measure.frames import frames_of_run, kept_frames
@@ -109,7 +109,7 @@ def _side(
     frames = frames_of_run(frame_files, reading.pace.frames)
     conditions = Conditions(
         load=run.load_recipe,
-        fan="no fan" if is_fanless(job) else run.fan_setting,
+        fan=NO_FAN if is_fanless(job) else run.fan_setting,
         power_profile=run.power_profile,
         placement=run.placement,
         start=say(f"start-{run.start.value}") if run.start else None,

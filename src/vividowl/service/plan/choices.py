@@ -30,7 +30,7 @@ from vividowl.service.devices.history import since_last_service
 from vividowl.service.jobs.device import has_battery
 from vividowl.service.measure.comparing import judged_by, kept, sensor_limits_of
 from vividowl.service.measure.lead import lead_of
-from vividowl.service.plan.found import inspection_of, plan_row, with_model
+from vividowl.service.plan.found import inspection_of, plan_row, with_last_visit, with_model
 from vividowl.service.plan.known import Z_80, BeforeKnown, advice_for, before_of, known_of
 from vividowl.service.plan.parts import parts_of
 from vividowl.service.plan.stocked import Stocked, die_materials, gap_products, stock_words
@@ -72,8 +72,9 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
     """The plan as the page sees it, computed anew from what is known now."""
     plan = plan_row(scope, job.id) or Plan(version=0, inspection={}, goal="cooler", chosen=None, outcome=None, notes=[])
     found = inspection_of(plan.inspection, job)
+    remembered: Words = ""
     if not plan.inspection:
-        found = with_model(scope, job, found)
+        found, remembered = with_last_visit(scope, job, with_model(scope, job, found))
     gaps = gap_rows(found)
     heights, shim = heights_of(found), shim_of(found)
     before = before_of(workshop, scope, job)
@@ -97,6 +98,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
             shim,
             _outcome(plan, None, 0.0),
             opening=advice_for(workshop, scope, job, before),
+            remembered=remembered,
         )
     known, reference_words = known_of(workshop, scope, job, before, found)
     tolerances, reference_room_c = judged_by(scope, job)
@@ -176,6 +178,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
         _outcome(plan, known, reference_room_c),
         known.room_c,
         advice_for(workshop, scope, job, before),
+        remembered,
     )
 
 

@@ -8,12 +8,17 @@ from dataclasses import replace
 from typing import Any
 
 import cattrs
+from sqlalchemy import select
 
 from vividowl.core.bench.model_sheet import sheet_from
+from vividowl.core.job.device import Target
+from vividowl.core.materials.kinds import CATALOGUE, Kind
 from vividowl.core.plan.spots import Inspection
+from vividowl.core.quantities.words import Words, listed, say
+from vividowl.service.clock import done_day
 from vividowl.store.bench import DeviceModel
 from vividowl.store.deciding import Plan
-from vividowl.store.models import Job
+from vividowl.store.models import FitItem, Job
 from vividowl.store.scope import Scope
 
 # A field that is asked no more is left out; one that came later has its default.
@@ -36,6 +41,53 @@ def with_model(scope: Scope, job: Job, found: Inspection) -> Inspection:
         return found
     sheet = sheet_from(row.data)
     return replace(found, cpu_die_mm=sheet.cpu_die_mm, gpu_die_mm=sheet.gpu_die_mm, gaps=sheet.gaps)
+
+
+# What stays as it is between two visits of one device; dust, play and what is planned do not.
+_STAYS = (
+    "cpu_die_mm",
+    "gpu_die_mm",
+    "cold_plate",
+    "aluminium_near",
+    "parts_exposed",
+    "insulation",
+    "gap_filler",
+    "gaps",
+)
+
+
+def with_last_visit(scope: Scope, job: Job, found: Inspection) -> tuple[Inspection, Words]:
+    """What this shop found and fitted in this device the last time, where nobody has looked yet, and a sentence that
+    says so; as it is, and nothing, where it was not here before."""
+    query = (
+        select(Plan, Job)
+        .join(Job, Job.id == Plan.job_id)
+        .where(
+            Plan.shop_id == scope.shop_id,
+            Job.device_id == job.device_id,
+            Job.created_at < job.created_at,
+            Plan.inspection != {},
+        )
+        .order_by(Job.created_at.desc())
+        .limit(1)
+    )
+    row = scope.session.execute(query).unique().first()
+    if row is None:
+        return found, ""
+    plan, then = row
+    last = inspection_of(plan.inspection, then)
+    laid = scope.session.scalars(
+        scope.select(FitItem)
+        .where(FitItem.job_id == then.id, FitItem.attempt == then.attempt, FitItem.removed_at.is_(None))
+        .where(FitItem.target.in_((Target.CPU_DIE, Target.GPU_DIE)))
+        .order_by(FitItem.created_at)
+    ).all()
+    changes: dict[str, Any] = {name: getattr(last, name) for name in _STAYS}
+    if any(item.kind == Kind.ALLOY for item in laid):
+        changes["old_interface"] = "alloy"
+    on_dies = listed(dict.fromkeys(item.product or CATALOGUE[Kind(item.kind)].words for item in laid))
+    day = done_day(scope.shop(), then)
+    return replace(found, **changes), say("found-remembered", number=then.number, day=day, on_dies=on_dies or None)
 
 
 def plan_row(scope: Scope, job_id: uuid.UUID, *, lock: bool = False) -> Plan | None:

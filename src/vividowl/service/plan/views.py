@@ -64,7 +64,8 @@ class OutcomeView:
 
 @dataclass(frozen=True)
 class PlanView:
-    """The plan of a job. missing: why nothing can be predicted, empty when it can."""
+    """The plan of a job. missing: why nothing can be predicted, empty when it can; remembered: what the last visit of
+    the device told, while nobody has looked."""
 
     plan: Plan
     inspection: Inspection
@@ -85,3 +86,4 @@ class PlanView:
     outcome: OutcomeView | None
     room_c: float | None = None
     opening: OpeningAdvice | None = None
+    remembered: Words = ""

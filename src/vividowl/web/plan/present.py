@@ -167,6 +167,7 @@ def plan_out(view: PlanView, beside: Beside) -> PlanOut:
         outcome=OutcomeOut.model_validate(view.outcome) if view.outcome else None,
         notes=[note_out(n) for n in plan.notes],
         opening=_opening(view),
+        remembered=sentence(view.remembered),
         currency=beside.currency,
         answer=AnswerOut.model_validate(beside.answer) if beside.answer else None,
     )

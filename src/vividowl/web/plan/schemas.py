@@ -219,5 +219,7 @@ class PlanOut(Out):
     outcome: OutcomeOut | None
     notes: list[WorkedOut]
     opening: OpeningOut | None
+    # What the last visit of the device told, while nobody has looked.
+    remembered: str
     currency: str
     answer: AnswerOut | None

@@ -214,6 +214,10 @@ opening-noise =
 opening-interface-stands-out = More of its rise comes within seconds of the load than in its kind: the factory's interface may not sit well.
 opening-warranty-runs = The warranty runs: opening it may end it.
 options-look-into-fins-first = Look into the fins first: { $said } if they are full of dust, next to nothing if they are clean.
+found-remembered = From the last visit, job { $number } of { $day }: dies, metals and gaps as noted then{ $on_dies ->
+    [none] {""}
+   *[other] ; on the dies { $on_dies }
+}.
 options-hot = Before, { $sensor } reached { FIX($end, 0) } °C, { FIX($over, 0) } K over its limit of { FIX($limit, 0) } °C: renew what is between it and the cooler.
 options-renew = { $answered ->
     [yes] Renew it, in warranty

@@ -147,6 +147,7 @@
     </div>
   {/if}
   {#if plan.chosen}<div class="gap"><PlanTaken {plan} chosen={plan.chosen} /></div>{/if}
+  {#if plan.remembered}<p class="quiet gap">{plan.remembered}</p>{/if}
   {#if plan.opening}
     <div class="gap">
       <Working summary={say(`plan-page-opening-${plan.opening.answer}`)}>
