@@ -211,7 +211,7 @@ def _sensor(sensor: SensorVerdict) -> dict[str, Words]:
             u95=number(sensor.u95_k, "K"),
         )
     return {
-        "words": sensor.words,
+        "words": say("record-pdf-sensor", words=sensor.words),
         "unit": say("record-pdf-limit", limit=sensor.limit_c),
         "before": number(sensor.before_c, "°C"),
         "after": number(sensor.after_c, "°C"),

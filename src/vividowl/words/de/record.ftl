@@ -1,6 +1,7 @@
 ### record
 
 record-pdf-no-difference = kein Unterschied
+record-pdf-sensor = { CAP($words) }
 record-pdf-not-known = nicht bekannt
 record-pdf-record = Nachweis { $number }
 record-written-anew = Am { $day } aus den Messungen neu erstellt, mit { $program ->

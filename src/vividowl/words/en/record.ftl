@@ -1,6 +1,7 @@
 ### record
 
 record-pdf-no-difference = no difference
+record-pdf-sensor = { CAP($words) }
 record-pdf-not-known = not known
 record-pdf-record = Record { $number }
 record-written-anew = Written anew on { $day } from the measurements, by { $program ->

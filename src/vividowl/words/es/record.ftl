@@ -1,6 +1,7 @@
 ### record
 
 record-pdf-no-difference = sin diferencia
+record-pdf-sensor = { CAP($words) }
 record-pdf-not-known = no se sabe
 record-pdf-record = Informe { $number }
 record-written-anew = Redactado de nuevo el { $day } a partir de las mediciones, con { $program ->

@@ -29,6 +29,7 @@
     [
       !run?.trace && say('measure-missing-log'),
       run?.room_c === null && say('measure-missing-room'),
+      !run?.placement && !closed && say('measure-missing-place'),
       !run?.noise_figure && !run?.sounds.length && !closed && say('measure-missing-noise'),
     ]
       .filter((text): text is string => !!text)
