@@ -19,10 +19,9 @@ from tests.rough_logs import KINDS, Pair, pairs, sides_of
 
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.uncertainty import Tolerances
-from vividowl.core.reading.measured import resistance
+from vividowl.core.reading.measured import Measured, at_speed_of, resistance
 from vividowl.core.runs.since_service import Advice, since_service
 from vividowl.core.trace.roles import Role
-from vividowl.service.devices.one_speed import at_speed_of
 
 SEED = 52_000_000
 ALLOWED_SHARE = 0.05
@@ -39,10 +38,10 @@ def told(pair: Pair) -> str:
                 return "not told"
             found.append((value.value, value.moving, fan.mean if fan else None))
         then, now = found
-        at = at_speed_of(*now, then[2])
+        at = at_speed_of(Measured(now[0], now[1]), now[2], then[0], then[2])
         if at is None:
             return "not told"
-        since = since_service([0.0, 12.0], [then[0], at[0]], [then[1], at[1]])
+        since = since_service([0.0, 12.0], [then[0], at.value], [then[1], at.moving])
     except CoreError:
         return "not told"
     if since.advice is not Advice.LEAVE:

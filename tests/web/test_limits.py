@@ -59,7 +59,7 @@ def test_every_write_describes_its_refusals():
         for method, operation in methods.items():
             assert operation["operationId"], path
             if method != "get":
-                assert "422" in operation["responses"], f"{method} {path}"
+                assert "default" in operation["responses"], f"{method} {path}"
 
 
 def test_every_field_with_a_unit_says_so_in_its_name():

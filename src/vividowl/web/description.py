@@ -11,22 +11,20 @@ from flask_openapi.openapi import OpenAPI
 from vividowl.web.problems import Problem
 
 PROBLEM_TYPE = "application/problem+json"
-# What any operation may say, and what those say that take something in.
-ALWAYS = {
-    401: "Nobody is signed in",
-    403: "Not for this member, or sent by another page",
-    404: "Not there, or of another shop",
-    405: "Not done at this address; Allow says what is",
-    409: "It clashes with what is there",
-    422: "Something does not fit",
-    429: "Too often",
-    503: "The database is away; nothing was stored",
-}
-WRITING = {
-    400: "No request that can be read",
-    413: "Larger than allowed",
-    415: "Of another type",
-    507: "The disk is full; nothing was stored",
+# What any operation may say instead of what it is for; 413, 415 and 507 only where something is taken in.
+PROBLEMS = {
+    400: "no request that can be read",
+    401: "nobody is signed in",
+    403: "not for this member, or sent by another page",
+    404: "not there, or of another shop",
+    405: "not done at this address; Allow says what is",
+    409: "it clashes with what is there",
+    413: "larger than allowed",
+    415: "of another type",
+    422: "something does not fit",
+    429: "too often",
+    503: "the database is away; nothing was stored",
+    507: "the disk is full; nothing was stored",
 }
 
 
@@ -45,18 +43,20 @@ def document(app: OpenAPI) -> dict[str, Any]:
     schemas = found["components"]["schemas"]
     problem = Problem.model_json_schema(mode="serialization", ref_template="#/components/schemas/{model}")
     schemas |= problem.pop("$defs") | {"Problem": problem}
+    found["components"]["responses"] = {
+        "Problem": {
+            "description": "; ".join(f"{status}: {words}" for status, words in PROBLEMS.items()),
+            "content": {PROBLEM_TYPE: {"schema": {"$ref": "#/components/schemas/Problem"}}},
+        }
+    }
     for path in found["paths"].values():
         for method, operation in path.items():
             if method not in ("get", "post", "put", "delete", "patch"):
                 continue
-            wanted = {**ALWAYS, **(WRITING if method != "get" else {})}
             answers = operation["responses"]
-            for status, words in wanted.items():
-                answers.setdefault(str(status), {"description": words})
-            for status, answer in answers.items():
-                if int(status) >= 400:
-                    schema = {"$ref": "#/components/schemas/Problem"}
-                    answer["content"] = {PROBLEM_TYPE: {"schema": schema}}
+            for status in [s for s in answers if int(s) >= 400]:
+                del answers[status]
+            answers["default"] = {"$ref": "#/components/responses/Problem"}
     _as_sentences(schemas)
     return found
 

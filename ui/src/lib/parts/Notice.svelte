@@ -5,7 +5,7 @@
     tone?: 'note' | 'care' | 'halt';
     title?: string;
     children?: Snippet;
-    actions?: Snippet;
+    actions?: Snippet | undefined;
   }
   let { tone = 'note', title = '', children, actions }: Props = $props();
 </script>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { say } from './words';
   // Close: the count, the order to tighten, the first power-on, what is still open, and what is kept for the model.
-  import { client, Problem, take, type Job } from '../../lib/api';
+  import { client, take, type Job } from '../../lib/api';
   import { once } from '../../lib/once';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { fixed, parseNumber } from '../../lib/format';
@@ -45,20 +45,15 @@
   }
 
   const keep = once(async () => {
-    try {
-      const model = await take(client.PUT('/api/jobs/{job_id}/model', { params: { path: { job_id: job.id } } }));
-      saved = model.id;
-      toast(
-        say('close-page-kept-for-places-own', {
-          model: model.model,
-          count: model.places.length,
-          count_2: model.steps.length,
-        }),
-      );
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
-    }
+    const model = await take(client.PUT('/api/jobs/{job_id}/model', { params: { path: { job_id: job.id } } }));
+    saved = model.id;
+    toast(
+      say('close-page-kept-for-places-own', {
+        model: model.model,
+        count: model.places.length,
+        count_2: model.steps.length,
+      }),
+    );
   });
 </script>
 

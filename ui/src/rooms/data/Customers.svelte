@@ -1,63 +1,37 @@
 <script lang="ts">
   // Customers by name or contact; of the one chosen, all that is kept, to take along or to erase.
-  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { action, resource } from '../../lib/asking.svelte';
+  import { client, take, type Schemas } from '../../lib/api';
   import { day } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import Erase from './Erase.svelte';
   import { say } from './words';
 
   type Customer = Schemas['CustomerOut'];
   let find = $state('');
-  let found = $state.raw<Schemas['CustomerFoundOut'][] | null>(null);
   let chosen = $state.raw<Customer | null>(null);
-  let trouble = $state.raw<Problem | null>(null);
-  let busy = $state(false);
 
   const open = $derived(chosen?.jobs.filter((job) => job.open).map((job) => job.number) ?? []);
 
-  async function doing(work: () => Promise<void>) {
-    busy = true;
-    trouble = null;
-    try {
-      await work();
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    } finally {
-      busy = false;
-    }
-  }
-  // The list follows what is typed; only the answer to what is asked now counts.
-  $effect(() => {
-    const query = { find };
-    let stale = false;
-    const wait = setTimeout(
-      () =>
-        void doing(async () => {
-          const answer = await take(client.GET('/api/customers', { params: { query } }));
-          if (!stale) found = answer.customers;
-        }),
-      find ? 150 : 0,
-    );
-    return () => {
-      stale = true;
-      clearTimeout(wait);
-    };
+  // The list follows what is typed.
+  const listed = resource(
+    () => ({ find }),
+    async (query) => (await take(client.GET('/api/customers', { params: { query } }))).customers,
+    150,
+  );
+  const found = $derived(listed.value);
+  const choose = action(async (customer_id: string) => {
+    chosen = await take(client.GET('/api/customers/{customer_id}', { params: { path: { customer_id } } }));
   });
-  const choose = (customer_id: string) =>
-    doing(async () => {
-      chosen = await take(client.GET('/api/customers/{customer_id}', { params: { path: { customer_id } } }));
-    });
-  const erase = (name: string) =>
-    doing(async () => {
-      const path = { customer_id: chosen?.id ?? '' };
-      chosen = await take(client.POST('/api/customers/{customer_id}/erase', { params: { path }, body: { name } }));
-      found = (await take(client.GET('/api/customers', { params: { query: { find } } }))).customers;
-      toast(say('customers-erased-now'));
-    });
+  const erase = action(async (name: string) => {
+    const path = { customer_id: chosen?.id ?? '' };
+    chosen = await take(client.POST('/api/customers/{customer_id}/erase', { params: { path }, body: { name } }));
+    await listed.load();
+    toast(say('customers-erased-now'));
+  });
 </script>
 
 <h2>{say('customers-title')}</h2>
@@ -84,20 +58,25 @@
       </li>
     {/each}
   </ul>
-  {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+  <Trouble of={erase} />
   <p class="quiet lead">{say('customers-save-what')}</p>
   <div class="row">
     <Button kind="main" href="/api/customers/{chosen.id}/data.zip" download>{say('customers-save')}</Button>
   </div>
-  {#if !chosen.erased_at}<Erase name={chosen.name} {open} {busy} onerase={(name) => void erase(name)} />{/if}
+  {#if !chosen.erased_at}<Erase
+      name={chosen.name}
+      {open}
+      busy={erase.busy}
+      onerase={(name) => void erase.run(name)}
+    />{/if}
 {:else}
   <TextField label={say('customers-find')} name="find" hint={say('customers-find-hint')} bind:value={find} />
-  {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+  <Trouble of={[listed, choose]} />
   {#if found?.length}
     <ul>
       {#each found as one (one.id)}
         <li>
-          <button type="button" onclick={() => void choose(one.id)}>{one.name}</button>
+          <button type="button" onclick={() => void choose.run(one.id)}>{one.name}</button>
           <span>{one.contact || '–'}</span>
           <span class="quiet"
             >{say('customers-jobs', { count: one.jobs })}{#if one.last_on}, {say('customers-last', {

@@ -1,13 +1,13 @@
 <script lang="ts">
   import { say } from './words';
   // One device: its resistance over the visits, what was fitted when, what it lost since, and what to do.
-  import { client, Problem, take, type Schemas } from '../../lib/api';
-  import { once } from '../../lib/once';
+  import { action, resource } from '../../lib/asking.svelte';
+  import { client, take, type Schemas } from '../../lib/api';
   import { day, fixed, NOT_KNOWN } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import { go } from '../../lib/router.svelte';
   import { session } from '../../lib/session.svelte';
   import { toast } from '../../lib/toasts.svelte';
@@ -19,42 +19,25 @@
   }
   let { id }: Props = $props();
   type Figure = Schemas['FigureOut'] | null;
-  let device = $state.raw<Schemas['DeviceOut'] | null>(null);
-  let trouble = $state.raw<Problem | null>(null);
+  const device = resource(
+    () => id,
+    (device_id) => take(client.GET('/api/devices/{device_id}', { params: { path: { device_id } } })),
+  );
   const owner = $derived(session.present?.person?.role === 'owner');
-  const measured = $derived((device?.visits.filter((v) => v.before || v.after).length ?? 0) > 1);
+  const measured = $derived((device.value?.visits.filter((v) => v.before || v.after).length ?? 0) > 1);
 
-  async function attempt(call: () => Promise<void>) {
-    try {
-      await call();
-      trouble = null;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    }
-  }
-  const load = (device_id: string) =>
-    attempt(async () => {
-      device = await take(client.GET('/api/devices/{device_id}', { params: { path: { device_id } } }));
-    });
-  $effect(() => void load(id));
-
-  const undo = once((change_id: string) =>
-    attempt(async () => {
-      await take(client.POST('/api/devices/changes/{change_id}/undo', { params: { path: { change_id } } }));
-      toast(say('devices-taken-back'));
-      await load(id);
-    }),
-  );
-  const another = once((visit: Schemas['VisitOut']) =>
-    attempt(async () => {
-      const params = { path: { device_id: id } };
-      const alone = await take(client.POST('/api/devices/{device_id}/split', { params, body: { job: visit.job_id } }));
-      const change = alone.changes[0];
-      toast(say('devices-taken-apart', { day: day(visit.on) }), change ? { undo: () => void undo(change.id) } : {});
-      await load(id);
-    }),
-  );
+  const undo = action(async (change_id: string) => {
+    await take(client.POST('/api/devices/changes/{change_id}/undo', { params: { path: { change_id } } }));
+    toast(say('devices-taken-back'));
+    await device.load();
+  });
+  const another = action(async (visit: Schemas['VisitOut']) => {
+    const params = { path: { device_id: id } };
+    const alone = await take(client.POST('/api/devices/{device_id}/split', { params, body: { job: visit.job_id } }));
+    const change = alone.changes[0];
+    toast(say('devices-taken-apart', { day: day(visit.on) }), change ? { undo: () => void undo.run(change.id) } : {});
+    await device.load();
+  });
 
   const figure = (f: Figure) =>
     f ? `${fixed(f.resistance_k_per_w, 2)} ± ${fixed(f.u95_k_per_w, 2)}` : say('devices-not-measured');
@@ -63,16 +46,13 @@
 {#snippet hot(f: Schemas['FigureOut'] | null)}
   {#each f?.hot ?? [] as words (words)}<span class="hot">{words}</span>{/each}
 {/snippet}
-{#if trouble}
-  <Notice tone="care" title={trouble.body.detail}
-    >{trouble.body.remedy}
-    {#snippet actions()}<Button onclick={() => void load(id)}>{say('devices-try-again')}</Button><Button href="/devices"
-        >{say('devices-all')}</Button
-      >{/snippet}</Notice
-  >
-{/if}
-{#if device}
-  {@const d = device}
+<Trouble of={[device, undo, another]}>
+  {#snippet actions()}<Button onclick={() => void device.load()}>{say('devices-try-again')}</Button><Button
+      href="/devices">{say('devices-all')}</Button
+    >{/snippet}
+</Trouble>
+{#if device.value}
+  {@const d = device.value}
   <header>
     <div>
       <h1>{d.model}</h1>
@@ -131,7 +111,7 @@
           {#if owner}
             <td class="number">
               {#if d.visits.length > 1}
-                <Button kind="bare" onclick={() => void another(v)}>{say('devices-another-device')}</Button>
+                <Button kind="bare" onclick={() => void another.run(v)}>{say('devices-another-device')}</Button>
               {/if}
             </td>
           {/if}
@@ -149,12 +129,12 @@
               ? say('devices-change-merged', { visits: change.visits })
               : say('devices-change-split', { visits: change.visits })}</span
           >
-          <Button onclick={() => void undo(change.id)}>{say('devices-undo')}</Button>
+          <Button onclick={() => void undo.run(change.id)}>{say('devices-undo')}</Button>
         </li>
       {/each}
     </ul>
   {/if}
-{:else if !trouble}
+{:else if !device.trouble}
   <p class="quiet" role="status">{say('devices-opening')}</p>
 {/if}
 

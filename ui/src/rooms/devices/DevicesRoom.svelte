@@ -1,62 +1,43 @@
 <script lang="ts">
   import { say } from './words';
   // Devices, the one seen last on top; above them those that may be one and that only a person can tell.
-  import { client, Problem, take, type Schemas } from '../../lib/api';
-  import { once } from '../../lib/once';
+  import { action, resource } from '../../lib/asking.svelte';
+  import { client, take, type Schemas } from '../../lib/api';
   import { day, plural } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import { session } from '../../lib/session.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import { KINDS } from '../../lib/words';
 
   const STEP = 25;
-  let page = $state.raw<Schemas['DevicePage'] | null>(null);
-  let trouble = $state.raw<Problem | null>(null);
   let find = $state('');
   let offset = $state(0);
   const owner = $derived(session.present?.person?.role === 'owner');
 
-  async function load(at: number, text: string) {
-    try {
-      const query = { limit: STEP, offset: at, find: text };
-      const found = await take(client.GET('/api/devices', { params: { query } }));
-      // Only the answer to what is asked now counts.
-      if (at === offset && text === find) page = found;
-      trouble = null;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    }
-  }
   // The list follows what is typed, once the hand rests.
-  $effect(() => {
-    const [at, text] = [offset, find];
-    const wait = setTimeout(() => void load(at, text), text ? 150 : 0);
-    return () => clearTimeout(wait);
-  });
+  const listed = resource(
+    () => ({ limit: STEP, offset, find }),
+    (query) => take(client.GET('/api/devices', { params: { query } })),
+    150,
+  );
+  const page = $derived(listed.value);
 
-  const same = once(async (keep: Schemas['DeviceRowOut'], other: Schemas['DeviceRowOut']) => {
-    try {
-      const params = { path: { device_id: keep.id } };
-      const whole = await take(client.POST('/api/devices/{device_id}/merge', { params, body: { other: other.id } }));
-      const change = whole.changes[0];
-      toast(say('devices-put-together', { model: whole.model, visits: plural(whole.visits.length, 'visit') }), {
-        ...(change && { undo: () => undo(change.id) }),
-      });
-      await load(offset, find);
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    }
-  });
-
-  const undo = once(async (change_id: string) => {
+  const undo = action(async (change_id: string) => {
     await take(client.POST('/api/devices/changes/{change_id}/undo', { params: { path: { change_id } } }));
     toast(say('devices-taken-back'));
-    await load(offset, find);
+    await listed.load();
+  });
+  const same = action(async (keep: Schemas['DeviceRowOut'], other: Schemas['DeviceRowOut']) => {
+    const params = { path: { device_id: keep.id } };
+    const whole = await take(client.POST('/api/devices/{device_id}/merge', { params, body: { other: other.id } }));
+    const change = whole.changes[0];
+    toast(say('devices-put-together', { model: whole.model, visits: plural(whole.visits.length, 'visit') }), {
+      ...(change && { undo: () => void undo.run(change.id) }),
+    });
+    await listed.load();
   });
 </script>
 
@@ -69,9 +50,7 @@
     <TextField label={say('devices-find')} name="find" bind:value={find} hint={say('devices-find-hint')} />
   </div>
 </header>
-{#if trouble}
-  <Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>
-{/if}
+<Trouble of={[listed, same, undo]} />
 {#if page && owner && page.may_be_one.length && !find && offset === 0}
   <section class="apart">
     <h2>{say('devices-not-told-apart')}</h2>
@@ -86,7 +65,8 @@
                 >{say('devices-visit-on', { day: day(d.last_on) })}</a
               >{/each}
           </span>
-          {#if keep && other}<Button onclick={() => void same(keep, other)}>{say('devices-same-device')}</Button>{/if}
+          {#if keep && other}<Button onclick={() => void same.run(keep, other)}>{say('devices-same-device')}</Button
+            >{/if}
         </li>
       {/each}
     </ul>

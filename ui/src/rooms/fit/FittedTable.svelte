@@ -1,7 +1,7 @@
 <script lang="ts">
   import { say } from '../job/words';
   // What was fitted, and a way to take it off the list and bring it back.
-  import { client, Problem, take, type FitItem } from '../../lib/api';
+  import { client, take, type FitItem } from '../../lib/api';
   import { once } from '../../lib/once';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
@@ -26,25 +26,14 @@
 
   const remove = once(async (item: FitItem) => {
     const path = { job_id: jobId, item_id: item.id };
-    try {
-      onitems((await take(client.DELETE('/api/jobs/{job_id}/fit/items/{item_id}', { params: { path } }))).items);
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
-      return;
-    }
+    onitems((await take(client.DELETE('/api/jobs/{job_id}/fit/items/{item_id}', { params: { path } }))).items);
     toast(item.lot_id ? say('fit-taken-off-list-shelf') : say('fit-taken-off-list'), {
       undo: () => void bringBack(path),
     });
   });
 
   const bringBack = once(async (path: { job_id: string; item_id: string }) => {
-    try {
-      onitems((await take(client.POST('/api/jobs/{job_id}/fit/items/{item_id}/restore', { params: { path } }))).items);
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
-    }
+    onitems((await take(client.POST('/api/jobs/{job_id}/fit/items/{item_id}/restore', { params: { path } }))).items);
   });
 </script>
 

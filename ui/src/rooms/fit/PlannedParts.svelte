@@ -1,6 +1,6 @@
 <script lang="ts">
   import { say } from '../job/words';
-  import { client, Problem, take, type FitItem, type Option, type Part, type Schemas } from '../../lib/api';
+  import { client, take, type FitItem, type Option, type Part, type Schemas } from '../../lib/api';
   import { once } from '../../lib/once';
   import { fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -39,15 +39,10 @@
       amount_unit: part.amount === null ? '' : unit,
       lot_id: part.lot_id,
     } as Schemas['FitItemIn'];
-    try {
-      onitems((await take(client.POST('/api/jobs/{job_id}/fit/items', { params, body }))).items);
-      toast(
-        part.lot_id ? say('planned-parts-booked-from-lot', { lot: part.lot }) : say('planned-parts-noted-did-not-come'),
-      );
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
-    }
+    onitems((await take(client.POST('/api/jobs/{job_id}/fit/items', { params, body }))).items);
+    toast(
+      part.lot_id ? say('planned-parts-booked-from-lot', { lot: part.lot }) : say('planned-parts-noted-did-not-come'),
+    );
   });
 </script>
 

@@ -1,47 +1,37 @@
 <script lang="ts">
   // Links by which the customer opens the record on a phone: to show, to copy, to withdraw.
   import { say } from './closed-words';
-  import { onMount } from 'svelte';
-  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { action, resource } from '../../lib/asking.svelte';
+  import { client, take, type Schemas } from '../../lib/api';
   import { day } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
   import Sure from '../../lib/parts/Sure.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import { toast } from '../../lib/toasts.svelte';
 
   interface Props {
     jobId: string;
   }
   let { jobId }: Props = $props();
-  let links = $state.raw<Schemas['LinkOut'][] | null>(null);
-  let trouble = $state<Problem | null>(null);
-  let busy = $state(false);
   const params = $derived({ path: { job_id: jobId } });
+  const listed = resource(
+    () => jobId,
+    async (job_id) => (await take(client.GET('/api/jobs/{job_id}/links', { params: { path: { job_id } } }))).links,
+  );
+  const links = $derived(listed.value);
   const over = (link: Schemas['LinkOut']) => Date.parse(link.expires_at) < Date.now();
   const live = $derived(links?.find((link) => !link.withdrawn_at && !over(link)));
   const gone = $derived(links?.filter((link) => link !== live) ?? []);
 
-  async function act(work: () => Promise<unknown>) {
-    trouble = null;
-    busy = true;
-    try {
-      await work();
-      links = (await take(client.GET('/api/jobs/{job_id}/links', { params }))).links;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    } finally {
-      busy = false;
-    }
-  }
-  onMount(() => act(async () => undefined));
-
-  const make = () => act(() => take(client.POST('/api/jobs/{job_id}/links', { params })));
-  const withdraw = (link: Schemas['LinkOut']) =>
-    act(async () => {
-      await take(client.DELETE('/api/links/{link_id}', { params: { path: { link_id: link.id } } }));
-      toast(say('links-was-withdrawn'));
-    });
+  const make = action(async () => {
+    await take(client.POST('/api/jobs/{job_id}/links', { params }));
+    await listed.load();
+  });
+  const withdraw = action(async (link: Schemas['LinkOut']) => {
+    await take(client.DELETE('/api/links/{link_id}', { params: { path: { link_id: link.id } } }));
+    toast(say('links-was-withdrawn'));
+    await listed.load();
+  });
   async function copy(link: Schemas['LinkOut']) {
     try {
       await navigator.clipboard.writeText(link.address);
@@ -54,7 +44,7 @@
 
 <section>
   <h3>{say('links-title')}</h3>
-  {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+  <Trouble of={[listed, make, withdraw]} />
   {#if live}
     <div class="live">
       <img src={live.drawing} alt={say('links-code', { address: live.address })} width="148" height="148" />
@@ -70,15 +60,15 @@
             words={say('links-withdraw')}
             sure={say('links-withdraw-sure')}
             keep={say('links-keep')}
-            {busy}
-            onsure={() => void (live && withdraw(live))}
+            busy={withdraw.busy}
+            onsure={() => void (live && withdraw.run(live))}
           />
         </div>
       </div>
     </div>
   {:else if links}
     <p class="quiet lead">{say('links-none')}</p>
-    <Button {busy} onclick={make}>{say('links-make')}</Button>
+    <Button busy={make.busy} onclick={() => void make.run()}>{say('links-make')}</Button>
   {/if}
   {#if gone.length}
     <ul>

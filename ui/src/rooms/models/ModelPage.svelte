@@ -1,15 +1,15 @@
 <script lang="ts">
   import { say } from './words';
   // One model: map with its order, dies, gaps, what was found, what it takes, and its notes.
-  import { client, Problem, take, type Schemas } from '../../lib/api';
-  import { once } from '../../lib/once';
+  import { action, resource } from '../../lib/asking.svelte';
+  import { client, take, type Schemas } from '../../lib/api';
   import { fixed, plural } from '../../lib/format';
   import ScrewMap from '../../lib/maps/ScrewMap.svelte';
   import ClassShape from '../../lib/maps/ClassShape.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import { go } from '../../lib/router.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import { session } from '../../lib/session.svelte';
@@ -20,58 +20,41 @@
     id: string;
   }
   let { id }: Props = $props();
-  let model = $state.raw<Schemas['ModelOut'] | null>(null);
-  let trouble = $state.raw<Problem | null>(null);
   let torque = $state('');
   let notes = $state('');
   let sure = $state(false);
   const params = $derived({ path: { model_id: id } });
   const owner = $derived(session.present?.person?.role === 'owner');
 
-  $effect(() => void load());
+  const kept = resource(
+    () => id,
+    async (model_id) => show(await take(client.GET('/api/models/{model_id}', { params: { path: { model_id } } }))),
+  );
+  const model = $derived(kept.value);
 
   function show(found: Schemas['ModelOut']) {
-    model = found;
     torque = found.torque_notes;
     notes = found.notes;
-    trouble = null;
+    return found;
   }
 
-  async function attempt(call: () => Promise<void>) {
-    try {
-      await call();
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    }
-  }
-  const load = () => attempt(async () => show(await take(client.GET('/api/models/{model_id}', { params }))));
-  const save = once(() =>
-    attempt(async () => {
-      const body = { version: model?.version ?? 0, torque_notes: torque, notes };
-      show(await take(client.PUT('/api/models/{model_id}', { params, body })));
-      toast(say('model-page-notes-kept'));
-    }),
-  );
-  const remove = once(async () => {
-    const { error, response } = await client.DELETE('/api/models/{model_id}', { params });
-    if (!response.ok) {
-      trouble = new Problem(error as Schemas['Problem']);
-      return;
-    }
+  const save = action(async () => {
+    const body = { version: model?.version ?? 0, torque_notes: torque, notes };
+    kept.value = show(await take(client.PUT('/api/models/{model_id}', { params, body })));
+    toast(say('model-page-notes-kept'));
+  });
+  const remove = action(async () => {
+    await take(client.DELETE('/api/models/{model_id}', { params }));
     toast(say('model-page-model-thrown-away-its'));
     go('/models');
   });
 </script>
 
-{#if trouble}
-  <Notice tone="care" title={trouble.body.detail}
-    >{trouble.body.remedy}
-    {#snippet actions()}<Button onclick={() => void load()}>{say('model-page-load-newer-state')}</Button><Button
-        href="/models">{say('model-page-all-models')}</Button
-      >{/snippet}</Notice
-  >
-{/if}
+<Trouble of={[kept, save, remove]}>
+  {#snippet actions()}<Button onclick={() => void kept.load()}>{say('model-page-load-newer-state')}</Button><Button
+      href="/models">{say('model-page-all-models')}</Button
+    >{/snippet}
+</Trouble>
 {#if model}
   <header>
     <div>
@@ -89,7 +72,7 @@
     <div class="row">
       <Button href="/api/models/{model.id}/file" download>{say('model-page-export-as-json')}</Button>
       {#if owner && !sure}<Button onclick={() => (sure = true)}>{say('model-page-throw-away')}</Button>{/if}
-      {#if sure}<Button kind="main" onclick={() => void remove()}>{say('model-page-yes-throw-away')}</Button>
+      {#if sure}<Button kind="main" onclick={() => void remove.run()}>{say('model-page-yes-throw-away')}</Button>
         <Button onclick={() => (sure = false)}>{say('model-page-no')}</Button>{/if}
     </div>
   </header>
@@ -163,9 +146,9 @@
       bind:value={notes}
       hint={say('model-page-weak-clip-at-left')}
     />
-    <div><Button kind="main" onclick={() => void save()}>{say('model-page-keep-notes')}</Button></div>
+    <div><Button kind="main" onclick={() => void save.run()}>{say('model-page-keep-notes')}</Button></div>
   </section>
-{:else if !trouble}
+{:else if !kept.trouble}
   <p class="quiet" role="status">{say('model-page-opening-model')}</p>
 {/if}
 

@@ -2,7 +2,8 @@
   import { say } from './words';
   // How far the latest interface has run in: its runs over heat cycles, the end with its U, and what is still needed.
   import { linear } from '../../lib/charts/linear';
-  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { resource } from '../../lib/asking.svelte';
+  import { client, take, type Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
   import Choice from '../../lib/parts/Choice.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
@@ -15,8 +16,6 @@
   const HEIGHT = 206;
   let width = $state(600);
   let since = $state<'heat_cycles' | 'hours' | 'days'>('heat_cycles');
-  let told = $state.raw<Schemas['BurnInOut'] | null>(null);
-  let why = $state('');
   const cycled = $derived(found.states.some((s) => s.heat_cycles !== null || s.hours !== null));
   const offered = $derived(
     (['heat_cycles', 'hours', 'days'] as const).filter(
@@ -26,19 +25,12 @@
 
   const counted = $derived(offered.includes(since) ? since : 'days');
 
-  $effect(() => {
-    if (!cycled || !found.runs.length) return;
-    void take(
-      client.GET('/api/jobs/{job_id}/burn-in', {
-        params: { path: { job_id: jobId }, query: { since: counted } },
-      }),
-    )
-      .then((next) => ([told, why] = [next, '']))
-      .catch((error: unknown) => {
-        if (!(error instanceof Problem)) throw error;
-        [told, why] = [null, `${error.body.detail} ${error.body.remedy}`];
-      });
-  });
+  const asked = resource(
+    () => (cycled && found.runs.length ? { since: counted } : null),
+    (query) => take(client.GET('/api/jobs/{job_id}/burn-in', { params: { path: { job_id: jobId }, query } })),
+  );
+  const told = $derived(asked.value);
+  const why = $derived(asked.trouble ? `${asked.trouble.body.detail} ${asked.trouble.body.remedy}` : '');
 
   const reach = $derived(Math.max(...(told?.points ?? []).map((p) => p.x), 1) + (told?.more_needed ?? 0));
   const x = $derived(linear([0, reach * 1.05], [48, width - 16]));

@@ -1,12 +1,13 @@
 <script lang="ts">
   import { say } from './words';
   // What each of several changes brought: a waterfall from before to after, effects with U, and the runs still missing.
-  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { resource } from '../../lib/asking.svelte';
+  import { client, take, type Schemas } from '../../lib/api';
   import { change, fixed } from '../../lib/format';
   import DataTable from '../../lib/parts/DataTable.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
   import Tick from '../../lib/parts/Tick.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import { FACTORS } from '../../lib/words';
   import { upper } from '../../lib/say';
   import { unitOf } from './figures';
@@ -22,8 +23,6 @@
   const MOST = 5;
   let left = $state<Record<string, boolean>>({});
   let value = $state('');
-  let told = $state.raw<Schemas['FactorsOut'] | null>(null);
-  let trouble = $state.raw<Problem | null>(null);
   let opened = $state('');
 
   // A state is what the others make of it; as a factor of its own it would stand in all of them.
@@ -35,19 +34,12 @@
   const signed = (e: Schemas['EffectOfOut']) =>
     e.effect === null ? say('run-list-not-told') : e.u95 === null ? fixed(e.effect, 2) : change(e.effect, e.u95, unit);
 
-  $effect(() => {
-    const [by, of] = [chosen, value];
-    if (!by.length || !of) return;
-    const params = { path: { job_id: jobId }, query: { by: by as ['material'], value: of } };
-    void take(client.GET('/api/jobs/{job_id}/factors', { params }))
-      .then((next) => {
-        if (by === chosen && of === value) [told, trouble] = [next, null];
-      })
-      .catch((error: unknown) => {
-        if (!(error instanceof Problem)) throw error;
-        [told, trouble] = [null, error];
-      });
-  });
+  const asked = resource(
+    () => (found.runs.length && chosen.length && value ? { by: chosen as ['material'], value } : null),
+    ({ by, value: of }) =>
+      take(client.GET('/api/jobs/{job_id}/factors', { params: { path: { job_id: jobId }, query: { by, value: of } } })),
+  );
+  const told = $derived(asked.value);
 </script>
 
 <section>
@@ -61,7 +53,7 @@
       <!-- Less power is a gain in kelvins and none in kelvins per watt. -->
       <FigurePick {found} bind:value first={offered.includes('tuning') ? 'rise_K' : ''} />
     </div>
-    {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+    <Trouble of={asked} />
     {#if told}
       {#if told.fan_rpm !== null}
         <p class="quiet">{say('run-list-one-speed', { rpm: fixed(told.fan_rpm, 0) })}</p>

@@ -1,13 +1,13 @@
 <script lang="ts">
   import { say } from './words';
   // What somebody did to the device between runs makes its next state.
-  import { client, Problem, take, type Schemas } from '../../lib/api';
-  import { once } from '../../lib/once';
+  import { action } from '../../lib/asking.svelte';
+  import { client, take, type Schemas } from '../../lib/api';
   import { parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import { CAUSES, INTERFACES } from '../../lib/words';
 
@@ -26,9 +26,8 @@
   let words = $state('');
   let material = $state('');
   let product = $state('');
-  let trouble = $state.raw<Problem | null>(null);
 
-  const begin = once(async () => {
+  const begin = action(async () => {
     const heat_cycles = parseNumber(cycles);
     const body = {
       cause: cause as Cause,
@@ -40,16 +39,10 @@
       product: cause === 'attempt' ? product : '',
       heat_cycles: cause === 'cycled' && !Number.isNaN(heat_cycles) ? heat_cycles : null,
     };
-    try {
-      const next = await take(client.POST('/api/jobs/{job_id}/states', { params: { path: { job_id: jobId } }, body }));
-      toast(say('run-list-state-begun', { position: next.states.length }));
-      firmware = tuning = cycles = words = material = product = '';
-      trouble = null;
-      onstate(next);
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    }
+    const next = await take(client.POST('/api/jobs/{job_id}/states', { params: { path: { job_id: jobId } }, body }));
+    toast(say('run-list-state-begun', { position: next.states.length }));
+    firmware = tuning = cycles = words = material = product = '';
+    onstate(next);
   });
   const latest = $derived(found.states.at(-1));
 </script>
@@ -60,7 +53,7 @@
   <form
     onsubmit={(e) => {
       e.preventDefault();
-      void begin();
+      void begin.run();
     }}
   >
     <Pick
@@ -91,7 +84,7 @@
       {#if material}<TextField label={say('run-list-product')} name="product" bind:value={product} />{/if}
     {/if}
     <TextField label={say('run-list-words')} name="words" bind:value={words} />
-    {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+    <Trouble of={begin} />
     <div><Button type="submit">{say('run-list-add-state')}</Button></div>
   </form>
 </section>

@@ -1,13 +1,13 @@
 <script lang="ts">
   // Sets of runs that separate several changes, named before any of them is run, and how many repeats a difference needs.
-  import { client, Problem, take, type Schemas } from '../../lib/api';
-  import { once } from '../../lib/once';
+  import { action } from '../../lib/asking.svelte';
+  import { client, take, type Schemas } from '../../lib/api';
   import { fixed, parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import Working from '../../lib/parts/Working.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import { FACTORS } from '../../lib/words';
   import FigurePick from './FigurePick.svelte';
   import { digitsOf, unitOf } from './figures';
@@ -28,7 +28,6 @@
   let value = $state('');
   let want = $state('');
   let told = $state.raw<Schemas['RunPlansOut'] | null>(null);
-  let trouble = $state.raw<Problem | null>(null);
 
   const unused = (own: Factor) => OFFERED.filter((f) => f === own || !rows.some((r) => r.factor === f));
   const split = (levels: string): string[] =>
@@ -37,7 +36,8 @@
       .map((l) => l.trim())
       .filter(Boolean);
 
-  const propose = once(async () => {
+  const propose = action(async () => {
+    told = null;
     const least = parseNumber(want);
     const factors = rows.map((r) => ({ factor: r.factor, settings: split(r.levels) }));
     const empty = factors.find((f) => !f.settings.length);
@@ -46,13 +46,7 @@
       value,
       want: Number.isFinite(least) ? least : null,
     };
-    try {
-      told = await take(client.POST('/api/jobs/{job_id}/run-plans', { params: { path: { job_id: jobId } }, body }));
-      trouble = null;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      [told, trouble] = [null, error];
-    }
+    told = await take(client.POST('/api/jobs/{job_id}/run-plans', { params: { path: { job_id: jobId } }, body }));
   });
   const written = (v: number) => `${fixed(v, digitsOf(value))} ${unitOf(value)}`.trim();
 </script>
@@ -62,7 +56,7 @@
   <form
     onsubmit={(e) => {
       e.preventDefault();
-      void propose();
+      void propose.run();
     }}
   >
     {#each rows as row, i (i)}
@@ -99,7 +93,7 @@
       {/if}
     </div>
   </form>
-  {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+  <Trouble of={propose} />
   {#if told}
     <ul class="sets">
       {#each told.plans as plan (plan.plan)}

@@ -1,11 +1,13 @@
 <script lang="ts">
   import { say } from './words';
   // The runs in order by one factor: places, ties, and bars with their U on one scale.
-  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { resource } from '../../lib/asking.svelte';
+  import { client, take, type Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
   import Notice from '../../lib/parts/Notice.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import { FACTORS, FIGURES } from '../../lib/words';
   import CrossedTable from './CrossedTable.svelte';
   import FigurePick from './FigurePick.svelte';
@@ -23,10 +25,7 @@
   // Levels of other factors that are looked at; all of them where a person says so.
   let only = $state<Record<string, string>>({});
   const ALL = 'all';
-  let ranking = $state.raw<Schemas['RankingOut'] | null>(null);
-  let crossed = $state.raw<Schemas['CrossedOut'] | null>(null);
   let across = $state('');
-  let trouble = $state.raw<Problem | null>(null);
 
   const factor = $derived(found.factors.includes(by) ? by : (found.factors[0] ?? ''));
   // What would be mixed is held: the fan setting and the place that most runs have.
@@ -49,35 +48,32 @@
       .filter((w) => w.figure),
   );
   const wish = $derived(wishes.find((w) => w.figure === value)?.wish ?? '');
-  const best = $derived(ranking?.groups.filter((g) => g.place === 1).map((g) => levelWords(factor, g.group)) ?? []);
   // A second factor across; where one of noise and temperature is held, the fan is what was varied.
   const NONE = 'none';
   const crossing = $derived(found.factors.filter((f) => f !== factor && !(f === 'fan' && isMatched(value))));
   const second = $derived(crossing.includes(across) ? across : '');
 
   // The ranking follows what is chosen and the runs themselves.
-  $effect(() => {
-    const [asked, of, over] = [factor, value, second];
-    if (!asked || !of || !found.runs.length) return;
-    const within = Object.fromEntries(held.filter((f) => f.chosen !== ALL).map((f) => [f.name, f.chosen]));
-    const query = { by: asked as 'material', value: of, ...within };
-    const path = { job_id: jobId };
-    const answer = over
-      ? take(
-          client.GET('/api/jobs/{job_id}/rank-across', {
-            params: { path, query: { ...query, across: over as 'fan' } },
-          }),
-        ).then((next) => [null, next] as const)
-      : take(client.GET('/api/jobs/{job_id}/rank', { params: { path, query } })).then((next) => [next, null] as const);
-    answer
-      .then((next) => {
-        if (asked === factor && of === value && over === second) [[ranking, crossed], trouble] = [next, null];
-      })
-      .catch((error: unknown) => {
-        if (!(error instanceof Problem)) throw error;
-        [ranking, crossed, trouble] = [null, null, error];
-      });
-  });
+  const asked = resource(
+    () => {
+      if (!factor || !value || !found.runs.length) return null;
+      const within = Object.fromEntries(held.filter((f) => f.chosen !== ALL).map((f) => [f.name, f.chosen]));
+      return { query: { by: factor as 'material', value, ...within }, over: second };
+    },
+    async ({ query, over }) => {
+      const path = { job_id: jobId };
+      if (!over) {
+        const ranking = await take(client.GET('/api/jobs/{job_id}/rank', { params: { path, query } }));
+        return { ranking, crossed: null };
+      }
+      const across = { ...query, across: over as 'fan' };
+      const crossed = await take(client.GET('/api/jobs/{job_id}/rank-across', { params: { path, query: across } }));
+      return { ranking: null, crossed };
+    },
+  );
+  const ranking = $derived(asked.value?.ranking ?? null);
+  const crossed = $derived(asked.value?.crossed ?? null);
+  const best = $derived(ranking?.groups.filter((g) => g.place === 1).map((g) => levelWords(factor, g.group)) ?? []);
 </script>
 
 <section>
@@ -124,7 +120,7 @@
         />
       {/each}
     </div>
-    {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+    <Trouble of={asked} />
     {#if crossed}<CrossedTable {crossed} {factor} across={second} {value} />{/if}
     {#if ranking}
       {#if best.length && best.length < ranking.groups.length}

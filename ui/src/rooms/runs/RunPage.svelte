@@ -1,9 +1,10 @@
 <script lang="ts">
   import { say } from './words';
   // One further run: measured like Before and After.
-  import { client, Problem, take, type Run, type Schemas } from '../../lib/api';
+  import { resource } from '../../lib/asking.svelte';
+  import { client, take } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import JobHead from '../job/JobHead.svelte';
   import RunPanels from '../measure/RunPanels.svelte';
   import { nameOf } from './names';
@@ -13,52 +14,41 @@
     key: string;
   }
   let { id, key }: Props = $props();
-  let job = $state.raw<Schemas['JobOut'] | null>(null);
-  let run = $state.raw<Run | null>(null);
-  let row = $state.raw<Schemas['RunRowOut'] | null>(null);
-  let trouble = $state.raw<Problem | null>(null);
-
-  async function load() {
-    const params = { path: { job_id: id } };
-    try {
-      const [taken, measured, all] = await Promise.all([
+  const whole = resource(
+    () => ({ id, key }),
+    async ({ id: job_id, key: side }) => {
+      const params = { path: { job_id } };
+      const [job, run, all] = await Promise.all([
         take(client.GET('/api/jobs/{job_id}', { params })),
-        take(client.GET('/api/jobs/{job_id}/runs/{side}', { params: { path: { job_id: id, side: key } } })),
+        take(client.GET('/api/jobs/{job_id}/runs/{side}', { params: { path: { job_id, side } } })),
         take(client.GET('/api/jobs/{job_id}/all-runs', { params })),
       ]);
-      [job, run, row] = [taken, measured, all.runs.find((r) => r.key === key) ?? null];
-      trouble = null;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    }
-  }
-  $effect(() => void load());
+      return { job, run, row: all.runs.find((r) => r.key === side) ?? null };
+    },
+  );
+  const shown = $derived(whole.value);
 </script>
 
-{#if trouble}
-  <Notice tone="care" title={trouble.body.detail}
-    >{trouble.body.remedy}
-    {#snippet actions()}<Button href="/jobs/{id}/runs">{say('run-page-all-runs')}</Button>{/snippet}</Notice
-  >
-{/if}
-{#if job}<JobHead {job} />{/if}
-{#if run && job}
+<Trouble of={whole}>
+  {#snippet actions()}<Button href="/jobs/{id}/runs">{say('run-page-all-runs')}</Button>{/snippet}
+</Trouble>
+{#if shown}
+  <JobHead job={shown.job} />
   <header>
-    <h2>{say('run-page-run', { name: row ? nameOf(row) : '' })}</h2>
+    <h2>{say('run-page-run', { name: shown.row ? nameOf(shown.row) : '' })}</h2>
     <Button href="/jobs/{id}/runs">{say('run-page-all-runs')}</Button>
   </header>
   <RunPanels
     jobId={id}
-    {run}
+    run={shown.run}
     runKey={key}
-    closed={!!job.handed_over_at}
-    onrun={async (next) => {
-      run = next;
+    closed={!!shown.job.handed_over_at}
+    onrun={async (run) => {
+      whole.value = { ...shown, run };
     }}
-    onreload={load}
+    onreload={whole.load}
   />
-{:else if !trouble}
+{:else if !whole.trouble}
   <p class="quiet" role="status">{say('run-list-opening')}</p>
 {/if}
 

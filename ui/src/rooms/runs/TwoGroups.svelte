@@ -1,9 +1,11 @@
 <script lang="ts">
   // Two groups of runs by one figure: both means, and the difference with its U.
-  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { resource } from '../../lib/asking.svelte';
+  import { client, take, type Schemas } from '../../lib/api';
   import { change, fixed } from '../../lib/format';
   import Notice from '../../lib/parts/Notice.svelte';
   import { FACTORS } from '../../lib/words';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import FigurePick from './FigurePick.svelte';
   import { digitsOf, unitOf } from './figures';
   import { say } from './words';
@@ -16,19 +18,11 @@
   }
   let { jobId, found, first, second }: Props = $props();
   let value = $state('');
-  let told = $state.raw<Schemas['TwoGroupsOut'] | null>(null);
-  let trouble = $state.raw<Problem | null>(null);
-
-  $effect(() => {
-    const query = { first, second, value };
-    if (!value) return;
-    void take(client.GET('/api/jobs/{job_id}/compare-groups', { params: { path: { job_id: jobId }, query } }))
-      .then((next) => ([told, trouble] = [next, null]))
-      .catch((error: unknown) => {
-        if (!(error instanceof Problem)) throw error;
-        [told, trouble] = [null, error];
-      });
-  });
+  const asked = resource(
+    () => (value ? { first, second, value } : null),
+    (query) => take(client.GET('/api/jobs/{job_id}/compare-groups', { params: { path: { job_id: jobId }, query } })),
+  );
+  const told = $derived(asked.value);
 
   const unit = $derived(unitOf(value));
   const mean = (g: Schemas['GroupMeanOut']) =>
@@ -37,7 +31,7 @@
 
 <section aria-label={say('run-list-groups')}>
   <div class="pick"><FigurePick {found} matched={false} bind:value /></div>
-  {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+  <Trouble of={asked} />
   {#if told}
     <p class="head">
       {told.u95 === null

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { say } from './words';
-  import { client, Problem, take, type Product, type Schemas, type Shelf } from '../../lib/api';
+  import { client, take, type Product, type Schemas, type Shelf } from '../../lib/api';
   import { once } from '../../lib/once';
   import { day, fixed, money } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -39,13 +39,8 @@
         () => client.POST('/api/shelf/offcuts/{offcut_id}/restore', { params: { path: { offcut_id: id } } }),
       ],
     }[what];
-    try {
-      onshelf(await take(call[0]!()));
-      toast(say('lot-dialog-taken-off-shelf'), { undo: async () => onshelf(await take(call[1]!())) });
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
-    }
+    onshelf(await take(call[0]!()));
+    toast(say('lot-dialog-taken-off-shelf'), { undo: async () => onshelf(await take(call[1]!())) });
   });
 </script>
 

@@ -2,7 +2,7 @@
   import { say } from './words';
   // Where one is signed in, with a way to end each: a tablet that was left somewhere is signed out from here.
   import { onMount } from 'svelte';
-  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { client, take, type Schemas } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
   import { moment } from '../../lib/format';
   import { toast } from '../../lib/toasts.svelte';
@@ -18,13 +18,8 @@
   }
 
   async function load(call: Promise<Schemas['SessionsOut']>, told = '') {
-    try {
-      sessions = (await call).sessions;
-      if (told) toast(told);
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
-    }
+    sessions = (await call).sessions;
+    if (told) toast(told);
   }
 
   onMount(() => void load(take(client.GET('/api/sessions'))));
