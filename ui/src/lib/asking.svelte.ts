@@ -69,11 +69,6 @@ export class Action<A extends unknown[], R> implements Failing {
     this.#work = work;
   }
 
-  /** Refusals at the fields that were sent. */
-  get errors(): Record<string, string> {
-    return this.trouble?.fields ?? {};
-  }
-
   /** Do it; a press while it is under way does nothing. Gives nothing where it failed. */
   readonly run = async (...given: A): Promise<R | undefined> => {
     if (this.busy) return undefined;

@@ -1,6 +1,4 @@
-// A press counts once: what is under way is not begun again, for the same thing; and what is refused is told.
-import { Problem } from './api';
-import { toast } from './toasts.svelte';
+// A press counts once: what is under way is not begun again, for the same thing.
 
 /** The same work, which rests while it is already under way for the same first argument. */
 export function once<A extends unknown[], R>(
@@ -12,10 +10,6 @@ export function once<A extends unknown[], R>(
     running.push(given[0]);
     try {
       return await work(...given);
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      toast(`${error.body.detail} ${error.body.remedy}`.trim(), { tone: 'wrong' });
-      return undefined;
     } finally {
       running.splice(running.indexOf(given[0]), 1);
     }

@@ -2,7 +2,7 @@
   import { say } from './words';
   // Close: the count, the order to tighten, the first power-on, what is still open, and what is kept for the model.
   import { client, take, type Job } from '../../lib/api';
-  import { once } from '../../lib/once';
+  import { press } from '../../lib/press';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { fixed, parseNumber } from '../../lib/format';
   import ScrewMap from '../../lib/maps/ScrewMap.svelte';
@@ -44,7 +44,7 @@
     overWords = '';
   }
 
-  const keep = once(async () => {
+  const keep = press(async () => {
     const model = await take(client.PUT('/api/jobs/{job_id}/model', { params: { path: { job_id: job.id } } }));
     saved = model.id;
     toast(

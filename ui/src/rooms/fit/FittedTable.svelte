@@ -2,7 +2,7 @@
   import { say } from '../job/words';
   // What was fitted, and a way to take it off the list and bring it back.
   import { client, take, type FitItem } from '../../lib/api';
-  import { once } from '../../lib/once';
+  import { press } from '../../lib/press';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import { toast } from '../../lib/toasts.svelte';
@@ -24,7 +24,7 @@
     return words + (AMOUNT_IS[item.amount_is] ?? '');
   };
 
-  const remove = once(async (item: FitItem) => {
+  const remove = press(async (item: FitItem) => {
     const path = { job_id: jobId, item_id: item.id };
     onitems((await take(client.DELETE('/api/jobs/{job_id}/fit/items/{item_id}', { params: { path } }))).items);
     toast(item.lot_id ? say('fit-taken-off-list-shelf') : say('fit-taken-off-list'), {
@@ -32,7 +32,7 @@
     });
   });
 
-  const bringBack = once(async (path: { job_id: string; item_id: string }) => {
+  const bringBack = press(async (path: { job_id: string; item_id: string }) => {
     onitems((await take(client.POST('/api/jobs/{job_id}/fit/items/{item_id}/restore', { params: { path } }))).items);
   });
 </script>

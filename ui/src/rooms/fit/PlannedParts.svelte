@@ -1,7 +1,7 @@
 <script lang="ts">
   import { say } from '../job/words';
   import { client, take, type FitItem, type Option, type Part, type Schemas } from '../../lib/api';
-  import { once } from '../../lib/once';
+  import { press } from '../../lib/press';
   import { fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import { toast } from '../../lib/toasts.svelte';
@@ -30,7 +30,7 @@
     return part.stock === 'not known' ? say('planned-parts-booked-by-its-amount') : say('planned-parts-not-on-shelf');
   }
 
-  const book = once(async (part: Part) => {
+  const book = press(async (part: Part) => {
     const unit = part.unit === 'piece' ? 'pieces' : part.unit;
     const body = {
       target: part.target,

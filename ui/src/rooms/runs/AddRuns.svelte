@@ -25,7 +25,7 @@
   const model = $derived(found.runs.some((r) => r.key === like) ? like : (found.runs.at(-1)?.key ?? ''));
   const within = $derived(found.states.some((s) => s.id === stateId) ? stateId : (found.states.at(-1)?.id ?? ''));
 
-  const add = once(async (file: File) => {
+  async function add(file: File) {
     const guess = guessFrom(file.name);
     const tooLarge = checkSize(file, '');
     if (tooLarge) throw tooLarge;
@@ -45,9 +45,9 @@
       );
       throw error;
     }
-  });
+  }
 
-  async function addAll(files: File[]) {
+  const addAll = once(async (files: File[]) => {
     refused = [];
     guessed = [];
     let added = 0;
@@ -64,7 +64,7 @@
     reading = '';
     if (added) toast(say('run-list-added', { n: added }));
     onadded();
-  }
+  });
 </script>
 
 <section>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { say } from './words';
   import { client, take, type Product, type Schemas, type Shelf } from '../../lib/api';
-  import { once } from '../../lib/once';
+  import { press } from '../../lib/press';
   import { day, fixed, money } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import { toast } from '../../lib/toasts.svelte';
@@ -28,7 +28,7 @@
     open = true;
   }
 
-  const remove = once(async (what: 'product' | 'offcut', id: string) => {
+  const remove = press(async (what: 'product' | 'offcut', id: string) => {
     const call = {
       product: [
         () => client.DELETE('/api/shelf/products/{product_id}', { params: { path: { product_id: id } } }),
