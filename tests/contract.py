@@ -86,7 +86,8 @@ class Contract:
                 cookies={"vividowl": self.ada.client.get_cookie("vividowl").value},
             )
             self.statuses[response.status_code] += 1
-            assert response.status_code < 400 or response.status_code in PROBLEMS
+            may = set(PROBLEMS) - ({413, 415, 507} if case.method == "GET" else set())
+            assert response.status_code < 400 or response.status_code in may
             case.validate_response(response, checks=CHECKS)
 
         self.sent = 0

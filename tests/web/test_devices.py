@@ -145,8 +145,8 @@ def test_what_was_found_and_fitted_the_last_time_is_laid_before_the_next_plan(ad
     plan = ada.call("GET", f"/api/jobs/{again['id']}/plan")
     seen = plan["found"]
     assert (seen["cpu_die_width_mm"], seen["cold_plate"], seen["old_interface"]) == (14.0, "copper", "alloy")
-    # Dust is of its day.
-    assert seen["dust"] == "unknown"
+    # Dust is of its day, and bare parts round the die are looked at each time before alloy goes there.
+    assert (seen["dust"], seen["parts_exposed"]) == ("unknown", "unknown")
     assert f"From the last visit, job {first['number']}" in plan["remembered"]
     assert "on the dies Quicksheen" in plan["remembered"]
     stranger = visit(ada, after=None, seed=40, serial="B-2")

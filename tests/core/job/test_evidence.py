@@ -7,6 +7,18 @@ from vividowl.core.quantities.errors import CoreError
 from vividowl.words import sentence, sentences
 
 BACK = {"device": "Marrow 15", "serial": "", "accessories": "", "paid": None}
+CONSENT = {
+    "device": "Ondervale Marrow 15",
+    "serial": "M15-7",
+    "shop": "Lantern Street Repairs",
+    "accessories": "charger",
+    "limit": "€120.00",
+    "limits": "",
+    "passcode": Passcode.NOT_ASKED,
+    "backup": "no",
+    "warranty": "over",
+    "marks": 2,
+}
 LINE = [[[0.1, 0.1], [0.5, 0.1], [0.5, 0.2]]]
 
 
@@ -38,20 +50,7 @@ def test_what_is_no_signature_is_refused(name, strokes, says):
 
 
 def test_consent_says_what_is_left_and_what_is_risked():
-    said = sentences(
-        consent_words(
-            device="Ondervale Marrow 15",
-            serial="M15-7",
-            shop="Lantern Street Repairs",
-            accessories="charger",
-            limit="€120.00",
-            limits="",
-            passcode=Passcode.NOT_ASKED,
-            backup="no",
-            warranty="over",
-            marks=2,
-        )
-    )
+    said = sentences(consent_words(**CONSENT))
     assert said == [
         "I leave Ondervale Marrow 15, serial number M15-7, with Lantern Street Repairs to be measured, opened, "
         "cleaned and serviced.",
@@ -71,20 +70,7 @@ def test_consent_says_what_is_left_and_what_is_risked():
 
 
 def test_what_was_agreed_beyond_the_usual_stands_in_the_consent():
-    said = sentences(
-        consent_words(
-            device="Marrow 15",
-            serial="",
-            shop="Lantern Street Repairs",
-            accessories="",
-            limit="",
-            limits="no soldering",
-            passcode=Passcode.NOT_ASKED,
-            backup="yes",
-            warranty="running",
-            marks=0,
-        )
-    )
+    said = sentences(consent_words(**CONSENT | {"limits": "no soldering", "warranty": "running", "marks": 0}))
     assert any("no soldering" in s for s in said)
     assert "warranty" in said[-1]
     assert not any("photographed" in s for s in said)

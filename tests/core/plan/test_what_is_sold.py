@@ -62,3 +62,10 @@ def test_memory_above_its_limit_is_not_left_alone_and_not_only_cleaned():
         first = placed(known, renew=hot, renews=Action.PADS)[0]
         assert first[0] == "repaste:paste"
         assert "memory reached 113 °C, 8 K over its limit of 105 °C" in first[1]
+
+
+def test_memory_above_its_limit_is_told_even_where_nothing_on_the_shelf_renews_it():
+    hot = say("options-hot", sensor=say("sensor-memory_temperature"), end=113.0, over=8.0, limit=105.0)
+    # No option lays pads here, since no die material is on the shelf.
+    first = placed(CLEAN, renew=hot, renews=Action.SHIM)[0]
+    assert "memory reached 113 °C" in first[1]

@@ -207,7 +207,7 @@ def rank(
         worth.sort(key=lambda i: (0, *ties(i)) if best - gains[i] < alike else (1, -gains[i]))
     if renew:
         does = [i for i in free if renews in candidates[i].option.actions]
-        worth = [i for i in worth if i in does] or sorted(does, key=lambda i: -gains[i])[:1]
+        worth = [i for i in worth if i in does] or sorted(does, key=lambda i: -gains[i])[:1] or worth
     rest = [i for i in free if i not in worth]
     rest.sort(key=lambda i: (-gains[i], *ties(i)))
     blocked = sorted((i for i, c in enumerate(candidates) if c.blocked and i != home), key=lambda i: -gains[i])
@@ -215,7 +215,7 @@ def rank(
     placed = [
         _placed(candidates, i, place, order, gains, least, goal, held, i in worth) for place, i in enumerate(order)
     ]
-    if renew and worth:
+    if renew:
         placed[0] = replace(placed[0], reason=listed((renew, placed[0].reason), "space"))
     return tuple(placed)
 

@@ -43,17 +43,10 @@ def with_model(scope: Scope, job: Job, found: Inspection) -> Inspection:
     return replace(found, cpu_die_mm=sheet.cpu_die_mm, gpu_die_mm=sheet.gpu_die_mm, gaps=sheet.gaps)
 
 
-# What stays as it is between two visits of one device; dust, play and what is planned do not.
-_STAYS = (
-    "cpu_die_mm",
-    "gpu_die_mm",
-    "cold_plate",
-    "aluminium_near",
-    "parts_exposed",
-    "insulation",
-    "gap_filler",
-    "gaps",
-)
+# What stays as it is between two visits of one device. Dust and play do not, and coat, foam and bare parts round a die
+# are looked at each time: cleaning takes them off without a word, and alloy on them is a short circuit.
+_STAYS = ("cpu_die_mm", "gpu_die_mm", "cold_plate", "aluminium_near", "gaps")
+_NOT_KNOWN = (None, "unknown", ())
 
 
 def with_last_visit(scope: Scope, job: Job, found: Inspection) -> tuple[Inspection, Words]:
@@ -82,10 +75,15 @@ def with_last_visit(scope: Scope, job: Job, found: Inspection) -> tuple[Inspecti
         .where(FitItem.target.in_((Target.CPU_DIE, Target.GPU_DIE)))
         .order_by(FitItem.created_at)
     ).all()
-    changes: dict[str, Any] = {name: getattr(last, name) for name in _STAYS}
+    # What nobody knew then does not cover what the shop knows of the model.
+    changes: dict[str, Any] = {name: known for name in _STAYS if (known := getattr(last, name)) not in _NOT_KNOWN}
+    if last.gaps:
+        changes["gap_filler"] = last.gap_filler
     if any(item.kind == Kind.ALLOY for item in laid):
         changes["old_interface"] = "alloy"
     on_dies = listed(dict.fromkeys(item.product or CATALOGUE[Kind(item.kind)].words for item in laid))
+    if not changes and not on_dies:
+        return found, ""
     day = done_day(scope.shop(), then)
     return replace(found, **changes), say("found-remembered", number=then.number, day=day, on_dies=on_dies or None)
 

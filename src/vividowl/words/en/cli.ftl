@@ -118,4 +118,4 @@ cli-verify-key = Signed with the key { $key }{ $expected ->
        *[none] . Ask the shop whether this is its key
     }
 }.
-cli-sitting-not-told = Every run counts as if it were made on another day. Were several made in one sitting? Then name the column of the sitting with --sitting.
+cli-sitting-not-told = Each run is counted as made on a day of its own. If several were made in one sitting, name that column with --sitting.

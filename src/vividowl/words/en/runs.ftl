@@ -134,7 +134,7 @@ all-runs-earlier = { $side ->
        *[after] Earlier After
     }
 devices-no-limit-of = There is no limit of “{ $role }” to note.
-design-level-not-told = The table also has { $name } = “{ $level }”, which --levels does not name.
+design-level-not-told = The column { $name } also contains “{ $level }”. Add it to --levels.
 burn-in-shape = It goes on otherwise than one approach does, so that nothing tells where it ends: two speeds, a slow power law or a film that pumps out look like this. Run { FIX($more, 0) } more and judge again.
 drift-bends = The visits lie on a bend: it { $quicker ->
     [yes] goes faster and faster
