@@ -54,6 +54,7 @@ BLANK = {
     "factory_interface": "",
     "power_limit_cpu_w": None,
     "power_limit_gpu_w": None,
+    "power_limit_both_w": None,
     "limit_c": None,
     "serial": "",
     "tag": "",

@@ -133,9 +133,14 @@ def test_an_earlier_visit_of_the_model_is_what_it_is_judged_against(workshop, ow
     assert width.high - width.low < untold.high - untold.low
 
 
-def test_power_limits_bound_what_is_promised(workshop, owner):  # noqa: F811
-    job = intake.create_job(workshop, owner, {**FIELDS, "power_limit_cpu_w": 30.0, "power_limit_gpu_w": 20.0}).job.id
+@pytest.mark.parametrize(
+    ("cpu_w", "gpu_w", "both_w", "most_w"),
+    [(30.0, 20.0, None, 50.0), (30.0, 20.0, 45.0, 45.0), (None, None, 45.0, 45.0)],
+)
+def test_power_limits_bound_what_is_promised(workshop, owner, cpu_w, gpu_w, both_w, most_w):  # noqa: F811
+    limits = {"power_limit_cpu_w": cpu_w, "power_limit_gpu_w": gpu_w, "power_limit_both_w": both_w}
+    job = intake.create_job(workshop, owner, {**FIELDS, **limits}).job.id
     measure.save_run(workshop, owner, job, "before", 0, RUN)
     upload(workshop, owner, job, "before", log_bytes(HOT, seed=1))
     view = planning.get_plan(workshop, owner, job)
-    assert max(o.prediction.watts.high for o in view.options if "tune" not in o.key) <= 50.0
+    assert max(o.prediction.watts.high for o in view.options if "tune" not in o.key) <= most_w

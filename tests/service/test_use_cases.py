@@ -45,6 +45,7 @@ FIELDS = {
     "factory_interface": "",
     "power_limit_cpu_w": None,
     "power_limit_gpu_w": None,
+    "power_limit_both_w": None,
     "sensor_limits": {},
     "limit_c": 95.0,
     "serial": "",

@@ -52,6 +52,7 @@ _BLANK: dict[str, Any] = {
     "factory_interface": "",
     "power_limit_cpu_w": None,
     "power_limit_gpu_w": None,
+    "power_limit_both_w": None,
     "sensor_limits": {},
     "limit_c": None,
     "serial": "",

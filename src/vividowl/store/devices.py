@@ -32,6 +32,7 @@ class Device(Versioned, Base):
     factory_interface: Mapped[str] = mapped_column(String(80), default="")
     power_limit_cpu_w: Mapped[float | None]
     power_limit_gpu_w: Mapped[float | None]
+    power_limit_both_w: Mapped[float | None]
     limit_c: Mapped[float | None]
     sensor_limits: Mapped[dict[str, Any]] = mapped_column(JSONB, default=dict)
     created_at: Mapped[datetime] = mapped_column(default=now)
@@ -42,6 +43,7 @@ class Device(Versioned, Base):
         check_of("fan", Answer),
         check_of("lidded", Answer),
         CheckConstraint("power_limit_cpu_w > 0 AND power_limit_gpu_w > 0", name="power_limits_w"),
+        CheckConstraint("power_limit_both_w > 0", name="power_limit_both_w"),
         CheckConstraint("limit_c BETWEEN 40 AND 150", name="limit_c"),
         Index("ix_device_shop_id_customer_id", "shop_id", "customer_id"),
         Index("ix_device_shop_id_serial", "shop_id", "serial", postgresql_where=text("serial <> ''")),

@@ -221,7 +221,7 @@ class Job(Versioned, Base):
 
     def _limit(self, name: str) -> float | None:
         limits = (self.judged_by or {}).get("limits")
-        value: float | None = getattr(self.device, name) if limits is None else limits[name]
+        value: float | None = getattr(self.device, name) if limits is None else limits.get(name)
         return value
 
     @property
@@ -245,6 +245,11 @@ class Job(Versioned, Base):
     def power_limit_gpu_w(self) -> float | None:
         """Power limit of its graphics [W]."""
         return self._limit("power_limit_gpu_w")
+
+    @property
+    def power_limit_both_w(self) -> float | None:
+        """Power limit that both share [W]."""
+        return self._limit("power_limit_both_w")
 
 
 class Acknowledgement(Base):

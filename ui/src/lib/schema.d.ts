@@ -3609,6 +3609,8 @@ export interface components {
             maker: string;
             /** Model */
             model: string;
+            /** Power Limit Both W */
+            power_limit_both_w: number | null;
             /** Power Limit Cpu W */
             power_limit_cpu_w: number | null;
             /** Power Limit Gpu W */
@@ -4492,6 +4494,8 @@ export interface components {
             months_since_service?: number | null;
             /** @default unknown */
             place?: components["schemas"]["WhereUsed"];
+            /** Power Limit Both W */
+            power_limit_both_w?: number | null;
             /** Power Limit Cpu W */
             power_limit_cpu_w?: number | null;
             /** Power Limit Gpu W */
@@ -4597,6 +4601,8 @@ export interface components {
             months_since_service?: number | null;
             /** @default unknown */
             place?: components["schemas"]["WhereUsed"];
+            /** Power Limit Both W */
+            power_limit_both_w?: number | null;
             /** Power Limit Cpu W */
             power_limit_cpu_w?: number | null;
             /** Power Limit Gpu W */
@@ -4722,6 +4728,8 @@ export interface components {
             number: number;
             /** Place */
             place: string;
+            /** Power Limit Both W */
+            power_limit_both_w: number | null;
             /** Power Limit Cpu W */
             power_limit_cpu_w: number | null;
             /** Power Limit Gpu W */
@@ -7116,6 +7124,8 @@ export interface components {
             seen: boolean;
             /** Step */
             step: string;
+            /** Then */
+            then: string;
             /** Wait */
             wait: string;
             /** Words */

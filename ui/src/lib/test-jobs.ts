@@ -30,6 +30,7 @@ export function makeJob(more: Partial<Job> = {}): Job {
     factory_interface: '',
     power_limit_cpu_w: null,
     power_limit_gpu_w: null,
+    power_limit_both_w: null,
     limit_c: 95,
     sensor_limits: {},
     serial: '',

@@ -13,7 +13,7 @@ from vividowl.core.quantities.words import Words, listed, say
 class WaitKind:
     """words; minutes: the usual wait; least_min and most_min: what makes sense [min]; single: the one thing of the shop
     that it occupies, empty for none; before_power: it is over before the cooler, the battery plug or any power; early:
-    reasons for ending it early that make sense for it."""
+    reasons for ending it early that make sense for it; then: the kind that follows at once, empty for none."""
 
     words: Words
     minutes: float
@@ -22,6 +22,7 @@ class WaitKind:
     single: Words = ""
     before_power: bool = False
     early: tuple[Words, ...] = ()
+    then: str = ""
 
 
 def _wait(
@@ -33,9 +34,10 @@ def _wait(
     early: int,
     single: Words = "",
     before_power: bool = False,
+    then: str = "",
 ) -> WaitKind:
     reasons = tuple(say(f"wait-{name}.early-{n}") for n in range(1, early + 1))
-    return WaitKind(say(f"wait-{name}"), minutes, least_min, most_min, single, before_power, reasons)
+    return WaitKind(say(f"wait-{name}"), minutes, least_min, most_min, single, before_power, reasons, then)
 
 
 # handbook/waits.md; common practice, no source.
@@ -46,6 +48,10 @@ WAITS: Mapping[str, WaitKind] = {
     "glue": _wait("glue", 10, 5, 720, early=2, before_power=True),
     "baseline": _wait("baseline", 15, 10, 60, early=2, single=say("waits-test-outlet")),
     "burn_in": _wait("burn_in", 40, 30, 1440, early=2, single=say("waits-test-outlet")),
+    # One log with three load states tells two chips on one cooler apart (docs/handbook/temperature.md).
+    "load_cpu": _wait("load_cpu", 10, 5, 60, early=1, single=say("waits-test-outlet"), then="load_gpu"),
+    "load_gpu": _wait("load_gpu", 10, 5, 60, early=1, single=say("waits-test-outlet"), then="load_both"),
+    "load_both": _wait("load_both", 10, 5, 60, early=1, single=say("waits-test-outlet")),
     "cool_down": _wait("cool_down", 5, 1.5, 60, early=1),
     "solvent_hot": _wait("solvent_hot", 10, 10, 60, early=1, single=say("waits-oven"), before_power=True),
     "solvent": _wait("solvent", 1440, 720, 2880, early=2, before_power=True),

@@ -208,6 +208,8 @@ def _phases(reading: Reading) -> list[Words]:
         )
     elif reading.chips.reason and reading.power is not None:
         out.append(reading.chips.reason)
+    if reading.shared_limit_w is not None:
+        out.append(say("findings-shared-limit", watts=reading.shared_limit_w))
     return out
 
 

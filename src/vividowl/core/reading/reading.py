@@ -29,6 +29,7 @@ from vividowl.core.trace.phases import Chip, Phase, find_phases
 from vividowl.core.trace.roles import JUDGED_ROLES, Role
 from vividowl.core.trace.sag import Sag, sag_of
 from vividowl.core.trace.sensors import CLIPPED_FROM_S, is_clipped, never_changes
+from vividowl.core.trace.shared_power import shared_limit
 from vividowl.core.trace.throttling import Throttling, find_throttling
 from vividowl.core.trace.trace import Series, Trace
 
@@ -47,7 +48,7 @@ class Statistics:
     standard_error: float
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Reading:
     """What a log says. stats and power are over the settled window; response is None when not known,
     response_reason then says why; die_stuck: the die sensor never moved, so nothing follows from it; die_clipped:
@@ -57,7 +58,8 @@ class Reading:
     share of the load that the window is; begun: die [degC] and power [W] just before the load, None when the log
     begins with it; idle_fan_rpm: lowest usual speed of the fan before it, or None; sag: its first and its tenth
     minute; pace: how evenly its clock and its frames went; core_spread: hottest core less coolest [K], or None;
-    dead: temperatures beside the die that show one value throughout."""
+    dead: temperatures beside the die that show one value throughout; shared_limit_w: limit of both chips together that
+    the log shows, or None."""
 
     samples: int
     duration_s: float
@@ -86,6 +88,7 @@ class Reading:
     pace: Pace
     core_spread: Statistics | None = None
     dead: frozenset[Role] = frozenset()
+    shared_limit_w: float | None = None
 
     @property
     def die(self) -> Statistics:
@@ -166,35 +169,36 @@ def read_trace(
     elif room_c is not None:
         chips = chip_resistances(trace, phases, room_c, inside)
     return Reading(
-        len(trace.time_s),
-        trace.duration_s,
-        trace.interval_s,
-        trace.die_role,
-        stuck,
-        not stuck and not throttling.spans_s and _clipped(trace, steady),
-        load,
-        find_pauses(trace, load) if len({p.chip for p in phases}) < 2 else (),
-        phases,
-        window,
-        throttling,
-        {role: value for role, value in found.items() if value is not None},
-        statistics(power[inside]) if power is not None else None,
-        felt,
-        course_of(trace, steady, under_load(trace, steady), felt, last_part(window, steady)),
-        course_of(trace, steady, under_load(trace, steady), felt, RESTLESS_TAIL_SHARE),
-        last_part(window, steady),
-        _begun(trace, load),
-        _idle_fan(trace, load),
-        chips,
-        response,
-        reason,
-        cooling,
-        sag_of(trace, load),
-        pace_of(trace, inside),
-        statistics(trace.core_spread_k[inside]) if trace.core_spread_k is not None else None,
-        frozenset(
+        samples=len(trace.time_s),
+        duration_s=trace.duration_s,
+        interval_s=trace.interval_s,
+        die_role=trace.die_role,
+        die_stuck=stuck,
+        die_clipped=not stuck and not throttling.spans_s and _clipped(trace, steady),
+        load=load,
+        pauses=find_pauses(trace, load) if len({p.chip for p in phases}) < 2 else (),
+        phases=phases,
+        window=window,
+        throttling=throttling,
+        stats={role: value for role, value in found.items() if value is not None},
+        power=statistics(power[inside]) if power is not None else None,
+        felt=felt,
+        course=course_of(trace, steady, under_load(trace, steady), felt, last_part(window, steady)),
+        course_by_halves=course_of(trace, steady, under_load(trace, steady), felt, RESTLESS_TAIL_SHARE),
+        last_part=last_part(window, steady),
+        begun=_begun(trace, load),
+        idle_fan_rpm=_idle_fan(trace, load),
+        chips=chips,
+        response=response,
+        response_reason=reason,
+        cool_down=cooling,
+        sag=sag_of(trace, load),
+        pace=pace_of(trace, inside),
+        core_spread=statistics(trace.core_spread_k[inside]) if trace.core_spread_k is not None else None,
+        dead=frozenset(
             r for r in JUDGED_ROLES if r is not trace.die_role and trace.has(r) and never_changes(trace.channels[r])
         ),
+        shared_limit_w=shared_limit(trace, steady),
     )
 
 

@@ -25,6 +25,7 @@ DEVICE_FIELDS = (
     "factory_interface",
     "power_limit_cpu_w",
     "power_limit_gpu_w",
+    "power_limit_both_w",
     "limit_c",
     "sensor_limits",
 )
@@ -48,7 +49,7 @@ def device_for(scope: Scope, job: Job, fields: Mapping[str, Any]) -> Device:
 
     A serial number that another device carries is no reason to guess: it is asked which of both it is.
     """
-    for name in ("power_limit_cpu_w", "power_limit_gpu_w"):
+    for name in ("power_limit_cpu_w", "power_limit_gpu_w", "power_limit_both_w"):
         if fields[name] is not None:
             require_range(name, fields[name], "W", 1, 2000)
     if fields["limit_c"] is not None:

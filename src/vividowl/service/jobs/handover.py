@@ -20,7 +20,7 @@ from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.models import Job
 
 # What is settled with the owner as a device goes out.
-LIMITS = ("limit_c", "power_limit_cpu_w", "power_limit_gpu_w", "sensor_limits")
+LIMITS = ("limit_c", "power_limit_cpu_w", "power_limit_gpu_w", "power_limit_both_w", "sensor_limits")
 SETTLED = ("price_cents", "next_service_on", "handover_note")
 
 

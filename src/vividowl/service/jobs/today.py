@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 from datetime import date, datetime, timedelta
 from typing import Any
 
+from vividowl.core.bench.waits import WAITS
 from vividowl.core.job.stages import HANDS_FIRST
 from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import say
@@ -63,7 +64,7 @@ def only_at_stage(workshop: Workshop, actor: Actor, wanted: Wanted, stage: str) 
 @dataclass(frozen=True)
 class RunningWait:
     """A clock of the bench: the job it belongs to, its kind and words, the step, when it began and is due; seen, or put
-    off until then, on whichever tablet."""
+    off until then, on whichever tablet; then: the kind of wait that follows at once, empty for none."""
 
     job_id: uuid.UUID
     number: int
@@ -76,6 +77,7 @@ class RunningWait:
     due: datetime
     seen: bool
     put_off_until: datetime | None
+    then: str
 
 
 def waits(workshop: Workshop, actor: Actor) -> tuple[list[RunningWait], datetime]:
@@ -119,4 +121,5 @@ def _wait(job: Job, wait: Mapping[str, Any], quiet: QuietWait | None) -> Running
         datetime.fromisoformat(wait["due"]),
         quiet is not None and quiet.until is None,
         quiet.until if quiet is not None else None,
+        WAITS[wait["wait"]].then,
     )

@@ -239,8 +239,9 @@ def sensor_limits_of(job: Job) -> dict[Role, float]:
 
 
 def power_limit_of(job: Job, readings: Sequence[Reading]) -> float | None:
-    """What the device draws at most [W]: the limits of the chips that take a part in its load, None when one of these
-    is not known, since one limit alone must not stand for both chips."""
+    """What the device draws at most [W]: the limits of the chips that take a part in its load, and no more than the
+    limit that they share, noted or shown by a log. None when one of the former is not known and they share none, since
+    one limit alone must not stand for both chips."""
     shares = {
         chip: max((s.mean for r in readings if (s := r.stats.get(role)) is not None), default=0.0)
         for chip, role in (("cpu", Role.CPU_POWER), ("gpu", Role.GPU_POWER))
@@ -249,7 +250,10 @@ def power_limit_of(job: Job, readings: Sequence[Reading]) -> float | None:
     whole = sum(shares.values())
     working = [chip for chip, watts in shares.items() if watts > IDLE_SHARE * whole]
     known = [limits[chip] for chip in working]
-    return sum(w for w in known if w is not None) if known and None not in known else None
+    own = sum(w for w in known if w is not None) if known and None not in known else None
+    shown = next((r.shared_limit_w for r in readings if r.shared_limit_w is not None), None)
+    shared = job.power_limit_both_w if job.power_limit_both_w is not None else shown
+    return min((w for w in (own, shared) if w is not None), default=None)
 
 
 def note_verdict(workshop: Workshop, scope: Scope, job: Job) -> None:

@@ -279,6 +279,7 @@ class RunningWaitOut(Out):
     due: datetime
     seen: bool
     put_off_until: datetime | None
+    then: str
 
 
 class QuietIn(In):

@@ -88,6 +88,7 @@ class DeviceOut(Out):
     factory_interface: str
     power_limit_cpu_w: float | None
     power_limit_gpu_w: float | None
+    power_limit_both_w: float | None
     limit_c: float | None
     sensor_limits: dict[str, float]
     customer: str

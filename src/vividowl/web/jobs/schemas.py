@@ -50,6 +50,7 @@ class IntakeIn(In):
     factory_interface: Short = ""
     power_limit_cpu_w: Number | None = None
     power_limit_gpu_w: Number | None = None
+    power_limit_both_w: Number | None = None
     limit_c: Number | None = None
     sensor_limits: SensorLimits = Field(default_factory=dict)
     serial: Short = ""
@@ -142,6 +143,7 @@ class JobOut(Out):
     factory_interface: str
     power_limit_cpu_w: float | None
     power_limit_gpu_w: float | None
+    power_limit_both_w: float | None
     limit_c: float | None
     sensor_limits: dict[str, float]
     serial: str

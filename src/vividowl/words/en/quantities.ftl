@@ -48,6 +48,7 @@ field-low_at = Warn below
 field-months_since_service = Since the last service
 field-power_limit_cpu_w = Processor power limit
 field-power_limit_gpu_w = Graphics power limit
+field-power_limit_both_w = Shared power limit
 field-reference_db = Reference level
 field-remaining = Amount left
 field-result_duration_s = Run time

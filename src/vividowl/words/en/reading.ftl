@@ -46,6 +46,7 @@ findings-held-back-by-heat-loaded =
 findings-split-taken-from-cool-down = The split is taken from the cool-down ({ $fast }, { FIX($interface, 2) } K/W); at the start of the load, where the fan changes its speed, it would be { FIX($under_load, 2) } K/W.
 findings-log-only-s-long-ten = The log is only { FIX($duration_s, 0) } s long; ten minutes of load or more are needed to judge.
 findings-reads-c-from-first-sample = The { $name } reads { FIX($mean, 1) } °C from the first sample to the last: the sensor is stuck or the column is something else. Nothing else follows from it.
+findings-shared-limit = Processor and graphics share { SIG($watts) } W: what one takes, the other gives up.
 findings-shared-cooler-processor-k-w = Shared cooler: processor { FIX($cpu, 2) } ± { FIX($cpu_u, 2) } K/W by its own watts and { FIX($cpu_from_gpu, 2) } K/W by those of graphics; graphics { FIX($gpu, 2) } ± { FIX($gpu_u, 2) } and { FIX($gpu_from_cpu, 2) } K/W.
 findings-whether-heat-holds-back-not = Whether heat holds it back is not known: neither power, clock nor a throttle flag was logged.
 findings-held-back-limit-not-known = Whether heat holds it back is not known: the die stays where it is from early on, as it does at a limit and as it does at rest. Note the temperature limit of the device.

@@ -21,6 +21,7 @@ const clockOf = (id: string, leftS: number, serverAheadS = 0) => {
     due: new Date(now + 1000 * leftS).toISOString(),
     seen: false,
     put_off_until: null as string | null,
+    then: '',
   };
 };
 const answer = (list: unknown[], serverAheadS = 0) => ({

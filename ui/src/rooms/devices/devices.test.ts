@@ -39,6 +39,7 @@ const device = {
   factory_interface: '',
   power_limit_cpu_w: null,
   power_limit_gpu_w: null,
+  power_limit_both_w: null,
   limit_c: 95,
   customer: 'Wen',
   customer_contact: '',

@@ -36,6 +36,14 @@
     error={errors.power_limit_gpu_w}
   />
   <TextField
+    label={say('intake-shared-power')}
+    name="power_limit_both_w"
+    numeric
+    unit="W"
+    bind:value={form.power_limit_both_w}
+    error={errors.power_limit_both_w}
+  />
+  <TextField
     label={say('intake-temperature')}
     name="limit_c"
     numeric

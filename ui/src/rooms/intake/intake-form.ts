@@ -36,6 +36,7 @@ export interface IntakeForm extends Record<LimitField, string> {
   factory_interface: string;
   power_limit_cpu_w: string;
   power_limit_gpu_w: string;
+  power_limit_both_w: string;
   limit_c: string;
   serial: string;
   tag: string;
@@ -48,7 +49,14 @@ export interface IntakeForm extends Record<LimitField, string> {
   another_device: boolean;
 }
 
-const NUMBERS = ['age_months', 'months_since_service', 'power_limit_cpu_w', 'power_limit_gpu_w', 'limit_c'] as const;
+const NUMBERS = [
+  'age_months',
+  'months_since_service',
+  'power_limit_cpu_w',
+  'power_limit_gpu_w',
+  'power_limit_both_w',
+  'limit_c',
+] as const;
 const WHOLE = new Set<string>(['age_months', 'months_since_service']);
 
 const limitsOf = (noted: Record<string, number>): Record<LimitField, string> =>
@@ -79,6 +87,7 @@ export function emptyForm(): IntakeForm {
     factory_interface: '',
     power_limit_cpu_w: '',
     power_limit_gpu_w: '',
+    power_limit_both_w: '',
     limit_c: '',
     ...limitsOf({}),
     serial: '',
@@ -159,6 +168,7 @@ export function withDevice(form: IntakeForm, device: Schemas['DeviceOut']): Inta
     factory_interface: device.factory_interface,
     power_limit_cpu_w: written(device.power_limit_cpu_w),
     power_limit_gpu_w: written(device.power_limit_gpu_w),
+    power_limit_both_w: written(device.power_limit_both_w),
     limit_c: written(device.limit_c),
     ...limitsOf(device.sensor_limits),
   };

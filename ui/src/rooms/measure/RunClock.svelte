@@ -15,7 +15,12 @@
   let { jobId, side, closed }: Props = $props();
   let asking = $state(false);
   const mine = $derived(waits.list.filter((w) => w.job_id === jobId && Date.parse(w.due) > waits.now));
-  const only = $derived(side === 'before' ? ['baseline', 'cool_down'] : ['burn_in', 'baseline', 'cool_down']);
+  const kinds = $derived([...(side === 'before' ? [] : ['burn_in']), 'baseline', 'cool_down', 'load_cpu']);
+  // One load is over: the next begins while the log runs on.
+  const next = $derived(
+    waits.list.find((w) => w.job_id === jobId && w.then && Date.parse(w.due) <= waits.now)?.then ?? '',
+  );
+  const only = $derived(next ? [next] : kinds);
   const startClock = () => import('./StartClock.svelte');
 </script>
 
@@ -23,7 +28,9 @@
   {#each mine as wait (wait.id)}<span role="timer"
       >{wait.words} <b>{remaining(Date.parse(wait.due) - waits.now)}</b></span
     >{/each}
-  {#if !closed && !asking}<Button onclick={() => (asking = true)}>{say('run-clock-start-clock')}</Button>{/if}
+  {#if !closed && !asking}<Button kind={next ? 'main' : 'plain'} onclick={() => (asking = true)}
+      >{say(next ? 'run-clock-next-load' : 'run-clock-start-clock')}</Button
+    >{/if}
 </span>
 {#if asking}
   <div class="panel"><Late load={startClock} given={{ jobId, only, onclose: () => (asking = false) }} /></div>
