@@ -21,6 +21,7 @@ from vividowl.core.reading.reading import read_trace
 from vividowl.core.simulate.device import Device, simulate
 from vividowl.core.sound.fan_speed import fan_speed
 from vividowl.core.sound.recording import read_sound
+from vividowl.core.sound.two_speeds import Heard, TwoSpeeds, two_speeds
 from vividowl.core.verdict.conditions import Conditions
 from vividowl.core.verdict.parts import Shown, Side
 from vividowl.core.verdict.quieter import recorded_effect
@@ -36,7 +37,8 @@ TOL = Tolerances()
 class Fan:
     """rpm and blades; level_db of its rush; tone, shaft: of its lines over the rush [dB]; slope: of the rush an octave
     [dB]; hum_db, whine_hz: what hums or whines beside it; still: it does not turn; second: speed of another fan over
-    its own [1]; commutation: whether its motor's line stands above its blades'."""
+    its own [1]; commutation: whether its motor's line stands above its blades';
+    worn: a line of its bearing, by its shaft [1]."""
 
     rpm: float
     blades: int
@@ -49,6 +51,7 @@ class Fan:
     still: bool = False
     second: float | None = None
     commutation: bool = False
+    worn: float | None = None
 
 
 @dataclass(frozen=True)
@@ -107,6 +110,8 @@ def record(fan: Fan | None, place: Place, seed: int) -> Samples:
                 heard += _rush(rng, n, fan.slope) + _lines(rng, t, fan.second * fan.blades * turn, fan.tone)
             if fan.commutation:
                 heard += _lines(rng, t, 12.0 * turn, fan.tone + 6.0)
+            if fan.worn is not None:
+                heard += _lines(rng, t, fan.worn * turn, -3.0)
         if fan.hum_db is not None:
             heard += _lines(rng, t, 100.0, fan.hum_db, 6)
         if fan.whine_hz is not None:
@@ -196,6 +201,52 @@ SPEEDS: tuple[tuple[str, Callable[[Fan], Fan]], ...] = (
     ("two fans 6 % apart", lambda f: replace(f, second=1.06)),
     ("turning, tone buried in the rush", lambda f: replace(f, tone=-40.0, shaft=-45.0)),
 )
+WORN: tuple[str, Callable[[Fan], Fan]] = (
+    "turning, a line of its bearing",
+    lambda f: replace(f, worn=4.6 + 0.3 * (f.rpm % 7)),
+)
+FAN_LAW_DB = 55.0  # of a fan's level over lg of its speed; handbook/noise.md
+
+
+def _at_two_speeds(fan: Fan, seed: int) -> tuple[Fan, Fan, TwoSpeeds | None]:
+    """A fan at two speeds by the fan laws, and what its two recordings say."""
+    ratio = 1.0 if fan.still else float(np.random.default_rng(seed).uniform(1.25, 2.2))
+    sides = [
+        replace(fan, rpm=fan.rpm * ratio**way, level_db=fan.level_db + way * FAN_LAW_DB * float(np.log10(ratio)))
+        for way in (-0.5, 0.5)
+    ]
+    read = [read_sound([record(f, Place(), seed + 1 + k).astype(np.float32)], RATE_HZ) for k, f in enumerate(sides)]
+    found = None
+    if read[0].laeq_db is not None and read[1].laeq_db is not None:
+        heard = [Heard(r.tones, r.laeq_db) for r in read]  # type: ignore[arg-type]
+        found = two_speeds(heard[0], heard[1], fan.blades)
+    return sides[0], sides[1], found
+
+
+def two_speed_rows(n: int) -> list[Row]:
+    """All classes of fans on two recordings each, and what is said of a bearing."""
+    out = []
+    for at, (name, change) in enumerate((*SPEEDS, WORN)):
+        wrong = told = beside = 0
+        for i in range(n):
+            seed = SEED + 90_000 + 1000 * at + 40 * i
+            fan = change(some_fan(np.random.default_rng(seed)))
+            slow, fast, found = _at_two_speeds(fan, seed)
+            if found is not None:
+                told += found.fast_rpm is not None
+                wrong += (
+                    fan.still
+                    or fan.second is not None
+                    or not all(
+                        abs(heard / true.rpm - 1.0) <= SPEED_OFF
+                        for heard, true in ((found.slow_rpm, slow), (found.fast_rpm, fast))
+                        if heard is not None
+                    )
+                )
+                beside += bool(found.beside_hz)
+        said = f"told in {told}, a bearing or motor in {beside}"
+        out.append(Row(f"two speeds: {name}", "wrong in at most 5 %", wrong, n, 0.0, 0.05, said))
+    return out
 
 
 def rows(n: int) -> list[Row]:
@@ -217,4 +268,4 @@ def rows(n: int) -> list[Row]:
                 right = abs(speed.rpm / fan.rpm - 1.0) <= SPEED_OFF and not fan.still and fan.second is None
                 wrong += not right
         out.append(Row(f"fan speed: {name}", "wrong in at most 5 %", wrong, n, 0.0, 0.05, f"told in {told}"))
-    return out
+    return out + two_speed_rows(n)

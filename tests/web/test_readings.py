@@ -95,6 +95,19 @@ def test_a_recording_gives_levels_tones_and_with_blades_the_fan_speed(ada, job):
     assert run["sounds"][0]["fan_rpm"] == pytest.approx(rpm, abs=15)
 
 
+def test_two_recordings_tell_a_worn_fan_by_what_moves_with_its_speed(ada, job):
+    # By the fan laws, 55 lg of the speeds: 1.5 times as fast is 9.7 dB louder.
+    ada.save_run(job, "before", fan_blades=23)
+    for turns, level in ((32.0, 0.004), (48.0, 0.004 * 10 ** (9.7 / 20))):
+        worn = hiss(0.0, tone_hz=9.4 * turns, tone=level)
+        run = record(ada, job, hiss(level, tone_hz=23 * turns, tone=level) + worn, name=f"{turns:.0f}.wav")
+    slow, fast = sorted(run["sounds"], key=lambda s: s["laeq_db"])
+    assert slow["beside_hz"] == []
+    assert pytest.approx(min(fast["beside_hz"]), abs=2) == 9.4 * 48.0
+    keys = {o["key"] for o in ada.call("GET", f"/api/jobs/{job}/plan")["options"]}
+    assert "fan" in keys
+
+
 def test_a_reference_calibrates_every_recording_of_the_job(ada, job):
     t = np.arange(RATE * 5) / RATE
     tone = 0.1 * np.sin(2 * np.pi * 1000 * t)

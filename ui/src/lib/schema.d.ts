@@ -7495,6 +7495,8 @@ export interface components {
         SoundOut: {
             /** Bands */
             bands: components["schemas"]["BandOut"][];
+            /** Beside Hz */
+            beside_hz: number[];
             /** Blade Pass Hz */
             blade_pass_hz: number | null;
             /** Calibrated */

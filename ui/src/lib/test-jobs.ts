@@ -177,6 +177,7 @@ export function makeSound(more: Partial<Schemas['SoundOut']> = {}): Schemas['Sou
     fan_rpm: null,
     blade_pass_hz: null,
     whines_hz: [],
+    beside_hz: [],
     faults: [],
     ...more,
   };

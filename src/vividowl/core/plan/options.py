@@ -35,7 +35,7 @@ class Situation:
     die_materials: by name, what may go on the die; pads: old pads are offered to be replaced, pads_due: they are bad,
     so that whoever lifts the cooler replaces them; putty: by putty rather than pads; shim: measured for a small chip;
     cover_path: of pad and cover to the room [K/W], None when not measured; undervolt_mv, cap_w: planned tuning;
-    fan_drags: found at inspection.
+    fan_drags: found at inspection; fan_heard: two recordings sound like it.
     """
 
     die_materials: Mapping[str, Material]
@@ -47,6 +47,7 @@ class Situation:
     undervolt_mv: float = 0.0
     cap_w: float | None = None
     fan_drags: bool = False
+    fan_heard: bool = False
 
 
 @dataclass(frozen=True)
@@ -103,8 +104,9 @@ def make_options(situation: Situation) -> tuple[Option, ...]:
         extra.append(("putty" if s.putty else "pads", filler, Action.PADS))
     if s.shim:
         extra.append(("shim", say("options-copper-shim"), Action.SHIM))
-    if s.fan_drags:
-        extra.append(("fan", say("options-new-fan"), Action.FAN))
+    if s.fan_drags or s.fan_heard:
+        fan = say("options-new-fan") if s.fan_drags else say("options-new-fan-if-it-drags")
+        extra.append(("fan", fan, Action.FAN))
     for key, words, action in extra:
         if action is Action.FAN:
             out.append(Option(key, say("options-clean-3", words=words), (Action.CLEAN, action)))

@@ -52,11 +52,11 @@ def fan_speed(tones: Sequence[Tone], blades: int, logged_rpm: float | None = Non
     found: list[tuple[float, FanSpeed]] = []
     for tone in tones:
         rpm = 60.0 * tone.frequency_hz / blades
-        if not FAN_LOW_RPM <= rpm <= FAN_HIGH_RPM or _of_the_mains(tone.frequency_hz):
+        if not FAN_LOW_RPM <= rpm <= FAN_HIGH_RPM or of_the_mains(tone.frequency_hz):
             continue
         harmonics = sum(_near(tones, k * tone.frequency_hz) for k in (2, 3))
         by = ["harmonic"] if harmonics else []
-        if any(_near(tones, k * rpm / 60.0) and not _of_the_mains(k * rpm / 60.0) for k in (1, 2)):
+        if any(_near(tones, k * rpm / 60.0) and not of_the_mains(k * rpm / 60.0) for k in (1, 2)):
             by.append("shaft")
         if logged_rpm is not None and abs(rpm - logged_rpm) <= LOG_AGREES_SHARE * logged_rpm:
             by.append("log")
@@ -75,7 +75,9 @@ def fan_speed(tones: Sequence[Tone], blades: int, logged_rpm: float | None = Non
         and (f[0] >= best[0] or abs(math.log(f[1].rpm / best[1].rpm)) < math.log(TWO_FANS_RATIO))
     ]
     # A second tone near the blade tone is a second fan, even where no shaft of it is heard.
-    near = any(_beside(tone.frequency_hz / best[1].blade_pass_hz) and tone.prominence_db >= LISTED_DB for tone in tones)
+    near = any(
+        is_beside(tone.frequency_hz / best[1].blade_pass_hz) and tone.prominence_db >= LISTED_DB for tone in tones
+    )
     beside = near and "log" not in best[1].told_by
     return best[1] if not rivals and not beside else None
 
@@ -91,8 +93,8 @@ def fitting_blades(tones: Sequence[Tone], blades: int) -> int | None:
     """
     heard = [t for t in tones if t.prominence_db >= LISTED_DB]
     shafts = [t.frequency_hz for t in heard if SHAFT_LOW_HZ <= t.frequency_hz <= SHAFT_HIGH_HZ]
-    shafts = [f for f in shafts if not _of_the_mains(f)]
-    loud = [t for t in tones if t.prominent and t.frequency_hz > SHAFT_HIGH_HZ and not _of_the_mains(t.frequency_hz)]
+    shafts = [f for f in shafts if not of_the_mains(f)]
+    loud = [t for t in tones if t.prominent and t.frequency_hz > SHAFT_HIGH_HZ and not of_the_mains(t.frequency_hz)]
     if not shafts or not loud or fan_speed(tones, blades) is not None:
         return None
     ratio = loud[0].frequency_hz / shafts[0]
@@ -101,11 +103,12 @@ def fitting_blades(tones: Sequence[Tone], blades: int) -> int | None:
     return count if fits and count != blades else None
 
 
-def _beside(ratio: float) -> bool:
+def is_beside(ratio: float) -> bool:
+    """Whether two tones are two fans near each other, by the ratio of their frequencies."""
     return BESIDE_LEAST < abs(math.log(ratio)) < math.log(TWO_FANS_RATIO)
 
 
-def _of_the_mains(frequency_hz: float) -> bool:
+def of_the_mains(frequency_hz: float) -> bool:
     """Whether a tone may be the hum of the mains."""
     return frequency_hz < MAINS_MOST_HZ and any(
         abs(frequency_hz - round(frequency_hz / mains) * mains) < MAINS_NEAR_HZ for mains in (50.0, 60.0)

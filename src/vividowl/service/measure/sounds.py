@@ -13,6 +13,7 @@ from vividowl.core.sound.fan_speed import FanSpeed, fan_speed, fitting_blades
 from vividowl.core.sound.levels import background_correction, energy_mean
 from vividowl.core.sound.recording import whines
 from vividowl.core.sound.spectrum import Tone
+from vividowl.core.sound.two_speeds import Heard, TwoSpeeds, two_speeds
 from vividowl.core.verdict.parts import Recorded
 from vividowl.store.measuring import Run, SoundFile
 from vividowl.store.models import Job
@@ -22,7 +23,8 @@ from vividowl.words import sentence
 
 @dataclass(frozen=True)
 class SoundView:
-    """A recording with what it says. Levels are over 20 µPa when calibrated, else over full scale."""
+    """A recording with what it says. Levels are over 20 µPa when calibrated, else over full scale. beside_hz: tones
+    that move with the fan and are neither its blades nor its shaft, where another recording shows that they do."""
 
     id: uuid.UUID
     file_name: str
@@ -38,6 +40,7 @@ class SoundView:
     levels_db: tuple[float, ...]
     fan: FanSpeed | None
     whines: tuple[Tone, ...]
+    beside_hz: tuple[float, ...]
     faults: tuple[str, ...]
     is_background: bool
 
@@ -69,14 +72,42 @@ def sound_views(
 ) -> tuple[SoundView, ...]:
     """The recordings of a run as the page shows them. logged_rpm: fan speed in the log of the run, or None."""
     scale = full_scale_of(scope, job.id)
-    return tuple(_view(row, scale, blades, logged_rpm) for row in kept_sounds(scope, run))
+    rows = kept_sounds(scope, run)
+    both = at_two_speeds(rows, blades)
+    return tuple(_view(row, scale, blades, logged_rpm, both) for row in rows)
 
 
-def _view(row: SoundFile, scale: float | None, blades: int | None, logged_rpm: float | None) -> SoundView:
+@dataclass(frozen=True)
+class SlowAndFast:
+    """The quietest and the loudest recording of a run, and what they say of the fan together."""
+
+    slow: SoundFile
+    fast: SoundFile
+    found: TwoSpeeds
+
+
+def at_two_speeds(rows: Sequence[SoundFile], blades: int | None) -> SlowAndFast | None:
+    """What two recordings of a run say of the fan, None where they do not. rows: kept recordings."""
+    own = [r for r in rows if not r.is_background and r.reference_db is None and r.reading["laeq_db"] is not None]
+    if blades is None or len(own) < 2:
+        return None
+    own.sort(key=lambda r: float(r.reading["laeq_db"]))
+    slow, fast = own[0], own[-1]
+    heard = [Heard([Tone(**t) for t in r.reading["tones"]], r.reading["laeq_db"]) for r in (slow, fast)]
+    found = two_speeds(heard[0], heard[1], blades)
+    return SlowAndFast(slow, fast, found) if found is not None else None
+
+
+def _view(
+    row: SoundFile, scale: float | None, blades: int | None, logged_rpm: float | None, both: SlowAndFast | None
+) -> SoundView:
     r: Mapping[str, Any] = row.reading
     tones = tuple(Tone(**t) for t in r["tones"])
     device = not row.is_background and row.reference_db is None
     fan = fan_speed(tones, blades, logged_rpm) if blades is not None and device else None
+    if fan is None and blades is not None and both is not None and row in (both.slow, both.fast):
+        rpm = both.found.slow_rpm if row is both.slow else both.found.fast_rpm
+        fan = None if rpm is None else FanSpeed(rpm, rpm * blades / 60.0, 0, ("other recording",))
 
     def level(name: str) -> float | None:
         return None if r[name] is None else float(r[name] + (scale or 0.0))
@@ -96,6 +127,7 @@ def _view(row: SoundFile, scale: float | None, blades: int | None, logged_rpm: f
         tuple(v + (scale or 0.0) for v in r["levels_db"]),
         fan,
         whines(tones, fan, blades) if device else (),
+        both.found.beside_hz if both is not None and row is both.fast else (),
         (*r["faults"], *_misfit(tones, blades if device else None)),
         row.is_background,
     )

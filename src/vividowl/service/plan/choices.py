@@ -30,6 +30,7 @@ from vividowl.service.devices.history import since_last_service
 from vividowl.service.jobs.device import has_battery
 from vividowl.service.measure.comparing import judged_by, kept, sensor_limits_of
 from vividowl.service.measure.lead import lead_of
+from vividowl.service.measure.sounds import at_two_speeds, kept_sounds
 from vividowl.service.plan.found import inspection_of, plan_row, with_last_visit, with_model
 from vividowl.service.plan.known import Z_80, BeforeKnown, advice_for, before_of, known_of
 from vividowl.service.plan.parts import parts_of
@@ -66,6 +67,12 @@ def _outcome(plan: Plan, known: Known | None, reference_room_c: float) -> Outcom
     if watts is not None and known is not None and known.power_limit is not None:
         watts = min(watts, known.power_limit)
     return OutcomeView(r, float(found["resistance_u95"]), die, watts, bool(found["inside"]))
+
+
+def _sounds_worn(scope: Scope, before: BeforeKnown) -> bool:
+    """Whether two recordings before tell a tone that moves with the fan and is not its blades'."""
+    both = at_two_speeds(kept_sounds(scope, before.run), before.run.fan_blades)
+    return both is not None and bool(both.found.beside_hz)
 
 
 def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
@@ -116,6 +123,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
             found.undervolt_mv,
             found.cap_w,
             found.fan_state == "drags",
+            found.fan_state == "unknown" and _sounds_worn(scope, before),
         )
     )
     predictions = predict(known, options, job.number, samples=DRAWS, reference_room_c=reference_room_c)

@@ -194,6 +194,7 @@ class SoundOut(Out):
     fan_rpm: float | None
     blade_pass_hz: float | None
     whines_hz: list[float]
+    beside_hz: list[float]
     faults: list[str]
     is_background: bool
 

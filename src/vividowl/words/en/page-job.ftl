@@ -115,7 +115,7 @@ intake-traces-liquid = Traces of liquid
 intake-limits-if-known = Limits, if known
 intake-processor-power = Processor power limit
 intake-graphics-power = Graphics power limit
-intake-shared-power = Power limit both share
+intake-shared-power = Shared power limit
 intake-temperature = Temperature limit
 intake-take-in = Take it in
 intake-life-its-life = History
@@ -260,7 +260,12 @@ sound-card-tenth-time-above = a tenth of the time above
 sound-card-nine-tenths-above = nine tenths above
 sound-card-fan-at-rpm-from = Fan at { $fan_rpm } rpm, from { $blade_pass_hz } and { $blades } blades.
 sound-card-note-blades-fan-with = Note the blades of the fan with the conditions, and the fan speed is read from the sound.
-sound-card-no-blade-tone-stands = No blade tone stands out: the fan speed is not known from this recording.
+sound-card-no-blade-tone-stands = The fan speed is not known from this recording. Record once more at another fan speed, from the same place.
+sound-card-moves-with-fan =
+    { $count ->
+        [one] The tone at { $hz } changes with the fan speed and is not from its blades
+       *[other] The tones at { $hz } change with the fan speed and are not all from its blades
+    }: its bearing, its motor, or something rubs. Unplug the fan and spin it by hand.
 sound-card-at =
     { $count ->
         [one] A tone

@@ -113,6 +113,7 @@ options-which-does-not-go-on = “{ $name }” is { $words }, which does not go 
 options-clean-2 = clean, { $name }{ $with_pads }
 options-copper-shim = copper shim
 options-new-fan = new fan
+options-new-fan-if-it-drags = new fan, if it drags by hand
 options-couple-cover = couple the cover
 options-heat-does-not-hold-back = Heat does not hold it back, so no service makes it faster.
 options-nothing-here-gains-more-than = Nothing here gains more than a Before and an After can show.

@@ -86,6 +86,14 @@
           })}
         </li>
       {/if}
+      {#if sound.beside_hz.length}
+        <li class="care">
+          {say('sound-card-moves-with-fan', {
+            hz: sound.beside_hz.map(hertz).join(', '),
+            count: sound.beside_hz.length,
+          })}
+        </li>
+      {/if}
       {#each sound.whines_hz as hz, at (at)}
         <li class="care">{say('sound-card-whine-at-bearing-or', { hz: hertz(hz) })}</li>
       {/each}

@@ -112,6 +112,7 @@ describe('a recording', () => {
       fan_rpm: 3010,
       blade_pass_hz: 1555,
       whines_hz: [7300],
+      beside_hz: [],
       faults: ['The right side is silent.'],
     });
     render(SoundPanel, {
