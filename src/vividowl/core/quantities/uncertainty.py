@@ -29,7 +29,7 @@ class Tolerances:
 
     die_sensor_k: float = 1.0
     room_k: float = 0.5
-    run_to_run_k: float = 0.8
+    run_to_run_k: float = 0.9
     power_share: float = 0.02
     clock_share: float = 0.01
     noise_db: float = 1.0

@@ -104,12 +104,22 @@ def fitting_blades(tones: Sequence[Tone], blades: int) -> int | None:
 
 
 def is_beside(ratio: float) -> bool:
-    """Whether two tones are two fans near each other, by the ratio of their frequencies."""
+    """Whether two tones may be two fans near each other.
+
+    ratio: of their frequencies [1], > 0
+    returns: whether they lie 2 % to a quarter apart [flag]
+    source: common practice, no source
+    """
     return BESIDE_LEAST < abs(math.log(ratio)) < math.log(TWO_FANS_RATIO)
 
 
 def of_the_mains(frequency_hz: float) -> bool:
-    """Whether a tone may be the hum of the mains."""
+    """Whether a tone may be the hum of the mains.
+
+    frequency_hz: of the tone [Hz]
+    returns: whether it lies at a multiple of 50 or 60 Hz below 720 Hz [flag]
+    source: mains frequencies of 50 and 60 Hz, IEC 60038
+    """
     return frequency_hz < MAINS_MOST_HZ and any(
         abs(frequency_hz - round(frequency_hz / mains) * mains) < MAINS_NEAR_HZ for mains in (50.0, 60.0)
     )
