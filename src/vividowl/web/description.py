@@ -57,16 +57,8 @@ def document(app: OpenAPI) -> dict[str, Any]:
             for status in [s for s in answers if int(s) >= 400]:
                 del answers[status]
             answers["default"] = {"$ref": "#/components/responses/Problem"}
-    _as_sentences(schemas)
+    for name, schema in schemas.items():
+        # What goes out is whole; what comes in may leave out what has a usual value.
+        if "properties" in schema and not name.endswith("In"):
+            schema["required"] = list(schema["properties"])
     return found
-
-
-def _as_sentences(schemas: dict[str, Any]) -> None:
-    """What the core says goes out as a sentence, so that a reader of the interface knows of no codes."""
-    for schema in schemas.values():
-        for name, field in schema.get("properties", {}).items():
-            kinds = [k.get("$ref", "") for k in field.get("anyOf", ())]
-            if "#/components/schemas/Message" in kinds:
-                schema["properties"][name] = {k: v for k, v in field.items() if k != "anyOf"} | {"type": "string"}
-    for name in ("Message", "Several"):
-        schemas.pop(name, None)

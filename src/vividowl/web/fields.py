@@ -2,15 +2,17 @@
 
 from __future__ import annotations
 
+from dataclasses import is_dataclass
 from datetime import date
 from typing import Annotated, Any, TypeAlias
 
 from pydantic import AwareDatetime, BaseModel, BeforeValidator, ConfigDict, Field, StringConstraints, field_validator
+from pydantic_core import core_schema
 
 from vividowl.core.job.device import DeviceKind
 from vividowl.core.materials.kinds import Kind as MaterialKind
 from vividowl.core.quantities.words import Message, Several, say
-from vividowl.words import sentence, sentences
+from vividowl.words import sentence, told
 
 NO_NUL = r"^[^\x00]*$"
 RUN_KEY = r"^(before|after|[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12})$"
@@ -42,6 +44,16 @@ Day = Annotated[date, BeforeValidator(_written)]
 Moment = Annotated[AwareDatetime, BeforeValidator(_written)]
 
 
+def _as_sentence(kind: type[Any], _source: object, _handler: object) -> core_schema.CoreSchema:
+    """How what the core says goes out, in whatever value of the core or the service it stands."""
+    text = core_schema.plain_serializer_function_ser_schema(sentence, return_schema=core_schema.str_schema())
+    return core_schema.is_instance_schema(kind, serialization=text)
+
+
+for _kind in (Message, Several):
+    _kind.__get_pydantic_core_schema__ = classmethod(_as_sentence)  # type: ignore[union-attr]
+
+
 class In(BaseModel):
     """Comes in: strict about names."""
 
@@ -56,8 +68,6 @@ class Out(BaseModel):
     @field_validator("*", mode="before")
     @classmethod
     def _sentences(cls, value: Any) -> Any:  # noqa: ANN401 - of any field
-        if isinstance(value, Message | Several):
-            return sentence(value)
-        if isinstance(value, list | tuple) and any(isinstance(v, Message | Several) for v in value):
-            return sentences(value)
-        return value
+        # Made here and not when it is written out, since the language is that of the moment.
+        several = value if isinstance(value, list | tuple) else (value,)
+        return told(value) if any(isinstance(v, Message | Several) or is_dataclass(v) for v in several) else value

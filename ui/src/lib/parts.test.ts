@@ -44,8 +44,8 @@ describe('heat ladder', () => {
     die_c: 95,
     power: 45,
     rungs: [
-      { name: 'heatsink', drop_k: 41, resistance: 0.91, source: 'log' },
-      { name: 'interface', drop_k: 30, resistance: 0.66, source: 'log' },
+      { name: 'heatsink', drop_k: 41, resistance: 0.91, source: 'log', u95_k: 1 },
+      { name: 'interface', drop_k: 30, resistance: 0.66, source: 'log', u95_k: 1 },
     ],
   };
   it('has a table that says the same', () => {

@@ -2306,8 +2306,11 @@ export interface components {
             /** Words */
             words: string;
         };
-        /** AirOut */
-        AirOut: {
+        /**
+         * AirBalance
+         * @description What the exhaust says: rise of the air over the room [K], flow that carries the watts away [m3/s].
+         */
+        AirBalance: {
             /** Exhaust Rise K */
             exhaust_rise_k: number;
             /** Flow */
@@ -2346,10 +2349,11 @@ export interface components {
             words?: string;
         };
         /**
-         * AnswerOut
-         * @description What the customer answered to the latest quote. key: of the option taken, empty where they declined.
+         * Answered
+         * @description What a customer answered to the latest quote. key: of the option taken, empty where they declined; title: that
+         *     option in the words of the quote; words: what they added.
          */
-        AnswerOut: {
+        Answered: {
             /**
              * At
              * Format: date-time
@@ -2491,16 +2495,6 @@ export interface components {
             words: string;
         };
         /**
-         * AttemptRowOut
-         * @description A row of the attempts side by side: a cell each.
-         */
-        AttemptRowOut: {
-            /** Cells */
-            cells: string[];
-            /** Words */
-            words: string;
-        };
-        /**
          * AttemptsOut
          * @description counted: failed attempts of the shop whose cause was found; closed: the one on the bench is closed.
          */
@@ -2512,17 +2506,23 @@ export interface components {
             /** Counted */
             counted: number;
             /** Rows */
-            rows: components["schemas"]["AttemptRowOut"][];
+            rows: components["schemas"]["Row"][];
         };
-        /** BandOut */
-        BandOut: {
+        /**
+         * Band
+         * @description A third octave: exact mid-band frequency centre_hz and its unweighted level_db.
+         */
+        Band: {
             /** Centre Hz */
             centre_hz: number;
             /** Level Db */
             level_db: number;
         };
-        /** BarOut */
-        BarOut: {
+        /**
+         * Bar
+         * @description A bar of the waterfall: from one value to another [y]; end None where the last run is missing.
+         */
+        Bar: {
             /** End */
             end: number | null;
             /** Start */
@@ -2538,6 +2538,32 @@ export interface components {
             number: number;
             /** Taken */
             taken: components["schemas"]["TakenOut"][];
+        };
+        /**
+         * BathSpot
+         * @description How a cold plate is plated. method: electroless or electrolytic; area_cm2: wetted [cm2]; target_um [um];
+         *     temperature_c: of the bath [degC]; rate_um_h: of this bath by its sheet or a coupon [um/h], None for the usual;
+         *     current_density_a_dm2: electrolytic [A/dm2].
+         */
+        BathSpot: {
+            /** Area Cm2 */
+            area_cm2: number;
+            /** Current Density A Dm2 */
+            current_density_a_dm2: number | null;
+            /** Method */
+            method: string;
+            /** Rate Um H */
+            rate_um_h: number | null;
+            /**
+             * Target Um
+             * @default 20
+             */
+            target_um: number;
+            /**
+             * Temperature C
+             * @default 70
+             */
+            temperature_c: number;
         };
         /** BathSpotIn */
         BathSpotIn: {
@@ -2559,21 +2585,6 @@ export interface components {
              * @default 70
              */
             temperature_c?: number;
-        };
-        /** BathSpotOut */
-        BathSpotOut: {
-            /** Area Cm2 */
-            area_cm2: number;
-            /** Current Density A Dm2 */
-            current_density_a_dm2: number | null;
-            /** Method */
-            method: string;
-            /** Rate Um H */
-            rate_um_h: number | null;
-            /** Target Um */
-            target_um: number;
-            /** Temperature C */
-            temperature_c: number;
         };
         /** BeginIn */
         BeginIn: {
@@ -2610,31 +2621,17 @@ export interface components {
             /** Words */
             words: string;
         };
-        /** BenchNoteOut */
-        BenchNoteOut: {
-            /**
-             * At
-             * Format: date-time
-             */
-            at: string;
-            /** By */
-            by: string;
-            /** Step */
-            step: string;
-            /** Words */
-            words: string;
-        };
         /** BenchOut */
         BenchOut: {
             base: components["schemas"]["BenchState"];
             /** Begun */
             begun: string | null;
             /** Blockers */
-            blockers: components["schemas"]["BlockerOut"][];
+            blockers: components["schemas"]["Blocker"][];
             /** Breaches */
             breaches: components["schemas"]["BreachOut"][];
             /** Causes */
-            causes: components["schemas"]["CauseOut"][];
+            causes: components["schemas"]["Cause"][];
             /** Checks */
             checks: string[];
             chosen: components["schemas"]["TakenOptionOut"] | null;
@@ -2666,7 +2663,7 @@ export interface components {
             /** Model Places */
             model_places: number;
             /** Notes */
-            notes: components["schemas"]["BenchNoteOut"][];
+            notes: components["schemas"]["Note"][];
             /**
              * Now
              * Format: date-time
@@ -2675,19 +2672,19 @@ export interface components {
             /** Number */
             number: number;
             /** Orders */
-            orders: components["schemas"]["OrdersOut"][];
+            orders: components["schemas"]["Orders"][];
             /** Outline */
             outline: string;
             /** Passes */
-            passes: components["schemas"]["PassOut"][];
+            passes: components["schemas"]["Pass"][];
             /** Photos */
-            photos: components["schemas"]["PhotoUseOut"][];
+            photos: components["schemas"]["PhotoUse"][];
             /** Places */
             places: components["schemas"]["PlaceOut"][];
             /** Plan Changed */
             plan_changed: boolean;
             /** Power */
-            power: components["schemas"]["PowerOnOut"][];
+            power: components["schemas"]["PowerOn"][];
             /** Recent */
             recent: components["schemas"]["BenchEventOut"][];
             /** Refused */
@@ -2920,7 +2917,7 @@ export interface components {
             makes: string[];
             /** Material */
             material: string;
-            outcome: components["schemas"]["OutcomeOfStepOut"] | null;
+            outcome: components["schemas"]["Outcome"] | null;
             /** Own */
             own: boolean;
             /** Pads */
@@ -2984,15 +2981,16 @@ export interface components {
             waits: components["schemas"]["WaitKindOut"][];
         };
         /**
-         * BlockerCode
-         * @description What kind of thing keeps a job from closing.
-         * @enum {string}
+         * Blocker
+         * @description What keeps a job from closing. text and remedy in words; stage where it is settled; of: the place, step, breach,
+         *     wait or fact.
          */
-        BlockerCode: "not_begun" | "stopped" | "unsafe" | "plug" | "screw" | "leftover" | "battery" | "power" | "breach" | "mishap" | "step" | "wait";
-        /** BlockerOut */
-        BlockerOut: {
+        Blocker: {
             code: components["schemas"]["BlockerCode"];
-            /** Of */
+            /**
+             * Of
+             * @default
+             */
             of: string;
             /** Remedy */
             remedy: string;
@@ -3002,10 +3000,16 @@ export interface components {
             text: string;
         };
         /**
-         * BoxOut
-         * @description A rectangle at a place.
+         * BlockerCode
+         * @description What kind of thing keeps a job from closing.
+         * @enum {string}
          */
-        BoxOut: {
+        BlockerCode: "not_begun" | "stopped" | "unsafe" | "plug" | "screw" | "leftover" | "battery" | "power" | "breach" | "mishap" | "step" | "wait";
+        /**
+         * Box
+         * @description A rectangle at a place [mm]: x and y of its corner, width along x, length along y.
+         */
+        Box: {
             /** Length Mm */
             length_mm: number;
             /** Width Mm */
@@ -3067,7 +3071,7 @@ export interface components {
         };
         /** BurnInOpenOut */
         BurnInOpenOut: {
-            open: components["schemas"]["StillToRunInOut"] | null;
+            open: components["schemas"]["StillToRunIn"] | null;
         };
         /** BurnInOut */
         BurnInOut: {
@@ -3100,12 +3104,9 @@ export interface components {
         By: "material" | "fan" | "placement" | "attempt" | "state" | "load" | "profile" | "firmware" | "tuning";
         /**
          * Cause
-         * @description Why an attempt fails, the most frequent first.
-         * @enum {string}
+         * @description A likely cause of a failed check. text; from_map: it follows from what was done on this device.
          */
-        Cause: "film" | "seat" | "lifted" | "too_little" | "fan_plug" | "not_run_in" | "solvent" | "alloy_bald" | "air" | "else";
-        /** CauseOut */
-        CauseOut: {
+        Cause: {
             /** Check */
             check: string;
             /** From Map */
@@ -3144,19 +3145,17 @@ export interface components {
             unit: string;
         };
         /**
-         * ChartOut
-         * @description Temperature of the die before and after, thinned for drawing: peaks and dips are kept.
-         */
-        ChartOut: {
-            after: components["schemas"]["LineOut"];
-            before: components["schemas"]["LineOut"];
-        };
-        /**
          * CheckResult
          * @description What a check showed.
          * @enum {string}
          */
         CheckResult: "open" | "found" | "ruled_out";
+        /**
+         * Chip
+         * @description Which chips work in a phase.
+         * @enum {string}
+         */
+        Chip: "processor" | "graphics" | "both";
         /** ChoiceIn */
         ChoiceIn: {
             /** Key */
@@ -3173,15 +3172,15 @@ export interface components {
             at: string;
             /** By */
             by: string;
-            die_c: components["schemas"]["IntervalOut"];
+            die_c: components["schemas"]["Interval"];
             /** Held */
             held: boolean;
             /** Key */
             key: string;
-            resistance: components["schemas"]["IntervalOut"];
+            resistance: components["schemas"]["Interval"];
             /** Total Cents */
             total_cents: number | null;
-            watts: components["schemas"]["IntervalOut"] | null;
+            watts: components["schemas"]["Interval"] | null;
             /** Words */
             words: string;
         };
@@ -3191,6 +3190,17 @@ export interface components {
          * @enum {string}
          */
         Cleaned: "fins" | "fan" | "contact" | "vents" | "old_interface" | "pads_checked";
+        /**
+         * ColumnView
+         * @description A column: its heading, what it is taken for, and a few of its cells.
+         */
+        ColumnView: {
+            /** Examples */
+            examples: string[];
+            /** Heading */
+            heading: string;
+            role: components["schemas"]["PastRole"] | null;
+        };
         /** CombinationOut */
         CombinationOut: {
             /** Runs */
@@ -3314,17 +3324,22 @@ export interface components {
             /** Version */
             version: number;
         };
-        /** CoverSpotIn */
-        CoverSpotIn: {
+        /**
+         * CoverSpot
+         * @description A bottom cover [mm] and the pad between it and the heatsink [mm, W/(m K)]. gap_mm: between heatsink and closed
+         *     cover, from which the pad is chosen, None when not measured; battery_mm: from the pad's edge to the battery's
+         *     outline, 0 or less where they overlap, None when not measured.
+         */
+        CoverSpot: {
             /** Battery Mm */
-            battery_mm?: number | null;
+            battery_mm: number | null;
             /** Gap Mm */
-            gap_mm?: number | null;
+            gap_mm: number | null;
             /**
              * Gap Tolerance Mm
              * @default 0.1
              */
-            gap_tolerance_mm?: number;
+            gap_tolerance_mm: number;
             /** Length Mm */
             length_mm: number;
             /** Material */
@@ -3340,14 +3355,17 @@ export interface components {
             /** Width Mm */
             width_mm: number;
         };
-        /** CoverSpotOut */
-        CoverSpotOut: {
+        /** CoverSpotIn */
+        CoverSpotIn: {
             /** Battery Mm */
-            battery_mm: number | null;
+            battery_mm?: number | null;
             /** Gap Mm */
-            gap_mm: number | null;
-            /** Gap Tolerance Mm */
-            gap_tolerance_mm: number;
+            gap_mm?: number | null;
+            /**
+             * Gap Tolerance Mm
+             * @default 0.1
+             */
+            gap_tolerance_mm?: number;
             /** Length Mm */
             length_mm: number;
             /** Material */
@@ -3474,7 +3492,7 @@ export interface components {
         };
         /** CutPieceOut */
         CutPieceOut: {
-            box: components["schemas"]["BoxOut"];
+            box: components["schemas"]["Box"];
             /** Label */
             label: string;
         };
@@ -3665,7 +3683,7 @@ export interface components {
         };
         /** DrawingOut */
         DrawingOut: {
-            kept: components["schemas"]["BoxOut"] | null;
+            kept: components["schemas"]["Box"] | null;
             /** Length Mm */
             length_mm: number;
             /** Name */
@@ -3673,7 +3691,7 @@ export interface components {
             /** Pieces */
             pieces: components["schemas"]["CutPieceOut"][];
             /** Taken */
-            taken: components["schemas"]["BoxOut"][];
+            taken: components["schemas"]["Box"][];
             /** Width Mm */
             width_mm: number;
         };
@@ -3694,12 +3712,14 @@ export interface components {
             /** U95 K Per W Month */
             u95_k_per_w_month: number | null;
         };
-        /** DropOut */
-        DropOut: {
+        /**
+         * Drop
+         * @description What the nozzle lays: strokes of length stroke_mm and diameter_mm each; a bead has none but a diameter.
+         */
+        Drop: {
             /** Diameter Mm */
             diameter_mm: number;
-            /** School */
-            school: string;
+            school: components["schemas"]["School"];
             /** Stroke Mm */
             stroke_mm: number;
             /** Strokes */
@@ -3821,7 +3841,7 @@ export interface components {
             /** Rest U95 */
             rest_u95: number | null;
             /** Waterfall */
-            waterfall: components["schemas"]["BarOut"][];
+            waterfall: components["schemas"]["Bar"][];
             /** Without */
             without: number;
         };
@@ -4044,14 +4064,14 @@ export interface components {
         FoundOut: {
             /** Aluminium Near */
             aluminium_near: string;
-            bath: components["schemas"]["BathSpotOut"] | null;
+            bath: components["schemas"]["BathSpot"] | null;
             /** Cap W */
             cap_w: number | null;
             /** Carried */
             carried: boolean;
             /** Cold Plate */
             cold_plate: string;
-            cover: components["schemas"]["CoverSpotOut"] | null;
+            cover: components["schemas"]["CoverSpot"] | null;
             /** Cpu Die Length Mm */
             cpu_die_length_mm: number | null;
             /** Cpu Die Width Mm */
@@ -4063,7 +4083,7 @@ export interface components {
             /** Gap Filler */
             gap_filler: string;
             /** Gaps */
-            gaps: components["schemas"]["GapSpotOut"][];
+            gaps: components["schemas"]["GapSpot"][];
             /** Gpu Die Length Mm */
             gpu_die_length_mm: number | null;
             /** Gpu Die Width Mm */
@@ -4082,7 +4102,7 @@ export interface components {
             place: string;
             /** Plating */
             plating: boolean;
-            shim: components["schemas"]["ShimSpotOut"] | null;
+            shim: components["schemas"]["ShimSpot"] | null;
             /** Undervolt Mv */
             undervolt_mv: number;
         };
@@ -4142,6 +4162,36 @@ export interface components {
             /** Tolerance Mm */
             tolerance_mm: number;
         };
+        /**
+         * GapSpot
+         * @description Parts of one height under the cooler. how: measured, imprint (of a putty ball) or old_pad (its crushed
+         *     thickness); reading_mm; tolerance_mm for a measured one; count parts of width by length [mm]; together: cut as one
+         *     strip.
+         */
+        GapSpot: {
+            /**
+             * Count
+             * @default 1
+             */
+            count: number;
+            /** How */
+            how: string;
+            /** Length Mm */
+            length_mm: number;
+            /** Reading Mm */
+            reading_mm: number;
+            /** Target */
+            target: string;
+            /**
+             * Together
+             * @default false
+             */
+            together: boolean;
+            /** Tolerance Mm */
+            tolerance_mm: number;
+            /** Width Mm */
+            width_mm: number;
+        };
         /** GapSpotIn */
         GapSpotIn: {
             /**
@@ -4170,27 +4220,24 @@ export interface components {
             /** Width Mm */
             width_mm: number;
         };
-        /** GapSpotOut */
-        GapSpotOut: {
-            /** Count */
-            count: number;
-            /** How */
-            how: string;
-            /** Length Mm */
-            length_mm: number;
-            /** Reading Mm */
-            reading_mm: number;
-            /** Target */
-            target: string;
-            /** Together */
-            together: boolean;
-            /** Tolerance Mm */
-            tolerance_mm: number;
-            /** Width Mm */
-            width_mm: number;
+        /**
+         * Gate
+         * @description A tripped rule.
+         */
+        Gate: {
+            /** Reason */
+            reason: string;
+            /** Remedy */
+            remedy: string;
+            /** Rule */
+            rule: string;
+            severity: components["schemas"]["Severity"];
         };
-        /** GateOut */
-        GateOut: {
+        /**
+         * GateView
+         * @description A tripped gate and who acknowledged it when. stage: intake or plan, where it comes from.
+         */
+        GateView: {
             /** Acknowledged At */
             acknowledged_at: string | null;
             /** Acknowledged By */
@@ -4258,6 +4305,64 @@ export interface components {
             /** Rule */
             rule: string;
         };
+        /**
+         * Habits
+         * @description application_school: None lets die and paste decide; hands_min: the shop's own minutes by task;
+         *     tighten_percent: share of the turns in the first round of tightening; usual_load and usual_fan: how the shop
+         *     measures, filled in on every new Before; work_warranty_months: how long the shop answers for its work, None where
+         *     it has not said; language: what its customers read unless another is asked for; customer_address: where they reach
+         *     the application from outside, empty where they do not; link_months: how long a link to a record is good; zone: where
+         *     the shop is, in which its days begin.
+         */
+        Habits: {
+            application_school: components["schemas"]["School"] | null;
+            /**
+             * Customer Address
+             * @default
+             */
+            customer_address: string;
+            /** Hands Min */
+            hands_min: {
+                [key: string]: number;
+            };
+            /** Hourly Rate Cents */
+            hourly_rate_cents: number;
+            /**
+             * Language
+             * @default en
+             */
+            language: string;
+            life_school: components["schemas"]["LifeSchool"];
+            /**
+             * Link Months
+             * @default 24
+             */
+            link_months: number;
+            /** Tax Percent */
+            tax_percent: number;
+            /**
+             * Tighten Percent
+             * @default 50
+             */
+            tighten_percent: number;
+            /**
+             * Usual Fan
+             * @default
+             */
+            usual_fan: string;
+            /**
+             * Usual Load
+             * @default
+             */
+            usual_load: string;
+            /** Work Warranty Months */
+            work_warranty_months: number | null;
+            /**
+             * Zone
+             * Format: zoneinfo
+             */
+            zone: string;
+        };
         /** HabitsIn */
         HabitsIn: {
             /** Application School */
@@ -4313,37 +4418,6 @@ export interface components {
              */
             zone?: string;
         };
-        /** HabitsOut */
-        HabitsOut: {
-            /** Application School */
-            application_school: string | null;
-            /** Customer Address */
-            customer_address: string;
-            /** Hands Min */
-            hands_min: {
-                [key: string]: number;
-            };
-            /** Hourly Rate Cents */
-            hourly_rate_cents: number;
-            /** Language */
-            language: string;
-            /** Life School */
-            life_school: string;
-            /** Link Months */
-            link_months: number;
-            /** Tax Percent */
-            tax_percent: number;
-            /** Tighten Percent */
-            tighten_percent: number;
-            /** Usual Fan */
-            usual_fan: string;
-            /** Usual Load */
-            usual_load: string;
-            /** Work Warranty Months */
-            work_warranty_months: number | null;
-            /** Zone */
-            zone: string;
-        };
         /**
          * HandOverIn
          * @description What was changed: what is left out stays as it is.
@@ -4369,10 +4443,10 @@ export interface components {
             why?: string;
         };
         /**
-         * HeadlineOut
-         * @description The figures that lead a run's page, each with its expanded uncertainty.
+         * Headline
+         * @description Die [degC], rise over the room [K], power [W] and noise [dB], each with U95; None where not known.
          */
-        HeadlineOut: {
+        Headline: {
             /** Die C */
             die_c: number | null;
             /** Die U95 K */
@@ -4636,10 +4710,10 @@ export interface components {
             warranty?: components["schemas"]["Warranty"];
         };
         /**
-         * IntervalOut
-         * @description Median with the ends of an 80 % interval.
+         * Interval
+         * @description Median with the ends of an 80 % interval, in the unit of the quantity.
          */
-        IntervalOut: {
+        Interval: {
             /** High */
             high: number;
             /** Low */
@@ -4690,7 +4764,7 @@ export interface components {
             /** From List */
             from_list: boolean;
             /** Gates */
-            gates: components["schemas"]["GateOut"][];
+            gates: components["schemas"]["GateView"][];
             glance_after: components["schemas"]["GlanceOut"];
             glance_before: components["schemas"]["GlanceOut"];
             /** Handed Over At */
@@ -4816,30 +4890,33 @@ export interface components {
             /** Own Names */
             own_names: string[];
             /** Values */
-            values: components["schemas"]["ValueOut"][];
+            values: components["schemas"]["ValueView"][];
             /** Words */
             words: string;
         };
         /** KnownOut */
         KnownOut: {
-            gain_k_per_w: components["schemas"]["SpreadOut"] | null;
+            gain_k_per_w: components["schemas"]["Spread"] | null;
             /** Jobs */
             jobs: number;
             /** Kept */
             kept: number;
             /** Kind */
             kind: string;
-            lasts: components["schemas"]["LastingOut"] | null;
+            lasts: components["schemas"]["Lasting"] | null;
             /** Looked Again */
             looked_again: number;
-            minutes: components["schemas"]["SpreadOut"] | null;
+            minutes: components["schemas"]["Spread"] | null;
             /** Promised */
             promised: number;
             /** Words */
             words: string;
         };
-        /** LadderOut */
-        LadderOut: {
+        /**
+         * Ladder
+         * @description room_c and die_c [degC]; power [W] or None; rungs from the room upwards.
+         */
+        Ladder: {
             /** Die C */
             die_c: number;
             /** Power */
@@ -4847,7 +4924,7 @@ export interface components {
             /** Room C */
             room_c: number;
             /** Rungs */
-            rungs: components["schemas"]["RungOut"][];
+            rungs: components["schemas"]["Rung"][];
         };
         /**
          * LanOut
@@ -4864,11 +4941,11 @@ export interface components {
             fingerprint: string;
         };
         /**
-         * LastingOut
-         * @description n services that were looked at again, gone of them half lost; months to lose half of the gain, null where that is
-         *     not reached yet.
+         * Lasting
+         * @description n: services that were looked at again; gone: of them half lost; median_months with low and high: time to lose
+         *     half of the gain [month], None where it is not reached yet.
          */
-        LastingOut: {
+        Lasting: {
             /** Gone */
             gone: number;
             /** High Months */
@@ -4900,8 +4977,11 @@ export interface components {
             /** Words */
             words: string;
         };
-        /** LessonOut */
-        LessonOut: {
+        /**
+         * Lesson
+         * @description What the shop's jobs say of a kind: how many, and the factor they propose, None for too few.
+         */
+        Lesson: {
             /** In Force */
             in_force: number;
             /** Jobs */
@@ -4914,14 +4994,28 @@ export interface components {
             words: string;
         };
         /**
-         * LineOut
-         * @description A curve. time_s: from the start of the load; both (n,).
+         * LifeSchool
+         * @description How soon a shop looks again.
+         * @enum {string}
          */
-        LineOut: {
+        LifeSchool: "careful" | "usual" | "long";
+        /**
+         * Line
+         * @description Temperature of the die: time_s from load onset and value_c (n,), thinned for drawing.
+         */
+        Line: {
             /** Time S */
             time_s: number[];
             /** Value C */
             value_c: number[];
+        };
+        /**
+         * Lines
+         * @description Both sides of the comparison.
+         */
+        Lines: {
+            after: components["schemas"]["Line"];
+            before: components["schemas"]["Line"];
         };
         /**
          * LinkOut
@@ -5404,7 +5498,7 @@ export interface components {
              * Format: uuid
              */
             id: string;
-            largest: components["schemas"]["BoxOut"];
+            largest: components["schemas"]["Box"];
             /** Length Mm */
             length_mm: number;
             /** Lot */
@@ -5412,7 +5506,7 @@ export interface components {
             /** Number */
             number: number;
             /** Taken */
-            taken: components["schemas"]["BoxOut"][];
+            taken: components["schemas"]["Box"][];
             /** Width Mm */
             width_mm: number;
         };
@@ -5463,10 +5557,10 @@ export interface components {
             words: string;
         };
         /**
-         * OpenSessionOut
-         * @description A session that has not ended. here: the one that asks.
+         * OpenSession
+         * @description A session that has not ended. agent: what the browser says of itself; here: it is the one that asks.
          */
-        OpenSessionOut: {
+        OpenSession: {
             /** Agent */
             agent: string;
             /**
@@ -5521,11 +5615,11 @@ export interface components {
             blocked: boolean;
             /** Chip Drop K */
             chip_drop_k: number | null;
-            die_c: components["schemas"]["IntervalOut"];
-            gain_k: components["schemas"]["IntervalOut"];
-            gain_w: components["schemas"]["IntervalOut"] | null;
+            die_c: components["schemas"]["Interval"];
+            gain_k: components["schemas"]["Interval"];
+            gain_w: components["schemas"]["Interval"] | null;
             /** Gates */
-            gates: components["schemas"]["PlanGateOut"][];
+            gates: components["schemas"]["Gate"][];
             /** Hands Min */
             hands_min: number;
             /** Key */
@@ -5536,7 +5630,7 @@ export interface components {
             life_months: number;
             /** Life Reason */
             life_reason: string;
-            noise_db: components["schemas"]["IntervalOut"] | null;
+            noise_db: components["schemas"]["Interval"] | null;
             /** Noise Floor */
             noise_floor: boolean;
             /** Parts */
@@ -5549,7 +5643,7 @@ export interface components {
             product_id: string | null;
             /** Reason */
             reason: string;
-            resistance: components["schemas"]["IntervalOut"];
+            resistance: components["schemas"]["Interval"];
             skin: components["schemas"]["SkinOut"] | null;
             /** Stock */
             stock: string;
@@ -5559,14 +5653,17 @@ export interface components {
             total_cents: number | null;
             /** Wait Min */
             wait_min: number;
-            watts: components["schemas"]["IntervalOut"] | null;
+            watts: components["schemas"]["Interval"] | null;
             /** Words */
             words: string;
             /** Work Cents */
             work_cents: number;
         };
-        /** OrdersOut */
-        OrdersOut: {
+        /**
+         * Orders
+         * @description Order of the screws of one part, by id.
+         */
+        Orders: {
             /** By Number */
             by_number: boolean;
             /** Holds */
@@ -5601,27 +5698,13 @@ export interface components {
              */
             words: string;
         };
-        /** OutcomeOfStepOut */
-        OutcomeOfStepOut: {
-            /**
-             * At
-             * Format: date-time
-             */
-            at: string;
-            /** By */
-            by: string;
-            /** How */
-            how: string;
-            /** Value */
-            value: number | null;
-            /** Words */
-            words: string;
-        };
         /**
-         * OutcomeOut
-         * @description After over the prediction, at the fan speed of Before.
+         * OutcomeView
+         * @description After over the prediction that was taken, at the fan speed of Before: resistance with its uncertainty [K/W]; as
+         *     the die temperature that the work of Before would reach [degC], and as watts at the limit [W]; inside: whether it
+         *     lies in the interval.
          */
-        OutcomeOut: {
+        OutcomeView: {
             /** Die C */
             die_c: number | null;
             /** Inside */
@@ -5634,10 +5717,12 @@ export interface components {
             watts: number | null;
         };
         /**
-         * OwnScatterOut
-         * @description What repeats in this shop scatter by, and what taking it lets show.
+         * OwnScatter
+         * @description What repeats of one recipe in this shop scatter by: half_width_k [K] to put in place of the usual run to run;
+         *     logs and runs that tell it [1]; shown_k: least difference that it lets show [K], shown_usual_k: that of the usual
+         *     one.
          */
-        OwnScatterOut: {
+        OwnScatter: {
             /** Half Width K */
             half_width_k: number;
             /** Logs */
@@ -5691,7 +5776,7 @@ export interface components {
             amount: number | null;
             /** Count */
             count: number;
-            drop: components["schemas"]["DropOut"] | null;
+            drop: components["schemas"]["Drop"] | null;
             /** Kind */
             kind: string;
             /** Lacks */
@@ -5731,8 +5816,11 @@ export interface components {
             /** Words */
             words: string;
         };
-        /** PassOut */
-        PassOut: {
+        /**
+         * Pass
+         * @description One round of tightening. share: of the turns, 1 for fully; words for it.
+         */
+        Pass: {
             /** Share */
             share: number;
             /** Words */
@@ -5753,15 +5841,6 @@ export interface components {
             name: string;
             /** Text */
             text: string;
-        };
-        /** PastColumnOut */
-        PastColumnOut: {
-            /** Examples */
-            examples: string[];
-            /** Heading */
-            heading: string;
-            /** Role */
-            role: string | null;
         };
         /**
          * PastCountsOut
@@ -5827,7 +5906,7 @@ export interface components {
          */
         PastListOut: {
             /** Columns */
-            columns: components["schemas"]["PastColumnOut"][];
+            columns: components["schemas"]["ColumnView"][];
             counts: components["schemas"]["PastCountsOut"] | null;
             /** Day Order */
             day_order: string;
@@ -5999,7 +6078,28 @@ export interface components {
         /** PeopleOut */
         PeopleOut: {
             /** People */
-            people: components["schemas"]["PersonRowOut"][];
+            people: components["schemas"]["Person"][];
+        };
+        /**
+         * Person
+         * @description Someone who signs in by password. me: the one who asks.
+         */
+        Person: {
+            /** Active */
+            active: boolean;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Login */
+            login: string;
+            /** Me */
+            me: boolean;
+            /** Name */
+            name: string;
+            /** Role */
+            role: string;
         };
         /** PersonIn */
         PersonIn: {
@@ -6035,30 +6135,11 @@ export interface components {
             zone: string;
         };
         /**
-         * PersonRowOut
-         * @description Someone who signs in. me: the one who asks.
+         * Phase
+         * @description chip: which chips are loaded; from_s, to_s: in the log [s].
          */
-        PersonRowOut: {
-            /** Active */
-            active: boolean;
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Login */
-            login: string;
-            /** Me */
-            me: boolean;
-            /** Name */
-            name: string;
-            /** Role */
-            role: string;
-        };
-        /** PhaseOut */
-        PhaseOut: {
-            /** Chip */
-            chip: string;
+        Phase: {
+            chip: components["schemas"]["Chip"];
             /** From S */
             from_s: number;
             /** To S */
@@ -6095,26 +6176,16 @@ export interface components {
             /** What */
             what: string;
         };
-        /** PhotoUseOut */
-        PhotoUseOut: {
-            /**
-             * At
-             * Format: date-time
-             */
-            at: string;
-            /** Photo */
-            photo: string;
-            /** Step */
-            step: string;
-            /** What */
-            what: string;
-        };
         /**
-         * PhraseOut
-         * @description A piece of the headline. side: before or after for a figure of one side, assumed for what nobody noted.
+         * Phrase
+         * @description A piece of the sentence. side: before or after for a figure of one side, assumed for what nobody noted, else
+         *     empty.
          */
-        PhraseOut: {
-            /** Side */
+        Phrase: {
+            /**
+             * Side
+             * @default
+             */
             side: string;
             /** Text */
             text: string;
@@ -6204,27 +6275,16 @@ export interface components {
             y: number;
         };
         /**
-         * PlainOut
-         * @description What it did before, what it does now, and what that means, for someone who knows nothing of it.
+         * Plain
+         * @description before and now: one sentence each; means: what that means, in one to four short sentences.
          */
-        PlainOut: {
+        Plain: {
             /** Before */
             before: string;
             /** Means */
             means: string[];
             /** Now */
             now: string;
-        };
-        /** PlanGateOut */
-        PlanGateOut: {
-            /** Reason */
-            reason: string;
-            /** Remedy */
-            remedy: string;
-            /** Rule */
-            rule: string;
-            /** Severity */
-            severity: string;
         };
         /** PlanIn */
         PlanIn: {
@@ -6235,7 +6295,7 @@ export interface components {
         };
         /** PlanOut */
         PlanOut: {
-            answer: components["schemas"]["AnswerOut"] | null;
+            answer: components["schemas"]["Answered"] | null;
             /** Before Die C */
             before_die_c: number | null;
             /** Before Watts */
@@ -6268,7 +6328,7 @@ export interface components {
             opening: components["schemas"]["OpeningOut"] | null;
             /** Options */
             options: components["schemas"]["OptionOut"][];
-            outcome: components["schemas"]["OutcomeOut"] | null;
+            outcome: components["schemas"]["OutcomeView"] | null;
             /** Reference Words */
             reference_words: string;
             /** Remembered */
@@ -6322,22 +6382,6 @@ export interface components {
          * @description A first power-on: results by check, and whether all is fine.
          */
         PowerOn: {
-            /**
-             * At
-             * Format: date-time
-             */
-            at: string;
-            /** Boot S */
-            boot_s: number | null;
-            /** Fine */
-            fine: boolean;
-            /** Results */
-            results: {
-                [key: string]: string;
-            };
-        };
-        /** PowerOnOut */
-        PowerOnOut: {
             /**
              * At
              * Format: date-time
@@ -6486,7 +6530,7 @@ export interface components {
             /** Unit */
             unit: string;
             /** Values */
-            values: components["schemas"]["ValueOut"][];
+            values: components["schemas"]["ValueView"][];
             /** Version */
             version: number;
             /** Warnings */
@@ -6613,19 +6657,19 @@ export interface components {
             /** Minutes Needed */
             minutes_needed: number | null;
             /** Network */
-            network: components["schemas"]["TermOut"][];
+            network: components["schemas"]["Term"][];
             /** Onset S */
             onset_s: number;
             /** Phases */
-            phases: components["schemas"]["PhaseOut"][];
-            power_w: components["schemas"]["StatisticsOut"] | null;
+            phases: components["schemas"]["Phase"][];
+            power_w: components["schemas"]["Statistics"] | null;
             /** Remaining Rise K */
             remaining_rise_k: number | null;
             /** Settled */
             settled: boolean;
             /** Stats */
             stats: {
-                [key: string]: components["schemas"]["StatisticsOut"];
+                [key: string]: components["schemas"]["Statistics"];
             };
             /** Throttle Share */
             throttle_share: number | null;
@@ -6696,12 +6740,12 @@ export interface components {
             /** After Photo */
             after_photo: string | null;
             /** Attempts */
-            attempts: components["schemas"]["AttemptRowOut"][];
+            attempts: components["schemas"]["Row"][];
             /** Before Photo */
             before_photo: string | null;
             /** Bench */
             bench: string[];
-            chart: components["schemas"]["ChartOut"] | null;
+            chart: components["schemas"]["Lines"] | null;
             /** Currency */
             currency: string;
             /** Done */
@@ -6721,7 +6765,7 @@ export interface components {
             language: string;
             /** Lead */
             lead: string;
-            plain: components["schemas"]["PlainOut"] | null;
+            plain: components["schemas"]["Plain"] | null;
             /** Planned Cents */
             planned_cents: number | null;
             /** Promise */
@@ -6736,12 +6780,12 @@ export interface components {
             /** Shop Name */
             shop_name: string;
             verdict: components["schemas"]["VerdictOut"] | null;
-            version: components["schemas"]["VersionOut"] | null;
+            version: components["schemas"]["VersionTold"] | null;
             /**
              * Versions
              * @default []
              */
-            versions: components["schemas"]["VersionOut"][];
+            versions: components["schemas"]["VersionTold"][];
             /** Warranty Until */
             warranty_until: string | null;
         };
@@ -6792,8 +6836,11 @@ export interface components {
             /** Remedy */
             remedy: string;
         };
-        /** RepeatOut */
-        RepeatOut: {
+        /**
+         * RepeatView
+         * @description A repeat of the run's recipe: its file and what it ended at. die_c, power and settled as in the reading.
+         */
+        RepeatView: {
             /** Die C */
             die_c: number;
             /** File Name */
@@ -6826,6 +6873,16 @@ export interface components {
             text: string;
             /** Unit */
             unit: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * Row
+         * @description What is told, and a cell an attempt, empty where nothing is known.
+         */
+        Row: {
+            /** Cells */
+            cells: string[];
             /** Words */
             words: string;
         };
@@ -6951,7 +7008,7 @@ export interface components {
         };
         /** RunOut */
         RunOut: {
-            air: components["schemas"]["AirOut"] | null;
+            air: components["schemas"]["AirBalance"] | null;
             /** Culprit */
             culprit: string | null;
             /** Duration Min */
@@ -6966,8 +7023,8 @@ export interface components {
             firmware: string;
             /** Frames */
             frames: components["schemas"]["FramesOut"][];
-            headline: components["schemas"]["HeadlineOut"];
-            ladder: components["schemas"]["LadderOut"] | null;
+            headline: components["schemas"]["Headline"];
+            ladder: components["schemas"]["Ladder"] | null;
             /** Lead */
             lead: string;
             /** Load Recipe */
@@ -6985,7 +7042,7 @@ export interface components {
             prefilled: boolean;
             reading: components["schemas"]["ReadingOut"] | null;
             /** Repeats */
-            repeats: components["schemas"]["RepeatOut"][];
+            repeats: components["schemas"]["RepeatView"][];
             /** Result Duration S */
             result_duration_s: number | null;
             /** Result Frame Rate */
@@ -7084,8 +7141,12 @@ export interface components {
             /** Tuning */
             tuning: string;
         };
-        /** RungOut */
-        RungOut: {
+        /**
+         * Rung
+         * @description name: interface, heatsink, air, behind (heatsink and air together) or whole; drop_k [K] with its u95_k;
+         *     resistance [K/W] or None; source: probe or log.
+         */
+        Rung: {
             /** Drop K */
             drop_k: number;
             /** Name */
@@ -7094,9 +7155,18 @@ export interface components {
             resistance: number | null;
             /** Source */
             source: string;
+            /**
+             * U95 K
+             * @default 0
+             */
+            u95_k: number;
         };
-        /** RunningWaitOut */
-        RunningWaitOut: {
+        /**
+         * RunningWait
+         * @description A clock of the bench: the job it belongs to, its kind and words, the step, when it began and is due; seen, or put
+         *     off until then, on whichever tablet; then: the kind of wait that follows at once, empty for none.
+         */
+        RunningWait: {
             /**
              * Began
              * Format: date-time
@@ -7139,8 +7209,14 @@ export interface components {
              */
             now: string;
             /** Waits */
-            waits: components["schemas"]["RunningWaitOut"][];
+            waits: components["schemas"]["RunningWait"][];
         };
+        /**
+         * School
+         * @description The ways of putting paste on.
+         * @enum {string}
+         */
+        School: "bead" | "line" | "cross" | "film";
         /** ScrewClassOut */
         ScrewClassOut: {
             /** Count */
@@ -7244,7 +7320,7 @@ export interface components {
         /** SessionsOut */
         SessionsOut: {
             /** Sessions */
-            sessions: components["schemas"]["OpenSessionOut"][];
+            sessions: components["schemas"]["OpenSession"][];
         };
         /**
          * SetUpIn
@@ -7274,6 +7350,12 @@ export interface components {
             /** Setting */
             setting: string;
         };
+        /**
+         * Severity
+         * @description note: to read; acknowledge: to accept by name; stop: the job does not go on.
+         * @enum {string}
+         */
+        Severity: "note" | "acknowledge" | "stop";
         /** ShelfOut */
         ShelfOut: {
             /** Currency */
@@ -7281,9 +7363,54 @@ export interface components {
             /** Kinds */
             kinds: components["schemas"]["KindOut"][];
             /** Lessons */
-            lessons: components["schemas"]["LessonOut"][];
+            lessons: components["schemas"]["Lesson"][];
             /** Products */
             products: components["schemas"]["ProductOut"][];
+        };
+        /**
+         * ShimSpot
+         * @description A small chip with a thick pad [mm], its heat [W], and the shim that shall replace the pad [mm]. pad_mm: of the
+         *     old
+         *     pad, measured where the chip has pressed it; bond: glue or paste on the heatsink's face.
+         */
+        ShimSpot: {
+            /**
+             * Bond
+             * @default glue
+             */
+            bond: string;
+            /** Die Length Mm */
+            die_length_mm: number;
+            /** Die Width Mm */
+            die_width_mm: number;
+            /** Neighbours Mm */
+            neighbours_mm: number | null;
+            /**
+             * Offset X Mm
+             * @default 0
+             */
+            offset_x_mm: number;
+            /**
+             * Offset Y Mm
+             * @default 0
+             */
+            offset_y_mm: number;
+            /** Package Length Mm */
+            package_length_mm: number;
+            /** Package Width Mm */
+            package_width_mm: number;
+            /** Pad Conductivity */
+            pad_conductivity: number;
+            /** Pad Mm */
+            pad_mm: number;
+            /** Power W */
+            power_w: number;
+            /** Shim Length Mm */
+            shim_length_mm: number;
+            /** Shim Mm */
+            shim_mm: number;
+            /** Shim Width Mm */
+            shim_width_mm: number;
         };
         /** ShimSpotIn */
         ShimSpotIn: {
@@ -7308,37 +7435,6 @@ export interface components {
              * @default 0
              */
             offset_y_mm?: number;
-            /** Package Length Mm */
-            package_length_mm: number;
-            /** Package Width Mm */
-            package_width_mm: number;
-            /** Pad Conductivity */
-            pad_conductivity: number;
-            /** Pad Mm */
-            pad_mm: number;
-            /** Power W */
-            power_w: number;
-            /** Shim Length Mm */
-            shim_length_mm: number;
-            /** Shim Mm */
-            shim_mm: number;
-            /** Shim Width Mm */
-            shim_width_mm: number;
-        };
-        /** ShimSpotOut */
-        ShimSpotOut: {
-            /** Bond */
-            bond: string;
-            /** Die Length Mm */
-            die_length_mm: number;
-            /** Die Width Mm */
-            die_width_mm: number;
-            /** Neighbours Mm */
-            neighbours_mm: number | null;
-            /** Offset X Mm */
-            offset_x_mm: number;
-            /** Offset Y Mm */
-            offset_y_mm: number;
             /** Package Length Mm */
             package_length_mm: number;
             /** Package Width Mm */
@@ -7386,17 +7482,17 @@ export interface components {
         ShopOut: {
             /** Currency */
             currency: string;
-            habits: components["schemas"]["HabitsOut"];
+            habits: components["schemas"]["Habits"];
             /** Name */
             name: string;
-            own_scatter: components["schemas"]["OwnScatterOut"] | null;
+            own_scatter: components["schemas"]["OwnScatter"] | null;
             predicted: components["schemas"]["PredictedOut"];
             /** Reference Room C */
             reference_room_c: number;
             /** Tasks */
             tasks: components["schemas"]["TaskOut"][];
-            tolerances: components["schemas"]["TolerancesOut"];
-            usual: components["schemas"]["TolerancesOut"];
+            tolerances: components["schemas"]["Tolerances"];
+            usual: components["schemas"]["Tolerances"];
             /** Version */
             version: number;
         };
@@ -7494,7 +7590,7 @@ export interface components {
         /** SoundOut */
         SoundOut: {
             /** Bands */
-            bands: components["schemas"]["BandOut"][];
+            bands: components["schemas"]["Band"][];
             /** Beside Hz */
             beside_hz: number[];
             /** Blade Pass Hz */
@@ -7578,10 +7674,10 @@ export interface components {
             spot: string;
         };
         /**
-         * SpreadOut
-         * @description n cases: median, and the quartiles between which half of them lie.
+         * Spread
+         * @description n values: median, and the quartiles between which half of them lie.
          */
-        SpreadOut: {
+        Spread: {
             /** High */
             high: number;
             /** Low */
@@ -7674,8 +7770,11 @@ export interface components {
             /** Words */
             words: string;
         };
-        /** StatisticsOut */
-        StatisticsOut: {
+        /**
+         * Statistics
+         * @description mean, maximum, p95 and standard error of the mean over the settled window, in the channel's unit.
+         */
+        Statistics: {
             /** Maximum */
             maximum: number;
             /** Mean */
@@ -7696,8 +7795,12 @@ export interface components {
             /** Why */
             why: string;
         };
-        /** StillToRunInOut */
-        StillToRunInOut: {
+        /**
+         * StillToRunIn
+         * @description What an interface still needs. more: heat cycles, None where the runs do not tell how many; wait_min: they take
+         *     [min] or None; due: when they are over, if one begins now.
+         */
+        StillToRunIn: {
             /** Due */
             due: string | null;
             /** More */
@@ -7716,8 +7819,11 @@ export interface components {
          * @enum {string}
          */
         Surroundings: "normal" | "dusty" | "pets" | "smoke" | "unknown";
-        /** TabletOut */
-        TabletOut: {
+        /**
+         * Tablet
+         * @description A paired tablet. agent: what its browser says of itself; here: it is the one that asks.
+         */
+        Tablet: {
             /** Agent */
             agent: string;
             /** Here */
@@ -7746,7 +7852,7 @@ export interface components {
         TabletsOut: {
             lan: components["schemas"]["LanOut"] | null;
             /** Tablets */
-            tablets: components["schemas"]["TabletOut"][];
+            tablets: components["schemas"]["Tablet"][];
         };
         /**
          * TakenOptionOut
@@ -7794,8 +7900,11 @@ export interface components {
             /** Words */
             words: string;
         };
-        /** TermOut */
-        TermOut: {
+        /**
+         * Term
+         * @description One Foster term: resistance [K/W] and time constant tau_s [s] with their standard uncertainties.
+         */
+        Term: {
             /** Resistance */
             resistance: number;
             /** Resistance U */
@@ -7805,27 +7914,60 @@ export interface components {
             /** Tau U S */
             tau_u_s: number;
         };
-        /** TolerancesIn */
-        TolerancesIn: {
-            /** Clock Share */
+        /**
+         * Tolerances
+         * @description Half-widths of what is not known about a reading, editable by the shop.
+         *
+         *     die_sensor_k: repeatability of an on-die sensor [K]; room_k: room thermometer [K];
+         *     run_to_run_k: the same device tested twice [K]; power_share: power sensor [1]; clock_share [1];
+         *     noise_db: sound meter repeatability [dB]; noise_room_db_per_k: what a fan that follows the heat adds for each kelvin
+         *     of another room [dB/K];
+         *     result_share: one benchmark run twice [1]. All values from memory, each a half-width of a rectangle.
+         */
+        Tolerances: {
+            /**
+             * Clock Share
+             * @default 0.01
+             */
             clock_share: number;
-            /** Die Sensor K */
+            /**
+             * Die Sensor K
+             * @default 1
+             */
             die_sensor_k: number;
-            /** Noise Db */
+            /**
+             * Noise Db
+             * @default 1
+             */
             noise_db: number;
-            /** Noise Room Db Per K */
+            /**
+             * Noise Room Db Per K
+             * @default 0.5
+             */
             noise_room_db_per_k: number;
-            /** Power Share */
+            /**
+             * Power Share
+             * @default 0.02
+             */
             power_share: number;
-            /** Result Share */
+            /**
+             * Result Share
+             * @default 0.01
+             */
             result_share: number;
-            /** Room K */
+            /**
+             * Room K
+             * @default 0.5
+             */
             room_k: number;
-            /** Run To Run K */
+            /**
+             * Run To Run K
+             * @default 0.9
+             */
             run_to_run_k: number;
         };
-        /** TolerancesOut */
-        TolerancesOut: {
+        /** TolerancesIn */
+        TolerancesIn: {
             /** Clock Share */
             clock_share: number;
             /** Die Sensor K */
@@ -7896,8 +8038,11 @@ export interface components {
             /** Unlike */
             unlike: string[];
         };
-        /** ValueOut */
-        ValueOut: {
+        /**
+         * ValueView
+         * @description A value of a material: its words, unit, the value in force, its source, and the typical value below it.
+         */
+        ValueView: {
             /** High */
             high: number;
             /** Low */
@@ -7925,11 +8070,11 @@ export interface components {
         Verdict: "improved" | "worse" | "improved_if_same" | "worse_if_same" | "no_difference_shown" | "cannot_be_compared";
         /** VerdictOut */
         VerdictOut: {
-            after_ladder: components["schemas"]["LadderOut"] | null;
+            after_ladder: components["schemas"]["Ladder"] | null;
             after_reading: components["schemas"]["ReadingOut"];
             /** Assumes */
             assumes: string[];
-            before_ladder: components["schemas"]["LadderOut"] | null;
+            before_ladder: components["schemas"]["Ladder"] | null;
             before_reading: components["schemas"]["ReadingOut"];
             /** Conditions */
             conditions: components["schemas"]["ConditionOut"][];
@@ -7948,7 +8093,7 @@ export interface components {
             /** Notes */
             notes: string[];
             /** Phrases */
-            phrases: components["schemas"]["PhraseOut"][];
+            phrases: components["schemas"]["Phrase"][];
             /** Reasons */
             reasons: string[];
             /** Rests On */
@@ -7961,11 +8106,11 @@ export interface components {
             verdict: string;
         };
         /**
-         * VersionOut
-         * @description Which version of a record it is. why: empty for the first; anew: said of one that was not kept at the
-         *     hand-over.
+         * VersionTold
+         * @description Which version of a record it is, who made it, when and why; anew: said of one that was not kept at the hand-over,
+         *     empty for all others.
          */
-        VersionOut: {
+        VersionTold: {
             /**
              * Anew
              * @default

@@ -2,12 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
-
 from vividowl.core.attempts.causes import Ranked
 from vividowl.service.attempts.attempts import AttemptsView, AttemptView
-from vividowl.service.attempts.side_by_side import Row, side_by_side
-from vividowl.web.attempts.schemas import AttemptCauseOut, AttemptOut, AttemptRowOut, AttemptsOut
+from vividowl.service.attempts.side_by_side import side_by_side
+from vividowl.web.attempts.schemas import AttemptCauseOut, AttemptOut, AttemptsOut
 from vividowl.web.jobs.schemas import FitItemOut
 from vividowl.words import sentence
 
@@ -16,15 +14,10 @@ def attempts_out(view: AttemptsView) -> AttemptsOut:
     """All attempts of a job."""
     return AttemptsOut(
         attempts=[attempt_out(a) for a in view.attempts],
-        rows=rows_out(side_by_side(view.attempts)),
+        rows=list(side_by_side(view.attempts)),
         counted=view.counted,
         closed=view.closed,
     )
-
-
-def rows_out(rows: Sequence[Row]) -> list[AttemptRowOut]:
-    """Attempts side by side."""
-    return [AttemptRowOut(words=sentence(r.words), cells=[sentence(c) for c in r.cells]) for r in rows]
 
 
 def attempt_out(view: AttemptView) -> AttemptOut:

@@ -8,6 +8,7 @@ from typing import Annotated
 from pydantic import Field, StringConstraints
 
 from vividowl.core.attempts.causes import Cause, CheckResult
+from vividowl.service.attempts.side_by_side import Row
 from vividowl.web.fields import NO_NUL, In, Out, Whole
 from vividowl.web.jobs.schemas import FitItemOut
 
@@ -52,18 +53,11 @@ class AttemptOut(Out):
     left_words: str
 
 
-class AttemptRowOut(Out):
-    """A row of the attempts side by side: a cell each."""
-
-    words: str
-    cells: list[str]
-
-
 class AttemptsOut(Out):
     """counted: failed attempts of the shop whose cause was found; closed: the one on the bench is closed."""
 
     attempts: list[AttemptOut]
-    rows: list[AttemptRowOut]
+    rows: list[Row]
     counted: int
     closed: bool
 

@@ -7,7 +7,7 @@ from collections.abc import Mapping, Sequence
 from vividowl.core.bench.fasteners import ScrewClass
 from vividowl.core.bench.log.events import BenchEvent
 from vividowl.core.bench.log.log import before
-from vividowl.core.bench.log.state import FoundState, Outcome
+from vividowl.core.bench.log.state import FoundState, Outcome, PowerOn
 from vividowl.core.quantities.words import Words, say
 from vividowl.service.bench import words as w
 from vividowl.service.bench.taking import Batch
@@ -15,20 +15,12 @@ from vividowl.service.bench.view import BenchView, PlaceView, StepView
 from vividowl.web.bench.schemas import (
     AskOut,
     BenchEventOut,
-    BenchNoteOut,
     BenchOut,
     BenchStepOut,
-    BlockerOut,
     BreachOut,
-    CauseOut,
     GuardOut,
     MishapOut,
-    OrdersOut,
-    OutcomeOfStepOut,
-    PassOut,
-    PhotoUseOut,
     PlaceOut,
-    PowerOnOut,
     RefusedOut,
     ScrewClassOut,
     SeenOut,
@@ -79,7 +71,7 @@ def _step(view: StepView, outcome: Outcome | None) -> BenchStepOut:
         pads=list(view.pads),
         asks=_asks(view.step.asks),
         guards=[GuardOut.model_validate(g) for g in view.guards],
-        outcome=OutcomeOfStepOut.model_validate(outcome) if outcome is not None else None,
+        outcome=outcome if outcome is not None else None,
         hands_min=view.time.hands_min if view.time else None,
         waited_min=view.time.wait_min if view.time else None,
     )
@@ -155,17 +147,8 @@ def bench_out(bench: BenchView) -> BenchOut:
         steps=[_step(v, state.outcomes.get(v.step.id)) for v in bench.steps],
         places=[_place(p, bench) for p in bench.places],
         classes=classes_out(bench.classes),
-        orders=[
-            OrdersOut(
-                holds=o.holds,
-                words=sentence(o.words),
-                loosen=list(o.loosen),
-                tighten=list(o.tighten),
-                by_number=o.by_number,
-            )
-            for o in bench.orders
-        ],
-        passes=[PassOut.model_validate(p) for p in bench.passes],
+        orders=list(bench.orders),
+        passes=list(bench.passes),
         outline=state.outline,
         leftover=state.leftover,
         leftover_words=state.leftover_words,
@@ -199,11 +182,11 @@ def bench_out(bench: BenchView) -> BenchOut:
             for m in state.mishaps.values()
         ],
         found=[_found(f) for f in state.found.values()],
-        photos=[PhotoUseOut.model_validate(p) for p in state.photos],
-        power=[PowerOnOut(results=dict(p.results), boot_s=p.boot_s, fine=p.fine, at=p.at) for p in state.power],
-        causes=[CauseOut.model_validate(c) for c in bench.causes],
-        notes=[BenchNoteOut.model_validate(n) for n in state.notes],
-        blockers=[BlockerOut.model_validate(b) for b in bench.blockers],
+        photos=list(state.photos),
+        power=[PowerOn(results=dict(p.results), boot_s=p.boot_s, fine=p.fine, at=p.at) for p in state.power],
+        causes=list(bench.causes),
+        notes=list(state.notes),
+        blockers=list(bench.blockers),
         base=told(before(log, RECENT)),
         recent=[_event(e, bench) for e in log.active[-RECENT:]],
         undone=[_event(e, bench) for e in log.undone[-RECENT:]],

@@ -20,7 +20,7 @@ from vividowl.service.jobs import today as bench_case
 from vividowl.service.workshop import Workshop
 from vividowl.web.access import access, actor, session_id, takes_body, workshop
 from vividowl.web.bench.present import batch_out, bench_out, words_out
-from vividowl.web.bench.schemas import BenchOut, PhotoOut, QuietIn, RunningWaitOut, RunningWaitsOut
+from vividowl.web.bench.schemas import BenchOut, PhotoOut, QuietIn, RunningWaitsOut
 from vividowl.web.bench.told import BatchOut, BeginIn, EventsIn
 from vividowl.web.bench.words import BenchWordsOut
 from vividowl.web.blueprint import blueprint
@@ -122,7 +122,7 @@ def _news(shop: Workshop, shop_id: uuid.UUID) -> Iterator[bytes]:
 def waits() -> RunningWaitsOut:
     """The clocks of all open jobs."""
     found, now = bench_case.waits(workshop(), actor())
-    return RunningWaitsOut(waits=[RunningWaitOut.model_validate(w) for w in found], now=now)
+    return RunningWaitsOut(waits=list(found), now=now)
 
 
 @api.post("/jobs/<uuid:job_id>/bench/quiet", responses={201: RunningWaitsOut}, operation_id="quietWait")

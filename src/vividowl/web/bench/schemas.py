@@ -6,8 +6,12 @@ import uuid
 from datetime import datetime
 from typing import Any
 
-from vividowl.core.bench.log.close import BlockerCode
-from vividowl.core.bench.log.state import BenchState
+from vividowl.core.bench.fasteners import Pass
+from vividowl.core.bench.first_power import Cause
+from vividowl.core.bench.log.close import Blocker
+from vividowl.core.bench.log.state import BenchState, Note, Outcome, PhotoUse, PowerOn
+from vividowl.service.bench.view import Orders
+from vividowl.service.jobs.today import RunningWait
 from vividowl.web.fields import In, Number, Out, Short
 
 
@@ -20,14 +24,6 @@ class GuardOut(Out):
     bars: list[str]
     reason: str
     remedy: str
-
-
-class OutcomeOfStepOut(Out):
-    how: str
-    at: datetime
-    by: str
-    words: str
-    value: float | None
 
 
 class AskOut(Out):
@@ -65,7 +61,7 @@ class BenchStepOut(Out):
     photo: bool
     own: bool
     guards: list[GuardOut]
-    outcome: OutcomeOfStepOut | None
+    outcome: Outcome | None
     hands_min: float | None
     waited_min: float | None
 
@@ -101,19 +97,6 @@ class ScrewClassOut(Out):
     drive: str
     head: str
     count: int
-
-
-class OrdersOut(Out):
-    holds: str
-    words: str
-    loosen: list[str]
-    tighten: list[str]
-    by_number: bool
-
-
-class PassOut(Out):
-    share: float
-    words: str
 
 
 class WaitOut(Out):
@@ -165,41 +148,6 @@ class SeenOut(Out):
     at: datetime
 
 
-class PhotoUseOut(Out):
-    photo: str
-    step: str
-    what: str
-    at: datetime
-
-
-class PowerOnOut(Out):
-    results: dict[str, str]
-    boot_s: float | None
-    fine: bool
-    at: datetime
-
-
-class CauseOut(Out):
-    check: str
-    text: str
-    from_map: bool
-
-
-class BenchNoteOut(Out):
-    words: str
-    step: str
-    at: datetime
-    by: str
-
-
-class BlockerOut(Out):
-    code: BlockerCode
-    text: str
-    remedy: str
-    stage: str
-    of: str
-
-
 class BenchEventOut(Out):
     """An event that counts, or that was taken back: what was told, what the rules made of it, and in words."""
 
@@ -240,8 +188,8 @@ class BenchOut(Out):
     steps: list[BenchStepOut]
     places: list[PlaceOut]
     classes: list[ScrewClassOut]
-    orders: list[OrdersOut]
-    passes: list[PassOut]
+    orders: list[Orders]
+    passes: list[Pass]
     outline: str
     leftover: int
     leftover_words: str
@@ -249,11 +197,11 @@ class BenchOut(Out):
     breaches: list[BreachOut]
     mishaps: list[MishapOut]
     found: list[SeenOut]
-    photos: list[PhotoUseOut]
-    power: list[PowerOnOut]
-    causes: list[CauseOut]
-    notes: list[BenchNoteOut]
-    blockers: list[BlockerOut]
+    photos: list[PhotoUse]
+    power: list[PowerOn]
+    causes: list[Cause]
+    notes: list[Note]
+    blockers: list[Blocker]
     # The state before the recent events: with them a page goes back and forth by itself.
     base: BenchState
     recent: list[BenchEventOut]
@@ -267,21 +215,6 @@ class BenchOut(Out):
     waited_min: float
 
 
-class RunningWaitOut(Out):
-    job_id: uuid.UUID
-    number: int
-    model: str
-    id: str
-    wait: str
-    words: str
-    step: str
-    began: datetime
-    due: datetime
-    seen: bool
-    put_off_until: datetime | None
-    then: str
-
-
 class QuietIn(In):
     """minutes: for how long its alarm is put off; none: somebody has seen it."""
 
@@ -290,7 +223,7 @@ class QuietIn(In):
 
 
 class RunningWaitsOut(Out):
-    waits: list[RunningWaitOut]
+    waits: list[RunningWait]
     now: datetime
 
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from vividowl.service.jobs.intake import JobView
-from vividowl.web.jobs.schemas import GateOut, GlanceOut, JobOut
+from vividowl.web.jobs.schemas import GlanceOut, JobOut
 from vividowl.words import sentence
 
 
@@ -22,7 +22,7 @@ def job_out(view: JobView) -> JobOut:
         next_step=sentence(view.next_step),
         reachable=list(view.reachable),
         done=list(view.done),
-        gates=[GateOut.model_validate(g) for g in view.gates],
+        gates=list(view.gates),
         glance_before=GlanceOut.model_validate(view.glance_before),
         glance_after=GlanceOut.model_validate(view.glance_after),
         verdict=view.verdict,

@@ -9,6 +9,7 @@ from typing import Annotated, Literal
 from pydantic import Field, StringConstraints
 
 from vividowl.core.job.device import Answer, Cleaned, DeviceKind, Seal, Surroundings, Target, Warranty, WhereUsed
+from vividowl.service.jobs.intake import GateView
 from vividowl.web.fields import (
     NO_NUL,
     Day,
@@ -99,17 +100,6 @@ class AcknowledgeIn(In):
     words: Annotated[str, StringConstraints(max_length=400, pattern=NO_NUL)]
 
 
-class GateOut(Out):
-    rule: str
-    severity: str
-    reason: str
-    remedy: str
-    acknowledged_by: str | None
-    acknowledged_at: datetime | None
-    words: str | None
-    stage: str
-
-
 class GlanceOut(Out):
     """What the owl shows of one side."""
 
@@ -166,7 +156,7 @@ class JobOut(Out):
     next_step: str
     reachable: list[str]
     done: list[str]
-    gates: list[GateOut]
+    gates: list[GateView]
     glance_before: GlanceOut
     glance_after: GlanceOut
     verdict: str | None

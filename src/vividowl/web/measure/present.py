@@ -3,26 +3,19 @@
 from __future__ import annotations
 
 from vividowl.core.reading.reading import Reading
+from vividowl.core.sound.spectrum import Band
 from vividowl.service.measure.runs import RunView
 from vividowl.service.measure.sounds import SoundView
 from vividowl.web.measure.schemas import (
-    AirOut,
-    BandOut,
     FramesOut,
-    HeadlineOut,
-    LadderOut,
     NoiseFigureOut,
     NoiseOut,
-    PhaseOut,
     ReadingOut,
-    RepeatOut,
     RunIn,
     RunOut,
     SoundOut,
     SpanOut,
     SpotOut,
-    StatisticsOut,
-    TermOut,
     ToneOut,
     TraceOut,
 )
@@ -45,14 +38,14 @@ def reading_out(reading: Reading) -> ReadingOut:
         minutes_needed=reading.window.minutes_needed,
         uncertainty_k=reading.window.uncertainty_k,
         chosen=reading.window.chosen,
-        phases=[PhaseOut(chip=p.chip.value, from_s=p.from_s, to_s=p.to_s) for p in reading.phases],
+        phases=list(reading.phases),
         cool_from_s=reading.cool_down.from_s if reading.cool_down else None,
         cool_to_s=reading.cool_down.to_s if reading.cool_down else None,
-        network=[TermOut.model_validate(t) for t in (reading.response.terms if reading.response else ())],
+        network=list(reading.response.terms if reading.response else ()),
         throttle_share=reading.throttling.share,
         throttle_spans=[SpanOut(from_s=a, to_s=b) for a, b in reading.throttling.spans_s],
-        stats={role.value: StatisticsOut.model_validate(v) for role, v in reading.stats.items()},
-        power_w=StatisticsOut.model_validate(reading.power) if reading.power else None,
+        stats={role.value: v for role, v in reading.stats.items()},
+        power_w=reading.power or None,
     )
 
 
@@ -72,14 +65,14 @@ def run_out(view: RunView) -> RunOut:
         reading=reading_out(view.reading) if view.reading else None,
         findings=sentences(view.findings),
         lead=sentence(view.lead),
-        ladder=LadderOut.model_validate(view.ladder) if view.ladder else None,
+        ladder=view.ladder or None,
         culprit=view.culprit,
         trouble=sentence(view.trouble) if view.trouble is not None else None,
-        repeats=[RepeatOut.model_validate(r) for r in view.repeats],
+        repeats=list(view.repeats),
         sounds=[sound_out(x) for x in view.sounds],
-        air=AirOut.model_validate(view.air) if view.air else None,
+        air=view.air or None,
         frames=[FramesOut.model_validate(x) for x in view.frames],
-        headline=HeadlineOut.model_validate(view.headline),
+        headline=view.headline,
     )
 
 
@@ -89,7 +82,7 @@ def sound_out(view: SoundView) -> SoundOut:
     return SoundOut(
         **own,
         tones=[ToneOut.model_validate(t) for t in view.tones],
-        bands=[BandOut(centre_hz=f, level_db=level) for f, level in view.bands],
+        bands=[Band(centre_hz=f, level_db=level) for f, level in view.bands],
         fan_rpm=view.fan.rpm if view.fan else None,
         blade_pass_hz=view.fan.blade_pass_hz if view.fan else None,
         whines_hz=[t.frequency_hz for t in view.whines],

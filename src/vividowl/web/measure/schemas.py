@@ -9,6 +9,14 @@ from typing import Annotated
 from pydantic import Field, StringConstraints
 
 from vividowl.core.job.device import Spot, Start
+from vividowl.core.reading.reading import Statistics
+from vividowl.core.response.ladder import Ladder
+from vividowl.core.response.terms import Term
+from vividowl.core.sound.spectrum import Band
+from vividowl.core.trace.phases import Phase
+from vividowl.service.measure.air import AirBalance
+from vividowl.service.measure.headline import Headline
+from vividowl.service.measure.runs import RepeatView
 from vividowl.web.fields import NO_NUL, In, Medium, Number, Out, Short, Whole
 
 
@@ -97,29 +105,9 @@ class TraceOut(Out):
     uploaded_at: datetime
 
 
-class StatisticsOut(Out):
-    mean: float
-    maximum: float
-    p95: float
-    standard_error: float
-
-
 class SpanOut(Out):
     from_s: float
     to_s: float
-
-
-class PhaseOut(Out):
-    chip: str
-    from_s: float
-    to_s: float
-
-
-class TermOut(Out):
-    resistance: float
-    tau_s: float
-    resistance_u: float
-    tau_u_s: float
 
 
 class ReadingOut(Out):
@@ -136,14 +124,14 @@ class ReadingOut(Out):
     minutes_needed: float | None
     uncertainty_k: float | None
     chosen: bool
-    phases: list[PhaseOut]
+    phases: list[Phase]
     cool_from_s: float | None
     cool_to_s: float | None
     throttle_share: float | None
     throttle_spans: list[SpanOut]
-    network: list[TermOut]
-    stats: dict[str, StatisticsOut]
-    power_w: StatisticsOut | None
+    network: list[Term]
+    stats: dict[str, Statistics]
+    power_w: Statistics | None
 
 
 class RungOut(Out):
@@ -153,30 +141,10 @@ class RungOut(Out):
     source: str
 
 
-class LadderOut(Out):
-    room_c: float
-    die_c: float
-    power: float | None
-    rungs: list[RungOut]
-
-
-class RepeatOut(Out):
-    id: uuid.UUID
-    file_name: str
-    die_c: float
-    power: float | None
-    settled: bool
-
-
 class ToneOut(Out):
     frequency_hz: float
     prominence_db: float
     prominent: bool
-
-
-class BandOut(Out):
-    centre_hz: float
-    level_db: float
 
 
 class SoundOut(Out):
@@ -190,7 +158,7 @@ class SoundOut(Out):
     l10_db: float | None
     l90_db: float | None
     tones: list[ToneOut]
-    bands: list[BandOut]
+    bands: list[Band]
     fan_rpm: float | None
     blade_pass_hz: float | None
     whines_hz: list[float]
@@ -206,25 +174,6 @@ class FramesOut(Out):
     duration_s: float
     rate_per_s: float
     slow_rate_per_s: float | None
-
-
-class AirOut(Out):
-    exhaust_rise_k: float
-    power: float
-    flow: float
-
-
-class HeadlineOut(Out):
-    """The figures that lead a run's page, each with its expanded uncertainty."""
-
-    die_c: float | None
-    die_u95_k: float | None
-    rise_k: float | None
-    rise_u95_k: float | None
-    power_w: float | None
-    power_u95_w: float | None
-    noise_db: float | None
-    noise_u95_db: float | None
 
 
 class RunOut(Out):
@@ -249,18 +198,18 @@ class RunOut(Out):
     findings: list[str]
     # That nothing is wrong, where that is known.
     lead: str
-    ladder: LadderOut | None
+    ladder: Ladder | None
     culprit: str | None
     trouble: str | None
     fan_blades: int | None
     result_score: float | None
     result_duration_s: float | None
     result_frame_rate: float | None
-    repeats: list[RepeatOut]
+    repeats: list[RepeatView]
     sounds: list[SoundOut]
-    air: AirOut | None
+    air: AirBalance | None
     frames: list[FramesOut]
-    headline: HeadlineOut
+    headline: Headline
 
 
 class ViewOut(Out):

@@ -8,14 +8,12 @@ from vividowl.service.models.models import ModelView
 from vividowl.web.bench.present import classes_out
 from vividowl.web.models.schemas import (
     KnownOut,
-    LastingOut,
     LearntFoundOut,
     LearntMinutesOut,
     ModelGapOut,
     ModelOut,
     ModelPlaceOut,
     ModelStepOut,
-    SpreadOut,
 )
 from vividowl.words import sentence, told
 
@@ -67,10 +65,10 @@ def known_out(known: Known) -> KnownOut:
         words=sentence(known.words),
         kind=known.kind,
         jobs=known.jobs,
-        gain_k_per_w=SpreadOut.model_validate(known.gain) if known.gain else None,
-        minutes=SpreadOut.model_validate(known.minutes) if known.minutes else None,
+        gain_k_per_w=known.gain or None,
+        minutes=known.minutes or None,
         promised=known.promised,
         kept=known.kept,
-        lasts=LastingOut.model_validate(known.lasts) if known.lasts else None,
+        lasts=known.lasts or None,
         looked_again=known.looked_again,
     )

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import uuid
 
+from vividowl.core.runs.lasting import Lasting, Spread
 from vividowl.web.bench.schemas import ScrewClassOut
 from vividowl.web.bench.told import Told
 from vividowl.web.fields import In, Out, Whole
@@ -93,35 +94,15 @@ class ModelNotesIn(In):
     notes: Told
 
 
-class SpreadOut(Out):
-    """n cases: median, and the quartiles between which half of them lie."""
-
-    n: int
-    median: float
-    low: float
-    high: float
-
-
-class LastingOut(Out):
-    """n services that were looked at again, gone of them half lost; months to lose half of the gain, null where that is
-    not reached yet."""
-
-    n: int
-    gone: int
-    median_months: float | None
-    low_months: float | None
-    high_months: float | None
-
-
 class KnownOut(Out):
     words: str
     kind: str
     jobs: int
-    gain_k_per_w: SpreadOut | None
-    minutes: SpreadOut | None
+    gain_k_per_w: Spread | None
+    minutes: Spread | None
     promised: int
     kept: int
-    lasts: LastingOut | None
+    lasts: Lasting | None
     looked_again: int
 
 

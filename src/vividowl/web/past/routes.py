@@ -18,7 +18,6 @@ from vividowl.web.idempotency import idempotent
 from vividowl.web.jobs.routes import JobPath
 from vividowl.web.past.schemas import (
     PastCellOut,
-    PastColumnOut,
     PastCountsOut,
     PastImportOut,
     PastImportsOut,
@@ -63,7 +62,7 @@ def _list(view: ListView, query: RowsQuery) -> PastListOut:
     return PastListOut(
         **own,
         counts=PastCountsOut(**view.counts),
-        columns=[PastColumnOut.model_validate(column) for column in view.columns],
+        columns=list(view.columns),
         rows=[_row(row) for row in rows[query.offset : query.offset + query.limit]],
         rows_total=len(rows),
         sheet=view.sheet,

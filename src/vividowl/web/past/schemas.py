@@ -10,6 +10,7 @@ from pydantic import Field
 from vividowl.core.job.past_columns import PastRole
 from vividowl.core.job.past_rows import DayOrder
 from vividowl.service.past.imports import LIST_COLUMNS_MOST
+from vividowl.service.past.reading import ColumnView
 from vividowl.web.fields import In, Kind, Medium, Out, Whole
 
 
@@ -18,12 +19,6 @@ class PastRoleOut(Out):
 
     role: str
     words: str
-
-
-class PastColumnOut(Out):
-    heading: str
-    role: str | None
-    examples: list[str]
 
 
 class PastRowOut(Out):
@@ -75,7 +70,7 @@ class PastImportsOut(Out):
 class PastListOut(PastImportOut):
     """A list as it would come in: its columns and a page of its rows."""
 
-    columns: list[PastColumnOut]
+    columns: list[ColumnView]
     rows: list[PastRowOut]
     rows_total: int
     sheet: str

@@ -6,6 +6,7 @@ from typing import Annotated
 
 from pydantic import Field
 
+from vividowl.core.plan.spots import BathSpot, CoverSpot, GapSpot, ShimSpot
 from vividowl.web.fields import Flag, In, Number, Out, Short, Whole
 
 
@@ -85,56 +86,6 @@ class FoundIn(In):
     bath: BathSpotIn | None = None
 
 
-class GapSpotOut(Out):
-    target: str
-    how: str
-    reading_mm: float
-    tolerance_mm: float
-    width_mm: float
-    length_mm: float
-    count: int
-    together: bool
-
-
-class ShimSpotOut(Out):
-    package_width_mm: float
-    package_length_mm: float
-    die_width_mm: float
-    die_length_mm: float
-    shim_width_mm: float
-    shim_length_mm: float
-    shim_mm: float
-    pad_mm: float
-    pad_conductivity: float
-    power_w: float
-    offset_x_mm: float
-    offset_y_mm: float
-    neighbours_mm: float | None
-    bond: str
-
-
-class BathSpotOut(Out):
-    method: str
-    area_cm2: float
-    target_um: float
-    temperature_c: float
-    rate_um_h: float | None
-    current_density_a_dm2: float | None
-
-
-class CoverSpotOut(Out):
-    material: str
-    thickness_mm: float
-    width_mm: float
-    length_mm: float
-    pad_width_mm: float
-    pad_length_mm: float
-    pad_conductivity: float
-    gap_mm: float | None
-    gap_tolerance_mm: float
-    battery_mm: float | None
-
-
 class FoundOut(Out):
     cpu_die_width_mm: float | None
     cpu_die_length_mm: float | None
@@ -151,11 +102,11 @@ class FoundOut(Out):
     insulation: str
     carried: bool
     place: str
-    gaps: list[GapSpotOut]
-    shim: ShimSpotOut | None
-    cover: CoverSpotOut | None
+    gaps: list[GapSpot]
+    shim: ShimSpot | None
+    cover: CoverSpot | None
     undervolt_mv: float
     cap_w: float | None
     opens_mains: bool
     plating: bool
-    bath: BathSpotOut | None
+    bath: BathSpot | None

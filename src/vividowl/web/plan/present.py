@@ -12,17 +12,13 @@ from vividowl.service.plan.planning import Beside
 from vividowl.service.plan.views import OptionView, PlanView
 from vividowl.service.workings.calculators import WORKINGS
 from vividowl.service.workings.results import written
-from vividowl.web.plan.found import BathSpotOut, CoverSpotOut, FoundOut, GapSpotOut, ShimSpotOut
+from vividowl.web.plan.found import FoundOut
 from vividowl.web.plan.schemas import (
-    AnswerOut,
     ChosenOut,
     GapAdviceOut,
-    IntervalOut,
     OpeningOut,
     OptionOut,
-    OutcomeOut,
     PartOut,
-    PlanGateOut,
     PlanOut,
     ProcedureOut,
     SkinOut,
@@ -47,8 +43,8 @@ _OPTION_OWN = (
 )
 
 
-def _interval(found: Interval | None) -> IntervalOut | None:
-    return IntervalOut.model_validate(found) if found is not None else None
+def _interval(found: Interval | None) -> Interval | None:
+    return found if found is not None else None
 
 
 def option_out(view: OptionView) -> OptionOut:
@@ -57,15 +53,15 @@ def option_out(view: OptionView) -> OptionOut:
     own = {n: getattr(view, n) for n in _OPTION_OWN}
     return OptionOut(
         **own,
-        resistance=IntervalOut.model_validate(p.resistance),
-        die_c=IntervalOut.model_validate(p.die_c),
-        gain_k=IntervalOut.model_validate(p.gain_k),
+        resistance=p.resistance,
+        die_c=p.die_c,
+        gain_k=p.gain_k,
         watts=_interval(p.watts),
         gain_w=_interval(p.gain_w),
         noise_db=_interval(p.noise_db),
         actions=list(view.actions),
         noise_floor=p.noise_floor,
-        gates=[PlanGateOut.model_validate(g) for g in view.gates],
+        gates=list(view.gates),
         parts=[PartOut.model_validate(x) for x in view.parts],
         parts_cents=view.price.parts_cents,
         work_cents=view.price.work_cents,
@@ -97,10 +93,10 @@ def note_out(note: dict[str, Any]) -> WorkedOut:
 def _found(view: PlanView) -> FoundOut:
     found = view.inspection
     own = {n: getattr(found, n) for n in FoundOut.model_fields if hasattr(found, n)}
-    own["gaps"] = [GapSpotOut.model_validate(g) for g in found.gaps]
-    own["shim"] = ShimSpotOut.model_validate(found.shim) if found.shim else None
-    own["cover"] = CoverSpotOut.model_validate(found.cover) if found.cover else None
-    own["bath"] = BathSpotOut.model_validate(found.bath) if found.bath else None
+    own["gaps"] = list(found.gaps)
+    own["shim"] = found.shim or None
+    own["cover"] = found.cover or None
+    own["bath"] = found.bath or None
     for die, size in (("cpu", found.cpu_die_mm), ("gpu", found.gpu_die_mm)):
         own[f"{die}_die_width_mm"], own[f"{die}_die_length_mm"] = size or (None, None)
     return FoundOut(**own)
@@ -155,19 +151,19 @@ def plan_out(view: PlanView, beside: Beside) -> PlanOut:
             key=chosen["key"],
             words=chosen["words"],
             held=chosen["held"],
-            resistance=IntervalOut(**chosen["resistance"]),
-            die_c=IntervalOut(**chosen["die_c"]),
-            watts=IntervalOut(**chosen["watts"]) if chosen["watts"] else None,
+            resistance=Interval(**chosen["resistance"]),
+            die_c=Interval(**chosen["die_c"]),
+            watts=Interval(**chosen["watts"]) if chosen["watts"] else None,
             total_cents=chosen["total_cents"],
             by=beside.chosen_by,
             at=plan.chosen_at,
         )
         if chosen and plan.chosen_at
         else None,
-        outcome=OutcomeOut.model_validate(view.outcome) if view.outcome else None,
+        outcome=view.outcome or None,
         notes=[note_out(n) for n in plan.notes],
         opening=_opening(view),
         remembered=sentence(view.remembered),
         currency=beside.currency,
-        answer=AnswerOut.model_validate(beside.answer) if beside.answer else None,
+        answer=beside.answer or None,
     )

@@ -8,8 +8,13 @@ from typing import Annotated
 
 from pydantic import Field
 
+from vividowl.core.job.gates import Gate
+from vividowl.core.materials.application import Drop
 from vividowl.core.plan.opening import Opening
 from vividowl.core.plan.options import Goal
+from vividowl.core.plan.prediction import Interval
+from vividowl.service.jobs.beside import Answered
+from vividowl.service.plan.views import OutcomeView
 from vividowl.web.fields import In, Out, Short, Whole
 from vividowl.web.plan.found import FoundIn, FoundOut
 
@@ -30,28 +35,6 @@ class NoteIn(In):
     given: Annotated[dict[str, Annotated[str, Field(max_length=400)]], Field(max_length=20)]
 
 
-class IntervalOut(Out):
-    """Median with the ends of an 80 % interval."""
-
-    low: float
-    median: float
-    high: float
-
-
-class PlanGateOut(Out):
-    rule: str
-    severity: str
-    reason: str
-    remedy: str
-
-
-class DropOut(Out):
-    school: str
-    strokes: int
-    stroke_mm: float
-    diameter_mm: float
-
-
 class PartOut(Out):
     target: str
     kind: str
@@ -68,7 +51,7 @@ class PartOut(Out):
     together: bool
     school: str | None
     school_reason: str
-    drop: DropOut | None
+    drop: Drop | None
     lacks: str
     stock: str
     lot_id: uuid.UUID | None
@@ -109,16 +92,16 @@ class OptionOut(Out):
     actions: list[str]
     kind: str | None
     product_id: uuid.UUID | None
-    resistance: IntervalOut
-    die_c: IntervalOut
-    gain_k: IntervalOut
-    watts: IntervalOut | None
-    gain_w: IntervalOut | None
-    noise_db: IntervalOut | None
+    resistance: Interval
+    die_c: Interval
+    gain_k: Interval
+    watts: Interval | None
+    gain_w: Interval | None
+    noise_db: Interval | None
     noise_floor: bool
     reason: str
     as_good: bool
-    gates: list[PlanGateOut]
+    gates: list[Gate]
     blocked: bool
     parts: list[PartOut]
     stock: str
@@ -139,22 +122,12 @@ class ChosenOut(Out):
     key: str
     words: str
     held: bool
-    resistance: IntervalOut
-    die_c: IntervalOut
-    watts: IntervalOut | None
+    resistance: Interval
+    die_c: Interval
+    watts: Interval | None
     total_cents: int | None
     by: str
     at: datetime
-
-
-class OutcomeOut(Out):
-    """After over the prediction, at the fan speed of Before."""
-
-    resistance: float
-    resistance_u95: float
-    die_c: float | None
-    watts: float | None
-    inside: bool
 
 
 class WorkedOut(Out):
@@ -184,17 +157,6 @@ class OpeningOut(Out):
     reasons: list[str]
 
 
-class AnswerOut(Out):
-    """What the customer answered to the latest quote. key: of the option taken, empty where they declined."""
-
-    number: int
-    key: str
-    title: str
-    price_cents: int | None
-    words: str
-    at: datetime
-
-
 class PlanOut(Out):
     version: int
     goal: Goal
@@ -216,10 +178,10 @@ class PlanOut(Out):
     shim_reason: str
     shim_place_mm: list[float]
     chosen: ChosenOut | None
-    outcome: OutcomeOut | None
+    outcome: OutcomeView | None
     notes: list[WorkedOut]
     opening: OpeningOut | None
     # What the last visit of the device told, while nobody has looked.
     remembered: str
     currency: str
-    answer: AnswerOut | None
+    answer: Answered | None

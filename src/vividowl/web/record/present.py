@@ -2,31 +2,27 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from vividowl.core.quantities.words import say
 from vividowl.core.verdict.assumptions import Assumption
 from vividowl.core.verdict.conditions import ConditionFinding
-from vividowl.core.verdict.plain import Plain
+from vividowl.core.verdict.headline import Phrase
 from vividowl.service.jobs.intake import JobView
 from vividowl.service.measure.comparing import Compared
 from vividowl.service.record.record import Record
 from vividowl.service.record.versions import Kept, VersionTold
-from vividowl.web.attempts.present import rows_out
 from vividowl.web.jobs.schemas import FitItemOut, GlanceOut
 from vividowl.web.measure.present import reading_out
-from vividowl.web.measure.schemas import LadderOut
 from vividowl.web.record.schemas import (
     AgreedOut,
     AssumptionOut,
-    ChartOut,
     ConditionOut,
     EffectOut,
-    PhraseOut,
-    PlainOut,
     RecordJobOut,
     RecordOut,
     SensorOut,
     VerdictOut,
-    VersionOut,
 )
 from vividowl.words import sentence, sentences, spoken
 
@@ -61,7 +57,7 @@ def verdict_out(compared: Compared) -> VerdictOut:
     return VerdictOut(
         verdict=c.verdict.value,
         headline=sentence(c.headline),
-        phrases=[PhraseOut(text=sentence(x.text), side=x.side) for x in c.phrases],
+        phrases=[Phrase(text=sentence(x.text), side=x.side) for x in c.phrases],
         assumes=[a.name for a in c.doubts],
         rests_on=[_assumption(a) for a in c.assumes],
         sensors=[SensorOut.model_validate(s) for s in c.sensors],
@@ -73,17 +69,12 @@ def verdict_out(compared: Compared) -> VerdictOut:
         exhaust_explained=compared.exhaust.explained if compared.exhaust else None,
         effects=[EffectOut.model_validate(e) for e in c.effects],
         conditions=[_condition(x) for x in c.conditions],
-        before_ladder=LadderOut.model_validate(compared.before_ladder) if compared.before_ladder else None,
-        after_ladder=LadderOut.model_validate(compared.after_ladder) if compared.after_ladder else None,
+        before_ladder=compared.before_ladder or None,
+        after_ladder=compared.after_ladder or None,
         culprit=compared.culprit,
         before_reading=reading_out(compared.before_reading),
         after_reading=reading_out(compared.after_reading),
     )
-
-
-def plain_out(plain: Plain) -> PlainOut:
-    """A comparison in the customer's words."""
-    return PlainOut(before=sentence(plain.before), now=sentence(plain.now), means=list(sentences(plain.means)))
 
 
 def _job_out(view: JobView) -> RecordJobOut:
@@ -111,7 +102,7 @@ def record_out(record: Record, version: VersionTold | None) -> RecordOut:
 def _record_out(record: Record, version: VersionTold | None) -> RecordOut:
     return RecordOut(
         language=record.view.job.language,
-        version=VersionOut.model_validate(version) if version else None,
+        version=version or None,
         versions=[],
         job=_job_out(record.view),
         shop_name=record.shop.name,
@@ -120,7 +111,7 @@ def _record_out(record: Record, version: VersionTold | None) -> RecordOut:
         done=list(sentences(record.done)),
         items=[FitItemOut.model_validate(i) for i in record.items],
         bench=list(sentences(record.bench.lines)),
-        attempts=rows_out(record.attempts),
+        attempts=list(record.attempts),
         before_photo=record.bench.before_photo,
         after_photo=record.bench.after_photo,
         earlier_before_photo=record.bench.earlier_before_photo,
@@ -130,12 +121,12 @@ def _record_out(record: Record, version: VersionTold | None) -> RecordOut:
         proposed_service_on=record.proposal.on,
         proposed_service_reason=sentence(record.proposal.reason),
         held_again_on=record.proposal.by_drift,
-        plain=plain_out(record.plain) if record.plain else None,
+        plain=record.plain,
         after_care=list(sentences(record.after_care)),
         warranty_until=record.warranty_until,
         heat_cycles=record.heat_cycles,
         promise=sentence(record.promise),
-        chart=ChartOut.model_validate(record.lines) if record.lines else None,
+        chart=record.lines or None,
     )
 
 
@@ -148,9 +139,10 @@ def kept_out(kept: Kept) -> RecordOut:
     """A record as it stands, with the versions that there are."""
     stands = kept.stands
     out = RecordOut.model_validate_json(stands) if isinstance(stands, bytes) else record_out(stands, None)
-    versions = [VersionOut.model_validate(v) for v in kept.versions]
-    if out.version is not None:
-        listed = next(v for v in versions if v.number == out.version.number)
+    versions, own = list(kept.versions), out.version
+    if own is not None:
+        at = next(i for i, v in enumerate(versions) if v.number == own.number)
         # An older program wrote some anew and did not say so.
-        listed.anew = out.version.anew = out.version.anew or listed.anew
-    return out.model_copy(update={"versions": versions})
+        anew = own.anew or versions[at].anew
+        versions[at], own = replace(versions[at], anew=anew), replace(own, anew=anew)
+    return out.model_copy(update={"versions": versions, "version": own})

@@ -8,10 +8,15 @@ from typing import Annotated
 
 from pydantic import Field
 
-from vividowl.web.attempts.schemas import AttemptRowOut
+from vividowl.core.response.ladder import Ladder
+from vividowl.core.verdict.headline import Phrase
+from vividowl.core.verdict.plain import Plain
+from vividowl.service.attempts.side_by_side import Row
+from vividowl.service.record.record import Lines
+from vividowl.service.record.versions import VersionTold
 from vividowl.web.fields import In, Out
 from vividowl.web.jobs.schemas import FitItemOut, GlanceOut
-from vividowl.web.measure.schemas import LadderOut, ReadingOut
+from vividowl.web.measure.schemas import ReadingOut
 
 
 class EffectOut(Out):
@@ -68,17 +73,10 @@ class SensorOut(Out):
     tells: bool
 
 
-class PhraseOut(Out):
-    """A piece of the headline. side: before or after for a figure of one side, assumed for what nobody noted."""
-
-    text: str
-    side: str
-
-
 class VerdictOut(Out):
     verdict: str
     headline: str
-    phrases: list[PhraseOut]
+    phrases: list[Phrase]
     assumes: list[str]
     rests_on: list[AssumptionOut] = Field(default_factory=list)
     sensors: list[SensorOut] = Field(default_factory=list)
@@ -90,30 +88,11 @@ class VerdictOut(Out):
     exhaust_explained: bool | None
     effects: list[EffectOut]
     conditions: list[ConditionOut]
-    before_ladder: LadderOut | None
-    after_ladder: LadderOut | None
+    before_ladder: Ladder | None
+    after_ladder: Ladder | None
     culprit: str | None
     before_reading: ReadingOut
     after_reading: ReadingOut
-
-
-class PlainOut(Out):
-    """What it did before, what it does now, and what that means, for someone who knows nothing of it."""
-
-    before: str
-    now: str
-    means: list[str]
-
-
-class VersionOut(Out):
-    """Which version of a record it is. why: empty for the first; anew: said of one that was not kept at the
-    hand-over."""
-
-    number: int
-    made_at: datetime
-    made_by: str
-    why: str
-    anew: str = ""
 
 
 class RecordQuery(In):
@@ -127,13 +106,6 @@ class LineOut(Out):
 
     time_s: list[float]
     value_c: list[float]
-
-
-class ChartOut(Out):
-    """Temperature of the die before and after, thinned for drawing: peaks and dips are kept."""
-
-    before: LineOut
-    after: LineOut
 
 
 class AgreedOut(Out):
@@ -174,8 +146,8 @@ class RecordJobOut(Out):
 class RecordOut(Out):
     """version: None for a draft, of a job that is not handed over; versions: all that there are, the latest first."""
 
-    version: VersionOut | None
-    versions: list[VersionOut] = Field(default=[])
+    version: VersionTold | None
+    versions: list[VersionTold] = Field(default=[])
     language: str
     job: RecordJobOut
     shop_name: str
@@ -184,7 +156,7 @@ class RecordOut(Out):
     done: list[str]
     items: list[FitItemOut]
     bench: list[str]
-    attempts: list[AttemptRowOut]
+    attempts: list[Row]
     before_photo: str | None
     after_photo: str | None
     # A second pair, where one was taken; records kept before there could be one know nothing of it.
@@ -195,9 +167,9 @@ class RecordOut(Out):
     proposed_service_on: date
     proposed_service_reason: str
     held_again_on: date | None
-    plain: PlainOut | None
+    plain: Plain | None
     after_care: list[str]
     warranty_until: date | None
     heat_cycles: int
     promise: str
-    chart: ChartOut | None
+    chart: Lines | None

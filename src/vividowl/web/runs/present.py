@@ -7,6 +7,7 @@ from collections.abc import Mapping, Sequence
 
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR
 from vividowl.core.quantities.words import listed, say
+from vividowl.core.runs.factors import Bar
 from vividowl.core.runs.groups import scatter_of
 from vividowl.core.trace.roles import Role
 from vividowl.service.runs.all_runs import AllRuns, LogRow, RunRow
@@ -18,7 +19,6 @@ from vividowl.service.runs.told_apart import FactoredRuns
 from vividowl.service.runs.two_groups import TwoGroups
 from vividowl.web.runs.schemas import (
     AllRunsOut,
-    BarOut,
     BurnInOut,
     CombinationOut,
     CrossedLevelOut,
@@ -176,7 +176,7 @@ def factors_out(found: FactoredRuns) -> FactorsOut:
             )
             for x in e.effects
         ],
-        waterfall=[BarOut(term=b.term, start=b.start, end=b.end) for b in e.waterfall],
+        waterfall=[Bar(term=b.term, start=b.start, end=b.end) for b in e.waterfall],
         rest=e.rest,
         rest_u95=e.rest_u95,
         missing=[combination(cell) for cell in e.missing],

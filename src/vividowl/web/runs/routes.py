@@ -48,7 +48,6 @@ from vividowl.web.runs.schemas import (
     RunPlansIn,
     RunPlansOut,
     StateIn,
-    StillToRunInOut,
     TwoGroupsOut,
 )
 
@@ -229,4 +228,4 @@ def burn_in(path: JobPath, query: BurnInQuery) -> BurnInOut:
 def burn_in_open(path: JobPath) -> BurnInOpenOut:
     """What the latest interface still needs before it has run in."""
     found = still_to_run_in(workshop(), actor(), path.job_id, server_now())
-    return BurnInOpenOut(open=StillToRunInOut.model_validate(found) if found else None)
+    return BurnInOpenOut(open=found or None)

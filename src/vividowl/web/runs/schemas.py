@@ -9,7 +9,9 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from vividowl.core.job.device import Answer, StateCause
+from vividowl.core.runs.factors import Bar
 from vividowl.service.runs.ranked import By
+from vividowl.service.runs.running_in import StillToRunIn
 from vividowl.web.fields import In, InterfaceKind, Medium, Name, Number, Out, RunKey, Short
 
 # A figure of a run; one of a column without a role is told by the column's name, which a logger may have made long.
@@ -183,12 +185,6 @@ class EffectOfOut(Out):
     reason: str
 
 
-class BarOut(Out):
-    term: str
-    start: float
-    end: float | None
-
-
 class RunPlanOut(Out):
     plan: str
     runs: int
@@ -199,7 +195,7 @@ class RunPlanOut(Out):
 
 class FactorsOut(Out):
     effects: list[EffectOfOut]
-    waterfall: list[BarOut]
+    waterfall: list[Bar]
     rest: float | None
     rest_u95: float | None
     missing: list[CombinationOut]
@@ -266,14 +262,8 @@ class RunPlansOut(Out):
     one_run_sd: float | None
 
 
-class StillToRunInOut(Out):
-    more: int | None
-    wait_min: float | None
-    due: datetime | None
-
-
 class BurnInOpenOut(Out):
-    open: StillToRunInOut | None
+    open: StillToRunIn | None
 
 
 class PointOut(Out):

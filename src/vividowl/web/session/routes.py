@@ -26,7 +26,7 @@ from vividowl.web.access import (
     workshop,
 )
 from vividowl.web.blueprint import blueprint
-from vividowl.web.session.schemas import OpenSessionOut, PersonOut, SessionOut, SessionsOut, SetUpIn, SignInIn
+from vividowl.web.session.schemas import PersonOut, SessionOut, SessionsOut, SetUpIn, SignInIn
 from vividowl.words import languages
 
 api = blueprint("session", __name__, url_prefix="/api")
@@ -97,7 +97,7 @@ class OneSessionPath(BaseModel):
 
 def _sessions() -> SessionsOut:
     rows = accounts.my_sessions(workshop(), actor(), session_id())
-    return SessionsOut(sessions=[OpenSessionOut.model_validate(r) for r in rows])
+    return SessionsOut(sessions=list(rows))
 
 
 @api.get("/sessions", responses={200: SessionsOut}, operation_id="getSessions")

@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 import uuid
-from datetime import datetime
 from typing import Annotated, Literal
 
 from pydantic import StringConstraints
 
+from vividowl.service.shop.accounts import OpenSession
 from vividowl.web.fields import In, Name, Out, Short
 
 
@@ -49,15 +49,5 @@ class SessionOut(Out):
     languages: list[str]
 
 
-class OpenSessionOut(Out):
-    """A session that has not ended. here: the one that asks."""
-
-    id: uuid.UUID
-    agent: str
-    began_at: datetime
-    seen_at: datetime
-    here: bool
-
-
 class SessionsOut(Out):
-    sessions: list[OpenSessionOut]
+    sessions: list[OpenSession]

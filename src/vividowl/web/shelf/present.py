@@ -4,20 +4,18 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from vividowl.core.materials.pieces import Box
 from vividowl.service.shelf.cutting import CutDrawing, CutView
 from vividowl.service.shelf.shelf import ProductView, ShelfView
 from vividowl.web.shelf.schemas import (
-    BoxOut,
     CutOut,
     CutPieceOut,
     DrawingOut,
     KindOut,
-    LessonOut,
     LotOut,
     OffcutOut,
     ProductOut,
     ShelfOut,
-    ValueOut,
 )
 from vividowl.words import sentence
 
@@ -32,7 +30,7 @@ def product_out(view: ProductView) -> ProductOut:
         low=view.low,
         warnings=list(view.warnings),
         own_names=sorted(p.own),
-        values=[ValueOut.model_validate(v) for v in view.values],
+        values=list(view.values),
         lots=[
             LotOut(
                 **{
@@ -69,17 +67,17 @@ def shelf_out(view: ShelfView) -> ShelfOut:
                 words=sentence(k.words),
                 for_die=k.for_die,
                 own_names=[v.name for v in k.values if v.source != "from memory"],
-                values=[ValueOut.model_validate(v) for v in k.values],
+                values=list(k.values),
             )
             for k in view.kinds
         ],
-        lessons=[LessonOut.model_validate(x) for x in view.lessons],
+        lessons=list(view.lessons),
         currency=view.currency,
     )
 
 
-def _box(rect: Sequence[float]) -> BoxOut:
-    return BoxOut(**dict(zip(("x_mm", "y_mm", "width_mm", "length_mm"), rect, strict=True)))
+def _box(rect: Sequence[float]) -> Box:
+    return Box(**dict(zip(("x_mm", "y_mm", "width_mm", "length_mm"), rect, strict=True)))
 
 
 def drawing_out(drawing: CutDrawing, kept: Sequence[float] | None = None) -> DrawingOut:

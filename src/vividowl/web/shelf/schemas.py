@@ -9,19 +9,12 @@ from typing import Annotated, Literal
 from pydantic import Field, StringConstraints
 
 from vividowl.core.job.device import Target
+from vividowl.core.materials.pieces import Box
+from vividowl.service.shelf.materials import Lesson, ValueView
 from vividowl.web.fields import NO_NUL, Day, Flag, In, Medium, Number, Out, Short, Whole
 
 Code = Annotated[str, StringConstraints(min_length=1, max_length=60, pattern=NO_NUL, strip_whitespace=True)]
 ProductName = Annotated[str, StringConstraints(min_length=1, max_length=80, pattern=NO_NUL, strip_whitespace=True)]
-
-
-class BoxOut(Out):
-    """A rectangle at a place."""
-
-    x_mm: float
-    y_mm: float
-    width_mm: float
-    length_mm: float
 
 
 class OwnValueIn(In):
@@ -66,18 +59,6 @@ class KindIn(In):
     own: Own
 
 
-class ValueOut(Out):
-    name: str
-    words: str
-    unit: str
-    value: float
-    source: str
-    note: str
-    typical: float
-    low: float
-    high: float
-
-
 class LotOut(Out):
     id: uuid.UUID
     code: str
@@ -97,8 +78,8 @@ class OffcutOut(Out):
     lot: str
     width_mm: float
     length_mm: float
-    taken: list[BoxOut]
-    largest: BoxOut
+    taken: list[Box]
+    largest: Box
 
 
 class ProductOut(Out):
@@ -116,7 +97,7 @@ class ProductOut(Out):
     low: bool
     warnings: list[str]
     own_names: list[str]
-    values: list[ValueOut]
+    values: list[ValueView]
     lots: list[LotOut]
     offcuts: list[OffcutOut]
 
@@ -126,21 +107,13 @@ class KindOut(Out):
     words: str
     for_die: bool
     own_names: list[str]
-    values: list[ValueOut]
-
-
-class LessonOut(Out):
-    kind: str
-    words: str
-    jobs: int
-    proposed: float | None
-    in_force: float
+    values: list[ValueView]
 
 
 class ShelfOut(Out):
     products: list[ProductOut]
     kinds: list[KindOut]
-    lessons: list[LessonOut]
+    lessons: list[Lesson]
     currency: str
 
 
@@ -180,16 +153,16 @@ class CutIn(In):
 
 class CutPieceOut(Out):
     label: str
-    box: BoxOut
+    box: Box
 
 
 class DrawingOut(Out):
     name: str
     width_mm: float
     length_mm: float
-    taken: list[BoxOut]
+    taken: list[Box]
     pieces: list[CutPieceOut]
-    kept: BoxOut | None
+    kept: Box | None
 
 
 class CutOut(Out):

@@ -13,16 +13,12 @@ from vividowl.web.blueprint import blueprint
 from vividowl.web.idempotency import idempotent
 from vividowl.web.shop.schemas import (
     ActiveIn,
-    HabitsOut,
-    OwnScatterOut,
     PeopleOut,
     PersonIn,
-    PersonRowOut,
     PredictedOut,
     ShopIn,
     ShopOut,
     TaskOut,
-    TolerancesOut,
 )
 from vividowl.words import sentence
 
@@ -58,11 +54,11 @@ def _shop(found: shop_settings.ShopSettings) -> ShopOut:
         name=found.name,
         currency=found.currency,
         reference_room_c=found.reference_room_c,
-        tolerances=TolerancesOut.model_validate(found.tolerances),
-        usual=TolerancesOut.model_validate(found.usual),
-        habits=HabitsOut.model_validate(found.habits),
+        tolerances=found.tolerances,
+        usual=found.usual,
+        habits=found.habits,
         predicted=PredictedOut.model_validate(found.record),
-        own_scatter=OwnScatterOut.model_validate(found.own) if found.own else None,
+        own_scatter=found.own or None,
         tasks=[
             TaskOut(
                 name=n,
@@ -82,7 +78,7 @@ class PersonPath(BaseModel):
 
 
 def _people() -> PeopleOut:
-    return PeopleOut(people=[PersonRowOut.model_validate(p) for p in people.people(workshop(), actor())])
+    return PeopleOut(people=list(people.people(workshop(), actor())))
 
 
 @api.get("/people", responses={200: PeopleOut}, operation_id="getPeople")

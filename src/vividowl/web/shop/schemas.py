@@ -2,11 +2,14 @@
 
 from __future__ import annotations
 
-import uuid
 from typing import Annotated
 
-from pydantic import Field, StringConstraints, field_validator
+from pydantic import Field, StringConstraints
 
+from vividowl.core.quantities.uncertainty import Tolerances
+from vividowl.core.runs.repeats import OwnScatter
+from vividowl.service.shop.habits import Habits
+from vividowl.service.shop.people import Person
 from vividowl.web.fields import Flag, In, Name, Number, Out, Short, Whole
 
 
@@ -19,17 +22,6 @@ class TolerancesIn(In):
     noise_db: Number
     noise_room_db_per_k: Number
     result_share: Number
-
-
-class TolerancesOut(Out):
-    die_sensor_k: float
-    room_k: float
-    run_to_run_k: float
-    power_share: float
-    clock_share: float
-    noise_db: float
-    noise_room_db_per_k: float
-    result_share: float
 
 
 class HabitsIn(In):
@@ -46,27 +38,6 @@ class HabitsIn(In):
     customer_address: Short = ""
     link_months: Whole = 24
     zone: Short = "UTC"
-
-
-class HabitsOut(Out):
-    hourly_rate_cents: int
-    tax_percent: float
-    application_school: str | None
-    life_school: str
-    hands_min: dict[str, float]
-    tighten_percent: int
-    usual_load: str
-    usual_fan: str
-    work_warranty_months: int | None
-    language: str
-    customer_address: str
-    link_months: int
-    zone: str
-
-    @field_validator("zone", mode="before")
-    @classmethod
-    def _key(cls, zone: object) -> str:
-        return str(zone)
 
 
 class ShopIn(In):
@@ -95,42 +66,21 @@ class PredictedOut(Out):
     high: float | None
 
 
-class OwnScatterOut(Out):
-    """What repeats in this shop scatter by, and what taking it lets show."""
-
-    half_width_k: float
-    logs: int
-    runs: int
-    shown_k: float
-    shown_usual_k: float
-
-
 class ShopOut(Out):
     version: int
     name: str
     currency: str
     reference_room_c: float
-    tolerances: TolerancesOut
-    usual: TolerancesOut
-    habits: HabitsOut
+    tolerances: Tolerances
+    usual: Tolerances
+    habits: Habits
     tasks: list[TaskOut]
     predicted: PredictedOut
-    own_scatter: OwnScatterOut | None
-
-
-class PersonRowOut(Out):
-    """Someone who signs in. me: the one who asks."""
-
-    id: uuid.UUID
-    login: str
-    name: str
-    role: str
-    active: bool
-    me: bool
+    own_scatter: OwnScatter | None
 
 
 class PeopleOut(Out):
-    people: list[PersonRowOut]
+    people: list[Person]
 
 
 class PersonIn(In):

@@ -16,7 +16,7 @@ from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.shop import tablets
 from vividowl.service.shop.accounts import ROLES
-from vividowl.service.shop.tablets import Invitation
+from vividowl.service.shop.tablets import Invitation, Tablet
 from vividowl.web.access import access, actor, agent, session_id, start_session, workshop
 from vividowl.web.blueprint import blueprint
 from vividowl.web.codes import drawing
@@ -39,19 +39,9 @@ class LanOut(Out):
     fingerprint: str
 
 
-class TabletOut(Out):
-    id: uuid.UUID
-    name: str
-    role: str
-    agent: str
-    paired_at: datetime
-    seen_at: datetime
-    here: bool
-
-
 class TabletsOut(Out):
     lan: LanOut | None
-    tablets: list[TabletOut]
+    tablets: list[Tablet]
 
 
 class PairingIn(In):
@@ -105,7 +95,7 @@ def _all() -> TabletsOut:
             fingerprint=lan.fingerprint,
         )
     rows = tablets.tablets(workshop(), actor(), session_id())
-    return TabletsOut(lan=shown, tablets=[TabletOut.model_validate(r) for r in rows])
+    return TabletsOut(lan=shown, tablets=list(rows))
 
 
 @api.get("/tablets", responses={200: TabletsOut}, operation_id="getTablets")

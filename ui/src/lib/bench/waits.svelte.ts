@@ -5,7 +5,7 @@ import { ring } from './bell';
 import { hear } from './news.svelte';
 import { serverClock } from './server-clock.svelte';
 
-export type RunningWait = Schemas['RunningWaitOut'];
+export type RunningWait = Schemas['RunningWait'];
 
 let list = $state.raw<RunningWait[]>([]);
 let now = $state(serverClock.now());

@@ -7,7 +7,7 @@
   import TrueSized from './TrueSized.svelte';
 
   interface Props {
-    spot: Schemas['ShimSpotOut'];
+    spot: Schemas['ShimSpot'];
     /** The shim's middle from the package's, across and along. */
     place: number[];
     words: string;

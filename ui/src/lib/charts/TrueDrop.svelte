@@ -5,7 +5,7 @@
   import TrueSized from './TrueSized.svelte';
 
   interface Props {
-    drop: Schemas['DropOut'];
+    drop: Schemas['Drop'];
     widthMm: number;
     lengthMm: number;
   }

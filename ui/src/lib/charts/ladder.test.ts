@@ -7,9 +7,9 @@ const ladder: Ladder = {
   die_c: 95,
   power: 45,
   rungs: [
-    { name: 'air', drop_k: 10, resistance: 0.22, source: 'log' },
-    { name: 'heatsink', drop_k: 40, resistance: 0.89, source: 'log' },
-    { name: 'interface', drop_k: 20, resistance: 0.44, source: 'log' },
+    { name: 'air', drop_k: 10, resistance: 0.22, source: 'log', u95_k: 1 },
+    { name: 'heatsink', drop_k: 40, resistance: 0.89, source: 'log', u95_k: 1 },
+    { name: 'interface', drop_k: 20, resistance: 0.44, source: 'log', u95_k: 1 },
   ],
 };
 

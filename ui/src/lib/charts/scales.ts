@@ -65,12 +65,6 @@ export function makeScales(lines: Line[], box: Box, domain: [number, number] | n
   return { x, y, minutes };
 }
 
-const CHIPS: Record<string, string> = {
-  cpu: say('scales-processor'),
-  gpu: say('scales-graphics'),
-  both: say('scales-both'),
-};
-
 /** A reading and a channel's values as a line on an axis that starts where the load does. */
 export function makeLine(
   side: Line['side'],
@@ -96,7 +90,7 @@ export function makeLine(
     marks,
     phases:
       reading.phases.length > 1
-        ? reading.phases.map((p) => ({ from: p.from_s - zero, to: p.to_s - zero, words: CHIPS[p.chip] ?? p.chip }))
+        ? reading.phases.map((p) => ({ from: p.from_s - zero, to: p.to_s - zero, words: p.chip }))
         : [],
   };
 }

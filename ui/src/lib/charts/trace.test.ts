@@ -32,7 +32,11 @@ describe('a line', () => {
     ]);
   });
   it('names phases only when there are several, and marks nothing without a load', () => {
-    const phases = ['cpu', 'gpu', 'both'].map((chip, i) => ({ chip, from_s: 30 + 100 * i, to_s: 130 + 100 * i }));
+    const phases = (['processor', 'graphics', 'both'] as const).map((chip, i) => ({
+      chip,
+      from_s: 30 + 100 * i,
+      to_s: 130 + 100 * i,
+    }));
     expect(makeLine('after', makeReading({ phases }), [0], [1]).phases.map((p) => p.words)).toEqual([
       'processor',
       'graphics',

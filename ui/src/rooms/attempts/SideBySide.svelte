@@ -5,7 +5,7 @@
   import DataTable from '../../lib/parts/DataTable.svelte';
 
   interface Props {
-    rows: Schemas['AttemptRowOut'][];
+    rows: Schemas['Row'][];
     /** Number of the attempt on the bench, or null where that is no matter. */
     current?: number | null;
   }

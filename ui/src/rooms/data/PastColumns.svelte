@@ -19,7 +19,7 @@
     { value: '', label: say('past-column-left-out') },
     ...list.roles.map((one) => ({ value: one.role, label: one.words })),
   ]);
-  const heading = (column: Schemas['PastColumnOut'], at: number) =>
+  const heading = (column: Schemas['ColumnView'], at: number) =>
     column.heading || say('past-column', { number: at + 1 });
   const asksOrder = $derived(list.needs_order || list.day_order !== 'unknown');
 

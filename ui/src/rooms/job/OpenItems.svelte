@@ -11,7 +11,7 @@
   }
   let { job, before, after }: Props = $props();
   // Heat cycles that the latest interface still needs, with the moment they would be over.
-  let runningIn = $state.raw<Schemas['StillToRunInOut'] | null>(null);
+  let runningIn = $state.raw<Schemas['StillToRunIn'] | null>(null);
   $effect(() => {
     if (!job.fit_done || !after?.trace || job.handed_over_at) return void (runningIn = null);
     void take(client.GET('/api/jobs/{job_id}/burn-in/open', { params: { path: { job_id: job.id } } }))

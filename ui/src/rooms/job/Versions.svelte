@@ -6,7 +6,7 @@
 
   interface Props {
     job: Job;
-    versions: Schemas['VersionOut'][];
+    versions: Schemas['VersionTold'][];
   }
   let { job, versions }: Props = $props();
 </script>

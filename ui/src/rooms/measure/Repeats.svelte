@@ -8,7 +8,7 @@
   import Working from '../../lib/parts/Working.svelte';
 
   interface Props {
-    repeats: Schemas['RepeatOut'][];
+    repeats: Schemas['RepeatView'][];
     accept: string;
     closed: boolean;
     onfile: (file: File) => void;

@@ -11,7 +11,7 @@
     least: number;
   }
   let { heading, rows, least }: Props = $props();
-  type Spread = Schemas['SpreadOut'] | null;
+  type Spread = Schemas['Spread'] | null;
 
   const few = (n: number) => (n ? say('known-few', { n, least }) : '–');
   const spread = (found: Spread, digits: number) =>

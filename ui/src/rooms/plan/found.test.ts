@@ -103,7 +103,7 @@ const around = {
 };
 describe('facts that matter', () => {
   it('stand with the option whose gates they open, and nowhere else', () => {
-    const gate = { rule: 'alloy_metal_unknown', severity: 'stop', reason: 'r', remedy: 'm' };
+    const gate = { rule: 'alloy_metal_unknown', severity: 'stop' as const, reason: 'r', remedy: 'm' };
     const pad = { kind: 'pad' } as Option['parts'][number];
     expect(factsThatMatter(makeOption('repaste:x', { kind: 'gallium_alloy', gates: [gate] }))).toEqual(['metals']);
     expect(factsThatMatter(makeOption('repaste:y', { kind: 'paste_soft', parts: [pad] }))).toEqual(['gaps']);
@@ -120,7 +120,7 @@ describe('the options', () => {
     }; // prettier-ignore
     const outcome = { resistance: 1, resistance_u95: 0.1, die_c: 74, watts: null, inside: true };
     const select = vi.fn();
-    const gate = { rule: 'x', severity: 'acknowledge', reason: 'r', remedy: 'm' };
+    const gate = { rule: 'x', severity: 'acknowledge' as const, reason: 'r', remedy: 'm' };
     const options = [makeOption('a'), makeOption('b', { gates: [gate] }), makeOption('c', { blocked: true })];
     render(OptionScale, { plan: makePlan({ options, chosen, outcome }), selected: 'a', onselect: select });
     const rows = screen.getAllByRole('listitem');

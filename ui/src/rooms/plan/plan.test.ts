@@ -23,7 +23,7 @@ const page = (plan: Plan, more = {}) => ({
 const die = {
   target: 'cpu_die', kind: 'paste_stiff', words: 'Grey', product_id: 'p1', product: 'Grey', amount: 0.021, unit: 'g',
   volume_ul: 8.6, width_mm: 15, length_mm: 13, count: 1, spare: 0, together: false, school: 'film', school_reason: 'Spread it.',
-  drop: { school: 'film', strokes: 0, stroke_mm: 0, diameter_mm: 2.5 }, lacks: '', stock: 'held', lot_id: 'l1',
+  drop: { school: 'film' as const, strokes: 0, stroke_mm: 0, diameter_mm: 2.5 }, lacks: '', stock: 'held', lot_id: 'l1',
   lot: 'GH-1', left: 3.4, price_cents: 20,
 }; // prettier-ignore
 
@@ -106,7 +106,7 @@ describe('the plan', () => {
   it('does not let a stop be taken, by key neither', async () => {
     const gate = {
       rule: 'alloy_on_aluminium',
-      severity: 'stop',
+      severity: 'stop' as const,
       reason: 'Alloy eats aluminium.',
       remedy: 'Take paste.',
     };

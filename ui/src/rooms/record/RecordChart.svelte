@@ -4,7 +4,7 @@
   import type { Schemas } from '../../lib/api';
 
   interface Props {
-    chart: Schemas['ChartOut'];
+    chart: Schemas['Lines'];
   }
   let { chart }: Props = $props();
 
@@ -19,7 +19,7 @@
   const high = $derived(Math.ceil(Math.max(...values) / 10) * 10);
   const x = $derived((t: number) => LEFT + ((t - from) / (until - from)) * (width - LEFT - RIGHT));
   const y = $derived((v: number) => TOP + (1 - (v - low) / Math.max(10, high - low)) * (HEIGHT - TOP - FOOT));
-  const path = $derived((line: Schemas['LineOut']) =>
+  const path = $derived((line: Schemas['Line']) =>
     line.time_s.map((t, i) => `${i ? 'L' : 'M'}${x(t).toFixed(1)} ${y(line.value_c[i] ?? 0).toFixed(1)}`).join(''),
   );
   const degrees = $derived(
@@ -33,7 +33,7 @@
   const minutes = $derived(
     Array.from({ length: Math.floor(until / step) + 1 }, (_, i) => i * step).filter((t) => t <= until),
   );
-  const half = (line: Schemas['LineOut']) => Math.floor(line.time_s.length * 0.6);
+  const half = (line: Schemas['Line']) => Math.floor(line.time_s.length * 0.6);
   // The names stand beside their curves, the hotter one above.
   const names = $derived(
     (['before', 'after'] as const).map((side) => {

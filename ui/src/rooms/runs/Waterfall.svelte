@@ -6,7 +6,7 @@
   import { fixed } from '../../lib/format';
 
   interface Props {
-    bars: Schemas['BarOut'][];
+    bars: Schemas['Bar'][];
     unit: string;
     term: (name: string) => string;
     opened: string;

@@ -66,7 +66,7 @@
     await keep(rest, say('kinds-back-to-typical-value'));
   }
 
-  const learn = once(async (lesson: Schemas['LessonOut']) => {
+  const learn = once(async (lesson: Schemas['Lesson']) => {
     const path = { kind: lesson.kind };
     const found = shelf.kinds.find((k) => k.kind === lesson.kind);
     const before = found ? own(found) : {};

@@ -9,7 +9,7 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import { toast } from '../../lib/toasts.svelte';
 
-  let people = $state.raw<Schemas['PersonRowOut'][]>([]);
+  let people = $state.raw<Schemas['Person'][]>([]);
   const BLANK = { name: '', login: '', role: 'technician', password: '' };
   let form = $state({ ...BLANK });
   let errors = $state<Record<string, string>>({});

@@ -7,7 +7,7 @@
   import { moment } from '../../lib/format';
   import { toast } from '../../lib/toasts.svelte';
 
-  let sessions = $state.raw<Schemas['OpenSessionOut'][]>([]);
+  let sessions = $state.raw<Schemas['OpenSession'][]>([]);
 
   /** What a browser says of itself, in two words. */
   function device(agent: string): string {
