@@ -31,8 +31,6 @@ from vividowl.store.models import Acknowledgement, FitItem, Job
 from vividowl.store.scope import Scope
 from vividowl.words import sentence
 
-# Kinds of events that may change something beside the log.
-WITH_EFFECT = ("found", "closed", "attempt", "step_done", "undo", "redo")
 CLEANED_BY_STEP: Mapping[str, tuple[str, ...]] = {
     "dust_out": ("fins", "fan", "vents"),
     "cleaned": ("contact", "old_interface"),

@@ -10,11 +10,11 @@ from typing import Any
 
 from sqlalchemy.exc import IntegrityError
 
-from vividowl.core.bench.log.events import KINDS, VERSION, BenchCommand, BenchEvent, BenchRefused
+from vividowl.core.bench.log.events import KINDS, VERSION, BenchCommand, BenchEvent, BenchRefused, By, When
 from vividowl.core.bench.log.log import BenchLog, append
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import say
-from vividowl.service.bench.effects import WITH_EFFECT, make_effect, refuse_alloy, take_back
+from vividowl.service.bench.effects import make_effect, refuse_alloy, take_back
 from vividowl.service.bench.photos import require_photo
 from vividowl.service.bench.store import keep_log, load_log, note_glance
 from vividowl.service.bench.times import task_minutes
@@ -28,13 +28,6 @@ from vividowl.store.scope import Scope
 from vividowl.words import sentence, told
 
 SERVER = "server"
-
-
-FROM_SERVER = ("begun", "replanned", "attempt")
-
-
-# What may still be told of a job that is stopped for its battery.
-WHILE_STOPPED = ("undo", "redo", "note", "photo", "found", "mishap", "checked", "wait_ended")
 
 
 CLOCK_OFF_S = 60.0
@@ -200,11 +193,12 @@ class _Taking:
     ) -> tuple[dict[str, str] | None, BenchEvent | None, dict[str, Any]]:
         """Refusal, or the event and its effect. What is refused leaves nothing behind beside the log either."""
         try:
-            if command.kind in FROM_SERVER:
+            kind = KINDS.get(command.kind)
+            if kind is not None and kind.by is By.SERVER:
                 raise BenchRefused(say("work-list-begun-and-made-anew"), reason="unknown", field="kind")
             if self._of_earlier(made_at):
                 raise BenchRefused(say("attempts-of-earlier", number=self.log.state.attempt), reason="earlier_attempt")
-            if self.job.battery_swollen and command.kind not in WHILE_STOPPED:
+            if self.job.battery_swollen and (kind is None or When.WHILE_STOPPED not in kind.also):
                 raise BenchRefused(
                     say("work-job-stopped-battery-swollen"),
                     reason="stopped",
@@ -216,7 +210,7 @@ class _Taking:
             log, event = append(before, command)
             refuse_alloy(self.scope, self.job, event, log.state)
             effect: dict[str, Any] = {}
-            if event.kind in WITH_EFFECT:
+            if KINDS[event.kind].effect:
                 with self.scope.session.begin_nested():
                     effect = self._effect(event, before, log)
         except (CoreError, Refused) as error:

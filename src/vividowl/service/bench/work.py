@@ -8,11 +8,11 @@ from dataclasses import replace
 from datetime import datetime
 from typing import Any
 
-from vividowl.core.bench.log.events import BenchCommand, BenchRefused
+from vividowl.core.bench.log.events import KINDS, BenchCommand, BenchRefused
 from vividowl.core.bench.log.log import append
 from vividowl.core.bench.steps.make_list import device_of, in_order, make_steps
 from vividowl.core.quantities.words import say
-from vividowl.service.bench.effects import WITH_EFFECT, make_effect
+from vividowl.service.bench.effects import make_effect
 from vividowl.service.bench.plan import plan_key, work_of
 from vividowl.service.bench.store import load_log
 from vividowl.service.bench.taking import SERVER, _finish
@@ -138,7 +138,7 @@ def _record(
         log, event = append(log, BenchCommand(str(event_id), kind, data, moment, actor.name))
     except BenchRefused as error:
         raise Refused("conflict", error.message, remedy=error.remedy, reason=error.reason) from error
-    effect = make_effect(workshop, scope, actor, job, event, log.state) if kind in WITH_EFFECT else {}
+    effect = make_effect(workshop, scope, actor, job, event, log.state) if KINDS[kind].effect else {}
     turn = kept.turns.get(SERVER, 0) + 1
     scope.add(
         BenchEventRow(

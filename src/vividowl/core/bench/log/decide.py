@@ -8,7 +8,17 @@ from dataclasses import replace
 from vividowl.core.bench.first_power import check_power
 from vividowl.core.bench.interlocks import BY_RULE, NEVER_SKIPPED
 from vividowl.core.bench.log.close import blockers
-from vividowl.core.bench.log.events import PHOTO_USES, BenchCommand, BenchEvent, BenchRefused, check_event, said
+from vividowl.core.bench.log.events import (
+    KINDS,
+    PHOTO_USES,
+    BenchCommand,
+    BenchEvent,
+    BenchRefused,
+    When,
+    check_event,
+    for_every_kind,
+    said,
+)
 from vividowl.core.bench.log.evolve import put
 from vividowl.core.bench.log.guard import broken_in, guard, refuse_while_waiting
 from vividowl.core.bench.log.made import event_of
@@ -22,9 +32,6 @@ from vividowl.core.bench.waits import WAITS, wait_minutes
 from vividowl.core.quantities.words import listed, say
 
 STEPS_MOST = 600  # in one list; a limit of the product
-# Clocks of the Before run count before the list does; of the After run when it is closed.
-_BEFORE_BEGIN = ("begun", "wait_started", "wait_ended", "photo", "note")
-_AFTER_CLOSE = ("attempt", "wait_started", "wait_ended", "photo", "note")
 
 
 def decide(s: BenchState, command: BenchCommand) -> BenchEvent:
@@ -50,9 +57,10 @@ def check(s: BenchState, command: BenchCommand) -> None:
     source: handbook/order-of-work.md, handbook/bench.md, handbook/waits.md: common practice, no source
     """
     check_event(command.kind, command.data)
-    if s.begun is None and command.kind not in _BEFORE_BEGIN:
+    also = KINDS[command.kind].also
+    if s.begun is None and When.BEFORE_BEGIN not in also:
         raise BenchRefused(say("decide-list-this-job-has-not"), reason="not_begun", remedy=say("close-begin-in-open"))
-    if s.closed is not None and command.kind not in _AFTER_CLOSE:
+    if s.closed is not None and When.AFTER_CLOSE not in also:
         raise BenchRefused(
             say("decide-bench-work-this-job-closed"), reason="closed", remedy=say("decide-take-closing-back-to-go")
         )
@@ -247,23 +255,26 @@ def _closed(s: BenchState, c: BenchCommand) -> None:
         raise BenchRefused(say("decide-does-not-close-yet", text=open_[0].text), reason="open", remedy=open_[0].remedy)
 
 
-_CHECKS: Mapping[str, Callable[[BenchState, BenchCommand], None]] = {
-    "begun": _begun,
-    "replanned": _replanned,
-    "attempt": _attempt,
-    "step_done": _done,
-    "step_skipped": _skipped,
-    "gone_back": _gone_back,
-    "step_added": _added,
-    "step_moved": _moved,
-    **ON_THE_MAP,
-    "found": _found,
-    "wait_started": _wait_started,
-    "wait_ended": _wait_ended,
-    "mishap": _mishap,
-    "checked": _checked,
-    "power_on": _power_on,
-    "photo": _photo,
-    "note": _note,
-    "closed": _closed,
-}
+_CHECKS: Mapping[str, Callable[[BenchState, BenchCommand], None]] = for_every_kind(
+    {
+        "begun": _begun,
+        "replanned": _replanned,
+        "attempt": _attempt,
+        "step_done": _done,
+        "step_skipped": _skipped,
+        "gone_back": _gone_back,
+        "step_added": _added,
+        "step_moved": _moved,
+        **ON_THE_MAP,
+        "found": _found,
+        "wait_started": _wait_started,
+        "wait_ended": _wait_ended,
+        "mishap": _mishap,
+        "checked": _checked,
+        "power_on": _power_on,
+        "photo": _photo,
+        "note": _note,
+        "closed": _closed,
+    },
+    besides=("undo", "redo"),
+)

@@ -5,11 +5,14 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from datetime import datetime
-from typing import Any
+from enum import StrEnum
+from typing import Any, TypeVar
 
 from vividowl.core.bench.interlocks import RULES_NOW
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import Words, listed, say
+
+_F = TypeVar("_F")
 
 
 class BenchRefused(CoreError):  # noqa: N818 - reads as what it says
@@ -69,48 +72,157 @@ TEXT_MOST, NAME_MOST, LIST_MOST = 400, 80, 600
 _WORDS_LEAST = 4
 TEXT, NAME, NUMBER, WHOLE, TABLE, ROWS = "text", "name", "number", "whole", "table", "list"
 
-# By kind: field, its type, and whether it must be there.
-FIELDS: Mapping[str, Mapping[str, tuple[str, bool]]] = {
-    "begun": {
-        "steps": (ROWS, True),
-        "places": (ROWS, True),
-        "device": (TABLE, True),
-        "outline": (NAME, False),
-        "plan": (NAME, False),
-    },
-    "replanned": {"steps": (ROWS, True), "device": (TABLE, True), "plan": (NAME, False)},
-    "attempt": {
-        "number": (WHOLE, True),
-        "steps": (ROWS, True),
-        "device": (TABLE, True),
-        "plan": (NAME, False),
-    },
-    "step_done": {"step": (NAME, True), "breach": (TEXT, False), "words": (TEXT, False), "value": (NUMBER, False)},
-    "step_skipped": {"step": (NAME, True), "reason": (TEXT, True)},
-    "gone_back": {"step": (NAME, True)},
-    "step_added": {"step": (TABLE, True), "after": (NAME, False)},
-    "step_moved": {"step": (NAME, True), "after": (NAME, False)},
-    "place_added": {"place": (TABLE, True)},
-    "place_changed": {"place": (TABLE, True)},
-    "place_removed": {"place": (NAME, True)},
-    "place_out": {"place": (NAME, True), "breach": (TEXT, False)},
-    "place_in": {"place": (NAME, True), "breach": (TEXT, False), "letter": (NAME, False)},
-    "outline": {"photo": (NAME, False)},
-    "leftover": {"count": (WHOLE, True), "words": (TEXT, False)},
-    "explained": {"place": (NAME, True), "words": (TEXT, True)},
-    "found": {"part": (NAME, True), "seen": (NAME, True), "words": (TEXT, False), "photo": (NAME, False)},
-    "wait_started": {"wait": (NAME, True), "minutes": (NUMBER, False), "step": (NAME, False)},
-    "wait_ended": {"wait": (NAME, True), "reason": (TEXT, False)},
-    "mishap": {"what": (NAME, True), "words": (TEXT, False), "step": (NAME, False), "place": (NAME, False)},
-    "checked": {"of": (NAME, True), "words": (TEXT, True)},
-    "power_on": {"results": (TABLE, True), "boot_s": (NUMBER, False), "breach": (TEXT, False)},
-    "photo": {"photo": (NAME, True), "step": (NAME, False), "what": (NAME, True)},
-    "note": {"words": (TEXT, True), "step": (NAME, False)},
-    "closed": {},
-    "undo": {"event": (NAME, False)},
-    "redo": {"event": (NAME, False)},
+
+class When(StrEnum):
+    """Beside while the work of a job goes on: before its list has begun, while it is stopped for its battery, after it
+    was closed."""
+
+    BEFORE_BEGIN = "before_begin"
+    WHILE_STOPPED = "while_stopped"
+    AFTER_CLOSE = "after_close"
+
+
+class By(StrEnum):
+    """Who makes it."""
+
+    TABLET = "tablet"
+    SERVER = "server"
+
+
+@dataclass(frozen=True, kw_only=True)
+class EventKind:
+    """All that holds of a kind of event; none of it has a usual value, so that nothing is left out in silence.
+
+    fields: by name its type and whether it must be there; also: when it may happen beside while the work goes on; by:
+    who makes it; effect: whether it changes something beside the log, which undo takes back.
+    """
+
+    fields: Mapping[str, tuple[str, bool]]
+    also: tuple[When, ...]
+    by: By
+    effect: bool
+
+
+KINDS: Mapping[str, EventKind] = {
+    "begun": EventKind(
+        fields={
+            "steps": (ROWS, True),
+            "places": (ROWS, True),
+            "device": (TABLE, True),
+            "outline": (NAME, False),
+            "plan": (NAME, False),
+        },
+        also=(When.BEFORE_BEGIN,),
+        by=By.SERVER,
+        effect=False,
+    ),
+    "replanned": EventKind(
+        fields={"steps": (ROWS, True), "device": (TABLE, True), "plan": (NAME, False)},
+        also=(),
+        by=By.SERVER,
+        effect=False,
+    ),
+    "attempt": EventKind(
+        fields={"number": (WHOLE, True), "steps": (ROWS, True), "device": (TABLE, True), "plan": (NAME, False)},
+        also=(When.AFTER_CLOSE,),
+        by=By.SERVER,
+        effect=True,
+    ),
+    "step_done": EventKind(
+        fields={"step": (NAME, True), "breach": (TEXT, False), "words": (TEXT, False), "value": (NUMBER, False)},
+        also=(),
+        by=By.TABLET,
+        effect=True,
+    ),
+    "step_skipped": EventKind(
+        fields={"step": (NAME, True), "reason": (TEXT, True)}, also=(), by=By.TABLET, effect=False
+    ),
+    "gone_back": EventKind(fields={"step": (NAME, True)}, also=(), by=By.TABLET, effect=False),
+    "step_added": EventKind(
+        fields={"step": (TABLE, True), "after": (NAME, False)}, also=(), by=By.TABLET, effect=False
+    ),
+    "step_moved": EventKind(fields={"step": (NAME, True), "after": (NAME, False)}, also=(), by=By.TABLET, effect=False),
+    "place_added": EventKind(fields={"place": (TABLE, True)}, also=(), by=By.TABLET, effect=False),
+    "place_changed": EventKind(fields={"place": (TABLE, True)}, also=(), by=By.TABLET, effect=False),
+    "place_removed": EventKind(fields={"place": (NAME, True)}, also=(), by=By.TABLET, effect=False),
+    "place_out": EventKind(
+        fields={"place": (NAME, True), "breach": (TEXT, False)}, also=(), by=By.TABLET, effect=False
+    ),
+    "place_in": EventKind(
+        fields={"place": (NAME, True), "breach": (TEXT, False), "letter": (NAME, False)},
+        also=(),
+        by=By.TABLET,
+        effect=False,
+    ),
+    "outline": EventKind(fields={"photo": (NAME, False)}, also=(), by=By.TABLET, effect=False),
+    "leftover": EventKind(fields={"count": (WHOLE, True), "words": (TEXT, False)}, also=(), by=By.TABLET, effect=False),
+    "explained": EventKind(fields={"place": (NAME, True), "words": (TEXT, True)}, also=(), by=By.TABLET, effect=False),
+    "found": EventKind(
+        fields={"part": (NAME, True), "seen": (NAME, True), "words": (TEXT, False), "photo": (NAME, False)},
+        also=(When.WHILE_STOPPED,),
+        by=By.TABLET,
+        effect=True,
+    ),
+    "wait_started": EventKind(
+        fields={"wait": (NAME, True), "minutes": (NUMBER, False), "step": (NAME, False)},
+        also=(When.BEFORE_BEGIN, When.AFTER_CLOSE),
+        by=By.TABLET,
+        effect=False,
+    ),
+    "wait_ended": EventKind(
+        fields={"wait": (NAME, True), "reason": (TEXT, False)},
+        also=(When.BEFORE_BEGIN, When.WHILE_STOPPED, When.AFTER_CLOSE),
+        by=By.TABLET,
+        effect=False,
+    ),
+    "mishap": EventKind(
+        fields={"what": (NAME, True), "words": (TEXT, False), "step": (NAME, False), "place": (NAME, False)},
+        also=(When.WHILE_STOPPED,),
+        by=By.TABLET,
+        effect=False,
+    ),
+    "checked": EventKind(
+        fields={"of": (NAME, True), "words": (TEXT, True)}, also=(When.WHILE_STOPPED,), by=By.TABLET, effect=False
+    ),
+    "power_on": EventKind(
+        fields={"results": (TABLE, True), "boot_s": (NUMBER, False), "breach": (TEXT, False)},
+        also=(),
+        by=By.TABLET,
+        effect=False,
+    ),
+    "photo": EventKind(
+        fields={"photo": (NAME, True), "step": (NAME, False), "what": (NAME, True)},
+        also=(When.BEFORE_BEGIN, When.WHILE_STOPPED, When.AFTER_CLOSE),
+        by=By.TABLET,
+        effect=False,
+    ),
+    "note": EventKind(
+        fields={"words": (TEXT, True), "step": (NAME, False)},
+        also=(When.BEFORE_BEGIN, When.WHILE_STOPPED, When.AFTER_CLOSE),
+        by=By.TABLET,
+        effect=False,
+    ),
+    "closed": EventKind(fields={}, also=(), by=By.TABLET, effect=True),
+    "undo": EventKind(fields={"event": (NAME, False)}, also=(When.WHILE_STOPPED,), by=By.TABLET, effect=True),
+    "redo": EventKind(fields={"event": (NAME, False)}, also=(When.WHILE_STOPPED,), by=By.TABLET, effect=True),
 }
-KINDS = tuple(FIELDS)
+
+
+def for_every_kind(functions: Mapping[str, _F], *, besides: tuple[str, ...] = ()) -> Mapping[str, _F]:
+    """A function of each kind of event, looked through at import.
+
+    functions: by kind
+    besides: kinds that need none
+    returns: the functions
+    raises: TypeError naming the kinds that lack one, or have one too many
+    source: the table above
+    """
+    odd = sorted(set(KINDS) - set(besides) ^ set(functions))
+    if odd:
+        raise TypeError(f"events of the bench with a function missing or too many: {', '.join(odd)}")
+    return functions
+
+
 PHOTO_USES = ("before", "after", "step", "map", "found")
 
 
@@ -135,14 +247,14 @@ def check_event(kind: str, data: Mapping[str, Any]) -> None:
     raises: BenchRefused naming the field
     source: the table above
     """
-    if kind not in FIELDS:
+    if kind not in KINDS:
         raise BenchRefused(
             say("events-no-event-bench", kind=kind[:40]),
             reason="unknown",
             field="kind",
             remedy=say("allowed", names=listed(KINDS)),
         )
-    fields = FIELDS[kind]
+    fields = KINDS[kind].fields
     for name in data:
         if name not in fields:
             raise BenchRefused(

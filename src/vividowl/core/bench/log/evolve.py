@@ -8,7 +8,7 @@ from datetime import timedelta
 
 from vividowl.core.bench.fasteners import PLUG, Place
 from vividowl.core.bench.interlocks import ACTS, Device, after
-from vividowl.core.bench.log.events import BenchEvent
+from vividowl.core.bench.log.events import BenchEvent, for_every_kind
 from vividowl.core.bench.log.state import (
     BenchState,
     Breach,
@@ -245,30 +245,33 @@ def _closed(s: BenchState, e: BenchEvent) -> BenchState:
     return replace(s, closed=e.at)
 
 
-_CHANGES: Mapping[str, Callable[[BenchState, BenchEvent], BenchState]] = {
-    "begun": _begun,
-    "replanned": _replanned,
-    "attempt": _attempt,
-    "step_done": _done,
-    "step_skipped": _skipped,
-    "gone_back": _gone_back,
-    "step_added": _added,
-    "step_moved": _moved,
-    "place_added": _placed,
-    "place_changed": _placed,
-    "place_removed": _place_removed,
-    "place_out": _place_out,
-    "place_in": _place_in,
-    "outline": _outline,
-    "leftover": _leftover,
-    "explained": _explained,
-    "found": _found,
-    "wait_started": _wait_started,
-    "wait_ended": _wait_ended,
-    "mishap": _mishap,
-    "checked": _checked,
-    "power_on": _power_on,
-    "photo": _photo,
-    "note": _note,
-    "closed": _closed,
-}
+_CHANGES: Mapping[str, Callable[[BenchState, BenchEvent], BenchState]] = for_every_kind(
+    {
+        "begun": _begun,
+        "replanned": _replanned,
+        "attempt": _attempt,
+        "step_done": _done,
+        "step_skipped": _skipped,
+        "gone_back": _gone_back,
+        "step_added": _added,
+        "step_moved": _moved,
+        "place_added": _placed,
+        "place_changed": _placed,
+        "place_removed": _place_removed,
+        "place_out": _place_out,
+        "place_in": _place_in,
+        "outline": _outline,
+        "leftover": _leftover,
+        "explained": _explained,
+        "found": _found,
+        "wait_started": _wait_started,
+        "wait_ended": _wait_ended,
+        "mishap": _mishap,
+        "checked": _checked,
+        "power_on": _power_on,
+        "photo": _photo,
+        "note": _note,
+        "closed": _closed,
+    },
+    besides=("undo", "redo"),
+)
