@@ -2,11 +2,14 @@
 
 import errno
 import json
+from contextlib import ExitStack
+from dataclasses import replace
 
 import pytest
 from tests.logs import HOT, log_bytes
 
 from vividowl.service import workshop as workshop_module
+from vividowl.store.database import Database
 
 
 @pytest.fixture
@@ -160,3 +163,19 @@ def test_a_method_that_is_not_done_names_those_that_are(ada):
     answer = ada.client.open("/api/shop", method="PATCH", headers={"X-CSRFToken": ada.token})
     assert answer.status_code == 405
     assert {"GET", "PUT"} <= set(answer.headers["Allow"].split(", "))
+
+
+def test_who_finds_no_free_connection_is_told_when_to_come_again(ada, app, workshop, cluster):
+    few = Database(cluster.url, connections=1, wait_most_s=0.2)
+    app.extensions["workshop"] = replace(workshop, database=few)
+    try:
+        with ExitStack() as held:
+            for _ in range(3):
+                held.enter_context(few.engine.connect())
+            answer = ada.client.get("/api/jobs", headers={"X-CSRFToken": ada.token})
+        assert (answer.status_code, int(answer.headers["Retry-After"]) > 0) == (503, True)
+        assert answer.get_json()["remedy"] == "Try again in a moment."
+        assert ada.call("GET", "/api/jobs")["jobs"] == []
+    finally:
+        app.extensions["workshop"] = workshop
+        few.close()

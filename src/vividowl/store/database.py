@@ -28,6 +28,10 @@ _TOGETHER: ContextVar[Session | None] = ContextVar("together", default=None)
 MIGRATIONS = Path(__file__).parent / "migrations"
 
 
+# Connections that are kept, and three times as many at the most; how long one is waited for, and how long the server
+# is [s]: whoever asks is told to come again before a browser gives up. Limits of the product.
+CONNECTIONS, WAIT_MOST_S, CONNECT_MOST_S = 10, 10.0, 5
+
 # One number for the lock under which tables are migrated; any that nobody else uses.
 MIGRATING = 4_911_230
 
@@ -39,14 +43,15 @@ class UnknownRevision(RuntimeError):  # noqa: N818 - reads as what it says
 class Database:
     """A PostgreSQL database: sessions that commit as a whole or not at all."""
 
-    def __init__(self, url: str) -> None:
+    def __init__(self, url: str, *, connections: int = CONNECTIONS, wait_most_s: float = WAIT_MOST_S) -> None:
         self.engine: Engine = create_engine(
             url,
-            pool_size=10,
-            max_overflow=20,
+            pool_size=connections,
+            max_overflow=2 * connections,
             pool_pre_ping=True,
+            pool_timeout=wait_most_s,
             # Moments come back in UTC, whatever zone the machine is in.
-            connect_args={"options": "-c timezone=UTC"},
+            connect_args={"options": "-c timezone=UTC", "connect_timeout": CONNECT_MOST_S},
         )
         self.feed = Feed(self.engine.url.set(drivername="postgresql").render_as_string(hide_password=False))
         self._sessions = sessionmaker(self.engine, expire_on_commit=False)

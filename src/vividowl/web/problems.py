@@ -13,6 +13,7 @@ from flask_wtf.csrf import CSRFError
 from psycopg.errors import DiskFull
 from pydantic import BaseModel, ConfigDict, ValidationError
 from sqlalchemy.exc import DataError, DBAPIError, IntegrityError, OperationalError
+from sqlalchemy.exc import TimeoutError as NoConnection
 from sqlalchemy.orm.exc import StaleDataError
 from werkzeug.exceptions import HTTPException, MethodNotAllowed, RequestEntityTooLarge
 
@@ -80,8 +81,12 @@ def on_refused(error: Refused) -> Response:
         errors=errors,
         headers=[str(h) for h in error.extra.get("headers", ())],
     )
-    if status == STATUS["busy"]:
-        response.headers["Retry-After"] = str(AGAIN_S)
+    return _again(response) if status == STATUS["busy"] else response
+
+
+def _again(response: Response) -> Response:
+    """With the time after which to come again."""
+    response.headers["Retry-After"] = str(AGAIN_S)
     return response
 
 
@@ -169,14 +174,18 @@ def on_database(error: DBAPIError) -> Response:
         return on_full_disk()
     log.error("database", error=str(error.orig))
     if isinstance(error, OperationalError):
-        return _problem(
-            503, say("problems-database-does-not-answer-nothing"), remedy=say("problems-try-again-in-moment")
-        )
+        return on_no_connection(error)
     return _problem(
         500,
         say("problems-database-refused-this-nothing-was"),
         remedy=say("problems-try-again-if-stays-see"),
     )
+
+
+def on_no_connection(_error: OperationalError | NoConnection) -> Response:
+    """The database is away, or others hold all connections to it."""
+    words = say("problems-database-does-not-answer-nothing")
+    return _again(_problem(503, words, remedy=say("problems-try-again-in-moment")))
 
 
 def on_stale(_error: StaleDataError) -> Response:
@@ -231,4 +240,5 @@ def install(app: Flask) -> None:
     app.register_error_handler(HTTPException, on_http)
     app.register_error_handler(StaleDataError, on_stale)
     app.register_error_handler(DBAPIError, on_database)
+    app.register_error_handler(NoConnection, on_no_connection)
     app.register_error_handler(Exception, on_fault)
