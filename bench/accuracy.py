@@ -42,7 +42,7 @@ NO_DIFFERENCE = "no_difference_shown"
 ODD_PAIRS, RECORDED = 100, 60
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Result:
     """A goal and what was reached: how many of how many, the share that is asked for, and the usual error."""
 
@@ -82,7 +82,7 @@ def result(what: str, goal: str, errors: Sequence[float], most: float, asked: fl
     """Errors judged by the largest that is allowed."""
     size = np.abs(np.array(errors, dtype=float))
     usual = f"{np.median(size):.2g} {unit}, 95 of 100 below {np.percentile(size, 95):.2g} {unit}"
-    return Result(what, goal, int((size <= most).sum()), len(size), asked, usual)
+    return Result(what=what, goal=goal, good=int((size <= most).sum()), of=len(size), asked=asked, usual=usual)
 
 
 def room_at(batch: Batch, index: int, t: float) -> float:
@@ -167,7 +167,7 @@ def side(runs: Runs, batch: Batch, i: int, seed: int, spread: float) -> Side:
         room_c=room,
         duration_min=20,
     )
-    return Side(conditions, read_trace(Trace(trace.time_s, channels), room))
+    return Side(conditions=conditions, reading=read_trace(Trace(trace.time_s, channels), room))
 
 
 def pairs(n: int) -> list[Result]:
@@ -192,8 +192,15 @@ def pairs(n: int) -> list[Result]:
         asked = 0.95 if spread == 0.0 else 0.0
         goal = "shown in 95 %, outright or with an if" if asked else "none set"
         out += [
-            Result(f"No difference but the room{words}", "no claim in 95 %", n - claimed, n, 0.95, ""),
-            Result(f"A true gain of 3 K{words}", goal, n - missed, n, asked, ""),
+            Result(
+                what=f"No difference but the room{words}",
+                goal="no claim in 95 %",
+                good=n - claimed,
+                of=n,
+                asked=0.95,
+                usual="",
+            ),
+            Result(what=f"A true gain of 3 K{words}", goal=goal, good=n - missed, of=n, asked=asked, usual=""),
         ]
     return out
 
@@ -206,9 +213,9 @@ def predictions() -> list[Result]:
     sick = sick_devices(PREDICTED, seed=5)
     both = (Action.CLEAN, Action.REPASTE)
     options = (
-        Option("clean", "", (Action.CLEAN,)),
-        Option("repaste", "", both, material("paste_soft")),
-        Option("tune", "", (Action.TUNE,), undervolt_mv=UNDERVOLT_MV),
+        Option(key="clean", words="", actions=(Action.CLEAN,)),
+        Option(key="repaste", words="", actions=both, material=material("paste_soft")),
+        Option(key="tune", words="", actions=(Action.TUNE,), undervolt_mv=UNDERVOLT_MV),
     )
     inside: list[list[bool]] = [[], [], []]
     off: list[list[float]] = [[], [], []]
@@ -230,7 +237,15 @@ def predictions() -> list[Result]:
     for words, unit, held, errors in zip(names, ("%", "%", "K"), inside, off, strict=True):
         usual = f"median {np.median(errors):.2g} {unit}, 95 of 100 below {np.percentile(errors, 95):.2g} {unit}"
         out.append(
-            Result(f"80 % interval of the prediction, {words}", "75 to 85 %", sum(held), len(held), 0.75, usual, 0.85)
+            Result(
+                what=f"80 % interval of the prediction, {words}",
+                goal="75 to 85 %",
+                good=sum(held),
+                of=len(held),
+                asked=0.75,
+                usual=usual,
+                most=0.85,
+            )
         )
     return out
 
@@ -244,16 +259,19 @@ def single_rows(n: int) -> list[Result]:
         ("Held back before, then repaired: refused", "at most 3 %", rough.repaired(n), 0.03),
         ("Fan forced from 62 to 115 %, not logged, not noted: claimed outright", "none", rough.forced_fans(n), 0.0),
     ]
-    out = [Result(what, goal, bad, of, 0.0, "", most) for what, goal, (bad, of), most in rows]
+    out = [
+        Result(what=what, goal=goal, good=bad, of=of, asked=0.0, usual="", most=most)
+        for what, goal, (bad, of), most in rows
+    ]
     usual = f"bias {final.bias_k:+.2f} K"
     out.append(
         Result(
-            "Runs of three minutes: the interval of where they end holds",
-            "95 %, bias below 0.5 K",
-            final.inside,
-            final.of,
-            0.95 if abs(final.bias_k) < 0.5 else 1.1,
-            usual,
+            what="Runs of three minutes: the interval of where they end holds",
+            goal="95 %, bias below 0.5 K",
+            good=final.inside,
+            of=final.of,
+            asked=0.95 if abs(final.bias_k) < 0.5 else 1.1,
+            usual=usual,
         )
     )
     return out
@@ -265,18 +283,28 @@ def odd_rows(n: int) -> list[Result]:
     for case in odd.CLASSES:
         false, ifs, of = odd.outright(case, n)
         goal = f"claimed outright in at most {100 * case.most:.0f} %"
-        rows.append(Result(case.name, goal, false, of, 0.0, f"{ifs} told with an if", case.most))
+        rows.append(
+            Result(
+                what=case.name, goal=goal, good=false, of=of, asked=0.0, usual=f"{ifs} told with an if", most=case.most
+            )
+        )
     return rows
 
 
 def second_rows(n: int) -> list[Result]:
     """The second simulated device."""
-    return [Result(r.what, r.goal, r.good, r.of, r.asked, r.usual, r.most) for r in second.rows(n)]
+    return [
+        Result(what=r.what, goal=r.goal, good=r.good, of=r.of, asked=r.asked, usual=r.usual, most=r.most)
+        for r in second.rows(n)
+    ]
 
 
 def noise_rows(n: int) -> list[Result]:
     """Recordings."""
-    return [Result(r.what, r.goal, r.good, r.of, r.asked, r.usual, r.most) for r in noise.rows(n)]
+    return [
+        Result(what=r.what, goal=r.goal, good=r.good, of=r.of, asked=r.asked, usual=r.usual, most=r.most)
+        for r in noise.rows(n)
+    ]
 
 
 def table(results: Sequence[Result]) -> str:

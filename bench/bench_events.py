@@ -149,12 +149,12 @@ def large_job(workshop: Workshop, owner, job: uuid.UUID) -> None:
     sent, now = [], datetime.now(UTC)
     for i in range(500):
         data = {"step": {"id": f"own{i}", "stage": "clean", "text": f"Step of its own, number {i}"}, "after": "cleaned"}
-        sent.append(Sent(uuid.uuid4(), "step_added", data, len(sent) + 1, now))
+        sent.append(Sent(id=uuid.uuid4(), kind="step_added", data=data, turn=len(sent) + 1, made_at=now))
     for _ in range(300):
         photo = uuid.uuid4()
         photos.receive_photo(workshop, owner, job, photo, io.BytesIO(out.getvalue()))
         data = {"photo": str(photo), "what": "step", "step": "cleaned"}
-        sent.append(Sent(uuid.uuid4(), "photo", data, len(sent) + 1, now))
+        sent.append(Sent(id=uuid.uuid4(), kind="photo", data=data, turn=len(sent) + 1, made_at=now))
     batch = take_events(workshop, owner, job, "maker", sent, now)
     assert not [t.refusal for t in batch.taken if t.refusal]
 
@@ -171,11 +171,11 @@ def main() -> None:
     try:
         database = Database(cluster.url)
         database.migrate()
-        workshop = Workshop(database, FileStore(folder / "files"))
+        workshop = Workshop(database=database, files=FileStore(folder / "files"))
         owner = accounts.found_shop(
             workshop, shop_name="Bench", name="Ada", login="ada", password=None, demo=True
         ).actor
-        settings = Settings("bench", demo_sign_in=True, cookie_secure=False)
+        settings = Settings(secret_key="bench", demo_sign_in=True, cookie_secure=False)  # noqa: S106
         server = make_server(create_app(workshop, settings), 0)
         threading.Thread(target=server.serve, daemon=True).start()
         port = port_of(server)

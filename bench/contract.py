@@ -40,8 +40,8 @@ def main() -> None:
     database, faults = Database(cluster.url), 0
     try:
         database.migrate()
-        workshop = Workshop(database, FileStore(folder / "files"))
-        app = create_app(workshop, Settings("contract", set_up_code="x", testing=True, cookie_secure=False))
+        workshop = Workshop(database=database, files=FileStore(folder / "files"))
+        app = create_app(workshop, Settings(secret_key="contract", set_up_code="x", testing=True, cookie_secure=False))  # noqa: S106
         contract = Contract(app, workshop)
         for name in contract.operations:
             try:

@@ -39,10 +39,10 @@ def eight() -> list[Option]:
     """Eight options."""
     both = (Action.CLEAN, Action.REPASTE)
     return [
-        Option("leave", ""),
-        Option("clean", "", (Action.CLEAN,)),
-        *(Option(k, "", both, material(k)) for k in DIE_KINDS),
-        Option("tune", "", (Action.TUNE,), undervolt_mv=80),
+        Option(key="leave", words=""),
+        Option(key="clean", words="", actions=(Action.CLEAN,)),
+        *(Option(key=k, words="", actions=both, material=material(k)) for k in DIE_KINDS),
+        Option(key="tune", words="", actions=(Action.TUNE,), undervolt_mv=80),
     ]
 
 
@@ -53,7 +53,17 @@ def area_used(found: Nesting) -> float:
 
 def main() -> None:
     """Measure and print."""
-    known = Known(1.26, 0.03, 48, 24.2, 0.62, 0.05, 95.0, True, months=41)
+    known = Known(
+        resistance=1.26,
+        resistance_u=0.03,
+        power=48,
+        room_c=24.2,
+        interface=0.62,
+        interface_u=0.05,
+        limit_c=95.0,
+        held=True,
+        months=41,
+    )
     took = best_of(5, lambda: predict(known, eight(), 1, samples=10_000))
     bare = best_of(5, lambda: np.percentile(np.random.default_rng(1).normal(size=(8, 4, 10_000)), (10, 50, 90), axis=2))
     print(
@@ -63,10 +73,10 @@ def main() -> None:
     rng = np.random.default_rng(4)
     pieces = [Piece(str(i), *(float(v) for v in np.round(rng.uniform(8, 34, 2) * 2) / 2)) for i in range(30)]
     sheets = [
-        *(Sheet(f"sheet {i}", 80, 80) for i in range(4)),
-        Sheet("offcut 1", 40, 60, (Box(0, 0, 20, 20),), True),
-        Sheet("offcut 2", 35, 80, (), True),
-        Sheet("offcut 3", 50, 50, (Box(30, 0, 20, 35),), True),
+        *(Sheet(name=f"sheet {i}", width_mm=80, length_mm=80) for i in range(4)),
+        Sheet(name="offcut 1", width_mm=40, length_mm=60, taken=(Box(0, 0, 20, 20),), offcut=True),
+        Sheet(name="offcut 2", width_mm=35, length_mm=80, taken=(), offcut=True),
+        Sheet(name="offcut 3", width_mm=50, length_mm=50, taken=(Box(30, 0, 20, 35),), offcut=True),
     ]
     began = time.perf_counter()
     found = nest(pieces, sheets, 0.2)

@@ -28,7 +28,9 @@ def main(cases: int) -> None:
         began = time.perf_counter()
         theirs = library(pieces, 80, 80, 20)
         between = time.perf_counter()
-        found = nest([Piece("p", w, h) for w, h in pieces], [Sheet(f"s{i}", 80, 80) for i in range(20)])
+        found = nest(
+            [Piece("p", w, h) for w, h in pieces], [Sheet(name=f"s{i}", width_mm=80, length_mm=80) for i in range(20)]
+        )
         their_s, ours_s = their_s + between - began, ours_s + time.perf_counter() - between
         assert found.fits
         assert theirs is not None

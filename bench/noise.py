@@ -33,7 +33,7 @@ SPEED_OFF = 0.03  # of a speed that is told wrongly
 TOL = Tolerances()
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Fan:
     """rpm and blades; level_db of its rush; tone, shaft: of its lines over the rush [dB]; slope: of the rush an octave
     [dB]; hum_db, whine_hz: what hums or whines beside it; still: it does not turn; second: speed of another fan over
@@ -54,7 +54,7 @@ class Fan:
     worn: float | None = None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Place:
     """How a recording was made: times as far away, gain of the phone and how it settles [dB], room and hiss [dB]."""
 
@@ -68,12 +68,12 @@ class Place:
 def some_fan(rng: np.random.Generator) -> Fan:
     """A fan as they come."""
     return Fan(
-        float(rng.uniform(1800, 4800)),
-        int(rng.choice([7, 9, 11, 13, 17, 23, 29, 37])),
-        float(rng.uniform(-46, -34)),
-        float(rng.uniform(-14, -3)),
-        float(rng.uniform(-26, -14)),
-        float(rng.uniform(-6, -2.5)),
+        rpm=float(rng.uniform(1800, 4800)),
+        blades=int(rng.choice([7, 9, 11, 13, 17, 23, 29, 37])),
+        level_db=float(rng.uniform(-46, -34)),
+        tone=float(rng.uniform(-14, -3)),
+        shaft=float(rng.uniform(-26, -14)),
+        slope=float(rng.uniform(-6, -2.5)),
     )
 
 
@@ -132,7 +132,7 @@ def _reading() -> Any:
     return read_trace(trace, 24.0)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Class:
     """What differs between the sides: place of After, what becomes of its fan, whether the place was marked and the
     room recorded; most: share that may be called quieter, or least where a gain is true."""
@@ -150,29 +150,31 @@ class Class:
 
 
 LEVELS = (
-    Class("unchanged, same marked place, room recorded", "called quieter in at most 5 %"),
+    Class(name="unchanged, same marked place, room recorded", goal="called quieter in at most 5 %"),
     Class(
-        "one and a half times as far away after, place not marked",
-        "called quieter in at most 5 %",
+        name="one and a half times as far away after, place not marked",
+        goal="called quieter in at most 5 %",
         after=lambda p: replace(p, times_as_far=1.5),
         marked=False,
     ),
-    Class("gain 4 dB lower after", "called quieter in at most 5 %", after=lambda p: replace(p, gain_db=-4.0)),
+    Class(name="gain 4 dB lower after", goal="called quieter in at most 5 %", after=lambda p: replace(p, gain_db=-4.0)),
     Class(
-        "gain 4 dB lower after, room not recorded",
-        "called quieter in at most 5 %",
+        name="gain 4 dB lower after, room not recorded",
+        goal="called quieter in at most 5 %",
         after=lambda p: replace(p, gain_db=-4.0),
         room=False,
     ),
     Class(
-        "gain 6 dB higher at first before, settling",
-        "called quieter in at most 5 %",
+        name="gain 6 dB higher at first before, settling",
+        goal="called quieter in at most 5 %",
         before=lambda p: replace(p, settles_db=6.0),
     ),
-    Class("room 8 dB louder before", "called quieter in at most 5 %", before=lambda p: replace(p, room_db=-50.0)),
     Class(
-        "fan 6 dB quieter after, same marked place",
-        "called quieter in at least 90 %",
+        name="room 8 dB louder before", goal="called quieter in at most 5 %", before=lambda p: replace(p, room_db=-50.0)
+    ),
+    Class(
+        name="fan 6 dB quieter after, same marked place",
+        goal="called quieter in at least 90 %",
         fan=lambda f: replace(f, level_db=f.level_db - 6.0),
         asked=0.90,
         most=1.0,
@@ -187,7 +189,7 @@ def _quieter(c: Class, seed: int, reading: Any) -> bool:
         files = [_file(record(of, at, seed + 10 + k), marked=c.marked)]
         if c.room:
             files.append(_file(record(None, at, seed + 20 + k), marked=c.marked, background=True))
-        sides.append([Side(Conditions(room_c=24.0), reading, recording=recorded_level(files, None))])
+        sides.append([Side(conditions=Conditions(room_c=24.0), reading=reading, recording=recorded_level(files, None))])
     found = recorded_effect(sides[0], sides[1], TOL)
     return found is not None and found.shown is Shown.BETTER
 
@@ -245,7 +247,17 @@ def two_speed_rows(n: int) -> list[Row]:
                 )
                 beside += bool(found.beside_hz)
         said = f"told in {told}, a bearing or motor in {beside}"
-        out.append(Row(f"two speeds: {name}", "wrong in at most 5 %", wrong, n, 0.0, 0.05, said))
+        out.append(
+            Row(
+                what=f"two speeds: {name}",
+                goal="wrong in at most 5 %",
+                good=wrong,
+                of=n,
+                asked=0.0,
+                most=0.05,
+                usual=said,
+            )
+        )
     return out
 
 
@@ -254,7 +266,7 @@ def rows(n: int) -> list[Row]:
     reading, out = _reading(), []
     for at, c in enumerate(LEVELS):
         called = sum(_quieter(c, SEED + 1000 * at + 40 * i, reading) for i in range(n))
-        out.append(Row(c.name, c.goal, called, n, c.asked, c.most))
+        out.append(Row(what=c.name, goal=c.goal, good=called, of=n, asked=c.asked, most=c.most))
     for at, (name, change) in enumerate(SPEEDS):
         wrong = told = 0
         for i in range(n):
@@ -267,5 +279,15 @@ def rows(n: int) -> list[Row]:
                 # Of two fans near each other no one speed is right.
                 right = abs(speed.rpm / fan.rpm - 1.0) <= SPEED_OFF and not fan.still and fan.second is None
                 wrong += not right
-        out.append(Row(f"fan speed: {name}", "wrong in at most 5 %", wrong, n, 0.0, 0.05, f"told in {told}"))
+        out.append(
+            Row(
+                what=f"fan speed: {name}",
+                goal="wrong in at most 5 %",
+                good=wrong,
+                of=n,
+                asked=0.0,
+                most=0.05,
+                usual=f"told in {told}",
+            )
+        )
     return out + two_speed_rows(n)

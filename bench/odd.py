@@ -33,7 +33,7 @@ OUTRIGHT = (Verdict.IMPROVED, Verdict.WORSE)
 Change = Callable[[Pair], Pair]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Odd:
     """name; change: what is done to a pair; most: share of outright claims that is allowed; columns: headings of the
     die's column on both sides; worse_k: what the interface costs more after [K]."""
@@ -119,18 +119,18 @@ def _lighter(p: Pair) -> Pair:
 
 
 CLASSES = (
-    Odd("power limit a fifth lower, power not logged", _lower_limit),
-    Odd("fan table raised, fan not logged", _fan_table),
-    Odd("window opened", _window),
-    Odd("room heated by 2 K", _heating),
-    Odd("thermometer in the exhaust, 4 K", _exhaust, 0.20),
-    Odd("sensor 3 K lower, nothing noted", _offset, 0.30),
-    Odd("sensor 3 K lower, new firmware noted", _offset, firmware=("1", "2")),
-    Odd("another column of the die, 5 K lower", _other_column, columns=("Core Max", "Package")),
-    Odd("sensor clips, 5 K worse", _clipped, worse_k=5.0),
-    Odd("power of the whole device after", _whole_power),
-    Odd("pipe at its dry-out, less power after", _dry_out),
-    Odd("lighter scene, power not logged", _lighter),
+    Odd(name="power limit a fifth lower, power not logged", change=_lower_limit),
+    Odd(name="fan table raised, fan not logged", change=_fan_table),
+    Odd(name="window opened", change=_window),
+    Odd(name="room heated by 2 K", change=_heating),
+    Odd(name="thermometer in the exhaust, 4 K", change=_exhaust, most=0.20),
+    Odd(name="sensor 3 K lower, nothing noted", change=_offset, most=0.30),
+    Odd(name="sensor 3 K lower, new firmware noted", change=_offset, firmware=("1", "2")),
+    Odd(name="another column of the die, 5 K lower", change=_other_column, columns=("Core Max", "Package")),
+    Odd(name="sensor clips, 5 K worse", change=_clipped, worse_k=5.0),
+    Odd(name="power of the whole device after", change=_whole_power),
+    Odd(name="pipe at its dry-out, less power after", change=_dry_out),
+    Odd(name="lighter scene, power not logged", change=_lighter),
 )
 
 
@@ -139,7 +139,7 @@ def _sides(odd: Odd, pair: Pair) -> tuple[Side, Side]:
     out = []
     for at, (side, trace) in enumerate(zip(noted, (pair.before, pair.after), strict=True)):
         given = replace(side.conditions, die_column=odd.columns[at], firmware=odd.firmware[at])
-        out.append(Side(given, read_trace(trace, pair.rooms[at])))
+        out.append(Side(conditions=given, reading=read_trace(trace, pair.rooms[at])))
     return out[0], out[1]
 
 

@@ -65,7 +65,7 @@ def fill(shop: OwnShop, jobs: int) -> None:
 def write(url: str, folder: str, form: str, share: str) -> None:
     """In a process of its own: write the jobs, or a tenth of them, and tell seconds, peak memory [MB], size [MB]."""
     database = Database(url)
-    workshop = Workshop(database, FileStore(Path(folder) / "files"))
+    workshop = Workshop(database=database, files=FileStore(Path(folder) / "files"))
     with database.session() as session:
         member = session.query(Member).one()
         actor = Actor(member.shop_id, member.id, "owner", member.name)

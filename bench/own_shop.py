@@ -35,7 +35,7 @@ class OwnShop:
 
     def signed_in(self) -> Caller:
         """A browser without a screen, in which the owner is signed in."""
-        return Caller(create_app(self.workshop, Settings("bench", cookie_secure=False))).sign_in("ada")
+        return Caller(create_app(self.workshop, Settings(secret_key="bench", cookie_secure=False))).sign_in("ada")  # noqa: S106
 
 
 @contextmanager
@@ -49,7 +49,7 @@ def own_shop() -> Iterator[OwnShop]:
     database = Database(cluster.url)
     try:
         database.migrate()
-        workshop = Workshop(database, FileStore(folder / "files"))
+        workshop = Workshop(database=database, files=FileStore(folder / "files"))
         found = accounts.found_shop(workshop, shop_name="One", name="Ada", login="ada", password=PASSWORD)
         yield OwnShop(workshop, found.actor, cluster.url, folder)
     finally:

@@ -27,7 +27,7 @@ GAIN_K, LID_K = 5.0, 12.0
 HELD_TRULY, HELD_TOLD = 0.05, 0.02
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class SideSeen:
     """error_k: rise read less true, u95_k; held: told and true share; boost; response: whether an interface is told."""
 
@@ -65,12 +65,12 @@ def see(pair: Pair) -> PairSeen:
     true = pair.truth[1].rise_k - pair.truth[0].rise_k
     seen = tuple(
         SideSeen(
-            value - truth.rise_k if value is not None else None,
-            u95,
-            s.reading.throttling.share or 0.0,
-            truth.held,
-            s.reading.load.boost_end_s > s.reading.load.onset_s,
-            s.reading.response is not None,
+            error_k=value - truth.rise_k if value is not None else None,
+            u95_k=u95,
+            held=s.reading.throttling.share or 0.0,
+            held_true=truth.held,
+            boost=s.reading.load.boost_end_s > s.reading.load.onset_s,
+            response=s.reading.response is not None,
         )
         for s, truth, value, u95 in zip(
             sides, pair.truth, (over.before, over.after), (over.before_u95, over.after_u95), strict=True
@@ -92,7 +92,7 @@ def see(pair: Pair) -> PairSeen:
     return PairSeen(found.verdict, covered, culprit(*ladders, shown=found.claims), seen)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Figures:
     """Of one class: (good or bad, of) for each row of the table."""
 
@@ -123,25 +123,25 @@ def judge(kind: Kind, n: int, seed: int, pool: object) -> Figures:
     free = [s for s in sides if s.held_true == 0.0]
     told = [s for s in sides if s.error_k is not None and s.u95_k is not None]
     return Figures(
-        kind.name,
-        (sum(p.claims for p in null), len(null)),
-        (
+        name=kind.name,
+        claimed=(sum(p.claims for p in null), len(null)),
+        shown=(
             sum(p.verdict is not None and p.verdict.value.startswith("improved") for p in better)
             + sum(p.verdict is not None and p.verdict.value.startswith("worse") for p in worse),
             2 * n,
         ),
-        (
+        wrong=(
             sum(p.verdict is not None and p.verdict.value.startswith("worse") for p in better)
             + sum(p.verdict is not None and p.verdict.value.startswith("improved") for p in worse),
             2 * n,
         ),
-        (sum(p.verdict in (None, Verdict.CANNOT_BE_COMPARED) for p in every), 3 * n),
-        (sum(covered), len(covered)),
-        (sum(abs(s.error_k or 0.0) <= (s.u95_k or 0.0) for s in told), len(told)),
-        (sum(p.culprit is not None for p in null), len(null)),
-        (sum(s.boost for s in sides), len(sides)),
-        (sum(s.held > HELD_TOLD for s in free), len(free)),
-        (sum(s.held <= HELD_TOLD for s in held), len(held)),
+        refused=(sum(p.verdict in (None, Verdict.CANNOT_BE_COMPARED) for p in every), 3 * n),
+        covered=(sum(covered), len(covered)),
+        side_covered=(sum(abs(s.error_k or 0.0) <= (s.u95_k or 0.0) for s in told), len(told)),
+        culprit=(sum(p.culprit is not None for p in null), len(null)),
+        boost=(sum(s.boost for s in sides), len(sides)),
+        held_not_so=(sum(s.held > HELD_TOLD for s in free), len(free)),
+        held_not_told=(sum(s.held <= HELD_TOLD for s in held), len(held)),
     )
 
 

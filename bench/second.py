@@ -55,7 +55,7 @@ def moved(role: Role, by: float) -> Logs:
     return lambda t: Trace(t.time_s, {**t.channels, role: t.channels[role] + by})
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Class:
     """name; gain_k: what the interface cost more before; after: how the run after differed; both, last: what the
     loggers did, on both sides and after; room_off_k: of the thermometer after; devices: what they are changed to;
@@ -73,7 +73,7 @@ class Class:
 
 
 def _sessions(c: Class, n: int) -> tuple[Session, Session]:
-    first, second = Session(rooms(n, SEED + 1)), replace(Session(rooms(n, SEED + 2)), **c.after)  # type: ignore[arg-type]
+    first, second = Session(room_c=rooms(n, SEED + 1)), replace(Session(room_c=rooms(n, SEED + 2)), **c.after)  # type: ignore[arg-type]
     if c.scenes:
         return replace(first, demand=game(n, SEED + 5)), replace(second, demand=game(n, SEED + 6))
     return first, second
@@ -82,7 +82,7 @@ def _sessions(c: Class, n: int) -> tuple[Session, Session]:
 def _devices(c: Class, n: int) -> Devices:
     d = some(n, SEED)
     if c.held:
-        d = held_at(d, Session(np.full(n, 19.5)), (8.0, 20.0), SEED + 7)
+        d = held_at(d, Session(room_c=np.full(n, 19.5)), (8.0, 20.0), SEED + 7)
     return replace(d, dry_w=0.8 * d.pl1_w) if c.dry else d
 
 
@@ -111,7 +111,8 @@ def judged(c: Class, n: int) -> list[Judged]:
         logs[1] = c.last(logs[1])
         try:
             sides = [
-                Side(replace(NOTED, room_c=room), read_trace(log, room)) for log, room in zip(logs, read, strict=True)
+                Side(conditions=replace(NOTED, room_c=room), reading=read_trace(log, room))
+                for log, room in zip(logs, read, strict=True)
             ]
             found = compare(*sides)
         except CoreError:
@@ -138,21 +139,21 @@ def _true_k(ran: tuple[Ran, Ran], i: int) -> float:
 
 DIE, POWER, FAN = Role.CPU_TEMPERATURE, Role.CPU_POWER, Role.FAN_SPEED
 ODD = (
-    (Class("window opened", after={"room_moves": lambda t: -5.0 * min(1.0, max(0.0, (t - 300.0) / 120.0))}), 0.10),
-    (Class("room heated by 2 K", after={"room_moves": lambda t: 2.0 * min(1.0, t / 700.0)}), 0.10),
-    (Class("fan table raised, not logged", after={"rpm_more": 500.0}, both=without(FAN)), 0.10),
-    (Class("fan table raised, logged", after={"rpm_more": 500.0}), 0.10),
-    (Class("power limit a fifth lower, not logged", after={"pl_factor": 0.8}, both=without(POWER)), 0.10),
-    (Class("power limit a fifth lower, logged", after={"pl_factor": 0.8}), 0.10),
-    (Class("updater runs for four minutes", after={"updater_s": 240.0}), 0.10),
-    (Class("pipe at its dry-out, less power after", after={"pl_factor": 0.85}, dry=True), 0.10),
-    (Class("thermometer in the exhaust, 4 K", room_off_k=4.0), 0.20),
-    (Class("sensor 3 K lower", last=moved(DIE, -3.0)), 0.30),
-    (Class("power of the whole device after", last=moved(POWER, 12.0)), 0.10),
+    (Class(name="window opened", after={"room_moves": lambda t: -5.0 * min(1.0, max(0.0, (t - 300.0) / 120.0))}), 0.10),
+    (Class(name="room heated by 2 K", after={"room_moves": lambda t: 2.0 * min(1.0, t / 700.0)}), 0.10),
+    (Class(name="fan table raised, not logged", after={"rpm_more": 500.0}, both=without(FAN)), 0.10),
+    (Class(name="fan table raised, logged", after={"rpm_more": 500.0}), 0.10),
+    (Class(name="power limit a fifth lower, not logged", after={"pl_factor": 0.8}, both=without(POWER)), 0.10),
+    (Class(name="power limit a fifth lower, logged", after={"pl_factor": 0.8}), 0.10),
+    (Class(name="updater runs for four minutes", after={"updater_s": 240.0}), 0.10),
+    (Class(name="pipe at its dry-out, less power after", after={"pl_factor": 0.85}, dry=True), 0.10),
+    (Class(name="thermometer in the exhaust, 4 K", room_off_k=4.0), 0.20),
+    (Class(name="sensor 3 K lower", last=moved(DIE, -3.0)), 0.30),
+    (Class(name="power of the whole device after", last=moved(POWER, 12.0)), 0.10),
 )
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Row:
     """what; goal in words; good of of, and the share asked for or allowed."""
 
@@ -168,33 +169,74 @@ class Row:
 def rows(n: int) -> list[Row]:
     """All classes, measured on n devices each."""
     out = []
-    same = judged(Class("unchanged"), n)
+    same = judged(Class(name="unchanged"), n)
     claims = sum(j.found.claims for j in same)
-    out.append(Row("unchanged: claimed", "at most 5 %", claims, len(same), 0.0, 0.05))
+    out.append(Row(what="unchanged: claimed", goal="at most 5 %", good=claims, of=len(same), asked=0.0, most=0.05))
     kelvins = [(j.found.sensors[0], j.true_k) for j in same]
     holds = sum(abs((s.difference_k or 0.0) - true) <= (s.u95_k or 0.0) for s, true in kelvins)
     usual = f"U {np.median([s.u95_k or 0.0 for s, _ in kelvins]):.1f} K"
-    out.append(Row("unchanged: U95 holds the difference", "93 to 99 %", holds, len(same), 0.93, 0.99, usual))
+    out.append(
+        Row(
+            what="unchanged: U95 holds the difference",
+            goal="93 to 99 %",
+            good=holds,
+            of=len(same),
+            asked=0.93,
+            most=0.99,
+            usual=usual,
+        )
+    )
     for gain, asked in ((2.0, 0.60), (3.0, 0.90), (5.0, 0.95)):
-        found = judged(Class("", gain_k=gain), n)
+        found = judged(Class(name="", gain_k=gain), n)
         shown = sum(j.found.verdict in BETTER for j in found)
-        out.append(Row(f"true {gain:.0f} K: shown", f"at least {100 * asked:.0f} %", shown, len(found), asked))
+        out.append(
+            Row(
+                what=f"true {gain:.0f} K: shown",
+                goal=f"at least {100 * asked:.0f} %",
+                good=shown,
+                of=len(found),
+                asked=asked,
+            )
+        )
         if gain == 5.0:
             outright = sum(j.found.verdict is Verdict.IMPROVED for j in found)
-            out.append(Row("true 5 K: claimed outright", "at least 80 %", outright, len(found), 0.80))
+            out.append(
+                Row(what="true 5 K: claimed outright", goal="at least 80 %", good=outright, of=len(found), asked=0.80)
+            )
             wrong = sum(j.found.verdict in (Verdict.WORSE, Verdict.WORSE_IF_SAME) for j in found)
-            out.append(Row("true 5 K: wrong sign", "none", wrong, len(found), 0.0, 0.0))
-    pinned = judged(Class("", held=True), n)
+            out.append(Row(what="true 5 K: wrong sign", goal="none", good=wrong, of=len(found), asked=0.0, most=0.0))
+    pinned = judged(Class(name="", held=True), n)
     clock = sum(j.found.effect("clock").shown in (Shown.BETTER, Shown.WORSE) for j in pinned)
-    out.append(Row("unchanged at its limit, another room: clock claimed", "at most 5 %", clock, len(pinned), 0.0, 0.05))
-    scenes = judged(Class("", scenes=True), n)
+    out.append(
+        Row(
+            what="unchanged at its limit, another room: clock claimed",
+            goal="at most 5 %",
+            good=clock,
+            of=len(pinned),
+            asked=0.0,
+            most=0.05,
+        )
+    )
+    scenes = judged(Class(name="", scenes=True), n)
     sides = [side for j in scenes for side in j.held if not side[1]]
     false = sum(told for told, _ in sides)
-    out.append(Row("game, never held: told as held", "at most 5 %", false, len(sides), 0.0, 0.05))
+    out.append(
+        Row(what="game, never held: told as held", goal="at most 5 %", good=false, of=len(sides), asked=0.0, most=0.05)
+    )
     for case, most in ODD:
         found = judged(case, n)
         outright = sum(j.found.verdict in OUTRIGHT for j in found)
         ifs = sum(j.found.claims for j in found) - outright
         goal = f"claimed outright in at most {100 * most:.0f} %"
-        out.append(Row(case.name, goal, outright, len(found), 0.0, most, f"{ifs} told with an if"))
+        out.append(
+            Row(
+                what=case.name,
+                goal=goal,
+                good=outright,
+                of=len(found),
+                asked=0.0,
+                most=most,
+                usual=f"{ifs} told with an if",
+            )
+        )
     return out

@@ -21,7 +21,7 @@ STEP_S = 0.25  # [s] (numerics)
 LEAD_S, LOAD_S = 60.0, 900.0
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Devices:
     """n devices. Conductances [W/K], capacities [J/K], powers [W], temperatures [degC]; dry_w: heat from which the
     loop dries out; steps: how many the fan has, 0 for a smooth one; limit_c: of the die."""
@@ -68,29 +68,29 @@ def some(n: int, seed: int) -> Devices:
     usual = (0.03 * heat, 0.5 * heat, 0.4 * heat)
     caps = np.vstack((*(np.maximum(a, b) for a, b in zip(usual, quick, strict=True)), 1.6 * heat, 9.0 * heat, 2 * heat))
     return Devices(
-        paste,
-        plate,
-        loop,
-        heat * u(1.5, 3.0),
-        fins,
-        heat * 0.02,
-        case,
-        heat,
-        heat * u(1.2, 1.7),
-        u(6.0, 30.0),
-        heat * u(0.05, 0.12),
-        heat * u(0.02, 0.07),
-        u(2600.0, 6200.0),
-        u(42.0, 58.0),
-        u(20.0, 40.0),
-        np.where(rng.random(n) < 0.4, rng.integers(4, 9, n), 0),
-        np.full(n, 150.0),
-        np.round(u(2700.0, 4800.0), -2),
-        caps,
+        paste=paste,
+        plate=plate,
+        loop=loop,
+        dry_w=heat * u(1.5, 3.0),
+        fins=fins,
+        board=heat * 0.02,
+        case=case,
+        pl1_w=heat,
+        pl2_w=heat * u(1.2, 1.7),
+        tau_s=u(6.0, 30.0),
+        idle_w=heat * u(0.05, 0.12),
+        leak_w=heat * u(0.02, 0.07),
+        rpm=u(2600.0, 6200.0),
+        fan_low_c=u(42.0, 58.0),
+        fan_span_k=u(20.0, 40.0),
+        steps=np.where(rng.random(n) < 0.4, rng.integers(4, 9, n), 0),
+        limit_c=np.full(n, 150.0),
+        clock_mhz=np.round(u(2700.0, 4800.0), -2),
+        capacities=caps,
     )
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Session:
     """How a run was made: room_c [degC] by device, room_moves: what the room does over time [K]; demand: share of the
     load over time; pl_factor: on the power limit; rpm_more: on the fan's table; extra_w: heat of charging;

@@ -38,7 +38,7 @@ def told(pair: Pair) -> str:
                 return "not told"
             found.append((value.value, value.moving, fan.mean if fan else None))
         then, now = found
-        at = at_speed_of(Measured(now[0], now[1]), now[2], then[0], then[2])
+        at = at_speed_of(Measured(value=now[0], scatter=now[1]), now[2], then[0], then[2])
         if at is None:
             return "not told"
         since = since_service([0.0, 12.0], [then[0], at.value], [then[1], at.moving])

@@ -95,7 +95,7 @@ def main() -> None:
     rows = int(sys.argv[1]) if len(sys.argv) > 1 else 36_000
     columns = int(sys.argv[2]) if len(sys.argv) > 2 else 60
     with own_shop() as shop:
-        server = make_server(create_app(shop.workshop, Settings("bench", cookie_secure=False)), 0, threads=4)
+        server = make_server(create_app(shop.workshop, Settings(secret_key="bench", cookie_secure=False)), 0, threads=4)  # noqa: S106
         threading.Thread(target=server.serve, daemon=True).start()
         client = Client(port_of(server))
         client.sign_in()

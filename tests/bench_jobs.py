@@ -12,22 +12,49 @@ from vividowl.core.bench.steps.vocabulary import PlannedPart, Work
 from vividowl.words import told
 
 START = datetime(2026, 3, 2, 9, 0, tzinfo=UTC)
-COVER = [Place(f"c{i}", "screw", (i % 3) / 2, i // 3, "cover", 5.0, "cross", "flat") for i in range(6)]
+COVER = [
+    Place(id=f"c{i}", kind="screw", x=(i % 3) / 2, y=i // 3, holds="cover", length_mm=5.0, drive="cross", head="flat")
+    for i in range(6)
+]
 COOLER = [
-    Place(f"k{i}", "screw", 0.3 + 0.3 * (i % 2), 0.3 + 0.3 * (i // 2), "cooler", 3.0, "cross", "spring", i + 1)
+    Place(
+        id=f"k{i}",
+        kind="screw",
+        x=0.3 + 0.3 * (i % 2),
+        y=0.3 + 0.3 * (i // 2),
+        holds="cooler",
+        length_mm=3.0,
+        drive="cross",
+        head="spring",
+        number=i + 1,
+    )
     for i in range(4)
 ]
 PLUGS = [
-    Place("bat", "plug", 0.5, 0.9, "battery"),
-    Place("fan", "plug", 0.1, 0.5, "fan"),
-    Place("ant", "plug", 0.9, 0.1, "antenna", note="white antenna"),
+    Place(id="bat", kind="plug", x=0.5, y=0.9, holds="battery"),
+    Place(id="fan", kind="plug", x=0.1, y=0.5, holds="fan"),
+    Place(id="ant", kind="plug", x=0.9, y=0.1, holds="antenna", note="white antenna"),
 ]
 PLACES = [*COVER, *COOLER, *PLUGS]
-PASTE = Work((PlannedPart("cpu_die", "paste_stiff", "Grey Heron 11", "0.08 g", "a cross", 0),))
-ALLOY = Work(
-    (PlannedPart("cpu_die", "gallium_alloy", "Quicksheen", "0.06 g", "", 0),), insulation="coat", insulated_now=True
+PASTE = Work(
+    parts=(
+        PlannedPart(
+            target="cpu_die", kind="paste_stiff", words="Grey Heron 11", dose="0.08 g", school="a cross", index=0
+        ),
+    )
 )
-SHEET = Work((PlannedPart("cpu_die", "phase_change_sheet", "Slow Tide 45", "1 piece", "", 0),))
+ALLOY = Work(
+    parts=(PlannedPart(target="cpu_die", kind="gallium_alloy", words="Quicksheen", dose="0.06 g", school="", index=0),),
+    insulation="coat",
+    insulated_now=True,
+)
+SHEET = Work(
+    parts=(
+        PlannedPart(
+            target="cpu_die", kind="phase_change_sheet", words="Slow Tide 45", dose="1 piece", school="", index=0
+        ),
+    )
+)
 FINE = dict.fromkeys(CHECKS, "fine")
 
 
@@ -51,7 +78,7 @@ class Hand:
 
     def do(self, event_kind, **data):
         self.at += timedelta(minutes=self.pause_min)
-        command = BenchCommand(str(uuid.uuid4()), event_kind, data, self.at, "Imke")
+        command = BenchCommand(id=str(uuid.uuid4()), kind=event_kind, data=data, at=self.at, by="Imke")
         self.log, event = append(self.log, command)
         self.all.append(event)
         return event

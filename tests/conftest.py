@@ -152,7 +152,7 @@ def workshop(database, emptied, tmp_path):
     """Empty tables and an empty file store."""
     with database.engine.begin() as connection:
         connection.exec_driver_sql(emptied)
-    return Workshop(database, FileStore(tmp_path / "files"), later=lambda task: task())
+    return Workshop(database=database, files=FileStore(tmp_path / "files"), later=lambda task: task())
 
 
 @pytest.fixture(autouse=True)

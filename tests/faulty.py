@@ -40,7 +40,7 @@ JOB = {
 GIVE_UP_S = 60.0
 
 
-@dataclass
+@dataclass(kw_only=True)
 class Counted:
     """What a run of faults came to. recover_s: from each kill to the next thing that was acknowledged."""
 

@@ -59,7 +59,10 @@ def seeds():
     Image.new("RGBA", (80, 60), (10, 200, 30, 90)).save(transparent, "PNG")
     tone = (0.1 * np.sin(np.arange(24000) * 0.3)).astype(np.float32)
     sheet = ModelSheet(
-        "Ondervale", "Marrow 15", "laptop", (Place("a", "screw", 0.1, 0.2, "cover", 5.0, "cross", "flat"),)
+        maker="Ondervale",
+        model="Marrow 15",
+        kind="laptop",
+        places=(Place(id="a", kind="screw", x=0.1, y=0.2, holds="cover", length_mm=5.0, drive="cross", head="flat"),),
     )
     shelf = (
         "kind,product,unit,price_cents,low_at,lot,received_on,held,remaining\n"

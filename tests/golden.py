@@ -31,7 +31,15 @@ _LATER_TRAITS = ("kind",)
 def events_of(version, row):
     """The events of a log as they are stored."""
     return [
-        BenchEvent(e["id"], e["kind"], e["data"], datetime.fromisoformat(e["at"]), e["by"], e.get("made", {}), version)
+        BenchEvent(
+            id=e["id"],
+            kind=e["kind"],
+            data=e["data"],
+            at=datetime.fromisoformat(e["at"]),
+            by=e["by"],
+            made=e.get("made", {}),
+            version=version,
+        )
         for e in row["events"]
     ]
 

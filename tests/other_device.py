@@ -21,7 +21,7 @@ FAN_SHARES = np.linspace(0.40, 1.0, 12)
 HYSTERESIS_K = 3.0
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Batch:
     """One value a device (n,). Conductances [W/K], capacities [J/K], powers [W], flow [m3/s], temperatures [degC]."""
 
@@ -69,25 +69,25 @@ def random_batch(n: int, seed: int, *, limit_c: float = 200.0) -> Batch:
     fin_full = AIR_HEAT * flow_full * between(1.0, 1.6)
     die_heat = between(0.4, 1.6) / (share_interface * rise) * sustained
     return Batch(
-        interface,
-        spread,
-        fin_full,
-        flow_full,
-        sustained / (rise * between(6.0, 10.0)),
-        sustained * between(0.010, 0.022),
-        between(0.25, 0.6),
-        die_heat,
-        between(9.0, 18.0) * (interface + spread),
-        between(12.0, 30.0) * fin_full * 0.5,
-        sustained * between(8.0, 24.0),
-        sustained * between(0.06, 0.12),
-        sustained * between(1.15, 1.5),
-        sustained,
-        between(12.0, 55.0),
-        between(0.02, 0.08),
-        np.full(n, limit_c),
-        between(19.0, 28.0),
-        rng.uniform(-0.5, 0.5, n),
+        interface=interface,
+        spread=spread,
+        fin_full=fin_full,
+        flow_full=flow_full,
+        to_case=sustained / (rise * between(6.0, 10.0)),
+        case_out=sustained * between(0.010, 0.022),
+        recirculation=between(0.25, 0.6),
+        die_heat=die_heat,
+        base_heat=between(9.0, 18.0) * (interface + spread),
+        fin_heat=between(12.0, 30.0) * fin_full * 0.5,
+        case_heat=sustained * between(8.0, 24.0),
+        idle=sustained * between(0.06, 0.12),
+        boost=sustained * between(1.15, 1.5),
+        sustained=sustained,
+        boost_s=between(12.0, 55.0),
+        leakage=between(0.02, 0.08),
+        limit_c=np.full(n, limit_c),
+        room_c=between(19.0, 28.0),
+        drift_k=rng.uniform(-0.5, 0.5, n),
     )
 
 

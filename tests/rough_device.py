@@ -21,7 +21,7 @@ FAN_STEPS = 11
 IDLE_SHORTER = 6.0
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Fleet:
     """One value a device (n,). Conductances [W/K], capacities [J/K], powers [W], flow [m3/s], temperatures [degC]."""
 
@@ -92,44 +92,44 @@ def fleet(n: int, seed: int, *, lid: bool = False, both: bool = False) -> Fleet:
     flow = heat / (AIR_HEAT * left * u(0.35, 0.5))
     lid_heat = np.maximum(u(10.0, 22.0) if lid else u(0.6, 1.4) * cpu / 30.0, 0.4 * (die_lid + lid_base))
     return Fleet(
-        die_lid,
-        lid_base,
-        gpu_lid,
-        glid_base,
-        heat / (spread * rise),
-        heat / (pipe * rise),
-        AIR_HEAT * flow * u(1.0, 1.7),
-        flow,
-        heat / rise / u(5.0, 14.0),
-        u(0.08, 0.3),
-        heat * u(0.010, 0.022),
-        heat * u(0.002, 0.008),
-        heat * u(0.002, 0.006),
-        u(0.2, 0.8),
-        np.maximum(u(0.3, 1.0) * cpu / 30.0, 0.4 * die_lid),
-        lid_heat,
-        np.maximum(u(0.4, 1.2) * gpu / 30.0, 0.4 * gpu_lid),
-        heat * u(0.5, 1.4),
-        heat * u(0.5, 1.6),
-        heat * u(1.0, 3.5),
-        heat * u(7.0, 22.0),
-        heat * u(20.0, 60.0),
-        u(0.02, 0.08),
-        heat * u(0.05, 0.14),
-        cpu,
-        gpu * u(0.08, 0.2) / 1.0,
-        gpu,
-        u(1.1, 1.6),
-        u(8.0, 50.0),
-        u(0.02, 0.09),
-        np.full(n, 200.0),
-        u(38.0, 55.0),
-        u(25.0, 45.0),
-        fan_low,
-        u(2600.0, 6500.0),
-        rng.random(n) < 0.35,
-        u(0.003, 0.012),
-        np.round(u(2600.0, 4900.0), -2),
+        die_lid=die_lid,
+        lid_base=lid_base,
+        gpu_lid=gpu_lid,
+        glid_base=glid_base,
+        base_pipe=heat / (spread * rise),
+        pipe_fin=heat / (pipe * rise),
+        fin_full=AIR_HEAT * flow * u(1.0, 1.7),
+        flow_full=flow,
+        base_case=heat / rise / u(5.0, 14.0),
+        exhaust_share=u(0.08, 0.3),
+        case_out=heat * u(0.010, 0.022),
+        case_table=heat * u(0.002, 0.008),
+        table_out=heat * u(0.002, 0.006),
+        recirculation=u(0.2, 0.8),
+        die_heat=np.maximum(u(0.3, 1.0) * cpu / 30.0, 0.4 * die_lid),
+        lid_heat=lid_heat,
+        gpu_heat=np.maximum(u(0.4, 1.2) * gpu / 30.0, 0.4 * gpu_lid),
+        base_heat=heat * u(0.5, 1.4),
+        pipe_heat=heat * u(0.5, 1.6),
+        fin_heat=heat * u(1.0, 3.5),
+        case_heat=heat * u(7.0, 22.0),
+        table_heat=heat * u(20.0, 60.0),
+        core_rise=u(0.02, 0.08),
+        idle=heat * u(0.05, 0.14),
+        sustained=cpu,
+        gpu_idle=gpu * u(0.08, 0.2) / 1.0,
+        gpu_sustained=gpu,
+        boost_share=u(1.1, 1.6),
+        boost_s=u(8.0, 50.0),
+        leakage=u(0.02, 0.09),
+        limit_c=np.full(n, 200.0),
+        fan_start_c=u(38.0, 55.0),
+        fan_span_k=u(25.0, 45.0),
+        fan_low=fan_low,
+        fan_rpm=u(2600.0, 6500.0),
+        smooth_fan=rng.random(n) < 0.35,
+        governor_gain=u(0.003, 0.012),
+        clock_mhz=np.round(u(2600.0, 4900.0), -2),
     )
 
 
@@ -151,7 +151,7 @@ def hotter_interface(f: Fleet, kelvins: Array | float) -> Fleet:
     return changed(f, lid_base=f.sustained / cost)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Plan:
     """How a session goes. kind: steady, loop, game; times [s]; warm (n,): begun after another load; room_c (n,);
     burst_rate: background bursts a minute; busy: of graphics as well."""
@@ -180,14 +180,14 @@ def plan(
     """A session of each of n devices."""
     rng = np.random.default_rng(seed)
     return Plan(
-        kind,
-        load_s,
-        rng.uniform(25.0, 90.0, n),
-        100.0,
-        rng.uniform(*room, n),
-        rng.random(n) < warm_share,
-        burst_rate,
-        fan_forced,
+        kind=kind,
+        load_s=load_s,
+        lead_s=rng.uniform(25.0, 90.0, n),
+        tail_s=100.0,
+        room_c=rng.uniform(*room, n),
+        warm=rng.random(n) < warm_share,
+        burst_rate=burst_rate,
+        fan_forced=fan_forced,
     )
 
 

@@ -20,7 +20,7 @@ CORES = 6
 DAY_K = 1.0
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Logger:
     """step_s: time between lines and its jitter share; kelvin: step of the sensor [K]; smooth_s: of the sensor;
     empty: share of the power cells that stay empty; fan: whether a fan column is there; lost: share of lines lost."""
@@ -83,7 +83,7 @@ def _low_pass(values: np.ndarray, tau_s: float) -> np.ndarray:
     return out
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Kind:
     """A class of pairs. load: steady, loop or game; minutes; both chips; lid; warm: share begun warm; held: the limit
     lies this far below what the device would reach [K], low and high, or None."""
@@ -102,36 +102,36 @@ class Kind:
 KINDS = {
     k.name: k
     for k in (
-        Kind("steady"),
-        Kind("smoothed", logger=Logger((0.5, 0.5), 0.02, 0.1, 2.0)),
-        Kind("slow", logger=Logger((4.0, 5.2))),
-        Kind("empty cells", logger=Logger(empty=0.5)),
-        Kind("loop", "loop"),
-        Kind("game", "game"),
-        Kind("three minutes", minutes=3.0),
-        Kind("three-minute game", "game", 3.0),
-        Kind("both chips", both=True),
-        Kind("both chips, game", "game", both=True),
-        Kind("lid", lid=True),
-        Kind("warm starts", warm=0.4),
-        Kind("held back", held=(3.0, 14.0)),
-        Kind("held back, both chips", both=True, held=(3.0, 14.0)),
-        Kind("held back, game", "game", held=(3.0, 12.0)),
+        Kind(name="steady"),
+        Kind(name="smoothed", logger=Logger(step_s=(0.5, 0.5), jitter=0.02, kelvin=0.1, smooth_s=2.0)),
+        Kind(name="slow", logger=Logger(step_s=(4.0, 5.2))),
+        Kind(name="empty cells", logger=Logger(empty=0.5)),
+        Kind(name="loop", load="loop"),
+        Kind(name="game", load="game"),
+        Kind(name="three minutes", minutes=3.0),
+        Kind(name="three-minute game", load="game", minutes=3.0),
+        Kind(name="both chips", both=True),
+        Kind(name="both chips, game", load="game", both=True),
+        Kind(name="lid", lid=True),
+        Kind(name="warm starts", warm=0.4),
+        Kind(name="held back", held=(3.0, 14.0)),
+        Kind(name="held back, both chips", both=True, held=(3.0, 14.0)),
+        Kind(name="held back, game", load="game", held=(3.0, 12.0)),
     )
 }
 # Looked at only when all rules stood: no constant was chosen by it.
 HELD_OUT = Kind(
-    "twenty minutes, loop, both chips, lid, tenths at 3 s",
-    "loop",
-    20.0,
-    True,
-    True,
-    0.2,
-    logger=Logger((2.6, 3.4), 0.2, 0.1, 1.0, 0.1),
+    name="twenty minutes, loop, both chips, lid, tenths at 3 s",
+    load="loop",
+    minutes=20.0,
+    both=True,
+    lid=True,
+    warm=0.2,
+    logger=Logger(step_s=(2.6, 3.4), jitter=0.2, kelvin=0.1, smooth_s=1.0, empty=0.1),
 )
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Truth:
     """Of one side: rise [K] and power [W] over the last fifth of the load; held: share of the load."""
 
@@ -163,7 +163,7 @@ def truth_of(s: Session, i: int, last: float = 0.2) -> Truth:
     late = busy if busy.any() else late
     die, room = float(s.die_c[late, i].mean()), float(s.room_c[late, i].mean())
     power = float((s.cpu_w[late, i] + (s.gpu_w[late, i] if s.gpu_w[:, i].max() > 4.0 else 0.0)).mean())
-    return Truth(die - room, die, power, float(s.held[loaded, i].mean()), room)
+    return Truth(rise_k=die - room, die_c=die, power=power, held=float(s.held[loaded, i].mean()), room_c=room)
 
 
 def devices(kind: Kind, n: int, seed: int) -> Fleet:
@@ -221,7 +221,7 @@ def sides_of(pair: Pair, noted: bool = True, limit: bool = False) -> tuple[Side,
     out = []
     for trace, room in zip((pair.before, pair.after), pair.rooms, strict=True):
         reading = read_trace(trace, room, pair.limit_c if limit else None)
-        out.append(Side(_conditions(reading, room, noted), reading))
+        out.append(Side(conditions=_conditions(reading, room, noted), reading=reading))
     return out[0], out[1]
 
 

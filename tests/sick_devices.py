@@ -21,7 +21,7 @@ FULL_RPM = 4600.0
 LOAD_S = 1200.0
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Sick:
     """before: as they come in; cleaned and repasted: after each service; runs: their Before; and what is told of them:
     months since the last service, die area [mm2], state of the film and of the dust. badly: the new paste is laid
@@ -87,17 +87,17 @@ def sick_devices(n: int, seed: int, *, badly_share: float = 0.1, dry_pipe_share:
     saved = dynamic * (1.0 - ((volts - 1e-3 * UNDERVOLT_MV) / volts) ** 2)
     undervolted = 1.0 - np.where(other.random(n) < 0.15, 0.0, saved)
     return Sick(
-        before,
-        cleaned,
-        repasted,
-        run(before, lead_s=40.0, load_s=LOAD_S, settle=False),
-        months,
-        badly,
-        dry_pipe,
-        undervolted,
-        area,
-        film,
-        dust,
+        before=before,
+        cleaned=cleaned,
+        repasted=repasted,
+        runs=run(before, lead_s=40.0, load_s=LOAD_S, settle=False),
+        months=months,
+        badly=badly,
+        dry_pipe=dry_pipe,
+        undervolted=undervolted,
+        area_mm2=area,
+        film=film,
+        dust=dust,
     )
 
 
@@ -111,14 +111,14 @@ def told_of(sick: Sick, index: int, reading: Reading, room_c: float) -> Known | 
     interface, u = interface_of(reading.response) or (None, 0.0)
     ends_at = found.value + (reading.window.remaining_rise_k or 0.0) / reading.power.mean
     return Known(
-        ends_at,
-        found.own,
-        reading.power.mean,
-        room_c,
-        interface,
-        u,
-        95.0,
-        (reading.throttling.share or 0.0) > 0.3,
+        resistance=ends_at,
+        resistance_u=found.own,
+        power=reading.power.mean,
+        room_c=room_c,
+        interface=interface,
+        interface_u=u,
+        limit_c=95.0,
+        held=(reading.throttling.share or 0.0) > 0.3,
         months=float(sick.months[index]),
         die_mm2=float(sick.area_mm2[index]) if index % 2 else None,
         old_interface=str(sick.film[index]) if looked else "unknown",

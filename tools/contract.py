@@ -96,7 +96,7 @@ def another_attempt(events: list[BenchEvent]) -> list[BenchEvent]:
     def do(kind: str, **data: Any) -> None:  # noqa: ANN401 - what the kind carries
         nonlocal at, log
         at += timedelta(minutes=20)
-        log, done = append(log, BenchCommand(f"another-{len(out)}", kind, data, at, "Toru"))
+        log, done = append(log, BenchCommand(id=f"another-{len(out)}", kind=kind, data=data, at=at, by="Toru"))
         out.append(done)
 
     steps = [told(s) for s in make_steps("laptop", PASTE, tuple(log.state.places.values()), 50)]
@@ -157,15 +157,23 @@ def names() -> dict[str, Any]:
 def geometry() -> dict[str, Any]:
     """contract/geometry.json: owl, heat ladder and map, which both languages draw."""
     ladders = [
-        Ladder(25.0, 95.0, 45.0, (Rung("air", 10.0, 0.22, "log"), Rung("behind", 60.0, 1.33, "log"))),
+        Ladder(
+            25.0,
+            95.0,
+            45.0,
+            (
+                Rung(name="air", drop_k=10.0, resistance=0.22, source="log"),
+                Rung(name="behind", drop_k=60.0, resistance=1.33, source="log"),
+            ),
+        ),
         Ladder(
             22.4,
             71.3,
             58.0,
             (
-                Rung("air", 15.9, None, "probe"),
-                Rung("heatsink", -0.4, None, "probe"),
-                Rung("interface", 33.4, 0.58, "log"),
+                Rung(name="air", drop_k=15.9, resistance=None, source="probe"),
+                Rung(name="heatsink", drop_k=-0.4, resistance=None, source="probe"),
+                Rung(name="interface", drop_k=33.4, resistance=0.58, source="log"),
             ),
         ),
         Ladder(24.0, 24.3, None, ()),

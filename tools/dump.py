@@ -41,7 +41,7 @@ def main() -> None:
             small = [s for s in played if s.bench is None and not s.runs and s.after][:STORIES]
             small.append(next(s for s in played if s.bench is not None and s.after is not None))
             shop.stories = lambda: small  # type: ignore[assignment]
-            shop.load_demo(Workshop(database, FileStore(base / "files")), EDGE)
+            shop.load_demo(Workshop(database=database, files=FileStore(base / "files")), EDGE)
             write_backup(cluster, database, base / "files", base / "shop.owl")
             target.write_bytes(lzma.compress((base / "shop.owl").read_bytes(), preset=9))
             print(f"{target.relative_to(ROOT)}: {target.stat().st_size / 1000:.0f} kB")

@@ -64,7 +64,7 @@ def known_key(fingerprint: str) -> str | None:
         return None
     database = Database(cluster.url)
     try:
-        found = key_told(Workshop(database, FileStore(places().files)), fingerprint)
+        found = key_told(Workshop(database=database, files=FileStore(places().files)), fingerprint)
     except SQLAlchemyError:
         return None
     finally:

@@ -35,7 +35,7 @@ def demo_cluster(run_folder, seeded):
         if not files.exists():
             loading = Database(cluster.url)
             loading.migrate()
-            load_demo(Workshop(loading, FileStore(files)), EDGE)
+            load_demo(Workshop(database=loading, files=FileStore(files)), EDGE)
             loading.close()
     yield cluster, files
     cluster.leave()
@@ -54,14 +54,14 @@ def demo_shop(demo_cluster, run_folder, process, request, tmp_path_factory):
             admin.execute(text(f"CREATE DATABASE {name} TEMPLATE vividowl"))
     beside.close()
     own = Database(cluster.url.replace("/vividowl", f"/{name}"))
-    yield Workshop(own, FileStore(shutil.copytree(files, tmp_path_factory.mktemp("demo") / "files")))
+    yield Workshop(database=own, files=FileStore(shutil.copytree(files, tmp_path_factory.mktemp("demo") / "files")))
     own.close()
 
 
 @pytest.fixture(scope="module")
 def site(demo_shop):
     """Address of a server with the demo shop."""
-    app = create_app(demo_shop, Settings("browser test key", demo_sign_in=True))
+    app = create_app(demo_shop, Settings(secret_key="browser test key", demo_sign_in=True))
     server = make_server(app, 0)
     thread = threading.Thread(target=server.serve, daemon=True)
     thread.start()

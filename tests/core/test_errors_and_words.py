@@ -47,7 +47,18 @@ def test_property_a_value_comes_back_unchanged_or_not_at_all(value):
     assert found == (value if inside else None)
 
 
-FULL = Conditions("loop", "auto", "fast", "stand", "cold", "1", "none", "die", 24.0, 15.0)
+FULL = Conditions(
+    load="loop",
+    fan="auto",
+    power_profile="fast",
+    placement="stand",
+    start="cold",
+    firmware="1",
+    tuning="none",
+    sensor="die",
+    room_c=24.0,
+    duration_min=15.0,
+)
 FORBID = {"load", "fan", "power_profile", "placement", "sensor"}
 
 

@@ -9,9 +9,9 @@ from vividowl.formats.calendar_file import Dated, calendar_file
 WRITTEN = datetime(2026, 11, 30, 9, 0, tzinfo=UTC)
 LONG = "Nächster Service; fällig, mit Komma\nund zweiter Zeile: " + "sehr lang " * 20
 EVENTS = [
-    Dated("service-1@vivid-owl", date(2027, 5, 30), LONG, "dust", ahead=7),
-    Dated("cycles-1@vivid-owl", date(2026, 12, 1), "Warm and cool", again=10),
-    Dated("pickup-1@vivid-owl", datetime(2026, 12, 2, 15, 30, tzinfo=UTC), "Pick it up", hours=0.5),
+    Dated(uid="service-1@vivid-owl", on=date(2027, 5, 30), words=LONG, more="dust", ahead=7),
+    Dated(uid="cycles-1@vivid-owl", on=date(2026, 12, 1), words="Warm and cool", again=10),
+    Dated(uid="pickup-1@vivid-owl", on=datetime(2026, 12, 2, 15, 30, tzinfo=UTC), words="Pick it up", hours=0.5),
 ]
 
 

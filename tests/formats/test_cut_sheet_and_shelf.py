@@ -15,7 +15,7 @@ from vividowl.formats.errors import FormatError
 from vividowl.formats.sheets.shelf_csv import HEADERS, ShelfLine, date_of, number_of, read_shelf, write_shelf
 
 PIECES = (CutPiece("Memory <1>", (10.2, 0.0, 12.0, 14.0)), CutPiece("Die", (22.4, 0.0, 15.5, 15.5)))
-SHEET = CutDrawing("Sheet of lot A", 80.0, 60.0, ((0.0, 0.0, 10.0, 10.0),), PIECES)
+SHEET = CutDrawing(name="Sheet of lot A", width_mm=80.0, length_mm=60.0, taken=((0.0, 0.0, 10.0, 10.0),), pieces=PIECES)
 NS = {"s": "http://www.w3.org/2000/svg"}
 
 
@@ -44,7 +44,7 @@ def test_a_dxf_is_in_millimetres_with_the_cuts_on_their_own_layer():
 
 
 def test_a_pdf_has_a_page_a_sheet_large_enough_at_true_size():
-    data = cut_pdf("Job 7", [SHEET, CutDrawing("Large", 300.0, 400.0, (), ())])
+    data = cut_pdf("Job 7", [SHEET, CutDrawing(name="Large", width_mm=300.0, length_mm=400.0, taken=(), pieces=())])
     assert data.startswith(b"%PDF")
     boxes = [[float(v) for v in m.split()] for m in re.findall(rb"/MediaBox\s*\[([^\]]*)\]", data)]
     mm = sorted((round(b[2] * 25.4 / 72), round(b[3] * 25.4 / 72)) for b in boxes)
@@ -54,7 +54,20 @@ def test_a_pdf_has_a_page_a_sheet_large_enough_at_true_size():
 
 
 LINE = ShelfLine(
-    "pad", "Moss 1.0", "sheet", "1100", "2", "80", "80", "1", "M10", "2026-01-02", "", "2027-01-02", "5", "4"
+    kind="pad",
+    product="Moss 1.0",
+    unit="sheet",
+    price_cents="1100",
+    low_at="2",
+    sheet_width_mm="80",
+    sheet_length_mm="80",
+    thickness_mm="1",
+    lot="M10",
+    received_on="2026-01-02",
+    opened_on="",
+    expires_on="2027-01-02",
+    held="5",
+    remaining="4",
 )
 words = st.text(st.characters(blacklist_categories=("Cs", "Cc"), blacklist_characters="'"), max_size=20).map(str.strip)
 
@@ -65,14 +78,18 @@ def test_a_shelf_reads_back_the_same_with_semicolons_too():
     assert read_shelf(data.replace(b",", b";")) == [LINE]
 
 
+def line_of(**known):
+    return ShelfLine(**dict.fromkeys(HEADERS, "") | known)
+
+
 @given(words, words)
 def test_any_text_comes_back(product, lot):
-    line = ShelfLine("pad", product, "sheet", *[""] * 5, lot, *[""] * 5)
+    line = line_of(kind="pad", product=product, unit="sheet", lot=lot)
     assert read_shelf(write_shelf([line])) == [line]
 
 
 def test_a_text_that_a_spreadsheet_would_run_is_made_harmless():
-    data = write_shelf([ShelfLine("pad", "=cmd()", "sheet", *[""] * 11)])
+    data = write_shelf([line_of(kind="pad", product="=cmd()", unit="sheet")])
     assert b"'=cmd()" in data
     assert read_shelf(data)[0].product == "=cmd()"
 

@@ -23,7 +23,7 @@ from vividowl.web.app import Settings, create_app
 def site(workshop):
     """A served shop: its port and a signed-in cookie."""
     accounts.found_shop(workshop, shop_name="One", name="Ada", login="ada", password=PASSWORD)
-    app = create_app(workshop, Settings("key", testing=True, cookie_secure=False))
+    app = create_app(workshop, Settings(secret_key="key", testing=True, cookie_secure=False))
     cookie = Caller(app).sign_in("ada").client.get_cookie("vividowl").value
     server = make_server(app, 0, threads=16)
     thread = threading.Thread(target=server.serve, daemon=True)
@@ -120,7 +120,7 @@ def listens(server, workshop, port, cookie, lines):
 def test_what_is_worked_on_for_long_is_answered(workshop, monkeypatch):
     monkeypatch.setattr(serving, "BODY_LEAST_S", 0.5)
     monkeypatch.setattr(serving, "ANSWER_LEAST_S", 0.5)
-    app = create_app(workshop, Settings("key", testing=True, cookie_secure=False))
+    app = create_app(workshop, Settings(secret_key="key", testing=True, cookie_secure=False))
 
     @app.get("/api/slow")
     @access("public")
@@ -137,7 +137,7 @@ def test_an_answer_goes_at_the_pace_of_its_line_and_who_takes_nothing_is_let_go(
     monkeypatch.setattr(serving, "BODY_LEAST_S", 0.5)
     monkeypatch.setattr(serving, "ANSWER_LEAST_S", 1.0)
     monkeypatch.setattr(serving, "ANSWER_BYTES_S", 3_000_000.0)
-    app = create_app(workshop, Settings("key", testing=True, cookie_secure=False))
+    app = create_app(workshop, Settings(secret_key="key", testing=True, cookie_secure=False))
     app.add_url_rule("/api/large", view_func=access("public")(lambda: b"x" * LARGE))
     ask = b"GET /api/large HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\n\r\n"
     with served(app) as port:
@@ -161,7 +161,7 @@ def test_half_open_lines_of_one_address_do_not_close_it(site, monkeypatch):
 
 
 def test_sixty_who_come_at_the_same_moment_are_all_let_in(workshop):
-    app = create_app(workshop, Settings("key", testing=True, cookie_secure=False))
+    app = create_app(workshop, Settings(secret_key="key", testing=True, cookie_secure=False))
     server = make_server(app, 0, threads=2)
     waiting = [socket.create_connection(("127.0.0.1", port_of(server)), timeout=3) for _ in range(60)]
     assert len(waiting) == 60

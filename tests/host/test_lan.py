@@ -80,9 +80,11 @@ def network(workshop, tls):
     """A network on loopback, with two free ports after each other."""
     accounts.found_shop(workshop, shop_name="Bench", name="Ada", login="ada", password=PASSWORD)
     port = next(p for p in iter(free_port, None) if free_port(p + 1) == p + 1)
-    net = lan.Network("127.0.0.1", ("127.0.0.1", "bench.local"), port, port + 1, tls)
+    net = lan.Network(
+        bind="127.0.0.1", hosts=("127.0.0.1", "bench.local"), https=port, authority=port + 1, identity=tls
+    )
     hosts = (*Settings.hosts, *net.hosts)
-    app = create_app(workshop, Settings("network test key", hosts=hosts, lan=net.lan))
+    app = create_app(workshop, Settings(secret_key="network test key", hosts=hosts, lan=net.lan))
     with lan.served(net, app):
         yield net
 

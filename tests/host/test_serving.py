@@ -109,7 +109,7 @@ def test_fresh_on_a_real_shop_is_one_line_and_exit_code_one(root):
     cluster.start()
     database = Database(cluster.url)
     database.migrate()
-    workshop = Workshop(database, FileStore(root / "var/files"))
+    workshop = Workshop(database=database, files=FileStore(root / "var/files"))
     accounts.found_shop(workshop, shop_name="Real", name="Ada", login="ada", password="four words to remember")
     database.close()
     cluster.stop()

@@ -47,7 +47,7 @@ class Tablet:
 
     def event(self, event_kind, **data):
         self.turn += 1
-        return Sent(uuid.uuid4(), event_kind, data, self.turn, self.now + self.wrong_by)
+        return Sent(id=uuid.uuid4(), kind=event_kind, data=data, turn=self.turn, made_at=self.now + self.wrong_by)
 
     def send(self, *events, after_min=1.0):
         self.now += timedelta(minutes=after_min)
@@ -138,7 +138,7 @@ def test_the_same_event_twice_is_one(tablet):
 def test_an_event_that_comes_again_with_another_number_is_still_the_same(tablet):
     event = tablet.event("step_done", step="power_off")
     tablet.send(event)
-    (again,) = tablet.send(Sent(event.id, event.kind, event.data, 2, event.made_at)).taken
+    (again,) = tablet.send(Sent(id=event.id, kind=event.kind, data=event.data, turn=2, made_at=event.made_at)).taken
     assert again.again
     assert tablet.do("note", words="goes on with two").refusal is None
 
@@ -196,7 +196,7 @@ def test_a_tablet_with_a_wrong_clock_is_told_and_the_server_counts(workshop, own
 
 def test_nothing_happens_in_the_future(tablet):
     event = tablet.event("step_done", step="power_off")
-    late = Sent(event.id, event.kind, event.data, event.turn, tablet.now + timedelta(days=9))
+    late = Sent(id=event.id, kind=event.kind, data=event.data, turn=event.turn, made_at=tablet.now + timedelta(days=9))
     tablet.send(late)
     assert tablet.state.outcomes["power_off"].at == tablet.now
 

@@ -35,7 +35,7 @@ def keep_models(workshop, actor, count):
     with workshop.scope(actor) as scope:
         for _ in range(count):
             name = f"Marrow {uuid.uuid4()}"
-            data = sheet_data(ModelSheet("Ondervale", name, "laptop"))
+            data = sheet_data(ModelSheet(maker="Ondervale", model=name, kind="laptop"))
             scope.add(DeviceModel(maker="Ondervale", model=name, kind="laptop", data=data, updated_by=actor.member_id))
 
 

@@ -92,7 +92,7 @@ class Caller:
         return job
 
 
-SETTINGS = Settings("test key", set_up_code="the code", demo_sign_in=True, testing=True, cookie_secure=False)
+SETTINGS = Settings(secret_key="test key", set_up_code="the code", demo_sign_in=True, testing=True, cookie_secure=False)
 
 
 @pytest.fixture(scope="session")

@@ -157,5 +157,5 @@ def test_answers_are_hardened(nobody):
 
 def test_cookies_are_secure_by_default(workshop):
 
-    answer = create_app(workshop, Settings("key")).test_client().get("/api/session")
+    answer = create_app(workshop, Settings(secret_key="key")).test_client().get("/api/session")
     assert "Secure" in answer.headers["Set-Cookie"]

@@ -57,7 +57,7 @@ PUBLIC = (
 
 
 def test_an_interface_that_is_not_signed_in_says_so_everywhere(workshop):
-    nobody = create_app(workshop, Settings("key", testing=True, cookie_secure=False)).test_client()
+    nobody = create_app(workshop, Settings(secret_key="key", testing=True, cookie_secure=False)).test_client()
     for path, methods in kept()["paths"].items():
         for method, operation in methods.items():
             if operation["operationId"] in (*APART, *PUBLIC) or method != "get":

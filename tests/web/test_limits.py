@@ -17,7 +17,7 @@ from vividowl.web.description import kept
 
 
 def test_an_eleventh_guess_within_a_minute_has_to_wait(workshop, shop):
-    caller = Caller(create_app(workshop, Settings("key", cookie_secure=False)))
+    caller = Caller(create_app(workshop, Settings(secret_key="key", cookie_secure=False)))
     for _ in range(10):
         caller.problem("POST", "/api/session", {"login": "ada", "password": "guess"}, status=403)
     refused = caller.problem("POST", "/api/session", {"login": "ada", "password": "guess"}, status=429)

@@ -61,7 +61,7 @@ class Proxy(BaseHTTPRequestHandler):
 @contextlib.contextmanager
 def reached(workshop, *, header="X-Forwarded-For", **given):
     """The application behind a proxy: ports of both, and the proxy itself."""
-    app = create_app(workshop, Settings("key", public=(NAME,), proxies=("127.0.0.1",), proxy_header=header))
+    app = create_app(workshop, Settings(secret_key="key", public=(NAME,), proxies=("127.0.0.1",), proxy_header=header))
     server = make_server(app, 0, threads=8)
     handler = type("Own", (Proxy,), {"to": port_of(server), "header": header, **given})
     proxy = ThreadingHTTPServer(("127.0.0.1", 0), handler)
@@ -148,7 +148,7 @@ def test_guesses_count_by_the_address_that_the_proxy_names_and_no_good_link_is_l
 
 
 def test_a_header_counts_from_the_proxy_alone(workshop, shop):
-    app = create_app(workshop, Settings("key", proxies=("10.0.0.1",), demo_sign_in=True))
+    app = create_app(workshop, Settings(secret_key="key", proxies=("10.0.0.1",), demo_sign_in=True))
     with app.test_client() as client:
         for i in range(21):
             told = client.get(f"/api/open/x{i}", headers={"X-Forwarded-For": f"198.51.100.{i}"}).status_code
@@ -162,7 +162,7 @@ def test_a_header_counts_from_the_proxy_alone(workshop, shop):
 @pytest.mark.parametrize("value", ["", "198.51.100.1"], ids=["empty", "named"])
 def test_the_demo_opens_itself_to_nobody_whose_request_was_passed_on(workshop, header, value):
     accounts.found_shop(workshop, shop_name="Demo", name="Ida", login="ida", password=None, demo=True)
-    app = create_app(workshop, Settings("key", demo_sign_in=True, testing=True, cookie_secure=False))
+    app = create_app(workshop, Settings(secret_key="key", demo_sign_in=True, testing=True, cookie_secure=False))
     client = app.test_client()
     assert client.get("/api/session").get_json()["demo_available"]
     assert not client.get("/api/session", headers={header: value}).get_json()["demo_available"]
@@ -196,7 +196,7 @@ def test_pages_send_no_form_elsewhere(app):
 
 def test_who_is_shut_out_hears_no_more_and_an_old_cookie_stays_dead(workshop, shop, monkeypatch):
     monkeypatch.setattr(serving, "HEARTBEAT_S", 0.5)
-    app = create_app(workshop, Settings("key", testing=True, cookie_secure=False))
+    app = create_app(workshop, Settings(secret_key="key", testing=True, cookie_secure=False))
     tom = Caller(app).sign_in("tom")
     cookie = tom.client.get_cookie("vividowl").value
     server = make_server(app, 0, threads=8)

@@ -48,7 +48,7 @@ def test_a_page_of_another_address_changes_nothing_whatever_token_it_has(ada, he
 
 
 def test_a_strangers_guesses_do_not_lock_the_right_password_out(ada, workshop):
-    strict = create_app(workshop, Settings("test key", cookie_secure=False))
+    strict = create_app(workshop, Settings(secret_key="test key", cookie_secure=False))
 
     def sign_in(password, address):
         caller = strict.test_client()

@@ -17,8 +17,8 @@ _FOUND = {"cpu_die_mm": (12.0, 10.0), "dust": "light", "old_interface": "dry"}
 
 FAILED: tuple[Story, ...] = (
     Story(
-        2,
-        {
+        days_ago=2,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Ottoline Brackwater",
             "customer_contact": "ottoline@mail.example",
@@ -30,12 +30,12 @@ FAILED: tuple[Story, ...] = (
             "surroundings": "normal",
             "limit_c": 95.0,
         },
-        _SHORT,
-        Trial(_DRY, 22.9, load_s=SHORT_S, loud_db=48.8),
+        recipe=_SHORT,
+        before=Trial(device=_DRY, room_c=22.9, load_s=SHORT_S, loud_db=48.8),
         cleaned=("fins", "contact", "old_interface"),
         items=(paste(),),
         fit_done=True,
-        after=Trial(replace(_DRY, interface=0.74), 23.2, load_s=SHORT_S, loud_db=48.8),
+        after=Trial(device=replace(_DRY, interface=0.74), room_c=23.2, load_s=SHORT_S, loud_db=48.8),
         found=_FOUND,
         choice="repaste:Grey Heron 11",
         again=Again(
@@ -43,12 +43,12 @@ FAILED: tuple[Story, ...] = (
             print_score=2,
             words="Bald at the corner beside the fan, a third of the die",
             items=({**paste(), "amount": 0.11},),
-            after=Trial(replace(_DRY, interface=0.13), 23.0, load_s=SHORT_S, loud_db=48.8),
+            after=Trial(device=replace(_DRY, interface=0.13), room_c=23.0, load_s=SHORT_S, loud_db=48.8),
         ),
     ),
     Story(
-        0,
-        {
+        days_ago=0,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Ruben Alcazaba",
             "customer_contact": "555 0191",
@@ -60,12 +60,12 @@ FAILED: tuple[Story, ...] = (
             "surroundings": "normal",
             "limit_c": 95.0,
         },
-        _SHORT,
-        Trial(_DRY, 23.1, load_s=SHORT_S, loud_db=48.8),
+        recipe=_SHORT,
+        before=Trial(device=_DRY, room_c=23.1, load_s=SHORT_S, loud_db=48.8),
         cleaned=("fins", "contact", "old_interface"),
         items=(_SHEET,),
         fit_done=True,
-        after=Trial(replace(_DRY, interface=0.88), 23.4, load_s=SHORT_S, loud_db=48.8),
+        after=Trial(device=replace(_DRY, interface=0.88), room_c=23.4, load_s=SHORT_S, loud_db=48.8),
         found=_FOUND,
         choice="repaste:Slow Tide 45",
     ),

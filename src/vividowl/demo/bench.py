@@ -23,7 +23,7 @@ from vividowl.service.workshop import Actor, Workshop
 TABLET = "demo-tablet"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class BenchTale:
     """How far a list was worked. until: id of the step that is next, empty for the whole list and its closing; told:
     events that happen before a step, by its id; weighed_g: dose on the die, None when nobody weighs; minutes by task;
@@ -50,26 +50,36 @@ def _ring(holds: str, count: int, box: tuple[float, float, float, float], **more
         side, along = int(share), share % 1.0
         x = (left + (right - left) * along, right, right - (right - left) * along, left)[side]
         y = (top, top + (bottom - top) * along, bottom, bottom - (bottom - top) * along)[side]
-        out.append(Place(f"{holds}-{i + 1}", "screw", round(x, 3), round(y, 3), holds, **more))
+        out.append(Place(id=f"{holds}-{i + 1}", kind="screw", x=round(x, 3), y=round(y, 3), holds=holds, **more))
     return out
 
 
 def _marrow() -> list[Place]:
     cover = _ring("cover", 8, (0.07, 0.09, 0.93, 0.92), length_mm=5.0, drive="cross", head="flat")
     long = [
-        Place("cover-9", "screw", 0.28, 0.09, "cover", 8.0, "cross", "flat"),
-        Place("cover-10", "screw", 0.72, 0.92, "cover", 8.0, "cross", "flat"),
+        Place(id="cover-9", kind="screw", x=0.28, y=0.09, holds="cover", length_mm=8.0, drive="cross", head="flat"),
+        Place(id="cover-10", kind="screw", x=0.72, y=0.92, holds="cover", length_mm=8.0, drive="cross", head="flat"),
     ]
     spots = ((0.44, 0.17), (0.62, 0.37), (0.62, 0.17), (0.44, 0.37))
     cooler = [
-        Place(f"cooler-{i + 1}", "screw", x, y, "cooler", 4.0, "cross", "spring", i + 1)
+        Place(
+            id=f"cooler-{i + 1}",
+            kind="screw",
+            x=x,
+            y=y,
+            holds="cooler",
+            length_mm=4.0,
+            drive="cross",
+            head="spring",
+            number=i + 1,
+        )
         for i, (x, y) in enumerate(spots)
     ]
     plugs = [
-        Place("battery", "plug", 0.5, 0.56, "battery"),
-        Place("fan", "plug", 0.33, 0.44, "fan"),
-        Place("white", "plug", 0.82, 0.31, "antenna", note="white antenna"),
-        Place("black", "plug", 0.8, 0.43, "antenna", note="black antenna"),
+        Place(id="battery", kind="plug", x=0.5, y=0.56, holds="battery"),
+        Place(id="fan", kind="plug", x=0.33, y=0.44, holds="fan"),
+        Place(id="white", kind="plug", x=0.82, y=0.31, holds="antenna", note="white antenna"),
+        Place(id="black", kind="plug", x=0.8, y=0.43, holds="antenna", note="black antenna"),
     ]
     return [*cover, *long, *cooler, *plugs]
 
@@ -78,16 +88,17 @@ def _gannet() -> list[Place]:
     cover = _ring("cover", 10, (0.06, 0.08, 0.94, 0.93), length_mm=6.0, drive="six_lobe", head="flat")
     spots = ((0.41, 0.16), (0.53, 0.14), (0.65, 0.16), (0.41, 0.4), (0.65, 0.4), (0.3, 0.3), (0.76, 0.3))
     cooler = [
-        Place(f"cooler-{i + 1}", "screw", x, y, "cooler", 3.5, "cross", "spring") for i, (x, y) in enumerate(spots)
+        Place(id=f"cooler-{i + 1}", kind="screw", x=x, y=y, holds="cooler", length_mm=3.5, drive="cross", head="spring")
+        for i, (x, y) in enumerate(spots)
     ]
     plugs = [
-        Place("battery", "plug", 0.5, 0.66, "battery"),
-        Place("fan-l", "plug", 0.18, 0.3, "fan", note="left fan"),
-        Place("fan-r", "plug", 0.85, 0.3, "fan", note="right fan"),
-        Place("display", "plug", 0.72, 0.1, "display"),
-        Place("mem-l", "pad", 0.47, 0.34, "memory", note="left", gap_mm=1.3, thickness_mm=1.5),
-        Place("mem-r", "pad", 0.59, 0.34, "memory", note="right", gap_mm=1.3, thickness_mm=1.5),
-        Place("reg", "pad", 0.59, 0.22, "regulators", gap_mm=0.8, thickness_mm=1.0),
+        Place(id="battery", kind="plug", x=0.5, y=0.66, holds="battery"),
+        Place(id="fan-l", kind="plug", x=0.18, y=0.3, holds="fan", note="left fan"),
+        Place(id="fan-r", kind="plug", x=0.85, y=0.3, holds="fan", note="right fan"),
+        Place(id="display", kind="plug", x=0.72, y=0.1, holds="display"),
+        Place(id="mem-l", kind="pad", x=0.47, y=0.34, holds="memory", note="left", gap_mm=1.3, thickness_mm=1.5),
+        Place(id="mem-r", kind="pad", x=0.59, y=0.34, holds="memory", note="right", gap_mm=1.3, thickness_mm=1.5),
+        Place(id="reg", kind="pad", x=0.59, y=0.22, holds="regulators", gap_mm=0.8, thickness_mm=1.0),
     ]
     return [*cover, *cooler, *plugs]
 
@@ -95,7 +106,12 @@ def _gannet() -> list[Place]:
 def _basalt() -> list[Place]:
     cover = _ring("cover", 8, (0.12, 0.14, 0.88, 0.88), length_mm=12.0, drive="six_lobe", head="pan")
     cooler = _ring("cooler", 4, (0.5, 0.22, 0.69, 0.58), length_mm=6.0, drive="six_lobe", head="spring")
-    return [*cover, *cooler, Place("fan", "plug", 0.41, 0.6, "fan"), Place("drive", "plug", 0.3, 0.72, "drive")]
+    return [
+        *cover,
+        *cooler,
+        Place(id="fan", kind="plug", x=0.41, y=0.6, holds="fan"),
+        Place(id="drive", kind="plug", x=0.3, y=0.72, holds="drive"),
+    ]
 
 
 MAPS = {"Marrow 15": _marrow, "Marrow 17": _marrow, "Gannet 17": _gannet, "Basalt Home 2": _basalt, "Quill 14": _marrow}
@@ -110,7 +126,7 @@ class _Hand:
 
     def do(self, kind: str, data: dict[str, Any]) -> None:
         self.turn += 1
-        sent = Sent(uuid.uuid4(), kind, data, self.turn, self.at)
+        sent = Sent(id=uuid.uuid4(), kind=kind, data=data, turn=self.turn, made_at=self.at)
         batch = take_events(self.workshop, self.actor, self.job_id, TABLET, [sent], self.at, self.at)
         refusal = batch.taken[0].refusal
         if refusal is not None:

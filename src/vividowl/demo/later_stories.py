@@ -11,8 +11,8 @@ from vividowl.demo.story import KIND_LAPTOP, LAPTOP_RECIPE, Story, Trial, paste
 
 MORE_STORIES: tuple[Story, ...] = (
     Story(
-        2,
-        {
+        days_ago=2,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Oluwaseun Hartig",
             "customer_contact": "hartig@mail.example",
@@ -28,9 +28,9 @@ MORE_STORIES: tuple[Story, ...] = (
             "power_limit_cpu_w": 15.0,
             "limit_c": 95.0,
         },
-        {**LAPTOP_RECIPE, "fan_setting": "no fan", "placement": "dock, lid closed", "duration_min": 20.0},
-        Trial(SLIM, 21.0, Style(delimiter=";", decimal=",", extra_sensors=2), 1200),
-        {"backup": "Owner backs up tonight, opening waits for that"},
+        recipe={**LAPTOP_RECIPE, "fan_setting": "no fan", "placement": "dock, lid closed", "duration_min": 20.0},
+        before=Trial(device=SLIM, room_c=21.0, style=Style(delimiter=";", decimal=",", extra_sensors=2), load_s=1200),
+        agreed={"backup": "Owner backs up tonight, opening waits for that"},
         found={
             "cpu_die_mm": (11.0, 10.0),
             "place": "dock",
@@ -50,8 +50,8 @@ MORE_STORIES: tuple[Story, ...] = (
         goal="faster",
     ),
     Story(
-        1,
-        {
+        days_ago=1,
+        intake={
             "kind": "handheld",
             "customer_name": "Greta Mbeki-Lund",
             "customer_contact": "555 0177",
@@ -65,11 +65,11 @@ MORE_STORIES: tuple[Story, ...] = (
             "backup_done": "no",
             "battery_swollen": True,
         },
-        {},
+        recipe={},
     ),
     Story(
-        1,
-        {
+        days_ago=1,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Aino Castellan",
             "customer_contact": "aino@post.example",
@@ -82,19 +82,19 @@ MORE_STORIES: tuple[Story, ...] = (
             "warranty": "running",
             "seal": "intact",
         },
-        LAPTOP_RECIPE,
-        Trial(
-            replace(FRESH, interface=0.45, sink=0.62, sustained_power=44),
-            21.8,
-            Style(delimiter=";", decimal=",", flag=False),
+        recipe=LAPTOP_RECIPE,
+        before=Trial(
+            device=replace(FRESH, interface=0.45, sink=0.62, sustained_power=44),
+            room_c=21.8,
+            style=Style(delimiter=";", decimal=",", flag=False),
             loud_db=49.0,
             blades=37,
             whine_hz=7300.0,
         ),
     ),
     Story(
-        0,
-        {
+        days_ago=0,
+        intake={
             "kind": "handheld",
             "customer_name": "Mirek Solano",
             "customer_contact": "555 0190",
@@ -107,27 +107,35 @@ MORE_STORIES: tuple[Story, ...] = (
             "seal": "broken",
             "backup_done": "yes",
         },
-        {**LAPTOP_RECIPE, "load_recipe": "Canyon demo, loop", "placement": "flat on the bench"},
-        Trial(HANDHELD, 24.0, Style(stamp="iso", fahrenheit=True), 900, 47.3, 30.0, pass_s=150.0),
-        {},
-        ("fins", "contact"),
-        (paste(),),
-        "",
-        True,
-        Trial(
-            replace(HANDHELD, interface=0.5),
-            24.3,
-            Style(stamp="iso", fahrenheit=True),
-            900,
-            47.3,
-            30.0,
+        recipe={**LAPTOP_RECIPE, "load_recipe": "Canyon demo, loop", "placement": "flat on the bench"},
+        before=Trial(
+            device=HANDHELD,
+            room_c=24.0,
+            style=Style(stamp="iso", fahrenheit=True),
+            load_s=900,
+            loud_db=47.3,
+            background_db=30.0,
+            pass_s=150.0,
+        ),
+        agreed={},
+        cleaned=("fins", "contact"),
+        items=(paste(),),
+        fit_note="",
+        fit_done=True,
+        after=Trial(
+            device=replace(HANDHELD, interface=0.5),
+            room_c=24.3,
+            style=Style(stamp="iso", fahrenheit=True),
+            load_s=900,
+            loud_db=47.3,
+            background_db=30.0,
             recipe={"fan_setting": "fixed, full"},
             pass_s=150.0,
         ),
     ),
     Story(
-        0,
-        {
+        days_ago=0,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Sunniva Achterberg",
             "customer_contact": "555 0103",
@@ -139,11 +147,11 @@ MORE_STORIES: tuple[Story, ...] = (
             "lives": "workshop, sawdust",
             "limit_c": 95.0,
         },
-        {},
+        recipe={},
     ),
     Story(
-        0,
-        {
+        days_ago=0,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Ilka Moreau-Tan",
             "customer_contact": "555 0129",
@@ -157,12 +165,12 @@ MORE_STORIES: tuple[Story, ...] = (
             "fan": "no",
             "limit_c": 95.0,
         },
-        {**LAPTOP_RECIPE, "fan_setting": "no fan", "duration_min": 5.0},
-        Trial(SLOW, 22.8, Style(stamp="iso", extra_sensors=2), 300, tail_s=0.0),
+        recipe={**LAPTOP_RECIPE, "fan_setting": "no fan", "duration_min": 5.0},
+        before=Trial(device=SLOW, room_c=22.8, style=Style(stamp="iso", extra_sensors=2), load_s=300, tail_s=0.0),
     ),
     Story(
-        0,
-        {
+        days_ago=0,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Anselm Farrokhi",
             "customer_contact": "555 0184",
@@ -177,8 +185,8 @@ MORE_STORIES: tuple[Story, ...] = (
             "power_limit_cpu_w": 85.0,
             "limit_c": 95.0,
         },
-        LAPTOP_RECIPE,
-        Trial(replace(PINNED, interface=0.55, sink=0.62), 24.4, loud_db=54.0),
+        recipe=LAPTOP_RECIPE,
+        before=Trial(device=replace(PINNED, interface=0.55, sink=0.62), room_c=24.4, loud_db=54.0),
         found={
             "cpu_die_mm": (14.7, 15.0),
             "gpu_die_mm": (20.2, 10.1),
@@ -214,8 +222,8 @@ MORE_STORIES: tuple[Story, ...] = (
         },
     ),
     Story(
-        0,
-        {
+        days_ago=0,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Yusra Delacroix-Holm",
             "customer_contact": "555 0151",
@@ -228,8 +236,8 @@ MORE_STORIES: tuple[Story, ...] = (
             "place": "desk",
             "limit_c": 95.0,
         },
-        LAPTOP_RECIPE,
-        Trial(replace(CHALK, interface=0.5), 23.9, loud_db=52.2),
+        recipe=LAPTOP_RECIPE,
+        before=Trial(device=replace(CHALK, interface=0.5), room_c=23.9, loud_db=52.2),
         found={
             "cpu_die_mm": (15.0, 13.0),
             "cold_plate": "nickel",
@@ -240,7 +248,7 @@ MORE_STORIES: tuple[Story, ...] = (
         },
         choice="repaste:Quicksheen",
         bench=BenchTale(
-            "coat_2",
+            until="coat_2",
             began_min=50.0,
             told={
                 "look": (
@@ -252,8 +260,8 @@ MORE_STORIES: tuple[Story, ...] = (
         ),
     ),
     Story(
-        0,
-        {
+        days_ago=0,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Teodor Amsel-Quist",
             "customer_contact": "teodor@post.example",
@@ -266,10 +274,10 @@ MORE_STORIES: tuple[Story, ...] = (
             "place": "desk",
             "limit_c": 95.0,
         },
-        LAPTOP_RECIPE,
-        Trial(replace(FRESH, interface=0.42), 23.5, loud_db=48.6),
+        recipe=LAPTOP_RECIPE,
+        before=Trial(device=replace(FRESH, interface=0.42), room_c=23.5, loud_db=48.6),
         found={"cpu_die_mm": (12.0, 10.0), "dust": "light"},
         choice="repaste:Slow Tide 45",
-        bench=BenchTale("dust_out", began_min=34.0),
+        bench=BenchTale(until="dust_out", began_min=34.0),
     ),
 )

@@ -11,7 +11,7 @@ from vividowl.core.trace.roles import ROLE_KINDS, Role
 from vividowl.core.trace.trace import Trace
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Style:
     """How an invented logger writes: delimiter, decimal sign, stamp, headers by role, and its disorder."""
 

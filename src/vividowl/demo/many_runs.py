@@ -39,8 +39,8 @@ _LOUD_DB = 52.0  # of the fan at full speed
 
 
 def _at_full_fan(name: str, device: Device) -> FurtherRun:
-    trial = Trial(_at_full(device), 23.9, load_s=SHORT_S, loud_db=_LOUD_DB)
-    return FurtherRun(f"{name}, fan full", trial, recipe={"fan_setting": "full"})
+    trial = Trial(device=_at_full(device), room_c=23.9, load_s=SHORT_S, loud_db=_LOUD_DB)
+    return FurtherRun(name=f"{name}, fan full", trial=trial, recipe={"fan_setting": "full"})
 
 
 def _material(name: str, kind: Kind, product: str, interface: float) -> tuple[FurtherRun, ...]:
@@ -48,10 +48,10 @@ def _material(name: str, kind: Kind, product: str, interface: float) -> tuple[Fu
     lies = {"target": "cpu_die", "kind": kind, "product": product, "lot": ""}
     return (
         FurtherRun(
-            f"{name}, automatic",
-            Trial(device, 23.6, load_s=SHORT_S, repeats=1, loud_db=_LOUD_DB),
-            StateCause.FITTED,
-            {"fitted": [lies], "clean": "yes"},
+            name=f"{name}, automatic",
+            trial=Trial(device=device, room_c=23.6, load_s=SHORT_S, repeats=1, loud_db=_LOUD_DB),
+            cause=StateCause.FITTED,
+            changed={"fitted": [lies], "clean": "yes"},
         ),
         _at_full_fan(name, device),
     )
@@ -81,11 +81,11 @@ def _design() -> tuple[FurtherRun, ...]:
     )
     return tuple(
         FurtherRun(
-            name,
-            Trial(_changed(fresh, firmware, undervolt), 23.0 + 0.2 * turn, load_s=SHORT_S),
-            cause,
-            dict(changed),
-            {"firmware": "1.12" if firmware else "1.08", "tuning": UNDERVOLT if undervolt else "none"},
+            name=name,
+            trial=Trial(device=_changed(fresh, firmware, undervolt), room_c=23.0 + 0.2 * turn, load_s=SHORT_S),
+            cause=cause,
+            changed=dict(changed),
+            recipe={"firmware": "1.12" if firmware else "1.08", "tuning": UNDERVOLT if undervolt else "none"},
         )
         for turn, (name, fresh, firmware, undervolt, cause, changed) in enumerate(rows)
     )
@@ -108,20 +108,25 @@ def _sheet(cycles: float) -> Device:
 
 MANY_RUNS: tuple[Story, ...] = (
     Story(
-        205,
-        {**TWICE_SEEN, "symptom": "A look at the alloy, as agreed", "age_months": 37, "months_since_service": 7},
-        LAPTOP_RECIPE,
-        Trial(replace(CURED, interface=0.23), 22.8, loud_db=52.6),
+        days_ago=205,
+        intake={**TWICE_SEEN, "symptom": "A look at the alloy, as agreed", "age_months": 37, "months_since_service": 7},
+        recipe=LAPTOP_RECIPE,
+        before=Trial(device=replace(CURED, interface=0.23), room_c=22.8, loud_db=52.6),
     ),
     Story(
-        4,
-        {**TWICE_SEEN, "symptom": "Loud again when exporting video", "age_months": 44, "months_since_service": 13},
-        LAPTOP_RECIPE,
-        Trial(replace(CURED, interface=0.44), 23.3, loud_db=52.6),
+        days_ago=4,
+        intake={
+            **TWICE_SEEN,
+            "symptom": "Loud again when exporting video",
+            "age_months": 44,
+            "months_since_service": 13,
+        },
+        recipe=LAPTOP_RECIPE,
+        before=Trial(device=replace(CURED, interface=0.44), room_c=23.3, loud_db=52.6),
     ),
     Story(
-        1,
-        {
+        days_ago=1,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Mireille Tanbrandt",
             "customer_contact": "mireille@mail.example",
@@ -133,12 +138,19 @@ MANY_RUNS: tuple[Story, ...] = (
             "surroundings": "normal",
             "limit_c": 95.0,
         },
-        {**LAPTOP_RECIPE, "duration_min": 8.0},
-        Trial(replace(CHALK, interface=0.5, sink=0.46), 23.2, load_s=SHORT_S, loud_db=_LOUD_DB),
+        recipe={**LAPTOP_RECIPE, "duration_min": 8.0},
+        before=Trial(device=replace(CHALK, interface=0.5, sink=0.46), room_c=23.2, load_s=SHORT_S, loud_db=_LOUD_DB),
         cleaned=("contact", "old_interface"),
         items=(paste(),),
         fit_done=True,
-        after=Trial(CURED, 23.4, Style(delimiter=";", decimal=","), load_s=SHORT_S, repeats=1, loud_db=_LOUD_DB),
+        after=Trial(
+            device=CURED,
+            room_c=23.4,
+            style=Style(delimiter=";", decimal=","),
+            load_s=SHORT_S,
+            repeats=1,
+            loud_db=_LOUD_DB,
+        ),
         runs=(
             _at_full_fan("Stiff paste", CURED),
             *_material("Soft paste", Kind.PASTE_SOFT, "Linden Soft", 0.21),
@@ -147,8 +159,8 @@ MANY_RUNS: tuple[Story, ...] = (
         ),
     ),
     Story(
-        1,
-        {
+        days_ago=1,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Casimir Ljungholt",
             "customer_contact": "casimir@post.example",
@@ -160,13 +172,18 @@ MANY_RUNS: tuple[Story, ...] = (
             "surroundings": "normal",
             "limit_c": 95.0,
         },
-        {**LAPTOP_RECIPE, "duration_min": 8.0},
-        Trial(_changed(False, False, False), 22.9, load_s=SHORT_S, recipe={"firmware": "1.08", "tuning": "none"}),
+        recipe={**LAPTOP_RECIPE, "duration_min": 8.0},
+        before=Trial(
+            device=_changed(False, False, False),
+            room_c=22.9,
+            load_s=SHORT_S,
+            recipe={"firmware": "1.08", "tuning": "none"},
+        ),
         runs=_design(),
     ),
     Story(
-        14,
-        {
+        days_ago=14,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Lucasta Hernfeld",
             "customer_contact": "555 0143",
@@ -178,28 +195,28 @@ MANY_RUNS: tuple[Story, ...] = (
             "surroundings": "normal",
             "limit_c": 95.0,
         },
-        {**LAPTOP_RECIPE, "duration_min": 8.0},
-        Trial(replace(CHALK, interface=0.55, sink=0.46), 22.6, load_s=SHORT_S),
+        recipe={**LAPTOP_RECIPE, "duration_min": 8.0},
+        before=Trial(device=replace(CHALK, interface=0.55, sink=0.46), room_c=22.6, load_s=SHORT_S),
         cleaned=("contact", "old_interface"),
         items=(
             {**paste(), "kind": Kind.SHEET, "product": "Slow Tide 45", "lot": "", "amount": None, "amount_unit": ""},
         ),
         fit_done=True,
-        after=Trial(_sheet(0.0), 22.9, load_s=SHORT_S),
+        after=Trial(device=_sheet(0.0), room_c=22.9, load_s=SHORT_S),
         runs=tuple(
             FurtherRun(
-                "After one cycle" if cycles == 1 else f"After {cycles} cycles",
-                Trial(_sheet(cycles), 22.5 + 0.1 * cycles, load_s=SHORT_S),
-                StateCause.CYCLED,
-                {"heat_cycles": float(cycles)},
+                name="After one cycle" if cycles == 1 else f"After {cycles} cycles",
+                trial=Trial(device=_sheet(cycles), room_c=22.5 + 0.1 * cycles, load_s=SHORT_S),
+                cause=StateCause.CYCLED,
+                changed={"heat_cycles": float(cycles)},
                 days=float(cycles - 1),
             )
             for cycles in (1, 2, 4, 8, 12)
         ),
     ),
     Story(
-        0,
-        {
+        days_ago=0,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Perpetua Ashgrove",
             "customer_contact": "perpetua@mail.example",
@@ -214,10 +231,10 @@ MANY_RUNS: tuple[Story, ...] = (
             "power_limit_cpu_w": 15.0,
             "limit_c": 95.0,
         },
-        {**LAPTOP_RECIPE, "fan_setting": "no fan", "placement": "desk", "duration_min": 12.0},
-        Trial(_THIN, 22.0, load_s=720.0),
+        recipe={**LAPTOP_RECIPE, "fan_setting": "no fan", "placement": "desk", "duration_min": 12.0},
+        before=Trial(device=_THIN, room_c=22.0, load_s=720.0),
         runs=tuple(
-            FurtherRun(name, Trial(device, 22.2, load_s=720.0), recipe={"placement": place})
+            FurtherRun(name=name, trial=Trial(device=device, room_c=22.2, load_s=720.0), recipe={"placement": place})
             for name, place, device in (
                 ("On a stand", "stand", replace(_THIN, chassis=1.6)),
                 ("On the lap", "lap", replace(_THIN, chassis=2.3)),
@@ -229,8 +246,8 @@ MANY_RUNS: tuple[Story, ...] = (
 
 NEW_MACHINE: tuple[Story, ...] = (
     Story(
-        0,
-        {
+        days_ago=0,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Isolde Varga-Penn",
             "customer_contact": "isolde@post.example",
@@ -244,7 +261,9 @@ NEW_MACHINE: tuple[Story, ...] = (
             "seal": "intact",
             "limit_c": 95.0,
         },
-        {**LAPTOP_RECIPE, "load_recipe": "harbour scene, high", "duration_min": 8.0},
-        Trial(replace(CURED, interface=0.17), 22.9, load_s=SHORT_S, loud_db=46.0, frame_ms=(13.6, 19.5)),
+        recipe={**LAPTOP_RECIPE, "load_recipe": "harbour scene, high", "duration_min": 8.0},
+        before=Trial(
+            device=replace(CURED, interface=0.17), room_c=22.9, load_s=SHORT_S, loud_db=46.0, frame_ms=(13.6, 19.5)
+        ),
     ),
 )

@@ -15,8 +15,8 @@ from vividowl.demo.story import CONSOLE_RECIPE, KIND_LAPTOP, LAPTOP_RECIPE, Stor
 
 _FIRST: tuple[Story, ...] = (
     Story(
-        410,
-        {
+        days_ago=410,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Noor Valkenberg",
             "customer_contact": "noor@mail.example",
@@ -31,11 +31,11 @@ _FIRST: tuple[Story, ...] = (
             "place": "desk",
             "lives": "two cats",
         },
-        LAPTOP_RECIPE,
-        Trial(replace(CHALK, interface=0.6), 22.4, loud_db=52.6),
-        {},
-        ("fins", "fan", "contact", "old_interface"),
-        (
+        recipe=LAPTOP_RECIPE,
+        before=Trial(device=replace(CHALK, interface=0.6), room_c=22.4, loud_db=52.6),
+        agreed={},
+        cleaned=("fins", "fan", "contact", "old_interface"),
+        items=(
             {
                 "target": "cpu_die",
                 "kind": Kind.ALLOY,
@@ -45,13 +45,15 @@ _FIRST: tuple[Story, ...] = (
                 "amount_unit": "g",
             },
         ),
-        "Nickel-plated cold plate. Parts around the die coated twice.",
-        True,
-        Trial(replace(CURED, interface=0.1), 23.1, Style(delimiter=";", decimal=","), loud_db=52.6),
-        11800,
-        "Yearly look at the alloy agreed.",
-        True,
-        {
+        fit_note="Nickel-plated cold plate. Parts around the die coated twice.",
+        fit_done=True,
+        after=Trial(
+            device=replace(CURED, interface=0.1), room_c=23.1, style=Style(delimiter=";", decimal=","), loud_db=52.6
+        ),
+        price_cents=11800,
+        note="Yearly look at the alloy agreed.",
+        handed_over=True,
+        found={
             "cold_plate": "nickel",
             "aluminium_near": "no",
             "parts_exposed": "yes",
@@ -64,8 +66,8 @@ _FIRST: tuple[Story, ...] = (
         bench=BenchTale(pace=1.1),
     ),
     Story(
-        61,
-        {
+        days_ago=61,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Rafael Strömgaard",
             "customer_contact": "555 0166",
@@ -80,27 +82,29 @@ _FIRST: tuple[Story, ...] = (
             "power_limit_cpu_w": 85.0,
             "limit_c": 95.0,
         },
-        LAPTOP_RECIPE,
-        Trial(PINNED, 23.6, recipe={"result_duration_s": 1161.0, "result_score": 10748.0}, repeats=2),
-        {},
-        ("fins", "contact", "old_interface"),
-        (),
-        "Burnt in for two hours before the After run.",
-        True,
-        Trial(
-            replace(PINNED, interface=0.3),
-            24.9,
-            Style(delimiter=";", decimal=","),
+        recipe=LAPTOP_RECIPE,
+        before=Trial(
+            device=PINNED, room_c=23.6, recipe={"result_duration_s": 1161.0, "result_score": 10748.0}, repeats=2
+        ),
+        agreed={},
+        cleaned=("fins", "contact", "old_interface"),
+        items=(),
+        fit_note="Burnt in for two hours before the After run.",
+        fit_done=True,
+        after=Trial(
+            device=replace(PINNED, interface=0.3),
+            room_c=24.9,
+            style=Style(delimiter=";", decimal=","),
             recipe={"result_duration_s": 1042.0, "result_score": 11116.0},
             repeats=2,
         ),
-        7400,
-        "It still runs at its limit by design; it now holds far more watts there.",
-        True,
-        {"cpu_die_mm": (14.7, 15.0), "old_interface": "pumped_out", "dust": "light", "place": "dock"},
-        "faster",
-        "repaste:Slow Tide 45",
-        (
+        price_cents=7400,
+        note="It still runs at its limit by design; it now holds far more watts there.",
+        handed_over=True,
+        found={"cpu_die_mm": (14.7, 15.0), "old_interface": "pumped_out", "dust": "light", "place": "dock"},
+        goal="faster",
+        choice="repaste:Slow Tide 45",
+        cut=(
             "Slow Tide 45",
             (
                 {
@@ -113,7 +117,7 @@ _FIRST: tuple[Story, ...] = (
                 },
             ),
         ),
-        BenchTale(
+        bench=BenchTale(
             told={
                 "battery_off": (
                     (
@@ -128,8 +132,8 @@ _FIRST: tuple[Story, ...] = (
         ),
     ),
     Story(
-        34,
-        {
+        days_ago=34,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Pia Lindqvarn",
             "customer_contact": "555 0148",
@@ -140,24 +144,24 @@ _FIRST: tuple[Story, ...] = (
             "surroundings": "normal",
             "place": "desk",
         },
-        LAPTOP_RECIPE,
-        Trial(FRESH, 23.0, loud_db=48.0),
-        {},
-        ("fins", "contact", "old_interface"),
-        (paste(),),
-        "",
-        True,
-        Trial(FRESH, 25.2, Style(stamp="iso"), loud_db=48.0),
-        4500,
-        "Nothing was gained and nothing was needed; half price.",
-        True,
-        {"cpu_die_mm": (12.0, 10.0), "dust": "none"},
+        recipe=LAPTOP_RECIPE,
+        before=Trial(device=FRESH, room_c=23.0, loud_db=48.0),
+        agreed={},
+        cleaned=("fins", "contact", "old_interface"),
+        items=(paste(),),
+        fit_note="",
+        fit_done=True,
+        after=Trial(device=FRESH, room_c=25.2, style=Style(stamp="iso"), loud_db=48.0),
+        price_cents=4500,
+        note="Nothing was gained and nothing was needed; half price.",
+        handed_over=True,
+        found={"cpu_die_mm": (12.0, 10.0), "dust": "none"},
         choice="repaste:Grey Heron 11",
         bench=BenchTale(pace=0.9),
     ),
     Story(
-        6,
-        {
+        days_ago=6,
+        intake={
             "kind": "console",
             "customer_name": "Dimas Okonjo-Reyes",
             "customer_contact": "dimas@post.example",
@@ -172,37 +176,37 @@ _FIRST: tuple[Story, ...] = (
             "warranty": "over",
             "seal": "broken",
         },
-        CONSOLE_RECIPE,
-        Trial(
-            CONSOLE,
-            24.0,
-            Style(delimiter="\t", stamp="elapsed", graphics=True, repeat_header=True),
-            1500,
-            53.9,
-            33.0,
-            (("exhaust", None, "middle of the rear vent"),),
+        recipe=CONSOLE_RECIPE,
+        before=Trial(
+            device=CONSOLE,
+            room_c=24.0,
+            style=Style(delimiter="\t", stamp="elapsed", graphics=True, repeat_header=True),
+            load_s=1500,
+            loud_db=53.9,
+            background_db=33.0,
+            spots=(("exhaust", None, "middle of the rear vent"),),
             blades=31,
         ),
-        {},
-        ("fins", "fan", "vents", "contact", "old_interface"),
-        (paste("gpu_die"),),
-        "",
-        True,
-        Trial(
-            CONSOLE_CURED,
-            24.6,
-            Style(delimiter="\t", stamp="elapsed", graphics=True),
-            1500,
-            53.9,
-            33.0,
-            (("exhaust", None, "middle of the rear vent"),),
+        agreed={},
+        cleaned=("fins", "fan", "vents", "contact", "old_interface"),
+        items=(paste("gpu_die"),),
+        fit_note="",
+        fit_done=True,
+        after=Trial(
+            device=CONSOLE_CURED,
+            room_c=24.6,
+            style=Style(delimiter="\t", stamp="elapsed", graphics=True),
+            load_s=1500,
+            loud_db=53.9,
+            background_db=33.0,
+            spots=(("exhaust", None, "middle of the rear vent"),),
             blades=31,
         ),
-        8900,
+        price_cents=8900,
     ),
     Story(
-        3,
-        {
+        days_ago=3,
+        intake={
             **KIND_LAPTOP,
             "customer_name": "Wen Abernathy-Sato",
             "customer_contact": "555 0112",
@@ -218,18 +222,18 @@ _FIRST: tuple[Story, ...] = (
             "power_limit_cpu_w": 60.0,
             "limit_c": 95.0,
         },
-        LAPTOP_RECIPE,
-        Trial(
-            CHALK,
-            24.2,
-            Style(gap=True, drop_out=True),
+        recipe=LAPTOP_RECIPE,
+        before=Trial(
+            device=CHALK,
+            room_c=24.2,
+            style=Style(gap=True, drop_out=True),
             loud_db=53.1,
             spots=(("skin", 44.5, "above the keyboard"),),
             blades=47,
         ),
-        {},
-        ("fins", "fan", "contact", "old_interface"),
-        (
+        agreed={},
+        cleaned=("fins", "fan", "contact", "old_interface"),
+        items=(
             paste(),
             {
                 "target": "memory",
@@ -240,9 +244,16 @@ _FIRST: tuple[Story, ...] = (
                 "amount_unit": "g",
             },
         ),
-        "Felt of dust behind the fan; chalk on the die.",
-        True,
-        Trial(CURED, 25.6, Style(), loud_db=53.1, spots=(("skin", 38.0, "above the keyboard"),), blades=47),
+        fit_note="Felt of dust behind the fan; chalk on the die.",
+        fit_done=True,
+        after=Trial(
+            device=CURED,
+            room_c=25.6,
+            style=Style(),
+            loud_db=53.1,
+            spots=(("skin", 38.0, "above the keyboard"),),
+            blades=47,
+        ),
         found={"cpu_die_mm": (15.0, 13.0), "dust": "felt", "place": "lap"},
         choice="repaste:Grey Heron 11",
         bench=BenchTale(

@@ -12,7 +12,7 @@ from vividowl.demo.bench import BenchTale
 from vividowl.demo.logs import Style
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Trial:
     """A run of the demo: device, room, recipe, readings by hand. loud_db: level with the fan at full speed [dB];
     what the meter shows and the phone records follows from the simulated fan speed by the fan laws. blades: of the
@@ -35,7 +35,7 @@ class Trial:
     frame_ms: tuple[float, float] | None = None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class FurtherRun:
     """A further run: its name, its conditions, and the state that begins with it; no cause: the state before.
     days: after the visit began."""
@@ -48,7 +48,7 @@ class FurtherRun:
     days: float = 0.0
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Again:
     """A second attempt: what was found of the first, what was fitted then, and what came of it."""
 
@@ -59,7 +59,7 @@ class Again:
     after: Trial
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Story:
     """A job of the demo. found, goal and choice make its plan; cut names a product and the pieces cut from it;
     bench: how its step list was worked; runs: further ones, in states of their own; again: a second attempt."""

@@ -12,7 +12,7 @@ PRODUCT = "-//Vivid Owl//record//EN"
 MEDIA_TYPE = "text/calendar"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Dated:
     """Something on a day, or at a moment. uid: the same for the same thing whenever it is written; again: how many days
     in a row; ahead: how many days before it is told, 0 for not; hours: how long it takes where it has a moment."""

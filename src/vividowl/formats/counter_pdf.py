@@ -29,7 +29,7 @@ class ConditionShown:
     photo: bytes
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class CounterPaper:
     """What stands on the paper. facts: names and values; address: what its code opens; strokes: of the signature, as
     shares of the pad's width; signed: by whom and when, empty where nobody did."""

@@ -30,7 +30,7 @@ class CutPiece:
     rect: Rect
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class CutDrawing:
     """A sheet or an offcut with its pieces [mm]; taken: what was cut out of it before."""
 

@@ -48,7 +48,7 @@ class Finding(StrEnum):
     ADDED = "added"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Checked:
     """signed: whether the signature fits the manifest; wrong: files by what was found of them; repacked: whether the
     zip around them is another one than was written; fingerprint: SHA-256 of the public key, hexadecimal; manifest: as
@@ -228,7 +228,7 @@ def _check(whole: bytes) -> Checked:
     wrong |= {name: Finding.CHANGED for name in said if name in files and _sha256(files[name]) != said[name]}
     order = [*sorted(said), MANIFEST, SIGNATURE, KEY]
     repacked = not wrong and _zip({n: bytes(files[n] or b"") for n in order}, _stamp(manifest)) != whole
-    return Checked(signed, wrong, repacked, fingerprint(public), manifest)
+    return Checked(signed=signed, wrong=wrong, repacked=repacked, fingerprint=fingerprint(public), manifest=manifest)
 
 
 def _sha256(data: memoryview | None) -> str | None:

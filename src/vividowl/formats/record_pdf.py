@@ -71,7 +71,7 @@ class Line(Protocol):
         """Temperature (n,) [degC]."""
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class RecordSheet:
     """All that stands on the record."""
 

@@ -261,7 +261,7 @@ def _looked_through(
         except SQLAlchemyError as error:
             line = str(error).splitlines()[0]
             raise BackupError(f"{source} cannot be brought to today's tables: {line} Nothing was replaced.") from error
-        lacks = missing_files(Workshop(database, FileStore(files)))
+        lacks = missing_files(Workshop(database=database, files=FileStore(files)))
         if lacks:
             raise BackupError(
                 f"{source} is incomplete: {len(lacks)} kept files are missing or differ, {lacks[0]} first. "

@@ -61,7 +61,7 @@ def checked_hosts(asked: Sequence[str], bind: str) -> list[str]:
     return hosts
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Network:
     """What tablets use. hosts are trusted; https and authority are ports; identity is what is shown to them."""
 
@@ -93,7 +93,7 @@ def network(where: Places, *, bind: str | None, hosts: Sequence[str], port: int)
     if not 1 <= port < 65535:
         raise LaunchError(f"Port {port} does not exist or leaves none for the authority; allowed are 1 to 65534.")
     names = checked_hosts(hosts, bind)
-    return Network(bind, tuple(names), port, port + 1, identity(where.tls, names))
+    return Network(bind=bind, hosts=tuple(names), https=port, authority=port + 1, identity=identity(where.tls, names))
 
 
 def authority_app(net: Network) -> Flask:

@@ -128,7 +128,7 @@ def open_workshop(where: Places) -> tuple[Cluster, Workshop]:
             raise LaunchError(
                 f"This database was made by a newer version of Vivid Owl ({error}). Start that version."
             ) from error
-    return cluster, Workshop(database, FileStore(where.files))
+    return cluster, Workshop(database=database, files=FileStore(where.files))
 
 
 def _save_before_migrating(where: Places, cluster: Cluster, database: Database) -> None:
@@ -211,7 +211,7 @@ def _serve(where: Places, workshop: Workshop, port: int, net: Network | None, re
     app = create_app(
         workshop,
         Settings(
-            secret_key(where),
+            secret_key=secret_key(where),
             demo_sign_in=True,
             set_up_code=code,
             hosts=(*Settings.hosts, *(net.hosts if net else ())),

@@ -47,7 +47,7 @@ _WATCH_S = 0.5
 _PIECE = 64 * 1024
 
 
-@dataclass
+@dataclass(kw_only=True)
 class _Held:
     """A connection and what it is at: its head, its body, the work for it, or its answer."""
 
@@ -81,7 +81,7 @@ class Watch:
     def begins(self, connection: HTTPConnection) -> None:
         """A head is awaited."""
         with self._lock:
-            self._held[connection] = _Held(str(getattr(connection, "remote_addr", "")), time.monotonic())
+            self._held[connection] = _Held(address=str(getattr(connection, "remote_addr", "")), since=time.monotonic())
 
     def body(self, connection: HTTPConnection, size: int, request: HTTPRequest) -> None:
         """The head is there, a body of some size follows."""
@@ -100,7 +100,9 @@ class Watch:
         with self._lock:
             held = self._held.get(connection)
             if held is not None:
-                self._held[connection] = _Held(held.address, time.monotonic(), at, size, request)
+                self._held[connection] = _Held(
+                    address=held.address, since=time.monotonic(), at=at, size=size, request=request
+                )
 
     def done(self, connection: HTTPConnection) -> None:
         """It has its answer, or is gone."""

@@ -23,7 +23,7 @@ A_MEMBER_MOST, ALL_MOST = 12, 600
 LOOK_EVERY_S = 0.1
 
 
-@dataclass
+@dataclass(kw_only=True)
 class _Ear:
     """A connection that listens, and what is for it."""
 
@@ -59,7 +59,13 @@ class Hub:
         """Take a connection over whose head has been sent."""
         line.setblocking(False)
         leave = ExitStack()
-        ear = _Ear(line, member_id, session_id, leave.enter_context(self._feed.listen(shop_id)), leave)
+        ear = _Ear(
+            line=line,
+            member_id=member_id,
+            session_id=session_id,
+            news=leave.enter_context(self._feed.listen(shop_id)),
+            leave=leave,
+        )
         if not self._say(ear, self._hello):
             self._let_go(ear)
             return

@@ -44,7 +44,7 @@ def in_background(task: Callable[[], None]) -> None:
     threading.Thread(target=task, name="background", daemon=True).start()
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Workshop:
     """Database and files of this installation. bench_logs: logs of the bench by job; a copy that any
     process can make anew from the events; later: does what nobody waits for; progress: how far a long work is, as done

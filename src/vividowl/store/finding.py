@@ -21,7 +21,7 @@ COUNTED_MOST = 1000
 TRIGRAM = 3
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Wanted:
     """What is looked for; what is empty or None is not asked. find: words, each of which must occur; handed_over: True
     for closed jobs, False for open ones; kind, verdict, material: stored names; since and until: days taken in, both

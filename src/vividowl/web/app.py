@@ -65,7 +65,7 @@ class Lan:
     fingerprint: str
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Settings:
     """secret_key signs cookies; demo_sign_in lets the demo sign itself in; set_up_code founds the first shop;
     cookie_secure off is only for browsers that keep secure cookies from plain http on loopback; public: names under

@@ -21,8 +21,10 @@ def described() -> str:
 
     with tempfile.TemporaryDirectory() as folder:
         # No database is needed for it.
-        workshop = Workshop(Database("postgresql+psycopg://nobody@127.0.0.1/none"), FileStore(Path(folder)))
-        app = create_app(workshop, Settings("not used for signing"))
+        workshop = Workshop(
+            database=Database("postgresql+psycopg://nobody@127.0.0.1/none"), files=FileStore(Path(folder))
+        )
+        app = create_app(workshop, Settings(secret_key="not used for signing"))  # noqa: S106
         return json.dumps(document(app), indent=1, ensure_ascii=False, sort_keys=True)
 
 

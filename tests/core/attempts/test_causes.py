@@ -183,8 +183,8 @@ def test_what_a_shop_found_itself_outweighs_the_usual_order():
 
 
 def test_the_bench_list_tells_what_was_skipped_and_what_was_counted():
-    film = BenchStep("film_off", "fit", "peel", acts=("film_off",))
-    done = Outcome("done", AT, "imke")
+    film = BenchStep(id="film_off", stage="fit", text="peel", acts=("film_off",))
+    done = Outcome(how="done", at=AT, by="imke")
     state = BenchState(
         begun=AT, steps=(film,), outcomes={"film_off": done}, power=(PowerOn({"fans": "fine"}, None, True, AT),)
     )
@@ -192,10 +192,21 @@ def test_the_bench_list_tells_what_was_skipped_and_what_was_counted():
     assert {Sign.FILM_STEP_DONE, Sign.FAN_CHECKED} <= signs(a)
     broken = replace(
         state,
-        breaches={"1": Breach("1", "second_film", "cooler_on", "in a hurry", AT, "imke")},
+        breaches={"1": Breach(id="1", rule="second_film", step="cooler_on", words="in a hurry", at=AT, by="imke")},
         leftover=1,
-        mishaps={"2": Mishappened("2", "stripped_screw", "cooler_on", "", "", AT, "imke")},
-        waits={"3": Wait("3", "solvent_hot", "x", AT, AT + timedelta(minutes=10), AT + timedelta(minutes=2))},
+        mishaps={
+            "2": Mishappened(id="2", what="stripped_screw", step="cooler_on", words="", place="", at=AT, by="imke")
+        },
+        waits={
+            "3": Wait(
+                id="3",
+                wait="solvent_hot",
+                step="x",
+                began=AT,
+                due=AT + timedelta(minutes=10),
+                ended=AT + timedelta(minutes=2),
+            )
+        },
     )
     assert {Sign.FILM_STEP_OPEN, Sign.SCREWS_OPEN, Sign.SCREW_MISHAP, Sign.WAIT_CUT} <= signs(replace(a, bench=broken))
     assert set(top(replace(a, bench=broken), 2)) == {Cause.FILM, Cause.SEAT}
@@ -271,10 +282,10 @@ def test_a_list_that_was_kept_speaks_against_what_it_looked_after():
     state = BenchState(
         begun=AT,
         closed=AT,
-        places={"s1": Place("s1", "screw", 0.5, 0.5, "cooler")},
-        waits={"3": Wait("3", "solvent_hot", "x", AT, AT + timedelta(minutes=10))},
-        mishaps={"2": Mishappened("2", "touched_film", "", "", "", AT, "imke")},
-        breaches={"1": Breach("1", "look_before_closing", "", "in a hurry", AT, "imke")},
+        places={"s1": Place(id="s1", kind="screw", x=0.5, y=0.5, holds="cooler")},
+        waits={"3": Wait(id="3", wait="solvent_hot", step="x", began=AT, due=AT + timedelta(minutes=10))},
+        mishaps={"2": Mishappened(id="2", what="touched_film", step="", words="", place="", at=AT, by="imke")},
+        breaches={"1": Breach(id="1", rule="look_before_closing", step="", words="in a hurry", at=AT, by="imke")},
     )
     a = Attempted(kinds=frozenset([Kind.TUBE]), bench=state, cleaned=("contact",))
     kept = {Sign.SCREWS_COUNTED, Sign.WAIT_WHOLE, Sign.FILM_MISHAP, Sign.SEATED_UNSEEN, Sign.FINS_NOT_CLEANED}

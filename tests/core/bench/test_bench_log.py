@@ -285,12 +285,12 @@ def test_a_place_of_wrong_shape_is_refused(place, text):
 
 
 def test_nothing_goes_before_the_list_has_begun():
-    event = BenchCommand("e1", "step_done", {"step": "power_off"}, START)
+    event = BenchCommand(id="e1", kind="step_done", data={"step": "power_off"}, at=START)
     assert refusal(append, BenchLog(), event).reason == "not_begun"
 
 
 def test_the_clock_of_the_before_run_counts_before_the_list_does():
-    command = BenchCommand("e1", "wait_started", {"wait": "baseline", "minutes": 20}, START)
+    command = BenchCommand(id="e1", kind="wait_started", data={"wait": "baseline", "minutes": 20}, at=START)
     log, _ = append(BenchLog(), command)
     (wait,) = log.state.waits.values()
     assert wait.due == START + timedelta(minutes=20)
@@ -309,15 +309,15 @@ def test_replay_gives_the_same_state():
 def test_a_place_added_twice_is_refused():
     hand = Hand()
     with refuses(BenchRefused, match="on the map already"):
-        hand.do("place_added", place=told(Place("c0", "screw", 0, 0, "cover")))
+        hand.do("place_added", place=told(Place(id="c0", kind="screw", x=0, y=0, holds="cover")))
 
 
 def test_an_own_step_marks_nothing_for_the_rules():
     hand = Hand()
     with refuses(CoreError, match="“dance” is no act of the bench"):
-        hand.do("step_added", step=told(BenchStep("own", "open", "Dance", acts=("dance",))))
+        hand.do("step_added", step=told(BenchStep(id="own", stage="open", text="Dance", acts=("dance",))))
     with refuses(CoreError, match="marks nothing for the rules"):
-        hand.do("step_added", step=told(BenchStep("own", "fit", "Paste is on", acts=("applied",))))
+        hand.do("step_added", step=told(BenchStep(id="own", stage="fit", text="Paste is on", acts=("applied",))))
 
 
 def test_a_plan_for_alloy_after_the_paste_step_asks_for_the_alloy_step_and_its_rules():
@@ -385,8 +385,10 @@ def test_an_attempt_waits_until_the_one_before_is_closed_and_counts_on():
 
 
 def test_a_pad_is_on_the_map_and_neither_in_nor_out():
-    pad = Place("mem", "pad", 0.4, 0.3, "memory", gap_mm=1.3, thickness_mm=1.5, note="left")
-    pads = Work((*PASTE.parts, PlannedPart("memory", "pad", "Moss 1.5", "", "", 1)))
+    pad = Place(id="mem", kind="pad", x=0.4, y=0.3, holds="memory", gap_mm=1.3, thickness_mm=1.5, note="left")
+    pads = Work(
+        parts=(*PASTE.parts, PlannedPart(target="memory", kind="pad", words="Moss 1.5", dose="", school="", index=1))
+    )
     hand = Hand(pads, [*PLACES, pad])
     (step,) = [s.id for s in hand.state.steps if pads_of(s.id, [*PLACES, pad])]
     assert step == "apply_memory_pad_1"

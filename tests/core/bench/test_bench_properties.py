@@ -93,7 +93,7 @@ class Careless(RuleBasedStateMachine):
 
     @rule(place=st.sampled_from(PLACES))
     def redraw_as_something_else(self, place):
-        self.attempt("place_changed", place=told(Place(place.id, "screw", 0.5, 0.5, "board")))
+        self.attempt("place_changed", place=told(Place(id=place.id, kind="screw", x=0.5, y=0.5, holds="board")))
 
     @rule(place=st.sampled_from(PLACES))
     def explain(self, place):

@@ -218,15 +218,29 @@ def test_plating_takes_the_hours_of_the_trade_and_advises_a_shop_first():
     def of(bath):
         return plating_procedure(bath_of(Inspection(plating=True, bath=bath)))
 
-    assert max(s.wait_min for s in of(BathSpot("electroless", 20.0, 10.0)).steps) == pytest.approx(240)
+    assert max(
+        s.wait_min for s in of(BathSpot(method="electroless", area_cm2=20.0, target_um=10.0)).steps
+    ) == pytest.approx(240)
     assert max(s.wait_min for s in of(None).steps) == pytest.approx(480)
     # Its own rate beats the usual one: 20 um at 15 um/h, as common baths have at 88 degC, are 80 min.
-    own = of(BathSpot("electroless", 20.0, 20.0, 88.0, 15.0))
+    own = of(BathSpot(method="electroless", area_cm2=20.0, target_um=20.0, temperature_c=88.0, rate_um_h=15.0))
     assert max(s.wait_min for s in own.steps) == pytest.approx(80)
     with refuses(OutOfRange, match="rate of the bath at 88 °C is not known"):
-        of(BathSpot("electroless", 20.0, 20.0, 88.0))
+        of(BathSpot(method="electroless", area_cm2=20.0, target_um=20.0, temperature_c=88.0))
     # 1.2 um/min by Faraday's law needs 5.9 A/dm2; over 20 cm2 that is 1.18 A.
-    bath = bath_of(Inspection(plating=True, bath=BathSpot("electrolytic", 20.0, 24.0, 60.0, None, 5.9)))
+    bath = bath_of(
+        Inspection(
+            plating=True,
+            bath=BathSpot(
+                method="electrolytic",
+                area_cm2=20.0,
+                target_um=24.0,
+                temperature_c=60.0,
+                rate_um_h=None,
+                current_density_a_dm2=5.9,
+            ),
+        )
+    )
     assert bath.amps == pytest.approx(1.18)
     assert 60 * bath.hours == pytest.approx(20, abs=0.5)
     fast = plating_procedure(bath)

@@ -62,10 +62,10 @@ def test_alloy_is_insulated_in_two_layers_fifteen_minutes_apart_then_checked():
 
 
 def test_an_old_coat_is_only_looked_at():
-    kept = Work(ALLOY.parts, insulation="coat")
+    kept = Work(parts=ALLOY.parts, insulation="coat")
     assert "coat_1" not in ids(kept)
     assert "insulated" in ids(kept)
-    assert "guard" in ids(Work(ALLOY.parts, insulation="tape", insulated_now=True))
+    assert "guard" in ids(Work(parts=ALLOY.parts, insulation="tape", insulated_now=True))
 
 
 def test_a_sheet_is_chilled_peeled_twice_and_burnt_in():
@@ -80,7 +80,7 @@ def test_every_kind_of_part_has_its_step_and_the_dose_of_the_plan():
     kinds = ("phase_change_paste", "putty", "pad", "copper_shim", "heat_glue", "paste_soft")
     for kind in kinds:
         target = "cpu_die" if kind in ("phase_change_paste", "paste_soft") else "memory"
-        work = Work((PlannedPart(target, kind, "Something", "4 g", "", 3),))
+        work = Work(parts=(PlannedPart(target=target, kind=kind, words="Something", dose="4 g", school="", index=3),))
         (step,) = [s for s in make_steps("laptop", work, PLACES, 70) if s.part == 3]
         assert sentence(step.material) == "Something, 4 g"
         assert step.task in TASKS
@@ -102,8 +102,10 @@ def test_the_power_button_is_held_only_with_the_battery_off(kind, battery):
 
 
 def test_solvent_leaves_in_the_open_and_nothing_but_a_removed_cooler_is_warmed():
-    tube = PlannedPart("cpu_die", "phase_change_paste", "from a tube", "0.1 g", "", 0)
-    steps = make_steps("laptop", Work((tube,)), PLACES, 50)
+    tube = PlannedPart(
+        target="cpu_die", kind="phase_change_paste", words="from a tube", dose="0.1 g", school="", index=0
+    )
+    steps = make_steps("laptop", Work(parts=(tube,)), PLACES, 50)
     spread = next(s for s in steps if s.wait == "solvent")
     assert spread.wait_min == WAITS["solvent"].minutes
     assert "never a board, a battery or a kitchen oven" in sentence(spread.caution)
@@ -130,7 +132,10 @@ def test_the_school_of_tightening_is_told_at_the_cooler():
 
 
 def test_steps_of_the_model_stand_behind_their_anchor_or_at_the_end_of_their_stage():
-    own = (BenchStep("own1", "open", "Heat the rubber strip"), BenchStep("own2", "clean", "Brush the speaker mesh"))
+    own = (
+        BenchStep(id="own1", stage="open", text="Heat the rubber strip"),
+        BenchStep(id="own2", stage="clean", text="Brush the speaker mesh"),
+    )
     names = ids(PASTE, own=own, anchors=("power_off", "gone"))
     assert names[1] == "own1"
     assert names[names.index("cleaned") + 1] == "own2"
@@ -163,11 +168,11 @@ def test_no_list_breaks_a_rule_by_itself():
 @pytest.mark.parametrize(
     ("step", "text"),
     [
-        (BenchStep("a", "lunch", "Eat"), "“lunch” is no stage"),
-        (BenchStep("a", "open", " "), "says nothing"),
-        (BenchStep("a", "open", "Look", shows="film"), "“film” cannot be shown"),
-        (BenchStep("a", "open", "Wait", wait="coffee"), "“coffee” is no wait"),
-        (BenchStep("a", "open", "Wait", wait="coat", wait_min=1.0), "allowed are 10 to 2880 min"),
+        (BenchStep(id="a", stage="lunch", text="Eat"), "“lunch” is no stage"),
+        (BenchStep(id="a", stage="open", text=" "), "says nothing"),
+        (BenchStep(id="a", stage="open", text="Look", shows="film"), "“film” cannot be shown"),
+        (BenchStep(id="a", stage="open", text="Wait", wait="coffee"), "“coffee” is no wait"),
+        (BenchStep(id="a", stage="open", text="Wait", wait="coat", wait_min=1.0), "allowed are 10 to 2880 min"),
     ],
 )
 def test_a_step_that_cannot_be_is_refused(step, text):
@@ -345,8 +350,10 @@ def test_a_device_without_a_fan_has_none_to_turn_or_to_clean(clean):
 
 def test_a_shim_is_laid_on_paste_or_glued_as_the_plan_says():
     def said(bond):
-        shim = PlannedPart("memory", "copper_shim", "copper shim", "1 piece", "", 0, bond=bond)
-        return [sentence(s.text) for s in make_steps("laptop", Work((shim,)), PLACES, 50) if s.part == 0]
+        shim = PlannedPart(
+            target="memory", kind="copper_shim", words="copper shim", dose="1 piece", school="", index=0, bond=bond
+        )
+        return [sentence(s.text) for s in make_steps("laptop", Work(parts=(shim,)), PLACES, 50) if s.part == 0]
 
     assert "paste that does not conduct on both its faces" in " ".join(said("paste"))
     assert " ".join(said("glue")).startswith("Glue the shim")
@@ -355,5 +362,5 @@ def test_a_shim_is_laid_on_paste_or_glued_as_the_plan_says():
 @pytest.mark.parametrize(("field", "value"), [("shows", "film"), ("asks", "mood"), ("acts", ("polished",))])
 def test_a_step_that_asks_or_shows_what_there_is_not_is_refused(field, value):
     with refuses(CoreError) as found:
-        check_step(replace(BenchStep("own_1", "clean", "Look again"), **{field: value}))
+        check_step(replace(BenchStep(id="own_1", stage="clean", text="Look again"), **{field: value}))
     assert found.value.field == field

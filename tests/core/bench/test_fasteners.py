@@ -63,7 +63,7 @@ def test_after_a_place_comes_the_one_opposite(n):
 
 
 def screw(name, number=None, x=0.0, y=0.0, **more):
-    return Place(name, "screw", x, y, "cooler", number=number, **more)
+    return Place(id=name, kind="screw", x=x, y=y, holds="cooler", number=number, **more)
 
 
 def test_printed_numbers_are_loosened_in_reverse_and_tightened_in_order():
@@ -86,7 +86,7 @@ def test_classes_get_letter_and_shape_in_the_order_met():
         screw("a", length_mm=5.0, drive="cross"),
         screw("b", length_mm=8.0, drive="cross"),
         screw("c", length_mm=5.0, drive="cross"),
-        Place("p", "plug", 0, 0, "fan"),
+        Place(id="p", kind="plug", x=0, y=0, holds="fan"),
     ]
     classes = classes_of(places)
     assert [(c.letter, c.shape, c.count) for c in classes] == [("A", "circle", 2), ("B", "square", 1)]
@@ -110,15 +110,23 @@ def test_both_schools_of_tightening_have_two_rounds():
 @pytest.mark.parametrize(
     ("place", "error", "text"),
     [
-        (Place("a", "nail", 0, 0, "cover"), CoreError, "“nail” is neither screw, plug nor pad"),
-        (Place("a", "screw", 0, 0, "battery"), CoreError, "“battery” is not known here; allowed: cover, cooler"),
-        (Place("a", "plug", 0, 0, "cover"), CoreError, "allowed: battery, fan"),
-        (Place("a", "screw", 1.2, 0, "cover"), OutOfRange, "X is 1.2"),
-        (Place("a", "screw", 0, 0, "cover", length_mm=500.0), OutOfRange, "allowed are 0.5 to 80 mm"),
-        (Place("a", "screw", 0, 0, "cover", drive="square"), CoreError, "“square” is not known here"),
-        (Place("a", "pad", 0, 0, "battery"), CoreError, "allowed: memory, regulators"),
-        (Place("a", "pad", 0, 0, "memory", thickness_mm=15.0), OutOfRange, "allowed are 0.05 to 10 mm"),
-        (Place("a", "screw", 0, 0, "cover", number=0), OutOfRange, "allowed are 1 to 99"),
+        (Place(id="a", kind="nail", x=0, y=0, holds="cover"), CoreError, "“nail” is neither screw, plug nor pad"),
+        (
+            Place(id="a", kind="screw", x=0, y=0, holds="battery"),
+            CoreError,
+            "“battery” is not known here; allowed: cover, cooler",
+        ),
+        (Place(id="a", kind="plug", x=0, y=0, holds="cover"), CoreError, "allowed: battery, fan"),
+        (Place(id="a", kind="screw", x=1.2, y=0, holds="cover"), OutOfRange, "X is 1.2"),
+        (Place(id="a", kind="screw", x=0, y=0, holds="cover", length_mm=500.0), OutOfRange, "allowed are 0.5 to 80 mm"),
+        (Place(id="a", kind="screw", x=0, y=0, holds="cover", drive="square"), CoreError, "“square” is not known here"),
+        (Place(id="a", kind="pad", x=0, y=0, holds="battery"), CoreError, "allowed: memory, regulators"),
+        (
+            Place(id="a", kind="pad", x=0, y=0, holds="memory", thickness_mm=15.0),
+            OutOfRange,
+            "allowed are 0.05 to 10 mm",
+        ),
+        (Place(id="a", kind="screw", x=0, y=0, holds="cover", number=0), OutOfRange, "allowed are 1 to 99"),
     ],
 )
 def test_a_place_that_cannot_be_is_refused(place, error, text):

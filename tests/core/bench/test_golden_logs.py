@@ -45,14 +45,16 @@ def test_the_stored_logs_hold_every_kind_of_their_day(version):
 def stricter(monkeypatch):
     """A program of some years later: a new hard interlock in front of nearly everything, and a new power check."""
     rule = Interlock(
-        "mask_first",
-        ("cover_off", "cooler_off", "battery_on", "power_on_ok", "cover_screws_in"),
-        ("masked",),
+        rule="mask_first",
+        acts=("cover_off", "cooler_off", "battery_on", "power_on_ok", "cover_screws_in"),
+        needs=("masked",),
         hard=True,
         since=2,
     )
     monkeypatch.setattr(interlocks, "INTERLOCKS", (rule, *interlocks.INTERLOCKS))
-    monkeypatch.setitem(first_power.CHECKS, "odour", PowerCheck("Smells of nothing", (), ("Residue on the fins.",)))
+    monkeypatch.setitem(
+        first_power.CHECKS, "odour", PowerCheck(words="Smells of nothing", plugs=(), causes=("Residue on the fins.",))
+    )
 
 
 @pytest.mark.parametrize("name", LOGS)
@@ -79,7 +81,7 @@ def test_the_same_rules_do_judge_what_is_done_today(stricter):
 
 def test_an_event_of_a_kind_from_later_changes_nothing():
     state = Hand(PASTE).state
-    later = BenchEvent("e", "hummed", {"tune": "any"}, state.begun)
+    later = BenchEvent(id="e", kind="hummed", data={"tune": "any"}, at=state.begun)
     assert evolve(state, later) is state
 
 
@@ -100,4 +102,4 @@ def test_an_event_of_a_kind_from_later_changes_nothing():
 def test_evolving_is_total_even_where_what_is_meant_is_missing(kind, data):
     state = Hand(PASTE).state
     for before in (BenchState(), state):
-        assert isinstance(evolve(before, BenchEvent("e", kind, data, state.begun)), BenchState)
+        assert isinstance(evolve(before, BenchEvent(id="e", kind=kind, data=data, at=state.begun)), BenchState)

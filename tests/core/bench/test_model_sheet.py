@@ -12,18 +12,29 @@ from vividowl.core.plan.spots import GapSpot
 from vividowl.core.quantities.errors import CoreError, OutOfRange
 
 SHEET = ModelSheet(
-    "Ondervale",
-    "Marrow 15",
-    "laptop",
-    tuple(PLACES),
-    (BenchStep("own1", "open", "Heat the strip", own=True),),
-    ("power_off",),
-    ("power_off", "own1"),
-    (15.0, 13.0),
-    None,
-    (GapSpot("memory", "imprint", 0.8, 0.05, 12.0, 14.0, 4, True),),
-    "snug",
-    "clip",
+    maker="Ondervale",
+    model="Marrow 15",
+    kind="laptop",
+    places=tuple(PLACES),
+    steps=(BenchStep(id="own1", stage="open", text="Heat the strip", own=True),),
+    anchors=("power_off",),
+    order=("power_off", "own1"),
+    cpu_die_mm=(15.0, 13.0),
+    gpu_die_mm=None,
+    gaps=(
+        GapSpot(
+            target="memory",
+            how="imprint",
+            reading_mm=0.8,
+            tolerance_mm=0.05,
+            width_mm=12.0,
+            length_mm=14.0,
+            count=4,
+            together=True,
+        ),
+    ),
+    torque_notes="snug",
+    notes="clip",
 )
 
 

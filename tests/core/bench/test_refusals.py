@@ -17,7 +17,7 @@ from vividowl.core.bench.steps.vocabulary import BenchStep, measured
 from vividowl.core.quantities.errors import CoreError
 from vividowl.words import sentence, told
 
-OWN = told(BenchStep("own_1", "clean", "Look again", own=True))
+OWN = told(BenchStep(id="own_1", stage="clean", text="Look again", own=True))
 
 
 def refused(hand, kind, **data):
@@ -69,12 +69,25 @@ def test_a_list_begins_once_and_holds_each_step_once():
 
 def test_a_map_holds_so_many_places_and_no_more():
     many = [
-        Place(f"s{i}", "screw", (i % 30) / 30, (i // 30) / 30, "cover", 4.0, "cross", "flat")
+        Place(
+            id=f"s{i}",
+            kind="screw",
+            x=(i % 30) / 30,
+            y=(i // 30) / 30,
+            holds="cover",
+            length_mm=4.0,
+            drive="cross",
+            head="flat",
+        )
         for i in range(PLACES_MOST)
     ]
     hand = Hand(places=many)
     error = refused(
-        hand, "place_added", place=told(Place("one_more", "screw", 0.5, 0.5, "cover", 4.0, "cross", "flat"))
+        hand,
+        "place_added",
+        place=told(
+            Place(id="one_more", kind="screw", x=0.5, y=0.5, holds="cover", length_mm=4.0, drive="cross", head="flat")
+        ),
     )
     assert str(PLACES_MOST) in said_by(error)
 
@@ -116,7 +129,7 @@ def test_a_step_of_another_shape_is_refused_by_its_field(field, value):
 def test_taking_back_where_nothing_is_leaves_the_log_as_it_is(kind):
     log = BenchLog()
     event = Hand().all[0]
-    empty = type(event)("0" * 8, kind, {}, event.at)
+    empty = type(event)(id="0" * 8, kind=kind, data={}, at=event.at)
     assert grown(log, empty) is log
 
 
@@ -133,5 +146,5 @@ def test_a_step_that_asks_for_no_number_takes_none():
 
 def test_evolving_never_refuses_what_decide_would():
     hand = Hand()
-    odd = type(hand.all[0])("0" * 8, "wait_ended", {"wait": "nobody's"}, hand.at)
+    odd = type(hand.all[0])(id="0" * 8, kind="wait_ended", data={"wait": "nobody's"}, at=hand.at)
     assert evolve(hand.state, odd).waits == hand.state.waits

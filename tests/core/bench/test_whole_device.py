@@ -25,7 +25,7 @@ from vividowl.core.materials.plating import Bath
 from vividowl.core.quantities.errors import CoreError
 from vividowl.words import sentence, told
 
-BATH = Bath("electroless bath", 20.0, 20.0, 70.0, 2.5, 8.0)
+BATH = Bath(words="electroless bath", area_cm2=20.0, target_um=20.0, temperature_c=70.0, rate_um_h=2.5, hours=8.0)
 SAID = "it happened before I looked"
 
 
@@ -34,12 +34,15 @@ def works(draw):
     """Any work that a plan can ask for, and some that it should not."""
     dies = draw(st.sampled_from([(), ("cpu_die",), ("gpu_die",), ("cpu_die", "gpu_die")]))
     kind = draw(st.sampled_from(DIE_KINDS))
-    parts = [PlannedPart(d, kind, kind, "0.08 g", "a film", i) for i, d in enumerate(dies)]
+    parts = [
+        PlannedPart(target=d, kind=kind, words=kind, dose="0.08 g", school="a film", index=i)
+        for i, d in enumerate(dies)
+    ]
     for target, what in (("memory", "pad"), ("regulators", "putty"), ("other", "copper_shim"), ("cover", "pad")):
         if draw(st.booleans()):
-            parts.append(PlannedPart(target, what, what, "1 piece", "", len(parts)))
+            parts.append(PlannedPart(target=target, kind=what, words=what, dose="1 piece", school="", index=len(parts)))
     return Work(
-        tuple(parts),
+        parts=tuple(parts),
         clean=draw(st.booleans()),
         new_fan=draw(st.booleans()),
         tuning=draw(st.sampled_from(["", "60 mV less"])),
@@ -280,13 +283,13 @@ Adversary.TestCase.settings = settings(
 TestAdversary = pytest.mark.long(Adversary.TestCase)
 
 
-PASTE = PlannedPart("cpu_die", "paste_soft", "paste", "0.08 g", "a film", 0)
-SECOND = PlannedPart("gpu_die", "paste_soft", "paste", "0.08 g", "a film", 1)
-PAD = PlannedPart("cover", "pad", "pad", "1 piece", "", 0)
+PASTE = PlannedPart(target="cpu_die", kind="paste_soft", words="paste", dose="0.08 g", school="a film", index=0)
+SECOND = PlannedPart(target="gpu_die", kind="paste_soft", words="paste", dose="0.08 g", school="a film", index=1)
+PAD = PlannedPart(target="cover", kind="pad", words="pad", dose="1 piece", school="", index=0)
 # handbook/bench.md, "the list follows the plan": common practice, no source.
 STAY_ON = {
     "clean only": Work(),
-    "couple the cover": Work((PAD,), clean=False),
+    "couple the cover": Work(parts=(PAD,), clean=False),
     "new fan": Work(new_fan=True),
     "undervolt": Work(clean=False, tuning="60 mV less"),
 }
@@ -303,15 +306,15 @@ def test_a_plan_that_needs_no_die_leaves_the_cooler_on(work):
 
 
 @pytest.mark.parametrize("kind", ["laptop", "console", "handheld"])
-@pytest.mark.parametrize("work", [*STAY_ON.values(), Work((PASTE, SECOND, PAD), new_fan=True)])
+@pytest.mark.parametrize("work", [*STAY_ON.values(), Work(parts=(PASTE, SECOND, PAD), new_fan=True)])
 def test_nothing_needs_a_hand_inside_after_the_battery_plug_or_the_power(work, kind):
     """order-of-work.md: all connected, battery last, then power; common practice, no source."""
     assert not hands_under_power([s.id for s in make_steps(kind, work, PLACES, 50)])
 
 
 def test_a_plan_that_lays_something_after_power_opens_the_device_anew():
-    hand = Hand(Work((PASTE,))).until("cover_screws_in")
-    work = Work((PASTE, PAD), opened=True)
+    hand = Hand(Work(parts=(PASTE,))).until("cover_screws_in")
+    work = Work(parts=(PASTE, PAD), opened=True)
     steps = make_steps("laptop", work, PLACES, 50)
     hand.do("replanned", steps=[told(s) for s in steps], device=told(device_of("laptop", work)))
     left = [s.id for s in hand.state.steps if s.id not in hand.state.outcomes]
@@ -329,9 +332,16 @@ def test_a_pad_is_not_laid_while_the_battery_is_on():
 @pytest.mark.parametrize(
     ("work", "laid"),
     [
-        (Work((PlannedPart("other", "copper_shim", "shim", "1 piece", "", 0),)), "apply_other_copper_shim_0"),
-        (Work((replace(PASTE, kind="phase_change_paste"),)), "apply_cpu_die_phase_change_paste_0"),
-        (Work((PASTE,)), "cleaned"),
+        (
+            Work(
+                parts=(
+                    PlannedPart(target="other", kind="copper_shim", words="shim", dose="1 piece", school="", index=0),
+                )
+            ),
+            "apply_other_copper_shim_0",
+        ),
+        (Work(parts=(replace(PASTE, kind="phase_change_paste"),)), "apply_cpu_die_phase_change_paste_0"),
+        (Work(parts=(PASTE,)), "cleaned"),
     ],
 )
 def test_no_cooler_no_battery_and_no_power_before_it_is_set_or_dry(work, laid):
@@ -350,7 +360,7 @@ def test_no_cooler_no_battery_and_no_power_before_it_is_set_or_dry(work, laid):
 
 
 def test_while_a_sheet_chills_the_same_device_is_opened():
-    hand = Hand(Work((replace(PASTE, kind="phase_change_sheet"),)), pause_min=0.2)
+    hand = Hand(Work(parts=(replace(PASTE, kind="phase_change_sheet"),)), pause_min=0.2)
     for step in ("chill", "power_off", "cover_screws_out", "cover_off", "battery_off", "plugs_off"):
         hand.step(step)
     with refuses(BenchRefused, match="fridge"):
@@ -358,13 +368,23 @@ def test_while_a_sheet_chills_the_same_device_is_opened():
 
 
 def test_what_a_shim_is_planned_on_is_done_before_it_is_glued():
-    shim = PlannedPart("other", "copper_shim", "shim", "1 piece", "", 0, "glue", "shifted 2 mm to the right", True)
-    steps = {s.id: s for s in make_steps("laptop", Work((shim, replace(PASTE, index=1))), PLACES, 50)}
+    shim = PlannedPart(
+        target="other",
+        kind="copper_shim",
+        words="shim",
+        dose="1 piece",
+        school="",
+        index=0,
+        bond="glue",
+        shift="shifted 2 mm to the right",
+        insulate=True,
+    )
+    steps = {s.id: s for s in make_steps("laptop", Work(parts=(shim, replace(PASTE, index=1))), PLACES, 50)}
     names = list(steps)
     assert names.index("shim_guard_0") < names.index("shim_print_0") < names.index("apply_other_copper_shim_0")
     assert "putty" in sentence(steps["shim_print_0"].text)
     assert "2 mm to the right" in sentence(steps["apply_other_copper_shim_0"].material)
-    plain = [s.id for s in make_steps("laptop", Work((replace(shim, insulate=False),)), PLACES, 50)]
+    plain = [s.id for s in make_steps("laptop", Work(parts=(replace(shim, insulate=False),)), PLACES, 50)]
     assert "shim_guard_0" not in plain
 
 
@@ -383,28 +403,28 @@ def test_a_fan_brings_out_its_own_plug_and_screws_only():
 @pytest.mark.parametrize("target", ["memory", "other"])
 def test_whatever_lifts_the_cooler_renews_the_die(target):
     """A plan that only names pads or a shim still covers the die again."""
-    work = Work((PlannedPart(target, "pad", "pad", "1 piece", "", 0),))
+    work = Work(parts=(PlannedPart(target=target, kind="pad", words="pad", dose="1 piece", school="", index=0),))
     names = [s.id for s in Hand(work).state.steps]
     assert names.index("cooler_off") < names.index("cleaned") < names.index("apply_cpu_die_paste_soft")
     assert names.index("apply_cpu_die_paste_soft") < names.index("covered") < names.index("cooler_on")
 
 
 def test_one_die_of_two_is_not_enough():
-    hand = Hand(Work((PASTE, SECOND))).until("apply_gpu_die_paste_soft_1")
+    hand = Hand(Work(parts=(PASTE, SECOND))).until("apply_gpu_die_paste_soft_1")
     for name in ("covered", "cooler_on"):
         with refuses(BenchRefused, match="bare die"):
             hand.do("step_done", step=name, breach=SAID)
 
 
 def test_the_steps_between_a_die_and_the_power_are_not_skipped():
-    hand = Hand(Work((PASTE,)))
+    hand = Hand(Work(parts=(PASTE,)))
     for name in ("cooler_off", "cleaned", "apply_cpu_die_paste_soft_0", "covered", "cooler_on"):
         with refuses(BenchRefused, match="not skipped"):
             hand.do("step_skipped", step=name, reason="done already before")
 
 
 def test_a_story_does_not_put_power_on_a_bare_die():
-    hand = Hand(Work((PASTE,))).until("look")
+    hand = Hand(Work(parts=(PASTE,))).until("look")
     for _ in range(2):
         with refuses(BenchRefused, match="The cooler is off"):
             hand.do("step_done", step="battery_on", breach=SAID)
@@ -414,8 +434,8 @@ def test_a_story_does_not_put_power_on_a_bare_die():
 
 
 def test_alloy_after_paste_is_another_step_and_asks_for_clean_faces_again():
-    alloy = Work((replace(PASTE, kind="gallium_alloy"),), insulation="coat", insulated_now=True, lifted=True)
-    hand = Hand(Work((PASTE,))).until("covered")
+    alloy = Work(parts=(replace(PASTE, kind="gallium_alloy"),), insulation="coat", insulated_now=True, lifted=True)
+    hand = Hand(Work(parts=(PASTE,))).until("covered")
     steps = make_steps("laptop", alloy, PLACES, 50)
     hand.do("replanned", steps=[told(s) for s in steps], device=told(device_of("laptop", alloy)))
     open_ = [s.id for s in hand.state.steps if s.id not in hand.state.outcomes]
@@ -425,7 +445,7 @@ def test_alloy_after_paste_is_another_step_and_asks_for_clean_faces_again():
 
 
 def test_a_plan_that_no_longer_lifts_still_brings_the_cooler_back():
-    hand = Hand(Work((PASTE,))).until("look")
+    hand = Hand(Work(parts=(PASTE,))).until("look")
     steps = make_steps("laptop", Work(), PLACES, 50)  # as if nobody had told that the cooler is off
     hand.do("replanned", steps=[told(s) for s in steps], device=told(device_of("laptop", Work())))
     names = [s.id for s in hand.state.steps]
@@ -437,16 +457,16 @@ def test_a_plan_that_no_longer_lifts_still_brings_the_cooler_back():
 
 def test_a_sheet_is_cut_before_the_cooler_comes_off_with_a_spare():
     sheet = replace(PASTE, kind="phase_change_sheet", dose="2 pieces of 15.5 × 15.5 mm")
-    names = [s.id for s in Hand(Work((sheet,))).state.steps]
+    names = [s.id for s in Hand(Work(parts=(sheet,))).state.steps]
     assert names[0] == "chill"
     assert names.index("cut") < names.index("cooler_screws_out")
-    steps = {s.id: s for s in Hand(Work((sheet,))).state.steps}
+    steps = {s.id: s for s in Hand(Work(parts=(sheet,))).state.steps}
     assert "spare" in steps["cut"].text
     assert steps["cut"].after_waits == ("fridge",)
 
 
 def test_a_plate_that_had_alloy_is_never_sanded():
-    alloy = Work((replace(PASTE, kind="gallium_alloy"),), insulation="coat", old_alloy=True)
+    alloy = Work(parts=(replace(PASTE, kind="gallium_alloy"),), insulation="coat", old_alloy=True)
     steps = {s.id: s for s in Hand(alloy).state.steps}
     assert list(steps).index("alloy_scrape") < list(steps).index("cleaned") < list(steps).index("alloy_inspect")
     # Flakes conduct: neither brush nor air before they are off and away; each told singly.
@@ -460,7 +480,7 @@ def test_a_plate_that_had_alloy_is_never_sanded():
 
 
 def test_alloy_that_is_only_found_on_opening_changes_the_way_it_is_cleaned():
-    hand = Hand(Work((PASTE,))).until("dust_out")
+    hand = Hand(Work(parts=(PASTE,))).until("dust_out")
     hand.do("found", part="contact", seen="alloyed")
     names = [s.id for s in hand.state.steps]
     assert names.index("alloy_scrape") + 2 == names.index("dust_out") < names.index("cleaned")
@@ -468,7 +488,7 @@ def test_alloy_that_is_only_found_on_opening_changes_the_way_it_is_cleaned():
 
 
 def test_alloy_is_inspected_before_anything_closes_over_it():
-    alloy = Work((replace(PASTE, kind="gallium_alloy"),), insulation="coat")
+    alloy = Work(parts=(replace(PASTE, kind="gallium_alloy"),), insulation="coat")
     hand = Hand(alloy).until("alloy_inspect")
     for name in ("covered", "cooler_on"):
         with refuses(BenchRefused, match="not inspected under magnification"):
@@ -477,7 +497,7 @@ def test_alloy_is_inspected_before_anything_closes_over_it():
 
 def test_plating_is_a_chain_with_its_own_clock():
     # handbook/materials.md: 20 um at 2.5 um/h are 8 h; activator 20 min: common practice, no source.
-    hand = Hand(Work((PASTE,), bath=BATH))
+    hand = Hand(Work(parts=(PASTE,), bath=BATH))
     steps = {s.id: s for s in hand.state.steps if s.id.startswith("plate_")}
     assert [s.wait_min for s in steps.values() if s.wait] == [20.0, 480.0]
     assert steps["plate_bath"].after_waits == ("activator",)
@@ -495,7 +515,7 @@ def test_plating_is_a_chain_with_its_own_clock():
 
 def test_a_log_of_yesterday_is_not_judged_by_the_rules_of_today():
     """A step that no rule of that day stood against stays done, and what it left open is put into the list."""
-    hand = Hand(Work((PASTE,))).until("cleaned")
+    hand = Hand(Work(parts=(PASTE,))).until("cleaned")
     early = replace(hand.all[-1], id="old", data={"step": "cooler_on"}, made={}, version=1)
     log = replay([*hand.all, early])
     assert log.state.outcomes["cooler_on"].how == "done"

@@ -47,7 +47,11 @@ side = st.integers(10, 60).map(lambda n: n / 2)
 @given(st.lists(st.tuples(side, side), min_size=1, max_size=9), st.sampled_from([0.0, 0.2, 1.0]))
 def test_pieces_stay_inside_apart_and_whole(sizes, kerf):
     pieces = [Piece(str(i), w, h) for i, (w, h) in enumerate(sizes)]
-    sheets = [Sheet("offcut", 32, 45, (Box(0, 0, 12, 12),), True), Sheet("a", 80, 80), Sheet("b", 80, 80)]
+    sheets = [
+        Sheet(name="offcut", width_mm=32, length_mm=45, taken=(Box(0, 0, 12, 12),), offcut=True),
+        Sheet(name="a", width_mm=80, length_mm=80),
+        Sheet(name="b", width_mm=80, length_mm=80),
+    ]
     check_geometry(pieces, sheets, nest(pieces, sheets, kerf), kerf)
 
 
@@ -56,14 +60,14 @@ def test_a_published_perfect_square_is_packed_within_its_area_bound():
     # The heuristic need not find that; on a square of 36, a fifth more than the bound, all nine must have a place.
     sides = (18, 15, 14, 10, 9, 8, 7, 4, 1)
     assert sum(s * s for s in sides) == 32 * 33
-    found = nest([Piece(str(s), s, s) for s in sides], [Sheet("", 36, 36)])
+    found = nest([Piece(str(s), s, s) for s in sides], [Sheet(name="", width_mm=36, length_mm=36)])
     assert found.fits
     assert found.waste_share == pytest.approx(1 - 32 * 33 / 36**2)
 
 
 def test_no_arrangement_beats_the_area_bound():
     pieces = [Piece(str(i), 20.0, 20.0) for i in range(17)]
-    found = nest(pieces, [Sheet(str(i), 80, 80) for i in range(3)])
+    found = nest(pieces, [Sheet(name=str(i), width_mm=80, length_mm=80) for i in range(3)])
     assert found.fits
     assert len(found.remainders) == 2  # 16 to a sheet, so the seventeenth opens a second one
     assert found.waste_share == pytest.approx(1 - 17 * 400 / (2 * 6400))
@@ -71,7 +75,7 @@ def test_no_arrangement_beats_the_area_bound():
 
 def test_one_sheet_of_20_by_30_does_both_dies():
     # handbook/materials.md, common practice.
-    found = nest([Piece("cpu", 15.5, 15.5), Piece("gpu", 20.0, 12.0)], [Sheet("", 20, 30)], 0.2)
+    found = nest([Piece("cpu", 15.5, 15.5), Piece("gpu", 20.0, 12.0)], [Sheet(name="", width_mm=20, length_mm=30)], 0.2)
     assert found.fits
     assert len(found.remainders) == 1
 
@@ -83,8 +87,8 @@ def test_margin_rounds_up_so_that_a_die_is_covered():
 
 
 def test_an_offcut_is_used_before_a_sheet_and_keeps_its_true_shape():
-    offcut = Sheet("offcut", 40, 40, (Box(0, 0, 25, 25),), True)
-    found = nest([Piece("a", 14, 30)], [Sheet("new", 80, 80), offcut], 0.0)
+    offcut = Sheet(name="offcut", width_mm=40, length_mm=40, taken=(Box(0, 0, 25, 25),), offcut=True)
+    found = nest([Piece("a", 14, 30)], [Sheet(name="new", width_mm=80, length_mm=80), offcut], 0.0)
     (place,) = found.placements
     assert place.sheet == 1
     assert not overlap(place.box, Box(0, 0, 25, 25))
@@ -93,16 +97,16 @@ def test_an_offcut_is_used_before_a_sheet_and_keeps_its_true_shape():
 
 
 def test_a_crumb_is_not_kept():
-    found = nest([Piece("a", 72, 72)], [Sheet("", 80, 80)])
+    found = nest([Piece("a", 72, 72)], [Sheet(name="", width_mm=80, length_mm=80)])
     assert found.remainders[0].largest is None
     assert found.lost_mm2 == pytest.approx(80 * 80 - 72 * 72)
 
 
 def test_a_strip_keeps_its_pieces_side_by_side():
     pieces = [Piece("m", 12, 10, "memory") for _ in range(4)] + [Piece("die", 15, 15)]
-    found = nest(pieces, [Sheet("", 60, 40)], 0.2)
+    found = nest(pieces, [Sheet(name="", width_mm=60, length_mm=40)], 0.2)
     strip = [p.box for p in found.placements if p.piece < 4]
-    check_geometry(pieces, [Sheet("", 60, 40)], found, 0.2)
+    check_geometry(pieces, [Sheet(name="", width_mm=60, length_mm=40)], found, 0.2)
     assert len({b.y_mm for b in strip}) == 1 or len({b.x_mm for b in strip}) == 1
     reach = max(b.x_mm + b.width_mm for b in strip) - min(b.x_mm for b in strip)
     rise = max(b.y_mm + b.length_mm for b in strip) - min(b.y_mm for b in strip)
@@ -110,26 +114,30 @@ def test_a_strip_keeps_its_pieces_side_by_side():
 
 
 def test_what_does_not_fit_is_named_not_dropped():
-    found = nest([Piece("a", 30, 30), Piece("b", 30, 30)], [Sheet("", 40, 40)])
+    found = nest([Piece("a", 30, 30), Piece("b", 30, 30)], [Sheet(name="", width_mm=40, length_mm=40)])
     assert (found.fits, found.unplaced) == (False, (1,))
 
 
 def test_a_piece_larger_than_any_sheet_is_refused_with_the_largest():
     with refuses(OutOfRange, match=r"A piece of 90 × 20 mm is larger than any sheet; the largest is 80 × 80 mm"):
-        nest([Piece("a", 90, 20)], [Sheet("", 40, 40), Sheet("", 80, 80)])
+        nest(
+            [Piece("a", 90, 20)], [Sheet(name="", width_mm=40, length_mm=40), Sheet(name="", width_mm=80, length_mm=80)]
+        )
     with refuses(OutOfRange, match="strip “memory” of 100 × 10 mm"):
-        nest([Piece("a", 50, 10, "memory")] * 2, [Sheet("", 80, 80)])
+        nest([Piece("a", 50, 10, "memory")] * 2, [Sheet(name="", width_mm=80, length_mm=80)])
 
 
 @pytest.mark.parametrize("size", [0.0, -3.0])
 def test_a_piece_without_size_is_refused(size):
     with refuses(OutOfRange, match=r"allowed are 0\.5 to 2000 mm"):
-        nest([Piece("a", size, 20)], [Sheet("", 40, 40)])
+        nest([Piece("a", size, 20)], [Sheet(name="", width_mm=40, length_mm=40)])
 
 
 def test_the_same_seed_gives_the_same_sheet():
     pieces = [Piece(str(i), 8 + i, 20 - i) for i in range(10)]
-    assert nest(pieces, [Sheet("", 80, 80)], 0.2, 3) == nest(pieces, [Sheet("", 80, 80)], 0.2, 3)
+    assert nest(pieces, [Sheet(name="", width_mm=80, length_mm=80)], 0.2, 3) == nest(
+        pieces, [Sheet(name="", width_mm=80, length_mm=80)], 0.2, 3
+    )
 
 
 @pytest.mark.parametrize(

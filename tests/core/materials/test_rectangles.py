@@ -84,5 +84,7 @@ def test_it_opens_no_more_sheets_than_a_packing_library(seed):
     rng = np.random.default_rng(seed)
     pieces = [(int(w), int(h)) for w, h in rng.integers(8, 40, (int(rng.integers(6, 18)), 2))]
     theirs = library(pieces, 80, 80, 6)
-    found = nest([Piece("p", w, h) for w, h in pieces], [Sheet(f"s{i}", 80, 80) for i in range(6)])
+    found = nest(
+        [Piece("p", w, h) for w, h in pieces], [Sheet(name=f"s{i}", width_mm=80, length_mm=80) for i in range(6)]
+    )
     assert theirs is None or (found.fits and len({p.sheet for p in found.placements}) <= theirs)

@@ -15,9 +15,40 @@ from vividowl.core.plan.spots import CHOICES, BathSpot, CoverSpot, GapSpot, Insp
 from vividowl.core.quantities.errors import CoreError, OutOfRange
 from vividowl.words import sentence
 
-MEMORY = GapSpot("memory", "imprint", 0.8, 0.05, 12.0, 14.0, 4, True)
-SHIM = ShimSpot(18, 18, 9, 9, 15, 15, 1.0, 2.0, 3.0, 8.0)
-COVER = CoverSpot("aluminium", 1.0, 300, 200, 60, 40, 6.0, 0.8, 0.05, 30.0)
+MEMORY = GapSpot(
+    target="memory",
+    how="imprint",
+    reading_mm=0.8,
+    tolerance_mm=0.05,
+    width_mm=12.0,
+    length_mm=14.0,
+    count=4,
+    together=True,
+)
+SHIM = ShimSpot(
+    package_width_mm=18,
+    package_length_mm=18,
+    die_width_mm=9,
+    die_length_mm=9,
+    shim_width_mm=15,
+    shim_length_mm=15,
+    shim_mm=1.0,
+    pad_mm=2.0,
+    pad_conductivity=3.0,
+    power_w=8.0,
+)
+COVER = CoverSpot(
+    material="aluminium",
+    thickness_mm=1.0,
+    width_mm=300,
+    length_mm=200,
+    pad_width_mm=60,
+    pad_length_mm=40,
+    pad_conductivity=6.0,
+    gap_mm=0.8,
+    gap_tolerance_mm=0.05,
+    battery_mm=30.0,
+)
 CALM = {"swollen": False, "sealed": False, "skin": None, "battery": True}
 
 
@@ -59,8 +90,8 @@ def test_each_word_is_taken_and_another_is_refused_with_the_list(name):
         ({"gaps": (replace(MEMORY, reading_mm=0.0),)}, "imprint_mm"),
         ({"shim": replace(SHIM, bond="tape")}, "bond"),
         ({"cover": replace(COVER, gap_mm=9.0)}, "cover.gap_mm"),
-        ({"plating": True, "bath": BathSpot("spray", 20.0)}, "bath.method"),
-        ({"plating": True, "bath": BathSpot("electrolytic", 20.0)}, "current_density_a_dm2"),
+        ({"plating": True, "bath": BathSpot(method="spray", area_cm2=20.0)}, "bath.method"),
+        ({"plating": True, "bath": BathSpot(method="electrolytic", area_cm2=20.0)}, "current_density_a_dm2"),
     ],
 )
 def test_what_cannot_be_is_refused_by_its_field(change, field):

@@ -6,7 +6,14 @@ from vividowl.core.plan.opening import NewMachine, Opening, is_new, should_open
 from vividowl.core.trace.pace import Frames, Pace
 from vividowl.words import sentences
 
-FINE = NewMachine(0.0, Pace(4000.0, 90.0, Frames(36_000, 600.0, 60.0, 52.0)), 41.0, True, "running", False)
+FINE = NewMachine(
+    held_share=0.0,
+    pace=Pace(4000.0, 90.0, Frames(36_000, 600.0, 60.0, 52.0)),
+    level_db=41.0,
+    sealed=True,
+    warranty="running",
+    interface_bad=False,
+)
 
 
 def changed(**fields):

@@ -13,7 +13,15 @@ SAFE_ALLOY = PlanFacts(alloy=True, cold_plate="nickel", aluminium_near=False, pa
 
 
 def skin(middle, high, limit, battery=None):
-    return Skin(middle, 2 * middle - high, high, limit, high <= limit, 5.0, battery)
+    return Skin(
+        skin_c=middle,
+        low_c=2 * middle - high,
+        high_c=high,
+        limit_c=limit,
+        allowed=high <= limit,
+        resistance=5.0,
+        battery_c=battery,
+    )
 
 
 COVER = PlanFacts(cover=True, skin=skin(38.0, 40.0, 51.0), battery=True, battery_mm=20.0)

@@ -12,9 +12,9 @@ from vividowl.core.plan.prediction import Action, Option, predict
 from vividowl.core.plan.unknowns import interface_of, sample_unknowns
 from vividowl.core.response.terms import Response, Term
 
-CLEAN = Option("clean", "", (Action.CLEAN,))
-REPASTE = Option("repaste", "", (Action.CLEAN, Action.REPASTE), material("paste_soft"))
-TUNE = Option("tune", "", (Action.TUNE,), undervolt_mv=80)
+CLEAN = Option(key="clean", words="", actions=(Action.CLEAN,))
+REPASTE = Option(key="repaste", words="", actions=(Action.CLEAN, Action.REPASTE), material=material("paste_soft"))
+TUNE = Option(key="tune", words="", actions=(Action.TUNE,), undervolt_mv=80)
 
 
 def noise(known):
@@ -80,7 +80,7 @@ def test_a_dry_pipe_leaves_less_for_cleaning():
 
 def test_what_may_be_lid_or_base_counts_by_half_and_stays_open():
     terms = (Term(0.2, 1.0, 0.01, 0.1), Term(0.4, 8.0, 0.01, 1.0), Term(0.5, 90.0, 0.01, 9.0))
-    lidded = Response(terms, 5.0, (0.0, 0.0, 0.0), 0.2, 0.01, 0.02)
+    lidded = Response(terms=terms, base_power=5.0, now=(0.0, 0.0, 0.0), residual_k=0.2, interface_u=0.01, total_u=0.02)
     value, u = interface_of(lidded)
     assert value == pytest.approx(0.2 + 0.5 * 0.4)
     assert u >= 0.5 * 0.4 / 3**0.5

@@ -24,14 +24,40 @@ from vividowl.core.plan.unknowns import Known, new_film, sample_unknowns, triang
 from vividowl.core.quantities.errors import CoreError, OutOfRange
 from vividowl.words import sentence
 
-DEAD = Known(1.26, 0.03, 48.0, 24.2, 0.62, 0.05, 95.0, True, months=41, surroundings="dusty", die_mm2=195.0)
-HEALTHY = Known(0.62, 0.02, 38.0, 23.0, 0.13, 0.02, 95.0, months=7, surroundings="normal", die_mm2=195.0)
+DEAD = Known(
+    resistance=1.26,
+    resistance_u=0.03,
+    power=48.0,
+    room_c=24.2,
+    interface=0.62,
+    interface_u=0.05,
+    limit_c=95.0,
+    held=True,
+    months=41,
+    surroundings="dusty",
+    die_mm2=195.0,
+)
+HEALTHY = Known(
+    resistance=0.62,
+    resistance_u=0.02,
+    power=38.0,
+    room_c=23.0,
+    interface=0.13,
+    interface_u=0.02,
+    limit_c=95.0,
+    months=7,
+    surroundings="normal",
+    die_mm2=195.0,
+)
 BOTH = (Action.CLEAN, Action.REPASTE)
-LEAVE_IT, CLEAN = Option(LEAVE, "leave it alone"), Option("clean", "clean only", (Action.CLEAN,))
+LEAVE_IT, CLEAN = (
+    Option(key=LEAVE, words="leave it alone"),
+    Option(key="clean", words="clean only", actions=(Action.CLEAN,)),
+)
 
 
 def repaste(kind):
-    return Option(kind, kind, BOTH, material(kind))
+    return Option(key=kind, words=kind, actions=BOTH, material=material(kind))
 
 
 def test_leaving_it_alone_changes_nothing_and_keeps_what_was_measured():
@@ -110,14 +136,14 @@ def test_a_triangle_has_its_textbook_mean_and_median():
 
 def test_an_undervolt_saves_by_the_square_of_the_voltage():
     # P ~ f V^2 (handbook/tuning.md). 100 mV of about 1.05 V save 18 % of what is dynamic.
-    (p,) = predict(DEAD, [Option("tune", "", (Action.TUNE,), undervolt_mv=100)], 1)
+    (p,) = predict(DEAD, [Option(key="tune", words="", actions=(Action.TUNE,), undervolt_mv=100)], 1)
     saved = p.gain_k.median / (48.0 * 1.26)
     assert saved == pytest.approx(0.85 * (1 - (0.95 / 1.05) ** 2), abs=0.03)
     assert p.resistance.median == pytest.approx(1.26, abs=0.01)
 
 
 def test_a_cap_bounds_the_watts():
-    (p,) = predict(DEAD, [Option("cap", "", (Action.TUNE,), cap_w=30.0)], 1)
+    (p,) = predict(DEAD, [Option(key="cap", words="", actions=(Action.TUNE,), cap_w=30.0)], 1)
     assert p.watts.high <= 30.0
     assert p.die_c.median == pytest.approx(24.2 + 30 * 1.26, abs=0.5)
 
@@ -132,8 +158,18 @@ def test_no_more_watts_than_it_asks_for():
 
 def test_a_coupled_cover_helps_less_than_a_whole_new_way():
     # Heat went through the same cover before: less than the parallel of both ways, more than nothing.
-    fanless = Known(5.2, 0.1, 13.0, 24.0, 0.4, 0.03, 95.0, True, True)
-    (p,) = predict(fanless, [Option("cover", "", (Action.COVER,), cover_path=3.0)], 1)
+    fanless = Known(
+        resistance=5.2,
+        resistance_u=0.1,
+        power=13.0,
+        room_c=24.0,
+        interface=0.4,
+        interface_u=0.03,
+        limit_c=95.0,
+        held=True,
+        fanless=True,
+    )
+    (p,) = predict(fanless, [Option(key="cover", words="", actions=(Action.COVER,), cover_path=3.0)], 1)
     ideal = 0.4 + 1 / (1 / 4.8 + 1 / 3.0)
     assert ideal < p.resistance.median < 5.2
 
@@ -198,16 +234,16 @@ def test_a_density_that_nobody_has_is_refused():
 
 
 def candidates(known, materials=("paste_stiff", "gallium_alloy"), cents=None, acks=None, blocked=(), life=None):
-    options = make_options(Situation({k: material(k) for k in materials}, undervolt_mv=60))
+    options = make_options(Situation(die_materials={k: material(k) for k in materials}, undervolt_mv=60))
     found = predict(known, options, 1)
     return [
         Candidate(
-            o,
-            p,
-            o.key in blocked,
-            (acks or {}).get(o.key, 0),
-            (cents or {}).get(o.key, 5000),
-            (life or {}).get(o.key, 12),
+            option=o,
+            prediction=p,
+            blocked=o.key in blocked,
+            to_acknowledge=(acks or {}).get(o.key, 0),
+            total_cents=(cents or {}).get(o.key, 5000),
+            life_months=(life or {}).get(o.key, 12),
         )
         for o, p in zip(options, found, strict=True)
     ]
@@ -270,18 +306,30 @@ def test_cheaper_and_longest_rest_choose_among_what_helps():
 
 
 def test_options_follow_what_was_found():
-    plain = {o.key for o in make_options(Situation({}))}
+    plain = {o.key for o in make_options(Situation(die_materials={}))}
     assert plain == {LEAVE, "clean"}
     full = {
         o.key
-        for o in make_options(Situation({"Grey": material("paste_soft")}, True, False, True, True, 3.0, 50, None, True))
+        for o in make_options(
+            Situation(
+                die_materials={"Grey": material("paste_soft")},
+                pads=True,
+                pads_due=False,
+                putty=True,
+                shim=True,
+                cover_path=3.0,
+                undervolt_mv=50,
+                cap_w=None,
+                fan_drags=True,
+            )
+        )
     }
     assert {"putty:Grey", "shim:Grey", "fan", "fan:Grey", "cover", "cover:Grey", "tune", "tune_on_top"} <= full
-    due = make_options(Situation({"Grey": material("paste_soft")}, pads_due=True))
+    due = make_options(Situation(die_materials={"Grey": material("paste_soft")}, pads_due=True))
     assert [sentence(o.words) for o in due] == ["leave it alone", "clean only", "clean, Grey, new pads"]
     assert Action.PADS in due[-1].actions
     with refuses(CoreError, match="does not go on a die"):
-        make_options(Situation({"Soft": material("pad")}))
+        make_options(Situation(die_materials={"Soft": material("pad")}))
     assert all(CATALOGUE[k].film_um < 100 for k in DIE_KINDS)
 
 
@@ -306,7 +354,10 @@ def test_learning_needs_three_jobs_and_is_drawn_towards_one():
 
 def test_a_learnt_factor_moves_the_interface_and_nothing_else():
     usual, own = (
-        predict(DEAD, [Option("x", "", BOTH, replace(material("paste_soft"), own_factor=f))], 1)[0] for f in (1.0, 1.3)
+        predict(
+            DEAD, [Option(key="x", words="", actions=BOTH, material=replace(material("paste_soft"), own_factor=f))], 1
+        )[0]
+        for f in (1.0, 1.3)
     )
     assert own.interface.median == pytest.approx(1.3 * usual.interface.median, rel=0.001)
     behind = usual.resistance.median - usual.interface.median
@@ -320,7 +371,7 @@ def test_an_interval_knows_what_it_holds():
 
 
 def test_without_a_material_for_the_die_the_other_work_can_still_be_chosen():
-    s = Situation({}, pads=True, fan_drags=True, shim=True, undervolt_mv=50.0)
+    s = Situation(die_materials={}, pads=True, fan_drags=True, shim=True, undervolt_mv=50.0)
     keys = [o.key for o in make_options(s)]
     assert keys[:2] == [LEAVE, "clean"]
     assert not any(":" in key for key in keys)
@@ -331,7 +382,7 @@ def test_nothing_can_be_ranked_without_leaving_it_alone():
     (p,) = predict(DEAD, [CLEAN], 1)
     with refuses(CoreError, "Leaving it alone is missing"):
         rank(
-            [Candidate(CLEAN, p, False, 0, None, 12)],
+            [Candidate(option=CLEAN, prediction=p, blocked=False, to_acknowledge=0, total_cents=None, life_months=12)],
             Goal.COOLER,
             held=True,
             measurable_k=1.0,

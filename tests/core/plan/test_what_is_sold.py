@@ -9,16 +9,37 @@ from vividowl.core.plan.unknowns import Known
 from vividowl.core.quantities.words import say
 from vividowl.words import sentence
 
-DUSTY = Known(1.2, 0.03, 45.0, 24.0, interface=0.2, interface_u=0.02, months=40.0, surroundings="dusty")
-CLEAN = Known(0.8, 0.02, 45.0, 24.0, interface=0.15, interface_u=0.02, months=2.0, dust="none", old_interface="sound")
+DUSTY = Known(
+    resistance=1.2,
+    resistance_u=0.03,
+    power=45.0,
+    room_c=24.0,
+    interface=0.2,
+    interface_u=0.02,
+    months=40.0,
+    surroundings="dusty",
+)
+CLEAN = Known(
+    resistance=0.8,
+    resistance_u=0.02,
+    power=45.0,
+    room_c=24.0,
+    interface=0.15,
+    interface_u=0.02,
+    months=2.0,
+    dust="none",
+    old_interface="sound",
+)
 
 
 def placed(known, *, unseen=False, renew="", renews=Action.REPASTE, measurable_k=2.0):
     pads_due = renews is Action.PADS
-    options = make_options(Situation({"paste": material("paste_soft")}, pads_due=pads_due))
+    options = make_options(Situation(die_materials={"paste": material("paste_soft")}, pads_due=pads_due))
     found = predict(known, options, 7)
     candidates = [
-        Candidate(o, p, False, 0, cents, 12, unseen)
+        Candidate(
+            option=o, prediction=p, blocked=False, to_acknowledge=0, total_cents=cents, life_months=12, unseen=unseen
+        )
         for o, p, cents in zip(options, found, (0, 4000, 9000), strict=True)
     ]
     ranked = rank(

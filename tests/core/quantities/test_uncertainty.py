@@ -49,7 +49,7 @@ def test_published_rectangle():
 def test_published_uncertainty_of_a_resistance_against_the_uncertainties_library():
     # The library propagates linearly through rise / power; parts as documented in Tolerances (rectangles).
     reading = read_trace(simulate(Device(sustained_power=40, boost_power=45), room_c=24, seed=1), 24)
-    side = Side(Conditions(room_c=24.0), reading)
+    side = Side(conditions=Conditions(room_c=24.0), reading=reading)
     tol, root3 = Tolerances(), math.sqrt(3)
     to_come = abs(reading.window.remaining_rise_k)
     parts = (

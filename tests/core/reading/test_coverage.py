@@ -14,8 +14,8 @@ pytestmark = pytest.mark.long
 
 DEVICES = 40
 OPTIONS = (
-    Option("clean", "", (Action.CLEAN,)),
-    Option("repaste", "", (Action.CLEAN, Action.REPASTE), material("paste_soft")),
+    Option(key="clean", words="", actions=(Action.CLEAN,)),
+    Option(key="repaste", words="", actions=(Action.CLEAN, Action.REPASTE), material=material("paste_soft")),
 )
 
 

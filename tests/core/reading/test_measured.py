@@ -21,26 +21,29 @@ from vividowl.words import sentence
 
 def side(device, seed, room_c=24.0, **more):
     return Side(
-        Conditions(room_c=room_c, placement="stand"),
-        read_trace(simulate(device, room_c=room_c, seed=seed), room_c),
+        conditions=Conditions(room_c=room_c, placement="stand"),
+        reading=read_trace(simulate(device, room_c=room_c, seed=seed), room_c),
         **more,
     )
 
 
 def response(fast, middle, slow):
     return Response(
-        (Term(fast, 1.0, 0.01, 0.1), Term(middle, 40.0, 0.01, 1.0), Term(slow, 300.0, 0.01, 20.0)),
-        5.0,
-        (40.0, 40.0, 40.0),
-        0.2,
-        0.01,
-        0.02,
+        terms=(Term(fast, 1.0, 0.01, 0.1), Term(middle, 40.0, 0.01, 1.0), Term(slow, 300.0, 0.01, 20.0)),
+        base_power=5.0,
+        now=(40.0, 40.0, 40.0),
+        residual_k=0.2,
+        interface_u=0.01,
+        total_u=0.02,
     )
 
 
 def test_pooled_scatter_of_repeats_by_hand():
     # Deviations 1, 0, -1 and 0.5, -0.5: squares 2.5 over 3 degrees of freedom.
-    runs = [[Measured(v, 0.9) for v in (71, 70, 69)], [Measured(v, 0.9) for v in (60.5, 59.5)]]
+    runs = [
+        [Measured(value=v, scatter=0.9) for v in (71, 70, 69)],
+        [Measured(value=v, scatter=0.9) for v in (60.5, 59.5)],
+    ]
     (before, after), repeats = pool(runs)
     s = (2.5 / 3) ** 0.5
     assert repeats
@@ -51,13 +54,18 @@ def test_pooled_scatter_of_repeats_by_hand():
 
 
 def test_one_repeat_is_too_few_and_the_default_stands():
-    (before, _), repeats = pool([[Measured(70, 0.6), Measured(71, 0.6)], [Measured(60, 0.6)]])
+    (before, _), repeats = pool(
+        [[Measured(value=70, scatter=0.6), Measured(value=71, scatter=0.6)], [Measured(value=60, scatter=0.6)]]
+    )
     assert not repeats
     assert before.scatter == pytest.approx(0.6 / 2**0.5)
 
 
 def test_what_both_sides_share_cancels():
-    a, b = Measured(70, 0.3, 0.2, 5.0), Measured(60, 0.3, 0.2, 5.0)
+    a, b = (
+        Measured(value=70, scatter=0.3, drift=0.2, shared=5.0),
+        Measured(value=60, scatter=0.3, drift=0.2, shared=5.0),
+    )
     assert difference_u95(a, b) == pytest.approx(2 * (2 * (0.3**2 + 0.2**2)) ** 0.5)
     assert a.u95 > 10
 
@@ -126,7 +134,10 @@ def test_scores_durations_and_frame_rates_by_the_handbook(mild, name, before, af
 
 
 def test_recordings_of_one_phone_are_compared_by_their_difference(mild):
-    before, after = (Recorded(level, True, -60.0, None, True) for level in (-30.0, -36.5))
+    before, after = (
+        Recorded(level_db=level, room_out=True, room_db=-60.0, floor_db=None, marked_place=True)
+        for level in (-30.0, -36.5)
+    )
     found = compare(side(mild, 1, recording=before), side(mild, 2, recording=after))
     effect = found.effect("recorded_level")
     assert (effect.difference, effect.shown) == (-6.5, Shown.BETTER)
@@ -143,8 +154,8 @@ def test_recordings_of_one_phone_are_compared_by_their_difference(mild):
     ],
 )
 def test_a_step_back_or_another_gain_is_no_quieter_fan(mild, change, why):
-    before = Recorded(-30.0, True, -60.0, -80.0, True)
-    after = replace(Recorded(-36.5, True, -60.0, -80.0, True), **change)
+    before = Recorded(level_db=-30.0, room_out=True, room_db=-60.0, floor_db=-80.0, marked_place=True)
+    after = replace(Recorded(level_db=-36.5, room_out=True, room_db=-60.0, floor_db=-80.0, marked_place=True), **change)
     effect = compare(side(mild, 1, recording=before), side(mild, 2, recording=after)).effect("recorded_level")
     assert (effect.difference, effect.shown) == (None, Shown.NOT_KNOWN)
     assert why in sentence(effect.working)
@@ -176,6 +187,6 @@ def test_a_share_is_a_share():
 
 
 def test_repeats_in_one_sitting_do_not_make_the_scatter_vanish():
-    (before, after), repeats = pool([[Measured(70.0, 1.0)] * 3, [Measured(60.0, 1.0)] * 3])
+    (before, after), repeats = pool([[Measured(value=70.0, scatter=1.0)] * 3, [Measured(value=60.0, scatter=1.0)] * 3])
     assert repeats
     assert before.scatter == after.scatter == pytest.approx(0.2 / 3**0.5)

@@ -5,7 +5,7 @@ import pytest
 from vividowl.core.heat.air import FAN_RESISTANCE_EXPONENT
 from vividowl.core.reading.measured import BEHIND_INTERFACE_SHARE, Measured, at_speed_of
 
-OF = Measured(0.80, 0.01)
+OF = Measured(value=0.80, scatter=0.01)
 
 
 def at(rpm, other=0.80, other_rpm=3000.0):

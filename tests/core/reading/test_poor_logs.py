@@ -95,7 +95,9 @@ def test_without_a_step_of_load_nothing_is_called_one(whole):
     flat = with_only(
         whole, cpu_power=np.full(len(whole.time_s), 30.0), cpu_temperature=np.full(len(whole.time_s), 50.0)
     )
-    assert find_load(flat) == LoadPhase(0.0, 0.0, float(flat.time_s[-1]), False, "power")
+    assert find_load(flat) == LoadPhase(
+        onset_s=0.0, boost_end_s=0.0, end_s=float(flat.time_s[-1]), seen=False, signal="power"
+    )
 
 
 def test_what_there_are_no_samples_for_is_not_known(whole):

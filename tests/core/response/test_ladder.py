@@ -11,12 +11,12 @@ from vividowl.core.response.terms import Response, Term, common_boundary
 from vividowl.words import sentence
 
 RESPONSE = Response(
-    (Term(0.5, 1.0, 0.02, 0.1), Term(0.8, 40.0, 0.02, 1.0), Term(0.2, 300.0, 0.02, 20.0)),
-    4.0,
-    (40.0, 40.0, 40.0),
-    0.3,
-    0.02,
-    0.03,
+    terms=(Term(0.5, 1.0, 0.02, 0.1), Term(0.8, 40.0, 0.02, 1.0), Term(0.2, 300.0, 0.02, 20.0)),
+    base_power=4.0,
+    now=(40.0, 40.0, 40.0),
+    residual_k=0.3,
+    interface_u=0.02,
+    total_u=0.03,
 )
 
 
@@ -86,7 +86,9 @@ def test_no_fall_no_culprit():
 def told_by_log(interface, sink, chassis):
     parts = ((interface, 1.0), (sink, 40.0), (chassis, 300.0))
     terms = tuple(Term(r, tau, 0.01, 1.0) for r, tau in parts if r)
-    return Response(terms, 5.0, tuple(0.0 for _ in terms), 0.2, 0.01, 0.02)
+    return Response(
+        terms=terms, base_power=5.0, now=tuple(0.0 for _ in terms), residual_k=0.2, interface_u=0.01, total_u=0.02
+    )
 
 
 def test_heatsink_and_air_are_one_rung_where_only_a_log_tells():
@@ -97,14 +99,14 @@ def test_heatsink_and_air_are_one_rung_where_only_a_log_tells():
 
 def test_what_answers_like_a_thick_lid_is_not_split():
     terms = (Term(0.1, 0.5, 0.01, 0.1), Term(0.4, 8.0, 0.01, 1.0), Term(0.5, 90.0, 0.01, 9.0))
-    lidded = Response(terms, 5.0, (0.0, 0.0, 0.0), 0.2, 0.01, 0.02)
+    lidded = Response(terms=terms, base_power=5.0, now=(0.0, 0.0, 0.0), residual_k=0.2, interface_u=0.01, total_u=0.02)
     assert [r.name for r in build_ladder(75, 25, 50, response=lidded).rungs] == ["whole"]
 
 
 def test_two_responses_are_parted_where_nothing_lies_across():
     def lidded(slow_s):
         terms = (Term(0.4, 8.0, 0.01, 1.0), Term(0.5, slow_s, 0.01, 9.0))
-        return Response(terms, 5.0, (0.0, 0.0), 0.2, 0.01, 0.02)
+        return Response(terms=terms, base_power=5.0, now=(0.0, 0.0), residual_k=0.2, interface_u=0.01, total_u=0.02)
 
     assert common_boundary(lidded(90.0), lidded(80.0)) == 25.0
     assert common_boundary(lidded(28.0), lidded(17.0)) is None
@@ -139,11 +141,11 @@ def test_a_boundary_that_both_responses_share_parts_the_rise():
     assert parted.rungs[-1].drop_k == pytest.approx(part * 50)
     assert u > 0
     spread = Response(
-        tuple(Term(0.2, tau, 0.02, 1.0) for tau in (1.0, 1.5, 2.2, 3.3, 5.0, 7.5, 11.0, 17.0, 25.0)),
-        4.0,
-        (40.0,) * 9,
-        0.3,
-        0.02,
-        0.03,
+        terms=tuple(Term(0.2, tau, 0.02, 1.0) for tau in (1.0, 1.5, 2.2, 3.3, 5.0, 7.5, 11.0, 17.0, 25.0)),
+        base_power=4.0,
+        now=(40.0,) * 9,
+        residual_k=0.3,
+        interface_u=0.02,
+        total_u=0.03,
     )
     assert common_boundary(spread, spread) is None

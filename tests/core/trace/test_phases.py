@@ -69,7 +69,10 @@ def test_one_state_cannot_be_told_apart_and_says_what_to_log():
 
 
 def test_states_that_are_nearly_alike_are_refused_by_their_condition():
-    states = [State(45, 80, 53, 47), State(47, 83, 55, 49)]
+    states = [
+        State(cpu_power=45, gpu_power=80, cpu_rise_k=53, gpu_rise_k=47),
+        State(cpu_power=47, gpu_power=83, cpu_rise_k=55, gpu_rise_k=49),
+    ]
     with refuses(NotEnoughData, match=r"condition number .* allowed is up to 10"):
         couple(states)
     with refuses(NotEnoughData, match="with 1 load state"):
@@ -78,7 +81,10 @@ def test_states_that_are_nearly_alike_are_refused_by_their_condition():
 
 def test_published_superposition_is_solved_exactly():
     # Two states, four numbers: plain algebra.
-    states = [State(50, 0, 50 * CC, 50 * GC), State(0, 80, 80 * CG, 80 * GG)]
+    states = [
+        State(cpu_power=50, gpu_power=0, cpu_rise_k=50 * CC, gpu_rise_k=50 * GC),
+        State(cpu_power=0, gpu_power=80, cpu_rise_k=80 * CG, gpu_rise_k=80 * GG),
+    ]
     found = couple(states)
     assert (found.cpu, found.cpu_from_gpu, found.gpu_from_cpu, found.gpu) == pytest.approx((CC, CG, GC, GG))
     assert found.condition == pytest.approx(80 / 50)
@@ -100,6 +106,10 @@ def test_twenty_watts_less_on_graphics_cool_the_processor():
 
 def test_a_chip_that_cools_while_it_works_has_no_resistance():
     # A rise that falls with the own power cannot be a resistance, whatever the least squares say.
-    states = [State(40, 5, 5.0, 20.0), State(5, 75, 50.0, 5.0), State(40, 75, 20.0, 20.0)]
+    states = [
+        State(cpu_power=40, gpu_power=5, cpu_rise_k=5.0, gpu_rise_k=20.0),
+        State(cpu_power=5, gpu_power=75, cpu_rise_k=50.0, gpu_rise_k=5.0),
+        State(cpu_power=40, gpu_power=75, cpu_rise_k=20.0, gpu_rise_k=20.0),
+    ]
     with refuses(NotEnoughData, "cannot be told apart"):
         couple(states)

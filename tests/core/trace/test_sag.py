@@ -76,10 +76,12 @@ def test_the_reading_and_the_verdict_say_it_in_words():
     assert not steady.sag.told
     assert any("it holds its power: 12.0 → 12.0 W" in s for s in sentences(findings(steady, 22.0)))
     conditions = Conditions(load="the same", fan="no fan", placement="desk", room_c=22.0)
-    found = compare(Side(conditions, reading), Side(conditions, steady))
+    found = compare(Side(conditions=conditions, reading=reading), Side(conditions=conditions, reading=steady))
     assert any("17.9 → 12.4 W before, 12.0 → 12.0 W after" in s for s in sentences(found.reasons))
     # Without a fan both minutes are told even where nothing sags; beside a fan they are not.
     for fan, told in (("no fan", True), ("automatic", False)):
         given = replace(conditions, fan=fan)
-        reasons = sentences(compare(Side(given, steady), Side(given, steady)).reasons)
+        reasons = sentences(
+            compare(Side(conditions=given, reading=steady), Side(conditions=given, reading=steady)).reasons
+        )
         assert any("12.0 → 12.0 W before" in s for s in reasons) is told

@@ -22,7 +22,17 @@ from vividowl.words import sentences
 DIE, POWER, CLOCK, FAN = Role.CPU_TEMPERATURE, Role.CPU_POWER, Role.CPU_CLOCK, Role.FAN_SPEED
 USE, OUTRIGHT = Role.CPU_UTILISATION, (Verdict.IMPROVED, Verdict.WORSE)
 SAME = Conditions(
-    "even load", "automatic", "performance", "stand", "cold", "1.2", "none", "processor", 24.0, 15.0, "Die [°C]"
+    load="even load",
+    fan="automatic",
+    power_profile="performance",
+    placement="stand",
+    start="cold",
+    firmware="1.2",
+    tuning="none",
+    sensor="processor",
+    room_c=24.0,
+    duration_min=15.0,
+    die_column="Die [°C]",
 )
 
 
@@ -38,7 +48,7 @@ def side(device, seed, *, given=SAME, drop=(), room_c=24.0, **changes):
     channels = {r: v for r, v in trace.channels.items() if r not in (*drop, Role.EXHAUST_TEMPERATURE)}
     for name, change in changes.items():
         channels[Role(name)] = change(trace.time_s, channels[Role(name)])
-    return Side(given, read_trace(Trace(trace.time_s, channels), given.room_c))
+    return Side(conditions=given, reading=read_trace(Trace(trace.time_s, channels), given.room_c))
 
 
 def standing(found, name):
@@ -170,7 +180,7 @@ def test_power_that_moved_to_the_other_chip_is_no_gain(steady):
     for share, shift in ((0.8, 0.0), (0.5, 5.0)):
         channels, time_s = both(share)
         channels[DIE] = channels[DIE] - shift * (channels[USE] > 50)
-        sides.append(Side(SAME, read_trace(Trace(time_s, channels), 24.0)))
+        sides.append(Side(conditions=SAME, reading=read_trace(Trace(time_s, channels), 24.0)))
     found = compare(*sides)
     assert standing(found, "split") is Standing.DOUBTFUL
     assert found.verdict not in OUTRIGHT
@@ -184,10 +194,20 @@ def test_a_split_that_the_shared_cooler_does_not_explain_is_no_doubt(steady):
             watts = channels[POWER]
             channels |= {POWER: share * watts, Role.GPU_POWER: (1 - share) * watts}
             reading = read_trace(Trace(trace.time_s, channels), 24.0)
-            yield Side(SAME, replace(reading, chips=replace(reading.chips, coupled=coupled)))
+            yield Side(conditions=SAME, reading=replace(reading, chips=replace(reading.chips, coupled=coupled)))
 
     def numbers(own):
-        return Coupled(own, 0.9, 0.8, 1.1, *4 * (0.02,), 3.0)
+        return Coupled(
+            cpu=own,
+            cpu_from_gpu=0.9,
+            gpu_from_cpu=0.8,
+            gpu=1.1,
+            cpu_u=0.02,
+            cpu_from_gpu_u=0.02,
+            gpu_from_cpu_u=0.02,
+            gpu_u=0.02,
+            condition=3.0,
+        )
 
     assert doubted(compare(*sides(None)), "split")
     # 0.05 K/W between the chips and 6 W that moved are 0.3 K of 8 K; 1.0 K/W would be 6 K of them.
@@ -207,7 +227,12 @@ def test_a_split_that_the_shared_cooler_does_not_explain_is_no_doubt(steady):
 def test_a_fan_that_was_heard_needs_no_log(steady, speeds, expected, carries):
     better = replace(steady, interface=steady.interface - 0.15)
     sides = [
-        replace(side(device, seed, drop=(FAN,)), recording=Recorded(-30.0, True, -60.0, None, True, rpm))
+        replace(
+            side(device, seed, drop=(FAN,)),
+            recording=Recorded(
+                level_db=-30.0, room_out=True, room_db=-60.0, floor_db=None, marked_place=True, fan_rpm=rpm
+            ),
+        )
         for device, seed, rpm in zip((steady, better), (1, 2), speeds, strict=True)
     ]
     found = compare(*sides)
@@ -226,7 +251,13 @@ def test_quieter_with_a_fan_that_nobody_noted_is_an_if(steady):
     given = replace(SAME, fan=None)
     bare = {"given": given, "drop": (FAN,)}
     loud, calm = (
-        [replace(side(steady, seed, **bare), noise=NoiseFigure(level, False, "vent", 0.3, 3)) for seed in seeds]
+        [
+            replace(
+                side(steady, seed, **bare),
+                noise=NoiseFigure(level_db=level, upper_bound=False, place="vent", distance_m=0.3, readings=3),
+            )
+            for seed in seeds
+        ]
         for level, seeds in ((50.0, (1, 3)), (40.0, (2, 4)))
     )
     found = compare(loud, calm)
@@ -238,7 +269,7 @@ def test_a_room_in_both_logs_is_checked(steady):
     def logged(seed):
         trace = simulate(steady, room_c=24.0, seed=seed)
         channels = {**trace.channels, Role.ROOM_TEMPERATURE: np.full(len(trace.time_s), 24.0)}
-        return Side(SAME, read_trace(Trace(trace.time_s, channels), 24.0))
+        return Side(conditions=SAME, reading=read_trace(Trace(trace.time_s, channels), 24.0))
 
     assert standing(compare(logged(1), logged(2)), "room") is Standing.CHECKED
 
@@ -247,7 +278,10 @@ def test_a_thermometer_that_no_idle_can_check_is_only_noted(steady):
     def without_idle(seed):
         trace = simulate(steady, room_c=24.0, seed=seed, lead_s=0.0, tail_s=0.0)
         cut = slice(30, None)
-        return Side(SAME, read_trace(Trace(trace.time_s[cut], {r: v[cut] for r, v in trace.channels.items()}), 24.0))
+        return Side(
+            conditions=SAME,
+            reading=read_trace(Trace(trace.time_s[cut], {r: v[cut] for r, v in trace.channels.items()}), 24.0),
+        )
 
     assert standing(compare(without_idle(1), without_idle(2)), "thermometer") is Standing.NOTED
 
@@ -265,7 +299,7 @@ def test_a_split_that_stays_is_checked_and_one_without_watts_is_not_asked(steady
         trace = simulate(steady, room_c=24.0, seed=seed)
         channels = dict(trace.channels)
         channels[Role.GPU_POWER] = of_graphics * channels[POWER]
-        return Side(SAME, read_trace(Trace(trace.time_s, channels), 24.0))
+        return Side(conditions=SAME, reading=read_trace(Trace(trace.time_s, channels), 24.0))
 
     assert standing(compare(shared(1, 0.5), shared(2, 0.5)), "split") is Standing.CHECKED
     assert standing(compare(shared(1, 0.5), side(steady, 2)), "split") is None

@@ -36,8 +36,12 @@ def side(device, seed, *, noise_db=None, drop=(), **conditions):
     room = given.room_c
     trace = simulate(device, room_c=room if room is not None else 24.0, seed=seed)
     trace = Trace(trace.time_s, {r: v for r, v in trace.channels.items() if r not in drop})
-    noise = NoiseFigure(noise_db, False, "vent", 0.3, 3) if noise_db is not None else None
-    return Side(given, read_trace(trace, room), noise)
+    noise = (
+        NoiseFigure(level_db=noise_db, upper_bound=False, place="vent", distance_m=0.3, readings=3)
+        if noise_db is not None
+        else None
+    )
+    return Side(conditions=given, reading=read_trace(trace, room), noise=noise)
 
 
 def test_a_good_service_on_a_throttled_machine_leads_with_kelvins_at_equal_work(chalk, cured):
@@ -146,7 +150,11 @@ def test_one_level_on_each_side_carries_no_verdict(mild):
 
 def test_noise_from_another_place_is_not_compared(mild):
     after = side(mild, 24)
-    after = Side(after.conditions, after.reading, NoiseFigure(41, False, "keyboard", 0.3, 3))
+    after = Side(
+        conditions=after.conditions,
+        reading=after.reading,
+        noise=NoiseFigure(level_db=41, upper_bound=False, place="keyboard", distance_m=0.3, readings=3),
+    )
     found = compare(side(mild, 23, noise_db=46), after)
     assert found.effect("noise").shown is Shown.NOT_KNOWN
     assert "not comparable" in sentence(found.effect("noise").working)
@@ -154,14 +162,22 @@ def test_noise_from_another_place_is_not_compared(mild):
 
 def test_a_level_that_the_room_drowned_is_an_upper_bound_and_that_is_said(mild):
     after = side(mild, 24)
-    after = Side(after.conditions, after.reading, NoiseFigure(41, True, "vent", 0.3, 3))
+    after = Side(
+        conditions=after.conditions,
+        reading=after.reading,
+        noise=NoiseFigure(level_db=41, upper_bound=True, place="vent", distance_m=0.3, readings=3),
+    )
     noise = compare(side(mild, 23, noise_db=46), after).effect("noise")
     assert "upper bound" in sentence(noise.working)
 
 
 def test_noise_from_another_distance_is_converted_and_that_is_said(mild):
     after = side(mild, 26)
-    after = Side(after.conditions, after.reading, NoiseFigure(46 - 6.02, False, "vent", 0.6, 3))
+    after = Side(
+        conditions=after.conditions,
+        reading=after.reading,
+        noise=NoiseFigure(level_db=46 - 6.02, upper_bound=False, place="vent", distance_m=0.6, readings=3),
+    )
     noise = compare(side(mild, 25, noise_db=46), after).effect("noise")
     assert noise.difference == pytest.approx(0, abs=0.01)
     assert "converted from 0.6 m to 0.3 m" in sentence(noise.working)
@@ -257,7 +273,7 @@ def test_a_logged_fan_needs_no_setting_and_a_noted_place_no_if(mild):
 def with_fan(found, rpm):
     trace = simulate(found, room_c=24.0, seed=3)
     fan = np.full(len(trace.time_s), float(rpm))
-    return Side(SAME, read_trace(Trace(trace.time_s, {**trace.channels, Role.FAN_SPEED: fan}), 24.0))
+    return Side(conditions=SAME, reading=read_trace(Trace(trace.time_s, {**trace.channels, Role.FAN_SPEED: fan}), 24.0))
 
 
 @pytest.mark.parametrize("rpm", [0, 1500])

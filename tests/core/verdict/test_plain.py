@@ -18,17 +18,41 @@ from vividowl.words.sentence import spoken
 def effect(quantity, before=None, after=None, shown=Shown.NOT_KNOWN, difference=None):
     if difference is None and before is not None and after is not None:
         difference = after - before
-    return Effect(quantity, quantity, "", before, after, None, None, difference, 1.0, shown, "")
+    return Effect(
+        quantity=quantity,
+        words=quantity,
+        unit="",
+        before=before,
+        after=after,
+        before_u95=None,
+        after_u95=None,
+        difference=difference,
+        u95=1.0,
+        shown=shown,
+        working="",
+    )
 
 
 HEADLINE = (Phrase("the headline"),)
-DOUBTS = tuple(Assumption(name, Standing.UNKNOWN, "", "", carries=True) for name in ("fan", "placement"))
+DOUBTS = tuple(
+    Assumption(name=name, standing=Standing.UNKNOWN, why="", remedy="", carries=True) for name in ("fan", "placement")
+)
 
 
 def told(verdict=Verdict.IMPROVED, assumes=(), hidden=None, phrases=HEADLINE, **effects):
     named = {name: effect(name) for name in ("die_temperature", "rise", "power", "throttle_share", "noise")}
     named |= {name: effect(name, *values) for name, values in effects.items()}
-    return plain_words(Comparison(verdict, phrases, (), tuple(named.values()), (), assumes, hidden))
+    return plain_words(
+        Comparison(
+            verdict=verdict,
+            phrases=phrases,
+            reasons=(),
+            effects=tuple(named.values()),
+            conditions=(),
+            assumes=assumes,
+            hidden_gain_k=hidden,
+        )
+    )
 
 
 def codes(words):

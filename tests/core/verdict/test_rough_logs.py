@@ -155,7 +155,7 @@ def test_two_unsettled_runs_of_unlike_length_are_set_against_each_other_at_equal
     from vividowl.core.verdict.parts import Side
 
     same = Conditions(load="even", fan="automatic", placement="stand", room_c=24.0)
-    found = compare(Side(same, ran(240)), Side(same, ran(420)))
+    found = compare(Side(conditions=same, reading=ran(240)), Side(conditions=same, reading=ran(420)))
     assert found.verdict is Verdict.NO_DIFFERENCE_SHOWN
     assert abs(found.effect("rise").difference) < 1.0
     assert "at 4.0 min of load on both sides" in sentence(found.effect("rise").working)

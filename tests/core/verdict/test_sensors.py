@@ -26,7 +26,7 @@ DEVICE = Device(limit_c=100, sustained_power=45, boost_power=60, interface=0.4, 
 def side(device, seed, room_c=24.0, drop=()):
     trace = simulate(device, room_c=room_c, seed=seed)
     trace = Trace(trace.time_s, {r: v for r, v in trace.channels.items() if r not in drop})
-    return Side(replace(SAME, room_c=room_c), read_trace(trace, room_c))
+    return Side(conditions=replace(SAME, room_c=room_c), reading=read_trace(trace, room_c))
 
 
 def by_role(found):

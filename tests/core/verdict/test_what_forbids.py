@@ -17,14 +17,29 @@ from vividowl.core.verdict.parts import Shown, Side
 from vividowl.core.verdict.verdicts import Verdict
 from vividowl.words import sentence, sentences
 
-SAME = Conditions("even load", "fixed", "performance", "stand", "cold", "1.2", "none", "processor", 24.0, None)
+SAME = Conditions(
+    load="even load",
+    fan="fixed",
+    power_profile="performance",
+    placement="stand",
+    start="cold",
+    firmware="1.2",
+    tuning="none",
+    sensor="processor",
+    room_c=24.0,
+    duration_min=None,
+)
 
 
 def side(device, seed, change=lambda t: t, *, lead_s=60.0, noise_db=None, **conditions):
     trace = change(simulate(device, room_c=24.0, seed=seed, lead_s=lead_s))
     given = replace(SAME, **conditions)
-    noise = NoiseFigure(noise_db, False, "vent", 0.3, 3) if noise_db is not None else None
-    return Side(given, read_trace(trace, given.room_c), noise)
+    noise = (
+        NoiseFigure(level_db=noise_db, upper_bound=False, place="vent", distance_m=0.3, readings=3)
+        if noise_db is not None
+        else None
+    )
+    return Side(conditions=given, reading=read_trace(trace, given.room_c), noise=noise)
 
 
 def without(*roles):

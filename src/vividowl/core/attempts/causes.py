@@ -112,7 +112,7 @@ SPEAKS: Mapping[Sign, Mapping[Cause, float]] = {
 FROM_OUTSIDE = (Cause.FAN_PLUG, Cause.NOT_RUN_IN, Cause.AIR)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Ranked:
     """A cause. share: of ten such failures how many tenths it would be, by the usual order and what speaks here [1];
     speaks, against: the signs; answer: what its check showed; opens: whether the check opens the device."""
@@ -193,12 +193,12 @@ def find_causes(
     total = sum(weights.values())
     ranked = [
         Ranked(
-            cause,
-            weights[cause] / total if total > 0 else 0.0,
-            tuple(e for e in signs if SPEAKS[e.sign].get(cause, 1.0) > 1.0),
-            tuple(e for e in signs if SPEAKS[e.sign].get(cause, 1.0) < 1.0),
-            told.get(cause, CheckResult.OPEN),
-            cause not in FROM_OUTSIDE,
+            cause=cause,
+            share=weights[cause] / total if total > 0 else 0.0,
+            speaks=tuple(e for e in signs if SPEAKS[e.sign].get(cause, 1.0) > 1.0),
+            against=tuple(e for e in signs if SPEAKS[e.sign].get(cause, 1.0) < 1.0),
+            answer=told.get(cause, CheckResult.OPEN),
+            opens=cause not in FROM_OUTSIDE,
         )
         for cause in causes
     ]

@@ -69,7 +69,7 @@ class Evidence:
     words: Words
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Attempted:
     """What is known of an attempt. before, after: readings, None where there is no log; resistance_before, resistances:
     of Before, and of the After logs in the order in which they were made [K/W]; kinds: laid on the dies; gaps_filled: a

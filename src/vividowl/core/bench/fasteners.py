@@ -54,7 +54,7 @@ LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ"
 PLACES_MOST = 200  # on one map; a limit of the product
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Place:
     """A screw, a plug or a pad. x and y: where it sits, as a share of the outline's width and height; holds: what a
     screw holds, what is plugged, or what a pad cools; a screw's class is length [mm], drive and head; number: printed
@@ -74,7 +74,7 @@ class Place:
     thickness_mm: float | None = None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ScrewClass:
     """Screws that may be swapped for one another: letter and shape, length [mm], drive and head, and how many."""
 
@@ -145,10 +145,12 @@ def classes_of(places: Sequence[Place]) -> tuple[ScrewClass, ...]:
             counts[key] = counts.get(key, 0) + 1
     return tuple(
         ScrewClass(
-            LETTERS[i % len(LETTERS)] + (str(i // len(LETTERS) + 1) if i >= len(LETTERS) else ""),
-            SHAPES[i % len(SHAPES)],
-            *key,
-            count,
+            letter=LETTERS[i % len(LETTERS)] + (str(i // len(LETTERS) + 1) if i >= len(LETTERS) else ""),
+            shape=SHAPES[i % len(SHAPES)],
+            length_mm=key[0],
+            drive=key[1],
+            head=key[2],
+            count=count,
         )
         for i, (key, count) in enumerate(counts.items())
     )

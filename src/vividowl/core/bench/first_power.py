@@ -13,7 +13,7 @@ from vividowl.core.quantities.words import Words, listed, say
 BOOT_MOST_S = 40.0  # [s] to a picture; common practice, no source
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class PowerCheck:
     """words; plugs: parts of the map that feed it; causes when it fails, most likely first; kinds of device that have
     it, empty for all; needs: a trait of the device without which there is nothing to look at, empty for none."""
@@ -33,7 +33,7 @@ class PowerCheck:
 
 def _check(name: str, plugs: tuple[str, ...], causes: int, *kinds: str, needs: str = "") -> PowerCheck:
     reasons = tuple(say(f"power-{name}.cause-{n}") for n in range(1, causes + 1))
-    return PowerCheck(say(f"power-{name}"), plugs, reasons, kinds, needs)
+    return PowerCheck(words=say(f"power-{name}"), plugs=plugs, causes=reasons, kinds=kinds, needs=needs)
 
 
 # handbook/bench.md; common practice, no source.

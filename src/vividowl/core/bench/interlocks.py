@@ -85,7 +85,7 @@ NEVER_SKIPPED = frozenset(
 )
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Device:
     """What the rules must know of the device and its plan. kind: laptop, console, handheld or other, empty in a list of
     an older program; two_dies: the cooler sits on a processor and a graphics die;
@@ -105,7 +105,7 @@ class Device:
     kind: str = ""
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Interlock:
     """A rule. acts that it guards; needs: facts that must hold; bars: facts that must not; only: the device trait that
     it is for, empty for all; hard: it is no rule of order
@@ -140,14 +140,14 @@ class Interlock:
 # instructions come first.
 INTERLOCKS: tuple[Interlock, ...] = (
     Interlock(
-        "power_first",
-        ("cover_screws_out", "cover_off", "battery_off", "inner_screws_out", "plug_off", "cooler_off", "inside"),
+        rule="power_first",
+        acts=("cover_screws_out", "cover_off", "battery_off", "inner_screws_out", "plug_off", "cooler_off", "inside"),
         needs=("power_off", "unplugged"),
     ),
-    Interlock("cooler_on_battery", ("cooler_off",), needs=("battery_off",), only="has_battery"),
+    Interlock(rule="cooler_on_battery", acts=("cooler_off",), needs=("battery_off",), only="has_battery"),
     Interlock(
-        "battery_first",
-        (
+        rule="battery_first",
+        acts=(
             "inner_screws_out",
             "plug_off",
             "dust_out",
@@ -164,46 +164,50 @@ INTERLOCKS: tuple[Interlock, ...] = (
         needs=("battery_off",),
         only="has_battery",
     ),
-    Interlock("lift_first", ("cleaned", "applied", "applied_gpu", "alloy_applied"), needs=("cooler_off",)),
-    Interlock("clean_first", ("applied", "applied_gpu", "alloy_applied"), needs=("cleaned",)),
-    Interlock("clean_between", ("applied",), bars=("applied",)),
-    Interlock("clean_between_gpu", ("applied_gpu",), bars=("applied_gpu",)),
-    Interlock("second_coat", ("coated",), needs=("coated_once",), hard=True),
-    Interlock("coat_first", ("insulated",), needs=("coated",), only="coat", hard=True),
-    Interlock("insulate_before_alloy", ("alloy_applied",), needs=("insulated",), hard=True),
-    Interlock("no_alloy_near_aluminium", ("alloy_applied",), bars=(ALUMINIUM_SEEN,), hard=True),
-    Interlock("second_film", ("cooler_on", "covered"), bars=("film_on",)),
-    Interlock("interface_first", ("covered", "cooler_on"), needs=("applied",), bars=(BARE,), hard=True),
+    Interlock(rule="lift_first", acts=("cleaned", "applied", "applied_gpu", "alloy_applied"), needs=("cooler_off",)),
+    Interlock(rule="clean_first", acts=("applied", "applied_gpu", "alloy_applied"), needs=("cleaned",)),
+    Interlock(rule="clean_between", acts=("applied",), bars=("applied",)),
+    Interlock(rule="clean_between_gpu", acts=("applied_gpu",), bars=("applied_gpu",)),
+    Interlock(rule="second_coat", acts=("coated",), needs=("coated_once",), hard=True),
+    Interlock(rule="coat_first", acts=("insulated",), needs=("coated",), only="coat", hard=True),
+    Interlock(rule="insulate_before_alloy", acts=("alloy_applied",), needs=("insulated",), hard=True),
+    Interlock(rule="no_alloy_near_aluminium", acts=("alloy_applied",), bars=(ALUMINIUM_SEEN,), hard=True),
+    Interlock(rule="second_film", acts=("cooler_on", "covered"), bars=("film_on",)),
+    Interlock(rule="interface_first", acts=("covered", "cooler_on"), needs=("applied",), bars=(BARE,), hard=True),
     Interlock(
-        "interface_first_gpu",
-        ("covered", "cooler_on"),
+        rule="interface_first_gpu",
+        acts=("covered", "cooler_on"),
         needs=("applied_gpu",),
         bars=(BARE_GPU,),
         only="two_dies",
         hard=True,
     ),
     Interlock(
-        "inspect_alloy",
-        ("covered", "cooler_on", "battery_on", "powered", "power_on_ok"),
+        rule="inspect_alloy",
+        acts=("covered", "cooler_on", "battery_on", "powered", "power_on_ok"),
         bars=(ALLOY_UNSEEN,),
         hard=True,
     ),
-    Interlock("look_before_closing", ("cooler_on",), needs=("covered",)),
-    Interlock("fan_free", ("cooler_on", "powered", "power_on_ok"), needs=("fan_free",), only="has_fan"),
-    Interlock("plugs_before_battery", ("battery_on",), bars=(PLUGS_OPEN,), only="has_battery"),
-    Interlock("battery_last", ("plug_on", "inner_screws_in", "cooler_on"), bars=("battery_on",), only="has_battery"),
-    Interlock("cooler_before_power", ("battery_on", "powered", "power_on_ok"), bars=("cooler_off",), hard=True),
-    Interlock("interface_before_power", ("battery_on", "powered", "power_on_ok"), bars=(BARE,), hard=True),
+    Interlock(rule="look_before_closing", acts=("cooler_on",), needs=("covered",)),
+    Interlock(rule="fan_free", acts=("cooler_on", "powered", "power_on_ok"), needs=("fan_free",), only="has_fan"),
+    Interlock(rule="plugs_before_battery", acts=("battery_on",), bars=(PLUGS_OPEN,), only="has_battery"),
     Interlock(
-        "interface_before_power_gpu",
-        ("battery_on", "powered", "power_on_ok"),
+        rule="battery_last", acts=("plug_on", "inner_screws_in", "cooler_on"), bars=("battery_on",), only="has_battery"
+    ),
+    Interlock(
+        rule="cooler_before_power", acts=("battery_on", "powered", "power_on_ok"), bars=("cooler_off",), hard=True
+    ),
+    Interlock(rule="interface_before_power", acts=("battery_on", "powered", "power_on_ok"), bars=(BARE,), hard=True),
+    Interlock(
+        rule="interface_before_power_gpu",
+        acts=("battery_on", "powered", "power_on_ok"),
         bars=(BARE_GPU,),
         only="two_dies",
         hard=True,
     ),
-    Interlock("battery_before_power", ("powered", "power_on_ok"), needs=("battery_on",), only="has_battery"),
-    Interlock("plugs_before_power", ("powered", "power_on_ok"), bars=(PLUGS_OPEN,)),
-    Interlock("power_before_last_screws", ("cover_screws_in",), needs=("power_on_ok",)),
+    Interlock(rule="battery_before_power", acts=("powered", "power_on_ok"), needs=("battery_on",), only="has_battery"),
+    Interlock(rule="plugs_before_power", acts=("powered", "power_on_ok"), bars=(PLUGS_OPEN,)),
+    Interlock(rule="power_before_last_screws", acts=("cover_screws_in",), needs=("power_on_ok",)),
 )
 BY_RULE: Mapping[str, Interlock] = {i.rule: i for i in INTERLOCKS}
 

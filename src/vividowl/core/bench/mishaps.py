@@ -11,7 +11,7 @@ from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import Words, listed, say
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Mishap:
     """words; steps to recover, in order; last_resort: a step more, only on an outer screw while nothing has power,
     empty for none; wait: a kind of wait that belongs to it, empty for none; no_power: the device gets no power before
@@ -30,12 +30,12 @@ def _mishap(
 ) -> Mishap:
     recovery = tuple(say(f"mishap-{name}.step-{n}") for n in range(1, steps + 1))
     return Mishap(
-        say(f"mishap-{name}"),
-        recovery,
-        say(f"mishap-{name}.last-resort") if last_resort else "",
-        wait,
-        no_power,
-        say(f"mishap-{name}.check") if check else "",
+        words=say(f"mishap-{name}"),
+        steps=recovery,
+        last_resort=say(f"mishap-{name}.last-resort") if last_resort else "",
+        wait=wait,
+        no_power=no_power,
+        check=say(f"mishap-{name}.check") if check else "",
     )
 
 

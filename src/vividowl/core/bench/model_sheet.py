@@ -21,7 +21,7 @@ FORMAT, VERSION = "vividowl-model", 1  # of the file of a model
 NAME_MOST, NOTE_MOST = 120, 2000  # signs of a maker or model, signs of its notes; limits of the product
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ModelSheet:
     """maker, model and kind; places of the map; steps of the shop's own with the step each follows; order of
     all steps where it is the shop's own; dies: width and
@@ -117,18 +117,18 @@ def sheet_from(data: Mapping[str, Any]) -> ModelSheet:
         raise CoreError(say("model-sheet-order-no-list-step-ids"), field="order")
     cpu, gpu, gaps = _die(data, "cpu_die_mm"), _die(data, "gpu_die_mm"), tuple(map(_gap, _rows(data, "gaps", 40)))
     return ModelSheet(
-        maker,
-        model,
-        str(kind),
-        places,
-        made,
-        anchors,
-        tuple(order),
-        cpu,
-        gpu,
-        gaps,
-        _text(data, "torque_notes", NOTE_MOST),
-        _text(data, "notes", NOTE_MOST),
+        maker=maker,
+        model=model,
+        kind=str(kind),
+        places=places,
+        steps=made,
+        anchors=anchors,
+        order=tuple(order),
+        cpu_die_mm=cpu,
+        gpu_die_mm=gpu,
+        gaps=gaps,
+        torque_notes=_text(data, "torque_notes", NOTE_MOST),
+        notes=_text(data, "notes", NOTE_MOST),
     )
 
 

@@ -9,7 +9,7 @@ from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import Words, listed, say
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Sight:
     """A state of a part. words; tells: how to know it; follows: what it means, empty for nothing; changes: fields of
     the inspection that it sets; sound: nothing is wrong with it."""
@@ -23,7 +23,9 @@ class Sight:
 
 def _sight(name: str, changes: Mapping[str, str] | None = None, *, sound: bool = False, follows: bool = True) -> Sight:
     then = say(f"sight-{name}.follows") if follows else ""
-    return Sight(say(f"sight-{name}"), say(f"sight-{name}.tells"), then, changes or {}, sound)
+    return Sight(
+        words=say(f"sight-{name}"), tells=say(f"sight-{name}.tells"), follows=then, changes=changes or {}, sound=sound
+    )
 
 
 # By part and state. The drawing of each has the name part-state. Common practice, no source.

@@ -9,7 +9,7 @@ from vividowl.core.quantities.errors import CoreError, require_range
 from vividowl.core.quantities.words import Words, listed, say
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class WaitKind:
     """words; minutes: the usual wait; least_min and most_min: what makes sense [min]; single: the one thing of the shop
     that it occupies, empty for none; before_power: it is over before the cooler, the battery plug or any power; early:
@@ -37,7 +37,16 @@ def _wait(
     then: str = "",
 ) -> WaitKind:
     reasons = tuple(say(f"wait-{name}.early-{n}") for n in range(1, early + 1))
-    return WaitKind(say(f"wait-{name}"), minutes, least_min, most_min, single, before_power, reasons, then)
+    return WaitKind(
+        words=say(f"wait-{name}"),
+        minutes=minutes,
+        least_min=least_min,
+        most_min=most_min,
+        single=single,
+        before_power=before_power,
+        early=reasons,
+        then=then,
+    )
 
 
 # handbook/waits.md; common practice, no source.

@@ -45,7 +45,7 @@ BURN_1_MIN_C, BURN_10_MIN_C, BURN_8_H_C = 51.0, 48.0, 43.0
 TOUCH_C: Mapping[str, float] = {"metal": 51.0, "glass": 56.0, "plastic": 60.0}
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Skin:
     """skin_c: hottest place of the outside [degC] with low_c and high_c, the ends of a 95 % interval; limit_c: for that
     contact [degC]; allowed: even the upper end is below it; resistance: of the cover to the room [K/W]; battery_c:
@@ -158,7 +158,15 @@ def skin_temperature(
     if battery_mm is not None:
         left = _share_at(material, thickness_mm, cover_mm2, patch_mm2, placement, max(0.0, battery_mm))
         battery = room_c + (rise + spread) * left
-    return Skin(room_c + rise, room_c + rise - spread, high, limit, high <= limit, resistance, battery)
+    return Skin(
+        skin_c=room_c + rise,
+        low_c=room_c + rise - spread,
+        high_c=high,
+        limit_c=limit,
+        allowed=high <= limit,
+        resistance=resistance,
+        battery_c=battery,
+    )
 
 
 def _share_at(

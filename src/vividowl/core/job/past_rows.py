@@ -58,7 +58,7 @@ class DayOrder(StrEnum):
     UNKNOWN = "unknown"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class PastJob:
     """A job as an old list tells it; what it does not tell is empty or None. before_c, after_c: temperatures [degC],
     noise_before_db, noise_after_db: levels [dB], as they are told, under whatever conditions; faults: why it cannot be

@@ -63,7 +63,7 @@ class Next(StrEnum):
     HAND_OVER = "hand_over"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class JobFacts:
     """What decides where a job is. stopped: a gate of the intake stops it; handed_over; bench: stage of the next step,
     None before the list begins; bench_closed; before, after: measured; decided: an option was taken; left_alone: it is

@@ -43,7 +43,7 @@ class Trait(StrEnum):
     BOTH_FACES = "both_faces"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Material:
     """Typical values of a kind, or of a product of that kind.
 
@@ -86,23 +86,23 @@ def _read() -> tuple[dict[Kind, Material], dict[Kind, dict[str, str]], dict[Kind
         kind, film, life = Kind(name), row["film_um"], row["life_months"]
         nickel = row.get("life_on_nickel_months")
         made[kind] = Material(
-            kind,
-            say(f"kind-{kind}"),
-            row["conductivity"]["value"],
-            film["low"],
-            film["value"],
-            film["high"],
-            row["contact_mm2_k_w"]["value"],
-            row["density_g_ml"]["value"],
-            row["service_c"]["value"],
-            life["value"],
-            row["waste"]["value"],
-            1.0,
-            frozenset(map(Trait, row["traits"])),
-            row["task"],
-            life["careful"] / life["value"],
-            life["long"] / life["value"],
-            (nickel["value"], nickel["careful"], nickel["long"]) if nickel is not None else None,
+            kind=kind,
+            words=say(f"kind-{kind}"),
+            conductivity=row["conductivity"]["value"],
+            film_low_um=film["low"],
+            film_um=film["value"],
+            film_high_um=film["high"],
+            contact_mm2_k_w=row["contact_mm2_k_w"]["value"],
+            density_g_ml=row["density_g_ml"]["value"],
+            service_c=row["service_c"]["value"],
+            life_months=life["value"],
+            waste=row["waste"]["value"],
+            own_factor=1.0,
+            traits=frozenset(map(Trait, row["traits"])),
+            task=row["task"],
+            life_careful=life["careful"] / life["value"],
+            life_long=life["long"] / life["value"],
+            on_nickel=(nickel["value"], nickel["careful"], nickel["long"]) if nickel is not None else None,
         )
         values = {n: v for n, v in row.items() if isinstance(v, dict)}
         sources[kind] = {n: v["source"] for n, v in values.items()}

@@ -251,7 +251,12 @@ def _result(
     for sheet in sorted(cut):
         surface = _surface(
             Rule.SHORT_SIDE,
-            Sheet("", sheets[sheet].width_mm, sheets[sheet].length_mm, (*sheets[sheet].taken, *cut[sheet])),
+            Sheet(
+                name="",
+                width_mm=sheets[sheet].width_mm,
+                length_mm=sheets[sheet].length_mm,
+                taken=(*sheets[sheet].taken, *cut[sheet]),
+            ),
             kerf,
         )
         largest = _largest(surface, kerf)
@@ -261,10 +266,10 @@ def _result(
     free = sum(sheets[i].free_mm2 for i in cut)
     unplaced = tuple(sorted(i for n in left for i in blocks[n].pieces))
     return Nesting(
-        tuple(sorted(placements, key=lambda p: p.piece)),
-        unplaced,
-        tuple(remainders),
-        max(0.0, free - area - kept),
-        1.0 - area / free if free else 0.0,
-        tries,
+        placements=tuple(sorted(placements, key=lambda p: p.piece)),
+        unplaced=unplaced,
+        remainders=tuple(remainders),
+        lost_mm2=max(0.0, free - area - kept),
+        waste_share=1.0 - area / free if free else 0.0,
+        tries=tries,
     )

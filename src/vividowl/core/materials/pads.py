@@ -14,7 +14,7 @@ STACK_MOST = 2  # pads over each other; more slide; from memory
 MIN_COMPRESSION, MAX_COMPRESSION = 0.10, 0.30  # share of its thickness; common practice, no source
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class PadChoice:
     """thickness_mm: of the whole stack; stack_mm: its pads; compression_min and compression_max: share by which it is
     pressed at the widest and at the narrowest gap; fits: whether both lie within the pad's window."""
@@ -74,7 +74,13 @@ def choose_pad(
         t = sum(stack)
         low, high = 1.0 - (gap_mm + tolerance_mm) / t, 1.0 - (gap_mm - tolerance_mm) / t
         # Thicknesses are steps of half a millimetre: a window met to the last bit counts as met.
-        return PadChoice(t, stack, low, high, low >= min_compression - 1e-9 and high <= max_compression + 1e-9)
+        return PadChoice(
+            thickness_mm=t,
+            stack_mm=stack,
+            compression_min=low,
+            compression_max=high,
+            fits=low >= min_compression - 1e-9 and high <= max_compression + 1e-9,
+        )
 
     stacks = [s for n in range(1, STACK_MOST + 1) for s in combinations_with_replacement(PAD_THICKNESSES_MM, n)]
     middle = 0.5 * (min_compression + max_compression)
@@ -106,7 +112,7 @@ class Gap:
     how: Words
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class PadForce:
     """force_n: by which the pads push the cooler off [N]; share: of the clamping force [1]; lifts: whether that is too
     much; bulges: whether it is pressed beyond its window; reason in words."""
@@ -187,7 +193,7 @@ def pad_force(
         reason = say("pads-pads-push-back-with-n", force=force, share=100 * share)
     else:
         reason = say("pads-pads-push-back-with-n-2", force=force, share=100 * share)
-    return PadForce(force, share, lifts, bulges, reason)
+    return PadForce(force_n=force, share=share, lifts=lifts, bulges=bulges, reason=reason)
 
 
 def choose_for_heights(

@@ -39,7 +39,7 @@ class Piece:
     together: str = ""
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Sheet:
     """A sheet or an offcut [mm]. taken: what was cut out of it before; offcut: whether it is one."""
 
@@ -75,7 +75,7 @@ class Remainder:
     taken: tuple[Box, ...]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Nesting:
     """placements; unplaced: numbers of pieces for which there was no room; remainders of the sheets in use;
     lost_mm2: neither piece nor kept rectangle [mm2]; waste_share: of the area of the sheets in use that becomes no

@@ -32,7 +32,7 @@ class PlatingTime:
     rate_um_h: float
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Bath:
     """How a cold plate gets its nickel. words of the bath; area_cm2: wetted [cm2]; target_um [um]; temperature_c
     [degC]; rate_um_h: of this bath [um/h]; hours in it [h]; amps: current, None without one [A]."""

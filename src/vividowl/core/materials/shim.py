@@ -32,7 +32,7 @@ class ShimGain:
     drop_k: float
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ShimFit:
     """fits; reason in words; uncovered_mm: die left bare [mm]; place_x_mm and place_y_mm: where its middle lies from
     the package's, across and along [mm]; shift: that place in words, empty when it may lie in the middle; insulate:
@@ -69,7 +69,7 @@ class _Shift:
         return say("shim-shift", mm=abs(self.place), near=near, far=far, way=way)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ShimHeight:
     """fits; limit_mm: thickest copper that leaves room for two films [mm]; stock_mm: next stock size down from it, None
     when no stock is that thin; film_mm: of paste on the chip at the middle of the gap [mm]; reason in words."""
@@ -105,22 +105,24 @@ def shim_height(shim_mm: float, gap: Gap, bond: str = "glue") -> ShimHeight:
             else say("shim-no-copper-thin-enough-take")
         )
         return ShimHeight(
-            False,
-            limit,
-            stock,
-            film,
-            say("shim-mm-copper-holds-cooler-off", shim_mm=shim_mm, asked=asked, limit=max(0.0, limit), down=down),
+            fits=False,
+            limit_mm=limit,
+            stock_mm=stock,
+            film_mm=film,
+            reason=say(
+                "shim-mm-copper-holds-cooler-off", shim_mm=shim_mm, asked=asked, limit=max(0.0, limit), down=down
+            ),
         )
     if film > FILM_MOST_MM:
         more = (
             say("shim-take-mm", stock=stock) if stock is not None and stock > shim_mm + 1e-9 else say("shim-take-putty")
         )
         return ShimHeight(
-            True,
-            limit,
-            stock,
-            film,
-            say(
+            fits=True,
+            limit_mm=limit,
+            stock_mm=stock,
+            film_mm=film,
+            reason=say(
                 "shim-mm-in-gap-leaves-mm",
                 shim_mm=shim_mm,
                 asked=asked,
@@ -130,11 +132,11 @@ def shim_height(shim_mm: float, gap: Gap, bond: str = "glue") -> ShimHeight:
             ),
         )
     return ShimHeight(
-        True,
-        limit,
-        stock,
-        film,
-        say("shim-mm-goes-into-gap-with", shim_mm=shim_mm, asked=asked, film=film),
+        fits=True,
+        limit_mm=limit,
+        stock_mm=stock,
+        film_mm=film,
+        reason=say("shim-mm-goes-into-gap-with", shim_mm=shim_mm, asked=asked, film=film),
     )
 
 
@@ -253,13 +255,27 @@ def shim_fit(
             package_width_mm=package_width_mm,
             package_length_mm=package_length_mm,
         )
-        return ShimFit(False, wide, uncovered, *at)
+        return ShimFit(fits=False, reason=wide, uncovered_mm=uncovered, place_x_mm=at[0], place_y_mm=at[1])
     if uncovered > 1e-9:
-        return ShimFit(False, say("shim-leaves-mm-die-bare", uncovered=uncovered), uncovered, *at)
+        return ShimFit(
+            fits=False,
+            reason=say("shim-leaves-mm-die-bare", uncovered=uncovered),
+            uncovered_mm=uncovered,
+            place_x_mm=at[0],
+            place_y_mm=at[1],
+        )
     moved = listed((s.words for s in shifts if s.needed), "and")
     shift: Words = say("shim-shifted", shift=moved) if any(s.needed for s in shifts) else ""
     reason = say("shim-covers-only-shifted", shift=moved) if shift else say("shim-stays-on-package-and-covers")
     if nearest >= EDGE_MM:
-        return ShimFit(True, reason, 0.0, *at, shift)
+        return ShimFit(fits=True, reason=reason, uncovered_mm=0.0, place_x_mm=at[0], place_y_mm=at[1], shift=shift)
     near = say("shim-fits-but-bare-parts-stand", nearest=max(0.0, nearest))
-    return ShimFit(True, listed((reason, near), "space") if shift else near, 0.0, *at, shift, insulate=True)
+    return ShimFit(
+        fits=True,
+        reason=listed((reason, near), "space") if shift else near,
+        uncovered_mm=0.0,
+        place_x_mm=at[0],
+        place_y_mm=at[1],
+        shift=shift,
+        insulate=True,
+    )

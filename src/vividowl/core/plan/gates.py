@@ -11,7 +11,7 @@ from vividowl.core.quantities.words import Words, say
 COATINGS = ("coat", "tape", "lacquer")
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class PlanFacts:
     """What a plan does and what is known of the device; None and "unknown" mean that nobody looked yet.
 

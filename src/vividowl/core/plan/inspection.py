@@ -109,15 +109,29 @@ def gap_advice(spot: GapSpot, row: int | None = None) -> GapAdvice:
                 pads_most_mm=PADS_MOST_MM,
                 putty_most_mm=PUTTY_MOST_MM,
             )
-            return GapAdvice(spot, gap, None, None, False, _named(name, said), True)
-        return GapAdvice(spot, gap, None, None, True, _named(name, say("inspection-use-putty", reason=error.message)))
+            return GapAdvice(
+                spot=spot, gap=gap, pad=None, force=None, putty=False, reason=_named(name, said), open=True
+            )
+        return GapAdvice(
+            spot=spot,
+            gap=gap,
+            pad=None,
+            force=None,
+            putty=True,
+            reason=_named(name, say("inspection-use-putty", reason=error.message)),
+        )
     force = pad_force(max(-1.0, min(0.95, pad.compression_max)), spot.width_mm * spot.length_mm * spot.count)
     if pad.fits and not force.lifts:
         pressed = say(
             "inspection-to", compression_min=100 * pad.compression_min, compression_max=100 * pad.compression_max
         )
         return GapAdvice(
-            spot, gap, pad, force, False, _named(name, say("inspection-pressed-by-over-gap-s", pressed=pressed))
+            spot=spot,
+            gap=gap,
+            pad=pad,
+            force=force,
+            putty=False,
+            reason=_named(name, say("inspection-pressed-by-over-gap-s", pressed=pressed)),
         )
     if not pad.fits:
         reason: Words = say(
@@ -130,7 +144,7 @@ def gap_advice(spot: GapSpot, row: int | None = None) -> GapAdvice:
         )
     else:
         reason = force.reason
-    return GapAdvice(spot, gap, pad, force, True, _named(name, reason))
+    return GapAdvice(spot=spot, gap=gap, pad=pad, force=force, putty=True, reason=_named(name, reason))
 
 
 def _named(name: Words, said: Words) -> Words:
@@ -195,7 +209,7 @@ def bath_of(found: Inspection) -> Bath | None:
     """
     if not found.plating:
         return None
-    b = found.bath or BathSpot(PlatingMethod.ELECTROLESS, PLATE_CM2)
+    b = found.bath or BathSpot(method=PlatingMethod.ELECTROLESS, area_cm2=PLATE_CM2)
     if b.method not in tuple(PlatingMethod):
         raise CoreError(
             say("inspection-no-way-plating-allowed", method=b.method, platingmethod=listed(PlatingMethod)),
@@ -213,7 +227,15 @@ def bath_of(found: Inspection) -> Bath | None:
         if method is PlatingMethod.ELECTROLESS
         else say("inspection-nickel-bath-with-anode-and")
     )
-    return Bath(words, b.area_cm2, b.target_um, b.temperature_c, time.rate_um_h, time.hours, amps)
+    return Bath(
+        words=words,
+        area_cm2=b.area_cm2,
+        target_um=b.target_um,
+        temperature_c=b.temperature_c,
+        rate_um_h=time.rate_um_h,
+        hours=time.hours,
+        amps=amps,
+    )
 
 
 def heights_of(found: Inspection) -> Heights | None:

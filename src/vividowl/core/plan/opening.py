@@ -24,7 +24,7 @@ class Opening(StrEnum):
     OPEN = "open"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class NewMachine:
     """What is known of it. held_share: of the load [1] or None; pace; level_db: at the vent under load or None;
     sealed: seal whole; warranty: "running", "over" or "unknown"; interface_bad: its fast part stands out."""

@@ -28,7 +28,7 @@ class Goal(StrEnum):
     LONGEST_REST = "longest_rest"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Situation:
     """What decides which options there are.
 
@@ -50,7 +50,7 @@ class Situation:
     fan_heard: bool = False
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Candidate:
     """An option with all that ranks it. blocked: a stop stands; to_acknowledge: gates to accept; total_cents: price or
     None; life_months: until the next look; unseen: nobody looked into the fins, so that what cleaning brings counts by
@@ -92,12 +92,22 @@ def make_options(situation: Situation) -> tuple[Option, ...]:
                 remedy=say("allowed", names=listed(DIE_KINDS)),
             )
     cap = None if s.cap_w is None else require_range("cap_w", s.cap_w, "W", 1.0, 2000.0)
-    out = [Option(LEAVE, say("options-leave-alone")), Option("clean", say("options-clean-only"), (Action.CLEAN,))]
+    out = [
+        Option(key=LEAVE, words=say("options-leave-alone")),
+        Option(key="clean", words=say("options-clean-only"), actions=(Action.CLEAN,)),
+    ]
     filler = say("options-putty-for-pads") if s.putty else say("options-new-pads")
     both = (Action.CLEAN, Action.REPASTE, *((Action.PADS,) if s.pads_due else ()))
     with_pads = say("options-with-pads", filler=filler) if s.pads_due else ""
     for name, found in s.die_materials.items():
-        out.append(Option(f"repaste:{name}", say("options-clean-2", name=name, with_pads=with_pads), both, found))
+        out.append(
+            Option(
+                key=f"repaste:{name}",
+                words=say("options-clean-2", name=name, with_pads=with_pads),
+                actions=both,
+                material=found,
+            )
+        )
     first = next(iter(s.die_materials.items()), None)
     extra: list[tuple[str, Words, Action]] = []
     if s.pads and not s.pads_due:
@@ -109,28 +119,39 @@ def make_options(situation: Situation) -> tuple[Option, ...]:
         extra.append(("fan", fan, Action.FAN))
     for key, words, action in extra:
         if action is Action.FAN:
-            out.append(Option(key, say("options-clean-3", words=words), (Action.CLEAN, action)))
+            out.append(Option(key=key, words=say("options-clean-3", words=words), actions=(Action.CLEAN, action)))
         if first is not None:
             said = say("options-clean", first=first[0], with_pads=with_pads, words=words)
-            out.append(Option(f"{key}:{first[0]}", said, (*both, action), first[1]))
+            out.append(Option(key=f"{key}:{first[0]}", words=said, actions=(*both, action), material=first[1]))
     if s.cover_path is not None:
-        out.append(Option("cover", say("options-couple-cover"), (Action.COVER,), cover_path=s.cover_path))
+        out.append(
+            Option(key="cover", words=say("options-couple-cover"), actions=(Action.COVER,), cover_path=s.cover_path)
+        )
         if first is not None:
             out.append(
                 Option(
-                    f"cover:{first[0]}",
-                    say("options-clean-couple-cover", first=first[0], with_pads=with_pads),
-                    (*both, Action.COVER),
-                    first[1],
+                    key=f"cover:{first[0]}",
+                    words=say("options-clean-couple-cover", first=first[0], with_pads=with_pads),
+                    actions=(*both, Action.COVER),
+                    material=first[1],
                     cover_path=s.cover_path,
                 )
             )
     if s.undervolt_mv > 0 or cap is not None:
         words = tuning_words(s.undervolt_mv, cap)
-        out.append(Option(TUNE_ALONE, words, (Action.TUNE,), undervolt_mv=s.undervolt_mv, cap_w=cap))
+        out.append(Option(key=TUNE_ALONE, words=words, actions=(Action.TUNE,), undervolt_mv=s.undervolt_mv, cap_w=cap))
         if first is not None:
             said = say("options-clean-then", first=first[0], with_pads=with_pads, words=words)
-            out.append(Option(TUNE_ON_TOP, said, (*both, Action.TUNE), first[1], s.undervolt_mv, cap))
+            out.append(
+                Option(
+                    key=TUNE_ON_TOP,
+                    words=said,
+                    actions=(*both, Action.TUNE),
+                    material=first[1],
+                    undervolt_mv=s.undervolt_mv,
+                    cap_w=cap,
+                )
+            )
     return tuple(out)
 
 

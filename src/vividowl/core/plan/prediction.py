@@ -47,7 +47,7 @@ class Action(StrEnum):
     FAN = "fan"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Option:
     """A thing to do. key: its name; words; actions; material: new interface on the die or None; undervolt_mv [mV];
     cap_w: power cap [W] or None; cover_path: resistance of pad and cover to the room [K/W] or None."""
@@ -74,7 +74,7 @@ class Interval:
         return self.low <= value <= self.high
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Prediction:
     """What an option would end at. resistance [K/W] at the fan speed of Before; interface: its part before the
     heatsink [K/W]; die_c: at the work and fan speed of Before [degC]; gain_k: by how much that is cooler [K]; watts:
@@ -162,7 +162,15 @@ def _one(
         (None, False) if known.fanless else _noise(known, drawn, interface, behind, power, exponent, where[4])
     )
     return Prediction(
-        option.key, _interval(total), _interval(interface), _interval(die), _interval(gain), watts, gain_w, noise, floor
+        key=option.key,
+        resistance=_interval(total),
+        interface=_interval(interface),
+        die_c=_interval(die),
+        gain_k=_interval(gain),
+        watts=watts,
+        gain_w=gain_w,
+        noise_db=noise,
+        noise_floor=floor,
     )
 
 

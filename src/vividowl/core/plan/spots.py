@@ -45,7 +45,7 @@ PLATE_CM2 = 20.0  # both sides of a cold plate of 30 x 30 mm, where nobody has m
 UM_PER_MM = 1000.0  # (definition)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class GapSpot:
     """Parts of one height under the cooler. how: measured, imprint (of a putty ball) or old_pad (its crushed
     thickness); reading_mm; tolerance_mm for a measured one; count parts of width by length [mm]; together: cut as one
@@ -61,7 +61,7 @@ class GapSpot:
     together: bool = False
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class GapAdvice:
     """What a gap asks for: pad, or putty with the reason. pad and force: None where no stack fills the gap; open: not
     even
@@ -76,7 +76,7 @@ class GapAdvice:
     open: bool = False
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ShimSpot:
     """A small chip with a thick pad [mm], its heat [W], and the shim that shall replace the pad [mm]. pad_mm: of the
     old
@@ -98,7 +98,7 @@ class ShimSpot:
     bond: str = "glue"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class CoverSpot:
     """A bottom cover [mm] and the pad between it and the heatsink [mm, W/(m K)]. gap_mm: between heatsink and closed
     cover, from which the pad is chosen, None when not measured; battery_mm: from the pad's edge to the battery's
@@ -121,7 +121,7 @@ class CoverSpot:
         return self.pad_width_mm * self.pad_length_mm
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class BathSpot:
     """How a cold plate is plated. method: electroless or electrolytic; area_cm2: wetted [cm2]; target_um [um];
     temperature_c: of the bath [degC]; rate_um_h: of this bath by its sheet or a coupon [um/h], None for the usual;
@@ -135,7 +135,7 @@ class BathSpot:
     current_density_a_dm2: float | None = None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Inspection:
     """What is known of the device before the decision; "unknown" and None mean that nobody looked or measured."""
 

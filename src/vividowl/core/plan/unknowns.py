@@ -62,7 +62,7 @@ SEALED_SOUND_SHARE = 0.9  # a poor factory application is one of the usual cause
 ANYTHING = 1e-5  # weight of states that no row describes, so that a contradiction widens the answer, not breaks it
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Known:
     """What is known before a service.
 
@@ -112,7 +112,7 @@ def interface_of(response: Response | None) -> tuple[float, float] | None:
     return value, max(own, INTERFACE_U_SHARE * value)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Unknowns:
     """Samples (n,) of one device: core: what stays of the interface whatever paste is used [K/W]; film: the old one
     [K/W]; behind: heatsink to room [K/W]; dust: share of it that cleaning takes away [1]; area [mm2]; quality: how
@@ -204,16 +204,16 @@ def sample_unknowns(known: Known, seed: int, samples: int = SAMPLES) -> Unknowns
     badly = rng.uniform(0.0, 1.0, samples) < BADLY_LAID_SHARE
     hand = np.where(badly, hand * rng.uniform(*BADLY_LAID_FACTOR, samples), hand)
     return Unknowns(
-        core[chosen],
-        film[chosen],
-        behind[chosen],
-        dust[chosen],
-        area[chosen],
-        quality,
-        conduction,
-        contact,
-        hand,
-        seating,
+        core=core[chosen],
+        film=film[chosen],
+        behind=behind[chosen],
+        dust=dust[chosen],
+        area=area[chosen],
+        quality=quality,
+        conduction=conduction,
+        contact=contact,
+        hand=hand,
+        seating=seating,
     )
 
 

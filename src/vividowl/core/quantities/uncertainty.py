@@ -16,7 +16,7 @@ COVERAGE_FACTOR = 2.0  # k for about 95 % (JCGM 100, 6.3.3)
 BLOCKS_MOST = 2048  # of a series whose scatter is judged; more cost time and tell nothing more
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Tolerances:
     """Half-widths of what is not known about a reading, editable by the shop.
 

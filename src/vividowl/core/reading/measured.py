@@ -33,7 +33,7 @@ SPEED_TOLD_SHARE = 0.02  # fan speeds that differ by more are told to have been 
 LIMIT_ABOVE_ROOM_K = 1.0  # [K] less is no limit of a die; from memory
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Measured:
     """value with standard uncertainties: scatter differs from run to run; drift does too but repeats of one side do
     not show it (room thermometer, half of a sensor's tolerance); shared is common to both sides and cancels.
@@ -76,7 +76,9 @@ def die_temperature(reading: Reading, tol: Tolerances, role: Role | None = None)
     shared = combined(
         standard_from_half_width(tol.die_sensor_k), TO_COME_WIDTH * to_come, 0.5 * (window.uncertainty_k or 0.0)
     )
-    return Measured(of.mean, scatter, standard_from_half_width(TO_COME_DIFFERS * to_come), shared)
+    return Measured(
+        value=of.mean, scatter=scatter, drift=standard_from_half_width(TO_COME_DIFFERS * to_come), shared=shared
+    )
 
 
 def rise(reading: Reading, room_c: float | None, tol: Tolerances, role: Role | None = None) -> Measured | None:
@@ -93,7 +95,7 @@ def rise(reading: Reading, room_c: float | None, tol: Tolerances, role: Role | N
         return None
     die = die_temperature(reading, tol, role)
     drift = combined(die.drift, standard_from_half_width(tol.room_k))
-    return Measured(die.value - room_c, die.scatter, drift, die.shared)
+    return Measured(value=die.value - room_c, scatter=die.scatter, drift=drift, shared=die.shared)
 
 
 def by_share(statistics: Statistics, share: float) -> Measured:
@@ -106,7 +108,12 @@ def by_share(statistics: Statistics, share: float) -> Measured:
     """
     tolerance = standard_from_half_width(share * abs(statistics.mean))
     # a^2 = (a/2)^2 + (sqrt(3)/2 a)^2: together the halves are the whole tolerance.
-    return Measured(statistics.mean, statistics.standard_error, 0.5 * tolerance, math.sqrt(0.75) * tolerance)
+    return Measured(
+        value=statistics.mean,
+        scatter=statistics.standard_error,
+        drift=0.5 * tolerance,
+        shared=math.sqrt(0.75) * tolerance,
+    )
 
 
 def resistance(
@@ -143,7 +150,7 @@ def resistance(
     scatter = over.scatter / felt_w
     drift = combined(over.drift / felt_w, value * combined(watts.drift, memory) / felt_w)
     shared = combined(over.shared / felt_w, value * watts.shared / felt_w)
-    return Measured(value, scatter, drift, shared)
+    return Measured(value=value, scatter=scatter, drift=drift, shared=shared)
 
 
 def at_fan_speed(
@@ -171,7 +178,13 @@ def at_fan_speed(
     change = behind * (ratio**FAN_RESISTANCE_EXPONENT - 1.0)
     u = behind * abs(math.log(ratio)) * standard_from_half_width(FAN_RESISTANCE_EXPONENT_HALF_WIDTH)
     unsure = abs(change) * standard_from_half_width(behind_half_width_share)
-    return Measured(of.value + change, of.scatter, combined(of.drift, u, unsure), of.shared, of.freedom)
+    return Measured(
+        value=of.value + change,
+        scatter=of.scatter,
+        drift=combined(of.drift, u, unsure),
+        shared=of.shared,
+        freedom=of.freedom,
+    )
 
 
 def at_speed_of(of: Measured, fan_rpm: float | None, other: float, other_rpm: float | None) -> Measured | None:
@@ -215,7 +228,9 @@ def capacity(
     scale = value / of.value
     if power_limit is not None and value > power_limit:
         value = power_limit
-    return Measured(value, of.scatter * scale, of.drift * scale, of.shared * scale, of.freedom)
+    return Measured(
+        value=value, scatter=of.scatter * scale, drift=of.drift * scale, shared=of.shared * scale, freedom=of.freedom
+    )
 
 
 def pool(runs: Sequence[Sequence[Measured | None]]) -> tuple[tuple[Measured | None, ...], bool]:
@@ -240,7 +255,15 @@ def pool(runs: Sequence[Sequence[Measured | None]]) -> tuple[tuple[Measured | No
         drift, shared = (max(getattr(m, name) for m in side) for name in ("drift", "shared"))
         usual = max(m.scatter for m in side)
         scatter = max(math.sqrt(squares / freedom), REPEATS_FLOOR * usual) if repeats else usual
-        out.append(Measured(_mean(side), scatter / math.sqrt(n), drift, shared, freedom if repeats else math.inf))
+        out.append(
+            Measured(
+                value=_mean(side),
+                scatter=scatter / math.sqrt(n),
+                drift=drift,
+                shared=shared,
+                freedom=freedom if repeats else math.inf,
+            )
+        )
     return tuple(out), repeats
 
 

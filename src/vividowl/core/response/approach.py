@@ -15,7 +15,7 @@ from vividowl.core.trace.trace import Series
 POINTS_MOST = 800  # that a fit sees; more cost time and tell nothing more
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Approach:
     """end: value it ends at [same as y]; span: end less start of the fitted part; tau_s: time constant [s];
     end_se, span_se, tau_se_s: standard errors; residual: root mean square of what is left [same]."""
@@ -83,4 +83,12 @@ def fit_approach(time_s: Series, y: Series, *, from_zero: bool = False) -> Appro
     error = np.sqrt(np.maximum(0.0, np.diag(fit.covariance)))
     span, tau = float(fit.weights[0]), float(fit.taus[0])
     end, end_se = (span, float(error[0])) if from_zero else (float(fit.others[0]), float(error[1]))
-    return Approach(end, span, tau, end_se, float(error[0]), tau * float(error[-1]), math.sqrt(fit.cost / len(t)))
+    return Approach(
+        end=end,
+        span=span,
+        tau_s=tau,
+        end_se=end_se,
+        span_se=float(error[0]),
+        tau_se_s=tau * float(error[-1]),
+        residual=math.sqrt(fit.cost / len(t)),
+    )

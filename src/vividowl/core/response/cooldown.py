@@ -24,7 +24,7 @@ EVEN_SHARE = 0.15  # by which the load may sag before its end; from memory
 SOON_S, SOON_SHARE = 15.0, 0.08
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class CoolDown:
     """from_s, to_s: in the log [s]; drop_k: how far the die fell while it was logged [K]; power_drop: watts that
     ceased [W] or None; terms: what fell how fast, as resistances [K/W] where the power is known, else empty;
@@ -104,7 +104,14 @@ def fit_cool_down(trace: Trace, load: LoadPhase) -> CoolDown | None:
         else ()
     )
     fast = float(best.weights[best.taus <= FAST_BELOW_S].sum())
-    return CoolDown(load.end_s, float(trace.time_s[after][-1]), drop, watts, terms, fast)
+    return CoolDown(
+        from_s=load.end_s,
+        to_s=float(trace.time_s[after][-1]),
+        drop_k=drop,
+        power_drop=watts,
+        terms=terms,
+        fast_drop_k=fast,
+    )
 
 
 def with_cool_down(response: Response, cooling: CoolDown | None, interval_s: float) -> Response:

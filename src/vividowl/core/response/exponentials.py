@@ -13,7 +13,7 @@ from vividowl.core.trace.trace import Series
 LOG_STEP = 1e-6  # of the logarithm of a time constant, for a difference quotient (numerics)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Fit:
     """taus and weights (k,) with their covariance ((2k + m)^2, weights first); residuals (n,); cost: their square sum;
     others (m,): weights of the columns that do not depend on a tau."""
@@ -131,4 +131,11 @@ def fit_exponentials(
     m = fixed.shape[1]
     index = np.concatenate([order, k + np.arange(m), k + m + order])
     covariance = (inverse * cost / freedom)[np.ix_(index, index)]
-    return Fit(np.exp(best[order]), solution[:k][order], solution[k:], covariance, residuals, cost)
+    return Fit(
+        taus=np.exp(best[order]),
+        weights=solution[:k][order],
+        others=solution[k:],
+        covariance=covariance,
+        residuals=residuals,
+        cost=cost,
+    )

@@ -19,7 +19,7 @@ RUNNER_UP_MOST = 0.5
 PROBE_U_K, DIE_U_K, WHOLE_U_K = 1.7, 1.2, 2.0
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Rung:
     """name: interface, heatsink, air, behind (heatsink and air together) or whole; drop_k [K] with its u95_k;
     resistance [K/W] or None; source: probe or log."""
@@ -69,7 +69,7 @@ def build_ladder(
     require_range("die_c", die_c, "°C", -40.0, 150.0)
 
     def rung(name: str, drop: float, source: str, u95_k: float) -> Rung:
-        return Rung(name, drop, drop / power if power else None, source, u95_k)
+        return Rung(name=name, drop_k=drop, resistance=drop / power if power else None, source=source, u95_k=u95_k)
 
     rise = die_c - room_c
     if heatsink_c is not None:

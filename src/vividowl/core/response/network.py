@@ -238,10 +238,10 @@ def _response(fit: Fit, blocks: _Blocks, start: _Start, base_power: float, load_
     last = int(np.searchsorted(np.cumsum(blocks.length_s), load_s))
     now = _states(blocks, start, fit.taus)[1][min(last, len(blocks.power) - 1)]
     return Response(
-        terms,
-        base_power,
-        tuple(float(x) for x in now),
-        math.sqrt(fit.cost / float(blocks.samples.clip(max=BLOCK_WEIGHT_MOST).sum())),
-        math.sqrt(max(0.0, float(covariance[np.ix_(fast, fast)].sum()))),
-        math.sqrt(max(0.0, float(covariance[:k, :k].sum()))),
+        terms=terms,
+        base_power=base_power,
+        now=tuple(float(x) for x in now),
+        residual_k=math.sqrt(fit.cost / float(blocks.samples.clip(max=BLOCK_WEIGHT_MOST).sum())),
+        interface_u=math.sqrt(max(0.0, float(covariance[np.ix_(fast, fast)].sum()))),
+        total_u=math.sqrt(max(0.0, float(covariance[:k, :k].sum()))),
     )

@@ -31,7 +31,7 @@ class Source(StrEnum):
         return say(f"source-{self.name.lower()}")
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Reference:
     """source; interface_share, slow_share: of the rise [1]; interface, total: resistances [K/W] or None for a class;
     devices: how many it was taken from."""
@@ -61,7 +61,7 @@ def class_reference(kind: str) -> Reference:
     source: from memory
     """
     fast, slow = CLASS_TYPICAL.get(kind, CLASS_TYPICAL["other"])
-    return Reference(Source.CLASS_TYPICAL, fast, slow)
+    return Reference(source=Source.CLASS_TYPICAL, interface_share=fast, slow_share=slow)
 
 
 def reference_from(responses: list[Response], source: Source) -> Reference | None:
@@ -82,12 +82,12 @@ def reference_from(responses: list[Response], source: Source) -> Reference | Non
         return ordered[half] if len(ordered) % 2 else 0.5 * (ordered[half - 1] + ordered[half])
 
     return Reference(
-        source,
-        middle([r.interface / r.total for r in usable]),
-        middle([r.chassis / r.total for r in usable]),
-        middle([r.interface for r in usable]),
-        middle([r.total for r in usable]),
-        len(usable),
+        source=source,
+        interface_share=middle([r.interface / r.total for r in usable]),
+        slow_share=middle([r.chassis / r.total for r in usable]),
+        interface=middle([r.interface for r in usable]),
+        total=middle([r.total for r in usable]),
+        devices=len(usable),
     )
 
 

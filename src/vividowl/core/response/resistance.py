@@ -22,7 +22,7 @@ LEVEL_U_K = 0.5  # [K] of a level read over some minutes; standard uncertainty; 
 RELATIVE_U_MOST = 0.25  # of a resistance that is still told; from memory
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class State:
     """A load state held until it was steady: powers [W], rises over room [K], rise_u_k: how well it was settled [K]."""
 
@@ -33,7 +33,7 @@ class State:
     rise_u_k: float = LEVEL_U_K
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Coupled:
     """Rise of each chip by each power [K/W]: cpu and gpu by their own, cpu_from_gpu and gpu_from_cpu by the other's;
     the same with _u: standard uncertainties; condition: condition number of the states [1]."""
@@ -100,7 +100,17 @@ def couple(states: Sequence[State]) -> Coupled:
             remedy=remedy,
         )
     u_c, u_g = float(u[0]), float(u[1])
-    return Coupled(float(cc), float(cg), float(gc), float(gg), u_c, u_g, u_c, u_g, condition)
+    return Coupled(
+        cpu=float(cc),
+        cpu_from_gpu=float(cg),
+        gpu_from_cpu=float(gc),
+        gpu=float(gg),
+        cpu_u=u_c,
+        cpu_from_gpu_u=u_g,
+        gpu_from_cpu_u=u_c,
+        gpu_u=u_g,
+        condition=condition,
+    )
 
 
 def _level(time: Series, values: Series) -> tuple[float, float] | None:
@@ -184,5 +194,13 @@ def _states(trace: Trace, phases: Sequence[Phase], room_c: float) -> list[State]
         if levels[0] is None or levels[1] is None or not np.isfinite(powers).all():
             continue
         u = float(np.hypot(LEVEL_U_K, max(levels[0][1], levels[1][1])))
-        out.append(State(powers[0], powers[1], levels[0][0] - room_c, levels[1][0] - room_c, u))
+        out.append(
+            State(
+                cpu_power=powers[0],
+                gpu_power=powers[1],
+                cpu_rise_k=levels[0][0] - room_c,
+                gpu_rise_k=levels[1][0] - room_c,
+                rise_u_k=u,
+            )
+        )
     return out

@@ -30,7 +30,7 @@ POWER_SETTLED_SHARE = 0.03  # by which the power may drift there; from memory
 LAST_S, FREE_MOST_K, LADDER_U_SHARE = 12.0, 60.0, 0.8
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class SettledWindow:
     """from_s, to_s: window in the log [s]; settled: by the rule; remaining_rise_k: change still to come [K];
     final_c: where it would end [degC]; minutes_needed: more minutes of load until settled, 0 when it has;
@@ -74,7 +74,14 @@ def find_settled_window(
     inside = working & (trace.time_s >= begin) & (trace.time_s <= to_s) & np.isfinite(die)
     time, values = trace.time_s[inside], die[inside]
     if stuck or len(time) < 6 or time[-1] - time[0] < LOAD_LEAST_S:
-        return SettledWindow(max(begin, end - WINDOW_LEAST_S), to_s, False, None, None, None)
+        return SettledWindow(
+            from_s=max(begin, end - WINDOW_LEAST_S),
+            to_s=to_s,
+            settled=False,
+            remaining_rise_k=None,
+            final_c=None,
+            minutes_needed=None,
+        )
     length = float(end - begin)
     goes_by_itself = restless(trace, load, working)
     share = RESTLESS_TAIL_SHARE if goes_by_itself else TAIL_SHARE
@@ -83,7 +90,15 @@ def find_settled_window(
     from_s = min(from_s, float(time[max(0, len(time) - 4)]))
     part = time >= end - SLOPE_SHARE * length
     slope, slope_u = _slope(time[part], values[part])
-    window = SettledWindow(from_s, to_s, False, None, None, None, slope_k_per_s=0.0 if goes_by_itself else slope)
+    window = SettledWindow(
+        from_s=from_s,
+        to_s=to_s,
+        settled=False,
+        remaining_rise_k=None,
+        final_c=None,
+        minutes_needed=None,
+        slope_k_per_s=0.0 if goes_by_itself else slope,
+    )
     mean = float(values[time >= from_s].mean())
     own_u = standard_from_half_width(0.5 * sensor_step(values))
     flat = abs(slope) - slope_u < SLOPE_SETTLED_K_PER_S

@@ -29,7 +29,7 @@ class Term:
     tau_u_s: float
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Response:
     """terms from fast to slow; base_power: power before the load [W]; now: power over it that each term has risen to
     at the end of the load [W]; residual_k: root mean square left over [K]; interface_u, total_u: standard

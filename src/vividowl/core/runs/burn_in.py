@@ -30,7 +30,7 @@ WAY_OPEN, TAU_OPEN = 1.5, 0.25
 END_UNKNOWN_SPANS = 1.5  # interval of the end over the whole change so far, from which it is not known; from memory
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class BurnIn:
     """settled: what is still to come is less than one run can show, None where nothing tells; final [y] with final_u95,
     None where the runs do not say where it ends; rest: still to come at the last run [y], as what it will fall by;
@@ -77,20 +77,69 @@ def burn_in(x: Sequence[float], values: Sequence[float], standard: Sequence[floa
         raise NotEnoughData(say("burn-in-one-count"), field="x", remedy=say("burn-in-run-more"))
     fit = _Fit(np.asarray(x, dtype=float), np.asarray(values, dtype=float), np.asarray(standard, dtype=float))
     if fit.method is Method.NONE:
-        return BurnIn(None, None, None, None, None, None, None, fit.method, say("groups-repeats-equal"))
+        return BurnIn(
+            settled=None,
+            final=None,
+            final_u95=None,
+            rest=None,
+            more_needed=None,
+            one_run_u95=None,
+            tau=None,
+            method=fit.method,
+            reason=say("groups-repeats-equal"),
+        )
     one_run = fit.one_run_u95
     if fit.bends:
         # What does not approach as one exponential does may go on for long, or turn.
         more = MORE_SHARE * float(x[-1] - x[0])
-        return BurnIn(False, None, None, None, more, one_run, None, fit.method, say("burn-in-shape", more=more))
+        return BurnIn(
+            settled=False,
+            final=None,
+            final_u95=None,
+            rest=None,
+            more_needed=more,
+            one_run_u95=one_run,
+            tau=None,
+            method=fit.method,
+            reason=say("burn-in-shape", more=more),
+        )
     if not fit.changes:
-        return BurnIn(True, fit.mean, fit.mean_u95, 0.0, 0.0, one_run, None, fit.method, say("burn-in-no-change"))
+        return BurnIn(
+            settled=True,
+            final=fit.mean,
+            final_u95=fit.mean_u95,
+            rest=0.0,
+            more_needed=0.0,
+            one_run_u95=one_run,
+            tau=None,
+            method=fit.method,
+            reason=say("burn-in-no-change"),
+        )
     low, high = fit.interval()
     u95 = max(fit.end - low, high - fit.end)
     if not math.isfinite(u95) or u95 > END_UNKNOWN_SPANS * fit.span:
-        return BurnIn(False, None, None, None, None, one_run, None, fit.method, say("burn-in-end-not-known"))
+        return BurnIn(
+            settled=False,
+            final=None,
+            final_u95=None,
+            rest=None,
+            more_needed=None,
+            one_run_u95=one_run,
+            tau=None,
+            method=fit.method,
+            reason=say("burn-in-end-not-known"),
+        )
     more = 0.0 if abs(fit.rest) < one_run else fit.tau * math.log(abs(fit.rest) / one_run)
-    return BurnIn(more == 0.0, fit.end, u95, fit.rest, more, one_run, fit.tau, fit.method)
+    return BurnIn(
+        settled=more == 0.0,
+        final=fit.end,
+        final_u95=u95,
+        rest=fit.rest,
+        more_needed=more,
+        one_run_u95=one_run,
+        tau=fit.tau,
+        method=fit.method,
+    )
 
 
 class _Fit:

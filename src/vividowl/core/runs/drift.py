@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import pairwise
 from typing import Protocol
 
@@ -26,7 +26,7 @@ BENT_AT, BEND_LEAST = 0.1, 5
 TOGETHER_FROM, TOGETHER_BIAS, TOGETHER_MOST, TOGETHER_LEAST = 0.1, 3.5, 0.8, 6
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Drift:
     """slope [y/month] with u95, None where nothing tells it; now: value of the line at the last visit [y] with now_u95;
     shown: whether it drifts at all; to_limit, earliest, latest: months from the last visit until the limit [month],
@@ -37,10 +37,10 @@ class Drift:
     now: float
     now_u95: float | None
     shown: bool
-    to_limit: float | None
-    earliest: float | None
-    latest: float | None
     method: Method
+    to_limit: float | None = None
+    earliest: float | None = None
+    latest: float | None = None
     reason: Words = ""
 
 
@@ -77,25 +77,26 @@ def drift(
     now, now_u95 = curve.at(last), curve.u95_at(last)
     u95 = None if line.slope_u95 is None else wider * line.slope_u95
     shown = u95 is not None and abs(line.slope) > u95
-    basis = (line.slope, u95, now, now_u95, shown)
+    basis = Drift(slope=line.slope, u95=u95, now=now, now_u95=now_u95, shown=shown, method=line.method)
     if bent is not None and shown:
-        return _on_a_bend(bent, basis, line.method, limit, last)
+        return _on_a_bend(bent, basis, limit, last)
     if not shown:
         crooked = bool(standard) and line.method is Method.POOLED
         none = say("drift-not-straight") if crooked else say("drift-none-shown")
         why = say("drift-scatter-not-known") if u95 is None else none
-        return Drift(*basis, None, None, None, line.method, why)
+        return replace(basis, reason=why)
     if limit is None:
-        return Drift(*basis, None, None, None, line.method)
+        return basis
     if (limit - now) * line.slope < 0:
         past = (limit - line.at(months[0])) * line.slope >= 0
         why = say("drift-past-limit") if past else say("drift-away-from-limit")
         met = 0.0 if past else None
-        return Drift(*basis, met, met, met, line.method, why)
+        return replace(basis, to_limit=met, earliest=met, latest=met, reason=why)
     found = (limit - now) / line.slope
     if found > MONTHS_MOST:
-        return Drift(*basis, None, None, None, line.method, say("drift-far-away"))
-    return Drift(*basis, found, *_band(curve, line.slope, limit, last), line.method)
+        return replace(basis, reason=say("drift-far-away"))
+    earliest, latest = _band(curve, line.slope, limit, last)
+    return replace(basis, to_limit=found, earliest=earliest, latest=latest)
 
 
 class _Curve(Protocol):
@@ -172,21 +173,21 @@ def _bent(line: Line, months: Sequence[float], values: Sequence[float], standard
 
 def _on_a_bend(
     bent: _Bent,
-    basis: tuple[float, float | None, float, float | None, bool],
-    method: Method,
+    basis: Drift,
     limit: float | None,
     last: float,
 ) -> Drift:
     """A drift that quickens or slows down: when it meets its limit follows the bend."""
     reason, slope = say("drift-bends", quicker=bool(bent.slope_at(last) * bent.numbers[2] > 0.0)), bent.slope_at(last)
     if limit is None or (limit - bent.at(last)) * slope <= 0:
-        return Drift(*basis, None, None, None, method, reason)
+        return replace(basis, reason=reason)
 
     def left(ahead: float) -> float:
         return (limit - bent.at(last + ahead)) * (1.0 if slope > 0 else -1.0)
 
     found = _root(left)
-    return Drift(*basis, found, *_band(bent, slope, limit, last), method, reason)
+    earliest, latest = _band(bent, slope, limit, last)
+    return replace(basis, to_limit=found, earliest=earliest, latest=latest, reason=reason)
 
 
 def _wider(line: Line, months: Sequence[float], values: Sequence[float]) -> float:

@@ -28,7 +28,7 @@ _RANK = 1e-9  # share of the largest singular value below which one is what roun
 _TOLD = 1e-7  # what a contrast may miss by and still be told (numerics)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class FactorEffect:
     """term: a factor, or two as "A:B"; low, high: levels that it goes between, one each or one of both factors; effect
     with u95 [y], None where the runs do not tell; shown: whether it exceeds what is by luck in one of all effects
@@ -54,7 +54,7 @@ class Bar:
     end: float | None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Factors:
     """effects; missing: combinations that were not run, and how many of the first ones tell all; rest: of the change
     from before to after what no factor explains [y] with rest_u95, None where before or after is missing; waterfall:
@@ -117,17 +117,17 @@ def factor_effects(
     ]
     bars, rest, rest_u95 = found.waterfall(effects)
     return Factors(
-        design,
-        tuple(effects),
-        tuple(missing),
-        needed,
-        rest,
-        rest_u95,
-        bars,
-        found.method,
-        found.freedom,
-        found.one_run_sd,
-        found.reason,
+        design=design,
+        effects=tuple(effects),
+        missing=tuple(missing),
+        needed=needed,
+        rest=rest,
+        rest_u95=rest_u95,
+        waterfall=bars,
+        method=found.method,
+        freedom=found.freedom,
+        one_run_sd=found.one_run_sd,
+        reason=found.reason,
     )
 
 
@@ -191,7 +191,14 @@ class _Runs:
             else ""
         )
         return FactorEffect(
-            term, low, high, effect, u95, least is not None and abs(effect) > least, assumes, reason or self.reason
+            term=term,
+            low=low,
+            high=high,
+            effect=effect,
+            u95=u95,
+            shown=least is not None and abs(effect) > least,
+            assumes=assumes,
+            reason=reason or self.reason,
         )
 
     def factor_weights(self, at: int, high: str | None = None) -> tuple[Matrix | None, tuple[str, ...]]:
@@ -220,7 +227,9 @@ class _Runs:
             why = say("factors-changed-together", names=names, run=self._run(tells))
         else:
             why = say("factors-not-told-apart", names=names)
-        return FactorEffect(term, low, (high,), None, None, False, (), why)
+        return FactorEffect(
+            term=term, low=low, high=(high,), effect=None, u95=None, shown=False, assumes=(), reason=why
+        )
 
     def _freed_by(self, at: int, other: int, high: str) -> bool:
         """Whether a factor would be told if another one had never changed."""
@@ -265,7 +274,9 @@ class _Runs:
             if tells is None
             else say("factors-pair-needs-run", term=term.replace(":", " × "), run=self._run(tells))
         )
-        return FactorEffect(term, low, (high_i, high_j), None, None, False, (), why)
+        return FactorEffect(
+            term=term, low=low, high=(high_i, high_j), effect=None, u95=None, shown=False, assumes=(), reason=why
+        )
 
     def _cell_weights(self, cell: tuple[str, ...]) -> Matrix | None:
         """What each run counts in the mean of one combination; None where it was not run."""

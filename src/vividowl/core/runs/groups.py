@@ -68,7 +68,7 @@ class Group:
         return max(0.0, math.fsum(d * d for d in left) - math.fsum(left) ** 2 / len(left))
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class OneWay:
     """Scatter between and within groups. between, within: sums of squares [any2]; between_freedom, within_freedom:
     degrees of freedom [1]; f: ratio of the mean squares, None without any scatter within; explained: share of the whole
@@ -105,12 +105,13 @@ def one_way(groups: Sequence[Group]) -> OneWay:
     residual = math.sqrt(within / freedom[1]) if freedom[1] else None
     whole = between + within
     return OneWay(
-        between,
-        within,
-        *freedom,
-        (between / freedom[0]) / (within / freedom[1]) if within > 0 and freedom[0] else None,
-        between / whole if whole > 0 else None,
-        residual,
+        between=between,
+        within=within,
+        between_freedom=freedom[0],
+        within_freedom=freedom[1],
+        f=(between / freedom[0]) / (within / freedom[1]) if within > 0 and freedom[0] else None,
+        explained=between / whole if whole > 0 else None,
+        residual=residual,
     )
 
 

@@ -27,7 +27,7 @@ class Held:
     gone: bool
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Lasting:
     """n: services that were looked at again; gone: of them half lost; median_months with low and high: time to lose
     half of the gain [month], None where it is not reached yet."""
@@ -95,11 +95,11 @@ def lasting(held: Sequence[Held]) -> Lasting | None:
         return float(holds.quantiles[below[0]]) if len(below) else None
 
     return Lasting(
-        len(held),
-        sum(h.gone for h in held),
-        falls(holds.probabilities),
-        falls(limits.low.probabilities),
-        falls(limits.high.probabilities),
+        n=len(held),
+        gone=sum(h.gone for h in held),
+        median_months=falls(holds.probabilities),
+        low_months=falls(limits.low.probabilities),
+        high_months=falls(limits.high.probabilities),
     )
 
 

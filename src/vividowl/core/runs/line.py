@@ -12,7 +12,7 @@ from vividowl.core.quantities.words import say
 from vividowl.core.runs.groups import CONTRADICTED_AT, Method
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Line:
     """y = at_middle + slope (x - middle). variance: of the slope and of the value in the middle [y2/x2, y2], None where
     nothing tells the scatter; freedom: degrees of freedom [1]; residual: standard deviation about the line [y], None
@@ -83,11 +83,38 @@ def fit_line(x: Sequence[float], y: Sequence[float], standard: Sequence[float] =
         plain = math.fsum((b - at_middle - slope * (a - middle)) ** 2 for a, b in zip(x, y, strict=True))
         residual = math.sqrt(plain / freedom)
     if stated:
-        return Line(slope, at_middle, middle, 1.0 / sxx, 1.0 / weight, math.inf, residual, Method.STATED)
+        return Line(
+            slope=slope,
+            at_middle=at_middle,
+            middle=middle,
+            slope_variance=1.0 / sxx,
+            middle_variance=1.0 / weight,
+            freedom=math.inf,
+            residual=residual,
+            method=Method.STATED,
+        )
     if freedom == 0 or misfit <= 0.0:
-        return Line(slope, at_middle, middle, None, None, 0.0, residual, Method.NONE)
+        return Line(
+            slope=slope,
+            at_middle=at_middle,
+            middle=middle,
+            slope_variance=None,
+            middle_variance=None,
+            freedom=0.0,
+            residual=residual,
+            method=Method.NONE,
+        )
     variance = misfit / freedom
-    return Line(slope, at_middle, middle, variance / sxx, variance / weight, float(freedom), residual, Method.POOLED)
+    return Line(
+        slope=slope,
+        at_middle=at_middle,
+        middle=middle,
+        slope_variance=variance / sxx,
+        middle_variance=variance / weight,
+        freedom=float(freedom),
+        residual=residual,
+        method=Method.POOLED,
+    )
 
 
 def _fitted(

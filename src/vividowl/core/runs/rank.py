@@ -18,7 +18,7 @@ from vividowl.core.runs.groups import (
 )
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Ranked:
     """A group at its place. n: runs; mean, u95 [any]; place: 1 and how many are shown to be better, None where nothing
     tells the scatter; ties_with: names of groups that are not shown to differ from it."""
@@ -62,7 +62,12 @@ def rank(groups: Sequence[Group], *, higher_is_better: bool = False) -> Ranking:
     order = sorted(range(len(groups)), key=lambda i: groups[i].mean, reverse=higher_is_better)
     if scatter.method is Method.NONE:
         alone = all(len(g.values) == 1 for g in groups)
-        found = tuple(Ranked(groups[i].name, len(groups[i].values), groups[i].mean, None, None, ()) for i in order)
+        found = tuple(
+            Ranked(
+                group=groups[i].name, n=len(groups[i].values), mean=groups[i].mean, u95=None, place=None, ties_with=()
+            )
+            for i in order
+        )
         return Ranking(found, scatter.method, say("groups-no-repeat") if alone else say("groups-repeats-equal"))
     factors: dict[float, float] = {}
 
@@ -79,12 +84,12 @@ def rank(groups: Sequence[Group], *, higher_is_better: bool = False) -> Ranking:
         better = sum(not tie(i, j) for j in order[:at])
         out.append(
             Ranked(
-                groups[i].name,
-                len(groups[i].values),
-                groups[i].mean,
-                scatter.u95_of_mean(groups, i),
-                1 + better,
-                ties,
+                group=groups[i].name,
+                n=len(groups[i].values),
+                mean=groups[i].mean,
+                u95=scatter.u95_of_mean(groups, i),
+                place=1 + better,
+                ties_with=ties,
             )
         )
     return Ranking(tuple(out), scatter.method)

@@ -28,7 +28,7 @@ class Repeats:
     power: float
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class OwnScatter:
     """What repeats of one recipe in this shop scatter by: half_width_k [K] to put in place of the usual run to run;
     logs and runs that tell it [1]; shown_k: least difference that it lets show [K], shown_usual_k: that of the usual
@@ -66,7 +66,11 @@ def own_scatter(rises_k: Sequence[Sequence[float]], usual: Tolerances) -> OwnSca
         return COVERAGE_FACTOR * math.sqrt(2.0) * math.hypot(a_k, usual.room_k) / math.sqrt(3.0)
 
     return OwnScatter(
-        half_width_k, sum(map(len, several)), len(several), shows(half_width_k), shows(usual.run_to_run_k)
+        half_width_k=half_width_k,
+        logs=sum(map(len, several)),
+        runs=len(several),
+        shown_k=shows(half_width_k),
+        shown_usual_k=shows(usual.run_to_run_k),
     )
 
 

@@ -36,7 +36,7 @@ class Advice(StrEnum):
     UNKNOWN = "unknown"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class SinceService:
     """months: since that service [month]; lost_share: growth of the resistance since then [1]; shown: whether it
     exceeds its uncertainty; drift: as a straight line; advice with its reasons."""
@@ -84,4 +84,6 @@ def since_service(
         reasons.append(say("history-held-again", months=found.to_limit, low=found.earliest, high=found.latest))
         if found.to_limit < SOON_MONTHS:
             advice = Advice.REDO
-    return SinceService(months[-1] - months[0], lost, shown, found, advice, tuple(reasons))
+    return SinceService(
+        months=months[-1] - months[0], lost_share=lost, shown=shown, drift=found, advice=advice, reasons=tuple(reasons)
+    )

@@ -17,7 +17,7 @@ MEMORY_TAU_S = 25.0  # [s] of memory on its pad; from memory
 STEP_S = 0.1  # [s] of the simulated device; its fastest part takes longer (numerics)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Device:
     """A made-up device. Resistances [K/W], heat capacities [J/K], powers [W], temperatures [degC], fan [rpm].
 

@@ -33,7 +33,7 @@ class LevelReading:
     distance_m: float | None = None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class NoiseFigure:
     """level_db: energy mean without background [dB]; upper_bound: background too near; place and distance_m:
     where it was read; readings: how many."""
@@ -148,9 +148,9 @@ def noise_figure(readings: Sequence[LevelReading]) -> NoiseFigure | None:
         for r in chosen
     ]
     return NoiseFigure(
-        energy_mean([level.corrected_db for level in levels]),
-        any(level.upper_bound for level in levels),
-        chosen[0].place,
-        chosen[0].distance_m,
-        len(chosen),
+        level_db=energy_mean([level.corrected_db for level in levels]),
+        upper_bound=any(level.upper_bound for level in levels),
+        place=chosen[0].place,
+        distance_m=chosen[0].distance_m,
+        readings=len(chosen),
     )

@@ -34,7 +34,7 @@ WHINE_FROM_HZ = 1500.0  # [Hz] a fan's own tones end below; from memory
 BLOCK_S = 0.5  # [s] of the levels that are charted
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class SoundReading:
     """Levels in dB: over 20 µPa when calibrated, else over full scale, where only differences are firm.
 
@@ -88,7 +88,17 @@ def read_sound(
     if mean_square <= 0 or 10.0 * math.log10(mean_square) < SILENT_BELOW_DBFS:
         faults.append(say("recording-recording-silent-microphone-was-off"))
         return SoundReading(
-            n / rate_hz, rate_hz, full_scale_db is not None, None, None, None, None, (), (), (), tuple(faults)
+            duration_s=n / rate_hz,
+            rate_hz=rate_hz,
+            calibrated=full_scale_db is not None,
+            laeq_db=None,
+            lafmax_db=None,
+            l10_db=None,
+            l90_db=None,
+            bands=(),
+            tones=(),
+            levels_db=(),
+            faults=tuple(faults),
         )
     faults += calm.faults
     frequency: Spectrum = np.arange(len(power), dtype=np.float64) * (0.5 * rate_hz / (len(power) - 1))
@@ -103,20 +113,30 @@ def read_sound(
         usable = False
     if not usable:
         return SoundReading(
-            n / rate_hz, rate_hz, full_scale_db is not None, None, None, None, None, (), tones, (), tuple(faults)
+            duration_s=n / rate_hz,
+            rate_hz=rate_hz,
+            calibrated=full_scale_db is not None,
+            laeq_db=None,
+            lafmax_db=None,
+            l10_db=None,
+            l90_db=None,
+            bands=(),
+            tones=tones,
+            levels_db=(),
+            faults=tuple(faults),
         )
     return SoundReading(
-        n / rate_hz,
-        rate_hz,
-        full_scale_db is not None,
-        laeq,
-        float(fast.max()),
-        float(np.percentile(fast, 90)),
-        float(np.percentile(fast, 10)),
-        third_octaves(frequency, power, offset),
-        tones,
-        tuple(float(x) for x in fast[every - 1 :: every]),
-        tuple(faults),
+        duration_s=n / rate_hz,
+        rate_hz=rate_hz,
+        calibrated=full_scale_db is not None,
+        laeq_db=laeq,
+        lafmax_db=float(fast.max()),
+        l10_db=float(np.percentile(fast, 90)),
+        l90_db=float(np.percentile(fast, 10)),
+        bands=third_octaves(frequency, power, offset),
+        tones=tones,
+        levels_db=tuple(float(x) for x in fast[every - 1 :: every]),
+        faults=tuple(faults),
     )
 
 

@@ -16,7 +16,7 @@ STEP_RATIO = 1.06  # between the edges of blocks (numerics)
 FIRST_S = 45.0  # [s] of the first block (numerics)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Course:
     """after_s: length of the load [s] (m,), rising to the whole; die_c, felt_w, fan_rpm: means over the last part of
     that length [degC], [W], [rpm] (m,), NaN where nothing was logged; others_c: of the other temperatures [degC]."""
@@ -76,4 +76,10 @@ def course_of(trace: Trace, load: LoadPhase, working: Mask, felt: FeltPower | No
             means.append((total[last] - total[first]) / (count[last] - count[first]))
     told = np.isfinite(means[0])
     kept = [m[told] for m in means]
-    return Course(after[told], kept[0], kept[1], kept[2], dict(zip(others, kept[3:], strict=True)))
+    return Course(
+        after_s=after[told],
+        die_c=kept[0],
+        felt_w=kept[1],
+        fan_rpm=kept[2],
+        others_c=dict(zip(others, kept[3:], strict=True)),
+    )

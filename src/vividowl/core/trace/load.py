@@ -26,7 +26,7 @@ STRAY_S = 40.0
 STRAY_SHARE = 0.3  # of the longest stretch; from memory
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class LoadPhase:
     """onset_s, boost_end_s, end_s: times in the log [s]; boost_end_s equals onset_s when no boost was seen.
 
@@ -71,13 +71,13 @@ def find_load(trace: Trace) -> LoadPhase:
     low = float(np.nanmin(smooth(raw, max(1, round(10.0 / max(trace.interval_s, 0.05))))))
     high = float(np.nanpercentile(values, 90))
     if not high - low > STEP_SHARE * abs(high):
-        return LoadPhase(start, start, end, False, name)
+        return LoadPhase(onset_s=start, boost_end_s=start, end_s=end, seen=False, signal=name)
     # With several loads of different height the usual one counts, not the highest.
     usual = float(np.nanmedian(values[values > low + 0.25 * (high - low)]))
     half = low + 0.5 * (min(usual, high) - low)
     above = values > half
     if not above.any():
-        return LoadPhase(start, start, end, False, name)
+        return LoadPhase(onset_s=start, boost_end_s=start, end_s=end, seen=False, signal=name)
     span = _main_stretch(time, np.asarray(above, dtype=np.bool_))
     first, last = span
     # The running mean moves the crossings by up to half its width: go on to the raw ones.
@@ -85,7 +85,9 @@ def find_load(trace: Trace) -> LoadPhase:
     if len(raw_above):
         first, last = first + int(raw_above[0]), first + int(raw_above[-1])
     onset, finish = float(time[first]), float(time[last])
-    return LoadPhase(onset, _boost_end(trace, onset, finish), finish, first > 0, name)
+    return LoadPhase(
+        onset_s=onset, boost_end_s=_boost_end(trace, onset, finish), end_s=finish, seen=first > 0, signal=name
+    )
 
 
 def _main_stretch(time: Series, above: Mask) -> tuple[int, int]:

@@ -52,7 +52,7 @@ class Unknown(StrEnum):
     LIMIT = "limit"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Throttling:
     """share: of loaded time 0 to 1, None when neither power, clock nor flag was logged, or when a die that stays could
     as well be at rest; episodes: number;
@@ -73,7 +73,7 @@ class Throttling:
     unknown: Unknown | None = None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class _Pinned:
     """at: samples at the plateau (n,); near: samples no cooler than it; plateau_c; stood_above: whether the die stood
     above it for a while; sharp: whether it stays there far more than just below."""
@@ -109,7 +109,13 @@ def _pinned(time: Series, die: Series, limit_c: float | None) -> _Pinned | None:
     near = np.asarray(calm >= plateau - max(PLATEAU_BAND_K, band), dtype=np.bool_)
     width = max(2, round(PINNED_S / max(step_s, 0.05)))
     flat = _range_within(calm, width) <= band
-    return _Pinned(near & _spread(flat, width), near, plateau, above_s > ABOVE_LIMIT_S, _sharp(later, plateau, band))
+    return _Pinned(
+        at=near & _spread(flat, width),
+        near=near,
+        plateau_c=plateau,
+        stood_above=above_s > ABOVE_LIMIT_S,
+        sharp=_sharp(later, plateau, band),
+    )
 
 
 def _sharp(later: Series, plateau_c: float, band_k: float) -> bool:
@@ -229,7 +235,9 @@ def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None)
     inside = (trace.time_s >= load.onset_s) & (trace.time_s < load.end_s)
     time = trace.time_s[inside]
     if len(time) < 3 or not np.isfinite(trace.channels[trace.die_role][inside]).any():
-        return Throttling(None, 0, None, None, (), "", unknown=Unknown.NOT_LOGGED)
+        return Throttling(
+            share=None, episodes=0, first_s=None, limit_c=None, spans_s=(), told_by="", unknown=Unknown.NOT_LOGGED
+        )
     dies = [trace.die_role, *(r for r in DIE_ROLES if r is not trace.die_role and trace.has(r))]
     pins = [
         found
@@ -260,7 +268,9 @@ def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None)
         if used is not None:
             held &= ~(used < UTILISATION_KEPT * float(np.nanmedian(used)))
     else:
-        return Throttling(None, 0, None, None, (), "", unknown=Unknown.NOT_LOGGED)
+        return Throttling(
+            share=None, episodes=0, first_s=None, limit_c=None, spans_s=(), told_by="", unknown=Unknown.NOT_LOGGED
+        )
     spans = _spans(time, held)
     if flag is None:
         # The step down at the end of a boost is no throttling, though the die is still near its peak.
@@ -275,7 +285,9 @@ def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None)
         scenes = restless[told_by] > RESTLESS_LEAST or (used is not None and float(np.nanstd(used)) > SCENES_PERCENT)
         explained = _of_a_limit(time, signals[told_by], spans, pins, load, scenes)
         if explained is None:
-            return Throttling(None, 0, None, None, (), "", unknown=Unknown.LIMIT)
+            return Throttling(
+                share=None, episodes=0, first_s=None, limit_c=None, spans_s=(), told_by="", unknown=Unknown.LIMIT
+            )
         spans = explained
     loaded = float(time[-1] - time[0]) or 1.0
     within = np.zeros(len(time), dtype=bool)
@@ -288,14 +300,14 @@ def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None)
 
     held_die = trace.channels[trace.die_role][inside][within]
     return Throttling(
-        min(1.0, sum(b - a for a, b in spans) / loaded),
-        len(spans),
-        spans[0][0] - load.onset_s if spans else None,
-        float(np.nanmedian(held_die)) if spans and np.isfinite(held_die).any() else None,
-        spans,
-        told_by if spans else "",
-        given_up("power"),
-        given_up("clock"),
+        share=min(1.0, sum(b - a for a, b in spans) / loaded),
+        episodes=len(spans),
+        first_s=spans[0][0] - load.onset_s if spans else None,
+        limit_c=float(np.nanmedian(held_die)) if spans and np.isfinite(held_die).any() else None,
+        spans_s=spans,
+        told_by=told_by if spans else "",
+        given_up_w=given_up("power"),
+        given_up_mhz=given_up("clock"),
     )
 
 

@@ -45,7 +45,7 @@ class Standing(StrEnum):
     UNKNOWN = "unknown"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Assumption:
     """name: what is assumed to be the same; standing; why: what tells it; remedy: the one thing to do where it does
     not hold; carries: whether it alone could be what the answer claims."""
@@ -67,7 +67,7 @@ class Claim:
     of_the_die: bool
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class _Pair:
     """The first run of each side, the claim in kelvins (below nought: cooler after), its U95, None without a claim."""
 
@@ -118,15 +118,15 @@ def assumptions_of(
     source: common practice, no source; the constants are from memory
     """
     pair = _Pair(
-        befores[0],
-        afters[0],
-        by,
-        main,
-        terms,
-        {c.condition: c for c in conditions},
-        claim.kelvins,
-        claim.u95_k,
-        claim.of_the_die,
+        before=befores[0],
+        after=afters[0],
+        by=by,
+        main=main,
+        terms=terms,
+        bearing={c.condition: c for c in conditions},
+        claim_k=claim.kelvins,
+        u95_k=claim.u95_k,
+        of_the_die=claim.of_the_die,
     )
     return tuple(found for one in _ALL for found in one(pair))
 
@@ -138,18 +138,28 @@ def _load(p: _Pair) -> Iterator[Assumption]:
         kinder = p.claim_k is not None and (ratio < 1.0) == (p.claim_k < 0.0) and abs(ratio - 1.0) > POWER_SAME_SHARE
         if kinder:
             why = say("assumed-power-differs", before=power.before, after=power.after)
-            yield Assumption("load", Standing.DOUBTFUL, why, say("assumed-power-differs-remedy"), carries=True)
+            yield Assumption(
+                name="load",
+                standing=Standing.DOUBTFUL,
+                why=why,
+                remedy=say("assumed-power-differs-remedy"),
+                carries=True,
+            )
         else:
-            yield Assumption("load", Standing.CHECKED, say("assumed-load-by-power"))
+            yield Assumption(name="load", standing=Standing.CHECKED, why=say("assumed-load-by-power"))
         return
     moved, known = _work(p)
     if moved:
-        yield Assumption("load", Standing.DOUBTFUL, moved, remedy, carries=True)
+        yield Assumption(name="load", standing=Standing.DOUBTFUL, why=moved, remedy=remedy, carries=True)
     elif known:
-        yield Assumption("load", Standing.CHECKED, known)
+        yield Assumption(name="load", standing=Standing.CHECKED, why=known)
     else:
         yield Assumption(
-            "load", Standing.UNKNOWN, say("assumed-load-not-logged"), remedy, carries=p.claim_k is not None
+            name="load",
+            standing=Standing.UNKNOWN,
+            why=say("assumed-load-not-logged"),
+            remedy=remedy,
+            carries=p.claim_k is not None,
         )
 
 
@@ -176,9 +186,9 @@ def _fan(p: _Pair) -> Iterator[Assumption]:
     found, (b, _) = p.bearing["fan"], p.readings
     heard = [side.recording.fan_rpm if side.recording is not None else None for side in (p.before, p.after)]
     if p.by["fan_speed"].difference is not None:
-        yield Assumption("fan", Standing.CHECKED, say("assumed-fan-logged"))
+        yield Assumption(name="fan", standing=Standing.CHECKED, why=say("assumed-fan-logged"))
     elif found.bearing is Bearing.SAME and isinstance(found.before, str) and _SPEED.search(found.before):
-        yield Assumption("fan", Standing.NOTED, say("assumed-fan-fixed", setting=found.before))
+        yield Assumption(name="fan", standing=Standing.NOTED, why=say("assumed-fan-fixed", setting=found.before))
     elif heard[0] and heard[1]:
         yield _fan_heard(p, heard[0], heard[1])
     else:
@@ -186,37 +196,51 @@ def _fan(p: _Pair) -> Iterator[Assumption]:
         noted, room_c = found.bearing is Bearing.SAME, p.before.conditions.room_c
         could = p.could(FAN_COULD_SHARE * (b.die.mean - room_c)) if room_c is not None else p.claim_k is not None
         why = say("assumed-fan-auto") if noted else say("comparison-neither-fan-speed-nor-fan")
-        yield Assumption("fan", Standing.UNKNOWN, why, say("assumed-fan-remedy"), could or not noted)
+        yield Assumption(
+            name="fan", standing=Standing.UNKNOWN, why=why, remedy=say("assumed-fan-remedy"), carries=could or not noted
+        )
 
 
 def _fan_heard(p: _Pair, before_rpm: float, after_rpm: float) -> Assumption:
     """What two recordings say of the fan: by its blades a few revolutions are heard."""
     if abs(after_rpm / before_rpm - 1.0) <= EVEN_SHARE:
-        return Assumption("fan", Standing.CHECKED, say("assumed-fan-heard", rpm=after_rpm))
+        return Assumption(name="fan", standing=Standing.CHECKED, why=say("assumed-fan-heard", rpm=after_rpm))
     carries = p.claim_k is not None and (after_rpm > before_rpm) == (p.claim_k < 0.0)
     why = say("assumed-fan-heard-apart", before=before_rpm, after=after_rpm)
-    return Assumption("fan", Standing.DOUBTFUL, why, say("assumed-fan-remedy"), carries)
+    return Assumption(
+        name="fan", standing=Standing.DOUBTFUL, why=why, remedy=say("assumed-fan-remedy"), carries=carries
+    )
 
 
 def _room(p: _Pair) -> Iterator[Assumption]:
     b, a = p.readings
     remedy = say("assumed-room-remedy")
     if all(Role.ROOM_TEMPERATURE in r.stats for r in p.readings):
-        yield Assumption("room", Standing.CHECKED, say("assumed-room-logged"))
+        yield Assumption(name="room", standing=Standing.CHECKED, why=say("assumed-room-logged"))
         return
     for reading, gained in ((a, -1.0), (b, 1.0)):
         fell = _fell(reading)
         if fell is not None and p.leans(gained * fell):
             side = "after" if reading is a else "before"
-            yield Assumption("room", Standing.DOUBTFUL, say("assumed-room-fell", side=side, fell=fell), remedy, True)
+            yield Assumption(
+                name="room",
+                standing=Standing.DOUBTFUL,
+                why=say("assumed-room-fell", side=side, fell=fell),
+                remedy=remedy,
+                carries=True,
+            )
             return
     early = _early_share(p)
     if early is not None and early < _early_least(p):
         yield Assumption(
-            "room", Standing.DOUBTFUL, say("assumed-room-late", percent=100 * max(0.0, early)), remedy, True
+            name="room",
+            standing=Standing.DOUBTFUL,
+            why=say("assumed-room-late", percent=100 * max(0.0, early)),
+            remedy=remedy,
+            carries=True,
         )
     else:
-        yield Assumption("room", Standing.NOTED, say("assumed-room-noted"))
+        yield Assumption(name="room", standing=Standing.NOTED, why=say("assumed-room-noted"))
 
 
 def _fell(reading: Reading) -> float | None:
@@ -266,12 +290,18 @@ def _early_share(p: _Pair) -> float | None:
 def _thermometer(p: _Pair) -> Iterator[Assumption]:
     apart = p.terms.start_apart_k
     if apart is None:
-        yield Assumption("thermometer", Standing.NOTED, say("assumed-idle-not-logged"))
+        yield Assumption(name="thermometer", standing=Standing.NOTED, why=say("assumed-idle-not-logged"))
     elif p.leans(apart):
         why = say("assumed-idle-differs", apart=abs(apart), warmer=apart > 0)
-        yield Assumption("thermometer", Standing.DOUBTFUL, why, say("assumed-thermometer-remedy"), carries=True)
+        yield Assumption(
+            name="thermometer",
+            standing=Standing.DOUBTFUL,
+            why=why,
+            remedy=say("assumed-thermometer-remedy"),
+            carries=True,
+        )
     else:
-        yield Assumption("thermometer", Standing.CHECKED, say("assumed-idle-agrees"))
+        yield Assumption(name="thermometer", standing=Standing.CHECKED, why=say("assumed-idle-agrees"))
 
 
 def _sensor(p: _Pair) -> Iterator[Assumption]:
@@ -281,16 +311,34 @@ def _sensor(p: _Pair) -> Iterator[Assumption]:
     flat = [name for name, r in zip(("before", "after"), p.readings, strict=True) if r.die_clipped]
     if flat:
         why = say("assumed-sensor-clipped", side=flat[0] if len(flat) == 1 else "both")
-        yield Assumption("sensor", Standing.DOUBTFUL, why, say("assumed-sensor-clipped-remedy"), claims)
+        yield Assumption(
+            name="sensor",
+            standing=Standing.DOUBTFUL,
+            why=why,
+            remedy=say("assumed-sensor-clipped-remedy"),
+            carries=claims,
+        )
     elif None not in columns and columns[0] != columns[1]:
         why = say("assumed-sensor-other", before=columns[0], after=columns[1])
-        yield Assumption("sensor", Standing.DOUBTFUL, why, say("assumed-sensor-other-remedy"), claims)
+        yield Assumption(
+            name="sensor",
+            standing=Standing.DOUBTFUL,
+            why=why,
+            remedy=say("assumed-sensor-other-remedy"),
+            carries=claims,
+        )
     elif firmware:
-        yield Assumption("sensor", Standing.DOUBTFUL, say("assumed-firmware"), say("assumed-firmware-remedy"), claims)
+        yield Assumption(
+            name="sensor",
+            standing=Standing.DOUBTFUL,
+            why=say("assumed-firmware"),
+            remedy=say("assumed-firmware-remedy"),
+            carries=claims,
+        )
     elif None in columns:
-        yield Assumption("sensor", Standing.NOTED, say("assumed-sensor-noted"))
+        yield Assumption(name="sensor", standing=Standing.NOTED, why=say("assumed-sensor-noted"))
     else:
-        yield Assumption("sensor", Standing.CHECKED, say("assumed-sensor-same"))
+        yield Assumption(name="sensor", standing=Standing.CHECKED, why=say("assumed-sensor-same"))
 
 
 def _power(p: _Pair) -> Iterator[Assumption]:
@@ -304,7 +352,7 @@ def _power(p: _Pair) -> Iterator[Assumption]:
         rise = (p.by["rise"].before or 0.0) * (idle[1] - idle[0]) / power.before
         if p.leans(-rise):
             why = say("assumed-power-idle", before=idle[0], after=idle[1])
-            yield Assumption("power", Standing.DOUBTFUL, why, remedy, carries=True)
+            yield Assumption(name="power", standing=Standing.DOUBTFUL, why=why, remedy=remedy, carries=True)
             return
     clock = p.by["clock"]
     if clock.before and clock.after:
@@ -313,9 +361,11 @@ def _power(p: _Pair) -> Iterator[Assumption]:
         more = ratio - min(max(ratio, ends[0] * (1 - EVEN_SHARE)), ends[1] * (1 + EVEN_SHARE))
         if p.leans(-(p.by["rise"].before or 0.0) * more):
             why = say("assumed-power-clock", power=100 * (ratio - 1), clock=100 * (expected - 1))
-            yield Assumption("power", Standing.DOUBTFUL, why, remedy, carries=True)
+            yield Assumption(name="power", standing=Standing.DOUBTFUL, why=why, remedy=remedy, carries=True)
             return
-    yield Assumption("power", Standing.CHECKED if None not in idle else Standing.NOTED, say("assumed-power-agrees"))
+    yield Assumption(
+        name="power", standing=Standing.CHECKED if None not in idle else Standing.NOTED, why=say("assumed-power-agrees")
+    )
 
 
 def _split(p: _Pair) -> Iterator[Assumption]:
@@ -328,12 +378,20 @@ def _split(p: _Pair) -> Iterator[Assumption]:
     if abs(shares[1] - shares[0]) > SPLIT_SAME:
         moves_k = _split_moves(p, shares[1] - shares[0])
         if moves_k is not None and not p.leans(moves_k):
-            yield Assumption("split", Standing.CHECKED, say("assumed-split-reckoned", kelvins=moves_k))
+            yield Assumption(
+                name="split", standing=Standing.CHECKED, why=say("assumed-split-reckoned", kelvins=moves_k)
+            )
             return
         why = say("assumed-split-moved", before=100 * shares[0], after=100 * shares[1])
-        yield Assumption("split", Standing.DOUBTFUL, why, say("assumed-split-remedy"), p.claim_k is not None)
+        yield Assumption(
+            name="split",
+            standing=Standing.DOUBTFUL,
+            why=why,
+            remedy=say("assumed-split-remedy"),
+            carries=p.claim_k is not None,
+        )
     else:
-        yield Assumption("split", Standing.CHECKED, say("assumed-split-same"))
+        yield Assumption(name="split", standing=Standing.CHECKED, why=say("assumed-split-same"))
 
 
 def _split_moves(p: _Pair, share: float) -> float | None:
@@ -352,9 +410,9 @@ def _split_moves(p: _Pair, share: float) -> float | None:
 def _placement(p: _Pair) -> Iterator[Assumption]:
     if p.bearing["placement"].bearing is Bearing.UNKNOWN:
         why, remedy = say("comparison-where-stood-not-noted-on"), say("assumed-placement-remedy")
-        yield Assumption("placement", Standing.UNKNOWN, why, remedy, carries=True)
+        yield Assumption(name="placement", standing=Standing.UNKNOWN, why=why, remedy=remedy, carries=True)
     else:
-        yield Assumption("placement", Standing.NOTED, say("assumed-placement-noted"))
+        yield Assumption(name="placement", standing=Standing.NOTED, why=say("assumed-placement-noted"))
 
 
 _ALL = (_load, _fan, _room, _thermometer, _sensor, _power, _split, _placement)

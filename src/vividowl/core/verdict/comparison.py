@@ -30,7 +30,7 @@ REPEATS_HELP_SHARE = 0.9  # of the uncertainty that is left after more runs: abo
 FAN_STILL_RPM = 1.0  # [rpm] slower is a fan that stands; from memory
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Comparison:
     """The verdict with its reasons, effects and conditions; phrases: the verdict as one sentence, in pieces; assumes:
     what it rests on, each checked, noted, doubtful or not known; hidden_gain_k: a gain that could still hide
@@ -102,14 +102,19 @@ def compare(
     limits = dict(sensor_limits_c or {})
     if limit_c is not None:
         limits[befores[0].reading.die_role] = limit_c
-    case = _Case(befores, afters, by, conditions, tol, limits)
+    case = _Case(befores=befores, afters=afters, by=by, conditions=conditions, tol=tol, limits_c=limits)
     sensors = case.sensors()
     forbidding = case.forbidding()
     if forbidding:
         verdict = Verdict.CANNOT_BE_COMPARED
-        told = Told(befores[0], by, case.main(), sensors)
+        told = Told(before=befores[0], by=by, main=case.main(), sensors=sensors)
         return Comparison(
-            verdict, headline_of(verdict, told, ()), tuple(forbidding), effects, conditions, sensors=sensors
+            verdict=verdict,
+            phrases=headline_of(verdict, told, ()),
+            reasons=tuple(forbidding),
+            effects=effects,
+            conditions=conditions,
+            sensors=sensors,
         )
     carrier = carrying(case.main().shown, sensors)
     shown, assumes = case.shown(carrier), case.assumes(carrier)
@@ -119,17 +124,17 @@ def compare(
         Shown.WORSE: Verdict.WORSE_IF_SAME if doubts else Verdict.WORSE,
     }.get(shown, Verdict.NO_DIFFERENCE_SHOWN)
     hidden, showable = case.hidden() if verdict is Verdict.NO_DIFFERENCE_SHOWN else (None, None)
-    told = Told(befores[0], by, case.main(), sensors, carrier, limit_c)
+    told = Told(before=befores[0], by=by, main=case.main(), sensors=sensors, carrier=carrier, limit_c=limit_c)
     return Comparison(
-        verdict,
-        headline_of(verdict, told, [a.name for a in doubts]),
-        case.reasons(verdict, doubts, hidden, showable, (sensors, carrier)),
-        effects,
-        conditions,
-        assumes,
-        hidden,
-        showable,
-        sensors,
+        verdict=verdict,
+        phrases=headline_of(verdict, told, [a.name for a in doubts]),
+        reasons=case.reasons(verdict, doubts, hidden, showable, (sensors, carrier)),
+        effects=effects,
+        conditions=conditions,
+        assumes=assumes,
+        hidden_gain_k=hidden,
+        showable_k=showable,
+        sensors=sensors,
     )
 
 
@@ -144,7 +149,7 @@ def _held(reading: Reading) -> bool:
     return (reading.throttling.share or 0.0) > HELD_SHARE
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class _Case:
     """What is judged: the runs, the effects by name, the conditions."""
 

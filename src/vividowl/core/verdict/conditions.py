@@ -24,7 +24,7 @@ class Bearing(StrEnum):
     FORBIDS = "forbids"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Conditions:
     """How a run was made. Every field may be None: not known. room_c [degC], duration_min [min]; die_column: heading of
     the die's column in the log."""
@@ -42,7 +42,7 @@ class Conditions:
     die_column: str | None = None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ConditionFinding:
     """condition: field; words: how it is called; before, after: as written; bearing; text: the reason in words."""
 
@@ -108,7 +108,7 @@ def judge_conditions(before: Conditions, after: Conditions, both_settled: bool) 
             text = say("conditions-cold-start-against-warm-one")
         else:
             bearing, text = Bearing.NOTED, _NOTED[name]
-        found.append(ConditionFinding(name, words, b, a, bearing, text))
+        found.append(ConditionFinding(condition=name, words=words, before=b, after=a, bearing=bearing, text=text))
     return (*found, _judge_room(before.room_c, after.room_c), _judge_duration(before, after, both_settled))
 
 
@@ -125,14 +125,42 @@ def _judge_room(b: float | None, a: float | None) -> ConditionFinding:
     words = [say("conditions-degrees", value=v) if v is not None else None for v in (b, a)]
     if b is None or a is None:
         text = say("conditions-room-was-not-noted-so")
-        return ConditionFinding("room_c", say("conditions-room"), words[0], words[1], Bearing.UNKNOWN, text)
+        return ConditionFinding(
+            condition="room_c",
+            words=say("conditions-room"),
+            before=words[0],
+            after=words[1],
+            bearing=Bearing.UNKNOWN,
+            text=text,
+        )
     if abs(a - b) < 0.05:
-        return ConditionFinding("room_c", say("conditions-room"), words[0], words[1], Bearing.SAME, "")
+        return ConditionFinding(
+            condition="room_c",
+            words=say("conditions-room"),
+            before=words[0],
+            after=words[1],
+            bearing=Bearing.SAME,
+            text="",
+        )
     if abs(a - b) <= ROOM_CORRECTED_K:
         text = say("conditions-rooms-differ-by-k-rises", b=abs(a - b))
-        return ConditionFinding("room_c", say("conditions-room"), words[0], words[1], Bearing.CORRECTED, text)
+        return ConditionFinding(
+            condition="room_c",
+            words=say("conditions-room"),
+            before=words[0],
+            after=words[1],
+            bearing=Bearing.CORRECTED,
+            text=text,
+        )
     text = say("conditions-rooms-differ-by-k-more", b=abs(a - b), room_corrected_k=ROOM_CORRECTED_K)
-    return ConditionFinding("room_c", say("conditions-room"), words[0], words[1], Bearing.NOTED, text)
+    return ConditionFinding(
+        condition="room_c",
+        words=say("conditions-room"),
+        before=words[0],
+        after=words[1],
+        bearing=Bearing.NOTED,
+        text=text,
+    )
 
 
 def _judge_duration(before: Conditions, after: Conditions, both_settled: bool) -> ConditionFinding:
@@ -140,15 +168,48 @@ def _judge_duration(before: Conditions, after: Conditions, both_settled: bool) -
     words = [say("conditions-minutes", value=v) if v is not None else None for v in (b, a)]
     if b is None or a is None:
         return ConditionFinding(
-            "duration_min", say("conditions-duration"), words[0], words[1], Bearing.UNKNOWN, say("conditions-not-noted")
+            condition="duration_min",
+            words=say("conditions-duration"),
+            before=words[0],
+            after=words[1],
+            bearing=Bearing.UNKNOWN,
+            text=say("conditions-not-noted"),
         )
     if abs(a - b) <= DURATION_SAME_SHARE * max(a, b):
-        return ConditionFinding("duration_min", say("conditions-duration"), words[0], words[1], Bearing.SAME, "")
+        return ConditionFinding(
+            condition="duration_min",
+            words=say("conditions-duration"),
+            before=words[0],
+            after=words[1],
+            bearing=Bearing.SAME,
+            text="",
+        )
     if both_settled:
         text = say("conditions-one-run-was-longer-both")
-        return ConditionFinding("duration_min", say("conditions-duration"), words[0], words[1], Bearing.NOTED, text)
+        return ConditionFinding(
+            condition="duration_min",
+            words=say("conditions-duration"),
+            before=words[0],
+            after=words[1],
+            bearing=Bearing.NOTED,
+            text=text,
+        )
     if max(a, b) <= DURATION_RATIO_MOST * min(a, b):
         text = say("conditions-against-and-not-both-have-2", words=words[0], words_2=words[1], b=min(a, b))
-        return ConditionFinding("duration_min", say("conditions-duration"), words[0], words[1], Bearing.CORRECTED, text)
+        return ConditionFinding(
+            condition="duration_min",
+            words=say("conditions-duration"),
+            before=words[0],
+            after=words[1],
+            bearing=Bearing.CORRECTED,
+            text=text,
+        )
     text = say("conditions-against-and-not-both-have", words=words[0], words_2=words[1])
-    return ConditionFinding("duration_min", say("conditions-duration"), words[0], words[1], Bearing.FORBIDS, text)
+    return ConditionFinding(
+        condition="duration_min",
+        words=say("conditions-duration"),
+        before=words[0],
+        after=words[1],
+        bearing=Bearing.FORBIDS,
+        text=text,
+    )

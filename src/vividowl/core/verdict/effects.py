@@ -50,7 +50,9 @@ def _results(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -
     for name, words, unit, lower in _RESULTS:
         runs = [
             [
-                Measured(v, standard_from_half_width(tol.result_share * v)) if (v := s.results.get(name)) else None
+                Measured(value=v, scatter=standard_from_half_width(tol.result_share * v))
+                if (v := s.results.get(name))
+                else None
                 for s in side
             ]
             for side in (befores, afters)
@@ -160,7 +162,11 @@ def _in_the_first_room(
     share = combined(standard_from_half_width(tol.room_k), standard_from_half_width(tol.run_to_run_k)) / span
     unsure = abs(math.log(ratio)) * standard_from_half_width(half_width)
     return Measured(
-        value, of.scatter, combined(of.drift, value * exponent * share, value * unsure), of.shared, of.freedom
+        value=value,
+        scatter=of.scatter,
+        drift=combined(of.drift, value * exponent * share, value * unsure),
+        shared=of.shared,
+        freedom=of.freedom,
     )
 
 
@@ -221,7 +227,11 @@ def build_effects(
     watts = [[capacity(m, limit, reference_room_c, power_limit) for m in side] for side in r]
     held_u = 100 * standard_from_half_width(0.03)
     held = each(
-        lambda s: Measured(100 * s.reading.throttling.share, held_u) if s.reading.throttling.share is not None else None
+        lambda s: (
+            Measured(value=100 * s.reading.throttling.share, scatter=held_u)
+            if s.reading.throttling.share is not None
+            else None
+        )
     )
     recorded = recorded_effect(befores, afters, tol)
     return (

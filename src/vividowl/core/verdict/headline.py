@@ -46,7 +46,7 @@ class Phrase:
     side: str = ""
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Told:
     """What a headline is made from: the first run before, the effects by name, the effect that carries the die's
     verdict, every sensor with the deciding die first, the one that carries the verdict in place of it or None, and the

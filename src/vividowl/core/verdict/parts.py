@@ -29,7 +29,7 @@ class Shown(StrEnum):
     NOT_KNOWN = "not_known"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Recorded:
     """level_db: A-weighted level of a recording over full scale [dB]; room_out: whether the room alone was recorded too
     and lies far enough below to be taken out; room_db: level of that recording, floor_db: of what the microphone itself
@@ -44,7 +44,7 @@ class Recorded:
     fan_rpm: float | None = None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Side:
     """One run: conditions, reading of the log, noise by hand, level of a recording, and results of benchmarks by
     name: score [1], duration [s], frame_rate [1/s]."""
@@ -56,7 +56,7 @@ class Side:
     results: Mapping[str, float] = field(default_factory=dict)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Effect:
     """quantity and unit; before, after and their expanded uncertainties; difference with its U95; what it shows;
     working: formula and numbers in words; repeatable_u95: the part of U95 that more runs average out."""
@@ -106,17 +106,17 @@ def effect_between(
         working = listed((working, say("parts-scatter-from-repeats")), "semicolon")
     if before is None or after is None:
         return Effect(
-            quantity,
-            words,
-            unit,
-            before.value if before else None,
-            after.value if after else None,
-            before.u95 if before else None,
-            after.u95 if after else None,
-            None,
-            None,
-            Shown.NOT_KNOWN,
-            working,
+            quantity=quantity,
+            words=words,
+            unit=unit,
+            before=before.value if before else None,
+            after=after.value if after else None,
+            before_u95=before.u95 if before else None,
+            after_u95=after.u95 if after else None,
+            difference=None,
+            u95=None,
+            shown=Shown.NOT_KNOWN,
+            working=working,
         )
     difference, u95 = after.value - before.value, difference_u95(before, after)
     shown = Shown.NOT_SHOWN
@@ -126,18 +126,18 @@ def effect_between(
             shown = Shown.BETTER if (difference < 0) == lower_is_better else Shown.WORSE
     repeatable = min(u95, COVERAGE_FACTOR * combined(before.scatter, after.scatter))
     return Effect(
-        quantity,
-        words,
-        unit,
-        before.value,
-        after.value,
-        before.u95,
-        after.u95,
-        difference,
-        u95,
-        shown,
-        working,
-        repeatable,
+        quantity=quantity,
+        words=words,
+        unit=unit,
+        before=before.value,
+        after=after.value,
+        before_u95=before.u95,
+        after_u95=after.u95,
+        difference=difference,
+        u95=u95,
+        shown=shown,
+        working=working,
+        repeatable_u95=repeatable,
     )
 
 

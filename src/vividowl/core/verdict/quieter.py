@@ -30,7 +30,7 @@ def noise_level(figure: NoiseFigure, tol: Tolerances) -> Measured:
     returns: Measured [dB]
     source: JCGM 100:2008, 4.2.3
     """
-    return Measured(figure.level_db, standard_from_half_width(tol.noise_db) / math.sqrt(figure.readings))
+    return Measured(value=figure.level_db, scatter=standard_from_half_width(tol.noise_db) / math.sqrt(figure.readings))
 
 
 def _of_the_room(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -> float:
@@ -112,7 +112,7 @@ def recorded_effect(befores: Sequence[Side], afters: Sequence[Side], tol: Tolera
         standard_from_half_width(tol.noise_db), 0.0 if room_known else standard_from_half_width(ROOM_UNKNOWN_DB)
     )
     runs = [
-        [Measured(s.recording.level_db, u) if s.recording is not None else None for s in side]
+        [Measured(value=s.recording.level_db, scatter=u) if s.recording is not None else None for s in side]
         for side in (befores, afters)
     ]
     runs[1] = _in_other_room(runs[1], _of_the_room(befores, afters, tol))

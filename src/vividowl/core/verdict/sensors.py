@@ -30,7 +30,7 @@ FIRM_FACTOR = 1.28
 OWN_HEAT_SHARE, POWER_SAME_SHARE = 0.5, 0.02
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class SensorVerdict:
     """role; limit_c [degC] or None, limit_noted: whether the shop noted it or it is the usual one, from memory;
     before_c, after_c as measured [degC]; difference_k at equal work, fan and room with its U95 [K], None without a
@@ -117,14 +117,14 @@ def sensors_of(
         limit, noted = limit_of(role, limits_c)
         out.append(
             SensorVerdict(
-                role,
-                limit,
-                noted,
-                befores[0].reading.stats[role].mean,
-                afters[0].reading.stats[role].mean,
-                None if difference is None else difference * scale,
-                None if u95 is None else u95 * scale,
-                shown,
+                role=role,
+                limit_c=limit,
+                limit_noted=noted,
+                before_c=befores[0].reading.stats[role].mean,
+                after_c=afters[0].reading.stats[role].mean,
+                difference_k=None if difference is None else difference * scale,
+                u95_k=None if u95 is None else u95 * scale,
+                shown=shown,
             )
         )
     return tuple(out)

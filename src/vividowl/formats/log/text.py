@@ -25,7 +25,7 @@ NUMBER = re.compile(r"^[+-]?\d+([.,]\d+)?([eE][+-]?\d+)?$")
 Buffer = bytes | mmap.mmap
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Layout:
     """How a file is written: encoding, delimiter, decimal sign, header line (from 0), units beneath it, headers."""
 
@@ -38,7 +38,7 @@ class Layout:
     unit_row: tuple[str, ...]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Body:
     """The lines of data: text that holds them, lines to skip before them, their first line in the file (from 1);
     mended: the text is no longer the file itself."""
@@ -159,13 +159,13 @@ def sniff(text: Buffer, encoding: Words, name: str) -> Layout:
     comma = sum(bool(re.match(r"^[+-]?\d+,\d+(\s*[^\d\s]+)?$", c)) for c in sample)
     point = sum(bool(re.match(r"^[+-]?\d+\.\d+(\s*[^\d\s]+)?$", c)) for c in sample)
     return Layout(
-        encoding,
-        best,
-        "," if comma > point else ".",
-        header,
-        has_units,
-        _unlike(headers),
-        tuple(units) if has_units else (),
+        encoding=encoding,
+        delimiter=best,
+        decimal="," if comma > point else ".",
+        header_line=header,
+        has_unit_row=has_units,
+        headers=_unlike(headers),
+        unit_row=tuple(units) if has_units else (),
     )
 
 
@@ -230,8 +230,14 @@ def find_body(text: Buffer, layout: Layout, name: str) -> Body:
         notices.append(sentence(say("log-text-log-breaks-off-in-line", line=line, dropped=dropped)))
         mended, start = bytes(whole[start:end]), 0
     if mended is not None or bytes(text[-1:]) in (b" ", b"\x00"):
-        return Body(mended if mended is not None else bytes(text[start:end]), 0, skip + 1, True, tuple(notices))
-    return Body(text, skip, skip + 1, False, tuple(notices))
+        return Body(
+            text=mended if mended is not None else bytes(text[start:end]),
+            skip=0,
+            first_line=skip + 1,
+            mended=True,
+            notices=tuple(notices),
+        )
+    return Body(text=text, skip=skip, first_line=skip + 1, mended=False, notices=tuple(notices))
 
 
 def _trimmed(text: Buffer, start: int, end: int, delimiter: str) -> int:

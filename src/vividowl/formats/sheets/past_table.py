@@ -29,7 +29,7 @@ _CELL = re.compile(rb'<(?:\w+:)?c\b[^>]*?\br="([A-Z]{1,3})(\d{1,9})"')
 _FORMULA = re.compile(rb"<(?:\w+:)?f[ >/]")
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class PastTable:
     """headings (c,); rows (n, c); lines (n,): where each stands in the file, from 1; sheet and sheets of a workbook;
     notices: what was read otherwise than it stands."""
@@ -90,12 +90,12 @@ def _table(
     if not body:
         raise FormatError(say("past-table-only-headings", name=name), remedy=say("past-table-save-as"))
     return PastTable(
-        tuple(str(cell or "").strip()[:80] for cell in headings),
-        tuple(row for _, row in body),
-        tuple(line for line, _ in body),
-        sheet,
-        sheets,
-        tuple(notices),
+        headings=tuple(str(cell or "").strip()[:80] for cell in headings),
+        rows=tuple(row for _, row in body),
+        lines=tuple(line for line, _ in body),
+        sheet=sheet,
+        sheets=sheets,
+        notices=tuple(notices),
     )
 
 

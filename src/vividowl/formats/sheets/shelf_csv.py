@@ -19,7 +19,7 @@ _CONTROL = re.compile(r"[\x00-\x08\x0a-\x1f\x7f]")
 LINES_MOST = 5000
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ShelfLine:
     """A lot with its product; empty where nothing is known."""
 

@@ -37,7 +37,7 @@ from vividowl.store.scope import Scope
 SHOP_ATTEMPTS_MOST = 400  # latest attempts of the shop whose found causes are counted; a limit of the product
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class AttemptView:
     """One attempt. promised, measured: the promise [K/W], and what came with its U95; interface: its part faster than
     3 s [K/W]; causes: ranked, empty where nothing failed and nothing was checked."""
@@ -90,7 +90,17 @@ def attempts_view(workshop: Workshop, scope: Scope, job: Job) -> AttemptsView:
         after = scope.run(job.id, "after") if current else None
         if row.after_run_id is not None:
             after = scope.get(Run, row.after_run_id)
-        found = _Found(workshop, scope, job, row, before, after, plan, states.get(number), states.get(number + 1))
+        found = _Found(
+            workshop=workshop,
+            scope=scope,
+            job=job,
+            row=row,
+            before=before,
+            after=after,
+            plan=plan,
+            bench=states.get(number),
+            opened_again=states.get(number + 1),
+        )
         out.append(found.view(current, counts))
     return AttemptsView(job, tuple(out), sum(counts.values()), job.fit_done)
 
@@ -109,7 +119,7 @@ def _found_before(scope: Scope, job: Job) -> Mapping[Cause, int]:
     return counts
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class _Found:
     """Everything that is known of one attempt."""
 
@@ -145,18 +155,18 @@ class _Found:
             causes = find_causes(self._attempted(compared, measured, items, cleaned, interface), told, counts)
         after = measured[1] if len(measured) > 1 else None
         return AttemptView(
-            self.row,
-            current,
-            items,
-            cleaned,
-            compared,
-            failure,
-            promised,
-            after.value if after else None,
-            after.u95 if after else None,
-            response.interface if response is not None and response.tells_interface else None,
-            causes,
-            (self.after.glance or {}).get("noise_db") if self.after is not None else None,
+            row=self.row,
+            current=current,
+            items=items,
+            cleaned=cleaned,
+            compared=compared,
+            failure=failure,
+            promised=promised,
+            measured=after.value if after else None,
+            measured_u95=after.u95 if after else None,
+            interface=response.interface if response is not None and response.tells_interface else None,
+            causes=causes,
+            noise_db=(self.after.glance or {}).get("noise_db") if self.after is not None else None,
         )
 
     def _measured(self, compared: Compared | None) -> list[Measured | None]:

@@ -43,7 +43,9 @@ def take_attempt_back(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> At
         if not listed:
             bring_back(scope, job, {"attempt": job.attempt})
     if listed:
-        undo = Sent(uuid.uuid4(), "undo", {"event": active[-1].id}, kept.turns.get(SERVER, 0) + 1, now)
+        undo = Sent(
+            id=uuid.uuid4(), kind="undo", data={"event": active[-1].id}, turn=kept.turns.get(SERVER, 0) + 1, made_at=now
+        )
         refusal = take_events(workshop, actor, job_id, SERVER, [undo], now).taken[0].refusal
         if refusal is not None:
             raise Refused("conflict", refusal["detail"], remedy=refusal["remedy"], reason=refusal["reason"])

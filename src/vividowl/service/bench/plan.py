@@ -55,14 +55,14 @@ def work_of(workshop: Workshop, scope: Scope, job: Job) -> Work:
     shim = shim_of(found)
     parts = tuple(
         PlannedPart(
-            p.target,
-            p.kind,
-            say("part-with-lot", words=p.product or CATALOGUE[p.kind].words, lot=p.lot or None),
-            _dose(p),
-            SCHOOL_WORDS[School(p.school)] if p.school else "",
-            i,
-            found.shim.bond if p.kind == Kind.SHIM and found.shim is not None else "",
-            shim[1].shift if p.kind == Kind.SHIM and shim is not None else "",
+            target=p.target,
+            kind=p.kind,
+            words=say("part-with-lot", words=p.product or CATALOGUE[p.kind].words, lot=p.lot or None),
+            dose=_dose(p),
+            school=SCHOOL_WORDS[School(p.school)] if p.school else "",
+            index=i,
+            bond=found.shim.bond if p.kind == Kind.SHIM and found.shim is not None else "",
+            shift=shim[1].shift if p.kind == Kind.SHIM and shim is not None else "",
             insulate=p.kind == Kind.SHIM and shim is not None and shim[1].insulate,
         )
         for i, p in enumerate(option.parts)
@@ -72,7 +72,7 @@ def work_of(workshop: Workshop, scope: Scope, job: Job) -> Work:
     )
     actions, lifts = set(option.actions), any(p.target != "cover" for p in parts)
     return Work(
-        parts,
+        parts=parts,
         clean="clean" in actions,
         new_fan="fan" in actions,
         tuning=tuning_words(found.undervolt_mv, found.cap_w) if "tune" in actions else "",

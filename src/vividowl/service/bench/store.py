@@ -31,7 +31,9 @@ def rows_of(scope: Scope, job_id: uuid.UUID, after: int = 0) -> Sequence[BenchEv
 def event_of(row: BenchEventRow, by: str | None = None) -> BenchEvent:
     """A stored event as the core knows it."""
     name = by if by is not None else row.member.name
-    return BenchEvent(str(row.id), row.kind, row.data, row.at, name, row.made, row.version)
+    return BenchEvent(
+        id=str(row.id), kind=row.kind, data=row.data, at=row.at, by=name, made=row.made, version=row.version
+    )
 
 
 def load_log(workshop: Workshop, scope: Scope, job_id: uuid.UUID) -> KeptLog:

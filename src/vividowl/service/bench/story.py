@@ -16,7 +16,7 @@ from vividowl.core.quantities.words import Words, listed, say
 _WITH_IT_ON = ("fins", "fan", "corrosion", "battery")
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class BenchStory:
     """lines in words; photos by id, None when there is none: the last pair, and the one that was taken before it."""
 
@@ -74,14 +74,19 @@ def story_of(state: BenchState) -> BenchStory:
     out += _measured(state)
     if state.power:
         out.append(_power(state))
-    return BenchStory(tuple(out), *_pairs(state))
+    return BenchStory(lines=tuple(out), **_pairs(state))
 
 
-def _pairs(state: BenchState) -> tuple[str | None, ...]:
+def _pairs(state: BenchState) -> dict[str, str | None]:
     """The last photo before and after; then those before them, which pair up in the order in which they were taken."""
     before, after = ([p.photo for p in state.photos if p.what == what] for what in ("before", "after"))
-    last = (before[-1] if before else None, after[-1] if after else None)
-    return (*last, before[-2], after[-2]) if len(before) > 1 and len(after) > 1 else last
+    found: dict[str, str | None] = {
+        "before_photo": before[-1] if before else None,
+        "after_photo": after[-1] if after else None,
+    }
+    if len(before) > 1 and len(after) > 1:
+        found |= {"earlier_before_photo": before[-2], "earlier_after_photo": after[-2]}
+    return found
 
 
 def _counted(state: BenchState) -> list[Words]:

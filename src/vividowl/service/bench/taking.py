@@ -34,7 +34,7 @@ CLOCK_OFF_S = 60.0
 _SAME_MOMENT = timedelta(seconds=2)  # what two clocks may differ by while they agree
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Sent:
     """An event as a tablet sends it. turn: its how manieth of this job; made_at: by the tablet's own clock."""
 
@@ -45,7 +45,7 @@ class Sent:
     made_at: datetime
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Taken:
     """What became of an event. number: its place in the log, None when it was not kept; again: it was there already;
     refusal: reason, detail, remedy, rule; told: what else there is to know."""
@@ -134,13 +134,15 @@ class _Taking:
         if kept is not None and kept.job_id != self.job.id:
             raise _elsewhere()
         if kept is not None:
-            return Taken(sent.id, kept.number, True, kept.refusal, str(kept.effect.get("told", "")))
+            return Taken(
+                id=sent.id, number=kept.number, again=True, refusal=kept.refusal, told=str(kept.effect.get("told", ""))
+            )
         if sent.turn != self.turn + 1:
             return Taken(
-                sent.id,
-                None,
-                False,
-                {
+                id=sent.id,
+                number=None,
+                again=False,
+                refusal={
                     "reason": "out_of_order",
                     "rule": "",
                     "field": "turn",
@@ -148,9 +150,11 @@ class _Taking:
                     "remedy": sentence(say("work-send-from-on", turn=self.turn + 1)),
                     "next_turn": self.turn + 1,
                 },
-                "",
+                told="",
             )
-        command = BenchCommand(str(sent.id), sent.kind, sent.data, self._moment(sent), self.actor.name)
+        command = BenchCommand(
+            id=str(sent.id), kind=sent.kind, data=sent.data, at=self._moment(sent), by=self.actor.name
+        )
         refusal, event, effect = self._try(command, sent.made_at)
         self.number += 1
         self.turn = sent.turn
@@ -175,7 +179,9 @@ class _Taking:
                 effect=told(effect),
             )
         )
-        return Taken(sent.id, self.number, False, refusal, sentence(effect.get("told", "")))
+        return Taken(
+            id=sent.id, number=self.number, again=False, refusal=refusal, told=sentence(effect.get("told", ""))
+        )
 
     def _moment(self, sent: Sent) -> datetime:
         """When it happened by the server's clock: the tablet tells how long ago, not how late it thinks it is."""

@@ -43,7 +43,7 @@ from vividowl.store.scope import Scope
 REFUSED_SHOWN = 5
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class StepView:
     """A step with the facts it takes away and makes, the rules that guard it, whether it is held rather than tapped,
     may be skipped and is told alone, the pads of the map that it lays, and the minutes it took."""
@@ -59,7 +59,7 @@ class StepView:
     time: StepTime | None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class PlaceView:
     """A place with its letter, its words, and the rules for taking it out or putting it in."""
 
@@ -71,7 +71,7 @@ class PlaceView:
     guards_in: tuple[Interlock, ...]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Orders:
     """Order of the screws of one part, by id."""
 
@@ -82,7 +82,7 @@ class Orders:
     by_number: bool
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class BenchView:
     """All that the pages of the bench show. number: of the latest event; last: the event that undo would take back;
     plan_changed: the option taken now is not the one that the list was made for; learnt model: id and number of
@@ -128,36 +128,36 @@ def _view(scope: Scope, job: Job, log: BenchLog, number: int) -> BenchView:
     times = times_of(scope, job.id, state)
     model, plan = model_for(scope, job), plan_row(scope, job.id)
     return BenchView(
-        job,
-        log,
-        number,
-        now,
-        tuple(_step(s, state, times, places) for s in state.steps),
-        tuple(_place(p, state, classes) for p in places),
-        classes,
-        _orders(places),
-        tightening_passes(state.device.tighten_percent),
-        blockers(state, now),
-        _causes(state),
-        state.begun is not None and state.closed is None and state.plan != plan_key(scope, job),
-        plan.chosen if plan is not None else None,
-        model.id if model is not None else None,
-        len(model.data.get("places", ())) if model is not None else 0,
-        _refused(scope, job.id),
+        job=job,
+        log=log,
+        number=number,
+        now=now,
+        steps=tuple(_step(s, state, times, places) for s in state.steps),
+        places=tuple(_place(p, state, classes) for p in places),
+        classes=classes,
+        orders=_orders(places),
+        passes=tightening_passes(state.device.tighten_percent),
+        blockers=blockers(state, now),
+        causes=_causes(state),
+        plan_changed=state.begun is not None and state.closed is None and state.plan != plan_key(scope, job),
+        chosen=plan.chosen if plan is not None else None,
+        model_id=model.id if model is not None else None,
+        model_places=len(model.data.get("places", ())) if model is not None else 0,
+        refused=_refused(scope, job.id),
     )
 
 
 def _step(step: BenchStep, state: BenchState, times: Mapping[str, StepTime], places: Sequence[Place]) -> StepView:
     return StepView(
-        step,
-        _cancels(step.acts),
-        tuple(dict.fromkeys(f for a in step.acts for f in MAKES.get(a, ()))),
-        is_held(step.acts, state.device),
-        not NEVER_SKIPPED & set(step.acts),
-        is_alone(step.acts),
-        pads_of(step.id, places),
-        rules_for(step.acts, state.device),
-        times.get(step.id),
+        step=step,
+        cancels=_cancels(step.acts),
+        makes=tuple(dict.fromkeys(f for a in step.acts for f in MAKES.get(a, ()))),
+        held=is_held(step.acts, state.device),
+        skippable=not NEVER_SKIPPED & set(step.acts),
+        alone=is_alone(step.acts),
+        pads=pads_of(step.id, places),
+        guards=rules_for(step.acts, state.device),
+        time=times.get(step.id),
     )
 
 
@@ -169,12 +169,12 @@ def _place(place: Place, state: BenchState, classes: Sequence[ScrewClass]) -> Pl
     letter = letter_of(place, classes)
     shape = next((c.shape for c in classes if c.letter == letter), "")
     return PlaceView(
-        place,
-        letter,
-        shape,
-        place_words(place, state.places),
-        rules_for(acts_of_place(place, state, out=True), state.device),
-        rules_for(acts_of_place(place, state, out=False), state.device) if place.id in state.out else (),
+        place=place,
+        letter=letter,
+        shape=shape,
+        words=place_words(place, state.places),
+        guards_out=rules_for(acts_of_place(place, state, out=True), state.device),
+        guards_in=rules_for(acts_of_place(place, state, out=False), state.device) if place.id in state.out else (),
     )
 
 
@@ -185,7 +185,15 @@ def _orders(places: Sequence[Place]) -> tuple[Orders, ...]:
         if screws:
             numbers = [p.number for p in screws]
             by_number = None not in numbers and len(set(numbers)) == len(numbers)
-            out.append(Orders(holds, words, loosening_order(screws), tightening_order(screws), by_number))
+            out.append(
+                Orders(
+                    holds=holds,
+                    words=words,
+                    loosen=loosening_order(screws),
+                    tighten=tightening_order(screws),
+                    by_number=by_number,
+                )
+            )
     return tuple(out)
 
 

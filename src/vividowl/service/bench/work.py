@@ -135,7 +135,7 @@ def _record(
     log, number = kept.log, kept.number
     event_id = uuid.uuid4()
     try:
-        log, event = append(log, BenchCommand(str(event_id), kind, data, moment, actor.name))
+        log, event = append(log, BenchCommand(id=str(event_id), kind=kind, data=data, at=moment, by=actor.name))
     except BenchRefused as error:
         raise Refused("conflict", error.message, remedy=error.remedy, reason=error.reason) from error
     effect = make_effect(workshop, scope, actor, job, event, log.state) if KINDS[kind].effect else {}

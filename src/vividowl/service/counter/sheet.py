@@ -33,7 +33,7 @@ PHOTOS_MOST = 30
 CONSENT, PICK_UP = "consent", "picked_up"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class CounterView:
     """The sheet with all that is told beside it. consent_words, pick_up_words: what would be signed now, in the
     customer's language; conditions and quotes in their order."""
@@ -66,7 +66,15 @@ def view_of(scope: Scope, job: Job) -> CounterView:
     with spoken(job.language):
         consent = tuple(sentences(_consent(scope, job, sheet, len(conditions))))
         pick_up = tuple(sentences(_pick_up(scope, job, sheet)))
-    return CounterView(job, scope.shop(), sheet, conditions, consent, pick_up, quotes.all())
+    return CounterView(
+        job=job,
+        shop=scope.shop(),
+        sheet=sheet,
+        conditions=conditions,
+        consent_words=consent,
+        pick_up_words=pick_up,
+        quotes=quotes.all(),
+    )
 
 
 def _device(job: Job) -> str:

@@ -27,7 +27,7 @@ from vividowl.store.models import Customer, FitItem, Job
 from vividowl.store.scope import Scope
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Figure:
     """A resistance [K/W] with its standard uncertainty, whether it had settled, the terms that it was run on, its fan
     speed [rpm], and what stood above its limit."""
@@ -40,7 +40,7 @@ class Figure:
     hot: tuple[SensorEnd, ...] = ()
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Visit:
     """A job of the device: its day, what was found and left, and what was fitted."""
 
@@ -53,7 +53,7 @@ class Visit:
     fitted: tuple[FitItem, ...]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class History:
     """A device with its visits, the first on top. since: what it lost since its last service, None where not known;
     limit_k_per_w: what it may not pass in its own room at its own power; reasons: for the advice, or why there is none;
@@ -103,13 +103,13 @@ def history_of(scope: Scope, device: Device) -> History:
     first = done_day(shop, jobs[0]) if jobs else None
     visits = tuple(
         Visit(
-            job,
-            done_day(shop, job),
-            (done_day(shop, job) - first).days / DAYS_A_MONTH if first is not None else 0.0,
-            _figure(job, *figures.get((job.id, "before"), (None, None))),
-            _figure(job, *figures.get((job.id, "after"), (None, None))),
-            _power((figures.get((job.id, "after")) or figures.get((job.id, "before")) or (None,))[0]),
-            tuple(items.get(job.id, ())),
+            job=job,
+            on=done_day(shop, job),
+            months=(done_day(shop, job) - first).days / DAYS_A_MONTH if first is not None else 0.0,
+            before=_figure(job, *figures.get((job.id, "before"), (None, None))),
+            after=_figure(job, *figures.get((job.id, "after"), (None, None))),
+            power_w=_power((figures.get((job.id, "after")) or figures.get((job.id, "before")) or (None,))[0]),
+            fitted=tuple(items.get(job.id, ())),
         )
         for job in jobs
     )
@@ -148,18 +148,18 @@ def _figure(job: Job, trace: TraceFile | None, run: Run | None) -> Figure | None
     means = {Role(name): mean for name, mean in f.get("means", {}).items()}
     limits = sensor_limits_of(job) | ({Role(f["die"]): job.limit_c} if job.limit_c is not None else {})
     return Figure(
-        f["resistance_K_per_W"],
-        f["resistance_u_K_per_W"],
-        bool(f["settled"]),
-        terms,
-        means.get(Role.FAN_SPEED),
-        hot_in(means, limits),
+        resistance=f["resistance_K_per_W"],
+        u=f["resistance_u_K_per_W"],
+        settled=bool(f["settled"]),
+        terms=terms,
+        fan_rpm=means.get(Role.FAN_SPEED),
+        hot=hot_in(means, limits),
     )
 
 
 def _brought(then: Figure, now: Figure) -> Figure | None:
     """A later figure at the fan speed of an earlier one; None where the two cannot be judged against each other."""
-    found = at_speed_of(Measured(now.resistance, now.u), now.fan_rpm, then.resistance, then.fan_rpm)
+    found = at_speed_of(Measured(value=now.resistance, scatter=now.u), now.fan_rpm, then.resistance, then.fan_rpm)
     if found is None or not same_terms(then.terms, now.terms):
         return None
     return replace(now, resistance=found.value, u=found.moving, fan_rpm=then.fan_rpm)
@@ -180,7 +180,15 @@ def _judged(
     limit = _limit(device, visits, rooms)
 
     def unknown(why: Words) -> History:
-        return History(device, customer, visits, None, limit, (why,), changes)
+        return History(
+            device=device,
+            customer=customer,
+            visits=visits,
+            since=None,
+            limit_k_per_w=limit,
+            reasons=(why,),
+            changes=changes,
+        )
 
     served = [i for i, v in enumerate(visits) if v.after is not None]
     if not served:
@@ -207,7 +215,15 @@ def _judged(
     # The table shows each as it was read; what was lost is reckoned at one speed.
     moved = rpm and any(f.fan_rpm and abs(f.fan_rpm / rpm - 1.0) > SPEED_TOLD_SHARE for _, f in points if f is not None)
     speed = (say("history-one-speed", rpm=rpm, air=BEHIND_INTERFACE_SHARE),) if moved else ()
-    return History(device, customer, visits, since, limit, (*since.reasons, *speed), changes)
+    return History(
+        device=device,
+        customer=customer,
+        visits=visits,
+        since=since,
+        limit_k_per_w=limit,
+        reasons=(*since.reasons, *speed),
+        changes=changes,
+    )
 
 
 def _limit(device: Device, visits: Sequence[Visit], rooms: Mapping[uuid.UUID, float]) -> float | None:

@@ -28,7 +28,7 @@ def visits_of(scope: Scope, jobs: Sequence[Job]) -> dict[uuid.UUID, tuple[int, i
     return {job_id: (at + 1, len(ids)) for ids in of_device.values() for at, job_id in enumerate(ids)}
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Answered:
     """What a customer answered to the latest quote. key: of the option taken, empty where they declined; title: that
     option in the words of the quote; words: what they added."""
@@ -52,4 +52,11 @@ def _answered(quote: Quote, at: datetime) -> Answered:
     key = quote.answer or ""
     options: list[dict[str, Any]] = quote.content["options"]
     taken = next((option for option in options if option["key"] == key), {})
-    return Answered(quote.number, key, taken.get("title", ""), taken.get("price_cents"), quote.words, at)
+    return Answered(
+        number=quote.number,
+        key=key,
+        title=taken.get("title", ""),
+        price_cents=taken.get("price_cents"),
+        words=quote.words,
+        at=at,
+    )

@@ -48,7 +48,7 @@ INTAKE_FIELDS = (
 )
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class GateView:
     """A tripped gate and who acknowledged it when. stage: intake or plan, where it comes from."""
 
@@ -62,7 +62,7 @@ class GateView:
     stage: str
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class JobView:
     """A job with what follows from it: gates, the stage it is at, what its next step is."""
 
@@ -122,14 +122,14 @@ def _view(
     at_intake = {g.rule for g in own}
     gates = tuple(
         GateView(
-            g.rule,
-            g.severity.value,
-            g.reason,
-            g.remedy,
-            by_rule[g.rule].member.name if g.rule in by_rule else None,
-            by_rule[g.rule].at if g.rule in by_rule else None,
-            by_rule[g.rule].words if g.rule in by_rule else None,
-            "intake" if g.rule in at_intake else "plan",
+            rule=g.rule,
+            severity=g.severity.value,
+            reason=g.reason,
+            remedy=g.remedy,
+            acknowledged_by=by_rule[g.rule].member.name if g.rule in by_rule else None,
+            acknowledged_at=by_rule[g.rule].at if g.rule in by_rule else None,
+            words=by_rule[g.rule].words if g.rule in by_rule else None,
+            stage="intake" if g.rule in at_intake else "plan",
         )
         for g in worst_first([*own, *chosen_gates(job, plan)])
     )
@@ -141,17 +141,18 @@ def _view(
     facts = _facts(job, gates, bool(before["measured"]), bool(after["measured"]), verdict, chosen, has_failed(after))
     at = position_of(facts)
     return JobView(
-        job,
-        at.stage,
-        _words(at, job, gates, verdict, answer),
-        at.reachable,
-        at.done,
-        gates,
-        before,
-        after,
-        verdict,
-        facts.failed,
-        *visit,
+        job=job,
+        stage=at.stage,
+        next_step=_words(at, job, gates, verdict, answer),
+        reachable=at.reachable,
+        done=at.done,
+        gates=gates,
+        glance_before=before,
+        glance_after=after,
+        verdict=verdict,
+        failed=facts.failed,
+        visit=visit[0],
+        visits=visit[1],
     )
 
 

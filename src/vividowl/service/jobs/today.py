@@ -61,7 +61,7 @@ def only_at_stage(workshop: Workshop, actor: Actor, wanted: Wanted, stage: str) 
     return replace(wanted, jobs=frozenset(view.job.id for view in _all_at_stage(workshop, actor, wanted, stage)))
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class RunningWait:
     """A clock of the bench: the job it belongs to, its kind and words, the step, when it began and is due; seen, or put
     off until then, on whichever tablet; then: the kind of wait that follows at once, empty for none."""
@@ -110,16 +110,16 @@ def quiet(workshop: Workshop, actor: Actor, job_id: uuid.UUID, wait_id: str, min
 
 def _wait(job: Job, wait: Mapping[str, Any], quiet: QuietWait | None) -> RunningWait:
     return RunningWait(
-        job.id,
-        job.number,
-        job.model,
-        wait["id"],
-        wait["wait"],
-        wait["words"],
-        wait["step"],
-        datetime.fromisoformat(wait["began"]),
-        datetime.fromisoformat(wait["due"]),
-        quiet is not None and quiet.until is None,
-        quiet.until if quiet is not None else None,
-        WAITS[wait["wait"]].then,
+        job_id=job.id,
+        number=job.number,
+        model=job.model,
+        id=wait["id"],
+        wait=wait["wait"],
+        words=wait["words"],
+        step=wait["step"],
+        began=datetime.fromisoformat(wait["began"]),
+        due=datetime.fromisoformat(wait["due"]),
+        seen=quiet is not None and quiet.until is None,
+        put_off_until=quiet.until if quiet is not None else None,
+        then=WAITS[wait["wait"]].then,
     )

@@ -32,7 +32,7 @@ IDLE_SHARE = 0.1
 BURN_IN_WORDS = say("comparing-phase-change-interface-was-fitted")
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Compared:
     """The comparison with what is drawn beside it."""
 
@@ -129,7 +129,13 @@ def _side(
         )
         if value is not None
     }
-    return Side(conditions, reading, noise_of(noise), recorded_level(recordings, run.fan_blades), results)
+    return Side(
+        conditions=conditions,
+        reading=reading,
+        noise=noise_of(noise),
+        recording=recorded_level(recordings, run.fan_blades),
+        results=results,
+    )
 
 
 def _repeat(workshop: Workshop, scope: Scope, run: Run, trace: TraceFile, job: Job) -> Side:
@@ -218,18 +224,18 @@ def compare_runs(workshop: Workshop, scope: Scope, job: Job, before: Run | None,
         else ()
     )
     return Compared(
-        comparison,
-        before,
-        after,
-        logs[0],
-        logs[1],
-        readings[0],
-        readings[1],
-        ladders[0],
-        ladders[1],
-        culprit(ladders[0], ladders[1], shown=comparison.claims) if ladders[0] and ladders[1] else None,
-        _exhaust(pair, readings, spots, comparison.effect("noise").difference),
-        notes,
+        comparison=comparison,
+        before=before,
+        after=after,
+        before_trace=logs[0],
+        after_trace=logs[1],
+        before_reading=readings[0],
+        after_reading=readings[1],
+        before_ladder=ladders[0],
+        after_ladder=ladders[1],
+        culprit=culprit(ladders[0], ladders[1], shown=comparison.claims) if ladders[0] and ladders[1] else None,
+        exhaust=_exhaust(pair, readings, spots, comparison.effect("noise").difference),
+        notes=notes,
     )
 
 

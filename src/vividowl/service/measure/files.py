@@ -106,7 +106,7 @@ def compare_files(
     sides = []
     for path, room_c, given in ((before, before_room_c, before_given), (after, after_room_c, after_given)):
         found = read_file(path, room_c, limit_c)
-        sides.append(Side(conditions_from(given, room_c, found), found.reading))
+        sides.append(Side(conditions=conditions_from(given, room_c, found), reading=found.reading))
     return compare(sides[0], sides[1], limit_c=limit_c)
 
 

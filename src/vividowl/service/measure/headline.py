@@ -11,7 +11,7 @@ from vividowl.core.sound.levels import NoiseFigure
 from vividowl.core.verdict.quieter import noise_level
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Headline:
     """Die [degC], rise over the room [K], power [W] and noise [dB], each with U95; None where not known."""
 
@@ -38,4 +38,14 @@ def headline_of(
     power = by_share(reading.power, tolerances.power_share) if reading and reading.power else None
     # A level with the background in it is an upper bound; how far below it the device is, is not known.
     level = noise_level(noise, tolerances) if noise and not noise.upper_bound else None
-    return Headline(*both(die), *both(over), *both(power), *both(level))
+    (die_c, die_u), (rise_k, rise_u), (watts, watts_u), (noise_db, noise_u) = map(both, (die, over, power, level))
+    return Headline(
+        die_c=die_c,
+        die_u95_k=die_u,
+        rise_k=rise_k,
+        rise_u95_k=rise_u,
+        power_w=watts,
+        power_u95_w=watts_u,
+        noise_db=noise_db,
+        noise_u95_db=noise_u,
+    )

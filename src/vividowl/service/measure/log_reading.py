@@ -24,7 +24,7 @@ from vividowl.service.errors import Refused, refused_file
 REMEMBERED = say("log-reading-columns-as-they-were-set")
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class LogRead:
     """A log as it is kept. headers: as the logger wrote them; channels: as they are stored; notices: what was mended;
     samples, interval_s, duration_s of the trace; reading: its figures."""
@@ -79,13 +79,13 @@ def read_whole_log(
             ) from error
         written.result()
     return LogRead(
-        tuple(parsed.layout.headers),
-        channels,
-        (*parsed.notices, *dropouts),
-        len(trace.time_s),
-        trace.interval_s,
-        trace.duration_s,
-        reading,
+        headers=tuple(parsed.layout.headers),
+        channels=channels,
+        notices=(*parsed.notices, *dropouts),
+        samples=len(trace.time_s),
+        interval_s=trace.interval_s,
+        duration_s=trace.duration_s,
+        reading=reading,
     )
 
 

@@ -43,7 +43,7 @@ RECIPE_FIELDS = (*RECIPE_TEXTS, "duration_min", "fan_blades")
 RESULT_FIELDS = ("result_score", "result_duration_s", "result_frame_rate")
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class RepeatView:
     """A repeat of the run's recipe: its file and what it ended at. die_c, power and settled as in the reading."""
 
@@ -54,7 +54,7 @@ class RepeatView:
     settled: bool
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class RunView:
     """A run with what was read from it. prefilled: the recipe was taken from Before and is not saved yet;
     places_offered: where it may stand, while nobody told it; lead: that nothing is wrong, where that is known."""
@@ -133,26 +133,26 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
         except CoreError as error:
             trouble = listed((error.message, error.remedy), "space")
     return RunView(
-        side,
-        version,
-        prefilled,
-        run,
-        trace,
-        noise,
-        spots,
-        noise_of(noise),
-        reading,
-        told,
-        ladder,
-        culprit(ladder) if ladder else None,
-        trouble,
-        tuple(_repeat_view(workshop, scope, run, t, job) for t in traces[1:]),
-        sound_views(scope, job, stored, run.fan_blades, _logged_rpm(reading)),
-        air_of(run, reading, spots) if reading else None,
-        kept_frames(scope, stored),
-        headline_of(reading, run.room_c, noise_of(noise), judged_by(scope, job)[0]),
-        _places_offered(scope, job, run),
-        lead,
+        side=side,
+        version=version,
+        prefilled=prefilled,
+        run=run,
+        trace=trace,
+        noise=noise,
+        spots=spots,
+        noise_figure=noise_of(noise),
+        reading=reading,
+        findings=told,
+        ladder=ladder,
+        culprit=culprit(ladder) if ladder else None,
+        trouble=trouble,
+        repeats=tuple(_repeat_view(workshop, scope, run, t, job) for t in traces[1:]),
+        sounds=sound_views(scope, job, stored, run.fan_blades, _logged_rpm(reading)),
+        air=air_of(run, reading, spots) if reading else None,
+        frames=kept_frames(scope, stored),
+        headline=headline_of(reading, run.room_c, noise_of(noise), judged_by(scope, job)[0]),
+        places_offered=_places_offered(scope, job, run),
+        lead=lead,
     )
 
 
@@ -164,7 +164,9 @@ def _logged_rpm(reading: Reading | None) -> float | None:
 def _repeat_view(workshop: Workshop, scope: Scope, run: Run, trace: TraceFile, job: Job) -> RepeatView:
     reading = reading_of(workshop, scope.shop_id, trace, run, job.limit_c, repeat=True)
     power = reading.power.mean if reading.power else None
-    return RepeatView(trace.id, trace.file_name, reading.die.mean, power, reading.window.settled)
+    return RepeatView(
+        id=trace.id, file_name=trace.file_name, die_c=reading.die.mean, power=power, settled=reading.window.settled
+    )
 
 
 def _recipe_for(scope: Scope, job: Job, side: str) -> dict[str, Any]:

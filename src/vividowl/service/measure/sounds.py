@@ -21,7 +21,7 @@ from vividowl.store.scope import Scope
 from vividowl.words import sentence
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class SoundView:
     """A recording with what it says. Levels are over 20 µPa when calibrated, else over full scale. beside_hz: tones
     that move with the fan and are neither its blades nor its shaft, where another recording shows that they do."""
@@ -113,23 +113,23 @@ def _view(
         return None if r[name] is None else float(r[name] + (scale or 0.0))
 
     return SoundView(
-        row.id,
-        row.file_name,
-        r["duration_s"],
-        row.reference_db,
-        scale is not None,
-        level("laeq_db"),
-        level("lafmax_db"),
-        level("l10_db"),
-        level("l90_db"),
-        tones,
-        tuple((b["centre_hz"], b["level_db"] + (scale or 0.0)) for b in r["bands"]),
-        tuple(v + (scale or 0.0) for v in r["levels_db"]),
-        fan,
-        whines(tones, fan, blades) if device else (),
-        both.found.beside_hz if both is not None and row is both.fast else (),
-        (*r["faults"], *_misfit(tones, blades if device else None)),
-        row.is_background,
+        id=row.id,
+        file_name=row.file_name,
+        duration_s=r["duration_s"],
+        reference_db=row.reference_db,
+        calibrated=scale is not None,
+        laeq_db=level("laeq_db"),
+        lafmax_db=level("lafmax_db"),
+        l10_db=level("l10_db"),
+        l90_db=level("l90_db"),
+        tones=tones,
+        bands=tuple((b["centre_hz"], b["level_db"] + (scale or 0.0)) for b in r["bands"]),
+        levels_db=tuple(v + (scale or 0.0) for v in r["levels_db"]),
+        fan=fan,
+        whines=whines(tones, fan, blades) if device else (),
+        beside_hz=both.found.beside_hz if both is not None and row is both.fast else (),
+        faults=(*r["faults"], *_misfit(tones, blades if device else None)),
+        is_background=row.is_background,
     )
 
 
@@ -157,17 +157,24 @@ def recorded_level(rows: Sequence[SoundFile], blades: int | None) -> Recorded | 
     floors = [floor for r in known if (floor := _hiss(r.reading["bands"])) is not None]
     floor, marked = (min(floors) if floors else None), all(r.reading.get("marked_place") for r in known)
     if not room:
-        return Recorded(level - ABOVE_FULL_SCALE_DB, False, None, floor, marked, _fan_heard(known, blades))
+        return Recorded(
+            level_db=level - ABOVE_FULL_SCALE_DB,
+            room_out=False,
+            room_db=None,
+            floor_db=floor,
+            marked_place=marked,
+            fan_rpm=_fan_heard(known, blades),
+        )
     background = energy_mean(room)
     # A room as loud as the device leaves nothing to tell but an upper bound.
     corrected = background_correction(level, min(level, background))
     return Recorded(
-        corrected.corrected_db - ABOVE_FULL_SCALE_DB,
-        not corrected.upper_bound,
-        background - ABOVE_FULL_SCALE_DB,
-        floor,
-        marked,
-        _fan_heard(known, blades),
+        level_db=corrected.corrected_db - ABOVE_FULL_SCALE_DB,
+        room_out=not corrected.upper_bound,
+        room_db=background - ABOVE_FULL_SCALE_DB,
+        floor_db=floor,
+        marked_place=marked,
+        fan_rpm=_fan_heard(known, blades),
     )
 
 

@@ -29,7 +29,7 @@ JOBS_MOST = 2000  # latest jobs that are looked at; a limit of the product
 _DIES = ("cpu_die", "gpu_die")
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Known:
     """What many services tell of one model or material. jobs: that were measured on both sides; gain: of the thermal
     resistance [K/W]; minutes: of hands; promised, kept: plans whose promise was measured, and kept; lasts: time to lose
@@ -63,7 +63,7 @@ class _Side:
     fan_rpm: float | None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class _Service:
     job: Job
     sides: Mapping[str, _Side]
@@ -121,15 +121,15 @@ def _known(words: Words, kind: str, services: Sequence[_Service]) -> Known:
     promised = [s.kept for s in services if s.kept is not None]
     held = [s.held for s in services if s.held is not None]
     return Known(
-        words,
-        kind,
-        len(gains),
-        spread_of(gains),
-        spread_of(minutes),
-        len(promised),
-        sum(promised),
-        lasting(held),
-        len(held),
+        words=words,
+        kind=kind,
+        jobs=len(gains),
+        gain=spread_of(gains),
+        minutes=spread_of(minutes),
+        promised=len(promised),
+        kept=sum(promised),
+        lasts=lasting(held),
+        looked_again=len(held),
     )
 
 
@@ -156,7 +156,9 @@ def _services(scope: Scope) -> list[_Service]:
             later = next((j for j in of_device[at + 1 :] if "before" in sides.get(j.id, {})), None)
             own = sides.get(job.id, {})
             held = _held(shop, job, own, later, sides[later.id]["before"]) if later is not None else None
-            out.append(_Service(job, own, kinds.get(job.id, frozenset()), kept.get(job.id), held))
+            out.append(
+                _Service(job=job, sides=own, kinds=kinds.get(job.id, frozenset()), kept=kept.get(job.id), held=held)
+            )
     return out
 
 
@@ -200,7 +202,7 @@ def _side(run: Run, figures: Mapping[str, Any]) -> _Side | None:
     if value is None or u is None:
         return None
     terms = (run.load_recipe, run.fan_setting, run.power_profile, run.placement)
-    return _Side(Measured(value, u), terms, figures.get("means", {}).get(Role.FAN_SPEED.value))
+    return _Side(Measured(value=value, scatter=u), terms, figures.get("means", {}).get(Role.FAN_SPEED.value))
 
 
 def _kinds(scope: Scope, jobs: Sequence[Job]) -> dict[uuid.UUID, frozenset[str]]:

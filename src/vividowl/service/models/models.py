@@ -39,7 +39,7 @@ OUTLINE_KEY = "outline_jpeg_base64"
 LEARN_JOBS_MOST = 30
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Learnt:
     """What the jobs of a model have taught. jobs: with a bench list; found: part, state, how often; minutes of hands by
     task: median and number of jobs; rise: by run side the rises over room [K]; interface_resistance and total [K/W] of
@@ -55,7 +55,7 @@ class Learnt:
     reference: Words
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ModelView:
     """A model with its sheet and what was learnt."""
 
@@ -87,7 +87,11 @@ def save_from_job(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> ModelV
         if state.begun is None:
             raise Refused("conflict", say("models-bench-list-this-job-has"), remedy=say("models-begin-in-open"))
         row = model_for(scope, job)
-        old = sheet_of(row) if row is not None else ModelSheet(job.maker.strip(), job.model.strip(), job.kind)
+        old = (
+            sheet_of(row)
+            if row is not None
+            else ModelSheet(maker=job.maker.strip(), model=job.model.strip(), kind=job.kind)
+        )
         plan = plan_row(scope, job.id)
         found = inspection_of(plan.inspection if plan else {}, job)
         steps, anchors = own_steps(state)
@@ -160,7 +164,13 @@ def list_models(workshop: Workshop, actor: Actor) -> list[ModelView]:
         jobs = {(maker, model): count for maker, model, count in scope.session.execute(counted)}
         return [
             ModelView(
-                r.id, r.version, sheet_of(r), r.outline_photo, r.source, _NOTHING, jobs.get((r.maker, r.model), 0)
+                id=r.id,
+                version=r.version,
+                sheet=sheet_of(r),
+                outline=r.outline_photo,
+                source=r.source,
+                learnt=_NOTHING,
+                jobs=jobs.get((r.maker, r.model), 0),
             )
             for r in rows
         ]
@@ -188,13 +198,28 @@ def _jobs(scope: Scope, row: DeviceModel) -> Sequence[Job]:
     return scope.session.scalars(query.order_by(Job.number.desc()).limit(LEARN_JOBS_MOST)).unique().all()
 
 
-_NOTHING = Learnt(0, (), {}, None, None, None, None, "")
+_NOTHING = Learnt(
+    jobs=0,
+    found=(),
+    minutes={},
+    before_rise_k=None,
+    after_rise_k=None,
+    interface_k_per_w=None,
+    total_k_per_w=None,
+    reference="",
+)
 
 
 def _view(workshop: Workshop, scope: Scope, row: DeviceModel, sheet: ModelSheet) -> ModelView:
     jobs = _jobs(scope, row)
     return ModelView(
-        row.id, row.version, sheet, row.outline_photo, row.source, _learnt(workshop, scope, jobs), len(jobs)
+        id=row.id,
+        version=row.version,
+        sheet=sheet,
+        outline=row.outline_photo,
+        source=row.source,
+        learnt=_learnt(workshop, scope, jobs),
+        jobs=len(jobs),
     )
 
 
@@ -213,14 +238,14 @@ def _learnt(workshop: Workshop, scope: Scope, jobs: Sequence[Job]) -> Learnt:
     reference = reference_for(workshop, scope, jobs[0]) if jobs else None
     own = reference is not None and reference.interface is not None
     return Learnt(
-        count,
-        tuple((PART_WORDS[p], SIGHTS[p][s].words, n) for (p, s), n in seen.most_common(8)),
-        {task: (median(values), len(values)) for task, values in sorted(minutes.items())},
-        _rise(scope, jobs, "before"),
-        _rise(scope, jobs, "after"),
-        reference.interface if own and reference else None,
-        reference.total if own and reference else None,
-        sentence(reference.source.words if own and reference else ""),
+        jobs=count,
+        found=tuple((PART_WORDS[p], SIGHTS[p][s].words, n) for (p, s), n in seen.most_common(8)),
+        minutes={task: (median(values), len(values)) for task, values in sorted(minutes.items())},
+        before_rise_k=_rise(scope, jobs, "before"),
+        after_rise_k=_rise(scope, jobs, "after"),
+        interface_k_per_w=reference.interface if own and reference else None,
+        total_k_per_w=reference.total if own and reference else None,
+        reference=sentence(reference.source.words if own and reference else ""),
     )
 
 

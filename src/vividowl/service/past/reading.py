@@ -42,7 +42,7 @@ class RowState(StrEnum):
     FAULTY = "faulty"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class RowView:
     """A row: its line in the file, the job it would be, and in words why it would not."""
 
@@ -62,7 +62,7 @@ class ColumnView:
     examples: tuple[str, ...]
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ListView:
     """A list, read. order_said: whether a person said what comes first in its days, or the days themselves did.
     needs_order: whether they can be read both ways and nobody has said which it is."""
@@ -105,19 +105,19 @@ def list_view(workshop: Workshop, scope: Scope, row: PastImport) -> ListView:
     rows = _rows(scope, table, roles, order, kind)
     unclear = order is DayOrder.UNKNOWN and any(map(reads_both_ways, days))
     return ListView(
-        row,
-        tuple(
+        row=row,
+        columns=tuple(
             ColumnView(heading, role, _examples([cells[at] for cells in table.rows]))
             for at, (heading, role) in enumerate(zip(table.headings, roles, strict=True))
         ),
-        rows,
-        table.sheet,
-        table.sheets,
-        order,
-        told is not DayOrder.UNKNOWN,
-        unclear,
-        kind,
-        table.notices,
+        rows=rows,
+        sheet=table.sheet,
+        sheets=table.sheets,
+        order=order,
+        order_said=told is not DayOrder.UNKNOWN,
+        needs_order=unclear,
+        kind=kind,
+        notices=table.notices,
     )
 
 
@@ -164,7 +164,9 @@ def _rows(
             heading or f"{at + 1}": _shown(cell)
             for at, (heading, cell) in enumerate(zip(table.headings, cells, strict=True))
         }
-        out.append(RowView(line, job, state, why, {name: text for name, text in told.items() if text}))
+        out.append(
+            RowView(line=line, job=job, state=state, why=why, cells={name: text for name, text in told.items() if text})
+        )
     return tuple(out)
 
 

@@ -66,7 +66,13 @@ def _outcome(plan: Plan, known: Known | None, reference_room_c: float) -> Outcom
     watts = (known.limit_c - reference_room_c) / r if known and known.limit_c is not None and r > 0 else None
     if watts is not None and known is not None and known.power_limit is not None:
         watts = min(watts, known.power_limit)
-    return OutcomeView(r, float(found["resistance_u95"]), die, watts, bool(found["inside"]))
+    return OutcomeView(
+        resistance=r,
+        resistance_u95=float(found["resistance_u95"]),
+        die_c=die,
+        watts=watts,
+        inside=bool(found["inside"]),
+    )
 
 
 def _sounds_worn(scope: Scope, before: BeforeKnown) -> bool:
@@ -87,23 +93,23 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
     before = before_of(workshop, scope, job)
     if not isinstance(before, BeforeKnown):
         return PlanView(
-            plan,
-            found,
-            before,
-            (),
-            False,
-            False,
-            None,
-            None,
-            None,
-            None,
-            0.0,
-            job.limit_c,
-            "",
-            gaps,
-            heights,
-            shim,
-            _outcome(plan, None, 0.0),
+            plan=plan,
+            inspection=found,
+            missing=before,
+            options=(),
+            held=False,
+            fanless=False,
+            before_die_c=None,
+            before_watts=None,
+            measurable_k=None,
+            measurable_w=None,
+            measurable_db=0.0,
+            limit_c=job.limit_c,
+            reference_words="",
+            gaps=gaps,
+            heights=heights,
+            shim=shim,
+            outcome=_outcome(plan, None, 0.0),
             opening=advice_for(workshop, scope, job, before),
             remembered=remembered,
         )
@@ -114,16 +120,16 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
     under_pads = _hot_under_pads(job, before)
     options = make_options(
         Situation(
-            {name: s.material for name, s in materials.items()},
-            bool(found.gaps),
-            found.pads_state == "bad" or bool(under_pads),
-            found.gap_filler == "putty",
-            found.shim is not None,
-            sum(paths) if paths else None,
-            found.undervolt_mv,
-            found.cap_w,
-            found.fan_state == "drags",
-            found.fan_state == "unknown" and _sounds_worn(scope, before),
+            die_materials={name: s.material for name, s in materials.items()},
+            pads=bool(found.gaps),
+            pads_due=found.pads_state == "bad" or bool(under_pads),
+            putty=found.gap_filler == "putty",
+            shim=found.shim is not None,
+            cover_path=sum(paths) if paths else None,
+            undervolt_mv=found.undervolt_mv,
+            cap_w=found.cap_w,
+            fan_drags=found.fan_state == "drags",
+            fan_heard=found.fan_state == "unknown" and _sounds_worn(scope, before),
         )
     )
     predictions = predict(known, options, job.number, samples=DRAWS, reference_room_c=reference_room_c)
@@ -144,13 +150,13 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
     ranked = rank(
         [
             Candidate(
-                o,
-                v.prediction,
-                v.blocked,
-                sum(g.severity is Severity.ACKNOWLEDGE for g in v.gates),
-                v.price.total_cents,
-                v.life_months,
-                found.dust == "unknown",
+                option=o,
+                prediction=v.prediction,
+                blocked=v.blocked,
+                to_acknowledge=sum(g.severity is Severity.ACKNOWLEDGE for g in v.gates),
+                total_cents=v.price.total_cents,
+                life_months=v.life_months,
+                unseen=found.dust == "unknown",
             )
             for o, v in zip(options, views, strict=True)
         ],
@@ -167,26 +173,26 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
         fine = lead_of(workshop, scope, job, before.run, before.reading, _since(scope, job))
         ranked = (replace(ranked[0], reason=listed([w for w in (fine, ranked[0].reason) if w], "space")), *ranked[1:])
     return PlanView(
-        plan,
-        found,
-        "",
-        tuple(_at_place(views[r.index], r) for r in ranked),
-        known.held,
-        known.fanless,
-        before.reading.die.mean,
-        watts.median if watts else None,
-        least_k,
-        least_w,
-        least_db,
-        known.limit_c,
-        reference_words,
-        gaps,
-        heights,
-        shim,
-        _outcome(plan, known, reference_room_c),
-        known.room_c,
-        advice_for(workshop, scope, job, before),
-        remembered,
+        plan=plan,
+        inspection=found,
+        missing="",
+        options=tuple(_at_place(views[r.index], r) for r in ranked),
+        held=known.held,
+        fanless=known.fanless,
+        before_die_c=before.reading.die.mean,
+        before_watts=watts.median if watts else None,
+        measurable_k=least_k,
+        measurable_w=least_w,
+        measurable_db=least_db,
+        limit_c=known.limit_c,
+        reference_words=reference_words,
+        gaps=gaps,
+        heights=heights,
+        shim=shim,
+        outcome=_outcome(plan, known, reference_room_c),
+        room_c=known.room_c,
+        opening=advice_for(workshop, scope, job, before),
+        remembered=remembered,
     )
 
 
@@ -278,30 +284,30 @@ def _option_view(
     bath = bath_of(found) if Action.REPASTE in actions else None
     procedures = [*procedures_for(fitted), *([plating_procedure(bath)] if bath is not None else [])]
     return OptionView(
-        option.key,
-        option.words,
-        tuple(a.value for a in actions),
-        kind,
-        stocked.product.product.id if stocked and stocked.product else None,
-        prediction,
-        "",
-        False,
-        gates,
-        any(g.severity is Severity.STOP for g in gates),
-        parts,
-        stock_words(parts),
-        price,
-        hands,
-        wait,
-        own if option.key != LEAVE else life.months,
-        life.reason,
-        tuple(procedures),
-        shim[0].drop_k if shim else None,
-        skin,
-        watts,
-        watts_u,
-        way_before,
-        pressed[0] if pressed is not None else None,
+        key=option.key,
+        words=option.words,
+        actions=tuple(a.value for a in actions),
+        kind=kind,
+        product_id=stocked.product.product.id if stocked and stocked.product else None,
+        prediction=prediction,
+        reason="",
+        as_good=False,
+        gates=gates,
+        blocked=any(g.severity is Severity.STOP for g in gates),
+        parts=parts,
+        stock=stock_words(parts),
+        price=price,
+        hands_min=hands,
+        wait_min=wait,
+        life_months=own if option.key != LEAVE else life.months,
+        life_reason=life.reason,
+        procedures=tuple(procedures),
+        chip_drop_k=shim[0].drop_k if shim else None,
+        skin=skin,
+        cover_watts=watts,
+        cover_watts_u=watts_u,
+        cover_behind=way_before,
+        cover_pad=pressed[0] if pressed is not None else None,
     )
 
 

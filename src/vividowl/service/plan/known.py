@@ -29,7 +29,7 @@ from vividowl.store.scope import Scope
 Z_80 = 1.2816  # half the width of an 80 % interval in standard deviations of a normal distribution
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class BeforeKnown:
     """The Before reading as the prediction needs it."""
 
@@ -58,7 +58,11 @@ def before_of(workshop: Workshop, scope: Scope, job: Job) -> BeforeKnown | Words
     rows = kept(scope, NoiseReading, run)
     noise, rooms = noise_of(rows), [r.background_db for r in rows if r.background_db is not None]
     return BeforeKnown(
-        run, reading, found, noise.level_db if noise is not None else None, energy_mean(rooms) if rooms else None
+        run=run,
+        reading=reading,
+        resistance=found,
+        level_db=noise.level_db if noise is not None else None,
+        room_db=energy_mean(rooms) if rooms else None,
     )
 
 
@@ -77,27 +81,27 @@ def known_of(workshop: Workshop, scope: Scope, job: Job, before: BeforeKnown, fo
     ends_at = before.resistance.value + (reading.window.remaining_rise_k or 0.0) / reading.power.mean
     fanless = is_fanless(job) and Role.FAN_SPEED not in reading.stats
     known = Known(
-        ends_at,
-        before.resistance.own,
-        reading.power.mean,
-        before.run.room_c or 0.0,
-        split[0] if split else None,
-        split[1] if split else 0.0,
-        limit,
-        held,
-        fanless,
-        job.kind,
-        months,
-        job.surroundings,
-        found.die_mm2,
-        found.old_interface,
-        found.dust,
-        healthy.interface if healthy else None,
-        healthy.total if healthy else None,
-        power_limit_of(job, [reading]),
-        _sealed_new(job),
-        _fan_floor(before),
-        _noise_floor(before),
+        resistance=ends_at,
+        resistance_u=before.resistance.own,
+        power=reading.power.mean,
+        room_c=before.run.room_c or 0.0,
+        interface=split[0] if split else None,
+        interface_u=split[1] if split else 0.0,
+        limit_c=limit,
+        held=held,
+        fanless=fanless,
+        kind=job.kind,
+        months=months,
+        surroundings=job.surroundings,
+        die_mm2=found.die_mm2,
+        old_interface=found.old_interface,
+        dust=found.dust,
+        healthy_interface=healthy.interface if healthy else None,
+        healthy_total=healthy.total if healthy else None,
+        power_limit=power_limit_of(job, [reading]),
+        sealed_new=_sealed_new(job),
+        fan_floor=_fan_floor(before),
+        noise_floor_db=_noise_floor(before),
     )
     return known, (healthy.source if healthy else ReferenceSource.CLASS_TYPICAL).words
 
@@ -112,18 +116,27 @@ def advice_for(workshop: Workshop, scope: Scope, job: Job, before: BeforeKnown |
     if not is_new(job.age_months, job.months_since_service):
         return None
     if not isinstance(before, BeforeKnown):
-        return should_open(NewMachine(None, None, None, job.seal == "intact", job.warranty.value, False))
+        return should_open(
+            NewMachine(
+                held_share=None,
+                pace=None,
+                level_db=None,
+                sealed=job.seal == "intact",
+                warranty=job.warranty.value,
+                interface_bad=False,
+            )
+        )
     reading = before.reading
     frames = frames_of_run(kept_frames(scope, before.run), reading.pace.frames)
     judged = judge_response(reading.response, reference_for(workshop, scope, job)) if reading.response else None
     return should_open(
         NewMachine(
-            reading.throttling.share,
-            replace(reading.pace, frames=frames),
-            before.level_db,
-            job.seal == "intact",
-            job.warranty.value,
-            judged is not None and judged.interface_poor,
+            held_share=reading.throttling.share,
+            pace=replace(reading.pace, frames=frames),
+            level_db=before.level_db,
+            sealed=job.seal == "intact",
+            warranty=job.warranty.value,
+            interface_bad=judged is not None and judged.interface_poor,
         )
     )
 

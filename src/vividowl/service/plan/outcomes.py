@@ -18,7 +18,7 @@ from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Record:
     """jobs: predicted and measured; inside: of them within their interval; share with its 95 % interval [1]."""
 
@@ -71,4 +71,5 @@ def record_of(scope: Scope) -> Record:
     rows = scope.session.scalars(scope.select(Plan).where(Plan.outcome.is_not(None))).all()
     inside = [bool((p.outcome or {})["inside"]) for p in rows]
     found = share_inside(inside)
-    return Record(len(inside), sum(inside), *(found or (None, None, None)))
+    share, low, high = found or (None, None, None)
+    return Record(jobs=len(inside), inside=sum(inside), share=share, low=low, high=high)

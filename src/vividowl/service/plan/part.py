@@ -18,7 +18,7 @@ from vividowl.service.shelf.shelf import ProductView
 MARGIN_MM = 0.2
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Part:
     """One place that gets something. amount in `unit`, None when something was not measured, which `lacks` names;
     pieces to cut when it comes from a sheet; stock: held, short or not known; lot it would come from; left: what that
@@ -71,27 +71,27 @@ def sheet_part(
         sheet = product.product.sheet_width_mm * (product.product.sheet_length_mm or 0.0)
         price = share_cents(product.product.price_cents, min(1.0, width * length * count / sheet)) if sheet else None
     return Part(
-        target,
-        kind,
-        words,
-        product.product.id if product else None,
-        product.product.name if product else "",
-        float(count),
-        "piece",
-        None,
-        width,
-        length,
-        count,
-        together,
-        None,
-        "",
-        None,
-        "",
-        "held" if held else "short",
-        None,
-        "",
-        None,
-        price,
+        target=target,
+        kind=kind,
+        words=words,
+        product_id=product.product.id if product else None,
+        product=product.product.name if product else "",
+        amount=float(count),
+        unit="piece",
+        volume_ul=None,
+        width_mm=width,
+        length_mm=length,
+        count=count,
+        together=together,
+        school=None,
+        school_reason="",
+        drop=None,
+        lacks="",
+        stock="held" if held else "short",
+        lot_id=None,
+        lot="",
+        left=None,
+        price_cents=price,
     )
 
 
@@ -130,25 +130,25 @@ def part_of(
     if amount is None:
         stock = "not known"
     return Part(
-        target,
-        kind,
-        product.product.name if product else "",
-        product.product.id if product else None,
-        product.product.name if product else "",
-        amount,
-        unit,
-        volume_ul,
-        width_mm,
-        length_mm,
-        count,
-        False,
-        school.value if school else None,
-        school_reason,
-        drop,
-        lacks,
-        stock,
-        lot_id,
-        lot,
-        left,
-        price,
+        target=target,
+        kind=kind,
+        words=product.product.name if product else "",
+        product_id=product.product.id if product else None,
+        product=product.product.name if product else "",
+        amount=amount,
+        unit=unit,
+        volume_ul=volume_ul,
+        width_mm=width_mm,
+        length_mm=length_mm,
+        count=count,
+        together=False,
+        school=school.value if school else None,
+        school_reason=school_reason,
+        drop=drop,
+        lacks=lacks,
+        stock=stock,
+        lot_id=lot_id,
+        lot=lot,
+        left=left,
+        price_cents=price,
     )

@@ -19,7 +19,7 @@ from vividowl.service.plan.part import Part
 from vividowl.store.deciding import Plan
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class OptionView:
     """An option at its place, with all that is shown of it."""
 
@@ -49,7 +49,7 @@ class OptionView:
     cover_pad: PadChoice | None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class OutcomeView:
     """After over the prediction that was taken, at the fan speed of Before: resistance with its uncertainty [K/W]; as
     the die temperature that the work of Before would reach [degC], and as watts at the limit [W]; inside: whether it
@@ -62,7 +62,7 @@ class OutcomeView:
     inside: bool
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class PlanView:
     """The plan of a job. missing: why nothing can be predicted, empty when it can; remembered: what the last visit of
     the device told, while nobody has looked."""

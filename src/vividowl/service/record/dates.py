@@ -53,11 +53,11 @@ def _events(job: Job, shop: Shop, record: Mapping[str, Any]) -> list[Dated]:
         after = day_of(shop, datetime.fromisoformat(record["job"]["handed_over_at"])) + timedelta(days=1)
         words = sentence(say("calendar-cycles", device=device))
         more = sentence(say("calendar-cycles-how", cycles=HEAT_CYCLES))
-        out.append(Dated(f"cycles-{job.id}@vivid-owl", after, words, more, again=HEAT_CYCLES))
+        out.append(Dated(uid=f"cycles-{job.id}@vivid-owl", on=after, words=words, more=more, again=HEAT_CYCLES))
     due = record.get("job", {}).get("next_service_on")
     if due:
         words = sentence(say("calendar-service", device=device, shop=shop.name))
         reason = record["proposed_service_reason"] if due == record["proposed_service_on"] else ""
         uid = f"service-{job.id}@vivid-owl"
-        out.append(Dated(uid, date.fromisoformat(due), words, reason, ahead=SERVICE_TOLD_DAYS))
+        out.append(Dated(uid=uid, on=date.fromisoformat(due), words=words, more=reason, ahead=SERVICE_TOLD_DAYS))
     return out

@@ -38,7 +38,7 @@ class KeyState(StrEnum):
     WITHDRAWN = "withdrawn"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class KeyTold:
     """What anyone may know of a key. since: when it was retired or withdrawn."""
 
@@ -51,9 +51,15 @@ class KeyTold:
 
 def _told(key: ShopKey, shop: str) -> KeyTold:
     if key.withdrawn_at is not None:
-        return KeyTold(key.fingerprint, shop, KeyState.WITHDRAWN, key.made_at, key.withdrawn_at)
+        return KeyTold(
+            fingerprint=key.fingerprint,
+            shop=shop,
+            state=KeyState.WITHDRAWN,
+            made_at=key.made_at,
+            since=key.withdrawn_at,
+        )
     state = KeyState.RETIRED if key.retired_at is not None else KeyState.SIGNS
-    return KeyTold(key.fingerprint, shop, state, key.made_at, key.retired_at)
+    return KeyTold(fingerprint=key.fingerprint, shop=shop, state=state, made_at=key.made_at, since=key.retired_at)
 
 
 def keys(workshop: Workshop, actor: Actor) -> list[KeyTold]:

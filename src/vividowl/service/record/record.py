@@ -56,7 +56,7 @@ class Lines:
     after: Line
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Record:
     """All that the customer's record says; plain: the comparison in the customer's words; warranty_until: how long the
     shop answers for its work, None where it has not said; heat_cycles: still to come until
@@ -104,28 +104,28 @@ def record_of(workshop: Workshop, scope: Scope, job: Job) -> Record:
     view, skin = view_of(scope, job), chosen_skin(job, plan)
     accepted = [g.rule for g in view.gates if g.acknowledged_by is not None]
     return Record(
-        view,
-        scope.shop(),
-        items,
-        compared,
-        proposal,
-        planned,
-        story_of(state),
-        side_by_side(attempts_view(workshop, scope, job).attempts) if job.attempt > 1 else (),
-        plain_words(compared.comparison) if compared else None,
-        after_care(
+        view=view,
+        shop=scope.shop(),
+        items=items,
+        compared=compared,
+        proposal=proposal,
+        planned_cents=planned,
+        bench=story_of(state),
+        attempts=side_by_side(attempts_view(workshop, scope, job).attempts) if job.attempt > 1 else (),
+        plain=plain_words(compared.comparison) if compared else None,
+        after_care=after_care(
             job.fan,
             job.surroundings,
             runs_in=runs_in,
             accepted=accepted,
             skin_high_c=skin.high_c if skin is not None else None,
         ),
-        add_months(done_on, months) if months and items else None,
-        _promise(plan),
-        _lines(workshop, scope.shop_id, compared) if compared else None,
-        _lead(job, compared, plan is not None and plan.chosen is not None and plan.chosen["key"] == LEFT_ALONE),
-        _done(job, items),
-        HEAT_CYCLES if runs_in else 0,
+        warranty_until=add_months(done_on, months) if months and items else None,
+        promise=_promise(plan),
+        lines=_lines(workshop, scope.shop_id, compared) if compared else None,
+        lead=_lead(job, compared, plan is not None and plan.chosen is not None and plan.chosen["key"] == LEFT_ALONE),
+        done=_done(job, items),
+        heat_cycles=HEAT_CYCLES if runs_in else 0,
     )
 
 

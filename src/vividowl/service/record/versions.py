@@ -32,7 +32,7 @@ from vividowl.words import sentence, spoken
 AT_ONCE = timedelta(minutes=1)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class VersionTold:
     """Which version of a record it is, who made it, when and why; anew: said of one that was not kept at the hand-over,
     empty for all others."""
@@ -56,7 +56,11 @@ class Edge:
 def told_of(scope: Scope, job: Job, row: RecordVersion) -> VersionTold:
     """What is told of a version."""
     return VersionTold(
-        row.number, row.made_at, row.member.name, row.why, _anew(scope, job, row.number, row.made_at, None)
+        number=row.number,
+        made_at=row.made_at,
+        made_by=row.member.name,
+        why=row.why,
+        anew=_anew(scope, job, row.number, row.made_at, None),
     )
 
 
@@ -98,7 +102,7 @@ def keep_version(workshop: Workshop, scope: Scope, actor: Actor, job: Job, why: 
     at = server_now()
     record = record_of(workshop, scope, job)
     anew = _anew(scope, job, number, at, metadata.version("vividowl"))
-    text = edge.write(record, VersionTold(number, at, actor.name, why, anew))
+    text = edge.write(record, VersionTold(number=number, made_at=at, made_by=actor.name, why=why, anew=anew))
     link = live_link(scope, job.id)
     if link is None and habits_of(scope.shop()).customer_address:
         link = new_link(scope, actor, job)

@@ -168,7 +168,10 @@ def at_one_speed(runs: Sequence[Observed], value: str) -> tuple[list[Observed], 
         return list(runs), None
     at = 0 if len(runs) == 2 else sorted(range(len(runs)), key=lambda i: speeds[i] or 0.0)[(len(runs) - 1) // 2]
     other, rpm = runs[at].value, speeds[at]
-    moved = [at_speed_of(Measured(o.value, o.u or 0.0), n, other, rpm) for o, n in zip(runs, speeds, strict=True)]
+    moved = [
+        at_speed_of(Measured(value=o.value, scatter=o.u or 0.0), n, other, rpm)
+        for o, n in zip(runs, speeds, strict=True)
+    ]
     told = [(o, m) for o, m in zip(runs, moved, strict=True) if m is not None]
     apart = max(abs(math.log((n or 1.0) / (rpm or 1.0))) for n in speeds)
     if len(told) < len(runs) or apart < SPEED_TOLD_SHARE:

@@ -63,7 +63,7 @@ def factor_of(by: By, row: RunRow) -> str:
     return _FACTORS[by](row).strip()
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class RankedRuns:
     """ranking; runs: keys of the runs of each group; unlike: conditions that differ between groups beside the factor,
     so that the order may be theirs; without: runs that lack the factor or the figure; held: what is held alike [its
@@ -151,7 +151,9 @@ def _ranked(found: AllRuns, by: By, value: str, only: Mapping[By, str]) -> Ranke
     members = {level: [o.row for o in group] for level, group in values.items()}
     ranking = rank(groups, higher_is_better=value in HIGHER)
     keys = {level: tuple(row.run.key for row in rows) for level, rows in members.items()}
-    return RankedRuns(ranking, keys, unlike_in(by, members), tuple(without), fan_rpm=fan_rpm)
+    return RankedRuns(
+        ranking=ranking, runs=keys, unlike=unlike_in(by, members), without=tuple(without), fan_rpm=fan_rpm
+    )
 
 
 def _matched(found: AllRuns, by: By, value: str, only: Mapping[By, str]) -> RankedRuns:
@@ -177,7 +179,13 @@ def _matched(found: AllRuns, by: By, value: str, only: Mapping[By, str]) -> Rank
     seen = {row.run.key for rows in told.values() for row in rows}
     keys = {level: tuple(row.run.key for row in rows) for level, rows in told.items()}
     unlike = tuple(f for f in unlike_in(by, told) if f is not By.FAN)
-    return RankedRuns(ranking, keys, unlike, tuple(r.run.key for r in found.runs if r.run.key not in seen), held)
+    return RankedRuns(
+        ranking=ranking,
+        runs=keys,
+        unlike=unlike,
+        without=tuple(r.run.key for r in found.runs if r.run.key not in seen),
+        held=held,
+    )
 
 
 _COMPARED = (By.FAN, By.PLACEMENT, By.LOAD, By.PROFILE)

@@ -19,7 +19,7 @@ from vividowl.service.workshop import Actor, Workshop
 from vividowl.words import sentence
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class FactoredRuns:
     """effects; runs: keys of the runs of each combination of levels; plans of runs with what is still to do;
     without: how many runs lack a factor or the figure; fan_rpm: speed that all were brought to [rpm], None where none
@@ -48,4 +48,6 @@ def factored_runs(
     keys: dict[tuple[str, ...], tuple[str, ...]] = {}
     for cell, o in zip(cells, runs, strict=True):
         keys[cell] = (*keys.get(cell, ()), o.row.run.key)
-    return FactoredRuns(effects, keys, plans_for(effects), len(found.runs) - len(runs), fan_rpm)
+    return FactoredRuns(
+        effects=effects, runs=keys, plans=plans_for(effects), without=len(found.runs) - len(runs), fan_rpm=fan_rpm
+    )

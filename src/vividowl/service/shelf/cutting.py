@@ -26,7 +26,7 @@ from vividowl.store.scope import Scope
 CUT_FORMATS = {"svg": "image/svg+xml", "dxf": "image/vnd.dxf", "pdf": "application/pdf"}
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class CutView:
     """A cut sheet: drawings one a sheet in use; what is lost and kept; stored when it was booked."""
 
@@ -51,11 +51,11 @@ def _drawings(pieces: Sequence[Piece], sheets: Sequence[Sheet], found: Nesting) 
     used = sorted({p.sheet for p in found.placements})
     return tuple(
         CutDrawing(
-            sheets[i].name,
-            sheets[i].width_mm,
-            sheets[i].length_mm,
-            tuple(b.rect for b in sheets[i].taken),
-            tuple(CutPiece(pieces[p.piece].name, p.box.rect) for p in found.placements if p.sheet == i),
+            name=sheets[i].name,
+            width_mm=sheets[i].width_mm,
+            length_mm=sheets[i].length_mm,
+            taken=tuple(b.rect for b in sheets[i].taken),
+            pieces=tuple(CutPiece(pieces[p.piece].name, p.box.rect) for p in found.placements if p.sheet == i),
         )
         for i in used
     )
@@ -64,7 +64,14 @@ def _drawings(pieces: Sequence[Piece], sheets: Sequence[Sheet], found: Nesting) 
 def _view(pieces: Sequence[Piece], sheets: Sequence[Sheet], found: Nesting, stored: CutSheet | None = None) -> CutView:
     kept = tuple(r.largest.rect if r.largest else None for r in found.remainders)
     unplaced = tuple(pieces[i].name for i in found.unplaced)
-    return CutView(_drawings(pieces, sheets, found), kept, found.waste_share, found.fits, unplaced, stored)
+    return CutView(
+        drawings=_drawings(pieces, sheets, found),
+        kept=kept,
+        waste_share=found.waste_share,
+        fits=found.fits,
+        unplaced=unplaced,
+        stored=stored,
+    )
 
 
 def preview(
@@ -205,15 +212,22 @@ def stored_view(cut: CutSheet) -> CutView:
     """A cut sheet as it was booked."""
     drawings = tuple(
         CutDrawing(
-            s["name"],
-            s["width_mm"],
-            s["length_mm"],
-            tuple(box_of(r).rect for r in s["taken"]),
-            tuple(CutPiece(p["label"], box_of(p["rect"]).rect) for p in cut.placements if p["sheet"] == i),
+            name=s["name"],
+            width_mm=s["width_mm"],
+            length_mm=s["length_mm"],
+            taken=tuple(box_of(r).rect for r in s["taken"]),
+            pieces=tuple(CutPiece(p["label"], box_of(p["rect"]).rect) for p in cut.placements if p["sheet"] == i),
         )
         for i, s in enumerate(cut.sheets)
     )
-    return CutView(drawings, tuple(None for _ in drawings), cut.waste_share, True, (), cut)
+    return CutView(
+        drawings=drawings,
+        kept=tuple(None for _ in drawings),
+        waste_share=cut.waste_share,
+        fits=True,
+        unplaced=(),
+        stored=cut,
+    )
 
 
 def _cut_of(scope: Scope, job_id: uuid.UUID, cut_id: uuid.UUID, *, lock: bool = False) -> CutSheet:

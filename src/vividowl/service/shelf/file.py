@@ -8,7 +8,7 @@ from typing import Any
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import say
 from vividowl.formats.errors import FormatError
-from vividowl.formats.sheets.shelf_csv import ShelfLine, date_of, number_of, read_shelf, write_shelf
+from vividowl.formats.sheets.shelf_csv import HEADERS, ShelfLine, date_of, number_of, read_shelf, write_shelf
 from vividowl.service.clock import today_of
 from vividowl.service.errors import Refused
 from vividowl.service.shelf.checks import check_dates, check_product
@@ -50,7 +50,7 @@ def export_csv(workshop: Workshop, actor: Actor) -> bytes:
                 )
                 for x in view.lots
             ]
-            lines += [ShelfLine(*head, *lot) for lot in lots or [("",) * 6]]
+            lines += [ShelfLine(**dict(zip(HEADERS, (*head, *lot), strict=True))) for lot in lots or [("",) * 6]]
         return write_shelf(lines)
 
 

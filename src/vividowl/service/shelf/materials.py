@@ -28,7 +28,7 @@ from vividowl.words import sentence, told
 SOURCES = (FROM_MEMORY, "data sheet", "measured", "learnt")
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ValueView:
     """A value of a material: its words, unit, the value in force, its source, and the typical value below it."""
 
@@ -43,7 +43,7 @@ class ValueView:
     high: float
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Lesson:
     """What the shop's jobs say of a kind: how many, and the factor they propose, None for too few."""
 
@@ -88,7 +88,19 @@ def values_of(kind: str, own: Mapping[str, Any], below: Mapping[str, Any] | None
         low, high = KIND_BANDS[kind].get(name, (low, high))
         row = own.get(name) or (below or {}).get(name) or {}
         value, source = float(row.get("value", typical[name])), row.get("source", source_of(kind, name))
-        out.append(ValueView(name, words, unit, value, source, row.get("note", ""), typical[name], low, high))
+        out.append(
+            ValueView(
+                name=name,
+                words=words,
+                unit=unit,
+                value=value,
+                source=source,
+                note=row.get("note", ""),
+                typical=typical[name],
+                low=low,
+                high=high,
+            )
+        )
     return tuple(out)
 
 
@@ -123,7 +135,13 @@ def lessons_of(scope: Scope) -> tuple[Lesson, ...]:
         if found is not None and kind is not None and kind in CATALOGUE:
             ratios.setdefault(kind, []).append(float(found))
     return tuple(
-        Lesson(kind, CATALOGUE[kind].words, len(rows), learn_factor(rows), kind_material(scope, kind).own_factor)
+        Lesson(
+            kind=kind,
+            words=CATALOGUE[kind].words,
+            jobs=len(rows),
+            proposed=learn_factor(rows),
+            in_force=kind_material(scope, kind).own_factor,
+        )
         for kind, rows in sorted(ratios.items())
     )
 

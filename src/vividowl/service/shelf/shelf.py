@@ -40,7 +40,7 @@ class LotView:
         return not self.expired and self.lot.remaining > 0
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ProductView:
     """A product with its lots, offcuts and values. remaining: of the lots that have not expired; low: whether that is
     below the mark; warnings in words."""
@@ -103,13 +103,13 @@ def product_view(scope: Scope, product: Product, day: date, offcuts: Sequence[Of
         )
     below = scope.shop().catalogue.get(product.kind, {})
     return ProductView(
-        product,
-        lots,
-        tuple(offcuts),
-        values_of(product.kind, product.own, below),
-        remaining,
-        low,
-        tuple(sentences(warnings)),
+        product=product,
+        lots=lots,
+        offcuts=tuple(offcuts),
+        values=values_of(product.kind, product.own, below),
+        remaining=remaining,
+        low=low,
+        warnings=tuple(sentences(warnings)),
     )
 
 

@@ -33,7 +33,13 @@ def box_of(row: Sequence[float]) -> Box:
 
 def _offcut_sheet(offcut: Offcut) -> Sheet:
     taken = tuple(box_of(b) for b in offcut.taken)
-    return Sheet(sentence(say("cutting-offcut", number=offcut.number)), offcut.width_mm, offcut.length_mm, taken, True)
+    return Sheet(
+        name=sentence(say("cutting-offcut", number=offcut.number)),
+        width_mm=offcut.width_mm,
+        length_mm=offcut.length_mm,
+        taken=taken,
+        offcut=True,
+    )
 
 
 def sources_of(scope: Scope, product: Product, pieces: int) -> list[Source]:
@@ -62,7 +68,12 @@ def sources_of(scope: Scope, product: Product, pieces: int) -> list[Source]:
         whole = min(math.floor(lot.remaining + 1e-9), pieces)
         size = (product.sheet_width_mm, product.sheet_length_mm)
         out += [
-            Source(Sheet(sentence(say("cutting-sheet-lot", code=lot.code)), *size), lot.id, None) for _ in range(whole)
+            Source(
+                Sheet(name=sentence(say("cutting-sheet-lot", code=lot.code)), width_mm=size[0], length_mm=size[1]),
+                lot.id,
+                None,
+            )
+            for _ in range(whole)
         ]
     if not out:
         raise Refused(

@@ -49,7 +49,7 @@ def _nobody() -> str:
     return _hasher.hash("nobody has this password")
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class SignedIn:
     """Who is signed in, for the page and for the session cookie."""
 
@@ -85,15 +85,15 @@ def as_signed_in(member: Member, shop: Shop) -> SignedIn:
     """A member of a shop as the one who is signed in."""
     language = habits_of(shop).language
     return SignedIn(
-        member.id,
-        shop.id,
-        member.name,
-        member.role,
-        shop.name,
-        shop.demo,
-        shop.currency,
-        language,
-        shop.zone.key,
+        member_id=member.id,
+        shop_id=shop.id,
+        name=member.name,
+        role=member.role,
+        shop_name=shop.name,
+        demo=shop.demo,
+        currency=shop.currency,
+        language=language,
+        zone=shop.zone.key,
     )
 
 
@@ -148,7 +148,7 @@ def sign_in_demo(workshop: Workshop) -> SignedIn:
         return _signed_in(session, owner)
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class OpenSession:
     """A session that has not ended. agent: what the browser says of itself; here: it is the one that asks."""
 
@@ -205,7 +205,9 @@ def my_sessions(workshop: Workshop, actor: Actor, here: uuid.UUID | None) -> lis
             SignIn.seen_at > server_now() - IDLE_MOST,
         )
         rows = scope.session.scalars(query.order_by(SignIn.seen_at.desc())).all()
-        return [OpenSession(r.id, r.agent, r.began_at, r.seen_at, r.id == here) for r in rows]
+        return [
+            OpenSession(id=r.id, agent=r.agent, began_at=r.began_at, seen_at=r.seen_at, here=r.id == here) for r in rows
+        ]
 
 
 def withdraw_session(workshop: Workshop, actor: Actor, session_id: uuid.UUID) -> None:

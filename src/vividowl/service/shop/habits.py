@@ -25,7 +25,7 @@ LINK_MONTHS, LINK_MONTHS_MOST = 24, 120
 _ADDRESS = re.compile(r"https?://[A-Za-z0-9.-]+(:[0-9]{1,5})?(/[A-Za-z0-9._~/-]*)?")
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Habits:
     """application_school: None lets die and paste decide; hands_min: the shop's own minutes by task;
     tighten_percent: share of the turns in the first round of tightening; usual_load and usual_fan: how the shop
@@ -54,19 +54,19 @@ def habits_of(shop: Shop) -> Habits:
     kept = shop.habits
     school = kept.get("application_school")
     return Habits(
-        shop.hourly_rate_cents,
-        shop.tax_percent,
-        School(school) if school else None,
-        LifeSchool(kept.get("life_school", LifeSchool.USUAL)),
-        dict(kept.get("hands_min", {})),
-        shop.zone,
-        int(kept.get("tighten_percent", TIGHTENING_SCHOOLS[0])),
-        kept.get("usual_load", ""),
-        kept.get("usual_fan", ""),
-        kept.get("work_warranty_months"),
-        kept.get("language", ENGLISH),
-        kept.get("customer_address", ""),
-        int(kept.get("link_months", LINK_MONTHS)),
+        hourly_rate_cents=shop.hourly_rate_cents,
+        tax_percent=shop.tax_percent,
+        application_school=School(school) if school else None,
+        life_school=LifeSchool(kept.get("life_school", LifeSchool.USUAL)),
+        hands_min=dict(kept.get("hands_min", {})),
+        zone=shop.zone,
+        tighten_percent=int(kept.get("tighten_percent", TIGHTENING_SCHOOLS[0])),
+        usual_load=kept.get("usual_load", ""),
+        usual_fan=kept.get("usual_fan", ""),
+        work_warranty_months=kept.get("work_warranty_months"),
+        language=kept.get("language", ENGLISH),
+        customer_address=kept.get("customer_address", ""),
+        link_months=int(kept.get("link_months", LINK_MONTHS)),
     )
 
 

@@ -15,7 +15,7 @@ from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.models import Member, SignIn
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Person:
     """Someone who signs in by password. me: the one who asks."""
 
@@ -32,7 +32,10 @@ def people(workshop: Workshop, actor: Actor) -> list[Person]:
     with workshop.scope(actor) as scope:
         paired = scope.select(SignIn).with_only_columns(SignIn.member_id).where(SignIn.pairing.is_not(None))
         rows = scope.session.scalars(scope.select(Member).where(Member.id.not_in(paired)).order_by(Member.name)).all()
-        return [Person(m.id, m.login, m.name, m.role, m.active, m.id == actor.member_id) for m in rows]
+        return [
+            Person(id=m.id, login=m.login, name=m.name, role=m.role, active=m.active, me=m.id == actor.member_id)
+            for m in rows
+        ]
 
 
 def add_person(workshop: Workshop, actor: Actor, *, login: str, name: str, role: str, password: str) -> None:

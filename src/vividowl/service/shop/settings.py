@@ -23,7 +23,7 @@ from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class ShopSettings:
     """version of what is kept; name; reference_room_c [degC]; tolerances in force and the usual ones; habits: rates
     and ways; tasks: name,
@@ -59,17 +59,17 @@ def _settings(scope: Scope) -> ShopSettings:
     shop = scope.shop()
     tasks = tuple((n, t.words, t.hands_min, t.wait_min) for n, t in TASKS.items())
     return ShopSettings(
-        shop.version,
-        shop.name,
-        shop.reference_room_c,
-        tolerances_of(scope),
-        Tolerances(),
-        shop.currency,
-        habits_of(shop),
-        tasks,
-        record_of(scope),
-        learnt_minutes(scope),
-        _own_scatter(scope),
+        version=shop.version,
+        name=shop.name,
+        reference_room_c=shop.reference_room_c,
+        tolerances=tolerances_of(scope),
+        usual=Tolerances(),
+        currency=shop.currency,
+        habits=habits_of(shop),
+        tasks=tasks,
+        record=record_of(scope),
+        learnt=learnt_minutes(scope),
+        own=_own_scatter(scope),
     )
 
 

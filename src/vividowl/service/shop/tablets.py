@@ -19,7 +19,7 @@ from vividowl.store.models import Member, Shop, SignIn
 NAME_MOST = 60
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Invitation:
     """What a pairing code stands for. number: good once; by: the owner who made it."""
 
@@ -30,7 +30,7 @@ class Invitation:
     role: str
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Tablet:
     """A paired tablet. agent: what its browser says of itself; here: it is the one that asks."""
 
@@ -52,7 +52,7 @@ def invite(actor: Actor, name: str, role: str) -> Invitation:
         raise Refused(
             "invalid", say("accounts-no-role", role=role), field="role", remedy=say("allowed", names=listed(ROLES))
         )
-    return Invitation(uuid.uuid4(), actor.shop_id, actor.member_id, name, role)
+    return Invitation(number=uuid.uuid4(), shop_id=actor.shop_id, by=actor.member_id, name=name, role=role)
 
 
 def pair(workshop: Workshop, found: Invitation, agent: str) -> tuple[SignedIn, uuid.UUID]:
@@ -82,7 +82,13 @@ def tablets(workshop: Workshop, actor: Actor, here: uuid.UUID | None) -> list[Ta
         members = {m.id: m for m in scope.session.scalars(scope.select(Member).where(Member.id.in_(ids)))}
         return [
             Tablet(
-                r.id, members[r.member_id].name, members[r.member_id].role, r.agent, r.began_at, r.seen_at, r.id == here
+                id=r.id,
+                name=members[r.member_id].name,
+                role=members[r.member_id].role,
+                agent=r.agent,
+                paired_at=r.began_at,
+                seen_at=r.seen_at,
+                here=r.id == here,
             )
             for r in rows
         ]

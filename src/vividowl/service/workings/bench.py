@@ -57,10 +57,10 @@ BENCH = (
     Working(
         "plating",
         (
-            Input("method", str, example="electroless", choices=tuple(PlatingMethod)),
-            Input("target_um", example="20"),
-            Input("current_density_a_dm2", default=None),
-            Input("temperature_c", default=None, example="70"),
+            Input(key="method", read=str, example="electroless", choices=tuple(PlatingMethod)),
+            Input(key="target_um", example="20"),
+            Input(key="current_density_a_dm2", default=None),
+            Input(key="temperature_c", default=None, example="70"),
         ),
         _plating,
         (plating_time,),
@@ -68,12 +68,12 @@ BENCH = (
     Working(
         "bath",
         (
-            Input("bath", str, example="Nickel A, third part"),
-            Input("method", str, example="electroless", choices=tuple(PlatingMethod)),
-            Input("minutes", example="240", unit="min"),
-            Input("current_density_a_dm2", default=None),
-            Input("temperature_c", default=None, example="70"),
-            Input("measured_um", default=None, unit="µm"),
+            Input(key="bath", read=str, example="Nickel A, third part"),
+            Input(key="method", read=str, example="electroless", choices=tuple(PlatingMethod)),
+            Input(key="minutes", example="240", unit="min"),
+            Input(key="current_density_a_dm2", default=None),
+            Input(key="temperature_c", default=None, example="70"),
+            Input(key="measured_um", default=None, unit="µm"),
         ),
         _bath,
         (plating_time,),
@@ -81,9 +81,9 @@ BENCH = (
     Working(
         "life",
         (
-            Input("kind", str, example=Kind.PASTE_STIFF, choices=tuple(CATALOGUE)),
-            Input("school", str, default="usual", choices=tuple(LifeSchool)),
-            Input("cold_plate", str, default="unknown", choices=("unknown", "copper", "nickel")),
+            Input(key="kind", read=str, example=Kind.PASTE_STIFF, choices=tuple(CATALOGUE)),
+            Input(key="school", read=str, default="usual", choices=tuple(LifeSchool)),
+            Input(key="cold_plate", read=str, default="unknown", choices=("unknown", "copper", "nickel")),
         ),
         _life,
         (interface_months,),
@@ -91,10 +91,10 @@ BENCH = (
     Working(
         "price",
         (
-            Input("parts", example="4.5", unit=""),
-            Input("hands_min", example="65"),
-            Input("hourly_rate", example="60", unit=""),
-            Input("tax_percent", default=0.0, example="19"),
+            Input(key="parts", example="4.5", unit=""),
+            Input(key="hands_min", example="65"),
+            Input(key="hourly_rate", example="60", unit=""),
+            Input(key="tax_percent", default=0.0, example="19"),
         ),
         _price,
         (price_of,),

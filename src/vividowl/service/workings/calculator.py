@@ -86,7 +86,7 @@ def sizes(text: str) -> list[tuple[float, float]]:
     return out
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Input:
     """A key with how its text is read; REQUIRED as default when it must be given. example: what the page shows at
     first; choices: the words that are allowed; of: the rule's own name for it; unit: where no rule takes it as

@@ -107,7 +107,12 @@ def cut_drawings(given: Mapping[str, str]) -> Sequence[tuple[CutDrawing, Box | N
     for rest in found.remainders:
         sheet = sheets[rest.sheet]
         cut = tuple(CutPiece(pieces[p.piece].name, p.box.rect) for p in found.placements if p.sheet == rest.sheet)
-        out.append((CutDrawing(sheet.name, sheet.width_mm, sheet.length_mm, (), cut), rest.largest))
+        out.append(
+            (
+                CutDrawing(name=sheet.name, width_mm=sheet.width_mm, length_mm=sheet.length_mm, taken=(), pieces=cut),
+                rest.largest,
+            )
+        )
     return out
 
 

@@ -50,7 +50,10 @@ def nested(
     if available is not None:
         require_range("available", available, "", 1, SHEETS_AT_MOST, say("material-how-many-sheets-there"))
     times = (available or min(SHEETS_AT_MOST, len(pieces))) if len(sheet) == 1 else 1
-    sheets = [Sheet(sentence(say("material-sheet", i=i + 1)), w, h) for i, (w, h) in enumerate(sheet * times)]
+    sheets = [
+        Sheet(name=sentence(say("material-sheet", i=i + 1)), width_mm=w, length_mm=h)
+        for i, (w, h) in enumerate(sheet * times)
+    ]
     named = [Piece(f"{w:g} × {h:g}", w, h) for w, h in pieces]
     return sheets, named, nest(named, sheets, kerf_mm)
 
@@ -105,35 +108,39 @@ MATERIAL = (
     Working(
         "dose",
         (
-            Input("width_mm", example="15"),
-            Input("length_mm", example="13"),
-            Input("film_um", example="30"),
-            Input("waste", example="0.3"),
-            Input("density_g_ml", example="2.5"),
-            Input("faces", count, default=1, example="1"),
+            Input(key="width_mm", example="15"),
+            Input(key="length_mm", example="13"),
+            Input(key="film_um", example="30"),
+            Input(key="waste", example="0.3"),
+            Input(key="density_g_ml", example="2.5"),
+            Input(key="faces", read=count, default=1, example="1"),
         ),
         lambda **g: told(dose(**g)),
         (dose,),
     ),
     Working(
         "syringe",
-        (Input("volume_ml", example="0.2"), Input("mass_g", example="2.1"), Input("density_g_ml", example="6.4")),
+        (
+            Input(key="volume_ml", example="0.2"),
+            Input(key="mass_g", example="2.1"),
+            Input(key="density_g_ml", example="6.4"),
+        ),
         lambda **g: told(check_syringe(**g)),
         (check_syringe,),
     ),
     Working(
         "left",
-        (Input("held_g", example="1"), Input("used_g", example="0.12")),
+        (Input(key="held_g", example="1"), Input(key="used_g", example="0.12")),
         lambda **g: told(left_in_tube(**g)),
         (left_in_tube,),
     ),
     Working(
         "school",
         (
-            Input("width_mm", example="15"),
-            Input("length_mm", example="13"),
-            Input("paste", str, default=Kind.PASTE_SOFT, choices=(Kind.PASTE_SOFT, Kind.PASTE_STIFF)),
-            Input("bare_die", str, default="yes", choices=("yes", "no")),
+            Input(key="width_mm", example="15"),
+            Input(key="length_mm", example="13"),
+            Input(key="paste", read=str, default=Kind.PASTE_SOFT, choices=(Kind.PASTE_SOFT, Kind.PASTE_STIFF)),
+            Input(key="bare_die", read=str, default="yes", choices=("yes", "no")),
         ),
         _school,
         (choose_school,),
@@ -141,10 +148,10 @@ MATERIAL = (
     Working(
         "drop",
         (
-            Input("school", str, example="line", choices=tuple(School)),
-            Input("volume_ul", example="10"),
-            Input("width_mm", example="15"),
-            Input("length_mm", example="13"),
+            Input(key="school", read=str, example="line", choices=tuple(School)),
+            Input(key="volume_ul", example="10"),
+            Input(key="width_mm", example="15"),
+            Input(key="length_mm", example="13"),
         ),
         _drop,
         (drop_of,),
@@ -152,8 +159,8 @@ MATERIAL = (
     Working(
         "imprint",
         (
-            Input("how", str, example="putty_ball", choices=("putty_ball", "old_pad")),
-            Input("reading_mm", example="0.8", of="imprint_mm"),
+            Input(key="how", read=str, example="putty_ball", choices=("putty_ball", "old_pad")),
+            Input(key="reading_mm", example="0.8", of="imprint_mm"),
         ),
         _imprint,
         (
@@ -164,10 +171,10 @@ MATERIAL = (
     Working(
         "gap",
         (
-            Input("gap_mm", example="0.8"),
-            Input("tolerance_mm", example="0.05"),
-            Input("min_compression", default=MIN_COMPRESSION, example="0.1"),
-            Input("max_compression", default=MAX_COMPRESSION, example="0.3"),
+            Input(key="gap_mm", example="0.8"),
+            Input(key="tolerance_mm", example="0.05"),
+            Input(key="min_compression", default=MIN_COMPRESSION, example="0.1"),
+            Input(key="max_compression", default=MAX_COMPRESSION, example="0.3"),
         ),
         _gap,
         (choose_pad,),
@@ -175,8 +182,8 @@ MATERIAL = (
     Working(
         "heights",
         (
-            Input("gaps_mm", numbers, example="0.8 0.85 1.4", of="gap_mm"),
-            Input("tolerance_mm", default=0.05, example="0.05"),
+            Input(key="gaps_mm", read=numbers, example="0.8 0.85 1.4", of="gap_mm"),
+            Input(key="tolerance_mm", default=0.05, example="0.05"),
         ),
         _heights,
         (
@@ -187,9 +194,9 @@ MATERIAL = (
     Working(
         "force",
         (
-            Input("compression", example="0.25"),
-            Input("area_mm2", example="960"),
-            Input("clamp_n", default=150.0, example="150"),
+            Input(key="compression", example="0.25"),
+            Input(key="area_mm2", example="960"),
+            Input(key="clamp_n", default=150.0, example="150"),
         ),
         _force,
         (pad_force,),
@@ -197,10 +204,10 @@ MATERIAL = (
     Working(
         "piece",
         (
-            Input("width_mm", example="15"),
-            Input("length_mm", example="13"),
-            Input("margin_mm", default=0.2, example="0.2"),
-            Input("step_mm", default=0.5, example="0.5"),
+            Input(key="width_mm", example="15"),
+            Input(key="length_mm", example="13"),
+            Input(key="margin_mm", default=0.2, example="0.2"),
+            Input(key="step_mm", default=0.5, example="0.5"),
         ),
         _piece,
         (with_margin,),
@@ -208,10 +215,10 @@ MATERIAL = (
     Working(
         "cut",
         (
-            Input("sheet", sizes, example="80x80", unit="mm"),
-            Input("pieces", sizes, example="15.5x15.5,20.5x10.5,4*12x10", unit="mm"),
-            Input("kerf_mm", default=0.2, example="0.2"),
-            Input("available", count, default=None),
+            Input(key="sheet", read=sizes, example="80x80", unit="mm"),
+            Input(key="pieces", read=sizes, example="15.5x15.5,20.5x10.5,4*12x10", unit="mm"),
+            Input(key="kerf_mm", default=0.2, example="0.2"),
+            Input(key="available", read=count, default=None),
         ),
         _cut,
         (nest,),

@@ -33,19 +33,26 @@ def _fahrenheit(*, reading_f: float | None, difference_f: float | None) -> dict[
 NUMBERS = (
     Working(
         "change",
-        (Input("before", example="10748"), Input("after", example="11116"), Input("unit", str, default="")),
+        (
+            Input(key="before", example="10748"),
+            Input(key="after", example="11116"),
+            Input(key="unit", read=str, default=""),
+        ),
         lambda **g: told(relative_change(**g)),
         (relative_change,),
     ),
     Working(
         "duration",
-        (Input("before", clock, example="19:21", of="before_s"), Input("after", clock, example="17:22", of="after_s")),
+        (
+            Input(key="before", read=clock, example="19:21", of="before_s"),
+            Input(key="after", read=clock, example="17:22", of="after_s"),
+        ),
         lambda before, after: told(duration_change(before, after)),
         (duration_change,),
     ),
     Working(
         "fahrenheit",
-        (Input("reading_f", default=None, example="140"), Input("difference_f", default=None, example="26")),
+        (Input(key="reading_f", default=None, example="140"), Input(key="difference_f", default=None, example="26")),
         _fahrenheit,
         (
             c_from_f,
@@ -55,10 +62,10 @@ NUMBERS = (
     Working(
         "repeats",
         (
-            Input("sd", example="0.5", unit=""),
-            Input("want", example="1", unit=""),
-            Input("k", default=COVERAGE_FACTOR, example="2"),
-            Input("power", default=NINE_IN_TEN, example="0.9"),
+            Input(key="sd", example="0.5", unit=""),
+            Input(key="want", example="1", unit=""),
+            Input(key="k", default=COVERAGE_FACTOR, example="2"),
+            Input(key="power", default=NINE_IN_TEN, example="0.9"),
         ),
         lambda **g: told(repeats_needed(**g)),
         (repeats_needed,),

@@ -23,16 +23,16 @@ SOUND = (
     Working(
         "airflow",
         (
-            Input("power_w", example="100", of="power"),
-            Input("rise_k", example="20", of="exhaust_rise_k"),
-            Input("air_c", default=25.0, example="25"),
+            Input(key="power_w", example="100", of="power"),
+            Input(key="rise_k", example="20", of="exhaust_rise_k"),
+            Input(key="air_c", default=25.0, example="25"),
         ),
         _airflow,
         (air_flow,),
     ),
     Working(
         "levels",
-        (Input("levels_db", numbers, example="60 50"),),
+        (Input(key="levels_db", read=numbers, example="60 50"),),
         _levels,
         (
             energy_mean,
@@ -41,9 +41,9 @@ SOUND = (
     ),
     Working(
         "background",
-        (Input("level_db", example="48"), Input("background_db", example="42")),
+        (Input(key="level_db", example="48"), Input(key="background_db", example="42")),
         lambda **g: told(background_correction(**g)),
         (background_correction,),
     ),
-    Working("fan", (Input("level_change_db", example="-5.6"),), lambda **g: told(fan_laws(**g)), (fan_laws,)),
+    Working("fan", (Input(key="level_change_db", example="-5.6"),), lambda **g: told(fan_laws(**g)), (fan_laws,)),
 )

@@ -76,7 +76,7 @@ def renew(path: JobPath) -> BenchOut:
 @access("member")
 def send_events(path: JobPath, body: EventsIn) -> BatchOut:
     """Take events in, in order. Each has its own id, so sending twice does nothing twice."""
-    sent = [Sent(e.id, e.kind, e.data, e.turn, e.made_at) for e in body.events]
+    sent = [Sent(id=e.id, kind=e.kind, data=e.data, turn=e.turn, made_at=e.made_at) for e in body.events]
     return batch_out(take_events(workshop(), actor(), path.job_id, body.device, sent, body.sent_at))
 
 

@@ -77,7 +77,7 @@ def _unpacked(packed: str) -> Invitation:
     data = urlsafe_b64decode(packed + "=" * (-len(packed) % 4))
     numbers = [uuid.UUID(bytes=data[i : i + 16]) for i in (0, 16, 32)]
     rest = data[48:].decode()
-    return Invitation(numbers[0], numbers[1], numbers[2], rest[1:], ROLES[int(rest[0])])
+    return Invitation(number=numbers[0], shop_id=numbers[1], by=numbers[2], name=rest[1:], role=ROLES[int(rest[0])])
 
 
 def _lan() -> Any:  # noqa: ANN401 - what the settings hold, or None

@@ -33,7 +33,7 @@ class BlockerCode(StrEnum):
     WAIT = "wait"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Blocker:
     """What keeps a job from closing. text and remedy in words; stage where it is settled; of: the place, step, breach,
     wait or fact."""
@@ -54,112 +54,122 @@ def blockers(s: BenchState, at: datetime) -> tuple[Blocker, ...]:
     source: handbook/bench.md: common practice, no source
     """
     if s.begun is None:
-        return (Blocker(BlockerCode.NOT_BEGUN, say("close-list-has-not-begun"), say("close-begin-in-open"), "open"),)
+        return (
+            Blocker(
+                code=BlockerCode.NOT_BEGUN,
+                text=say("close-list-has-not-begun"),
+                remedy=say("close-begin-in-open"),
+                stage="open",
+            ),
+        )
     out = [
         Blocker(
-            BlockerCode.STOPPED,
-            say("close-seen", part=PART_WORDS[f.part], seen=SIGHTS[f.part][f.seen].words),
-            SIGHTS[f.part][f.seen].follows,
-            "clean",
-            f.id,
+            code=BlockerCode.STOPPED,
+            text=say("close-seen", part=PART_WORDS[f.part], seen=SIGHTS[f.part][f.seen].words),
+            remedy=SIGHTS[f.part][f.seen].follows,
+            stage="clean",
+            of=f.id,
         )
         for f in s.found.values()
         if (f.part, f.seen) in STOPPING
     ]
-    out += [Blocker(BlockerCode.UNSAFE, r.reason, r.remedy, "close", r.rule) for r in bars_power(s.device, s.facts)]
+    out += [
+        Blocker(code=BlockerCode.UNSAFE, text=r.reason, remedy=r.remedy, stage="close", of=r.rule)
+        for r in bars_power(s.device, s.facts)
+    ]
     for key in sorted(s.out, key=lambda k: (s.places[k].kind, s.places[k].holds, k)):
         place = s.places[key]
         if place.kind == PLUG:
             out.append(
                 Blocker(
-                    BlockerCode.PLUG,
-                    say("close-open", places=place_words(place, s.places)),
-                    say("close-plug-in"),
-                    "close",
-                    key,
+                    code=BlockerCode.PLUG,
+                    text=say("close-open", places=place_words(place, s.places)),
+                    remedy=say("close-plug-in"),
+                    stage="close",
+                    of=key,
                 )
             )
         elif key not in s.explained:
             words = place_words(place, s.places)
             out.append(
                 Blocker(
-                    BlockerCode.SCREW,
-                    say("close-missing", words=words),
-                    say("close-put-in-or-explain-why"),
-                    "close",
-                    key,
+                    code=BlockerCode.SCREW,
+                    text=say("close-missing", words=words),
+                    remedy=say("close-put-in-or-explain-why"),
+                    stage="close",
+                    of=key,
                 )
             )
     if s.leftover and not s.leftover_words:
         out.append(
             Blocker(
-                BlockerCode.LEFTOVER,
-                say("close-left-over-in-tray", count=s.leftover),
-                say("close-find-its-place-or-explain"),
-                "close",
+                code=BlockerCode.LEFTOVER,
+                text=say("close-left-over-in-tray", count=s.leftover),
+                remedy=say("close-find-its-place-or-explain"),
+                stage="close",
             )
         )
     if s.device.opens and s.device.has_battery and "battery_on" not in s.facts:
         out.append(
             Blocker(
-                BlockerCode.BATTERY,
-                say("close-battery-not-marked-as-connected"),
-                say("close-battery-on-last-all-plugs"),
-                "close",
-                "battery_on",
+                code=BlockerCode.BATTERY,
+                text=say("close-battery-not-marked-as-connected"),
+                remedy=say("close-battery-on-last-all-plugs"),
+                stage="close",
+                of="battery_on",
             )
         )
     told = any(b.rule == "power_before_last_screws" and b.checked for b in s.breaches.values())
     if s.device.opens and "power_on_ok" not in s.facts and not told:
         out.append(
             Blocker(
-                BlockerCode.POWER,
-                say("close-first-power-on-not-done"),
-                say("close-switch-on-and-look-at"),
-                "close",
-                "power_on_ok",
+                code=BlockerCode.POWER,
+                text=say("close-first-power-on-not-done"),
+                remedy=say("close-switch-on-and-look-at"),
+                stage="close",
+                of="power_on_ok",
             )
         )
     out += [
         Blocker(
-            BlockerCode.BREACH,
-            say("close-to-check-after-breach", reason=BY_RULE[b.rule].reason),
-            BY_RULE[b.rule].check,
-            "close",
-            b.id,
+            code=BlockerCode.BREACH,
+            text=say("close-to-check-after-breach", reason=BY_RULE[b.rule].reason),
+            remedy=BY_RULE[b.rule].check,
+            stage="close",
+            of=b.id,
         )
         for b in s.breaches.values()
         if not b.checked
     ]
     out += [
         Blocker(
-            BlockerCode.MISHAP,
-            say("close-to-check-after-mishap", words=mishap(m.what).words),
-            mishap(m.what).check,
-            "close",
-            m.id,
+            code=BlockerCode.MISHAP,
+            text=say("close-to-check-after-mishap", words=mishap(m.what).words),
+            remedy=mishap(m.what).check,
+            stage="close",
+            of=m.id,
         )
         for m in s.mishaps.values()
         if mishap(m.what).check and not m.checked
     ]
     out += [
         Blocker(
-            BlockerCode.STEP,
-            say("close-step-open", i=i + 1, text=x.text),
-            say("close-do-or-skip-with-reason"),
-            x.stage,
-            x.id,
+            code=BlockerCode.STEP,
+            text=say("close-step-open", i=i + 1, text=x.text),
+            remedy=say("close-do-or-skip-with-reason"),
+            stage=x.stage,
+            of=x.id,
         )
         for i, x in enumerate(s.steps)
         if x.id not in s.outcomes
     ]
     out += [
         Blocker(
-            BlockerCode.WAIT,
-            say("close-waits", words=WAITS[w.wait].words, minutes=w.minutes_left(at)),
-            say("close-wait-or-end-early-with"),
-            "close",
-            w.id,
+            code=BlockerCode.WAIT,
+            text=say("close-waits", words=WAITS[w.wait].words, minutes=w.minutes_left(at)),
+            remedy=say("close-wait-or-end-early-with"),
+            stage="close",
+            of=w.id,
         )
         for w in s.waits.values()
         if w.runs(at)

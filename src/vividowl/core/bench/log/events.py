@@ -28,7 +28,7 @@ class BenchRefused(CoreError):  # noqa: N818 - reads as what it says
 VERSION = RULES_NOW
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class BenchCommand:
     """What somebody tells. id: RFC 9562 identifier, given where it happened; at: when, by the server's clock; by:
     who."""
@@ -40,7 +40,7 @@ class BenchCommand:
     by: str = ""
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class BenchEvent:
     """What happened: a command that the rules of its day let pass, with what they made of it. No rule judges it again.
 
@@ -64,7 +64,7 @@ def command_of(event: BenchEvent) -> BenchCommand:
     returns: BenchCommand
     source: the definition
     """
-    return BenchCommand(event.id, event.kind, event.data, event.at, event.by)
+    return BenchCommand(id=event.id, kind=event.kind, data=event.data, at=event.at, by=event.by)
 
 
 # Signs of what is told, signs of a name, entries of a list; limits of the product.

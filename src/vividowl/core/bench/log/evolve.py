@@ -82,7 +82,7 @@ def _attempt(s: BenchState, e: BenchEvent) -> BenchState:
 def _acted(s: BenchState, e: BenchEvent, acts: Sequence[str], step: str) -> BenchState:
     """Some acts are done, and rules that they broke are told."""
     told = {
-        f"{e.id}:{rule}": Breach(f"{e.id}:{rule}", rule, step, _words(e, "breach"), e.at, e.by)
+        f"{e.id}:{rule}": Breach(id=f"{e.id}:{rule}", rule=rule, step=step, words=_words(e, "breach"), at=e.at, by=e.by)
         for rule in e.made.get("broken", ())
     }
     facts = after([a for a in acts if a in ACTS], s.facts)
@@ -92,7 +92,7 @@ def _acted(s: BenchState, e: BenchEvent, acts: Sequence[str], step: str) -> Benc
 def _waits(s: BenchState, e: BenchEvent, step: str) -> BenchState:
     if "wait" not in e.made:
         return s
-    wait = Wait(e.id, e.made["wait"], step, e.at, e.at + timedelta(minutes=e.made["minutes"]))
+    wait = Wait(id=e.id, wait=e.made["wait"], step=step, began=e.at, due=e.at + timedelta(minutes=e.made["minutes"]))
     return replace(s, waits={**s.waits, e.id: wait})
 
 
@@ -108,7 +108,7 @@ def _finished(s: BenchState, e: BenchEvent, name: str) -> BenchState:
     s = _acted(s, e, step.acts, step.id)
     gone = (set(step.takes_out) & set(s.places)) - s.out
     back = (set(step.puts_in) & set(s.places) & s.out) - set(s.explained)
-    outcome = Outcome("done", e.at, e.by, e.data.get("words") or "", e.data.get("value"))
+    outcome = Outcome(how="done", at=e.at, by=e.by, words=e.data.get("words") or "", value=e.data.get("value"))
     s = replace(
         s,
         out=(s.out | gone) - back,
@@ -124,7 +124,7 @@ def _finished(s: BenchState, e: BenchEvent, name: str) -> BenchState:
 
 
 def _skipped(s: BenchState, e: BenchEvent) -> BenchState:
-    outcome = Outcome("skipped", e.at, e.by, _words(e, "reason"))
+    outcome = Outcome(how="skipped", at=e.at, by=e.by, words=_words(e, "reason"))
     return replace(s, outcomes={**s.outcomes, e.data["step"]: outcome})
 
 
@@ -190,7 +190,14 @@ def _explained(s: BenchState, e: BenchEvent) -> BenchState:
 
 
 def _found(s: BenchState, e: BenchEvent) -> BenchState:
-    got = FoundState(e.id, e.data["part"], e.data["seen"], e.data.get("words") or "", e.data.get("photo") or "", e.at)
+    got = FoundState(
+        id=e.id,
+        part=e.data["part"],
+        seen=e.data["seen"],
+        words=e.data.get("words") or "",
+        photo=e.data.get("photo") or "",
+        at=e.at,
+    )
     return replace(s, found={**s.found, got.part: got})
 
 
@@ -207,7 +214,7 @@ def _wait_ended(s: BenchState, e: BenchEvent) -> BenchState:
 
 def _mishap(s: BenchState, e: BenchEvent) -> BenchState:
     step, place = e.data.get("step") or "", e.data.get("place") or ""
-    got = Mishappened(e.id, e.data["what"], step, _words(e), place, e.at, e.by)
+    got = Mishappened(id=e.id, what=e.data["what"], step=step, words=_words(e), place=place, at=e.at, by=e.by)
     return _waits(replace(s, mishaps={**s.mishaps, got.id: got}), e, step)
 
 

@@ -46,7 +46,7 @@ def append(log: BenchLog, command: BenchCommand) -> tuple[BenchLog, BenchEvent]:
         )
     if command.kind == "redo":
         check(log.state, command_of(stack[-1]))
-    event = BenchEvent(command.id, command.kind, command.data, command.at, command.by)
+    event = BenchEvent(id=command.id, kind=command.kind, data=command.data, at=command.at, by=command.by)
     return grown(log, event), event
 
 

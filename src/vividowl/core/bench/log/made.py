@@ -49,7 +49,7 @@ def event_of(s: BenchState, command: BenchCommand, rules: Rules = TODAY) -> Benc
     source: handbook/order-of-work.md, handbook/bench.md, handbook/waits.md: common practice, no source
     """
     made = _told(s, command, rules)
-    event = BenchEvent(command.id, command.kind, command.data, command.at, command.by, made)
+    event = BenchEvent(id=command.id, kind=command.kind, data=command.data, at=command.at, by=command.by, made=made)
     plain = evolve(s, event)
     steps = _list_after(s, plain, command, rules)
     if steps == plain.steps:

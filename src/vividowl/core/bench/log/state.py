@@ -24,7 +24,7 @@ from vividowl.core.bench.steps.vocabulary import BenchStep
 from vividowl.core.quantities.words import Words, say
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Outcome:
     """What became of a step. how: done or skipped; words: the reason, or a remark; value: what was measured, in the
     unit that the step asks for, None when nobody measured."""
@@ -36,7 +36,7 @@ class Outcome:
     value: float | None = None
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Wait:
     """A clock with an absolute end. ended: when it was ended, before due with a reason; None while it counts."""
 
@@ -57,7 +57,7 @@ class Wait:
         return math.ceil((self.due - at) / timedelta(minutes=1))
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Breach:
     """A rule that was broken, as it was told. checked: words of the check that it asked for, empty until then."""
 
@@ -70,7 +70,7 @@ class Breach:
     checked: str = ""
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Mishappened:
     """A mishap as it was told. checked: words of the check, empty until then or when none is asked for."""
 
@@ -84,7 +84,7 @@ class Mishappened:
     checked: str = ""
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class FoundState:
     """What was seen of a part, last word."""
 
@@ -126,7 +126,7 @@ class Note:
     by: str
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class BenchState:
     """All that follows from the events. out: places that are out; was_out: by place the number of the step in which it
     came out; found: by part; leftover: screws over in the tray; plan: key of the option that the list was made for;

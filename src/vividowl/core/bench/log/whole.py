@@ -103,14 +103,14 @@ def _what_lacks(s: BenchState, facts: frozenset[str], then: BenchStep | None, kn
 
 def _lift_again() -> BenchStep:
     return BenchStep(
-        "again_cooler_off",
-        "open",
-        say("whole-lift-cooler-once-more"),
-        say("whole-lies-over-face-that-not"),
-        say("whole-bit-that-fits"),
-        "",
-        say("whole-screws-in-order-little-each"),
-        ("cooler_off",),
+        id="again_cooler_off",
+        stage="open",
+        text=say("whole-lift-cooler-once-more"),
+        why=say("whole-lies-over-face-that-not"),
+        tool=say("whole-bit-that-fits"),
+        material="",
+        caution=say("whole-screws-in-order-little-each"),
+        acts=("cooler_off",),
         photo=True,
         task="open_close",
     )
@@ -138,16 +138,16 @@ def put_back(s: BenchState) -> BenchState:
     acts += ["inner_screws_in"] if any(s.places[p].kind == SCREW and s.places[p].holds != "cover" for p in back) else []
     acts += ["battery_on"] if battery else []
     step = BenchStep(
-        "again_back",
-        "close",
-        say("whole-put-back", words=words),
-        say("whole-list-as-now-does-not"),
-        "",
-        "",
-        "",
-        tuple(acts),
-        (),
-        tuple(back),
+        id="again_back",
+        stage="close",
+        text=say("whole-put-back", words=words),
+        why=say("whole-list-as-now-does-not"),
+        tool="",
+        material="",
+        caution="",
+        acts=tuple(acts),
+        takes_out=(),
+        puts_in=tuple(back),
         shows="map",
         task="open_close",
     )

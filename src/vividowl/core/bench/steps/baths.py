@@ -22,7 +22,19 @@ def plating_steps(bath: Bath) -> list[BenchStep]:
     minutes = min(WAITS["plating"].most_min, max(WAITS["plating"].least_min, 60.0 * bath.hours))
 
     def step(name: str, text: Words, why: Words, tool: Words, caution: Words = "", **more: object) -> BenchStep:
-        return replace(BenchStep(f"plate_{name}", "fit", text, why, tool, "", caution, task="plating"), **more)  # type: ignore[arg-type]
+        return replace(
+            BenchStep(
+                id=f"plate_{name}",
+                stage="fit",
+                text=text,
+                why=why,
+                tool=tool,
+                material="",
+                caution=caution,
+                task="plating",
+            ),
+            **more,  # type: ignore[arg-type]
+        )
 
     return [
         step(

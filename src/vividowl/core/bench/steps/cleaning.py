@@ -23,13 +23,13 @@ def clean_steps(device: Device, work: Work) -> list[BenchStep]:
         return []
     steps = [
         BenchStep(
-            "look",
-            "clean",
-            say("cleaning-look-at-before-cleaned"),
-            say("cleaning-print-tells-what-was-wrong")
+            id="look",
+            stage="clean",
+            text=say("cleaning-look-at-before-cleaned"),
+            why=say("cleaning-print-tells-what-was-wrong")
             if device.lifts
             else say("cleaning-dust-dragging-fan-or-swollen"),
-            say("cleaning-bright-light-loupe"),
+            tool=say("cleaning-bright-light-loupe"),
             shows="seen",
             photo=True,
             task="clean",
@@ -42,28 +42,28 @@ def clean_steps(device: Device, work: Work) -> list[BenchStep]:
         why = say("cleaning-dust-first-all-causes")
         steps.append(
             BenchStep(
-                "dust_out",
-                "clean",
-                fans if device.has_fan else say("cleaning-clean-fins-and-vents"),
-                say("cleaning-fan-that-drags-undoes-best", why=why) if device.has_fan else why,
-                say("cleaning-brush-air"),
-                "",
-                _ROTOR if device.has_fan else "",
-                ("dust_out", "fan_free") if device.has_fan else ("dust_out",),
+                id="dust_out",
+                stage="clean",
+                text=fans if device.has_fan else say("cleaning-clean-fins-and-vents"),
+                why=say("cleaning-fan-that-drags-undoes-best", why=why) if device.has_fan else why,
+                tool=say("cleaning-brush-air"),
+                material="",
+                caution=_ROTOR if device.has_fan else "",
+                acts=("dust_out", "fan_free") if device.has_fan else ("dust_out",),
                 task="clean",
             )
         )
     elif device.has_fan:
         steps.append(
             BenchStep(
-                "fan_flick",
-                "clean",
-                say("cleaning-turn-fan-by-hand"),
-                say("cleaning-closed-up-for-years-now"),
-                "",
-                "",
-                "",
-                ("fan_free",),
+                id="fan_flick",
+                stage="clean",
+                text=say("cleaning-turn-fan-by-hand"),
+                why=say("cleaning-closed-up-for-years-now"),
+                tool="",
+                material="",
+                caution="",
+                acts=("fan_free",),
                 task="clean",
             )
         )
@@ -80,25 +80,25 @@ def crust_steps() -> list[BenchStep]:
     """
     return [
         BenchStep(
-            "alloy_scrape",
-            "clean",
-            say("cleaning-scrape-dried-crust-with-plastic"),
-            say("cleaning-loose-flake-shorts-what-falls"),
-            say("cleaning-plastic-scraper-syringe-tape-round"),
-            "",
-            say("cleaning-nothing-near-aluminium", never_sand=NEVER_SAND),
-            ("alloy_scraped",),
+            id="alloy_scrape",
+            stage="clean",
+            text=say("cleaning-scrape-dried-crust-with-plastic"),
+            why=say("cleaning-loose-flake-shorts-what-falls"),
+            tool=say("cleaning-plastic-scraper-syringe-tape-round"),
+            material="",
+            caution=say("cleaning-nothing-near-aluminium", never_sand=NEVER_SAND),
+            acts=("alloy_scraped",),
             task="alloy",
         ),
         BenchStep(
-            "alloy_waste",
-            "clean",
-            say("cleaning-crust-swabs-and-gloves-into"),
-            say("cleaning-goes-on-eating-aluminium-in"),
-            say("cleaning-jar-with-lid-labelled-gallium"),
-            "",
-            say("cleaning-dispose-by-local-rules"),
-            ("alloy_away",),
+            id="alloy_waste",
+            stage="clean",
+            text=say("cleaning-crust-swabs-and-gloves-into"),
+            why=say("cleaning-goes-on-eating-aluminium-in"),
+            tool=say("cleaning-jar-with-lid-labelled-gallium"),
+            material="",
+            caution=say("cleaning-dispose-by-local-rules"),
+            acts=("alloy_away",),
             task="alloy",
         ),
     ]
@@ -129,10 +129,14 @@ def wipe_step(*, old_alloy: bool) -> BenchStep:
         )
     )
     return BenchStep(
-        "cleaned",
-        "clean",
-        *words,
-        ("cleaned",),
+        id="cleaned",
+        stage="clean",
+        text=words[0],
+        why=words[1],
+        tool=words[2],
+        material=words[3],
+        caution=words[4],
+        acts=("cleaned",),
         wait="alcohol",
         wait_min=WAITS["alcohol"].minutes,
         task="alloy" if old_alloy else "clean",

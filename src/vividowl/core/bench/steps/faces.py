@@ -31,14 +31,14 @@ def inspect_step(step: str = "alloy_inspect") -> BenchStep:
     source: handbook/materials.md: common practice, no source
     """
     return BenchStep(
-        step,
-        "fit",
-        say("faces-inspect-under-magnification-all-round"),
-        say("faces-one-bead-under-part-found"),
-        say("faces-loupe-or-microscope-syringe-swab"),
-        "",
-        say("faces-bead-lift-with-syringe-wipe"),
-        ("alloy_inspected",),
+        id=step,
+        stage="fit",
+        text=say("faces-inspect-under-magnification-all-round"),
+        why=say("faces-one-bead-under-part-found"),
+        tool=say("faces-loupe-or-microscope-syringe-swab"),
+        material="",
+        caution=say("faces-bead-lift-with-syringe-wipe"),
+        acts=("alloy_inspected",),
         photo=True,
         task="alloy",
     )
@@ -52,14 +52,14 @@ def covered_step(step: str = "covered") -> BenchStep:
     source: handbook/bench.md: common practice, no source
     """
     return BenchStep(
-        step,
-        "fit",
-        say("faces-look-at-every-face-each"),
-        say("faces-what-bare-now-bare-under"),
-        say("faces-bright-light"),
-        "",
-        say("faces-pad-that-oils-crumbles-or"),
-        ("covered",),
+        id=step,
+        stage="fit",
+        text=say("faces-look-at-every-face-each"),
+        why=say("faces-what-bare-now-bare-under"),
+        tool=say("faces-bright-light"),
+        material="",
+        caution=say("faces-pad-that-oils-crumbles-or"),
+        acts=("covered",),
         photo=True,
         task="open_close",
     )
@@ -75,14 +75,14 @@ def stopgap_step(step: str, fact: str, words: Words) -> BenchStep:
     source: handbook/bench.md: common practice, no source
     """
     return BenchStep(
-        step,
-        "fit",
-        say("faces-put-new-paste-on", words=words),
-        say("faces-cooler-was-lifted-nothing-goes"),
-        say("faces-tube-card-glove"),
-        say("faces-paste-shop"),
-        "",
-        (fact,),
+        id=step,
+        stage="fit",
+        text=say("faces-put-new-paste-on", words=words),
+        why=say("faces-cooler-was-lifted-nothing-goes"),
+        tool=say("faces-tube-card-glove"),
+        material=say("faces-paste-shop"),
+        caution="",
+        acts=(fact,),
         after_waits=("alcohol",),
         task="repaste",
         asks="dose_g",

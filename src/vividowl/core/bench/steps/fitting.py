@@ -67,14 +67,14 @@ def fit_steps(device: Device, work: Work) -> list[BenchStep]:
     if work.new_fan:
         steps.append(
             BenchStep(
-                "new_fan",
-                "fit",
-                say("fitting-take-old-fan-out-fit"),
-                say("fitting-old-one-drags"),
-                say("closing-bit-that-fits"),
-                "",
-                say("fitting-cooler-stays-where") if not device.lifts else "",
-                ("inside", "fan_free"),
+                id="new_fan",
+                stage="fit",
+                text=say("fitting-take-old-fan-out-fit"),
+                why=say("fitting-old-one-drags"),
+                tool=say("closing-bit-that-fits"),
+                material="",
+                caution=say("fitting-cooler-stays-where") if not device.lifts else "",
+                acts=("inside", "fan_free"),
                 task="fan",
             )
         )
@@ -92,14 +92,14 @@ def _apply(
 ) -> BenchStep:
     material = listed(w for w in (part.words, part.dose, part.shift) if w)
     return BenchStep(
-        apply_id(part.target, part.kind, part.index),
-        "fit",
-        text,
-        why,
-        tool,
-        material,
-        caution,
-        acts,
+        id=apply_id(part.target, part.kind, part.index),
+        stage="fit",
+        text=text,
+        why=why,
+        tool=tool,
+        material=material,
+        caution=caution,
+        acts=acts,
         after_waits=after,
         task=CATALOGUE[part.kind].task,
         part=part.index,
@@ -114,13 +114,13 @@ def _on_die(part: PlannedPart, fact: str) -> list[BenchStep]:
     if part.kind == Kind.ALLOY:
         return [
             BenchStep(
-                f"tray{number}",
-                "fit",
-                say("fitting-press-tiny-drop-into-tray"),
-                say("fitting-pressed-out-on-board-cannot"),
-                say("fitting-syringe-tray-gloves"),
-                listed((part.words, part.dose)),
-                say("fitting-never-near-aluminium"),
+                id=f"tray{number}",
+                stage="fit",
+                text=say("fitting-press-tiny-drop-into-tray"),
+                why=say("fitting-pressed-out-on-board-cannot"),
+                tool=say("fitting-syringe-tray-gloves"),
+                material=listed((part.words, part.dose)),
+                caution=say("fitting-never-near-aluminium"),
                 task="alloy",
             ),
             _apply(
@@ -145,14 +145,14 @@ def _on_die(part: PlannedPart, fact: str) -> list[BenchStep]:
                 ("fridge", "alcohol"),
             ),
             BenchStep(
-                f"film_off{number}",
-                "fit",
-                say("fitting-peel-second-film-lay-on"),
-                say("fitting-forgetting-ruins-result"),
-                say("fitting-tape-or-needle"),
-                "",
-                "",
-                ("film_off",),
+                id=f"film_off{number}",
+                stage="fit",
+                text=say("fitting-peel-second-film-lay-on"),
+                why=say("fitting-forgetting-ruins-result"),
+                tool=say("fitting-tape-or-needle"),
+                material="",
+                caution="",
+                acts=("film_off",),
                 task=CATALOGUE[Kind.SHEET].task,
             ),
         ]
@@ -171,10 +171,10 @@ def _on_die(part: PlannedPart, fact: str) -> list[BenchStep]:
                 caution=say("fitting-open-to-air-by-data-sheet"),
             ),
             BenchStep(
-                f"solvent{number}",
-                "fit",
-                say("fitting-solvent-has-left-film-matt"),
-                say("fitting-found-still-liquid-later-never"),
+                id=f"solvent{number}",
+                stage="fit",
+                text=say("fitting-solvent-has-left-film-matt"),
+                why=say("fitting-found-still-liquid-later-never"),
                 after_waits=("solvent",),
                 task=CATALOGUE[Kind.TUBE].task,
             ),
@@ -200,11 +200,11 @@ def _before_shim(part: PlannedPart) -> list[BenchStep]:
     if part.insulate:
         out.append(
             BenchStep(
-                f"shim_guard{number}",
-                "fit",
-                say("fitting-cover-bare-parts-beside-shim"),
-                say("fitting-copper-that-wanders-shorts-them"),
-                say("fitting-heat-proof-tape-knife"),
+                id=f"shim_guard{number}",
+                stage="fit",
+                text=say("fitting-cover-bare-parts-beside-shim"),
+                why=say("fitting-copper-that-wanders-shorts-them"),
+                tool=say("fitting-heat-proof-tape-knife"),
                 acts=("inside",),
                 after_waits=("alcohol",),
                 task=CATALOGUE[Kind.SHIM].task,
@@ -212,14 +212,14 @@ def _before_shim(part: PlannedPart) -> list[BenchStep]:
         )
     out.append(
         BenchStep(
-            f"shim_print{number}",
-            "fit",
-            say("fitting-lay-shim-dry-and-press"),
-            say("fitting-print-shows-both-chips-touch"),
-            say("fitting-putty-card"),
-            part.shift,
-            say("fitting-no-print-on-die-stop"),
-            ("inside",),
+            id=f"shim_print{number}",
+            stage="fit",
+            text=say("fitting-lay-shim-dry-and-press"),
+            why=say("fitting-print-shows-both-chips-touch"),
+            tool=say("fitting-putty-card"),
+            material=part.shift,
+            caution=say("fitting-no-print-on-die-stop"),
+            acts=("inside",),
             after_waits=("alcohol",),
             task=CATALOGUE[Kind.SHIM].task,
         )

@@ -28,16 +28,16 @@ def device_of(kind: str, work: Work, tighten_percent: int = 50, *, fanless: bool
     on_die = work.on_die
     coat = work.insulated_now and any(p.kind == Kind.ALLOY for p in on_die)
     return Device(
-        kind in ("laptop", "handheld"),
-        not fanless,
-        len(on_die) > 1,
-        coat,
-        work.lifts,
-        work.new_fan,
-        work.opens,
-        work.sealed,
-        tighten_percent,
-        kind,
+        has_battery=kind in ("laptop", "handheld"),
+        has_fan=not fanless,
+        two_dies=len(on_die) > 1,
+        coat=coat,
+        lifts=work.lifts,
+        new_fan=work.new_fan,
+        opens=work.opens,
+        sealed=work.sealed,
+        tighten_percent=tighten_percent,
+        kind=kind,
     )
 
 

@@ -88,7 +88,11 @@ def open_steps(kind: str, device: Device, work: Work, places: Sequence[Place]) -
     """
     steps = []
     if work.gates:
-        steps.append(BenchStep("gates", "open", say("opening-read-once-more-what-was"), listed(work.gates, "space")))
+        steps.append(
+            BenchStep(
+                id="gates", stage="open", text=say("opening-read-once-more-what-was"), why=listed(work.gates, "space")
+            )
+        )
     if not device.opens:
         return steps
     sheets = [p for p in work.parts if p.kind == Kind.SHEET and p.target in DIE_TARGETS]
@@ -96,11 +100,11 @@ def open_steps(kind: str, device: Device, work: Work, places: Sequence[Place]) -
         # First of all: it chills while the device is opened, and is cut before the cooler leaves the die.
         steps.append(
             BenchStep(
-                "chill",
-                "open",
-                say("opening-put-sheet-into-fridge"),
-                say("opening-cold-film-cuts-clean-and"),
-                say("opening-fridge-to-c"),
+                id="chill",
+                stage="open",
+                text=say("opening-put-sheet-into-fridge"),
+                why=say("opening-cold-film-cuts-clean-and"),
+                tool=say("opening-fridge-to-c"),
                 wait="fridge",
                 wait_min=WAITS["fridge"].minutes,
                 task=CATALOGUE[Kind.SHEET].task,
@@ -119,38 +123,42 @@ def _to_the_battery(kind: str, device: Device, places: Sequence[Place]) -> list[
     cover, battery = ids_of(places, SCREW, "cover"), ids_of(places, PLUG, "battery")
     steps = [
         BenchStep(
-            "power_off",
-            "open",
+            id="power_off",
+            stage="open",
             # With a battery in, the button starts many devices: then it is held once the battery is off.
-            say("opening-shut-down-unplug") if device.has_battery else say("opening-shut-down-unplug-hold-power"),
-            say("opening-nothing-touched-while-has-power"),
-            say("opening-wrist-strap-mat"),
-            "",
-            _MAINS if kind == "console" else say("opening-firmware-disconnects-battery") if device.has_battery else "",
-            ("power_off", "unplugged"),
+            text=say("opening-shut-down-unplug") if device.has_battery else say("opening-shut-down-unplug-hold-power"),
+            why=say("opening-nothing-touched-while-has-power"),
+            tool=say("opening-wrist-strap-mat"),
+            material="",
+            caution=_MAINS
+            if kind == "console"
+            else say("opening-firmware-disconnects-battery")
+            if device.has_battery
+            else "",
+            acts=("power_off", "unplugged"),
         ),
         BenchStep(
-            "cover_screws_out",
-            "open",
-            say("opening-take-cover-out", places=screw_words(cover, places)),
-            say("opening-wrong-length-dents-board-each") if cover else say("opening-map-each-one-as-comes"),
-            say("opening-bit-that-fits-tray"),
-            "",
-            say("opening-photograph-seal-first"),
-            ("cover_screws_out",),
-            cover,
+            id="cover_screws_out",
+            stage="open",
+            text=say("opening-take-cover-out", places=screw_words(cover, places)),
+            why=say("opening-wrong-length-dents-board-each") if cover else say("opening-map-each-one-as-comes"),
+            tool=say("opening-bit-that-fits-tray"),
+            material="",
+            caution=say("opening-photograph-seal-first"),
+            acts=("cover_screws_out",),
+            takes_out=cover,
             shows="map",
             task="open_close",
         ),
         BenchStep(
-            "cover_off",
-            "open",
-            say("opening-lift-cover-clips-all-round"),
-            say("opening-first-state-one-that-everything"),
-            say("opening-plastic-pick"),
-            "",
-            say("opening-do-not-pry-deeper-than"),
-            ("cover_off",),
+            id="cover_off",
+            stage="open",
+            text=say("opening-lift-cover-clips-all-round"),
+            why=say("opening-first-state-one-that-everything"),
+            tool=say("opening-plastic-pick"),
+            material="",
+            caution=say("opening-do-not-pry-deeper-than"),
+            acts=("cover_off",),
             photo=True,
             task="open_close",
         ),
@@ -158,15 +166,15 @@ def _to_the_battery(kind: str, device: Device, places: Sequence[Place]) -> list[
     if device.has_battery:
         steps.append(
             BenchStep(
-                "battery_off",
-                "open",
-                say("opening-battery-plug-off"),
-                say("opening-before-anything-else-touched"),
-                say("opening-plastic-spudger"),
-                "",
-                say("opening-swollen-or-leaking-stop-isolate"),
-                ("battery_off",),
-                battery,
+                id="battery_off",
+                stage="open",
+                text=say("opening-battery-plug-off"),
+                why=say("opening-before-anything-else-touched"),
+                tool=say("opening-plastic-spudger"),
+                material="",
+                caution=say("opening-swollen-or-leaking-stop-isolate"),
+                acts=("battery_off",),
+                takes_out=battery,
                 shows="map",
                 task="open_close",
             )
@@ -181,15 +189,15 @@ def _what_is_in_the_way(device: Device, places: Sequence[Place]) -> list[BenchSt
     if plugs:
         steps.append(
             BenchStep(
-                "plugs_off",
-                "open",
-                say("opening-unplug", plugs=plug_words(plugs, places)),
-                say("opening-each-open-item-until-back"),
-                say("opening-spudger-tweezers"),
-                "",
-                say("opening-fan-leads-fragile-push-plug"),
-                ("plug_off",),
-                plugs,
+                id="plugs_off",
+                stage="open",
+                text=say("opening-unplug", plugs=plug_words(plugs, places)),
+                why=say("opening-each-open-item-until-back"),
+                tool=say("opening-spudger-tweezers"),
+                material="",
+                caution=say("opening-fan-leads-fragile-push-plug"),
+                acts=("plug_off",),
+                takes_out=plugs,
                 shows="map",
                 task="open_close",
             )
@@ -202,15 +210,15 @@ def _what_is_in_the_way(device: Device, places: Sequence[Place]) -> list[BenchSt
         )
         steps.append(
             BenchStep(
-                "other_screws_out",
-                "open",
-                say("opening-take-out", places=screw_words(other, places), of=of),
-                why,
-                say("opening-bit-that-fits-tray"),
-                "",
-                "",
-                ("inner_screws_out",),
-                other,
+                id="other_screws_out",
+                stage="open",
+                text=say("opening-take-out", places=screw_words(other, places), of=of),
+                why=why,
+                tool=say("opening-bit-that-fits-tray"),
+                material="",
+                caution="",
+                acts=("inner_screws_out",),
+                takes_out=other,
                 shows="map",
                 task="open_close",
             )
@@ -223,13 +231,13 @@ def _cut(work: Work) -> list[BenchStep]:
     pieces = listed(say("opening-piece", words=p.words, dose=p.dose) for p in work.parts if p.kind == Kind.SHEET)
     return [
         BenchStep(
-            "cut",
-            "open",
-            say("opening-cut-piece-and-spare-with"),
-            say("opening-dull-or-warm-cut-drags"),
-            say("opening-new-blade-steel-ruler"),
-            pieces,
-            say("opening-both-liners-stay-on-fingers"),
+            id="cut",
+            stage="open",
+            text=say("opening-cut-piece-and-spare-with"),
+            why=say("opening-dull-or-warm-cut-drags"),
+            tool=say("opening-new-blade-steel-ruler"),
+            material=pieces,
+            caution=say("opening-both-liners-stay-on-fingers"),
             after_waits=("fridge",),
             task=CATALOGUE[Kind.SHEET].task,
         )
@@ -242,27 +250,27 @@ def _lift(places: Sequence[Place]) -> list[BenchStep]:
     how = say("opening-in-reverse-printed-numbers") if numbered else say("opening-back-and-forth-across-middle")
     return [
         BenchStep(
-            "cooler_screws_out",
-            "open",
-            say("opening-loosen-cooler-little-each", places=screw_words(inner, places), how=how),
-            say("opening-even-release-keeps-die-and"),
-            say("closing-bit-that-fits"),
-            "",
-            "",
-            ("inner_screws_out",),
-            inner,
+            id="cooler_screws_out",
+            stage="open",
+            text=say("opening-loosen-cooler-little-each", places=screw_words(inner, places), how=how),
+            why=say("opening-even-release-keeps-die-and"),
+            tool=say("closing-bit-that-fits"),
+            material="",
+            caution="",
+            acts=("inner_screws_out",),
+            takes_out=inner,
             shows="map",
             task="open_close",
         ),
         BenchStep(
-            "cooler_off",
-            "open",
-            say("opening-lift-cooler-twist-never-yank"),
-            say("opening-warm-stack-with-hair-dryer"),
-            say("opening-hair-dryer"),
-            "",
-            say("opening-small-parts-sit-beneath-spring"),
-            ("cooler_off",),
+            id="cooler_off",
+            stage="open",
+            text=say("opening-lift-cooler-twist-never-yank"),
+            why=say("opening-warm-stack-with-hair-dryer"),
+            tool=say("opening-hair-dryer"),
+            material="",
+            caution=say("opening-small-parts-sit-beneath-spring"),
+            acts=("cooler_off",),
             photo=True,
             task="open_close",
         ),

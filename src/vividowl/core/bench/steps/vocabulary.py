@@ -22,7 +22,7 @@ ASKS: Mapping[str, tuple[Words, Words, float, float]] = {
 }
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class BenchStep:
     """One step. text: what; why in a line; tool; material and dose from the plan; caution; acts it marks; takes_out and
     puts_in: ids of places, in order; wait: kind that starts when it is done; after_waits: kinds to be over first;
@@ -55,7 +55,7 @@ class BenchStep:
 DIE_TARGETS = ("cpu_die", "gpu_die")
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class PlannedPart:
     """A part of the plan. target and kind by name; words: product or kind; dose in words; school: how it is put on;
     index in the plan, None when the plan does not name it; bond: what holds a shim to the heatsink; shift: where a shim
@@ -77,7 +77,7 @@ class PlannedPart:
         return self.target in DIE_TARGETS
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Work:
     """What is done to the device. parts of the plan; clean: dust; new_fan: one is fitted; tuning in words, empty for
     none; insulation: none, coat, tape or lacquer; insulated_now: it has to be put on, not only checked; gates: reasons
@@ -115,7 +115,14 @@ class Work:
         return found if found or not self.lifts else (STOPGAP,)
 
 
-STOPGAP = PlannedPart("cpu_die", Kind.PASTE_SOFT, say("faces-paste-shop"), "", say("vocabulary-thin-film"), None)
+STOPGAP = PlannedPart(
+    target="cpu_die",
+    kind=Kind.PASTE_SOFT,
+    words=say("faces-paste-shop"),
+    dose="",
+    school=say("vocabulary-thin-film"),
+    index=None,
+)
 
 
 def measured(asks: str, value: float) -> float:
