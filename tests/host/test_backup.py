@@ -13,7 +13,6 @@ from tests.logs import HOT, log_bytes
 from vividowl.host import launch
 from vividowl.host.backup import BackupError, read_backup, write_backup
 from vividowl.host.paths import Places
-from vividowl.service.devices.known import DEVICE_FIELDS
 from vividowl.service.jobs import intake
 from vividowl.service.measure import logs
 from vividowl.service.measure.comparing import compare_job
@@ -30,31 +29,12 @@ def served(workshop):
         workshop, shop_name="Kept", name="Ada", login="ada", password="four words to remember"
     ).actor
     fields = {
-        **dict.fromkeys((*intake.INTAKE_FIELDS, *DEVICE_FIELDS)),
         "customer_name": "Wen",
-        "customer_contact": "",
         "kind": "laptop",
-        "maker": "",
         "model": "Marrow",
-        "symptom": "",
-        "surroundings": "unknown",
-        "place": "unknown",
-        "fan": "unknown",
-        "lives": "",
         "warranty": "over",
         "seal": "none",
         "backup_done": "yes",
-        "battery_swollen": False,
-        "liquid_damage": False,
-        "factory_interface": "",
-        "serial": "",
-        "tag": "",
-        "lidded": "unknown",
-        "device_id": None,
-        "another_device": False,
-        "done_on": None,
-        "language": "en",
-        "sensor_limits": {},
     }
     job = intake.create_job(workshop, owner, fields).job.id
     data = log_bytes(HOT, seed=4)

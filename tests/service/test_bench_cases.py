@@ -178,7 +178,7 @@ def test_what_a_refused_event_did_beside_the_log_is_gone(workshop, owner, tablet
         ).taken
     assert first.refusal["detail"] == "The shelf says no."
     assert second.refusal is None
-    assert intake.get_job(workshop, owner, tablet.job).job.symptom == FIELDS["symptom"]
+    assert intake.get_job(workshop, owner, tablet.job).job.symptom == ""
     assert "power_off" not in tablet.state.outcomes
 
 

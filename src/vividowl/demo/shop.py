@@ -6,7 +6,6 @@ import uuid
 from collections.abc import Callable, Mapping
 from dataclasses import replace
 from datetime import UTC, datetime, timedelta
-from typing import Any
 
 from vividowl.demo.bench import keep_model, play_bench
 from vividowl.demo.measuring import measure_run
@@ -32,37 +31,6 @@ SHOP_NAME = "Lantern Street Repairs"
 OWNER = ("imke", "Imke Brandvold")
 TECHNICIAN = ("toru", "Toru Adeyemi")
 FIRST_NUMBER = 2417
-
-
-_BLANK: dict[str, Any] = {
-    "customer_contact": "",
-    "maker": "",
-    "symptom": "",
-    "age_months": None,
-    "months_since_service": None,
-    "surroundings": "unknown",
-    "lives": "",
-    "place": "unknown",
-    "fan": "unknown",
-    "warranty": "unknown",
-    "seal": "unknown",
-    "backup_done": "unknown",
-    "battery_swollen": False,
-    "liquid_damage": False,
-    "factory_interface": "",
-    "power_limit_cpu_w": None,
-    "power_limit_gpu_w": None,
-    "power_limit_both_w": None,
-    "sensor_limits": {},
-    "limit_c": None,
-    "serial": "",
-    "tag": "",
-    "lidded": "unknown",
-    "device_id": None,
-    "another_device": False,
-    "done_on": None,
-    "language": "en",
-}
 
 
 def load_demo(
@@ -109,7 +77,7 @@ def _play(
     lots: Mapping[tuple[str, str], uuid.UUID],
     edge: Edge,
 ) -> None:
-    job = intake.create_job(workshop, actor, {**_BLANK, **story.intake, "device_id": _seen(workshop, actor, story)}).job
+    job = intake.create_job(workshop, actor, {**story.intake, "device_id": _seen(workshop, actor, story)}).job
     for rule, words in story.agreed.items():
         intake.acknowledge(workshop, actor, job.id, rule, words)
     for offset, (side, trial) in enumerate((("before", story.before), ("after", story.after))):

@@ -12,30 +12,32 @@ from sqlalchemy.orm import Mapped, mapped_column
 
 from vividowl.core.job.device import Answer, DeviceKind, StateCause
 from vividowl.store.base import Base, Versioned, check_of, now, one_of
+from vividowl.store.marks import ASKED, ASKED_PERSONAL, OWN, marked
 
 
+@marked
 class Device(Versioned, Base):
     """One device, whose visits are jobs. serial: the maker's; tag: the shop's own sign on it; either may be empty.
     lidded: whether a lid lies over the die. sensor_limits: noted limits of its other sensors, by role [degC]."""
 
     __tablename__ = "device"
-    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
-    shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"))
-    customer_id: Mapped[uuid.UUID]
-    kind: Mapped[DeviceKind] = mapped_column(one_of(DeviceKind, 20))
-    maker: Mapped[str] = mapped_column(String(80))
-    model: Mapped[str] = mapped_column(String(120))
-    serial: Mapped[str] = mapped_column(String(80), default="")
-    tag: Mapped[str] = mapped_column(String(80), default="")
-    fan: Mapped[Answer] = mapped_column(one_of(Answer, 10), default=Answer.UNKNOWN)
-    lidded: Mapped[Answer] = mapped_column(one_of(Answer, 10), default=Answer.UNKNOWN)
-    factory_interface: Mapped[str] = mapped_column(String(80), default="")
-    power_limit_cpu_w: Mapped[float | None]
-    power_limit_gpu_w: Mapped[float | None]
-    power_limit_both_w: Mapped[float | None]
-    limit_c: Mapped[float | None]
-    sensor_limits: Mapped[dict[str, Any]] = mapped_column(JSONB, default=dict)
-    created_at: Mapped[datetime] = mapped_column(default=now)
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4, info=OWN)
+    shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"), info=OWN)
+    customer_id: Mapped[uuid.UUID] = mapped_column(info=OWN)
+    kind: Mapped[DeviceKind] = mapped_column(one_of(DeviceKind, 20), info=ASKED)
+    maker: Mapped[str] = mapped_column(String(80), default="", info=ASKED)
+    model: Mapped[str] = mapped_column(String(120), info=ASKED)
+    serial: Mapped[str] = mapped_column(String(80), default="", info=ASKED_PERSONAL)
+    tag: Mapped[str] = mapped_column(String(80), default="", info=ASKED_PERSONAL)
+    fan: Mapped[Answer] = mapped_column(one_of(Answer, 10), default=Answer.UNKNOWN, info=ASKED)
+    lidded: Mapped[Answer] = mapped_column(one_of(Answer, 10), default=Answer.UNKNOWN, info=ASKED)
+    factory_interface: Mapped[str] = mapped_column(String(80), default="", info=ASKED)
+    power_limit_cpu_w: Mapped[float | None] = mapped_column(info=ASKED)
+    power_limit_gpu_w: Mapped[float | None] = mapped_column(info=ASKED)
+    power_limit_both_w: Mapped[float | None] = mapped_column(info=ASKED)
+    limit_c: Mapped[float | None] = mapped_column(info=ASKED)
+    sensor_limits: Mapped[dict[str, Any]] = mapped_column(JSONB, default=dict, info=ASKED)
+    created_at: Mapped[datetime] = mapped_column(default=now, info=OWN)
     __table_args__ = (
         UniqueConstraint("shop_id", "id"),
         ForeignKeyConstraint(["shop_id", "customer_id"], ["customer.shop_id", "customer.id"]),

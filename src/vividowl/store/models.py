@@ -25,6 +25,7 @@ from vividowl.core.materials.kinds import Kind
 from vividowl.core.materials.pieces import spare_pieces
 from vividowl.store.base import Base, Versioned, check_of, now, one_of
 from vividowl.store.devices import Device
+from vividowl.store.marks import ASKED, ASKED_PERSONAL, OWN, PERSONAL, marked
 from vividowl.store.measuring import Run
 
 NO_ZONE = "UTC"
@@ -111,53 +112,56 @@ class Customer(Base):
     __table_args__ = (UniqueConstraint("shop_id", "id"), UniqueConstraint("shop_id", "name", "contact"))
 
 
+@marked
 class Job(Versioned, Base):
     """One visit of a device, from intake to hand-over. version guards against two people writing over each other."""
 
     __tablename__ = "job"
     UNGUARDED = frozenset({"bench", "updated_at"})
-    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
-    shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"))
-    number: Mapped[int]
-    customer_id: Mapped[uuid.UUID]
-    device_id: Mapped[uuid.UUID]
-    symptom: Mapped[str] = mapped_column(String(2000), default="")
-    age_months: Mapped[int | None]
-    months_since_service: Mapped[int | None]
-    surroundings: Mapped[Surroundings] = mapped_column(one_of(Surroundings, 20), default=Surroundings("unknown"))
-    lives: Mapped[str] = mapped_column(String(200), default="")
+    id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4, info=OWN)
+    shop_id: Mapped[uuid.UUID] = mapped_column(ForeignKey("shop.id"), info=OWN)
+    number: Mapped[int] = mapped_column(info=OWN)
+    customer_id: Mapped[uuid.UUID] = mapped_column(info=OWN)
+    device_id: Mapped[uuid.UUID] = mapped_column(info=OWN)
+    symptom: Mapped[str] = mapped_column(String(2000), default="", info=ASKED_PERSONAL)
+    age_months: Mapped[int | None] = mapped_column(info=ASKED)
+    months_since_service: Mapped[int | None] = mapped_column(info=ASKED)
+    surroundings: Mapped[Surroundings] = mapped_column(
+        one_of(Surroundings, 20), default=Surroundings("unknown"), info=ASKED
+    )
+    lives: Mapped[str] = mapped_column(String(200), default="", info=ASKED_PERSONAL)
     # Where it is used: asked, never searched for in words.
-    place: Mapped[WhereUsed] = mapped_column(one_of(WhereUsed, 10), default=WhereUsed("unknown"))
-    warranty: Mapped[Warranty] = mapped_column(one_of(Warranty, 20), default=Warranty("unknown"))
-    seal: Mapped[Seal] = mapped_column(one_of(Seal, 20), default=Seal("unknown"))
-    backup_done: Mapped[Answer] = mapped_column(one_of(Answer, 20), default=Answer("unknown"))
-    battery_swollen: Mapped[bool] = mapped_column(default=False)
-    liquid_damage: Mapped[bool] = mapped_column(default=False)
-    cleaned: Mapped[list[Any]] = mapped_column(default=list)
-    fit_note: Mapped[str] = mapped_column(String(2000), default="")
-    fit_done: Mapped[bool] = mapped_column(default=False)
+    place: Mapped[WhereUsed] = mapped_column(one_of(WhereUsed, 10), default=WhereUsed("unknown"), info=ASKED)
+    warranty: Mapped[Warranty] = mapped_column(one_of(Warranty, 20), default=Warranty("unknown"), info=ASKED)
+    seal: Mapped[Seal] = mapped_column(one_of(Seal, 20), default=Seal("unknown"), info=ASKED)
+    backup_done: Mapped[Answer] = mapped_column(one_of(Answer, 20), default=Answer("unknown"), info=ASKED)
+    battery_swollen: Mapped[bool] = mapped_column(default=False, info=ASKED)
+    liquid_damage: Mapped[bool] = mapped_column(default=False, info=ASKED)
+    cleaned: Mapped[list[Any]] = mapped_column(default=list, info=OWN)
+    fit_note: Mapped[str] = mapped_column(String(2000), default="", info=PERSONAL)
+    fit_done: Mapped[bool] = mapped_column(default=False, info=OWN)
     # The how manieth attempt of this visit is on the bench; the others stand in the table of attempts.
-    attempt: Mapped[int] = mapped_column(default=1)
+    attempt: Mapped[int] = mapped_column(default=1, info=OWN)
     # What the list of jobs shows of the bench, derived from its events: stage, step, waits, how far it has come.
-    bench: Mapped[dict[str, Any]] = mapped_column(default=dict)
-    price_cents: Mapped[int | None]
-    next_service_on: Mapped[date | None]
-    handover_note: Mapped[str] = mapped_column(String(2000), default="")
-    handed_over_at: Mapped[datetime | None]
+    bench: Mapped[dict[str, Any]] = mapped_column(default=dict, info=OWN)
+    price_cents: Mapped[int | None] = mapped_column(info=OWN)
+    next_service_on: Mapped[date | None] = mapped_column(info=OWN)
+    handover_note: Mapped[str] = mapped_column(String(2000), default="", info=PERSONAL)
+    handed_over_at: Mapped[datetime | None] = mapped_column(info=OWN)
     # What the customer reads: the language of the record, the quote and the ticket.
-    language: Mapped[str] = mapped_column(String(2), default="en")
+    language: Mapped[str] = mapped_column(String(2), default="en", info=ASKED)
     # What the record was judged by when the job was handed over; while it is open the shop's present settings count.
-    judged_by: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    judged_by: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True), info=OWN)
     # The list that it was brought in from, and what its row there told: its line, its sign, its cells by heading.
-    import_id: Mapped[uuid.UUID | None]
-    past: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    import_id: Mapped[uuid.UUID | None] = mapped_column(info=OWN)
+    past: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True), info=OWN)
     # The day of the work, where that was another than the one on which it was written down.
-    done_on: Mapped[date | None]
-    created_at: Mapped[datetime] = mapped_column(default=now)
-    updated_at: Mapped[datetime] = mapped_column(default=now, onupdate=now)
-    created_by: Mapped[uuid.UUID]
+    done_on: Mapped[date | None] = mapped_column(info=ASKED)
+    created_at: Mapped[datetime] = mapped_column(default=now, info=OWN)
+    updated_at: Mapped[datetime] = mapped_column(default=now, onupdate=now, info=OWN)
+    created_by: Mapped[uuid.UUID] = mapped_column(info=OWN)
     # What people look for it by, written by the database itself; asked in a search and shown nowhere.
-    known_by: Mapped[str] = mapped_column(Text, server_default="", deferred=True)
+    known_by: Mapped[str] = mapped_column(Text, server_default="", deferred=True, info=OWN)
     customer: Mapped[Customer] = relationship(lazy="joined", overlaps="shop")
     device: Mapped[Device] = relationship(lazy="joined", innerjoin=True, overlaps="customer")
     # Before and After. A list that shows them asks for those of all its jobs at once; further runs are asked for where

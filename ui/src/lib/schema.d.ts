@@ -3604,26 +3604,31 @@ export interface components {
             /** Customer Contact */
             customer_contact: string;
             drift: components["schemas"]["DriftOut"] | null;
-            /** Factory Interface */
+            /**
+             * Factory Interface
+             * @default
+             */
             factory_interface: string;
-            /** Fan */
-            fan: string;
+            /** @default unknown */
+            fan: components["schemas"]["Answer"];
             /**
              * Id
              * Format: uuid
              */
             id: string;
-            /** Kind */
-            kind: string;
-            /** Lidded */
-            lidded: string;
+            kind: components["schemas"]["DeviceKind"];
+            /** @default unknown */
+            lidded: components["schemas"]["Answer"];
             /** Limit C */
             limit_c: number | null;
             /** Limit K Per W */
             limit_k_per_w: number | null;
             /** Lost Percent */
             lost_percent: number | null;
-            /** Maker */
+            /**
+             * Maker
+             * @default
+             */
             maker: string;
             /** Model */
             model: string;
@@ -3639,9 +3644,15 @@ export interface components {
             sensor_limits: {
                 [key: string]: number;
             };
-            /** Serial */
+            /**
+             * Serial
+             * @default
+             */
             serial: string;
-            /** Tag */
+            /**
+             * Tag
+             * @default
+             */
             tag: string;
             /** Version */
             version: number;
@@ -4727,9 +4738,12 @@ export interface components {
             age_months: number | null;
             /** Attempt */
             attempt: number;
-            /** Backup Done */
-            backup_done: string;
-            /** Battery Swollen */
+            /** @default unknown */
+            backup_done: components["schemas"]["Answer"];
+            /**
+             * Battery Swollen
+             * @default false
+             */
             battery_swollen: boolean;
             /** Cleaned */
             cleaned: string[];
@@ -4738,7 +4752,10 @@ export interface components {
              * Format: date-time
              */
             created_at: string;
-            /** Customer Contact */
+            /**
+             * Customer Contact
+             * @default
+             */
             customer_contact: string;
             /** Customer Name */
             customer_name: string;
@@ -4751,12 +4768,15 @@ export interface components {
             done: string[];
             /** Done On */
             done_on: string | null;
-            /** Factory Interface */
+            /**
+             * Factory Interface
+             * @default
+             */
             factory_interface: string;
             /** Failed */
             failed: boolean;
-            /** Fan */
-            fan: string;
+            /** @default unknown */
+            fan: components["schemas"]["Answer"];
             /** Fit Done */
             fit_done: boolean;
             /** Fit Note */
@@ -4776,19 +4796,30 @@ export interface components {
              * Format: uuid
              */
             id: string;
-            /** Kind */
-            kind: string;
-            /** Language */
+            kind: components["schemas"]["DeviceKind"];
+            /**
+             * Language
+             * @default en
+             */
             language: string;
-            /** Lidded */
-            lidded: string;
+            /** @default unknown */
+            lidded: components["schemas"]["Answer"];
             /** Limit C */
             limit_c: number | null;
-            /** Liquid Damage */
+            /**
+             * Liquid Damage
+             * @default false
+             */
             liquid_damage: boolean;
-            /** Lives */
+            /**
+             * Lives
+             * @default
+             */
             lives: string;
-            /** Maker */
+            /**
+             * Maker
+             * @default
+             */
             maker: string;
             /** Model */
             model: string;
@@ -4800,8 +4831,8 @@ export interface components {
             next_step: string;
             /** Number */
             number: number;
-            /** Place */
-            place: string;
+            /** @default unknown */
+            place: components["schemas"]["WhereUsed"];
             /** Power Limit Both W */
             power_limit_both_w: number | null;
             /** Power Limit Cpu W */
@@ -4812,21 +4843,30 @@ export interface components {
             price_cents: number | null;
             /** Reachable */
             reachable: string[];
-            /** Seal */
-            seal: string;
+            /** @default unknown */
+            seal: components["schemas"]["Seal"];
             /** Sensor Limits */
             sensor_limits: {
                 [key: string]: number;
             };
-            /** Serial */
+            /**
+             * Serial
+             * @default
+             */
             serial: string;
             /** Stage */
             stage: string;
-            /** Surroundings */
-            surroundings: string;
-            /** Symptom */
+            /** @default unknown */
+            surroundings: components["schemas"]["Surroundings"];
+            /**
+             * Symptom
+             * @default
+             */
             symptom: string;
-            /** Tag */
+            /**
+             * Tag
+             * @default
+             */
             tag: string;
             /**
              * Updated At
@@ -4841,8 +4881,8 @@ export interface components {
             visit: number;
             /** Visits */
             visits: number;
-            /** Warranty */
-            warranty: string;
+            /** @default unknown */
+            warranty: components["schemas"]["Warranty"];
         };
         /** JobPage */
         JobPage: {

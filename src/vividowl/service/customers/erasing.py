@@ -14,6 +14,7 @@ from vividowl.service.errors import Refused
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.bench import Photo
 from vividowl.store.counter import ConditionPhoto, CounterSheet, Quote
+from vividowl.store.marks import forget
 from vividowl.store.measuring import FrameFile, Run, SoundFile, TraceFile
 from vividowl.store.models import Customer, IdempotentReply
 from vividowl.store.records import CustomerLink, RecordVersion
@@ -67,9 +68,9 @@ def _forget(scope: Scope, view: CustomerView) -> list[str]:
     """Clear what says who it was. Gives the SHA-256 of photos that were taken of the device when it came."""
     jobs = [job.id for job in view.jobs]
     for device in view.devices:
-        device.serial = device.tag = ""
+        forget(device)
     for job in view.jobs:
-        job.symptom = job.lives = job.fit_note = job.handover_note = ""
+        forget(job)
         if job.past is not None:
             job.past = {"line": job.past["line"]}
     shown = select(ConditionPhoto.photo_id).where(ConditionPhoto.job_id.in_(jobs))

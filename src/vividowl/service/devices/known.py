@@ -11,24 +11,11 @@ from vividowl.core.quantities.words import listed, say
 from vividowl.core.reading.limits import USUAL_LIMITS_C
 from vividowl.service.errors import Refused
 from vividowl.store.devices import Device
+from vividowl.store.marks import asked
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
-DEVICE_FIELDS = (
-    "kind",
-    "maker",
-    "model",
-    "serial",
-    "tag",
-    "fan",
-    "lidded",
-    "factory_interface",
-    "power_limit_cpu_w",
-    "power_limit_gpu_w",
-    "power_limit_both_w",
-    "limit_c",
-    "sensor_limits",
-)
+DEVICE_FIELDS = asked(Device)
 
 
 def with_serial(scope: Scope, serial: str) -> Sequence[Device]:

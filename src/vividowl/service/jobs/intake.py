@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import uuid
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
@@ -26,26 +26,22 @@ from vividowl.service.plan.planning import chosen_gates
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.base import changed_elsewhere
 from vividowl.store.deciding import Plan
+from vividowl.store.devices import Device
 from vividowl.store.finding import Wanted, find_jobs
+from vividowl.store.marks import asked, blank
 from vividowl.store.models import Acknowledgement, Job
 from vividowl.store.scope import Scope
 
 LEFT_ALONE = "leave"
-INTAKE_FIELDS = (
-    "symptom",
-    "age_months",
-    "months_since_service",
-    "surroundings",
-    "place",
-    "lives",
-    "warranty",
-    "seal",
-    "backup_done",
-    "battery_swollen",
-    "liquid_damage",
-    "done_on",
-    "language",
-)
+INTAKE_FIELDS = asked(Job)
+# What a device comes in with while nobody said otherwise.
+BLANK: Mapping[str, Any] = {
+    **blank(Job, INTAKE_FIELDS),
+    **blank(Device, DEVICE_FIELDS),
+    "customer_contact": "",
+    "device_id": None,
+    "another_device": False,
+}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -213,10 +209,10 @@ def _write_intake(scope: Scope, job: Job, fields: dict[str, Any]) -> None:
 
 
 def create_job(workshop: Workshop, actor: Actor, fields: dict[str, Any]) -> JobView:
-    """Take a device in."""
+    """Take a device in. fields: what is not given is as in BLANK."""
     with workshop.scope(actor) as scope:
         job = Job(number=scope.next_job_number(), created_by=actor.member_id, shop_id=actor.shop_id)
-        _write_intake(scope, job, fields)
+        _write_intake(scope, job, {**BLANK, **fields})
         scope.add(job)
         scope.session.refresh(job)
         return view_of(scope, job)

@@ -6,6 +6,7 @@ import uuid
 from datetime import date, datetime
 
 from vividowl.web.fields import In, Out
+from vividowl.web.jobs.schemas import DeviceFields
 
 
 class DeviceRowOut(Out):
@@ -75,22 +76,9 @@ class ChangeOut(Out):
     here: bool
 
 
-class DeviceOut(Out):
+class DeviceOut(Out, DeviceFields):
     id: uuid.UUID
     version: int
-    kind: str
-    maker: str
-    model: str
-    serial: str
-    tag: str
-    fan: str
-    lidded: str
-    factory_interface: str
-    power_limit_cpu_w: float | None
-    power_limit_gpu_w: float | None
-    power_limit_both_w: float | None
-    limit_c: float | None
-    sensor_limits: dict[str, float]
     customer: str
     customer_contact: str
     visits: list[VisitOut]

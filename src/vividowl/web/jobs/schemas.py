@@ -6,7 +6,7 @@ import uuid
 from datetime import date, datetime
 from typing import Annotated, Literal
 
-from pydantic import Field, StringConstraints
+from pydantic import BaseModel, Field, StringConstraints
 
 from vividowl.core.job.device import Answer, Cleaned, DeviceKind, Seal, Surroundings, Target, Warranty, WhereUsed
 from vividowl.service.jobs.intake import GateView
@@ -30,24 +30,13 @@ from vividowl.web.fields import (
 SensorLimits = Annotated[dict[Annotated[str, StringConstraints(max_length=40)], Number], Field(max_length=20)]
 
 
-class IntakeIn(In):
-    customer_name: Name
-    customer_contact: Medium = ""
+class DeviceFields(BaseModel):
+    """What a device is."""
+
     kind: Kind
     maker: Short = ""
     model: Name
-    symptom: Long = ""
-    age_months: Whole | None = None
-    months_since_service: Whole | None = None
-    surroundings: Surroundings = Surroundings.UNKNOWN
-    lives: Medium = ""
-    place: WhereUsed = WhereUsed.UNKNOWN
     fan: Answer = Answer.UNKNOWN
-    warranty: Warranty = Warranty.UNKNOWN
-    seal: Seal = Seal.UNKNOWN
-    backup_done: Answer = Answer.UNKNOWN
-    battery_swollen: Flag = False
-    liquid_damage: Flag = False
     factory_interface: Short = ""
     power_limit_cpu_w: Number | None = None
     power_limit_gpu_w: Number | None = None
@@ -57,11 +46,32 @@ class IntakeIn(In):
     serial: Short = ""
     tag: Short = ""
     lidded: Answer = Answer.UNKNOWN
-    device_id: uuid.UUID | None = None
-    another_device: Flag = False
+
+
+class IntakeFields(DeviceFields):
+    """What is noted when a device comes in, of the visit and of the device."""
+
+    customer_name: Name
+    customer_contact: Medium = ""
+    symptom: Long = ""
+    age_months: Whole | None = None
+    months_since_service: Whole | None = None
+    surroundings: Surroundings = Surroundings.UNKNOWN
+    lives: Medium = ""
+    place: WhereUsed = WhereUsed.UNKNOWN
+    warranty: Warranty = Warranty.UNKNOWN
+    seal: Seal = Seal.UNKNOWN
+    backup_done: Answer = Answer.UNKNOWN
+    battery_swollen: Flag = False
+    liquid_damage: Flag = False
     done_on: Day | None = None
     # What the customer reads: the record, the quote, the ticket.
     language: Annotated[str, StringConstraints(pattern=r"^[a-z]{2}$")] = "en"
+
+
+class IntakeIn(In, IntakeFields):
+    device_id: uuid.UUID | None = None
+    another_device: Flag = False
 
 
 class IntakeUpdateIn(IntakeIn):
@@ -109,39 +119,11 @@ class GlanceOut(Out):
     held_share: float | None = None
 
 
-class JobOut(Out):
+class JobOut(Out, IntakeFields):
     id: uuid.UUID
     number: int
     version: int
-    customer_name: str
-    customer_contact: str
-    kind: str
-    maker: str
-    model: str
-    symptom: str
-    age_months: int | None
-    months_since_service: int | None
-    surroundings: str
-    lives: str
-    place: str
-    fan: str
-    warranty: str
-    seal: str
-    backup_done: str
-    battery_swollen: bool
-    liquid_damage: bool
-    factory_interface: str
-    power_limit_cpu_w: float | None
-    power_limit_gpu_w: float | None
-    power_limit_both_w: float | None
-    limit_c: float | None
-    sensor_limits: dict[str, float]
-    serial: str
-    tag: str
-    lidded: str
     device_id: uuid.UUID
-    done_on: date | None
-    language: str
     cleaned: list[str]
     fit_note: str
     fit_done: bool
