@@ -1,4 +1,4 @@
-"""Every script of bench/ is whole: it is imported, and what takes seconds runs in a small form on the shop of the tests."""
+"""Every script of bench/ is imported, and what takes seconds runs in a small form on the shop of the tests."""
 
 import importlib
 import sys
