@@ -13,7 +13,7 @@ class Apart(DeclarativeBase):
 
 
 def test_a_column_without_marks_does_not_start():
-    with pytest.raises(TypeError, match="columns of Bare without marks: colour$"):
+    with pytest.raises(TypeError, match=r"columns of Bare without marks: colour$"):
 
         @marked
         class Bare(Apart):

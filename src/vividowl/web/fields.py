@@ -6,8 +6,16 @@ from dataclasses import is_dataclass
 from datetime import date
 from typing import Annotated, Any, TypeAlias
 
-from pydantic import AwareDatetime, BaseModel, BeforeValidator, ConfigDict, Field, StringConstraints, field_validator
-from pydantic_core import core_schema
+from pydantic import (
+    AwareDatetime,
+    BaseModel,
+    BeforeValidator,
+    ConfigDict,
+    Field,
+    GetCoreSchemaHandler,
+    StringConstraints,
+    field_validator,
+)
 
 from vividowl.core.job.device import DeviceKind
 from vividowl.core.materials.kinds import Kind as MaterialKind
@@ -44,10 +52,9 @@ Day = Annotated[date, BeforeValidator(_written)]
 Moment = Annotated[AwareDatetime, BeforeValidator(_written)]
 
 
-def _as_sentence(kind: type[Any], _source: object, _handler: object) -> core_schema.CoreSchema:
-    """How what the core says goes out, in whatever value of the core or the service it stands."""
-    text = core_schema.plain_serializer_function_ser_schema(sentence, return_schema=core_schema.str_schema())
-    return core_schema.is_instance_schema(kind, serialization=text)
+def _as_sentence(_kind: type[Any], _source: object, handler: GetCoreSchemaHandler) -> Any:  # noqa: ANN401 - a schema
+    """What the core says is a sentence when it goes out: a text, in whatever value of the core or the service."""
+    return handler.generate_schema(str)
 
 
 for _kind in (Message, Several):

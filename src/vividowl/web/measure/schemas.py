@@ -134,13 +134,6 @@ class ReadingOut(Out):
     power_w: Statistics | None
 
 
-class RungOut(Out):
-    name: str
-    drop_k: float
-    resistance: float | None
-    source: str
-
-
 class ToneOut(Out):
     frequency_hz: float
     prominence_db: float

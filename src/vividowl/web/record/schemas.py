@@ -101,13 +101,6 @@ class RecordQuery(In):
     version: Annotated[int, Field(ge=1, le=100_000)] | None = None
 
 
-class LineOut(Out):
-    """A curve. time_s: from the start of the load; both (n,)."""
-
-    time_s: list[float]
-    value_c: list[float]
-
-
 class AgreedOut(Out):
     """A hazard that somebody accepted by name."""
 
