@@ -1,8 +1,9 @@
 <script lang="ts">
   import { say } from './words';
   // After a service that failed: why, what to check first, and the next attempt beside the ones before it.
-  import { client, Problem, take, type Job, type Schemas } from '../../lib/api';
-  import Notice from '../../lib/parts/Notice.svelte';
+  import { client, take, type Schemas } from '../../lib/api';
+  import { action, resource } from '../../lib/asking.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
   import { go } from '../../lib/router.svelte';
   import { toast } from '../../lib/toasts.svelte';
@@ -17,15 +18,22 @@
     id: string;
   }
   let { id }: Props = $props();
-  type All = Schemas['AttemptsOut'];
   type Checks = NonNullable<Schemas['AttemptIn']['checks']>;
-  let job = $state.raw<Job | null>(null);
-  let all = $state.raw<All | null>(null);
-  let trouble = $state.raw<Problem | null>(null);
-  let busy = $state(false);
   const HARDLY = 0.03;
 
   const params = $derived({ path: { job_id: id } });
+  const page = resource(
+    () => params,
+    async (params) => {
+      const [job, all] = await Promise.all([
+        take(client.GET('/api/jobs/{job_id}', { params })),
+        take(client.GET('/api/jobs/{job_id}/attempts', { params })),
+      ]);
+      return { job, all };
+    },
+  );
+  const job = $derived(page.value?.job ?? null);
+  const all = $derived(page.value?.all ?? null);
   // While the next attempt is on the bench, the one that failed is what is looked into.
   const failed = $derived(all?.attempts.findLast((a) => a.causes.length > 0) ?? null);
   const current = $derived(all?.attempts.at(-1) ?? null);
@@ -43,29 +51,7 @@
     return attempt.current ? say('attempts-title') : say('attempts-title-earlier', { number: attempt.number });
   }
 
-  async function taken<T>(work: () => Promise<T>): Promise<T | null> {
-    try {
-      trouble = null;
-      return await work();
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-      return null;
-    }
-  }
-
-  async function load() {
-    const found = await taken(() =>
-      Promise.all([
-        take(client.GET('/api/jobs/{job_id}', { params })),
-        take(client.GET('/api/jobs/{job_id}/attempts', { params })),
-      ]),
-    );
-    if (found) [job, all] = found;
-  }
-  $effect(() => void load());
-
-  async function save(attempt: Schemas['AttemptOut'], changed: Partial<Schemas['AttemptIn']>) {
+  const save = action(async (attempt: Schemas['AttemptOut'], changed: Partial<Schemas['AttemptIn']>) => {
     const answers = attempt.causes.filter((c) => c.answer !== 'open').map((c) => [c.cause, c.answer]);
     const body = {
       version: attempt.version,
@@ -76,59 +62,46 @@
       left_words: attempt.left_words,
       ...changed,
     };
-    const found = await taken(() =>
-      take(
-        client.PUT('/api/jobs/{job_id}/attempts/{number}', {
-          params: { path: { job_id: id, number: attempt.number } },
-          body,
-        }),
-      ),
-    );
-    if (found) all = found;
-    if (trouble?.body.reason === 'stale') {
-      const told = trouble;
-      await load();
-      trouble = told;
+    const params = { path: { job_id: id, number: attempt.number } };
+    const all = await take(client.PUT('/api/jobs/{job_id}/attempts/{number}', { params, body }));
+    if (page.value) page.value = { ...page.value, all };
+    return true;
+  });
+  /** What is there now is shown beside the refusal. */
+  async function saved(...given: Parameters<typeof save.run>): Promise<boolean> {
+    const done = await save.run(...given);
+    if (save.trouble?.body.reason === 'stale') {
+      await page.load();
     }
-    return found !== null;
+    return done === true;
   }
 
   async function answer(attempt: Schemas['AttemptOut'], cause: string, given: 'open' | 'found' | 'ruled_out') {
     const now = attempt.causes.map((c) => [c.cause, c.cause === cause ? given : c.answer] as const);
-    await save(attempt, { checks: Object.fromEntries(now.filter(([, showed]) => showed !== 'open')) as Checks });
+    await saved(attempt, { checks: Object.fromEntries(now.filter(([, showed]) => showed !== 'open')) as Checks });
   }
 
-  async function leave(words: string) {
-    if (!current) return;
-    busy = true;
-    if (await save(current, { left_words: words })) await load();
-    busy = false;
-  }
-
-  async function begin() {
-    busy = true;
-    const found = await taken(() => take(client.POST('/api/jobs/{job_id}/attempts', { params })));
-    busy = false;
-    if (!found) return;
-    toast(say('attempts-begun', { number: found.attempts.length }), { undo: back });
+  const leave = async (words: string) => {
+    if (current && (await saved(current, { left_words: words }))) await page.load();
+  };
+  const begin = action(async () => {
+    const found = await take(client.POST('/api/jobs/{job_id}/attempts', { params }));
+    toast(say('attempts-begun', { number: found.attempts.length }), { undo: () => void back.run() });
     go(`/jobs/${id}/open`);
-  }
-
-  async function back() {
-    const found = await taken(() => take(client.DELETE('/api/jobs/{job_id}/attempts', { params })));
-    if (!found) return;
+  });
+  const back = action(async () => {
+    const found = await take(client.DELETE('/api/jobs/{job_id}/attempts', { params }));
     toast(say('attempts-taken-back', { number: found.attempts.length + 1 }));
-    await load();
+    await page.load();
     go(`/jobs/${id}/attempts`);
-  }
+  });
 </script>
 
 {#if job}<JobHead {job} />{/if}
-{#if trouble}<div class="gap">
-    <Notice tone="care" title={trouble.body.detail}
-      >{trouble.body.reason === 'stale' ? say('attempts-changed-elsewhere') : trouble.body.remedy}</Notice
-    >
-  </div>{/if}
+<div class="gap">
+  <Trouble of={[page, save, begin, back]} />
+  {#if save.trouble?.body.reason === 'stale'}<p>{say('attempts-changed-elsewhere')}</p>{/if}
+</div>
 {#if job && all && current}
   {@const shut = !!job.handed_over_at}
   <div class="two" class:alone={!failed}>
@@ -176,13 +149,22 @@
         {@const noted = failed ?? current}
         <h3>{say('attempts-notes', { number: noted.number })}</h3>
         {#key noted.number}
-          <AttemptNotes attempt={noted} onsave={async (fields) => void (await save(noted, fields))} />
+          <AttemptNotes attempt={noted} onsave={async (fields) => void (await saved(noted, fields))} />
         {/key}
-        <WayOn jobId={id} {current} closed={all.closed} {stopped} {busy} {begin} {back} {leave} />
+        <WayOn
+          jobId={id}
+          {current}
+          closed={all.closed}
+          {stopped}
+          busy={save.busy || begin.busy}
+          begin={begin.run}
+          back={back.run}
+          {leave}
+        />
       {/if}
     </aside>
   </div>
-{:else if !trouble}
+{:else if !page.trouble}
   <p class="quiet" role="status">{say('attempts-opening')}</p>
 {/if}
 
@@ -226,7 +208,7 @@
     padding: var(--gap-3) 0;
     cursor: pointer;
   }
-  .gap {
+  .gap:not(:empty) {
     margin: var(--gap-3) 0;
   }
   @media (max-width: 64rem) {

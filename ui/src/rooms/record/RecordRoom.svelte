@@ -1,11 +1,12 @@
 <script lang="ts">
   import { say } from './words';
-  import { onMount } from 'svelte';
-  import { client, Problem, take, type CustomerRecord } from '../../lib/api';
+  import { client, take } from '../../lib/api';
+  import { resource } from '../../lib/asking.svelte';
   import { day } from '../../lib/format';
   import Owl from '../../lib/glyphs/Owl.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import PageOne from './PageOne.svelte';
   import PageTwo from './PageTwo.svelte';
 
@@ -15,26 +16,15 @@
     version?: string;
   }
   let { id, version }: Props = $props();
-  let record = $state<CustomerRecord | null>(null);
-  let trouble = $state('');
-
-  onMount(async () => {
-    try {
-      record = await take(
-        client.GET('/api/jobs/{job_id}/record', {
-          params: { path: { job_id: id }, query: version ? { version: Number(version) } : {} },
-        }),
-      );
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = `${error.body.detail} ${error.body.remedy}`;
-    }
-  });
+  const kept = resource(
+    () => ({ path: { job_id: id }, query: version ? { version: Number(version) } : {} }),
+    (params) => take(client.GET('/api/jobs/{job_id}/record', { params })),
+  );
+  const record = $derived(kept.value);
 </script>
 
-{#if trouble}
-  <Notice tone="care">{trouble}</Notice>
-{:else if record}
+<Trouble of={kept} />
+{#if record}
   {@const job = record.job}
   {@const query = version ? `?version=${version}` : ''}
   <div class="bar no-print">
@@ -84,7 +74,7 @@
     <PageOne {record} photo={(which) => `/api/photos/${record?.[`${which}_photo`]}`} />
     {#if record.verdict || record.bench.length || record.attempts.length}<PageTwo {record} />{/if}
   </article>
-{:else}
+{:else if !kept.trouble}
   <p class="quiet" role="status">{say('record-room-opening-record')}</p>
 {/if}
 

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { say } from './words';
   // All runs of a job: a row a log, with state and conditions; two picked are compared, all are ranked.
-  import { client, Problem, take, type Schemas, type Verdict } from '../../lib/api';
-  import { once } from '../../lib/once';
+  import { client, take, type Schemas, type Verdict } from '../../lib/api';
+  import { action, resource } from '../../lib/asking.svelte';
   import Button from '../../lib/parts/Button.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import EffectTable from '../verdict/EffectTable.svelte';
   import Headline from '../verdict/Headline.svelte';
@@ -23,33 +23,27 @@
     id: string;
   }
   let { id }: Props = $props();
-  let job = $state.raw<Schemas['JobOut'] | null>(null);
-  let found = $state.raw<Schemas['AllRunsOut'] | null>(null);
-  let trouble = $state.raw<Problem | null>(null);
   let picked = $state<string[]>([]);
   let first = $state<string[]>([]);
   let compared = $state.raw<Verdict | null>(null);
   const params = $derived({ path: { job_id: id } });
-  const closed = $derived(!!job?.handed_over_at);
-  const names = $derived(new Map(found?.runs.map((r) => [r.key, nameOf(r)])));
-
-  async function attempt(call: () => Promise<void>) {
-    try {
-      await call();
-      trouble = null;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    }
-  }
-  const load = () =>
-    attempt(async () => {
-      [job, found] = await Promise.all([
+  const page = resource(
+    () => params,
+    async (params) => {
+      const [job, found] = await Promise.all([
         take(client.GET('/api/jobs/{job_id}', { params })),
         take(client.GET('/api/jobs/{job_id}/all-runs', { params })),
       ]);
-    });
-  $effect(() => void load());
+      return { job, found };
+    },
+  );
+  const job = $derived(page.value?.job ?? null);
+  const found = $derived(page.value?.found ?? null);
+  const closed = $derived(!!job?.handed_over_at);
+  const show = (next: Schemas['AllRunsOut']) => {
+    if (page.value) page.value = { ...page.value, found: next };
+  };
+  const names = $derived(new Map(found?.runs.map((r) => [r.key, nameOf(r)])));
 
   function pick(key: string) {
     picked = picked.includes(key)
@@ -58,37 +52,29 @@
     first = first.filter((k) => k !== key);
     compared = null;
   }
-  const compare = () =>
-    attempt(async () => {
-      const [first = '', second = ''] = picked;
-      compared = await take(
-        client.GET('/api/jobs/{job_id}/compare', { params: { ...params, query: { first, second } } }),
-      );
-    });
-  const remove = once((run: Schemas['RunRowOut']) =>
-    attempt(async () => {
-      const path = { job_id: id, run_id: run.id };
-      found = await take(client.DELETE('/api/jobs/{job_id}/all-runs/{run_id}', { params: { path } }));
-      picked = picked.filter((k) => k !== run.key);
-      first = first.filter((k) => k !== run.key);
-      compared = null;
-      toast(say('run-list-taken-off', { name: nameOf(run) }), {
-        undo: () =>
-          attempt(async () => {
-            found = await take(client.POST('/api/jobs/{job_id}/all-runs/{run_id}/restore', { params: { path } }));
-          }),
-      });
-    }),
+  const compare = action(async () => {
+    const [first = '', second = ''] = picked;
+    compared = await take(
+      client.GET('/api/jobs/{job_id}/compare', { params: { ...params, query: { first, second } } }),
+    );
+  });
+  const restore = action(async (path: { job_id: string; run_id: string }) =>
+    show(await take(client.POST('/api/jobs/{job_id}/all-runs/{run_id}/restore', { params: { path } }))),
   );
-  const make = once((run: Schemas['RunRowOut'], side: 'before' | 'after') =>
-    attempt(async () => {
-      const params = { path: { job_id: id, run_id: run.id } };
-      const body = { side };
-      found = await take(client.POST('/api/jobs/{job_id}/all-runs/{run_id}/reference', { params, body }));
-      [picked, first, compared] = [[], [], null];
-      toast(say('run-list-made', { name: run.name, side }));
-    }),
-  );
+  const remove = action(async (run: Schemas['RunRowOut']) => {
+    const path = { job_id: id, run_id: run.id };
+    show(await take(client.DELETE('/api/jobs/{job_id}/all-runs/{run_id}', { params: { path } })));
+    picked = picked.filter((k) => k !== run.key);
+    first = first.filter((k) => k !== run.key);
+    compared = null;
+    toast(say('run-list-taken-off', { name: nameOf(run) }), { undo: () => void restore.run(path) });
+  });
+  const make = action(async (run: Schemas['RunRowOut'], side: 'before' | 'after') => {
+    const params = { path: { job_id: id, run_id: run.id } };
+    show(await take(client.POST('/api/jobs/{job_id}/all-runs/{run_id}/reference', { params, body: { side } })));
+    [picked, first, compared] = [[], [], null];
+    toast(say('run-list-made', { name: run.name, side }));
+  });
 </script>
 
 {#if job}<JobHead {job} />{/if}
@@ -99,12 +85,10 @@
   </div>
   <Button href="/jobs/{id}">{say('run-list-back-to-job')}</Button>
 </header>
-{#if trouble}
-  <Notice tone="care" title={trouble.body.detail}
-    >{trouble.body.remedy}
-    {#snippet actions()}<Button onclick={() => void load()}>{say('run-list-try-again')}</Button>{/snippet}</Notice
-  >
-{/if}
+<Trouble of={page}>
+  {#snippet actions()}<Button onclick={() => void page.load()}>{say('run-list-try-again')}</Button>{/snippet}
+</Trouble>
+<Trouble of={[compare, remove, restore, make]} />
 {#if found}
   <RunTable
     jobId={id}
@@ -113,11 +97,11 @@
     {first}
     {closed}
     onpick={pick}
-    onremove={(run) => void remove(run)}
-    onmake={(run, side) => void make(run, side)}
+    onremove={(run) => void remove.run(run)}
+    onmake={(run, side) => void make.run(run, side)}
   />
   <div class="compare">
-    <Button kind="main" disabled={picked.length !== 2 || first.length > 0} onclick={() => void compare()}
+    <Button kind="main" disabled={picked.length !== 2 || first.length > 0} onclick={() => void compare.run()}
       >{say('run-list-compare')}</Button
     >
     {#if first.length}
@@ -153,11 +137,11 @@
   </div>
   {#if !closed}
     <div class="two">
-      <AddRuns jobId={id} {found} onadded={() => void load()} />
-      <NextState jobId={id} {found} onstate={(next) => (found = next)} />
+      <AddRuns jobId={id} {found} onadded={() => void page.load()} />
+      <NextState jobId={id} {found} onstate={show} />
     </div>
   {/if}
-{:else if !trouble}
+{:else if !page.trouble}
   <p class="quiet" role="status">{say('run-list-opening')}</p>
 {/if}
 

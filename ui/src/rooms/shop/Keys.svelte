@@ -1,16 +1,20 @@
 <script lang="ts">
   // Keys that sign records: the one in use, those before it, and a way out when one was stolen.
   import { say } from './words';
-  import { onMount } from 'svelte';
-  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { client, take, type Schemas } from '../../lib/api';
+  import { action, resource } from '../../lib/asking.svelte';
   import { day } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import Dialog from '../../lib/parts/Dialog.svelte';
   import { toast } from '../../lib/toasts.svelte';
 
-  let keys = $state.raw<Schemas['ShopKeyOut'][] | null>(null);
+  const found = resource(
+    () => ({}),
+    () => take(client.GET('/api/keys')),
+  );
+  const keys = $derived(found.value?.keys ?? null);
   let sure = $state.raw<Schemas['ShopKeyOut'] | null>(null);
-  let busy = $state(false);
   const STATES: Record<string, (key: Schemas['ShopKeyOut']) => string> = {
     signs: (key) => say('keys-signs', { day: day(key.made_at) }),
     retired: (key) => say('keys-retired', { day: day(key.since) }),
@@ -19,27 +23,21 @@
   /** In groups, as one reads it out. */
   const grouped = (print: string) => print.replace(/(.{8})(?=.)/g, '$1 ');
 
-  async function load(call: Promise<Schemas['KeysOut']>, told = '') {
-    busy = true;
-    try {
-      keys = (await call).keys;
-      if (told) toast(told);
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
-    } finally {
-      busy = false;
-      sure = null;
-    }
-  }
-  onMount(() => void load(take(client.GET('/api/keys'))));
-  const renew = () => load(take(client.POST('/api/keys')), say('keys-renewed'));
-  const withdraw = (fingerprint: string) =>
-    load(take(client.DELETE('/api/keys/{fingerprint}', { params: { path: { fingerprint } } })), say('keys-gone'));
+  const change = action(async (call: () => Promise<Schemas['KeysOut']>, told: string) => {
+    sure = null;
+    found.value = await call();
+    toast(told);
+  });
+  const renew = () => change.run(() => take(client.POST('/api/keys')), say('keys-renewed'));
+  const withdraw = (fingerprint: string) => {
+    const params = { path: { fingerprint } };
+    return change.run(() => take(client.DELETE('/api/keys/{fingerprint}', { params })), say('keys-gone'));
+  };
 </script>
 
 <h2>{say('keys-title')}</h2>
 <p class="quiet lead">{say('keys-lead')}</p>
+<Trouble of={[found, change]} />
 {#if keys && !keys.length}<p>{say('keys-none')}</p>{/if}
 <ul>
   {#each keys ?? [] as key (key.fingerprint)}
@@ -54,13 +52,15 @@
     </li>
   {/each}
 </ul>
-<Button {busy} onclick={() => void renew()}>{say('keys-renew')}</Button>
+<Button busy={change.busy} onclick={() => void renew()}>{say('keys-renew')}</Button>
 <Dialog title={say('keys-sure')} bind:open={() => sure !== null, (open) => (sure = open ? sure : null)}>
   {#if sure}
     <p>{say('keys-sure-words')}</p>
     <p><code>{grouped(sure.fingerprint)}</code></p>
     <div class="row">
-      <Button kind="main" {busy} onclick={() => sure && void withdraw(sure.fingerprint)}>{say('keys-withdraw')}</Button>
+      <Button kind="main" busy={change.busy} onclick={() => sure && void withdraw(sure.fingerprint)}
+        >{say('keys-withdraw')}</Button
+      >
       <Button onclick={() => (sure = null)}>{say('keys-keep')}</Button>
     </div>
   {/if}

@@ -1,48 +1,41 @@
 <script lang="ts">
   import { say } from './words';
-  import { onMount } from 'svelte';
-  import { client, Problem, take, type Schemas } from '../../lib/api';
-  import { once } from '../../lib/once';
+  import { client, take } from '../../lib/api';
+  import { action, resource } from '../../lib/asking.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { toast } from '../../lib/toasts.svelte';
 
-  let people = $state.raw<Schemas['Person'][]>([]);
+  const found = resource(
+    () => ({}),
+    () => take(client.GET('/api/shop/people')),
+  );
+  const people = $derived(found.value?.people ?? []);
   const BLANK = { name: '', login: '', role: 'technician', password: '' };
   let form = $state({ ...BLANK });
-  let errors = $state<Record<string, string>>({});
   const ROLES = [
     { value: 'technician', label: say('shop-technician') },
     { value: 'owner', label: say('shop-owner') },
   ];
 
-  async function load(call: Promise<Schemas['PeopleOut']>): Promise<boolean> {
-    try {
-      people = (await call).people;
-      errors = {};
-      return true;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      errors = error.fields;
-      if (!Object.keys(errors).length) toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
-      return false;
-    }
-  }
-  onMount(() => void load(take(client.GET('/api/shop/people'))));
-
-  const add = once(async () => {
+  const add = action(async () => {
     const name = form.name;
-    if (!(await load(take(client.POST('/api/shop/people', { body: { ...form } }))))) return;
+    found.value = await take(client.POST('/api/shop/people', { body: { ...form } }));
     form = { ...BLANK };
     toast(say('shop-person-added', { name }));
   });
-  const turn = (id: string, active: boolean) =>
-    load(take(client.PUT('/api/shop/people/{member_id}', { params: { path: { member_id: id } }, body: { active } })));
+  const errors = $derived(add.trouble?.fields ?? {});
+  const turn = action(async (member_id: string, active: boolean) => {
+    const params = { path: { member_id } };
+    found.value = await take(client.PUT('/api/shop/people/{member_id}', { params, body: { active } }));
+  });
 </script>
 
 <h2>{say('shop-people')}</h2>
+<Trouble of={[found, add, turn]} />
 <DataTable weight="strong">
   <thead>
     <tr>
@@ -62,7 +55,7 @@
           {#if !p.me}<Button
               kind="bare"
               label={say(p.active ? 'shop-shut-out' : 'shop-let-in', { name: p.name })}
-              onclick={() => void turn(p.id, !p.active)}>{say(p.active ? 'shop-shut' : 'shop-let')}</Button
+              onclick={() => void turn.run(p.id, !p.active)}>{say(p.active ? 'shop-shut' : 'shop-let')}</Button
             >{/if}
         </td>
       </tr>
@@ -72,7 +65,7 @@
 <form
   onsubmit={(e) => {
     e.preventDefault();
-    void add();
+    void add.run();
   }}
 >
   <TextField label={say('shop-name')} name="name" bind:value={form.name} error={errors.name} needed />

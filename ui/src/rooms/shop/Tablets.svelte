@@ -1,14 +1,14 @@
 <script lang="ts">
   // Tablets of the shop: how one comes in, which ones are in, and a way to withdraw each.
   import { say } from './words';
-  import { onMount } from 'svelte';
-  import { client, Problem, take, type Schemas } from '../../lib/api';
-  import { once } from '../../lib/once';
+  import { client, take, type Schemas } from '../../lib/api';
+  import { action, resource } from '../../lib/asking.svelte';
   import { moment } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import Pedals from './Pedals.svelte';
@@ -17,39 +17,29 @@
     owner: boolean;
   }
   let { owner }: Props = $props();
-  let found = $state.raw<Schemas['TabletsOut'] | null>(null);
+  const listed = resource(
+    () => (owner ? {} : null),
+    () => take(client.GET('/api/tablets')),
+  );
+  const found = $derived(listed.value);
   let code = $state.raw<Schemas['PairingOut'] | null>(null);
   let form = $state({ name: '', role: 'technician' });
-  let errors = $state<Record<string, string>>({});
   const ROLES = [
     { value: 'technician', label: say('shop-technician') },
     { value: 'owner', label: say('shop-owner') },
   ];
 
-  async function attempt<T>(call: Promise<T>): Promise<T | null> {
-    try {
-      errors = {};
-      return await call;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      errors = error.fields;
-      if (!Object.keys(errors).length) toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
-      return null;
-    }
-  }
-  onMount(async () => {
-    if (owner) found = await attempt(take(client.GET('/api/tablets')));
+  const offer = action(async () => {
+    code = await take(client.POST('/api/tablets/pairings', { body: { ...form } }));
   });
-  const offer = once(async () => {
-    code = await attempt(take(client.POST('/api/tablets/pairings', { body: { ...form } })));
-  });
-  const withdraw = once(async (id: string, name: string) => {
-    const params = { path: { tablet_id: id } };
-    found = (await attempt(take(client.DELETE('/api/tablets/{tablet_id}', { params })))) ?? found;
+  const errors = $derived(offer.trouble?.fields ?? {});
+  const withdraw = action(async (tablet_id: string, name: string) => {
+    listed.value = await take(client.DELETE('/api/tablets/{tablet_id}', { params: { path: { tablet_id } } }));
     toast(say('shop-tablet-withdrawn', { name }));
   });
 </script>
 
+<Trouble of={[listed, offer, withdraw]} />
 {#if owner && found}
   <h2>{say('shop-tablets')}</h2>
   {#if found.lan}
@@ -73,7 +63,7 @@
           <form
             onsubmit={(e) => {
               e.preventDefault();
-              void offer();
+              void offer.run();
             }}
           >
             <TextField
@@ -112,7 +102,7 @@
             <td
               ><Button
                 label={say('shop-tablet-withdraw-one', { name: t.name })}
-                onclick={() => void withdraw(t.id, t.name)}>{say('shop-tablet-withdraw')}</Button
+                onclick={() => void withdraw.run(t.id, t.name)}>{say('shop-tablet-withdraw')}</Button
               ></td
             >
           </tr>
