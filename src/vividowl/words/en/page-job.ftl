@@ -261,11 +261,7 @@ sound-card-nine-tenths-above = nine tenths above
 sound-card-fan-at-rpm-from = Fan at { $fan_rpm } rpm, from { $blade_pass_hz } and { $blades } blades.
 sound-card-note-blades-fan-with = Note the blades of the fan with the conditions, and the fan speed is read from the sound.
 sound-card-no-blade-tone-stands = The fan speed is not known from this recording. Record once more at another fan speed, from the same place.
-sound-card-moves-with-fan =
-    { $count ->
-        [one] The tone at { $hz } changes with the fan speed and is not from its blades
-       *[other] The tones at { $hz } change with the fan speed and are not all from its blades
-    }: its bearing, its motor, or something rubs. Unplug the fan and spin it by hand.
+sound-card-moves-with-fan = Not only the blades change with the fan speed: { $hz }. A bearing, the motor, or something rubs. Unplug the fan and spin it by hand.
 sound-card-at =
     { $count ->
         [one] A tone
