@@ -88,10 +88,7 @@
       {/if}
       {#if sound.beside_hz.length}
         <li class="care">
-          {say('sound-card-moves-with-fan', {
-            hz: sound.beside_hz.map(hertz).join(', '),
-            count: sound.beside_hz.length,
-          })}
+          {say('sound-card-moves-with-fan', { hz: sound.beside_hz.map(hertz).join(', ') })}
         </li>
       {/if}
       {#each sound.whines_hz as hz, at (at)}
