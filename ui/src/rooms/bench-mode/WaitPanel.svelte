@@ -17,7 +17,8 @@
     onclose: () => void;
   }
   let { at, step = '', only, onclose }: Props = $props();
-  const kinds = $derived((benchWords.table?.waits ?? []).filter((k) => !only || only.includes(k.name)));
+  const all = $derived(benchWords.table?.waits ?? []);
+  const kinds = $derived(only ? only.flatMap((name) => all.find((k) => k.name === name) ?? []) : all);
   let minutes = $state('');
   let box: HTMLElement | undefined = $state();
   const wanted = $derived(parseNumber(minutes));

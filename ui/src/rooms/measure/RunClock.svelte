@@ -20,7 +20,7 @@
   const next = $derived(
     waits.list.find((w) => w.job_id === jobId && w.then && Date.parse(w.due) <= waits.now)?.then ?? '',
   );
-  const only = $derived(next ? [next] : kinds);
+  const only = $derived(next ? [next, ...kinds] : kinds);
   const startClock = () => import('./StartClock.svelte');
 </script>
 

@@ -49,8 +49,13 @@ describe('the clock of a run', () => {
     const user = userEvent.setup();
     open([running(-5)]);
     await user.click(await screen.findByRole('button', { name: 'Next load' }));
-    expect(screen.queryByRole('button', { name: /Processor alone/ })).toBeNull();
-    await user.click(await screen.findByRole('button', { name: /Graphics alone, second of three loads/ }));
+    const graphics = await screen.findByRole('button', { name: /Graphics alone, second of three loads/ });
+    // It leads, and whoever wants another clock has it, too.
+    expect(screen.getByRole('button', { name: /Processor alone/ })).toBeVisible();
+    expect(graphics.compareDocumentPosition(screen.getByRole('button', { name: /Processor alone/ }))).toBe(
+      Node.DOCUMENT_POSITION_FOLLOWING,
+    );
+    await user.click(graphics);
     expect(tablet.sent.map((e) => [e.kind, e.data])).toEqual([['wait_started', { wait: 'load_gpu', minutes: 10 }]]);
   });
 
