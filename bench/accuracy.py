@@ -78,7 +78,7 @@ def logged(runs: Runs, index: int, seed: int, upto_s: float = np.inf) -> Trace:
     )
 
 
-def result(what: str, goal: str, errors: Sequence[float], most: float, asked: float, unit: str) -> Result:
+def result(what: str, goal: str, *, errors: Sequence[float], most: float, asked: float, unit: str) -> Result:
     """Errors judged by the largest that is allowed."""
     size = np.abs(np.array(errors, dtype=float))
     usual = f"{np.median(size):.2g} {unit}, 95 of 100 below {np.percentile(size, 95):.2g} {unit}"
@@ -102,7 +102,7 @@ def resistances(n: int) -> list[Result]:
         onset.append(reading.load.onset_s - LEAD_S)
         boost.append(reading.load.boost_end_s - LEAD_S - batch.boost_s[i])
         true_rise = runs.die_c[late, i].mean() - batch.room_c[i] - batch.drift_k[i] * (LEAD_S + LOAD_S) / 1200.0
-        found = resistance(reading, room, TOL)
+        found = resistance(reading, room, tol=TOL)
         total.append(100 * (found.value / (true_rise / runs.power[late, i].mean()) - 1) if found else np.inf)
         r, tau = foster(batch, i, float(runs.fan_rpm[late, i].mean()) / 4600.0)
         behind = int((tau <= 3.0).sum())
@@ -112,11 +112,15 @@ def resistances(n: int) -> list[Result]:
             fast.append(100 * (reading.response.interface / true - 1) if reading.response else np.inf)
             fast_blind.append(100 * (blind.response.interface / true - 1) if blind.response else np.inf)
     return [
-        result("Total resistance", "within 3 %", total, 3.0, 0.95, "%"),
-        result("Fast part, time constants apart by 5 or more", "within 15 %", fast, 15.0, 0.95, "%"),
-        result("… when the log stops with the load", "none set, 15 %", fast_blind, 15.0, 0.0, "%"),
-        result("Onset of the load", "within 2 s", onset, 2.0, 1.0, "s"),
-        result("End of the boost", "within 4 s", boost, 4.0, 0.98, "s"),
+        result("Total resistance", "within 3 %", errors=total, most=3.0, asked=0.95, unit="%"),
+        result(
+            "Fast part, time constants apart by 5 or more", "within 15 %", errors=fast, most=15.0, asked=0.95, unit="%"
+        ),
+        result(
+            "… when the log stops with the load", "none set, 15 %", errors=fast_blind, most=15.0, asked=0.0, unit="%"
+        ),
+        result("Onset of the load", "within 2 s", errors=onset, most=2.0, asked=1.0, unit="s"),
+        result("End of the boost", "within 4 s", errors=boost, most=4.0, asked=0.98, unit="s"),
     ]
 
 
@@ -131,7 +135,9 @@ def throttle_shares(n: int) -> Result:
     for i in range(n):
         found = read_trace(logged(runs, i, seed=i), float(batch.room_c[i]), float(batch.limit_c[i])).throttling.share
         errors.append(np.inf if found is None else found - runs.held[inside, i].mean())
-    return result("Share of time held back, without a flag", "within 0.04", errors, 0.04, 0.95, "")
+    return result(
+        "Share of time held back, without a flag", "within 0.04", errors=errors, most=0.04, asked=0.95, unit=""
+    )
 
 
 def final_temperatures(n: int) -> Result:
@@ -147,10 +153,12 @@ def final_temperatures(n: int) -> Result:
         drifted = batch.drift_k[i] * (LEAD_S + 4 * LOAD_S - upto) / 1200.0
         found = window.final_c
         errors.append(np.inf if found is None else found - (runs.final_c[i] - drifted))
-    return result("Final temperature from 60 % of the slow rise", "within 2 K", errors, 2.0, 0.9, "K")
+    return result(
+        "Final temperature from 60 % of the slow rise", "within 2 K", errors=errors, most=2.0, asked=0.9, unit="K"
+    )
 
 
-def side(runs: Runs, batch: Batch, i: int, seed: int, spread: float) -> Side:
+def side(runs: Runs, batch: Batch, *, i: int, seed: int, spread: float) -> Side:
     """One run of a pair. spread: share of the tolerances by which run and room thermometer are off, at random."""
     rng = np.random.default_rng(seed)
     trace = logged(runs, i, seed)
@@ -184,9 +192,11 @@ def pairs(n: int) -> list[Result]:
     for spread, words in ((0.0, ""), (1.0, ", run to run and thermometer off by their tolerances")):
         claimed = missed = 0
         for i in range(n):
-            first = side(before, batch, i, 1000 + i, spread)
-            claimed += compare(first, side(again, elsewhere, i, 2000 + i, spread)).verdict.value != NO_DIFFERENCE
-            found = compare(first, side(after, better, i, 3000 + i, spread)).verdict
+            first = side(before, batch, i=i, seed=1000 + i, spread=spread)
+            claimed += (
+                compare(first, side(again, elsewhere, i=i, seed=2000 + i, spread=spread)).verdict.value != NO_DIFFERENCE
+            )
+            found = compare(first, side(after, better, i=i, seed=3000 + i, spread=spread)).verdict
             missed += found not in (Verdict.IMPROVED, Verdict.IMPROVED_IF_SAME)
         # With all tolerances used up 3 K lie near what two runs can show; how often is told, not asked for.
         asked = 0.95 if spread == 0.0 else 0.0

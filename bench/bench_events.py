@@ -83,7 +83,7 @@ class Client:
         assert all(t["refusal"] is None for t in answer["taken"]), answer
 
 
-def work(port: int, job: str, each: int, per_s: float | None, out) -> None:
+def work(port: int, job: str, *, each: int, per_s: float | None, out) -> None:
     """One tablet, a process of its own. It does something so many times a second and sends what waits in one go, as the
     outbox of the page does; without a pace it sends one event a request as fast as it can."""
     client = Client(port)
@@ -135,10 +135,10 @@ def large_job(workshop: Workshop, owner, job: uuid.UUID) -> None:
         sent.append(Sent(id=uuid.uuid4(), kind="step_added", data=data, turn=len(sent) + 1, made_at=now))
     for _ in range(300):
         photo = uuid.uuid4()
-        photos.receive_photo(workshop, owner, job, photo, io.BytesIO(out.getvalue()))
+        photos.receive_photo(workshop, owner, job, photo_id=photo, stream=io.BytesIO(out.getvalue()))
         data = {"photo": str(photo), "what": "step", "step": first}
         sent.append(Sent(id=uuid.uuid4(), kind="photo", data=data, turn=len(sent) + 1, made_at=now))
-    batch = take_events(workshop, owner, job, "maker", sent, now)
+    batch = take_events(workshop, owner, job, device="maker", sent=sent, sent_at=now)
     refused = [t.refusal for t in batch.taken if t.refusal]
     assert not refused, refused[0]
 

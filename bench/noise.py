@@ -84,7 +84,7 @@ def _rush(rng: np.random.Generator, n: int, slope: float) -> Samples:
     return out / out.std()
 
 
-def _lines(rng: np.random.Generator, t: Samples, hz: float, db: float, orders: int = 3) -> Samples:
+def _lines(rng: np.random.Generator, t: Samples, *, hz: float, db: float, orders: int = 3) -> Samples:
     out = np.zeros_like(t)
     for k in range(1, orders + 1):
         if k * hz < 0.45 * RATE_HZ:
@@ -104,18 +104,18 @@ def record(fan: Fan | None, place: Place, seed: int) -> Samples:
         heard = np.zeros(n)
         if not fan.still:
             turn = fan.rpm / 60.0
-            heard += _rush(rng, n, fan.slope) + _lines(rng, t, fan.blades * turn, fan.tone)
-            heard += _lines(rng, t, turn, fan.shaft, 2)
+            heard += _rush(rng, n, fan.slope) + _lines(rng, t, hz=fan.blades * turn, db=fan.tone)
+            heard += _lines(rng, t, hz=turn, db=fan.shaft, orders=2)
             if fan.second is not None:
-                heard += _rush(rng, n, fan.slope) + _lines(rng, t, fan.second * fan.blades * turn, fan.tone)
+                heard += _rush(rng, n, fan.slope) + _lines(rng, t, hz=fan.second * fan.blades * turn, db=fan.tone)
             if fan.commutation:
-                heard += _lines(rng, t, 12.0 * turn, fan.tone + 6.0)
+                heard += _lines(rng, t, hz=12.0 * turn, db=fan.tone + 6.0)
             if fan.worn is not None:
-                heard += _lines(rng, t, fan.worn * turn, -3.0)
+                heard += _lines(rng, t, hz=fan.worn * turn, db=-3.0)
         if fan.hum_db is not None:
-            heard += _lines(rng, t, 100.0, fan.hum_db, 6)
+            heard += _lines(rng, t, hz=100.0, db=fan.hum_db, orders=6)
         if fan.whine_hz is not None:
-            heard += _lines(rng, t, fan.whine_hz, -2.0)
+            heard += _lines(rng, t, hz=fan.whine_hz, db=-2.0)
         out = out + level * heard
     gain = place.gain_db + place.settles_db * np.exp(-t / 1.5)
     kept: Samples = np.clip((out + 10 ** (place.hiss_db / 20) * rng.normal(size=n)) * 10 ** (gain / 20), -1.0, 1.0)

@@ -146,7 +146,7 @@ def _sides(odd: Odd, pair: Pair) -> tuple[Side, Side]:
 def outright(odd: Odd, n: int) -> tuple[int, int, int]:
     """Of n pairs: claimed outright, claimed with an if, judged at all."""
     told: list[Verdict] = []
-    for pair in pairs(KINDS["steady"], n, SEED, (0.0, odd.worse_k)):
+    for pair in pairs(KINDS["steady"], n, seed=SEED, extra_k=(0.0, odd.worse_k)):
         try:
             told.append(compare(*_sides(odd, odd.change(pair))).verdict)
         except CoreError:

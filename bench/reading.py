@@ -62,10 +62,10 @@ def main() -> None:
     load = find_load(trace)
 
     def ours() -> None:
-        find_settled_window(trace, load, fit_response(trace, load), False, False)
+        find_settled_window(trace, load, response=fit_response(trace, load), held_at_end=False, stuck=False)
 
-    def model(_: np.ndarray, base: float, r1: float, r2: float, r3: float, t1: float, t2: float, t3: float) -> object:
-        return base + states(over, (abs(t1) + 1e-3, abs(t2) + 1e-3, abs(t3) + 1e-3)) @ np.array([r1, r2, r3])
+    def model(_: np.ndarray, base: float, *way: float) -> object:
+        return base + states(over, tuple(abs(t) + 1e-3 for t in way[3:])) @ np.array(way[:3])
 
     def plain() -> None:
         start = (29.0, 0.4, 0.4, 0.4, 2.5, 30.0, 300.0)

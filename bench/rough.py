@@ -113,7 +113,7 @@ def judge(kind: Kind, n: int, seed: int, pool: object) -> Figures:
     """All figures of a class on n pairs of each sort: nothing changed, 5 K better, 5 K worse."""
     sorts = [(0.0, 0.0), (GAIN_K, 0.0), (0.0, GAIN_K)]
     null, better, worse = (
-        pool.map(see, pairs(kind, n, seed + 1000 * k, extra), 8)  # type: ignore[attr-defined]
+        pool.map(see, pairs(kind, n, seed=seed + 1000 * k, extra_k=extra), 8)  # type: ignore[attr-defined]
         for k, extra in enumerate(sorts)
     )
     every = [*null, *better, *worse]
@@ -155,14 +155,14 @@ def repaired(n: int) -> tuple[int, int]:
     """Held back before, then repaired by 12 K: how many are refused."""
     kind = KINDS["held back"]
     with Pool(2) as pool:
-        seen = pool.map(see, pairs(kind, n, SEED + 7, (LID_K, 0.0)), 8)
+        seen = pool.map(see, pairs(kind, n, seed=SEED + 7, extra_k=(LID_K, 0.0)), 8)
     return sum(p.verdict in (None, Verdict.CANNOT_BE_COMPARED) for p in seen), n
 
 
 def lids(n: int) -> tuple[int, int]:
     """A bad interface under a thick lid, repaired: how many are called anything but the interface."""
     with Pool(2) as pool:
-        seen = pool.map(see, pairs(KINDS["lid"], n, SEED + 9, (LID_K, 0.0)), 8)
+        seen = pool.map(see, pairs(KINDS["lid"], n, seed=SEED + 9, extra_k=(LID_K, 0.0)), 8)
     return sum(p.culprit not in (None, "interface") for p in seen), n
 
 
@@ -212,7 +212,7 @@ def finals(n: int) -> Finals:
 def both_chips(n: int) -> tuple[int, int]:
     """Loads of both chips: how many read an interface of one chip out of the power of two."""
     with Pool(2) as pool:
-        seen = pool.map(see, pairs(KINDS["both chips"], n, SEED + 51), 8)
+        seen = pool.map(see, pairs(KINDS["both chips"], n, seed=SEED + 51), 8)
     return sum(s.response for p in seen for s in p.sides), 2 * n
 
 
@@ -242,7 +242,7 @@ def table(rows: Sequence[Figures]) -> tuple[str, list[str]]:
     ]
     missed: list[str] = []
 
-    def cell(name: str, what: str, pair: tuple[int, int], most: float | None, least: float | None = None) -> str:
+    def cell(name: str, what: str, *, pair: tuple[int, int], most: float | None, least: float | None = None) -> str:
         good, of = pair
         if of == 0:
             return "–"
@@ -259,16 +259,16 @@ def table(rows: Sequence[Figures]) -> tuple[str, list[str]]:
             + " | ".join(
                 [
                     f.name,
-                    cell(f.name, "claimed", f.claimed, 0.05),
-                    cell(f.name, "shown", f.shown, None, shown),
+                    cell(f.name, "claimed", pair=f.claimed, most=0.05),
+                    cell(f.name, "shown", pair=f.shown, most=None, least=shown),
                     f"{f.wrong[0]} of {f.wrong[1]}",
                     f"{f.refused[0]} of {f.refused[1]}",
-                    cell(f.name, "difference", f.covered, None, 0.93),
-                    cell(f.name, "side", f.side_covered, None, 0.93),
-                    cell(f.name, "culprit", f.culprit, 0.05),
-                    cell(f.name, "boost", f.boost, 0.05 if "held" not in f.name else None) if game else "–",
-                    cell(f.name, "held, not so", f.held_not_so, 0.05) if f.held_not_so[1] > 50 else "–",
-                    cell(f.name, "held, not told", f.held_not_told, 0.03 if not game else None)
+                    cell(f.name, "difference", pair=f.covered, most=None, least=0.93),
+                    cell(f.name, "side", pair=f.side_covered, most=None, least=0.93),
+                    cell(f.name, "culprit", pair=f.culprit, most=0.05),
+                    cell(f.name, "boost", pair=f.boost, most=0.05 if "held" not in f.name else None) if game else "–",
+                    cell(f.name, "held, not so", pair=f.held_not_so, most=0.05) if f.held_not_so[1] > 50 else "–",
+                    cell(f.name, "held, not told", pair=f.held_not_told, most=0.03 if not game else None)
                     if f.held_not_told[1]
                     else "–",
                 ]

@@ -33,7 +33,7 @@ def told(pair: Pair) -> str:
     try:
         for side in sides_of(pair):
             room_c, fan = side.conditions.room_c, side.reading.stats.get(Role.FAN_SPEED)
-            value = resistance(side.reading, room_c, Tolerances()) if room_c is not None else None
+            value = resistance(side.reading, room_c, tol=Tolerances()) if room_c is not None else None
             if value is None or not value.value > 0:
                 return "not told"
             found.append((value.value, value.moving, fan.mean if fan else None))
@@ -54,7 +54,7 @@ def main(n: int) -> int:
     whole: Counter[str] = Counter()
     with Pool(2) as pool:
         for kind in KINDS.values():
-            found = Counter(pool.map(told, pairs(kind, n, SEED), 8))
+            found = Counter(pool.map(told, pairs(kind, n, seed=SEED), 8))
             whole += found
             print(
                 f"{kind.name}: {found['claimed']} claimed, {found['shown']} shown, {found['not told']} not told of {n}"

@@ -64,7 +64,7 @@ class Hand:
     def __init__(self, work=PASTE, places=PLACES, kind="laptop", pause_min=20.0):
         self.log, self.at, self.pause_min = BenchLog(), START, pause_min
         self.all = []
-        steps = make_steps(kind, work, places, 50)
+        steps = make_steps(kind, work, places=places, school_percent=50)
         self.do(
             "begun",
             steps=[told(s) for s in steps],

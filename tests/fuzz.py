@@ -20,7 +20,7 @@ from vividowl.formats.photo import read_photo
 from vividowl.formats.sheets.shelf_csv import date_of, number_of, read_shelf
 from vividowl.formats.sound_file import read_sound_file, write_wav
 from vividowl.service.errors import Refused
-from vividowl.service.measure.log_reading import read_whole_log
+from vividowl.service.measure.log_reading import LogTerms, read_whole_log
 
 ALLOWED = (FormatError, CoreError, Refused)
 KINDS = ("log", "model", "shelf", "sound", "photo")
@@ -143,7 +143,8 @@ def read(kind, data, folder):
     path.write_bytes(data)
     if kind == "sound":
         return _sound(path)
-    return read_apart(read_whole_log, path, "log.csv", {}, {}, 24.0, 95.0, folder / "columns", name="log.csv")
+    terms = LogTerms(known={}, mapping={}, room_c=24.0, limit_c=95.0)
+    return read_apart(read_whole_log, path, "log.csv", terms, folder / "columns", name="log.csv")
 
 
 def fuzz(folder, count, seed):

@@ -179,20 +179,21 @@ def devices(kind: Kind, n: int, seed: int) -> Fleet:
     return f
 
 
-def _run(kind: Kind, f: Fleet, n: int, seed: int, side: int) -> Session:
+def _run(kind: Kind, f: Fleet, *, n: int, seed: int, side: int) -> Session:
     p = plan(n, seed + 100 + side, kind.load, 60.0 * kind.minutes, warm_share=kind.warm)
     return run(f, p, seed + 200 + 10 * side)
 
 
 @lru_cache(maxsize=4)
-def _usual_run(kind: Kind, n: int, seed: int, side: int, extra_k: float) -> Session:
+def _usual_run(kind: Kind, n: int, *, seed: int, side: int, extra_k: float) -> Session:
     base = devices(kind, n, seed)
-    return _run(kind, hotter_interface(base, extra_k) if extra_k else base, n, seed, side)
+    return _run(kind, hotter_interface(base, extra_k) if extra_k else base, n=n, seed=seed, side=side)
 
 
 def pairs(
     kind: Kind,
     n: int,
+    *,
     seed: int,
     extra_k: tuple[float, float] = (0.0, 0.0),
     before: Fleet | None = None,
@@ -203,7 +204,7 @@ def pairs(
     # Whatever the logger, the device ran the same.
     bare = replace(kind, name="", logger=Logger())
     sides = [
-        _run(kind, f, n, seed, k) if f else _usual_run(bare, n, seed, k, extra_k[k])
+        _run(kind, f, n=n, seed=seed, side=k) if f else _usual_run(bare, n, seed=seed, side=k, extra_k=extra_k[k])
         for k, f in enumerate((before, after))
     ]
     rng = np.random.default_rng(seed + 300)

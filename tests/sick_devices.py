@@ -104,7 +104,7 @@ def sick_devices(n: int, seed: int, *, badly_share: float = 0.1, dry_pipe_share:
 def told_of(sick: Sick, index: int, reading: Reading, room_c: float) -> Known | None:
     """What a technician would enter for one of them: every second die is measured, every third was looked into.
     None when the reading itself does not tell a resistance."""
-    found = resistance(reading, room_c, Tolerances())
+    found = resistance(reading, room_c, tol=Tolerances())
     if found is None or reading.power is None:
         return None
     looked = index % 3 == 1

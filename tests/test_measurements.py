@@ -73,7 +73,7 @@ def test_rates_are_counted_on_a_few_simulated_pairs(monkeypatch):
     second = importlib.import_module("bench.second")
     noise = importlib.import_module("bench.noise")
 
-    (pair,) = rough.pairs(rough.KINDS["steady"], 1, rough.SEED, (rough.GAIN_K, 0.0))
+    (pair,) = rough.pairs(rough.KINDS["steady"], 1, seed=rough.SEED, extra_k=(rough.GAIN_K, 0.0))
     found = rough.see(pair)
     assert (found.claims, len(found.sides)) == (True, 2)
     case, most = second.ODD[0]

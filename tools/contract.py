@@ -99,7 +99,7 @@ def another_attempt(events: list[BenchEvent]) -> list[BenchEvent]:
         log, done = append(log, BenchCommand(id=f"another-{len(out)}", kind=kind, data=data, at=at, by="Toru"))
         out.append(done)
 
-    steps = [told(s) for s in make_steps("laptop", PASTE, tuple(log.state.places.values()), 50)]
+    steps = [told(s) for s in make_steps("laptop", PASTE, places=tuple(log.state.places.values()), school_percent=50)]
     begun = {"number": 2, "steps": steps, "device": told(device_of("laptop", PASTE)), "plan": "repaste"}
     do("attempt", **begun)
     do("undo")

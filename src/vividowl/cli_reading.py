@@ -217,6 +217,7 @@ def comparison_values(found: Comparison) -> dict[str, Any]:
 @click.option("--limit", type=float, help="Temperature limit of the device in °C.")
 @AS_JSON
 def compare(
+    *,
     before: Path,
     after: Path,
     before_room: float,
@@ -230,7 +231,15 @@ def compare(
 
     Conditions: load, fan, power_profile, placement, start, firmware, tuning.
     """
-    found = compare_files(before, after, before_room, after_room, _given(before_given), _given(after_given), limit)
+    found = compare_files(
+        before,
+        after,
+        before_room_c=before_room,
+        after_room_c=after_room,
+        before_given=_given(before_given),
+        after_given=_given(after_given),
+        limit_c=limit,
+    )
     if as_json:
         return _print(comparison_values(found))
     click.echo(sentence(found.headline))
@@ -269,7 +278,7 @@ def sound_values(found: RecordingReading) -> dict[str, Any]:
 @click.option("--reference-db", type=float, help="Level that the meter showed during the reference, dB(A).")
 @click.option("--blades", type=int, help="Blades of the fan, to tell its speed.")
 @AS_JSON
-def noise(wav: Path, reference: Path | None, reference_db: float | None, blades: int | None, as_json: bool) -> None:
+def noise(*, wav: Path, reference: Path | None, reference_db: float | None, blades: int | None, as_json: bool) -> None:
     """Read a recording WAV: levels, tones, fan speed."""
     found = read_recording(wav, reference, reference_db, blades)
     if as_json:

@@ -60,10 +60,10 @@ def rank_values(found: Ranking) -> dict[str, Any]:
 @click.option("--higher-is-better", is_flag=True, help="Order by the highest mean; the lowest is best otherwise.")
 @AS_JSON
 def rank(
-    table: Path, by: str, value: str, u: str | None, sitting: str | None, higher_is_better: bool, as_json: bool
+    *, table: Path, by: str, value: str, u: str | None, sitting: str | None, higher_is_better: bool, as_json: bool
 ) -> None:
     """Put the groups of a TABLE of runs in order, with ties where nothing tells them apart."""
-    done = rank_table(table, by, value, u, higher_is_better, sitting)
+    done = rank_table(table, by, value=value, u=u, higher_is_better=higher_is_better, sitting=sitting)
     found = done.found
     if as_json:
         return _print(rank_values(found), done.left_out)
@@ -123,13 +123,15 @@ def factors_values(told_by: FactorsFound) -> dict[str, Any]:
 @U
 @click.option("--levels", multiple=True, metavar="FACTOR=A,B,…", help="Order of a factor's levels, before first.")
 @AS_JSON
-def factors(table: Path, names: str, value: str, u: str | None, levels: Sequence[str], as_json: bool) -> None:
+def factors(*, table: Path, names: str, value: str, u: str | None, levels: Sequence[str], as_json: bool) -> None:
     """Tell what each of several changes brought, from a TABLE of runs at combinations of them."""
     order = {
         name.strip(): [level.strip() for level in told_of.split(",")]
         for name, _, told_of in (text.partition("=") for text in levels)
     }
-    done = factors_table(table, [name.strip() for name in names.split(",") if name.strip()], value, u, order)
+    done = factors_table(
+        table, [name.strip() for name in names.split(",") if name.strip()], value=value, u=u, levels=order
+    )
     found = done.found.effects
     if as_json:
         return _print(factors_values(done.found), done.left_out)
@@ -166,7 +168,7 @@ def burn_in_values(found: BurnIn) -> dict[str, Any]:
 @VALUE
 @U
 @AS_JSON
-def burnin(table: Path, x: str, value: str, u: str | None, as_json: bool) -> None:
+def burnin(*, table: Path, x: str, value: str, u: str | None, as_json: bool) -> None:
     """Judge from a TABLE of runs whether a fresh interface has run in."""
     done = burn_in_table(table, x, value, u)
     found = done.found
@@ -201,9 +203,9 @@ def drift_values(found: Drift) -> dict[str, Any]:
 @U
 @click.option("--limit", type=float, help="Value that it shall not pass.")
 @AS_JSON
-def drift(table: Path, months: str, value: str, u: str | None, limit: float | None, as_json: bool) -> None:
+def drift(*, table: Path, months: str, value: str, u: str | None, limit: float | None, as_json: bool) -> None:
     """Tell from a TABLE of visits how a figure drifts, and when it meets a limit."""
-    done = drift_table(table, months, value, u, limit)
+    done = drift_table(table, months, value=value, u=u, limit=limit)
     found = done.found
     if as_json:
         return _print(drift_values(found), done.left_out)

@@ -27,21 +27,21 @@ def test_numbers_in_messages_are_plain(value, words):
 
 def test_a_refusal_names_value_unit_limits_field_and_remedy():
     with pytest.raises(OutOfRange) as caught:
-        require_range("duration_min", 2000, "min", 0.5, 1440, "Type minutes.")
+        require_range("duration_min", 2000, "min", (0.5, 1440), hint="Type minutes.")
     assert said_by(caught.value) == "Duration is 2000 min, allowed are 0.5 to 1440 min."
     assert (caught.value.field, caught.value.remedy) == ("duration_min", "Type minutes.")
 
 
 def test_one_sided_limits_are_said_as_such():
     with refuses(OutOfRange, match=r"allowed is 0 W or more"):
-        require_range("power", -1, "W", 0)
+        require_range("power", -1, "W", (0, math.inf))
 
 
 @given(st.floats(allow_nan=True, allow_infinity=True))
 def test_property_a_value_comes_back_unchanged_or_not_at_all(value):
     inside = math.isfinite(value) and -5 <= value <= 5
     try:
-        found = require_range("value", value, "K", -5, 5)
+        found = require_range("value", value, "K", (-5, 5))
     except CoreError:
         found = None
     assert found == (value if inside else None)

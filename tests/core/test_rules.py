@@ -57,9 +57,9 @@ def test_a_stop_comes_first():
 def test_the_earlier_of_dust_and_interface_counts():
     # handbook/life.md: dust 6 months with pets, 12 otherwise; alloy yearly; phase change 3 years and more.
     today = date(2026, 3, 31)
-    assert next_service(today, "pets", (material("phase_change_sheet"),)).on == date(2026, 9, 30)
-    assert next_service(today, "normal", (material("phase_change_sheet"),)).months == 12
-    assert "dust" in sentence(next_service(today, "normal", (material("paste_soft"),)).reason)
+    assert next_service(today, "pets", interfaces=(material("phase_change_sheet"),)).on == date(2026, 9, 30)
+    assert next_service(today, "normal", interfaces=(material("phase_change_sheet"),)).months == 12
+    assert "dust" in sentence(next_service(today, "normal", interfaces=(material("paste_soft"),)).reason)
 
 
 def test_the_last_of_a_month_is_kept():
@@ -69,7 +69,7 @@ def test_the_last_of_a_month_is_kept():
 
 def test_unknown_surroundings_are_refused_and_the_allowed_are_named():
     with refuses(CoreError, match="“moon” is not known here; allowed: dusty"):
-        next_service(date(2026, 1, 1), "moon", ())
+        next_service(date(2026, 1, 1), "moon", interfaces=())
 
 
 def public_functions():

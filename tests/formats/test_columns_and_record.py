@@ -35,7 +35,7 @@ def test_columns_survive_parquet(tmp_path):
 def test_property_a_view_keeps_extremes_and_order(n, points):
     rng = np.random.default_rng(n)
     time, values = np.arange(n, dtype=float), rng.normal(size=n)
-    view = min_max_view(time, values, points, -np.inf, np.inf)
+    view = min_max_view(time, values, points=points, from_s=-np.inf, to_s=np.inf)
     assert len(view.values) <= max(points, 4)
     assert (view.values.min(), view.values.max()) == (values.min(), values.max())
     assert (np.diff(view.time_s) >= 0).all()
@@ -44,7 +44,7 @@ def test_property_a_view_keeps_extremes_and_order(n, points):
 def test_a_view_skips_what_is_not_known_and_keeps_to_its_stretch():
     time, values = np.arange(100.0), np.arange(100.0)
     values[10] = np.nan
-    view = min_max_view(time, values, 1000, 5, 20)
+    view = min_max_view(time, values, points=1000, from_s=5, to_s=20)
     assert (view.time_s[0], view.time_s[-1], len(view.time_s)) == (5, 20, 15)
 
 
@@ -97,9 +97,13 @@ def test_prices_dates_and_items_in_words():
     assert money(8900, "EUR") == "€89.00"
     assert sentence(money(None, "EUR")) == "not set"
     assert day(date(2026, 3, 1)) == "1 March 2026"
-    words = item_words("cpu_die", "paste_stiff", "Grey Heron 11", "GH-1", 0.08, "g", "weighed")
+    words = item_words(
+        "cpu_die", "paste_stiff", product="Grey Heron 11", lot="GH-1", amount=0.08, unit="g", known="weighed"
+    )
     assert sentence(words) == "Processor die: paste, stiff (diamond), Grey Heron 11, lot GH-1, 0.08 g weighed."
-    sheets = item_words("gpu_die", "phase_change_sheet", "Slow Tide 45", "", 2.0, "pieces", "typed")
+    sheets = item_words(
+        "gpu_die", "phase_change_sheet", product="Slow Tide 45", lot="", amount=2.0, unit="pieces", known="typed"
+    )
     assert sentence(sheets).endswith("Slow Tide 45, 1 piece and 1 spare.")
     with spoken("de"):
         assert sentence(sheets).endswith("Slow Tide 45, 1 Stück und 1 Reserve.")
@@ -122,7 +126,10 @@ SHEET = RecordSheet(
     lines=None,
     glances=(BLANK, BLANK),
     lead="Device: improved",
-    done=("Cleaned: fins.", item_words("cpu_die", "paste_stiff", "", "", None, "", "typed")),
+    done=(
+        "Cleaned: fins.",
+        item_words("cpu_die", "paste_stiff", product="", lot="", amount=None, unit="", known="typed"),
+    ),
     fit_note="$x$ _y_",
     bench=("Worked by a list of 19 steps, 19 done.",),
     attempts=(),

@@ -39,7 +39,15 @@ def served(workshop):
     job = intake.create_job(workshop, owner, fields).job.id
     data = log_bytes(HOT, seed=4)
     logs.receive_log(
-        workshop, owner, job, "before", io.BytesIO(data), expected=len(data), file_name="a.csv", mapping={}, again=False
+        workshop,
+        owner,
+        job,
+        side="before",
+        stream=io.BytesIO(data),
+        expected=len(data),
+        file_name="a.csv",
+        mapping={},
+        again=False,
     )
     return owner, job, data
 

@@ -94,14 +94,14 @@ def test_streams_take_no_thread_and_a_member_has_so_many(site, workshop):
     with contextlib.ExitStack() as open_lines:
         # Far more than there are threads.
         lines = [open_lines.enter_context(stream(port, cookie)) for _ in range(40)]
-        listens(server, workshop, port, cookie, lines)
+        listens(server, workshop, port=port, cookie=cookie, lines=lines)
     until = time.monotonic() + 8
     while server.hub.count and time.monotonic() < until:
         time.sleep(0.1)
     assert server.hub.count == 0
 
 
-def listens(server, workshop, port, cookie, lines):
+def listens(server, workshop, *, port, cookie, lines):
     assert asks(port, cookie)[0]["waits"] == []
     assert server.hub.count <= 12
     with workshop.database.session() as session:

@@ -41,7 +41,7 @@ NOON = datetime(2026, 5, 4, 12, 0, tzinfo=UTC)
 class Tablet:
     """Sends events of one job with its own clock and turns."""
 
-    def __init__(self, workshop, actor, job, name="tablet-a", wrong_by=timedelta()):
+    def __init__(self, workshop, actor, job, *, name="tablet-a", wrong_by=timedelta()):
         self.workshop, self.actor, self.job, self.name, self.wrong_by = workshop, actor, job, name, wrong_by
         self.turn, self.now = 0, NOON
 
@@ -51,7 +51,15 @@ class Tablet:
 
     def send(self, *events, after_min=1.0):
         self.now += timedelta(minutes=after_min)
-        return take_events(self.workshop, self.actor, self.job, self.name, events, self.now + self.wrong_by, self.now)
+        return take_events(
+            self.workshop,
+            self.actor,
+            self.job,
+            device=self.name,
+            sent=events,
+            sent_at=self.now + self.wrong_by,
+            received_at=self.now,
+        )
 
     def do(self, event_kind, *, after_min=1.0, **data):
         (taken,) = self.send(self.event(event_kind, **data), after_min=after_min).taken
@@ -82,13 +90,13 @@ def planned(workshop, owner):  # noqa: F811
 
     def make(key="repaste:Grey Heron 11", seed=1, **found):
         if not shelf.get_shelf(workshop, owner).products:
-            product = shelf.save_product(workshop, owner, None, 0, PASTE).products[0].product
+            product = shelf.save_product(workshop, owner, product_id=None, version=0, fields=PASTE).products[0].product
             shelf.add_lot(workshop, owner, product.id, lot())
         job = intake.create_job(workshop, owner, {**FIELDS, "age_months": 40}).job.id
-        measure.save_run(workshop, owner, job, "before", 0, RUN)
-        upload(workshop, owner, job, "before", log_bytes(HOT, seed=seed))
-        view = planning.save_inspection(workshop, owner, job, 0, "cooler", {**SAFE, **found})
-        planning.choose(workshop, owner, job, view.plan.version, key)
+        measure.save_run(workshop, owner, job, side="before", version=0, fields=RUN)
+        upload(workshop, owner, job=job, side="before", data=log_bytes(HOT, seed=seed))
+        view = planning.save_inspection(workshop, owner, job, version=0, goal="cooler", found={**SAFE, **found})
+        planning.choose(workshop, owner, job, version=view.plan.version, key=key)
         return job
 
     return make
@@ -113,10 +121,10 @@ def test_a_list_waits_for_a_decision_and_for_the_gates(workshop, owner, planned)
         bench_work.begin(workshop, owner, job, with_model=True)
     job = planned()
     version = planning.get_plan(workshop, owner, job).plan.version
-    planning.choose(workshop, owner, job, version, None)
+    planning.choose(workshop, owner, job, version=version, key=None)
     with refuses(Refused, match="Nothing is decided yet"):
         bench_work.begin(workshop, owner, job, with_model=True)
-    planning.choose(workshop, owner, job, version + 1, "leave")
+    planning.choose(workshop, owner, job, version=version + 1, key="leave")
     with refuses(Refused, match="leave the device alone"):
         bench_work.begin(workshop, owner, job, with_model=True)
 
@@ -166,7 +174,7 @@ def test_a_refused_event_is_kept_with_its_reason_and_changes_nothing(workshop, o
 
 
 def test_what_a_refused_event_did_beside_the_log_is_gone(workshop, owner, tablet, monkeypatch):  # noqa: F811
-    def half(workshop, scope, actor, job, event, state):
+    def half(workshop, scope, actor, *, job, event, state):
         job.symptom = "half done"
         scope.session.flush()
         raise Refused("conflict", "The shelf says no.")
@@ -211,7 +219,7 @@ def test_a_job_handed_over_yesterday_takes_nothing(workshop, owner, tablet):  # 
 
 
 def test_two_tablets_on_one_job_lose_and_double_nothing(workshop, owner, tablet):  # noqa: F811
-    others = [Tablet(workshop, owner, tablet.job, f"tablet-{i}") for i in range(4)]
+    others = [Tablet(workshop, owner, tablet.job, name=f"tablet-{i}") for i in range(4)]
 
     def work(one):
         for i in range(12):
@@ -276,7 +284,7 @@ def test_an_empty_tube_does_not_stop_the_step_but_is_told(workshop, owner, table
 def test_what_a_step_could_not_book_is_told_in_words(workshop, owner, tablet):  # noqa: F811
     tablet.until("apply_cpu_die_paste_stiff_0")
     version = planning.get_plan(workshop, owner, tablet.job).plan.version
-    planning.choose(workshop, owner, tablet.job, version, None)
+    planning.choose(workshop, owner, tablet.job, version=version, key=None)
     taken = tablet.do("step_done", step="apply_cpu_die_paste_stiff_0", after_min=20)
     assert taken.told.startswith("The plan has changed since")
     assert "(" not in taken.told
@@ -297,7 +305,7 @@ def test_a_finding_that_was_changed_by_hand_since_stays(workshop, owner, tablet)
     tablet.do("found", part="fins", seen="felt")
     view = planning.get_plan(workshop, owner, tablet.job)
     found = {**told(view.inspection), "dust": "none"}
-    planning.save_inspection(workshop, owner, tablet.job, view.plan.version, "cooler", found)
+    planning.save_inspection(workshop, owner, tablet.job, version=view.plan.version, goal="cooler", found=found)
     tablet.do("undo")
     assert planning.get_plan(workshop, owner, tablet.job).inspection.dust == "none"
 
@@ -345,7 +353,7 @@ def test_closing_lets_the_after_reading_begin(workshop, owner, tablet):  # noqa:
 def test_a_new_plan_asks_for_a_new_list_that_keeps_what_was_done(workshop, owner, tablet):  # noqa: F811
     tablet.until("cooler_off")
     version = planning.get_plan(workshop, owner, tablet.job).plan.version
-    planning.choose(workshop, owner, tablet.job, version, "clean")
+    planning.choose(workshop, owner, tablet.job, version=version, key="clean")
     assert bench_view.get_bench(workshop, owner, tablet.job).plan_changed
     bench_work.renew(workshop, owner, tablet.job)
     view = bench_view.get_bench(workshop, owner, tablet.job)
@@ -372,19 +380,19 @@ def jpeg():
 def test_photos_come_once_and_an_event_needs_its_photo(workshop, owner, tablet):  # noqa: F811
     photo = uuid.uuid4()
     assert tablet.do("photo", photo=str(photo), what="before").refusal["reason"] == "missing"
-    first = photos.receive_photo(workshop, owner, tablet.job, photo, io.BytesIO(jpeg()))
-    again = photos.receive_photo(workshop, owner, tablet.job, photo, io.BytesIO(b"whatever"))
+    first = photos.receive_photo(workshop, owner, tablet.job, photo_id=photo, stream=io.BytesIO(jpeg()))
+    again = photos.receive_photo(workshop, owner, tablet.job, photo_id=photo, stream=io.BytesIO(b"whatever"))
     assert first.sha256 == again.sha256
     assert tablet.do("photo", photo=str(photo), what="before").refusal is None
     assert photos.photo_bytes(workshop, owner, photo, "small").startswith(b"\xff\xd8")
     with refuses(Refused, match="no photo that can be read"):
-        photos.receive_photo(workshop, owner, tablet.job, uuid.uuid4(), io.BytesIO(b"a film"))
+        photos.receive_photo(workshop, owner, tablet.job, photo_id=uuid.uuid4(), stream=io.BytesIO(b"a film"))
 
 
 def test_photos_of_the_record_pair_up_in_the_order_in_which_they_were_taken(workshop, owner, tablet):  # noqa: F811
     def taken(what):
         photo = str(uuid.uuid4())
-        photos.receive_photo(workshop, owner, tablet.job, uuid.UUID(photo), io.BytesIO(jpeg()))
+        photos.receive_photo(workshop, owner, tablet.job, photo_id=uuid.UUID(photo), stream=io.BytesIO(jpeg()))
         assert tablet.do("photo", photo=photo, what=what).refusal is None
         return photo
 
@@ -433,7 +441,7 @@ def test_a_model_is_kept_from_a_job_and_offered_on_the_next(workshop, owner, tab
 def test_a_model_goes_to_another_shop_as_json_without_any_customer(workshop, owner, tablet):  # noqa: F811
     drawn(tablet)
     photo = uuid.uuid4()
-    photos.receive_photo(workshop, owner, tablet.job, photo, io.BytesIO(jpeg()))
+    photos.receive_photo(workshop, owner, tablet.job, photo_id=photo, stream=io.BytesIO(jpeg()))
     tablet.do("photo", photo=str(photo), what="map")
     kept = device_models.save_from_job(workshop, owner, tablet.job)
     told, name = device_models.export_model(workshop, owner, kept.id)
@@ -457,9 +465,13 @@ def test_a_model_goes_to_another_shop_as_json_without_any_customer(workshop, own
 
 def test_notes_of_a_model_do_not_write_over_a_colleagues(workshop, owner, tablet):  # noqa: F811
     kept = device_models.save_from_job(workshop, owner, tablet.job)
-    device_models.save_notes(workshop, owner, kept.id, kept.version, "snug", "weak clip")
+    device_models.save_notes(
+        workshop, owner, model_id=kept.id, version=kept.version, torque_notes="snug", notes="weak clip"
+    )
     with refuses(Refused, match="changed meanwhile"):
-        device_models.save_notes(workshop, owner, kept.id, kept.version, "tight", "")
+        device_models.save_notes(
+            workshop, owner, model_id=kept.id, version=kept.version, torque_notes="tight", notes=""
+        )
 
 
 def test_minutes_of_three_benches_are_proposed_and_move_no_price_by_themselves(workshop, owner, planned):  # noqa: F811
@@ -536,7 +548,7 @@ def test_the_list_of_a_plan_that_needs_no_die_leaves_the_cooler_on(workshop, own
 def test_a_new_plan_over_an_open_device_closes_it_over_a_covered_die(workshop, owner, tablet):  # noqa: F811
     tablet.until("look")
     version = planning.get_plan(workshop, owner, tablet.job).plan.version
-    planning.choose(workshop, owner, tablet.job, version, "clean")
+    planning.choose(workshop, owner, tablet.job, version=version, key="clean")
     bench_work.renew(workshop, owner, tablet.job)
     names = [s.id for s in tablet.state.steps if s.id not in tablet.state.outcomes]
     assert "cleaned" in names
@@ -576,7 +588,7 @@ def test_the_record_says_what_nobody_checked_or_counted(workshop, owner, tablet)
 
 def test_alloy_is_not_laid_while_a_gate_stands_against_it(workshop, owner, planned):  # noqa: F811
     alloy = {**PASTE, "kind": "gallium_alloy", "name": "Quicksheen"}
-    product = shelf.save_product(workshop, owner, None, 0, alloy).products[0].product
+    product = shelf.save_product(workshop, owner, product_id=None, version=0, fields=alloy).products[0].product
     shelf.add_lot(workshop, owner, product.id, lot())
     safe = {"cold_plate": "nickel", "aluminium_near": "no", "parts_exposed": "yes", "insulation": "coat"}
     job = planned("repaste:Quicksheen", **safe)
@@ -584,7 +596,9 @@ def test_alloy_is_not_laid_while_a_gate_stands_against_it(workshop, owner, plann
     tablet = Tablet(workshop, owner, job).until("apply_cpu_die_gallium_alloy_0")
     version = planning.get_plan(workshop, owner, job).plan.version
     # Somebody looks closer, and writes it into Plan rather than at the bench.
-    planning.save_inspection(workshop, owner, job, version, "cooler", {**SAFE, **safe, "aluminium_near": "yes"})
+    planning.save_inspection(
+        workshop, owner, job, version=version, goal="cooler", found={**SAFE, **safe, "aluminium_near": "yes"}
+    )
     refused = tablet.do("step_done", step="apply_cpu_die_gallium_alloy_0", after_min=20, breach="it was on already")
     assert refused.refusal["reason"] == "gate_open"
     assert "Aluminium stands beside the contact" in refused.refusal["detail"]

@@ -28,8 +28,8 @@ SAFE = {
 @pytest.fixture
 def before_only(workshop, owner):  # noqa: F811
     job = intake.create_job(workshop, owner, {**FIELDS, "age_months": 40, "surroundings": "dusty"}).job.id
-    measure.save_run(workshop, owner, job, "before", 0, RUN)
-    upload(workshop, owner, job, "before", log_bytes(HOT, seed=1))
+    measure.save_run(workshop, owner, job, side="before", version=0, fields=RUN)
+    upload(workshop, owner, job=job, side="before", data=log_bytes(HOT, seed=1))
     return job
 
 
@@ -43,13 +43,13 @@ def test_without_a_reading_it_says_what_is_missing(workshop, owner):  # noqa: F8
     assert "no Before log yet" in sentence(view.missing)
     assert view.options == ()
     with refuses(Refused, match="not there any more"):
-        planning.choose(workshop, owner, job, 0, "clean")
+        planning.choose(workshop, owner, job, version=0, key="clean")
 
 
 def test_a_reading_becomes_a_priced_stocked_plan(workshop, owner, before_only):  # noqa: F811
-    product = shelf.save_product(workshop, owner, None, 0, PASTE).products[0].product
+    product = shelf.save_product(workshop, owner, product_id=None, version=0, fields=PASTE).products[0].product
     shelf.add_lot(workshop, owner, product.id, lot())
-    view = planning.save_inspection(workshop, owner, before_only, 0, "cooler", SAFE)
+    view = planning.save_inspection(workshop, owner, before_only, version=0, goal="cooler", found=SAFE)
     best = view.options[0]
     assert best.kind in ("paste_soft", "paste_stiff", "phase_change_sheet", "phase_change_paste")
     taken = option(view, "repaste:Grey Heron 11")
@@ -64,7 +64,7 @@ def test_a_reading_becomes_a_priced_stocked_plan(workshop, owner, before_only): 
     alloy = option(view, "repaste:gallium alloy")
     assert (alloy.stock, alloy.price.total_cents) == ("short", None)
     assert alloy.price.work_cents > 0
-    chosen = planning.choose(workshop, owner, before_only, view.plan.version, taken.key)
+    chosen = planning.choose(workshop, owner, before_only, version=view.plan.version, key=taken.key)
     assert chosen.plan.chosen["words"] == "clean, Grey Heron 11"
     job = intake.get_job(workshop, owner, before_only)
     assert (job.stage, "plan" in job.done) == ("open", True)
@@ -83,49 +83,51 @@ def test_a_stop_cannot_be_taken_and_an_acknowledgement_holds_the_fit(workshop, o
     assert option(view, alloy).blocked
     assert view.options[-1].key == alloy
     with refuses(Refused, match="is not known yet"):
-        planning.choose(workshop, owner, before_only, 0, alloy)
-    view = planning.save_inspection(workshop, owner, before_only, 0, "cooler", {**SAFE, "cold_plate": "copper"})
-    view = planning.choose(workshop, owner, before_only, view.plan.version, alloy)
+        planning.choose(workshop, owner, before_only, version=0, key=alloy)
+    view = planning.save_inspection(
+        workshop, owner, before_only, version=0, goal="cooler", found={**SAFE, "cold_plate": "copper"}
+    )
+    view = planning.choose(workshop, owner, before_only, version=view.plan.version, key=alloy)
     job = intake.get_job(workshop, owner, before_only)
     assert [(g.rule, g.stage) for g in job.gates] == [("alloy_on_copper", "plan")]
     assert job.stage == "plan"
     with refuses(Refused, match="Not settled in Plan: On bare copper"):
         fit.save_fit(workshop, owner, before_only, job.job.version, cleaned=["fins"], fit_note="", done=True)
-    intake.acknowledge(workshop, owner, before_only, "alloy_on_copper", "Owner agrees to a yearly look")
+    intake.acknowledge(workshop, owner, before_only, rule="alloy_on_copper", words="Owner agrees to a yearly look")
     job = intake.get_job(workshop, owner, before_only)
     assert (job.stage, job.gates[0].acknowledged_by) == ("open", "Ada")
     # Aluminium is found after the decision: it is a stop again, and the fit cannot be closed over it.
     planning.save_inspection(
-        workshop, owner, before_only, view.plan.version, "cooler", {**SAFE, "aluminium_near": "yes"}
+        workshop, owner, before_only, version=view.plan.version, goal="cooler", found={**SAFE, "aluminium_near": "yes"}
     )
     with refuses(Refused, match="destroys aluminium"):
         fit.save_fit(workshop, owner, before_only, job.job.version, cleaned=["fins"], fit_note="", done=True)
 
 
 def test_leaving_it_alone_leads_to_the_hand_over_without_an_after(workshop, owner, before_only):  # noqa: F811
-    view = planning.choose(workshop, owner, before_only, 0, "leave")
+    view = planning.choose(workshop, owner, before_only, version=0, key="leave")
     job = intake.get_job(workshop, owner, before_only)
     assert (job.stage, "handover" in job.reachable) == ("handover", True)
     handover.hand_over(
         workshop,
         owner,
         before_only,
-        job.job.version,
-        {"price_cents": 0},
+        version=job.job.version,
+        given={"price_cents": 0},
         handed_over=True,
         why="",
         edge=Edge(lambda record, version: b"{}", str),
     )
     with refuses(Refused, match="handed over and is closed"):
-        planning.choose(workshop, owner, before_only, view.plan.version, None)
+        planning.choose(workshop, owner, before_only, version=view.plan.version, key=None)
 
 
 def test_after_is_laid_over_the_prediction(workshop, owner, before_only):  # noqa: F811
-    view = planning.save_inspection(workshop, owner, before_only, 0, "cooler", SAFE)
-    planning.choose(workshop, owner, before_only, view.plan.version, "repaste:paste, stiff (diamond)")
+    view = planning.save_inspection(workshop, owner, before_only, version=0, goal="cooler", found=SAFE)
+    planning.choose(workshop, owner, before_only, version=view.plan.version, key="repaste:paste, stiff (diamond)")
     assert planning.get_plan(workshop, owner, before_only).outcome is None
-    measure.save_run(workshop, owner, before_only, "after", 0, RUN)
-    upload(workshop, owner, before_only, "after", log_bytes(COOL, seed=2))
+    measure.save_run(workshop, owner, before_only, side="after", version=0, fields=RUN)
+    upload(workshop, owner, job=before_only, side="after", data=log_bytes(COOL, seed=2))
     found = planning.get_plan(workshop, owner, before_only)
     outcome, promised = found.outcome, found.plan.chosen["resistance"]
     assert outcome.inside == (promised["low"] <= outcome.resistance <= promised["high"])
@@ -133,15 +135,15 @@ def test_after_is_laid_over_the_prediction(workshop, owner, before_only):  # noq
     record = shop_settings.get_settings(workshop, owner).record
     assert (record.jobs, record.inside) == (1, int(outcome.inside))
     trace = measure.get_run(workshop, owner, before_only, "after").trace
-    measure.set_removed(workshop, owner, before_only, "after", "log", trace.id, True)
+    measure.set_removed(workshop, owner, before_only, side="after", what="log", row_id=trace.id, removed=True)
     assert planning.get_plan(workshop, owner, before_only).outcome is None
 
 
 def test_the_decision_can_be_put_back_and_two_screens_do_not_write_over_each_other(workshop, owner, before_only):  # noqa: F811
-    view = planning.choose(workshop, owner, before_only, 0, "clean")
+    view = planning.choose(workshop, owner, before_only, version=0, key="clean")
     with refuses(Refused, match="changed meanwhile"):
-        planning.save_inspection(workshop, owner, before_only, 0, "quieter", SAFE)
-    back = planning.choose(workshop, owner, before_only, view.plan.version, None)
+        planning.save_inspection(workshop, owner, before_only, version=0, goal="quieter", found=SAFE)
+    back = planning.choose(workshop, owner, before_only, version=view.plan.version, key=None)
     assert back.plan.chosen is None
     assert intake.get_job(workshop, owner, before_only).stage == "plan"
 
@@ -158,7 +160,9 @@ def test_gaps_become_pads_or_putty_with_their_reason(workshop, owner, before_onl
         "together": True,
     }
     odd = {**gap, "target": "regulators", "how": "measured", "reading_mm": 0.3, "tolerance_mm": 0.15, "count": 2}
-    view = planning.save_inspection(workshop, owner, before_only, 0, "cooler", {**SAFE, "gaps": [gap, odd]})
+    view = planning.save_inspection(
+        workshop, owner, before_only, version=0, goal="cooler", found={**SAFE, "gaps": [gap, odd]}
+    )
     assert [a.putty for a in view.gaps] == [False, True]
     pads = next(o for o in view.options if o.key.startswith("pads:"))
     assert [(p.kind, p.count) for p in pads.parts[1:]] == [("pad", 4), ("putty", 2)]
@@ -182,7 +186,7 @@ def test_a_warm_cover_is_a_stop_on_the_lap_and_to_acknowledge_on_a_dock(workshop
     version = 0
     for place in ("lap", "dock"):
         view = planning.save_inspection(
-            workshop, owner, before_only, version, "cooler", {**SAFE, "cover": cover, "place": place}
+            workshop, owner, before_only, version=version, goal="cooler", found={**SAFE, "cover": cover, "place": place}
         )
         version = view.plan.version
         rules[place] = [(g.rule, g.severity.value) for g in option(view, "cover").gates if g.rule == "skin_limit"]
@@ -191,11 +195,11 @@ def test_a_warm_cover_is_a_stop_on_the_lap_and_to_acknowledge_on_a_dock(workshop
 
 def test_what_was_worked_out_is_put_into_the_job_and_taken_off(workshop, owner, before_only):  # noqa: F811
     given = {"width_mm": "15", "length_mm": "13", "film_um": "30", "waste": "0.3", "density_g_ml": "2.5"}
-    view = planning.add_note(workshop, owner, before_only, "dose", given)
+    view = planning.add_note(workshop, owner, before_only, name="dose", given=given)
     (note,) = view.plan.notes
     assert note["result"]["mass_g"] == pytest.approx(15 * 13 * 0.03 * 1.3 * 2.5e-3)
     with refuses(Refused, match="dose needs width_mm"):
-        planning.add_note(workshop, owner, before_only, "dose", {})
+        planning.add_note(workshop, owner, before_only, name="dose", given={})
     import uuid
 
     assert planning.remove_note(workshop, owner, before_only, uuid.UUID(note["id"])).plan.notes == []
@@ -266,14 +270,19 @@ def test_a_cover_taken_for_a_dock_is_judged_anew_when_it_moves_to_the_lap(worksh
         "battery_mm": 150.0,
     }
     view = planning.save_inspection(
-        workshop, owner, before_only, 0, "cooler", {**SAFE, "cover": cover, "place": "dock"}
+        workshop, owner, before_only, version=0, goal="cooler", found={**SAFE, "cover": cover, "place": "dock"}
     )
-    view = planning.choose(workshop, owner, before_only, view.plan.version, "cover")
+    view = planning.choose(workshop, owner, before_only, version=view.plan.version, key="cover")
     at_dock = {g.severity for g in intake.get_job(workshop, owner, before_only).gates if g.rule == "skin_limit"}
     assert "stop" not in at_dock
     hot = {**cover, "pad_conductivity": 6.0}
     planning.save_inspection(
-        workshop, owner, before_only, view.plan.version, "cooler", {**SAFE, "cover": hot, "place": "lap"}
+        workshop,
+        owner,
+        before_only,
+        version=view.plan.version,
+        goal="cooler",
+        found={**SAFE, "cover": hot, "place": "lap"},
     )
     gates = {g.rule: g.severity for g in intake.get_job(workshop, owner, before_only).gates}
     assert gates["skin_limit"] == "stop"

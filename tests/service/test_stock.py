@@ -78,14 +78,14 @@ def job(workshop, owner):  # noqa: F811
 @pytest.fixture
 def paste(workshop, owner):  # noqa: F811
     """A tube of one gram."""
-    product = shelf.save_product(workshop, owner, None, 0, PASTE).products[0].product
+    product = shelf.save_product(workshop, owner, product_id=None, version=0, fields=PASTE).products[0].product
     return shelf.add_lot(workshop, owner, product.id, lot()).products[0].lots[0].lot
 
 
 @pytest.fixture
 def pads(workshop, owner):  # noqa: F811
     """One sheet of pads."""
-    product = shelf.save_product(workshop, owner, None, 0, PADS).products[0].product
+    product = shelf.save_product(workshop, owner, product_id=None, version=0, fields=PADS).products[0].product
     shelf.add_lot(workshop, owner, product.id, lot(held=1.0))
     return product
 
@@ -118,10 +118,10 @@ def test_two_tablets_booking_the_last_gram_get_one_success_and_one_clear_refusal
 def test_a_use_is_undone_with_the_item_and_booked_again_when_it_comes_back(workshop, owner, job, paste):  # noqa: F811
     (kept,) = fit.add_item(workshop, owner, job, item(paste.id, 0.6))
     assert (kept.product, kept.lot) == ("Grey Heron 11", "A")
-    fit.set_item_removed(workshop, owner, job, kept.id, True)
-    fit.set_item_removed(workshop, owner, job, kept.id, True)  # twice is once
+    fit.set_item_removed(workshop, owner, job, item_id=kept.id, removed=True)
+    fit.set_item_removed(workshop, owner, job, item_id=kept.id, removed=True)  # twice is once
     assert on_shelf(workshop, owner).remaining == pytest.approx(1.0)
-    fit.set_item_removed(workshop, owner, job, kept.id, False)
+    fit.set_item_removed(workshop, owner, job, item_id=kept.id, removed=False)
     moves = shelf.get_moves(workshop, owner, paste.id)
     assert [m.amount for m in moves] == [-0.6, 0.6, -0.6, 1.0]
     number = intake.get_job(workshop, owner, job).job.number
@@ -131,10 +131,10 @@ def test_a_use_is_undone_with_the_item_and_booked_again_when_it_comes_back(works
 
 def test_what_was_used_meanwhile_cannot_come_back(workshop, owner, job, paste):  # noqa: F811
     (kept,) = fit.add_item(workshop, owner, job, item(paste.id, 0.6))
-    fit.set_item_removed(workshop, owner, job, kept.id, True)
+    fit.set_item_removed(workshop, owner, job, item_id=kept.id, removed=True)
     fit.add_item(workshop, owner, job, item(paste.id, 0.9))
     with refuses(Refused, match=r"holds 0\.1 g; 0\.6 g are asked for"):
-        fit.set_item_removed(workshop, owner, job, kept.id, False)
+        fit.set_item_removed(workshop, owner, job, item_id=kept.id, removed=False)
     assert len(fit.get_items(workshop, owner, job)) == 1
 
 
@@ -193,19 +193,19 @@ def test_dates_that_contradict_each_other_are_refused(workshop, owner, paste):  
 
 def test_a_product_of_two_names_or_without_a_sheet_size_is_refused(workshop, owner, paste):  # noqa: F811
     with refuses(Refused, match="There is a product “Grey Heron 11”"):
-        shelf.save_product(workshop, owner, None, 0, PASTE)
+        shelf.save_product(workshop, owner, product_id=None, version=0, fields=PASTE)
     with refuses(Refused, match="A sheet has no size"):
-        shelf.save_product(workshop, owner, None, 0, {**PADS, "sheet_width_mm": None})
+        shelf.save_product(workshop, owner, product_id=None, version=0, fields={**PADS, "sheet_width_mm": None})
 
 
 # ---- cuts ----
 
 
 def test_a_cut_takes_a_sheet_leaves_an_offcut_and_is_noted(workshop, owner, job, pads):  # noqa: F811
-    seen = cutting.preview(workshop, owner, pads.id, rows(), 0.2)
+    seen = cutting.preview(workshop, owner, product_id=pads.id, rows=rows(), kerf_mm=0.2)
     assert seen.fits
     assert on_shelf(workshop, owner).remaining == 1.0  # a preview books nothing
-    done = cutting.book(workshop, owner, job, pads.id, rows(), 0.2)
+    done = cutting.book(workshop, owner, job, product_id=pads.id, rows=rows(), kerf_mm=0.2)
     shelf_now = on_shelf(workshop, owner)
     (offcut,) = shelf_now.offcuts
     assert shelf_now.remaining == 0.0
@@ -213,15 +213,15 @@ def test_a_cut_takes_a_sheet_leaves_an_offcut_and_is_noted(workshop, owner, job,
     (noted,) = fit.get_items(workshop, owner, job)
     assert (noted.amount, noted.amount_unit, noted.product) == (4.0, "pieces", "Moss pad 1.0")
     with refuses(Refused, match="belong to a cut sheet"):
-        fit.set_item_removed(workshop, owner, job, noted.id, True)
+        fit.set_item_removed(workshop, owner, job, item_id=noted.id, removed=True)
     assert cutting.undo(workshop, owner, done.stored.job_id, done.stored.id) == []
     back = on_shelf(workshop, owner)
     assert (back.remaining, back.offcuts, fit.get_items(workshop, owner, job)) == (1.0, (), [])
 
 
 def test_the_next_cut_uses_the_offcut_and_the_first_cannot_be_undone_alone(workshop, owner, job, pads):  # noqa: F811
-    first = cutting.book(workshop, owner, job, pads.id, rows(), 0.2)
-    second = cutting.book(workshop, owner, job, pads.id, rows(count=2), 0.2)
+    first = cutting.book(workshop, owner, job, product_id=pads.id, rows=rows(), kerf_mm=0.2)
+    second = cutting.book(workshop, owner, job, product_id=pads.id, rows=rows(count=2), kerf_mm=0.2)
     (drawing,) = second.drawings
     assert drawing.name == "Offcut 1"
     assert len(drawing.taken) == 4
@@ -236,7 +236,7 @@ def test_the_next_cut_uses_the_offcut_and_the_first_cannot_be_undone_alone(works
 
 def test_pieces_without_room_book_nothing(workshop, owner, job, pads):  # noqa: F811
     with refuses(Refused, match="9 of 25 pieces find no room"):
-        cutting.book(workshop, owner, job, pads.id, rows(count=25), 0.0)
+        cutting.book(workshop, owner, job, product_id=pads.id, rows=rows(count=25), kerf_mm=0.0)
     assert on_shelf(workshop, owner).remaining == 1.0
     assert cutting.get_cuts(workshop, owner, job) == []
 
@@ -247,7 +247,9 @@ def test_two_tablets_cutting_the_last_sheet_do_not_both_get_it(workshop, owner, 
     def cut():
         gate.wait()
         try:
-            cutting.book(workshop, owner, job, pads.id, rows(count=1, width=70.0, length=70.0), 0.0)
+            cutting.book(
+                workshop, owner, job, product_id=pads.id, rows=rows(count=1, width=70.0, length=70.0), kerf_mm=0.0
+            )
             told.append("cut")
         except Refused as refused:
             told.append(said_by(refused))
@@ -271,7 +273,7 @@ def test_whatever_is_booked_and_taken_back_the_ledger_adds_up(workshop, owner, j
         try:
             if items and chance.random() < 0.4:
                 kept = chance.choice(items)
-                fit.set_item_removed(workshop, owner, job, kept, chance.random() < 0.6)
+                fit.set_item_removed(workshop, owner, job, item_id=kept, removed=chance.random() < 0.6)
             else:
                 items.append(fit.add_item(workshop, owner, job, item(paste.id, chance.choice([0.1, 0.25, 0.4])))[-1].id)
         except Refused as refused:
@@ -295,9 +297,9 @@ def test_a_handed_over_job_books_nothing(workshop, owner, job, paste, pads):  # 
         row.handed_over_at = row.created_at
     for act in (
         lambda: fit.add_item(workshop, owner, job, item(paste.id)),
-        lambda: cutting.book(workshop, owner, job, pads.id, rows(), 0.2),
-        lambda: planning.save_inspection(workshop, owner, job, 0, "cooler", {}),
-        lambda: planning.add_note(workshop, owner, job, "levels", {"levels_db": "60"}),
+        lambda: cutting.book(workshop, owner, job, product_id=pads.id, rows=rows(), kerf_mm=0.2),
+        lambda: planning.save_inspection(workshop, owner, job, version=0, goal="cooler", found={}),
+        lambda: planning.add_note(workshop, owner, job, name="levels", given={"levels_db": "60"}),
     ):
         with refuses(Refused, match="handed over and is closed"):
             act()
@@ -313,23 +315,23 @@ def test_a_lot_that_was_taken_off_the_shelf_is_not_booked(workshop, owner, job, 
 
 
 def test_an_expired_sheet_is_not_cut_and_an_offcut_can_be_thrown_away(workshop, owner, job, pads):  # noqa: F811
-    done = cutting.book(workshop, owner, job, pads.id, rows(), 0.2)
+    done = cutting.book(workshop, owner, job, product_id=pads.id, rows=rows(), kerf_mm=0.2)
     (offcut,) = on_shelf(workshop, owner).offcuts
     shelf.set_offcut_removed(workshop, owner, offcut.id, True)
     with refuses(Refused, match=r"No sheet and no offcut of Moss pad 1\.0"):
-        cutting.preview(workshop, owner, pads.id, rows(), 0.2)
+        cutting.preview(workshop, owner, product_id=pads.id, rows=rows(), kerf_mm=0.2)
     shelf.set_offcut_removed(workshop, owner, offcut.id, False)
-    assert cutting.preview(workshop, owner, pads.id, rows(), 0.2).drawings[0].name == "Offcut 1"
+    assert cutting.preview(workshop, owner, product_id=pads.id, rows=rows(), kerf_mm=0.2).drawings[0].name == "Offcut 1"
     cutting.undo(workshop, owner, done.stored.job_id, done.stored.id)
     lot_id = on_shelf(workshop, owner).lots[0].lot.id
     old = {"opened_on": None, "expires_on": DAY, "remaining": None, "reason": ""}
     save_lot(workshop, owner, lot_id, old)
     with refuses(Refused, match="is on the shelf"):
-        cutting.book(workshop, owner, job, pads.id, rows(), 0.2)
+        cutting.book(workshop, owner, job, product_id=pads.id, rows=rows(), kerf_mm=0.2)
 
 
 def test_a_strip_is_booked_as_one_row_of_pieces(workshop, owner, job, pads):  # noqa: F811
-    done = cutting.book(workshop, owner, job, pads.id, rows(width=18.0, together=True), 0.2)
+    done = cutting.book(workshop, owner, job, product_id=pads.id, rows=rows(width=18.0, together=True), kerf_mm=0.2)
     boxes = [p.rect for p in done.drawings[0].pieces]
     assert len({y for _, y, _, _ in boxes}) == 1 or len({x for x, _, _, _ in boxes}) == 1
 
@@ -337,17 +339,19 @@ def test_a_strip_is_booked_as_one_row_of_pieces(workshop, owner, job, pads):  # 
 def test_the_unit_of_a_product_with_lots_stays(workshop, owner, paste):  # noqa: F811
     product = on_shelf(workshop, owner).product
     with refuses(Refused, match="is counted in g and has lots"):
-        shelf.save_product(workshop, owner, product.id, product.version, {**PASTE, "unit": "mL"})
+        shelf.save_product(
+            workshop, owner, product_id=product.id, version=product.version, fields={**PASTE, "unit": "mL"}
+        )
     with refuses(Refused, match="changed meanwhile"):
-        shelf.save_product(workshop, owner, product.id, product.version + 1, PASTE)
+        shelf.save_product(workshop, owner, product_id=product.id, version=product.version + 1, fields=PASTE)
 
 
 def test_what_was_weighed_is_not_laid_over_what_a_colleague_took(workshop, owner):  # noqa: F811
-    product = shelf.save_product(workshop, owner, None, 0, PASTE).products[0].product
+    product = shelf.save_product(workshop, owner, product_id=None, version=0, fields=PASTE).products[0].product
     row = shelf.add_lot(workshop, owner, product.id, lot()).products[0].lots[0].lot
     seen = row.version
     with workshop.scope(owner) as scope:
-        move(scope, owner, row.id, -0.2, "used on job 7")
+        move(scope, owner, lot_id=row.id, amount=-0.2, reason="used on job 7")
     weighed = {"version": seen, "opened_on": None, "expires_on": None, "remaining": 0.9, "reason": "weighed"}
     with refuses(Refused, match="Lot A was changed meanwhile"):
         shelf.save_lot(workshop, owner, row.id, weighed)
@@ -356,7 +360,7 @@ def test_what_was_weighed_is_not_laid_over_what_a_colleague_took(workshop, owner
 
 def test_a_cut_sheet_belongs_to_the_job_of_its_address(workshop, owner):  # noqa: F811
     with pytest.raises((Refused, LookupError)):
-        cutting.cut_file(workshop, owner, uuid.uuid4(), uuid.uuid4(), "svg")
+        cutting.cut_file(workshop, owner, uuid.uuid4(), cut_id=uuid.uuid4(), form="svg")
 
 
 def test_moves_stand_in_the_database_whatever_the_code_does(workshop, owner, pads):  # noqa: F811

@@ -62,21 +62,29 @@ EDGE = versions.Edge(lambda record, version: b"{}", str)
 
 def draft(workshop, owner, job):
     """The record of a job that is not handed over."""
-    return versions.get_record(workshop, owner, job, EDGE).stands
+    return versions.get_record(workshop, owner, job, edge=EDGE).stands
 
 
-def upload(workshop, owner, job, side, data, name="log.csv"):
+def upload(workshop, owner, *, job, side, data, name="log.csv"):
     return logs.receive_log(
-        workshop, owner, job, side, io.BytesIO(data), expected=len(data), file_name=name, mapping={}, again=True
+        workshop,
+        owner,
+        job,
+        side=side,
+        stream=io.BytesIO(data),
+        expected=len(data),
+        file_name=name,
+        mapping={},
+        again=True,
     )
 
 
 def both_runs(workshop, owner, before=HOT, after=COOL, **fields):
     job = intake.create_job(workshop, owner, {**FIELDS, **fields}).job.id
-    measure.save_run(workshop, owner, job, "before", 0, RUN)
-    upload(workshop, owner, job, "before", log_bytes(before, seed=1))
-    measure.save_run(workshop, owner, job, "after", 0, RUN)
-    upload(workshop, owner, job, "after", log_bytes(after, seed=2))
+    measure.save_run(workshop, owner, job, side="before", version=0, fields=RUN)
+    upload(workshop, owner, job=job, side="before", data=log_bytes(before, seed=1))
+    measure.save_run(workshop, owner, job, side="after", version=0, fields=RUN)
+    upload(workshop, owner, job=job, side="after", data=log_bytes(after, seed=2))
     return job
 
 
@@ -93,7 +101,7 @@ def test_two_saves_of_one_version_get_one_success_and_one_clear_refusal(workshop
     def save(symptom):
         gate.wait()
         try:
-            intake.update_intake(workshop, owner, job, 1, {**FIELDS, "symptom": symptom})
+            intake.update_intake(workshop, owner, job, version=1, fields={**FIELDS, "symptom": symptom})
             return "saved"
         except Refused as error:
             return error.reason
@@ -123,7 +131,9 @@ def test_the_same_write_six_times_at_once_is_done_once_and_answered_six_times(wo
 
     def write(_):
         gate.wait()
-        return idempotency.once(workshop, owner, "key", "same request", create(workshop, owner, done))
+        return idempotency.once(
+            workshop, owner, key="key", request_sha256="same request", work=create(workshop, owner, done)
+        )
 
     with ThreadPoolExecutor(6) as pool:
         answers = list(pool.map(write, range(6)))
@@ -138,9 +148,9 @@ def test_a_write_that_breaks_off_leaves_neither_itself_nor_its_key(workshop, own
         raise OSError("the line broke")
 
     with pytest.raises(OSError, match="the line broke"):
-        idempotency.once(workshop, owner, "key", "request", half)
+        idempotency.once(workshop, owner, key="key", request_sha256="request", work=half)
     assert numbers(workshop, owner) == []
-    again = idempotency.once(workshop, owner, "key", "request", create(workshop, owner))
+    again = idempotency.once(workshop, owner, key="key", request_sha256="request", work=create(workshop, owner))
     assert numbers(workshop, owner) == [int(again.body)]
 
 
@@ -157,18 +167,18 @@ def test_a_server_that_dies_in_the_middle_leaves_no_key_behind(workshop, owner):
         return idempotency.Reply(201, "never kept")
 
     with pytest.raises(DBAPIError):
-        idempotency.once(workshop, owner, "key", "request", killed)
-    again = idempotency.once(workshop, owner, "key", "request", create(workshop, owner))
+        idempotency.once(workshop, owner, key="key", request_sha256="request", work=killed)
+    again = idempotency.once(workshop, owner, key="key", request_sha256="request", work=create(workshop, owner))
     assert numbers(workshop, owner) == [int(again.body)]
 
 
 def test_a_key_of_another_write_is_refused_and_an_old_one_is_forgotten(workshop, owner, monkeypatch):
-    first = idempotency.once(workshop, owner, "key", "one", create(workshop, owner))
+    first = idempotency.once(workshop, owner, key="key", request_sha256="one", work=create(workshop, owner))
     with refuses(Refused, match="used for another write"):
-        idempotency.once(workshop, owner, "key", "another", create(workshop, owner))
+        idempotency.once(workshop, owner, key="key", request_sha256="another", work=create(workshop, owner))
     later = idempotency.server_now() + idempotency.KEPT + timedelta(minutes=1)
     monkeypatch.setattr(idempotency, "server_now", lambda: later)
-    second = idempotency.once(workshop, owner, "key", "another", create(workshop, owner))
+    second = idempotency.once(workshop, owner, key="key", request_sha256="another", work=create(workshop, owner))
     assert int(second.body) == int(first.body) + 1
     with workshop.scope(owner) as scope:
         assert len(scope.session.scalars(scope.select(IdempotentReply)).all()) == 1
@@ -176,11 +186,16 @@ def test_a_key_of_another_write_is_refused_and_an_old_one_is_forgotten(workshop,
 
 def test_two_logs_dropped_at_once_leave_one_in_use(workshop, owner):
     job = intake.create_job(workshop, owner, FIELDS).job.id
-    measure.save_run(workshop, owner, job, "before", 0, RUN)
+    measure.save_run(workshop, owner, job, side="before", version=0, fields=RUN)
     logs = [log_bytes(HOT, seed=s) for s in (11, 12, 13)]
     with ThreadPoolExecutor(3) as pool:
         names = list(
-            pool.map(lambda i: upload(workshop, owner, job, "before", logs[i], f"{i}.csv").trace.file_name, range(3))
+            pool.map(
+                lambda i: (
+                    upload(workshop, owner, job=job, side="before", data=logs[i], name=f"{i}.csv").trace.file_name
+                ),
+                range(3),
+            )
         )
     assert sorted(names) == ["0.csv", "1.csv", "2.csv"]
     kept = measure.get_run(workshop, owner, job, "before").trace.file_name
@@ -195,7 +210,7 @@ def test_a_fault_while_storing_leaves_neither_row_nor_file(workshop, owner, monk
 
     monkeypatch.setattr("vividowl.store.files.os.replace", broken)
     with pytest.raises(OSError, match="No space left"):
-        upload(workshop, owner, job, "before", log_bytes(HOT))
+        upload(workshop, owner, job=job, side="before", data=log_bytes(HOT))
     assert [p for p in workshop.files.root.rglob("*") if p.is_file()] == []
     assert measure.get_run(workshop, owner, job, "before").trace is None
 
@@ -233,8 +248,8 @@ def test_a_fanless_device_is_compared_without_fan_and_noise(workshop, owner):
     )
     job = intake.create_job(workshop, owner, {**FIELDS, "fan": "no"}).job.id
     for side, device, seed in (("before", slim, 1), ("after", replace(slim, sink=1.6), 2)):
-        measure.save_run(workshop, owner, job, side, 0, RUN)
-        upload(workshop, owner, job, side, fanless_log(device, seed))
+        measure.save_run(workshop, owner, job, side=side, version=0, fields=RUN)
+        upload(workshop, owner, job=job, side=side, data=fanless_log(device, seed))
     found = verdict.get_verdict(workshop, owner, job).comparison
     assert found.verdict == "improved"
     assert found.effect("fan_speed").shown == found.effect("noise").shown == "not_known"
@@ -259,17 +274,17 @@ def test_a_new_room_changes_the_glance_and_the_verdict(workshop, owner):
     job = both_runs(workshop, owner)
     before = intake.get_job(workshop, owner, job).glance_before["rise_k"]
     version = measure.get_run(workshop, owner, job, "before").version
-    measure.save_run(workshop, owner, job, "before", version, {**RUN, "room_c": 26.0})
+    measure.save_run(workshop, owner, job, side="before", version=version, fields={**RUN, "room_c": 26.0})
     assert intake.get_job(workshop, owner, job).glance_before["rise_k"] == pytest.approx(before - 2, abs=0.11)
     version += 1
-    measure.save_run(workshop, owner, job, "before", version, {**RUN, "room_c": None})
+    measure.save_run(workshop, owner, job, side="before", version=version, fields={**RUN, "room_c": None})
     assert intake.get_job(workshop, owner, job).verdict == "cannot_be_compared"
 
 
 def test_taking_the_after_log_off_takes_the_verdict_with_it(workshop, owner):
     job = both_runs(workshop, owner)
     trace = measure.get_run(workshop, owner, job, "after").trace
-    measure.set_removed(workshop, owner, job, "after", "log", trace.id, True)
+    measure.set_removed(workshop, owner, job, side="after", what="log", row_id=trace.id, removed=True)
     view = intake.get_job(workshop, owner, job)
     assert (view.verdict, view.stage) == (None, "plan")
     with refuses(Refused, match="nothing to compare yet"):
@@ -279,16 +294,20 @@ def test_taking_the_after_log_off_takes_the_verdict_with_it(workshop, owner):
 def test_a_reading_of_another_run_cannot_be_touched_through_this_one(workshop, owner):
     job = both_runs(workshop, owner)
     run = measure.add_noise(
-        workshop, owner, job, "before", {"level_db": 50.0, "background_db": None, "place": "", "distance_m": None}
+        workshop,
+        owner,
+        job,
+        side="before",
+        fields={"level_db": 50.0, "background_db": None, "place": "", "distance_m": None},
     )
     with refuses(Refused, match="no such noise reading on this run"):
-        measure.set_removed(workshop, owner, job, "after", "noise", run.noise[0].id, True)
+        measure.set_removed(workshop, owner, job, side="after", what="noise", row_id=run.noise[0].id, removed=True)
 
 
 def test_a_record_lists_what_was_agreed_fitted_and_asked(workshop, owner):
     job = both_runs(workshop, owner)
     looked = {"cold_plate": "copper", "aluminium_near": "no", "parts_exposed": "yes", "insulation": "coat"}
-    planning.save_inspection(workshop, owner, job, 0, "cooler", looked)
+    planning.save_inspection(workshop, owner, job, version=0, goal="cooler", found=looked)
     fit.add_item(
         workshop,
         owner,
@@ -306,7 +325,7 @@ def test_a_record_lists_what_was_agreed_fitted_and_asked(workshop, owner):
     assert [i.product for i in record.items] == ["Quicksheen"]
     # handbook/life.md, common practice: alloy on copper asks for a yearly look, dust with nothing known too.
     assert record.proposal.months == 12
-    data, name = versions.record_pdf(workshop, owner, job, EDGE)
+    data, name = versions.record_pdf(workshop, owner, job, edge=EDGE)
     assert data.startswith(b"%PDF-")
     assert name == "record-1-draft.pdf"
 
@@ -335,7 +354,7 @@ def test_who_cannot_become_a_member(workshop, owner, change, says):
 
 def test_what_the_owner_accepted_stands_in_the_database(workshop, owner):
     job = intake.create_job(workshop, owner, {**FIELDS, "backup_done": "no"}).job.id
-    intake.acknowledge(workshop, owner, job, "backup", "owner accepts the risk")
+    intake.acknowledge(workshop, owner, job, rule="backup", words="owner accepts the risk")
     for attempt in ("UPDATE acknowledgement SET words = 'nothing'", "DELETE FROM acknowledgement"):
         with pytest.raises(DBAPIError, match="never changed or deleted"), workshop.database.session() as session:
             session.execute(text(attempt))

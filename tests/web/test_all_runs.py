@@ -8,7 +8,7 @@ from tests.logs import COOL, HOT, log_bytes
 from tests.web.conftest import Caller
 
 
-def further(ada, job, name, log, seed, like="after", **conditions):
+def further(ada, job, *, name, log, seed, like="after", **conditions):
     """A further run with its log; its key."""
     found = ada.call("POST", f"/api/jobs/{job}/all-runs", {"name": name, "like": like, **conditions}, status=201)
     key = next(r["key"] for r in found["runs"] if r["name"] == name)
@@ -30,7 +30,7 @@ def test_before_and_after_are_the_references_of_the_first_and_the_latest_state(a
 
 def test_a_further_run_takes_the_conditions_of_another_and_has_its_own_log_and_figures(ada):
     job = ada.served_job()
-    key = further(ada, job, "fan at full", COOL, 9, fan_setting="full", room_c=22.0)
+    key = further(ada, job, name="fan at full", log=COOL, seed=9, fan_setting="full", room_c=22.0)
     row = next(r for r in ada.call("GET", f"/api/jobs/{job}/all-runs")["runs"] if r["key"] == key)
     after = ada.call("GET", f"/api/jobs/{job}/runs/after")
     assert (row["side"], row["fan_setting"], row["room_c"]) == ("other", "full", 22.0)
@@ -87,7 +87,7 @@ def test_states_follow_each_other_and_keep_what_has_not_changed(ada):
         (3, "firmware", "1.12"),
     ]
     assert found["states"][2]["clean"] == "yes"
-    key = further(ada, job, "new firmware", COOL, 11)
+    key = further(ada, job, name="new firmware", log=COOL, seed=11)
     found = ada.call("GET", f"/api/jobs/{job}/all-runs")
     assert next(r for r in found["runs"] if r["key"] == key)["state_id"] == found["states"][2]["id"]
     moved = ada.call(
@@ -98,8 +98,8 @@ def test_states_follow_each_other_and_keep_what_has_not_changed(ada):
 
 def test_any_two_runs_are_compared_with_their_conditions(ada):
     job = ada.served_job()
-    same = further(ada, job, "again", COOL, 12)
-    other = further(ada, job, "fan at full", COOL, 13, fan_setting="full")
+    same = further(ada, job, name="again", log=COOL, seed=12)
+    other = further(ada, job, name="fan at full", log=COOL, seed=13, fan_setting="full")
     path = f"/api/jobs/{job}/compare?first=after&second="
     assert ada.call("GET", path + same)["verdict"] == "no_difference_shown"
     forbidden = ada.call("GET", path + other)
@@ -116,7 +116,7 @@ def test_materials_are_ranked_with_ties_and_what_else_differed_is_told(ada):
         body = {"cause": "attempt", "words": name}
         ada.call("POST", f"/api/jobs/{job}/states", body, status=201)
         for k in range(2):
-            further(ada, job, f"{name} {k}", replace(COOL, interface=interface), 20 + k, placement=name)
+            further(ada, job, name=f"{name} {k}", log=replace(COOL, interface=interface), seed=20 + k, placement=name)
     ranked = ada.call("GET", f"/api/jobs/{job}/rank?by=state&value=resistance_K_per_W")
     assert [g["place"] for g in ranked["groups"]][-1] > 1
     assert ranked["groups"][-1]["group"] == "1"
@@ -136,13 +136,13 @@ def test_ranking_and_verdict_say_the_same_of_the_same_pair_whatever_the_fan_did(
     means = {g["group"]: g["mean"] for g in ranked["groups"]}
     assert means["2"] - means["1"] == pytest.approx(pair["resistance_same_fan"]["difference"], abs=0.001)
     # Where the fan is what is ranked by, nothing takes it out.
-    further(ada, job, "fan fixed", replace(COOL, interface=0.2), 16, fan_setting="fixed 3000")
+    further(ada, job, name="fan fixed", log=replace(COOL, interface=0.2), seed=16, fan_setting="fixed 3000")
     assert ada.call("GET", f"/api/jobs/{job}/rank?by=fan&value=rise_K")["fan_rpm"] is None
 
 
 def test_a_further_run_is_taken_off_and_brought_back_and_before_stays(ada):
     job = ada.served_job()
-    key = further(ada, job, "spare", COOL, 15)
+    key = further(ada, job, name="spare", log=COOL, seed=15)
     path = f"/api/jobs/{job}/all-runs/{key}"
     assert len(ada.call("DELETE", path)["runs"]) == 2
     assert len(ada.call("POST", path + "/restore", {})["runs"]) == 3
@@ -152,7 +152,7 @@ def test_a_further_run_is_taken_off_and_brought_back_and_before_stays(ada):
 
 def test_runs_and_states_of_another_job_are_not_there(ada, stranger):
     job, other = ada.served_job(), ada.new_job(customer_name="Noor")["id"]
-    key = further(ada, job, "mine", HOT, 30)
+    key = further(ada, job, name="mine", log=HOT, seed=30)
     state = ada.call("GET", f"/api/jobs/{job}/all-runs")["states"][0]["id"]
     ada.problem("GET", f"/api/jobs/{other}/runs/{key}", status=404)
     ada.problem("POST", f"/api/jobs/{other}/all-runs", {"name": "x", "state_id": state}, status=404)

@@ -9,7 +9,7 @@ from tests.web.test_all_runs import further
 from vividowl.service.clock import server_now
 
 
-def visit(ada, device=None, before=HOT, after=COOL, seed=1, days_ago=0, **fields):
+def visit(ada, device=None, *, before=HOT, after=COOL, seed=1, days_ago=0, **fields):
     """A visit with both runs; its job as it was taken in."""
     known = {"device_id": device} if device else {}
     on = str(server_now().date() - timedelta(days=days_ago)) if days_ago else None
@@ -94,7 +94,7 @@ def test_the_room_of_a_further_run_does_not_decide_a_devices_limit(ada):
     visit(ada, device=first["device_id"], after=None, seed=5)
     second = ada.call("GET", f"/api/devices/{first['device_id']}")["visits"][1]["job_id"]
     limit = ada.call("GET", f"/api/devices/{first['device_id']}")["limit_k_per_w"]
-    further(ada, second, "in the sun", HOT, 9, like="before", room_c=38.0)
+    further(ada, second, name="in the sun", log=HOT, seed=9, like="before", room_c=38.0)
     assert ada.call("GET", f"/api/devices/{first['device_id']}")["limit_k_per_w"] == limit
     ada.save_run(second, "before", room_c=30.0)
     assert ada.call("GET", f"/api/devices/{first['device_id']}")["limit_k_per_w"] < limit

@@ -18,7 +18,7 @@ def at_speed(device, share):
 
 def test_two_groups_of_runs_are_compared_by_one_figure(ada):
     job = ada.served_job()
-    keys = [further(ada, job, f"run {i}", COOL, 60 + i) for i in range(2)]
+    keys = [further(ada, job, name=f"run {i}", log=COOL, seed=60 + i) for i in range(2)]
     path = f"/api/jobs/{job}/compare-groups?value=resistance_K_per_W&first=before"
     found = ada.call("GET", path + "".join(f"&second={k}" for k in ("after", *keys)))
     assert (found["first"]["n"], found["second"]["n"]) == (1, 3)
@@ -41,7 +41,14 @@ def test_noise_is_ranked_at_the_same_temperature_and_the_other_way_round(ada):
         body = {"cause": "attempt", "material": "paste_stiff", "product": product}
         ada.call("POST", f"/api/jobs/{job}/states", body, status=201)
         for turn, (share, level) in enumerate(((0.5, 37.0), (1.0, 52.0))):
-            key = further(ada, job, f"{product} {share}", at_speed(device, share), seed + turn, fan_setting=f"{share}")
+            key = further(
+                ada,
+                job,
+                name=f"{product} {share}",
+                log=at_speed(device, share),
+                seed=seed + turn,
+                fan_setting=f"{share}",
+            )
             ada.call("POST", f"/api/jobs/{job}/runs/{key}/noise", {"level_db": level, "place": "vent"}, status=201)
     rank = f"/api/jobs/{job}/rank?by=material&value="
     found = ada.call("GET", rank + "noise_at_matched_rise_db")
@@ -71,7 +78,10 @@ def with_columns(data, columns):
 def test_a_column_without_a_role_is_a_figure_by_its_name(ada):
     job = ada.served_job()
     places = (("lap", 24.0), ("stand", 21.0))
-    keys = [further(ada, job, p, COOL, 130 + i, placement=p, room_c=room) for i, (p, room) in enumerate(places)]
+    keys = [
+        further(ada, job, name=p, log=COOL, seed=130 + i, placement=p, room_c=room)
+        for i, (p, room) in enumerate(places)
+    ]
     for turn, (key, bay) in enumerate(zip(keys, (47.5, 41.5), strict=True)):
         more = {"Left bay [°C]": bay, "Fan steps": 3 + turn, "Words": "none"}
         ada.upload(job, key, with_columns(log_bytes(COOL, seed=140 + turn), more))
@@ -101,8 +111,8 @@ def test_runs_are_ranked_once_for_each_level_of_a_second_factor(ada):
         ada.call("POST", f"/api/jobs/{job}/states", body, status=201)
         for turn, share in enumerate((0.5, 1.0)):
             device = at_speed(replace(COOL, interface=0.13 - better), share)
-            further(ada, job, f"{product} {share}", device, seed + turn, fan_setting=f"{share}")
-    further(ada, job, "Quicksheen, silent", COOL, 170, fan_setting="silent")
+            further(ada, job, name=f"{product} {share}", log=device, seed=seed + turn, fan_setting=f"{share}")
+    further(ada, job, name="Quicksheen, silent", log=COOL, seed=170, fan_setting="silent")
     path = f"/api/jobs/{job}/rank-across?by=material&value=resistance_K_per_W&across="
     levels = {level["setting"]: level["ranking"] for level in ada.call("GET", path + "fan")["columns"]}
     for share in ("0.5", "1.0"):
@@ -160,7 +170,7 @@ def test_a_sheet_that_has_not_run_in_is_an_open_item_with_its_wait(ada, workshop
     assert ada.call("GET", f"{base}/open")["open"] == {"more": None, "wait_min": None, "due": None}
     for turn, (cycles, interface) in enumerate(((1, 0.312), (2, 0.240), (3, 0.197), (4, 0.171))):
         ada.call("POST", f"/api/jobs/{job}/states", {"cause": "cycled", "heat_cycles": cycles}, status=201)
-        further(ada, job, f"after {cycles}", replace(COOL, interface=interface), 92 + turn)
+        further(ada, job, name=f"after {cycles}", log=replace(COOL, interface=interface), seed=92 + turn)
     told = ada.call("GET", base)
     assert told["settled"] is False
     still = ada.call("GET", f"{base}/open")["open"]

@@ -10,7 +10,7 @@ DRY = replace(HOT, interface=0.6, sink=0.5, sustained_power=40.0)
 FRESH = replace(DRY, interface=0.15)
 
 
-def service(ada, serial, day, before, after, seed, model="Marrow 15"):
+def service(ada, serial, *, day, before, after, seed, model="Marrow 15"):
     """A visit with both runs, done on a day."""
     more = {"serial": serial, "done_on": day.isoformat(), "model": model}
     known = ada.call("GET", f"/api/devices?find={serial}")["devices"]
@@ -45,7 +45,7 @@ def test_nothing_is_told_of_an_empty_shop(ada):
 def test_gain_and_lasting_are_told_from_three_services_on(ada, stranger):
     first = date(2025, 5, 4)
     for i, serial in enumerate(("A-1", "B-2", "C-3")):
-        service(ada, serial, first, DRY, FRESH, 100 * i)
+        service(ada, serial, day=first, before=DRY, after=FRESH, seed=100 * i)
         if i == 1:
             # Two so far: counted, and nothing is told of them.
             (row,) = ada.call("GET", "/api/known")["models"]
@@ -60,7 +60,7 @@ def test_gain_and_lasting_are_told_from_three_services_on(ada, stranger):
     # A year on: one has lost most of it, two hold.
     later = first + timedelta(days=365)
     for i, (serial, now) in enumerate((("A-1", 0.55), ("B-2", 0.2), ("C-3", 0.18))):
-        service(ada, serial, later, replace(DRY, interface=now), FRESH, 1000 + 100 * i)
+        service(ada, serial, day=later, before=replace(DRY, interface=now), after=FRESH, seed=1000 + 100 * i)
     lasts = ada.call("GET", "/api/known")["materials"][0]["lasts"]
     assert (lasts["n"], lasts["gone"], lasts["median_months"]) == (3, 1, None)
     assert stranger.call("GET", "/api/known")["models"] == []

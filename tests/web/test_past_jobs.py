@@ -229,10 +229,10 @@ def test_what_was_worked_on_since_stays_when_its_list_goes(ada):
 def test_what_breaks_off_in_the_middle_leaves_nothing(ada, workshop, monkeypatch):
     found = bring(ada, as_list(*ROWS))
 
-    def breaks(*given):
-        if given[3] % 2 == 0:
+    def breaks(*given, number, **more):
+        if number % 2 == 0:
             raise ValueError("the machine stops here")
-        return usual(*given)
+        return usual(*given, number=number, **more)
 
     usual = taking._job_row
     monkeypatch.setattr(taking, "_job_row", breaks)
@@ -250,11 +250,11 @@ def test_nobody_waits_for_a_list_and_only_one_is_taken_in_at_a_time(app, ada, wo
     first, second = bring(ada, as_list(*ROWS)), bring(ada, as_list(ROWS[1].replace("78", "99")), "other.csv")
     reached, go_on, usual = threading.Event(), threading.Event(), taking._job_row
 
-    def slow(*given):
-        if given[3] == 2:
+    def slow(*given, number, **more):
+        if number == 2:
             reached.set()
             assert go_on.wait(20)
-        return usual(*given)
+        return usual(*given, number=number, **more)
 
     monkeypatch.setattr(taking, "_job_row", slow)
     beside = Caller(app).sign_in("ada")

@@ -127,7 +127,9 @@ class _Hand:
     def do(self, kind: str, data: dict[str, Any]) -> None:
         self.turn += 1
         sent = Sent(id=uuid.uuid4(), kind=kind, data=data, turn=self.turn, made_at=self.at)
-        batch = take_events(self.workshop, self.actor, self.job_id, TABLET, [sent], self.at, self.at)
+        batch = take_events(
+            self.workshop, self.actor, self.job_id, device=TABLET, sent=[sent], sent_at=self.at, received_at=self.at
+        )
         refusal = batch.taken[0].refusal
         if refusal is not None:
             raise ValueError(f"The demo's own bench is refused: {kind} {data}: {refusal['detail']}")
@@ -135,12 +137,12 @@ class _Hand:
     def photograph(self, clean: bool, what: str, step: str) -> None:
         for near in (True, False):
             photo, data = uuid.uuid4(), io.BytesIO(fins_picture(clean, near))
-            photos.receive_photo(self.workshop, self.actor, self.job_id, photo, data)
+            photos.receive_photo(self.workshop, self.actor, self.job_id, photo_id=photo, stream=data)
             self.do("photo", {"photo": str(photo), "what": what, "step": step})
 
 
 def play_bench(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, model: str, tale: BenchTale, began: datetime
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, model: str, tale: BenchTale, began: datetime
 ) -> None:
     """Work a list through, or as far as the tale goes."""
     bench_work.begin(workshop, actor, job_id, with_model=True, at=began)
@@ -183,4 +185,5 @@ def _due(workshop: Workshop, actor: Actor, job_id: uuid.UUID, kinds: Sequence[st
 def keep_model(workshop: Workshop, actor: Actor, job_id: uuid.UUID, notes: tuple[str, str]) -> None:
     """Keep what a job's bench has mapped for its model."""
     view = device_models.save_from_job(workshop, actor, job_id)
-    device_models.save_notes(workshop, actor, view.id, view.version, *notes)
+    torque, text = notes
+    device_models.save_notes(workshop, actor, model_id=view.id, version=view.version, torque_notes=torque, notes=text)

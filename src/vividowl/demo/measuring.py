@@ -44,6 +44,7 @@ def measure_run(
     workshop: Workshop,
     actor: Actor,
     job_id: uuid.UUID,
+    *,
     side: str,
     story: Story,
     trial: Trial,
@@ -53,7 +54,7 @@ def measure_run(
     """Measure one run as a trial says it."""
     version = measure.get_run(workshop, actor, job_id, side).version
     conditions = {**_NO_RECIPE, **story.recipe, **trial.recipe, "room_c": trial.room_c, "fan_blades": trial.blades}
-    measure.save_run(workshop, actor, job_id, side, version, conditions)
+    measure.save_run(workshop, actor, job_id, side=side, version=version, fields=conditions)
     turns = range(trial.repeats, -1, -1)
     traces = [
         simulate(
@@ -67,7 +68,7 @@ def measure_run(
         for turn in turns
     ]
     # By hand before by log: what is noted beside a log has the two runs of a job judged anew each time.
-    _by_hand(workshop, actor, job_id, side, trial, traces[-1], when, seed)
+    _by_hand(workshop, actor, job_id, side=side, trial=trial, trace=traces[-1], when=when, seed=seed)
     ending = "txt" if trial.style.delimiter == chr(9) else "csv"
     for turn, trace in zip(turns, traces, strict=True):
         repeat = turn < trial.repeats
@@ -78,8 +79,8 @@ def measure_run(
             workshop,
             actor,
             job_id,
-            side,
-            io.BytesIO(data),
+            side=side,
+            stream=io.BytesIO(data),
             expected=len(data),
             file_name=name,
             mapping={},
@@ -92,8 +93,8 @@ def measure_run(
             workshop,
             actor,
             job_id,
-            side,
-            io.BytesIO(data),
+            side=side,
+            stream=io.BytesIO(data),
             expected=len(data),
             file_name=f"{when:%Y%m%d}-{side}-frames.csv",
             mapping={},
@@ -105,6 +106,7 @@ def _by_hand(
     workshop: Workshop,
     actor: Actor,
     job_id: uuid.UUID,
+    *,
     side: str,
     trial: Trial,
     trace: Trace,
@@ -124,8 +126,8 @@ def _by_hand(
                 workshop,
                 actor,
                 job_id,
-                side,
-                {
+                side=side,
+                fields={
                     "level_db": round(level + off, 1),
                     "background_db": trial.background_db,
                     "place": "vent, mark on the mat",
@@ -151,8 +153,8 @@ def _by_hand(
                     workshop,
                     actor,
                     job_id,
-                    side,
-                    io.BytesIO(data),
+                    side=side,
+                    stream=io.BytesIO(data),
                     expected=len(data),
                     file_name=f"{when:%Y%m%d}-{side}-{name}.wav",
                     reference_db=None,
@@ -163,4 +165,6 @@ def _by_hand(
         reading_c = (
             value if value is not None else round(float(trace.channels[Role.EXHAUST_TEMPERATURE][late].mean()), 1)
         )
-        measure.add_spot(workshop, actor, job_id, side, {"spot": spot, "reading_c": reading_c, "place": place})
+        measure.add_spot(
+            workshop, actor, job_id, side=side, fields={"spot": spot, "reading_c": reading_c, "place": place}
+        )

@@ -104,7 +104,7 @@ def stock_the_shelf(workshop: Workshop, actor: Actor, day: date) -> Mapping[tupl
     """Put the products and their lots on the shelf. Returns the lots by product and code."""
     for name, kind, unit, price, low_at, sheet, own, lots in _PRODUCTS:
         fields = {"kind": kind, "name": name, "unit": unit, "own": own, "price_cents": price, "low_at": low_at, **sheet}
-        view = shelf.save_product(workshop, actor, None, 0, fields)
+        view = shelf.save_product(workshop, actor, product_id=None, version=0, fields=fields)
         product = next(p.product for p in view.products if p.product.name == name)
         for code, held, came, opened, expires in lots:
             shelf.add_lot(
@@ -123,7 +123,9 @@ def stock_the_shelf(workshop: Workshop, actor: Actor, day: date) -> Mapping[tupl
     return {(p.product.name, x.lot.code): x.lot.id for p in found.products for x in p.lots}
 
 
-def cut_for(workshop: Workshop, actor: Actor, job_id: uuid.UUID, product: str, rows: Sequence[dict[str, Any]]) -> None:
+def cut_for(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, product: str, rows: Sequence[dict[str, Any]]
+) -> None:
     """Cut pieces of a product for a job."""
     found = next(p.product for p in shelf.get_shelf(workshop, actor).products if p.product.name == product)
-    cutting.book(workshop, actor, job_id, found.id, rows, 0.2)
+    cutting.book(workshop, actor, job_id, product_id=found.id, rows=rows, kerf_mm=0.2)

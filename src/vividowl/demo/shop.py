@@ -50,7 +50,15 @@ def load_demo(
     played = stories()
     for index, story in enumerate(played):
         tell(f"demo job {index + 1} of {len(played)}")
-        _play(workshop, owner, story, day - timedelta(days=story.days_ago), 100 * index, lots, edge)
+        _play(
+            workshop,
+            owner,
+            story=story,
+            when=day - timedelta(days=story.days_ago),
+            seed=100 * index,
+            lots=lots,
+            edge=edge,
+        )
 
 
 # Models that are kept once a list was worked through, with what the shop notes of their screws and of them.
@@ -71,6 +79,7 @@ KEPT_MODELS = {
 def _play(
     workshop: Workshop,
     actor: Actor,
+    *,
     story: Story,
     when: datetime,
     seed: int,
@@ -79,7 +88,7 @@ def _play(
 ) -> None:
     job = intake.create_job(workshop, actor, {**story.intake, "device_id": _seen(workshop, actor, story)}).job
     for rule, words in story.agreed.items():
-        intake.acknowledge(workshop, actor, job.id, rule, words)
+        intake.acknowledge(workshop, actor, job.id, rule=rule, words=words)
     for offset, (side, trial) in enumerate((("before", story.before), ("after", story.after))):
         if side == "after" and story.found:
             _decide(workshop, actor, job.id, story)
@@ -89,9 +98,12 @@ def _play(
                     lot_id = lots.get((item["product"], item["lot"]))
                     fit.add_item(workshop, actor, job.id, {**item, "lot_id": lot_id})
                 if story.cut is not None:
-                    cut_for(workshop, actor, job.id, *story.cut)
+                    product, rows = story.cut
+                    cut_for(workshop, actor, job.id, product=product, rows=rows)
                 if story.bench is not None:
-                    play_bench(workshop, actor, job.id, job.model, story.bench, when + timedelta(hours=1))
+                    play_bench(
+                        workshop, actor, job.id, model=job.model, tale=story.bench, began=when + timedelta(hours=1)
+                    )
             version = intake.get_job(workshop, actor, job.id).job.version
             with rows_as_of(when + timedelta(hours=2)):
                 fit.save_fit(
@@ -104,22 +116,40 @@ def _play(
                     done=story.fit_done,
                 )
         if trial is not None:
-            measure_run(workshop, actor, job.id, side, story, trial, when + timedelta(hours=3 * offset), seed + offset)
-    moments = _further(workshop, actor, job.id, story, when + timedelta(hours=6), seed)
+            measure_run(
+                workshop,
+                actor,
+                job.id,
+                side=side,
+                story=story,
+                trial=trial,
+                when=when + timedelta(hours=3 * offset),
+                seed=seed + offset,
+            )
+    moments = _further(workshop, actor, job.id, story=story, when=when + timedelta(hours=6), seed=seed)
     if story.again is not None:
-        _once_more(workshop, actor, job.id, story, story.again, when + timedelta(hours=6), seed + 20, lots)
+        _once_more(
+            workshop,
+            actor,
+            job.id,
+            story=story,
+            again=story.again,
+            when=when + timedelta(hours=6),
+            seed=seed + 20,
+            lots=lots,
+        )
     if story.bench is not None and story.bench.began_min is not None:
         began = datetime.now(UTC) - timedelta(minutes=story.bench.began_min)
-        play_bench(workshop, actor, job.id, job.model, story.bench, began)
+        play_bench(workshop, actor, job.id, model=job.model, tale=story.bench, began=began)
     if story.bench is not None and not story.bench.until and job.model in KEPT_MODELS:
         keep_model(workshop, actor, job.id, KEPT_MODELS[job.model])
-    _date_back(workshop, actor, job, when, moments)
+    _date_back(workshop, actor, job, when=when, moments=moments)
     if story.price_cents is not None or story.handed_over:
         with rows_as_of(when + timedelta(hours=5) if story.handed_over else datetime.now(UTC)):
-            _hand_over(workshop, actor, job.id, story, edge)
+            _hand_over(workshop, actor, job.id, story=story, edge=edge)
 
 
-def _hand_over(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story, edge: Edge) -> None:
+def _hand_over(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, story: Story, edge: Edge) -> None:
     with workshop.scope(actor) as scope:
         record = record_of(workshop, scope, scope.get(Job, job_id))
         version, proposed_on = record.view.job.version, record.proposal.on
@@ -127,8 +157,8 @@ def _hand_over(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story
         workshop,
         actor,
         job_id,
-        version,
-        {"price_cents": story.price_cents, "next_service_on": proposed_on, "handover_note": story.note},
+        version=version,
+        given={"price_cents": story.price_cents, "next_service_on": proposed_on, "handover_note": story.note},
         handed_over=story.handed_over,
         why="",
         edge=edge,
@@ -143,7 +173,7 @@ def _seen(workshop: Workshop, actor: Actor, story: Story) -> uuid.UUID | None:
 
 
 def _further(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story, when: datetime, seed: int
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, story: Story, when: datetime, seed: int
 ) -> dict[str, datetime]:
     """Runs beside Before and After, some of which begin a state of the device; when each of them was."""
     moments: dict[str, datetime] = {}
@@ -152,14 +182,14 @@ def _further(
         at = when + timedelta(days=run.days, minutes=30 * turn)
         if run.cause is not None:
             with rows_as_of(at):
-                all_runs.add_state(workshop, actor, job_id, run.cause, run.changed)
+                all_runs.add_state(workshop, actor, job_id, cause=run.cause, changed=run.changed)
         found = all_runs.add_run(
             workshop, actor, job_id, name=run.name, state_id=None, conditions=run.recipe, like=like
         )
         recipe = replace(story, recipe={**story.recipe, **run.recipe})
         key = next(row.run.key for row in found.runs if row.run.name == run.name)
         moments[key] = at
-        measure_run(workshop, actor, job_id, key, recipe, run.trial, at, seed + 10 + turn)
+        measure_run(workshop, actor, job_id, side=key, story=recipe, trial=run.trial, when=at, seed=seed + 10 + turn)
     return moments
 
 
@@ -167,6 +197,7 @@ def _once_more(
     workshop: Workshop,
     actor: Actor,
     job_id: uuid.UUID,
+    *,
     story: Story,
     again: Again,
     when: datetime,
@@ -175,22 +206,22 @@ def _once_more(
 ) -> None:
     """A second attempt, after what the first one showed."""
     told = {"checks": again.checks, "print_score": again.print_score, "words": again.words}
-    attempts.save_attempt(workshop, actor, job_id, 1, 0, told)
+    attempts.save_attempt(workshop, actor, job_id, number=1, version=0, fields=told)
     beginning.begin_attempt(workshop, actor, job_id)
     for item in again.items:
         fit.add_item(workshop, actor, job_id, {**item, "lot_id": lots.get((item["product"], item["lot"]))})
     version = intake.get_job(workshop, actor, job_id).job.version
     fit.save_fit(workshop, actor, job_id, version, cleaned=list(story.cleaned), fit_note=story.fit_note, done=True)
-    measure_run(workshop, actor, job_id, "after", story, again.after, when, seed)
+    measure_run(workshop, actor, job_id, side="after", story=story, trial=again.after, when=when, seed=seed)
 
 
 def _decide(workshop: Workshop, actor: Actor, job_id: uuid.UUID, story: Story) -> None:
-    view = planning.save_inspection(workshop, actor, job_id, 0, story.goal, story.found)
+    view = planning.save_inspection(workshop, actor, job_id, version=0, goal=story.goal, found=story.found)
     if story.choice:
-        planning.choose(workshop, actor, job_id, view.plan.version, story.choice)
+        planning.choose(workshop, actor, job_id, version=view.plan.version, key=story.choice)
 
 
-def _date_back(workshop: Workshop, actor: Actor, job: Job, when: datetime, moments: Mapping[str, datetime]) -> None:
+def _date_back(workshop: Workshop, actor: Actor, job: Job, *, when: datetime, moments: Mapping[str, datetime]) -> None:
     """Jobs of the demo happened in the past; the use cases themselves know only the present."""
     with workshop.scope(actor) as scope:
         row = scope.get(Job, job.id)

@@ -64,7 +64,7 @@ def _arc(cx: float, cy: float, radius: float, share: float) -> str:
     return f"M{cx:.2f} {cy + radius:.2f}A{radius} {radius} 0 {int(long_way)} 1 {end}"
 
 
-def _eye(cx: float, cy: float, glance: Mapping[str, Any], colour: str, hollow: bool) -> list[Part]:
+def _eye(cx: float, cy: float, *, glance: Mapping[str, Any], colour: str, hollow: bool) -> list[Part]:
     r = 22.0
     if not glance.get("measured"):
         return [shape("circle", cx=cx, cy=cy, r=r, fill="none", stroke=RULE, stroke_width=2)]
@@ -89,7 +89,9 @@ def owl_svg(before: Mapping[str, Any], after: Mapping[str, Any], verdict: str | 
     """Two eyes: left before, right after. Ring is rise over room (full circle 90 K), pupil is noise, a lid that
     covers the upper half is heat holding it back."""
     parts = [path("M6 4Q34 17 60 13Q86 17 114 4", fill="none", stroke=INK, stroke_width=3.4, stroke_linecap="round")]
-    parts += _eye(32, 42, before, BEFORE, True) + _eye(88, 42, after, AFTER, False)
+    parts += _eye(32, 42, glance=before, colour=BEFORE, hollow=True) + _eye(
+        88, 42, glance=after, colour=AFTER, hollow=False
+    )
     if verdict is not None:
         fill = "none" if verdict.endswith("_if_same") else INK
         parts.append(path(BEAKS[verdict], fill=fill, stroke=INK, stroke_width=1.6))
@@ -117,7 +119,15 @@ def ladder_svg(before: Ladder | None, after: Ladder | None, culprit: str | None)
     ):
         if ladder is None:
             continue
-        parts += _one_ladder(ladder, x, floor, scale, colour, hollow, culprit if word == "before" else None)
+        parts += _one_ladder(
+            ladder,
+            x,
+            floor=floor,
+            scale=scale,
+            colour=colour,
+            hollow=hollow,
+            culprit=culprit if word == "before" else None,
+        )
         watts = say("drawing-watts", power_w=ladder.power or None)
         parts.append(words(x + 36, floor + 20, say(f"side-{word}"), size=14, fill=colour, anchor="middle"))
         parts.append(words(x + 36, floor + 35, watts, size=14, fill=colour, anchor="middle"))
@@ -132,7 +142,7 @@ def ladder_svg(before: Ladder | None, after: Ladder | None, culprit: str | None)
 
 
 def _one_ladder(
-    ladder: Ladder, x: float, floor: float, scale: float, colour: str, hollow: bool, culprit: str | None
+    ladder: Ladder, x: float, *, floor: float, scale: float, colour: str, hollow: bool, culprit: str | None
 ) -> list[Part]:
     parts, last_name = [], floor + 18
     wide = 72.0

@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from functools import partial
+from typing import Any
 
 from vividowl.core.quantities.errors import CoreError
 from vividowl.core.quantities.words import Words
@@ -27,8 +29,5 @@ class FormatError(CoreError):
 
     def __reduce__(self) -> tuple[object, ...]:
         """Exceptions with named arguments do not travel between processes by themselves."""
-        return _again, (self.message, self.remedy, self.line, self.headers, self.reason)
-
-
-def _again(message: Words, remedy: Words, line: int | None, headers: tuple[str, ...], reason: str) -> FormatError:
-    return FormatError(message, remedy=remedy, line=line, headers=headers, reason=reason)
+        named: dict[str, Any] = {n: getattr(self, n) for n in ("remedy", "line", "headers", "reason")}
+        return partial(FormatError, self.message, **named), ()

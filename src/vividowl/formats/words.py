@@ -38,7 +38,7 @@ def day(value: date | None) -> Words:
     return format_date(value, "long", locale=locale()) if value is not None else say("words-not-set")
 
 
-def item_words(target: str, kind: str, product: str, lot: str, amount: float | None, unit: str, known: str) -> Words:
+def item_words(target: str, kind: str, *, product: str, lot: str, amount: float | None, unit: str, known: str) -> Words:
     """One fitted item as a sentence."""
     spare = spare_pieces(kind, target, amount, unit)
     amount = None if amount is None else amount - spare

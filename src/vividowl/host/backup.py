@@ -232,7 +232,7 @@ def read_backup(cluster: Cluster, files: Path, source: Path) -> Restored:
                     f"The database in {source} cannot be read ({error}). Nothing was replaced."
                 ) from error
             coming = root / FILES if about.get("with_files", True) else files
-            restored = _looked_through(source, url, about, rows, coming)
+            restored = _looked_through(source, url, about=about, rows=rows, files=coming)
             if coming != files:
                 _lay_over(coming, files)
             cluster.swap_databases(COMING, GOING)
@@ -240,7 +240,7 @@ def read_backup(cluster: Cluster, files: Path, source: Path) -> Restored:
 
 
 def _looked_through(
-    source: Path, url: str, about: Mapping[str, Any], rows: Mapping[str, int] | None, files: Path
+    source: Path, url: str, *, about: Mapping[str, Any], rows: Mapping[str, int] | None, files: Path
 ) -> Restored:
     """Count, bring to today's schema, and see that every kept file is there."""
     database = Database(url)

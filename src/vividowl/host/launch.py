@@ -203,7 +203,7 @@ def _network(options: argparse.Namespace, where: Places) -> Network | None:
     return network(where, bind=options.bind, hosts=options.host, port=options.lan_port)
 
 
-def _serve(where: Places, workshop: Workshop, port: int, net: Network | None, reached: Mapping[str, Any]) -> None:
+def _serve(where: Places, workshop: Workshop, *, port: int, net: Network | None, reached: Mapping[str, Any]) -> None:
     from vividowl.host.serving import make_server  # here, since it loads the server
 
     _, nothing = accounts.state(workshop)
@@ -259,7 +259,7 @@ def run(options: argparse.Namespace, port: int | None) -> None:
         if port is not None:
             keeper.start()
             tidy(where, workshop)
-            _serve(where, workshop, port, net, reached)
+            _serve(where, workshop, port=port, net=net, reached=reached)
     finally:
         closing.set()
         if keeper.ident is not None:

@@ -255,7 +255,14 @@ def make_server(
     server.request_queue_size = WAITING_MOST
     server.max_request_body_size = BODY_MOST
     server.gateway, server.ConnectionClass = _Gateway, _Connection
-    server.hub = Hub(workshop.database.feed, news_bytes, HELLO, STILL_HERE, HEARTBEAT_S, partial(still_open, workshop))
+    server.hub = Hub(
+        workshop.database.feed,
+        news_bytes,
+        hello=HELLO,
+        still=STILL_HERE,
+        heartbeat_s=HEARTBEAT_S,
+        may_listen=partial(still_open, workshop),
+    )
     server.watch = Watch()
     server.prepare()
     return server

@@ -43,6 +43,7 @@ class Hub:
         self,
         feed: Feed,
         written: Callable[[News], bytes],
+        *,
         hello: bytes,
         still: bytes,
         heartbeat_s: float,

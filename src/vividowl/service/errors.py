@@ -3,10 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
+from functools import partial
 from typing import Any
 
 from vividowl.core.quantities.words import Words
 from vividowl.formats.errors import FormatError
+
+_NAMED = ("field", "remedy", "reason", "stage", "extra")
 
 
 class Refused(Exception):  # noqa: N818 - reads as what it says
@@ -35,7 +38,7 @@ class Refused(Exception):  # noqa: N818 - reads as what it says
 
     def __reduce__(self) -> tuple[object, ...]:
         """Exceptions with named arguments do not travel between processes by themselves."""
-        return _again, (self.kind, self.detail, self.field, self.remedy, self.reason, self.stage, self.extra)
+        return partial(Refused, self.kind, self.detail, **{n: getattr(self, n) for n in _NAMED}), ()
 
 
 def refused_file(error: FormatError, field: str, reason: str = "") -> Refused:
@@ -48,9 +51,3 @@ def refused_file(error: FormatError, field: str, reason: str = "") -> Refused:
         reason=error.reason or reason,
         extra={"headers": list(error.headers)} if error.headers else None,
     )
-
-
-def _again(
-    kind: str, detail: Words, field: str, remedy: Words, reason: str, stage: str, extra: Mapping[str, Sequence[Any]]
-) -> Refused:
-    return Refused(kind, detail, field=field, remedy=remedy, reason=reason, stage=stage, extra=extra)

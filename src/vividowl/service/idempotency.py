@@ -29,7 +29,7 @@ class Reply:
     body: str
 
 
-def once(workshop: Workshop, actor: Actor, key: str, request_sha256: str, work: Callable[[], Reply]) -> Reply:
+def once(workshop: Workshop, actor: Actor, *, key: str, request_sha256: str, work: Callable[[], Reply]) -> Reply:
     """Do a write once. Claim, work and answer are one transaction: what breaks off in between leaves no claim.
 
     A second request with the same key waits for the first and gets its answer.

@@ -15,12 +15,7 @@ from sqlalchemy import Engine, create_engine, text
 from sqlalchemy.exc import SQLAlchemyError
 from sqlalchemy.orm import Session, sessionmaker
 
-import vividowl.store.bench
-import vividowl.store.counter
-import vividowl.store.deciding
-import vividowl.store.keys
-import vividowl.store.past
-import vividowl.store.records  # noqa: F401 - their tables belong to the metadata
+from vividowl.store import bench, counter, deciding, keys, past, records  # noqa: F401 - tables of the metadata
 from vividowl.store.base import count_versions
 from vividowl.store.feed import Feed
 

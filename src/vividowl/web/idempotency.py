@@ -30,7 +30,9 @@ def idempotent(view: View) -> View:
             response = make_response(view(*args, **kwargs))
             return idempotency.Reply(response.status_code, response.get_data(as_text=True))
 
-        reply = idempotency.once(workshop(), actor(), key, hashlib.sha256(told).hexdigest(), work)
+        reply = idempotency.once(
+            workshop(), actor(), key=key, request_sha256=hashlib.sha256(told).hexdigest(), work=work
+        )
         return Response(reply.body, status=reply.status, mimetype="application/json")
 
     return once  # type: ignore[return-value]

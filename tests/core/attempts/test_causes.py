@@ -37,7 +37,7 @@ def reading(device, seed=1):
 
 
 def whole(read):
-    return resistance(read, ROOM_C, Tolerances())
+    return resistance(read, ROOM_C, tol=Tolerances())
 
 
 def attempt(after, kinds, **more):

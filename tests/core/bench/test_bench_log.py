@@ -222,7 +222,7 @@ def test_own_steps_are_added_and_survive_a_new_plan():
     hand = Hand().until("cover_off")
     own = {"id": "own1", "stage": "open", "text": "Photograph the sticker below the fan"}
     hand.do("step_added", step=own, after="cover_off")
-    fresh = make_steps("laptop", ALLOY, PLACES, 50)
+    fresh = make_steps("laptop", ALLOY, places=PLACES, school_percent=50)
     hand.do("replanned", steps=[told(s) for s in fresh], device=told(device_of("laptop", ALLOY)))
     names = [s.id for s in hand.state.steps]
     assert names.index("own1") == names.index("cover_off") + 1
@@ -323,7 +323,7 @@ def test_an_own_step_marks_nothing_for_the_rules():
 def test_a_plan_for_alloy_after_the_paste_step_asks_for_the_alloy_step_and_its_rules():
     hand = Hand(PASTE).until("covered")
     work = replace(ALLOY, opened=hand.state.opened, lifted=hand.state.lifted)
-    steps = make_steps("laptop", work, tuple(PLACES), 50)
+    steps = make_steps("laptop", work, places=tuple(PLACES), school_percent=50)
     hand.do("replanned", steps=[told(s) for s in steps], device=told(device_of("laptop", work)))
     assert hand.state.outcomes["apply_cpu_die_paste_stiff_0"].how == "done"
     assert "apply_cpu_die_gallium_alloy_0" not in hand.state.outcomes
@@ -340,7 +340,7 @@ def closed(work=PASTE):
 
 
 def again(hand, number=2, work=PASTE):
-    steps = make_steps("laptop", work, tuple(hand.state.places.values()), 50)
+    steps = make_steps("laptop", work, places=tuple(hand.state.places.values()), school_percent=50)
     return hand.do(
         "attempt", number=number, steps=[told(s) for s in steps], device=told(device_of("laptop", work)), plan="repaste"
     )

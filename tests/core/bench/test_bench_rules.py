@@ -55,13 +55,13 @@ def test_what_a_tube_still_holds():
 def test_the_school_follows_die_and_paste(width, length, stiff, bare, school):
     # handbook/materials.md, common practice: line from an aspect of 1.6, cross for stiff pastes, film surest on bare
     # dies.
-    advice = choose_school(width, length, stiff, bare)
+    advice = choose_school(width, length, stiff=stiff, bare_die=bare)
     assert advice.school is school
     assert len(sentence(advice.reason)) > 20
 
 
 def test_the_shops_own_way_wins():
-    advice = choose_school(15, 13, True, default=School.BEAD)
+    advice = choose_school(15, 13, stiff=True, default=School.BEAD)
     assert advice.school is School.BEAD
     assert "own way" in sentence(advice.reason)
 
@@ -138,25 +138,25 @@ def test_life_by_kind_school_and_plate():
     assert [interface_months(own, s) for s in LifeSchool] == [6, 9, 12]
     assert interface_months(material("gallium_alloy", {"life_months": 6.0}), cold_plate="nickel") == 6
     day = date(2026, 3, 31)
-    assert next_service(day, "normal", (material("paste_soft"),), LifeSchool.CAREFUL).months == 12
+    assert next_service(day, "normal", interfaces=(material("paste_soft"),), school=LifeSchool.CAREFUL).months == 12
 
 
 def test_drift_that_comes_sooner_than_dust_counts():
-    found = next_service(date(2026, 1, 1), "normal", (), months_left=10.0)
+    found = next_service(date(2026, 1, 1), "normal", interfaces=(), months_left=10.0)
     assert (found.months, "drift" in sentence(found.reason)) == (10, True)
     assert found.by_drift == date(2026, 11, 1)
-    later = next_service(date(2026, 1, 1), "normal", (), months_left=40.0)
+    later = next_service(date(2026, 1, 1), "normal", interfaces=(), months_left=40.0)
     assert (later.months, later.by_drift) == (12, date(2029, 5, 1))
 
 
 def test_what_the_own_services_lasted_counts_where_it_comes_first():
     paste = material("paste_stiff")
     own = OwnServices(paste.words, 7, 8.4)
-    found = next_service(date(2026, 1, 1), "normal", (paste,), own=[own])
+    found = next_service(date(2026, 1, 1), "normal", interfaces=(paste,), own=[own])
     assert found.months == 8
     assert "of 7 own services" in sentence(found.reason)
     # They say when half of the gain was gone; what comes sooner still comes first.
-    assert next_service(date(2026, 1, 1), "pets", (paste,), own=[own]).months == 6
+    assert next_service(date(2026, 1, 1), "pets", interfaces=(paste,), own=[own]).months == 6
 
 
 # ---- price ----
@@ -264,5 +264,5 @@ def test_delidding_asks_which_glue():
 
 
 def test_a_dose_for_both_faces_fits_the_tube_it_comes_from():
-    one = dose(15.5, 15.5, 30, 0.5, 6.4, 2)
+    one = dose(15.5, 15.5, film_um=30, waste=0.5, density_g_ml=6.4, faces=2)
     assert left_in_tube(1.0, one.mass_g).doses == math.floor(1.0 / one.mass_g)

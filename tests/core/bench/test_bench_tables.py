@@ -23,7 +23,7 @@ FINE = dict.fromkeys(CHECKS, "fine")
 
 
 def ids(work, kind="laptop", **more):
-    return [s.id for s in make_steps(kind, work, PLACES, 50, **more)]
+    return [s.id for s in make_steps(kind, work, places=PLACES, school_percent=50, **more)]
 
 
 def test_the_list_follows_the_order_of_work():
@@ -53,7 +53,7 @@ def test_the_list_follows_the_order_of_work():
 
 def test_alloy_is_insulated_in_two_layers_fifteen_minutes_apart_then_checked():
     # handbook/materials.md: conformal coat two layers 15 min apart; common practice, no source.
-    steps = {s.id: s for s in make_steps("laptop", ALLOY, PLACES, 50)}
+    steps = {s.id: s for s in make_steps("laptop", ALLOY, places=PLACES, school_percent=50)}
     names = list(steps)
     assert names.index("cleaned") < names.index("coat_1") < names.index("coat_2") < names.index("insulated")
     assert names.index("insulated") < names.index("apply_cpu_die_gallium_alloy_0")
@@ -70,7 +70,7 @@ def test_an_old_coat_is_only_looked_at():
 
 def test_a_sheet_is_chilled_peeled_twice_and_burnt_in():
     # handbook/materials.md: fridge 30 min; judged only after burn-in; common practice, no source.
-    steps = {s.id: s for s in make_steps("laptop", SHEET, PLACES, 50)}
+    steps = {s.id: s for s in make_steps("laptop", SHEET, places=PLACES, school_percent=50)}
     assert steps["chill"].wait_min == 30
     assert list(steps).index("film_off_0") < list(steps).index("cooler_on")
     assert steps["burn_in"].wait_min == 40
@@ -81,13 +81,15 @@ def test_every_kind_of_part_has_its_step_and_the_dose_of_the_plan():
     for kind in kinds:
         target = "cpu_die" if kind in ("phase_change_paste", "paste_soft") else "memory"
         work = Work(parts=(PlannedPart(target=target, kind=kind, words="Something", dose="4 g", school="", index=3),))
-        (step,) = [s for s in make_steps("laptop", work, PLACES, 70) if s.part == 3]
+        (step,) = [s for s in make_steps("laptop", work, places=PLACES, school_percent=70) if s.part == 3]
         assert sentence(step.material) == "Something, 4 g"
         assert step.task in TASKS
 
 
 def test_a_fanless_device_has_no_fan_to_turn():
-    (step,) = [s for s in make_steps("laptop", PASTE, PLACES, 50, fanless=True) if s.id == "dust_out"]
+    (step,) = [
+        s for s in make_steps("laptop", PASTE, places=PLACES, school_percent=50, fanless=True) if s.id == "dust_out"
+    ]
     assert step.acts == ("dust_out",)
     assert "fan" not in sentence(step.text)
 
@@ -95,7 +97,7 @@ def test_a_fanless_device_has_no_fan_to_turn():
 @pytest.mark.parametrize(("kind", "battery"), [("laptop", True), ("handheld", True), ("console", False)])
 def test_the_power_button_is_held_only_with_the_battery_off(kind, battery):
     # handbook/order-of-work.md, common practice: with a battery in, the button starts many laptops.
-    steps = make_steps(kind, PASTE, PLACES, 50)
+    steps = make_steps(kind, PASTE, places=PLACES, school_percent=50)
     (held,) = [s for s in steps if "hold the power button" in sentence(s.text)]
     assert (held.id == "battery_off") == battery
     assert any("battery_off" in s.acts for s in steps) == battery
@@ -105,7 +107,7 @@ def test_solvent_leaves_in_the_open_and_nothing_but_a_removed_cooler_is_warmed()
     tube = PlannedPart(
         target="cpu_die", kind="phase_change_paste", words="from a tube", dose="0.1 g", school="", index=0
     )
-    steps = make_steps("laptop", Work(parts=(tube,)), PLACES, 50)
+    steps = make_steps("laptop", Work(parts=(tube,)), places=PLACES, school_percent=50)
     spread = next(s for s in steps if s.wait == "solvent")
     assert spread.wait_min == WAITS["solvent"].minutes
     assert "never a board, a battery or a kitchen oven" in sentence(spread.caution)
@@ -120,13 +122,14 @@ def test_cleaning_alone_puts_nothing_on():
 
 def test_accepted_hazards_are_read_once_more_first():
     assert (
-        sentence(make_steps("laptop", Work(gates=("The skin gets warm.",)), PLACES, 50)[0].why) == "The skin gets warm."
+        sentence(make_steps("laptop", Work(gates=("The skin gets warm.",)), places=PLACES, school_percent=50)[0].why)
+        == "The skin gets warm."
     )
 
 
 def test_the_school_of_tightening_is_told_at_the_cooler():
     for school, words in ((50, "half the turns each"), (70, "70 % of the turns each")):
-        (step,) = [s for s in make_steps("laptop", PASTE, PLACES, school) if s.id == "cooler_on"]
+        (step,) = [s for s in make_steps("laptop", PASTE, places=PLACES, school_percent=school) if s.id == "cooler_on"]
         assert words in sentence(step.why)
         assert "do not force" in sentence(step.caution)
 
@@ -142,7 +145,7 @@ def test_steps_of_the_model_stand_behind_their_anchor_or_at_the_end_of_their_sta
 
 
 def test_a_shops_own_order_is_kept_unless_a_rule_would_break():
-    steps, device = make_steps("laptop", PASTE, PLACES, 50), Device()
+    steps, device = make_steps("laptop", PASTE, places=PLACES, school_percent=50), Device()
     names = [s.id for s in steps]
     later = [n for n in names if n != "dust_out"]
     later.insert(later.index("cleaned") + 1, "dust_out")
@@ -158,7 +161,7 @@ def test_a_shops_own_order_is_kept_unless_a_rule_would_break():
 
 def test_no_list_breaks_a_rule_by_itself():
     for work in (PASTE, ALLOY, SHEET, Work()):
-        steps = make_steps("laptop", work, PLACES, 50)
+        steps = make_steps("laptop", work, places=PLACES, school_percent=50)
         facts, device = frozenset(), device_of("laptop", work)
         for step in steps:
             assert breached(step.acts, facts, device) is None, step.id
@@ -276,7 +279,9 @@ def test_a_wheel_is_offered_at_an_outer_screw_without_power_only():
     laptop, console = Device(), Device(has_battery=False)
 
     def offered(place, acts, facts, device):
-        return "wheel. " in " ".join(sentence(s) for s in recovery("stripped_screw", place, acts, facts, device))
+        return "wheel. " in " ".join(
+            sentence(s) for s in recovery("stripped_screw", place, acts=acts, facts=facts, device=device)
+        )
 
     assert offered(cover, (), off, laptop)
     assert offered(None, ("cover_screws_out",), off, laptop)
@@ -296,17 +301,19 @@ def test_a_wait_is_ended_early_for_a_reason_of_its_own():
 
 def test_causes_come_from_the_map_first():
     results = {**FINE, "wireless": "fails"}
-    causes = likely_causes(results, PLACES, [], {"ant": 9, "fan": 9})
+    causes = likely_causes(results, PLACES, open_places=[], unplugged_in={"ant": 9, "fan": 9})
     assert sentence(causes[0].text) == "The white antenna was unplugged in step 9: look whether it sits."
     assert causes[0].from_map
     assert not causes[-1].from_map
-    still_off = likely_causes(results, PLACES, ["ant"], {"ant": 9})
+    still_off = likely_causes(results, PLACES, open_places=["ant"], unplugged_in={"ant": 9})
     assert sentence(still_off[0].text) == "The white antenna is still unplugged."
-    assert likely_causes(FINE, PLACES, ["ant"], {"ant": 9}) == ()
+    assert likely_causes(FINE, PLACES, open_places=["ant"], unplugged_in={"ant": 9}) == ()
 
 
 def test_hot_dies_after_a_film_that_was_told_name_it():
-    causes = likely_causes({**FINE, "temperatures": "fails"}, PLACES, [], {}, ["second_film"])
+    causes = likely_causes(
+        {**FINE, "temperatures": "fails"}, PLACES, open_places=[], unplugged_in={}, breaches=["second_film"]
+    )
     assert "second film was left on" in sentence(causes[0].text)
 
 
@@ -343,9 +350,9 @@ def test_a_dose_reads_well():
 @pytest.mark.parametrize("clean", [True, False])
 def test_a_device_without_a_fan_has_none_to_turn_or_to_clean(clean):
     work = replace(PASTE, clean=clean)
-    fanless = make_steps("laptop", work, [], 50, fanless=True)
+    fanless = make_steps("laptop", work, places=[], school_percent=50, fanless=True)
     assert not any("fan_free" in s.acts or "fan" in s.id for s in fanless)
-    assert any("fan_free" in s.acts for s in make_steps("laptop", work, [], 50))
+    assert any("fan_free" in s.acts for s in make_steps("laptop", work, places=[], school_percent=50))
 
 
 def test_a_shim_is_laid_on_paste_or_glued_as_the_plan_says():
@@ -353,7 +360,11 @@ def test_a_shim_is_laid_on_paste_or_glued_as_the_plan_says():
         shim = PlannedPart(
             target="memory", kind="copper_shim", words="copper shim", dose="1 piece", school="", index=0, bond=bond
         )
-        return [sentence(s.text) for s in make_steps("laptop", Work(parts=(shim,)), PLACES, 50) if s.part == 0]
+        return [
+            sentence(s.text)
+            for s in make_steps("laptop", Work(parts=(shim,)), places=PLACES, school_percent=50)
+            if s.part == 0
+        ]
 
     assert "paste that does not conduct on both its faces" in " ".join(said("paste"))
     assert " ".join(said("glue")).startswith("Glue the shim")

@@ -209,7 +209,7 @@ class Adversary(RuleBasedStateMachine):
     def plan_anew(self, work):
         state = self.hand.state
         work = replace(work, opened=state.opened, lifted=state.lifted)
-        steps = make_steps(self.kind, work, tuple(state.places.values()), 50)
+        steps = make_steps(self.kind, work, places=tuple(state.places.values()), school_percent=50)
         self.attempt("replanned", steps=[told(s) for s in steps], device=told(device_of(self.kind, work)))
 
     @rule(place=st.sampled_from(PLACES), out=st.booleans())
@@ -309,13 +309,13 @@ def test_a_plan_that_needs_no_die_leaves_the_cooler_on(work):
 @pytest.mark.parametrize("work", [*STAY_ON.values(), Work(parts=(PASTE, SECOND, PAD), new_fan=True)])
 def test_nothing_needs_a_hand_inside_after_the_battery_plug_or_the_power(work, kind):
     """order-of-work.md: all connected, battery last, then power; common practice, no source."""
-    assert not hands_under_power([s.id for s in make_steps(kind, work, PLACES, 50)])
+    assert not hands_under_power([s.id for s in make_steps(kind, work, places=PLACES, school_percent=50)])
 
 
 def test_a_plan_that_lays_something_after_power_opens_the_device_anew():
     hand = Hand(Work(parts=(PASTE,))).until("cover_screws_in")
     work = Work(parts=(PASTE, PAD), opened=True)
-    steps = make_steps("laptop", work, PLACES, 50)
+    steps = make_steps("laptop", work, places=PLACES, school_percent=50)
     hand.do("replanned", steps=[told(s) for s in steps], device=told(device_of("laptop", work)))
     left = [s.id for s in hand.state.steps if s.id not in hand.state.outcomes]
     opens = ["power_off", "cover_screws_out", "cover_off", "battery_off"]
@@ -379,12 +379,18 @@ def test_what_a_shim_is_planned_on_is_done_before_it_is_glued():
         shift="shifted 2 mm to the right",
         insulate=True,
     )
-    steps = {s.id: s for s in make_steps("laptop", Work(parts=(shim, replace(PASTE, index=1))), PLACES, 50)}
+    steps = {
+        s.id: s
+        for s in make_steps("laptop", Work(parts=(shim, replace(PASTE, index=1))), places=PLACES, school_percent=50)
+    }
     names = list(steps)
     assert names.index("shim_guard_0") < names.index("shim_print_0") < names.index("apply_other_copper_shim_0")
     assert "putty" in sentence(steps["shim_print_0"].text)
     assert "2 mm to the right" in sentence(steps["apply_other_copper_shim_0"].material)
-    plain = [s.id for s in make_steps("laptop", Work(parts=(replace(shim, insulate=False),)), PLACES, 50)]
+    plain = [
+        s.id
+        for s in make_steps("laptop", Work(parts=(replace(shim, insulate=False),)), places=PLACES, school_percent=50)
+    ]
     assert "shim_guard_0" not in plain
 
 
@@ -436,7 +442,7 @@ def test_a_story_does_not_put_power_on_a_bare_die():
 def test_alloy_after_paste_is_another_step_and_asks_for_clean_faces_again():
     alloy = Work(parts=(replace(PASTE, kind="gallium_alloy"),), insulation="coat", insulated_now=True, lifted=True)
     hand = Hand(Work(parts=(PASTE,))).until("covered")
-    steps = make_steps("laptop", alloy, PLACES, 50)
+    steps = make_steps("laptop", alloy, places=PLACES, school_percent=50)
     hand.do("replanned", steps=[told(s) for s in steps], device=told(device_of("laptop", alloy)))
     open_ = [s.id for s in hand.state.steps if s.id not in hand.state.outcomes]
     assert open_[:2] == ["cleaned", "coat_1"]
@@ -446,7 +452,9 @@ def test_alloy_after_paste_is_another_step_and_asks_for_clean_faces_again():
 
 def test_a_plan_that_no_longer_lifts_still_brings_the_cooler_back():
     hand = Hand(Work(parts=(PASTE,))).until("look")
-    steps = make_steps("laptop", Work(), PLACES, 50)  # as if nobody had told that the cooler is off
+    steps = make_steps(
+        "laptop", Work(), places=PLACES, school_percent=50
+    )  # as if nobody had told that the cooler is off
     hand.do("replanned", steps=[told(s) for s in steps], device=told(device_of("laptop", Work())))
     names = [s.id for s in hand.state.steps]
     assert names.index("again_cleaned_1") < names.index("again_applied_1") < names.index("again_cooler_on_1")

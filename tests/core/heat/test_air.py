@@ -60,7 +60,7 @@ def test_property_louder_and_quieter_cancel(change):
 
 def test_published_hot_exhaust_paradox_is_explained():
     # handbook/curve.md: exhaust 52 to 56 degC in a 30 degC room, 53.7 to 48.1 dB; 26/22 = 1.18.
-    found = judge_exhaust(52, 30, 56, 30, 48.1 - 53.7)
+    found = judge_exhaust(52, 30, after_c=56, after_room_c=30, level_change_db=48.1 - 53.7)
     assert found is not None
     assert found.explained
     assert found.measured_ratio == pytest.approx(1.18, abs=0.005)
@@ -68,14 +68,14 @@ def test_published_hot_exhaust_paradox_is_explained():
 
 
 def test_a_hotter_exhaust_that_the_fan_does_not_explain_is_a_warning():
-    found = judge_exhaust(50, 25, 60, 25, -1.0)
+    found = judge_exhaust(50, 25, after_c=60, after_room_c=25, level_change_db=-1.0)
     assert found is not None
     assert not found.explained
     assert "check power, seating and vents" in sentence(found.text)
 
 
 def test_more_watts_explain_a_hotter_exhaust():
-    found = judge_exhaust(50, 25, 58, 25, 0.0, power_ratio=1.35)
+    found = judge_exhaust(50, 25, after_c=58, after_room_c=25, level_change_db=0.0, power_ratio=1.35)
     assert found is not None
     assert found.explained
     assert "1.35 times the watts" in sentence(found.text)
@@ -84,18 +84,18 @@ def test_more_watts_explain_a_hotter_exhaust():
 
 def test_a_logged_fan_explains_a_hotter_exhaust_without_any_noise():
     # Same watts in 80 % of the air: 25 K become 31.25 (first law; flow as the speed, fan laws).
-    found = judge_exhaust(50, 25, 56.2, 25, None, fan_ratio=0.8)
+    found = judge_exhaust(50, 25, after_c=56.2, after_room_c=25, level_change_db=None, fan_ratio=0.8)
     assert found.explained
     assert found.allowed_ratio == pytest.approx(1.25)
     assert "the fan at 80 % of its speed accounts for 1.25 times" in sentence(found.text)
     # A meter that heard it louder is not believed before the log.
-    assert judge_exhaust(50, 25, 56.2, 25, 3.0, fan_ratio=0.8).explained
-    assert not judge_exhaust(50, 25, 60, 25, None, fan_ratio=1.0).explained
-    unknown = judge_exhaust(50, 25, 60, 25, None)
+    assert judge_exhaust(50, 25, after_c=56.2, after_room_c=25, level_change_db=3.0, fan_ratio=0.8).explained
+    assert not judge_exhaust(50, 25, after_c=60, after_room_c=25, level_change_db=None, fan_ratio=1.0).explained
+    unknown = judge_exhaust(50, 25, after_c=60, after_room_c=25, level_change_db=None)
     assert unknown.explained is None
     assert "Neither noise nor fan speed tells why" in sentence(unknown.text)
 
 
 @pytest.mark.parametrize("after", [49.0, 50.0, 51.5])
 def test_a_cooler_or_equal_exhaust_needs_no_word(after):
-    assert judge_exhaust(50, 25, after, 25, -6) is None
+    assert judge_exhaust(50, 25, after_c=after, after_room_c=25, level_change_db=-6) is None

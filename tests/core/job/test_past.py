@@ -16,7 +16,7 @@ R = PastRole
 
 def row(*, order=DayOrder.DAY_FIRST, kind="other", **cells):
     cells = {"day": date(2024, 5, 3), "model": "Marrow 17", **cells}
-    return past_job(list(cells.values()), [R(role) for role in cells], order, kind, TODAY)
+    return past_job(list(cells.values()), [R(role) for role in cells], order=order, kind=kind, today=TODAY)
 
 
 def words(job):
@@ -188,9 +188,13 @@ def test_kind_where_the_row_names_it_and_where_not():
     assert row().kind == "other"
     assert row(kind="laptop").kind == "laptop"
     cells = [date(2024, 5, 3), "Marrow 17", "a console"]
-    assert past_job(cells, [R.DAY, R.MODEL, R.KIND], DayOrder.UNKNOWN, "laptop", TODAY).kind == "console"
+    assert (
+        past_job(cells, [R.DAY, R.MODEL, R.KIND], order=DayOrder.UNKNOWN, kind="laptop", today=TODAY).kind == "console"
+    )
     cells[2] = "tower"
-    assert past_job(cells, [R.DAY, R.MODEL, R.KIND], DayOrder.UNKNOWN, "laptop", TODAY).kind == "laptop"
+    assert (
+        past_job(cells, [R.DAY, R.MODEL, R.KIND], order=DayOrder.UNKNOWN, kind="laptop", today=TODAY).kind == "laptop"
+    )
 
 
 def test_two_rows_that_say_the_same_have_the_same_sign():

@@ -20,15 +20,15 @@ from vividowl.core.quantities.errors import OutOfRange
 
 def test_ten_microlitres_are_a_bead_of_2_7_mm():
     # handbook/materials.md, common practice: 10 µL is a 2.7 mm bead; geometry of a ball says the same.
-    found = dose(20.0, 10.0, 50.0, 0.0, 2.5)
+    found = dose(20.0, 10.0, film_um=50.0, waste=0.0, density_g_ml=2.5)
     assert found.volume_ul == pytest.approx(10.0)
     assert found.bead_diameter_mm == pytest.approx(2.7, abs=0.05)
     assert found.mass_g == pytest.approx(0.025)
 
 
 def test_both_faces_take_twice_and_waste_is_on_top():
-    one = dose(15, 13, 30, 0.0, 6.4)
-    assert dose(15, 13, 30, 0.5, 6.4, faces=2).volume_ul == pytest.approx(3 * one.volume_ul)
+    one = dose(15, 13, film_um=30, waste=0.0, density_g_ml=6.4)
+    assert dose(15, 13, film_um=30, waste=0.5, density_g_ml=6.4, faces=2).volume_ul == pytest.approx(3 * one.volume_ul)
 
 
 @pytest.mark.parametrize(
@@ -115,7 +115,7 @@ def test_nickel_grows_by_faradays_law():
     assert FARADAY == 96485.33212
     assert faraday_rate_um_h(1.0) / 60 == pytest.approx(0.205, abs=0.0005)
     assert 1.2 / (faraday_rate_um_h(1.0) / 60) == pytest.approx(5.9, abs=0.05)
-    found = plating_time(PlatingMethod.ELECTROLYTIC, 12.0, 1.0)
+    found = plating_time(PlatingMethod.ELECTROLYTIC, 12.0, current_density_a_dm2=1.0)
     assert found.hours == pytest.approx(12.0 / found.rate_um_h)
 
 

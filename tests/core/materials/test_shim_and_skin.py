@@ -40,7 +40,7 @@ def test_chains_of_a_textbook_wall():
 
 def test_the_shim_of_the_handbook():
     # handbook/materials.md, common practice: 2.96 K/W of pad, 0.011 of copper plus 0.05 of films, 8 W drop by 23 K.
-    gain = shim_gain(15, 15, 8.0, 2000, 3.0, 1000)
+    gain = shim_gain(15, 15, power=8.0, pad_um=2000, pad_conductivity=3.0, shim_um=1000)
     assert gain.pad_resistance == pytest.approx(2.96, abs=0.005)
     assert layer_resistance(1000, 390, 225) == pytest.approx(0.011, abs=0.0005)
     assert gain.shim_resistance == pytest.approx(0.011 + 0.05, abs=0.002)
@@ -48,51 +48,98 @@ def test_the_shim_of_the_handbook():
 
 
 def test_a_shim_wider_than_its_package_is_refused_and_the_next_size_is_not():
-    wide = shim_fit(20, 20, 18, 18, 9, 9)
+    wide = shim_fit(20, 20, package_width_mm=18, package_length_mm=18, die_width_mm=9, die_length_mm=9)
     assert not wide.fits
     assert "2 mm wider than the package" in sentence(wide.reason)
-    assert shim_fit(15, 15, 18, 18, 9, 9).fits
+    assert shim_fit(15, 15, package_width_mm=18, package_length_mm=18, die_width_mm=9, die_length_mm=9).fits
 
 
 def test_an_off_centre_die_must_stay_covered():
-    assert shim_fit(12, 12, 18, 18, 9, 9, offset_x_mm=1.5).fits
-    assert shim_fit(12, 12, 18, 18, 9, 9, offset_x_mm=4.5).fits  # the shim follows the die to the package's edge
-    bare = shim_fit(6, 12, 18, 18, 9, 9)
+    assert shim_fit(
+        12, 12, package_width_mm=18, package_length_mm=18, die_width_mm=9, die_length_mm=9, offset_x_mm=1.5
+    ).fits
+    assert shim_fit(
+        12, 12, package_width_mm=18, package_length_mm=18, die_width_mm=9, die_length_mm=9, offset_x_mm=4.5
+    ).fits  # the shim follows the die to the package's edge
+    bare = shim_fit(6, 12, package_width_mm=18, package_length_mm=18, die_width_mm=9, die_length_mm=9)
     assert not bare.fits
     assert bare.uncovered_mm == pytest.approx(1.5)
     with refuses(OutOfRange, match="reaches beyond its package of 18 mm"):
-        shim_fit(12, 12, 18, 18, 9, 9, offset_y_mm=5.0)
+        shim_fit(12, 12, package_width_mm=18, package_length_mm=18, die_width_mm=9, die_length_mm=9, offset_y_mm=5.0)
 
 
 def test_a_shim_that_has_to_be_shifted_says_by_how_much_and_which_way():
     # By hand: package 20, shim 15, die 8 mm, 5 mm off. It covers from 5 - 3.5 = 1.5 mm on, the package lets it go to
     # 2.5 mm; two edges at once.
-    found = shim_fit(15, 15, 20, 20, 8, 8, offset_x_mm=5.0, offset_y_mm=-5.0)
+    found = shim_fit(
+        15,
+        15,
+        package_width_mm=20,
+        package_length_mm=20,
+        die_width_mm=8,
+        die_length_mm=8,
+        offset_x_mm=5.0,
+        offset_y_mm=-5.0,
+    )
     assert found.fits
     assert (found.place_x_mm, found.place_y_mm) == pytest.approx((2.5, -2.5))
     assert "only when it is shifted 2.5 mm to the right (1.5 to 2.5 mm)" in sentence(found.reason)
     assert "2.5 mm away from you (1.5 to 2.5 mm)" in sentence(found.shift)
-    assert "left" in sentence(shim_fit(15, 15, 20, 20, 8, 8, offset_x_mm=-5.0).shift)
-    assert "towards you" in sentence(shim_fit(15, 15, 20, 20, 8, 8, offset_y_mm=5.0).shift)
-    assert shim_fit(15, 15, 20, 20, 8, 8, offset_x_mm=3.0).shift == ""  # in the middle it covers to 3.5 mm
+    assert "left" in sentence(
+        shim_fit(
+            15, 15, package_width_mm=20, package_length_mm=20, die_width_mm=8, die_length_mm=8, offset_x_mm=-5.0
+        ).shift
+    )
+    assert "towards you" in sentence(
+        shim_fit(
+            15, 15, package_width_mm=20, package_length_mm=20, die_width_mm=8, die_length_mm=8, offset_y_mm=5.0
+        ).shift
+    )
+    assert (
+        shim_fit(
+            15, 15, package_width_mm=20, package_length_mm=20, die_width_mm=8, die_length_mm=8, offset_x_mm=3.0
+        ).shift
+        == ""
+    )  # in the middle it covers to 3.5 mm
 
 
 def test_bare_neighbours_are_named():
-    near = shim_fit(18, 18, 18, 18, 9, 9, neighbours_mm=0.5)
+    near = shim_fit(
+        18, 18, package_width_mm=18, package_length_mm=18, die_width_mm=9, die_length_mm=9, neighbours_mm=0.5
+    )
     assert near.fits
     assert "insulate them" in sentence(near.reason)
     # 12 mm in the middle of 18 leaves 3 + 0.5 mm; moved by 3 mm over its die it leaves 0.5 mm on that side.
-    assert "insulate" not in sentence(shim_fit(12, 12, 18, 18, 9, 9, neighbours_mm=0.5).reason)
-    assert "0.5 mm from where the shim lies" in sentence(shim_fit(12, 12, 18, 18, 9, 9, 3.0, neighbours_mm=0.5).reason)
+    assert "insulate" not in sentence(
+        shim_fit(
+            12, 12, package_width_mm=18, package_length_mm=18, die_width_mm=9, die_length_mm=9, neighbours_mm=0.5
+        ).reason
+    )
+    assert "0.5 mm from where the shim lies" in sentence(
+        shim_fit(
+            12,
+            12,
+            package_width_mm=18,
+            package_length_mm=18,
+            die_width_mm=9,
+            die_length_mm=9,
+            offset_x_mm=3.0,
+            neighbours_mm=0.5,
+        ).reason
+    )
 
 
 def test_a_clamped_plate_bends_as_the_textbook_says():
     # By hand: D = 70e9 * 1e-9 / (12 * 0.91) = 6.41 N m; c = 0.0072 * 0.04 / 6.41 = 0.0449 mm/N. A pad 0.25 mm proud
     # that
     # would press with 10 N has 0.025 mm/N, so the cover takes 0.25 * 0.0449 / 0.0699 mm of it.
-    assert cover_bulge_mm(10.0, 0.25, "aluminium", 1.0, 200.0) == pytest.approx(0.1606, abs=0.0005)
-    assert cover_bulge_mm(10.0, 0.25, "aluminium", 4.0, 200.0) < 0.01
-    assert cover_bulge_mm(1e3, 0.25, "plastic", 1.0, 200.0) == pytest.approx(0.25, abs=0.001)
+    assert cover_bulge_mm(10.0, 0.25, material="aluminium", thickness_mm=1.0, short_mm=200.0) == pytest.approx(
+        0.1606, abs=0.0005
+    )
+    assert cover_bulge_mm(10.0, 0.25, material="aluminium", thickness_mm=4.0, short_mm=200.0) < 0.01
+    assert cover_bulge_mm(1e3, 0.25, material="plastic", thickness_mm=1.0, short_mm=200.0) == pytest.approx(
+        0.25, abs=0.001
+    )
 
 
 def test_an_annular_fin_is_what_the_reference_library_computes():
@@ -101,20 +148,25 @@ def test_an_annular_fin_is_what_the_reference_library_computes():
     efficiency = fin_efficiency_Kern_Kraus(2 * inner, 2 * outer, t, k, h / 2)
     fin = efficiency * h * math.pi * (outer**2 - inner**2)
     wanted = 1.0 / (h * math.pi * inner**2 + fin)
-    got = cover_resistance("aluminium", 1.0, math.pi * outer**2 * 1e6, math.pi * inner**2 * 1e6, "stand")
+    got = cover_resistance(
+        "aluminium", 1.0, cover_mm2=math.pi * outer**2 * 1e6, patch_mm2=math.pi * inner**2 * 1e6, placement="stand"
+    )
     assert got == pytest.approx(wanted, rel=2e-3)
 
 
 def test_a_perfect_conductor_spreads_over_the_whole_cover():
     area = 40_000.0
-    plate = cover_resistance("aluminium", 10.0, area, area / 2, "desk")
+    plate = cover_resistance("aluminium", 10.0, cover_mm2=area, patch_mm2=area / 2, placement="desk")
     assert plate == pytest.approx(1.0 / (PLACEMENTS["desk"] * area * 1e-6), rel=0.02)
 
 
 @pytest.mark.parametrize("placement", PLACEMENTS)
 def test_plastic_keeps_a_hot_spot_where_metal_does_not(placement):
     metal, plastic = (
-        skin_temperature(4.0, 25, m, 1.5, 60_000, 1500, placement).skin_c for m in ("aluminium", "plastic")
+        skin_temperature(
+            4.0, 25, material=m, thickness_mm=1.5, cover_mm2=60_000, patch_mm2=1500, placement=placement
+        ).skin_c
+        for m in ("aluminium", "plastic")
     )
     assert plastic > metal + 10
 
@@ -128,8 +180,12 @@ def test_limits_of_touch():
 
 
 def test_a_lap_is_judged_by_hours_and_a_dock_by_a_touch():
-    lap = skin_temperature(3.0, 25, "aluminium", 1.0, 60_000, 1500, "lap")
-    dock = skin_temperature(3.0, 25, "aluminium", 1.0, 60_000, 1500, "dock")
+    lap = skin_temperature(
+        3.0, 25, material="aluminium", thickness_mm=1.0, cover_mm2=60_000, patch_mm2=1500, placement="lap"
+    )
+    dock = skin_temperature(
+        3.0, 25, material="aluminium", thickness_mm=1.0, cover_mm2=60_000, patch_mm2=1500, placement="dock"
+    )
     assert (lap.limit_c, dock.limit_c) == (43, 51)
     assert not lap.allowed
     assert dock.allowed
@@ -147,7 +203,7 @@ def test_coupling_lets_a_fanless_machine_hold_what_the_trade_sees():
     # On the desk, with two fifths of the heat having gone through that cover before, the chain gives 14 W.
     interface, behind, rise = 0.8, 8.4, 95.0 - 25.0
     pad = layer_resistance(1000, 6.0, 40 * 40)
-    cover = cover_resistance("aluminium", 0.8, 290 * 195, 40 * 40, "desk")
+    cover = cover_resistance("aluminium", 0.8, cover_mm2=290 * 195, patch_mm2=40 * 40, placement="desk")
     before = rise / (interface + behind)
     after = rise / (interface + in_parallel([behind / (1 - 0.4), pad + cover]))
     assert before == pytest.approx(7.6, abs=0.2)
@@ -168,9 +224,19 @@ def test_a_free_cover_gives_off_what_a_warm_plate_of_the_reference_library_does(
     ("call", "text"),
     [
         (lambda: touch_limit("mithril", 10), "“mithril” is no cover known here; allowed: aluminium"),
-        (lambda: skin_temperature(3, 25, "steel", 1, 60_000, 1500, "moon"), "“moon” is no placement"),
-        (lambda: skin_temperature(3, 25, "steel", 1, 1000, 1500, "lap"), "allowed are 10 to 1000 mm²"),
-        (lambda: shim_gain(0, 15, 8, 2000, 3, 1000), "allowed are 1 to 200 mm"),
+        (
+            lambda: skin_temperature(
+                3, 25, material="steel", thickness_mm=1, cover_mm2=60_000, patch_mm2=1500, placement="moon"
+            ),
+            "“moon” is no placement",
+        ),
+        (
+            lambda: skin_temperature(
+                3, 25, material="steel", thickness_mm=1, cover_mm2=1000, patch_mm2=1500, placement="lap"
+            ),
+            "allowed are 10 to 1000 mm²",
+        ),
+        (lambda: shim_gain(0, 15, power=8, pad_um=2000, pad_conductivity=3, shim_um=1000), "allowed are 1 to 200 mm"),
     ],
 )
 def test_what_cannot_be_is_refused_with_its_limit(call, text):
@@ -179,18 +245,30 @@ def test_what_cannot_be_is_refused_with_its_limit(call, text):
 
 
 def test_a_pad_that_is_no_thicker_than_its_gap_presses_nothing_out():
-    assert cover_bulge_mm(10.0, 0.0, "aluminium", 1.0, 200.0) == 0.0
-    assert cover_bulge_mm(0.0, 0.25, "aluminium", 1.0, 200.0) == 0.0
+    assert cover_bulge_mm(10.0, 0.0, material="aluminium", thickness_mm=1.0, short_mm=200.0) == 0.0
+    assert cover_bulge_mm(0.0, 0.25, material="aluminium", thickness_mm=1.0, short_mm=200.0) == 0.0
 
 
 def test_a_pad_over_all_of_the_cover_has_no_fin_around_it():
     area = 20_000.0
-    whole = cover_resistance("plastic", 1.5, area, area, "desk")
+    whole = cover_resistance("plastic", 1.5, cover_mm2=area, patch_mm2=area, placement="desk")
     assert whole == pytest.approx(1.0 / (PLACEMENTS["desk"] * area * 1e-6))
 
 
 def test_a_battery_at_the_pad_gets_the_pads_rise_and_one_far_away_on_plastic_next_to_none():
-    near, far = (skin_temperature(4.0, 25, "plastic", 0.3, 400_000, 1500, "desk", battery_mm=mm) for mm in (0.0, 300.0))
+    near, far = (
+        skin_temperature(
+            4.0,
+            25,
+            material="plastic",
+            thickness_mm=0.3,
+            cover_mm2=400_000,
+            patch_mm2=1500,
+            placement="desk",
+            battery_mm=mm,
+        )
+        for mm in (0.0, 300.0)
+    )
     assert near.battery_c == pytest.approx(near.high_c, abs=0.1)
     assert far.battery_c == pytest.approx(25.0, abs=0.5)
-    assert cover_resistance("plastic", 0.3, 400_000, 1500, "desk") > 0
+    assert cover_resistance("plastic", 0.3, cover_mm2=400_000, patch_mm2=1500, placement="desk") > 0

@@ -188,10 +188,10 @@ def test_a_cover_is_a_chain_of_pad_and_plate():
 
 def test_more_watts_or_a_better_way_warm_the_cover():
     found = Inspection(cover=COVER, place="dock")
-    cool, warm = (cover_skin(found, p, 5.0, 24.0) for p in (8.0, 16.0))
+    cool, warm = (cover_skin(found, p, behind=5.0, room_c=24.0) for p in (8.0, 16.0))
     assert warm.skin_c - 24.0 == pytest.approx(2 * (cool.skin_c - 24.0))
-    assert cover_skin(found, 8.0, 2.0, 24.0).skin_c < cool.skin_c
-    assert cover_skin(Inspection(), 8.0, 5.0, 24.0) is None
+    assert cover_skin(found, 8.0, behind=2.0, room_c=24.0).skin_c < cool.skin_c
+    assert cover_skin(Inspection(), 8.0, behind=5.0, room_c=24.0) is None
 
 
 def test_a_cover_without_its_temperature_is_not_known_and_stops():
@@ -216,14 +216,16 @@ def test_the_pad_of_a_cover_comes_from_its_gap_and_must_not_push_it_out():
 
 def test_the_upper_end_of_the_skin_counts_and_the_battery_is_cooler_than_the_pad():
     found = Inspection(cover=COVER, place="dock")
-    skin = cover_skin(found, 12.0, 5.0, 24.0, power_u=1.0)
-    sure = cover_skin(found, 12.0, 5.0, 24.0)
+    skin = cover_skin(found, 12.0, behind=5.0, room_c=24.0, power_u=1.0)
+    sure = cover_skin(found, 12.0, behind=5.0, room_c=24.0)
     assert skin.low_c < skin.skin_c < skin.high_c
     assert sure.high_c < skin.high_c
     # JCGM 100: 2 (T - room) sqrt((1/12)^2 + 0.2^2), worked by hand.
     assert skin.high_c - skin.skin_c == pytest.approx(2 * (skin.skin_c - 24.0) * 0.21667, rel=1e-3)
     assert 24.0 < skin.battery_c < skin.high_c
-    under = cover_skin(Inspection(cover=replace(COVER, battery_mm=-5.0), place="dock"), 12.0, 5.0, 24.0, power_u=1.0)
+    under = cover_skin(
+        Inspection(cover=replace(COVER, battery_mm=-5.0), place="dock"), 12.0, behind=5.0, room_c=24.0, power_u=1.0
+    )
     assert under.battery_c == pytest.approx(under.high_c)
 
 

@@ -233,7 +233,7 @@ def test_a_density_that_nobody_has_is_refused():
 # ---- options and their order ----
 
 
-def candidates(known, materials=("paste_stiff", "gallium_alloy"), cents=None, acks=None, blocked=(), life=None):
+def candidates(known, materials=("paste_stiff", "gallium_alloy"), *, cents=None, acks=None, blocked=(), life=None):
     options = make_options(Situation(die_materials={k: material(k) for k in materials}, undervolt_mv=60))
     found = predict(known, options, 1)
     return [

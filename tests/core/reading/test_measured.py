@@ -104,14 +104,14 @@ def test_same_temperature_more_watts_is_the_gain_it_is(mild):
 
 def test_the_resistance_at_another_fan_speed(mild):
     reading = read_trace(simulate(mild, room_c=24, seed=1), 24)
-    of, rpm = resistance(reading, 24, Tolerances()), reading.stats[Role.FAN_SPEED].mean
-    assert at_fan_speed(of, rpm, rpm, 0.7 * of.value).value == pytest.approx(of.value)
+    of, rpm = resistance(reading, 24, tol=Tolerances()), reading.stats[Role.FAN_SPEED].mean
+    assert at_fan_speed(of, rpm, wanted_rpm=rpm, behind=0.7 * of.value).value == pytest.approx(of.value)
     behind = 0.7 * of.value
-    slower = at_fan_speed(of, rpm, rpm / 1.44, behind)
+    slower = at_fan_speed(of, rpm, wanted_rpm=rpm / 1.44, behind=behind)
     # Behind the interface the resistance goes with 1/sqrt(N): 1.2 times.
     assert slower.value - of.value == pytest.approx(0.2 * behind)
     assert slower.drift > of.drift
-    assert at_fan_speed(of, rpm, 0.0, 0.5) is None
+    assert at_fan_speed(of, rpm, wanted_rpm=0.0, behind=0.5) is None
 
 
 RESULTS = [

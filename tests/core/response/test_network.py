@@ -68,7 +68,7 @@ def step_log(terms, power, *, lead_s=40, load_s=1500, tail_s=0, interval_s=1.0, 
 def test_published_three_exponentials_of_nist_lanczos3():
     x = np.arange(24) * 0.05
     fit = fit_exponentials(
-        lambda taus: np.exp(-x[:, None] / taus), LANCZOS_Y, [0.15, 0.4, 1.2], tolerance=1e-15, bounds=(1e-3, 1e3)
+        lambda taus: np.exp(-x[:, None] / taus), LANCZOS_Y, guess=[0.15, 0.4, 1.2], tolerance=1e-15, bounds=(1e-3, 1e3)
     )
     # Certified to 11 digits, of which a double-precision search reaches six on so flat a floor.
     assert fit.cost == pytest.approx(LANCZOS_SSR, rel=1e-6)

@@ -13,7 +13,7 @@ from vividowl.core.runs.groups import Method
 from vividowl.words import sentence
 
 
-def course(cycles, end=0.45, span=0.20, tau=3.0, scatter=0.004, seed=1):
+def course(cycles, end=0.45, *, span=0.20, tau=3.0, scatter=0.004, seed=1):
     rng = np.random.default_rng(seed)
     return [end + span * math.exp(-c / tau) + rng.normal(0, scatter) for c in cycles]
 

@@ -30,7 +30,7 @@ def coded(values, levels):
 
 def test_published_by_hand():
     # Box, Hunter and Hunter: effect of a factor, half of the difference of effects for two. 60 52 66 40.
-    found = factor_effects(["paste", "dust"], grid(*TWO), [60.0, 52.0, 66.0, 40.0])
+    found = factor_effects(["paste", "dust"], grid(*TWO), values=[60.0, 52.0, 66.0, 40.0])
     got = effects(found)
     assert got["paste"].effect == pytest.approx((66 + 40) / 2 - (60 + 52) / 2)
     assert got["dust"].effect == pytest.approx((52 + 40) / 2 - (60 + 66) / 2)
@@ -58,7 +58,7 @@ def test_published_factorial_with_interactions_against_statsmodels(drop):
 
     frame = pandas.DataFrame({"a": a, "b": b, "c": c, "y": y})
     theirs = smf.ols("y ~ (a + b + c) ** 2", frame).fit()
-    found = factor_effects(["a", "b", "c"], cells, y)
+    found = factor_effects(["a", "b", "c"], cells, values=y)
     for term, e in effects(found).items():
         assert e.effect == pytest.approx(2 * theirs.params[term], abs=1e-9)
         factor = max(2.0, float(t.ppf(0.975, theirs.df_resid)))
@@ -70,7 +70,7 @@ def test_three_levels_go_from_the_first_to_each_other():
     cells = grid(("low", "middle", "full"), ("old", "new"), times=2)
     value = {"low": 80.0, "middle": 74.0, "full": 70.0}
     y = [value[f] - (10.0 if p == "new" else 0.0) + (0.1 if k % 2 else -0.1) for k, (f, p) in enumerate(cells)]
-    found = factor_effects(["fan", "paste"], cells, y)
+    found = factor_effects(["fan", "paste"], cells, values=y)
     fan = [e for e in found.effects if e.term == "fan"]
     assert [(e.low, e.high) for e in fan] == [(("low",), ("middle",)), (("low",), ("full",))]
     assert [e.effect for e in fan] == pytest.approx([-6.0, -10.0])
@@ -84,7 +84,7 @@ def test_three_levels_go_from_the_first_to_each_other():
 
 def test_a_missing_run_is_named_and_its_interaction_is_not_known():
     cells = [("old", "dusty"), ("old", "dusty"), ("new", "dusty"), ("old", "clean")]
-    found = factor_effects(["paste", "dust"], cells, [90.0, 91.0, 70.0, 84.0])
+    found = factor_effects(["paste", "dust"], cells, values=[90.0, 91.0, 70.0, 84.0])
     assert found.missing == (("new", "clean"),)
     assert found.needed == 1
     got = effects(found)
@@ -99,7 +99,7 @@ def test_a_missing_run_is_named_and_its_interaction_is_not_known():
 
 def test_what_was_always_changed_together_has_no_number():
     cells = [("f1", "0", "old"), ("f2", "-80", "old"), ("f1", "0", "new"), ("f2", "-80", "new"), ("f1", "0", "old")]
-    found = factor_effects(["firmware", "undervolt", "repaste"], cells, [95.0, 90.0, 80.0, 75.0, 95.5])
+    found = factor_effects(["firmware", "undervolt", "repaste"], cells, values=[95.0, 90.0, 80.0, 75.0, 95.5])
     got = effects(found)
     for name in ("firmware", "undervolt"):
         assert got[name].effect is None
@@ -115,7 +115,7 @@ def test_what_was_always_changed_together_has_no_number():
     more = [*cells, *found.missing[: found.needed]]
     assert all(
         e.effect is not None
-        for e in factor_effects(["f", "u", "r"], more, [float(k) for k in range(len(more))]).effects
+        for e in factor_effects(["f", "u", "r"], more, values=[float(k) for k in range(len(more))]).effects
     )
 
 
@@ -133,7 +133,7 @@ def test_a_waterfall_adds_up_and_ends_with_the_unexplained_rest():
         + rng.normal(0, 0.2)
         for f, u, p in cells
     ]
-    found = factor_effects(["firmware", "undervolt", "repaste"], cells, y)
+    found = factor_effects(["firmware", "undervolt", "repaste"], cells, values=y)
     bars = found.waterfall
     assert [b.term for b in bars] == ["firmware", "undervolt", "repaste", REST]
     assert bars[0].start == pytest.approx(np.mean(y[:2]))
@@ -146,18 +146,20 @@ def test_a_waterfall_adds_up_and_ends_with_the_unexplained_rest():
 
 def test_stated_uncertainties_count_and_are_dropped_when_contradicted():
     cells = grid(*TWO)
-    found = factor_effects(["paste", "dust"], cells, [60.0, 52.0, 66.0, 40.0], [0.5] * 4)
+    found = factor_effects(["paste", "dust"], cells, values=[60.0, 52.0, 66.0, 40.0], standard=[0.5] * 4)
     assert found.method is Method.STATED
     assert effects(found)["paste"].u95 == pytest.approx(2 * 0.5)
     assert effects(found)["paste"].shown
-    twice = factor_effects(["paste", "dust"], cells * 2, [60.0, 52.0, 66.0, 40.0, 70.0, 42.0, 56.0, 50.0], [0.5] * 8)
+    twice = factor_effects(
+        ["paste", "dust"], cells * 2, values=[60.0, 52.0, 66.0, 40.0, 70.0, 42.0, 56.0, 50.0], standard=[0.5] * 8
+    )
     assert twice.method is Method.POOLED
 
 
 def test_a_large_common_value_takes_no_digits_away():
-    small = factor_effects(["paste", "dust"], grid(*TWO, times=2), [1.0, 1.2, 3.0, 3.1, 5.0, 5.3, 9.0, 9.2])
+    small = factor_effects(["paste", "dust"], grid(*TWO, times=2), values=[1.0, 1.2, 3.0, 3.1, 5.0, 5.3, 9.0, 9.2])
     large = factor_effects(
-        ["paste", "dust"], grid(*TWO, times=2), [1e9 + v for v in (1.0, 1.2, 3.0, 3.1, 5.0, 5.3, 9.0, 9.2)]
+        ["paste", "dust"], grid(*TWO, times=2), values=[1e9 + v for v in (1.0, 1.2, 3.0, 3.1, 5.0, 5.3, 9.0, 9.2)]
     )
     for one, other in zip(small.effects, large.effects, strict=True):
         assert other.effect == pytest.approx(one.effect, abs=1e-6)
@@ -196,18 +198,18 @@ def test_missing_runs_come_with_those_first_that_tell_most():
 
 def test_refusals():
     with refuses(NotEnoughData, "There is one run only."):
-        factor_effects(["a"], [("0",)], [1.0])
+        factor_effects(["a"], [("0",)], values=[1.0])
     with refuses(NotEnoughData, "“paste” was “old” in every run."):
-        factor_effects(["paste", "dust"], [("old", "dusty"), ("old", "clean")], [1.0, 2.0])
+        factor_effects(["paste", "dust"], [("old", "dusty"), ("old", "clean")], values=[1.0, 2.0])
     with refuses(OutOfRange, "There are 6 factors, allowed are 1 to 5."):
-        factor_effects(list("abcdef"), [tuple("000000"), tuple("111111")], [1.0, 2.0])
+        factor_effects(list("abcdef"), [tuple("000000"), tuple("111111")], values=[1.0, 2.0])
     with refuses(OutOfRange, "Two factors have the same name."):
-        factor_effects(["a", "a"], [("0", "0"), ("1", "1")], [1.0, 2.0])
+        factor_effects(["a", "a"], [("0", "0"), ("1", "1")], values=[1.0, 2.0])
     with refuses(OutOfRange, "The columns are not of one length."):
-        factor_effects(["a"], [("0",), ("1",)], [1.0, 2.0, 3.0])
+        factor_effects(["a"], [("0",), ("1",)], values=[1.0, 2.0, 3.0])
     many = [tuple(str(k) for _ in range(5)) for k in range(5)]
     with refuses(OutOfRange, "The levels make 3125 combinations"):
-        factor_effects(list("abcde"), many, [float(k) for k in range(5)])
+        factor_effects(list("abcde"), many, values=[float(k) for k in range(5)])
 
 
 @pytest.mark.long
@@ -219,7 +221,7 @@ def test_property_effects_hold_95_of_100_and_none_is_seen_where_there_is_none(re
     inside = false = nulls = asked = 0
     for _ in range(500):
         y = [90 - 2.0 * (a == "f2") - 6.0 * (b == "-80") + rng.normal(0, 1.0) for a, b, _ in cells]
-        for e in factor_effects(["a", "b", "c"], cells, y).effects:
+        for e in factor_effects(["a", "b", "c"], cells, values=y).effects:
             inside += abs(e.effect - truth[e.term]) <= e.u95
             asked += 1
             if truth[e.term] == 0.0:

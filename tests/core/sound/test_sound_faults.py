@@ -14,7 +14,7 @@ def rush(seconds=10.0, seed=1, level=0.02):
     return (np.random.default_rng(seed).normal(0.0, level, int(seconds * RATE))).astype(np.float32)
 
 
-def syllables(samples, from_s, to_s, seed=2, level=0.3):
+def syllables(samples, from_s, *, to_s, seed=2, level=0.3):
     """Bursts of a tenth to a quarter of a second, as a voice makes them."""
     rng, out = np.random.default_rng(seed), samples.copy()
     t = from_s
@@ -34,7 +34,7 @@ def test_a_steady_fan_is_used_whole():
 
 def test_speech_in_a_part_is_left_out_and_the_rest_reads_as_without_it():
     quiet = rush()
-    found, alone = read_sound([syllables(quiet, 2.0, 5.0)], RATE), read_sound([quiet], RATE)
+    found, alone = read_sound([syllables(quiet, 2.0, to_s=5.0)], RATE), read_sound([quiet], RATE)
     assert found.laeq_db == pytest.approx(alone.laeq_db, abs=0.3)
     (said,) = found.faults
     assert "were left out" in sentence(said)
@@ -49,7 +49,7 @@ def test_a_knock_is_left_out():
 
 
 def test_speech_throughout_gives_no_level():
-    found = read_sound([syllables(rush(), 0.0, 10.0)], RATE)
+    found = read_sound([syllables(rush(), 0.0, to_s=10.0)], RATE)
     assert found.laeq_db is None
     assert "Record again in silence" in sentence(found.faults[0])
 
@@ -77,7 +77,7 @@ def test_a_tone_is_no_limiter():
 
 def test_property_what_is_left_is_never_longer_than_what_came():
     for seed in range(5):
-        spoken = syllables(rush(seed=seed), 1.0 + seed, 3.0 + seed, seed=seed)
+        spoken = syllables(rush(seed=seed), 1.0 + seed, to_s=3.0 + seed, seed=seed)
         calm = calm_stretches(spoken, RATE)
         assert len(calm.samples) <= len(spoken)
         assert calm.usable

@@ -124,7 +124,7 @@ def test_a_gain_that_no_fan_could_do_is_told_outright(chalk, cured):
     assert doubted(found, "fan")
 
 
-def window(t, v, kelvins=5.0, from_s=360.0, over_s=90.0):
+def window(t, v, *, kelvins=5.0, from_s=360.0, over_s=90.0):
     return v - kelvins * np.clip((t - from_s) / over_s, 0.0, 1.0)
 
 

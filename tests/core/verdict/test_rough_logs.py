@@ -27,7 +27,10 @@ def judged(request):
     """Verdicts of pairs in which nothing changed, and of those 5 K better."""
     kind = KINDS[request.param]
     kind = replace(kind, minutes=6.0)
-    return [[(p, compare(*sides_of(p))) for p in pairs(kind, N, SEED, extra)] for extra in ((0.0, 0.0), (5.0, 0.0))]
+    return [
+        [(p, compare(*sides_of(p))) for p in pairs(kind, N, seed=SEED, extra_k=extra)]
+        for extra in ((0.0, 0.0), (5.0, 0.0))
+    ]
 
 
 def test_nothing_is_claimed_where_nothing_changed(judged):
@@ -75,7 +78,7 @@ def test_a_game_has_no_boost_and_is_not_held_back_by_its_own_scenes(game):
 
 @pytest.fixture(scope="module")
 def held():
-    return pairs(replace(KINDS["held back"], minutes=6.0), N, SEED + 9, (12.0, 0.0))
+    return pairs(replace(KINDS["held back"], minutes=6.0), N, seed=SEED + 9, extra_k=(12.0, 0.0))
 
 
 def test_a_device_at_its_limit_is_told_as_held_and_a_repaired_one_is_not_refused(held):
@@ -89,7 +92,7 @@ def test_a_device_at_its_limit_is_told_as_held_and_a_repaired_one_is_not_refused
     assert verdicts.count(Verdict.IMPROVED) >= N - 2
 
 
-def steady_log(n=700, on=60, off=600, burst=None, empty=False):
+def steady_log(n=700, on=60, *, off=600, burst=None, empty=False):
     """One sample a second in whole kelvins; burst: from and to of background work in the cool-down."""
     t = np.arange(n, dtype=float)
     power = np.where((t >= on) & (t < off), 58.0, 5.0)

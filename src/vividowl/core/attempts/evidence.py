@@ -132,16 +132,21 @@ def _parts(a: Attempted) -> list[Evidence]:
             grown = after.interface > before.interface
             out.append(_fast(Sign.FAST_LARGE if grown else Sign.FAST_SMALL, after, before.interface, "before"))
     if before is not None and a.resistance_before is not None and a.resistances:
-        out.append(_slow(a, before, after, a.resistance_before, a.resistances[0]))
+        out.append(_slow(a, before, after=after, whole_was=a.resistance_before, whole=a.resistances[0]))
     return out
 
 
-def _slow(a: Attempted, before: Response, after: Response, whole_was: Measured, whole: Measured) -> Evidence:
+def _slow(a: Attempted, before: Response, *, after: Response, whole_was: Measured, whole: Measured) -> Evidence:
     """What lies behind the interface, both at the fan speed of Before."""
     was, slow = whole_was.value - before.interface, whole.value - after.interface
     fans = [r.stats.get(Role.FAN_SPEED) if r is not None else None for r in (a.before, a.after)]
     if fans[0] is not None and fans[1] is not None:
-        whole = at_fan_speed(whole, fans[1].mean, fans[0].mean, max(0.0, slow), 0.0) or whole
+        whole = (
+            at_fan_speed(
+                whole, fans[1].mean, wanted_rpm=fans[0].mean, behind=max(0.0, slow), behind_half_width_share=0.0
+            )
+            or whole
+        )
         slow = whole.value - after.interface
     parts = COVERAGE_FACTOR * combined(after.interface_whole_u, before.interface_whole_u)
     sign = Sign.SLOW_LARGE if slow - was > math.hypot(difference_u95(whole_was, whole), parts) else Sign.SLOW_SAME

@@ -119,15 +119,15 @@ def check_place(place: Place) -> Place:
             raise CoreError(
                 say("fasteners-not-known-here-allowed", name=getattr(place, name), allowed=listed(allowed)), field=name
             )
-    require_range("x", place.x, "", 0.0, 1.0, say("fasteners-place-inside-outline"))
-    require_range("y", place.y, "", 0.0, 1.0, say("fasteners-place-inside-outline"))
+    require_range("x", place.x, "", (0.0, 1.0), hint=say("fasteners-place-inside-outline"))
+    require_range("y", place.y, "", (0.0, 1.0), hint=say("fasteners-place-inside-outline"))
     if place.length_mm is not None:
-        require_range("length_mm", place.length_mm, "mm", 0.5, 80.0, say("fasteners-measure-from-below-head-or"))
+        require_range("length_mm", place.length_mm, "mm", (0.5, 80.0), hint=say("fasteners-measure-from-below-head-or"))
     for name in ("gap_mm", "thickness_mm"):
         if getattr(place, name) is not None:
-            require_range(name, getattr(place, name), "mm", 0.05, 10.0, say("fasteners-gap-by-putty-or-pad"))
+            require_range(name, getattr(place, name), "mm", (0.05, 10.0), hint=say("fasteners-gap-by-putty-or-pad"))
     if place.number is not None:
-        require_range("number", place.number, "", 1, 99, say("fasteners-number-printed-beside-screw"))
+        require_range("number", place.number, "", (1, 99), hint=say("fasteners-number-printed-beside-screw"))
     return place
 
 

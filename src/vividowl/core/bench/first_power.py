@@ -103,7 +103,7 @@ def check_power(results: Mapping[str, str], boot_s: float | None, device: Device
             field="results",
             remedy=say("first-power-look-at-these-three-at"),
         )
-    if boot_s is not None and require_range("boot_s", boot_s, "s", 0.0, 1800.0) > BOOT_MOST_S:
+    if boot_s is not None and require_range("boot_s", boot_s, "s", (0.0, 1800.0)) > BOOT_MOST_S:
         out["boot"] = "fails"
     return out
 
@@ -111,6 +111,7 @@ def check_power(results: Mapping[str, str], boot_s: float | None, device: Device
 def likely_causes(
     results: Mapping[str, str],
     places: Sequence[Place],
+    *,
     open_places: Sequence[str],
     unplugged_in: Mapping[str, int],
     breaches: Sequence[str] = (),

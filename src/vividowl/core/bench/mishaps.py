@@ -66,7 +66,9 @@ def mishap(name: str) -> Mishap:
     return MISHAPS[name]
 
 
-def recovery(name: str, place: Place | None, acts: Sequence[str], facts: Set[str], device: Device) -> tuple[Words, ...]:
+def recovery(
+    name: str, place: Place | None, *, acts: Sequence[str], facts: Set[str], device: Device
+) -> tuple[Words, ...]:
     """The short list that gets one out of a mishap, as far as it is safe now.
 
     name: a name of MISHAPS [text]

@@ -153,8 +153,8 @@ def _die(data: Mapping[str, Any], name: str) -> tuple[float, float] | None:
     if not isinstance(value, (list, tuple)) or len(value) != 2 or not all(_is_number(v) for v in value):
         raise CoreError(say("model-sheet-no-pair-width-and-length", name=name), field=name)
     return (
-        require_range(name, float(value[0]), "mm", 1.0, 60.0),
-        require_range(name, float(value[1]), "mm", 1.0, 60.0),
+        require_range(name, float(value[0]), "mm", (1.0, 60.0)),
+        require_range(name, float(value[1]), "mm", (1.0, 60.0)),
     )
 
 

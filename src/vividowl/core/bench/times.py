@@ -52,7 +52,7 @@ def step_times(
     last = began_min
     moments = [began_min, *done_min, math.inf]
     for at, moment in enumerate(done_min, 1):
-        require_range("done_min", moment, "min", last, hint=say("times-steps-done-one-after-other"))
+        require_range("done_min", moment, "min", (last, math.inf), hint=say("times-steps-done-one-after-other"))
         covered = _union([(max(last, w.from_min), min(moment, w.to_min)) for w in waits])
         waited = sum(b - a for a, b in covered)
         hands = moment - last - waited

@@ -88,5 +88,5 @@ def wait_minutes(kind: str, minutes: float | None = None) -> float:
     if minutes is None:
         return found.minutes
     return require_range(
-        "minutes", minutes, "min", found.least_min, found.most_min, say("waits-as-maker-says", words=found.words)
+        "minutes", minutes, "min", (found.least_min, found.most_min), hint=say("waits-as-maker-says", words=found.words)
     )

@@ -37,8 +37,8 @@ def air_density(air_c: float, pressure: float = STANDARD_PRESSURE) -> float:
     formula: p / (R T)
     source: ideal gas law; gas constant of ISO 2533
     """
-    require_range("air_c", air_c, "°C", -40.0, 150.0)
-    require_range("pressure", pressure, "Pa", 5e4, 1.1e5)
+    require_range("air_c", air_c, "°C", (-40.0, 150.0))
+    require_range("pressure", pressure, "Pa", (5e4, 1.1e5))
     return pressure / (GAS_CONSTANT_AIR * (air_c + 273.15))
 
 
@@ -73,8 +73,8 @@ def fan_laws(level_change_db: float, exponent_db: float = FAN_LEVEL_EXPONENT_DB)
     formula: N2/N1 = 10^(dL/exponent); flow goes with N; exhaust rise with 1/flow at equal power
     source: fan affinity laws; the exponent is common practice, no source
     """
-    require_range("exponent_db", exponent_db, "dB", 50.0, 60.0)
-    speed = 10.0 ** (require_range("level_change_db", level_change_db, "dB", -60.0, 60.0) / exponent_db)
+    require_range("exponent_db", exponent_db, "dB", (50.0, 60.0))
+    speed = 10.0 ** (require_range("level_change_db", level_change_db, "dB", (-60.0, 60.0)) / exponent_db)
     return FanLawRatios(speed, speed, 1.0 / speed)
 
 
@@ -97,6 +97,7 @@ class ExhaustFinding:
 def judge_exhaust(
     before_c: float,
     before_room_c: float,
+    *,
     after_c: float,
     after_room_c: float,
     level_change_db: float | None,
@@ -120,12 +121,12 @@ def judge_exhaust(
     """
     rise_before = before_c - require_room_c(before_room_c)
     rise_after = after_c - require_room_c(after_room_c)
-    require_range("power_ratio", power_ratio, "", 0.01, 100.0)
+    require_range("power_ratio", power_ratio, "", (0.01, 100.0))
     if rise_before <= 0 or rise_after - rise_before < EXHAUST_SHOWN_K:
         return None
     measured = rise_after / rise_before
     if fan_ratio is not None:
-        speed: float | None = require_range("fan_ratio", fan_ratio, "", 0.01, 100.0)
+        speed: float | None = require_range("fan_ratio", fan_ratio, "", (0.01, 100.0))
     else:
         speed = fan_laws(level_change_db).speed_ratio if level_change_db is not None else None
     if speed is None:

@@ -19,9 +19,11 @@ def layer_resistance(thickness_um: float, conductivity: float, area_mm2: float) 
     formula: R = t / (k A)
     source: Fourier's law for a plane wall, any textbook of heat transfer
     """
-    require_range("thickness_um", thickness_um, "µm", 0.1, 100_000.0, say("conduction-paste-film-has-to-m"))
-    require_range("conductivity", conductivity, "W/(m·K)", 0.01, 2500.0, say("conduction-pastes-have-to-copper-about"))
-    require_range("area_mm2", area_mm2, "mm²", 0.1, 1e6, say("conduction-width-times-length-die"))
+    require_range("thickness_um", thickness_um, "µm", (0.1, 100_000.0), hint=say("conduction-paste-film-has-to-m"))
+    require_range(
+        "conductivity", conductivity, "W/(m·K)", (0.01, 2500.0), hint=say("conduction-pastes-have-to-copper-about")
+    )
+    require_range("area_mm2", area_mm2, "mm²", (0.1, 1e6), hint=say("conduction-width-times-length-die"))
     return thickness_um * 1e-6 / (conductivity * area_mm2 * 1e-6)
 
 
@@ -34,7 +36,7 @@ def in_series(resistances: Sequence[float]) -> float:
     formula: sum
     source: thermal circuit, any textbook of heat transfer
     """
-    return sum(require_range("resistance", r, "K/W", 0.0, 1e6) for r in resistances)
+    return sum(require_range("resistance", r, "K/W", (0.0, 1e6)) for r in resistances)
 
 
 def in_parallel(resistances: Sequence[float]) -> float:
@@ -46,5 +48,5 @@ def in_parallel(resistances: Sequence[float]) -> float:
     formula: 1 / sum(1/R)
     source: thermal circuit, any textbook of heat transfer
     """
-    require_range("paths", len(resistances), "", 1, 100, say("conduction-name-one-path-at-least"))
-    return 1.0 / sum(1.0 / require_range("resistance", r, "K/W", 1e-9, 1e9) for r in resistances)
+    require_range("paths", len(resistances), "", (1, 100), hint=say("conduction-name-one-path-at-least"))
+    return 1.0 / sum(1.0 / require_range("resistance", r, "K/W", (1e-9, 1e9)) for r in resistances)

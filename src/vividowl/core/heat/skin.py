@@ -72,7 +72,7 @@ def touch_limit(material: str, contact_s: float) -> float:
     source: IEC 62368-1 touch temperatures and ISO 13732-1 burn thresholds, both from memory
     """
     feel = _cover(material)[1]
-    require_range("contact_s", contact_s, "s", 1.0, 86400.0, say("skin-s-for-touch-s-for"))
+    require_range("contact_s", contact_s, "s", (1.0, 86400.0), hint=say("skin-s-for-touch-s-for"))
     if contact_s < 60.0:
         return TOUCH_C[feel]
     if contact_s <= 60.0:
@@ -81,7 +81,9 @@ def touch_limit(material: str, contact_s: float) -> float:
     return BURN_10_MIN_C if contact_s <= 600.0 else BURN_8_H_C
 
 
-def cover_resistance(material: str, thickness_mm: float, cover_mm2: float, patch_mm2: float, placement: str) -> float:
+def cover_resistance(
+    material: str, thickness_mm: float, *, cover_mm2: float, patch_mm2: float, placement: str
+) -> float:
     """Resistance from a patch in the middle of a cover to the room.
 
     material: of the cover, a name of COVERS [text]
@@ -99,9 +101,9 @@ def cover_resistance(material: str, thickness_mm: float, cover_mm2: float, patch
 
     k, _ = _cover(material)
     h = _placement(placement)
-    require_range("thickness_mm", thickness_mm, "mm", 0.3, 10.0)
-    require_range("cover_mm2", cover_mm2, "mm²", 100.0, 500_000.0, say("skin-width-times-length-cover"))
-    require_range("patch_mm2", patch_mm2, "mm²", 10.0, cover_mm2, say("skin-pad-cannot-be-larger-than"))
+    require_range("thickness_mm", thickness_mm, "mm", (0.3, 10.0))
+    require_range("cover_mm2", cover_mm2, "mm²", (100.0, 500_000.0), hint=say("skin-width-times-length-cover"))
+    require_range("patch_mm2", patch_mm2, "mm²", (10.0, cover_mm2), hint=say("skin-pad-cannot-be-larger-than"))
     t = thickness_mm * 1e-3
     inner, outer = math.sqrt(patch_mm2 * 1e-6 / math.pi), math.sqrt(cover_mm2 * 1e-6 / math.pi)
     m = math.sqrt(h / (k * t))
@@ -118,13 +120,13 @@ def cover_resistance(material: str, thickness_mm: float, cover_mm2: float, patch
 def skin_temperature(
     power: float,
     room_c: float,
+    *,
     material: str,
     thickness_mm: float,
     cover_mm2: float,
     patch_mm2: float,
     placement: str,
     contact_s: float | None = None,
-    *,
     power_u: float = 0.0,
     battery_mm: float | None = None,
 ) -> Skin:
@@ -147,16 +149,23 @@ def skin_temperature(
     source: annular fin, textbook; JCGM 100:2008 for the interval; limits ISO 13732-1 and IEC 62368-1 from memory; the
         maker's limits come first
     """
-    require_range("power", power, "W", 0.0, 500.0, say("skin-only-heat-that-goes-into"))
+    require_range("power", power, "W", (0.0, 500.0), hint=say("skin-only-heat-that-goes-into"))
     require_room_c(room_c)
-    resistance = cover_resistance(material, thickness_mm, cover_mm2, patch_mm2, placement)
+    resistance = cover_resistance(material, thickness_mm, cover_mm2=cover_mm2, patch_mm2=patch_mm2, placement=placement)
     limit = touch_limit(material, contact_s if contact_s is not None else USUAL_CONTACT_S[placement])
     rise = power * resistance
     spread = 2.0 * rise * math.hypot(power_u / power if power > 0 else 0.0, HEAT_TRANSFER_U)
     high = room_c + rise + spread
     battery = None
     if battery_mm is not None:
-        left = _share_at(material, thickness_mm, cover_mm2, patch_mm2, placement, max(0.0, battery_mm))
+        left = _share_at(
+            material,
+            thickness_mm,
+            cover_mm2=cover_mm2,
+            patch_mm2=patch_mm2,
+            placement=placement,
+            beside_mm=max(0.0, battery_mm),
+        )
         battery = room_c + (rise + spread) * left
     return Skin(
         skin_c=room_c + rise,
@@ -170,7 +179,7 @@ def skin_temperature(
 
 
 def _share_at(
-    material: str, thickness_mm: float, cover_mm2: float, patch_mm2: float, placement: str, beside_mm: float
+    material: str, thickness_mm: float, *, cover_mm2: float, patch_mm2: float, placement: str, beside_mm: float
 ) -> float:
     """Share of the rise at the pad that is left at a distance from its edge."""
     from scipy.special import iv, kv
@@ -203,7 +212,7 @@ BEND = 0.0072
 BULGE_MOST_MM = 0.5  # a cover that stands out more is seen and rocks on the table; from memory
 
 
-def cover_bulge_mm(force_n: float, proud_mm: float, material: str, thickness_mm: float, short_mm: float) -> float:
+def cover_bulge_mm(force_n: float, proud_mm: float, *, material: str, thickness_mm: float, short_mm: float) -> float:
     """How far a pad presses a cover out in its middle, where the two springs, pad and cover, come to rest.
 
     force_n: of the pad were the cover stiff [N], 0 to 5000
@@ -217,10 +226,10 @@ def cover_bulge_mm(force_n: float, proud_mm: float, material: str, thickness_mm:
     source: thin plate with a clamped rim, textbook; the coefficient from memory
     """
     _cover(material)
-    require_range("force_n", force_n, "N", 0.0, 5000.0)
-    require_range("proud_mm", proud_mm, "mm", 0.0, 10.0)
-    require_range("thickness_mm", thickness_mm, "mm", 0.3, 10.0)
-    require_range("short_mm", short_mm, "mm", 10.0, 600.0)
+    require_range("force_n", force_n, "N", (0.0, 5000.0))
+    require_range("proud_mm", proud_mm, "mm", (0.0, 10.0))
+    require_range("thickness_mm", thickness_mm, "mm", (0.3, 10.0))
+    require_range("short_mm", short_mm, "mm", (10.0, 600.0))
     stiffness = YOUNG_GPA[material] * 1e9 * (thickness_mm * 1e-3) ** 3 / (12.0 * (1.0 - POISSON**2))
     if force_n <= 0 or proud_mm <= 0:
         return 0.0
@@ -240,9 +249,9 @@ def heat_into_cover(power: float, behind: float, pad: float, cover: float) -> fl
     formula: P R_behind / (R_behind + R_pad + R_cover)
     source: two parallel paths, textbook
     """
-    require_range("power", power, "W", 0.0, 2000.0)
+    require_range("power", power, "W", (0.0, 2000.0))
     for name, value in (("behind", behind), ("pad", pad), ("cover", cover)):
-        require_range(name, value, "K/W", 1e-6, 1e6)
+        require_range(name, value, "K/W", (1e-6, 1e6))
     way = in_series([pad, cover])
     return power * in_parallel([behind, way]) / way
 

@@ -21,7 +21,7 @@ def rise_over_room(reading_c: float, room_c: float) -> float:
     source: definition
     """
     require_room_c(room_c)
-    return require_range("reading_c", reading_c, "°C", ABSOLUTE_ZERO_C, 1000.0) - room_c
+    return require_range("reading_c", reading_c, "°C", (ABSOLUTE_ZERO_C, 1000.0)) - room_c
 
 
 def at_reference_room(reading_c: float, room_c: float, reference_room_c: float = REFERENCE_ROOM_C) -> float:
@@ -49,14 +49,14 @@ def thermal_resistance(rise_k: float, power: float) -> float:
     formula: dT / P
     source: definition; JESD51-1 for the term
     """
-    require_range("rise_k", rise_k, "K", 0.0, 500.0, say("temperature-rise-below-zero-means-that"))
+    require_range("rise_k", rise_k, "K", (0.0, 500.0), hint=say("temperature-rise-below-zero-means-that"))
     if not power > 0:
         raise OutOfRange(
             say("temperature-power-w-resistance-needs-power", power=power),
             field="power",
             remedy=say("temperature-log-power-channel-or-leave"),
         )
-    return rise_k / require_range("power", power, "W", 0.0, 5000.0)
+    return rise_k / require_range("power", power, "W", (0.0, 5000.0))
 
 
 def sustained_capacity(limit_c: float, resistance: float, reference_room_c: float = REFERENCE_ROOM_C) -> float:
@@ -71,7 +71,7 @@ def sustained_capacity(limit_c: float, resistance: float, reference_room_c: floa
     source: definition; the trade's "watts it can hold"
     """
     require_room_c(reference_room_c, "reference_room_c")
-    require_range("limit_c", limit_c, "°C", reference_room_c + 1.0, DIE_HIGH_C)
+    require_range("limit_c", limit_c, "°C", (reference_room_c + 1.0, DIE_HIGH_C))
     if not resistance > 0:
         raise OutOfRange(
             say("temperature-thermal-resistance-k-w-must", resistance=resistance),

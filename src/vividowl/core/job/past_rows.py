@@ -245,7 +245,7 @@ def _value(cell: Cell, role: PastRole, order: DayOrder, today: date) -> Any:  # 
 
 
 def past_job(
-    cells: Sequence[Cell], roles: Sequence[PastRole | None], order: DayOrder, kind: str, today: date
+    cells: Sequence[Cell], roles: Sequence[PastRole | None], *, order: DayOrder, kind: str, today: date
 ) -> PastJob:
     """A row as a job.
 

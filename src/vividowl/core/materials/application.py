@@ -52,7 +52,7 @@ class Drop:
 
 
 def choose_school(
-    width_mm: float, length_mm: float, stiff: bool, bare_die: bool = True, default: School | None = None
+    width_mm: float, length_mm: float, *, stiff: bool, bare_die: bool = True, default: School | None = None
 ) -> Advice:
     """The school for a die and a paste.
 
@@ -67,7 +67,7 @@ def choose_school(
     source: common practice, no source; where schools differ the surer one is taken
     """
     for name, value in (("width_mm", width_mm), ("length_mm", length_mm)):
-        require_range(name, value, "mm", 1.0, 200.0, say("application-measure-die-with-plastic-calipers"))
+        require_range(name, value, "mm", (1.0, 200.0), hint=say("application-measure-die-with-plastic-calipers"))
     if default is not None:
         return Advice(default, say("application-your-shop-s-own-way", default=SCHOOL_WORDS[default]))
     aspect = max(width_mm, length_mm) / min(width_mm, length_mm)
@@ -95,9 +95,9 @@ def drop_of(school: School, volume_ul: float, width_mm: float, length_mm: float)
     formula: bead d = (6V/pi)^(1/3); strokes of 0.8 of side or diagonal, d = sqrt(4V/(pi n L))
     source: geometry; the share of the side is common practice, no source
     """
-    require_range("volume_ul", volume_ul, "µL", 1e-3, 100_000.0)
+    require_range("volume_ul", volume_ul, "µL", (1e-3, 100_000.0))
     for name, value in (("width_mm", width_mm), ("length_mm", length_mm)):
-        require_range(name, value, "mm", 1.0, 200.0, say("application-measure-die-with-plastic-calipers"))
+        require_range(name, value, "mm", (1.0, 200.0), hint=say("application-measure-die-with-plastic-calipers"))
     if school in (School.BEAD, School.FILM):
         return Drop(school, 0, 0.0, (6.0 * volume_ul / math.pi) ** (1.0 / 3.0))
     strokes = 1 if school is School.LINE else 2

@@ -30,7 +30,9 @@ class SyringeCheck:
     implied_density_g_ml: float
 
 
-def dose(width_mm: float, length_mm: float, film_um: float, waste: float, density_g_ml: float, faces: int = 1) -> Dose:
+def dose(
+    width_mm: float, length_mm: float, *, film_um: float, waste: float, density_g_ml: float, faces: int = 1
+) -> Dose:
     """Material for a contact.
 
     width_mm: width of the contact [mm], 1 to 200
@@ -44,12 +46,12 @@ def dose(width_mm: float, length_mm: float, film_um: float, waste: float, densit
     formula: V = A film faces (1 + waste); m = rho V; d = (6 V / pi)^(1/3)
     source: geometry
     """
-    require_range("width_mm", width_mm, "mm", 1.0, 200.0, say("application-measure-die-with-plastic-calipers"))
-    require_range("length_mm", length_mm, "mm", 1.0, 200.0, say("application-measure-die-with-plastic-calipers"))
-    require_range("film_um", film_um, "µm", 1.0, 3000.0, say("dose-paste-film-has-to-m"))
-    require_range("waste", waste, "", 0.0, 3.0, say("dose-give-share-for"))
+    require_range("width_mm", width_mm, "mm", (1.0, 200.0), hint=say("application-measure-die-with-plastic-calipers"))
+    require_range("length_mm", length_mm, "mm", (1.0, 200.0), hint=say("application-measure-die-with-plastic-calipers"))
+    require_range("film_um", film_um, "µm", (1.0, 3000.0), hint=say("dose-paste-film-has-to-m"))
+    require_range("waste", waste, "", (0.0, 3.0), hint=say("dose-give-share-for"))
     _require_density(density_g_ml)
-    require_range("faces", faces, "", 1, 2, say("dose-one-face-or-both"))
+    require_range("faces", faces, "", (1, 2), hint=say("dose-one-face-or-both"))
     volume = width_mm * length_mm * film_um * 1e-3 * faces * (1.0 + waste)
     return Dose(volume, volume * density_g_ml * 1e-3, (6.0 * volume / math.pi) ** (1.0 / 3.0))
 
@@ -72,8 +74,8 @@ def left_in_tube(held_g: float, used_g: float) -> Left:
     formula: difference; whole doses
     source: conservation of mass
     """
-    require_range("held_g", held_g, "g", 0.0, 10000.0)
-    require_range("used_g", used_g, "g", 1e-6, 10000.0)
+    require_range("held_g", held_g, "g", (0.0, 10000.0))
+    require_range("used_g", used_g, "g", (1e-6, 10000.0))
     if used_g > held_g + 1e-9:
         raise OutOfRange(
             say("dose-dose-g-tube-holds-g", used_g=used_g, held_g=held_g),
@@ -94,8 +96,8 @@ def check_syringe(volume_ml: float, mass_g: float, density_g_ml: float) -> Syrin
     formula: m / V against rho, within 20 %, which covers the rounding of small labels
     source: definition of density; the margin is from memory
     """
-    require_range("volume_ml", volume_ml, "mL", 0.01, 1000.0)
-    require_range("mass_g", mass_g, "g", 0.01, 10000.0)
+    require_range("volume_ml", volume_ml, "mL", (0.01, 1000.0))
+    require_range("mass_g", mass_g, "g", (0.01, 10000.0))
     _require_density(density_g_ml)
     implied = mass_g / volume_ml
     return SyringeCheck(abs(implied / density_g_ml - 1.0) <= SYRINGE_TOLERANCE_SHARE, implied)
@@ -106,7 +108,6 @@ def _require_density(density_g_ml: float) -> None:
         "density_g_ml",
         density_g_ml,
         "g/mL",
-        DENSITY_LOW,
-        DENSITY_HIGH,
-        say("dose-pastes-have-to-g-ml"),
+        (DENSITY_LOW, DENSITY_HIGH),
+        hint=say("dose-pastes-have-to-g-ml"),
     )

@@ -79,6 +79,7 @@ def interface_months(interface: Material, school: LifeSchool = LifeSchool.USUAL,
 def next_service(
     today: date,
     surroundings: str,
+    *,
     interfaces: Sequence[Material],
     school: LifeSchool = LifeSchool.USUAL,
     cold_plate: str = "unknown",

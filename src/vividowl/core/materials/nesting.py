@@ -51,9 +51,9 @@ def with_margin(width_mm: float, length_mm: float, margin_mm: float, step_mm: fl
     source: common practice, no source; 13.42 x 16.08 mm becomes 14.0 x 16.5 mm with 0.2 mm a side
     """
     for name, value in (("width_mm", width_mm), ("length_mm", length_mm)):
-        require_range(name, value, "mm", 1.0, 200.0, say("application-measure-die-with-plastic-calipers"))
-    require_range("margin_mm", margin_mm, "mm", 0.0, 5.0)
-    require_range("step_mm", step_mm, "mm", 0.1, 5.0)
+        require_range(name, value, "mm", (1.0, 200.0), hint=say("application-measure-die-with-plastic-calipers"))
+    require_range("margin_mm", margin_mm, "mm", (0.0, 5.0))
+    require_range("step_mm", step_mm, "mm", (0.1, 5.0))
     a, b = (float(np.ceil((s + 2.0 * margin_mm) / step_mm - 1e-6)) * step_mm for s in (width_mm, length_mm))
     return round(a, 3), round(b, 3)
 
@@ -71,13 +71,13 @@ def nest(pieces: Sequence[Piece], sheets: Sequence[Sheet], kerf_mm: float = 0.0,
         less the pieces, where the largest rectangle left counts as kept
     source: J. Jylanki, "A thousand ways to pack the bin" (2010)
     """
-    require_range("pieces", len(pieces), "", 1, PIECES_MOST, say("nesting-cut-in-several-goes"))
-    require_range("sheets", len(sheets), "", 1, SHEETS_MOST, say("nesting-name-sheet-or-offcut"))
-    require_range("kerf_mm", kerf_mm, "mm", 0.0, 5.0, say("nesting-blade-takes-to-mm"))
+    require_range("pieces", len(pieces), "", (1, PIECES_MOST), hint=say("nesting-cut-in-several-goes"))
+    require_range("sheets", len(sheets), "", (1, SHEETS_MOST), hint=say("nesting-name-sheet-or-offcut"))
+    require_range("kerf_mm", kerf_mm, "mm", (0.0, 5.0), hint=say("nesting-blade-takes-to-mm"))
     for kind, rows in (("piece", pieces), ("sheet", sheets)):
         for row in rows:
             for side in (row.width_mm, row.length_mm):
-                require_range(kind, side, "mm", 0.5, 2000.0, say("nesting-each-side-has-size-above", kind=kind))
+                require_range(kind, side, "mm", (0.5, 2000.0), hint=say("nesting-each-side-has-size-above", kind=kind))
     kerf = round(kerf_mm * UNIT)
     blocks = _blocks(pieces, kerf)
     _refuse_oversize(pieces, sheets, blocks, kerf)
@@ -86,14 +86,14 @@ def nest(pieces: Sequence[Piece], sheets: Sequence[Sheet], kerf_mm: float = 0.0,
     done = since = 0
     for order, rule, sheet_order in _arrangements(blocks, sheets, seed, tries):
         done, since = done + 1, since + 1
-        placed, left, surfaces = _pack(blocks, order, rule, sheets, sheet_order, kerf)
-        score = _score(blocks, sheets, placed, left, surfaces, kerf)
+        placed, left, surfaces = _pack(blocks, order, rule=rule, sheets=sheets, sheet_order=sheet_order, kerf=kerf)
+        score = _score(blocks, sheets, placed=placed, left=left, surfaces=surfaces, kerf=kerf)
         if best is None or score < best[0]:
             best, since = (score, placed, left), 0
         if since >= PATIENCE:
             break
     assert best is not None  # noqa: S101 - there is one arrangement at least
-    return _result(pieces, sheets, blocks, best[1], best[2], kerf, done)
+    return _result(pieces, sheets, blocks=blocks, placed=best[1], left=best[2], kerf=kerf, tries=done)
 
 
 def _blocks(pieces: Sequence[Piece], kerf: int) -> list[_Block]:
@@ -180,6 +180,7 @@ def _surface(rule: Rule, sheet: Sheet, kerf: int) -> Surface:
 def _pack(
     blocks: Sequence[_Block],
     order: Sequence[int],
+    *,
     rule: Rule,
     sheets: Sequence[Sheet],
     sheet_order: Sequence[int],
@@ -213,6 +214,7 @@ def _largest(surface: Surface, kerf: int) -> Box | None:
 def _score(
     blocks: Sequence[_Block],
     sheets: Sequence[Sheet],
+    *,
     placed: Sequence[_Laid],
     left: Sequence[int],
     surfaces: dict[int, Surface],
@@ -228,6 +230,7 @@ def _score(
 def _result(
     pieces: Sequence[Piece],
     sheets: Sequence[Sheet],
+    *,
     blocks: Sequence[_Block],
     placed: Sequence[_Laid],
     left: Sequence[int],

@@ -43,15 +43,15 @@ def choose_pad(
     formula: c = 1 - gap / t at gap +- tolerance; a single pad before a stack, then nearest to the middle of the window
     source: common practice, no source
     """
-    require_range("gap_mm", gap_mm, "mm", 0.1, 100.0, say("pads-measure-with-ball-putty-and"))
-    require_range("tolerance_mm", tolerance_mm, "mm", 0.0, 10.0)
+    require_range("gap_mm", gap_mm, "mm", (0.1, 100.0), hint=say("pads-measure-with-ball-putty-and"))
+    require_range("tolerance_mm", tolerance_mm, "mm", (0.0, 10.0))
     if tolerance_mm >= gap_mm:
         raise OutOfRange(
             say("pads-tolerance-mm-as-large-as", tolerance_mm=tolerance_mm, gap_mm=gap_mm),
             field="tolerance_mm",
             remedy=say("pads-measure-gap-again-below-its"),
         )
-    require_range("min_compression", min_compression, "", 0.0, 0.9, say("pads-give-share-for"))
+    require_range("min_compression", min_compression, "", (0.0, 0.9), hint=say("pads-give-share-for"))
     if not min_compression < max_compression <= 0.9:
         raise OutOfRange(
             say(
@@ -142,7 +142,7 @@ def gap_from_imprint(imprint_mm: float) -> Gap:
     formula: the imprint is the gap
     source: common practice, no source; tolerance from memory
     """
-    require_range("imprint_mm", imprint_mm, "mm", 0.1, 12.0, say("pads-measure-flattened-ball-at-its"))
+    require_range("imprint_mm", imprint_mm, "mm", (0.1, 12.0), hint=say("pads-measure-flattened-ball-at-its"))
     return Gap(imprint_mm, IMPRINT_TOLERANCE_MM, say("pads-imprint-putty-ball"))
 
 
@@ -155,7 +155,7 @@ def gap_from_crushed_pad(crushed_mm: float) -> Gap:
     formula: crushed thickness less a rebound of 0 to 10 %
     source: common practice, no source; rebound from memory
     """
-    require_range("crushed_mm", crushed_mm, "mm", 0.1, 12.0, say("pads-measure-in-dent-not-at"))
+    require_range("crushed_mm", crushed_mm, "mm", (0.1, 12.0), hint=say("pads-measure-in-dent-not-at"))
     low, high = crushed_mm * (1.0 - REBOUND_HIGH), crushed_mm * (1.0 - REBOUND_LOW)
     return Gap((low + high) / 2.0, (high - low) / 2.0 + IMPRINT_TOLERANCE_MM, say("pads-crushed-old-pad"))
 
@@ -174,10 +174,10 @@ def pad_force(
     formula: F = A p30 c / 0.3, steeper by (c / c_max)^2 beyond the window
     source: linear spring, textbook; stiffness and clamping force from memory
     """
-    require_range("compression", compression, "", -1.0, 0.95)
-    require_range("area_mm2", area_mm2, "mm²", 1.0, 100_000.0)
-    require_range("max_compression", max_compression, "", 0.05, 0.9)
-    require_range("clamp_n", clamp_n, "N", 1.0, 2000.0)
+    require_range("compression", compression, "", (-1.0, 0.95))
+    require_range("area_mm2", area_mm2, "mm²", (1.0, 100_000.0))
+    require_range("max_compression", max_compression, "", (0.05, 0.9))
+    require_range("clamp_n", clamp_n, "N", (1.0, 2000.0))
     pressed = max(0.0, compression)
     force = PAD_KPA_AT_30 * 1e3 * (pressed / 0.3) * area_mm2 * 1e-6
     bulges = compression > max_compression + 1e-9
@@ -209,10 +209,10 @@ def choose_for_heights(
     formula: the pad must stay in its window from the widest to the narrowest gap
     source: common practice, no source
     """
-    require_range("gaps", len(gaps), "", 1, 200, say("pads-measure-one-gap-at-least"))
+    require_range("gaps", len(gaps), "", (1, 200), hint=say("pads-measure-one-gap-at-least"))
     low = min(g.gap_mm - g.tolerance_mm for g in gaps)
     high = max(g.gap_mm + g.tolerance_mm for g in gaps)
-    require_range("narrowest_gap", low, "mm", 0.05, 100.0, say("pads-gap-below-its-own-tolerance"))
+    require_range("narrowest_gap", low, "mm", (0.05, 100.0), hint=say("pads-gap-below-its-own-tolerance"))
     choice = choose_pad((low + high) / 2.0, (high - low) / 2.0, min_compression, max_compression)
     if choice.fits:
         return Heights(

@@ -55,7 +55,9 @@ def faraday_rate_um_h(current_density_a_dm2: float) -> float:
     formula: v = i M / (z F rho)
     source: Faraday's law of electrolysis with CODATA constants
     """
-    require_range("current_density_a_dm2", current_density_a_dm2, "A/dm²", 0.01, 20.0, say("plating-to-dm-usual"))
+    require_range(
+        "current_density_a_dm2", current_density_a_dm2, "A/dm²", (0.01, 20.0), hint=say("plating-to-dm-usual")
+    )
     metres_per_second = 100.0 * current_density_a_dm2 * NICKEL_MOLAR_MASS / (NICKEL_CHARGE * FARADAY * NICKEL_DENSITY)
     return metres_per_second * 3600e6
 
@@ -63,6 +65,7 @@ def faraday_rate_um_h(current_density_a_dm2: float) -> float:
 def plating_time(
     method: PlatingMethod,
     target_um: float,
+    *,
     current_density_a_dm2: float | None = None,
     temperature_c: float | None = None,
     own_rate_um_h: float | None = None,
@@ -80,9 +83,11 @@ def plating_time(
     formula: t = d / v, v of the bath, by Faraday's law or 2.5 um/h
     source: Faraday's law; the electroless rate is common practice, no source
     """
-    require_range("target_um", target_um, "µm", 0.1, 200.0, say("plating-m-least-that-lasts-m"))
+    require_range("target_um", target_um, "µm", (0.1, 200.0), hint=say("plating-m-least-that-lasts-m"))
     if own_rate_um_h is not None:
-        rate = require_range("rate_um_h", own_rate_um_h, "µm/h", 0.1, 200.0, say("plating-kit-baths-common-ones-to"))
+        rate = require_range(
+            "rate_um_h", own_rate_um_h, "µm/h", (0.1, 200.0), hint=say("plating-kit-baths-common-ones-to")
+        )
         return PlatingTime(target_um / rate, rate)
     if method is PlatingMethod.ELECTROLYTIC:
         if current_density_a_dm2 is None:

@@ -92,7 +92,7 @@ def shim_height(shim_mm: float, gap: Gap, bond: str = "glue") -> ShimHeight:
     formula: limit = gap - tolerance - two films; the next stock size down; film on the chip = gap - shim - bond
     source: geometry; films and stock sizes from memory
     """
-    require_range("shim_mm", shim_mm, "mm", 0.05, 5.0, say("shim-measure-copper-with-calipers"))
+    require_range("shim_mm", shim_mm, "mm", (0.05, 5.0), hint=say("shim-measure-copper-with-calipers"))
     bond_mm = _bond(bond)[1]
     limit = gap.gap_mm - gap.tolerance_mm - FILM_MM - bond_mm
     stock = max((t for t in STOCK_MM if t <= limit + 1e-9), default=None)
@@ -149,6 +149,7 @@ def _bond(bond: str) -> tuple[float, float]:
 def shim_gain(
     width_mm: float,
     length_mm: float,
+    *,
     power: float,
     pad_um: float,
     pad_conductivity: float,
@@ -172,8 +173,8 @@ def shim_gain(
     source: Fourier's law, series chain; contacts and spreading left out
     """
     for name, value in (("width_mm", width_mm), ("length_mm", length_mm)):
-        require_range(name, value, "mm", 1.0, 200.0, say("shim-measure-package-with-calipers"))
-    require_range("power", power, "W", 0.0, 2000.0)
+        require_range(name, value, "mm", (1.0, 200.0), hint=say("shim-measure-package-with-calipers"))
+    require_range("power", power, "W", (0.0, 2000.0))
     area = width_mm * length_mm
     pad = layer_resistance(pad_um, pad_conductivity, area)
     conductivity, bond_mm = _bond(bond)
@@ -190,6 +191,7 @@ def shim_gain(
 def shim_fit(
     shim_width_mm: float,
     shim_length_mm: float,
+    *,
     package_width_mm: float,
     package_length_mm: float,
     die_width_mm: float,
@@ -224,7 +226,7 @@ def shim_fit(
         ("die_width_mm", die_width_mm),
         ("die_length_mm", die_length_mm),
     ):
-        require_range(name, value, "mm", 1.0, 200.0, say("shim-measure-with-plastic-calipers"))
+        require_range(name, value, "mm", (1.0, 200.0), hint=say("shim-measure-with-plastic-calipers"))
     uncovered, over, nearest = 0.0, 0.0, math.inf
     shifts: list[_Shift] = []
     for shim, package, die, offset, name in (

@@ -35,12 +35,14 @@ def check_cover(c: CoverSpot) -> CoverSpot:
     source: common practice, no source
     """
     for name in ("pad_width_mm", "pad_length_mm"):
-        named(name, getattr(c, name), 2.0, 400.0, say("cover-measure-pad"))
+        named(name, getattr(c, name), low=2.0, high=400.0, hint=say("cover-measure-pad"))
     if c.gap_mm is not None:
-        named("cover.gap_mm", c.gap_mm, 0.1, 5.0, say("cover-press-ball-putty-between-heatsink"))
-        named("cover.gap_tolerance_mm", c.gap_tolerance_mm, 0.0, 2.0, say("cover-as-far-as-putty-differs"))
+        named("cover.gap_mm", c.gap_mm, low=0.1, high=5.0, hint=say("cover-press-ball-putty-between-heatsink"))
+        named(
+            "cover.gap_tolerance_mm", c.gap_tolerance_mm, low=0.0, high=2.0, hint=say("cover-as-far-as-putty-differs")
+        )
     if c.battery_mm is not None:
-        named("cover.battery_mm", c.battery_mm, -300.0, 300.0, say("cover-from-pad-s-edge-to"))
+        named("cover.battery_mm", c.battery_mm, low=-300.0, high=300.0, hint=say("cover-from-pad-s-edge-to"))
     return c
 
 
@@ -61,7 +63,9 @@ def cover_pad(found: Inspection) -> tuple[PadChoice, Words] | None:
         return pad, (say("cover-no-pad-stays-between-and", gap_mm=c.gap_mm, gap_tolerance_mm=c.gap_tolerance_mm))
     force = pad_force(max(0.0, pad.compression_max), c.patch_mm2).force_n
     proud = max(0.0, pad.thickness_mm - c.gap_mm + c.gap_tolerance_mm)
-    bulge = cover_bulge_mm(force, proud, c.material, c.thickness_mm, min(c.width_mm, c.length_mm))
+    bulge = cover_bulge_mm(
+        force, proud, material=c.material, thickness_mm=c.thickness_mm, short_mm=min(c.width_mm, c.length_mm)
+    )
     if bulge <= BULGE_MOST_MM:
         return pad, ""
     return pad, (
@@ -82,10 +86,12 @@ def cover_paths(found: Inspection) -> tuple[float, float] | None:
         return None
     check_cover(c)
     pad = layer_resistance((c.gap_mm or COVER_GAP_MM) * UM_PER_MM, c.pad_conductivity, c.patch_mm2)
-    return pad, cover_resistance(c.material, c.thickness_mm, c.width_mm * c.length_mm, c.patch_mm2, found.place)
+    return pad, cover_resistance(
+        c.material, c.thickness_mm, cover_mm2=c.width_mm * c.length_mm, patch_mm2=c.patch_mm2, placement=found.place
+    )
 
 
-def cover_skin(found: Inspection, power: float, behind: float, room_c: float, power_u: float = 0.0) -> Skin | None:
+def cover_skin(found: Inspection, power: float, *, behind: float, room_c: float, power_u: float = 0.0) -> Skin | None:
     """How warm the coupled cover gets, None without a cover.
 
     found: what was found
@@ -104,11 +110,11 @@ def cover_skin(found: Inspection, power: float, behind: float, room_c: float, po
     return skin_temperature(
         share * power,
         room_c,
-        c.material,
-        c.thickness_mm,
-        c.width_mm * c.length_mm,
-        c.patch_mm2,
-        found.place,
+        material=c.material,
+        thickness_mm=c.thickness_mm,
+        cover_mm2=c.width_mm * c.length_mm,
+        patch_mm2=c.patch_mm2,
+        placement=found.place,
         power_u=share * power_u,
         battery_mm=c.battery_mm,
     )

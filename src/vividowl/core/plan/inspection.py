@@ -50,9 +50,9 @@ def check_inspection(found: Inspection) -> Inspection:
             named(
                 f"{name.removesuffix('_mm')}_{side}_mm",
                 value,
-                1.0,
-                60.0,
-                say("inspection-measure-die-with-plastic-calipers"),
+                low=1.0,
+                high=60.0,
+                hint=say("inspection-measure-die-with-plastic-calipers"),
             )
     for i, spot in enumerate(found.gaps):
         if spot.target not in GAP_TARGETS or spot.how not in GAP_WAYS:
@@ -62,14 +62,14 @@ def check_inspection(found: Inspection) -> Inspection:
                 remedy=say("inspection-allowed-gaps", targets=listed(GAP_TARGETS), ways=listed(GAP_WAYS)),
             )
         for name in ("width_mm", "length_mm"):
-            named(f"gaps.{i}.{name}", getattr(spot, name), 1.0, 200.0, say("inspection-measure-part"))
-        require_range(f"gaps.{i}.count", spot.count, "", 1, 40, say("inspection-how-many-such-parts"))
+            named(f"gaps.{i}.{name}", getattr(spot, name), low=1.0, high=200.0, hint=say("inspection-measure-part"))
+        require_range(f"gaps.{i}.count", spot.count, "", (1, 40), hint=say("inspection-how-many-such-parts"))
         gap_advice(spot)
     if found.cover is not None:
         check_cover(found.cover)
     shim_of(found)
     bath_of(found)
-    named("undervolt_mv", found.undervolt_mv, 0.0, 200.0, say("inspection-to-mv-seen-makers-often"))
+    named("undervolt_mv", found.undervolt_mv, low=0.0, high=200.0, hint=say("inspection-to-mv-seen-makers-often"))
     return found
 
 
@@ -177,23 +177,23 @@ def shim_of(found: Inspection) -> tuple[ShimGain, ShimFit, ShimHeight] | None:
     gain = shim_gain(
         s.shim_width_mm,
         s.shim_length_mm,
-        s.power_w,
-        UM_PER_MM * s.pad_mm,
-        s.pad_conductivity,
-        UM_PER_MM * s.shim_mm,
-        UM_PER_MM * height.film_mm,
-        s.bond,
+        power=s.power_w,
+        pad_um=UM_PER_MM * s.pad_mm,
+        pad_conductivity=s.pad_conductivity,
+        shim_um=UM_PER_MM * s.shim_mm,
+        film_um=UM_PER_MM * height.film_mm,
+        bond=s.bond,
     )
     fit = shim_fit(
         s.shim_width_mm,
         s.shim_length_mm,
-        s.package_width_mm,
-        s.package_length_mm,
-        s.die_width_mm,
-        s.die_length_mm,
-        s.offset_x_mm,
-        s.offset_y_mm,
-        s.neighbours_mm,
+        package_width_mm=s.package_width_mm,
+        package_length_mm=s.package_length_mm,
+        die_width_mm=s.die_width_mm,
+        die_length_mm=s.die_length_mm,
+        offset_x_mm=s.offset_x_mm,
+        offset_y_mm=s.offset_y_mm,
+        neighbours_mm=s.neighbours_mm,
     )
     return gain, fit, height
 
@@ -216,10 +216,14 @@ def bath_of(found: Inspection) -> Bath | None:
             field="bath.method",
         )
     method = PlatingMethod(b.method)
-    require_range("bath.area_cm2", b.area_cm2, "cm²", 0.5, 500.0, say("inspection-both-sides-what-bath-wets"))
-    named("bath.temperature_c", b.temperature_c, 20.0, 98.0, say("inspection-as-maker-bath-says"))
+    require_range("bath.area_cm2", b.area_cm2, "cm²", (0.5, 500.0), hint=say("inspection-both-sides-what-bath-wets"))
+    named("bath.temperature_c", b.temperature_c, low=20.0, high=98.0, hint=say("inspection-as-maker-bath-says"))
     time = plating_time(
-        method, b.target_um, b.current_density_a_dm2, None if b.rate_um_h is not None else b.temperature_c, b.rate_um_h
+        method,
+        b.target_um,
+        current_density_a_dm2=b.current_density_a_dm2,
+        temperature_c=None if b.rate_um_h is not None else b.temperature_c,
+        own_rate_um_h=b.rate_um_h,
     )
     amps = None if method is PlatingMethod.ELECTROLESS else (b.current_density_a_dm2 or 0.0) * b.area_cm2 / 100.0
     words = (

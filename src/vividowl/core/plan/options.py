@@ -91,7 +91,7 @@ def make_options(situation: Situation) -> tuple[Option, ...]:
                 field="die_materials",
                 remedy=say("allowed", names=listed(DIE_KINDS)),
             )
-    cap = None if s.cap_w is None else require_range("cap_w", s.cap_w, "W", 1.0, 2000.0)
+    cap = None if s.cap_w is None else require_range("cap_w", s.cap_w, "W", (1.0, 2000.0))
     out = [
         Option(key=LEAVE, words=say("options-leave-alone")),
         Option(key="clean", words=say("options-clean-only"), actions=(Action.CLEAN,)),
@@ -202,7 +202,7 @@ def rank(
     if home is None:
         raise CoreError(say("options-leaving-alone-missing-from-options"), field="candidates")
     gains = [_gain(c, goal, held) for c in candidates]
-    least = _least(goal, held, measurable_k, measurable_w, measurable_db)
+    least = _least(goal, held, measurable_k=measurable_k, measurable_w=measurable_w, measurable_db=measurable_db)
     plain = [_gain(c, Goal.COOLER, held) for c in candidates]
     plain_least = measurable_w if held and candidates[0].prediction.gain_w is not None else measurable_k
     free = [i for i, c in enumerate(candidates) if not c.blocked and i != home]
@@ -236,7 +236,10 @@ def rank(
     blocked = sorted((i for i, c in enumerate(candidates) if c.blocked and i != home), key=lambda i: -gains[i])
     order = [*worth, home, *rest, *blocked]
     placed = [
-        _placed(candidates, i, place, order, gains, least, goal, held, i in worth) for place, i in enumerate(order)
+        _placed(
+            candidates, i, place=place, order=order, gains=gains, least=least, goal=goal, held=held, worth=i in worth
+        )
+        for place, i in enumerate(order)
     ]
     if renew:
         placed[0] = replace(placed[0], reason=listed((renew, placed[0].reason), "space"))
@@ -259,7 +262,7 @@ def _gain(c: Candidate, goal: Goal, held: bool) -> float:
     return p.gain_k.median
 
 
-def _least(goal: Goal, held: bool, measurable_k: float, measurable_w: float, measurable_db: float) -> float:
+def _least(goal: Goal, held: bool, *, measurable_k: float, measurable_w: float, measurable_db: float) -> float:
     if goal is Goal.QUIETER:
         return measurable_db
     return measurable_w if goal is Goal.FASTER or held else measurable_k
@@ -283,6 +286,7 @@ def _said(c: Candidate, goal: Goal, held: bool) -> Words:
 def _placed(
     candidates: Sequence[Candidate],
     index: int,
+    *,
     place: int,
     order: Sequence[int],
     gains: Sequence[float],

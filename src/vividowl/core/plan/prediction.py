@@ -115,11 +115,14 @@ def predict(
         temperature turns at N/N0 = (behind / (R0 - interface))^(1/m), its level falls by 50 to 60 lg(N/N0)
     source: series chain, textbook; fan affinity laws; distributions as in core.unknowns
     """
-    require_range("options", len(options), "", 0, 60)
+    require_range("options", len(options), "", (0, 60))
     drawn = sample_unknowns(known, seed, samples)
     rng = np.random.default_rng(seed + 1)
-    fixed = rng.uniform(0.0, 1.0, (7, samples)), rng.normal(0.0, 1.0, samples)
-    return tuple(_one(known, option, drawn, *fixed, reference_room_c) for option in options)
+    where, cover_luck = rng.uniform(0.0, 1.0, (7, samples)), rng.normal(0.0, 1.0, samples)
+    return tuple(
+        _one(known, option, drawn=drawn, where=where, cover_luck=cover_luck, reference_room_c=reference_room_c)
+        for option in options
+    )
 
 
 def _interval(values: Series) -> Interval:
@@ -130,7 +133,7 @@ def _interval(values: Series) -> Interval:
 
 
 def _one(
-    known: Known, option: Option, drawn: Unknowns, where: Series, cover_luck: Series, reference_room_c: float
+    known: Known, option: Option, *, drawn: Unknowns, where: Series, cover_luck: Series, reference_room_c: float
 ) -> Prediction:
     interface, behind = drawn.core + drawn.film, drawn.behind
     actions = set(option.actions)
@@ -157,9 +160,13 @@ def _one(
     power = known.power * ratio if option.cap_w is None else np.minimum(known.power * ratio, option.cap_w)
     die = known.room_c + power * total
     gain = known.power * drawn.total - power * total
-    watts, gain_w = _watts(known, drawn, total, ratio, option.cap_w, reference_room_c)
+    watts, gain_w = _watts(
+        known, drawn, total=total, ratio=ratio, cap_w=option.cap_w, reference_room_c=reference_room_c
+    )
     noise, floor = (
-        (None, False) if known.fanless else _noise(known, drawn, interface, behind, power, exponent, where[4])
+        (None, False)
+        if known.fanless
+        else _noise(known, drawn, interface=interface, behind=behind, power=power, exponent=exponent, where=where[4])
     )
     return Prediction(
         key=option.key,
@@ -176,7 +183,7 @@ def _one(
 
 def _power_ratio(known: Known, option: Option, where: Series) -> Series:
     """Power for the same work after an undervolt."""
-    require_range("undervolt_mv", option.undervolt_mv, "mV", 0.0, MILLIVOLTS_MOST, say("prediction-to-mv-seen"))
+    require_range("undervolt_mv", option.undervolt_mv, "mV", (0.0, MILLIVOLTS_MOST), hint=say("prediction-to-mv-seen"))
     if option.undervolt_mv == 0.0:
         return np.ones(where.shape[1])
     volts = triangular(where[2], *CORE_VOLTAGE)
@@ -187,7 +194,7 @@ def _power_ratio(known: Known, option: Option, where: Series) -> Series:
 
 
 def _watts(
-    known: Known, drawn: Unknowns, total: Series, ratio: Series, cap_w: float | None, reference_room_c: float
+    known: Known, drawn: Unknowns, *, total: Series, ratio: Series, cap_w: float | None, reference_room_c: float
 ) -> tuple[Interval | None, Interval | None]:
     if known.limit_c is None or known.limit_c <= reference_room_c + 1.0:
         return None, None
@@ -200,7 +207,7 @@ def _watts(
 
 
 def _noise(
-    known: Known, drawn: Unknowns, interface: Series, behind: Series, power: Series, exponent: Series, where: Series
+    known: Known, drawn: Unknowns, *, interface: Series, behind: Series, power: Series, exponent: Series, where: Series
 ) -> tuple[Interval, bool]:
     """Change of level when the fan is slowed, or sped up, until the die is as warm as before."""
     allowed = np.maximum(drawn.total * known.power / power - interface, 0.05 * behind)
@@ -224,8 +231,8 @@ def measurable_k(difference_u95: float, power: float) -> float:
     formula: U95 P
     source: JCGM 100:2008
     """
-    require_range("difference_u95", difference_u95, "K/W", 1e-9, 100.0)
-    return difference_u95 * require_range("power", power, "W", 0.1, 2000.0)
+    require_range("difference_u95", difference_u95, "K/W", (1e-9, 100.0))
+    return difference_u95 * require_range("power", power, "W", (0.1, 2000.0))
 
 
 def share_inside(inside: Sequence[bool]) -> tuple[float, float, float] | None:
@@ -260,7 +267,7 @@ def learn_factor(ratios: Sequence[float]) -> float | None:
     source: normal model with known variance, any textbook of statistics; the spreads are from memory
     """
     for ratio in ratios:
-        require_range("ratio", ratio, "", 0.05, 20.0)
+        require_range("ratio", ratio, "", (0.05, 20.0))
     n = len(ratios)
     if n < LEARN_JOBS_LEAST:
         return None

@@ -60,7 +60,7 @@ def tasks_of(names: Sequence[str], own_hands_min: Mapping[str, float] | None = N
     for name, value in own.items():
         if name not in TASKS:
             raise CoreError(say("price-no-task-allowed-2", name=name, tasks=listed(TASKS)), field=name)
-        require_range(name, value, "min", 0.0, 600.0, say("price-minutes-hands-without-waiting"))
+        require_range(name, value, "min", (0.0, 600.0), hint=say("price-minutes-hands-without-waiting"))
     unknown = [n for n in names if n not in TASKS]
     if unknown:
         raise CoreError(say("price-no-task-allowed", unknown=unknown[0], tasks=listed(TASKS)), field="tasks")
@@ -87,8 +87,8 @@ def share_cents(price_cents: int, share: float) -> int:
     formula: price share
     source: arithmetic
     """
-    require_range("parts", price_cents, "cents", 0.0, 1e8)
-    require_range("share", share, "", 0.0, 1e4)
+    require_range("parts", price_cents, "cents", (0.0, 1e8))
+    require_range("share", share, "", (0.0, 1e4))
     return whole_cents(price_cents * Decimal(repr(float(share))))
 
 
@@ -105,12 +105,12 @@ def price_of(parts_cents: int | None, hands_min: float, hourly_rate_cents: int, 
     formula: parts + hands rate / 60, then tax on the sum
     source: arithmetic; the tax is the shop's setting
     """
-    require_range("hands", hands_min, "min", 0.0, 6000.0)
-    require_range("hourly_rate", hourly_rate_cents, "cents", 0.0, 1e6)
-    require_range("tax", tax_percent, "%", 0.0, 40.0, say("price-give-tax-in-per-cent"))
+    require_range("hands", hands_min, "min", (0.0, 6000.0))
+    require_range("hourly_rate", hourly_rate_cents, "cents", (0.0, 1e6))
+    require_range("tax", tax_percent, "%", (0.0, 40.0), hint=say("price-give-tax-in-per-cent"))
     work = whole_cents(Decimal(repr(float(hands_min))) * hourly_rate_cents / 60)
     if parts_cents is None:
         return Price(None, work, None, None)
-    require_range("parts", parts_cents, "cents", 0.0, 1e8)
+    require_range("parts", parts_cents, "cents", (0.0, 1e8))
     tax = whole_cents((parts_cents + work) * Decimal(repr(float(tax_percent))) / 100)
     return Price(parts_cents, work, tax, parts_cents + work + tax)

@@ -183,7 +183,7 @@ CHOICES = {
 }
 
 
-def named(name: str, value: float, low: float, high: float, hint: Words) -> None:
+def named(name: str, value: float, *, low: float, high: float, hint: Words) -> None:
     """Refuse a measure that is out of its range, its unit read off its name.
 
     name: field with its unit at the end [text]
@@ -196,4 +196,4 @@ def named(name: str, value: float, low: float, high: float, hint: Words) -> None
     source: the definition
     """
     unit = name.rsplit("_", 1)[-1].replace("mv", "mV")
-    require_range(name, value, unit, low, high, hint)
+    require_range(name, value, unit, (low, high), hint=hint)

@@ -148,7 +148,7 @@ def triangular(where: Series, low: float, usual: float, high: float) -> Series:
     formula: inverse of the cumulative triangular distribution
     source: any textbook of probability
     """
-    require_range("usual", usual, "", low, high)
+    require_range("usual", usual, "", (low, high))
     if high <= low:
         return np.full(len(where), low)
     turn = (usual - low) / (high - low)
@@ -170,7 +170,7 @@ def sample_unknowns(known: Known, seed: int, samples: int = SAMPLES) -> Unknowns
     source: importance resampling, Rubin (1988); distributions from memory
     """
     _check(known)
-    require_range("samples", samples, "", 100, 1_000_000)
+    require_range("samples", samples, "", (100, 1_000_000))
     rng = np.random.default_rng(seed)
     total = np.maximum(0.05 * known.resistance, rng.normal(known.resistance, known.resistance_u, samples))
     if known.interface is not None:
@@ -235,11 +235,11 @@ def new_film(unknowns: Unknowns, material: Material) -> Series:
 
 
 def _check(known: Known) -> None:
-    require_range("resistance", known.resistance, "K/W", 1e-3, 100.0)
-    require_range("resistance_u", known.resistance_u, "K/W", 0.0, 50.0)
-    require_range("power", known.power, "W", 0.1, 2000.0)
+    require_range("resistance", known.resistance, "K/W", (1e-3, 100.0))
+    require_range("resistance_u", known.resistance_u, "K/W", (0.0, 50.0))
+    require_range("power", known.power, "W", (0.1, 2000.0))
     if known.die_mm2 is not None:
-        require_range("die_mm2", known.die_mm2, "mm²", 4.0, 4000.0, say("unknowns-width-times-length-die"))
+        require_range("die_mm2", known.die_mm2, "mm²", (4.0, 4000.0), hint=say("unknowns-width-times-length-die"))
     for name, value, table in (("old_interface", known.old_interface, OLD_FILM), ("dust", known.dust, DUST)):
         if value not in (*table, "unknown"):
             raise CoreError(

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from functools import partial
 
 from vividowl.core.quantities.words import Words, say
 
@@ -19,11 +20,7 @@ class CoreError(ValueError):
 
     def __reduce__(self) -> tuple[object, ...]:
         """Exceptions with named arguments do not travel between processes by themselves."""
-        return _again, (type(self), self.message, self.field, self.remedy)
-
-
-def _again(kind: type[CoreError], message: Words, field: str, remedy: Words) -> CoreError:
-    return kind(message, field=field, remedy=remedy)
+        return partial(type(self), self.message, field=self.field, remedy=self.remedy), ()
 
 
 class OutOfRange(CoreError):  # noqa: N818 - reads as what it says
@@ -40,10 +37,9 @@ def figure(value: float) -> str:
     return text.replace("-", "−")
 
 
-def require_range(
-    name: str, value: float, unit: Words, low: float = -math.inf, high: float = math.inf, hint: Words = ""
-) -> float:
+def require_range(name: str, value: float, unit: Words, allowed: tuple[float, float], *, hint: Words = "") -> float:
     """Return ``value`` or raise :class:`OutOfRange` saying what came, what is allowed and what to do."""
+    low, high = allowed
     if math.isfinite(value) and low <= value <= high:
         return value
     finite = value if math.isfinite(value) else None

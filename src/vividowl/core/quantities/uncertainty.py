@@ -85,7 +85,7 @@ def standard_from_half_width(half_width: float) -> float:
     formula: a / sqrt(3), rectangular distribution
     source: JCGM 100:2008, 4.3.7
     """
-    return require_range("half_width", half_width, "", 0.0) / math.sqrt(3.0)
+    return require_range("half_width", half_width, "", (0.0, math.inf)) / math.sqrt(3.0)
 
 
 def combined(*standard: float) -> float:
@@ -97,7 +97,7 @@ def combined(*standard: float) -> float:
     formula: root of the sum of squares
     source: JCGM 100:2008, 5.1.2
     """
-    return math.sqrt(sum(require_range("standard", u, "", 0.0) ** 2 for u in standard))
+    return math.sqrt(sum(require_range("standard", u, "", (0.0, math.inf)) ** 2 for u in standard))
 
 
 def effective_degrees_of_freedom(contributions: Sequence[tuple[float, float]]) -> float:
@@ -128,7 +128,7 @@ def coverage_factor(freedom: float) -> float:
 
     if math.isinf(freedom):
         return COVERAGE_FACTOR
-    return max(COVERAGE_FACTOR, float(stdtrit(require_range("freedom", freedom, "", 0.1), 0.975)))
+    return max(COVERAGE_FACTOR, float(stdtrit(require_range("freedom", freedom, "", (0.1, math.inf)), 0.975)))
 
 
 def effective_sample_size(values: NDArray[np.float64]) -> float:

@@ -20,7 +20,7 @@ def c_from_f(reading_f: float) -> float:
     formula: (F - 32) / 1.8
     source: definition of the degree Fahrenheit
     """
-    return (require_range("reading_f", reading_f, "°F", -459.67, 1e5) - 32.0) / 1.8
+    return (require_range("reading_f", reading_f, "°F", (-459.67, 1e5)) - 32.0) / 1.8
 
 
 def k_from_f_difference(difference_f: float) -> float:
@@ -32,7 +32,7 @@ def k_from_f_difference(difference_f: float) -> float:
     formula: F / 1.8
     source: definition of the degree Fahrenheit
     """
-    return require_range("difference_f", difference_f, "°F", -1e5, 1e5) / 1.8
+    return require_range("difference_f", difference_f, "°F", (-1e5, 1e5)) / 1.8
 
 
 def require_room_c(room_c: float, name: str = "room_c") -> float:
@@ -48,7 +48,7 @@ def require_room_c(room_c: float, name: str = "room_c") -> float:
     if ROOM_HIGH_C < room_c <= 10 * ROOM_HIGH_C and ROOM_LOW_C <= room_c / 10 <= ROOM_HIGH_C:
         hint = listed((say("units-was", room_c=room_c / 10), hint), "space")
     try:
-        return require_range("room_temperature", room_c, "°C", ROOM_LOW_C, ROOM_HIGH_C, hint)
+        return require_range("room_temperature", room_c, "°C", (ROOM_LOW_C, ROOM_HIGH_C), hint=hint)
     except Exception as error:
         error.field = name  # type: ignore[attr-defined]
         raise

@@ -55,8 +55,8 @@ def findings(
         name = ROLE_KINDS[reading.die_role].words
         out.append(say("findings-reads-c-from-first-sample", name=name, mean=reading.die.mean))
         return tuple(out)
-    of = resistance(reading, room_c, tol)
-    fine = None if lost else nothing_wrong(reading, limit_c, sensor_limits_c or {}, reference, of)
+    of = resistance(reading, room_c, tol=tol)
+    fine = None if lost else nothing_wrong(reading, limit_c, noted=sensor_limits_c or {}, reference=reference, of=of)
     if fine is not None:
         out.insert(0, fine)
     out.append(_steady(reading, room_c, tol))
@@ -121,7 +121,7 @@ def _times(reading: Reading) -> Words:
 
 
 def _steady(reading: Reading, room_c: float | None, tol: Tolerances) -> Words:
-    over, of = rise(reading, room_c, tol), resistance(reading, room_c, tol)
+    over, of = rise(reading, room_c, tol), resistance(reading, room_c, tol=tol)
     return say(
         "findings-steady",
         name=ROLE_KINDS[reading.die_role].words,
@@ -136,6 +136,7 @@ def _steady(reading: Reading, room_c: float | None, tol: Tolerances) -> Words:
 def nothing_wrong(
     reading: Reading,
     limit_c: float | None,
+    *,
     noted: Mapping[Role, float],
     reference: Reference | None,
     of: Measured | None,

@@ -119,6 +119,7 @@ def by_share(statistics: Statistics, share: float) -> Measured:
 def resistance(
     reading: Reading,
     room_c: float | None,
+    *,
     tol: Tolerances,
     at: tuple[float, float] | None = None,
     role: Role | None = None,
@@ -156,6 +157,7 @@ def resistance(
 def at_fan_speed(
     of: Measured | None,
     fan_rpm: float | None,
+    *,
     wanted_rpm: float,
     behind: float,
     behind_half_width_share: float = BEHIND_HALF_WIDTH_SHARE,
@@ -204,7 +206,7 @@ def at_speed_of(of: Measured, fan_rpm: float | None, other: float, other_rpm: fl
         return of
     if not 1.0 / SPEEDS_APART_MOST <= fan_rpm / other_rpm <= SPEEDS_APART_MOST:
         return None
-    return at_fan_speed(of, fan_rpm, other_rpm, BEHIND_INTERFACE_SHARE * min(of.value, other))
+    return at_fan_speed(of, fan_rpm, wanted_rpm=other_rpm, behind=BEHIND_INTERFACE_SHARE * min(of.value, other))
 
 
 def capacity(

@@ -148,7 +148,9 @@ def read_trace(
     cooling = fit_cool_down(trace, steady) if whole is not None and load.seen and not stuck else None
     if whole is not None:
         response = with_cool_down(whole, cooling, trace.interval_s)
-    window = find_settled_window(trace, steady, whole, late > HELD_AT_END_SHARE * tail_s, stuck)
+    window = find_settled_window(
+        trace, steady, response=whole, held_at_end=late > HELD_AT_END_SHARE * tail_s, stuck=stuck
+    )
     if chosen is not None:
         window = choose_window(window, trace, *chosen)
     inside = under_load(trace, steady) & (trace.time_s >= window.from_s) & (trace.time_s <= window.to_s)
@@ -183,8 +185,10 @@ def read_trace(
         stats={role: value for role, value in found.items() if value is not None},
         power=statistics(power[inside]) if power is not None else None,
         felt=felt,
-        course=course_of(trace, steady, under_load(trace, steady), felt, last_part(window, steady)),
-        course_by_halves=course_of(trace, steady, under_load(trace, steady), felt, RESTLESS_TAIL_SHARE),
+        course=course_of(trace, steady, working=under_load(trace, steady), felt=felt, share=last_part(window, steady)),
+        course_by_halves=course_of(
+            trace, steady, working=under_load(trace, steady), felt=felt, share=RESTLESS_TAIL_SHARE
+        ),
         last_part=last_part(window, steady),
         begun=_begun(trace, load),
         idle_fan_rpm=_idle_fan(trace, load),

@@ -79,7 +79,9 @@ def fit_approach(time_s: Series, y: Series, *, from_zero: bool = False) -> Appro
         return float(left @ left)
 
     start = min(np.geomspace(low, high, 14), key=misfit)
-    fit = fit_exponentials(columns, v, [float(start)], others, bounds=(low / 10.0, 1e3 * high), tolerance=1e-14)
+    fit = fit_exponentials(
+        columns, v, guess=[float(start)], others=others, bounds=(low / 10.0, 1e3 * high), tolerance=1e-14
+    )
     error = np.sqrt(np.maximum(0.0, np.diag(fit.covariance)))
     span, tau = float(fit.weights[0]), float(fit.taus[0])
     end, end_se = (span, float(error[0])) if from_zero else (float(fit.others[0]), float(error[1]))

@@ -81,7 +81,7 @@ def fit_cool_down(trace: Trace, load: LoadPhase) -> CoolDown | None:
         fit = fit_exponentials(
             lambda taus: 1.0 - np.exp(-time[:, None] / taus),
             fall,
-            np.geomspace(max(step, 1.0), 0.5 * length, k),
+            guess=np.geomspace(max(step, 1.0), 0.5 * length, k),
             bounds=(BOUND_LOW_STEPS * step, 3.0 * length),
             tolerance=1e-6,
         )

@@ -29,6 +29,7 @@ class Fit:
 def fit_exponentials(
     columns: Callable[[Series], Series],
     y: Series,
+    *,
     guess: Sequence[float] | Series,
     others: Series | None = None,
     weight: Series | None = None,

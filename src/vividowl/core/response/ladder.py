@@ -66,7 +66,7 @@ def build_ladder(
     source: one-dimensional heat flow; JESD51 for resistance
     """
     require_room_c(room_c)
-    require_range("die_c", die_c, "°C", -40.0, 150.0)
+    require_range("die_c", die_c, "°C", (-40.0, 150.0))
 
     def rung(name: str, drop: float, source: str, u95_k: float) -> Rung:
         return Rung(name=name, drop_k=drop, resistance=drop / power if power else None, source=source, u95_k=u95_k)

@@ -43,7 +43,7 @@ class _Blocks:
     samples: Series
 
 
-def _blocks(trace: Trace, load: LoadPhase, power: Series, begin: float, end: float) -> _Blocks:
+def _blocks(trace: Trace, load: LoadPhase, *, power: Series, begin: float, end: float) -> _Blocks:
     """Sample by sample where the power jumps, averaged elsewhere, so that a long log fits as fast as a short one."""
     step = trace.interval_s
     die = trace.channels[trace.die_role]
@@ -135,7 +135,7 @@ def fit_response(trace: Trace, load: LoadPhase) -> Response:
             remedy=say("network-run-load-for-minutes-or"),
         )
     base_power = float(np.median(power[idle]))
-    blocks = _blocks(trace, load, power - base_power, begin, end)
+    blocks = _blocks(trace, load, power=power - base_power, begin=begin, end=end)
     weight = np.sqrt(np.minimum(blocks.samples, BLOCK_WEIGHT_MOST))
     one = np.ones((len(weight), 1))
     bounds = (BOUND_LOW_STEPS * step, 2.0 * length)
@@ -148,12 +148,19 @@ def fit_response(trace: Trace, load: LoadPhase) -> Response:
             (_Start(0.5, float(w), t) for w in np.linspace(least, most, 13) for t in SINCE_S),
             key=lambda s: _misfit(blocks, s, weight, broad),
         )
-    starts = _starts(blocks, start, weight, bounds, length)
+    starts = _starts(blocks, start, weight=weight, bounds=bounds, length=length)
     usual = (USUAL_SLOW_S, _noise(blocks) / USUAL_SLOW_SPREAD)
 
     def fit_terms(guess: Series, how: _Start) -> Fit:
         return fit_exponentials(
-            lambda taus: _states(blocks, how, taus)[0], blocks.die_c, guess, one, weight, bounds, 1e-4, usual
+            lambda taus: _states(blocks, how, taus)[0],
+            blocks.die_c,
+            guess=guess,
+            others=one,
+            weight=weight,
+            bounds=bounds,
+            tolerance=1e-4,
+            slowest=usual,
         )
 
     best, best_score = None, math.inf
@@ -174,7 +181,7 @@ def fit_response(trace: Trace, load: LoadPhase) -> Response:
             if other.cost >= best.cost or (other.weights <= 0).any():
                 break
             best, start = other, how
-    return _response(best, blocks, start, base_power, load.end_s - begin)
+    return _response(best, blocks, start=start, base_power=base_power, load_s=load.end_s - begin)
 
 
 def _drifts(blocks: _Blocks, onset_s: float) -> bool:
@@ -197,7 +204,7 @@ def _noise(blocks: _Blocks) -> float:
 
 
 def _starts(
-    blocks: _Blocks, start: _Start, weight: Series, bounds: tuple[float, float], length: float
+    blocks: _Blocks, start: _Start, *, weight: Series, bounds: tuple[float, float], length: float
 ) -> dict[int, Series]:
     """Time constants to start from, for one to four terms: the best of a coarse grid."""
     grid = np.geomspace(6.0 * bounds[0], max(0.6 * length, 30.0 * bounds[0]), GRID_POINTS)
@@ -224,7 +231,7 @@ def _misfit(blocks: _Blocks, start: _Start, weight: Series, taus: Series) -> flo
     return float(left @ left)
 
 
-def _response(fit: Fit, blocks: _Blocks, start: _Start, base_power: float, load_s: float) -> Response:
+def _response(fit: Fit, blocks: _Blocks, *, start: _Start, base_power: float, load_s: float) -> Response:
     k = len(fit.taus)
     # Neighbouring residuals are alike, so fewer samples are independent than were taken.
     inflation = len(fit.residuals) / effective_sample_size(fit.residuals)

@@ -112,7 +112,7 @@ def share_words(share: float) -> Words:
     raises: OutOfRange
     source: common practice, no source
     """
-    require_range("share", share, "", 0.0, 1.0)
+    require_range("share", share, "", (0.0, 1.0))
     near, words = min(_FRACTIONS, key=lambda pair: abs(pair[0] - share))
     if share < 0.07:
         return say("reference-hardly-any")

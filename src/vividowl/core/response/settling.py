@@ -52,7 +52,7 @@ class SettledWindow:
 
 
 def find_settled_window(
-    trace: Trace, load: LoadPhase, response: Response | None, held_at_end: bool, stuck: bool = False
+    trace: Trace, load: LoadPhase, *, response: Response | None, held_at_end: bool, stuck: bool = False
 ) -> SettledWindow:
     """Find the steady part: the last fifth of the load, of a load that goes up and down by itself the last half.
 
@@ -125,7 +125,7 @@ def find_settled_window(
         )
     if heading.erratic:
         return window
-    remaining, final_u = _both_ways(trace, window, response, heading, mean)
+    remaining, final_u = _both_ways(trace, window, response=response, heading=heading, mean_c=mean)
     settled = abs(remaining) < REMAINING_SETTLED_K and (flat or goes_by_itself)
     return replace(
         window,
@@ -194,7 +194,7 @@ def _power_is_even(trace: Trace, inside: Mask, from_s: float) -> bool:
 
 
 def _both_ways(
-    trace: Trace, window: SettledWindow, response: Response | None, heading: Heading, mean_c: float
+    trace: Trace, window: SettledWindow, *, response: Response | None, heading: Heading, mean_c: float
 ) -> tuple[float, float]:
     """What is to come after the window [K] and its standard uncertainty: the mean of the fixed ladder, which knows what
     is usual, and of the freely fitted terms, which know this log. Where they part, the answer is as wide."""

@@ -208,7 +208,7 @@ def factor_contrast(design: Design, at: int, *, pairs: bool, high: str | None = 
     return out
 
 
-def pair_contrast(design: Design, i: int, j: int, high_i: str, high_j: str) -> Matrix:
+def pair_contrast(design: Design, i: int, *, j: int, high_i: str, high_j: str) -> Matrix:
     """Half of what the change of one factor differs by between two levels of the other.
 
     design: factors with levels
@@ -241,7 +241,9 @@ def pair_contrasts(design: Design, i: int, j: int) -> list[Matrix]:
     returns: contrasts, one for each level of both beside the first
     source: the definition
     """
-    return [pair_contrast(design, i, j, a, b) for a in design.levels[i][1:] for b in design.levels[j][1:]]
+    return [
+        pair_contrast(design, i, j=j, high_i=a, high_j=b) for a in design.levels[i][1:] for b in design.levels[j][1:]
+    ]
 
 
 def pairs_in(design: Design, taken: Matrix) -> tuple[str, ...]:

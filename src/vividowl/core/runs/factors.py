@@ -80,6 +80,7 @@ REST = "rest"
 def factor_effects(
     factors: Sequence[str],
     cells: Sequence[Sequence[str]],
+    *,
     values: Sequence[float],
     standard: Sequence[float] = (),
     order: Sequence[Sequence[str]] | None = None,
@@ -110,7 +111,7 @@ def factor_effects(
         (len(design.levels[i]) - 1) * (len(design.levels[j]) - 1) for i, j in design.pairs()
     )
     effects = [found.factor(at, high, missing) for at in range(len(factors)) for high in design.levels[at][1:]] + [
-        found.pair(i, j, a, b, missing)
+        found.pair(i, j, high_i=a, high_j=b, missing=missing)
         for i, j in design.pairs()
         for a in design.levels[i][1:]
         for b in design.levels[j][1:]
@@ -181,7 +182,7 @@ class _Runs:
         return max(1.0, float(stdtrit(freedom, 1.0 - 0.025 / self.among)) / coverage_factor(self.freedom))
 
     def _effect(
-        self, term: str, low: tuple[str, ...], high: tuple[str, ...], weights: Matrix, assumes: tuple[str, ...] = ()
+        self, term: str, low: tuple[str, ...], *, high: tuple[str, ...], weights: Matrix, assumes: tuple[str, ...] = ()
     ) -> FactorEffect:
         effect, u95 = float(weights @ self._left), self._u95(weights)
         least = None if u95 is None else u95 * self._together()
@@ -219,7 +220,7 @@ class _Runs:
         term, low = design.factors[at], (design.levels[at][0],)
         weights, assumes = self.factor_weights(at, high)
         if weights is not None:
-            return self._effect(term, low, (high,), weights, assumes)
+            return self._effect(term, low, high=(high,), weights=weights, assumes=assumes)
         together = [name for j, name in enumerate(design.factors) if j != at and self._freed_by(at, j, high)]
         tells = self._would_tell(factor_contrast(design, at, pairs=False, high=high), missing, pairs=False)
         names = listed([term, *together], "and")
@@ -259,15 +260,15 @@ class _Runs:
     def _run(self, cell: tuple[str, ...]) -> Words:
         return listed([say("factors-level", name=n, level=v) for n, v in zip(self._design.factors, cell, strict=True)])
 
-    def pair(self, i: int, j: int, high_i: str, high_j: str, missing: Sequence[tuple[str, ...]]) -> FactorEffect:
+    def pair(self, i: int, j: int, *, high_i: str, high_j: str, missing: Sequence[tuple[str, ...]]) -> FactorEffect:
         """Interaction of two factors."""
         design = self._design
         term = f"{design.factors[i]}:{design.factors[j]}"
         low = (design.levels[i][0], design.levels[j][0])
-        contrast = pair_contrast(design, i, j, high_i, high_j)
+        contrast = pair_contrast(design, i, j=j, high_i=high_i, high_j=high_j)
         weights = weights_of(self._whole, self._whole_inverse, contrast)
         if weights is not None:
-            return self._effect(term, low, (high_i, high_j), weights)
+            return self._effect(term, low, high=(high_i, high_j), weights=weights)
         tells = self._would_tell(contrast, missing, pairs=True)
         why = (
             say("factors-pair-needs-more", term=term.replace(":", " × "))

@@ -63,7 +63,7 @@ def held_of(
     formula: lost = (R_later - R_after) / (R_before - R_after); half gone at months * 0.5 / lost, a straight loss
     source: handbook/runs.md: common practice, no source
     """
-    require_range("months", months, "months", 1e-6, 600.0)
+    require_range("months", months, "months", (1e-6, 600.0))
     gain = before[0] - after[0]
     if gain <= COVERAGE_FACTOR * combined(before[1], after[1]):
         return None

@@ -88,10 +88,10 @@ def repeats_needed(sd: float, want: float, k: float = COVERAGE_FACTOR, power: fl
     source: handbook/runs.md: JCGM 100:2008, 5.1.2 and 6.2.1, for two means of n runs; the power
         after the textbook
     """
-    require_range("sd", sd, "", 1e-12, 1e12, say("repeats-from-runs-under-same-conditions"))
-    require_range("want", want, "", 1e-12, 1e12)
-    require_range("k", k, "", 1.0, 10.0)
-    reach = k + NormalDist().inv_cdf(require_range("power", power, "", 0.5, 0.999))
+    require_range("sd", sd, "", (1e-12, 1e12), hint=say("repeats-from-runs-under-same-conditions"))
+    require_range("want", want, "", (1e-12, 1e12))
+    require_range("k", k, "", (1.0, 10.0))
+    reach = k + NormalDist().inv_cdf(require_range("power", power, "", (0.5, 0.999)))
     # A hair less, so that a whole number is not lost to rounding.
     runs = max(1, math.ceil(2.0 * (reach * sd / want) ** 2 * (1.0 - 1e-12)))
     if runs > RUNS_MOST:

@@ -83,10 +83,10 @@ def simulate(
     formula: three heat capacities in a row, explicit Euler at 0.1 s; air-side resistance goes with N^-0.8
     source: lumped heat balance, textbook; the exponent is that of turbulent forced convection; exhaust by the first law
     """
-    require_range("room_c", room_c, "°C", -10.0, 60.0)
-    require_range("interval_s", interval_s, "s", STEP_S, 60.0)
+    require_range("room_c", room_c, "°C", (-10.0, 60.0))
+    require_range("interval_s", interval_s, "s", (STEP_S, 60.0))
     rng = np.random.default_rng(seed)
-    rows = _run(device, room_c, lead_s, load_s, tail_s, pass_s, room_drift_k)
+    rows = _run(device, room_c, lead_s=lead_s, load_s=load_s, tail_s=tail_s, pass_s=pass_s, room_drift_k=room_drift_k)
     every = max(1, round(interval_s / STEP_S))
     kept = rows[::every]
     n = len(kept)
@@ -126,7 +126,7 @@ def _parts(device: Device, rows: Series, room_c: float) -> dict[Role, Series]:
 
 @lru_cache(maxsize=24)
 def _run(
-    device: Device, room_c: float, lead_s: float, load_s: float, tail_s: float, pass_s: float, room_drift_k: float
+    device: Device, room_c: float, *, lead_s: float, load_s: float, tail_s: float, pass_s: float, room_drift_k: float
 ) -> Series:
     """What the device does at each step, without any noise, so that repeats of a run cost nothing (n, 9)."""
     steps = int((lead_s + load_s + tail_s) / STEP_S)
@@ -183,7 +183,7 @@ def steady_rise(device: Device, power: float, rpm: float) -> float:
     formula: P (R_interface + R_sink (N_full/N)^0.5 + R_chassis)
     source: series resistances, textbook
     """
-    require_range("power", power, "W", 0.0, 2000.0)
-    require_range("rpm", rpm, "rpm", 1.0, 20000.0)
+    require_range("power", power, "W", (0.0, 2000.0))
+    require_range("rpm", rpm, "rpm", (1.0, 20000.0))
     air = device.sink * (1.0 if device.fanless else math.pow(device.fan_full_rpm / rpm, FAN_RESISTANCE_EXPONENT))
     return power * (device.interface + air + device.chassis)

@@ -42,12 +42,12 @@ def simulate_fan_sound(
     formula: noise with a level falling 3 dB an octave above 200 Hz, sines at n blades N/60 with a wandering speed
     source: blade-pass frequency, fan handbooks; spectrum and wander from memory
     """
-    require_range("rpm", rpm, "rpm", 200.0, 20000.0)
-    require_range("blades", blades, "", 3, 120, say("fan-speed-count-blades-one-fan"))
+    require_range("rpm", rpm, "rpm", (200.0, 20000.0))
+    require_range("blades", blades, "", (3, 120), hint=say("fan-speed-count-blades-one-fan"))
     require_level_db(level_db)
-    require_range("seconds", seconds, "s", 1.0, 600.0)
-    require_range("rate_hz", rate_hz, "Hz", 8000.0, 192000.0)
-    require_range("tone_share", tone_share, "", 0.0, 1.0)
+    require_range("seconds", seconds, "s", (1.0, 600.0))
+    require_range("rate_hz", rate_hz, "Hz", (8000.0, 192000.0))
+    require_range("tone_share", tone_share, "", (0.0, 1.0))
     rng = np.random.default_rng(seed)
     n = int(seconds * rate_hz)
     t = np.arange(n) / rate_hz
@@ -62,7 +62,7 @@ def simulate_fan_sound(
     if np.any(tone):
         out = out + np.sqrt(tone_share) * tone / np.std(tone)
     if whine_hz is not None:
-        require_range("whine_hz", whine_hz, "Hz", 100.0, rate_hz / 2.2)
+        require_range("whine_hz", whine_hz, "Hz", (100.0, rate_hz / 2.2))
         out = out + np.sqrt(2.0 * WHINE_SHARE) * np.sin(2 * np.pi * whine_hz * t)
     scale = 10 ** ((level_db - full_scale_db) / 20) / np.sqrt(np.mean(out * out))
     recorded: NDArray[np.float32] = np.clip(scale * out, -1.0, 1.0).astype(np.float32)

@@ -48,7 +48,7 @@ def fan_speed(tones: Sequence[Tone], blades: int, logged_rpm: float | None = Non
         quarter apart are two fans
     source: blade-pass frequency, textbook
     """
-    require_range("blades", blades, "", BLADES_LOW, BLADES_HIGH, say("fan-speed-count-blades-one-fan"))
+    require_range("blades", blades, "", (BLADES_LOW, BLADES_HIGH), hint=say("fan-speed-count-blades-one-fan"))
     found: list[tuple[float, FanSpeed]] = []
     for tone in tones:
         rpm = 60.0 * tone.frequency_hz / blades

@@ -55,7 +55,7 @@ def require_level_db(level_db: float, name: str = "level_db") -> float:
     source: common practice, no source
     """
     return require_range(
-        name, level_db, "dB", LEVEL_LOW_DB, LEVEL_HIGH_DB, say("levels-type-weighted-level-from-meter")
+        name, level_db, "dB", (LEVEL_LOW_DB, LEVEL_HIGH_DB), hint=say("levels-type-weighted-level-from-meter")
     )
 
 
@@ -122,8 +122,8 @@ def at_distance(level_db: float, from_m: float, to_m: float) -> float:
     formula: L - 20 lg(to / from)
     source: inverse-square law
     """
-    require_range("from_m", from_m, "m", 0.01, 100.0)
-    require_range("to_m", to_m, "m", 0.01, 100.0)
+    require_range("from_m", from_m, "m", (0.01, 100.0))
+    require_range("to_m", to_m, "m", (0.01, 100.0))
     return require_level_db(level_db) - 20.0 * math.log10(to_m / from_m)
 
 

@@ -71,7 +71,7 @@ def read_sound(
     formula: A-weighting in the frequency domain; fast level by an exponential mean of 0.125 s
     source: IEC 61672-1:2013; tones ECMA-418-1
     """
-    require_range("rate_hz", rate_hz, "Hz", RATE_LOW_HZ, RATE_HIGH_HZ)
+    require_range("rate_hz", rate_hz, "Hz", (RATE_LOW_HZ, RATE_HIGH_HZ))
     n = min((len(c) for c in channels), default=0)
     if n < SHORTEST_S * rate_hz:
         raise NotEnoughData(
@@ -238,7 +238,7 @@ def full_scale_level(reference: SoundReading, reference_db: float) -> float:
     raises: OutOfRange, NotEnoughData when the reference is silent
     source: IEC 60942 for the idea of a known source
     """
-    require_range("reference_db", reference_db, "dB", 0.0, 140.0, say("levels-type-weighted-level-from-meter"))
+    require_range("reference_db", reference_db, "dB", (0.0, 140.0), hint=say("levels-type-weighted-level-from-meter"))
     if reference.laeq_db is None:
         raise NotEnoughData(
             say("recording-reference-recording-silent"),

@@ -71,7 +71,7 @@ def critical_bandwidth(frequency_hz: float) -> float:
     formula: 25 + 75 (1 + 1.4 (f/1000)^2)^0.69
     source: ECMA-418-1, after Zwicker and Terhardt
     """
-    f = require_range("frequency_hz", frequency_hz, "Hz", 1.0, 2e5) / 1000.0
+    f = require_range("frequency_hz", frequency_hz, "Hz", (1.0, 2e5)) / 1000.0
     return float(25.0 + 75.0 * (1.0 + 1.4 * f * f) ** 0.69)
 
 
@@ -85,7 +85,7 @@ def third_octave_centres(low_hz: float, high_hz: float) -> tuple[float, ...]:
     formula: 1000 * 10^(0.1 k)
     source: IEC 61260-1:2014, base-ten system
     """
-    require_range("low_hz", low_hz, "Hz", 1.0, 1e5)
+    require_range("low_hz", low_hz, "Hz", (1.0, 1e5))
     first = math.ceil(10.0 * math.log10(low_hz / 1000.0) - 1e-9)
     last = math.floor(10.0 * math.log10(high_hz / 1000.0) + 1e-9)
     return tuple(1000.0 * 10.0 ** (0.1 * k) for k in range(first, last + 1))

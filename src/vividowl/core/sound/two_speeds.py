@@ -62,13 +62,13 @@ def two_speeds(slow: Heard, fast: Heard, blades: int) -> TwoSpeeds | None:
     range: r 1.12 to 5; where tones move alike that are no multiples of one, a speed needs the shaft of a recording
     source: blade-pass frequency, textbook; the fan laws, textbook
     """
-    require_range("blades", blades, "", BLADES_LOW, BLADES_HIGH, say("fan-speed-count-blades-one-fan"))
+    require_range("blades", blades, "", (BLADES_LOW, BLADES_HIGH), hint=say("fan-speed-count-blades-one-fan"))
     alone = [fan_speed(heard.tones, blades) for heard in (slow, fast)]
     if alone[0] is not None and alone[1] is not None:
         ratio = alone[1].rpm / alone[0].rpm
         if not FASTER_LEAST <= ratio <= FASTER_MOST:
             return None
-        return _told(slow, fast, ratio, alone[1].blade_pass_hz, blades)
+        return _told(slow, fast, ratio=ratio, pass_hz=alone[1].blade_pass_hz, blades=blades)
     # What is heard in both stays: a coil, or the mains.
     slow, fast = _without(slow, fast), _without(fast, slow)
     fits = _moved(slow, fast, blades)
@@ -80,7 +80,7 @@ def two_speeds(slow: Heard, fast: Heard, blades: int) -> TwoSpeeds | None:
         return None
     for own, way in zip(alone, (ratio, 1.0), strict=True):
         if own is not None and any(_near(own.blade_pass_hz * way, g) for _, g in fits):
-            return _told(slow, fast, ratio, own.blade_pass_hz * way, blades)
+            return _told(slow, fast, ratio=ratio, pass_hz=own.blade_pass_hz * way, blades=blades)
     others = tuple(g for _, g in fits if not _multiple(g, lowest))
     if others:
         return TwoSpeeds(None, None, (lowest, *others))
@@ -88,7 +88,7 @@ def two_speeds(slow: Heard, fast: Heard, blades: int) -> TwoSpeeds | None:
     whole = all(
         _multiple(f, of) for h, of in ((slow, lowest / ratio), (fast, lowest)) for f in _candidates(h.tones, blades)
     )
-    return _told(slow, fast, ratio, lowest, blades) if len(fits) > 1 and whole else None
+    return _told(slow, fast, ratio=ratio, pass_hz=lowest, blades=blades) if len(fits) > 1 and whole else None
 
 
 def _without(heard: Heard, other: Heard) -> Heard:
@@ -97,7 +97,7 @@ def _without(heard: Heard, other: Heard) -> Heard:
     return Heard(own, heard.level_db)
 
 
-def _told(slow: Heard, fast: Heard, ratio: float, pass_hz: float, blades: int) -> TwoSpeeds:
+def _told(slow: Heard, fast: Heard, *, ratio: float, pass_hz: float, blades: int) -> TwoSpeeds:
     """What is known where the blade tone of the faster recording is."""
     shaft_hz = pass_hz / blades
     beside = tuple(

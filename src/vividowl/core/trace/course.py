@@ -39,7 +39,7 @@ class Course:
         return float("nan") if values is None or not len(values) else float(np.interp(after_s, self.after_s, values))
 
 
-def course_of(trace: Trace, load: LoadPhase, working: Mask, felt: FeltPower | None, share: float) -> Course:
+def course_of(trace: Trace, load: LoadPhase, *, working: Mask, felt: FeltPower | None, share: float) -> Course:
     """Means over the last part of the load, had it ended earlier.
 
     trace: the log

@@ -95,7 +95,7 @@ def find_heading(trace: Trace, load: LoadPhase, window: tuple[float, float]) -> 
     pace = hold - base
     if not pace > 0.0:
         return None
-    ease = _fan_ease(trace, block, inside, edges, late)
+    ease = _fan_ease(trace, block, inside=inside, edges=edges, late=late)
     slow = power * ease
     slow = slow - (float(np.median(slow[idle])) if idle.any() else 0.0)
     taken = (
@@ -119,7 +119,16 @@ def find_heading(trace: Trace, load: LoadPhase, window: tuple[float, float]) -> 
     row = np.concatenate([to_go, -begun[in_window].mean(axis=0), [0.0]])
     slow_usual = SLOW_USUAL[_fan_state(trace, late)]
     fits = [
-        _with_prior((a / error[:, None])[known], (level / error)[known], shares, spreads, rise, now, reach, usual)
+        _with_prior(
+            (a / error[:, None])[known],
+            (level / error)[known],
+            shares=shares,
+            spreads=spreads,
+            rise=rise,
+            now=now,
+            reach=reach,
+            usual=usual,
+        )
         for (shares, spreads), usual in ((USUAL, 1.0 - slow_usual), (SLOW, slow_usual))
         for reach in [max(0.3, 1.0 - float((np.array(shares) * np.exp(-(load.end_s - load.onset_s) / TAUS_S)).sum()))]
     ]
@@ -152,6 +161,7 @@ class _Fit:
 def _with_prior(
     a: Series,
     target: Series,
+    *,
     shares: Sequence[float],
     spreads: Sequence[float],
     rise: float,
@@ -183,7 +193,7 @@ def _fan_state(trace: Trace, late: Mask) -> Words:
     return "turns" if float(np.nanmean(fan[late])) > FAN_TURNS_RPM else "stands"
 
 
-def _fan_ease(trace: Trace, block: np.ndarray, inside: Mask, edges: Series, late: Mask) -> Series:
+def _fan_ease(trace: Trace, block: np.ndarray, *, inside: Mask, edges: Series, late: Mask) -> Series:
     """Resistance of what the fan cools over time, as a share of that at the end; one without a fan speed (n,)."""
     fan = trace.get(Role.FAN_SPEED)
     if fan is None or _fan_state(trace, late) != "turns":

@@ -144,7 +144,7 @@ def _spread(begins: Mask, width: int) -> Mask:
 
 
 def _wanted(
-    time: Series, signal: Series, use: Series | None, near: Mask, boost_end_s: float, onset_s: float
+    time: Series, signal: Series, *, use: Series | None, near: Mask, boost_end_s: float, onset_s: float
 ) -> tuple[Series, float]:
     """What the device would give if heat did not hold it back (n,), and by how much it goes up and down by itself, as a
     share: one level in the boost, one after it; where the demand is told by the utilisation, by that."""
@@ -200,7 +200,7 @@ def _gives_up_more(time: Series, signal: Series, at: Mask, load: LoadPhase) -> b
 
 
 def _of_a_limit(
-    time: Series, signal: Series, spans: _Spans, pins: Sequence[_Pinned], load: LoadPhase, restless: bool
+    time: Series, signal: Series, *, spans: _Spans, pins: Sequence[_Pinned], load: LoadPhase, restless: bool
 ) -> _Spans | None:
     """Of the spans those that a limit explains where none is known, None where it is not known whether any does."""
     if restless:
@@ -256,7 +256,9 @@ def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None)
     for name, signal in (("power", trace.power), ("clock", clock)):
         if signal is not None and np.isfinite(signal[inside]).any():
             signals[name] = smooth(signal[inside], width)
-            wanted, restless[name] = _wanted(time, signals[name], used, near, load.boost_end_s, load.onset_s)
+            wanted, restless[name] = _wanted(
+                time, signals[name], use=used, near=near, boost_end_s=load.boost_end_s, onset_s=load.onset_s
+            )
             lacks[name] = wanted - signals[name]
     flag = trace.get(Role.THROTTLE_FLAG)
     if flag is not None:
@@ -283,7 +285,7 @@ def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None)
         )
     if spans and flag is None and limit_c is None:
         scenes = restless[told_by] > RESTLESS_LEAST or (used is not None and float(np.nanstd(used)) > SCENES_PERCENT)
-        explained = _of_a_limit(time, signals[told_by], spans, pins, load, scenes)
+        explained = _of_a_limit(time, signals[told_by], spans=spans, pins=pins, load=load, restless=scenes)
         if explained is None:
             return Throttling(
                 share=None, episodes=0, first_s=None, limit_c=None, spans_s=(), told_by="", unknown=Unknown.LIMIT

@@ -99,6 +99,7 @@ class _Pair:
 def assumptions_of(
     befores: Sequence[Side],
     afters: Sequence[Side],
+    *,
     by: Mapping[str, Effect],
     main: Effect,
     claim: Claim,

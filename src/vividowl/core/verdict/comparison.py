@@ -97,7 +97,9 @@ def compare(
         raise NotEnoughData(say("comparison-comparison-needs-run-on-both"), field="before" if not befores else "after")
     both_settled = all(s.reading.window.settled for s in (*befores, *afters))
     conditions = judge_conditions(_with_length(befores[0]), _with_length(afters[0]), both_settled)
-    effects = build_effects(befores, afters, tol, limit_c, reference_room_c, power_limit)
+    effects = build_effects(
+        befores, afters, tol=tol, limit_c=limit_c, reference_room_c=reference_room_c, power_limit=power_limit
+    )
     by = {e.quantity: e for e in effects}
     limits = dict(sensor_limits_c or {})
     if limit_c is not None:
@@ -128,7 +130,7 @@ def compare(
     return Comparison(
         verdict=verdict,
         phrases=headline_of(verdict, told, [a.name for a in doubts]),
-        reasons=case.reasons(verdict, doubts, hidden, showable, (sensors, carrier)),
+        reasons=case.reasons(verdict, doubts, hidden_k=hidden, showable_k=showable, judged=(sensors, carrier)),
         effects=effects,
         conditions=conditions,
         assumes=assumes,
@@ -209,7 +211,15 @@ class _Case:
     def sensors(self) -> tuple[SensorVerdict, ...]:
         """Every temperature by itself, the deciding die first."""
         terms, main = self.terms(), self.main()
-        return sensors_of(self.befores, self.afters, terms, main, self.by["power"], self.tol, self.limits_c)
+        return sensors_of(
+            self.befores,
+            self.afters,
+            terms=terms,
+            main=main,
+            power=self.by["power"],
+            tol=self.tol,
+            limits_c=self.limits_c,
+        )
 
     def shown(self, carrier: SensorVerdict | None) -> Shown:
         """What is shown: by the sensor that carries it, by the main effect, else by the noise where more than one level
@@ -249,7 +259,9 @@ class _Case:
             claim = Claim(scale * (main.difference or 0.0) if claims else None, scale * (main.u95 or 0.0), True)
         else:
             claim = Claim(carrier.difference_k, carrier.u95_k or 0.0, False)
-        return assumptions_of(self.befores, self.afters, self.by, main, claim, terms, self.conditions)
+        return assumptions_of(
+            self.befores, self.afters, by=self.by, main=main, claim=claim, terms=terms, conditions=self.conditions
+        )
 
     def hidden(self) -> tuple[float | None, float | None]:
         """The gain that could hide [K], and what two more runs on each side would show [K]."""
@@ -264,6 +276,7 @@ class _Case:
         self,
         verdict: Verdict,
         doubts: Sequence[Assumption],
+        *,
         hidden_k: float | None,
         showable_k: float | None,
         judged: tuple[tuple[SensorVerdict, ...], SensorVerdict | None],

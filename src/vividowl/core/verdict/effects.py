@@ -75,7 +75,7 @@ def _results(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerances) -
                     (say("effects-percent", percent=relative_change(b.value, a.value).change_percent), working),
                     "semicolon",
                 )
-        out.append(effect_between(name, words, unit, runs, lower, working))
+        out.append(effect_between(name, words, unit=unit, runs=runs, lower_is_better=lower, working=working))
     return tuple(out)
 
 
@@ -87,7 +87,7 @@ def _same_fan(terms: EqualTerms, resistances: Sequence[Sequence[Measured | None]
         return ()
     behind = BEHIND_INTERFACE_SHARE * min(known)
     runs = [
-        [at_fan_speed(of, run.fan_rpm, first, behind) for run, of in zip(side, found, strict=True)]
+        [at_fan_speed(of, run.fan_rpm, wanted_rpm=first, behind=behind) for run, of in zip(side, found, strict=True)]
         for side, found in zip(terms.runs, resistances, strict=True)
     ]
     if any(m is None for side in runs for m in side):
@@ -100,7 +100,16 @@ def _same_fan(terms: EqualTerms, resistances: Sequence[Sequence[Measured | None]
         half_width=FAN_RESISTANCE_EXPONENT_HALF_WIDTH,
         both=pair_text("R", "K/W", runs, 3),
     )
-    return (effect_between("resistance_same_fan", say("effects-resistance-same-fan"), "K/W", runs, True, working),)
+    return (
+        effect_between(
+            "resistance_same_fan",
+            say("effects-resistance-same-fan"),
+            unit="K/W",
+            runs=runs,
+            lower_is_better=True,
+            working=working,
+        ),
+    )
 
 
 def _first_rooms(befores: Sequence[Side], afters: Sequence[Side]) -> tuple[float | None, float | None]:
@@ -132,7 +141,11 @@ def _on_equal_terms(
             shift = then.die_c - s.reading.die.mean
             over[-1].append(replace(k, value=k.value + shift, drift=combined(k.drift, extra)) if k else None)
             watts = then.watts
-            r = resistance(s.reading, s.conditions.room_c, tol, (then.die_c, watts)) if watts is not None else None
+            r = (
+                resistance(s.reading, s.conditions.room_c, tol=tol, at=(then.die_c, watts))
+                if watts is not None
+                else None
+            )
             of[-1].append(replace(r, drift=combined(r.drift, extra / watts, bend * r.value)) if r and watts else None)
     return over, of
 
@@ -147,7 +160,7 @@ def _pinned_alike(before: Side, after: Side) -> bool:
 
 
 def _in_the_first_room(
-    of: Measured | None, side: Side, first_room_c: float | None, exponent: float, half_width: float, tol: Tolerances
+    of: Measured | None, side: Side, *, first_room_c: float | None, exponent: float, half_width: float, tol: Tolerances
 ) -> Measured | None:
     """Watts or clock of a run at its limit, as they would be in the room of the first run before."""
     limit_c, room_c = side.reading.throttling.limit_c, side.conditions.room_c
@@ -177,6 +190,7 @@ def _at_time(terms: EqualTerms) -> Words:
 def build_effects(
     befores: Sequence[Side],
     afters: Sequence[Side],
+    *,
     tol: Tolerances,
     limit_c: float | None,
     reference_room_c: float,
@@ -214,7 +228,10 @@ def build_effects(
             return runs
         first = befores[0].conditions.room_c
         return [
-            [_in_the_first_room(m, s, first, exponent, half_width, tol) for s, m in zip(side, found, strict=True)]
+            [
+                _in_the_first_room(m, s, first_room_c=first, exponent=exponent, half_width=half_width, tol=tol)
+                for s, m in zip(side, found, strict=True)
+            ]
             for side, found in zip(sides, runs, strict=True)
         ]
 
@@ -238,10 +255,10 @@ def build_effects(
         effect_between(
             "die_temperature",
             say("effects-die-temperature"),
-            "°C",
-            die,
-            True,
-            say(
+            unit="°C",
+            runs=die,
+            lower_is_better=True,
+            working=say(
                 "effects-s-before-s-after",
                 window=window,
                 from_s=b.window.to_s - b.window.from_s,
@@ -251,51 +268,51 @@ def build_effects(
         effect_between(
             "rise",
             say("effects-rise-over-room"),
-            "K",
-            over,
-            True,
-            say("effects-t-t-room-valid-in", terms=_at_time(terms), over=pair_text("rise", "K", over)),
+            unit="K",
+            runs=over,
+            lower_is_better=True,
+            working=say("effects-t-t-room-valid-in", terms=_at_time(terms), over=pair_text("rise", "K", over)),
         ),
         effect_between(
             "power",
             say("effects-power"),
-            "W",
-            in_one_room(channel(lambda x: x.power, tol.power_share), 1.0, 0.0),
-            None,
-            say("effects-heat-into-shared-cooler", window=one_room),
+            unit="W",
+            runs=in_one_room(channel(lambda x: x.power, tol.power_share), 1.0, 0.0),
+            lower_is_better=None,
+            working=say("effects-heat-into-shared-cooler", window=one_room),
         ),
         effect_between(
             "resistance",
             say("effects-thermal-resistance"),
-            "K/W",
-            r,
-            True,
-            say("effects-rise-power-as-cooler-remembers", r=pair_text("R", "K/W", r, 3)),
+            unit="K/W",
+            runs=r,
+            lower_is_better=True,
+            working=say("effects-rise-power-as-cooler-remembers", r=pair_text("R", "K/W", r, 3)),
         ),
         *_same_fan(terms, r),
         effect_between(
             "sustained_capacity",
             say("effects-sustained-capacity"),
-            "W",
-            watts,
-            False,
-            say("effects-capacity-working", room_c=reference_room_c, limit_c=limit, draws_w=power_limit),
+            unit="W",
+            runs=watts,
+            lower_is_better=False,
+            working=say("effects-capacity-working", room_c=reference_room_c, limit_c=limit, draws_w=power_limit),
         ),
         effect_between(
             "clock",
             say("effects-clock"),
-            "MHz",
-            in_one_room(channel(lambda x: x.clock, clock_share), CLOCK_BY_POWER, CLOCK_BY_POWER_HALF_WIDTH),
-            False,
-            one_room,
+            unit="MHz",
+            runs=in_one_room(channel(lambda x: x.clock, clock_share), CLOCK_BY_POWER, CLOCK_BY_POWER_HALF_WIDTH),
+            lower_is_better=False,
+            working=one_room,
         ),
         effect_between(
             "throttle_share",
             say("effects-held-back-by-heat"),
-            say("effects-load"),
-            held,
-            True,
-            say(
+            unit=say("effects-load"),
+            runs=held,
+            lower_is_better=True,
+            working=say(
                 "effects-pinned-at-its-plateau-with",
                 before=b.throttling.told_by or None,
                 after=a.throttling.told_by or None,
@@ -304,10 +321,10 @@ def build_effects(
         effect_between(
             "fan_speed",
             say("effects-fan-speed"),
-            "rpm",
-            channel(lambda x: x.stats.get(Role.FAN_SPEED), 0.02),
-            None,
-            window,
+            unit="rpm",
+            runs=channel(lambda x: x.stats.get(Role.FAN_SPEED), 0.02),
+            lower_is_better=None,
+            working=window,
         ),
         noise_effect(befores, afters, tol),
         *((recorded,) if recorded is not None else ()),

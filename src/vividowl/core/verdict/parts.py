@@ -85,6 +85,7 @@ class Effect:
 def effect_between(
     quantity: str,
     words: Words,
+    *,
     unit: Words,
     runs: Sequence[Sequence[Measured | None]],
     lower_is_better: bool | None,

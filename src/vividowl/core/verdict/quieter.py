@@ -80,7 +80,9 @@ def noise_effect(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerance
     if room_u:
         runs[1] = _in_other_room(runs[1], room_u)
         said.append(say("quieter-rooms-differ-db-for-fan", half_width_db=room_u * math.sqrt(3.0)))
-    return effect_between("noise", say("quieter-noise"), "dB", runs, True, listed(said, "semicolon"))
+    return effect_between(
+        "noise", say("quieter-noise"), unit="dB", runs=runs, lower_is_better=True, working=listed(said, "semicolon")
+    )
 
 
 def _not_alike(recordings: Sequence[Recorded]) -> Words:
@@ -123,6 +125,8 @@ def recorded_effect(befores: Sequence[Side], afters: Sequence[Side], tol: Tolera
     if not room_known:
         said.append(say("quieter-room-alone-was-not-recorded"))
     working = listed(said, "semicolon")
-    found = effect_between("recorded_level", say("quieter-noise-by-recording"), "dB", runs, True, working)
+    found = effect_between(
+        "recorded_level", say("quieter-noise-by-recording"), unit="dB", runs=runs, lower_is_better=True, working=working
+    )
     # A phone does not know its own level: neither side is a figure, only what lies between them.
     return replace(found, before=None, after=None, before_u95=None, after_u95=None)

@@ -84,6 +84,7 @@ class SensorVerdict:
 def sensors_of(
     befores: Sequence[Side],
     afters: Sequence[Side],
+    *,
     terms: EqualTerms,
     main: Effect,
     power: Effect,
@@ -112,7 +113,7 @@ def sensors_of(
         if role is die:
             difference, u95, shown = main.difference, main.u95, main.shown
         else:
-            difference, u95 = _difference(role, (befores, afters), terms, main, tol)
+            difference, u95 = _difference(role, (befores, afters), terms=terms, main=main, tol=tol)
             shown = _shown(role, difference, u95)
         limit, noted = limit_of(role, limits_c)
         out.append(
@@ -143,6 +144,7 @@ def _shown(role: Role, difference: float | None, u95: float | None) -> Shown:
 def _difference(
     role: Role,
     sides: tuple[Sequence[Side], Sequence[Side]],
+    *,
     terms: EqualTerms,
     main: Effect,
     tol: Tolerances,
@@ -154,7 +156,7 @@ def _difference(
     extra = (0.0, standard_from_half_width(terms.half_width_k))
     runs = [
         [
-            _one(role, side, at, main, tol, extra[i], own if i else 0.0)
+            _one(role, side, at=at, main=main, tol=tol, extra_k=extra[i], own_share=own if i else 0.0)
             for side, at in zip(sides[i], terms.runs[i], strict=True)
         ]
         for i in (0, 1)
@@ -164,7 +166,10 @@ def _difference(
         known = [m.value for side in runs for m in side if m is not None]
         behind = BEHIND_INTERFACE_SHARE * min(known) if known else 0.0
         runs = [
-            [at_fan_speed(m, at.fan_rpm, wanted, behind) for m, at in zip(side, terms.runs[i], strict=True)]
+            [
+                at_fan_speed(m, at.fan_rpm, wanted_rpm=wanted, behind=behind)
+                for m, at in zip(side, terms.runs[i], strict=True)
+            ]
             for i, side in enumerate(runs)
         ]
     (before, after), _ = pool(runs)
@@ -174,7 +179,7 @@ def _difference(
 
 
 def _one(
-    role: Role, side: Side, at: AtTime, main: Effect, tol: Tolerances, extra_k: float, own_share: float
+    role: Role, side: Side, *, at: AtTime, main: Effect, tol: Tolerances, extra_k: float, own_share: float
 ) -> Measured | None:
     """One run's rise or resistance, at the common time."""
     reading, room_c = side.reading, side.conditions.room_c
@@ -187,7 +192,7 @@ def _one(
         return replace(over, value=value_c - room_c, drift=combined(over.drift, extra_k, own)) if over else None
     if at.watts is None:
         return None
-    of = resistance(reading, room_c, tol, (value_c, at.watts), role)
+    of = resistance(reading, room_c, tol=tol, at=(value_c, at.watts), role=role)
     return replace(of, drift=combined(of.drift, extra_k / at.watts, own / at.watts)) if of else None
 
 

@@ -48,7 +48,7 @@ def means_between(path: Path, names: Sequence[str], from_s: float, to_s: float) 
 
 
 def min_max_view(
-    time_s: NDArray[np.float64], values: NDArray[np.float64], points: int, from_s: float, to_s: float
+    time_s: NDArray[np.float64], values: NDArray[np.float64], *, points: int, from_s: float, to_s: float
 ) -> View:
     """At most ``points`` samples of a stretch, with the extremes of each part kept."""
     inside = (time_s >= from_s) & (time_s <= to_s) & np.isfinite(values)

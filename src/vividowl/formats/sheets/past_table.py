@@ -59,11 +59,11 @@ def read_past_table(path: Path, name: str, sheet: str = "") -> PastTable:
     else:
         rows, notices = _text(path.read_bytes(), name)
         sheet, sheets = "", ()
-    return _table(rows, name, sheet, sheets, notices)
+    return _table(rows, name, sheet=sheet, sheets=sheets, notices=notices)
 
 
 def _table(
-    rows: Sequence[Sequence[Cell]], name: str, sheet: str, sheets: tuple[str, ...], notices: list[Words]
+    rows: Sequence[Sequence[Cell]], name: str, *, sheet: str, sheets: tuple[str, ...], notices: list[Words]
 ) -> PastTable:
     numbered = [(line, row) for line, row in enumerate(rows, 1) if any(cell not in (None, "") for cell in row)]
     if len(numbered) > ROWS_MOST + TOP:

@@ -92,11 +92,11 @@ def write_workbook(path: Path, tables: Iterable[Table], *, sheet_rows: int = SHE
             CellKind.MOMENT: book.add_format({"num_format": "yyyy-mm-dd hh:mm"}),
         }
         for table in tables:
-            _write_sheets(book, table, head, shown, sheet_rows)
+            _write_sheets(book, table, head=head, shown=shown, sheet_rows=sheet_rows)
 
 
 def _write_sheets(
-    book: xlsxwriter.Workbook, table: Table, head: Format, shown: Mapping[CellKind, Format], sheet_rows: int
+    book: xlsxwriter.Workbook, table: Table, *, head: Format, shown: Mapping[CellKind, Format], sheet_rows: int
 ) -> None:
     number, row, sheet = 1, 1, _sheet(book, table, table.name, head)
     for cells in table.rows:
@@ -104,7 +104,7 @@ def _write_sheets(
             number, row = number + 1, 1
             sheet = _sheet(book, table, f"{table.name} {number}", head)
         for at, (column, cell) in enumerate(zip(table.columns, cells, strict=True)):
-            _write_cell(sheet, row, at, cell, shown.get(column.kind))
+            _write_cell(sheet, row, at=at, cell=cell, shown=shown.get(column.kind))
         row += 1
 
 
@@ -117,7 +117,7 @@ def _sheet(book: xlsxwriter.Workbook, table: Table, name: str, head: Format) -> 
     return sheet
 
 
-def _write_cell(sheet: Worksheet, row: int, at: int, cell: Cell, shown: Format | None) -> None:
+def _write_cell(sheet: Worksheet, row: int, *, at: int, cell: Cell, shown: Format | None) -> None:
     if cell is None:
         return
     if isinstance(cell, bool):

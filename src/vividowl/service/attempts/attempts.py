@@ -135,7 +135,7 @@ class _Found:
 
     def view(self, current: bool, counts: Mapping[Cause, int]) -> AttemptView:
         items = items_of(self.scope, self.job.id, self.row.number)
-        compared = compare_runs(self.workshop, self.scope, self.job, self.before, self.after)
+        compared = compare_runs(self.workshop, self.scope, self.job, before=self.before, after=self.after)
         chosen, outcome = self.row.promised, self.row.outcome
         if current and self.plan is not None:
             chosen, outcome = self.plan.chosen, self.plan.outcome
@@ -152,7 +152,9 @@ class _Found:
         causes: tuple[Ranked, ...] = ()
         if failure is not Failure.NONE or told:
             interface = Interval(**chosen["interface"]) if chosen else None
-            causes = find_causes(self._attempted(compared, measured, items, cleaned, interface), told, counts)
+            causes = find_causes(
+                self._attempted(compared, measured, items=items, cleaned=cleaned, promised=interface), told, counts
+            )
         after = measured[1] if len(measured) > 1 else None
         return AttemptView(
             row=self.row,
@@ -178,14 +180,17 @@ class _Found:
         for at, trace in enumerate(kept(self.scope, TraceFile, self.after)):
             limit_c = self.job.limit_c
             again = at > 0
-            read = reading_of(self.workshop, self.scope.shop_id, trace, self.after, limit_c, repeat=again)
+            read = reading_of(
+                self.workshop, self.scope.shop_id, trace=trace, run=self.after, limit_c=limit_c, repeat=again
+            )
             readings.append((read, self.after.room_c))
-        return [resistance(read, room_c, tolerances) for read, room_c in readings]
+        return [resistance(read, room_c, tol=tolerances) for read, room_c in readings]
 
     def _attempted(
         self,
         compared: Compared | None,
         measured: Sequence[Measured | None],
+        *,
         items: Sequence[FitItem],
         cleaned: Sequence[str],
         promised: Interval | None,
@@ -222,7 +227,7 @@ _DIES = ("cpu_die", "gpu_die")
 
 
 def save_attempt(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, number: int, version: int, fields: Mapping[str, Any]
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, number: int, version: int, fields: Mapping[str, Any]
 ) -> AttemptsView:
     """Keep what checks showed, scores, and words of an attempt; why it stays as it is, where somebody says so."""
     with workshop.scope(actor) as scope:

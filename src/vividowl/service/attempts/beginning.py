@@ -46,7 +46,7 @@ def take_attempt_back(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> At
         undo = Sent(
             id=uuid.uuid4(), kind="undo", data={"event": active[-1].id}, turn=kept.turns.get(SERVER, 0) + 1, made_at=now
         )
-        refusal = take_events(workshop, actor, job_id, SERVER, [undo], now).taken[0].refusal
+        refusal = take_events(workshop, actor, job_id, device=SERVER, sent=[undo], sent_at=now).taken[0].refusal
         if refusal is not None:
             raise Refused("conflict", refusal["detail"], remedy=refusal["remedy"], reason=refusal["reason"])
     return get_attempts(workshop, actor, job_id)

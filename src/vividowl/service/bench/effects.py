@@ -38,7 +38,7 @@ CLEANED_BY_STEP: Mapping[str, tuple[str, ...]] = {
 
 
 def make_effect(
-    workshop: Workshop, scope: Scope, actor: Actor, job: Job, event: BenchEvent, state: BenchState
+    workshop: Workshop, scope: Scope, actor: Actor, *, job: Job, event: BenchEvent, state: BenchState
 ) -> dict[str, Any]:
     """Change what follows from an event that was accepted; returns what undo needs and what is told."""
     if event.kind == "found":
@@ -57,7 +57,9 @@ def make_effect(
             effect["cleaned"] = new
         step = next(s for s in state.steps if s.id == event.data["step"])
         if step.part is not None:
-            effect |= _book(workshop, scope, actor, job, step.id, step.part, event.data.get("value"))
+            effect |= _book(
+                workshop, scope, actor, job=job, step=step.id, index=step.part, weighed_g=event.data.get("value")
+            )
         return effect
     return {}
 
@@ -113,7 +115,7 @@ def _write(plan: Plan, job: Job, changes: Mapping[str, Any]) -> None:
 
 
 def _book(
-    workshop: Workshop, scope: Scope, actor: Actor, job: Job, step: str, index: int, weighed_g: float | None
+    workshop: Workshop, scope: Scope, actor: Actor, *, job: Job, step: str, index: int, weighed_g: float | None
 ) -> dict[str, Any]:
     """Note the part that a step used, from its lot. The step stands even when the shelf says no: it was done."""
     option, _ = chosen_option(workshop, scope, job)
@@ -179,7 +181,7 @@ def take_back(scope: Scope, actor: Actor, job: Job, effect: Mapping[str, Any]) -
         if item.removed_at is None:
             try:
                 with scope.session.begin_nested():
-                    set_item(scope, actor, job, item, server_now())
+                    set_item(scope, actor, job, item=item, removed_at=server_now())
             except Refused as error:
                 told["told"] = sentence(listed((error.detail, error.remedy), "space"))
     return told

@@ -22,7 +22,9 @@ from vividowl.store.scope import Scope
 PHOTOS_MOST = 600
 
 
-def receive_photo(workshop: Workshop, actor: Actor, job_id: uuid.UUID, photo_id: uuid.UUID, stream: BinaryIO) -> Photo:
+def receive_photo(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, photo_id: uuid.UUID, stream: BinaryIO
+) -> Photo:
     """Take a photo in under the id that the tablet gave it; the same one again is answered alike."""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
@@ -42,7 +44,7 @@ def receive_photo(workshop: Workshop, actor: Actor, job_id: uuid.UUID, photo_id:
     data = stream.read(PHOTO_MOST + 1)
     scaled = scale(data)
     with workshop.scope(actor) as scope:
-        return keep_photo(workshop, scope, actor, job_id, photo_id, scaled)
+        return keep_photo(workshop, scope, actor, job_id=job_id, photo_id=photo_id, scaled=scaled)
 
 
 def scale(data: bytes) -> ScaledPhoto:
@@ -54,7 +56,13 @@ def scale(data: bytes) -> ScaledPhoto:
 
 
 def keep_photo(
-    workshop: Workshop, scope: Scope, actor: Actor, job_id: uuid.UUID | None, photo_id: uuid.UUID, scaled: ScaledPhoto
+    workshop: Workshop,
+    scope: Scope,
+    actor: Actor,
+    *,
+    job_id: uuid.UUID | None,
+    photo_id: uuid.UUID,
+    scaled: ScaledPhoto,
 ) -> Photo:
     """Keep a photo that was read."""
     sha256 = hashlib.sha256(scaled.large).hexdigest()

@@ -67,7 +67,7 @@ class Batch:
     clock_off_s: float | None
 
 
-def _finish(workshop: Workshop, scope: Scope, job: Job, log: BenchLog, number: int, at: datetime) -> None:
+def _finish(workshop: Workshop, scope: Scope, job: Job, *, log: BenchLog, number: int, at: datetime) -> None:
     note_glance(job, log.state, at)
     if log.state.closed is not None:
         job.bench = {**job.bench, "minutes": task_minutes(scope, job.id, log.state)}
@@ -79,6 +79,7 @@ def take_events(
     workshop: Workshop,
     actor: Actor,
     job_id: uuid.UUID,
+    *,
     device: str,
     sent: Sequence[Sent],
     sent_at: datetime,
@@ -98,11 +99,11 @@ def take_events(
                     remedy=say("work-stays-on-this-tablet-take"),
                     reason="handed_over",
                 )
-            taking = _Taking(workshop, scope, actor, job, device, now, timedelta(seconds=ahead))
+            taking = _Taking(workshop, scope, actor, job=job, device=device, now=now, ahead=timedelta(seconds=ahead))
             taking.look_up([event.id for event in sent])
             taken = tuple(taking.take(event) for event in sent)
             if taking.changed:
-                _finish(workshop, scope, job, taking.log, taking.number, now)
+                _finish(workshop, scope, job, log=taking.log, number=taking.number, at=now)
     except IntegrityError as error:
         raise _elsewhere() from error
     keep_log(workshop, job_id, KeptLog(taking.number, taking.log, {**taking.turns, device: taking.turn}))
@@ -113,7 +114,7 @@ class _Taking:
     """One batch on its way into the log of a job."""
 
     def __init__(
-        self, workshop: Workshop, scope: Scope, actor: Actor, job: Job, device: str, now: datetime, ahead: timedelta
+        self, workshop: Workshop, scope: Scope, actor: Actor, *, job: Job, device: str, now: datetime, ahead: timedelta
     ) -> None:
         self.workshop, self.scope, self.actor, self.job, self.device = workshop, scope, actor, job, device
         self.now, self.ahead = now, ahead
@@ -230,8 +231,11 @@ class _Taking:
             return {"of": target.id, **take_back(self.scope, self.actor, self.job, self._effect_of(target.id))}
         if event.kind == "redo":
             target = before.undone[-1]
-            return {"of": target.id, **make_effect(self.workshop, self.scope, self.actor, self.job, target, log.state)}
-        return make_effect(self.workshop, self.scope, self.actor, self.job, event, log.state)
+            return {
+                "of": target.id,
+                **make_effect(self.workshop, self.scope, self.actor, job=self.job, event=target, state=log.state),
+            }
+        return make_effect(self.workshop, self.scope, self.actor, job=self.job, event=event, state=log.state)
 
     def _effect_of(self, event_id: str) -> Mapping[str, Any]:
         """The latest effect of an event: its own, or that of the redo which brought it again."""

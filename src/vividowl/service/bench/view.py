@@ -201,7 +201,13 @@ def _causes(state: BenchState) -> tuple[Cause, ...]:
     if not state.power or state.power[-1].fine or "power_on_ok" in state.facts:
         return ()
     rules = [b.rule for b in state.breaches.values()]
-    return likely_causes(state.power[-1].results, tuple(state.places.values()), tuple(state.out), state.was_out, rules)
+    return likely_causes(
+        state.power[-1].results,
+        tuple(state.places.values()),
+        open_places=tuple(state.out),
+        unplugged_in=state.was_out,
+        breaches=rules,
+    )
 
 
 def _refused(scope: Scope, job_id: uuid.UUID) -> tuple[BenchEventRow, ...]:

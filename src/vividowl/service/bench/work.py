@@ -55,8 +55,15 @@ def begin(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, with_model: bo
         work, fanless = work_of(workshop, scope, job), is_fanless(job)
         percent = habits_of(scope.shop()).tighten_percent
         places = sheet.places if sheet is not None else ()
-        own = (sheet.steps, sheet.anchors) if sheet is not None else ((), ())
-        steps = make_steps(job.kind, work, places, percent, *own, fanless=fanless)
+        steps = make_steps(
+            job.kind,
+            work,
+            places=places,
+            school_percent=percent,
+            own=sheet.steps if sheet is not None else (),
+            anchors=sheet.anchors if sheet is not None else (),
+            fanless=fanless,
+        )
         if sheet is not None:
             steps = in_order(steps, sheet.order, device_of(job.kind, work, percent, fanless=fanless))
         outline = str(row.outline_photo) if row is not None and row.outline_photo is not None else ""
@@ -64,16 +71,16 @@ def begin(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, with_model: bo
             workshop,
             scope,
             actor,
-            job,
-            "begun",
-            {
+            job=job,
+            kind="begun",
+            data={
                 "steps": [told(s) for s in steps],
                 "places": [told(p) for p in places],
                 "outline": outline,
                 "plan": key,
                 "device": told(device_of(job.kind, work, percent, fanless=fanless)),
             },
-            at,
+            at=at,
         )
 
 
@@ -85,14 +92,14 @@ def renew(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> None:
         # A device that is open is closed again by any list, and a cooler that is off comes back over a covered die.
         work = replace(work_of(workshop, scope, job), opened=state.opened, lifted=state.lifted)
         fanless, percent = is_fanless(job), habits_of(scope.shop()).tighten_percent
-        steps = make_steps(job.kind, work, tuple(state.places.values()), percent, fanless=fanless)
+        steps = make_steps(job.kind, work, places=tuple(state.places.values()), school_percent=percent, fanless=fanless)
         _record(
             workshop,
             scope,
             actor,
-            job,
-            "replanned",
-            {
+            job=job,
+            kind="replanned",
+            data={
                 "steps": [told(s) for s in steps],
                 "plan": plan_key(scope, job),
                 "device": told(device_of(job.kind, work, percent, fanless=fanless)),
@@ -104,14 +111,14 @@ def begin_again(workshop: Workshop, scope: Scope, actor: Actor, job: Job) -> Non
     """Begin the list of the next attempt, from the plan as it is now and the map that is known."""
     state = load_log(workshop, scope, job.id).log.state
     work, fanless, percent = work_of(workshop, scope, job), is_fanless(job), habits_of(scope.shop()).tighten_percent
-    steps = make_steps(job.kind, work, tuple(state.places.values()), percent, fanless=fanless)
+    steps = make_steps(job.kind, work, places=tuple(state.places.values()), school_percent=percent, fanless=fanless)
     _record(
         workshop,
         scope,
         actor,
-        job,
-        "attempt",
-        {
+        job=job,
+        kind="attempt",
+        data={
             "number": state.attempt + 1,
             "steps": [told(s) for s in steps],
             "plan": plan_key(scope, job),
@@ -124,6 +131,7 @@ def _record(
     workshop: Workshop,
     scope: Scope,
     actor: Actor,
+    *,
     job: Job,
     kind: str,
     data: Mapping[str, Any],
@@ -138,7 +146,7 @@ def _record(
         log, event = append(log, BenchCommand(id=str(event_id), kind=kind, data=data, at=moment, by=actor.name))
     except BenchRefused as error:
         raise Refused("conflict", error.message, remedy=error.remedy, reason=error.reason) from error
-    effect = make_effect(workshop, scope, actor, job, event, log.state) if KINDS[kind].effect else {}
+    effect = make_effect(workshop, scope, actor, job=job, event=event, state=log.state) if KINDS[kind].effect else {}
     turn = kept.turns.get(SERVER, 0) + 1
     scope.add(
         BenchEventRow(
@@ -156,4 +164,4 @@ def _record(
             effect=effect,
         )
     )
-    _finish(workshop, scope, job, log, number + 1, moment)
+    _finish(workshop, scope, job, log=log, number=number + 1, at=moment)

@@ -18,17 +18,17 @@ from vividowl.store.scope import Scope
 from vividowl.words import spoken
 
 
-def paper(workshop: Workshop, actor: Actor, job_id: uuid.UUID, what: str, address: str) -> tuple[bytes, str]:
+def paper(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, what: str, address: str) -> tuple[bytes, str]:
     """The ticket (consent) or the pick-up sheet (picked_up) as a PDF, and a name for it. address: opens the job."""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
         view = view_of(scope, job)
         with spoken(job.language):
-            made = make_counter_pdf(_paper(workshop, scope, view, what, address))
+            made = make_counter_pdf(_paper(workshop, scope, view=view, what=what, address=address))
         return made, f"{'ticket' if what == CONSENT else 'pick-up'}-{job.number}.pdf"
 
 
-def _paper(workshop: Workshop, scope: Scope, view: CounterView, what: str, address: str) -> CounterPaper:
+def _paper(workshop: Workshop, scope: Scope, *, view: CounterView, what: str, address: str) -> CounterPaper:
     job, sheet, ticket = view.job, view.sheet, what == CONSENT
     signed = sheet.consent if ticket else sheet.picked_up
     facts: list[tuple[Words, Words]] = [

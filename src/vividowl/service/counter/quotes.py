@@ -35,11 +35,11 @@ class Offered:
 
 
 def make_quote(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, keys: Sequence[str], days: int, words: str
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, keys: Sequence[str], days: int, words: str
 ) -> CounterView:
     """Offer options of the plan. keys: which, in the order of the offer; days: how long it is good; words: what the
     shop adds. The one before is withdrawn."""
-    require_range("good_days", days, "", 1, DAYS_MOST)
+    require_range("good_days", days, "", (1, DAYS_MOST))
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         found = {option.key: option for option in plan_view(workshop, scope, job).options}

@@ -115,11 +115,11 @@ def get_counter(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> CounterV
 
 
 def save_counter(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, fields: Mapping[str, Any]
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, version: int, fields: Mapping[str, Any]
 ) -> CounterView:
     """Keep what came along and what was agreed."""
     if fields["limit_cents"] is not None:
-        require_range("price_limit", fields["limit_cents"] / 100, "", 0, 100000)
+        require_range("price_limit", fields["limit_cents"] / 100, "", (0, 100000))
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
         sheet = sheet_of(scope, job, lock=True)
@@ -135,6 +135,7 @@ def sign(
     workshop: Workshop,
     actor: Actor,
     job_id: uuid.UUID,
+    *,
     version: int,
     what: str,
     name: str,
@@ -173,7 +174,9 @@ def sign(
         return view_of(scope, job)
 
 
-def add_condition(workshop: Workshop, actor: Actor, job_id: uuid.UUID, photo_id: uuid.UUID, place: str) -> CounterView:
+def add_condition(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, photo_id: uuid.UUID, place: str
+) -> CounterView:
     """Keep a photo of the condition; the photo itself was sent before."""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)
@@ -191,7 +194,7 @@ def add_condition(workshop: Workshop, actor: Actor, job_id: uuid.UUID, photo_id:
 
 
 def change_condition(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, condition_id: uuid.UUID, fields: Mapping[str, Any]
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, condition_id: uuid.UUID, fields: Mapping[str, Any]
 ) -> CounterView:
     """Change place, marks and note of a photo, or take it off and put it back."""
     if len(fields["marks"]) > MARKS_MOST:

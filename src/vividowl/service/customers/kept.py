@@ -118,7 +118,7 @@ def tables_of(scope: Scope, view: CustomerView) -> dict[str, list[dict[str, Any]
     names = {m.id: m.name for m in scope.session.scalars(scope.select(Member))}
     out = {}
     for table in Base.metadata.sorted_tables:
-        where = _belongs(table, view.customer.id, devices, jobs, runs)
+        where = _belongs(table, view.customer.id, devices=devices, jobs=jobs, runs=runs)
         if where is not None:
             order = [table.c[name] for name in _IN_ORDER if name in table.c]
             rows = scope.session.execute(
@@ -131,6 +131,7 @@ def tables_of(scope: Scope, view: CustomerView) -> dict[str, list[dict[str, Any]
 def _belongs(
     table: Table,
     customer: uuid.UUID,
+    *,
     devices: Sequence[uuid.UUID],
     jobs: Sequence[uuid.UUID],
     runs: Sequence[uuid.UUID],

@@ -110,7 +110,13 @@ def merge(workshop: Workshop, actor: Actor, device_id: uuid.UUID, other_id: uuid
                 field="other",
                 remedy=say("devices-correct-serial"),
             )
-        _move(scope, actor, other, device, scope.session.scalars(jobs_of(scope, other.id)).unique().all())
+        _move(
+            scope,
+            actor,
+            source=other,
+            target=device,
+            jobs=scope.session.scalars(jobs_of(scope, other.id)).unique().all(),
+        )
         for name in DEVICE_FIELDS:
             if getattr(device, name) in (None, "", "unknown"):
                 setattr(device, name, getattr(other, name))
@@ -128,7 +134,7 @@ def split(workshop: Workshop, actor: Actor, device_id: uuid.UUID, job_id: uuid.U
             raise Refused("conflict", say("devices-only-visit"), remedy=say("devices-nothing-to-split"))
         same = {name: getattr(device, name) for name in DEVICE_FIELDS if name not in ("serial", "tag")}
         fresh = scope.add(Device(customer_id=job.customer_id, serial="", tag="", **same))
-        _move(scope, actor, device, fresh, [job])
+        _move(scope, actor, source=device, target=fresh, jobs=[job])
         return history_of(scope, fresh)
 
 
@@ -147,7 +153,7 @@ def take_back(workshop: Workshop, actor: Actor, change_id: uuid.UUID) -> History
         return history_of(scope, scope.get(Device, change.from_device_id))
 
 
-def _move(scope: Scope, actor: Actor, source: Device, target: Device, jobs: Sequence[Job]) -> None:
+def _move(scope: Scope, actor: Actor, *, source: Device, target: Device, jobs: Sequence[Job]) -> None:
     for job in jobs:
         job.device_id = target.id
     scope.add(

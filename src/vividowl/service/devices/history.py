@@ -123,7 +123,7 @@ def history_of(scope: Scope, device: Device) -> History:
     ).all()
     customer = scope.get(Customer, device.customer_id)
     rooms = _rooms(scope, ids)
-    return _judged(device, customer, visits, tuple(changes), rooms)
+    return _judged(device, customer, visits=visits, changes=tuple(changes), rooms=rooms)
 
 
 def _rooms(scope: Scope, ids: Sequence[uuid.UUID]) -> Mapping[uuid.UUID, float]:
@@ -172,6 +172,7 @@ def _power(trace: TraceFile | None) -> float | None:
 def _judged(
     device: Device,
     customer: Customer,
+    *,
     visits: tuple[Visit, ...],
     changes: tuple[DeviceChange, ...],
     rooms: Mapping[uuid.UUID, float],

@@ -38,9 +38,9 @@ def device_for(scope: Scope, job: Job, fields: Mapping[str, Any]) -> Device:
     """
     for name in ("power_limit_cpu_w", "power_limit_gpu_w", "power_limit_both_w"):
         if fields[name] is not None:
-            require_range(name, fields[name], "W", 1, 2000)
+            require_range(name, fields[name], "W", (1, 2000))
     if fields["limit_c"] is not None:
-        require_range("limit_c", fields["limit_c"], "°C", 40, 150)
+        require_range("limit_c", fields["limit_c"], "°C", (40, 150))
     for role, limit_c in fields["sensor_limits"].items():
         if role not in USUAL_LIMITS_C:
             raise Refused(
@@ -49,7 +49,7 @@ def device_for(scope: Scope, job: Job, fields: Mapping[str, Any]) -> Device:
                 field="sensor_limits",
                 remedy=say("allowed", names=listed(USUAL_LIMITS_C)),
             )
-        require_range(role, limit_c, "°C", 30, 150)
+        require_range(role, limit_c, "°C", (30, 150))
     chosen: uuid.UUID | None = fields["device_id"]
     own: Device | None = job.device if job.device_id is not None else None
     device = scope.get(Device, chosen) if chosen is not None else own

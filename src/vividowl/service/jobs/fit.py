@@ -96,7 +96,7 @@ def save_fit(
 def add_item(workshop: Workshop, actor: Actor, job_id: uuid.UUID, fields: Mapping[str, Any]) -> Sequence[FitItem]:
     """Note an interface that was fitted."""
     if fields["amount"] is not None:
-        require_range("amount", fields["amount"], fields["amount_unit"], 1e-6, 1e5)
+        require_range("amount", fields["amount"], fields["amount_unit"], (1e-6, 1e5))
         if not fields["amount_unit"]:
             raise Refused(
                 "invalid", say("fit-amount-has-no-unit"), field="amount_unit", remedy=say("fit-choose-g-ml-mm-or")
@@ -118,11 +118,11 @@ def note_item(scope: Scope, actor: Actor, job: Job, fields: Mapping[str, Any]) -
         raise Refused("conflict", stops[0].reason, field="kind", remedy=stops[0].remedy, reason="stopped")
     item = scope.add(FitItem(job_id=job.id, attempt=job.attempt, **fields))
     if item.lot_id is not None:
-        _book(scope, actor, job, item, -1.0)
+        _book(scope, actor, job, item=item, sign=-1.0)
     return item
 
 
-def _book(scope: Scope, actor: Actor, job: Job, item: FitItem, sign: float) -> None:
+def _book(scope: Scope, actor: Actor, job: Job, *, item: FitItem, sign: float) -> None:
     """Take an item's amount from its lot, or put it back; the item takes product and lot from there."""
     if item.lot_id is None:
         return
@@ -145,11 +145,11 @@ def _book(scope: Scope, actor: Actor, job: Job, item: FitItem, sign: float) -> N
         )
     item.product, item.lot = product.name, lot.code
     words = say("fit-used-on-job", number=job.number) if sign < 0 else say("fit-taken-back-from-job", number=job.number)
-    move(scope, actor, lot.id, sign * item.amount, words, job.id)
+    move(scope, actor, lot_id=lot.id, amount=sign * item.amount, reason=words, job_id=job.id)
 
 
 def set_item_removed(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, item_id: uuid.UUID, removed: bool
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, item_id: uuid.UUID, removed: bool
 ) -> Sequence[FitItem]:
     """Remove an item or bring it back."""
     with workshop.scope(actor) as scope:
@@ -159,15 +159,15 @@ def set_item_removed(
             raise Refused("missing", say("fit-there-no-such-item-on"), remedy=say("fit-reload-page"))
         if removed == (item.removed_at is not None):
             return items_of(scope, job.id)
-        set_item(scope, actor, job, item, server_now() if removed else None)
+        set_item(scope, actor, job, item=item, removed_at=server_now() if removed else None)
         return items_of(scope, job.id)
 
 
-def set_item(scope: Scope, actor: Actor, job: Job, item: FitItem, removed_at: datetime | None) -> None:
+def set_item(scope: Scope, actor: Actor, job: Job, *, item: FitItem, removed_at: datetime | None) -> None:
     """Take an item off the list or bring it back; the shelf follows."""
     cut = next((c for c in cuts_of(scope, job.id) if str(item.id) in {p["item_id"] for p in c.pieces}), None)
     if cut is not None:
         raise Refused("conflict", say("fit-these-pieces-belong-to-cut"), remedy=say("fit-take-cut-back-instead"))
-    _book(scope, actor, job, item, 1.0 if removed_at is not None else -1.0)
+    _book(scope, actor, job, item=item, sign=1.0 if removed_at is not None else -1.0)
     item.removed_at = removed_at
     scope.session.flush()

@@ -28,9 +28,9 @@ def hand_over(
     workshop: Workshop,
     actor: Actor,
     job_id: uuid.UUID,
+    *,
     version: int,
     given: Mapping[str, Any],
-    *,
     handed_over: bool,
     why: str,
     edge: Edge,
@@ -39,7 +39,9 @@ def hand_over(
     What is handed over is kept as a version of the record; what is changed after that needs a reason and is the next
     one. edge: how it leaves the house."""
     if given.get("price_cents") is not None:
-        require_range("price", given["price_cents"] / 100, "", 0, 100000, say("handover-type-price-with-point-or"))
+        require_range(
+            "price", given["price_cents"] / 100, "", (0, 100000), hint=say("handover-type-price-with-point-or")
+        )
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)
         check_version(job.version, version, say("handover-hand-over"))
@@ -85,5 +87,5 @@ def hand_over(
             job.handed_over_at = job.judged_by = None
         scope.session.flush()
         if closes or corrects:
-            keep_version(workshop, scope, actor, job, why.strip(), edge)
+            keep_version(workshop, scope, actor, job=job, why=why.strip(), edge=edge)
         return kept_of(workshop, scope, job)

@@ -92,7 +92,7 @@ def view_of(scope: Scope, job: Job) -> JobView:
     """The job as the pages see it."""
     rows = scope.session.scalars(scope.select(Acknowledgement).where(Acknowledgement.job_id == job.id)).unique().all()
     visit, answer = visits_of(scope, [job]).get(job.id, (1, 1)), answers_of(scope, [job.id]).get(job.id)
-    return _view(job, rows, plan_row(scope, job.id), visit, answer)
+    return _view(job, rows, plan=plan_row(scope, job.id), visit=visit, answer=answer)
 
 
 def views_of(scope: Scope, jobs: Sequence[Job]) -> list[JobView]:
@@ -104,13 +104,19 @@ def views_of(scope: Scope, jobs: Sequence[Job]) -> list[JobView]:
     plans = {p.job_id: p for p in scope.session.scalars(scope.select(Plan).where(Plan.job_id.in_(ids))).unique()}
     visits, answers = visits_of(scope, jobs), answers_of(scope, ids)
     return [
-        _view(job, accepted.get(job.id, []), plans.get(job.id), visits.get(job.id, (1, 1)), answers.get(job.id))
+        _view(
+            job,
+            accepted.get(job.id, []),
+            plan=plans.get(job.id),
+            visit=visits.get(job.id, (1, 1)),
+            answer=answers.get(job.id),
+        )
         for job in jobs
     ]
 
 
 def _view(
-    job: Job, rows: Sequence[Acknowledgement], plan: Plan | None, visit: tuple[int, int], answer: Answered | None
+    job: Job, rows: Sequence[Acknowledgement], *, plan: Plan | None, visit: tuple[int, int], answer: Answered | None
 ) -> JobView:
     by_rule = {a.rule: a for a in rows}
     # One that was closed when it came from a list has nothing to settle.
@@ -134,12 +140,20 @@ def _view(
     blank = {"rise_k": None, "noise_db": None, "held_share": None, "measured": False}
     before, after = (runs[s].glance or blank if s in runs else blank for s in REFERENCES)
     verdict = runs[RunSide.AFTER].glance.get("verdict") if RunSide.AFTER in runs else None
-    facts = _facts(job, gates, bool(before["measured"]), bool(after["measured"]), verdict, chosen, has_failed(after))
+    facts = _facts(
+        job,
+        gates,
+        before=bool(before["measured"]),
+        after=bool(after["measured"]),
+        verdict=verdict,
+        chosen=chosen,
+        failed=has_failed(after),
+    )
     at = position_of(facts)
     return JobView(
         job=job,
         stage=at.stage,
-        next_step=_words(at, job, gates, verdict, answer),
+        next_step=_words(at, job, gates=gates, verdict=verdict, answer=answer),
         reachable=at.reachable,
         done=at.done,
         gates=gates,
@@ -155,6 +169,7 @@ def _view(
 def _facts(
     job: Job,
     gates: Sequence[GateView],
+    *,
     before: bool,
     after: bool,
     verdict: str | None,
@@ -182,7 +197,7 @@ def _facts(
     )
 
 
-def _words(at: Position, job: Job, gates: Sequence[GateView], verdict: str | None, answer: Answered | None) -> Words:
+def _words(at: Position, job: Job, *, gates: Sequence[GateView], verdict: str | None, answer: Answered | None) -> Words:
     """What is next, in words."""
     if at.next is Next.NOTHING_STOPPED:
         return say("next-stopped", model=job.model, reason=gates[0].reason)
@@ -198,7 +213,7 @@ def _words(at: Position, job: Job, gates: Sequence[GateView], verdict: str | Non
 def _write_intake(scope: Scope, job: Job, fields: dict[str, Any]) -> None:
     for name in ("age_months", "months_since_service"):
         if fields[name] is not None:
-            require_range(name, fields[name], "months", 0, 600)
+            require_range(name, fields[name], "months", (0, 600))
     require_language(fields["language"])
     for name in INTAKE_FIELDS:
         setattr(job, name, fields[name])
@@ -226,7 +241,9 @@ def _noted(job: Job) -> dict[str, Any]:
     return {**own, **device, **customer, "device_id": job.device_id, "another_device": False}
 
 
-def update_intake(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, fields: dict[str, Any]) -> JobView:
+def update_intake(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, version: int, fields: dict[str, Any]
+) -> JobView:
     """Change what was noted at intake: what is not given stays. Allowed while stopped: that is how a stop is
     cleared."""
     with workshop.scope(actor) as scope:
@@ -262,7 +279,7 @@ def list_jobs(
         return views_of(scope, rows), total
 
 
-def acknowledge(workshop: Workshop, actor: Actor, job_id: uuid.UUID, rule: str, words: str) -> JobView:
+def acknowledge(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, rule: str, words: str) -> JobView:
     """Accept a gate by name, in words. A stop cannot be accepted away."""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)

@@ -93,10 +93,10 @@ def waits(workshop: Workshop, actor: Actor) -> tuple[list[RunningWait], datetime
     return sorted(found, key=lambda w: w.due), server_now()
 
 
-def quiet(workshop: Workshop, actor: Actor, job_id: uuid.UUID, wait_id: str, minutes: float | None) -> None:
+def quiet(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, wait_id: str, minutes: float | None) -> None:
     """Let the alarm of a wait be quiet on every tablet: for some minutes, or, None, since somebody has seen it."""
     if minutes is not None:
-        require_range("minutes", minutes, "min", 0, QUIET_MOST_MIN)
+        require_range("minutes", minutes, "min", (0, QUIET_MOST_MIN))
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)
         if all(wait["id"] != wait_id for wait in job.bench.get("waits", ())):

@@ -100,6 +100,7 @@ def judged_by(scope: Scope, job: Job) -> tuple[Tolerances, float]:
 def _side(
     job: Job,
     run: Run,
+    *,
     trace: TraceFile,
     reading: Reading,
     noise: Sequence[NoiseReading],
@@ -138,10 +139,10 @@ def _side(
     )
 
 
-def _repeat(workshop: Workshop, scope: Scope, run: Run, trace: TraceFile, job: Job) -> Side:
+def _repeat(workshop: Workshop, scope: Scope, *, run: Run, trace: TraceFile, job: Job) -> Side:
     """A repeat of a run's recipe: it has a log, while meter, phone and results belong to the run."""
-    reading = reading_of(workshop, scope.shop_id, trace, run, job.limit_c, repeat=True)
-    return replace(_side(job, run, trace, reading, (), ()), results={})
+    reading = reading_of(workshop, scope.shop_id, trace=trace, run=run, limit_c=job.limit_c, repeat=True)
+    return replace(_side(job, run, trace=trace, reading=reading, noise=(), recordings=()), results={})
 
 
 def _ladders(
@@ -178,27 +179,48 @@ def _exhaust(
     fans = [reading.stats.get(Role.FAN_SPEED) for reading in readings]
     speeds = [fan.mean if fan is not None else 0.0 for fan in fans]
     fan_ratio = speeds[1] / speeds[0] if min(speeds) > 0 else None
-    return judge_exhaust(values[0], values[1], values[2], values[3], level_change_db, ratio, fan_ratio)
+    return judge_exhaust(
+        values[0],
+        values[1],
+        after_c=values[2],
+        after_room_c=values[3],
+        level_change_db=level_change_db,
+        power_ratio=ratio,
+        fan_ratio=fan_ratio,
+    )
 
 
 def compare_job(workshop: Workshop, scope: Scope, job: Job) -> Compared | None:
     """Compare Before and After of a job, None while one of them has no log."""
-    return compare_runs(workshop, scope, job, scope.run(job.id, "before"), scope.run(job.id, "after"))
+    return compare_runs(workshop, scope, job, before=scope.run(job.id, "before"), after=scope.run(job.id, "after"))
 
 
-def compare_runs(workshop: Workshop, scope: Scope, job: Job, before: Run | None, after: Run | None) -> Compared | None:
+def compare_runs(
+    workshop: Workshop, scope: Scope, job: Job, *, before: Run | None, after: Run | None
+) -> Compared | None:
     """Compare any two runs of a job, None while one of them has no log."""
     traces = [kept(scope, TraceFile, run) for run in (before, after)]
     if before is None or after is None or not traces[0] or not traces[1]:
         return None
     pair, logs = (before, after), (traces[0][0], traces[1][0])
-    readings = [reading_of(workshop, scope.shop_id, t, r, job.limit_c) for r, t in zip(pair, logs, strict=True)]
+    readings = [
+        reading_of(workshop, scope.shop_id, trace=t, run=r, limit_c=job.limit_c)
+        for r, t in zip(pair, logs, strict=True)
+    ]
     noise = [kept(scope, NoiseReading, run) for run in pair]
     spots = [kept(scope, SpotReading, run) for run in pair]
     sides = [
         [
-            _side(job, run, logs[i], readings[i], noise[i], kept_sounds(scope, run), kept_frames(scope, run)),
-            *(_repeat(workshop, scope, run, trace, job) for trace in traces[i][1:]),
+            _side(
+                job,
+                run,
+                trace=logs[i],
+                reading=readings[i],
+                noise=noise[i],
+                recordings=kept_sounds(scope, run),
+                frame_files=kept_frames(scope, run),
+            ),
+            *(_repeat(workshop, scope, run=run, trace=trace, job=job) for trace in traces[i][1:]),
         ]
         for i, run in enumerate(pair)
     ]

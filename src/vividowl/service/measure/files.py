@@ -96,6 +96,7 @@ def conditions_from(given: Mapping[str, str], room_c: float | None, found: FileR
 def compare_files(
     before: Path,
     after: Path,
+    *,
     before_room_c: float,
     after_room_c: float,
     before_given: Mapping[str, str],

@@ -21,7 +21,7 @@ def kept_frames(scope: Scope, run: Run | None) -> Sequence[FrameFile]:
 
 
 def add_frames(
-    scope: Scope, run: Run, member_id: uuid.UUID, received: Received, file_name: str, frames: Frames
+    scope: Scope, run: Run, *, member_id: uuid.UUID, received: Received, file_name: str, frames: Frames
 ) -> None:
     """Note a log of frame times; it takes the place of the one that is there."""
     for old in kept_frames(scope, run):

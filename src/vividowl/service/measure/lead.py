@@ -21,11 +21,11 @@ def has_lost(since: SinceService | None) -> bool:
 
 
 def lead_of(
-    workshop: Workshop, scope: Scope, job: Job, run: Run, reading: Reading, since: SinceService | None
+    workshop: Workshop, scope: Scope, job: Job, *, run: Run, reading: Reading, since: SinceService | None
 ) -> Words:
     """That nothing is wrong, nothing where that is not known. since: its last service, None where unknown."""
     if has_lost(since):
         return ""
-    of = resistance(reading, run.room_c, judged_by(scope, job)[0])
+    of = resistance(reading, run.room_c, tol=judged_by(scope, job)[0])
     reference = reference_for(workshop, scope, job)
-    return nothing_wrong(reading, job.limit_c, sensor_limits_of(job), reference, of) or ""
+    return nothing_wrong(reading, job.limit_c, noted=sensor_limits_of(job), reference=reference, of=of) or ""

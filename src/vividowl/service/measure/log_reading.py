@@ -43,20 +43,22 @@ def signature(headers: Sequence[str]) -> str:
     return hashlib.sha256("\x1f".join(headers).encode("utf-8", "replace")).hexdigest()
 
 
-def read_whole_log(
-    path: Path,
-    name: str,
-    known: Mapping[str, Mapping[str, str | None]],
-    mapping: Mapping[str, str | None],
-    room_c: float | None,
-    limit_c: float | None,
-    columns_to: Path,
-) -> LogRead | Frames:
-    """Read a log, write its columns aside, and work its figures out. known: what was set before, by signature.
+@dataclass(frozen=True, kw_only=True)
+class LogTerms:
+    """What is known when a log is read. known: meanings of columns set before, by signature; mapping: those set now."""
+
+    known: Mapping[str, Mapping[str, str | None]]
+    mapping: Mapping[str, str | None]
+    room_c: float | None
+    limit_c: float | None
+
+
+def read_whole_log(path: Path, name: str, terms: LogTerms, columns_to: Path) -> LogRead | Frames:
+    """Read a log, write its columns aside, and work its figures out.
 
     A log of frame times has no temperature, and gives its frames.
     """
-    parsed = _mapped(read_log(path, name), known, mapping)
+    parsed = _mapped(read_log(path, name), terms.known, terms.mapping)
     frames = _frames(parsed)
     if frames is not None:
         return frames
@@ -65,7 +67,7 @@ def read_whole_log(
         written = beside.submit(write_columns, parsed.frame, columns_to)
         try:
             trace, dropouts = to_trace(parsed.frame, parsed.guesses)
-            reading = read_trace(trace, room_c, limit_c)
+            reading = read_trace(trace, terms.room_c, terms.limit_c)
         except NotEnoughData as error:
             numeric = [c["header"] for c in channels if c["numeric"]]
             reason = "no_temperature" if error.field == "channels" else "too_short"

@@ -21,7 +21,7 @@ from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused, refused_file
 from vividowl.service.measure.comparing import kept
 from vividowl.service.measure.frames import add_frames
-from vividowl.service.measure.log_reading import read_whole_log, signature
+from vividowl.service.measure.log_reading import LogTerms, read_whole_log, signature
 from vividowl.service.measure.readings import guesses_of, load_trace, remember_reading
 from vividowl.service.measure.refusing import (
     refuse_after_without_before,
@@ -44,9 +44,9 @@ def receive_log(
     workshop: Workshop,
     actor: Actor,
     job_id: uuid.UUID,
+    *,
     side: str,
     stream: BinaryIO,
-    *,
     expected: int | None,
     file_name: str,
     mapping: Mapping[str, str | None],
@@ -66,21 +66,22 @@ def receive_log(
             known = {row.signature: row.roles for row in scope.session.scalars(scope.select(LogMapping)).unique()}
         with workshop.files.aside("parquet") as columns:
             try:
-                found = read_apart(
-                    read_whole_log, received.path, file_name, known, mapping, room_c, limit_c, columns, name=file_name
-                )
+                terms = LogTerms(known=known, mapping=mapping, room_c=room_c, limit_c=limit_c)
+                found = read_apart(read_whole_log, received.path, file_name, terms, columns, name=file_name)
             except FormatError as error:
                 raise refused_file(error, "log") from error
             with workshop.scope(actor) as scope:
                 job = open_job(scope, job_id)
-                refuse_known_file(scope, received.sha256, file_name, job, side, again)
+                refuse_known_file(scope, received.sha256, name=file_name, job=job, side=side, again=again)
                 run = run_for_writing(scope, job, side)
                 if isinstance(found, Frames):
-                    add_frames(scope, run, actor.member_id, received, file_name, found)
+                    add_frames(
+                        scope, run, member_id=actor.member_id, received=received, file_name=file_name, frames=found
+                    )
                     with workshop.files.keeping(actor.shop_id, received):
                         return finish(workshop, scope, job, run)
                 if repeat:
-                    refuse_no_repeat(workshop, scope, job, run, found.reading, file_name)
+                    refuse_no_repeat(workshop, scope, job, run=run, reading=found.reading, file_name=file_name)
                 _make_room(scope, run, repeat)
                 if mapping:
                     _remember_mapping(scope, found.headers, mapping)
@@ -101,7 +102,7 @@ def receive_log(
                 )
                 with workshop.files.keeping(actor.shop_id, received, columns):
                     path = workshop.files.columns(actor.shop_id, received.sha256)
-                    remember_reading(path, found.channels, room_c, limit_c, found.reading)
+                    remember_reading(path, found.channels, room_c=room_c, limit_c=limit_c, reading=found.reading)
                     return finish(workshop, scope, job, run)
 
 
@@ -147,7 +148,7 @@ def _trace_of(scope: Scope, job: Job, side: str) -> tuple[Run, TraceFile]:
 
 
 def map_log(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, mapping: Mapping[str, str | None]
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, side: str, mapping: Mapping[str, str | None]
 ) -> RunView:
     """Correct which column is what."""
     with workshop.scope(actor) as scope:
@@ -176,7 +177,7 @@ def map_log(
 
 
 def choose_window(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, from_s: float | None, to_s: float | None
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, side: str, from_s: float | None, to_s: float | None
 ) -> RunView:
     """Take the figures from another window, or from the one found when both are None."""
     with workshop.scope(actor) as scope:
@@ -219,7 +220,11 @@ def chart_view(
         only = [c if c["role"] == channel else {**c, "role": None} for c in trace.channels]
         read = load_trace(path, only)
         kind = ROLE_KINDS[role]
-        return min_max_view(read.time_s, read.channels[role], points, low, high), kind.words, kind.unit
+        return (
+            min_max_view(read.time_s, read.channels[role], points=points, from_s=low, to_s=high),
+            kind.words,
+            kind.unit,
+        )
     index = int(channel[1:6]) if channel[:1] == "c" and channel[1:].isascii() and channel[1:].isdigit() else -1
     if not 0 <= index < len(trace.channels) or not trace.channels[index]["numeric"]:
         raise Refused(
@@ -231,7 +236,7 @@ def chart_view(
     frame = read_columns(path, [TIME, f"c{index}"])
     values = frame[f"c{index}"].cast(float).to_numpy().astype(np.float64)
     return (
-        min_max_view(frame[TIME].to_numpy(), values, points, low, high),
+        min_max_view(frame[TIME].to_numpy(), values, points=points, from_s=low, to_s=high),
         trace.channels[index]["header"],
         trace.channels[index]["unit"],
     )

@@ -42,6 +42,7 @@ _lock = Lock()
 def _key(
     path: Path,
     channels: Sequence[dict[str, Any]],
+    *,
     room_c: float | None,
     limit_c: float | None,
     chosen: tuple[float, float] | None,
@@ -52,6 +53,7 @@ def _key(
 def remember_reading(
     path: Path,
     channels: Sequence[dict[str, Any]],
+    *,
     room_c: float | None,
     limit_c: float | None,
     reading: Reading,
@@ -59,7 +61,7 @@ def remember_reading(
 ) -> Reading:
     """Keep a reading under everything it depends on, so that a log that has just come in is not read back."""
     with _lock:
-        key = _key(path, channels, room_c, limit_c, chosen)
+        key = _key(path, channels, room_c=room_c, limit_c=limit_c, chosen=chosen)
         _kept[key] = reading
         _kept.move_to_end(key)
         while len(_kept) > _KEPT_MOST:
@@ -68,7 +70,7 @@ def remember_reading(
 
 
 def reading_of(
-    workshop: Workshop, shop_id: uuid.UUID, trace: TraceFile, run: Run, limit_c: float | None, *, repeat: bool = False
+    workshop: Workshop, shop_id: uuid.UUID, *, trace: TraceFile, run: Run, limit_c: float | None, repeat: bool = False
 ) -> Reading:
     """The reading of a stored log. A window set by hand belongs to the first log of a run, not to its repeats."""
     path = workshop.files.columns(shop_id, trace.sha256)
@@ -76,11 +78,11 @@ def reading_of(
     if not repeat and run.window_from_s is not None and run.window_to_s is not None:
         chosen = (run.window_from_s, run.window_to_s)
     with _lock:
-        found = _kept.get(_key(path, trace.channels, run.room_c, limit_c, chosen))
+        found = _kept.get(_key(path, trace.channels, room_c=run.room_c, limit_c=limit_c, chosen=chosen))
     if found is not None:
         return found
     reading = read_trace(load_trace(path, trace.channels), run.room_c, limit_c, chosen)
-    return remember_reading(path, trace.channels, run.room_c, limit_c, reading, chosen)
+    return remember_reading(path, trace.channels, room_c=run.room_c, limit_c=limit_c, reading=reading, chosen=chosen)
 
 
 def noise_of(rows: Sequence[NoiseReading]) -> NoiseFigure | None:
@@ -89,7 +91,7 @@ def noise_of(rows: Sequence[NoiseReading]) -> NoiseFigure | None:
 
 
 def glance_of(
-    workshop: Workshop, run: Run, trace: TraceFile | None, limit_c: float | None, noise: Sequence[NoiseReading]
+    workshop: Workshop, run: Run, *, trace: TraceFile | None, limit_c: float | None, noise: Sequence[NoiseReading]
 ) -> dict[str, Any]:
     """What the owl glyph shows of a run: rise, noise, share held back. None where not known."""
     glance: dict[str, Any] = {"rise_k": None, "noise_db": None, "held_share": None, "measured": trace is not None}
@@ -97,7 +99,7 @@ def glance_of(
     if figure is not None:
         glance["noise_db"] = round(figure.level_db, 1)
     if trace is not None:
-        reading = reading_of(workshop, run.shop_id, trace, run, limit_c)
+        reading = reading_of(workshop, run.shop_id, trace=trace, run=run, limit_c=limit_c)
         if run.room_c is not None:
             glance["rise_k"] = round(reading.die.mean - run.room_c, 1)
         if reading.throttling.share is not None:

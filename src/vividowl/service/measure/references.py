@@ -33,7 +33,7 @@ def _healthy(workshop: Workshop, scope: Scope, jobs: Sequence[Job]) -> list[Resp
         query = scope.select(TraceFile).where(TraceFile.run_id == run.id, TraceFile.removed_at.is_(None))
         trace = scope.session.scalars(query.order_by(TraceFile.uploaded_at)).first()
         if trace is not None:
-            response = reading_of(workshop, scope.shop_id, trace, run, job.limit_c).response
+            response = reading_of(workshop, scope.shop_id, trace=trace, run=run, limit_c=job.limit_c).response
             if response is not None:
                 found.append(response)
     return found
@@ -64,8 +64,8 @@ def _resistance(workshop: Workshop, scope: Scope, job: Job, side: str) -> tuple[
     traces = kept(scope, TraceFile, run)
     if run is None or run.room_c is None or not traces:
         return None
-    reading = reading_of(workshop, scope.shop_id, traces[0], run, job.limit_c)
-    found = resistance(reading, run.room_c, tolerances_of(scope))
+    reading = reading_of(workshop, scope.shop_id, trace=traces[0], run=run, limit_c=job.limit_c)
+    found = resistance(reading, run.room_c, tol=tolerances_of(scope))
     return (found, run, reading) if found is not None else None
 
 

@@ -19,12 +19,12 @@ from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
 
-def refuse_no_repeat(workshop: Workshop, scope: Scope, job: Job, run: Run, reading: Reading, file_name: str) -> None:
+def refuse_no_repeat(workshop: Workshop, scope: Scope, job: Job, *, run: Run, reading: Reading, file_name: str) -> None:
     """A repeat shares load, fan and sensor with its run; anything else is a run of its own."""
     there = kept(scope, TraceFile, run)
     if not there:
         return
-    why = why_no_repeat(reading_of(workshop, scope.shop_id, there[0], run, job.limit_c), reading)
+    why = why_no_repeat(reading_of(workshop, scope.shop_id, trace=there[0], run=run, limit_c=job.limit_c), reading)
     if why is not None:
         raise Refused(
             "conflict",
@@ -76,7 +76,7 @@ def refuse_after_without_before(scope: Scope, job: Job, side: str) -> None:
             )
 
 
-def refuse_known_file(scope: Scope, sha256: str, name: str, job: Job, side: str, again: bool) -> None:
+def refuse_known_file(scope: Scope, sha256: str, *, name: str, job: Job, side: str, again: bool) -> None:
     """The very same file serves one run, or another job on purpose."""
     for _, run, other in scope.traces_with(sha256):
         if other.id == job.id and run.key == side:

@@ -112,10 +112,10 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
     lead: Words = ""
     ladder, trouble = None, None
     if trace is not None:
-        reading = reading_of(workshop, scope.shop_id, trace, run, job.limit_c)
+        reading = reading_of(workshop, scope.shop_id, trace=trace, run=run, limit_c=job.limit_c)
         tolerances, reference_room_c = judged_by(scope, job)
         since = since_last_service(scope, job, run, trace) if side == RunSide.BEFORE else None
-        lost, lead = has_lost(since), lead_of(workshop, scope, job, run, reading, since)
+        lost, lead = has_lost(since), lead_of(workshop, scope, job, run=run, reading=reading, since=since)
         told = findings(
             reading,
             run.room_c,
@@ -146,8 +146,8 @@ def run_view(workshop: Workshop, scope: Scope, job: Job, side: str) -> RunView:
         ladder=ladder,
         culprit=culprit(ladder) if ladder else None,
         trouble=trouble,
-        repeats=tuple(_repeat_view(workshop, scope, run, t, job) for t in traces[1:]),
-        sounds=sound_views(scope, job, stored, run.fan_blades, _logged_rpm(reading)),
+        repeats=tuple(_repeat_view(workshop, scope, run=run, trace=t, job=job) for t in traces[1:]),
+        sounds=sound_views(scope, job, run=stored, blades=run.fan_blades, logged_rpm=_logged_rpm(reading)),
         air=air_of(run, reading, spots) if reading else None,
         frames=kept_frames(scope, stored),
         headline=headline_of(reading, run.room_c, noise_of(noise), judged_by(scope, job)[0]),
@@ -161,8 +161,8 @@ def _logged_rpm(reading: Reading | None) -> float | None:
     return fan.mean if fan is not None else None
 
 
-def _repeat_view(workshop: Workshop, scope: Scope, run: Run, trace: TraceFile, job: Job) -> RepeatView:
-    reading = reading_of(workshop, scope.shop_id, trace, run, job.limit_c, repeat=True)
+def _repeat_view(workshop: Workshop, scope: Scope, *, run: Run, trace: TraceFile, job: Job) -> RepeatView:
+    reading = reading_of(workshop, scope.shop_id, trace=trace, run=run, limit_c=job.limit_c, repeat=True)
     power = reading.power.mean if reading.power else None
     return RepeatView(
         id=trace.id, file_name=trace.file_name, die_c=reading.die.mean, power=power, settled=reading.window.settled
@@ -211,8 +211,15 @@ def finish(workshop: Workshop, scope: Scope, job: Job, run: Run, *, logs: bool =
     put_in_state(scope, job, run)
     traces, noise = kept(scope, TraceFile, run), kept(scope, NoiseReading, run)
     if logs:
-        keep_figures(workshop, run, traces, job.limit_c, judged_by(scope, job)[0], kept_frames(scope, run))
-    run.glance = glance_of(workshop, run, traces[0] if traces else None, job.limit_c, noise)
+        keep_figures(
+            workshop,
+            run,
+            traces=traces,
+            limit_c=job.limit_c,
+            tolerances=judged_by(scope, job)[0],
+            frame_files=kept_frames(scope, run),
+        )
+    run.glance = glance_of(workshop, run, trace=traces[0] if traces else None, limit_c=job.limit_c, noise=noise)
     scope.session.flush()
     if run.side in REFERENCES:
         note_verdict(workshop, scope, job)
@@ -224,18 +231,18 @@ def finish(workshop: Workshop, scope: Scope, job: Job, run: Run, *, logs: bool =
 
 
 def save_run(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, version: int, fields: Mapping[str, Any]
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, side: str, version: int, fields: Mapping[str, Any]
 ) -> RunView:
     """Save conditions of a run: what is not given stays."""
     if fields.get("room_c") is not None:
         require_room_c(fields["room_c"])
     if fields.get("duration_min") is not None:
-        require_range("duration_min", fields["duration_min"], "min", 0.5, 1440)
+        require_range("duration_min", fields["duration_min"], "min", (0.5, 1440))
     if fields.get("fan_blades") is not None:
-        require_range("fan_blades", fields["fan_blades"], "", 3, 120, say("runs-count-blades-one-fan"))
+        require_range("fan_blades", fields["fan_blades"], "", (3, 120), hint=say("runs-count-blades-one-fan"))
     for name in RESULT_FIELDS:
         if fields.get(name) is not None:
-            require_range(name, fields[name], "", 1e-9, 1e12, say("runs-leave-empty-when-there-none"))
+            require_range(name, fields[name], "", (1e-9, 1e12), hint=say("runs-leave-empty-when-there-none"))
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         run = scope.run(job.id, side, lock=True)
@@ -257,7 +264,7 @@ _TABLES: dict[str, Any] = {
 
 
 def set_removed(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, what: str, row_id: uuid.UUID, removed: bool
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, side: str, what: str, row_id: uuid.UUID, removed: bool
 ) -> RunView:
     """Remove a log or a reading, or bring it back. what: a name of the table above."""
     table = _TABLES[what]
@@ -278,13 +285,13 @@ def set_removed(
         return finish(workshop, scope, job, run)
 
 
-def add_noise(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, fields: Mapping[str, Any]) -> RunView:
+def add_noise(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, side: str, fields: Mapping[str, Any]) -> RunView:
     """Note a level read by hand."""
     require_level_db(fields["level_db"])
     if fields["background_db"] is not None:
         background_correction(fields["level_db"], fields["background_db"])
     if fields["distance_m"] is not None:
-        require_range("distance_m", fields["distance_m"], "m", 0.01, 20)
+        require_range("distance_m", fields["distance_m"], "m", (0.01, 20))
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         run = run_for_writing(scope, job, side)
@@ -292,9 +299,9 @@ def add_noise(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, fi
         return finish(workshop, scope, job, run, logs=False)
 
 
-def add_spot(workshop: Workshop, actor: Actor, job_id: uuid.UUID, side: str, fields: Mapping[str, Any]) -> RunView:
+def add_spot(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, side: str, fields: Mapping[str, Any]) -> RunView:
     """Note a temperature read at a spot."""
-    require_range("reading_c", fields["reading_c"], "°C", -40, 150, say("runs-type-reading-under-load-in"))
+    require_range("reading_c", fields["reading_c"], "°C", (-40, 150), hint=say("runs-type-reading-under-load-in"))
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         run = run_for_writing(scope, job, side)

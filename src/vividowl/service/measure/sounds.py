@@ -68,13 +68,13 @@ def full_scale_of(scope: Scope, job_id: uuid.UUID) -> float | None:
 
 
 def sound_views(
-    scope: Scope, job: Job, run: Run | None, blades: int | None, logged_rpm: float | None
+    scope: Scope, job: Job, *, run: Run | None, blades: int | None, logged_rpm: float | None
 ) -> tuple[SoundView, ...]:
     """The recordings of a run as the page shows them. logged_rpm: fan speed in the log of the run, or None."""
     scale = full_scale_of(scope, job.id)
     rows = kept_sounds(scope, run)
     both = at_two_speeds(rows, blades)
-    return tuple(_view(row, scale, blades, logged_rpm, both) for row in rows)
+    return tuple(_view(row, scale, blades=blades, logged_rpm=logged_rpm, both=both) for row in rows)
 
 
 @dataclass(frozen=True)
@@ -99,7 +99,7 @@ def at_two_speeds(rows: Sequence[SoundFile], blades: int | None) -> SlowAndFast 
 
 
 def _view(
-    row: SoundFile, scale: float | None, blades: int | None, logged_rpm: float | None, both: SlowAndFast | None
+    row: SoundFile, scale: float | None, *, blades: int | None, logged_rpm: float | None, both: SlowAndFast | None
 ) -> SoundView:
     r: Mapping[str, Any] = row.reading
     tones = tuple(Tone(**t) for t in r["tones"])

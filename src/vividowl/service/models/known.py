@@ -155,14 +155,16 @@ def _services(scope: Scope) -> list[_Service]:
         for at, job in enumerate(of_device):
             later = next((j for j in of_device[at + 1 :] if "before" in sides.get(j.id, {})), None)
             own = sides.get(job.id, {})
-            held = _held(shop, job, own, later, sides[later.id]["before"]) if later is not None else None
+            held = (
+                _held(shop, job, own=own, later=later, found=sides[later.id]["before"]) if later is not None else None
+            )
             out.append(
                 _Service(job=job, sides=own, kinds=kinds.get(job.id, frozenset()), kept=kept.get(job.id), held=held)
             )
     return out
 
 
-def _held(shop: Shop, job: Job, own: Mapping[str, _Side], later: Job, found: _Side) -> Held | None:
+def _held(shop: Shop, job: Job, *, own: Mapping[str, _Side], later: Job, found: _Side) -> Held | None:
     """What the next visit says of this service's gain, None where the two were not run alike."""
     months = (done_day(shop, later) - done_day(shop, job)).days / DAYS_A_MONTH
     if len(own) < len(REFERENCES) or months <= 0:

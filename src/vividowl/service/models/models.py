@@ -106,7 +106,14 @@ def save_from_job(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> ModelV
             gpu_die_mm=found.gpu_die_mm or old.gpu_die_mm,
             gaps=found.gaps or old.gaps,
         )
-        row = _keep(scope, actor, row, sheet, _outline(scope, state), sentence(say("models-job", number=job.number)))
+        row = _keep(
+            scope,
+            actor,
+            row=row,
+            sheet=sheet,
+            outline=_outline(scope, state),
+            source=sentence(say("models-job", number=job.number)),
+        )
         return _view(workshop, scope, row, sheet)
 
 
@@ -116,7 +123,7 @@ def _outline(scope: Scope, state: BenchState) -> uuid.UUID | None:
 
 
 def _keep(
-    scope: Scope, actor: Actor, row: DeviceModel | None, sheet: ModelSheet, outline: uuid.UUID | None, source: str
+    scope: Scope, actor: Actor, *, row: DeviceModel | None, sheet: ModelSheet, outline: uuid.UUID | None, source: str
 ) -> DeviceModel:
     sheet = sheet_from(sheet_data(sheet))
     data = json.loads(json.dumps(sheet_data(sheet)))
@@ -139,14 +146,14 @@ def _keep(
 
 
 def save_notes(
-    workshop: Workshop, actor: Actor, model_id: uuid.UUID, version: int, torque_notes: str, notes: str
+    workshop: Workshop, actor: Actor, *, model_id: uuid.UUID, version: int, torque_notes: str, notes: str
 ) -> ModelView:
     """Change the notes of a model."""
     with workshop.scope(actor) as scope:
         row = scope.get(DeviceModel, model_id, lock=True)
         check_version(row.version, version, say("models-model"))
         sheet = replace(sheet_of(row), torque_notes=torque_notes.strip(), notes=notes.strip())
-        row = _keep(scope, actor, row, sheet, None, row.source)
+        row = _keep(scope, actor, row=row, sheet=sheet, outline=None, source=row.source)
         return _view(workshop, scope, row, sheet)
 
 
@@ -304,8 +311,12 @@ def import_model(workshop: Workshop, actor: Actor, text: str, *, replace_kept: b
                 reason="kept",
                 remedy=say("models-replace-or-leave-as"),
             )
-        photo = keep_photo(workshop, scope, actor, None, uuid.uuid4(), scale(picture)).id if picture else None
-        row = _keep(scope, actor, row, sheet, photo, "imported")
+        photo = (
+            keep_photo(workshop, scope, actor, job_id=None, photo_id=uuid.uuid4(), scaled=scale(picture)).id
+            if picture
+            else None
+        )
+        row = _keep(scope, actor, row=row, sheet=sheet, outline=photo, source="imported")
         return _view(workshop, scope, row, sheet)
 
 

@@ -102,7 +102,7 @@ def list_view(workshop: Workshop, scope: Scope, row: PastImport) -> ListView:
     told = DayOrder(said.get("day_order", DayOrder.UNKNOWN))
     order = day_order(days) if told is DayOrder.UNKNOWN else told
     kind = DeviceKind(said.get("kind", DeviceKind.OTHER))
-    rows = _rows(scope, table, roles, order, kind)
+    rows = _rows(scope, table, roles=roles, order=order, kind=kind)
     unclear = order is DayOrder.UNKNOWN and any(map(reads_both_ways, days))
     return ListView(
         row=row,
@@ -143,10 +143,10 @@ def _shown(cell: Cell) -> str:
 
 
 def _rows(
-    scope: Scope, table: PastTable, roles: Sequence[PastRole | None], order: DayOrder, kind: DeviceKind
+    scope: Scope, table: PastTable, *, roles: Sequence[PastRole | None], order: DayOrder, kind: DeviceKind
 ) -> tuple[RowView, ...]:
     today = today_of(scope.shop())
-    jobs = [past_job(cells, roles, order, kind.value, today) for cells in table.rows]
+    jobs = [past_job(cells, roles, order=order, kind=kind.value, today=today) for cells in table.rows]
     by_sign, by_serial = _known(scope, {job.serial.casefold() for job in jobs if job.serial})
     seen: dict[str, int] = {}
     out = []

@@ -62,7 +62,12 @@ def _take_in(workshop: Workshop, actor: Actor, import_id: uuid.UUID, version: in
         language = habits_of(scope.shop()).language
         for at in range(0, len(new), AT_A_TIME):
             part = list(enumerate(new[at : at + AT_A_TIME], first + at))
-            rows = [_job_row(scope, actor, row.id, number, one, devices[one.line], language) for number, one in part]
+            rows = [
+                _job_row(
+                    scope, actor, import_id=row.id, number=number, row=one, whose=devices[one.line], language=language
+                )
+                for number, one in part
+            ]
             scope.session.execute(insert(Job), rows)
             workshop.progress[import_id] = (at + len(rows), len(new))
         row.state, row.taken_at, row.counts = ImportState.TAKEN, server_now(), view.counts
@@ -133,6 +138,7 @@ def _devices(
 def _job_row(
     scope: Scope,
     actor: Actor,
+    *,
     import_id: uuid.UUID,
     number: int,
     row: RowView,

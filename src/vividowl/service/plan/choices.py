@@ -113,7 +113,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
             opening=advice_for(workshop, scope, job, before),
             remembered=remembered,
         )
-    known, reference_words = known_of(workshop, scope, job, before, found)
+    known, reference_words = known_of(workshop, scope, job, before=before, found=found)
     tolerances, reference_room_c = judged_by(scope, job)
     materials = {s.name: s for s in die_materials(scope)}
     paths = cover_paths(found)
@@ -138,7 +138,16 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
     by_kind = {kind: kind_material(scope, kind) for kind in CATALOGUE}
     views = [
         _option_view(
-            job, found, known, option, p, by_material.get(id(option.material)), for_gaps, habits, gaps, by_kind
+            job,
+            found,
+            known=known,
+            option=option,
+            prediction=p,
+            stocked=by_material.get(id(option.material)),
+            gap_products=for_gaps,
+            habits=habits,
+            gaps=gaps,
+            by_kind=by_kind,
         )
         for option, p in zip(options, predictions, strict=True)
     ]
@@ -170,7 +179,7 @@ def plan_view(workshop: Workshop, scope: Scope, job: Job) -> PlanView:
         renews=Action.PADS if under_pads else Action.REPASTE,
     )
     if options[ranked[0].index].key == LEAVE:
-        fine = lead_of(workshop, scope, job, before.run, before.reading, _since(scope, job))
+        fine = lead_of(workshop, scope, job, run=before.run, reading=before.reading, since=_since(scope, job))
         ranked = (replace(ranked[0], reason=listed([w for w in (fine, ranked[0].reason) if w], "space")), *ranked[1:])
     return PlanView(
         plan=plan,
@@ -230,6 +239,7 @@ def _at_place(view: OptionView, ranked: Ranked) -> OptionView:
 def _option_view(
     job: Job,
     found: Inspection,
+    *,
     known: Known,
     option: Option,
     prediction: Prediction,
@@ -245,7 +255,7 @@ def _option_view(
     if Action.COVER in actions:
         way_before = max(0.01, known.resistance - prediction.interface.median)
         watts, watts_u = _cover_watts(known, prediction)
-        skin = cover_skin(found, watts, way_before, known.room_c, watts_u)
+        skin = cover_skin(found, watts, behind=way_before, room_c=known.room_c, power_u=watts_u)
     gates = plan_gates(
         facts_of(
             found,
@@ -262,11 +272,11 @@ def _option_view(
     parts = parts_of(
         option,
         found,
-        stocked.product if stocked else None,
-        option.material,
-        gap_products,
-        gaps,
-        habits.application_school,
+        product=stocked.product if stocked else None,
+        material=option.material,
+        gap_products=gap_products,
+        gaps=gaps,
+        school=habits.application_school,
     )
     names = _tasks(actions, kind, found)
     hands, wait = tasks_of(names, habits.hands_min)
@@ -277,7 +287,9 @@ def _option_view(
         price = price_of(0, 0, 0, 0)
     fitted = tuple(dict.fromkeys([*([kind] if kind else []), *(p.kind for p in parts)]))
     lasts = [option.material if option.material is not None and k == kind else by_kind[k] for k in fitted]
-    life = next_service(today_of(habits), job.surroundings, lasts, habits.life_school, found.cold_plate)
+    life = next_service(
+        today_of(habits), job.surroundings, interfaces=lasts, school=habits.life_school, cold_plate=found.cold_plate
+    )
     own = min((interface_months(m, habits.life_school, found.cold_plate) for m in lasts), default=life.months)
     shim = shim_of(found) if Action.SHIM in actions else None
     pressed = cover_pad(found) if Action.COVER in actions else None

@@ -46,13 +46,13 @@ def before_of(workshop: Workshop, scope: Scope, job: Job) -> BeforeKnown | Words
     traces = kept(scope, TraceFile, run)
     if run is None or not traces:
         return say("known-there-no-before-log-yet")
-    reading = reading_of(workshop, scope.shop_id, traces[0], run, job.limit_c)
+    reading = reading_of(workshop, scope.shop_id, trace=traces[0], run=run, limit_c=job.limit_c)
     if run.room_c is None:
         return say("known-room-temperature-before-run-not")
     if reading.power is None:
         return say("known-before-log-has-no-power")
     tolerances, _ = judged_by(scope, job)
-    found = resistance(reading, run.room_c, tolerances)
+    found = resistance(reading, run.room_c, tol=tolerances)
     if found is None or not found.value > 0:
         return say("known-before-log-does-not-say")
     rows = kept(scope, NoiseReading, run)
@@ -66,7 +66,9 @@ def before_of(workshop: Workshop, scope: Scope, job: Job) -> BeforeKnown | Words
     )
 
 
-def known_of(workshop: Workshop, scope: Scope, job: Job, before: BeforeKnown, found: Inspection) -> tuple[Known, Words]:
+def known_of(
+    workshop: Workshop, scope: Scope, job: Job, *, before: BeforeKnown, found: Inspection
+) -> tuple[Known, Words]:
     """What is known, and in words what it is judged against."""
     reading, response = before.reading, before.reading.response
     assert reading.power is not None  # noqa: S101 - before_of has looked

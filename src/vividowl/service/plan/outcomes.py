@@ -40,16 +40,18 @@ def outcome_of(workshop: Workshop, scope: Scope, job: Job, chosen: Mapping[str, 
         traces = kept(scope, TraceFile, run)
         if run is None or not traces:
             return None
-        readings[side] = reading_of(workshop, scope.shop_id, traces[0], run, job.limit_c)
+        readings[side] = reading_of(workshop, scope.shop_id, trace=traces[0], run=run, limit_c=job.limit_c)
     after_run = runs["after"]
     if after_run is None or after_run.room_c is None:
         return None
     tolerances, _ = judged_by(scope, job)
-    found = resistance(readings["after"], after_run.room_c, tolerances)
+    found = resistance(readings["after"], after_run.room_c, tol=tolerances)
     fan, fan_after = (readings[side].stats.get(Role.FAN_SPEED) for side in ("before", "after"))
     if fan is not None:
         behind = BEHIND_INTERFACE_SHARE * found.value if found is not None else 0.0
-        found = at_fan_speed(found, fan_after.mean if fan_after is not None else None, fan.mean, behind)
+        found = at_fan_speed(
+            found, fan_after.mean if fan_after is not None else None, wanted_rpm=fan.mean, behind=behind
+        )
     if found is None:
         return None
     predicted = Interval(**chosen["resistance"])

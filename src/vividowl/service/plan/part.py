@@ -55,6 +55,7 @@ class Part:
 def sheet_part(
     target: str,
     product: ProductView | None,
+    *,
     width_mm: float,
     length_mm: float,
     count: int,
@@ -98,10 +99,10 @@ def sheet_part(
 def part_of(
     target: str,
     kind: str,
+    *,
     product: ProductView | None,
     amount: float | None,
     unit: str,
-    *,
     volume_ul: float | None = None,
     width_mm: float | None = None,
     length_mm: float | None = None,

@@ -21,6 +21,7 @@ PUTTY_WASTE = 0.3
 def parts_of(
     option: Option,
     found: Inspection,
+    *,
     product: ProductView | None,
     material: Material | None,
     gap_products: Sequence[ProductView],
@@ -32,7 +33,7 @@ def parts_of(
     if material is not None:
         dies = [("cpu_die", found.cpu_die_mm), ("gpu_die", found.gpu_die_mm)]
         known = [d for d in dies if d[1] is not None] or dies[:1]
-        out += [_die_part(target, size, product, material, school) for target, size in known]
+        out += [_die_part(target, size, product=product, material=material, school=school) for target, size in known]
         if material.kind == Kind.SHEET:
             # A touched or torn piece cannot be laid any more: one spare of the largest is cut with it.
             areas = [(p.width_mm or 0.0) * (p.length_mm or 0.0) for p in out]
@@ -44,12 +45,22 @@ def parts_of(
         out += [_gap_part(advice, found.gap_filler == "putty" or advice.putty, gap_products) for advice in gaps]
         if not gaps:
             kind = Kind.PUTTY if found.gap_filler == "putty" else Kind.PAD
-            out.append(part_of("memory", kind, None, None, kind, lacks=say("parts-measure-gaps-first")))
+            out.append(
+                part_of("memory", kind, product=None, amount=None, unit=kind, lacks=say("parts-measure-gaps-first"))
+            )
     if Action.SHIM in option.actions and found.shim is not None:
         s = found.shim
         kept = next((p for p in gap_products if p.product.kind == Kind.SHIM and p.remaining >= 1), None)
         out.append(
-            part_of("other", Kind.SHIM, kept, 1.0, "piece", width_mm=s.shim_width_mm, length_mm=s.shim_length_mm)
+            part_of(
+                "other",
+                Kind.SHIM,
+                product=kept,
+                amount=1.0,
+                unit="piece",
+                width_mm=s.shim_width_mm,
+                length_mm=s.shim_length_mm,
+            )
         )
     if Action.COVER in option.actions and found.cover is not None:
         c, pressed = found.cover, cover_pad(found)
@@ -58,9 +69,9 @@ def parts_of(
                 part_of(
                     "cover",
                     Kind.PAD,
-                    None,
-                    None,
-                    "piece",
+                    product=None,
+                    amount=None,
+                    unit="piece",
                     width_mm=c.pad_width_mm,
                     length_mm=c.pad_length_mm,
                     lacks=say("parts-measure-gap-between-heatsink-and"),
@@ -72,7 +83,14 @@ def parts_of(
             words = say("parts-pad-mm-2", stack=listed((f"{t:g}" for t in stack), by="and"))
             out.append(
                 sheet_part(
-                    "cover", pads[0] if pads else None, c.pad_width_mm, c.pad_length_mm, len(stack), False, words, 0.0
+                    "cover",
+                    pads[0] if pads else None,
+                    width_mm=c.pad_width_mm,
+                    length_mm=c.pad_length_mm,
+                    count=len(stack),
+                    together=False,
+                    words=words,
+                    margin_mm=0.0,
                 )
             )
     return tuple(out)
@@ -85,27 +103,54 @@ def _near(view: ProductView, thickness_mm: float) -> bool:
 def _die_part(
     target: str,
     size: tuple[float, float] | None,
+    *,
     product: ProductView | None,
     material: Material,
     school: School | None,
 ) -> Part:
     if size is None:
-        return part_of(target, material.kind, product, None, "", lacks=say("parts-measure-die-dose-follows-from"))
+        return part_of(
+            target,
+            material.kind,
+            product=product,
+            amount=None,
+            unit="",
+            lacks=say("parts-measure-die-dose-follows-from"),
+        )
+    width, length = size
     if product is not None and product.product.unit == "sheet":
-        return sheet_part(target, product, *size, 1, False, material.words, MARGIN_MM, kind=material.kind)
+        return sheet_part(
+            target,
+            product,
+            width_mm=width,
+            length_mm=length,
+            count=1,
+            together=False,
+            words=material.words,
+            margin_mm=MARGIN_MM,
+            kind=material.kind,
+        )
     faces = 2 if material.has(Trait.BOTH_FACES) else 1
-    found = dose(*size, material.film_um, material.waste, material.density_g_ml, faces)
-    way = choose_school(*size, material.has(Trait.STIFF), default=school) if material.has(Trait.PASTE) else None
+    found = dose(
+        width, length, film_um=material.film_um, waste=material.waste, density_g_ml=material.density_g_ml, faces=faces
+    )
+    way = (
+        choose_school(width, length, stiff=material.has(Trait.STIFF), default=school)
+        if material.has(Trait.PASTE)
+        else None
+    )
     if material.kind == Kind.SHEET:
-        return part_of(target, material.kind, product, 1.0, "piece", width_mm=size[0], length_mm=size[1])
+        return part_of(
+            target, material.kind, product=product, amount=1.0, unit="piece", width_mm=width, length_mm=length
+        )
     unit = product.product.unit if product is not None else "g"
     amount = {"g": found.mass_g, "mL": found.volume_ul / 1000.0}.get(unit, 1.0)
     return part_of(
         target,
         material.kind,
-        product,
-        amount,
-        unit,
+        product=product,
+        amount=amount,
+        unit=unit,
         volume_ul=found.volume_ul,
         width_mm=size[0],
         length_mm=size[1],
@@ -121,9 +166,9 @@ def _gap_part(advice: GapAdvice, putty: bool, products: Sequence[ProductView]) -
         return part_of(
             spot.target,
             Kind.PAD,
-            None,
-            None,
-            "piece",
+            product=None,
+            amount=None,
+            unit="piece",
             width_mm=spot.width_mm,
             length_mm=spot.length_mm,
             count=spot.count,
@@ -134,18 +179,18 @@ def _gap_part(advice: GapAdvice, putty: bool, products: Sequence[ProductView]) -
         found = dose(
             min(200.0, spot.width_mm),
             min(200.0, spot.length_mm),
-            min(3000.0, 1000 * advice.gap.gap_mm),
-            PUTTY_WASTE,
-            _density(product),
+            film_um=min(3000.0, 1000 * advice.gap.gap_mm),
+            waste=PUTTY_WASTE,
+            density_g_ml=_density(product),
         )
         unit = product.product.unit if product else "g"
         each = found.mass_g if unit == "g" else found.volume_ul / 1000.0
         return part_of(
             spot.target,
             Kind.PUTTY,
-            product,
-            each * spot.count,
-            unit,
+            product=product,
+            amount=each * spot.count,
+            unit=unit,
             volume_ul=found.volume_ul * spot.count,
             width_mm=spot.width_mm,
             length_mm=spot.length_mm,
@@ -162,12 +207,12 @@ def _gap_part(advice: GapAdvice, putty: bool, products: Sequence[ProductView]) -
     return sheet_part(
         spot.target,
         fitting[0] if fitting else None,
-        spot.width_mm,
-        spot.length_mm,
-        spot.count,
-        spot.together,
-        words,
-        0.0,
+        width_mm=spot.width_mm,
+        length_mm=spot.length_mm,
+        count=spot.count,
+        together=spot.together,
+        words=words,
+        margin_mm=0.0,
     )
 
 

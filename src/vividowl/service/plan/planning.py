@@ -64,7 +64,7 @@ def stored_inspection(found: Inspection) -> dict[str, Any]:
 
 
 def save_inspection(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, goal: str, found: Mapping[str, Any]
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, version: int, goal: str, found: Mapping[str, Any]
 ) -> PlanView:
     """Keep what was found and what is wanted; the options follow. What was chosen stays as it was taken."""
     with workshop.scope(actor) as scope:
@@ -84,7 +84,7 @@ def _plan_for_writing(scope: Scope, job: Job, version: int) -> Plan:
     return plan or scope.add(Plan(job_id=job.id, inspection={}, notes=[]))
 
 
-def choose(workshop: Workshop, actor: Actor, job_id: uuid.UUID, version: int, key: str | None) -> PlanView:
+def choose(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, version: int, key: str | None) -> PlanView:
     """Take an option, or put the decision back. A stop cannot be taken."""
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
@@ -151,7 +151,7 @@ def note_outcome(workshop: Workshop, scope: Scope, job: Job) -> None:
 NOTES_MOST = 40
 
 
-def add_note(workshop: Workshop, actor: Actor, job_id: uuid.UUID, name: str, given: Mapping[str, str]) -> PlanView:
+def add_note(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, name: str, given: Mapping[str, str]) -> PlanView:
     """Put something that was worked out apart into the job: worked out again, so that what is kept is true."""
     result = work(name, given)
     with workshop.scope(actor) as scope:
@@ -197,9 +197,9 @@ def chosen_skin(job: Job, plan: Plan | None) -> Skin | None:
     return cover_skin(
         inspection_of(plan.inspection, job),
         chosen["cover_watts"],
-        chosen["cover_behind"],
-        chosen["room_c"],
-        chosen.get("cover_watts_u", 0.0),
+        behind=chosen["cover_behind"],
+        room_c=chosen["room_c"],
+        power_u=chosen.get("cover_watts_u", 0.0),
     )
 
 

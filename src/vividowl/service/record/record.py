@@ -80,20 +80,22 @@ class Record:
     heat_cycles: int
 
 
-def _proposal(workshop: Workshop, scope: Scope, job: Job, items: Sequence[FitItem], today: date) -> NextService:
+def _proposal(workshop: Workshop, scope: Scope, job: Job, *, items: Sequence[FitItem], today: date) -> NextService:
     fitted = list({m: None for m in (item_material(scope, i) for i in items) if m is not None})
     plan = plan_row(scope, job.id)
     cold_plate = inspection_of(plan.inspection if plan else {}, job).cold_plate
     school = habits_of(scope.shop()).life_school
     left, own = months_until_held(workshop, scope, job), own_services(scope, {m.kind for m in fitted})
-    return next_service(today, job.surroundings, fitted, school, cold_plate, left, own)
+    return next_service(
+        today, job.surroundings, interfaces=fitted, school=school, cold_plate=cold_plate, months_left=left, own=own
+    )
 
 
 def record_of(workshop: Workshop, scope: Scope, job: Job) -> Record:
     """The record of a job as it is now."""
     items, plan = items_of(scope, job.id), plan_row(scope, job.id)
     planned = plan.chosen["total_cents"] if plan is not None and plan.chosen else None
-    proposal = _proposal(workshop, scope, job, items, today_of(scope.shop()))
+    proposal = _proposal(workshop, scope, job, items=items, today=today_of(scope.shop()))
     compared = compare_job(workshop, scope, job)
     state = load_log(workshop, scope, job.id).log.state
     burns_in = any(CATALOGUE[i.kind].has(Trait.BURN_IN) for i in items if i.kind in CATALOGUE)
@@ -144,7 +146,12 @@ def _done(job: Job, items: Sequence[FitItem]) -> tuple[Words, ...]:
     cleaned = [say("record-pdf-cleaned", cleaned=listed(CLEANED.get(c, c) for c in job.cleaned))] if job.cleaned else []
     return (
         *cleaned,
-        *(item_words(i.target, i.kind, i.product, i.lot, i.amount, i.amount_unit, i.amount_is) for i in items),
+        *(
+            item_words(
+                i.target, i.kind, product=i.product, lot=i.lot, amount=i.amount, unit=i.amount_unit, known=i.amount_is
+            )
+            for i in items
+        ),
     )
 
 
@@ -152,7 +159,9 @@ def _line(workshop: Workshop, shop_id: uuid.UUID, trace: TraceFile, reading: Rea
     only = [c if c["role"] == reading.die_role.value else {**c, "role": None} for c in trace.channels]
     read = load_trace(workshop.files.columns(shop_id, trace.sha256), only)
     values: Series = read.channels[reading.die_role]
-    view = min_max_view(read.time_s - reading.load.onset_s, values, CHART_POINTS, -60.0, float("inf"))
+    view = min_max_view(
+        read.time_s - reading.load.onset_s, values, points=CHART_POINTS, from_s=-60.0, to_s=float("inf")
+    )
     return Line(view.time_s.tolist(), view.values.tolist())
 
 

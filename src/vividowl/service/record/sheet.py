@@ -19,14 +19,14 @@ def _photo(workshop: Workshop, scope: Scope, photo_id: uuid.UUID) -> bytes:
     return workshop.files.photo(scope.shop_id, photo.sha256, "large").read_bytes()
 
 
-def pdf_of(workshop: Workshop, scope: Scope, record: Record, link: str = "", anew: str = "") -> bytes:
+def pdf_of(workshop: Workshop, scope: Scope, *, record: Record, link: str = "", anew: str = "") -> bytes:
     """The record as a PDF, in the language that its customer reads. link: where it is opened, drawn as a code; anew:
     said of one that was not kept at the hand-over."""
     with spoken(record.view.job.language):
-        return _set(workshop, scope, record, link, anew)
+        return _set(workshop, scope, record=record, link=link, anew=anew)
 
 
-def _set(workshop: Workshop, scope: Scope, record: Record, link: str, anew: str) -> bytes:
+def _set(workshop: Workshop, scope: Scope, *, record: Record, link: str, anew: str) -> bytes:
     job, compared, bench = record.view.job, record.compared, record.bench
     pairs = ((bench.earlier_before_photo, bench.earlier_after_photo), (bench.before_photo, bench.after_photo))
     photos = tuple(_photo(workshop, scope, uuid.UUID(one)) for b, a in pairs if b and a for one in (b, a))

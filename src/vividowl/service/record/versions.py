@@ -60,11 +60,11 @@ def told_of(scope: Scope, job: Job, row: RecordVersion) -> VersionTold:
         made_at=row.made_at,
         made_by=row.member.name,
         why=row.why,
-        anew=_anew(scope, job, row.number, row.made_at, None),
+        anew=_anew(scope, job, number=row.number, at=row.made_at, program=None),
     )
 
 
-def _anew(scope: Scope, job: Job, number: int, at: datetime, program: str | None) -> str:
+def _anew(scope: Scope, job: Job, *, number: int, at: datetime, program: str | None) -> str:
     """Said of the first version where it was written after the hand-over: by an older program nothing was kept, and the
     rules and words are those of the one that wrote it."""
     handed = job.handed_over_at
@@ -93,7 +93,7 @@ def require_why(why: str, kept: Sequence[RecordVersion]) -> None:
         )
 
 
-def keep_version(workshop: Workshop, scope: Scope, actor: Actor, job: Job, why: str, edge: Edge) -> RecordVersion:
+def keep_version(workshop: Workshop, scope: Scope, actor: Actor, *, job: Job, why: str, edge: Edge) -> RecordVersion:
     """Keep the record of a job as it is now, signed, as its next version."""
     kept = versions_of(scope, job.id)
     number = kept[0].number + 1 if kept else 1
@@ -101,12 +101,12 @@ def keep_version(workshop: Workshop, scope: Scope, actor: Actor, job: Job, why: 
         require_why(why, kept)
     at = server_now()
     record = record_of(workshop, scope, job)
-    anew = _anew(scope, job, number, at, metadata.version("vividowl"))
+    anew = _anew(scope, job, number=number, at=at, program=metadata.version("vividowl"))
     text = edge.write(record, VersionTold(number=number, made_at=at, made_by=actor.name, why=why, anew=anew))
     link = live_link(scope, job.id)
     if link is None and habits_of(scope.shop()).customer_address:
         link = new_link(scope, actor, job)
-    pdf = pdf_of(workshop, scope, record, edge.address(link.id) if link is not None else "", anew)
+    pdf = pdf_of(workshop, scope, record=record, link=edge.address(link.id) if link is not None else "", anew=anew)
     sources = sources_of(workshop, scope, job)
     key = signing_key(scope)
     sealed = seal(
@@ -159,7 +159,7 @@ def kept_of(workshop: Workshop, scope: Scope, job: Job, number: int | None = Non
     return Kept(row.record if row is not None else record_of(workshop, scope, job), told)
 
 
-def _closed(workshop: Workshop, scope: Scope, actor: Actor, job_id: uuid.UUID, edge: Edge) -> Job:
+def _closed(workshop: Workshop, scope: Scope, actor: Actor, *, job_id: uuid.UUID, edge: Edge) -> Job:
     """The job. One that was handed over before versions were kept gets its first when it is next asked for. One that
     comes from a list was not handed over here, and one of a customer who was erased is no one's: they get none."""
     job = scope.get(Job, job_id)
@@ -167,40 +167,40 @@ def _closed(workshop: Workshop, scope: Scope, actor: Actor, job_id: uuid.UUID, e
     if ours and job.handed_over_at is not None and not versions_of(scope, job.id):
         job = scope.get(Job, job_id, lock=True)  # two that ask at once make one
         if not versions_of(scope, job.id):
-            keep_version(workshop, scope, actor, job, "", edge)
+            keep_version(workshop, scope, actor, job=job, why="", edge=edge)
     return job
 
 
-def get_record(workshop: Workshop, actor: Actor, job_id: uuid.UUID, edge: Edge, number: int | None = None) -> Kept:
+def get_record(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, edge: Edge, number: int | None = None) -> Kept:
     """The same, by the id of the job."""
     with workshop.scope(actor) as scope:
-        return kept_of(workshop, scope, _closed(workshop, scope, actor, job_id, edge), number)
+        return kept_of(workshop, scope, _closed(workshop, scope, actor, job_id=job_id, edge=edge), number)
 
 
 def record_pdf(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, edge: Edge, number: int | None = None
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, edge: Edge, number: int | None = None
 ) -> tuple[bytes, str]:
     """The record as a PDF, and a name for the file."""
     with workshop.scope(actor) as scope:
-        job = _closed(workshop, scope, actor, job_id, edge)
+        job = _closed(workshop, scope, actor, job_id=job_id, edge=edge)
         row = version_row(scope, job, number)
-        pdf = row.pdf if row is not None else pdf_of(workshop, scope, record_of(workshop, scope, job))
+        pdf = row.pdf if row is not None else pdf_of(workshop, scope, record=record_of(workshop, scope, job))
         return pdf, f"{name_of(job, row)}.pdf"
 
 
 def data_file(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, edge: Edge, number: int | None = None
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, edge: Edge, number: int | None = None
 ) -> tuple[bytes, str]:
     """The data file of a record, signed by the shop, and a name for it. That of a draft says that it is one."""
     with workshop.scope(actor) as scope:
-        job = _closed(workshop, scope, actor, job_id, edge)
+        job = _closed(workshop, scope, actor, job_id=job_id, edge=edge)
         row = version_row(scope, job, number)
         if row is not None:
             return file_of(workshop, scope, row), f"{name_of(job, row)}.zip"
         record = record_of(workshop, scope, job)
         contents: dict[str, bytes | Path] = {
             "record.json": edge.write(record, None),
-            "record.pdf": pdf_of(workshop, scope, record),
+            "record.pdf": pdf_of(workshop, scope, record=record),
             **places(workshop, scope.shop_id, sources_of(workshop, scope, job)),
         }
         sealed = seal(contents, about(scope, job, None), server_now(), private_key(signing_key(scope)))

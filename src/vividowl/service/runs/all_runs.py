@@ -108,7 +108,14 @@ def _all(workshop: Workshop, scope: Scope, job: Job) -> AllRuns:
     tolerances, reference_room_c = judged_by(scope, job)
     if stale:
         for run in stale:
-            keep_figures(workshop, run, logs[run.id], job.limit_c, tolerances, kept_frames(scope, run))
+            keep_figures(
+                workshop,
+                run,
+                traces=logs[run.id],
+                limit_c=job.limit_c,
+                tolerances=tolerances,
+                frame_files=kept_frames(scope, run),
+            )
     for run in runs:
         put_in_state(scope, job, run)
     states = {s.id: s for s in states_of(scope, job)}
@@ -183,7 +190,9 @@ def _own(job: Job, job_id: uuid.UUID) -> None:
         raise Refused("missing", say("all-runs-no-such-state"), field="state_id", remedy=say("runs-reload-page"))
 
 
-def set_run_removed(workshop: Workshop, actor: Actor, job_id: uuid.UUID, run_id: uuid.UUID, removed: bool) -> AllRuns:
+def set_run_removed(
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, run_id: uuid.UUID, removed: bool
+) -> AllRuns:
     """Take a further run off the list or bring it back; Before and After stay."""
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
@@ -195,7 +204,7 @@ def set_run_removed(workshop: Workshop, actor: Actor, job_id: uuid.UUID, run_id:
         return _all(workshop, scope, job)
 
 
-def make_reference(workshop: Workshop, actor: Actor, job_id: uuid.UUID, run_id: uuid.UUID, side: RunSide) -> AllRuns:
+def make_reference(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, run_id: uuid.UUID, side: RunSide) -> AllRuns:
     """Make a further run the Before or the After of the job. What was that until now becomes a further run; one that
     holds no log is taken off."""
     with workshop.scope(actor) as scope:
@@ -219,7 +228,7 @@ def make_reference(workshop: Workshop, actor: Actor, job_id: uuid.UUID, run_id: 
 
 
 def add_state(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, cause: StateCause, changed: Mapping[str, Any]
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, cause: StateCause, changed: Mapping[str, Any]
 ) -> AllRuns:
     """The next state of the device, as somebody tells it: another firmware, a tuning step, heat cycles, or words."""
     with workshop.scope(actor) as scope:
@@ -233,14 +242,14 @@ def add_state(
         return _all(workshop, scope, job)
 
 
-def compare_two(workshop: Workshop, actor: Actor, job_id: uuid.UUID, first: str, second: str) -> Compared:
+def compare_two(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, first: str, second: str) -> Compared:
     """Any two runs of a job, the first as before and the second as after."""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
         runs = [scope.run(job.id, key) for key in (first, second)]
         if first == second:
             raise Refused("invalid", say("all-runs-same-twice"), field="second", remedy=say("all-runs-choose-another"))
-        found = compare_runs(workshop, scope, job, runs[0], runs[1])
+        found = compare_runs(workshop, scope, job, before=runs[0], after=runs[1])
         if found is None:
             bare = next(run for run in runs if not kept(scope, TraceFile, run))
             name = bare.name if bare is not None else ""

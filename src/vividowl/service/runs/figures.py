@@ -19,7 +19,7 @@ COLUMN_NAME_MOST = 120  # letters of the name of a column that tell it; a limit 
 
 
 def _further_columns(
-    workshop: Workshop, run: Run, trace: TraceFile, from_s: float, to_s: float
+    workshop: Workshop, run: Run, *, trace: TraceFile, from_s: float, to_s: float
 ) -> dict[str, dict[str, Any]]:
     """Means of the columns that have no role, by header and unit, over the same stretch as the other figures."""
     further = {f"c{i}": c for i, c in enumerate(trace.channels) if c["numeric"] and not c["role"]}
@@ -36,22 +36,22 @@ def _further_columns(
 def figures_of(
     workshop: Workshop,
     run: Run,
+    *,
     trace: TraceFile,
     limit_c: float | None,
     tolerances: Tolerances,
     frame_files: Sequence[FrameFile] = (),
-    *,
     repeat: bool,
 ) -> dict[str, Any]:
     """Figures of a log. None where not known; u: standard uncertainties of what differs from run to run."""
-    r = reading_of(workshop, run.shop_id, trace, run, limit_c, repeat=repeat)
+    r = reading_of(workshop, run.shop_id, trace=trace, run=run, limit_c=limit_c, repeat=repeat)
     frames = frames_of_run(frame_files, r.pace.frames)
-    over, kelvins = resistance(r, run.room_c, tolerances), rise(r, run.room_c, tolerances)
+    over, kelvins = resistance(r, run.room_c, tol=tolerances), rise(r, run.room_c, tolerances)
     return {
         "die": r.die_role.value,
         "settled": r.window.settled,
         "means": {role.value: s.mean for role, s in r.stats.items() if ROLE_KINDS[role].unit and role not in r.dead},
-        "columns": _further_columns(workshop, run, trace, r.window.from_s, r.window.to_s),
+        "columns": _further_columns(workshop, run, trace=trace, from_s=r.window.from_s, to_s=r.window.to_s),
         "power_W": r.power.mean if r.power else None,
         "held_share": r.throttling.share,
         "rise_K": kelvins.value if kelvins else None,
@@ -75,6 +75,7 @@ def figures_of(
 def keep_figures(
     workshop: Workshop,
     run: Run,
+    *,
     traces: Sequence[TraceFile],
     limit_c: float | None,
     tolerances: Tolerances,
@@ -83,4 +84,6 @@ def keep_figures(
     """Read the logs of a run for their figures. A log of frame times belongs to the first of them."""
     for at, trace in enumerate(traces):
         own = frame_files if at == 0 else ()
-        trace.figures = figures_of(workshop, run, trace, limit_c, tolerances, own, repeat=at > 0)
+        trace.figures = figures_of(
+            workshop, run, trace=trace, limit_c=limit_c, tolerances=tolerances, frame_files=own, repeat=at > 0
+        )

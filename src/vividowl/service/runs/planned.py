@@ -44,6 +44,7 @@ def run_plans(
     workshop: Workshop,
     actor: Actor,
     job_id: uuid.UUID,
+    *,
     named: Sequence[tuple[By, Sequence[str]]],
     value: str,
     want: float | None,

@@ -37,7 +37,7 @@ def _runs(path: Path, value: str) -> tuple[RunTable, tuple[int, ...]]:
 
 
 def rank_table(
-    path: Path, by: str, value: str, u: str | None, higher_is_better: bool, sitting: str | None = None
+    path: Path, by: str, *, value: str, u: str | None, higher_is_better: bool, sitting: str | None = None
 ) -> TableFound[Ranking]:
     """Groups of a table in order; runs of one group in one sitting count as one, since they share what changes from day
     to day."""
@@ -109,6 +109,7 @@ def in_order(levels: Sequence[str]) -> tuple[str, ...]:
 def factors_table(
     path: Path,
     factors: Sequence[str],
+    *,
     value: str,
     u: str | None,
     levels: Mapping[str, Sequence[str]] | None = None,
@@ -127,7 +128,7 @@ def factors_table(
     cells = list(zip(*columns, strict=True))
     given = {whole.headers[whole.column(name)]: tuple(order) for name, order in (levels or {}).items()}
     order = [given.get(name) or in_order(column) for name, column in zip(names, columns, strict=True)]
-    found = factor_effects(names, cells, table.numbers(value), table.uncertainties(u), order)
+    found = factor_effects(names, cells, values=table.numbers(value), standard=table.uncertainties(u), order=order)
     return TableFound(FactorsFound(found, plans_for(found)), tuple(sorted(left)))
 
 
@@ -137,7 +138,7 @@ def burn_in_table(path: Path, x: str, value: str, u: str | None) -> TableFound[B
     return TableFound(burn_in(table.numbers(x), table.numbers(value), table.uncertainties(u)), left)
 
 
-def drift_table(path: Path, months: str, value: str, u: str | None, limit: float | None) -> TableFound[Drift]:
+def drift_table(path: Path, months: str, *, value: str, u: str | None, limit: float | None) -> TableFound[Drift]:
     """Drift over visits from a table."""
     table, left = _runs(path, value)
     return TableFound(drift(table.numbers(months), table.numbers(value), table.uncertainties(u), limit), left)

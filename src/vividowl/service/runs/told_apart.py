@@ -33,7 +33,7 @@ class FactoredRuns:
 
 
 def factored_runs(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, factors: Sequence[By], value: str
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, factors: Sequence[By], value: str
 ) -> FactoredRuns:
     """What each of several changes brought."""
     found = all_runs(workshop, actor, job_id)
@@ -42,7 +42,7 @@ def factored_runs(
     cells = [tuple(factor_of(by, o.row) for by in factors) for o in runs]
     try:
         names = [sentence(say(f"factor-{by.value}")) for by in factors]
-        effects = factor_effects(names, cells, [o.value for o in runs], stated(runs))
+        effects = factor_effects(names, cells, values=[o.value for o in runs], standard=stated(runs))
     except CoreError as error:
         raise Refused("invalid", error.message, field="factors", remedy=error.remedy) from error
     keys: dict[tuple[str, ...], tuple[str, ...]] = {}

@@ -27,7 +27,7 @@ class TwoGroups:
 
 
 def compare_groups(
-    workshop: Workshop, actor: Actor, job_id: uuid.UUID, first: Sequence[str], second: Sequence[str], value: str
+    workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, first: Sequence[str], second: Sequence[str], value: str
 ) -> TwoGroups:
     """Two groups of runs by one figure."""
     found = all_runs(workshop, actor, job_id)

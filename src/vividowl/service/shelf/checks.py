@@ -32,7 +32,7 @@ def check_product(fields: Mapping[str, Any]) -> None:
         )
     for name in ("sheet_width_mm", "sheet_length_mm"):
         if fields[name] is not None:
-            require_range(name, fields[name], "mm", 5.0, 2000.0, say("shelf-measure-whole-sheet"))
+            require_range(name, fields[name], "mm", (5.0, 2000.0), hint=say("shelf-measure-whole-sheet"))
     if fields["unit"] == "sheet" and (fields["sheet_width_mm"] is None or fields["sheet_length_mm"] is None):
         raise Refused(
             "invalid",
@@ -41,11 +41,13 @@ def check_product(fields: Mapping[str, Any]) -> None:
             remedy=say("shelf-give-width-and-length-whole"),
         )
     if fields["thickness_mm"] is not None:
-        require_range("thickness_mm", fields["thickness_mm"], "mm", 0.05, 20.0)
+        require_range("thickness_mm", fields["thickness_mm"], "mm", (0.05, 20.0))
     if fields["price_cents"] is not None:
-        require_range("price", fields["price_cents"] / 100, "", 0, 100000, say("shelf-price-one-unit-without-tax"))
+        require_range(
+            "price", fields["price_cents"] / 100, "", (0, 100000), hint=say("shelf-price-one-unit-without-tax")
+        )
     if fields["low_at"] is not None:
-        require_range("low_at", fields["low_at"], "", 0, AMOUNT_MOST)
+        require_range("low_at", fields["low_at"], "", (0, AMOUNT_MOST))
 
 
 def check_dates(fields: Mapping[str, Any]) -> None:

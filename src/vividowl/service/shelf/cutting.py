@@ -75,7 +75,7 @@ def _view(pieces: Sequence[Piece], sheets: Sequence[Sheet], found: Nesting, stor
 
 
 def preview(
-    workshop: Workshop, actor: Actor, product_id: uuid.UUID, rows: Sequence[Mapping[str, Any]], kerf_mm: float
+    workshop: Workshop, actor: Actor, *, product_id: uuid.UUID, rows: Sequence[Mapping[str, Any]], kerf_mm: float
 ) -> CutView:
     """How pieces would lie on what is on the shelf. Nothing is booked."""
     with workshop.scope(actor) as scope:
@@ -89,6 +89,7 @@ def book(
     workshop: Workshop,
     actor: Actor,
     job_id: uuid.UUID,
+    *,
     product_id: uuid.UUID,
     rows: Sequence[Mapping[str, Any]],
     kerf_mm: float,
@@ -149,7 +150,14 @@ def book(
         for i in used:
             source = sources[i]
             if source.offcut_id is None:
-                move(scope, actor, source.lot_id, -1.0, say("cutting-cut-for-job", number=job.number), job.id)
+                move(
+                    scope,
+                    actor,
+                    lot_id=source.lot_id,
+                    amount=-1.0,
+                    reason=say("cutting-cut-for-job", number=job.number),
+                    job_id=job.id,
+                )
             else:
                 scope.get(Offcut, source.offcut_id, lock=True).used_by = cut.id
             rest = kept[i]
@@ -165,7 +173,10 @@ def book(
                         cut_from=cut.id,
                     )
                 )
-        cut.pieces = [{**row, "item_id": str(_note(scope, job.id, product, sources[used[0]], row))} for row in rows]
+        cut.pieces = [
+            {**row, "item_id": str(_note(scope, job.id, product=product, source=sources[used[0]], row=row))}
+            for row in rows
+        ]
         scope.session.flush()
         scope.session.refresh(cut, ["product"])
         return _view(pieces, sheets, found, cut)
@@ -178,7 +189,7 @@ def _next_offcut(scope: Scope) -> int:
     return int(scope.session.scalar(query) or 0) + 1
 
 
-def _note(scope: Scope, job_id: uuid.UUID, product: Product, source: Source, row: Mapping[str, Any]) -> uuid.UUID:
+def _note(scope: Scope, job_id: uuid.UUID, *, product: Product, source: Source, row: Mapping[str, Any]) -> uuid.UUID:
     """Note cut pieces in the job's Fit; the sheet itself was booked already."""
     lot = scope.get(Lot, source.lot_id)
     item = FitItem(
@@ -264,10 +275,10 @@ def undo(workshop: Workshop, actor: Actor, job_id: uuid.UUID, cut_id: uuid.UUID)
                 move(
                     scope,
                     actor,
-                    uuid.UUID(sheet["lot_id"]),
-                    1.0,
-                    say("cutting-cut-for-job-taken-back", number=job.number),
-                    job.id,
+                    lot_id=uuid.UUID(sheet["lot_id"]),
+                    amount=1.0,
+                    reason=say("cutting-cut-for-job-taken-back", number=job.number),
+                    job_id=job.id,
                 )
             else:
                 scope.get(Offcut, uuid.UUID(sheet["offcut_id"]), lock=True).used_by = None
@@ -278,7 +289,7 @@ def undo(workshop: Workshop, actor: Actor, job_id: uuid.UUID, cut_id: uuid.UUID)
         return [stored_view(c) for c in cuts_of(scope, job.id)]
 
 
-def cut_file(workshop: Workshop, actor: Actor, job_id: uuid.UUID, cut_id: uuid.UUID, form: str) -> tuple[bytes, str]:
+def cut_file(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, cut_id: uuid.UUID, form: str) -> tuple[bytes, str]:
     """A booked cut sheet as SVG, DXF or PDF at 1:1, and a name for the file."""
     with workshop.scope(actor) as scope:
         cut = _cut_of(scope, job_id, cut_id)

@@ -127,5 +127,5 @@ def _take_line(scope: Scope, actor: Actor, number: int, line: ShelfLine) -> tupl
     dates["received_on"] = dates["received_on"] or today_of(scope.shop())
     check_dates(dates)
     lot = scope.add(Lot(product_id=product.id, code=line.lot[:60], held=held, remaining=0.0, **dates))
-    move(scope, actor, lot.id, left, say("file-read-from-file"))
+    move(scope, actor, lot_id=lot.id, amount=left, reason=say("file-read-from-file"))
     return made_product, 1

@@ -151,7 +151,7 @@ def get_shelf(workshop: Workshop, actor: Actor) -> ShelfView:
 
 
 def save_product(
-    workshop: Workshop, actor: Actor, product_id: uuid.UUID | None, version: int, fields: Mapping[str, Any]
+    workshop: Workshop, actor: Actor, *, product_id: uuid.UUID | None, version: int, fields: Mapping[str, Any]
 ) -> ShelfView:
     """Add a product, or change one."""
     check_product(fields)
@@ -193,7 +193,7 @@ def set_product_removed(workshop: Workshop, actor: Actor, product_id: uuid.UUID,
 
 def add_lot(workshop: Workshop, actor: Actor, product_id: uuid.UUID, fields: Mapping[str, Any]) -> ShelfView:
     """A tube or a pack comes in."""
-    require_range("held", fields["held"], "", 1e-3, AMOUNT_MOST, say("shelf-what-tube-or-pack-holds"))
+    require_range("held", fields["held"], "", (1e-3, AMOUNT_MOST), hint=say("shelf-what-tube-or-pack-holds"))
     check_dates(fields)
     with workshop.scope(actor) as scope:
         product = scope.get(Product, product_id, lock=True)
@@ -205,7 +205,7 @@ def add_lot(workshop: Workshop, actor: Actor, product_id: uuid.UUID, fields: Map
                 remedy=say("shelf-add-letter-to-code-or"),
             )
         lot = scope.add(Lot(product_id=product.id, remaining=0.0, **fields))
-        move(scope, actor, lot.id, fields["held"], "received")
+        move(scope, actor, lot_id=lot.id, amount=fields["held"], reason="received")
         scope.session.expire(product)
         return shelf_view(scope)
 
@@ -219,8 +219,16 @@ def save_lot(workshop: Workshop, actor: Actor, lot_id: uuid.UUID, fields: Mappin
         check_dates({"opened_on": opened, "expires_on": expires, "received_on": lot.received_on})
         lot.opened_on, lot.expires_on = opened, expires
         if fields["remaining"] is not None and fields["remaining"] != lot.remaining:
-            require_range("remaining", fields["remaining"], say("unit-plural", unit=lot.product.unit), 0.0, AMOUNT_MOST)
-            move(scope, actor, lot.id, fields["remaining"] - lot.remaining, fields["reason"].strip() or "counted")
+            require_range(
+                "remaining", fields["remaining"], say("unit-plural", unit=lot.product.unit), (0.0, AMOUNT_MOST)
+            )
+            move(
+                scope,
+                actor,
+                lot_id=lot.id,
+                amount=fields["remaining"] - lot.remaining,
+                reason=fields["reason"].strip() or "counted",
+            )
         scope.session.flush()
         return shelf_view(scope)
 

@@ -34,7 +34,7 @@ def locked_lot(scope: Scope, lot_id: uuid.UUID) -> Lot:
 
 
 def move(
-    scope: Scope, actor: Actor, lot_id: uuid.UUID, amount: float, reason: Words, job_id: uuid.UUID | None = None
+    scope: Scope, actor: Actor, *, lot_id: uuid.UUID, amount: float, reason: Words, job_id: uuid.UUID | None = None
 ) -> Lot:
     """Change a lot by an amount, below nought for what leaves it."""
     lot = locked_lot(scope, lot_id)

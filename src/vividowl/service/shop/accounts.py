@@ -235,7 +235,7 @@ def _check_password(password: str) -> None:
         )
 
 
-def _make_member(scope: Scope, login: str, name: str, role: str, password: str | None) -> Member:
+def _make_member(scope: Scope, login: str, *, name: str, role: str, password: str | None) -> Member:
     login = login.strip().lower()
     if not re.fullmatch(r"[a-z0-9][a-z0-9._@-]{1,79}", login):
         raise Refused(
@@ -289,7 +289,7 @@ def found_shop(
         shop.habits = {"zone": zone if zone in available_timezones() else NO_ZONE}
         session.add(shop)
         session.flush()
-        owner = _make_member(Scope(session, shop.id), login, name, "owner", password)
+        owner = _make_member(Scope(session, shop.id), login, name=name, role="owner", password=password)
         return _signed_in(session, owner)
 
 
@@ -305,7 +305,7 @@ def only_shop(workshop: Workshop) -> uuid.UUID:
 def add_member(workshop: Workshop, shop_id: uuid.UUID, *, login: str, name: str, role: str, password: str) -> None:
     """Add a member to a shop."""
     with workshop.database.session() as session:
-        _make_member(Scope(session, shop_id), login, name, role, password)
+        _make_member(Scope(session, shop_id), login, name=name, role=role, password=password)
 
 
 def set_password(workshop: Workshop, login: str, password: str) -> None:
@@ -332,4 +332,4 @@ def members(workshop: Workshop, shop_id: uuid.UUID) -> list[tuple[str, str, str,
 
 def add_demo_member(scope: Scope, login: str, name: str) -> None:
     """A member of the demo without a password: nobody can sign in as them."""
-    _make_member(scope, login, name, "technician", None)
+    _make_member(scope, login, name=name, role="technician", password=None)

@@ -72,11 +72,13 @@ def habits_of(shop: Shop) -> Habits:
 
 def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:
     """Keep them. Minutes that are the usual ones are not kept."""
-    require_range("hourly_rate", fields["hourly_rate_cents"] / 100, "", 0, 1000, say("habits-rate-hour-without-tax"))
-    require_range("tax_percent", fields["tax_percent"], "%", 0, 40, say("habits-when-there-none"))
+    require_range(
+        "hourly_rate", fields["hourly_rate_cents"] / 100, "", (0, 1000), hint=say("habits-rate-hour-without-tax")
+    )
+    require_range("tax_percent", fields["tax_percent"], "%", (0, 40), hint=say("habits-when-there-none"))
     if fields["work_warranty_months"] is not None:
-        require_range("work_warranty", fields["work_warranty_months"], "", 1, WARRANTY_MONTHS_MOST)
-    require_range("link_months", fields["link_months"], "", 1, LINK_MONTHS_MOST)
+        require_range("work_warranty", fields["work_warranty_months"], "", (1, WARRANTY_MONTHS_MOST))
+    require_range("link_months", fields["link_months"], "", (1, LINK_MONTHS_MOST))
     require_language(fields["language"])
     address = fields["customer_address"].strip().rstrip("/")
     if address and not _ADDRESS.fullmatch(address):

@@ -88,6 +88,7 @@ def customer_address(workshop: Workshop, actor: Actor) -> str:
 def save_settings(
     workshop: Workshop,
     actor: Actor,
+    *,
     version: int,
     reference_room_c: float,
     tolerances: Mapping[str, float],

@@ -18,7 +18,11 @@ from vividowl.words import told
 def _plating(
     *, method: str, target_um: float, current_density_a_dm2: float | None, temperature_c: float | None
 ) -> dict[str, Any]:
-    answer: dict[str, Any] = told(plating_time(PlatingMethod(method), target_um, current_density_a_dm2, temperature_c))
+    answer: dict[str, Any] = told(
+        plating_time(
+            PlatingMethod(method), target_um, current_density_a_dm2=current_density_a_dm2, temperature_c=temperature_c
+        )
+    )
     return answer
 
 
@@ -32,11 +36,13 @@ def _bath(
     measured_um: float | None,
 ) -> dict[str, Any]:
     """An entry of the bath log: what it should have put on, and how much of that it did."""
-    require_range("minutes", minutes, "min", 1.0, 6000.0)
-    rate = plating_time(PlatingMethod(method), 1.0, current_density_a_dm2, temperature_c).rate_um_h
+    require_range("minutes", minutes, "min", (1.0, 6000.0))
+    rate = plating_time(
+        PlatingMethod(method), 1.0, current_density_a_dm2=current_density_a_dm2, temperature_c=temperature_c
+    ).rate_um_h
     expected = rate * minutes / 60.0
     if measured_um is not None:
-        require_range("measured_um", measured_um, "µm", 0.0, 500.0, say("bench-weigh-part-or-measure-witness"))
+        require_range("measured_um", measured_um, "µm", (0.0, 500.0), hint=say("bench-weigh-part-or-measure-witness"))
     return {
         "bath": bath,
         "expected_um": expected,

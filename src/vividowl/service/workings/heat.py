@@ -16,7 +16,7 @@ from vividowl.service.workings.calculator import Input, Working
 
 
 def _resistance(*, thickness_um: float, conductivity: float, area_mm2: float, power_w: float) -> dict[str, Any]:
-    require_range("power_w", power_w, "W", 0.0, 2000.0, say("heat-heat-that-crosses-layer"))
+    require_range("power_w", power_w, "W", (0.0, 2000.0), hint=say("heat-heat-that-crosses-layer"))
     found = layer_resistance(thickness_um, conductivity, area_mm2)
     return {"resistance_K_per_W": found, "drop_K": found * power_w}
 
@@ -39,7 +39,9 @@ def _shim(
             field="shim_um",
             remedy=say("heat-up-to-m-goes-in", limit_mm=1000 * height.limit_mm),
         )
-    found = shim_gain(width_mm, length_mm, power_w, pad_um, pad_conductivity, shim_um, bond=bond)
+    found = shim_gain(
+        width_mm, length_mm, power=power_w, pad_um=pad_um, pad_conductivity=pad_conductivity, shim_um=shim_um, bond=bond
+    )
     return {"pad_K_per_W": found.pad_resistance, "shim_K_per_W": found.shim_resistance, "drop_K": found.drop_k}
 
 
@@ -56,9 +58,16 @@ def _skin(
     contact_s: float | None,
 ) -> dict[str, Any]:
     for name, value in (("width_mm", width_mm), ("length_mm", length_mm)):
-        require_range(name, value, "mm", 10.0, 1000.0, say("heat-measure-cover"))
+        require_range(name, value, "mm", (10.0, 1000.0), hint=say("heat-measure-cover"))
     found = skin_temperature(
-        power_w, room_c, material, thickness_mm, width_mm * length_mm, pad_mm2, placement, contact_s
+        power_w,
+        room_c,
+        material=material,
+        thickness_mm=thickness_mm,
+        cover_mm2=width_mm * length_mm,
+        patch_mm2=pad_mm2,
+        placement=placement,
+        contact_s=contact_s,
     )
     return {
         "skin_c": found.skin_c,

@@ -48,7 +48,7 @@ def nested(
 ) -> tuple[list[Sheet], list[Piece], Any]:
     """One size of sheet, as many as there are or as are needed; several sizes are exactly these sheets."""
     if available is not None:
-        require_range("available", available, "", 1, SHEETS_AT_MOST, say("material-how-many-sheets-there"))
+        require_range("available", available, "", (1, SHEETS_AT_MOST), hint=say("material-how-many-sheets-there"))
     times = (available or min(SHEETS_AT_MOST, len(pieces))) if len(sheet) == 1 else 1
     sheets = [
         Sheet(name=sentence(say("material-sheet", i=i + 1)), width_mm=w, length_mm=h)
@@ -90,7 +90,7 @@ def _piece(*, width_mm: float, length_mm: float, margin_mm: float, step_mm: floa
 
 
 def _school(*, width_mm: float, length_mm: float, paste: str, bare_die: str) -> dict[str, Any]:
-    found = choose_school(width_mm, length_mm, CATALOGUE[paste].has(Trait.STIFF), bare_die == "yes")
+    found = choose_school(width_mm, length_mm, stiff=CATALOGUE[paste].has(Trait.STIFF), bare_die=bare_die == "yes")
     return {"school": found.school.value, "reason": found.reason}
 
 

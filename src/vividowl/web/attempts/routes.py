@@ -30,7 +30,7 @@ def get_attempts(path: JobPath) -> AttemptsOut:
 def save_attempt(path: AttemptPath, body: AttemptIn) -> AttemptsOut:
     """Keep what checks showed, scores and words of an attempt."""
     fields = body.model_dump(exclude={"version"}, mode="json")
-    found = case.save_attempt(workshop(), actor(), path.job_id, path.number, body.version, fields)
+    found = case.save_attempt(workshop(), actor(), path.job_id, number=path.number, version=body.version, fields=fields)
     return attempts_out(found)
 
 

@@ -168,7 +168,11 @@ def bench_out(bench: BenchView) -> BenchOut:
                 recovery=list(
                     sentences(
                         w.recovery(
-                            m.what, state.places.get(m.place), step_acts.get(m.step, ()), state.facts, state.device
+                            m.what,
+                            state.places.get(m.place),
+                            acts=step_acts.get(m.step, ()),
+                            facts=state.facts,
+                            device=state.device,
                         )
                     )
                 ),

@@ -77,7 +77,7 @@ def renew(path: JobPath) -> BenchOut:
 def send_events(path: JobPath, body: EventsIn) -> BatchOut:
     """Take events in, in order. Each has its own id, so sending twice does nothing twice."""
     sent = [Sent(id=e.id, kind=e.kind, data=e.data, turn=e.turn, made_at=e.made_at) for e in body.events]
-    return batch_out(take_events(workshop(), actor(), path.job_id, body.device, sent, body.sent_at))
+    return batch_out(take_events(workshop(), actor(), path.job_id, device=body.device, sent=sent, sent_at=body.sent_at))
 
 
 @api.get("/bench/stream", operation_id="streamBench", responses={200: {"content": {"text/event-stream": {}}}})
@@ -129,7 +129,7 @@ def waits() -> RunningWaitsOut:
 @access("member")
 def quiet_wait(path: JobPath, body: QuietIn) -> tuple[RunningWaitsOut, int]:
     """Let the alarm of a wait be quiet on every tablet."""
-    bench_case.quiet(workshop(), actor(), path.job_id, body.wait_id, body.minutes)
+    bench_case.quiet(workshop(), actor(), path.job_id, wait_id=body.wait_id, minutes=body.minutes)
     return waits(), 201
 
 
@@ -145,7 +145,7 @@ def words() -> BenchWordsOut:
 @takes_body(PHOTO_BODY_MOST)
 def upload_photo(path: JobPhotoPath) -> tuple[PhotoOut, int]:
     """Upload a photo: the raw bytes are the body. The id is the tablet's, so that a retry never doubles."""
-    photo = photos.receive_photo(workshop(), actor(), path.job_id, path.photo_id, request.stream)  # type: ignore[arg-type]
+    photo = photos.receive_photo(workshop(), actor(), path.job_id, photo_id=path.photo_id, stream=request.stream)  # type: ignore[arg-type]
     return PhotoOut.model_validate(photo), 201
 
 

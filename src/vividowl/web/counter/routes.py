@@ -93,7 +93,7 @@ def get_counter(path: JobPath) -> CounterOut:
 def save_counter(path: JobPath, body: CounterIn) -> CounterOut:
     """Keep what came along and what was agreed."""
     fields = body.model_dump(exclude={"version"})
-    return _out(sheet.save_counter(workshop(), actor(), path.job_id, body.version, fields))
+    return _out(sheet.save_counter(workshop(), actor(), path.job_id, version=body.version, fields=fields))
 
 
 @api.post("/jobs/<uuid:job_id>/counter/signatures", responses={201: CounterOut}, operation_id="signCounter")
@@ -101,7 +101,16 @@ def save_counter(path: JobPath, body: CounterIn) -> CounterOut:
 @idempotent
 def sign(path: JobPath, body: SignatureIn) -> tuple[CounterOut, int]:
     """Keep a signature with the words that it stands under."""
-    view = sheet.sign(workshop(), actor(), path.job_id, body.version, body.what, body.name, body.words, body.strokes)
+    view = sheet.sign(
+        workshop(),
+        actor(),
+        path.job_id,
+        version=body.version,
+        what=body.what,
+        name=body.name,
+        words=body.words,
+        strokes=body.strokes,
+    )
     return _out(view), 201
 
 
@@ -110,7 +119,7 @@ def sign(path: JobPath, body: SignatureIn) -> tuple[CounterOut, int]:
 @idempotent
 def add_condition(path: JobPath, body: ConditionIn) -> tuple[CounterOut, int]:
     """Keep a photo of the condition; the photo was sent before."""
-    return _out(sheet.add_condition(workshop(), actor(), path.job_id, body.photo_id, body.place)), 201
+    return _out(sheet.add_condition(workshop(), actor(), path.job_id, photo_id=body.photo_id, place=body.place)), 201
 
 
 @api.put(
@@ -121,12 +130,16 @@ def add_condition(path: JobPath, body: ConditionIn) -> tuple[CounterOut, int]:
 @access("member")
 def change_condition(path: ConditionPath, body: ConditionChangeIn) -> CounterOut:
     """Change place, marks and note of a photo, or take it off."""
-    return _out(sheet.change_condition(workshop(), actor(), path.job_id, path.condition_id, body.model_dump()))
+    return _out(
+        sheet.change_condition(
+            workshop(), actor(), path.job_id, condition_id=path.condition_id, fields=body.model_dump()
+        )
+    )
 
 
 def _paper(job_id: uuid.UUID, what: str) -> Response:
     address = f"{request.host_url.rstrip('/')}/jobs/{job_id}"
-    data, name = papers.paper(workshop(), actor(), job_id, what, address)
+    data, name = papers.paper(workshop(), actor(), job_id, what=what, address=address)
     return Response(data, mimetype="application/pdf", headers={"Content-Disposition": f'inline; filename="{name}"'})
 
 
@@ -151,7 +164,9 @@ def pick_up(path: JobPath) -> Response:
 @idempotent
 def make_quote(path: JobPath, body: QuoteIn) -> tuple[CounterOut, int]:
     """Offer options of the plan; the quote before is withdrawn."""
-    return _out(quotes.make_quote(workshop(), actor(), path.job_id, body.keys, body.days, body.words)), 201
+    return _out(
+        quotes.make_quote(workshop(), actor(), path.job_id, keys=body.keys, days=body.days, words=body.words)
+    ), 201
 
 
 @api.delete("/jobs/<uuid:job_id>/quotes/<uuid:quote_id>", responses={200: CounterOut}, operation_id="withdrawQuote")

@@ -164,7 +164,7 @@ def get_job(path: JobPath) -> JobOut:
 def update_intake(path: JobPath, body: IntakeUpdateIn) -> JobOut:
     """Change the intake."""
     fields = body.model_dump(exclude={"version"}, exclude_unset=True)
-    return job_out(intake.update_intake(workshop(), actor(), path.job_id, body.version, fields))
+    return job_out(intake.update_intake(workshop(), actor(), path.job_id, version=body.version, fields=fields))
 
 
 @api.post("/jobs/<uuid:job_id>/acknowledgements", responses={201: JobOut}, operation_id="acknowledge")
@@ -172,7 +172,7 @@ def update_intake(path: JobPath, body: IntakeUpdateIn) -> JobOut:
 @idempotent
 def acknowledge(path: JobPath, body: AcknowledgeIn) -> tuple[JobOut, int]:
     """Accept a gate by name."""
-    return job_out(intake.acknowledge(workshop(), actor(), path.job_id, body.rule, body.words)), 201
+    return job_out(intake.acknowledge(workshop(), actor(), path.job_id, rule=body.rule, words=body.words)), 201
 
 
 @api.get("/suggestions", responses={200: SuggestionsOut}, operation_id="getSuggestions")
@@ -218,7 +218,7 @@ def add_item(path: JobPath, body: FitItemIn) -> tuple[FitItemsOut, int]:
 @access("member")
 def remove_item(path: ItemPath) -> FitItemsOut:
     """Take an item off the list; it can be brought back."""
-    return _items(fit.set_item_removed(workshop(), actor(), path.job_id, path.item_id, True))
+    return _items(fit.set_item_removed(workshop(), actor(), path.job_id, item_id=path.item_id, removed=True))
 
 
 @api.post(
@@ -229,4 +229,4 @@ def remove_item(path: ItemPath) -> FitItemsOut:
 @access("member")
 def restore_item(path: ItemPath) -> FitItemsOut:
     """Bring an item back."""
-    return _items(fit.set_item_removed(workshop(), actor(), path.job_id, path.item_id, False))
+    return _items(fit.set_item_removed(workshop(), actor(), path.job_id, item_id=path.item_id, removed=False))

@@ -72,7 +72,9 @@ def get_run(path: RunPath) -> RunOut:
 def save_run(path: RunPath, body: RunIn) -> RunOut:
     """Save the conditions."""
     fields = body.model_dump(exclude={"version"}, exclude_unset=True)
-    return run_out(measure.save_run(workshop(), actor(), path.job_id, path.side, body.version, fields))
+    return run_out(
+        measure.save_run(workshop(), actor(), path.job_id, side=path.side, version=body.version, fields=fields)
+    )
 
 
 def _roles(text: str) -> dict[str, str | None]:
@@ -99,8 +101,8 @@ def upload_log(path: RunPath, query: LogQuery) -> tuple[RunOut, int]:
         workshop(),
         actor(),
         path.job_id,
-        path.side,
-        request.stream,  # type: ignore[arg-type]
+        side=path.side,
+        stream=request.stream,  # type: ignore[arg-type]
         expected=request.content_length,
         file_name=query.name or "log.csv",
         mapping=_roles(query.roles),
@@ -114,14 +116,16 @@ def upload_log(path: RunPath, query: LogQuery) -> tuple[RunOut, int]:
 @access("member")
 def map_log(path: RunPath, body: MappingIn) -> RunOut:
     """Correct which column is what."""
-    return run_out(logs.map_log(workshop(), actor(), path.job_id, path.side, body.roles))
+    return run_out(logs.map_log(workshop(), actor(), path.job_id, side=path.side, mapping=body.roles))
 
 
 @api.put("/window", responses={200: RunOut}, operation_id="chooseWindow")
 @access("member")
 def choose_window(path: RunPath, body: WindowIn) -> RunOut:
     """Take the figures from another window; null for both goes back to the one found."""
-    return run_out(logs.choose_window(workshop(), actor(), path.job_id, path.side, body.from_s, body.to_s))
+    return run_out(
+        logs.choose_window(workshop(), actor(), path.job_id, side=path.side, from_s=body.from_s, to_s=body.to_s)
+    )
 
 
 @api.post("/sound", responses={201: RunOut}, operation_id="uploadSound")
@@ -134,8 +138,8 @@ def upload_sound(path: RunPath, query: SoundQuery) -> tuple[RunOut, int]:
         workshop(),
         actor(),
         path.job_id,
-        path.side,
-        request.stream,  # type: ignore[arg-type]
+        side=path.side,
+        stream=request.stream,  # type: ignore[arg-type]
         expected=request.content_length,
         file_name=query.name or "recording.wav",
         reference_db=query.reference_db,
@@ -177,7 +181,7 @@ def chart(path: RunPath, query: ChartQuery) -> ViewOut:
 @idempotent
 def add_noise(path: RunPath, body: NoiseIn) -> tuple[RunOut, int]:
     """Note a level."""
-    return run_out(measure.add_noise(workshop(), actor(), path.job_id, path.side, body.model_dump())), 201
+    return run_out(measure.add_noise(workshop(), actor(), path.job_id, side=path.side, fields=body.model_dump())), 201
 
 
 @api.post("/spot", responses={201: RunOut}, operation_id="addSpot")
@@ -185,18 +189,26 @@ def add_noise(path: RunPath, body: NoiseIn) -> tuple[RunOut, int]:
 @idempotent
 def add_spot(path: RunPath, body: SpotIn) -> tuple[RunOut, int]:
     """Note a spot reading."""
-    return run_out(measure.add_spot(workshop(), actor(), path.job_id, path.side, body.model_dump())), 201
+    return run_out(measure.add_spot(workshop(), actor(), path.job_id, side=path.side, fields=body.model_dump())), 201
 
 
 @api.delete("/<string:what>/<uuid:row_id>", responses={200: RunOut}, operation_id="removeReading")
 @access("member")
 def remove(path: KindRowPath) -> RunOut:
     """Remove a log or reading; it can be brought back."""
-    return run_out(measure.set_removed(workshop(), actor(), path.job_id, path.side, path.what, path.row_id, True))
+    return run_out(
+        measure.set_removed(
+            workshop(), actor(), path.job_id, side=path.side, what=path.what, row_id=path.row_id, removed=True
+        )
+    )
 
 
 @api.post("/<string:what>/<uuid:row_id>/restore", responses={200: RunOut}, operation_id="restoreReading")
 @access("member")
 def restore(path: KindRowPath) -> RunOut:
     """Bring a log or reading back."""
-    return run_out(measure.set_removed(workshop(), actor(), path.job_id, path.side, path.what, path.row_id, False))
+    return run_out(
+        measure.set_removed(
+            workshop(), actor(), path.job_id, side=path.side, what=path.what, row_id=path.row_id, removed=False
+        )
+    )

@@ -67,7 +67,12 @@ def save_notes(path: ModelPath, body: ModelNotesIn) -> ModelOut:
     """Change its notes."""
     return model_out(
         models.save_notes(
-            workshop(), actor(), path.model_id, body.version, sentence(body.torque_notes), sentence(body.notes)
+            workshop(),
+            actor(),
+            model_id=path.model_id,
+            version=body.version,
+            torque_notes=sentence(body.torque_notes),
+            notes=sentence(body.notes),
         )
     )
 

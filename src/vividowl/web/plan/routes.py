@@ -63,7 +63,8 @@ def save_plan(path: JobPath, body: PlanIn) -> PlanOut:
             )
         found[f"{die}_die_mm"] = sides if sides[0] is not None else None
     return _plan(
-        path.job_id, planning.save_inspection(workshop(), actor(), path.job_id, body.version, body.goal, found)
+        path.job_id,
+        planning.save_inspection(workshop(), actor(), path.job_id, version=body.version, goal=body.goal, found=found),
     )
 
 
@@ -72,7 +73,7 @@ def save_plan(path: JobPath, body: PlanIn) -> PlanOut:
 @idempotent
 def choose(path: JobPath, body: ChoiceIn) -> PlanOut:
     """Take an option, or put the decision back with no key."""
-    return _plan(path.job_id, planning.choose(workshop(), actor(), path.job_id, body.version, body.key))
+    return _plan(path.job_id, planning.choose(workshop(), actor(), path.job_id, version=body.version, key=body.key))
 
 
 @api.post("/plan/notes", responses={201: PlanOut}, operation_id="addPlanNote")
@@ -80,7 +81,9 @@ def choose(path: JobPath, body: ChoiceIn) -> PlanOut:
 @idempotent
 def add_note(path: JobPath, body: NoteIn) -> tuple[PlanOut, int]:
     """Put something worked out into the job."""
-    return _plan(path.job_id, planning.add_note(workshop(), actor(), path.job_id, body.name, body.given)), 201
+    return _plan(
+        path.job_id, planning.add_note(workshop(), actor(), path.job_id, name=body.name, given=body.given)
+    ), 201
 
 
 @api.delete("/plan/notes/<uuid:note_id>", responses={200: PlanOut}, operation_id="removePlanNote")
@@ -102,7 +105,7 @@ def get_cuts(path: JobPath) -> CutsOut:
 def preview_cut(path: JobPath, body: CutIn) -> CutOut:
     """How the pieces would lie. Nothing is booked."""
     rows = [r.model_dump() for r in body.rows]
-    return cut_out(cutting.preview(workshop(), actor(), body.product_id, rows, body.kerf_mm))
+    return cut_out(cutting.preview(workshop(), actor(), product_id=body.product_id, rows=rows, kerf_mm=body.kerf_mm))
 
 
 @api.post("/cuts", responses={201: CutOut}, operation_id="bookCut")
@@ -111,7 +114,9 @@ def preview_cut(path: JobPath, body: CutIn) -> CutOut:
 def book_cut(path: JobPath, body: CutIn) -> tuple[CutOut, int]:
     """Cut: sheets leave the shelf, the offcut comes onto it."""
     rows = [r.model_dump() for r in body.rows]
-    return cut_out(cutting.book(workshop(), actor(), path.job_id, body.product_id, rows, body.kerf_mm)), 201
+    return cut_out(
+        cutting.book(workshop(), actor(), path.job_id, product_id=body.product_id, rows=rows, kerf_mm=body.kerf_mm)
+    ), 201
 
 
 @api.delete("/cuts/<uuid:cut_id>", responses={200: CutsOut}, operation_id="undoCut")
@@ -129,7 +134,7 @@ def undo_cut(path: CutPath) -> CutsOut:
 @access("member")
 def cut_file(path: CutFilePath) -> Response:
     """The cut sheet at 1:1."""
-    data, name = cutting.cut_file(workshop(), actor(), path.job_id, path.cut_id, path.form)
+    data, name = cutting.cut_file(workshop(), actor(), path.job_id, cut_id=path.cut_id, form=path.form)
     return file_answer(data, name, path.form)
 
 

@@ -31,7 +31,7 @@ def get_verdict(path: JobPath) -> VerdictOut:
 @access("member")
 def get_record(path: JobPath, query: RecordQuery) -> RecordOut:
     """What the customer gets."""
-    return kept_out(versions.get_record(workshop(), actor(), path.job_id, EDGE, query.version))
+    return kept_out(versions.get_record(workshop(), actor(), path.job_id, edge=EDGE, number=query.version))
 
 
 @api.put("/hand-over", responses={200: RecordOut}, operation_id="handOver")
@@ -42,8 +42,8 @@ def hand_over(path: JobPath, body: HandOverIn) -> RecordOut:
         workshop(),
         actor(),
         path.job_id,
-        body.version,
-        body.model_dump(include=set(handover.SETTLED), exclude_unset=True),
+        version=body.version,
+        given=body.model_dump(include=set(handover.SETTLED), exclude_unset=True),
         handed_over=body.handed_over,
         why=body.why,
         edge=EDGE,
@@ -55,7 +55,7 @@ def hand_over(path: JobPath, body: HandOverIn) -> RecordOut:
 @access("member")
 def record_pdf(path: JobPath, query: RecordQuery) -> Response:
     """The record as a PDF."""
-    data, name = versions.record_pdf(workshop(), actor(), path.job_id, EDGE, query.version)
+    data, name = versions.record_pdf(workshop(), actor(), path.job_id, edge=EDGE, number=query.version)
     return Response(data, mimetype="application/pdf", headers={"Content-Disposition": f'inline; filename="{name}"'})
 
 
@@ -71,5 +71,5 @@ def dates_file(path: JobPath) -> Response:
 @access("member")
 def record_file(path: JobPath, query: RecordQuery) -> Response:
     """The data file of the record, signed by the shop."""
-    data, name = versions.data_file(workshop(), actor(), path.job_id, EDGE, query.version)
+    data, name = versions.data_file(workshop(), actor(), path.job_id, edge=EDGE, number=query.version)
     return Response(data, mimetype="application/zip", headers={"Content-Disposition": f'attachment; filename="{name}"'})

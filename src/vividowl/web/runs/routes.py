@@ -138,21 +138,23 @@ def change_run(path: RunPath, body: RunChangeIn) -> AllRunsOut:
 @access("member")
 def remove_run(path: RunIdPath) -> AllRunsOut:
     """Take a further run off the list; it can be brought back."""
-    return all_runs_out(case.set_run_removed(workshop(), actor(), path.job_id, path.run_id, True))
+    return all_runs_out(case.set_run_removed(workshop(), actor(), path.job_id, run_id=path.run_id, removed=True))
 
 
 @api.post("/all-runs/<uuid:run_id>/restore", responses={200: AllRunsOut}, operation_id="restoreRun")
 @access("member")
 def restore_run(path: RunIdPath) -> AllRunsOut:
     """Bring a run back."""
-    return all_runs_out(case.set_run_removed(workshop(), actor(), path.job_id, path.run_id, False))
+    return all_runs_out(case.set_run_removed(workshop(), actor(), path.job_id, run_id=path.run_id, removed=False))
 
 
 @api.post("/all-runs/<uuid:run_id>/reference", responses={200: AllRunsOut}, operation_id="makeReference")
 @access("member")
 def make_reference(path: RunIdPath, body: ReferenceIn) -> AllRunsOut:
     """Make a further run the Before or the After."""
-    return all_runs_out(case.make_reference(workshop(), actor(), path.job_id, path.run_id, RunSide(body.side)))
+    return all_runs_out(
+        case.make_reference(workshop(), actor(), path.job_id, run_id=path.run_id, side=RunSide(body.side))
+    )
 
 
 @api.post("/states", responses={201: AllRunsOut}, operation_id="addState")
@@ -163,21 +165,23 @@ def add_state(path: JobPath, body: StateIn) -> tuple[AllRunsOut, int]:
     changed = body.model_dump(exclude={"cause", "material", "product"})
     if body.material is not None:
         changed["fitted"] = [{"target": "cpu_die", "kind": body.material, "product": body.product, "lot": ""}]
-    return all_runs_out(case.add_state(workshop(), actor(), path.job_id, body.cause, changed)), 201
+    return all_runs_out(case.add_state(workshop(), actor(), path.job_id, cause=body.cause, changed=changed)), 201
 
 
 @api.get("/compare", responses={200: VerdictOut}, operation_id="compareRuns")
 @access("member")
 def compare(path: JobPath, query: PairQuery) -> VerdictOut:
     """Any two runs against each other."""
-    return verdict_out(case.compare_two(workshop(), actor(), path.job_id, query.first, query.second))
+    return verdict_out(case.compare_two(workshop(), actor(), path.job_id, first=query.first, second=query.second))
 
 
 @api.get("/compare-groups", responses={200: TwoGroupsOut}, operation_id="compareGroups")
 @access("member")
 def compare_two_groups(path: JobPath, query: GroupsQuery) -> TwoGroupsOut:
     """Two groups of runs by one figure."""
-    return two_groups_out(compare_groups(workshop(), actor(), path.job_id, query.first, query.second, query.value))
+    return two_groups_out(
+        compare_groups(workshop(), actor(), path.job_id, first=query.first, second=query.second, value=query.value)
+    )
 
 
 def _only(query: RankQuery) -> dict[By, str]:
@@ -190,14 +194,16 @@ def _only(query: RankQuery) -> dict[By, str]:
 @access("member")
 def rank(path: JobPath, query: RankQuery) -> RankingOut:
     """The runs of a job in order."""
-    return ranking_out(ranked_runs(workshop(), actor(), path.job_id, query.by, query.value, _only(query)))
+    return ranking_out(ranked_runs(workshop(), actor(), path.job_id, by=query.by, value=query.value, only=_only(query)))
 
 
 @api.get("/rank-across", responses={200: CrossedOut}, operation_id="rankRunsAcross")
 @access("member")
 def rank_across(path: JobPath, query: CrossedQuery) -> CrossedOut:
     """The runs of a job in order, once for each level of a second factor."""
-    found = ranked_across(workshop(), actor(), path.job_id, query.by, query.across, query.value, _only(query))
+    found = ranked_across(
+        workshop(), actor(), path.job_id, by=query.by, across=query.across, value=query.value, only=_only(query)
+    )
     return crossed_out(found)
 
 
@@ -205,7 +211,7 @@ def rank_across(path: JobPath, query: CrossedQuery) -> CrossedOut:
 @access("member")
 def factors(path: JobPath, query: FactorsQuery) -> FactorsOut:
     """What each of several changes brought."""
-    return factors_out(factored_runs(workshop(), actor(), path.job_id, query.by, query.value))
+    return factors_out(factored_runs(workshop(), actor(), path.job_id, factors=query.by, value=query.value))
 
 
 @api.post("/run-plans", responses={200: RunPlansOut}, operation_id="planRuns")
@@ -213,7 +219,7 @@ def factors(path: JobPath, query: FactorsQuery) -> FactorsOut:
 def plan_runs(path: JobPath, body: RunPlansIn) -> RunPlansOut:
     """Sets of runs that separate changes which are named beforehand. Nothing is stored."""
     factors = [(By(f.factor), f.settings) for f in body.factors]
-    return run_plans_out(run_plans(workshop(), actor(), path.job_id, factors, body.value, body.want))
+    return run_plans_out(run_plans(workshop(), actor(), path.job_id, named=factors, value=body.value, want=body.want))
 
 
 @api.get("/burn-in", responses={200: BurnInOut}, operation_id="burnInRuns")

@@ -51,14 +51,16 @@ def get_shelf() -> ShelfOut:
 @idempotent
 def add_product(body: ProductIn) -> tuple[ShelfOut, int]:
     """A new product."""
-    return shelf_out(shelf.save_product(workshop(), actor(), None, 0, _fields(body))), 201
+    return shelf_out(shelf.save_product(workshop(), actor(), product_id=None, version=0, fields=_fields(body))), 201
 
 
 @api.put("/products/<uuid:product_id>", responses={200: ShelfOut}, operation_id="saveProduct")
 @access("member")
 def save_product(path: ProductPath, body: ProductIn) -> ShelfOut:
     """Change a product."""
-    return shelf_out(shelf.save_product(workshop(), actor(), path.product_id, body.version, _fields(body)))
+    return shelf_out(
+        shelf.save_product(workshop(), actor(), product_id=path.product_id, version=body.version, fields=_fields(body))
+    )
 
 
 @api.delete("/products/<uuid:product_id>", responses={200: ShelfOut}, operation_id="removeProduct")

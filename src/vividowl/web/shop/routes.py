@@ -40,10 +40,10 @@ def save_shop(body: ShopIn) -> ShopOut:
         shop_settings.save_settings(
             workshop(),
             actor(),
-            body.version,
-            body.reference_room_c,
-            body.tolerances.model_dump(),
-            body.habits.model_dump(),
+            version=body.version,
+            reference_room_c=body.reference_room_c,
+            tolerances=body.tolerances.model_dump(),
+            habits=body.habits.model_dump(),
         )
     )
 

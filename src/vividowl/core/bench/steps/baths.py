@@ -21,7 +21,7 @@ def plating_steps(bath: Bath) -> list[BenchStep]:
     turn = say("baths-even-holes-and-edges-too") if bath.amps is None else say("baths-thick-on-edges-bare-in")
     minutes = min(WAITS["plating"].most_min, max(WAITS["plating"].least_min, 60.0 * bath.hours))
 
-    def step(name: str, text: Words, why: Words, tool: Words, caution: Words = "", **more: object) -> BenchStep:
+    def step(name: str, text: Words, *, why: Words, tool: Words, caution: Words = "", **more: object) -> BenchStep:
         return replace(
             BenchStep(
                 id=f"plate_{name}",
@@ -40,30 +40,30 @@ def plating_steps(bath: Bath) -> list[BenchStep]:
         step(
             "mask",
             say("baths-take-all-off-plate-that"),
-            say("baths-mixed-metals-stain"),
-            say("baths-plating-tape"),
+            why=say("baths-mixed-metals-stain"),
+            tool=say("baths-plating-tape"),
             after_waits=("alcohol",),
         ),
         step(
             "degrease",
             say("baths-degrease-wipe-dry-then-acetone"),
-            say("baths-grease-leaves-bald-spots"),
-            say("baths-acetone-gloves-ventilation"),
-            say("baths-acetone-burns-and-numbs-no"),
+            why=say("baths-grease-leaves-bald-spots"),
+            tool=say("baths-acetone-gloves-ventilation"),
+            caution=say("baths-acetone-burns-and-numbs-no"),
         ),
         step(
             "cleaner",
             say("baths-copper-cleaner-for-to-min"),
-            say("baths-oxide-stops-nickel"),
-            say("baths-copper-cleaner-water"),
-            _ACIDS,
+            why=say("baths-oxide-stops-nickel"),
+            tool=say("baths-copper-cleaner-water"),
+            caution=_ACIDS,
         ),
         step(
             "activator",
             say("baths-activator-for-min-then-rinse"),
-            say("baths-copper-does-not-start-by"),
-            say("baths-activator-water"),
-            _ACIDS,
+            why=say("baths-copper-does-not-start-by"),
+            tool=say("baths-activator-water"),
+            caution=_ACIDS,
             wait="activator",
             wait_min=WAITS["activator"].minutes,
         ),
@@ -78,9 +78,9 @@ def plating_steps(bath: Bath) -> list[BenchStep]:
                 rate_um_h=bath.rate_um_h,
                 current=current,
             ),
-            turn,
-            say("baths-thermometer-stirrer-clock"),
-            say("baths-never-leave-heated-bath-alone", acids=_ACIDS),
+            why=turn,
+            tool=say("baths-thermometer-stirrer-clock"),
+            caution=say("baths-never-leave-heated-bath-alone", acids=_ACIDS),
             wait="plating",
             wait_min=minutes,
             after_waits=("activator",),
@@ -88,23 +88,23 @@ def plating_steps(bath: Bath) -> list[BenchStep]:
         step(
             "measure",
             say("baths-rinse-dry-measure-layer-on"),
-            say("baths-thin-films-fail-after-three"),
-            say("baths-gauge-or-scale-loupe"),
+            why=say("baths-thin-films-fail-after-three"),
+            tool=say("baths-gauge-or-scale-loupe"),
             after_waits=("plating",),
             asks="layer_um",
         ),
         step(
             "log",
             say("baths-into-bath-log-bath-temperature"),
-            say("baths-baths-tire-next-part-wants"),
-            say("baths-bath-log"),
+            why=say("baths-baths-tire-next-part-wants"),
+            tool=say("baths-bath-log"),
         ),
         step(
             "waste",
             say("baths-bath-and-rinse-water-into"),
-            say("baths-nickel-must-not-go-down"),
-            say("baths-labelled-can"),
-            say("baths-legal-disposal-licensed-practice-where"),
+            why=say("baths-nickel-must-not-go-down"),
+            tool=say("baths-labelled-can"),
+            caution=say("baths-legal-disposal-licensed-practice-where"),
         ),
     ]
 

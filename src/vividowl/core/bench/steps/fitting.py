@@ -84,6 +84,7 @@ def fit_steps(device: Device, work: Work) -> list[BenchStep]:
 def _apply(
     part: PlannedPart,
     text: Words,
+    *,
     acts: tuple[str, ...],
     why: Words,
     tool: Words,
@@ -126,11 +127,11 @@ def _on_die(part: PlannedPart, fact: str) -> list[BenchStep]:
             _apply(
                 part,
                 say("fitting-rub-thin-film-onto-and", where=where),
-                ("alloy_applied", fact),
-                say("fitting-wets-nothing-by-itself-re"),
-                say("fitting-swab-syringe"),
-                say("fitting-one-bead-beside-die-short"),
-                ("coat", "alcohol"),
+                acts=("alloy_applied", fact),
+                why=say("fitting-wets-nothing-by-itself-re"),
+                tool=say("fitting-swab-syringe"),
+                caution=say("fitting-one-bead-beside-die-short"),
+                after=("coat", "alcohol"),
             ),
         ]
     if part.kind == Kind.SHEET:
@@ -138,11 +139,11 @@ def _on_die(part: PlannedPart, fact: str) -> list[BenchStep]:
             _apply(
                 part,
                 say("fitting-peel-first-film-lay-sheet", where=where),
-                (fact, "film_on"),
-                say("fitting-air-does-not-conduct"),
-                say("fitting-tape-or-needle-card"),
-                say("fitting-fingers-off-touched-or-torn"),
-                ("fridge", "alcohol"),
+                acts=(fact, "film_on"),
+                why=say("fitting-air-does-not-conduct"),
+                tool=say("fitting-tape-or-needle-card"),
+                caution=say("fitting-fingers-off-touched-or-torn"),
+                after=("fridge", "alcohol"),
             ),
             BenchStep(
                 id=f"film_off{number}",
@@ -162,9 +163,9 @@ def _on_die(part: PlannedPart, fact: str) -> list[BenchStep]:
                 _apply(
                     part,
                     say("fitting-spread-thin-even-film-on", where=where),
-                    (fact,),
-                    say("fitting-cannot-flow-before-melts"),
-                    say("fitting-card-tape-as-mask"),
+                    acts=(fact,),
+                    why=say("fitting-cannot-flow-before-melts"),
+                    tool=say("fitting-card-tape-as-mask"),
                 ),
                 wait="solvent",
                 wait_min=WAITS["solvent"].minutes,
@@ -184,10 +185,10 @@ def _on_die(part: PlannedPart, fact: str) -> list[BenchStep]:
         _apply(
             part,
             say("fitting-put-on-2", school=part.school or say("vocabulary-thin-film"), where=where),
-            (fact,),
-            say("fitting-more-than-enough-beats-too"),
-            say("faces-tube-card-glove"),
-            warm,
+            acts=(fact,),
+            why=say("fitting-more-than-enough-beats-too"),
+            tool=say("faces-tube-card-glove"),
+            caution=warm,
         )
     ]
 
@@ -233,28 +234,28 @@ def _lay(part: PlannedPart) -> BenchStep:
         return _apply(
             part,
             say("fitting-lay-putty-on-three-beads", where=where),
-            ("inside",),
-            say("fitting-takes-any-gap"),
-            say("fitting-glove-card"),
+            acts=("inside",),
+            why=say("fitting-takes-any-gap"),
+            tool=say("fitting-glove-card"),
         )
     if part.kind == Kind.SHIM and part.bond == "paste":
         return _apply(
             part,
             say("fitting-lay-shim-over-paste-that", where=where),
-            ("inside",),
-            say("fitting-thin-films-no-more-than"),
-            say("fitting-loupe-tube"),
-            say("fitting-nothing-holds-but-cooler-must"),
+            acts=("inside",),
+            why=say("fitting-thin-films-no-more-than"),
+            tool=say("fitting-loupe-tube"),
+            caution=say("fitting-nothing-holds-but-cooler-must"),
         )
     if part.kind == Kind.SHIM:
         return replace(
             _apply(
                 part,
                 say("fitting-glue-shim-to-heatsink-over", where=where),
-                ("inside",),
-                say("fitting-glued-on-one-side-cannot"),
-                say("fitting-loupe-heat-glue-tube"),
-                say("fitting-must-not-touch-parts-around"),
+                acts=("inside",),
+                why=say("fitting-glued-on-one-side-cannot"),
+                tool=say("fitting-loupe-heat-glue-tube"),
+                caution=say("fitting-must-not-touch-parts-around"),
             ),
             wait="glue",
             wait_min=WAITS["glue"].minutes,
@@ -263,17 +264,17 @@ def _lay(part: PlannedPart) -> BenchStep:
         return _apply(
             part,
             say("fitting-lay-pads-on-both-films", where=where),
-            ("inside",),
-            say("fitting-film-left-on-does-not"),
-            "tweezers",
-            say("fitting-too-thick-lifts-cooler-off"),
+            acts=("inside",),
+            why=say("fitting-film-left-on-does-not"),
+            tool="tweezers",
+            caution=say("fitting-too-thick-lifts-cooler-off"),
         )
     laid = _apply(
         part,
         say("fitting-put-on", words=part.words, where=where),
-        ("inside",),
-        say("fitting-as-planned"),
-        say("fitting-glove-card"),
+        acts=("inside",),
+        why=say("fitting-as-planned"),
+        tool=say("fitting-glove-card"),
     )
     return replace(laid, wait="glue", wait_min=WAITS["glue"].minutes) if part.kind == Kind.GLUE else laid
 
@@ -288,10 +289,10 @@ def cover_step(part: PlannedPart) -> BenchStep:
     step = _apply(
         part,
         say("fitting-lay-pad-on-heatsink-where"),
-        ("inside",),
-        say("fitting-look-along-straight-edge-cover"),
-        say("fitting-alcohol-tweezers-straight-edge"),
-        say("fitting-cover-bulges-or-pad-reaches"),
-        (),
+        acts=("inside",),
+        why=say("fitting-look-along-straight-edge-cover"),
+        tool=say("fitting-alcohol-tweezers-straight-edge"),
+        caution=say("fitting-cover-bulges-or-pad-reaches"),
+        after=(),
     )
     return replace(step, stage="close", task="cover")

@@ -44,11 +44,11 @@ def device_of(kind: str, work: Work, tighten_percent: int = 50, *, fanless: bool
 def make_steps(
     kind: str,
     work: Work,
+    *,
     places: Sequence[Place],
     school_percent: int,
     own: Sequence[BenchStep] = (),
     anchors: Sequence[str] = (),
-    *,
     fanless: bool = False,
 ) -> tuple[BenchStep, ...]:
     """The step list. It opens as far as the plan needs and no further; whenever it lifts the cooler, every face is

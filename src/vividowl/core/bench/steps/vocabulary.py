@@ -137,7 +137,7 @@ def measured(asks: str, value: float) -> float:
     if asks not in ASKS:
         raise CoreError(say("vocabulary-this-step-asks-for-no"), field="value", remedy=say("vocabulary-note-in-words"))
     words, unit, low, high = ASKS[asks]
-    return require_range("value", value, unit, low, high, say("vocabulary-check-unit-and-digits", words=words))
+    return require_range("value", value, unit, (low, high), hint=say("vocabulary-check-unit-and-digits", words=words))
 
 
 def check_step(step: BenchStep) -> BenchStep:
