@@ -106,7 +106,7 @@ def test_from_a_reading_to_a_priced_gated_stocked_plan_with_cut_and_dose(ada, jo
     [
         ({"cpu_die_width_mm": 150, "cpu_die_length_mm": 13}, "cpu_die_width_mm", "allowed are 1 to 60 mm"),
         ({"cpu_die_width_mm": 15}, "cpu_die_length_mm", "Only one side"),
-        ({"dust": "sand"}, "dust", "allowed: unknown, none, light, felt"),
+        ({"dust": "sand"}, "dust", "Allowed: unknown, none, light, felt"),
         ({"undervolt_mv": 900}, "undervolt_mv", "allowed are 0 to 200 mV"),
         (
             {

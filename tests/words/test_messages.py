@@ -24,23 +24,41 @@ ROOT = Path(__file__).parents[2]
 LOOKED_UP = re.compile(r"field-.*")
 
 
-class _Variables(Visitor):
+class _Found(Visitor):
+    """The variables of a pattern, and the messages that it is put together of."""
+
     def __init__(self):
-        self.names = set()
+        self.names, self.parts = set(), set()
 
     def visit_VariableReference(self, node):  # noqa: N802 - the library's name
         self.names.add(node.id.name)
 
+    def visit_MessageReference(self, node):  # noqa: N802 - the library's name
+        self.parts.add(node.id.name)
+
+
+def _found(node):
+    found = _Found()
+    found.visit(node)
+    return found
+
+
+@cache
+def values_of_parts():
+    """Variables of the messages that others are put together of."""
+    entries = {e.id.name: e for text in sources().values() for e in FluentParser().parse(text).body if hasattr(e, "id")}
+    named = {name for entry in entries.values() for name in _found(entry).parts}
+    return {name: _found(entries[name]).names for name in named}
+
 
 def variables(pattern):
-    found = _Variables()
-    found.visit(pattern)
-    return found.names
+    found = _found(pattern)
+    return found.names.union(*(values_of_parts()[name] for name in found.parts))
 
 
 @cache
 def messages():
-    """Variables by code; a message of attributes only has none of its own."""
+    """Variables by code; a message of attributes only has none of its own. A refusal is said with its remedy."""
     out = {}
     for subject, text in sources().items():
         for entry in FluentParser().parse(text).body:
@@ -50,7 +68,23 @@ def messages():
                 if entry.value is not None:
                     out[entry.id.name] = variables(entry.value)
                 out |= {f"{entry.id.name}.{a.id.name}": variables(a.value) for a in entry.attributes}
+                if entry.value is not None:
+                    out[entry.id.name] = out[entry.id.name] | out.get(f"{entry.id.name}.remedy", set())
     return out
+
+
+def refused():
+    """Where the program refuses by a message and says no remedy beside it: the place, and the message."""
+    for path in sorted((ROOT / "src/vividowl").rglob("*.py")):
+        for node in ast.walk(ast.parse(path.read_text())):
+            if not isinstance(node, ast.Raise) or not isinstance(node.exc, ast.Call):
+                continue
+            made = getattr(node.exc.func, "id", "")
+            if not made[:1].isupper() or any(k.arg == "remedy" for k in node.exc.keywords):
+                continue
+            for given in node.exc.args:
+                if isinstance(given, ast.Call) and getattr(given.func, "id", "") == "say":
+                    yield f"{path.relative_to(ROOT)}:{node.lineno}", given.args[0]
 
 
 def _code(node):
@@ -110,7 +144,16 @@ def test_every_message_is_said_somewhere():
     codes = {c for _, c, _ in said()} | set(said_by_the_page())
     plain = {re.sub(r"\\(.)", r"\1", code) for code in codes if "[" not in code}
     patterns = [re.compile(code) for code in codes if "[" in code] + [LOOKED_UP]
-    assert [m for m in messages() if m not in plain and not any(p.fullmatch(m) for p in patterns)] == []
+    owned = {m for m in messages() if m.endswith(".remedy") and m.removesuffix(".remedy") in messages()}
+    told = plain | set(values_of_parts()) | owned
+    assert [m for m in messages() if m not in told and not any(p.fullmatch(m) for p in patterns)] == []
+
+
+def test_every_refusal_says_what_to_do():
+    there = messages()
+    codes = [(where, code.value) for where, code in refused() if isinstance(code, ast.Constant)]
+    assert len(codes) > 300
+    assert [f"{w}: {code}" for w, code in codes if f"{code}.remedy" not in there] == []
 
 
 def test_the_variables_of_a_message_are_those_it_is_said_with():

@@ -84,7 +84,7 @@ _FIRST: tuple[Story, ...] = (
         },
         recipe=LAPTOP_RECIPE,
         before=Trial(
-            device=PINNED, room_c=23.6, recipe={"result_duration_s": 1161.0, "result_score": 10748.0}, repeats=2
+            device=PINNED, room_c=23.6, recipe={"result_duration_s": 1090.0, "result_score": 9420.0}, repeats=2
         ),
         agreed={},
         cleaned=("fins", "contact", "old_interface"),
@@ -95,7 +95,7 @@ _FIRST: tuple[Story, ...] = (
             device=replace(PINNED, interface=0.3),
             room_c=24.9,
             style=Style(delimiter=";", decimal=","),
-            recipe={"result_duration_s": 1042.0, "result_score": 11116.0},
+            recipe={"result_duration_s": 978.0, "result_score": 9735.0},
             repeats=2,
         ),
         price_cents=7400,

@@ -148,9 +148,7 @@ def _members(whole: memoryview) -> dict[str, memoryview | None]:
         raise _OddError
     if count > FILES_MOST:
         raise FormatError(
-            say("data-file-too-large", files_most=FILES_MOST, most=BYTES_MOST // 2**20),
-            remedy=say("data-file-none-remedy"),
-            reason="too_large",
+            say("data-file-too-large", files_most=FILES_MOST, most=BYTES_MOST // 2**20), reason="too_large"
         )
     files: dict[str, memoryview | None] = {}
     at, data_at = start, 0
@@ -186,20 +184,16 @@ def _members(whole: memoryview) -> dict[str, memoryview | None]:
 def check_data_file(path: Path) -> Checked:
     """Check a data file: refused where it is none; what is wrong with one is told file by file."""
     if not path.is_file():
-        raise FormatError(say("files-there-no-such-file", path=str(path)), remedy=say("files-check-path"))
+        raise FormatError(say("files-there-no-such-file", path=str(path)))
     if path.stat().st_size > BYTES_MOST:
         raise FormatError(
-            say("data-file-too-large", files_most=FILES_MOST, most=BYTES_MOST // 2**20),
-            remedy=say("data-file-none-remedy"),
-            reason="too_large",
+            say("data-file-too-large", files_most=FILES_MOST, most=BYTES_MOST // 2**20), reason="too_large"
         )
     whole = path.read_bytes()
     try:
         return _check(whole)
     except (ValueError, struct.error, RecursionError, UnsupportedAlgorithm) as error:
-        raise FormatError(
-            say("data-file-none", name=path.name), remedy=say("data-file-none-remedy"), reason="no_data_file"
-        ) from error
+        raise FormatError(say("data-file-none", name=path.name), reason="no_data_file") from error
 
 
 def _check(whole: bytes) -> Checked:

@@ -17,7 +17,7 @@ class FormatError(CoreError):
         self,
         message: Words,
         *,
-        remedy: Words,
+        remedy: Words | None = None,
         line: int | None = None,
         headers: Sequence[str] = (),
         reason: str = "format",

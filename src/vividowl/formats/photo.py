@@ -41,7 +41,6 @@ def read_photo(data: bytes) -> ScaledPhoto:
     if len(data) > PHOTO_MOST:
         raise FormatError(
             say("photo-photo-has-mb-photos-up", data=len(data) / 2**20, photo_most=PHOTO_MOST // 2**20),
-            remedy=say("photo-take-at-lower-resolution-or"),
             reason="too_large",
         )
     try:
@@ -52,11 +51,7 @@ def read_photo(data: bytes) -> ScaledPhoto:
     except (UnidentifiedImageError, OSError, SyntaxError, ValueError, Image.DecompressionBombError) as error:
         if isinstance(error, Image.DecompressionBombError):
             raise _too_many(0) from error
-        raise FormatError(
-            say("photo-this-no-photo-that-can"),
-            remedy=say("photo-videos-not-taken", remedy=_REMEDY),
-            reason="not_photo",
-        ) from error
+        raise FormatError(say("photo-this-no-photo-that-can", remedy=_REMEDY), reason="not_photo") from error
     pixels = picture.width * picture.height
     if pixels > (PIXELS_MOST if picture.format == "JPEG" else WHOLE_PIXELS_MOST):
         raise _too_many(pixels)
@@ -66,9 +61,7 @@ def read_photo(data: bytes) -> ScaledPhoto:
         upright = ImageOps.exif_transpose(picture)
         flat = _flat(upright)
     except (OSError, SyntaxError, ValueError, Image.DecompressionBombError) as error:
-        raise FormatError(
-            say("photo-photo-damaged-ends-in-middle"), remedy=say("photo-take-again"), reason="not_photo"
-        ) from error
+        raise FormatError(say("photo-photo-damaged-ends-in-middle"), reason="not_photo") from error
     large = flat.copy()
     large.thumbnail((LARGE_PX, LARGE_PX), Image.Resampling.LANCZOS)
     small = large.copy()

@@ -46,7 +46,7 @@ def read_sound_file(path: Path, name: str) -> Recording:
     try:
         with soundfile.SoundFile(str(path)) as file:
             if file.frames == 0:
-                raise FormatError(say("sound-file-holds-no-sound", name=name), remedy=say("sound-file-record-again"))
+                raise FormatError(say("sound-file-holds-no-sound", name=name))
             if file.channels > CHANNELS_MOST:
                 raise FormatError(
                     say(
@@ -54,13 +54,10 @@ def read_sound_file(path: Path, name: str) -> Recording:
                         name=name,
                         channels=file.channels,
                         channels_most=CHANNELS_MOST,
-                    ),
-                    remedy=say("sound-file-export-as-mono-or-stereo"),
+                    )
                 )
             if file.frames / file.samplerate > LONGEST_S:
-                raise FormatError(
-                    say("sound-file-longer-than-hour", name=name), remedy=say("sound-file-cut-to-loaded-part")
-                )
+                raise FormatError(say("sound-file-longer-than-hour", name=name))
             if file.frames * file.channels > SAMPLES_MOST:
                 raise FormatError(
                     say(
@@ -68,15 +65,13 @@ def read_sound_file(path: Path, name: str) -> Recording:
                         name=name,
                         channels=file.frames * file.channels / 1000000.0,
                         samples_most=SAMPLES_MOST // 1000000,
-                    ),
-                    remedy=say("sound-file-cut-to-loaded-part"),
+                    )
                 )
             data = file.read(dtype="float32", always_2d=True)
             rate, bits = float(file.samplerate), str(file.subtype_info)
     except (soundfile.LibsndfileError, RuntimeError) as error:
         raise FormatError(
             say("sound-file-cannot-be-read-as-recording", name=name, value=str(error).split(": ")[-1].rstrip(".")),
-            remedy=say("sound-file-record-or-export-as-wav"),
             reason="not_sound",
         ) from error
     if not np.isfinite(data).all():

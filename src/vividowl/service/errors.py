@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence
 from functools import partial
 from typing import Any
 
-from vividowl.core.quantities.words import Words
+from vividowl.core.quantities.words import Words, remedy_of
 from vividowl.formats.errors import FormatError
 
 _NAMED = ("field", "remedy", "reason", "stage", "extra")
@@ -22,7 +22,7 @@ class Refused(Exception):  # noqa: N818 - reads as what it says
         detail: Words,
         *,
         field: str = "",
-        remedy: Words = "",
+        remedy: Words | None = None,
         reason: str = "",
         stage: str = "",
         extra: Mapping[str, Sequence[Any]] | None = None,
@@ -31,7 +31,7 @@ class Refused(Exception):  # noqa: N818 - reads as what it says
         self.kind = kind
         self.detail = detail
         self.field = field
-        self.remedy = remedy
+        self.remedy = remedy_of(detail) if remedy is None else remedy
         self.reason = reason
         self.stage = stage
         self.extra = dict(extra or {})

@@ -35,11 +35,7 @@ def once(workshop: Workshop, actor: Actor, *, key: str, request_sha256: str, wor
     A second request with the same key waits for the first and gets its answer.
     """
     if len(key) > KEY_MOST:
-        raise Refused(
-            "invalid",
-            say("idempotency-idempotency-key-longer-than-characters", key_most=KEY_MOST),
-            remedy=say("idempotency-use-uuid"),
-        )
+        raise Refused("invalid", say("idempotency-idempotency-key-longer-than-characters", key_most=KEY_MOST))
     # Of the one who asks: nobody gets the answer that was another's.
     own = hashlib.sha256(f"{actor.member_id} {key}".encode()).hexdigest()
     with workshop.together(actor) as scope:
@@ -61,9 +57,7 @@ def once(workshop: Workshop, actor: Actor, *, key: str, request_sha256: str, wor
             raise LookupError(f"The reply {own} is neither claimed nor there.")
         if claimed is None:
             if row.request_sha256 != request_sha256:
-                raise Refused(
-                    "invalid", say("idempotency-this-idempotency-key-was-used"), remedy=say("idempotency-use-new-key")
-                )
+                raise Refused("invalid", say("idempotency-this-idempotency-key-was-used"))
             return Reply(row.status, row.body)
         reply = work()
         row.status, row.body = reply.status, reply.body

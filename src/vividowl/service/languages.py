@@ -11,8 +11,5 @@ def require_language(language: str) -> None:
     """Refuse a language that nothing is written in."""
     if language not in languages():
         raise Refused(
-            "invalid",
-            say("intake-no-such-language", language=language),
-            field="language",
-            remedy=say("allowed", names=listed(languages())),
+            "invalid", say("intake-no-such-language", language=language, names=listed(languages())), field="language"
         )

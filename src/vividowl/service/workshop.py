@@ -66,10 +66,7 @@ class Workshop:
         """Refuse what comes in while hardly anything is free: a full disk stops the database too."""
         if self.space == "full":
             raise Refused(
-                "full",
-                say("workshop-less-than-disk-free-nothing", space_refuse=100 * SPACE_REFUSE),
-                reason="disk_full",
-                remedy=say("workshop-free-some-space-on-machine"),
+                "full", say("workshop-less-than-disk-free-nothing", space_refuse=100 * SPACE_REFUSE), reason="disk_full"
             )
 
     @contextmanager
@@ -89,11 +86,7 @@ def check_version(row_version: int, version: int, what: Words) -> None:
     """Refuse to write over what somebody else has changed meanwhile."""
     if row_version != version:
         raise Refused(
-            "conflict",
-            say("workshop-was-changed-meanwhile-on-another", what=what),
-            field="version",
-            remedy=say("workshop-your-typing-kept-load-newer"),
-            reason="stale",
+            "conflict", say("workshop-was-changed-meanwhile-on-another", what=what), field="version", reason="stale"
         )
 
 
@@ -101,17 +94,7 @@ def open_job(scope: Scope, job_id: uuid.UUID) -> Job:
     """The job, locked for writing; refused when it is handed over or stopped for safety."""
     job = scope.get(Job, job_id, lock=True)
     if job.handed_over_at is not None:
-        raise Refused(
-            "conflict",
-            say("workshop-job-was-handed-over-and", number=job.number),
-            remedy=say("workshop-take-hand-over-back-to"),
-            reason="handed_over",
-        )
+        raise Refused("conflict", say("workshop-job-was-handed-over-and", number=job.number), reason="handed_over")
     if job.battery_swollen:
-        raise Refused(
-            "conflict",
-            say("workshop-job-stopped-battery-swollen", number=job.number),
-            remedy=say("workshop-isolate-battery-when-replaced-clear"),
-            reason="stopped",
-        )
+        raise Refused("conflict", say("workshop-job-stopped-battery-swollen", number=job.number), reason="stopped")
     return job

@@ -71,12 +71,7 @@ def actor() -> Actor:
     """Who acts. Only views behind a rule other than public may ask."""
     found = signed_in()
     if found is None:
-        raise Refused(
-            "forbidden",
-            say("access-you-not-signed-in"),
-            remedy=say("access-sign-in-and-try-again"),
-            reason="signed_out",
-        )
+        raise Refused("forbidden", say("access-you-not-signed-in"), reason="signed_out")
     return found.actor
 
 
@@ -114,12 +109,7 @@ def same_origin() -> None:
     # A proxy may pass another name on than the one that was asked for; under each of ours the pages are ours.
     ours = host == request.host or urlsplit(f"//{host}").hostname in current_app.config["PUBLIC_HOSTS"]
     if not ours or site not in ("same-origin", "none"):
-        raise Refused(
-            "forbidden",
-            say("access-this-was-sent-by-page"),
-            reason="origin",
-            remedy=say("access-open-application-itself-and-do"),
-        )
+        raise Refused("forbidden", say("access-this-was-sent-by-page"), reason="origin")
 
 
 def for_customers() -> bool:
@@ -134,25 +124,16 @@ def guard() -> None:
     view = current_app.view_functions[request.endpoint]
     rule = getattr(view, "access_rule", None)
     if rule is None:
-        raise Refused(
-            "forbidden", say("access-this-address-closed"), remedy=say("access-ask-maintainers"), reason="no_rule"
-        )
+        raise Refused("forbidden", say("access-this-address-closed"), reason="no_rule")
     if rule != "customer" and for_customers():
         raise NotFound
     if rule in ("customer", "public"):
         return
     found = signed_in()
     if found is None:
-        raise Refused(
-            "forbidden",
-            say("access-you-not-signed-in"),
-            remedy=say("access-sign-in-and-try-again"),
-            reason="signed_out",
-        )
+        raise Refused("forbidden", say("access-you-not-signed-in"), reason="signed_out")
     if rule == "owner" and found.role != "owner":
-        raise Refused(
-            "forbidden", say("access-only-owner-may-do-this"), remedy=say("access-ask-owner-shop"), reason="role"
-        )
+        raise Refused("forbidden", say("access-only-owner-may-do-this"), reason="role")
     most = getattr(view, "body_most", None)
     if most is not None:
         request.max_content_length = most

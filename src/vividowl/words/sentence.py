@@ -88,6 +88,8 @@ def sentence_from(bundle: FluentBundle, words: Words) -> str:
     name, _, attribute = words.code.partition(".")
     message = bundle.get_message(name) if bundle.has_message(name) else None
     pattern = None if message is None else message.attributes.get(attribute) if attribute else message.value
+    if pattern is None and message is not None and attribute == "remedy":
+        return ""  # nothing can be done about it
     if pattern is None:
         raise NoSuchMessage(words.code)
     text, errors = bundle.format_pattern(pattern, {n: _argument(bundle, v) for n, v in words.values})
@@ -103,7 +105,7 @@ def sources(language: str = ENGLISH) -> Mapping[str, str]:
 
 
 def _listed(bundle: FluentBundle, words: Several) -> str:
-    said = [str(_argument(bundle, i)) for i in words.items]
+    said = [text for i in words.items if (text := str(_argument(bundle, i)))]
     if words.by in ("and", "or"):
         style: Literal["standard", "or"] = "standard" if words.by == "and" else "or"
         return format_list(said, style=style, locale=_locale(bundle.locales[0]))

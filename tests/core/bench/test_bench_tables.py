@@ -171,10 +171,10 @@ def test_no_list_breaks_a_rule_by_itself():
 @pytest.mark.parametrize(
     ("step", "text"),
     [
-        (BenchStep(id="a", stage="lunch", text="Eat"), "“lunch” is no stage"),
+        (BenchStep(id="a", stage="lunch", text="Eat"), "“lunch” isn’t a choice"),
         (BenchStep(id="a", stage="open", text=" "), "says nothing"),
-        (BenchStep(id="a", stage="open", text="Look", shows="film"), "“film” cannot be shown"),
-        (BenchStep(id="a", stage="open", text="Wait", wait="coffee"), "“coffee” is no wait"),
+        (BenchStep(id="a", stage="open", text="Look", shows="film"), "“film” isn’t a choice"),
+        (BenchStep(id="a", stage="open", text="Wait", wait="coffee"), "“coffee” isn’t a choice"),
         (BenchStep(id="a", stage="open", text="Wait", wait="coat", wait_min=1.0), "allowed are 10 to 2880 min"),
     ],
 )
@@ -189,7 +189,7 @@ def test_rules_speak_of_acts_that_exist():
         assert set(rule.acts) <= set(ACTS)
         assert (set(rule.needs) | set(rule.bars)) - {PLUGS_OPEN, ALUMINIUM_SEEN} <= set(ACTS) | made
         assert all((rule.reason, rule.remedy, rule.check))
-    with refuses(CoreError, match="“dance” is no act"):
+    with refuses(CoreError, match="“dance” isn’t a choice"):
         after(("dance",), frozenset())
 
 
@@ -208,9 +208,9 @@ def test_consequences_that_the_bench_must_not_miss():
     assert sentence(sight("contact", "still_liquid").follows).startswith("It never cured; plan a sheet")
     assert sentence(sight("plate", "aluminium").follows) == "Aluminium seen: alloy barred."
     assert sight("surroundings", "aluminium").changes == {"aluminium_near": "yes"}
-    with refuses(CoreError, match="“shiny” is no state of cold plate; allowed: copper, nickel, aluminium"):
+    with refuses(CoreError, match="“shiny” isn’t a choice for .*Allowed: copper, nickel, aluminium"):
         sight("plate", "shiny")
-    with refuses(CoreError, match="“tail” is no part to look at"):
+    with refuses(CoreError, match="“tail” isn’t a choice"):
         sight("tail", "long")
 
 
@@ -235,7 +235,7 @@ def test_every_mishap_has_a_short_list():
         assert 1 <= len(found.steps) <= 5
     assert mishap("spill_alloy").no_power
     assert mishap("spill_alloy").wait == "alloy_spill"  # half an hour of patience
-    with refuses(CoreError, match="“fire” is not in the list of problems"):
+    with refuses(CoreError, match="“fire” isn’t a choice"):
         mishap("fire")
 
 
@@ -250,9 +250,9 @@ def test_what_nobody_looked_at_is_not_fine():
     assert found["wireless"] == "unchecked"
     with refuses(CoreError, match="Not looked at: temperatures are sane"):
         check_power({**FINE, "temperatures": "unchecked"}, None, Device())
-    with refuses(CoreError, match="“perhaps” is no result"):
+    with refuses(CoreError, match="“perhaps” isn’t a choice"):
         check_power({**FINE, "fans": "perhaps"}, None, Device())
-    with refuses(CoreError, match="“horn” is no check"):
+    with refuses(CoreError, match="“horn” isn’t a choice"):
         check_power({**FINE, "horn": "fine"}, None, Device())
 
 

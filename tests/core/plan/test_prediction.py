@@ -199,8 +199,8 @@ def test_a_reading_that_contradicts_what_was_seen_widens_and_does_not_break():
         ({"power": 0.0}, "Power is 0 W"),
         ({"resistance": -1.0}, "Resistance is −1 K/W"),
         ({"die_mm2": 1.0}, "4 to 4000 mm²"),
-        ({"dust": "sand"}, "“sand” is not known here; allowed: unknown, none"),
-        ({"old_interface": "jam"}, "“jam” is not known"),
+        ({"dust": "sand"}, "“sand” isn’t a choice for .*Allowed: none"),
+        ({"old_interface": "jam"}, "“jam” isn’t a choice"),
     ],
 )
 def test_what_cannot_be_is_refused(change, text):
@@ -223,7 +223,7 @@ def test_a_density_that_nobody_has_is_refused():
     assert "unit and digits" in sentence(caught.value.remedy)
     with refuses(CoreError, match="“mayonnaise” is no kind of material; allowed: paste_soft"):
         material("mayonnaise")
-    with refuses(CoreError, match="no value of a material"):
+    with refuses(CoreError, match="“taste” isn’t a choice for Value"):
         material("pad", {"taste": 1.0})
     with refuses(OutOfRange, match="The film is 30 µm, but thinnest and thickest are 40 and 50 µm"):
         material("paste_soft", {"film_low_um": 40.0})

@@ -8,7 +8,7 @@ import pytest
 from tests.said import refuses
 from uncertainties import ufloat
 
-from vividowl.core.quantities.errors import NotEnoughData, OutOfRange
+from vividowl.core.quantities.errors import CoreError, NotEnoughData, OutOfRange
 from vividowl.core.quantities.uncertainty import (
     Tolerances,
     checked_tolerances,
@@ -25,7 +25,6 @@ from vividowl.core.simulate.device import Device, simulate
 from vividowl.core.verdict.comparison import compare
 from vividowl.core.verdict.conditions import Conditions
 from vividowl.core.verdict.parts import Side
-from vividowl.words import sentence
 
 
 @pytest.mark.parametrize(("freedom", "factor"), [(1, 12.71), (2, 4.30), (4, 2.78), (10, 2.23), (50, 2.01)])
@@ -103,9 +102,9 @@ def test_one_sample_has_no_spread():
 
 def test_a_shops_own_half_widths_go_over_the_usual_ones_and_nothing_else_does():
     assert checked_tolerances({"room_k": 0.2}) == replace(Tolerances(), room_k=0.2)
-    with refuses(OutOfRange) as found:
+    with refuses(CoreError, "room_k") as found:
         checked_tolerances({"rooms": 0.2})
-    assert (found.value.field, "room_k" in sentence(found.value.remedy)) == ("rooms", True)
+    assert found.value.field == "tolerance"
     for value in (-0.1, 1e6, math.nan):
         with refuses(OutOfRange, "allowed"):
             checked_tolerances({"room_k": value})

@@ -6,8 +6,8 @@ import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from vividowl.core.quantities.errors import CoreError, require_range
-from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.quantities.errors import CoreError, require_one_of, require_range
+from vividowl.core.quantities.words import Words, say
 
 SCREW, PLUG, PAD = "screw", "plug", "pad"
 SCREW_GROUPS: Mapping[str, Words] = {
@@ -109,16 +109,9 @@ def check_place(place: Place) -> Place:
     """
     groups = {SCREW: SCREW_GROUPS, PLUG: PLUG_PARTS, PAD: PAD_PARTS}.get(place.kind)
     if groups is None:
-        raise CoreError(
-            say("fasteners-neither-screw-nor-plug", kind=place.kind),
-            field="kind",
-            remedy=say("fasteners-allowed-screw-plug"),
-        )
+        raise CoreError(say("fasteners-neither-screw-nor-plug", kind=place.kind), field="kind")
     for name, allowed in (("holds", groups), ("drive", DRIVES), ("head", HEADS)):
-        if getattr(place, name) not in allowed:
-            raise CoreError(
-                say("fasteners-not-known-here-allowed", name=getattr(place, name), allowed=listed(allowed)), field=name
-            )
+        require_one_of(name, getattr(place, name), allowed)
     require_range("x", place.x, "", (0.0, 1.0), hint=say("fasteners-place-inside-outline"))
     require_range("y", place.y, "", (0.0, 1.0), hint=say("fasteners-place-inside-outline"))
     if place.length_mm is not None:

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from vividowl.core.bench.fasteners import PLUG, PLUG_PARTS, Place
 from vividowl.core.bench.interlocks import Device
-from vividowl.core.quantities.errors import CoreError, require_range
+from vividowl.core.quantities.errors import CoreError, require_one_of, require_range
 from vividowl.core.quantities.words import Words, listed, say
 
 BOOT_MOST_S = 40.0  # [s] to a picture; common practice, no source
@@ -87,21 +87,14 @@ def check_power(results: Mapping[str, str], boot_s: float | None, device: Device
     source: common practice, no source
     """
     for name, value in results.items():
-        if name not in CHECKS:
-            raise CoreError(
-                say("first-power-no-check-first-power-on", name=name, checks=listed(CHECKS)), field="results"
-            )
-        if value not in RESULTS:
-            raise CoreError(
-                say("first-power-no-result-allowed", value=value, results=listed(RESULTS)), field=f"results.{name}"
-            )
+        require_one_of("results", name, CHECKS)
+        require_one_of(f"results.{name}", value, RESULTS)
     out = {name: results.get(name, "unchecked") for name in checks_of(device)}
     missing = [name for name in LOOKED_AT if out.get(name) == "unchecked"]
     if missing:
         raise CoreError(
             say("first-power-not-looked-at", missing=listed(say("low", words=CHECKS[m].words) for m in missing)),
             field="results",
-            remedy=say("first-power-look-at-these-three-at"),
         )
     if boot_s is not None and require_range("boot_s", boot_s, "s", (0.0, 1800.0)) > BOOT_MOST_S:
         out["boot"] = "fails"

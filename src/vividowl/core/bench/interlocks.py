@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence, Set
 from dataclasses import dataclass
 
-from vividowl.core.quantities.errors import CoreError
-from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.quantities.errors import require_one_of
+from vividowl.core.quantities.words import Words, say
 
 # Facts that are no act: a die that has nothing on it, alloy that nobody has inspected since it was laid.
 BARE, BARE_GPU, ALLOY_UNSEEN = "bare", "bare_gpu", "alloy_unseen"
@@ -277,8 +277,7 @@ def after(acts: Sequence[str], facts: Set[str]) -> frozenset[str]:
     """
     held = set(facts)
     for act in acts:
-        if act not in CANCELS:
-            raise CoreError(say("interlocks-no-act-bench-allowed", act=act, acts=listed(ACTS)), field="acts")
+        require_one_of("acts", act, CANCELS)
         held.difference_update(CANCELS[act])
         held.add(act)
         held.update(MAKES.get(act, ()))

@@ -7,8 +7,8 @@ from dataclasses import dataclass
 
 from vividowl.core.bench.fasteners import SCREW, Place
 from vividowl.core.bench.interlocks import Device
-from vividowl.core.quantities.errors import CoreError
-from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.quantities.errors import require_one_of
+from vividowl.core.quantities.words import Words, say
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -61,8 +61,7 @@ def mishap(name: str) -> Mishap:
     raises: CoreError naming what is allowed
     source: common practice, no source
     """
-    if name not in MISHAPS:
-        raise CoreError(say("mishaps-not-in-list-mishaps-allowed", name=name, mishaps=listed(MISHAPS)), field="what")
+    require_one_of("what", name, MISHAPS)
     return MISHAPS[name]
 
 

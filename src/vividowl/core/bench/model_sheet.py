@@ -14,7 +14,7 @@ from vividowl.core.bench.steps.vocabulary import BenchStep
 from vividowl.core.job.device import DeviceKind
 from vividowl.core.plan.inspection import gap_advice
 from vividowl.core.plan.spots import GapSpot
-from vividowl.core.quantities.errors import CoreError, require_range
+from vividowl.core.quantities.errors import CoreError, require_one_of, require_range
 from vividowl.core.quantities.words import listed, say
 
 FORMAT, VERSION = "vividowl-model", 1  # of the file of a model
@@ -77,40 +77,26 @@ def sheet_from(data: Mapping[str, Any]) -> ModelSheet:
     source: the definition
     """
     if data.get("format") != FORMAT or data.get("version") != VERSION:
-        raise CoreError(
-            say("model-sheet-this-no-model-sheet-version", version=VERSION),
-            field="format",
-            remedy=say("model-sheet-needs-format-and-version", format=FORMAT, version=VERSION),
-        )
+        raise CoreError(say("model-sheet-this-no-model-sheet-version", version=VERSION, format=FORMAT), field="format")
     known = {f.name for f in fields(ModelSheet)} - {"anchors"} | {"format", "version"}
     odd = [k for k in data if k not in known]
     if odd:
         raise CoreError(
-            say("model-sheet-model-sheet-knows-no", odd=str(odd[0])[:40]),
+            say("model-sheet-model-sheet-knows-no", odd=str(odd[0])[:40], names=listed(sorted(known))),
             field=str(odd[0])[:40],
-            remedy=say("stored-known", names=listed(sorted(known))),
         )
     maker, model = _text(data, "maker", 80), _text(data, "model", NAME_MOST)
     if not model:
-        raise CoreError(say("model-sheet-model-has-no-name"), field="model", remedy=say("model-sheet-give-its-name"))
+        raise CoreError(say("model-sheet-model-has-no-name"), field="model")
     kind = data.get("kind")
-    if kind not in tuple(DeviceKind):
-        raise CoreError(
-            say("model-sheet-no-kind-device", kind=str(kind)[:40]),
-            field="kind",
-            remedy=say("allowed", names=listed(DeviceKind)),
-        )
+    require_one_of("kind", str(kind), DeviceKind)
     places = tuple(map(place_from, _rows(data, "places", PLACES_MOST)))
     if len({p.id for p in places}) != len(places):
-        raise CoreError(
-            say("model-sheet-two-places-have-same-id"), field="places", remedy=say("model-sheet-give-each-its-own")
-        )
+        raise CoreError(say("model-sheet-two-places-have-same-id"), field="places")
     steps = _rows(data, "steps", STEPS_MOST)
     made = tuple(replace(step_from({k: v for k, v in s.items() if k != "after"}), own=True) for s in steps)
     if len({s.id for s in made}) != len(made):
-        raise CoreError(
-            say("model-sheet-two-steps-have-same-id"), field="steps", remedy=say("model-sheet-give-each-its-own")
-        )
+        raise CoreError(say("model-sheet-two-steps-have-same-id"), field="steps")
     anchors = tuple(str(s.get("after", ""))[:80] for s in steps)
     order = data.get("order", [])
     if not isinstance(order, (list, tuple)) or len(order) > STEPS_MOST or not all(isinstance(o, str) for o in order):

@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 
-from vividowl.core.quantities.errors import CoreError
-from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.quantities.errors import require_one_of
+from vividowl.core.quantities.words import Words, say
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -94,11 +94,6 @@ def sight(part: str, seen: str) -> Sight:
     raises: CoreError naming what is allowed
     source: common practice, no source
     """
-    if part not in SIGHTS:
-        raise CoreError(say("seen-no-part-to-look-at", part=part, sights=listed(SIGHTS)), field="part")
-    if seen not in SIGHTS[part]:
-        raise CoreError(
-            say("seen-no-state-allowed", seen=seen, part=PART_WORDS[part], states=listed(SIGHTS[part])),
-            field="seen",
-        )
+    require_one_of("part", part, SIGHTS)
+    require_one_of("seen", seen, SIGHTS[part])
     return SIGHTS[part][seen]

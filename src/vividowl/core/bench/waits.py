@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass
 
-from vividowl.core.quantities.errors import CoreError, require_range
-from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.quantities.errors import require_one_of, require_range
+from vividowl.core.quantities.words import Words, say
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -82,8 +82,7 @@ def wait_minutes(kind: str, minutes: float | None = None) -> float:
     raises: CoreError for an unknown kind, OutOfRange
     source: common practice, no source
     """
-    if kind not in WAITS:
-        raise CoreError(say("waits-no-wait-allowed", kind=kind, waits=listed(WAITS)), field="wait")
+    require_one_of("wait", kind, WAITS)
     found = WAITS[kind]
     if minutes is None:
         return found.minutes

@@ -55,11 +55,7 @@ def air_flow(power: float, exhaust_rise_k: float, air_c: float = 25.0) -> float:
     """
     for name, value, unit in (("power", power, "W"), ("exhaust_rise_k", exhaust_rise_k, "K")):
         if not value > 0:
-            raise OutOfRange(
-                say("air-must-be-above", name=name, value=value, unit=unit),
-                field=name,
-                remedy=say("air-read-exhaust-under-load-with"),
-            )
+            raise OutOfRange(say("air-must-be-above", name=name, value=value, unit=unit), field=name)
     return power / (air_density(air_c) * HEAT_CAPACITY_AIR * exhaust_rise_k)
 
 

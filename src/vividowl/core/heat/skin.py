@@ -7,9 +7,9 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from vividowl.core.heat.conduction import in_parallel, in_series
-from vividowl.core.quantities.errors import CoreError, require_range
+from vividowl.core.quantities.errors import require_one_of, require_range
 from vividowl.core.quantities.units import require_room_c
-from vividowl.core.quantities.words import listed, say
+from vividowl.core.quantities.words import say
 
 # Conductivity of covers [W/(m K)], textbook values near 25 degC; whether it feels like metal or plastic to the touch.
 COVERS: Mapping[str, tuple[float, str]] = {
@@ -257,20 +257,10 @@ def heat_into_cover(power: float, behind: float, pad: float, cover: float) -> fl
 
 
 def _cover(material: str) -> tuple[float, str]:
-    if material not in COVERS:
-        raise CoreError(
-            say("skin-no-cover-known-here-allowed", material=material, covers=listed(COVERS)),
-            field="material",
-            remedy=say("skin-choose-nearest-painted-metal-counts"),
-        )
+    require_one_of("material", material, COVERS)
     return COVERS[material]
 
 
 def _placement(placement: str) -> float:
-    if placement not in PLACEMENTS:
-        raise CoreError(
-            say("skin-no-placement-known-here-allowed", placement=placement, placements=listed(PLACEMENTS)),
-            field="placement",
-            remedy=say("skin-choose-where-used"),
-        )
+    require_one_of("placement", placement, PLACEMENTS)
     return PLACEMENTS[placement]

@@ -51,11 +51,7 @@ def thermal_resistance(rise_k: float, power: float) -> float:
     """
     require_range("rise_k", rise_k, "K", (0.0, 500.0), hint=say("temperature-rise-below-zero-means-that"))
     if not power > 0:
-        raise OutOfRange(
-            say("temperature-power-w-resistance-needs-power", power=power),
-            field="power",
-            remedy=say("temperature-log-power-channel-or-leave"),
-        )
+        raise OutOfRange(say("temperature-power-w-resistance-needs-power", power=power), field="power")
     return rise_k / require_range("power", power, "W", (0.0, 5000.0))
 
 
@@ -73,9 +69,5 @@ def sustained_capacity(limit_c: float, resistance: float, reference_room_c: floa
     require_room_c(reference_room_c, "reference_room_c")
     require_range("limit_c", limit_c, "°C", (reference_room_c + 1.0, DIE_HIGH_C))
     if not resistance > 0:
-        raise OutOfRange(
-            say("temperature-thermal-resistance-k-w-must", resistance=resistance),
-            field="resistance",
-            remedy=say("temperature-check-room-temperature-and-power"),
-        )
+        raise OutOfRange(say("temperature-thermal-resistance-k-w-must", resistance=resistance), field="resistance")
     return (limit_c - reference_room_c) / resistance

@@ -77,11 +77,7 @@ def left_in_tube(held_g: float, used_g: float) -> Left:
     require_range("held_g", held_g, "g", (0.0, 10000.0))
     require_range("used_g", used_g, "g", (1e-6, 10000.0))
     if used_g > held_g + 1e-9:
-        raise OutOfRange(
-            say("dose-dose-g-tube-holds-g", used_g=used_g, held_g=held_g),
-            field="used_g",
-            remedy=say("dose-open-another-lot-or-correct"),
-        )
+        raise OutOfRange(say("dose-dose-g-tube-holds-g", used_g=used_g, held_g=held_g), field="used_g")
     return Left(max(0.0, held_g - used_g), math.floor(held_g / used_g + 1e-9))
 
 

@@ -8,7 +8,7 @@ from dataclasses import dataclass, fields, replace
 from enum import StrEnum
 from importlib.resources import files
 
-from vividowl.core.quantities.errors import CoreError, OutOfRange
+from vividowl.core.quantities.errors import CoreError, OutOfRange, require_one_of
 from vividowl.core.quantities.words import Words, listed, say
 
 FROM_MEMORY = "from memory"
@@ -157,21 +157,15 @@ def material(kind: str, own: Mapping[str, float] | None = None) -> Material:
     """
     found = CATALOGUE.get(kind)
     if found is None:
-        raise CoreError(
-            say("kinds-no-kind-material-allowed", kind=kind, catalogue=listed(CATALOGUE)),
-            field="kind",
-            remedy=say("kinds-choose-nearest-kind-and-enter"),
-        )
+        raise CoreError(say("kinds-no-kind-material-allowed", kind=kind, catalogue=listed(CATALOGUE)), field="kind")
     for name, value in (own or {}).items():
-        if name not in BANDS:
-            raise CoreError(say("kinds-no-value-material-allowed", name=name, bands=listed(BANDS)), field=name)
+        require_one_of("value", name, BANDS)
         words, unit, low, high = BANDS[name]
         low, high = KIND_BANDS[kind].get(name, (low, high))
         if not low <= value <= high:
             raise OutOfRange(
                 say("kinds-has-to", words=words, value=value, unit=unit, found_words=found.words, low=low, high=high),
                 field=name,
-                remedy=say("kinds-check-unit-and-digits-against"),
             )
     changed = replace(found, **(own or {}))  # type: ignore[arg-type]  # names were checked above
     if not changed.film_low_um <= changed.film_um <= changed.film_high_um:
@@ -183,6 +177,5 @@ def material(kind: str, own: Mapping[str, float] | None = None) -> Material:
                 film_high_um=changed.film_high_um,
             ),
             field="film_um",
-            remedy=say("kinds-order-them-thinnest-usual-thickest"),
         )
     return changed

@@ -9,8 +9,8 @@ from datetime import date
 from enum import StrEnum
 
 from vividowl.core.materials.kinds import CATALOGUE, Material
-from vividowl.core.quantities.errors import CoreError
-from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.quantities.errors import require_one_of
+from vividowl.core.quantities.words import Words, say
 
 # Months until the next look. Common practice, no source.
 DUST_MONTHS = {"dusty": 6, "pets": 6, "smoke": 6, "normal": 12, "unknown": 12}
@@ -100,11 +100,7 @@ def next_service(
     formula: the earliest of dust, each interface, what the own services lasted, and drift
     source: common practice, no source
     """
-    if surroundings not in DUST_MONTHS:
-        raise CoreError(
-            say("life-not-known-here-allowed", surroundings=surroundings, dust_months=listed(DUST_MONTHS)),
-            field="surroundings",
-        )
+    require_one_of("surroundings", surroundings, DUST_MONTHS)
     choices = [(DUST_MONTHS[surroundings], say("life-dust", surroundings=surroundings))]
     choices += [(interface_months(m, school, cold_plate), say("life-due-for-look", words=m.words)) for m in interfaces]
     choices += [

@@ -132,7 +132,6 @@ def _refuse_oversize(pieces: Sequence[Piece], sheets: Sequence[Sheet], blocks: S
                 length_mm=largest.length_mm,
             ),
             field="pieces",
-            remedy=say("nesting-take-larger-sheet-or-put"),
         )
 
 

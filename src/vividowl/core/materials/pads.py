@@ -47,9 +47,7 @@ def choose_pad(
     require_range("tolerance_mm", tolerance_mm, "mm", (0.0, 10.0))
     if tolerance_mm >= gap_mm:
         raise OutOfRange(
-            say("pads-tolerance-mm-as-large-as", tolerance_mm=tolerance_mm, gap_mm=gap_mm),
-            field="tolerance_mm",
-            remedy=say("pads-measure-gap-again-below-its"),
+            say("pads-tolerance-mm-as-large-as", tolerance_mm=tolerance_mm, gap_mm=gap_mm), field="tolerance_mm"
         )
     require_range("min_compression", min_compression, "", (0.0, 0.9), hint=say("pads-give-share-for"))
     if not min_compression < max_compression <= 0.9:
@@ -60,15 +58,10 @@ def choose_pad(
                 min_compression=min_compression,
             ),
             field="max_compression",
-            remedy=say("pads-data-sheet-pad-names-both"),
         )
     widest = STACK_MOST * PAD_THICKNESSES_MM[-1] * (1.0 - min_compression)
     if gap_mm - tolerance_mm > widest:
-        raise OutOfRange(
-            say("pads-gap-mm-wider-than-any", gap_mm=gap_mm, widest=widest),
-            field="gap_mm",
-            remedy=say("pads-use-copper-shim-or-putty"),
-        )
+        raise OutOfRange(say("pads-gap-mm-wider-than-any", gap_mm=gap_mm, widest=widest), field="gap_mm")
 
     def choice(stack: tuple[float, ...]) -> PadChoice:
         t = sum(stack)

@@ -91,11 +91,7 @@ def plating_time(
         return PlatingTime(target_um / rate, rate)
     if method is PlatingMethod.ELECTROLYTIC:
         if current_density_a_dm2 is None:
-            raise OutOfRange(
-                say("plating-electrolytic-plating-needs-current-density"),
-                field="current_density_a_dm2",
-                remedy=say("plating-current-over-wetted-area-in"),
-            )
+            raise OutOfRange(say("plating-electrolytic-plating-needs-current-density"), field="current_density_a_dm2")
         rate = faraday_rate_um_h(current_density_a_dm2)
     else:
         if temperature_c is not None and not ELECTROLESS_LOW_C <= temperature_c <= ELECTROLESS_HIGH_C:
@@ -107,7 +103,6 @@ def plating_time(
                     electroless_high_c=ELECTROLESS_HIGH_C,
                 ),
                 field="temperature_c",
-                remedy=say("plating-bring-bath-to-c-or"),
             )
         rate = ELECTROLESS_UM_H
     return PlatingTime(target_um / rate, rate)

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from vividowl.core.heat.conduction import in_series, layer_resistance
 from vividowl.core.materials.pads import Gap
-from vividowl.core.quantities.errors import CoreError, OutOfRange, require_range
+from vividowl.core.quantities.errors import OutOfRange, require_one_of, require_range
 from vividowl.core.quantities.words import Words, listed, say
 
 COPPER_CONDUCTIVITY = 390.0  # [W/(m K)] near 25 degC, textbook
@@ -141,8 +141,7 @@ def shim_height(shim_mm: float, gap: Gap, bond: str = "glue") -> ShimHeight:
 
 
 def _bond(bond: str) -> tuple[float, float]:
-    if bond not in BONDS:
-        raise CoreError(say("shim-does-not-hold-shim-allowed", bond=bond, bonds=listed(BONDS)), field="bond")
+    require_one_of("bond", bond, BONDS)
     return BONDS[bond]
 
 
@@ -234,11 +233,7 @@ def shim_fit(
         (shim_length_mm, package_length_mm, die_length_mm, offset_y_mm, "offset_y_mm"),
     ):
         if abs(offset) + die / 2.0 > package / 2.0 + 1e-9:
-            raise OutOfRange(
-                say("shim-die-mm-mm-off-middle", die=die, offset=offset, package=package),
-                field=name,
-                remedy=say("shim-measure-from-package-s-edges"),
-            )
+            raise OutOfRange(say("shim-die-mm-mm-off-middle", die=die, offset=offset, package=package), field=name)
         over = max(over, shim - package)
         # Over the die's middle, as far as the package allows.
         room = max(0.0, (package - shim) / 2.0)

@@ -28,7 +28,7 @@ from vividowl.core.plan.spots import (
     Inspection,
     named,
 )
-from vividowl.core.quantities.errors import CoreError, OutOfRange, require_range
+from vividowl.core.quantities.errors import CoreError, OutOfRange, require_one_of, require_range
 from vividowl.core.quantities.words import Words, listed, say
 
 
@@ -41,10 +41,7 @@ def check_inspection(found: Inspection) -> Inspection:
     source: common practice, no source
     """
     for name, allowed in CHOICES.items():
-        if getattr(found, name) not in allowed:
-            raise CoreError(
-                say("inspection-not-known-here-allowed", name=getattr(found, name), allowed=listed(allowed)), field=name
-            )
+        require_one_of(name, getattr(found, name), allowed)
     for name in ("cpu_die_mm", "gpu_die_mm"):
         for side, value in zip(("width", "length"), getattr(found, name) or (), strict=False):
             named(
@@ -57,9 +54,15 @@ def check_inspection(found: Inspection) -> Inspection:
     for i, spot in enumerate(found.gaps):
         if spot.target not in GAP_TARGETS or spot.how not in GAP_WAYS:
             raise CoreError(
-                say("inspection-gap-lies-on-read-by", i=i + 1, target=spot.target, how=spot.how),
+                say(
+                    "inspection-gap-lies-on-read-by",
+                    i=i + 1,
+                    target=spot.target,
+                    how=spot.how,
+                    targets=listed(GAP_TARGETS),
+                    ways=listed(GAP_WAYS),
+                ),
                 field=f"gaps.{i}.target",
-                remedy=say("inspection-allowed-gaps", targets=listed(GAP_TARGETS), ways=listed(GAP_WAYS)),
             )
         for name in ("width_mm", "length_mm"):
             named(f"gaps.{i}.{name}", getattr(spot, name), low=1.0, high=200.0, hint=say("inspection-measure-part"))
@@ -210,11 +213,7 @@ def bath_of(found: Inspection) -> Bath | None:
     if not found.plating:
         return None
     b = found.bath or BathSpot(method=PlatingMethod.ELECTROLESS, area_cm2=PLATE_CM2)
-    if b.method not in tuple(PlatingMethod):
-        raise CoreError(
-            say("inspection-no-way-plating-allowed", method=b.method, platingmethod=listed(PlatingMethod)),
-            field="bath.method",
-        )
+    require_one_of("bath.method", b.method, PlatingMethod)
     method = PlatingMethod(b.method)
     require_range("bath.area_cm2", b.area_cm2, "cm²", (0.5, 500.0), hint=say("inspection-both-sides-what-bath-wets"))
     named("bath.temperature_c", b.temperature_c, low=20.0, high=98.0, hint=say("inspection-as-maker-bath-says"))

@@ -87,9 +87,8 @@ def make_options(situation: Situation) -> tuple[Option, ...]:
     for name, found in s.die_materials.items():
         if found.kind not in DIE_KINDS:
             raise CoreError(
-                say("options-which-does-not-go-on", name=name, words=found.words),
+                say("options-which-does-not-go-on", name=name, words=found.words, names=listed(DIE_KINDS)),
                 field="die_materials",
-                remedy=say("allowed", names=listed(DIE_KINDS)),
             )
     cap = None if s.cap_w is None else require_range("cap_w", s.cap_w, "W", (1.0, 2000.0))
     out = [

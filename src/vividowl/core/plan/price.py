@@ -6,8 +6,8 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from decimal import ROUND_HALF_UP, Decimal
 
-from vividowl.core.quantities.errors import CoreError, require_range
-from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.quantities.errors import require_one_of, require_range
+from vividowl.core.quantities.words import Words, say
 
 
 @dataclass(frozen=True)
@@ -58,12 +58,10 @@ def tasks_of(names: Sequence[str], own_hands_min: Mapping[str, float] | None = N
     """
     own = own_hands_min or {}
     for name, value in own.items():
-        if name not in TASKS:
-            raise CoreError(say("price-no-task-allowed-2", name=name, tasks=listed(TASKS)), field=name)
+        require_one_of(name, name, TASKS)
         require_range(name, value, "min", (0.0, 600.0), hint=say("price-minutes-hands-without-waiting"))
-    unknown = [n for n in names if n not in TASKS]
-    if unknown:
-        raise CoreError(say("price-no-task-allowed", unknown=unknown[0], tasks=listed(TASKS)), field="tasks")
+    for name in names:
+        require_one_of("tasks", name, TASKS)
     return sum(own.get(n, TASKS[n].hands_min) for n in names), sum(TASKS[n].wait_min for n in names)
 
 

@@ -9,8 +9,8 @@ from dataclasses import dataclass
 import numpy as np
 
 from vividowl.core.materials.kinds import Material
-from vividowl.core.quantities.errors import CoreError, require_range
-from vividowl.core.quantities.words import listed, say
+from vividowl.core.quantities.errors import require_one_of, require_range
+from vividowl.core.quantities.words import say
 from vividowl.core.response.reference import class_reference
 from vividowl.core.response.terms import Response
 from vividowl.core.trace.trace import Series
@@ -241,10 +241,7 @@ def _check(known: Known) -> None:
     if known.die_mm2 is not None:
         require_range("die_mm2", known.die_mm2, "mm²", (4.0, 4000.0), hint=say("unknowns-width-times-length-die"))
     for name, value, table in (("old_interface", known.old_interface, OLD_FILM), ("dust", known.dust, DUST)):
-        if value not in (*table, "unknown"):
-            raise CoreError(
-                say("unknowns-not-known-here-allowed-unknown", value=value, table=listed(table)), field=name
-            )
+        require_one_of(name, value, (*table, "unknown"))
 
 
 def _dust(known: Known, behind: Series, rng: np.random.Generator) -> tuple[Series, Series]:

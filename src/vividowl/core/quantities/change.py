@@ -40,11 +40,7 @@ def relative_change(before: float, after: float, unit: str = "") -> Change:
     source: definition
     """
     if unit.strip().lower() in TEMPERATURE_SCALE_UNITS:
-        raise CoreError(
-            say("change-percentage-degrees-has-no-meaning"),
-            field="unit",
-            remedy=say("change-compare-rise-over-room-in"),
-        )
+        raise CoreError(say("change-percentage-degrees-has-no-meaning"), field="unit")
     if before == 0:
         raise OutOfRange(say("change-value-before-share-nothing-not"), field="before")
     return Change(after - before, 100.0 * (after - before) / before)

@@ -3,20 +3,22 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Iterable
 from functools import partial
 
-from vividowl.core.quantities.words import Words, say
+from vividowl.core.quantities.words import Words, listed, remedy_of, say
 
 
 class CoreError(ValueError):
-    """A rule of the core refused its input: ``message`` says why, ``field`` names the argument, ``remedy`` what to do.
+    """A rule of the core refused its input: ``message`` says why, ``field`` names the argument, ``remedy`` what to do,
+    where it is not the message's own.
     As a text it is a code with its values; sentences are made at the edge."""
 
-    def __init__(self, message: Words, *, field: str = "", remedy: Words = "") -> None:
+    def __init__(self, message: Words, *, field: str = "", remedy: Words | None = None) -> None:
         super().__init__(message)
         self.message = message
         self.field = field
-        self.remedy = remedy
+        self.remedy = remedy_of(message) if remedy is None else remedy
 
     def __reduce__(self) -> tuple[object, ...]:
         """Exceptions with named arguments do not travel between processes by themselves."""
@@ -48,3 +50,11 @@ def require_range(name: str, value: float, unit: Words, allowed: tuple[float, fl
     else:
         message = say("errors-outside", name=name, value=finite, unit=unit, low=low, high=high)
     raise OutOfRange(message, field=name, remedy=hint or say("errors-check-value-and-its-unit"))
+
+
+def require_one_of(name: str, value: str, allowed: Iterable[str]) -> str:
+    """Return ``value`` or raise :class:`CoreError` saying what came and what may be chosen."""
+    choices = tuple(allowed)
+    if value not in choices:
+        raise CoreError(say("errors-one-of", name=name, value=value, allowed=listed(choices)), field=name)
+    return value

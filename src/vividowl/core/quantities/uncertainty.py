@@ -9,8 +9,8 @@ from dataclasses import dataclass, replace
 import numpy as np
 from numpy.typing import NDArray
 
-from vividowl.core.quantities.errors import NotEnoughData, OutOfRange, require_range
-from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.quantities.errors import NotEnoughData, OutOfRange, require_one_of, require_range
+from vividowl.core.quantities.words import Words, say
 
 COVERAGE_FACTOR = 2.0  # k for about 95 % (JCGM 100, 6.3.3)
 BLOCKS_MOST = 2048  # of a series whose scatter is judged; more cost time and tell nothing more
@@ -60,19 +60,10 @@ def checked_tolerances(values: Mapping[str, float]) -> Tolerances:
     source: common practice, no source
     """
     for name, value in values.items():
-        if name not in TOLERANCE_LIMITS:
-            raise OutOfRange(
-                say("uncertainty-no-tolerance", name=name),
-                field=name,
-                remedy=say("allowed", names=listed(TOLERANCE_LIMITS)),
-            )
+        require_one_of("tolerance", name, TOLERANCE_LIMITS)
         words, unit, most = TOLERANCE_LIMITS[name]
         if not 0.0 <= value <= most:
-            raise OutOfRange(
-                say("uncertainty-allowed-to", words=words, value=value, unit=unit, most=most),
-                field=name,
-                remedy=say("uncertainty-give-half-width-within-which"),
-            )
+            raise OutOfRange(say("uncertainty-allowed-to", words=words, value=value, unit=unit, most=most), field=name)
     return replace(Tolerances(), **values)
 
 

@@ -61,6 +61,16 @@ def say(code: str, /, **values: Value) -> Message:
     return Message(code, tuple(values.items()))
 
 
+def remedy_of(words: Words) -> Words:
+    """What to do about it: an attribute of the same message, so that a refusal and its remedy are one thing.
+
+    words: of a refusal
+    returns: its remedy; nothing where the words are no message, an empty sentence where the message has none
+    source: decision 53
+    """
+    return Message(f"{words.code}.remedy", words.values) if isinstance(words, Message) else ""
+
+
 def listed(items: Iterable[Value], by: str = "comma") -> Several:
     """Words one after another.
 

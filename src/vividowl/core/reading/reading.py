@@ -159,9 +159,13 @@ def read_trace(
     found = {role: statistics(values[inside]) for role, values in trace.channels.items()}
     if found[trace.die_role] is None:
         raise NotEnoughData(
-            say("reading-no-die-where-figures", from_s=clock_words(window.from_s), to_s=clock_words(window.to_s)),
+            say(
+                "reading-no-die-where-figures",
+                from_s=clock_words(window.from_s),
+                to_s=clock_words(window.to_s),
+                chosen=chosen is not None,
+            ),
             field="window" if chosen is not None else "log",
-            remedy=say("reading-choose-where-it-was-logged", chosen=chosen is not None),
         )
     power = trace.power
     felt = felt_power(trace, steady, inside)

@@ -60,11 +60,7 @@ def fit_approach(time_s: Series, y: Series, *, from_zero: bool = False) -> Appro
     keep = np.isfinite(time_s) & np.isfinite(y)
     t, v = thin_out(np.asarray(time_s[keep], dtype=np.float64), np.asarray(y[keep], dtype=np.float64))
     if len(t) < 6 or float(t[-1] - t[0]) <= 0:
-        raise NotEnoughData(
-            say("approach-points-too-few-to-tell", t=len(t)),
-            field="log",
-            remedy=say("approach-log-for-longer"),
-        )
+        raise NotEnoughData(say("approach-points-too-few-to-tell", t=len(t)), field="log")
 
     length, step = float(t[-1]), float(np.median(np.diff(t)))
     low, high = max(step / 10.0, 1e-6), 30.0 * length

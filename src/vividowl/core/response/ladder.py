@@ -77,7 +77,6 @@ def build_ladder(
             raise CoreError(
                 say("ladder-heatsink-probe-reads-c-but", heatsink_c=heatsink_c, room_c=room_c, die_c=die_c),
                 field="heatsink_c",
-                remedy=say("ladder-check-where-probe-sat-and"),
             )
         if exhaust_c is not None and room_c <= exhaust_c <= heatsink_c:
             low = (

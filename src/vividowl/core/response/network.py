@@ -112,28 +112,16 @@ def fit_response(trace: Trace, load: LoadPhase) -> Response:
     if power is None:
         raise NotEnoughData(say("network-no-power-was-logged-so"), field="channels")
     if not load.seen:
-        raise NotEnoughData(
-            say("network-log-shows-no-load-step"),
-            field="log",
-            remedy=say("network-start-log-before-load"),
-        )
+        raise NotEnoughData(say("network-log-shows-no-load-step"), field="log")
     step = trace.interval_s
     if step > INTERVAL_MOST_S:
-        raise NotEnoughData(
-            say("network-one-sample-every-s-too", step=step),
-            field="log",
-            remedy=say("network-log-every-second-or-so"),
-        )
+        raise NotEnoughData(say("network-one-sample-every-s-too", step=step), field="log")
     begin = max(float(trace.time_s[0]), load.onset_s - LEAD_MOST_S)
     end = min(float(trace.time_s[-1]), load.end_s + TAIL_S)
     length = load.end_s - load.onset_s
     idle = (trace.time_s >= begin) & (trace.time_s < load.onset_s - 0.5 * step) & np.isfinite(power)
     if length < 30.0 or not idle.any():
-        raise NotEnoughData(
-            say("network-s-load-too-few-to", length=length),
-            field="log",
-            remedy=say("network-run-load-for-minutes-or"),
-        )
+        raise NotEnoughData(say("network-s-load-too-few-to", length=length), field="log")
     base_power = float(np.median(power[idle]))
     blocks = _blocks(trace, load, power=power - base_power, begin=begin, end=end)
     weight = np.sqrt(np.minimum(blocks.samples, BLOCK_WEIGHT_MOST))

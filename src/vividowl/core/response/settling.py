@@ -151,9 +151,7 @@ def choose_window(window: SettledWindow, trace: Trace, from_s: float, to_s: floa
     first, last = float(trace.time_s[0]), float(trace.time_s[-1])
     if not (math.isfinite(from_s) and math.isfinite(to_s) and first <= from_s <= to_s - 10.0 and to_s <= last):
         raise OutOfRange(
-            say("settling-window-to-s-not-inside", from_s=from_s, to_s=to_s, first=first, last=last),
-            field="window",
-            remedy=say("settling-drag-over-steady-part-load"),
+            say("settling-window-to-s-not-inside", from_s=from_s, to_s=to_s, first=first, last=last), field="window"
         )
     return replace(window, from_s=from_s, to_s=to_s, chosen=True)
 

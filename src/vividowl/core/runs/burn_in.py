@@ -64,17 +64,11 @@ def burn_in(x: Sequence[float], values: Sequence[float], standard: Sequence[floa
     """
     for at, (one, other) in enumerate(pairwise(x)):
         if other < one:
-            raise OutOfRange(
-                say("burn-in-count-falls", number=at + 2, one=one, other=other),
-                field="x",
-                remedy=say("burn-in-count-since-fitting"),
-            )
+            raise OutOfRange(say("burn-in-count-falls", number=at + 2, one=one, other=other), field="x")
     if len(values) < RUNS_LEAST:
-        raise NotEnoughData(
-            say("burn-in-too-few", runs=len(values), least=RUNS_LEAST), field="values", remedy=say("burn-in-run-more")
-        )
+        raise NotEnoughData(say("burn-in-too-few", runs=len(values), least=RUNS_LEAST), field="values")
     if len(set(x)) < 2:
-        raise NotEnoughData(say("burn-in-one-count"), field="x", remedy=say("burn-in-run-more"))
+        raise NotEnoughData(say("burn-in-one-count"), field="x")
     fit = _Fit(np.asarray(x, dtype=float), np.asarray(values, dtype=float), np.asarray(standard, dtype=float))
     if fit.method is Method.NONE:
         return BurnIn(

@@ -90,11 +90,7 @@ def design_of(
         )
     for name, found in zip(factors, levels, strict=True):
         if len(found) < 2:
-            raise NotEnoughData(
-                say("design-one-level", name=name, level=found[0] if found else ""),
-                field="factors",
-                remedy=say("design-vary-it", name=name),
-            )
+            raise NotEnoughData(say("design-one-level", name=name, level=found[0] if found else ""), field="factors")
     count = int(np.prod([len(found) for found in levels]))
     if count > CELLS_MOST:
         raise OutOfRange(say("design-too-many-cells", count=count, most=CELLS_MOST), field="factors")
@@ -165,9 +161,7 @@ def proposed_runs(design: Design, plan: Plan) -> Proposed:
     source: factorial and half-fraction designs, textbook statistics (Box, Hunter and Hunter)
     """
     if plan is Plan.HALF and (len(design.factors) < 3 or any(len(found) != 2 for found in design.levels)):
-        raise OutOfRange(
-            say("design-no-half", names=listed(design.factors)), field="plan", remedy=say("design-take-full")
-        )
+        raise OutOfRange(say("design-no-half", names=listed(design.factors)), field="plan")
     low = design.low
 
     def changed(cell: tuple[str, ...]) -> int:

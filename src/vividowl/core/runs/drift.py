@@ -62,13 +62,9 @@ def drift(
     """
     for at, (one, other) in enumerate(pairwise(months)):
         if other < one:
-            raise OutOfRange(
-                say("drift-months-go-back", number=at + 2, one=one, other=other),
-                field="months",
-                remedy=say("drift-put-in-order"),
-            )
+            raise OutOfRange(say("drift-months-go-back", number=at + 2, one=one, other=other), field="months")
     if len(set(months)) < 2:
-        raise NotEnoughData(say("drift-one-month"), field="months", remedy=say("drift-another-visit"))
+        raise NotEnoughData(say("drift-one-month"), field="months")
     line = fit_line(months, values, standard)
     wider = _wider(line, months, values)
     bent = _bent(line, months, values, standard)

@@ -101,7 +101,7 @@ def factor_effects(
     source: factorial designs, textbook statistics (Box, Hunter and Hunter); checked against statsmodels
     """
     if len(values) < 2:
-        raise NotEnoughData(say("factors-one-run"), field="values", remedy=say("factors-run-more"))
+        raise NotEnoughData(say("factors-one-run"), field="values")
     if len(cells) != len(values) or (standard and len(standard) != len(values)):
         raise OutOfRange(say("line-lengths-differ"), field="values")
     design = design_of(factors, cells, order)

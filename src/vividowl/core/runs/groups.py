@@ -48,11 +48,7 @@ class Group:
         if not all(math.isfinite(v) for v in self.values):
             raise OutOfRange(say("groups-no-number", name=self.name), field="values")
         if not all(math.isfinite(u) and u > 0 for u in self.standard):
-            raise OutOfRange(
-                say("groups-uncertainty-not-above", name=self.name),
-                field="standard",
-                remedy=say("groups-give-standard-uncertainty"),
-            )
+            raise OutOfRange(say("groups-uncertainty-not-above", name=self.name), field="standard")
 
     @property
     def mean(self) -> float:
@@ -93,7 +89,7 @@ def one_way(groups: Sequence[Group]) -> OneWay:
     source: one-way analysis of variance; checked on NIST StRD SiRstv, AtmWtAg and SmLs
     """
     if not groups:
-        raise NotEnoughData(say("groups-none"), field="groups", remedy=say("groups-give-two"))
+        raise NotEnoughData(say("groups-none"), field="groups")
     runs = sum(len(g.values) for g in groups)
     # About the first mean, so that a large common value takes no digits away.
     about = groups[0].mean
@@ -238,7 +234,7 @@ def simultaneous_factor(count: int, freedom: float) -> float:
     source: Tukey's studentized range; Games and Howell for unequal variances
     """
     if count < 2:
-        raise NotEnoughData(say("groups-one-only"), field="count", remedy=say("groups-give-two"))
+        raise NotEnoughData(say("groups-one-only"), field="count")
     if count == 2:
         return coverage_factor(freedom)
     # Rounded down, which is to the safe side, so that many pairs ask for few values of a slow function.

@@ -70,7 +70,7 @@ def fit_line(x: Sequence[float], y: Sequence[float], standard: Sequence[float] =
     if len(x) != len(y) or (standard and len(standard) != len(y)):
         raise OutOfRange(say("line-lengths-differ"), field="y")
     if len(set(x)) < 2:
-        raise NotEnoughData(say("line-one-place"), field="x", remedy=say("line-give-another"))
+        raise NotEnoughData(say("line-one-place"), field="x")
     stated = bool(standard)
     line, misfit, weight, sxx = _fitted(x, y, [1.0 / u**2 for u in standard] if stated else [1.0] * len(x))
     freedom = len(x) - 2

@@ -61,7 +61,7 @@ def common_value(groups: Sequence[Sequence[Point]]) -> float:
     """
     spans = [(min(p.x for p in g), max(p.x for p in g)) for g in groups if len({p.x for p in g}) > 1]
     if len(spans) < 2:
-        raise NotEnoughData(say("matched-one-setting"), field="value", remedy=say("matched-run-another-fan-setting"))
+        raise NotEnoughData(say("matched-one-setting"), field="value")
     ends = sorted({end for span in spans for end in span})
 
     def within(stretch: tuple[float, float]) -> int:
@@ -69,5 +69,5 @@ def common_value(groups: Sequence[Sequence[Point]]) -> float:
 
     best = max(pairwise(ends), key=lambda stretch: (within(stretch), stretch[1] - stretch[0]))
     if within(best) < 2:
-        raise NotEnoughData(say("matched-do-not-meet"), field="value", remedy=say("matched-run-between"))
+        raise NotEnoughData(say("matched-do-not-meet"), field="value")
     return 0.5 * (best[0] + best[1])

@@ -53,7 +53,7 @@ def rank(groups: Sequence[Group], *, higher_is_better: bool = False) -> Ranking:
     source: Tukey and Kramer for pooled, Games and Howell for unequal variances; Welch-Satterthwaite, JCGM 100:2008 G.4
     """
     if len(groups) < 2:
-        raise NotEnoughData(say("groups-one-only"), field="groups", remedy=say("groups-give-two"))
+        raise NotEnoughData(say("groups-one-only"), field="groups")
     if len(groups) > GROUPS_MOST:
         raise OutOfRange(say("rank-too-many", groups=len(groups), most=GROUPS_MOST), field="groups")
     if len({g.name for g in groups}) < len(groups):

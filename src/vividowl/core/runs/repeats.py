@@ -95,8 +95,6 @@ def repeats_needed(sd: float, want: float, k: float = COVERAGE_FACTOR, power: fl
     # A hair less, so that a whole number is not lost to rounding.
     runs = max(1, math.ceil(2.0 * (reach * sd / want) ** 2 * (1.0 - 1e-12)))
     if runs > RUNS_MOST:
-        raise OutOfRange(
-            say("repeats-too-many", runs=runs, most=RUNS_MOST), field="want", remedy=say("repeats-ask-for-less")
-        )
+        raise OutOfRange(say("repeats-too-many", runs=runs, most=RUNS_MOST), field="want")
     left = sd * math.sqrt(2.0 / runs)
     return Repeats(runs, k * left, NormalDist().cdf(want / left - k))

@@ -69,9 +69,7 @@ def energy_sum(levels_db: Sequence[float]) -> float:
     source: ISO 1996-1
     """
     if not levels_db:
-        raise NotEnoughData(
-            say("levels-no-noise-reading-to-combine"), field="levels_db", remedy=say("levels-take-reading")
-        )
+        raise NotEnoughData(say("levels-no-noise-reading-to-combine"), field="levels_db")
     return 10.0 * math.log10(sum(10.0 ** (require_level_db(level) / 10.0) for level in levels_db))
 
 
@@ -102,7 +100,6 @@ def background_correction(level_db: float, background_db: float) -> CorrectedLev
         raise CoreError(
             say("levels-background-db-louder-than-reading", background_db=background_db, level_db=level_db),
             field="background_db",
-            remedy=say("levels-read-background-again-with-device"),
         )
     if margin >= MARGIN_NO_CORRECTION_DB:
         return CorrectedLevel(level_db, 0.0, False)

@@ -75,9 +75,7 @@ def read_sound(
     n = min((len(c) for c in channels), default=0)
     if n < SHORTEST_S * rate_hz:
         raise NotEnoughData(
-            say("recording-recording-s-long-at-least", rate_hz=n / rate_hz, shortest_s=SHORTEST_S),
-            field="recording",
-            remedy=say("recording-record-ten-seconds-or-more"),
+            say("recording-recording-s-long-at-least", rate_hz=n / rate_hz, shortest_s=SHORTEST_S), field="recording"
         )
     samples, faults = _one_channel(channels)
     calm = calm_stretches(samples, rate_hz) if steady else Calm(samples, 0.0, (), True)
@@ -240,9 +238,5 @@ def full_scale_level(reference: SoundReading, reference_db: float) -> float:
     """
     require_range("reference_db", reference_db, "dB", (0.0, 140.0), hint=say("levels-type-weighted-level-from-meter"))
     if reference.laeq_db is None:
-        raise NotEnoughData(
-            say("recording-reference-recording-silent"),
-            field="reference",
-            remedy=say("recording-record-reference-again"),
-        )
+        raise NotEnoughData(say("recording-reference-recording-silent"), field="reference")
     return reference_db - reference.laeq_db

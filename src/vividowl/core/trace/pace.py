@@ -54,9 +54,7 @@ def frames_of(frame_times: Series) -> Frames:
     times = frame_times[np.isfinite(frame_times)]
     times = times[(times >= FRAME_SHORTEST_S) & (times <= FRAME_LONGEST_S)]
     if len(times) < 2:
-        raise NotEnoughData(
-            say("pace-no-frame-times", n=len(times)), field="log", remedy=say("pace-export-a-line-a-frame")
-        )
+        raise NotEnoughData(say("pace-no-frame-times", n=len(times)), field="log")
     seconds = float(times.sum())
     slow: float | None = None
     if len(times) >= FRAMES_LEAST:

@@ -34,9 +34,7 @@ class Trace:
     def __post_init__(self) -> None:
         if len(self.time_s) < SAMPLES_LEAST:
             raise NotEnoughData(
-                say("trace-log-has-samples-at-least", time_s=len(self.time_s), samples_least=SAMPLES_LEAST),
-                field="log",
-                remedy=say("trace-log-for-whole-load-one"),
+                say("trace-log-has-samples-at-least", time_s=len(self.time_s), samples_least=SAMPLES_LEAST), field="log"
             )
 
     def has(self, role: Role) -> bool:
@@ -69,9 +67,7 @@ class Trace:
         for role in DIE_ROLES:
             if self.has(role):
                 return role
-        raise NotEnoughData(
-            say("trace-log-has-no-die-temperature"), field="channels", remedy=say("trace-name-column-that-holds-one")
-        )
+        raise NotEnoughData(say("trace-log-has-no-die-temperature"), field="channels")
 
     @property
     def power(self) -> Series | None:

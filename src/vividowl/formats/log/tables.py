@@ -72,15 +72,10 @@ def _workbook(path: Path, name: str) -> tuple[bytes, list[Words]]:
         with zipfile.ZipFile(path) as archive:
             parts = archive.infolist()
         if not any(p.filename.startswith("xl/") for p in parts):
-            raise FormatError(
-                say("tables-archive-and-no-workbook", name=name),
-                remedy=say("tables-unpack-and-drop-log-itself"),
-                reason="binary",
-            )
+            raise FormatError(say("tables-archive-and-no-workbook", name=name), reason="binary")
         if sum(p.file_size for p in parts) > UNPACKED_MOST:
             raise FormatError(
                 say("tables-unpacks-to-more-than-mb", name=name, unpacked_most=UNPACKED_MOST // 2**20),
-                remedy=say("log-text-export-log-as-csv"),
                 reason="too_large",
             )
         _refuse_wide_sheets(path, name)
@@ -92,7 +87,7 @@ def _workbook(path: Path, name: str) -> tuple[bytes, list[Words]]:
         ) from error
     filled = [(s, rows) for s, rows in sheets if len(rows) > 1]
     if not filled:
-        raise FormatError(say("tables-has-no-sheet-with-table", name=name), remedy=say("log-text-export-log-as-csv"))
+        raise FormatError(say("tables-has-no-sheet-with-table", name=name))
     sheet, rows = max(filled, key=lambda pair: len(pair[1]) * len(pair[1][0]))
     # Midnight comes as a bare date among moments.
     for column in {c for row in rows for c, v in enumerate(row) if isinstance(v, datetime)}:
@@ -111,7 +106,7 @@ def _refuse_wide_sheets(path: Path, name: str) -> None:
             if not part.filename.startswith("xl/worksheets/"):
                 continue
             if part.filename.endswith(".bin"):
-                raise FormatError(say("tables-binary-workbook", name=name), remedy=say("tables-save-as-xlsx-or-export"))
+                raise FormatError(say("tables-binary-workbook", name=name))
             rows, columns, taken = [0, 0], [0, 0], b""
             with archive.open(part) as sheet:
                 seen = 0
@@ -152,9 +147,7 @@ def _parquet(path: Path, name: str) -> tuple[bytes, list[Words]]:
             raise _too_many_columns(name, len(schema))
         frame = pl.read_parquet(path)
     except (pl.exceptions.PolarsError, OSError) as error:
-        raise FormatError(
-            say("tables-cannot-be-opened-as-parquet", name=name), remedy=say("tables-export-log-again")
-        ) from error
+        raise FormatError(say("tables-cannot-be-opened-as-parquet", name=name)) from error
     flat = [c for c, kind in frame.schema.items() if not kind.is_nested() and kind != pl.Binary]
     notices: list[Words] = (
         [say("tables-columns-that-hold-lists-were", flat=", ".join(sorted(set(frame.columns) - set(flat)))[:120])]
@@ -162,7 +155,7 @@ def _parquet(path: Path, name: str) -> tuple[bytes, list[Words]]:
         else []
     )
     if not flat:
-        raise FormatError(say("tables-has-no-plain-columns", name=name), remedy=say("log-text-export-log-as-csv"))
+        raise FormatError(say("tables-has-no-plain-columns", name=name))
     frame = frame.select(
         pl.col(c).cast(pl.Datetime("ms"))
         if isinstance(frame.schema[c], pl.Datetime)
@@ -201,9 +194,7 @@ def _json(path: Path, name: str) -> tuple[bytes, list[Words]]:
         try:
             records = [r for r in json.loads(text) if isinstance(r, dict)]
         except (ValueError, RecursionError) as error:
-            raise FormatError(
-                say("tables-no-complete-json", name=name, error=str(error)), remedy=say("tables-export-log-again")
-            ) from error
+            raise FormatError(say("tables-no-complete-json", name=name, error=str(error))) from error
     else:
         first_bad = 0
         for number, line in enumerate(text.splitlines(), 1):
@@ -219,22 +210,16 @@ def _json(path: Path, name: str) -> tuple[bytes, list[Words]]:
                 bad, first_bad = bad + 1, first_bad or number
         if bad > 2 + BAD_LINES_SHARE * len(records):
             raise FormatError(
-                say("tables-line-no-json-object-and", name=name, first_bad=first_bad, bad=bad),
-                remedy=say("tables-write-one-json-object-line-2"),
-                line=first_bad,
+                say("tables-line-no-json-object-and", name=name, first_bad=first_bad, bad=bad), line=first_bad
             )
     if not records:
-        raise FormatError(
-            say("tables-holds-no-json-objects", name=name), remedy=say("tables-write-one-json-object-line")
-        )
+        raise FormatError(say("tables-holds-no-json-objects", name=name))
     rows, header = [], dict[str, None]()
     for record in records[:ROWS_MOST]:
         try:
             row = _flat(record)
         except RecursionError as error:
-            raise FormatError(
-                say("tables-nested-too-deeply", name=name), remedy=say("tables-write-one-flat-json-object")
-            ) from error
+            raise FormatError(say("tables-nested-too-deeply", name=name)) from error
         header.update(dict.fromkeys(row))
         if len(header) > COLUMNS_MOST:
             raise _too_many_columns(name, len(header))

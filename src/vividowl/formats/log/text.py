@@ -62,11 +62,7 @@ def decode(data: Buffer, name: str) -> tuple[Buffer, Words, list[Words]]:
         if head[start::2].count(0) > 0.4 * len(head) / 2:
             return data[:].decode(encoding, errors="replace").encode(), encoding, []
     if head.count(0) or sum(b < 9 or 13 < b < 32 for b in head) > 0.02 * len(head):
-        raise FormatError(
-            say("log-text-not-text-file", name=name),
-            remedy=say("log-text-export-log-as-csv-text"),
-            reason="binary",
-        )
+        raise FormatError(say("log-text-not-text-file", name=name), reason="binary")
     if b"\r" in head and data.find(b"\n") < 0:
         # Lines that end as they did on very old systems.
         return decode(bytes(data[:]).replace(b"\r", b"\n"), name)
@@ -113,7 +109,6 @@ def sniff(text: Buffer, encoding: Words, name: str) -> Layout:
                     sniffed_bytes=SNIFFED_BYTES // 1024,
                     columns_most=COLUMNS_MOST,
                 ),
-                remedy=say("log-text-log-fewer-sensors-temperatures-power"),
                 line=1,
                 reason="too_large",
             )
@@ -128,28 +123,19 @@ def sniff(text: Buffer, encoding: Words, name: str) -> Layout:
     rows = [fields(line, best) for line in head]
     sizes = Counter(len(r) for r in rows if len(r) > 1)
     if not sizes:
-        raise FormatError(
-            say("log-text-no-columns-separated-by-comma", name=name),
-            remedy=say("log-text-export-log-as-csv"),
-            line=1,
-        )
+        raise FormatError(say("log-text-no-columns-separated-by-comma", name=name), line=1)
     modal = sizes.most_common(1)[0][0]
     # A header may lack the name of a last, empty column; one that names them all goes first.
     named = [i for i, r in enumerate(rows) if len(r) >= max(2, modal - 1) and _is_header(r)]
     header = next((i for i in named if len(rows[i]) >= modal), named[0] if named else None)
     if header is None:
-        raise FormatError(
-            say("log-text-line-begins-with-numbers-there", name=name),
-            remedy=say("log-text-export-log-with-its-header"),
-            line=1,
-        )
+        raise FormatError(say("log-text-line-begins-with-numbers-there", name=name), line=1)
     headers = [h.strip() for h in rows[header]]
     while headers and not headers[-1]:
         headers.pop()
     if len(headers) > COLUMNS_MOST:
         raise FormatError(
             say("log-text-has-columns-at-most-read", name=name, headers=len(headers), columns_most=COLUMNS_MOST),
-            remedy=say("log-text-log-fewer-sensors-temperatures-power"),
             line=header + 1,
         )
     units = rows[header + 1] if header + 1 < len(rows) else []

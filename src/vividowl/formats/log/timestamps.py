@@ -137,7 +137,6 @@ def _by_clock(text: pl.Series, header: str, first_line: int) -> NDArray[np.float
     if found.struct.field("2").is_null().sum() > 0.05 * len(text) + 1:
         raise FormatError(
             say("timestamps-line-column-not-time-that", first_line=first_line, header=header, text=text[0]),
-            remedy=say("timestamps-export-with-seconds-with-date"),
             line=first_line,
         )
     parts = [found.struct.field(str(k)) for k in range(1, 6)]
@@ -173,7 +172,7 @@ def _mend(seconds: NDArray[np.float64], first_line: int) -> Stamps:
     n = len(seconds)
     bad = ~(np.abs(seconds) < STAMP_MOST_S)
     if bad.all():
-        raise FormatError(say("timestamps-no-time-in-log-can"), remedy=say("timestamps-export-log-with-time-column"))
+        raise FormatError(say("timestamps-no-time-in-log-can"))
     index = np.arange(n)
     if bad.any():
         notices.append(
@@ -185,11 +184,7 @@ def _mend(seconds: NDArray[np.float64], first_line: int) -> Stamps:
     steps = np.diff(seconds)
     forward = steps[steps > 0]
     if not len(forward):
-        raise FormatError(
-            say("timestamps-clock-log-stands-still-all", n=n),
-            remedy=say("timestamps-export-with-seconds-or-with"),
-            line=first_line,
-        )
+        raise FormatError(say("timestamps-clock-log-stands-still-all", n=n), line=first_line)
     usual = float(np.median(forward))
     back = steps < 0
     if back.any():
@@ -210,7 +205,6 @@ def _mend(seconds: NDArray[np.float64], first_line: int) -> Stamps:
     if jumps.sum() > JUMPS_MOST:
         raise FormatError(
             say("timestamps-clock-log-jumps-ahead-by", sum=int(jumps.sum())),
-            remedy=say("timestamps-log-with-clock-set-or"),
             line=first_line + int(np.flatnonzero(jumps)[0]) + 1,
         )
     if jumps.any():
@@ -229,8 +223,7 @@ def _mend(seconds: NDArray[np.float64], first_line: int) -> Stamps:
                 "timestamps-log-runs-over-days-up",
                 day_s=(seconds[-1] - seconds[0]) / DAY_S,
                 longest_s_day_s=LONGEST_S / DAY_S,
-            ),
-            remedy=say("timestamps-cut-to-run-and-check"),
+            )
         )
     same = steps == 0
     if same.any():

@@ -48,9 +48,7 @@ def read_past_table(path: Path, name: str, sheet: str = "") -> PastTable:
     size = path.stat().st_size
     if size > BYTES_MOST:
         raise FormatError(
-            say("past-table-too-large", name=name, size_mb=size / 2**20, most_mb=BYTES_MOST / 2**20),
-            remedy=say("past-table-split"),
-            reason="too_large",
+            say("past-table-too-large", name=name, size_mb=size / 2**20, most_mb=BYTES_MOST / 2**20), reason="too_large"
         )
     with path.open("rb") as file:
         packed = file.read(4) == b"PK\x03\x04"
@@ -69,10 +67,10 @@ def _table(
     if len(numbered) > ROWS_MOST + TOP:
         raise _too_long(name, len(numbered))
     if not numbered:
-        raise FormatError(say("past-table-empty", name=name), remedy=say("past-table-save-as"))
+        raise FormatError(say("past-table-empty", name=name))
     wide = max(len(row) for _, row in numbered)
     if wide == 1:
-        raise FormatError(say("past-table-one-column", name=name), remedy=say("past-table-save-as"))
+        raise FormatError(say("past-table-one-column", name=name))
     if wide > COLUMNS_MOST:
         raise _too_wide(name, wide)
     filled = [(line, (*row, *[None] * (wide - len(row)))) for line, row in numbered]
@@ -88,7 +86,7 @@ def _table(
         notices.append(say("past-table-headings-again", line=same[0], times=len(same)))
     body = [(line, row) for line, row in body if row != headings]
     if not body:
-        raise FormatError(say("past-table-only-headings", name=name), remedy=say("past-table-save-as"))
+        raise FormatError(say("past-table-only-headings", name=name))
     return PastTable(
         headings=tuple(str(cell or "").strip()[:80] for cell in headings),
         rows=tuple(row for _, row in body),
@@ -142,9 +140,7 @@ def _text(data: bytes, name: str) -> tuple[list[tuple[Cell, ...]], list[Words]]:
             if len(rows) > ROWS_MOST + 20 * TOP:
                 raise _too_long(name, lines.count("\n"))
     except csv.Error as error:
-        raise FormatError(
-            say("past-table-no-csv", name=name, line=len(rows) + 1), remedy=say("past-table-save-as")
-        ) from error
+        raise FormatError(say("past-table-no-csv", name=name, line=len(rows) + 1)) from error
     return rows, notices
 
 
@@ -171,7 +167,7 @@ def _workbook(path: Path, name: str, wanted: str) -> tuple[list[tuple[Cell, ...]
         book = python_calamine.CalamineWorkbook.from_path(str(path))
         names = tuple(book.sheet_names)
         if not names:
-            raise FormatError(say("past-table-empty", name=name), remedy=say("past-table-save-as"))
+            raise FormatError(say("past-table-empty", name=name))
         sheets = {one: book.get_sheet_by_name(one) for one in names}
         sheet = wanted if wanted in sheets else max(sheets, key=lambda one: sheets[one].height * sheets[one].width)
         read = sheets[sheet]
@@ -207,9 +203,7 @@ def _look_through(path: Path, name: str) -> int:
     with zipfile.ZipFile(path) as archive:
         parts = archive.infolist()
         if not any(part.filename.startswith("xl/") for part in parts):
-            raise FormatError(
-                say("past-table-no-workbook", name=name), remedy=say("past-table-save-as"), reason="binary"
-            )
+            raise FormatError(say("past-table-no-workbook", name=name), reason="binary")
         if sum(part.file_size for part in parts) > UNPACKED_MOST:
             raise _too_long(name, ROWS_MOST + 1)
         for part in parts:

@@ -58,23 +58,18 @@ def read_shelf(data: bytes) -> list[ShelfLine]:
     try:
         text = data.decode("utf-8-sig")
     except UnicodeDecodeError as error:
-        raise FormatError(say("shelf-csv-file-not-utf-text"), remedy=say("shelf-csv-save-as-csv-utf")) from error
+        raise FormatError(say("shelf-csv-file-not-utf-text")) from error
     head = text.partition("\n")[0]
     try:
         reader = csv.reader(io.StringIO(text, newline=""), delimiter=";" if head.count(";") > head.count(",") else ",")
         rows = list(reader)
     except csv.Error as error:
-        raise FormatError(
-            say("shelf-csv-file-no-csv", error=str(error)), remedy=say("shelf-csv-export-shelf-to-see-what")
-        ) from error
+        raise FormatError(say("shelf-csv-file-no-csv", error=str(error))) from error
     rows = [row for row in rows if any(cell.strip() for cell in row)]
     if not rows:
-        raise FormatError(say("shelf-csv-file-empty"), remedy=say("shelf-csv-export-shelf-to-see-what"))
+        raise FormatError(say("shelf-csv-file-empty"))
     if len(rows) > LINES_MOST + 1:
-        raise FormatError(
-            say("shelf-csv-file-has-lines-up-to", rows=len(rows) - 1, lines_most=LINES_MOST),
-            remedy=say("shelf-csv-split"),
-        )
+        raise FormatError(say("shelf-csv-file-has-lines-up-to", rows=len(rows) - 1, lines_most=LINES_MOST))
     headers = [cell.strip().lower() for cell in rows[0]]
     unknown = [h for h in headers if h not in HEADERS]
     missing = [h for h in NEEDED if h not in headers]
@@ -84,19 +79,15 @@ def read_shelf(data: bytes) -> list[ShelfLine]:
             if unknown
             else say("shelf-csv-lacks-column", missing=missing[0])
         )
-        raise FormatError(say("shelf-csv-line", what=what), remedy=say("shelf-csv-columns", headers=listed(HEADERS)))
+        raise FormatError(say("shelf-csv-line", what=what, headers=listed(HEADERS)))
     out = []
     for number, row in enumerate(rows[1:], start=2):
         if len(row) != len(headers):
-            raise FormatError(
-                say("shelf-csv-line-has-cells-header", number=number, row=len(row), headers=len(headers)),
-                remedy=say("shelf-csv-text-with-comma-in-stands"),
-            )
+            raise FormatError(say("shelf-csv-line-has-cells-header", number=number, row=len(row), headers=len(headers)))
         for name, cell in zip(headers, row, strict=True):
             if len(cell) > CELL_MOST or _CONTROL.search(cell):
                 raise FormatError(
-                    say("shelf-csv-line-cell-longer-than-characters", number=number, name=name, cell_most=CELL_MOST),
-                    remedy=say("shelf-csv-correct-cell"),
+                    say("shelf-csv-line-cell-longer-than-characters", number=number, name=name, cell_most=CELL_MOST)
                 )
         cells = {name: as_it_was(cell.strip()) for name, cell in zip(headers, row, strict=True)}
         out.append(ShelfLine(**{name: cells.get(name, "") for name in HEADERS}))
@@ -113,10 +104,7 @@ def number_of(line: int, name: str, text: str) -> float | None:
             raise ValueError
         return value
     except ValueError as error:
-        raise FormatError(
-            say("shelf-csv-line-no-number", line=line, name=name, text=text),
-            remedy=say("shelf-csv-decimal-point-no-unit"),
-        ) from error
+        raise FormatError(say("shelf-csv-line-no-number", line=line, name=name, text=text)) from error
 
 
 def date_of(line: int, name: str, text: str) -> date | None:
@@ -126,6 +114,4 @@ def date_of(line: int, name: str, text: str) -> date | None:
     try:
         return date.fromisoformat(text)
     except ValueError as error:
-        raise FormatError(
-            say("shelf-csv-line-no-date", line=line, name=name, text=text), remedy=say("shelf-csv-write-as")
-        ) from error
+        raise FormatError(say("shelf-csv-line-no-date", line=line, name=name, text=text)) from error

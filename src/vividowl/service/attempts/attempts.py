@@ -233,7 +233,7 @@ def save_attempt(
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         if not 1 <= number <= job.attempt:
-            raise Refused("missing", say("attempts-no-such", number=number), remedy=say("runs-reload-page"))
+            raise Refused("missing", say("attempts-no-such", number=number))
         there = scope.one(Attempt, Attempt.job_id == job.id, Attempt.number == number)
         check_version(there.version if there else 0, version, say("attempts-attempt", number=number))
         row = there or attempt_row(scope, job, number)

@@ -73,12 +73,7 @@ def bring_back(scope: Scope, job: Job, effect: Mapping[str, Any]) -> None:
 def require_closed(job: Job) -> None:
     """Refuse another attempt while this one is open."""
     if not job.fit_done:
-        raise Refused(
-            "conflict",
-            say("decide-attempt-not-closed", number=job.attempt),
-            remedy=say("decide-close-before-next-attempt"),
-            reason="open",
-        )
+        raise Refused("conflict", say("decide-attempt-not-closed", number=job.attempt), reason="open")
 
 
 def something_done(job: Job) -> Refused:

@@ -31,15 +31,11 @@ def receive_photo(
         kept = scope.one(Photo, Photo.id == photo_id)
         if kept is not None:
             if kept.job_id != job.id:
-                raise Refused("conflict", say("photos-this-id-belongs-to-photo"), remedy=say("photos-give-new-id"))
+                raise Refused("conflict", say("photos-this-id-belongs-to-photo"))
             return kept
         count = scope.session.scalar(select(func.count()).select_from(Photo).where(Photo.job_id == job.id)) or 0
         if count >= PHOTOS_MOST:
-            raise Refused(
-                "conflict",
-                say("photos-job-has-photos-already", photos_most=PHOTOS_MOST),
-                remedy=say("photos-take-off-what-not-needed"),
-            )
+            raise Refused("conflict", say("photos-job-has-photos-already", photos_most=PHOTOS_MOST))
     workshop.require_space()
     data = stream.read(PHOTO_MOST + 1)
     scaled = scale(data)
@@ -94,9 +90,4 @@ def require_photo(scope: Scope, photo_id: str) -> None:
     except ValueError:
         found = None
     if found is None:
-        raise BenchRefused(
-            say("photos-this-photo-has-not-arrived"),
-            reason="missing",
-            field="photo",
-            remedy=say("photos-send-photo-first"),
-        )
+        raise BenchRefused(say("photos-this-photo-has-not-arrived"), reason="missing", field="photo")

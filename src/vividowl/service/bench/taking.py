@@ -93,12 +93,7 @@ def take_events(
         with workshop.scope(actor) as scope:
             job = scope.get(Job, job_id, lock=True, alone=True)
             if job.handed_over_at is not None:
-                raise Refused(
-                    "conflict",
-                    say("work-job-was-handed-over-and", number=job.number),
-                    remedy=say("work-stays-on-this-tablet-take"),
-                    reason="handed_over",
-                )
+                raise Refused("conflict", say("work-job-was-handed-over-and", number=job.number), reason="handed_over")
             taking = _Taking(workshop, scope, actor, job=job, device=device, now=now, ahead=timedelta(seconds=ahead))
             taking.look_up([event.id for event in sent])
             taken = tuple(taking.take(event) for event in sent)
@@ -206,11 +201,7 @@ class _Taking:
             if self._of_earlier(made_at):
                 raise BenchRefused(say("attempts-of-earlier", number=self.log.state.attempt), reason="earlier_attempt")
             if self.job.battery_swollen and (kind is None or When.WHILE_STOPPED not in kind.also):
-                raise BenchRefused(
-                    say("work-job-stopped-battery-swollen"),
-                    reason="stopped",
-                    remedy=say("work-isolate-battery-when-replaced-clear"),
-                )
+                raise BenchRefused(say("work-job-stopped-battery-swollen"), reason="stopped")
             if command.kind in ("photo", "outline", "found") and command.data.get("photo"):
                 require_photo(self.scope, str(command.data["photo"]))
             before = self.log

@@ -37,19 +37,9 @@ def begin(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, with_model: bo
         require_settled(view)
         key = plan_key(scope, job)
         if key == LEFT_ALONE:
-            raise Refused(
-                "conflict",
-                say("work-was-decided-to-leave-device"),
-                reason="left_alone",
-                remedy=say("work-take-another-option-in-plan"),
-            )
+            raise Refused("conflict", say("work-was-decided-to-leave-device"), reason="left_alone")
         if not key and view.glance_before["measured"]:
-            raise Refused(
-                "conflict",
-                say("work-nothing-decided-yet"),
-                reason="undecided",
-                remedy=say("work-take-option-in-plan-cleaning"),
-            )
+            raise Refused("conflict", say("work-nothing-decided-yet"), reason="undecided")
         row = model_for(scope, job) if with_model else None
         sheet = sheet_of(row) if row is not None else None
         work, fanless = work_of(workshop, scope, job), is_fanless(job)

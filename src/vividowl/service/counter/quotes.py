@@ -125,7 +125,7 @@ def offered(workshop: Workshop, quote_id: uuid.UUID) -> Offered:
 
 def _offered(quote: Quote | None, session: Any) -> Offered:  # noqa: ANN401 - a session
     if quote is None:
-        raise Refused("missing", say("links-unknown"), remedy=say("links-ask-shop"), reason="unknown")
+        raise Refused("missing", say("links-unknown"), reason="unknown")
     scope = Scope(session, quote.shop_id)
     return Offered(quote, scope.get(Job, quote.job_id), scope.shop())
 

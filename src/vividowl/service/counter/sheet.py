@@ -150,17 +150,13 @@ def sign(
         sheet = sheet_of(scope, job, lock=True)
         check_version(sheet.version, version, say("counter-sheet"))
         if getattr(sheet, what) is not None:
-            raise Refused(
-                "conflict", say("counter-signed-already"), reason="signed", remedy=say("counter-signed-stays")
-            )
+            raise Refused("conflict", say("counter-signed-already"), reason="signed")
         if what == PICK_UP and job.handed_over_at is None:
-            raise Refused(
-                "conflict", say("counter-not-handed-over"), reason="not_yet", remedy=say("links-hand-over-first")
-            )
+            raise Refused("conflict", say("counter-not-handed-over"), reason="not_yet")
         view = view_of(scope, job)
         now = list(view.consent_words if what == CONSENT else view.pick_up_words)
         if list(words) != now:
-            raise Refused("conflict", say("counter-words-changed"), reason="stale", remedy=say("counter-read-again"))
+            raise Refused("conflict", say("counter-words-changed"), reason="stale")
         signed = {
             "words": now,
             "language": job.language,
@@ -185,9 +181,7 @@ def add_condition(
             raise NotFound("photo")
         view = view_of(scope, job)
         if len(view.conditions) >= PHOTOS_MOST:
-            raise Refused(
-                "conflict", say("counter-enough-photos", most=PHOTOS_MOST), remedy=say("counter-take-one-off")
-            )
+            raise Refused("conflict", say("counter-enough-photos", most=PHOTOS_MOST))
         if scope.one(ConditionPhoto, ConditionPhoto.job_id == job.id, ConditionPhoto.photo_id == photo_id) is None:
             scope.add(ConditionPhoto(job_id=job.id, photo_id=photo_id, place=ConditionPlace(place)))
         return view_of(scope, job)

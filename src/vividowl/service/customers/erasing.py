@@ -51,17 +51,10 @@ def _refuse(view: CustomerView, name: str) -> None:
         raise Refused(
             "conflict",
             say("customers-jobs-are-open", count=len(view.open_jobs), numbers=listed(view.open_jobs, "and")),
-            remedy=say("customers-hand-over-first"),
             reason="open",
         )
     if name.strip() != view.customer.name:
-        raise Refused(
-            "invalid",
-            say("customers-name-differs", name=view.customer.name),
-            field="name",
-            remedy=say("customers-type-the-name"),
-            reason="name",
-        )
+        raise Refused("invalid", say("customers-name-differs", name=view.customer.name), field="name", reason="name")
 
 
 def _forget(scope: Scope, view: CustomerView) -> list[str]:

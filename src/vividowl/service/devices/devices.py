@@ -100,16 +100,11 @@ def _may_be_one(scope: Scope) -> list[MayBeOne]:
 def merge(workshop: Workshop, actor: Actor, device_id: uuid.UUID, other_id: uuid.UUID) -> History:
     """Put two devices together: all visits of the other become visits of this one."""
     if device_id == other_id:
-        raise Refused("invalid", say("devices-with-itself"), field="other", remedy=say("devices-choose-other"))
+        raise Refused("invalid", say("devices-with-itself"), field="other")
     with workshop.scope(actor) as scope:
         device, other = (scope.get(Device, i, lock=True) for i in (device_id, other_id))
         if device.serial and other.serial and device.serial.casefold() != other.serial.casefold():
-            raise Refused(
-                "conflict",
-                say("devices-two-serials", one=device.serial, other=other.serial),
-                field="other",
-                remedy=say("devices-correct-serial"),
-            )
+            raise Refused("conflict", say("devices-two-serials", one=device.serial, other=other.serial), field="other")
         _move(
             scope,
             actor,
@@ -129,9 +124,9 @@ def split(workshop: Workshop, actor: Actor, device_id: uuid.UUID, job_id: uuid.U
     with workshop.scope(actor) as scope:
         device, job = scope.get(Device, device_id, lock=True), scope.get(Job, job_id)
         if job.device_id != device.id:
-            raise Refused("missing", say("devices-no-such-visit"), remedy=say("runs-reload-page"))
+            raise Refused("missing", say("devices-no-such-visit"))
         if len(scope.session.scalars(jobs_of(scope, device.id)).unique().all()) < 2:
-            raise Refused("conflict", say("devices-only-visit"), remedy=say("devices-nothing-to-split"))
+            raise Refused("conflict", say("devices-only-visit"))
         same = {name: getattr(device, name) for name in DEVICE_FIELDS if name not in ("serial", "tag")}
         fresh = scope.add(Device(customer_id=job.customer_id, serial="", tag="", **same))
         _move(scope, actor, source=device, target=fresh, jobs=[job])
@@ -143,7 +138,7 @@ def take_back(workshop: Workshop, actor: Actor, change_id: uuid.UUID) -> History
     with workshop.scope(actor) as scope:
         change = scope.get(DeviceChange, change_id, lock=True)
         if change.undone_at is not None:
-            raise Refused("conflict", say("devices-taken-back-already"), remedy=say("runs-reload-page"))
+            raise Refused("conflict", say("devices-taken-back-already"))
         for job in scope.session.scalars(jobs_of(scope, change.to_device_id)).unique():
             if str(job.id) in change.moved:
                 job.device_id = change.from_device_id

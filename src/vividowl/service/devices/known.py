@@ -44,10 +44,7 @@ def device_for(scope: Scope, job: Job, fields: Mapping[str, Any]) -> Device:
     for role, limit_c in fields["sensor_limits"].items():
         if role not in USUAL_LIMITS_C:
             raise Refused(
-                "invalid",
-                say("devices-no-limit-of", role=role),
-                field="sensor_limits",
-                remedy=say("allowed", names=listed(USUAL_LIMITS_C)),
+                "invalid", say("devices-no-limit-of", role=role, names=listed(USUAL_LIMITS_C)), field="sensor_limits"
             )
         require_range(role, limit_c, "°C", (30, 150))
     chosen: uuid.UUID | None = fields["device_id"]
@@ -60,7 +57,6 @@ def device_for(scope: Scope, job: Job, fields: Mapping[str, Any]) -> Device:
             "conflict",
             say("devices-serial-known", serial=serial, maker=twin.maker, model=twin.model),
             field="serial",
-            remedy=say("devices-same-or-another"),
             reason="serial_known",
         )
     device = device or Device(shop_id=scope.shop_id)

@@ -68,24 +68,12 @@ def save_fit(
                 "conflict",
                 say("fit-bench-list-has-open-items", bench=job.bench["open"]),
                 field="done",
-                remedy=say("fit-settle-them-in-close-list"),
                 reason="bench_open",
             )
         if not done and job.bench.get("closed"):
-            raise Refused(
-                "conflict",
-                say("fit-bench-list-closed"),
-                field="done",
-                reason="bench_closed",
-                remedy=say("fit-take-closing-back-in-close"),
-            )
+            raise Refused("conflict", say("fit-bench-list-closed"), field="done", reason="bench_closed")
         if done and not cleaned and not items_of(scope, job.id):
-            raise Refused(
-                "invalid",
-                say("fit-nothing-noted-as-cleaned-or"),
-                field="cleaned",
-                remedy=say("fit-tick-what-was-cleaned-or"),
-            )
+            raise Refused("invalid", say("fit-nothing-noted-as-cleaned-or"), field="cleaned")
         job.cleaned, job.fit_note, job.fit_done = cleaned, fit_note, done
         if done:
             fitted(scope, job, items_of(scope, job.id))
@@ -98,9 +86,7 @@ def add_item(workshop: Workshop, actor: Actor, job_id: uuid.UUID, fields: Mappin
     if fields["amount"] is not None:
         require_range("amount", fields["amount"], fields["amount_unit"], (1e-6, 1e5))
         if not fields["amount_unit"]:
-            raise Refused(
-                "invalid", say("fit-amount-has-no-unit"), field="amount_unit", remedy=say("fit-choose-g-ml-mm-or")
-            )
+            raise Refused("invalid", say("fit-amount-has-no-unit"), field="amount_unit")
     with workshop.scope(actor) as scope:
         job = open_job(scope, job_id)
         note_item(scope, actor, job, fields)
@@ -130,18 +116,12 @@ def _book(scope: Scope, actor: Actor, job: Job, *, item: FitItem, sign: float) -
     product = lot.product
     wanted = "pieces" if product.unit in ("piece", "sheet") else product.unit
     if item.amount is None or item.amount_unit != wanted:
-        raise Refused(
-            "invalid",
-            say("fit-counted-in", name=product.name, wanted=wanted),
-            field="amount",
-            remedy=say("fit-give-amount-in-or-note", wanted=wanted),
-        )
+        raise Refused("invalid", say("fit-counted-in", name=product.name, wanted=wanted), field="amount")
     if product.kind != item.kind:
         raise Refused(
             "invalid",
             say("fit-not-what-was-chosen", name=product.name, words=CATALOGUE[product.kind].words),
             field="kind",
-            remedy=say("fit-choose-lot-that-was-used"),
         )
     item.product, item.lot = product.name, lot.code
     words = say("fit-used-on-job", number=job.number) if sign < 0 else say("fit-taken-back-from-job", number=job.number)
@@ -156,7 +136,7 @@ def set_item_removed(
         job = open_job(scope, job_id)
         item = scope.get(FitItem, item_id)
         if item.job_id != job.id:
-            raise Refused("missing", say("fit-there-no-such-item-on"), remedy=say("fit-reload-page"))
+            raise Refused("missing", say("fit-there-no-such-item-on"))
         if removed == (item.removed_at is not None):
             return items_of(scope, job.id)
         set_item(scope, actor, job, item=item, removed_at=server_now() if removed else None)
@@ -167,7 +147,7 @@ def set_item(scope: Scope, actor: Actor, job: Job, *, item: FitItem, removed_at:
     """Take an item off the list or bring it back; the shelf follows."""
     cut = next((c for c in cuts_of(scope, job.id) if str(item.id) in {p["item_id"] for p in c.pieces}), None)
     if cut is not None:
-        raise Refused("conflict", say("fit-these-pieces-belong-to-cut"), remedy=say("fit-take-cut-back-instead"))
+        raise Refused("conflict", say("fit-these-pieces-belong-to-cut"))
     _book(scope, actor, job, item=item, sign=1.0 if removed_at is not None else -1.0)
     item.removed_at = removed_at
     scope.session.flush()

@@ -52,20 +52,13 @@ def hand_over(
         plan = plan_row(scope, job.id)
         left_alone = plan is not None and plan.chosen is not None and plan.chosen["key"] == LEFT_ALONE
         if handed_over and not left_alone and compare_job(workshop, scope, job) is None:
-            raise Refused(
-                "conflict",
-                say("handover-there-no-after-log-so"),
-                field="handed_over",
-                remedy=say("handover-take-after-reading-first"),
-                reason="not_yet",
-            )
+            raise Refused("conflict", say("handover-there-no-after-log-so"), field="handed_over", reason="not_yet")
         after = scope.run(job.id, "after")
         if handed_over and job.handed_over_at is None and after is not None and has_failed(after.glance):
             raise Refused(
                 "conflict",
                 say("handover-service-failed", failure=after.glance["failure"]),
                 field="handed_over",
-                remedy=say("handover-find-out-why"),
                 reason="failed",
             )
         told = tuple(given.get(name, getattr(job, name)) for name in SETTLED)

@@ -249,12 +249,7 @@ def update_intake(
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)
         if job.handed_over_at is not None:
-            raise Refused(
-                "conflict",
-                say("intake-job-was-handed-over-and", number=job.number),
-                remedy=say("intake-take-hand-over-back-to"),
-                reason="handed_over",
-            )
+            raise Refused("conflict", say("intake-job-was-handed-over-and", number=job.number), reason="handed_over")
         check_version(job.version, version, say("intake-intake"))
         was = _noted(job)
         _write_intake(scope, job, {**was, **fields})
@@ -286,22 +281,15 @@ def acknowledge(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, rule: st
         tripped = [*gates_of(job), *chosen_gates(job, plan_row(scope, job.id))]
         gate = next((g for g in tripped if g.rule == rule), None)
         if gate is None:
-            raise Refused("missing", say("intake-gate-not-open-on-this", rule=rule), remedy=say("intake-reload-job"))
+            raise Refused("missing", say("intake-gate-not-open-on-this", rule=rule))
         if gate.severity is not Severity.ACKNOWLEDGE:
             raise Refused("conflict", say("intake-this-not-to-be-accepted", reason=gate.reason), remedy=gate.remedy)
         if len(words.strip()) < 4:
-            raise Refused(
-                "invalid",
-                say("intake-acknowledgement-says-nothing"),
-                field="words",
-                remedy=say("intake-write-what-was-agreed-owner"),
-            )
+            raise Refused("invalid", say("intake-acknowledgement-says-nothing"), field="words")
         try:
             scope.add(Acknowledgement(job_id=job.id, rule=rule, words=words.strip(), member_id=actor.member_id))
         except IntegrityError as error:
-            raise Refused(
-                "conflict", say("intake-this-gate-acknowledged-already"), remedy=say("intake-reload-job")
-            ) from error
+            raise Refused("conflict", say("intake-this-gate-acknowledged-already")) from error
         return view_of(scope, job)
 
 
@@ -315,9 +303,8 @@ def require_settled(view: JobView, *, field: str = "") -> None:
         where = say(f"stage-{waiting.stage}")
         raise Refused(
             "conflict",
-            say("intake-not-settled-in", where=where, reason=waiting.reason),
+            say("intake-not-settled-in", where=where, reason=waiting.reason, remedy=waiting.remedy),
             field=field,
             reason="gate_open",
-            remedy=say("intake-then-acknowledge-in", remedy=waiting.remedy, where=where),
             stage=waiting.stage,
         )

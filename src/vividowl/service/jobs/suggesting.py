@@ -27,10 +27,7 @@ def suggestions(workshop: Workshop, actor: Actor, field: str, within: str) -> li
     """Texts used before in a field; models are narrowed to the maker typed."""
     if field not in SUGGEST:
         raise Refused(
-            "invalid",
-            say("intake-there-no-suggestions-for", field=field),
-            field="field",
-            remedy=say("allowed", names=listed(SUGGEST)),
+            "invalid", say("intake-there-no-suggestions-for", field=field, names=listed(SUGGEST)), field="field"
         )
     where = [Device.maker == within] if field == "model" and within else []
     with workshop.scope(actor) as scope:

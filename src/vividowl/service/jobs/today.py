@@ -100,7 +100,7 @@ def quiet(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, wait_id: str, 
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)
         if all(wait["id"] != wait_id for wait in job.bench.get("waits", ())):
-            raise Refused("missing", say("today-no-such-wait"), remedy=say("intake-reload-job"), reason="unknown")
+            raise Refused("missing", say("today-no-such-wait"), reason="unknown")
         row = scope.one(QuietWait, QuietWait.job_id == job.id, QuietWait.wait_id == wait_id)
         row = row or scope.add(QuietWait(job_id=job.id, wait_id=wait_id))
         row.until = server_now() + timedelta(minutes=minutes) if minutes is not None else None

@@ -47,12 +47,9 @@ class RecordingReading:
 
 def _check(path: Path, most: int) -> None:
     if not path.is_file():
-        raise FormatError(say("files-there-no-such-file", path=str(path)), remedy=say("files-check-path"))
+        raise FormatError(say("files-there-no-such-file", path=str(path)))
     if path.stat().st_size > most:
-        raise FormatError(
-            say("files-larger-than-mb", name=path.name, most=most // 2**20),
-            remedy=say("files-log-fewer-sensors-or-cut"),
-        )
+        raise FormatError(say("files-larger-than-mb", name=path.name, most=most // 2**20))
 
 
 def read_file(
@@ -79,11 +76,7 @@ def conditions_from(given: Mapping[str, str], room_c: float | None, found: FileR
     """Conditions from keys; an unknown key is refused."""
     unknown = sorted(set(given) - set(CONDITION_KEYS))
     if unknown:
-        raise Refused(
-            "invalid",
-            say("files-no-condition", unknown=unknown[0]),
-            remedy=say("allowed", names=listed(CONDITION_KEYS)),
-        )
+        raise Refused("invalid", say("files-no-condition", unknown=unknown[0], names=listed(CONDITION_KEYS)))
     words = {key: given.get(key) for key in CONDITION_KEYS}
     return Conditions(
         **words,  # type: ignore[arg-type]
@@ -116,11 +109,7 @@ def read_recording(
 ) -> RecordingReading:
     """Read a recording, calibrated by a reference recording of a known level when both are given."""
     if (reference is None) != (reference_db is None):
-        raise Refused(
-            "invalid",
-            say("files-calibration-needs-both-reference-recording"),
-            remedy=say("files-give-reference-and-reference-db"),
-        )
+        raise Refused("invalid", say("files-calibration-needs-both-reference-recording"))
     full_scale = None
     if reference is not None and reference_db is not None:
         _check(reference, SOUND_BYTES_MOST)

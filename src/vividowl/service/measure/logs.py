@@ -114,13 +114,12 @@ def _make_room(scope: Scope, run: Run, repeat: bool) -> None:
             old.removed_at = server_now()
         run.window_from_s = run.window_to_s = None
     elif not there:
-        raise Refused("conflict", say("logs-there-no-log-yet-that"), field="log", remedy=say("logs-drop-as-log-run"))
+        raise Refused("conflict", say("logs-there-no-log-yet-that"), field="log")
     elif len(there) > REPEATS_MOST:
         raise Refused(
             "conflict",
             say("logs-this-run-has-repeats-at", there=len(there) - 1, repeats_most=REPEATS_MOST),
             field="log",
-            remedy=say("logs-take-one-off-first"),
         )
     scope.session.flush()
 
@@ -139,11 +138,7 @@ def _trace_of(scope: Scope, job: Job, side: str) -> tuple[Run, TraceFile]:
     run = scope.run(job.id, side)
     traces = kept(scope, TraceFile, run)
     if run is None or not traces:
-        raise Refused(
-            "missing",
-            say("logs-there-no-log-on-this", capitalize=side.capitalize()),
-            remedy=say("logs-drop-one-on-page"),
-        )
+        raise Refused("missing", say("logs-there-no-log-on-this", capitalize=side.capitalize()))
     return run, traces[0]
 
 
@@ -184,12 +179,7 @@ def choose_window(
         job = open_job(scope, job_id)
         run, trace = _trace_of(scope, job, side)
         if (from_s is None) != (to_s is None):
-            raise Refused(
-                "invalid",
-                say("logs-window-needs-both-its-ends"),
-                field="window",
-                remedy=say("logs-give-both-or-neither"),
-            )
+            raise Refused("invalid", say("logs-window-needs-both-its-ends"), field="window")
         if from_s is not None and to_s is not None:
             path = workshop.files.columns(actor.shop_id, trace.sha256)
             read_trace(load_trace(path, trace.channels), run.room_c, job.limit_c, (from_s, to_s))
@@ -227,12 +217,7 @@ def chart_view(
         )
     index = int(channel[1:6]) if channel[:1] == "c" and channel[1:].isascii() and channel[1:].isdigit() else -1
     if not 0 <= index < len(trace.channels) or not trace.channels[index]["numeric"]:
-        raise Refused(
-            "missing",
-            say("logs-there-no-channel-to-chart", channel=channel),
-            field="channel",
-            remedy=say("logs-choose-one-list"),
-        )
+        raise Refused("missing", say("logs-there-no-channel-to-chart", channel=channel), field="channel")
     frame = read_columns(path, [TIME, f"c{index}"])
     values = frame[f"c{index}"].cast(float).to_numpy().astype(np.float64)
     return (

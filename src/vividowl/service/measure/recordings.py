@@ -57,12 +57,7 @@ def receive_sound(
 ) -> RunView:
     """Take a recording in: bytes and levels, all or nothing."""
     if reference_db is not None and is_background:
-        raise Refused(
-            "invalid",
-            say("recordings-recording-either-known-level-or"),
-            field="reference_db",
-            remedy=say("recordings-leave-level-out-or-mark"),
-        )
+        raise Refused("invalid", say("recordings-recording-either-known-level-or"), field="reference_db")
     if reference_db is not None:
         require_level_db(reference_db, "reference_db")
     file_name = plain_name(file_name)
@@ -77,7 +72,6 @@ def receive_sound(
                 "invalid",
                 say("recordings-reference-recording-silent", file_name=file_name),
                 field="sound",
-                remedy=say("recordings-record-reference-again"),
                 reason="not_sound",
             )
         with workshop.scope(actor) as scope:
@@ -88,7 +82,6 @@ def receive_sound(
                     "conflict",
                     say("recordings-this-run-has-recordings-already", recordings_most=RECORDINGS_MOST),
                     field="sound",
-                    remedy=say("logs-take-one-off-first"),
                 )
             scope.add(
                 SoundFile(

@@ -26,13 +26,7 @@ def refuse_no_repeat(workshop: Workshop, scope: Scope, job: Job, *, run: Run, re
         return
     why = why_no_repeat(reading_of(workshop, scope.shop_id, trace=there[0], run=run, limit_c=job.limit_c), reading)
     if why is not None:
-        raise Refused(
-            "conflict",
-            say("logs-no-repeat", name=file_name, why=why),
-            field="log",
-            remedy=say("logs-add-as-own-run"),
-            reason="no_repeat",
-        )
+        raise Refused("conflict", say("logs-no-repeat", name=file_name, why=why), field="log", reason="no_repeat")
 
 
 def size_refusals(file_name: str, field: str, remedy: Words) -> contextlib.AbstractContextManager[None]:
@@ -55,7 +49,6 @@ def size_refusals(file_name: str, field: str, remedy: Words) -> contextlib.Abstr
                 "invalid",
                 say("logs-nothing-was-stored", file_name=file_name, error=error.message),
                 field=field,
-                remedy=say("logs-drop-file-again"),
                 reason="broken_off",
             ) from error
 
@@ -67,13 +60,7 @@ def refuse_after_without_before(scope: Scope, job: Job, side: str) -> None:
     if side == "after":
         before = scope.run(job.id, "before")
         if not kept(scope, TraceFile, before):
-            raise Refused(
-                "conflict",
-                say("logs-this-job-has-no-before"),
-                field="log",
-                remedy=say("logs-drop-before-log-first-what"),
-                reason="no_before",
-            )
+            raise Refused("conflict", say("logs-this-job-has-no-before"), field="log", reason="no_before")
 
 
 def refuse_known_file(scope: Scope, sha256: str, *, name: str, job: Job, side: str, again: bool) -> None:
@@ -81,18 +68,13 @@ def refuse_known_file(scope: Scope, sha256: str, *, name: str, job: Job, side: s
     for _, run, other in scope.traces_with(sha256):
         if other.id == job.id and run.key == side:
             raise Refused(
-                "conflict",
-                say("logs-log-that-already-here", name=name),
-                field="log",
-                remedy=say("logs-choose-other-file-if-there"),
-                reason="same_file_here",
+                "conflict", say("logs-log-that-already-here", name=name), field="log", reason="same_file_here"
             )
         if other.id == job.id and run.side is RunSide.OTHER:
             raise Refused(
                 "conflict",
-                say("logs-very-file-of-run", name=name, run=run.name or None),
+                say("logs-very-file-of-run", name=name, run=run.name or None, side=side),
                 field="log",
-                remedy=say("logs-make-that-run", side=side),
                 reason="same_file_other_run",
             )
         if other.id == job.id:
@@ -100,7 +82,6 @@ def refuse_known_file(scope: Scope, sha256: str, *, name: str, job: Job, side: s
                 "conflict",
                 say("logs-very-file-that-serves-as", name=name, capitalize=run.side.capitalize()),
                 field="log",
-                remedy=say("logs-choose-log-other-run"),
                 reason="same_file_other_side",
             )
         if not again:
@@ -108,6 +89,5 @@ def refuse_known_file(scope: Scope, sha256: str, *, name: str, job: Job, side: s
                 "conflict",
                 say("logs-already-log-job", name=name, capitalize=run.side.capitalize(), number=other.number),
                 field="log",
-                remedy=say("logs-check-that-right-file-use"),
                 reason="same_file_elsewhere",
             )

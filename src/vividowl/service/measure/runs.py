@@ -273,7 +273,7 @@ def set_removed(
         run = scope.run(job.id, side, lock=True)
         row: Any = scope.get(table, row_id)
         if run is None or row.run_id != run.id:
-            raise Refused("missing", say("runs-there-no-such-reading-on", what=what), remedy=say("runs-reload-page"))
+            raise Refused("missing", say("runs-there-no-such-reading-on", what=what))
         if what == "log":
             run.window_from_s = run.window_to_s = None
         if what == "log" and not removed and not row.is_repeat:

@@ -85,7 +85,7 @@ def save_from_job(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> ModelV
         log = load_log(workshop, scope, job.id).log
         state = log.state
         if state.begun is None:
-            raise Refused("conflict", say("models-bench-list-this-job-has"), remedy=say("models-begin-in-open"))
+            raise Refused("conflict", say("models-bench-list-this-job-has"))
         row = model_for(scope, job)
         old = (
             sheet_of(row)
@@ -284,9 +284,7 @@ def import_model(workshop: Workshop, actor: Actor, text: str, *, replace_kept: b
     try:
         data = json.loads(text)
     except ValueError as error:
-        raise Refused(
-            "invalid", say("models-file-no-json"), field="file", remedy=say("models-take-file-as-was-exported")
-        ) from error
+        raise Refused("invalid", say("models-file-no-json"), field="file") from error
     if not isinstance(data, dict):
         raise Refused(
             "invalid", say("models-file-no-model-sheet"), field="file", remedy=say("models-needs-format", format=FORMAT)
@@ -305,12 +303,7 @@ def import_model(workshop: Workshop, actor: Actor, text: str, *, replace_kept: b
     with workshop.scope(actor) as scope:
         row = scope.one(DeviceModel, DeviceModel.maker == sheet.maker, DeviceModel.model == sheet.model)
         if row is not None and not replace_kept:
-            raise Refused(
-                "conflict",
-                say("models-kept-already", model=sheet.model),
-                reason="kept",
-                remedy=say("models-replace-or-leave-as"),
-            )
+            raise Refused("conflict", say("models-kept-already", model=sheet.model), reason="kept")
         photo = (
             keep_photo(workshop, scope, actor, job_id=None, photo_id=uuid.uuid4(), scaled=scale(picture)).id
             if picture
@@ -326,6 +319,4 @@ def _picture(outline: Any) -> bytes | None:  # noqa: ANN401 - it comes from a fi
     try:
         return base64.b64decode(outline, validate=True)
     except (binascii.Error, ValueError, TypeError) as error:
-        raise Refused(
-            "invalid", say("models-outline-in-file-damaged"), field="file", remedy=say("models-export-again")
-        ) from error
+        raise Refused("invalid", say("models-outline-in-file-damaged"), field="file") from error

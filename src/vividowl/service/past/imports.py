@@ -63,12 +63,7 @@ def look(workshop: Workshop, actor: Actor, import_id: uuid.UUID) -> ListView:
 def draft_of(scope: Scope, import_id: uuid.UUID, *, lock: bool = False) -> PastImport:
     row = scope.get(PastImport, import_id, lock=lock)
     if row.state is not ImportState.DRAFT:
-        raise Refused(
-            "conflict",
-            say("past-taken-already", name=row.file_name),
-            remedy=say("past-take-back-first"),
-            reason=row.state.value,
-        )
+        raise Refused("conflict", say("past-taken-already", name=row.file_name), reason=row.state.value)
     return row
 
 
@@ -101,10 +96,7 @@ def tell(
             table = read_list(workshop.files.original(scope.shop_id, row.sha256), row.file_name, sheet)
             if len(roles) != len(table.headings):
                 raise Refused(
-                    "invalid",
-                    say("past-columns-differ", given=len(roles), columns=len(table.headings)),
-                    field="roles",
-                    remedy=say("intake-reload-job"),
+                    "invalid", say("past-columns-differ", given=len(roles), columns=len(table.headings)), field="roles"
                 )
             said["roles"] = list(roles)
         row.said = said

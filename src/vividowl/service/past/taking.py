@@ -48,13 +48,13 @@ def _take_in(workshop: Workshop, actor: Actor, import_id: uuid.UUID, version: in
     with workshop.scope(actor) as scope:
         # One list after the other: the second sees what the first has brought.
         if not scope.alone_at("take-in"):
-            raise Refused("conflict", say("past-one-at-a-time"), remedy=say("past-wait-for-it"), reason="taking_in")
+            raise Refused("conflict", say("past-one-at-a-time"), reason="taking_in")
         row = draft_of(scope, import_id, lock=True)
         check_version(row.version, version, say("past-list"))
         view = list_view(workshop, scope, row)
         new = sorted((r for r in view.rows if r.state is RowState.NEW), key=lambda r: (r.job.day or date.max, r.line))
         if not new:
-            raise Refused("conflict", say("past-nothing-new"), remedy=say("past-correct-list"), reason="nothing_new")
+            raise Refused("conflict", say("past-nothing-new"), reason="nothing_new")
         workshop.progress[import_id] = (0, len(new))
         first = _numbers(workshop, actor, len(new))
         customers = _customers(scope, new)
@@ -174,12 +174,7 @@ def take_back(workshop: Workshop, actor: Actor, import_id: uuid.UUID, version: i
         row = scope.get(PastImport, import_id, lock=True)
         check_version(row.version, version, say("past-list"))
         if row.state is not ImportState.TAKEN:
-            raise Refused(
-                "conflict",
-                say("past-not-taken", name=row.file_name),
-                remedy=say("intake-reload-job"),
-                reason=row.state.value,
-            )
+            raise Refused("conflict", say("past-not-taken", name=row.file_name), reason=row.state.value)
         ours = select(Job.id).where(Job.shop_id == scope.shop_id, Job.import_id == row.id)
         worked_on = _worked_on(scope, row.id)
         gone = ours.where(Job.id.not_in(worked_on))

@@ -158,11 +158,7 @@ def add_note(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, name: str, 
         job = open_job(scope, job_id)
         plan = plan_row(scope, job.id, lock=True) or scope.add(Plan(job_id=job.id, inspection={}, notes=[]))
         if len(plan.notes) >= NOTES_MOST:
-            raise Refused(
-                "conflict",
-                say("planning-job-has-notes-already", notes_most=NOTES_MOST),
-                remedy=say("planning-take-one-off-first"),
-            )
+            raise Refused("conflict", say("planning-job-has-notes-already", notes_most=NOTES_MOST))
         note = {
             "id": str(uuid.uuid4()),
             "name": name,
@@ -182,7 +178,7 @@ def remove_note(workshop: Workshop, actor: Actor, job_id: uuid.UUID, note_id: uu
         job = open_job(scope, job_id)
         plan = plan_row(scope, job.id, lock=True)
         if plan is None or str(note_id) not in {n["id"] for n in plan.notes}:
-            raise Refused("missing", say("planning-there-no-such-note-on"), remedy=say("planning-reload-page"))
+            raise Refused("missing", say("planning-there-no-such-note-on"))
         plan.notes = [n for n in plan.notes if n["id"] != str(note_id)]
         scope.session.flush()
         return plan_view(workshop, scope, job)

@@ -29,12 +29,7 @@ def make_link(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> CustomerLi
         if job.import_id is not None and not kept:
             raise Refused("conflict", say("links-from-a-list", number=job.number), reason="from_list")
         if job.handed_over_at is None or not kept:
-            raise Refused(
-                "conflict",
-                say("links-no-record-yet", number=job.number),
-                remedy=say("links-hand-over-first"),
-                reason="not_yet",
-            )
+            raise Refused("conflict", say("links-no-record-yet", number=job.number), reason="not_yet")
         return new_link(scope, actor, job)
 
 
@@ -42,7 +37,7 @@ def new_link(scope: Scope, actor: Actor, job: Job) -> CustomerLink:
     """A link to what is kept of a job, good for as long as the shop says."""
     kept = _of_job(scope, job.id)
     if sum(link.withdrawn_at is None for link in kept) >= LINKS_MOST:
-        raise Refused("conflict", say("links-too-many", most=LINKS_MOST), remedy=say("links-withdraw-one"))
+        raise Refused("conflict", say("links-too-many", most=LINKS_MOST))
     at = server_now()
     until = add_months(day_of(scope.shop(), at), habits_of(scope.shop()).link_months)
     expires = datetime(until.year, until.month, until.day, 23, 59, 59, tzinfo=scope.shop().zone)

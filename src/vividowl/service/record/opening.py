@@ -31,11 +31,11 @@ class Opened:
 def require_open(link: CustomerLink | None) -> CustomerLink:
     """Refuse a link that was never given, was withdrawn, or is over."""
     if link is None:
-        raise Refused("missing", say("links-unknown"), remedy=say("links-ask-shop"), reason="unknown")
+        raise Refused("missing", say("links-unknown"), reason="unknown")
     if link.withdrawn_at is not None:
-        raise Refused("gone", say("links-withdrawn"), remedy=say("links-ask-shop"), reason="withdrawn")
+        raise Refused("gone", say("links-withdrawn"), reason="withdrawn")
     if link.expires_at <= server_now():
-        raise Refused("gone", say("links-over"), remedy=say("links-ask-shop"), reason="over")
+        raise Refused("gone", say("links-over"), reason="over")
     return link
 
 
@@ -43,7 +43,7 @@ def _opened(scope: Scope, link: CustomerLink) -> tuple[Job, RecordVersion]:
     job = scope.get(Job, link.job_id)
     kept = versions_of(scope, job.id)
     if not kept:
-        raise Refused("missing", say("links-unknown"), remedy=say("links-ask-shop"), reason="unknown")
+        raise Refused("missing", say("links-unknown"), reason="unknown")
     return job, kept[0]
 
 
@@ -74,6 +74,6 @@ def linked_photo(workshop: Workshop, link_id: uuid.UUID, which: str) -> bytes:
         _, row = _opened(scope, link)
         photo_id = json.loads(row.record).get(f"{which}_photo")
         if photo_id is None:
-            raise Refused("missing", say("links-no-photo"), remedy=say("links-ask-shop"), reason="unknown")
+            raise Refused("missing", say("links-no-photo"), reason="unknown")
         photo = scope.get(Photo, uuid.UUID(photo_id))
         return workshop.files.photo(scope.shop_id, photo.sha256, "large").read_bytes()

@@ -85,11 +85,7 @@ def require_why(why: str, kept: Sequence[RecordVersion]) -> None:
     """Refuse to change what was handed over without a reason."""
     if not why.strip():
         raise Refused(
-            "invalid",
-            say("versions-why-is-missing", number=kept[0].number if kept else 1),
-            field="why",
-            remedy=say("versions-say-what-was-put-right"),
-            reason="why",
+            "invalid", say("versions-why-is-missing", number=kept[0].number if kept else 1), field="why", reason="why"
         )
 
 

@@ -150,7 +150,7 @@ def add_run(
         job = open_job(scope, job_id)
         there = scope.session.scalars(select(Run.id).where(Run.shop_id == scope.shop_id, Run.job_id == job.id)).all()
         if len(there) >= RUNS_MOST:
-            raise Refused("conflict", say("all-runs-too-many", most=RUNS_MOST), remedy=say("all-runs-take-some-off"))
+            raise Refused("conflict", say("all-runs-too-many", most=RUNS_MOST))
         model = scope.run(job.id, like) if like is not None else None
         run = Run(job_id=job.id, side=RunSide.OTHER, name=name)
         for field in (*RECIPE_FIELDS, "room_c"):
@@ -177,7 +177,7 @@ def change_run(
         job = open_job(scope, job_id)
         run = scope.run(job.id, key, lock=True)
         if run is None:
-            raise Refused("missing", say("all-runs-no-such-run"), remedy=say("runs-reload-page"))
+            raise Refused("missing", say("all-runs-no-such-run"))
         state = scope.get(DeviceState, state_id)
         _own(job, state.job_id)
         run.name, run.state_id = name, state.id
@@ -187,7 +187,7 @@ def change_run(
 
 def _own(job: Job, job_id: uuid.UUID) -> None:
     if job_id != job.id:
-        raise Refused("missing", say("all-runs-no-such-state"), field="state_id", remedy=say("runs-reload-page"))
+        raise Refused("missing", say("all-runs-no-such-state"), field="state_id")
 
 
 def set_run_removed(
@@ -198,7 +198,7 @@ def set_run_removed(
         job = open_job(scope, job_id)
         run = scope.get(Run, run_id, lock=True)
         if run.job_id != job.id or run.side is not RunSide.OTHER:
-            raise Refused("missing", say("all-runs-no-such-run"), remedy=say("runs-reload-page"))
+            raise Refused("missing", say("all-runs-no-such-run"))
         run.removed_at = server_now() if removed else None
         scope.session.flush()
         return _all(workshop, scope, job)
@@ -211,9 +211,9 @@ def make_reference(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, run_i
         job = open_job(scope, job_id)
         run = scope.get(Run, run_id, lock=True)
         if run.job_id != job.id or run.side is not RunSide.OTHER or run.removed_at is not None:
-            raise Refused("missing", say("all-runs-no-such-run"), remedy=say("runs-reload-page"))
+            raise Refused("missing", say("all-runs-no-such-run"))
         if not kept(scope, TraceFile, run):
-            raise Refused("conflict", say("all-runs-has-no-log", name=run.name), remedy=say("all-runs-drop-its-log"))
+            raise Refused("conflict", say("all-runs-has-no-log", name=run.name))
         if side is RunSide.AFTER:
             refuse_after_without_before(scope, job, side)
         old = scope.run(job.id, side, lock=True)
@@ -248,10 +248,10 @@ def compare_two(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, first: s
         job = scope.get(Job, job_id)
         runs = [scope.run(job.id, key) for key in (first, second)]
         if first == second:
-            raise Refused("invalid", say("all-runs-same-twice"), field="second", remedy=say("all-runs-choose-another"))
+            raise Refused("invalid", say("all-runs-same-twice"), field="second")
         found = compare_runs(workshop, scope, job, before=runs[0], after=runs[1])
         if found is None:
             bare = next(run for run in runs if not kept(scope, TraceFile, run))
             name = bare.name if bare is not None else ""
-            raise Refused("missing", say("all-runs-has-no-log", name=name or None), remedy=say("all-runs-drop-its-log"))
+            raise Refused("missing", say("all-runs-has-no-log", name=name or None))
         return found

@@ -53,24 +53,14 @@ def run_plans(
     the first as it is now; want: least difference of the figure that shall show."""
     factors: Mapping[By, Sequence[str]] = dict(named)
     if len(factors) < len(named):
-        raise Refused("invalid", say("planned-twice"), field="factors", remedy=say("planned-name-another"))
+        raise Refused("invalid", say("planned-twice"), field="factors")
     cells = 1
     for by, levels in factors.items():
         if len(set(levels)) < 2:
-            raise Refused(
-                "invalid",
-                say("planned-one-level", factor=say(f"factor-{by.value}")),
-                field="factors",
-                remedy=say("planned-name-two-levels"),
-            )
+            raise Refused("invalid", say("planned-one-level", factor=say(f"factor-{by.value}")), field="factors")
         cells *= len(set(levels))
     if cells > CELLS_MOST:
-        raise Refused(
-            "invalid",
-            say("planned-too-many", cells=cells, most=CELLS_MOST),
-            field="factors",
-            remedy=say("planned-fewer-levels"),
-        )
+        raise Refused("invalid", say("planned-too-many", cells=cells, most=CELLS_MOST), field="factors")
     found = all_runs(workshop, actor, job_id)
     names = tuple(sentence(say(f"factor-{by.value}")) for by in factors)
     design = Design(names, tuple(tuple(dict.fromkeys(levels)) for levels in factors.values()))

@@ -102,9 +102,7 @@ def ranked_across(
 ) -> tuple[tuple[str, RankedRuns | None], ...]:
     """Rank the runs of a job by a factor once for each level of another; None where a level has too few to rank."""
     if by is across or (across is By.FAN and value in MATCHED):
-        raise Refused(
-            "invalid", say("ranked-across-itself"), field="across", remedy=say("ranked-choose-another-across")
-        )
+        raise Refused("invalid", say("ranked-across-itself"), field="across")
     found = all_runs(workshop, actor, job_id)
     levels = dict.fromkeys(level for row in found.runs if (level := factor_of(across, row)))
     out: list[tuple[str, RankedRuns | None]] = []
@@ -139,12 +137,7 @@ def _ranked(found: AllRuns, by: By, value: str, only: Mapping[By, str]) -> Ranke
         if r.run.id not in told and all(factor_of(f, r) == level for f, level in only.items())
     ]
     if len(values) < 2:
-        raise Refused(
-            "invalid",
-            say("ranked-one-level", level=listed(values) if values else None),
-            field="by",
-            remedy=say("ranked-run-another"),
-        )
+        raise Refused("invalid", say("ranked-one-level", level=listed(values) if values else None), field="by")
     known = all(stated(group) for group in values.values())
     groups = [
         Group(level, tuple(o.value for o in group), tuple(stated(group)) if known else ())

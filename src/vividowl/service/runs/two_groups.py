@@ -32,11 +32,11 @@ def compare_groups(
     """Two groups of runs by one figure."""
     found = all_runs(workshop, actor, job_id)
     if set(first) & set(second):
-        raise Refused("invalid", say("all-runs-same-twice"), field="second", remedy=say("all-runs-choose-another"))
+        raise Refused("invalid", say("all-runs-same-twice"), field="second")
     own = {o.row.run.key: o for o in observed(found, value)}
     chosen = [[own[key] for key in keys if key in own] for keys in (first, second)]
     if not all(chosen):
-        raise Refused("missing", say("ranked-group-without"), field="value", remedy=say("ranked-pick-another-figure"))
+        raise Refused("missing", say("ranked-group-without"), field="value")
     known = all(stated(group) for group in chosen)
     one, other = (
         Group(name, tuple(o.value for o in group), tuple(stated(group)) if known else ())

@@ -113,7 +113,6 @@ def book(
                 ),
                 field="pieces",
                 reason="short",
-                remedy=say("cutting-add-sheet-on-shelf-or"),
             )
         used = sorted({p.sheet for p in found.placements})
         cut = scope.add(
@@ -245,7 +244,7 @@ def _cut_of(scope: Scope, job_id: uuid.UUID, cut_id: uuid.UUID, *, lock: bool = 
     """A cut sheet of that very job."""
     cut = scope.get(CutSheet, cut_id, lock=lock)
     if cut.job_id != job_id:
-        raise Refused("missing", say("cutting-there-no-such-cut-sheet"), remedy=say("cutting-reload-page"))
+        raise Refused("missing", say("cutting-there-no-such-cut-sheet"))
     return cut
 
 
@@ -255,7 +254,7 @@ def undo(workshop: Workshop, actor: Actor, job_id: uuid.UUID, cut_id: uuid.UUID)
         cut = _cut_of(scope, job_id, cut_id, lock=True)
         job = open_job(scope, cut.job_id)
         if cut.undone_at is not None:
-            raise Refused("conflict", say("cutting-this-cut-was-taken-back"), remedy=say("cutting-reload-page"))
+            raise Refused("conflict", say("cutting-this-cut-was-taken-back"))
         made = (
             scope.session.scalars(scope.select(Offcut).where(Offcut.cut_from == cut.id).with_for_update(of=Offcut))
             .unique()
@@ -263,11 +262,7 @@ def undo(workshop: Workshop, actor: Actor, job_id: uuid.UUID, cut_id: uuid.UUID)
         )
         gone = next((o for o in made if o.used_by is not None), None)
         if gone is not None:
-            raise Refused(
-                "conflict",
-                say("cutting-offcut-which-this-cut-left", number=gone.number),
-                remedy=say("cutting-take-that-later-cut-back"),
-            )
+            raise Refused("conflict", say("cutting-offcut-which-this-cut-left", number=gone.number))
         for offcut in made:
             offcut.removed_at = server_now()
         for sheet in cut.sheets:

@@ -74,17 +74,13 @@ def import_csv(workshop: Workshop, actor: Actor, data: bytes) -> tuple[ShelfView
                 ) from error
             except CoreError as error:
                 raise Refused(
-                    "invalid",
-                    say("file-line", number=number, error=error.message),
-                    field="file",
-                    remedy=say("file-nothing-was-added", remedy=error.remedy),
+                    "invalid", say("file-line", number=number, error=error.message, remedy=error.remedy), field="file"
                 ) from error
             except Refused as error:
                 raise Refused(
                     error.kind,
-                    say("file-line-2", number=number, detail=error.detail),
+                    say("file-line-2", number=number, detail=error.detail, remedy=error.remedy),
                     field="file",
-                    remedy=say("file-nothing-was-added", remedy=error.remedy),
                 ) from error
             products, lots = products + made_product, lots + made_lot
         scope.session.expire_all()
@@ -93,7 +89,7 @@ def import_csv(workshop: Workshop, actor: Actor, data: bytes) -> tuple[ShelfView
 
 def _take_line(scope: Scope, actor: Actor, number: int, line: ShelfLine) -> tuple[int, int]:
     if not line.product:
-        raise FormatError(say("file-line-names-no-product", number=number), remedy=say("file-give-each-line-product"))
+        raise FormatError(say("file-line-names-no-product", number=number))
     product, made_product = scope.one(Product, Product.name == line.product), 0
     if product is None:
         price = number_of(number, "price_cents", line.price_cents)
@@ -114,15 +110,10 @@ def _take_line(scope: Scope, actor: Actor, number: int, line: ShelfLine) -> tupl
     held = number_of(number, "held", line.held)
     left = number_of(number, "remaining", line.remaining)
     if held is None or not held > 0:
-        raise FormatError(
-            say("file-line-lot-holds-nothing", number=number, lot=line.lot), remedy=say("file-give-what-full-lot-held")
-        )
+        raise FormatError(say("file-line-lot-holds-nothing", number=number, lot=line.lot))
     left = held if left is None else left
     if not 0 <= left <= held:
-        raise FormatError(
-            say("file-line-lot-held-and-said", number=number, lot=line.lot, held=held, left=left),
-            remedy=say("file-what-left-lies-between-nought"),
-        )
+        raise FormatError(say("file-line-lot-held-and-said", number=number, lot=line.lot, held=held, left=left))
     dates = {n: date_of(number, n, getattr(line, n)) for n in ("received_on", "opened_on", "expires_on")}
     dates["received_on"] = dates["received_on"] or today_of(scope.shop())
     check_dates(dates)

@@ -109,10 +109,7 @@ def checked_own(kind: str, values: Mapping[str, Mapping[str, Any]]) -> dict[str,
     for name, row in values.items():
         if row["source"] not in SOURCES:
             raise Refused(
-                "invalid",
-                say("materials-no-source-value", row=row["source"]),
-                field=name,
-                remedy=say("allowed", names=listed(SOURCES)),
+                "invalid", say("materials-no-source-value", row=row["source"], names=listed(SOURCES)), field=name
             )
     material(kind, own_values(values))
     return {n: {"value": r["value"], "source": r["source"], "note": r.get("note", "")} for n, r in values.items()}
@@ -151,13 +148,7 @@ def learn(workshop: Workshop, actor: Actor, kind: str) -> None:
     with workshop.scope(actor) as scope:
         lesson = next((x for x in lessons_of(scope) if x.kind == kind), None)
         if lesson is None or lesson.proposed is None:
-            raise Refused(
-                "conflict",
-                say("materials-fewer-than-three-jobs-with"),
-                field="kind",
-                remedy=say("materials-plan-and-measure-more-them"),
-                reason="not_yet",
-            )
+            raise Refused("conflict", say("materials-fewer-than-three-jobs-with"), field="kind", reason="not_yet")
         shop = scope.shop()
         rows = dict(shop.catalogue.get(kind, {}))
         note = sentence(say("materials-from-jobs-this-shop", jobs=lesson.jobs))

@@ -167,7 +167,6 @@ def save_product(
                     "conflict",
                     say("shelf-counted-in-and-has-lots", name=product.name, unit=say("unit-plural", unit=product.unit)),
                     field="unit",
-                    remedy=say("shelf-add-second-product-for-other"),
                 )
         for name, value in {**fields, "own": own}.items():
             setattr(product, name, value)
@@ -175,10 +174,7 @@ def save_product(
             scope.add(product)
         except IntegrityError as error:
             raise Refused(
-                "conflict",
-                say("shelf-there-product-on-shelf-or", fields=fields["name"]),
-                field="name",
-                remedy=say("shelf-choose-another-name-or-add"),
+                "conflict", say("shelf-there-product-on-shelf-or", fields=fields["name"]), field="name"
             ) from error
         return shelf_view(scope)
 
@@ -199,10 +195,7 @@ def add_lot(workshop: Workshop, actor: Actor, product_id: uuid.UUID, fields: Map
         product = scope.get(Product, product_id, lock=True)
         if scope.one(Lot, Lot.product_id == product.id, Lot.code == fields["code"]) is not None:
             raise Refused(
-                "conflict",
-                say("shelf-has-lot-already", name=product.name, fields=fields["code"]),
-                field="code",
-                remedy=say("shelf-add-letter-to-code-or"),
+                "conflict", say("shelf-has-lot-already", name=product.name, fields=fields["code"]), field="code"
             )
         lot = scope.add(Lot(product_id=product.id, remaining=0.0, **fields))
         move(scope, actor, lot_id=lot.id, amount=fields["held"], reason="received")
@@ -246,9 +239,7 @@ def set_offcut_removed(workshop: Workshop, actor: Actor, offcut_id: uuid.UUID, r
     with workshop.scope(actor) as scope:
         offcut = scope.get(Offcut, offcut_id, lock=True)
         if offcut.used_by is not None:
-            raise Refused(
-                "conflict", say("shelf-offcut-was-used-up", number=offcut.number), remedy=say("shelf-reload-shelf")
-            )
+            raise Refused("conflict", say("shelf-offcut-was-used-up", number=offcut.number))
         offcut.removed_at = server_now() if removed else None
         scope.session.flush()
         return shelf_view(scope)

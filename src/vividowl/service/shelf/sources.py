@@ -45,12 +45,7 @@ def _offcut_sheet(offcut: Offcut) -> Sheet:
 def sources_of(scope: Scope, product: Product, pieces: int) -> list[Source]:
     """Offcuts and whole sheets of a product that may be cut, offcuts first."""
     if product.unit != "sheet" or product.sheet_width_mm is None or product.sheet_length_mm is None:
-        raise Refused(
-            "invalid",
-            say("cutting-not-kept-in-sheets", name=product.name),
-            field="product_id",
-            remedy=say("cutting-choose-pad-or-phase-change"),
-        )
+        raise Refused("invalid", say("cutting-not-kept-in-sheets", name=product.name), field="product_id")
     today = today_of(scope.shop())
     out = [
         Source(_offcut_sheet(o), o.lot_id, o.id)
@@ -77,10 +72,6 @@ def sources_of(scope: Scope, product: Product, pieces: int) -> list[Source]:
         ]
     if not out:
         raise Refused(
-            "conflict",
-            say("cutting-no-sheet-and-no-offcut", name=product.name),
-            field="product_id",
-            remedy=say("cutting-add-lot-on-shelf-or"),
-            reason="short",
+            "conflict", say("cutting-no-sheet-and-no-offcut", name=product.name), field="product_id", reason="short"
         )
     return out[:SHEETS_MOST]

@@ -24,12 +24,7 @@ def locked_lot(scope: Scope, lot_id: uuid.UUID) -> Lot:
     """A lot, locked until the transaction ends, so that two tablets cannot both take the last of it."""
     lot = scope.get(Lot, lot_id, lock=True)
     if lot.removed_at is not None:
-        raise Refused(
-            "missing",
-            say("stock-lot-was-taken-off-shelf", code=lot.code),
-            field="lot_id",
-            remedy=say("stock-choose-another-lot-or-bring"),
-        )
+        raise Refused("missing", say("stock-lot-was-taken-off-shelf", code=lot.code), field="lot_id")
     return lot
 
 
@@ -53,7 +48,6 @@ def move(
             ),
             field="amount",
             reason="short",
-            remedy=say("stock-take-rest-from-another-lot"),
         )
     lot.remaining = max(0.0, left)
     scope.add(

@@ -107,12 +107,7 @@ def sign_in(workshop: Workshop, login: str, password: str) -> SignedIn:
     with workshop.database.session() as session:
         member = member_by_login(session, login.strip().lower())
         if member is None or not fits or member.password_hash != kept:
-            raise Refused(
-                "forbidden",
-                say("accounts-login-and-password-do-not"),
-                field="password",
-                remedy=say("accounts-check-both-owner-can-set"),
-            )
+            raise Refused("forbidden", say("accounts-login-and-password-do-not"), field="password")
         if anew is not None:
             member.password_hash = anew
         return _signed_in(session, member)
@@ -121,7 +116,7 @@ def sign_in(workshop: Workshop, login: str, password: str) -> SignedIn:
 def _checked(kept: str | None, password: str) -> tuple[bool, str | None]:
     """Whether a password is the one that a hash was made of, and a hash anew where it was made by older rules."""
     if not _queue.acquire(blocking=False):
-        raise Refused("busy", say("accounts-many-sign-in"), reason="busy", remedy=say("accounts-sign-in-in-a-moment"))
+        raise Refused("busy", say("accounts-many-sign-in"), reason="busy")
     try:
         return _hashing.submit(_verified, kept, password).result()
     finally:
@@ -142,9 +137,7 @@ def sign_in_demo(workshop: Workshop) -> SignedIn:
     with workshop.database.session() as session:
         owner = demo_owner(session)
         if owner is None:
-            raise Refused(
-                "missing", say("accounts-there-no-demo-shop-here"), remedy=say("accounts-sign-in-with-login-and")
-            )
+            raise Refused("missing", say("accounts-there-no-demo-shop-here"))
         return _signed_in(session, owner)
 
 
@@ -215,7 +208,7 @@ def withdraw_session(workshop: Workshop, actor: Actor, session_id: uuid.UUID) ->
     with workshop.scope(actor) as scope:
         row = scope.one(SignIn, SignIn.id == session_id, SignIn.member_id == actor.member_id)
         if row is None:
-            raise Refused("missing", say("accounts-there-no-such-session-yours"), remedy=say("accounts-reload-page"))
+            raise Refused("missing", say("accounts-there-no-such-session-yours"))
         row.ended_at = row.ended_at or server_now()
 
 
@@ -231,24 +224,17 @@ def _check_password(password: str) -> None:
             "invalid",
             say("accounts-password-has-characters-at-least", password=len(password), password_least=PASSWORD_LEAST),
             field="password",
-            remedy=say("accounts-take-few-words-that-do"),
         )
 
 
 def _make_member(scope: Scope, login: str, *, name: str, role: str, password: str | None) -> Member:
     login = login.strip().lower()
     if not re.fullmatch(r"[a-z0-9][a-z0-9._@-]{1,79}", login):
-        raise Refused(
-            "invalid", say("accounts-no-login", login=login), field="login", remedy=say("accounts-use-to-z-dot-dash")
-        )
+        raise Refused("invalid", say("accounts-no-login", login=login), field="login")
     if role not in ROLES:
-        raise Refused(
-            "invalid", say("accounts-no-role", role=role), field="role", remedy=say("allowed", names=listed(ROLES))
-        )
+        raise Refused("invalid", say("accounts-no-role", role=role, names=listed(ROLES)), field="role")
     if not name.strip():
-        raise Refused(
-            "invalid", say("accounts-name-empty"), field="name", remedy=say("accounts-stands-in-customer-s-record")
-        )
+        raise Refused("invalid", say("accounts-name-empty"), field="name")
     if password is not None:
         _check_password(password)
     try:
@@ -261,9 +247,7 @@ def _make_member(scope: Scope, login: str, *, name: str, role: str, password: st
             )
         )
     except IntegrityError as error:
-        raise Refused(
-            "conflict", say("accounts-login-taken", login=login), field="login", remedy=say("accounts-choose-another")
-        ) from error
+        raise Refused("conflict", say("accounts-login-taken", login=login), field="login") from error
 
 
 def found_shop(
@@ -280,11 +264,9 @@ def found_shop(
     known here is left for the owner to say."""
     with workshop.database.session() as session:
         if shop_count(session):
-            raise Refused("conflict", say("accounts-there-shop-already"), remedy=say("accounts-sign-in-or-ask-its"))
+            raise Refused("conflict", say("accounts-there-shop-already"))
         if not shop_name.strip():
-            raise Refused(
-                "invalid", say("accounts-shop-has-no-name"), field="shop_name", remedy=say("accounts-heads-record")
-            )
+            raise Refused("invalid", say("accounts-shop-has-no-name"), field="shop_name")
         shop = Shop(name=shop_name.strip(), demo=demo)
         shop.habits = {"zone": zone if zone in available_timezones() else NO_ZONE}
         session.add(shop)
@@ -298,7 +280,7 @@ def only_shop(workshop: Workshop) -> uuid.UUID:
     with workshop.database.session() as session:
         shops = session.scalars(select(Shop.id)).all()
     if not shops:
-        raise Refused("missing", say("accounts-there-no-shop-yet"), remedy=say("accounts-run-start-empty-or-vividowl"))
+        raise Refused("missing", say("accounts-there-no-shop-yet"))
     return shops[0]
 
 

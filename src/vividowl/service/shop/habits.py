@@ -82,12 +82,7 @@ def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:
     require_language(fields["language"])
     address = fields["customer_address"].strip().rstrip("/")
     if address and not _ADDRESS.fullmatch(address):
-        raise Refused(
-            "invalid",
-            say("habits-no-address", address=address),
-            field="customer_address",
-            remedy=say("habits-address-is-like"),
-        )
+        raise Refused("invalid", say("habits-no-address", address=address), field="customer_address")
     school, life = fields["application_school"], fields["life_school"]
     if school is not None and school not in set(School):
         raise Refused(
@@ -98,18 +93,10 @@ def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:
         )
     if life not in set(LifeSchool):
         raise Refused(
-            "invalid",
-            say("habits-no-way-looking-again", life=life),
-            field="life_school",
-            remedy=say("allowed", names=listed(LifeSchool)),
+            "invalid", say("habits-no-way-looking-again", life=life, names=listed(LifeSchool)), field="life_school"
         )
     if fields["zone"] not in available_timezones():
-        raise Refused(
-            "invalid",
-            say("habits-no-zone", zone=fields["zone"]),
-            field="zone",
-            remedy=say("habits-zone-is-like"),
-        )
+        raise Refused("invalid", say("habits-no-zone", zone=fields["zone"]), field="zone")
     tightening_passes(fields["tighten_percent"])
     tasks_of((), fields["hands_min"])
     shop = scope.shop()

@@ -50,7 +50,7 @@ def set_active(workshop: Workshop, actor: Actor, member_id: uuid.UUID, active: b
         if member is None:
             raise Refused("missing", say("accounts-there-no-member", login=""), remedy=say("accounts-reload-page"))
         if member.id == actor.member_id:
-            raise Refused("conflict", say("accounts-not-oneself"), remedy=say("accounts-not-oneself-remedy"))
+            raise Refused("conflict", say("accounts-not-oneself"))
         member.active = active
         if not active:
             # Let in again later, they sign in again: an old cookie opens nothing.

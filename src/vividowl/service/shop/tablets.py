@@ -47,11 +47,9 @@ def invite(actor: Actor, name: str, role: str) -> Invitation:
     """What a code for one tablet is to stand for."""
     name = plain_name(name).strip()[:NAME_MOST]
     if not name:
-        raise Refused("invalid", say("tablets-name-empty"), field="name", remedy=say("tablets-name-remedy"))
+        raise Refused("invalid", say("tablets-name-empty"), field="name")
     if role not in ROLES:
-        raise Refused(
-            "invalid", say("accounts-no-role", role=role), field="role", remedy=say("allowed", names=listed(ROLES))
-        )
+        raise Refused("invalid", say("accounts-no-role", role=role, names=listed(ROLES)), field="role")
     return Invitation(number=uuid.uuid4(), shop_id=actor.shop_id, by=actor.member_id, name=name, role=role)
 
 
@@ -63,14 +61,14 @@ def pair(workshop: Workshop, found: Invitation, agent: str) -> tuple[SignedIn, u
             host = scope.one(Member, Member.id == found.by, Member.active.is_(True), Member.role == "owner")
             shop = scope.session.get(Shop, found.shop_id)
             if host is None or shop is None:
-                raise Refused("forbidden", say("tablets-code-does-not-fit"), remedy=say("tablets-code-remedy"))
+                raise Refused("forbidden", say("tablets-code-does-not-fit"))
             member = scope.add(
                 Member(login=f"tablet-{found.number.hex[:12]}", name=found.name, role=found.role, password_hash=None)
             )
             begun = scope.add(SignIn(member_id=member.id, agent=plain_name(agent)[:200], pairing=found.number))
             return as_signed_in(member, shop), begun.id
     except IntegrityError as error:
-        raise Refused("conflict", say("tablets-code-used"), reason="used", remedy=say("tablets-code-remedy")) from error
+        raise Refused("conflict", say("tablets-code-used"), reason="used") from error
 
 
 def tablets(workshop: Workshop, actor: Actor, here: uuid.UUID | None) -> list[Tablet]:
@@ -100,6 +98,6 @@ def withdraw(workshop: Workshop, actor: Actor, tablet_id: uuid.UUID) -> None:
         row = scope.one(SignIn, SignIn.id == tablet_id, SignIn.pairing.is_not(None))
         member = scope.one(Member, Member.id == row.member_id) if row is not None else None
         if row is None or member is None:
-            raise Refused("missing", say("tablets-no-such"), remedy=say("accounts-reload-page"))
+            raise Refused("missing", say("tablets-no-such"))
         row.ended_at = row.ended_at or server_now()
         member.active = False

@@ -9,7 +9,6 @@ from dataclasses import dataclass
 from typing import Any
 
 from vividowl.core.quantities.words import Words, listed, say
-from vividowl.service.workings.documented import Parameter, documented, together
 
 REQUIRED = object()
 
@@ -56,7 +55,7 @@ def numbers(text: str) -> list[float]:
 
 
 def clock(text: str) -> float:
-    """Seconds, or minutes and seconds as 19:21, or with hours."""
+    """Seconds, or minutes and seconds as 14:40, or with hours."""
     parts = text.strip().split(":")
     if len(parts) > 3:
         raise ValueError
@@ -89,27 +88,30 @@ def sizes(text: str) -> list[tuple[float, float]]:
 @dataclass(frozen=True, kw_only=True)
 class Input:
     """A key with how its text is read; REQUIRED as default when it must be given. example: what the page shows at
-    first; choices: the words that are allowed; of: the rule's own name for it; unit: where no rule takes it as
-    it is."""
+    first; choices: the words that are allowed; low, high: what the rules take, of the unit; above: more than low
+    itself; worded_limit: what they take depends on another input, and a message says how."""
 
     key: str
     read: Callable[[str], Any] = number
     default: Any = REQUIRED
     example: str = ""
     choices: tuple[str, ...] = ()
-    of: str = ""
-    unit: str | None = None
+    unit: str = ""
+    low: float | None = None
+    high: float | None = None
+    above: bool = False
+    worded_limit: bool = False
 
 
 @dataclass(frozen=True)
 class Working:
-    """A calculator: its inputs, the computation from inputs to results by name, and the rules behind it, which say
-    formula, limits, units and source themselves."""
+    """A calculator: its inputs, and the computation from inputs to results by name. holds: a message says when it
+    does."""
 
     name: str
     inputs: tuple[Input, ...]
     compute: Callable[..., dict[str, Any]]
-    rules: tuple[Callable[..., Any], ...]
+    holds: bool = False
 
     @property
     def title(self) -> Words:
@@ -122,42 +124,36 @@ class Working:
         return say(f"working-{self.name}.words")
 
     @property
-    def formula(self) -> str:
+    def formula(self) -> Words:
         """What is worked out."""
-        return together(self.rules, "formula")
+        return say(f"working-{self.name}.formula")
 
     @property
-    def source(self) -> str:
+    def source(self) -> Words:
         """Where it comes from."""
-        return together(self.rules, "source")
+        return say(f"working-{self.name}.source")
 
     @property
     def limits(self) -> Words:
         """What may go in, and when the rules hold."""
-        each = [
-            say("working-limit", words=self.label(i), allowed=p.allowed)
-            for i in self.inputs
-            if (p := self.parameter(i)) is not None and p.allowed
-        ]
-        held = together(self.rules, "range")
-        return listed([*each, *([held] if held else [])], "semicolon")
+        each = [say("working-limit", words=self.label(i), allowed=a) for i in self.inputs if (a := self.allowed(i))]
+        return listed([*each, *([say(f"working-{self.name}.holds")] if self.holds else [])], "semicolon")
 
     def label(self, one: Input) -> Words:
         """How an input is called."""
         return say(f"working-{self.name}.{one.key}")
 
-    def parameter(self, one: Input) -> Parameter | None:
-        """What the rules say of an input, None when none takes it as it is."""
-        if one.unit is not None:
-            return None
-        return next((p for r in self.rules if (p := documented(r).parameters.get(one.of or one.key)) is not None), None)
+    def allowed(self, one: Input) -> Words:
+        """What an input may be, nothing where the rules take all of it."""
+        if one.worded_limit:
+            return say(f"working-{self.name}.{one.key}_allowed")
+        if one.low is None:
+            return ""
+        return say("working-span", low=one.low, high=one.high, unit=one.unit, above=one.above)
 
     def unit(self, one: Input) -> str:
         """The unit of an input as it is written."""
-        if one.read is clock:
-            return "m:ss"
-        found = self.parameter(one)
-        return one.unit if one.unit is not None else found.unit if found is not None else ""
+        return "m:ss" if one.read is clock else one.unit
 
 
 def how_it_is_read(read: Callable[[str], Any]) -> Words:

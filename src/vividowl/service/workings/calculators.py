@@ -44,21 +44,11 @@ def work(name: str, given: Mapping[str, str]) -> dict[str, Any]:
 def _values(name: str, given: Mapping[str, str]) -> tuple[Working, dict[str, Any]]:
     working = WORKINGS.get(name)
     if working is None:
-        raise Refused(
-            "invalid",
-            say("workings-no-such", name=name),
-            field="name",
-            remedy=say("workings-there-are", names=listed(WORKINGS)),
-        )
+        raise Refused("invalid", say("workings-no-such", name=name, names=listed(WORKINGS)), field="name")
     keys = [i.key for i in working.inputs]
     for key in given:
         if key not in keys:
-            raise Refused(
-                "invalid",
-                say("workings-no-key", name=name, key=key),
-                field=key,
-                remedy=say("workings-keys", keys=listed(keys)),
-            )
+            raise Refused("invalid", say("workings-no-key", name=name, key=key, keys=listed(keys)), field=key)
     return working, {one.key: _value(name, one, given.get(one.key, "").strip()) for one in working.inputs}
 
 
@@ -67,17 +57,13 @@ def _value(name: str, one: Input, text: str) -> Any:  # noqa: ANN401
         if one.default is REQUIRED:
             raise Refused(
                 "invalid",
-                say("workings-needs", name=name, key=one.key),
+                say("workings-needs", name=name, key=one.key, as_what=how_it_is_read(one.read)),
                 field=one.key,
-                remedy=say("workings-give", key=one.key, as_what=how_it_is_read(one.read)),
             )
         return one.default
     if one.choices and text not in one.choices:
         raise Refused(
-            "invalid",
-            say("workings-not-known-as", text=text, key=one.key),
-            field=one.key,
-            remedy=say("allowed", names=listed(one.choices)),
+            "invalid", say("workings-not-known-as", text=text, key=one.key, names=listed(one.choices)), field=one.key
         )
     try:
         return one.read(text)
@@ -119,10 +105,5 @@ def cut_drawings(given: Mapping[str, str]) -> Sequence[tuple[CutDrawing, Box | N
 def cut_export(given: Mapping[str, str], form: str) -> bytes:
     """Such a cut as SVG, DXF or PDF at 1:1."""
     if form not in CUT_FORMATS:
-        raise Refused(
-            "invalid",
-            say("workings-no-format", form=form),
-            field="form",
-            remedy=say("allowed", names=listed(CUT_FORMATS)),
-        )
+        raise Refused("invalid", say("workings-no-format", form=form, names=listed(CUT_FORMATS)), field="form")
     return draw(sentence(say("workings-cut-sheet")), [drawing for drawing, _ in cut_drawings(given)], form)

@@ -16,12 +16,7 @@ from vividowl.words import told
 
 def _fahrenheit(*, reading_f: float | None, difference_f: float | None) -> dict[str, Any]:
     if reading_f is None and difference_f is None:
-        raise Refused(
-            "invalid",
-            say("numbers-neither-reading-nor-difference-was"),
-            field="reading_f",
-            remedy=say("numbers-reading-converts-with-difference-without"),
-        )
+        raise Refused("invalid", say("numbers-neither-reading-nor-difference-was"), field="reading_f")
     out: dict[str, Any] = {}
     if reading_f is not None:
         out["c"] = c_from_f(reading_f)
@@ -34,40 +29,38 @@ NUMBERS = (
     Working(
         "change",
         (
-            Input(key="before", example="10748"),
-            Input(key="after", example="11116"),
+            Input(key="before", example="8420"),
+            Input(key="after", example="8790"),
             Input(key="unit", read=str, default=""),
         ),
         lambda **g: told(relative_change(**g)),
-        (relative_change,),
+        holds=True,
     ),
     Working(
         "duration",
         (
-            Input(key="before", read=clock, example="19:21", of="before_s"),
-            Input(key="after", read=clock, example="17:22", of="after_s"),
+            Input(key="before", read=clock, example="14:40", low=0.0, above=True),
+            Input(key="after", read=clock, example="13:05", low=0.0, above=True),
         ),
         lambda before, after: told(duration_change(before, after)),
-        (duration_change,),
     ),
     Working(
         "fahrenheit",
-        (Input(key="reading_f", default=None, example="140"), Input(key="difference_f", default=None, example="26")),
-        _fahrenheit,
         (
-            c_from_f,
-            k_from_f_difference,
+            Input(key="reading_f", default=None, example="140", unit="°F", low=-459.67),
+            Input(key="difference_f", default=None, example="26", unit="°F"),
         ),
+        _fahrenheit,
     ),
     Working(
         "repeats",
         (
-            Input(key="sd", example="0.5", unit=""),
-            Input(key="want", example="1", unit=""),
+            Input(key="sd", example="0.5"),
+            Input(key="want", example="1"),
             Input(key="k", default=COVERAGE_FACTOR, example="2"),
-            Input(key="power", default=NINE_IN_TEN, example="0.9"),
+            Input(key="power", default=NINE_IN_TEN, example="0.9", low=0.5, high=0.999),
         ),
         lambda **g: told(repeats_needed(**g)),
-        (repeats_needed,),
+        holds=True,
     ),
 )

@@ -23,27 +23,28 @@ SOUND = (
     Working(
         "airflow",
         (
-            Input(key="power_w", example="100", of="power"),
-            Input(key="rise_k", example="20", of="exhaust_rise_k"),
-            Input(key="air_c", default=25.0, example="25"),
+            Input(key="power_w", example="100", unit="W", low=0.0, above=True),
+            Input(key="rise_k", example="20", unit="K", low=0.0, above=True),
+            Input(key="air_c", default=25.0, example="25", unit="°C"),
         ),
         _airflow,
-        (air_flow,),
     ),
     Working(
         "levels",
-        (Input(key="levels_db", read=numbers, example="60 50"),),
+        (Input(key="levels_db", read=numbers, example="60 50", unit="dB", low=0.0, high=140.0),),
         _levels,
-        (
-            energy_mean,
-            energy_sum,
-        ),
     ),
     Working(
         "background",
-        (Input(key="level_db", example="48"), Input(key="background_db", example="42")),
+        (
+            Input(key="level_db", example="48", unit="dB", low=0.0, high=140.0),
+            Input(key="background_db", example="42", unit="dB", low=0.0, high=140.0),
+        ),
         lambda **g: told(background_correction(**g)),
-        (background_correction,),
     ),
-    Working("fan", (Input(key="level_change_db", example="-5.6"),), lambda **g: told(fan_laws(**g)), (fan_laws,)),
+    Working(
+        "fan",
+        (Input(key="level_change_db", example="-5.6", unit="dB", low=-60.0, high=60.0),),
+        lambda **g: told(fan_laws(**g)),
+    ),
 )

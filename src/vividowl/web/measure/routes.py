@@ -83,12 +83,7 @@ def _roles(text: str) -> dict[str, str | None]:
     except ValueError:
         found = None
     if not isinstance(found, dict) or not all(v is None or isinstance(v, str) for v in found.values()):
-        raise Refused(
-            "invalid",
-            say("routes-mapping-not-json-object-header"),
-            field="roles",
-            remedy=say("routes-send-for-instance-temp-cpu"),
-        )
+        raise Refused("invalid", say("routes-mapping-not-json-object-header"), field="roles")
     return found
 
 

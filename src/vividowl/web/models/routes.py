@@ -108,7 +108,5 @@ def import_model(query: ImportQuery) -> tuple[ModelOut, int]:
     try:
         text = request.get_data().decode()
     except UnicodeDecodeError as error:
-        raise Refused(
-            "invalid", say("routes-file-no-text-in-utf"), field="file", remedy=say("routes-export-again")
-        ) from error
+        raise Refused("invalid", say("routes-file-no-text-in-utf"), field="file") from error
     return model_out(models.import_model(workshop(), actor(), text, replace_kept=query.replace)), 201

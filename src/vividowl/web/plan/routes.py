@@ -55,12 +55,7 @@ def save_plan(path: JobPath, body: PlanIn) -> PlanOut:
         sides = (found.pop(f"{die}_die_width_mm"), found.pop(f"{die}_die_length_mm"))
         if (sides[0] is None) != (sides[1] is None):
             missing = "length" if sides[1] is None else "width"
-            raise Refused(
-                "invalid",
-                say("routes-only-one-side-die-was"),
-                field=f"{die}_die_{missing}_mm",
-                remedy=say("routes-measure-both-or-leave-both"),
-            )
+            raise Refused("invalid", say("routes-only-one-side-die-was"), field=f"{die}_die_{missing}_mm")
         found[f"{die}_die_mm"] = sides if sides[0] is not None else None
     return _plan(
         path.job_id,

@@ -85,7 +85,7 @@ def link_id_of(token: str) -> uuid.UUID:
         packed = _signer().unsign(token.encode())
         return uuid.UUID(bytes=urlsafe_b64decode(packed + b"=" * (-len(packed) % 4)))
     except (BadSignature, ValueError) as error:
-        raise Refused("missing", say("links-unknown"), remedy=say("links-ask-shop"), reason="unknown") from error
+        raise Refused("missing", say("links-unknown"), reason="unknown") from error
 
 
 def language_of(token: str) -> str | None:

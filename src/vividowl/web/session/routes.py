@@ -76,7 +76,7 @@ def sign_in(body: SignInIn) -> SessionOut:
 def sign_in_demo() -> SessionOut:
     """Sign in to the demo: on this machine only."""
     if not (current_app.config["DEMO_SIGN_IN"] and from_this_machine()):
-        raise Refused("forbidden", say("routes-demo-signs-itself-in-on"), remedy=say("routes-sign-in-by-password"))
+        raise Refused("forbidden", say("routes-demo-signs-itself-in-on"))
     start_session(accounts.sign_in_demo(workshop()))
     return session_out()
 
@@ -122,9 +122,7 @@ def set_up(body: SetUpIn) -> SessionOut:
     """Make the shop and its first owner, with the code that the start command printed."""
     code = current_app.config["SET_UP_CODE"]
     if not code or not hmac.compare_digest(body.code.encode(), code.encode()):
-        raise Refused(
-            "forbidden", say("routes-code-does-not-fit"), field="code", remedy=say("routes-use-code-that-start-printed")
-        )
+        raise Refused("forbidden", say("routes-code-does-not-fit"), field="code")
     start_session(
         accounts.found_shop(
             workshop(),

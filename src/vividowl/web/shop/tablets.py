@@ -112,7 +112,7 @@ def offer(body: PairingIn) -> tuple[PairingOut, int]:
     """A code for one tablet, good once and for some minutes."""
     lan = _lan()
     if lan is None:
-        raise Refused("conflict", say("tablets-lan-off"), reason="lan_off", remedy=say("tablets-lan-off-remedy"))
+        raise Refused("conflict", say("tablets-lan-off"), reason="lan_off")
     found = tablets.invite(actor(), body.name, body.role)
     code = _codes().sign(_packed(found)).decode()
     # After the hash: it is sent to no server and stands in no list of requests.
@@ -137,15 +137,8 @@ def pair(body: PairIn) -> SessionOut:
     try:
         packed = _codes().unsign(body.code, max_age=60 * CODE_MINUTES).decode()
     except SignatureExpired as error:
-        raise Refused(
-            "forbidden",
-            say("tablets-code-over", minutes=CODE_MINUTES),
-            reason="over",
-            remedy=say("tablets-code-remedy"),
-        ) from error
+        raise Refused("forbidden", say("tablets-code-over", minutes=CODE_MINUTES), reason="over") from error
     except BadSignature as error:
-        raise Refused(
-            "forbidden", say("tablets-code-does-not-fit"), reason="code", remedy=say("tablets-code-remedy")
-        ) from error
+        raise Refused("forbidden", say("tablets-code-does-not-fit"), reason="code") from error
     start_session(*tablets.pair(workshop(), _unpacked(packed), agent()))
     return session_out()

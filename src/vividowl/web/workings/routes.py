@@ -70,7 +70,5 @@ def cut_sheet(path: CutSheetPath, query: CutQuery) -> Response:
     except json.JSONDecodeError:
         given = None
     if not isinstance(given, dict) or not all(isinstance(v, str) for v in given.values()):
-        raise Refused(
-            "invalid", say("routes-inputs-cannot-be-read"), field="given", remedy=say("routes-open-sheet-from-its-page")
-        )
+        raise Refused("invalid", say("routes-inputs-cannot-be-read"), field="given")
     return file_answer(cut_export(given, path.form), f"cut-sheet.{path.form}", path.form)

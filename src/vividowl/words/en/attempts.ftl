@@ -80,15 +80,19 @@ attempts-conditions-only = Conditions of attempt { $number }, taken back
 attempts-something-done = Something was done in attempt { $number } already.
 attempts-take-off-first = Take it off first, the last thing first.
 attempts-first = There is no attempt before the first.
+    .remedy = Begin an attempt first.
 attempts-no-such = There is no attempt { $number }.
+    .remedy = { runs-reload-page }
 attempts-attempt = attempt { $number }
 attempts-of-earlier = This was done before attempt { $number } began, and is kept apart.
+    .remedy = Reload the job and carry on with the present attempt.
 next-find_out_why = { $model }: find out why it is no better
-handover-service-failed = { $failure ->
-    [worse] The device is worse than before.
-   *[other] The device is no better, although the plan promised it.
-  }
-handover-find-out-why = Find out why first; or note there why it stays as it is.
+handover-service-failed =
+    { $failure ->
+        [worse] The device is worse than before.
+       *[other] The device is no better, although the plan promised it.
+    }
+    .remedy = Find out why first; or note there why it stays as it is.
 
 attempts-row-fitted = Fitted
 attempts-row-cleaned = Cleaned

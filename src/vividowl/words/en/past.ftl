@@ -33,16 +33,22 @@ past-no-device-told = Neither model nor maker.
 past-row-twice = Says the same as line { $line }.
 past-row-known = As job { $number }.
 past-table-too-large = “{ $name }” has { FIX($size_mb) } MB; lists up to { FIX($most_mb) } MB are read.
+    .remedy = { past-table-split }
 past-table-too-long = “{ $name }” has { $rows } rows or more; up to { $most } are read at once.
 past-table-too-wide = “{ $name }” has { $columns } columns; up to { $most } are read.
 past-table-split = Split it, by years for instance, and bring the parts one after the other.
 past-table-fewer-columns = Delete the columns that are not needed, and save it again.
 past-table-one-column = “{ $name }” has one column only, so it is no list of jobs.
+    .remedy = { past-table-save-as }
 past-table-empty = “{ $name }” is empty.
+    .remedy = { past-table-save-as }
 past-table-only-headings = “{ $name }” has headings and no rows.
+    .remedy = { past-table-save-as }
 past-table-save-as = Save the list as .xlsx, or as CSV in UTF-8, one row a job, and bring it again.
 past-table-no-csv = “{ $name }” cannot be read from line { $line } on: a quotation mark is not closed there.
+    .remedy = { past-table-save-as }
 past-table-no-workbook = “{ $name }” is an archive and no workbook.
+    .remedy = { past-table-save-as }
 past-table-cell-too-long = “{ $name }” has a cell of { $letters } letters; up to { $most } are read.
 past-table-shorten = Shorten it, and save the list again.
 past-table-no-headings = No headings were found: say of each column what it is.
@@ -60,26 +66,31 @@ past-table-formulas = { $cells ->
    *[other] { $cells } cells are formulas: what they last came to counts.
 }
 past-taken-already = “{ $name }” was taken in already.
-past-take-back-first = Take it back first, or bring the list anew.
+    .remedy = Take it back first, or bring the list anew.
 past-not-taken = “{ $name }” is not taken in.
+    .remedy = { intake-reload-job }
 past-list = The list
 past-role-twice = { $role } was said of two columns.
 past-role-once = Say it of one, and leave the other out.
 past-columns-differ = { $given } columns were told, the list has { $columns }.
+    .remedy = { intake-reload-job }
 past-of-no-list = Job { $number } does not come from a list.
+    .remedy = Choose a job that came from a list.
 past-nothing-new = No row of this list is new and readable.
-past-correct-list = Say what its columns are, or correct the list and bring it again.
+    .remedy = Say what its columns are, or correct the list and bring it again.
 past-customer-unknown = Customer not known
 past-material = Material: { $material }
 
 customers-erased-name = Erased customer { $sign }
 customers-erased-already = This customer is erased already.
-customers-jobs-are-open = { $count ->
-    [one] Job { $numbers } is still open.
-   *[other] Jobs { $numbers } are still open.
-}
-customers-hand-over-first = Hand the device over first, or take the job to its end.
+    .remedy = Nothing has to be done.
+customers-jobs-are-open =
+    { $count ->
+        [one] Job { $numbers } is still open.
+       *[other] Jobs { $numbers } are still open.
+    }
+    .remedy = Hand the device over first, or take the job to its end.
 customers-name-differs = The name is not “{ $name }”.
-customers-type-the-name = Type the name as it stands. Erasing cannot be undone.
+    .remedy = Type the name as it stands. Erasing cannot be undone.
 past-one-at-a-time = Another list of this shop is being taken in.
-past-wait-for-it = Take this one in when it is done; nothing of it was changed.
+    .remedy = Take this one in when it is done; nothing of it was changed.

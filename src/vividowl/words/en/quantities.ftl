@@ -1,9 +1,11 @@
 ### quantities
 
 change-percentage-degrees-has-no-meaning = A percentage of degrees has no meaning, since their zero is arbitrary.
+    .remedy = Compare the rise over room in kelvins: subtract the room from both readings first.
 change-value-before-share-nothing-not = The value before is 0; a share of nothing is not defined.
-change-compare-rise-over-room-in = Compare the rise over room in kelvins: subtract the room from both readings first.
+    .remedy = Compare the two values by their difference.
 change-duration-s-must-be-above = Duration is { SIG($value) } s, it must be above 0 s.
+    .remedy = Enter a duration above zero.
 errors-check-value-and-its-unit = Check the value and its unit.
 uncertainty-die-sensor = Die sensor
 uncertainty-room-thermometer = Room thermometer
@@ -14,10 +16,11 @@ uncertainty-sound-meter = Sound meter
 uncertainty-noise-in-another-room = Noise in another room
 uncertainty-benchmark-result = Benchmark result
 uncertainty-no-uncertainty-to-combine = No uncertainty to combine.
+    .remedy = Enter one uncertainty at least.
 uncertainty-spread-needs-two-samples-or = A spread needs two samples or more.
-uncertainty-no-tolerance = “{ $name }” is no tolerance.
+    .remedy = Measure once more.
 uncertainty-allowed-to = { $words } is { SIG($value) } { $unit }, allowed are 0 to { SIG($most) } { $unit }.
-uncertainty-give-half-width-within-which = Give half of the width within which the true value lies.
+    .remedy = Give half of the width within which the true value lies.
 units-type-room-s-temperature-in = Type the room's temperature in °C, read at the bench away from the exhaust.
 units-was = Was it { FIX($room_c, 1) }?
 errors-below =
@@ -57,3 +60,5 @@ field-result_score = Score
 field-sheet_length_mm = Sheet, length
 field-sheet_width_mm = Sheet, width
 field-want = Smallest difference to show
+errors-one-of = “{ $value }” isn’t a choice for { LABEL($name) }. Allowed: { $allowed }.
+    .remedy = Choose one of these.

@@ -77,11 +77,11 @@ findings-phase =
     } { $from_s } to { $to_s }
 findings-given-up = { FIX($value, 0) } { $unit }
 reading-no-die-where-figures = The log holds no die temperature from { $from_s } to { $to_s }, where its figures would be taken from.
-reading-choose-where-it-was-logged =
-    { $chosen ->
-        [yes] Choose a part of the load in which the die was logged.
-       *[other] Log the die to the end of the load, or name another column as the die.
-    }
+    .remedy =
+        { $chosen ->
+            [yes] Choose a part of the load in which the die was logged.
+           *[other] Log the die to the end of the load, or name another column as the die.
+        }
 findings-sag =
     { $told ->
         [yes] From minute 1 to minute 10:
@@ -99,7 +99,7 @@ findings-frames =
        *[other] , the slow one per cent { FIX($slow_rate, 1) }
     }.
 pace-no-frame-times = { $n } of its lines hold the time of a frame; at least 2 are needed.
-pace-export-a-line-a-frame = Export the log with a line a frame and the time of each in milliseconds.
+    .remedy = Export the log with a line a frame and the time of each in milliseconds.
 repeat-other-sensor = This log tells the { $other }, the first one the { $first }: it is a run of another sensor.
 repeat-other-load = { FIX($other, 0) } W against { FIX($first, 0) } W: it is a run under another load, or with another power limit.
 repeat-other-fan = The fan turned at { FIX($other, 0) } rpm against { FIX($first, 0) } rpm: it is a run at another fan speed.

@@ -1,16 +1,17 @@
 ### response
 
 approach-points-too-few-to-tell = { $t } points are too few to tell whether it has settled.
-approach-log-for-longer = Log for longer.
+    .remedy = Log for longer.
 ladder-heatsink-probe-reads-c-but = The heatsink probe reads { SIG($heatsink_c) } °C, but must lie between the room ({ SIG($room_c) } °C) and the die ({ FIX($die_c, 1) } °C).
-ladder-check-where-probe-sat-and = Check where the probe sat and that it was read under load.
+    .remedy = Check where the probe sat and that it was read under load.
 network-no-power-was-logged-so = No power was logged, so the rise cannot be split.
+    .remedy = Log the power of the chip as well.
 network-log-shows-no-load-step = The log shows no load step, so the rise cannot be split.
+    .remedy = Start the log before the load.
 network-one-sample-every-s-too = One sample every { FIX($step, 1) } s is too slow to see the interface.
+    .remedy = Log every second or so.
 network-s-load-too-few-to = { FIX($length, 0) } s of load are too few to split the rise.
-network-start-log-before-load = Start the log before the load.
-network-log-every-second-or-so = Log every second or so.
-network-run-load-for-minutes-or = Run the load for 10 minutes or longer.
+    .remedy = Run the load for 10 minutes or longer.
 reference-where-heat-stops-not-told = This log does not show where the heat builds up: die, paste and base answer as one, as under a thick lid, with a sensor that smooths, or with seconds between the lines. A probe on the heatsink would tell.
 reference-rise-appears-within-seconds-load = { $share } of the rise appears within seconds of the load
 reference-one-fifth = One fifth
@@ -35,7 +36,7 @@ resistance-processor-and-graphics-cannot-be-2 =
     }, allowed is up to { FIX($condition_most, 0) }.
 resistance-processor-and-graphics-cannot-be-3 = Processor and graphics cannot be told apart with these phases: they were not held until steady.
 settling-window-to-s-not-inside = The window { FIX($from_s, 0) } to { FIX($to_s, 0) } s is not inside the log or shorter than 10 s; allowed are { FIX($first, 0) } to { FIX($last, 0) } s.
-settling-drag-over-steady-part-load = Drag it over the steady part of the load.
+    .remedy = Drag it over the steady part of the load.
 reference-tenth = A tenth
 reference-quarter = A quarter
 reference-half = Half

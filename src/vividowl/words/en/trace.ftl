@@ -2,6 +2,6 @@
 
 heading-not-logged = not logged
 trace-log-has-no-die-temperature = The log has no die temperature.
+    .remedy = Name the column that holds one.
 trace-log-has-samples-at-least = The log has { $time_s } samples, at least { $samples_least } are needed.
-trace-name-column-that-holds-one = Name the column that holds one.
-trace-log-for-whole-load-one = Log for the whole load, one sample a second or so.
+    .remedy = Log for the whole load, one sample a second or so.

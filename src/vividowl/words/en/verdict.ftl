@@ -6,6 +6,7 @@ comparison-changed-by-more-than-two = { $words } changed by { $size }: larger th
 comparison-not-known-on-both-sides = { $words }: not known on both sides.
 comparison-changed-by-within-what-two = { $words } changed by { $size }: within run-to-run variation.
 comparison-comparison-needs-run-on-both = A comparison needs a run on both sides.
+    .remedy = Add a run to the side that has none.
 comparison-true-gain-up-to-k =
     A true gain up to { FIX($hidden_k, 1) } K could hide here{ $more ->
         [runs] ; two more runs on each side would show { FIX($showable_k, 1) } K

@@ -59,19 +59,15 @@ def check(s: BenchState, command: BenchCommand) -> None:
     check_event(command.kind, command.data)
     also = KINDS[command.kind].also
     if s.begun is None and When.BEFORE_BEGIN not in also:
-        raise BenchRefused(say("decide-list-this-job-has-not"), reason="not_begun", remedy=say("close-begin-in-open"))
+        raise BenchRefused(say("decide-list-this-job-has-not"), reason="not_begun")
     if s.closed is not None and When.AFTER_CLOSE not in also:
-        raise BenchRefused(
-            say("decide-bench-work-this-job-closed"), reason="closed", remedy=say("decide-take-closing-back-to-go")
-        )
+        raise BenchRefused(say("decide-bench-work-this-job-closed"), reason="closed")
     _CHECKS[command.kind](s, command)
 
 
 def _begun(s: BenchState, c: BenchCommand) -> None:
     if s.begun is not None:
-        raise BenchRefused(
-            say("decide-list-this-job-has-begun"), reason="done_already", remedy=say("decide-go-on-with")
-        )
+        raise BenchRefused(say("decide-list-this-job-has-begun"), reason="done_already")
     for row in c.data["places"]:
         place_from(row)
     _replanned(s, c)
@@ -84,11 +80,7 @@ def _replanned(_: BenchState, c: BenchCommand) -> None:
 
 def _attempt(s: BenchState, c: BenchCommand) -> None:
     if s.closed is None:
-        raise BenchRefused(
-            say("decide-attempt-not-closed", number=s.attempt),
-            reason="open",
-            remedy=say("decide-close-before-next-attempt"),
-        )
+        raise BenchRefused(say("decide-attempt-not-closed", number=s.attempt), reason="open")
     if c.data["number"] != s.attempt + 1:
         raise BenchRefused(
             say("decide-attempt-number", number=c.data["number"], next=s.attempt + 1), reason="invalid", field="number"
@@ -105,12 +97,7 @@ def _check_list(steps: Iterable[BenchStep]) -> None:
 def _step(s: BenchState, name: str) -> tuple[int, BenchStep]:
     found = next(((i, x) for i, x in enumerate(s.steps) if x.id == name), None)
     if found is None:
-        raise BenchRefused(
-            say("decide-there-no-step-in-this", name=name),
-            reason="missing",
-            field="step",
-            remedy=say("decide-load-newer-list"),
-        )
+        raise BenchRefused(say("decide-there-no-step-in-this", name=name), reason="missing", field="step")
     return found
 
 
@@ -118,10 +105,7 @@ def _pending(s: BenchState, name: str) -> BenchStep:
     i, step = _step(s, name)
     if step.id in s.outcomes:
         raise BenchRefused(
-            say("decide-step-already", i=i + 1, how=s.outcomes[step.id].how),
-            reason="done_already",
-            field="step",
-            remedy=say("decide-go-on-with-next-one"),
+            say("decide-step-already", i=i + 1, how=s.outcomes[step.id].how), reason="done_already", field="step"
         )
     return step
 
@@ -129,9 +113,7 @@ def _pending(s: BenchState, name: str) -> BenchStep:
 def _done(s: BenchState, c: BenchCommand) -> None:
     step = _pending(s, c.data["step"])
     if step.shows == "power":
-        raise BenchRefused(
-            say("decide-first-power-on-gone-through"), reason="incomplete", remedy=say("decide-look-at-each-boot-fans")
-        )
+        raise BenchRefused(say("decide-first-power-on-gone-through"), reason="incomplete")
     _finished(s, c, step)
 
 
@@ -163,12 +145,7 @@ def _gone_back(s: BenchState, c: BenchCommand) -> None:
 def _added(s: BenchState, c: BenchCommand) -> None:
     step = replace(step_from(c.data["step"]), own=True)
     if step.acts:
-        raise BenchRefused(
-            say("decide-step-that-person-adds-marks"),
-            reason="invalid",
-            field="acts",
-            remedy=say("decide-leave-its-acts-empty-what"),
-        )
+        raise BenchRefused(say("decide-step-that-person-adds-marks"), reason="invalid", field="acts")
     if any(x.id == step.id for x in s.steps):
         raise BenchRefused(say("decide-step-with-this-id-in"), reason="done_already", field="step")
     if c.data.get("after"):

@@ -18,7 +18,9 @@ _F = TypeVar("_F")
 class BenchRefused(CoreError):  # noqa: N818 - reads as what it says
     """An event cannot be. reason: in one word for a program; rule: of the interlock that it would break."""
 
-    def __init__(self, message: Words, *, reason: str, remedy: Words = "", rule: str = "", field: str = "") -> None:
+    def __init__(
+        self, message: Words, *, reason: str, remedy: Words | None = None, rule: str = "", field: str = ""
+    ) -> None:
         super().__init__(message, field=field, remedy=remedy)
         self.reason = reason
         self.rule = rule
@@ -249,10 +251,7 @@ def check_event(kind: str, data: Mapping[str, Any]) -> None:
     """
     if kind not in KINDS:
         raise BenchRefused(
-            say("events-no-event-bench", kind=kind[:40]),
-            reason="unknown",
-            field="kind",
-            remedy=say("allowed", names=listed(KINDS)),
+            say("events-no-event-bench", kind=kind[:40], names=listed(KINDS)), reason="unknown", field="kind"
         )
     fields = KINDS[kind].fields
     for name in data:
@@ -268,19 +267,15 @@ def check_event(kind: str, data: Mapping[str, Any]) -> None:
         if value is None:
             if needed:
                 raise BenchRefused(
-                    say("events-event-lacks", kind=kind, name=name),
+                    say("events-event-lacks", kind=kind, name=name, wanted=say(f"events-type-{wanted}", most=None)),
                     reason="incomplete",
                     field=name,
-                    remedy=say("events-give-as", wanted=say(f"events-type-{wanted}", most=None)),
                 )
         elif not _fits(value, wanted):
             most = {TEXT: TEXT_MOST, NAME: NAME_MOST, ROWS: LIST_MOST}.get(wanted)
             right = say(f"events-type-{wanted}", most=most)
             raise BenchRefused(
-                say("events-event-no", name=name, kind=kind, right=right),
-                reason="invalid",
-                field=name,
-                remedy=say("events-give-as", wanted=right),
+                say("events-event-no", name=name, kind=kind, right=right, wanted=right), reason="invalid", field=name
             )
 
 
@@ -296,10 +291,5 @@ def said(words: object, what: Words, example: Words) -> str:
     """
     text = str(words or "").strip()
     if len(text) < _WORDS_LEAST:
-        raise BenchRefused(
-            say("events-says-nothing", what=what),
-            reason="incomplete",
-            field="words",
-            remedy=say("events-for-instance", example=example),
-        )
+        raise BenchRefused(say("events-says-nothing", what=what, example=example), reason="incomplete", field="words")
     return text

@@ -50,7 +50,6 @@ def refuse_while_waiting(s: BenchState, c: BenchCommand, kinds: Sequence[str]) -
             say("close-waits", words=WAITS[running.wait].words, minutes=running.minutes_left(c.at)),
             reason="waiting",
             field="step",
-            remedy=say("decide-do-something-else-or-end"),
         )
 
 

@@ -41,9 +41,7 @@ def append(log: BenchLog, command: BenchCommand) -> tuple[BenchLog, BenchEvent]:
         raise BenchRefused(say("log-there-nothing-to", kind=command.kind), reason="nothing")
     meant = command.data.get("event")
     if meant and meant != stack[-1].id:
-        raise BenchRefused(
-            say("log-something-else-was-done-meanwhile"), reason="not_last", remedy=say("log-look-at-then-take-back")
-        )
+        raise BenchRefused(say("log-something-else-was-done-meanwhile"), reason="not_last")
     if command.kind == "redo":
         check(log.state, command_of(stack[-1]))
     event = BenchEvent(id=command.id, kind=command.kind, data=command.data, at=command.at, by=command.by)

@@ -15,9 +15,7 @@ from vividowl.core.quantities.words import say
 
 def _place(s: BenchState, name: str) -> Place:
     if name not in s.places:
-        raise BenchRefused(
-            say("decide-there-no-such-place-on"), reason="missing", field="place", remedy=say("decide-load-newer-map")
-        )
+        raise BenchRefused(say("decide-there-no-such-place-on"), reason="missing", field="place")
     return s.places[name]
 
 
@@ -36,10 +34,7 @@ def _place_changed(s: BenchState, c: BenchCommand) -> None:
     old = _place(s, place.id)
     if place.id in s.out and (old.kind, old.holds) != (place.kind, place.holds):
         raise BenchRefused(
-            say("decide-out-what-cannot-be-changed", places=place_words(old, s.places)),
-            reason="out",
-            field="place",
-            remedy=say("decide-put-back-first"),
+            say("decide-out-what-cannot-be-changed", places=place_words(old, s.places)), reason="out", field="place"
         )
 
 
@@ -47,10 +42,7 @@ def _place_removed(s: BenchState, c: BenchCommand) -> None:
     place = _place(s, c.data["place"])
     if place.id in s.out:
         raise BenchRefused(
-            say("decide-out-cannot-be-wiped-off", places=place_words(place, s.places)),
-            reason="out",
-            field="place",
-            remedy=say("decide-put-back-or-explain-why"),
+            say("decide-out-cannot-be-wiped-off", places=place_words(place, s.places)), reason="out", field="place"
         )
 
 
@@ -58,10 +50,7 @@ def _place_out(s: BenchState, c: BenchCommand) -> None:
     place = _place(s, c.data["place"])
     if place.kind == PAD:
         raise BenchRefused(
-            say("decide-pad-is-laid-by-its-step", places=place_words(place, s.places)),
-            reason="invalid",
-            field="place",
-            remedy=say("decide-pad-tell-the-step"),
+            say("decide-pad-is-laid-by-its-step", places=place_words(place, s.places)), reason="invalid", field="place"
         )
     if place.id in s.out:
         raise BenchRefused(
@@ -74,18 +63,12 @@ def _place_in(s: BenchState, c: BenchCommand) -> None:
     place = _place(s, c.data["place"])
     if place.id not in s.out:
         raise BenchRefused(
-            say("decide-in-already", places=place_words(place, s.places)),
-            reason="done_already",
-            field="place",
-            remedy=say("decide-one-in-tray-too-many"),
+            say("decide-in-already", places=place_words(place, s.places)), reason="done_already", field="place"
         )
     letter, taken = letter_of(place, classes_of(list(s.places.values()))), c.data.get("letter")
     if taken and place.kind == SCREW and taken != letter:
         raise BenchRefused(
-            say("decide-this-place-takes-screw-not", letter=letter, taken=taken),
-            reason="wrong_screw",
-            field="letter",
-            remedy=say("decide-take-one-from-tray", letter=letter),
+            say("decide-this-place-takes-screw-not", letter=letter, taken=taken), reason="wrong_screw", field="letter"
         )
     guard(s, c, acts_of_place(place, s, out=False))
 
@@ -108,7 +91,6 @@ def _explained(s: BenchState, c: BenchCommand) -> None:
             say("decide-unplugged-plug-not-explained-away", places=place_words(place, s.places)),
             reason="plug_open",
             field="place",
-            remedy=say("close-plug-in"),
         )
     if place.id not in s.out:
         raise BenchRefused(

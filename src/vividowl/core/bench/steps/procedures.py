@@ -8,8 +8,8 @@ from dataclasses import dataclass
 from vividowl.core.bench.steps.baths import hours_words, plating_steps
 from vividowl.core.materials.kinds import Kind
 from vividowl.core.materials.plating import Bath
-from vividowl.core.quantities.errors import CoreError
-from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.quantities.errors import require_one_of
+from vividowl.core.quantities.words import Words, say
 
 
 @dataclass(frozen=True)
@@ -176,12 +176,7 @@ def delid_procedure(glue: str) -> Procedure:
     raises: CoreError naming what is allowed
     source: common practice, no source; silicone from memory
     """
-    if glue not in LID_GLUES:
-        raise CoreError(
-            say("procedures-no-glue-known-here-allowed", glue=glue, lid_glues=listed(LID_GLUES)),
-            field="glue",
-            remedy=say("procedures-read-tube-clamp-holds-as"),
-        )
+    require_one_of("glue", glue, LID_GLUES)
     words, minutes = LID_GLUES[glue]
     held = hours_words(minutes / 60)
     return Procedure(

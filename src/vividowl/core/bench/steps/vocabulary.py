@@ -10,7 +10,7 @@ from vividowl.core.bench.waits import wait_minutes
 from vividowl.core.job.stages import BENCH
 from vividowl.core.materials.kinds import Kind
 from vividowl.core.materials.plating import Bath
-from vividowl.core.quantities.errors import CoreError, require_range
+from vividowl.core.quantities.errors import CoreError, require_one_of, require_range
 from vividowl.core.quantities.words import Words, listed, say
 
 # What a step looks like on the screen besides its words: the map, the things to look at, the first power-on, a photo.
@@ -135,7 +135,7 @@ def measured(asks: str, value: float) -> float:
     source: the table above; limits from memory
     """
     if asks not in ASKS:
-        raise CoreError(say("vocabulary-this-step-asks-for-no"), field="value", remedy=say("vocabulary-note-in-words"))
+        raise CoreError(say("vocabulary-this-step-asks-for-no"), field="value")
     words, unit, low, high = ASKS[asks]
     return require_range("value", value, unit, (low, high), hint=say("vocabulary-check-unit-and-digits", words=words))
 
@@ -148,23 +148,15 @@ def check_step(step: BenchStep) -> BenchStep:
     raises: CoreError naming the field
     source: the definitions above
     """
-    if step.stage not in BENCH:
-        raise CoreError(say("vocabulary-no-stage-bench-allowed", stage=step.stage, bench=listed(BENCH)), field="stage")
+    require_one_of("stage", step.stage, BENCH)
     if isinstance(step.text, str) and not step.text.strip():
-        raise CoreError(say("vocabulary-step-says-nothing"), field="text", remedy=say("vocabulary-write-what-to-do"))
+        raise CoreError(say("vocabulary-step-says-nothing"), field="text")
     unknown = [a for a in step.acts if a not in ACTS]
     if unknown:
         raise CoreError(say("vocabulary-no-act-bench", unknown=unknown[0]), field="acts")
-    if step.shows not in SHOWS:
-        raise CoreError(
-            say("vocabulary-cannot-be-shown-allowed", shows=step.shows, shows_2=listed(SHOWS[1:])), field="shows"
-        )
+    require_one_of("shows", step.shows, SHOWS)
     if step.asks and step.asks not in ASKS:
-        raise CoreError(
-            say("vocabulary-nothing-step-can-ask-for", asks=step.asks),
-            field="asks",
-            remedy=say("allowed", names=listed(ASKS)),
-        )
+        raise CoreError(say("vocabulary-nothing-step-can-ask-for", asks=step.asks, names=listed(ASKS)), field="asks")
     if step.wait:
         wait_minutes(step.wait, step.wait_min or None)
     return step
