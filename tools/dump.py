@@ -11,14 +11,14 @@ from pathlib import Path
 ROOT = Path(__file__).parents[1]
 sys.path.insert(0, str(ROOT / "src"))
 
-from vividowl.demo import shop  # noqa: E402
-from vividowl.demo.stories import stories  # noqa: E402
 from vividowl.host.backup import write_backup  # noqa: E402
 from vividowl.host.cluster import Cluster  # noqa: E402
 from vividowl.service.workshop import Workshop  # noqa: E402
 from vividowl.store.database import Database  # noqa: E402
 from vividowl.store.files import FileStore  # noqa: E402
 from vividowl.web.record.routes import EDGE  # noqa: E402
+from vividowl_demo import shop  # noqa: E402
+from vividowl_demo.story import stories  # noqa: E402
 
 # So many jobs of the demo with both runs, and one that went over the bench.
 STORIES = 3

@@ -56,8 +56,8 @@ for command in (read, compare, noise, work, rank, factors, burnin, drift, verify
 @click.option("--fresh", is_flag=True, help="Throw the demo data away and make it anew.")
 def demo(fresh: bool) -> None:
     """Make the demo shop in an empty database."""
-    from vividowl.demo.shop import clear_demo, load_demo
     from vividowl.web.record.routes import EDGE
+    from vividowl_demo.shop import clear_demo, load_demo
 
     with _installation() as (_, _, workshop):
         if fresh and not clear_demo(workshop):

@@ -12,7 +12,6 @@ from playwright.sync_api import expect
 from sqlalchemy import select, text
 from tests.logs import COOL, HOT, log_bytes
 
-from vividowl.demo.shop import load_demo
 from vividowl.host.cluster import Cluster
 from vividowl.host.serving import make_server, port_of
 from vividowl.service.workshop import Workshop
@@ -21,6 +20,7 @@ from vividowl.store.files import FileStore
 from vividowl.store.models import Job
 from vividowl.web.app import Settings, create_app
 from vividowl.web.record.routes import EDGE
+from vividowl_demo.shop import load_demo
 
 
 @pytest.fixture(scope="session")

@@ -11,7 +11,6 @@ from click.testing import CliRunner
 from tests.said import refuses
 
 from vividowl.cli import cli
-from vividowl.demo import shop
 from vividowl.host.cluster import Cluster
 from vividowl.host.launch import LaunchError, choose_port, fill, main, secret_key
 from vividowl.host.paths import Places
@@ -19,6 +18,7 @@ from vividowl.host.postgres import ClusterError, free_port
 from vividowl.service.errors import Refused
 from vividowl.service.shop import accounts
 from vividowl.web.record.routes import EDGE
+from vividowl_demo import shop
 
 
 @pytest.fixture
@@ -146,9 +146,9 @@ def test_the_demo_is_the_same_each_time(workshop, monkeypatch):
 
     from sqlalchemy import select
 
-    from vividowl.demo.shop import clear_demo, load_demo
     from vividowl.store.measuring import TraceFile
     from vividowl.store.models import Job
+    from vividowl_demo.shop import clear_demo, load_demo
 
     def print_of():
         with workshop.database.session() as session:

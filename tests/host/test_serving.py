@@ -80,7 +80,7 @@ def test_it_serves_and_stops_with_its_database(root, how):
 # The start command with one story alone: the whole demo is loaded for the browser's tests.
 ONE_STORY = """
 import sys
-from vividowl.demo import shop
+from vividowl_demo import shop
 from vividowl.host.launch import main
 some = shop.stories()[7:8]
 shop.stories = lambda: some

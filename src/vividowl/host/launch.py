@@ -176,8 +176,8 @@ def fill(workshop: Workshop, *, fresh: bool, empty: bool) -> None:
         raise LaunchError("This database holds the demo. Throw it away with: ./start --fresh --empty")
     if not fresh and (empty or not nothing):
         return
-    from vividowl.demo.shop import clear_demo, load_demo
     from vividowl.web.record.routes import EDGE
+    from vividowl_demo.shop import clear_demo, load_demo
 
     if not nothing and not clear_demo(workshop):
         raise LaunchError("This database holds a real shop, which --fresh does not throw away. Leave --fresh out.")

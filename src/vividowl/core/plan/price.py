@@ -58,7 +58,7 @@ def tasks_of(names: Sequence[str], own_hands_min: Mapping[str, float] | None = N
     """
     own = own_hands_min or {}
     for name, value in own.items():
-        require_one_of(name, name, TASKS)
+        require_one_of("tasks", name, TASKS)
         require_range(name, value, "min", (0.0, 600.0), hint=say("price-minutes-hands-without-waiting"))
     for name in names:
         require_one_of("tasks", name, TASKS)

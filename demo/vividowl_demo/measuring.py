@@ -5,6 +5,7 @@ from __future__ import annotations
 import io
 import math
 import uuid
+from dataclasses import asdict
 from datetime import datetime, timedelta
 from typing import Any
 
@@ -16,12 +17,12 @@ from vividowl.core.simulate.device import simulate
 from vividowl.core.simulate.sound import simulate_fan_sound
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.trace import Trace
-from vividowl.demo.logs import write_frames, write_log
-from vividowl.demo.story import Story, Trial
 from vividowl.formats.sound_file import write_wav
 from vividowl.service.measure import logs, recordings
 from vividowl.service.measure import runs as measure
 from vividowl.service.workshop import Actor, Workshop
+from vividowl_demo.logs import write_frames, write_log
+from vividowl_demo.story import Story, Trial
 
 PHONE_FULL_SCALE_DB = 104.0
 _NO_RECIPE: dict[str, Any] = {
@@ -161,10 +162,7 @@ def _by_hand(
                     is_background=name == "room",
                     marked_place=True,
                 )
-    for spot, value, place in trial.spots:
-        reading_c = (
-            value if value is not None else round(float(trace.channels[Role.EXHAUST_TEMPERATURE][late].mean()), 1)
-        )
-        measure.add_spot(
-            workshop, actor, job_id, side=side, fields={"spot": spot, "reading_c": reading_c, "place": place}
-        )
+    exhaust_c = round(float(trace.channels[Role.EXHAUST_TEMPERATURE][late].mean()), 1) if trial.spots else None
+    for probe in trial.spots:
+        fields = {**asdict(probe), "reading_c": exhaust_c if probe.reading_c is None else probe.reading_c}
+        measure.add_spot(workshop, actor, job_id, side=side, fields=fields)

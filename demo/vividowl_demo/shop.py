@@ -2,16 +2,14 @@
 
 from __future__ import annotations
 
+import shutil
 import uuid
 from collections.abc import Callable, Mapping
 from dataclasses import replace
 from datetime import UTC, datetime, timedelta
 
-from vividowl.demo.bench import keep_model, play_bench
-from vividowl.demo.measuring import measure_run
-from vividowl.demo.shelf import cut_for, stock_the_shelf
-from vividowl.demo.stories import stories
-from vividowl.demo.story import Again, Story
+from sqlalchemy import select, text
+
 from vividowl.service.attempts import attempts, beginning
 from vividowl.service.devices.known import with_serial
 from vividowl.service.jobs import fit, handover, intake
@@ -21,16 +19,23 @@ from vividowl.service.record.versions import Edge
 from vividowl.service.runs import all_runs
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Actor, Workshop
-from vividowl.store.base import rows_as_of
+from vividowl.store.base import Base, rows_as_of
 from vividowl.store.deciding import CutSheet, Plan
 from vividowl.store.measuring import Run, TraceFile
-from vividowl.store.models import Job
+from vividowl.store.models import Job, Shop
 from vividowl.store.scope import Scope
+from vividowl_demo.bench import keep_model, play_bench
+from vividowl_demo.measuring import measure_run
+from vividowl_demo.shelf import cut_for, stock_the_shelf
+from vividowl_demo.story import Again, Story, stories
 
 SHOP_NAME = "Lantern Street Repairs"
 OWNER = ("imke", "Imke Brandvold")
 TECHNICIAN = ("toru", "Toru Adeyemi")
 FIRST_NUMBER = 2417
+
+
+_ITEM = {"amount": None, "amount_unit": ""}
 
 
 def load_demo(
@@ -61,21 +66,6 @@ def load_demo(
         )
 
 
-# Models that are kept once a list was worked through, with what the shop notes of their screws and of them.
-KEPT_MODELS = {
-    "Marrow 17": ("Spring screws to the shoulder, no more.", "The fan lead runs under the left pipe: free it first."),
-    "Marrow 15": (
-        "Spring screws to the shoulder, no more.",
-        "Clip at the left corner is weak. White antenna outside.",
-    ),
-    "Gannet 17": (
-        "Seven springs, no numbers: the diagonal.",
-        "The battery plug hides below the cooler's edge.",
-    ),
-    "Quill 14": ("Short screws strip: hand, not driver.", ""),
-}
-
-
 def _play(
     workshop: Workshop,
     actor: Actor,
@@ -96,7 +86,7 @@ def _play(
             with rows_as_of(when + timedelta(hours=2)):
                 for item in story.items:
                     lot_id = lots.get((item["product"], item["lot"]))
-                    fit.add_item(workshop, actor, job.id, {**item, "lot_id": lot_id})
+                    fit.add_item(workshop, actor, job.id, {**_ITEM, **item, "lot_id": lot_id})
                 if story.cut is not None:
                     product, rows = story.cut
                     cut_for(workshop, actor, job.id, product=product, rows=rows)
@@ -141,8 +131,8 @@ def _play(
     if story.bench is not None and story.bench.began_min is not None:
         began = datetime.now(UTC) - timedelta(minutes=story.bench.began_min)
         play_bench(workshop, actor, job.id, model=job.model, tale=story.bench, began=began)
-    if story.bench is not None and not story.bench.until and job.model in KEPT_MODELS:
-        keep_model(workshop, actor, job.id, KEPT_MODELS[job.model])
+    if story.bench is not None and not story.bench.until:
+        keep_model(workshop, actor, job.id, job.model)
     _date_back(workshop, actor, job, when=when, moments=moments)
     if story.price_cents is not None or story.handed_over:
         with rows_as_of(when + timedelta(hours=5) if story.handed_over else datetime.now(UTC)):
@@ -209,7 +199,7 @@ def _once_more(
     attempts.save_attempt(workshop, actor, job_id, number=1, version=0, fields=told)
     beginning.begin_attempt(workshop, actor, job_id)
     for item in again.items:
-        fit.add_item(workshop, actor, job_id, {**item, "lot_id": lots.get((item["product"], item["lot"]))})
+        fit.add_item(workshop, actor, job_id, {**_ITEM, **item, "lot_id": lots.get((item["product"], item["lot"]))})
     version = intake.get_job(workshop, actor, job_id).job.version
     fit.save_fit(workshop, actor, job_id, version, cleaned=list(story.cleaned), fit_note=story.fit_note, done=True)
     measure_run(workshop, actor, job_id, side="after", story=story, trial=again.after, when=when, seed=seed)
@@ -240,13 +230,6 @@ def _date_back(workshop: Workshop, actor: Actor, job: Job, *, when: datetime, mo
 
 def clear_demo(workshop: Workshop) -> bool:
     """Throw the demo away. Returns False and touches nothing when the shop is a real one."""
-    import shutil
-
-    from sqlalchemy import select, text
-
-    from vividowl.store.base import Base
-    from vividowl.store.models import Shop
-
     with workshop.database.session() as session:
         shops = session.scalars(select(Shop)).all()
         if any(not shop.demo for shop in shops):

@@ -1,15 +1,39 @@
-"""What a story of the demo shop is made of."""
+"""What a story of the demo shop is made of, and the stories that stand in stories.toml."""
 
 from __future__ import annotations
 
 from dataclasses import dataclass, field
 from typing import Any
 
+from pydantic import TypeAdapter
+
 from vividowl.core.job.device import StateCause
-from vividowl.core.materials.kinds import Kind
 from vividowl.core.simulate.device import Device
-from vividowl.demo.bench import BenchTale
-from vividowl.demo.logs import Style
+from vividowl_demo.data import read
+from vividowl_demo.logs import Style
+
+
+@dataclass(frozen=True, kw_only=True)
+class SpotReading:
+    """A probe at a place. reading_c: None for what the simulated exhaust shows."""
+
+    spot: str
+    place: str
+    reading_c: float | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class BenchTale:
+    """How far a list was worked. until: id of the step that is next, empty for the whole list and its closing; told:
+    events that happen before a step, by its id; weighed_g: dose on the die, None when nobody weighs; minutes by task;
+    began_min: minutes ago, for one that is going on."""
+
+    until: str = ""
+    told: dict[str, tuple[tuple[str, dict[str, Any]], ...]] = field(default_factory=dict)
+    pace: float = 1.0
+    began_min: float | None = None
+    pictures: bool = False
+    weighed_g: float | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -25,7 +49,7 @@ class Trial:
     load_s: float = 900.0
     loud_db: float | None = None
     background_db: float | None = 31.0
-    spots: tuple[tuple[str, float | None, str], ...] = ()
+    spots: tuple[SpotReading, ...] = ()
     recipe: dict[str, Any] = field(default_factory=dict)
     pass_s: float = 0.0
     tail_s: float = 60.0
@@ -86,31 +110,6 @@ class Story:
     again: Again | None = None
 
 
-LAPTOP_RECIPE = {
-    "load_recipe": "Even load on all cores",
-    "duration_min": 15.0,
-    "fan_setting": "automatic",
-    "power_profile": "performance",
-    "placement": "stand, lid open",
-    "start": "cold",
-}
-KIND_LAPTOP: dict[str, Any] = {"kind": "laptop", "backup_done": "yes", "warranty": "over", "seal": "none"}
-CONSOLE_RECIPE = {
-    "load_recipe": "Harbour scene, same save",
-    "duration_min": 25.0,
-    "fan_setting": "automatic",
-    "power_profile": "standard",
-    "placement": "upright on the bench",
-    "start": "cold",
-}
-
-
-def paste(target: str = "cpu_die") -> dict[str, Any]:
-    return {
-        "target": target,
-        "kind": Kind.PASTE_STIFF,
-        "product": "Grey Heron 11",
-        "lot": "GH-2607",
-        "amount": 0.08,
-        "amount_unit": "g",
-    }
+def stories() -> tuple[Story, ...]:
+    """All of them, in the order of their jobs."""
+    return TypeAdapter(tuple[Story, ...]).validate_python(read("stories")["story"])
