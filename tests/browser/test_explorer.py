@@ -115,6 +115,6 @@ def test_the_pinned_laptop_is_improved_in_watts_with_results_and_repeats(page, j
     expect(row).to_contain_text("18:10")
     expect(row).to_contain_text("16:18")
     page.get_by_text("Show the working").click()
-    expect(page.get_by_text(re.compile("10.2 % less time is 11.4 % more throughput"))).to_be_visible()
+    expect(page.get_by_text(re.compile("10.3 % less time is 11.5 % more throughput"))).to_be_visible()
     page.goto(job_address(2418, "before"))
     expect(page.locator("summary").filter(has_text="Repeats")).to_contain_text("2")
