@@ -259,7 +259,7 @@ def test_the_ways_of_the_shop_reach_the_plan(ada, job):
     for change, field in (
         ({"tax_percent": 90}, "tax_percent"),
         ({"life_school": "never"}, "life_school"),
-        ({"hands_min": {"polish": 5}}, "polish"),
+        ({"hands_min": {"polish": 5}}, "tasks"),
     ):
         refused = ada.problem(
             "PUT", "/api/shop", {**body, "version": kept["version"], "habits": {**habits, **change}}, status=422

@@ -36,8 +36,6 @@ def promise_kept(promised: Interval, measured: float, u95: float) -> Kept:
     promised: interval of the plan [K/W]
     measured: resistance after [K/W], > 0
     u95: its expanded uncertainty [K/W], >= 0
-    returns: Kept
-    source: the definition
     """
     if measured - u95 > promised.high:
         return Kept.MISSED

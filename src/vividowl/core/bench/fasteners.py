@@ -128,7 +128,6 @@ def classes_of(places: Sequence[Place]) -> tuple[ScrewClass, ...]:
     """Classes of the screws, in the order in which they were first met.
 
     places: screws and plugs (n,)
-    returns: classes (m,)
     source: common practice, no source
     """
     counts: dict[tuple[float | None, str, str], int] = {}
@@ -153,8 +152,6 @@ def letter_of(place: Place, classes: Sequence[ScrewClass]) -> str:
     """The letter of a screw's class, empty for a plug.
 
     place: the screw or plug
-    classes: classes of its map (m,)
-    returns: letter [text]
     source: common practice, no source
     """
     same = (c.letter for c in classes if (c.length_mm, c.drive, c.head) == (place.length_mm, place.drive, place.head))
@@ -229,7 +226,6 @@ def tightening_passes(school_percent: int) -> tuple[Pass, ...]:
     """Rounds of tightening of a school.
 
     school_percent: share of the turns in the first round [%], 50 or 70
-    returns: rounds (2,)
     raises: CoreError for another school
     source: common practice, no source; both schools are taught
     """

@@ -68,8 +68,6 @@ class Cause:
 def checks_of(device: Device) -> tuple[str, ...]:
     """What is looked at on a device.
 
-    device: its traits
-    returns: names of CHECKS (n,) [text]
     source: common practice, no source
     """
     return tuple(name for name, check in CHECKS.items() if check.fits(device))
@@ -81,7 +79,6 @@ def check_power(results: Mapping[str, str], boot_s: float | None, device: Device
     results: by check fine, fails, none (the device has no such part) or unchecked, as which one that is left out counts
         [text]
     boot_s: time to boot [s], None when not timed
-    device: its traits
     returns: results of all checks that the device has something for [text]
     raises: CoreError, OutOfRange
     source: common practice, no source

@@ -219,10 +219,7 @@ RULES_NOW = 2
 def rules_for(acts: Sequence[str], device: Device, known: int = RULES_NOW) -> tuple[Interlock, ...]:
     """Rules that guard some acts on a device.
 
-    acts: acts of one step (n,) [text]
-    device: its traits
     known: version of the stored events that the rules are of [1]
-    returns: rules (m,)
     source: common practice, no source
     """
     return tuple(
@@ -237,7 +234,6 @@ def breached(acts: Sequence[str], facts: Set[str], device: Device) -> Interlock 
 
     acts: acts of one step, in order (n,) [text]
     facts: what holds now [text]
-    device: its traits
     returns: Interlock, or None when all is in order
     raises: CoreError for an unknown act
     source: common practice, no source
@@ -251,9 +247,7 @@ def all_breached(acts: Sequence[str], facts: Set[str], device: Device, known: in
 
     acts: acts of one step, in order (n,) [text]
     facts: what holds now [text]
-    device: its traits
     known: version of the stored events that the rules are of [1]
-    returns: rules (m,)
     raises: CoreError for an unknown act
     source: common practice, no source
     """

@@ -57,7 +57,6 @@ def mishap(name: str) -> Mishap:
     """What to do about a mishap.
 
     name: a name of MISHAPS [text]
-    returns: Mishap
     raises: CoreError naming what is allowed
     source: common practice, no source
     """
@@ -74,7 +73,6 @@ def recovery(
     place: where it happened, None when nobody said
     acts: of the step at which it happened (m,) [text]
     facts: what holds now [text]
-    device: its traits
     returns: steps in order (n,); a wheel, which throws sparks and metal, only at an outer screw while nothing has power
     raises: CoreError naming what is allowed
     source: common practice, no source

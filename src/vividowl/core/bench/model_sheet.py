@@ -46,7 +46,6 @@ def own_steps(state: BenchState) -> tuple[tuple[BenchStep, ...], tuple[str, ...]
 
     state: the bench of a job
     returns: steps (n,) and ids (n,)
-    source: the definition
     """
     found = [(s, state.steps[i - 1].id if i else "") for i, s in enumerate(state.steps) if s.own]
     return tuple(s for s, _ in found), tuple(a for _, a in found)
@@ -55,9 +54,7 @@ def own_steps(state: BenchState) -> tuple[tuple[BenchStep, ...], tuple[str, ...]
 def sheet_data(sheet: ModelSheet) -> dict[str, Any]:
     """A sheet as plain data, the way it is stored and exchanged.
 
-    sheet: the sheet
     returns: data with units in its keys
-    source: the definition
     """
     plain = asdict(sheet)
     plain["steps"] = [
@@ -72,9 +69,7 @@ def sheet_from(data: Mapping[str, Any]) -> ModelSheet:
     """A sheet from plain data that may come from another shop.
 
     data: as sheet_data gives it; unknown keys are refused
-    returns: ModelSheet
     raises: CoreError, OutOfRange naming the field
-    source: the definition
     """
     if data.get("format") != FORMAT or data.get("version") != VERSION:
         raise CoreError(say("model-sheet-this-no-model-sheet-version", version=VERSION, format=FORMAT), field="format")

@@ -89,8 +89,6 @@ def sight(part: str, seen: str) -> Sight:
     """What a state of a part means.
 
     part: a name of SIGHTS [text]
-    seen: one of its states [text]
-    returns: Sight
     raises: CoreError naming what is allowed
     source: common practice, no source
     """

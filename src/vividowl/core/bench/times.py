@@ -42,7 +42,6 @@ def step_times(
     done_min: when each step was done, ascending (n,) [min]
     waits: waits that ran, each cut where it was ended
     elsewhere: moments at which the same hands did something on another job (m,) [min]
-    returns: StepTime (n,)
     raises: OutOfRange when a step is done before the one before it
     formula: hands = gap − part of the gap covered by waits; not known when more than 30 min remain or the hands were
         seen on another job in the part that no wait covers, nor for steps told within 10 s of each other

@@ -64,7 +64,6 @@ def fan_laws(level_change_db: float, exponent_db: float = FAN_LEVEL_EXPONENT_DB)
 
     level_change_db: level after less level before [dB], -60 to 60
     exponent_db: decibels a decade of speed [dB], 50 to 60
-    returns: FanLawRatios
     raises: OutOfRange
     formula: N2/N1 = 10^(dL/exponent); flow goes with N; exhaust rise with 1/flow at equal power
     source: fan affinity laws; the exponent is common practice, no source

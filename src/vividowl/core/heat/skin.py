@@ -142,7 +142,6 @@ def skin_temperature(
     contact_s: time of contact [s], None for what is usual at that placement
     power_u: standard uncertainty of that heat [W]
     battery_mm: from the pad's edge to the battery's outline [mm], 0 or less when they overlap, None when not measured
-    returns: Skin
     raises: CoreError, OutOfRange
     formula: T = T_room + P R; U95 = 2 (T - T_room) sqrt((u_P/P)^2 + u_h^2); at the battery
         theta = theta_0 [K0(mr) I1(mR) + I0(mr) K1(mR)] / [K0(ma) I1(mR) + I0(ma) K1(mR)]

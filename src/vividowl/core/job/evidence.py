@@ -43,7 +43,6 @@ def ink_length(strokes: Sequence[Sequence[Sequence[float]]]) -> float:
 
     strokes: points x, y of each stroke, as shares of the pad's width (n, m, 2) [1]
     returns: length of all strokes together, as a share of the pad's width [1]
-    source: geometry
     """
     return sum(math.dist(a[:2], b[:2]) for stroke in strokes for a, b in pairwise(stroke))
 

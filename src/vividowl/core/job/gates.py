@@ -101,7 +101,6 @@ def worst_first(gates: Sequence[Gate]) -> tuple[Gate, ...]:
 
     gates: tripped gates (n,)
     returns: stops, then what is to acknowledge, then notes (m,)
-    source: order of severity
     """
     order = (Severity.STOP, Severity.ACKNOWLEDGE, Severity.NOTE)
     once = {gate.rule: gate for gate in reversed(gates)}

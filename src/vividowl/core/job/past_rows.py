@@ -111,8 +111,6 @@ def reads_both_ways(cell: Cell) -> bool:
     """Whether a day may be another one, by what comes first in it.
 
     cell: of a column of days
-    returns: bool
-    source: the calendar
     """
     found = _two_numbers(cell)
     return found is not None and found[0] != found[1] and max(found) <= 12
@@ -123,7 +121,6 @@ def day_order(cells: Iterable[Cell]) -> DayOrder:
 
     cells: of the column (n,)
     returns: DayOrder; unknown where no day tells it, or some tell one and some the other
-    source: the calendar
     """
     first = second = False
     for a, b in filter(None, map(_two_numbers, cells)):

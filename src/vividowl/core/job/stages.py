@@ -101,7 +101,6 @@ def position_of(f: JobFacts) -> Position:
     """Where a job is and what is next.
 
     f: what decides it
-    returns: Position
     source: the order of the work, common practice, no source
     """
     stage, to_do = _next(f)

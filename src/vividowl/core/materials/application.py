@@ -61,7 +61,6 @@ def choose_school(
     stiff: whether the paste hardly flows [flag]
     bare_die: bare silicon rather than a lid [flag]
     default: the shop's own choice, which wins [school or None]
-    returns: Advice
     raises: OutOfRange
     formula: line from an aspect of 1.6; film for stiff paste or small bare dies; else film on bare dies, bead on lids
     source: common practice, no source; where schools differ the surer one is taken
@@ -90,7 +89,6 @@ def drop_of(school: School, volume_ul: float, width_mm: float, length_mm: float)
     volume_ul: volume [uL], above 0 to 100000
     width_mm: width of the die [mm], 1 to 200
     length_mm: length of the die [mm], 1 to 200
-    returns: Drop
     raises: OutOfRange
     formula: bead d = (6V/pi)^(1/3); strokes of 0.8 of side or diagonal, d = sqrt(4V/(pi n L))
     source: geometry; the share of the side is common practice, no source

@@ -41,7 +41,6 @@ def dose(
     waste: share that is lost or pressed out [1], 0 to 3
     density_g_ml: density [g/mL], 0.7 to 20
     faces: coated faces [1], 1 or 2
-    returns: Dose
     raises: OutOfRange
     formula: V = A film faces (1 + waste); m = rho V; d = (6 V / pi)^(1/3)
     source: geometry
@@ -69,7 +68,6 @@ def left_in_tube(held_g: float, used_g: float) -> Left:
 
     held_g: what it holds now [g], 0 to 10000
     used_g: the dose [g], above 0 to 10000
-    returns: Left
     raises: OutOfRange, also when the tube holds less than the dose
     formula: difference; whole doses
     source: conservation of mass
@@ -87,7 +85,6 @@ def check_syringe(volume_ml: float, mass_g: float, density_g_ml: float) -> Syrin
     volume_ml: volume on the label [mL], 0.01 to 1000
     mass_g: mass on the label [g], 0.01 to 10000
     density_g_ml: density of the material [g/mL], 0.7 to 20
-    returns: SyringeCheck
     raises: OutOfRange
     formula: m / V against rho, within 20 %, which covers the rounding of small labels
     source: definition of density; the margin is from memory

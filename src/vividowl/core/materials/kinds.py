@@ -121,8 +121,6 @@ def source_of(kind: str, name: str) -> str:
     """Where a typical value comes from.
 
     kind: name of the kind [text]
-    name: of a value [text]
-    returns: words [text]
     source: catalogue.toml
     """
     return _SOURCES[Kind(kind)].get({"film_low_um": "film_um", "film_high_um": "film_um"}.get(name, name), FROM_MEMORY)
@@ -150,7 +148,6 @@ def material(kind: str, own: Mapping[str, float] | None = None) -> Material:
 
     kind: name of the kind [text]
     own: values by field name [as in Material]
-    returns: Material
     raises: CoreError for an unknown kind or field, OutOfRange for a value that no such material has
     range: the bands of BANDS, narrower ones of KIND_BANDS
     source: from memory, or as the shop says

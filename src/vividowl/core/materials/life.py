@@ -49,7 +49,6 @@ def add_months(day: date, months: int) -> date:
 
     day: start [date]
     months: months to add [1]
-    returns: date
     source: Gregorian calendar
     """
     index = day.month - 1 + months
@@ -95,7 +94,6 @@ def next_service(
     cold_plate: copper, nickel, aluminium or unknown [text]
     months_left: until heat holds it back again by its own drift [months], None when that is not known or far off
     own: how long the shop's own services with the same kinds lasted (n,)
-    returns: NextService
     raises: CoreError for unknown surroundings
     formula: the earliest of dust, each interface, what the own services lasted, and drift
     source: common practice, no source

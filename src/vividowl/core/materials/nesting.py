@@ -61,7 +61,6 @@ def with_margin(width_mm: float, length_mm: float, margin_mm: float, step_mm: fl
 def nest(pieces: Sequence[Piece], sheets: Sequence[Sheet], kerf_mm: float = 0.0, seed: int = 0) -> Nesting:
     """Place pieces on sheets and offcuts so that little is lost for good; offcuts are used before sheets.
 
-    pieces: pieces (n,), 1 to 200
     sheets: sheets and offcuts there are (m,), 1 to 50
     kerf_mm: width that the blade takes between pieces [mm], 0 to 5
     seed: seed of the shuffled orders [1]

@@ -130,7 +130,6 @@ def gap_from_imprint(imprint_mm: float) -> Gap:
     """Gap from a ball of putty that was pressed by the closed cooler.
 
     imprint_mm: thickness of the flattened ball [mm], 0.1 to 12
-    returns: Gap
     raises: OutOfRange
     formula: the imprint is the gap
     source: common practice, no source; tolerance from memory
@@ -143,7 +142,6 @@ def gap_from_crushed_pad(crushed_mm: float) -> Gap:
     """Gap from the old pad, which has kept most of its squeeze.
 
     crushed_mm: thickness of the old pad where the part stood [mm], 0.1 to 12
-    returns: Gap
     raises: OutOfRange
     formula: crushed thickness less a rebound of 0 to 10 %
     source: common practice, no source; rebound from memory
@@ -162,7 +160,6 @@ def pad_force(
     area_mm2: area of all pads pressed so [mm2], 1 to 100000
     max_compression: end of the pad's window [1], 0.05 to 0.9
     clamp_n: clamping force of the cooler [N], 1 to 2000
-    returns: PadForce
     raises: OutOfRange
     formula: F = A p30 c / 0.3, steeper by (c / c_max)^2 beyond the window
     source: linear spring, textbook; stiffness and clamping force from memory
@@ -197,7 +194,6 @@ def choose_for_heights(
     gaps: gap of each part (n,), n >= 1
     min_compression: least compression [1]
     max_compression: largest compression [1]
-    returns: Heights
     raises: OutOfRange
     formula: the pad must stay in its window from the widest to the narrowest gap
     source: common practice, no source

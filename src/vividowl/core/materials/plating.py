@@ -77,7 +77,6 @@ def plating_time(
     current_density_a_dm2: needed for electrolytic plating [A/dm2]
     temperature_c: of the bath [degC]; the electroless rate is known from 65 to 75 only
     own_rate_um_h: of this very bath, by its maker's sheet or a coupon [um/h], which beats both; None when not known
-    returns: PlatingTime
     raises: OutOfRange
     range: layers up to 200 um; a plated part or a plating shop is the better way
     formula: t = d / v, v of the bath, by Faraday's law or 2.5 um/h

@@ -166,7 +166,6 @@ def shim_gain(
     shim_um: thickness of the shim [um]
     film_um: film of paste on the chip [um]
     bond: paste or glue, what holds it to the heatsink [text]
-    returns: ShimGain
     raises: OutOfRange, CoreError for an unknown bond
     formula: R_pad = t/(kA); R_shim = t/(kA) + film/(k_paste A) + bond/(k_bond A); drop = P (R_pad - R_shim)
     source: Fourier's law, series chain; contacts and spreading left out
@@ -210,7 +209,6 @@ def shim_fit(
     offset_x_mm: die's centre from the package's along the width [mm]
     offset_y_mm: the same along the length [mm]
     neighbours_mm: bare parts beside the package start so far from its edge [mm], None when not known
-    returns: ShimFit
     raises: OutOfRange
     formula: the shim sits over the die and must stay within the package; what of the die it leaves bare is named, and
         neighbours are measured from where it lies, not from the package's middle; along an axis it covers the die from

@@ -51,7 +51,6 @@ def cover_pad(found: Inspection) -> tuple[PadChoice, Words] | None:
     gap is not measured.
 
     found: what was found
-    returns: PadChoice and words, or None
     raises: OutOfRange, CoreError
     source: linear spring and clamped plate, textbook; limits from memory
     """
@@ -99,7 +98,6 @@ def cover_skin(found: Inspection, power: float, *, behind: float, room_c: float,
     behind: resistance from the heatsink to the room without the cover [K/W]
     room_c: room [degC]
     power_u: standard uncertainty of the heat [W]
-    returns: Skin or None
     raises: OutOfRange, CoreError
     source: two parallel paths and an annular fin, textbook; limits ISO 13732-1 and IEC 62368-1 from memory
     """

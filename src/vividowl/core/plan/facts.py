@@ -58,7 +58,6 @@ def facts_of(
     material: that interface with its service temperature, None when it is not known
     hottest_c: die at its limit, or as hot as it is predicted to be [degC], None when it is not known
     after_place: where the After was run, as it was typed [text]
-    returns: PlanFacts
     source: common practice, no source
     """
     opened = bool(set(actions) - {Action.TUNE})

@@ -80,7 +80,6 @@ def gap_of(spot: GapSpot) -> Gap:
     """The gap that a reading means.
 
     spot: the parts and how they were read
-    returns: Gap
     raises: OutOfRange
     source: common practice, no source
     """
@@ -96,7 +95,6 @@ def gap_advice(spot: GapSpot, row: int | None = None) -> GapAdvice:
 
     spot: the parts and how they were read
     row: its number in the list [1], which the reason names then, None for none
-    returns: GapAdvice
     raises: OutOfRange for a reading that none can be
     source: common practice, no source; how wide a gap putty holds is from memory
     """
@@ -158,7 +156,6 @@ def gap_rows(found: Inspection) -> tuple[GapAdvice, ...]:
     """Advice for every row of gaps; one that nothing bridges bars no other.
 
     found: what was found
-    returns: GapAdvice (n,)
     raises: OutOfRange
     source: common practice, no source
     """
@@ -169,7 +166,6 @@ def shim_of(found: Inspection) -> tuple[ShimGain, ShimFit, ShimHeight] | None:
     """What the shim buys and whether it fits in plan and in height, None without one.
 
     found: what was found
-    returns: ShimGain, ShimFit and ShimHeight, or None
     raises: OutOfRange
     source: Fourier's law; geometry
     """
@@ -205,7 +201,6 @@ def bath_of(found: Inspection) -> Bath | None:
     """The bath that a plate is to get, with its own rate where one is known, None without plating.
 
     found: what was found
-    returns: Bath or None
     raises: OutOfRange, CoreError
     formula: t = d / v; I = i A
     source: Faraday's law; the usual electroless rate is common practice, no source; a coupon beats both

@@ -79,7 +79,6 @@ def make_options(situation: Situation) -> tuple[Option, ...]:
     """The options for a device, leaving it alone first.
 
     situation: what decides
-    returns: options (n,)
     raises: OutOfRange, CoreError for a material that does not belong on a die
     source: common practice, no source
     """
@@ -160,7 +159,6 @@ def tuning_words(undervolt_mv: float, cap_w: float | None) -> Words:
     undervolt_mv: [mV], 0 for none
     cap_w: power cap [W], None for none
     returns: words, empty for none [text]
-    source: the definition
     """
     said = [say("options-undervolt-mv", undervolt_mv=undervolt_mv)] if undervolt_mv > 0 else []
     said += [say("options-cap-at-w", cap_w=cap_w)] if cap_w is not None else []

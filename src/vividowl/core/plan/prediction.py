@@ -238,7 +238,6 @@ def measurable_k(difference_u95: float, power: float) -> float:
 def share_inside(inside: Sequence[bool]) -> tuple[float, float, float] | None:
     """How often intervals held what was measured, with a 95 % interval for that share.
 
-    inside: one flag a job (n,)
     returns: share, low, high [1], None without a job
     formula: Wilson score interval
     source: Wilson (1927), any textbook of statistics

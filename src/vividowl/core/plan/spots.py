@@ -32,7 +32,6 @@ def is_on_lap(place: str) -> bool:
     """Whether a place that somebody typed is one where the cover lies on skin or in bedding.
 
     place: as it was typed, empty when nobody did [text]
-    returns: flag
     source: common practice, no source
     """
     return bool(_LAP_WORDS & set(re.findall(r"[a-z]+", place.casefold())))
@@ -193,7 +192,6 @@ def named(name: str, value: float, *, low: float, high: float, hint: Words) -> N
     hint: what to do [text]
     returns: nothing
     raises: OutOfRange
-    source: the definition
     """
     unit = name.rsplit("_", 1)[-1].replace("mv", "mV")
     require_range(name, value, unit, (low, high), hint=hint)

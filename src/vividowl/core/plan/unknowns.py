@@ -160,10 +160,8 @@ def triangular(where: Series, low: float, usual: float, high: float) -> Series:
 def sample_unknowns(known: Known, seed: int, samples: int = SAMPLES) -> Unknowns:
     """Draw what is not known, in agreement with what was measured.
 
-    known: what is known
     seed: seed [1]
     samples: how many [1], 100 to 1000000
-    returns: Unknowns (samples,)
     raises: OutOfRange, CoreError
     formula: draws of die, healthy interface and dust are weighted by how well the film that is left for the old
         interface, and what cleaning leaves behind it, agree with what is seen and with earlier visits; then resampled

@@ -33,7 +33,6 @@ def relative_change(before: float, after: float, unit: str = "") -> Change:
     before: value before [any], not 0
     after: value after [any]
     unit: unit [text]; degrees Celsius and Fahrenheit are refused
-    returns: Change
     raises: CoreError for a temperature scale, OutOfRange for zero before
     range: a quantity with a true zero: never degrees Celsius or Fahrenheit
     formula: (after - before) / before
@@ -51,7 +50,6 @@ def duration_change(before_s: float, after_s: float) -> DurationChange:
 
     before_s: duration before [s], > 0
     after_s: duration after [s], > 0
-    returns: DurationChange
     raises: OutOfRange
     formula: less time (b - a)/b; more throughput b/a - 1
     source: definition

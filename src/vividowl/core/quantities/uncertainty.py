@@ -54,7 +54,6 @@ def checked_tolerances(values: Mapping[str, float]) -> Tolerances:
     """The defaults with a shop's own values over them.
 
     values: half-widths by name [as in Tolerances]
-    returns: Tolerances
     raises: OutOfRange for a negative or absurd one or an unknown name
     range: up to the limits of TOLERANCE_LIMITS
     source: common practice, no source

@@ -24,7 +24,6 @@ class Message:
 
         name: of the variable [text]
         returns: what it was made with, None when it has no such variable
-        source: the definition
         """
         return dict(self.values).get(name)
 
@@ -55,8 +54,6 @@ def say(code: str, /, **values: Value) -> Message:
 
     code: of a message in the message files [text]
     values: its variables; a number stays a number, the message says how it is written
-    returns: Message
-    source: the definition
     """
     return Message(code, tuple(values.items()))
 
@@ -76,7 +73,5 @@ def listed(items: Iterable[Value], by: str = "comma") -> Several:
 
     items: words or numbers (n,)
     by: comma, and, or, semicolon, space, or none for nothing between them [text]
-    returns: Several
-    source: the definition
     """
     return Several(tuple(items), by)

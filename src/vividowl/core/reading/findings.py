@@ -35,7 +35,6 @@ def findings(
 ) -> tuple[Words, ...]:
     """Say in words what the log says.
 
-    reading: the reading
     room_c: room temperature [degC] or None
     limit_c: temperature limit [degC] or None; the plateau stands in when heat holds it back
     reference: what the response is judged against, None for the typical laptop
@@ -144,7 +143,6 @@ def nothing_wrong(
     """That nothing is wrong with its cooling: its limit is noted and lies well above where it ends, nothing held it
     back, no sensor stands above its limit, and its heat goes as in its kind.
 
-    reading: the reading
     limit_c: noted limit of the die [degC] or None
     noted: limits of the other sensors by role [degC]
     reference: what the response is judged against, None for the typical laptop
@@ -225,9 +223,7 @@ def _pauses(reading: Reading) -> list[Words]:
 def held_back_unknown(why: Unknown) -> Words:
     """Why it is not known whether heat held a device back.
 
-    why: of Unknown
     returns: one sentence [text]
-    source: definition
     """
     if why is Unknown.LIMIT:
         return say("findings-held-back-limit-not-known")

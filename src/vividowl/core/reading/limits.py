@@ -41,10 +41,8 @@ class SensorEnd:
 def sensors_in(reading: Reading, limits_c: Mapping[Role, float]) -> tuple[SensorEnd, ...]:
     """Every temperature of one run against its limit.
 
-    reading: the reading
     limits_c: noted limits by role [degC]
     returns: sensors (k,), the deciding die first
-    source: definition
     """
     roles = sorted(JUDGED_ROLES, key=lambda r: r is not reading.die_role)
     return tuple(
@@ -60,7 +58,6 @@ def hot_in(ends_c: Mapping[Role, float], limits_c: Mapping[Role, float]) -> tupl
     ends_c: each at the end of the load by role [degC]
     limits_c: noted limits by role [degC]
     returns: sensors (k,), the furthest above first
-    source: definition
     """
     ends = [SensorEnd(r, *limit_of(r, limits_c), ends_c[r]) for r in JUDGED_ROLES if r in ends_c and r not in AGAIN]
     hot = [end for end in ends if end.over_limit_k is not None]

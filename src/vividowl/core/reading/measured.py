@@ -64,7 +64,6 @@ class Measured:
 def die_temperature(reading: Reading, tol: Tolerances, role: Role | None = None) -> Measured:
     """Die over the end of the load, as measured; what is still to come counts as uncertainty.
 
-    reading: the reading
     tol: half-widths
     role: another of its temperatures, None for the deciding die
     returns: Measured [degC]
@@ -84,11 +83,9 @@ def die_temperature(reading: Reading, tol: Tolerances, role: Role | None = None)
 def rise(reading: Reading, room_c: float | None, tol: Tolerances, role: Role | None = None) -> Measured | None:
     """Rise of the die over the room as measured, None without a room.
 
-    reading: the reading
     room_c: room [degC] or None
     tol: half-widths
     role: another of its temperatures, None for the deciding die
-    returns: Measured [K] or None
     source: JCGM 100:2008
     """
     if room_c is None:
@@ -103,7 +100,6 @@ def by_share(statistics: Statistics, share: float) -> Measured:
 
     statistics: of the channel
     share: half-width as a share of the value [1], >= 0
-    returns: Measured
     source: JCGM 100:2008; the halves are from memory
     """
     tolerance = standard_from_half_width(share * abs(statistics.mean))
@@ -126,7 +122,6 @@ def resistance(
 ) -> Measured | None:
     """Rise over the heat into the cooler, None when either is not known.
 
-    reading: the reading
     room_c: room [degC] or None
     tol: half-widths
     at: die [degC] and power that it felt [W] at an earlier time, None for the end of the load

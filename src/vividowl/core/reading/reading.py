@@ -106,7 +106,6 @@ def statistics(values: Series) -> Statistics | None:
     """Statistics of a series, None when nothing in it is finite.
 
     values: series (n,) [any]
-    returns: Statistics or None
     source: JCGM 100:2008, 4.2
     """
     known = values[np.isfinite(values)]

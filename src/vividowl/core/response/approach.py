@@ -51,7 +51,6 @@ def fit_approach(time_s: Series, y: Series, *, from_zero: bool = False) -> Appro
     time_s: times since the start of the fitted part (n,) [s], >= 0, n >= 6
     y: values (n,) [any], finite
     from_zero: force the curve through 0 at time 0 [flag]
-    returns: Approach
     raises: NotEnoughData
     formula: y = end - span exp(-t/tau); from_zero sets span = end
     range: time constants from a tenth of the sample step to thirty times the record

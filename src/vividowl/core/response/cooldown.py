@@ -56,7 +56,6 @@ def fit_cool_down(trace: Trace, load: LoadPhase) -> CoolDown | None:
 
     trace: the log
     load: its loaded part
-    returns: CoolDown or None
     range: fast part only; the slow parts need a cool-down of minutes and a fan that keeps its speed
     formula: T(t) = T_inf + sum a_i exp(-t/tau_i), R_i = a_i / (P_load - P_idle) after a settled load
     source: JESD51-1, cooling curve

@@ -48,7 +48,6 @@ def fit_exponentials(
     tolerance: relative change at which the search stops [1]
     slowest: what is known beforehand of the largest time constant: its usual value [s] and how strongly a factor of e
         away from it weighs [same as y]; None when nothing is
-    returns: Fit
     formula: min over tau of |W (y - A(tau) w)|, w by linear least squares
     source: Golub and Pereyra 1973; checked on NIST StRD Lanczos3
     """

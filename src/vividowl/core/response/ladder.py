@@ -60,7 +60,6 @@ def build_ladder(
     exhaust_c: exhaust air [degC] or None
     response: response from the log or None
     boundary_s: what parts the interface from what is behind it in two responses of one device [s], None for one alone
-    returns: Ladder
     raises: OutOfRange, CoreError when probes contradict each other
     formula: drops between neighbours; from the log R_interface P and the rest, where the log tells the two apart
     source: one-dimensional heat flow; JESD51 for resistance
@@ -109,10 +108,7 @@ def build_ladder(
 def culprit(before: Ladder, after: Ladder | None = None, *, shown: bool = True) -> str | None:
     """The rung that stops the heat: the one that fell most, or a poor interface; None when it is not told.
 
-    before: ladder before
-    after: ladder after or None
     shown: whether a difference between the two was shown at all [flag]
-    returns: name of the rung or None
     formula: with both sides the largest fall of rungs told alike, at the power before, beyond its own U95 and 2 K and
         twice what the others fell by; else an interface of a third of the rise or more, less its U95
     source: JCGM 100:2008 for U95; the third is common practice, no source

@@ -102,7 +102,6 @@ def fit_response(trace: Trace, load: LoadPhase) -> Response:
 
     trace: a log with power, one sample every 5 s or faster
     load: its loaded part
-    returns: Response
     raises: NotEnoughData without power, without a load step or when sampled too slowly
     range: fan speed roughly constant; parts much faster than the sampling appear as one step
     formula: T(t) = T_0 + sum R_i x_i(t), tau_i dx_i/dt = P - P_0 - x_i; as many terms as the evidence bears, up to 4

@@ -57,7 +57,6 @@ def class_reference(kind: str) -> Reference:
     """The typical values of a class of devices.
 
     kind: laptop, console, handheld; anything else counts as other [text]
-    returns: Reference
     source: from memory
     """
     fast, slow = CLASS_TYPICAL.get(kind, CLASS_TYPICAL["other"])
@@ -69,7 +68,6 @@ def reference_from(responses: list[Response], source: Source) -> Reference | Non
 
     responses: readings after earlier services (n,)
     source: own last visit or same model
-    returns: Reference or None
     source: common practice, no source
     """
     usable = sorted((r for r in responses if r.total > 0), key=lambda r: r.total)
@@ -108,7 +106,6 @@ def share_words(share: float) -> Words:
     """A share as people say it, with "about" where it is not quite that.
 
     share: share [1], 0 to 1
-    returns: words [text]
     raises: OutOfRange
     source: common practice, no source
     """
@@ -127,7 +124,6 @@ def judge_response(response: Response, reference: Reference, total: float | None
     response: the fitted response
     reference: what it is compared with
     total: steady resistance to the room [K/W], None for the sum of the response
-    returns: Judgement
     formula: interface poor above 1.5 times the reference (share, or K/W where known); slow part large above 1.6 times
     source: common practice, no source
     """

@@ -64,7 +64,6 @@ def couple(states: Sequence[State]) -> Coupled:
     """Separate processor and graphics on a shared cooler by several load states.
 
     states: load states (n,), n >= 2
-    returns: Coupled
     raises: NotEnoughData when the states do not tell the two apart
     formula: dT_c = R_cc P_c + R_cg P_g and dT_g = R_gc P_c + R_gg P_g, weighted least squares over the states
     range: condition number of the power matrix up to 10 and each own resistance known to 25 %
@@ -137,7 +136,6 @@ def chip_resistances(trace: Trace, phases: Sequence[Phase], room_c: float, insid
     phases: its load phases
     room_c: room [degC], -10 to 60
     inside: samples of the window that the steady figures come from (n,) [flag]
-    returns: ChipResistances
     raises: OutOfRange
     range: with one load state a chip counts as alone when the other takes less than 10 % of the power
     formula: alone dT / P with P the heat into the cooler; coupled as in couple()

@@ -144,7 +144,6 @@ def choose_window(window: SettledWindow, trace: Trace, from_s: float, to_s: floa
     trace: the log
     from_s: start of the window [s]
     to_s: end of the window [s], 10 s after the start or later
-    returns: SettledWindow
     raises: OutOfRange
     source: common practice, no source
     """
@@ -159,10 +158,8 @@ def choose_window(window: SettledWindow, trace: Trace, from_s: float, to_s: floa
 def last_part(window: SettledWindow, load: LoadPhase) -> float:
     """Share of the load that the window is.
 
-    window: the window
     load: the loaded part
     returns: share [1], 0 to 1
-    source: definition
     """
     length = load.end_s - load.onset_s
     return min(1.0, (load.end_s - window.from_s) / length) if length > 0 else 1.0

@@ -116,8 +116,6 @@ def common_boundary(before: Response, after: Response) -> float | None:
     """A time that parts what answers soon from what answers late in two responses of one device: a better interface
     changes the one, less dust the other, and the base, which a service does not change, may lie on either side.
 
-    before: response before
-    after: response after
     returns: boundary [s], None when some part lies across every one in either response
     formula: at most 8 % of the total within a factor of 1.6 of the boundary
     source: common practice, no source

@@ -54,7 +54,6 @@ def burn_in(x: Sequence[float], values: Sequence[float], standard: Sequence[floa
     x: heat cycles, hours or days since fitting (n,) [x], never falling
     values: what was found (n,) [y], corrected for the room
     standard: standard uncertainty of each (n,) [y], or empty
-    returns: BurnIn
     raises: NotEnoughData with fewer than four runs or all at one x, OutOfRange where x falls
     formula: y = end + A exp(-x / tau); settled when A exp(-x_n / tau) < U of one run; the interval of the end is that
         of the profile of the squares, since it is seldom even

@@ -69,10 +69,8 @@ def design_of(
     factors: names (k,) [text]
     cells: levels of each run (n, k) [text]
     order: levels of each factor, the first is before (k, m) [text]; None for the order of appearance
-    returns: Design
     raises: OutOfRange for fewer than one factor or more than five, a name twice, too many combinations; NotEnoughData
         for a factor with one level
-    source: the definition
     """
     if not 1 <= len(factors) <= FACTORS_MOST:
         raise OutOfRange(say("design-count", count=len(factors), most=FACTORS_MOST), field="factors")
@@ -155,7 +153,6 @@ def proposed_runs(design: Design, plan: Plan) -> Proposed:
 
     design: factors with levels
     plan: full, half, or one factor at a time
-    returns: Proposed
     raises: OutOfRange for half of fewer than three factors or of more than two levels each
     formula: half: those whose number of changed factors is even; one at a time: before, and each factor alone
     source: factorial and half-fraction designs, textbook statistics (Box, Hunter and Hunter)
@@ -193,7 +190,6 @@ def factor_contrast(design: Design, at: int, *, pairs: bool, high: str | None = 
     pairs: whether the model has interactions of two [flag]
     high: the other level, the last by default [text]
     returns: contrast (p,) [1]
-    source: the definition
     """
     out = np.zeros(len(design.row(design.low, pairs)))
     start = 1 + sum(len(found) - 1 for found in design.levels[:at])
@@ -233,7 +229,6 @@ def pair_contrasts(design: Design, i: int, j: int) -> list[Matrix]:
     i: which factor [1]
     j: which other [1]
     returns: contrasts, one for each level of both beside the first
-    source: the definition
     """
     return [
         pair_contrast(design, i, j=j, high_i=a, high_j=b) for a in design.levels[i][1:] for b in design.levels[j][1:]

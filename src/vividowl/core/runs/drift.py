@@ -53,7 +53,6 @@ def drift(
     values: what was found (n,) [y]
     standard: standard uncertainty of each (n,) [y], or empty
     limit: value that it shall not pass [y], or None
-    returns: Drift
     raises: NotEnoughData with fewer than two different months, OutOfRange where they go backwards
     formula: a straight line; the limit is met where the line, and the band of 95 % about it, reach it
     range: nothing is said where the slope does not exceed its own uncertainty; a bend that is shown at 10 % is followed

@@ -92,7 +92,6 @@ def factor_effects(
     values: what each run gave (n,) [y]
     standard: standard uncertainty of each (n,) [y], or empty
     order: levels of each factor, the first is before (k, m) [text]; None for the order of appearance
-    returns: Factors
     raises: NotEnoughData with fewer than two runs or a factor with one level, OutOfRange for lengths that differ
     formula: least squares; the effect of a factor is the change of the mean from its first to its last level, of a pair
         half of what the effect of one differs by between both levels of the other

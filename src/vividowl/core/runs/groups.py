@@ -83,7 +83,6 @@ def one_way(groups: Sequence[Group]) -> OneWay:
     """Take the scatter of runs apart: between the groups and within them.
 
     groups: groups of runs (g,), one or more
-    returns: OneWay
     raises: NotEnoughData without a group
     formula: SS_between = sum n_i (m_i - m)^2, SS_within = sum (x_ij - m_i)^2, F = MS_between / MS_within
     source: one-way analysis of variance; checked on NIST StRD SiRstv, AtmWtAg and SmLs
@@ -150,7 +149,6 @@ def scatter_of(groups: Sequence[Group]) -> Scatter:
     """Decide what the means of groups are uncertain by.
 
     groups: groups of runs (g,), one or more
-    returns: Scatter
     raises: NotEnoughData without a group
     formula: stated uncertainties, all widened by the Birge ratio where runs scatter more than they say; else each group
         by its own scatter where all have repeats, and pooled where one has none
@@ -209,7 +207,6 @@ def difference_of_means(first: Group, second: Group) -> GroupDifference:
 
     first: the one that is compared with
     second: the other
-    returns: GroupDifference
     formula: U = k sqrt(u1^2 + u2^2), k for the degrees of freedom, 2 at the least
     source: JCGM 100:2008, 5.1.2 and G.4.1 (Welch-Satterthwaite)
     """

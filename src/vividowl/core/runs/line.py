@@ -32,7 +32,6 @@ class Line:
 
         x: where [x]
         returns: value [y]
-        source: the definition
         """
         return self.at_middle + self.slope * (x - self.middle)
 
@@ -61,7 +60,6 @@ def fit_line(x: Sequence[float], y: Sequence[float], standard: Sequence[float] =
     x: where (n,) [x], not all the same
     y: values (n,) [y]
     standard: standard uncertainty of each value (n,) [y], > 0, or empty
-    returns: Line
     raises: NotEnoughData with fewer than two places, OutOfRange for lengths that differ
     formula: b = S_xy / S_xx about the means, weighted by 1 / u^2 where uncertainties are stated; these are believed
         unless the scatter contradicts them at 1 %

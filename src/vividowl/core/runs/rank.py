@@ -46,7 +46,6 @@ def rank(groups: Sequence[Group], *, higher_is_better: bool = False) -> Ranking:
 
     groups: groups of runs (g,), each under a name of its own
     higher_is_better: order of the means [flag]
-    returns: Ranking
     raises: NotEnoughData with fewer than two groups, OutOfRange for a name twice or more groups than allowed
     formula: U_ij = q(0.95; g, nu) / sqrt 2 * sqrt(u_i^2 + u_j^2): all differences together are right in 95 of 100
     range: 2 to 200 groups; ties need not carry over: the first may tie with the second and the second with the third

@@ -81,7 +81,6 @@ def repeats_needed(sd: float, want: float, k: float = COVERAGE_FACTOR, power: fl
     want: least difference that shall show [same], > 0
     k: coverage factor [1]
     power: how often a true difference of that size shall be shown [1], 0.5 to 0.999
-    returns: Repeats
     raises: OutOfRange, also where it would take more than 10 000 runs
     formula: (k + z) s sqrt(2 / n) <= D with z the normal quantile of the power; at a power of one half U = D
     range: takes the scatter as known; few runs do not know it themselves

@@ -58,7 +58,6 @@ def since_service(
     resistances: after the service, then as it came in at each visit since (n,) [K/W], > 0
     standard: standard uncertainty of each (n,) [K/W], > 0
     limit: resistance at which it is held back again in its own room [K/W], or None
-    returns: SinceService
     raises: NotEnoughData without a visit since
     formula: lost = R_n / R_1 - 1, shown where R_n - R_1 exceeds U = k sqrt(u_1^2 + u_n^2)
     source: handbook/runs.md: common practice, no source

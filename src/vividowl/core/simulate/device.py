@@ -68,7 +68,6 @@ def simulate(
 ) -> Trace:
     """Run a load on a device and log it.
 
-    device: the device
     room_c: room [degC], -10 to 60
     seed: seed of sensor noise [1]
     lead_s: idle before the load [s]
@@ -175,7 +174,6 @@ def _air_heat(room_c: float) -> float:
 def steady_rise(device: Device, power: float, rpm: float) -> float:
     """Rise of the die over the room that a device settles at, in closed form, to check the simulation by.
 
-    device: the device
     power: heat [W], >= 0
     rpm: fan speed [rpm], > 0
     returns: rise [K]

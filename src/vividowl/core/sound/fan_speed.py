@@ -40,7 +40,6 @@ def fan_speed(tones: Sequence[Tone], blades: int, logged_rpm: float | None = Non
     tones: tones of a recording (n,)
     blades: number of blades [1], 3 to 120
     logged_rpm: fan speed in the sensor log of the same run [rpm] or None
-    returns: FanSpeed or None
     raises: OutOfRange
     formula: N = 60 f / blades, 600 to 7000 rpm, where a line of the shaft (N/60 or twice that) or the logged speed
         within 6 % agrees: a whine and the hum of the mains have multiples too, so these alone tell nothing

@@ -38,7 +38,6 @@ def calm_stretches(samples: Samples, rate_hz: float) -> Calm:
 
     samples: one channel (n,) [1], full scale 1
     rate_hz: sampling rate [Hz], > 0
-    returns: Calm
     range: fans at one speed; the level of what changes its speed creeps as well and is not used either
     formula: a second is calm when its fast level ranges over 7 dB at most and lies no more than 6 dB over the usual one
     source: common practice, no source

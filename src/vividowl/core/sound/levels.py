@@ -127,7 +127,6 @@ def at_distance(level_db: float, from_m: float, to_m: float) -> float:
 def noise_figure(readings: Sequence[LevelReading]) -> NoiseFigure | None:
     """One figure for a run, from the readings of the place where most were taken.
 
-    readings: readings (n,)
     returns: NoiseFigure, None without a reading
     raises: OutOfRange, CoreError
     formula: background taken out of each reading, then the energy mean

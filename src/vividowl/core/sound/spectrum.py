@@ -97,7 +97,6 @@ def third_octaves(frequency: Spectrum, power: Spectrum, offset: float) -> tuple[
     frequency: of each bin [Hz] (n,)
     power: in each bin [1] (n,)
     offset: level of unit power [dB]
-    returns: Band (m,)
     source: IEC 61260-1, exact mid-band frequencies to base ten
     """
     highest = min(20_000.0, float(frequency[-1]) / 10**0.05)
@@ -164,7 +163,6 @@ def tonal_share(power: Spectrum) -> float:
 
     power: in each bin [1] (n,)
     returns: share [1]
-    source: the definition
     """
     whole = float(power.sum())
     return float(np.partition(power, -TONAL_LINES)[-TONAL_LINES:].sum()) / whole if whole > 0 else 0.0

@@ -54,7 +54,6 @@ def two_speeds(slow: Heard, fast: Heard, blades: int) -> TwoSpeeds | None:
     slow: at the lower speed, from the same place at the same gain
     fast: at the higher speed
     blades: number of blades [1], 3 to 120
-    returns: TwoSpeeds or None
     raises: OutOfRange
     formula: each recording's own speed where its shaft tells it; else a tone f and a tone r f of the other recording,
         both N = 60 f / blades within 600 to 7000 rpm, where the level rises, by 25 to 60 lg r dB within 3 dB; a tone

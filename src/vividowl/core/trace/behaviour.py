@@ -37,7 +37,6 @@ def shape_of(values: Series) -> Shape | None:
     """Range of a column and how suddenly it crosses it. None when it hardly holds a number or does not move.
 
     values: column (n,) [any]
-    returns: Shape or None
     source: common practice, no source
     """
     known = values[np.isfinite(values)]

@@ -47,8 +47,6 @@ def course_of(trace: Trace, load: LoadPhase, *, working: Mask, felt: FeltPower |
     working: samples in which it works (n,) [flag]
     felt: the power that the die answers to, or None
     share: last part of the load that counts [1]
-    returns: Course
-    source: definition
     """
     length = load.end_s - load.onset_s
     steps = [length]

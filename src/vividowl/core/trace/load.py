@@ -57,7 +57,6 @@ def find_load(trace: Trace) -> LoadPhase:
     """Find the loaded part of a log.
 
     trace: the log
-    returns: LoadPhase
     raises: NotEnoughData when the log has no die temperature
     range: one main load; several load phases are taken from the first to the last
     formula: the signal crosses half way between idle and the usual load and stays there

@@ -45,7 +45,6 @@ def frames_of(frame_times: Series) -> Frames:
     """Frame rate and its slow one per cent from the time that each frame took.
 
     frame_times: time of each frame (n,) [s]; what is no number, and what is no frame, does not count
-    returns: Frames
     raises: NotEnoughData without a frame
     formula: rate = n / sum(t); slow rate = 1 / mean(the longest n / 100)
     range: frames of 0.1 ms to 10 s; the slow one per cent from 1000 frames on

@@ -27,7 +27,6 @@ class Minute:
 
         other: the earlier one
         returns: differences; None where either is not known
-        source: the definition
         """
 
         def change(now: float | None, then: float | None) -> float | None:

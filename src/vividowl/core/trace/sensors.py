@@ -36,7 +36,6 @@ def clean_temperature(time_s: Series, readings_c: Series) -> Cleaned:
 
     time_s: times (n,) [s]
     readings_c: readings (n,) [degC], NaN where nothing was logged
-    returns: Cleaned
     range: a jump is one or two samples more than 30 K off both sides; a sensor with steps of 0.3 K or finer that shows
         one value for a minute hangs, a coarser one may be steady
     source: common practice, no source

@@ -225,7 +225,6 @@ def find_throttling(trace: Trace, load: LoadPhase, limit_c: float | None = None)
     trace: the log
     load: its loaded part
     limit_c: known temperature limit [degC], else the plateau is taken
-    returns: Throttling
     raises: NotEnoughData when there is no die temperature
     formula: flag where logged; else a die pinned (its smoothed spread over 30 s within 1 K or one step of its sensor)
         at its plateau, and power (else clock) more than 3 % below what it gave when it was cooler, at unchanged

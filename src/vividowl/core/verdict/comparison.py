@@ -9,6 +9,7 @@ from vividowl.core.heat.temperature import REFERENCE_ROOM_C
 from vividowl.core.quantities.errors import NotEnoughData
 from vividowl.core.quantities.uncertainty import Tolerances
 from vividowl.core.quantities.words import Words, listed, say
+from vividowl.core.reading.measured import SPEEDS_APART_MOST
 from vividowl.core.reading.reading import Reading
 from vividowl.core.trace.roles import Role
 from vividowl.core.trace.throttling import HELD_SHARE
@@ -21,7 +22,6 @@ from vividowl.core.verdict.parts import Effect, Shown, Side
 from vividowl.core.verdict.sensors import SensorVerdict, carrying, sensors_of
 from vividowl.core.verdict.verdicts import Verdict
 
-FAN_RATIO_MOST = 1.5  # of two fan speeds that are still brought to one; from memory
 # A fan that goes in steps may stand on either of two at one temperature: a level alone says no more than that.
 FAN_STEP_RATIO = 1.12
 NOISE_RUNS_LEAST = 2  # a side, so that noise has a scatter of its own
@@ -86,7 +86,6 @@ def compare(
     tolerances: half-widths, the shop's own or the defaults
     reference_room_c: room of the sustained capacity [degC]
     sensor_limits_c: noted limits of other sensors by role [degC], None for the usual ones
-    returns: Comparison
     raises: OutOfRange, NotEnoughData without a run on a side
     formula: an effect is shown when it exceeds U = k u_c of the difference; parts common to both runs cancel
     source: JCGM 100:2008; which conditions forbid is common practice, no source
@@ -173,7 +172,7 @@ class _Case:
 
     def _convertible(self) -> bool:
         ratio = self._fan_ratio()
-        return ratio is None or 1.0 / FAN_RATIO_MOST <= ratio <= FAN_RATIO_MOST
+        return ratio is None or 1.0 / SPEEDS_APART_MOST <= ratio <= SPEEDS_APART_MOST
 
     def main(self) -> Effect:
         """The effect that carries the verdict: resistance at one fan speed, else resistance, else the rise."""

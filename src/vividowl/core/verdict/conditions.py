@@ -85,7 +85,6 @@ def judge_conditions(before: Conditions, after: Conditions, both_settled: bool) 
     before: conditions of the first run
     after: conditions of the second run
     both_settled: whether both readings reached their steady state [flag]
-    returns: one ConditionFinding a condition (n,)
     range: a condition given on no side or on one side only is unknown and does not forbid
     source: common practice, no source
     """

@@ -204,7 +204,6 @@ def build_effects(
     limit_c: temperature limit [degC] or None; the plateau of a run that was held back stands in
     reference_room_c: room of the sustained capacity [degC]
     power_limit: what the device draws at most [W], or None
-    returns: effects (k,)
     raises: OutOfRange
     source: JCGM 100:2008
     """

@@ -49,9 +49,7 @@ class EqualTerms:
 def length_of(reading: Reading) -> float:
     """Length of the load.
 
-    reading: the reading
     returns: length [s]
-    source: definition
     """
     return reading.load.end_s - reading.load.onset_s
 
@@ -61,10 +59,7 @@ def equal_terms(
 ) -> EqualTerms:
     """Bring runs to equal times, and say what they may still differ by.
 
-    befores: readings before (n,), n >= 1
-    afters: readings after (m,), m >= 1
     rooms_c: room before and after [degC] or None
-    returns: EqualTerms
     formula: unsettled runs count as they were when the shortest ended; a warmer start fades as e^(-t/350 s)
     source: definition; the constants are from memory
     """

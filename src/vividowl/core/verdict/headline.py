@@ -63,7 +63,6 @@ class Told:
 def headline_of(verdict: Verdict, told: Told, assumes: Sequence[str]) -> tuple[Phrase, ...]:
     """One sentence for a verdict, piece by piece: what was shown leads, sensors above their limits follow.
 
-    verdict: the verdict
     told: what it is made from
     assumes: names of what is doubtful or not known and could do it alone (k,)
     returns: the sentence without its full stop (p,)

@@ -95,11 +95,9 @@ def effect_between(
 
     quantity: name [text]
     words: as people say it [text]
-    unit: of the values [text]
     runs: values of both sides, None where a run has none
     lower_is_better: None where neither is [flag]
     working: how it was worked out [text]
-    returns: Effect
     source: GUM (JCGM 100), coverage factor 2
     """
     (before, after), repeats = pool(runs)
@@ -146,11 +144,8 @@ def pair_text(name: str, unit: str, runs: Sequence[Sequence[Measured | None]], d
     """Means of both sides as text.
 
     name: of the quantity [text]
-    unit: of the values [text]
     runs: values of both sides, None where a run has none
     digits: after the point [1]
-    returns: words [text]
-    source: the definition
     """
     before, after = (v.value if v else None for v in pool(runs)[0])
     return say("parts-before-after", name=name, unit=unit, before=before, after=after, digits=digits)

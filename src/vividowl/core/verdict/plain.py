@@ -40,7 +40,6 @@ def plain_words(comparison: Comparison) -> Plain:
     """A comparison in the customer's words: measured facts lead, gains and losses alike.
 
     comparison: of Before and After
-    returns: Plain
     source: common practice, no source
     """
     by = {effect.quantity: effect for effect in comparison.effects}

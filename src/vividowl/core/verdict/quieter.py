@@ -54,7 +54,6 @@ def noise_effect(befores: Sequence[Side], afters: Sequence[Side], tol: Tolerance
     befores: runs before (n,)
     afters: runs after (m,)
     tol: what the instruments may be off
-    returns: Effect
     source: ISO 3744, background correction and distance
     """
     said: list[Words] = [say("quieter-energy-mean-readings-background-taken")]

@@ -201,7 +201,6 @@ def carrying(main: Shown, sensors: Sequence[SensorVerdict]) -> SensorVerdict | N
 
     main: what the deciding die shows
     sensors: verdicts (k,), the deciding die first
-    returns: the sensor or None
     formula: one that got worse and stands above its limit goes before a die that got better; where the die shows
         nothing, others carry it when they agree
     source: common practice, no source

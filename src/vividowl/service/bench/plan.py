@@ -11,7 +11,7 @@ from vividowl.core.plan.spots import Inspection
 from vividowl.core.quantities.words import Words, say
 from vividowl.service.plan.choices import plan_view
 from vividowl.service.plan.found import plan_row
-from vividowl.service.plan.part import Part
+from vividowl.service.plan.parts import Part
 from vividowl.service.plan.views import OptionView
 from vividowl.service.shelf.stock import counted
 from vividowl.service.workshop import Workshop

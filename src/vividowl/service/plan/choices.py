@@ -18,6 +18,7 @@ from vividowl.core.plan.options import LEAVE, Candidate, Goal, Ranked, Situation
 from vividowl.core.plan.prediction import Action, Option, Prediction, measurable_k, predict
 from vividowl.core.plan.price import price_of, tasks_of
 from vividowl.core.plan.spots import GapAdvice, Inspection
+from vividowl.core.plan.stock import stock_of, sum_cents
 from vividowl.core.plan.unknowns import Known
 from vividowl.core.quantities.uncertainty import COVERAGE_FACTOR, combined, standard_from_half_width
 from vividowl.core.quantities.words import Words, listed, say
@@ -34,7 +35,7 @@ from vividowl.service.measure.sounds import at_two_speeds, kept_sounds
 from vividowl.service.plan.found import inspection_of, plan_row, with_last_visit, with_model
 from vividowl.service.plan.known import Z_80, BeforeKnown, advice_for, before_of, known_of
 from vividowl.service.plan.parts import parts_of
-from vividowl.service.plan.stocked import Stocked, die_materials, gap_products, stock_words
+from vividowl.service.plan.stocked import Stocked, die_materials, gap_products
 from vividowl.service.plan.views import OptionView, OutcomeView, PlanView
 from vividowl.service.shelf.materials import kind_material
 from vividowl.service.shelf.shelf import ProductView
@@ -280,8 +281,7 @@ def _option_view(
     )
     names = _tasks(actions, kind, found)
     hands, wait = tasks_of(names, habits.hands_min)
-    known_cents = [part.price_cents for part in parts if part.price_cents is not None]
-    parts_cents = sum(known_cents) if len(known_cents) == len(parts) else None
+    parts_cents = sum_cents(p.price_cents for p in parts)
     price = price_of(parts_cents, hands, habits.hourly_rate_cents, habits.tax_percent)
     if option.key == LEAVE:
         price = price_of(0, 0, 0, 0)
@@ -307,7 +307,7 @@ def _option_view(
         gates=gates,
         blocked=any(g.severity is Severity.STOP for g in gates),
         parts=parts,
-        stock=stock_words(parts),
+        stock=stock_of(p.stock for p in parts),
         price=price,
         hands_min=hands,
         wait_min=wait,

@@ -2,20 +2,60 @@
 
 from __future__ import annotations
 
+import uuid
 from collections.abc import Sequence
-from dataclasses import replace
+from dataclasses import dataclass, replace
+from typing import Any
 
-from vividowl.core.materials.application import SCHOOL_WORDS, School, choose_school, drop_of
+from vividowl.core.materials.application import SCHOOL_WORDS, Drop, School, choose_school, drop_of
 from vividowl.core.materials.dose import dose
 from vividowl.core.materials.kinds import CATALOGUE, Kind, Material, Trait
+from vividowl.core.materials.nesting import with_margin
+from vividowl.core.materials.pieces import spare_pieces
 from vividowl.core.plan.cover import cover_pad
 from vividowl.core.plan.prediction import Action, Option
+from vividowl.core.plan.price import share_cents
 from vividowl.core.plan.spots import GapAdvice, Inspection
+from vividowl.core.plan.stock import Stock, UsableLot, lot_for, sheet_cents
 from vividowl.core.quantities.words import Words, listed, say
-from vividowl.service.plan.part import MARGIN_MM, Part, part_of, sheet_part
 from vividowl.service.shelf.shelf import ProductView
 
 PUTTY_WASTE = 0.3
+MARGIN_MM = 0.2
+
+
+@dataclass(frozen=True, kw_only=True)
+class Part:
+    """One place that gets something. amount in `unit`, None when something was not measured, which `lacks` names;
+    pieces to cut when it comes from a sheet; stock: held, short or not known; lot it would come from; left: what that
+    lot holds afterwards."""
+
+    target: str
+    kind: str
+    words: Words
+    product_id: uuid.UUID | None
+    product: str
+    amount: float | None
+    unit: str
+    volume_ul: float | None = None
+    width_mm: float | None = None
+    length_mm: float | None = None
+    count: int = 1
+    together: bool = False
+    school: School | None = None
+    school_reason: Words = ""
+    drop: Drop | None = None
+    lacks: Words = ""
+    stock: Stock
+    lot_id: uuid.UUID | None = None
+    lot: str = ""
+    left: float | None = None
+    price_cents: int | None = None
+
+    @property
+    def spare(self) -> int:
+        """Pieces of it that are cut and kept."""
+        return spare_pieces(self.kind, self.target, self.amount, self.unit)
 
 
 def parts_of(
@@ -221,3 +261,76 @@ def _density(product: ProductView | None) -> float:
     if product is None:
         return CATALOGUE[Kind.PUTTY].density_g_ml
     return next(v.value for v in product.values if v.name == "density_g_ml")
+
+
+def sheet_part(
+    target: str,
+    product: ProductView | None,
+    *,
+    width_mm: float,
+    length_mm: float,
+    count: int,
+    together: bool,
+    words: Words,
+    margin_mm: float,
+    kind: str = Kind.PAD,
+) -> Part:
+    """Pieces of a sheet. Whether they find room is for the cut sheet to say; here only that there is one."""
+    width, length = with_margin(width_mm, length_mm, margin_mm) if margin_mm else (width_mm, length_mm)
+    row = product.product if product is not None else None
+    price = None
+    if row is not None and row.price_cents is not None and row.sheet_width_mm and row.sheet_length_mm:
+        price = sheet_cents(row.price_cents, (row.sheet_width_mm, row.sheet_length_mm), (width, length), count)
+    held = product is not None and (product.remaining >= 1 or bool(product.offcuts))
+    return Part(
+        target=target,
+        kind=kind,
+        words=words,
+        product_id=row.id if row else None,
+        product=row.name if row else "",
+        amount=float(count),
+        unit="piece",
+        width_mm=width,
+        length_mm=length,
+        count=count,
+        together=together,
+        stock=Stock.HELD if held else Stock.SHORT,
+        price_cents=price,
+    )
+
+
+def part_of(
+    target: str,
+    kind: str,
+    *,
+    product: ProductView | None,
+    amount: float | None,
+    unit: str,
+    **more: Any,  # noqa: ANN401 - fields of a part
+) -> Part:
+    """A part by amount, from the lot that it is taken from. more: fields of a Part."""
+    row = product.product if product is not None else None
+    part = Part(
+        target=target,
+        kind=kind,
+        words=row.name if row else "",
+        product_id=row.id if row else None,
+        product=row.name if row else "",
+        amount=amount,
+        unit=unit,
+        stock=Stock.NOT_KNOWN if amount is None else Stock.SHORT,
+        **more,
+    )
+    if product is None or amount is None:
+        return part
+    if row is not None and row.price_cents is not None:
+        part = replace(part, price_cents=share_cents(row.price_cents, amount))
+    lots = [v.lot for v in product.lots if v.usable]
+    usable = [
+        UsableLot(code=x.code, remaining=x.remaining, opened_on=x.opened_on, expires_on=x.expires_on) for x in lots
+    ]
+    found = lot_for(usable, amount)
+    if found is None:
+        return part
+    lot = lots[found[0]]
+    return replace(part, stock=Stock.HELD, lot_id=lot.id, lot=lot.code, left=found[1])

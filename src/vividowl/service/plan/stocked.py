@@ -2,12 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import dataclass
 
 from vividowl.core.materials.kinds import DIE_KINDS, GAP_KINDS, Material
 from vividowl.service.clock import today_of
-from vividowl.service.plan.part import Part
 from vividowl.service.shelf.materials import kind_material, product_material
 from vividowl.service.shelf.shelf import ProductView, open_offcuts, product_view
 from vividowl.store.deciding import Product
@@ -50,12 +48,3 @@ def gap_products(scope: Scope) -> list[ProductView]:
         product_view(scope, p, today_of(scope.shop()), [o for o in offcuts if o.lot.product_id == p.id])
         for p in scope.session.scalars(query.order_by(Product.name)).unique()
     ]
-
-
-def stock_words(parts: Sequence[Part]) -> str:
-    """Whether the shelf holds it, in one word: held, short, not known or not needed."""
-    states = {part.stock for part in parts}
-    for word in ("short", "not known"):
-        if word in states:
-            return word
-    return "held" if states else "not needed"

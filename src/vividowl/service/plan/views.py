@@ -14,8 +14,9 @@ from vividowl.core.plan.opening import Advice as OpeningAdvice
 from vividowl.core.plan.prediction import Prediction
 from vividowl.core.plan.price import Price
 from vividowl.core.plan.spots import GapAdvice, Inspection
+from vividowl.core.plan.stock import Stock
 from vividowl.core.quantities.words import Words
-from vividowl.service.plan.part import Part
+from vividowl.service.plan.parts import Part
 from vividowl.store.deciding import Plan
 
 
@@ -34,7 +35,7 @@ class OptionView:
     gates: tuple[Gate, ...]
     blocked: bool
     parts: tuple[Part, ...]
-    stock: str
+    stock: Stock
     price: Price
     hands_min: float
     wait_min: float

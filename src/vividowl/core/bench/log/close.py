@@ -48,7 +48,6 @@ class Blocker:
 def blockers(s: BenchState, at: datetime) -> tuple[Blocker, ...]:
     """All that keeps a job from closing now.
 
-    s: the state
     at: the moment
     returns: Blocker, gravest first
     source: handbook/bench.md: common practice, no source

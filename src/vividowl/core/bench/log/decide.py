@@ -39,7 +39,6 @@ def decide(s: BenchState, command: BenchCommand) -> BenchEvent:
 
     s: the state before
     command: what somebody tells, of a kind other than undo and redo
-    returns: BenchEvent
     raises: BenchRefused, CoreError, OutOfRange when it cannot be
     source: handbook/order-of-work.md, handbook/bench.md, handbook/waits.md: common practice, no source
     """

@@ -63,8 +63,6 @@ def command_of(event: BenchEvent) -> BenchCommand:
     """What was told when an event happened.
 
     event: of any version
-    returns: BenchCommand
-    source: the definition
     """
     return BenchCommand(id=event.id, kind=event.kind, data=event.data, at=event.at, by=event.by)
 
@@ -215,9 +213,7 @@ def for_every_kind(functions: Mapping[str, _F], *, besides: tuple[str, ...] = ()
 
     functions: by kind
     besides: kinds that need none
-    returns: the functions
     raises: TypeError naming the kinds that lack one, or have one too many
-    source: the table above
     """
     odd = sorted(set(KINDS) - set(besides) ^ set(functions))
     if odd:
@@ -247,7 +243,6 @@ def check_event(kind: str, data: Mapping[str, Any]) -> None:
     data: its fields
     returns: nothing
     raises: BenchRefused naming the field
-    source: the table above
     """
     if kind not in KINDS:
         raise BenchRefused(
@@ -287,7 +282,6 @@ def said(words: object, what: Words, example: Words) -> str:
     example: of such words [text]
     returns: the words without blanks around [text]
     raises: BenchRefused when they say nothing
-    source: the definition
     """
     text = str(words or "").strip()
     if len(text) < _WORDS_LEAST:

@@ -29,8 +29,6 @@ def evolve(s: BenchState, event: BenchEvent) -> BenchState:
 
     s: the state before
     event: what happened; one of a kind that this program does not know changes nothing
-    returns: BenchState
-    source: the definition
     """
     change = _CHANGES.get(event.kind)
     if change is None:
@@ -140,8 +138,6 @@ def put(step: BenchStep, behind: str | None, steps: Sequence[BenchStep]) -> tupl
     step: to put in
     behind: id of a step, or None [text]
     steps: the list without it (n,)
-    returns: steps (n + 1,)
-    source: the definition
     """
     at = next((i + 1 for i, x in enumerate(steps) if x.id == behind), 0)
     return (*steps[:at], step, *steps[at:])

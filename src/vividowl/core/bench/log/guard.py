@@ -15,12 +15,10 @@ from vividowl.core.quantities.words import say
 def guard(s: BenchState, c: BenchCommand, acts: Sequence[str]) -> None:
     """A broken rule needs to be told as what it is; what would destroy the device is not told away.
 
-    s: the state
     c: what somebody tells, perhaps with a breach
     acts: that it does (n,) [text]
     returns: nothing
     raises: BenchRefused naming the rule
-    source: the definition
     """
     if CLOSE_OVER & set(acts):
         refuse_while_waiting(s, c, BEFORE_POWER)
@@ -37,7 +35,6 @@ def guard(s: BenchState, c: BenchCommand, acts: Sequence[str]) -> None:
 def refuse_while_waiting(s: BenchState, c: BenchCommand, kinds: Sequence[str]) -> None:
     """Refuse what has to wait while a wait of some kinds runs.
 
-    s: the state
     c: what somebody tells
     kinds: names of WAITS (n,) [text]
     returns: nothing
@@ -56,10 +53,8 @@ def refuse_while_waiting(s: BenchState, c: BenchCommand, kinds: Sequence[str]) -
 def broken_in(s: BenchState, steps: Sequence[BenchStep]) -> set[tuple[str, str]]:
     """Rules that the steps still to do would break in this order.
 
-    s: the state
     steps: in the order asked for (n,)
     returns: pairs of step and rule [text]
-    source: the definition
     """
     facts, out, broken = s.facts, set(s.out), set[tuple[str, str]]()
     for step in steps:

@@ -28,9 +28,7 @@ def append(log: BenchLog, command: BenchCommand) -> tuple[BenchLog, BenchEvent]:
     log: the log before
     command: what somebody tells; undo takes the latest event that counts back, redo brings the latest undone one again;
         either may name the event that it means
-    returns: BenchLog and BenchEvent
     raises: BenchRefused, CoreError, OutOfRange; the log before then stands
-    source: the definition
     """
     if command.kind not in ("undo", "redo"):
         event = decide(log.state, command)
@@ -53,8 +51,6 @@ def grown(log: BenchLog, event: BenchEvent) -> BenchLog:
 
     log: the log before
     event: of any version and kind
-    returns: BenchLog
-    source: the definition
     """
     if event.kind == "undo":
         if not log.active:
@@ -75,10 +71,7 @@ def grown(log: BenchLog, event: BenchEvent) -> BenchLog:
 def before(log: BenchLog, events: int) -> BenchState:
     """The state before the latest events that count, from which a page goes back and forth by itself.
 
-    log: the log
     events: how many to leave out [1]
-    returns: BenchState
-    source: the definition
     """
     return _fold(log.active[: max(0, len(log.active) - events)])[0]
 
@@ -86,9 +79,7 @@ def before(log: BenchLog, events: int) -> BenchState:
 def attempts_of(log: BenchLog) -> tuple[BenchState, ...]:
     """What each attempt left behind, the latest being the log's own state.
 
-    log: the log
     returns: states (n,), one or more
-    source: the definition
     """
     ends = [i for i, event in enumerate(log.active) if event.kind == "attempt"]
     return (*(_fold(log.active[:i])[0] for i in ends), log.state)
@@ -107,7 +98,6 @@ def replay(events: Sequence[BenchEvent]) -> BenchLog:
     """The log from all its stored events, undo and redo among them. Nothing is refused.
 
     events: in order (n,)
-    returns: BenchLog
     formula: what was undone is never folded, so replay costs one pass, however often somebody went back and forth
     source: the definition
     """

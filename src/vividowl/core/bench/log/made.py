@@ -44,7 +44,6 @@ def event_of(s: BenchState, command: BenchCommand, rules: Rules = TODAY) -> Benc
     s: the state before
     command: what somebody tells, of a kind other than undo and redo
     rules: of the day
-    returns: BenchEvent
     raises: CoreError for a wait, mishap or check that is not known
     source: handbook/order-of-work.md, handbook/bench.md, handbook/waits.md: common practice, no source
     """
@@ -146,7 +145,6 @@ def acts_of_place(place: Place, s: BenchState, *, out: bool) -> tuple[str, ...]:
     place: the screw, plug or pad
     s: the state before
     out: it comes out [flag]
-    returns: acts [text]
     source: common practice, no source
     """
     if place.kind == PAD:

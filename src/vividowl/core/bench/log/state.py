@@ -189,7 +189,6 @@ def plugs_open(places: Mapping[str, Place], out: frozenset[str]) -> bool:
 
     places: the map by id
     out: ids that are out [text]
-    returns: flag
     source: handbook/bench.md: common practice, no source
     """
     return any(p in out and places[p].kind == PLUG and places[p].holds != "battery" for p in out)
@@ -200,8 +199,6 @@ def place_words(place: Place, places: Mapping[str, Place]) -> Words:
 
     place: the screw, plug or pad
     places: the map by id
-    returns: words [text]
-    source: the definition
     """
     if place.kind == PLUG:
         other = place.holds == "other" and not place.note

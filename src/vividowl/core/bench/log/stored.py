@@ -76,9 +76,7 @@ def taken(table: type[Row], data: Mapping[str, Any], needed: Collection[str], wh
     data: fields by name
     needed: fields that have to be there (n,) [text]
     what: what such a row is called [text]
-    returns: a row of the table
     raises: CoreError naming the field
-    source: the definition
     """
     known = say("stored-known", names=listed(f.name for f in fields(table)))
     lacks = next((k for k in needed if k not in data), None)
@@ -102,9 +100,7 @@ def step_from(data: Mapping[str, Any]) -> BenchStep:
     """A step from fields that came in.
 
     data: fields by name
-    returns: BenchStep
     raises: CoreError for unknown fields, wrong types, or what check_step refuses
-    source: the definition
     """
     return check_step(taken(BenchStep, data, ("id", "stage", "text"), "step"))
 
@@ -113,9 +109,7 @@ def place_from(data: Mapping[str, Any]) -> Place:
     """A place from fields that came in.
 
     data: fields by name
-    returns: Place
     raises: CoreError, OutOfRange
-    source: the definition
     """
     return check_place(taken(Place, data, ("id", "kind", "x", "y", "holds"), "place"))
 
@@ -124,9 +118,7 @@ def device_from(data: Mapping[str, Any]) -> Device:
     """A device's traits from fields that came in.
 
     data: fields by name
-    returns: Device
     raises: CoreError
-    source: the definition
     """
     return taken(Device, {k: v for k, v in data.items() if k not in _RETIRED_TRAITS}, (), "device")
 
@@ -137,7 +129,6 @@ def read(table: type[Row], data: Mapping[str, Any]) -> Row:
     table: BenchStep, Place or Device
     data: fields by name
     returns: a row of the table
-    source: the definition
     """
     return _TOLERANT.structure(data, table)
 
@@ -147,7 +138,6 @@ def written(row: Row) -> dict[str, Any]:
 
     row: step, place or device
     returns: fields by name
-    source: the definition
     """
     usual = {f.name: f.default for f in fields(row) if f.default is not MISSING}
     return {k: v for k, v in ((f.name, getattr(row, f.name)) for f in fields(row)) if k not in usual or v != usual[k]}

@@ -51,7 +51,6 @@ def bring_up(s: BenchState, event: BenchEvent) -> BenchEvent:
     s: the state before it
     event: of any version
     returns: BenchEvent, the same when it is of today
-    source: the definition
     """
     if event.version >= 2 or event.kind in ("undo", "redo"):
         return event

@@ -31,7 +31,6 @@ _ROUNDS = 8
 def whole(s: BenchState, known: int = RULES_NOW) -> BenchState:
     """The state with its list made to end in a whole device: cooler on, every die covered, alloy inspected.
 
-    s: the state
     known: version of the events that the rules are of [1]
     returns: BenchState, the same when nothing is missing
     source: handbook/bench.md: common practice, no source
@@ -119,7 +118,6 @@ def _lift_again() -> BenchStep:
 def put_back(s: BenchState) -> BenchState:
     """The state with a step for what is out and what no step of a new list brings back.
 
-    s: the state
     returns: BenchState, the same when all comes back
     source: handbook/bench.md: common practice, no source
     """
@@ -167,7 +165,6 @@ def _named(step: BenchStep, s: BenchState, earlier: list[BenchStep]) -> BenchSte
 def bars_power(device: Device, facts: frozenset[str]) -> tuple[Interlock, ...]:
     """What makes power deadly now: a cooler off, a bare die, unseen alloy.
 
-    device: its traits
     facts: what holds now [text]
     returns: rules (n,)
     source: handbook/bench.md: common practice, no source

@@ -14,7 +14,6 @@ def plating_steps(bath: Bath) -> list[BenchStep]:
     """The chain of baths that puts nickel on a cold plate.
 
     bath: what was planned for it
-    returns: steps (k,)
     source: handbook/materials.md: common practice, no source; the bath maker's sheet and licensed practice come first
     """
     current = "" if bath.amps is None else say("baths-over", amps=bath.amps, area_cm2=bath.area_cm2)
@@ -113,8 +112,6 @@ def hours_words(hours: float) -> Words:
     """A time in a bath in words.
 
     hours: time [h]
-    returns: words [text]
-    source: the definition
     """
     return say("baths-hours", hours=hours) if hours >= 1 else say("baths-minutes", minutes=60 * hours)
 

@@ -14,9 +14,7 @@ NEVER_SAND = say("cleaning-never-sand-or-polish-that")
 def clean_steps(device: Device, work: Work) -> list[BenchStep]:
     """Steps that look and clean.
 
-    device: its traits
     work: what is done to it
-    returns: steps (k,)
     source: handbook/materials.md, handbook/bench.md: common practice, no source
     """
     if not device.opens:
@@ -75,7 +73,6 @@ def clean_steps(device: Device, work: Work) -> list[BenchStep]:
 def crust_steps() -> list[BenchStep]:
     """Steps that take dried alloy away, before a brush or air can blow its flakes over the board: flakes conduct.
 
-    returns: steps (k,)
     source: handbook/materials.md: common practice, no source
     """
     return [

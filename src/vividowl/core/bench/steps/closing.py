@@ -17,10 +17,8 @@ from vividowl.core.quantities.words import listed, say
 def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[BenchStep]:
     """Steps back to a closed device.
 
-    device: its traits
     work: what is done to it
     places: screws and plugs of the map (n,)
-    returns: steps (k,)
     source: handbook/order-of-work.md, handbook/bench.md: common practice, no source
     """
     if not device.opens:
@@ -133,10 +131,8 @@ def close_steps(device: Device, work: Work, places: Sequence[Place]) -> list[Ben
 def seat_step(device: Device, places: Sequence[Place], step: str = "cooler_on") -> BenchStep:
     """The step that seats the cooler.
 
-    device: its traits
     places: screws and plugs of the map (n,)
     step: its id [text]
-    returns: BenchStep
     source: handbook/bench.md: common practice, no source
     """
     inner = tightening_order([p for p in places if p.kind == SCREW and p.holds == "cooler"])

@@ -14,7 +14,6 @@ def last_look(on_die: Sequence[PlannedPart]) -> list[BenchStep]:
 
     on_die: what lies on the dies (n,)
     returns: steps, inspection first where alloy lies there
-    source: the definition
     """
     out = []
     if any(p.kind == Kind.ALLOY for p in on_die):
@@ -27,7 +26,6 @@ def inspect_step(step: str = "alloy_inspect") -> BenchStep:
     """The inspection that alloy asks for before anything closes over it.
 
     step: its id [text]
-    returns: BenchStep
     source: handbook/materials.md: common practice, no source
     """
     return BenchStep(
@@ -48,7 +46,6 @@ def covered_step(step: str = "covered") -> BenchStep:
     """The last look at every face before the cooler goes back.
 
     step: its id [text]
-    returns: BenchStep
     source: handbook/bench.md: common practice, no source
     """
     return BenchStep(
@@ -71,7 +68,6 @@ def stopgap_step(step: str, fact: str, words: Words) -> BenchStep:
     step: its id [text]
     fact: that it makes true [text]
     words: of the die [text]
-    returns: BenchStep
     source: handbook/bench.md: common practice, no source
     """
     return BenchStep(

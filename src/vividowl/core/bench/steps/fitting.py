@@ -25,8 +25,6 @@ def apply_id(target: str, kind: str, index: int | None) -> str:
     target: where [text]
     kind: of material [text]
     index: in the plan [1], None when the plan does not name it
-    returns: id [text]
-    source: the definition
     """
     return f"apply_{target}_{kind}" + ("" if index is None else f"_{index}")
 
@@ -37,7 +35,6 @@ def pads_of(step: str, places: Sequence[Place]) -> tuple[str, ...]:
     step: its id [text]
     places: screws, plugs and pads of the map (n,)
     returns: ids of the pads on what the step covers (k,) [text]
-    source: the definition of apply_id
     """
     return tuple(p.id for p in places if p.kind == PAD and step.startswith(f"apply_{p.holds}_"))
 
@@ -45,9 +42,7 @@ def pads_of(step: str, places: Sequence[Place]) -> tuple[str, ...]:
 def fit_steps(device: Device, work: Work) -> list[BenchStep]:
     """Steps that put things on.
 
-    device: its traits
     work: what is done to it
-    returns: steps (k,)
     source: handbook/materials.md, handbook/bench.md: common practice, no source
     """
     steps: list[BenchStep] = []
@@ -283,7 +278,6 @@ def cover_step(part: PlannedPart) -> BenchStep:
     """The pad between heatsink and cover, laid last of all, while the battery plug is still off.
 
     part: of the plan
-    returns: BenchStep
     source: handbook/materials.md: common practice, no source
     """
     step = _apply(

@@ -11,7 +11,6 @@ def insulating_steps(work: Work) -> list[BenchStep]:
     """Steps that insulate the parts round a die.
 
     work: what is done to the device
-    returns: steps (k,)
     source: handbook/materials.md: common practice, no source
     """
     out: list[BenchStep] = []

@@ -22,7 +22,6 @@ def device_of(kind: str, work: Work, tighten_percent: int = 50, *, fanless: bool
     work: what is done to it
     tighten_percent: share of the turns in the first round of tightening [%]
     fanless: it has no fan [flag]
-    returns: Device
     source: common practice, no source
     """
     on_die = work.on_die
@@ -61,7 +60,6 @@ def make_steps(
     own: the shop's steps for this model (m,); those of a stage that this list has none of are left out
     anchors: id of the step that each of them follows (m,) [text]
     fanless: it has no fan [flag]
-    returns: steps (k,)
     raises: CoreError
     source: handbook/order-of-work.md, handbook/materials.md, handbook/bench.md: common practice, no source
     """
@@ -87,9 +85,6 @@ def in_order(steps: Sequence[BenchStep], order: Sequence[str], device: Device) -
 
     steps: the list as made (n,)
     order: ids as they stood on an earlier job (m,) [text]; what it does not know stays behind what it stood behind
-    device: its traits
-    returns: steps (n,)
-    source: the definition
     """
     place = {name: i for i, name in enumerate(order)}
     keyed: list[tuple[tuple[int, int], BenchStep]] = []
@@ -111,12 +106,8 @@ def follow_map(
 ) -> tuple[BenchStep, ...]:
     """Steps still to do that deal with places, made to fit a map that changed.
 
-    steps: the list (n,)
     settled: ids of steps that are done or skipped [text]
     places: screws and plugs of the map as it is now (m,)
-    device: its traits
-    returns: steps (k,)
-    source: the definition
     """
     blank = Work()
     fresh = [

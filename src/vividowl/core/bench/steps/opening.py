@@ -17,11 +17,8 @@ _MAINS = say("opening-power-supply-holds-mains-voltage")
 def ids_of(places: Sequence[Place], kind: str, *holds: str) -> tuple[str, ...]:
     """Ids of places of a kind, screws in the order they are loosened.
 
-    places: the map (n,)
     kind: screw or plug [text]
     holds: what they hold or what is plugged [text]
-    returns: ids (m,) [text]
-    source: the definition
     """
     found = [p for p in places if p.kind == kind and p.holds in holds]
     return loosening_order(found) if kind == SCREW else tuple(p.id for p in found)
@@ -30,7 +27,6 @@ def ids_of(places: Sequence[Place], kind: str, *holds: str) -> tuple[str, ...]:
 def screws_in_the_way(device: Device) -> tuple[str, ...]:
     """What screws hold that come out besides those of cover and cooler.
 
-    device: its traits
     returns: names of SCREW_GROUPS [text]
     source: common practice, no source
     """
@@ -42,7 +38,6 @@ def screws_in_the_way(device: Device) -> tuple[str, ...]:
 def plugs_in_the_way(device: Device) -> tuple[str, ...]:
     """What is unplugged besides the battery: all below the cooler, the fan's for a new fan, nothing else.
 
-    device: its traits
     returns: names of PLUG_PARTS [text]
     source: common practice, no source
     """
@@ -55,9 +50,6 @@ def screw_words(ids: Sequence[str], places: Sequence[Place]) -> Words:
     """Some screws as a step names them: the 6 screws (2 classes).
 
     ids: of the screws (n,) [text]
-    places: the map (m,)
-    returns: words [text]
-    source: the definition
     """
     by_id = {p.id: p for p in places}
     classes = classes_of([by_id[i] for i in ids])
@@ -68,9 +60,6 @@ def plug_words(ids: Sequence[str], places: Sequence[Place]) -> Words:
     """Some plugs as a step names them.
 
     ids: of the plugs (n,) [text]
-    places: the map (m,)
-    returns: words [text]
-    source: the definition
     """
     by_id = {p.id: p for p in places}
     return listed(by_id[i].note or PLUG_PARTS[by_id[i].holds] for i in ids)
@@ -80,10 +69,8 @@ def open_steps(kind: str, device: Device, work: Work, places: Sequence[Place]) -
     """Steps from the switched-on device to what the plan has to reach.
 
     kind: laptop, console, handheld or other [text]
-    device: its traits
     work: what is done to it
     places: screws and plugs of the map (n,)
-    returns: steps (k,)
     source: handbook/order-of-work.md, handbook/materials.md, handbook/bench.md: common practice, no source
     """
     steps = []

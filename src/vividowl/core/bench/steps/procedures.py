@@ -172,7 +172,6 @@ def delid_procedure(glue: str) -> Procedure:
     """Steps to delid a socketed processor, clamped as long as its glue asks.
 
     glue: a name of LID_GLUES [text]
-    returns: Procedure
     raises: CoreError naming what is allowed
     source: common practice, no source; silicone from memory
     """
@@ -230,7 +229,6 @@ def plating_procedure(bath: Bath) -> Procedure:
     """Steps to plate a cold plate with nickel. The default advice is a plated part or a plating shop.
 
     bath: as planned
-    returns: Procedure
     source: common practice, no source; the bath maker's sheet and licensed practice come first
     """
     return Procedure(

@@ -143,10 +143,8 @@ def measured(asks: str, value: float) -> float:
 def check_step(step: BenchStep) -> BenchStep:
     """Refuse a step that cannot be.
 
-    step: the step
     returns: the same
     raises: CoreError naming the field
-    source: the definitions above
     """
     require_one_of("stage", step.stage, BENCH)
     if isinstance(step.text, str) and not step.text.strip():
@@ -168,7 +166,6 @@ def dose_words(mass_g: float | None, volume_ul: float | None) -> Words:
     mass_g: mass [g], None when not known
     volume_ul: volume [uL], None when not known
     returns: words, empty when nothing is known [text]
-    source: the definition
     """
     if mass_g is None and volume_ul is None:
         return ""
@@ -182,9 +179,6 @@ _HELD = frozenset({"battery_off", "battery_on", "powered", "power_on_ok", "alloy
 def is_held(acts: Sequence[str], device: Device) -> bool:
     """Whether a step is held for a second rather than tapped: battery, power, alloy, first screw of a sealed device.
 
-    acts: acts of one step (n,) [text]
-    device: its traits
-    returns: flag
     source: common practice, no source
     """
     return bool(_HELD & set(acts)) or (device.sealed and "cover_screws_out" in acts)
@@ -214,8 +208,6 @@ _ALONE = frozenset(
 def is_alone(acts: Sequence[str]) -> bool:
     """Whether a step is told by itself, and not in one go with the steps around it.
 
-    acts: acts of one step (n,) [text]
-    returns: flag
     source: common practice, no source
     """
     return bool(_ALONE & set(acts))
