@@ -23,8 +23,8 @@ from pathlib import Path
 
 import structlog
 
-from vividowl.host.cluster import Cluster
-from vividowl.host.serving import make_server, port_of
+from vividowl.app.serving import make_server, port_of
+from vividowl.appliance.cluster import Cluster
 from vividowl.service.bench import photos
 from vividowl.service.bench import work as bench_work
 from vividowl.service.bench.store import load_log
@@ -32,9 +32,10 @@ from vividowl.service.bench.taking import Sent, take_events
 from vividowl.service.jobs import intake
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
+from vividowl.settings import Settings
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore
-from vividowl.web.app import Settings, create_app
+from vividowl.web.app import create_app
 
 CLIENTS, PROMISED_PER_S, OFFERED_PER_S, OPEN_ALLOWED_S = 5, 100.0, 125.0, 1.0
 TAKEN_IN = {

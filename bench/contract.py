@@ -18,12 +18,13 @@ from argon2 import PasswordHasher
 sys.path.insert(0, str(Path(__file__).parents[1]))
 from tests.contract import Contract
 
-from vividowl.host.cluster import Cluster
+from vividowl.appliance.cluster import Cluster
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
+from vividowl.settings import Settings
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore
-from vividowl.web.app import Settings, create_app
+from vividowl.web.app import create_app
 
 
 def main() -> None:

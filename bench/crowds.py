@@ -30,9 +30,9 @@ sys.path.insert(0, str(Path(__file__).parents[1]))
 from tests.faulty import JOB, Installation
 from tests.logs import HOT, log_bytes
 
-from vividowl.host.backup import BackupError, read_backup, write_backup
-from vividowl.host.cluster import Cluster
-from vividowl.host.paths import Places
+from vividowl.appliance.backup import BackupError, read_backup, write_backup
+from vividowl.appliance.cluster import Cluster
+from vividowl.appliance.paths import Places
 from vividowl.store.database import Database
 
 DAMAGED, DUMPS = 60, Path(__file__).parents[1] / "tests/dumps"

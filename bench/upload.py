@@ -23,8 +23,9 @@ import numpy as np
 import polars as pl
 from own_shop import PASSWORD, own_shop
 
-from vividowl.host.serving import make_server, port_of
-from vividowl.web.app import Settings, create_app
+from vividowl.app.serving import make_server, port_of
+from vividowl.settings import Settings
+from vividowl.web.app import create_app
 
 ALLOWED_FACTOR, ALLOWED_EXTRA_S = 1.5, 0.3
 

@@ -16,8 +16,8 @@ from argon2 import PasswordHasher
 from sqlalchemy import text
 from xdist.scheduler import LoadFileScheduling
 
-from vividowl.host.account import prepare_folder
-from vividowl.host.cluster import Cluster
+from vividowl.appliance.account import prepare_folder
+from vividowl.appliance.cluster import Cluster
 from vividowl.service.measure import logs
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop

@@ -22,8 +22,8 @@ from PIL import Image
 from sqlalchemy import text
 from tests.logs import HOT, log_bytes
 
-from vividowl.host.cluster import Cluster
-from vividowl.host.postgres import free_port
+from vividowl.appliance.cluster import Cluster
+from vividowl.appliance.postgres import free_port
 from vividowl.store.database import Database
 
 PASSWORD = "four words to remember"
@@ -87,7 +87,16 @@ class Installation:
         self.refresh()
 
     def _start(self):
-        command = [sys.executable, "-m", "vividowl.host", "--root", str(self.root), "--empty", "--port", str(self.port)]
+        command = [
+            sys.executable,
+            "-m",
+            "vividowl.appliance",
+            "--root",
+            str(self.root),
+            "--empty",
+            "--port",
+            str(self.port),
+        ]
         self.process = subprocess.Popen(
             command, stdout=subprocess.PIPE, stderr=subprocess.DEVNULL, text=True, start_new_session=True
         )

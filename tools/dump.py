@@ -11,8 +11,8 @@ from pathlib import Path
 ROOT = Path(__file__).parents[1]
 sys.path.insert(0, str(ROOT / "src"))
 
-from vividowl.host.backup import write_backup  # noqa: E402
-from vividowl.host.cluster import Cluster  # noqa: E402
+from vividowl.appliance.backup import write_backup  # noqa: E402
+from vividowl.appliance.cluster import Cluster  # noqa: E402
 from vividowl.service.workshop import Workshop  # noqa: E402
 from vividowl.store.database import Database  # noqa: E402
 from vividowl.store.files import FileStore  # noqa: E402

@@ -20,8 +20,8 @@ from vividowl.service.errors import Refused
 from vividowl.words import sentence
 
 if TYPE_CHECKING:
-    from vividowl.host.cluster import Cluster
-    from vividowl.host.paths import Places
+    from vividowl.appliance.cluster import Cluster
+    from vividowl.appliance.paths import Places
     from vividowl.service.workshop import Workshop
 
 # What needs the database is imported where it is used, so that reading a log starts without waiting for it.
@@ -31,8 +31,8 @@ ROLES = ("owner", "technician")
 @contextmanager
 def _installation() -> Iterator[tuple[Places, Cluster, Workshop]]:
     """The installation's database and files; the database is stopped again when nobody else uses it."""
-    from vividowl.host.launch import open_workshop
-    from vividowl.host.paths import places
+    from vividowl.appliance.launch import open_workshop
+    from vividowl.appliance.paths import places
 
     where = places()
     cluster, workshop = open_workshop(where)
@@ -112,7 +112,7 @@ def user_password(login: str, password: str) -> None:
 @click.argument("file", type=click.Path(path_type=Path))
 def backup(file: Path) -> None:
     """Write database and files to one archive."""
-    from vividowl.host.backup import write_backup
+    from vividowl.appliance.backup import write_backup
 
     with _installation() as (where, cluster, workshop):
         size = write_backup(cluster, workshop.database, where.files, file)
@@ -124,9 +124,9 @@ def backup(file: Path) -> None:
 @click.option("--yes", is_flag=True, help="Do not ask.")
 def restore(file: Path, yes: bool) -> None:
     """Put an archive in place of the present database and files. What is no whole backup replaces nothing."""
-    from vividowl.host.backup import read_backup
-    from vividowl.host.cluster import Cluster
-    from vividowl.host.paths import places
+    from vividowl.appliance.backup import read_backup
+    from vividowl.appliance.cluster import Cluster
+    from vividowl.appliance.paths import places
 
     if not yes:
         click.confirm("The present data will be replaced. Go on?", abort=True)
@@ -171,8 +171,8 @@ def main() -> None:
 
 
 _FAILURES = (
-    ("vividowl.host.backup", "BackupError"),
-    ("vividowl.host.cluster", "ClusterError"),
+    ("vividowl.appliance.backup", "BackupError"),
+    ("vividowl.appliance.cluster", "ClusterError"),
     ("sqlalchemy.exc", "SQLAlchemyError"),
 )
 

@@ -44,15 +44,15 @@ def verify_values(found: Checked, expected: str | None, known: str | None) -> di
 
 def known_key(fingerprint: str) -> str | None:
     """What a key is to the shops of this installation; None where there is no installation, or no such key."""
-    from vividowl.host.cluster import Cluster
-    from vividowl.host.paths import places
+    from vividowl.appliance.cluster import Cluster
+    from vividowl.appliance.paths import places
 
     cluster = Cluster(places().cluster)
     if not (cluster.data / "PG_VERSION").exists():
         return None
     from sqlalchemy.exc import SQLAlchemyError
 
-    from vividowl.host.postgres import ClusterError
+    from vividowl.appliance.postgres import ClusterError
     from vividowl.service.record.keys import key_told
     from vividowl.service.workshop import Workshop
     from vividowl.store.database import Database

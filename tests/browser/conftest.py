@@ -12,13 +12,14 @@ from playwright.sync_api import expect
 from sqlalchemy import select, text
 from tests.logs import COOL, HOT, log_bytes
 
-from vividowl.host.cluster import Cluster
-from vividowl.host.serving import make_server, port_of
+from vividowl.app.serving import make_server, port_of
+from vividowl.appliance.cluster import Cluster
 from vividowl.service.workshop import Workshop
+from vividowl.settings import Settings
 from vividowl.store.database import Database
 from vividowl.store.files import FileStore
 from vividowl.store.models import Job
-from vividowl.web.app import Settings, create_app
+from vividowl.web.app import create_app
 from vividowl.web.record.routes import EDGE
 from vividowl_demo.shop import load_demo
 

@@ -2,13 +2,15 @@
 
 import json
 import re
+from types import SimpleNamespace
 
 import pytest
 from tests.logs import COOL, HOT, log_bytes
 
 from vividowl.service.shop import accounts
+from vividowl.settings import Settings
 from vividowl.store.models import Shop
-from vividowl.web.app import Settings, create_app
+from vividowl.web.app import create_app
 from vividowl.web.session.routes import limiter
 
 PASSWORD = "four words to remember"
@@ -98,7 +100,7 @@ SETTINGS = Settings(secret_key="test key", set_up_code="the code", demo_sign_in=
 @pytest.fixture(scope="session")
 def made_app():
     """The application, made once a process: its hundred addresses take longer to compile than most tests to run."""
-    return create_app(None, SETTINGS)
+    return create_app(SimpleNamespace(database=None), SETTINGS)
 
 
 @pytest.fixture

@@ -8,9 +8,10 @@ from tests.web.conftest import PASSWORD, SETTINGS, Caller
 
 from vividowl.service.errors import Refused
 from vividowl.service.shop import accounts
+from vividowl.settings import Settings
 from vividowl.store.models import Member, Shop
 from vividowl.web.access import RULES
-from vividowl.web.app import Settings, create_app
+from vividowl.web.app import create_app
 
 PUBLIC = {
     "session.get_session",

@@ -3,7 +3,8 @@
 import pytest
 from tests.contract import APART, Contract
 
-from vividowl.web.app import Settings, create_app
+from vividowl.settings import Settings
+from vividowl.web.app import create_app
 from vividowl.web.description import kept
 
 EXAMPLES = 2

@@ -12,7 +12,8 @@ from tests.web.conftest import Caller
 
 from vividowl.service.errors import Refused
 from vividowl.service.shop import accounts
-from vividowl.web.app import Settings, create_app
+from vividowl.settings import Settings
+from vividowl.web.app import create_app
 from vividowl.web.description import kept
 
 

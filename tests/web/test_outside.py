@@ -9,14 +9,16 @@ import uuid
 from http.server import BaseHTTPRequestHandler, ThreadingHTTPServer
 
 import pytest
-from tests.host.test_exhaustion import stream
+from tests.app.test_exhaustion import stream
 from tests.web.conftest import Caller
 
-from vividowl.host import launch, serving
-from vividowl.host.errors import LaunchError
-from vividowl.host.serving import make_server, port_of
+from vividowl.app import serving
+from vividowl.app.serving import make_server, port_of
+from vividowl.appliance import launch
+from vividowl.appliance.errors import LaunchError
 from vividowl.service.shop import accounts, people
-from vividowl.web.app import Settings, create_app
+from vividowl.settings import Settings
+from vividowl.web.app import create_app
 from vividowl.web.record.links import token_of
 
 NAME = "records.example.org"

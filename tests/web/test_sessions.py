@@ -4,7 +4,8 @@ import pytest
 from tests.web.conftest import PASSWORD, Caller
 
 from vividowl.service.shop import accounts
-from vividowl.web.app import Settings, create_app
+from vividowl.settings import Settings
+from vividowl.web.app import create_app
 
 
 def test_signing_out_ends_the_session_for_every_copy_of_its_cookie(ada, app):

@@ -47,13 +47,11 @@ def in_background(task: Callable[[], None]) -> None:
 @dataclass(frozen=True, kw_only=True)
 class Workshop:
     """Database and files of this installation. bench_logs: logs of the bench by job; a copy that any
-    process can make anew from the events; later: does what nobody waits for; progress: how far a long work is, as done
-    and all, by the id of what it works on."""
+    process can make anew from the events; later: does what nobody waits for."""
 
     database: Database
     files: FileStore
     bench_logs: dict[uuid.UUID, KeptLog] = field(default_factory=dict, repr=False, compare=False)
-    progress: dict[uuid.UUID, tuple[int, int]] = field(default_factory=dict, repr=False, compare=False)
     later: Callable[[Callable[[], None]], None] = in_background
 
     @property

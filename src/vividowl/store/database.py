@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from contextvars import ContextVar
 from pathlib import Path
@@ -15,7 +15,7 @@ from sqlalchemy import Engine, create_engine, text
 from sqlalchemy.exc import SQLAlchemyError
 from sqlalchemy.orm import Session, sessionmaker
 
-from vividowl.store import bench, counter, deciding, keys, past, records  # noqa: F401 - tables of the metadata
+from vividowl.store import bench, counter, counting, deciding, keys, past, records  # noqa: F401 - tables of the metadata
 from vividowl.store.base import count_versions
 from vividowl.store.feed import Feed
 
@@ -115,6 +115,23 @@ class Database:
             finally:
                 connection.rollback()
                 connection.execute(text("SELECT pg_advisory_unlock(:lock)"), {"lock": MIGRATING + 1})
+
+    @contextmanager
+    def serving(self, alone: Callable[[], None]) -> Iterator[None]:
+        """As long as the block lasts others know that this process serves. alone: done first by who comes when nobody
+        does, and who comes meanwhile waits for it."""
+        with self.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as line:
+            number = {"lock": MIGRATING + 2}
+            if line.scalar(text("SELECT pg_try_advisory_lock(:lock)"), number):
+                try:
+                    alone()
+                finally:
+                    line.execute(text("SELECT pg_advisory_unlock(:lock)"), number)
+            line.execute(text("SELECT pg_advisory_lock_shared(:lock)"), number)
+            try:
+                yield
+            finally:
+                line.invalidate()  # which lets go of the lock
 
     def revisions(self) -> list[str]:
         """All revisions that this program knows, the first one first."""

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import mimetypes
-from dataclasses import dataclass
 from http import HTTPStatus
 from pathlib import Path
 from typing import Any
@@ -20,7 +19,8 @@ from werkzeug.security import safe_join
 
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
-from vividowl.web import access, problems
+from vividowl.settings import Settings
+from vividowl.web import access, limits, problems
 from vividowl.web.attempts import routes as attempts_api
 from vividowl.web.bench import routes as bench_api
 from vividowl.web.counter import routes as counter_api
@@ -32,7 +32,7 @@ from vividowl.web.measure import routes as runs_api
 from vividowl.web.models import routes as models_api
 from vividowl.web.past import routes as past_api
 from vividowl.web.plan import routes as plan_api
-from vividowl.web.proxy import FORWARDED_FOR, Behind
+from vividowl.web.proxy import Behind
 from vividowl.web.record import keys as keys_api
 from vividowl.web.record import links as links_api
 from vividowl.web.record import routes as record_api
@@ -54,34 +54,6 @@ POLICY = (
 )
 # Half a year. By name only: browsers do not keep it for addresses.
 STRICT = "max-age=15552000"
-
-
-@dataclass(frozen=True)
-class Lan:
-    """Where tablets of the shop's network find the application and its authority, whose fingerprint is SHA-256."""
-
-    address: str
-    authority_address: str
-    fingerprint: str
-
-
-@dataclass(frozen=True, kw_only=True)
-class Settings:
-    """secret_key signs cookies; demo_sign_in lets the demo sign itself in; set_up_code founds the first shop;
-    cookie_secure off is only for browsers that keep secure cookies from plain http on loopback; public: names under
-    which customers reach it, and nothing else is answered; proxies: addresses of those in front of it, which name in
-    proxy_header who asks."""
-
-    secret_key: str
-    demo_sign_in: bool = False
-    set_up_code: str = ""
-    hosts: tuple[str, ...] = ("127.0.0.1", "localhost")
-    cookie_secure: bool = True
-    lan: Lan | None = None
-    public: tuple[str, ...] = ()
-    proxies: tuple[str, ...] = ()
-    proxy_header: str = FORWARDED_FOR
-    testing: bool = False
 
 
 class Application(OpenAPI):
@@ -138,6 +110,8 @@ def create_app(workshop: Workshop, settings: Settings) -> Application:
         TESTING=settings.testing,
         PROPAGATE_EXCEPTIONS=False,
         RATELIMIT_ENABLED=not settings.testing,
+        RATELIMIT_STORAGE_URI=f"{limits.SharedCounters.STORAGE_SCHEME[0]}://",
+        RATELIMIT_STORAGE_OPTIONS={"database": workshop.database},
         # Text alone: what is packed already only costs time. A tablet at the far end of the workshop has a slow line.
         COMPRESS_MIMETYPES=COMPRESSED,
         COMPRESS_ALGORITHM=["br", "gzip"],

@@ -17,7 +17,8 @@ from vividowl.web.description import document
 def described() -> str:
     """The description as it is kept. The interface is read only now, since it is described as it is read."""
     os.environ[DESCRIBE] = "yes"
-    from vividowl.web.app import Settings, create_app
+    from vividowl.settings import Settings
+    from vividowl.web.app import create_app
 
     with tempfile.TemporaryDirectory() as folder:
         # No database is needed for it.

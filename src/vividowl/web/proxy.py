@@ -8,10 +8,10 @@ from typing import TYPE_CHECKING, Any
 
 from werkzeug.middleware.proxy_fix import ProxyFix
 
+from vividowl.settings import FORWARDED_FOR
+
 if TYPE_CHECKING:
     from _typeshed.wsgi import StartResponse, WSGIApplication, WSGIEnvironment
-
-FORWARDED_FOR = "X-Forwarded-For"
 
 
 class Behind:

@@ -41,6 +41,8 @@ _IN_ORDER = ("created_at", "made_at", "at", "uploaded_at", "number", "position",
 OF_NO_CUSTOMER = frozenset(
     {
         "shop",
+        "attempts_counted",
+        "progress",
         "member",
         "sign_in",
         "shop_key",

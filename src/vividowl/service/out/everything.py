@@ -2,15 +2,16 @@
 
 from __future__ import annotations
 
-import threading
 from collections.abc import Iterator
 from contextlib import contextmanager
 from dataclasses import replace
 from pathlib import Path
 from typing import BinaryIO
 
+from vividowl.core.quantities.words import say
 from vividowl.formats.sheets.tables_out import Table, schema_of, write_folder, write_workbook
 from vividowl.service.clock import server_now
+from vividowl.service.errors import Refused
 from vividowl.service.out.tables import TABLES, tables_of
 from vividowl.service.workshop import Actor, Workshop
 from vividowl.store.finding import Wanted
@@ -23,16 +24,17 @@ ABOUT = {
 }
 # All jobs, open and closed.
 EVERYTHING = Wanted()
-# A large one keeps a processor busy for a minute: the next one waits.
-_one_at_a_time = threading.Lock()
 
 
 @contextmanager
 def _as_of_one_moment(workshop: Workshop, actor: Actor, wanted: Wanted) -> Iterator[tuple[Scope, Iterator[Table]]]:
     """The tables as they stand together: what is written meanwhile shows in none of them."""
     workshop.require_space()
-    with _one_at_a_time, workshop.scope(actor) as scope:
+    with workshop.scope(actor) as scope:
         scope.session.connection(execution_options={"isolation_level": "REPEATABLE READ"})
+        # A large one keeps a processor busy for a minute: one at a time in all processes.
+        if not scope.alone_at("everything"):
+            raise Refused("busy", say("out-one-at-a-time"), reason="exporting")
         yield scope, tables_of(scope, wanted, narrowed=replace(wanted, order=EVERYTHING.order) != EVERYTHING)
 
 

@@ -18,6 +18,7 @@ from vividowl.service.measure.refusing import size_refusals
 from vividowl.service.names import plain_name
 from vividowl.service.past.reading import ListView, list_view, read_list
 from vividowl.service.workshop import Actor, Workshop, check_version
+from vividowl.store import counting
 from vividowl.store.models import Job
 from vividowl.store.past import ImportState, PastImport
 from vividowl.store.scope import Scope
@@ -121,10 +122,11 @@ class Told:
     cells: tuple[tuple[str, str], ...]
 
 
-def require_own(workshop: Workshop, actor: Actor, import_id: uuid.UUID) -> None:
-    """Refuse a list of another shop."""
+def progress_of(workshop: Workshop, actor: Actor, import_id: uuid.UUID) -> tuple[int, int]:
+    """How many rows of a list have been taken in, of how many; of none when it is not at work."""
     with workshop.scope(actor) as scope:
         scope.get(PastImport, import_id)
+    return counting.progress_of(workshop.database, import_id)
 
 
 def told_of(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> Told:

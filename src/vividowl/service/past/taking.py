@@ -21,6 +21,7 @@ from vividowl.service.shop.habits import habits_of
 from vividowl.service.workshop import Actor, Workshop, check_version
 from vividowl.store.base import Base
 from vividowl.store.counter import CounterSheet
+from vividowl.store.counting import end_progress, tell_progress
 from vividowl.store.devices import Device, DeviceChange
 from vividowl.store.models import Customer, Job
 from vividowl.store.past import ImportState, PastImport
@@ -39,7 +40,7 @@ def take_in(workshop: Workshop, actor: Actor, import_id: uuid.UUID, version: int
     try:
         row = _take_in(workshop, actor, import_id, version)
     finally:
-        workshop.progress.pop(import_id, None)
+        end_progress(workshop.database, import_id)
     drop_file(workshop, actor, row.sha256)
     return row
 
@@ -55,7 +56,7 @@ def _take_in(workshop: Workshop, actor: Actor, import_id: uuid.UUID, version: in
         new = sorted((r for r in view.rows if r.state is RowState.NEW), key=lambda r: (r.job.day or date.max, r.line))
         if not new:
             raise Refused("conflict", say("past-nothing-new"), reason="nothing_new")
-        workshop.progress[import_id] = (0, len(new))
+        tell_progress(workshop.database, import_id, 0, len(new))
         first = _numbers(workshop, actor, len(new))
         customers = _customers(scope, new)
         devices = _devices(scope, new, customers)
@@ -69,7 +70,7 @@ def _take_in(workshop: Workshop, actor: Actor, import_id: uuid.UUID, version: in
                 for number, one in part
             ]
             scope.session.execute(insert(Job), rows)
-            workshop.progress[import_id] = (at + len(rows), len(new))
+            tell_progress(workshop.database, import_id, at + len(rows), len(new))
         row.state, row.taken_at, row.counts = ImportState.TAKEN, server_now(), view.counts
         row.said = {**row.said, "roles": [c.role.value if c.role else None for c in view.columns]}
         scope.session.flush()

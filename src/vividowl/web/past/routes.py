@@ -138,8 +138,7 @@ def take_in(path: ImportPath, body: PastVersionIn) -> PastImportOut:
 @access("owner")
 def progress(path: ImportPath) -> PastProgressOut:
     """How far a list is that is being taken in."""
-    imports.require_own(workshop(), actor(), path.import_id)
-    done, total = workshop().progress.get(path.import_id, (0, 0))
+    done, total = imports.progress_of(workshop(), actor(), path.import_id)
     return PastProgressOut(done=done, total=total)
 
 

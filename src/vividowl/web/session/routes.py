@@ -30,7 +30,7 @@ from vividowl.web.session.schemas import PersonOut, SessionOut, SessionsOut, Set
 from vividowl.words import languages
 
 api = blueprint("session", __name__, url_prefix="/api")
-limiter = Limiter(get_remote_address, storage_uri="memory://", headers_enabled=True)
+limiter = Limiter(get_remote_address, headers_enabled=True)
 
 
 def _login_and_address() -> str:

@@ -94,3 +94,5 @@ customers-name-differs = The name is not “{ $name }”.
     .remedy = Type the name as it stands. Erasing cannot be undone.
 past-one-at-a-time = Another list of this shop is being taken in.
     .remedy = Take this one in when it is done; nothing of it was changed.
+out-one-at-a-time = Another export of this shop is running.
+    .remedy = Wait until its file is there, then try again.

@@ -11,12 +11,13 @@ import pytest
 from flask import request
 from tests.web.conftest import PASSWORD, Caller
 
-from vividowl.host import serving
-from vividowl.host.serving import make_server, port_of
+from vividowl.app import serving
+from vividowl.app.serving import make_server, port_of
 from vividowl.service.shop import accounts
+from vividowl.settings import Settings
 from vividowl.store.feed import tell
 from vividowl.web.access import access
-from vividowl.web.app import Settings, create_app
+from vividowl.web.app import create_app
 
 
 @pytest.fixture

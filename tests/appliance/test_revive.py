@@ -17,7 +17,7 @@ from tests.faulty import Installation, serving
 # A parent whose child does what is asked for; the file tells how often it began and whether it was told of an earlier.
 PARENT = """
 import os, signal, sys, time
-from vividowl.host.revive import stands
+from vividowl.appliance.revive import stands
 
 def work(again):
     with open(sys.argv[1], "a") as out:

@@ -14,6 +14,7 @@ import threading
 import time
 from dataclasses import dataclass
 from functools import partial
+from pathlib import Path
 from typing import Any
 
 import structlog
@@ -22,8 +23,7 @@ from cheroot.ssl.builtin import BuiltinSSLAdapter
 from cheroot.wsgi import Gateway_10, Server
 from flask import Flask
 
-from vividowl.host.authority import Identity
-from vividowl.host.streams import Hub
+from vividowl.app.streams import Hub
 from vividowl.service.shop.accounts import still_open
 from vividowl.service.workshop import Workshop
 from vividowl.web.bench.routes import HANDED, HEARTBEAT_S, HELLO, HUB, STILL_HERE, news_bytes
@@ -238,16 +238,19 @@ def make_server(
     threads: int = THREADS,
     *,
     address: str = "127.0.0.1",
-    identity: Identity | None = None,
+    certificate: tuple[Path, Path] | None = None,
+    shared: bool = False,
 ) -> ShopServer:
     """A server that listens already; port 0 takes any. Call serve() to run it and stop() to end it.
 
-    Without an identity it speaks plain HTTP, which is for loopback only.
+    certificate: the file and that of its key; without one it speaks plain HTTP, for loopback or a proxy. shared: other
+    processes listen on the same port, and the system spreads who comes.
     """
     workshop: Workshop = app.extensions["workshop"]
     server = ShopServer((address, port), app, numthreads=threads, timeout=SILENT_MOST_S, server_name="vividowl")
-    if identity is not None:
-        server.ssl_adapter = _Tls(str(identity.certificate), str(identity.key))
+    server.reuse_port = shared
+    if certificate is not None:
+        server.ssl_adapter = _Tls(*map(str, certificate))
         context = server.ssl_adapter.context
         context.minimum_version = ssl.TLSVersion.TLSv1_2
         # Of TLS 1.2 only what still counts as sound: forward secrecy and authenticated encryption (RFC 9325, 4.2).

@@ -6,7 +6,7 @@ import sys
 CODE = """
 import sys; from pathlib import Path
 import structlog
-from vividowl.host import journal
+from vividowl.appliance import journal
 journal.BYTES_MOST = 2000
 journal.keep_journal(Path(sys.argv[1]))
 log = structlog.get_logger()

@@ -8,7 +8,7 @@ import secrets
 import subprocess
 from pathlib import Path
 
-from vividowl.host.postgres import ClusterError
+from vividowl.appliance.postgres import ClusterError
 
 
 def write_secret(path: Path) -> None:

@@ -1,11 +1,11 @@
-"""python -m vividowl.host: what ./start runs. Loading takes a moment, in which Ctrl-C must be quiet too."""
+"""python -m vividowl.appliance: what ./start runs. Loading takes a moment, in which Ctrl-C must be quiet too."""
 
 import gc
 import sys
 
 try:
     gc.disable()  # nothing that is loaded becomes waste, so looking for waste meanwhile only takes time
-    from vividowl.host.launch import main
+    from vividowl.appliance.launch import main
 
     gc.freeze()
     gc.enable()

@@ -25,8 +25,8 @@ from typing import IO, Any
 from sqlalchemy import inspect, text
 from sqlalchemy.exc import SQLAlchemyError
 
-from vividowl.host.cluster import DATABASE, Cluster
-from vividowl.host.postgres import ClusterError, bin_dir
+from vividowl.appliance.cluster import DATABASE, Cluster
+from vividowl.appliance.postgres import ClusterError, bin_dir
 from vividowl.service.kept_files import missing_files
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database, UnknownRevision

@@ -13,8 +13,8 @@ from pathlib import Path
 
 import pytest
 
-from vividowl.host.cluster import Cluster
-from vividowl.host.postgres import free_port
+from vividowl.appliance.cluster import Cluster
+from vividowl.appliance.postgres import free_port
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
 from vividowl.store.database import Database
@@ -36,7 +36,7 @@ class Served:
     """A running start command."""
 
     def __init__(self, root, *options):
-        command = [sys.executable, "-m", "vividowl.host", "--root", str(root), *options]
+        command = [sys.executable, "-m", "vividowl.appliance", "--root", str(root), *options]
         self.process = subprocess.Popen(command, stdout=subprocess.PIPE, stderr=subprocess.PIPE, text=True)
 
     def address(self):
@@ -81,7 +81,7 @@ def test_it_serves_and_stops_with_its_database(root, how):
 ONE_STORY = """
 import sys
 from vividowl_demo import shop
-from vividowl.host.launch import main
+from vividowl.appliance.launch import main
 some = shop.stories()[7:8]
 shop.stories = lambda: some
 sys.exit(main())
@@ -114,7 +114,7 @@ def test_fresh_on_a_real_shop_is_one_line_and_exit_code_one(root):
     database.close()
     cluster.stop()
     refused = subprocess.run(
-        [sys.executable, "-m", "vividowl.host", "--root", str(root), "--fresh"],
+        [sys.executable, "-m", "vividowl.appliance", "--root", str(root), "--fresh"],
         capture_output=True,
         text=True,
         check=False,

@@ -20,21 +20,22 @@ from typing import TYPE_CHECKING, Any
 
 from sqlalchemy.exc import SQLAlchemyError
 
-from vividowl.host.cluster import Cluster
-from vividowl.host.errors import LaunchError
-from vividowl.host.journal import keep_journal
-from vividowl.host.paths import Places, places
-from vividowl.host.postgres import ClusterError, free_port
-from vividowl.host.revive import stands
-from vividowl.service.kept_files import kept_files
+from vividowl.app import opening
+from vividowl.appliance.cluster import Cluster
+from vividowl.appliance.errors import LaunchError
+from vividowl.appliance.journal import keep_journal
+from vividowl.appliance.paths import Places, places
+from vividowl.appliance.postgres import ClusterError, free_port
+from vividowl.appliance.revive import stands
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
+from vividowl.settings import LOOPBACK, Settings
 from vividowl.store.database import Database, UnknownRevision
 from vividowl.store.files import FileStore
-from vividowl.web.app import SITE, Settings, create_app
+from vividowl.web.app import SITE, create_app
 
 if TYPE_CHECKING:
-    from vividowl.host.lan import Network
+    from vividowl.appliance.lan import Network
 
 USUAL_PORT = 8000
 WARM_AFTER_S = 2.0
@@ -135,7 +136,7 @@ def _save_before_migrating(where: Places, cluster: Cluster, database: Database) 
     here, known = database.revision(), database.revisions()
     if here is None or here == known[-1] or here not in known:
         return
-    from vividowl.host.backup import write_backup
+    from vividowl.appliance.backup import write_backup
 
     where.backups.mkdir(mode=0o700, exist_ok=True)
     target = where.backups / f"before-{known[-1]}-{datetime.now(UTC):%Y%m%dT%H%M%S}.owl"
@@ -157,16 +158,15 @@ def _for_the_owner_alone(folder: Path) -> None:
 
 
 def tidy(where: Places, workshop: Workshop) -> None:
-    """Take away what an earlier run left half-done. Only one server of this installation does, and not while another
-    one takes uploads in."""
+    """Take away what an earlier run left half-done. Only one server of this machine does, and not while another one
+    takes uploads in: the lock outlives a database that breaks down."""
     try:
         handle = os.open(where.var / "serving.lock", os.O_RDWR | os.O_CREAT, 0o600)
         fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)  # held as long as the process lives
     except BlockingIOError:
         return
     _for_the_owner_alone(where.files)
-    workshop.files.clean_incoming()
-    workshop.files.sweep(kept_files(workshop))
+    opening.tidy(workshop)
 
 
 def fill(workshop: Workshop, *, fresh: bool, empty: bool) -> None:
@@ -198,13 +198,13 @@ def _warm_up() -> None:
 def _network(options: argparse.Namespace, where: Places) -> Network | None:
     if not options.lan:
         return None
-    from vividowl.host.lan import network  # here, since loopback needs none of it
+    from vividowl.appliance.lan import network  # here, since loopback needs none of it
 
     return network(where, bind=options.bind, hosts=options.host, port=options.lan_port)
 
 
 def _serve(where: Places, workshop: Workshop, *, port: int, net: Network | None, reached: Mapping[str, Any]) -> None:
-    from vividowl.host.serving import make_server  # here, since it loads the server
+    from vividowl.app.serving import make_server  # here, since it loads the server
 
     _, nothing = accounts.state(workshop)
     code = secrets.token_urlsafe(9) if nothing else ""
@@ -214,8 +214,7 @@ def _serve(where: Places, workshop: Workshop, *, port: int, net: Network | None,
             secret_key=secret_key(where),
             demo_sign_in=True,
             set_up_code=code,
-            hosts=(*Settings.hosts, *(net.hosts if net else ())),
-            cookie_secure=os.environ.get("VIVIDOWL_COOKIE_SECURE", "1") != "0",
+            hosts=(*LOOPBACK, *(net.hosts if net else ())),
             lan=net.lan if net else None,
             **reached,
         ),
@@ -225,7 +224,7 @@ def _serve(where: Places, workshop: Workshop, *, port: int, net: Network | None,
     around = ExitStack()
     try:
         if net is not None:
-            from vividowl.host.lan import served
+            from vividowl.appliance.lan import served
 
             around.enter_context(served(net, app))
             print(f"On the shop's network: {net.lan.address}/ (pair a tablet on the Shop page)", flush=True)

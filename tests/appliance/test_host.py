@@ -10,11 +10,11 @@ import pytest
 from click.testing import CliRunner
 from tests.said import refuses
 
+from vividowl.appliance.cluster import Cluster
+from vividowl.appliance.launch import LaunchError, choose_port, fill, main, secret_key
+from vividowl.appliance.paths import Places
+from vividowl.appliance.postgres import ClusterError, free_port
 from vividowl.cli import cli
-from vividowl.host.cluster import Cluster
-from vividowl.host.launch import LaunchError, choose_port, fill, main, secret_key
-from vividowl.host.paths import Places
-from vividowl.host.postgres import ClusterError, free_port
 from vividowl.service.errors import Refused
 from vividowl.service.shop import accounts
 from vividowl.web.record.routes import EDGE

@@ -18,12 +18,12 @@ from cheroot.wsgi import Server
 from flask import Flask, Response
 from markupsafe import escape
 
+from vividowl.app.serving import ShopServer, make_server
+from vividowl.appliance.authority import ENDINGS, Identity, identity, speaks_for
+from vividowl.appliance.errors import LaunchError
+from vividowl.appliance.paths import Places
 from vividowl.core.quantities.words import say
-from vividowl.host.authority import ENDINGS, Identity, identity, speaks_for
-from vividowl.host.errors import LaunchError
-from vividowl.host.paths import Places
-from vividowl.host.serving import ShopServer, make_server
-from vividowl.web.app import Lan
+from vividowl.settings import Lan
 from vividowl.words import sentence
 
 EVERY = "0.0.0.0"  # noqa: S104 - all addresses of this machine, which --lan asks for
@@ -130,7 +130,8 @@ def served(net: Network, app: Flask) -> Iterator[tuple[int, int]]:
     """Serve the network beside loopback while this is open: the ports of HTTPS and of the authority."""
     servers: list[Server | ShopServer] = []
     try:
-        servers.append(make_server(app, net.https, address=net.bind, identity=net.identity))
+        certificate = (net.identity.certificate, net.identity.key)
+        servers.append(make_server(app, net.https, address=net.bind, certificate=certificate))
         plain = Server((net.bind, net.authority), authority_app(net), numthreads=2, timeout=10, server_name="vividowl")
         plain.max_request_body_size = 1
         plain.prepare()

@@ -20,8 +20,8 @@ from contextlib import contextmanager
 from pathlib import Path
 from typing import TYPE_CHECKING
 
-from vividowl.host.account import prepare_folder, write_secret
-from vividowl.host.postgres import ClusterError, bin_dir, clean_environment, free_port, last_line
+from vividowl.appliance.account import prepare_folder, write_secret
+from vividowl.appliance.postgres import ClusterError, bin_dir, clean_environment, free_port, last_line
 
 if TYPE_CHECKING:
     import psycopg

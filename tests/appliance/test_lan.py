@@ -12,12 +12,13 @@ from datetime import UTC, datetime, timedelta
 import pytest
 from cryptography import x509
 
-from vividowl.host import authority, lan
-from vividowl.host.errors import LaunchError
-from vividowl.host.paths import Places
-from vividowl.host.postgres import free_port
+from vividowl.appliance import authority, lan
+from vividowl.appliance.errors import LaunchError
+from vividowl.appliance.paths import Places
+from vividowl.appliance.postgres import free_port
 from vividowl.service.shop import accounts
-from vividowl.web.app import Settings, create_app
+from vividowl.settings import LOOPBACK, Settings
+from vividowl.web.app import create_app
 
 PASSWORD = "four quiet heron words"
 
@@ -83,7 +84,7 @@ def network(workshop, tls):
     net = lan.Network(
         bind="127.0.0.1", hosts=("127.0.0.1", "bench.local"), https=port, authority=port + 1, identity=tls
     )
-    hosts = (*Settings.hosts, *net.hosts)
+    hosts = (*LOOPBACK, *net.hosts)
     app = create_app(workshop, Settings(secret_key="network test key", hosts=hosts, lan=net.lan))
     with lan.served(net, app):
         yield net

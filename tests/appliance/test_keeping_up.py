@@ -14,7 +14,7 @@ import psycopg
 import pytest
 from sqlalchemy import text
 
-from vividowl.host.cluster import DATABASE, KEEPER, Cluster
+from vividowl.appliance.cluster import DATABASE, KEEPER, Cluster
 from vividowl.store.database import Database
 
 
@@ -54,7 +54,7 @@ def test_the_last_one_to_leave_stops_it_and_nobody_before(laid):
 
 def test_two_cold_starts_at_once_wait_for_each_other(base):
     code = (
-        "import sys; from pathlib import Path; from vividowl.host.cluster import Cluster\n"
+        "import sys; from pathlib import Path; from vividowl.appliance.cluster import Cluster\n"
         "c = Cluster(Path(sys.argv[1]), throwaway=True); c.start(); print(c.port, flush=True); input(); c.leave()"
     )
     pair = [

@@ -10,9 +10,9 @@ import pytest
 from sqlalchemy import text
 from tests.logs import HOT, log_bytes
 
-from vividowl.host import launch
-from vividowl.host.backup import BackupError, read_backup, write_backup
-from vividowl.host.paths import Places
+from vividowl.appliance import launch
+from vividowl.appliance.backup import BackupError, read_backup, write_backup
+from vividowl.appliance.paths import Places
 from vividowl.service.jobs import intake
 from vividowl.service.measure import logs
 from vividowl.service.measure.comparing import compare_job

@@ -8,7 +8,7 @@ import pytest
 from cryptography import x509
 from cryptography.hazmat.primitives.serialization import Encoding, PublicFormat
 from playwright.sync_api import Error
-from tests.host.test_lan import network, tls  # noqa: F401 - fixtures
+from tests.appliance.test_lan import network, tls  # noqa: F401 - fixtures
 
 NEEDS = """() => ({
   secure: isSecureContext, worker: 'serviceWorker' in navigator, awake: 'wakeLock' in navigator,
