@@ -90,15 +90,17 @@ def settings(cluster, tmp_path_factory):
     own = Database(cluster.url)
     with own.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as line:
         line.execute(text("CREATE DATABASE two_processes"))
-    own.close()
     url = make_url(cluster.url).set(database="two_processes")
-    return {
+    yield {
         "database_url": url.set(drivername="postgresql").render_as_string(hide_password=False),
         "files": tmp_path_factory.mktemp("files"),
         "secret_key": "the same for both",
         "cookie_secure": 0,
         "threads": 8,
     }
+    with own.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as line:
+        line.execute(text("DROP DATABASE two_processes WITH (FORCE)"))
+    own.close()
 
 
 @pytest.fixture(scope="module")

@@ -159,10 +159,13 @@ def test_runs_and_states_of_another_job_are_not_there(ada, stranger):
     stranger.problem("GET", f"/api/jobs/{job}/all-runs", status=404)
 
 
-def test_many_who_look_first_at_once_see_the_same(app, ada, workshop):
+def test_looking_makes_no_state_and_many_who_write_first_at_once_make_one(app, ada, workshop):
     job = ada.new_job()["id"]
+    assert ada.call("GET", f"/api/jobs/{job}/all-runs")["states"] == []
     callers = [Caller(app).sign_in("ada") for _ in range(6)]
     with ThreadPoolExecutor(6) as many:
-        found = list(many.map(lambda c: c.call("GET", f"/api/jobs/{job}/all-runs"), callers))
-    assert [len(f["states"]) for f in found] == [1] * 6
-    assert len({f["states"][0]["id"] for f in found}) == 1
+        list(many.map(lambda c: c.call("POST", f"/api/jobs/{job}/all-runs", {"name": c.token[:8]}), callers))
+    found = ada.call("GET", f"/api/jobs/{job}/all-runs")
+    assert [s["cause"] for s in found["states"]] == ["found"]
+    assert {r["state_id"] for r in found["runs"]} == {found["states"][0]["id"]}
+    assert len(found["runs"]) == 6

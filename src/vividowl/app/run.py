@@ -14,6 +14,7 @@ from sqlalchemy.exc import SQLAlchemyError
 
 from vividowl.app.opening import Unsettled, open_workshop, tidy
 from vividowl.app.serving import make_server
+from vividowl.service.measure.anew import make_anew
 from vividowl.settings import Settings
 from vividowl.store.database import UnknownRevision
 from vividowl.web.app import create_app
@@ -31,6 +32,7 @@ def serve(settings: Settings) -> None:
     )
     try:
         with workshop.database.serving(partial(tidy, workshop)):
+            workshop.later(partial(make_anew, workshop))
             server.serve()
     except KeyboardInterrupt:
         pass

@@ -15,6 +15,7 @@ import threading
 from collections.abc import Callable, Mapping, Sequence
 from contextlib import ExitStack
 from datetime import UTC, datetime
+from functools import partial
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
@@ -27,6 +28,7 @@ from vividowl.appliance.journal import keep_journal
 from vividowl.appliance.paths import Places, places
 from vividowl.appliance.postgres import ClusterError, free_port
 from vividowl.appliance.revive import stands
+from vividowl.service.measure.anew import make_anew
 from vividowl.service.shop import accounts
 from vividowl.service.workshop import Workshop
 from vividowl.settings import LOOPBACK, Settings
@@ -220,6 +222,7 @@ def _serve(where: Places, workshop: Workshop, *, port: int, net: Network | None,
         ),
     )
     server = make_server(app, port)
+    workshop.later(partial(make_anew, workshop))
     address = f"http://127.0.0.1:{port}/"
     around = ExitStack()
     try:

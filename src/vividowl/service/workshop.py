@@ -39,7 +39,7 @@ class KeptLog:
     turns: Mapping[str, int] = field(default_factory=dict)
 
 
-def in_background(task: Callable[[], None]) -> None:
+def in_background(task: Callable[[], object]) -> None:
     """Do what nobody waits for beside the answer."""
     threading.Thread(target=task, name="background", daemon=True).start()
 
@@ -52,7 +52,7 @@ class Workshop:
     database: Database
     files: FileStore
     bench_logs: dict[uuid.UUID, KeptLog] = field(default_factory=dict, repr=False, compare=False)
-    later: Callable[[Callable[[], None]], None] = in_background
+    later: Callable[[Callable[[], object]], None] = in_background
 
     @property
     def space(self) -> str:

@@ -26,10 +26,12 @@ class Run(Versioned, Base):
     """One test of the device: its conditions and what was read. glance keeps what the owl glyph shows."""
 
     __tablename__ = "run"
-    UNGUARDED = frozenset({"glance", "window_from_s", "window_to_s"})
+    UNGUARDED = frozenset({"glance", "rules_version", "window_from_s", "window_to_s"})
     id: Mapped[uuid.UUID] = mapped_column(primary_key=True, default=uuid.uuid4)
     shop_id: Mapped[uuid.UUID]
     job_id: Mapped[uuid.UUID]
+    # The rules that made its figures and its glance; 0 for what is to be made anew.
+    rules_version: Mapped[int] = mapped_column(default=0, server_default="0")
     side: Mapped[RunSide] = mapped_column(one_of(RunSide, 10))
     # What it is called among the runs of its job, and the state that the device was in; None before states were kept.
     name: Mapped[str] = mapped_column(String(120), default="")

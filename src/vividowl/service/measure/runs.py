@@ -16,6 +16,7 @@ from vividowl.core.reading.reading import Reading
 from vividowl.core.response.ladder import Ladder, culprit
 from vividowl.core.sound.levels import NoiseFigure, background_correction, require_level_db
 from vividowl.core.trace.roles import Role
+from vividowl.core.verdict.version import RULES_VERSION
 from vividowl.service.attempts.failing import note_failure
 from vividowl.service.clock import server_now
 from vividowl.service.devices.history import since_last_service
@@ -205,8 +206,8 @@ def run_for_writing(scope: Scope, job: Job, side: str) -> Run:
     return run
 
 
-def finish(workshop: Workshop, scope: Scope, job: Job, run: Run, *, logs: bool = True) -> RunView:
-    """Bring the glance up to date and answer with the whole run. logs: whether what they say may have changed."""
+def work_out(workshop: Workshop, scope: Scope, job: Job, run: Run, *, logs: bool = True) -> None:
+    """Work out what is kept of a run by the present rules: its state, the figures of its logs, its glance."""
     scope.session.flush()
     put_in_state(scope, job, run)
     traces, noise = kept(scope, TraceFile, run), kept(scope, NoiseReading, run)
@@ -219,8 +220,14 @@ def finish(workshop: Workshop, scope: Scope, job: Job, run: Run, *, logs: bool =
             tolerances=judged_by(scope, job)[0],
             frame_files=kept_frames(scope, run),
         )
+        run.rules_version = RULES_VERSION
     run.glance = glance_of(workshop, run, trace=traces[0] if traces else None, limit_c=job.limit_c, noise=noise)
     scope.session.flush()
+
+
+def finish(workshop: Workshop, scope: Scope, job: Job, run: Run, *, logs: bool = True) -> RunView:
+    """Bring the glance up to date and answer with the whole run. logs: whether what they say may have changed."""
+    work_out(workshop, scope, job, run, logs=logs)
     if run.side in REFERENCES:
         note_verdict(workshop, scope, job)
         note_outcome(workshop, scope, job)

@@ -7,7 +7,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
-from sqlalchemy import func, select
+from sqlalchemy import select
 from sqlalchemy.orm import defer
 
 from vividowl.core.job.device import RunSide, StateCause
@@ -16,11 +16,9 @@ from vividowl.core.quantities.words import say
 from vividowl.service.clock import server_now
 from vividowl.service.errors import Refused
 from vividowl.service.measure.comparing import Compared, compare_runs, judged_by, kept
-from vividowl.service.measure.frames import kept_frames
 from vividowl.service.measure.refusing import refuse_after_without_before
 from vividowl.service.measure.runs import RECIPE_FIELDS, finish
-from vividowl.service.runs.figures import keep_figures
-from vividowl.service.runs.states import next_state, put_in_state, states_of
+from vividowl.service.runs.states import next_state, put_in_state, states_of, states_there
 from vividowl.service.workshop import Actor, Workshop, open_job
 from vividowl.store.devices import DeviceState
 from vividowl.store.measuring import Run, TraceFile
@@ -64,30 +62,10 @@ def all_runs(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> AllRuns:
     """All runs of a job."""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
-        if _unfinished(scope, job):
-            # An older program left it so, or nothing was run yet: it is made up for once, whoever asks first.
-            job = scope.get(Job, job_id, lock=True)
-        return _all(workshop, scope, job)
+        return _all(scope, job)
 
 
-def _unfinished(scope: Scope, job: Job) -> bool:
-    runs = scope.select(Run).where(Run.job_id == job.id, Run.removed_at.is_(None))
-    unread = (
-        scope.select(TraceFile)
-        .join(Run, Run.id == TraceFile.run_id)
-        .where(Run.job_id == job.id, Run.removed_at.is_(None), TraceFile.removed_at.is_(None))
-        .where(func.coalesce(TraceFile.figures.has_key("columns"), False).is_(False))
-    )
-    states = scope.select(DeviceState).where(DeviceState.job_id == job.id)
-    has = scope.session.scalar
-    return bool(
-        not has(select(states.exists()))
-        or has(select(runs.where(Run.state_id.is_(None)).exists()))
-        or has(select(unread.exists()))
-    )
-
-
-def _all(workshop: Workshop, scope: Scope, job: Job) -> AllRuns:
+def _all(scope: Scope, job: Job) -> AllRuns:
     runs = scope.session.scalars(
         scope.select(Run).where(Run.job_id == job.id, Run.removed_at.is_(None)).order_by(Run.created_at, Run.id)
     ).all()
@@ -103,22 +81,8 @@ def _all(workshop: Workshop, scope: Scope, job: Job) -> AllRuns:
     )
     for trace in scope.session.scalars(query.order_by(TraceFile.is_repeat, TraceFile.uploaded_at, TraceFile.id)):
         logs.setdefault(trace.run_id, []).append(trace)
-    # A log that an older program stored is read once more; what it says is kept.
-    stale = [r for r in runs if any("columns" not in (t.figures or {}) for t in logs.get(r.id, ()))]
     tolerances, reference_room_c = judged_by(scope, job)
-    if stale:
-        for run in stale:
-            keep_figures(
-                workshop,
-                run,
-                traces=logs[run.id],
-                limit_c=job.limit_c,
-                tolerances=tolerances,
-                frame_files=kept_frames(scope, run),
-            )
-    for run in runs:
-        put_in_state(scope, job, run)
-    states = {s.id: s for s in states_of(scope, job)}
+    states = {s.id: s for s in states_there(scope, job)}
     return AllRuns(
         tuple(states.values()),
         tuple(
@@ -166,7 +130,7 @@ def add_run(
         scope.add(run)
         put_in_state(scope, job, run)
         scope.session.flush()
-        return _all(workshop, scope, job)
+        return _all(scope, job)
 
 
 def change_run(
@@ -182,7 +146,7 @@ def change_run(
         _own(job, state.job_id)
         run.name, run.state_id = name, state.id
         scope.session.flush()
-        return _all(workshop, scope, job)
+        return _all(scope, job)
 
 
 def _own(job: Job, job_id: uuid.UUID) -> None:
@@ -201,7 +165,7 @@ def set_run_removed(
             raise Refused("missing", say("all-runs-no-such-run"))
         run.removed_at = server_now() if removed else None
         scope.session.flush()
-        return _all(workshop, scope, job)
+        return _all(scope, job)
 
 
 def make_reference(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, run_id: uuid.UUID, side: RunSide) -> AllRuns:
@@ -224,7 +188,7 @@ def make_reference(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, run_i
             scope.session.flush()
         run.side, run.name = side, ""
         finish(workshop, scope, job, run)
-        return _all(workshop, scope, job)
+        return _all(scope, job)
 
 
 def add_state(
@@ -239,7 +203,7 @@ def add_state(
             told |= {"attempt": states_of(scope, job)[-1].attempt + 1, "heat_cycles": None, "hours": None}
         next_state(scope, job, cause, told)
         scope.session.flush()
-        return _all(workshop, scope, job)
+        return _all(scope, job)
 
 
 def compare_two(workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, first: str, second: str) -> Compared:

@@ -12,12 +12,15 @@ from vividowl.store.models import FitItem, Job
 from vividowl.store.scope import Scope
 
 
+def states_there(scope: Scope, job: Job) -> Sequence[DeviceState]:
+    """States of a visit in their order: none until something was run or done."""
+    query = scope.select(DeviceState).where(DeviceState.job_id == job.id).order_by(DeviceState.position)
+    return scope.session.scalars(query).all()
+
+
 def states_of(scope: Scope, job: Job) -> Sequence[DeviceState]:
-    """States of a visit in their order; the first is made when there is none yet."""
-    found = scope.session.scalars(
-        scope.select(DeviceState).where(DeviceState.job_id == job.id).order_by(DeviceState.position)
-    ).all()
-    return found or [_first(scope, job)]
+    """The same for who writes: the first is made when there is none yet."""
+    return states_there(scope, job) or [_first(scope, job)]
 
 
 def _first(scope: Scope, job: Job) -> DeviceState:

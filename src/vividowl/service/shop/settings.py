@@ -8,17 +8,20 @@ from dataclasses import asdict, dataclass
 from functools import partial
 from typing import Any
 
+from sqlalchemy import update
+
 from vividowl.core.plan.price import TASKS
 from vividowl.core.quantities.uncertainty import Tolerances, checked_tolerances
 from vividowl.core.quantities.units import require_room_c
 from vividowl.core.quantities.words import Words, say
 from vividowl.core.runs.repeats import OwnScatter, own_scatter
 from vividowl.service.bench.times import TaskTime, learnt_minutes
-from vividowl.service.measure.comparing import note_verdict, tolerances_of
+from vividowl.service.measure.anew import make_anew
+from vividowl.service.measure.comparing import tolerances_of
 from vividowl.service.plan.outcomes import Record, record_of
 from vividowl.service.shop.habits import Habits, habits_of, keep_habits
 from vividowl.service.workshop import Actor, Workshop, check_version
-from vividowl.store.measuring import TraceFile
+from vividowl.store.measuring import Run, TraceFile
 from vividowl.store.models import Job
 from vividowl.store.scope import Scope
 
@@ -104,22 +107,9 @@ def save_settings(
         shop.reference_room_c = reference_room_c
         shop.tolerances = {name: value for name, value in wanted.items() if value != usual[name]}
         keep_habits(scope, habits)
-        scope.session.flush()
-    workshop.later(partial(_judge_anew, workshop, actor))
+        # Kept with them, so that it is gone on with when this process ends first.
+        still_open = scope.select(Job).with_only_columns(Job.id).where(Job.handed_over_at.is_(None))
+        of_open_jobs = update(Run).where(Run.shop_id == scope.shop_id, Run.job_id.in_(still_open))
+        scope.session.execute(of_open_jobs.values(rules_version=0))
+    workshop.later(partial(make_anew, workshop))
     return get_settings(workshop, actor)
-
-
-def _judge_anew(workshop: Workshop, actor: Actor) -> None:
-    """Let verdicts of open jobs follow, a job at a time, so that nobody waits for all of them."""
-    with workshop.scope(actor) as scope:
-        jobs = scope.session.scalars(
-            scope.select(Job)
-            .with_only_columns(Job.id)
-            .where(Job.handed_over_at.is_(None))
-            .order_by(Job.updated_at.desc())
-        ).all()
-    for job_id in jobs:
-        with workshop.scope(actor) as scope:
-            job = scope.get(Job, job_id, lock=True)
-            if job.handed_over_at is None:
-                note_verdict(workshop, scope, job)

@@ -1,4 +1,5 @@
-"""Counters that all processes share. What they hold may be lost with a crash, so they are not written ahead."""
+"""Counters that all processes share, which may be lost with a crash and are not written ahead; and the rules that made
+the figures of a run."""
 
 import sqlalchemy as sa
 from alembic import op
@@ -10,6 +11,7 @@ depends_on = None
 
 
 def upgrade() -> None:
+    op.add_column("run", sa.Column("rules_version", sa.Integer(), server_default="0", nullable=False))
     op.create_table(
         "attempts_counted",
         sa.Column("key", sa.String(), primary_key=True),
@@ -29,3 +31,4 @@ def upgrade() -> None:
 def downgrade() -> None:
     op.drop_table("progress")
     op.drop_table("attempts_counted")
+    op.drop_column("run", "rules_version")
