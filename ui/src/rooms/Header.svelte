@@ -35,7 +35,7 @@
 </script>
 
 <header class="no-print">
-  <div class="inner">
+  <div class="inner lay-row">
     <a class="mark" href="/" aria-label={say('header-vivid-owl-to-bench')}>
       <svg viewBox="0 0 44 32" width="44" height="32" aria-hidden="true">
         <path class="brow" d="M2 3q11 9 20 5q9 4 20-5" />
@@ -50,7 +50,7 @@
       <Button kind="bare" label={say('header-find-job-key-slash')} onclick={onfind}>{say('header-find')}</Button>
       <Button expanded={open} onclick={() => (open = !open)}>{say('header-menu')}</Button>
     </div>
-    <nav class:open aria-label={say('header-places')}>
+    <nav class="lay-row" class:open aria-label={say('header-places')}>
       {#each places as place (place.path)}
         <a href={place.path} aria-current={isHere(place.path) ? 'page' : undefined}>{place.name}</a>
       {/each}
@@ -88,8 +88,6 @@
       var(--paper);
   }
   .inner {
-    display: flex;
-    flex-wrap: wrap;
     align-items: center;
     gap: 0 var(--gap-5);
     max-width: var(--page);
@@ -108,8 +106,6 @@
     text-decoration: none;
   }
   nav {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-2);
   }
   nav a {

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -80,24 +80,25 @@ def read_sound(
     samples, faults = _one_channel(channels)
     calm = calm_stretches(samples, rate_hz) if steady else Calm(samples, 0.0, (), True)
     samples = calm.samples
+    unknown = SoundReading(
+        duration_s=n / rate_hz,
+        rate_hz=rate_hz,
+        calibrated=full_scale_db is not None,
+        laeq_db=None,
+        lafmax_db=None,
+        l10_db=None,
+        l90_db=None,
+        bands=(),
+        tones=(),
+        levels_db=(),
+        faults=(),
+    )
     power, squares = _spectrum(samples, rate_hz)
     offset = full_scale_db if full_scale_db is not None else 0.0
     mean_square = float(power.sum())
     if mean_square <= 0 or 10.0 * math.log10(mean_square) < SILENT_BELOW_DBFS:
         faults.append(say("recording-recording-silent-microphone-was-off"))
-        return SoundReading(
-            duration_s=n / rate_hz,
-            rate_hz=rate_hz,
-            calibrated=full_scale_db is not None,
-            laeq_db=None,
-            lafmax_db=None,
-            l10_db=None,
-            l90_db=None,
-            bands=(),
-            tones=(),
-            levels_db=(),
-            faults=tuple(faults),
-        )
+        return replace(unknown, faults=tuple(faults))
     faults += calm.faults
     frequency: Spectrum = np.arange(len(power), dtype=np.float64) * (0.5 * rate_hz / (len(power) - 1))
     weighted = power * 10.0 ** (0.1 * np.where(frequency > 0, a_weighting(np.maximum(frequency, 1e-3)), -300.0))
@@ -110,19 +111,7 @@ def read_sound(
         faults.append(say("recording-limiter-squeezed-peaks-so-no"))
         usable = False
     if not usable:
-        return SoundReading(
-            duration_s=n / rate_hz,
-            rate_hz=rate_hz,
-            calibrated=full_scale_db is not None,
-            laeq_db=None,
-            lafmax_db=None,
-            l10_db=None,
-            l90_db=None,
-            bands=(),
-            tones=tones,
-            levels_db=(),
-            faults=tuple(faults),
-        )
+        return replace(unknown, tones=tones, faults=tuple(faults))
     return SoundReading(
         duration_s=n / rate_hz,
         rate_hz=rate_hz,

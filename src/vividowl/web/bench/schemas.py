@@ -66,7 +66,7 @@ class BenchStepOut(Out):
     waited_min: float | None
 
 
-class PlaceOut(Out):
+class ModelPlaceOut(Out):
     id: str
     kind: str
     x: float
@@ -81,6 +81,9 @@ class PlaceOut(Out):
     thickness_mm: float | None
     letter: str
     shape: str
+
+
+class PlaceOut(ModelPlaceOut):
     words: str
     is_out: bool
     was_out: int | None

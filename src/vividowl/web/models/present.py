@@ -6,13 +6,13 @@ from vividowl.service.models.known import Known
 from vividowl.service.models.letters import model_classes, task_words
 from vividowl.service.models.models import ModelView
 from vividowl.web.bench.present import classes_out
+from vividowl.web.bench.schemas import ModelPlaceOut
 from vividowl.web.models.schemas import (
     KnownOut,
     LearntFoundOut,
     LearntMinutesOut,
     ModelGapOut,
     ModelOut,
-    ModelPlaceOut,
     ModelStepOut,
 )
 from vividowl.words import sentence, told

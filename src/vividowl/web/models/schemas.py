@@ -5,26 +5,9 @@ from __future__ import annotations
 import uuid
 
 from vividowl.core.runs.lasting import Lasting, Spread
-from vividowl.web.bench.schemas import ScrewClassOut
+from vividowl.web.bench.schemas import ModelPlaceOut, ScrewClassOut
 from vividowl.web.bench.told import Told
 from vividowl.web.fields import In, Out, Whole
-
-
-class ModelPlaceOut(Out):
-    id: str
-    kind: str
-    x: float
-    y: float
-    holds: str
-    length_mm: float | None
-    drive: str
-    head: str
-    number: int | None
-    note: str
-    gap_mm: float | None
-    thickness_mm: float | None
-    letter: str
-    shape: str
 
 
 class ModelStepOut(Out):

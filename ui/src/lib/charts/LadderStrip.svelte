@@ -21,9 +21,9 @@
   );
 </script>
 
-<span class="strip">
+<span class="strip lay-row">
   {#if sides.length}
-    <span class="bars" aria-hidden="true">
+    <span class="bars lay-stack" aria-hidden="true">
       {#each sides as side (side.name)}
         <span class="bar {side.name}">
           {#each side.ladder.rungs as rung (rung.name)}<i
@@ -33,7 +33,7 @@
         </span>
       {/each}
     </span>
-    <span class="words">
+    <span class="words lay-row">
       {#each sides as side, i (side.name)}{#if i}<span aria-hidden="true">→</span>{/if}<b class={side.name}
           ><span class="off-screen">{side.name} </span>{figure(side.ladder.die_c, 'MHz')} °C</b
         >{/each}{#if culprit}<span class="quiet"
@@ -47,9 +47,7 @@
 
 <style>
   .strip {
-    display: flex;
     flex: 1;
-    flex-wrap: wrap;
     align-items: center;
     gap: var(--gap-1) var(--gap-4);
     min-width: 0;
@@ -57,7 +55,6 @@
     font-weight: 400;
   }
   .bars {
-    display: grid;
     flex: 1 1 9rem;
     gap: 3px;
     max-width: 20rem;
@@ -85,8 +82,6 @@
     background: repeating-linear-gradient(45deg, var(--before) 0 2px, transparent 2px 6px);
   }
   .words {
-    display: flex;
-    flex-wrap: wrap;
     align-items: baseline;
     gap: 0 0.5em;
   }

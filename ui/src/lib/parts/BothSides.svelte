@@ -30,7 +30,7 @@
 
 {#if form.clashes.length}
   <Notice tone="care" title={say('both-sides-title')}>
-    <ul>
+    <ul class="lay-stack">
       {#each form.clashes as clash (clash.key)}
         <li>
           <span
@@ -50,7 +50,6 @@
 
 <style>
   ul {
-    display: grid;
     gap: var(--gap-2);
     margin: 0;
     padding: 0;

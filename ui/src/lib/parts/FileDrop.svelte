@@ -32,7 +32,7 @@
 </script>
 
 <label
-  class="drop"
+  class="drop lay-stack"
   class:over
   class:low
   ondragover={(e) => {
@@ -77,7 +77,6 @@
 <style>
   .drop {
     position: relative;
-    display: grid;
     justify-items: center;
     align-content: center;
     gap: var(--gap-1);

@@ -23,7 +23,7 @@
   <div class="text">
     {#if title}<strong>{title}</strong>{/if}
     {@render children?.()}
-    {#if actions}<div class="actions">{@render actions()}</div>{/if}
+    {#if actions}<div class="actions lay-row">{@render actions()}</div>{/if}
   </div>
 </section>
 
@@ -58,8 +58,6 @@
     overflow-wrap: anywhere;
   }
   .actions {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-2);
     margin-top: var(--gap-2);
   }

@@ -7,7 +7,7 @@
   let { label, share }: Props = $props();
 </script>
 
-<div class="progress">
+<div class="progress lay-stack">
   <span class="label">{label}</span>
   <div
     class="track"
@@ -23,7 +23,6 @@
 
 <style>
   .progress {
-    display: grid;
     gap: var(--gap-2);
     width: 100%;
   }

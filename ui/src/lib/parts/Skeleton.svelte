@@ -3,15 +3,13 @@
   import { say } from '../say';
 </script>
 
-<div class="skeleton" role="status">
+<div class="skeleton lay-stack" role="status">
   <span class="off-screen">{say('app-loading')}</span>
   <i class="head"></i><i></i><i class="short"></i><i></i>
 </div>
 
 <style>
   .skeleton {
-    display: grid;
-    gap: var(--gap-3);
     opacity: 0;
     animation: come 0s 0.2s forwards;
   }

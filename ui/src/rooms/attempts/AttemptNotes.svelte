@@ -29,7 +29,7 @@
   }
 </script>
 
-<div class="notes">
+<div class="notes lay-row">
   <Choice
     legend={say('attempts-score-surface')}
     name="surface"
@@ -52,8 +52,6 @@
 
 <style>
   .notes {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-4);
     align-items: end;
   }

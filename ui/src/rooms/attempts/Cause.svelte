@@ -18,7 +18,7 @@
 </script>
 
 <li class:first class:out={cause.answer === 'ruled_out'}>
-  <div class="name">
+  <div class="name lay-row">
     <h3>{cause.words}</h3>
     <p class="share">
       <svg viewBox="0 0 100 12" aria-hidden="true">
@@ -35,7 +35,7 @@
     <small>{cause.opens ? say('attempts-opens') : say('attempts-closed')}</small>
   </p>
   {#if cause.speaks.length || cause.against.length}
-    <ul>
+    <ul class="lay-stack">
       {#each cause.speaks as words, at (at)}
         <li><b aria-label={say('attempts-speaks')}>+</b>{words}</li>
       {/each}
@@ -80,8 +80,6 @@
     opacity: 0.62;
   }
   .name {
-    display: flex;
-    flex-wrap: wrap;
     align-items: baseline;
     justify-content: space-between;
     gap: var(--gap-1) var(--gap-4);
@@ -124,7 +122,6 @@
     color: var(--soft);
   }
   ul {
-    display: grid;
     gap: var(--gap-1);
     margin: 0;
     padding: 0;

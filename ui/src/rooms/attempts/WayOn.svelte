@@ -21,7 +21,7 @@
   let reason = $state('');
 </script>
 
-<div class="way">
+<div class="way lay-stack">
   {#if closed}
     <p class="quiet small">{say('attempts-begin-note', { number: current.number })}</p>
     <Button kind={stopped ? 'main' : 'plain'} {busy} onclick={() => void begin()}
@@ -29,7 +29,7 @@
     >
   {:else}
     <p>{say('attempts-not-closed', { number: current.number })}</p>
-    <div class="row">
+    <div class="lay-row">
       <Button kind="main" href="/jobs/{jobId}">{say('attempts-go-on')}</Button>
       {#if current.number > 1}
         <Button {busy} onclick={() => void back()}>{say('attempts-take-back', { number: current.number })}</Button>
@@ -38,10 +38,10 @@
   {/if}
 </div>
 {#if stopped && closed}
-  <div class="way">
+  <div class="way lay-stack">
     {#if current.left_words}
       <p>{say('attempts-left', { words: current.left_words })}</p>
-      <div class="row">
+      <div class="lay-row">
         <Button href="/jobs/{jobId}/handover">{say('attempts-hand-over')}</Button>
         <Button {busy} onclick={() => void leave('')}>{say('attempts-take-reason-off')}</Button>
       </div>
@@ -61,17 +61,10 @@
 
 <style>
   .way {
-    display: grid;
-    gap: var(--gap-3);
     justify-items: start;
     margin-top: var(--gap-5);
     padding-top: var(--gap-4);
     border-top: var(--line) solid var(--rule);
-  }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
   }
   .small {
     font-size: var(--size-0);

@@ -40,7 +40,7 @@
     >{places ? say('begin-list-begin-with-map') : say('begin-list-begin-list')}</Button
   >
 {/snippet}
-<section>
+<section class="lay-stack">
   <h2>{say('begin-list-begin-step-list')}</h2>
   <p>
     {say('begin-list-made-from-plan-no', { words: chosen?.words })}
@@ -60,7 +60,7 @@
       {/snippet}
     </Notice>
   {/if}
-  {#if !foot}<div class="row">{@render actions()}</div>{/if}
+  {#if !foot}<div class="lay-row">{@render actions()}</div>{/if}
 </section>
 {#if foot}
   <FootBar
@@ -73,13 +73,6 @@
 
 <style>
   section {
-    display: grid;
-    gap: var(--gap-3);
     max-width: 44rem;
-  }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
   }
 </style>

@@ -16,7 +16,7 @@
   let { hands, job, children }: Props = $props();
 </script>
 
-<header>
+<header class="lay-row">
   <strong>{job?.model ?? '…'}</strong>
   <span class="quiet number">{say('bench-mode-job', { number: job?.number ?? '' })}</span>
   <RunningClocks jobId={hands.at.jobId} running={hands.running} />
@@ -30,8 +30,6 @@
 <style>
   header {
     grid-column: 1 / -1;
-    display: flex;
-    flex-wrap: wrap;
     align-items: center;
     gap: var(--gap-2) var(--gap-4);
     padding: var(--gap-2) var(--gap-4);

@@ -21,7 +21,7 @@
   const may = $derived(open && !step.held && hands.run.length > 1);
 </script>
 
-<div class="strip">
+<div class="strip lay-row">
   <button
     class="go"
     class:holding={hands.holding}
@@ -63,7 +63,7 @@
   {#if hands.digits}<span class="digits" role="status">{say('bench-mode-step', { digits: hands.digits })}</span>{/if}
 </div>
 {#if more}
-  <div class="strip rest">
+  <div class="strip rest lay-row">
     <Button key="X" disabled={step.outcome !== null || !step.skippable} onclick={() => hands.input('skip')}
       >{say('bench-mode-skip-2')}</Button
     >
@@ -76,8 +76,6 @@
 
 <style>
   .strip {
-    display: flex;
-    flex-wrap: wrap;
     align-items: stretch;
     gap: var(--gap-2);
     padding: var(--gap-3) var(--gap-4);

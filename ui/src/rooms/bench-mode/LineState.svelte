@@ -23,7 +23,7 @@
   });
 </script>
 
-<div class="line" role="status">
+<div class="line lay-row" role="status">
   {#if !line.stands}
     <strong class="down"
       ><i></i>{say('line-state-no-connection-go-on', { here: waiting || say('line-state-kept-here') })}</strong
@@ -36,13 +36,13 @@
   {#if off}<span class="off">{off}</span>{/if}
 </div>
 {#if at.trouble}
-  <div class="back" role="alert">
+  <div class="back lay-head" role="alert">
     <p><strong>{at.trouble.body.detail}</strong> {at.trouble.body.remedy}</p>
     <Button onclick={() => void at.flush().then(() => at.refresh())}>{say('line-state-try-again')}</Button>
   </div>
 {/if}
 {#each at.back as one (one.event.id)}
-  <div class="back" role="alert">
+  <div class="back lay-head" role="alert">
     <p><strong>{say('line-state-not-taken', { detail: one.refusal.detail })}</strong> {one.refusal.remedy}</p>
     <Button onclick={() => at.dismiss(one.event.id)}>{say('line-state-seen-put-aside')}</Button>
   </div>
@@ -50,10 +50,7 @@
 
 <style>
   .line {
-    display: flex;
-    flex-wrap: wrap;
     align-items: center;
-    gap: var(--gap-3);
   }
   .line > * {
     display: inline-flex;
@@ -91,11 +88,6 @@
     color: var(--care);
   }
   .back {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
-    gap: var(--gap-3);
     margin-top: var(--gap-2);
     padding: var(--gap-2) var(--gap-3);
     border-left: 5px solid var(--halt);

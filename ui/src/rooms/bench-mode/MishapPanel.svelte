@@ -53,7 +53,7 @@
       {#each kind.recovery as one, at (at)}<li>{one}</li>{/each}
     </ol>
     {#if kind.check}<p class="check">{say('mishap-panel-before-closes', { check: kind.check })}</p>{/if}
-    <div class="foot">
+    <div class="foot lay-row">
       <label
         ><span>{say('mishap-panel-what-happened')}</span><input
           bind:value={words}
@@ -118,10 +118,7 @@
     font-weight: 620;
   }
   .foot {
-    display: flex;
-    flex-wrap: wrap;
     align-items: end;
-    gap: var(--gap-3);
     margin-top: var(--gap-3);
   }
   label {

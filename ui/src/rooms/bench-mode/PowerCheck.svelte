@@ -88,7 +88,7 @@
       </li>
     {/each}
   </ul>
-  <div class="foot">
+  <div class="foot lay-row">
     <TextField
       label={say('power-check-time-to-boot')}
       name="boot_s"
@@ -163,8 +163,6 @@
     font-weight: 400;
   }
   .foot {
-    display: flex;
-    flex-wrap: wrap;
     align-items: end;
     gap: var(--gap-4);
     margin-top: var(--gap-3);

@@ -39,12 +39,12 @@
 <section class={tone} aria-label={title} onkeydown={keys}>
   <h2>{title}</h2>
   {#if text}<p>{text}</p>{/if}
-  <div class="ready">
+  <div class="ready lay-row">
     {#each ready as one, i (one)}
       <button type="button" onclick={() => onsay(one)}><kbd>{i + 1}</kbd>{one}</button>
     {/each}
   </div>
-  <div class="own">
+  <div class="own lay-row">
     <label>
       <span>{say('reason-panel-in-your-words')}</span>
       <input bind:this={field} bind:value={words} maxlength="400" name="words" autocomplete="off" />
@@ -76,8 +76,6 @@
     font-size: var(--size-3);
   }
   .ready {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-2);
     margin: var(--gap-3) 0;
   }
@@ -96,10 +94,7 @@
     cursor: pointer;
   }
   .own {
-    display: flex;
-    flex-wrap: wrap;
     align-items: end;
-    gap: var(--gap-3);
   }
   label {
     flex: 1 1 20rem;

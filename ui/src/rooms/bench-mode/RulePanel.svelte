@@ -14,13 +14,13 @@
   let { guard, first, onfirst, onhappened }: Props = $props();
 </script>
 
-<div class="rule" role="alertdialog" aria-label={say('rule-panel-rule-in-way')}>
+<div class="rule lay-head" role="alertdialog" aria-label={say('rule-panel-rule-in-way')}>
   <!-- Whatever was read here, the foot goes on to the step. -->
   <div data-pedal>
     <Titled why="bench"><h2>{guard.reason}</h2></Titled>
     <p>{guard.remedy}</p>
   </div>
-  <div class="keys">
+  <div class="keys lay-row">
     <Button kind="main" key="Enter" onclick={onfirst}
       >{first ? say('rule-panel-first-step', { first }) : say('rule-panel-back-to-step')}</Button
     >
@@ -30,10 +30,6 @@
 
 <style>
   .rule {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
     gap: var(--gap-4);
     padding: var(--gap-4) var(--gap-5);
     border-top: 8px solid var(--halt);
@@ -45,11 +41,6 @@
   }
   p {
     font-size: var(--size-3);
-  }
-  .keys {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
   }
   .keys :global(.button) {
     min-height: 4.5rem;

@@ -14,7 +14,7 @@
   const left = (due: string) => Date.parse(due) - waits.now;
 </script>
 
-<span class="clocks">
+<span class="clocks lay-row">
   {#each running as wait (wait.id)}
     <span class="clock" title={wait.step}><span>{wait.words}</span> <b>{remaining(left(wait.due))}</b></span>
   {/each}
@@ -28,8 +28,6 @@
 
 <style>
   .clocks {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-2);
     margin-right: auto;
   }

@@ -36,7 +36,7 @@
 
 <div class="picker">
   <div class="beside">
-    <div class="parts" role="tablist" aria-label={say('seen-picker-parts-to-look-at')}>
+    <div class="parts lay-row" role="tablist" aria-label={say('seen-picker-parts-to-look-at')}>
       {#each parts as part (part.part)}
         {@const state = part.states.find((look) => look.name === now(part.part))}
         <button
@@ -187,8 +187,6 @@
     font-weight: 620;
   }
   .parts {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-1);
     margin-bottom: var(--gap-3);
   }

@@ -25,7 +25,7 @@
   const outCount = $derived(bench.places.filter((p) => mine.has(p.id) && p.is_out).length);
 </script>
 
-<aside>
+<aside class="lay-stack">
   {#if step.shows === 'map' || step.pads.length}
     <ScrewMap
       {kind}
@@ -37,7 +37,7 @@
       label={say('side-pane-map-places-this-step', { count: order.length })}
     />
     {#if tray.length}
-      <ul class="tray" aria-label={say('side-pane-tray')}>
+      <ul class="tray lay-row" aria-label={say('side-pane-tray')}>
         {#each tray as c (c.letter)}
           <li>
             <svg viewBox="-30 -30 60 60" width="52" height="52" aria-hidden="true"
@@ -59,7 +59,7 @@
     <SeenPicker {at} />
   {/if}
   {#if photos.length}
-    <div class="photos">
+    <div class="photos lay-row">
       {#each photos as photo (photo.photo)}
         <img
           src="/api/photos/{photo.photo}?size=small"
@@ -78,13 +78,9 @@
 <style>
   aside {
     min-width: 0;
-    display: grid;
-    gap: var(--gap-3);
     align-content: start;
   }
   .tray {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-3) var(--gap-5);
   }
   .tray li {
@@ -101,8 +97,6 @@
     margin-left: auto;
   }
   .photos {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-2);
   }
   img {

@@ -73,7 +73,7 @@
       >
     {/each}
   </div>
-  <div class="foot">
+  <div class="foot lay-row">
     <label
       ><span>{say('wait-panel-other-length-in-minutes')}</span><input
         bind:value={minutes}
@@ -121,10 +121,7 @@
     white-space: nowrap;
   }
   .foot {
-    display: flex;
-    flex-wrap: wrap;
     align-items: end;
-    gap: var(--gap-3);
     margin-top: var(--gap-3);
   }
   label {

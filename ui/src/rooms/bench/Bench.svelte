@@ -63,7 +63,7 @@
       >{/snippet}</Notice
   >
 {:else if jobs && !jobs.length}
-  <section class="empty">
+  <section class="empty lay-stack">
     <h2>{say('bench-bench-clear')}</h2>
     <p class="quiet">{say('bench-take-device-in-say')}</p>
     <Button kind="main" href="/jobs/new" key="n">{say('bench-take-device-in')}</Button>
@@ -82,7 +82,7 @@
             number: next.number,
           })}
         </p>
-        <div class="actions">
+        <div class="actions lay-row">
           <Button kind="main" href={stageToOpen(next)} key="Enter">{say('bench-open-step')}</Button>
           <Button href="/jobs/new" key="n">{say('bench-take-device-in')}</Button>
         </div>
@@ -136,15 +136,10 @@
     font-size: var(--size-4);
   }
   .actions {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
     margin-top: var(--gap-3);
   }
   .empty {
-    display: grid;
     justify-items: start;
-    gap: var(--gap-3);
     padding: var(--gap-7) 0;
   }
   ul {

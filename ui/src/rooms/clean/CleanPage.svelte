@@ -54,7 +54,7 @@
   <BeginList {at} jobId={job.id} foot />
 {:else if bench}
   {#if is}
-    <section class="plan" class:barred={barred.length} aria-live="polite">
+    <section class="plan lay-head" class:barred={barred.length} aria-live="polite">
       <p><strong>{say('clean-page-planned', { words: is.words })}</strong> {said}</p>
       {#each barred as gate (gate.rule)}<p class="halt">{gate.reason} {gate.remedy}</p>{/each}
       {#if barred.length && best && best.key !== is.key}<p>
@@ -65,7 +65,7 @@
       >
     </section>
   {:else if !now}
-    <div class="plan" aria-hidden="true"></div>
+    <div class="plan lay-head" aria-hidden="true"></div>
   {/if}
   <SeenPicker {at} />
   <StageSteps {at} stage="clean" />
@@ -77,10 +77,6 @@
     margin-bottom: var(--gap-4);
   }
   .plan {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
     gap: var(--gap-2) var(--gap-4);
     min-height: 4.6rem; /* Its place is kept while the plan comes. */
     margin-bottom: var(--gap-5);

@@ -127,7 +127,7 @@
         waited_min: fixed(bench.waited_min ?? 0, 0),
       })}
     </p>
-    <div class="row">
+    <div class="row lay-row">
       <Button onclick={() => void keep()}>{say('close-page-save-to-model')}</Button>
       {#if saved || bench.model_id}<Button href="/models/{saved || bench.model_id}"
           >{say('close-page-open-model')}</Button
@@ -169,9 +169,6 @@
     margin-top: var(--gap-4);
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
     margin-top: var(--gap-2);
   }
   @media (max-width: 1150px) {

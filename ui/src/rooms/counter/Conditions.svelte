@@ -40,7 +40,7 @@
     onchange(one, { marks: one.marks.filter((_, i) => i !== at) });
 </script>
 
-<div class="row">
+<div class="row lay-row">
   <Pick label={say('condition-where')} name="place" options={PLACES} bind:value={place} />
   <label class="take" class:busy={sending}>
     <input type="file" accept="image/*" capture="environment" disabled={sending} onchange={taken} />
@@ -82,9 +82,6 @@
 
 <style>
   .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
     align-items: end;
     margin-bottom: var(--gap-3);
   }

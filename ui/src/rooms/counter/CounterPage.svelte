@@ -150,7 +150,7 @@
 {/if}
 {#if job && sheet && live}
   <JobHead {job} />
-  <div class="head">
+  <div class="head lay-row">
     <h2>{say('counter-title')}</h2>
     <SaveStand stand={live.saver.stand} />
     <Button href="/jobs/{id}">{say('counter-to-job')}</Button>
@@ -232,9 +232,6 @@
 
 <style>
   .head {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
     align-items: center;
     margin: var(--gap-4) 0;
   }

@@ -102,7 +102,7 @@
     <p class="quiet">{say('quotes-nothing-to-offer')}</p>
     <Button href="/jobs/{jobId}/plan">{say('quotes-to-plan')}</Button>
   {:else if plan}
-    <fieldset>
+    <fieldset class="lay-stack">
       <legend>{say('quotes-which')}</legend>
       {#each free as option (option.key)}
         <Tick
@@ -173,7 +173,6 @@
     margin-bottom: var(--gap-3);
   }
   fieldset {
-    display: grid;
     gap: var(--gap-2);
     margin: 0 0 var(--gap-3);
     padding: 0;

@@ -66,7 +66,7 @@
     {#if !strokes.length}<text x="150" y="55" text-anchor="middle">{say('pad-here')}</text>{/if}
   </svg>
   {#if errors.strokes}<p class="error" role="alert">{errors.strokes}</p>{/if}
-  <div class="row">
+  <div class="row lay-row">
     <TextField label={say('pad-name')} name="signed_by" bind:value={name} error={errors.name} />
     <Button onclick={() => (strokes = [])}>{say('pad-clear')}</Button>
     <Button kind="main" {busy} onclick={() => onsign(name, $state.snapshot(strokes))}>{say('pad-keep')}</Button>
@@ -108,9 +108,6 @@
     font-weight: 620;
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
     align-items: end;
     margin-top: var(--gap-3);
   }

@@ -17,7 +17,7 @@
   let typed = $state('');
 </script>
 
-<section>
+<section class="lay-stack">
   <h3>{say('customers-erase')}</h3>
   {#if open.length}
     <p>{say('customers-erase-open', { count: open.length, numbers: open.join(', ') })}</p>
@@ -51,8 +51,6 @@
 
 <style>
   section {
-    display: grid;
-    gap: var(--gap-3);
     justify-items: start;
     margin-top: var(--gap-5);
     padding-top: var(--gap-4);

@@ -34,7 +34,7 @@
   }
 </script>
 
-<section aria-busy={busy}>
+<section class="lay-stack" aria-busy={busy}>
   <h3>{say('past-columns')}</h3>
   {#if list.sheets.length > 1}
     <Pick
@@ -84,7 +84,6 @@
 
 <style>
   section {
-    display: grid;
     gap: var(--gap-4);
     margin-top: var(--gap-4);
   }

@@ -136,7 +136,7 @@
   <p class="name">{list.file_name}</p>
   {#each list.notices as notice, at (at)}<p class="quiet">{notice}</p>{/each}
   <PastColumns {list} {busy} ontell={(saying) => void tell(saying)} />
-  <div class="row">
+  <div class="row lay-row">
     <Button kind="main" {busy} disabled={!list.counts?.new} onclick={() => void takeIn()}
       >{say('past-take', { count: list.counts?.new ?? 0 })}</Button
     >
@@ -161,9 +161,6 @@
     overflow-wrap: anywhere;
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
     margin-top: var(--gap-5);
   }
   @media print {

@@ -37,7 +37,7 @@
   const currency = $derived(session.present?.person?.currency ?? '');
 </script>
 
-<section>
+<section class="lay-stack">
   <h3>{say('past-rows')}</h3>
   <Choice
     bare
@@ -88,8 +88,6 @@
 
 <style>
   section {
-    display: grid;
-    gap: var(--gap-3);
     justify-items: start;
     margin-top: var(--gap-5);
   }

@@ -34,7 +34,7 @@
 </script>
 
 <p class="quiet">{say('jobs-save-what')}</p>
-<div class="row">
+<div class="row lay-row">
   <Button busy={writing === 'xlsx'} disabled={!!writing} onclick={() => void save('xlsx')}
     >{say('jobs-save-workbook')}</Button
   >
@@ -50,9 +50,6 @@
     max-width: 44rem;
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
     margin: var(--gap-3) 0;
   }
 </style>

@@ -53,7 +53,7 @@
 </Trouble>
 {#if device.value}
   {@const d = device.value}
-  <header>
+  <header class="lay-head">
     <div>
       <h1>{d.model}</h1>
       <p class="quiet">
@@ -140,11 +140,6 @@
 
 <style>
   header {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
-    gap: var(--gap-3);
     margin-bottom: var(--gap-4);
   }
   .advice {

@@ -41,7 +41,7 @@
   });
 </script>
 
-<header>
+<header class="lay-head">
   <div>
     <h1>{say('devices-devices')}</h1>
     <p class="quiet">{say('devices-each-with-its-visits')}</p>
@@ -116,10 +116,7 @@
 
 <style>
   header {
-    display: flex;
-    flex-wrap: wrap;
     align-items: end;
-    justify-content: space-between;
     gap: var(--gap-4);
     margin-bottom: var(--gap-5);
   }

@@ -123,7 +123,7 @@
   <BothSides form={live} names={{ note: 'fit_note' }} />
   <fieldset>
     <legend>{say('fit-cleaned')}</legend>
-    <div class="ticks">
+    <div class="ticks lay-row">
       {#each Object.entries(CLEANED) as [key, label] (key)}
         <Tick {label} bind:checked={() => live.fields[key] === true, (v) => (live.fields[key] = v)} />
       {/each}
@@ -196,8 +196,6 @@
     font-weight: 700;
   }
   .ticks {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-2);
   }
   section {

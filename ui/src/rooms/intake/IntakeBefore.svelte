@@ -45,7 +45,7 @@
       { value: 'none', label: say('intake-none') },
     ]}
   />
-  <div class="ticks">
+  <div class="ticks lay-row">
     <Tick label={say('intake-battery-swollen')} tone="halt" bind:checked={form.battery_swollen} />
     <Tick label={say('intake-traces-liquid')} bind:checked={form.liquid_damage} />
   </div>
@@ -54,8 +54,6 @@
 
 <style>
   .ticks {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-2);
     align-items: end;
   }

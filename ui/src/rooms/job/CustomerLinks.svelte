@@ -46,7 +46,7 @@
   <h3>{say('links-title')}</h3>
   <Trouble of={[listed, make, withdraw]} />
   {#if live}
-    <div class="live">
+    <div class="live lay-row">
       <img src={live.drawing} alt={say('links-code', { address: live.address })} width="148" height="148" />
       <div>
         <p><a href={live.address} target="_blank" rel="noopener">{live.address}</a></p>
@@ -54,7 +54,7 @@
           {say('links-stand', { day: day(live.expires_at), views: live.views })}
           {#if !live.outside}{say('links-inside-only')}{/if}
         </p>
-        <div class="row no-print">
+        <div class="row no-print lay-row">
           <Button onclick={() => live && copy(live)}>{say('links-copy')}</Button>
           <Sure
             words={say('links-withdraw')}
@@ -96,8 +96,6 @@
     margin-bottom: var(--gap-3);
   }
   .live {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-4);
     align-items: center;
   }
@@ -112,9 +110,6 @@
     margin-bottom: var(--gap-3);
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
     margin-top: var(--gap-3);
   }
   ul {

@@ -35,7 +35,7 @@
   });
 </script>
 
-<div class="gates">
+<div class="lay-stack">
   {#each gates as gate (gate.rule)}
     {@const open = gate.severity === 'acknowledge' && !gate.acknowledged_by}
     <Notice
@@ -66,10 +66,6 @@
 </div>
 
 <style>
-  .gates {
-    display: grid;
-    gap: var(--gap-3);
-  }
   form {
     display: grid;
     grid-template-columns: 1fr auto;

@@ -66,7 +66,7 @@
       bind:value={form.note}
       error={errors.handover_note}
     />
-    <div class="row">
+    <div class="row lay-row">
       <Button kind="main" type="submit" {busy}>{say('hand-over-keep-version', { number: latest + 1 })}</Button>
       <Button onclick={() => (correcting = false)}>{say('hand-over-cancel')}</Button>
     </div>
@@ -106,9 +106,6 @@
   }
   .row {
     grid-column: 1 / -1;
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
   }
   dl {
     display: grid;

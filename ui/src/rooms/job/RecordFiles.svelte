@@ -11,7 +11,7 @@
 
 <section>
   <h3>{say('hand-over-record')}</h3>
-  <div class="row">
+  <div class="lay-row">
     <Button href="/record/{job.id}">{say('hand-over-open-record')}</Button>
     <Button href="/api/jobs/{job.id}/record.pdf" download>{say('hand-over-record-as-pdf')}</Button>
   </div>
@@ -25,10 +25,5 @@
   }
   h3 {
     margin-bottom: var(--gap-3);
-  }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
   }
 </style>

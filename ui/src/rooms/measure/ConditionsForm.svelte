@@ -67,6 +67,7 @@
 </script>
 
 <form
+  class="lay-stack"
   onsubmit={(e) => {
     e.preventDefault();
     void enter();
@@ -138,7 +139,7 @@
       hint={say('conditions-form-stand-lap-dock-lid')}
     />
     {#if !live.fields.placement && run.places_offered.length}
-      <div class="offered" role="group" aria-label={say('conditions-form-places-offered')}>
+      <div class="offered lay-row" role="group" aria-label={say('conditions-form-places-offered')}>
         {#each run.places_offered as place (place)}
           <Button onclick={() => put(place)}>{place}</Button>
         {/each}
@@ -186,7 +187,6 @@
 
 <style>
   form {
-    display: grid;
     gap: var(--gap-4);
     align-content: start;
   }
@@ -196,8 +196,6 @@
     gap: var(--gap-3) var(--gap-4);
   }
   .offered {
-    display: flex;
-    flex-wrap: wrap;
     grid-column: 1 / -1;
     gap: var(--gap-2);
   }

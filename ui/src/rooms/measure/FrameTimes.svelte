@@ -44,7 +44,7 @@
 >
   <p class="quiet">{say('frame-times-what')}</p>
   {#if own}
-    <div class="file">
+    <div class="file lay-head">
       <span>
         <strong>{own.file_name}</strong>
         <span class="quiet">{say('frame-times-frames', { n: fixed(own.frames, 0), time: clock(own.duration_s) })}</span>
@@ -74,10 +74,6 @@
     max-width: 46rem;
   }
   .file {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
     gap: var(--gap-2) var(--gap-4);
     margin-bottom: var(--gap-3);
   }

@@ -146,7 +146,7 @@
     onwindow={closed ? undefined : (from, to) => void moveWindow(from, to)}
   />
   {#if run.reading.chosen}
-    <p class="chosen">
+    <p class="chosen lay-head">
       <span>{say('log-panel-figures-come-from-stretch-2')}</span>
       {#if !closed}<Button onclick={() => void choose(null, null)}>{say('log-panel-back-to-one-found')}</Button>{/if}
     </p>
@@ -158,7 +158,7 @@
       </ul>
     </Working>
     <Working summary={say('log-panel-file')} stand={fileStand(run.trace)}>
-      <div class="actions">
+      <div class="actions lay-row">
         {#if !closed}<Button onclick={() => (replacing = true)}>{say('log-panel-another-file')}</Button>{/if}
         <Button href="/api/jobs/{jobId}/runs/{side}/log/file" download>{say('log-panel-original')}</Button>
         {#if !closed}
@@ -210,18 +210,12 @@
     margin: var(--gap-3) 0 var(--gap-1);
   }
   .chosen {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
     gap: var(--gap-2) var(--gap-4);
     margin: var(--gap-3) 0 0;
     padding-top: var(--gap-3);
     border-top: var(--line) solid var(--rule);
   }
   .actions {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-2);
   }
   .below {

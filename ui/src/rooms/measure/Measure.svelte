@@ -45,7 +45,7 @@
 </script>
 
 {#if run}
-  <div class="head">
+  <div class="head lay-head">
     <Titled why="temperature"
       ><h2>
         {side === 'before' ? run.lead || say('measure-before-how-hot-does') : say('measure-after-same-recipe-again')}
@@ -72,10 +72,6 @@
 
 <style>
   .head {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
     gap: var(--gap-4);
     min-height: var(--target);
     margin-bottom: var(--gap-2);

@@ -72,7 +72,7 @@
   );
 </script>
 
-<section>
+<section class="lay-stack">
   {#if run.noise_figure}
     <p>
       <strong>{fixed(run.noise_figure.level_db, 1)} dB</strong>
@@ -124,10 +124,6 @@
 </section>
 
 <style>
-  section {
-    display: grid;
-    gap: var(--gap-3);
-  }
   form {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(min(100%, 11rem), 1fr));

@@ -24,7 +24,7 @@
   const startClock = () => import('./StartClock.svelte');
 </script>
 
-<span class="clocks">
+<span class="clocks lay-row">
   {#each mine as wait (wait.id)}<span role="timer"
       >{wait.words} <b>{remaining(Date.parse(wait.due) - waits.now)}</b></span
     >{/each}
@@ -38,10 +38,7 @@
 
 <style>
   .clocks {
-    display: flex;
-    flex-wrap: wrap;
     align-items: center;
-    gap: var(--gap-3);
     margin-left: auto;
   }
   .panel {

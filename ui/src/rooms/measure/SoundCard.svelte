@@ -24,7 +24,7 @@
   const tones = $derived(sound.tones.filter((t) => t.prominent).slice(0, 3));
 </script>
 
-<article>
+<article class="lay-stack">
   <header>
     <span>
       <strong>{sound.file_name}</strong>
@@ -101,7 +101,6 @@
 
 <style>
   article {
-    display: grid;
     gap: var(--gap-2);
     padding-bottom: var(--gap-3);
     border-bottom: var(--line) solid var(--rule);

@@ -66,7 +66,7 @@
     removeReading({ job_id: jobId, side }, 'sound', id, say('log-panel-was-taken-off', { name }), onrun);
 </script>
 
-<section>
+<section class="lay-stack">
   {#each run.sounds as sound (sound.id)}
     <SoundCard
       {sound}
@@ -139,10 +139,6 @@
 </section>
 
 <style>
-  section {
-    display: grid;
-    gap: var(--gap-3);
-  }
   p {
     margin: 0 0 var(--gap-3);
   }

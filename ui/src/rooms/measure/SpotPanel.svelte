@@ -51,7 +51,7 @@
   );
 </script>
 
-<section>
+<section class="lay-stack">
   {#if run.air}
     <p>
       <strong>{say('spot-panel-l-s-air', { flow: fixed(run.air.flow * 1000, 1) })}</strong>
@@ -99,10 +99,6 @@
 </section>
 
 <style>
-  section {
-    display: grid;
-    gap: var(--gap-3);
-  }
   form {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(min(100%, 11rem), 1fr));

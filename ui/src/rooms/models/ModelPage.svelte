@@ -56,7 +56,7 @@
     >{/snippet}
 </Trouble>
 {#if model}
-  <header>
+  <header class="lay-head">
     <div>
       <h1>{model.model}</h1>
       <p class="quiet">
@@ -69,7 +69,7 @@
         })}
       </p>
     </div>
-    <div class="row">
+    <div class="lay-row">
       <Button href="/api/models/{model.id}/file" download>{say('model-page-export-as-json')}</Button>
       {#if owner && !sure}<Button onclick={() => (sure = true)}>{say('model-page-throw-away')}</Button>{/if}
       {#if sure}<Button kind="main" onclick={() => void remove.run()}>{say('model-page-yes-throw-away')}</Button>
@@ -84,7 +84,7 @@
         outline={model.outline}
         label={say('model-page-map', { places: plural(model.places.length, 'place') })}
       />
-      <ul class="classes">
+      <ul class="classes lay-row">
         {#each model.classes as c (c.letter)}
           <li>
             <svg viewBox="-30 -30 60 60" width="40" height="40" aria-hidden="true"
@@ -131,7 +131,7 @@
       </DataTable>
     </section>
   {/if}
-  <section class="notes">
+  <section class="notes lay-stack">
     <TextField
       label={say('model-page-torque-and-screws')}
       name="torque_notes"
@@ -154,17 +154,7 @@
 
 <style>
   header {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
-    gap: var(--gap-3);
     margin-bottom: var(--gap-5);
-  }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
   }
   .split {
     display: grid;
@@ -173,8 +163,6 @@
     align-items: start;
   }
   .classes {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-2) var(--gap-5);
     margin: var(--gap-3) 0 0;
   }
@@ -200,8 +188,6 @@
     margin-top: var(--gap-5);
   }
   .notes {
-    display: grid;
-    gap: var(--gap-3);
     max-width: 46rem;
   }
   @media (max-width: 900px) {

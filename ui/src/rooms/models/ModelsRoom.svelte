@@ -70,7 +70,7 @@
   });
 </script>
 
-<header>
+<header class="lay-head">
   <div>
     <h1>{say('models-room-models')}</h1>
     <p class="quiet">{say('models-room-what-shop-knows-model')}</p>
@@ -89,7 +89,7 @@
   </Notice>
 {/if}
 {#if models && !models.length}
-  <section class="empty">
+  <section class="empty lay-stack">
     <h2>{say('models-room-no-model-kept-yet')}</h2>
     <p class="quiet">{say('models-room-map-device-in-open')}</p>
   </section>
@@ -139,15 +139,9 @@
 
 <style>
   header {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
-    gap: var(--gap-3);
     margin-bottom: var(--gap-5);
   }
   .empty {
-    display: grid;
     gap: var(--gap-2);
     padding: var(--gap-6) 0;
   }

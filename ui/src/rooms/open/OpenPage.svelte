@@ -56,7 +56,7 @@
 {#if bench && !bench.begun}
   <BeginList {at} jobId={job.id} foot />
 {:else if bench}
-  <div class="tools">
+  <div class="tools lay-row">
     <Choice
       bare
       legend={say('open-page-map')}
@@ -114,7 +114,7 @@
         </p>
       {/if}
       {#if one}
-        <div class="one" role="group" aria-label={say('open-page-chosen-place')}>
+        <div class="one lay-row" role="group" aria-label={say('open-page-chosen-place')}>
           <strong>{one.words || say('open-page-new-place')}</strong>
           {#if one.kind !== 'pad'}<span class="quiet"
               >{one.is_out
@@ -155,8 +155,6 @@
     margin-bottom: var(--gap-4);
   }
   .tools {
-    display: flex;
-    flex-wrap: wrap;
     align-items: center;
     gap: var(--gap-2) var(--gap-3);
     margin-bottom: var(--gap-3);
@@ -185,10 +183,7 @@
     margin-top: var(--gap-2);
   }
   .one {
-    display: flex;
-    flex-wrap: wrap;
     align-items: center;
-    gap: var(--gap-3);
     margin-top: var(--gap-2);
     padding: var(--gap-2) var(--gap-3);
     border: var(--line) solid var(--owl);

@@ -72,12 +72,12 @@
 </script>
 
 <section aria-label={say('stage-steps-steps-this-stage')}>
-  <div class="head">
+  <div class="head lay-head">
     <h3>{say('stage-steps-steps')}</h3>
     <LineState {at} />
   </div>
   {#if bench?.plan_changed}
-    <div class="changed" role="alert">
+    <div class="changed lay-head" role="alert">
       <p>
         <strong>{say('stage-steps-plan-has-changed-since')}</strong>
         {say('stage-steps-what-done-stays-done', { words: bench.chosen?.words })}
@@ -150,10 +150,6 @@
     margin-top: var(--gap-5);
   }
   .head {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
     gap: var(--gap-2) var(--gap-4);
   }
   ol {
@@ -172,11 +168,6 @@
     margin-top: var(--gap-4);
   }
   .changed {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
-    gap: var(--gap-3);
     margin: var(--gap-2) 0;
     padding: var(--gap-2) var(--gap-3);
     border-left: 5px solid var(--care);

@@ -64,7 +64,7 @@
     </span>
   {/if}
   {#if open && !step.outcome}
-    <span class="more">
+    <span class="more lay-row">
       <Button onclick={onskip}>{say('stage-steps-skip-with-reason')}</Button>
       <Button onclick={() => onmove(-1)}>{say('stage-steps-earlier')}</Button>
       <Button onclick={() => onmove(1)}>{say('stage-steps-later')}</Button>
@@ -107,8 +107,6 @@
   }
   .more {
     grid-column: 2 / -1;
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-2);
   }
 </style>

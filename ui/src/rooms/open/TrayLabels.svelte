@@ -22,7 +22,7 @@
   ];
 </script>
 
-<div class="no-print top">
+<div class="no-print top lay-head">
   <h1>{say('open-page-tray-labels')}</h1>
   <div class="row">
     <Button kind="main" onclick={() => print()}>{say('tray-labels-print')}</Button>
@@ -51,11 +51,6 @@
 
 <style>
   .top {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
-    gap: var(--gap-3);
     margin-bottom: var(--gap-5);
   }
   .row {

@@ -92,10 +92,10 @@
   }
 </script>
 
-<section>
+<section class="lay-stack">
   <h3>{say('cut-panel-cutting')}</h3>
   {#if products.length}
-    <div class="row">
+    <div class="row lay-row">
       <Pick
         label={say('cut-panel-from')}
         name="cut-product"
@@ -128,25 +128,25 @@
         {say('cut-panel-add-sheet-on-shelf')}
       </Notice>
     {/if}
-    <div class="sheets">
+    <div class="sheets lay-row">
       {#each preview.drawings as drawing, i (i)}<CutDrawing {drawing} />{/each}
     </div>
     <p class="quiet">
       {say('cut-panel-what-touched-becomes-no', { waste_share: fixed(100 * preview.waste_share, 0) })}
     </p>
-    <div class="row">
+    <div class="row lay-row">
       <Button kind="main" {busy} disabled={!preview.fits} onclick={() => void book()}
         >{say('cut-panel-cut-and-book')}</Button
       >
     </div>
   {/if}
   {#each cuts as cut (cut.id)}
-    <article>
+    <article class="lay-stack">
       <h4>{say('cut-panel-cut-from', { product: cut.product })}</h4>
-      <div class="sheets">
+      <div class="sheets lay-row">
         {#each cut.drawings as drawing, i (i)}<CutDrawing {drawing} />{/each}
       </div>
-      <div class="row">
+      <div class="row lay-row">
         {#each ['pdf', 'svg', 'dxf'] as form (form)}
           <Button href="/api/jobs/{jobId}/cuts/{cut.id}/sheet.{form}" download
             >{say('cut-panel-at', { to_upper_case: form.toUpperCase() })}</Button
@@ -160,23 +160,15 @@
 
 <style>
   section {
-    display: grid;
-    gap: var(--gap-3);
     margin-top: var(--gap-5);
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
     align-items: end;
   }
   .sheets {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-5);
   }
   article {
-    display: grid;
     gap: var(--gap-2);
     padding: var(--gap-3);
     border: var(--line) solid var(--rule);

@@ -105,7 +105,7 @@
       {@render number('undervolt_mv', say('found-undervolt-by'), 'mV', 'undervolt_mv')}
       {@render number('cap_w', say('found-power-cap'), 'W', 'cap_w')}
     </div>
-    <div class="ticks">
+    <div class="ticks lay-row">
       <Tick
         label={say('found-carried-and-shaken')}
         bind:checked={() => plan.form?.carried ?? false, (v) => set('carried', v)}
@@ -142,8 +142,6 @@
     align-items: end;
   }
   .ticks {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-2);
     margin-top: var(--gap-3);
   }

@@ -90,8 +90,8 @@
     {#each groups as group (group)}<Facts state={plan_} {group} />{/each}
   {/if}
 {/snippet}
-<section aria-label={option.words}>
-  <header>
+<section class="lay-stack" aria-label={option.words}>
+  <header class="lay-head">
     <Titled why={option.key === 'tune' ? 'tuning' : 'materials'}>
       <h3>{option.words[0]?.toUpperCase()}{option.words.slice(1)}</h3>
     </Titled>
@@ -148,7 +148,6 @@
 
 <style>
   section {
-    display: grid;
     gap: var(--gap-2);
     align-content: start;
     padding: var(--gap-3) var(--gap-4);
@@ -171,10 +170,6 @@
     font-weight: 620;
   }
   header {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
     gap: var(--gap-2) var(--gap-3);
   }
 </style>

@@ -119,7 +119,7 @@
   }
 </script>
 
-<div class="head">
+<div class="head lay-head">
   <Titled why="materials"><h2>{say('plan-page-plan-what-to-do')}</h2></Titled>
   {#if state_.form && !closed}
     <Choice
@@ -214,10 +214,6 @@
 
 <style>
   .head {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
     gap: var(--gap-2) var(--gap-5);
     margin-bottom: var(--gap-2);
   }

@@ -19,7 +19,7 @@
 {#if record.version?.anew}<p class="quiet">{record.version.anew}</p>{/if}
 {#if job.symptom}<p class="symptom quiet">{say('record-room-came-in-with', { symptom: job.symptom })}</p>{/if}
 {#if record.plain}
-  <dl class="plain">
+  <dl class="plain lay-stack">
     <div class="before">
       <dt>{say('record-room-before')}</dt>
       <dd>{record.plain.before}</dd>
@@ -90,8 +90,6 @@
     font-size: var(--size-2);
   }
   .plain {
-    display: grid;
-    gap: var(--gap-3);
     margin: var(--gap-4) 0 var(--gap-5);
   }
   .plain div {

@@ -27,7 +27,7 @@
 {#if record}
   {@const job = record.job}
   {@const query = version ? `?version=${version}` : ''}
-  <div class="bar no-print">
+  <div class="bar no-print lay-row">
     <Button href="/jobs/{job.id}/handover">{say('record-room-back-to-job')}</Button>
     <Button href="/api/jobs/{job.id}/record.pdf{query}" download>{say('record-room-as-pdf')}</Button>
     <Button href="/api/jobs/{job.id}/record.zip{query}" download>{say('record-room-data-file')}</Button>
@@ -80,9 +80,6 @@
 
 <style>
   .bar {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
     margin-bottom: var(--gap-4);
   }
   .stand {

@@ -70,7 +70,7 @@
 <section>
   <h2>{say('run-list-add')}</h2>
   <p class="quiet">{say('run-list-add-words')}</p>
-  <div class="fields">
+  <div class="fields lay-stack">
     <Pick
       label={say('run-list-like')}
       name="like"
@@ -115,8 +115,6 @@
     display: block;
   }
   .fields {
-    display: grid;
-    gap: var(--gap-3);
     margin: var(--gap-3) 0;
   }
 </style>

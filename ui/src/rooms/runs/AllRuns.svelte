@@ -78,7 +78,7 @@
 </script>
 
 {#if job}<JobHead {job} />{/if}
-<header data-stage={say('run-list-all-runs')}>
+<header class="lay-head" data-stage={say('run-list-all-runs')}>
   <div>
     <h2>{say('run-list-all-runs')}</h2>
     <p class="quiet">{say('run-list-a-row-a-log')}</p>
@@ -100,7 +100,7 @@
     onremove={(run) => void remove.run(run)}
     onmake={(run, side) => void make.run(run, side)}
   />
-  <div class="compare">
+  <div class="compare lay-row">
     <Button kind="main" disabled={picked.length !== 2 || first.length > 0} onclick={() => void compare.run()}
       >{say('run-list-compare')}</Button
     >
@@ -129,7 +129,7 @@
       <EffectTable effects={compared.effects} />
     </section>
   {/if}
-  <div class="sections">
+  <div class="sections lay-stack">
     <RankPanel jobId={id} {found} />
     <FactorsPanel jobId={id} {found} nameOfRun={(key) => names.get(key) ?? key} />
     {#if !closed}<PlanRuns jobId={id} {found} />{/if}
@@ -147,15 +147,10 @@
 
 <style>
   .sections {
-    display: grid;
     gap: var(--gap-6);
   }
   header {
-    display: flex;
-    flex-wrap: wrap;
     align-items: end;
-    justify-content: space-between;
-    gap: var(--gap-3);
     margin: var(--gap-4) 0 var(--gap-3);
   }
   h2 {
@@ -163,10 +158,7 @@
     font-size: var(--size-4);
   }
   .compare {
-    display: flex;
-    flex-wrap: wrap;
     align-items: center;
-    gap: var(--gap-3);
     margin: var(--gap-4) 0 var(--gap-5);
   }
   .compared {

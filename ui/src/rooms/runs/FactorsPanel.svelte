@@ -46,7 +46,7 @@
   <Titled why="runs"><h2>{say('run-list-factors')}</h2></Titled>
   <p class="quiet">{say('run-list-factors-words')}</p>
   {#if offered.length > 1}
-    <div class="chosen">
+    <div class="chosen lay-row">
       {#each offered as f (f)}
         <Tick label={FACTORS[f] ?? f} bind:checked={() => !left[f], (on) => (left = { ...left, [f]: !on })} />
       {/each}
@@ -118,10 +118,7 @@
     font-size: var(--size-2);
   }
   .chosen {
-    display: flex;
-    flex-wrap: wrap;
     align-items: end;
-    gap: var(--gap-3);
     margin: var(--gap-3) 0;
   }
   small {

@@ -51,6 +51,7 @@
   <h2>{say('run-list-next-state')}</h2>
   <p class="quiet">{say('run-list-next-state-words')}</p>
   <form
+    class="lay-stack"
     onsubmit={(e) => {
       e.preventDefault();
       void begin.run();
@@ -95,8 +96,6 @@
     font-size: var(--size-3);
   }
   form {
-    display: grid;
-    gap: var(--gap-3);
     margin-top: var(--gap-3);
   }
 </style>

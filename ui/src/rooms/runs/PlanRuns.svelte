@@ -81,7 +81,7 @@
       <FigurePick {found} matched={false} bind:value />
       <TextField label={say('plan-runs-want')} name="want" numeric unit={unitOf(value)} bind:value={want} />
     </div>
-    <div class="actions">
+    <div class="lay-row">
       <Button kind="main" type="submit">{say('plan-runs-propose')}</Button>
       {#if rows.length < MOST}
         <Button
@@ -137,11 +137,6 @@
     align-items: end;
     gap: var(--gap-3);
     margin-bottom: var(--gap-3);
-  }
-  .actions {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
   }
   .sets {
     display: grid;

@@ -34,7 +34,7 @@
 </Trouble>
 {#if shown}
   <JobHead job={shown.job} />
-  <header>
+  <header class="lay-head">
     <h2>{say('run-page-run', { name: shown.row ? nameOf(shown.row) : '' })}</h2>
     <Button href="/jobs/{id}/runs">{say('run-page-all-runs')}</Button>
   </header>
@@ -54,11 +54,6 @@
 
 <style>
   header {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    justify-content: space-between;
-    gap: var(--gap-3);
     margin: var(--gap-4) 0;
   }
   h2 {

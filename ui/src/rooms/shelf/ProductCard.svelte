@@ -82,7 +82,7 @@
     <p class="quiet">{say('product-card-no-lot-yet')}</p>
   {/each}
   {#if product.offcuts.length}
-    <div class="offcuts">
+    <div class="offcuts lay-row">
       {#each product.offcuts as offcut (offcut.id)}
         <OffcutShape {offcut} onremove={() => void remove('offcut', offcut.id)} />
       {/each}
@@ -189,9 +189,6 @@
     background: repeating-linear-gradient(135deg, var(--edge) 0 2px, transparent 2px 6px);
   }
   .offcuts {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
     padding: var(--gap-2) 0;
     border-top: 1px solid var(--rule);
   }

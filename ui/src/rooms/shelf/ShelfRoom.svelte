@@ -87,12 +87,12 @@
   }
 </script>
 
-<header>
+<header class="lay-head">
   <div>
     <h1>{say('shelf-room-shelf')}</h1>
     <p class="quiet">{say('shelf-room-what-lies-there-how')}</p>
   </div>
-  <div class="actions no-print">
+  <div class="actions no-print lay-row">
     <Button kind="main" onclick={() => edit(null)}>{say('shelf-room-add-product')}</Button>
     <Button href="/api/shelf/shelf.csv" download>{say('shelf-room-export-csv')}</Button>
     <Button onclick={() => input?.click()}>{say('shelf-room-import-csv')}</Button>
@@ -157,16 +157,10 @@
 
 <style>
   header {
-    display: flex;
-    flex-wrap: wrap;
     align-items: end;
-    justify-content: space-between;
-    gap: var(--gap-3);
     margin-bottom: var(--gap-4);
   }
   .actions {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-2);
   }
   .gap {

@@ -30,7 +30,7 @@
 </script>
 
 <h1>{session.present?.person?.shop_name ?? say('shop-shop')}</h1>
-<nav aria-label={say('shop-pages')}>
+<nav class="lay-row" aria-label={say('shop-pages')}>
   {#each pages as one (one.id)}
     <a href="/shop/{one.id}" aria-current={one === shown ? 'page' : undefined}>{one.name}</a>
   {/each}
@@ -39,8 +39,6 @@
 
 <style>
   nav {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-1);
     margin: var(--gap-3) 0 var(--gap-4);
     border-bottom: 2px solid var(--ink);

@@ -110,7 +110,7 @@
       />
       {#if shop.own_scatter}
         {@const own = shop.own_scatter}
-        <div class="own">
+        <div class="own lay-head">
           <p>
             {say('shop-own-scatter', {
               runs: own.runs,
@@ -149,11 +149,7 @@
 <style>
   .own {
     grid-column: 1 / -1;
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-3) var(--gap-4);
-    align-items: center;
-    justify-content: space-between;
   }
   .own p {
     max-width: 40rem;

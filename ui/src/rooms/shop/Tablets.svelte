@@ -44,7 +44,7 @@
   <h2>{say('shop-tablets')}</h2>
   {#if found.lan}
     <div class="steps">
-      <section>
+      <section class="lay-stack">
         <h3>{say('shop-tablet-trust')}</h3>
         <img
           src={found.lan.authority_drawing}
@@ -53,7 +53,7 @@
         <p>{say('shop-tablet-trust-how', { at: found.lan.authority_address })}</p>
         <p class="quiet">{say('shop-tablet-fingerprint')}<br /><code>{found.lan.fingerprint}</code></p>
       </section>
-      <section>
+      <section class="lay-stack">
         <h3>{say('shop-tablet-pair')}</h3>
         {#if code}
           <img src={code.drawing} alt={say('shop-tablet-pair-code')} />
@@ -61,6 +61,7 @@
           <Button onclick={() => (code = null)}>{say('shop-tablet-another')}</Button>
         {:else}
           <form
+            class="lay-stack"
             onsubmit={(e) => {
               e.preventDefault();
               void offer.run();
@@ -126,8 +127,6 @@
     margin-bottom: var(--gap-5);
   }
   section {
-    display: grid;
-    gap: var(--gap-3);
     align-content: start;
     justify-items: start;
     padding: var(--gap-4);
@@ -144,8 +143,6 @@
     font-size: var(--size-0);
   }
   form {
-    display: grid;
-    gap: var(--gap-3);
     justify-items: start;
   }
   .none {

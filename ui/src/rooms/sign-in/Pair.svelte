@@ -25,7 +25,7 @@
   });
 </script>
 
-<main>
+<main class="lay-stack">
   <Owl before={blank} after={blank} size={120} decorative />
   <h1>{say('pair-title')}</h1>
   {#if trouble}
@@ -37,7 +37,6 @@
 
 <style>
   main {
-    display: grid;
     gap: var(--gap-4);
     justify-items: center;
     max-width: 30rem;

@@ -40,7 +40,7 @@
   const cool = { measured: true, rise_k: 38, noise_db: 38, held_share: 0 };
 </script>
 
-<main>
+<main class="lay-stack">
   <div class="face"><Owl before={blank} after={cool} size={160} decorative /></div>
   <h1>{setting ? say('sign-in-set-up-your-shop') : say('sign-in-vivid-owl')}</h1>
   <p class="quiet">
@@ -48,6 +48,7 @@
   </p>
   {#if trouble}<Notice tone="care">{trouble}</Notice>{/if}
   <form
+    class="lay-stack"
     onsubmit={(e) => {
       e.preventDefault();
       void run(() => (setting ? openShop() : signIn(form.login, form.password)));
@@ -95,7 +96,6 @@
 
 <style>
   main {
-    display: grid;
     gap: var(--gap-4);
     width: min(26rem, calc(100vw - 2rem));
     margin: 8vh auto 0;
@@ -108,7 +108,6 @@
     text-align: center;
   }
   form {
-    display: grid;
     gap: var(--gap-4);
     padding: var(--gap-5);
     border: 2px solid var(--ink);

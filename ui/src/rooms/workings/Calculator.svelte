@@ -80,10 +80,10 @@
   />
 {/if}
 {#if working.drawings.length}
-  <div class="sheets">
+  <div class="sheets lay-row">
     {#each working.drawings as drawing, i (i)}<CutDrawing {drawing} />{/each}
   </div>
-  <div class="actions no-print">
+  <div class="actions no-print lay-row">
     {#each ['pdf', 'svg', 'dxf'] as form (form)}
       <Button href="/api/workings/cut/sheet.{form}?{cutQuery}" download
         >{say('calculator-at', { to_upper_case: form.toUpperCase() })}</Button
@@ -99,7 +99,7 @@
   <dt>{say('calculator-source')}</dt>
   <dd>{info.source}</dd>
 </dl>
-<div class="actions no-print">
+<div class="actions no-print lay-row">
   <Button kind="main" disabled={!working.results.length} onclick={() => (choosing = true)}
     >{say('calculator-put-into-job')}</Button
   >
@@ -166,8 +166,6 @@
     font-weight: 620;
   }
   .sheets {
-    display: flex;
-    flex-wrap: wrap;
     gap: var(--gap-5);
     margin-top: var(--gap-5);
   }
@@ -186,9 +184,6 @@
     margin: 0;
   }
   .actions {
-    display: flex;
-    flex-wrap: wrap;
-    gap: var(--gap-3);
     margin-top: var(--gap-3);
   }
   @media (max-width: 1100px) {
