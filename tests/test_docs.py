@@ -1,4 +1,4 @@
-"""The pages name files, modules and tests that are there; modules keep their size."""
+"""The pages name files, modules and tests that are there, and show the house as it stands."""
 
 import re
 import runpy
@@ -7,6 +7,7 @@ from pathlib import Path
 
 import pytest
 from tools.constants import PAGE, written
+from tools.house import LAYERS, PICTURE, imports, rooms
 
 ROOT = Path(__file__).parents[1]
 PAGES = [
@@ -23,7 +24,7 @@ def test_a_page_names_files_that_are_there(page):
     text = (ROOT / page).read_text(encoding="utf-8")
     named = set(re.findall(r"`([\w./-]+\.(?:py|ts|svelte|toml|json|sh))`", text))
     assert [n for n in sorted(named) if not any((base / n).exists() for base in BASES)] == []
-    modules = set(re.findall(r"`((?:core|service|store|web|formats|host)(?:\.\w+)+)`", text))
+    modules = set(re.findall(r"`((?:core|service|store|web|formats|app|appliance)(?:\.\w+)+)`", text))
     gone = []
     for name in sorted(modules):
         parts = name.split(".")
@@ -46,6 +47,15 @@ def test_what_each_constant_is_and_where_it_comes_from_stands_beside_it():
     rows = [line.split("|") for line in (ROOT / "docs/constants.md").read_text().splitlines() if line.startswith("| `")]
     assert len(rows) > 200
     assert [row[1] for row in rows if not row[3].strip()] == []
+
+
+def test_the_picture_of_the_house_shows_every_room_and_no_arrow_goes_up():
+    there = rooms()
+    assert {name for layer in LAYERS for name in layer} == set(there)
+    shown = re.findall(r'<text x="\d+" y="\d+">([^<]+)</text>', PICTURE.read_text(encoding="utf-8"))
+    assert sorted(shown) == sorted(room for found in there.values() for room in found), "run python tools/house.py"
+    height = {name: at for at, layer in enumerate(LAYERS) for name in layer}
+    assert [pair for pair in imports() if height[pair[1]] < height[pair[0]]] == []
 
 
 def test_links_of_the_pages_lead_somewhere():
