@@ -1,6 +1,7 @@
 // The pages of customers are built by themselves, once for each language that has words: a phone loads one language and
 // nothing of the workshop.
 import { svelte } from '@sveltejs/vite-plugin-svelte';
+import { words } from './words.ts';
 import { existsSync, readdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -18,7 +19,7 @@ export async function buildCustomerPages(folder: string): Promise<void> {
       root: UI,
       publicDir: false,
       logLevel: 'warn',
-      plugins: [svelte()],
+      plugins: [words(), svelte()],
       resolve: {
         alias: [
           // Of what all pages say, these say little.

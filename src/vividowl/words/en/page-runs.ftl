@@ -116,7 +116,7 @@ run-list-best =
     }
 run-list-add = Add runs
 run-list-add-files = Choose logs
-run-list-add-words = One run for each file, with the conditions of the one they follow. What a file name tells is filled in as a guess.
+run-list-add-words = One run per file, with the conditions of the run they follow. What a file name says is filled in as a guess.
 run-list-add-hint = Several at once, or a folder
 run-list-add-folder = Choose a whole folder
 run-list-like = Conditions of
@@ -159,7 +159,7 @@ run-list-material-same = the same as before
 run-list-product = Product
 run-list-factors = What came from what
 run-list-factors-words = Changes made together cannot be told apart afterwards; with runs at enough of their combinations they can.
-run-list-factors-need-two = Note on the runs what changed, such as firmware, tuning or material: from two changes on they are told apart here.
+run-list-factors-need-two = Note what changed on each run, such as firmware, tuning or material: two or more changes are separated here.
 run-list-change = Change
 run-list-from-to = From, to
 run-list-brought = Brought

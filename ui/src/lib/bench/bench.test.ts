@@ -271,7 +271,7 @@ describe('a full storage', () => {
     full();
     at.do('step_done', { step: 'power_off' });
     await vi.waitFor(() => expect(log.filter((a) => a.path === EVENTS)).toHaveLength(1));
-    expect(toasts.list.at(-1)?.text).toMatch(/storage of this tablet is full/);
+    expect(toasts.list.at(-1)?.text).toMatch(/This tablet’s storage is full/);
     at.do('step_done', { step: 'battery_off' });
     await vi.waitFor(() => expect(log.filter((a) => a.path === EVENTS)).toHaveLength(2));
     expect(log.filter((a) => a.path === EVENTS).map((a) => (a.body as Sent).events.map((e) => e.turn))).toEqual([
@@ -289,7 +289,7 @@ describe('a full storage', () => {
     expect(log.filter((a) => a.method === 'POST').map((a) => a.path.split('/').at(4))).toEqual(['photos', 'bench']);
     vi.stubGlobal('fetch', async () => Promise.reject(new TypeError('no line')));
     expect(await at.addPhoto(new Blob(['jpeg']), 'step', 'power_off')).toBe('');
-    expect(toasts.list.at(-1)?.text).toMatch(/This photo was not kept/);
+    expect(toasts.list.at(-1)?.text).toMatch(/Photo not kept/);
   });
 });
 

@@ -3,7 +3,7 @@
   // the shim lies from the middle.
   import type { Schemas } from '../api';
   import { fixed } from '../format';
-  import { say } from './drop-words';
+  import { say } from '$words/page-true-drop.ftl';
   import TrueSized from './TrueSized.svelte';
 
   interface Props {

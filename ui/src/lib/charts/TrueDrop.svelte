@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './drop-words';
+  import { say } from '$words/page-true-drop.ftl';
   import type { Schemas } from '../api';
   import { fixed } from '../format';
   import TrueSized from './TrueSized.svelte';

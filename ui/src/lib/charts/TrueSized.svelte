@@ -1,7 +1,7 @@
 <script lang="ts">
   // A drawing in millimetres, at true size once the screen was matched to a bank card, with its words beside it.
   import type { Snippet } from 'svelte';
-  import { say } from './drop-words';
+  import { say } from '$words/page-true-drop.ftl';
   import Button from '../parts/Button.svelte';
   import CardMatch from '../parts/CardMatch.svelte';
   import { trueSize } from '../true-size.svelte';

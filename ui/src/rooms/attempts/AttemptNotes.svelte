@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-attempts.ftl';
   // Scores of a surface and a print, and what was seen, of one attempt.
   import { untrack } from 'svelte';
   import type { Schemas } from '../../lib/api';

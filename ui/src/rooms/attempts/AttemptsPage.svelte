@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-attempts.ftl';
   // After a service that failed: why, what to check first, and the next attempt beside the ones before it.
   import { client, take, type Schemas } from '../../lib/api';
   import { action, resource } from '../../lib/asking.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-attempts.ftl';
   // One cause: how likely, what speaks for and against it, and the one check to make first.
   import type { Schemas } from '../../lib/api';
   import Choice from '../../lib/parts/Choice.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-attempts.ftl';
   // What was promised as an interval, and what came as a point with its U, on one scale.
   import type { Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-attempts.ftl';
   // Attempts of a visit beside each other, a column each.
   import type { Schemas } from '../../lib/api';
   import DataTable from '../../lib/parts/DataTable.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-attempts.ftl';
   // What comes after looking: the next attempt, back to the one before, or leaving it as it is with a reason.
   import type { Schemas } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
   // Before the list: what it is made from, and the one button that begins it.
   import type { Problem } from '../../lib/api';
   import type { BenchJob } from '../../lib/bench/bench.svelte';

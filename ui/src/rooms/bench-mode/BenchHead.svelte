@@ -6,7 +6,7 @@
   import type { Hands } from './hands.svelte';
   import LineState from './LineState.svelte';
   import RunningClocks from './RunningClocks.svelte';
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
 
   interface Props {
     hands: Hands;

@@ -21,7 +21,7 @@
   import StepPanels from './StepPanels.svelte';
   import StepRuler from './StepRuler.svelte';
   import StepSheet from './StepSheet.svelte';
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
 
   interface Props {
     id: string;

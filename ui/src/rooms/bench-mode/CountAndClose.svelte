@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
   // The end of the list: what is still open, each with the one thing that settles it, and the key that closes.
   import { line, type BenchJob } from '../../lib/bench/bench.svelte';
   import type { Bench } from '../../lib/bench/types';

@@ -4,7 +4,7 @@
   import type { Step } from '../../lib/bench/types';
   import Button from '../../lib/parts/Button.svelte';
   import type { Hands } from './hands.svelte';
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
 
   interface Props {
     hands: Hands;

@@ -3,7 +3,7 @@
   import { remaining } from '../../lib/bench/clock';
   import type { Wait } from '../../lib/bench/types';
   import { waits } from '../../lib/bench/waits.svelte';
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
 
   interface Props {
     held: Wait;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
   // Whether the line stands, what waits on this tablet, what was sent back, and a clock that is wrong: in words.
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { line } from '../../lib/bench/news.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
   // What went wrong, by number; then the short list that gets one out of it.
   import { onMount } from 'svelte';
   import type { BenchJob } from '../../lib/bench/bench.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
   // The first power-on, check by check. Each is "not looked at" until somebody has; boot, fans and temperatures have to
   // be, the rest goes into the record as not checked.
   import type { BenchJob } from '../../lib/bench/bench.svelte';

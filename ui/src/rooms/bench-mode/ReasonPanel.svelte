@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
   // A reason in words: a number takes one that is often true, or one types. Gloves, foot switch and keyboard alike.
   import { onMount, untrack } from 'svelte';
   import Button from '../../lib/parts/Button.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
   // A rule is in the way: what it is, what comes first, and a way to tell that it has happened already.
   import type { Guard } from '../../lib/bench/types';
   import Button from '../../lib/parts/Button.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   // The clocks that run: of this job by their kind, of the others by their device.
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
   import { remaining } from '../../lib/bench/clock';
   import type { Wait } from '../../lib/bench/types';
   import { waits } from '../../lib/bench/waits.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
   // What is seen, part by part, each state with a drawing to compare with; what follows for the plan stands below.
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { benchWords } from '../../lib/bench/bench.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
   // What stands beside a step: the map with its order and tray, the things to look at, or its photos.
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import type { Bench, Step } from '../../lib/bench/types';

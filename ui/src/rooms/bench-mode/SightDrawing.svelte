@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
   // A drawing to compare with, of a part in a state. Drawn from few strokes so that it reads at arm's length.
   interface Props {
     part: string;

@@ -8,7 +8,7 @@
   import ReasonPanel from './ReasonPanel.svelte';
   import RulePanel from './RulePanel.svelte';
   import WaitPanel from './WaitPanel.svelte';
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
 
   interface Props {
     hands: Hands;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
   // All steps as the edge of a ruler: long thick ticks are done, hollow ones skipped, the owl's colour is here.
   import Dialog from '../../lib/parts/Dialog.svelte';
   import type { Step } from '../../lib/bench/types';

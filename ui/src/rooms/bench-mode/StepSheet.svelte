@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
   // One step in a size to read from where one stands.
   import { minutesWords } from '../../lib/bench/clock';
   import type { Step } from '../../lib/bench/types';

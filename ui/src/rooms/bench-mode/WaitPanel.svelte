@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench-mode.ftl';
   // A clock of one's own: by number with its usual length, or any that makes sense. It runs on the server.
   import { onMount } from 'svelte';
   import type { BenchJob } from '../../lib/bench/bench.svelte';

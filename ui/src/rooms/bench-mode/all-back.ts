@@ -2,7 +2,7 @@
 import { line, type BenchJob } from '../../lib/bench/bench.svelte';
 import { go } from '../../lib/router.svelte';
 import { toast } from '../../lib/toasts.svelte';
-import { say } from './words';
+import { say } from '$words/page-bench-mode.ftl';
 
 /** Every mapped screw is back and nothing is open: the last step closes the bench work too. What nobody has mapped is
  * counted by hand first. */

@@ -9,7 +9,7 @@ import type { Guard, Queued, Step, Wait } from '../../lib/bench/types';
 import { waits } from '../../lib/bench/waits.svelte';
 import { go } from '../../lib/router.svelte';
 import { toast } from '../../lib/toasts.svelte';
-import { say } from './words';
+import { say } from '$words/page-bench-mode.ftl';
 
 export type Panel =
   | { kind: 'rule'; guard: Guard; first: Step | null; send: (breach: string) => void }

@@ -2,7 +2,7 @@
 import { wholeScreen } from '../../lib/bench/aids';
 import type { KeyAction } from '../../lib/keys.svelte';
 import type { Hands } from './hands.svelte';
-import { say } from './words';
+import { say } from '$words/page-bench-mode.ftl';
 
 /** What the page itself does for a key. */
 interface PageKeys {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench.ftl';
   import { onMount } from 'svelte';
   import { client, Problem, take, type Job } from '../../lib/api';
   import { hear } from '../../lib/bench/news.svelte';

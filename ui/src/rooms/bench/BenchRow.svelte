@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench.ftl';
   import type { Job } from '../../lib/api';
   import Owl from '../../lib/glyphs/Owl.svelte';
   import { railStage, STAGES } from '../../lib/words';

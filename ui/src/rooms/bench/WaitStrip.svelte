@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-bench.ftl';
   // The clocks of all jobs as lengths on one line: how far each has run, what it is, whose it is.
   import { remaining } from '../../lib/bench/clock';
   import { waits } from '../../lib/bench/waits.svelte';

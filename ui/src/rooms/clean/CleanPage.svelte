@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-clean.ftl';
   // Clean: what is seen, each with a drawing; what follows for the plan; and the steps of this stage.
   import { client, Problem, take, type Job, type Plan } from '../../lib/api';
   import type { BenchJob } from '../../lib/bench/bench.svelte';

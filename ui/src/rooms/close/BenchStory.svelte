@@ -1,6 +1,6 @@
 <script lang="ts">
   import { local } from '../../lib/zone';
-  import { say } from './words';
+  import { say } from '$words/page-close.ftl';
   // What did not go as planned, told as what it is, with the check that it asked for.
   import type { Bench } from '../../lib/bench/types';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-close.ftl';
   // Close: the count, the order to tighten, the first power-on, what is still open, and what is kept for the model.
   import { client, take, type Job } from '../../lib/api';
   import { press } from '../../lib/press';

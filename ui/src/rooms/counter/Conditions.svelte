@@ -1,6 +1,6 @@
 <script lang="ts">
   // How the device looked when it came in: photos by place, each with marks where something is.
-  import { say } from './words';
+  import { say } from '$words/page-counter.ftl';
   import type { Schemas } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
   import Pick from '../../lib/parts/Pick.svelte';

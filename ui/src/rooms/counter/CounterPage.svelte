@@ -1,6 +1,6 @@
 <script lang="ts">
   // At the counter: what came along and how it looked, what is agreed and signed, what is offered, and the way back.
-  import { PASSCODES, say } from './words';
+  import { say } from '$words/page-counter.ftl';
   import { onDestroy } from 'svelte';
   import { client, Problem, raw, take, type Job, type Schemas } from '../../lib/api';
   import { parseNumber } from '../../lib/format';
@@ -139,6 +139,12 @@
     if ((await put(body)) && given.removed)
       toast(say('counter-photo-removed'), { undo: async () => void (await put({ ...body, removed: false })) });
   }
+
+  const PASSCODES = [
+    { value: 'not_asked', label: say('counter-passcode-not-asked') },
+    { value: 'typed_by_owner', label: say('counter-passcode-typed') },
+    { value: 'kept_apart', label: say('counter-passcode-apart') },
+  ];
 </script>
 
 {#if trouble ?? live?.trouble}

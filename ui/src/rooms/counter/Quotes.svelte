@@ -1,6 +1,6 @@
 <script lang="ts">
   // What is offered to the customer, and what they answered.
-  import { say } from './words';
+  import { say } from '$words/page-counter.ftl';
   import { client, take, type Plan, type Schemas } from '../../lib/api';
   import { day, money, moment } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';

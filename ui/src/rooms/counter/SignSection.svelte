@@ -1,6 +1,6 @@
 <script lang="ts">
   // Words that are signed, and the pad for it; once signed, they stand as they were.
-  import { say } from './words';
+  import { say } from '$words/page-counter.ftl';
   import type { Schemas } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
   import SignaturePad from './SignaturePad.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   // A signature is drawn with a finger, a pen or the mouse, and kept as strokes. Who cannot draw is not kept out: the
   // keyboard cannot sign, and paper can: the ticket has a line for it.
-  import { say } from './words';
+  import { say } from '$words/page-counter.ftl';
   import Button from '../../lib/parts/Button.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
 

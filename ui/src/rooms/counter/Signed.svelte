@@ -1,6 +1,6 @@
 <script lang="ts">
   // What was signed, word for word, with the strokes under it.
-  import { say } from './words';
+  import { say } from '$words/page-counter.ftl';
   import type { Schemas } from '../../lib/api';
   import { moment } from '../../lib/format';
 

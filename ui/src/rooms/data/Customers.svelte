@@ -8,7 +8,7 @@
   import Trouble from '../../lib/parts/Trouble.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import Erase from './Erase.svelte';
-  import { say } from './words';
+  import { say } from '$words/page-data.ftl';
 
   type Customer = Schemas['CustomerOut'];
   let find = $state('');

@@ -3,7 +3,7 @@
   import Button from '../../lib/parts/Button.svelte';
   import Dialog from '../../lib/parts/Dialog.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
-  import { say } from './words';
+  import { say } from '$words/page-data.ftl';
 
   interface Props {
     name: string;

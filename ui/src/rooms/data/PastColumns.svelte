@@ -4,7 +4,7 @@
   import Choice from '../../lib/parts/Choice.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import { KINDS } from '../../lib/words';
-  import { say } from './words';
+  import { say } from '$words/page-data.ftl';
 
   type List = Schemas['PastListOut'];
   type Said = Partial<Omit<Schemas['PastTellIn'], 'version'>>;

@@ -10,7 +10,7 @@
   import PastColumns from './PastColumns.svelte';
   import PastLists from './PastLists.svelte';
   import PastRows from './PastRows.svelte';
-  import { say } from './words';
+  import { say } from '$words/page-data.ftl';
 
   type List = Schemas['PastListOut'];
   type Saying = (list: List) => Partial<Omit<Schemas['PastTellIn'], 'version'>>;

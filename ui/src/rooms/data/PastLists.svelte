@@ -4,7 +4,7 @@
   import { day } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import Dialog from '../../lib/parts/Dialog.svelte';
-  import { say } from './words';
+  import { say } from '$words/page-data.ftl';
 
   type Row = Schemas['PastImportOut'];
   interface Props {

@@ -6,7 +6,7 @@
   import Choice from '../../lib/parts/Choice.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import { session } from '../../lib/session.svelte';
-  import { say } from './words';
+  import { say } from '$words/page-data.ftl';
 
   type State = '' | 'new' | 'twice' | 'known' | 'faulty';
   interface Props {

@@ -2,7 +2,7 @@
   // What the row of a list said that a job was brought in from, cell by cell.
   import { onMount } from 'svelte';
   import { client, Problem, take, type Schemas } from '../../lib/api';
-  import { say } from './words';
+  import { say } from '$words/page-data.ftl';
 
   interface Props {
     jobId: string;

@@ -4,7 +4,7 @@
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import { patientGet } from '../../lib/patient';
-  import { say } from './words';
+  import { say } from '$words/page-data.ftl';
 
   interface Props {
     /** What the list asks for, as the server takes it. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-devices.ftl';
   // One device: its resistance over the visits, what was fitted when, what it lost since, and what to do.
   import { action, resource } from '../../lib/asking.svelte';
   import { client, take, type Schemas } from '../../lib/api';

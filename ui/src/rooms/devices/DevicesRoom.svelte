@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-devices.ftl';
   // Devices, the one seen last on top; above them those that may be one and that only a person can tell.
   import { action, resource } from '../../lib/asking.svelte';
   import { client, take, type Schemas } from '../../lib/api';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-devices.ftl';
   // Resistance over the visits: as it came in hollow, as it went out solid, each with its U; the drift, and its limit.
   import { linear } from '../../lib/charts/linear';
   import type { Schemas } from '../../lib/api';

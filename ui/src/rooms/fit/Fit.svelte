@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take, type FitItem, type Job, type Option } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import { onMount } from 'svelte';
   import { client, Problem, take, type FitItem, type Product, type Schemas } from '../../lib/api';
   import { once } from '../../lib/once';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   // What was fitted, and a way to take it off the list and bring it back.
   import { client, take, type FitItem } from '../../lib/api';
   import { press } from '../../lib/press';

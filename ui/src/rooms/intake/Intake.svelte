@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import { onDestroy, onMount, untrack } from 'svelte';
   import { client, take, type Job, type Schemas } from '../../lib/api';
   import { LiveForm } from '../../lib/live-form.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   // What must be settled before anyone opens the device.
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import Choice from '../../lib/parts/Choice.svelte';
   import Tick from '../../lib/parts/Tick.svelte';
   import { known, type IntakeForm } from './intake-form';

@@ -1,6 +1,6 @@
 <script lang="ts">
   // What this intake trips, settled while the customer stands there: nothing of it comes up as a surprise later.
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import type { Suggestions } from '../../lib/suggestions.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import { languageOptions } from '../../lib/languages';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import TextField from '../../lib/parts/TextField.svelte';
   import IntakeSection from './IntakeSection.svelte';
   import { limitField, LIMITED, type IntakeForm } from './intake-form';

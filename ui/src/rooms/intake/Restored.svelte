@@ -1,6 +1,6 @@
 <script lang="ts">
   // Typing that was not saved and is here again.
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
 

@@ -1,5 +1,5 @@
 // The intake form as typed, and what is sent of it.
-import { say } from '../job/words';
+import { say } from '$words/page-job.ftl';
 import { client, take, type Job, type Schemas } from '../../lib/api';
 import { parseNumber } from '../../lib/format';
 import { session } from '../../lib/session.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   // Links by which the customer opens the record on a phone: to show, to copy, to withdraw.
-  import { say } from './closed-words';
+  import { say } from '$words/page-links.ftl';
   import { action, resource } from '../../lib/asking.svelte';
   import { client, take, type Schemas } from '../../lib/api';
   import { day } from '../../lib/format';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-job.ftl';
   import { client, Problem, take, type Job } from '../../lib/api';
   import { once } from '../../lib/once';
   import { day } from '../../lib/format';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-job.ftl';
   import { onDestroy, onMount, untrack } from 'svelte';
   import { client, Problem, take, type CustomerRecord, type Job, type Schemas, type Verdict } from '../../lib/api';
   import { day, parseNumber } from '../../lib/format';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-job.ftl';
   // Whose device it is, how it stands, and its owl.
   import type { Job } from '../../lib/api';
   import Owl from '../../lib/glyphs/Owl.svelte';

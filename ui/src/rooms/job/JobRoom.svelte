@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-job.ftl';
   import { untrack } from 'svelte';
   import type { Job } from '../../lib/api';
   import { MediaQuery } from 'svelte/reactivity';

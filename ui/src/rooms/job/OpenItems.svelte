@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-job.ftl';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import { client, Problem, take, type Job, type Run, type Schemas } from '../../lib/api';
   import { figure, moment } from '../../lib/format';

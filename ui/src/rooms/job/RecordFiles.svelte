@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-job.ftl';
   import type { Job } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
 

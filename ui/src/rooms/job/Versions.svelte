@@ -1,6 +1,6 @@
 <script lang="ts">
   // Every version that left the house, the latest first.
-  import { say } from './closed-words';
+  import { say } from '$words/page-links.ftl';
   import type { Job, Schemas } from '../../lib/api';
   import { moment } from '../../lib/format';
 

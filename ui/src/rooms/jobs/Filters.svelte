@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-jobs.ftl';
   import Pick from '../../lib/parts/Pick.svelte';
   import { parseDay } from '../../lib/format';
   import DateField from '../../lib/parts/DateField.svelte';

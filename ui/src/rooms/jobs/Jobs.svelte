@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-jobs.ftl';
   // All jobs: found as one types, narrowed by what they are, a page at a time.
   import { untrack } from 'svelte';
   import { client, Problem, take, type Job } from '../../lib/api';

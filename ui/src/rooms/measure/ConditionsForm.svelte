@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import { onDestroy, untrack } from 'svelte';
   import { client, take, type Run, type RunKey } from '../../lib/api';
   import { clock } from '../../lib/format';

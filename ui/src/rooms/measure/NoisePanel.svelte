@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import { untrack } from 'svelte';
   import { client, Problem, take, type Run, type RunKey } from '../../lib/api';
   import { once } from '../../lib/once';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import type { Schemas } from '../../lib/api';
   import { figure } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';

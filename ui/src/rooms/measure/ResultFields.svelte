@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   // What the load itself said of the run.
   import TextField from '../../lib/parts/TextField.svelte';
   import type { ConditionsText } from './conditions-form';

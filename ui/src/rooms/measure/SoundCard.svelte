@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import type { Schemas, SideName } from '../../lib/api';
   import BandChart from '../../lib/charts/BandChart.svelte';
   import { hertz } from '../../lib/charts/bands';

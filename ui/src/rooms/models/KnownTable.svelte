@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-models.ftl';
   // What the shop's own services tell of models or materials: with how many cases, and nothing below three.
   import type { Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-models.ftl';
   // What is known of a model beside its map: dies, how hot, gaps, and what was found at the bench.
   import type { Schemas } from '../../lib/api';
   import { fixed, plural } from '../../lib/format';

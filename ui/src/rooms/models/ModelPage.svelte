@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-models.ftl';
   // One model: map with its order, dies, gaps, what was found, what it takes, and its notes.
   import { action, resource } from '../../lib/asking.svelte';
   import { client, take, type Schemas } from '../../lib/api';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-models.ftl';
   // Models: what the shop has learnt of each, as plates with their maps.
   import { onMount } from 'svelte';
   import { client, Problem, raw, take, type Schemas } from '../../lib/api';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-open.ftl';
   // What is out and what is in, by class of screw and by plug: the map as a list.
   import type { Bench } from '../../lib/bench/types';
   import ClassShape from '../../lib/maps/ClassShape.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-open.ftl';
   // Open: the map, the ledger beside it, the orders, and the steps of this stage.
   import type { Job } from '../../lib/api';
   import type { BenchJob } from '../../lib/bench/bench.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-open.ftl';
   // What the next tap puts: class of a screw and what it holds, or which plug.
   import { benchWords } from '../../lib/bench/bench.svelte';
   import Pick from '../../lib/parts/Pick.svelte';

@@ -7,7 +7,7 @@
   import FootBar from '../../lib/parts/FootBar.svelte';
   import { go } from '../../lib/router.svelte';
   import { STAGES } from '../../lib/words';
-  import { say } from './words';
+  import { say } from '$words/page-open.ftl';
 
   interface Props {
     at: BenchJob;

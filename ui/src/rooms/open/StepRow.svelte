@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-open.ftl';
   // One step of a stage: what it is, what is in its way, and what can be done with it.
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { minutesWords, remaining } from '../../lib/bench/clock';

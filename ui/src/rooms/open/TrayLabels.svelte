@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-open.ftl';
   // Labels for the tray, one a class, to print and cut: letter and shape large, what it is, how many.
   import { untrack } from 'svelte';
   import { BenchJob } from '../../lib/bench/bench.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-plan.ftl';
   import { onMount } from 'svelte';
   import { client, Problem, take, type Cut, type Part, type Product, type Schemas } from '../../lib/api';
   import CutDrawing from '../../lib/charts/CutDrawing.svelte';

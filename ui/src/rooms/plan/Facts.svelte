@@ -1,6 +1,6 @@
 <script lang="ts">
   // One group of what is known or found: the facts that open a gate, size a part or tune the device.
-  import { say } from './words';
+  import { say } from '$words/page-plan.ftl';
   import ShimDrawing from '../../lib/charts/ShimDrawing.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Pick from '../../lib/parts/Pick.svelte';

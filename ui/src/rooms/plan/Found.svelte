@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-plan.ftl';
   // What is known so far, folded with how it stands in each line; what matters for the option shown stands beside it.
   import Pick from '../../lib/parts/Pick.svelte';
   import TextField from '../../lib/parts/TextField.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-plan.ftl';
 
   interface Props {
     measured: boolean;

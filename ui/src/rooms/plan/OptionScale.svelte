@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-plan.ftl';
   import type { Option, Plan } from '../../lib/api';
   import { fixed, money } from '../../lib/format';
   import { STOCK } from './plan-words';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-plan.ftl';
   import type { Part } from '../../lib/api';
   import TrueDrop from '../../lib/charts/TrueDrop.svelte';
   import { fixed } from '../../lib/format';

@@ -4,7 +4,7 @@
   import { day } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import { toast } from '../../lib/toasts.svelte';
-  import { say } from './words';
+  import { say } from '$words/page-plan.ftl';
 
   interface Props {
     plan: Plan;

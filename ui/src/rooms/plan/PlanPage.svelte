@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-plan.ftl';
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take as take_, type Job, type Schemas } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';

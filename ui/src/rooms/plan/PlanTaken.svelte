@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-plan.ftl';
   // What was chosen, what was promised for it, and how it came out.
   import type { Plan } from '../../lib/api';
   import { day, fixed, money } from '../../lib/format';

@@ -1,6 +1,6 @@
 <script lang="ts">
   // What the customer answered to the quote, and whether that is what was chosen.
-  import { say } from './words';
+  import { say } from '$words/page-plan.ftl';
   import type { Plan } from '../../lib/api';
   import { day, money } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-plan.ftl';
   import type { Schemas } from '../../lib/api';
   import Working from '../../lib/parts/Working.svelte';
 

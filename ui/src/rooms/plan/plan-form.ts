@@ -1,5 +1,5 @@
 // What was found, as typed, and what is sent of it. Empty means not measured; a word where a number belongs is told.
-import { say } from './words';
+import { say } from '$words/page-plan.ftl';
 import type { Plan, Schemas } from '../../lib/api';
 import { parseNumber } from '../../lib/format';
 

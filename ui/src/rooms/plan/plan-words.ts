@@ -1,5 +1,5 @@
 // Words of the plan for stored names.
-import { say } from './words';
+import { say } from '$words/page-plan.ftl';
 export const GOALS = [
   { value: 'cooler', label: say('plan-words-cooler') },
   { value: 'quieter', label: say('plan-words-quieter') },

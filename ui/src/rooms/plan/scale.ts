@@ -1,5 +1,5 @@
 // The one scale that all options of a plan share: what is shown, where now is, and how far the axis goes.
-import { say } from './words';
+import { say } from '$words/page-plan.ftl';
 import type { Option, Plan } from '../../lib/api';
 
 export interface Interval {

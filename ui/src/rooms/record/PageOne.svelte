@@ -1,6 +1,6 @@
 <script lang="ts">
   // For someone who knows nothing of it: what was wrong, what it did, what it does, what to do, what it costs.
-  import { say } from './words';
+  import { say } from '$words/page-record.ftl';
   import type { CustomerRecord } from '../../lib/api';
   import { day, money } from '../../lib/format';
   import PhotoPair from './PhotoPair.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   // For the curious: what was measured and how, what went otherwise than planned, and how the promise came out.
-  import { say } from './words';
+  import { say } from '$words/page-record.ftl';
   import type { CustomerRecord } from '../../lib/api';
   import HeatLadder from '../../lib/charts/HeatLadder.svelte';
   import { day } from '../../lib/format';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-record.ftl';
   // Before and after over one another, with a slider between them; on paper they stand side by side.
   interface Props {
     /** Where they are got. */

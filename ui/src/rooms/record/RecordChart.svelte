@@ -1,6 +1,6 @@
 <script lang="ts">
   // Temperature under load, before and after, as the record carries it: two named curves and nothing to press.
-  import { say } from './words';
+  import { say } from '$words/page-record.ftl';
   import type { Schemas } from '../../lib/api';
 
   interface Props {

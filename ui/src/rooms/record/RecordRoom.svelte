@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-record.ftl';
   import { client, take } from '../../lib/api';
   import { resource } from '../../lib/asking.svelte';
   import { day } from '../../lib/format';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-runs.ftl';
   // Several logs in one go: a run each, conditions from another, and what the file name tells as a guess.
   import { checkSize, client, Problem, take, uploadLog, type Schemas } from '../../lib/api';
   import { once } from '../../lib/once';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-runs.ftl';
   // All runs of a job: a row a log, with state and conditions; two picked are compared, all are ranked.
   import { client, take, type Schemas, type Verdict } from '../../lib/api';
   import { action, resource } from '../../lib/asking.svelte';

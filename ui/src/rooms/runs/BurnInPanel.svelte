@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-runs.ftl';
   // How far the latest interface has run in: its runs over heat cycles, the end with its U, and what is still needed.
   import { linear } from '../../lib/charts/linear';
   import { resource } from '../../lib/asking.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-runs.ftl';
   // Rankings side by side: a row a group, a column a level of a second factor; each column has its own places.
   import type { Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-runs.ftl';
   // What each of several changes brought: a waterfall from before to after, effects with U, and the runs still missing.
   import { resource } from '../../lib/asking.svelte';
   import { client, take, type Schemas } from '../../lib/api';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-runs.ftl';
   // Which figure of the runs is looked at: the resistance at first, where the runs have one and no other is asked for.
   import type { Schemas } from '../../lib/api';
   import Pick from '../../lib/parts/Pick.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-runs.ftl';
   // What somebody did to the device between runs makes its next state.
   import { action } from '../../lib/asking.svelte';
   import { client, take, type Schemas } from '../../lib/api';

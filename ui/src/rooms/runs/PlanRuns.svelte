@@ -11,7 +11,7 @@
   import { FACTORS } from '../../lib/words';
   import FigurePick from './FigurePick.svelte';
   import { digitsOf, unitOf } from './figures';
-  import { say } from './words';
+  import { say } from '$words/page-runs.ftl';
 
   interface Props {
     jobId: string;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-runs.ftl';
   // The runs in order by one factor: places, ties, and bars with their U on one scale.
   import { resource } from '../../lib/asking.svelte';
   import { client, take, type Schemas } from '../../lib/api';

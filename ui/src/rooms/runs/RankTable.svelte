@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-runs.ftl';
   // Groups in order: places, ties, and bars with their U on one scale.
   import type { Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-runs.ftl';
   // One further run: measured like Before and After.
   import { resource } from '../../lib/asking.svelte';
   import { client, take } from '../../lib/api';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-runs.ftl';
   // A row a log; the row of a run carries its state and conditions, its repeats follow.
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';

@@ -8,7 +8,7 @@
   import Trouble from '../../lib/parts/Trouble.svelte';
   import FigurePick from './FigurePick.svelte';
   import { digitsOf, unitOf } from './figures';
-  import { say } from './words';
+  import { say } from '$words/page-runs.ftl';
 
   interface Props {
     jobId: string;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-runs.ftl';
   // Bars from before to after that add up; the last is what no change explains. Each opens its runs.
   import { linear } from '../../lib/charts/linear';
   import type { Schemas } from '../../lib/api';

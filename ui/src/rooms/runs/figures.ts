@@ -1,6 +1,6 @@
 // Words, units and digits of the figures of a run.
 import { FIGURES, ROLES } from '../../lib/words';
-import { say } from './words';
+import { say } from '$words/page-runs.ftl';
 
 /** Before the name of a column of a log that has no role. */
 const COLUMN = 'column:';

@@ -1,7 +1,7 @@
 // What runs and states are called.
 import type { Schemas } from '../../lib/api';
 import { CAUSES } from '../../lib/words';
-import { say } from './words';
+import { say } from '$words/page-runs.ftl';
 
 export function nameOf(run: Schemas['RunRowOut']): string {
   if (run.side === 'before') return say('run-list-before');

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-shelf.ftl';
   import { client, Problem, take, type Product, type Schemas, type Shelf } from '../../lib/api';
   import { once } from '../../lib/once';
   import { day, fixed, parseNumber } from '../../lib/format';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-shelf.ftl';
   import { client, take, type Product, type Schemas, type Shelf } from '../../lib/api';
   import { press } from '../../lib/press';
   import { day, fixed, money } from '../../lib/format';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-shelf.ftl';
   import { onMount } from 'svelte';
   import { client, Problem, take, type Product, type Shelf } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';

@@ -1,5 +1,5 @@
 // A CSV of the shelf to the server, as it is.
-import { say } from './words';
+import { say } from '$words/page-shelf.ftl';
 import { client, Problem, raw, take, type Schemas } from '../../lib/api';
 
 export async function importShelf(file: File): Promise<Schemas['ImportedOut']> {

@@ -1,5 +1,5 @@
 // Products and lots as typed, and what is sent of them.
-import { say } from './words';
+import { say } from '$words/page-shelf.ftl';
 import type { Product, Schemas } from '../../lib/api';
 import { parseNumber } from '../../lib/format';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   // Keys that sign records: the one in use, those before it, and a way out when one was stolen.
-  import { say } from './words';
+  import { say } from '$words/page-shop.ftl';
   import { client, take, type Schemas } from '../../lib/api';
   import { action, resource } from '../../lib/asking.svelte';
   import { day } from '../../lib/format';

@@ -1,6 +1,6 @@
 <script lang="ts">
   // How this device shows the application; kept on it.
-  import { say } from './words';
+  import { say } from '$words/page-shop.ftl';
   import Button from '../../lib/parts/Button.svelte';
   import CardMatch from '../../lib/parts/CardMatch.svelte';
   import Choice from '../../lib/parts/Choice.svelte';

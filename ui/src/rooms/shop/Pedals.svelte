@@ -1,6 +1,6 @@
 <script lang="ts">
   // Foot switches of this tablet: which key each sends is learnt by pressing it once.
-  import { say } from './words';
+  import { say } from '$words/page-shop.ftl';
   import Button from '../../lib/parts/Button.svelte';
   import { learn, learnt, type Pedal } from '../../lib/pedals';
 

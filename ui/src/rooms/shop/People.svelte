@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-shop.ftl';
   import { client, take } from '../../lib/api';
   import { action, resource } from '../../lib/asking.svelte';
   import Button from '../../lib/parts/Button.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   // The shop: a page for its instruments, its pricing, its people, its devices, its customers, and how this one looks.
-  import { say } from './words';
+  import { say } from '$words/page-shop.ftl';
   import type { Component } from 'svelte';
   import Late from '../../lib/parts/Late.svelte';
   import { session } from '../../lib/session.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-shop.ftl';
   import { onMount } from 'svelte';
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import { parseNumber } from '../../lib/format';

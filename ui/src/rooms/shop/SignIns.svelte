@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-shop.ftl';
   // Where one is signed in, with a way to end each: a tablet that was left somewhere is signed out from here.
   import { onMount } from 'svelte';
   import { client, take, type Schemas } from '../../lib/api';

@@ -1,6 +1,6 @@
 <script lang="ts">
   // Tablets of the shop: how one comes in, which ones are in, and a way to withdraw each.
-  import { say } from './words';
+  import { say } from '$words/page-shop.ftl';
   import { client, take, type Schemas } from '../../lib/api';
   import { action, resource } from '../../lib/asking.svelte';
   import { moment } from '../../lib/format';

@@ -1,5 +1,5 @@
 // Rates and ways of the shop as typed, and what is sent of them.
-import { say } from './words';
+import { say } from '$words/page-shop.ftl';
 import type { Schemas } from '../../lib/api';
 import { parseNumber } from '../../lib/format';
 

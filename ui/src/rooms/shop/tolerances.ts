@@ -1,5 +1,5 @@
 // How the half-widths are typed: shares as percent, everything else as it is.
-import { say } from './words';
+import { say } from '$words/page-shop.ftl';
 import type { Schemas } from '../../lib/api';
 import { parseNumber } from '../../lib/format';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   // A tablet that opened the code of the Shop page: it comes in under its own name.
-  import { say } from './words';
+  import { say } from '$words/page-sign-in.ftl';
   import { onMount } from 'svelte';
   import { Problem } from '../../lib/api';
   import Owl from '../../lib/glyphs/Owl.svelte';

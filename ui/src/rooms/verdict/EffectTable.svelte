@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import Term from '../../lib/parts/Term.svelte';
   import Unit from '../../lib/parts/Unit.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   // What the answer rests on: what could carry it and is not sure stands first, with the one thing to do.
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Schemas } from '../../lib/api';
 

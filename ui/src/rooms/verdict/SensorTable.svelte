@@ -1,6 +1,6 @@
 <script lang="ts">
   // Every temperature by itself: what stands above its limit comes first.
-  import { say } from '../job/words';
+  import { say } from '$words/page-job.ftl';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Schemas } from '../../lib/api';
   import { change, figure, fixed, NOT_KNOWN } from '../../lib/format';

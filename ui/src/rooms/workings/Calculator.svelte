@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-workings.ftl';
   import CutDrawing from '../../lib/charts/CutDrawing.svelte';
   import TrueDrop from '../../lib/charts/TrueDrop.svelte';
   import { parseNumber } from '../../lib/format';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from './words';
+  import { say } from '$words/page-workings.ftl';
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take, type Schemas } from '../../lib/api';
   import Notice from '../../lib/parts/Notice.svelte';

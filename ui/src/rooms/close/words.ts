@@ -1,6 +1,0 @@
-// What this room says.
-import text from '$words/page-close.ftl?raw';
-import { addWords, say } from '../../lib/say';
-
-addWords(text);
-export { say };
