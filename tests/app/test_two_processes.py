@@ -44,7 +44,7 @@ class Browser:
             method=method,
         )
         try:
-            with self.opener.open(request, timeout=30) as answer:
+            with self.opener.open(request, timeout=120) as answer:
                 return answer.status, json.load(answer)
         except urllib.error.HTTPError as error:
             return error.code, json.load(error)
@@ -57,7 +57,7 @@ class Browser:
 
 
 def up(port):
-    for _ in range(600):
+    for _ in range(1800):
         try:
             with urllib.request.urlopen(f"http://127.0.0.1:{port}/api/health", timeout=5) as answer:
                 return json.load(answer)["ready"]
@@ -81,7 +81,7 @@ def begun(settings, **more):
 def ended(*processes):
     for one in processes:
         one.send_signal(signal.SIGTERM)
-    return [(one.wait(30), *one.communicate()) for one in processes]
+    return [(one.wait(120), *one.communicate()) for one in processes]
 
 
 @pytest.fixture(scope="module")
@@ -163,7 +163,7 @@ def test_what_is_told_to_one_is_heard_at_the_other(ada, ports):
     heard, ready = [], threading.Event()
 
     def listen():
-        with ada.opener.open(request, timeout=20) as stream:
+        with ada.opener.open(request, timeout=120) as stream:
             for line in stream:
                 ready.set()
                 if job.encode() in line:
@@ -172,13 +172,13 @@ def test_what_is_told_to_one_is_heard_at_the_other(ada, ports):
 
     listener = threading.Thread(target=listen, daemon=True)
     listener.start()
-    assert ready.wait(10)
+    assert ready.wait(60)
     now = datetime.now(UTC).isoformat()
     event = {"id": str(uuid.uuid4()), "kind": "note", "data": {"words": "hello"}, "turn": 1, "made_at": now}
     body = {"device": "tablet", "sent_at": now, "events": [event]}
     status, told = ada.call("POST", f"jobs/{job}/bench/events", body, port=ports[0])
     assert (status, told["taken"][0]["refusal"]) == (200, None)
-    listener.join(10)
+    listener.join(60)
     assert heard
 
 
@@ -200,9 +200,9 @@ def test_workers_share_one_port(settings):
 
 
 def test_what_is_missing_is_named(settings):
-    ((code, _, said),) = [(p.wait(30), *p.communicate()) for p in [begun({"secret_key": "key"})]]
+    ((code, _, said),) = [(p.wait(120), *p.communicate()) for p in [begun({"secret_key": "key"})]]
     assert (code, said.strip()) == (2, "vividowl: VIVIDOWL_DATABASE_URL and VIVIDOWL_FILES are needed.")
-    ((code, _, said),) = [(p.wait(30), *p.communicate()) for p in [begun({"workers": "many", "database_url": "x"})]]
+    ((code, _, said),) = [(p.wait(120), *p.communicate()) for p in [begun({"workers": "many", "database_url": "x"})]]
     assert code == 2
     assert "VIVIDOWL_WORKERS: " in said
     assert "VIVIDOWL_SECRET_KEY: Field required." in said

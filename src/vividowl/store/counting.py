@@ -6,7 +6,7 @@ import uuid
 from datetime import datetime, timedelta
 from typing import TYPE_CHECKING
 
-from sqlalchemy import case, delete
+from sqlalchemy import delete
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Mapped, mapped_column
 
@@ -38,17 +38,13 @@ class Progress(Base):
 
 def count_attempt(database: Database, key: str, span_s: float, amount: int = 1) -> int:
     """Count some more within a span that begins with the first of them, and give how many that makes."""
-    present = now()
-    new = insert(Attempts).values(key=key, count=amount, until=present + timedelta(seconds=span_s))
-    over = Attempts.until <= present
+    new = insert(Attempts).values(key=key, count=amount, until=now() + timedelta(seconds=span_s))
     counted = new.on_conflict_do_update(
-        index_elements=[Attempts.key],
-        set_={
-            "count": case((over, amount), else_=Attempts.count + amount),
-            "until": case((over, new.excluded.until), else_=Attempts.until),
-        },
+        index_elements=[Attempts.key], set_={"count": Attempts.count + amount}
     ).returning(Attempts.count)
     with database.apart() as session:
+        # Whose span is over is forgotten at once: the keys say who tried, and from where.
+        session.execute(delete(Attempts).where(Attempts.until <= now()))
         return int(session.execute(counted).scalar_one())
 
 
