@@ -65,7 +65,9 @@ def remedy_of(words: Words) -> Words:
     returns: its remedy; nothing where the words are no message, an empty sentence where the message has none
     source: decision 53
     """
-    return Message(f"{words.code}.remedy", words.values) if isinstance(words, Message) else ""
+    if not isinstance(words, Message) or "." in words.code:
+        return ""  # an attribute has none of its own
+    return Message(f"{words.code}.remedy", words.values)
 
 
 def listed(items: Iterable[Value], by: str = "comma") -> Several:

@@ -81,7 +81,7 @@ def design_of(
         for name, there, told in zip(factors, levels, order, strict=True):
             if set(there) - set(told):
                 unknown = next(level for level in there if level not in told)
-                raise OutOfRange(say("design-level-not-told", name=name, level=unknown), field="levels")
+                raise OutOfRange(say("design-level-unlisted", name=name, level=unknown), field="levels")
         levels = tuple(
             tuple(level for level in dict.fromkeys(told) if level in there)
             for there, told in zip(levels, order, strict=True)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import time
 from collections.abc import Iterator
 from contextlib import contextmanager
 from dataclasses import replace
@@ -24,6 +25,7 @@ ABOUT = {
 }
 # All jobs, open and closed.
 EVERYTHING = Wanted()
+WAIT_MOST_S = 60.0  # [s] for an export that is at work
 
 
 @contextmanager
@@ -33,8 +35,11 @@ def _as_of_one_moment(workshop: Workshop, actor: Actor, wanted: Wanted) -> Itera
     with workshop.scope(actor) as scope:
         scope.session.connection(execution_options={"isolation_level": "REPEATABLE READ"})
         # A large one keeps a processor busy for a minute: one at a time in all processes.
-        if not scope.alone_at("everything"):
-            raise Refused("busy", say("out-one-at-a-time"), reason="exporting")
+        until = time.monotonic() + WAIT_MOST_S
+        while not scope.alone_at("everything"):
+            if time.monotonic() > until:
+                raise Refused("busy", say("out-one-at-a-time"), reason="exporting")
+            time.sleep(0.2)
         yield scope, tables_of(scope, wanted, narrowed=replace(wanted, order=EVERYTHING.order) != EVERYTHING)
 
 

@@ -159,7 +159,7 @@ all-runs-earlier = { $side ->
     }
 devices-no-limit-of = There is no limit of “{ $role }” to note.
     .remedy = { allowed }
-design-level-not-told = The column { $name } also contains “{ $level }”.
+design-level-unlisted = Column { $name } also has the level “{ $level }”.
     .remedy = Add it to --levels.
 burn-in-shape = It goes on otherwise than one approach does, so that nothing tells where it ends: two speeds, a slow power law or a film that pumps out look like this. Run { FIX($more, 0) } more and judge again.
 drift-bends = The visits lie on a bend: it { $quicker ->
