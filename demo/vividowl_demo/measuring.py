@@ -71,11 +71,16 @@ def measure_run(
     # By hand before by log: what is noted beside a log has the two runs of a job judged anew each time.
     _by_hand(workshop, actor, job_id, side=side, trial=trial, trace=traces[-1], when=when, seed=seed)
     ending = "txt" if trial.style.delimiter == chr(9) else "csv"
+    files = []
     for turn, trace in zip(turns, traces, strict=True):
-        repeat = turn < trial.repeats
-        data = write_log(trace, when + timedelta(hours=trial.repeats - turn), trial.style, seed + 50 * turn)
+        again = trial.repeats - turn
         label = side if side in REFERENCES else f"{when:%H%M}"
-        name = f"{when:%Y%m%d}-{label}{f'-again-{trial.repeats - turn}' if repeat else ''}.{ending}"
+        name = f"{when:%Y%m%d}-{label}{f'-again-{again}' if again else ''}.{ending}"
+        files.append((name, write_log(trace, when + timedelta(hours=again), trial.style, seed + 50 * turn), again > 0))
+    if trial.frame_ms is not None:
+        frames = write_frames(*trial.frame_ms, trial.load_s, seed)
+        files.append((f"{when:%Y%m%d}-{side}-frames.csv", frames, False))
+    for name, data, repeat in files:
         logs.receive_log(
             workshop,
             actor,
@@ -87,19 +92,6 @@ def measure_run(
             mapping={},
             again=False,
             repeat=repeat,
-        )
-    if trial.frame_ms is not None:
-        data = write_frames(*trial.frame_ms, trial.load_s, seed)
-        logs.receive_log(
-            workshop,
-            actor,
-            job_id,
-            side=side,
-            stream=io.BytesIO(data),
-            expected=len(data),
-            file_name=f"{when:%Y%m%d}-{side}-frames.csv",
-            mapping={},
-            again=False,
         )
 
 
