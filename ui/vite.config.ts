@@ -5,11 +5,12 @@ import { defineConfig } from 'vitest/config';
 import { early } from './build/early.ts';
 import { PIECES } from './build/pieces.ts';
 import { handbook } from './build/handbook.ts';
+import { rooms } from './build/pages.ts';
 import { words } from './build/words.ts';
 import { pwa } from './build/worker.ts';
 
 export default defineConfig({
-  plugins: [words(), handbook(), svelte(), svelteTesting(), early(), pwa()],
+  plugins: [words(), handbook(), rooms(), svelte(), svelteTesting(), early(), pwa()],
   // The message files are the server's own: one text for both.
   resolve: { alias: { $words: fileURLToPath(new URL('../src/vividowl/words/en', import.meta.url)) } },
   define: { __LANGUAGE__: '"en"' },

@@ -12,14 +12,21 @@ from vividowl.words.sentence import bundle_of, sentence_from, sources
 PAGES = Path(__file__).parents[2] / "ui/src"
 # One name in several forms, each of which says more closely what is meant there; the plain name serves them all.
 SHARED = {"value", "thickness_mm", "length_mm", "amount", "number", "price"}
+# A line of a list of fields.
+FIELD = re.compile(
+    r"""key: '(\w+)',\s+kind: '(?:number|whole|price|share|duration)',\s+label: say\(\s*'([a-z0-9-]+)'\s*\)"""
+)
 
 
 def typed_numbers():
     """Labels of the fields that take a number, by the name that is sent."""
     bundle = bundle_of(list(sources().values()))
     found = defaultdict(set)
-    for file in PAGES.rglob("*.svelte"):
-        for tag in re.findall(r"<TextField\b(.*?)/>", file.read_text(encoding="utf-8"), re.S):
+    for file in [*PAGES.rglob("*.svelte"), *PAGES.rglob("*.ts")]:
+        text = file.read_text(encoding="utf-8")
+        for name, label in FIELD.findall(text):
+            found[name].add(str(sentence_from(bundle, Message(label))))
+        for tag in re.findall(r"<TextField\b(.*?)/>", text, re.S):
             name = re.search(r'\bname="([a-z_0-9]+)"', tag)
             label = re.search(r"\blabel=\{say\('([a-z0-9-]+)'\)\}", tag)
             if name and label and re.search(r"\bnumeric\b", tag):

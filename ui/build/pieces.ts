@@ -15,10 +15,10 @@ export const PIECES = [
   {
     name: 'job',
     priority: 2,
-    test: /src\/(rooms\/job\/(JobRoom|OpenItems|job\.|stage-pages)|lib\/(bench\/(follow|types)|charts\/LadderStrip|parts\/StageRail))/,
+    test: /src\/(rooms\/job\/(JobRoom|OpenItems)|lib\/(job\/job\.|bench\/(follow|types)|charts\/LadderStrip|parts\/StageRail))/,
   },
-  { name: 'job-words', priority: 3, test: /rooms\/job\/(Gates|JobHead)|page-job\.ftl/ },
-  { name: 'bench-words', priority: 2, test: /rooms\/bench-mode\/WaitPanel|page-bench-mode\.ftl/ },
+  { name: 'job-words', priority: 3, test: /lib\/job\/(Gates|JobHead)|page-job\.ftl/ },
+  { name: 'bench-words', priority: 2, test: /lib\/bench\/WaitPanel|page-bench-mode\.ftl/ },
   { name: 'drop', priority: 2, test: /src\/lib\/(parts\/(FileDrop|dropped)|charts\/LateTrace)/ },
   { name: 'measure', priority: 1, test: /src\/(rooms\/measure\/(?!StartClock)|lib\/parts\/FileDrop)/ },
   { name: 'bench-log', priority: 2, test: /src\/lib\/bench\/(bench|evolve|project|foresee|state)/ },

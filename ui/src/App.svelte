@@ -1,6 +1,5 @@
 <script lang="ts">
   import { say } from './lib/say';
-  import type { Component } from 'svelte';
   import { onMount, untrack } from 'svelte';
   import Alarms from './rooms/Alarms.svelte';
   import Header from './rooms/Header.svelte';
@@ -15,59 +14,25 @@
   import { listenForKeys, offer } from './lib/keys.svelte';
   import { go, listen, match, router } from './lib/router.svelte';
   import { openSession, session } from './lib/session.svelte';
-
-  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- pages take the parameters of their path
-  type Page = Component<any>;
-  type Loader = () => Promise<{ default: Page }>;
-  const jobRoom: Loader = () => import('./rooms/job/JobRoom.svelte');
-  // Bench mode fills the screen and keeps the keyboard for itself.
-  const benchMode: Loader = () => import('./rooms/bench-mode/BenchMode.svelte');
-  const door: Loader = () => import('./rooms/sign-in/SignIn.svelte');
-  const shop: Loader = () => import('./rooms/shop/Shop.svelte');
-  const pair: Loader = () => import('./rooms/sign-in/Pair.svelte');
-  const workings: Loader = () => import('./rooms/workings/Workings.svelte');
-  // A page belongs to its address: another id is another page. `same` names the parameters that make it another one where
-  // not all do: a job's room stays while one goes through its stages.
-  const pages: [string, Loader, same?: string[]][] = [
-    ['', () => import('./rooms/bench/Bench.svelte')],
-    ['/jobs', () => import('./rooms/jobs/Jobs.svelte')],
-    ['/jobs/new', () => import('./rooms/intake/NewJob.svelte')],
-    ['/jobs/:id', jobRoom, ['id']],
-    ['/jobs/:id/bench', benchMode],
-    ['/jobs/:id/tray', () => import('./rooms/open/TrayLabels.svelte')],
-    ['/jobs/:id/counter', () => import('./rooms/counter/CounterPage.svelte')],
-    ['/jobs/:id/attempts', () => import('./rooms/attempts/AttemptsPage.svelte')],
-    ['/jobs/:id/runs', () => import('./rooms/runs/AllRuns.svelte')],
-    ['/jobs/:id/runs/:key', () => import('./rooms/runs/RunPage.svelte')],
-    ['/jobs/:id/:stage', jobRoom, ['id']],
-    ['/shelf', () => import('./rooms/shelf/ShelfRoom.svelte')],
-    ['/workings', workings],
-    ['/workings/:name', workings, []],
-    ['/handbook/:subject', workings, []],
-    ['/models', () => import('./rooms/models/ModelsRoom.svelte')],
-    ['/models/:id', () => import('./rooms/models/ModelPage.svelte')],
-    ['/devices', () => import('./rooms/devices/DevicesRoom.svelte')],
-    ['/devices/:id', () => import('./rooms/devices/DevicePage.svelte')],
-    ['/shop', shop],
-    ['/shop/:page', shop, []],
-    ['/record/:id', () => import('./rooms/record/RecordRoom.svelte')],
-    ['/record/:id/:version', () => import('./rooms/record/RecordRoom.svelte')],
-  ];
+  import { DOORS, PAGES, type PageOf } from './pages';
+  import { roomOf } from './lib/rooms';
 
   let helpOpen = $state(false);
   let findOpen = $state(false);
 
   const route = $derived.by(() => {
-    for (const [pattern, load, same] of pages) {
-      const found = match(pattern, router.path);
-      if (found) return { load, found, identity: (same ?? Object.keys(found)).map((name) => found[name]).join('/') };
+    for (const page of PAGES as readonly PageOf[]) {
+      const found = match(page.at, router.path);
+      const names = found && (page.same ?? Object.keys(found));
+      if (found) return { page, found, identity: [page.room, ...(names ?? []).map((name) => found[name])].join(' ') };
     }
     return null;
   });
+  const load = $derived(route && roomOf(route.page.room));
   // Held still by its value, so that nothing remounts while only the rest of the address changes.
   const identity = $derived(route?.identity ?? '');
   const person = $derived(session.present?.person ?? null);
-  const whole = $derived(route?.load === benchMode);
+  const whole = $derived(!!route?.page.whole);
   // The clocks of the bench are watched on every page, so that the bell rings wherever one is.
   const signedIn = $derived(person !== null);
   $effect(() => (signedIn ? watchWaits() : undefined));
@@ -83,7 +48,7 @@
 
   // The script of the page that was asked for comes while it is still being found out who is here. One that does not come
   // is told where it is needed.
-  untrack(() => void route?.load().catch(() => undefined));
+  untrack(() => void load?.().catch(() => undefined));
 
   onMount(() => {
     void openSession();
@@ -112,15 +77,15 @@
     >
   </main>
 {:else if session.present && router.path === '/pair'}
-  <Late load={pair} given={{}} />
+  <Late load={roomOf(DOORS.pair)} given={{}} />
 {:else if session.present && !person}
-  <Late load={door} given={{}} />
+  <Late load={roomOf(DOORS.signIn)} given={{}} />
 {:else if person}
   <a class="skip off-screen" href="#main">{say('app-skip-to-content')}</a>
   {#if !whole}<Header {person} onhelp={() => (helpOpen = true)} onfind={() => (findOpen = true)} />{/if}
   <Alarms />
-  {#if whole && route}
-    {#key identity}<Late load={route.load} given={route.found} />{/key}
+  {#if whole && route && load}
+    {#key identity}<Late {load} given={route.found} />{/key}
   {:else}
     <main id="main" class="page" tabindex="-1">
       {#if session.present?.space === 'low' || session.present?.space === 'full'}
@@ -131,8 +96,8 @@
           {session.present.space === 'full' ? say('app-logs-recordings-and-photos') : say('app-less-than-tenth-free')}
         </Notice>
       {/if}
-      {#if route}
-        {#key identity}<Late load={route.load} given={route.found} />{/key}
+      {#if route && load}
+        {#key identity}<Late {load} given={route.found} />{/key}
       {:else}
         <h1>{say('app-there-nothing-here')}</h1>
         <p class="quiet">

@@ -2,3 +2,7 @@
 declare module '*.ftl' {
   export const say: typeof import('./lib/say').say;
 }
+declare module 'virtual:rooms' {
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- a room takes the parts of its address
+  export const ROOMS: Record<string, () => Promise<{ default: import('svelte').Component<any> }>>;
+}

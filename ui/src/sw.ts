@@ -2,6 +2,7 @@
 import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { NetworkFirst } from 'workbox-strategies';
+import { KEPT } from './pages';
 import { KEPT_ANSWERS, KEPT_HEADER, LINE_DOWN, LINE_UP } from './lib/kept';
 
 /** Files of this version, written in as it is built. */
@@ -19,9 +20,8 @@ registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { deny
 // How long an answer is waited for before the kept one is shown; once the line is in doubt, not long.
 const [PATIENCE_S, DOUBTED_PATIENCE_S, DOUBT_MS] = [6, 1.5, 30_000];
 let doubtedUntil = 0;
-// What the bench and a job's stages are made of. Streams, files and the record come from the server alone.
-const READ =
-  /^\/api\/(session|bench|bench\/words|bench\/waits|shop|known|jobs\/[0-9a-f-]{36}(\/(bench|plan|verdict|fit\/items|runs\/(before|after)))?)$/;
+// Streams, files and the record come from the server alone.
+const READ = new RegExp(`^(${KEPT.join('|').replaceAll(':id', '[0-9a-f-]{36}')})$`);
 
 const readingWith = (networkTimeoutSeconds: number) =>
   new NetworkFirst({

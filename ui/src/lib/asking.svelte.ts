@@ -63,16 +63,25 @@ export function resource<K, T>(key: () => K | null, fetch: (key: K) => Promise<T
 export class Action<A extends unknown[], R> implements Failing {
   trouble = $state.raw<Problem | null>(null);
   busy = $state(false);
+  #under: Promise<void> = Promise.resolve();
   readonly #work: (...given: A) => Promise<R>;
 
   constructor(work: (...given: A) => Promise<R>) {
     this.#work = work;
   }
 
+  /** Do it once what is under way is done: each of these counts, however fast they come. */
+  readonly queue = async (...given: A): Promise<R | undefined> => {
+    while (this.busy) await this.#under;
+    return this.run(...given);
+  };
+
   /** Do it; a press while it is under way does nothing. Gives nothing where it failed. */
   readonly run = async (...given: A): Promise<R | undefined> => {
     if (this.busy) return undefined;
     [this.busy, this.trouble] = [true, null];
+    let done = () => {};
+    this.#under = new Promise<void>((resolve) => (done = resolve));
     try {
       return await this.#work(...given);
     } catch (error) {
@@ -81,6 +90,7 @@ export class Action<A extends unknown[], R> implements Failing {
       return undefined;
     } finally {
       this.busy = false;
+      done();
     }
   };
 }

@@ -1,10 +1,11 @@
 // A form over a value of the server that others change too. What a hand changed here stays and is all that is sent;
 // everything else is as the server has it now. Where both changed one field, both sides are shown and nothing of it is
 // sent until someone has chosen. What is typed and not yet there is kept in the browser, with what it was laid on.
-import { tick, untrack } from 'svelte';
+import { onDestroy, tick, untrack } from 'svelte';
 import { Problem } from './api';
 import { AutoSave } from './autosave.svelte';
 import { dropDraft, keepDraft, readDraft } from './draft.svelte';
+import { formOf, readForm, type FieldList, type FormOf, type KeyOf, type ValuesOf } from './fields';
 
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 type Key<T> = keyof T & string;
@@ -172,4 +173,59 @@ export class LiveForm<T extends object> {
       return false;
     }
   }
+}
+
+/** How a form by a list of fields is sent. */
+export interface Sending<L extends FieldList> extends Omit<Ways<FormOf<L>>, 'write'> {
+  /** Send what was changed, as it is stored. Gives what the server has then, or null where a field holds it back. */
+  send: (given: Partial<ValuesOf<L>>) => Promise<Record<KeyOf<L>, unknown> | null>;
+  /** What lies in a field that nobody has filled in. */
+  proposed?: Partial<Record<KeyOf<L>, unknown>>;
+}
+
+/** A form by a list of fields. */
+export class FieldForm<L extends FieldList> extends LiveForm<FormOf<L>> {
+  readonly #list: L;
+
+  constructor(list: L, server: Record<KeyOf<L>, unknown>, ways: Ways<FormOf<L>>, proposed: Partial<FormOf<L>> = {}) {
+    super(formOf(list, server), ways, proposed);
+    this.#list = list;
+  }
+
+  /** The whole of it was sent by a press: it stands as the server has it. */
+  landed(value: Record<KeyOf<L>, unknown>): void {
+    this.take(formOf(this.#list, value));
+    this.drop();
+  }
+}
+
+/** A form by its list over what the server has, as long as the component is there: it follows the server's value and the
+ *  typing, and what is typed is sent when one leaves. */
+export function liveForm<const L extends FieldList>(
+  list: L,
+  value: () => Record<KeyOf<L>, unknown>,
+  { send, proposed = {}, ...ways }: Sending<L>,
+): FieldForm<L> {
+  const write = async (form: FormOf<L>, changed: string[]): Promise<FormOf<L> | null> => {
+    // Only what is sent is read: what nobody touched holds nothing back.
+    const sent = ways.whole ? list : list.filter((field) => changed.includes(field.key));
+    const { values, errors } = readForm(sent, form as never);
+    live.errors = errors ?? {};
+    const next = values && (await send(values as unknown as Partial<ValuesOf<L>>));
+    return next && formOf(list, next);
+  };
+  const offered = list.filter((field) => field.key in proposed);
+  const live: FieldForm<L> = new FieldForm(
+    list,
+    untrack(value),
+    { ...ways, write },
+    formOf(offered, proposed as Record<string, unknown>) as Partial<FormOf<L>>,
+  );
+  $effect(() => {
+    const now = formOf(list, value());
+    untrack(() => live.take(now));
+  });
+  $effect(() => live.track());
+  onDestroy(() => void (ways.saves?.() && live.saver.flush()));
+  return live;
 }

@@ -2,7 +2,7 @@ import { render, screen } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { keys, listenForKeys, offer } from './keys.svelte';
-import EffectTable from '../rooms/verdict/EffectTable.svelte';
+import EffectTable from './verdict/EffectTable.svelte';
 import HeatLadder from './charts/HeatLadder.svelte';
 import Owl from './glyphs/Owl.svelte';
 import StageRail from './parts/StageRail.svelte';

@@ -1,3 +1,5 @@
+import type { Address } from '../pages';
+
 // A small router on the History API: the path, ways to change it, and a listener that follows links.
 let current = $state(location.pathname);
 // How often one went somewhere, and how far down one was where Back leads to [px].
@@ -27,7 +29,7 @@ export const router = {
 /** The place on a page is kept with its entry in the history. */
 const keepPlace = () => history.replaceState({ ...(history.state as object | null), down: scrollY }, '');
 
-export function go(path: string, replace = false): void {
+export function go(path: Address, replace = false): void {
   if (path !== location.pathname + location.search) {
     if (!replace) keepPlace();
     history[replace ? 'replaceState' : 'pushState'](null, '', path);
@@ -50,7 +52,7 @@ function readable(part: string): string | null {
 
 /** Values of the `:names` in a pattern, or null when the path does not fit. */
 export function match(pattern: string, path: string): Record<string, string> | null {
-  const want = pattern.split('/');
+  const want = pattern.replace(/\/$/, '').split('/');
   const have = path.replace(/\/$/, '').split('/');
   if (want.length !== have.length) return null;
   const found: Record<string, string> = {};
@@ -87,7 +89,7 @@ export function listen(): () => void {
     // Files, and the pages of customers, are no rooms of this application.
     if (/^\/(api|r|q|check)(\/|$)/.test(link.pathname)) return;
     event.preventDefault();
-    go(link.pathname + link.search);
+    go((link.pathname + link.search) as Address);
   };
   addEventListener('popstate', onPop);
   addEventListener('scroll', onScroll, { passive: true });

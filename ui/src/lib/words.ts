@@ -9,8 +9,9 @@ const small = (family: string, names: readonly string[]): Record<string, string>
 export const KINDS = named('device', ['laptop', 'console', 'handheld', 'other']);
 /** How an amount is known: what nobody weighed does not read like what somebody did. */
 export const AMOUNT_IS = small('amount', ['planned', 'weighed']);
-export const TARGETS = named('target', ['cpu_die', 'gpu_die', 'memory', 'regulators', 'inductors', 'cover', 'other']);
-export const INTERFACES = named('kind', [
+export const TARGET_NAMES = ['cpu_die', 'gpu_die', 'memory', 'regulators', 'inductors', 'cover', 'other'] as const;
+export const TARGETS = named('target', TARGET_NAMES);
+export const KIND_NAMES = [
   'paste_stiff',
   'paste_soft',
   'phase_change_sheet',
@@ -20,7 +21,8 @@ export const INTERFACES = named('kind', [
   'putty',
   'heat_glue',
   'copper_shim',
-]);
+] as const;
+export const INTERFACES = named('kind', KIND_NAMES);
 /** What to do about a device, by its history. */
 export const ADVICE = named('advice', ['redo', 'watch', 'leave', 'unknown']);
 /** What made a state of a device. */

@@ -5,11 +5,12 @@
   import { SUBJECTS, titleOf } from '../lib/handbook';
   import Dialog from '../lib/parts/Dialog.svelte';
   import TextField from '../lib/parts/TextField.svelte';
+  import type { Address } from '../pages';
   import { recent } from '../lib/recent';
   import { go } from '../lib/router.svelte';
 
   interface Hit {
-    href: string;
+    href: Address;
     what: string;
     name: string;
     more: string;
@@ -31,7 +32,7 @@
       take(client.GET('/api/models')),
       take(client.GET('/api/workings')),
     ]);
-    const hit = (href: string, what: string, name: string, more = ''): Hit => ({ href, what, name, more });
+    const hit = (href: Address, what: string, name: string, more = ''): Hit => ({ href, what, name, more });
     return [
       ...shelf.products.map((p) =>
         hit('/shelf', say('find-shelf'), p.name, p.lots.map((l) => say('find-lot', { code: l.code })).join(', ')),
@@ -67,13 +68,13 @@
           trouble = '';
           jobs = [
             ...page.jobs.map((j) => ({
-              href: `/jobs/${j.id}`,
+              href: `/jobs/${j.id}` as const,
               what: say('find-job', { number: j.number }),
               name: j.model,
               more: j.customer_name,
             })),
             ...devices.devices.map((d) => ({
-              href: `/devices/${d.id}`,
+              href: `/devices/${d.id}` as const,
               what: say('find-device'),
               name: d.model,
               more: [d.customer, d.serial, d.tag].filter(Boolean).join(', '),
@@ -93,14 +94,14 @@
           ...named.filter((h) => words.every((w) => `${h.name} ${h.more}`.toLowerCase().includes(w))).slice(0, 8),
         ]
       : recent().map((r) => ({
-          href: `/jobs/${r.id}`,
+          href: `/jobs/${r.id}` as const,
           what: say('find-job', { number: r.number }),
           name: r.model,
           more: r.customer,
         })),
   );
 
-  function take_(href: string) {
+  function take_(href: Address) {
     open = false;
     text = '';
     go(href);

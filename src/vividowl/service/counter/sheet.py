@@ -117,16 +117,13 @@ def get_counter(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> CounterV
 def save_counter(
     workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, version: int, fields: Mapping[str, Any]
 ) -> CounterView:
-    """Keep what came along and what was agreed."""
-    if fields["limit_cents"] is not None:
-        require_range("price_limit", fields["limit_cents"] / 100, "", (0, 100000))
+    """Keep what came along and what was agreed; fields: what was changed."""
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id)
         sheet = sheet_of(scope, job, lock=True)
         check_version(sheet.version, version, say("counter-sheet"))
-        sheet.accessories, sheet.limits = fields["accessories"].strip(), fields["limits"].strip()
-        sheet.passcode, sheet.limit_cents = Passcode(fields["passcode"]), fields["limit_cents"]
-        sheet.pick_up_at = fields["pick_up_at"]
+        for name, value in fields.items():
+            setattr(sheet, name, value.strip() if name in ("accessories", "limits") else value)
         scope.session.flush()
         return view_of(scope, job)
 

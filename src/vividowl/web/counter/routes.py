@@ -91,8 +91,8 @@ def get_counter(path: JobPath) -> CounterOut:
 @api.put("/jobs/<uuid:job_id>/counter", responses={200: CounterOut}, operation_id="saveCounter")
 @access("member")
 def save_counter(path: JobPath, body: CounterIn) -> CounterOut:
-    """Keep what came along and what was agreed."""
-    fields = body.model_dump(exclude={"version"})
+    """Keep what came along and what was agreed: what is left out stays as it is."""
+    fields = body.model_dump(exclude={"version"}, exclude_unset=True)
     return _out(sheet.save_counter(workshop(), actor(), path.job_id, version=body.version, fields=fields))
 
 

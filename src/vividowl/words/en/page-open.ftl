@@ -111,3 +111,4 @@ tray-labels-screws = { $count ->
 ledger-off = off
 ledger-on = on
 stage-steps-skipped = skipped: { $why }
+open-page-warranty = Before it is opened: warranty and seal

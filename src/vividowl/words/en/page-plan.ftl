@@ -237,3 +237,6 @@ quote-answer-words = They add: “{ $words }”
 quote-answer-other = What is chosen is not what they agreed to. Ask them before you begin.
 quote-answer-gone = This option is not in the plan any more. Make a new quote.
 quote-answer-show = Show what they accepted
+plan-page-life = History and factory
+plan-page-warranty = Before it is opened: warranty and seal
+plan-page-warranty-open = warranty not asked

@@ -93,6 +93,7 @@ shelf-room-looking-along-shelf = Looking along the shelf …
 import-shelf-too-large = Too large
 import-shelf-has-mb-shelf-up = { $name } has { $size } MB; a shelf of up to 2 MB is read.
 import-shelf-split = Split it.
+shelf-form-ml-by-volume = mL, by volume
 shelf-form-g-by-weight = g, by weight
 shelf-form-sheets-to-cut-from = sheets, to cut from
 shelf-form-data-sheet = Data sheet

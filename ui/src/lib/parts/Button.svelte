@@ -1,11 +1,12 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import type { Address } from '../../pages';
 
   interface Props {
     children: Snippet;
     kind?: 'main' | 'plain' | 'bare';
     type?: 'button' | 'submit';
-    href?: string;
+    href?: Address | `/api/${string}`;
     key?: string;
     busy?: boolean;
     disabled?: boolean;

@@ -4,7 +4,7 @@
   import { STAGES } from '../words';
 
   interface Props {
-    base: string;
+    base: `/jobs/${string}`;
     here: string;
     reachable: string[];
     done: string[];

@@ -7,11 +7,11 @@
   import Titled from '../../lib/parts/Titled.svelte';
   import { go } from '../../lib/router.svelte';
   import { toast } from '../../lib/toasts.svelte';
-  import JobHead from '../job/JobHead.svelte';
+  import JobHead from '../../lib/job/JobHead.svelte';
   import AttemptNotes from './AttemptNotes.svelte';
   import Cause from './Cause.svelte';
   import PromiseScale from './PromiseScale.svelte';
-  import SideBySide from './SideBySide.svelte';
+  import SideBySide from '../../lib/verdict/SideBySide.svelte';
   import WayOn from './WayOn.svelte';
 
   interface Props {

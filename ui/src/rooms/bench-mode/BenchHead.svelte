@@ -4,7 +4,7 @@
   import type { Job } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
   import type { Hands } from './hands.svelte';
-  import LineState from './LineState.svelte';
+  import LineState from '../../lib/bench/LineState.svelte';
   import RunningClocks from './RunningClocks.svelte';
   import { say } from '$words/page-bench-mode.ftl';
 

@@ -10,13 +10,13 @@
   import { closeAllBack } from './all-back';
   import KeyHelp from '../KeyHelp.svelte';
   import BenchHead from './BenchHead.svelte';
-  import BeginList from './BeginList.svelte';
-  import CountAndClose from './CountAndClose.svelte';
+  import BeginList from '../../lib/bench/BeginList.svelte';
+  import CountAndClose from '../../lib/bench/CountAndClose.svelte';
   import GoStrip from './GoStrip.svelte';
   import HeldClock from './HeldClock.svelte';
   import { Hands } from './hands.svelte';
   import { keysOf } from './keys';
-  import PowerCheck from './PowerCheck.svelte';
+  import PowerCheck from '../../lib/bench/PowerCheck.svelte';
   import SidePane from './SidePane.svelte';
   import StepPanels from './StepPanels.svelte';
   import StepRuler from './StepRuler.svelte';

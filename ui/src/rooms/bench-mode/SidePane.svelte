@@ -5,7 +5,7 @@
   import type { Bench, Step } from '../../lib/bench/types';
   import ClassShape from '../../lib/maps/ClassShape.svelte';
   import ScrewMap from '../../lib/maps/ScrewMap.svelte';
-  import SeenPicker from './SeenPicker.svelte';
+  import SeenPicker from '../../lib/bench/SeenPicker.svelte';
 
   interface Props {
     at: BenchJob;

@@ -5,9 +5,9 @@
   import { waits } from '../../lib/bench/waits.svelte';
   import type { Hands } from './hands.svelte';
   import MishapPanel from './MishapPanel.svelte';
-  import ReasonPanel from './ReasonPanel.svelte';
+  import ReasonPanel from '../../lib/bench/ReasonPanel.svelte';
   import RulePanel from './RulePanel.svelte';
-  import WaitPanel from './WaitPanel.svelte';
+  import WaitPanel from '../../lib/bench/WaitPanel.svelte';
   import { say } from '$words/page-bench-mode.ftl';
 
   interface Props {

@@ -5,7 +5,7 @@ import { listenForKeys } from '../../lib/keys.svelte';
 import { json, problem } from '../../lib/test-server';
 import { makeBench, makeStep } from '../../lib/bench/test-bench';
 import BenchMode from './BenchMode.svelte';
-import { done, later, open, served, tablet, title } from './test-tablet';
+import { done, later, open, served, tablet, title } from '../../lib/bench/test-tablet';
 
 describe('bench mode', () => {
   it('goes on with Enter and with Space, and takes the whole keyboard', async () => {

@@ -73,7 +73,7 @@ export class Hands {
   readonly running = $derived.by(() =>
     (this.bench?.waits ?? []).filter((w) => !w.ended && Date.parse(w.due) > waits.now),
   );
-  readonly leave = $derived.by(() => `/jobs/${this.#id}/${this.step?.stage ?? 'close'}`);
+  readonly leave = $derived.by(() => `/jobs/${this.#id}/${this.step?.stage ?? 'close'}` as const);
   readonly guard = $derived.by(() =>
     this.step && !this.step.outcome ? brokenGuard(this.step.guards, factsOf(this.bench)) : null,
   );

@@ -5,10 +5,10 @@
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
-  import BeginList from '../bench-mode/BeginList.svelte';
-  import SeenPicker from '../bench-mode/SeenPicker.svelte';
-  import StageFoot from '../open/StageFoot.svelte';
-  import StageSteps from '../open/StageSteps.svelte';
+  import BeginList from '../../lib/bench/BeginList.svelte';
+  import SeenPicker from '../../lib/bench/SeenPicker.svelte';
+  import StageFoot from '../../lib/bench/StageFoot.svelte';
+  import StageSteps from '../../lib/bench/StageSteps.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {

@@ -10,12 +10,12 @@
   import TextField from '../../lib/parts/TextField.svelte';
   import { go } from '../../lib/router.svelte';
   import { toast } from '../../lib/toasts.svelte';
-  import BeginList from '../bench-mode/BeginList.svelte';
-  import CountAndClose from '../bench-mode/CountAndClose.svelte';
-  import PowerCheck from '../bench-mode/PowerCheck.svelte';
-  import Ledger from '../open/Ledger.svelte';
-  import StageFoot from '../open/StageFoot.svelte';
-  import StageSteps from '../open/StageSteps.svelte';
+  import BeginList from '../../lib/bench/BeginList.svelte';
+  import CountAndClose from '../../lib/bench/CountAndClose.svelte';
+  import PowerCheck from '../../lib/bench/PowerCheck.svelte';
+  import Ledger from '../../lib/bench/Ledger.svelte';
+  import StageFoot from '../../lib/bench/StageFoot.svelte';
+  import StageSteps from '../../lib/bench/StageSteps.svelte';
   import BenchStory from './BenchStory.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
 

@@ -2,22 +2,21 @@
   import { say } from '$words/page-job.ftl';
   import { onMount, untrack } from 'svelte';
   import { client, Problem, take, type FitItem, type Job, type Option } from '../../lib/api';
+  import { answers } from '../../lib/fields';
   import { offer } from '../../lib/keys.svelte';
-  import { LiveForm } from '../../lib/live-form.svelte';
+  import { liveForm } from '../../lib/live-form.svelte';
   import BothSides from '../../lib/parts/BothSides.svelte';
   import Button from '../../lib/parts/Button.svelte';
+  import Fields from '../../lib/parts/Fields.svelte';
   import FootBar from '../../lib/parts/FootBar.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import Skeleton from '../../lib/parts/Skeleton.svelte';
-  import TextField from '../../lib/parts/TextField.svelte';
-  import Tick from '../../lib/parts/Tick.svelte';
   import { toast } from '../../lib/toasts.svelte';
-  import { CLEANED } from '../../lib/words';
   import { line } from '../../lib/bench/news.svelte';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { go } from '../../lib/router.svelte';
-  import StageSteps from '../open/StageSteps.svelte';
-  import CutPanel from '../plan/CutPanel.svelte';
+  import StageSteps from '../../lib/bench/StageSteps.svelte';
+  import CutPanel from '../../lib/parts/CutPanel.svelte';
   import FitItemForm from './FitItemForm.svelte';
   import FittedTable from './FittedTable.svelte';
   import PlannedParts from './PlannedParts.svelte';
@@ -32,22 +31,34 @@
   let { job, at, onchange, ondone }: Props = $props();
 
   // Each tick is a field of its own: two hands may tick different ones.
-  type FitForm = Record<string, boolean | string>;
-  const formOf = (j: Job): FitForm => ({
-    ...Object.fromEntries(Object.keys(CLEANED).map((k) => [k, j.cleaned.includes(k)])),
-    note: j.fit_note,
+  const CLEANED_LIST = answers('cleaned', ['fins', 'fan', 'vents', 'contact', 'old_interface', 'pads_checked']).map(
+    ({ value, label }) => ({ key: value, kind: 'tick' as const, label }),
+  );
+  const NOTE = {
+    key: 'fit_note',
+    label: say('fit-what-you-saw-and'),
+    lines: 3,
+    hint: say('fit-chalk-dust-felt-pads'),
+  } as const;
+  const cleanedOf = (j: Job) => ({
+    fit_note: j.fit_note,
+    ...(Object.fromEntries(CLEANED_LIST.map(({ key }) => [key, j.cleaned.includes(key)])) as Record<
+      (typeof CLEANED_LIST)[number]['key'],
+      boolean
+    >),
   });
   /** What the press is for: it closes the step, or leaves it open. */
   let closes = false;
-  const live = new LiveForm<FitForm>(
-    untrack(() => formOf(job)),
-    { key: `fit:${untrack(() => job.id)}`, write, reload: () => onchange(), whole: true },
-  );
-  $effect(() => {
-    const now = formOf(job);
-    untrack(() => live.take(now));
+  const live = liveForm([...CLEANED_LIST, NOTE], () => cleanedOf(job), {
+    key: untrack(() => `fit:${job.id}`),
+    reload: () => onchange(),
+    whole: true,
+    send: async ({ fit_note = '', ...ticks }) => {
+      const cleaned = CLEANED_LIST.map(({ key }) => key).filter((key) => ticks[key]);
+      const body = { version: job.version, cleaned, fit_note, done: closes };
+      return cleanedOf(await take(client.PUT('/api/jobs/{job_id}/fit', { params, body })));
+    },
   });
-  $effect(() => live.track());
   /** The list and the plan are there: what stands below them does not jump. */
   let there = $state(false);
   let items = $state<FitItem[]>([]);
@@ -93,12 +104,6 @@
     items = (await take(client.GET('/api/jobs/{job_id}/fit/items', { params }))).items;
   }
 
-  async function write(form: FitForm): Promise<FitForm> {
-    const cleaned = Object.keys(CLEANED).filter((k) => form[k]) as ('fins' | 'fan')[];
-    const body = { version: job.version, cleaned, fit_note: String(form.note), done: closes };
-    return formOf(await take(client.PUT('/api/jobs/{job_id}/fit', { params, body })));
-  }
-
   async function save(done: boolean) {
     if (busy) return;
     [busy, closes] = [true, done];
@@ -120,13 +125,11 @@
 <Titled why="materials"><h2>{say('fit-fit-what-was-cleaned')}</h2></Titled>
 {#if there && (at.bench || at.trouble || !line.stands)}
   {#if begun}<div class="steps"><StageSteps {at} stage="fit" /></div>{/if}
-  <BothSides form={live} names={{ note: 'fit_note' }} />
+  <BothSides form={live} />
   <fieldset>
     <legend>{say('fit-cleaned')}</legend>
     <div class="ticks lay-row">
-      {#each Object.entries(CLEANED) as [key, label] (key)}
-        <Tick {label} bind:checked={() => live.fields[key] === true, (v) => (live.fields[key] = v)} />
-      {/each}
+      <Fields list={CLEANED_LIST} bind:form={live.fields} />
     </div>
   </fieldset>
 
@@ -140,13 +143,7 @@
     <FitItemForm jobId={job.id} onitems={(found) => (items = found)} />
   </section>
 
-  <TextField
-    label={say('fit-what-you-saw-and')}
-    name="fit_note"
-    lines={3}
-    bind:value={() => String(live.fields.note), (v) => (live.fields.note = v)}
-    hint={say('fit-chalk-dust-felt-pads')}
-  />
+  <Fields list={[NOTE]} bind:form={live.fields} />
 {:else}
   <Skeleton />
 {/if}

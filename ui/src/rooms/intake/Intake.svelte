@@ -1,26 +1,36 @@
 <script lang="ts">
+  // At the counter: what decides whether it is taken in. The rest can be told here, and is asked where it is needed.
   import { say } from '$words/page-job.ftl';
-  import { onDestroy, onMount, untrack } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { client, take, type Job, type Schemas } from '../../lib/api';
-  import { LiveForm } from '../../lib/live-form.svelte';
+  import type { FormOf } from '../../lib/fields';
+  import Gates from '../../lib/job/Gates.svelte';
+  import {
+    apart,
+    intakeFields,
+    LIFE,
+    LIMITS,
+    marks,
+    SETTLED_AT_ONCE,
+    stillToAsk,
+    together,
+    WARRANTY,
+    WHAT_COMES_IN,
+    type IntakeFields,
+  } from '../../lib/job/job-fields';
+  import { liveForm } from '../../lib/live-form.svelte';
   import { offer } from '../../lib/keys.svelte';
-  import { Suggestions } from '../../lib/suggestions.svelte';
   import BothSides from '../../lib/parts/BothSides.svelte';
   import Button from '../../lib/parts/Button.svelte';
-  import Choice from '../../lib/parts/Choice.svelte';
+  import Fields from '../../lib/parts/Fields.svelte';
   import FootBar from '../../lib/parts/FootBar.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import SaveStand from '../../lib/parts/SaveStand.svelte';
-  import TextField from '../../lib/parts/TextField.svelte';
-  import { KINDS } from '../../lib/words';
-  import Gates from '../job/Gates.svelte';
-  import IntakeBefore from './IntakeBefore.svelte';
-  import IntakeLife from './IntakeLife.svelte';
-  import IntakeLimits from './IntakeLimits.svelte';
-  import IntakeSection from './IntakeSection.svelte';
+  import Working from '../../lib/parts/Working.svelte';
+  import { session } from '../../lib/session.svelte';
+  import { agree, withDevice } from './intake-form';
+  import IntakeGates from './IntakeGates.svelte';
   import KnownModel from './KnownModel.svelte';
-  import { agree, check, emptyForm, formOf, only, withDevice, type IntakeForm } from './intake-form';
-  import Restored from './Restored.svelte';
   import SameDevice from './SameDevice.svelte';
 
   interface Props {
@@ -32,57 +42,49 @@
   }
   let { job, device = null, onsaved, onchange }: Props = $props();
 
-  const blank = untrack(() => (device ? withDevice(emptyForm(), device) : emptyForm()));
-  const live = new LiveForm<IntakeForm>(
-    untrack(() => (job ? formOf(job) : blank)),
-    {
-      key: `intake:${untrack(() => job?.id) ?? 'new'}`,
-      write,
-      reload: async () => onchange?.(),
-      saves: () => !!job,
-      whole: untrack(() => !job),
+  type Form = FormOf<IntakeFields>;
+  const NEW = { language: session.present?.person?.language ?? 'en' } as Record<keyof Form, unknown>;
+  const list = intakeFields();
+  let anotherDevice = $state(false);
+  let taken: Job | null = null;
+  const live = liveForm(list, () => (job ? apart(job) : NEW), {
+    key: `intake:${untrack(() => job?.id) ?? 'new'}`,
+    reload: async () => onchange?.(),
+    saves: () => !!job,
+    whole: untrack(() => !job),
+    send: async (given) => {
+      const body = { ...together(given, job?.sensor_limits), ...(anotherDevice && { another_device: true }) };
+      const kept = job
+        ? await take(
+            client.PUT('/api/jobs/{job_id}', {
+              params: { path: { job_id: job.id } },
+              body: { ...body, version: job.version },
+            }),
+          )
+        : await take(client.POST('/api/jobs', { body: body as Schemas['IntakeIn'] }));
+      taken = await agree(kept, agreed);
+      if (job) await onchange?.();
+      return apart(taken);
     },
-  );
-  const form = $derived(live.fields);
-  const errors = $derived(live.errors);
-  const suggestions = new Suggestions();
-  $effect(() => {
-    const now = job && formOf(job);
-    if (now) untrack(() => live.take(now));
   });
-  $effect(() => live.track());
+  untrack(() => device && (live.fields = withDevice(live.fields, device)));
+  const form = $derived(live.fields);
+  const [customer, ...rest] = WHAT_COMES_IN;
+  // Of a device that comes in the customer is asked first; of one that is here the keys of the page are free.
+  const whatComesIn = $derived([{ ...customer, first: !job }, ...rest]);
 
+  /** What was agreed, by rule; what was agreed before needs no more words. */
   let agreed = $state<Record<string, string>>({});
   const settled = $derived(job?.gates.filter((g) => g.acknowledged_by).map((g) => g.rule) ?? []);
   let busy = $state(false);
-  let taken: Job | null = null;
-  onDestroy(() => void (job && live.saver.flush()));
   const missing = $derived(
     [
       [!form.customer_name.trim(), say('intake-missing-customer')],
       [!form.model.trim(), say('intake-missing-model')],
       [form.backup_done === 'unknown', say('intake-missing-backup')],
-      [form.warranty === 'unknown', say('intake-missing-warranty')],
     ].flatMap(([is, text]) => (is ? [{ text: text as string }] : [])),
   );
-
-  /** What can be told wrong is told beside its field; what was agreed goes with its gate. */
-  async function write(typed: IntakeForm, changed: (keyof IntakeForm)[]): Promise<IntakeForm | null> {
-    const { body, errors: wrong } = check(typed);
-    live.errors = wrong ?? {};
-    if (!body) return null;
-    const kept = job
-      ? await take(
-          client.PUT('/api/jobs/{job_id}', {
-            params: { path: { job_id: job.id } },
-            body: { ...only(body, changed), version: job.version },
-          }),
-        )
-      : await take(client.POST('/api/jobs', { body }));
-    taken = await agree(kept, agreed);
-    if (job) await onchange?.();
-    return formOf(taken);
-  }
+  const open = $derived(job ? stillToAsk(job).map((item) => item.text) : []);
 
   async function onward() {
     busy = true;
@@ -90,14 +92,10 @@
       const saved = live.changed.length || !job ? await live.save() : true;
       const kept = job ?? taken;
       if (saved && kept) await onsaved(kept);
-      else focusFirstError();
+      else requestAnimationFrame(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
     } finally {
       busy = false;
     }
-  }
-
-  function focusFirstError() {
-    requestAnimationFrame(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
   }
 
   onMount(() => offer([{ key: 'Enter', words: say('intake-save-intake-and-go'), run: () => void onward() }]));
@@ -108,7 +106,13 @@
     <Gates {job} gates={job.gates.filter((g) => g.stage === 'intake')} onchange={async () => onchange?.()} />
   </div>
 {/if}
-{#if live.restored}<Restored ondrop={() => live.drop()} />{/if}
+{#if live.restored}
+  <div class="gates">
+    <Notice title={say('intake-unsaved-typing-was-brought')}>
+      {#snippet actions()}<Button onclick={() => live.drop()}>{say('intake-drop')}</Button>{/snippet}
+    </Notice>
+  </div>
+{/if}
 <BothSides form={live} />
 
 <form
@@ -119,80 +123,37 @@
   }}
   onchange={() => job && void live.saver.flush()}
 >
-  <IntakeSection title={say('intake-whose-and-what')}>
-    <TextField
-      label={say('intake-customer')}
-      name="customer_name"
-      bind:value={live.fields.customer_name}
-      error={errors.customer_name}
-      needed
-      suggestions={suggestions.of('customer_name')}
-      onfocus={() => void suggestions.ask('customer_name')}
-      focusFirst={!job}
-    />
-    <TextField
-      label={say('intake-how-to-reach-them')}
-      name="customer_contact"
-      bind:value={live.fields.customer_contact}
-      error={errors.customer_contact}
-    />
-    <Choice
-      legend={say('intake-device')}
-      name="kind"
-      wide
-      bind:value={live.fields.kind}
-      options={Object.entries(KINDS).map(([value, label]) => ({ value: value as IntakeForm['kind'], label }))}
-    />
-    <TextField
-      label={say('intake-maker')}
-      name="maker"
-      bind:value={live.fields.maker}
-      error={errors.maker}
-      suggestions={suggestions.of('maker')}
-      onfocus={() => void suggestions.ask('maker')}
-    />
-    <TextField
-      label={say('intake-model')}
-      name="model"
-      bind:value={live.fields.model}
-      error={errors.model}
-      needed
-      suggestions={suggestions.of('model')}
-      onfocus={() => void suggestions.ask('model', form.maker)}
-    />
-    <KnownModel bind:form={live.fields} fresh={!job} />
-    <TextField
-      label={say('intake-serial')}
-      name="serial"
-      bind:value={live.fields.serial}
-      error={errors.serial}
-      hint={say('intake-serial-hint')}
-    />
-    <TextField label={say('intake-tag')} name="tag" bind:value={live.fields.tag} error={errors.tag} />
-    <SameDevice
-      {form}
-      onchoose={(device) => (live.fields = withDevice(form, device))}
-      onforget={() => (live.fields.device_id = '')}
-    />
-    <TextField
-      label={say('intake-symptom-in-customers-words')}
-      name="symptom"
-      wide
-      lines={3}
-      bind:value={live.fields.symptom}
-      error={errors.symptom}
-    />
-  </IntakeSection>
-  <IntakeBefore bind:form={live.fields} bind:agreed {settled} />
-  <IntakeLife bind:form={live.fields} {errors} {suggestions} />
-  <IntakeLimits bind:form={live.fields} {errors} />
+  <div class="pair">
+    <Fields list={whatComesIn} bind:form={live.fields} errors={live.errors}>
+      {#snippet behind(key)}
+        {#if key === 'model'}
+          <KnownModel bind:form={live.fields} fresh={!job} />
+        {:else if key === 'device_id'}
+          <SameDevice
+            {form}
+            onchoose={(found) => (live.fields = withDevice(form, found))}
+            onforget={() => (live.fields.device_id = '')}
+          />
+        {/if}
+      {/snippet}
+    </Fields>
+    <div class="settled lay-row lay-wide">
+      <Fields list={SETTLED_AT_ONCE} bind:form={live.fields} errors={live.errors} />
+    </div>
+    <IntakeGates {form} bind:words={agreed} {settled} />
+  </div>
+  <Working summary={say('intake-more')} stand={open.join(' · ')}>
+    {#each [marks(), WARRANTY, LIFE, LIMITS] as const as group (group[0].key)}
+      <div class="group lay-form"><Fields list={group} bind:form={live.fields} errors={live.errors} /></div>
+    {/each}
+  </Working>
   {#if live.trouble}
     <Notice tone="care" title={live.trouble.body.detail}>
       {live.trouble.body.remedy}
       {#snippet actions()}
         {#if live.trouble?.body.reason === 'serial_known'}<Button
             onclick={() => {
-              live.fields.another_device = true;
+              anotherDevice = true;
               void onward();
             }}>{say('intake-another-device')}</Button
           >{/if}
@@ -212,5 +173,26 @@
 <style>
   .gates {
     margin-bottom: var(--gap-4);
+  }
+  .pair {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: var(--gap-3) var(--gap-4);
+    margin-bottom: var(--gap-3);
+  }
+  .settled {
+    align-items: end;
+    gap: var(--gap-3) var(--gap-5);
+  }
+  .group {
+    --field: 15rem;
+
+    padding: var(--gap-3) 0 var(--gap-4);
+    border-top: var(--line) solid var(--rule);
+  }
+  @media (max-width: 640px) {
+    .pair {
+      grid-template-columns: minmax(0, 1fr);
+    }
   }
 </style>

@@ -55,6 +55,6 @@
   p {
     grid-column: 1 / -1;
     min-height: 1.4em;
-    margin: calc(-1 * var(--gap-3)) 0;
+    margin: calc(-1 * var(--gap-2)) 0 calc(-1 * var(--gap-3));
   }
 </style>

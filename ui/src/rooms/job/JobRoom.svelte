@@ -18,10 +18,11 @@
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { followBench } from '../../lib/bench/follow';
   import { BENCH_STAGES, type BenchStage } from '../../lib/bench/types';
-  import JobHead from './JobHead.svelte';
-  import { JobState } from './job.svelte';
+  import JobHead from '../../lib/job/JobHead.svelte';
+  import { JobState } from '../../lib/job/job.svelte';
   import OpenItems from './OpenItems.svelte';
-  import { STAGE_PAGES } from './stage-pages';
+  import { roomOf } from '../../lib/rooms';
+  import { STAGE_ROOMS, type StageRoom } from '../../pages';
   import Titled from '../../lib/parts/Titled.svelte';
   import Working from '../../lib/parts/Working.svelte';
 
@@ -51,7 +52,8 @@
     !job ? 'intake' : job.stage === 'stopped' ? 'intake' : job.stage === 'done' ? 'handover' : job.stage,
   );
   const here = $derived(stage && job?.reachable.includes(stage) ? stage : home);
-  const base = $derived(`/jobs/${id}`);
+  const page = $derived(roomOf(STAGE_ROOMS[here as StageRoom]));
+  const base = $derived(`/jobs/${id}` as const);
   // Beside the work where there is room for it, else a strip above.
   const broad = new MediaQuery('min-width: 1100px');
   // The plan has a list and an option side by side and takes the whole width.
@@ -148,7 +150,7 @@
       {#key `${job.id}:${here}`}
         {#if here === 'intake'}
           <Late
-            load={STAGE_PAGES.intake}
+            load={page}
             given={{
               job,
               onchange: () => kept.load(),
@@ -160,18 +162,18 @@
         {:else if (here === 'before' && kept.before) || (here === 'after' && kept.after)}
           {@const side = here === 'after' ? ('after' as const) : ('before' as const)}
           {#if here === 'after'}{@render afterTabs(job)}{/if}
-          <Late load={STAGE_PAGES.measure} given={{ state: kept, side, onnext: () => to(1), nextName }} />
+          <Late load={page} given={{ state: kept, side, onnext: () => to(1), nextName }} />
         {:else if here === 'plan'}
-          <Late load={STAGE_PAGES.plan} given={{ job, onchange: () => kept.load(), onnext: () => to(1), nextName }} />
+          <Late load={page} given={{ job, onchange: () => kept.load(), onnext: () => to(1), nextName }} />
         {:else if here === 'open' && bench}
-          <Late load={STAGE_PAGES.open} given={{ at: bench, job }} />
+          <Late load={page} given={{ at: bench, job, onchange: () => kept.load() }} />
         {:else if here === 'clean' && bench}
-          <Late load={STAGE_PAGES.clean} given={{ at: bench, job }} />
+          <Late load={page} given={{ at: bench, job }} />
         {:else if here === 'close' && bench}
-          <Late load={STAGE_PAGES.close} given={{ at: bench, job, onnext: () => to(1) }} />
+          <Late load={page} given={{ at: bench, job, onnext: () => to(1) }} />
         {:else if here === 'fit' && bench}
           <Late
-            load={STAGE_PAGES.fit}
+            load={page}
             given={{
               job,
               at: bench,
@@ -184,9 +186,9 @@
           />
         {:else if here === 'verdict' && kept.verdict}
           {@render afterTabs(job)}
-          <Late load={STAGE_PAGES.verdict} given={{ job, verdict: kept.verdict, onnext: () => to(1) }} />
+          <Late load={page} given={{ job, verdict: kept.verdict, onnext: () => to(1) }} />
         {:else if here === 'handover'}
-          <Late load={STAGE_PAGES.handover} given={{ job, verdict: kept.verdict, onchange: () => kept.load() }} />
+          <Late load={page} given={{ job, verdict: kept.verdict, onchange: () => kept.load() }} />
         {:else if atBench}
           <Skeleton />
         {/if}

@@ -3,6 +3,7 @@
   import DataTable from '../../lib/parts/DataTable.svelte';
   import { client, Problem, take, type Job, type Run, type Schemas } from '../../lib/api';
   import { figure, moment } from '../../lib/format';
+  import { stillToAsk } from '../../lib/job/job-fields';
 
   interface Props {
     job: Job;
@@ -29,6 +30,7 @@
     ...(job.stage === 'stopped' || job.stage === 'done'
       ? []
       : [
+          ...stillToAsk(job).map(({ text, stage }) => ({ text, stage, halt: false })),
           ...(before?.trace ? [] : [{ text: say('open-items-before-no-log-yet'), stage: 'before', halt: false }]),
           ...(before?.trace && before.room_c === null
             ? [{ text: say('open-items-before-room-not-noted'), stage: 'before', halt: false }]

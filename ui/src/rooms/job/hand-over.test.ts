@@ -61,7 +61,7 @@ describe('hand over', () => {
     render(HandOver, { job: makeJob(), verdict: null, onchange: vi.fn() });
     await user.type(await screen.findByLabelText('Price'), 'cheap');
     await user.click(screen.getByRole('button', { name: /Hand Marrow 15 over/ }));
-    expect(screen.getByRole('alert')).toHaveTextContent('This is no price.');
+    expect(screen.getByRole('alert')).toHaveTextContent('“cheap” is no number.');
     expect(log.some((a) => a.method === 'PUT')).toBe(false);
   });
   it('asks what was put right before a closed record is changed, and sends it as the next version', async () => {

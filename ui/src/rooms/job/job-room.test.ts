@@ -7,10 +7,10 @@ import { makeJob, makeRun, paste } from '../../lib/test-jobs';
 import ColumnTable from '../measure/ColumnTable.svelte';
 import ConditionsForm from '../measure/ConditionsForm.svelte';
 import Fit from '../fit/Fit.svelte';
-import Gates from './Gates.svelte';
+import Gates from '../../lib/job/Gates.svelte';
 import Intake from '../intake/Intake.svelte';
 import NoisePanel from '../measure/NoisePanel.svelte';
-import { JobState } from './job.svelte';
+import { JobState } from '../../lib/job/job.svelte';
 import OpenItems from './OpenItems.svelte';
 
 beforeEach(() => localStorage.clear());
@@ -52,7 +52,7 @@ describe('intake', () => {
     });
     render(Intake, { job: null, onsaved: saved });
     expect(screen.getByRole('region', { name: 'Next step' })).toHaveTextContent(
-      'Missing: customer, model, backup not asked, warranty not asked',
+      'Missing: customer, model, backup not asked',
     );
     await user.type(screen.getByLabelText('Customer'), 'Wen');
     await user.type(screen.getByLabelText('Model'), 'Marrow 15');
@@ -349,7 +349,13 @@ describe('what is still open', () => {
   it('lists logs, rooms, fit and price, and nothing for a closed job', () => {
     const { rerender } = render(OpenItems, { job: makeJob(), before: makeRun(), after: null });
     const words = () => screen.queryAllByRole('listitem').map((i) => i.textContent?.trim());
-    expect(words()).toEqual(['Before: no log yet', 'Bench work: not closed', 'After: no log yet', 'Price not set']);
+    expect(words()).toEqual([
+      'Lid and factory material: not noted',
+      'Before: no log yet',
+      'Bench work: not closed',
+      'After: no log yet',
+      'Price not set',
+    ]);
     void rerender({ job: makeJob({ stage: 'done' }), before: makeRun(), after: null });
     return vi.waitFor(() => expect(screen.getByText('Nothing is open.')).toBeVisible());
   });

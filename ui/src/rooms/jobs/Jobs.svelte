@@ -18,7 +18,7 @@
   import { asAddress, BLANK, fromAddress, narrowed, type Wanted } from './wanted';
 
   const STEP = 25;
-  const saveList = () => import('../data/SaveList.svelte');
+  const saveList = () => import('../../lib/parts/SaveList.svelte');
   let saving = $state(false);
   const COUNTED_MOST = 1000;
   let jobs = $state.raw<Job[] | null>(null);

@@ -5,7 +5,9 @@
   import Button from '../../lib/parts/Button.svelte';
   import FootBar from '../../lib/parts/FootBar.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
-  import type { JobState } from '../job/job.svelte';
+  import type { JobState } from '../../lib/job/job.svelte';
+  import AskedHere from '../../lib/job/AskedHere.svelte';
+  import { LIMITS } from '../../lib/job/job-fields';
   import RunClock from './RunClock.svelte';
   import RunPanels from './RunPanels.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
@@ -59,6 +61,9 @@
     </div>
   {/if}
   <RunPanels jobId={kept.id} {run} runKey={side} {closed} onrun={keep} onreload={() => kept.load()} onward={onnext} />
+  {#if side === 'before' && kept.job && !closed}
+    <AskedHere job={kept.job} list={LIMITS} title={say('intake-limits-if-known')} onchange={() => kept.load()} />
+  {/if}
   <FootBar {missing} {note}>
     {#if run.trace}<Button kind="main" key="Enter" onclick={onnext}
         >{say('measure-go-on-to', { next_name: nextName })}</Button

@@ -1,11 +1,10 @@
 <script lang="ts">
   import { say } from '$words/page-job.ftl';
-  import { client, Problem, take, type Run, type RunKey } from '../../lib/api';
-  import { once } from '../../lib/once';
-  import { fixed, parseNumber } from '../../lib/format';
-  import Button from '../../lib/parts/Button.svelte';
-  import Choice from '../../lib/parts/Choice.svelte';
-  import TextField from '../../lib/parts/TextField.svelte';
+  import { client, take, type Run, type RunKey } from '../../lib/api';
+  import { answers, type FieldList } from '../../lib/fields';
+  import { fixed } from '../../lib/format';
+  import FilledForm from '../../lib/parts/FilledForm.svelte';
+  import { SentForm } from '../../lib/sent-form.svelte';
   import { SPOTS } from '../../lib/words';
   import ReadingList from './ReadingList.svelte';
   import { removeReading } from './remove-reading';
@@ -17,27 +16,28 @@
     onrun: (run: Run) => Promise<void>;
   }
   let { jobId, run, side, onrun }: Props = $props();
-
-  let form = $state({ spot: 'exhaust' as 'exhaust' | 'skin' | 'heatsink', reading_c: '', place: '' });
-  let errors = $state<Record<string, string>>({});
   const path = $derived({ job_id: jobId, side });
 
-  const add = once(async () => {
-    errors = {};
-    const reading = parseNumber(form.reading_c);
-    if (reading === null || Number.isNaN(reading)) {
-      errors.reading_c = say('spot-panel-type-temperature-in-c');
-      return;
-    }
-    try {
-      const body = { ...form, reading_c: reading };
-      await onrun(await take(client.POST('/api/jobs/{job_id}/runs/{side}/spot', { params: { path }, body })));
-      form.reading_c = '';
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      errors = error.fields;
-      if (!Object.keys(errors).length) errors.reading_c = `${error.body.detail} ${error.body.remedy}`;
-    }
+  const SPOT = [
+    {
+      key: 'spot',
+      kind: 'choice',
+      label: say('spot-panel-spot'),
+      wide: true,
+      options: answers('spot', ['exhaust', 'skin', 'heatsink']),
+    },
+    {
+      key: 'reading_c',
+      kind: 'number',
+      label: say('job-room-reading'),
+      unit: '°C',
+      needed: say('spot-panel-type-temperature-in-c'),
+    },
+    { key: 'place', label: say('spot-panel-where-exactly') },
+  ] as const satisfies FieldList;
+  const adding = new SentForm(SPOT, async (body) => {
+    await onrun(await take(client.POST('/api/jobs/{job_id}/runs/{side}/spot', { params: { path }, body })));
+    adding.fields.reading_c = '';
   });
 
   const CFM_PER_M3_S = 2118.88;
@@ -68,41 +68,5 @@
     {rows}
     onremove={(id) => void removeReading(path, 'spot', id, say('spot-panel-spot-reading-was-taken'), onrun)}
   />
-  <form
-    onsubmit={(e) => {
-      e.preventDefault();
-      void add();
-    }}
-  >
-    <Choice
-      legend={say('spot-panel-spot')}
-      name="spot"
-      wide
-      bind:value={form.spot}
-      options={[
-        { value: 'exhaust', label: say('spot-panel-exhaust') },
-        { value: 'skin', label: say('spot-panel-skin') },
-        { value: 'heatsink', label: say('spot-panel-heatsink') },
-      ]}
-    />
-    <TextField
-      label={say('job-room-reading')}
-      name="reading_c"
-      numeric
-      unit="°C"
-      bind:value={form.reading_c}
-      error={errors.reading_c}
-    />
-    <TextField label={say('spot-panel-where-exactly')} name="spot_place" bind:value={form.place} error={errors.place} />
-    <Button type="submit">{say('spot-panel-add-spot')}</Button>
-  </form>
+  <FilledForm form={adding} action={say('spot-panel-add-spot')} />
 </section>
-
-<style>
-  form {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(min(100%, 11rem), 1fr));
-    gap: var(--gap-3) var(--gap-4);
-    align-items: end;
-  }
-</style>

@@ -2,7 +2,7 @@
   // Which clock of a run to start. It tells the bench of the job, whose script comes with it.
   import { untrack } from 'svelte';
   import { BenchJob } from '../../lib/bench/bench.svelte';
-  import WaitPanel from '../bench-mode/WaitPanel.svelte';
+  import WaitPanel from '../../lib/bench/WaitPanel.svelte';
 
   interface Props {
     jobId: string;

@@ -176,7 +176,7 @@ describe('conditions', () => {
     render(ConditionsForm, { jobId: 'j1', run: makeRun(), side: 'before', onrun: kept, onreload: vi.fn() });
     await user.type(screen.getByLabelText('Run time'), '19:75');
     await user.tab();
-    expect(screen.getByRole('alert')).toHaveTextContent('This is no number');
+    expect(screen.getByRole('alert')).toHaveTextContent('“19:75” is no number.');
     await user.clear(screen.getByLabelText('Run time'));
     await user.type(screen.getByLabelText('Run time'), '19:21');
     await user.type(screen.getByLabelText('Fan blades'), '31');

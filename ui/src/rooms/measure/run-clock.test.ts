@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it } from 'vitest';
 import { WORDS } from '../../lib/bench/test-bench';
 import { watchWaits } from '../../lib/bench/waits.svelte';
-import { served, tablet } from '../bench-mode/test-tablet';
+import { served, tablet } from '../../lib/bench/test-tablet';
 import RunClock from './RunClock.svelte';
 
 const load = (name: string, words: string) => ({

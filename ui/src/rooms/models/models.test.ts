@@ -6,8 +6,8 @@ import { makeBench, makeBenchJob, makePlace, makeStep, WORDS } from '../../lib/b
 import { listenForKeys, offer } from '../../lib/keys.svelte';
 import { json, problem, serve, type Asked } from '../../lib/test-server';
 import { makeJob } from '../../lib/test-jobs';
-import LineState from '../bench-mode/LineState.svelte';
-import StageSteps from '../open/StageSteps.svelte';
+import LineState from '../../lib/bench/LineState.svelte';
+import StageSteps from '../../lib/bench/StageSteps.svelte';
 import TrayLabels from '../open/TrayLabels.svelte';
 import ModelPage from './ModelPage.svelte';
 

@@ -6,19 +6,23 @@
   import ScrewMap from '../../lib/maps/ScrewMap.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
-  import BeginList from '../bench-mode/BeginList.svelte';
-  import Ledger from './Ledger.svelte';
+  import BeginList from '../../lib/bench/BeginList.svelte';
+  import AskedHere from '../../lib/job/AskedHere.svelte';
+  import Gates from '../../lib/job/Gates.svelte';
+  import { WARRANTY } from '../../lib/job/job-fields';
+  import Ledger from '../../lib/bench/Ledger.svelte';
   import PlaceForm from './PlaceForm.svelte';
-  import StageFoot from './StageFoot.svelte';
-  import StageSteps from './StageSteps.svelte';
+  import StageFoot from '../../lib/bench/StageFoot.svelte';
+  import StageSteps from '../../lib/bench/StageSteps.svelte';
   import { blankPlace, placeData, type PlaceDraft, type PlaceKind } from './place';
   import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {
     at: BenchJob;
     job: Job;
+    onchange: () => Promise<void>;
   }
-  let { at, job }: Props = $props();
+  let { at, job, onchange }: Props = $props();
   const bench = $derived(at.bench);
   const places = $derived(bench?.places ?? []);
   let draft = $state<PlaceDraft>(blankPlace());
@@ -54,6 +58,9 @@
 
 <Titled why="bench"><h2>{say('open-page-open-every-screw-and')}</h2></Titled>
 {#if bench && !bench.begun}
+  {@const gates = job.gates.filter((gate) => gate.rule === 'warranty_and_seal')}
+  {#if gates.length}<Gates {job} {gates} {onchange} />{/if}
+  <AskedHere {job} list={WARRANTY} title={say('open-page-warranty')} {onchange} eager />
   <BeginList {at} jobId={job.id} foot />
 {:else if bench}
   <div class="tools lay-row">

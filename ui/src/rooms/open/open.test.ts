@@ -48,7 +48,7 @@ beforeEach(() => {
 describe('Open', () => {
   it('puts a screw where the map is tapped, with the class that was said', async () => {
     const user = userEvent.setup();
-    render(OpenPage, { at: await at(), job: makeJob() });
+    render(OpenPage, { at: await at(), job: makeJob(), onchange: vi.fn() });
     await user.click(screen.getByRole('radio', { name: 'Add screws' }));
     await user.type(screen.getByLabelText(/Length/), '4,5');
     await user.type(screen.getByLabelText(/Printed number/), '3');
@@ -69,7 +69,7 @@ describe('Open', () => {
 
   it('takes a place out and counts it in the ledger', async () => {
     const user = userEvent.setup();
-    render(OpenPage, { at: await at(), job: makeJob() });
+    render(OpenPage, { at: await at(), job: makeJob(), onchange: vi.fn() });
     expect(screen.getByLabelText('Ledger')).toHaveTextContent('0 of 1 screws out');
     await user.click(screen.getByRole('button', { name: 'screw A of the cover, in' }));
     await user.click(screen.getByRole('button', { name: 'It is out' }));
@@ -81,14 +81,14 @@ describe('Open', () => {
     const user = userEvent.setup();
     const places = ['a', 'b'].map((id, i) => makePlace(id, { x: 0.2 + 0.5 * i }));
     const orders = [{ holds: 'cover', words: 'cover', loosen: ['b', 'a'], tighten: ['a', 'b'], by_number: true }];
-    render(OpenPage, { at: await at({ places, orders }), job: makeJob() });
+    render(OpenPage, { at: await at({ places, orders }), job: makeJob(), onchange: vi.fn() });
     await user.selectOptions(screen.getByLabelText('Order'), 'cover:loosen');
     expect(screen.getByText(/reverse of the printed numbers/)).toBeVisible();
   });
 
   it('does a step from the page, and asks before a rule is broken', async () => {
     const user = userEvent.setup();
-    render(OpenPage, { at: await at(), job: makeJob() });
+    render(OpenPage, { at: await at(), job: makeJob(), onchange: vi.fn() });
     const rows = within(screen.getByLabelText('Steps of this stage'));
     await user.click(rows.getAllByRole('button', { name: 'Done' })[2] as HTMLElement);
     expect(rows.getByRole('heading', { name: 'The battery is still connected.' })).toBeVisible();
@@ -98,7 +98,7 @@ describe('Open', () => {
   });
 
   it('offers to begin, and says when a map of the model comes with it', async () => {
-    render(OpenPage, { at: await at({ begun: null, model_places: 14 }), job: makeJob() });
+    render(OpenPage, { at: await at({ begun: null, model_places: 14 }), job: makeJob(), onchange: vi.fn() });
     expect(screen.getByText(/14 places come with it/)).toBeVisible();
     expect(screen.getByRole('button', { name: /Begin without the map/ })).toBeVisible();
   });
@@ -109,6 +109,7 @@ describe('Open', () => {
     render(OpenPage, {
       at: await at({ plan_changed: true }, { 'PUT /api/jobs/j1/bench/list': renewed }),
       job: makeJob(),
+      onchange: vi.fn(),
     });
     await user.click(screen.getByRole('button', { name: 'Make the list anew' }));
     await vi.waitFor(() => expect(renewed).toHaveBeenCalled());

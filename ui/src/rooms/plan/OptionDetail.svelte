@@ -9,7 +9,7 @@
   import type { PlanState } from './plan.svelte';
   import Working from '../../lib/parts/Working.svelte';
   import PartLine from './PartLine.svelte';
-  import StepList from './StepList.svelte';
+  import StepList from '../../lib/parts/StepList.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {

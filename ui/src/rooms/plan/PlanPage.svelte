@@ -7,11 +7,13 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import { go } from '../../lib/router.svelte';
   import { toast } from '../../lib/toasts.svelte';
-  import Gates from '../job/Gates.svelte';
+  import AskedHere from '../../lib/job/AskedHere.svelte';
+  import Gates from '../../lib/job/Gates.svelte';
+  import { LIFE, WARRANTY } from '../../lib/job/job-fields';
   import Choice from '../../lib/parts/Choice.svelte';
   import FootBar from '../../lib/parts/FootBar.svelte';
   import Working from '../../lib/parts/Working.svelte';
-  import CutPanel from './CutPanel.svelte';
+  import CutPanel from '../../lib/parts/CutPanel.svelte';
   import { factsThatMatter } from './facts';
   import Found from './Found.svelte';
   import OptionDetail from './OptionDetail.svelte';
@@ -44,7 +46,7 @@
   const startable = $derived(
     job.stage === 'plan' && !plan?.chosen && !!shown && !['leave', 'tune'].includes(shown.key),
   );
-  const gates = $derived(job.gates.filter((g) => g.stage === 'plan'));
+  const gates = $derived(job.gates.filter((g) => g.stage === 'plan' || g.rule === 'warranty_and_seal'));
   const sheetParts = $derived(
     shown?.parts.filter((p) => p.unit === 'piece' && ['pad', 'phase_change_sheet'].includes(p.kind)) ?? [],
   );
@@ -58,6 +60,7 @@
       ...(shown && plan?.chosen?.key !== shown.key
         ? shown.gates.filter((g) => g.severity === 'stop').map((g) => g.remedy)
         : []),
+      ...(job.warranty === 'unknown' && !job.done.includes('open') ? [say('plan-page-warranty-open')] : []),
       ...gates.filter((g) => g.severity === 'acknowledge' && !g.acknowledged_by).map((g) => g.reason),
     ].map((text) => ({ text })),
   );
@@ -186,7 +189,13 @@
       {#key shown.key}<CutPanel jobId={job.id} parts={sheetParts} />{/key}
     {/if}
   {/if}
-  {#if !closed}<Found state={state_} without={matter} />{/if}
+  {#if !closed}
+    <Found state={state_} without={matter} />
+    <AskedHere {job} list={LIFE} title={say('plan-page-life')} {onchange} />
+    {#if !job.done.includes('open')}
+      <AskedHere {job} list={WARRANTY} title={say('plan-page-warranty')} {onchange} eager />
+    {/if}
+  {/if}
   {#if plan.notes.length}<PlanNotes {plan} {closed} onforget={(id) => state_.removeNote(id)} />{/if}
   <FootBar {missing} note={footNote}>
     {#if plan.chosen?.key === 'leave' && shown?.key === 'leave'}

@@ -10,7 +10,7 @@ import OptionDetail from './OptionDetail.svelte';
 import OptionScale from './OptionScale.svelte';
 import { COVER_FIELDS, emptySpot, SHIM_FIELDS } from './plan-form';
 import { PlanState } from './plan.svelte';
-import StepList from './StepList.svelte';
+import StepList from '../../lib/parts/StepList.svelte';
 
 beforeEach(() => localStorage.clear());
 afterEach(() => vi.unstubAllGlobals());

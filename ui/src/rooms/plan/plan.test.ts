@@ -5,7 +5,7 @@ import type { Plan } from '../../lib/api';
 import { json, problem, serve } from '../../lib/test-server';
 import { makeJob } from '../../lib/test-jobs';
 import { makeOption, makePlan, makeProduct, makeShelf } from '../../lib/test-plan';
-import CutPanel from './CutPanel.svelte';
+import CutPanel from '../../lib/parts/CutPanel.svelte';
 import { check, emptyGap, formOf } from './plan-form';
 import PlanPage from './PlanPage.svelte';
 import { place, scaleOf } from './scale';

@@ -4,11 +4,11 @@
   import type { CustomerRecord } from '../../lib/api';
   import HeatLadder from '../../lib/charts/HeatLadder.svelte';
   import { day } from '../../lib/format';
-  import SideBySide from '../attempts/SideBySide.svelte';
-  import ConditionTable from '../verdict/ConditionTable.svelte';
-  import EffectTable from '../verdict/EffectTable.svelte';
-  import Headline from '../verdict/Headline.svelte';
-  import SensorTable from '../verdict/SensorTable.svelte';
+  import SideBySide from '../../lib/verdict/SideBySide.svelte';
+  import ConditionTable from '../../lib/verdict/ConditionTable.svelte';
+  import EffectTable from '../../lib/verdict/EffectTable.svelte';
+  import Headline from '../../lib/verdict/Headline.svelte';
+  import SensorTable from '../../lib/verdict/SensorTable.svelte';
 
   interface Props {
     record: CustomerRecord;

@@ -8,7 +8,7 @@
   import Pick from '../../lib/parts/Pick.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import { guessFrom } from './guess';
-  import { nameOf, stateWords } from './names';
+  import { nameOf, stateWords } from '../../lib/run-names';
 
   interface Props {
     jobId: string;

@@ -6,9 +6,9 @@
   import Button from '../../lib/parts/Button.svelte';
   import Trouble from '../../lib/parts/Trouble.svelte';
   import { toast } from '../../lib/toasts.svelte';
-  import EffectTable from '../verdict/EffectTable.svelte';
-  import Headline from '../verdict/Headline.svelte';
-  import JobHead from '../job/JobHead.svelte';
+  import EffectTable from '../../lib/verdict/EffectTable.svelte';
+  import Headline from '../../lib/verdict/Headline.svelte';
+  import JobHead from '../../lib/job/JobHead.svelte';
   import AddRuns from './AddRuns.svelte';
   import BurnInPanel from './BurnInPanel.svelte';
   import FactorsPanel from './FactorsPanel.svelte';
@@ -17,7 +17,7 @@
   import RunTable from './RunTable.svelte';
   import TwoGroups from './TwoGroups.svelte';
   import PlanRuns from './PlanRuns.svelte';
-  import { nameOf } from './names';
+  import { nameOf } from '../../lib/run-names';
 
   interface Props {
     id: string;

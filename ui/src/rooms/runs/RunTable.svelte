@@ -9,7 +9,7 @@
   import { upper } from '../../lib/say';
   import { toast } from '../../lib/toasts.svelte';
   import { digitsOf, figureWords, isColumn, isMatched, unitOf } from './figures';
-  import { conditionsOf, nameOf, stateWords } from './names';
+  import { conditionsOf, nameOf, stateWords } from '../../lib/run-names';
 
   interface Props {
     jobId: string;

@@ -1,13 +1,16 @@
 <script lang="ts">
   import { say } from '$words/page-shelf.ftl';
-  import { client, Problem, take, type Product, type Schemas, type Shelf } from '../../lib/api';
-  import { once } from '../../lib/once';
-  import { day, fixed, parseNumber } from '../../lib/format';
+  import { untrack } from 'svelte';
+  import { resource } from '../../lib/asking.svelte';
+  import { client, take, type Product, type Schemas, type Shelf } from '../../lib/api';
+  import { press } from '../../lib/press';
+  import type { FieldList } from '../../lib/fields';
+  import { day, fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import Dialog from '../../lib/parts/Dialog.svelte';
-  import DateField from '../../lib/parts/DateField.svelte';
-  import TextField from '../../lib/parts/TextField.svelte';
+  import FilledForm from '../../lib/parts/FilledForm.svelte';
+  import { SentForm } from '../../lib/sent-form.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import { today } from '../../lib/zone';
   import { UNIT_WORDS } from './shelf-form';
@@ -20,62 +23,64 @@
     onshelf: (shelf: Shelf) => void;
   }
   let { open = $bindable(), product, lot, onshelf }: Props = $props();
-  let form = $state({ code: '', held: '', remaining: '', received_on: '', opened_on: '', expires_on: '', reason: '' });
-  let errors = $state<Record<string, string>>({});
-  let moves = $state.raw<Schemas['MoveOut'][]>([]);
+
+  const KEPT = [
+    {
+      key: 'remaining',
+      kind: 'number',
+      label: say('lot-dialog-what-left-weighed-or'),
+      needed: say('kinds-type-number'),
+    },
+    { key: 'reason', label: say('lot-dialog-why-differs'), hint: say('lot-dialog-weighed-spilt-dried-out') },
+  ] as const satisfies FieldList;
+  const COMING = [
+    { key: 'code', label: say('lot-dialog-code-on-label'), needed: say('lot-dialog-type-what-stands-on'), first: true },
+    { key: 'held', kind: 'number', label: say('lot-dialog-holds'), needed: say('kinds-type-number') },
+    { key: 'received_on', kind: 'day', label: say('lot-dialog-received-on') },
+  ] as const satisfies FieldList;
+  const DATES = [
+    { key: 'opened_on', kind: 'day', label: say('lot-dialog-opened-on') },
+    { key: 'expires_on', kind: 'day', label: say('lot-dialog-expires-on') },
+  ] as const satisfies FieldList;
   const unit = $derived(UNIT_WORDS[product.unit] ?? product.unit);
-
-  $effect(() => {
-    if (!open) return;
-    errors = {};
-    moves = [];
-    form = {
-      code: lot?.code ?? '',
-      held: lot ? String(lot.held) : '',
-      remaining: lot ? String(lot.remaining) : '',
-      received_on: lot?.received_on ?? today(),
-      opened_on: lot?.opened_on ?? '',
-      expires_on: lot?.expires_on ?? '',
-      reason: '',
-    };
-    if (lot) {
-      const params = { path: { lot_id: lot.id } };
-      void take(client.GET('/api/shelf/lots/{lot_id}/moves', { params })).then((found) => (moves = found.moves));
-    }
-  });
-
-  const save = once(async () => {
-    errors = {};
-    const amount = parseNumber(lot ? form.remaining : form.held);
-    if (amount === null || Number.isNaN(amount)) errors[lot ? 'remaining' : 'held'] = say('kinds-type-number');
-    if (!lot && !form.code.trim()) errors.code = say('lot-dialog-type-what-stands-on');
-    if (Object.keys(errors).length) return;
-    const dates = { opened_on: form.opened_on || null, expires_on: form.expires_on || null };
-    try {
+  const moves = resource(
+    () => (open && lot ? { path: { lot_id: lot.id } } : null),
+    (params) => take(client.GET('/api/shelf/lots/{lot_id}/moves', { params })),
+  );
+  const form = new SentForm(
+    [...KEPT, ...COMING, ...DATES] as const,
+    async ({ opened_on, expires_on, ...given }) => {
+      const dates = { opened_on, expires_on };
       onshelf(
         lot
           ? await take(
               client.PUT('/api/shelf/lots/{lot_id}', {
                 params: { path: { lot_id: lot.id } },
-                body: { ...dates, version: lot.version, remaining: amount, reason: form.reason },
+                body: { ...dates, version: lot.version, remaining: given.remaining, reason: given.reason },
               }),
             )
           : await take(
               client.POST('/api/shelf/products/{product_id}/lots', {
                 params: { path: { product_id: product.id } },
-                body: { ...dates, code: form.code, held: amount ?? 0, received_on: form.received_on || today() },
+                body: { ...dates, code: given.code, held: given.held, received_on: given.received_on ?? today() },
               }),
             ),
       );
       open = false;
       toast(say('lot-dialog-saved'));
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      errors = Object.keys(error.fields).length ? error.fields : { code: `${error.body.detail} ${error.body.remedy}` };
-    }
+    },
+    {
+      shown: () =>
+        [...(lot ? KEPT : COMING), ...DATES].map((field) =>
+          'kind' in field && field.kind === 'number' ? { ...field, unit } : field,
+        ),
+    },
+  );
+  $effect(() => {
+    if (open) untrack(() => form.fill(lot ?? { received_on: today() }));
   });
 
-  const remove = once(async () => {
+  const remove = press(async () => {
     if (!lot) return;
     const params = { path: { lot_id: lot.id } };
     onshelf(await take(client.DELETE('/api/shelf/lots/{lot_id}', { params })));
@@ -92,70 +97,10 @@
     : say('lot-dialog-lot-comes-in', { name: product.name })}
   bind:open
 >
-  <form
-    onsubmit={(e) => {
-      e.preventDefault();
-      void save();
-    }}
-  >
-    {#if lot}
-      <TextField
-        label={say('lot-dialog-what-left-weighed-or')}
-        name="remaining"
-        numeric
-        {unit}
-        bind:value={form.remaining}
-        error={errors.remaining}
-      />
-      <TextField
-        label={say('lot-dialog-why-differs')}
-        name="reason"
-        bind:value={form.reason}
-        hint={say('lot-dialog-weighed-spilt-dried-out')}
-      />
-    {:else}
-      <TextField
-        label={say('lot-dialog-code-on-label')}
-        name="code"
-        bind:value={form.code}
-        error={errors.code}
-        needed
-        focusFirst
-      />
-      <TextField
-        label={say('lot-dialog-holds')}
-        name="held"
-        numeric
-        {unit}
-        bind:value={form.held}
-        error={errors.held}
-        needed
-      />
-      <DateField
-        label={say('lot-dialog-received-on')}
-        name="received_on"
-        bind:value={form.received_on}
-        error={errors.received_on}
-      />
-    {/if}
-    <DateField
-      label={say('lot-dialog-opened-on')}
-      name="opened_on"
-      bind:value={form.opened_on}
-      error={errors.opened_on}
-    />
-    <DateField
-      label={say('lot-dialog-expires-on')}
-      name="expires_on"
-      bind:value={form.expires_on}
-      error={errors.expires_on}
-    />
-    <footer>
-      <Button kind="main" type="submit">{say('kinds-save')}</Button>
-      {#if lot}<Button onclick={() => void remove()}>{say('lot-dialog-take-off-shelf')}</Button>{/if}
-    </footer>
-  </form>
-  {#if moves.length}
+  <FilledForm {form} kind="main" action={say('kinds-save')}>
+    {#if lot}<Button onclick={() => void remove()}>{say('lot-dialog-take-off-shelf')}</Button>{/if}
+  </FilledForm>
+  {#if moves.value?.moves.length}
     <h3>{say('lot-dialog-in-and-out')}</h3>
     <DataTable weight="small">
       <thead>
@@ -167,7 +112,7 @@
         >
       </thead>
       <tbody>
-        {#each moves as m (m.id)}
+        {#each moves.value.moves as m (m.id)}
           <tr>
             <td>{day(m.at)}, {m.by}</td>
             <td>{m.reason}</td>
@@ -181,17 +126,6 @@
 </Dialog>
 
 <style>
-  form {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: var(--gap-3) var(--gap-4);
-    align-items: start;
-  }
-  footer {
-    grid-column: 1 / -1;
-    display: flex;
-    gap: var(--gap-3);
-  }
   h3 {
     margin: var(--gap-4) 0 var(--gap-2);
   }

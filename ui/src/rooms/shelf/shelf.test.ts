@@ -7,7 +7,8 @@ import { makeProduct, makeShelf } from '../../lib/test-plan';
 import { toasts } from '../../lib/toasts.svelte';
 import { importShelf } from './import-shelf';
 import ShelfRoom from './ShelfRoom.svelte';
-import { check, formOf } from './shelf-form';
+import { readForm, formOf } from '../../lib/fields';
+import { PRODUCT, productBody, typedProduct } from './shelf-form';
 
 afterEach(() => vi.unstubAllGlobals());
 const user = userEvent.setup();
@@ -155,17 +156,18 @@ describe('a product as typed', () => {
       high: 3,
     };
     const product = makeProduct({ own_names: ['conductivity', 'waste'], values: [...makeProduct().values, extra] });
-    const checked = check(formOf(product), product);
-    expect(checked.body?.own).toEqual({
+    const { values } = readForm(PRODUCT, formOf(PRODUCT, typedProduct(product)));
+    const body = values && productBody(values, product);
+    expect(body?.own).toEqual({
       conductivity: { value: 11.2, source: 'data sheet', note: '' },
       waste: { value: 0.4, source: 'measured', note: 'x' },
     });
-    expect(checked.body?.sheet_width_mm).toBeNull();
+    expect(body?.sheet_width_mm).toBeNull();
   });
   it('asks for a name and for numbers', () => {
-    expect(check({ ...formOf(null), price: 'dear' }, null).errors).toEqual({
+    expect(readForm(PRODUCT, { ...formOf(PRODUCT, null), price_cents: 'dear' }).errors).toEqual({
       name: 'This is needed: what stands on the tube.',
-      price: 'This is no number.',
+      price_cents: '“dear” is no number.',
     });
   });
 });

@@ -2,11 +2,12 @@
   import { say } from '$words/page-shop.ftl';
   import { client, take } from '../../lib/api';
   import { action, resource } from '../../lib/asking.svelte';
+  import { answers, type FieldList } from '../../lib/fields';
   import Button from '../../lib/parts/Button.svelte';
-  import Choice from '../../lib/parts/Choice.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
+  import FilledForm from '../../lib/parts/FilledForm.svelte';
   import Trouble from '../../lib/parts/Trouble.svelte';
-  import TextField from '../../lib/parts/TextField.svelte';
+  import { SentForm } from '../../lib/sent-form.svelte';
   import { toast } from '../../lib/toasts.svelte';
 
   const found = resource(
@@ -14,20 +15,23 @@
     () => take(client.GET('/api/shop/people')),
   );
   const people = $derived(found.value?.people ?? []);
-  const BLANK = { name: '', login: '', role: 'technician', password: '' };
-  let form = $state({ ...BLANK });
-  const ROLES = [
-    { value: 'technician', label: say('shop-technician') },
-    { value: 'owner', label: say('shop-owner') },
-  ];
-
-  const add = action(async () => {
-    const name = form.name;
-    found.value = await take(client.POST('/api/shop/people', { body: { ...form } }));
-    form = { ...BLANK };
-    toast(say('shop-person-added', { name }));
+  const PERSON = [
+    { key: 'name', label: say('shop-name'), needed: true },
+    { key: 'login', label: say('shop-login'), needed: true },
+    {
+      key: 'password',
+      kind: 'password',
+      label: say('shop-first-password'),
+      autocomplete: 'new-password',
+      needed: true,
+    },
+    { key: 'role', kind: 'choice', label: say('shop-role'), options: answers('shop', ['technician', 'owner']) },
+  ] as const satisfies FieldList;
+  const add = new SentForm(PERSON, async (body) => {
+    found.value = await take(client.POST('/api/shop/people', { body }));
+    add.fill(null);
+    toast(say('shop-person-added', { name: body.name }));
   });
-  const errors = $derived(add.trouble?.fields ?? {});
   const turn = action(async (member_id: string, active: boolean) => {
     const params = { path: { member_id } };
     found.value = await take(client.PUT('/api/shop/people/{member_id}', { params, body: { active } }));
@@ -35,7 +39,7 @@
 </script>
 
 <h2>{say('shop-people')}</h2>
-<Trouble of={[found, add, turn]} />
+<Trouble of={[found, turn]} />
 <DataTable weight="strong">
   <thead>
     <tr>
@@ -62,36 +66,15 @@
     {/each}
   </tbody>
 </DataTable>
-<form
-  onsubmit={(e) => {
-    e.preventDefault();
-    void add.run();
-  }}
->
-  <TextField label={say('shop-name')} name="name" bind:value={form.name} error={errors.name} needed />
-  <TextField label={say('shop-login')} name="login" bind:value={form.login} error={errors.login} needed />
-  <TextField
-    label={say('shop-first-password')}
-    name="password"
-    type="password"
-    autocomplete="new-password"
-    bind:value={form.password}
-    error={errors.password}
-    needed
-  />
-  <Choice legend={say('shop-role')} name="role" bind:value={form.role} options={ROLES} />
-  <Button type="submit">{say('shop-add-person')}</Button>
-</form>
+<div class="add"><FilledForm form={add} action={say('shop-add-person')} /></div>
 
 <style>
   h2 {
     margin-bottom: var(--gap-2);
   }
-  form {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(min(100%, 13rem), 1fr));
-    gap: var(--gap-3) var(--gap-4);
-    align-items: end;
+  .add {
+    --field: 13rem;
+
     margin-top: var(--gap-4);
   }
 </style>

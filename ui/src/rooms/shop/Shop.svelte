@@ -22,8 +22,8 @@
   ];
   const OWNERS: typeof EVERYONES = [
     { id: 'keys', name: say('shop-keys'), load: () => import('./Keys.svelte') },
-    { id: 'past', name: say('shop-past'), load: () => import('../data/PastJobs.svelte') },
-    { id: 'customers', name: say('shop-customers'), load: () => import('../data/Customers.svelte') },
+    { id: 'past', name: say('shop-past'), load: () => import('./PastJobs.svelte') },
+    { id: 'customers', name: say('shop-customers'), load: () => import('./Customers.svelte') },
   ];
   const pages = $derived(owner ? [...EVERYONES, ...OWNERS] : EVERYONES);
   const shown = $derived(pages.find((one) => one.id === page) ?? pages[0]);

@@ -4,12 +4,13 @@
   import { client, take, type Schemas } from '../../lib/api';
   import { action, resource } from '../../lib/asking.svelte';
   import { moment } from '../../lib/format';
+  import { answers, type FieldList } from '../../lib/fields';
   import Button from '../../lib/parts/Button.svelte';
-  import Choice from '../../lib/parts/Choice.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
+  import FilledForm from '../../lib/parts/FilledForm.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import Trouble from '../../lib/parts/Trouble.svelte';
-  import TextField from '../../lib/parts/TextField.svelte';
+  import { SentForm } from '../../lib/sent-form.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import Pedals from './Pedals.svelte';
 
@@ -23,23 +24,22 @@
   );
   const found = $derived(listed.value);
   let code = $state.raw<Schemas['PairingOut'] | null>(null);
-  let form = $state({ name: '', role: 'technician' });
-  const ROLES = [
-    { value: 'technician', label: say('shop-technician') },
-    { value: 'owner', label: say('shop-owner') },
-  ];
-
-  const offer = action(async () => {
-    code = await take(client.POST('/api/tablets/pairings', { body: { ...form } }));
-  });
-  const errors = $derived(offer.trouble?.fields ?? {});
+  const offer = new SentForm(
+    [
+      { key: 'name', label: say('shop-tablet-name'), hint: say('shop-tablet-name-hint'), needed: true },
+      { key: 'role', kind: 'choice', label: say('shop-role'), options: answers('shop', ['technician', 'owner']) },
+    ] as const satisfies FieldList,
+    async (body) => {
+      code = await take(client.POST('/api/tablets/pairings', { body }));
+    },
+  );
   const withdraw = action(async (tablet_id: string, name: string) => {
     listed.value = await take(client.DELETE('/api/tablets/{tablet_id}', { params: { path: { tablet_id } } }));
     toast(say('shop-tablet-withdrawn', { name }));
   });
 </script>
 
-<Trouble of={[listed, offer, withdraw]} />
+<Trouble of={[listed, withdraw]} />
 {#if owner && found}
   <h2>{say('shop-tablets')}</h2>
   {#if found.lan}
@@ -60,24 +60,7 @@
           <p>{say('shop-tablet-pair-how', { until: moment(code.until) })}</p>
           <Button onclick={() => (code = null)}>{say('shop-tablet-another')}</Button>
         {:else}
-          <form
-            class="lay-stack"
-            onsubmit={(e) => {
-              e.preventDefault();
-              void offer.run();
-            }}
-          >
-            <TextField
-              label={say('shop-tablet-name')}
-              name="tablet"
-              bind:value={form.name}
-              error={errors.name}
-              hint={say('shop-tablet-name-hint')}
-              needed
-            />
-            <Choice legend={say('shop-role')} name="role" bind:value={form.role} options={ROLES} />
-            <Button kind="main" type="submit">{say('shop-tablet-make-code')}</Button>
-          </form>
+          <FilledForm form={offer} kind="main" lay="stack" action={say('shop-tablet-make-code')} />
         {/if}
       </section>
     </div>
@@ -141,9 +124,6 @@
   code {
     overflow-wrap: anywhere;
     font-size: var(--size-0);
-  }
-  form {
-    justify-items: start;
   }
   .none {
     margin-bottom: var(--gap-4);

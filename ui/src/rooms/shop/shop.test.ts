@@ -4,7 +4,6 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { openSession } from '../../lib/session.svelte';
 import { json, problem, serve } from '../../lib/test-server';
 import Shop from './Shop.svelte';
-import { fromField, TOLERANCES, toField } from './tolerances';
 
 const usual = {
   die_sensor_k: 1,
@@ -165,12 +164,7 @@ describe('the shop', () => {
   });
 });
 
-describe('half-widths', () => {
-  it('go to the field and back', () => {
-    for (const t of TOLERANCES) expect(fromField(t, toField(t, usual[t.name]))).toBeCloseTo(usual[t.name]);
-    expect(TOLERANCES[0] && fromField(TOLERANCES[0], 'wide')).toBeNull();
-  });
-
+describe('sign-ins', () => {
   it('lists where one is signed in, and signs out another place', async () => {
     const log = serve({
       'GET /api/sessions': SESSIONS,

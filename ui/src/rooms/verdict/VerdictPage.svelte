@@ -9,11 +9,11 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import Working from '../../lib/parts/Working.svelte';
   import { bothReadings, sharedChannels } from './both-runs';
-  import ConditionTable from './ConditionTable.svelte';
-  import EffectTable from './EffectTable.svelte';
-  import Headline from './Headline.svelte';
+  import ConditionTable from '../../lib/verdict/ConditionTable.svelte';
+  import EffectTable from '../../lib/verdict/EffectTable.svelte';
+  import Headline from '../../lib/verdict/Headline.svelte';
   import RestsOn from './RestsOn.svelte';
-  import SensorTable from './SensorTable.svelte';
+  import SensorTable from '../../lib/verdict/SensorTable.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
 
   interface Props {

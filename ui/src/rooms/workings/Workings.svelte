@@ -6,7 +6,7 @@
   import HandbookText from '../../lib/parts/HandbookText.svelte';
   import { SUBJECTS, titleOf } from '../../lib/handbook';
   import Skeleton from '../../lib/parts/Skeleton.svelte';
-  import StepList from '../plan/StepList.svelte';
+  import StepList from '../../lib/parts/StepList.svelte';
   import Calculator from './Calculator.svelte';
   import { WorkingState } from './working.svelte';
 

@@ -1,0 +1,181 @@
+<script lang="ts">
+  import { say } from '$words/page-plan.ftl';
+  import { onMount } from 'svelte';
+  import { client, Problem, take, type Cut, type Part, type Product, type Schemas } from '../api';
+  import CutDrawing from '../charts/CutDrawing.svelte';
+  import { fixed, parseNumber } from '../format';
+  import Button from './Button.svelte';
+  import Notice from './Notice.svelte';
+  import Pick from './Pick.svelte';
+  import TextField from './TextField.svelte';
+  import { toast } from '../toasts.svelte';
+  import { TARGETS } from '../words';
+
+  interface Props {
+    jobId: string;
+    parts: Part[];
+    onbooked?: () => void;
+  }
+  let { jobId, parts, onbooked = () => {} }: Props = $props();
+  let products = $state.raw<Product[]>([]);
+  let productId = $state('');
+  let kerf = $state('0.2');
+  let preview = $state.raw<Cut | null>(null);
+  let cuts = $state.raw<Cut[]>([]);
+  let trouble = $state<Problem | null>(null);
+  let busy = $state(false);
+  const params = $derived({ path: { job_id: jobId } });
+  const wanted = $derived(parts.filter((p) => !p.product_id || p.product_id === productId || parts.length === 1));
+  const rows = $derived(
+    (wanted.length ? wanted : parts).map((p) => ({
+      label: TARGETS[p.target] ?? p.target,
+      target: p.target as Schemas['CutRowIn']['target'],
+      width_mm: p.width_mm ?? 0,
+      length_mm: p.length_mm ?? 0,
+      count: p.count,
+      together: p.together,
+    })),
+  );
+
+  onMount(async () => {
+    const kinds = new Set(parts.map((p) => p.kind));
+    try {
+      const shelf = await take(client.GET('/api/shelf'));
+      products = shelf.products.filter((p) => p.unit === 'sheet' && kinds.has(p.kind));
+      productId = parts.find((p) => p.product_id)?.product_id ?? products[0]?.id ?? '';
+      cuts = (await take(client.GET('/api/jobs/{job_id}/cuts', { params }))).cuts;
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
+    }
+  });
+
+  async function send<T>(what: (body: Schemas['CutIn']) => Promise<T>): Promise<T | null> {
+    const width = parseNumber(kerf);
+    busy = true;
+    trouble = null;
+    try {
+      return await what({ product_id: productId, kerf_mm: width === null || Number.isNaN(width) ? 0 : width, rows });
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
+      return null;
+    } finally {
+      busy = false;
+    }
+  }
+
+  async function nest() {
+    preview = await send((body) => take(client.POST('/api/jobs/{job_id}/cuts/preview', { params, body })));
+  }
+
+  async function book() {
+    const done = await send((body) => take(client.POST('/api/jobs/{job_id}/cuts', { params, body })));
+    if (!done) return;
+    preview = null;
+    cuts = [...cuts, done];
+    onbooked();
+    toast(say('cut-panel-cut-and-booked-offcut'), { undo: () => void undo(done) });
+  }
+
+  async function undo(cut: Cut) {
+    if (!cut.id) return;
+    try {
+      const path = { job_id: jobId, cut_id: cut.id };
+      cuts = (await take(client.DELETE('/api/jobs/{job_id}/cuts/{cut_id}', { params: { path } }))).cuts;
+      onbooked();
+      toast(say('cut-panel-taken-back-sheet-and'));
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      trouble = error;
+    }
+  }
+</script>
+
+<section class="lay-stack">
+  <h3>{say('cut-panel-cutting')}</h3>
+  {#if products.length}
+    <div class="row lay-row">
+      <Pick
+        label={say('cut-panel-from')}
+        name="cut-product"
+        options={products.map((p) => ({
+          value: p.id,
+          label: say('cut-panel-sheets-offcuts', {
+            name: p.name,
+            remaining: fixed(p.remaining, 0),
+            count: p.offcuts.length,
+          }),
+        }))}
+        bind:value={productId}
+      />
+      <TextField label={say('cut-panel-blade-takes')} name="kerf_mm" unit="mm" numeric bind:value={kerf} />
+      <Button {busy} onclick={() => void nest()}>{say('cut-panel-lay-pieces-out')}</Button>
+    </div>
+  {:else}
+    <p class="quiet">{say('cut-panel-no-sheet-this-kind')} <a href="/shelf">{say('cut-panel-add-one')}</a>.</p>
+  {/if}
+  {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+  {#if preview}
+    {#if !preview.fits}
+      <Notice
+        tone="care"
+        title={say('cut-panel-pieces-find-no-room', {
+          count: preview.unplaced.length,
+          join: [...new Set(preview.unplaced)].join(', '),
+        })}
+      >
+        {say('cut-panel-add-sheet-on-shelf')}
+      </Notice>
+    {/if}
+    <div class="sheets lay-row">
+      {#each preview.drawings as drawing, i (i)}<CutDrawing {drawing} />{/each}
+    </div>
+    <p class="quiet">
+      {say('cut-panel-what-touched-becomes-no', { waste_share: fixed(100 * preview.waste_share, 0) })}
+    </p>
+    <div class="row lay-row">
+      <Button kind="main" {busy} disabled={!preview.fits} onclick={() => void book()}
+        >{say('cut-panel-cut-and-book')}</Button
+      >
+    </div>
+  {/if}
+  {#each cuts as cut (cut.id)}
+    <article class="lay-stack">
+      <h4>{say('cut-panel-cut-from', { product: cut.product })}</h4>
+      <div class="sheets lay-row">
+        {#each cut.drawings as drawing, i (i)}<CutDrawing {drawing} />{/each}
+      </div>
+      <div class="row lay-row">
+        {#each ['pdf', 'svg', 'dxf'] as form (form)}
+          <Button href="/api/jobs/{jobId}/cuts/{cut.id}/sheet.{form}" download
+            >{say('cut-panel-at', { to_upper_case: form.toUpperCase() })}</Button
+          >
+        {/each}
+        <Button kind="bare" onclick={() => void undo(cut)}>{say('cut-panel-take-cut-back')}</Button>
+      </div>
+    </article>
+  {/each}
+</section>
+
+<style>
+  section {
+    margin-top: var(--gap-5);
+  }
+  .row {
+    align-items: end;
+  }
+  .sheets {
+    gap: var(--gap-5);
+  }
+  article {
+    gap: var(--gap-2);
+    padding: var(--gap-3);
+    border: var(--line) solid var(--rule);
+    border-radius: var(--round);
+  }
+  h4 {
+    margin: 0;
+    font-family: var(--font-head);
+  }
+</style>
