@@ -11,7 +11,7 @@ from vividowl.words.sentence import bundle_of, sentence_from, sources
 
 PAGES = Path(__file__).parents[2] / "ui/src"
 # One name in several forms, each of which says more closely what is meant there; the plain name serves them all.
-SHARED = {"value", "thickness_mm", "length_mm", "amount", "number", "price"}
+SHARED = {"value", "thickness_mm", "length_mm", "amount", "number", "price", "price_cents"}
 # A line of a list of fields.
 FIELD = re.compile(
     r"""key: '(\w+)',\s+kind: '(?:number|whole|price|share|duration)',\s+label: say\(\s*'([a-z0-9-]+)'\s*\)"""

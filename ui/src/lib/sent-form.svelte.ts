@@ -9,6 +9,8 @@ interface Begun<L extends FieldList> {
   like?: Partial<Record<KeyOf<L>, unknown>>;
   /** What is typed and not sent is kept in the browser under this name. */
   draft?: string;
+  /** Where a refusal is told that is of no field. */
+  under?: KeyOf<L>;
   /** Those of its fields that are asked now, where that depends on what is chosen; the others are sent as they stand. */
   shown?: () => readonly (Field & { readonly key: KeyOf<L> })[];
 }
@@ -20,10 +22,12 @@ export class SentForm<const L extends FieldList> implements Failing {
   busy = $state(false);
   readonly #list: L;
   readonly #shown: () => readonly (Field & { readonly key: KeyOf<L> })[];
+  readonly #under: KeyOf<L> | undefined;
   readonly #write: (values: ValuesOf<L>) => Promise<unknown>;
 
   constructor(list: L, write: (values: ValuesOf<L>) => Promise<unknown>, begun: Begun<L> = {}) {
     [this.#list, this.#write, this.#shown] = [list, write, begun.shown ?? (() => list)];
+    this.#under = begun.under;
     this.fill(begun.like ?? null);
     const { draft } = begun;
     if (!draft) return;
@@ -71,8 +75,10 @@ export class SentForm<const L extends FieldList> implements Failing {
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       this.errors = error.fields;
-      // What concerns no field that is asked is told beside the button.
-      if (!this.shown.some((field) => field.key in error.fields)) this.trouble = error;
+      if (this.shown.some((field) => field.key in error.fields)) return false;
+      const [words] = [...Object.values(error.fields), `${error.body.detail} ${error.body.remedy}`];
+      if (this.#under) this.errors = { [this.#under]: words ?? '' };
+      else this.trouble = error;
       return false;
     } finally {
       this.busy = false;

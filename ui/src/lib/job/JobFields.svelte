@@ -38,7 +38,13 @@
 
 <form onchange={() => void live.saver.flush()} onsubmit={(e) => e.preventDefault()}>
   <BothSides form={live} />
-  <div class="lay-form"><Fields {list} bind:form={live.fields} errors={live.errors} /></div>
+  <div class="fields lay-form"><Fields {list} bind:form={live.fields} errors={live.errors} /></div>
   <Trouble of={live} />
   <p aria-label={say('foot-bar-next-step')}><SaveStand stand={live.saver.stand} /></p>
 </form>
+
+<style>
+  .fields {
+    --field: 15rem;
+  }
+</style>

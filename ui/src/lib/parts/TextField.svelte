@@ -51,7 +51,7 @@
   }
 </script>
 
-<Field {label} {id} {hint} {error} {needed} {wide}>
+<Field {label} {id} {hint} {error} needed={needed && !value} {wide}>
   {#if lines > 1}
     <textarea {id} {name} bind:value rows={lines} aria-describedby={described} aria-invalid={!!error} {onfocus}
     ></textarea>

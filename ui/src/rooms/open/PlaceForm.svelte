@@ -2,8 +2,8 @@
   import { say } from '$words/page-open.ftl';
   // What the next tap puts: class of a screw and what it holds, or which plug.
   import { benchWords } from '../../lib/bench/bench.svelte';
-  import Pick from '../../lib/parts/Pick.svelte';
-  import TextField from '../../lib/parts/TextField.svelte';
+  import type { FieldList } from '../../lib/fields';
+  import Fields from '../../lib/parts/Fields.svelte';
   import type { PlaceDraft, PlaceKind } from './place';
 
   interface Props {
@@ -12,62 +12,61 @@
   }
   let { draft = $bindable(), kind }: Props = $props();
   const table = $derived(benchWords.table);
-  const options = (rows: { name: string; words: string }[] | undefined) =>
+  const named = (rows: { name: string; words: string }[] | undefined) =>
     (rows ?? []).map((r) => ({ value: r.name, label: r.words }));
+  const mm = 'mm';
+  const which = { key: 'note', label: say('place-form-which-if-there-several') } as const;
+  const FIELDS = $derived({
+    screw: [
+      {
+        key: 'screwHolds',
+        name: 'holds',
+        kind: 'pick',
+        label: say('place-form-holds'),
+        options: named(table?.screw_groups),
+      },
+      { key: 'length', name: 'length_mm', kind: 'number', label: say('place-form-length'), unit: mm },
+      { key: 'drive', kind: 'pick', label: say('place-form-drive'), options: named(table?.drives) },
+      { key: 'head', kind: 'pick', label: say('place-form-head'), options: named(table?.heads) },
+      {
+        key: 'number',
+        kind: 'whole',
+        label: say('place-form-printed-number'),
+        hint: say('place-form-counts-on-by-itself'),
+      },
+    ],
+    pad: [
+      { key: 'padHolds', name: 'pad', kind: 'pick', label: say('place-form-pad'), options: named(table?.pad_parts) },
+      { key: 'gap', name: 'gap_mm', kind: 'number', label: say('place-form-gap'), unit: mm },
+      {
+        key: 'thickness',
+        name: 'thickness_mm',
+        kind: 'number',
+        label: say('place-form-thickness'),
+        unit: mm,
+        hint: say('place-form-thickness-hint'),
+      },
+      which,
+    ],
+    plug: [
+      {
+        key: 'plugHolds',
+        name: 'plug',
+        kind: 'pick',
+        label: say('place-form-plug'),
+        options: named(table?.plug_parts),
+      },
+      { ...which, hint: say('place-form-white-antenna') },
+    ],
+  } as const satisfies Record<PlaceKind, FieldList>);
 </script>
 
-<div class="form">
-  {#if kind === 'screw'}
-    <Pick
-      label={say('place-form-holds')}
-      name="holds"
-      options={options(table?.screw_groups)}
-      bind:value={draft.screwHolds}
-    />
-    <TextField label={say('place-form-length')} name="length_mm" numeric unit="mm" bind:value={draft.length} />
-    <Pick label={say('place-form-drive')} name="drive" options={options(table?.drives)} bind:value={draft.drive} />
-    <Pick label={say('place-form-head')} name="head" options={options(table?.heads)} bind:value={draft.head} />
-    <TextField
-      label={say('place-form-printed-number')}
-      name="number"
-      numeric
-      bind:value={draft.number}
-      hint={say('place-form-counts-on-by-itself')}
-    />
-  {:else if kind === 'pad'}
-    <Pick label={say('place-form-pad')} name="pad" options={options(table?.pad_parts)} bind:value={draft.padHolds} />
-    <TextField label={say('place-form-gap')} name="gap_mm" numeric unit="mm" bind:value={draft.gap} />
-    <TextField
-      label={say('place-form-thickness')}
-      name="thickness_mm"
-      numeric
-      unit="mm"
-      bind:value={draft.thickness}
-      hint={say('place-form-thickness-hint')}
-    />
-    <TextField label={say('place-form-which-if-there-several')} name="note" bind:value={draft.note} />
-  {:else}
-    <Pick
-      label={say('place-form-plug')}
-      name="plug"
-      options={options(table?.plug_parts)}
-      bind:value={draft.plugHolds}
-    />
-    <TextField
-      label={say('place-form-which-if-there-several')}
-      name="note"
-      bind:value={draft.note}
-      hint={say('place-form-white-antenna')}
-    />
-  {/if}
-</div>
+<div class="form lay-form"><Fields list={FIELDS[kind]} bind:form={draft} /></div>
 <p class="quiet">{say('place-form-now-tap-map-once')}</p>
 
 <style>
   .form {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(9rem, 1fr));
-    gap: var(--gap-3);
+    --field: 9rem;
   }
   p {
     margin: var(--gap-1) 0 var(--gap-2);

@@ -1,7 +1,7 @@
 // The plan of a job on the page: what is typed is saved by itself, and the options follow.
 import { client, Problem, take, type Plan } from '../../lib/api';
 import { LiveForm } from '../../lib/live-form.svelte';
-import { check, formOf, type FoundForm } from './plan-form';
+import { checkFound, planForm, type FoundForm } from './plan-form';
 
 const PAUSE_MS = 180;
 
@@ -27,6 +27,10 @@ export class PlanState {
     return this.live?.fields ?? null;
   }
 
+  set form(form: FoundForm | null) {
+    if (this.live && form) this.live.fields = form;
+  }
+
   get errors(): Record<string, string> {
     return this.live?.errors ?? {};
   }
@@ -45,8 +49,8 @@ export class PlanState {
       const plan = await take(client.GET('/api/jobs/{job_id}/plan', { params: this.#params }));
       this.plan = plan;
       this.#pressed = null;
-      if (this.live) return this.live.take(formOf(plan));
-      this.live = new LiveForm(formOf(plan), {
+      if (this.live) return this.live.take(planForm(plan));
+      this.live = new LiveForm(planForm(plan), {
         key: `plan:${this.jobId}`,
         write: (form) => this.#write(form),
         reload: () => this.load(),
@@ -67,13 +71,13 @@ export class PlanState {
 
   async #write(form: FoundForm): Promise<FoundForm | null> {
     if (!this.plan || !this.live) return null;
-    const checked = check(form);
+    const checked = checkFound(form);
     this.live.errors = checked.errors ?? {};
     if (!checked.found) return null;
     const body = { version: this.plan.version, goal: form.goal, found: checked.found };
     this.plan = await take(client.PUT('/api/jobs/{job_id}/plan', { params: this.#params, body }));
     if (this.plan.chosen) await this.#told();
-    return formOf(this.plan);
+    return planForm(this.plan);
   }
 
   /** Take the newer state of the server; what was typed stays in the fields. */

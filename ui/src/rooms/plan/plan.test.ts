@@ -6,7 +6,8 @@ import { json, problem, serve } from '../../lib/test-server';
 import { makeJob } from '../../lib/test-jobs';
 import { makeOption, makePlan, makeProduct, makeShelf } from '../../lib/test-plan';
 import CutPanel from '../../lib/parts/CutPanel.svelte';
-import { check, emptyGap, formOf } from './plan-form';
+import { formOf } from '../../lib/fields';
+import { checkFound, GAP, planForm } from './plan-form';
 import PlanPage from './PlanPage.svelte';
 import { place, scaleOf } from './scale';
 
@@ -157,15 +158,15 @@ describe('what was found', () => {
       together: true,
     }; // prettier-ignore
     const found = { ...makePlan().found, gaps: [gap], cpu_die_width_mm: 15, cpu_die_length_mm: 13, undervolt_mv: 50 };
-    expect(check(formOf(makePlan({ found }))).found).toEqual(found);
+    expect(checkFound(planForm(makePlan({ found }))).found).toEqual(found);
   });
   it('names what is missing in a gap', () => {
-    const form = formOf(makePlan());
-    form.gaps.push({ ...emptyGap(), reading_mm: 'thick' });
-    expect(check(form).errors).toEqual({
+    const form = planForm(makePlan());
+    form.gaps.push({ ...formOf(GAP, null), reading_mm: 'thick' });
+    expect(checkFound(form).errors).toEqual({
       'gaps.0.reading_mm': '“thick” is no number.',
-      'gaps.0.width_mm': 'Needed.',
-      'gaps.0.length_mm': 'Needed.',
+      'gaps.0.width_mm': 'This is needed.',
+      'gaps.0.length_mm': 'This is needed.',
     });
   });
 });

@@ -1,12 +1,14 @@
 <script lang="ts">
   import { say } from '$words/page-shelf.ftl';
-  import { client, Problem, take, type Schemas, type Shelf } from '../../lib/api';
-  import { once } from '../../lib/once';
-  import { fixed, parseNumber } from '../../lib/format';
+  import { client, take, type Schemas, type Shelf } from '../../lib/api';
+  import type { FieldList, Option } from '../../lib/fields';
+  import { press } from '../../lib/press';
+  import { fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
-  import TextField from '../../lib/parts/TextField.svelte';
+  import FilledForm from '../../lib/parts/FilledForm.svelte';
+  import { SentForm } from '../../lib/sent-form.svelte';
   import Working from '../../lib/parts/Working.svelte';
   import { session } from '../../lib/session.svelte';
   import { toast } from '../../lib/toasts.svelte';
@@ -20,8 +22,6 @@
   let { shelf, onshelf }: Props = $props();
   type Own = Record<string, { value: number; source: string; note: string }>;
   let chosen = $state('paste_soft');
-  let form = $state({ name: 'conductivity', value: '', source: say('kinds-data-sheet') });
-  let error = $state('');
   const owner = $derived(session.present?.person?.role === 'owner');
   const kind = $derived(shelf.kinds.find((k) => k.kind === chosen));
 
@@ -30,56 +30,50 @@
     return Object.fromEntries(rows.map((v) => [v.name, { value: v.value, source: v.source, note: v.note }]));
   }
 
-  const keep = once(async (values: Own, words: string) => {
-    const path = { kind: chosen };
-    const before = kind ? own(kind) : {};
-    try {
-      onshelf(await take(client.PUT('/api/shelf/kinds/{kind}', { params: { path }, body: { own: values } })));
-      error = '';
-      form.value = '';
-      toast(words, {
-        undo: async () =>
-          onshelf(await take(client.PUT('/api/shelf/kinds/{kind}', { params: { path }, body: { own: before } }))),
-      });
-    } catch (problem) {
-      if (!(problem instanceof Problem)) throw problem;
-      error = Object.values(problem.fields)[0] ?? `${problem.body.detail} ${problem.body.remedy}`;
-    }
-  });
-
-  async function set() {
-    const value = parseNumber(form.value);
-    if (!kind || value === null || Number.isNaN(value)) {
-      error = say('kinds-type-number');
-      return;
-    }
-    await keep(
-      { ...own(kind), [form.name]: { value, source: form.source, note: '' } },
-      say('kinds-saved-predictions-follow'),
+  const put = async (values: Own, of = chosen) =>
+    onshelf(
+      await take(client.PUT('/api/shelf/kinds/{kind}', { params: { path: { kind: of } }, body: { own: values } })),
     );
+  async function keep(values: Own, words: string) {
+    const before = kind ? own(kind) : {};
+    const of = chosen;
+    await put(values);
+    toast(words, { undo: () => put(before, of) });
   }
 
-  async function back(name: string) {
+  const VALUE = [
+    { key: 'name', kind: 'pick', label: say('kinds-change'), options: [] as Option[], usual: 'conductivity' },
+    { key: 'value', kind: 'number', label: say('kinds-to-2'), needed: say('kinds-type-number') },
+    { key: 'source', kind: 'pick', label: say('kinds-comes-from'), options: SOURCES },
+  ] as const satisfies FieldList;
+  const form = new SentForm(
+    VALUE,
+    async ({ name, value, source }) => {
+      if (!kind) return;
+      await keep({ ...own(kind), [name]: { value, source, note: '' } }, say('kinds-saved-predictions-follow'));
+      form.fields.value = '';
+    },
+    {
+      under: 'value',
+      shown: () => [
+        { ...VALUE[0], options: (kind?.values ?? []).map((v) => ({ value: v.name, label: v.words })) },
+        VALUE[1],
+        VALUE[2],
+      ],
+    },
+  );
+  const back = press(async (name: string) => {
     if (!kind) return;
     const rest = own(kind);
     delete rest[name];
     await keep(rest, say('kinds-back-to-typical-value'));
-  }
+  });
 
-  const learn = once(async (lesson: Schemas['Lesson']) => {
-    const path = { kind: lesson.kind };
+  const learn = press(async (lesson: Schemas['Lesson']) => {
     const found = shelf.kinds.find((k) => k.kind === lesson.kind);
     const before = found ? own(found) : {};
-    try {
-      onshelf(await take(client.POST('/api/shelf/kinds/{kind}/learn', { params: { path } })));
-      toast(say('kinds-learnt-predictions-follow'), {
-        undo: async () =>
-          onshelf(await take(client.PUT('/api/shelf/kinds/{kind}', { params: { path }, body: { own: before } }))),
-      });
-    } catch (problem) {
-      if (!(problem instanceof Problem)) throw problem;
-      toast(`${problem.body.detail} ${problem.body.remedy}`, { tone: 'wrong' });
-    }
+    onshelf(await take(client.POST('/api/shelf/kinds/{kind}/learn', { params: { path: { kind: lesson.kind } } })));
+    toast(say('kinds-learnt-predictions-follow'), { undo: () => put(before, lesson.kind) });
   });
 </script>
 
@@ -151,22 +145,7 @@
         </tbody>
       </DataTable>
       {#if owner}
-        <form
-          onsubmit={(e) => {
-            e.preventDefault();
-            void set();
-          }}
-        >
-          <Pick
-            label={say('kinds-change')}
-            name="value-name"
-            bind:value={form.name}
-            options={kind.values.map((v) => ({ value: v.name, label: v.words }))}
-          />
-          <TextField label={say('kinds-to-2')} name="value" numeric bind:value={form.value} {error} />
-          <Pick label={say('kinds-comes-from')} name="value-source" bind:value={form.source} options={SOURCES} />
-          <Button type="submit">{say('kinds-save')}</Button>
-        </form>
+        <div class="change"><FilledForm {form} action={say('kinds-save')} /></div>
       {:else}
         <p class="quiet">{say('kinds-only-owner-may-change')}</p>
       {/if}
@@ -198,16 +177,7 @@
     max-width: 20rem;
     margin-bottom: var(--gap-3);
   }
-  form {
-    display: grid;
-    grid-template-columns: 1.3fr 1fr 1fr auto;
-    gap: var(--gap-3);
-    align-items: end;
+  .change {
     margin-top: var(--gap-4);
-  }
-  @media (max-width: 760px) {
-    form {
-      grid-template-columns: 1fr;
-    }
   }
 </style>
