@@ -11,11 +11,13 @@ from vividowl.words.sentence import bundle_of, sentence_from, sources
 
 PAGES = Path(__file__).parents[2] / "ui/src"
 # One name in several forms, each of which says more closely what is meant there; the plain name serves them all.
-SHARED = {"value", "thickness_mm", "length_mm", "amount", "number", "price", "price_cents"}
-# A line of a list of fields.
-FIELD = re.compile(
-    r"""key: '(\w+)',\s+kind: '(?:number|whole|price|share|duration)',\s+label: say\(\s*'([a-z0-9-]+)'\s*\)"""
-)
+SHARED = {"value", "thickness_mm", "length_mm", "width_mm", "gap_mm", "tolerance_mm", "amount", "number", "count"} | {
+    "power_w",
+    "temperature_c",
+    "noise_db",
+}
+# A line of a list of fields. Prices are stored in cents, and refused by what a price is called.
+FIELD = re.compile(r"""key: '(\w+)',\s+kind: '(?:number|whole|share|duration)',\s+label: say\(\s*'([a-z0-9-]+)'\s*\)""")
 
 
 def typed_numbers():

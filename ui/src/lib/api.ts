@@ -38,6 +38,11 @@ export class Problem extends Error {
     this.body = body;
   }
 
+  /** What is wrong and what to do, in one line. */
+  get words(): string {
+    return `${this.body.detail} ${this.body.remedy}`.trim();
+  }
+
   /** Messages by field name, for the form that was sent. */
   get fields(): Record<string, string> {
     return Object.fromEntries(

@@ -95,5 +95,12 @@ export class Action<A extends unknown[], R> implements Failing {
   };
 }
 
+/** What is asked beside the work: where it is refused there is nothing, and the work goes on. */
+export const quietly = <T>(work: Promise<T>): Promise<T | null> =>
+  work.catch((error: unknown) => {
+    if (!(error instanceof Problem)) throw error;
+    return null;
+  });
+
 /** Something that is done on the server by a press. */
 export const action = <A extends unknown[], R>(work: (...given: A) => Promise<R>): Action<A, R> => new Action(work);

@@ -7,7 +7,7 @@ import { toast } from './toasts.svelte';
 export function tellFailures(): () => void {
   const onFailure = (event: PromiseRejectionEvent) => {
     const { reason } = event as { reason: unknown };
-    const text = reason instanceof Problem ? `${reason.body.detail} ${reason.body.remedy}` : say('app-did-not-work');
+    const text = reason instanceof Problem ? reason.words : say('app-did-not-work');
     toast(text.trim(), { tone: 'wrong' });
     // A refusal was told; what broke is for the console, too.
     if (reason instanceof Problem) event.preventDefault();

@@ -10,7 +10,7 @@ export function press<A extends unknown[]>(work: (...given: A) => Promise<void>)
       await work(...given);
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+      toast(error.words, { tone: 'wrong' });
     }
   });
 }

@@ -76,7 +76,7 @@ export class SentForm<const L extends FieldList> implements Failing {
       if (!(error instanceof Problem)) throw error;
       this.errors = error.fields;
       if (this.shown.some((field) => field.key in error.fields)) return false;
-      const [words] = [...Object.values(error.fields), `${error.body.detail} ${error.body.remedy}`];
+      const [words] = [...Object.values(error.fields), error.words];
       if (this.#under) this.errors = { [this.#under]: words ?? '' };
       else this.trouble = error;
       return false;

@@ -42,7 +42,7 @@ export async function openSession(): Promise<void> {
     const opens = !found.person && found.demo_available && !left;
     keep(opens ? await take(client.POST('/api/session/demo')) : found);
   } catch (error) {
-    trouble = error instanceof Problem ? `${error.body.detail} ${error.body.remedy}` : String(error);
+    trouble = error instanceof Problem ? error.words : String(error);
   }
 }
 

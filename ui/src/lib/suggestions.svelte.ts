@@ -1,5 +1,6 @@
 // What was typed in a field before, asked for when the field gets the focus.
-import { client, Problem, take } from './api';
+import { client, take } from './api';
+import { quietly } from './asking.svelte';
 
 export class Suggestions {
   private lists = $state<Record<string, string[]>>({});
@@ -10,11 +11,7 @@ export class Suggestions {
 
   /** Ask the server. Without an answer the field simply offers nothing. */
   async ask(field: string, within = ''): Promise<void> {
-    try {
-      const found = await take(client.GET('/api/suggestions', { params: { query: { field, within } } }));
-      this.lists = { ...this.lists, [field]: found.suggestions };
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-    }
+    const found = await quietly(take(client.GET('/api/suggestions', { params: { query: { field, within } } })));
+    if (found) this.lists = { ...this.lists, [field]: found.suggestions };
   }
 }

@@ -1,8 +1,10 @@
 <script lang="ts">
   // Finds anything from anywhere: jobs and devices on the server, the shelf, models and calculators by their names.
   import { say } from '../lib/say';
-  import { client, Problem, take } from '../lib/api';
+  import { client, take } from '../lib/api';
   import { SUBJECTS, titleOf } from '../lib/handbook';
+  import { resource } from '../lib/asking.svelte';
+  import Trouble from '../lib/parts/Trouble.svelte';
   import Dialog from '../lib/parts/Dialog.svelte';
   import TextField from '../lib/parts/TextField.svelte';
   import type { Address } from '../pages';
@@ -20,10 +22,6 @@
   }
   let { open = $bindable() }: Props = $props();
   let text = $state('');
-  let jobs = $state.raw<Hit[]>([]);
-  let named = $state.raw<Hit[]>([]);
-  let trouble = $state('');
-  let asked = 0;
 
   /** What is few enough to be looked through here; asked for once, when the search is first opened. */
   async function loadNamed(): Promise<Hit[]> {
@@ -42,49 +40,36 @@
       ...SUBJECTS.map((s) => hit(`/handbook/${s}`, say('find-handbook'), titleOf(s) ?? s)),
     ];
   }
-  const told = (error: unknown) => {
-    if (!(error instanceof Problem)) throw error;
-    trouble = `${error.body.detail} ${error.body.remedy}`;
-  };
-  $effect(() => {
-    if (open && !named.length)
-      loadNamed()
-        .then((found) => (named = found))
-        .catch(told);
-  });
+  const lists = resource(() => (open ? {} : null), loadNamed);
+  const named = $derived(lists.value ?? []);
 
-  // Searches on the server while one types; only the latest answer counts.
-  $effect(() => {
-    const find = text.trim();
-    if (!open || !find) return void (jobs = []);
-    const mine = ++asked;
-    const timer = setTimeout(() => {
-      Promise.all([
-        take(client.GET('/api/jobs', { params: { query: { find, all: true, limit: 8 } } })),
-        take(client.GET('/api/devices', { params: { query: { find, limit: 4, offset: 0 } } })),
-      ])
-        .then(([page, devices]) => {
-          if (mine !== asked) return;
-          trouble = '';
-          jobs = [
-            ...page.jobs.map((j) => ({
-              href: `/jobs/${j.id}` as const,
-              what: say('find-job', { number: j.number }),
-              name: j.model,
-              more: j.customer_name,
-            })),
-            ...devices.devices.map((d) => ({
-              href: `/devices/${d.id}` as const,
-              what: say('find-device'),
-              name: d.model,
-              more: [d.customer, d.serial, d.tag].filter(Boolean).join(', '),
-            })),
-          ];
-        })
-        .catch(told);
-    }, 100);
-    return () => clearTimeout(timer);
-  });
+  // Searches on the server while one types.
+  const find = $derived(text.trim());
+  const searched = resource(
+    () => (open && find ? { find } : null),
+    async (query) => {
+      const [page, devices] = await Promise.all([
+        take(client.GET('/api/jobs', { params: { query: { ...query, all: true, limit: 8 } } })),
+        take(client.GET('/api/devices', { params: { query: { ...query, limit: 4, offset: 0 } } })),
+      ]);
+      return [
+        ...page.jobs.map((j) => ({
+          href: `/jobs/${j.id}` as const,
+          what: say('find-job', { number: j.number }),
+          name: j.model,
+          more: j.customer_name,
+        })),
+        ...devices.devices.map((d) => ({
+          href: `/devices/${d.id}` as const,
+          what: say('find-device'),
+          name: d.model,
+          more: [d.customer, d.serial, d.tag].filter(Boolean).join(', '),
+        })),
+      ];
+    },
+    100,
+  );
+  const jobs = $derived(searched.value ?? []);
 
   const words = $derived(text.toLowerCase().split(/\s+/).filter(Boolean));
   const hits = $derived(
@@ -117,7 +102,7 @@
   >
     <TextField label={say('find-anything')} name="find" bind:value={text} hint={say('find-anything-hint')} focusFirst />
   </form>
-  {#if trouble}<p role="alert">{trouble}</p>{/if}
+  <Trouble of={[lists, searched]} />
   {#if !words.length && hits.length}<p class="quiet">{say('find-recent')}</p>{/if}
   <ul>
     {#each hits as hit (hit.href + hit.name)}

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import uuid
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
@@ -15,7 +15,6 @@ from vividowl.core.job.evidence import (
     consent_words,
     pick_up_words,
 )
-from vividowl.core.quantities.errors import require_range
 from vividowl.core.quantities.words import Words, say
 from vividowl.formats.words import money
 from vividowl.service.bench.photos import require_photo
@@ -114,6 +113,10 @@ def get_counter(workshop: Workshop, actor: Actor, job_id: uuid.UUID) -> CounterV
         return view_of(scope, scope.get(Job, job_id))
 
 
+# How what is typed is kept.
+KEPT_AS: Mapping[str, Callable[[Any], Any]] = {"accessories": str.strip, "limits": str.strip, "passcode": Passcode}
+
+
 def save_counter(
     workshop: Workshop, actor: Actor, job_id: uuid.UUID, *, version: int, fields: Mapping[str, Any]
 ) -> CounterView:
@@ -123,7 +126,7 @@ def save_counter(
         sheet = sheet_of(scope, job, lock=True)
         check_version(sheet.version, version, say("counter-sheet"))
         for name, value in fields.items():
-            setattr(sheet, name, value.strip() if name in ("accessories", "limits") else value)
+            setattr(sheet, name, KEPT_AS.get(name, lambda given: given)(value))
         scope.session.flush()
         return view_of(scope, job)
 

@@ -40,7 +40,7 @@ def hand_over(
     one. edge: how it leaves the house."""
     if given.get("price_cents") is not None:
         require_range(
-            "price", given["price_cents"] / 100, "", (0, 100000), hint=say("handover-type-price-with-point-or")
+            "price_cents", given["price_cents"] / 100, "", (0, 100000), hint=say("handover-type-price-with-point-or")
         )
     with workshop.scope(actor) as scope:
         job = scope.get(Job, job_id, lock=True)

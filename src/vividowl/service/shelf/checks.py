@@ -33,7 +33,7 @@ def check_product(fields: Mapping[str, Any]) -> None:
         require_range("thickness_mm", fields["thickness_mm"], "mm", (0.05, 20.0))
     if fields["price_cents"] is not None:
         require_range(
-            "price", fields["price_cents"] / 100, "", (0, 100000), hint=say("shelf-price-one-unit-without-tax")
+            "price_cents", fields["price_cents"] / 100, "", (0, 100000), hint=say("shelf-price-one-unit-without-tax")
         )
     if fields["low_at"] is not None:
         require_range("low_at", fields["low_at"], "", (0, AMOUNT_MOST))

@@ -77,7 +77,7 @@ def keep_habits(scope: Scope, fields: Mapping[str, Any]) -> None:
     )
     require_range("tax_percent", fields["tax_percent"], "%", (0, 40), hint=say("habits-when-there-none"))
     if fields["work_warranty_months"] is not None:
-        require_range("work_warranty", fields["work_warranty_months"], "", (1, WARRANTY_MONTHS_MOST))
+        require_range("work_warranty_months", fields["work_warranty_months"], "", (1, WARRANTY_MONTHS_MOST))
     require_range("link_months", fields["link_months"], "", (1, LINK_MONTHS_MOST))
     require_language(fields["language"])
     address = fields["customer_address"].strip().rstrip("/")

@@ -45,7 +45,7 @@
 
   async function renew() {
     const trouble = await at.renew();
-    if (trouble) toast(`${trouble.body.detail} ${trouble.body.remedy}`, { tone: 'wrong' });
+    if (trouble) toast(trouble.words, { tone: 'wrong' });
   }
 
   function answer(words: string) {

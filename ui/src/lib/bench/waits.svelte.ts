@@ -1,5 +1,6 @@
 // The clocks of all jobs, read against the server's time, and the bell when one is over, whatever page is open.
-import { client, isKept, Problem, take, type Schemas } from '../api';
+import { client, isKept, take, type Schemas } from '../api';
+import { quietly } from '../asking.svelte';
 import { asking, begin, ringsNow, seen, snooze, SNOOZE_MIN } from './alarms';
 import { ring } from './bell';
 import { hear } from './news.svelte';
@@ -48,9 +49,7 @@ function hushed(id: string, minutes: number | null): void {
   if (!wait) return;
   const params = { path: { job_id: wait.job_id } };
   const body = { wait_id: id, minutes };
-  take(client.POST('/api/jobs/{job_id}/bench/quiet', { params, body })).catch((error: unknown) => {
-    if (!(error instanceof Problem)) throw error;
-  });
+  void quietly(take(client.POST('/api/jobs/{job_id}/bench/quiet', { params, body })));
 }
 
 const quietOf = (wait: RunningWait): number =>
@@ -58,18 +57,14 @@ const quietOf = (wait: RunningWait): number =>
 const overs = () => list.map((wait) => ({ id: wait.id, due: Date.parse(wait.due), quiet: quietOf(wait) }));
 
 async function load(first = false): Promise<void> {
-  try {
-    let fresh = true;
-    const found = await take(client.GET('/api/bench/waits'), (answer) => (fresh = !isKept(answer)));
-    if (fresh) serverClock.learn(found.now);
-    list = found.waits;
-    if (first) begin(overs(), serverClock.now());
-    tick();
-  } catch (error) {
-    if (!(error instanceof Problem)) throw error;
-  } finally {
-    known = true;
-  }
+  let fresh = true;
+  const found = await quietly(take(client.GET('/api/bench/waits'), (answer) => (fresh = !isKept(answer))));
+  known = true;
+  if (!found) return;
+  if (fresh) serverClock.learn(found.now);
+  list = found.waits;
+  if (first) begin(overs(), serverClock.now());
+  tick();
 }
 
 function tick(): void {

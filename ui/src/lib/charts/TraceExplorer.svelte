@@ -1,7 +1,9 @@
 <script lang="ts">
   import { say } from '../say';
   // One or both runs of a job over time: two channels at choice, one axis, detail fetched for what is shown.
-  import { client, Problem, take, type Reading, type RunKey, type Schemas, type SideName } from '../api';
+  import { client, take, type Reading, type RunKey, type Schemas, type SideName } from '../api';
+  import { resource } from '../asking.svelte';
+  import Trouble from '../parts/Trouble.svelte';
   import Pick from '../parts/Pick.svelte';
   import { makeLine } from './scales';
   import TraceChart from './TraceChart.svelte';
@@ -22,10 +24,8 @@
   const POINTS = 1200;
   const NONE = 'none';
   let picked = $state<[string, string]>(['', '']);
-  let charts = $state<(Chart | null)[]>([null, null]);
   let domain = $state<[number, number] | null>(null);
   let at = $state<number | null>(null);
-  let wrong = $state('');
 
   const offered = $derived(channels.map((c) => c.value));
   const first = $derived(picked[0] && offered.includes(picked[0]) ? picked[0] : (readings[0]?.reading.die_role ?? ''));
@@ -58,29 +58,16 @@
   }
 
   // The charts follow the readings, the chosen channels and the stretch; a zoom waits a moment for the hand to rest.
-  $effect(() => {
-    const wanted = pickable ? [first, second] : [first];
-    const stretch = domain;
-    let stale = false;
-    const wait = setTimeout(
-      () =>
-        void Promise.all(wanted.map((c) => (c ? fetchChart(c, stretch) : null)))
-          .then((next) => {
-            if (stale) return;
-            charts = next;
-            wrong = '';
-          })
-          .catch((error: unknown) => {
-            if (!(error instanceof Problem)) throw error;
-            if (!stale) wrong = `${error.body.detail} ${error.body.remedy}`;
-          }),
-      stretch ? 120 : 0,
-    );
-    return () => {
-      stale = true;
-      clearTimeout(wait);
-    };
-  });
+  const asked = resource(
+    () => ({
+      wanted: pickable ? [first, second] : [first],
+      stretch: domain,
+      of: readings.map((r) => [r.key ?? r.side, r.reading.onset_s]),
+    }),
+    ({ wanted, stretch }) => Promise.all(wanted.map((c) => (c ? fetchChart(c, stretch) : null))),
+    120,
+  );
+  const charts = $derived<(Chart | null)[]>(asked.value ?? [null, null]);
 
   // The samples were fetched, the figures beside them may have moved since: lines are made of both as they are now.
   const drawn = $derived(
@@ -114,7 +101,7 @@
     />
   </div>
 {/if}
-{#if wrong}<p role="alert">{wrong}</p>{/if}
+<Trouble of={asked} />
 <div class="chart" style:min-height="{height + 30}px">
   {#if drawn[0]}
     <TraceChart

@@ -30,7 +30,7 @@
       await onchange();
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      errors = { [rule]: `${error.body.detail} ${error.body.remedy}` };
+      errors = { [rule]: error.words };
     }
   });
 </script>

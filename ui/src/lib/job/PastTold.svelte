@@ -1,23 +1,19 @@
 <script lang="ts">
   // What the row of a list said that a job was brought in from, cell by cell.
-  import { onMount } from 'svelte';
-  import { client, Problem, take, type Schemas } from '../api';
+  import { resource } from '../asking.svelte';
+  import { client, take } from '../api';
+  import Trouble from '../parts/Trouble.svelte';
   import { say } from '$words/page-data.ftl';
 
   interface Props {
     jobId: string;
   }
   let { jobId }: Props = $props();
-  let told = $state.raw<Schemas['PastToldOut'] | null>(null);
-  let trouble = $state('');
-  onMount(async () => {
-    try {
-      told = await take(client.GET('/api/jobs/{job_id}/past', { params: { path: { job_id: jobId } } }));
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = `${error.body.detail} ${error.body.remedy}`;
-    }
-  });
+  const asked = resource(
+    () => ({ path: { job_id: jobId } }),
+    (params) => take(client.GET('/api/jobs/{job_id}/past', { params })),
+  );
+  const told = $derived(asked.value);
 </script>
 
 <section>
@@ -33,7 +29,7 @@
       {/each}
     </dl>
   {/if}
-  <p role="status">{trouble}</p>
+  <Trouble of={asked} />
 </section>
 
 <style>

@@ -38,7 +38,7 @@ export class JobState {
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
       // What is shown stays, with what was typed in it: only a room that was never there cannot be shown.
-      if (turn === this.#turn && !this.job) this.trouble = `${error.body.detail} ${error.body.remedy}`;
+      if (turn === this.#turn && !this.job) this.trouble = error.words;
     }
   }
 

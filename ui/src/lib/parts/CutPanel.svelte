@@ -1,13 +1,14 @@
 <script lang="ts">
   import { say } from '$words/page-plan.ftl';
-  import { onMount } from 'svelte';
-  import { client, Problem, take, type Cut, type Part, type Product, type Schemas } from '../api';
+  import { action, resource } from '../asking.svelte';
+  import { client, take, type Cut, type Part, type Product, type Schemas } from '../api';
   import CutDrawing from '../charts/CutDrawing.svelte';
   import { fixed, parseNumber } from '../format';
   import Button from './Button.svelte';
   import Notice from './Notice.svelte';
   import Pick from './Pick.svelte';
   import TextField from './TextField.svelte';
+  import Trouble from './Trouble.svelte';
   import { toast } from '../toasts.svelte';
   import { TARGETS } from '../words';
 
@@ -22,8 +23,6 @@
   let kerf = $state('0.2');
   let preview = $state.raw<Cut | null>(null);
   let cuts = $state.raw<Cut[]>([]);
-  let trouble = $state<Problem | null>(null);
-  let busy = $state(false);
   const params = $derived({ path: { job_id: jobId } });
   const wanted = $derived(parts.filter((p) => !p.product_id || p.product_id === productId || parts.length === 1));
   const rows = $derived(
@@ -37,59 +36,37 @@
     })),
   );
 
-  onMount(async () => {
-    const kinds = new Set(parts.map((p) => p.kind));
-    try {
-      const shelf = await take(client.GET('/api/shelf'));
+  const begun = resource(
+    () => ({ params }),
+    async (asked) => {
+      const kinds = new Set(parts.map((p) => p.kind));
+      const [shelf, kept] = await Promise.all([
+        take(client.GET('/api/shelf')),
+        take(client.GET('/api/jobs/{job_id}/cuts', asked)),
+      ]);
       products = shelf.products.filter((p) => p.unit === 'sheet' && kinds.has(p.kind));
       productId = parts.find((p) => p.product_id)?.product_id ?? products[0]?.id ?? '';
-      cuts = (await take(client.GET('/api/jobs/{job_id}/cuts', { params }))).cuts;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    }
+      cuts = kept.cuts;
+    },
+  );
+  const body = () => ({ product_id: productId, kerf_mm: parseNumber(kerf) || 0, rows });
+  const nest = action(async () => {
+    preview = await take(client.POST('/api/jobs/{job_id}/cuts/preview', { params, body: body() }));
   });
-
-  async function send<T>(what: (body: Schemas['CutIn']) => Promise<T>): Promise<T | null> {
-    const width = parseNumber(kerf);
-    busy = true;
-    trouble = null;
-    try {
-      return await what({ product_id: productId, kerf_mm: width === null || Number.isNaN(width) ? 0 : width, rows });
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-      return null;
-    } finally {
-      busy = false;
-    }
-  }
-
-  async function nest() {
-    preview = await send((body) => take(client.POST('/api/jobs/{job_id}/cuts/preview', { params, body })));
-  }
-
-  async function book() {
-    const done = await send((body) => take(client.POST('/api/jobs/{job_id}/cuts', { params, body })));
-    if (!done) return;
+  const book = action(async () => {
+    const done = await take(client.POST('/api/jobs/{job_id}/cuts', { params, body: body() }));
     preview = null;
     cuts = [...cuts, done];
     onbooked();
-    toast(say('cut-panel-cut-and-booked-offcut'), { undo: () => void undo(done) });
-  }
-
-  async function undo(cut: Cut) {
+    toast(say('cut-panel-cut-and-booked-offcut'), { undo: () => void undo.run(done) });
+  });
+  const undo = action(async (cut: Cut) => {
     if (!cut.id) return;
-    try {
-      const path = { job_id: jobId, cut_id: cut.id };
-      cuts = (await take(client.DELETE('/api/jobs/{job_id}/cuts/{cut_id}', { params: { path } }))).cuts;
-      onbooked();
-      toast(say('cut-panel-taken-back-sheet-and'));
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    }
-  }
+    const path = { job_id: jobId, cut_id: cut.id };
+    cuts = (await take(client.DELETE('/api/jobs/{job_id}/cuts/{cut_id}', { params: { path } }))).cuts;
+    onbooked();
+    toast(say('cut-panel-taken-back-sheet-and'));
+  });
 </script>
 
 <section class="lay-stack">
@@ -110,12 +87,12 @@
         bind:value={productId}
       />
       <TextField label={say('cut-panel-blade-takes')} name="kerf_mm" unit="mm" numeric bind:value={kerf} />
-      <Button {busy} onclick={() => void nest()}>{say('cut-panel-lay-pieces-out')}</Button>
+      <Button busy={nest.busy} onclick={() => void nest.run()}>{say('cut-panel-lay-pieces-out')}</Button>
     </div>
   {:else}
     <p class="quiet">{say('cut-panel-no-sheet-this-kind')} <a href="/shelf">{say('cut-panel-add-one')}</a>.</p>
   {/if}
-  {#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+  <Trouble of={[begun, nest, book, undo]} />
   {#if preview}
     {#if !preview.fits}
       <Notice
@@ -135,7 +112,7 @@
       {say('cut-panel-what-touched-becomes-no', { waste_share: fixed(100 * preview.waste_share, 0) })}
     </p>
     <div class="row lay-row">
-      <Button kind="main" {busy} disabled={!preview.fits} onclick={() => void book()}
+      <Button kind="main" busy={book.busy} disabled={!preview.fits} onclick={() => void book.run()}
         >{say('cut-panel-cut-and-book')}</Button
       >
     </div>
@@ -152,7 +129,7 @@
             >{say('cut-panel-at', { to_upper_case: form.toUpperCase() })}</Button
           >
         {/each}
-        <Button kind="bare" onclick={() => void undo(cut)}>{say('cut-panel-take-cut-back')}</Button>
+        <Button kind="bare" onclick={() => void undo.run(cut)}>{say('cut-panel-take-cut-back')}</Button>
       </div>
     </article>
   {/each}

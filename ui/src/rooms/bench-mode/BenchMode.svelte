@@ -1,8 +1,9 @@
 <script lang="ts">
   // Bench mode: one step over the whole screen. Enter, Space or a foot switch goes on; nothing needs a mouse.
+  import { resource } from '../../lib/asking.svelte';
   import { onMount, untrack } from 'svelte';
   import { hush, keepAwake, speak } from '../../lib/bench/aids';
-  import { client, Problem, take, type Job } from '../../lib/api';
+  import { client, take } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
@@ -28,8 +29,12 @@
   }
   let { id }: Props = $props();
 
-  let job = $state.raw<Job | null>(null);
-  let missing = $state.raw<Problem | null>(null);
+  const asked = resource(
+    () => ({ path: { job_id: id } }),
+    (params) => take(client.GET('/api/jobs/{job_id}', { params })),
+  );
+  const job = $derived(asked.value);
+  const missing = $derived(asked.trouble?.body.reason === 'offline' ? null : asked.trouble);
   let power: PowerCheck | undefined = $state();
   let photoField: HTMLInputElement | undefined = $state();
   let begin: BeginList | undefined = $state();
@@ -57,18 +62,7 @@
     step !== null && (step.shows === 'map' || step.pads.length > 0 || step.shows === 'seen' || step.photo),
   );
 
-  async function loadJob() {
-    try {
-      job = await take(client.GET('/api/jobs/{job_id}', { params: { path: { job_id: id } } }));
-      missing = null;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      if (error.body.reason !== 'offline') missing = error;
-    }
-  }
-
   onMount(() => {
-    void loadJob();
     const stops = [at.open(), keepAwake(), hush, () => hands.letGo()];
     return () => stops.forEach((stop) => stop());
   });

@@ -31,7 +31,7 @@
       trouble = '';
     } catch (error) {
       if (!(error instanceof Problem)) throw error;
-      if (mine === asked && !jobs) trouble = `${error.body.detail} ${error.body.remedy}`;
+      if (mine === asked && !jobs) trouble = error.words;
     }
   }
   // The bench follows what happens on it: news of the stream, and a wait that is over.

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { say } from '$words/page-clean.ftl';
   // Clean: what is seen, each with a drawing; what follows for the plan; and the steps of this stage.
-  import { client, Problem, take, type Job, type Plan } from '../../lib/api';
+  import { client, take, type Job, type Plan } from '../../lib/api';
+  import { quietly } from '../../lib/asking.svelte';
   import type { BenchJob } from '../../lib/bench/bench.svelte';
   import { fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -27,13 +28,9 @@
   });
 
   async function load() {
-    try {
-      const plan = await take(client.GET('/api/jobs/{job_id}/plan', { params: { path: { job_id: job.id } } }));
-      first ??= plan;
-      now = plan;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-    }
+    const plan = await quietly(take(client.GET('/api/jobs/{job_id}/plan', { params: { path: { job_id: job.id } } })));
+    first ??= plan;
+    now = plan ?? now;
   }
 
   const taken = (plan: Plan | null) => plan?.options.find((o) => o.key === (plan.chosen?.key ?? '')) ?? null;

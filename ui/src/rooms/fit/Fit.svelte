@@ -1,7 +1,8 @@
 <script lang="ts">
   import { say } from '$words/page-job.ftl';
   import { onMount, untrack } from 'svelte';
-  import { client, Problem, take, type FitItem, type Job, type Option } from '../../lib/api';
+  import { client, take, type FitItem, type Job, type Option } from '../../lib/api';
+  import { quietly } from '../../lib/asking.svelte';
   import { answers } from '../../lib/fields';
   import { offer } from '../../lib/keys.svelte';
   import { liveForm } from '../../lib/live-form.svelte';
@@ -91,13 +92,8 @@
 
   /** The parts of the plan are a help: without them what was fitted is still noted by hand. */
   async function loadPlan() {
-    try {
-      const plan = await take(client.GET('/api/jobs/{job_id}/plan', { params }));
-      planned = plan.options.find((o) => o.key === plan.chosen?.key) ?? null;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      planned = null;
-    }
+    const plan = await quietly(take(client.GET('/api/jobs/{job_id}/plan', { params })));
+    planned = plan?.options.find((o) => o.key === plan.chosen?.key) ?? null;
   }
 
   async function refresh() {

@@ -1,7 +1,8 @@
 <script lang="ts">
   // What this intake trips, settled while the customer stands there: nothing of it comes up as a surprise later.
   import { say } from '$words/page-job.ftl';
-  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { client, take } from '../../lib/api';
+  import { resource } from '../../lib/asking.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import type { IntakeForm } from './intake-form';
@@ -14,7 +15,6 @@
     settled: string[];
   }
   let { form, words = $bindable(), settled }: Props = $props();
-  let gates = $state.raw<Schemas['IntakeGateOut'][]>([]);
   const asked = $derived({
     kind: form.kind,
     backup_done: form.backup_done,
@@ -23,24 +23,16 @@
     battery_swollen: form.battery_swollen,
     liquid_damage: form.liquid_damage,
   });
+  // Without the server the gates come with the saved job, as they always do.
+  const found = resource(
+    () => asked,
+    (query) => take(client.GET('/api/intake/gates', { params: { query } })),
+  );
+  const gates = $derived(found.value?.gates ?? []);
   // A question that was not answered yet trips nothing here: it is still to be asked.
   const shown = $derived(
     gates.filter((g) => !settled.includes(g.rule) && !(g.rule === 'backup' && form.backup_done === 'unknown')),
   );
-
-  $effect(() => {
-    const query = asked;
-    let stale = false;
-    void take(client.GET('/api/intake/gates', { params: { query } }))
-      .then((found) => {
-        if (!stale) gates = found.gates;
-      })
-      .catch((error: unknown) => {
-        // Without the server the gates come with the saved job, as they always do.
-        if (!(error instanceof Problem)) throw error;
-      });
-    return () => (stale = true);
-  });
 </script>
 
 {#each shown as gate (gate.rule)}

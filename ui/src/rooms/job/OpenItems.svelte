@@ -1,7 +1,8 @@
 <script lang="ts">
   import { say } from '$words/page-job.ftl';
   import DataTable from '../../lib/parts/DataTable.svelte';
-  import { client, Problem, take, type Job, type Run, type Schemas } from '../../lib/api';
+  import { client, take, type Job, type Run } from '../../lib/api';
+  import { resource } from '../../lib/asking.svelte';
   import { figure, moment } from '../../lib/format';
   import { stillToAsk } from '../../lib/job/job-fields';
 
@@ -12,15 +13,11 @@
   }
   let { job, before, after }: Props = $props();
   // Heat cycles that the latest interface still needs, with the moment they would be over.
-  let runningIn = $state.raw<Schemas['StillToRunIn'] | null>(null);
-  $effect(() => {
-    if (!job.fit_done || !after?.trace || job.handed_over_at) return void (runningIn = null);
-    void take(client.GET('/api/jobs/{job_id}/burn-in/open', { params: { path: { job_id: job.id } } }))
-      .then((found) => (runningIn = found.open))
-      .catch((error: unknown) => {
-        if (!(error instanceof Problem)) throw error;
-      });
-  });
+  const asked = resource(
+    () => (job.fit_done && after?.trace && !job.handed_over_at ? { path: { job_id: job.id } } : null),
+    (params) => take(client.GET('/api/jobs/{job_id}/burn-in/open', { params })),
+  );
+  const runningIn = $derived(asked.value?.open ?? null);
 
   const open = $derived([
     ...job.gates.filter((g) => g.severity === 'stop').map((g) => ({ text: g.reason, stage: g.stage, halt: true })),

@@ -1,14 +1,14 @@
 <script lang="ts">
   import { say } from '$words/page-jobs.ftl';
   // All jobs: found as one types, narrowed by what they are, a page at a time.
-  import { untrack } from 'svelte';
-  import { client, Problem, take, type Job } from '../../lib/api';
+  import { resource } from '../../lib/asking.svelte';
+  import { client, take } from '../../lib/api';
   import { day } from '../../lib/format';
   import Owl from '../../lib/glyphs/Owl.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import Late from '../../lib/parts/Late.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import Working from '../../lib/parts/Working.svelte';
   import { VERDICTS } from '../../lib/words';
@@ -21,9 +21,6 @@
   const saveList = () => import('../../lib/parts/SaveList.svelte');
   let saving = $state(false);
   const COUNTED_MOST = 1000;
-  let jobs = $state.raw<Job[] | null>(null);
-  let trouble = $state.raw<Problem | null>(null);
-  let total = $state(0);
   // The address holds what is looked for, so that Back and a bookmark find it again.
   let wanted = $state<Wanted>(fromAddress(location.search));
   $effect(() => {
@@ -35,32 +32,15 @@
   const sought = $derived(narrowed(asked));
   const changed = $derived(JSON.stringify({ ...asked, offset: 0 }) !== JSON.stringify(BLANK));
 
-  // The list follows what is typed; only the answer to what is asked now counts.
-  $effect(() => {
-    const query = { ...sought, all: true, limit: STEP, offset: asked.offset };
-    history.replaceState(history.state, '', asAddress(asked));
-    let stale = false;
-    const wait = setTimeout(
-      () => {
-        take(client.GET('/api/jobs', { params: { query } }))
-          .then((page) => {
-            if (stale) return;
-            jobs = page.jobs;
-            total = page.total;
-            trouble = null;
-          })
-          .catch((error: unknown) => {
-            if (!(error instanceof Problem)) throw error;
-            if (!stale) trouble = error;
-          });
-      },
-      untrack(() => jobs) ? 120 : 0,
-    );
-    return () => {
-      stale = true;
-      clearTimeout(wait);
-    };
-  });
+  // The list follows what is typed.
+  const found = resource(
+    () => ({ ...sought, all: true, limit: STEP, offset: asked.offset }),
+    (query) => take(client.GET('/api/jobs', { params: { query } })),
+    120,
+  );
+  const jobs = $derived(found.value?.jobs ?? null);
+  const total = $derived(found.value?.total ?? 0);
+  $effect(() => history.replaceState(history.state, '', asAddress(asked)));
   const set = (more: Partial<Wanted>) => (wanted = { ...wanted, offset: 0, ...more });
 </script>
 
@@ -77,7 +57,7 @@
 <Working summary={say('jobs-filters')} stand={changed ? say('jobs-narrowed') : say('jobs-none-set')}>
   <Filters {wanted} onset={set} />
 </Working>
-{#if trouble}<Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice>{/if}
+<Trouble of={found} />
 {#if jobs?.length}
   <DataTable>
     <thead>

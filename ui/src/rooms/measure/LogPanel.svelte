@@ -1,16 +1,7 @@
 <script lang="ts">
+  import { action } from '../../lib/asking.svelte';
   import { say } from '$words/page-job.ftl';
-  import {
-    checkSize,
-    client,
-    lookOf,
-    Problem,
-    take,
-    uploadLog,
-    type LogOptions,
-    type Run,
-    type RunKey,
-  } from '../../lib/api';
+  import { checkSize, client, lookOf, take, uploadLog, type LogOptions, type Run, type RunKey } from '../../lib/api';
   import LateTrace from '../../lib/charts/LateTrace.svelte';
   import { bytes, clock } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -20,6 +11,7 @@
   import { toast } from '../../lib/toasts.svelte';
   import { ROLES } from '../../lib/words';
   import ColumnTable from './ColumnTable.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import RefusedLog from './RefusedLog.svelte';
   import { removeReading } from './remove-reading';
   import Repeats from './Repeats.svelte';
@@ -65,19 +57,19 @@
     toast(say('log-panel-read', { name: chosen.name }));
   }
 
-  async function change(call: () => Promise<Run>, words: string) {
+  const change = action(async (call: () => Promise<Run>, words: string) => {
     try {
       await onrun(await call());
-      toast(words);
     } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      toast(`${error.body.detail} ${error.body.remedy}`, { tone: 'wrong' });
+      // The chart goes back to what is stored.
       await onrun(run);
+      throw error;
     }
-  }
+    toast(words);
+  });
 
   const map = (header: string, role: string | null) =>
-    change(
+    change.queue(
       () =>
         take(client.PUT('/api/jobs/{job_id}/runs/{side}/log/mapping', { params, body: { roles: { [header]: role } } })),
       say('log-panel-now-for-this-logger', {
@@ -87,7 +79,7 @@
     );
 
   const choose = (from_s: number | null, to_s: number | null) =>
-    change(
+    change.queue(
       () => take(client.PUT('/api/jobs/{job_id}/runs/{side}/window', { params, body: { from_s, to_s } })),
       from_s === null ? say('log-panel-figures-come-from-stretch') : say('log-panel-figures-come-from-your'),
     );
@@ -116,6 +108,7 @@
   }
 </script>
 
+<Trouble of={change} />
 {#if way.busy}
   <Sending {way} />
 {:else if way.problem && way.file}

@@ -1,12 +1,11 @@
 <script lang="ts">
   import { say } from '$words/page-models.ftl';
   // Models: what the shop has learnt of each, as plates with their maps.
-  import { onMount } from 'svelte';
-  import { client, Problem, raw, take, type Schemas } from '../../lib/api';
-  import { once } from '../../lib/once';
+  import { action, resource } from '../../lib/asking.svelte';
+  import { client, raw, take } from '../../lib/api';
   import ScrewMap from '../../lib/maps/ScrewMap.svelte';
   import Button from '../../lib/parts/Button.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import Sift from '../../lib/parts/Sift.svelte';
   import { hasWords } from '../../lib/sift';
   import KnownTable from './KnownTable.svelte';
@@ -15,10 +14,18 @@
   import { toast } from '../../lib/toasts.svelte';
   import { KINDS } from '../../lib/words';
 
-  let models = $state.raw<Schemas['ModelOut'][] | null>(null);
-  let known = $state.raw<Schemas['WhatIsKnownOut'] | null>(null);
-  let trouble = $state.raw<Problem | null>(null);
-  let waiting = $state.raw<string | null>(null);
+  const found = resource(
+    () => ({}),
+    () => take(client.GET('/api/models')),
+  );
+  const models = $derived(found.value?.models ?? null);
+  const shopKnows = resource(
+    () => ({}),
+    () => take(client.GET('/api/known')),
+  );
+  const known = $derived(shopKnows.value);
+  /** What was read of a file last. */
+  let waiting = '';
   let field: HTMLInputElement | undefined = $state();
 
   let [find, only, order] = $state(['', '', '']);
@@ -35,39 +42,22 @@
     return found.sort((a, b) => (order === 'jobs' ? b.jobs - a.jobs : 0) || a.model.localeCompare(b.model));
   });
 
-  async function load() {
-    try {
-      models = (await take(client.GET('/api/models'))).models;
-      known = await take(client.GET('/api/known'));
-      trouble = null;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    }
-  }
-  onMount(() => void load());
-
   async function read(event: Event) {
     const input = event.currentTarget as HTMLInputElement;
     const file = input.files?.[0];
     input.value = '';
-    if (file) await bring(await file.text(), false);
+    if (file) await bring.run(await file.text(), false);
   }
 
-  const bring = once(async (text: string, replace: boolean) => {
-    try {
-      const params = { query: replace ? { replace } : {} };
-      const model = await take(client.POST('/api/models/import', { params, ...raw(text, 'application/json') }));
-      waiting = null;
-      trouble = null;
-      toast(say('models-room-taken-in', { model: model.model, places: plural(model.places.length, 'place') }));
-      go(`/models/${model.id}`);
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-      waiting = error.body.reason === 'kept' ? text : null;
-    }
+  const bring = action(async (text: string, replace: boolean) => {
+    waiting = text;
+    const params = { query: replace ? { replace } : {} };
+    const model = await take(client.POST('/api/models/import', { params, ...raw(text, 'application/json') }));
+    toast(say('models-room-taken-in', { model: model.model, places: plural(model.places.length, 'place') }));
+    go(`/models/${model.id}`);
   });
+  /** One of that name is kept already. */
+  const twice = $derived(bring.trouble?.body.reason === 'kept');
 </script>
 
 <header class="lay-head">
@@ -77,17 +67,14 @@
   </div>
   <Button onclick={() => field?.click()}>{say('models-room-import-model')}</Button>
 </header>
-{#if trouble}
-  <Notice tone="care" title={trouble.body.detail}>
-    {trouble.body.remedy}
-    {#snippet actions()}
-      {#if waiting}
-        <Button onclick={() => waiting && void bring(waiting, true)}>{say('models-room-replace-kept-one')}</Button>
-        <Button onclick={() => ((waiting = null), (trouble = null))}>{say('models-room-leave')}</Button>
-      {:else}<Button onclick={() => void load()}>{say('models-room-load-again')}</Button>{/if}
-    {/snippet}
-  </Notice>
-{/if}
+<Trouble of={[found, shopKnows, bring]}>
+  {#snippet actions()}
+    {#if twice}
+      <Button onclick={() => void bring.run(waiting, true)}>{say('models-room-replace-kept-one')}</Button>
+      <Button onclick={() => (bring.trouble = null)}>{say('models-room-leave')}</Button>
+    {:else}<Button onclick={() => void found.load()}>{say('models-room-load-again')}</Button>{/if}
+  {/snippet}
+</Trouble>
 {#if models && !models.length}
   <section class="empty lay-stack">
     <h2>{say('models-room-no-model-kept-yet')}</h2>

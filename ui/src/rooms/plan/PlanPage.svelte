@@ -1,7 +1,8 @@
 <script lang="ts">
   import { say } from '$words/page-plan.ftl';
   import { onMount, untrack } from 'svelte';
-  import { client, Problem, take as take_, type Job, type Schemas } from '../../lib/api';
+  import { client, take as take_, type Job } from '../../lib/api';
+  import { resource } from '../../lib/asking.svelte';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
@@ -35,7 +36,12 @@
   const SETTLE_MS = 800;
   const state_ = untrack(() => new PlanState(job.id, onchange));
   let selected = $state('');
-  let known = $state.raw<Schemas['KnownOut'][]>([]);
+  // What the shop knows stands beside the prediction; a plan does not wait for it.
+  const shopKnows = resource(
+    () => ({}),
+    () => take_(client.GET('/api/known')),
+  );
+  const known = $derived(shopKnows.value?.materials ?? []);
   const plan = $derived(state_.plan);
   const shown = $derived(
     plan?.options.find((o) => o.key === (selected || plan.chosen?.key || plan.answer?.key)) ?? plan?.options[0],
@@ -67,12 +73,6 @@
 
   onMount(() => {
     void state_.load();
-    // What the shop knows stands beside the prediction; a plan does not wait for it.
-    void take_(client.GET('/api/known'))
-      .then((found) => (known = found.materials))
-      .catch((error: unknown) => {
-        if (!(error instanceof Problem)) throw error;
-      });
     return offer([
       {
         key: 'Enter',
@@ -102,7 +102,7 @@
     await take(key);
     if (plan?.chosen?.key !== key) return;
     const trouble = await state_.begin();
-    if (trouble) toast(`${trouble.body.detail} ${trouble.body.remedy}`, { tone: 'wrong' });
+    if (trouble) toast(trouble.words, { tone: 'wrong' });
     go(`/jobs/${job.id}/${trouble ? 'open' : 'bench'}`);
   }
 
@@ -138,7 +138,7 @@
   <div class="gap">
     <Notice tone="care" title={state_.trouble.body.detail}>
       {state_.trouble.body.remedy}
-      {#snippet actions()}<Button onclick={() => void state_.reload()}>{say('plan-page-load-newer-state')}</Button
+      {#snippet actions()}<Button onclick={() => void state_.load()}>{say('plan-page-load-newer-state')}</Button
         >{/snippet}
     </Notice>
   </div>
@@ -177,7 +177,7 @@
             {closed}
             state={state_}
             {matter}
-            busy={state_.busy}
+            busy={state_.choice.busy}
             ontake={(key) => void take(key)}
             known={known.find((k) => k.kind === shown.kind) ?? null}
           />
@@ -208,7 +208,7 @@
       {#if startable}<Button disabled={shown.blocked} onclick={() => void take(shown.key)}
           >{say('option-detail-choose')}</Button
         >{/if}
-      <Button kind="main" key="Enter" busy={state_.busy} disabled={shown.blocked} onclick={() => step()}
+      <Button kind="main" key="Enter" busy={state_.choice.busy} disabled={shown.blocked} onclick={() => step()}
         >{startable
           ? say('plan-page-choose-and-start')
           : shown.key === 'leave'

@@ -1,5 +1,6 @@
 // The plan of a job on the page: what is typed is saved by itself, and the options follow.
-import { client, Problem, take, type Plan } from '../../lib/api';
+import { client, take, type Plan, type Problem } from '../../lib/api';
+import { action } from '../../lib/asking.svelte';
 import { LiveForm } from '../../lib/live-form.svelte';
 import { checkFound, planForm, type FoundForm } from './plan-form';
 
@@ -8,9 +9,6 @@ const PAUSE_MS = 180;
 export class PlanState {
   plan = $state.raw<Plan | null>(null);
   live = $state.raw<LiveForm<FoundForm> | null>(null);
-  /** What stood in the way of a press. */
-  #pressed = $state.raw<Problem | null>(null);
-  busy = $state(false);
   readonly jobId: string;
   readonly #told: () => Promise<void>;
 
@@ -37,31 +35,31 @@ export class PlanState {
 
   get trouble(): Problem | null {
     const kept = this.live?.trouble ?? null;
-    return this.#pressed ?? (kept && !Object.keys(kept.fields).length ? kept : null);
+    return this.choice.trouble ?? this.#asked.trouble ?? (kept && !Object.keys(kept.fields).length ? kept : null);
   }
 
   get saved(): boolean {
     return this.live?.saver.stand === 'saved';
   }
 
+  readonly #asked = action(async () => {
+    const plan = await take(client.GET('/api/jobs/{job_id}/plan', { params: this.#params }));
+    this.plan = plan;
+    this.choice.trouble = null;
+    if (this.live) return this.live.take(planForm(plan));
+    this.live = new LiveForm(planForm(plan), {
+      key: `plan:${this.jobId}`,
+      write: (form) => this.#write(form),
+      reload: () => this.load(),
+      saves: () => true,
+      restMs: PAUSE_MS,
+    });
+    if (this.live.restored) this.changed();
+  });
+
+  /** The newer state of the server; what was typed stays in the fields. */
   async load(): Promise<void> {
-    try {
-      const plan = await take(client.GET('/api/jobs/{job_id}/plan', { params: this.#params }));
-      this.plan = plan;
-      this.#pressed = null;
-      if (this.live) return this.live.take(planForm(plan));
-      this.live = new LiveForm(planForm(plan), {
-        key: `plan:${this.jobId}`,
-        write: (form) => this.#write(form),
-        reload: () => this.load(),
-        saves: () => true,
-        restMs: PAUSE_MS,
-      });
-      if (this.live.restored) this.changed();
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      this.#pressed = error;
-    }
+    await this.#asked.queue();
   }
 
   /** Something was typed: keep it at once, save it when the hand rests. */
@@ -80,38 +78,26 @@ export class PlanState {
     return planForm(this.plan);
   }
 
-  /** Take the newer state of the server; what was typed stays in the fields. */
-  async reload(): Promise<void> {
-    await this.load();
-  }
+  /** Take a decision, or none. */
+  readonly choice = action(async (key: string | null) => {
+    if (!this.plan) return false;
+    const body = { version: this.plan.version, key };
+    this.plan = await take(client.POST('/api/jobs/{job_id}/plan/choice', { params: this.#params, body }));
+    await this.#told();
+    return true;
+  });
 
   async choose(key: string | null): Promise<boolean> {
-    if (!this.plan) return false;
-    this.busy = true;
-    try {
-      const body = { version: this.plan.version, key };
-      this.plan = await take(client.POST('/api/jobs/{job_id}/plan/choice', { params: this.#params, body }));
-      this.#pressed = null;
-      await this.#told();
-      return true;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      this.#pressed = error;
-      return false;
-    } finally {
-      this.busy = false;
-    }
+    return !!(await this.choice.run(key));
   }
 
   /** Begin the step list of what was chosen. Gives what is in the way, or null. */
   async begin(): Promise<Problem | null> {
-    try {
-      await take(client.POST('/api/jobs/{job_id}/bench/list', { params: this.#params, body: { with_model: true } }));
-      return null;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      return error;
-    }
+    const list = action(() =>
+      take(client.POST('/api/jobs/{job_id}/bench/list', { params: this.#params, body: { with_model: true } })),
+    );
+    await list.run();
+    return list.trouble;
   }
 
   async removeNote(id: string): Promise<void> {

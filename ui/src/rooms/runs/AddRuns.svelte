@@ -58,7 +58,7 @@
         added += 1;
       } catch (error) {
         if (!(error instanceof Problem)) throw error;
-        refused = [...refused, { name: file.name, why: `${error.body.detail} ${error.body.remedy}`.trim() }];
+        refused = [...refused, { name: file.name, why: error.words }];
       }
     }
     reading = '';

@@ -30,7 +30,7 @@
     (query) => take(client.GET('/api/jobs/{job_id}/burn-in', { params: { path: { job_id: jobId }, query } })),
   );
   const told = $derived(asked.value);
-  const why = $derived(asked.trouble ? `${asked.trouble.body.detail} ${asked.trouble.body.remedy}` : '');
+  const why = $derived(asked.trouble ? asked.trouble.words : '');
 
   const reach = $derived(Math.max(...(told?.points ?? []).map((p) => p.x), 1) + (told?.more_needed ?? 0));
   const x = $derived(linear([0, reach * 1.05], [48, width - 16]));

@@ -1,13 +1,13 @@
 <script lang="ts">
+  import { resource } from '../../lib/asking.svelte';
   import { say } from '$words/page-runs.ftl';
   // A row a log; the row of a run carries its state and conditions, its repeats follow.
-  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { client, take, type Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import { upper } from '../../lib/say';
-  import { toast } from '../../lib/toasts.svelte';
   import { digitsOf, figureWords, isColumn, isMatched, unitOf } from './figures';
   import { conditionsOf, nameOf, stateWords } from '../../lib/run-names';
 
@@ -26,7 +26,6 @@
   let { jobId, found, picked, first, closed, onpick, onremove, onmake }: Props = $props();
   let only = $state('');
   let also = $state('');
-  let alsoValues = $state.raw(new Map<string, number>());
 
   const states = $derived(new Map(found.states.map((s) => [s.id, stateWords(s)])));
   const shown = $derived(found.runs.filter((r) => !only || r.state_id === only));
@@ -47,19 +46,12 @@
   ];
   const further = $derived(found.figures.filter((f) => !OWN.includes(f) && !isMatched(f)));
   const alsoWords = $derived(isColumn(also) ? figureWords(also) : upper(figureWords(also)));
-  $effect(() => {
-    const [name, runs] = [also, found.runs];
-    alsoValues = new Map();
-    if (!name || !runs.length) return;
-    take(client.GET('/api/jobs/{job_id}/all-runs/figure', { params: { path: { job_id: jobId }, query: { name } } }))
-      .then(({ values }) => {
-        if (name === also) alsoValues = new Map(values.map((v) => [v.log, v.value]));
-      })
-      .catch((error: unknown) => {
-        if (!(error instanceof Problem)) throw error;
-        toast(`${error.body.detail} ${error.body.remedy}`);
-      });
-  });
+  const asked = resource(
+    () => (also && found.runs.length ? { name: also, of: found.runs.map((r) => r.id) } : null),
+    ({ name }) =>
+      take(client.GET('/api/jobs/{job_id}/all-runs/figure', { params: { path: { job_id: jobId }, query: { name } } })),
+  );
+  const alsoValues = $derived(new Map(asked.value?.values.map((v) => [v.log, v.value])));
   const scored = $derived(found.runs.some((r) => r.result_score !== null));
   const heard = $derived(found.runs.some((r) => r.noise_db !== null));
 </script>

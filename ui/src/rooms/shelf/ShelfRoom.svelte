@@ -1,9 +1,10 @@
 <script lang="ts">
   import { say } from '$words/page-shelf.ftl';
-  import { onMount } from 'svelte';
-  import { client, Problem, take, type Product, type Shelf } from '../../lib/api';
+  import { action, resource } from '../../lib/asking.svelte';
+  import { client, take, type Product, type Shelf } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
   import Notice from '../../lib/parts/Notice.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import Sift from '../../lib/parts/Sift.svelte';
   import { hasWords } from '../../lib/sift';
   import { toast } from '../../lib/toasts.svelte';
@@ -12,8 +13,12 @@
   import ProductDialog from './ProductDialog.svelte';
   import { importShelf } from './import-shelf';
 
-  let shelf = $state.raw<Shelf | null>(null);
-  let trouble = $state.raw<Problem | null>(null);
+  const found = resource(
+    () => ({}),
+    () => take(client.GET('/api/shelf')),
+  );
+  const shelf = $derived(found.value);
+  const put = (next: Shelf) => (found.value = next);
   let editing = $state.raw<Product | null>(null);
   let open = $state(false);
   let input: HTMLInputElement | undefined = $state();
@@ -56,35 +61,16 @@
   );
   const warnings = $derived(shelf?.products.flatMap((p) => p.warnings.map((w) => ({ name: p.name, text: w }))) ?? []);
 
-  onMount(async () => {
-    try {
-      shelf = await take(client.GET('/api/shelf'));
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    }
-  });
-
   function edit(product: Product | null) {
     editing = product;
     open = true;
   }
 
-  async function bring(files: FileList | null) {
-    const file = files?.[0];
-    if (!file) return;
-    try {
-      const found = await importShelf(file);
-      shelf = found.shelf;
-      trouble = null;
-      toast(say('shelf-room-products-and-lots-were', { products: found.products, lots: found.lots }));
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = error;
-    } finally {
-      if (input) input.value = '';
-    }
-  }
+  const bring = action(async (file: File) => {
+    const brought = await importShelf(file);
+    put(brought.shelf);
+    toast(say('shelf-room-products-and-lots-were', { products: brought.products, lots: brought.lots }));
+  });
 </script>
 
 <header class="lay-head">
@@ -103,11 +89,15 @@
       accept=".csv,text/csv"
       aria-label={say('shelf-room-csv-shelf')}
       tabindex="-1"
-      onchange={(e) => void bring(e.currentTarget.files)}
+      onchange={(e) => {
+        const [file] = e.currentTarget.files ?? [];
+        if (file) void bring.run(file);
+        e.currentTarget.value = '';
+      }}
     />
   </div>
 </header>
-{#if trouble}<div class="gap"><Notice tone="care" title={trouble.body.detail}>{trouble.body.remedy}</Notice></div>{/if}
+<div class="gap"><Trouble of={[found, bring]} /></div>
 {#if shelf}
   {#if warnings.length}
     <div class="gap">
@@ -138,7 +128,7 @@
             {product}
             kind={kind.words}
             currency={shelf.currency}
-            onshelf={(found) => (shelf = found)}
+            onshelf={put}
             onedit={() => edit(product)}
           />
         {/each}
@@ -149,9 +139,9 @@
       {shelf.products.length ? say('sift-nothing') : say('shelf-room-shelf-empty-add-tubes')}
     </p>
   {/each}
-  <Kinds {shelf} onshelf={(found) => (shelf = found)} />
-  <ProductDialog bind:open product={editing} kinds={shelf.kinds} onshelf={(found) => (shelf = found)} />
-{:else if !trouble}
+  <Kinds {shelf} onshelf={put} />
+  <ProductDialog bind:open product={editing} kinds={shelf.kinds} onshelf={put} />
+{:else if !found.trouble}
   <p class="quiet" role="status">{say('shelf-room-looking-along-shelf')}</p>
 {/if}
 

@@ -2,37 +2,33 @@
   // A tablet that opened the code of the Shop page: it comes in under its own name.
   import { say } from '$words/page-sign-in.ftl';
   import { onMount } from 'svelte';
-  import { Problem } from '../../lib/api';
+  import { action } from '../../lib/asking.svelte';
   import Owl from '../../lib/glyphs/Owl.svelte';
   import Button from '../../lib/parts/Button.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import { go } from '../../lib/router.svelte';
   import { pairTablet } from '../../lib/session.svelte';
 
   const blank = { measured: false, rise_k: null, noise_db: null, held_share: null };
-  let trouble = $state('');
-  onMount(async () => {
+  const pair = action(async (code: string) => {
+    await pairTablet(code);
+    go('/', true);
+  });
+  onMount(() => {
     const code = location.hash.slice(1);
     // The code is good once: it does not stay in the address.
     history.replaceState(null, '', '/pair');
-    try {
-      await pairTablet(code);
-      go('/', true);
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = `${error.body.detail} ${error.body.remedy}`;
-    }
+    void pair.run(code);
   });
 </script>
 
 <main class="lay-stack">
   <Owl before={blank} after={blank} size={120} decorative />
   <h1>{say('pair-title')}</h1>
-  {#if trouble}
-    <Notice tone="care">{trouble}{#snippet actions()}<Button href="/">{say('pair-sign-in')}</Button>{/snippet}</Notice>
-  {:else}
-    <p class="quiet" role="status">{say('pair-under-way')}</p>
-  {/if}
+  <Trouble of={pair}>
+    {#snippet actions()}<Button href="/">{say('pair-sign-in')}</Button>{/snippet}
+  </Trouble>
+  {#if !pair.trouble}<p class="quiet" role="status">{say('pair-under-way')}</p>{/if}
 </main>
 
 <style>

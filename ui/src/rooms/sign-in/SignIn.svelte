@@ -1,9 +1,9 @@
 <script lang="ts">
   import { say } from '$words/page-sign-in.ftl';
-  import { Problem } from '../../lib/api';
+  import { action } from '../../lib/asking.svelte';
   import Owl from '../../lib/glyphs/Owl.svelte';
   import Button from '../../lib/parts/Button.svelte';
-  import Notice from '../../lib/parts/Notice.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import TextField from '../../lib/parts/TextField.svelte';
   import { go } from '../../lib/router.svelte';
   import { zoneHere } from '../../lib/zone';
@@ -11,24 +11,8 @@
 
   const setting = $derived(session.present?.set_up_needed ?? false);
   let form = $state({ login: '', password: '', shop_name: '', name: '', code: location.hash.slice(1) });
-  let errors = $state<Record<string, string>>({});
-  let trouble = $state('');
-  let busy = $state(false);
-
-  async function run(work: () => Promise<void>) {
-    busy = true;
-    errors = {};
-    trouble = '';
-    try {
-      await work();
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      errors = error.fields;
-      if (!Object.keys(errors).length) trouble = `${error.body.detail} ${error.body.remedy}`;
-    } finally {
-      busy = false;
-    }
-  }
+  const run = action((work: () => Promise<void>) => work());
+  const errors = $derived(run.trouble?.fields ?? {});
 
   async function openShop() {
     await setUp({ ...form, zone: zoneHere() });
@@ -46,12 +30,12 @@
   <p class="quiet">
     {setting ? say('sign-in-this-installation-empty-you') : say('sign-in-hot-in-cool-out')}
   </p>
-  {#if trouble}<Notice tone="care">{trouble}</Notice>{/if}
+  {#if !Object.keys(errors).length}<Trouble of={run} />{/if}
   <form
     class="lay-stack"
     onsubmit={(e) => {
       e.preventDefault();
-      void run(() => (setting ? openShop() : signIn(form.login, form.password)));
+      void run.run(() => (setting ? openShop() : signIn(form.login, form.password)));
     }}
   >
     {#if setting}
@@ -87,10 +71,12 @@
       autocomplete={setting ? 'new-password' : 'current-password'}
       hint={setting ? say('sign-in-at-least-characters') : ''}
     />
-    <Button kind="main" type="submit" {busy}>{setting ? say('sign-in-open-shop') : say('sign-in-sign-in')}</Button>
+    <Button kind="main" type="submit" busy={run.busy}
+      >{setting ? say('sign-in-open-shop') : say('sign-in-sign-in')}</Button
+    >
   </form>
   {#if session.present?.demo_available}
-    <Button {busy} onclick={() => void run(signInDemo)}>{say('sign-in-enter-demo-shop')}</Button>
+    <Button busy={run.busy} onclick={() => void run.run(signInDemo)}>{say('sign-in-enter-demo-shop')}</Button>
   {/if}
 </main>
 

@@ -1,10 +1,12 @@
 <script lang="ts">
   import { say } from '$words/page-workings.ftl';
-  import { onMount, untrack } from 'svelte';
-  import { client, Problem, take, type Schemas } from '../../lib/api';
+  import { untrack } from 'svelte';
+  import { resource } from '../../lib/asking.svelte';
+  import { client, take } from '../../lib/api';
   import Notice from '../../lib/parts/Notice.svelte';
   import HandbookText from '../../lib/parts/HandbookText.svelte';
   import { SUBJECTS, titleOf } from '../../lib/handbook';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import Skeleton from '../../lib/parts/Skeleton.svelte';
   import StepList from '../../lib/parts/StepList.svelte';
   import Calculator from './Calculator.svelte';
@@ -15,9 +17,12 @@
     subject?: string;
   }
   let { name, subject }: Props = $props();
-  let all = $state.raw<Schemas['WorkingOut'][]>([]);
-  let procedures = $state.raw<Schemas['ProcedureOut'][]>([]);
-  let trouble = $state('');
+  const found = resource(
+    () => ({}),
+    () => take(client.GET('/api/workings')),
+  );
+  const all = $derived(found.value?.workings ?? []);
+  const procedures = $derived(found.value?.procedures ?? []);
   let shown = $state.raw<WorkingState | null>(null);
   const groups = $derived([...new Set(all.map((w) => w.group))]);
   const info = $derived(subject ? undefined : name ? all.find((w) => w.name === name) : all[0]);
@@ -28,22 +33,11 @@
       shown = wanted ? new WorkingState(wanted, new URLSearchParams(location.search)) : null;
     });
   });
-
-  onMount(async () => {
-    try {
-      const found = await take(client.GET('/api/workings'));
-      procedures = found.procedures;
-      all = found.workings;
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      trouble = `${error.body.detail} ${error.body.remedy}`;
-    }
-  });
 </script>
 
 <h1>{say('workings-workings')}</h1>
 <p class="lead quiet">{say('workings-every-calculator-on-its')}</p>
-{#if trouble}<Notice tone="care">{trouble}</Notice>{/if}
+<Trouble of={found} />
 {#if all.length}<div class="room">
     <nav aria-label={say('workings-calculators')} class="no-print">
       {#each groups as group (group)}
@@ -99,7 +93,7 @@
         >
       {/if}
     </div>
-  </div>{:else if !trouble}<Skeleton />{/if}
+  </div>{:else if !found.trouble}<Skeleton />{/if}
 
 <style>
   .lead {

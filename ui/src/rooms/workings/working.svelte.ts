@@ -58,7 +58,7 @@ export class WorkingState {
       this.results = [];
       this.drawings = [];
       const fields = error.fields;
-      this.errors = Object.keys(fields).length ? fields : { '': `${error.body.detail} ${error.body.remedy}` };
+      this.errors = Object.keys(fields).length ? fields : { '': error.words };
     } finally {
       if (turn === this.#turn) this.busy = false;
     }
