@@ -614,7 +614,7 @@ export interface paths {
         };
         /** What was settled at the counter. */
         get: operations["getCounter"];
-        /** Keep what came along and what was agreed. */
+        /** Keep what came along and what was agreed: what is left out stays as it is. */
         put: operations["saveCounter"];
         post?: never;
         delete?: never;
