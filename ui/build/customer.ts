@@ -23,7 +23,7 @@ export async function buildCustomerPages(folder: string): Promise<void> {
       resolve: {
         alias: [
           // Of what all pages say, these say little.
-          { find: /^\$words\/page\.ftl/, replacement: join(WORDS, language, 'page-shared.ftl') },
+          { find: /^\$words\/page\.ftl(?=\?)/, replacement: join(WORDS, language, 'page-shared.ftl') },
           { find: '$words', replacement: join(WORDS, language) },
         ],
       },

@@ -4,7 +4,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Plugin, Rolldown } from 'vite';
-import { FIRST_VISITS } from '../src/pages.ts';
+import { FIRST_VISITS } from '../src/first-visits.ts';
 
 const PLACE = '[]; /* the pages, written here by the build */';
 

@@ -1,6 +1,5 @@
-// The pages, once: what an address is called by, which room shows it, what makes it another page, what a first visit asks
-// for before the script is there, and what is kept for the time without a line. The loaders, the first small script and
-// the service worker are made of this table.
+// The pages, once: what an address is called by, which room shows it, and what makes it another page. The loaders are made
+// of this table, and so is what first-visits.ts says of them.
 
 /** An address with names for its parts, as in /jobs/:id/:stage. */
 export interface PageOf {
@@ -11,14 +10,9 @@ export interface PageOf {
   readonly same?: readonly string[];
   /** It fills the screen and keeps the keyboard for itself. */
   readonly whole?: boolean;
-  /** Pieces that a first visit needs beside the room. */
-  readonly parts?: readonly string[];
-  /** What it asks the server first; `:id` is what the address names. */
-  readonly asks?: readonly string[];
 }
 
 const JOB_ROOM = 'rooms/job/JobRoom.svelte';
-const BENCH_LOG = 'lib/bench/bench.svelte.ts';
 
 /** The page of each stage of a job, within its room. */
 export const STAGE_ROOMS = {
@@ -34,17 +28,9 @@ export const STAGE_ROOMS = {
   handover: 'rooms/job/HandOver.svelte',
 } as const;
 export type StageRoom = keyof typeof STAGE_ROOMS;
-const AT_BENCH = ['open', 'clean', 'fit', 'close'];
-
-export const JOB_ASKS = [
-  '/api/jobs/:id',
-  '/api/jobs/:id/runs/before',
-  '/api/jobs/:id/runs/after',
-  '/api/jobs/:id/verdict',
-] as const;
 
 export const PAGES = [
-  { at: '/', room: 'rooms/bench/Bench.svelte', asks: ['/api/bench/waits', '/api/bench?limit=100'] },
+  { at: '/', room: 'rooms/bench/Bench.svelte' },
   { at: '/jobs', room: 'rooms/jobs/Jobs.svelte' },
   { at: '/jobs/new', room: 'rooms/intake/NewJob.svelte' },
   { at: '/jobs/:id', room: JOB_ROOM, same: ['id'] },
@@ -71,34 +57,6 @@ export const PAGES = [
 
 /** Shown to whoever is not signed in. */
 export const DOORS = { signIn: 'rooms/sign-in/SignIn.svelte', pair: 'rooms/sign-in/Pair.svelte' } as const;
-
-/** What a first visit loads and asks for: the address as an expression with one group, what the address names. */
-export const FIRST_VISITS: { address: string; parts: string[]; asks: string[] }[] = [
-  ...PAGES.filter((page): page is Extract<(typeof PAGES)[number], { asks: unknown }> => 'asks' in page).map((page) => ({
-    address: `^${page.at}$`,
-    parts: [page.room],
-    asks: [...page.asks],
-  })),
-  ...Object.entries(STAGE_ROOMS).map(([stage, room]) => ({
-    address: `^/jobs/([0-9a-f-]{36})/${stage}$`,
-    parts: [JOB_ROOM, room, ...(AT_BENCH.includes(stage) ? [BENCH_LOG] : [])],
-    asks: JOB_ASKS.map((url) => url.replace(':id', '$1')),
-  })),
-];
-
-/** Answers that are kept and shown without a line: what the bench and a job's stages are made of. */
-export const KEPT = [
-  '/api/session',
-  '/api/bench',
-  '/api/bench/words',
-  '/api/bench/waits',
-  '/api/shop',
-  '/api/known',
-  ...JOB_ASKS,
-  '/api/jobs/:id/bench',
-  '/api/jobs/:id/plan',
-  '/api/jobs/:id/fit/items',
-];
 
 type Filled<P extends string> = P extends `${infer Head}/:${string}/${infer Rest}`
   ? `${Head}/${string}/${Filled<Rest>}`

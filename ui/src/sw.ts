@@ -2,7 +2,7 @@
 import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { NetworkFirst } from 'workbox-strategies';
-import { KEPT } from './pages';
+import { KEPT } from './first-visits';
 import { KEPT_ANSWERS, KEPT_HEADER, LINE_DOWN, LINE_UP } from './lib/kept';
 
 /** Files of this version, written in as it is built. */

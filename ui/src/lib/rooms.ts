@@ -3,6 +3,6 @@ import { ROOMS } from 'virtual:rooms';
 
 export function roomOf(room: string): (typeof ROOMS)[string] {
   const load = ROOMS[room];
-  if (!load) throw new Error(`The table of pages names ${room}, which is no room.`);
+  if (!load) throw new Error(`No room ${room}.`);
   return load;
 }

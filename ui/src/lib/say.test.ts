@@ -12,7 +12,7 @@ const root = process.cwd();
 const contract = JSON.parse(readFileSync(`${root}/../contract/sentences.json`, 'utf8')) as Contract;
 
 describe('sentences', () => {
-  const bundle = bundleOf([contract.messages]);
+  const bundle = bundleOf([new FluentResource(contract.messages).body.map((m) => [m.id, m.value, m.attributes])]);
 
   it.each(contract.cases)('$code with $values', ({ code, values, text }) => {
     expect(say(code, values, bundle)).toBe(text);

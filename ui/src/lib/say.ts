@@ -1,8 +1,8 @@
 // Sentences of the page, from the message files that the server reads as well.
-import { FluentBundle, FluentNumber, FluentResource, type FluentFunction, type FluentValue } from '@fluent/bundle';
-import names from '$words/names.ftl?raw';
-import page from '$words/page.ftl?raw';
-import shared from '$words/page-shared.ftl?raw';
+import { FluentBundle, FluentNumber, type FluentFunction, type FluentResource, type FluentValue } from '@fluent/bundle';
+import names from '$words/names.ftl?messages';
+import page from '$words/page.ftl?messages';
+import shared from '$words/page-shared.ftl?messages';
 
 export type Said = string | number | boolean | null | undefined;
 
@@ -50,18 +50,23 @@ const FUNCTIONS: Record<string, FluentFunction> = {
 export const upper = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);
 export const lower = (text: string): string => text.slice(0, 1).toLowerCase() + text.slice(1);
 
+type Message = FluentResource['body'][number];
+/** Messages as the build read them of a message file: code, words, and further words by name. */
+export type Messages = [id: Message['id'], value: Message['value'], attributes?: Message['attributes']][];
+const read = (of: Messages) => ({ body: of.map(([id, value, attributes = {}]) => ({ id, value, attributes })) });
+
 /** Messages with the functions that they may use. */
-export function bundleOf(texts: string[]): FluentBundle {
+export function bundleOf(files: Messages[]): FluentBundle {
   const made = new FluentBundle(__LANGUAGE__, { functions: FUNCTIONS, useIsolating: false });
-  for (const text of texts) made.addResource(new FluentResource(text));
+  for (const messages of files) made.addResource(read(messages));
   return made;
 }
 
 const bundle = bundleOf([names, shared, page]);
 
 /** Messages of a room, added when its code is loaded. */
-export function addWords(text: string): void {
-  bundle.addResource(new FluentResource(text));
+export function addWords(messages: Messages): void {
+  bundle.addResource(read(messages));
 }
 
 /** The sentence of a code. A flag is yes or no, what is not known is none. */

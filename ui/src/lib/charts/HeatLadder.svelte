@@ -1,7 +1,6 @@
 <script lang="ts">
   import { say } from '../say';
   import DataTable from '../parts/DataTable.svelte';
-  import Unit from '../parts/Unit.svelte';
   import type { Ladder } from '../api';
   import { figure } from '../format';
   import { RUNGS } from '../words';
@@ -103,32 +102,23 @@
       <path class="floor" d="M0 {FLOOR}H{W}" />
       <text class="name" x="0" y={FLOOR + 55}>{say('heat-ladder-room')}</text>
     </svg>
-    <DataTable weight="small" caption={say('heat-ladder-heat-ladder-in-figures')}>
-      <thead>
-        <tr
-          ><th scope="col">{say('heat-ladder-drop')}</th>{#each sides as s (s.name)}<th
-              scope="col"
-              class="number {s.name}">{s.name}, <Unit of="K/W" /></th
-            >{/each}</tr
-        >
-      </thead>
-      <tbody>
-        {#each [...named].reverse() as span (span.name)}
-          <tr>
-            <th scope="row">{RUNGS[span.name] ?? span.name}</th>
-            {#each sides as s (s.name)}
-              {@const rung = s.ladder.rungs.find((r) => r.name === span.name)}
-              <td class="number {s.name}">
-                {figure(rung?.resistance, 'K/W')}
-                <span class="off-screen"
-                  >{say('heat-ladder-k-from', { drop_k: figure(rung?.drop_k, 'K'), source: rung?.source })}</span
-                >
-              </td>
-            {/each}
-          </tr>
-        {/each}
-      </tbody>
-    </DataTable>
+    {#snippet rung(span: { name: string }, at: number)}
+      {@const found = sides[at - 1]?.ladder.rungs.find((r) => r.name === span.name)}
+      {figure(found?.resistance, 'K/W')}
+      <span class="off-screen"
+        >{say('heat-ladder-k-from', { drop_k: figure(found?.drop_k, 'K'), source: found?.source })}</span
+      >
+    {/snippet}
+    <DataTable
+      weight="small"
+      caption={say('heat-ladder-heat-ladder-in-figures')}
+      rows={[...named].reverse()}
+      key={(span) => span.name}
+      columns={[
+        { head: say('heat-ladder-drop'), name: true, text: (span) => RUNGS[span.name] ?? span.name },
+        ...sides.map((s) => ({ head: s.name, unit: 'K/W', is: `number ${s.name}`, cell: rung })),
+      ]}
+    />
     <figcaption class="quiet">
       {told.size > 1
         ? say('heat-ladder-drops-by-probe-where')

@@ -1,34 +1,26 @@
-<script lang="ts" generics="L extends FieldList">
-  // Questions that fold, and their line says what is answered or that they are still open.
+<script lang="ts">
+  // Questions that fold, asked where they are needed; their line says whether they are still open.
   import { untrack } from 'svelte';
   import { say } from '$words/page-job.ftl';
   import type { Job } from '../api';
-  import type { FieldList } from '../fields';
+  import Late from '../parts/Late.svelte';
   import Working from '../parts/Working.svelte';
-  import { apart } from './job-fields';
-  import JobFields from './JobFields.svelte';
+  import { stillToAsk } from './still-open';
 
   interface Props {
     job: Job;
-    list: L;
+    about: 'limits' | 'factory' | 'warranty';
     title: string;
     onchange: () => Promise<void>;
-    /** Unfolded while nothing of it is answered. */
+    /** Unfolded while it is open. */
     eager?: boolean;
   }
-  let { job, list, title, onchange, eager = false }: Props = $props();
-
-  const answers = $derived(
-    list.flatMap((field) => {
-      const value = (apart(job) as Record<string, unknown>)[field.key];
-      if (value === null || value === '' || value === 'unknown') return [];
-      if ('options' in field) return field.options.find((option) => option.value === value)?.label ?? [];
-      return 'unit' in field && field.unit ? `${String(value)} ${field.unit}` : String(value);
-    }),
-  );
-  let open = $state(untrack(() => eager && !answers.length));
+  let { job, about, title, onchange, eager = false }: Props = $props();
+  const fields = () => import('./JobFields.svelte');
+  const still = $derived(stillToAsk(job).some((item) => item.about === about));
+  let open = $state(untrack(() => eager && still));
 </script>
 
-<Working summary={title} stand={answers.join(' · ') || say('intake-open')} bind:open>
-  <JobFields {job} {list} {onchange} />
+<Working summary={title} stand={still ? say('intake-open') : ''} bind:open>
+  {#if open}<Late load={fields} given={{ job, about, onchange }} />{/if}
 </Working>

@@ -1,39 +1,36 @@
-<script lang="ts" generics="L extends FieldList">
+<script lang="ts">
   // Questions about a job, asked where they are needed: they save themselves.
   import { untrack } from 'svelte';
   import { say } from '$words/page-job.ftl';
   import { client, take, type Job } from '../api';
-  import type { FieldList, KeyOf } from '../fields';
+  import type { FieldList } from '../fields';
   import { liveForm } from '../live-form.svelte';
   import BothSides from '../parts/BothSides.svelte';
   import Fields from '../parts/Fields.svelte';
   import SaveStand from '../parts/SaveStand.svelte';
   import Trouble from '../parts/Trouble.svelte';
-  import { apart, together } from './job-fields';
+  import { ASKED } from './job-fields';
+  import { apart, together } from './still-open';
 
   interface Props {
     job: Job;
-    list: L;
+    about: keyof typeof ASKED;
     onchange: () => Promise<void>;
   }
-  let { job, list, onchange }: Props = $props();
+  let { job, about, onchange }: Props = $props();
 
-  const value = () => apart(job) as Record<KeyOf<L>, unknown>;
-  const live = liveForm(
-    untrack(() => list),
-    value,
-    {
-      key: untrack(() => `job:${job.id}:${list[0]?.key ?? ''}`),
-      saves: () => true,
-      reload: () => onchange(),
-      send: async (given) => {
-        const body = { ...together(given, job.sensor_limits), version: job.version };
-        const next = await take(client.PUT('/api/jobs/{job_id}', { params: { path: { job_id: job.id } }, body }));
-        await onchange();
-        return apart(next) as Record<KeyOf<L>, unknown>;
-      },
+  const list: FieldList = untrack(() => ASKED[about]);
+  const live = liveForm(list, () => apart(job) as Record<string, unknown>, {
+    key: untrack(() => `job:${job.id}:${about}`),
+    saves: () => true,
+    reload: () => onchange(),
+    send: async (given) => {
+      const body = { ...together(given, job.sensor_limits), version: job.version };
+      const next = await take(client.PUT('/api/jobs/{job_id}', { params: { path: { job_id: job.id } }, body }));
+      await onchange();
+      return apart(next) as Record<string, unknown>;
     },
-  );
+  });
 </script>
 
 <form onchange={() => void live.saver.flush()} onsubmit={(e) => e.preventDefault()}>

@@ -1,7 +1,7 @@
 // What is asked of a job and its device, by where it decides something: at the counter what decides whether it is taken in,
 // the rest where it is needed.
-import { say } from '$words/page-job.ftl';
-import type { Job } from '../api';
+import { say } from '$words/page-intake.ftl';
+import '$words/page-job.ftl';
 import { answers, openOr, type FieldList } from '../fields';
 import { languageOptions } from '../languages';
 
@@ -132,37 +132,5 @@ export const intakeFields = () =>
   [...WHAT_COMES_IN, ...SETTLED_AT_ONCE, ...marks(), ...WARRANTY, ...LIFE, ...LIMITS] as const;
 export type IntakeFields = ReturnType<typeof intakeFields>;
 
-const NO_LIMITS = {
-  gpu_hotspot: null,
-  memory_temperature: null,
-  regulator_temperature: null,
-  drive_temperature: null,
-  skin_temperature: null,
-};
-type SensorLimits = { [role in keyof typeof NO_LIMITS]?: number | null };
-
-/** Of a job or a device, with each limit of a sensor by itself. */
-export const apart = <T extends { sensor_limits: Record<string, number> }>(of: T) => ({
-  ...of,
-  ...NO_LIMITS,
-  ...of.sensor_limits,
-});
-
-/** What is sent of it: the limits of the sensors together, with those that stay. */
-export function together<T extends object>(given: T & SensorLimits, kept: Record<string, number> = {}) {
-  const { gpu_hotspot, memory_temperature, regulator_temperature, drive_temperature, skin_temperature, ...rest } =
-    given;
-  const limits = { gpu_hotspot, memory_temperature, regulator_temperature, drive_temperature, skin_temperature };
-  const changed = Object.entries(limits).filter(([, value]) => value !== undefined);
-  if (!changed.length) return rest;
-  const all = Object.entries({ ...kept, ...Object.fromEntries(changed) }).filter(([, value]) => value !== null);
-  return { ...rest, sensor_limits: Object.fromEntries(all) as Record<string, number> };
-}
-
-/** Questions that are not answered yet, each where it is needed, as long as it is. */
-export const stillToAsk = (job: Job) =>
-  [
-    { open: LIMITS.every(({ key }) => apart(job)[key] === null), stage: 'before', text: say('open-items-limits') },
-    { open: job.lidded === 'unknown' || !job.factory_interface, stage: 'plan', text: say('open-items-factory') },
-    { open: job.warranty === 'unknown' || job.seal === 'unknown', stage: 'open', text: say('open-items-warranty') },
-  ].filter((item) => item.open && !job.done.includes(item.stage));
+/** Lists by what they are about, for where they are asked. */
+export const ASKED = { limits: LIMITS, factory: LIFE, warranty: WARRANTY } as const;

@@ -1,21 +1,63 @@
-<script lang="ts">
-  import type { Snippet } from 'svelte';
+<script lang="ts" generics="R">
+  // A table by its columns: head and cells of one are said in one place, so that a figure never stands under another's
+  // name, also where a narrow screen shows row under row.
+  import type { Column } from '../columns';
   import { foldWhenNarrow } from './narrow';
 
   interface Props {
-    /** Rows of head and body; cells take the classes number, before, after and quiet. */
-    children: Snippet;
+    rows: readonly R[];
+    /** One that is not wanted now may stand as false. */
+    columns: readonly (Column<R> | false)[];
+    key: (row: R) => string | number;
+    /** Classes of a row. */
+    rowIs?: (row: R) => string | undefined;
     caption?: string;
     /** strong: heavy rules above and below, for the table that a page is about. */
     weight?: 'plain' | 'strong' | 'small';
   }
-  let { children, caption = '', weight = 'plain' }: Props = $props();
+  let { rows, columns, key, rowIs, caption = '', weight = 'plain' }: Props = $props();
+  const shown = $derived(columns.filter((column) => column !== false));
+  const classes = (column: Column<R>, row?: R) =>
+    [column.is, row !== undefined && column.rowIs?.(row)].filter(Boolean).join(' ') || undefined;
+  const label = (column: Column<R>) => [column.head, column.unit].filter(Boolean).join(' ');
 </script>
 
+{#snippet content(column: Column<R>, row: R, i: number)}
+  {#if column.cell}{@render column.cell(row, i)}{:else}{column.text?.(row) ?? ''}{/if}
+{/snippet}
 <div class="around">
-  <table class={weight} use:foldWhenNarrow>
+  <table class={weight} use:foldWhenNarrow={rows}>
     {#if caption}<caption class="off-screen">{caption}</caption>{/if}
-    {@render children()}
+    {#if shown.some((column) => column.head)}
+      <thead>
+        <tr>
+          {#each shown as column, i (i)}
+            {#if column.head || column.heading}
+              <th scope="col" class={classes(column)}>
+                {#if column.heading}{@render column.heading()}{:else}<span class:off-screen={column.silent}
+                    >{column.head}</span
+                  >{#if column.unit}<small> {column.unit}</small>{/if}{/if}
+              </th>
+            {:else}<td></td>{/if}
+          {/each}
+        </tr>
+      </thead>
+    {/if}
+    <tbody>
+      {#each rows as row (key(row))}
+        <tr class={rowIs?.(row)}>
+          {#each shown as column, i (i)}
+            {#if column.name}
+              <th scope="row" class={classes(column, row)} data-label={label(column)}
+                >{@render content(column, row, i)}</th
+              >
+            {:else}
+              <td class={classes(column, row)} data-label={label(column)}>{@render content(column, row, i)}</td>
+            {/if}
+          {/each}
+        </tr>
+      {/each}
+    </tbody>
   </table>
 </div>
 
@@ -37,12 +79,26 @@
   table :global(:is(th, td):last-child) {
     padding-right: 0;
   }
+  table :global(tbody th) {
+    overflow-wrap: anywhere;
+  }
+  table :global(small) {
+    color: var(--soft);
+    font-weight: 400;
+  }
   table :global(thead th) {
     color: var(--soft);
     font-size: var(--size-1);
   }
   table :global(tbody th) {
     font-weight: 620;
+  }
+  /* A link that names a row is pressed by a finger. */
+  table :global(tbody th a) {
+    display: inline-flex;
+    align-items: center;
+    min-width: var(--target);
+    min-height: var(--target);
   }
   table :global(.number) {
     text-align: right;
@@ -95,6 +151,7 @@
   }
   table:global(.folded) :global(tbody > tr > *) {
     display: flex;
+    flex-wrap: wrap;
     align-items: baseline;
     justify-content: space-between;
     gap: var(--gap-3);

@@ -1,26 +1,15 @@
 // A table that does not fit its column is shown row under row, each figure with the name of its column.
 
-function label(table: HTMLTableElement): void {
-  const heads = [...(table.tHead?.rows[0]?.cells ?? [])].map((cell) => cell.textContent.trim());
-  for (const body of table.tBodies)
-    for (const row of body.rows) for (const [i, cell] of [...row.cells].entries()) cell.dataset.label = heads[i] ?? '';
-}
-
-export function foldWhenNarrow(table: HTMLTableElement): { destroy: () => void } {
+/** Measured anew when its rows are others, and when there is another width for it. */
+export function foldWhenNarrow(table: HTMLTableElement, rows: unknown): { update: () => void; destroy: () => void } {
+  void rows;
   const around = table.parentElement;
   function fit() {
     if (!around) return;
     table.classList.remove('folded');
-    // A row below a head of two lines, or a cell over several columns, has no one name to stand under.
-    const plain = table.tHead?.rows.length === 1 && !table.querySelector('[colspan], [rowspan]');
-    if (table.scrollWidth > around.clientWidth + 1 && plain) {
-      label(table);
-      table.classList.add('folded');
-    }
+    table.classList.toggle('folded', table.scrollWidth > around.clientWidth + 1);
   }
   fit();
-  const rows = new MutationObserver(fit);
-  rows.observe(table, { childList: true, subtree: true, characterData: true });
   let width = around?.clientWidth ?? 0;
   const size = new ResizeObserver(() => {
     if (around && around.clientWidth !== width) {
@@ -29,10 +18,5 @@ export function foldWhenNarrow(table: HTMLTableElement): { destroy: () => void }
     }
   });
   if (around) size.observe(around);
-  return {
-    destroy() {
-      rows.disconnect();
-      size.disconnect();
-    },
-  };
+  return { update: () => requestAnimationFrame(fit), destroy: () => size.disconnect() };
 }

@@ -11,32 +11,23 @@
   const rows = $derived([...conditions].sort((a, b) => ORDER.indexOf(a.bearing) - ORDER.indexOf(b.bearing)));
 </script>
 
-<DataTable>
-  <thead>
-    <tr
-      ><th scope="col">{say('condition-table-condition')}</th><th scope="col" class="before"
-        >{say('condition-table-before')}</th
-      ><th scope="col" class="after">{say('condition-table-after')}</th><th scope="col">{say('condition-table-so')}</th
-      ></tr
-    >
-  </thead>
-  <tbody>
-    {#each rows as c (c.condition)}
-      <tr class={c.bearing}>
-        <th scope="row">{c.words}</th>
-        <td>{c.before ?? '–'}</td>
-        <td>{c.after ?? '–'}</td>
-        <td>{c.bearing_words}</td>
-      </tr>
-    {/each}
-  </tbody>
-</DataTable>
+<DataTable
+  {rows}
+  key={(c) => c.condition}
+  rowIs={(c) => c.bearing}
+  columns={[
+    { head: say('condition-table-condition'), name: true, text: (c) => c.words },
+    { head: say('condition-table-before'), is: 'before', text: (c) => c.before ?? '–' },
+    { head: say('condition-table-after'), is: 'after', text: (c) => c.after ?? '–' },
+    { head: say('condition-table-so'), text: (c) => c.bearing_words },
+  ]}
+/>
 
 <style>
-  .unknown td {
+  :global(tr.unknown > td) {
     color: var(--soft);
   }
-  .forbids > * {
+  :global(tr.forbids > *) {
     color: var(--halt);
     font-weight: 620;
   }

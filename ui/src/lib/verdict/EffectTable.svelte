@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-verdict.ftl';
+  import '$words/page-job.ftl';
   import DataTable from '../parts/DataTable.svelte';
   import Term from '../parts/Term.svelte';
   import Unit from '../parts/Unit.svelte';
@@ -38,39 +39,35 @@
   const rows = $derived(effects.filter((e) => [e.before, e.after, e.difference].some((v) => v !== null)));
 </script>
 
-<DataTable weight="strong">
-  <thead>
-    <tr>
-      <th scope="col">{say('effect-table-what')}</th>
-      <th scope="col" class="before number">{say('condition-table-before')}</th>
-      <th scope="col" class="after number">{say('condition-table-after')}</th>
-      <th scope="col" class="number"><Term of="expanded uncertainty" words={say('effect-table-change-u')} /></th>
-      <th scope="col">{say('effect-table-shows')}</th>
-    </tr>
-  </thead>
-  <tbody>
-    {#each rows as e (e.quantity)}
-      <tr>
-        <th scope="row"
-          >{#if TERMS[e.quantity]}<Term of={TERMS[e.quantity] ?? ''} words={e.words} />{:else}{e.words}{/if}
-          <span class="quiet"><Unit of={e.unit} /></span></th
-        >
-        <td class="number before">
-          {value(e, e.before)}{#if e.before_u95 !== null}<span class="u">± {figure(e.before_u95, e.unit)}</span>{/if}
-        </td>
-        <td class="number after">
-          {value(e, e.after)}{#if e.after_u95 !== null}<span class="u">± {figure(e.after_u95, e.unit)}</span>{/if}
-        </td>
-        <td class="number">
-          {#if e.difference === null}<span class="quiet">{NOT_KNOWN}</span>{:else}<strong
-              >{change(e.difference, e.u95, differenceUnit(e.unit))}</strong
-            >{/if}
-        </td>
-        <td class={e.shown}>{SHOWN[e.shown]}</td>
-      </tr>
-    {/each}
-  </tbody>
-</DataTable>
+{#snippet name(e: (typeof rows)[number])}
+  {#if TERMS[e.quantity]}<Term of={TERMS[e.quantity] ?? ''} words={e.words} />{:else}{e.words}{/if}
+  <span class="quiet"><Unit of={e.unit} /></span>
+{/snippet}
+{#snippet before(e: (typeof rows)[number])}
+  {value(e, e.before)}{#if e.before_u95 !== null}<span class="u">± {figure(e.before_u95, e.unit)}</span>{/if}
+{/snippet}
+{#snippet after(e: (typeof rows)[number])}
+  {value(e, e.after)}{#if e.after_u95 !== null}<span class="u">± {figure(e.after_u95, e.unit)}</span>{/if}
+{/snippet}
+{#snippet difference(e: (typeof rows)[number])}
+  {#if e.difference === null}<span class="quiet">{NOT_KNOWN}</span>{:else}<strong
+      >{change(e.difference, e.u95, differenceUnit(e.unit))}</strong
+    >{/if}
+{/snippet}
+{#snippet uncertain()}<Term of="expanded uncertainty" words={say('effect-table-change-u')} />{/snippet}
+{#snippet shown(e: (typeof rows)[number])}<span class={e.shown}>{SHOWN[e.shown]}</span>{/snippet}
+<DataTable
+  weight="strong"
+  {rows}
+  key={(e) => e.quantity}
+  columns={[
+    { head: say('effect-table-what'), name: true, cell: name },
+    { head: say('condition-table-before'), is: 'number before', cell: before },
+    { head: say('condition-table-after'), is: 'number after', cell: after },
+    { head: say('effect-table-change-u'), heading: uncertain, is: 'number', cell: difference },
+    { head: say('effect-table-shows'), cell: shown },
+  ]}
+/>
 
 <style>
   .u {

@@ -1,6 +1,7 @@
 <script lang="ts">
   // Every temperature by itself: what stands above its limit comes first.
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-verdict.ftl';
+  import '$words/page-job.ftl';
   import DataTable from '../parts/DataTable.svelte';
   import type { Schemas } from '../api';
   import { change, figure, fixed, NOT_KNOWN } from '../format';
@@ -30,38 +31,32 @@
 
 {#if judged.length > 1}
   <div class="sensors">
-    <DataTable weight="strong">
-      <thead>
-        <tr>
-          <th scope="col">{say('sensor-table-sensor')} <span class="quiet">°C</span></th>
-          <th scope="col" class="before number">{say('condition-table-before')}</th>
-          <th scope="col" class="after number">{say('condition-table-after')}</th>
-          <th scope="col" class="number">{say('sensor-table-change')}</th>
-          <th scope="col">{say('effect-table-shows')}</th>
-          <th scope="col">{say('sensor-table-its-limit')}</th>
-        </tr>
-      </thead>
-      <tbody>
-        {#each rows as s (s.role)}
-          <tr>
-            <th scope="row">{s.words}</th>
-            <td class="number before">{figure(s.before_c, '°C')}</td>
-            <td class="number after">{figure(s.after_c, '°C')}</td>
-            <td class="number">
-              {#if s.difference_k === null}<span class="quiet">{NOT_KNOWN}</span>{:else}<strong
-                  >{change(s.difference_k, s.u95_k, 'K')}</strong
-                >{/if}
-            </td>
-            <td class={s.shown}>{SHOWN[s.shown]}</td>
-            <td class:over={s.over_limit_k !== null}
-              >{limit(s)}{#if s.over_limit_k !== null}<strong
-                  >{say('sensor-table-over', { over: fixed(s.over_limit_k, 0) })}</strong
-                >{/if}</td
-            >
-          </tr>
-        {/each}
-      </tbody>
-    </DataTable>
+    {#snippet change_(s: (typeof rows)[number])}
+      {#if s.difference_k === null}<span class="quiet">{NOT_KNOWN}</span>{:else}<strong
+          >{change(s.difference_k, s.u95_k, 'K')}</strong
+        >{/if}
+    {/snippet}
+    {#snippet limit_(s: (typeof rows)[number])}
+      <span class:over={s.over_limit_k !== null}
+        >{limit(s)}{#if s.over_limit_k !== null}<strong
+            >{say('sensor-table-over', { over: fixed(s.over_limit_k, 0) })}</strong
+          >{/if}</span
+      >
+    {/snippet}
+    {#snippet shown(s: (typeof rows)[number])}<span class={s.shown}>{SHOWN[s.shown]}</span>{/snippet}
+    <DataTable
+      weight="strong"
+      {rows}
+      key={(s) => s.role}
+      columns={[
+        { head: say('sensor-table-sensor'), unit: '°C', name: true, text: (s) => s.words },
+        { head: say('condition-table-before'), is: 'number before', text: (s) => figure(s.before_c, '°C') },
+        { head: say('condition-table-after'), is: 'number after', text: (s) => figure(s.after_c, '°C') },
+        { head: say('sensor-table-change'), is: 'number', cell: change_ },
+        { head: say('effect-table-shows'), cell: shown },
+        { head: say('sensor-table-its-limit'), cell: limit_ },
+      ]}
+    />
     <p class="quiet small">{say('sensor-table-is')}</p>
   </div>
 {/if}

@@ -13,35 +13,15 @@
   const numbers = $derived((rows[0]?.cells ?? []).map((_, i) => i + 1));
 </script>
 
-<DataTable>
-  <thead>
-    <tr>
-      <td></td>
-      {#each numbers as number (number)}
-        <th scope="col"
-          >{say('attempts-number', { number })}
-          {#if number === current}<small>{say('attempts-current')}</small>{/if}</th
-        >
-      {/each}
-    </tr>
-  </thead>
-  <tbody>
-    {#each rows as row, at (at)}
-      <tr>
-        <th scope="row">{row.words}</th>
-        {#each row.cells as cell, i (i)}<td>{cell || '–'}</td>{/each}
-      </tr>
-    {/each}
-  </tbody>
-</DataTable>
-
-<style>
-  small {
-    color: var(--soft);
-    font-weight: 400;
-  }
-  td,
-  th {
-    vertical-align: top;
-  }
-</style>
+<DataTable
+  {rows}
+  key={(row) => row.words}
+  columns={[
+    { head: '', name: true, text: (row) => row.words },
+    ...numbers.map((number, i) => ({
+      head: say('attempts-number', { number }),
+      unit: number === current ? say('attempts-current') : '',
+      text: (row: (typeof rows)[number]) => row.cells[i] || '–',
+    })),
+  ]}
+/>

@@ -41,6 +41,7 @@
 
   const figure = (f: Figure) =>
     f ? `${fixed(f.resistance_k_per_w, 2)} ± ${fixed(f.u95_k_per_w, 2)}` : say('devices-not-measured');
+  type Visit = Schemas['VisitOut'];
 </script>
 
 {#snippet hot(f: Schemas['FigureOut'] | null)}
@@ -83,42 +84,32 @@
     {/if}
   </section>
   {#if measured}<VisitChart device={d} />{/if}
-  <DataTable weight="strong">
-    <thead>
-      <tr>
-        <th scope="col">{say('devices-visit')}</th>
-        <th scope="col" class="number before">{say('devices-came-in')} <small>{say('devices-k-per-w')}</small></th>
-        <th scope="col" class="fitted">{say('devices-fitted')}</th>
-        <th scope="col" class="number after">{say('devices-went-out')} <small>{say('devices-k-per-w')}</small></th>
-        <th scope="col" class="fitted">{say('devices-verdict')}</th>
-        {#if owner}<td></td>{/if}
-      </tr>
-    </thead>
-    <tbody>
-      {#each d.visits as v (v.job_id)}
-        <tr>
-          <th scope="row"
-            ><a href="/jobs/{v.job_id}">{day(v.on)}</a> <small>{say('devices-job', { number: v.number })}</small></th
-          >
-          <td class="number before">{figure(v.before)}{@render hot(v.before)}</td>
-          <td class="fitted">
-            {#each v.fitted as item, at (at)}
-              <span class="item">{TARGETS[item.target]}: {item.product || INTERFACES[item.kind]}</span>
-            {:else}<span class="quiet">{say('devices-nothing-fitted')}</span>{/each}
-          </td>
-          <td class="number after">{figure(v.after)}{@render hot(v.after)}</td>
-          <td class="fitted">{v.verdict ? VERDICTS[v.verdict] : NOT_KNOWN}</td>
-          {#if owner}
-            <td class="number">
-              {#if d.visits.length > 1}
-                <Button kind="bare" onclick={() => void another.run(v)}>{say('devices-another-device')}</Button>
-              {/if}
-            </td>
-          {/if}
-        </tr>
-      {/each}
-    </tbody>
-  </DataTable>
+  {#snippet visit(v: Visit)}
+    <a href="/jobs/{v.job_id}">{day(v.on)}</a> <small>{say('devices-job', { number: v.number })}</small>
+  {/snippet}
+  {#snippet before(v: Visit)}{figure(v.before)}{@render hot(v.before)}{/snippet}
+  {#snippet after(v: Visit)}{figure(v.after)}{@render hot(v.after)}{/snippet}
+  {#snippet fitted(v: Visit)}
+    {#each v.fitted as item, at (at)}
+      <span class="item">{TARGETS[item.target]}: {item.product || INTERFACES[item.kind]}</span>
+    {:else}<span class="quiet">{say('devices-nothing-fitted')}</span>{/each}
+  {/snippet}
+  {#snippet elsewhere(v: Visit)}
+    <Button kind="bare" onclick={() => void another.run(v)}>{say('devices-another-device')}</Button>
+  {/snippet}
+  <DataTable
+    weight="strong"
+    rows={d.visits}
+    key={(v) => v.job_id}
+    columns={[
+      { head: say('devices-visit'), name: true, cell: visit },
+      { head: say('devices-came-in'), unit: say('devices-k-per-w'), is: 'number before', cell: before },
+      { head: say('devices-fitted'), is: 'fitted', cell: fitted },
+      { head: say('devices-went-out'), unit: say('devices-k-per-w'), is: 'number after', cell: after },
+      { head: say('devices-verdict'), is: 'fitted', text: (v) => (v.verdict ? VERDICTS[v.verdict] : NOT_KNOWN) },
+      owner && d.visits.length > 1 && { head: '', is: 'number', cell: elsewhere },
+    ]}
+  />
   {#if owner && d.changes.length}
     <ul class="changes">
       {#each d.changes as change (change.id)}
@@ -169,13 +160,8 @@
     color: var(--soft);
     font-weight: 400;
   }
-  th a {
-    display: inline-flex;
-    align-items: center;
-    min-height: var(--target);
-  }
   /* Text after a column of numbers keeps its distance. */
-  .fitted {
+  :global(td.fitted, th.fitted) {
     padding-left: var(--gap-5);
   }
   .item,

@@ -73,28 +73,20 @@
   </section>
 {/if}
 {#if page?.devices.length}
-  <DataTable weight="strong">
-    <thead>
-      <tr>
-        <th scope="col">{say('devices-device')}</th>
-        <th scope="col">{say('devices-customer')}</th>
-        <th scope="col">{say('devices-serial-tag')}</th>
-        <th scope="col" class="number">{say('devices-visits')}</th>
-        <th scope="col" class="number">{say('devices-last-visit')}</th>
-      </tr>
-    </thead>
-    <tbody>
-      {#each page.devices as d (d.id)}
-        <tr>
-          <th scope="row"><a href="/devices/{d.id}">{d.model}</a> <small>{KINDS[d.kind]}</small></th>
-          <td>{d.customer}</td>
-          <td>{[d.serial, d.tag].filter(Boolean).join(', ') || '–'}</td>
-          <td class="number">{d.visits}</td>
-          <td class="number">{day(d.last_on)}</td>
-        </tr>
-      {/each}
-    </tbody>
-  </DataTable>
+  {#snippet model(d: (typeof page.devices)[number])}<a href="/devices/{d.id}">{d.model}</a>
+    <small>{KINDS[d.kind]}</small>{/snippet}
+  <DataTable
+    weight="strong"
+    rows={page.devices}
+    key={(d) => d.id}
+    columns={[
+      { head: say('devices-device'), name: true, cell: model },
+      { head: say('devices-customer'), text: (d) => d.customer },
+      { head: say('devices-serial-tag'), text: (d) => [d.serial, d.tag].filter(Boolean).join(', ') || '–' },
+      { head: say('devices-visits'), is: 'number', text: (d) => d.visits },
+      { head: say('devices-last-visit'), is: 'number', text: (d) => day(d.last_on) },
+    ]}
+  />
   {#if page.total > STEP}
     <div class="pages">
       <Button disabled={offset === 0} onclick={() => (offset = Math.max(0, offset - STEP))}
@@ -141,11 +133,6 @@
     gap: var(--gap-3);
     padding: var(--gap-2) 0;
     border-top: 1px solid var(--rule);
-  }
-  th a {
-    display: inline-flex;
-    align-items: center;
-    min-height: var(--target);
   }
   small {
     color: var(--soft);

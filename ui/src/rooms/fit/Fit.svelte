@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-fit.ftl';
   import { onMount, untrack } from 'svelte';
   import { client, take, type FitItem, type Job, type Option } from '../../lib/api';
   import { quietly } from '../../lib/asking.svelte';

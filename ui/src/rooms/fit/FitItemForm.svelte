@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-fit.ftl';
+  import '$words/page-job.ftl';
   import { resource } from '../../lib/asking.svelte';
   import { client, take, type FitItem } from '../../lib/api';
   import { answers, type FieldList } from '../../lib/fields';

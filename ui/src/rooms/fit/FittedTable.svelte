@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-fit.ftl';
+  import '$words/page-job.ftl';
   // What was fitted, and a way to take it off the list and bring it back.
   import { client, take, type FitItem } from '../../lib/api';
   import { press } from '../../lib/press';
@@ -38,33 +39,28 @@
 </script>
 
 {#if items.length}
-  <DataTable>
-    <thead>
-      <tr
-        ><th scope="col">{say('fit-where')}</th><th scope="col">{say('effect-table-what')}</th><th scope="col"
-          >{say('fit-product')}</th
-        ><th scope="col">{say('fit-lot')}</th><th scope="col" class="number">{say('fit-amount')}</th><td></td></tr
-      >
-    </thead>
-    <tbody>
-      {#each items as item (item.id)}
-        <tr>
-          <th scope="row">{TARGETS[item.target] ?? item.target}</th>
-          <td>{INTERFACES[item.kind] ?? item.kind}</td>
-          <td>{item.product || '–'}</td>
-          <td>{item.lot_id ? say('fit-lot-booked', { lot: item.lot || '–' }) : item.lot || '–'}</td>
-          <td class="number">{amount(item)}</td>
-          <td
-            ><Button
-              kind="bare"
-              label={say('fit-take-off-list', { kind: INTERFACES[item.kind] })}
-              onclick={() => void remove(item)}>✕</Button
-            ></td
-          >
-        </tr>
-      {/each}
-    </tbody>
-  </DataTable>
+  {#snippet off(item: FitItem)}
+    <Button
+      kind="bare"
+      label={say('fit-take-off-list', { kind: INTERFACES[item.kind] })}
+      onclick={() => void remove(item)}>✕</Button
+    >
+  {/snippet}
+  <DataTable
+    rows={items}
+    key={(item) => item.id}
+    columns={[
+      { head: say('fit-where'), name: true, text: (item) => TARGETS[item.target] ?? item.target },
+      { head: say('effect-table-what'), text: (item) => INTERFACES[item.kind] ?? item.kind },
+      { head: say('fit-product'), text: (item) => item.product || '–' },
+      {
+        head: say('fit-lot'),
+        text: (item) => (item.lot_id ? say('fit-lot-booked', { lot: item.lot || '–' }) : item.lot || '–'),
+      },
+      { head: say('fit-amount'), is: 'number', text: amount },
+      { head: '', cell: off },
+    ]}
+  />
 {:else}
   <p class="quiet">{say('fit-nothing-yet-name-each')}</p>
 {/if}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-fit.ftl';
   import { client, take, type FitItem, type Option, type Part, type Schemas } from '../../lib/api';
   import { press } from '../../lib/press';
   import { fixed } from '../../lib/format';

@@ -1,23 +1,21 @@
 <script lang="ts">
   // At the counter: what decides whether it is taken in. The rest can be told here, and is asked where it is needed.
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-intake.ftl';
   import { onMount, untrack } from 'svelte';
   import { client, take, type Job, type Schemas } from '../../lib/api';
   import type { FormOf } from '../../lib/fields';
   import Gates from '../../lib/job/Gates.svelte';
   import {
-    apart,
     intakeFields,
     LIFE,
     LIMITS,
     marks,
     SETTLED_AT_ONCE,
-    stillToAsk,
-    together,
     WARRANTY,
     WHAT_COMES_IN,
     type IntakeFields,
   } from '../../lib/job/job-fields';
+  import { apart, stillToAsk, together } from '../../lib/job/still-open';
   import { liveForm } from '../../lib/live-form.svelte';
   import { offer } from '../../lib/keys.svelte';
   import BothSides from '../../lib/parts/BothSides.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-intake.ftl';
   // A model that the shop keeps: its maker and kind are filled in, and its map is promised.
   import { client, take, type Schemas } from '../../lib/api';
   import { plural } from '../../lib/format';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-intake.ftl';
   import Intake from './Intake.svelte';
   import { client, take, type Schemas } from '../../lib/api';
   import { go } from '../../lib/router.svelte';

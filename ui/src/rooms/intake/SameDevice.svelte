@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-intake.ftl';
   // Devices of this customer that have been here: is it one of them?
   import { client, take, type Schemas } from '../../lib/api';
   import { day, plural } from '../../lib/format';

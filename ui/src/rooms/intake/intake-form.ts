@@ -1,7 +1,8 @@
 // What a known device fills in at intake, and what was agreed with its customer.
 import { client, take, type Job, type Schemas } from '../../lib/api';
 import { formOf, type FormOf } from '../../lib/fields';
-import { apart, intakeFields, type IntakeFields } from '../../lib/job/job-fields';
+import { intakeFields, type IntakeFields } from '../../lib/job/job-fields';
+import { apart } from '../../lib/job/still-open';
 
 export type IntakeForm = FormOf<IntakeFields>;
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   // What the owner gets: the price, the next look and a word; then the record stands.
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-handover.ftl';
   import { untrack } from 'svelte';
   import { resource } from '../../lib/asking.svelte';
   import { client, take, type Job, type Verdict } from '../../lib/api';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-handover.ftl';
   import { untrack } from 'svelte';
   import { action } from '../../lib/asking.svelte';
   import { client, Problem, take, type CustomerRecord, type Job } from '../../lib/api';

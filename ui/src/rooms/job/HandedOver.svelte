@@ -1,6 +1,6 @@
 <script lang="ts">
   // A job that was handed over is closed: what its record says stands, and what is put right is a version of its own.
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-handover.ftl';
   import type { Snippet } from 'svelte';
   import type { CustomerRecord, Job } from '../../lib/api';
   import { day, money } from '../../lib/format';

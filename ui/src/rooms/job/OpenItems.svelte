@@ -3,8 +3,8 @@
   import DataTable from '../../lib/parts/DataTable.svelte';
   import { client, take, type Job, type Run } from '../../lib/api';
   import { resource } from '../../lib/asking.svelte';
-  import { figure, moment } from '../../lib/format';
-  import { stillToAsk } from '../../lib/job/job-fields';
+  import { figure, moment, NOT_KNOWN } from '../../lib/format';
+  import { stillToAsk } from '../../lib/job/still-open';
 
   interface Props {
     job: Job;
@@ -62,7 +62,7 @@
     [
       { name: 'room', unit: '°C', values: [before?.room_c, after?.room_c].map((v) => figure(v, '°C')) },
       { name: 'noise', unit: 'dB', values: [before, after].map((r) => figure(r?.noise_figure?.level_db, 'dB')) },
-    ].filter((r) => r.values.some((v) => v !== 'not known')),
+    ].filter((r) => r.values.some((v) => v !== NOT_KNOWN)),
   );
 </script>
 
@@ -83,26 +83,19 @@
   {/if}
   {#if rows.length}
     <h2>{say('open-items-conditions')}</h2>
-    <DataTable weight="small">
-      <thead>
-        <tr
-          ><td></td><th scope="col" class="number before">{say('condition-table-before')}</th><th
-            scope="col"
-            class="number after">{say('condition-table-after')}</th
-          ></tr
-        >
-      </thead>
-      <tbody>
-        {#each rows as row (row.name)}
-          <tr>
-            <th scope="row">{row.name}, {row.unit}</th>
-            {#each row.values as value, i (i)}<td class="number {i ? 'after' : 'before'}"
-                >{value === 'not known' ? '–' : value}</td
-              >{/each}
-          </tr>
-        {/each}
-      </tbody>
-    </DataTable>
+    <DataTable
+      weight="small"
+      {rows}
+      key={(row) => row.name}
+      columns={[
+        { head: '', name: true, text: (row) => `${row.name}, ${row.unit}` },
+        ...(['before', 'after'] as const).map((side, i) => ({
+          head: say(`condition-table-${side}`),
+          is: `number ${side}`,
+          text: ({ values }: (typeof rows)[number]) => (values[i] === NOT_KNOWN ? '–' : (values[i] ?? '')),
+        })),
+      ]}
+    />
   {/if}
 </div>
 

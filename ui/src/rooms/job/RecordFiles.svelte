@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-handover.ftl';
   import type { Job } from '../../lib/api';
   import Button from '../../lib/parts/Button.svelte';
 

@@ -2,7 +2,7 @@
   import { say } from '$words/page-jobs.ftl';
   // All jobs: found as one types, narrowed by what they are, a page at a time.
   import { resource } from '../../lib/asking.svelte';
-  import { client, take } from '../../lib/api';
+  import { client, take, type Job } from '../../lib/api';
   import { day } from '../../lib/format';
   import Owl from '../../lib/glyphs/Owl.svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -59,40 +59,41 @@
 </Working>
 <Trouble of={found} />
 {#if jobs?.length}
-  <DataTable>
-    <thead>
-      <tr
-        ><td></td><th scope="col">{say('jobs-job')}</th><th scope="col">{say('jobs-device')}</th><th scope="col"
-          >{say('jobs-customer')}</th
-        ><th scope="col">{say('jobs-verdict')}</th><th scope="col">{say('jobs-handed-over')}</th></tr
-      >
-    </thead>
-    <tbody>
-      {#each jobs as job (job.id)}
-        <tr>
-          <td class="owl"
-            ><Owl
-              before={job.glance_before}
-              after={job.glance_after}
-              verdict={job.verdict}
-              stopped={job.stage === 'stopped'}
-              size={52}
-              decorative
-            /></td
-          >
-          <th scope="row"><a href="/jobs/{job.id}">{job.number}</a></th>
-          <td
-            >{job.model}{#if job.visits > 1}<small>{say('jobs-visit', { visit: job.visit, visits: job.visits })}</small
-              >{/if}</td
-          >
-          <td>{job.customer_name}</td>
-          <td>{job.stage === 'stopped' ? say('jobs-stopped-for-safety') : job.verdict ? VERDICTS[job.verdict] : '–'}</td
-          >
-          <td>{job.handed_over_at ? day(job.handed_over_at) : say('jobs-on-bench')}</td>
-        </tr>
-      {/each}
-    </tbody>
-  </DataTable>
+  {#snippet owl(job: Job)}
+    <span class="owl"
+      ><Owl
+        before={job.glance_before}
+        after={job.glance_after}
+        verdict={job.verdict}
+        stopped={job.stage === 'stopped'}
+        size={52}
+        decorative
+      /></span
+    >
+  {/snippet}
+  {#snippet number(job: Job)}<a href="/jobs/{job.id}">{job.number}</a>{/snippet}
+  {#snippet model(job: Job)}
+    {job.model}{#if job.visits > 1}<small>{say('jobs-visit', { visit: job.visit, visits: job.visits })}</small>{/if}
+  {/snippet}
+  <DataTable
+    rows={jobs}
+    key={(job) => job.id}
+    columns={[
+      { head: '', cell: owl },
+      { head: say('jobs-job'), name: true, cell: number },
+      { head: say('jobs-device'), cell: model },
+      { head: say('jobs-customer'), text: (job) => job.customer_name },
+      {
+        head: say('jobs-verdict'),
+        text: (job) =>
+          job.stage === 'stopped' ? say('jobs-stopped-for-safety') : job.verdict ? VERDICTS[job.verdict] : '–',
+      },
+      {
+        head: say('jobs-handed-over'),
+        text: (job) => (job.handed_over_at ? day(job.handed_over_at) : say('jobs-on-bench')),
+      },
+    ]}
+  />
   <div class="pages">
     <Button disabled={wanted.offset === 0} onclick={() => set({ offset: Math.max(0, wanted.offset - STEP) })}
       >{say('jobs-page-back')}</Button
@@ -145,11 +146,5 @@
   small {
     display: block;
     color: var(--soft);
-  }
-  th a {
-    display: inline-flex;
-    align-items: center;
-    min-width: var(--target);
-    min-height: var(--target);
   }
 </style>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-measure.ftl';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Schemas } from '../../lib/api';
   import Pick from '../../lib/parts/Pick.svelte';
@@ -22,43 +22,37 @@
   }
 </script>
 
-<DataTable>
-  <thead>
-    <tr
-      ><th scope="col">{say('column-table-column-in-file')}</th><th scope="col">{say('column-table-unit')}</th><th
-        scope="col">{say('column-table-understood-as')}</th
-      ><th scope="col">{say('column-table-how-sure')}</th></tr
-    >
-  </thead>
-  <tbody>
-    {#each sorted as channel (channel.header)}
-      <tr class:plain={!channel.role}>
-        <th scope="row">{channel.header}</th>
-        <td>{channel.unit || '–'}</td>
-        <td>
-          {#if channel.numeric}
-            <Pick
-              label={say('column-table-role', { header: channel.header })}
-              name="role"
-              bare
-              bind:value={() => channel.role ?? '', (v) => onmap(channel.header, v || null)}
-              {options}
-            />
-          {:else}
-            <span class="quiet">{say('column-table-text-kept')}</span>
-          {/if}
-        </td>
-        <td class="quiet">{channel.role ? sure(channel.confidence) : ''}</td>
-      </tr>
-    {/each}
-  </tbody>
-</DataTable>
+{#snippet role(channel: (typeof sorted)[number])}
+  {#if channel.numeric}
+    <Pick
+      label={say('column-table-role', { header: channel.header })}
+      name="role"
+      bare
+      bind:value={() => channel.role ?? '', (v) => onmap(channel.header, v || null)}
+      {options}
+    />
+  {:else}
+    <span class="quiet">{say('column-table-text-kept')}</span>
+  {/if}
+{/snippet}
+<DataTable
+  rows={sorted}
+  key={(channel) => channel.header}
+  rowIs={(channel) => (channel.role ? '' : 'plain')}
+  columns={[
+    { head: say('column-table-column-in-file'), name: true, text: (channel) => channel.header },
+    { head: say('column-table-unit'), text: (channel) => channel.unit || '–' },
+    { head: say('column-table-understood-as'), cell: role },
+    {
+      head: say('column-table-how-sure'),
+      is: 'quiet',
+      text: (channel) => (channel.role ? sure(channel.confidence) : ''),
+    },
+  ]}
+/>
 
 <style>
-  th {
-    overflow-wrap: anywhere;
-  }
-  .plain th {
+  :global(tr.plain) > :global(th) {
     font-weight: 400;
     color: var(--soft);
   }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-measure.ftl';
   import { client, take, type Run, type RunKey } from '../../lib/api';
   import { answers, type FieldList } from '../../lib/fields';
   import { clock } from '../../lib/format';

@@ -1,6 +1,6 @@
 <script lang="ts">
   // What a run says, in five figures that are read at arm's length, each with how far it can be trusted.
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-measure.ftl';
   import type { Run } from '../../lib/api';
   import { fixed } from '../../lib/format';
   import Term from '../../lib/parts/Term.svelte';

@@ -7,7 +7,7 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import Working from '../../lib/parts/Working.svelte';
   import { toast } from '../../lib/toasts.svelte';
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-measure.ftl';
   import { removeReading } from './remove-reading';
   import Sending from './Sending.svelte';
   import { FileOnItsWay } from './upload.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { action } from '../../lib/asking.svelte';
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-measure.ftl';
   import { checkSize, client, lookOf, take, uploadLog, type LogOptions, type Run, type RunKey } from '../../lib/api';
   import LateTrace from '../../lib/charts/LateTrace.svelte';
   import { bytes, clock } from '../../lib/format';

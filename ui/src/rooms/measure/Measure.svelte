@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-measure.ftl';
+  import '$words/page-job.ftl';
   import type { Run, SideName } from '../../lib/api';
   import { offer } from '../../lib/keys.svelte';
   import Button from '../../lib/parts/Button.svelte';
@@ -7,7 +8,6 @@
   import Notice from '../../lib/parts/Notice.svelte';
   import type { JobState } from '../../lib/job/job.svelte';
   import AskedHere from '../../lib/job/AskedHere.svelte';
-  import { LIMITS } from '../../lib/job/job-fields';
   import RunClock from './RunClock.svelte';
   import RunPanels from './RunPanels.svelte';
   import Titled from '../../lib/parts/Titled.svelte';
@@ -62,7 +62,7 @@
   {/if}
   <RunPanels jobId={kept.id} {run} runKey={side} {closed} onrun={keep} onreload={() => kept.load()} onward={onnext} />
   {#if side === 'before' && kept.job && !closed}
-    <AskedHere job={kept.job} list={LIMITS} title={say('intake-limits-if-known')} onchange={() => kept.load()} />
+    <AskedHere job={kept.job} about="limits" title={say('intake-limits-if-known')} onchange={() => kept.load()} />
   {/if}
   <FootBar {missing} {note}>
     {#if run.trace}<Button kind="main" key="Enter" onclick={onnext}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-measure.ftl';
   import { untrack } from 'svelte';
   import { client, take, type Run, type RunKey } from '../../lib/api';
   import type { FieldList } from '../../lib/fields';

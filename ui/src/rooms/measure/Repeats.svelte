@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-measure.ftl';
   import type { Schemas } from '../../lib/api';
   import { figure } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
@@ -25,37 +25,24 @@
     {say('repeats-same-recipe-once-more')}
   </p>
   {#if repeats.length}
-    <DataTable>
-      <thead>
-        <tr
-          ><th scope="col">{say('repeats-log')}</th><th scope="col" class="number">{say('repeats-die-c')}</th><th
-            scope="col"
-            class="number">{say('repeats-power-w')}</th
-          ><th scope="col">{say('repeats-settled')}</th><th scope="col"
-            ><span class="off-screen">{say('repeats-take-off')}</span></th
-          ></tr
-        >
-      </thead>
-      <tbody>
-        {#each repeats as r (r.id)}
-          <tr>
-            <th scope="row">{r.file_name}</th>
-            <td class="number">{figure(r.die_c, '°C')}</td>
-            <td class="number">{figure(r.power, 'W')}</td>
-            <td>{r.settled ? say('repeats-yes') : say('repeats-no')}</td>
-            <td class="number">
-              {#if !closed}
-                <Button
-                  kind="bare"
-                  label={say('repeats-take-off-2', { file_name: r.file_name })}
-                  onclick={() => onremove(r.id, r.file_name)}>✕</Button
-                >
-              {/if}
-            </td>
-          </tr>
-        {/each}
-      </tbody>
-    </DataTable>
+    {#snippet off(r: (typeof repeats)[number])}
+      <Button
+        kind="bare"
+        label={say('repeats-take-off-2', { file_name: r.file_name })}
+        onclick={() => onremove(r.id, r.file_name)}>✕</Button
+      >
+    {/snippet}
+    <DataTable
+      rows={repeats}
+      key={(r) => r.id}
+      columns={[
+        { head: say('repeats-log'), name: true, text: (r) => r.file_name },
+        { head: say('repeats-die-c'), is: 'number', text: (r) => figure(r.die_c, '°C') },
+        { head: say('repeats-power-w'), is: 'number', text: (r) => figure(r.power, 'W') },
+        { head: say('repeats-settled'), text: (r) => (r.settled ? say('repeats-yes') : say('repeats-no')) },
+        !closed && { head: say('repeats-take-off'), silent: true, is: 'number', cell: off },
+      ]}
+    />
   {/if}
   {#if !closed}
     <div class="drop">

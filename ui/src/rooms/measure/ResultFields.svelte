@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-measure.ftl';
   // What the load itself said of the run.
   import TextField from '../../lib/parts/TextField.svelte';
   import type { ConditionsText } from './conditions-form';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-measure.ftl';
   // A clock for the run: baseline, cool-down or burn-in count on the server while the hands are elsewhere.
   import type { RunKey } from '../../lib/api';
   import { remaining } from '../../lib/bench/clock';

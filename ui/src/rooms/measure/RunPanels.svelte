@@ -1,7 +1,7 @@
 <script lang="ts">
   // What is measured in one run: five figures and the trace; everything else folds, and its line says how it stands.
   import { untrack } from 'svelte';
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-measure.ftl';
   import type { Run, RunKey } from '../../lib/api';
   import { fixed } from '../../lib/format';
   import Why from '../../lib/parts/Why.svelte';

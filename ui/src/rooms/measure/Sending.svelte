@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-measure.ftl';
   import Button from '../../lib/parts/Button.svelte';
   import Progress from '../../lib/parts/Progress.svelte';
   import type { FileOnItsWay } from './upload.svelte';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-measure.ftl';
+  import '$words/page-job.ftl';
   import type { Schemas, SideName } from '../../lib/api';
   import BandChart from '../../lib/charts/BandChart.svelte';
   import { hertz } from '../../lib/charts/bands';

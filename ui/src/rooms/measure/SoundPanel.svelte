@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-measure.ftl';
   import { checkSize, lookOf, uploadSound, type Run, type RunKey } from '../../lib/api';
   import { parseNumber } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';

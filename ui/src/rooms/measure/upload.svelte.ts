@@ -1,5 +1,5 @@
 // One file on its way to the server: how far it is, how to stop it, and what was refused.
-import { say } from '$words/page-job.ftl';
+import { say } from '$words/page-measure.ftl';
 import { Problem, type Run, type Upload } from '../../lib/api';
 
 export class FileOnItsWay {

@@ -39,34 +39,22 @@
 
 <section>
   <h2>{heading}</h2>
-  <DataTable>
-    <thead>
-      <tr>
-        <td></td>
-        <th scope="col" class="number">{say('known-services')}</th>
-        <th scope="col">{say('known-gain')}</th>
-        <th scope="col">{say('known-minutes')}</th>
-        <th scope="col">{say('known-promise')}</th>
-        <th scope="col">{say('known-lasting')}</th>
-      </tr>
-    </thead>
-    <tbody>
-      {#each rows as row (row.words)}
-        <tr>
-          <th scope="row">{row.words}</th>
-          <td class="number">{row.jobs}</td>
-          <td>{spread(row.gain_k_per_w, 2) ?? few(row.jobs)}</td>
-          <td>{spread(row.minutes, 0) ?? '–'}</td>
-          <td
-            >{row.promised >= least
-              ? say('known-kept', { kept: row.kept, promised: row.promised })
-              : few(row.promised)}</td
-          >
-          <td>{lasts(row)}</td>
-        </tr>
-      {/each}
-    </tbody>
-  </DataTable>
+  <DataTable
+    {rows}
+    key={(row) => row.words}
+    columns={[
+      { head: '', name: true, text: (row) => row.words },
+      { head: say('known-services'), is: 'number', text: (row) => row.jobs },
+      { head: say('known-gain'), text: (row) => spread(row.gain_k_per_w, 2) ?? few(row.jobs) },
+      { head: say('known-minutes'), text: (row) => spread(row.minutes, 0) ?? '–' },
+      {
+        head: say('known-promise'),
+        text: (row) =>
+          row.promised >= least ? say('known-kept', { kept: row.kept, promised: row.promised }) : few(row.promised),
+      },
+      { head: say('known-lasting'), text: lasts },
+    ]}
+  />
 </section>
 
 <style>

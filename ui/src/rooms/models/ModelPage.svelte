@@ -112,23 +112,15 @@
   {#if model.minutes.length}
     <section>
       <h2>{say('model-page-hands-takes')}</h2>
-      <DataTable>
-        <thead
-          ><tr
-            ><th scope="col">{say('model-page-task')}</th><th scope="col" class="number">{say('model-page-median')}</th
-            ><th scope="col" class="number">{say('model-page-jobs')}</th></tr
-          ></thead
-        >
-        <tbody>
-          {#each model.minutes as row (row.task)}
-            <tr
-              ><th scope="row">{row.words}</th><td class="number">{fixed(row.hands_min, 0)} min</td><td class="number"
-                >{row.jobs}</td
-              ></tr
-            >
-          {/each}
-        </tbody>
-      </DataTable>
+      <DataTable
+        rows={model.minutes}
+        key={(row) => row.task}
+        columns={[
+          { head: say('model-page-task'), name: true, text: (row) => row.words },
+          { head: say('model-page-median'), is: 'number', text: (row) => `${fixed(row.hands_min, 0)} min` },
+          { head: say('model-page-jobs'), is: 'number', text: (row) => row.jobs },
+        ]}
+      />
     </section>
   {/if}
   <section class="notes lay-stack">

@@ -67,12 +67,13 @@
   </div>
   <Button onclick={() => field?.click()}>{say('models-room-import-model')}</Button>
 </header>
-<Trouble of={[found, shopKnows, bring]}>
+<Trouble of={[found, shopKnows]}>
+  {#snippet actions()}<Button onclick={() => void found.load()}>{say('models-room-load-again')}</Button>{/snippet}
+</Trouble>
+<Trouble of={bring}>
   {#snippet actions()}
-    {#if twice}
-      <Button onclick={() => void bring.run(waiting, true)}>{say('models-room-replace-kept-one')}</Button>
-      <Button onclick={() => (bring.trouble = null)}>{say('models-room-leave')}</Button>
-    {:else}<Button onclick={() => void found.load()}>{say('models-room-load-again')}</Button>{/if}
+    {#if twice}<Button onclick={() => void bring.run(waiting, true)}>{say('models-room-replace-kept-one')}</Button>{/if}
+    <Button onclick={() => (bring.trouble = null)}>{say('models-room-leave')}</Button>
   {/snippet}
 </Trouble>
 {#if models && !models.length}
@@ -109,7 +110,7 @@
     {/each}
   </ul>
 {/if}
-{#if known && (known.models.length || known.materials.length)}
+{#if models && known && (known.models.length || known.materials.length)}
   <KnownTable heading={say('known-by-model')} rows={known.models} least={known.least} />
   <KnownTable heading={say('known-by-material')} rows={known.materials} least={known.least} />
   <p class="quiet">{say('known-note', { least: known.least })}</p>

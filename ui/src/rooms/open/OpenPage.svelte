@@ -9,9 +9,7 @@
   import BeginList from '../../lib/bench/BeginList.svelte';
   import AskedHere from '../../lib/job/AskedHere.svelte';
   import Gates from '../../lib/job/Gates.svelte';
-  import { WARRANTY } from '../../lib/job/job-fields';
   import Ledger from '../../lib/bench/Ledger.svelte';
-  import PlaceForm from './PlaceForm.svelte';
   import StageFoot from '../../lib/bench/StageFoot.svelte';
   import StageSteps from '../../lib/bench/StageSteps.svelte';
   import { blankPlace, placeData, type PlaceDraft, type PlaceKind } from './place';
@@ -60,7 +58,7 @@
 {#if bench && !bench.begun}
   {@const gates = job.gates.filter((gate) => gate.rule === 'warranty_and_seal')}
   {#if gates.length}<Gates {job} {gates} {onchange} />{/if}
-  <AskedHere {job} list={WARRANTY} title={say('open-page-warranty')} {onchange} eager />
+  <AskedHere {job} about="warranty" title={say('open-page-warranty')} {onchange} eager />
   <BeginList {at} jobId={job.id} foot />
 {:else if bench}
   <div class="tools lay-row">
@@ -94,7 +92,9 @@
     {#if bench.outline}<Button onclick={() => at.do('outline', {})}>{say('open-page-plain-outline')}</Button>{/if}
     <Button href="/jobs/{job.id}/tray">{say('open-page-tray-labels')}</Button>
   </div>
-  {#if placing}<PlaceForm bind:draft kind={placing} />{/if}
+  {#if placing}
+    {#await import('./PlaceForm.svelte') then { default: PlaceForm }}<PlaceForm bind:draft kind={placing} />{/await}
+  {/if}
   <div class="split">
     <div>
       <ScrewMap

@@ -50,7 +50,7 @@ describe('Open', () => {
     const user = userEvent.setup();
     render(OpenPage, { at: await at(), job: makeJob(), onchange: vi.fn() });
     await user.click(screen.getByRole('radio', { name: 'Add screws' }));
-    await user.type(screen.getByLabelText(/Length/), '4,5');
+    await user.type(await screen.findByLabelText(/Length/), '4,5');
     await user.type(screen.getByLabelText(/Printed number/), '3');
     const map = screen.getByRole('group', { name: /Map with 3 places/ });
     map.getBoundingClientRect = () => ({ left: 0, top: 0, width: 1000, height: 640 }) as DOMRect;

@@ -10,7 +10,6 @@
   import { toast } from '../../lib/toasts.svelte';
   import AskedHere from '../../lib/job/AskedHere.svelte';
   import Gates from '../../lib/job/Gates.svelte';
-  import { LIFE, WARRANTY } from '../../lib/job/job-fields';
   import Choice from '../../lib/parts/Choice.svelte';
   import FootBar from '../../lib/parts/FootBar.svelte';
   import Working from '../../lib/parts/Working.svelte';
@@ -191,9 +190,9 @@
   {/if}
   {#if !closed}
     <Found state={state_} without={matter} />
-    <AskedHere {job} list={LIFE} title={say('plan-page-life')} {onchange} />
+    <AskedHere {job} about="factory" title={say('plan-page-life')} {onchange} />
     {#if !job.done.includes('open')}
-      <AskedHere {job} list={WARRANTY} title={say('plan-page-warranty')} {onchange} eager />
+      <AskedHere {job} about="warranty" title={say('plan-page-warranty')} {onchange} eager />
     {/if}
   {/if}
   {#if plan.notes.length}<PlanNotes {plan} {closed} onforget={(id) => state_.removeNote(id)} />{/if}

@@ -35,41 +35,34 @@
 </script>
 
 <div class="wide">
-  <DataTable>
-    <thead>
-      <tr>
-        <th scope="col">{FACTORS[factor]} <small>{unit}</small></th>
-        {#each columns as column (column.level)}
-          <th scope="col">
-            {column.level}
-            {#if column.held !== null}<small>{fixed(column.held, 1)} {unitOf(heldWith(value))}</small>{/if}
-            {#if column.fanRpm !== null}<small>{fixed(column.fanRpm, 0)} rpm</small>{/if}
-          </th>
-        {/each}
-      </tr>
-    </thead>
-    <tbody>
-      {#each groups as group (group)}
-        <tr>
-          <th scope="row">{levelWords(factor, group)}</th>
-          {#each columns as column (column.level)}
-            {@const g = column.at.get(group)}
-            <td class:best={g?.place === 1}>
-              {#if g}
-                <span class="place">{g.place ?? say('run-list-no-place')}</span>
-                <span class="mean">{written(g.mean)}{g.u95 === null ? '' : ` ± ${written(g.u95)}`}</span>
-                {#if g.ties_with.length}
-                  <small
-                    >{say('run-list-tie', { names: g.ties_with.map((t) => levelWords(factor, t)).join(', ') })}</small
-                  >
-                {/if}
-              {:else}<span class="quiet">{say('run-list-not-run')}</span>{/if}
-            </td>
-          {/each}
-        </tr>
-      {/each}
-    </tbody>
-  </DataTable>
+  {#snippet cell(group: string, at: number)}
+    {@const g = columns[at - 1]?.at.get(group)}
+    {#if g}
+      <span class="place">{g.place ?? say('run-list-no-place')}</span>
+      <span class="mean">{written(g.mean)}{g.u95 === null ? '' : ` ± ${written(g.u95)}`}</span>
+      {#if g.ties_with.length}
+        <small>{say('run-list-tie', { names: g.ties_with.map((t) => levelWords(factor, t)).join(', ') })}</small>
+      {/if}
+    {:else}<span class="quiet">{say('run-list-not-run')}</span>{/if}
+  {/snippet}
+  <DataTable
+    rows={groups}
+    key={(group) => group}
+    columns={[
+      { head: FACTORS[factor] ?? '', unit, name: true, text: (group) => levelWords(factor, group) },
+      ...columns.map((column) => ({
+        head: column.level,
+        unit: [
+          column.held !== null && `${fixed(column.held, 1)} ${unitOf(heldWith(value))}`,
+          column.fanRpm !== null && `${fixed(column.fanRpm, 0)} rpm`,
+        ]
+          .filter(Boolean)
+          .join(', '),
+        cell,
+        rowIs: (group: string) => (column.at.get(group)?.place === 1 ? 'best' : ''),
+      })),
+    ]}
+  />
 </div>
 {#each columns.filter((column) => !column.told) as column (column.level)}
   <p class="quiet">{say('run-list-too-few-across', { level: column.level })}</p>
@@ -93,15 +86,12 @@
     font-variant-numeric: tabular-nums;
     white-space: nowrap;
   }
-  .best {
+  .wide :global(.best) {
     background: var(--after-tint);
   }
   small {
     display: block;
     color: var(--soft);
     font-weight: 400;
-  }
-  thead th:first-child small {
-    display: inline;
   }
 </style>

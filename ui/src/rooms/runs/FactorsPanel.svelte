@@ -67,29 +67,20 @@
           </p>
         {/if}
       {/if}
-      <DataTable>
-        <thead>
-          <tr>
-            <th scope="col">{say('run-list-change')}</th>
-            <th scope="col">{say('run-list-from-to')}</th>
-            <th scope="col" class="number">{say('run-list-brought')} <small>{unit}</small></th>
-            <th scope="col">{say('run-list-shows')}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {#each told.effects as e (e.term + e.high.join())}
-            <tr>
-              <th scope="row">{term(e.term)}</th>
-              <td>{e.low.join(', ')} → {e.high.join(', ')}</td>
-              <td class="number">{signed(e)}</td>
-              <td>
-                {e.effect === null || e.u95 === null ? '' : e.shown ? say('run-list-shown') : say('run-list-not-shown')}
-                {#if e.reason}<small>{e.reason}</small>{/if}
-              </td>
-            </tr>
-          {/each}
-        </tbody>
-      </DataTable>
+      {#snippet shown(e: (typeof told.effects)[number])}
+        {e.effect === null || e.u95 === null ? '' : e.shown ? say('run-list-shown') : say('run-list-not-shown')}
+        {#if e.reason}<small>{e.reason}</small>{/if}
+      {/snippet}
+      <DataTable
+        rows={told.effects}
+        key={(e) => e.term + e.high.join()}
+        columns={[
+          { head: say('run-list-change'), name: true, text: (e) => term(e.term) },
+          { head: say('run-list-from-to'), text: (e) => `${e.low.join(', ')} → ${e.high.join(', ')}` },
+          { head: say('run-list-brought'), unit, is: 'number', text: signed },
+          { head: say('run-list-shows'), cell: shown },
+        ]}
+      />
       {#if told.missing.length}
         <h3>{told.missing_that_tell_all ? say('run-list-missing') : say('run-list-missing-but-told')}</h3>
         <ul>
@@ -125,9 +116,6 @@
     display: block;
     color: var(--soft);
     font-weight: 400;
-  }
-  thead small {
-    display: inline;
   }
   .needed {
     font-weight: 620;

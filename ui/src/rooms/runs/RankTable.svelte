@@ -16,46 +16,40 @@
   const unit = $derived(unitOf(value));
   const written = (v: number) => fixed(v, digitsOf(value));
   const reach = $derived(Math.max(...ranking.groups.map((g) => g.mean + (g.u95 ?? 0)), 1e-9));
+  type Group = (typeof ranking.groups)[number];
 </script>
 
-<DataTable>
-  <thead>
-    <tr>
-      <th scope="col">{say('run-list-place')}</th>
-      <th scope="col">{FACTORS[factor]}</th>
-      <th scope="col" class="number">{say('run-list-mean')}</th>
-      <td></td>
-      <th scope="col" class="number">{say('run-list-runs')}</th>
-    </tr>
-  </thead>
-  <tbody>
-    {#each ranking.groups as g (g.group)}
-      <tr>
-        <td class="place">{g.place ?? say('run-list-no-place')}</td>
-        <th scope="row"
-          >{levelWords(factor, g.group)}
-          {#if g.ties_with.length}<small
-              >{say('run-list-tie', { names: g.ties_with.map((t) => levelWords(factor, t)).join(', ') })}</small
-            >{/if}</th
-        >
-        <td class="number">{written(g.mean)}{g.u95 === null ? '' : ` ± ${written(g.u95)}`} {unit}</td>
-        <td class="drawn">
-          <svg viewBox="0 0 200 26" preserveAspectRatio="none" aria-hidden="true">
-            <rect x="0" y="6" width={Math.max(0, (g.mean / reach) * 196)} height="14" />
-            {#if g.u95 !== null}
-              <path
-                d="M{((g.mean - g.u95) / reach) * 196} 13H{((g.mean + g.u95) / reach) * 196}M{((g.mean - g.u95) /
-                  reach) *
-                  196} 8v10M{((g.mean + g.u95) / reach) * 196} 8v10"
-              />
-            {/if}
-          </svg>
-        </td>
-        <td class="number">{g.n}</td>
-      </tr>
-    {/each}
-  </tbody>
-</DataTable>
+{#snippet place(g: Group)}<span class="place">{g.place ?? say('run-list-no-place')}</span>{/snippet}
+{#snippet level(g: Group)}
+  {levelWords(factor, g.group)}
+  {#if g.ties_with.length}<small
+      >{say('run-list-tie', { names: g.ties_with.map((t) => levelWords(factor, t)).join(', ') })}</small
+    >{/if}
+{/snippet}
+{#snippet drawn(g: Group)}
+  <svg viewBox="0 0 200 26" preserveAspectRatio="none" aria-hidden="true">
+    <rect x="0" y="6" width={Math.max(0, (g.mean / reach) * 196)} height="14" />
+    {#if g.u95 !== null}
+      {@const [low, high] = [((g.mean - g.u95) / reach) * 196, ((g.mean + g.u95) / reach) * 196]}
+      <path d="M{low} 13H{high}M{low} 8v10M{high} 8v10" />
+    {/if}
+  </svg>
+{/snippet}
+<DataTable
+  rows={ranking.groups}
+  key={(g) => g.group}
+  columns={[
+    { head: say('run-list-place'), cell: place },
+    { head: FACTORS[factor] ?? '', name: true, cell: level },
+    {
+      head: say('run-list-mean'),
+      is: 'number',
+      text: (g) => `${written(g.mean)}${g.u95 === null ? '' : ` ± ${written(g.u95)}`} ${unit}`,
+    },
+    { head: '', is: 'drawn', cell: drawn },
+    { head: say('run-list-runs'), is: 'number', text: (g) => g.n },
+  ]}
+/>
 
 <style>
   .place {
@@ -68,7 +62,7 @@
     color: var(--soft);
     font-weight: 400;
   }
-  .drawn {
+  :global(td.drawn) {
     width: 34%;
   }
   svg {

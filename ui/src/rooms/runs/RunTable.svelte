@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Column } from '../../lib/columns';
   import { resource } from '../../lib/asking.svelte';
   import { say } from '$words/page-runs.ftl';
   // A row a log; the row of a run carries its state and conditions, its repeats follow.
@@ -30,6 +31,26 @@
   const states = $derived(new Map(found.states.map((s) => [s.id, stateWords(s)])));
   const shown = $derived(found.runs.filter((r) => !only || r.state_id === only));
   const number = (v: number | null, digits: number) => (v === null ? '–' : fixed(v, digits));
+  /** A run has a line for each of its logs, and one where it has none. */
+  interface Row {
+    run: Schemas['RunRowOut'];
+    log: Schemas['LogRowOut'] | null;
+    at: number;
+  }
+  const rows = $derived(
+    shown.flatMap((run): Row[] => (run.logs.length ? run.logs : [null]).map((log, at) => ({ run, log, at }))),
+  );
+  const figureOf = (
+    figure: string,
+    unit: string,
+    of: (log: Schemas['LogRowOut']) => number | null,
+    digits: number,
+  ): Column<Row> => ({
+    head: say(`run-list-${figure}`),
+    unit,
+    is: 'number',
+    text: ({ log }) => (log ? number(of(log), digits) : ''),
+  });
   // A column that no run fills is not shown.
   const has = (of: (log: Schemas['LogRowOut']) => number | null) =>
     found.runs.some((r) => r.logs.some((l) => of(l) !== null));
@@ -81,97 +102,89 @@
   </div>
 {/if}
 <div class="wide">
-  <DataTable weight="strong">
-    <thead>
-      <tr>
-        <td></td>
-        <th scope="col">{say('run-list-run')}</th>
-        <th scope="col">{say('run-list-state')}, {say('run-list-conditions').toLowerCase()}</th>
-        <th scope="col" class="number">{say('run-list-rise')} <small>K</small></th>
-        <th scope="col" class="number">{say('run-list-power')} <small>W</small></th>
-        <th scope="col" class="number">{say('run-list-resistance')} <small>K/W</small></th>
-        {#if has((l) => l.fan_rpm)}<th scope="col" class="number">{say('run-list-fan')} <small>rpm</small></th>{/if}
-        {#if has((l) => l.sag_w)}<th scope="col" class="number">{say('run-list-sag')} <small>W</small></th>{/if}
-        {#if has((l) => l.held_share)}<th scope="col" class="number">{say('run-list-held')} <small>%</small></th>{/if}
-        {#if heard}<th scope="col" class="number">{say('run-list-noise')} <small>dB</small></th>{/if}
-        {#if scored}<th scope="col" class="number">{say('run-list-score')}</th>{/if}
-        {#if also}<th scope="col" class="number">{alsoWords} <small>{unitOf(also)}</small></th>{/if}
-        <td></td>
-      </tr>
-    </thead>
-    <tbody>
-      {#each shown as run (run.key)}
-        {#each run.logs.length ? run.logs : [null] as log, at (log?.id ?? run.key)}
-          <tr class={run.side}>
-            <td class="pick">
-              {#if log && at === 0}
-                <label>
-                  <input
-                    type="checkbox"
-                    checked={picked.includes(run.key) || first.includes(run.key)}
-                    onchange={() => onpick(run.key)}
-                    aria-label={say('run-list-pick', { name: nameOf(run) })}
-                  />
-                  <span class="seal" aria-hidden="true"
-                    >{first.includes(run.key) ? 'A' : picked.indexOf(run.key) + 1 || ''}</span
-                  >
-                </label>
-              {/if}
-            </td>
-            <th scope="row">
-              {#if at === 0}
-                <a href={run.side === 'other' ? `/jobs/${jobId}/runs/${run.key}` : `/jobs/${jobId}/${run.side}`}
-                  >{nameOf(run)}</a
-                >
-              {:else}<span class="quiet">{say('run-list-repeat')}</span>{/if}
-              {#if log?.settled === false}<small>{say('run-list-not-settled')}</small>{/if}
-            </th>
-            <td class="told">
-              {#if at === 0}
-                {run.state_id ? states.get(run.state_id) : ''}
-                <small>{[run.material, conditionsOf(run)].filter(Boolean).join(' · ')}</small>
-              {/if}
-            </td>
-            {#if log}
-              <td class="number">{number(log.rise_k, 1)}</td>
-              <td class="number">{number(log.power_w, 1)}</td>
-              <td class="number">{number(log.resistance_k_per_w, 3)}</td>
-              {#if has((l) => l.fan_rpm)}<td class="number">{number(log.fan_rpm, 0)}</td>{/if}
-              {#if has((l) => l.sag_w)}<td class="number">{number(log.sag_w, 1)}</td>{/if}
-              {#if has((l) => l.held_share)}<td class="number"
-                  >{number(log.held_share === null ? null : 100 * log.held_share, 0)}</td
-                >{/if}
-              {#if heard}<td class="number">{at === 0 ? number(run.noise_db, 1) : ''}</td>{/if}
-              {#if scored}<td class="number">{at === 0 ? number(run.result_score, 0) : ''}</td>{/if}
-              {#if also}<td class="number">{number(alsoValues.get(log.id) ?? null, digitsOf(also))}</td>{/if}
-            {:else}
-              <td colspan="3" class="quiet">{say('run-list-no-log')}</td>
-              {#if has((l) => l.fan_rpm)}<td></td>{/if}{#if has((l) => l.sag_w)}<td></td>{/if}
-              {#if has((l) => l.held_share)}<td></td>{/if}{#if heard}<td></td>{/if}{#if scored}<td
-                ></td>{/if}{#if also}<td></td>{/if}
-            {/if}
-            <td class="number">
-              {#if at === 0 && run.side === 'other' && !closed}
-                {#if log}
-                  <Button
-                    kind="bare"
-                    label={say('run-list-make-before-of', { name: run.name })}
-                    onclick={() => onmake(run, 'before')}>{say('run-list-make-before')}</Button
-                  >
-                  <Button
-                    kind="bare"
-                    label={say('run-list-make-after-of', { name: run.name })}
-                    onclick={() => onmake(run, 'after')}>{say('run-list-make-after')}</Button
-                  >
-                {/if}
-                <Button kind="bare" onclick={() => onremove(run)}>{say('run-list-take-off')}</Button>
-              {/if}
-            </td>
-          </tr>
+  {#snippet pick({ run, log, at }: Row)}
+    {#if log && at === 0}
+      <label>
+        <input
+          type="checkbox"
+          checked={picked.includes(run.key) || first.includes(run.key)}
+          onchange={() => onpick(run.key)}
+          aria-label={say('run-list-pick', { name: nameOf(run) })}
+        />
+        <span class="seal" aria-hidden="true">{first.includes(run.key) ? 'A' : picked.indexOf(run.key) + 1 || ''}</span>
+      </label>
+    {/if}
+  {/snippet}
+  {#snippet name({ run, log, at }: Row)}
+    {#if at === 0}
+      <a class={run.side} href={run.side === 'other' ? `/jobs/${jobId}/runs/${run.key}` : `/jobs/${jobId}/${run.side}`}
+        >{nameOf(run)}</a
+      >
+    {:else}<span class="quiet">{say('run-list-repeat')}</span>{/if}
+    {#if log?.settled === false}<small>{say('run-list-not-settled')}</small>{/if}
+  {/snippet}
+  {#snippet told({ run, at }: Row)}
+    {#if at === 0}
+      <div class="told">
+        {run.state_id ? states.get(run.state_id) : ''}
+        <small>{[run.material, conditionsOf(run)].filter(Boolean).join(' · ')}</small>
+      </div>
+    {/if}
+  {/snippet}
+  {#snippet acts({ run, log, at }: Row)}
+    {#if at === 0 && run.side === 'other' && !closed}
+      {#if log}
+        {#each ['before', 'after'] as const as side (side)}
+          <Button
+            kind="bare"
+            label={say(`run-list-make-${side}-of`, { name: run.name })}
+            onclick={() => onmake(run, side)}>{say(`run-list-make-${side}`)}</Button
+          >
         {/each}
-      {/each}
-    </tbody>
-  </DataTable>
+      {/if}
+      <Button kind="bare" onclick={() => onremove(run)}>{say('run-list-take-off')}</Button>
+    {/if}
+  {/snippet}
+  <DataTable
+    weight="strong"
+    {rows}
+    key={({ run, log }) => log?.id ?? run.key}
+    columns={[
+      { head: '', cell: pick },
+      { head: say('run-list-run'), name: true, cell: name },
+      { head: `${say('run-list-state')}, ${say('run-list-conditions').toLowerCase()}`, cell: told },
+      {
+        head: say('run-list-rise'),
+        unit: 'K',
+        is: 'number',
+        text: ({ log }) => (log ? number(log.rise_k, 1) : say('run-list-no-log')),
+      },
+      figureOf('power', 'W', (log) => log.power_w, 1),
+      figureOf('resistance', 'K/W', (log) => log.resistance_k_per_w, 3),
+      has((l) => l.fan_rpm) && figureOf('fan', 'rpm', (log) => log.fan_rpm, 0),
+      has((l) => l.sag_w) && figureOf('sag', 'W', (log) => log.sag_w, 1),
+      has((l) => l.held_share) &&
+        figureOf('held', '%', (log) => (log.held_share === null ? null : 100 * log.held_share), 0),
+      heard && {
+        head: say('run-list-noise'),
+        unit: 'dB',
+        is: 'number',
+        text: ({ run, at }) => (at === 0 ? number(run.noise_db, 1) : ''),
+      },
+      scored && {
+        head: say('run-list-score'),
+        is: 'number',
+        text: ({ run, at }) => (at === 0 ? number(run.result_score, 0) : ''),
+      },
+      !!also && {
+        head: alsoWords,
+        unit: unitOf(also),
+        is: 'number',
+        text: ({ log }) => (log ? number(alsoValues.get(log.id) ?? null, digitsOf(also)) : ''),
+      },
+      { head: '', is: 'number', cell: acts },
+    ]}
+  />
 </div>
 
 <style>
@@ -183,9 +196,6 @@
   }
   .wide {
     overflow-x: auto;
-  }
-  .pick {
-    width: 3rem;
   }
   label {
     display: grid;
@@ -216,25 +226,16 @@
     outline: 3px solid var(--owl);
     outline-offset: 2px;
   }
-  th a {
-    min-width: var(--target);
-    display: inline-flex;
-    align-items: center;
-    min-height: var(--target);
-  }
-  .before th a {
+  a.before {
     color: var(--before);
   }
-  .after th a {
+  a.after {
     color: var(--after);
   }
   small {
     display: block;
     color: var(--soft);
     font-weight: 400;
-  }
-  thead small {
-    display: inline;
   }
   .told {
     max-width: 19rem;

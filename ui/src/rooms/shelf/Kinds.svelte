@@ -111,39 +111,35 @@
       />
     </div>
     {#if kind}
-      <DataTable>
-        <thead>
-          <tr
-            ><th scope="col">{say('kinds-value')}</th><th scope="col" class="number">{say('kinds-in-force')}</th><th
-              scope="col">{say('kinds-from')}</th
-            ><th scope="col" class="number">{say('kinds-can-be')}</th><td></td></tr
+      {#snippet again(v: (typeof kind.values)[number])}
+        {#if owner && (v.source !== 'from memory' || v.value !== v.typical)}
+          <Button
+            kind="bare"
+            label={say('kinds-back-to-typical-value-2', { words: v.words })}
+            onclick={() => void back(v.name)}>↺</Button
           >
-        </thead>
-        <tbody>
-          {#each kind.values as v (v.name)}
-            <tr>
-              <th scope="row">{v.words}</th>
-              <td class="number">{fixed(v.value, v.value < 20 ? 2 : 0)} {v.unit}</td>
-              <td>{v.source}{v.note ? `, ${v.note}` : ''}</td>
-              <td class="number quiet"
-                >{say('kinds-to', {
-                  low: fixed(v.low, v.low < 20 ? 1 : 0),
-                  high: fixed(v.high, v.high < 20 ? 1 : 0),
-                })}</td
-              >
-              <td>
-                {#if owner && (v.source !== 'from memory' || v.value !== v.typical)}
-                  <Button
-                    kind="bare"
-                    label={say('kinds-back-to-typical-value-2', { words: v.words })}
-                    onclick={() => void back(v.name)}>↺</Button
-                  >
-                {/if}
-              </td>
-            </tr>
-          {/each}
-        </tbody>
-      </DataTable>
+        {/if}
+      {/snippet}
+      <DataTable
+        rows={kind.values}
+        key={(v) => v.name}
+        columns={[
+          { head: say('kinds-value'), name: true, text: (v) => v.words },
+          {
+            head: say('kinds-in-force'),
+            is: 'number',
+            text: (v) => `${fixed(v.value, v.value < 20 ? 2 : 0)} ${v.unit}`,
+          },
+          { head: say('kinds-from'), text: (v) => `${v.source}${v.note ? `, ${v.note}` : ''}` },
+          {
+            head: say('kinds-can-be'),
+            is: 'number quiet',
+            text: (v) =>
+              say('kinds-to', { low: fixed(v.low, v.low < 20 ? 1 : 0), high: fixed(v.high, v.high < 20 ? 1 : 0) }),
+          },
+          { head: '', cell: again },
+        ]}
+      />
       {#if owner}
         <div class="change"><FilledForm {form} action={say('kinds-save')} /></div>
       {:else}

@@ -102,26 +102,21 @@
   </FilledForm>
   {#if moves.value?.moves.length}
     <h3>{say('lot-dialog-in-and-out')}</h3>
-    <DataTable weight="small">
-      <thead>
-        <tr
-          ><th scope="col">{say('lot-dialog-when')}</th><th scope="col">{say('lot-dialog-what')}</th><th
-            scope="col"
-            class="number">{say('lot-dialog-by')}</th
-          ><th scope="col" class="number">{say('lot-dialog-left')}</th></tr
-        >
-      </thead>
-      <tbody>
-        {#each moves.value.moves as m (m.id)}
-          <tr>
-            <td>{day(m.at)}, {m.by}</td>
-            <td>{m.reason}</td>
-            <td class="number">{m.amount > 0 ? '+' : ''}{fixed(m.amount, 3)} {unit}</td>
-            <td class="number">{fixed(m.remaining, 2)} {unit}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </DataTable>
+    <DataTable
+      weight="small"
+      rows={moves.value.moves}
+      key={(m) => m.id}
+      columns={[
+        { head: say('lot-dialog-when'), text: (m) => `${day(m.at)}, ${m.by}` },
+        { head: say('lot-dialog-what'), text: (m) => m.reason },
+        {
+          head: say('lot-dialog-by'),
+          is: 'number',
+          text: (m) => `${m.amount > 0 ? '+' : ''}${fixed(m.amount, 3)} ${unit}`,
+        },
+        { head: say('lot-dialog-left'), is: 'number', text: (m) => `${fixed(m.remaining, 2)} ${unit}` },
+      ]}
+    />
   {/if}
 </Dialog>
 

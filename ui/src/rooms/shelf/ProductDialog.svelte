@@ -49,17 +49,16 @@
   <FilledForm {form} kind="main" action={say('kinds-save')} />
   {#if product}
     <h3 class="all">{say('product-dialog-in-force-with-where')}</h3>
-    <DataTable weight="small">
-      <tbody>
-        {#each product.values as v (v.name)}
-          <tr>
-            <th scope="row">{v.words}</th>
-            <td class="number">{fixed(v.value, v.value < 20 ? 2 : 0)} {v.unit}</td>
-            <td>{v.source}{v.note ? `, ${v.note}` : ''}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </DataTable>
+    <DataTable
+      weight="small"
+      rows={product.values}
+      key={(v) => v.name}
+      columns={[
+        { head: '', name: true, text: (v) => v.words },
+        { head: '', is: 'number', text: (v) => `${fixed(v.value, v.value < 20 ? 2 : 0)} ${v.unit}` },
+        { head: '', text: (v) => `${v.source}${v.note ? `, ${v.note}` : ''}` },
+      ]}
+    />
   {/if}
 </Dialog>
 

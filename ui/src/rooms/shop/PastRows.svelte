@@ -47,37 +47,34 @@
     bind:value={() => shown, (state: State) => onshow(state, 0)}
   />
   {#if list.rows.length}
-    <DataTable>
-      <thead>
-        <tr>
-          <th scope="col">{say('past-line')}</th><th scope="col">{say('past-becomes')}</th><th scope="col"
-            >{say('past-date')}</th
-          ><th scope="col">{say('past-customer')}</th><th scope="col">{say('past-device')}</th><th scope="col"
-            >{say('past-work')}</th
-          ><th scope="col" class="number">{say('past-price')}</th>
-        </tr>
-      </thead>
-      <tbody>
-        {#each list.rows as row (row.line)}
-          <tr class={row.state}>
-            <th scope="row">{row.line}</th>
-            <td>
-              <span class="state">{STATES[row.state]}</span>
-              {#each row.why as why, at (at)}<small>{why}</small>{/each}
-            </td>
-            <td>{row.day ? day(row.day) : '–'}</td>
-            <td>{row.customer || row.contact || '–'}</td>
-            <td
-              >{row.device || '–'}{#if row.serial}<small>{row.serial}</small>{/if}</td
-            >
-            <td
-              >{row.work || row.symptom || '–'}{#if temperatures(row)}<small>{temperatures(row)}</small>{/if}</td
-            >
-            <td class="number">{row.price_cents === null ? '–' : money(row.price_cents, currency)}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </DataTable>
+    {#snippet state(row: (typeof list.rows)[number])}
+      <span class="state {row.state}">{STATES[row.state]}</span>
+      {#each row.why as why, at (at)}<small>{why}</small>{/each}
+    {/snippet}
+    {#snippet device(row: (typeof list.rows)[number])}
+      {row.device || '–'}{#if row.serial}<small>{row.serial}</small>{/if}
+    {/snippet}
+    {#snippet work(row: (typeof list.rows)[number])}
+      {row.work || row.symptom || '–'}{#if temperatures(row)}<small>{temperatures(row)}</small>{/if}
+    {/snippet}
+    <DataTable
+      rows={list.rows}
+      key={(row) => row.line}
+      rowIs={(row) => row.state}
+      columns={[
+        { head: say('past-line'), name: true, text: (row) => row.line },
+        { head: say('past-becomes'), cell: state },
+        { head: say('past-date'), text: (row) => (row.day ? day(row.day) : '–') },
+        { head: say('past-customer'), text: (row) => row.customer || row.contact || '–' },
+        { head: say('past-device'), cell: device },
+        { head: say('past-work'), cell: work },
+        {
+          head: say('past-price'),
+          is: 'number',
+          text: (row) => (row.price_cents === null ? '–' : money(row.price_cents, currency)),
+        },
+      ]}
+    />
     {#if list.rows.length < list.rows_total}
       <Button onclick={() => onshow(shown, list.rows.length)}>{say('past-more')}</Button>
     {/if}
@@ -99,12 +96,12 @@
     max-width: 22rem;
     color: var(--soft);
   }
-  .faulty .state {
+  .state.faulty {
     color: var(--care);
     font-weight: 620;
   }
-  .twice .state,
-  .known .state {
+  .state.twice,
+  .state.known {
     color: var(--soft);
   }
 </style>

@@ -40,32 +40,25 @@
 
 <h2>{say('shop-people')}</h2>
 <Trouble of={[found, turn]} />
-<DataTable weight="strong">
-  <thead>
-    <tr>
-      <th scope="col">{say('shop-name')}</th><th scope="col">{say('shop-login')}</th><th scope="col"
-        >{say('shop-role')}</th
-      ><th scope="col">{say('shop-may-sign-in')}</th>
-    </tr>
-  </thead>
-  <tbody>
-    {#each people as p (p.id)}
-      <tr>
-        <th scope="row">{p.name}{p.me ? say('shop-you') : ''}</th>
-        <td>{p.login}</td>
-        <td>{p.role === 'owner' ? say('shop-owner') : say('shop-technician')}</td>
-        <td>
-          {p.active ? say('shop-yes') : say('shop-no')}
-          {#if !p.me}<Button
-              kind="bare"
-              label={say(p.active ? 'shop-shut-out' : 'shop-let-in', { name: p.name })}
-              onclick={() => void turn.run(p.id, !p.active)}>{say(p.active ? 'shop-shut' : 'shop-let')}</Button
-            >{/if}
-        </td>
-      </tr>
-    {/each}
-  </tbody>
-</DataTable>
+{#snippet may(p: (typeof people)[number])}
+  {p.active ? say('shop-yes') : say('shop-no')}
+  {#if !p.me}<Button
+      kind="bare"
+      label={say(p.active ? 'shop-shut-out' : 'shop-let-in', { name: p.name })}
+      onclick={() => void turn.run(p.id, !p.active)}>{say(p.active ? 'shop-shut' : 'shop-let')}</Button
+    >{/if}
+{/snippet}
+<DataTable
+  weight="strong"
+  rows={people}
+  key={(p) => p.id}
+  columns={[
+    { head: say('shop-name'), name: true, text: (p) => `${p.name}${p.me ? say('shop-you') : ''}` },
+    { head: say('shop-login'), text: (p) => p.login },
+    { head: say('shop-role'), text: (p) => say(`shop-${p.role}`) },
+    { head: say('shop-may-sign-in'), cell: may },
+  ]}
+/>
 <div class="add"><FilledForm form={add} action={say('shop-add-person')} /></div>
 
 <style>

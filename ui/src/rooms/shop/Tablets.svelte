@@ -68,31 +68,23 @@
     <Notice title={say('shop-lan-off')}>{say('shop-lan-off-how')} <code>./start --lan</code></Notice>
   {/if}
   {#if found.tablets.length}
-    <DataTable weight="strong">
-      <thead>
-        <tr>
-          <th scope="col">{say('shop-tablet')}</th><th scope="col">{say('shop-role')}</th><th scope="col"
-            >{say('shop-tablet-since')}</th
-          ><th scope="col">{say('shop-tablet-seen')}</th><td></td>
-        </tr>
-      </thead>
-      <tbody>
-        {#each found.tablets as t (t.id)}
-          <tr>
-            <th scope="row">{t.name}{t.here ? say('shop-this-one') : ''}</th>
-            <td>{t.role === 'owner' ? say('shop-owner') : say('shop-technician')}</td>
-            <td>{moment(t.paired_at)}</td>
-            <td>{moment(t.seen_at)}</td>
-            <td
-              ><Button
-                label={say('shop-tablet-withdraw-one', { name: t.name })}
-                onclick={() => void withdraw.run(t.id, t.name)}>{say('shop-tablet-withdraw')}</Button
-              ></td
-            >
-          </tr>
-        {/each}
-      </tbody>
-    </DataTable>
+    {#snippet end(t: (typeof found.tablets)[number])}
+      <Button label={say('shop-tablet-withdraw-one', { name: t.name })} onclick={() => void withdraw.run(t.id, t.name)}
+        >{say('shop-tablet-withdraw')}</Button
+      >
+    {/snippet}
+    <DataTable
+      weight="strong"
+      rows={found.tablets}
+      key={(t) => t.id}
+      columns={[
+        { head: say('shop-tablet'), name: true, text: (t) => `${t.name}${t.here ? say('shop-this-one') : ''}` },
+        { head: say('shop-role'), text: (t) => say(`shop-${t.role}`) },
+        { head: say('shop-tablet-since'), text: (t) => moment(t.paired_at) },
+        { head: say('shop-tablet-seen'), text: (t) => moment(t.seen_at) },
+        { head: '', cell: end },
+      ]}
+    />
   {:else}
     <p class="quiet none">{say('shop-no-tablet-yet')}</p>
   {/if}

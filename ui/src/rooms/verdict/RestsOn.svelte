@@ -1,6 +1,6 @@
 <script lang="ts">
   // What the answer rests on: what could carry it and is not sure stands first, with the one thing to do.
-  import { say } from '$words/page-job.ftl';
+  import { say } from '$words/page-verdict.ftl';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import type { Schemas } from '../../lib/api';
 
@@ -13,30 +13,25 @@
   const rows = $derived([...assumptions].sort((a, b) => rank(a) - rank(b)));
 </script>
 
-<DataTable>
-  <thead>
-    <tr
-      ><th scope="col">{say('rests-on-assumed')}</th><th scope="col">{say('rests-on-known')}</th><th scope="col"
-        >{say('rests-on-why')}</th
-      ></tr
-    >
-  </thead>
-  <tbody>
-    {#each rows as a (a.name)}
-      <tr class:carries={a.carries}>
-        <th scope="row">{a.words}</th>
-        <td class="standing">{a.standing_words}</td>
-        <td
-          >{a.why}
-          {#if a.carries}<strong>{a.remedy}</strong>{/if}</td
-        >
-      </tr>
-    {/each}
-  </tbody>
-</DataTable>
+{#snippet standing(a: (typeof rows)[number])}<span class="standing" class:carries={a.carries}>{a.standing_words}</span
+  >{/snippet}
+{#snippet why(a: (typeof rows)[number])}
+  {a.why}
+  {#if a.carries}<strong>{a.remedy}</strong>{/if}
+{/snippet}
+<DataTable
+  {rows}
+  key={(a) => a.name}
+  rowIs={(a) => (a.carries ? 'carries' : '')}
+  columns={[
+    { head: say('rests-on-assumed'), name: true, text: (a) => a.words },
+    { head: say('rests-on-known'), cell: standing },
+    { head: say('rests-on-why'), cell: why },
+  ]}
+/>
 
 <style>
-  .carries .standing {
+  .carries {
     color: var(--care);
     font-weight: 620;
   }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { makeJob } from '../test-jobs';
-import { apart, stillToAsk, together } from './job-fields';
+import { apart, stillToAsk, together } from './still-open';
 
 describe('questions about a job', () => {
   it('keeps each limit of a sensor a field of its own, and sends them together', () => {
