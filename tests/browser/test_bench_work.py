@@ -252,7 +252,6 @@ def take_in(hands, *fields, known=""):
     if known:
         expect(hands.page.get_by_text(known)).to_be_visible()
     hands.choose("Backup done", "Yes")
-    hands.choose("Warranty", "Over")
     hands.key("Enter")
     expect(hands.page.get_by_role("heading", name="Before: how hot does it come in?")).to_be_visible()
 

@@ -39,10 +39,11 @@ def test_from_the_counter_to_the_link_on_a_phone_and_the_check_page(page, browse
     page.goto("/jobs/new")
     page.get_by_label("Customer", exact=True).fill("Runa Petrosyan")
     page.get_by_label("Model", exact=True).fill("Marrow 15 counter")
+    page.get_by_text("Asked later, where it is needed").click()
     page.get_by_label("Serial number").fill("M15-COUNTER-1")
     page.get_by_label("Temperature limit").fill("95")
-    page.get_by_role("group", name="Backup done").get_by_label("Yes").check(force=True)
     page.get_by_role("group", name="Warranty").get_by_label("Over").check(force=True)
+    page.get_by_role("group", name="Backup done").get_by_label("Yes").check(force=True)
     page.get_by_role("button", name="Take it in").click()
     expect(page.get_by_role("heading", name="Before: how hot does it come in?")).to_be_visible()
     job = re.search("/jobs/([0-9a-f-]{36})", page.url)[1]

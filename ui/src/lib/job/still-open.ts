@@ -1,6 +1,7 @@
 // What of a job is still to be asked, and the limits of its sensors apart and together.
 import { say } from '$words/page-job.ftl';
 import type { Job } from '../api';
+import { railStage, STAGES } from '../words';
 
 const NO_LIMITS = {
   gpu_hotspot: null,
@@ -37,25 +38,30 @@ const LIMIT_KEYS = [
   ...(Object.keys(NO_LIMITS) as (keyof typeof NO_LIMITS)[]),
 ] as const;
 
-/** Questions that are not answered yet, each where it is needed, as long as it is. */
+const placeOf = (stage: string) => STAGES.findIndex(({ id }) => id === railStage(stage));
+
+/** Questions that are not answered yet, each where it is needed, as long as the job has not gone past it. */
 export const stillToAsk = (job: Job) =>
   [
     {
       about: 'limits' as const,
       open: LIMIT_KEYS.every((key) => apart(job)[key] === null),
       stage: 'before',
+      until: 'plan',
       text: say('open-items-limits'),
     },
     {
       about: 'factory' as const,
       open: job.lidded === 'unknown' || !job.factory_interface,
       stage: 'plan',
+      until: 'plan',
       text: say('open-items-factory'),
     },
     {
       about: 'warranty' as const,
       open: job.warranty === 'unknown' || job.seal === 'unknown',
       stage: 'open',
+      until: 'open',
       text: say('open-items-warranty'),
     },
-  ].filter((item) => item.open && !job.done.includes(item.stage));
+  ].filter((item) => item.open && job.stage !== 'done' && placeOf(job.stage) <= placeOf(item.until));

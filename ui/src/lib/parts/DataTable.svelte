@@ -36,7 +36,7 @@
               <th scope="col" class={classes(column)}>
                 {#if column.heading}{@render column.heading()}{:else}<span class:off-screen={column.silent}
                     >{column.head}</span
-                  >{#if column.unit}<small> {column.unit}</small>{/if}{/if}
+                  >{#if column.unit}&nbsp;<small>{column.unit}</small>{/if}{/if}
               </th>
             {:else}<td></td>{/if}
           {/each}

@@ -65,7 +65,9 @@
       ...(shown && plan?.chosen?.key !== shown.key
         ? shown.gates.filter((g) => g.severity === 'stop').map((g) => g.remedy)
         : []),
-      ...(job.warranty === 'unknown' && !job.done.includes('open') ? [say('plan-page-warranty-open')] : []),
+      ...(job.warranty === 'unknown' && ['before', 'plan', 'open'].includes(job.stage)
+        ? [say('plan-page-warranty-open')]
+        : []),
       ...gates.filter((g) => g.severity === 'acknowledge' && !g.acknowledged_by).map((g) => g.reason),
     ].map((text) => ({ text })),
   );
@@ -191,7 +193,7 @@
   {#if !closed}
     <Found state={state_} without={matter} />
     <AskedHere {job} about="factory" title={say('plan-page-life')} {onchange} />
-    {#if !job.done.includes('open')}
+    {#if ['before', 'plan', 'open'].includes(job.stage)}
       <AskedHere {job} about="warranty" title={say('plan-page-warranty')} {onchange} eager />
     {/if}
   {/if}
