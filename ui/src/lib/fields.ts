@@ -1,7 +1,8 @@
 // A form as a list of fields, one line each: how it is typed, what is sent of it, and what is told beside a field that
 // cannot be sent, all come from the list.
 import { clock, parseDuration, parseNumber } from './format';
-import { say, upper } from './say';
+import { say } from '$words/page-forms.ftl';
+import { upper } from './say';
 
 export interface Option<V extends string = string> {
   readonly value: V;

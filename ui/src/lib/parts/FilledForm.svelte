@@ -28,7 +28,12 @@
     void form.send();
   }}
 >
-  <Fields list={form.shown as never} bind:form={form.fields} errors={form.errors} {prefix} />
+  <Fields
+    list={form.shown as never}
+    bind:form={() => form.fields, (fields) => (form.fields = fields)}
+    errors={form.errors}
+    {prefix}
+  />
   <Trouble of={form} />
   <div class="lay-row lay-wide">
     <Button {kind} type="submit" busy={form.busy}>{action}</Button>

@@ -27,12 +27,21 @@
 
 {#if plan.form}
   {#if group === 'metals'}
-    <div class="lay-form"><Fields list={METALS} bind:form={plan.form} errors={plan.errors} /></div>
+    <div class="lay-form">
+      <Fields list={METALS} bind:form={() => plan.form!, (form) => (plan.form = form)} errors={plan.errors} />
+    </div>
   {:else if group === 'gaps'}
     <GapRows {plan} />
   {:else if group === 'shim'}
     {#if plan.form.shim}
-      <div class="lay-form"><Fields list={SHIM} prefix="shim." bind:form={plan.form.shim} errors={plan.errors} /></div>
+      <div class="lay-form">
+        <Fields
+          list={SHIM}
+          prefix="shim."
+          bind:form={() => plan.form!.shim!, (part) => (plan.form!.shim = part)}
+          errors={plan.errors}
+        />
+      </div>
       {#if plan.plan?.shim_reason}
         <p>
           {plan.plan.shim_reason}
@@ -52,11 +61,18 @@
     {/if}
   {:else if group === 'cover'}
     {#if !alone}
-      <div class="lay-form"><Fields list={[LOOKED.place]} bind:form={plan.form} errors={plan.errors} /></div>
+      <div class="lay-form">
+        <Fields list={[LOOKED.place]} bind:form={() => plan.form!, (form) => (plan.form = form)} errors={plan.errors} />
+      </div>
     {/if}
     {#if plan.form.cover}
       <div class="lay-form">
-        <Fields list={COVER} prefix="cover." bind:form={plan.form.cover} errors={plan.errors} />
+        <Fields
+          list={COVER}
+          prefix="cover."
+          bind:form={() => plan.form!.cover!, (part) => (plan.form!.cover = part)}
+          errors={plan.errors}
+        />
       </div>
       <Button onclick={() => plan.form && (plan.form.cover = null)}>{say('found-forget-cover')}</Button>
     {:else}
@@ -66,10 +82,21 @@
       >
     {/if}
   {:else}
-    <div class="lay-form"><Fields list={TUNING} bind:form={plan.form} errors={plan.errors} /></div>
-    <div class="ticks lay-row"><Fields list={HAZARDS} bind:form={plan.form} /></div>
+    <div class="lay-form">
+      <Fields list={TUNING} bind:form={() => plan.form!, (form) => (plan.form = form)} errors={plan.errors} />
+    </div>
+    <div class="ticks lay-row">
+      <Fields list={HAZARDS} bind:form={() => plan.form!, (form) => (plan.form = form)} />
+    </div>
     {#if plan.form.plating && plan.form.bath}
-      <div class="lay-form"><Fields list={BATH} prefix="bath." bind:form={plan.form.bath} errors={plan.errors} /></div>
+      <div class="lay-form">
+        <Fields
+          list={BATH}
+          prefix="bath."
+          bind:form={() => plan.form!.bath!, (part) => (plan.form!.bath = part)}
+          errors={plan.errors}
+        />
+      </div>
       <p class="quiet">{say('found-rate-belongs-to-bath')}</p>
     {/if}
   {/if}

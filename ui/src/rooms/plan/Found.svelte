@@ -52,7 +52,11 @@
   <section>
     <Working summary={say('found-what-known-so-far')} stand={seen.map(said).join(' · ')}>
       <div class="lay-form">
-        <Fields list={[...seen, ...DIES]} bind:form={plan.form} errors={plan.errors} />
+        <Fields
+          list={[...seen, ...DIES]}
+          bind:form={() => plan.form!, (form) => (plan.form = form)}
+          errors={plan.errors}
+        />
       </div>
     </Working>
     {#each FACT_GROUPS.filter((g) => !without.includes(g)) as group (group)}

@@ -22,7 +22,11 @@
 
 {#if plan.form}
   <div class="row">
-    <Fields list={[LOOKED.pads_state, LOOKED.gap_filler]} bind:form={plan.form} errors={plan.errors} />
+    <Fields
+      list={[LOOKED.pads_state, LOOKED.gap_filler]}
+      bind:form={() => plan.form!, (form) => (plan.form = form)}
+      errors={plan.errors}
+    />
   </div>
   {#each plan.form.gaps as row, i (i)}
     {@const advice = plan.plan?.gaps[i]}
@@ -32,12 +36,12 @@
         <Fields
           list={row.how === 'measured' ? [...READ, GAP_TOLERANCE] : READ}
           prefix="gaps.{i}."
-          bind:form={plan.form.gaps[i]!}
+          bind:form={() => row, (gap) => (plan.form!.gaps[i] = gap)}
           errors={errorsOf(i)}
         />
       </div>
       <div class="foot">
-        <Fields list={TICK} bind:form={plan.form.gaps[i]!} />
+        <Fields list={TICK} bind:form={() => row, (gap) => (plan.form!.gaps[i] = gap)} />
         {#if advice}
           <p class:putty={advice.putty || advice.open}>
             <strong
