@@ -26,7 +26,7 @@ interface AnyField {
   readonly name?: string;
 }
 interface TextLike extends AnyField {
-  readonly kind?: 'text' | 'list' | 'password';
+  readonly kind?: 'text' | 'password';
   readonly lines?: number;
   /** What was typed there before is offered, within another field's where one is named. */
   readonly suggest?: string;
@@ -40,8 +40,6 @@ interface NumberLike extends AnyField {
   /** A price is in cents where it is stored, a share a part of one. */
   readonly kind: 'number' | 'whole' | 'price' | 'share' | 'duration';
   readonly unit?: string;
-  /** Where a name comes from below another. */
-  readonly first?: boolean;
 }
 interface DayLike extends AnyField {
   readonly kind: 'day';
@@ -150,7 +148,3 @@ export const openOr = <const V extends string>(rest: readonly Option<V>[]): Opti
   { value: 'unknown', label: say('field-not-known') },
   ...rest,
 ];
-
-/** Answers by words that stand elsewhere. */
-export const optionsOf = <N extends string>(words: Record<N, string>): Option<N>[] =>
-  (Object.entries(words) as [N, string][]).map(([value, label]) => ({ value, label }));

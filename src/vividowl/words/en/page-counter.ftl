@@ -8,7 +8,6 @@ counter-accessories = What came along
 counter-accessories-hint = Charger, sleeve, memory card; empty for nothing
 counter-limit = Price limit without asking
 counter-limit-hint = Empty: ask first
-counter-no-price = This is no price.
 counter-ready = Ready for pick-up
 counter-passcode = Passcode
 counter-passcode-not-asked = Not asked

@@ -101,7 +101,6 @@ shelf-form-measured-here = Measured here
 shelf-form-from-memory = from memory
 shelf-form-from-memory-2 = From memory
 shelf-form-this-needed-what-stands = This is needed: what stands on the tube.
-shelf-form-this-no-number = This is no number.
 shelf-form-with-usual-film = with the usual film
 kinds-learnt-predictions-follow = Learnt. Predictions follow.
 lot-dialog-saved = Saved.

@@ -132,5 +132,9 @@ export const intakeFields = () =>
   [...WHAT_COMES_IN, ...SETTLED_AT_ONCE, ...marks(), ...WARRANTY, ...LIFE, ...LIMITS] as const;
 export type IntakeFields = ReturnType<typeof intakeFields>;
 
-/** Lists by what they are about, for where they are asked. */
-export const ASKED = { limits: LIMITS, factory: LIFE, warranty: WARRANTY } as const;
+/** Lists by what they are about, for where they are asked. What it is used on the plan asks itself, with what was found. */
+export const ASKED = {
+  limits: LIMITS,
+  factory: LIFE.filter(({ key }) => key !== 'place'),
+  warranty: WARRANTY,
+} as const;

@@ -40,6 +40,9 @@ const LIMIT_KEYS = [
 
 const placeOf = (stage: string) => STAGES.findIndex(({ id }) => id === railStage(stage));
 
+/** Nobody has opened it yet, as far as its stage tells. */
+export const unopened = (job: Job) => job.stage !== 'done' && placeOf(job.stage) <= placeOf('open');
+
 /** Questions that are not answered yet, each where it is needed, as long as the job has not gone past it. */
 export const stillToAsk = (job: Job) =>
   [

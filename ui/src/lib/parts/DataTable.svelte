@@ -16,6 +16,11 @@
     weight?: 'plain' | 'strong' | 'small';
   }
   let { rows, columns, key, rowIs, caption = '', weight = 'plain' }: Props = $props();
+  let table: HTMLTableElement | undefined = $state();
+  // Other rows or other columns may need another width.
+  $effect(() => {
+    if (table && rows && shown.length) return foldWhenNarrow(table);
+  });
   const shown = $derived(columns.filter((column) => column !== false));
   const classes = (column: Column<R>, row?: R) =>
     [column.is, row !== undefined && column.rowIs?.(row)].filter(Boolean).join(' ') || undefined;
@@ -26,7 +31,7 @@
   {#if column.cell}{@render column.cell(row, i)}{:else}{column.text?.(row) ?? ''}{/if}
 {/snippet}
 <div class="around">
-  <table class={weight} use:foldWhenNarrow={rows}>
+  <table class={weight} bind:this={table}>
     {#if caption}<caption class="off-screen">{caption}</caption>{/if}
     {#if shown.some((column) => column.head)}
       <thead>

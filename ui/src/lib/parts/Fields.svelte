@@ -67,7 +67,6 @@
       numeric
       unit={field.unit ?? (field.kind === 'share' ? '%' : '')}
       needed={!!field.needed}
-      focusFirst={field.first ?? false}
       bind:value={() => text(field), (v) => set(field, v)}
     />
   {:else}

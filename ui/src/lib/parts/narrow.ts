@@ -1,22 +1,20 @@
 // A table that does not fit its column is shown row under row, each figure with the name of its column.
 
-/** Measured anew when its rows are others, and when there is another width for it. */
-export function foldWhenNarrow(table: HTMLTableElement, rows: unknown): { update: () => void; destroy: () => void } {
-  void rows;
+/** Measured now, and whenever there is another width for it. Gives the way to stop. */
+export function foldWhenNarrow(table: HTMLTableElement): () => void {
   const around = table.parentElement;
-  function fit() {
-    if (!around) return;
+  if (!around) return () => undefined;
+  const fit = () => {
     table.classList.remove('folded');
     table.classList.toggle('folded', table.scrollWidth > around.clientWidth + 1);
-  }
+  };
   fit();
-  let width = around?.clientWidth ?? 0;
+  let width = around.clientWidth;
   const size = new ResizeObserver(() => {
-    if (around && around.clientWidth !== width) {
-      width = around.clientWidth;
-      fit();
-    }
+    if (around.clientWidth === width) return;
+    width = around.clientWidth;
+    fit();
   });
-  if (around) size.observe(around);
-  return { update: () => requestAnimationFrame(fit), destroy: () => size.disconnect() };
+  size.observe(around);
+  return () => size.disconnect();
 }

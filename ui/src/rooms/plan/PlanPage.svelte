@@ -9,6 +9,7 @@
   import { go } from '../../lib/router.svelte';
   import { toast } from '../../lib/toasts.svelte';
   import AskedHere from '../../lib/job/AskedHere.svelte';
+  import { unopened } from '../../lib/job/still-open';
   import Gates from '../../lib/job/Gates.svelte';
   import Choice from '../../lib/parts/Choice.svelte';
   import FootBar from '../../lib/parts/FootBar.svelte';
@@ -65,9 +66,7 @@
       ...(shown && plan?.chosen?.key !== shown.key
         ? shown.gates.filter((g) => g.severity === 'stop').map((g) => g.remedy)
         : []),
-      ...(job.warranty === 'unknown' && ['before', 'plan', 'open'].includes(job.stage)
-        ? [say('plan-page-warranty-open')]
-        : []),
+      ...(job.warranty === 'unknown' && unopened(job) ? [say('plan-page-warranty-open')] : []),
       ...gates.filter((g) => g.severity === 'acknowledge' && !g.acknowledged_by).map((g) => g.reason),
     ].map((text) => ({ text })),
   );
@@ -193,7 +192,7 @@
   {#if !closed}
     <Found state={state_} without={matter} />
     <AskedHere {job} about="factory" title={say('plan-page-life')} {onchange} />
-    {#if ['before', 'plan', 'open'].includes(job.stage)}
+    {#if unopened(job)}
       <AskedHere {job} about="warranty" title={say('plan-page-warranty')} {onchange} eager />
     {/if}
   {/if}

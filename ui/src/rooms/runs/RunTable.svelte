@@ -6,6 +6,7 @@
   import { client, take, type Schemas } from '../../lib/api';
   import { fixed } from '../../lib/format';
   import Button from '../../lib/parts/Button.svelte';
+  import Trouble from '../../lib/parts/Trouble.svelte';
   import DataTable from '../../lib/parts/DataTable.svelte';
   import Pick from '../../lib/parts/Pick.svelte';
   import { upper } from '../../lib/say';
@@ -69,10 +70,14 @@
   const alsoWords = $derived(isColumn(also) ? figureWords(also) : upper(figureWords(also)));
   const asked = resource(
     () => (also && found.runs.length ? { name: also, of: found.runs.map((r) => r.id) } : null),
-    ({ name }) =>
-      take(client.GET('/api/jobs/{job_id}/all-runs/figure', { params: { path: { job_id: jobId }, query: { name } } })),
+    async ({ name }) => {
+      const params = { path: { job_id: jobId }, query: { name } };
+      const { values } = await take(client.GET('/api/jobs/{job_id}/all-runs/figure', { params }));
+      return { name, values: new Map(values.map((v) => [v.log, v.value])) };
+    },
   );
-  const alsoValues = $derived(new Map(asked.value?.values.map((v) => [v.log, v.value])));
+  // While another figure is asked for, those of the last one stand under no other's name.
+  const alsoValues = $derived(asked.value?.name === also ? asked.value.values : new Map<string, number>());
   const scored = $derived(found.runs.some((r) => r.result_score !== null));
   const heard = $derived(found.runs.some((r) => r.noise_db !== null));
 </script>
@@ -145,6 +150,7 @@
       <Button kind="bare" onclick={() => onremove(run)}>{say('run-list-take-off')}</Button>
     {/if}
   {/snippet}
+  <Trouble of={asked} />
   <DataTable
     weight="strong"
     {rows}
