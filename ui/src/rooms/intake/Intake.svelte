@@ -85,6 +85,7 @@
   const open = $derived(job ? stillToAsk(job).map((item) => item.text) : []);
 
   async function onward() {
+    if (busy) return;
     busy = true;
     try {
       const saved = live.changed.length || !job ? await live.save() : true;

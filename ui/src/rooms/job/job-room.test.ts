@@ -67,6 +67,18 @@ describe('intake', () => {
     });
   });
 
+  it('takes a device in once, however often it is sent', async () => {
+    const log = serve({ 'GET /api/suggestions': NONE, 'POST /api/jobs': makeJob() });
+    const saved = vi.fn();
+    render(Intake, { job: null, onsaved: saved });
+    await user.type(screen.getByLabelText('Customer'), 'Wen');
+    await user.type(screen.getByLabelText('Model'), 'Marrow 15');
+    const form = document.querySelector('form');
+    for (let i = 0; i < 5; i++) form?.requestSubmit();
+    await vi.waitFor(() => expect(saved).toHaveBeenCalledOnce());
+    expect(log.filter((a) => a.method === 'POST')).toHaveLength(1);
+  });
+
   it('asks for what is needed without asking the server', async () => {
     const log = serve({ 'GET /api/suggestions': NONE });
     render(Intake, { job: null, onsaved: vi.fn() });
